@@ -1,0 +1,91 @@
+import { readFile } from 'node:fs/promises';
+import {
+  canonicalJson, CaseError, compileGuide, decide, GuideError, parseCase, parseGuide,
+} from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+
+const USAGE = `usage: pause decide FILE.json [--guide GUIDE.json]
+
+Decides a find and prints the verdict, its bars and its reasons as one line of canonical JSON.
+FILE.json holds guide, kingdom, target, pieces, readings and context; "-" reads it from standard input.
+Without --guide, the guide that ships is asked.`;
+
+interface Out {
+  write(text: string): unknown;
+}
+
+/** A mistake of the caller: said in one line, exit status 2. */
+class Refusal extends Error {}
+
+/**
+ * The command line.
+ *
+ * @returns the exit status: 0 done, 2 refused (one line on `err` names the field)
+ */
+export async function main(args: readonly string[], out: Out, err: Out): Promise<number> {
+  try {
+    const [command, ...rest] = args;
+    if (command === undefined || command === '--help' || command === 'help') {
+      out.write(`${USAGE}\n`);
+      return command === undefined ? 2 : 0;
+    }
+    if (command !== 'decide') throw new Refusal(`"${command}" is not a command; there is: decide`);
+    out.write(`${await decideFile(rest)}\n`);
+    return 0;
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    err.write(`pause: ${error.message}\n`);
+    return 2;
+  }
+}
+
+async function decideFile(args: readonly string[]): Promise<string> {
+  const { file, guideFile } = readArguments(args);
+  const raw = guideFile === undefined ? undefined : await readJson(guideFile);
+  try {
+    const guide = compileGuide(raw === undefined ? shippedGuide() : parseGuide(raw));
+    return canonicalJson(decide(guide, parseCase(await readJson(file), guide)));
+  } catch (error) {
+    if (error instanceof CaseError) throw new Refusal(oneLine(file, error.problems.map((p) => `${p.field}: ${p.reason}`)));
+    if (error instanceof GuideError) throw new Refusal(oneLine(guideFile ?? 'guide', error.message.split('\n')));
+    throw error;
+  }
+}
+
+function readArguments(args: readonly string[]): { file: string; guideFile: string | undefined } {
+  const files: string[] = [];
+  let guideFile: string | undefined;
+  for (let index = 0; index < args.length; index += 1) {
+    const arg = args[index] ?? '';
+    if (arg === '--guide') {
+      index += 1;
+      guideFile = args[index];
+      if (guideFile === undefined) throw new Refusal('--guide wants a file');
+    } else if (arg.startsWith('--')) throw new Refusal(`"${arg}" is not an option; there is: --guide`);
+    else files.push(arg);
+  }
+  const [file, ...more] = files;
+  if (file === undefined) throw new Refusal('decide wants a file');
+  if (more.length > 0) throw new Refusal(`decide wants one file, not ${files.length}`);
+  return { file, guideFile };
+}
+
+function oneLine(file: string, problems: readonly string[]): string {
+  const [first, ...more] = problems;
+  return `${file}: ${first ?? 'cannot be read'}${more.length > 0 ? ` (and ${more.length} more)` : ''}`;
+}
+
+async function readJson(file: string): Promise<unknown> {
+  let text: string;
+  try {
+    text = await readFile(file === '-' ? 0 as unknown as string : file, 'utf8');
+  } catch (error) {
+    const reason = (error as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : (error as Error).message;
+    throw new Refusal(`${file}: ${reason}`);
+  }
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    throw new Refusal(`${file}: not JSON (${(error as Error).message.split('\n')[0] ?? ''})`);
+  }
+}

@@ -1,0 +1,69 @@
+import { execFile } from 'node:child_process';
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { canonicalJson, decide, type Verdict } from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+import { followChecks, guide } from '../../core/test/finds';
+
+const BIN = join(__dirname, '../bin/pause.js');
+const WAIT = 30_000;
+
+function pause(...args: string[]): Promise<{ status: number; out: string; err: string }> {
+  return new Promise((resolve) => {
+    execFile(process.execPath, [BIN, ...args], (error, out, err) => {
+      resolve({ status: error ? Number(error.code) : 0, out, err });
+    });
+  });
+}
+
+let folder: string;
+const file = async (name: string, content: unknown) => {
+  const path = join(folder, name);
+  await writeFile(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+};
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'pause-cli-'));
+});
+
+test('prints the verdict, its bars and its reasons, in the same bytes as the core', async () => {
+  const find = followChecks('cantharellus-cibarius');
+  const { status, out, err } = await pause('decide', await file('find.json', find));
+  expect([status, err]).toEqual([0, '']);
+  expect(out).toBe(`${canonicalJson(decide(guide, find))}\n`);
+  const verdict = JSON.parse(out) as Verdict;
+  expect(verdict.outcome).toBe('collect');
+  expect(verdict.rows[0]?.bars.length).toBeGreaterThanOrEqual(3);
+}, WAIT);
+
+test('another guide can be asked', async () => {
+  const other = await file('other.json', { ...shippedGuide(), id: 'other' });
+  const find = await file('for-other.json', { ...followChecks('hydnum-repandum'), guide: { id: 'other' } });
+  const { status, out } = await pause('decide', find, '--guide', other);
+  expect(status).toBe(0);
+  expect((JSON.parse(out) as Verdict).guide.id).toBe('other');
+}, WAIT);
+
+const good = () => JSON.parse(JSON.stringify(followChecks('cantharellus-cibarius'))) as Record<string, unknown>;
+
+test.each<[string, () => Promise<string[]>, RegExp]>([
+  ['unknown taxon', async () => ['decide', await file('a.json', { ...good(), target: 'nothing-known' })], /a\.json: target: "nothing-known" is not a taxon/],
+  ['number without unit', async () => {
+    const find = good();
+    const [first] = find.readings as Record<string, unknown>[];
+    return ['decide', await file('b.json', { ...find, readings: [{ ...first, character: 'cap.width', value: { kind: 'measure', number: 4 } }] })];
+  }, /b\.json: readings\[0\]\.value\.unit: /],
+  ['several at once', async () => ['decide', await file('c.json', { target: 3 })], /c\.json: guide: .* \(and \d+ more\)/],
+  ['not JSON', async () => ['decide', await file('d.json', '{"guide":')], /d\.json: not JSON/],
+  ['no such file', () => Promise.resolve(['decide', join(folder, 'none.json')]), /there is no such file/],
+  ['no file', () => Promise.resolve(['decide']), /decide wants a file/],
+  ['a guide with a mistake', async () => ['decide', await file('e.json', good()), '--guide', await file('g.json', { ...shippedGuide(), licence: '' })], /g\.json: licence: /],
+  ['no such command', () => Promise.resolve(['divine']), /"divine" is not a command/],
+  ['no such option', () => Promise.resolve(['decide', '--loud']), /"--loud" is not an option/],
+])('%s: one line that names the field, status 2', async (_, args, line) => {
+  const { status, out, err } = await pause(...await args());
+  expect([status, out]).toEqual([2, '']);
+  expect(err).toMatch(line);
+  expect(err.trimEnd().split('\n')).toHaveLength(1);
+}, WAIT);

@@ -1,0 +1,131 @@
+import type { CaseView, Look, ReadingId } from '../case';
+import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type SharedCause, type TaxonId } from '../guide';
+import { couldFit, relationOverall } from '../relation';
+
+/** Bars that each harm grade needs: deadly 3, serious 2, unpleasant 1. */
+export const BARS_NEEDED: Readonly<Record<HarmGrade, number>> = { none: 0, unpleasant: 1, serious: 2, deadly: 3 };
+
+/** One ground against one taxon. */
+export interface Bar {
+  readonly reading: ReadingId;
+  readonly character: CharacterId;
+  readonly group: string;
+  readonly causes: readonly SharedCause[];
+}
+
+/** What stands between the find and one dangerous taxon. */
+export interface BarRow {
+  readonly taxon: TaxonId;
+  readonly grade: HarmGrade;
+  /** Named by the target as a lookalike. */
+  readonly listed: boolean;
+  readonly need: number;
+  readonly bars: readonly Bar[];
+  /** A fungus is no plant: that alone rules it out. */
+  readonly otherKingdom: boolean;
+}
+
+/** A reading that could be a bar: its group, and the shared causes it rests on as bits. */
+export interface Ground {
+  readonly group: number;
+  readonly causes: number;
+}
+
+/**
+ * The largest set of grounds that share no cause: at most one a group, at most one on each shared cause.
+ * Exact: groups one after the other, over the 16 sets of shared causes used so far
+ * (a maximum set packing, small because only four causes are shared between groups).
+ * Grounds named first are preferred among equals, so the answer is the same for the same order.
+ *
+ * @example
+ * largestIndependent([{ group: 0, causes: 1 }, { group: 1, causes: 1 }, { group: 2, causes: 0 }])
+ * // the first and the third: two of them rest on colour
+ */
+export function largestIndependent<G extends Ground>(grounds: readonly G[]): G[] {
+  const groups = new Map<number, G[]>();
+  for (const ground of grounds) groups.set(ground.group, [...(groups.get(ground.group) ?? []), ground]);
+
+  let best: (readonly G[] | undefined)[] = new Array<readonly G[] | undefined>(16).fill(undefined);
+  best[0] = [];
+  for (const members of groups.values()) {
+    const next = [...best];
+    for (let used = 0; used < 16; used += 1) {
+      const chosen = best[used];
+      if (!chosen) continue;
+      for (const ground of members) {
+        if ((used & ground.causes) !== 0) continue;
+        const now = used | ground.causes;
+        if ((next[now]?.length ?? -1) < chosen.length + 1) next[now] = [...chosen, ground];
+      }
+    }
+    best = next;
+  }
+  return [...best.reduce<readonly G[]>((top, chosen) => (chosen && chosen.length > top.length ? chosen : top), [])];
+}
+
+interface LookGround extends Ground {
+  readonly look: Look;
+}
+
+/** Grounds against a taxon: sure, undisputed looks of the decided piece, in groups where nothing fits the taxon. */
+export function groundsAgainst(view: CaseView, taxon: CompiledTaxon, disputed: ReadonlySet<number>): LookGround[] {
+  const spoiled = new Set<number>();
+  const notAgainst = new Set<number>();
+  for (const look of view.looks) {
+    if (couldFit(look, taxon)) spoiled.add(look.character.group);
+    if (look.kind === 'number' && relationOverall(look, taxon) !== 'against') notAgainst.add(look.character.index);
+  }
+  const grounds: LookGround[] = [];
+  for (const look of view.looks) {
+    const { character, reading } = look;
+    if (reading.piece !== view.piece || reading.sureness !== 'sure' || character.place) continue;
+    if (disputed.has(character.index) || spoiled.has(character.group) || notAgainst.has(character.index)) continue;
+    if (relationOverall(look, taxon) === 'against') grounds.push({ group: character.group, causes: look.causes, look });
+  }
+  return grounds;
+}
+
+/** The row of one dangerous taxon. `extra` are bars asked on top for a deadly one. */
+export function barRow(
+  guide: CompiledGuide, view: CaseView, target: CompiledTaxon, taxon: CompiledTaxon, disputed: ReadonlySet<number>, extra: number,
+): BarRow {
+  const otherKingdom = taxon.taxon.kingdom !== view.find.kingdom;
+  const chosen = otherKingdom ? [] : largestIndependent(groundsAgainst(view, taxon, disputed));
+  return {
+    taxon: taxon.id,
+    grade: taxon.grade,
+    listed: target.taxon.lookalikes.includes(taxon.id),
+    need: BARS_NEEDED[taxon.grade] + (taxon.grade === 'deadly' ? extra : 0),
+    bars: chosen.map(({ look }) => ({
+      reading: look.reading.id,
+      character: look.character.id,
+      group: guide.groups[look.character.group] ?? '',
+      causes: causesIn(look.causes),
+    })),
+    otherKingdom,
+  };
+}
+
+/** How many bars a row still lacks. */
+export function short(row: BarRow): number {
+  return row.otherKingdom ? 0 : Math.max(0, row.need - row.bars.length);
+}
+
+const GRADE_ORDER: readonly HarmGrade[] = ['deadly', 'serious', 'unpleasant', 'none'];
+
+/** Listed lookalikes first, then the deadlier, then by name: a fixed order, so that rows do not jump about. */
+export function byUrgency(a: BarRow, b: BarRow): number {
+  if (a.listed !== b.listed) return a.listed ? -1 : 1;
+  const grade = GRADE_ORDER.indexOf(a.grade) - GRADE_ORDER.indexOf(b.grade);
+  return grade !== 0 ? grade : a.taxon < b.taxon ? -1 : a.taxon > b.taxon ? 1 : 0;
+}
+
+/** Rows of every dangerous taxon of the guide except the target itself. */
+export function barRows(
+  guide: CompiledGuide, view: CaseView, target: CompiledTaxon, disputed: ReadonlySet<number>, extra: number,
+): BarRow[] {
+  return guide.taxa
+    .filter((taxon) => taxon.grade !== 'none' && taxon.index !== target.index)
+    .map((taxon) => barRow(guide, view, target, taxon, disputed, extra))
+    .sort(byUrgency);
+}

@@ -1,0 +1,114 @@
+import { Case } from './schema';
+import { fieldPath, type CompiledGuide } from '../guide';
+
+/** A field of a case that is wrong, and what would be right. */
+export interface CaseProblem {
+  readonly field: string;
+  readonly reason: string;
+}
+
+export class CaseError extends Error {
+  constructor(readonly problems: readonly CaseProblem[]) {
+    super(problems.map((p) => `${p.field}: ${p.reason}`).join('\n'));
+    this.name = 'CaseError';
+  }
+}
+
+/**
+ * Parses a case from untrusted JSON against the guide that is to decide it.
+ *
+ * @throws CaseError with every problem found, each naming its field (`readings[2].value.unit`)
+ */
+export function parseCase(raw: unknown, guide: CompiledGuide): Case {
+  const parsed = Case.safeParse(raw);
+  if (!parsed.success) {
+    throw new CaseError(
+      parsed.error.issues.map((issue) => ({ field: fieldPath(issue.path) || 'case', reason: issue.message })),
+    );
+  }
+  const problems = [...checkCase(parsed.data, guide)];
+  if (problems.length > 0) throw new CaseError(problems);
+  return parsed.data;
+}
+
+function* checkCase(find: Case, guide: CompiledGuide): Generator<CaseProblem> {
+  if (find.guide.id !== guide.guide.id) yield { field: 'guide.id', reason: `"${find.guide.id}" is not at hand; "${guide.guide.id}" is` };
+  if (find.guide.version !== undefined && find.guide.version !== guide.version) {
+    yield { field: 'guide.version', reason: `the guide at hand has version ${guide.version}` };
+  }
+  if (!guide.taxon(find.target)) yield { field: 'target', reason: `"${find.target}" is not a taxon of the guide` };
+  for (const [index, earlier] of (find.earlierTargets ?? []).entries()) {
+    if (!guide.taxon(earlier.taxon)) yield { field: `earlierTargets[${index}].taxon`, reason: `"${earlier.taxon}" is not a taxon of the guide` };
+  }
+  const plan = find.bodyPlan === undefined ? undefined : guide.guide.bodyPlans.find((b) => b.id === find.bodyPlan);
+  if (find.bodyPlan !== undefined && !plan) yield { field: 'bodyPlan', reason: `"${find.bodyPlan}" is not a body plan of the guide` };
+  if (plan && plan.kingdom !== find.kingdom) yield { field: 'bodyPlan', reason: `"${plan.id}" belongs to ${plan.kingdom}` };
+
+  for (const [index, stage] of (find.context.stages ?? []).entries()) {
+    const known = guide.guide.stages.find((s) => s.id === stage);
+    if (!known || known.kingdom !== find.kingdom) {
+      yield { field: `context.stages[${index}]`, reason: `"${stage}" is not a growth stage of ${find.kingdom}` };
+    }
+  }
+  yield* checkPieces(find);
+  yield* checkReadings(find, guide);
+}
+
+function* checkPieces(find: Case): Generator<CaseProblem> {
+  const seen = new Set<string>();
+  for (const [index, piece] of find.pieces.entries()) {
+    if (seen.has(piece.id)) yield { field: `pieces[${index}].id`, reason: `"${piece.id}" is there twice` };
+    seen.add(piece.id);
+  }
+  if (!find.pieces.some((p) => p.purpose === 'decide')) yield { field: 'pieces', reason: 'one piece must be there to decide about' };
+}
+
+function* checkReadings(find: Case, guide: CompiledGuide): Generator<CaseProblem> {
+  const pieces = new Set<string>(find.pieces.map((p) => p.id));
+  const ids = new Set<string>();
+  for (const [index, reading] of find.readings.entries()) {
+    const at = `readings[${index}]`;
+    if (ids.has(reading.id)) yield { field: `${at}.id`, reason: `"${reading.id}" is there twice` };
+    ids.add(reading.id);
+    if (!pieces.has(reading.piece)) yield { field: `${at}.piece`, reason: `"${reading.piece}" is not a piece of this find` };
+    for (const problem of checkValue(reading, find.kingdom, guide)) yield { ...problem, field: `${at}.${problem.field}` };
+  }
+  const withdrawn = new Set<string>();
+  for (const [index, withdrawal] of (find.withdrawals ?? []).entries()) {
+    const field = `withdrawals[${index}].reading`;
+    if (!ids.has(withdrawal.reading)) yield { field, reason: `"${withdrawal.reading}" is not a reading of this find` };
+    if (withdrawn.has(withdrawal.reading)) yield { field, reason: `"${withdrawal.reading}" was taken back already` };
+    withdrawn.add(withdrawal.reading);
+  }
+  for (const [index, skip] of (find.skips ?? []).entries()) {
+    if (!guide.character(skip.character)) yield { field: `skips[${index}].character`, reason: `"${skip.character}" is not a character of the guide` };
+    if (!pieces.has(skip.piece)) yield { field: `skips[${index}].piece`, reason: `"${skip.piece}" is not a piece of this find` };
+  }
+}
+
+/** What is wrong with one reading, field names relative to it. Also the check of a reading that arrives alone. */
+export function* checkValue(
+  reading: Pick<Case['readings'][number], 'character' | 'value'>, kingdom: Case['kingdom'], guide: CompiledGuide,
+): Generator<CaseProblem> {
+  const character = guide.character(reading.character);
+  if (!character) {
+    yield { field: 'character', reason: `"${reading.character}" is not a character of the guide` };
+    return;
+  }
+  if (character.character.kingdom !== kingdom) {
+    yield { field: 'character', reason: `"${reading.character}" is asked of ${character.character.kingdom}, the find is of ${kingdom}` };
+  }
+  const value = reading.value;
+  if (value.kind === 'cant-tell') return;
+  const kind = character.character.kind;
+  const wanted = kind === 'states' || kind === 'colour' ? 'states' : kind;
+  if (value.kind !== wanted) {
+    yield { field: 'value.kind', reason: `"${reading.character}" is answered with ${wanted}, not ${value.kind}` };
+    return;
+  }
+  if (value.kind !== 'states') return;
+  for (const [position, state] of value.states.entries()) {
+    if (!character.stateBit.has(state)) yield { field: `value.states[${position}]`, reason: `"${state}" is not a state of "${reading.character}"` };
+    else if (value.states.indexOf(state) !== position) yield { field: `value.states[${position}]`, reason: `"${state}" is named twice` };
+  }
+}

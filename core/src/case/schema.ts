@@ -1,0 +1,103 @@
+import { z } from 'zod';
+import { CharacterId, Kingdom, LengthUnit, StageId, StateId, TaxonId } from '../guide/schema';
+
+/** A find as the deciding function sees it. Everything is data; nothing is looked up elsewhere. */
+
+const id = z.string().min(1).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
+export const PieceId = id.brand<'PieceId'>();
+export type PieceId = z.infer<typeof PieceId>;
+export const ReadingId = id.brand<'ReadingId'>();
+export type ReadingId = z.infer<typeof ReadingId>;
+
+/** An instant, ISO 8601 in UTC, as `Date.prototype.toISOString` writes it; so texts sort as times do. */
+export const Instant = z.iso.datetime({ precision: 3, error: 'an instant like 2026-09-14T08:30:00.000Z' });
+
+export const Sureness = z.enum(['sure', 'fairly', 'guess']);
+export type Sureness = z.infer<typeof Sureness>;
+
+export const ReadingValue = z.discriminatedUnion('kind', [
+  /** One state, or several that the person is torn between. */
+  z.strictObject({ kind: z.literal('states'), states: z.array(StateId).min(1).max(32) }),
+  z.strictObject({
+    kind: z.literal('measure'),
+    number: z.number().nonnegative().max(1e6),
+    unit: LengthUnit,
+    error: z.number().nonnegative().max(1e6).optional(),
+  }),
+  z.strictObject({
+    kind: z.literal('count'),
+    number: z.number().int().nonnegative().max(1e6),
+    error: z.number().int().nonnegative().max(1e6).optional(),
+  }),
+  z.strictObject({ kind: z.literal('cant-tell') }),
+]);
+export type ReadingValue = z.infer<typeof ReadingValue>;
+
+/** What a person saw on one piece. Never edited; a later look stands beside it. */
+export const Reading = z.strictObject({
+  id: ReadingId,
+  piece: PieceId,
+  character: CharacterId,
+  value: ReadingValue,
+  sureness: Sureness,
+  by: id,
+  at: Instant,
+  /** Where or how it was looked at, in the person's words. */
+  note: z.string().max(500).optional(),
+});
+export type Reading = z.infer<typeof Reading>;
+
+export const Piece = z.strictObject({
+  id: PieceId,
+  startedAt: Instant,
+  /** `decide`: the verdict is about the newest of these. `compare`: looked at beside it, can only lower it. */
+  purpose: z.enum(['decide', 'compare']),
+});
+export type Piece = z.infer<typeof Piece>;
+
+/** Taking back a slip of the finger; the reading stays on record. */
+export const Withdrawal = z.strictObject({ reading: ReadingId, at: Instant });
+export type Withdrawal = z.infer<typeof Withdrawal>;
+
+export const Skip = z.strictObject({ character: CharacterId, piece: PieceId, at: Instant });
+export type Skip = z.infer<typeof Skip>;
+
+export const Condition = z.enum(['fresh', 'wilted', 'woody', 'insect-eaten', 'frosted', 'rotten']);
+export type Condition = z.infer<typeof Condition>;
+
+export const Permission = z.enum(['allowed', 'forbidden', 'unknown']);
+export const Contamination = z.enum(['none-seen', 'sprayed', 'roadside', 'flooded', 'fouled', 'unknown']);
+export const Protection = z.enum(['allowed', 'protected', 'unknown']);
+
+/** Around the specimen. A member left out has not been asked yet. */
+export const Context = z.strictObject({
+  stages: z.array(StageId).min(1).optional(),
+  condition: Condition.optional(),
+  part: z.string().min(1).max(64).optional(),
+  use: z.string().min(1).max(64).optional(),
+  permission: Permission.optional(),
+  contamination: Contamination.optional(),
+  /** What the person found out of the local law on this taxon. */
+  protection: Protection.optional(),
+  /** The person sees other plants twined in, or a mixed cluster. */
+  growsMixed: z.boolean().optional(),
+  /** All that was read hangs together with the wanted part. */
+  tracedToBase: z.boolean().optional(),
+});
+export type Context = z.infer<typeof Context>;
+
+export const Case = z.strictObject({
+  /** `version` pins a content hash; without it, whatever version of that guide is at hand. */
+  guide: z.strictObject({ id: z.string(), version: z.string().regex(/^[0-9a-f]{64}$/).optional() }),
+  kingdom: Kingdom,
+  bodyPlan: z.string().min(1).max(64).optional(),
+  target: TaxonId,
+  /** Targets given up on this find, with the instant each was left. */
+  earlierTargets: z.array(z.strictObject({ taxon: TaxonId, at: Instant })).optional(),
+  pieces: z.array(Piece).min(1).max(50),
+  readings: z.array(Reading).max(500),
+  withdrawals: z.array(Withdrawal).max(500).optional(),
+  skips: z.array(Skip).max(500).optional(),
+  context: Context,
+});
+export type Case = z.infer<typeof Case>;

@@ -1,0 +1,92 @@
+import type { CompiledCharacter, CompiledGuide, StateMask } from '../guide';
+import { CAUSE_BIT, millimetres } from '../guide';
+import type { Case, PieceId, Reading } from './schema';
+
+/** A reading made ready for comparing. */
+export type Look = {
+  readonly reading: Reading;
+  readonly character: CompiledCharacter;
+  /** Shared causes it rests on, as bits. */
+  readonly causes: number;
+} & (
+  | { readonly kind: 'states'; readonly mask: StateMask }
+  /** Smallest and largest the true value can be, the instrument's error allowed for; mm for measures. */
+  | { readonly kind: 'number'; readonly low: number; readonly high: number }
+);
+
+/** A case sorted out: what stands, what was taken back, what could not be told. */
+export interface CaseView {
+  readonly find: Case;
+  /** The piece that the verdict is about: the newest of those to decide. */
+  readonly piece: PieceId;
+  /** Standing answered looks over the whole find, oldest first. */
+  readonly looks: readonly Look[];
+  readonly withdrawn: readonly Look[];
+  /** Standing looks of the decided piece, by character index. */
+  readonly onPiece: ReadonlyMap<number, readonly Look[]>;
+  readonly firstReadingAt: string | undefined;
+}
+
+/** One reading as a look. "Can't tell" compares with nothing and gives none. */
+export function toLook(guide: CompiledGuide, reading: Reading): Look | undefined {
+  const character = guide.character(reading.character);
+  if (!character || reading.value.kind === 'cant-tell') return undefined;
+  const value = reading.value;
+  if (value.kind === 'states') {
+    const mask = value.states.reduce((bits, state) => (bits | (character.stateBit.get(state) ?? 0)) >>> 0, 0);
+    const absence = (mask & character.absentMask) !== 0 ? CAUSE_BIT.absence : 0;
+    return { reading, character, causes: character.restsOn | absence, kind: 'states', mask };
+  }
+  if (value.kind === 'count') {
+    const error = value.error ?? 0;
+    const absence = value.number - error <= 0 ? CAUSE_BIT.absence : 0;
+    return {
+      reading, character, causes: character.restsOn | absence, kind: 'number',
+      low: Math.max(0, value.number - error), high: value.number + error,
+    };
+  }
+  const measure = character.character;
+  const ownError = measure.kind === 'measure' ? millimetres(measure.error, measure.unit) : 0;
+  const error = Math.max(ownError, value.error === undefined ? 0 : millimetres(value.error, value.unit));
+  const size = millimetres(value.number, value.unit);
+  return { reading, character, causes: character.restsOn, kind: 'number', low: Math.max(0, size - error), high: size + error };
+}
+
+const byTime = (a: Reading, b: Reading) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1);
+
+/**
+ * Sorts a parsed case out. The order of its lists does not matter.
+ * A withdrawal counts only while the reading is the newest look of its character on its piece:
+ * once it has been looked at again, both looks stand.
+ */
+export function viewCase(guide: CompiledGuide, find: Case): CaseView {
+  const readings = [...find.readings].sort(byTime);
+  const takenBack = new Map((find.withdrawals ?? []).map((w) => [w.reading as string, w.at]));
+  const isWithdrawn = (reading: Reading) => {
+    const at = takenBack.get(reading.id);
+    return at !== undefined && !readings.some(
+      (other) => byTime(reading, other) < 0 && other.at <= at && !takenBack.has(other.id)
+        && other.character === reading.character && other.piece === reading.piece,
+    );
+  };
+  const deciding = find.pieces
+    .filter((p) => p.purpose === 'decide')
+    .sort((a, b) => (a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : a.id < b.id ? -1 : 1));
+  const piece = deciding.at(-1);
+  if (!piece) throw new Error('a parsed case has a piece to decide about');
+
+  const looks: Look[] = [];
+  const withdrawn: Look[] = [];
+  const onPiece = new Map<number, Look[]>();
+  for (const reading of readings) {
+    const look = toLook(guide, reading);
+    if (!look) continue;
+    if (isWithdrawn(reading)) {
+      withdrawn.push(look);
+      continue;
+    }
+    looks.push(look);
+    if (reading.piece === piece.id) onPiece.set(look.character.index, [...(onPiece.get(look.character.index) ?? []), look]);
+  }
+  return { find, piece: piece.id, looks, withdrawn, onPiece, firstReadingAt: readings[0]?.at };
+}

@@ -1,0 +1,64 @@
+import type { Case } from '../case';
+import type { CompiledTaxon } from '../guide';
+import type { ContextField, LeaveReason, PauseReason } from '../verdict/reason';
+
+/** Conditions of the plant in which nothing of it is worth taking, or wise to take. */
+const SPENT: ReadonlySet<string> = new Set(['rotten', 'frosted', 'wilted', 'woody']);
+
+/** What place, part, use and condition say: all that rules out, and all that is still to be told. */
+export function contextReasons(find: Case, target: CompiledTaxon): { leave: LeaveReason[]; pause: PauseReason[] } {
+  const { context } = find;
+  const leave: LeaveReason[] = [];
+  const missing: ContextField[] = [];
+
+  if (!context.stages) missing.push('stages');
+  if (!context.condition) missing.push('condition');
+  else if (SPENT.has(context.condition)) leave.push({ code: 'condition-rules-out', condition: context.condition });
+
+  if (target.taxon.parts.length === 0) leave.push({ code: 'not-wanted', target: target.id });
+  else partReasons(find, target, leave, missing);
+
+  if (!context.permission || context.permission === 'unknown') missing.push('permission');
+  else if (context.permission === 'forbidden') leave.push({ code: 'place-forbidden' });
+
+  if (!context.contamination || context.contamination === 'unknown') missing.push('contamination');
+  else if (context.contamination !== 'none-seen') leave.push({ code: 'place-contaminated', contamination: context.contamination });
+
+  if (context.protection === 'protected') leave.push({ code: 'protected' });
+  else if (target.taxon.protection === 'often' && context.protection !== 'allowed') missing.push('protection');
+
+  const pause: PauseReason[] = missing.map((field) => ({ code: 'context-missing', field }));
+  if (asksForTracing(find, target) && context.tracedToBase !== true) {
+    pause.push(context.tracedToBase === false ? { code: 'not-traced' } : { code: 'context-missing', field: 'tracedToBase' });
+  }
+  return { leave, pause };
+}
+
+/** Where things twine or grow in mixed clusters, by the guide or by what the person sees. */
+export function asksForTracing(find: Case, target: CompiledTaxon): boolean {
+  return target.taxon.growsMixed === true || find.context.growsMixed === true;
+}
+
+function partReasons(find: Case, target: CompiledTaxon, leave: LeaveReason[], missing: ContextField[]): void {
+  const { part, use, stages } = find.context;
+  if (!part) missing.push('part');
+  if (!use) missing.push('use');
+  if (!part) return;
+  if (target.taxon.harmfulParts?.some((p) => p.part === part)) {
+    leave.push({ code: 'part-harmful', part });
+    return;
+  }
+  const entries = target.taxon.parts.filter((p) => p.part === part);
+  if (entries.length === 0) {
+    leave.push({ code: 'part-not-wanted', part });
+    return;
+  }
+  const entry = use ? entries.find((p) => p.use === use) : undefined;
+  if (use && !entry) {
+    leave.push({ code: 'use-not-known', part, use });
+    return;
+  }
+  if (entry && stages && !stages.some((stage) => entry.stages.includes(stage))) {
+    leave.push({ code: 'part-not-at-stage', part, good: entry.stages });
+  }
+}

@@ -1,0 +1,169 @@
+import { contentHash } from '../canonical';
+import { millimetres } from './units';
+import type {
+  Character, CharacterId, Guide, HarmGrade, SharedCause, StageId, Statement, Taxon, TaxonId,
+} from './schema';
+
+/** States of one character as bits, lowest bit the first state; at most 32. */
+export type StateMask = number;
+
+/** What is known of one taxon and one character: state masks, or a numeric span (mm for measures). */
+export type Known =
+  | { readonly kind: 'states'; readonly usual: StateMask; readonly possible: StateMask }
+  | { readonly kind: 'number'; readonly usual: readonly [number, number]; readonly possible: readonly [number, number] };
+
+export interface CompiledCharacter {
+  readonly index: number;
+  readonly id: CharacterId;
+  readonly character: Character;
+  readonly group: number;
+  readonly place: boolean;
+  /** Shared causes of every reading of it, as bits of `CAUSE_BIT`. */
+  readonly restsOn: number;
+  readonly absentMask: StateMask;
+  readonly stateBit: ReadonlyMap<string, StateMask>;
+  readonly stages: ReadonlySet<StageId>;
+}
+
+export interface CompiledTaxon {
+  readonly index: number;
+  readonly id: TaxonId;
+  readonly taxon: Taxon;
+  readonly grade: HarmGrade;
+  /** Over all its stages together; a missing entry is unknown. Used against dangerous taxa. */
+  readonly overall: ReadonlyMap<number, Known>;
+  /** By character and stage as stated. Used for the target. */
+  readonly atStage: ReadonlyMap<number, ReadonlyMap<StageId, Known>>;
+}
+
+export interface CompiledGuide {
+  readonly guide: Guide;
+  /** Content hash of the guide. */
+  readonly version: string;
+  readonly groups: readonly string[];
+  readonly characters: readonly CompiledCharacter[];
+  readonly taxa: readonly CompiledTaxon[];
+  readonly character: (id: string) => CompiledCharacter | undefined;
+  readonly taxon: (id: string) => CompiledTaxon | undefined;
+}
+
+export const CAUSE_BIT: Readonly<Record<SharedCause, number>> = { colour: 1, smell: 2, number: 4, absence: 8 };
+export const SHARED_CAUSES: readonly SharedCause[] = ['colour', 'smell', 'number', 'absence'];
+
+/** The shared causes in a bit set, in fixed order. */
+export function causesIn(mask: number): SharedCause[] {
+  return SHARED_CAUSES.filter((cause) => (mask & CAUSE_BIT[cause]) !== 0);
+}
+
+/**
+ * Prepares a parsed guide for deciding: masks instead of names, and for every taxon what it can look like
+ * over all its stages. Done once a guide; the result is never changed.
+ */
+export function compileGuide(guide: Guide): CompiledGuide {
+  const groups = [...new Set(guide.characters.map((c) => c.group))].sort();
+  const groupIndex = new Map(groups.map((group, index) => [group, index]));
+  const characters = guide.characters.map((character, index) => compileCharacter(guide, character, index, groupIndex));
+  const byCharacter = new Map<string, CompiledCharacter>(characters.map((c) => [c.id, c]));
+  const taxa = guide.taxa.map((taxon, index) => compileTaxon(taxon, index, byCharacter));
+  const byTaxon = new Map<string, CompiledTaxon>(taxa.map((t) => [t.id, t]));
+  return {
+    guide,
+    version: contentHash(guide),
+    groups,
+    characters,
+    taxa,
+    character: (id) => byCharacter.get(id),
+    taxon: (id) => byTaxon.get(id),
+  };
+}
+
+function compileCharacter(
+  guide: Guide, character: Character, index: number, groupIndex: Map<string, number>,
+): CompiledCharacter {
+  const kindCause: SharedCause[] =
+    character.kind === 'colour' ? ['colour']
+    : character.kind === 'measure' || character.kind === 'count' ? ['number']
+    : [];
+  const smell: SharedCause[] = character.organ === 'smell' || character.observe === 'crush-and-smell' ? ['smell'] : [];
+  const restsOn = [...kindCause, ...smell, ...(character.restsOn ?? [])].reduce((mask, cause) => mask | CAUSE_BIT[cause], 0);
+  const stateBit = new Map<string, StateMask>();
+  let absentMask = 0;
+  if (character.kind === 'states' || character.kind === 'colour') {
+    for (const [position, state] of character.states.entries()) {
+      const bit = (1 << position) >>> 0;
+      stateBit.set(state.id, bit);
+      if (state.absent) absentMask = (absentMask | bit) >>> 0;
+    }
+  }
+  return {
+    index,
+    id: character.id,
+    character,
+    group: groupIndex.get(character.group) ?? 0,
+    place: character.organ === 'place',
+    restsOn,
+    absentMask,
+    stateBit,
+    stages: new Set(character.stages ?? guide.stages.filter((s) => s.kingdom === character.kingdom).map((s) => s.id)),
+  };
+}
+
+function known(statement: Statement, character: CompiledCharacter): Known {
+  if ('range' in statement) {
+    const { usual, outer, unit } = statement.range;
+    const toBase = (value: number) => (unit ? millimetres(value, unit) : value);
+    return {
+      kind: 'number',
+      usual: [toBase(usual[0]), toBase(usual[1])],
+      possible: [toBase(outer[0]), toBase(outer[1])],
+    };
+  }
+  const mask = (states: readonly string[]) =>
+    states.reduce((bits, state) => (bits | (character.stateBit.get(state) ?? 0)) >>> 0, 0);
+  const usual = mask(statement.usual);
+  return { kind: 'states', usual, possible: (usual | mask(statement.occasional ?? [])) >>> 0 };
+}
+
+function union(a: Known, b: Known): Known {
+  if (a.kind === 'states' && b.kind === 'states') {
+    return { kind: 'states', usual: (a.usual | b.usual) >>> 0, possible: (a.possible | b.possible) >>> 0 };
+  }
+  if (a.kind === 'number' && b.kind === 'number') {
+    const hull = (x: readonly [number, number], y: readonly [number, number]) =>
+      [Math.min(x[0], y[0]), Math.max(x[1], y[1])] as const;
+    return { kind: 'number', usual: hull(a.usual, b.usual), possible: hull(a.possible, b.possible) };
+  }
+  throw new Error('states and numbers cannot be joined');
+}
+
+/** The same knowledge with "not there" possible: the absent states, or a count of nothing. */
+function withAbsent(what: Known, character: CompiledCharacter): Known {
+  if (what.kind === 'states') return { ...what, possible: (what.possible | character.absentMask) >>> 0 };
+  return character.character.kind === 'count' ? { ...what, possible: [0, what.possible[1]] } : what;
+}
+
+function compileTaxon(taxon: Taxon, index: number, characters: Map<string, CompiledCharacter>): CompiledTaxon {
+  const atStage = new Map<number, Map<StageId, Known>>();
+  for (const statement of taxon.statements) {
+    const character = characters.get(statement.character);
+    if (!character) continue;
+    const stages = atStage.get(character.index) ?? new Map<StageId, Known>();
+    const what = known(statement, character);
+    for (const stage of statement.stages ?? taxon.stages) stages.set(stage, what);
+    atStage.set(character.index, stages);
+  }
+
+  const overall = new Map<number, Known>();
+  for (const character of characters.values()) {
+    const stated = atStage.get(character.index);
+    const seenAt = taxon.stages.filter((stage) => character.stages.has(stage));
+    if (!stated || seenAt.length === 0) continue;
+    const parts = seenAt.map((stage) => stated.get(stage));
+    // A stage without a statement makes the whole unknown: a mistaken stage must not make a bar.
+    if (parts.some((part) => part === undefined)) continue;
+    const joined = (parts as Known[]).reduce(union);
+    const hidden = seenAt.length < taxon.stages.length || character.character.fades === true;
+    overall.set(character.index, hidden ? withAbsent(joined, character) : joined);
+  }
+  return { index, id: taxon.id, taxon, grade: taxon.harm.grade, overall, atStage };
+}

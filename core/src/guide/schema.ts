@@ -1,0 +1,169 @@
+import { z } from 'zod';
+
+/**
+ * The guide format, version 1, as Zod schemas. A guide is plain JSON; `parseGuide` adds the checks that
+ * a schema alone cannot say (that a statement names a character of the guide, and so on).
+ */
+
+const slug = z.string().regex(/^[a-z0-9]+([.-][a-z0-9]+)*$/, 'lower-case words joined by "-" or "."');
+const text = z.string().trim().min(1).max(2000);
+
+export const TaxonId = slug.brand<'TaxonId'>();
+export type TaxonId = z.infer<typeof TaxonId>;
+export const CharacterId = slug.brand<'CharacterId'>();
+export type CharacterId = z.infer<typeof CharacterId>;
+export const StateId = slug.brand<'StateId'>();
+export type StateId = z.infer<typeof StateId>;
+export const StageId = slug.brand<'StageId'>();
+export type StageId = z.infer<typeof StageId>;
+
+export const Kingdom = z.enum(['Fungi', 'Plantae']);
+export type Kingdom = z.infer<typeof Kingdom>;
+
+/** How much harm a mistake does, mildest first; it sets the number of bars (`barsNeeded`). */
+export const HarmGrade = z.enum(['none', 'unpleasant', 'serious', 'deadly']);
+export type HarmGrade = z.infer<typeof HarmGrade>;
+
+/** What readings can rest on together beyond their own group. Each is shared by all readings that rest on it. */
+export const SharedCause = z.enum(['colour', 'smell', 'number', 'absence']);
+export type SharedCause = z.infer<typeof SharedCause>;
+
+export const ObservationMethod = z.enum([
+  'look', 'touch', 'rub', 'crush-and-smell', 'water', 'snap', 'measure', 'cut', 'dig', 'print', 'wait',
+]);
+export type ObservationMethod = z.infer<typeof ObservationMethod>;
+
+/** What the observation takes from the specimen: nothing, a small part, one organ, or its life. */
+export const Damage = z.enum(['none', 'slight', 'part', 'whole']);
+export type Damage = z.infer<typeof Damage>;
+
+export const LengthUnit = z.enum(['mm', 'cm', 'm', 'in']);
+export type LengthUnit = z.infer<typeof LengthUnit>;
+
+export const State = z.strictObject({
+  id: StateId,
+  label: text,
+  /** The organ or mark is not there; such a reading rests on absence. */
+  absent: z.boolean().optional(),
+  /** sRGB hex of a typical swatch, for colour characters. */
+  swatch: z.string().regex(/^#[0-9a-f]{6}$/).optional(),
+});
+export type State = z.infer<typeof State>;
+
+const characterCommon = {
+  id: CharacterId,
+  kingdom: Kingdom,
+  /** The organ, `habit` for the whole, or `place`. Characters of the place never give bars. */
+  organ: z.enum([
+    'habit', 'stem', 'leaf', 'flower', 'fruit', 'root', 'cap', 'hymenophore', 'stipe', 'flesh', 'spores', 'smell', 'veil', 'place',
+  ]),
+  name: text,
+  question: text,
+  how: text,
+  /** Independence group: characters that are misread for the same reason share one. */
+  group: slug,
+  restsOn: z.array(SharedCause).optional(),
+  /** Growth stages at which it can be seen; left out: all of the kingdom's. */
+  stages: z.array(StageId).min(1).optional(),
+  observe: ObservationMethod,
+  seconds: z.number().positive().max(864_000),
+  gear: z.array(slug).optional(),
+  damage: Damage,
+  /** Share of readings that are wrong in ordinary hands; an estimate, used for ordering only. */
+  misread: z.number().gt(0).lt(0.5),
+  /** Rings fall, bloom wipes off, smells go: then "absent" is always possible. */
+  fades: z.boolean().optional(),
+};
+
+export const StateCharacter = z.strictObject({
+  ...characterCommon,
+  kind: z.enum(['states', 'colour']),
+  states: z.array(State).min(2).max(32),
+});
+export const MeasureCharacter = z.strictObject({
+  ...characterCommon,
+  kind: z.literal('measure'),
+  unit: LengthUnit,
+  /** Error of the usual instrument, in `unit`. */
+  error: z.number().positive(),
+});
+export const CountCharacter = z.strictObject({ ...characterCommon, kind: z.literal('count') });
+export const Character = z.discriminatedUnion('kind', [StateCharacter, MeasureCharacter, CountCharacter]);
+export type Character = z.infer<typeof Character>;
+
+const StateStatement = z.strictObject({
+  character: CharacterId,
+  stages: z.array(StageId).min(1).optional(),
+  usual: z.array(StateId).min(1),
+  occasional: z.array(StateId).optional(),
+});
+const span = z.tuple([z.number().nonnegative(), z.number().nonnegative()]);
+const RangeStatement = z.strictObject({
+  character: CharacterId,
+  stages: z.array(StageId).min(1).optional(),
+  range: z.strictObject({ usual: span, outer: span, unit: LengthUnit.optional() }),
+});
+export const Statement = z.union([StateStatement, RangeStatement]);
+export type Statement = z.infer<typeof Statement>;
+
+export const Harm = z.strictObject({
+  grade: HarmGrade,
+  syndrome: text.optional(),
+  /** Hours from eating to the first signs, earliest and latest usual. */
+  onsetHours: span.optional(),
+  effects: text.optional(),
+  touch: text.optional(),
+});
+export type Harm = z.infer<typeof Harm>;
+
+export const Part = z.strictObject({
+  part: slug,
+  name: text,
+  use: slug,
+  /** Stages at which this part is worth having for this use. */
+  stages: z.array(StageId).min(1),
+  before: z.array(text),
+});
+export type Part = z.infer<typeof Part>;
+
+export const Taxon = z.strictObject({
+  id: TaxonId,
+  scientificName: text,
+  scientificNameAuthorship: text,
+  family: text,
+  kingdom: Kingdom,
+  bodyPlan: slug,
+  /** By ISO 639-1 language code; the first of a language is the one shown. */
+  vernacularNames: z.record(z.string().regex(/^[a-z]{2}$/), z.array(text).min(1)),
+  harm: Harm,
+  stages: z.array(StageId).min(1),
+  /** Twines, or grows in mixed clusters: then "traced to one base" is asked. */
+  growsMixed: z.boolean().optional(),
+  parts: z.array(Part),
+  /** Parts that harm although another part of the same taxon is wanted. */
+  harmfulParts: z.array(z.strictObject({ part: slug, name: text, why: text })).optional(),
+  lookalikes: z.array(TaxonId),
+  signature: z.array(CharacterId),
+  /** More groups that must fit than the model's eight; never fewer. */
+  groupsNeeded: z.number().int().min(8).max(20).optional(),
+  /** Relatives that this guide does not cover; the verdict repeats them. */
+  nearRelatives: z.array(text),
+  cautions: z.array(text),
+  protection: z.enum(['none', 'often']),
+  review: z.strictObject({ reviewedBy: text.nullable() }),
+  statements: z.array(Statement),
+});
+export type Taxon = z.infer<typeof Taxon>;
+
+export const Guide = z.strictObject({
+  format: z.literal('pause-guide/1'),
+  id: slug,
+  title: text,
+  licence: text,
+  about: text,
+  stages: z.array(z.strictObject({ id: StageId, kingdom: Kingdom, name: text })).min(1),
+  bodyPlans: z.array(z.strictObject({ id: slug, kingdom: Kingdom, name: text, hint: text })).min(1),
+  characters: z.array(Character).min(1),
+  taxa: z.array(Taxon).min(1),
+});
+export type Guide = z.infer<typeof Guide>;

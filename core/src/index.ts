@@ -1,0 +1,14 @@
+/**
+ * The reasoning of Pause: pure functions over a guide and a case.
+ * No interface, no network, no clock and no randomness that is not passed in.
+ */
+export * from './canonical';
+export * from './guide';
+export * from './case';
+export * from './relation';
+export * from './settle';
+export * from './bars';
+export * from './target';
+export { asksForTracing } from './context';
+export * from './verdict';
+export * from './next';

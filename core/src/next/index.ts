@@ -1,0 +1,170 @@
+import { barRows, short, type BarRow } from '../bars';
+import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } from '../case';
+import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
+import { relationAtStages, type Relation } from '../relation';
+import { disputedCharacters } from '../settle';
+import { holds } from '../target';
+import { toLook } from '../case';
+import { shopping, unanswered, weigh } from '../verdict';
+
+/** Why a check is proposed. */
+export type CheckWhy =
+  /** A look contradicted the target, or looks are at a tie: look again, elsewhere on the piece, in other light. */
+  | 'contradicted'
+  /** An answer was taken back. */
+  | 'taken-back'
+  /** It brings bars, a signature mark or a group that is still missing. */
+  | 'brings-nearer'
+  /** It was passed over, and too many were. */
+  | 'unanswered';
+
+export interface Check {
+  readonly character: CharacterId;
+  readonly why: CheckWhy;
+  readonly seconds: number;
+  readonly damage: Damage;
+  /** What is missing that this check would bring if it shows what is usual for the target, on average. */
+  readonly gain: number;
+}
+
+/** What one answer would do. */
+export interface AnswerEffect {
+  readonly state: StateId;
+  readonly relation: Relation;
+  /** Rows whose number of bars would change. */
+  readonly bars: readonly { readonly taxon: TaxonId; readonly from: number; readonly to: number; readonly need: number }[];
+}
+
+/** Seconds that a damage is counted as, so that harmless checks come before harmful ones. */
+const DAMAGE_SECONDS: Readonly<Record<Damage, number>> = { none: 0, slight: 10, part: 60, whole: 240 };
+const SIGNATURE_WEIGHT = 2;
+
+/**
+ * The checks worth making now, best first: what contradicts the target is looked at again before anything new;
+ * then whatever brings most of what is missing for its time and damage. Only characters that can be seen at the
+ * recorded stages are proposed. Empty when nothing in the guide brings the decision nearer.
+ *
+ * While anything not yet barred can harm the skin, what is only looked at comes before what is touched.
+ */
+export function nextChecks(guide: CompiledGuide, find: Case): Check[] {
+  const view = viewCase(guide, find);
+  const target = guide.taxon(find.target);
+  if (!target) return [];
+  const { reasons, rows } = weigh(guide, view);
+  const again: Check[] = reasons.flatMap((reason) => {
+    if (reason.code === 'contradicted-open') return [check(guide, reason.character, 'contradicted', 0)];
+    if (reason.code === 'taken-back') return [check(guide, reason.character, 'taken-back', 0)];
+    return [];
+  });
+
+  const passedOver = new Set<CharacterId>(unanswered(guide, view, target));
+  const before = deficit(guide, view, target);
+  const fresh = guide.characters
+    .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
+    .filter((c) => !passedOver.has(c.id) && !again.some((a) => a.character === c.id))
+    .filter((c) => stagesOf(find, target).some((stage) => c.stages.has(stage)))
+    .map((c) => check(guide, c.id, 'brings-nearer', before - expectedDeficit(guide, view, target, c)))
+    .filter((c) => c.gain > 0)
+    .sort((a, b) => rate(b) - rate(a));
+
+  const mayHarmSkin = rows.some((row) => short(row) > 0 && guide.taxon(row.taxon)?.taxon.harm.touch !== undefined);
+  const ordered = mayHarmSkin ? [...fresh.filter((c) => onlyLooks(guide, c)), ...fresh.filter((c) => !onlyLooks(guide, c))] : fresh;
+  const reopened = [...passedOver].map((id) => check(guide, id, 'unanswered', 0));
+  return [...again, ...ordered, ...reopened];
+}
+
+/**
+ * For each state of a character, how it stands to the target and which rows would move if it were read now, sure.
+ * Empty for numbers.
+ */
+export function answerEffects(guide: CompiledGuide, find: Case, id: CharacterId): AnswerEffect[] {
+  const character = guide.character(id);
+  const target = guide.taxon(find.target);
+  if (!character || !target) return [];
+  const view = viewCase(guide, find);
+  const rowsNow = rowsOf(guide, view, target);
+  return [...character.stateBit.keys()].map((key) => {
+    const state = key as StateId;
+    const value: ReadingValue = { kind: 'states', states: [state] };
+    const look = toLook(guide, supposed(view, character, value));
+    const rows = rowsOf(guide, suppose(guide, view, character, value), target);
+    const bars = rows.flatMap((row) => {
+      const now = rowsNow.find((r) => r.taxon === row.taxon);
+      return now && now.bars.length !== row.bars.length
+        ? [{ taxon: row.taxon, from: now.bars.length, to: row.bars.length, need: row.need }]
+        : [];
+    });
+    return { state, relation: look ? relationAtStages(look, target, find.context.stages) : 'silent', bars };
+  });
+}
+
+function check(guide: CompiledGuide, id: CharacterId, why: CheckWhy, gain: number): Check {
+  const character = guide.character(id)?.character;
+  return { character: id, why, seconds: character?.seconds ?? 0, damage: character?.damage ?? 'none', gain };
+}
+
+function rate(c: Check): number {
+  return c.gain / (c.seconds + DAMAGE_SECONDS[c.damage]);
+}
+
+function onlyLooks(guide: CompiledGuide, c: Check): boolean {
+  return guide.character(c.character)?.character.observe === 'look';
+}
+
+function stagesOf(find: Case, target: CompiledTaxon): readonly StageId[] {
+  return find.context.stages ?? target.taxon.stages;
+}
+
+function rowsOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): BarRow[] {
+  return barRows(guide, view, target, disputedCharacters(view), shopping(view).extraBars);
+}
+
+/** Bars, signature marks and groups still missing, as one number. */
+function deficit(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): number {
+  const bars = rowsOf(guide, view, target).reduce((sum, row) => sum + short(row), 0);
+  const held = holds(guide, view, target);
+  const signature = held.signature.filter((mark) => !mark.held).length;
+  const groups = Math.max(0, held.groupsNeeded - held.fitGroups.length);
+  return bars + SIGNATURE_WEIGHT * signature + groups;
+}
+
+/** The deficit after this check, over the values that are usual for the target at the recorded stages. */
+function expectedDeficit(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, character: CompiledCharacter): number {
+  const values = usualValues(view.find, target, character);
+  const before = deficit(guide, view, target);
+  if (values.length === 0) return before;
+  const after = values.map((value) => deficit(guide, suppose(guide, view, character, value), target));
+  return after.reduce((sum, d) => sum + d, 0) / after.length;
+}
+
+function usualValues(find: Case, target: CompiledTaxon, character: CompiledCharacter): ReadingValue[] {
+  const stated = target.atStage.get(character.index);
+  const values = new Map<string, ReadingValue>();
+  for (const stage of stagesOf(find, target)) {
+    const known = character.stages.has(stage) ? stated?.get(stage) : undefined;
+    if (!known) continue;
+    if (known.kind === 'states') {
+      for (const [state, bit] of character.stateBit) {
+        if ((known.usual & bit) !== 0) values.set(state, { kind: 'states', states: [state as StateId] });
+      }
+    } else {
+      const middle = (known.usual[0] + known.usual[1]) / 2;
+      values.set(String(middle), character.character.kind === 'count'
+        ? { kind: 'count', number: Math.round(middle) }
+        : { kind: 'measure', number: middle, unit: 'mm' });
+    }
+  }
+  return [...values.values()];
+}
+
+/** A reading that is not made, only thought of; later than all that are. */
+function supposed(view: CaseView, character: CompiledCharacter, value: ReadingValue): Reading {
+  return {
+    id: 'supposed' as Reading['id'], piece: view.piece, character: character.id, value,
+    sureness: 'sure', by: 'nobody', at: '9999-12-31T23:59:59.999Z',
+  };
+}
+
+function suppose(guide: CompiledGuide, view: CaseView, character: CompiledCharacter, value: ReadingValue): CaseView {
+  return viewCase(guide, { ...view.find, readings: [...view.find.readings, supposed(view, character, value)] });
+}

@@ -1,0 +1,84 @@
+import type { CaseView, Look } from '../case';
+import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
+import { disputesStage, relationAtStages } from '../relation';
+import { settle, type Settled } from '../settle';
+
+/** Groups from which sure fits must come: the defence against a relative that the guide does not know. */
+export const GROUPS_NEEDED = 8;
+/** At most one settled reading in this many may strain. */
+export const STRAIN_SHARE = 6;
+
+export interface SignatureMark {
+  readonly character: CharacterId;
+  readonly held: boolean;
+}
+
+/** How far the target holds, from the looks at the decided piece. */
+export interface TargetHolds {
+  /** By character index; characters of the place are not in it. */
+  readonly settled: ReadonlyMap<number, Settled>;
+  readonly fitGroups: readonly string[];
+  readonly groupsNeeded: number;
+  readonly strains: number;
+  /** Settled characters on which the guide says anything of the target. */
+  readonly readings: number;
+  readonly signature: readonly SignatureMark[];
+  /** Characters seen that cannot be seen at the recorded stages. */
+  readonly stageDisputes: readonly CharacterId[];
+  /** Looks at pieces compared with this one that are against the target. */
+  readonly otherPieces: readonly Look[];
+  /** Characters of the place that are against it, or strain. */
+  readonly placeDoubts: readonly CharacterId[];
+  readonly placeStrains: readonly CharacterId[];
+}
+
+export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): TargetHolds {
+  const stages = view.find.context.stages;
+  const settled = new Map<number, Settled>();
+  const fitGroups = new Set<string>();
+  const placeDoubts: CharacterId[] = [];
+  const placeStrains: CharacterId[] = [];
+  const stageDisputes: CharacterId[] = [];
+  let strains = 0;
+  let readings = 0;
+
+  for (const [index, looks] of [...view.onPiece].sort(([a], [b]) => a - b)) {
+    const character = guide.characters[index];
+    if (!character) continue;
+    const outcome = settle(looks, target, stages);
+    if (character.place) {
+      if (outcome.against > 0) placeDoubts.push(character.id);
+      else if (outcome.relation === 'strains') placeStrains.push(character.id);
+      continue;
+    }
+    settled.set(index, outcome);
+    if (stages && looks.some((look) => disputesStage(look, stages))) stageDisputes.push(character.id);
+    if (outcome.outcome === 'open' || outcome.outcome === 'contradicted' || outcome.relation === 'silent') continue;
+    readings += 1;
+    if (outcome.relation === 'strains') strains += 1;
+    const group = guide.groups[character.group];
+    if (outcome.sureFit && group !== undefined) fitGroups.add(group);
+  }
+
+  const compared = new Set(view.find.pieces.filter((piece) => piece.purpose === 'compare').map((piece) => piece.id));
+  const otherPieces = view.looks.filter(
+    (look) => compared.has(look.reading.piece) && !look.character.place && relationAtStages(look, target, stages) === 'against',
+  );
+  const signature = target.taxon.signature.map((id) => {
+    const character = guide.character(id);
+    const outcome = character && settled.get(character.index);
+    return { character: id, held: outcome?.sureFit === true && outcome.outcome !== 'open' };
+  });
+  return {
+    settled,
+    fitGroups: [...fitGroups].sort(),
+    groupsNeeded: Math.max(GROUPS_NEEDED, target.taxon.groupsNeeded ?? 0),
+    strains,
+    readings,
+    signature,
+    stageDisputes,
+    otherPieces,
+    placeDoubts,
+    placeStrains,
+  };
+}

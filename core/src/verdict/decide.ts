@@ -1,0 +1,210 @@
+import { barRows, short, type BarRow } from '../bars';
+import { viewCase, type Case, type CaseView, type ReadingId } from '../case';
+import { contextReasons } from '../context';
+import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
+import { relationAtStages, relationOverall } from '../relation';
+import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
+import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
+import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
+import { shopping } from './shopping';
+import { unanswered, UNANSWERED_FREE } from './unanswered';
+
+export type Outcome = 'leave' | 'pause' | 'collect';
+
+export interface Verdict {
+  readonly outcome: Outcome;
+  /** The guide version that was asked: the verdict holds for this one only. */
+  readonly guide: { readonly id: string; readonly version: string };
+  readonly target: TaxonId;
+  readonly piece: string;
+  readonly reasons: readonly Reason[];
+  readonly rows: readonly BarRow[];
+  readonly holds: {
+    readonly fitGroups: readonly string[];
+    readonly groupsNeeded: number;
+    readonly strains: number;
+    readonly readings: number;
+    readonly signature: readonly SignatureMark[];
+  };
+  /** Readings whose loss alone would change the outcome. */
+  readonly leansOn: readonly ReadingId[];
+}
+
+/**
+ * Decides a find: a pure function of guide version and case. The same input gives the same verdict, to the
+ * byte, wherever it runs (`canonicalJson(decide(guide, find))`).
+ *
+ * First that applies: *leave* if anything rules it out, *pause* if anything is missing or open, else *collect*.
+ * All reasons are given, also those that did not decide.
+ *
+ * @param guide from `compileGuide`
+ * @param find from `parseCase` against the same guide
+ * @throws Error if the target is not in the guide (a parsed case never is)
+ */
+export function decide(guide: CompiledGuide, find: Case): Verdict {
+  const view = viewCase(guide, find);
+  const weighed = weigh(guide, view);
+  return {
+    outcome: weighed.outcome,
+    guide: { id: guide.guide.id, version: guide.version },
+    target: find.target,
+    piece: view.piece,
+    reasons: weighed.reasons,
+    rows: weighed.rows,
+    holds: {
+      fitGroups: weighed.held.fitGroups,
+      groupsNeeded: weighed.held.groupsNeeded,
+      strains: weighed.held.strains,
+      readings: weighed.held.readings,
+      signature: weighed.held.signature,
+    },
+    leansOn: leansOn(guide, view, weighed.outcome),
+  };
+}
+
+export interface Weighed {
+  readonly outcome: Outcome;
+  readonly reasons: readonly Reason[];
+  readonly rows: readonly BarRow[];
+  readonly held: TargetHolds;
+}
+
+/** The verdict without what it leans on. */
+export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
+  const target = guide.taxon(view.find.target);
+  if (!target) throw new Error(`target "${view.find.target}" is not in the guide`);
+  const disputed = disputedCharacters(view);
+  const shopped = shopping(view);
+  const rows = barRows(guide, view, target, disputed, shopped.extraBars);
+  const held = holds(guide, view, target);
+  const around = contextReasons(view.find, target);
+
+  const leave: LeaveReason[] = [
+    ...(target.taxon.kingdom === view.find.kingdom ? [] : [{ code: 'other-kingdom', target: target.id } as const]),
+    ...contradictions(guide, view, target, held),
+    ...around.leave,
+  ];
+  const pause: PauseReason[] = [
+    ...openContradictions(guide, held, leave),
+    ...stillMissing(guide, view, target, held),
+    ...around.pause,
+    ...rows.filter((row) => short(row) > 0).map((row) => (
+      { code: 'bars-short', taxon: row.taxon, grade: row.grade, have: row.bars.length, need: row.need } as const
+    )),
+  ];
+  const notes: NoteReason[] = [
+    ...[...disputed].sort((a, b) => a - b).map((index) => ({ code: 'disputed', character: characterId(guide, index) } as const)),
+    ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
+    ...held.placeDoubts.map((character) => ({ code: 'place-doubt', character } as const)),
+    ...held.placeStrains.map((character) => ({ code: 'place-strains', character } as const)),
+    ...unreviewed(guide, target, rows),
+    ...(target.taxon.nearRelatives.length > 0 ? [{ code: 'near-relatives', names: target.taxon.nearRelatives } as const] : []),
+  ];
+  const reasons: Reason[] = [
+    ...leave.map((reason) => ({ ...reason, weight: 'leave' } as const)),
+    ...pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
+    ...notes.map((reason) => ({ ...reason, weight: 'note' } as const)),
+  ];
+  return { outcome: leave.length > 0 ? 'leave' : pause.length > 0 ? 'pause' : 'collect', reasons, rows, held };
+}
+
+function characterId(guide: CompiledGuide, index: number): CharacterId {
+  const character = guide.characters[index];
+  if (!character) throw new Error(`no character ${index}`);
+  return character.id;
+}
+
+/**
+ * Contradicted for good: by a majority of at least three looks, or by two while a deadly or serious taxon fits
+ * everything seen. Looks that were taken back still count here: a slip can be mended, a refusal not undone.
+ */
+function contradictions(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, held: TargetHolds): LeaveReason[] {
+  const stages = view.find.context.stages;
+  const indices = new Set([...held.settled.keys(), ...view.withdrawn.filter((l) => !l.character.place).map((l) => l.character.index)]);
+  const reasons: LeaveReason[] = [];
+  let dangers: TaxonId[] | undefined;
+  for (const index of [...indices].sort((a, b) => a - b)) {
+    const standing = held.settled.get(index);
+    const withTakenBack = [...(view.onPiece.get(index) ?? []), ...view.withdrawn.filter(
+      (look) => look.character.index === index && look.reading.piece === view.piece,
+    )].sort((a, b) => (a.reading.at < b.reading.at ? -1 : a.reading.at > b.reading.at ? 1 : a.reading.id < b.reading.id ? -1 : 1));
+    const everLooked = settle(withTakenBack, target, stages);
+    const character = characterId(guide, index);
+    const final = standing?.outcome === 'contradicted' ? standing : everLooked.outcome === 'contradicted' ? everLooked : undefined;
+    if (final) {
+      reasons.push({ code: 'contradicted', character, against: final.against, looks: final.looks.length });
+      continue;
+    }
+    const against = withTakenBack
+      .slice(0, LOOKS_THAT_COUNT)
+      .filter((look) => relationAtStages(look, target, stages) === 'against');
+    if (against.length < 2 || everLooked.outcome === 'outvoted') continue;
+    dangers ??= dangersThatFitEverything(guide, view, target);
+    const taxa = dangers.filter((id) => {
+      const taxon = guide.taxon(id);
+      return taxon && against.every((look) => ['fits', 'strains'].includes(relationOverall(look, taxon)));
+    });
+    if (taxa.length > 0) reasons.push({ code: 'contradicted-and-danger-fits', character, taxa });
+  }
+  return reasons;
+}
+
+/** Deadly and serious taxa that nothing seen on the decided piece is against. */
+function dangersThatFitEverything(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): TaxonId[] {
+  const seen = [...view.onPiece.values()].flat().filter((look) => !look.character.place);
+  return guide.taxa
+    .filter((taxon) => (taxon.grade === 'deadly' || taxon.grade === 'serious') && taxon.index !== target.index)
+    .filter((taxon) => taxon.taxon.kingdom === view.find.kingdom)
+    .filter((taxon) => seen.every((look) => relationOverall(look, taxon) !== 'against'))
+    .map((taxon) => taxon.id)
+    .sort();
+}
+
+function openContradictions(guide: CompiledGuide, held: TargetHolds, leave: readonly LeaveReason[]): PauseReason[] {
+  const closed = new Set(leave.flatMap((reason) => ('character' in reason ? [reason.character] : [])));
+  return [...held.settled]
+    .filter(([index, settled]) => settled.outcome === 'open' && !closed.has(characterId(guide, index)))
+    .map(([index, settled]) => ({
+      code: 'contradicted-open', character: characterId(guide, index), against: settled.against, looks: settled.looks.length,
+    }));
+}
+
+function stillMissing(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, held: TargetHolds): PauseReason[] {
+  const reasons: PauseReason[] = [];
+  const takenBack = new Set(
+    view.withdrawn
+      .filter((look) => look.reading.piece === view.piece && !view.onPiece.has(look.character.index))
+      .map((look) => look.character.index),
+  );
+  for (const index of [...takenBack].sort((a, b) => a - b)) reasons.push({ code: 'taken-back', character: characterId(guide, index) });
+  for (const character of held.stageDisputes) reasons.push({ code: 'stage-disputed', character });
+  for (const look of held.otherPieces) {
+    reasons.push({ code: 'other-piece-against', character: look.character.id, piece: look.reading.piece });
+  }
+  const open = unanswered(guide, view, target);
+  if (open.length > UNANSWERED_FREE) reasons.push({ code: 'unanswered', characters: open });
+  for (const mark of held.signature) if (!mark.held) reasons.push({ code: 'signature-missing', character: mark.character });
+  if (held.fitGroups.length < held.groupsNeeded) {
+    reasons.push({ code: 'groups-short', have: held.fitGroups.length, need: held.groupsNeeded });
+  }
+  if (held.strains * STRAIN_SHARE > held.readings) reasons.push({ code: 'strained', strains: held.strains, readings: held.readings });
+  return reasons;
+}
+
+function unreviewed(guide: CompiledGuide, target: CompiledTaxon, rows: readonly BarRow[]): NoteReason[] {
+  const pair = [target.id, ...rows.filter((row) => row.listed && row.grade === 'deadly').map((row) => row.taxon)];
+  const taxa = pair.filter((id) => guide.taxon(id)?.taxon.review.reviewedBy === null);
+  return taxa.length > 0 ? [{ code: 'unreviewed', taxa }] : [];
+}
+
+function leansOn(guide: CompiledGuide, view: CaseView, outcome: Outcome): ReadingId[] {
+  const withdrawn = new Set<string>((view.find.withdrawals ?? []).map((w) => w.reading));
+  return view.looks
+    .filter((look) => !withdrawn.has(look.reading.id))
+    .filter((look) => {
+      const without = { ...view.find, readings: view.find.readings.filter((r) => r.id !== look.reading.id) };
+      return weigh(guide, viewCase(guide, without)).outcome !== outcome;
+    })
+    .map((look) => look.reading.id)
+    .sort();
+}

@@ -1,0 +1,47 @@
+import type { CharacterId, HarmGrade, StageId, TaxonId } from '../guide';
+import type { PieceId } from '../case';
+
+/** Why a verdict is what it is: a code and its parameters. The interface words them. */
+export type LeaveReason =
+  | { readonly code: 'other-kingdom'; readonly target: TaxonId }
+  | { readonly code: 'not-wanted'; readonly target: TaxonId }
+  | { readonly code: 'contradicted'; readonly character: CharacterId; readonly against: number; readonly looks: number }
+  | { readonly code: 'contradicted-and-danger-fits'; readonly character: CharacterId; readonly taxa: readonly TaxonId[] }
+  | { readonly code: 'part-not-wanted'; readonly part: string }
+  | { readonly code: 'part-harmful'; readonly part: string }
+  | { readonly code: 'use-not-known'; readonly part: string; readonly use: string }
+  | { readonly code: 'part-not-at-stage'; readonly part: string; readonly good: readonly StageId[] }
+  | { readonly code: 'condition-rules-out'; readonly condition: string }
+  | { readonly code: 'place-forbidden' }
+  | { readonly code: 'place-contaminated'; readonly contamination: string }
+  | { readonly code: 'protected' };
+
+export type PauseReason =
+  | { readonly code: 'bars-short'; readonly taxon: TaxonId; readonly grade: HarmGrade; readonly have: number; readonly need: number }
+  | { readonly code: 'signature-missing'; readonly character: CharacterId }
+  | { readonly code: 'groups-short'; readonly have: number; readonly need: number }
+  | { readonly code: 'strained'; readonly strains: number; readonly readings: number }
+  | { readonly code: 'contradicted-open'; readonly character: CharacterId; readonly against: number; readonly looks: number }
+  | { readonly code: 'other-piece-against'; readonly character: CharacterId; readonly piece: PieceId }
+  | { readonly code: 'taken-back'; readonly character: CharacterId }
+  | { readonly code: 'unanswered'; readonly characters: readonly CharacterId[] }
+  | { readonly code: 'stage-disputed'; readonly character: CharacterId }
+  | { readonly code: 'not-traced' }
+  | { readonly code: 'context-missing'; readonly field: ContextField };
+
+export type ContextField = 'stages' | 'condition' | 'part' | 'use' | 'permission' | 'contamination' | 'protection' | 'tracedToBase';
+
+/** Said with every verdict, whatever it is. */
+export type NoteReason =
+  | { readonly code: 'disputed'; readonly character: CharacterId }
+  | { readonly code: 'shopping'; readonly freshPieces: number; readonly changedTargets: number; readonly extraBars: number }
+  | { readonly code: 'place-doubt'; readonly character: CharacterId }
+  | { readonly code: 'place-strains'; readonly character: CharacterId }
+  | { readonly code: 'unreviewed'; readonly taxa: readonly TaxonId[] }
+  | { readonly code: 'near-relatives'; readonly names: readonly string[] };
+
+export type Reason =
+  | (LeaveReason & { readonly weight: 'leave' })
+  | (PauseReason & { readonly weight: 'pause' })
+  | (NoteReason & { readonly weight: 'note' });
+export type ReasonCode = Reason['code'];

@@ -1,0 +1,146 @@
+import { CAUSE_BIT, BARS_NEEDED, decide, largestIndependent, SHARED_CAUSES, type CompiledCharacter, type CompiledTaxon, type StageId } from '../src';
+import { relationAtStages, relationOverall, toLook, type Look } from '../src';
+import { dangers, find, guide, reading, targets } from './finds';
+
+/**
+ * The promise: for a taxon whose harm needs k bars, no set of readings spoiled by k - 1 causes can produce
+ * *collect* for a specimen that is that taxon and lies within its statements.
+ *
+ * The adversary here is stronger than any person: it chooses the stage, the individual, the causes that go
+ * wrong, and every spoiled reading, all to please the target. Unspoiled readings are true.
+ */
+
+const GROUP_CAUSES = guide.groups.map((_, index) => ({ kind: 'group', group: index }) as const);
+const KIND_CAUSES = SHARED_CAUSES.map((cause) => ({ kind: 'shared', bit: CAUSE_BIT[cause] }) as const);
+const CAUSES = [...GROUP_CAUSES, ...KIND_CAUSES];
+type Cause = (typeof CAUSES)[number];
+
+function restsOn(look: Look, cause: Cause): boolean {
+  return cause.kind === 'group' ? look.character.group === cause.group : (look.causes & cause.bit) !== 0;
+}
+
+/** Every answer there is to a character: each state; for numbers, values in, between and beyond all ranges told. */
+const answers = new Map<number, Look[]>(guide.characters.map((character) => [character.index, everyAnswer(character)]));
+
+function everyAnswer(character: CompiledCharacter): Look[] {
+  const values: object[] = [];
+  if (character.stateBit.size > 0) {
+    for (const state of character.stateBit.keys()) values.push({ kind: 'states', states: [state] });
+  } else {
+    const edges = guide.taxa.flatMap((t) => {
+      const known = t.overall.get(character.index);
+      return known?.kind === 'number' ? [...known.possible, ...known.usual] : [];
+    });
+    const points = new Set([0, ...edges, ...edges.map((e) => e + 40), Math.max(...edges) * 2 + 1]);
+    for (const number of points) {
+      values.push(character.character.kind === 'count' ? { kind: 'count', number: Math.round(number) } : { kind: 'measure', number, unit: 'mm' });
+    }
+  }
+  return values.map((value) => {
+    const look = toLook(guide, reading(character.id, value) as never);
+    if (!look) throw new Error('an answer is a look');
+    return look;
+  });
+}
+
+/** Whether a true specimen of this taxon can show the answer at this stage (unknown: it can show anything). */
+function canShow(taxon: CompiledTaxon, look: Look): boolean {
+  return relationOverall(look, taxon) !== 'against';
+}
+
+function subsets(size: number, causes: readonly Cause[]): Cause[][] {
+  if (size === 0) return [[]];
+  return causes.flatMap((cause, index) => subsets(size - 1, causes.slice(index + 1)).map((rest) => [cause, ...rest]));
+}
+
+/** Causes that can turn any reading against this taxon; the others change nothing and need not be tried. */
+function causesThatMatter(danger: CompiledTaxon): Cause[] {
+  const against = [...answers.values()].flat().filter((look) => !look.character.place && relationOverall(look, danger) === 'against');
+  return CAUSES.filter((cause) => against.some((look) => restsOn(look, cause)));
+}
+
+const sameKingdom = dangers.flatMap((danger) =>
+  targets.filter((target) => target.taxon.kingdom === danger.taxon.kingdom).map((target) => [danger.id, target.id, danger, target] as const));
+
+describe('the promise, over the whole guide', () => {
+  // One look at every alternative at once: whatever the adversary picks is a subset of these grounds, and a
+  // largest independent set never grows when grounds are taken away. So this one bound covers all choices.
+  test.each(dangers.map((d) => [d.id, d] as const))('%s: every way to spoil k - 1 causes leaves a bar open', (_, danger) => {
+    const need = BARS_NEEDED[danger.grade];
+    const ways = subsets(need - 1, causesThatMatter(danger));
+    expect(ways.length).toBeGreaterThan(0);
+    let grounds = 0;
+    for (const spoiled of ways) {
+      const possible = [...answers.values()].flat()
+        .filter((look) => !look.character.place && relationOverall(look, danger) === 'against')
+        // A reading against the true taxon is a mistake, so one of its causes must have gone wrong.
+        .filter((look) => spoiled.some((cause) => restsOn(look, cause)))
+        .map((look) => ({ group: look.character.group, causes: look.causes }));
+      grounds += possible.length;
+      expect(largestIndependent(possible).length).toBeLessThan(need);
+    }
+    if (need > 1) expect(grounds).toBeGreaterThan(0);
+  });
+
+  // And the whole deciding function, on the reading set that pleases the target most, at every stage:
+  // every way to spoil, and for each spoiled character every alternative in turn beside the most pleasing rest.
+  test.each(sameKingdom)('%s taken for %s is never collected', (_, __, danger, target) => {
+    const need = BARS_NEEDED[danger.grade];
+    const stages = target.taxon.parts.flatMap((part) => part.stages);
+    let tried = 0;
+    for (const stage of new Set(stages)) {
+      for (const spoiled of subsets(need - 1, causesThatMatter(danger))) {
+        for (const looks of choices(danger, target, stage, spoiled)) {
+          const verdict = decide(guide, find(target.id, looks.map((look) => look.reading), { context: { ...contextOf(target), stages: [stage] } }));
+          expect(verdict.outcome).not.toBe('collect');
+          tried += 1;
+        }
+      }
+    }
+    expect(tried).toBeGreaterThan(0);
+  });
+});
+
+function contextOf(target: CompiledTaxon) {
+  const part = target.taxon.parts[0];
+  return {
+    condition: 'fresh', part: part?.part, use: part?.use, permission: 'allowed', contamination: 'none-seen',
+    protection: 'allowed', tracedToBase: true,
+  };
+}
+
+const PLEASING = ['fits', 'strains', 'silent', 'against'];
+
+/** The most pleasing set, and that set with each spoiled reading replaced by each of its alternatives. */
+function choices(danger: CompiledTaxon, target: CompiledTaxon, stage: StageId, spoiled: readonly Cause[]): Look[][] {
+  const options = guide.characters
+    .filter((c) => c.character.kingdom === target.taxon.kingdom)
+    .map((c) => (answers.get(c.index) ?? [])
+      .filter((look) => canShow(danger, look) || spoiled.some((cause) => restsOn(look, cause)))
+      .filter((look) => !look.character.place)
+      .sort((a, b) => pleases(a) - pleases(b)));
+  function pleases(look: Look): number {
+    const relation = PLEASING.indexOf(relationAtStages(look, target, [stage]));
+    return relation * 2 + (relationOverall(look, danger) === 'against' ? 0 : 1);
+  }
+  const best = options.flatMap((looks) => (looks[0] ? [looks[0]] : []))
+    .filter((look) => relationAtStages(look, target, [stage]) !== 'against')
+    .filter((look) => look.character.stages.has(stage));
+  const variants = options.flatMap((looks) => looks.slice(1)
+    .filter((look) => relationOverall(look, danger) === 'against' && relationAtStages(look, target, [stage]) !== 'against')
+    .filter((look) => look.character.stages.has(stage))
+    .map((look) => [...best.filter((other) => other.character.index !== look.character.index), look]));
+  return [best, ...variants];
+}
+
+test('the adversary is real: with k causes spoiled it does get through', () => {
+  const danger = dangers.find((d) => d.id === 'cortinarius-rubellus');
+  const target = targets.find((t) => t.id === 'cantharellus-cibarius');
+  if (!danger || !target) throw new Error('both are in the guide');
+  const stage = 'mature' as StageId;
+  const through = subsets(3, GROUP_CAUSES).some((spoiled) => choices(danger, target, stage, spoiled).some((looks) => {
+    const verdict = decide(guide, find(target.id, looks.map((l) => l.reading), { context: { ...contextOf(target), stages: [stage] } }));
+    return verdict.rows.find((row) => row.taxon === danger.id)?.bars.length === 3;
+  }));
+  expect(through).toBe(true);
+});

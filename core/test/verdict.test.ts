@@ -1,0 +1,371 @@
+import { decide, nextChecks, type Verdict } from '../src';
+import { allUsual, at, find, followChecks, guide, reading, targets, goodContext, taxon } from './finds';
+
+const codes = (verdict: Verdict, weight?: string) =>
+  verdict.reasons.filter((r) => weight === undefined || r.weight === weight).map((r) => r.code);
+const row = (verdict: Verdict, id: string) => {
+  const found = verdict.rows.find((r) => r.taxon === id);
+  if (!found) throw new Error(`no row for ${id}`);
+  return found;
+};
+const chanterelle = (readings: ReturnType<typeof reading>[], more: Record<string, unknown> = {}) =>
+  decide(guide, find('cantharellus-cibarius', readings, more));
+const usualWithout = (target: string, ...ids: string[]) => allUsual(target).filter((r) => !ids.includes(r.character));
+
+describe('collect', () => {
+  test.each(targets.map((t) => t.id))('%s: a true specimen, checked as proposed, reaches collect', (id) => {
+    const verdict = decide(guide, followChecks(id));
+    expect(verdict.outcome).toBe('collect');
+    expect(verdict.reasons.every((r) => r.weight === 'note')).toBe(true);
+  });
+
+  test('an empty find is at pause and says everything that is missing', () => {
+    const verdict = chanterelle([], { context: {} });
+    expect(verdict.outcome).toBe('pause');
+    expect(codes(verdict)).toEqual(expect.arrayContaining(['bars-short', 'signature-missing', 'groups-short', 'context-missing']));
+    expect(verdict.reasons.flatMap((r) => (r.code === 'context-missing' ? [r.field] : []))).toEqual(
+      ['stages', 'condition', 'part', 'use', 'permission', 'contamination'],
+    );
+  });
+
+  test('fairly sure is not sure: no bars and no fits', () => {
+    const verdict = chanterelle(allUsual('cantharellus-cibarius').map((r) => ({ ...r, sureness: 'fairly' })));
+    expect(verdict.outcome).toBe('pause');
+    expect(row(verdict, 'cortinarius-rubellus').bars).toEqual([]);
+    expect(verdict.holds.fitGroups).toEqual([]);
+  });
+
+  test('the verdict says which relatives the guide does not cover, and that nobody reviewed the pair', () => {
+    const verdict = decide(guide, followChecks('cantharellus-cibarius'));
+    expect(codes(verdict, 'note')).toEqual(expect.arrayContaining(['near-relatives', 'unreviewed']));
+  });
+
+  test('plants need no bars from a fungus, fungi none from a plant', () => {
+    const verdict = decide(guide, followChecks('cantharellus-cibarius'));
+    expect(row(verdict, 'conium-maculatum')).toMatchObject({ otherKingdom: true, bars: [], need: 3 });
+  });
+
+  test('every dangerous taxon has a row, listed ones first', () => {
+    const { rows } = decide(guide, followChecks('cantharellus-cibarius'));
+    expect(rows).toHaveLength(10);
+    expect(rows.slice(0, 3).map((r) => r.taxon)).toEqual(['cortinarius-rubellus', 'omphalotus-olearius', 'hygrophoropsis-aurantiaca']);
+  });
+});
+
+describe('bars', () => {
+  test('two readings that rest on colour are one bar', () => {
+    const verdict = chanterelle([reading('spore.print', 'pale'), reading('cap.colour', 'egg-yellow')]);
+    expect(row(verdict, 'cortinarius-rubellus').bars.map((b) => b.causes)).toEqual([['colour']]);
+  });
+
+  test('each bar names its reading, group and causes', () => {
+    const verdict = chanterelle([reading('hymenophore', 'ridges', { id: 'under' })]);
+    expect(row(verdict, 'cortinarius-rubellus').bars).toEqual([
+      { reading: 'under', character: 'hymenophore', group: 'hymenophore', causes: [] },
+    ]);
+  });
+
+  test('looks that disagree make the character disputed: no bar from it, whoever looks', () => {
+    const verdict = chanterelle([
+      reading('cap.shape', 'funnel'), reading('cap.shape', 'irregular', { by: 'jorun' }), reading('hymenophore', 'ridges'),
+    ]);
+    expect(row(verdict, 'cortinarius-rubellus').bars.map((b) => b.character)).toEqual(['hymenophore']);
+    expect(codes(verdict, 'note')).toContain('disputed');
+  });
+
+  test('torn between two that share a state is no dispute', () => {
+    const verdict = chanterelle([reading('cap.shape', 'funnel'), reading('cap.shape', ['funnel', 'irregular'])]);
+    expect(row(verdict, 'cortinarius-rubellus').bars).toHaveLength(1);
+  });
+
+  test('torn with a state that the dangerous one can show is no ground', () => {
+    const verdict = chanterelle([reading('hymenophore', ['ridges', 'gills'])]);
+    expect(row(verdict, 'cortinarius-rubellus').bars).toEqual([]);
+  });
+
+  test('a group in which another reading fits the dangerous taxon gives none', () => {
+    const alone = chanterelle([reading('hymenophore', 'ridges')]);
+    const spoiled = chanterelle([reading('hymenophore', 'ridges'), reading('hymenophore.branching', 'unbranched')]);
+    expect(row(alone, 'cortinarius-rubellus').bars).toHaveLength(1);
+    expect(row(spoiled, 'cortinarius-rubellus').bars).toHaveLength(0);
+  });
+
+  test('what fades is possible as absent in the dangerous one', () => {
+    const verdict = chanterelle([reading('veil', 'none'), reading('smell', 'none')]);
+    expect(row(verdict, 'cortinarius-rubellus').bars).toEqual([]);
+  });
+
+  test('what cannot be seen at some stage of the dangerous one is possible as absent', () => {
+    const verdict = decide(guide, find('aegopodium-podagraria', [reading('umbel.bracteoles', 'none')]));
+    expect(row(verdict, 'aethusa-cynapium').bars).toEqual([]);
+    expect(row(verdict, 'conium-maculatum').bars).toEqual([]);
+  });
+
+  test('readings of the place never give a bar', () => {
+    const verdict = chanterelle([reading('fungus.habitat', 'broadleaf-wood')]);
+    expect(row(verdict, 'cortinarius-rubellus').bars).toEqual([]);
+  });
+
+  test('readings of another piece never give a bar', () => {
+    const pieces = [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(1), purpose: 'compare' }];
+    const verdict = chanterelle([reading('hymenophore', 'ridges', { piece: 'p2' })], { pieces });
+    expect(row(verdict, 'cortinarius-rubellus').bars).toEqual([]);
+  });
+});
+
+describe('measures', () => {
+  const width = (number: number, unit: string, error?: number) =>
+    decide(guide, find('vaccinium-myrtillus', [reading('fruit.diameter', { kind: 'measure', number, unit, ...(error ? { error } : {}) })]));
+
+  // Deadly nightshade berries: at least 8 mm; the instrument's own error is 1 mm.
+  test.each([
+    [6.5, 'mm', 1], [7, 'mm', 0], [0.65, 'cm', 1], [0.25, 'in', 1], [0.3, 'in', 0],
+  ])('%d %s gives %d bars against nightshade', (number, unit, bars) => {
+    expect(row(width(number, unit), 'atropa-bella-donna').bars).toHaveLength(bars);
+  });
+
+  test('a larger stated error takes the bar away', () => {
+    expect(row(width(6.5, 'mm', 2), 'atropa-bella-donna').bars).toHaveLength(0);
+  });
+
+  test('a measure so vague that it says nothing is no fit', () => {
+    const vague = decide(guide, find('vaccinium-myrtillus', [reading('fruit.diameter', { kind: 'measure', number: 7, unit: 'mm', error: 100 })]));
+    expect(vague.holds.fitGroups).toEqual([]);
+  });
+});
+
+describe('the target', () => {
+  test('seven groups are not eight', () => {
+    const seven = ['hymenophore', 'hymenophore.attachment', 'flesh.colour', 'cap.shape', 'cap.surface', 'stipe.shape', 'latex'];
+    const usual = allUsual('cantharellus-cibarius').filter((r) => seven.includes(r.character));
+    const verdict = chanterelle(usual);
+    expect(verdict.holds).toMatchObject({ groupsNeeded: 8 });
+    expect(verdict.holds.fitGroups).toHaveLength(7);
+    expect(codes(verdict, 'pause')).toEqual(['groups-short']);
+    const eighth = chanterelle([...usual, ...allUsual('cantharellus-cibarius').filter((r) => r.character === 'growth')]);
+    expect(eighth.outcome).toBe('collect');
+  });
+
+  test('two readings of one group are one fit', () => {
+    const verdict = chanterelle([reading('hymenophore', 'ridges'), reading('hymenophore.branching', 'cross-veined')]);
+    expect(verdict.holds.fitGroups).toEqual(['hymenophore']);
+  });
+
+  test('a signature mark that was not looked at keeps it at pause', () => {
+    const verdict = chanterelle(usualWithout('cantharellus-cibarius', 'flesh.colour'));
+    expect(codes(verdict, 'pause')).toEqual(['signature-missing']);
+  });
+
+  test('one strained reading in six is allowed, more are not', () => {
+    const strained = { 'cap.colour': 'orange', 'stipe.shape': 'cylindrical', growth: 'clustered', smell: 'none', 'hymenophore.colour': 'cream' };
+    const all = usualWithout('cantharellus-cibarius', ...Object.keys(strained));
+    const one = chanterelle([...all, ...Object.entries(strained).slice(0, 1).map(([c, s]) => reading(c, s))]);
+    const five = chanterelle([...all, ...Object.entries(strained).map(([c, s]) => reading(c, s))]);
+    expect(one.outcome).toBe('collect');
+    // 26 characters can be read at this stage; 5 strained of 26 is more than one in six.
+    expect(codes(five, 'pause')).toEqual(['strained']);
+  });
+
+  test('a reading of what cannot be seen at the recorded stage puts the stage in dispute', () => {
+    const verdict = decide(guide, find('aegopodium-podagraria', [...allUsual('aegopodium-podagraria'), reading('flower.colour', 'white')]));
+    expect(codes(verdict, 'pause')).toEqual(['stage-disputed']);
+  });
+
+  test('several stages on one plant: each may show what it shows', () => {
+    const context = { ...goodContext(taxon('cantharellus-cibarius')), stages: ['young', 'mature'] };
+    const verdict = chanterelle([reading('cap.shape', 'convex')], { context });
+    expect(codes(verdict)).not.toContain('contradicted-open');
+  });
+});
+
+describe('contradiction', () => {
+  const good = usualWithout('cantharellus-cibarius', 'flesh.texture');
+  const texture = (...states: string[]) => chanterelle([...good, ...states.map((s) => reading('flesh.texture', s))]);
+
+  test('once: pause, and it is what the next check asks again', () => {
+    const verdict = texture('soft');
+    expect(verdict.outcome).toBe('pause');
+    expect(codes(verdict, 'pause')).toEqual(['contradicted-open']);
+    const next = nextChecks(guide, find('cantharellus-cibarius', [...good, reading('flesh.texture', 'soft')]));
+    expect(next[0]).toMatchObject({ character: 'flesh.texture', why: 'contradicted' });
+  });
+
+  test.each([
+    [['soft', 'soft'], 'pause'],
+    [['soft', 'stringy'], 'pause'],
+    [['soft', 'stringy', 'stringy'], 'collect'],
+    [['soft', 'stringy', 'soft'], 'leave'],
+    [['soft', 'soft', 'soft'], 'leave'],
+    [['stringy', 'stringy', 'soft', 'soft'], 'pause'],
+    [['stringy', 'soft', 'soft', 'stringy', 'stringy'], 'collect'],
+    [['stringy', 'soft', 'soft', 'stringy', 'soft'], 'leave'],
+    // A sixth and seventh look are shopping: the first five have spoken.
+    [['stringy', 'soft', 'soft', 'stringy', 'soft', 'stringy', 'stringy'], 'leave'],
+  ])('%j is %s', (states, outcome) => {
+    expect(texture(...states).outcome).toBe(outcome);
+  });
+
+  test('twice, while a deadly one fits everything seen: leave', () => {
+    const readings = [
+      reading('stem.marks', 'spotted'), reading('stem.marks', 'spotted'), reading('leaf.smell', 'mousy'),
+    ];
+    const verdict = decide(guide, find('aegopodium-podagraria', readings));
+    expect(verdict.outcome).toBe('leave');
+    expect(verdict.reasons).toContainEqual({
+      weight: 'leave', code: 'contradicted-and-danger-fits', character: 'stem.marks', taxa: ['conium-maculatum'],
+    });
+  });
+
+  test('twice, while nothing dangerous fits: a third look is asked for', () => {
+    const verdict = decide(guide, find('aegopodium-podagraria', [
+      reading('stem.marks', 'spotted'), reading('stem.marks', 'spotted'), reading('leaf.stalk-section', 'three-cornered'),
+      reading('leaf.division', 'biternate'), reading('leaf.margin', 'coarsely-serrate'),
+    ]));
+    expect(verdict.outcome).toBe('pause');
+  });
+
+  test('on a compared piece it lowers, and says which piece', () => {
+    const pieces = [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(1), purpose: 'compare' }];
+    const all = allUsual('cantharellus-cibarius');
+    expect(chanterelle(all, { pieces }).outcome).toBe('collect');
+    const verdict = chanterelle([...all, reading('hymenophore', 'gills', { piece: 'p2', sureness: 'guess' })], { pieces });
+    expect(codes(verdict, 'pause')).toContain('other-piece-against');
+  });
+
+  test('a fungus is no plant', () => {
+    const verdict = decide(guide, find('vaccinium-myrtillus', [], { kingdom: 'Fungi', context: {} }));
+    expect(verdict.outcome).toBe('leave');
+    expect(codes(verdict, 'leave')).toEqual(['other-kingdom']);
+  });
+});
+
+describe('taking back and passing over', () => {
+  const all = allUsual('cantharellus-cibarius');
+  const slip = reading('flesh.texture', 'soft', { id: 'slip', minute: 100 });
+  const rest = all.filter((r) => r.character !== 'flesh.texture');
+
+  test('a reading taken back is asked again before anything is collected', () => {
+    const verdict = chanterelle([...rest, slip], { withdrawals: [{ reading: 'slip', at: at(101) }] });
+    expect(codes(verdict, 'pause')).toEqual(['taken-back']);
+    const again = chanterelle([...rest, slip, reading('flesh.texture', 'stringy', { minute: 102 })], { withdrawals: [{ reading: 'slip', at: at(101) }] });
+    expect(again.outcome).toBe('collect');
+  });
+
+  test('once it was looked at again, a slip is no slip any more', () => {
+    const verdict = chanterelle([...rest, slip, reading('flesh.texture', 'stringy', { minute: 101 })], { withdrawals: [{ reading: 'slip', at: at(102) }] });
+    expect(codes(verdict, 'pause')).toEqual(['contradicted-open']);
+  });
+
+  test('taking back does not undo leave', () => {
+    const readings = [...rest, reading('flesh.texture', 'soft', { minute: 98 }), reading('flesh.texture', 'soft', { minute: 99 }), slip];
+    expect(chanterelle(readings).outcome).toBe('leave');
+    expect(chanterelle(readings, { withdrawals: [{ reading: 'slip', at: at(101) }] }).outcome).toBe('leave');
+  });
+
+  test('one check may go unanswered, two keep it at pause until one is answered', () => {
+    const without = usualWithout('cantharellus-cibarius', 'stipe.interior', 'latex');
+    const skip = (character: string) => ({ character, piece: 'p1', at: at(200) });
+    expect(chanterelle(without, { skips: [skip('latex')] }).outcome).toBe('collect');
+    const two = { skips: [skip('latex'), skip('stipe.interior')] };
+    expect(chanterelle(without, two).reasons).toContainEqual({ weight: 'pause', code: 'unanswered', characters: ['latex', 'stipe.interior'] });
+    expect(chanterelle([...without, reading('latex', 'none')], two).outcome).toBe('collect');
+  });
+
+  test('"can\'t tell" goes unanswered too', () => {
+    const without = usualWithout('cantharellus-cibarius', 'stipe.interior', 'latex');
+    const verdict = chanterelle([...without, reading('latex', { kind: 'cant-tell' }), reading('stipe.interior', { kind: 'cant-tell' })]);
+    expect(codes(verdict, 'pause')).toEqual(['unanswered']);
+  });
+});
+
+describe('no shopping', () => {
+  const all = allUsual('cantharellus-cibarius');
+  const piece = (id: string, minute: number) => ({ id, startedAt: at(minute), purpose: 'decide' });
+  const early = [reading('cap.shape', 'funnel', { minute: 1 })];
+  const late = (id: string) => all.map((r) => ({ ...r, piece: id, at: at(500) }));
+
+  test('a first fresh piece is listed', () => {
+    const verdict = chanterelle([...early, ...late('p2')], { pieces: [piece('p1', 0), piece('p2', 2)] });
+    expect(verdict.piece).toBe('p2');
+    expect(verdict.reasons).toContainEqual({ weight: 'note', code: 'shopping', freshPieces: 1, changedTargets: 0, extraBars: 0 });
+    expect(verdict.outcome).toBe('collect');
+  });
+
+  test('from the second one on every deadly taxon needs a bar more', () => {
+    const verdict = chanterelle([...early, ...late('p3')], { pieces: [piece('p1', 0), piece('p2', 2), piece('p3', 3)] });
+    expect(row(verdict, 'cortinarius-rubellus').need).toBe(4);
+    expect(row(verdict, 'omphalotus-olearius').need).toBe(2);
+  });
+
+  test('a changed target counts once something was read, not before', () => {
+    const changed = (minute: number) => ({ earlierTargets: [{ taxon: 'hydnum-repandum', at: at(minute) }] });
+    expect(codes(chanterelle(early, changed(0)))).not.toContain('shopping');
+    expect(codes(chanterelle(early, changed(5)))).toContain('shopping');
+  });
+});
+
+describe('part, place and plant', () => {
+  const withContext = (change: Record<string, unknown>, id = 'vaccinium-myrtillus') =>
+    decide(guide, find(id, allUsual(id), { context: { ...goodContext(taxon(id)), ...change } }));
+
+  test.each([
+    [{ permission: 'forbidden' }, 'place-forbidden'],
+    [{ contamination: 'roadside' }, 'place-contaminated'],
+    [{ condition: 'rotten' }, 'condition-rules-out'],
+    [{ part: 'leaf' }, 'part-not-wanted'],
+    [{ use: 'dye' }, 'use-not-known'],
+    [{ protection: 'protected' }, 'protected'],
+  ])('%j is leave', (change, code) => {
+    const verdict = withContext(change);
+    expect(verdict.outcome).toBe('leave');
+    expect(codes(verdict, 'leave')).toEqual([code]);
+  });
+
+  test('the right plant at the wrong moment is leave, and says when it is worth having', () => {
+    const verdict = withContext({ stages: ['vegetative'] });
+    expect(verdict.reasons).toContainEqual({ weight: 'leave', code: 'part-not-at-stage', part: 'fruit', good: ['fruiting'] });
+  });
+
+  test.each([
+    [{ permission: 'unknown' }, 'permission'],
+    [{ contamination: 'unknown' }, 'contamination'],
+    [{ tracedToBase: undefined }, 'tracedToBase'],
+  ])('%j is pause', (change, field) => {
+    const verdict = withContext(change);
+    expect(verdict.outcome).toBe('pause');
+    expect(verdict.reasons).toContainEqual({ weight: 'pause', code: 'context-missing', field });
+  });
+
+  test('often protected: the law must have been looked up', () => {
+    expect(withContext({ protection: 'unknown' }, 'gentiana-lutea').outcome).toBe('pause');
+    expect(withContext({ protection: 'allowed' }, 'gentiana-lutea').outcome).toBe('collect');
+  });
+
+  test('what was not traced to one base stays at pause', () => {
+    expect(codes(withContext({ tracedToBase: false }), 'pause')).toEqual(['not-traced']);
+  });
+
+  test('a place that does not suit raises a doubt and no more', () => {
+    const verdict = decide(guide, find('cantharellus-cibarius', [...allUsual('cantharellus-cibarius').filter((r) => r.character !== 'fungus.habitat'), reading('fungus.habitat', 'grassland')]));
+    expect(verdict.outcome).toBe('collect');
+    expect(codes(verdict, 'note')).toContain('place-doubt');
+  });
+
+  test('a taxon that nobody wants is never collected', () => {
+    const verdict = decide(guide, find('atropa-bella-donna', []));
+    expect(codes(verdict, 'leave')).toEqual(['not-wanted']);
+  });
+});
+
+describe('what it leans on', () => {
+  test('readings whose loss alone would change the verdict', () => {
+    const lean = followChecks('cantharellus-cibarius');
+    const verdict = decide(guide, lean);
+    const signature = lean.readings.filter((r) => ['hymenophore', 'flesh.colour', 'hymenophore.attachment'].includes(r.character)).map((r) => r.id);
+    expect(verdict.leansOn).toEqual(expect.arrayContaining(signature));
+    for (const id of verdict.leansOn) {
+      const without = { ...lean, readings: lean.readings.filter((r) => r.id !== id) };
+      expect(decide(guide, without).outcome).not.toBe('collect');
+    }
+  });
+});

@@ -1,0 +1,28 @@
+/** Two projects: the reasoning and the command line in Node, the interface in jsdom. */
+const transform = { '\\.[jt]sx?$': ['babel-jest', { configFile: require.resolve('./babel.config.cjs') }] };
+const ignored = ['/node_modules/(?!(@noble|@pause|lucide-react-native)/)'];
+
+module.exports = {
+  projects: [
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{core,guide,cli}/test/**/*.test.ts'],
+      transform,
+      transformIgnorePatterns: ignored,
+    },
+    {
+      displayName: 'server',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/server/test/**/*.test.ts'],
+      transform,
+      transformIgnorePatterns: ignored,
+    },
+    {
+      preset: 'jest-expo/web',
+      displayName: 'app',
+      rootDir: '<rootDir>/app',
+      testMatch: ['<rootDir>/test/**/*.test.{ts,tsx}'],
+    },
+  ],
+};
