@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { text as readAll } from 'node:stream/consumers';
 import {
   canonicalJson, CaseError, compileGuide, decide, GuideError, parseCase, parseGuide,
 } from '@pause/core';
@@ -78,7 +79,7 @@ function oneLine(file: string, problems: readonly string[]): string {
 async function readJson(file: string): Promise<unknown> {
   let text: string;
   try {
-    text = await readFile(file === '-' ? 0 as unknown as string : file, 'utf8');
+    text = file === '-' ? await readAll(process.stdin) : await readFile(file, 'utf8');
   } catch (error) {
     const reason = (error as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : (error as Error).message;
     throw new Refusal(`${file}: ${reason}`);

@@ -12,3 +12,4 @@ export * from './target';
 export { asksForTracing } from './context';
 export * from './verdict';
 export * from './next';
+export { FindRecord, FindSummary, Decision, Choice, caseOf } from './find';

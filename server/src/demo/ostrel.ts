@@ -1,0 +1,83 @@
+import type { Case } from '@pause/core';
+
+/** The Ostrel valley is invented, and so is everyone in it. */
+
+export const PEOPLE = [
+  { id: 'mirel', name: 'Mirel Aschkar' },
+  { id: 'jorun', name: 'Jorun Halvad' },
+  { id: 'tam', name: 'Tam Werrin' },
+] as const;
+
+export interface DemoFind {
+  readonly id: string;
+  readonly startedAt: string;
+  readonly kingdom: Case['kingdom'];
+  readonly bodyPlan: string;
+  readonly placeNote: string;
+  readonly person: string;
+  readonly target: string;
+  readonly context: Record<string, unknown>;
+  /** Character, then the state or states read; all sure. */
+  readonly readings: readonly (readonly [string, ...string[]])[];
+  readonly decision?: { readonly choice: 'collect' | 'leave' | 'later'; readonly reason?: string };
+}
+
+const MUSHROOM = {
+  stages: ['mature'], condition: 'fresh', part: 'fruiting-body', use: 'food', permission: 'allowed', contamination: 'none-seen',
+};
+
+export const DEMO_FINDS: readonly DemoFind[] = [
+  {
+    id: 'demo-find-1',
+    startedAt: '2026-09-11T08:05:00.000Z',
+    kingdom: 'Plantae', bodyPlan: 'dwarf-shrub', placeNote: 'Heath under the Tollar ridge, 1,480 m', person: 'mirel',
+    target: 'vaccinium-myrtillus',
+    context: { stages: ['fruiting'], condition: 'fresh', part: 'fruit', use: 'food', permission: 'allowed', contamination: 'none-seen', tracedToBase: true },
+    readings: [
+      ['stem.section', 'angled'], ['leaf.margin', 'finely-serrate'], ['fruit.crown', 'ring-scar'], ['habit.form', 'dwarf-shrub'],
+      ['stem.colour', 'green'], ['fruit.skin', 'bloom'], ['fruit.juice', 'purple'], ['fruit.position', 'axil'], ['leaf.arrangement', 'alternate'],
+    ],
+    decision: { choice: 'collect' },
+  },
+  {
+    id: 'demo-find-2',
+    startedAt: '2026-09-12T06:50:00.000Z',
+    kingdom: 'Fungi', bodyPlan: 'boletoid', placeNote: 'Spruce above the Karrow spring', person: 'mirel',
+    target: 'boletus-edulis',
+    context: MUSHROOM,
+    readings: [
+      ['hymenophore', 'pores'], ['stipe.net', 'coarse-net'], ['stipe.net', 'coarse-net'], ['hymenophore.colour', 'pink'],
+      ['stipe.net', 'coarse-net'], ['cap.surface', 'felty'],
+    ],
+    decision: { choice: 'leave', reason: 'Coarse dark net, pinkish pores: a bitter bolete.' },
+  },
+  {
+    id: 'demo-find-3',
+    startedAt: '2026-09-12T07:35:00.000Z',
+    kingdom: 'Fungi', bodyPlan: 'hydnoid', placeNote: 'Beech slope, Lower Ostrel', person: 'jorun',
+    target: 'hydnum-repandum',
+    context: MUSHROOM,
+    readings: [
+      ['hymenophore', 'spines'], ['hymenophore.bond', 'crumbles'], ['hymenophore.colour', 'cream'], ['cap.shape', 'irregular'],
+      ['cap.margin', 'wavy'], ['cap.surface', 'smooth-dry'], ['cap.colour', 'cream'], ['stipe.colour', 'white'], ['flesh.texture', 'brittle'],
+    ],
+    decision: { choice: 'collect' },
+  },
+  {
+    id: 'demo-find-4',
+    startedAt: '2026-09-13T15:10:00.000Z',
+    kingdom: 'Plantae', bodyPlan: 'herb', placeNote: 'Pasture at the Vessen hut, 1,310 m', person: 'tam',
+    target: 'gentiana-lutea',
+    context: { stages: ['fruiting'], condition: 'fresh', part: 'root', use: 'bitter-infusion', permission: 'allowed', contamination: 'none-seen', protection: 'unknown' },
+    readings: [['leaf.arrangement', 'opposite'], ['leaf.venation', 'arching'], ['leaf.base', 'pair-cup'], ['leaf.margin', 'entire']],
+    decision: { choice: 'later' },
+  },
+  {
+    id: 'demo-find-5',
+    startedAt: '2026-09-14T07:20:00.000Z',
+    kingdom: 'Fungi', bodyPlan: 'cantharelloid', placeNote: 'Spruce above the Karrow spring', person: 'mirel',
+    target: 'cantharellus-cibarius',
+    context: MUSHROOM,
+    readings: [['smell', 'fruity'], ['cap.colour', 'egg-yellow'], ['hymenophore', 'ridges']],
+  },
+];

@@ -1,0 +1,3 @@
+export * from './entries';
+export { finds, decideRecord, keepGuide, ping, type Appended } from './append';
+export { listFinds, readFind } from './record';

@@ -1,0 +1,18 @@
+import { startServer } from './start';
+
+/** The server alone, for operating it behind something else. Everything it needs comes from the environment. */
+const { DATABASE_URL, PORT, HOST, WEB, LOG_LEVEL } = process.env;
+if (!DATABASE_URL) {
+  process.stderr.write('DATABASE_URL is not set; it names the PostgreSQL database to use.\n');
+  process.exit(2);
+}
+const server = await startServer({
+  databaseUrl: DATABASE_URL,
+  port: Number(PORT ?? 8087),
+  demo: false,
+  ...(HOST ? { host: HOST } : {}),
+  ...(WEB ? { web: WEB } : {}),
+  logLevel: LOG_LEVEL ?? 'info',
+});
+process.stdout.write(`${server.url}\n`);
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void server.stop());

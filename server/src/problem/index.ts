@@ -1,0 +1,76 @@
+import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
+import type { ZodError } from 'zod';
+import { fieldPath } from '@pause/core';
+
+/** One field that is wrong, and what would be right. */
+export interface FieldProblem {
+  readonly field: string;
+  readonly reason: string;
+}
+
+/** A refusal over HTTP, RFC 9457: `type` is a stable code, `errors` name the fields. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number, readonly code: string, readonly title: string,
+    readonly errors: readonly FieldProblem[] = [], readonly extra: Readonly<Record<string, unknown>> = {},
+  ) {
+    super(title);
+    this.name = 'Problem';
+  }
+
+  send(response: Response): void {
+    response.status(this.status).type('application/problem+json').send(JSON.stringify({
+      type: `urn:pause:problem:${this.code}`,
+      title: this.title,
+      status: this.status,
+      ...(this.errors.length > 0 ? { errors: this.errors } : {}),
+      ...this.extra,
+    }));
+  }
+}
+
+export function invalid(errors: readonly FieldProblem[]): Problem {
+  const [first] = errors;
+  return new Problem(422, 'invalid', first ? `${first.field}: ${first.reason}` : 'The request is not valid.', errors);
+}
+
+export function fromZod(error: ZodError): Problem {
+  return invalid(error.issues.map((issue) => ({ field: fieldPath(issue.path) || 'body', reason: issue.message })));
+}
+
+export const notFound: RequestHandler = (request) => {
+  throw new Problem(404, 'not-found', `There is nothing at ${request.method} ${request.path}.`);
+};
+
+interface BodyError {
+  readonly type?: string;
+  readonly limit?: number;
+  readonly code?: string;
+}
+
+/** Everything thrown becomes a problem; what nobody foresaw is logged and said without its insides. */
+export function problemHandler(log: (error: unknown) => void): ErrorRequestHandler {
+  return (error: unknown, _request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    toProblem(error, log).send(response);
+  };
+}
+
+const UNREACHABLE = new Set(['ECONNREFUSED', 'ECONNRESET', '57P01', '57P02', '57P03', '08006', '08001']);
+
+function toProblem(error: unknown, log: (error: unknown) => void): Problem {
+  if (error instanceof Problem) return error;
+  const { type, limit, code } = error as BodyError;
+  if (type === 'entity.too.large') {
+    return new Problem(413, 'too-large', `body: at most ${Math.round((limit ?? 0) / 1024)} kB are taken at once`);
+  }
+  if (type === 'entity.parse.failed') return new Problem(400, 'not-json', 'body: this is not JSON');
+  if (type === 'charset.unsupported' || type === 'encoding.unsupported') return new Problem(415, 'encoding', 'body: send UTF-8 JSON');
+  log(error);
+  const unreachable = (code !== undefined && UNREACHABLE.has(code)) || /timeout exceeded when trying to connect|Connection terminated/.test((error as Error).message);
+  if (unreachable) return new Problem(503, 'database-away', 'The database does not answer. Nothing was stored; try again.');
+  return new Problem(500, 'unexpected', 'Something went wrong here. Nothing was stored.');
+}

@@ -1,0 +1,62 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { compileGuide } from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+import { pino } from 'pino';
+import { connect, migrate, type Db } from './db';
+import { loadDemo, DEMO_PERSON } from './demo';
+import { keepGuide } from './finds';
+import { createApp } from './http/app';
+
+export interface StartOptions {
+  readonly databaseUrl: string;
+  /** 0 takes any free port. */
+  readonly port: number;
+  readonly host?: string;
+  readonly web?: string;
+  readonly demo: boolean;
+  readonly logLevel?: string;
+}
+
+export interface RunningServer {
+  readonly url: string;
+  readonly db: Db;
+  /** Lets open requests end, then closes the database pool. */
+  stop(): Promise<void>;
+}
+
+/**
+ * Migrates, loads the demo data if asked, and serves.
+ *
+ * @throws Error with `code` EADDRINUSE if the port is taken, or what the database said
+ */
+export async function startServer(options: StartOptions): Promise<RunningServer> {
+  const log = pino({ level: options.logLevel ?? 'warn' });
+  const db = connect(options.databaseUrl);
+  try {
+    await migrate(db);
+    const guide = compileGuide(shippedGuide());
+    await keepGuide(db, guide);
+    if (options.demo) await loadDemo(db, guide);
+    const app = createApp({ db, guide, log, person: DEMO_PERSON, ...(options.web === undefined ? {} : { web: options.web }) });
+    const host = options.host ?? '127.0.0.1';
+    const server = await new Promise<Server>((resolve, reject) => {
+      const listening = app.listen(options.port, host, (error?: Error) => (error ? reject(error) : resolve(listening)));
+    });
+    const { port } = server.address() as AddressInfo;
+    return {
+      url: `http://${host}:${port}`,
+      db,
+      stop: async () => {
+        await new Promise<void>((resolve) => {
+          server.close(() => resolve());
+          server.closeAllConnections();
+        });
+        await db.destroy();
+      },
+    };
+  } catch (error) {
+    await db.destroy();
+    throw error;
+  }
+}
