@@ -1,4 +1,4 @@
-/** Two projects: the reasoning and the command line in Node, the interface in jsdom. */
+/** The reasoning and the command line, the API, the interface in jsdom, and all of it in a real browser. */
 const transform = { '\\.[jt]sx?$': ['babel-jest', { configFile: require.resolve('./babel.config.cjs') }] };
 const ignored = ['/node_modules/(?!(@noble|@pause|lucide-react-native)/)'];
 
@@ -15,6 +15,13 @@ module.exports = {
       displayName: 'server',
       testEnvironment: 'node',
       testMatch: ['<rootDir>/server/test/**/*.test.ts'],
+      transform,
+      transformIgnorePatterns: ignored,
+    },
+    {
+      displayName: 'browser',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/e2e/test/**/*.test.ts'],
       transform,
       transformIgnorePatterns: ignored,
     },

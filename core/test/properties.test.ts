@@ -25,7 +25,7 @@ function finds(id: string): fc.Arbitrary<Case> {
     const known = stage && target.atStage.get(c.index)?.get(stage);
     const states = [...c.stateBit].filter(([, bit]) => !row.usual || known?.kind !== 'states' || (known.usual & bit) !== 0).map(([s]) => s);
     return Array.from({ length: row.times }, (_, time) => ({
-      id: `extra${index}-${time}`, piece: row.piece, character: row.character as string,
+      id: `extra${index}-${time}`, piece: row.piece, character: row.character,
       value: { kind: 'states', states: [states[row.pick % states.length]] },
       sureness: row.sureness, by: 'ilse', at: at(row.minute + time),
     }));

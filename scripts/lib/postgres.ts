@@ -12,8 +12,8 @@ import { Hitch, say } from './say';
  */
 export interface Cluster {
   readonly url: string;
-  stop(): Promise<void>;
-  start(): Promise<void>;
+  readonly stop: () => Promise<void>;
+  readonly start: () => Promise<void>;
 }
 
 const DEBIAN_BINARIES = '/usr/lib/postgresql';

@@ -22,7 +22,7 @@ export interface RunningServer {
   readonly url: string;
   readonly db: Db;
   /** Lets open requests end, then closes the database pool. */
-  stop(): Promise<void>;
+  readonly stop: () => Promise<void>;
 }
 
 /**

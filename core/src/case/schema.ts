@@ -67,6 +67,7 @@ export type Condition = z.infer<typeof Condition>;
 
 export const Permission = z.enum(['allowed', 'forbidden', 'unknown']);
 export const Contamination = z.enum(['none-seen', 'sprayed', 'roadside', 'flooded', 'fouled', 'unknown']);
+export type Contamination = z.infer<typeof Contamination>;
 export const Protection = z.enum(['allowed', 'protected', 'unknown']);
 
 /** Around the specimen. A member left out has not been asked yet. */

@@ -1,9 +1,9 @@
-import type { Case } from '../case';
+import type { Case, Condition } from '../case';
 import type { CompiledTaxon } from '../guide';
 import type { ContextField, LeaveReason, PauseReason } from '../verdict/reason';
 
 /** Conditions of the plant in which nothing of it is worth taking, or wise to take. */
-const SPENT: ReadonlySet<string> = new Set(['rotten', 'frosted', 'wilted', 'woody']);
+const SPENT: ReadonlySet<Condition> = new Set<Condition>(['rotten', 'frosted', 'wilted', 'woody']);
 
 /** What place, part, use and condition say: all that rules out, and all that is still to be told. */
 export function contextReasons(find: Case, target: CompiledTaxon): { leave: LeaveReason[]; pause: PauseReason[] } {

@@ -1,5 +1,5 @@
 import type { CharacterId, HarmGrade, StageId, TaxonId } from '../guide';
-import type { PieceId } from '../case';
+import type { Condition, Contamination, PieceId } from '../case';
 
 /** Why a verdict is what it is: a code and its parameters. The interface words them. */
 export type LeaveReason =
@@ -11,9 +11,9 @@ export type LeaveReason =
   | { readonly code: 'part-harmful'; readonly part: string }
   | { readonly code: 'use-not-known'; readonly part: string; readonly use: string }
   | { readonly code: 'part-not-at-stage'; readonly part: string; readonly good: readonly StageId[] }
-  | { readonly code: 'condition-rules-out'; readonly condition: string }
+  | { readonly code: 'condition-rules-out'; readonly condition: Condition }
   | { readonly code: 'place-forbidden' }
-  | { readonly code: 'place-contaminated'; readonly contamination: string }
+  | { readonly code: 'place-contaminated'; readonly contamination: Contamination }
   | { readonly code: 'protected' };
 
 export type PauseReason =

@@ -19,6 +19,6 @@ export function connect(url: string): Db {
 export async function migrate(db: Db): Promise<string[]> {
   const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve({ ...MIGRATIONS }) } });
   const { error, results } = await migrator.migrateToLatest();
-  if (error) throw error instanceof Error ? error : new Error(String(error));
+  if (error) throw error;
   return (results ?? []).filter((r) => r.status === 'Success').map((r) => r.migrationName);
 }

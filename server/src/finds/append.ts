@@ -55,7 +55,7 @@ export function finds(db: Db, guide: CompiledGuide) {
     mustHold(record.pieces.some((p) => p.id === piece) ? [] : [{ field: 'piece', reason: `"${piece}" is not a piece of this find` }]);
 
   return {
-    async find(body: NewFind): Promise<Appended> {
+    find: async (body: NewFind): Promise<Appended> => {
       await mustBePerson(db, 'person', body.person);
       const plan = guide.guide.bodyPlans.find((p) => p.id === body.bodyPlan);
       if (body.bodyPlan !== undefined && plan?.kingdom !== body.kingdom) {
@@ -67,18 +67,18 @@ export function finds(db: Db, guide: CompiledGuide) {
       });
     },
 
-    async piece(findId: string, body: z.infer<typeof NewPiece>): Promise<Appended> {
+    piece: async (findId: string, body: z.infer<typeof NewPiece>): Promise<Appended> => {
       await mustFind(db, findId);
       return once(db, 'pieces', { ...body, find: findId }, { find_id: findId, at: body.at, purpose: body.purpose });
     },
 
-    async target(findId: string, body: z.infer<typeof NewTarget>): Promise<Appended> {
+    target: async (findId: string, body: z.infer<typeof NewTarget>): Promise<Appended> => {
       await mustFind(db, findId);
       mustHold(guide.taxon(body.taxon) ? [] : [{ field: 'taxon', reason: `"${body.taxon}" is not a taxon of the guide` }]);
       return once(db, 'targets', { ...body, find: findId }, { find_id: findId, at: body.at, taxon: body.taxon });
     },
 
-    async context(findId: string, body: z.infer<typeof NewContext>): Promise<Appended> {
+    context: async (findId: string, body: z.infer<typeof NewContext>): Promise<Appended> => {
       const record = await mustFind(db, findId);
       const stages = new Set<string>(guide.guide.stages.filter((s) => s.kingdom === record.kingdom).map((s) => s.id));
       mustHold((body.context.stages ?? []).flatMap((stage, index) => (
@@ -87,7 +87,7 @@ export function finds(db: Db, guide: CompiledGuide) {
       return once(db, 'contexts', { ...body, find: findId }, { find_id: findId, at: body.at, context: JSON.stringify(body.context) });
     },
 
-    async reading(findId: string, body: z.infer<typeof NewReading>): Promise<Appended> {
+    reading: async (findId: string, body: z.infer<typeof NewReading>): Promise<Appended> => {
       const record = await mustFind(db, findId);
       mustBePiece(record, body.piece);
       mustHold([...checkValue(body, record.kingdom, guide)]);
@@ -98,7 +98,7 @@ export function finds(db: Db, guide: CompiledGuide) {
       });
     },
 
-    async withdrawal(findId: string, body: z.infer<typeof NewWithdrawal>): Promise<Appended> {
+    withdrawal: async (findId: string, body: z.infer<typeof NewWithdrawal>): Promise<Appended> => {
       const record = await mustFind(db, findId);
       mustHold(record.readings.some((r) => r.id === body.reading) ? [] : [{ field: 'reading', reason: `"${body.reading}" is not a reading of this find` }]);
       const before = await db.selectFrom('withdrawals').select('id').where('reading_id', '=', body.reading).executeTakeFirst();
@@ -106,7 +106,7 @@ export function finds(db: Db, guide: CompiledGuide) {
       return once(db, 'withdrawals', { ...body, find: findId }, { find_id: findId, at: body.at, reading_id: body.reading });
     },
 
-    async skip(findId: string, body: z.infer<typeof NewSkip>): Promise<Appended> {
+    skip: async (findId: string, body: z.infer<typeof NewSkip>): Promise<Appended> => {
       const record = await mustFind(db, findId);
       mustBePiece(record, body.piece);
       mustHold(guide.character(body.character) ? [] : [{ field: 'character', reason: `"${body.character}" is not a character of the guide` }]);
@@ -114,7 +114,7 @@ export function finds(db: Db, guide: CompiledGuide) {
     },
 
     /** Keeps a verdict only if this server reaches the same one, to the byte, from what it has on record. */
-    async verdict(findId: string, body: z.infer<typeof NewVerdict>): Promise<Appended> {
+    verdict: async (findId: string, body: z.infer<typeof NewVerdict>): Promise<Appended> => {
       const record = await mustFind(db, findId);
       if (record.verdicts.some((v) => v.id === body.id)) return known(db, 'verdicts', body.id, contentHash({ ...body, find: findId }));
       const { guide: asked } = body.verdict;
@@ -135,7 +135,7 @@ export function finds(db: Db, guide: CompiledGuide) {
       });
     },
 
-    async decision(findId: string, body: NewDecision): Promise<Appended> {
+    decision: async (findId: string, body: NewDecision): Promise<Appended> => {
       const record = await mustFind(db, findId);
       const judged = record.verdicts.find((v) => v.id === body.verdict);
       if (!judged) throw invalid([{ field: 'verdict', reason: `"${body.verdict}" is not a verdict of this find` }]);

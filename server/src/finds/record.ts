@@ -3,23 +3,20 @@ import { sql } from 'kysely';
 import type { Db } from '../db';
 
 const iso = (date: Date) => date.toISOString();
-const orLeftOut = <K extends string, V>(key: K, value: V | null) => (value === null ? {} : { [key]: value });
+const orLeftOut = (key: string, value: unknown) => (value === null ? {} : { [key]: value });
 
 /** A find with everything that was ever added to it, oldest first. */
 export async function readFind(db: Db, id: string): Promise<FindRecord | undefined> {
   const find = await db.selectFrom('finds').selectAll().where('id', '=', id).executeTakeFirst();
   if (!find) return undefined;
-  const all = <T extends 'pieces' | 'targets' | 'contexts' | 'readings' | 'withdrawals' | 'skips' | 'verdicts' | 'decisions'>(table: T) =>
-    db.selectFrom(table as 'pieces').selectAll(table as 'pieces').where('find_id', '=', id)
-      .orderBy('at').orderBy('received_at').orderBy('id');
   const [pieces, targets, contexts, readings, withdrawals, skips, verdicts, decisions] = await Promise.all([
-    all('pieces').execute(),
-    all('targets').$castTo<{ taxon: string; at: Date }>().execute(),
-    all('contexts').$castTo<{ context: unknown }>().execute(),
+    db.selectFrom('pieces').selectAll().where('find_id', '=', id).orderBy('at').orderBy('id').execute(),
+    db.selectFrom('targets').selectAll().where('find_id', '=', id).orderBy('at').orderBy('id').execute(),
+    db.selectFrom('contexts').selectAll().where('find_id', '=', id).orderBy('at').orderBy('received_at').execute(),
     db.selectFrom('readings').selectAll().where('find_id', '=', id).orderBy('at').orderBy('id').execute(),
-    all('withdrawals').$castTo<{ reading_id: string; at: Date }>().execute(),
-    all('skips').$castTo<{ character: string; piece_id: string; at: Date }>().execute(),
-    all('verdicts').$castTo<{ id: string; at: Date; verdict: unknown }>().execute(),
+    db.selectFrom('withdrawals').selectAll().where('find_id', '=', id).orderBy('at').orderBy('id').execute(),
+    db.selectFrom('skips').selectAll().where('find_id', '=', id).orderBy('at').orderBy('id').execute(),
+    db.selectFrom('verdicts').selectAll().where('find_id', '=', id).orderBy('at').orderBy('id').execute(),
     db.selectFrom('decisions').selectAll().where('find_id', '=', id).orderBy('at').orderBy('id').execute(),
   ]);
   return FindRecord.parse({

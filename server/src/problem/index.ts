@@ -59,7 +59,8 @@ export function problemHandler(log: (error: unknown) => void): ErrorRequestHandl
   };
 }
 
-const UNREACHABLE = new Set(['ECONNREFUSED', 'ECONNRESET', '57P01', '57P02', '57P03', '08006', '08001']);
+/** Connection refused or broken; PostgreSQL's classes 08 (connection) and 57P (shutdown), and 3D000 (no such database). */
+const UNREACHABLE = /^(ECONN|ENOTFOUND|EHOSTUNREACH|ETIMEDOUT|08|57P|3D000)/;
 
 function toProblem(error: unknown, log: (error: unknown) => void): Problem {
   if (error instanceof Problem) return error;
@@ -70,7 +71,7 @@ function toProblem(error: unknown, log: (error: unknown) => void): Problem {
   if (type === 'entity.parse.failed') return new Problem(400, 'not-json', 'body: this is not JSON');
   if (type === 'charset.unsupported' || type === 'encoding.unsupported') return new Problem(415, 'encoding', 'body: send UTF-8 JSON');
   log(error);
-  const unreachable = (code !== undefined && UNREACHABLE.has(code)) || /timeout exceeded when trying to connect|Connection terminated/.test((error as Error).message);
+  const unreachable = (code !== undefined && UNREACHABLE.test(code)) || /timeout exceeded when trying to connect|Connection terminated/.test((error as Error).message);
   if (unreachable) return new Problem(503, 'database-away', 'The database does not answer. Nothing was stored; try again.');
   return new Problem(500, 'unexpected', 'Something went wrong here. Nothing was stored.');
 }

@@ -1,0 +1,1 @@
+export { EatenScreen as default } from '../features/emergency/EatenScreen';

@@ -1,0 +1,1 @@
+export { AroundScreen as default } from '../../../features/check/AroundScreen';

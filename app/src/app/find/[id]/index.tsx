@@ -1,0 +1,1 @@
+export { FindScreen as default } from '../../../features/finds/FindScreen';

@@ -1,0 +1,1 @@
+export { VerdictScreen as default } from '../../../features/verdict/VerdictScreen';

@@ -1,0 +1,1 @@
+export { FindsScreen as default } from '../../features/finds/FindsScreen';

@@ -1,0 +1,1 @@
+export { StartScreen as default } from '../features/start/StartScreen';

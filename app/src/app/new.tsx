@@ -1,0 +1,1 @@
+export { NewFindScreen as default } from '../features/new-find/NewFindScreen';

@@ -1,0 +1,49 @@
+import { wrap, type Remote } from 'comlink';
+import type { AnswerEffect, Case, CharacterId } from '@pause/core';
+import * as here from './evaluate';
+import type { Evaluation } from './evaluate';
+import type { EvaluationApi } from './worker';
+
+/** Deciding, away from the thread that draws. */
+export interface Evaluator {
+  evaluate(find: Case): Promise<Evaluation>;
+  effects(find: Case, character: CharacterId): Promise<AnswerEffect[]>;
+}
+
+/** Without workers (in tests, in very old browsers) the same functions run here. */
+export const inPlace: Evaluator = {
+  evaluate: (find) => Promise.resolve(here.evaluate(find)),
+  effects: (find, character) => Promise.resolve(here.effects(find, character)),
+};
+
+/** An evaluator in a worker. A worker that is lost is replaced once by this thread, so that no answer is lost. */
+export function workerEvaluator(): Evaluator {
+  if (typeof Worker === 'undefined') return inPlace;
+  let remote: Remote<EvaluationApi> | undefined;
+  let tellLoss: () => void = () => undefined;
+  const loss = new Promise<never>((_, reject) => { tellLoss = () => reject(new Error('the worker was lost')); });
+  loss.catch(() => undefined);
+  try {
+    const worker = new Worker(new URL('./worker.ts', window.location.href));
+    worker.addEventListener('error', () => {
+      remote = undefined;
+      tellLoss();
+    });
+    remote = wrap<EvaluationApi>(worker);
+  } catch {
+    return inPlace;
+  }
+  const ask = async <T>(away: (api: Remote<EvaluationApi>) => Promise<T>, instead: () => Promise<T>): Promise<T> => {
+    if (!remote) return instead();
+    try {
+      return await Promise.race([away(remote), loss]);
+    } catch {
+      // The worker is gone, or could not do it: the same functions do it here, or say what is wrong.
+      return instead();
+    }
+  };
+  return {
+    evaluate: (find) => ask((api) => api.evaluate(find), () => inPlace.evaluate(find)),
+    effects: (find, character) => ask((api) => api.effects(find, character), () => inPlace.effects(find, character)),
+  };
+}

@@ -1,0 +1,31 @@
+import { useLocalSearchParams } from 'expo-router';
+import type { FindRecord } from '@pause/core';
+import type { Evaluation } from '../evaluate/evaluate';
+import { loadFind } from '../store/actions';
+import { useAct } from '../store/store';
+import { useFind } from '../store/useFind';
+import { Loading, Notice, Screen } from '../ui';
+
+export interface FindProps {
+  readonly record: FindRecord;
+  readonly evaluation: Evaluation | undefined;
+}
+
+/** The find that the address names: being fetched, not there, not reachable, or ready. */
+export function FindFrame({ render }: { readonly render: (props: FindProps) => React.ReactNode }) {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const act = useAct();
+  const open = useFind(id);
+  if (open?.record) return render({ record: open.record, evaluation: open.evaluation });
+  if (open?.status === 'missing') {
+    return <Screen><Notice title="There is no such find" text="The address names a find that is not in this notebook." /></Screen>;
+  }
+  if (open?.status === 'failed') {
+    return (
+      <Screen>
+        <Notice title="The find could not be opened" text={open.error ?? ''} action="Try again" onAction={() => void act(loadFind(id))} />
+      </Screen>
+    );
+  }
+  return <Screen><Loading what="Opening the find …" /></Screen>;
+}

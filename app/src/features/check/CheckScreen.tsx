@@ -1,0 +1,271 @@
+import { Link, useRouter } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { caseOf, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type ReadingId } from '@pause/core';
+import { guide, type Evaluation } from '../../evaluate/evaluate';
+import { askEffects, passOver, read, startPiece, takeBack } from '../../store/actions';
+import { useAct } from '../../store/store';
+import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords } from '../../words/names';
+import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
+import { FindFrame, type FindProps } from '../FindFrame';
+import { AnswerCard, cardKey, type Answer } from './AnswerCard';
+import { Bars } from './Bars';
+import { DecisionStrip } from './DecisionStrip';
+import { Seen } from './Seen';
+import { useKeys } from './useKeys';
+
+export function CheckScreen() {
+  return <FindFrame render={({ record, evaluation }) => (
+    evaluation
+      ? <CheckView record={record} evaluation={evaluation} />
+      : <Screen><Loading what="Comparing with the guide …" /></Screen>
+  )} />;
+}
+
+interface CheckProps extends FindProps {
+  readonly evaluation: Evaluation;
+}
+
+interface Last {
+  readonly reading: ReadingId;
+  readonly words: string;
+}
+
+/** What is asked now: what the person chose, else what the core proposes first. */
+function currentCheck(checks: readonly Check[], chosen: CharacterId | undefined, find: Case): Check | undefined {
+  if (chosen === undefined) return checks[0];
+  const proposed = checks.find((check) => check.character === chosen);
+  if (proposed) return proposed;
+  const character = characterOf(chosen);
+  return character && guide.taxon(find.target)
+    ? { character: chosen, why: 'brings-nearer', seconds: character.seconds, damage: character.damage, gain: 0 }
+    : undefined;
+}
+
+function CheckView({ record, evaluation }: CheckProps) {
+  // The same record gives the same case, so that what hangs on it is not worked out anew at every drawing.
+  const find = useMemo(() => caseOf(record, guide), [record]);
+  return find ? <CheckOf record={record} evaluation={evaluation} find={find} /> : null;
+}
+
+function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Case }) {
+  const act = useAct();
+  const wide = useWide();
+  const [chosen, setChosen] = useState<CharacterId | undefined>();
+  const [last, setLast] = useState<Last | undefined>();
+  const [compare, setCompare] = useState<PieceId | undefined>();
+  const { verdict, checks } = evaluation;
+  const piece = compare ?? (verdict.piece as PieceId);
+  const check = currentCheck(checks, chosen, find);
+  const effects = useEffects(find, check, wide);
+
+  const settleDown = () => setChosen(undefined);
+  const answer = ({ value, sureness }: Answer) => {
+    if (!check) return;
+    const id = act(read(record.id, { piece, character: check.character, value, sureness }));
+    setLast({ reading: id, words: readingWords({ character: check.character, value }) });
+    settleDown();
+  };
+  const pass = () => {
+    if (!check) return;
+    act(passOver(record.id, piece, check.character));
+    setLast(undefined);
+    settleDown();
+  };
+  const back = () => {
+    if (!last) return;
+    act(takeBack(record.id, last.reading));
+    setLast(undefined);
+    settleDown();
+  };
+  useKeys({ z: back }, wide);
+
+  const header = <Header record={record} find={find} piece={piece} />;
+  const bars = <Bars rows={verdict.rows} readings={record.readings} />;
+  const next = (
+    <View style={styles.next}>
+      {last ? (
+        <View style={styles.last} role="status">
+          <Small style={styles.grow}><SmallStrong>Recorded: </SmallStrong>{lowerFirst(last.words)}</Small>
+          <Button label={wide ? 'Take back  Z' : 'Take back'} tone="plain" onPress={back} />
+        </View>
+      ) : null}
+      {compare ? (
+        <View style={styles.last}>
+          <Small style={styles.grow}>You are looking at another piece beside it. It can lower the verdict, never raise it.</Small>
+          <Button label="Back to the piece" tone="plain" onPress={() => setCompare(undefined)} />
+        </View>
+      ) : null}
+      {check
+        ? <AnswerCard key={cardKey(check, record.readings.length + record.skips.length)} check={check} find={find} effects={effects} keys={wide} onAnswer={answer} onPass={pass} />
+        : <NothingToAsk record={record} evaluation={evaluation} />}
+      <MissingAround record={record} evaluation={evaluation} />
+      <OtherChecks checks={checks} current={check} onChoose={setChosen} />
+      <MoreWays record={record} onCompare={() => setCompare(act(startPiece(record.id, 'compare')))} />
+    </View>
+  );
+
+  if (wide) {
+    return (
+      <Screen panes strip={<DecisionStrip find={record.id} verdict={verdict} />}>
+        <View style={styles.panes}>
+          <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
+            {header}
+            <Heading>Seen</Heading>
+            <Seen record={record} />
+          </ScrollView>
+          <ScrollView style={[styles.pane, styles.middle]} contentContainerStyle={styles.paneContent}>
+            <Heading>Between you and it</Heading>
+            <Body soft>Three grounds for deadly, two for serious, one for unpleasant. Seen by you, on this piece.</Body>
+            {bars}
+          </ScrollView>
+          <ScrollView style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
+        </View>
+      </Screen>
+    );
+  }
+  return (
+    <Screen panes rooms={false} strip={<DecisionStrip find={record.id} verdict={verdict} />}>
+      <ScrollView contentContainerStyle={styles.phone}>
+        {header}
+        {bars}
+        <Rule strong style={styles.bleed} />
+        {next}
+        <Heading>Seen</Heading>
+        <Seen record={record} />
+      </ScrollView>
+    </Screen>
+  );
+}
+
+/** What each answer would do, worked out for the check on show. */
+function useEffects(find: Case, check: Check | undefined, wanted: boolean): readonly AnswerEffect[] {
+  const [told, setTold] = useState<{ readonly character: CharacterId; readonly effects: readonly AnswerEffect[] }>();
+  const act = useAct();
+  const character = check?.character;
+  useEffect(() => {
+    if (!wanted || !character) return undefined;
+    let current = true;
+    void act(askEffects(find, character)).then((effects) => {
+      if (current) setTold({ character, effects });
+    });
+    return () => { current = false; };
+  }, [act, find, character, wanted]);
+  return told && told.character === character ? told.effects : [];
+}
+
+function Header({ record, find, piece }: { readonly record: FindProps['record']; readonly find: Case; readonly piece: string }) {
+  const wide = useWide();
+  const number = record.pieces.findIndex((p) => p.id === piece) + 1;
+  const where = [record.number ? `Find ${record.number}` : 'New find', record.placeNote, record.pieces.length > 1 ? `piece ${number}` : undefined];
+  return (
+    <View style={styles.header}>
+      <View style={styles.grow}>
+        {wide ? null : <TopLinks record={record} />}
+        <Small soft numberOfLines={1}>{where.filter(Boolean).join(' · ')}</Small>
+        <Title>Is it {commonName(find.target)}?</Title>
+        <Small soft style={styles.scientific}>{scientificName(find.target)}</Small>
+      </View>
+      {record.bodyPlan && wide ? <BodyPlanDrawing plan={record.bodyPlan} size={64} colour={colour.ink} /> : null}
+    </View>
+  );
+}
+
+function TopLinks({ record }: { readonly record: FindProps['record'] }) {
+  return (
+    <View style={styles.top}>
+      <Link href="/finds" asChild><Pressable role="link" style={styles.topLink}><SmallStrong>‹ Finds</SmallStrong></Pressable></Link>
+      <Link href={{ pathname: '/find/[id]/around', params: { id: record.id } }} asChild>
+        <Pressable role="link" style={styles.topLink}><SmallStrong>Around it</SmallStrong></Pressable>
+      </Link>
+      <Link href="/eaten" asChild><Pressable role="link" style={styles.topLink}><SmallStrong>Eaten?</SmallStrong></Pressable></Link>
+    </View>
+  );
+}
+
+function NothingToAsk({ record, evaluation }: { readonly record: FindProps['record']; readonly evaluation: Evaluation }) {
+  const router = useRouter();
+  const { outcome } = evaluation.verdict;
+  const text = outcome === 'collect' ? 'Every bar is filled and the target holds. Read the reasons, then decide.'
+    : outcome === 'leave' ? 'Nothing more needs to be looked at. The reasons are on the next page.'
+    : 'At this stage the guide knows no further look that would settle it. Walking away costs nothing.';
+  return (
+    <View style={styles.next}>
+      <Heading>Nothing more to ask</Heading>
+      <Body soft>{text}</Body>
+      <Button label="See the verdict" onPress={() => router.push({ pathname: '/find/[id]/verdict', params: { id: record.id } })} />
+    </View>
+  );
+}
+
+function MissingAround({ record, evaluation }: { readonly record: FindProps['record']; readonly evaluation: Evaluation }) {
+  const router = useRouter();
+  const missing = evaluation.verdict.reasons.filter((r) => r.code === 'context-missing' || r.code === 'not-traced').length;
+  if (missing === 0) return null;
+  return (
+    <View style={styles.missing}>
+      <Small style={styles.grow}>
+        {missing === 1 ? 'One thing' : `${numberWord(missing).replace(/^./, (c) => c.toUpperCase())} things`} about place and plant {missing === 1 ? 'is' : 'are'} not told.
+      </Small>
+      <Button label="Tell" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/around', params: { id: record.id } })} />
+    </View>
+  );
+}
+
+const SHOWN = 6;
+
+function OtherChecks({ checks, current, onChoose }: { readonly checks: readonly Check[]; readonly current: Check | undefined; readonly onChoose: (id: CharacterId) => void }) {
+  const [open, setOpen] = useState(false);
+  const others = checks.filter((check) => check.character !== current?.character).slice(0, SHOWN);
+  if (others.length === 0) return null;
+  return (
+    <View>
+      <Button label={open ? 'Hide other checks' : 'Other checks'} tone="plain" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.left} />
+      {open ? others.map((check) => (
+        <Pressable key={check.character} role="button" onPress={() => { onChoose(check.character); setOpen(false); }} style={styles.other}>
+          <Strong style={styles.grow}>{characterName(check.character)}</Strong>
+          <Small soft>{timeWords(check.seconds)}{check.damage === 'none' ? '' : ` · ${DAMAGE[check.damage]}`}</Small>
+        </Pressable>
+      )) : null}
+    </View>
+  );
+}
+
+function MoreWays({ record, onCompare }: { readonly record: FindProps['record']; readonly onCompare: () => void }) {
+  const act = useAct();
+  const router = useRouter();
+  const [open, setOpen] = useState(false);
+  return (
+    <View>
+      <Button label={open ? 'Hide' : 'Another piece, or another name'} tone="plain" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.left} />
+      {open ? (
+        <View style={styles.next}>
+          <Button label="Look at another piece beside it" tone="outline" onPress={() => { onCompare(); setOpen(false); }} />
+          <Button label="Start again on another piece" tone="outline" onPress={() => { act(startPiece(record.id, 'decide')); setOpen(false); }} />
+          <Button label="I take it for something else" tone="outline" onPress={() => router.push({ pathname: '/new', params: { find: record.id } })} />
+          <Small soft>Starting again and changing the name are listed with the verdict; from the second time on, every deadly one needs a bar more.</Small>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  phone: { paddingHorizontal: space.l, paddingTop: space.s, paddingBottom: space.xl, gap: space.m },
+  panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  pane: { flex: 1 },
+  middle: { borderLeftWidth: 1, borderRightWidth: 1, borderColor: colour.line, flex: 1.25 },
+  widePane: { flex: 1.35 },
+  paneContent: { padding: space.l + 4, gap: space.m },
+  header: { flexDirection: 'row', gap: space.m, alignItems: 'flex-end' },
+  scientific: { fontStyle: 'italic' },
+  top: { flexDirection: 'row', gap: space.l, justifyContent: 'space-between' },
+  topLink: { minHeight: TARGET, justifyContent: 'center' },
+  bleed: { marginHorizontal: -space.l, marginTop: space.xs },
+  next: { gap: space.m },
+  last: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink, paddingLeft: space.m },
+  missing: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderTopWidth: 1, borderTopColor: colour.line, paddingTop: space.m },
+  grow: { flex: 1 },
+  left: { alignSelf: 'flex-start', minHeight: TARGET },
+  other: { minHeight: TARGET, flexDirection: 'row', alignItems: 'center', gap: space.m, borderTopWidth: 1, borderTopColor: colour.line },
+});

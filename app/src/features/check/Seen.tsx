@@ -1,0 +1,62 @@
+import { StyleSheet, View } from 'react-native';
+import type { FindRecord, Reading } from '@pause/core';
+import { takeBack } from '../../store/actions';
+import { useAct } from '../../store/store';
+import { characterName, characterOf, readingWords, SURENESS } from '../../words/names';
+import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '../../ui';
+
+const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0);
+
+/** Whether it is the newest look at its character on its piece: only such a one can be a slip of the finger. */
+function canBeTakenBack(reading: Reading, record: FindRecord): boolean {
+  const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
+  return !gone.has(reading.id) && !record.readings.some((other) => (
+    other.character === reading.character && other.piece === reading.piece && other.at > reading.at && !gone.has(other.id)
+  ));
+}
+
+/** Every reading of the find, newest first, with the way to take a slip back. Taken-back ones stay visible. */
+export function Seen({ record, onlyDeciding = false }: { readonly record: FindRecord; readonly onlyDeciding?: boolean }) {
+  const act = useAct();
+  const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
+  const pieces = record.pieces.filter((p) => !onlyDeciding || p.purpose === 'decide');
+  const readings = record.readings.filter((r) => pieces.some((p) => p.id === r.piece)).sort(newestFirst);
+  if (readings.length === 0) return <Body soft>Nothing has been read yet.</Body>;
+  return (
+    <View role="list" aria-label="What was seen">
+      {readings.map((reading) => {
+        const back = gone.has(reading.id);
+        const number = record.pieces.findIndex((p) => p.id === reading.piece) + 1;
+        return (
+          <View key={reading.id} role="listitem">
+            <View style={styles.row}>
+              <OrganGlyph organ={characterOf(reading.character)?.organ ?? 'flesh'} size={22} colour={back ? colour.inkSoft : colour.ink} />
+              <View style={styles.words}>
+                <Strong soft={back} style={back ? styles.struck : undefined}>{readingWords(reading)}</Strong>
+                <Small soft>
+                  {characterName(reading.character)} · {back ? 'taken back' : reading.value.kind === 'cant-tell' ? 'no ground' : SURENESS[reading.sureness]}
+                  {record.pieces.length > 1 ? ` · piece ${number}` : ''}
+                </Small>
+              </View>
+              {canBeTakenBack(reading, record) ? (
+                <Button
+                  label="Take back"
+                  tone="plain"
+                  aria-label={`Take back: ${characterName(reading.character)}, ${readingWords(reading)}`}
+                  onPress={() => act(takeBack(record.id, reading.id))}
+                />
+              ) : null}
+            </View>
+            <Rule />
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
+  words: { flex: 1 },
+  struck: { textDecorationLine: 'line-through' },
+});

@@ -1,0 +1,29 @@
+import { useEffect, useRef } from 'react';
+
+interface Keys {
+  readonly digit?: (n: number) => void;
+  readonly u?: () => void;
+  readonly n?: () => void;
+  readonly z?: () => void;
+}
+
+/** Keys on a wide screen: digits answer, U cannot tell, N goes on, Z takes back. Silent while somebody types. */
+export function useKeys(keys: Keys, on: boolean): void {
+  const latest = useRef(keys);
+  useEffect(() => { latest.current = keys; });
+  useEffect(() => {
+    if (!on || typeof window === 'undefined') return undefined;
+    const press = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (typing || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      const key = event.key.toLowerCase();
+      const { digit, u, n, z } = latest.current;
+      const act = /^[1-9]$/.test(key) ? digit && (() => digit(Number(key))) : key === 'u' ? u : key === 'n' ? n : key === 'z' ? z : undefined;
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [on]);
+}

@@ -1,0 +1,41 @@
+import { Link } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { FindSummary } from '@pause/core';
+import { CHOICE, CommonName, OUTCOME } from '../../words/names';
+import { dayWords } from '../../words/days';
+import { colour, OutcomeMark, Rule, Small, SmallStrong, space, Strong, TARGET } from '../../ui';
+
+/** A find as one line of the log. Undecided ones lead on to their check. */
+export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {
+  const name = find.target ? CommonName(find.target) : 'No name yet';
+  const status = find.choice ? CHOICE[find.choice] : 'Not decided';
+  const pathname = find.choice ? '/find/[id]' as const : '/find/[id]/check' as const;
+  return (
+    <View role="listitem">
+      <Link href={{ pathname, params: { id: find.id } }} asChild>
+        <Pressable role="link" aria-label={`Find ${find.number}, ${name}, ${find.outcome ? OUTCOME[find.outcome] : 'in check'}, ${status}`} style={styles.line}>
+          <View style={styles.mark}>
+            {find.outcome ? <OutcomeMark outcome={find.outcome} size={26} colour={find.outcome === 'collect' ? colour.collect : colour.ink} /> : <View style={styles.openMark} />}
+          </View>
+          <View style={styles.words}>
+            <View style={styles.first}>
+              <Strong numberOfLines={1} style={styles.grow}>{name}</Strong>
+              <SmallStrong>{status}</SmallStrong>
+            </View>
+            <Small soft numberOfLines={1}>{[dayWords(new Date(find.startedAt), today), find.placeNote].filter(Boolean).join(' · ')}</Small>
+          </View>
+        </Pressable>
+      </Link>
+      <Rule />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET + 18, paddingVertical: space.s },
+  mark: { width: 30, alignItems: 'center' },
+  openMark: { width: 18, height: 24, borderWidth: 2, borderStyle: 'dashed', borderColor: colour.ink, borderRadius: 2 },
+  words: { flex: 1 },
+  first: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,36 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { loadList } from '../../store/actions';
+import { useAct } from '../../store/store';
+import { Body, Loading, Notice, Rule, Screen, Title } from '../../ui';
+import { FindLine } from './FindLine';
+import { useFinds, useToday } from './useFinds';
+
+/** The log of finds, newest first. Walking away is a result too, and counted. */
+export function FindsScreen() {
+  const router = useRouter();
+  const act = useAct();
+  const { status, items, error } = useFinds();
+  const today = useToday();
+  const left = items.filter((find) => find.choice === 'leave').length;
+  const collected = items.filter((find) => find.choice === 'collect').length;
+  return (
+    <Screen>
+      <Title>Finds</Title>
+      {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
+      {status === 'failed' ? <Notice title="The notebook could not be opened" text={error ?? ''} action="Try again" onAction={() => void act(loadList())} /> : null}
+      {status === 'ready' && items.length === 0 ? (
+        <Notice title="Nothing has been found yet" text="A find begins with what you believe it is." action="A new find" onAction={() => router.push('/new')} />
+      ) : null}
+      {items.length > 0 ? (
+        <>
+          <Body soft>{collected} collected, {left} walked away from, {items.length - collected - left} open.</Body>
+          <View role="list" aria-label="Finds">
+            <Rule />
+            {items.map((find) => <FindLine key={find.id} find={find} today={today} />)}
+          </View>
+        </>
+      ) : null}
+    </Screen>
+  );
+}

@@ -1,0 +1,152 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, TextInput, View } from 'react-native';
+import type { CompiledTaxon, Kingdom } from '@pause/core';
+import { guide } from '../../evaluate/evaluate';
+import { changeTarget, startFind } from '../../store/actions';
+import { useAct, useApp } from '../../store/store';
+import { CommonName, GRADE } from '../../words/names';
+import { Body, BodyPlanDrawing, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
+import { searchTaxa } from './search';
+
+/** What kind of body it has, then what the person believes it is. */
+export function NewFindScreen() {
+  const { find } = useLocalSearchParams<{ find?: string }>();
+  const router = useRouter();
+  const act = useAct();
+  const ready = useApp((state) => state.me.status === 'ready');
+  const [plan, setPlan] = useState<string | undefined>();
+  const [text, setText] = useState('');
+  const [placeNote, setPlaceNote] = useState('');
+  const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
+  const chosenPlan = guide.guide.bodyPlans.find((p) => p.id === plan);
+
+  const choose = (taxon: CompiledTaxon) => {
+    if (find) {
+      act(changeTarget(find, taxon.id));
+      router.replace({ pathname: '/find/[id]/check', params: { id: find } });
+      return;
+    }
+    if (!chosenPlan) return;
+    const [only, ...more] = taxon.taxon.parts;
+    const note = placeNote.trim();
+    const id = act(startFind({
+      kingdom: chosenPlan.kingdom, bodyPlan: chosenPlan.id, target: taxon.id, ...(note ? { placeNote: note } : {}),
+      context: only && more.length === 0 ? { part: only.part, use: only.use } : {},
+    }));
+    router.push({ pathname: '/find/[id]/around', params: { id } });
+  };
+
+  return (
+    <Screen>
+      <Title>{find ? 'What do you take it for now?' : 'A new find'}</Title>
+      {find ? null : (
+        <>
+          <Plans kingdom="Fungi" title="A fungus, and below its cap" plan={plan} onPlan={setPlan} />
+          <Plans kingdom="Plantae" title="A plant" plan={plan} onPlan={setPlan} />
+        </>
+      )}
+      {plan || find ? (
+        <>
+          {find ? null : (
+            <View style={styles.field}>
+              <Heading>Where?</Heading>
+              <TextInput
+                aria-label="Where, in your own words"
+                value={placeNote}
+                onChangeText={setPlaceNote}
+                maxLength={200}
+                placeholder="Only for your notebook; may stay empty"
+                placeholderTextColor={colour.inkSoft}
+                style={styles.input}
+              />
+            </View>
+          )}
+          <View style={styles.field}>
+            <Heading>I think it is …</Heading>
+            <TextInput
+              aria-label="Name, in any language, or scientific"
+              value={text}
+              onChangeText={setText}
+              autoCapitalize="none"
+              autoCorrect={false}
+              placeholder="Common or scientific name"
+              placeholderTextColor={colour.inkSoft}
+              style={styles.input}
+            />
+          </View>
+          <View role="list" aria-label="Taxa of the guide">
+            <Rule />
+            {matches.map(({ taxon, name, otherPlan }) => (
+              <View key={taxon.id} role="listitem">
+                <Pressable role="button" disabled={!ready} onPress={() => choose(taxon)} aria-label={`${CommonName(taxon.id)}, ${taxon.taxon.scientificName}`} style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}>
+                  <View style={styles.grow}>
+                    <Strong>{CommonName(taxon.id)}{name ? <Small soft>  {name}</Small> : null}</Strong>
+                    <Small soft style={styles.scientific}>{taxon.taxon.scientificName}</Small>
+                  </View>
+                  {taxon.grade === 'none' ? null : <SmallStrong>{GRADE[taxon.grade]}</SmallStrong>}
+                  {otherPlan ? <Small soft>{otherPlan}</Small> : null}
+                </Pressable>
+                <Rule />
+              </View>
+            ))}
+          </View>
+          {matches.length === 0 ? (
+            <Notice
+              title="Not in this guide"
+              text={`The guide holds ${guide.taxa.length} taxa, and this is none of them. What it does not know it cannot compare; leave it standing.`}
+              action="Show all again"
+              onAction={() => setText('')}
+            />
+          ) : null}
+          {ready ? null : <Body soft>The notebook is not open yet; a find can be started as soon as the server answers.</Body>}
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+function Plans({ kingdom, title, plan, onPlan }: {
+  readonly kingdom: Kingdom; readonly title: string; readonly plan: string | undefined; readonly onPlan: (plan: string) => void;
+}) {
+  const wide = useWide();
+  const size = wide ? 76 : 60;
+  return (
+    <View style={styles.field}>
+      <Heading>{title}</Heading>
+      <View style={styles.plans} role="radiogroup" aria-label={title}>
+        {guide.guide.bodyPlans.filter((p) => p.kingdom === kingdom).map((p) => (
+          <Pressable
+            key={p.id}
+            role="radio"
+            aria-checked={p.id === plan}
+            aria-label={`${p.name}: ${p.hint}`}
+            onPress={() => onPlan(p.id)}
+            style={[styles.plan, p.id === plan && styles.planChosen]}
+          >
+            <BodyPlanDrawing plan={p.id} size={size} colour={colour.ink} />
+            <Strong>{p.name}</Strong>
+          </Pressable>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  plans: { flexDirection: 'row', gap: space.s + 2 },
+  plan: {
+    flex: 1, maxWidth: 170, minHeight: 112, alignItems: 'center', justifyContent: 'center', gap: space.xs, padding: space.s,
+    borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line, backgroundColor: colour.card,
+  },
+  planChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
+  field: { gap: space.s },
+  input: {
+    minHeight: 54, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
+    fontFamily: font.read, fontSize: 17, color: colour.ink, paddingHorizontal: space.m,
+  },
+  taxon: { minHeight: TARGET + 12, flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
+  pressed: { opacity: 0.6 },
+  grow: { flex: 1 },
+  scientific: { fontStyle: 'italic' },
+});

@@ -1,0 +1,40 @@
+import type { CompiledGuide, CompiledTaxon } from '@pause/core';
+
+export interface Match {
+  readonly taxon: CompiledTaxon;
+  /** The name that was found, where it is not the one shown. */
+  readonly name?: string;
+  /** Its body plan, where it is not the chosen one. */
+  readonly otherPlan?: string;
+}
+
+/** Lower case, without accents, so that "cepe" finds "cèpe". */
+function plain(text: string): string {
+  return text.normalize('NFD').replace(/\p{Diacritic}/gu, '').replace(/[’']/g, '').toLowerCase().trim();
+}
+
+/**
+ * Taxa whose scientific name, or a common name in any language, holds the text at the start of a word.
+ * Those of the chosen body plan first, then by the name shown. Empty text matches all of the chosen plan's kingdom.
+ */
+export function searchTaxa(guide: CompiledGuide, text: string, plan: string | undefined): Match[] {
+  const wanted = plain(text);
+  const chosen = guide.guide.bodyPlans.find((p) => p.id === plan);
+  const found = guide.taxa.flatMap((taxon): Match[] => {
+    if (chosen && chosen.kingdom !== taxon.taxon.kingdom) return [];
+    const shown = taxon.taxon.vernacularNames.en?.[0] ?? taxon.taxon.scientificName;
+    const names = [shown, taxon.taxon.scientificName, ...Object.values(taxon.taxon.vernacularNames).flat()];
+    const hit = names.find((name) => ` ${plain(name).replace(/-/g, ' ')}`.includes(` ${wanted.replace(/-/g, ' ')}`));
+    if (hit === undefined) return [];
+    const other = chosen && taxon.taxon.bodyPlan !== chosen.id
+      ? guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan)?.name.toLowerCase()
+      : undefined;
+    return [{
+      taxon,
+      ...(hit === shown || hit === taxon.taxon.scientificName ? {} : { name: hit }),
+      ...(other ? { otherPlan: other } : {}),
+    }];
+  });
+  const label = (match: Match) => match.taxon.taxon.vernacularNames.en?.[0] ?? '';
+  return found.sort((a, b) => Number(a.otherPlan !== undefined) - Number(b.otherPlan !== undefined) || label(a).localeCompare(label(b)));
+}

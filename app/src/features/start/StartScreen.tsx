@@ -1,0 +1,64 @@
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { StyleSheet, View } from 'react-native';
+import { guide } from '../../evaluate/evaluate';
+import { loadList } from '../../store/actions';
+import { useAct, useApp } from '../../store/store';
+import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, space, Title, useWide } from '../../ui';
+import { FindLine } from '../finds/FindLine';
+import { useFinds, useToday } from '../finds/useFinds';
+
+const SHOWN = 5;
+
+/** What is going on, and what was found lately. */
+export function StartScreen() {
+  const router = useRouter();
+  const act = useAct();
+  const wide = useWide();
+  const person = useApp((state) => state.me.person);
+  const { status, items, error } = useFinds();
+  const today = useToday();
+  const open = items.filter((find) => find.choice === undefined);
+  const lately = items.filter((find) => find.choice !== undefined).slice(0, SHOWN);
+  return (
+    <Screen>
+      <View style={styles.head}>
+        {wide ? null : <PauseMark size={40} colour={colour.ink} />}
+        <View style={styles.grow}>
+          <Title>Before you pick it</Title>
+          <Small soft>{person ? `${person.name}’s notebook${person.demo ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}` : 'Opening the notebook …'}</Small>
+        </View>
+      </View>
+      <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
+      <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} />
+      {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
+      {status === 'failed' ? <Notice title="The notebook could not be opened" text={error ?? ''} action="Try again" onAction={() => void act(loadList())} /> : null}
+      {open.length > 0 ? (
+        <View style={styles.block}>
+          <Heading>Going on</Heading>
+          <View role="list" aria-label="Finds that are not decided"><Rule />{open.map((find) => <FindLine key={find.id} find={find} today={today} />)}</View>
+        </View>
+      ) : null}
+      {lately.length > 0 ? (
+        <View style={styles.block}>
+          <Heading>Found lately</Heading>
+          <View role="list" aria-label="Finds decided lately"><Rule />{lately.map((find) => <FindLine key={find.id} find={find} today={today} />)}</View>
+        </View>
+      ) : null}
+      {status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
+      <View style={styles.caution}>
+        <Small soft>
+          Pause never says that anything is safe. Its guide covers {guide.taxa.length} taxa; it is general knowledge, and no local expert has reviewed it.
+          Ask the owner, the law of the place, and someone who knows.
+        </Small>
+      </View>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
+  grow: { flex: 1 },
+  block: { gap: space.s, marginTop: space.m },
+  caution: { marginTop: space.l },
+});

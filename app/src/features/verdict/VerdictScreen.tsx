@@ -1,0 +1,184 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, TextInput, View } from 'react-native';
+import type { Choice, FindRecord, Reason, Verdict } from '@pause/core';
+import type { Evaluation } from '../../evaluate/evaluate';
+import { guide } from '../../evaluate/evaluate';
+import { recordDecision } from '../../store/actions';
+import { useAct } from '../../store/store';
+import { characterName, commonName, lowerFirst, OUTCOME, readingWords, scientificName } from '../../words/names';
+import { reasonWords, stripLine } from '../../words/reasons';
+import { Body, Button, colour, corner, font, Heading, Loading, OutcomeMark, Rule, Screen, Small, space, Strong, stroke, VerdictWord } from '../../ui';
+import { Uprights } from '../check/Bars';
+import { FindFrame } from '../FindFrame';
+import { HoldButton } from './HoldButton';
+
+export function VerdictScreen() {
+  return <FindFrame render={({ record, evaluation }) => (
+    evaluation ? <VerdictView record={record} evaluation={evaluation} /> : <Screen><Loading what="Comparing with the guide …" /></Screen>
+  )} />;
+}
+
+const PLACE = new Set(['place-forbidden', 'place-contaminated', 'protected', 'place-doubt', 'place-strains', 'not-traced']);
+const aboutPlace = (reason: Reason) => PLACE.has(reason.code)
+  || (reason.code === 'context-missing' && ['permission', 'contamination', 'protection', 'tracedToBase'].includes(reason.field));
+
+function VerdictView({ record, evaluation: { verdict } }: { readonly record: FindRecord; readonly evaluation: Evaluation }) {
+  const router = useRouter();
+  const against = verdict.reasons.filter((r) => r.weight === 'leave' && !aboutPlace(r));
+  const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r));
+  const place = verdict.reasons.filter(aboutPlace);
+  const notes = verdict.reasons.filter((r) => r.weight === 'note' && !aboutPlace(r));
+  const toCheck = () => router.push({ pathname: '/find/[id]/check', params: { id: record.id } });
+  return (
+    <Screen>
+      <Band verdict={verdict} />
+      <Group title="Against it" reasons={against} verdict={verdict} />
+      <Group title="Still missing" reasons={missing} verdict={verdict} />
+      <Group title="About the place" reasons={place} verdict={verdict} />
+      {verdict.outcome === 'pause' ? <Button label="Go on with the check" onPress={toCheck} /> : null}
+      <SeenFor record={record} verdict={verdict} />
+      <LeansOn record={record} verdict={verdict} onAgain={toCheck} />
+      <Group title="What it does not cover" reasons={notes} verdict={verdict} />
+      <Before verdict={verdict} record={record} />
+      <Rule strong />
+      <OwnDecision record={record} verdict={verdict} />
+    </Screen>
+  );
+}
+
+function Band({ verdict }: { readonly verdict: Verdict }) {
+  const on = verdict.outcome === 'pause' ? 'light' : 'dark';
+  return (
+    <View style={[styles.band, styles[verdict.outcome]]} role="status">
+      <OutcomeMark outcome={verdict.outcome} size={56} colour={on === 'dark' ? colour.onDark : colour.ink} />
+      <View style={styles.grow}>
+        <Small on={on} role="heading" aria-level={1}>{commonName(verdict.target)} · <Small on={on} style={styles.scientific}>{scientificName(verdict.target)}</Small></Small>
+        <VerdictWord on={on}>{OUTCOME[verdict.outcome]}</VerdictWord>
+        <Body on={on}>{stripLine(verdict)}</Body>
+      </View>
+    </View>
+  );
+}
+
+function Group({ title, reasons, verdict }: { readonly title: string; readonly reasons: readonly Reason[]; readonly verdict: Verdict }) {
+  if (reasons.length === 0) return null;
+  return (
+    <View style={styles.group}>
+      <Heading>{title}</Heading>
+      {reasons.map((reason) => {
+        const row = reason.code === 'bars-short' ? verdict.rows.find((r) => r.taxon === reason.taxon) : undefined;
+        return (
+          <View key={JSON.stringify(reason)} style={styles.reason}>
+            <Body style={styles.grow}>{reasonWords(reason, verdict)}</Body>
+            {row ? <Uprights row={row} size="small" /> : null}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** What speaks for it: how many independent things fit, its own marks, and what is ruled out. */
+function SeenFor({ record, verdict }: { readonly record: FindRecord; readonly verdict: Verdict }) {
+  const { fitGroups, groupsNeeded, signature } = verdict.holds;
+  const out = verdict.rows.filter((row) => row.otherKingdom || row.bars.length >= row.need);
+  if (record.readings.length === 0) return null;
+  return (
+    <View style={styles.group}>
+      <Heading>Seen for it</Heading>
+      <Body>{fitGroups.length} independent things fit; {groupsNeeded} are needed.</Body>
+      <Body>
+        Its own marks: {signature.map((mark) => `${lowerFirst(characterName(mark.character))} ${mark.held ? 'seen' : 'not yet'}`).join(', ')}.
+      </Body>
+      <Body>{out.length} of {verdict.rows.length} dangerous ones of the guide are ruled out.</Body>
+    </View>
+  );
+}
+
+function LeansOn({ record, verdict, onAgain }: { readonly record: FindRecord; readonly verdict: Verdict; readonly onAgain: () => void }) {
+  const readings = verdict.leansOn.flatMap((id) => record.readings.find((r) => r.id === id) ?? []);
+  if (readings.length === 0 || verdict.outcome === 'pause') return null;
+  return (
+    <View style={styles.group}>
+      <Heading>What it leans on</Heading>
+      <Body soft>Without any one of these it would not be {OUTCOME[verdict.outcome].toLowerCase()}. Look at exactly these again, on another piece.</Body>
+      {readings.map((reading) => (
+        <View key={reading.id} style={styles.reason}>
+          <Body style={styles.grow}><Strong>{characterName(reading.character)}: </Strong>{lowerFirst(readingWords(reading))}</Body>
+        </View>
+      ))}
+      <Button label="Look again" tone="outline" onPress={onAgain} style={styles.start} />
+    </View>
+  );
+}
+
+/** What must be done first, and for whom it is not. Only where collecting is in question. */
+function Before({ verdict, record }: { readonly verdict: Verdict; readonly record: FindRecord }) {
+  const taxon = guide.taxon(verdict.target)?.taxon;
+  const part = taxon?.parts.find((p) => p.part === record.context.part);
+  const lines = [...(part?.before ?? []), ...(part ? taxon?.cautions ?? [] : [])];
+  if (verdict.outcome === 'leave' || lines.length === 0) return null;
+  return (
+    <View style={styles.group}>
+      <Heading>Before anyone eats it</Heading>
+      {lines.map((line) => <Body key={line}>{line}</Body>)}
+    </View>
+  );
+}
+
+function OwnDecision({ record, verdict }: { readonly record: FindRecord; readonly verdict: Verdict }) {
+  const act = useAct();
+  const router = useRouter();
+  const [reason, setReason] = useState('');
+  const [against, setAgainst] = useState(false);
+  const decide = (choice: Choice) => {
+    act(recordDecision(record.id, verdict, choice, reason.trim() || undefined));
+    router.replace({ pathname: '/find/[id]', params: { id: record.id } });
+  };
+  const collects = verdict.outcome === 'collect';
+  const reasonMissing = !collects && reason.trim() === '';
+  return (
+    <View style={styles.group}>
+      <Heading>What you do</Heading>
+      <Body soft>Pause keeps the record; the person decides. Leaving costs nothing.</Body>
+      {collects ? <HoldButton label="I collect it" hint="Hold to record" tone="collect" onHeld={() => decide('collect')} /> : null}
+      <HoldButton label="I leave it" hint="Hold to record" tone={collects ? 'outline' : 'ink'} onHeld={() => decide('leave')} />
+      <HoldButton label="I come back later" hint="Hold to record" tone="outline" onHeld={() => decide('later')} />
+      {collects || !guide.taxon(verdict.target)?.taxon.parts.length ? null : against ? (
+        <View style={styles.group}>
+          <Strong>It was collected all the same</Strong>
+          <Body soft>This is kept as what happened, and marks everything that comes of it.</Body>
+          <TextInput
+            aria-label="Why was it collected against the verdict?"
+            value={reason}
+            onChangeText={setReason}
+            maxLength={500}
+            multiline
+            placeholder="Why?"
+            placeholderTextColor={colour.inkSoft}
+            style={styles.why}
+          />
+          {reasonMissing ? <Small soft>Give the reason first.</Small> : null}
+          <HoldButton label={`Collected against “${OUTCOME[verdict.outcome].toLowerCase()}”`} hint="Hold to record" tone="outline" disabled={reasonMissing} onHeld={() => decide('collect')} />
+        </View>
+      ) : <Button label="It was collected all the same" tone="plain" onPress={() => setAgainst(true)} style={styles.start} />}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  band: { flexDirection: 'row', gap: space.l, alignItems: 'center', padding: space.l, borderRadius: corner, marginBottom: space.s },
+  pause: { backgroundColor: colour.pause },
+  leave: { backgroundColor: colour.leave },
+  collect: { backgroundColor: colour.collect },
+  grow: { flex: 1 },
+  scientific: { fontStyle: 'italic' },
+  group: { gap: space.s, marginBottom: space.m },
+  reason: { flexDirection: 'row', gap: space.m, alignItems: 'center', borderTopWidth: 1, borderTopColor: colour.line, paddingTop: space.s },
+  start: { alignSelf: 'flex-start' },
+  why: {
+    minHeight: 88, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
+    fontFamily: font.read, fontSize: 17, color: colour.ink, padding: space.m, textAlignVertical: 'top',
+  },
+});

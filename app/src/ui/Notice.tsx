@@ -1,0 +1,32 @@
+import { ActivityIndicator, StyleSheet, View } from 'react-native';
+import { Button } from './Button';
+import { Body, Heading } from './Words';
+import { colour, space } from './tokens';
+
+/** Something is being fetched. */
+export function Loading({ what }: { readonly what: string }) {
+  return (
+    <View style={styles.notice} role="status" aria-live="polite">
+      <ActivityIndicator color={colour.ink} />
+      <Body soft>{what}</Body>
+    </View>
+  );
+}
+
+/** Nothing is there, or something did not work: what it is, and what can be done. */
+export function Notice({ title, text, action, onAction }: {
+  readonly title: string; readonly text: string; readonly action?: string; readonly onAction?: () => void;
+}) {
+  return (
+    <View style={styles.notice} role="status">
+      <Heading>{title}</Heading>
+      <Body soft>{text}</Body>
+      {action && onAction ? <Button label={action} tone="outline" onPress={onAction} style={styles.action} /> : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  notice: { paddingVertical: space.xl, gap: space.s, alignItems: 'flex-start' },
+  action: { marginTop: space.s },
+});

@@ -1,0 +1,98 @@
+import { Link, usePathname, type Href } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View, type ViewStyle } from 'react-native';
+import { useSafeAreaInsets } from 'react-native-safe-area-context';
+import { OutboxLine } from '../store/OutboxLine';
+import { PauseMark } from './Marks';
+import { colour, font, space, stroke, TARGET, WIDE } from './tokens';
+import { Small } from './Words';
+
+const ROOMS: readonly { readonly href: Href; readonly label: string; readonly match: RegExp }[] = [
+  { href: '/', label: 'Start', match: /^\/$/ },
+  { href: '/new', label: 'New find', match: /^\/new/ },
+  { href: '/finds', label: 'Finds', match: /^\/finds?(\/|$)/ },
+  { href: '/eaten', label: 'Eaten?', match: /^\/eaten/ },
+];
+
+export function useWide(): boolean {
+  return useWindowDimensions().width >= WIDE;
+}
+
+interface ScreenProps {
+  readonly children: React.ReactNode;
+  /** Always in view, below what scrolls. */
+  readonly strip?: React.ReactNode;
+  /** Lets the children lay themselves out in panes instead of scrolling as one. */
+  readonly panes?: boolean;
+  /** Leaves the rooms out below, for a screen whose strip takes their place. */
+  readonly rooms?: boolean;
+}
+
+/** The frame of every screen: rooms at the side when wide, at the thumb when narrow. */
+export function Screen({ children, strip, panes = false, rooms = true }: ScreenProps) {
+  const wide = useWide();
+  const insets = useSafeAreaInsets();
+  return (
+    <View style={[styles.page, { paddingTop: insets.top }, wide && styles.row]}>
+      {wide ? <Rooms side /> : null}
+      <View style={styles.main} role="main">
+        <OutboxLine />
+        {panes ? <View style={styles.main}>{children}</View> : (
+          <ScrollView style={styles.main} contentContainerStyle={[styles.content, wide && styles.contentWide]}>{children}</ScrollView>
+        )}
+        {strip}
+        {!wide && rooms ? <Rooms /> : null}
+      </View>
+    </View>
+  );
+}
+
+function Rooms({ side = false }: { readonly side?: boolean }) {
+  const path = usePathname();
+  return (
+    <View role="navigation" aria-label="Rooms" style={side ? styles.side : styles.below}>
+      {side ? <View style={styles.mark}><PauseMark size={34} colour={colour.pause} /></View> : null}
+      {ROOMS.map((room) => <Room key={room.label} {...room} side={side} here={room.match.test(path)} />)}
+    </View>
+  );
+}
+
+function Room({ href, label, side, here }: { readonly href: Href; readonly label: string; readonly side: boolean; readonly here: boolean }) {
+  const [over, setOver] = useState(false);
+  return (
+    <Link href={href} asChild>
+      <Pressable
+        role="link"
+        aria-current={here ? 'page' : undefined}
+        onHoverIn={() => setOver(true)}
+        onHoverOut={() => setOver(false)}
+        style={StyleSheet.flatten([side ? styles.sideRoom : styles.room, here && (side ? styles.sideHere : styles.here)])}
+      >
+        <Small on={side ? 'dark' : 'light'} style={[(here || over) && styles.hereText]}>{label}</Small>
+      </Pressable>
+    </Link>
+  );
+}
+
+/** A hairline. */
+export function Rule({ strong = false, style }: { readonly strong?: boolean; readonly style?: ViewStyle }) {
+  return <View style={[strong ? styles.strongRule : styles.rule, style]} />;
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, backgroundColor: colour.ground },
+  row: { flexDirection: 'row' },
+  main: { flex: 1, minHeight: 0 },
+  content: { padding: space.l, gap: space.m, paddingBottom: space.xl },
+  contentWide: { maxWidth: 860, width: '100%', paddingHorizontal: space.xl, paddingTop: space.xl },
+  below: { flexDirection: 'row', borderTopWidth: stroke.thin, borderTopColor: colour.line, backgroundColor: colour.ground },
+  room: { flex: 1, minHeight: 54, alignItems: 'center', justifyContent: 'center', borderTopWidth: stroke.thick, borderTopColor: 'transparent' },
+  here: { borderTopColor: colour.ink },
+  hereText: { fontFamily: font.readBold },
+  side: { width: 104, backgroundColor: colour.ink, paddingVertical: space.l },
+  mark: { alignItems: 'center', paddingBottom: space.xl },
+  sideRoom: { minHeight: TARGET, justifyContent: 'center', paddingLeft: space.l, borderLeftWidth: 4, borderLeftColor: 'transparent' },
+  sideHere: { borderLeftColor: colour.pause },
+  rule: { height: 1, backgroundColor: colour.line },
+  strongRule: { height: stroke.thick, backgroundColor: colour.ink },
+});

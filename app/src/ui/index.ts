@@ -1,0 +1,6 @@
+export * from './tokens';
+export * from './Words';
+export * from './Marks';
+export { Button, Chip, ChipRow } from './Button';
+export { Screen, Rule, useWide } from './Screen';
+export { Loading, Notice } from './Notice';

@@ -1,0 +1,91 @@
+import type { Case, Character, Choice, Damage, HarmGrade, Reading, Verdict } from '@pause/core';
+import { guide } from '../evaluate/evaluate';
+
+/** Names and small phrases. English first; the guide's own words where it has them. */
+
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+export function commonName(taxon: string): string {
+  const names = guide.taxon(taxon)?.taxon.vernacularNames.en;
+  return names?.[0] ?? taxon;
+}
+export const CommonName = (taxon: string) => upper(commonName(taxon));
+
+export function scientificName(taxon: string): string {
+  return guide.taxon(taxon)?.taxon.scientificName ?? taxon;
+}
+
+export function characterOf(id: string): Character | undefined {
+  return guide.character(id)?.character;
+}
+export function characterName(id: string): string {
+  return characterOf(id)?.name ?? id;
+}
+export const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+export function stageName(stage: string): string {
+  return guide.guide.stages.find((s) => s.id === stage)?.name ?? stage;
+}
+
+export function partName(target: string, part: string): string {
+  const taxon = guide.taxon(target)?.taxon;
+  return taxon?.parts.find((p) => p.part === part)?.name ?? taxon?.harmfulParts?.find((p) => p.part === part)?.name ?? part;
+}
+
+/** What a reading says, in the guide's words. */
+export function readingWords(reading: Pick<Reading, 'character' | 'value'>): string {
+  const { value } = reading;
+  if (value.kind === 'cant-tell') return 'Could not tell';
+  if (value.kind === 'count') return String(value.number);
+  if (value.kind === 'measure') return `${value.number} ${value.unit}`;
+  const character = characterOf(reading.character);
+  const labels = value.states.map((state) => (
+    character && 'states' in character ? character.states.find((s) => s.id === state)?.label ?? state : state
+  ));
+  return labels.map((label, index) => (index === 0 ? label : lowerFirst(label))).join(', or ');
+}
+
+export const SURENESS: Readonly<Record<Reading['sureness'], string>> = { sure: 'sure', fairly: 'fairly sure', guess: 'a guess' };
+export const OUTCOME: Readonly<Record<Verdict['outcome'], string>> = { leave: 'Leave', pause: 'Pause', collect: 'Collect' };
+export const CHOICE: Readonly<Record<Choice, string>> = { collect: 'Collected', leave: 'Left', later: 'Left for later' };
+export const GRADE: Readonly<Record<HarmGrade, string>> = { none: 'harmless', unpleasant: 'unpleasant', serious: 'serious', deadly: 'deadly' };
+export const DAMAGE: Readonly<Record<Damage, string>> = {
+  none: 'harms nothing', slight: 'marks it slightly', part: 'costs a piece', whole: 'costs the plant',
+};
+
+/** "deadly · silent for 2 to 17 days" */
+export function harmLine(taxon: string): string {
+  const harm = guide.taxon(taxon)?.taxon.harm;
+  if (!harm) return '';
+  const onset = harm.onsetHours;
+  if (!onset) return GRADE[harm.grade];
+  return `${GRADE[harm.grade]} · ${onset[0] >= 6 ? `silent for ${spanOfHours(onset)}` : `within ${hoursWords(onset[1])}`}`;
+}
+
+function hoursWords(hours: number): string {
+  if (hours >= 48) return `${Math.round(hours / 24)} days`;
+  return hours === 1 ? 'an hour' : `${hours} hours`;
+}
+function spanOfHours([from, to]: readonly [number, number]): string {
+  return from >= 24 ? `${Math.round(from / 24)} to ${Math.round(to / 24)} days` : `${from} to ${hoursWords(to)}`;
+}
+
+/** Time as people say it: "10 seconds", "2 minutes", "overnight". */
+export function timeWords(seconds: number): string {
+  if (seconds >= 4 * 3600) return 'overnight';
+  if (seconds >= 3600) return `${Math.round(seconds / 3600)} hours`;
+  if (seconds >= 90) return `${Math.round(seconds / 60)} minutes`;
+  return seconds >= 55 ? 'a minute' : `${seconds} seconds`;
+}
+
+const NUMBERS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+export function numberWord(n: number): string {
+  return NUMBERS[n] ?? String(n);
+}
+
+export const CONDITION: Readonly<Record<NonNullable<Case['context']['condition']>, string>> = {
+  fresh: 'Fresh and sound', wilted: 'Wilted', woody: 'Tough, woody', 'insect-eaten': 'Eaten by insects', frosted: 'Frosted', rotten: 'Rotten, mouldy',
+};
+export const CONTAMINATION: Readonly<Record<NonNullable<Case['context']['contamination']>, string>> = {
+  'none-seen': 'Nothing seen', roadside: 'Beside a road', sprayed: 'Sprayed', flooded: 'Flooded', fouled: 'Fouled by animals', unknown: 'Don’t know',
+};

@@ -1,0 +1,97 @@
+import type { ContextField, Reason, Verdict } from '@pause/core';
+import {
+  characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName,
+} from './names';
+
+/** The sentences for what the core gives as codes. One place, so that they can be read and translated together. */
+
+const list = (items: readonly string[]) => (
+  items.length <= 1 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1] ?? ''}`
+);
+const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
+const grounds = (n: number) => (n === 1 ? 'one ground' : `${numberWord(n)} grounds`);
+const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${numberWord(n)} times`);
+
+const FIELD: Readonly<Record<ContextField, string>> = {
+  stages: 'The growth stage has not been told.',
+  condition: 'The condition of the plant has not been told.',
+  part: 'It has not been told which part is wanted.',
+  use: 'It has not been told what it is for.',
+  permission: 'Whether picking is allowed here is not known. Ask first.',
+  contamination: 'Whether anything spoils this place is not known.',
+  protection: 'This one is often protected. Look up your own law, then tell what it says.',
+  tracedToBase: 'It grows among others. Trace what you read and what you want to one base.',
+};
+
+/** One reason as one plain sentence. */
+export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target'>): string {
+  const target = commonName(verdict.target);
+  switch (reason.code) {
+    case 'other-kingdom': return `A ${target} is not of this kingdom: a fungus is no plant.`;
+    case 'not-wanted': return `${CommonName(reason.target)} (${scientificName(reason.target)}) is not for collecting. The guide knows no use for any part of it.`;
+    case 'contradicted': return `${characterName(reason.character)} speaks against ${target}, in ${numberWord(reason.against)} of ${numberWord(reason.looks)} looks.`;
+    case 'contradicted-and-danger-fits':
+      return `${characterName(reason.character)} speaks against ${target}, twice, and ${list(reason.taxa.map(commonName))} fits everything seen.`;
+    case 'part-not-wanted': return `The guide knows no use for this part: ${partName(verdict.target, reason.part)}.`;
+    case 'part-harmful': return `This part does harm: ${partName(verdict.target, reason.part)}.`;
+    case 'use-not-known': return `The guide does not know the ${partName(verdict.target, reason.part)} for this use.`;
+    case 'part-not-at-stage':
+      return `Right plant, wrong moment. The ${partName(verdict.target, reason.part)} is worth having: ${list(reason.good.map((s) => lowerFirst(stageName(s))))}. Come back.`;
+    case 'condition-rules-out': return `Its condition rules it out: ${lowerFirst(CONDITION[reason.condition])}.`;
+    case 'place-forbidden': return 'Picking is not allowed here.';
+    case 'place-contaminated': return `The place is spoiled: ${lowerFirst(CONTAMINATION[reason.contamination])}.`;
+    case 'protected': return 'It is protected here.';
+
+    case 'bars-short': {
+      const left = reason.need - reason.have;
+      return `${CommonName(reason.taxon)} (${GRADE[reason.grade]}) is not ruled out: ${grounds(left)} more ${left === 1 ? 'is' : 'are'} needed.`;
+    }
+    case 'signature-missing': return `Its own mark has not been seen for sure: ${lowerFirst(characterName(reason.character))}.`;
+    case 'groups-short':
+      return `${reason.have} of ${reason.need} independent things fit ${target}. A relative that the guide does not know could still be it.`;
+    case 'strained': return `${reason.strains} of ${reason.readings} readings fit only at a stretch. At most one in six may.`;
+    case 'contradicted-open':
+      return reason.against * 2 === reason.looks
+        ? `Looks at ${lowerFirst(characterName(reason.character))} disagree. Look again, elsewhere on it, in other light.`
+        : `${characterName(reason.character)} speaks against ${target}, seen ${times(reason.against)}. Look again, elsewhere on it, in other light.`;
+    case 'other-piece-against': return `On the piece beside it, ${lowerFirst(characterName(reason.character))} speaks against ${target}. Go through all pieces one by one.`;
+    case 'taken-back': return `An answer was taken back: ${lowerFirst(characterName(reason.character))}. Look again.`;
+    case 'unanswered': return `Passed over: ${list(reason.characters.map((c) => lowerFirst(characterName(c))))}. One may stay open, not more.`;
+    case 'stage-disputed': return `${characterName(reason.character)} cannot be seen at the stage told. The stage or the reading is wrong.`;
+    case 'not-traced': return 'What was read was not traced to one base with what you want.';
+    case 'context-missing': return FIELD[reason.field];
+
+    case 'disputed': return `Looks at ${lowerFirst(characterName(reason.character))} disagree, so it rules nothing out on this find.`;
+    case 'shopping': {
+      const said = [
+        ...(reason.freshPieces > 0 ? [`started again on another piece ${times(reason.freshPieces)}`] : []),
+        ...(reason.changedTargets > 0 ? [`changed what it is taken for ${times(reason.changedTargets)}`] : []),
+      ];
+      return `You ${list(said)}.${reason.extraBars > 0 ? ' Every deadly one needs a bar more.' : ''}`;
+    }
+    case 'place-doubt': return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
+    case 'place-strains': return `The place is not a common one for ${target}.`;
+    case 'unreviewed': return `No local expert has reviewed what the guide says of ${list(reason.taxa.map(commonName))}. Nobody else has looked at this find either.`;
+    case 'near-relatives': return `Not in this guide at all: ${list(reason.names)}.`;
+  }
+}
+
+/** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
+export function stripLine(verdict: Verdict): string {
+  if (verdict.outcome === 'collect') return 'Nothing recorded stands against collecting. You decide.';
+  if (verdict.outcome === 'leave') {
+    const first = verdict.reasons.find((r) => r.weight === 'leave');
+    return first ? reasonWords(first, verdict) : 'Leave it.';
+  }
+  const pausing = verdict.reasons.filter((r) => r.weight === 'pause');
+  const urgent = pausing.find((r) => ['contradicted-open', 'taken-back', 'stage-disputed', 'other-piece-against', 'not-traced', 'unanswered'].includes(r.code));
+  if (urgent) return reasonWords(urgent, verdict);
+  const short = pausing.filter((r) => r.code === 'bars-short');
+  if (short.length > 0) return `${upper(numberWord(short.length))} ${short.length === 1 ? 'dangerous one is' : 'dangerous ones are'} not ruled out yet.`;
+  const marks = pausing.filter((r) => r.code === 'signature-missing');
+  if (marks.length > 0) return `What is dangerous is ruled out. ${marks.length === 1 ? 'One of its own marks is' : `${upper(numberWord(marks.length))} of its own marks are`} still to be seen.`;
+  const groups = pausing.find((r) => r.code === 'groups-short');
+  if (groups?.code === 'groups-short') return `${groups.have} of ${groups.need} independent things fit so far.`;
+  const [only] = pausing;
+  return only ? reasonWords(only, verdict) : 'Something is missing.';
+}

@@ -1,0 +1,30 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['**/node_modules', '**/*.tmp.ts', 'app/dist', '.pause', '**/.expo', 'app/expo-env.d.ts'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.strictTypeChecked],
+    languageOptions: { parserOptions: { project: ['./tsconfig.json', './app/tsconfig.json'], tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-confusing-void-expression': 'off',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { arguments: false, attributes: false } }],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-redundant-type-constituents': 'off',
+      '@typescript-eslint/prefer-promise-reject-errors': 'off',
+      '@typescript-eslint/only-throw-error': 'off',
+    },
+  },
+  {
+    files: ['app/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  { files: ['**/*.cjs', 'app/*.js'], languageOptions: { globals: { module: 'writable', require: 'readonly', __dirname: 'readonly' } } },
+  { files: ['cli/bin/*.js'], languageOptions: { globals: { process: 'readonly' } } },
+  { files: ['**/test/**', 'e2e/**'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
+);

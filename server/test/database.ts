@@ -1,0 +1,26 @@
+import { sql } from 'kysely';
+import { connect, migrate, type Db } from '../src/db';
+
+/**
+ * A database of its own for a test file, in the cluster that the test command started (TEST_DATABASE_URL).
+ */
+export async function freshDatabase(name: string): Promise<{ url: string; db: Db; close: () => Promise<void> }> {
+  const cluster = process.env.TEST_DATABASE_URL;
+  if (!cluster) throw new Error('TEST_DATABASE_URL is not set; run scripts/test');
+  const admin = connect(cluster);
+  await sql`drop database if exists ${sql.id(name)} with (force)`.execute(admin);
+  await sql`create database ${sql.id(name)}`.execute(admin);
+  const url = new URL(cluster);
+  url.pathname = `/${name}`;
+  const db = connect(url.href);
+  await migrate(db);
+  return {
+    url: url.href,
+    db,
+    close: async () => {
+      await db.destroy();
+      await sql`drop database if exists ${sql.id(name)} with (force)`.execute(admin);
+      await admin.destroy();
+    },
+  };
+}
