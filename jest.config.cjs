@@ -30,6 +30,7 @@ module.exports = {
       displayName: 'app',
       rootDir: '<rootDir>/app',
       testMatch: ['<rootDir>/test/**/*.test.{ts,tsx}'],
+      setupFiles: ['<rootDir>/test/setup.cjs'],
     },
   ],
 };

@@ -12,4 +12,5 @@ export * from './target';
 export { asksForTracing } from './context';
 export * from './verdict';
 export * from './next';
+export { partings, type Parting } from './part';
 export { FindRecord, FindSummary, Decision, Choice, caseOf } from './find';

@@ -3,7 +3,7 @@ import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinso
 import { BricolageGrotesque_600SemiBold } from '@expo-google-fonts/bricolage-grotesque/600SemiBold';
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { useFonts } from 'expo-font';
-import { Stack } from 'expo-router';
+import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
@@ -12,7 +12,6 @@ import { loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
 import { browserKeep } from '../store/keep';
 import { makeStore } from '../store/store';
-import { colour } from '../ui';
 
 export default function Layout() {
   const [fontsReady, fontsFailed] = useFonts({
@@ -29,7 +28,7 @@ export default function Layout() {
   return (
     <Provider store={store}>
       <SafeAreaProvider>
-        <Stack screenOptions={{ headerShown: false, contentStyle: { backgroundColor: colour.ground }, title: 'Pause' }} />
+        <Slot />
       </SafeAreaProvider>
     </Provider>
   );

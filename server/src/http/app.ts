@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { CaseError, decide, parseCase, type CompiledGuide } from '@pause/core';
+import compression from 'compression';
 import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -52,6 +53,7 @@ export function createApp({ db, guide, log, web, person }: AppOptions): Express 
     },
     strictTransportSecurity: false,
   }));
+  app.use(compression());
   app.use('/api/v1', api(db, guide, person), notFound);
   if (web !== undefined) {
     app.use(express.static(web, { index: false, setHeaders: cacheFor }));

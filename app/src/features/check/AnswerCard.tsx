@@ -45,7 +45,7 @@ export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: Ans
         <Small soft>{[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}</Small>
       </View>
       <Question>{character.question}</Question>
-      <Body soft>{character.how}</Body>
+      <Small soft>{character.how}</Small>
       {check.why === 'contradicted' ? (
         <View style={styles.again}>
           <Strong>Look again</Strong>

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { Bar, BarRow, Reading } from '@pause/core';
+import type { Bar, BarRow, Case } from '@pause/core';
 import { characterName, characterOf, CommonName, commonName, harmLine, numberWord, readingWords } from '../../words/names';
+import { Parting } from './Parting';
 import { colour, corner, OrganGlyph, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
 const open = (row: BarRow) => (row.otherKingdom ? 0 : Math.max(0, row.need - row.bars.length));
@@ -11,7 +12,7 @@ const filled = (row: BarRow) => Math.min(row.need, row.bars.length);
 function Upright({ bar, size }: { readonly bar: Bar | undefined; readonly size: 'large' | 'small' }) {
   const organ = bar ? characterOf(bar.character)?.organ ?? 'flesh' : '';
   const shape = size === 'large' ? styles.upright : styles.uprightSmall;
-  if (!bar) return <View style={[shape, styles.open]} />;
+  if (!bar) return <View style={[shape, size === 'large' ? styles.open : styles.openSmall]} />;
   return (
     <View style={[shape, styles.filled]}>
       {size === 'large' ? <OrganGlyph organ={organ} size={14} colour={colour.onDark} /> : null}
@@ -32,7 +33,7 @@ function spoken(row: BarRow): string {
 }
 
 /** One lookalike and what stands between it and the find; opens to show which reading fills each bar. */
-function Row({ row, readings }: { readonly row: BarRow; readonly readings: readonly Reading[] }) {
+function Row({ row, find, parts }: { readonly row: BarRow; readonly find: Case; readonly parts: boolean }) {
   const [told, setTold] = useState(false);
   return (
     <View>
@@ -46,7 +47,7 @@ function Row({ row, readings }: { readonly row: BarRow; readonly readings: reado
       {told ? (
         <View style={styles.grounds}>
           {row.bars.slice(0, row.need).map((bar) => {
-            const reading = readings.find((r) => r.id === bar.reading);
+            const reading = find.readings.find((r) => r.id === bar.reading);
             return (
               <Small key={bar.reading}>
                 {characterName(bar.character)}: {reading ? readingWords(reading) : ''}
@@ -58,6 +59,7 @@ function Row({ row, readings }: { readonly row: BarRow; readonly readings: reado
             <SmallStrong>{numberWord(open(row)).replace(/^./, (c) => c.toUpperCase())} {open(row) === 1 ? 'is' : 'are'} still open.</SmallStrong>
           ) : null}
           {row.bars.length > row.need ? <Small soft>And {numberWord(row.bars.length - row.need)} to spare.</Small> : null}
+          {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
         </View>
       ) : null}
       <Rule />
@@ -67,11 +69,13 @@ function Row({ row, readings }: { readonly row: BarRow; readonly readings: reado
 
 interface BarsProps {
   readonly rows: readonly BarRow[];
-  readonly readings: readonly Reading[];
+  readonly find: Case;
+  /** Show what parts them inside an opened row. */
+  readonly parts: boolean;
 }
 
 /** Listed lookalikes one by one, the others while they are short; the rest as one calm line. */
-export function Bars({ rows, readings }: BarsProps) {
+export function Bars({ rows, find, parts }: BarsProps) {
   const [all, setAll] = useState(false);
   const [others, setOthers] = useState(false);
   const listed = rows.filter((row) => row.listed && !row.otherKingdom);
@@ -82,7 +86,7 @@ export function Bars({ rows, readings }: BarsProps) {
   return (
     <View role="list" aria-label="Bars against each lookalike">
       <Rule />
-      {listed.map((row) => <Row key={row.taxon} row={row} readings={readings} />)}
+      {listed.map((row) => <Row key={row.taxon} row={row} find={find} parts={parts} />)}
       {compact ? (
         <Pressable role="button" aria-label={`Show ${unlistedShort.length} others that are not ruled out`} onPress={() => setOthers(true)} style={styles.line}>
           <View style={styles.name}>
@@ -92,7 +96,7 @@ export function Bars({ rows, readings }: BarsProps) {
           </View>
           <SmallStrong style={styles.more}>show</SmallStrong>
         </Pressable>
-      ) : unlistedShort.map((row) => <Row key={row.taxon} row={row} readings={readings} />)}
+      ) : unlistedShort.map((row) => <Row key={row.taxon} row={row} find={find} parts={parts} />)}
       {compact ? <Rule /> : null}
       {done.length > 0 ? (
         <Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
@@ -106,7 +110,7 @@ export function Bars({ rows, readings }: BarsProps) {
       {all ? done.map((row) => (
         row.otherKingdom
           ? <Small key={row.taxon} soft style={styles.kingdom}>{CommonName(row.taxon)}: a fungus is no plant</Small>
-          : <Row key={row.taxon} row={row} readings={readings} />
+          : <Row key={row.taxon} row={row} find={find} parts={parts} />
       )) : null}
     </View>
   );
@@ -117,9 +121,10 @@ const styles = StyleSheet.create({
   name: { flex: 1 },
   uprights: { flexDirection: 'row', gap: 9 },
   upright: { width: 15, height: 38, borderRadius: 2, alignItems: 'center', justifyContent: 'center' },
-  uprightSmall: { width: 7, height: 18, borderRadius: 1.5 },
+  uprightSmall: { width: 8, height: 20, borderRadius: 1.5 },
   filled: { backgroundColor: colour.ink },
   open: { borderWidth: stroke.medium, borderStyle: 'dashed', borderColor: colour.ink },
+  openSmall: { borderWidth: stroke.thin, borderColor: colour.ink },
   grounds: { paddingBottom: space.m, paddingLeft: space.m, gap: space.xs, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink, marginBottom: space.s, borderRadius: corner },
   line: { flexDirection: 'row', alignItems: 'center', minHeight: TARGET, gap: space.m },
   more: { textDecorationLine: 'underline' },

@@ -1,16 +1,17 @@
 import { Link, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { caseOf, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type ReadingId } from '@pause/core';
+import { caseOf, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import { guide, type Evaluation } from '../../evaluate/evaluate';
 import { askEffects, passOver, read, startPiece, takeBack } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords } from '../../words/names';
+import { characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords } from '../../words/names';
 import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { AnswerCard, cardKey, type Answer } from './AnswerCard';
 import { Bars } from './Bars';
 import { DecisionStrip } from './DecisionStrip';
+import { Parting } from './Parting';
 import { Seen } from './Seen';
 import { useKeys } from './useKeys';
 
@@ -81,7 +82,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
   useKeys({ z: back }, wide);
 
   const header = <Header record={record} find={find} piece={piece} />;
-  const bars = <Bars rows={verdict.rows} readings={record.readings} />;
+  const bars = <Bars rows={verdict.rows} find={find} parts={!wide} />;
   const next = (
     <View style={styles.next}>
       {last ? (
@@ -100,7 +101,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
         ? <AnswerCard key={cardKey(check, record.readings.length + record.skips.length)} check={check} find={find} effects={effects} keys={wide} onAnswer={answer} onPass={pass} />
         : <NothingToAsk record={record} evaluation={evaluation} />}
       <MissingAround record={record} evaluation={evaluation} />
-      <OtherChecks checks={checks} current={check} onChoose={setChosen} />
+      <OtherChecks find={find} current={check} onChoose={setChosen} />
       <MoreWays record={record} onCompare={() => setCompare(act(startPiece(record.id, 'compare')))} />
     </View>
   );
@@ -111,13 +112,17 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
         <View style={styles.panes}>
           <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
             {header}
+            <Link href={{ pathname: '/find/[id]/around', params: { id: record.id } }} asChild>
+              <Pressable role="link" style={styles.topLink}><SmallStrong style={styles.underlined}>Place, stage and condition</SmallStrong></Pressable>
+            </Link>
             <Heading>Seen</Heading>
-            <Seen record={record} />
+            <Seen record={record} slips />
           </ScrollView>
           <ScrollView style={[styles.pane, styles.middle]} contentContainerStyle={styles.paneContent}>
             <Heading>Between you and it</Heading>
             <Body soft>Three grounds for deadly, two for serious, one for unpleasant. Seen by you, on this piece.</Body>
             {bars}
+            <MostUrgent find={find} verdict={verdict} />
           </ScrollView>
           <ScrollView style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
         </View>
@@ -132,7 +137,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
         <Rule strong style={styles.bleed} />
         {next}
         <Heading>Seen</Heading>
-        <Seen record={record} />
+        <Seen record={record} slips />
       </ScrollView>
     </Screen>
   );
@@ -154,6 +159,19 @@ function useEffects(find: Case, check: Check | undefined, wanted: boolean): read
   return told && told.character === character ? told.effects : [];
 }
 
+/** On a wide screen: where the target and the most urgent lookalike part. */
+function MostUrgent({ find, verdict }: { readonly find: Case; readonly verdict: Verdict }) {
+  const same = verdict.rows.filter((row) => !row.otherKingdom);
+  const urgent = same.find((row) => row.bars.length < row.need) ?? same[0];
+  if (!urgent) return null;
+  return (
+    <View style={styles.urgent}>
+      <Heading>Where they part</Heading>
+      <Parting find={find} other={urgent.taxon} most={7} />
+    </View>
+  );
+}
+
 function Header({ record, find, piece }: { readonly record: FindProps['record']; readonly find: Case; readonly piece: string }) {
   const wide = useWide();
   const number = record.pieces.findIndex((p) => p.id === piece) + 1;
@@ -162,9 +180,9 @@ function Header({ record, find, piece }: { readonly record: FindProps['record'];
     <View style={styles.header}>
       <View style={styles.grow}>
         {wide ? null : <TopLinks record={record} />}
-        <Small soft numberOfLines={1}>{where.filter(Boolean).join(' · ')}</Small>
+        {wide ? <Small soft numberOfLines={1}>{where.filter(Boolean).join(' · ')}</Small> : null}
         <Title>Is it {commonName(find.target)}?</Title>
-        <Small soft style={styles.scientific}>{scientificName(find.target)}</Small>
+        <Small soft numberOfLines={1}><Small soft style={styles.scientific}>{scientificName(find.target)}</Small>{wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}</Small>
       </View>
       {record.bodyPlan && wide ? <BodyPlanDrawing plan={record.bodyPlan} size={64} colour={colour.ink} /> : null}
     </View>
@@ -212,20 +230,32 @@ function MissingAround({ record, evaluation }: { readonly record: FindProps['rec
   );
 }
 
-const SHOWN = 6;
+const ORGANS: Readonly<Record<string, string>> = {
+  habit: 'The whole', stem: 'Stem', leaf: 'Leaf', flower: 'Flower', fruit: 'Fruit', root: 'Root', cap: 'Cap', hymenophore: 'Underside',
+  stipe: 'Stem', flesh: 'Flesh', spores: 'Spores', smell: 'Smell', veil: 'Veil', place: 'Place',
+};
 
-function OtherChecks({ checks, current, onChoose }: { readonly checks: readonly Check[]; readonly current: Check | undefined; readonly onChoose: (id: CharacterId) => void }) {
+/** Anything else that can be read now, also what nobody asked for: whoever sees something odd must be able to say so. */
+function OtherChecks({ find, current, onChoose }: { readonly find: Case; readonly current: Check | undefined; readonly onChoose: (id: CharacterId) => void }) {
   const [open, setOpen] = useState(false);
-  const others = checks.filter((check) => check.character !== current?.character).slice(0, SHOWN);
-  if (others.length === 0) return null;
+  const read = new Set<string>(find.readings.map((r) => r.character));
+  const stages = find.context.stages;
+  const now = guide.characters.filter((c) => c.character.kingdom === find.kingdom && c.id !== current?.character
+    && (stages === undefined || stages.some((stage) => c.stages.has(stage))));
+  const organs = [...new Set(now.map((c) => c.character.organ))];
   return (
     <View>
-      <Button label={open ? 'Hide other checks' : 'Other checks'} tone="plain" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.left} />
-      {open ? others.map((check) => (
-        <Pressable key={check.character} role="button" onPress={() => { onChoose(check.character); setOpen(false); }} style={styles.other}>
-          <Strong style={styles.grow}>{characterName(check.character)}</Strong>
-          <Small soft>{timeWords(check.seconds)}{check.damage === 'none' ? '' : ` · ${DAMAGE[check.damage]}`}</Small>
-        </Pressable>
+      <Button label={open ? 'Hide the list' : 'Something else seen'} tone="plain" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.left} />
+      {open ? organs.map((organ) => (
+        <View key={organ} role="group" aria-label={ORGANS[organ] ?? organ}>
+          <SmallStrong style={styles.organ}>{ORGANS[organ] ?? organ}</SmallStrong>
+          {now.filter((c) => c.character.organ === organ).map((c) => (
+            <Pressable key={c.id} role="button" onPress={() => { onChoose(c.id); setOpen(false); }} style={styles.other}>
+              <Strong style={styles.grow}>{c.character.name}</Strong>
+              <Small soft>{[read.has(c.id) ? 'again' : timeWords(c.character.seconds), ...(c.character.damage === 'none' ? [] : [DAMAGE[c.character.damage]])].join(' · ')}</Small>
+            </Pressable>
+          ))}
+        </View>
       )) : null}
     </View>
   );
@@ -257,15 +287,18 @@ const styles = StyleSheet.create({
   middle: { borderLeftWidth: 1, borderRightWidth: 1, borderColor: colour.line, flex: 1.25 },
   widePane: { flex: 1.35 },
   paneContent: { padding: space.l + 4, gap: space.m },
+  urgent: { marginTop: space.l, gap: space.s },
   header: { flexDirection: 'row', gap: space.m, alignItems: 'flex-end' },
   scientific: { fontStyle: 'italic' },
   top: { flexDirection: 'row', gap: space.l, justifyContent: 'space-between' },
   topLink: { minHeight: TARGET, justifyContent: 'center' },
   bleed: { marginHorizontal: -space.l, marginTop: space.xs },
+  underlined: { textDecorationLine: 'underline' },
   next: { gap: space.m },
   last: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink, paddingLeft: space.m },
   missing: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderTopWidth: 1, borderTopColor: colour.line, paddingTop: space.m },
   grow: { flex: 1 },
   left: { alignSelf: 'flex-start', minHeight: TARGET },
+  organ: { paddingTop: space.m, paddingBottom: space.xs },
   other: { minHeight: TARGET, flexDirection: 'row', alignItems: 'center', gap: space.m, borderTopWidth: 1, borderTopColor: colour.line },
 });

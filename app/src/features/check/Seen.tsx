@@ -15,12 +15,11 @@ function canBeTakenBack(reading: Reading, record: FindRecord): boolean {
   ));
 }
 
-/** Every reading of the find, newest first, with the way to take a slip back. Taken-back ones stay visible. */
-export function Seen({ record, onlyDeciding = false }: { readonly record: FindRecord; readonly onlyDeciding?: boolean }) {
+/** Every reading of the find, newest first; with `slips`, the way to take a slip back. Taken-back ones stay visible. */
+export function Seen({ record, slips }: { readonly record: FindRecord; readonly slips: boolean }) {
   const act = useAct();
   const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
-  const pieces = record.pieces.filter((p) => !onlyDeciding || p.purpose === 'decide');
-  const readings = record.readings.filter((r) => pieces.some((p) => p.id === r.piece)).sort(newestFirst);
+  const readings = [...record.readings].sort(newestFirst);
   if (readings.length === 0) return <Body soft>Nothing has been read yet.</Body>;
   return (
     <View role="list" aria-label="What was seen">
@@ -38,7 +37,7 @@ export function Seen({ record, onlyDeciding = false }: { readonly record: FindRe
                   {record.pieces.length > 1 ? ` · piece ${number}` : ''}
                 </Small>
               </View>
-              {canBeTakenBack(reading, record) ? (
+              {slips && canBeTakenBack(reading, record) ? (
                 <Button
                   label="Take back"
                   tone="plain"

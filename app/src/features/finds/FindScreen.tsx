@@ -26,7 +26,7 @@ function FindView({ record, evaluation }: { readonly record: FindRecord; readonl
         {target ? <Small soft style={styles.scientific}>{scientificName(target)}</Small> : null}
       </View>
       <Decisions record={record} />
-      {evaluation ? (
+      {evaluation && evaluation.verdict.outcome !== lastOutcome(record) ? (
         <View style={styles.now}>
           <OutcomeMark outcome={evaluation.verdict.outcome} size={30} colour={colour.ink} />
           <View style={styles.grow}>
@@ -40,10 +40,16 @@ function FindView({ record, evaluation }: { readonly record: FindRecord; readonl
         <Button label="Reasons" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/verdict', params })} style={styles.way} />
       </View>
       <Heading>Every reading</Heading>
-      <Seen record={record} />
+      <Seen record={record} slips={false} />
       <AroundTold record={record} target={target} />
     </Screen>
   );
+}
+
+/** What the verdict was when the person last decided. */
+function lastOutcome(record: FindRecord): string | undefined {
+  const last = record.decisions.at(-1);
+  return record.verdicts.find((v) => v.id === last?.verdict)?.verdict.outcome;
 }
 
 function Decisions({ record }: { readonly record: FindRecord }) {

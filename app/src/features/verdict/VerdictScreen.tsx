@@ -26,7 +26,9 @@ const aboutPlace = (reason: Reason) => PLACE.has(reason.code)
 function VerdictView({ record, evaluation: { verdict } }: { readonly record: FindRecord; readonly evaluation: Evaluation }) {
   const router = useRouter();
   const against = verdict.reasons.filter((r) => r.weight === 'leave' && !aboutPlace(r));
-  const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r));
+  const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r) && r.code !== 'signature-missing')
+    .sort((a, b) => Number(b.code === 'bars-short') - Number(a.code === 'bars-short'));
+  const marks = verdict.reasons.flatMap((r) => (r.code === 'signature-missing' ? [lowerFirst(characterName(r.character))] : []));
   const place = verdict.reasons.filter(aboutPlace);
   const notes = verdict.reasons.filter((r) => r.weight === 'note' && !aboutPlace(r));
   const toCheck = () => router.push({ pathname: '/find/[id]/check', params: { id: record.id } });
@@ -34,7 +36,7 @@ function VerdictView({ record, evaluation: { verdict } }: { readonly record: Fin
     <Screen>
       <Band verdict={verdict} />
       <Group title="Against it" reasons={against} verdict={verdict} />
-      <Group title="Still missing" reasons={missing} verdict={verdict} />
+      <Group title="Still missing" reasons={missing} verdict={verdict} more={marks.length > 0 ? `Its own marks, still to be seen for sure: ${marks.join('; ')}.` : undefined} />
       <Group title="About the place" reasons={place} verdict={verdict} />
       {verdict.outcome === 'pause' ? <Button label="Go on with the check" onPress={toCheck} /> : null}
       <SeenFor record={record} verdict={verdict} />
@@ -61,8 +63,10 @@ function Band({ verdict }: { readonly verdict: Verdict }) {
   );
 }
 
-function Group({ title, reasons, verdict }: { readonly title: string; readonly reasons: readonly Reason[]; readonly verdict: Verdict }) {
-  if (reasons.length === 0) return null;
+function Group({ title, reasons, verdict, more }: {
+  readonly title: string; readonly reasons: readonly Reason[]; readonly verdict: Verdict; readonly more?: string | undefined;
+}) {
+  if (reasons.length === 0 && more === undefined) return null;
   return (
     <View style={styles.group}>
       <Heading>{title}</Heading>
@@ -75,6 +79,7 @@ function Group({ title, reasons, verdict }: { readonly title: string; readonly r
           </View>
         );
       })}
+      {more === undefined ? null : <View style={styles.reason}><Body style={styles.grow}>{more}</Body></View>}
     </View>
   );
 }

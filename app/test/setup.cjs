@@ -1,0 +1,6 @@
+// jsdom leaves out what every browser has.
+const { TextEncoder, TextDecoder } = require('node:util');
+const { webcrypto } = require('node:crypto');
+
+Object.assign(globalThis, { TextEncoder, TextDecoder });
+Object.defineProperty(globalThis, 'crypto', { value: webcrypto, configurable: true });

@@ -1,0 +1,82 @@
+import { decide, parseCase, type Reason } from '@pause/core';
+import { searchTaxa } from '../src/features/new-find/search';
+import { guide } from '../src/evaluate/evaluate';
+import { harmLine, readingWords, timeWords } from '../src/words/names';
+import { reasonWords, stripLine } from '../src/words/reasons';
+
+const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();
+let counter = 0;
+const reading = (character: string, state: string, piece = 'p1') => {
+  counter += 1;
+  return { id: `r${counter}`, piece, character, value: { kind: 'states', states: [state] }, sureness: 'sure', by: 'mirel', at: at(counter) };
+};
+const verdict = (target: string, kingdom: string, readings: object[], more: object = {}) => decide(guide, parseCase({
+  guide: { id: 'ostrel' }, kingdom, target, pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings, context: {}, ...more,
+}, guide));
+
+const decided = [
+  verdict('cantharellus-cibarius', 'Fungi', []),
+  verdict('cantharellus-cibarius', 'Fungi', [reading('cap.surface', 'slimy'), reading('cap.shape', 'funnel'), reading('cap.shape', 'irregular')]),
+  verdict('cantharellus-cibarius', 'Fungi', [reading('cap.surface', 'slimy'), reading('cap.surface', 'smooth-dry')]),
+  verdict('boletus-edulis', 'Fungi', [1, 2, 3].map(() => reading('stipe.net', 'coarse-net'))),
+  verdict('aegopodium-podagraria', 'Plantae', [reading('stem.marks', 'spotted'), reading('stem.marks', 'spotted')]),
+  verdict('gentiana-lutea', 'Plantae', [reading('plant.habitat', 'riverbank'), reading('plant.habitat', 'wood-edge')], { context: { part: 'root', use: 'bitter-infusion', stages: ['vegetative'], permission: 'forbidden', contamination: 'sprayed', condition: 'woody', protection: 'protected' } }),
+  verdict('vaccinium-myrtillus', 'Plantae', [reading('fruit.colour', 'black')], { context: { part: 'leaf', tracedToBase: false, stages: ['vegetative'] } }),
+  verdict('vaccinium-myrtillus', 'Plantae', [], { context: { part: 'fruit', use: 'dye' } }),
+  verdict('vaccinium-myrtillus', 'Fungi', []),
+  verdict('atropa-bella-donna', 'Plantae', []),
+  verdict('hydnum-repandum', 'Fungi', [reading('cap.shape', 'flat'), reading('hymenophore', 'gills', 'p2')], {
+    pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(1), purpose: 'compare' }, { id: 'p3', startedAt: at(58), purpose: 'decide' }, { id: 'p4', startedAt: at(59), purpose: 'decide' }],
+    earlierTargets: [{ taxon: 'boletus-edulis', at: at(59) }],
+    withdrawals: [], skips: [],
+  }),
+];
+
+test('every reason is a plain sentence without a hole in it', () => {
+  const sentences = decided.flatMap((v) => v.reasons.map((reason) => reasonWords(reason, v)));
+  for (const sentence of sentences) {
+    expect(sentence).toMatch(/^[A-Z0-9].*\.$/s);
+    expect(sentence).not.toMatch(/undefined|NaN|\[object|-[a-z]+-|\bnull\b/);
+  }
+});
+
+test('these verdicts use nearly every reason there is', () => {
+  const codes = new Set<Reason['code']>(decided.flatMap((v) => v.reasons.map((r) => r.code)));
+  for (const code of [
+    'other-kingdom', 'not-wanted', 'contradicted', 'contradicted-and-danger-fits', 'part-not-wanted', 'use-not-known', 'part-not-at-stage',
+    'condition-rules-out', 'place-forbidden', 'place-contaminated', 'protected', 'bars-short', 'signature-missing', 'groups-short', 'contradicted-open',
+    'other-piece-against', 'stage-disputed', 'not-traced', 'context-missing', 'disputed', 'shopping', 'place-doubt', 'unreviewed', 'near-relatives',
+  ] as const) expect([code, codes.has(code)]).toEqual([code, true]);
+});
+
+test('the strip says one thing, the most urgent', () => {
+  const lines = decided.map(stripLine);
+  expect(lines[0]).toBe('Five dangerous ones are not ruled out yet.');
+  expect(lines[2]).toMatch(/^Looks at skin of the cap disagree/);
+  expect(lines[9]).toMatch(/^Deadly nightshade .* is not for collecting/);
+  expect(new Set(lines.map((l) => l.split('\n').length))).toEqual(new Set([1]));
+});
+
+test('times, harm and readings as people say them', () => {
+  expect([10, 60, 120, 21_600].map(timeWords)).toEqual(['10 seconds', 'a minute', '2 minutes', 'overnight']);
+  expect(harmLine('cortinarius-rubellus')).toBe('deadly · silent for 2 to 17 days');
+  expect(harmLine('omphalotus-olearius')).toBe('serious · within 4 hours');
+  expect(harmLine('hygrophoropsis-aurantiaca')).toBe('unpleasant');
+  expect(readingWords({ character: 'cap.width' as never, value: { kind: 'measure', number: 4.5, unit: 'cm' } })).toBe('4.5 cm');
+  expect(readingWords({ character: 'latex' as never, value: { kind: 'cant-tell' } })).toBe('Could not tell');
+});
+
+describe('searching a name', () => {
+  const names = (text: string, plan?: string) => searchTaxa(guide, text, plan).map((m) => m.taxon.id);
+  test.each([
+    ['chant', ['cantharellus-cibarius', 'hygrophoropsis-aurantiaca']], ['girolle', ['cantharellus-cibarius', 'hygrophoropsis-aurantiaca']],
+    ['CEPE', ['boletus-edulis']], ['jack o lantern', ['omphalotus-olearius']], ['Atropa', ['atropa-bella-donna']], ['bella-donna', ['atropa-bella-donna']], ['weisser', []], ['zzz', []],
+  ])('%s finds %j', (text, ids) => expect(names(text)).toEqual(ids));
+
+  test('the chosen body plan comes first, the other kingdom not at all', () => {
+    const found = searchTaxa(guide, '', 'boletoid');
+    expect(found.slice(0, 3).map((m) => m.otherPlan)).toEqual([undefined, undefined, undefined]);
+    expect(found.every((m) => m.taxon.taxon.kingdom === 'Fungi')).toBe(true);
+    expect(found.at(-1)?.otherPlan).toBeDefined();
+  });
+});

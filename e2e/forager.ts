@@ -1,0 +1,84 @@
+import type { Page } from 'playwright-core';
+import type { FindRecord } from '@pause/core';
+
+/** What a person does with Pause, by the names that a screen reader would say. */
+
+export type Specimen = Readonly<Record<string, string>>;
+
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+
+/** Begins a find: its kind, where it stands, what it is taken for. @returns the id in its address */
+export async function begin(page: Page, plan: RegExp, search: string, taxon: RegExp, where: string): Promise<string> {
+  await page.goto('/');
+  await button(page, 'A new find').click();
+  await page.getByRole('radio', { name: plan }).click();
+  await page.getByLabel('Where, in your own words').fill(where);
+  await page.getByLabel('Name, in any language, or scientific').fill(search);
+  await button(page, taxon).click();
+  await page.waitForURL(/\/find\/[^/]+\/around$/);
+  return /find\/([^/]+)/.exec(page.url())?.[1] ?? '';
+}
+
+/** Tells what stands around it: one chip under each question, then goes on to the check. */
+export async function tell(page: Page, told: readonly (readonly [string, string])[]): Promise<void> {
+  for (const [question, answer] of told) {
+    const group = page.getByRole('group', { name: question });
+    const chip = group.getByText(answer, { exact: true });
+    await chip.click();
+  }
+  await button(page, 'Go on to the check').click();
+  await page.waitForURL(/\/check$/);
+}
+
+export const strip = (page: Page) => page.getByRole('status', { name: /^(Pause|Leave|Collect)\. / });
+export async function outcome(page: Page): Promise<string> {
+  return /^\w+/.exec((await strip(page).getAttribute('aria-label')) ?? '')?.[0] ?? '';
+}
+
+const question = (page: Page) => page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first();
+
+/**
+ * Answers what is asked, as this specimen shows it, until nothing more is asked or `until` holds.
+ * A question that the specimen has no answer to is told as "can't tell".
+ *
+ * @returns the questions in the order in which they were asked
+ */
+export async function answerAll(page: Page, specimen: Specimen, options: { until?: (outcome: string) => boolean; most?: number } = {}): Promise<string[]> {
+  const asked: string[] = [];
+  for (let step = 0; step < (options.most ?? 40); step += 1) {
+    if (options.until?.(await outcome(page))) break;
+    if (await page.getByRole('heading', { name: 'Nothing more to ask' }).isVisible()) break;
+    const text = (await question(page).textContent()) ?? '';
+    asked.push(text);
+    const before = await page.getByRole('listitem').filter({ hasText: /·/ }).count();
+    const label = specimen[text];
+    if (label === undefined) await button(page, /^Can’t tell/).click();
+    else await page.getByRole('list', { name: 'Answers' }).getByRole('button', { name: label, exact: true }).click();
+    // The reading appears among what was seen; only then is it the next question's turn.
+    await page.waitForFunction((n) => document.querySelectorAll('[role="listitem"]').length > n, before);
+  }
+  return asked;
+}
+
+/** Holds a button as long as a decision needs. */
+export async function hold(page: Page, name: RegExp): Promise<void> {
+  const target = page.getByRole('button', { name });
+  await target.scrollIntoViewIfNeeded();
+  await target.hover();
+  await page.mouse.down();
+  await page.waitForTimeout(1200);
+  await page.mouse.up();
+}
+
+/** The find as the server has it, once nothing waits to be sent. */
+export async function onRecord(page: Page, id: string, enough: (find: FindRecord) => boolean): Promise<FindRecord> {
+  for (let attempt = 0; attempt < 50; attempt += 1) {
+    const response = await page.request.get(`/api/v1/finds/${id}`);
+    if (response.ok()) {
+      const find = (await response.json()) as FindRecord;
+      if (enough(find)) return find;
+    }
+    await page.waitForTimeout(100);
+  }
+  throw new Error(`find ${id} did not get on record`);
+}

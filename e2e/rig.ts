@@ -1,0 +1,72 @@
+import { mkdtempSync, rmSync, chmodSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { startServer, type RunningServer } from '@pause/server';
+import { openCluster, type Cluster } from '../scripts/lib/postgres';
+import { freePort } from '../scripts/lib/ports';
+
+/** The whole of Pause for a browser test: a database and a server of its own, and the built app in a real browser. */
+
+const ROOT = join(__dirname, '..');
+export const PHONE = { width: 390, height: 844 };
+export const WIDE = { width: 1280, height: 800 };
+export const BROWSER_FLAGS = [
+  '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+  '--disable-component-update', '--disable-sync',
+];
+
+export interface Rig {
+  readonly url: string;
+  readonly browser: Browser;
+  readonly open: (size?: { width: number; height: number }) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
+  readonly stopServer: () => Promise<void>;
+  readonly startServer: () => Promise<void>;
+  /** Stops server and database, and starts both again on what is on disk. */
+  readonly restart: () => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+export async function startRig(): Promise<Rig> {
+  const scratch = mkdtempSync(join(tmpdir(), 'pause-browser-'));
+  chmodSync(scratch, 0o755);
+  const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
+  const port = await freePort();
+  let server: RunningServer | undefined;
+  const start = async () => {
+    server = await startServer({ databaseUrl: cluster.url, port, web: join(ROOT, 'app/dist'), demo: true, logLevel: 'silent' });
+  };
+  const stop = async () => {
+    await server?.stop();
+    server = undefined;
+  };
+  await start();
+  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: BROWSER_FLAGS });
+  const url = `http://127.0.0.1:${port}`;
+  return {
+    url,
+    browser,
+    open: async (size = PHONE) => {
+      const context = await browser.newContext({ viewport: size, baseURL: url, locale: 'en-GB', timezoneId: 'Europe/Vienna' });
+      context.setDefaultTimeout(10_000);
+      const page = await context.newPage();
+      const errors: string[] = [];
+      page.on('pageerror', (error) => errors.push(error.message));
+      return { page, context, errors };
+    },
+    stopServer: stop,
+    startServer: start,
+    restart: async () => {
+      await stop();
+      await cluster.stop();
+      await cluster.start();
+      await start();
+    },
+    close: async () => {
+      await browser.close();
+      await stop();
+      await cluster.stop();
+      rmSync(scratch, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,244 @@
+import type { Page } from 'playwright-core';
+import { compileGuide } from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+import { answerAll, begin, hold, onRecord, outcome, strip, tell, type Specimen } from '../forager';
+import { startRig, WIDE, type Rig } from '../rig';
+
+jest.setTimeout(180_000);
+
+const guide = compileGuide(shippedGuide());
+
+/** What a true specimen of this taxon shows, by the question that asks for it. */
+function specimen(id: string, stage: string, other: Record<string, string> = {}): Specimen {
+  const taxon = guide.taxon(id);
+  if (!taxon) throw new Error(`no taxon ${id}`);
+  return Object.fromEntries(guide.characters.flatMap((c) => {
+    if (!('states' in c.character)) return [];
+    const known = taxon.atStage.get(c.index)?.get(stage as never);
+    const usual = known?.kind === 'states' ? [...c.stateBit].find(([, bit]) => (known.usual & bit) !== 0)?.[0] : undefined;
+    const state = other[c.id] ?? usual;
+    const label = c.character.states.find((s) => s.id === state)?.label;
+    return label ? [[c.character.question, label]] : [];
+  }));
+}
+
+const CHANTERELLE = specimen('cantharellus-cibarius', 'mature');
+const FUNGUS_TOLD = [
+  ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['At which stage is it?', 'Open'], ['In what condition?', 'Fresh and sound'],
+] as const;
+const LEAVES_TOLD = [
+  ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['At which stage is it?', 'Leaves only'],
+  ['In what condition?', 'Fresh and sound'], ['Traced to one base?', 'Yes, all of it'],
+] as const;
+
+let rig: Rig;
+beforeAll(async () => { rig = await startRig(); });
+afterAll(async () => { await rig.close(); });
+
+const toVerdict = async (page: Page) => {
+  await page.getByRole('link', { name: 'See the verdict and its reasons' }).click();
+  await page.waitForURL(/\/verdict$/);
+};
+
+test('collect, pause and leave, on a phone; all three are there after server and database were restarted', async () => {
+  const { page, context, errors } = await rig.open();
+
+  // A chanterelle with everything there is to see.
+  const collected = await begin(page, /^Ridges/, 'girolle', /^Chanterelle/, 'Spruce above the Karrow spring');
+  await tell(page, FUNGUS_TOLD);
+  expect(await outcome(page)).toBe('Pause');
+  const asked = await answerAll(page, CHANTERELLE, { until: (o) => o === 'Collect' });
+  expect(asked.length).toBeLessThanOrEqual(14);
+  expect(await outcome(page)).toBe('Collect');
+  expect(await page.getByRole('button', { name: /^Deadly webcap, deadly · silent for 2 to 17 days: 3 of 3 bars filled/ }).count()).toBe(1);
+  await toVerdict(page);
+  await page.getByText('Nothing recorded stands against collecting. You decide.').waitFor();
+  await page.getByRole('heading', { name: 'What it leans on' }).waitFor();
+  await page.getByText(/Not in this guide at all: other chanterelles/).waitFor();
+  await hold(page, /^I collect it/);
+  await page.waitForURL(new RegExp(`/find/${collected}$`));
+  await page.getByRole('heading', { name: 'Collected' }).waitFor();
+
+  // One whose flesh nobody cut: a ground is missing.
+  const paused = await begin(page, /^Ridges/, 'Canth', /^Chanterelle/, 'Beech slope, Lower Ostrel');
+  await tell(page, FUNGUS_TOLD);
+  const flesh = guide.character('flesh.colour')?.character.question ?? '';
+  await answerAll(page, Object.fromEntries(Object.entries(CHANTERELLE).filter(([q]) => q !== flesh)), { most: 14 });
+  expect(await outcome(page)).toBe('Pause');
+  await toVerdict(page);
+  await page.getByText('Its own marks, still to be seen for sure: colour of the cut flesh.').waitFor();
+  expect(await page.getByRole('button', { name: /^I collect it/ }).count()).toBe(0);
+  await hold(page, /^I come back later/);
+  await page.getByRole('heading', { name: 'Left for later' }).waitFor();
+
+  // A "ground elder" with a purple-marked stem and the wrong smell, looked at again each time it asks.
+  const hemlock = specimen('conium-maculatum', 'vegetative', { 'stem.marks': 'spotted', 'leaf.smell': 'mousy' });
+  const left = await begin(page, /^Umbels/, 'Giersch', /^Ground elder/, 'Hedge below the Vessen hut');
+  await tell(page, LEAVES_TOLD);
+  const questions = await answerAll(page, hemlock, { until: (o) => o === 'Leave' });
+  expect(await outcome(page)).toBe('Leave');
+  expect(new Set(questions).size).toBeLessThan(questions.length);
+  await page.getByText(/speaks against ground elder/).first().waitFor();
+  await toVerdict(page);
+  await page.getByRole('heading', { name: 'Against it' }).waitFor();
+  await hold(page, /^I leave it/);
+  await page.getByRole('heading', { name: 'Left', exact: true }).waitFor();
+
+  const before = await Promise.all([collected, paused, left].map((id) => onRecord(page, id, (find) => find.decisions.length === 1)));
+  expect(before.map((find) => find.verdicts.at(-1)?.verdict.outcome)).toEqual(['collect', 'pause', 'leave']);
+
+  await rig.restart();
+
+  await page.goto('/finds');
+  for (const name of [/Chanterelle, Collect, Collected/, /Chanterelle, Pause, Left for later/, /Ground elder, Leave, Left/]) {
+    await page.getByRole('link', { name }).first().waitFor();
+  }
+  for (const find of before) {
+    expect(await onRecord(page, find.id, () => true)).toEqual(find);
+    await page.goto(`/find/${find.id}`);
+    const rows = page.getByRole('list', { name: 'What was seen' }).getByRole('listitem');
+    await rows.first().waitFor();
+    expect(await rows.count()).toBe(find.readings.length);
+  }
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
+test('the purple-marked stem and the smell are asked again, and each speaks against it', async () => {
+  const { page, context } = await rig.open();
+  const id = await begin(page, /^Umbels/, 'goutweed', /^Ground elder/, '');
+  await tell(page, LEAVES_TOLD);
+  const choose = async (name: string, answer: string) => {
+    await page.getByRole('button', { name: 'Something else seen' }).click();
+    await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+    await page.getByRole('button', { name: answer, exact: true }).click();
+  };
+  const spots = 'Separate dark purple spots or blotches';
+  await choose('Marks on stem and leaf stalks', spots);
+  await page.getByText('Look again', { exact: true }).waitFor();
+  expect(await outcome(page)).toBe('Pause');
+  await page.getByText(/Marks on stem and leaf stalks speaks against ground elder, seen once/).waitFor();
+  await page.getByRole('button', { name: spots, exact: true }).click();
+  await page.getByRole('status', { name: /^Leave\. / }).waitFor();
+  await page.getByText(/twice, and .*hemlock.* fits everything seen/).waitFor();
+  await choose('Smell of the crushed leaf', 'Musty, of mice');
+  await page.getByText('Look again', { exact: true }).waitFor();
+  await page.getByRole('button', { name: 'Musty, of mice', exact: true }).click();
+  const find = await onRecord(page, id, (record) => record.readings.length === 4);
+  expect(find.readings.map((r) => r.character)).toEqual(['stem.marks', 'stem.marks', 'leaf.smell', 'leaf.smell']);
+  await toVerdict(page);
+  await page.getByText(/^Smell of the crushed leaf speaks against ground elder, twice/).waitFor();
+  await context.close();
+});
+
+test('an answer taken back stays visible, is asked again, and gives its bar back', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/find/demo-find-5/check');
+  const webcap = () => page.getByRole('button', { name: /^Deadly webcap/ }).getAttribute('aria-label');
+  await strip(page).waitFor();
+  const first = await webcap();
+  await page.getByRole('button', { name: 'Blunt ridges, folds of the flesh itself' }).click();
+  await page.getByRole('button', { name: /^Deadly webcap.*3 of 3/ }).waitFor();
+  await page.getByRole('button', { name: 'Take back', exact: true }).click();
+  await page.getByText('Look again: the answer was taken back.').waitFor();
+  expect(await webcap()).toBe(first);
+  await page.getByText('Underside · taken back').waitFor();
+  await context.close();
+});
+
+test('torn between two, a guess, and "can’t tell" give no bar', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/find/demo-find-5/check');
+  await page.getByRole('button', { name: /^Deadly webcap.*2 of 3/ }).waitFor();
+  await page.getByRole('button', { name: 'Torn between some' }).click();
+  await page.getByRole('checkbox', { name: 'Blunt ridges, folds of the flesh itself' }).click();
+  await page.getByRole('checkbox', { name: /^Thin gills/ }).click();
+  await page.getByRole('button', { name: 'It is one of these' }).click();
+  await page.getByText(/^Blunt ridges, folds of the flesh itself, or thin gills/).waitFor();
+  await page.getByRole('button', { name: /^Deadly webcap.*2 of 3/ }).waitFor();
+  await page.getByRole('radio', { name: 'Guess' }).click();
+  await page.getByRole('list', { name: 'Answers' }).getByRole('button').first().click();
+  await page.getByText(/· a guess/).waitFor();
+  await page.getByRole('button', { name: /^Deadly webcap.*2 of 3/ }).waitFor();
+  await context.close();
+});
+
+test('every address can be reloaded, and a wrong one says so', async () => {
+  const { page, context, errors } = await rig.open(WIDE);
+  for (const [path, text] of [
+    ['/', 'Before you pick it'], ['/new', 'A new find'], ['/finds', 'Finds'], ['/find/demo-find-2', 'Penny bun'], ['/find/demo-find-5/check', 'Is it chanterelle?'],
+    ['/find/demo-find-5/around', 'Around the chanterelle'], ['/find/demo-find-2/verdict', 'Leave'], ['/eaten', 'Someone ate something'],
+    ['/find/never-made', 'There is no such find'], ['/nowhere', 'There is no such page'],
+  ] as const) {
+    await page.goto(path);
+    await page.getByText(text, { exact: true }).first().waitFor();
+    await page.reload();
+    await page.getByText(text, { exact: true }).first().waitFor();
+  }
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
+test('on a wide screen digits answer, U cannot tell, N skips, Z takes back', async () => {
+  const { page, context } = await rig.open(WIDE);
+  const id = await begin(page, /^Spines/, 'hedgehog', /^Hedgehog/, '');
+  await tell(page, FUNGUS_TOLD);
+  await strip(page).waitFor();
+  const count = async (n: number) => onRecord(page, id, (find) => find.readings.length === n);
+  await page.keyboard.press('4');
+  expect((await count(1)).readings[0]?.value).toEqual({ kind: 'states', states: ['spines'] });
+  await page.keyboard.press('z');
+  await onRecord(page, id, (find) => find.withdrawals.length === 1);
+  await page.keyboard.press('4');
+  await count(2);
+  await page.keyboard.press('u');
+  expect((await count(3)).readings[2]?.value).toEqual({ kind: 'cant-tell' });
+  await page.keyboard.press('n');
+  expect((await onRecord(page, id, (find) => find.skips.length === 1)).skips).toHaveLength(1);
+  await context.close();
+});
+
+test('without its server nothing is lost: answers wait in the browser and are sent when it is back', async () => {
+  const { page, context } = await rig.open();
+  const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'Spruce above the Karrow spring');
+  await tell(page, FUNGUS_TOLD);
+  await strip(page).waitFor();
+  await onRecord(page, id, (find) => find.context.condition === 'fresh');
+  await rig.stopServer();
+  await answerAll(page, CHANTERELLE, { most: 2 });
+  await page.getByText(/entries? waits? to be sent/).waitFor();
+  expect(await outcome(page)).toBe('Pause');
+  await rig.startServer();
+  const find = await onRecord(page, id, (record) => record.readings.length === 2);
+  expect(find.readings).toHaveLength(2);
+  await page.getByText(/to be sent/).waitFor({ state: 'detached' });
+  await context.close();
+});
+
+test('collecting against the verdict asks for a reason and stays marked', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/find/demo-find-5/verdict');
+  await page.getByRole('button', { name: 'It was collected all the same' }).click();
+  const held = page.getByRole('button', { name: /^Collected against/ });
+  expect(await held.isDisabled()).toBe(true);
+  await page.getByLabel('Why was it collected against the verdict?').fill('Jorun had it in the basket already.');
+  await hold(page, /^Collected against/);
+  await page.getByRole('heading', { name: 'Collected, against the verdict' }).waitFor();
+  const find = await onRecord(page, 'demo-find-5', (record) => record.decisions.length === 1);
+  expect(find.decisions[0]).toMatchObject({ choice: 'collect', reason: 'Jorun had it in the basket already.' });
+  await context.close();
+});
+
+test('what the guide does not know is said, and what nobody should collect never is', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/new');
+  await page.getByRole('radio', { name: /^Herb/ }).click();
+  const name = page.getByLabel('Name, in any language, or scientific');
+  await name.fill('morel');
+  await page.getByText('Not in this guide', { exact: true }).waitFor();
+  await name.fill('tollkirsche');
+  await page.getByRole('button', { name: /^Deadly nightshade/ }).click();
+  await page.waitForURL(/around$/);
+  await page.getByRole('status', { name: /^Leave\. Deadly nightshade .* is not for collecting/ }).waitFor();
+  await context.close();
+});
