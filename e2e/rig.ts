@@ -8,7 +8,8 @@ import { freePort } from '../scripts/lib/ports';
 
 /** The whole of Pause for a browser test: a database and a server of its own, and the built app in a real browser. */
 
-const ROOT = join(__dirname, '..');
+// Tests and scripts both run from the root of the repository.
+const ROOT = process.cwd();
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
 export const BROWSER_FLAGS = [

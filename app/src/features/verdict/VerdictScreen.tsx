@@ -20,13 +20,15 @@ export function VerdictScreen() {
 }
 
 const PLACE = new Set(['place-forbidden', 'place-contaminated', 'protected', 'place-doubt', 'place-strains', 'not-traced']);
+/** Looks that spoke against it, even where they have not settled anything yet. */
+const SPEAKS_AGAINST = new Set(['contradicted-open', 'other-piece-against', 'stage-disputed']);
 const aboutPlace = (reason: Reason) => PLACE.has(reason.code)
   || (reason.code === 'context-missing' && ['permission', 'contamination', 'protection', 'tracedToBase'].includes(reason.field));
 
 function VerdictView({ record, evaluation: { verdict } }: { readonly record: FindRecord; readonly evaluation: Evaluation }) {
   const router = useRouter();
-  const against = verdict.reasons.filter((r) => r.weight === 'leave' && !aboutPlace(r));
-  const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r) && r.code !== 'signature-missing')
+  const against = verdict.reasons.filter((r) => (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) && !aboutPlace(r));
+  const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r) && !SPEAKS_AGAINST.has(r.code) && r.code !== 'signature-missing')
     .sort((a, b) => Number(b.code === 'bars-short') - Number(a.code === 'bars-short'));
   const marks = verdict.reasons.flatMap((r) => (r.code === 'signature-missing' ? [lowerFirst(characterName(r.character))] : []));
   const place = verdict.reasons.filter(aboutPlace);
@@ -36,7 +38,7 @@ function VerdictView({ record, evaluation: { verdict } }: { readonly record: Fin
     <Screen>
       <Band verdict={verdict} />
       <Group title="Against it" reasons={against} verdict={verdict} />
-      <Group title="Still missing" reasons={missing} verdict={verdict} more={marks.length > 0 ? `Its own marks, still to be seen for sure: ${marks.join('; ')}.` : undefined} />
+      <Group title={verdict.outcome === 'leave' ? 'And not told or seen' : 'Still missing'} reasons={missing} verdict={verdict} more={marks.length > 0 ? `Its own marks, still to be seen for sure: ${marks.join('; ')}.` : undefined} />
       <Group title="About the place" reasons={place} verdict={verdict} />
       {verdict.outcome === 'pause' ? <Button label="Go on with the check" onPress={toCheck} /> : null}
       <SeenFor record={record} verdict={verdict} />
