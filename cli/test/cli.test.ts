@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtemp, writeFile } from 'node:fs/promises';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { canonicalJson, decide, type Verdict } from '@pause/core';
@@ -26,6 +26,8 @@ const file = async (name: string, content: unknown) => {
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'pause-cli-'));
 });
+
+afterAll(() => rm(folder, { recursive: true, force: true }));
 
 test('prints the verdict, its bars and its reasons, in the same bytes as the core', async () => {
   const find = followChecks('cantharellus-cibarius');

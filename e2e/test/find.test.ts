@@ -49,6 +49,8 @@ test('collect, pause and leave, on a phone; all three are there after server and
   expect(await outcome(page)).toBe('Pause');
   const asked = await answerAll(page, CHANTERELLE, { until: (o) => o === 'Collect' });
   expect(asked.length).toBeLessThanOrEqual(14);
+  // The deciding runs beside the drawing, in a worker.
+  expect(page.workers()).toHaveLength(1);
   expect(await outcome(page)).toBe('Collect');
   expect(await page.getByRole('button', { name: /^Deadly webcap, deadly · silent for 2 to 17 days: 3 of 3 bars filled/ }).count()).toBe(1);
   await toVerdict(page);
