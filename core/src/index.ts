@@ -12,5 +12,6 @@ export * from './target';
 export { asksForTracing } from './context';
 export * from './verdict';
 export * from './next';
+export * from './plan';
 export { partings, type Parting } from './part';
 export { FindRecord, FindSummary, Decision, Choice, caseOf } from './find';

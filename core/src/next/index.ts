@@ -3,6 +3,7 @@ import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } f
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
 import { relationAtStages, type Relation } from '../relation';
 import { disputedCharacters } from '../settle';
+import { DAMAGE_SECONDS } from '../plan';
 import { holds } from '../target';
 import { toLook } from '../case';
 import { shopping, unanswered, weigh } from '../verdict';
@@ -35,8 +36,6 @@ export interface AnswerEffect {
   readonly bars: readonly { readonly taxon: TaxonId; readonly from: number; readonly to: number; readonly need: number }[];
 }
 
-/** Seconds that a damage is counted as, so that harmless checks come before harmful ones. */
-const DAMAGE_SECONDS: Readonly<Record<Damage, number>> = { none: 0, slight: 10, part: 60, whole: 240 };
 const SIGNATURE_WEIGHT = 2;
 
 /**

@@ -1,0 +1,153 @@
+import { BARS_NEEDED, groundsAgainst, largestIndependent } from '../bars';
+import type { CaseView } from '../case';
+import { CAUSE_BIT, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
+import { disputedCharacters } from '../settle';
+import { holds } from '../target';
+import { shopping, unanswered } from '../verdict';
+
+/**
+ * The plan as a weighted set multicover with causes: choose checks of least cost so that every dangerous taxon
+ * gets its bars, the signature is read and enough groups fit, if the specimen shows what is usual for the target.
+ * Plain arrays over options (checks) and rows (dangerous taxa), so that any solver can read it.
+ */
+
+/** What the person has at hand. */
+export interface Hands {
+  /** Gear at hand; left out: everything. */
+  readonly gear?: ReadonlySet<string>;
+  /** Characters that turned out impossible to read. */
+  readonly without?: ReadonlySet<string>;
+  /** Nothing that takes longer than this, in seconds. */
+  readonly longest?: number;
+}
+
+export interface Option {
+  readonly character: CompiledCharacter;
+  /** Seconds, with damage counted as seconds. */
+  readonly cost: number;
+  readonly group: number;
+  /** Shared causes of the answer that is expected, as bits. */
+  readonly causes: number;
+}
+
+export interface Row {
+  readonly taxon: CompiledTaxon;
+  readonly need: number;
+  /** By option: would its expected answer be a ground against this taxon? */
+  readonly against: Uint8Array;
+  /** By option: would it fit this taxon, so that its group gives no ground? */
+  readonly fits: Uint8Array;
+  /** Grounds that stand already: their groups and causes. */
+  readonly standing: readonly { readonly group: number; readonly causes: number }[];
+  /** Groups that give no ground any more, because something read in them fits. */
+  readonly spoiled: ReadonlySet<number>;
+}
+
+export interface PlanProblem {
+  readonly options: readonly Option[];
+  readonly rows: readonly Row[];
+  /** Options that the plan must hold: signature marks not seen yet. */
+  readonly forced: readonly number[];
+  /** Groups from which sure fits stand already. */
+  readonly fitGroups: ReadonlySet<number>;
+  readonly groupsNeeded: number;
+  /** Signature marks that cannot be read now. */
+  readonly unseen: readonly CompiledCharacter[];
+}
+
+/** Seconds that a damage is counted as, so that harmless checks come before harmful ones. */
+export const DAMAGE_SECONDS: Readonly<Record<Damage, number>> = { none: 0, slight: 10, part: 60, whole: 240 };
+
+export function buildProblem(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, hands: Hands): PlanProblem {
+  const stages = view.find.context.stages ?? target.taxon.stages;
+  const passed = new Set<string>(unanswered(guide, view, target));
+  const possible = (c: CompiledCharacter) => !c.place && c.character.kingdom === view.find.kingdom
+    && !view.onPiece.has(c.index) && !passed.has(c.id) && hands.without?.has(c.id) !== true
+    && c.character.seconds <= (hands.longest ?? Infinity)
+    && (c.character.gear ?? []).every((g) => hands.gear === undefined || hands.gear.has(g))
+    && stages.some((stage) => c.stages.has(stage));
+  const expected = guide.characters.flatMap((character) => {
+    const usual = possible(character) ? usualOf(character, target, stages) : undefined;
+    return usual ? [{ character, usual }] : [];
+  });
+  const options: Option[] = expected.map(({ character, usual }) => ({
+    character,
+    cost: character.character.seconds + DAMAGE_SECONDS[character.character.damage],
+    group: character.group,
+    causes: character.restsOn | (usual.kind === 'states' && (usual.mask & character.absentMask) !== 0 ? CAUSE_BIT.absence : 0),
+  }));
+
+  const disputed = disputedCharacters(view);
+  const extra = shopping(view).extraBars;
+  const rows = guide.taxa
+    .filter((taxon) => taxon.grade !== 'none' && taxon.index !== target.index && taxon.taxon.kingdom === view.find.kingdom)
+    .map((taxon) => {
+      const standing = groundsAgainst(view, taxon, disputed).map(({ group, causes }) => ({ group, causes }));
+      const spoiled = new Set<number>();
+      for (const look of view.looks) {
+        const known = taxon.overall.get(look.character.index);
+        if (!known) continue;
+        if (look.kind === 'states' && known.kind === 'states' && (look.mask & known.usual) !== 0) spoiled.add(look.character.group);
+        if (look.kind === 'number' && known.kind === 'number' && look.high >= known.usual[0] && look.low <= known.usual[1]) spoiled.add(look.character.group);
+      }
+      const relation = expected.map(({ character, usual }) => expectedRelation(character, usual, taxon));
+      return {
+        taxon,
+        need: BARS_NEEDED[taxon.grade] + (taxon.grade === 'deadly' ? extra : 0),
+        against: Uint8Array.from(relation, (r, i) => (r === 'against' && !disputed.has(expected[i]?.character.index ?? -1) ? 1 : 0)),
+        fits: Uint8Array.from(relation, (r) => (r === 'fits' ? 1 : 0)),
+        standing,
+        spoiled,
+      };
+    })
+    .filter((row) => largestIndependent(row.standing).length < row.need);
+
+  const held = holds(guide, view, target);
+  const fitGroups = new Set(held.fitGroups.map((group) => guide.groups.indexOf(group)));
+  const missing = held.signature.filter((mark) => !mark.held).map((mark) => mark.character);
+  const forced: number[] = [];
+  const unseen: CompiledCharacter[] = [];
+  for (const id of missing) {
+    const option = options.findIndex((o) => o.character.id === id);
+    const character = guide.character(id);
+    if (option >= 0) forced.push(option);
+    else if (character) unseen.push(character);
+  }
+  return { options, rows, forced, fitGroups, groupsNeeded: held.groupsNeeded, unseen };
+}
+
+type Usual =
+  | { readonly kind: 'states'; readonly mask: number }
+  | { readonly kind: 'number'; readonly span: readonly [number, number] };
+
+/** All that is usual for the target at these stages; undefined where a stage at which it shows is not stated. */
+function usualOf(character: CompiledCharacter, target: CompiledTaxon, stages: readonly StageId[]): Usual | undefined {
+  const stated = target.atStage.get(character.index);
+  const seen = stages.filter((stage) => character.stages.has(stage)).map((stage) => stated?.get(stage));
+  let usual: Usual | undefined;
+  for (const known of seen) {
+    if (!known) return undefined;
+    if (known.kind === 'states') usual = { kind: 'states', mask: (known.usual | (usual?.kind === 'states' ? usual.mask : 0)) >>> 0 };
+    else {
+      const span: readonly [number, number] = usual?.kind === 'number' ? usual.span : known.usual;
+      usual = { kind: 'number', span: [Math.min(span[0], known.usual[0]), Math.max(span[1], known.usual[1])] };
+    }
+  }
+  return usual;
+}
+
+/** `against` only if every usual answer is; `fits` if some usual answer could be usual for the other too. */
+function expectedRelation(character: CompiledCharacter, usual: Usual, taxon: CompiledTaxon): 'against' | 'fits' | 'neither' {
+  const known = taxon.overall.get(character.index);
+  if (known?.kind === 'states' && usual.kind === 'states') {
+    if ((usual.mask & known.possible) === 0) return 'against';
+    return (usual.mask & known.usual) !== 0 ? 'fits' : 'neither';
+  }
+  if (known?.kind === 'number' && usual.kind === 'number') {
+    const measure = character.character;
+    const error = measure.kind === 'measure' ? millimetres(measure.error, measure.unit) : 0;
+    if (usual.span[1] + error < known.possible[0] || usual.span[0] - error > known.possible[1]) return 'against';
+    return usual.span[1] >= known.usual[0] && usual.span[0] <= known.usual[1] ? 'fits' : 'neither';
+  }
+  return 'neither';
+}
