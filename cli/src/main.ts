@@ -1,15 +1,19 @@
 import { readFile } from 'node:fs/promises';
 import { text as readAll } from 'node:stream/consumers';
-import {
-  canonicalJson, CaseError, compileGuide, decide, GuideError, parseCase, parseGuide,
-} from '@pause/core';
+import { ask, ASKED, CaseError, compileGuide, GuideError, canonicalJson, parseGuide, type Asked } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 
-const USAGE = `usage: pause decide FILE.json [--guide GUIDE.json]
+const USAGE = `usage: pause COMMAND FILE.json [--guide GUIDE.json]
 
-Decides a find and prints the verdict, its bars and its reasons as one line of canonical JSON.
-FILE.json holds guide, kingdom, target, pieces, readings and context; "-" reads it from standard input.
-Without --guide, the guide that ships is asked.`;
+  decide     the verdict of a find, its bars and its reasons
+  next       the checks worth making now, and what each answer to the first would do
+  plan       the cheapest checks that would fill everything, and what to fall back on
+  pieces     the checks for the rest of the patch
+  identify   candidates for a find without a name, and the check that tells most
+  recompute  a stored find and its verdict, asked again of this guide
+  lint       what a guide would have to mend; FILE.json is the guide
+
+Prints one line of canonical JSON. "-" reads from standard input. Without --guide, the guide that ships is asked.`;
 
 interface Out {
   write(text: string): unknown;
@@ -30,8 +34,9 @@ export async function main(args: readonly string[], out: Out, err: Out): Promise
       out.write(`${USAGE}\n`);
       return command === undefined ? 2 : 0;
     }
-    if (command !== 'decide') throw new Refusal(`"${command}" is not a command; there is: decide`);
-    out.write(`${await decideFile(rest)}\n`);
+    const asked = ASKED.find((name) => name === command);
+    if (!asked) throw new Refusal(`"${command}" is not a command; there are: ${ASKED.join(', ')}`);
+    out.write(`${await answer(asked, rest)}\n`);
     return 0;
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
@@ -40,20 +45,21 @@ export async function main(args: readonly string[], out: Out, err: Out): Promise
   }
 }
 
-async function decideFile(args: readonly string[]): Promise<string> {
-  const { file, guideFile } = readArguments(args);
-  const raw = guideFile === undefined ? undefined : await readJson(guideFile);
+async function answer(command: Asked, args: readonly string[]): Promise<string> {
+  const { file, guideFile } = readArguments(command, args);
+  const question = await readJson(file);
+  const other = guideFile === undefined ? undefined : await readJson(guideFile);
   try {
-    const guide = compileGuide(raw === undefined ? shippedGuide() : parseGuide(raw));
-    return canonicalJson(decide(guide, parseCase(await readJson(file), guide)));
+    const guide = compileGuide(other === undefined ? shippedGuide() : parseGuide(other));
+    return canonicalJson(ask(command, question, guide));
   } catch (error) {
     if (error instanceof CaseError) throw new Refusal(oneLine(file, error.problems.map((p) => `${p.field}: ${p.reason}`)));
-    if (error instanceof GuideError) throw new Refusal(oneLine(guideFile ?? 'guide', error.message.split('\n')));
+    if (error instanceof GuideError) throw new Refusal(oneLine(command === 'lint' ? file : guideFile ?? 'guide', error.message.split('\n')));
     throw error;
   }
 }
 
-function readArguments(args: readonly string[]): { file: string; guideFile: string | undefined } {
+function readArguments(command: Asked, args: readonly string[]): { file: string; guideFile: string | undefined } {
   const files: string[] = [];
   let guideFile: string | undefined;
   for (let index = 0; index < args.length; index += 1) {
@@ -66,8 +72,8 @@ function readArguments(args: readonly string[]): { file: string; guideFile: stri
     else files.push(arg);
   }
   const [file, ...more] = files;
-  if (file === undefined) throw new Refusal('decide wants a file');
-  if (more.length > 0) throw new Refusal(`decide wants one file, not ${files.length}`);
+  if (file === undefined) throw new Refusal(`${command} wants a file`);
+  if (more.length > 0) throw new Refusal(`${command} wants one file, not ${files.length}`);
   return { file, guideFile };
 }
 

@@ -2,7 +2,7 @@ import { execFile } from 'node:child_process';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { canonicalJson, decide, type Verdict } from '@pause/core';
+import { ask, canonicalJson, decide, type Verdict } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { followChecks, guide } from '../../core/test/finds';
 
@@ -37,6 +37,16 @@ test('prints the verdict, its bars and its reasons, in the same bytes as the cor
   const verdict = JSON.parse(out) as Verdict;
   expect(verdict.outcome).toBe('collect');
   expect(verdict.rows[0]?.bars.length).toBeGreaterThanOrEqual(3);
+}, WAIT);
+
+test.each(['next', 'plan', 'pieces', 'identify', 'recompute', 'lint'] as const)('%s gives the same bytes as the core', async (command) => {
+  const find = JSON.parse(JSON.stringify(followChecks('boletus-edulis'))) as Record<string, unknown>;
+  const { target: _target, earlierTargets: _earlier, ...unnamed } = find;
+  const question = {
+    next: find, plan: { find }, pieces: { find }, identify: { find: unnamed }, recompute: { find, verdict: decide(guide, followChecks('boletus-edulis')) }, lint: guide.guide,
+  }[command];
+  const { status, out } = await pause(command, await file(`${command}.json`, question));
+  expect([status, out]).toEqual([0, `${canonicalJson(ask(command, question, guide))}\n`]);
 }, WAIT);
 
 test('another guide can be asked', async () => {

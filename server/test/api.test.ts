@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
-import { canonicalJson, caseOf, decide, FindRecord, parseCase } from '@pause/core';
+import { ask as askCore, ASKED, canonicalJson, caseOf, decide, FindRecord, parseCase, type Asked } from '@pause/core';
 import { allUsual, at, followChecks, guide } from '../../core/test/finds';
 import { APPEND_ONLY } from '../src/db';
 import { startServer, type RunningServer } from '../src/start';
@@ -223,6 +223,40 @@ describe('the database keeps what was read', () => {
     await expect(sql`update ${sql.table(table)} set received_at = now() where ${sql.ref(key)} = ${row?.key}`.execute(database.db)).rejects.toThrow(refused);
     await expect(sql`delete from ${sql.table(table)} where ${sql.ref(key)} = ${row?.key}`.execute(database.db)).rejects.toThrow(refused);
     await expect(sql`truncate ${sql.table(table)} cascade`.execute(database.db)).rejects.toThrow(refused);
+  });
+});
+
+describe('questions to the core', () => {
+  const find = JSON.parse(JSON.stringify(followChecks('hydnum-repandum'))) as Json;
+  const { target: _target, earlierTargets: _earlier, ...unnamed } = find;
+  const verdict = decide(guide, followChecks('hydnum-repandum'));
+  test.each<[Asked, unknown]>([
+    ['decide', find], ['next', { ...find, readings: [] }], ['plan', { find: { ...find, readings: [] }, hands: { gear: ['knife'] } }], ['pieces', { find }],
+    ['identify', { find: unnamed }], ['recompute', { find, verdict }], ['lint', guide.guide],
+  ])('%s gives the same bytes as the core', async (asked, question) => {
+    const answer = await post(`/${asked}`, question);
+    expect(answer.status).toBe(200);
+    expect(canonicalJson(answer.body)).toBe(canonicalJson(askCore(asked, JSON.parse(JSON.stringify(question)), guide)));
+  });
+
+  test.each<[Asked, unknown, string]>([
+    ['decide', {}, 'guide'], ['next', { ...find, target: 'nothing-known' }, 'target'], ['plan', { find, hands: { longest: -1 } }, 'hands.longest'],
+    ['plan', { find: { ...find, kingdom: 'Animalia' } }, 'find.kingdom'], ['pieces', {}, 'find'], ['identify', { find }, 'find'],
+    ['recompute', { find, verdict: {} }, 'verdict'], ['lint', { format: 'pause-guide/2' }, 'format'],
+  ])('%s refuses what is wrong and names the field', async (asked, question, field) => {
+    const answer = await post(`/${asked}`, question);
+    expect(answer.status).toBe(422);
+    expect((answer.body.errors as Json[]).map((e) => e.field)).toContain(field);
+  });
+
+  test('the interface describes itself, from the schemas that parse', async () => {
+    const { body } = await ask('GET', '/openapi.json');
+    expect(body.openapi).toBe('3.1.0');
+    const paths = body.paths as Record<string, Json>;
+    for (const asked of ASKED) expect(paths[`/${asked}`]).toHaveProperty('post.requestBody.content');
+    expect(paths['/finds/{find}/readings']).toHaveProperty(['post', 'requestBody', 'content', 'application/json', 'schema', 'properties', 'sureness', 'enum'], ['sure', 'fairly', 'guess']);
+    expect((await ask('GET', '/schemas/guide')).body).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema', type: 'object' });
+    expect((await ask('GET', '/schemas/none')).status).toBe(404);
   });
 });
 

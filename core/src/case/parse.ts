@@ -1,4 +1,5 @@
-import { Case } from './schema';
+import { Case, Unnamed } from './schema';
+import type { z } from 'zod';
 import { fieldPath, type CompiledGuide } from '../guide';
 
 /** A field of a case that is wrong, and what would be right. */
@@ -20,25 +21,37 @@ export class CaseError extends Error {
  * @throws CaseError with every problem found, each naming its field (`readings[2].value.unit`)
  */
 export function parseCase(raw: unknown, guide: CompiledGuide): Case {
-  const parsed = Case.safeParse(raw);
-  if (!parsed.success) {
-    throw new CaseError(
-      parsed.error.issues.map((issue) => ({ field: fieldPath(issue.path) || 'case', reason: issue.message })),
-    );
-  }
-  const problems = [...checkCase(parsed.data, guide)];
-  if (problems.length > 0) throw new CaseError(problems);
-  return parsed.data;
+  return parsed(Case, raw, (find) => [...checkNames(find, guide), ...checkCase(find, guide)]);
 }
 
-function* checkCase(find: Case, guide: CompiledGuide): Generator<CaseProblem> {
-  if (find.guide.id !== guide.guide.id) yield { field: 'guide.id', reason: `"${find.guide.id}" is not at hand; "${guide.guide.id}" is` };
-  if (find.guide.version !== undefined && find.guide.version !== guide.version) {
-    yield { field: 'guide.version', reason: `the guide at hand has version ${guide.version}` };
+/** The same for a find without a name. */
+export function parseUnnamed(raw: unknown, guide: CompiledGuide): Unnamed {
+  return parsed(Unnamed, raw, (find) => [...checkCase(find, guide)]);
+}
+
+function parsed<S extends z.ZodType>(schema: S, raw: unknown, check: (find: z.infer<S>) => CaseProblem[]): z.infer<S> {
+  const result = schema.safeParse(raw);
+  if (!result.success) {
+    throw new CaseError(
+      result.error.issues.map((issue) => ({ field: fieldPath(issue.path) || 'case', reason: issue.message })),
+    );
   }
+  const problems = check(result.data);
+  if (problems.length > 0) throw new CaseError(problems);
+  return result.data;
+}
+
+function* checkNames(find: Case, guide: CompiledGuide): Generator<CaseProblem> {
   if (!guide.taxon(find.target)) yield { field: 'target', reason: `"${find.target}" is not a taxon of the guide` };
   for (const [index, earlier] of (find.earlierTargets ?? []).entries()) {
     if (!guide.taxon(earlier.taxon)) yield { field: `earlierTargets[${index}].taxon`, reason: `"${earlier.taxon}" is not a taxon of the guide` };
+  }
+}
+
+function* checkCase(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem> {
+  if (find.guide.id !== guide.guide.id) yield { field: 'guide.id', reason: `"${find.guide.id}" is not at hand; "${guide.guide.id}" is` };
+  if (find.guide.version !== undefined && find.guide.version !== guide.version) {
+    yield { field: 'guide.version', reason: `the guide at hand has version ${guide.version}` };
   }
   const plan = find.bodyPlan === undefined ? undefined : guide.guide.bodyPlans.find((b) => b.id === find.bodyPlan);
   if (find.bodyPlan !== undefined && !plan) yield { field: 'bodyPlan', reason: `"${find.bodyPlan}" is not a body plan of the guide` };
@@ -54,7 +67,7 @@ function* checkCase(find: Case, guide: CompiledGuide): Generator<CaseProblem> {
   yield* checkReadings(find, guide);
 }
 
-function* checkPieces(find: Case): Generator<CaseProblem> {
+function* checkPieces(find: Unnamed): Generator<CaseProblem> {
   const seen = new Set<string>();
   for (const [index, piece] of find.pieces.entries()) {
     if (seen.has(piece.id)) yield { field: `pieces[${index}].id`, reason: `"${piece.id}" is there twice` };
@@ -63,7 +76,7 @@ function* checkPieces(find: Case): Generator<CaseProblem> {
   if (!find.pieces.some((p) => p.purpose === 'decide')) yield { field: 'pieces', reason: 'one piece must be there to decide about' };
 }
 
-function* checkReadings(find: Case, guide: CompiledGuide): Generator<CaseProblem> {
+function* checkReadings(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem> {
   const pieces = new Set<string>(find.pieces.map((p) => p.id));
   const ids = new Set<string>();
   for (const [index, reading] of find.readings.entries()) {

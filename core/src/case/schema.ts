@@ -102,3 +102,7 @@ export const Case = z.strictObject({
   context: Context,
 });
 export type Case = z.infer<typeof Case>;
+
+/** A find that nobody has put a name to yet. */
+export const Unnamed = Case.omit({ target: true, earlierTargets: true });
+export type Unnamed = z.infer<typeof Unnamed>;

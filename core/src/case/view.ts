@@ -1,6 +1,6 @@
 import type { CompiledCharacter, CompiledGuide, StateMask } from '../guide';
 import { CAUSE_BIT, millimetres } from '../guide';
-import type { Case, PieceId, Reading } from './schema';
+import type { Case, PieceId, Reading, Unnamed } from './schema';
 
 /** A reading made ready for comparing. */
 export type Look = {
@@ -15,8 +15,8 @@ export type Look = {
 );
 
 /** A case sorted out: what stands, what was taken back, what could not be told. */
-export interface CaseView {
-  readonly find: Case;
+export interface CaseView<F extends Unnamed = Case> {
+  readonly find: F;
   /** The piece that the verdict is about: the newest of those to decide. */
   readonly piece: PieceId;
   /** Standing answered looks over the whole find, oldest first. */
@@ -59,7 +59,7 @@ const byTime = (a: Reading, b: Reading) => (a.at < b.at ? -1 : a.at > b.at ? 1 :
  * A withdrawal counts only while the reading is the newest look of its character on its piece:
  * once it has been looked at again, both looks stand.
  */
-export function viewCase(guide: CompiledGuide, find: Case): CaseView {
+export function viewCase<F extends Unnamed>(guide: CompiledGuide, find: F): CaseView<F> {
   const readings = [...find.readings].sort(byTime);
   const takenBack = new Map((find.withdrawals ?? []).map((w) => [w.reading as string, w.at]));
   const isWithdrawn = (reading: Reading) => {

@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { CaseError, decide, parseCase, type CompiledGuide } from '@pause/core';
+import { ask, ASKED, CaseError, GuideError, type CompiledGuide } from '@pause/core';
 import compression from 'compression';
 import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';
@@ -8,9 +8,9 @@ import type { z } from 'zod';
 import type { Db } from '../db';
 import { demoOffset } from '../demo/clock';
 import {
-  finds, listFinds, ping, readFind, NewContext, NewDecision, NewFind, NewPiece, NewReading, NewSkip, NewTarget, NewVerdict, NewWithdrawal,
-  type Appended,
+  finds, listFinds, ping, readFind, NewFind, type Appended,
 } from '../finds';
+import { ADDITIONS, openApi, publishedSchema } from './openapi';
 import { fromZod, invalid, notFound, Problem, problemHandler } from '../problem';
 
 export interface AppOptions {
@@ -97,14 +97,25 @@ function api(db: Db, guide: CompiledGuide, person: string): express.Router {
     if (!kept) throw new Problem(404, 'no-such-guide', `There is no guide version "${request.params.version}".`);
     response.json(kept.document);
   });
-  router.post('/decide', (request, response) => {
-    try {
-      response.json(decide(guide, parseCase(request.body, guide)));
-    } catch (error) {
-      if (error instanceof CaseError) throw invalid(error.problems);
-      throw error;
-    }
+  router.get('/openapi.json', (_request, response) => {
+    response.json(openApi());
   });
+  router.get('/schemas/:name', (request, response) => {
+    const schema = publishedSchema(request.params.name);
+    if (!schema) throw new Problem(404, 'no-such-schema', `There is no schema "${request.params.name}".`);
+    response.json(schema);
+  });
+  for (const asked of ASKED) {
+    router.post(`/${asked}`, (request, response) => {
+      try {
+        response.json(ask(asked, request.body, guide));
+      } catch (error) {
+        if (error instanceof CaseError) throw invalid(error.problems);
+        if (error instanceof GuideError) throw invalid(error.problems.map((p) => ({ field: p.path, reason: p.reason })));
+        throw error;
+      }
+    });
+  }
 
   router.get('/finds', async (_request, response) => {
     response.json({ finds: await listFinds(db, FINDS_LISTED) });
@@ -121,13 +132,13 @@ function api(db: Db, guide: CompiledGuide, person: string): express.Router {
       answer(response, await append(findId(request), body(schema, request)));
     });
   };
-  add('pieces', NewPiece, store.piece);
-  add('targets', NewTarget, store.target);
-  add('contexts', NewContext, store.context);
-  add('readings', NewReading, store.reading);
-  add('withdrawals', NewWithdrawal, store.withdrawal);
-  add('skips', NewSkip, store.skip);
-  add('verdicts', NewVerdict, store.verdict);
-  add('decisions', NewDecision, store.decision);
+  add('pieces', ADDITIONS.pieces, store.piece);
+  add('targets', ADDITIONS.targets, store.target);
+  add('contexts', ADDITIONS.contexts, store.context);
+  add('readings', ADDITIONS.readings, store.reading);
+  add('withdrawals', ADDITIONS.withdrawals, store.withdrawal);
+  add('skips', ADDITIONS.skips, store.skip);
+  add('verdicts', ADDITIONS.verdicts, store.verdict);
+  add('decisions', ADDITIONS.decisions, store.decision);
   return router;
 }

@@ -1,0 +1,101 @@
+import { z } from 'zod';
+import { Case, CaseError, parseCase, parseUnnamed, Unnamed } from '../case';
+import { compileGuide, fieldPath, Guide, parseGuide, type CompiledGuide } from '../guide';
+import { identify } from '../identify';
+import { lint } from '../lint';
+import { answerEffects, nextChecks } from '../next';
+import { pieceCheck } from '../pieces';
+import { fallbacks, plan, type Hands } from '../plan';
+import { recompute } from '../recompute';
+import { decide, type Verdict } from '../verdict';
+
+/**
+ * What can be asked of the core from outside: one question and one schema each, the same over HTTP and on the
+ * command line.
+ */
+
+const HandsGiven = z.strictObject({
+  gear: z.array(z.string()).optional(),
+  without: z.array(z.string()).optional(),
+  longest: z.number().positive().optional(),
+});
+const Question = z.strictObject({ find: z.unknown(), hands: HandsGiven.optional() });
+const StoredVerdict = z.custom<Verdict>((v) => typeof v === 'object' && v !== null && ['outcome', 'guide', 'reasons', 'rows'].every((k) => k in v), 'a stored verdict');
+
+export const QUESTIONS = {
+  decide: { says: 'The verdict of a find, with its bars and all reasons.', schema: Case },
+  next: { says: 'The checks worth making now, best first, and what each answer to the first would do.', schema: Case },
+  plan: { says: 'The cheapest set of checks that would fill everything, proved cheapest, and what to fall back on.', schema: z.strictObject({ find: Case, hands: HandsGiven.optional() }) },
+  pieces: { says: 'The cheapest checks for every further piece of the patch.', schema: z.strictObject({ find: Case, hands: HandsGiven.optional() }) },
+  identify: { says: 'Candidates for a find without a name, by probability, and the check that tells most.', schema: z.strictObject({ find: Unnamed, hands: HandsGiven.optional(), earlierFinds: z.record(z.string(), z.number().int().nonnegative()).optional() }) },
+  recompute: { says: 'A stored find and its verdict, asked again of this guide.', schema: z.strictObject({ find: Case, verdict: z.looseObject({ outcome: z.string() }) }) },
+  lint: { says: 'What a guide would have to mend.', schema: Guide },
+} as const;
+
+export type Asked = keyof typeof QUESTIONS;
+export const ASKED = Object.keys(QUESTIONS) as Asked[];
+
+/**
+ * Answers a question given as untrusted JSON.
+ *
+ * @throws CaseError naming the field (`find.readings[2].value.unit`), or GuideError for a guide to lint
+ */
+export function ask(asked: Asked, raw: unknown, guide: CompiledGuide): unknown {
+  switch (asked) {
+    case 'decide': return decide(guide, parseCase(raw, guide));
+    case 'next': {
+      const find = parseCase(raw, guide);
+      const checks = nextChecks(guide, find);
+      const [first] = checks;
+      return { checks, effects: first ? answerEffects(guide, find, first.character) : [] };
+    }
+    case 'plan': {
+      const { find, hands } = question(raw);
+      const given = below('find', () => parseCase(find, guide));
+      const made = plan(guide, given, hands);
+      return { plan: made, fallbacks: fallbacks(guide, given, made, hands) };
+    }
+    case 'pieces': {
+      const { find, hands } = question(raw);
+      return pieceCheck(guide, below('find', () => parseCase(find, guide)), hands);
+    }
+    case 'identify': {
+      const { earlierFinds, ...rest } = shaped(Question.extend({ earlierFinds: z.record(z.string(), z.number().int().nonnegative()).optional() }), raw);
+      return identify(guide, below('find', () => parseUnnamed(rest.find, guide)), { hands: handsOf(rest.hands), ...(earlierFinds ? { earlierFinds } : {}) });
+    }
+    case 'recompute': {
+      const { find, verdict } = shaped(z.strictObject({ find: Case, verdict: StoredVerdict }), raw);
+      return below('find', () => recompute({ find, verdict }, guide));
+    }
+    case 'lint': return lint(compileGuide(parseGuide(raw)));
+  }
+}
+
+function question(raw: unknown): { find: unknown; hands: Hands } {
+  const { find, hands } = shaped(Question, raw);
+  return { find, hands: handsOf(hands) };
+}
+
+function handsOf(given: z.infer<typeof HandsGiven> | undefined): Hands {
+  return {
+    ...(given?.gear ? { gear: new Set(given.gear) } : {}),
+    ...(given?.without ? { without: new Set(given.without) } : {}),
+    ...(given?.longest === undefined ? {} : { longest: given.longest }),
+  };
+}
+
+function shaped<S extends z.ZodType>(schema: S, raw: unknown): z.infer<S> {
+  const parsed = schema.safeParse(raw);
+  if (parsed.success) return parsed.data;
+  throw new CaseError(parsed.error.issues.map((issue) => ({ field: fieldPath(issue.path) || 'question', reason: issue.message })));
+}
+
+/** Runs a parse of a member, so that its problems name the member too. */
+function below<T>(member: string, parse: () => T): T {
+  try {
+    return parse();
+  } catch (error) {
+    if (!(error instanceof CaseError)) throw error;
+    throw new CaseError(error.problems.map((p) => ({ ...p, field: p.field === 'case' ? member : `${member}.${p.field}` })));
+  }
+}

@@ -1,0 +1,162 @@
+import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
+import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, HarmGrade, Known, StageId, TaxonId } from '../guide';
+import { DAMAGE_SECONDS, type Hands } from '../plan';
+import { relationOverall } from '../relation';
+
+/**
+ * No name yet: candidates by probability, and the check that tells most. Probability orders; only bars clear.
+ *
+ * The model is a naive Bayes classifier over independence groups (readings of one group count as one, by their mean
+ * log-likelihood), with each character's misread rate. The next check maximises the expected fall of the entropy
+ * (Shannon) of the candidates per second, dangerous ones weighted up.
+ */
+
+export interface Candidate {
+  readonly taxon: TaxonId;
+  readonly grade: HarmGrade;
+  readonly probability: number;
+  /** Nothing read is against it, over all its stages. */
+  readonly fitsEverything: boolean;
+}
+
+export interface TellingCheck {
+  readonly character: CharacterId;
+  /** Expected fall of the weighted entropy, in bits. */
+  readonly bits: number;
+  readonly seconds: number;
+  readonly damage: Damage;
+}
+
+export interface Identification {
+  /** Most probable first; the probabilities and `none` add up to 1. */
+  readonly candidates: readonly Candidate[];
+  /** None of the guide: what was read is no better explained by any of its taxa than by chance. */
+  readonly none: number;
+  readonly checks: readonly TellingCheck[];
+}
+
+export interface IdentifyOptions {
+  readonly hands?: Hands;
+  /** How often this person, or group, found each taxon before. */
+  readonly earlierFinds?: Readonly<Record<string, number>>;
+}
+
+/** Share of the usual states among what a taxon shows, where occasional ones are stated besides. */
+const USUAL_SHARE = 0.9;
+/** How much likelier "none of the guide" is than one average taxon of it, before anything is read. */
+const NONE_PRIOR = 1;
+/** A place that does not suit lowers a candidate by this at most: it orders, and never rules out. */
+const PLACE_FLOOR = 0.15;
+/** Expectation of a number nobody knows the range of. */
+const NUMBER_UNKNOWN = 0.5;
+const SURE_FACTOR = { sure: 1, fairly: 2, guess: 4 } as const;
+/** What confusing it costs, for choosing what to look at next. */
+const DANGER_WEIGHT: Readonly<Record<HarmGrade, number>> = { none: 1, unpleasant: 1, serious: 2, deadly: 4 };
+
+export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyOptions = {}): Identification {
+  const view = viewCase(guide, find);
+  const taxa = guide.taxa.filter((t) => t.taxon.kingdom === find.kingdom);
+  const stages = find.context.stages;
+  const scores = taxa.map((taxon) => Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) + logLikelihood(guide, view, taxon, stages));
+  const noneScore = Math.log(NONE_PRIOR) + logLikelihood(guide, view, undefined, stages);
+  const probabilities = normalise([...scores, noneScore]);
+  const candidates = taxa
+    .map((taxon, i): Candidate => ({
+      taxon: taxon.id,
+      grade: taxon.grade,
+      probability: probabilities[i] ?? 0,
+      fitsEverything: view.looks.every((look) => look.character.place || relationOverall(look, taxon) !== 'against'),
+    }))
+    .sort((a, b) => b.probability - a.probability || (a.taxon < b.taxon ? -1 : 1));
+  return {
+    candidates,
+    none: probabilities.at(-1) ?? 0,
+    checks: tellingChecks(guide, view, taxa, probabilities, options.hands ?? {}),
+  };
+}
+
+function normalise(scores: readonly number[]): number[] {
+  const top = Math.max(...scores);
+  const weights = scores.map((score) => Math.exp(score - top));
+  const sum = weights.reduce((a, b) => a + b, 0);
+  return weights.map((weight) => weight / sum);
+}
+
+/** Of all that was read, one value a group; `undefined` is a plant that could show anything. */
+function logLikelihood(guide: CompiledGuide, view: CaseView<Unnamed>, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined): number {
+  const groups = new Map<number, number[]>();
+  for (const look of view.looks) {
+    const chance = likelihood(look, taxon, stages);
+    const kept = look.character.place ? Math.max(PLACE_FLOOR, chance) : chance;
+    groups.set(look.character.group, [...(groups.get(look.character.group) ?? []), Math.log(kept)]);
+  }
+  return [...groups].sort(([a], [b]) => a - b).reduce((sum, [, logs]) => sum + logs.reduce((a, b) => a + b, 0) / logs.length, 0);
+}
+
+/** What a taxon shows at the recorded stages it has; over all its stages where none of them is stated. */
+function knownOf(character: CompiledCharacter, taxon: CompiledTaxon, stages: readonly StageId[] | undefined): Known | undefined {
+  const stated = taxon.atStage.get(character.index);
+  const [only, ...more] = (stages ?? []).filter((stage) => taxon.taxon.stages.includes(stage) && character.stages.has(stage));
+  return only !== undefined && more.length === 0 ? stated?.get(only) ?? taxon.overall.get(character.index) : taxon.overall.get(character.index);
+}
+
+function bits(mask: number): number {
+  let count = 0;
+  for (let rest = mask; rest !== 0; rest = (rest & (rest - 1)) >>> 0) count += 1;
+  return count;
+}
+
+/** Chance of each state of a character, by bit position, misreading allowed for. */
+function stateChances(character: CompiledCharacter, known: Known | undefined, misread: number): number[] {
+  const size = character.stateBit.size;
+  if (known?.kind !== 'states') return new Array<number>(size).fill(1 / size);
+  const occasional = (known.possible & ~known.usual) >>> 0;
+  const usualShare = occasional === 0 ? 1 : USUAL_SHARE;
+  return Array.from({ length: size }, (_, position) => {
+    const bit = (1 << position) >>> 0;
+    const shown = (known.usual & bit) !== 0 ? usualShare / bits(known.usual) : (occasional & bit) !== 0 ? (1 - usualShare) / bits(occasional) : 0;
+    // A misreading may turn what is shown into any other state.
+    return shown * (1 - misread) + (1 - shown) * (misread / Math.max(1, size - 1));
+  });
+}
+
+function likelihood(look: Look, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined): number {
+  const { character, reading } = look;
+  const misread = Math.min(0.5, character.character.misread * SURE_FACTOR[reading.sureness]);
+  const known = taxon && knownOf(character, taxon, stages);
+  if (look.kind === 'states') {
+    return stateChances(character, known, misread).reduce((sum, chance, position) => ((look.mask & (1 << position)) !== 0 ? sum + chance : sum), 0);
+  }
+  if (known?.kind !== 'number') return NUMBER_UNKNOWN;
+  if (look.high < known.possible[0] || look.low > known.possible[1]) return misread;
+  return look.high >= known.usual[0] && look.low <= known.usual[1] ? 1 - misread : 0.3;
+}
+
+function entropy(probabilities: readonly number[], weights: readonly number[]): number {
+  return probabilities.reduce((sum, p, i) => (p > 0 ? sum - (weights[i] ?? 1) * p * Math.log2(p) : sum), 0);
+}
+
+function tellingChecks(
+  guide: CompiledGuide, view: CaseView<Unnamed>, taxa: readonly CompiledTaxon[], probabilities: readonly number[], hands: Hands,
+): TellingCheck[] {
+  const stages = view.find.context.stages;
+  const weights = [...taxa.map((t) => DANGER_WEIGHT[t.grade]), 1];
+  const before = entropy(probabilities, weights);
+  return guide.characters
+    .filter((c) => c.character.kingdom === view.find.kingdom && c.stateBit.size > 0 && !view.onPiece.has(c.index))
+    .filter((c) => hands.without?.has(c.id) !== true && c.character.seconds <= (hands.longest ?? Infinity))
+    .filter((c) => (c.character.gear ?? []).every((g) => hands.gear === undefined || hands.gear.has(g)))
+    .filter((c) => stages === undefined || stages.some((stage) => c.stages.has(stage)))
+    .map((c): TellingCheck => {
+      const chances = [...taxa.map((t) => stateChances(c, knownOf(c, t, stages), c.character.misread)), stateChances(c, undefined, 0)];
+      let after = 0;
+      for (let state = 0; state < c.stateBit.size; state += 1) {
+        const joint = probabilities.map((p, i) => p * (chances[i]?.[state] ?? 0));
+        const share = joint.reduce((a, b) => a + b, 0);
+        if (share > 0) after += share * entropy(joint.map((p) => p / share), weights);
+      }
+      return { character: c.id, bits: before - after, seconds: c.character.seconds, damage: c.character.damage };
+    })
+    .filter((check) => check.bits > 1e-6)
+    .sort((a, b) => b.bits / (b.seconds + DAMAGE_SECONDS[b.damage]) - a.bits / (a.seconds + DAMAGE_SECONDS[a.damage]) || (a.character < b.character ? -1 : 1));
+}

@@ -1,0 +1,90 @@
+import { canonicalJson } from '../canonical';
+import { CaseError, parseCase, type Case, type CaseProblem } from '../case';
+import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
+import { decide, type Outcome, type Reason, type Verdict } from '../verdict';
+
+/** A stored verdict, asked again of another guide version. */
+export interface Recomputed {
+  readonly before: { readonly outcome: Outcome; readonly version: string };
+  readonly after: { readonly outcome: Outcome; readonly version: string };
+  /** Whether what was decided on still stands: *collect* then and not now is recalled. */
+  readonly recalled: boolean;
+  readonly reasonsGone: readonly Reason[];
+  readonly reasonsNew: readonly Reason[];
+  readonly rows: readonly { readonly taxon: TaxonId; readonly from: { readonly have: number; readonly need: number } | undefined; readonly to: { readonly have: number; readonly need: number } | undefined }[];
+  /** What was read and the new guide no longer asks; these readings were left out. */
+  readonly unread: readonly CaseProblem[];
+  /** Statements on what was read that differ between the two guides; only if the old guide is at hand. */
+  readonly statements: readonly { readonly taxon: TaxonId; readonly character: CharacterId }[];
+}
+
+/**
+ * Re-evaluates a stored find under a new guide version, with what changed and why. The find stays as it is; readings
+ * that the new guide cannot read are left out and named. A target that the new guide does not know is a CaseError.
+ */
+export function recompute(stored: { readonly find: Case; readonly verdict: Verdict; readonly guide?: CompiledGuide }, guide: CompiledGuide): { verdict: Verdict; difference: Recomputed } {
+  const { find, unread } = readable(stored.find, guide);
+  const verdict = decide(guide, find);
+  const { verdict: old } = stored;
+  const count = (v: Verdict) => new Map(v.rows.map((row) => [row.taxon, { have: row.bars.length, need: row.need }]));
+  const [from, to] = [count(old), count(verdict)];
+  const taxa = [...new Set([...from.keys(), ...to.keys()])].sort();
+  return {
+    verdict,
+    difference: {
+      before: { outcome: old.outcome, version: old.guide.version },
+      after: { outcome: verdict.outcome, version: verdict.guide.version },
+      recalled: old.outcome === 'collect' && verdict.outcome !== 'collect',
+      reasonsGone: onlyIn(old.reasons, verdict.reasons),
+      reasonsNew: onlyIn(verdict.reasons, old.reasons),
+      rows: taxa
+        .filter((taxon) => canonicalJson(from.get(taxon) ?? null) !== canonicalJson(to.get(taxon) ?? null))
+        .map((taxon) => ({ taxon, from: from.get(taxon), to: to.get(taxon) })),
+      unread,
+      statements: stored.guide ? changedStatements(stored.guide, guide, find) : [],
+    },
+  };
+}
+
+function onlyIn(a: readonly Reason[], b: readonly Reason[]): Reason[] {
+  const others = new Set(b.map((reason) => canonicalJson(reason)));
+  return a.filter((reason) => !others.has(canonicalJson(reason)));
+}
+
+/** The find without what this guide cannot read. Whatever else is wrong with it is thrown. */
+function readable(find: Case, guide: CompiledGuide): { find: Case; unread: CaseProblem[] } {
+  const here: Case = { ...find, guide: { id: guide.guide.id } };
+  try {
+    return { find: parseCase(here, guide), unread: [] };
+  } catch (error) {
+    if (!(error instanceof CaseError)) throw error;
+    const bad = new Set<number>();
+    const badSkips = new Set<number>();
+    const unread = error.problems.filter(({ field }) => {
+      const reading = /^readings\[(\d+)\]\.(character|value)/.exec(field);
+      const skip = /^skips\[(\d+)\]\.character/.exec(field);
+      if (reading) bad.add(Number(reading[1]));
+      if (skip) badSkips.add(Number(skip[1]));
+      return reading !== null || skip !== null;
+    });
+    if (unread.length === 0) throw error;
+    const gone = new Set(find.readings.filter((_, i) => bad.has(i)).map((r) => r.id));
+    const rest: Case = {
+      ...here,
+      readings: find.readings.filter((r) => !gone.has(r.id)),
+      withdrawals: (find.withdrawals ?? []).filter((w) => !gone.has(w.reading)),
+      skips: (find.skips ?? []).filter((_, i) => !badSkips.has(i)),
+    };
+    return { find: parseCase(rest, guide), unread };
+  }
+}
+
+function changedStatements(before: CompiledGuide, after: CompiledGuide, find: Case): { taxon: TaxonId; character: CharacterId }[] {
+  const characters = new Set(find.readings.map((r) => r.character));
+  const said = (guide: CompiledGuide, taxon: string, character: string) =>
+    canonicalJson(guide.taxon(taxon)?.taxon.statements.filter((s) => s.character === character) ?? null);
+  const taxa = [...new Set([...before.taxa, ...after.taxa].filter((t) => t.grade !== 'none' || t.id === find.target).map((t) => t.id))].sort();
+  return taxa.flatMap((taxon) => [...characters].sort()
+    .filter((character) => said(before, taxon, character) !== said(after, taxon, character))
+    .map((character) => ({ taxon, character })));
+}

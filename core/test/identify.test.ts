@@ -1,0 +1,90 @@
+import fc from 'fast-check';
+import { identify, parseUnnamed, type Unnamed } from '../src';
+import { at, guide, reading, targets, taxon, usualValue } from './finds';
+
+const unnamed = (kingdom: string, readings: ReturnType<typeof reading>[], context: object = {}): Unnamed => parseUnnamed({
+  guide: { id: 'ostrel' }, kingdom, pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings, context,
+}, guide);
+
+test('probabilities and "none of these" add up to one, whatever was read', () => {
+  const some = fc.subarray(guide.characters.filter((c) => c.character.kingdom === 'Fungi' && c.stateBit.size > 0));
+  fc.assert(fc.property(some, fc.nat(), (characters, pick) => {
+    const read = characters.map((c) => reading(c.id, [...c.stateBit.keys()][pick % c.stateBit.size] ?? ''));
+    const found = identify(guide, unnamed('Fungi', read));
+    const sum = found.candidates.reduce((total, c) => total + c.probability, found.none);
+    expect(sum).toBeCloseTo(1, 9);
+    expect(found.candidates).toHaveLength(8);
+  }), { numRuns: 60 });
+});
+
+// Worked by hand: one reading, "gills", misread rate 0.04, five states. The four taxa that have gills: 1 - 0.04 = 0.96 each;
+// the others by misreading: 0.04 / 4 = 0.01 each; none of the guide: 1 / 5 = 0.2.
+test('one reading, by hand', () => {
+  const gilled = guide.taxa.filter((t) => t.taxon.bodyPlan === 'agaricoid').length;
+  const others = guide.taxa.filter((t) => t.taxon.kingdom === 'Fungi').length - gilled;
+  const sum = gilled * 0.96 + others * 0.01 + 0.2;
+  const found = identify(guide, unnamed('Fungi', [reading('hymenophore', 'gills')]));
+  expect(found.none).toBeCloseTo(0.2 / sum, 12);
+  expect(found.candidates[0]?.probability).toBeCloseTo(0.96 / sum, 12);
+  expect(found.candidates.at(-1)?.probability).toBeCloseTo(0.01 / sum, 12);
+});
+
+test.each(targets.map((t) => [t.id]))('%s read in full is named first', (id) => {
+  const target = taxon(id);
+  const stage = target.taxon.parts[0]!.stages.at(-1)!;
+  const read = guide.characters.flatMap((c) => {
+    const value = usualValue(target, c, stage);
+    return value === undefined ? [] : [reading(c.id, value)];
+  });
+  const found = identify(guide, unnamed(target.taxon.kingdom, read, { stages: [stage] }));
+  expect(found.candidates[0]).toMatchObject({ taxon: id, fitsEverything: true });
+  expect(found.candidates[0]?.probability).toBeGreaterThan(0.99);
+});
+
+test('what fits nothing in the guide is likeliest none of it', () => {
+  const read = [
+    reading('hymenophore', 'smooth'), reading('cap.surface', 'slimy'), reading('latex', 'milk'), reading('veil', 'ring'), reading('stipe.interior', 'hollow'),
+  ];
+  const found = identify(guide, unnamed('Fungi', read));
+  expect(found.none).toBeGreaterThan(found.candidates[0]?.probability ?? 1);
+});
+
+test('a guess moves less than a sure reading, a second one of the same group hardly more', () => {
+  const lead = (readings: ReturnType<typeof reading>[]) =>
+    identify(guide, unnamed('Fungi', readings)).candidates.find((c) => c.taxon === 'cantharellus-cibarius')?.probability ?? 0;
+  const sure = lead([reading('hymenophore', 'ridges')]);
+  expect(lead([reading('hymenophore', 'ridges', { sureness: 'guess' })])).toBeLessThan(sure);
+  expect(lead([reading('hymenophore', 'ridges'), reading('hymenophore', 'ridges')])).toBeCloseTo(sure, 9);
+});
+
+test('place and earlier finds order, and rule nothing out', () => {
+  const at = (habitat: string) => identify(guide, unnamed('Plantae', [reading('plant.habitat', habitat)])).candidates;
+  expect(at('garden')[0]?.taxon).toMatch(/aegopodium|conium|aethusa/);
+  for (const candidate of at('heath')) expect(candidate.probability).toBeGreaterThan(0.005);
+  expect(at('heath').every((c) => c.fitsEverything)).toBe(true);
+  const often = identify(guide, unnamed('Fungi', []), { earlierFinds: { 'hydnum-repandum': 9 } });
+  expect(often.candidates[0]?.taxon).toBe('hydnum-repandum');
+});
+
+test('following the telling checks names a specimen with few of them', () => {
+  for (const target of targets) {
+    const stage = target.taxon.parts[0]!.stages.at(-1)!;
+    const read: ReturnType<typeof reading>[] = [];
+    for (let step = 0; step < 8; step += 1) {
+      const found = identify(guide, unnamed(target.taxon.kingdom, read, { stages: [stage] }));
+      if ((found.candidates[0]?.probability ?? 0) > 0.95) break;
+      const next = found.checks.find((c) => usualValue(target, guide.character(c.character)!, stage) !== undefined);
+      if (!next) break;
+      read.push(reading(next.character, usualValue(target, guide.character(next.character)!, stage) ?? ''));
+    }
+    expect(identify(guide, unnamed(target.taxon.kingdom, read, { stages: [stage] })).candidates[0]?.taxon).toBe(target.id);
+    expect(read.length).toBeLessThanOrEqual(6);
+  }
+});
+
+test('checks keep to the stage and to the hands', () => {
+  const checks = (hands: object) => identify(guide, unnamed('Fungi', [], { stages: ['young'] }), { hands }).checks.map((c) => c.character as string);
+  expect(checks({})).not.toContain('spore.print');
+  expect(checks({})).toContain('flesh.colour');
+  expect(checks({ gear: new Set() })).not.toContain('flesh.colour');
+});
