@@ -23,6 +23,10 @@ const decided = [
   verdict('gentiana-lutea', 'Plantae', [reading('plant.habitat', 'riverbank'), reading('plant.habitat', 'wood-edge')], { context: { part: 'root', use: 'bitter-infusion', stages: ['vegetative'], permission: 'forbidden', contamination: 'sprayed', condition: 'woody', protection: 'protected' } }),
   verdict('vaccinium-myrtillus', 'Plantae', [reading('fruit.colour', 'black')], { context: { part: 'leaf', tracedToBase: false, stages: ['vegetative'] } }),
   verdict('vaccinium-myrtillus', 'Plantae', [], { context: { part: 'fruit', use: 'dye' } }),
+  verdict('gentiana-lutea', 'Plantae', [], {
+    context: { part: 'root', use: 'bitter-infusion', eaters: [{ name: 'Tam', cautions: ['ulcer', 'pregnancy'] }], openName: { kind: 'one-of', taxa: ['gentiana-lutea', 'veratrum-album'] } },
+    policy: { forgoneTaxa: ['gentiana-lutea'], forgoneFamilies: ['Gentianaceae'], secondLook: ['serious'], secondLookWhenUnreviewed: false },
+  }),
   verdict('vaccinium-myrtillus', 'Fungi', []),
   verdict('atropa-bella-donna', 'Plantae', []),
   verdict('hydnum-repandum', 'Fungi', [reading('cap.shape', 'flat'), reading('hymenophore', 'gills', 'p2')], {
@@ -46,6 +50,7 @@ test('these verdicts use nearly every reason there is', () => {
     'other-kingdom', 'not-wanted', 'contradicted', 'contradicted-and-danger-fits', 'part-not-wanted', 'use-not-known', 'part-not-at-stage',
     'condition-rules-out', 'place-forbidden', 'place-contaminated', 'protected', 'bars-short', 'signature-missing', 'groups-short', 'contradicted-open',
     'other-piece-against', 'stage-disputed', 'not-traced', 'context-missing', 'disputed', 'shopping', 'place-doubt', 'unreviewed', 'near-relatives',
+    'not-for-eater', 'ask-for-eater', 'name-open', 'forgone-taxon', 'forgone-family', 'second-look-missing', 'second-look-off',
   ] as const) expect([code, codes.has(code)]).toEqual([code, true]);
 });
 
@@ -53,7 +58,7 @@ test('the strip says one thing, the most urgent', () => {
   const lines = decided.map(stripLine);
   expect(lines[0]).toBe('Five dangerous ones are not ruled out yet.');
   expect(lines[2]).toMatch(/^Looks at skin of the cap disagree/);
-  expect(lines[9]).toMatch(/^Deadly nightshade .* is not for collecting/);
+  expect(lines[10]).toMatch(/^Deadly nightshade .* is not for collecting/);
   expect(new Set(lines.map((l) => l.split('\n').length))).toEqual(new Set([1]));
 });
 

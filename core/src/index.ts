@@ -9,6 +9,7 @@ export * from './relation';
 export * from './settle';
 export * from './bars';
 export * from './target';
+export { Policy, GROUP_POLICY } from './policy';
 export { asksForTracing } from './context';
 export * from './verdict';
 export * from './next';

@@ -96,6 +96,9 @@ describe('a find, from beginning to decision', () => {
     await post(`/finds/${find}/withdrawals`, { id: randomUUID(), at: at(11), reading: slip.id });
     await post(`/finds/${find}/skips`, { id: randomUUID(), at: at(12), piece, character: 'spore.print' });
     await post(`/finds/${find}/pieces`, { id: randomUUID(), at: at(13), purpose: 'compare' });
+    const noted = reading('cap.shape', { kind: 'states', states: ['funnel'] }, { at: at(14), blind: true, note: 'the far side', by: 'jorun' });
+    await post(`/finds/${find}/readings`, noted);
+    expect((await record(find)).readings.at(-1)).toEqual(noted);
     const kept = await record(find);
     expect(kept.withdrawals).toEqual([{ reading: slip.id, at: at(11) }]);
     expect(kept.skips).toEqual([{ character: 'spore.print', piece, at: at(12) }]);

@@ -42,6 +42,19 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target'>): s
     case 'place-contaminated': return `The place is spoiled: ${lowerFirst(CONTAMINATION[reason.contamination])}.`;
     case 'protected': return 'It is protected here.';
 
+    case 'near-double': return `${CommonName(reason.taxon)} is so alike that Pause never says collect: ${lowerFirst(reason.why)}`;
+    case 'not-for-eater': return `Not for ${reason.eater}. ${reason.text}`;
+    case 'forgone-taxon': return `Your group leaves ${target} alone, whatever is seen.`;
+    case 'forgone-family': return `Your group leaves the whole family alone (${reason.family}).`;
+
+    case 'ask-for-eater': return `For ${reason.eater}: ${lowerFirst(reason.text)}`;
+    case 'name-open': return reason.name.kind === 'one-of'
+      ? `It is one of these: ${list(reason.name.taxa.map(commonName))}. That is worth writing down, and not enough to collect.`
+      : `It is named to its ${reason.name.kind} only: ${reason.name.name}. That is worth writing down, and not enough to collect.`;
+    case 'second-look-missing':
+      return `A second person has not looked yet, without knowing your answers, at what rules out ${commonName(reason.taxon)}: ${reason.have} of ${reason.need} grounds were seen by two.`;
+    case 'second-look-off': return `Your group does without a second look against ${list(reason.taxa.map(commonName))}, which no expert has reviewed.`;
+
     case 'bars-short': {
       const left = reason.need - reason.have;
       return `${CommonName(reason.taxon)} (${GRADE[reason.grade]}) is not ruled out: ${grounds(left)} more ${left === 1 ? 'is' : 'are'} needed.`;

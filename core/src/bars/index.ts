@@ -1,5 +1,5 @@
 import type { CaseView, Look, ReadingId } from '../case';
-import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type SharedCause, type TaxonId } from '../guide';
+import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type Route, type SharedCause, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
 
 /** Bars that each harm grade needs: deadly 3, serious 2, unpleasant 1. */
@@ -85,6 +85,24 @@ export function groundsAgainst(view: CaseView, taxon: CompiledTaxon, disputed: R
   return grounds;
 }
 
+/** The harm that a taxon does by this route; what is not told of a route is as if eaten. */
+export function gradeBy(taxon: CompiledTaxon, route: Route): HarmGrade {
+  return taxon.taxon.harm.byRoute?.[route] ?? taxon.grade;
+}
+
+/** The route of the use that is wanted; eaten where nobody has said. */
+export function routeOf(view: Pick<CaseView, 'find'>, target: CompiledTaxon): Route {
+  const { part, use } = view.find.context;
+  return target.taxon.parts.find((p) => p.part === part && p.use === use)?.route ?? 'eaten';
+}
+
+/** Bars needed against a taxon: by its harm in the use intended, what shopping costs, and what the group adds. */
+export function barsNeeded(view: CaseView, target: CompiledTaxon, taxon: CompiledTaxon, extra: number): number {
+  const grade = gradeBy(taxon, routeOf(view, target));
+  if (grade === 'none') return 0;
+  return BARS_NEEDED[grade] + (grade === 'deadly' ? extra : 0) + (view.find.policy?.extraBars?.[grade] ?? 0);
+}
+
 /** The row of one dangerous taxon. `extra` are bars asked on top for a deadly one. */
 export function barRow(
   guide: CompiledGuide, view: CaseView, target: CompiledTaxon, taxon: CompiledTaxon, disputed: ReadonlySet<number>, extra: number,
@@ -93,9 +111,9 @@ export function barRow(
   const chosen = otherKingdom ? [] : largestIndependent(groundsAgainst(view, taxon, disputed));
   return {
     taxon: taxon.id,
-    grade: taxon.grade,
+    grade: gradeBy(taxon, routeOf(view, target)),
     listed: target.taxon.lookalikes.includes(taxon.id),
-    need: BARS_NEEDED[taxon.grade] + (taxon.grade === 'deadly' ? extra : 0),
+    need: barsNeeded(view, target, taxon, extra),
     bars: chosen.map(({ look }) => ({
       reading: look.reading.id,
       character: look.character.id,
@@ -125,7 +143,7 @@ export function barRows(
   guide: CompiledGuide, view: CaseView, target: CompiledTaxon, disputed: ReadonlySet<number>, extra: number,
 ): BarRow[] {
   return guide.taxa
-    .filter((taxon) => taxon.grade !== 'none' && taxon.index !== target.index)
+    .filter((taxon) => taxon.index !== target.index && gradeBy(taxon, routeOf(view, target)) !== 'none')
     .map((taxon) => barRow(guide, view, target, taxon, disputed, extra))
     .sort(byUrgency);
 }

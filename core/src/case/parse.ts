@@ -63,6 +63,14 @@ function* checkCase(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem>
       yield { field: `context.stages[${index}]`, reason: `"${stage}" is not a growth stage of ${find.kingdom}` };
     }
   }
+  if (find.context.openName?.kind === 'one-of') {
+    for (const [index, taxon] of find.context.openName.taxa.entries()) {
+      if (!guide.taxon(taxon)) yield { field: `context.openName.taxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
+    }
+  }
+  for (const [index, taxon] of (find.policy?.forgoneTaxa ?? []).entries()) {
+    if (!guide.taxon(taxon)) yield { field: `policy.forgoneTaxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
+  }
   yield* checkPieces(find);
   yield* checkReadings(find, guide);
 }

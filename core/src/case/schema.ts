@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { CharacterId, Kingdom, LengthUnit, StageId, StateId, TaxonId } from '../guide/schema';
+import { CautionFor, CharacterId, Kingdom, LengthUnit, StageId, StateId, TaxonId } from '../guide/schema';
+import { Policy } from '../policy/schema';
 
 /** A find as the deciding function sees it. Everything is data; nothing is looked up elsewhere. */
 
@@ -42,6 +43,8 @@ export const Reading = z.strictObject({
   sureness: Sureness,
   by: id,
   at: Instant,
+  /** Made without knowing the answer that was there already. */
+  blind: z.boolean().optional(),
   /** Where or how it was looked at, in the person's words. */
   note: z.string().max(500).optional(),
 });
@@ -70,6 +73,16 @@ export const Contamination = z.enum(['none-seen', 'sprayed', 'roadside', 'floode
 export type Contamination = z.infer<typeof Contamination>;
 export const Protection = z.enum(['allowed', 'protected', 'unknown']);
 
+export const Eater = z.strictObject({ name: z.string().trim().min(1).max(80), cautions: z.array(CautionFor).max(30) });
+export type Eater = z.infer<typeof Eater>;
+
+/** A name that stays open: a genus or family only, or one of two or more. */
+export const OpenName = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.enum(['genus', 'family']), name: z.string().trim().min(1).max(80) }),
+  z.strictObject({ kind: z.literal('one-of'), taxa: z.array(TaxonId).min(2).max(10) }),
+]);
+export type OpenName = z.infer<typeof OpenName>;
+
 /** Around the specimen. A member left out has not been asked yet. */
 export const Context = z.strictObject({
   stages: z.array(StageId).min(1).optional(),
@@ -84,6 +97,10 @@ export const Context = z.strictObject({
   growsMixed: z.boolean().optional(),
   /** All that was read hangs together with the wanted part. */
   tracedToBase: z.boolean().optional(),
+  /** Who will eat or use it, each with what has to be minded. */
+  eaters: z.array(Eater).max(30).optional(),
+  /** The person goes no further than this: recorded, and never collected. */
+  openName: OpenName.optional(),
 });
 export type Context = z.infer<typeof Context>;
 
@@ -100,6 +117,8 @@ export const Case = z.strictObject({
   withdrawals: z.array(Withdrawal).max(500).optional(),
   skips: z.array(Skip).max(500).optional(),
   context: Context,
+  /** The group's rules; left out: those of a person alone. */
+  policy: Policy.optional(),
 });
 export type Case = z.infer<typeof Case>;
 

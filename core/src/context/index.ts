@@ -24,12 +24,38 @@ export function contextReasons(find: Case, target: CompiledTaxon): { leave: Leav
   if (!context.contamination || context.contamination === 'unknown') missing.push('contamination');
   else if (context.contamination !== 'none-seen') leave.push({ code: 'place-contaminated', contamination: context.contamination });
 
+  for (const { taxon, why } of target.taxon.nearDoubles ?? []) leave.push({ code: 'near-double', taxon, why });
+  const eaters = eaterReasons(find, target);
+  leave.push(...eaters.leave);
+
   if (context.protection === 'protected') leave.push({ code: 'protected' });
   else if (target.taxon.protection === 'often' && context.protection !== 'allowed') missing.push('protection');
 
-  const pause: PauseReason[] = missing.map((field) => ({ code: 'context-missing', field }));
+  const pause: PauseReason[] = [...missing.map((field) => ({ code: 'context-missing', field } as const)), ...eaters.pause];
+  if (context.openName) pause.push({ code: 'name-open', name: context.openName });
   if (asksForTracing(find, target) && context.tracedToBase !== true) {
     pause.push(context.tracedToBase === false ? { code: 'not-traced' } : { code: 'context-missing', field: 'tracedToBase' });
+  }
+  return { leave, pause };
+}
+
+/**
+ * Each eater's list against the taxon's cautions, for the route of the wanted use. It refers to a pharmacist or
+ * doctor and never prescribes.
+ */
+function eaterReasons(find: Case, target: CompiledTaxon): { leave: LeaveReason[]; pause: PauseReason[] } {
+  const { part, use, eaters } = find.context;
+  const route = target.taxon.parts.find((p) => p.part === part && p.use === use)?.route ?? 'eaten';
+  const leave: LeaveReason[] = [];
+  const pause: PauseReason[] = [];
+  for (const eater of eaters ?? []) {
+    for (const caution of target.taxon.cautions) {
+      if (caution.level === 'note' || !eater.cautions.includes(caution.for)) continue;
+      if (caution.routes && !caution.routes.includes(route)) continue;
+      const said = { eater: eater.name, caution: caution.for, text: caution.text };
+      if (caution.level === 'rules-out') leave.push({ code: 'not-for-eater', ...said });
+      else pause.push({ code: 'ask-for-eater', ...said });
+    }
   }
   return { leave, pause };
 }

@@ -99,6 +99,9 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
       if (!taxonIds.has(other)) yield { path: `${path}.lookalikes`, taxon: taxon.id, reason: `lookalike "${other}" is not in the guide` };
       if (other === taxon.id) yield { path: `${path}.lookalikes`, taxon: taxon.id, reason: 'a taxon cannot be its own lookalike' };
     }
+    for (const { taxon: other } of taxon.nearDoubles ?? []) {
+      if (!taxonIds.has(other) || other === taxon.id) yield { path: `${path}.nearDoubles`, taxon: taxon.id, reason: `near-double "${other}" is not another taxon of the guide` };
+    }
     yield* checkStages(taxon.stages, `${path}.stages`, taxon, stageKingdom);
     for (const part of taxon.parts) yield* checkStages(part.stages, `${path}.parts`, taxon, stageKingdom);
     yield* checkStatements(taxon, path, characters);

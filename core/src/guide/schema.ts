@@ -37,6 +37,16 @@ export type ObservationMethod = z.infer<typeof ObservationMethod>;
 export const Damage = z.enum(['none', 'slight', 'part', 'whole']);
 export type Damage = z.infer<typeof Damage>;
 
+/** How something reaches the body. `none`: it does not, as with dye or cord. */
+export const Route = z.enum(['eaten', 'skin', 'wound', 'inhaled', 'ear', 'smoked', 'none']);
+export type Route = z.infer<typeof Route>;
+
+/** Whom a caution is for; allergies and medicines name their family or class after a colon. */
+export const CautionFor = z.string().regex(
+  /^(everyone|pregnancy|child|ulcer|blood-pressure|kidney-stones|mineral-shortage|alcohol|skin|(allergy|medicine):[a-z]+(-[a-z]+)*)$/,
+  'a caution of the format, like "pregnancy" or "allergy:apiaceae"',
+);
+
 export const LengthUnit = z.enum(['mm', 'cm', 'm', 'in']);
 export type LengthUnit = z.infer<typeof LengthUnit>;
 
@@ -113,6 +123,8 @@ export const Harm = z.strictObject({
   onsetHours: span.optional(),
   effects: text.optional(),
   touch: text.optional(),
+  /** Where it does less harm, or more, by another route than eating. Left out: as eaten. */
+  byRoute: z.partialRecord(Route, HarmGrade).optional(),
 });
 export type Harm = z.infer<typeof Harm>;
 
@@ -120,11 +132,22 @@ export const Part = z.strictObject({
   part: slug,
   name: text,
   use: slug,
+  /** Left out: eaten. */
+  route: Route.optional(),
   /** Stages at which this part is worth having for this use. */
   stages: z.array(StageId).min(1),
   before: z.array(text),
 });
 export type Part = z.infer<typeof Part>;
+
+/** `rules-out`: not for such a person. `ask`: only after a pharmacist or doctor said so. `note`: to be known. */
+export const Caution = z.strictObject({
+  for: CautionFor,
+  level: z.enum(['rules-out', 'ask', 'note']),
+  routes: z.array(Route).min(1).optional(),
+  text,
+});
+export type Caution = z.infer<typeof Caution>;
 
 export const Taxon = z.strictObject({
   id: TaxonId,
@@ -148,7 +171,9 @@ export const Taxon = z.strictObject({
   groupsNeeded: z.number().int().min(8).max(20).optional(),
   /** Relatives that this guide does not cover; the verdict repeats them. */
   nearRelatives: z.array(text),
-  cautions: z.array(text),
+  cautions: z.array(Caution),
+  /** So alike that nobody should rely on telling them apart: it is never collected, and this says why. */
+  nearDoubles: z.array(z.strictObject({ taxon: TaxonId, why: text })).optional(),
   protection: z.enum(['none', 'often']),
   review: z.strictObject({ reviewedBy: text.nullable() }),
   statements: z.array(Statement),

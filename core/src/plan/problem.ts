@@ -1,4 +1,4 @@
-import { BARS_NEEDED, groundsAgainst, largestIndependent } from '../bars';
+import { barsNeeded, groundsAgainst, largestIndependent } from '../bars';
 import type { CaseView } from '../case';
 import { CAUSE_BIT, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
 import { disputedCharacters } from '../settle';
@@ -80,7 +80,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   const disputed = disputedCharacters(view);
   const extra = shopping(view).extraBars;
   const rows = guide.taxa
-    .filter((taxon) => taxon.grade !== 'none' && taxon.index !== target.index && taxon.taxon.kingdom === view.find.kingdom)
+    .filter((taxon) => taxon.index !== target.index && taxon.taxon.kingdom === view.find.kingdom)
     .map((taxon) => {
       const standing = groundsAgainst(view, taxon, disputed).map(({ group, causes }) => ({ group, causes }));
       const spoiled = new Set<number>();
@@ -93,7 +93,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
       const relation = expected.map(({ character, usual }) => expectedRelation(character, usual, taxon));
       return {
         taxon,
-        need: BARS_NEEDED[taxon.grade] + (taxon.grade === 'deadly' ? extra : 0),
+        need: barsNeeded(view, target, taxon, extra),
         against: Uint8Array.from(relation, (r, i) => (r === 'against' && !disputed.has(expected[i]?.character.index ?? -1) ? 1 : 0)),
         fits: Uint8Array.from(relation, (r) => (r === 'fits' ? 1 : 0)),
         standing,

@@ -72,7 +72,7 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
   return {
     settled,
     fitGroups: [...fitGroups].sort(),
-    groupsNeeded: Math.max(GROUPS_NEEDED, target.taxon.groupsNeeded ?? 0),
+    groupsNeeded: Math.max(GROUPS_NEEDED, target.taxon.groupsNeeded ?? 0, view.find.policy?.groupsNeeded ?? 0),
     strains,
     readings,
     signature,

@@ -2,6 +2,7 @@ import { barRows, short, type BarRow } from '../bars';
 import { viewCase, type Case, type CaseView, type ReadingId } from '../case';
 import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
+import { policyReasons } from '../policy';
 import { relationAtStages, relationOverall } from '../relation';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
 import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
@@ -78,16 +79,19 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const rows = barRows(guide, view, target, disputed, shopped.extraBars);
   const held = holds(guide, view, target);
   const around = contextReasons(view.find, target);
+  const ruled = policyReasons(guide, view, target, rows, disputed);
 
   const leave: LeaveReason[] = [
     ...(target.taxon.kingdom === view.find.kingdom ? [] : [{ code: 'other-kingdom', target: target.id } as const]),
     ...contradictions(guide, view, target, held),
     ...around.leave,
+    ...ruled.leave,
   ];
   const pause: PauseReason[] = [
     ...openContradictions(guide, held, leave),
     ...stillMissing(guide, view, target, held),
     ...around.pause,
+    ...ruled.pause,
     ...rows.filter((row) => short(row) > 0).map((row) => (
       { code: 'bars-short', taxon: row.taxon, grade: row.grade, have: row.bars.length, need: row.need } as const
     )),
@@ -97,6 +101,7 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
     ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
     ...held.placeDoubts.map((character) => ({ code: 'place-doubt', character } as const)),
     ...held.placeStrains.map((character) => ({ code: 'place-strains', character } as const)),
+    ...ruled.notes,
     ...unreviewed(guide, target, rows),
     ...(target.taxon.nearRelatives.length > 0 ? [{ code: 'near-relatives', names: target.taxon.nearRelatives } as const] : []),
   ];

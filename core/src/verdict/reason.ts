@@ -1,5 +1,5 @@
 import type { CharacterId, HarmGrade, StageId, TaxonId } from '../guide';
-import type { Condition, Contamination, PieceId } from '../case';
+import type { Condition, Contamination, OpenName, PieceId } from '../case';
 
 /** Why a verdict is what it is: a code and its parameters. The interface words them. */
 export type LeaveReason =
@@ -14,7 +14,11 @@ export type LeaveReason =
   | { readonly code: 'condition-rules-out'; readonly condition: Condition }
   | { readonly code: 'place-forbidden' }
   | { readonly code: 'place-contaminated'; readonly contamination: Contamination }
-  | { readonly code: 'protected' };
+  | { readonly code: 'protected' }
+  | { readonly code: 'near-double'; readonly taxon: TaxonId; readonly why: string }
+  | { readonly code: 'not-for-eater'; readonly eater: string; readonly caution: string; readonly text: string }
+  | { readonly code: 'forgone-taxon'; readonly target: TaxonId }
+  | { readonly code: 'forgone-family'; readonly family: string };
 
 export type PauseReason =
   | { readonly code: 'bars-short'; readonly taxon: TaxonId; readonly grade: HarmGrade; readonly have: number; readonly need: number }
@@ -27,6 +31,9 @@ export type PauseReason =
   | { readonly code: 'unanswered'; readonly characters: readonly CharacterId[] }
   | { readonly code: 'stage-disputed'; readonly character: CharacterId }
   | { readonly code: 'not-traced' }
+  | { readonly code: 'ask-for-eater'; readonly eater: string; readonly caution: string; readonly text: string }
+  | { readonly code: 'name-open'; readonly name: OpenName }
+  | { readonly code: 'second-look-missing'; readonly taxon: TaxonId; readonly have: number; readonly need: number }
   | { readonly code: 'context-missing'; readonly field: ContextField };
 
 export type ContextField = 'stages' | 'condition' | 'part' | 'use' | 'permission' | 'contamination' | 'protection' | 'tracedToBase';
@@ -37,6 +44,7 @@ export type NoteReason =
   | { readonly code: 'shopping'; readonly freshPieces: number; readonly changedTargets: number; readonly extraBars: number }
   | { readonly code: 'place-doubt'; readonly character: CharacterId }
   | { readonly code: 'place-strains'; readonly character: CharacterId }
+  | { readonly code: 'second-look-off'; readonly taxa: readonly TaxonId[] }
   | { readonly code: 'unreviewed'; readonly taxa: readonly TaxonId[] }
   | { readonly code: 'near-relatives'; readonly names: readonly string[] };
 

@@ -53,6 +53,7 @@ export interface ReadingTable extends OfFind {
   value: Json<ReadingValue>;
   sureness: 'sure' | 'fairly' | 'guess';
   by: string;
+  blind: boolean | null;
   note: string | null;
 }
 export interface WithdrawalTable extends OfFind {

@@ -94,7 +94,7 @@ export function finds(db: Db, guide: CompiledGuide) {
       await mustBePerson(db, 'by', body.by);
       return once(db, 'readings', { ...body, find: findId }, {
         find_id: findId, at: body.at, piece_id: body.piece, character: body.character, value: JSON.stringify(body.value),
-        sureness: body.sureness, by: body.by, note: body.note ?? null,
+        sureness: body.sureness, by: body.by, blind: body.blind ?? null, note: body.note ?? null,
       });
     },
 

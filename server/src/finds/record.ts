@@ -32,7 +32,7 @@ export async function readFind(db: Db, id: string): Promise<FindRecord | undefin
     context: contexts.at(-1)?.context ?? {},
     readings: readings.map((r) => ({
       id: r.id, piece: r.piece_id, character: r.character, value: r.value, sureness: r.sureness, by: r.by, at: iso(r.at),
-      ...orLeftOut('note', r.note),
+      ...orLeftOut('blind', r.blind), ...orLeftOut('note', r.note),
     })),
     withdrawals: withdrawals.map((w) => ({ reading: w.reading_id, at: iso(w.at) })),
     skips: skips.map((s) => ({ character: s.character, piece: s.piece_id, at: iso(s.at) })),

@@ -124,7 +124,7 @@ function LeansOn({ record, verdict, onAgain }: { readonly record: FindRecord; re
 function Before({ verdict, record }: { readonly verdict: Verdict; readonly record: FindRecord }) {
   const taxon = guide.taxon(verdict.target)?.taxon;
   const part = taxon?.parts.find((p) => p.part === record.context.part);
-  const lines = [...(part?.before ?? []), ...(part ? taxon?.cautions ?? [] : [])];
+  const lines = [...(part?.before ?? []), ...(part ? (taxon?.cautions ?? []).map((caution) => caution.text) : [])];
   if (verdict.outcome === 'leave' || lines.length === 0) return null;
   return (
     <View style={styles.group}>

@@ -54,6 +54,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('value', 'jsonb', (c) => c.notNull())
     .addColumn('sureness', 'text', (c) => c.notNull().check(sql`sureness in ('sure', 'fairly', 'guess')`))
     .addColumn('by', 'text', (c) => c.notNull().references('people.id'))
+    .addColumn('blind', 'boolean')
     .addColumn('note', 'text')
     .addUniqueConstraint('readings_of_find', ['find_id', 'id'])
     .addForeignKeyConstraint('readings_piece', ['find_id', 'piece_id'], 'pieces', ['find_id', 'id'])

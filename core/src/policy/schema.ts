@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { HarmGrade, TaxonId } from '../guide/schema';
+
+/**
+ * The schools on which practitioners disagree, as the settings of a group. Each can only make the model stricter.
+ * Whatever is left out is the model's own default.
+ */
+export const Policy = z.strictObject({
+  /** Bars on top of the model's, by harm grade. */
+  extraBars: z.partialRecord(HarmGrade.exclude(['none']), z.number().int().min(0).max(5)).optional(),
+  /** More groups that must fit than eight. */
+  groupsNeeded: z.number().int().min(8).max(30).optional(),
+  /** The risky edible: left alone by this group, whatever is seen. */
+  forgoneTaxa: z.array(TaxonId).max(500).optional(),
+  /** Families left alone whole, by their scientific name. */
+  forgoneFamilies: z.array(z.string().regex(/^[A-Z][a-z]+$/, 'a scientific family name')).max(200).optional(),
+  /** Harm grades for which a second person must have looked, blind, at what the bars lean on. */
+  secondLook: z.array(HarmGrade.exclude(['none'])).max(3).optional(),
+  /** The same for listed deadly lookalikes that no expert has reviewed. In a group it is on unless turned off. */
+  secondLookWhenUnreviewed: z.boolean().optional(),
+});
+export type Policy = z.infer<typeof Policy>;
+
+/** What a group begins with. A person alone has no second person to ask, and is told so. */
+export const GROUP_POLICY: Policy = { secondLookWhenUnreviewed: true };

@@ -1,0 +1,99 @@
+import fc from 'fast-check';
+import { shippedGuide } from '@pause/guide';
+import { ask, canonicalJson, CaseError, compileGuide, decide, GuideError, lint, parseCase, parseGuide } from '../src';
+import { followChecks, guide, targets } from './finds';
+
+type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
+
+/** What somebody's editor, script or transfer does to a file. */
+type Damage = { readonly at: number; readonly how: 'drop' | 'null' | 'wrong-type' | 'empty' | 'twice' | 'swap-word' | 'huge' | 'negative' | 'unknown-member' };
+const damage: fc.Arbitrary<Damage> = fc.record({
+  at: fc.nat(1_000_000),
+  how: fc.constantFrom('drop', 'null', 'wrong-type', 'empty', 'twice', 'swap-word', 'huge', 'negative', 'unknown-member'),
+});
+
+/** Every place in a value that can be damaged: its holder and its key. */
+function places(value: Json, found: { holder: Json[] | { [key: string]: Json }; key: number | string }[] = []) {
+  if (value === null || typeof value !== 'object') return found;
+  const keys = Array.isArray(value) ? value.map((_, i) => i) : Object.keys(value);
+  for (const key of keys) {
+    found.push({ holder: value, key });
+    places((value as { [key: string]: Json })[key] as Json, found);
+  }
+  return found;
+}
+
+function spoil(original: Json, damages: readonly Damage[]): Json {
+  const value = JSON.parse(JSON.stringify(original)) as Json;
+  for (const { at, how } of damages) {
+    const all = places(value);
+    const place = all[at % Math.max(1, all.length)];
+    if (!place) continue;
+    const holder = place.holder as { [key: string]: Json };
+    const old = holder[place.key] as Json;
+    if (how === 'drop') {
+      if (Array.isArray(place.holder)) place.holder.splice(Number(place.key), 1);
+      else Reflect.deleteProperty(holder, place.key);
+    } else if (how === 'twice' && Array.isArray(place.holder)) place.holder.push(old);
+    else if (how === 'unknown-member' && old !== null && typeof old === 'object' && !Array.isArray(old)) old.surprise = 1;
+    else if (how === 'swap-word') holder[place.key] = typeof old === 'string' ? `${old}-x` : 'word';
+    else holder[place.key] = { null: null, 'wrong-type': typeof old === 'string' ? 7 : 'text', empty: Array.isArray(old) ? [] : '', huge: 1e300, negative: -1 }[how as 'null'] ?? null;
+  }
+  return value;
+}
+
+const spoiled = (original: Json) => fc.array(damage, { minLength: 1, maxLength: 4 }).map((damages) => spoil(original, damages));
+const RUNS = { numRuns: 2000, seed: 20 };
+
+test('2,000 broken guides end in clear errors only', () => {
+  let refused = 0;
+  // A guide of a few taxa breaks in the same ways as a large one, and 2,000 of them are soon tried.
+  const whole = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; lookalikes: string[] }[] };
+  const small = { ...whole, taxa: whole.taxa.filter((t) => ['hydnum-repandum', 'veratrum-album', 'gentiana-lutea'].includes(t.id)) } as unknown as Json;
+  expect(() => parseGuide(small)).not.toThrow();
+  fc.assert(fc.property(spoiled(small), (raw) => {
+    try {
+      const parsed = compileGuide(parseGuide(raw));
+      lint(parsed);
+    } catch (error) {
+      expect(error).toBeInstanceOf(GuideError);
+      const { problems } = error as GuideError;
+      expect(problems.length).toBeGreaterThan(0);
+      for (const problem of problems) expect([typeof problem.path, problem.reason.length > 0]).toEqual(['string', true]);
+      refused += 1;
+    }
+  }), RUNS);
+  expect(refused).toBeGreaterThan(1000);
+});
+
+test('2,000 broken cases end in clear errors only', () => {
+  let refused = 0;
+  const cases = targets.map((t) => JSON.parse(JSON.stringify({ ...followChecks(t.id), skips: [], withdrawals: [], policy: { secondLook: ['serious'] } })) as Json);
+  fc.assert(fc.property(fc.constantFrom(...cases).chain(spoiled), (raw) => {
+    try {
+      const verdict = decide(guide, parseCase(raw, guide));
+      expect(['leave', 'pause', 'collect']).toContain(verdict.outcome);
+      expect(canonicalJson(verdict).length).toBeGreaterThan(100);
+    } catch (error) {
+      expect(error).toBeInstanceOf(CaseError);
+      for (const problem of (error as CaseError).problems) expect([problem.field.length > 0, problem.reason.length > 0]).toEqual([true, true]);
+      refused += 1;
+    }
+  }), RUNS);
+  expect(refused).toBeGreaterThan(1000);
+});
+
+test('other questions, broken, too', () => {
+  const find = JSON.parse(JSON.stringify(followChecks('boletus-edulis'))) as Json;
+  const { target: _target, earlierTargets: _earlier, ...unnamed } = find as { [key: string]: Json };
+  const questions = [['plan', { find, hands: { gear: ['knife'], longest: 60 } }], ['pieces', { find }], ['identify', { find: unnamed }], ['next', find]] as const;
+  for (const [asked, question] of questions) {
+    fc.assert(fc.property(spoiled(question as Json), (raw) => {
+      try {
+        ask(asked, raw, guide);
+      } catch (error) {
+        expect(error).toBeInstanceOf(CaseError);
+      }
+    }), { numRuns: 150, seed: 21 });
+  }
+});

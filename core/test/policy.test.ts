@@ -1,0 +1,124 @@
+import fc from 'fast-check';
+import { shippedGuide } from '@pause/guide';
+import { compileGuide, decide, GROUP_POLICY, parseCase, parseGuide, plan, type Policy, type Verdict } from '../src';
+import { allUsual, find, followChecks, goodContext, guide, reading, targets, taxon } from './finds';
+
+const codes = (verdict: Verdict, weight: string) => verdict.reasons.filter((r) => r.weight === weight).map((r) => r.code);
+const withPolicy = (id: string, policy: Policy, readings = allUsual(id)) => decide(guide, find(id, readings, { policy }));
+const RANK = { leave: 0, pause: 1, collect: 2 } as const;
+
+describe('the group’s rules', () => {
+  test('what the group leaves alone is left, whatever is seen', () => {
+    expect(codes(withPolicy('hydnum-repandum', { forgoneTaxa: ['hydnum-repandum'] as never }), 'leave')).toEqual(['forgone-taxon']);
+    expect(codes(withPolicy('aegopodium-podagraria', { forgoneFamilies: ['Apiaceae'] }), 'leave')).toEqual(['forgone-family']);
+    expect(withPolicy('hydnum-repandum', { forgoneFamilies: ['Apiaceae'] }).outcome).toBe('collect');
+  });
+
+  test('extra bars and groups are asked on top', () => {
+    const verdict = withPolicy('cantharellus-cibarius', { extraBars: { deadly: 1, serious: 2 } });
+    expect(verdict.rows.find((r) => r.taxon === 'cortinarius-rubellus')?.need).toBe(4);
+    expect(verdict.rows.find((r) => r.taxon === 'omphalotus-olearius')?.need).toBe(4);
+    expect(withPolicy('cantharellus-cibarius', { groupsNeeded: 30 }).reasons).toContainEqual(expect.objectContaining({ code: 'groups-short', need: 30 }));
+    const made = plan(guide, find('cantharellus-cibarius', [], { policy: { groupsNeeded: 12 } }));
+    expect(made.feasible && made.checks.length).toBeGreaterThanOrEqual(12);
+  });
+
+  test('it cannot be made laxer', () => {
+    for (const policy of [{ extraBars: { deadly: -1 } }, { groupsNeeded: 7 }]) {
+      expect(() => find('cantharellus-cibarius', [], { policy })).toThrow(/policy\./);
+    }
+  });
+
+  test('a stricter policy never raises a verdict', () => {
+    const policies: fc.Arbitrary<Policy> = fc.record({
+      extraBars: fc.record({ deadly: fc.nat(2), serious: fc.nat(2), unpleasant: fc.nat(2) }),
+      groupsNeeded: fc.integer({ min: 8, max: 20 }),
+      secondLookWhenUnreviewed: fc.boolean(),
+      forgoneTaxa: fc.subarray(targets.map((t) => t.id)),
+    });
+    fc.assert(fc.property(fc.constantFrom(...targets.map((t) => t.id)), policies, fc.nat(40), (id, policy, drop) => {
+      const readings = allUsual(id).filter((_, i) => i % 41 !== drop);
+      expect(RANK[withPolicy(id, policy, readings).outcome]).toBeLessThanOrEqual(RANK[withPolicy(id, {}, readings).outcome]);
+    }), { numRuns: 120 });
+  });
+});
+
+describe('a second look', () => {
+  const first = allUsual('cantharellus-cibarius');
+  const again = (character: string, state: string, more: object = {}) => ({ ...reading(character, state, { by: 'jorun' }), blind: true, ...more });
+  const second = [again('hymenophore', 'ridges'), again('hymenophore.attachment', 'decurrent'), again('cap.surface', 'smooth-dry')];
+
+  test('is asked in a group for an unreviewed deadly pair, and a person alone is told that nobody looked', () => {
+    const verdict = withPolicy('cantharellus-cibarius', GROUP_POLICY);
+    expect(verdict.reasons).toContainEqual({ weight: 'pause', code: 'second-look-missing', taxon: 'cortinarius-rubellus', have: 0, need: 3 });
+    expect(codes(decide(guide, find('cantharellus-cibarius', first)), 'note')).toContain('unreviewed');
+  });
+
+  test('settles it, if it is another person’s, blind, sure, and on the characters that bar', () => {
+    expect(withPolicy('cantharellus-cibarius', GROUP_POLICY, [...first, ...second]).outcome).toBe('collect');
+    const spoilt: [string, ReturnType<typeof again>[]][] = [
+      ['not blind', second.map((r) => ({ ...r, blind: false }))], ['the same person', second.map((r) => ({ ...r, by: 'ilse' }))],
+      ['not sure', second.map((r) => ({ ...r, sureness: 'fairly' }))], ['only two', second.slice(0, 2)],
+    ];
+    for (const [name, looks] of spoilt) {
+      expect([name, codes(withPolicy('cantharellus-cibarius', GROUP_POLICY, [...first, ...looks]), 'pause')]).toEqual([name, ['second-look-missing']]);
+    }
+  });
+
+  test('can be turned off, and then the verdict says so', () => {
+    const verdict = withPolicy('cantharellus-cibarius', { secondLookWhenUnreviewed: false });
+    expect(verdict.outcome).toBe('collect');
+    expect(verdict.reasons).toContainEqual({ weight: 'note', code: 'second-look-off', taxa: ['cortinarius-rubellus'] });
+  });
+
+  test('can be asked by harm grade', () => {
+    expect(codes(withPolicy('boletus-edulis', { secondLook: ['serious'] }), 'pause')).toContain('second-look-missing');
+    expect(codes(withPolicy('boletus-edulis', { secondLook: ['unpleasant'] }, allUsual('boletus-edulis')), 'pause')).toContain('second-look-missing');
+  });
+});
+
+describe('eaters', () => {
+  const eats = (cautions: string[], id = 'gentiana-lutea') => decide(guide, find(id, allUsual(id), { context: { ...goodContext(taxon(id)), eaters: [{ name: 'Tam', cautions }] } }));
+  test.each([
+    [['ulcer'], 'leave', 'not-for-eater'], [['pregnancy'], 'pause', 'ask-for-eater'], [['kidney-stones'], 'collect', undefined], [[], 'collect', undefined],
+  ])('gentian for someone with %j is %s', (cautions, outcome, code) => {
+    const verdict = eats(cautions);
+    expect(verdict.outcome).toBe(outcome);
+    if (code) expect(verdict.reasons).toContainEqual(expect.objectContaining({ code, eater: 'Tam' }));
+  });
+  test('a whole family can be the trigger', () => expect(eats(['allergy:apiaceae'], 'aegopodium-podagraria').outcome).toBe('leave'));
+  test('a caution that the format does not know is refused with its field', () => expect(() => eats(['hay fever'])).toThrow('context.eaters[0].cautions[0]'));
+});
+
+describe('routes, near-doubles and open names', () => {
+  type Json = Record<string, unknown>;
+  const changed = (id: string, change: (raw: Json) => void) => {
+    const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: (Json & { id: string })[] };
+    change(raw.taxa.find((t) => t.id === id)!);
+    return compileGuide(parseGuide(raw));
+  };
+
+  test('harm counts by the use intended', () => {
+    const dyed = changed('hygrophoropsis-aurantiaca', (t) => { t.harm = { grade: 'unpleasant', byRoute: { none: 'none' } }; });
+    const target = changed('cantharellus-cibarius', (t) => { t.parts = [...(t.parts as Json[]), { part: 'fruiting-body', name: 'whole mushroom', use: 'dye', route: 'none', stages: ['mature'], before: [] }]; });
+    const both = compileGuide(parseGuide({ ...target.guide, taxa: target.guide.taxa.map((t) => (t.id === 'hygrophoropsis-aurantiaca' ? dyed.taxon(t.id)!.taxon : t)) }));
+    const rows = (use: string) => decide(both, parseCase({ ...JSON.parse(JSON.stringify(find('cantharellus-cibarius', []))) as Json, context: { ...goodContext(taxon('cantharellus-cibarius')), use } }, both)).rows.map((r) => r.taxon as string);
+    expect(rows('food')).toContain('hygrophoropsis-aurantiaca');
+    expect(rows('dye')).not.toContain('hygrophoropsis-aurantiaca');
+  });
+
+  test('a near-double is never collected, and it says why', () => {
+    const why = 'Nothing in the field parts them for certain.';
+    const doubled = changed('hydnum-repandum', (t) => { t.nearDoubles = [{ taxon: 'omphalotus-olearius', why }]; });
+    const verdict = decide(doubled, followChecks('hydnum-repandum'));
+    expect(verdict.outcome).toBe('leave');
+    expect(verdict.reasons).toContainEqual({ weight: 'leave', code: 'near-double', taxon: 'omphalotus-olearius', why });
+  });
+
+  test('a find can end at a genus, or as one of two: recorded, and never collected', () => {
+    for (const openName of [{ kind: 'genus', name: 'Cantharellus' }, { kind: 'one-of', taxa: ['cantharellus-cibarius', 'hygrophoropsis-aurantiaca'] }]) {
+      const verdict = decide(guide, find('cantharellus-cibarius', allUsual('cantharellus-cibarius'), { context: { ...goodContext(taxon('cantharellus-cibarius')), openName } }));
+      expect(codes(verdict, 'pause')).toEqual(['name-open']);
+    }
+  });
+});
