@@ -1,6 +1,9 @@
 import type { CaseView, Look, ReadingId } from '../case';
 import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type Route, type SharedCause, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
+import type { Tally } from './tally';
+
+export { tally, type Tally } from './tally';
 
 /** Bars that each harm grade needs: deadly 3, serious 2, unpleasant 1. */
 export const BARS_NEEDED: Readonly<Record<HarmGrade, number>> = { none: 0, unpleasant: 1, serious: 2, deadly: 3 };
@@ -20,6 +23,9 @@ export interface BarRow {
   /** Named by the target as a lookalike. */
   readonly listed: boolean;
   readonly need: number;
+  /** Size of the largest set of grounds that share no cause. */
+  readonly have: number;
+  /** The first of them, as many as are needed. */
   readonly bars: readonly Bar[];
   /** A fungus is no plant: that alone rules it out. */
   readonly otherKingdom: boolean;
@@ -103,30 +109,26 @@ export function barsNeeded(view: CaseView, target: CompiledTaxon, taxon: Compile
   return BARS_NEEDED[grade] + (grade === 'deadly' ? extra : 0) + (view.find.policy?.extraBars?.[grade] ?? 0);
 }
 
-/** The row of one dangerous taxon. `extra` are bars asked on top for a deadly one. */
-export function barRow(
-  guide: CompiledGuide, view: CaseView, target: CompiledTaxon, taxon: CompiledTaxon, disputed: ReadonlySet<number>, extra: number,
-): BarRow {
-  const otherKingdom = taxon.taxon.kingdom !== view.find.kingdom;
-  const chosen = otherKingdom ? [] : largestIndependent(groundsAgainst(view, taxon, disputed));
+/** Taxa that the target is barred against, by their harm in the use intended, with what each needs. */
+export interface Dangers {
+  /** Indices into `guide.taxa` of those of the find's own kingdom. */
+  readonly same: Int32Array;
+  /** Of the other kingdom: ruled out by that alone. */
+  readonly other: readonly CompiledTaxon[];
+}
+
+export function dangersOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): Dangers {
+  const route = routeOf(view, target);
+  const dangerous = guide.taxa.filter((taxon) => taxon.index !== target.index && gradeBy(taxon, route) !== 'none');
   return {
-    taxon: taxon.id,
-    grade: gradeBy(taxon, routeOf(view, target)),
-    listed: target.taxon.lookalikes.includes(taxon.id),
-    need: barsNeeded(view, target, taxon, extra),
-    bars: chosen.map(({ look }) => ({
-      reading: look.reading.id,
-      character: look.character.id,
-      group: guide.groups[look.character.group] ?? '',
-      causes: causesIn(look.causes),
-    })),
-    otherKingdom,
+    same: Int32Array.from(dangerous.filter((t) => t.taxon.kingdom === view.find.kingdom).map((t) => t.index)),
+    other: dangerous.filter((t) => t.taxon.kingdom !== view.find.kingdom),
   };
 }
 
 /** How many bars a row still lacks. */
 export function short(row: BarRow): number {
-  return row.otherKingdom ? 0 : Math.max(0, row.need - row.bars.length);
+  return row.otherKingdom ? 0 : Math.max(0, row.need - row.have);
 }
 
 const GRADE_ORDER: readonly HarmGrade[] = ['deadly', 'serious', 'unpleasant', 'none'];
@@ -138,12 +140,33 @@ export function byUrgency(a: BarRow, b: BarRow): number {
   return grade !== 0 ? grade : a.taxon < b.taxon ? -1 : a.taxon > b.taxon ? 1 : 0;
 }
 
-/** Rows of every dangerous taxon of the guide except the target itself. */
+/** Rows of every dangerous taxon of the guide except the target itself. `extra` bars are asked on top for deadly ones. */
 export function barRows(
-  guide: CompiledGuide, view: CaseView, target: CompiledTaxon, disputed: ReadonlySet<number>, extra: number,
+  guide: CompiledGuide, view: CaseView, target: CompiledTaxon, dangers: Dangers, tallied: Tally, extra: number,
 ): BarRow[] {
-  return guide.taxa
-    .filter((taxon) => taxon.index !== target.index && gradeBy(taxon, routeOf(view, target)) !== 'none')
-    .map((taxon) => barRow(guide, view, target, taxon, disputed, extra))
-    .sort(byUrgency);
+  const route = routeOf(view, target);
+  const listed = new Set<string>(target.taxon.lookalikes);
+  const row = (taxon: CompiledTaxon, have: number, looks: (most: number) => readonly Look[]): BarRow => {
+    const need = barsNeeded(view, target, taxon, extra);
+    return {
+      taxon: taxon.id,
+      grade: gradeBy(taxon, route),
+      listed: listed.has(taxon.id),
+      need,
+      have,
+      bars: looks(need).map((look) => ({
+        reading: look.reading.id,
+        character: look.character.id,
+        group: guide.groups[look.character.group] ?? '',
+        causes: causesIn(look.causes),
+      })),
+      otherKingdom: taxon.taxon.kingdom !== view.find.kingdom,
+    };
+  };
+  const rows = dangers.other.map((taxon) => row(taxon, 0, () => []));
+  for (let i = 0; i < tallied.taxa.length; i += 1) {
+    const taxon = guide.taxa[tallied.taxa[i] as number];
+    if (taxon) rows.push(row(taxon, tallied.count(i), (most) => tallied.looks(i, most)));
+  }
+  return rows.sort(byUrgency);
 }

@@ -36,6 +36,21 @@ export interface CompiledTaxon {
   readonly atStage: ReadonlyMap<number, ReadonlyMap<StageId, Known>>;
 }
 
+/**
+ * What every taxon can look like over all its stages, as flat arrays: row by character, column by taxon, so that
+ * one reading is compared with all taxa in one run through memory.
+ */
+export interface GuideTables {
+  readonly taxa: number;
+  /** `[character * taxa + taxon]`: states that are possible; 0 is unknown, or a number. */
+  readonly possible: Uint32Array;
+  readonly usual: Uint32Array;
+  /** By character: its row in the spans, -1 if it is no number. */
+  readonly spanRow: Int32Array;
+  /** `[(row * taxa + taxon) * 4]`: possible low and high, usual low and high; NaN is unknown. */
+  readonly spans: Float64Array;
+}
+
 export interface CompiledGuide {
   readonly guide: Guide;
   /** Content hash of the guide. */
@@ -43,6 +58,7 @@ export interface CompiledGuide {
   readonly groups: readonly string[];
   readonly characters: readonly CompiledCharacter[];
   readonly taxa: readonly CompiledTaxon[];
+  readonly tables: GuideTables;
   readonly character: (id: string) => CompiledCharacter | undefined;
   readonly taxon: (id: string) => CompiledTaxon | undefined;
 }
@@ -72,9 +88,30 @@ export function compileGuide(guide: Guide): CompiledGuide {
     groups,
     characters,
     taxa,
+    tables: tabulate(characters, taxa),
     character: (id) => byCharacter.get(id),
     taxon: (id) => byTaxon.get(id),
   };
+}
+
+function tabulate(characters: readonly CompiledCharacter[], taxa: readonly CompiledTaxon[]): GuideTables {
+  const columns = taxa.length;
+  const possible = new Uint32Array(characters.length * columns);
+  const usual = new Uint32Array(characters.length * columns);
+  let rows = 0;
+  const spanRow = Int32Array.from(characters, (c) => (c.stateBit.size === 0 ? rows++ : -1));
+  const spans = new Float64Array(rows * columns * 4).fill(Number.NaN);
+  for (const taxon of taxa) {
+    for (const [character, known] of taxon.overall) {
+      if (known.kind === 'states') {
+        possible[character * columns + taxon.index] = known.possible;
+        usual[character * columns + taxon.index] = known.usual;
+      } else {
+        spans.set([...known.possible, ...known.usual], ((spanRow[character] ?? 0) * columns + taxon.index) * 4);
+      }
+    }
+  }
+  return { taxa: columns, possible, usual, spanRow, spans };
 }
 
 function compileCharacter(

@@ -2,6 +2,6 @@ export * from './schema';
 export { parseGuide, GuideError, fieldPath, type GuideProblem } from './parse';
 export {
   compileGuide, causesIn, CAUSE_BIT, SHARED_CAUSES,
-  type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Known, type StateMask,
+  type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type GuideTables, type Known, type StateMask,
 } from './compile';
 export { millimetres } from './units';

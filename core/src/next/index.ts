@@ -1,12 +1,11 @@
-import { barRows, short, type BarRow } from '../bars';
+import { barsNeeded, dangersOf, short, tally } from '../bars';
 import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
 import { relationAtStages, type Relation } from '../relation';
 import { disputedCharacters } from '../settle';
 import { DAMAGE_SECONDS } from '../plan';
-import { holds } from '../target';
 import { toLook } from '../case';
-import { shopping, unanswered, weigh } from '../verdict';
+import { shopping, unanswered, weigh, type Weighed } from '../verdict';
 
 /** Why a check is proposed. */
 export type CheckWhy =
@@ -49,27 +48,74 @@ export function nextChecks(guide: CompiledGuide, find: Case): Check[] {
   const view = viewCase(guide, find);
   const target = guide.taxon(find.target);
   if (!target) return [];
-  const { reasons, rows } = weigh(guide, view);
-  const again: Check[] = reasons.flatMap((reason) => {
+  const weighed = weigh(guide, view);
+  const again: Check[] = weighed.reasons.flatMap((reason) => {
     if (reason.code === 'contradicted-open') return [check(guide, reason.character, 'contradicted', 0)];
     if (reason.code === 'taken-back') return [check(guide, reason.character, 'taken-back', 0)];
     return [];
   });
 
   const passedOver = new Set<CharacterId>(unanswered(guide, view, target));
-  const before = deficit(guide, view, target);
+  const asked = new Set<string>(again.map((a) => a.character));
+  const stages = stagesOf(find, target);
+  const gain = gains(guide, view, target, weighed);
   const fresh = guide.characters
     .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
-    .filter((c) => !passedOver.has(c.id) && !again.some((a) => a.character === c.id))
-    .filter((c) => stagesOf(find, target).some((stage) => c.stages.has(stage)))
-    .map((c) => check(guide, c.id, 'brings-nearer', before - expectedDeficit(guide, view, target, c)))
+    .filter((c) => !passedOver.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)))
+    .map((c) => check(guide, c.id, 'brings-nearer', gain(c)))
     .filter((c) => c.gain > 0)
     .sort((a, b) => rate(b) - rate(a));
 
-  const mayHarmSkin = rows.some((row) => short(row) > 0 && guide.taxon(row.taxon)?.taxon.harm.touch !== undefined);
+  const mayHarmSkin = weighed.rows.some((row) => short(row) > 0 && guide.taxon(row.taxon)?.taxon.harm.touch !== undefined);
   const ordered = mayHarmSkin ? [...fresh.filter((c) => onlyLooks(guide, c)), ...fresh.filter((c) => !onlyLooks(guide, c))] : fresh;
   const reopened = [...passedOver].map((id) => check(guide, id, 'unanswered', 0));
   return [...again, ...ordered, ...reopened];
+}
+
+/**
+ * What a sure reading of a character would bring, on the average over what is usual for the target: bars that are
+ * missing, a signature mark (counted twice), a group; less the bars that it would cost where it fits a dangerous taxon.
+ */
+function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, { tallied, held, judged }: Weighed): (c: CompiledCharacter) => number {
+  const { tables } = guide;
+  const extra = judged.shopped.extraBars;
+  const lacks = Int32Array.from(tallied.taxa, (index, i) => {
+    const taxon = guide.taxa[index];
+    return taxon ? barsNeeded(view, target, taxon, extra) - tallied.count(i) : 0;
+  });
+  // Rows with bars to spare neither gain nor lose.
+  const open = Int32Array.from([...lacks.keys()].filter((i) => (lacks[i] ?? 0) >= 0));
+  const marks = new Set<string>(held.signature.filter((mark) => !mark.held).map((mark) => mark.character));
+  const fitting = new Set(held.fitGroups);
+  const groupsMissing = held.fitGroups.length < held.groupsNeeded;
+  return (character) => {
+    const values = usualValues(view.find, target, character);
+    if (values.length === 0) return 0;
+    let sum = 0;
+    for (const value of values) {
+      const look = toLook(guide, supposed(view, character, value));
+      if (!look) continue;
+      for (const i of open) {
+        const column = tallied.taxa[i] as number;
+        const lack = lacks[i] as number;
+        if (look.kind === 'states') {
+          const possible = tables.possible[character.index * tables.taxa + column] as number;
+          if (possible === 0) continue;
+          if ((look.mask & possible) === 0) {
+            if (lack > 0) sum += tallied.change(i, character.group, look.causes, 'against');
+          } else if ((look.mask & (tables.usual[character.index * tables.taxa + column] as number)) !== 0) {
+            sum += tallied.change(i, character.group, look.causes, 'fits');
+          }
+        } else {
+          const at = ((tables.spanRow[character.index] as number) * tables.taxa + column) * 4;
+          const against = look.high < (tables.spans[at] as number) || look.low > (tables.spans[at + 1] as number);
+          if (against && lack > 0) sum += tallied.change(i, character.group, look.causes, 'against');
+        }
+      }
+    }
+    const group = guide.groups[character.group] ?? '';
+    return sum / values.length + (marks.has(character.id) ? SIGNATURE_WEIGHT : 0) + (groupsMissing && !fitting.has(group) ? 1 : 0);
+  };
 }
 
 /**
@@ -89,8 +135,8 @@ export function answerEffects(guide: CompiledGuide, find: Case, id: CharacterId)
     const rows = rowsOf(guide, suppose(guide, view, character, value), target);
     const bars = rows.flatMap((row) => {
       const now = rowsNow.find((r) => r.taxon === row.taxon);
-      return now && now.bars.length !== row.bars.length
-        ? [{ taxon: row.taxon, from: now.bars.length, to: row.bars.length, need: row.need }]
+      return now && now.have !== row.have
+        ? [{ taxon: row.taxon, from: now.have, to: row.have, need: row.need }]
         : [];
     });
     return { state, relation: look ? relationAtStages(look, target, find.context.stages) : 'silent', bars };
@@ -114,26 +160,15 @@ function stagesOf(find: Case, target: CompiledTaxon): readonly StageId[] {
   return find.context.stages ?? target.taxon.stages;
 }
 
-function rowsOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): BarRow[] {
-  return barRows(guide, view, target, disputedCharacters(view), shopping(view).extraBars);
-}
-
-/** Bars, signature marks and groups still missing, as one number. */
-function deficit(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): number {
-  const bars = rowsOf(guide, view, target).reduce((sum, row) => sum + short(row), 0);
-  const held = holds(guide, view, target);
-  const signature = held.signature.filter((mark) => !mark.held).length;
-  const groups = Math.max(0, held.groupsNeeded - held.fitGroups.length);
-  return bars + SIGNATURE_WEIGHT * signature + groups;
-}
-
-/** The deficit after this check, over the values that are usual for the target at the recorded stages. */
-function expectedDeficit(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, character: CompiledCharacter): number {
-  const values = usualValues(view.find, target, character);
-  const before = deficit(guide, view, target);
-  if (values.length === 0) return before;
-  const after = values.map((value) => deficit(guide, suppose(guide, view, character, value), target));
-  return after.reduce((sum, d) => sum + d, 0) / after.length;
+/** Every dangerous row of a view, as bars by taxon. */
+function rowsOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): readonly { readonly taxon: TaxonId; readonly have: number; readonly need: number }[] {
+  const { same } = dangersOf(guide, view, target);
+  const tallied = tally(guide, view, disputedCharacters(view), same);
+  const extra = shopping(view).extraBars;
+  return [...same].flatMap((index, i) => {
+    const taxon = guide.taxa[index];
+    return taxon ? [{ taxon: taxon.id, have: tallied.count(i), need: barsNeeded(view, target, taxon, extra) }] : [];
+  });
 }
 
 function usualValues(find: Case, target: CompiledTaxon, character: CompiledCharacter): ReadingValue[] {

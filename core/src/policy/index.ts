@@ -1,20 +1,32 @@
 import { groundsAgainst, largestIndependent, type BarRow } from '../bars';
-import type { CaseView } from '../case';
+import type { Case, CaseView } from '../case';
 import type { CompiledGuide, CompiledTaxon } from '../guide';
 import { relationOverall } from '../relation';
 import type { LeaveReason, NoteReason, PauseReason } from '../verdict/reason';
 
+import type { Policy as PolicyRules } from './schema';
+
 export { Policy, GROUP_POLICY } from './schema';
 
-/** What the group's rules say of this find, beyond the bars they add. */
-export function policyReasons(
-  guide: CompiledGuide, view: CaseView, target: CompiledTaxon, rows: readonly BarRow[], disputed: ReadonlySet<number>,
-): { leave: LeaveReason[]; pause: PauseReason[]; notes: NoteReason[] } {
-  const policy = view.find.policy ?? {};
-  const leave: LeaveReason[] = [];
-  if (policy.forgoneTaxa?.includes(target.id) === true) leave.push({ code: 'forgone-taxon', target: target.id });
-  if (policy.forgoneFamilies?.includes(target.taxon.family) === true) leave.push({ code: 'forgone-family', family: target.taxon.family });
+/** What the group leaves alone, whatever is seen. */
+export function forgone(find: Case, target: CompiledTaxon): LeaveReason[] {
+  const policy = find.policy ?? {};
+  return [
+    ...(policy.forgoneTaxa?.includes(target.id) === true ? [{ code: 'forgone-taxon', target: target.id } as const] : []),
+    ...(policy.forgoneFamilies?.includes(target.taxon.family) === true ? [{ code: 'forgone-family', family: target.taxon.family } as const] : []),
+  ];
+}
 
+/** Whether these rules ask for a second person at all. */
+export function asksForSecondLooks(policy: PolicyRules | undefined): boolean {
+  return policy?.secondLookWhenUnreviewed === true || (policy?.secondLook?.length ?? 0) > 0;
+}
+
+/** Which rows still want a second person's look; and a note where the group does without. */
+export function secondLooks(
+  guide: CompiledGuide, view: CaseView, target: CompiledTaxon, rows: readonly BarRow[], disputed: ReadonlySet<number>,
+): { pause: PauseReason[]; notes: NoteReason[] } {
+  const policy = view.find.policy ?? {};
   const unreviewed = (row: BarRow) => row.listed && row.grade === 'deadly'
     && [target.id, row.taxon].some((id) => guide.taxon(id)?.taxon.review.reviewedBy === null);
   const asked = rows.filter((row) => !row.otherKingdom && row.need > 0 && row.grade !== 'none' && (
@@ -26,7 +38,7 @@ export function policyReasons(
     return have < row.need ? [{ code: 'second-look-missing', taxon: row.taxon, have, need: row.need }] : [];
   });
   const turnedOff = policy.secondLookWhenUnreviewed === false ? rows.filter(unreviewed).map((row) => row.taxon) : [];
-  return { leave, pause, notes: turnedOff.length > 0 ? [{ code: 'second-look-off', taxa: turnedOff }] : [] };
+  return { pause, notes: turnedOff.length > 0 ? [{ code: 'second-look-off', taxa: turnedOff }] : [] };
 }
 
 /** Bars that would stand on characters read by two people, the second one blind, both sure and both against it. */

@@ -26,7 +26,7 @@ export function recompute(stored: { readonly find: Case; readonly verdict: Verdi
   const { find, unread } = readable(stored.find, guide);
   const verdict = decide(guide, find);
   const { verdict: old } = stored;
-  const count = (v: Verdict) => new Map(v.rows.map((row) => [row.taxon, { have: row.bars.length, need: row.need }]));
+  const count = (v: Verdict) => new Map(v.rows.map((row) => [row.taxon, { have: row.have, need: row.need }]));
   const [from, to] = [count(old), count(verdict)];
   const taxa = [...new Set([...from.keys(), ...to.keys()])].sort();
   return {

@@ -1,13 +1,13 @@
-import { barRows, short, type BarRow } from '../bars';
+import { barRows, barsNeeded, dangersOf, short, tally, type BarRow, type Dangers, type Tally } from '../bars';
 import { viewCase, type Case, type CaseView, type ReadingId } from '../case';
 import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
-import { policyReasons } from '../policy';
+import { asksForSecondLooks, forgone, secondLooks } from '../policy';
 import { relationAtStages, relationOverall } from '../relation';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
 import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
 import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
-import { shopping } from './shopping';
+import { shopping, type Shopping } from './shopping';
 import { unanswered, UNANSWERED_FREE } from './unanswered';
 
 export type Outcome = 'leave' | 'pause' | 'collect';
@@ -45,6 +45,7 @@ export interface Verdict {
 export function decide(guide: CompiledGuide, find: Case): Verdict {
   const view = viewCase(guide, find);
   const weighed = weigh(guide, view);
+  const { held } = weighed;
   return {
     outcome: weighed.outcome,
     guide: { id: guide.guide.id, version: guide.version },
@@ -53,14 +54,39 @@ export function decide(guide: CompiledGuide, find: Case): Verdict {
     reasons: weighed.reasons,
     rows: weighed.rows,
     holds: {
-      fitGroups: weighed.held.fitGroups,
-      groupsNeeded: weighed.held.groupsNeeded,
-      strains: weighed.held.strains,
-      readings: weighed.held.readings,
-      signature: weighed.held.signature,
+      fitGroups: held.fitGroups, groupsNeeded: held.groupsNeeded, strains: held.strains, readings: held.readings, signature: held.signature,
     },
-    leansOn: leansOn(guide, view, weighed.outcome),
+    leansOn: leansOn(guide, view, weighed),
   };
+}
+
+/** What everything but the bars says. */
+interface Judged {
+  readonly target: CompiledTaxon;
+  readonly held: TargetHolds;
+  readonly disputed: ReadonlySet<number>;
+  readonly shopped: Shopping;
+  readonly leave: readonly LeaveReason[];
+  readonly pause: readonly PauseReason[];
+}
+
+function judge(guide: CompiledGuide, view: CaseView): Judged {
+  const target = guide.taxon(view.find.target);
+  if (!target) throw new Error(`target "${view.find.target}" is not in the guide`);
+  const held = holds(guide, view, target);
+  const around = contextReasons(view.find, target);
+  const leave: LeaveReason[] = [
+    ...(target.taxon.kingdom === view.find.kingdom ? [] : [{ code: 'other-kingdom', target: target.id } as const]),
+    ...contradictions(guide, view, target, held),
+    ...around.leave,
+    ...forgone(view.find, target),
+  ];
+  const pause: PauseReason[] = [
+    ...openContradictions(guide, held, leave),
+    ...stillMissing(guide, view, target, held),
+    ...around.pause,
+  ];
+  return { target, held, disputed: disputedCharacters(view), shopped: shopping(view), leave, pause };
 }
 
 export interface Weighed {
@@ -68,32 +94,24 @@ export interface Weighed {
   readonly reasons: readonly Reason[];
   readonly rows: readonly BarRow[];
   readonly held: TargetHolds;
+  readonly judged: Judged;
+  readonly dangers: Dangers;
+  readonly tallied: Tally;
 }
 
-/** The verdict without what it leans on. */
+/** The verdict without what it leans on, and what it was made of. */
 export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
-  const target = guide.taxon(view.find.target);
-  if (!target) throw new Error(`target "${view.find.target}" is not in the guide`);
-  const disputed = disputedCharacters(view);
-  const shopped = shopping(view);
-  const rows = barRows(guide, view, target, disputed, shopped.extraBars);
-  const held = holds(guide, view, target);
-  const around = contextReasons(view.find, target);
-  const ruled = policyReasons(guide, view, target, rows, disputed);
-
-  const leave: LeaveReason[] = [
-    ...(target.taxon.kingdom === view.find.kingdom ? [] : [{ code: 'other-kingdom', target: target.id } as const]),
-    ...contradictions(guide, view, target, held),
-    ...around.leave,
-    ...ruled.leave,
-  ];
+  const judged = judge(guide, view);
+  const { target, held, disputed, shopped, leave } = judged;
+  const dangers = dangersOf(guide, view, target);
+  const tallied = tally(guide, view, disputed, dangers.same);
+  const rows = barRows(guide, view, target, dangers, tallied, shopped.extraBars);
+  const second = secondLooks(guide, view, target, rows, disputed);
   const pause: PauseReason[] = [
-    ...openContradictions(guide, held, leave),
-    ...stillMissing(guide, view, target, held),
-    ...around.pause,
-    ...ruled.pause,
+    ...judged.pause,
+    ...second.pause,
     ...rows.filter((row) => short(row) > 0).map((row) => (
-      { code: 'bars-short', taxon: row.taxon, grade: row.grade, have: row.bars.length, need: row.need } as const
+      { code: 'bars-short', taxon: row.taxon, grade: row.grade, have: row.have, need: row.need } as const
     )),
   ];
   const notes: NoteReason[] = [
@@ -101,7 +119,7 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
     ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
     ...held.placeDoubts.map((character) => ({ code: 'place-doubt', character } as const)),
     ...held.placeStrains.map((character) => ({ code: 'place-strains', character } as const)),
-    ...ruled.notes,
+    ...second.notes,
     ...unreviewed(guide, target, rows),
     ...(target.taxon.nearRelatives.length > 0 ? [{ code: 'near-relatives', names: target.taxon.nearRelatives } as const] : []),
   ];
@@ -110,7 +128,28 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
     ...pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
     ...notes.map((reason) => ({ ...reason, weight: 'note' } as const)),
   ];
-  return { outcome: leave.length > 0 ? 'leave' : pause.length > 0 ? 'pause' : 'collect', reasons, rows, held };
+  return { outcome: leave.length > 0 ? 'leave' : pause.length > 0 ? 'pause' : 'collect', reasons, rows, held, judged, dangers, tallied };
+}
+
+/**
+ * The outcome alone, stopping at the first reason that settles it. `among` are the taxa whose bars have to be
+ * counted; the others are known to have theirs.
+ */
+function outcomeOf(guide: CompiledGuide, view: CaseView, among: Int32Array): Outcome {
+  const { target, disputed, shopped, leave, pause } = judge(guide, view);
+  if (leave.length > 0) return 'leave';
+  if (pause.length > 0) return 'pause';
+  const tallied = tally(guide, view, disputed, among);
+  for (let i = 0; i < among.length; i += 1) {
+    const taxon = guide.taxa[among[i] as number];
+    if (taxon && tallied.count(i) < barsNeeded(view, target, taxon, shopped.extraBars)) return 'pause';
+  }
+  if (asksForSecondLooks(view.find.policy)) {
+    const dangers = dangersOf(guide, view, target);
+    const rows = barRows(guide, view, target, dangers, tally(guide, view, disputed, dangers.same), shopped.extraBars);
+    if (secondLooks(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
+  }
+  return 'collect';
 }
 
 function characterId(guide: CompiledGuide, index: number): CharacterId {
@@ -202,13 +241,24 @@ function unreviewed(guide: CompiledGuide, target: CompiledTaxon, rows: readonly 
   return taxa.length > 0 ? [{ code: 'unreviewed', taxa }] : [];
 }
 
-function leansOn(guide: CompiledGuide, view: CaseView, outcome: Outcome): ReadingId[] {
+/**
+ * Readings whose loss alone would change the outcome. Without one reading a row loses at most one bar, so from
+ * *collect* only rows without a bar to spare need to be counted again.
+ */
+function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): ReadingId[] {
   const withdrawn = new Set<string>((view.find.withdrawals ?? []).map((w) => w.reading));
+  const { judged, tallied, dangers, outcome } = weighed;
+  const among = outcome === 'collect'
+    ? dangers.same.filter((index, i) => {
+      const taxon = guide.taxa[index];
+      return taxon !== undefined && tallied.count(i) <= barsNeeded(view, judged.target, taxon, judged.shopped.extraBars);
+    })
+    : dangers.same;
   return view.looks
     .filter((look) => !withdrawn.has(look.reading.id))
     .filter((look) => {
       const without = { ...view.find, readings: view.find.readings.filter((r) => r.id !== look.reading.id) };
-      return weigh(guide, viewCase(guide, without)).outcome !== outcome;
+      return outcomeOf(guide, viewCase(guide, without), among) !== outcome;
     })
     .map((look) => look.reading.id)
     .sort();

@@ -5,8 +5,8 @@ import { characterName, characterOf, CommonName, commonName, harmLine, numberWor
 import { Parting } from './Parting';
 import { colour, corner, OrganGlyph, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
-const open = (row: BarRow) => (row.otherKingdom ? 0 : Math.max(0, row.need - row.bars.length));
-const filled = (row: BarRow) => Math.min(row.need, row.bars.length);
+const open = (row: BarRow) => (row.otherKingdom ? 0 : Math.max(0, row.need - row.have));
+const filled = (row: BarRow) => Math.min(row.need, row.have);
 
 /** One upright: filled where there is a ground, open where one is missing. */
 function Upright({ bar, size }: { readonly bar: Bar | undefined; readonly size: 'large' | 'small' }) {
@@ -46,7 +46,7 @@ function Row({ row, find, parts }: { readonly row: BarRow; readonly find: Case; 
       </Pressable>
       {told ? (
         <View style={styles.grounds}>
-          {row.bars.slice(0, row.need).map((bar) => {
+          {row.bars.map((bar) => {
             const reading = find.readings.find((r) => r.id === bar.reading);
             return (
               <Small key={bar.reading}>
@@ -58,7 +58,7 @@ function Row({ row, find, parts }: { readonly row: BarRow; readonly find: Case; 
           {open(row) > 0 ? (
             <SmallStrong>{numberWord(open(row)).replace(/^./, (c) => c.toUpperCase())} {open(row) === 1 ? 'is' : 'are'} still open.</SmallStrong>
           ) : null}
-          {row.bars.length > row.need ? <Small soft>And {numberWord(row.bars.length - row.need)} to spare.</Small> : null}
+          {row.have > row.need ? <Small soft>And {numberWord(row.have - row.need)} to spare.</Small> : null}
           {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
         </View>
       ) : null}

@@ -162,7 +162,7 @@ function useEffects(find: Case, check: Check | undefined, wanted: boolean): read
 /** On a wide screen: where the target and the most urgent lookalike part. */
 function MostUrgent({ find, verdict }: { readonly find: Case; readonly verdict: Verdict }) {
   const same = verdict.rows.filter((row) => !row.otherKingdom);
-  const urgent = same.find((row) => row.bars.length < row.need) ?? same[0];
+  const urgent = same.find((row) => row.have < row.need) ?? same[0];
   if (!urgent) return null;
   return (
     <View style={styles.urgent}>

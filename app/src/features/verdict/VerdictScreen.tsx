@@ -89,7 +89,7 @@ function Group({ title, reasons, verdict, more }: {
 /** What speaks for it: how many independent things fit, its own marks, and what is ruled out. */
 function SeenFor({ record, verdict }: { readonly record: FindRecord; readonly verdict: Verdict }) {
   const { fitGroups, groupsNeeded, signature } = verdict.holds;
-  const out = verdict.rows.filter((row) => row.otherKingdom || row.bars.length >= row.need);
+  const out = verdict.rows.filter((row) => row.otherKingdom || row.have >= row.need);
   if (record.readings.length === 0) return null;
   return (
     <View style={styles.group}>
