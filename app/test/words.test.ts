@@ -55,7 +55,7 @@ test('these verdicts use nearly every reason there is', () => {
 });
 
 test('the strip says one thing, the most urgent', () => {
-  const lines = decided.map(stripLine);
+  const lines = decided.map((v) => stripLine(v));
   expect(lines[0]).toBe('Five dangerous ones are not ruled out yet.');
   expect(lines[2]).toMatch(/^Looks at skin of the cap disagree/);
   expect(lines[10]).toMatch(/^Deadly nightshade .* is not for collecting/);

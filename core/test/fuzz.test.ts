@@ -37,7 +37,7 @@ function spoil(original: Json, damages: readonly Damage[]): Json {
     } else if (how === 'twice' && Array.isArray(place.holder)) place.holder.push(old);
     else if (how === 'unknown-member' && old !== null && typeof old === 'object' && !Array.isArray(old)) old.surprise = 1;
     else if (how === 'swap-word') holder[place.key] = typeof old === 'string' ? `${old}-x` : 'word';
-    else holder[place.key] = { null: null, 'wrong-type': typeof old === 'string' ? 7 : 'text', empty: Array.isArray(old) ? [] : '', huge: 1e300, negative: -1 }[how as 'null'] ?? null;
+    else holder[place.key] = { null: null, 'wrong-type': typeof old === 'string' ? 7 : 'text', empty: Array.isArray(old) ? [] : '', huge: 1e300, negative: -1 }[how as 'null'];
   }
   return value;
 }

@@ -1,45 +1,12 @@
 import highsLoader from 'highs';
 import fc from 'fast-check';
+import { asProgramme } from '../../bench/programme';
 import { buildProblem, countBars, decide, fallbacks, largestIndependent, plan, solve, viewCase, type PlanProblem, type Row } from '../src';
 import { at, character, find, goodContext, guide, reading, targets, taxon, usualValue } from './finds';
 
 type Highs = Awaited<ReturnType<typeof highsLoader>>;
 let highs: Highs;
 beforeAll(async () => { highs = await highsLoader(); });
-
-/**
- * The same problem as a mixed-integer programme in CPLEX LP format, for an independent solver:
- * x choose an option, y use it (or what stands) as a ground against a row, z count a group that fits.
- */
-function asProgramme(p: PlanProblem): string {
-  const constraints: string[] = [];
-  const binaries = p.options.map((_, i) => `x${i}`);
-  const add = (terms: string[], relation: string) => { if (terms.length > 0) constraints.push(`${terms.join(' + ')} ${relation}`.replace(/\+ -/g, '- ')); };
-  p.rows.forEach((row, r) => {
-    const grounds = [
-      ...row.standing.map((g, s) => ({ ...g, name: `s${r}_${s}`, option: -1 })),
-      ...p.options.flatMap((o, i) => (row.against[i] === 1 ? [{ group: o.group, causes: o.causes, name: `y${r}_${i}`, option: i }] : [])),
-    ].filter((g) => !row.spoiled.has(g.group));
-    binaries.push(...grounds.map((g) => g.name));
-    for (const ground of grounds) {
-      if (ground.option >= 0) constraints.push(`${ground.name} - x${ground.option} <= 0`);
-      p.options.forEach((o, i) => { if (row.fits[i] === 1 && o.group === ground.group) constraints.push(`${ground.name} + x${i} <= 1`); });
-    }
-    for (const group of new Set(grounds.map((g) => g.group))) add(grounds.filter((g) => g.group === group).map((g) => g.name), '<= 1');
-    for (const bit of [1, 2, 4, 8]) add(grounds.filter((g) => (g.causes & bit) !== 0).map((g) => g.name), '<= 1');
-    if (grounds.length === 0) constraints.push(`0 x0 >= ${row.need}`);
-    add(grounds.map((g) => g.name), `>= ${row.need}`);
-  });
-  const groups = [...new Set(p.options.map((o) => o.group))].filter((g) => !p.fitGroups.has(g));
-  for (const group of groups) {
-    binaries.push(`z${group}`);
-    constraints.push(`z${group} ${p.options.flatMap((o, i) => (o.group === group ? [`- x${i}`] : [])).join(' ')} <= 0`);
-  }
-  const missing = p.groupsNeeded - p.fitGroups.size;
-  if (missing > 0) constraints.push(`${groups.map((g) => `z${g}`).join(' + ') || '0 x0'} >= ${missing}`);
-  for (const i of p.forced) constraints.push(`x${i} = 1`);
-  return `Minimize\n obj: ${p.options.map((o, i) => `${o.cost} x${i}`).join(' + ')}\nSubject To\n${constraints.map((c, i) => ` c${i}: ${c}`).join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd`;
-}
 
 function optimumByHighs(p: PlanProblem): number | undefined {
   const solution = highs.solve(asProgramme(p));
@@ -138,7 +105,8 @@ describe('a plan', () => {
   test('keeps to the hands: without a knife nothing is cut, and what then cannot be seen is said', () => {
     const f = withStage('cantharellus-cibarius', 'mature');
     const bare = plan(guide, f, { gear: new Set(['paper']) });
-    expect(bare).toEqual({ feasible: false, obstacles: expect.arrayContaining([{ code: 'mark-unseen', character: 'flesh.colour' }]) });
+    expect(bare).toMatchObject({ feasible: false });
+    expect(!bare.feasible && bare.obstacles).toContainEqual({ code: 'mark-unseen', character: 'flesh.colour' });
     const armed = plan(guide, f, { gear: new Set(['knife']) });
     expect(armed.feasible && armed.gear).toEqual(['knife']);
   });
@@ -146,7 +114,7 @@ describe('a plan', () => {
   test('says which taxon cannot be barred', () => {
     const groups = new Set(guide.characters.filter((c) => !['smell', 'cap.colour', 'flesh.colour'].includes(c.id)).map((c) => c.id));
     const made = plan(guide, withStage('cantharellus-cibarius', 'mature'), { without: groups });
-    expect(made).toEqual({ feasible: false, obstacles: expect.arrayContaining([{ code: 'cannot-bar', taxon: 'cortinarius-rubellus', most: 2, need: 3 }]) });
+    expect(!made.feasible && made.obstacles).toContainEqual({ code: 'cannot-bar', taxon: 'cortinarius-rubellus', most: 2, need: 3 });
   });
 
   test('has a plan to fall back on for each of its checks, or says that there is none', () => {

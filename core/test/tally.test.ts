@@ -16,14 +16,14 @@ const anyFind: fc.Arbitrary<Case> = fc.constantFrom(...targets.map((t) => t.id a
     const value = c.character.kind === 'count' ? { kind: 'count', number: size % 40 }
       : c.character.kind === 'measure' ? { kind: 'measure', number: size, unit: c.character.unit }
       : { kind: 'states', states: torn && first !== other ? [first, other] : [first] };
-    return { id: `r${i}`, piece, character: c.id as string, value, sureness, by: 'ilse', at: at(i) };
+    return { id: `r${i}`, piece, character: c.id, value, sureness, by: 'ilse', at: at(i) };
   }), { pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(0), purpose: 'compare' }] }));
 });
 
 function prepared(f: Case) {
   const view = viewCase(guide, f);
   const disputed = disputedCharacters(view);
-  const { same } = dangersOf(guide, view, taxon(f.target));
+  const { same } = dangersOf(guide, view, taxon(f.target), 0);
   return { view, disputed, same, tallied: tally(guide, view, disputed, same) };
 }
 

@@ -1,4 +1,4 @@
-import { answerEffects, compileGuide, decide, nextChecks, type AnswerEffect, type Case, type Check, type CharacterId, type Verdict } from '@pause/core';
+import { answerEffects, compileGuide, evaluate as evaluateFind, plan, type AnswerEffect, type Case, type Check, type CharacterId, type Plan, type Verdict } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 
 /** The guide that ships, ready for deciding. */
@@ -8,10 +8,12 @@ export const guide = compileGuide(shippedGuide());
 export interface Evaluation {
   readonly verdict: Verdict;
   readonly checks: readonly Check[];
+  /** The cheapest way to fill everything from here, or what stands in the way. */
+  readonly plan: Plan;
 }
 
 export function evaluate(find: Case): Evaluation {
-  return { verdict: decide(guide, find), checks: nextChecks(guide, find) };
+  return { ...evaluateFind(guide, find), plan: plan(guide, find) };
 }
 
 export function effects(find: Case, character: CharacterId): AnswerEffect[] {

@@ -1,6 +1,6 @@
-import type { ContextField, Reason, Verdict } from '@pause/core';
+import type { ContextField, Plan, Reason, Verdict } from '@pause/core';
 import {
-  characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName,
+  characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords,
 } from './names';
 
 /** The sentences for what the core gives as codes. One place, so that they can be read and translated together. */
@@ -90,7 +90,13 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target'>): s
 }
 
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
-export function stripLine(verdict: Verdict): string {
+export function stripLine(verdict: Verdict, plan?: Plan): string {
+  const line = oneLine(verdict);
+  const rest = plan?.feasible === true && plan.seconds > 0 && verdict.outcome === 'pause' && /ruled out|fit so far/.test(line);
+  return rest ? `${line} All that is missing takes about ${timeWords(plan.seconds)}.` : line;
+}
+
+function oneLine(verdict: Verdict): string {
   if (verdict.outcome === 'collect') return 'Nothing recorded stands against collecting. You decide.';
   if (verdict.outcome === 'leave') {
     const first = verdict.reasons.find((r) => r.weight === 'leave');

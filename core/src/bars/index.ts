@@ -102,11 +102,15 @@ export function routeOf(view: Pick<CaseView, 'find'>, target: CompiledTaxon): Ro
   return target.taxon.parts.find((p) => p.part === part && p.use === use)?.route ?? 'eaten';
 }
 
-/** Bars needed against a taxon: by its harm in the use intended, what shopping costs, and what the group adds. */
-export function barsNeeded(view: CaseView, target: CompiledTaxon, taxon: CompiledTaxon, extra: number): number {
-  const grade = gradeBy(taxon, routeOf(view, target));
-  if (grade === 'none') return 0;
-  return BARS_NEEDED[grade] + (grade === 'deadly' ? extra : 0) + (view.find.policy?.extraBars?.[grade] ?? 0);
+/** Bars needed by harm grade: the model's, what shopping costs, and what the group adds. */
+export function needsOf(view: CaseView, extra: number): Readonly<Record<HarmGrade, number>> {
+  const more = view.find.policy?.extraBars ?? {};
+  return {
+    none: 0,
+    unpleasant: BARS_NEEDED.unpleasant + (more.unpleasant ?? 0),
+    serious: BARS_NEEDED.serious + (more.serious ?? 0),
+    deadly: BARS_NEEDED.deadly + extra + (more.deadly ?? 0),
+  };
 }
 
 /** Taxa that the target is barred against, by their harm in the use intended, with what each needs. */
@@ -115,15 +119,26 @@ export interface Dangers {
   readonly same: Int32Array;
   /** Of the other kingdom: ruled out by that alone. */
   readonly other: readonly CompiledTaxon[];
+  readonly needs: Readonly<Record<HarmGrade, number>>;
+  /** How the wanted use reaches the body. */
+  readonly route: Route;
 }
 
-export function dangersOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): Dangers {
+/** Bars that this danger needs. */
+export function needOf(dangers: Dangers, taxon: CompiledTaxon): number {
+  return dangers.needs[gradeBy(taxon, dangers.route)];
+}
+
+export function dangersOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, extra: number): Dangers {
   const route = routeOf(view, target);
-  const dangerous = guide.taxa.filter((taxon) => taxon.index !== target.index && gradeBy(taxon, route) !== 'none');
-  return {
-    same: Int32Array.from(dangerous.filter((t) => t.taxon.kingdom === view.find.kingdom).map((t) => t.index)),
-    other: dangerous.filter((t) => t.taxon.kingdom !== view.find.kingdom),
-  };
+  const same: number[] = [];
+  const other: CompiledTaxon[] = [];
+  for (const taxon of guide.taxa) {
+    if (taxon.index === target.index || gradeBy(taxon, route) === 'none') continue;
+    if (taxon.taxon.kingdom === view.find.kingdom) same.push(taxon.index);
+    else other.push(taxon);
+  }
+  return { same: Int32Array.from(same), other, needs: needsOf(view, extra), route };
 }
 
 /** How many bars a row still lacks. */
@@ -131,42 +146,37 @@ export function short(row: BarRow): number {
   return row.otherKingdom ? 0 : Math.max(0, row.need - row.have);
 }
 
-const GRADE_ORDER: readonly HarmGrade[] = ['deadly', 'serious', 'unpleasant', 'none'];
+const GRADE_ORDER: Readonly<Record<HarmGrade, number>> = { deadly: 0, serious: 1, unpleasant: 2, none: 3 };
 
-/** Listed lookalikes first, then the deadlier, then by name: a fixed order, so that rows do not jump about. */
-export function byUrgency(a: BarRow, b: BarRow): number {
-  if (a.listed !== b.listed) return a.listed ? -1 : 1;
-  const grade = GRADE_ORDER.indexOf(a.grade) - GRADE_ORDER.indexOf(b.grade);
-  return grade !== 0 ? grade : a.taxon < b.taxon ? -1 : a.taxon > b.taxon ? 1 : 0;
-}
-
-/** Rows of every dangerous taxon of the guide except the target itself. `extra` bars are asked on top for deadly ones. */
-export function barRows(
-  guide: CompiledGuide, view: CaseView, target: CompiledTaxon, dangers: Dangers, tallied: Tally, extra: number,
-): BarRow[] {
-  const route = routeOf(view, target);
+/**
+ * Rows of every dangerous taxon of the guide except the target itself: listed lookalikes first, then the deadlier,
+ * then by id, a fixed order so that rows do not jump about.
+ */
+export function barRows(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, dangers: Dangers, tallied: Tally): BarRow[] {
   const listed = new Set<string>(target.taxon.lookalikes);
-  const row = (taxon: CompiledTaxon, have: number, looks: (most: number) => readonly Look[]): BarRow => {
-    const need = barsNeeded(view, target, taxon, extra);
-    return {
-      taxon: taxon.id,
-      grade: gradeBy(taxon, route),
-      listed: listed.has(taxon.id),
-      need,
-      have,
-      bars: looks(need).map((look) => ({
-        reading: look.reading.id,
-        character: look.character.id,
-        group: guide.groups[look.character.group] ?? '',
-        causes: causesIn(look.causes),
-      })),
-      otherKingdom: taxon.taxon.kingdom !== view.find.kingdom,
+  const bars = new Map<Look, Bar>();
+  const barOf = (look: Look): Bar => {
+    const known = bars.get(look);
+    if (known) return known;
+    const bar: Bar = {
+      reading: look.reading.id, character: look.character.id, group: guide.groups[look.character.group] ?? '', causes: causesIn(look.causes),
     };
+    bars.set(look, bar);
+    return bar;
   };
-  const rows = dangers.other.map((taxon) => row(taxon, 0, () => []));
+  const keyed: { readonly key: number; readonly row: BarRow }[] = [];
+  const add = (taxon: CompiledTaxon, have: number, chosen: readonly Bar[], otherKingdom: boolean) => {
+    const grade = gradeBy(taxon, dangers.route);
+    const isListed = listed.has(taxon.id);
+    keyed.push({
+      key: ((isListed ? 0 : 4) + GRADE_ORDER[grade]) * guide.taxa.length + taxon.rank,
+      row: { taxon: taxon.id, grade, listed: isListed, need: dangers.needs[grade], have, bars: chosen, otherKingdom },
+    });
+  };
+  for (const taxon of dangers.other) add(taxon, 0, [], true);
   for (let i = 0; i < tallied.taxa.length; i += 1) {
     const taxon = guide.taxa[tallied.taxa[i] as number];
-    if (taxon) rows.push(row(taxon, tallied.count(i), (most) => tallied.looks(i, most)));
+    if (taxon) add(taxon, tallied.count(i), tallied.looks(i, needOf(dangers, taxon)).map(barOf), false);
   }
-  return rows.sort(byUrgency);
+  return keyed.sort((a, b) => a.key - b.key).map(({ row }) => row);
 }

@@ -13,6 +13,8 @@ export interface Tally {
   readonly count: (position: number) => number;
   /** The first so many looks of a largest set, in a fixed order. */
   readonly looks: (position: number, most: number) => Look[];
+  /** The count if this one look had not been made, where it is the only look at its character. */
+  readonly countWithout: (position: number, look: Look) => number;
   /** By how much a sure look would change the count: one in this group that is against the taxon, or one that fits it. */
   readonly change: (position: number, group: number, causes: number, relation: 'against' | 'fits') => number;
 }
@@ -144,7 +146,7 @@ export function tally(guide: CompiledGuide, view: CaseView, disputed: ReadonlySe
     return groups.length > 0 ? [{ mask, groups }] : [];
   });
 
-  const count = (position: number): number => {
+  const counted = (position: number): number => {
     let sum = 0;
     let anyBound = 0;
     for (let w = 0; w < words; w += 1) {
@@ -155,6 +157,14 @@ export function tally(guide: CompiledGuide, view: CaseView, disputed: ReadonlySe
     }
     return anyBound === 0 ? sum : sum + bestPicks(picksOf(position), 0, 0, []).length;
   };
+  const counts = new Int16Array(size);
+  /** Whether any ground against this taxon rests on a shared cause. */
+  const anyShared = new Uint8Array(size);
+  for (let i = 0; i < size; i += 1) {
+    counts[i] = counted(i);
+    for (const bits of bound) for (let w = 0; w < words; w += 1) if (bits[i * words + w] !== 0) anyShared[i] = 1;
+  }
+  const count = (position: number): number => counts[position] as number;
 
   const looksOf = new Map<number, Look[]>();
   for (const look of view.looks) {
@@ -175,19 +185,35 @@ export function tally(guide: CompiledGuide, view: CaseView, disputed: ReadonlySe
     return chosen;
   };
 
+  const countWithout = (position: number, look: Look): number => {
+    const group = local.get(look.character.group) ?? 0;
+    if (!eligible(look) || !isAgainst(look, position)) return count(position);
+    const others = (looksOf.get(group) ?? []).filter((l) => l !== look && l.causes === look.causes && isAgainst(l, position));
+    if (others.length > 0) return count(position);
+    const bits = look.causes === 0 ? free : bound[masks.indexOf(look.causes)];
+    if (!bits) return count(position);
+    const at = position * words + (group >>> 5);
+    const kept = bits[at] as number;
+    bits[at] = kept & ~(1 << (group & 31));
+    const after = counted(position);
+    bits[at] = kept;
+    return after;
+  };
+
   const change = (position: number, globalGroup: number, causes: number, relation: 'against' | 'fits'): number => {
     const group = local.get(globalGroup);
     if (relation === 'fits') {
       if (group === undefined || set(spoiled, position, group)) return 0;
-      const before = count(position);
+      if (!set(free, position, group) && anyShared[position] === 0) return 0;
       const at = position * words + (group >>> 5);
       const kept = spoiled[at] as number;
       spoiled[at] = kept | (1 << (group & 31));
-      const after = count(position);
+      const after = counted(position);
       spoiled[at] = kept;
-      return after - before;
+      return after - count(position);
     }
     if (group !== undefined && (set(spoiled, position, group) || set(free, position, group))) return 0;
+    if (anyShared[position] === 0) return 1;
     const picks = picksOf(position);
     const had = bestPicks(picks, 0, 0, []).length;
     if (causes === 0) {
@@ -199,5 +225,5 @@ export function tally(guide: CompiledGuide, view: CaseView, disputed: ReadonlySe
     return bestPicks([...picks, { mask: causes, groups: [own] }], 0, 0, []).length - had;
   };
 
-  return { taxa, count, looks, change };
+  return { taxa, count, looks, countWithout, change };
 }

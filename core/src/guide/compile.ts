@@ -27,6 +27,8 @@ export interface CompiledCharacter {
 
 export interface CompiledTaxon {
   readonly index: number;
+  /** Its place among all taxa by id. */
+  readonly rank: number;
   readonly id: TaxonId;
   readonly taxon: Taxon;
   readonly grade: HarmGrade;
@@ -80,7 +82,8 @@ export function compileGuide(guide: Guide): CompiledGuide {
   const groupIndex = new Map(groups.map((group, index) => [group, index]));
   const characters = guide.characters.map((character, index) => compileCharacter(guide, character, index, groupIndex));
   const byCharacter = new Map<string, CompiledCharacter>(characters.map((c) => [c.id, c]));
-  const taxa = guide.taxa.map((taxon, index) => compileTaxon(taxon, index, byCharacter));
+  const ranks = new Map(guide.taxa.map((t) => t.id as string).sort().map((id, rank) => [id, rank]));
+  const taxa = guide.taxa.map((taxon, index) => compileTaxon(taxon, index, ranks.get(taxon.id) ?? index, byCharacter));
   const byTaxon = new Map<string, CompiledTaxon>(taxa.map((t) => [t.id, t]));
   return {
     guide,
@@ -179,7 +182,7 @@ function withAbsent(what: Known, character: CompiledCharacter): Known {
   return character.character.kind === 'count' ? { ...what, possible: [0, what.possible[1]] } : what;
 }
 
-function compileTaxon(taxon: Taxon, index: number, characters: Map<string, CompiledCharacter>): CompiledTaxon {
+function compileTaxon(taxon: Taxon, index: number, rank: number, characters: Map<string, CompiledCharacter>): CompiledTaxon {
   const atStage = new Map<number, Map<StageId, Known>>();
   for (const statement of taxon.statements) {
     const character = characters.get(statement.character);
@@ -202,5 +205,5 @@ function compileTaxon(taxon: Taxon, index: number, characters: Map<string, Compi
     const hidden = seenAt.length < taxon.stages.length || character.character.fades === true;
     overall.set(character.index, hidden ? withAbsent(joined, character) : joined);
   }
-  return { index, id: taxon.id, taxon, grade: taxon.harm.grade, overall, atStage };
+  return { index, rank, id: taxon.id, taxon, grade: taxon.harm.grade, overall, atStage };
 }

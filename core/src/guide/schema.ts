@@ -20,7 +20,7 @@ export type StageId = z.infer<typeof StageId>;
 export const Kingdom = z.enum(['Fungi', 'Plantae']);
 export type Kingdom = z.infer<typeof Kingdom>;
 
-/** How much harm a mistake does, mildest first; it sets the number of bars (`barsNeeded`). */
+/** How much harm a mistake does, mildest first; it sets the number of bars (`BARS_NEEDED`). */
 export const HarmGrade = z.enum(['none', 'unpleasant', 'serious', 'deadly']);
 export type HarmGrade = z.infer<typeof HarmGrade>;
 

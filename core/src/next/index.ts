@@ -1,11 +1,11 @@
-import { barsNeeded, dangersOf, short, tally } from '../bars';
+import { dangersOf, needOf, short, tally } from '../bars';
 import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
 import { relationAtStages, type Relation } from '../relation';
 import { disputedCharacters } from '../settle';
 import { DAMAGE_SECONDS } from '../plan';
 import { toLook } from '../case';
-import { shopping, unanswered, weigh, type Weighed } from '../verdict';
+import { shopping, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
 
 /** Why a check is proposed. */
 export type CheckWhy =
@@ -46,9 +46,19 @@ const SIGNATURE_WEIGHT = 2;
  */
 export function nextChecks(guide: CompiledGuide, find: Case): Check[] {
   const view = viewCase(guide, find);
-  const target = guide.taxon(find.target);
-  if (!target) return [];
+  return guide.taxon(find.target) ? checksFrom(guide, view, weigh(guide, view)) : [];
+}
+
+/** The verdict and the next checks from one weighing, for whoever wants both. */
+export function evaluate(guide: CompiledGuide, find: Case): { readonly verdict: Verdict; readonly checks: Check[] } {
+  const view = viewCase(guide, find);
   const weighed = weigh(guide, view);
+  return { verdict: verdictFrom(guide, view, weighed), checks: checksFrom(guide, view, weighed) };
+}
+
+function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Check[] {
+  const { find } = view;
+  const { target } = weighed.judged;
   const again: Check[] = weighed.reasons.flatMap((reason) => {
     if (reason.code === 'contradicted-open') return [check(guide, reason.character, 'contradicted', 0)];
     if (reason.code === 'taken-back') return [check(guide, reason.character, 'taken-back', 0)];
@@ -76,12 +86,11 @@ export function nextChecks(guide: CompiledGuide, find: Case): Check[] {
  * What a sure reading of a character would bring, on the average over what is usual for the target: bars that are
  * missing, a signature mark (counted twice), a group; less the bars that it would cost where it fits a dangerous taxon.
  */
-function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, { tallied, held, judged }: Weighed): (c: CompiledCharacter) => number {
+function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, { tallied, held, dangers }: Weighed): (c: CompiledCharacter) => number {
   const { tables } = guide;
-  const extra = judged.shopped.extraBars;
   const lacks = Int32Array.from(tallied.taxa, (index, i) => {
     const taxon = guide.taxa[index];
-    return taxon ? barsNeeded(view, target, taxon, extra) - tallied.count(i) : 0;
+    return taxon ? needOf(dangers, taxon) - tallied.count(i) : 0;
   });
   // Rows with bars to spare neither gain nor lose.
   const open = Int32Array.from([...lacks.keys()].filter((i) => (lacks[i] ?? 0) >= 0));
@@ -162,12 +171,11 @@ function stagesOf(find: Case, target: CompiledTaxon): readonly StageId[] {
 
 /** Every dangerous row of a view, as bars by taxon. */
 function rowsOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): readonly { readonly taxon: TaxonId; readonly have: number; readonly need: number }[] {
-  const { same } = dangersOf(guide, view, target);
-  const tallied = tally(guide, view, disputedCharacters(view), same);
-  const extra = shopping(view).extraBars;
-  return [...same].flatMap((index, i) => {
+  const dangers = dangersOf(guide, view, target, shopping(view).extraBars);
+  const tallied = tally(guide, view, disputedCharacters(view), dangers.same);
+  return [...dangers.same].flatMap((index, i) => {
     const taxon = guide.taxa[index];
-    return taxon ? [{ taxon: taxon.id, have: tallied.count(i), need: barsNeeded(view, target, taxon, extra) }] : [];
+    return taxon ? [{ taxon: taxon.id, have: tallied.count(i), need: needOf(dangers, taxon) }] : [];
   });
 }
 

@@ -1,4 +1,4 @@
-import { barsNeeded, groundsAgainst, largestIndependent } from '../bars';
+import { dangersOf, groundsAgainst, largestIndependent, needOf } from '../bars';
 import type { CaseView } from '../case';
 import { CAUSE_BIT, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
 import { disputedCharacters } from '../settle';
@@ -78,9 +78,9 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   }));
 
   const disputed = disputedCharacters(view);
-  const extra = shopping(view).extraBars;
-  const rows = guide.taxa
-    .filter((taxon) => taxon.index !== target.index && taxon.taxon.kingdom === view.find.kingdom)
+  const dangers = dangersOf(guide, view, target, shopping(view).extraBars);
+  const rows = [...dangers.same]
+    .flatMap((index) => guide.taxa[index] ?? [])
     .map((taxon) => {
       const standing = groundsAgainst(view, taxon, disputed).map(({ group, causes }) => ({ group, causes }));
       const spoiled = new Set<number>();
@@ -93,7 +93,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
       const relation = expected.map(({ character, usual }) => expectedRelation(character, usual, taxon));
       return {
         taxon,
-        need: barsNeeded(view, target, taxon, extra),
+        need: needOf(dangers, taxon),
         against: Uint8Array.from(relation, (r, i) => (r === 'against' && !disputed.has(expected[i]?.character.index ?? -1) ? 1 : 0)),
         fits: Uint8Array.from(relation, (r) => (r === 'fits' ? 1 : 0)),
         standing,

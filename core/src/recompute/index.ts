@@ -35,10 +35,9 @@ export function recompute(stored: { readonly find: Case; readonly verdict: Verdi
       before: { outcome: old.outcome, version: old.guide.version },
       after: { outcome: verdict.outcome, version: verdict.guide.version },
       recalled: old.outcome === 'collect' && verdict.outcome !== 'collect',
-      reasonsGone: onlyIn(old.reasons, verdict.reasons),
-      reasonsNew: onlyIn(verdict.reasons, old.reasons),
+      ...reasonsChanged(old.reasons, verdict.reasons),
       rows: taxa
-        .filter((taxon) => canonicalJson(from.get(taxon) ?? null) !== canonicalJson(to.get(taxon) ?? null))
+        .filter((taxon) => from.get(taxon)?.have !== to.get(taxon)?.have || from.get(taxon)?.need !== to.get(taxon)?.need)
         .map((taxon) => ({ taxon, from: from.get(taxon), to: to.get(taxon) })),
       unread,
       statements: stored.guide ? changedStatements(stored.guide, guide, find) : [],
@@ -46,9 +45,13 @@ export function recompute(stored: { readonly find: Case; readonly verdict: Verdi
   };
 }
 
-function onlyIn(a: readonly Reason[], b: readonly Reason[]): Reason[] {
-  const others = new Set(b.map((reason) => canonicalJson(reason)));
-  return a.filter((reason) => !others.has(canonicalJson(reason)));
+function reasonsChanged(before: readonly Reason[], after: readonly Reason[]): { reasonsGone: Reason[]; reasonsNew: Reason[] } {
+  const old = new Map(before.map((reason) => [canonicalJson(reason), reason]));
+  const now = new Map(after.map((reason) => [canonicalJson(reason), reason]));
+  return {
+    reasonsGone: [...old].filter(([text]) => !now.has(text)).map(([, reason]) => reason),
+    reasonsNew: [...now].filter(([text]) => !old.has(text)).map(([, reason]) => reason),
+  };
 }
 
 /** The find without what this guide cannot read. Whatever else is wrong with it is thrown. */

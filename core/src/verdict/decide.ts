@@ -1,5 +1,5 @@
-import { barRows, barsNeeded, dangersOf, short, tally, type BarRow, type Dangers, type Tally } from '../bars';
-import { viewCase, type Case, type CaseView, type ReadingId } from '../case';
+import { barRows, dangersOf, needOf, short, tally, type BarRow, type Dangers, type Tally } from '../bars';
+import { viewCase, type Case, type CaseView, type Look, type ReadingId } from '../case';
 import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
 import { asksForSecondLooks, forgone, secondLooks } from '../policy';
@@ -44,12 +44,16 @@ export interface Verdict {
  */
 export function decide(guide: CompiledGuide, find: Case): Verdict {
   const view = viewCase(guide, find);
-  const weighed = weigh(guide, view);
+  return verdictFrom(guide, view, weigh(guide, view));
+}
+
+/** The verdict of a view that was weighed already. */
+export function verdictFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Verdict {
   const { held } = weighed;
   return {
     outcome: weighed.outcome,
     guide: { id: guide.guide.id, version: guide.version },
-    target: find.target,
+    target: view.find.target,
     piece: view.piece,
     reasons: weighed.reasons,
     rows: weighed.rows,
@@ -103,9 +107,9 @@ export interface Weighed {
 export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const judged = judge(guide, view);
   const { target, held, disputed, shopped, leave } = judged;
-  const dangers = dangersOf(guide, view, target);
+  const dangers = dangersOf(guide, view, target, shopped.extraBars);
   const tallied = tally(guide, view, disputed, dangers.same);
-  const rows = barRows(guide, view, target, dangers, tallied, shopped.extraBars);
+  const rows = barRows(guide, view, target, dangers, tallied);
   const second = secondLooks(guide, view, target, rows, disputed);
   const pause: PauseReason[] = [
     ...judged.pause,
@@ -139,14 +143,14 @@ function outcomeOf(guide: CompiledGuide, view: CaseView, among: Int32Array): Out
   const { target, disputed, shopped, leave, pause } = judge(guide, view);
   if (leave.length > 0) return 'leave';
   if (pause.length > 0) return 'pause';
+  const dangers = dangersOf(guide, view, target, shopped.extraBars);
   const tallied = tally(guide, view, disputed, among);
   for (let i = 0; i < among.length; i += 1) {
     const taxon = guide.taxa[among[i] as number];
-    if (taxon && tallied.count(i) < barsNeeded(view, target, taxon, shopped.extraBars)) return 'pause';
+    if (taxon && tallied.count(i) < needOf(dangers, taxon)) return 'pause';
   }
   if (asksForSecondLooks(view.find.policy)) {
-    const dangers = dangersOf(guide, view, target);
-    const rows = barRows(guide, view, target, dangers, tally(guide, view, disputed, dangers.same), shopped.extraBars);
+    const rows = barRows(guide, view, target, dangers, tally(guide, view, disputed, dangers.same));
     if (secondLooks(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
   }
   return 'collect';
@@ -241,25 +245,61 @@ function unreviewed(guide: CompiledGuide, target: CompiledTaxon, rows: readonly 
   return taxa.length > 0 ? [{ code: 'unreviewed', taxa }] : [];
 }
 
+/** Reasons to pause that the loss of a reading cannot mend, as long as no look is against the target. */
+const STAYS: ReadonlySet<string> = new Set([
+  'context-missing', 'signature-missing', 'groups-short', 'unanswered', 'taken-back', 'name-open', 'ask-for-eater', 'not-traced',
+]);
+
 /**
- * Readings whose loss alone would change the outcome. Without one reading a row loses at most one bar, so from
- * *collect* only rows without a bar to spare need to be counted again.
+ * Readings whose loss alone would change the outcome.
+ *
+ * Most are settled without deciding again: while something is missing anyway, no loss matters; and a look that is the
+ * only one at its character takes with it its fit, its group, its mark, and at most one bar of a row. Only rows without
+ * a bar to spare need to be counted again.
  */
 function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): ReadingId[] {
+  const { judged, tallied, dangers, outcome, held } = weighed;
+  const quiet = view.withdrawn.length === 0 && held.otherPieces.length === 0 && [...held.settled.values()].every((s) => s.against === 0);
+  if (outcome === 'pause' && quiet && judged.pause.some((reason) => STAYS.has(reason.code))) return [];
+
+  const tight: number[] = [];
+  for (let i = 0; i < tallied.taxa.length; i += 1) {
+    const taxon = guide.taxa[tallied.taxa[i] as number];
+    if (taxon && (outcome !== 'collect' || tallied.count(i) <= needOf(dangers, taxon))) tight.push(i);
+  }
+  const among = tallied.taxa.filter((_, i) => outcome !== 'collect' || tight.includes(i));
+  const passed = new Set<string>([
+    ...(view.find.skips ?? []).map((skip) => skip.character),
+    ...view.find.readings.filter((r) => r.value.kind === 'cant-tell').map((r) => r.character),
+  ]);
   const withdrawn = new Set<string>((view.find.withdrawals ?? []).map((w) => w.reading));
-  const { judged, tallied, dangers, outcome } = weighed;
-  const among = outcome === 'collect'
-    ? dangers.same.filter((index, i) => {
-      const taxon = guide.taxa[index];
-      return taxon !== undefined && tallied.count(i) <= barsNeeded(view, judged.target, taxon, judged.shopped.extraBars);
-    })
-    : dangers.same;
+  const looksAt = new Map<number, number>();
+  for (const look of view.looks) looksAt.set(look.character.index, (looksAt.get(look.character.index) ?? 0) + 1);
+
+  const simple = outcome === 'collect' && quiet && !asksForSecondLooks(view.find.policy);
   return view.looks
     .filter((look) => !withdrawn.has(look.reading.id))
     .filter((look) => {
+      if (simple && looksAt.get(look.character.index) === 1 && !passed.has(look.character.id)) {
+        return losesTarget(guide, view, held, look) || tight.some((i) => tallied.countWithout(i, look) < tallied.count(i));
+      }
       const without = { ...view.find, readings: view.find.readings.filter((r) => r.id !== look.reading.id) };
       return outcomeOf(guide, viewCase(guide, without), among) !== outcome;
     })
     .map((look) => look.reading.id)
     .sort();
+}
+
+/** Whether the target would not hold without this look, the only one at its character. */
+function losesTarget(guide: CompiledGuide, view: CaseView, held: TargetHolds, look: Look): boolean {
+  const { character, reading } = look;
+  if (reading.piece !== view.piece || character.place) return false;
+  const settled = held.settled.get(character.index);
+  if (!settled || settled.relation === 'silent') return false;
+  if (held.signature.some((mark) => mark.character === character.id)) return true;
+  if (held.strains * STRAIN_SHARE > held.readings - 1 && settled.relation !== 'strains') return true;
+  if (!settled.sureFit || held.fitGroups.length > held.groupsNeeded) return false;
+  return ![...held.settled].some(([index, other]) => (
+    index !== character.index && other.sureFit && guide.characters[index]?.group === character.group
+  ));
 }

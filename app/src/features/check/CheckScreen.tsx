@@ -5,7 +5,7 @@ import { caseOf, type AnswerEffect, type Case, type CharacterId, type Check, typ
 import { guide, type Evaluation } from '../../evaluate/evaluate';
 import { askEffects, passOver, read, startPiece, takeBack } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords } from '../../words/names';
+import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords } from '../../words/names';
 import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { AnswerCard, cardKey, type Answer } from './AnswerCard';
@@ -108,7 +108,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
 
   if (wide) {
     return (
-      <Screen panes strip={<DecisionStrip find={record.id} verdict={verdict} />}>
+      <Screen panes strip={<DecisionStrip find={record.id} verdict={verdict} plan={evaluation.plan} />}>
         <View style={styles.panes}>
           <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
             {header}
@@ -130,7 +130,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
     );
   }
   return (
-    <Screen panes rooms={false} strip={<DecisionStrip find={record.id} verdict={verdict} />}>
+    <Screen panes rooms={false} strip={<DecisionStrip find={record.id} verdict={verdict} plan={evaluation.plan} />}>
       <ScrollView contentContainerStyle={styles.phone}>
         {header}
         {bars}
@@ -201,12 +201,21 @@ function TopLinks({ record }: { readonly record: FindProps['record'] }) {
   );
 }
 
+/** Which taxon or mark the plan cannot get past. */
+function standsInTheWay({ plan }: Evaluation): string {
+  if (plan.feasible) return '';
+  const said = plan.obstacles.flatMap((o) => (
+    o.code === 'cannot-bar' ? [`${commonName(o.taxon)} cannot be ruled out`] : o.code === 'mark-unseen' ? [`${lowerFirst(characterName(o.character))} cannot be seen`] : []
+  ));
+  return said.length > 0 ? `: ${said.join(', ')}` : '';
+}
+
 function NothingToAsk({ record, evaluation }: { readonly record: FindProps['record']; readonly evaluation: Evaluation }) {
   const router = useRouter();
   const { outcome } = evaluation.verdict;
   const text = outcome === 'collect' ? 'Every bar is filled and the target holds. Read the reasons, then decide.'
     : outcome === 'leave' ? 'Nothing more needs to be looked at. The reasons are on the next page.'
-    : 'At this stage the guide knows no further look that would settle it. Walking away costs nothing.';
+    : `At this stage the guide knows no further look that would settle it${standsInTheWay(evaluation)}. Walking away costs nothing.`;
   return (
     <View style={styles.next}>
       <Heading>Nothing more to ask</Heading>

@@ -1,19 +1,19 @@
 import { useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { Verdict } from '@pause/core';
+import type { Plan, Verdict } from '@pause/core';
 import { OUTCOME } from '../../words/names';
 import { stripLine } from '../../words/reasons';
 import { Body, colour, corner, OutcomeMark, space, Strong, stroke, useWide, VerdictWord } from '../../ui';
 
 /** Mark, word, and the one line of what is missing. Always in view; the way to the verdict. */
-export function DecisionStrip({ find, verdict }: { readonly find: string; readonly verdict: Verdict }) {
+export function DecisionStrip({ find, verdict, plan }: { readonly find: string; readonly verdict: Verdict; readonly plan?: Plan }) {
   const router = useRouter();
   const wide = useWide();
   const { outcome } = verdict;
   const dark = outcome !== 'pause';
   const ink = dark ? colour.onDark : colour.ink;
-  const line = stripLine(verdict);
+  const line = stripLine(verdict, plan);
   return (
     <View style={[styles.strip, styles[outcome]]} role="status" aria-live="polite" aria-label={`${OUTCOME[outcome]}. ${line}`}>
       <OutcomeMark outcome={outcome} size={wide ? 44 : 38} colour={ink} />

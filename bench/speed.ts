@@ -1,0 +1,90 @@
+import { writeFileSync } from 'node:fs';
+import highsLoader from 'highs';
+import {
+  buildProblem, canonicalJson, compileGuide, decide, evaluate, nextChecks, recompute, solve, viewCase, type Case, type CompiledGuide,
+} from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+import { asProgramme } from './programme';
+import { plainDecideAndNext } from './plain';
+import { syntheticFind, syntheticGuide } from './synthetic';
+
+/** Speed of the core: npm run bench:speed. Every figure stands beside a baseline measured in the same run. */
+
+function quantile(values: readonly number[], q: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] ?? Number.NaN;
+}
+function times(runs: number, work: (run: number) => unknown): number[] {
+  return Array.from({ length: runs }, (_, run) => {
+    const start = performance.now();
+    work(run);
+    return performance.now() - start;
+  });
+}
+const lines: string[] = [];
+const say = (line: string) => {
+  lines.push(line);
+  process.stdout.write(`${line}\n`);
+};
+const ms = (value: number) => (value < 10 ? value.toFixed(2) : value.toFixed(0));
+
+function decideAndNext(guide: CompiledGuide, find: Case): void {
+  evaluate(guide, find);
+}
+
+say('# Speed\n');
+say(`Measured by \`npm run bench:speed\` on Node.js ${process.version}, ${new Date().toISOString().slice(0, 10)}, one core of two.\n`);
+say('## Decide, with what it leans on and the next check\n');
+say('Synthetic guides of 300 characters; 30 sure readings; milliseconds. The baseline is the same rules taxon by taxon over objects and arrays, scoring 20 checks only (its time for all of them is in proportion).\n');
+say('| taxa | dangerous | decide p50 | decide p95 | next p50 | both p95 | baseline, 20 checks | ratio |\n|---|---|---|---|---|---|---|---|');
+for (const taxa of [100, 1000, 5000, 20_000]) {
+  const raw = syntheticGuide(taxa, 300, 7);
+  const guide = compileGuide(raw);
+  const finds = Array.from({ length: 40 }, (_, i) => syntheticFind(raw, 30, i));
+  for (const find of finds.slice(0, 6)) decideAndNext(guide, find);
+  const one = times(finds.length, (i) => decide(guide, finds[i]!));
+  const two = times(finds.length, (i) => nextChecks(guide, finds[i]!));
+  const both = times(finds.length, (i) => decideAndNext(guide, finds[i]!));
+  const plain = quantile(times(taxa > 5000 ? 1 : 3, (i) => plainDecideAndNext(guide, finds[i]!, 20)), 0.5);
+  say(`| ${taxa} | ${guide.taxa.filter((t) => t.grade !== 'none').length} | ${ms(quantile(one, 0.5))} | ${ms(quantile(one, 0.95))} | ${ms(quantile(two, 0.5))} | ${ms(quantile(both, 0.95))} | ${ms(plain)} | ${Math.round(plain / quantile(both, 0.5))}× |`);
+}
+
+say('\n## Plan, against the MILP solver HiGHS\n');
+say('Every target of the shipped guide at every stage at which its marks can be seen; the optimum is the same every time, or this run fails.\n');
+const highs = await highsLoader();
+const shipped = compileGuide(shippedGuide());
+const ours: number[] = [];
+const theirs: number[] = [];
+for (const target of shipped.taxa.filter((t) => t.taxon.parts.length > 0)) {
+  for (const stage of target.taxon.stages) {
+    const find = { guide: { id: shipped.guide.id }, kingdom: target.taxon.kingdom, target: target.id, pieces: [{ id: 'p', startedAt: '2026-09-14T08:00:00.000Z', purpose: 'decide' }], readings: [], context: { stages: [stage] } } as unknown as Case;
+    const problem = buildProblem(shipped, viewCase(shipped, find), target, {});
+    if (problem.unseen.length > 0) continue;
+    solve(problem);
+    let cost: number | undefined;
+    ours.push(quantile(times(5, () => { cost = solve(problem)?.cost; }), 0.5));
+    const programme = asProgramme(problem);
+    let optimum = 0;
+    theirs.push(quantile(times(3, () => { optimum = highs.solve(programme).ObjectiveValue; }), 0.5));
+    if (cost === undefined || Math.abs(cost - optimum) > 1e-6) throw new Error(`${target.id}, ${stage}: ${cost} is not the optimum ${optimum}`);
+  }
+}
+say('| instances | median | p95 | HiGHS median | ratio of medians |\n|---|---|---|---|---|');
+say(`| ${ours.length} | ${ms(quantile(ours, 0.5))} ms | ${ms(quantile(ours, 0.95))} ms | ${ms(quantile(theirs, 0.5))} ms | ${Math.round(quantile(theirs, 0.5) / quantile(ours, 0.5))}× |`);
+
+say('\n## Recompute\n');
+const stored = shipped.taxa.filter((t) => t.taxon.parts.length > 0).map((target) => {
+  const find = { guide: { id: shipped.guide.id }, kingdom: target.taxon.kingdom, target: target.id, pieces: [{ id: 'p', startedAt: '2026-09-14T08:00:00.000Z', purpose: 'decide' }], readings: [], context: {} } as unknown as Case;
+  return { find, verdict: decide(shipped, find) };
+});
+let done = 0;
+const start = performance.now();
+while (performance.now() - start < 2000) {
+  const one = stored[done % stored.length]!;
+  recompute(one, shipped);
+  done += 1;
+}
+const rate = done / ((performance.now() - start) / 1000);
+say(`${Math.round(rate).toLocaleString('en')} stored verdicts a second on one core, parsing and difference included; the canonical text of one is ${canonicalJson(stored[0]!.verdict).length} characters.`);
+
+writeFileSync('docs/speed.md', `${lines.join('\n')}\n`);
