@@ -1,8 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import highsLoader from 'highs';
-import {
-  buildProblem, canonicalJson, compileGuide, decide, evaluate, nextChecks, recompute, solve, viewCase, type Case, type CompiledGuide,
-} from '@pause/core';
+import { buildProblem, canonicalJson, compileGuide, decide, evaluate, nextChecks, solve, viewCase, type Case, type CompiledGuide } from '@pause/core';
+import { recompute } from '@pause/core/questions';
 import { shippedGuide } from '@pause/guide';
 import { asProgramme } from './programme';
 import { plainDecideAndNext } from './plain';

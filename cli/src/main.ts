@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { text as readAll } from 'node:stream/consumers';
-import { ask, ASKED, CaseError, compileGuide, GuideError, canonicalJson, parseGuide, type Asked } from '@pause/core';
+import { CaseError, compileGuide, GuideError, canonicalJson, parseGuide } from '@pause/core';
+import { ask, ASKED, type Asked } from '@pause/core/questions';
 import { shippedGuide } from '@pause/guide';
 
 const USAGE = `usage: pause COMMAND FILE.json [--guide GUIDE.json]

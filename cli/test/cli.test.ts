@@ -2,7 +2,8 @@ import { execFile } from 'node:child_process';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ask, canonicalJson, decide, type Verdict } from '@pause/core';
+import { canonicalJson, decide, type Verdict } from '@pause/core';
+import { ask } from '@pause/core/questions';
 import { shippedGuide } from '@pause/guide';
 import { followChecks, guide } from '../../core/test/finds';
 

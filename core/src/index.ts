@@ -18,6 +18,3 @@ export { partings, type Parting } from './part';
 export { FindRecord, FindSummary, Decision, Choice, caseOf } from './find';
 export { identify, type Candidate, type Identification, type IdentifyOptions, type TellingCheck } from './identify';
 export { pieceCheck, type PieceCheck } from './pieces';
-export { recompute, type Recomputed } from './recompute';
-export { lint, separation, type LintFinding } from './lint';
-export { ask, ASKED, QUESTIONS, type Asked } from './ask';

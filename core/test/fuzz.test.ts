@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
-import { ask, canonicalJson, CaseError, compileGuide, decide, GuideError, lint, parseCase, parseGuide } from '../src';
+import { canonicalJson, CaseError, compileGuide, decide, GuideError, parseCase, parseGuide } from '../src';
+import { ask, lint } from '../src/questions';
 import { followChecks, guide, targets } from './finds';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };

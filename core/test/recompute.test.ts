@@ -1,4 +1,5 @@
-import { compileGuide, decide, lint, parseGuide, pieceCheck, recompute, separation } from '../src';
+import { compileGuide, decide, parseGuide, pieceCheck } from '../src';
+import { lint, recompute, separation } from '../src/questions';
 import { shippedGuide } from '@pause/guide';
 import { dangers, find, followChecks, guide, targets } from './finds';
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
-import { ask as askCore, ASKED, canonicalJson, caseOf, decide, FindRecord, parseCase, type Asked } from '@pause/core';
+import { canonicalJson, caseOf, decide, FindRecord, parseCase } from '@pause/core';
+import { ask as askCore, ASKED, type Asked } from '@pause/core/questions';
 import { allUsual, at, followChecks, guide } from '../../core/test/finds';
 import { APPEND_ONLY } from '../src/db';
 import { startServer, type RunningServer } from '../src/start';

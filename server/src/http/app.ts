@@ -1,5 +1,6 @@
 import { join } from 'node:path';
-import { ask, ASKED, CaseError, GuideError, type CompiledGuide } from '@pause/core';
+import { CaseError, GuideError, type CompiledGuide } from '@pause/core';
+import { ask, ASKED } from '@pause/core/questions';
 import compression from 'compression';
 import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';

@@ -1,4 +1,5 @@
-import { Case, FindRecord, FindSummary, Guide, QUESTIONS } from '@pause/core';
+import { Case, FindRecord, FindSummary, Guide } from '@pause/core';
+import { QUESTIONS } from '@pause/core/questions';
 import { z } from 'zod';
 import { NewContext, NewDecision, NewFind, NewPiece, NewReading, NewSkip, NewTarget, NewVerdict, NewWithdrawal } from '../finds';
 

@@ -1,0 +1,4 @@
+/** The second door of the core: what servers and command lines ask, and what no phone has to carry along. */
+export { ask, ASKED, QUESTIONS, type Asked } from './ask';
+export { lint, separation, type LintFinding } from './lint';
+export { recompute, type Recomputed } from './recompute';
