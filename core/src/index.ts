@@ -3,6 +3,7 @@
  * No interface, no network, no clock and no randomness that is not passed in.
  */
 export * from './canonical';
+export { colourDistance, oklab, NEAR, type Oklab } from './colour';
 export * from './guide';
 export * from './case';
 export * from './relation';

@@ -31,7 +31,7 @@ describe('recomputing a stored verdict under a new guide', () => {
     const { difference, verdict: after } = recompute({ find: kept, verdict, guide }, corrected);
     expect(after.outcome).toBe('pause');
     expect(difference.recalled).toBe(true);
-    expect(difference.rows).toContainEqual({ taxon: 'omphalotus-olearius', from: { have: 3, need: 2 }, to: { have: 0, need: 2 } });
+    expect(difference.rows).toContainEqual({ taxon: 'omphalotus-olearius', from: { have: 2, need: 2 }, to: { have: 0, need: 2 } });
     expect(difference.reasonsNew).toContainEqual({ weight: 'pause', code: 'bars-short', taxon: 'omphalotus-olearius', grade: 'serious', have: 0, need: 2 });
     expect(difference.statements).toContainEqual({ taxon: 'omphalotus-olearius', character: 'hymenophore' });
     expect(difference.before.version).not.toBe(difference.after.version);

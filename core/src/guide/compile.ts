@@ -1,4 +1,5 @@
 import { contentHash } from '../canonical';
+import { colourDistance, NEAR } from '../colour';
 import { millimetres } from './units';
 import type {
   Character, CharacterId, Guide, HarmGrade, SharedCause, StageId, Statement, Taxon, TaxonId,
@@ -22,6 +23,8 @@ export interface CompiledCharacter {
   readonly restsOn: number;
   readonly absentMask: StateMask;
   readonly stateBit: ReadonlyMap<string, StateMask>;
+  /** By state position: the states whose colour lies near enough to be taken for it, itself included. */
+  readonly near: readonly StateMask[];
   readonly stages: ReadonlySet<StageId>;
 }
 
@@ -144,8 +147,23 @@ function compileCharacter(
     restsOn,
     absentMask,
     stateBit,
+    near: nearStates(character),
     stages: new Set(character.stages ?? guide.stages.filter((s) => s.kingdom === character.kingdom).map((s) => s.id)),
   };
+}
+
+function nearStates(character: Character): StateMask[] {
+  if (character.kind !== 'states' && character.kind !== 'colour') return [];
+  return character.states.map((state, position) => character.states.reduce((mask, other, index) => {
+    const near = index === position
+      || (state.swatch !== undefined && other.swatch !== undefined && colourDistance(state.swatch, other.swatch) < NEAR);
+    return near ? (mask | (1 << index)) >>> 0 : mask;
+  }, 0));
+}
+
+/** The states that can be meant when one of these is shown: a colour can be called by the name of its neighbour. */
+function withNear(mask: StateMask, character: CompiledCharacter): StateMask {
+  return character.near.reduce((all, near, position) => ((mask & (1 << position)) !== 0 ? (all | near) >>> 0 : all), mask);
 }
 
 function known(statement: Statement, character: CompiledCharacter): Known {
@@ -161,7 +179,7 @@ function known(statement: Statement, character: CompiledCharacter): Known {
   const mask = (states: readonly string[]) =>
     states.reduce((bits, state) => (bits | (character.stateBit.get(state) ?? 0)) >>> 0, 0);
   const usual = mask(statement.usual);
-  return { kind: 'states', usual, possible: (usual | mask(statement.occasional ?? [])) >>> 0 };
+  return { kind: 'states', usual, possible: withNear((usual | mask(statement.occasional ?? [])) >>> 0, character) };
 }
 
 function union(a: Known, b: Known): Known {
