@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
 import {
   compileGuide, nextChecks, parseCase,
@@ -5,6 +6,9 @@ import {
 } from '../src';
 
 /** Cases for tests, built from the guide that ships. */
+
+// The same cases every time, so that a run that passed passes again; PAUSE_SEED and PAUSE_RUNS look further.
+fc.configureGlobal({ seed: Number(process.env.PAUSE_SEED ?? 20260914), ...(process.env.PAUSE_RUNS ? { numRuns: Number(process.env.PAUSE_RUNS) } : {}) });
 
 export const guide: CompiledGuide = compileGuide(shippedGuide());
 

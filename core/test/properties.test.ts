@@ -36,7 +36,7 @@ function finds(id: string): fc.Arbitrary<Case> {
 }
 
 const anyFind = fc.constantFrom(...targets.map((t) => t.id)).chain(finds);
-const RUNS = { numRuns: 150 };
+const RUNS = { numRuns: Number(process.env.PAUSE_RUNS ?? 300) };
 
 test('the finds are worth trying: all three verdicts are among them', () => {
   const outcomes = fc.sample(anyFind, { numRuns: 300, seed: 7 }).map((find) => decide(guide, find).outcome);

@@ -251,6 +251,16 @@ describe('taking back and passing over', () => {
     expect(again.outcome).toBe('collect');
   });
 
+  test('taking back what was seen on a compared piece leaves it open there', () => {
+    const pieces = [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(1), purpose: 'compare' }];
+    const beside = reading('flesh.texture', 'soft', { id: 'beside', piece: 'p2', minute: 100 });
+    const withdrawals = [{ reading: 'beside', at: at(101) }];
+    expect(codes(chanterelle([...all, beside], { pieces }), 'pause')).toEqual(['other-piece-against']);
+    expect(chanterelle([...all, beside], { pieces, withdrawals }).reasons).toContainEqual({ weight: 'pause', code: 'taken-back', character: 'flesh.texture', piece: 'p2' });
+    const again = reading('flesh.texture', 'stringy', { piece: 'p2', minute: 102 });
+    expect(chanterelle([...all, beside, again], { pieces, withdrawals }).outcome).toBe('collect');
+  });
+
   test('once it was looked at again, a slip is no slip any more', () => {
     const verdict = chanterelle([...rest, slip, reading('flesh.texture', 'stringy', { minute: 101 })], { withdrawals: [{ reading: 'slip', at: at(102) }] });
     expect(codes(verdict, 'pause')).toEqual(['contradicted-open']);

@@ -104,7 +104,7 @@ describe('a find, from beginning to decision', () => {
     expect(kept.withdrawals).toEqual([{ reading: slip.id, at: at(11) }]);
     expect(kept.skips).toEqual([{ character: 'spore.print', piece, at: at(12) }]);
     expect(kept.pieces.map((p) => p.purpose)).toEqual(['decide', 'compare']);
-    expect(verdictOf(kept).reasons).toContainEqual({ weight: 'pause', code: 'taken-back', character: 'hymenophore' });
+    expect(verdictOf(kept).reasons).toContainEqual({ weight: 'pause', code: 'taken-back', character: 'hymenophore', piece });
   });
 });
 

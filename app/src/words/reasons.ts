@@ -24,7 +24,7 @@ const FIELD: Readonly<Record<ContextField, string>> = {
 };
 
 /** One reason as one plain sentence. */
-export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target'>): string {
+export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'piece'>): string {
   const target = commonName(verdict.target);
   switch (reason.code) {
     case 'other-kingdom': return `A ${target} is not of this kingdom: a fungus is no plant.`;
@@ -68,7 +68,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target'>): s
         ? `Looks at ${lowerFirst(characterName(reason.character))} disagree. Look again, elsewhere on it, in other light.`
         : `${characterName(reason.character)} speaks against ${target}, seen ${times(reason.against)}. Look again, elsewhere on it, in other light.`;
     case 'other-piece-against': return `On the piece beside it, ${lowerFirst(characterName(reason.character))} speaks against ${target}. Go through all pieces one by one.`;
-    case 'taken-back': return `An answer was taken back: ${lowerFirst(characterName(reason.character))}. Look again.`;
+    case 'taken-back': return `An answer was taken back: ${lowerFirst(characterName(reason.character))}${reason.piece === verdict.piece ? '' : ', on another piece'}. Look again.`;
     case 'unanswered': return `Passed over: ${list(reason.characters.map((c) => lowerFirst(characterName(c))))}. One may stay open, not more.`;
     case 'stage-disputed': return `${characterName(reason.character)} cannot be seen at the stage told. The stage or the reading is wrong.`;
     case 'not-traced': return 'What was read was not traced to one base with what you want.';

@@ -61,7 +61,7 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   const { target } = weighed.judged;
   const again: Check[] = weighed.reasons.flatMap((reason) => {
     if (reason.code === 'contradicted-open') return [check(guide, reason.character, 'contradicted', 0)];
-    if (reason.code === 'taken-back') return [check(guide, reason.character, 'taken-back', 0)];
+    if (reason.code === 'taken-back' && reason.piece === view.piece) return [check(guide, reason.character, 'taken-back', 0)];
     return [];
   });
 

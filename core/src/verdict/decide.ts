@@ -1,5 +1,5 @@
 import { barRows, dangersOf, needOf, short, tally, type BarRow, type Dangers, type Tally } from '../bars';
-import { viewCase, type Case, type CaseView, type Look, type ReadingId } from '../case';
+import { viewCase, type Case, type CaseView, type Look, type PieceId, type ReadingId } from '../case';
 import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
 import { asksForSecondLooks, forgone, secondLooks } from '../policy';
@@ -217,14 +217,18 @@ function openContradictions(guide: CompiledGuide, held: TargetHolds, leave: read
     }));
 }
 
+/** Looks that were taken back and not made again, on whatever piece: the place apart, which settles nothing. */
+function takenBack(view: CaseView): { character: CharacterId; piece: PieceId }[] {
+  const open = view.withdrawn.filter((gone) => !gone.character.place && !view.looks.some(
+    (look) => look.character.index === gone.character.index && look.reading.piece === gone.reading.piece,
+  ));
+  const named = new Map(open.map((look) => [`${look.character.id} ${look.reading.piece}`, { character: look.character.id, piece: look.reading.piece }]));
+  return [...named].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, what]) => what);
+}
+
 function stillMissing(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, held: TargetHolds): PauseReason[] {
   const reasons: PauseReason[] = [];
-  const takenBack = new Set(
-    view.withdrawn
-      .filter((look) => look.reading.piece === view.piece && !view.onPiece.has(look.character.index))
-      .map((look) => look.character.index),
-  );
-  for (const index of [...takenBack].sort((a, b) => a - b)) reasons.push({ code: 'taken-back', character: characterId(guide, index) });
+  for (const { character, piece } of takenBack(view)) reasons.push({ code: 'taken-back', character, piece });
   for (const character of held.stageDisputes) reasons.push({ code: 'stage-disputed', character });
   for (const look of held.otherPieces) {
     reasons.push({ code: 'other-piece-against', character: look.character.id, piece: look.reading.piece });

@@ -27,7 +27,7 @@ export type PauseReason =
   | { readonly code: 'strained'; readonly strains: number; readonly readings: number }
   | { readonly code: 'contradicted-open'; readonly character: CharacterId; readonly against: number; readonly looks: number }
   | { readonly code: 'other-piece-against'; readonly character: CharacterId; readonly piece: PieceId }
-  | { readonly code: 'taken-back'; readonly character: CharacterId }
+  | { readonly code: 'taken-back'; readonly character: CharacterId; readonly piece: PieceId }
   | { readonly code: 'unanswered'; readonly characters: readonly CharacterId[] }
   | { readonly code: 'stage-disputed'; readonly character: CharacterId }
   | { readonly code: 'not-traced' }
