@@ -19,6 +19,7 @@ export const BROWSER_FLAGS = [
 
 export interface Rig {
   readonly url: string;
+  readonly databaseUrl: string;
   readonly browser: Browser;
   readonly open: (size?: { width: number; height: number }) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
   readonly stopServer: () => Promise<void>;
@@ -46,6 +47,7 @@ export async function startRig(): Promise<Rig> {
   const url = `http://127.0.0.1:${port}`;
   return {
     url,
+    databaseUrl: cluster.url,
     browser,
     open: async (size = PHONE) => {
       const context = await browser.newContext({ viewport: size, baseURL: url, locale: 'en-GB', timezoneId: 'Europe/Vienna' });

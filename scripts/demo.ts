@@ -1,4 +1,4 @@
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startServer, type RunningServer } from '@pause/server';
 import { openCluster, type Cluster } from './lib/postgres';
@@ -9,6 +9,9 @@ import { buildWebApp } from './lib/webapp';
 const ROOT = join(import.meta.dirname, '..');
 const DEFAULT_PORT = 8087;
 const STEPS = 4;
+/** Where the project's own database lives; PAUSE_HOME puts it elsewhere, so that two can stand side by side. */
+const HOME = process.env.PAUSE_HOME ?? join(ROOT, '.pause');
+const PID_FILE = join(HOME, 'demo.pid');
 
 function wantedPort(): number {
   const text = process.env.PORT ?? String(DEFAULT_PORT);
@@ -33,12 +36,31 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
   });
 }
 
+function alive(pid: number): boolean {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Two demos on one database folder would stop each other's database; the second one says so instead. */
+function claimHome(): void {
+  mkdirSync(HOME, { recursive: true });
+  const other = existsSync(PID_FILE) ? Number(readFileSync(PID_FILE, 'utf8')) : 0;
+  if (other > 0 && other !== process.pid && alive(other)) {
+    throw new Hitch(`Pause is running already (process ${other}); use that one, or stop it first.`);
+  }
+  writeFileSync(PID_FILE, String(process.pid));
+  started.push(() => Promise.resolve(rmSync(PID_FILE, { force: true })));
+}
+
 async function openDatabase(): Promise<string> {
   const given = process.env.DATABASE_URL;
   if (given) return given;
-  const home = join(ROOT, '.pause');
-  mkdirSync(home, { recursive: true });
-  const cluster: Cluster = await openCluster(join(home, 'postgres'));
+  claimHome();
+  const cluster: Cluster = await openCluster(join(HOME, 'postgres'));
   started.push(cluster.stop);
   return cluster.url;
 }

@@ -9,7 +9,7 @@ import { useAct, useApp } from './store';
 export function OutboxLine() {
   const act = useAct();
   const { waiting, refused, away } = useApp((state) => state.outbox);
-  const meFailed = useApp((state) => state.me.status === 'failed');
+  const meFailed = useApp((state) => (state.me.status === 'failed' ? state.me.error ?? 'The server does not answer.' : undefined));
   const [first] = refused;
   if (first) {
     return (
@@ -33,11 +33,11 @@ export function OutboxLine() {
       </View>
     );
   }
-  if (meFailed) {
+  if (meFailed !== undefined) {
     return (
       <View style={styles.line} role="status">
         <View style={styles.words}>
-          <SmallStrong>The server does not answer</SmallStrong>
+          <SmallStrong>{meFailed}</SmallStrong>
           <Small>Finds cannot be opened until it does.</Small>
         </View>
         <Button label="Try again" tone="outline" onPress={() => void act(loadMe())} />

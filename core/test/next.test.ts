@@ -1,0 +1,97 @@
+import fc from 'fast-check';
+import { answerEffects, decide, evaluate, nextChecks, type CharacterId } from '../src';
+import { allUsual, at, character, find, followChecks, goodContext, guide, reading, targets, taxon, usualValue } from './finds';
+
+const chanterelle = (readings: ReturnType<typeof reading>[] = [], more: Record<string, unknown> = {}) => find('cantharellus-cibarius', readings, more);
+const names = (f: ReturnType<typeof find>) => nextChecks(guide, f).map((c) => c.character as string);
+
+describe('what is proposed', () => {
+  test.each(targets.flatMap((t) => t.taxon.stages.map((stage) => [t.id, stage] as const)))('for %s, %s, can be seen then and is told of the target', (id, stage) => {
+    const f = find(id, [], { context: { ...goodContext(taxon(id)), stages: [stage] } });
+    for (const check of nextChecks(guide, f)) {
+      const c = character(check.character);
+      expect([check.character, c.stages.has(stage), c.place, taxon(id).atStage.has(c.index)]).toEqual([check.character, true, false, true]);
+      expect(check).toMatchObject({ seconds: c.character.seconds, damage: c.character.damage });
+    }
+  });
+
+  test('is never asked twice, unless something is open about it', () => {
+    const seen = allUsual('cantharellus-cibarius').slice(0, 9);
+    const asked = new Set(seen.map((r) => r.character));
+    expect(names(chanterelle(seen)).filter((name) => asked.has(name as CharacterId))).toEqual([]);
+  });
+
+  test('comes in the order of what it brings for its time and damage', () => {
+    const checks = nextChecks(guide, chanterelle());
+    const seconds = { none: 0, slight: 10, part: 60, whole: 240 } as const;
+    const rates = checks.map((c) => c.gain / (c.seconds + seconds[c.damage]));
+    expect([...rates].sort((a, b) => b - a)).toEqual(rates);
+    expect(checks.at(-1)?.character).toBe('spore.print');
+  });
+
+  test('what contradicts comes before anything new, what was taken back after that', () => {
+    const slip = reading('cap.shape', 'conical', { id: 'slip', minute: 5 });
+    const checks = nextChecks(guide, chanterelle([reading('cap.surface', 'slimy', { minute: 4 }), slip], { withdrawals: [{ reading: 'slip', at: at(6) }] }));
+    expect(checks.slice(0, 2).map((c) => [c.character, c.why])).toEqual([['cap.surface', 'contradicted'], ['cap.shape', 'taken-back']]);
+  });
+
+  test('what was passed over is asked again at the end', () => {
+    const checks = nextChecks(guide, chanterelle([], { skips: [{ character: 'hymenophore', piece: 'p1', at: at(1) }] }));
+    expect(checks.at(-1)).toMatchObject({ character: 'hymenophore', why: 'unanswered' });
+    expect(checks.slice(0, -1).map((c) => c.character)).not.toContain('hymenophore');
+  });
+
+  test('what grows no further group and bars nothing more is not asked', () => {
+    const done = followChecks('cantharellus-cibarius');
+    expect(decide(guide, done).outcome).toBe('collect');
+    expect(nextChecks(guide, done)).toEqual([]);
+  });
+
+  test('verdict and checks from one weighing are those of two', () => {
+    const anyReadings = fc.subarray(allUsual('boletus-edulis'));
+    fc.assert(fc.property(anyReadings, (readings) => {
+      const f = find('boletus-edulis', readings);
+      expect(evaluate(guide, f)).toEqual({ verdict: decide(guide, f), checks: nextChecks(guide, f) });
+    }), { numRuns: 60 });
+  });
+
+  test('while something not yet ruled out can harm the skin, looking comes before touching', () => {
+    const harmful = { ...guide, taxon: (id: string) => {
+      const found = guide.taxon(id);
+      return found && id === 'conium-maculatum' ? { ...found, taxon: { ...found.taxon, harm: { ...found.taxon.harm, touch: 'Blisters in sunlight.' } } } : found;
+    } };
+    const f = find('aegopodium-podagraria', []);
+    const methods = (g: typeof guide) => nextChecks(g, f).map((c) => character(c.character).character.observe === 'look');
+    const careful = methods(harmful);
+    expect(careful.indexOf(false)).toBeGreaterThan(careful.lastIndexOf(true));
+    expect(methods(guide)).not.toEqual(careful);
+  });
+});
+
+describe('what an answer would do', () => {
+  test.each(['hymenophore', 'cap.shape', 'smell', 'flesh.colour'] as const)('%s: the effect told is the effect had', (id) => {
+    const before = chanterelle([reading('cap.surface', 'smooth-dry', { minute: 1 })]);
+    const had = new Map(decide(guide, before).rows.map((r) => [r.taxon, r.have]));
+    const effects = answerEffects(guide, before, id as CharacterId);
+    expect(effects.map((e) => e.state)).toEqual([...character(id).stateBit.keys()]);
+    for (const effect of effects) {
+      const after = decide(guide, { ...before, readings: [...before.readings, ...chanterelle([reading(id, effect.state, { minute: 2 })]).readings] });
+      const moved = after.rows.filter((row) => row.have !== had.get(row.taxon)).map((row) => ({ taxon: row.taxon, from: had.get(row.taxon), to: row.have, need: row.need }));
+      expect([...effect.bars].sort((a, b) => (a.taxon < b.taxon ? -1 : 1))).toEqual(moved.sort((a, b) => (a.taxon < b.taxon ? -1 : 1)));
+      expect(effect.relation === 'against').toBe(after.reasons.some((r) => r.code === 'contradicted-open' && r.character === id));
+    }
+  });
+
+  test('numbers have no list of answers', () => {
+    expect(answerEffects(guide, chanterelle(), 'cap.width' as CharacterId)).toEqual([]);
+  });
+});
+
+test('a true specimen of every target is decided within the checks that a person will make', () => {
+  for (const target of targets) {
+    const stage = target.taxon.parts[0]?.stages.at(-1);
+    const done = followChecks(target.id);
+    expect([target.id, done.readings.length <= 12]).toEqual([target.id, true]);
+    for (const r of done.readings) expect(stage && usualValue(target, character(r.character), stage)).toBeDefined();
+  }
+});

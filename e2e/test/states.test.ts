@@ -1,0 +1,138 @@
+import { sql } from 'kysely';
+import { connect, startServer } from '@pause/server';
+import { strip } from '../forager';
+import { PHONE, startRig, WIDE, type Rig } from '../rig';
+
+jest.setTimeout(120_000);
+
+let rig: Rig;
+beforeAll(async () => { rig = await startRig(); });
+afterAll(async () => { await rig.close(); });
+
+/** Answers to the application from something else than the server. */
+async function withRoute(path: string, answer: { status: number; body?: object } | 'abort', work: (page: Awaited<ReturnType<Rig['open']>>['page']) => Promise<void>) {
+  const { page, context } = await rig.open();
+  await page.route(`**/api/v1${path}`, (route) => (answer === 'abort' ? route.abort() : route.fulfill({ status: answer.status, contentType: 'application/json', body: JSON.stringify(answer.body ?? {}) })));
+  await work(page);
+  await context.close();
+}
+
+test('an empty notebook says so, and offers the first find', async () => {
+  await withRoute('/finds', { status: 200, body: { finds: [] } }, async (page) => {
+    await page.goto('/finds');
+    await page.getByText('Nothing has been found yet').waitFor();
+    await page.getByRole('button', { name: 'A new find' }).click();
+    await page.getByRole('heading', { name: 'A new find' }).waitFor();
+    await page.goto('/');
+    await page.getByText('What you check will stand here.').waitFor();
+  });
+});
+
+test('a log that cannot be fetched says why, and can be tried again', async () => {
+  await withRoute('/finds', { status: 503, body: { type: 'urn:pause:problem:database-away', title: 'The database does not answer. Nothing was stored; try again.', status: 503 } }, async (page) => {
+    await page.goto('/finds');
+    await page.getByText('The notebook could not be opened').waitFor();
+    await page.getByText('The database does not answer. Nothing was stored; try again.').waitFor();
+    await page.unroute('**/api/v1/finds');
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  });
+});
+
+test('a server that sends nonsense is not believed', async () => {
+  await withRoute('/finds', { status: 200, body: { finds: [{ id: 7 }] } }, async (page) => {
+    await page.goto('/finds');
+    await page.getByText('The notebook could not be opened').waitFor();
+  });
+});
+
+test('without anybody to keep the notebook nothing can be started, and it says so', async () => {
+  await withRoute('/me', 'abort', async (page) => {
+    await page.goto('/new');
+    await page.getByText('The server does not answer.').waitFor();
+    await page.getByRole('radio', { name: /^Ridges/ }).click();
+    await page.getByText(/The notebook is not open yet/).waitFor();
+    expect(await page.getByRole('button', { name: /^Chanterelle/ }).isDisabled()).toBe(true);
+    await page.unroute('**/api/v1/me');
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await page.getByText(/The notebook is not open yet/).waitFor({ state: 'detached' });
+    expect(await page.getByRole('button', { name: /^Chanterelle/ }).isDisabled()).toBe(false);
+  });
+});
+
+test('what the server refuses is said, and the record is shown as it stands', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/find/demo-find-5/check');
+  await strip(page).waitFor();
+  await page.route('**/readings', (route) => route.fulfill({ status: 422, contentType: 'application/problem+json', body: JSON.stringify({ type: 'urn:pause:problem:invalid', title: 'value.states[0]: that is not a state', status: 422 }) }));
+  await page.getByRole('button', { name: 'Blunt ridges, folds of the flesh itself' }).click();
+  await page.getByRole('alert').getByText('value.states[0]: that is not a state').waitFor();
+  await page.getByRole('button', { name: 'Show the record' }).click();
+  await page.getByRole('button', { name: /^Deadly webcap.*2 of 3/ }).waitFor();
+  await context.close();
+});
+
+test('a worker that is lost costs no answer', async () => {
+  const { page, context } = await rig.open();
+  await page.route(/worker-[0-9a-f]+\.js$/, (route) => route.abort());
+  await page.goto('/find/demo-find-5/check');
+  await strip(page).waitFor();
+  await page.getByRole('button', { name: 'Blunt ridges, folds of the flesh itself' }).click();
+  await page.getByRole('button', { name: /^Deadly webcap.*3 of 3/ }).waitFor();
+  await context.close();
+});
+
+test('two tabs on one find: both answers are kept', async () => {
+  const { page, context } = await rig.open();
+  const other = await context.newPage();
+  for (const tab of [page, other]) {
+    await tab.goto('/find/demo-find-4/check');
+    await strip(tab).waitFor();
+  }
+  const first = (tab: typeof page) => tab.getByRole('list', { name: 'Answers' }).getByRole('button').first().click();
+  await Promise.all([first(page), first(other)]);
+  for (let attempt = 0; attempt < 50; attempt += 1) {
+    const find = (await (await page.request.get('/api/v1/finds/demo-find-4')).json()) as { readings: unknown[] };
+    if (find.readings.length === 6) break;
+    await page.waitForTimeout(100);
+  }
+  await page.reload();
+  const seen = page.getByRole('list', { name: 'What was seen' }).getByRole('listitem');
+  await seen.first().waitFor();
+  expect(await seen.count()).toBe(6);
+  await context.close();
+});
+
+test('the smallest things to tap are as large as a gloved finger, and nothing runs out of the screen', async () => {
+  for (const [size, paths] of [[PHONE, ['/', '/new', '/finds', '/find/demo-find-5/check', '/find/demo-find-4/around', '/find/demo-find-3/verdict', '/eaten']], [WIDE, ['/find/demo-find-5/check', '/finds']]] as const) {
+    const { page, context } = await rig.open(size);
+    for (const path of paths) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      const found = await page.evaluate(() => {
+        const little = [...document.querySelectorAll('[role="button"], [role="radio"], [role="checkbox"], [role="link"], button, a')]
+          .map((e) => ({ box: e.getBoundingClientRect(), name: e.getAttribute('aria-label') ?? e.textContent }))
+          .filter(({ box }) => box.width > 0 && (box.height < 47.5 || box.width < 40));
+        return { little: little.map(({ name, box }) => `${name} ${Math.round(box.width)}x${Math.round(box.height)}`), overflow: document.documentElement.scrollWidth > window.innerWidth };
+      });
+      expect([path, found]).toEqual([path, { little: [], overflow: false }]);
+    }
+    await context.close();
+  }
+});
+
+test('a notebook without the demo is empty and has no clock of its own', async () => {
+  const name = 'plain_notebook';
+  const base = new URL(rig.databaseUrl);
+  const admin = connect(base.href);
+  await sql`create database ${sql.id(name)}`.execute(admin);
+  await admin.destroy();
+  base.pathname = `/${name}`;
+  const plain = await startServer({ databaseUrl: base.href, port: 0, demo: false, logLevel: 'silent' });
+  try {
+    expect(await (await fetch(`${plain.url}/api/v1/finds`)).json()).toEqual({ finds: [] });
+    expect((await fetch(`${plain.url}/api/v1/me`)).status).toBe(404);
+  } finally {
+    await plain.stop();
+  }
+});
