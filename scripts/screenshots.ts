@@ -16,6 +16,7 @@ const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { na
 
 const SHOTS: readonly Shot[] = [
   { name: 'start', path: '/' },
+  { name: 'start-wide', path: '/', size: WIDE },
   { name: 'new-find', path: '/new', before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() },
   { name: 'around', path: '/find/demo-find-4/around' },
   { name: 'check', path: '/find/demo-find-5/check' },

@@ -84,7 +84,7 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row' },
   main: { flex: 1, minHeight: 0 },
   content: { padding: space.l, gap: space.m, paddingBottom: space.xl },
-  contentWide: { maxWidth: 860, width: '100%', paddingHorizontal: space.xl, paddingTop: space.xl },
+  contentWide: { maxWidth: 1000, width: '100%', paddingHorizontal: space.xl, paddingTop: space.xl },
   below: { flexDirection: 'row', borderTopWidth: stroke.thin, borderTopColor: colour.line, backgroundColor: colour.ground },
   room: { flex: 1, minHeight: 54, alignItems: 'center', justifyContent: 'center', borderTopWidth: stroke.thick, borderTopColor: 'transparent' },
   here: { borderTopColor: colour.ink },

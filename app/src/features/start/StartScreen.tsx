@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { StyleSheet, View } from 'react-native';
+import type { FindSummary } from '@pause/core';
 import { guide } from '../../evaluate/evaluate';
 import { loadList } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
@@ -30,21 +31,13 @@ export function StartScreen() {
         </View>
       </View>
       <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
-      <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} />
+      <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
       {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
       {status === 'failed' ? <Notice title="The notebook could not be opened" text={error ?? ''} action="Try again" onAction={() => void act(loadList())} /> : null}
-      {open.length > 0 ? (
-        <View style={styles.block}>
-          <Heading>Going on</Heading>
-          <View role="list" aria-label="Finds that are not decided"><Rule />{open.map((find) => <FindLine key={find.id} find={find} today={today} />)}</View>
-        </View>
-      ) : null}
-      {lately.length > 0 ? (
-        <View style={styles.block}>
-          <Heading>Found lately</Heading>
-          <View role="list" aria-label="Finds decided lately"><Rule />{lately.map((find) => <FindLine key={find.id} find={find} today={today} />)}</View>
-        </View>
-      ) : null}
+      <View style={wide ? styles.columns : undefined}>
+        <Block title="Going on" label="Finds that are not decided" finds={open} today={today} />
+        <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
+      </View>
       {status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
       <View style={styles.caution}>
         <Small soft>
@@ -56,9 +49,24 @@ export function StartScreen() {
   );
 }
 
+function Block({ title, label, finds, today }: { readonly title: string; readonly label: string; readonly finds: readonly FindSummary[]; readonly today: Date }) {
+  if (finds.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Heading>{title}</Heading>
+      <View role="list" aria-label={label}>
+        <Rule />
+        {finds.map((find) => <FindLine key={find.id} find={find} today={today} />)}
+      </View>
+    </View>
+  );
+}
+
 const styles = StyleSheet.create({
+  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
   head: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   grow: { flex: 1 },
-  block: { gap: space.s, marginTop: space.m },
+  block: { gap: space.s, marginTop: space.m, flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 320 },
+  begin: { alignSelf: 'flex-start', minWidth: 320 },
   caution: { marginTop: space.l },
 });
