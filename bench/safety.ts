@@ -58,6 +58,7 @@ const lines = [
   '# Safety, in simulation', '',
   `\`npm run bench:safety\`, guide \`${guide.version.slice(0, 12)}\` of ${guide.taxa.length} taxa. Specimens vary within the guide's statements; observers misread whole causes at once (a group, all colours, all smells, all numbers, all absences).`,
   'The hopeful misread twice as often and nine times of ten towards what they want, skip half of what they dislike, and start again on up to two more pieces. Whoever sees through a mistake once does not make it again.', '',
+  'Read with care: the guide is small, and these runs are too. With so few specimens a figure of 0 only says that it is rare. What is still wanted: far fewer serious mistakes of the hopeful, and more true specimens that reach *collect* when mistakes are repeated.', '',
   'False *collect* per 100,000 dangerous specimens; share of true specimens at a good stage that reach *collect*; checks and seconds are medians of those.', '',
   '| way | misread | repeats a mistake | hopeful | deadly | serious | true ones reach it | checks | seconds | dangerous specimens |', '|---|---|---|---|---|---|---|---|---|---|',
 ];
