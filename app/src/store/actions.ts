@@ -30,8 +30,8 @@ export function loadMe(): Thunk<Promise<void>> {
     if (getState().me.status === 'loading' || getState().me.status === 'ready') return;
     dispatch(me.actions.meLoading());
     try {
-      const { id, name, demo, now: serverNow, guide: served } = await api.me();
-      dispatch(me.actions.meLoaded({ id, name, demo, offsetMs: demo ? Date.parse(serverNow) - clock() : 0, guideVersion: served.version }));
+      const { id, name, demo, now: serverNow } = await api.me();
+      dispatch(me.actions.meLoaded({ id, name, demo, offsetMs: demo ? Date.parse(serverNow) - clock() : 0 }));
     } catch (error) {
       dispatch(me.actions.meFailed(message(error)));
     }

@@ -11,7 +11,6 @@ interface Person {
   readonly demo: boolean;
   /** To add to this device's clock. */
   readonly offsetMs: number;
-  readonly guideVersion: string;
 }
 interface MeState {
   readonly status: Status;

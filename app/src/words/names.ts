@@ -3,7 +3,7 @@ import { guide } from '../evaluate/evaluate';
 
 /** Names and small phrases. English first; the guide's own words where it has them. */
 
-const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+export const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 export function commonName(taxon: string): string {
   const names = guide.taxon(taxon)?.taxon.vernacularNames.en;

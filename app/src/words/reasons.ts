@@ -1,6 +1,6 @@
 import type { ContextField, Plan, Reason, Verdict } from '@pause/core';
 import {
-  characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords,
+  characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
 } from './names';
 
 /** The sentences for what the core gives as codes. One place, so that they can be read and translated together. */
@@ -8,7 +8,6 @@ import {
 const list = (items: readonly string[]) => (
   items.length <= 1 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1] ?? ''}`
 );
-const upper = (text: string) => text.replace(/^./, (c) => c.toUpperCase());
 const grounds = (n: number) => (n === 1 ? 'one ground' : `${numberWord(n)} grounds`);
 const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${numberWord(n)} times`);
 

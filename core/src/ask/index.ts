@@ -19,15 +19,19 @@ const HandsGiven = z.strictObject({
   without: z.array(z.string()).optional(),
   longest: z.number().positive().optional(),
 });
-const Question = z.strictObject({ find: z.unknown(), hands: HandsGiven.optional() });
+const EarlierFinds = z.record(z.string(), z.number().int().nonnegative());
+/** A find with the hands at hand. The find itself is parsed apart, against the guide. */
+const withHands = <S extends z.ZodType>(find: S) => z.strictObject({ find, hands: HandsGiven.optional() });
+const Question = withHands(z.unknown());
+const IdentifyQuestion = Question.extend({ earlierFinds: EarlierFinds.optional() });
 const StoredVerdict = z.custom<Verdict>((v) => typeof v === 'object' && v !== null && ['outcome', 'guide', 'reasons', 'rows'].every((k) => k in v), 'a stored verdict');
 
 export const QUESTIONS = {
   decide: { says: 'The verdict of a find, with its bars and all reasons.', schema: Case },
   next: { says: 'The checks worth making now, best first, and what each answer to the first would do.', schema: Case },
-  plan: { says: 'The cheapest set of checks that would fill everything, proved cheapest, and what to fall back on.', schema: z.strictObject({ find: Case, hands: HandsGiven.optional() }) },
-  pieces: { says: 'The cheapest checks for every further piece of the patch.', schema: z.strictObject({ find: Case, hands: HandsGiven.optional() }) },
-  identify: { says: 'Candidates for a find without a name, by probability, and the check that tells most.', schema: z.strictObject({ find: Unnamed, hands: HandsGiven.optional(), earlierFinds: z.record(z.string(), z.number().int().nonnegative()).optional() }) },
+  plan: { says: 'The cheapest set of checks that would fill everything, proved cheapest, and what to fall back on.', schema: withHands(Case) },
+  pieces: { says: 'The cheapest checks for every further piece of the patch.', schema: withHands(Case) },
+  identify: { says: 'Candidates for a find without a name, by probability, and the check that tells most.', schema: withHands(Unnamed).extend({ earlierFinds: EarlierFinds.optional() }) },
   recompute: { says: 'A stored find and its verdict, asked again of this guide.', schema: z.strictObject({ find: Case, verdict: z.looseObject({ outcome: z.string() }) }) },
   lint: { says: 'What a guide would have to mend.', schema: Guide },
 } as const;
@@ -60,7 +64,7 @@ export function ask(asked: Asked, raw: unknown, guide: CompiledGuide): unknown {
       return pieceCheck(guide, below('find', () => parseCase(find, guide)), hands);
     }
     case 'identify': {
-      const { earlierFinds, ...rest } = shaped(Question.extend({ earlierFinds: z.record(z.string(), z.number().int().nonnegative()).optional() }), raw);
+      const { earlierFinds, ...rest } = shaped(IdentifyQuestion, raw);
       return identify(guide, below('find', () => parseUnnamed(rest.find, guide)), { hands: handsOf(rest.hands), ...(earlierFinds ? { earlierFinds } : {}) });
     }
     case 'recompute': {

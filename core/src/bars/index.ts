@@ -1,4 +1,4 @@
-import type { CaseView, Look, ReadingId } from '../case';
+import type { Case, CaseView, Look, ReadingId } from '../case';
 import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type Route, type SharedCause, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
 import type { Tally } from './tally';
@@ -97,13 +97,13 @@ export function gradeBy(taxon: CompiledTaxon, route: Route): HarmGrade {
 }
 
 /** The route of the use that is wanted; eaten where nobody has said. */
-export function routeOf(view: Pick<CaseView, 'find'>, target: CompiledTaxon): Route {
-  const { part, use } = view.find.context;
+export function routeOf(find: Case, target: CompiledTaxon): Route {
+  const { part, use } = find.context;
   return target.taxon.parts.find((p) => p.part === part && p.use === use)?.route ?? 'eaten';
 }
 
 /** Bars needed by harm grade: the model's, what shopping costs, and what the group adds. */
-export function needsOf(view: CaseView, extra: number): Readonly<Record<HarmGrade, number>> {
+function needsOf(view: CaseView, extra: number): Readonly<Record<HarmGrade, number>> {
   const more = view.find.policy?.extraBars ?? {};
   return {
     none: 0,
@@ -130,7 +130,7 @@ export function needOf(dangers: Dangers, taxon: CompiledTaxon): number {
 }
 
 export function dangersOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, extra: number): Dangers {
-  const route = routeOf(view, target);
+  const route = routeOf(view.find, target);
   const same: number[] = [];
   const other: CompiledTaxon[] = [];
   for (const taxon of guide.taxa) {
@@ -152,7 +152,7 @@ const GRADE_ORDER: Readonly<Record<HarmGrade, number>> = { deadly: 0, serious: 1
  * Rows of every dangerous taxon of the guide except the target itself: listed lookalikes first, then the deadlier,
  * then by id, a fixed order so that rows do not jump about.
  */
-export function barRows(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, dangers: Dangers, tallied: Tally): BarRow[] {
+export function barRows(guide: CompiledGuide, target: CompiledTaxon, dangers: Dangers, tallied: Tally): BarRow[] {
   const listed = new Set<string>(target.taxon.lookalikes);
   const bars = new Map<Look, Bar>();
   const barOf = (look: Look): Bar => {

@@ -1,3 +1,4 @@
+import { routeOf } from '../bars';
 import type { Case, Condition } from '../case';
 import type { CompiledTaxon } from '../guide';
 import type { ContextField, LeaveReason, PauseReason } from '../verdict/reason';
@@ -44,11 +45,10 @@ export function contextReasons(find: Case, target: CompiledTaxon): { leave: Leav
  * doctor and never prescribes.
  */
 function eaterReasons(find: Case, target: CompiledTaxon): { leave: LeaveReason[]; pause: PauseReason[] } {
-  const { part, use, eaters } = find.context;
-  const route = target.taxon.parts.find((p) => p.part === part && p.use === use)?.route ?? 'eaten';
+  const route = routeOf(find, target);
   const leave: LeaveReason[] = [];
   const pause: PauseReason[] = [];
-  for (const eater of eaters ?? []) {
+  for (const eater of find.context.eaters ?? []) {
     for (const caution of target.taxon.cautions) {
       if (caution.level === 'note' || !eater.cautions.includes(caution.for)) continue;
       if (caution.routes && !caution.routes.includes(route)) continue;

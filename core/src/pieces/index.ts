@@ -1,7 +1,6 @@
 import { viewCase, type Case } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
-import { buildProblem, solve, type Hands, type Obstacle, type PlanProblem } from '../plan';
-import { mostBars } from '../plan/solve';
+import { buildProblem, mostBars, solve, type Hands, type Obstacle, type PlanProblem } from '../plan';
 
 /**
  * The piece check: for the rest of a patch or a basket, the cheapest checks that give the full bars against each

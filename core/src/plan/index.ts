@@ -4,7 +4,7 @@ import { buildProblem, type Hands, type Option, type PlanProblem } from './probl
 import { mostBars, mostGroups, solve } from './solve';
 
 export { buildProblem, DAMAGE_SECONDS, type Hands, type Option, type PlanProblem, type Row } from './problem';
-export { solve, countBars, type Solution } from './solve';
+export { solve, countBars, mostBars, type Solution } from './solve';
 
 /** Why there is no plan now: what cannot be filled, however much is looked at. */
 export type Obstacle =

@@ -1,6 +1,7 @@
 import { dangersOf, groundsAgainst, largestIndependent, needOf } from '../bars';
 import type { CaseView } from '../case';
 import { CAUSE_BIT, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
+import { couldFit } from '../relation';
 import { disputedCharacters } from '../settle';
 import { holds } from '../target';
 import { shopping, unanswered } from '../verdict';
@@ -83,13 +84,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
     .flatMap((index) => guide.taxa[index] ?? [])
     .map((taxon) => {
       const standing = groundsAgainst(view, taxon, disputed).map(({ group, causes }) => ({ group, causes }));
-      const spoiled = new Set<number>();
-      for (const look of view.looks) {
-        const known = taxon.overall.get(look.character.index);
-        if (!known) continue;
-        if (look.kind === 'states' && known.kind === 'states' && (look.mask & known.usual) !== 0) spoiled.add(look.character.group);
-        if (look.kind === 'number' && known.kind === 'number' && look.high >= known.usual[0] && look.low <= known.usual[1]) spoiled.add(look.character.group);
-      }
+      const spoiled = new Set(view.looks.filter((look) => couldFit(look, taxon)).map((look) => look.character.group));
       const relation = expected.map(({ character, usual }) => expectedRelation(character, usual, taxon));
       return {
         taxon,

@@ -109,7 +109,7 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const { target, held, disputed, shopped, leave } = judged;
   const dangers = dangersOf(guide, view, target, shopped.extraBars);
   const tallied = tally(guide, view, disputed, dangers.same);
-  const rows = barRows(guide, view, target, dangers, tallied);
+  const rows = barRows(guide, target, dangers, tallied);
   const second = secondLooks(guide, view, target, rows, disputed);
   const pause: PauseReason[] = [
     ...judged.pause,
@@ -150,7 +150,7 @@ function outcomeOf(guide: CompiledGuide, view: CaseView, among: Int32Array): Out
     if (taxon && tallied.count(i) < needOf(dangers, taxon)) return 'pause';
   }
   if (asksForSecondLooks(view.find.policy)) {
-    const rows = barRows(guide, view, target, dangers, tally(guide, view, disputed, dangers.same));
+    const rows = barRows(guide, target, dangers, tally(guide, view, disputed, dangers.same));
     if (secondLooks(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
   }
   return 'collect';

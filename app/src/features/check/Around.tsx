@@ -3,7 +3,7 @@ import { asksForTracing, type Case, type FindRecord, type StageId } from '@pause
 import { guide } from '../../evaluate/evaluate';
 import { tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { commonName, CONDITION, CONTAMINATION, partName, stageName } from '../../words/names';
+import { CommonName, CONDITION, CONTAMINATION, partName, stageName } from '../../words/names';
 import { Body, Chip, ChipRow, Heading, Small, space } from '../../ui';
 
 type Context = Case['context'];
@@ -50,7 +50,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
         <Chip label="Must ask" chosen={context.permission === 'unknown'} onPress={() => tell({ permission: 'unknown' })} />
       </Ask>
       {taxon.taxon.protection === 'often' ? (
-        <Ask title="Is it protected here?" hint={`${commonName(target).replace(/^./, (c) => c.toUpperCase())} is often protected. Look up your own law.`} missing={context.protection === undefined || context.protection === 'unknown'}>
+        <Ask title="Is it protected here?" hint={`${CommonName(target)} is often protected. Look up your own law.`} missing={context.protection === undefined || context.protection === 'unknown'}>
           <Chip label="No, looked up" chosen={context.protection === 'allowed'} onPress={() => tell({ protection: 'allowed' })} />
           <Chip label="Yes" chosen={context.protection === 'protected'} onPress={() => tell({ protection: 'protected' })} />
           <Chip label="Don’t know" chosen={context.protection === 'unknown'} onPress={() => tell({ protection: 'unknown' })} />

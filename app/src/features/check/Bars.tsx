@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { Bar, BarRow, Case } from '@pause/core';
-import { characterName, characterOf, CommonName, commonName, harmLine, numberWord, readingWords } from '../../words/names';
+import { short, type Bar, type BarRow, type Case } from '@pause/core';
+import { characterName, characterOf, CommonName, commonName, harmLine, numberWord, readingWords, upper } from '../../words/names';
 import { Parting } from './Parting';
 import { colour, corner, OrganGlyph, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
-const open = (row: BarRow) => (row.otherKingdom ? 0 : Math.max(0, row.need - row.have));
 const filled = (row: BarRow) => Math.min(row.need, row.have);
 
 /** One upright: filled where there is a ground, open where one is missing. */
@@ -55,8 +54,8 @@ function Row({ row, find, parts }: { readonly row: BarRow; readonly find: Case; 
               </Small>
             );
           })}
-          {open(row) > 0 ? (
-            <SmallStrong>{numberWord(open(row)).replace(/^./, (c) => c.toUpperCase())} {open(row) === 1 ? 'is' : 'are'} still open.</SmallStrong>
+          {short(row) > 0 ? (
+            <SmallStrong>{upper(numberWord(short(row)))} {short(row) === 1 ? 'is' : 'are'} still open.</SmallStrong>
           ) : null}
           {row.have > row.need ? <Small soft>And {numberWord(row.have - row.need)} to spare.</Small> : null}
           {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
@@ -79,8 +78,8 @@ export function Bars({ rows, find, parts }: BarsProps) {
   const [all, setAll] = useState(false);
   const [others, setOthers] = useState(false);
   const listed = rows.filter((row) => row.listed && !row.otherKingdom);
-  const unlistedShort = rows.filter((row) => !row.listed && open(row) > 0);
-  const done = rows.filter((row) => !row.listed && open(row) === 0);
+  const unlistedShort = rows.filter((row) => !row.listed && short(row) > 0);
+  const done = rows.filter((row) => !row.listed && short(row) === 0);
   const compact = !others && unlistedShort.length > 1 && listed.length > 0;
   const otherKingdom = done.filter((row) => row.otherKingdom).length;
   return (

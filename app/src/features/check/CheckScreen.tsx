@@ -1,11 +1,11 @@
 import { Link, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { caseOf, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
+import { caseOf, short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import { guide, type Evaluation } from '../../evaluate/evaluate';
 import { askEffects, passOver, read, startPiece, takeBack } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords } from '../../words/names';
+import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords, upper } from '../../words/names';
 import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { AnswerCard, cardKey, type Answer } from './AnswerCard';
@@ -162,7 +162,7 @@ function useEffects(find: Case, check: Check | undefined, wanted: boolean): read
 /** On a wide screen: where the target and the most urgent lookalike part. */
 function MostUrgent({ find, verdict }: { readonly find: Case; readonly verdict: Verdict }) {
   const same = verdict.rows.filter((row) => !row.otherKingdom);
-  const urgent = same.find((row) => row.have < row.need) ?? same[0];
+  const urgent = same.find((row) => short(row) > 0) ?? same[0];
   if (!urgent) return null;
   return (
     <View style={styles.urgent}>
@@ -232,7 +232,7 @@ function MissingAround({ record, evaluation }: { readonly record: FindProps['rec
   return (
     <View style={styles.missing}>
       <Small style={styles.grow}>
-        {missing === 1 ? 'One thing' : `${numberWord(missing).replace(/^./, (c) => c.toUpperCase())} things`} about place and plant {missing === 1 ? 'is' : 'are'} not told.
+        {missing === 1 ? 'One thing' : `${upper(numberWord(missing))} things`} about place and plant {missing === 1 ? 'is' : 'are'} not told.
       </Small>
       <Button label="Tell" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/around', params: { id: record.id } })} />
     </View>

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import type { Choice, FindRecord, Reason, Verdict } from '@pause/core';
+import { short, type Choice, type FindRecord, type Reason, type Verdict } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/evaluate';
 import { recordDecision } from '../../store/actions';
@@ -89,7 +89,7 @@ function Group({ title, reasons, verdict, more }: {
 /** What speaks for it: how many independent things fit, its own marks, and what is ruled out. */
 function SeenFor({ record, verdict }: { readonly record: FindRecord; readonly verdict: Verdict }) {
   const { fitGroups, groupsNeeded, signature } = verdict.holds;
-  const out = verdict.rows.filter((row) => row.otherKingdom || row.have >= row.need);
+  const out = verdict.rows.filter((row) => short(row) === 0);
   if (record.readings.length === 0) return null;
   return (
     <View style={styles.group}>
