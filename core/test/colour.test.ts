@@ -23,6 +23,7 @@ test('a near colour is never against, a far one is', () => {
   // A bolete's print is olive brown; rusty brown is near to it, white is not.
   expect(relation('spore.print', 'rusty', 'boletus-edulis')).toBe('strains');
   expect(relation('spore.print', 'pale', 'boletus-edulis')).toBe('against');
-  expect(relation('flesh.colour', 'white', 'omphalotus-olearius')).toBe('strains');
+  expect(relation('flesh.colour', 'ochre', 'omphalotus-olearius')).toBe('strains');
+  expect(relation('flesh.colour', 'white', 'omphalotus-olearius')).toBe('against');
   expect(relation('cap.colour', 'grey-white', 'cortinarius-rubellus')).toBe('against');
 });

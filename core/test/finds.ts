@@ -25,6 +25,8 @@ export function character(id: string): CompiledCharacter {
 }
 
 export const targets = guide.taxa.filter((t) => t.taxon.parts.length > 0);
+/** Targets that can be collected at all: those with a near-double never are. */
+export const collectable = targets.filter((t) => (t.taxon.nearDoubles ?? []).length === 0);
 export const dangers = guide.taxa.filter((t) => t.grade !== 'none');
 
 /** An instant, `minute` minutes into the morning of the find. */
@@ -51,11 +53,11 @@ export function reading(
   };
 }
 
-/** Everything around a find of this target that allows collecting. */
-export function goodContext(target: CompiledTaxon) {
-  const part = target.taxon.parts[0];
+/** Everything around a find of this target that allows collecting, at a stage at which a part is worth having. */
+export function goodContext(target: CompiledTaxon, stage?: StageId) {
+  const part = target.taxon.parts.find((p) => stage === undefined || p.stages.includes(stage)) ?? target.taxon.parts[0];
   return {
-    stages: part ? [part.stages.at(-1)] : undefined,
+    stages: stage !== undefined ? [stage] : part ? [part.stages.at(-1)] : undefined,
     condition: 'fresh',
     part: part?.part,
     use: part?.use,

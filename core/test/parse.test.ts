@@ -39,7 +39,7 @@ describe('a guide with a mistake is refused with the taxon, the character and th
     ['a range upside down', (raw) => { const s = first(raw).taxon.statements.find((x) => x.character === 'cap.width'); if (s) s.range = { usual: [100, 30], outer: [10, 150], unit: 'mm' }; }, { taxon: CHANTERELLE, character: 'cap.width', reason: 'a range runs from small to large' }],
     ['an outer range inside the usual', (raw) => { const s = first(raw).taxon.statements.find((x) => x.character === 'cap.width'); if (s) s.range = { usual: [30, 100], outer: [40, 90], unit: 'mm' }; }, { taxon: CHANTERELLE, character: 'cap.width', reason: 'the outer range must hold the usual one' }],
     ['a measure without unit', (raw) => { const s = first(raw).taxon.statements.find((x) => x.character === 'cap.width'); if (s) s.range = { usual: [30, 100], outer: [10, 150] }; }, { taxon: CHANTERELLE, character: 'cap.width', reason: 'a measure needs its unit' }],
-    ['a lookalike that is not there', (raw) => { first(raw).taxon.lookalikes = ['amanita-phalloides']; }, { taxon: CHANTERELLE, reason: 'lookalike "amanita-phalloides" is not in the guide' }],
+    ['a lookalike that is not there', (raw) => { first(raw).taxon.lookalikes = ['amanita-nowhere']; }, { taxon: CHANTERELLE, reason: 'lookalike "amanita-nowhere" is not in the guide' }],
     ['two taxa of one id', (raw) => { raw.taxa.push(first(raw).taxon); }, { reason: '"cantharellus-cibarius" is there twice' }],
     ['an unknown harm grade', (raw) => { (first(raw).taxon.harm as Json).grade = 'mild'; }, { taxon: CHANTERELLE, path: 'taxa[0].harm.grade' }],
     ['a member nobody knows', (raw) => { first(raw).taxon.edible = true; }, { taxon: CHANTERELLE }],
@@ -69,7 +69,7 @@ function caseProblems(change: (raw: Json) => void) {
 describe('a case that is wrong names its field', () => {
   const nth = (raw: Json, index: number) => (raw.readings as (Json & { value: Json })[])[index] as Json & { value: Json };
   test.each<[string, (raw: Json) => void, string]>([
-    ['unknown taxon', (raw) => { raw.target = 'morchella-esculenta'; }, 'target'],
+    ['unknown taxon', (raw) => { raw.target = 'morchella-nowhere'; }, 'target'],
     ['other guide', (raw) => { raw.guide = { id: 'elsewhere' }; }, 'guide.id'],
     ['other guide version', (raw) => { raw.guide = { id: 'ostrel', version: '0'.repeat(64) }; }, 'guide.version'],
     ['state not in the character', (raw) => { nth(raw, 0).value.states = ['teeth']; }, 'readings[0].value.states[0]'],

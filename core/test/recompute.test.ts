@@ -1,7 +1,7 @@
 import { compileGuide, decide, parseGuide, pieceCheck } from '../src';
 import { lint, recompute, separation } from '../src/questions';
 import { shippedGuide } from '@pause/guide';
-import { dangers, find, followChecks, guide, targets } from './finds';
+import { collectable, find, followChecks, guide, targets } from './finds';
 
 type Json = Record<string, unknown>;
 interface RawGuide { taxa: (Json & { id: string; statements: (Json & { character: string })[] })[]; characters: (Json & { id: string; states?: Json[] })[] }
@@ -31,25 +31,27 @@ describe('recomputing a stored verdict under a new guide', () => {
     const { difference, verdict: after } = recompute({ find: kept, verdict, guide }, corrected);
     expect(after.outcome).toBe('pause');
     expect(difference.recalled).toBe(true);
-    expect(difference.rows).toContainEqual({ taxon: 'omphalotus-olearius', from: { have: 2, need: 2 }, to: { have: 0, need: 2 } });
-    expect(difference.reasonsNew).toContainEqual({ weight: 'pause', code: 'bars-short', taxon: 'omphalotus-olearius', grade: 'serious', have: 0, need: 2 });
+    expect(difference.rows).toContainEqual({ taxon: 'omphalotus-olearius', from: { have: 3, need: 2 }, to: { have: 1, need: 2 } });
+    expect(difference.reasonsNew).toContainEqual({ weight: 'pause', code: 'bars-short', taxon: 'omphalotus-olearius', grade: 'serious', have: 1, need: 2 });
     expect(difference.statements).toContainEqual({ taxon: 'omphalotus-olearius', character: 'hymenophore' });
     expect(difference.before.version).not.toBe(difference.after.version);
   });
 
   test('a new dangerous taxon needs its bars at once', () => {
-    const grown = changed((raw) => { raw.taxa.push({ ...raw.taxa.find((t) => t.id === 'cortinarius-rubellus')!, id: 'cortinarius-orellanus', scientificName: 'Cortinarius orellanus', statements: [] }); });
+    const grown = changed((raw) => { raw.taxa.push({ ...raw.taxa.find((t) => t.id === 'cortinarius-rubellus')!, id: 'cortinarius-nowhere', scientificName: 'Cortinarius nowhere', statements: [] }); });
     const { difference } = recompute({ find: kept, verdict, guide }, grown);
-    expect(difference.rows).toContainEqual({ taxon: 'cortinarius-orellanus', from: undefined, to: { have: 0, need: 3 } });
+    expect(difference.rows).toContainEqual({ taxon: 'cortinarius-nowhere', from: undefined, to: { have: 0, need: 3 } });
     expect(difference.recalled).toBe(true);
   });
 
   test('readings that the new guide does not ask are left out and named', () => {
     const smaller = changed((raw) => {
-      const smell = raw.characters.find((c) => c.id === 'smell')!;
-      smell.states = smell.states!.filter((s) => s.id !== 'fruity');
-      for (const taxon of raw.taxa) for (const s of taxon.statements.filter((x) => x.character === 'smell')) {
-        s.usual = (s.usual as string[]).filter((x) => x !== 'fruity').concat((s.usual as string[]).every((x) => x === 'fruity') ? ['carrion'] : []);
+      const spacing = raw.characters.find((c) => c.id === 'hymenophore.spacing')!;
+      spacing.states = spacing.states!.filter((s) => s.id !== 'distant');
+      for (const taxon of raw.taxa) for (const s of taxon.statements.filter((x) => x.character === 'hymenophore.spacing')) {
+        const rest = (s.usual as string[]).filter((x) => x !== 'distant');
+        if (s.occasional) s.occasional = (s.occasional as string[]).filter((x) => x !== 'distant' && rest.length > 0);
+        s.usual = rest.length > 0 ? rest : ['medium'];
       }
     });
     const { difference } = recompute({ find: kept, verdict }, smaller);
@@ -65,14 +67,14 @@ describe('recomputing a stored verdict under a new guide', () => {
 });
 
 describe('the piece check', () => {
-  test.each(targets.filter((t) => t.taxon.lookalikes.length > 0).map((t) => [t.id, t] as const))('%s: full bars against each listed lookalike', (id, target) => {
+  test.each(collectable.filter((t) => t.taxon.lookalikes.length > 0).map((t) => [t.id, t] as const))('%s: full bars against each listed lookalike', (id, target) => {
     const made = pieceCheck(guide, find(id, []));
     if (!made.feasible) throw new Error('it can be checked');
     expect(made.slips).toHaveLength(made.checks.length + 1);
     const shares = made.slips.map((s) => s.share);
     expect(shares[0]).toBe(1);
     expect([...shares].sort((a, b) => b - a)).toEqual(shares);
-    expect(shares.at(-1)).toBeLessThan(0.15);
+    expect(shares.at(-1)).toBeLessThan(0.2);
     for (const s of made.slips) expect(target.taxon.lookalikes).toContain(s.taxon);
   });
 
@@ -90,14 +92,17 @@ describe('the piece check', () => {
 });
 
 describe('lint', () => {
-  test('of the shipped guide: no pair is without its bars where they are needed', () => {
-    for (const target of targets) {
-      for (const other of dangers.filter((d) => d.taxon.kingdom === target.taxon.kingdom && target.taxon.lookalikes.includes(d.id))) {
-        const stage = target.taxon.parts[0]!.stages.at(-1)!;
-        const need = { none: 0, unpleasant: 1, serious: 2, deadly: 3 }[other.grade];
-        expect([target.id, other.id, separation(guide, target, other, stage).bars >= need]).toEqual([target.id, other.id, true]);
-      }
-    }
+  test('the shipped guide has nothing to mend', () => {
+    expect(lint(guide).filter((finding) => finding.level === 'weak')).toEqual([]);
+  });
+
+  test('numbers part two taxa only beyond the error of the ruler', () => {
+    const parts = (low: number) => {
+      const g = changed((raw) => { statement(raw, 'corylus-avellana', 'fruit.diameter').range = { usual: [low, 20], outer: [9, 25], unit: 'mm' }; });
+      return separation(g, g.taxon('corylus-avellana')!, g.taxon('daphne-mezereum')!, 'fruiting' as never).groups;
+    };
+    // The other reaches 12 mm and the ruler errs by 1: 13 could still be 12, 14 could not.
+    expect(parts(14)).toBe(parts(13) + 1);
   });
 
   test('weak findings come first, and taking a statement away makes one more', () => {
@@ -107,7 +112,7 @@ describe('lint', () => {
       const veratrum = raw.taxa.find((t) => t.id === 'veratrum-album')!;
       veratrum.statements = veratrum.statements.filter((s) => !['leaf.venation', 'root.form', 'root.flesh', 'leaf.arrangement'].includes(s.character));
     });
-    expect(lint(worse)).toContainEqual({ level: 'weak', code: 'few-bars', target: 'gentiana-lutea', taxon: 'veratrum-album', stage: 'flowering', most: 1, need: 4 });
+    expect(lint(worse)).toContainEqual({ level: 'weak', code: 'few-bars', target: 'gentiana-lutea', taxon: 'veratrum-album', stage: 'fruiting', most: 2, need: 3 });
   });
 
   test('a name that means two taxa is noted', () => {

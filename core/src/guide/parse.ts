@@ -103,6 +103,10 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
       if (!taxonIds.has(other) || other === taxon.id) yield { path: `${path}.nearDoubles`, taxon: taxon.id, reason: `near-double "${other}" is not another taxon of the guide` };
     }
     yield* checkStages(taxon.stages, `${path}.stages`, taxon, stageKingdom);
+    for (const [nth, { stage, elevation: [low, high] }] of (taxon.phenology ?? []).entries()) {
+      yield* checkStages([stage], `${path}.phenology[${nth}].stage`, taxon, stageKingdom);
+      if (low >= high) yield { path: `${path}.phenology[${nth}].elevation`, taxon: taxon.id, reason: 'a height runs from low to high' };
+    }
     for (const part of taxon.parts) yield* checkStages(part.stages, `${path}.parts`, taxon, stageKingdom);
     yield* checkStatements(taxon, path, characters);
     yield* checkSignature(taxon, path, characters);

@@ -122,7 +122,10 @@ export const Harm = z.strictObject({
   /** Hours from eating to the first signs, earliest and latest usual. */
   onsetHours: span.optional(),
   effects: text.optional(),
+  /** What touching it does, what its sap does, and what sunlight does to skin that its sap has reached. */
   touch: text.optional(),
+  sap: text.optional(),
+  sun: text.optional(),
   /** Where it does less harm, or more, by another route than eating. Left out: as eaten. */
   byRoute: z.partialRecord(Route, HarmGrade).optional(),
 });
@@ -149,6 +152,25 @@ export const Caution = z.strictObject({
 });
 export type Caution = z.infer<typeof Caution>;
 
+const month = z.number().int().min(1).max(12);
+
+/** When a stage is usual: between two heights (metres above the sea), from one month to another; 11 to 2 runs over the year's end. */
+export const Phenology = z.strictObject({
+  stage: StageId,
+  elevation: z.tuple([z.number().min(-400).max(9000), z.number().min(-400).max(9000)]),
+  months: z.tuple([month, month]),
+});
+export type Phenology = z.infer<typeof Phenology>;
+
+/** How it lives on, and with that what taking a part costs it. */
+export const Regrowth = z.strictObject({
+  lifeForm: z.enum(['annual', 'biennial', 'perennial', 'clonal', 'shrub', 'tree', 'mycelium']),
+  text,
+});
+
+/** What it is said to be good for, and who says so; never a dose. */
+export const Benefit = z.strictObject({ source: z.enum(['tradition', 'trial', 'study']), text });
+
 export const Taxon = z.strictObject({
   id: TaxonId,
   scientificName: text,
@@ -174,6 +196,14 @@ export const Taxon = z.strictObject({
   cautions: z.array(Caution),
   /** So alike that nobody should rely on telling them apart: it is never collected, and this says why. */
   nearDoubles: z.array(z.strictObject({ taxon: TaxonId, why: text })).optional(),
+  phenology: z.array(Phenology).optional(),
+  /** What it gives as food, and what it stands for in a kitchen. */
+  food: z.strictObject({ gives: text, replaces: text }).optional(),
+  benefits: z.array(Benefit).optional(),
+  /** Uses that are not food; a part that is named here is not wanted for it by this guide. */
+  otherUses: z.array(z.strictObject({ part: slug, use: text, route: Route })).optional(),
+  regrowth: Regrowth.optional(),
+  /** `often`: protected in many places, so one's own law is to be looked up. */
   protection: z.enum(['none', 'often']),
   review: z.strictObject({ reviewedBy: text.nullable() }),
   statements: z.array(Statement),

@@ -1,8 +1,8 @@
 import { BARS_NEEDED } from '../bars';
-import type { CharacterId, CompiledGuide, CompiledTaxon, HarmGrade, StageId, TaxonId } from '../guide';
+import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, HarmGrade, StageId, TaxonId } from '../guide';
 import { partings } from '../part';
 import { countBars } from '../plan';
-import { CAUSE_BIT } from '../guide';
+import { CAUSE_BIT, millimetres } from '../guide';
 
 /**
  * What a guide would have to mend before it can be trusted, beyond being well-formed. `weak` findings say that a
@@ -28,7 +28,9 @@ const STATEMENTS_WANTED = 24;
 export function lint(guide: CompiledGuide): LintFinding[] {
   const wanted = guide.taxa.filter((t) => t.taxon.parts.length > 0);
   const dangerous = guide.taxa.filter((t) => t.grade !== 'none');
-  const pairs = wanted.flatMap((target) => dangerous
+  // A target with a near-double is never collected, so nothing hangs on how well it can be told from the others.
+  const collectable = wanted.filter((t) => (t.taxon.nearDoubles ?? []).length === 0);
+  const pairs = collectable.flatMap((target) => dangerous
     .filter((other) => other.index !== target.index && other.taxon.kingdom === target.taxon.kingdom)
     .flatMap((other) => lintPair(guide, target, other)));
   const findings: LintFinding[] = [
@@ -39,8 +41,7 @@ export function lint(guide: CompiledGuide): LintFinding[] {
 }
 
 function lintPair(guide: CompiledGuide, target: CompiledTaxon, other: CompiledTaxon): LintFinding[] {
-  const near = other.taxon.bodyPlan === target.taxon.bodyPlan || target.taxon.lookalikes.includes(other.id);
-  const need = near ? WANTED[other.grade] : { groups: BARS_NEEDED[other.grade], bars: BARS_NEEDED[other.grade] };
+  const need = other.taxon.bodyPlan === target.taxon.bodyPlan ? WANTED[other.grade] : { groups: BARS_NEEDED[other.grade], bars: BARS_NEEDED[other.grade] };
   const stages = [...new Set(target.taxon.parts.flatMap((part) => part.stages))];
   const apart = stages.map((stage) => ({ stage, ...separation(guide, target, other, stage) }));
   const most = Math.max(0, ...apart.map((a) => a.groups));
@@ -53,16 +54,26 @@ function lintPair(guide: CompiledGuide, target: CompiledTaxon, other: CompiledTa
 
 /** Groups, and bars that share no cause, by which all usual states of the target lie outside what is known of the other. */
 export function separation(guide: CompiledGuide, target: CompiledTaxon, other: CompiledTaxon, stage: StageId): { groups: number; bars: number } {
-  const apart = partings(guide, target, other, [stage]).flatMap(({ character: id, target: usual }) => {
+  const apart = [...partings(guide, target, other, [stage]).flatMap(({ character: id, target: usual }) => {
     const character = guide.character(id);
     if (!character) return [];
     const absent = usual.some((state) => ((character.stateBit.get(state) ?? 0) & character.absentMask) !== 0);
     return [{ group: character.group, causes: character.restsOn | (absent ? CAUSE_BIT.absence : 0) }];
-  });
+  }), ...guide.characters.flatMap((character) => (numbersPart(character, target, other, stage) ? [{ group: character.group, causes: character.restsOn }] : []))];
   return {
     groups: new Set(apart.map((a) => a.group)).size,
     bars: countBars(apart.map((a) => a.group), apart.map((a) => a.causes)),
   };
+}
+
+/** Whether every number usual for the target at this stage, the usual error of its ruler allowed for, lies outside all that is known of the other. */
+function numbersPart(character: CompiledCharacter, target: CompiledTaxon, other: CompiledTaxon, stage: StageId): boolean {
+  const mine = character.stages.has(stage) ? target.atStage.get(character.index)?.get(stage) : undefined;
+  const theirs = other.overall.get(character.index);
+  if (character.place || mine?.kind !== 'number' || theirs?.kind !== 'number') return false;
+  const { character: stated } = character;
+  const error = stated.kind === 'measure' ? millimetres(stated.error, stated.unit) : 0;
+  return mine.usual[0] - error > theirs.possible[1] || mine.usual[1] + error < theirs.possible[0];
 }
 
 function statements(guide: CompiledGuide): LintFinding[] {

@@ -76,7 +76,10 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     .filter((c) => c.gain > 0)
     .sort((a, b) => rate(b) - rate(a));
 
-  const mayHarmSkin = weighed.rows.some((row) => short(row) > 0 && guide.taxon(row.taxon)?.taxon.harm.touch !== undefined);
+  const mayHarmSkin = weighed.rows.some((row) => {
+    const harm = short(row) > 0 ? guide.taxon(row.taxon)?.taxon.harm : undefined;
+    return harm?.touch !== undefined || harm?.sap !== undefined;
+  });
   const ordered = mayHarmSkin ? [...fresh.filter((c) => onlyLooks(guide, c)), ...fresh.filter((c) => !onlyLooks(guide, c))] : fresh;
   const reopened = [...passedOver].map((id) => check(guide, id, 'unanswered', 0));
   return [...again, ...ordered, ...reopened];
