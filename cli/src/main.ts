@@ -1,8 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { text as readAll } from 'node:stream/consumers';
 import { CaseError, compileGuide, GuideError, canonicalJson, parseGuide } from '@pause/core';
-import { ask, ASKED, type Asked } from '@pause/core/questions';
+import { ask, ASKED, type Asked, type LintFinding } from '@pause/core/questions';
 import { shippedGuide } from '@pause/guide';
+import { sayFinding } from './lint-words';
 
 const USAGE = `usage: pause COMMAND FILE.json [--guide GUIDE.json]
 
@@ -12,9 +13,9 @@ const USAGE = `usage: pause COMMAND FILE.json [--guide GUIDE.json]
   pieces     the checks for the rest of the patch
   identify   candidates for a find without a name, and the check that tells most
   recompute  a stored find and its verdict, asked again of this guide
-  lint       what a guide would have to mend; FILE.json is the guide
+  lint       what a guide would have to mend: FILE.json, or the guide that ships; in sentences, or with --json as data
 
-Prints one line of canonical JSON. "-" reads from standard input. Without --guide, the guide that ships is asked.`;
+Prints one line of canonical JSON (lint: sentences). "-" reads from standard input. Without --guide, the guide that ships is asked.`;
 
 interface Out {
   write(text: string): unknown;
@@ -47,12 +48,13 @@ export async function main(args: readonly string[], out: Out, err: Out): Promise
 }
 
 async function answer(command: Asked, args: readonly string[]): Promise<string> {
-  const { file, guideFile } = readArguments(command, args);
-  const question = await readJson(file);
+  const { file, guideFile, json } = readArguments(command, args);
+  const question = file === SHIPPED ? shippedGuide() : await readJson(file);
   const other = guideFile === undefined ? undefined : await readJson(guideFile);
   try {
     const guide = compileGuide(other === undefined ? shippedGuide() : parseGuide(other));
-    return canonicalJson(ask(command, question, guide));
+    const said = ask(command, question, guide);
+    return command === 'lint' && !json ? sentences(said as LintFinding[]) : canonicalJson(said);
   } catch (error) {
     if (error instanceof CaseError) throw new Refusal(oneLine(file, error.problems.map((p) => `${p.field}: ${p.reason}`)));
     if (error instanceof GuideError) throw new Refusal(oneLine(command === 'lint' ? file : guideFile ?? 'guide', error.message.split('\n')));
@@ -60,22 +62,31 @@ async function answer(command: Asked, args: readonly string[]): Promise<string> 
   }
 }
 
-function readArguments(command: Asked, args: readonly string[]): { file: string; guideFile: string | undefined } {
+/** Stands for the guide that ships where a file is named. */
+const SHIPPED = '(the guide that ships)';
+
+function sentences(findings: readonly LintFinding[]): string {
+  return findings.map((finding) => `${finding.level}: ${sayFinding(finding)}`).join('\n');
+}
+
+function readArguments(command: Asked, args: readonly string[]): { file: string; guideFile: string | undefined; json: boolean } {
   const files: string[] = [];
   let guideFile: string | undefined;
+  let json = false;
   for (let index = 0; index < args.length; index += 1) {
     const arg = args[index] ?? '';
     if (arg === '--guide') {
       index += 1;
       guideFile = args[index];
       if (guideFile === undefined) throw new Refusal('--guide wants a file');
-    } else if (arg.startsWith('--')) throw new Refusal(`"${arg}" is not an option; there is: --guide`);
+    } else if (arg === '--json' && command === 'lint') json = true;
+    else if (arg.startsWith('--')) throw new Refusal(`"${arg}" is not an option; there is: --guide${command === 'lint' ? ', --json' : ''}`);
     else files.push(arg);
   }
-  const [file, ...more] = files;
+  const [file = command === 'lint' ? SHIPPED : undefined, ...more] = files;
   if (file === undefined) throw new Refusal(`${command} wants a file`);
   if (more.length > 0) throw new Refusal(`${command} wants one file, not ${files.length}`);
-  return { file, guideFile };
+  return { file, guideFile, json };
 }
 
 function oneLine(file: string, problems: readonly string[]): string {

@@ -46,8 +46,20 @@ test.each(['next', 'plan', 'pieces', 'identify', 'recompute', 'lint'] as const)(
   const question = {
     next: find, plan: { find }, pieces: { find }, identify: { find: unnamed }, recompute: { find, verdict: decide(guide, followChecks('boletus-edulis')) }, lint: guide.guide,
   }[command];
-  const { status, out } = await pause(command, await file(`${command}.json`, question));
+  const { status, out } = await pause(command, await file(`${command}.json`, question), ...(command === 'lint' ? ['--json'] : []));
   expect([status, out]).toEqual([0, `${canonicalJson(ask(command, question, guide))}\n`]);
+}, WAIT);
+
+test('lint says in sentences what is wrong, where, and what would mend it', async () => {
+  expect((await pause('lint')).out).toBe(`note: ${guide.taxa.length} taxa were reviewed by nobody. Let local experts review them, the deadly pairs first.\n`);
+  const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; nearDoubles?: unknown; statements: { character: string }[] }[] };
+  const saffron = raw.taxa.find((t) => t.id === 'omphalotus-olearius')!;
+  saffron.statements = saffron.statements.filter((s) => s.character !== 'latex');
+  delete raw.taxa.find((t) => t.id === 'kuehneromyces-mutabilis')!.nearDoubles;
+  const { out } = await pause('lint', await file('worse.json', raw));
+  expect(out).toContain('weak: omphalotus-olearius / latex: every dangerous taxon of its body plan states this');
+  expect(out).toMatch(/weak: kuehneromyces-mutabilis against galerina-marginata, mature: \d bars that share no cause, 4 are wanted\. .*declare a near-double\./);
+  expect(out).toContain('weak: kuehneromyces-mutabilis: no set of checks at any stage of its parts ends in collect.');
 }, WAIT);
 
 test('another guide can be asked', async () => {

@@ -1,7 +1,7 @@
 import { compileGuide, decide, parseGuide, pieceCheck } from '../src';
 import { lint, recompute, separation } from '../src/questions';
 import { shippedGuide } from '@pause/guide';
-import { collectable, find, followChecks, guide, targets } from './finds';
+import { collectable, find, followChecks, guide } from './finds';
 
 type Json = Record<string, unknown>;
 interface RawGuide { taxa: (Json & { id: string; statements: (Json & { character: string })[] })[]; characters: (Json & { id: string; states?: Json[] })[] }
@@ -112,7 +112,22 @@ describe('lint', () => {
       const veratrum = raw.taxa.find((t) => t.id === 'veratrum-album')!;
       veratrum.statements = veratrum.statements.filter((s) => !['leaf.venation', 'root.form', 'root.flesh', 'leaf.arrangement'].includes(s.character));
     });
-    expect(lint(worse)).toContainEqual({ level: 'weak', code: 'few-bars', target: 'gentiana-lutea', taxon: 'veratrum-album', stage: 'fruiting', most: 2, need: 3 });
+    expect(lint(worse)).toContainEqual({
+      level: 'weak', code: 'few-bars', target: 'gentiana-lutea', taxon: 'veratrum-album', stage: 'fruiting', most: 2, need: 3,
+      unsaid: ['leaf.arrangement', 'leaf.venation', 'root.form', 'root.flesh', 'root.skin'],
+    });
+  });
+
+  test('a dangerous taxon that leaves out what its body plan asks, or contradicts it, is named', () => {
+    const worse = changed((raw) => {
+      const galerina = raw.taxa.find((t) => t.id === 'galerina-marginata')!;
+      galerina.statements = galerina.statements.filter((s) => s.character !== 'volva');
+      statement(raw, 'hydnum-repandum', 'hymenophore').usual = ['gills'];
+      statement(raw, 'conium-maculatum', 'umbel.rays').range = { usual: [10, 20], outer: [6, 200] };
+    });
+    expect(lint(worse)).toContainEqual({ level: 'weak', code: 'core-unsaid', taxon: 'galerina-marginata', character: 'volva' });
+    expect(lint(worse)).toContainEqual({ level: 'weak', code: 'contradicts-plan', taxon: 'hydnum-repandum', character: 'hymenophore', states: ['gills'] });
+    expect(lint(worse)).toContainEqual({ level: 'note', code: 'range-wide', taxon: 'conium-maculatum', character: 'umbel.rays' });
   });
 
   test('a name that means two taxa is noted', () => {

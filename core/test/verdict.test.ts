@@ -1,5 +1,5 @@
 import { decide, nextChecks, type Verdict } from '../src';
-import { allUsual, at, collectable, dangers, find, followChecks, guide, reading, targets, goodContext, taxon } from './finds';
+import { allUsual, at, collectable, dangers, find, followChecks, guide, reading, goodContext, taxon } from './finds';
 
 const codes = (verdict: Verdict, weight?: string) =>
   verdict.reasons.filter((r) => weight === undefined || r.weight === weight).map((r) => r.code);

@@ -8,6 +8,11 @@ import {
 const list = (items: readonly string[]) => (
   items.length <= 1 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1] ?? ''}`
 );
+/** A list for a sentence: the first few by name, the others by number. */
+export function few(items: readonly string[], most = 3): string {
+  const more = items.length - most;
+  return more <= 1 ? list(items) : `${items.slice(0, most).join(', ')} and ${numberWord(more)} others`;
+}
 const grounds = (n: number) => (n === 1 ? 'one ground' : `${numberWord(n)} grounds`);
 const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${numberWord(n)} times`);
 
@@ -30,7 +35,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
     case 'not-wanted': return `${CommonName(reason.target)} (${scientificName(reason.target)}) is not for collecting. The guide knows no use for any part of it.`;
     case 'contradicted': return `${characterName(reason.character)} speaks against ${target}, in ${numberWord(reason.against)} of ${numberWord(reason.looks)} looks.`;
     case 'contradicted-and-danger-fits':
-      return `${characterName(reason.character)} speaks against ${target}, twice, and ${list(reason.taxa.map(commonName))} fits everything seen.`;
+      return `${characterName(reason.character)} speaks against ${target}, twice, and ${few(reason.taxa.map(commonName))} ${reason.taxa.length === 1 ? 'fits' : 'fit'} everything seen.`;
     case 'part-not-wanted': return `The guide knows no use for this part: ${partName(verdict.target, reason.part)}.`;
     case 'part-harmful': return `This part does harm: ${partName(verdict.target, reason.part)}.`;
     case 'use-not-known': return `The guide does not know the ${partName(verdict.target, reason.part)} for this use.`;
@@ -52,7 +57,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
       : `It is named to its ${reason.name.kind} only: ${reason.name.name}. That is worth writing down, and not enough to collect.`;
     case 'second-look-missing':
       return `A second person has not looked yet, without knowing your answers, at what rules out ${commonName(reason.taxon)}: ${reason.have} of ${reason.need} grounds were seen by two.`;
-    case 'second-look-off': return `Your group does without a second look against ${list(reason.taxa.map(commonName))}, which no expert has reviewed.`;
+    case 'second-look-off': return `Your group does without a second look against ${few(reason.taxa.map(commonName))}, which no expert has reviewed.`;
 
     case 'bars-short': {
       const left = reason.need - reason.have;

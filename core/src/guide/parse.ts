@@ -85,6 +85,18 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
   const characters = new Map(guide.characters.map((c) => [c.id, c]));
   const taxonIds = new Set(guide.taxa.map((t) => t.id));
 
+  for (const [index, plan] of guide.bodyPlans.entries()) {
+    for (const id of [...(plan.core ?? []), ...(plan.marks ?? []).map((mark) => mark.character)]) {
+      if (!characters.has(id)) yield { path: `bodyPlans[${index}]`, reason: `character "${id}" is not in the guide` };
+    }
+    for (const { character: id, states } of plan.marks ?? []) {
+      const character = characters.get(id);
+      const known: readonly string[] = character && 'states' in character ? character.states.map((s) => s.id) : [];
+      for (const state of states) {
+        if (!known.includes(state)) yield { path: `bodyPlans[${index}].marks`, character: id, reason: `state "${state}" is not in the character` };
+      }
+    }
+  }
   for (const [index, character] of guide.characters.entries()) {
     yield* checkCharacter(character, `characters[${index}]`, stageKingdom);
   }

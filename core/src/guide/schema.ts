@@ -210,6 +210,19 @@ export const Taxon = z.strictObject({
 });
 export type Taxon = z.infer<typeof Taxon>;
 
+/** A form that can be told at the first look. It helps to find a target and to judge a guide; it makes no bar by itself. */
+export const BodyPlan = z.strictObject({
+  id: slug,
+  kingdom: Kingdom,
+  name: text,
+  hint: text,
+  /** What every taxon of it shows as usual. */
+  marks: z.array(z.strictObject({ character: CharacterId, states: z.array(StateId).min(1) })).optional(),
+  /** Characters that each deadly or serious taxon of it has to state. */
+  core: z.array(CharacterId).optional(),
+});
+export type BodyPlan = z.infer<typeof BodyPlan>;
+
 export const Guide = z.strictObject({
   format: z.literal('pause-guide/1'),
   id: slug,
@@ -217,7 +230,7 @@ export const Guide = z.strictObject({
   licence: text,
   about: text,
   stages: z.array(z.strictObject({ id: StageId, kingdom: Kingdom, name: text })).min(1),
-  bodyPlans: z.array(z.strictObject({ id: slug, kingdom: Kingdom, name: text, hint: text })).min(1),
+  bodyPlans: z.array(BodyPlan).min(1),
   characters: z.array(Character).min(1),
   taxa: z.array(Taxon).min(1),
 });

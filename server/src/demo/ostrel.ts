@@ -59,7 +59,7 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     context: MUSHROOM,
     readings: [
       ['hymenophore', 'spines'], ['hymenophore.bond', 'crumbles'], ['hymenophore.colour', 'cream'], ['cap.shape', 'irregular'],
-      ['cap.margin', 'wavy'], ['cap.surface', 'smooth-dry'], ['cap.colour', 'cream'], ['stipe.colour', 'white'], ['flesh.texture', 'brittle'],
+      ['cap.margin', 'wavy'], ['cap.surface', 'smooth-dry'], ['cap.colour', 'cream'], ['stipe.colour', 'white'], ['flesh.texture', 'brittle'], ['stipe.interior', 'solid'],
     ],
     decision: { choice: 'collect' },
   },

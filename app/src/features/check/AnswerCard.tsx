@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
 import type { AnswerEffect, Case, Check, LengthUnit, ReadingValue, State, StateId, Sureness } from '@pause/core';
 import { characterOf, commonName, DAMAGE, timeWords } from '../../words/names';
+import { few } from '../../words/reasons';
 import { Body, Button, Chip, ChipRow, colour, corner, font, OrganGlyph, Question, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
 import { useKeys } from './useKeys';
@@ -132,7 +133,7 @@ function Effects({ states, effects }: { readonly states: readonly State[]; reado
     const gained = effect.bars.filter((bar) => bar.to > bar.from && bar.from < bar.need);
     const said = [
       ...(effect.relation === 'against' ? ['speaks against it: look twice, then leave'] : []),
-      ...(gained.length > 0 ? [`a bar against ${gained.map((bar) => commonName(bar.taxon)).join(', ')}`] : []),
+      ...(gained.length > 0 ? [`a bar against ${few(gained.map((bar) => commonName(bar.taxon)), 4)}`] : []),
     ];
     return label && said.length > 0 ? [{ label, said: said.join('; ') }] : [];
   });

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { short, type Bar, type BarRow, type Case } from '@pause/core';
 import { characterName, characterOf, CommonName, commonName, harmLine, numberWord, readingWords, upper } from '../../words/names';
+import { few } from '../../words/reasons';
 import { Parting } from './Parting';
 import { colour, corner, OrganGlyph, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
@@ -90,7 +91,7 @@ export function Bars({ rows, find, parts }: BarsProps) {
         <Pressable role="button" aria-label={`Show ${unlistedShort.length} others that are not ruled out`} onPress={() => setOthers(true)} style={styles.line}>
           <View style={styles.name}>
             <Small numberOfLines={2}>
-              <SmallStrong>Also open: </SmallStrong>{unlistedShort.map((row) => commonName(row.taxon)).join(', ')}
+              <SmallStrong>Also open: </SmallStrong>{few(unlistedShort.map((row) => commonName(row.taxon)), 4)}
             </Small>
           </View>
           <SmallStrong style={styles.more}>show</SmallStrong>

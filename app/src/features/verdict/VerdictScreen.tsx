@@ -7,7 +7,7 @@ import { guide } from '../../evaluate/evaluate';
 import { recordDecision } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { characterName, commonName, lowerFirst, OUTCOME, readingWords, scientificName } from '../../words/names';
-import { reasonWords, stripLine } from '../../words/reasons';
+import { few, reasonWords, stripLine } from '../../words/reasons';
 import { Body, Button, colour, corner, font, Heading, Loading, OutcomeMark, Rule, Screen, Small, space, Strong, stroke, VerdictWord } from '../../ui';
 import { Uprights } from '../check/Bars';
 import { FindFrame } from '../FindFrame';
@@ -30,6 +30,9 @@ function VerdictView({ record, evaluation: { verdict } }: { readonly record: Fin
   const against = verdict.reasons.filter((r) => (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) && !aboutPlace(r));
   const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r) && !SPEAKS_AGAINST.has(r.code) && r.code !== 'signature-missing')
     .sort((a, b) => Number(b.code === 'bars-short') - Number(a.code === 'bars-short'));
+  // Of the dangerous ones that are no listed lookalikes, more than a few are told in one line; the check shows them all.
+  const unlisted = missing.flatMap((r) => (r.code === 'bars-short' && verdict.rows.find((row) => row.taxon === r.taxon)?.listed === false ? [r] : []));
+  const named = unlisted.length > 3 ? missing.filter((r) => !(unlisted as readonly Reason[]).includes(r)) : missing;
   const marks = verdict.reasons.flatMap((r) => (r.code === 'signature-missing' ? [lowerFirst(characterName(r.character))] : []));
   const place = verdict.reasons.filter(aboutPlace);
   const notes = verdict.reasons.filter((r) => r.weight === 'note' && !aboutPlace(r));
@@ -38,7 +41,10 @@ function VerdictView({ record, evaluation: { verdict } }: { readonly record: Fin
     <Screen>
       <Band verdict={verdict} />
       <Group title="Against it" reasons={against} verdict={verdict} />
-      <Group title={verdict.outcome === 'leave' ? 'And not told or seen' : 'Still missing'} reasons={missing} verdict={verdict} more={marks.length > 0 ? `Its own marks, still to be seen for sure: ${marks.join('; ')}.` : undefined} />
+      <Group title={verdict.outcome === 'leave' ? 'And not told or seen' : 'Still missing'} reasons={named} verdict={verdict} more={[
+        ...(named === missing ? [] : [`Of the other dangerous ones of the guide ${unlisted.length} are not ruled out: ${few(unlisted.map((r) => commonName(r.taxon)))}.`]),
+        ...(marks.length > 0 ? [`Its own marks, still to be seen for sure: ${marks.join('; ')}.`] : []),
+      ]} />
       <Group title="About the place" reasons={place} verdict={verdict} />
       {verdict.outcome === 'pause' ? <Button label="Go on with the check" onPress={toCheck} /> : null}
       <SeenFor record={record} verdict={verdict} />
@@ -65,10 +71,10 @@ function Band({ verdict }: { readonly verdict: Verdict }) {
   );
 }
 
-function Group({ title, reasons, verdict, more }: {
-  readonly title: string; readonly reasons: readonly Reason[]; readonly verdict: Verdict; readonly more?: string | undefined;
+function Group({ title, reasons, verdict, more = [] }: {
+  readonly title: string; readonly reasons: readonly Reason[]; readonly verdict: Verdict; readonly more?: readonly string[];
 }) {
-  if (reasons.length === 0 && more === undefined) return null;
+  if (reasons.length === 0 && more.length === 0) return null;
   return (
     <View style={styles.group}>
       <Heading>{title}</Heading>
@@ -81,7 +87,7 @@ function Group({ title, reasons, verdict, more }: {
           </View>
         );
       })}
-      {more === undefined ? null : <View style={styles.reason}><Body style={styles.grow}>{more}</Body></View>}
+      {more.map((line) => <View key={line} style={styles.reason}><Body style={styles.grow}>{line}</Body></View>)}
     </View>
   );
 }

@@ -1,0 +1,35 @@
+import type { LintFinding } from '@pause/core/questions';
+
+/** A finding as a sentence: what is wrong, where, and what would mend it. */
+export function sayFinding(finding: LintFinding): string {
+  switch (finding.code) {
+    case 'few-groups':
+      return `${finding.target} against ${finding.taxon}: ${finding.most} independent groups part them at best, ${finding.need} are wanted. ${mend(finding)}`;
+    case 'few-bars':
+      return `${finding.target} against ${finding.taxon}, ${finding.stage}: ${finding.most} bars that share no cause, ${finding.need} are wanted. ${mend(finding)}`;
+    case 'cannot-collect':
+      return `${finding.taxon}: no set of checks at any stage of its parts ends in collect. Add statements about what it could be taken for, or declare a near-double.`;
+    case 'few-statements':
+      return `${finding.taxon}: ${finding.have} statements, ${finding.need} are wanted. Add what references agree on.`;
+    case 'core-unsaid':
+      return `${finding.taxon} / ${finding.character}: every dangerous taxon of its body plan states this, at all its stages. State it, or the others stay unbarred for want of it.`;
+    case 'contradicts-plan':
+      return `${finding.taxon} / ${finding.character}: usual ${finding.states.join(', ')} contradicts its body plan. Correct the statement, or the body plan.`;
+    case 'range-wide':
+      return `${finding.taxon} / ${finding.character}: the outer range is so wide that it says hardly anything. Narrow it, or leave it out.`;
+    case 'unused-character':
+      return `${finding.character}: no taxon states it. State it, or leave the character out.`;
+    case 'unused-state':
+      return `${finding.character} / ${finding.state}: no taxon shows it. Leave the state out, unless it is there to be ruled out.`;
+    case 'name-means-two':
+      return `"${finding.name}" means ${finding.taxa.join(' and ')}. Whoever searches it is warned; nothing has to be mended.`;
+    case 'unreviewed':
+      return `${finding.taxa} taxa were reviewed by nobody. Let local experts review them, the deadly pairs first.`;
+  }
+}
+
+function mend({ unsaid }: { readonly unsaid: readonly string[] }): string {
+  return unsaid.length > 0
+    ? `State of the second, if references agree: ${unsaid.join(', ')}.`
+    : 'Everything that can be asked is stated of both: narrow what is usual for the first, take a stage away at which it is collected, or declare a near-double.';
+}
