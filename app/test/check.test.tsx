@@ -1,8 +1,10 @@
+import './guide';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { parseCase, type Check } from '@pause/core';
 import { AnswerCard, type Answer } from '../src/features/check/AnswerCard';
 import { Bars } from '../src/features/check/Bars';
-import { evaluate, guide } from '../src/evaluate/evaluate';
+import { evaluate } from '../src/evaluate/evaluate';
+import { guide } from '../src/evaluate/guide';
 import { HoldButton } from '../src/features/verdict/HoldButton';
 
 const AT = '2026-09-14T08:00:00.000Z';

@@ -1,3 +1,4 @@
+import './guide';
 import { FindRecord } from '@pause/core';
 import { inPlace } from '../src/evaluate/client';
 import { acknowledgeRefusals, flush, loadFind, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack } from '../src/store/actions';

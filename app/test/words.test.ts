@@ -1,6 +1,7 @@
+import './guide';
 import { decide, parseCase, type Reason } from '@pause/core';
 import { searchTaxa } from '../src/features/new-find/search';
-import { guide } from '../src/evaluate/evaluate';
+import { guide } from '../src/evaluate/guide';
 import { harmLine, readingWords, timeWords } from '../src/words/names';
 import { reasonWords, stripLine } from '../src/words/reasons';
 

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { shippedGuide } from '@pause/guide';
 import { run, tail } from './run';
 import { Hitch } from './say';
 
@@ -41,6 +42,8 @@ export async function buildWebApp(root: string): Promise<{ folder: string; built
   if (status !== 0 || !existsSync(join(folder, 'index.html'))) {
     throw new Hitch(`The web application could not be built; this is what the builder said:\n${tail(output, 30)}`);
   }
+  // The guide is data that the application fetches, so that a larger guide is no larger program.
+  writeFileSync(join(folder, 'guide.json'), JSON.stringify(shippedGuide()));
   writeFileSync(stamp, hash);
   return { folder, built: true };
 }

@@ -16,8 +16,8 @@ export const inPlace: Evaluator = {
   effects: (find, character) => Promise.resolve(here.effects(find, character)),
 };
 
-/** An evaluator in a worker. A worker that is lost is replaced once by this thread, so that no answer is lost. */
-export function workerEvaluator(): Evaluator {
+/** An evaluator in a worker, which is given the guide first. A worker that is lost is replaced once by this thread, so that no answer is lost. */
+export function workerEvaluator(guide: unknown): Evaluator {
   if (typeof Worker === 'undefined') return inPlace;
   let remote: Remote<EvaluationApi> | undefined;
   let tellLoss: () => void = () => undefined;
@@ -30,6 +30,8 @@ export function workerEvaluator(): Evaluator {
       tellLoss();
     });
     remote = wrap<EvaluationApi>(worker);
+    // Messages keep their order, so nothing is asked of the worker before it has the guide.
+    remote.takeGuide(guide).catch(() => { remote = undefined; });
   } catch {
     return inPlace;
   }

@@ -1,8 +1,5 @@
-import { answerEffects, compileGuide, evaluate as evaluateFind, plan, type AnswerEffect, type Case, type Check, type CharacterId, type Plan, type Verdict } from '@pause/core';
-import { shippedGuide } from '@pause/guide';
-
-/** The guide that ships, ready for deciding. */
-export const guide = compileGuide(shippedGuide());
+import { answerEffects, evaluate as evaluateFind, plan, type AnswerEffect, type Case, type Check, type CharacterId, type Plan, type Verdict } from '@pause/core';
+import { guide } from './guide';
 
 /** All that a screen needs to know about a find, from one pass of the core. */
 export interface Evaluation {

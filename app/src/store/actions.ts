@@ -2,7 +2,7 @@ import {
   caseOf, type AnswerEffect, type Case, type CharacterId, type Choice, type FindRecord, type Kingdom, type PieceId, type Reading, type ReadingId, type ReadingValue,
   type Sureness, type TaxonId, type Verdict,
 } from '@pause/core';
-import { guide } from '../evaluate/evaluate';
+import { guide } from '../evaluate/guide';
 import { Refused } from './api';
 import type { Entry } from './entries';
 import { finds, list, me, outbox } from './slices';

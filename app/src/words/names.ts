@@ -1,5 +1,5 @@
 import type { Case, Character, Choice, Damage, HarmGrade, Reading, Verdict } from '@pause/core';
-import { guide } from '../evaluate/evaluate';
+import { guide } from '../evaluate/guide';
 
 /** Names and small phrases. English first; the guide's own words where it has them. */
 

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { asksForTracing, type Case, type FindRecord, type StageId } from '@pause/core';
-import { guide } from '../../evaluate/evaluate';
+import { guide } from '../../evaluate/guide';
 import { tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { CommonName, CONDITION, CONTAMINATION, partName, stageName } from '../../words/names';

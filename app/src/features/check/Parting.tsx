@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { partings, type Case, type StateId } from '@pause/core';
-import { guide } from '../../evaluate/evaluate';
+import { guide } from '../../evaluate/guide';
 import { characterName, characterOf, CommonName, lowerFirst } from '../../words/names';
 import { colour, OrganGlyph, Rule, Small, SmallStrong, space } from '../../ui';
 

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
-import { guide } from '../../evaluate/evaluate';
+import { guide } from '../../evaluate/guide';
 import { CommonName, GRADE, harmLine } from '../../words/names';
 import { Body, colour, Heading, Rule, Screen, Small, space, Strong, Title } from '../../ui';
 

@@ -1,12 +1,12 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
-import type { CompiledTaxon, Kingdom } from '@pause/core';
-import { guide } from '../../evaluate/evaluate';
+import type { BodyPlan, CompiledTaxon, Kingdom } from '@pause/core';
+import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, GRADE } from '../../words/names';
-import { Body, BodyPlanDrawing, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
+import { Body, BodyPlanDrawing, Button, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
 import { searchTaxa } from './search';
 
 /** What kind of body it has, then what the person believes it is. */
@@ -14,6 +14,7 @@ export function NewFindScreen() {
   const { find } = useLocalSearchParams<{ find?: string }>();
   const router = useRouter();
   const act = useAct();
+  const wide = useWide();
   const ready = useApp((state) => state.me.status === 'ready');
   const [plan, setPlan] = useState<string | undefined>();
   const [text, setText] = useState('');
@@ -40,7 +41,9 @@ export function NewFindScreen() {
   return (
     <Screen>
       <Title>{find ? 'What do you take it for now?' : 'A new find'}</Title>
-      {find ? null : (
+      {find ? null : chosenPlan && !wide ? (
+        <ChosenPlan plan={chosenPlan} onAgain={() => setPlan(undefined)} />
+      ) : (
         <>
           <Plans kingdom="Fungi" title="A fungus, and below its cap" plan={plan} onPlan={setPlan} />
           <Plans kingdom="Plantae" title="A plant" plan={plan} onPlan={setPlan} />
@@ -106,11 +109,27 @@ export function NewFindScreen() {
   );
 }
 
+/** On a phone the chosen form stands for all, so that the names come into view. */
+function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAgain: () => void }) {
+  return (
+    <View style={styles.chosen} role="radiogroup" aria-label="The form chosen">
+      <View style={styles.chosenPlan} role="radio" aria-checked aria-label={`${plan.name}: ${plan.hint}`}>
+        <BodyPlanDrawing plan={plan.id} size={56} colour={colour.ink} />
+        <View style={styles.grow}>
+          <Strong>{plan.name}</Strong>
+          <Small soft>{plan.hint}</Small>
+        </View>
+      </View>
+      <Button label="Change" tone="plain" onPress={onAgain} />
+    </View>
+  );
+}
+
 function Plans({ kingdom, title, plan, onPlan }: {
   readonly kingdom: Kingdom; readonly title: string; readonly plan: string | undefined; readonly onPlan: (plan: string) => void;
 }) {
   const wide = useWide();
-  const size = wide ? 76 : 60;
+  const size = wide ? 72 : 54;
   return (
     <View style={styles.field}>
       <Heading>{title}</Heading>
@@ -125,7 +144,7 @@ function Plans({ kingdom, title, plan, onPlan }: {
             style={[styles.plan, p.id === plan && styles.planChosen]}
           >
             <BodyPlanDrawing plan={p.id} size={size} colour={colour.ink} />
-            <Strong>{p.name}</Strong>
+            <Strong style={styles.planName}>{p.name}</Strong>
           </Pressable>
         ))}
       </View>
@@ -134,11 +153,14 @@ function Plans({ kingdom, title, plan, onPlan }: {
 }
 
 const styles = StyleSheet.create({
-  plans: { flexDirection: 'row', gap: space.s + 2 },
+  plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   plan: {
-    flex: 1, maxWidth: 170, minHeight: 112, alignItems: 'center', justifyContent: 'center', gap: space.xs, padding: space.s,
+    width: '31.5%', maxWidth: 124, minHeight: 96, alignItems: 'center', justifyContent: 'center', gap: 2, padding: space.xs,
     borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line, backgroundColor: colour.card,
   },
+  planName: { textAlign: 'center' },
+  chosen: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  chosenPlan: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.m },
   planChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
   field: { gap: space.s },
   input: {

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { StyleSheet, View } from 'react-native';
 import type { FindSummary } from '@pause/core';
-import { guide } from '../../evaluate/evaluate';
+import { guide } from '../../evaluate/guide';
 import { loadList } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, space, Title, useWide } from '../../ui';

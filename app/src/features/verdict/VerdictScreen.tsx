@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { short, type Choice, type FindRecord, type Reason, type Verdict } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
-import { guide } from '../../evaluate/evaluate';
+import { guide } from '../../evaluate/guide';
 import { recordDecision } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { characterName, commonName, lowerFirst, OUTCOME, readingWords, scientificName } from '../../words/names';
