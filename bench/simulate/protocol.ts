@@ -18,7 +18,7 @@ const at = (step: number) => new Date(START + step * 10_000).toISOString();
 /** Somebody follows the next checks on a specimen of `truth`, taking it for `target`, until the verdict is no pause. */
 export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: CompiledTaxon, stage: StageId, temper: Temper, next: () => number): Ended {
   const trueStage = truth.taxon.stages.includes(stage) ? stage : truth.taxon.stages[Math.floor(next() * truth.taxon.stages.length)] ?? stage;
-  const part = target.taxon.parts[0];
+  const part = target.taxon.parts.find((p) => p.stages.includes(stage)) ?? target.taxon.parts[0];
   let observer = observe(grow(guide, truth, trueStage, next), target, stage, temper, next);
   let pieces: Case['pieces'] = [{ id: 'p0' as PieceId, startedAt: at(0), purpose: 'decide' }];
   let readings: Reading[] = [];

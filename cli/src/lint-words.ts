@@ -8,7 +8,7 @@ export function sayFinding(finding: LintFinding): string {
     case 'few-bars':
       return `${finding.target} against ${finding.taxon}, ${finding.stage}: ${finding.most} bars that share no cause, ${finding.need} are wanted. ${mend(finding)}`;
     case 'cannot-collect':
-      return `${finding.taxon}: no set of checks at any stage of its parts ends in collect. Add statements about what it could be taken for, or declare a near-double.`;
+      return `${finding.taxon}, ${finding.part}, ${finding.stages.join(', ')}: no set of checks ends in collect. Take the stage away from the part, add statements about what it could be taken for, or declare a near-double.`;
     case 'few-statements':
       return `${finding.taxon}: ${finding.have} statements, ${finding.need} are wanted. Add what references agree on.`;
     case 'core-unsaid':

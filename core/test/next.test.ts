@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerEffects, decide, evaluate, nextChecks, type CharacterId } from '../src';
+import { answerEffects, CAUSE_BIT, decide, evaluate, HANDLING_SECONDS, nextChecks, type CharacterId } from '../src';
 import { allUsual, at, character, collectable, find, followChecks, goodContext, guide, reading, targets, taxon, usualValue } from './finds';
 
 const chanterelle = (readings: ReturnType<typeof reading>[] = [], more: Record<string, unknown> = {}) => find('cantharellus-cibarius', readings, more);
@@ -24,9 +24,40 @@ describe('what is proposed', () => {
   test('comes in the order of what it brings for its time and damage', () => {
     const checks = nextChecks(guide, chanterelle());
     const seconds = { none: 0, slight: 10, part: 60, whole: 240 } as const;
-    const rates = checks.map((c) => c.gain / (c.seconds + seconds[c.damage]));
+    const rates = checks.map((c) => c.gain / (HANDLING_SECONDS + c.seconds + seconds[c.damage]));
     expect([...rates].sort((a, b) => b - a)).toEqual(rates);
     expect(checks.at(-1)?.character).toBe('spore.print');
+  });
+
+  test('a single look that contradicts waits until nothing new brings the decision nearer', () => {
+    const slimy = reading('cap.surface', 'slimy', { minute: 4 });
+    const checks = nextChecks(guide, chanterelle([slimy]));
+    expect(checks[0]?.why).toBe('brings-nearer');
+    expect(checks.at(-1)).toMatchObject({ character: 'cap.surface', why: 'contradicted' });
+    const two = nextChecks(guide, chanterelle([slimy, reading('cap.shape', 'conical', { minute: 5 })]));
+    expect(two.slice(0, 2).map((c) => c.character).sort()).toEqual(['cap.shape', 'cap.surface']);
+  });
+
+  test('once the light deceived, what rests on colour waits', () => {
+    const clear = [reading('hymenophore', 'ridges', { minute: 2 })];
+    const placeOf = (f: ReturnType<typeof find>) => nextChecks(guide, f).findIndex((c) => character(c.character).restsOn === CAUSE_BIT.colour);
+    const before = placeOf(chanterelle(clear));
+    const after = placeOf(chanterelle([...clear, reading('cap.colour', 'white', { minute: 3 })]));
+    expect(before).toBeGreaterThanOrEqual(0);
+    expect(after).toBeGreaterThan(before);
+  });
+
+  test('while too many readings strain, a check is asked that only has to fit', () => {
+    const done = followChecks('boletus-edulis');
+    expect(nextChecks(guide, done)).toEqual([]);
+    const occasional = taxon('boletus-edulis').taxon.statements.flatMap((s) => ('occasional' in s && s.occasional?.[0] && done.readings.some((r) => r.character === s.character) ? [{ character: s.character, state: s.occasional[0] }] : []));
+    const strained = { ...done, readings: done.readings.map((r) => {
+      const odd = occasional.find((o) => o.character === r.character);
+      return odd ? { ...r, value: { kind: 'states' as const, states: [odd.state] } } : r;
+    }) };
+    const verdict = decide(guide, strained);
+    expect(verdict.reasons.map((r) => r.code)).toContain('strained');
+    expect(nextChecks(guide, strained)[0]?.why).toBe('brings-nearer');
   });
 
   test('what contradicts comes before anything new, what was taken back after that', () => {

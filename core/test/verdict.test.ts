@@ -195,7 +195,10 @@ describe('contradiction', () => {
     [['soft', 'soft'], 'pause'],
     [['soft', 'stringy'], 'pause'],
     [['soft', 'stringy', 'stringy'], 'collect'],
-    [['soft', 'stringy', 'soft'], 'leave'],
+    // What was misread once is often misread twice: two of three against are looked at again, three are enough.
+    [['soft', 'stringy', 'soft'], 'pause'],
+    [['soft', 'stringy', 'soft', 'stringy', 'stringy'], 'collect'],
+    [['soft', 'stringy', 'soft', 'soft'], 'leave'],
     [['soft', 'soft', 'soft'], 'leave'],
     [['stringy', 'stringy', 'soft', 'soft'], 'pause'],
     [['stringy', 'soft', 'soft', 'stringy', 'stringy'], 'collect'],

@@ -17,7 +17,7 @@ interface Parted {
 export type LintFinding = { readonly level: 'weak' | 'note' } & (
   | ({ readonly code: 'few-groups' } & Parted)
   | ({ readonly code: 'few-bars'; readonly stage: StageId } & Parted)
-  | { readonly code: 'cannot-collect'; readonly taxon: TaxonId }
+  | { readonly code: 'cannot-collect'; readonly taxon: TaxonId; readonly part: string; readonly stages: readonly StageId[] }
   | { readonly code: 'few-statements'; readonly taxon: TaxonId; readonly have: number; readonly need: number }
   | { readonly code: 'core-unsaid'; readonly taxon: TaxonId; readonly character: CharacterId }
   | { readonly code: 'contradicts-plan'; readonly taxon: TaxonId; readonly character: CharacterId; readonly states: readonly StateId[] }

@@ -49,7 +49,7 @@ function wide({ taxon, id }: CompiledTaxon): LintFinding[] {
   });
 }
 
-/** A wanted taxon for which no set of checks at any stage ends in collect is wanted for nothing. */
+/** Stages at which a part is said to be worth having, and no set of checks ends in collect: better not promised. */
 function neverCollected(guide: CompiledGuide, { taxon, id }: CompiledTaxon): LintFinding[] {
   if (taxon.parts.length === 0 || (taxon.nearDoubles ?? []).length > 0) return [];
   const unseen = (part: Part, stage: StageId): Case => ({
@@ -57,6 +57,8 @@ function neverCollected(guide: CompiledGuide, { taxon, id }: CompiledTaxon): Lin
     pieces: [{ id: 'piece' as PieceId, startedAt: '2000-01-01T00:00:00.000Z', purpose: 'decide' }],
     context: { stages: [stage], part: part.part, use: part.use },
   });
-  const someStage = taxon.parts.some((part) => part.stages.some((stage) => plan(guide, unseen(part, stage)).feasible));
-  return someStage ? [] : [{ level: 'weak', code: 'cannot-collect', taxon: id }];
+  return taxon.parts.flatMap((part) => {
+    const stages = part.stages.filter((stage) => !plan(guide, unseen(part, stage)).feasible);
+    return stages.length > 0 ? [{ level: 'weak', code: 'cannot-collect', taxon: id, part: part.part, stages } as const] : [];
+  });
 }

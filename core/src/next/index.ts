@@ -4,6 +4,7 @@ import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Dama
 import { relationAtStages, type Relation } from '../relation';
 import { disputedCharacters } from '../settle';
 import { DAMAGE_SECONDS } from '../plan';
+import { STRAIN_SHARE } from '../target';
 import { toLook } from '../case';
 import { shopping, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
 
@@ -36,11 +37,16 @@ export interface AnswerEffect {
 }
 
 const SIGNATURE_WEIGHT = 2;
+/** Share of what a check would bring that is not counted on while a cause it rests on is in doubt. */
+const DOUBT = 0.8;
+/** Seconds that go by around any check: finding the place on the specimen, looking up again, answering. */
+export const HANDLING_SECONDS = 30;
 
 /**
- * The checks worth making now, best first: what contradicts the target is looked at again before anything new;
- * then whatever brings most of what is missing for its time and damage. Only characters that can be seen at the
- * recorded stages are proposed. Empty when nothing in the guide brings the decision nearer.
+ * The checks worth making now, best first: what was taken back, or contradicts the target in more than one character,
+ * is looked at again before anything new; then whatever brings most of what is missing for its time and damage. A
+ * single contradiction is looked at again last, when the eye is fresh and the light another. Only characters that can
+ * be seen at the recorded stages are proposed. Empty when nothing in the guide brings the decision nearer.
  *
  * While anything not yet barred can harm the skin, what is only looked at comes before what is touched.
  */
@@ -82,15 +88,17 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   });
   const ordered = mayHarmSkin ? [...fresh.filter((c) => onlyLooks(guide, c)), ...fresh.filter((c) => !onlyLooks(guide, c))] : fresh;
   const reopened = [...passedOver].map((id) => check(guide, id, 'unanswered', 0));
-  return [...again, ...ordered, ...reopened];
+  const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
+  return oneDoubt ? [...ordered, ...again, ...reopened] : [...again, ...ordered, ...reopened];
 }
 
 /**
  * What a sure reading of a character would bring, on the average over what is usual for the target: bars that are
  * missing, a signature mark (counted twice), a group; less the bars that it would cost where it fits a dangerous taxon.
  */
-function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, { tallied, held, dangers }: Weighed): (c: CompiledCharacter) => number {
+function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weighed: Weighed): (c: CompiledCharacter) => number {
   const { tables } = guide;
+  const { tallied, held, dangers } = weighed;
   const lacks = Int32Array.from(tallied.taxa, (index, i) => {
     const taxon = guide.taxa[index];
     return taxon ? needOf(dangers, taxon) - tallied.count(i) : 0;
@@ -100,13 +108,17 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, { ta
   const marks = new Set<string>(held.signature.filter((mark) => !mark.held).map((mark) => mark.character));
   const fitting = new Set(held.fitGroups);
   const groupsMissing = held.fitGroups.length < held.groupsNeeded;
+  const strained = held.strains * STRAIN_SHARE > held.readings;
+  const doubted = doubtedCauses(view, weighed);
   return (character) => {
     const values = usualValues(view.find, target, character);
     if (values.length === 0) return 0;
     let sum = 0;
+    let inDoubt = 0;
     for (const value of values) {
       const look = toLook(guide, supposed(view, character, value));
       if (!look) continue;
+      if ((look.causes & doubted) !== 0) inDoubt += 1;
       for (const i of open) {
         const column = tallied.taxa[i] as number;
         const lack = lacks[i] as number;
@@ -126,8 +138,23 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, { ta
       }
     }
     const group = guide.groups[character.group] ?? '';
-    return sum / values.length + (marks.has(character.id) ? SIGNATURE_WEIGHT : 0) + (groupsMissing && !fitting.has(group) ? 1 : 0);
+    const brings = sum / values.length + (marks.has(character.id) ? SIGNATURE_WEIGHT : 0)
+      + (groupsMissing && !fitting.has(group) ? 1 : 0) + (strained ? 1 : 0);
+    return brings > 0 ? brings * (1 - DOUBT * (inDoubt / values.length)) : brings;
   };
+}
+
+/**
+ * Causes (as bits) of what stands against the target or against another look: if the light deceived once, it will
+ * deceive again, and what rests on the same cause is better looked at last.
+ */
+function doubtedCauses(view: CaseView, { held, judged }: Weighed): number {
+  let causes = 0;
+  for (const [index, looks] of view.onPiece) {
+    if (!judged.disputed.has(index) && (held.settled.get(index)?.against ?? 0) === 0) continue;
+    for (const look of looks) causes |= look.causes;
+  }
+  return causes;
 }
 
 /**
@@ -161,7 +188,7 @@ function check(guide: CompiledGuide, id: CharacterId, why: CheckWhy, gain: numbe
 }
 
 function rate(c: Check): number {
-  return c.gain / (c.seconds + DAMAGE_SECONDS[c.damage]);
+  return c.gain / (HANDLING_SECONDS + c.seconds + DAMAGE_SECONDS[c.damage]);
 }
 
 function onlyLooks(guide: CompiledGuide, c: Check): boolean {

@@ -23,6 +23,9 @@ export function disputedCharacters(view: CaseView): Set<number> {
   return disputed;
 }
 
+/** Looks against the target, and the most of all looks, that settle it: what was misread once is often misread twice. */
+export const LOOKS_TO_LEAVE = 3;
+
 /** Where the looks at one character of the decided piece stand to the target. */
 export interface Settled {
   readonly looks: readonly Look[];
@@ -48,7 +51,7 @@ export function settle(looks: readonly Look[], target: CompiledTaxon, stages: re
   if (against === 0) return { looks: counted, against, outcome: 'agreed', relation: best, sureFit: sureFits > 0 };
 
   const majorityAgainst = against * 2 > counted.length;
-  if (counted.length >= 3 && majorityAgainst) return { looks: counted, against, outcome: 'contradicted', relation: 'against', sureFit: false };
+  if (against >= LOOKS_TO_LEAVE && majorityAgainst) return { looks: counted, against, outcome: 'contradicted', relation: 'against', sureFit: false };
   if (counted.length >= 3 && against * 2 < counted.length) {
     return { looks: counted, against, outcome: 'outvoted', relation: best, sureFit: sureFits * 2 > counted.length };
   }
