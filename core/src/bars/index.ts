@@ -1,12 +1,11 @@
-import type { Case, CaseView, Look, ReadingId } from '../case';
-import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type Route, type SharedCause, type TaxonId } from '../guide';
+import type { CaseView, Look, ReadingId } from '../case';
+import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type SharedCause, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
+import { gradeBy, needOf, rowKey, type Dangers } from './dangers';
 import type { Tally } from './tally';
 
+export { BARS_NEEDED, dangersOf, gradeBy, needOf, routeOf, type Dangers } from './dangers';
 export { tally, type Tally } from './tally';
-
-/** Bars that each harm grade needs: deadly 3, serious 2, unpleasant 1. */
-export const BARS_NEEDED: Readonly<Record<HarmGrade, number>> = { none: 0, unpleasant: 1, serious: 2, deadly: 3 };
 
 /** One ground against one taxon. */
 export interface Bar {
@@ -91,69 +90,13 @@ export function groundsAgainst(view: CaseView, taxon: CompiledTaxon, disputed: R
   return grounds;
 }
 
-/** The harm that a taxon does by this route; what is not told of a route is as if eaten. */
-export function gradeBy(taxon: CompiledTaxon, route: Route): HarmGrade {
-  return taxon.taxon.harm.byRoute?.[route] ?? taxon.grade;
-}
-
-/** The route of the use that is wanted; eaten where nobody has said. */
-export function routeOf(find: Case, target: CompiledTaxon): Route {
-  const { part, use } = find.context;
-  return target.taxon.parts.find((p) => p.part === part && p.use === use)?.route ?? 'eaten';
-}
-
-/** Bars needed by harm grade: the model's, what shopping costs, and what the group adds. */
-function needsOf(view: CaseView, extra: number): Readonly<Record<HarmGrade, number>> {
-  const more = view.find.policy?.extraBars ?? {};
-  return {
-    none: 0,
-    unpleasant: BARS_NEEDED.unpleasant + (more.unpleasant ?? 0),
-    serious: BARS_NEEDED.serious + (more.serious ?? 0),
-    deadly: BARS_NEEDED.deadly + extra + (more.deadly ?? 0),
-  };
-}
-
-/** Taxa that the target is barred against, by their harm in the use intended, with what each needs. */
-export interface Dangers {
-  /** Indices into `guide.taxa` of those of the find's own kingdom. */
-  readonly same: Int32Array;
-  /** Of the other kingdom: ruled out by that alone. */
-  readonly other: readonly CompiledTaxon[];
-  readonly needs: Readonly<Record<HarmGrade, number>>;
-  /** How the wanted use reaches the body. */
-  readonly route: Route;
-}
-
-/** Bars that this danger needs. */
-export function needOf(dangers: Dangers, taxon: CompiledTaxon): number {
-  return dangers.needs[gradeBy(taxon, dangers.route)];
-}
-
-export function dangersOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, extra: number): Dangers {
-  const route = routeOf(view.find, target);
-  const same: number[] = [];
-  const other: CompiledTaxon[] = [];
-  for (const taxon of guide.taxa) {
-    if (taxon.index === target.index || gradeBy(taxon, route) === 'none') continue;
-    if (taxon.taxon.kingdom === view.find.kingdom) same.push(taxon.index);
-    else other.push(taxon);
-  }
-  return { same: Int32Array.from(same), other, needs: needsOf(view, extra), route };
-}
-
 /** How many bars a row still lacks. */
 export function short(row: BarRow): number {
   return row.otherKingdom ? 0 : Math.max(0, row.need - row.have);
 }
 
-const GRADE_ORDER: Readonly<Record<HarmGrade, number>> = { deadly: 0, serious: 1, unpleasant: 2, none: 3 };
-
-/**
- * Rows of every dangerous taxon of the guide except the target itself: listed lookalikes first, then the deadlier,
- * then by id, a fixed order so that rows do not jump about.
- */
-export function barRows(guide: CompiledGuide, target: CompiledTaxon, dangers: Dangers, tallied: Tally): BarRow[] {
-  const listed = new Set<string>(target.taxon.lookalikes);
+/** Rows of every dangerous taxon of the guide except the target itself, in the order of `rowKey`. */
+export function barRows(guide: CompiledGuide, dangers: Dangers, tallied: Tally): BarRow[] {
   const bars = new Map<Look, Bar>();
   const barOf = (look: Look): Bar => {
     const known = bars.get(look);
@@ -164,19 +107,42 @@ export function barRows(guide: CompiledGuide, target: CompiledTaxon, dangers: Da
     bars.set(look, bar);
     return bar;
   };
-  const keyed: { readonly key: number; readonly row: BarRow }[] = [];
-  const add = (taxon: CompiledTaxon, have: number, chosen: readonly Bar[], otherKingdom: boolean) => {
+  const row = (taxon: CompiledTaxon, listed: boolean, have: number, chosen: readonly Bar[], otherKingdom: boolean): BarRow => {
     const grade = gradeBy(taxon, dangers.route);
-    const isListed = listed.has(taxon.id);
-    keyed.push({
-      key: ((isListed ? 0 : 4) + GRADE_ORDER[grade]) * guide.taxa.length + taxon.rank,
-      row: { taxon: taxon.id, grade, listed: isListed, need: dangers.needs[grade], have, bars: chosen, otherKingdom },
-    });
+    return { taxon: taxon.id, grade, listed, need: dangers.needs[grade], have, bars: chosen, otherKingdom };
   };
-  for (const taxon of dangers.other) add(taxon, 0, [], true);
+  const rows: BarRow[] = [];
+  const ruledOut = otherKingdomRows(guide, dangers);
+  let next = 0;
   for (let i = 0; i < tallied.taxa.length; i += 1) {
-    const taxon = guide.taxa[tallied.taxa[i] as number];
-    if (taxon) add(taxon, tallied.count(i), tallied.looks(i, needOf(dangers, taxon)).map(barOf), false);
+    const taxon = guide.taxa[tallied.taxa[i] as number] as CompiledTaxon;
+    const listed = dangers.listed[i] === 1;
+    const key = rowKey(guide, taxon, gradeBy(taxon, dangers.route), listed);
+    for (; next < ruledOut.length && (ruledOut[next] as Ruled).key < key; next += 1) rows.push((ruledOut[next] as Ruled).row);
+    rows.push(row(taxon, listed, tallied.count(i), tallied.looks(i, needOf(dangers, taxon)).map(barOf), false));
   }
-  return keyed.sort((a, b) => a.key - b.key).map(({ row }) => row);
+  for (; next < ruledOut.length; next += 1) rows.push((ruledOut[next] as Ruled).row);
+  return rows;
+}
+
+interface Ruled {
+  readonly key: number;
+  readonly row: BarRow;
+}
+
+/** Rows of the other kingdom are the same for every find with these needs. */
+const ruled = new WeakMap<Dangers['other'], Map<string, readonly Ruled[]>>();
+
+function otherKingdomRows(guide: CompiledGuide, { other, needs, route }: Dangers): readonly Ruled[] {
+  const known = ruled.get(other) ?? new Map<string, readonly Ruled[]>();
+  ruled.set(other, known);
+  const name = `${needs.deadly} ${needs.serious} ${needs.unpleasant}`;
+  const before = known.get(name);
+  if (before) return before;
+  const now = other.map(({ taxon, listed }): Ruled => {
+    const grade = gradeBy(taxon, route);
+    return { key: rowKey(guide, taxon, grade, listed), row: { taxon: taxon.id, grade, listed, need: needs[grade], have: 0, bars: [], otherKingdom: true } };
+  });
+  known.set(name, now);
+  return now;
 }

@@ -45,16 +45,20 @@ export function couldFit(look: Look, taxon: CompiledTaxon): boolean {
 export function relationAtStages(look: Look, taxon: CompiledTaxon, stages: readonly StageId[] | undefined): Relation {
   const stated = taxon.atStage.get(look.character.index);
   if (!stated) return 'silent';
-  const recorded = stages ?? taxon.taxon.stages;
-  const visible = recorded.filter((stage) => look.character.stages.has(stage));
-  const relations = visible.map((stage) => {
+  let seen = 0;
+  let strains = false;
+  let silent = false;
+  for (const stage of stages ?? taxon.taxon.stages) {
+    if (!look.character.stages.has(stage)) continue;
+    seen += 1;
     const known = stated.get(stage);
-    return known ? compare(look, known) : 'silent';
-  });
-  if (relations.length === 0) return 'silent';
-  if (relations.includes('fits')) return 'fits';
-  if (relations.includes('strains')) return 'strains';
-  if (relations.includes('silent')) return 'silent';
+    const relation = known ? compare(look, known) : 'silent';
+    if (relation === 'fits') return 'fits';
+    strains ||= relation === 'strains';
+    silent ||= relation === 'silent';
+  }
+  if (strains) return 'strains';
+  if (seen === 0 || silent) return 'silent';
   const onlyAbsent = look.kind === 'states' && (look.mask & ~look.character.absentMask) === 0;
   if (look.character.character.fades && onlyAbsent) return 'silent';
   return 'against';

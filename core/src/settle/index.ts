@@ -12,13 +12,14 @@ export const LOOKS_THAT_COUNT = 5;
  */
 export function disputedCharacters(view: CaseView): Set<number> {
   const disputed = new Set<number>();
-  const seen = new Map<number, Look[]>();
-  for (const look of view.looks) {
-    const before = seen.get(look.character.index) ?? [];
-    if (look.kind === 'states' && before.some((other) => other.kind === 'states' && (other.mask & look.mask) === 0)) {
-      disputed.add(look.character.index);
+  const { looks } = view;
+  for (let i = 1; i < looks.length; i += 1) {
+    const look = looks[i] as Look;
+    if (look.kind !== 'states') continue;
+    for (let j = 0; j < i; j += 1) {
+      const other = looks[j] as Look;
+      if (other.kind === 'states' && other.character === look.character && (other.mask & look.mask) === 0) disputed.add(look.character.index);
     }
-    seen.set(look.character.index, [...before, look]);
   }
   return disputed;
 }
@@ -43,11 +44,18 @@ export interface Settled {
 
 /** Settles the looks at one character for the target: a majority of three to five decides. */
 export function settle(looks: readonly Look[], target: CompiledTaxon, stages: readonly StageId[] | undefined): Settled {
-  const counted = looks.slice(0, LOOKS_THAT_COUNT);
-  const relations = counted.map((look) => relationAtStages(look, target, stages));
-  const against = relations.filter((r) => r === 'against').length;
-  const sureFits = counted.filter((look, i) => relations[i] === 'fits' && look.reading.sureness === 'sure').length;
-  const best: Relation = relations.includes('fits') ? 'fits' : relations.includes('strains') ? 'strains' : 'silent';
+  const counted = looks.length > LOOKS_THAT_COUNT ? looks.slice(0, LOOKS_THAT_COUNT) : looks;
+  let against = 0;
+  let sureFits = 0;
+  let best: Relation = 'silent';
+  for (const look of counted) {
+    const relation = relationAtStages(look, target, stages);
+    if (relation === 'against') against += 1;
+    else if (relation === 'fits') {
+      best = 'fits';
+      if (look.reading.sureness === 'sure') sureFits += 1;
+    } else if (relation === 'strains' && best === 'silent') best = 'strains';
+  }
   if (against === 0) return { looks: counted, against, outcome: 'agreed', relation: best, sureFit: sureFits > 0 };
 
   const majorityAgainst = against * 2 > counted.length;

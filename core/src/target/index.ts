@@ -42,9 +42,10 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
   let strains = 0;
   let readings = 0;
 
-  for (const [index, looks] of [...view.onPiece].sort(([a], [b]) => a - b)) {
+  for (const index of [...view.onPiece.keys()].sort((a, b) => a - b)) {
     const character = guide.characters[index];
-    if (!character) continue;
+    const looks = view.onPiece.get(index);
+    if (!character || !looks) continue;
     const outcome = settle(looks, target, stages);
     if (character.place) {
       if (outcome.against > 0) placeDoubts.push(character.id);
@@ -61,7 +62,7 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
   }
 
   const compared = new Set(view.find.pieces.filter((piece) => piece.purpose === 'compare').map((piece) => piece.id));
-  const otherPieces = view.looks.filter(
+  const otherPieces = compared.size === 0 ? [] : view.looks.filter(
     (look) => compared.has(look.reading.piece) && !look.character.place && relationAtStages(look, target, stages) === 'against',
   );
   const signature = target.taxon.signature.map((id) => {

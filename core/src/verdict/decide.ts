@@ -109,15 +109,8 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const { target, held, disputed, shopped, leave } = judged;
   const dangers = dangersOf(guide, view, target, shopped.extraBars);
   const tallied = tally(guide, view, disputed, dangers.same);
-  const rows = barRows(guide, target, dangers, tallied);
+  const rows = barRows(guide, dangers, tallied);
   const second = secondLooks(guide, view, target, rows, disputed);
-  const pause: PauseReason[] = [
-    ...judged.pause,
-    ...second.pause,
-    ...rows.filter((row) => short(row) > 0).map((row) => (
-      { code: 'bars-short', taxon: row.taxon, grade: row.grade, have: row.have, need: row.need } as const
-    )),
-  ];
   const notes: NoteReason[] = [
     ...[...disputed].sort((a, b) => a - b).map((index) => ({ code: 'disputed', character: characterId(guide, index) } as const)),
     ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
@@ -129,10 +122,21 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   ];
   const reasons: Reason[] = [
     ...leave.map((reason) => ({ ...reason, weight: 'leave' } as const)),
-    ...pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
+    ...judged.pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
+    ...second.pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
+    ...barsShort(rows),
     ...notes.map((reason) => ({ ...reason, weight: 'note' } as const)),
   ];
-  return { outcome: leave.length > 0 ? 'leave' : pause.length > 0 ? 'pause' : 'collect', reasons, rows, held, judged, dangers, tallied };
+  const missing = reasons.some((reason) => reason.weight === 'pause');
+  return { outcome: leave.length > 0 ? 'leave' : missing ? 'pause' : 'collect', reasons, rows, held, judged, dangers, tallied };
+}
+
+function barsShort(rows: readonly BarRow[]): Reason[] {
+  const reasons: Reason[] = [];
+  for (const row of rows) {
+    if (short(row) > 0) reasons.push({ weight: 'pause', code: 'bars-short', taxon: row.taxon, grade: row.grade, have: row.have, need: row.need });
+  }
+  return reasons;
 }
 
 /**
@@ -150,7 +154,7 @@ function outcomeOf(guide: CompiledGuide, view: CaseView, among: Int32Array): Out
     if (taxon && tallied.count(i) < needOf(dangers, taxon)) return 'pause';
   }
   if (asksForSecondLooks(view.find.policy)) {
-    const rows = barRows(guide, target, dangers, tally(guide, view, disputed, dangers.same));
+    const rows = barRows(guide, dangers, tally(guide, view, disputed, dangers.same));
     if (secondLooks(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
   }
   return 'collect';
@@ -167,13 +171,15 @@ function characterId(guide: CompiledGuide, index: number): CharacterId {
  * everything seen. Looks that were taken back still count here: a slip can be mended, a refusal not undone.
  */
 function contradictions(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, held: TargetHolds): LeaveReason[] {
+  const { withdrawn } = view;
+  if (withdrawn.length === 0 && [...held.settled.values()].every((settled) => settled.against === 0)) return [];
   const stages = view.find.context.stages;
-  const indices = new Set([...held.settled.keys(), ...view.withdrawn.filter((l) => !l.character.place).map((l) => l.character.index)]);
+  const indices = new Set([...held.settled.keys(), ...withdrawn.filter((l) => !l.character.place).map((l) => l.character.index)]);
   const reasons: LeaveReason[] = [];
   let dangers: TaxonId[] | undefined;
   for (const index of [...indices].sort((a, b) => a - b)) {
     const standing = held.settled.get(index);
-    const withTakenBack = [...(view.onPiece.get(index) ?? []), ...view.withdrawn.filter(
+    const withTakenBack = [...(view.onPiece.get(index) ?? []), ...withdrawn.filter(
       (look) => look.character.index === index && look.reading.piece === view.piece,
     )].sort((a, b) => (a.reading.at < b.reading.at ? -1 : a.reading.at > b.reading.at ? 1 : a.reading.id < b.reading.id ? -1 : 1));
     const everLooked = settle(withTakenBack, target, stages);
@@ -219,6 +225,7 @@ function openContradictions(guide: CompiledGuide, held: TargetHolds, leave: read
 
 /** Looks that were taken back and not made again, on whatever piece: the place apart, which settles nothing. */
 function takenBack(view: CaseView): { character: CharacterId; piece: PieceId }[] {
+  if (view.withdrawn.length === 0) return [];
   const open = view.withdrawn.filter((gone) => !gone.character.place && !view.looks.some(
     (look) => look.character.index === gone.character.index && look.reading.piece === gone.reading.piece,
   ));
