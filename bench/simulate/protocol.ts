@@ -1,8 +1,9 @@
 import {
-  decide, evaluate, relationAtStages, toLook, type Case, type CompiledGuide, type CompiledTaxon, type PieceId, type Reading, type ReadingId, type StageId,
+  relationAtStages, toLook, type Case, type CompiledGuide, type CompiledTaxon, type PieceId, type Reading, type ReadingId, type StageId,
 } from '@pause/core';
 import { grow } from './specimen';
 import { observe, type Temper } from './observer';
+import { EVERY_RULE, type Rules } from './rules';
 
 /** What came of one find. */
 export interface Ended {
@@ -16,7 +17,8 @@ const START = Date.UTC(2026, 8, 14, 8);
 const at = (step: number) => new Date(START + step * 10_000).toISOString();
 
 /** Somebody follows the next checks on a specimen of `truth`, taking it for `target`, until the verdict is no pause. */
-export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: CompiledTaxon, stage: StageId, temper: Temper, next: () => number): Ended {
+export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: CompiledTaxon, stage: StageId, temper: Temper, next: () => number, rules: Rules = EVERY_RULE): Ended {
+  const seen = rules.see(guide);
   const trueStage = truth.taxon.stages.includes(stage) ? stage : truth.taxon.stages[Math.floor(next() * truth.taxon.stages.length)] ?? stage;
   const part = target.taxon.parts.find((p) => p.stages.includes(stage)) ?? target.taxon.parts[0];
   let observer = observe(grow(guide, truth, trueStage, next), target, stage, temper, next);
@@ -30,13 +32,13 @@ export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: 
     context: { stages: [stage], condition: 'fresh', part: part?.part, use: part?.use, permission: 'allowed', contamination: 'none-seen', protection: 'allowed', tracedToBase: true },
   });
   for (let step = 1; step <= MOST_STEPS; step += 1) {
-    const { verdict, checks: proposed } = evaluate(guide, find());
-    if (verdict.outcome === 'collect') return { outcome: 'collect', checks, seconds };
+    const { outcome, checks: proposed } = rules.judge(seen, find());
+    if (outcome === 'collect') return { outcome: 'collect', checks, seconds };
     const [check] = proposed;
-    const stuck = verdict.outcome === 'leave' || check === undefined;
+    const stuck = outcome === 'leave' || check === undefined;
     if (stuck) {
       // The hopeful try another piece of the same plant before they give up.
-      if (!temper.hopeful || pieces.length > 2) return { outcome: verdict.outcome, checks, seconds };
+      if (!temper.hopeful || pieces.length > 2) return { outcome, checks, seconds };
       pieces = [...pieces, { id: `p${pieces.length}` as PieceId, startedAt: at(step), purpose: 'decide' }];
       observer = observe(grow(guide, truth, trueStage, next), target, stage, temper, next);
       continue;
@@ -55,5 +57,5 @@ export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: 
       skips = [...skips, { character: character.id, piece, at: at(step) }];
     } else readings = [...readings, reading];
   }
-  return { outcome: decide(guide, find()).outcome, checks, seconds };
+  return { outcome: rules.judge(seen, find()).outcome, checks, seconds };
 }

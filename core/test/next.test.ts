@@ -38,6 +38,16 @@ describe('what is proposed', () => {
     expect(two.slice(0, 2).map((c) => c.character).sort()).toEqual(['cap.shape', 'cap.surface']);
   });
 
+  test('a mark that was only guessed is asked again, until it was seen surely', () => {
+    const done = followChecks('boletus-edulis');
+    const [mark] = taxon('boletus-edulis').taxon.signature;
+    const guessed = { ...done, readings: done.readings.map((r) => (r.character === mark ? { ...r, sureness: 'guess' as const } : r)) };
+    const asked = nextChecks(guide, guessed).filter((c) => c.why === 'mark-unsure');
+    expect(asked.map((c) => c.character)).toEqual([mark]);
+    const sure = { ...guessed, readings: [...guessed.readings, { ...done.readings.find((r) => r.character === mark)!, id: 'again', at: at(900) } as typeof done.readings[number]] };
+    expect(nextChecks(guide, sure).filter((c) => c.why === 'mark-unsure')).toEqual([]);
+  });
+
   test('once the light deceived, what rests on colour waits', () => {
     const clear = [reading('hymenophore', 'ridges', { minute: 2 })];
     const placeOf = (f: ReturnType<typeof find>) => nextChecks(guide, f).findIndex((c) => character(c.character).restsOn === CAUSE_BIT.colour);

@@ -1,8 +1,8 @@
 import { dangersOf, needOf, short, tally } from '../bars';
-import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } from '../case';
+import { viewCase, type Case, type CaseView, type Look, type Reading, type ReadingValue } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
 import { relationAtStages, type Relation } from '../relation';
-import { disputedCharacters } from '../settle';
+import { disputedCharacters, LOOKS_THAT_COUNT } from '../settle';
 import { DAMAGE_SECONDS } from '../plan';
 import { STRAIN_SHARE } from '../target';
 import { toLook } from '../case';
@@ -14,6 +14,8 @@ export type CheckWhy =
   | 'contradicted'
   /** An answer was taken back. */
   | 'taken-back'
+  /** A mark of the target was seen, but not sure, or only nearly: look again. */
+  | 'mark-unsure'
   /** It brings bars, a signature mark or a group that is still missing. */
   | 'brings-nearer'
   /** It was passed over, and too many were. */
@@ -37,6 +39,8 @@ export interface AnswerEffect {
 }
 
 const SIGNATURE_WEIGHT = 2;
+/** So many bars more than needed are worth having against what the target is taken for, where a check has to be made anyway. */
+const SPARE_BARS = 4;
 /** Share of what a check would bring that is not counted on while a cause it rests on is in doubt. */
 const DOUBT = 0.8;
 /** Seconds that go by around any check: finding the place on the specimen, looking up again, answering. */
@@ -60,6 +64,14 @@ export function evaluate(guide: CompiledGuide, find: Case): { readonly verdict: 
   const view = viewCase(guide, find);
   const weighed = weigh(guide, view);
   return { verdict: verdictFrom(guide, view, weighed), checks: checksFrom(guide, view, weighed) };
+}
+
+/** The same without what the verdict leans on, which costs most: for whoever decides many finds and shows none. */
+export function weighAndAsk(guide: CompiledGuide, find: Case): Pick<Verdict, 'outcome' | 'reasons' | 'rows'> & { readonly checks: Check[] } {
+  const view = viewCase(guide, find);
+  const weighed = weigh(guide, view);
+  const { outcome, reasons, rows } = weighed;
+  return { outcome, reasons, rows, checks: checksFrom(guide, view, weighed) };
 }
 
 function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Check[] {
@@ -87,14 +99,19 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     return harm?.touch !== undefined || harm?.sap !== undefined;
   });
   const ordered = mayHarmSkin ? [...fresh.filter((c) => onlyLooks(guide, c)), ...fresh.filter((c) => !onlyLooks(guide, c))] : fresh;
-  const reopened = [...passedOver].map((id) => check(guide, id, 'unanswered', 0));
+  const unsure = weighed.held.signature.flatMap((mark): Check[] => {
+    const settled = mark.held ? undefined : weighed.held.settled.get(guide.character(mark.character)?.index ?? -1);
+    return settled?.outcome === 'agreed' && settled.looks.length < LOOKS_THAT_COUNT ? [check(guide, mark.character, 'mark-unsure', 0)] : [];
+  });
+  const reopened = [...unsure, ...[...passedOver].map((id) => check(guide, id, 'unanswered', 0))];
   const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
   return oneDoubt ? [...ordered, ...again, ...reopened] : [...again, ...ordered, ...reopened];
 }
 
 /**
  * What a sure reading of a character would bring, on the average over what is usual for the target: bars that are
- * missing, a signature mark (counted twice), a group; less the bars that it would cost where it fits a dangerous taxon.
+ * missing, a signature mark (counted twice), a group; less the bars that it would cost where it fits a dangerous taxon. What brings anything is the better for each spare
+ * bar against a listed lookalike: whoever wants it to be the target errs towards it, and three bars are soon misread.
  */
 function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weighed: Weighed): (c: CompiledCharacter) => number {
   const { tables } = guide;
@@ -105,6 +122,8 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weig
   });
   // Rows with bars to spare neither gain nor lose.
   const open = Int32Array.from([...lacks.keys()].filter((i) => (lacks[i] ?? 0) >= 0));
+  // Spare bars bring no check about, they only choose among those that are needed anyway.
+  const spare = Int32Array.from([...dangers.listed.keys()].filter((i) => dangers.listed[i] === 1 && (lacks[i] ?? 1) <= 0 && (lacks[i] ?? 1) > -SPARE_BARS));
   const marks = new Set<string>(held.signature.filter((mark) => !mark.held).map((mark) => mark.character));
   const fitting = new Set(held.fitGroups);
   const groupsMissing = held.fitGroups.length < held.groupsNeeded;
@@ -114,11 +133,13 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weig
     const values = usualValues(view.find, target, character);
     if (values.length === 0) return 0;
     let sum = 0;
+    let more = 0;
     let inDoubt = 0;
     for (const value of values) {
       const look = toLook(guide, supposed(view, character, value));
       if (!look) continue;
       if ((look.causes & doubted) !== 0) inDoubt += 1;
+      for (const i of spare) if (isAgainst(guide, look, tallied.taxa[i] as number)) more += Math.max(0, tallied.change(i, character.group, look.causes, 'against'));
       for (const i of open) {
         const column = tallied.taxa[i] as number;
         const lack = lacks[i] as number;
@@ -140,8 +161,17 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weig
     const group = guide.groups[character.group] ?? '';
     const brings = sum / values.length + (marks.has(character.id) ? SIGNATURE_WEIGHT : 0)
       + (groupsMissing && !fitting.has(group) ? 1 : 0) + (strained ? 1 : 0);
-    return brings > 0 ? brings * (1 - DOUBT * (inDoubt / values.length)) : brings;
+    return brings > 0 ? (brings + more / values.length) * (1 - DOUBT * (inDoubt / values.length)) : brings;
   };
+}
+
+function isAgainst({ tables }: CompiledGuide, look: Look, taxon: number): boolean {
+  if (look.kind === 'states') {
+    const possible = tables.possible[look.character.index * tables.taxa + taxon] as number;
+    return possible !== 0 && (look.mask & possible) === 0;
+  }
+  const at = ((tables.spanRow[look.character.index] as number) * tables.taxa + taxon) * 4;
+  return look.high < (tables.spans[at] as number) || look.low > (tables.spans[at + 1] as number);
 }
 
 /**

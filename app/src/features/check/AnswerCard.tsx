@@ -53,6 +53,7 @@ export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: Ans
           <Body>This spoke against {commonName(find.target)}. Look elsewhere on the same piece, in other light.</Body>
         </View>
       ) : null}
+      {check.why === 'mark-unsure' ? <View style={styles.again}><Strong>Look again: a mark of it was seen, but not surely.</Strong></View> : null}
       {check.why === 'taken-back' ? <View style={styles.again}><Strong>Look again: the answer was taken back.</Strong></View> : null}
       <ChipRow label="How sure are you?">
         <View style={styles.sureness} role="radiogroup" aria-label="How sure are you?">

@@ -1,0 +1,112 @@
+import { compileGuide, type CompiledGuide, type CompiledTaxon, type StageId } from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+import { random } from '../synthetic';
+import { branchingKey, mostMatched, probable } from './baselines';
+import type { Temper } from './observer';
+import { followPause, type Ended } from './protocol';
+import { EVERY_RULE, WITHOUT, withGroups, type Rules } from './rules';
+
+/** One share of the work: so many specimens of one kind, decided in one way. */
+export interface Job {
+  readonly way: keyof typeof BASELINES | 'Pause';
+  /** Name of the rules that Pause goes by. */
+  readonly rules: string;
+  readonly temper: Temper;
+  readonly of: 'deadly' | 'serious' | 'true' | 'left-out';
+  readonly specimens: number;
+  readonly seed: number;
+}
+
+/** What came of it. */
+export interface Came {
+  readonly specimens: number;
+  readonly collected: number;
+  readonly left: number;
+  /** Of those that reached collect. */
+  readonly checks: readonly number[];
+  readonly seconds: readonly number[];
+  /** Pairs let through, `truth > target`, with how often. */
+  readonly pairs: Readonly<Record<string, number>>;
+}
+
+export const BASELINES = {
+  'most features matched': mostMatched, 'probability over 0.95': probable(0.95), 'probability over 0.99': probable(0.99), 'branching key': branchingKey,
+} as const;
+
+export const GROUPS_TRIED = [0, 4, 5, 6, 7, 8, 9, 10];
+const RULES = new Map<string, Rules>([EVERY_RULE, ...WITHOUT, ...GROUPS_TRIED.map(withGroups)].map((rules) => [rules.name, rules]));
+
+const guide = compileGuide(shippedGuide());
+/** Collected at all: wanted, and without a near-double. */
+const targets = guide.taxa.filter((t) => t.taxon.parts.length > 0 && (t.taxon.nearDoubles ?? []).length === 0);
+
+function one<T>(items: readonly T[], next: () => number): T {
+  const item = items[Math.floor(next() * items.length)];
+  if (item === undefined) throw new Error('nothing to choose from');
+  return item;
+}
+const goodStage = (target: CompiledTaxon, next: () => number): StageId => one(target.taxon.parts.flatMap((p) => p.stages), next);
+
+/** What a dangerous specimen is taken for: a target that lists it; where none does, any other of its kingdom. */
+function takenFor(danger: CompiledTaxon, next: () => number): CompiledTaxon {
+  const listing = targets.filter((t) => t.taxon.lookalikes.includes(danger.id));
+  return one(listing.length > 0 ? listing : targets.filter((t) => t.taxon.kingdom === danger.taxon.kingdom && t.index !== danger.index), next);
+}
+
+const without = new Map<string, CompiledGuide>();
+/** The guide without one taxon, as if nobody had thought of it. */
+function guideWithout(id: string): CompiledGuide {
+  const known = without.get(id) ?? compileGuide({
+    ...guide.guide,
+    taxa: guide.guide.taxa.filter((t) => t.id !== id).map((t) => ({
+      ...t, lookalikes: t.lookalikes.filter((other) => other !== id), ...(t.nearDoubles ? { nearDoubles: t.nearDoubles.filter((d) => d.taxon !== id) } : {}),
+    })),
+  });
+  without.set(id, known);
+  return known;
+}
+
+function decideOne(job: Job, rules: Rules, next: () => number): { readonly truth: CompiledTaxon; readonly target: CompiledTaxon; readonly ended: Ended } {
+  const truth = job.of === 'true' ? one(targets, next) : one(guide.taxa.filter((t) => (job.of === 'left-out' ? t.grade === 'deadly' || t.grade === 'serious' : t.grade === job.of)), next);
+  const target = job.of === 'true' ? truth : takenFor(truth, next);
+  const stage = goodStage(target, next);
+  const asked = job.of === 'left-out' ? guideWithout(truth.id) : guide;
+  const known = asked.taxon(target.id) ?? target;
+  const ended = job.way === 'Pause'
+    ? followPause(asked, truth, known, stage, job.temper, next, rules)
+    : BASELINES[job.way](asked, truth, known, stage, job.temper, next);
+  return { truth, target, ended };
+}
+
+export function run(job: Job): Came {
+  const rules = RULES.get(job.rules);
+  if (!rules) throw new Error(`no rules named ${job.rules}`);
+  const next = random(job.seed);
+  const pairs: Record<string, number> = {};
+  const checks: number[] = [];
+  const seconds: number[] = [];
+  let left = 0;
+  for (let i = 0; i < job.specimens; i += 1) {
+    const { truth, target, ended } = decideOne(job, rules, next);
+    if (ended.outcome === 'leave') left += 1;
+    if (ended.outcome !== 'collect') continue;
+    checks.push(ended.checks);
+    seconds.push(ended.seconds);
+    const pair = `${truth.taxon.scientificName} > ${target.taxon.scientificName}`;
+    pairs[pair] = (pairs[pair] ?? 0) + 1;
+  }
+  return { specimens: job.specimens, collected: checks.length, left, checks, seconds, pairs };
+}
+
+/** Several shares of one row together. */
+export function together(shares: readonly Came[]): Came {
+  const pairs: Record<string, number> = {};
+  for (const share of shares) for (const [pair, n] of Object.entries(share.pairs)) pairs[pair] = (pairs[pair] ?? 0) + n;
+  const sum = (of: (c: Came) => number) => shares.reduce((total, share) => total + of(share), 0);
+  return {
+    specimens: sum((c) => c.specimens), collected: sum((c) => c.collected), left: sum((c) => c.left),
+    checks: shares.flatMap((c) => c.checks), seconds: shares.flatMap((c) => c.seconds), pairs,
+  };
+}
+
+export const GUIDE = { version: guide.version, taxa: guide.taxa.length };
