@@ -14,6 +14,7 @@ const USAGE = `usage: pause COMMAND FILE.json [--guide GUIDE.json]
   identify   candidates for a find without a name, and the check that tells most
   recompute  a stored find and its verdict, asked again of this guide
   lint       what a guide would have to mend: FILE.json, or the guide that ships; in sentences, or with --json as data
+  stack      the guide with a pack laid over it, and what of the pack was not taken as it was given
 
 Prints one line of canonical JSON (lint: sentences). "-" reads from standard input. Without --guide, the guide that ships is asked.`;
 
@@ -57,7 +58,7 @@ async function answer(command: Asked, args: readonly string[]): Promise<string> 
     return command === 'lint' && !json ? sentences(said as LintFinding[]) : canonicalJson(said);
   } catch (error) {
     if (error instanceof CaseError) throw new Refusal(oneLine(file, error.problems.map((p) => `${p.field}: ${p.reason}`)));
-    if (error instanceof GuideError) throw new Refusal(oneLine(command === 'lint' ? file : guideFile ?? 'guide', error.message.split('\n')));
+    if (error instanceof GuideError) throw new Refusal(oneLine(command === 'lint' || command === 'stack' ? file : guideFile ?? 'guide', error.message.split('\n')));
     throw error;
   }
 }

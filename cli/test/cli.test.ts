@@ -40,11 +40,12 @@ test('prints the verdict, its bars and its reasons, in the same bytes as the cor
   expect(verdict.rows[0]?.bars.length).toBeGreaterThanOrEqual(3);
 }, WAIT);
 
-test.each(['next', 'plan', 'pieces', 'identify', 'recompute', 'lint'] as const)('%s gives the same bytes as the core', async (command) => {
+test.each(['next', 'plan', 'pieces', 'identify', 'recompute', 'lint', 'stack'] as const)('%s gives the same bytes as the core', async (command) => {
   const find = JSON.parse(JSON.stringify(followChecks('boletus-edulis'))) as Record<string, unknown>;
   const { target: _target, earlierTargets: _earlier, ...unnamed } = find;
   const question = {
     next: find, plan: { find }, pieces: { find }, identify: { find: unnamed }, recompute: { find, verdict: decide(guide, followChecks('boletus-edulis')) }, lint: guide.guide,
+    stack: { format: 'pause-pack/1', id: 'weir', title: 'The weir', licence: 'CC0-1.0', about: 'Below the weir.', over: guide.guide.id, statements: [{ taxon: 'conium-maculatum', statement: { character: 'stem.marks', usual: ['plain'] } }] },
   }[command];
   const { status, out } = await pause(command, await file(`${command}.json`, question), ...(command === 'lint' ? ['--json'] : []));
   expect([status, out]).toEqual([0, `${canonicalJson(ask(command, question, guide))}\n`]);
@@ -59,7 +60,7 @@ test('lint says in sentences what is wrong, where, and what would mend it', asyn
   const { out } = await pause('lint', await file('worse.json', raw));
   expect(out).toContain('weak: omphalotus-olearius / latex: every dangerous taxon of its body plan states this');
   expect(out).toMatch(/weak: kuehneromyces-mutabilis against galerina-marginata, mature: \d bars that share no cause, 4 are wanted\. .*declare a near-double\./);
-  expect(out).toContain('weak: kuehneromyces-mutabilis: no set of checks at any stage of its parts ends in collect.');
+  expect(out).toContain('weak: kuehneromyces-mutabilis, cap, mature: no set of checks ends in collect.');
 }, WAIT);
 
 test('another guide can be asked', async () => {

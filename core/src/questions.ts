@@ -1,4 +1,5 @@
 /** The second door of the core: what servers and command lines ask, and what no phone has to carry along. */
 export { ask, ASKED, QUESTIONS, type Asked } from './ask';
 export { lint, separation, type LintFinding } from './lint';
+export { layPack, Pack, parsePack, type Held, type Laid } from './pack';
 export { recompute, type Recomputed } from './recompute';

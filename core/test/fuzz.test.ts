@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
 import { canonicalJson, CaseError, compileGuide, decide, GuideError, parseCase, parseGuide } from '../src';
-import { ask, lint } from '../src/questions';
+import { ask, layPack, lint, parsePack } from '../src/questions';
 import { followChecks, guide, targets } from './finds';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
@@ -46,21 +46,53 @@ function spoil(original: Json, damages: readonly Damage[]): Json {
 const spoiled = (original: Json) => fc.array(damage, { minLength: 1, maxLength: 4 }).map((damages) => spoil(original, damages));
 const RUNS = { numRuns: 2000, seed: 20 };
 
+// A guide of a few taxa breaks in the same ways as a large one, and 2,000 of them are soon tried.
+const whole = JSON.parse(JSON.stringify(shippedGuide())) as { id: string; taxa: { id: string; lookalikes: string[] }[] };
+const few = (...ids: string[]) => whole.taxa.filter((t) => ids.includes(t.id));
+const small = { ...whole, taxa: few('hydnum-repandum', 'veratrum-album', 'gentiana-lutea') } as unknown as Json;
+
+function refusal(error: unknown): void {
+  expect(error).toBeInstanceOf(GuideError);
+  const { problems } = error as GuideError;
+  expect(problems.length).toBeGreaterThan(0);
+  for (const problem of problems) expect([typeof problem.path, problem.reason.length > 0]).toEqual(['string', true]);
+}
+
 test('2,000 broken guides end in clear errors only', () => {
   let refused = 0;
-  // A guide of a few taxa breaks in the same ways as a large one, and 2,000 of them are soon tried.
-  const whole = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; lookalikes: string[] }[] };
-  const small = { ...whole, taxa: whole.taxa.filter((t) => ['hydnum-repandum', 'veratrum-album', 'gentiana-lutea'].includes(t.id)) } as unknown as Json;
   expect(() => parseGuide(small)).not.toThrow();
   fc.assert(fc.property(spoiled(small), (raw) => {
     try {
       const parsed = compileGuide(parseGuide(raw));
       lint(parsed);
     } catch (error) {
-      expect(error).toBeInstanceOf(GuideError);
-      const { problems } = error as GuideError;
-      expect(problems.length).toBeGreaterThan(0);
-      for (const problem of problems) expect([typeof problem.path, problem.reason.length > 0]).toEqual(['string', true]);
+      refusal(error);
+      refused += 1;
+    }
+  }), RUNS);
+  expect(refused).toBeGreaterThan(1000);
+});
+
+test('2,000 broken packs end in clear errors only', () => {
+  let refused = 0;
+  const under = parseGuide(small);
+  const pack = {
+    format: 'pause-pack/1', id: 'valley', title: 'Valley', licence: 'CC0-1.0', about: 'Local', over: whole.id,
+    taxa: few('colchicum-autumnale').map((t) => ({ ...t, lookalikes: [] })),
+    characters: [{ id: 'leaf.sound', kingdom: 'Plantae', organ: 'leaf', name: 'Sound', question: 'Does it squeak?', how: 'Rub.', group: 'leaf.sound', observe: 'rub', seconds: 5, damage: 'none', misread: 0.1, kind: 'states', states: [{ id: 'yes', label: 'Yes' }, { id: 'no', label: 'No' }] }],
+    names: { 'gentiana-lutea': { it: ['genziana'] } }, lookalikes: { 'gentiana-lutea': ['colchicum-autumnale'] },
+    statements: [
+      { taxon: 'veratrum-album', statement: { character: 'leaf.sound', usual: ['no'] }, reviewedBy: 'Jorun Ask' },
+      { taxon: 'veratrum-album', statement: { character: 'plant.height', stages: ['flowering'], range: { usual: [60, 160], outer: [20, 210], unit: 'cm' } } },
+      { taxon: 'gentiana-lutea', statement: { character: 'leaf.arrangement', usual: ['opposite'] } },
+    ],
+  } as unknown as Json;
+  expect(layPack(under, parsePack(pack)).held).toHaveLength(1);
+  fc.assert(fc.property(spoiled(pack), (raw) => {
+    try {
+      compileGuide(layPack(under, parsePack(raw)).guide);
+    } catch (error) {
+      refusal(error);
       refused += 1;
     }
   }), RUNS);

@@ -46,7 +46,7 @@ describe('the group’s rules', () => {
 describe('a second look', () => {
   const first = allUsual('cantharellus-cibarius');
   const again = (character: string, state: string, more: object = {}) => ({ ...reading(character, state, { by: 'jorun' }), blind: true, ...more });
-  const second = [again('hymenophore', 'ridges'), again('hymenophore.attachment', 'decurrent'), again('cap.surface', 'smooth-dry')];
+  const second = [again('hymenophore', 'ridges'), again('hymenophore.attachment', 'decurrent'), again('hymenophore.bond', 'inseparable')];
 
   test('is asked in a group for an unreviewed deadly pair, and a person alone is told that nobody looked', () => {
     const verdict = withPolicy('cantharellus-cibarius', GROUP_POLICY);

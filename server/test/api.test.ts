@@ -234,9 +234,11 @@ describe('questions to the core', () => {
   const find = JSON.parse(JSON.stringify(followChecks('hydnum-repandum'))) as Json;
   const { target: _target, earlierTargets: _earlier, ...unnamed } = find;
   const verdict = decide(guide, followChecks('hydnum-repandum'));
+  const pack = { format: 'pause-pack/1', id: 'weir', title: 'The weir', licence: 'CC0-1.0', about: 'Below the weir.', over: guide.guide.id, names: { 'hydnum-repandum': { it: ['steccherino dorato'] } } };
   test.each<[Asked, unknown]>([
     ['decide', find], ['next', { ...find, readings: [] }], ['plan', { find: { ...find, readings: [] }, hands: { gear: ['knife'] } }], ['pieces', { find }],
     ['identify', { find: unnamed }], ['recompute', { find, verdict }], ['lint', guide.guide],
+    ['lint', pack], ['stack', pack],
   ])('%s gives the same bytes as the core', async (asked, question) => {
     const answer = await post(`/${asked}`, question);
     expect(answer.status).toBe(200);
@@ -247,6 +249,7 @@ describe('questions to the core', () => {
     ['decide', {}, 'guide'], ['next', { ...find, target: 'nothing-known' }, 'target'], ['plan', { find, hands: { longest: -1 } }, 'hands.longest'],
     ['plan', { find: { ...find, kingdom: 'Animalia' } }, 'find.kingdom'], ['pieces', {}, 'find'], ['identify', { find }, 'find'],
     ['recompute', { find, verdict: {} }, 'verdict'], ['lint', { format: 'pause-guide/2' }, 'format'],
+    ['stack', { ...pack, over: 'elsewhere' }, 'over'], ['lint', { ...pack, statements: [{}] }, 'statements[0].taxon'],
   ])('%s refuses what is wrong and names the field', async (asked, question, field) => {
     const answer = await post(`/${asked}`, question);
     expect(answer.status).toBe(422);

@@ -148,9 +148,11 @@ const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ??
 export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target: TaxonId; placeNote?: string; context: Case['context'] }): Thunk<string> {
   return (dispatch) => {
     const find = newId();
-    const { kingdom, bodyPlan, placeNote, target, context } = start;
+    const { kingdom, bodyPlan, placeNote, target } = start;
+    const startedAt = dispatch(now());
+    const context = { ...start.context, month: new Date(startedAt).getMonth() + 1 };
     dispatch(add(
-      { kind: 'finds', find, body: { id: find, startedAt: dispatch(now()), kingdom, bodyPlan, ...(placeNote ? { placeNote } : {}), person: dispatch(person()) } },
+      { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(placeNote ? { placeNote } : {}), person: dispatch(person()) } },
       { kind: 'pieces', find, body: { id: newId() as PieceId, at: dispatch(now()), purpose: 'decide' } },
       { kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } },
       { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },

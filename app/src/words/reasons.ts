@@ -1,4 +1,4 @@
-import type { ContextField, Plan, Reason, Verdict } from '@pause/core';
+import type { ContextField, GroupRule, Plan, Reason, Verdict } from '@pause/core';
 import {
   characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
 } from './names';
@@ -88,9 +88,22 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
     }
     case 'place-doubt': return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
     case 'place-strains': return `The place is not a common one for ${target}.`;
+    case 'season-doubt': return `${CommonName(verdict.target)} is not usual at this stage in ${monthName(reason.month)}. That raises a doubt; it settles nothing.`;
+    case 'height-doubt': return `${CommonName(verdict.target)} is not usual at ${Math.round(reason.elevation)} m. That raises a doubt; it settles nothing.`;
+    case 'group-rule': return GROUP_RULE[reason.rule];
     case 'unreviewed': return `No local expert has reviewed what the guide says of ${list(reason.taxa.map(commonName))}. Nobody else has looked at this find either.`;
     case 'near-relatives': return `Not in this guide at all: ${list(reason.names)}.`;
   }
+}
+
+const GROUP_RULE: Readonly<Record<GroupRule, string>> = {
+  'extra-bars': 'Your group asks for more bars than the model does.',
+  'more-groups': 'Your group wants more independent things to fit than the model does.',
+  'place-ignored': 'Your group leaves place, season and height out of it: plants travel, and seasons shift.',
+};
+
+function monthName(month: number): string {
+  return new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2026, month - 1, 15)));
 }
 
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */

@@ -4,6 +4,7 @@ import { compileGuide, fieldPath, Guide, parseGuide, type CompiledGuide } from '
 import { identify } from '../identify';
 import { lint } from '../lint';
 import { answerEffects, nextChecks } from '../next';
+import { layPack, Pack, parsePack } from '../pack';
 import { pieceCheck } from '../pieces';
 import { fallbacks, plan, type Hands } from '../plan';
 import { recompute } from '../recompute';
@@ -33,7 +34,8 @@ export const QUESTIONS = {
   pieces: { says: 'The cheapest checks for every further piece of the patch.', schema: withHands(Case) },
   identify: { says: 'Candidates for a find without a name, by probability, and the check that tells most.', schema: withHands(Unnamed).extend({ earlierFinds: EarlierFinds.optional() }) },
   recompute: { says: 'A stored find and its verdict, asked again of this guide.', schema: z.strictObject({ find: Case, verdict: z.looseObject({ outcome: z.string() }) }) },
-  lint: { says: 'What a guide would have to mend.', schema: Guide },
+  lint: { says: 'What a guide would have to mend; of a pack: what this guide would, with the pack laid over it.', schema: z.union([Guide, Pack]) },
+  stack: { says: 'This guide with a pack laid over it, and what of the pack was not taken as it was given.', schema: Pack },
 } as const;
 
 export type Asked = keyof typeof QUESTIONS;
@@ -71,9 +73,12 @@ export function ask(asked: Asked, raw: unknown, guide: CompiledGuide): unknown {
       const { find, verdict } = shaped(z.strictObject({ find: Case, verdict: StoredVerdict }), raw);
       return below('find', () => recompute({ find, verdict }, guide));
     }
-    case 'lint': return lint(compileGuide(parseGuide(raw)));
+    case 'lint': return lint(compileGuide(isPack(raw) ? layPack(guide.guide, parsePack(raw)).guide : parseGuide(raw)));
+    case 'stack': return layPack(guide.guide, parsePack(raw));
   }
 }
+
+const isPack = (raw: unknown): boolean => typeof raw === 'object' && raw !== null && 'format' in raw && typeof raw.format === 'string' && raw.format.startsWith('pause-pack');
 
 function question(raw: unknown): { find: unknown; hands: Hands } {
   const { find, hands } = shaped(Question, raw);

@@ -166,6 +166,14 @@ function withNear(mask: StateMask, character: CompiledCharacter): StateMask {
   return character.near.reduce((all, near, position) => ((mask & (1 << position)) !== 0 ? (all | near) >>> 0 : all), mask);
 }
 
+/** With ordered states, everything from the lowest to the highest of these. */
+function between(mask: StateMask, { character }: CompiledCharacter): StateMask {
+  if (mask === 0 || !('states' in character) || character.ordered !== true) return mask;
+  const highest = 31 - Math.clz32(mask);
+  const lowest = 31 - Math.clz32(mask & -mask);
+  return ((highest === 31 ? 0xffffffff : (1 << (highest + 1)) - 1) & ~((1 << lowest) - 1)) >>> 0;
+}
+
 function known(statement: Statement, character: CompiledCharacter): Known {
   if ('range' in statement) {
     const { usual, outer, unit } = statement.range;
@@ -179,12 +187,12 @@ function known(statement: Statement, character: CompiledCharacter): Known {
   const mask = (states: readonly string[]) =>
     states.reduce((bits, state) => (bits | (character.stateBit.get(state) ?? 0)) >>> 0, 0);
   const usual = mask(statement.usual);
-  return { kind: 'states', usual, possible: withNear((usual | mask(statement.occasional ?? [])) >>> 0, character) };
+  return { kind: 'states', usual, possible: between(withNear((usual | mask(statement.occasional ?? [])) >>> 0, character), character) };
 }
 
-function union(a: Known, b: Known): Known {
+function union(a: Known, b: Known, character: CompiledCharacter): Known {
   if (a.kind === 'states' && b.kind === 'states') {
-    return { kind: 'states', usual: (a.usual | b.usual) >>> 0, possible: (a.possible | b.possible) >>> 0 };
+    return { kind: 'states', usual: (a.usual | b.usual) >>> 0, possible: between((a.possible | b.possible) >>> 0, character) };
   }
   if (a.kind === 'number' && b.kind === 'number') {
     const hull = (x: readonly [number, number], y: readonly [number, number]) =>
@@ -219,7 +227,7 @@ function compileTaxon(taxon: Taxon, index: number, rank: number, characters: Map
     const parts = seenAt.map((stage) => stated.get(stage));
     // A stage without a statement makes the whole unknown: a mistaken stage must not make a bar.
     if (parts.some((part) => part === undefined)) continue;
-    const joined = (parts as Known[]).reduce(union);
+    const joined = (parts as Known[]).reduce((a, b) => union(a, b, character));
     const hidden = seenAt.length < taxon.stages.length || character.character.fades === true;
     overall.set(character.index, hidden ? withAbsent(joined, character) : joined);
   }

@@ -88,6 +88,8 @@ const characterCommon = {
 export const StateCharacter = z.strictObject({
   ...characterCommon,
   kind: z.enum(['states', 'colour']),
+  /** The states run from less to more in the order given: what lies between two possible ones is possible too. */
+  ordered: z.boolean().optional(),
   states: z.array(State).min(2).max(32),
 });
 export const MeasureCharacter = z.strictObject({
@@ -229,6 +231,8 @@ export const Guide = z.strictObject({
   title: text,
   licence: text,
   about: text,
+  /** Packs that were laid over it, in this order, each by the hash of what it says. */
+  packs: z.array(z.strictObject({ id: slug, version: z.string().regex(/^[0-9a-f]{64}$/) })).optional(),
   stages: z.array(z.strictObject({ id: StageId, kingdom: Kingdom, name: text })).min(1),
   bodyPlans: z.array(BodyPlan).min(1),
   characters: z.array(Character).min(1),

@@ -1,7 +1,8 @@
 import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, HarmGrade, Known, StageId, TaxonId } from '../guide';
 import { DAMAGE_SECONDS, type Hands } from '../plan';
-import { relationOverall } from '../relation';
+import { relationOverall, type Relation } from '../relation';
+import { expectedHere } from '../season';
 
 /**
  * No name yet: candidates by probability, and the check that tells most. Probability orders; only bars clear.
@@ -32,6 +33,8 @@ export interface Identification {
   readonly candidates: readonly Candidate[];
   /** None of the guide: what was read is no better explained by any of its taxa than by chance. */
   readonly none: number;
+  /** The families that the candidates come from, likeliest first, as a hint; empty where a group does without. */
+  readonly families: readonly { readonly family: string; readonly probability: number }[];
   readonly checks: readonly TellingCheck[];
 }
 
@@ -47,6 +50,8 @@ const USUAL_SHARE = 0.9;
 const NONE_PRIOR = 1;
 /** A place that does not suit lowers a candidate by this at most: it orders, and never rules out. */
 const PLACE_FLOOR = 0.15;
+/** What month and height speak for a taxon of which the guide does not say when it is about. */
+const HERE_UNKNOWN = 0.6;
 /** Expectation of a number nobody knows the range of. */
 const NUMBER_UNKNOWN = 0.5;
 const SURE_FACTOR = { sure: 1, fairly: 2, guess: 4 } as const;
@@ -57,8 +62,11 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
   const view = viewCase(guide, find);
   const taxa = guide.taxa.filter((t) => t.taxon.kingdom === find.kingdom);
   const stages = find.context.stages;
-  const scores = taxa.map((taxon) => Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) + logLikelihood(guide, view, taxon, stages));
-  const noneScore = Math.log(NONE_PRIOR) + logLikelihood(guide, view, undefined, stages);
+  const counts = find.policy?.place !== 'ignored';
+  const scores = taxa.map((taxon) => (
+    Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) + logLikelihood(view, taxon, stages, counts) + (counts ? Math.log(hereNow(taxon, stages, find)) : 0)
+  ));
+  const noneScore = Math.log(NONE_PRIOR) + logLikelihood(view, undefined, stages, counts) + (counts ? Math.log(HERE_UNKNOWN) : 0);
   const probabilities = normalise([...scores, noneScore]);
   const candidates = taxa
     .map((taxon, i): Candidate => ({
@@ -71,8 +79,18 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
   return {
     candidates,
     none: probabilities.at(-1) ?? 0,
+    families: find.policy?.familyHint === false ? [] : familiesOf(taxa, probabilities),
     checks: tellingChecks(guide, view, taxa, probabilities, options.hands ?? {}),
   };
+}
+
+/** A family told is no plant told: rules have exceptions. Below this share it is no hint. */
+const HINT_SHARE = 0.02;
+
+function familiesOf(taxa: readonly CompiledTaxon[], probabilities: readonly number[]): { family: string; probability: number }[] {
+  const sums = new Map<string, number>();
+  for (const [i, { taxon }] of taxa.entries()) sums.set(taxon.family, (sums.get(taxon.family) ?? 0) + (probabilities[i] ?? 0));
+  return [...sums].filter(([, p]) => p >= HINT_SHARE).sort(([a, p], [b, q]) => q - p || (a < b ? -1 : 1)).map(([family, probability]) => ({ family, probability }));
 }
 
 function normalise(scores: readonly number[]): number[] {
@@ -83,14 +101,24 @@ function normalise(scores: readonly number[]): number[] {
 }
 
 /** Of all that was read, one value a group; `undefined` is a plant that could show anything. */
-function logLikelihood(guide: CompiledGuide, view: CaseView<Unnamed>, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined): number {
+function logLikelihood(view: CaseView<Unnamed>, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined, placeCounts: boolean): number {
   const groups = new Map<number, number[]>();
   for (const look of view.looks) {
+    if (look.character.place && !placeCounts) continue;
     const chance = likelihood(look, taxon, stages);
     const kept = look.character.place ? Math.max(PLACE_FLOOR, chance) : chance;
     groups.set(look.character.group, [...(groups.get(look.character.group) ?? []), Math.log(kept)]);
   }
   return [...groups].sort(([a], [b]) => a - b).reduce((sum, [, logs]) => sum + logs.reduce((a, b) => a + b, 0) / logs.length, 0);
+}
+
+const HERE: Readonly<Record<Relation, number>> = { fits: 1, strains: 0.6, silent: HERE_UNKNOWN, against: PLACE_FLOOR };
+
+/** How much month and height speak for it; both together no lower than the place alone may. */
+function hereNow(taxon: CompiledTaxon, stages: readonly StageId[] | undefined, find: Unnamed): number {
+  const { season, height } = expectedHere(taxon, stages, find.context);
+  if (season === 'silent' && height === 'silent') return HERE_UNKNOWN;
+  return Math.max(PLACE_FLOOR, (season === 'silent' ? 1 : HERE[season]) * (height === 'silent' ? 1 : HERE[height]));
 }
 
 /** What a taxon shows at the recorded stages it has; over all its stages where none of them is stated. */

@@ -2,7 +2,8 @@ import { groundsAgainst, largestIndependent, type BarRow } from '../bars';
 import type { Case, CaseView } from '../case';
 import type { CompiledGuide, CompiledTaxon } from '../guide';
 import { relationOverall } from '../relation';
-import type { LeaveReason, NoteReason, PauseReason } from '../verdict/reason';
+import { GROUPS_NEEDED } from '../target';
+import type { GroupRule, LeaveReason, NoteReason, PauseReason } from '../verdict/reason';
 
 import type { Policy as PolicyRules } from './schema';
 
@@ -14,6 +15,15 @@ export function forgone(find: Case, target: CompiledTaxon): LeaveReason[] {
   return [
     ...(policy.forgoneTaxa?.includes(target.id) === true ? [{ code: 'forgone-taxon', target: target.id } as const] : []),
     ...(policy.forgoneFamilies?.includes(target.taxon.family) === true ? [{ code: 'forgone-family', family: target.taxon.family } as const] : []),
+  ];
+}
+
+/** The rules of the group that shape this verdict, so that the person is told whose they are. */
+export function groupRules(policy: PolicyRules | undefined): GroupRule[] {
+  return [
+    ...(Object.values(policy?.extraBars ?? {}).some((more) => more > 0) ? ['extra-bars' as const] : []),
+    ...((policy?.groupsNeeded ?? 0) > GROUPS_NEEDED ? ['more-groups' as const] : []),
+    ...(policy?.place === 'ignored' ? ['place-ignored' as const] : []),
   ];
 }
 

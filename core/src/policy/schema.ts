@@ -14,6 +14,13 @@ export const Policy = z.strictObject({
   forgoneTaxa: z.array(TaxonId).max(500).optional(),
   /** Families left alone whole, by their scientific name. */
   forgoneFamilies: z.array(z.string().regex(/^[A-Z][a-z]+$/, 'a scientific family name')).max(200).optional(),
+  /**
+   * Whether place, season and height order candidates and raise doubts, or are left out of it altogether (`ignored`).
+   * They never rule anything out either way.
+   */
+  place: z.enum(['orders', 'ignored']).optional(),
+  /** Whether the family of the likeliest candidates is told as a hint, or each plant stands by itself (`false`). */
+  familyHint: z.boolean().optional(),
   /** Harm grades for which a second person must have looked, blind, at what the bars lean on. */
   secondLook: z.array(HarmGrade.exclude(['none'])).max(3).optional(),
   /** The same for listed deadly lookalikes that no expert has reviewed. In a group it is on unless turned off. */

@@ -2,8 +2,9 @@ import { barRows, dangersOf, needOf, short, tally, type BarRow, type Dangers, ty
 import { viewCase, type Case, type CaseView, type Look, type PieceId, type ReadingId } from '../case';
 import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
-import { asksForSecondLooks, forgone, secondLooks } from '../policy';
+import { asksForSecondLooks, forgone, groupRules, secondLooks } from '../policy';
 import { relationAtStages, relationOverall } from '../relation';
+import { expectedHere } from '../season';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
 import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
 import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
@@ -114,8 +115,8 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const notes: NoteReason[] = [
     ...[...disputed].sort((a, b) => a - b).map((index) => ({ code: 'disputed', character: characterId(guide, index) } as const)),
     ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
-    ...held.placeDoubts.map((character) => ({ code: 'place-doubt', character } as const)),
-    ...held.placeStrains.map((character) => ({ code: 'place-strains', character } as const)),
+    ...(view.find.policy?.place === 'ignored' ? [] : placeNotes(view, target, held)),
+    ...groupRules(view.find.policy).map((rule) => ({ code: 'group-rule', rule } as const)),
     ...second.notes,
     ...unreviewed(guide, target, rows),
     ...(target.taxon.nearRelatives.length > 0 ? [{ code: 'near-relatives', names: target.taxon.nearRelatives } as const] : []),
@@ -129,6 +130,18 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   ];
   const missing = reasons.some((reason) => reason.weight === 'pause');
   return { outcome: leave.length > 0 ? 'leave' : missing ? 'pause' : 'collect', reasons, rows, held, judged, dangers, tallied };
+}
+
+/** Place, season and height raise doubts about the target; more they never do. */
+function placeNotes(view: CaseView, target: CompiledTaxon, held: TargetHolds): NoteReason[] {
+  const { month, elevation, stages } = view.find.context;
+  const { season, height } = expectedHere(target, stages, view.find.context);
+  return [
+    ...held.placeDoubts.map((character) => ({ code: 'place-doubt', character } as const)),
+    ...held.placeStrains.map((character) => ({ code: 'place-strains', character } as const)),
+    ...(season === 'against' && month !== undefined ? [{ code: 'season-doubt', month } as const] : []),
+    ...(height === 'against' && elevation !== undefined ? [{ code: 'height-doubt', elevation } as const] : []),
+  ];
 }
 
 function barsShort(rows: readonly BarRow[]): Reason[] {

@@ -38,12 +38,20 @@ export type PauseReason =
 
 export type ContextField = 'stages' | 'condition' | 'part' | 'use' | 'permission' | 'contamination' | 'protection' | 'tracedToBase';
 
+/** Rules of a group that shape every verdict of it. */
+export type GroupRule = 'extra-bars' | 'more-groups' | 'place-ignored';
+
 /** Said with every verdict, whatever it is. */
 export type NoteReason =
   | { readonly code: 'disputed'; readonly character: CharacterId }
   | { readonly code: 'shopping'; readonly freshPieces: number; readonly changedTargets: number; readonly extraBars: number }
   | { readonly code: 'place-doubt'; readonly character: CharacterId }
   | { readonly code: 'place-strains'; readonly character: CharacterId }
+  /** Not usual in this month, or at this height, at the recorded stages. */
+  | { readonly code: 'season-doubt'; readonly month: number }
+  | { readonly code: 'height-doubt'; readonly elevation: number }
+  /** Where the group's rules are stricter than the model, or leave something out of it. */
+  | { readonly code: 'group-rule'; readonly rule: GroupRule }
   | { readonly code: 'second-look-off'; readonly taxa: readonly TaxonId[] }
   | { readonly code: 'unreviewed'; readonly taxa: readonly TaxonId[] }
   | { readonly code: 'near-relatives'; readonly names: readonly string[] };

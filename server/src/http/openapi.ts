@@ -1,5 +1,5 @@
 import { Case, FindRecord, FindSummary, Guide } from '@pause/core';
-import { QUESTIONS } from '@pause/core/questions';
+import { Pack, QUESTIONS } from '@pause/core/questions';
 import { z } from 'zod';
 import { NewContext, NewDecision, NewFind, NewPiece, NewReading, NewSkip, NewTarget, NewVerdict, NewWithdrawal } from '../finds';
 
@@ -11,7 +11,7 @@ const jsonSchema = (schema: z.ZodType): Json => {
 };
 
 /** The published JSON Schemas (2020-12), by name: `/api/v1/schemas/guide` and so on. */
-export const SCHEMAS: Readonly<Record<string, z.ZodType>> = { guide: Guide, case: Case };
+export const SCHEMAS: Readonly<Record<string, z.ZodType>> = { guide: Guide, pack: Pack, case: Case };
 
 export function publishedSchema(name: string): Json | undefined {
   const schema = SCHEMAS[name];

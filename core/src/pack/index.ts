@@ -1,0 +1,2 @@
+export { Correction, Pack } from './schema';
+export { layPack, parsePack, type Held, type Laid } from './lay';
