@@ -2,4 +2,4 @@
 export { ask, ASKED, QUESTIONS, type Asked } from './ask';
 export { lint, separation, type LintFinding } from './lint';
 export { layPack, Pack, parsePack, type Held, type Laid } from './pack';
-export { recompute, type Recomputed } from './recompute';
+export { recompute, recomputer, type Recomputed } from './recompute';

@@ -1,5 +1,5 @@
 import { compileGuide, decide, parseGuide, pieceCheck } from '../src';
-import { lint, recompute, separation } from '../src/questions';
+import { lint, recompute, recomputer, separation } from '../src/questions';
 import { shippedGuide } from '@pause/guide';
 import { collectable, find, followChecks, guide } from './finds';
 
@@ -60,6 +60,38 @@ describe('recomputing a stored verdict under a new guide', () => {
     expect(difference.unread.map((p) => p.field)).toEqual([expect.stringMatching(/^readings\[\d+\]\.value\.states\[0\]$/)]);
     const lost = difference.rows.find((row) => row.taxon === 'hygrophoropsis-aurantiaca');
     expect(lost?.to?.have).toBe((lost?.from?.have ?? 0) - 1);
+  });
+
+  describe('many at once', () => {
+    const stored = collectable.map((t) => followChecks(t.id)).map((f) => ({ find: f, verdict: decide(guide, f) }));
+    const changes: [string, (raw: RawGuide) => void][] = [
+      ['a statement about something deadly', (raw) => { statement(raw, 'amanita-phalloides', 'cap.colour').occasional = ['white', 'red-brown']; }],
+      ['a statement about a target', (raw) => { statement(raw, 'boletus-edulis', 'cap.colour').usual = ['white']; }],
+      ['a name', (raw) => { raw.taxa[0]!.vernacularNames = { en: ['another name'] }; }],
+      ['what a target is taken for', (raw) => { raw.taxa.find((t) => t.id === 'boletus-edulis')!.lookalikes = ['amanita-phalloides']; }],
+      ['how much harm something does', (raw) => { raw.taxa.find((t) => t.id === 'hypholoma-fasciculare')!.harm = { grade: 'deadly' }; }],
+      ['a question', (raw) => { raw.characters.find((c) => c.id === 'cap.surface')!.restsOn = ['colour']; }],
+      ['a new taxon', (raw) => { raw.taxa.push({ ...raw.taxa.find((t) => t.id === 'cortinarius-rubellus')!, id: 'cortinarius-nowhere', scientificName: 'Cortinarius nowhere', statements: [] }); }],
+      ['who reviewed it', (raw) => { raw.taxa.find((t) => t.id === 'conium-maculatum')!.review = { reviewedBy: 'Jorun Ask' }; }],
+      ['nothing', () => undefined],
+    ];
+    test.each(changes)('%s: the same as each by itself', (_, change) => {
+      const after = changed(change);
+      const again = recomputer(guide, after);
+      for (const one of stored) expect(again(one)).toEqual(recompute({ ...one, guide }, after));
+    });
+
+    test('only what is touched is asked again', () => {
+      const asked = (change: (raw: RawGuide) => void) => {
+        const again = recomputer(guide, changed(change));
+        // A verdict that no guide gives shows which ones were taken over as they are.
+        return stored.filter((one) => again({ ...one, verdict: { ...one.verdict, leansOn: ['never-asked' as never] } }).verdict.leansOn[0] !== ('never-asked' as never)).map((one) => one.find.target as string);
+      };
+      expect(asked(() => undefined)).toEqual([]);
+      expect(asked((raw) => { raw.taxa.find((t) => t.id === 'boletus-edulis')!.lookalikes = []; })).toEqual(['boletus-edulis']);
+      const reading = (character: string) => stored.filter((one) => one.find.readings.some((r) => r.character === character)).map((one) => one.find.target as string);
+      expect(asked((raw) => { statement(raw, 'amanita-phalloides', 'cap.colour').occasional = ['white']; })).toEqual(reading('cap.colour'));
+    });
   });
 
   test('a target that is gone is an error that names it', () => {

@@ -1,6 +1,7 @@
 import { canonicalJson } from '../canonical';
 import { CaseError, parseCase, type Case, type CaseProblem } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
+import { changeBetween, touches } from './change';
 import { decide, type Outcome, type Reason, type Verdict } from '../verdict';
 
 /** A stored verdict, asked again of another guide version. */
@@ -42,6 +43,26 @@ export function recompute(stored: { readonly find: Case; readonly verdict: Verdi
       unread,
       statements: stored.guide ? changedStatements(stored.guide, guide, find) : [],
     },
+  };
+}
+
+/**
+ * Re-evaluates any number of stored finds under a new version: the two versions are compared once, and only what the
+ * difference touches is asked again. What it does not touch keeps its verdict, under the new version's name; the
+ * result is the same as that of `recompute` for each (`core/test/recompute.test.ts`).
+ */
+export function recomputer(before: CompiledGuide, after: CompiledGuide): (stored: { readonly find: Case; readonly verdict: Verdict }) => { verdict: Verdict; difference: Recomputed } {
+  const change = changeBetween(before, after);
+  return ({ find, verdict }) => {
+    if (verdict.guide.version !== before.version || touches(change, find)) return recompute({ find, verdict, guide: before }, after);
+    const { outcome } = verdict;
+    return {
+      verdict: { ...verdict, guide: { id: after.guide.id, version: after.version } },
+      difference: {
+        before: { outcome, version: before.version }, after: { outcome, version: after.version },
+        recalled: false, reasonsGone: [], reasonsNew: [], rows: [], unread: [], statements: [],
+      },
+    };
   };
 }
 
