@@ -7,6 +7,7 @@ import { connect, migrate, type Db } from './db';
 import { loadDemo, DEMO_PERSON } from './demo';
 import { keepGuide } from './finds';
 import { createApp } from './http/app';
+import { openQuestions, type Questions } from './questions';
 
 export interface StartOptions {
   readonly databaseUrl: string;
@@ -33,12 +34,15 @@ export interface RunningServer {
 export async function startServer(options: StartOptions): Promise<RunningServer> {
   const log = pino({ level: options.logLevel ?? 'warn' });
   const db = connect(options.databaseUrl);
+  let questions: Questions | undefined;
   try {
     await migrate(db);
     const guide = compileGuide(shippedGuide());
     await keepGuide(db, guide);
     if (options.demo) await loadDemo(db, guide);
-    const app = createApp({ db, guide, log, person: DEMO_PERSON, ...(options.web === undefined ? {} : { web: options.web }) });
+    questions = openQuestions(guide);
+    const answering = questions;
+    const app = createApp({ db, guide, questions, log, person: DEMO_PERSON, ...(options.web === undefined ? {} : { web: options.web }) });
     const host = options.host ?? '127.0.0.1';
     const server = await new Promise<Server>((resolve, reject) => {
       const listening = app.listen(options.port, host, (error?: Error) => (error ? reject(error) : resolve(listening)));
@@ -52,10 +56,12 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
           server.close(() => resolve());
           server.closeAllConnections();
         });
+        await answering.stop();
         await db.destroy();
       },
     };
   } catch (error) {
+    await questions?.stop();
     await db.destroy();
     throw error;
   }

@@ -155,7 +155,7 @@ describe('sending twice', () => {
 
 describe('what is wrong is refused with its field, and nothing is stored', () => {
   test.each<[string, string, (b: Awaited<ReturnType<typeof begin>>) => unknown, number, string]>([
-    ['unknown taxon', 'targets', () => ({ id: randomUUID(), at: at(3), taxon: 'morchella-esculenta' }), 422, 'taxon'],
+    ['unknown taxon', 'targets', () => ({ id: randomUUID(), at: at(3), taxon: 'morchella-nowhere' }), 422, 'taxon'],
     ['state not in the character', 'readings', ({ reading }) => reading('hymenophore', { kind: 'states', states: ['teeth'] }), 422, 'value.states[0]'],
     ['number without unit', 'readings', ({ reading }) => reading('cap.width', { kind: 'measure', number: 40 }), 422, 'value.unit'],
     ['absurd number', 'readings', ({ reading }) => reading('cap.width', { kind: 'measure', number: 1e9, unit: 'mm' }), 422, 'value.number'],
@@ -254,6 +254,14 @@ describe('questions to the core', () => {
     const answer = await post(`/${asked}`, question);
     expect(answer.status).toBe(422);
     expect((answer.body.errors as Json[]).map((e) => e.field)).toContain(field);
+  });
+
+  test('a long question keeps nobody waiting', async () => {
+    const order: string[] = [];
+    const long = post('/lint', guide.guide).then(() => order.push('lint'));
+    const short = ask('GET', '/health').then(() => order.push('health'));
+    await Promise.all([long, short]);
+    expect(order).toEqual(['health', 'lint']);
   });
 
   test('the interface describes itself, from the schemas that parse', async () => {

@@ -1,3 +1,3 @@
 export * from './schema';
-export { parseCase, parseUnnamed, checkValue, CaseError, type CaseProblem } from './parse';
+export { caseProblems, parseCase, parseUnnamed, checkValue, CaseError, type CaseProblem } from './parse';
 export { viewCase, toLook, type CaseView, type Look } from './view';

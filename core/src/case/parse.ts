@@ -24,6 +24,11 @@ export function parseCase(raw: unknown, guide: CompiledGuide): Case {
   return parsed(Case, raw, (find) => [...checkNames(find, guide), ...checkCase(find, guide)]);
 }
 
+/** What of a find that was parsed before does not go with this guide. */
+export function caseProblems(find: Case, guide: CompiledGuide): CaseProblem[] {
+  return [...checkNames(find, guide), ...checkCase(find, guide)];
+}
+
 /** The same for a find without a name. */
 export function parseUnnamed(raw: unknown, guide: CompiledGuide): Unnamed {
   return parsed(Unnamed, raw, (find) => [...checkCase(find, guide)]);

@@ -55,7 +55,7 @@ export function layPack(guide: Guide, pack: Pack): Laid {
       ...taxon,
       vernacularNames: names ? withNames(taxon.vernacularNames, names) : taxon.vernacularNames,
       lookalikes: [...new Set([...taxon.lookalikes, ...lookalikes])],
-      statements: corrections.reduce((statements, correction) => correct({ ...taxon, statements: [...statements] }, correction, characters, held), taxon.statements as readonly Statement[]) as Statement[],
+      statements: corrections.reduce((statements, correction) => correct({ ...taxon, statements }, correction, characters, held), taxon.statements),
     };
   });
   const stacked: Guide = {
@@ -120,7 +120,7 @@ function said(statement: Statement): Said {
 }
 
 /** The statements of a taxon with one put right, stage by stage. */
-function correct(taxon: Taxon, { statement, reviewedBy }: Correction, characters: ReadonlyMap<string, Character>, held: Held[]): readonly Statement[] {
+function correct(taxon: Taxon, { statement, reviewedBy }: Correction, characters: ReadonlyMap<string, Character>, held: Held[]): Statement[] {
   const character = characters.get(statement.character);
   if (!character) return taxon.statements;
   const free = reviewedBy !== undefined || !isDangerous(taxon);

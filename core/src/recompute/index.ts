@@ -1,5 +1,6 @@
+import type { BarRow } from '../bars';
 import { canonicalJson } from '../canonical';
-import { CaseError, parseCase, type Case, type CaseProblem } from '../case';
+import { CaseError, caseProblems, type Case, type CaseProblem } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
 import { changeBetween, touches } from './change';
 import { decide, type Outcome, type Reason, type Verdict } from '../verdict';
@@ -27,9 +28,6 @@ export function recompute(stored: { readonly find: Case; readonly verdict: Verdi
   const { find, unread } = readable(stored.find, guide);
   const verdict = decide(guide, find);
   const { verdict: old } = stored;
-  const count = (v: Verdict) => new Map(v.rows.map((row) => [row.taxon, { have: row.have, need: row.need }]));
-  const [from, to] = [count(old), count(verdict)];
-  const taxa = [...new Set([...from.keys(), ...to.keys()])].sort();
   return {
     verdict,
     difference: {
@@ -37,9 +35,7 @@ export function recompute(stored: { readonly find: Case; readonly verdict: Verdi
       after: { outcome: verdict.outcome, version: verdict.guide.version },
       recalled: old.outcome === 'collect' && verdict.outcome !== 'collect',
       ...reasonsChanged(old.reasons, verdict.reasons),
-      rows: taxa
-        .filter((taxon) => from.get(taxon)?.have !== to.get(taxon)?.have || from.get(taxon)?.need !== to.get(taxon)?.need)
-        .map((taxon) => ({ taxon, from: from.get(taxon), to: to.get(taxon) })),
+      rows: rowsChanged(old.rows, verdict.rows),
       unread,
       statements: stored.guide ? changedStatements(stored.guide, guide, find) : [],
     },
@@ -66,6 +62,16 @@ export function recomputer(before: CompiledGuide, after: CompiledGuide): (stored
   };
 }
 
+function rowsChanged(before: readonly BarRow[], after: readonly BarRow[]): Recomputed['rows'] {
+  const sameRow = (a: BarRow | undefined, b: BarRow | undefined) => a?.taxon === b?.taxon && a?.have === b?.have && a?.need === b?.need;
+  if (before.length === after.length && before.every((row, i) => sameRow(row, after[i]))) return [];
+  const count = (rows: readonly BarRow[]) => new Map(rows.map((row) => [row.taxon, { have: row.have, need: row.need }]));
+  const [from, to] = [count(before), count(after)];
+  return [...new Set([...from.keys(), ...to.keys()])].sort()
+    .filter((taxon) => from.get(taxon)?.have !== to.get(taxon)?.have || from.get(taxon)?.need !== to.get(taxon)?.need)
+    .map((taxon) => ({ taxon, from: from.get(taxon), to: to.get(taxon) }));
+}
+
 function reasonsChanged(before: readonly Reason[], after: readonly Reason[]): { reasonsGone: Reason[]; reasonsNew: Reason[] } {
   const old = new Map(before.map((reason) => [canonicalJson(reason), reason]));
   const now = new Map(after.map((reason) => [canonicalJson(reason), reason]));
@@ -75,32 +81,30 @@ function reasonsChanged(before: readonly Reason[], after: readonly Reason[]): { 
   };
 }
 
-/** The find without what this guide cannot read. Whatever else is wrong with it is thrown. */
-function readable(find: Case, guide: CompiledGuide): { find: Case; unread: CaseProblem[] } {
-  const here: Case = { ...find, guide: { id: guide.guide.id } };
-  try {
-    return { find: parseCase(here, guide), unread: [] };
-  } catch (error) {
-    if (!(error instanceof CaseError)) throw error;
-    const bad = new Set<number>();
-    const badSkips = new Set<number>();
-    const unread = error.problems.filter(({ field }) => {
-      const reading = /^readings\[(\d+)\]\.(character|value)/.exec(field);
-      const skip = /^skips\[(\d+)\]\.character/.exec(field);
-      if (reading) bad.add(Number(reading[1]));
-      if (skip) badSkips.add(Number(skip[1]));
-      return reading !== null || skip !== null;
-    });
-    if (unread.length === 0) throw error;
-    const gone = new Set(find.readings.filter((_, i) => bad.has(i)).map((r) => r.id));
-    const rest: Case = {
-      ...here,
-      readings: find.readings.filter((r) => !gone.has(r.id)),
-      withdrawals: (find.withdrawals ?? []).filter((w) => !gone.has(w.reading)),
-      skips: (find.skips ?? []).filter((_, i) => !badSkips.has(i)),
-    };
-    return { find: parseCase(rest, guide), unread };
-  }
+/** The find without what this guide cannot read. Whatever else does not go with it is thrown. */
+function readable(stored: Case, guide: CompiledGuide): { find: Case; unread: CaseProblem[] } {
+  const find: Case = { ...stored, guide: { id: guide.guide.id } };
+  const problems = caseProblems(find, guide);
+  if (problems.length === 0) return { find, unread: [] };
+  const bad = new Set<number>();
+  const badSkips = new Set<number>();
+  const unread = problems.filter(({ field }) => {
+    const reading = /^readings\[(\d+)\]\.(character|value)/.exec(field);
+    const skip = /^skips\[(\d+)\]\.character/.exec(field);
+    if (reading) bad.add(Number(reading[1]));
+    if (skip) badSkips.add(Number(skip[1]));
+    return reading !== null || skip !== null;
+  });
+  const gone = new Set(find.readings.filter((_, i) => bad.has(i)).map((r) => r.id));
+  const rest: Case = {
+    ...find,
+    readings: find.readings.filter((r) => !gone.has(r.id)),
+    withdrawals: (find.withdrawals ?? []).filter((w) => !gone.has(w.reading)),
+    skips: (find.skips ?? []).filter((_, i) => !badSkips.has(i)),
+  };
+  const left = caseProblems(rest, guide);
+  if (left.length > 0) throw new CaseError(left);
+  return { find: rest, unread };
 }
 
 function changedStatements(before: CompiledGuide, after: CompiledGuide, find: Case): { taxon: TaxonId; character: CharacterId }[] {

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
-import { CaseError, GuideError, type CompiledGuide } from '@pause/core';
-import { ask, ASKED } from '@pause/core/questions';
+import type { CompiledGuide } from '@pause/core';
+import { ASKED } from '@pause/core/questions';
 import compression from 'compression';
 import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';
@@ -12,11 +12,13 @@ import {
   finds, listFinds, ping, readFind, NewFind, type Appended,
 } from '../finds';
 import { ADDITIONS, openApi, publishedSchema } from './openapi';
-import { fromZod, invalid, notFound, Problem, problemHandler } from '../problem';
+import { fromZod, notFound, Problem, problemHandler } from '../problem';
+import type { Questions } from '../questions';
 
 export interface AppOptions {
   readonly db: Db;
   readonly guide: CompiledGuide;
+  readonly questions: Questions;
   readonly log: Logger;
   /** Folder of the built web application; without it only the API is served. */
   readonly web?: string;
@@ -45,7 +47,7 @@ function answer(response: Response, appended: Appended): void {
 }
 
 /** The HTTP interface, version 1, and the web application beside it. It keeps nothing in memory. */
-export function createApp({ db, guide, log, web, person }: AppOptions): Express {
+export function createApp({ db, guide, questions, log, web, person }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(helmet({
@@ -55,7 +57,7 @@ export function createApp({ db, guide, log, web, person }: AppOptions): Express 
     strictTransportSecurity: false,
   }));
   app.use(compression());
-  app.use('/api/v1', api(db, guide, person), notFound);
+  app.use('/api/v1', api(db, guide, person, questions), notFound);
   if (web !== undefined) {
     app.use(express.static(web, { index: false, setHeaders: cacheFor }));
     app.get('/{*path}', (request, response, next) => {
@@ -73,7 +75,7 @@ function cacheFor(response: Response, path: string): void {
   if (/[.-][0-9a-f]{16,}\.[a-z0-9]+$/.test(path)) response.set('Cache-Control', 'public, max-age=31536000, immutable');
 }
 
-function api(db: Db, guide: CompiledGuide, person: string): express.Router {
+function api(db: Db, guide: CompiledGuide, person: string, questions: Questions): express.Router {
   const store = finds(db, guide);
   const router = express.Router();
   router.use(express.json({ limit: BODY_LIMIT, strict: false }));
@@ -107,14 +109,8 @@ function api(db: Db, guide: CompiledGuide, person: string): express.Router {
     response.json(schema);
   });
   for (const asked of ASKED) {
-    router.post(`/${asked}`, (request, response) => {
-      try {
-        response.json(ask(asked, request.body, guide));
-      } catch (error) {
-        if (error instanceof CaseError) throw invalid(error.problems);
-        if (error instanceof GuideError) throw invalid(error.problems.map((p) => ({ field: p.path, reason: p.reason })));
-        throw error;
-      }
+    router.post(`/${asked}`, async (request, response) => {
+      response.json(await questions.ask(asked, request.body));
     });
   }
 

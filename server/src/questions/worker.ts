@@ -1,0 +1,26 @@
+import { CaseError, compileGuide, GuideError, type CompiledGuide, type Guide } from '@pause/core';
+import { ask, type Asked } from '@pause/core/questions';
+import { workerData } from 'piscina';
+
+/** A thread that answers questions. The guide is compiled once, when it starts. */
+
+export interface Question {
+  readonly asked: Asked;
+  readonly body: unknown;
+}
+export type Said =
+  | { readonly said: unknown }
+  | { readonly refused: readonly { readonly field: string; readonly reason: string }[] };
+
+let guide: CompiledGuide | undefined;
+
+export default function answer({ asked, body }: Question): Said {
+  guide ??= compileGuide(workerData as Guide);
+  try {
+    return { said: ask(asked, body, guide) };
+  } catch (error) {
+    if (error instanceof CaseError) return { refused: error.problems };
+    if (error instanceof GuideError) return { refused: error.problems.map((p) => ({ field: p.path, reason: p.reason })) };
+    throw error;
+  }
+}
