@@ -40,6 +40,14 @@ test('prints the verdict, its bars and its reasons, in the same bytes as the cor
   expect(verdict.rows[0]?.bars.length).toBeGreaterThanOrEqual(3);
 }, WAIT);
 
+test('the find that the documentation works through is decided as it says there', async () => {
+  const { status, out } = await pause('decide', join(__dirname, '../../docs/examples/chanterelle.json'));
+  const verdict = JSON.parse(out) as Verdict;
+  expect([status, verdict.outcome, verdict.leansOn]).toEqual([0, 'collect', ['r1', 'r2', 'r3', 'r6', 'r9']]);
+  const have = Object.fromEntries(verdict.rows.map((row) => [row.taxon, row.have]));
+  expect(have).toMatchObject({ 'cortinarius-rubellus': 5, 'omphalotus-olearius': 3, 'hygrophoropsis-aurantiaca': 2, 'gyromitra-esculenta': 3 });
+}, WAIT);
+
 test.each(['next', 'plan', 'pieces', 'identify', 'recompute', 'lint', 'stack'] as const)('%s gives the same bytes as the core', async (command) => {
   const find = JSON.parse(JSON.stringify(followChecks('boletus-edulis'))) as Record<string, unknown>;
   const { target: _target, earlierTargets: _earlier, ...unnamed } = find;
