@@ -76,6 +76,15 @@ describe('what is proposed', () => {
     expect(checks.slice(0, 2).map((c) => [c.character, c.why])).toEqual([['cap.surface', 'contradicted'], ['cap.shape', 'taken-back']]);
   });
 
+  test('what wants gear that is not at hand is not proposed, and everything is where nothing was said', () => {
+    const of = (gear?: string[]) => names(chanterelle([], { context: { ...goodContext(taxon('cantharellus-cibarius')), ...(gear ? { gear } : {}) } }));
+    const wants = (name: string) => character(name).character.gear ?? [];
+    expect(of().some((name) => wants(name).includes('knife'))).toBe(true);
+    expect(of(['ruler']).filter((name) => wants(name).some((g) => g !== 'ruler'))).toEqual([]);
+    expect(of([]).filter((name) => wants(name).length > 0)).toEqual([]);
+    expect(of(['knife']).some((name) => wants(name).includes('knife'))).toBe(true);
+  });
+
   test('what was passed over is asked again at the end', () => {
     const checks = nextChecks(guide, chanterelle([], { skips: [{ character: 'hymenophore', piece: 'p1', at: at(1) }] }));
     expect(checks.at(-1)).toMatchObject({ character: 'hymenophore', why: 'unanswered' });

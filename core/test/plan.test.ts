@@ -114,7 +114,7 @@ describe('a plan', () => {
   test('says which taxon cannot be barred', () => {
     const groups = new Set(guide.characters.filter((c) => !['smell', 'cap.surface', 'cap.colour'].includes(c.id)).map((c) => c.id));
     const made = plan(guide, withStage('cantharellus-cibarius', 'mature'), { without: groups });
-    expect(!made.feasible && made.obstacles).toContainEqual({ code: 'cannot-bar', taxon: 'cortinarius-rubellus', most: 2, need: 3 });
+    expect(!made.feasible && made.obstacles).toContainEqual({ code: 'cannot-bar', taxon: 'cortinarius-rubellus', most: 1, need: 3 });
   });
 
   test('has a plan to fall back on for each of its checks, or says that there is none', () => {

@@ -1,5 +1,7 @@
-import { compileGuide } from '@pause/core';
-import { lint } from '@pause/core/questions';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Character, compileGuide, Statement } from '@pause/core';
+import { layPack, lint, parsePack } from '@pause/core/questions';
 import { shippedGuide } from '../src';
 
 const guide = compileGuide(shippedGuide());
@@ -95,4 +97,14 @@ test('a near-double says why, and is a dangerous one', () => {
     }
   }
   expect(guide.taxon('kuehneromyces-mutabilis')?.taxon.nearDoubles?.map((d) => d.taxon)).toEqual(['galerina-marginata']);
+});
+
+test('the examples of the format are of the format', () => {
+  const blocks = [...readFileSync(join(__dirname, '../../docs/guide-format.md'), 'utf8').matchAll(/```json\n([\s\S]*?)```/g)].map(([, text]) => text ?? '');
+  const [character, statements, pack] = blocks;
+  expect(blocks).toHaveLength(3);
+  expect(Character.parse(JSON.parse(character!)).id).toBe('stem.marks');
+  for (const line of statements!.trim().split('\n')) expect(Statement.safeParse(JSON.parse(line)).success).toBe(true);
+  const { held } = layPack(shippedGuide(), parsePack(JSON.parse(pack!)));
+  expect(held).toEqual([{ taxon: 'conium-maculatum', character: 'stem.marks', stages: ['vegetative', 'flowering', 'fruiting'], why: 'only-widened' }]);
 });

@@ -101,6 +101,8 @@ export const Context = z.strictObject({
   eaters: z.array(Eater).max(30).optional(),
   /** The person goes no further than this: recorded, and never collected. */
   openName: OpenName.optional(),
+  /** Gear at hand, gloves included; left out: everything. It only matters for what is proposed. */
+  gear: z.array(z.string().min(1).max(64)).max(30).optional(),
   /** Calendar month of the find, 1 to 12, and its height above the sea in metres: they order and raise doubts. */
   month: z.number().int().min(1).max(12).optional(),
   elevation: z.number().min(-500).max(9000).optional(),

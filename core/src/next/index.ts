@@ -50,7 +50,7 @@ export const HANDLING_SECONDS = 30;
  * The checks worth making now, best first: what was taken back, or contradicts the target in more than one character,
  * is looked at again before anything new; then whatever brings most of what is missing for its time and damage. A
  * single contradiction is looked at again last, when the eye is fresh and the light another. Only characters that can
- * be seen at the recorded stages are proposed. Empty when nothing in the guide brings the decision nearer.
+ * be seen at the recorded stages, with the gear at hand, are proposed. Empty when nothing in the guide brings the decision nearer.
  *
  * While anything not yet barred can harm the skin, what is only looked at comes before what is touched.
  */
@@ -89,6 +89,7 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   const gain = gains(guide, view, target, weighed);
   const fresh = guide.characters
     .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
+    .filter((c) => (c.character.gear ?? []).every((g) => find.context.gear?.includes(g) !== false))
     .filter((c) => !passedOver.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)))
     .map((c) => check(guide, c.id, 'brings-nearer', gain(c)))
     .filter((c) => c.gain > 0)

@@ -14,7 +14,7 @@ import { shopping, unanswered } from '../verdict';
 
 /** What the person has at hand. */
 export interface Hands {
-  /** Gear at hand; left out: everything. */
+  /** Gear at hand; left out: what the find says, or everything. */
   readonly gear?: ReadonlySet<string>;
   /** Characters that turned out impossible to read. */
   readonly without?: ReadonlySet<string>;
@@ -65,7 +65,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   const possible = (c: CompiledCharacter) => !c.place && c.character.kingdom === view.find.kingdom
     && !view.onPiece.has(c.index) && !passed.has(c.id) && hands.without?.has(c.id) !== true
     && c.character.seconds <= (hands.longest ?? Infinity)
-    && (c.character.gear ?? []).every((g) => hands.gear === undefined || hands.gear.has(g))
+    && (c.character.gear ?? []).every((g) => (hands.gear ? hands.gear.has(g) : view.find.context.gear?.includes(g) !== false))
     && stages.some((stage) => c.stages.has(stage));
   const expected = guide.characters.flatMap((character) => {
     const usual = possible(character) ? usualOf(character, target, stages) : undefined;
