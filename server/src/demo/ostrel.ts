@@ -78,6 +78,6 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     kingdom: 'Fungi', bodyPlan: 'cantharelloid', placeNote: 'Spruce above the Karrow spring', person: 'mirel',
     target: 'cantharellus-cibarius',
     context: MUSHROOM,
-    readings: [['smell', 'fruity'], ['cap.surface', 'smooth-dry'], ['growth', 'separate']],
+    readings: [['smell', 'fruity'], ['hymenophore.bond', 'inseparable'], ['growth', 'separate']],
   },
 ];
