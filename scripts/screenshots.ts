@@ -42,7 +42,9 @@ try {
     await page.goto(shot.path);
     await page.waitForLoadState('networkidle');
     await page.evaluate(() => document.fonts.ready);
+    await page.getByRole('heading').first().waitFor();
     await shot.before?.(page);
+    await page.getByText(/^(Opening|Deciding) .*…$/).waitFor({ state: 'detached' });
     await page.waitForTimeout(300);
     await page.screenshot({ path: join(folder, `${shot.name}.png`) });
     await context.close();

@@ -100,7 +100,7 @@ function SeenFor({ record, verdict }: { readonly record: FindRecord; readonly ve
   return (
     <View style={styles.group}>
       <Heading>Seen for it</Heading>
-      <Body>{fitGroups.length} independent things fit; {groupsNeeded} are needed.</Body>
+      <Body>{fitGroups.length === 1 ? 'One independent thing fits' : `${fitGroups.length} independent things fit`}; {groupsNeeded} are needed.</Body>
       <Body>
         Its own marks: {signature.map((mark) => `${lowerFirst(characterName(mark.character))} ${mark.held ? 'seen' : 'not yet'}`).join(', ')}.
       </Body>
@@ -189,7 +189,7 @@ const styles = StyleSheet.create({
   scientific: { fontStyle: 'italic' },
   group: { gap: space.s, marginBottom: space.m },
   reason: { flexDirection: 'row', gap: space.m, alignItems: 'center', borderTopWidth: 1, borderTopColor: colour.line, paddingTop: space.s },
-  start: { alignSelf: 'flex-start' },
+  start: { alignSelf: 'flex-start', marginTop: space.m },
   why: {
     minHeight: 88, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
     fontFamily: font.read, fontSize: 17, color: colour.ink, padding: space.m, textAlignVertical: 'top',
