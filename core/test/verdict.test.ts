@@ -355,6 +355,14 @@ describe('part, place and plant', () => {
     expect(withContext({ protection: 'allowed' }, 'gentiana-lutea').outcome).toBe('collect');
   });
 
+  test.each([
+    ['vaccinium-myrtillus', 'unripe', 'leave'], ['vaccinium-myrtillus', 'ripe', 'collect'], ['prunus-spinosa', 'frosted', 'collect'], ['prunus-spinosa', 'woody', 'collect'],
+    ['boletus-edulis', 'frosted', 'leave'], ['boletus-edulis', 'insect-eaten', 'collect'], ['filipendula-ulmaria', 'woody', 'collect'], ['allium-ursinum', 'woody', 'leave'],
+    ['gentiana-lutea', 'frosted', 'collect'], ['gentiana-lutea', 'woody', 'leave'],
+  ])('%s, %s: %s', (id, condition, outcome) => {
+    expect(withContext({ condition }, id).outcome).toBe(outcome);
+  });
+
   test('what was not traced to one base stays at pause', () => {
     expect(codes(withContext({ tracedToBase: false }), 'pause')).toEqual(['not-traced']);
   });

@@ -84,7 +84,7 @@ export function numberWord(n: number): string {
 }
 
 export const CONDITION: Readonly<Record<NonNullable<Case['context']['condition']>, string>> = {
-  fresh: 'Fresh and sound', wilted: 'Wilted', woody: 'Tough, woody', 'insect-eaten': 'Eaten by insects', frosted: 'Frosted', rotten: 'Rotten, mouldy',
+  fresh: 'Fresh and sound', ripe: 'Ripe', unripe: 'Not ripe yet', wilted: 'Wilted', woody: 'Tough, woody', 'insect-eaten': 'Eaten by insects', frosted: 'Frosted', rotten: 'Rotten, mouldy',
 };
 export const CONTAMINATION: Readonly<Record<NonNullable<Case['context']['contamination']>, string>> = {
   'none-seen': 'Nothing seen', roadside: 'Beside a road', sprayed: 'Sprayed', flooded: 'Flooded', fouled: 'Fouled by animals', unknown: 'Don’t know',

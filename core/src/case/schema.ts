@@ -65,7 +65,8 @@ export type Withdrawal = z.infer<typeof Withdrawal>;
 export const Skip = z.strictObject({ character: CharacterId, piece: PieceId, at: Instant });
 export type Skip = z.infer<typeof Skip>;
 
-export const Condition = z.enum(['fresh', 'wilted', 'woody', 'insect-eaten', 'frosted', 'rotten']);
+/** Of the wanted part. `ripe` and `unripe` are said of fruits and cones. */
+export const Condition = z.enum(['fresh', 'ripe', 'unripe', 'wilted', 'woody', 'insect-eaten', 'frosted', 'rotten']);
 export type Condition = z.infer<typeof Condition>;
 
 export const Permission = z.enum(['allowed', 'forbidden', 'unknown']);
@@ -87,6 +88,8 @@ export type OpenName = z.infer<typeof OpenName>;
 export const Context = z.strictObject({
   stages: z.array(StageId).min(1).optional(),
   condition: Condition.optional(),
+  /** Of a plant whose flowers are of one sex. */
+  sex: z.enum(['female', 'male', 'both']).optional(),
   part: z.string().min(1).max(64).optional(),
   use: z.string().min(1).max(64).optional(),
   permission: Permission.optional(),

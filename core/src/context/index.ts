@@ -3,8 +3,26 @@ import type { Case, Condition } from '../case';
 import type { CompiledTaxon } from '../guide';
 import type { ContextField, LeaveReason, PauseReason } from '../verdict/reason';
 
-/** Conditions of the plant in which nothing of it is worth taking, or wise to take. */
-const SPENT: ReadonlySet<Condition> = new Set<Condition>(['rotten', 'frosted', 'wilted', 'woody']);
+const BORNE = ['fruit', 'cone'];
+/**
+ * Conditions in which a part is not worth taking, or not wise to take: all parts but some, or only some. A frost
+ * sweetens a sloe and spoils a mushroom; an old stem is no matter to whoever wants the berry on it.
+ */
+const SPENT: Readonly<Partial<Record<Condition, { readonly except: readonly string[] } | { readonly only: readonly string[] }>>> = {
+  rotten: { except: [] },
+  wilted: { except: [] },
+  frosted: { except: [...BORNE, 'root'] },
+  woody: { except: [...BORNE, 'flower'] },
+  unripe: { only: BORNE },
+};
+
+/** Whether this condition rules the wanted part out; where no part was told, whether it rules out any. */
+function isSpent(condition: Condition, part: string | undefined): boolean {
+  const spent = SPENT[condition];
+  if (!spent) return false;
+  if ('only' in spent) return part !== undefined && spent.only.includes(part);
+  return part === undefined || !spent.except.includes(part);
+}
 
 /** What place, part, use and condition say: all that rules out, and all that is still to be told. */
 export function contextReasons(find: Case, target: CompiledTaxon): { leave: LeaveReason[]; pause: PauseReason[] } {
@@ -14,7 +32,7 @@ export function contextReasons(find: Case, target: CompiledTaxon): { leave: Leav
 
   if (!context.stages) missing.push('stages');
   if (!context.condition) missing.push('condition');
-  else if (SPENT.has(context.condition)) leave.push({ code: 'condition-rules-out', condition: context.condition });
+  else if (isSpent(context.condition, context.part)) leave.push({ code: 'condition-rules-out', condition: context.condition });
 
   if (target.taxon.parts.length === 0) leave.push({ code: 'not-wanted', target: target.id });
   else partReasons(find, target, leave, missing);

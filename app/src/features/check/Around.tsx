@@ -67,7 +67,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
         ))}
       </Ask>
       <Ask title="In what condition?" missing={context.condition === undefined}>
-        {(Object.keys(CONDITION) as (keyof typeof CONDITION)[]).map((id) => (
+        {conditionsOf(context.part).map((id) => (
           <Chip key={id} label={CONDITION[id]} chosen={context.condition === id} onPress={() => tell({ condition: id })} />
         ))}
       </Ask>
@@ -98,3 +98,9 @@ const styles = StyleSheet.create({
   around: { gap: space.xl },
   ask: { gap: space.s },
 });
+
+/** Ripeness is asked of what ripens. */
+function conditionsOf(part: string | undefined): (keyof typeof CONDITION)[] {
+  const ripens = part === 'fruit' || part === 'cone';
+  return (Object.keys(CONDITION) as (keyof typeof CONDITION)[]).filter((id) => ripens || (id !== 'ripe' && id !== 'unripe'));
+}
