@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { canonicalJson, decide, largestIndependent, type Case, type Verdict } from '../src';
-import { allUsual, at, character, find, goodContext, guide, taxon, targets } from './finds';
+import { canonicalJson, compileGuide, decide, largestIndependent, type Case, type Verdict } from '../src';
+import { allUsual, at, character, dangers, find, goodContext, guide, taxon, targets } from './finds';
 
 const RANK = { leave: 0, pause: 1, collect: 2 } as const;
 const rank = (verdict: Verdict) => RANK[verdict.outcome];
@@ -88,6 +88,20 @@ test('a further reading takes a bar away only by a dispute, or by fitting that t
       expect(fits || disputed.includes(added.group)).toBe(true);
     }
   }), RUNS);
+});
+
+test('what nobody has said of a taxon never rules it out', () => {
+  const some = fc.constantFrom(...dangers).chain((danger) => fc.record({
+    danger: fc.constant(danger), unsaid: fc.subarray([...new Set(danger.taxon.statements.map((s) => s.character as string))], { minLength: 1 }),
+  }));
+  let barred = 0;
+  fc.assert(fc.property(some, fc.constantFrom(...targets.map((t) => t.id)), ({ danger, unsaid }, id) => {
+    const silent = compileGuide({ ...guide.guide, taxa: guide.guide.taxa.map((t) => (t.id === danger.id ? { ...t, statements: t.statements.filter((s) => !unsaid.includes(s.character)) } : t)) });
+    const row = decide(silent, find(id, allUsual(id))).rows.find((r) => r.taxon === danger.id);
+    barred += row?.bars.length ?? 0;
+    for (const bar of row?.bars ?? []) expect([bar.character, unsaid.includes(bar.character)]).toEqual([bar.character, false]);
+  }), { numRuns: 60 });
+  expect(barred).toBeGreaterThan(0);
 });
 
 test('a mistaken stage makes no bar', () => {
