@@ -1,6 +1,6 @@
 import './guide';
 import { decide, parseCase, type Reason } from '@pause/core';
-import { searchTaxa } from '../src/features/new-find/search';
+import { searchTaxa, sharingName } from '../src/features/new-find/search';
 import { guide } from '../src/evaluate/guide';
 import { harmLine, readingWords, timeWords } from '../src/words/names';
 import { reasonWords, stripLine } from '../src/words/reasons';
@@ -85,5 +85,15 @@ describe('searching a name', () => {
     expect(found.slice(0, 3).map((m) => m.otherPlan)).toEqual([undefined, undefined, undefined]);
     expect(found.every((m) => m.taxon.taxon.kingdom === 'Fungi')).toBe(true);
     expect(found.at(-1)?.otherPlan).toBeDefined();
+  });
+
+  test('a name that means two taxa is told, whole and in any spelling of its case', () => {
+    const named = (id: string) => ({ ...guide.taxon(id)!, taxon: { ...guide.taxon(id)!.taxon, vernacularNames: { en: ['hedge bell'], de: ['Glöckel'] } } });
+    const two = { ...guide, taxa: [...guide.taxa, named('symphytum-officinale'), named('atropa-bella-donna')] };
+    expect(sharingName(two, 'Hedge Bell').map((t) => t.id)).toEqual(['symphytum-officinale', 'atropa-bella-donna']);
+    expect(sharingName(two, 'glockel')).toHaveLength(2);
+    expect(sharingName(two, 'hedge')).toEqual([]);
+    expect(sharingName(guide, 'penny bun')).toEqual([]);
+    expect(sharingName(two, ' ')).toEqual([]);
   });
 });

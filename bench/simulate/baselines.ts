@@ -1,6 +1,7 @@
 import {
-  identify, relationAtStages, toLook, type Case, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type PieceId, type Reading, type ReadingId, type StageId, type Unnamed,
+  relationAtStages, toLook, type Case, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type PieceId, type Reading, type ReadingId, type StageId, type Unnamed,
 } from '@pause/core';
+import { identify } from '@pause/core/questions';
 import { grow } from './specimen';
 import { observe, type Temper } from './observer';
 import type { Ended } from './protocol';

@@ -18,5 +18,3 @@ export * from './next';
 export * from './plan';
 export { partings, type Parting } from './part';
 export { FindRecord, FindSummary, Decision, Choice, caseOf } from './find';
-export { identify, type Candidate, type Identification, type IdentifyOptions, type TellingCheck } from './identify';
-export { pieceCheck, type PieceCheck } from './pieces';

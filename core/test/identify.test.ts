@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { identify, parseUnnamed, type Unnamed } from '../src';
+import { parseUnnamed, type Unnamed } from '../src';
+import { identify } from '../src/questions';
 import { at, guide, reading, targets, taxon, usualValue } from './finds';
 
 const unnamed = (kingdom: string, readings: ReturnType<typeof reading>[], context: object = {}): Unnamed => parseUnnamed({

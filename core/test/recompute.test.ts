@@ -1,5 +1,5 @@
-import { compileGuide, decide, parseGuide, pieceCheck } from '../src';
-import { lint, recompute, recomputer, separation } from '../src/questions';
+import { compileGuide, decide, parseGuide } from '../src';
+import { lint, pieceCheck, recompute, recomputer, separation } from '../src/questions';
 import { shippedGuide } from '@pause/guide';
 import { collectable, find, followChecks, guide } from './finds';
 

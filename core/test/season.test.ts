@@ -1,4 +1,5 @@
-import { decide, expectedHere, identify, nextChecks, type StageId } from '../src';
+import { decide, expectedHere, nextChecks, type StageId } from '../src';
+import { identify } from '../src/questions';
 import { collectable, find, followChecks, goodContext, guide, taxon } from './finds';
 
 const told = (phenology: unknown) => ({ ...taxon('boletus-edulis'), taxon: { ...taxon('boletus-edulis').taxon, phenology } }) as ReturnType<typeof taxon>;

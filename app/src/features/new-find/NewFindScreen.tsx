@@ -7,7 +7,7 @@ import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, GRADE } from '../../words/names';
 import { Body, BodyPlanDrawing, Button, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
-import { searchTaxa } from './search';
+import { searchTaxa, sharingName } from './search';
 
 /** What kind of body it has, then what the person believes it is. */
 export function NewFindScreen() {
@@ -20,6 +20,7 @@ export function NewFindScreen() {
   const [text, setText] = useState('');
   const [placeNote, setPlaceNote] = useState('');
   const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
+  const shared = useMemo(() => sharingName(guide, text), [text]);
   const chosenPlan = guide.guide.bodyPlans.find((p) => p.id === plan);
 
   const choose = (taxon: CompiledTaxon) => {
@@ -78,6 +79,12 @@ export function NewFindScreen() {
               style={styles.input}
             />
           </View>
+          {shared.length > 0 ? (
+            <View role="alert" style={styles.field}>
+              <Strong>“{text.trim()}” is a name of {shared.length === 2 ? 'two' : 'several'} of these:</Strong>
+              <Body>{shared.map((t) => t.taxon.scientificName).join(' and ')}. Only the scientific name tells them apart; be sure which one you mean.</Body>
+            </View>
+          ) : null}
           <View role="list" aria-label="Taxa of the guide">
             <Rule />
             {matches.map(({ taxon, name, otherPlan }) => (

@@ -38,3 +38,14 @@ export function searchTaxa(guide: CompiledGuide, text: string, plan: string | un
   const label = (match: Match) => match.taxon.taxon.vernacularNames.en?.[0] ?? '';
   return found.sort((a, b) => Number(a.otherPlan !== undefined) - Number(b.otherPlan !== undefined) || label(a).localeCompare(label(b)));
 }
+
+/**
+ * Taxa that share the common name that was typed in full, in any language: two plants have gone by one name before,
+ * and people have died of it. Empty where it means one taxon, or none.
+ */
+export function sharingName(guide: CompiledGuide, text: string): CompiledTaxon[] {
+  const wanted = plain(text);
+  if (wanted === '') return [];
+  const sharing = guide.taxa.filter(({ taxon }) => Object.values(taxon.vernacularNames).flat().some((name) => plain(name) === wanted));
+  return sharing.length > 1 ? sharing : [];
+}
