@@ -5,8 +5,10 @@ import { z } from 'zod';
  * a schema alone cannot say (that a statement names a character of the guide, and so on).
  */
 
-const slug = z.string().regex(/^[a-z0-9]+([.-][a-z0-9]+)*$/, 'lower-case words joined by "-" or "."');
-const text = z.string().trim().min(1).max(2000);
+/** An id: lower-case words joined by "-" or ".". */
+export const slug = z.string().regex(/^[a-z0-9]+([.-][a-z0-9]+)*$/, 'lower-case words joined by "-" or "."');
+/** Something to be read. */
+export const text = z.string().trim().min(1).max(2000);
 
 export const TaxonId = slug.brand<'TaxonId'>();
 export type TaxonId = z.infer<typeof TaxonId>;
@@ -132,6 +134,11 @@ export const Harm = z.strictObject({
   byRoute: z.partialRecord(Route, HarmGrade).optional(),
 });
 export type Harm = z.infer<typeof Harm>;
+
+/** Whether it harms anybody, by any route. */
+export function harms({ grade, byRoute }: Harm): boolean {
+  return grade !== 'none' || Object.values(byRoute ?? {}).some((by) => by !== 'none');
+}
 
 export const Part = z.strictObject({
   part: slug,

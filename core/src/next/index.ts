@@ -1,7 +1,7 @@
 import { dangersOf, needOf, short, tally } from '../bars';
-import { viewCase, type Case, type CaseView, type Look, type Reading, type ReadingValue } from '../case';
+import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
-import { relationAtStages, type Relation } from '../relation';
+import { relationAtStages, relationOverall, type Relation } from '../relation';
 import { disputedCharacters, LOOKS_THAT_COUNT } from '../settle';
 import { DAMAGE_SECONDS } from '../plan';
 import { STRAIN_SHARE } from '../target';
@@ -140,7 +140,7 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weig
       const look = toLook(guide, supposed(view, character, value));
       if (!look) continue;
       if ((look.causes & doubted) !== 0) inDoubt += 1;
-      for (const i of spare) if (isAgainst(guide, look, tallied.taxa[i] as number)) more += Math.max(0, tallied.change(i, character.group, look.causes, 'against'));
+      for (const i of spare) if (relationOverall(look, guide.taxa[tallied.taxa[i] as number] as CompiledTaxon) === 'against') more += Math.max(0, tallied.change(i, character.group, look.causes, 'against'));
       for (const i of open) {
         const column = tallied.taxa[i] as number;
         const lack = lacks[i] as number;
@@ -164,15 +164,6 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weig
       + (groupsMissing && !fitting.has(group) ? 1 : 0) + (strained ? 1 : 0);
     return brings > 0 ? (brings + more / values.length) * (1 - DOUBT * (inDoubt / values.length)) : brings;
   };
-}
-
-function isAgainst({ tables }: CompiledGuide, look: Look, taxon: number): boolean {
-  if (look.kind === 'states') {
-    const possible = tables.possible[look.character.index * tables.taxa + taxon] as number;
-    return possible !== 0 && (look.mask & possible) === 0;
-  }
-  const at = ((tables.spanRow[look.character.index] as number) * tables.taxa + taxon) * 4;
-  return look.high < (tables.spans[at] as number) || look.low > (tables.spans[at + 1] as number);
 }
 
 /**

@@ -1,6 +1,6 @@
 import { contentHash } from '../canonical';
 import {
-  fieldPath, GuideError, millimetres, parseGuide, type Character, type CharacterId, type Guide, type GuideProblem, type LengthUnit, type StageId,
+  fieldPath, GuideError, harms, millimetres, parseGuide, type Character, type CharacterId, type Guide, type GuideProblem, type LengthUnit, type StageId,
   type StateId, type Statement, type Taxon, type TaxonId,
 } from '../guide';
 import { Pack, type Correction } from './schema';
@@ -106,11 +106,6 @@ function withNames(names: Taxon['vernacularNames'], more: Taxon['vernacularNames
   return Object.fromEntries([...languages].map((language) => [language, [...new Set([...(names[language] ?? []), ...(more[language] ?? [])])]]));
 }
 
-/** Whether it can harm anybody by any route: then what it can look like must not shrink unseen. */
-function isDangerous({ harm }: Taxon): boolean {
-  return harm.grade !== 'none' || Object.values(harm.byRoute ?? {}).some((grade) => grade !== 'none');
-}
-
 type Said = { readonly usual: readonly StateId[]; readonly occasional: readonly StateId[] } | { readonly usual: readonly [number, number]; readonly outer: readonly [number, number]; readonly unit: LengthUnit | undefined };
 
 function said(statement: Statement): Said {
@@ -123,7 +118,7 @@ function said(statement: Statement): Said {
 function correct(taxon: Taxon, { statement, reviewedBy }: Correction, characters: ReadonlyMap<string, Character>, held: Held[]): Statement[] {
   const character = characters.get(statement.character);
   if (!character) return taxon.statements;
-  const free = reviewedBy !== undefined || !isDangerous(taxon);
+  const free = reviewedBy !== undefined || !harms(taxon.harm);
   const now = said(statement);
   const before = new Map<StageId, Said>();
   for (const other of taxon.statements) {

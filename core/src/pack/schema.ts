@@ -1,8 +1,5 @@
 import { z } from 'zod';
-import { Character, Statement, Taxon, TaxonId } from '../guide';
-
-const text = z.string().trim().min(1).max(2000);
-const slug = z.string().regex(/^[a-z0-9]+([.-][a-z0-9]+)*$/, 'lower-case words joined by "-" or "."');
+import { Character, slug, Statement, Taxon, TaxonId, text } from '../guide/schema';
 
 /** A statement put right, and who of the keepers answers for it. */
 export const Correction = z.strictObject({ taxon: TaxonId, statement: Statement, reviewedBy: text.optional() });

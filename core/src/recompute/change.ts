@@ -1,6 +1,6 @@
 import { canonicalJson } from '../canonical';
 import type { Case } from '../case';
-import type { CompiledGuide, CompiledTaxon, Taxon } from '../guide';
+import { harms, type CompiledGuide, type CompiledTaxon, type Taxon } from '../guide';
 
 /** What differs between two versions of a guide, as far as a verdict can tell. */
 export interface GuideChange {
@@ -18,7 +18,6 @@ export interface GuideChange {
 const asDanger = ({ id, kingdom, harm, stages, growsMixed, review }: Taxon) => canonicalJson({ id, kingdom, harm, stages, growsMixed, review });
 /** What of it counts only where it is the target; names, food, benefits and the like count nowhere. */
 const asTarget = ({ statements: _s, vernacularNames: _n, food: _f, benefits: _b, otherUses: _o, regrowth: _r, ...rest }: Taxon) => canonicalJson(rest);
-const isDangerous = ({ grade, taxon }: CompiledTaxon) => grade !== 'none' || Object.values(taxon.harm.byRoute ?? {}).some((g) => g !== 'none');
 const sayings = ({ taxon }: CompiledTaxon): Map<string, string> => {
   const said = new Map<string, unknown[]>();
   for (const s of taxon.statements) said.set(s.character, [...(said.get(s.character) ?? []), s]);
@@ -51,7 +50,7 @@ export function changeBetween(before: CompiledGuide, after: CompiledGuide): Guid
     const [was, is] = [sayings(old), sayings(now)];
     for (const character of new Set([...was.keys(), ...is.keys()])) {
       if (was.get(character) === is.get(character)) continue;
-      if (isDangerous(old)) characters.add(character);
+      if (harms(old.taxon.harm)) characters.add(character);
       else ofTargets.add(`${old.id} ${character}`);
     }
   }
