@@ -1,9 +1,11 @@
 import { partings, relationOverall, toLook } from '../src';
 import { dangers, guide, reading, targets, taxon } from './finds';
 
-test('gentian and false hellebore part in arrangement, veins, base and root', () => {
+test('gentian and false hellebore part in base and root, and in flower in arrangement', () => {
   const parts = partings(guide, taxon('gentiana-lutea'), taxon('veratrum-album'), undefined).map((p) => p.character);
-  expect(parts).toEqual(expect.arrayContaining(['leaf.venation', 'root.form', 'root.flesh']));
+  expect(parts).toEqual(expect.arrayContaining(['leaf.base', 'root.form', 'root.flesh']));
+  // Whoever overlooks the pleats sees its veins run like those of the gentian: they are no ground.
+  expect(parts).not.toContain('leaf.venation');
   // Leaves from the ground are seen in both before they flower, so over all stages the arrangement does not part them.
   expect(parts).not.toContain('leaf.arrangement');
   const inFlower = partings(guide, taxon('gentiana-lutea'), taxon('veratrum-album'), [taxon('gentiana-lutea').taxon.stages[1]!]);
