@@ -1,7 +1,7 @@
 import type { CaseView, Look, ReadingId } from '../case';
 import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type SharedCause, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
-import { gradeBy, needOf, rowKey, type Dangers } from './dangers';
+import { gradeBy, rowKey, type Dangers } from './dangers';
 import type { Tally } from './tally';
 
 export { BARS_NEEDED, dangersOf, gradeBy, needOf, routeOf, type Dangers } from './dangers';
@@ -107,19 +107,17 @@ export function barRows(guide: CompiledGuide, dangers: Dangers, tallied: Tally):
     bars.set(look, bar);
     return bar;
   };
-  const row = (taxon: CompiledTaxon, listed: boolean, have: number, chosen: readonly Bar[], otherKingdom: boolean): BarRow => {
-    const grade = gradeBy(taxon, dangers.route);
-    return { taxon: taxon.id, grade, listed, need: dangers.needs[grade], have, bars: chosen, otherKingdom };
-  };
   const rows: BarRow[] = [];
   const ruledOut = otherKingdomRows(guide, dangers);
   let next = 0;
   for (let i = 0; i < tallied.taxa.length; i += 1) {
     const taxon = guide.taxa[tallied.taxa[i] as number] as CompiledTaxon;
     const listed = dangers.listed[i] === 1;
-    const key = rowKey(guide, taxon, gradeBy(taxon, dangers.route), listed);
+    const grade = gradeBy(taxon, dangers.route);
+    const key = rowKey(guide, taxon, grade, listed);
     for (; next < ruledOut.length && (ruledOut[next] as Ruled).key < key; next += 1) rows.push((ruledOut[next] as Ruled).row);
-    rows.push(row(taxon, listed, tallied.count(i), tallied.looks(i, needOf(dangers, taxon)).map(barOf), false));
+    const need = dangers.needs[grade];
+    rows.push({ taxon: taxon.id, grade, listed, need, have: tallied.count(i), bars: tallied.looks(i, need).map(barOf), otherKingdom: false });
   }
   for (; next < ruledOut.length; next += 1) rows.push((ruledOut[next] as Ruled).row);
   return rows;

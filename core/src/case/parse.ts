@@ -21,7 +21,7 @@ export class CaseError extends Error {
  * @throws CaseError with every problem found, each naming its field (`readings[2].value.unit`)
  */
 export function parseCase(raw: unknown, guide: CompiledGuide): Case {
-  return parsed(Case, raw, (find) => [...checkNames(find, guide), ...checkCase(find, guide)]);
+  return parsed(Case, raw, (find) => caseProblems(find, guide));
 }
 
 /** What of a find that was parsed before does not go with this guide. */

@@ -1,6 +1,6 @@
 import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, HarmGrade, Known, StageId, TaxonId } from '../guide';
-import { DAMAGE_SECONDS, type Hands } from '../plan';
+import { DAMAGE_SECONDS, gearAtHand, type Hands } from '../plan';
 import { relationOverall, type Relation } from '../relation';
 import { expectedHere } from '../season';
 
@@ -173,7 +173,7 @@ function tellingChecks(
   return guide.characters
     .filter((c) => c.character.kingdom === view.find.kingdom && c.stateBit.size > 0 && !view.onPiece.has(c.index))
     .filter((c) => hands.without?.has(c.id) !== true && c.character.seconds <= (hands.longest ?? Infinity))
-    .filter((c) => (c.character.gear ?? []).every((g) => (hands.gear ? hands.gear.has(g) : view.find.context.gear?.includes(g) !== false)))
+    .filter((c) => gearAtHand(c, view.find, hands))
     .filter((c) => stages === undefined || stages.some((stage) => c.stages.has(stage)))
     .map((c): TellingCheck => {
       const chances = [...taxa.map((t) => stateChances(c, knownOf(c, t, stages), c.character.misread)), stateChances(c, undefined, 0)];

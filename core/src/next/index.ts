@@ -3,7 +3,7 @@ import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } f
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
 import { relationAtStages, relationOverall, type Relation } from '../relation';
 import { disputedCharacters, LOOKS_THAT_COUNT } from '../settle';
-import { DAMAGE_SECONDS } from '../plan';
+import { DAMAGE_SECONDS, gearAtHand } from '../plan';
 import { STRAIN_SHARE } from '../target';
 import { toLook } from '../case';
 import { shopping, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
@@ -89,7 +89,7 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   const gain = gains(guide, view, target, weighed);
   const fresh = guide.characters
     .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
-    .filter((c) => (c.character.gear ?? []).every((g) => find.context.gear?.includes(g) !== false))
+    .filter((c) => gearAtHand(c, find))
     .filter((c) => !passedOver.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)))
     .map((c) => check(guide, c.id, 'brings-nearer', gain(c)))
     .filter((c) => c.gain > 0)
@@ -111,8 +111,9 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
 
 /**
  * What a sure reading of a character would bring, on the average over what is usual for the target: bars that are
- * missing, a signature mark (counted twice), a group; less the bars that it would cost where it fits a dangerous taxon. What brings anything is the better for each spare
- * bar against a listed lookalike: whoever wants it to be the target errs towards it, and three bars are soon misread.
+ * missing, a signature mark (counted twice), a group; less the bars that it would cost where it fits a dangerous taxon.
+ * What brings anything is the better for each spare bar against a listed lookalike: whoever wants it to be the target
+ * errs towards it, and three bars are soon misread.
  */
 function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weighed: Weighed): (c: CompiledCharacter) => number {
   const { tables } = guide;

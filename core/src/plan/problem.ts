@@ -1,5 +1,5 @@
 import { dangersOf, groundsAgainst, largestIndependent, needOf } from '../bars';
-import type { CaseView } from '../case';
+import type { CaseView, Unnamed } from '../case';
 import { CAUSE_BIT, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
 import { couldFit } from '../relation';
 import { disputedCharacters } from '../settle';
@@ -20,6 +20,11 @@ export interface Hands {
   readonly without?: ReadonlySet<string>;
   /** Nothing that takes longer than this, in seconds. */
   readonly longest?: number;
+}
+
+/** Whether all the gear that a character wants is at hand: by what is given here, else by what the find says. */
+export function gearAtHand({ character }: CompiledCharacter, find: Unnamed, hands: Hands = {}): boolean {
+  return (character.gear ?? []).every((g) => (hands.gear ? hands.gear.has(g) : find.context.gear?.includes(g) !== false));
 }
 
 export interface Option {
@@ -65,7 +70,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   const possible = (c: CompiledCharacter) => !c.place && c.character.kingdom === view.find.kingdom
     && !view.onPiece.has(c.index) && !passed.has(c.id) && hands.without?.has(c.id) !== true
     && c.character.seconds <= (hands.longest ?? Infinity)
-    && (c.character.gear ?? []).every((g) => (hands.gear ? hands.gear.has(g) : view.find.context.gear?.includes(g) !== false))
+    && gearAtHand(c, view.find, hands)
     && stages.some((stage) => c.stages.has(stage));
   const expected = guide.characters.flatMap((character) => {
     const usual = possible(character) ? usualOf(character, target, stages) : undefined;
