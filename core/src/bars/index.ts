@@ -1,7 +1,7 @@
 import type { CaseView, Look, ReadingId } from '../case';
 import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type SharedCause, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
-import { gradeBy, rowKey, type Dangers } from './dangers';
+import type { Dangers, Standing } from './dangers';
 import type { Tally } from './tally';
 
 export { BARS_NEEDED, dangersOf, gradeBy, needOf, routeOf, type Dangers } from './dangers';
@@ -107,17 +107,23 @@ export function barRows(guide: CompiledGuide, dangers: Dangers, tallied: Tally):
     bars.set(look, bar);
     return bar;
   };
+  // Most rows share their bars with many others: one list for all of them.
+  const lists = new Map<readonly Look[], readonly Bar[]>();
+  const barsOf = (looks: readonly Look[]): readonly Bar[] => {
+    const known = lists.get(looks);
+    if (known) return known;
+    const list = looks.map(barOf);
+    lists.set(looks, list);
+    return list;
+  };
   const rows: BarRow[] = [];
-  const ruledOut = otherKingdomRows(guide, dangers);
+  const ruledOut = otherKingdomRows(dangers);
   let next = 0;
-  for (let i = 0; i < tallied.taxa.length; i += 1) {
-    const taxon = guide.taxa[tallied.taxa[i] as number] as CompiledTaxon;
-    const listed = dangers.listed[i] === 1;
-    const grade = gradeBy(taxon, dangers.route);
-    const key = rowKey(guide, taxon, grade, listed);
+  for (let i = 0; i < dangers.standing.length; i += 1) {
+    const { taxon, grade, listed, key } = dangers.standing[i] as Standing;
     for (; next < ruledOut.length && (ruledOut[next] as Ruled).key < key; next += 1) rows.push((ruledOut[next] as Ruled).row);
     const need = dangers.needs[grade];
-    rows.push({ taxon: taxon.id, grade, listed, need, have: tallied.count(i), bars: tallied.looks(i, need).map(barOf), otherKingdom: false });
+    rows.push({ taxon, grade, listed, need, have: tallied.count(i), bars: barsOf(tallied.looks(i, need)), otherKingdom: false });
   }
   for (; next < ruledOut.length; next += 1) rows.push((ruledOut[next] as Ruled).row);
   return rows;
@@ -131,16 +137,15 @@ interface Ruled {
 /** Rows of the other kingdom are the same for every find with these needs. */
 const ruled = new WeakMap<Dangers['other'], Map<string, readonly Ruled[]>>();
 
-function otherKingdomRows(guide: CompiledGuide, { other, needs, route }: Dangers): readonly Ruled[] {
+function otherKingdomRows({ other, needs }: Dangers): readonly Ruled[] {
   const known = ruled.get(other) ?? new Map<string, readonly Ruled[]>();
   ruled.set(other, known);
   const name = `${needs.deadly} ${needs.serious} ${needs.unpleasant}`;
   const before = known.get(name);
   if (before) return before;
-  const now = other.map(({ taxon, listed }): Ruled => {
-    const grade = gradeBy(taxon, route);
-    return { key: rowKey(guide, taxon, grade, listed), row: { taxon: taxon.id, grade, listed, need: needs[grade], have: 0, bars: [], otherKingdom: true } };
-  });
+  const now = other.map(({ taxon, grade, listed, key }): Ruled => (
+    { key, row: { taxon, grade, listed, need: needs[grade], have: 0, bars: [], otherKingdom: true } }
+  ));
   known.set(name, now);
   return now;
 }

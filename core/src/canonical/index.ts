@@ -25,6 +25,19 @@ export function canonicalJson(value: unknown): string {
   throw new TypeError(`a ${typeof value} has no JSON form`);
 }
 
+/** Whether two values have the same canonical JSON, without writing it. */
+export function sameValue(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a) || Array.isArray(b)) {
+    return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((item, i) => sameValue(item ?? null, b[i] ?? null));
+  }
+  const [one, other] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  for (const key in one) if (!sameValue(one[key], other[key])) return false;
+  for (const key in other) if (other[key] !== undefined && one[key] === undefined) return false;
+  return true;
+}
+
 /** SHA-256 (FIPS 180-4) over the canonical JSON of a value, as 64 lower-case hexadecimal digits. */
 export function contentHash(value: unknown): string {
   return bytesToHex(sha256(utf8ToBytes(canonicalJson(value))));

@@ -93,11 +93,11 @@ function* checkReadings(find: Unnamed, guide: CompiledGuide): Generator<CaseProb
   const pieces = new Set<string>(find.pieces.map((p) => p.id));
   const ids = new Set<string>();
   for (const [index, reading] of find.readings.entries()) {
-    const at = `readings[${index}]`;
-    if (ids.has(reading.id)) yield { field: `${at}.id`, reason: `"${reading.id}" is there twice` };
+    const at = () => `readings[${index}]`;
+    if (ids.has(reading.id)) yield { field: `${at()}.id`, reason: `"${reading.id}" is there twice` };
     ids.add(reading.id);
-    if (!pieces.has(reading.piece)) yield { field: `${at}.piece`, reason: `"${reading.piece}" is not a piece of this find` };
-    for (const problem of checkValue(reading, find.kingdom, guide)) yield { ...problem, field: `${at}.${problem.field}` };
+    if (!pieces.has(reading.piece)) yield { field: `${at()}.piece`, reason: `"${reading.piece}" is not a piece of this find` };
+    for (const problem of checkValue(reading, find.kingdom, guide)) yield { ...problem, field: `${at()}.${problem.field}` };
   }
   const withdrawn = new Set<string>();
   for (const [index, withdrawal] of (find.withdrawals ?? []).entries()) {

@@ -1,4 +1,4 @@
-import { dangersOf, needOf, short, tally } from '../bars';
+import { dangersOf, short, tally } from '../bars';
 import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
 import { relationAtStages, relationOverall, type Relation } from '../relation';
@@ -118,14 +118,13 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
 function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weighed: Weighed): (c: CompiledCharacter) => number {
   const { tables } = guide;
   const { tallied, held, dangers } = weighed;
-  const lacks = Int32Array.from(tallied.taxa, (index, i) => {
-    const taxon = guide.taxa[index];
-    return taxon ? needOf(dangers, taxon) - tallied.count(i) : 0;
-  });
+  const lacks = dangers.standing.map(({ grade }, i) => dangers.needs[grade] - tallied.count(i));
   // Rows with bars to spare neither gain nor lose.
-  const open = Int32Array.from([...lacks.keys()].filter((i) => (lacks[i] ?? 0) >= 0));
-  // Spare bars bring no check about, they only choose among those that are needed anyway.
-  const spare = Int32Array.from([...dangers.listed.keys()].filter((i) => dangers.listed[i] === 1 && (lacks[i] ?? 1) <= 0 && (lacks[i] ?? 1) > -SPARE_BARS));
+  const open: number[] = [];
+  for (const [i, lack] of lacks.entries()) if (lack >= 0) open.push(i);
+  // Spare bars bring no check about, they only choose among those that are needed anyway. Listed ones stand first.
+  const firstUnlisted = dangers.standing.findIndex((danger) => !danger.listed);
+  const spare = lacks.slice(0, firstUnlisted < 0 ? lacks.length : firstUnlisted).flatMap((lack, i) => (lack <= 0 && lack > -SPARE_BARS ? [i] : []));
   const marks = new Set<string>(held.signature.filter((mark) => !mark.held).map((mark) => mark.character));
   const fitting = new Set(held.fitGroups);
   const groupsMissing = held.fitGroups.length < held.groupsNeeded;
@@ -226,10 +225,7 @@ function stagesOf(find: Case, target: CompiledTaxon): readonly StageId[] {
 function rowsOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): readonly { readonly taxon: TaxonId; readonly have: number; readonly need: number }[] {
   const dangers = dangersOf(guide, view, target, shopping(view).extraBars);
   const tallied = tally(guide, view, disputedCharacters(view), dangers.same);
-  return [...dangers.same].flatMap((index, i) => {
-    const taxon = guide.taxa[index];
-    return taxon ? [{ taxon: taxon.id, have: tallied.count(i), need: needOf(dangers, taxon) }] : [];
-  });
+  return dangers.standing.map(({ taxon, grade }, i) => ({ taxon, have: tallied.count(i), need: dangers.needs[grade] }));
 }
 
 function usualValues(find: Case, target: CompiledTaxon, character: CompiledCharacter): ReadingValue[] {

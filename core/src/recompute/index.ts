@@ -1,8 +1,8 @@
 import type { BarRow } from '../bars';
-import { canonicalJson } from '../canonical';
+import { canonicalJson, sameValue } from '../canonical';
 import { CaseError, caseProblems, type Case, type CaseProblem } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
-import { changeBetween, touches } from './change';
+import { changeBetween, statementsMet, touches } from './change';
 import { decide, type Outcome, type Reason, type Verdict } from '../verdict';
 
 /** A stored verdict, asked again of another guide version. */
@@ -16,18 +16,56 @@ export interface Recomputed {
   readonly rows: readonly { readonly taxon: TaxonId; readonly from: { readonly have: number; readonly need: number } | undefined; readonly to: { readonly have: number; readonly need: number } | undefined }[];
   /** What was read and the new guide no longer asks; these readings were left out. */
   readonly unread: readonly CaseProblem[];
-  /** Statements on what was read that differ between the two guides; only if the old guide is at hand. */
+  /** Statements on what was read that differ between the two guides; none where the old guide is not at hand. */
   readonly statements: readonly { readonly taxon: TaxonId; readonly character: CharacterId }[];
+}
+
+/** A find and the verdict that was given on it. */
+interface Stored {
+  readonly find: Case;
+  readonly verdict: Verdict;
 }
 
 /**
  * Re-evaluates a stored find under a new guide version, with what changed and why. The find stays as it is; readings
  * that the new guide cannot read are left out and named. A target that the new guide does not know is a CaseError.
  */
-export function recompute(stored: { readonly find: Case; readonly verdict: Verdict; readonly guide?: CompiledGuide }, guide: CompiledGuide): { verdict: Verdict; difference: Recomputed } {
+export function recompute(stored: Stored, guide: CompiledGuide): { verdict: Verdict; difference: Recomputed } {
+  return askedAgain(stored, guide, []);
+}
+
+/**
+ * Re-evaluates any number of stored finds under a new version: the two versions are compared once, and only what the
+ * difference touches is asked again. What it does not touch keeps its verdict, under the new version's name; the
+ * result is the same as that of `recompute` for each, with the statements that differ (`core/test/recompute.test.ts`).
+ */
+export function recomputer(before: CompiledGuide, after: CompiledGuide): (stored: Stored) => { verdict: Verdict; difference: Recomputed } {
+  const change = changeBetween(before, after);
+  const asksTheSame = !change.everything && change.characters.size === 0;
+  return (stored) => {
+    const { find, verdict } = stored;
+    const statements = statementsMet(change, find);
+    const known = verdict.guide.version === before.version;
+    // What the old version could read, a version with the same questions and taxa can read.
+    if (known && asksTheSame && touches(change, find)) return compared(verdict, decide(after, find), [], statements);
+    if (!known || touches(change, find)) return askedAgain(stored, after, statements);
+    const { outcome } = verdict;
+    return {
+      verdict: { ...verdict, guide: { id: after.guide.id, version: after.version } },
+      difference: {
+        before: { outcome, version: before.version }, after: { outcome, version: after.version },
+        recalled: false, reasonsGone: [], reasonsNew: [], rows: [], unread: [], statements,
+      },
+    };
+  };
+}
+
+function askedAgain(stored: Stored, guide: CompiledGuide, statements: Recomputed['statements']): { verdict: Verdict; difference: Recomputed } {
   const { find, unread } = readable(stored.find, guide);
-  const verdict = decide(guide, find);
-  const { verdict: old } = stored;
+  return compared(stored.verdict, decide(guide, find), unread, statements);
+}
+
+function compared(old: Verdict, verdict: Verdict, unread: Recomputed['unread'], statements: Recomputed['statements']): { verdict: Verdict; difference: Recomputed } {
   return {
     verdict,
     difference: {
@@ -37,28 +75,8 @@ export function recompute(stored: { readonly find: Case; readonly verdict: Verdi
       ...reasonsChanged(old.reasons, verdict.reasons),
       rows: rowsChanged(old.rows, verdict.rows),
       unread,
-      statements: stored.guide ? changedStatements(stored.guide, guide, find) : [],
+      statements,
     },
-  };
-}
-
-/**
- * Re-evaluates any number of stored finds under a new version: the two versions are compared once, and only what the
- * difference touches is asked again. What it does not touch keeps its verdict, under the new version's name; the
- * result is the same as that of `recompute` for each (`core/test/recompute.test.ts`).
- */
-export function recomputer(before: CompiledGuide, after: CompiledGuide): (stored: { readonly find: Case; readonly verdict: Verdict }) => { verdict: Verdict; difference: Recomputed } {
-  const change = changeBetween(before, after);
-  return ({ find, verdict }) => {
-    if (verdict.guide.version !== before.version || touches(change, find)) return recompute({ find, verdict, guide: before }, after);
-    const { outcome } = verdict;
-    return {
-      verdict: { ...verdict, guide: { id: after.guide.id, version: after.version } },
-      difference: {
-        before: { outcome, version: before.version }, after: { outcome, version: after.version },
-        recalled: false, reasonsGone: [], reasonsNew: [], rows: [], unread: [], statements: [],
-      },
-    };
   };
 }
 
@@ -73,6 +91,7 @@ function rowsChanged(before: readonly BarRow[], after: readonly BarRow[]): Recom
 }
 
 function reasonsChanged(before: readonly Reason[], after: readonly Reason[]): { reasonsGone: Reason[]; reasonsNew: Reason[] } {
+  if (sameValue(before, after)) return { reasonsGone: [], reasonsNew: [] };
   const old = new Map(before.map((reason) => [canonicalJson(reason), reason]));
   const now = new Map(after.map((reason) => [canonicalJson(reason), reason]));
   return {
@@ -105,14 +124,4 @@ function readable(stored: Case, guide: CompiledGuide): { find: Case; unread: Cas
   const left = caseProblems(rest, guide);
   if (left.length > 0) throw new CaseError(left);
   return { find: rest, unread };
-}
-
-function changedStatements(before: CompiledGuide, after: CompiledGuide, find: Case): { taxon: TaxonId; character: CharacterId }[] {
-  const characters = new Set(find.readings.map((r) => r.character));
-  const said = (guide: CompiledGuide, taxon: string, character: string) =>
-    canonicalJson(guide.taxon(taxon)?.taxon.statements.filter((s) => s.character === character) ?? null);
-  const taxa = [...new Set([...before.taxa, ...after.taxa].filter((t) => t.grade !== 'none' || t.id === find.target).map((t) => t.id))].sort();
-  return taxa.flatMap((taxon) => [...characters].sort()
-    .filter((character) => said(before, taxon, character) !== said(after, taxon, character))
-    .map((character) => ({ taxon, character })));
 }

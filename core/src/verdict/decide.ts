@@ -73,6 +73,8 @@ interface Judged {
   readonly shopped: Shopping;
   readonly leave: readonly LeaveReason[];
   readonly pause: readonly PauseReason[];
+  /** Something that was not read rules it out: no reading can change that. */
+  readonly ruledOutUnread: boolean;
 }
 
 function judge(guide: CompiledGuide, view: CaseView): Judged {
@@ -80,9 +82,10 @@ function judge(guide: CompiledGuide, view: CaseView): Judged {
   if (!target) throw new Error(`target "${view.find.target}" is not in the guide`);
   const held = holds(guide, view, target);
   const around = contextReasons(view.find, target);
+  const contradicted = contradictions(guide, view, target, held);
   const leave: LeaveReason[] = [
     ...(target.taxon.kingdom === view.find.kingdom ? [] : [{ code: 'other-kingdom', target: target.id } as const]),
-    ...contradictions(guide, view, target, held),
+    ...contradicted,
     ...around.leave,
     ...forgone(view.find, target),
   ];
@@ -91,7 +94,7 @@ function judge(guide: CompiledGuide, view: CaseView): Judged {
     ...stillMissing(guide, view, target, held),
     ...around.pause,
   ];
-  return { target, held, disputed: disputedCharacters(view), shopped: shopping(view), leave, pause };
+  return { target, held, disputed: disputedCharacters(view), shopped: shopping(view), leave, pause, ruledOutUnread: leave.length > contradicted.length };
 }
 
 export interface Weighed {
@@ -283,15 +286,14 @@ const STAYS: ReadonlySet<string> = new Set([
  */
 function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): ReadingId[] {
   const { judged, tallied, dangers, outcome, held } = weighed;
+  if (judged.ruledOutUnread) return [];
   const quiet = view.withdrawn.length === 0 && held.otherPieces.length === 0 && [...held.settled.values()].every((s) => s.against === 0);
   if (outcome === 'pause' && quiet && judged.pause.some((reason) => STAYS.has(reason.code))) return [];
 
+  // Rows without a bar to spare.
   const tight: number[] = [];
-  for (let i = 0; i < tallied.taxa.length; i += 1) {
-    const taxon = guide.taxa[tallied.taxa[i] as number];
-    if (taxon && (outcome !== 'collect' || tallied.count(i) <= needOf(dangers, taxon))) tight.push(i);
-  }
-  const among = tallied.taxa.filter((_, i) => outcome !== 'collect' || tight.includes(i));
+  for (const [i, { grade }] of dangers.standing.entries()) if (tallied.count(i) <= dangers.needs[grade]) tight.push(i);
+  const among = outcome === 'collect' ? Int32Array.from(tight, (i) => tallied.taxa[i] as number) : tallied.taxa;
   const passed = new Set<string>([
     ...(view.find.skips ?? []).map((skip) => skip.character),
     ...view.find.readings.filter((r) => r.value.kind === 'cant-tell').map((r) => r.character),
