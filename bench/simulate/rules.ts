@@ -1,4 +1,4 @@
-import { weighAndAsk, type BarRow, type Case, type Check, type CompiledGuide, type Outcome, type Reason } from '@pause/core';
+import { GROUPS_NEEDED, weighAndAsk, type BarRow, type Case, type Check, type CompiledGuide, type Outcome, type Reason } from '@pause/core';
 
 /** How a find is judged: by every rule, or with one of them switched off to see what it buys. */
 export interface Rules {
@@ -25,10 +25,10 @@ export const EVERY_RULE: Rules = { name: 'every rule', see: asItIs, judge: passi
 
 /** The same with another number of groups that must fit. */
 export function withGroups(groups: number): Rules {
-  return {
-    name: `${groups} groups`, see: asItIs,
-    judge: passing((reason) => reason.code === 'groups-short' && reason.have >= groups),
-  };
+  const judge: Rules['judge'] = groups > GROUPS_NEEDED
+    ? (guide, find) => EVERY_RULE.judge(guide, { ...find, policy: { ...find.policy, groupsNeeded: groups } })
+    : passing((reason) => reason.code === 'groups-short' && reason.have >= groups);
+  return { name: `${groups} groups`, see: asItIs, judge };
 }
 
 /** A guide prepared once for rules that see it otherwise. */
