@@ -33,7 +33,7 @@ export const BASELINES = {
   'most features matched': mostMatched, 'probability over 0.95': probable(0.95), 'probability over 0.99': probable(0.99), 'branching key': branchingKey,
 } as const;
 
-/** Up to the model's own number: fewer are passed over here, more cannot be. */
+/** On both sides of the model’s own number: fewer are passed over here, more are asked by a group’s policy. */
 export const GROUPS_TRIED = [0, 4, 5, 6, 7, 8, 9, 10, 12];
 const RULES = new Map<string, Rules>([EVERY_RULE, ...WITHOUT, ...GROUPS_TRIED.map(withGroups)].map((rules) => [rules.name, rules]));
 

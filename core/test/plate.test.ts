@@ -1,0 +1,72 @@
+import fc from 'fast-check';
+import { ANSWER, answerPlate, bladeOutline, boxOf, boxOfMarks, halfWidth, inside, OUTLINES, pathData, veins, type Point } from '../src/plate';
+import { guide } from './finds';
+
+const asked = guide.characters.filter((c) => c.character.kind === 'states').map((c) => [c.id as string, [...c.stateBit.keys()]] as const);
+
+describe('answers are drawings', () => {
+  test.each(asked)('%s: each of its states is drawn, inside the sheet, and no two alike', (character, states) => {
+    const seen = new Map<string, string>();
+    for (const state of states) {
+      const plate = answerPlate(character, state);
+      if (!plate) throw new Error(`${character} = ${state} is not drawn`);
+      const { left, right, top, bottom } = boxOfMarks(plate.marks);
+      expect({ state, within: left >= 0 && top >= 0 && right <= ANSWER.width && bottom <= ANSWER.height }).toEqual({ state, within: true });
+      const drawn = plate.marks.map((mark) => pathData(mark) + mark.fill + mark.ink).join();
+      expect({ state, as: seen.get(drawn) }).toEqual({ state, as: undefined });
+      seen.set(drawn, state);
+      for (const mark of plate.marks) {
+        expect(mark.line.length).toBeGreaterThanOrEqual(mark.closed ? 3 : 2);
+        expect(mark.line.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y))).toBe(true);
+      }
+      // Something is drawn in full, not only its surroundings.
+      expect(plate.marks.some((mark) => mark.ink !== 'faint' || mark.fill !== 'none')).toBe(true);
+    }
+  });
+
+  test('the same answer gives the same marks; what nobody has drawn gives none', () => {
+    expect(answerPlate('stem.marks', 'spotted')).toEqual(answerPlate('stem.marks', 'spotted'));
+    expect(answerPlate('stem.marks', 'striped')).toBeUndefined();
+    expect(answerPlate('wing.beat', 'fast')).toBeUndefined();
+    expect(answerPlate('constructor', 'toString')).toBeUndefined();
+  });
+});
+
+describe('blades', () => {
+  const outline = fc.record({
+    base: fc.double({ min: 0.3, max: 1.2, noNaN: true }), tip: fc.double({ min: 0.3, max: 1.2, noNaN: true }), ratio: fc.double({ min: 1, max: 12, noNaN: true }),
+  });
+
+  test('measured length to width is what was stated, and the broadest place is where the exponents say', () => {
+    fc.assert(fc.property(outline, fc.double({ min: 20, max: 200, noNaN: true }), (stated, length) => {
+      const line = bladeOutline(stated, length);
+      const { left, right, top, bottom } = boxOf([line]);
+      expect((bottom - top) / (right - left)).toBeGreaterThan(stated.ratio * 0.98);
+      expect((bottom - top) / (right - left)).toBeLessThan(stated.ratio * 1.02);
+      const widest = line.reduce((a, b) => (b[0] > a[0] ? b : a));
+      expect(-widest[1] / length).toBeCloseTo(stated.base / (stated.base + stated.tip), 1);
+      expect(halfWidth(stated, stated.base / (stated.base + stated.tip))).toBeCloseTo(1, 10);
+    }));
+  });
+
+  test('the outline closes, is the same on both sides, and the veins stay inside it', () => {
+    fc.assert(fc.property(outline, fc.constantFrom('net', 'arching', 'pleated', 'parallel', 'curved-pairs', 'one'), (stated, venation) => {
+      const line = bladeOutline(stated, 60);
+      expect(line[0]).toEqual([0, -0]);
+      for (const [x, y] of line) expect(line.some(([ox, oy]) => Math.abs(ox + x) < 1e-9 && Math.abs(oy - y) < 1e-9)).toBe(true);
+      // A hair wider, so that rounding on the very edge does not count.
+      const wider = bladeOutline({ ...stated, ratio: stated.ratio * 0.9 }, 60.5);
+      for (const vein of veins(stated, 60, venation)) for (const [x, y] of vein.slice(1, -1)) expect(inside([x, y - 0.1] as Point, wider)).toBe(true);
+    }), { numRuns: 60 });
+  });
+
+  test('teeth add to the edge and never turn it inside out', () => {
+    const smooth = bladeOutline(OUTLINES.elliptic, 60);
+    for (const margin of ['finely-serrate', 'coarsely-serrate', 'double-serrate', 'rounded-teeth', 'bristle-toothed'] as const) {
+      const line = bladeOutline(OUTLINES.elliptic, 60, margin);
+      const right = line.slice(0, Math.floor(line.length / 2));
+      expect(right.every(([x]) => x >= -1e-9)).toBe(true);
+      expect(boxOf([line]).right).toBeGreaterThan(boxOf([smooth]).right);
+    }
+  });
+});
