@@ -22,6 +22,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'check', path: '/find/demo-find-5/check' },
   { name: 'check-opened-row', path: '/find/demo-find-5/check', before: (page) => tap(page, /^Jack-o/) },
   { name: 'check-wide', path: '/find/demo-find-5/check', size: WIDE },
+  { name: 'side-by-side', path: '/find/demo-find-5/beside?other=cortinarius-rubellus' },
   { name: 'verdict-pause', path: '/find/demo-find-5/verdict' },
   { name: 'verdict-leave', path: '/find/demo-find-2/verdict' },
   { name: 'verdict-collect', path: '/find/demo-find-3/verdict' },

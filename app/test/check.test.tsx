@@ -1,10 +1,11 @@
 import './guide';
-import { act, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { parseCase, type Check } from '@pause/core';
 import { AnswerCard, type Answer } from '../src/features/check/AnswerCard';
 import { Bars } from '../src/features/check/Bars';
 import { evaluate } from '../src/evaluate/evaluate';
 import { guide } from '../src/evaluate/guide';
+import { loadPlates } from '../src/features/plate/usePlates';
 import { HoldButton } from '../src/features/verdict/HoldButton';
 
 const AT = '2026-09-14T08:00:00.000Z';
@@ -26,6 +27,24 @@ test('one tap answers, as sure as was said', () => {
   press('Fairly', 'radio');
   press('Hollowed, like a funnel');
   expect(answers).toEqual([{ value: { kind: 'states', states: ['funnel'] }, sureness: 'fairly' }]);
+});
+
+test('every state is a drawing beside its words; colours are swatches; how to look is one tap away', async () => {
+  await loadPlates();
+  card('cap.shape');
+  const funnel = screen.getByRole('button', { name: 'Hollowed, like a funnel' });
+  await waitFor(() => { expect(funnel.querySelectorAll('svg path').length).toBeGreaterThan(1); });
+  const lines = screen.getAllByRole('button').flatMap((button) => [...button.querySelectorAll('svg')].map((svg) => svg.innerHTML));
+  expect(lines.length).toBeGreaterThanOrEqual(14);
+  expect(new Set(lines).size).toBe(lines.length);
+  const how = guide.character('cap.shape')!.character.how;
+  expect(screen.queryByText(how)).toBeNull();
+  press('How to look');
+  expect(screen.getByText(how)).toBeTruthy();
+  cleanup();
+  card('flesh.colour');
+  const white = screen.getByRole('button', { name: 'White' });
+  expect(white.querySelector('svg')).toBeNull();
 });
 
 test('torn needs two, and says so', () => {
@@ -55,7 +74,7 @@ test.each([
 
 test('each lookalike says how many of its bars are filled, and by what', () => {
   const { verdict } = evaluate(find);
-  render(<Bars rows={verdict.rows} find={find} parts />);
+  render(<Bars id="f1" rows={verdict.rows} find={find} parts />);
   const webcap = screen.getByRole('button', { name: 'Deadly webcap, deadly · silent for 2 to 17 days: 1 of 3 bars filled' });
   fireEvent.click(webcap);
   expect(screen.getByText(/^Underside: Blunt ridges/)).toBeTruthy();

@@ -60,6 +60,29 @@ test('without anybody to keep the notebook nothing can be started, and it says s
   });
 });
 
+test('side by side: what parts the two as drawings, what was read, and the next lookalike', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/find/demo-find-5/check');
+  await page.getByRole('button', { name: /^Deadly webcap, deadly/ }).click();
+  await page.getByRole('link', { name: 'Side by side' }).click();
+  await page.getByRole('heading', { name: 'Where they part' }).waitFor();
+  const underside = page.getByRole('group', { name: 'Underside', exact: true });
+  await underside.getByText('Thin gills, like the pages of a book').waitFor();
+  await page.waitForFunction(() => document.querySelectorAll('[aria-label="Underside"] svg path').length > 20);
+  // Two drawings beside the glyph of the organ, and they differ.
+  const drawings = await underside.locator('svg').evaluateAll((all) => all.map((svg) => svg.innerHTML));
+  expect(drawings).toHaveLength(3);
+  expect(new Set(drawings).size).toBe(3);
+  await page.getByRole('heading', { name: 'Read on this find' }).waitFor();
+  await page.getByText('Read so, and it speaks against deadly webcap').first().waitFor();
+  await page.getByRole('button', { name: /^Next of/ }).click();
+  await page.getByRole('heading', { name: 'Jack-o\'-lantern' }).waitFor();
+  await page.getByRole('button', { name: 'The check' }).click();
+  await page.waitForURL(/\/check$/);
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
 test('what the server refuses is said, and the record is shown as it stands', async () => {
   const { page, context } = await rig.open();
   await page.goto('/find/demo-find-5/check');

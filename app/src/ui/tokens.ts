@@ -6,6 +6,9 @@ export const colour = {
   ink: '#14201B',
   inkSoft: '#46534C',
   line: '#C9D1C9',
+  /** Of drawings: what is cut or dark, and what only helps to see where one is. */
+  shade: '#DDE4DD',
+  faint: '#8B978F',
   pause: '#F2CF8D',
   leave: '#14201B',
   collect: '#1E4B8F',

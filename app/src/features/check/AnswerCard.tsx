@@ -5,6 +5,7 @@ import { characterOf, commonName, DAMAGE, timeWords } from '../../words/names';
 import { few } from '../../words/reasons';
 import { Body, Button, Chip, ChipRow, colour, corner, font, OrganGlyph, Question, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
+import { AnswerDrawing } from '../plate/AnswerDrawing';
 import { useKeys } from './useKeys';
 
 export interface Answer {
@@ -28,6 +29,7 @@ const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] =
 /** The next check: a question about one organ, how to look, and its answers. */
 export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: AnswerCardProps) {
   const [sureness, setSureness] = useState<Sureness>('sure');
+  const [how, setHow] = useState(false);
   const character = characterOf(check.character);
   const answer = (value: ReadingValue) => onAnswer({ value, sureness });
   useKeys({
@@ -43,10 +45,15 @@ export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: Ans
     <View style={styles.card}>
       <View style={styles.meta}>
         <OrganGlyph organ={character.organ} size={20} colour={colour.inkSoft} />
-        <Small soft>{[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}</Small>
+        <Small soft style={styles.grow}>{[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}</Small>
+        {keys ? null : (
+          <Pressable role="button" aria-expanded={how} onPress={() => setHow(!how)} style={styles.how}>
+            <SmallStrong style={styles.underlined}>How to look</SmallStrong>
+          </Pressable>
+        )}
       </View>
       <Question>{character.question}</Question>
-      <Small soft>{character.how}</Small>
+      {how || keys ? <Small soft>{character.how}</Small> : null}
       {check.why === 'contradicted' ? (
         <View style={styles.again}>
           <Strong>Look again</Strong>
@@ -71,7 +78,7 @@ export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: Ans
         </View>
       </ChipRow>
       {character.kind === 'states' || character.kind === 'colour'
-        ? <StateAnswers key={character.id} states={character.states} effects={effects} keys={keys} onAnswer={answer} />
+        ? <StateAnswers key={character.id} character={character.id} drawn={character.kind === 'states'} states={character.states} effects={effects} keys={keys} onAnswer={answer} />
         : <NumberAnswer key={character.id} kind={character.kind} unit={character.kind === 'measure' ? character.unit : undefined} onAnswer={answer} />}
       <View style={styles.ways}>
         <Button label={keys ? 'Can’t tell  U' : 'Can’t tell'} tone="outline" style={styles.way} onPress={() => answer({ kind: 'cant-tell' })} />
@@ -82,14 +89,19 @@ export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: Ans
 }
 
 interface StateAnswersProps {
+  readonly character: string;
+  /** States are drawings; colours are their own swatches. */
+  readonly drawn: boolean;
   readonly states: readonly State[];
   readonly effects: readonly AnswerEffect[];
   readonly keys: boolean;
   readonly onAnswer: (value: ReadingValue) => void;
 }
 
+const DRAWING = 84;
+
 /** One tap answers. "Torn" lets two or more be named, and then asks for one more tap. */
-function StateAnswers({ states, effects, keys, onAnswer }: StateAnswersProps) {
+function StateAnswers({ character, drawn, states, effects, keys, onAnswer }: StateAnswersProps) {
   const [torn, setTorn] = useState<readonly StateId[] | undefined>();
   const tap = (state: StateId) => {
     if (!torn) onAnswer({ kind: 'states', states: [state] });
@@ -109,9 +121,10 @@ function StateAnswers({ states, effects, keys, onAnswer }: StateAnswersProps) {
               onPress={() => tap(state.id)}
               style={({ pressed }) => [styles.answer, (pressed || chosen) && styles.answerOn]}
             >
+              {drawn ? <View style={styles.drawing}><AnswerDrawing character={character} state={state.id} height={DRAWING} /></View> : null}
               {state.swatch ? <View style={[styles.swatch, { backgroundColor: state.swatch }]} /> : null}
-              <Strong style={styles.answerText}>{state.label}</Strong>
-              {keys && index < 9 ? <Small soft>{index + 1}</Small> : null}
+              <Strong>{state.label}</Strong>
+              {keys && index < 9 ? <Small soft style={styles.digit}>{index + 1}</Small> : null}
             </Pressable>
           );
         })}
@@ -193,7 +206,10 @@ export function cardKey(check: Check, change: number): string {
 
 const styles = StyleSheet.create({
   card: { gap: space.s + 2 },
-  meta: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  meta: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: TARGET, marginVertical: -space.s },
+  grow: { flex: 1 },
+  how: { minHeight: TARGET, justifyContent: 'center' },
+  underlined: { textDecorationLine: 'underline' },
   again: { borderLeftWidth: 5, borderLeftColor: colour.ink, backgroundColor: colour.pause, padding: space.m, gap: space.xs },
   sureness: { flexDirection: 'row', borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, overflow: 'hidden', flex: 1 },
   sure: { flex: 1, minHeight: TARGET, alignItems: 'center', justifyContent: 'center' },
@@ -203,11 +219,12 @@ const styles = StyleSheet.create({
   grid: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
   answer: {
     flexGrow: 1, flexBasis: '46%', minHeight: 68, padding: space.m, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line,
-    backgroundColor: colour.card, flexDirection: 'row', alignItems: 'center', gap: space.m,
+    backgroundColor: colour.card, gap: space.s,
   },
   answerOn: { borderColor: colour.ink, borderWidth: stroke.thick, padding: space.m - stroke.thin },
-  answerText: { flex: 1 },
-  swatch: { width: 34, height: 34, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.ink },
+  drawing: { alignItems: 'center' },
+  digit: { position: 'absolute', top: space.s, right: space.m },
+  swatch: { alignSelf: 'stretch', height: 52, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.ink },
   ways: { flexDirection: 'row', gap: space.s + 2 },
   way: { flex: 1 },
   torn: { alignSelf: 'flex-start', minHeight: TARGET },

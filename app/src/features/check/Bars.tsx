@@ -3,6 +3,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { short, type Bar, type BarRow, type Case } from '@pause/core';
 import { characterName, characterOf, CommonName, commonName, harmLine, numberWord, readingWords, upper } from '../../words/names';
 import { few } from '../../words/reasons';
+import { BesideLink } from '../beside/BesideScreen';
 import { Parting } from './Parting';
 import { colour, corner, OrganGlyph, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
@@ -33,7 +34,7 @@ function spoken(row: BarRow): string {
 }
 
 /** One lookalike and what stands between it and the find; opens to show which reading fills each bar. */
-function Row({ row, find, parts }: { readonly row: BarRow; readonly find: Case; readonly parts: boolean }) {
+function Row({ id, row, find, parts }: { readonly id: string; readonly row: BarRow; readonly find: Case; readonly parts: boolean }) {
   const [told, setTold] = useState(false);
   return (
     <View>
@@ -59,6 +60,7 @@ function Row({ row, find, parts }: { readonly row: BarRow; readonly find: Case; 
             <SmallStrong>{upper(numberWord(short(row)))} {short(row) === 1 ? 'is' : 'are'} still open.</SmallStrong>
           ) : null}
           {row.have > row.need ? <Small soft>And {numberWord(row.have - row.need)} to spare.</Small> : null}
+          {row.otherKingdom ? null : <BesideLink find={id} other={row.taxon} />}
           {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
         </View>
       ) : null}
@@ -68,6 +70,8 @@ function Row({ row, find, parts }: { readonly row: BarRow; readonly find: Case; 
 }
 
 interface BarsProps {
+  /** Of the find. */
+  readonly id: string;
   readonly rows: readonly BarRow[];
   readonly find: Case;
   /** Show what parts them inside an opened row. */
@@ -75,7 +79,7 @@ interface BarsProps {
 }
 
 /** Listed lookalikes one by one, the others while they are short; the rest as one calm line. */
-export function Bars({ rows, find, parts }: BarsProps) {
+export function Bars({ id, rows, find, parts }: BarsProps) {
   const [all, setAll] = useState(false);
   const [others, setOthers] = useState(false);
   const listed = rows.filter((row) => row.listed && !row.otherKingdom);
@@ -86,19 +90,18 @@ export function Bars({ rows, find, parts }: BarsProps) {
   return (
     <View role="list" aria-label="Bars against each lookalike">
       <Rule />
-      {listed.map((row) => <Row key={row.taxon} row={row} find={find} parts={parts} />)}
+      {listed.map((row) => <Row key={row.taxon} id={id} row={row} find={find} parts={parts} />)}
       {compact ? (
         <Pressable role="button" aria-label={`Show ${unlistedShort.length} others that are not ruled out`} onPress={() => setOthers(true)} style={styles.line}>
           <View style={styles.name}>
             <Small numberOfLines={2}>
-              <SmallStrong>Also open: </SmallStrong>{few(unlistedShort.map((row) => commonName(row.taxon)), 4)}
+              <SmallStrong>Also open: </SmallStrong>{few(unlistedShort.map((row) => commonName(row.taxon)), 3)}{done.length > 0 ? `; ${done.length} more ruled out` : ''}
             </Small>
           </View>
           <SmallStrong style={styles.more}>show</SmallStrong>
         </Pressable>
-      ) : unlistedShort.map((row) => <Row key={row.taxon} row={row} find={find} parts={parts} />)}
-      {compact ? <Rule /> : null}
-      {done.length > 0 ? (
+      ) : unlistedShort.map((row) => <Row key={row.taxon} id={id} row={row} find={find} parts={parts} />)}
+      {done.length > 0 && !compact ? (
         <Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
           <Small soft style={styles.name}>
             {done.length} more dangerous {done.length === 1 ? 'one' : 'ones'} ruled out
@@ -110,7 +113,7 @@ export function Bars({ rows, find, parts }: BarsProps) {
       {all ? done.map((row) => (
         row.otherKingdom
           ? <Small key={row.taxon} soft style={styles.kingdom}>{CommonName(row.taxon)}: a fungus is no plant</Small>
-          : <Row key={row.taxon} row={row} find={find} parts={parts} />
+          : <Row key={row.taxon} id={id} row={row} find={find} parts={parts} />
       )) : null}
     </View>
   );

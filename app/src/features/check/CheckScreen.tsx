@@ -9,6 +9,7 @@ import { useAct } from '../../store/store';
 import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords, upper } from '../../words/names';
 import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
 import { FindFrame, type FindProps } from '../FindFrame';
+import { BesideLink } from '../beside/BesideScreen';
 import { AnswerCard, cardKey, type Answer } from './AnswerCard';
 import { Bars } from './Bars';
 import { DecisionStrip } from './DecisionStrip';
@@ -83,7 +84,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
   useKeys({ z: back }, wide);
 
   const header = <Header record={record} find={find} piece={piece} />;
-  const bars = <Bars rows={verdict.rows} find={find} parts={!wide} />;
+  const bars = <Bars id={record.id} rows={verdict.rows} find={find} parts={!wide} />;
   const next = (
     <View style={styles.next}>
       {last ? (
@@ -123,7 +124,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
             <Heading>Between you and it</Heading>
             <Body soft>Three grounds for deadly, two for serious, one for unpleasant. Seen by you, on this piece.</Body>
             {bars}
-            <MostUrgent find={find} verdict={verdict} />
+            <MostUrgent id={record.id} find={find} verdict={verdict} />
           </ScrollView>
           <ScrollView style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
         </View>
@@ -161,13 +162,14 @@ function useEffects(find: Case, check: Check | undefined, wanted: boolean): read
 }
 
 /** On a wide screen: where the target and the most urgent lookalike part. */
-function MostUrgent({ find, verdict }: { readonly find: Case; readonly verdict: Verdict }) {
+function MostUrgent({ id, find, verdict }: { readonly id: string; readonly find: Case; readonly verdict: Verdict }) {
   const same = verdict.rows.filter((row) => !row.otherKingdom);
   const urgent = same.find((row) => short(row) > 0) ?? same[0];
   if (!urgent) return null;
   return (
     <View style={styles.urgent}>
       <Heading>Where they part</Heading>
+      <BesideLink find={id} other={urgent.taxon} />
       <Parting find={find} other={urgent.taxon} most={7} />
     </View>
   );

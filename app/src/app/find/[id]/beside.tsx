@@ -1,0 +1,1 @@
+export { BesideScreen as default } from '../../../features/beside/BesideScreen';

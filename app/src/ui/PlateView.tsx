@@ -1,0 +1,34 @@
+import { memo, useMemo } from 'react';
+import Svg, { Path } from 'react-native-svg';
+import type { Fill, Ink, Plate } from '@pause/core/plate';
+import { colour } from './tokens';
+
+const WIDTH: Readonly<Record<Ink, number>> = { none: 0, faint: 1.2, fine: 1.2, line: 2, bold: 3 };
+const FILL: Readonly<Record<string, string>> = { none: 'none', paper: colour.card, shade: colour.shade, ink: colour.ink };
+const filled = (fill: Fill): string => FILL[fill] ?? fill;
+
+interface PlateViewProps {
+  readonly plate: Plate;
+  readonly pathOf: (mark: Plate['marks'][number]) => string;
+  readonly height: number;
+}
+
+/** A plate in ink. Hidden from readers that speak: what it shows always stands beside it in words. */
+export const PlateView = memo(function PlateView({ plate, pathOf, height }: PlateViewProps) {
+  const paths = useMemo(() => plate.marks.map(pathOf), [plate, pathOf]);
+  return (
+    <Svg width={(height * plate.width) / plate.height} height={height} viewBox={`0 0 ${plate.width} ${plate.height}`} aria-hidden>
+      {plate.marks.map((mark, i) => (
+        <Path
+          key={i}
+          d={paths[i] as string}
+          fill={filled(mark.fill)}
+          stroke={mark.ink === 'none' ? 'none' : mark.ink === 'faint' ? colour.faint : colour.ink}
+          strokeWidth={WIDTH[mark.ink]}
+          strokeLinejoin="round"
+          strokeLinecap="round"
+        />
+      ))}
+    </Svg>
+  );
+});
