@@ -1,9 +1,9 @@
 import './guide';
-import { decide, parseCase, type Reason } from '@pause/core';
+import { decide, parseCase, type BarRow, type Reason } from '@pause/core';
 import { searchTaxa, sharingName } from '../src/features/new-find/search';
 import { guide } from '../src/evaluate/guide';
 import { harmLine, readingWords, timeWords } from '../src/words/names';
-import { reasonWords, stripLine } from '../src/words/reasons';
+import { movedWords, reasonWords, stripLine } from '../src/words/reasons';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();
 let counter = 0;
@@ -62,6 +62,16 @@ test('the strip says one thing, the most urgent', () => {
   expect(lines[2]).toMatch(/^Looks at skin of the cap disagree/);
   expect(lines[10]).toMatch(/^Deadly nightshade .* is not for collecting/);
   expect(new Set(lines.map((l) => l.split('\n').length))).toEqual(new Set([1]));
+  // Four lines of a phone hold some 120 letters.
+  expect(lines.filter((line, i) => decided[i]!.outcome === 'pause' && line.length > 120)).toEqual([]);
+});
+
+test('what an answer did to the bars is said by name, and nothing where nothing moved', () => {
+  const row = (taxon: string, have: number) => ({ taxon, have, need: 3, grade: 'deadly', listed: true, bars: [], otherKingdom: false }) as unknown as BarRow;
+  const before = [row('cortinarius-rubellus', 1), row('amanita-phalloides', 2), row('amanita-virosa', 3), row('galerina-marginata', 0)];
+  expect(movedWords(before, before)).toBeUndefined();
+  expect(movedWords(before, [row('cortinarius-rubellus', 2), row('amanita-phalloides', 2), row('amanita-virosa', 4), row('galerina-marginata', 0)])).toBe('A bar more against deadly webcap.');
+  expect(movedWords(before, before.map((r) => row(r.taxon, 2)))).toBe('A bar more against deadly webcap and funeral bell; a bar lost against destroying angel.');
 });
 
 test('times, harm and readings as people say them', () => {

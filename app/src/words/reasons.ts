@@ -1,4 +1,4 @@
-import type { ContextField, GroupRule, Plan, Reason, Verdict } from '@pause/core';
+import type { BarRow, ContextField, GroupRule, Plan, Reason, Verdict } from '@pause/core';
 import {
   characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
 } from './names';
@@ -106,11 +106,24 @@ function monthName(month: number): string {
   return new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2026, month - 1, 15)));
 }
 
+/** What an answer did to the bars: those that were still wanted and are there now, and those that are lost. */
+export function movedWords(before: readonly BarRow[], after: readonly BarRow[]): string | undefined {
+  const had = new Map(before.map((row) => [row.taxon, Math.min(row.have, row.need)]));
+  const change = (row: BarRow) => Math.min(row.have, row.need) - (had.get(row.taxon) ?? 0);
+  const names = (rows: readonly BarRow[]) => few(rows.map((row) => commonName(row.taxon)), 2);
+  const [gained, lost] = [after.filter((row) => change(row) > 0), after.filter((row) => change(row) < 0)];
+  const said = [
+    ...(gained.length > 0 ? [`a bar more against ${names(gained)}`] : []),
+    ...(lost.length > 0 ? [`a bar lost against ${names(lost)}`] : []),
+  ];
+  return said.length > 0 ? `${upper(said.join('; '))}.` : undefined;
+}
+
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
 export function stripLine(verdict: Verdict, plan?: Plan): string {
   const line = oneLine(verdict);
   const rest = plan?.feasible === true && plan.seconds > 0 && verdict.outcome === 'pause' && /ruled out|fit so far/.test(line);
-  return rest ? `${line} All that is missing takes about ${timeWords(plan.seconds)}.` : line;
+  return rest ? `${line} All of it: about ${timeWords(plan.seconds)}.` : line;
 }
 
 function oneLine(verdict: Verdict): string {

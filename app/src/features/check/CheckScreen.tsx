@@ -1,12 +1,13 @@
 import { Link, useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { caseOf, short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
 import { askEffects, passOver, read, startPiece, takeBack } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords, upper } from '../../words/names';
+import { movedWords } from '../../words/reasons';
 import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { BesideLink } from '../beside/BesideScreen';
@@ -32,6 +33,8 @@ interface CheckProps extends FindProps {
 interface Last {
   readonly reading: ReadingId;
   readonly words: string;
+  /** The bars as they stood before it. */
+  readonly rows: Verdict['rows'];
 }
 
 /** What is asked now: what the person chose, else what the core proposes first. */
@@ -62,11 +65,21 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
   const check = currentCheck(checks, chosen, find);
   const effects = useEffects(find, check, wide);
 
-  const settleDown = () => setChosen(undefined);
+  const moved = last ? movedWords(last.rows, verdict.rows) : undefined;
+  const scroller = useRef<ScrollView>(null);
+  const scrolled = useRef(0);
+  const [cardTop, setCardTop] = useState(0);
+  /** Whoever scrolled past the question gets the next one in view. */
+  const toCard = () => scroller.current?.scrollTo({ y: wide ? 0 : Math.max(0, cardTop - space.m), animated: false });
+  const settleDown = () => {
+    setChosen(undefined);
+    if (scrolled.current > cardTop) toCard();
+  };
+  const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
   const answer = ({ value, sureness }: Answer) => {
     if (!check) return;
     const id = act(read(record.id, { piece, character: check.character, value, sureness }));
-    setLast({ reading: id, words: readingWords({ character: check.character, value }) });
+    setLast({ reading: id, words: readingWords({ character: check.character, value }), rows: verdict.rows });
     settleDown();
   };
   const pass = () => {
@@ -86,10 +99,10 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
   const header = <Header record={record} find={find} piece={piece} />;
   const bars = <Bars id={record.id} rows={verdict.rows} find={find} parts={!wide} />;
   const next = (
-    <View style={styles.next}>
+    <View style={styles.next} onLayout={(event) => setCardTop(wide ? 0 : event.nativeEvent.layout.y)}>
       {last ? (
         <View style={styles.last} role="status">
-          <Small style={styles.grow}><SmallStrong>Recorded: </SmallStrong>{lowerFirst(last.words)}</Small>
+          <Small style={styles.grow}><SmallStrong>Recorded: </SmallStrong>{lowerFirst(last.words)}. {moved}</Small>
           <Button label={wide ? 'Take back  Z' : 'Take back'} tone="plain" onPress={back} />
         </View>
       ) : null}
@@ -103,7 +116,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
         ? <AnswerCard key={cardKey(check, record.readings.length + record.skips.length)} check={check} find={find} effects={effects} keys={wide} onAnswer={answer} onPass={pass} />
         : <NothingToAsk record={record} evaluation={evaluation} />}
       <MissingAround record={record} evaluation={evaluation} />
-      <OtherChecks find={find} current={check} onChoose={setChosen} />
+      <OtherChecks find={find} current={check} onChoose={(id) => { setChosen(id); toCard(); }} />
       <MoreWays record={record} onCompare={() => setCompare(act(startPiece(record.id, 'compare')))} />
     </View>
   );
@@ -126,14 +139,14 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
             {bars}
             <MostUrgent id={record.id} find={find} verdict={verdict} />
           </ScrollView>
-          <ScrollView style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
+          <ScrollView {...follow} style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
         </View>
       </Screen>
     );
   }
   return (
     <Screen panes rooms={false} strip={<DecisionStrip find={record.id} verdict={verdict} plan={evaluation.plan} />}>
-      <ScrollView contentContainerStyle={styles.phone}>
+      <ScrollView {...follow} contentContainerStyle={styles.phone}>
         {header}
         {bars}
         <Rule strong style={styles.bleed} />

@@ -19,7 +19,7 @@ export function DecisionStrip({ find, verdict, plan }: { readonly find: string; 
       <OutcomeMark outcome={outcome} size={wide ? 44 : 38} colour={ink} />
       <View style={[styles.words, wide && styles.wordsWide]}>
         <VerdictWord on={dark ? 'dark' : 'light'} style={styles.word}>{OUTCOME[outcome]}</VerdictWord>
-        <Body on={dark ? 'dark' : 'light'} style={styles.lineText} numberOfLines={3}>{line}</Body>
+        <Body on={dark ? 'dark' : 'light'} style={styles.lineText}>{line}</Body>
       </View>
       <Pressable
         role="link"
