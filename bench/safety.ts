@@ -146,7 +146,7 @@ function leftOutTable(leftOut: readonly Row[], paid: readonly Row[], of: (row: R
     lines.push(`| ${groups} | ${((plain.collected / plain.specimens) * 100).toFixed(2)} % | ${((hoping.collected / hoping.specimens) * 100).toFixed(2)} % | ${percent(genuine)} | ${median(genuine.checks)} |`);
   }
   lines.push(
-    '', 'Eight it is: of the numbers tried it lets fewest strays through, and true finds lose nothing beyond the noise of these runs (about 1.5 points). Most of the work is done by the rule that what contradicts the target is looked at again, and left if it stays; the number of groups is what remains when somebody sees what they want to see.',
+    '', 'Eight it is: the largest number at which true finds lose nothing beyond the noise of these runs (about 1.5 points). From nine on they do, more with each, and need more checks, while what gets through falls little further: no more for the plain, by a third at most for the hopeful. A group that wants it may ask for more. Most of the work is done by the rule that what contradicts the target is looked at again, and left if it stays; the number of groups is what remains when somebody sees what they want to see.',
   );
   return lines;
 }
