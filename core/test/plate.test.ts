@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { ANSWER, answerPlate, bladeOutline, boxOf, boxOfMarks, halfWidth, inside, OUTLINES, pathData, veins, type Point } from '../src/plate';
-import { guide } from './finds';
+import { ANSWER, SHEET, answerPlate, bladeOutline, boxOf, boxOfMarks, halfWidth, inside, OUTLINES, pathData, taxonPlate, veins, type Point } from '../src/plate';
+import { guide, taxon } from './finds';
 
 const asked = guide.characters.filter((c) => c.character.kind === 'states').map((c) => [c.id as string, [...c.stateBit.keys()]] as const);
 
@@ -68,5 +68,54 @@ describe('blades', () => {
       expect(right.every(([x]) => x >= -1e-9)).toBe(true);
       expect(boxOf([line]).right).toBeGreaterThan(boxOf([smooth]).right);
     }
+  });
+});
+
+describe('whole taxa', () => {
+  const stages = guide.taxa.flatMap((t) => t.taxon.stages.map((stage) => [t.id as string, stage as string] as const));
+
+  test('every taxon has a plate at every stage, inside its sheet', () => {
+    for (const [id, stage] of stages) for (const seed of [0, 1, 2]) {
+      const plate = taxonPlate(guide, taxon(id), stage as never, seed);
+      expect({ id, stage, marks: plate.marks.length > 0 }).toEqual({ id, stage, marks: true });
+      const { left, right, top, bottom } = boxOfMarks(plate.marks);
+      expect({ id, stage, within: left >= 0 && top >= 0 && right <= SHEET.width && bottom <= SHEET.height }).toEqual({ id, stage, within: true });
+      expect(plate.parts.flatMap((part) => part.marks)).toEqual(plate.marks);
+    }
+  });
+
+  test('only what is stated is drawn: without a statement its part is gone, and so is the scale without a size', () => {
+    const cap = taxon('amanita-phalloides');
+    const less = { ...cap, taxon: { ...cap.taxon, statements: cap.taxon.statements.filter((s) => !['volva', 'cap.width', 'veil'].includes(s.character)) } };
+    const of = (plate: ReturnType<typeof taxonPlate>) => plate.parts.flatMap((part) => part.of);
+    expect(of(taxonPlate(guide, cap, 'mature' as never))).toEqual(expect.arrayContaining(['volva', 'veil', 'cap.shape']));
+    expect(of(taxonPlate(guide, less, 'mature' as never))).not.toEqual(expect.arrayContaining(['volva']));
+    expect(of(taxonPlate(guide, less, 'mature' as never))).not.toEqual(expect.arrayContaining(['veil']));
+    expect(taxonPlate(guide, cap, 'mature' as never).scale).toBeDefined();
+    expect(taxonPlate(guide, less, 'mature' as never).scale).toBeUndefined();
+  });
+
+  test('measured on the sheet, a cap is as wide as the guide states, whichever individual it is', () => {
+    const widths = new Set<number>();
+    for (const id of ['amanita-phalloides', 'boletus-edulis', 'galerina-marginata', 'entoloma-sinuatum']) {
+      const known = taxon(id).atStage.get(guide.character('cap.width')!.index)?.get('mature' as never);
+      if (known?.kind !== 'number') throw new Error('a measure is stated');
+      for (let seed = 0; seed < 12; seed += 1) {
+        const plate = taxonPlate(guide, taxon(id), 'mature' as never, seed);
+        const cap = boxOfMarks(plate.parts.find((part) => part.of.includes('cap.width'))!.marks);
+        const width = ((cap.right - cap.left) * plate.scale!.millimetres) / plate.scale!.units;
+        expect(width).toBeGreaterThanOrEqual(known.usual[0] - 0.01);
+        expect(width).toBeLessThanOrEqual(known.usual[1] + 0.01);
+        widths.add(Math.round(width));
+      }
+    }
+    expect(widths.size).toBeGreaterThan(20);
+  });
+
+  test('the same seed is the same individual; a leaf of one pair faces the other', () => {
+    expect(taxonPlate(guide, taxon('gentiana-lutea'), 'flowering' as never, 5)).toEqual(taxonPlate(guide, taxon('gentiana-lutea'), 'flowering' as never, 5));
+    const leaves = taxonPlate(guide, taxon('gentiana-lutea'), 'flowering' as never).parts.find((part) => part.of.includes('leaf.arrangement'))!;
+    const { left, right } = boxOfMarks(leaves.marks);
+    expect((left + right) / 2).toBeCloseTo(SHEET.width / 2, 1);
   });
 });

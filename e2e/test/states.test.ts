@@ -66,6 +66,9 @@ test('side by side: what parts the two as drawings, what was read, and the next 
   await page.getByRole('button', { name: /^Deadly webcap, deadly/ }).click();
   await page.getByRole('link', { name: 'Side by side' }).click();
   await page.getByRole('heading', { name: 'Where they part' }).waitFor();
+  // Both as a whole, the parts that differ in the accent, each with its scale.
+  await page.waitForFunction(() => document.querySelectorAll('svg path[stroke="#1E4B8F"]').length > 4);
+  await page.getByText('2 cm', { exact: true }).waitFor();
   const underside = page.getByRole('group', { name: 'Underside', exact: true });
   await underside.getByText('Thin gills, like the pages of a book').waitFor();
   await page.waitForFunction(() => document.querySelectorAll('[aria-label="Underside"] svg path').length > 20);

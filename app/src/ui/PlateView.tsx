@@ -11,10 +11,12 @@ interface PlateViewProps {
   readonly plate: Plate;
   readonly pathOf: (mark: Plate['marks'][number]) => string;
   readonly height: number;
+  /** Marks that are pointed at, drawn in the accent. */
+  readonly accent?: ReadonlySet<Plate['marks'][number]>;
 }
 
 /** A plate in ink. Hidden from readers that speak: what it shows always stands beside it in words. */
-export const PlateView = memo(function PlateView({ plate, pathOf, height }: PlateViewProps) {
+export const PlateView = memo(function PlateView({ plate, pathOf, height, accent }: PlateViewProps) {
   const paths = useMemo(() => plate.marks.map(pathOf), [plate, pathOf]);
   return (
     <Svg width={(height * plate.width) / plate.height} height={height} viewBox={`0 0 ${plate.width} ${plate.height}`} aria-hidden>
@@ -23,7 +25,7 @@ export const PlateView = memo(function PlateView({ plate, pathOf, height }: Plat
           key={i}
           d={paths[i] as string}
           fill={filled(mark.fill)}
-          stroke={mark.ink === 'none' ? 'none' : mark.ink === 'faint' ? colour.faint : colour.ink}
+          stroke={mark.ink === 'none' ? 'none' : accent?.has(mark) ? colour.collect : mark.ink === 'faint' ? colour.faint : colour.ink}
           strokeWidth={WIDTH[mark.ink]}
           strokeLinejoin="round"
           strokeLinecap="round"

@@ -89,3 +89,8 @@ export const CONDITION: Readonly<Record<NonNullable<Case['context']['condition']
 export const CONTAMINATION: Readonly<Record<NonNullable<Case['context']['contamination']>, string>> = {
   'none-seen': 'Nothing seen', roadside: 'Beside a road', sprayed: 'Sprayed', flooded: 'Flooded', fouled: 'Fouled by animals', unknown: 'Don’t know',
 };
+
+/** A length as people say it: millimetres while they are few. */
+export function lengthWords(millimetres: number): string {
+  return millimetres < 10 ? `${millimetres} mm` : millimetres < 1000 ? `${millimetres / 10} cm` : `${millimetres / 1000} m`;
+}

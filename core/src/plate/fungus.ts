@@ -28,7 +28,7 @@ const CAPS: Readonly<Record<string, Profile>> = {
   cylinder: { over: [[44, 56], [43, 30], [46, 12], [60, 6]], under: [[44, 56], [52, 58], [60, 58]] },
 };
 
-function capOutline(name: string): { readonly outline: Line; readonly over: Line; readonly under: Line } {
+export function capOutline(name: string): { readonly outline: Line; readonly over: Line; readonly under: Line } {
   const { over, under } = CAPS[name] ?? CONVEX;
   const top = whole(curve(...over));
   const below = whole(curve(...under));

@@ -1,13 +1,14 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { caseOf, partings, relationOverall, short, viewCase, type BarRow, type Case, type CompiledTaxon, type Parting } from '@pause/core';
+import { caseOf, partings, relationOverall, short, viewCase, type BarRow, type Case, type CompiledTaxon, type Parting, type StageId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
-import { characterName, CommonName, commonName, harmLine, numberWord, scientificName } from '../../words/names';
+import { characterName, CommonName, commonName, harmLine, numberWord, scientificName, stageName } from '../../words/names';
 import { Body, Button, colour, Heading, Loading, Notice, OrganGlyph, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
 import { Uprights } from '../check/Bars';
 import { FindFrame, type FindProps } from '../FindFrame';
+import { TaxonDrawing } from '../plate/TaxonDrawing';
 import { StatePicture } from './StatePicture';
 
 /** Target and lookalike side by side, where they part and what this find was read to be. */
@@ -45,6 +46,7 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
           <Small soft>Side by side · {at + 1} of {rows.length}</Small>
           <Title>Where they part</Title>
           <Names target={target} row={row} />
+          <Drawings find={find} target={target} other={lookalike} />
           <Rule strong />
           <Differences key={row.taxon} find={find} target={target} other={lookalike} />
         </View>
@@ -67,6 +69,26 @@ function Names({ target, row }: { readonly target: CompiledTaxon; readonly row: 
         <Small soft>{harmLine(row.taxon)}</Small>
         <View style={styles.bars} role="img" aria-label={`${Math.min(row.have, row.need)} of ${row.need} bars filled`}><Uprights row={row} /></View>
       </View>
+    </View>
+  );
+}
+
+/** Both as a whole, at the stage of the find; the parts in which they differ in the accent. */
+function Drawings({ find, target, other }: { readonly find: Case; readonly target: CompiledTaxon; readonly other: CompiledTaxon }) {
+  const stages = find.context.stages;
+  const parted = useMemo(() => new Set<string>(partings(guide, target, other, stages).map((parting) => parting.character)), [target, other, stages]);
+  const stageOf = (taxon: CompiledTaxon): StageId | undefined => stages?.find((stage) => taxon.taxon.stages.includes(stage)) ?? taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
+  return (
+    <View style={styles.pair}>
+      {[target, other].map((taxon, i) => {
+        const stage = stageOf(taxon);
+        return (
+          <View key={taxon.id} style={[styles.half, i === 1 && styles.right]}>
+            {stage ? <TaxonDrawing taxon={taxon} stage={stage} height={200} accent={parted} /> : null}
+            {stage ? <Small soft style={styles.centred}>{stageName(stage)}</Small> : null}
+          </View>
+        );
+      })}
     </View>
   );
 }
@@ -133,6 +155,7 @@ const styles = StyleSheet.create({
   half: { flex: 1, gap: 2 },
   right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
   scientific: { fontStyle: 'italic' },
+  centred: { textAlign: 'center' },
   bars: { paddingTop: space.s, alignSelf: 'flex-start' },
   list: { gap: space.m },
   difference: { gap: space.s },

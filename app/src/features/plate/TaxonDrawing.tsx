@@ -1,0 +1,47 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { CompiledTaxon, StageId } from '@pause/core';
+import { guide } from '../../evaluate/guide';
+import { lengthWords } from '../../words/names';
+import { colour, PlateView, Small, space } from '../../ui';
+import { usePlates } from './usePlates';
+
+interface TaxonDrawingProps {
+  readonly taxon: CompiledTaxon;
+  readonly stage: StageId;
+  readonly height: number;
+  /** Characters whose parts are drawn in the accent. */
+  readonly accent: ReadonlySet<string>;
+}
+
+/** A whole taxon at a stage, drawn from what the guide states, with a scale where it states a size. */
+export function TaxonDrawing({ taxon, stage, height, accent }: TaxonDrawingProps) {
+  const plates = usePlates();
+  const plate = useMemo(() => plates?.taxonPlate(guide, taxon, stage), [plates, taxon, stage]);
+  const pointed = useMemo(
+    () => new Set(plate?.parts.filter((part) => part.of.some((character) => accent.has(character))).flatMap((part) => part.marks)),
+    [plate, accent],
+  );
+  if (!plates || !plate) return <View style={{ height: height + SCALE }} />;
+  const unit = height / plate.height;
+  return (
+    <View style={styles.drawing}>
+      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed} />
+      <View style={styles.scale}>
+        {plate.scale ? (
+          <>
+            <View style={[styles.bar, { width: plate.scale.units * unit }]} />
+            <Small soft>{lengthWords(plate.scale.millimetres)}</Small>
+          </>
+        ) : <Small soft>not to scale</Small>}
+      </View>
+    </View>
+  );
+}
+
+const SCALE = 24;
+const styles = StyleSheet.create({
+  drawing: { alignItems: 'center', gap: space.xs },
+  scale: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: SCALE - space.xs },
+  bar: { height: 8, borderColor: colour.ink, borderBottomWidth: 2, borderLeftWidth: 2, borderRightWidth: 2 },
+});
