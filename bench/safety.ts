@@ -64,7 +64,7 @@ async function report(scale: number): Promise<void> {
   const pause = tempers.flatMap((temper): Row[] => [
     { way: 'Pause', rules: 'every rule', temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 100_000 : 1_000_000) : temper.hopeful ? 8_000 : 20_000) },
     { way: 'Pause', rules: 'every rule', temper, of: 'serious', specimens: n(main(temper) ? (temper.hopeful ? 20_000 : 100_000) : 8_000) },
-    { way: 'Pause', rules: 'every rule', temper, of: 'true', specimens: n(main(temper) ? 20_000 : 4_000) },
+    { way: 'Pause', rules: 'every rule', temper, of: 'true', specimens: n(main(temper) ? 70_000 : 4_000) },
   ]);
   const others = Object.keys(BASELINES).flatMap((way) => [middling, hopeful].flatMap((temper) => (['deadly', 'serious', 'true'] as const).map((of): Row => ({
     way: way as keyof typeof BASELINES, rules: 'every rule', temper, of, specimens: n(way.startsWith('prob') ? 1_000 : 5_000),

@@ -216,7 +216,7 @@ describe('contradiction', () => {
     const verdict = decide(guide, find('angelica-sylvestris', readings));
     expect(verdict.outcome).toBe('leave');
     expect(verdict.reasons).toContainEqual({
-      weight: 'leave', code: 'contradicted-and-danger-fits', character: 'stem.marks', taxa: ['conium-maculatum'],
+      weight: 'leave', code: 'contradicted-and-danger-fits', character: 'stem.marks', taxa: ['aethusa-cynapium', 'conium-maculatum'],
     });
   });
 
