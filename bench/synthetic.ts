@@ -1,24 +1,13 @@
 import type { Case, CharacterId, Guide, StageId, StateId, TaxonId } from '@pause/core';
+import { seeded } from '@pause/core/plate';
 
 /** Guides and finds of any size, made up from a seed, for measuring how the core grows. */
-
-/** A small fast generator (mulberry32, Tommy Ettinger, public domain); the same seed gives the same guide. */
-export function random(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = a;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const STAGES = ['young', 'mature'] as unknown as StageId[];
 
 /** One kingdom, half of the taxa dangerous, statements on three characters of five. Taxon 0 is a wanted one. */
 export function syntheticGuide(taxa: number, characters: number, seed: number): Guide {
-  const next = random(seed);
+  const next = seeded(seed);
   const int = (n: number) => Math.floor(next() * n);
   const made = Array.from({ length: characters }, (_, c): Guide['characters'][number] => ({
     id: `c${c}` as CharacterId, kingdom: 'Fungi', organ: 'cap', name: `c${c}`, question: `c${c}?`, how: 'look',
@@ -53,7 +42,7 @@ export function syntheticGuide(taxa: number, characters: number, seed: number): 
 
 /** A find of taxon 0 with so many sure readings, each usual for it. */
 export function syntheticFind(guide: Guide, readings: number, seed: number): Case {
-  const next = random(seed);
+  const next = seeded(seed);
   const at = (second: number) => new Date(Date.UTC(2026, 8, 14) + second * 1000).toISOString();
   const [target] = guide.taxa;
   if (!target) throw new Error('the guide has taxa');

@@ -1,6 +1,6 @@
 import { compileGuide, type CompiledGuide, type CompiledTaxon, type StageId } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
-import { random } from '../synthetic';
+import { seeded } from '@pause/core/plate';
 import { branchingKey, mostMatched, probable } from './baselines';
 import type { Temper } from './observer';
 import { followPause, type Ended } from './protocol';
@@ -82,7 +82,7 @@ function decideOne(job: Job, rules: Rules, next: () => number): { readonly truth
 export function run(job: Job): Came {
   const rules = RULES.get(job.rules);
   if (!rules) throw new Error(`no rules named ${job.rules}`);
-  const next = random(job.seed);
+  const next = seeded(job.seed);
   const pairs: Record<string, number> = {};
   const checks: number[] = [];
   const seconds: number[] = [];

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { ANSWER, SHEET, answerPlate, bladeOutline, boxOf, boxOfMarks, halfWidth, inside, OUTLINES, pathData, taxonPlate, veins, type Point } from '../src/plate';
+import { individual } from '../src/plate/build';
 import { guide, taxon } from './finds';
 
 const asked = guide.characters.filter((c) => c.character.kind === 'states').map((c) => [c.id as string, [...c.stateBit.keys()]] as const);
@@ -143,6 +144,37 @@ describe('blades', () => {
       expect(right.every(([x]) => x >= -1e-9)).toBe(true);
       expect(boxOf([line]).right).toBeGreaterThan(boxOf([smooth]).right);
     }
+  });
+});
+
+describe('individuals', () => {
+  const gentian = taxon('gentiana-lutea');
+  const statesOf = (id: string) => gentian.taxon.statements.filter((s) => s.character === id && (s.stages ?? gentian.taxon.stages).includes('flowering' as never)).flatMap((s) => ('usual' in s ? s.usual : [])) as string[];
+
+  test('the typical one is what is named first, and the middle of each range', () => {
+    const one = individual(guide, gentian, 'flowering' as never, 0);
+    expect(one.state('leaf.outline')).toBe(statesOf('leaf.outline')[0]);
+    expect(one.size('leaf.length')).toBe(225);
+    expect(one.size('plant.height')).toBe(950);
+  });
+
+  test('every other one shows only what is usual, and between them they show all of it', () => {
+    const seen = new Set<string>();
+    for (let seed = 1; seed < 60; seed += 1) {
+      const one = individual(guide, gentian, 'flowering' as never, seed);
+      seen.add(one.state('leaf.outline')!);
+      expect(one.size('leaf.length')).toBeGreaterThanOrEqual(150);
+      expect(one.size('leaf.length')).toBeLessThanOrEqual(300);
+    }
+    expect([...seen].sort()).toEqual(statesOf('leaf.outline').sort());
+  });
+
+  test('what is not stated, or cannot be seen at the stage, is not there', () => {
+    const one = individual(guide, gentian, 'vegetative' as never, 0);
+    expect(one.state('flower.form')).toBeUndefined();
+    expect(one.size('plant.height')).toBeUndefined();
+    expect(one.state('volva')).toBeUndefined();
+    expect(one.state('no.such')).toBeUndefined();
   });
 });
 

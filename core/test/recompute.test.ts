@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { compileGuide, decide, parseGuide } from '../src';
 import { lint, pieceCheck, recompute, recomputer, separation } from '../src/questions';
 import { shippedGuide } from '@pause/guide';
@@ -87,6 +88,31 @@ describe('recomputing a stored verdict under a new guide', () => {
             .filter((character) => said(guide, taxon, character) !== said(after, taxon, character)).map((character) => ({ taxon, character })));
         expect(again(one)).toEqual({ ...alone, difference: { ...alone.difference, statements } });
       }
+    });
+
+    test('whatever statement about whatever danger is widened: the same as each by itself', () => {
+      const said = guide.taxa.filter((t) => t.grade !== 'none').flatMap((t) => t.taxon.statements.flatMap((s) => ('usual' in s ? [{ taxon: t.id, character: s.character }] : [])));
+      let moved = 0;
+      fc.assert(fc.property(fc.array(fc.tuple(fc.nat(said.length - 1), fc.nat(31)), { minLength: 1, maxLength: 6 }), (corrections) => {
+        const after = changed((raw) => {
+          for (const [which, state] of corrections) {
+            const of = statement(raw, said[which]!.taxon, said[which]!.character);
+            const states = [...guide.character(said[which]!.character)!.stateBit.keys()];
+            const more = states[state % states.length]!;
+            if (![...(of.usual as string[]), ...((of.occasional as string[] | undefined) ?? [])].includes(more)) of.occasional = [...((of.occasional as string[] | undefined) ?? []), more];
+          }
+        });
+        const again = recomputer(guide, after);
+        for (const one of stored) {
+          const { verdict: alone, difference } = recompute(one, after);
+          const many = again(one);
+          expect(many.verdict).toEqual(alone);
+          expect({ ...many.difference, statements: [] }).toEqual(difference);
+          if (difference.rows.length > 0) moved += 1;
+        }
+      }), { numRuns: 25 });
+      // Some of them did change what stands between a find and its dangers.
+      expect(moved).toBeGreaterThan(5);
     });
 
     test('only what is touched is asked again', () => {

@@ -1,4 +1,4 @@
-import { along, curve, ellipse, from, mirrored, type Line, type Point } from './geometry';
+import { along, curve, from, mirrored, type Line, type Point } from './geometry';
 import { placed, segment, shape, stroke, strokes, type Mark } from './mark';
 
 /**
@@ -193,9 +193,4 @@ export function heartBlade(length: number): Mark[] {
   const right: Line = curve([0, 0], [w * 0.35, length * 0.13], [w * 0.9, length * 0.02], [w, -length * 0.28], [w * 0.6, -length * 0.65], [0, -length * 0.92]);
   return [shape([...right, ...[...mirrored(right)].reverse().slice(1)]), stroke(segment(0, 0, 0, -length * 0.88), 'fine'),
     ...strokes([0.14, 0.34, 0.52].flatMap((t) => [1, -1].map((s): Line => curve([0, -length * t + length * 0.1], [s * w * 0.4, -length * (t + 0.02)], [s * w * (0.85 - t * 0.5), -length * (t + 0.14)]))))];
-}
-
-/** A ring of this many leaves seen from above. */
-export function whorl(count: number, at: Point, radius: number): Mark[] {
-  return [...Array.from({ length: count }, (_, i) => placed(plain(radius, OUTLINES.lanceolate), { turn: (360 * i) / count, at })).flat(), shape(ellipse(at[0], at[1], 2.4), 'paper')];
 }

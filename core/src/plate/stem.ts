@@ -1,6 +1,6 @@
 import { along, arc, closedCurve, curve, ellipse, from, mirrored, moved, type Line, type Point } from './geometry';
 import { strewn } from './fungus';
-import { arrowBlade, blade, bladeOutline, dividedLeaf, fineSegments, heartBlade, OUTLINES, veins, whorl, type Division, type Margin, type Outline, type Venation } from './leaf';
+import { arrowBlade, blade, bladeOutline, dividedLeaf, fineSegments, heartBlade, OUTLINES, veins, type Division, type Margin, type Outline, type Venation } from './leaf';
 import { dot, faint, placed, segment, shape, stroke, strokes, type Mark } from './mark';
 
 const small = (length: number, outline: Outline = OUTLINES.ovate): Mark[] => blade({ outline, length, venation: 'one' });
@@ -284,6 +284,3 @@ export function habit(state: string): Mark[] | undefined {
     default: return undefined;
   }
 }
-
-/** Many leaves from one point, seen from above. */
-export const whorlOf = (count: number): Mark[] => whorl(count, [60, 40], 32);

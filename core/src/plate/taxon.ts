@@ -54,8 +54,8 @@ function onSheet(parts: readonly Part[], sized: boolean): TaxonPlate {
   const box = boxOfMarks(drawn.flatMap((part) => part.marks));
   const [wide, high] = [Math.max(1, box.right - box.left), Math.max(1, box.bottom - box.top)];
   const by = Math.min((SHEET.width - 2 * MARGIN) / wide, (SHEET.height - 2 * MARGIN) / high);
-  const fit = (line: Line): Line => moved(scaled(moved(line, -(box.left + box.right) / 2, -box.bottom), by), SHEET.width / 2, SHEET.height - MARGIN);
-  const fitted = drawn.map((part): Part => ({ ...part, marks: part.marks.map((mark) => ({ ...mark, line: fit(mark.line) })) }));
+  const onto = (line: Line): Line => moved(scaled(moved(line, -(box.left + box.right) / 2, -box.bottom), by), SHEET.width / 2, SHEET.height - MARGIN);
+  const fitted = drawn.map((part): Part => ({ ...part, marks: part.marks.map((mark) => ({ ...mark, line: onto(mark.line) })) }));
   const millimetres = NICE.find((mm) => mm * by >= 22) ?? 1000;
   return { ...SHEET, marks: fitted.flatMap((part) => part.marks), parts: fitted, scale: sized ? { units: millimetres * by, millimetres } : undefined };
 }
