@@ -1,4 +1,4 @@
-import type { BarRow, ContextField, GroupRule, Plan, Reason, Verdict } from '@pause/core';
+import { filled, type BarRow, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
 import {
   characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
 } from './names';
@@ -108,8 +108,8 @@ function monthName(month: number): string {
 
 /** What an answer did to the bars: those that were still wanted and are there now, and those that are lost. */
 export function movedWords(before: readonly BarRow[], after: readonly BarRow[]): string | undefined {
-  const had = new Map(before.map((row) => [row.taxon, Math.min(row.have, row.need)]));
-  const change = (row: BarRow) => Math.min(row.have, row.need) - (had.get(row.taxon) ?? 0);
+  const had = new Map(before.map((row) => [row.taxon, filled(row)]));
+  const change = (row: BarRow) => filled(row) - (had.get(row.taxon) ?? 0);
   const names = (rows: readonly BarRow[]) => few(rows.map((row) => commonName(row.taxon)), 2);
   const [gained, lost] = [after.filter((row) => change(row) > 0), after.filter((row) => change(row) < 0)];
   const said = [

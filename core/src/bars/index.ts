@@ -90,6 +90,11 @@ export function groundsAgainst(view: CaseView, taxon: CompiledTaxon, disputed: R
   return grounds;
 }
 
+/** How many of the bars that a row needs are there. */
+export function filled(row: BarRow): number {
+  return Math.min(row.need, row.have);
+}
+
 /** How many bars a row still lacks. */
 export function short(row: BarRow): number {
   return row.otherKingdom ? 0 : Math.max(0, row.need - row.have);

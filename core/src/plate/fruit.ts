@@ -1,16 +1,11 @@
-import { arc, closedCurve, curve, ellipse, from, mirrored, type Line, type Point } from './geometry';
+import { arc, closedCurve, curve, ellipse, from, mirrored, symmetric, type Line, type Point } from './geometry';
 import { strewn } from './fungus';
 import { blade, OUTLINES } from './leaf';
 import { dot, faint, placed, segment, shape, stroke, strokes, type Mark } from './mark';
 
 const leaf = (at: Point, turn: number, length = 24): Mark[] => placed(blade({ outline: OUTLINES.elliptic, length, venation: 'one' }), { at, turn });
 const berry = (x: number, y: number, r = 5): Mark => shape(ellipse(x, y, r), 'shade', 'line');
-/** A closed outline from its right half, drawn from top to bottom. */
-const symmetric = (...right: Line): Line => {
-  const line = curve(...right);
-  return [...line, ...[...mirrored(line, 60)].reverse()];
-};
-const NUT = symmetric([60, 10], [78, 22], [86, 44], [76, 62], [60, 68]);
+const NUT = symmetric(60, [60, 10], [78, 22], [86, 44], [76, 62], [60, 68]);
 const lens = (at: Point, degrees: number): Mark => placed([shape(closedCurve([0, -3.4], [3, 0], [0, 3.4], [-3, 0]), 'paper', 'line')], { at, turn: degrees })[0] as Mark;
 
 export function type(state: string): Mark[] | undefined {
@@ -23,7 +18,7 @@ export function type(state: string): Mark[] | undefined {
     case 'fleshy-cone': return [stroke(segment(60, 76, 60, 66), 'bold'), shape(ellipse(60, 40, 27), 'shade', 'line'), ...strokes([[[60, 34], [60, 22]], [[60, 34], [49, 42]], [[60, 34], [71, 42]]], 'line')];
     case 'aril': return [stroke(curve([60, 2], [60, 14]), 'bold'), shape([...curve([50, 16], [34, 30], [34, 54], [48, 66]), ...curve([72, 66], [86, 54], [86, 30], [70, 16]), ...curve([70, 16], [60, 13], [50, 16]).slice(1, -1)], 'shade', 'bold'), shape(ellipse(60, 62, 14, 9), 'paper', 'line'), shape(ellipse(60, 60, 7, 8), 'ink', 'line')];
     case 'pod': return [stroke(curve([16, 66], [26, 62], [34, 56]), 'bold'), shape([...curve([32, 56], [56, 36], [84, 22], [104, 16]), ...curve([104, 16], [92, 28], [66, 46], [36, 62]).slice(1)], 'paper', 'bold'), ...[[48, 51], [58, 45], [68, 39], [78, 33], [88, 26]].map(([x = 0, y = 0]) => shape(ellipse(x, y, 2.8, 2.2), 'shade', 'fine'))];
-    case 'strawberry': return [shape(symmetric([60, 22], [80, 20], [90, 34], [78, 56], [60, 74]), 'shade', 'bold'), ...Array.from({ length: 5 }, (_, i) => placed([shape([[-3.4, 0], [0, -13], [3.4, 0]])], { at: [60, 21], turn: -100 + i * 50 })).flat(), stroke(curve([60, 20], [62, 12], [58, 4]), 'bold'), ...strewn(closedCurve([60, 28], [80, 28], [84, 36], [72, 56], [60, 68], [48, 56], [36, 36], [40, 28]), 8, 4).map(([x, y]) => shape(ellipse(x, y, 1.3, 2), 'paper', 'fine'))];
+    case 'strawberry': return [shape(symmetric(60, [60, 22], [80, 20], [90, 34], [78, 56], [60, 74]), 'shade', 'bold'), ...Array.from({ length: 5 }, (_, i) => placed([shape([[-3.4, 0], [0, -13], [3.4, 0]])], { at: [60, 21], turn: -100 + i * 50 })).flat(), stroke(curve([60, 20], [62, 12], [58, 4]), 'bold'), ...strewn(closedCurve([60, 28], [80, 28], [84, 36], [72, 56], [60, 68], [48, 56], [36, 36], [40, 28]), 8, 4).map(([x, y]) => shape(ellipse(x, y, 1.3, 2), 'paper', 'fine'))];
     case 'nutlets': return [...[[-13, -9], [13, -9], [-13, 12], [13, 12]].map(([dx = 0, dy = 0]) => shape(closedCurve([60 + dx, 40 + dy - 12], [60 + dx + 10, 40 + dy], [60 + dx, 40 + dy + 11], [60 + dx - 10, 40 + dy]), 'shade', 'line')), ...strokes([curve([28, 40], [34, 66], [60, 76], [86, 66], [92, 40])], 'line')];
     case 'down': return [shape(closedCurve([60, 76], [63, 66], [62, 52], [60, 48], [58, 52], [57, 66]), 'ink', 'line'), stroke(segment(60, 48, 60, 42), 'line'), ...Array.from({ length: 11 }, (_, i) => stroke([[60, 42], from([60, 42], -162 + i * 14.4, 34)], 'fine'))];
     default: return undefined;
@@ -70,12 +65,12 @@ export function umbelFruit(state: string): Mark[] | undefined {
   const styles = (y = 14) => strokes([curve([58, y], [54, y - 7], [47, y - 8]), curve([62, y], [66, y - 7], [73, y - 8])], 'line');
   const ribs = (lines: readonly Line[]) => strokes(lines.flatMap((line) => [line, mirrored(line, 60)]), 'line');
   switch (state) {
-    case 'flat-winged': return [...styles(), shape(symmetric([60, 14], [84, 22], [94, 46], [82, 66], [60, 74]), 'paper', 'bold'), shape(symmetric([60, 18], [72, 28], [75, 46], [70, 62], [60, 70]), 'shade', 'line'), ...ribs([[[60, 20], [60, 70]], curve([63, 22], [68, 44], [63, 68])])];
+    case 'flat-winged': return [...styles(), shape(symmetric(60, [60, 14], [84, 22], [94, 46], [82, 66], [60, 74]), 'paper', 'bold'), shape(symmetric(60, [60, 18], [72, 28], [75, 46], [70, 62], [60, 70]), 'shade', 'line'), ...ribs([[[60, 20], [60, 70]], curve([63, 22], [68, 44], [63, 68])])];
     case 'wavy-globe': return [...styles(), shape(ellipse(60, 44, 29, 30), 'shade', 'bold'), ...ribs([[62, 4], [70, 4], [78, 3]].map(([x = 0, wave = 0]) => Array.from({ length: 12 }, (_, i): Point => [x + (i % 2 ? wave : -wave) / 2 - Math.abs(i - 5.5) * (x - 60) * 0.08, 17 + i * 5])))];
-    case 'ribbed-globe': return [...styles(), shape(symmetric([60, 14], [78, 20], [87, 42], [78, 66], [60, 74]), 'shade', 'bold'), ...[0, 11, 20].flatMap((dx) => [1, -1].map((s) => stroke(curve([60 + s * dx * 0.5, 17], [60 + s * dx, 44], [60 + s * dx * 0.5, 71]), 'bold')))];
+    case 'ribbed-globe': return [...styles(), shape(symmetric(60, [60, 14], [78, 20], [87, 42], [78, 66], [60, 74]), 'shade', 'bold'), ...[0, 11, 20].flatMap((dx) => [1, -1].map((s) => stroke(curve([60 + s * dx * 0.5, 17], [60 + s * dx, 44], [60 + s * dx * 0.5, 71]), 'bold')))];
     case 'crescent': return [...[-1, 1].flatMap((s) => [shape(curve([60 + s * 4, 16], [60 + s * 22, 28], [60 + s * 30, 50], [60 + s * 26, 70], [60 + s * 16, 54], [60 + s * 9, 34], [60 + s * 4, 16]), 'shade', 'bold'), stroke(curve([60 + s * 7, 20], [60 + s * 19, 38], [60 + s * 25, 66]), 'fine')]), stroke(curve([56, 16], [60, 10], [64, 16]), 'line')];
-    case 'long-smooth': return [...styles(13), shape(symmetric([60, 13], [66, 28], [70, 56], [65, 72], [60, 76]), 'shade', 'bold')];
-    case 'barrel': return [shape(symmetric([60, 26], [78, 28], [84, 50], [78, 70], [60, 74]), 'shade', 'bold'), ...ribs([curve([62, 28], [64, 50], [62, 72]), curve([70, 28], [75, 50], [70, 71])]), ...strokes([curve([54, 26], [50, 14], [44, 4]), curve([66, 26], [70, 14], [76, 4])], 'bold')];
+    case 'long-smooth': return [...styles(13), shape(symmetric(60, [60, 13], [66, 28], [70, 56], [65, 72], [60, 76]), 'shade', 'bold')];
+    case 'barrel': return [shape(symmetric(60, [60, 26], [78, 28], [84, 50], [78, 70], [60, 74]), 'shade', 'bold'), ...ribs([curve([62, 28], [64, 50], [62, 72]), curve([70, 28], [75, 50], [70, 71])]), ...strokes([curve([54, 26], [50, 14], [44, 4]), curve([66, 26], [70, 14], [76, 4])], 'bold')];
     default: return undefined;
   }
 }
@@ -92,9 +87,9 @@ export function nutCase(state: string): Mark[] | undefined {
 
 export function nutTip(state: string): Mark[] | undefined {
   switch (state) {
-    case 'tufted': return [shape(symmetric([60, 20], [70, 32], [88, 50], [80, 70], [60, 74]), 'shade', 'bold'), ...[-40, -22, 0, 22, 40].map((turn) => stroke([[60, 21], from([60, 21], turn - 90, 15)], 'line'))];
-    case 'blunt': return [shape(symmetric([60, 14], [80, 20], [90, 44], [80, 66], [60, 72]), 'shade', 'bold')];
-    case 'short-point': return [shape(symmetric([60, 8], [63, 16], [80, 28], [86, 48], [76, 68], [60, 73]), 'shade', 'bold')];
+    case 'tufted': return [shape(symmetric(60, [60, 20], [70, 32], [88, 50], [80, 70], [60, 74]), 'shade', 'bold'), ...[-40, -22, 0, 22, 40].map((turn) => stroke([[60, 21], from([60, 21], turn - 90, 15)], 'line'))];
+    case 'blunt': return [shape(symmetric(60, [60, 14], [80, 20], [90, 44], [80, 66], [60, 72]), 'shade', 'bold')];
+    case 'short-point': return [shape(symmetric(60, [60, 8], [63, 16], [80, 28], [86, 48], [76, 68], [60, 73]), 'shade', 'bold')];
     default: return undefined;
   }
 }
@@ -110,7 +105,7 @@ export function stalk(state: string): Mark[] | undefined {
 }
 
 export function surface(state: string): Mark[] | undefined {
-  const one = symmetric([60, 6], [76, 18], [80, 44], [72, 66], [60, 74]);
+  const one = symmetric(60, [60, 6], [76, 18], [80, 44], [72, 66], [60, 74]);
   if (state === 'warty') return [shape(one, 'shade', 'bold'), ...strewn(one, 6.4, 3).map(([x, y]) => shape(ellipse(x, y, 1.9), 'paper', 'fine')), ...strokes([curve([60, 8], [60, 72]), curve([68, 14], [71, 42], [66, 68]), curve([52, 14], [49, 42], [54, 68])], 'line')];
   if (state === 'smooth') return [shape(one, 'shade', 'bold'), ...strokes([curve([60, 8], [60, 72]), curve([68, 14], [71, 42], [66, 68]), curve([52, 14], [49, 42], [54, 68])])];
   return undefined;

@@ -24,6 +24,12 @@ export function mirrored(line: Line, x = 0): Line {
   return line.map(([px, y]) => [2 * x - px, y]);
 }
 
+/** A closed outline from its right half, a smooth line through points from top to bottom, mirrored at x. */
+export function symmetric(x: number, ...right: Line): Line {
+  const line = curve(...right);
+  return [...line, ...[...mirrored(line, x)].reverse()];
+}
+
 /** Part of an ellipse, degrees clockwise from the right. */
 export function arc(cx: number, cy: number, rx: number, ry: number, from: number, to: number, steps = 28): Line {
   return Array.from({ length: steps + 1 }, (_, i) => {

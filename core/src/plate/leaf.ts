@@ -32,7 +32,9 @@ export function halfWidth({ base, tip, parallel }: Outline, t: number): number {
   return (t / broadest) ** base * ((1 - t) / (1 - broadest)) ** tip;
 }
 
-export type Margin = 'entire' | 'finely-serrate' | 'coarsely-serrate' | 'cut' | 'double-serrate' | 'bristle-toothed' | 'rounded-teeth' | 'rolled';
+export const MARGINS = ['entire', 'finely-serrate', 'coarsely-serrate', 'cut', 'double-serrate', 'bristle-toothed', 'rounded-teeth', 'rolled'] as const;
+export type Margin = (typeof MARGINS)[number];
+export const isMargin = (state: string | undefined): state is Margin => (MARGINS as readonly (string | undefined)[]).includes(state);
 
 const TEETH: Readonly<Record<Margin, { readonly count: number; readonly depth: number }>> = {
   entire: { count: 0, depth: 0 }, rolled: { count: 0, depth: 0 }, 'finely-serrate': { count: 22, depth: 1.3 }, 'coarsely-serrate': { count: 9, depth: 3.2 },
@@ -123,7 +125,9 @@ export function blade({ outline, length, margin = 'entire', venation = 'net' }: 
   return marks;
 }
 
-export type Division = 'simple' | 'ternate' | 'biternate' | 'pinnate' | 'multipinnate' | 'palmate' | 'lobed';
+export const DIVISIONS = ['simple', 'ternate', 'biternate', 'pinnate', 'multipinnate', 'palmate', 'lobed'] as const;
+export type Division = (typeof DIVISIONS)[number];
+export const isDivision = (state: string | undefined): state is Division => (DIVISIONS as readonly (string | undefined)[]).includes(state);
 
 const LEAFLET: Blade = { outline: OUTLINES.ovate, length: 20, venation: 'net' };
 const plain = (length: number, outline: Outline = OUTLINES.elliptic): Mark[] => blade({ outline, length, venation: 'one' });

@@ -1,6 +1,6 @@
 import { along, arc, closedCurve, curve, ellipse, from, mirrored, moved, type Line, type Point } from './geometry';
 import { strewn } from './fungus';
-import { arrowBlade, blade, bladeOutline, dividedLeaf, fineSegments, heartBlade, OUTLINES, veins, type Division, type Margin, type Outline, type Venation } from './leaf';
+import { arrowBlade, blade, bladeOutline, dividedLeaf, fineSegments, heartBlade, isDivision, isMargin, OUTLINES, veins, type Outline, type Venation } from './leaf';
 import { dot, faint, placed, segment, shape, stroke, strokes, type Mark } from './mark';
 
 const small = (length: number, outline: Outline = OUTLINES.ovate): Mark[] => blade({ outline, length, venation: 'one' });
@@ -101,7 +101,7 @@ export function arrangement(state: string): Mark[] | undefined {
 const standing = (marks: readonly Mark[], foot = 76): Mark[] => placed(marks, { at: [60, foot] });
 
 export function leafDivision(state: string): Mark[] | undefined {
-  return (['simple', 'ternate', 'biternate', 'pinnate', 'multipinnate', 'palmate', 'lobed'] as const).includes(state as Division) ? standing(dividedLeaf(state as Division)) : undefined;
+  return isDivision(state) ? standing(dividedLeaf(state)) : undefined;
 }
 
 export function leafOutline(state: string): Mark[] | undefined {
@@ -118,10 +118,9 @@ export function leafOutline(state: string): Mark[] | undefined {
   }
 }
 
-const MARGINS: readonly Margin[] = ['entire', 'finely-serrate', 'coarsely-serrate', 'cut', 'double-serrate', 'bristle-toothed', 'rounded-teeth', 'rolled'];
 export function leafMargin(state: string): Mark[] | undefined {
-  if (!MARGINS.includes(state as Margin)) return undefined;
-  return [stroke(segment(60, 78, 60, 72)), ...placed(blade({ outline: { base: 0.7, tip: 0.8, ratio: 1.7 }, length: 66, margin: state as Margin, venation: 'one' }), { at: [60, 74] })];
+  if (!isMargin(state)) return undefined;
+  return [stroke(segment(60, 78, 60, 72)), ...placed(blade({ outline: { base: 0.7, tip: 0.8, ratio: 1.7 }, length: 66, margin: state, venation: 'one' }), { at: [60, 74] })];
 }
 
 export function leafVenation(state: string): Mark[] | undefined {

@@ -4,7 +4,7 @@ import * as flower from './flower';
 import * as fruit from './fruit';
 import * as fungus from './fungus';
 import { closedCurve, curve, ellipse, mirrored, moved, scaled, type Line, type Point } from './geometry';
-import { arrowBlade, blade, dividedLeaf, fineSegments, heartBlade, OUTLINES, type Division, type Margin, type Outline, type Venation } from './leaf';
+import { arrowBlade, blade, dividedLeaf, fineSegments, heartBlade, isDivision, isMargin, OUTLINES, type Outline, type Venation } from './leaf';
 import { boxOfMarks, placed, segment, shape, stroke, strokes, type Mark, type Plate } from './mark';
 import * as root from './root';
 import * as stem from './stem';
@@ -60,6 +60,8 @@ function onSheet(parts: readonly Part[], sized: boolean): TaxonPlate {
   return { ...SHEET, marks: fitted.flatMap((part) => part.marks), parts: fitted, scale: sized ? { units: millimetres * by, millimetres } : undefined };
 }
 
+/** A card without its surroundings. */
+const solid = (marks: readonly Mark[] | undefined): Mark[] => (marks ?? []).filter((mark) => mark.ink !== 'faint');
 /** From a card of 120 by 80 about (60, foot): so large that a unit is `by`, its foot at the given point. */
 const fromCard = (marks: readonly Mark[] | undefined, by: number, at: Point, foot = 74, middle = 60): Mark[] => placed(placed(marks ?? [], { at: [-middle, -foot] }), { scale: by, at });
 
@@ -200,7 +202,7 @@ function rim(kind: string | undefined, left: Point, right: Point, wide: number):
 
 /** Fungi whose cap is no cap: their card, in their own size. */
 function singleBody(one: Individual, cap: string, wide: number, long: number, thick: number): Part[] {
-  const card = fungus.capShape(cap)?.filter((mark) => mark.ink !== 'faint') ?? [];
+  const card = solid(fungus.capShape(cap));
   const box = boxOfMarks(card);
   const by = wide / (box.right - box.left);
   const onStem = long > 0 && thick > 0 && (cap === 'honeycomb' || cap === 'brain' || cap === 'thimble');
@@ -213,16 +215,13 @@ function singleBody(one: Individual, cap: string, wide: number, long: number, th
   ];
 }
 
-const MARGINS = ['entire', 'finely-serrate', 'coarsely-serrate', 'cut', 'double-serrate', 'bristle-toothed', 'rounded-teeth', 'rolled'];
-const DIVISIONS = ['ternate', 'biternate', 'pinnate', 'multipinnate', 'palmate', 'lobed'];
-
 /** Much divided leaves are small on the sheet: finer ink keeps them open. */
 const thin = (marks: readonly Mark[]): Mark[] => marks.map((mark) => (mark.ink === 'line' ? { ...mark, ink: 'fine' } : mark));
 
 /** One leaf, foot of its stalk at the origin, pointing up, so many millimetres long. */
 function leafOf(one: Individual, long: number): Mark[] {
   const division = one.state('leaf.division');
-  if (division !== undefined && DIVISIONS.includes(division)) return thin(placed(dividedLeaf(division as Division), { scale: long / 70 }));
+  if (isDivision(division) && division !== 'simple') return thin(placed(dividedLeaf(division), { scale: long / 70 }));
   const form = one.state('leaf.outline');
   const margin = one.state('leaf.margin');
   const stalked = !['sessile', 'pair-cup', 'clasping', 'running-down', 'stem-sheath'].includes(one.state('leaf.base') ?? '');
@@ -234,7 +233,7 @@ function leafOf(one: Individual, long: number): Mark[] {
   const venation = one.state('leaf.venation');
   // Teeth are drawn for a blade of some sixty units, and grow with it.
   const drawn = blade({
-    outline, length: 60, margin: margin !== undefined && MARGINS.includes(margin) ? (margin as Margin) : 'entire',
+    outline, length: 60, margin: isMargin(margin) ? margin : 'entire',
     venation: form === 'needle' || form === 'linear' ? 'one' : ((venation ?? 'one') as Venation),
   });
   return [...(stalk > 0 ? [stroke(segment(0, 0, 0, -stalk))] : []), ...placed(drawn, { scale: (long - stalk) / 60, at: [0, -stalk] })];
@@ -289,7 +288,6 @@ function wholePlant(one: Individual): Whole {
 }
 
 const ROUND = new Set(['berry', 'stone-fruit', 'fleshy-cone', 'aril']);
-const solid = (marks: readonly Mark[] | undefined): Mark[] => (marks ?? []).filter((mark) => mark.ink !== 'faint');
 
 function leaves(one: Individual, long: number, high: number, basal: boolean, woody: boolean): Mark[] {
   if (one.state('leaf.outline') === undefined && one.state('leaf.division') === undefined) return [];
@@ -316,7 +314,7 @@ function beside(card: readonly Mark[], reach: number, high: number): Mark[] {
 }
 
 function rootBelow(one: Individual, high: number): Mark[] {
-  const card = root.form(one.state('root.form') ?? '')?.filter((mark) => mark.ink !== 'faint' && mark.line.every(([, y]) => y >= 16));
+  const card = solid(root.form(one.state('root.form') ?? '')).filter((mark) => mark.line.every(([, y]) => y >= 16));
   // A creeping one is drawn deeper on its card than the rest.
   return fromCard(card, (high * 0.26) / 60, [0, 0], one.state('root.form') === 'rhizome-creeping' ? 39 : 18);
 }

@@ -45,10 +45,9 @@ export function recomputer(before: CompiledGuide, after: CompiledGuide): (stored
   return (stored) => {
     const { find, verdict } = stored;
     const statements = statementsMet(change, find);
-    const known = verdict.guide.version === before.version;
+    if (verdict.guide.version !== before.version) return askedAgain(stored, after, statements);
     // What the old version could read, a version with the same questions and taxa can read.
-    if (known && asksTheSame && touches(change, find)) return compared(verdict, decide(after, find), [], statements);
-    if (!known || touches(change, find)) return askedAgain(stored, after, statements);
+    if (touches(change, find)) return asksTheSame ? compared(verdict, decide(after, find), [], statements) : askedAgain(stored, after, statements);
     const { outcome } = verdict;
     return {
       verdict: { ...verdict, guide: { id: after.guide.id, version: after.version } },

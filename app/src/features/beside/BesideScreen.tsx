@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { caseOf, partings, relationOverall, short, viewCase, type BarRow, type Case, type CompiledTaxon, type Parting, type StageId } from '@pause/core';
+import { caseOf, filled, partings, relationOverall, short, viewCase, type BarRow, type Case, type CompiledTaxon, type Parting, type StageId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
 import { characterName, CommonName, commonName, harmLine, numberWord, scientificName, stageName } from '../../words/names';
@@ -67,7 +67,7 @@ function Names({ target, row }: { readonly target: CompiledTaxon; readonly row: 
         <Heading>{CommonName(row.taxon)}</Heading>
         <Small soft style={styles.scientific}>{scientificName(row.taxon)}</Small>
         <Small soft>{harmLine(row.taxon)}</Small>
-        <View style={styles.bars} role="img" aria-label={`${Math.min(row.have, row.need)} of ${row.need} bars filled`}><Uprights row={row} /></View>
+        <View style={styles.bars} role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}><Uprights row={row} /></View>
       </View>
     </View>
   );

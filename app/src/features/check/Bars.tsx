@@ -1,13 +1,11 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { short, type Bar, type BarRow, type Case } from '@pause/core';
+import { filled, short, type Bar, type BarRow, type Case } from '@pause/core';
 import { characterName, characterOf, CommonName, commonName, harmLine, numberWord, readingWords, upper } from '../../words/names';
 import { few } from '../../words/reasons';
 import { BesideLink } from '../beside/BesideScreen';
 import { Parting } from './Parting';
 import { colour, corner, OrganGlyph, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
-
-const filled = (row: BarRow) => Math.min(row.need, row.have);
 
 /** One upright: filled where there is a ground, open where one is missing. */
 function Upright({ bar, size }: { readonly bar: Bar | undefined; readonly size: 'large' | 'small' }) {
