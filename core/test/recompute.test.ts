@@ -64,7 +64,18 @@ describe('recomputing a stored verdict under a new guide', () => {
   });
 
   describe('many at once', () => {
-    const stored = collectable.map((t) => followChecks(t.id)).map((f) => ({ find: f, verdict: decide(guide, f) }));
+    const whole = collectable.map((t) => followChecks(t.id));
+    // As finds are in a notebook: also half read, taken back, read twice, with a place not asked about, in a group that wants two pairs of eyes.
+    const kept = whole.flatMap((f, i) => [f, [
+      { ...f, readings: f.readings.slice(0, 5) },
+      { ...f, withdrawals: [{ reading: f.readings[3]!.id, at: '2026-09-14T20:00:00.000Z' }] },
+      { ...f, readings: [...f.readings, { ...f.readings[2]!, id: 'again', at: '2026-09-14T20:00:00.000Z' }] },
+      { ...f, context: { ...f.context, permission: undefined } },
+      { ...f, policy: { secondLook: ['deadly'] } },
+      { ...f, target: collectable[(i + 1) % collectable.length]!.taxon.kingdom === f.kingdom ? collectable[(i + 1) % collectable.length]!.id : f.target },
+    ][i % 6] as typeof f]);
+    const asDecided = (f: (typeof whole)[number]) => ({ find: f, verdict: decide(guide, f) });
+    const [stored, complete] = [kept.map(asDecided), whole.map(asDecided)];
     const changes: [string, (raw: RawGuide) => void][] = [
       ['a statement about something deadly', (raw) => { statement(raw, 'amanita-phalloides', 'cap.colour').occasional = ['white', 'red-brown']; }],
       ['a statement about a target', (raw) => { statement(raw, 'boletus-edulis', 'cap.colour').usual = ['white']; }],
@@ -119,11 +130,11 @@ describe('recomputing a stored verdict under a new guide', () => {
       const asked = (change: (raw: RawGuide) => void) => {
         const again = recomputer(guide, changed(change));
         // A verdict that no guide gives shows which ones were taken over as they are.
-        return stored.filter((one) => again({ ...one, verdict: { ...one.verdict, leansOn: ['never-asked' as never] } }).verdict.leansOn[0] !== ('never-asked' as never)).map((one) => one.find.target as string);
+        return complete.filter((one) => again({ ...one, verdict: { ...one.verdict, leansOn: ['never-asked' as never] } }).verdict.leansOn[0] !== ('never-asked' as never)).map((one) => one.find.target as string);
       };
       expect(asked(() => undefined)).toEqual([]);
       expect(asked((raw) => { raw.taxa.find((t) => t.id === 'boletus-edulis')!.lookalikes = []; })).toEqual(['boletus-edulis']);
-      const reading = (character: string) => stored.filter((one) => one.find.readings.some((r) => r.character === character)).map((one) => one.find.target as string);
+      const reading = (character: string) => complete.filter((one) => one.find.readings.some((r) => r.character === character)).map((one) => one.find.target as string);
       // The death cap's stalk may be lilac now: only whoever read a colour that is taken for it is asked again.
       const nearLilac = asked((raw) => { (statement(raw, 'amanita-phalloides', 'stipe.colour').occasional as string[]).push('lilac'); });
       expect(reading('stipe.colour')).toEqual(expect.arrayContaining(nearLilac));

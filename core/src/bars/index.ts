@@ -100,15 +100,22 @@ export function short(row: BarRow): number {
   return row.otherKingdom ? 0 : Math.max(0, row.need - row.have);
 }
 
+function toBar(guide: CompiledGuide, look: Look): Bar {
+  return { reading: look.reading.id, character: look.character.id, group: guide.groups[look.character.group] ?? '', causes: causesIn(look.causes) };
+}
+
+/** The same row, as its taxon is counted now at this position. */
+export function rowAgain(guide: CompiledGuide, row: BarRow, tallied: Tally, position: number): BarRow {
+  return { ...row, have: tallied.count(position), bars: tallied.looks(position, row.need).map((look) => toBar(guide, look)) };
+}
+
 /** Rows of every dangerous taxon of the guide except the target itself, in the order of `rowKey`. */
 export function barRows(guide: CompiledGuide, dangers: Dangers, tallied: Tally): BarRow[] {
   const bars = new Map<Look, Bar>();
   const barOf = (look: Look): Bar => {
     const known = bars.get(look);
     if (known) return known;
-    const bar: Bar = {
-      reading: look.reading.id, character: look.character.id, group: guide.groups[look.character.group] ?? '', causes: causesIn(look.causes),
-    };
+    const bar = toBar(guide, look);
     bars.set(look, bar);
     return bar;
   };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Context, Instant, Piece, Reading, Skip, Withdrawal, type Case } from '../case';
+import { Context, Instant, Piece, Reading, Skip, Withdrawal, type Case, type Unnamed } from '../case';
 import { Kingdom, TaxonId, type CompiledGuide } from '../guide';
 import type { Verdict } from '../verdict';
 
@@ -59,14 +59,29 @@ export function caseOf(record: FindRecord, guide: CompiledGuide): Case | undefin
   const target = record.targets.at(-1);
   if (!target || !record.pieces.some((p) => p.purpose === 'decide')) return undefined;
   return {
-    guide: { id: guide.guide.id, version: guide.version },
-    kingdom: record.kingdom,
-    ...(record.bodyPlan === undefined ? {} : { bodyPlan: record.bodyPlan }),
+    ...seenOf(record, guide),
     target: target.taxon,
     // A target was left at the moment the next one was named.
     earlierTargets: record.targets.slice(0, -1).map((earlier, index) => ({
       taxon: earlier.taxon, at: record.targets[index + 1]?.at ?? target.at,
     })),
+  };
+}
+
+/**
+ * The find as it is before anyone named it: what was seen, and nothing of what it is taken for.
+ *
+ * @returns undefined while no piece was started
+ */
+export function unnamedOf(record: FindRecord, guide: CompiledGuide): Unnamed | undefined {
+  return record.pieces.some((p) => p.purpose === 'decide') ? seenOf(record, guide) : undefined;
+}
+
+function seenOf(record: FindRecord, guide: CompiledGuide): Unnamed {
+  return {
+    guide: { id: guide.guide.id, version: guide.version },
+    kingdom: record.kingdom,
+    ...(record.bodyPlan === undefined ? {} : { bodyPlan: record.bodyPlan }),
     pieces: record.pieces,
     readings: record.readings,
     withdrawals: record.withdrawals,

@@ -3,7 +3,7 @@ import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } f
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
 import { relationAtStages, relationOverall, type Relation } from '../relation';
 import { disputedCharacters, LOOKS_THAT_COUNT } from '../settle';
-import { DAMAGE_SECONDS, gearAtHand } from '../plan';
+import { DAMAGE_SECONDS, canBeMade } from '../plan';
 import { STRAIN_SHARE } from '../target';
 import { toLook } from '../case';
 import { shopping, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
@@ -26,6 +26,8 @@ export interface Check {
   readonly why: CheckWhy;
   readonly seconds: number;
   readonly damage: Damage;
+  /** Dangers not ruled out yet that harm the skin, where the check touches: gloves first. */
+  readonly skin: readonly TaxonId[];
   /** What is missing that this check would bring if it shows what is usual for the target, on average. */
   readonly gain: number;
 }
@@ -89,24 +91,25 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   const gain = gains(guide, view, target, weighed);
   const fresh = guide.characters
     .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
-    .filter((c) => gearAtHand(c, find))
+    .filter((c) => canBeMade(c, find))
     .filter((c) => !passedOver.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)))
     .map((c) => check(guide, c.id, 'brings-nearer', gain(c)))
     .filter((c) => c.gain > 0)
     .sort((a, b) => rate(b) - rate(a));
 
-  const mayHarmSkin = weighed.rows.some((row) => {
+  const harmSkin = weighed.rows.filter((row) => {
     const harm = short(row) > 0 ? guide.taxon(row.taxon)?.taxon.harm : undefined;
     return harm?.touch !== undefined || harm?.sap !== undefined;
-  });
-  const ordered = mayHarmSkin ? [...fresh.filter((c) => onlyLooks(guide, c)), ...fresh.filter((c) => !onlyLooks(guide, c))] : fresh;
+  }).map((row) => row.taxon);
+  const ordered = harmSkin.length > 0 ? [...fresh.filter((c) => onlyLooks(guide, c)), ...fresh.filter((c) => !onlyLooks(guide, c))] : fresh;
   const unsure = weighed.held.signature.flatMap((mark): Check[] => {
     const settled = mark.held ? undefined : weighed.held.settled.get(guide.character(mark.character)?.index ?? -1);
     return settled?.outcome === 'agreed' && settled.looks.length < LOOKS_THAT_COUNT ? [check(guide, mark.character, 'mark-unsure', 0)] : [];
   });
   const reopened = [...unsure, ...[...passedOver].map((id) => check(guide, id, 'unanswered', 0))];
   const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
-  return oneDoubt ? [...ordered, ...again, ...reopened] : [...again, ...ordered, ...reopened];
+  const all = oneDoubt ? [...ordered, ...again, ...reopened] : [...again, ...ordered, ...reopened];
+  return harmSkin.length > 0 ? all.map((c) => (onlyLooks(guide, c) ? c : { ...c, skin: harmSkin })) : all;
 }
 
 /**
@@ -206,7 +209,7 @@ export function answerEffects(guide: CompiledGuide, find: Case, id: CharacterId)
 
 function check(guide: CompiledGuide, id: CharacterId, why: CheckWhy, gain: number): Check {
   const character = guide.character(id)?.character;
-  return { character: id, why, seconds: character?.seconds ?? 0, damage: character?.damage ?? 'none', gain };
+  return { character: id, why, seconds: character?.seconds ?? 0, damage: character?.damage ?? 'none', skin: [], gain };
 }
 
 function rate(c: Check): number {

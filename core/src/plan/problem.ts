@@ -1,6 +1,6 @@
 import { dangersOf, groundsAgainst, largestIndependent, needOf } from '../bars';
 import type { CaseView, Unnamed } from '../case';
-import { CAUSE_BIT, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
+import { CAUSE_BIT, isSmelled, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
 import { couldFit } from '../relation';
 import { disputedCharacters } from '../settle';
 import { holds } from '../target';
@@ -22,8 +22,9 @@ export interface Hands {
   readonly longest?: number;
 }
 
-/** Whether all the gear that a character wants is at hand: by what is given here, else by what the find says. */
-export function gearAtHand({ character }: CompiledCharacter, find: Unnamed, hands: Hands = {}): boolean {
+/** Whether a check can be made by this person now: all its gear is at hand (by what is given here, else by what the find says), and the nose does. */
+export function canBeMade({ character }: CompiledCharacter, find: Unnamed, hands: Hands = {}): boolean {
+  if (find.context.cannotSmell === true && isSmelled(character)) return false;
   return (character.gear ?? []).every((g) => (hands.gear ? hands.gear.has(g) : find.context.gear?.includes(g) !== false));
 }
 
@@ -70,7 +71,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   const possible = (c: CompiledCharacter) => !c.place && c.character.kingdom === view.find.kingdom
     && !view.onPiece.has(c.index) && !passed.has(c.id) && hands.without?.has(c.id) !== true
     && c.character.seconds <= (hands.longest ?? Infinity)
-    && gearAtHand(c, view.find, hands)
+    && canBeMade(c, view.find, hands)
     && stages.some((stage) => c.stages.has(stage));
   const expected = guide.characters.flatMap((character) => {
     const usual = possible(character) ? usualOf(character, target, stages) : undefined;

@@ -1,11 +1,12 @@
 import { canonicalJson } from '../canonical';
-import { toLook, type Case, type Reading } from '../case';
+import { toLook, type Case, type Look } from '../case';
 import { harms, type CharacterId, type CompiledGuide, type CompiledTaxon, type Taxon, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
 
 /** A taxon of which something else is said on one character; `undefined` where a version does not know it. */
 interface ChangedStatement {
   readonly taxon: TaxonId;
+  readonly character: CharacterId;
   readonly before: CompiledTaxon | undefined;
   readonly after: CompiledTaxon | undefined;
   /** Whether it harms anybody: what does not is compared only where it is the target. */
@@ -22,7 +23,9 @@ export interface GuideChange {
   readonly targets: ReadonlySet<string>;
   /** Characters whose question changed. */
   readonly characters: ReadonlySet<string>;
-  /** By character, the taxa of which something else is said on it, in the order of their ids. */
+  /** What is said otherwise, in the order of taxa and then characters. */
+  readonly said: readonly ChangedStatement[];
+  /** The same by character. */
   readonly statements: ReadonlyMap<CharacterId, readonly ChangedStatement[]>;
 }
 
@@ -50,6 +53,9 @@ export function changeBetween(before: CompiledGuide, after: CompiledGuide): Guid
     || canonicalJson([before.guide.stages, before.guide.bodyPlans]) !== canonicalJson([after.guide.stages, after.guide.bodyPlans])
     || stayed.some((id, i) => id !== order[i])
     || both.some(([was, is]) => asDanger(was.taxon) !== asDanger(is.taxon));
+  const said = saidOtherwise(before, after);
+  const statements = new Map<CharacterId, ChangedStatement[]>();
+  for (const one of said) statements.set(one.character, [...(statements.get(one.character) ?? []), one]);
   return {
     before,
     after,
@@ -58,19 +64,19 @@ export function changeBetween(before: CompiledGuide, after: CompiledGuide): Guid
     characters: new Set(before.characters
       .filter((old) => canonicalJson(old.character) !== canonicalJson(after.character(old.id)?.character ?? null))
       .map(({ id }) => id)),
-    statements: statementsBetween(before, after),
+    said,
+    statements,
   };
 }
 
-function statementsBetween(before: CompiledGuide, after: CompiledGuide): Map<CharacterId, ChangedStatement[]> {
-  const changed = new Map<CharacterId, ChangedStatement[]>();
+function saidOtherwise(before: CompiledGuide, after: CompiledGuide): ChangedStatement[] {
+  const changed: ChangedStatement[] = [];
   for (const taxon of [...new Set([...before.taxa, ...after.taxa].map((t) => t.id))].sort()) {
     const [old, now] = [before.taxon(taxon), after.taxon(taxon)];
     const [was, is] = [sayings(old), sayings(now)];
     const harmful = [old, now].some((t) => t !== undefined && harms(t.taxon.harm));
-    for (const character of new Set([...was.keys(), ...is.keys()])) {
-      if (was.get(character) === is.get(character)) continue;
-      changed.set(character, [...(changed.get(character) ?? []), { taxon, before: old, after: now, harms: harmful }]);
+    for (const character of [...new Set([...was.keys(), ...is.keys()])].sort()) {
+      if (was.get(character) !== is.get(character)) changed.push({ taxon, character, before: old, after: now, harms: harmful });
     }
   }
   return changed;
@@ -78,36 +84,48 @@ function statementsBetween(before: CompiledGuide, after: CompiledGuide): Map<Cha
 
 /** The changed statements on what was read of a find: about its target and about whatever harms. */
 export function statementsMet(change: GuideChange, find: Case): { readonly taxon: TaxonId; readonly character: CharacterId }[] {
-  if (change.statements.size === 0) return [];
-  const met = new Map<string, { readonly taxon: TaxonId; readonly character: CharacterId }>();
-  for (const { character } of find.readings) {
-    for (const { taxon, harms: harmful } of change.statements.get(character) ?? []) {
-      if (harmful || taxon === find.target) met.set(`${taxon} ${character}`, { taxon, character });
-    }
+  if (change.said.length === 0) return [];
+  const read = new Set(find.readings.map(({ character }) => character));
+  const met: { readonly taxon: TaxonId; readonly character: CharacterId }[] = [];
+  for (const { taxon, character, harms: harmful } of change.said) {
+    if (read.has(character) && (harmful || taxon === find.target)) met.push({ taxon, character });
   }
-  return [...met].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, statement]) => statement);
+  return met;
 }
+
+/** What a change can move in the verdict on a find: all of it, or no more than the rows of these dangers. */
+export type Touched = 'all' | ReadonlySet<TaxonId>;
 
 /**
- * Whether a change can make any difference to the verdict on a find. A statement about a danger does only where what
+ * What of the verdict on a find a change can make any difference to. A statement about a danger does only where what
  * was read stands to it in another way than before.
  */
-export function touches(change: GuideChange, find: Case): boolean {
-  if (change.everything || change.targets.has(find.target)) return true;
-  if (change.characters.size === 0 && change.statements.size === 0) return false;
-  const ofTarget = (character: CharacterId) => change.characters.has(character)
-    || (change.statements.get(character)?.some(({ taxon }) => taxon === find.target) ?? false);
-  return find.readings.some((reading) => ofTarget(reading.character) || standsOtherwise(change, reading))
-    || (find.skips ?? []).some(({ character }) => ofTarget(character));
+export function touched(change: GuideChange, find: Case): Touched {
+  if (change.everything || change.targets.has(find.target)) return 'all';
+  const dangers = new Set<TaxonId>();
+  if (change.characters.size === 0 && change.statements.size === 0) return dangers;
+  for (const { character } of find.skips ?? []) if (asksTargetOtherwise(change, find, character)) return 'all';
+  for (const reading of find.readings) {
+    if (asksTargetOtherwise(change, find, reading.character)) return 'all';
+    const said = change.statements.get(reading.character);
+    if (!said) continue;
+    const [then, now] = [toLook(change.before, reading), toLook(change.after, reading)];
+    if (!then || !now) {
+      if (then !== now) return 'all';
+      continue;
+    }
+    for (const statement of said) if (standsOtherwise(statement, then, now)) dangers.add(statement.taxon);
+  }
+  return dangers;
 }
 
-/** Whether a reading stands to some danger in another way than before the change. */
-function standsOtherwise(change: GuideChange, reading: Reading): boolean {
-  const changed = change.statements.get(reading.character);
-  if (!changed) return false;
-  const [then, now] = [toLook(change.before, reading), toLook(change.after, reading)];
-  if (!then || !now) return then !== now;
-  return changed.some(({ before, after, harms: harmful }) => harmful && (
+function asksTargetOtherwise(change: GuideChange, find: Case, character: CharacterId): boolean {
+  return change.characters.has(character) || (change.statements.get(character)?.some(({ taxon }) => taxon === find.target) ?? false);
+}
+
+/** Whether what was read stands to this danger in another way than before. */
+function standsOtherwise({ before, after, harms: harmful }: ChangedStatement, then: Look, now: Look): boolean {
+  return harmful && (
     !before || !after || relationOverall(then, before) !== relationOverall(now, after) || couldFit(then, before) !== couldFit(now, after)
-  ));
+  );
 }

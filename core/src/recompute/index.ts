@@ -2,7 +2,8 @@ import type { BarRow } from '../bars';
 import { canonicalJson, sameValue } from '../canonical';
 import { CaseError, caseProblems, type Case, type CaseProblem } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
-import { changeBetween, statementsMet, touches } from './change';
+import { changeBetween, statementsMet, touched } from './change';
+import { withRowsAgain } from './rows';
 import { decide, type Outcome, type Reason, type Verdict } from '../verdict';
 
 /** A stored verdict, asked again of another guide version. */
@@ -46,8 +47,13 @@ export function recomputer(before: CompiledGuide, after: CompiledGuide): (stored
     const { find, verdict } = stored;
     const statements = statementsMet(change, find);
     if (verdict.guide.version !== before.version) return askedAgain(stored, after, statements);
-    // What the old version could read, a version with the same questions and taxa can read.
-    if (touches(change, find)) return asksTheSame ? compared(verdict, decide(after, find), [], statements) : askedAgain(stored, after, statements);
+    const moved = touched(change, find);
+    if (moved === 'all' || moved.size > 0) {
+      // What the old version could read, a version with the same questions and taxa can read.
+      if (!asksTheSame) return askedAgain(stored, after, statements);
+      const rows = moved === 'all' ? undefined : withRowsAgain(after, find, verdict, moved);
+      return compared(verdict, rows ?? decide(after, find), [], statements);
+    }
     const { outcome } = verdict;
     return {
       verdict: { ...verdict, guide: { id: after.guide.id, version: after.version } },
@@ -81,7 +87,7 @@ function compared(old: Verdict, verdict: Verdict, unread: Recomputed['unread'], 
 
 function rowsChanged(before: readonly BarRow[], after: readonly BarRow[]): Recomputed['rows'] {
   const sameRow = (a: BarRow | undefined, b: BarRow | undefined) => a?.taxon === b?.taxon && a?.have === b?.have && a?.need === b?.need;
-  if (before.length === after.length && before.every((row, i) => sameRow(row, after[i]))) return [];
+  if (before === after || before.length === after.length && before.every((row, i) => sameRow(row, after[i]))) return [];
   const count = (rows: readonly BarRow[]) => new Map(rows.map((row) => [row.taxon, { have: row.have, need: row.need }]));
   const [from, to] = [count(before), count(after)];
   return [...new Set([...from.keys(), ...to.keys()])].sort()
@@ -90,7 +96,7 @@ function rowsChanged(before: readonly BarRow[], after: readonly BarRow[]): Recom
 }
 
 function reasonsChanged(before: readonly Reason[], after: readonly Reason[]): { reasonsGone: Reason[]; reasonsNew: Reason[] } {
-  if (sameValue(before, after)) return { reasonsGone: [], reasonsNew: [] };
+  if (before === after || sameValue(before, after)) return { reasonsGone: [], reasonsNew: [] };
   const old = new Map(before.map((reason) => [canonicalJson(reason), reason]));
   const now = new Map(after.map((reason) => [canonicalJson(reason), reason]));
   return {

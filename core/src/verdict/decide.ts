@@ -147,7 +147,8 @@ function placeNotes(view: CaseView, target: CompiledTaxon, held: TargetHolds): N
   ];
 }
 
-function barsShort(rows: readonly BarRow[]): Reason[] {
+/** What the rows say that lack bars. */
+export function barsShort(rows: readonly BarRow[]): Reason[] {
   const reasons: Reason[] = [];
   for (const row of rows) {
     if (short(row) > 0) reasons.push({ weight: 'pause', code: 'bars-short', taxon: row.taxon, grade: row.grade, have: row.have, need: row.need });
@@ -277,6 +278,11 @@ const STAYS: ReadonlySet<string> = new Set([
   'context-missing', 'signature-missing', 'groups-short', 'unanswered', 'taken-back', 'name-open', 'ask-for-eater', 'not-traced',
 ]);
 
+/** Whether something is missing that the loss of a reading cannot mend. */
+export function staysMissing(reasons: readonly { readonly code: string }[]): boolean {
+  return reasons.some(({ code }) => STAYS.has(code));
+}
+
 /**
  * Readings whose loss alone would change the outcome.
  *
@@ -288,7 +294,7 @@ function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): Readin
   const { judged, tallied, dangers, outcome, held } = weighed;
   if (judged.ruledOutUnread) return [];
   const quiet = view.withdrawn.length === 0 && held.otherPieces.length === 0 && [...held.settled.values()].every((s) => s.against === 0);
-  if (outcome === 'pause' && quiet && judged.pause.some((reason) => STAYS.has(reason.code))) return [];
+  if (outcome === 'pause' && quiet && staysMissing(judged.pause)) return [];
 
   // Rows without a bar to spare.
   const tight: number[] = [];
