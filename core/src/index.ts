@@ -17,4 +17,4 @@ export * from './verdict';
 export * from './next';
 export * from './plan';
 export { partings, type Parting } from './part';
-export { FindRecord, FindSummary, Decision, Choice, caseOf } from './find';
+export { FindRecord, FindSummary, Decision, Choice, caseOf, unnamedOf } from './find';

@@ -29,6 +29,8 @@ export const ReadingValue = z.discriminatedUnion('kind', [
     kind: z.literal('count'),
     number: z.number().int().nonnegative().max(1e6),
     error: z.number().int().nonnegative().max(1e6).optional(),
+    /** The number or more: nobody counts forty rays twice. */
+    orMore: z.boolean().optional(),
   }),
   z.strictObject({ kind: z.literal('cant-tell') }),
 ]);
@@ -106,6 +108,8 @@ export const Context = z.strictObject({
   openName: OpenName.optional(),
   /** Gear at hand, gloves included; left out: everything. It only matters for what is proposed. */
   gear: z.array(z.string().min(1).max(64)).max(30).optional(),
+  /** A cold, a smoker's day: what is smelled is not proposed. */
+  cannotSmell: z.boolean().optional(),
   /** Calendar month of the find, 1 to 12, and its height above the sea in metres: they order and raise doubts. */
   month: z.number().int().min(1).max(12).optional(),
   elevation: z.number().min(-500).max(9000).optional(),

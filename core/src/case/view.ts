@@ -42,7 +42,7 @@ export function toLook(guide: CompiledGuide, reading: Reading): Look | undefined
     const absence = value.number - error <= 0 ? CAUSE_BIT.absence : 0;
     return {
       reading, character, causes: character.restsOn | absence, kind: 'number',
-      low: Math.max(0, value.number - error), high: value.number + error,
+      low: Math.max(0, value.number - error), high: value.orMore === true ? Infinity : value.number + error,
     };
   }
   const measure = character.character;

@@ -105,6 +105,11 @@ export const CountCharacter = z.strictObject({ ...characterCommon, kind: z.liter
 export const Character = z.discriminatedUnion('kind', [StateCharacter, MeasureCharacter, CountCharacter]);
 export type Character = z.infer<typeof Character>;
 
+/** Whether it is told by the nose. */
+export function isSmelled({ organ, observe }: Character): boolean {
+  return organ === 'smell' || observe === 'crush-and-smell';
+}
+
 const StateStatement = z.strictObject({
   character: CharacterId,
   stages: z.array(StageId).min(1).optional(),

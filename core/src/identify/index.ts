@@ -1,6 +1,6 @@
 import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, HarmGrade, Known, StageId, TaxonId } from '../guide';
-import { DAMAGE_SECONDS, gearAtHand, type Hands } from '../plan';
+import { DAMAGE_SECONDS, canBeMade, type Hands } from '../plan';
 import { relationOverall, type Relation } from '../relation';
 import { expectedHere } from '../season';
 
@@ -50,6 +50,8 @@ const USUAL_SHARE = 0.9;
 const NONE_PRIOR = 1;
 /** A place that does not suit lowers a candidate by this at most: it orders, and never rules out. */
 const PLACE_FLOOR = 0.15;
+/** How often its form is taken for another's at the first look. */
+const PLAN_MISREAD = 0.05;
 /** What month and height speak for a taxon of which the guide does not say when it is about. */
 const HERE_UNKNOWN = 0.6;
 /** Expectation of a number nobody knows the range of. */
@@ -64,7 +66,7 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
   const stages = find.context.stages;
   const counts = find.policy?.place !== 'ignored';
   const scores = taxa.map((taxon) => (
-    Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) + logLikelihood(view, taxon, stages, counts) + (counts ? Math.log(hereNow(taxon, stages, find)) : 0)
+    Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) + Math.log(planFits(taxon, find)) + logLikelihood(view, taxon, stages, counts) + (counts ? Math.log(hereNow(taxon, stages, find)) : 0)
   ));
   const noneScore = Math.log(NONE_PRIOR) + logLikelihood(view, undefined, stages, counts) + (counts ? Math.log(HERE_UNKNOWN) : 0);
   const probabilities = normalise([...scores, noneScore]);
@@ -82,6 +84,11 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
     families: find.policy?.familyHint === false ? [] : familiesOf(taxa, probabilities),
     checks: tellingChecks(guide, view, taxa, probabilities, options.hands ?? {}),
   };
+}
+
+/** What the form that was told at the first look speaks for it. */
+function planFits({ taxon }: CompiledTaxon, { bodyPlan }: Unnamed): number {
+  return bodyPlan === undefined || bodyPlan === taxon.bodyPlan ? 1 : PLAN_MISREAD;
 }
 
 /** A family told is no plant told: rules have exceptions. Below this share it is no hint. */
@@ -173,7 +180,7 @@ function tellingChecks(
   return guide.characters
     .filter((c) => c.character.kingdom === view.find.kingdom && c.stateBit.size > 0 && !view.onPiece.has(c.index))
     .filter((c) => hands.without?.has(c.id) !== true && c.character.seconds <= (hands.longest ?? Infinity))
-    .filter((c) => gearAtHand(c, view.find, hands))
+    .filter((c) => canBeMade(c, view.find, hands))
     .filter((c) => stages === undefined || stages.some((stage) => c.stages.has(stage)))
     .map((c): TellingCheck => {
       const chances = [...taxa.map((t) => stateChances(c, knownOf(c, t, stages), c.character.misread)), stateChances(c, undefined, 0)];

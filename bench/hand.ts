@@ -1,0 +1,115 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { compileGuide } from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+import { startRig } from '../e2e/rig';
+import { onceSeen, seen, strip } from '../e2e/forager';
+import { FIVE, shortestPath } from '../e2e/taps';
+import { findChromium } from '../scripts/lib/chromium';
+import { buildWebApp } from '../scripts/lib/webapp';
+
+/** What a hand and an old phone meet, measured on the built application: npm run bench:hand. */
+
+const root = join(import.meta.dirname, '..');
+const guide = compileGuide(shippedGuide());
+await buildWebApp(root);
+process.env.CHROMIUM = await findChromium();
+const rig = await startRig();
+const lines: string[] = [];
+const say = (line: string) => { lines.push(line); };
+const quantile = (values: readonly number[], q: number) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))] ?? Number.NaN;
+
+/** Taps the first answer, and tells how long it took until the bars, the strip or the question changed. Text, since a compiler's helpers are not there in the page. */
+const ANSWER_AND_WAIT = `new Promise((done) => {
+  const shown = () => ['[aria-label="Bars against each lookalike"]', '[aria-live="polite"]', '[role="heading"][aria-level="2"]', 'h2'].map((at) => document.querySelector(at)?.outerHTML ?? '').join();
+  const was = shown();
+  const start = performance.now();
+  const look = () => {
+    if (shown() !== was) setTimeout(() => done(performance.now() - start), 0);
+    else if (performance.now() - start > 5000) done(5000);
+    else requestAnimationFrame(look);
+  };
+  document.querySelector('[aria-label="Answers"] [role="button"]').click();
+  requestAnimationFrame(look);
+})`;
+
+try {
+  say('# In the hand\n');
+  say(`Measured by \`npm run bench:hand\` on the built application in Debian's Chromium, ${new Date().toISOString().slice(0, 10)}. A phone's size, 390 by 844.\n`);
+
+  say('## Taps to a settled find\n');
+  say('From the start screen to *collect*, by somebody who sees what is usual and taps the shortest way. Seconds are those that the taps and the screen take, not those of looking at the plant. Eight answers are the least there can be: eight independent things have to fit.\n');
+  say('| target | stage | taps | of them answers | seconds | at three seconds a tap |\n|---|---|---|---|---|---|');
+  for (const [target, stage] of FIVE) {
+    const { page, context } = await rig.open();
+    const path = await shortestPath(page, guide, target, stage);
+    say(`| ${guide.taxon(target)?.taxon.scientificName ?? target} | ${stage} | ${path.taps} | ${path.answers} | ${path.seconds.toFixed(1)} | ${path.taps * 3} |`);
+    await context.close();
+  }
+
+  say('\n## Answer tapped to bars redrawn\n');
+  const slow: number[] = [];
+  for (const find of ['demo-find-5', 'demo-find-4', 'demo-find-3']) {
+    const { page, context } = await rig.open();
+    const session = await context.newCDPSession(page);
+    await page.goto(`/find/${find}/check`);
+    await strip(page).waitFor();
+    await page.waitForLoadState('networkidle');
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+    for (let step = 0; step < 8; step += 1) {
+      const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
+      if (await answers.count() === 0) {
+        const skip = page.getByRole('button', { name: 'Skip' });
+        if (await skip.count() === 0) break;
+        await skip.click();
+        await page.waitForTimeout(400);
+        continue;
+      }
+      const before = await seen(page);
+      // From the finger's lift to the frame in which the strip or a bar has changed, or the next question stands there.
+      const took = await page.evaluate<number>(ANSWER_AND_WAIT);
+      slow.push(took);
+      await onceSeen(page, before);
+      // Until the worker has judged it and the next card stands, however slow.
+      await page.waitForTimeout(1800);
+    }
+    await context.close();
+  }
+  say(`With the processor slowed four times, ${slow.length} answers: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at p95 (budget 100 ms).\n`);
+
+  say('## JavaScript to the first usable screen\n');
+  const { page, context } = await rig.open();
+  const scripts = new Map<string, Promise<Buffer>>();
+  page.on('response', (response) => {
+    if (response.request().resourceType() === 'script') scripts.set(response.url(), response.body());
+  });
+  await page.route('**/*', (route) => (route.request().headers()['sec-purpose']?.includes('prefetch') ? route.abort() : route.continue()));
+  await page.goto('/');
+  await page.getByRole('button', { name: 'A new find' }).waitFor();
+  const early = [...scripts].filter(([url]) => !url.includes('/worker-'));
+  const bytes = (await Promise.all(early.map(async ([, body]) => gzipSync(await body, { level: 9 }).length))).reduce((a, b) => a + b, 0);
+  say(`${bytes.toLocaleString('en')} bytes gzipped in ${early.length} files (budget 450,000). The other screens are fetched ahead while nothing else is to be done, and the worker beside it.\n`);
+  await context.close();
+
+  say('## Lighthouse\n');
+  const folder = mkdtempSync(join(tmpdir(), 'pause-lighthouse-'));
+  try {
+    execFileSync('npx', [
+      '--yes', 'lighthouse@12.8.2', rig.url, '--output=json', `--output-path=${join(folder, 'report.json')}`, '--only-categories=performance,accessibility', '--quiet',
+      '--chrome-flags=--headless=new --no-sandbox --disable-gpu --disable-quic',
+    ], { env: { ...process.env, CHROME_PATH: process.env.CHROMIUM }, stdio: 'pipe', timeout: 60_000 });
+    const report = JSON.parse(readFileSync(join(folder, 'report.json'), 'utf8')) as { categories: Record<string, { score: number }>; audits: Record<string, { displayValue?: string }> };
+    const score = (name: string) => Math.round((report.categories[name]?.score ?? 0) * 100);
+    say(`Its phone profile (slow 4G, processor slowed four times), against the start screen: performance ${score('performance')}, accessibility ${score('accessibility')} (wanted 95 of both). First paint ${report.audits['first-contentful-paint']?.displayValue ?? '?'}, largest ${report.audits['largest-contentful-paint']?.displayValue ?? '?'}, blocking ${report.audits['total-blocking-time']?.displayValue ?? '?'}, shift ${report.audits['cumulative-layout-shift']?.displayValue ?? '?'}.\n`);
+  } catch (error) {
+    say(`Not measured: Lighthouse could not be fetched or run here (${String(error instanceof Error ? error.message : error).split('\n')[0] ?? ''}).\n`);
+  }
+} finally {
+  await rig.close();
+}
+writeFileSync(join(root, 'docs/hand.md'), `${lines.join('\n').trimEnd()}\n`);
+process.stdout.write(`${lines.join('\n')}\n`);
+process.exit(0);
