@@ -1,12 +1,15 @@
 import './guide';
 import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { parseCase, type Check } from '@pause/core';
+import { parseCase, partings, type Check } from '@pause/core';
 import { AnswerCard, type Answer } from '../src/features/check/AnswerCard';
 import { Bars } from '../src/features/check/Bars';
 import { evaluate } from '../src/evaluate/evaluate';
 import { guide } from '../src/evaluate/guide';
 import { loadPlates } from '../src/features/plate/usePlates';
+import { GlovesFirst } from '../src/features/check/GlovesFirst';
 import { HoldButton } from '../src/features/verdict/HoldButton';
+import { Provider } from 'react-redux';
+import { rig } from './rig';
 
 const AT = '2026-09-14T08:00:00.000Z';
 const find = parseCase({
@@ -14,10 +17,15 @@ const find = parseCase({
   readings: [{ id: 'r1', piece: 'p1', character: 'hymenophore', value: { kind: 'states', states: ['ridges'] }, sureness: 'sure', by: 'mirel', at: AT }], context: {},
 }, guide);
 
+let smellless = 0;
 function card(character: string) {
   const answers: Answer[] = [];
-  const check: Check = { character: character as never, why: 'brings-nearer', seconds: 5, damage: 'none', gain: 1 };
-  render(<AnswerCard check={check} find={find} effects={[]} keys={false} onAnswer={(a) => answers.push(a)} onPass={() => answers.push({ value: { kind: 'cant-tell' }, sureness: 'guess' })} />);
+  const check: Check = { character: character as never, why: 'brings-nearer', seconds: 5, damage: 'none', skin: [], gain: 1 };
+  render(
+    <Provider store={rig().store}>
+      <AnswerCard check={check} target={find.target} stages={find.context.stages} effects={[]} keys={false} onAnswer={(a) => answers.push(a)} onPass={() => answers.push({ value: { kind: 'cant-tell' }, sureness: 'guess' })} onCannotSmell={() => { smellless += 1; }} />
+    </Provider>,
+  );
   return answers;
 }
 const press = (name: string | RegExp, role = 'button') => fireEvent.click(screen.getByRole(role, { name }));
@@ -58,11 +66,71 @@ test('torn needs two, and says so', () => {
   expect(answers).toEqual([{ value: { kind: 'states', states: ['convex', 'flat'] }, sureness: 'sure' }]);
 });
 
+test('a long press is torn too, with that answer named', () => {
+  jest.useFakeTimers();
+  const answers = card('cap.shape');
+  const domed = screen.getByRole('button', { name: 'Domed' });
+  fireEvent.mouseDown(domed, { button: 0 });
+  act(() => { jest.advanceTimersByTime(700); });
+  fireEvent.mouseUp(domed, { button: 0 });
+  jest.useRealTimers();
+  expect(screen.getByRole('checkbox', { name: 'Domed' }).getAttribute('aria-checked')).toBe('true');
+  press('Flat', 'checkbox');
+  press('It is one of these');
+  expect(answers.map((a) => a.value)).toEqual([{ kind: 'states', states: ['convex', 'flat'] }]);
+});
+
+test('a count by its two buttons, and no further than anyone wants to count', () => {
+  const answers = card('umbel.rays');
+  expect(screen.getByRole('button', { name: 'Record it' }).getAttribute('aria-disabled')).toBe('true');
+  for (let i = 0; i < 3; i += 1) press('One more');
+  press('One less');
+  press('Record it');
+  fireEvent.change(screen.getByLabelText('Count'), { target: { value: '40' } });
+  press('That many or more', 'checkbox');
+  press('Record it');
+  expect(answers.map((a) => a.value)).toEqual([{ kind: 'count', number: 2 }, { kind: 'count', number: 40, orMore: true }]);
+  fireEvent.change(screen.getByLabelText('Count'), { target: { value: '2.5' } });
+  expect(screen.getByRole('alert').textContent).toBe('A count is a whole number.');
+});
+
+test('what is not there, what cannot be seen, and a note that goes with the answer', () => {
+  const answers = card('cap.shape');
+  press('Note, photo or sketch');
+  fireEvent.change(screen.getByLabelText('A note with this answer'), { target: { value: ' the oldest one ' } });
+  press('Domed');
+  press('Can’t see it');
+  press('Not on this piece');
+  expect(answers).toEqual([
+    { value: { kind: 'states', states: ['convex'] }, sureness: 'sure', note: 'the oldest one' },
+    { value: { kind: 'cant-tell' }, sureness: 'sure', note: 'the oldest one' },
+    { value: { kind: 'cant-tell' }, sureness: 'sure', note: 'Not on this piece. the oldest one' },
+  ]);
+});
+
+test('a nose that is no use today is said where something is smelled, and nowhere else', () => {
+  card('cap.shape');
+  expect(screen.queryByRole('button', { name: 'Can’t smell today' })).toBeNull();
+  cleanup();
+  card('smell');
+  press('Can’t smell today');
+  expect(smellless).toBe(1);
+});
+
+test('gloves come before a check that touches what may harm the skin, and say why', () => {
+  const told: string[] = [];
+  render(<GlovesFirst skin={['heracleum-mantegazzianum' as never]} onOn={() => told.push('on')} onWithout={() => told.push('without')} />);
+  expect(screen.getByText(/giant hogweed is not ruled out yet/)).toBeTruthy();
+  press('They are on');
+  press('No gloves: only look');
+  expect(told).toEqual(['on', 'without']);
+});
+
 test.each([
   ['4,5', { kind: 'measure', number: 4.5, unit: 'cm' }, undefined],
   ['-3', undefined, 'Give a number, like 12 or 4.5.'],
   ['wide', undefined, 'Give a number, like 12 or 4.5.'],
-  ['99999', undefined, 'That is too much for this. Check the number.'],
+  ['99999', undefined, 'Nothing in the guide comes near that; the largest is 90 cm. Check the number and the unit.'],
 ])('a measure of "%s"', (text, value, complaint) => {
   const answers = card('cap.width');
   fireEvent.change(screen.getByLabelText('Measure'), { target: { value: text } });
@@ -73,12 +141,19 @@ test.each([
 });
 
 test('each lookalike says how many of its bars are filled, and by what', () => {
-  const { verdict } = evaluate(find);
-  render(<Bars id="f1" rows={verdict.rows} find={find} parts />);
-  const webcap = screen.getByRole('button', { name: 'Deadly webcap, deadly · silent for 2 to 17 days: 1 of 3 bars filled' });
+  const { verdict, checks } = evaluate(find);
+  const chosen: string[] = [];
+  render(<Bars id="f1" rows={verdict.rows} find={find} parts checks={checks} onChoose={(character) => chosen.push(character)} />);
+  const webcap = screen.getByRole('button', { name: /^Deadly webcap ?deadly · silent for 2 to 17 days ?1 of 3 bars filled$/ });
   fireEvent.click(webcap);
   expect(screen.getByText(/^Underside: Blunt ridges/)).toBeTruthy();
   expect(screen.getByText('Two are still open.')).toBeTruthy();
+  // The quickest of the checks that part the two leads to its card.
+  press(/^Quickest: /);
+  const parting = partings(guide, guide.taxon('cantharellus-cibarius')!, guide.taxon('cortinarius-rubellus')!, undefined).map((p) => p.character as string);
+  const quickest = Math.min(...checks.filter((c) => parting.includes(c.character)).map((c) => c.seconds));
+  expect(parting).toContain(chosen[0]);
+  expect(checks.find((c) => c.character === chosen[0])!.seconds).toBe(quickest);
   expect(screen.getByRole('table', { name: 'Where Chanterelle and Deadly webcap part' })).toBeTruthy();
 });
 

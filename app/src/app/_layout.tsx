@@ -13,9 +13,29 @@ import { loadGuide } from '../evaluate/guide';
 import { loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
 import { browserKeep } from '../store/keep';
-import { makeStore, type Store } from '../store/store';
+import { keepCounts, keptCounts } from '../store/counts';
+import { keepLook, keptLook } from '../store/look';
+import { makeStore, useApp, type Store } from '../store/store';
 import { Notice } from '../ui/Notice';
-import { colour, space } from '../ui/tokens';
+import { LargeText } from '../ui/Words';
+import { applyLook, colour, space } from '../ui/tokens';
+
+// Before anything is drawn, so that nothing flashes up in other colours.
+applyLook(keptLook(window.localStorage), document.documentElement);
+
+/** The page follows what is set, and the device keeps that and what was counted. */
+function keepOwn(store: Store): void {
+  let was = store.getState();
+  store.subscribe(() => {
+    const now = store.getState();
+    if (now.look !== was.look) {
+      applyLook(now.look, document.documentElement);
+      keepLook(window.localStorage, now.look);
+    }
+    if (now.counts !== was.counts) keepCounts(window.localStorage, now.counts);
+    was = now;
+  });
+}
 
 export default function Layout() {
   const [fontsReady, fontsFailed] = useFonts({
@@ -25,7 +45,8 @@ export default function Layout() {
   const open = useCallback(() => {
     setLoaded(undefined);
     loadGuide().then((guide) => {
-      const store = makeStore({ api: httpApi, keep: browserKeep(window.localStorage), evaluator: workerEvaluator(guide), clock: Date.now });
+      const store = makeStore({ api: httpApi, keep: browserKeep(window.localStorage), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage), counts: keptCounts(window.localStorage) });
+      keepOwn(store);
       store.dispatch(openOutbox());
       void store.dispatch(loadMe());
       setLoaded(store);
@@ -47,10 +68,17 @@ export default function Layout() {
   return (
     <Provider store={store}>
       <SafeAreaProvider>
-        <Slot />
+        <Read>
+          <Slot />
+        </Read>
       </SafeAreaProvider>
     </Provider>
   );
+}
+
+/** Above the usual size no line is cut short. */
+function Read({ children }: { readonly children: React.ReactNode }) {
+  return <LargeText.Provider value={useApp((state) => state.look.text > 1)}>{children}</LargeText.Provider>;
 }
 
 const styles = StyleSheet.create({

@@ -11,12 +11,17 @@ export interface FindProps {
   readonly evaluation: Evaluation | undefined;
 }
 
+export interface Judged {
+  /** The evaluation is of the record as it stands, not of how it was a moment ago. */
+  readonly current: boolean;
+}
+
 /** The find that the address names: being fetched, not there, not reachable, or ready. */
-export function FindFrame({ render }: { readonly render: (props: FindProps) => React.ReactNode }) {
+export function FindFrame({ render }: { readonly render: (props: FindProps & Judged) => React.ReactNode }) {
   const { id } = useLocalSearchParams<{ id: string }>();
   const act = useAct();
   const open = useFind(id);
-  if (open?.record) return render({ record: open.record, evaluation: open.evaluation });
+  if (open?.record) return render({ record: open.record, evaluation: open.evaluation, current: open.evaluated === open.change });
   if (open?.status === 'missing') {
     return <Screen><Notice title="There is no such find" text="The address names a find that is not in this notebook." /></Screen>;
   }

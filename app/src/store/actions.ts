@@ -144,8 +144,8 @@ export function acknowledgeRefusals(): Thunk {
 
 const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';
 
-/** Begins a find: what it is taken for, on a first piece. @returns its id */
-export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target: TaxonId; placeNote?: string; context: Case['context'] }): Thunk<string> {
+/** Begins a find on a first piece, with what it is taken for, if anything. @returns its id */
+export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; context: Case['context'] }): Thunk<string> {
   return (dispatch) => {
     const find = newId();
     const { kingdom, bodyPlan, placeNote, target } = start;
@@ -154,7 +154,7 @@ export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target: T
     dispatch(add(
       { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(placeNote ? { placeNote } : {}), person: dispatch(person()) } },
       { kind: 'pieces', find, body: { id: newId() as PieceId, at: dispatch(now()), purpose: 'decide' } },
-      { kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } },
+      ...(target ? [{ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } } as const] : []),
       { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },
     ));
     return find;
@@ -187,6 +187,11 @@ export function read(find: string, reading: { piece: PieceId; character: Charact
 
 export function takeBack(find: string, reading: ReadingId): Thunk {
   return (dispatch) => dispatch(add({ kind: 'withdrawals', find, body: { id: newId(), at: dispatch(now()), reading } }));
+}
+
+/** What was taken back by a slip is read as it was. */
+export function putForwardAgain(find: string, { piece, character, value, sureness, note }: Reading): Thunk<ReadingId> {
+  return read(find, { piece, character, value, sureness, ...(note ? { note } : {}) });
 }
 
 export function passOver(find: string, piece: PieceId, character: CharacterId): Thunk {

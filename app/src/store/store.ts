@@ -2,7 +2,9 @@ import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/t
 import { useDispatch, useSelector } from 'react-redux';
 import type { Evaluator } from '../evaluate/client';
 import type { Api } from './api';
+import { counts } from './counts';
 import type { Keep } from './keep';
+import { look, type LookSettings } from './look';
 import { finds, list, me, outbox } from './slices';
 
 /** What the store reaches outside itself. Handed in, so that tests can hand in their own. */
@@ -13,9 +15,11 @@ export interface Outside {
   readonly clock: () => number;
 }
 
-export function makeStore(outside: Outside) {
+/** @param kept what this device kept for itself: how it shows Pause, and what was counted */
+export function makeStore(outside: Outside, kept?: { readonly look: LookSettings; readonly counts: ReturnType<typeof counts.reducer> }) {
   return configureStore({
-    reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, outbox: outbox.reducer },
+    reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, outbox: outbox.reducer, look: look.reducer, counts: counts.reducer },
+    ...(kept ? { preloadedState: kept } : {}),
     middleware: (defaults) => defaults({
       thunk: { extraArgument: outside }, serializableCheck: false, immutableCheck: false,
     }),

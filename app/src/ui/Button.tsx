@@ -55,7 +55,7 @@ const styles = StyleSheet.create({
   },
   ink: { backgroundColor: colour.ink, borderColor: colour.ink },
   outline: { backgroundColor: 'transparent', borderColor: colour.ink },
-  plain: { backgroundColor: 'transparent', borderColor: 'transparent', paddingHorizontal: space.xs },
+  plain: { backgroundColor: 'transparent', borderWidth: 0, paddingHorizontal: 0 },
   underlined: { textDecorationLine: 'underline' },
   pressed: { opacity: 0.7 },
   disabled: { opacity: 0.35 },

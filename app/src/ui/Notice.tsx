@@ -7,7 +7,7 @@ import { colour, space } from './tokens';
 export function Loading({ what }: { readonly what: string }) {
   return (
     <View style={styles.notice} role="status" aria-live="polite">
-      <ActivityIndicator color={colour.ink} />
+      <ActivityIndicator color={colour.ink} accessibilityLabel={what} />
       <Body soft>{what}</Body>
     </View>
   );

@@ -11,6 +11,7 @@ const ROOMS: readonly { readonly href: Href; readonly label: string; readonly ma
   { href: '/', label: 'Start', match: /^\/$/ },
   { href: '/new', label: 'New find', match: /^\/new/ },
   { href: '/finds', label: 'Finds', match: /^\/finds?(\/|$)/ },
+  { href: '/guide', label: 'Guide', match: /^\/(guide|taxon|pair|card)/ },
   { href: '/eaten', label: 'Eaten?', match: /^\/eaten/ },
 ];
 
@@ -51,7 +52,7 @@ function Rooms({ side = false }: { readonly side?: boolean }) {
   const path = usePathname();
   return (
     <View role="navigation" aria-label="Rooms" style={side ? styles.side : styles.below}>
-      {side ? <View style={styles.mark}><PauseMark size={34} colour={colour.pause} /></View> : null}
+      {side ? <View style={styles.mark}><PauseMark size={34} colour={colour.mark} /></View> : null}
       {ROOMS.map((room) => <Room key={room.label} {...room} side={side} here={room.match.test(path)} />)}
     </View>
   );
@@ -68,7 +69,7 @@ function Room({ href, label, side, here }: { readonly href: Href; readonly label
         onHoverOut={() => setOver(false)}
         style={StyleSheet.flatten([side ? styles.sideRoom : styles.room, here && (side ? styles.sideHere : styles.here)])}
       >
-        <Small on={side ? 'dark' : 'light'} style={[(here || over) && styles.hereText]}>{label}</Small>
+        <Small on={side ? 'dark' : 'light'} style={[side && styles.onRooms, (here || over) && styles.hereText]}>{label}</Small>
       </Pressable>
     </Link>
   );
@@ -88,11 +89,12 @@ const styles = StyleSheet.create({
   below: { flexDirection: 'row', borderTopWidth: stroke.thin, borderTopColor: colour.line, backgroundColor: colour.ground },
   room: { flex: 1, minHeight: 54, alignItems: 'center', justifyContent: 'center', borderTopWidth: stroke.thick, borderTopColor: 'transparent' },
   here: { borderTopColor: colour.ink },
+  onRooms: { color: colour.onRooms },
   hereText: { fontFamily: font.readBold },
-  side: { width: 104, backgroundColor: colour.ink, paddingVertical: space.l },
+  side: { width: 104, backgroundColor: colour.rooms, paddingVertical: space.l },
   mark: { alignItems: 'center', paddingBottom: space.xl },
   sideRoom: { minHeight: TARGET, justifyContent: 'center', paddingLeft: space.l, borderLeftWidth: 4, borderLeftColor: 'transparent' },
-  sideHere: { borderLeftColor: colour.pause },
+  sideHere: { borderLeftColor: colour.mark },
   rule: { height: 1, backgroundColor: colour.line },
   strongRule: { height: stroke.thick, backgroundColor: colour.ink },
 });

@@ -1,15 +1,21 @@
+import { createContext, useContext } from 'react';
 import { StyleSheet, Text, type TextProps, type TextStyle } from 'react-native';
-import { colour, font } from './tokens';
+import { colour, font, typeSize } from './tokens';
 
 type WordsProps = TextProps & { readonly on?: 'light' | 'dark'; readonly soft?: boolean };
 
+/** Whether what is read is so large that no line of it may be cut short. */
+export const LargeText = createContext(false);
+
 function words(style: TextStyle, heading?: number) {
-  return function Words({ on = 'light', soft = false, style: more, ...props }: WordsProps) {
+  return function Words({ on = 'light', soft = false, style: more, numberOfLines, ...props }: WordsProps) {
+    const large = useContext(LargeText);
     const ink = on === 'dark' ? colour.onDark : soft ? colour.inkSoft : colour.ink;
     return (
       <Text
         {...(heading === undefined ? {} : { role: 'heading', 'aria-level': heading })}
         {...props}
+        {...(numberOfLines === undefined || large ? {} : { numberOfLines })}
         style={[style, { color: ink }, more]}
       />
     );
@@ -17,14 +23,14 @@ function words(style: TextStyle, heading?: number) {
 }
 
 const styles = StyleSheet.create({
-  verdict: { fontFamily: font.wordBold, fontSize: 34, lineHeight: 38, letterSpacing: -0.4 },
-  title: { fontFamily: font.wordBold, fontSize: 30, lineHeight: 34, letterSpacing: -0.3 },
-  question: { fontFamily: font.word, fontSize: 25, lineHeight: 29, letterSpacing: -0.2 },
-  heading: { fontFamily: font.word, fontSize: 21, lineHeight: 26 },
-  strong: { fontFamily: font.readBold, fontSize: 17, lineHeight: 23 },
-  body: { fontFamily: font.read, fontSize: 17, lineHeight: 24 },
-  small: { fontFamily: font.read, fontSize: 15, lineHeight: 20 },
-  smallStrong: { fontFamily: font.readBold, fontSize: 15, lineHeight: 20 },
+  verdict: { fontFamily: font.wordBold, fontSize: typeSize(34), lineHeight: typeSize(38), letterSpacing: -0.4 },
+  title: { fontFamily: font.wordBold, fontSize: typeSize(30), lineHeight: typeSize(34), letterSpacing: -0.3 },
+  question: { fontFamily: font.word, fontSize: typeSize(25), lineHeight: typeSize(29), letterSpacing: -0.2 },
+  heading: { fontFamily: font.word, fontSize: typeSize(21), lineHeight: typeSize(26) },
+  strong: { fontFamily: font.readBold, fontSize: typeSize(17), lineHeight: typeSize(23) },
+  body: { fontFamily: font.read, fontSize: typeSize(17), lineHeight: typeSize(24) },
+  small: { fontFamily: font.read, fontSize: typeSize(15), lineHeight: typeSize(20) },
+  smallStrong: { fontFamily: font.readBold, fontSize: typeSize(15), lineHeight: typeSize(20) },
 });
 
 /** The outcome of a verdict, the largest word there is. */

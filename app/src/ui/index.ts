@@ -6,3 +6,4 @@ export { BodyPlanDrawing } from './BodyPlanDrawing';
 export { Button, Chip, ChipRow } from './Button';
 export { Screen, Rule, useWide } from './Screen';
 export { Loading, Notice } from './Notice';
+export { Slide } from './Slide';

@@ -36,8 +36,8 @@ export function partName(target: string, part: string): string {
 export function readingWords(reading: Pick<Reading, 'character' | 'value'>): string {
   const { value } = reading;
   if (value.kind === 'cant-tell') return 'Could not tell';
-  if (value.kind === 'count') return String(value.number);
-  if (value.kind === 'measure') return `${value.number} ${value.unit}`;
+  if (value.kind === 'count') return value.orMore === true ? `${value.number} or more` : String(value.number);
+  if (value.kind === 'measure') return value.error === undefined ? `${value.number} ${value.unit}` : `${value.number} ${value.unit}, give or take ${value.error}`;
   const character = characterOf(reading.character);
   const labels = value.states.map((state) => (
     character && 'states' in character ? character.states.find((s) => s.id === state)?.label ?? state : state
@@ -93,4 +93,26 @@ export const CONTAMINATION: Readonly<Record<NonNullable<Case['context']['contami
 /** A length as people say it: millimetres while they are few. */
 export function lengthWords(millimetres: number): string {
   return millimetres < 10 ? `${millimetres} mm` : millimetres < 1000 ? `${millimetres / 10} cm` : `${millimetres / 1000} m`;
+}
+
+export const LANGUAGE: Readonly<Record<string, string>> = {
+  en: 'English', de: 'German', fr: 'French', it: 'Italian', es: 'Spanish', pl: 'Polish', cs: 'Czech', nl: 'Dutch', sl: 'Slovene', sv: 'Swedish', pt: 'Portuguese', hu: 'Hungarian',
+};
+
+const FOR: Readonly<Record<string, string>> = {
+  everyone: 'For everyone', pregnancy: 'In pregnancy', child: 'For children', ulcer: 'With a stomach ulcer', 'blood-pressure': 'With high blood pressure',
+  'kidney-stones': 'With kidney stones', 'mineral-shortage': 'When short of minerals', alcohol: 'With alcohol', skin: 'For sensitive skin',
+};
+/** Whom a caution is for: "With an allergy to apiaceae". */
+export function cautionFor(id: string): string {
+  const [kind, of] = id.split(':');
+  if (kind === 'allergy' && of) return `With an allergy to ${of.split('-').join(' ')}`;
+  if (kind === 'medicine' && of) return `With medicine: ${of.split('-').join(' ')}`;
+  return FOR[id] ?? id;
+}
+
+type OpenName = NonNullable<Case['context']['openName']>;
+/** A name that stays open: "genus Cantharellus only", "bilberry or bog bilberry". */
+export function openNameWords(name: OpenName): string {
+  return name.kind === 'one-of' ? name.taxa.map(commonName).join(' or ') : `${name.kind} ${name.name} only`;
 }

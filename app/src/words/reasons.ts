@@ -119,6 +119,17 @@ export function movedWords(before: readonly BarRow[], after: readonly BarRow[]):
   return said.length > 0 ? `${upper(said.join('; '))}.` : undefined;
 }
 
+const TOLD: Readonly<Record<ContextField, string>> = {
+  stages: 'stage', condition: 'condition', part: 'part', use: 'use', permission: 'permission', contamination: 'what spoils the place', protection: 'protection', tracedToBase: 'traced to one base',
+};
+
+/** While what stands around it is being told: what its absence costs. */
+export function aroundLine(verdict: Verdict): string {
+  const missing = [...new Set(verdict.reasons.flatMap((r) => (r.code === 'context-missing' ? [TOLD[r.field]] : r.code === 'not-traced' ? [TOLD.tracedToBase] : [])))];
+  if (verdict.outcome !== 'pause' || missing.length === 0) return stripLine(verdict);
+  return `Not told: ${list(missing)}. ${missing.length === 1 ? 'That alone keeps' : 'Each alone keeps'} it at pause.`;
+}
+
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
 export function stripLine(verdict: Verdict, plan?: Plan): string {
   const line = oneLine(verdict);

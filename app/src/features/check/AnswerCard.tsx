@@ -1,25 +1,32 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
-import type { AnswerEffect, Case, Check, LengthUnit, ReadingValue, State, StateId, Sureness } from '@pause/core';
+import { isSmelled, type AnswerEffect, type Check, type ReadingValue, type StageId, type Sureness, type TaxonId } from '@pause/core';
 import { characterOf, commonName, DAMAGE, timeWords } from '../../words/names';
-import { few } from '../../words/reasons';
-import { Body, Button, Chip, ChipRow, colour, corner, font, OrganGlyph, Question, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
-
-import { AnswerDrawing } from '../plate/AnswerDrawing';
+import { Body, Button, colour, corner, font, OrganGlyph, Question, Small, SmallStrong, space, Strong, stroke, TARGET, typeSize } from '../../ui';
+import { HowToLook } from './HowToLook';
+import { NumberAnswer } from './NumberAnswer';
+import { StateAnswers } from './StateAnswers';
 import { useKeys } from './useKeys';
 
 export interface Answer {
   readonly value: ReadingValue;
   readonly sureness: Sureness;
+  readonly note?: string;
 }
 
 interface AnswerCardProps {
   readonly check: Check;
-  readonly find: Case;
+  /** What it is taken for, if anything yet, and the stages told. */
+  readonly target: TaxonId | undefined;
+  readonly stages: readonly StageId[] | undefined;
   readonly effects: readonly AnswerEffect[];
   readonly keys: boolean;
   readonly onAnswer: (answer: Answer) => void;
   readonly onPass: () => void;
+  /** The nose is no use today; left out where that was said. */
+  readonly onCannotSmell?: () => void;
+  /** Photos and sketches of this find. */
+  readonly beside?: React.ReactNode;
 }
 
 const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] = [
@@ -27,11 +34,13 @@ const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] =
 ];
 
 /** The next check: a question about one organ, how to look, and its answers. */
-export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: AnswerCardProps) {
+export const AnswerCard = memo(function AnswerCard({ check, target, stages, effects, keys, onAnswer, onPass, onCannotSmell, beside }: AnswerCardProps) {
   const [sureness, setSureness] = useState<Sureness>('sure');
   const [how, setHow] = useState(false);
+  const [more, setMore] = useState(false);
+  const [note, setNote] = useState('');
   const character = characterOf(check.character);
-  const answer = (value: ReadingValue) => onAnswer({ value, sureness });
+  const answer = (value: ReadingValue, said = note.trim()) => onAnswer({ value, sureness, ...(said ? { note: said } : {}) });
   useKeys({
     digit: (n) => {
       const state = character && 'states' in character ? character.states[n - 1] : undefined;
@@ -39,6 +48,7 @@ export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: Ans
     },
     u: () => answer({ kind: 'cant-tell' }),
     n: onPass,
+    h: () => setHow(!how),
   }, keys);
   if (!character) return null;
   return (
@@ -46,162 +56,66 @@ export function AnswerCard({ check, find, effects, keys, onAnswer, onPass }: Ans
       <View style={styles.meta}>
         <OrganGlyph organ={character.organ} size={20} colour={colour.inkSoft} />
         <Small soft style={styles.grow}>{[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}</Small>
-        {keys ? null : (
-          <Pressable role="button" aria-expanded={how} onPress={() => setHow(!how)} style={styles.how}>
-            <SmallStrong style={styles.underlined}>How to look</SmallStrong>
-          </Pressable>
-        )}
+        <Pressable role="button" aria-expanded={how} onPress={() => setHow(!how)} style={styles.how}>
+          <SmallStrong style={styles.underlined}>{keys ? 'How to look  H' : 'How to look'}</SmallStrong>
+        </Pressable>
       </View>
       <Question>{character.question}</Question>
-      {how || keys ? <Small soft>{character.how}</Small> : null}
-      {check.why === 'contradicted' ? (
-        <View style={styles.again}>
-          <Strong>Look again</Strong>
-          <Body>This spoke against {commonName(find.target)}. Look elsewhere on the same piece, in other light.</Body>
-        </View>
-      ) : null}
-      {check.why === 'mark-unsure' ? <View style={styles.again}><Strong>Look again: a mark of it was seen, but not surely.</Strong></View> : null}
-      {check.why === 'taken-back' ? <View style={styles.again}><Strong>Look again: the answer was taken back.</Strong></View> : null}
-      <ChipRow label="How sure are you?">
-        <View style={styles.sureness} role="radiogroup" aria-label="How sure are you?">
-          {SURENESSES.map(({ id, label }, index) => (
-            <Pressable
-              key={id}
-              role="radio"
-              aria-checked={sureness === id}
-              onPress={() => setSureness(id)}
-              style={[styles.sure, index > 0 && styles.sureNext, sureness === id && styles.sureChosen]}
-            >
-              <Strong on={sureness === id ? 'dark' : 'light'}>{label}</Strong>
-            </Pressable>
-          ))}
-        </View>
-      </ChipRow>
+      {how ? <HowToLook character={character} target={target} stages={stages} /> : keys ? <Small soft>{character.how}</Small> : null}
+      <LookAgain check={check} target={target} />
+      <View style={styles.sureness} role="radiogroup" aria-label="How sure are you?">
+        {SURENESSES.map(({ id, label }, index) => (
+          <Pressable
+            key={id}
+            role="radio"
+            aria-checked={sureness === id}
+            onPress={() => setSureness(id)}
+            style={[styles.sure, index > 0 && styles.sureNext, sureness === id && styles.sureChosen]}
+          >
+            <Strong on={sureness === id ? 'dark' : 'light'}>{label}</Strong>
+          </Pressable>
+        ))}
+      </View>
       {character.kind === 'states' || character.kind === 'colour'
         ? <StateAnswers key={character.id} character={character.id} drawn={character.kind === 'states'} states={character.states} effects={effects} keys={keys} onAnswer={answer} />
-        : <NumberAnswer key={character.id} kind={character.kind} unit={character.kind === 'measure' ? character.unit : undefined} onAnswer={answer} />}
+        : <NumberAnswer key={character.id} character={character.id} onAnswer={answer} />}
       <View style={styles.ways}>
-        <Button label={keys ? 'Can’t tell  U' : 'Can’t tell'} tone="outline" style={styles.way} onPress={() => answer({ kind: 'cant-tell' })} />
+        <Button label={keys ? 'Can’t see it  U' : 'Can’t see it'} tone="outline" style={styles.way} onPress={() => answer({ kind: 'cant-tell' })} />
+        <Button label="Not on this piece" tone="outline" style={styles.way} onPress={() => answer({ kind: 'cant-tell' }, ['Not on this piece.', note.trim()].filter(Boolean).join(' '))} />
         <Button label={keys ? 'Skip  N' : 'Skip'} tone="outline" style={styles.way} onPress={onPass} />
+        {onCannotSmell && isSmelled(character) ? <Button label="Can’t smell today" tone="outline" style={styles.way} onPress={onCannotSmell} /> : null}
       </View>
-    </View>
-  );
-}
-
-interface StateAnswersProps {
-  readonly character: string;
-  /** States are drawings; colours are their own swatches. */
-  readonly drawn: boolean;
-  readonly states: readonly State[];
-  readonly effects: readonly AnswerEffect[];
-  readonly keys: boolean;
-  readonly onAnswer: (value: ReadingValue) => void;
-}
-
-const DRAWING = 84;
-
-/** One tap answers. "Torn" lets two or more be named, and then asks for one more tap. */
-function StateAnswers({ character, drawn, states, effects, keys, onAnswer }: StateAnswersProps) {
-  const [torn, setTorn] = useState<readonly StateId[] | undefined>();
-  const tap = (state: StateId) => {
-    if (!torn) onAnswer({ kind: 'states', states: [state] });
-    else setTorn(torn.includes(state) ? torn.filter((s) => s !== state) : [...torn, state]);
-  };
-  return (
-    <View style={styles.answers}>
-      <View style={styles.grid} role={torn ? 'group' : 'list'} aria-label="Answers">
-        {states.map((state, index) => {
-          const chosen = torn?.includes(state.id) ?? false;
-          return (
-            <Pressable
-              key={state.id}
-              role={torn ? 'checkbox' : 'button'}
-              {...(torn ? { 'aria-checked': chosen } : {})}
-              aria-label={state.label}
-              onPress={() => tap(state.id)}
-              style={({ pressed }) => [styles.answer, (pressed || chosen) && styles.answerOn]}
-            >
-              {drawn ? <View style={styles.drawing}><AnswerDrawing character={character} state={state.id} height={DRAWING} /></View> : null}
-              {state.swatch ? <View style={[styles.swatch, { backgroundColor: state.swatch }]} /> : null}
-              <Strong>{state.label}</Strong>
-              {keys && index < 9 ? <Small soft style={styles.digit}>{index + 1}</Small> : null}
-            </Pressable>
-          );
-        })}
-      </View>
-      {torn ? (
-        <View style={styles.ways}>
-          <Button label="One answer only" tone="outline" style={styles.way} onPress={() => setTorn(undefined)} />
-          <Button label={torn.length < 2 ? 'Name two or more' : 'It is one of these'} style={styles.way} disabled={torn.length < 2} onPress={() => onAnswer({ kind: 'states', states: [...torn] })} />
+      <Button label={more ? 'No note' : 'Note, photo or sketch'} tone="plain" aria-expanded={more} style={styles.more} onPress={() => { setMore(!more); setNote(''); }} />
+      {more ? (
+        <View style={styles.card}>
+          <TextInput
+            aria-label="A note with this answer"
+            value={note}
+            onChangeText={setNote}
+            maxLength={400}
+            multiline
+            placeholder="Where on it, in what light. It goes with your next answer."
+            placeholderTextColor={colour.inkSoft}
+            style={styles.note}
+          />
+          {beside}
         </View>
-      ) : <Button label="Torn between some" tone="plain" onPress={() => setTorn([])} style={styles.torn} />}
-      {keys ? <Effects states={states} effects={effects} /> : null}
+      ) : null}
     </View>
   );
-}
+});
 
-/** What each answer would do, for those who want to know before they look. */
-function Effects({ states, effects }: { readonly states: readonly State[]; readonly effects: readonly AnswerEffect[] }) {
-  const lines = effects.flatMap((effect) => {
-    const label = states.find((s) => s.id === effect.state)?.label;
-    const gained = effect.bars.filter((bar) => bar.to > bar.from && bar.from < bar.need);
-    const said = [
-      ...(effect.relation === 'against' ? ['speaks against it: look twice, then leave'] : []),
-      ...(gained.length > 0 ? [`a bar against ${few(gained.map((bar) => commonName(bar.taxon)), 4)}`] : []),
-    ];
-    return label && said.length > 0 ? [{ label, said: said.join('; ') }] : [];
-  });
-  if (lines.length === 0) return null;
-  return (
-    <View style={styles.effects}>
-      <Strong>What each answer would do</Strong>
-      {lines.map(({ label, said }) => <Small key={label}><SmallStrong>{label}: </SmallStrong>{said}.</Small>)}
-    </View>
-  );
-}
-
-const UNITS: readonly LengthUnit[] = ['mm', 'cm', 'in'];
-
-function NumberAnswer({ kind, unit, onAnswer }: { readonly kind: 'measure' | 'count'; readonly unit: LengthUnit | undefined; readonly onAnswer: (value: ReadingValue) => void }) {
-  const [text, setText] = useState('');
-  const [chosen, setChosen] = useState<LengthUnit>(unit ?? 'mm');
-  const number = Number(text.replace(',', '.'));
-  const wrong = text.trim() === '' ? undefined
-    : !Number.isFinite(number) || number < 0 ? 'Give a number, like 12 or 4.5.'
-    : kind === 'count' && !Number.isInteger(number) ? 'A count is a whole number.'
-    : number > 5000 ? 'That is too much for this. Check the number.'
-    : undefined;
-  const ready = text.trim() !== '' && wrong === undefined;
-  return (
-    <View style={styles.answers}>
-      <View style={styles.measure}>
-        <TextInput
-          aria-label={kind === 'count' ? 'Count' : 'Measure'}
-          aria-invalid={wrong !== undefined}
-          inputMode={kind === 'count' ? 'numeric' : 'decimal'}
-          value={text}
-          onChangeText={setText}
-          style={styles.input}
-        />
-        {kind === 'measure' ? (
-          <ChipRow label="Unit">
-            {UNITS.map((u) => <Chip key={u} label={u} chosen={u === chosen} onPress={() => setChosen(u)} />)}
-          </ChipRow>
-        ) : null}
+function LookAgain({ check, target }: { readonly check: Check; readonly target: TaxonId | undefined }) {
+  if (check.why === 'contradicted') {
+    return (
+      <View style={styles.again}>
+        <Strong>Look again</Strong>
+        <Body>This spoke against {target ? commonName(target) : 'it'}. Look elsewhere on the same piece, in other light.</Body>
       </View>
-      {wrong ? <Strong role="alert">{wrong}</Strong> : null}
-      <Button
-        label="Record it"
-        disabled={!ready}
-        onPress={() => onAnswer(kind === 'count' ? { kind: 'count', number } : { kind: 'measure', number, unit: chosen })}
-      />
-    </View>
-  );
-}
-
-/** The card is made anew for each check, so that sureness and torn never carry over. */
-export function cardKey(check: Check, change: number): string {
-  return `${check.character}:${change}`;
+    );
+  }
+  if (check.why === 'mark-unsure') return <View style={styles.again}><Strong>Look again: a mark of it was seen, but not surely.</Strong></View>;
+  return check.why === 'taken-back' ? <View style={styles.again}><Strong>Look again: the answer was taken back.</Strong></View> : null;
 }
 
 const styles = StyleSheet.create({
@@ -211,27 +125,15 @@ const styles = StyleSheet.create({
   how: { minHeight: TARGET, justifyContent: 'center' },
   underlined: { textDecorationLine: 'underline' },
   again: { borderLeftWidth: 5, borderLeftColor: colour.ink, backgroundColor: colour.pause, padding: space.m, gap: space.xs },
-  sureness: { flexDirection: 'row', borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, overflow: 'hidden', flex: 1 },
+  sureness: { flexDirection: 'row', borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, overflow: 'hidden' },
   sure: { flex: 1, minHeight: TARGET, alignItems: 'center', justifyContent: 'center' },
   sureNext: { borderLeftWidth: stroke.thin, borderLeftColor: colour.ink },
   sureChosen: { backgroundColor: colour.ink },
-  answers: { gap: space.s + 2 },
-  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
-  answer: {
-    flexGrow: 1, flexBasis: '46%', minHeight: 68, padding: space.m, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line,
-    backgroundColor: colour.card, gap: space.s,
-  },
-  answerOn: { borderColor: colour.ink, borderWidth: stroke.thick, padding: space.m - stroke.thin },
-  drawing: { alignItems: 'center' },
-  digit: { position: 'absolute', top: space.s, right: space.m },
-  swatch: { alignSelf: 'stretch', height: 52, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.ink },
-  ways: { flexDirection: 'row', gap: space.s + 2 },
-  way: { flex: 1 },
-  torn: { alignSelf: 'flex-start', minHeight: TARGET },
-  effects: { gap: space.xs, paddingTop: space.s },
-  measure: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
-  input: {
-    width: 120, minHeight: 56, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.readBold, fontSize: 25, color: colour.ink, paddingHorizontal: space.m,
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
+  way: { flexGrow: 1, paddingHorizontal: space.s },
+  more: { alignSelf: 'flex-start', minHeight: TARGET },
+  note: {
+    minHeight: 76, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
+    fontFamily: font.read, fontSize: typeSize(17), color: colour.ink, padding: space.m, textAlignVertical: 'top',
   },
 });

@@ -1,28 +1,44 @@
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Screen, Small, space, Title } from '../../ui';
 import { commonName } from '../../words/names';
-import { FindFrame } from '../FindFrame';
+import { FindFrame, type FindProps } from '../FindFrame';
 import { Around } from './Around';
 import { DecisionStrip } from './DecisionStrip';
 
 /** Place, stage, condition and wish, told in one go; each can be left out, and then it says what that costs. */
 export function AroundScreen() {
-  const router = useRouter();
-  return <FindFrame render={({ record, evaluation }) => {
-    const target = record.targets.at(-1)?.taxon;
-    if (!target) return null;
-    return (
-      <Screen rooms={false} strip={evaluation ? <DecisionStrip find={record.id} verdict={evaluation.verdict} /> : null}>
-        <View style={styles.head}>
-          <Small soft>The place speaks first</Small>
-          <Title>Around the {commonName(target)}</Title>
-        </View>
-        <Around record={record} target={target} />
-        <Button label="Go on to the check" onPress={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id } })} />
-      </Screen>
-    );
-  }} />;
+  return <FindFrame render={({ record, evaluation }) => <AroundView record={record} evaluation={evaluation} />} />;
 }
 
-const styles = StyleSheet.create({ head: { marginBottom: space.m } });
+/** Whoever comes from naming it is led on to the check as soon as nothing is left to tell; whoever comes back stays. */
+function useLeadOn(id: string, evaluation: FindProps['evaluation']): void {
+  const router = useRouter();
+  const { first } = useLocalSearchParams<{ first?: string }>();
+  const verdict = evaluation?.verdict;
+  const done = first !== undefined && verdict?.outcome === 'pause'
+    && !verdict.reasons.some((r) => r.code === 'context-missing' || r.code === 'not-traced');
+  useEffect(() => {
+    if (done) router.replace({ pathname: '/find/[id]/check', params: { id } });
+  }, [done, id, router]);
+}
+
+function AroundView({ record, evaluation }: FindProps) {
+  const router = useRouter();
+  useLeadOn(record.id, evaluation);
+  const target = record.targets.at(-1)?.taxon;
+  if (!target) return null;
+  return (
+    <Screen rooms={false} strip={evaluation ? <DecisionStrip find={record.id} verdict={evaluation.verdict} around /> : null}>
+      <View style={styles.head}>
+        <Small soft>The place speaks first</Small>
+        <Title>Around the {commonName(target)}</Title>
+      </View>
+      <Around record={record} target={target} />
+      <Button label="Go on to the check" style={styles.go} onPress={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id } })} />
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({ head: { marginBottom: space.m }, go: { marginTop: space.m } });

@@ -1,32 +1,36 @@
-import { Link, useRouter } from 'expo-router';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { caseOf, short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
-import { askEffects, passOver, read, startPiece, takeBack } from '../../store/actions';
+import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords, upper } from '../../words/names';
 import { movedWords } from '../../words/reasons';
 import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
-import { FindFrame, type FindProps } from '../FindFrame';
-import { BesideLink } from '../beside/BesideScreen';
-import { AnswerCard, cardKey, type Answer } from './AnswerCard';
+import { FindFrame, type FindProps, type Judged } from '../FindFrame';
+import { BesideLink } from '../beside/BesideLink';
+import { AnswerCard, cardKey, type Answer } from './card';
 import { Bars } from './Bars';
+import { Pictures } from '../eye/late';
 import { DecisionStrip } from './DecisionStrip';
+import { GlovesFirst } from './GlovesFirst';
+import { KeysSheet } from './KeysSheet';
 import { Parting } from './Parting';
 import { Seen } from './Seen';
 import { useKeys } from './useKeys';
 
 export function CheckScreen() {
-  return <FindFrame render={({ record, evaluation }) => (
-    evaluation
-      ? <CheckView record={record} evaluation={evaluation} />
+  return <FindFrame render={({ record, evaluation, current }) => (
+    record.targets.length === 0 ? <Redirect href={{ pathname: '/find/[id]/name', params: { id: record.id } }} />
+      : evaluation
+      ? <CheckView record={record} evaluation={evaluation} current={current} />
       : <Screen><Loading what="Comparing with the guide …" /></Screen>
   )} />;
 }
 
-interface CheckProps extends FindProps {
+interface CheckProps extends FindProps, Judged {
   readonly evaluation: Evaluation;
 }
 
@@ -44,23 +48,35 @@ function currentCheck(checks: readonly Check[], chosen: CharacterId | undefined,
   if (proposed) return proposed;
   const character = characterOf(chosen);
   return character && guide.taxon(find.target)
-    ? { character: chosen, why: 'brings-nearer', seconds: character.seconds, damage: character.damage, gain: 0 }
+    ? { character: chosen, why: 'brings-nearer', seconds: character.seconds, damage: character.damage, skin: [], gain: 0 }
     : undefined;
 }
 
-function CheckView({ record, evaluation }: CheckProps) {
+function CheckView({ record, evaluation, current }: CheckProps) {
   // The same record gives the same case, so that what hangs on it is not worked out anew at every drawing.
   const find = useMemo(() => caseOf(record, guide), [record]);
-  return find ? <CheckOf record={record} evaluation={evaluation} find={find} /> : null;
+  return find ? <CheckOf record={record} evaluation={evaluation} current={current} find={find} /> : null;
 }
 
-function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Case }) {
+function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly find: Case }) {
   const act = useAct();
   const wide = useWide();
   const [chosen, setChosen] = useState<CharacterId | undefined>();
   const [last, setLast] = useState<Last | undefined>();
+  const [sheet, setSheet] = useState(false);
   const [compare, setCompare] = useState<PieceId | undefined>();
-  const { verdict, checks } = evaluation;
+  const { again } = useLocalSearchParams<{ again?: string }>();
+  const { verdict } = evaluation;
+  // What the verdict leans on is asked once more, on a piece beside this one.
+  const leaned = useMemo(() => (again ? record.readings.filter((r) => again.split(',').includes(r.id)).map((r) => r.character) : []), [again, record.readings]);
+  const lookedAgain = new Set<string>(record.readings.filter((r) => r.piece === compare).map((r) => r.character));
+  const open = leaned.filter((c, i) => leaned.indexOf(c) === i && !lookedAgain.has(c));
+  useEffect(() => {
+    if (leaned.length > 0 && !compare) setCompare(act(startPiece(record.id, 'compare')));
+    // Once, when the screen is opened for it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  const checks = compare && leaned.length > 0 ? open.flatMap((c) => currentCheck([], c, find) ?? []) : evaluation.checks;
   const piece = compare ?? (verdict.piece as PieceId);
   const check = currentCheck(checks, chosen, find);
   const effects = useEffects(find, check, wide);
@@ -76,28 +92,44 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
     if (scrolled.current > cardTop) toCard();
   };
   const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
-  const answer = ({ value, sureness }: Answer) => {
-    if (!check) return;
-    const id = act(read(record.id, { piece, character: check.character, value, sureness }));
+  const answer = useLatest(({ value, sureness, note }: Answer) => {
+    // What was tapped a moment ago is being judged: a second tap would answer the same question twice.
+    if (!check || !current) return;
+    const id = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) }));
     setLast({ reading: id, words: readingWords({ character: check.character, value }), rows: verdict.rows });
     settleDown();
-  };
-  const pass = () => {
-    if (!check) return;
+  });
+  const pass = useLatest(() => {
+    if (!check || !current) return;
     act(passOver(record.id, piece, check.character));
     setLast(undefined);
     settleDown();
-  };
+  });
   const back = () => {
     if (!last) return;
     act(takeBack(record.id, last.reading));
     setLast(undefined);
     settleDown();
   };
-  useKeys({ z: back }, wide);
+  const [worn, setWorn] = useState(false);
+  const gloves = check !== undefined && !worn && wantsGloves(check);
+  /** Only what is looked at, as long as there is any of it. */
+  const withoutGloves = () => {
+    const looking = checks.find((c) => !wantsGloves(c));
+    if (looking && looking.character !== check?.character) setChosen(looking.character);
+    else pass();
+  };
+  const cannotSmell = useLatest(() => {
+    act(tellContext(record.id, { ...record.context, cannotSmell: true }));
+    settleDown();
+  });
+  useKeys({ z: back, '?': () => setSheet(!sheet) }, wide);
 
+  const choose = useLatest((character: CharacterId) => { setChosen(character); toCard(); });
+  const judged = useCount(verdict);
+  const beside = useMemo(() => (check ? <Suspense fallback={null}><Pictures find={record.id} character={check.character} /></Suspense> : null), [record.id, check]);
   const header = <Header record={record} find={find} piece={piece} />;
-  const bars = <Bars id={record.id} rows={verdict.rows} find={find} parts={!wide} />;
+  const bars = <Bars id={record.id} rows={verdict.rows} find={find} parts={!wide} checks={checks} onChoose={choose} />;
   const next = (
     <View style={styles.next} onLayout={(event) => setCardTop(wide ? 0 : event.nativeEvent.layout.y)}>
       {last ? (
@@ -112,11 +144,12 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
           <Button label="Back to the piece" tone="plain" onPress={() => setCompare(undefined)} />
         </View>
       ) : null}
-      {check
-        ? <AnswerCard key={cardKey(check, record.readings.length + record.skips.length)} check={check} find={find} effects={effects} keys={wide} onAnswer={answer} onPass={pass} />
+      {check && gloves
+        ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
+        : check ? <Suspense fallback={<Small soft>One moment …</Small>}><AnswerCard key={cardKey(check, judged)} check={check} target={find.target} stages={find.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} /></Suspense>
         : <NothingToAsk record={record} evaluation={evaluation} />}
       <MissingAround record={record} evaluation={evaluation} />
-      <OtherChecks find={find} current={check} onChoose={(id) => { setChosen(id); toCard(); }} />
+      <OtherChecks find={find} current={check} onChoose={choose} />
       <MoreWays record={record} onCompare={() => setCompare(act(startPiece(record.id, 'compare')))} />
     </View>
   );
@@ -139,7 +172,7 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
             {bars}
             <MostUrgent id={record.id} find={find} verdict={verdict} />
           </ScrollView>
-          <ScrollView {...follow} style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
+          <ScrollView {...follow} style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{sheet ? <KeysSheet onClose={() => setSheet(false)} /> : null}{next}</ScrollView>
         </View>
       </Screen>
     );
@@ -158,6 +191,27 @@ function CheckOf({ record, evaluation, find }: CheckProps & { readonly find: Cas
   );
 }
 
+/** Whether it touches what may harm the skin, or is made with gloves anyway. */
+function wantsGloves({ character, skin }: Check): boolean {
+  return skin.length > 0 || (characterOf(character)?.gear ?? []).includes('gloves');
+}
+
+/** The same function for as long as the screen stands, doing what the newest one does: what is handed on need not be drawn anew. */
+function useLatest<Args extends unknown[]>(work: (...args: Args) => void): (...args: Args) => void {
+  const latest = useRef(work);
+  useEffect(() => { latest.current = work; });
+  return useCallback((...args: Args) => latest.current(...args), []);
+}
+
+/** How many different values there have been. */
+function useCount(value: unknown): number {
+  const [seen, setSeen] = useState({ value, count: 0 });
+  if (seen.value !== value) setSeen({ value, count: seen.count + 1 });
+  return seen.value === value ? seen.count : seen.count + 1;
+}
+
+const NO_EFFECTS: readonly AnswerEffect[] = [];
+
 /** What each answer would do, worked out for the check on show. */
 function useEffects(find: Case, check: Check | undefined, wanted: boolean): readonly AnswerEffect[] {
   const [told, setTold] = useState<{ readonly character: CharacterId; readonly effects: readonly AnswerEffect[] }>();
@@ -171,7 +225,7 @@ function useEffects(find: Case, check: Check | undefined, wanted: boolean): read
     });
     return () => { current = false; };
   }, [act, find, character, wanted]);
-  return told && told.character === character ? told.effects : [];
+  return told && told.character === character ? told.effects : NO_EFFECTS;
 }
 
 /** On a wide screen: where the target and the most urgent lookalike part. */

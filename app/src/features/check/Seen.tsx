@@ -1,6 +1,7 @@
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { FindRecord, Reading } from '@pause/core';
-import { takeBack } from '../../store/actions';
+import { putForwardAgain, takeBack } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { characterName, characterOf, readingWords, SURENESS } from '../../words/names';
 import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '../../ui';
@@ -15,8 +16,13 @@ function canBeTakenBack(reading: Reading, record: FindRecord): boolean {
   ));
 }
 
+/** Whether what was taken back has been looked at again since. */
+function readAgain(reading: Reading, record: FindRecord): boolean {
+  return record.readings.some((other) => other.character === reading.character && other.piece === reading.piece && other.at > reading.at);
+}
+
 /** Every reading of the find, newest first; with `slips`, the way to take a slip back. Taken-back ones stay visible. */
-export function Seen({ record, slips }: { readonly record: FindRecord; readonly slips: boolean }) {
+export const Seen = memo(function Seen({ record, slips }: { readonly record: FindRecord; readonly slips: boolean }) {
   const act = useAct();
   const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
   const readings = [...record.readings].sort(newestFirst);
@@ -36,6 +42,7 @@ export function Seen({ record, slips }: { readonly record: FindRecord; readonly 
                   {characterName(reading.character)} · {back ? 'taken back' : reading.value.kind === 'cant-tell' ? 'no ground' : SURENESS[reading.sureness]}
                   {record.pieces.length > 1 ? ` · piece ${number}` : ''}
                 </Small>
+                {reading.note ? <Small>{reading.note}</Small> : null}
               </View>
               {slips && canBeTakenBack(reading, record) ? (
                 <Button
@@ -43,6 +50,13 @@ export function Seen({ record, slips }: { readonly record: FindRecord; readonly 
                   tone="plain"
                   aria-label={`Take back: ${characterName(reading.character)}, ${readingWords(reading)}`}
                   onPress={() => act(takeBack(record.id, reading.id))}
+                />
+              ) : slips && back && !readAgain(reading, record) ? (
+                <Button
+                  label="Put forward again"
+                  tone="plain"
+                  aria-label={`Put forward again: ${characterName(reading.character)}, ${readingWords(reading)}`}
+                  onPress={() => act(putForwardAgain(record.id, reading))}
                 />
               ) : null}
             </View>
@@ -52,7 +66,7 @@ export function Seen({ record, slips }: { readonly record: FindRecord; readonly 
       })}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },

@@ -5,9 +5,11 @@ interface Keys {
   readonly u?: () => void;
   readonly n?: () => void;
   readonly z?: () => void;
+  readonly h?: () => void;
+  readonly '?'?: () => void;
 }
 
-/** Keys on a wide screen: digits answer, U cannot tell, N goes on, Z takes back. Silent while somebody types. */
+/** Keys on a wide screen: digits answer, U cannot see, N goes on, Z takes back, H shows how, ? shows the keys. Silent while somebody types. */
 export function useKeys(keys: Keys, on: boolean): void {
   const latest = useRef(keys);
   useEffect(() => { latest.current = keys; });
@@ -17,8 +19,8 @@ export function useKeys(keys: Keys, on: boolean): void {
       const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
       if (typing || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       const key = event.key.toLowerCase();
-      const { digit, u, n, z } = latest.current;
-      const act = /^[1-9]$/.test(key) ? digit && (() => digit(Number(key))) : key === 'u' ? u : key === 'n' ? n : key === 'z' ? z : undefined;
+      const { digit, ...named } = latest.current;
+      const act = /^[1-9]$/.test(key) ? digit && (() => digit(Number(key))) : named[key as keyof typeof named];
       if (!act) return;
       event.preventDefault();
       act();

@@ -1,8 +1,13 @@
-import { StyleSheet, View } from 'react-native';
+import { useState } from 'react';
+import { Linking, StyleSheet, TextInput, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { guide } from '../../evaluate/guide';
-import { CommonName, GRADE, harmLine } from '../../words/names';
-import { Body, colour, Heading, Rule, Screen, Small, space, Strong, Title } from '../../ui';
+import { look } from '../../store/look';
+import { useAct, useApp } from '../../store/store';
+import { dayWords } from '../../words/days';
+import { CHOICE, CommonName, commonName, GRADE, harmLine, OUTCOME } from '../../words/names';
+import { Body, Button, Chip, colour, corner, font, Heading, Rule, Screen, Small, space, Strong, stroke, Title, typeSize } from '../../ui';
+import { useFinds, useToday } from '../finds/useFinds';
 
 const FIRST = [
   'Call the emergency number, or the poison service of your country, now. Do not wait for signs.',
@@ -18,9 +23,11 @@ export function EatenScreen() {
   return (
     <Screen>
       <Title>Someone ate something</Title>
+      <Call />
       <Numbered title="Now" lines={FIRST} numbered />
       <Numbered title="Do not" lines={NOT} />
       <Numbered title="Keep, and write down" lines={KEEP} />
+      <ReadOut />
       <Heading>Feeling well means nothing yet</Heading>
       <Body>The worst poisons are silent for many hours, some for days. This is how long, for those of this guide on which references agree:</Body>
       <View role="list" aria-label="How long each stays silent">
@@ -41,6 +48,55 @@ export function EatenScreen() {
   );
 }
 
+/** The number to call, as the person put it in beforehand; one tap calls it. */
+function Call() {
+  const act = useAct();
+  const line = useApp((state) => state.look.poisonLine);
+  const [text, setText] = useState(line ?? '');
+  const dialled = line?.replace(/[^+\d]/g, '');
+  return (
+    <View style={styles.call}>
+      {dialled ? <Button label={`Call ${line ?? ''}`} onPress={() => { void Linking.openURL(`tel:${dialled}`); }} /> : <Strong>Call first. Put the number of your country’s poison service in here, before you need it:</Strong>}
+      <TextInput
+        aria-label="Number of the poison service"
+        inputMode="tel"
+        value={text}
+        maxLength={40}
+        onChangeText={setText}
+        onBlur={() => act(look.actions.lookSet({ poisonLine: text.trim() || undefined }))}
+        placeholder="Poison service"
+        placeholderTextColor={colour.inkSoft}
+        style={styles.input}
+      />
+    </View>
+  );
+}
+
+/** What to read out on the telephone, from the finds of this notebook. */
+function ReadOut() {
+  const finds = useFinds().items.filter((f) => f.target !== undefined);
+  const [chosen, setChosen] = useState<string>();
+  const today = useToday();
+  const find = finds.find((f) => f.id === chosen);
+  const taxon = guide.taxon(find?.target ?? '');
+  if (finds.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Heading>What it may have been</Heading>
+      <View role="radiogroup" aria-label="What it may have been" style={styles.finds}>
+        {finds.slice(0, 8).map((f) => <Chip key={f.id} label={`${f.number} · ${commonName(f.target ?? '')}`} chosen={f.id === chosen} onPress={() => setChosen(f.id === chosen ? undefined : f.id)} />)}
+      </View>
+      {find && taxon ? (
+        <View style={styles.block} role="status">
+          <Body><Strong>Read this out: </Strong>taken for {commonName(taxon.id)}, {taxon.taxon.scientificName}, of the family {taxon.taxon.family}. Found {dayWords(new Date(find.startedAt), today)}{find.placeNote ? `, ${find.placeNote}` : ''}. {find.readings} things were looked at; the last verdict was {find.outcome ? OUTCOME[find.outcome].toLowerCase() : 'none'}{find.choice ? `, and it was ${CHOICE[find.choice].toLowerCase()}` : ''}.</Body>
+          {taxon.taxon.lookalikes.length > 0 ? <Body>It is mistaken for: {taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id)?.taxon.scientificName ?? []).join(', ')}.</Body> : null}
+          <Body soft>That is what it was taken for, not what was eaten. Say that, too.</Body>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
 const silentLongest = (a: CompiledTaxon, b: CompiledTaxon) => (b.taxon.harm.onsetHours?.[0] ?? 0) - (a.taxon.harm.onsetHours?.[0] ?? 0);
 
 function Numbered({ title, lines, numbered = false }: { readonly title: string; readonly lines: readonly string[]; readonly numbered?: boolean }) {
@@ -58,6 +114,12 @@ function Numbered({ title, lines, numbered = false }: { readonly title: string; 
 }
 
 const styles = StyleSheet.create({
+  call: { gap: space.s },
+  finds: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  input: {
+    minHeight: 54, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
+    fontFamily: font.readBold, fontSize: typeSize(21), color: colour.ink, paddingHorizontal: space.m,
+  },
   block: { gap: space.s, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
   item: { flexDirection: 'row', gap: space.s },
   number: { width: 20 },

@@ -9,12 +9,12 @@ import { colour, OutcomeMark, Rule, Small, SmallStrong, space, Strong, TARGET } 
 export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {
   const name = find.target ? CommonName(find.target) : 'No name yet';
   const status = find.choice ? CHOICE[find.choice] : 'Not decided';
-  const pathname = find.choice ? '/find/[id]' as const : '/find/[id]/check' as const;
+  const pathname = find.choice ? '/find/[id]' as const : find.target ? '/find/[id]/check' as const : '/find/[id]/name' as const;
   return (
     <View role="listitem">
       <Link href={{ pathname, params: { id: find.id } }} asChild>
-        <Pressable role="link" aria-label={`Find ${find.number}, ${name}, ${find.outcome ? OUTCOME[find.outcome] : 'in check'}, ${status}`} style={styles.line}>
-          <View style={styles.mark}>
+        <Pressable role="link" style={styles.line}>
+          <View style={styles.mark} role="img" aria-label={find.outcome ? OUTCOME[find.outcome] : 'In check'}>
             {find.outcome ? <OutcomeMark outcome={find.outcome} size={26} colour={find.outcome === 'collect' ? colour.collect : colour.ink} /> : <View style={styles.openMark} />}
           </View>
           <View style={styles.words}>

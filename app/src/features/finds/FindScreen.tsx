@@ -1,13 +1,17 @@
+import { Suspense } from 'react';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import type { FindRecord } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
-import { CHOICE, CommonName, commonName, CONDITION, CONTAMINATION, lowerFirst, OUTCOME, partName, scientificName, stageName } from '../../words/names';
+import { cautionFor, CHOICE, CommonName, commonName, CONDITION, CONTAMINATION, lowerFirst, openNameWords, OUTCOME, partName, scientificName, stageName } from '../../words/names';
 import { momentWords } from '../../words/days';
 import { stripLine } from '../../words/reasons';
 import { Body, Button, colour, Heading, OutcomeMark, Rule, Screen, Small, space, Strong, Title } from '../../ui';
 import { Seen } from '../check/Seen';
+import { Pictures } from '../eye/late';
 import { FindFrame } from '../FindFrame';
+import { countOf } from '../../store/counts';
+import { useApp } from '../../store/store';
 
 /** One find, with all that was read, judged and decided. */
 export function FindScreen() {
@@ -36,13 +40,29 @@ function FindView({ record, evaluation }: { readonly record: FindRecord; readonl
         </View>
       ) : null}
       <View style={styles.ways}>
-        <Button label="Go on checking" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/check', params })} style={styles.way} />
-        <Button label="Reasons" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/verdict', params })} style={styles.way} />
+        <Button label={target ? 'Go on checking' : 'Go on naming it'} tone="outline" onPress={() => router.push({ pathname: target ? '/find/[id]/check' : '/find/[id]/name', params })} style={styles.way} />
+        {target ? <Button label="Reasons" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/verdict', params })} style={styles.way} /> : null}
       </View>
+      <Counted record={record} />
+      <Heading>Photos and sketches</Heading>
+      <Suspense fallback={null}><Pictures find={record.id} /></Suspense>
       <Heading>Every reading</Heading>
       <Seen record={record} slips={false} />
       <AroundTold record={record} target={target} />
     </Screen>
+  );
+}
+
+/** Pieces gone through after it was collected, and the way to go through more. */
+function Counted({ record }: { readonly record: FindRecord }) {
+  const router = useRouter();
+  const { passed, strays } = countOf(useApp((state) => state.counts), record.id);
+  if (record.decisions.at(-1)?.choice !== 'collect') return null;
+  return (
+    <View style={styles.now}>
+      <Body style={styles.grow}>{passed + strays > 0 ? `Piece by piece: ${passed} passed, ${strays} ${strays === 1 ? 'stray' : 'strays'}.` : 'The rest of the patch has not been gone through.'}</Body>
+      <Button label="Piece by piece" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })} />
+    </View>
   );
 }
 
@@ -85,6 +105,9 @@ function AroundTold({ record, target }: { readonly record: FindRecord; readonly 
     context.contamination && ['What spoils it', lowerFirst(CONTAMINATION[context.contamination])],
     context.protection && ['Protected', { allowed: 'no, looked up', protected: 'yes', unknown: 'not known' }[context.protection]],
     context.tracedToBase !== undefined && ['Traced to one base', context.tracedToBase ? 'yes' : 'no'],
+    context.eaters !== undefined && ['Who will eat it', context.eaters.flatMap((e) => e.cautions).map((c) => lowerFirst(cautionFor(c))).join(', ') || 'nobody who has to mind it'],
+    context.elevation !== undefined && ['Height', `${context.elevation} m`],
+    context.openName && ['Named', openNameWords(context.openName)],
     record.targets.length > 1 && ['Taken for before', record.targets.slice(0, -1).map((t) => commonName(t.taxon)).join(', ')],
   ].filter((line): line is string[] => Array.isArray(line));
   if (told.length === 0) return null;

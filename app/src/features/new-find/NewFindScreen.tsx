@@ -6,42 +6,64 @@ import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, GRADE } from '../../words/names';
-import { Body, BodyPlanDrawing, Button, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
-import { searchTaxa, sharingName } from './search';
+import { Body, BodyPlanDrawing, Button, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, typeSize, useWide } from '../../ui';
+import { useFinds, useToday } from '../finds/useFinds';
+import { usualIn } from '../guide/months';
+import { searchTaxa } from './search';
+import { NameField } from './NameField';
+import { SharedName } from './SharedName';
 
 /** What kind of body it has, then what the person believes it is. */
 export function NewFindScreen() {
-  const { find } = useLocalSearchParams<{ find?: string }>();
+  const { find, plan: givenPlan, text: givenText } = useLocalSearchParams<{ find?: string; plan?: string; text?: string }>();
   const router = useRouter();
   const act = useAct();
   const wide = useWide();
   const ready = useApp((state) => state.me.status === 'ready');
-  const [plan, setPlan] = useState<string | undefined>();
-  const [text, setText] = useState('');
+  const [plan, setPlan] = useState<string | undefined>(givenPlan);
+  const [text, setText] = useState(givenText ?? '');
   const [placeNote, setPlaceNote] = useState('');
   const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
-  const shared = useMemo(() => sharingName(guide, text), [text]);
   const chosenPlan = guide.guide.bodyPlans.find((p) => p.id === plan);
 
-  const choose = (taxon: CompiledTaxon) => {
+  // What was found before, or is about now, is one tap away, with the form that the guide gives it.
+  const found = useFinds().items;
+  const month = useToday().getMonth() + 1;
+  const before = useMemo(() => {
+    const again = [...new Set(found.flatMap((f) => f.target ?? []))].flatMap((id) => guide.taxon(id) ?? []).filter((t) => t.taxon.parts.length > 0).slice(0, AGAIN);
+    const now = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0 && (taxon.nearDoubles ?? []).length === 0 && taxon.phenology !== undefined && usualIn(taxon, month) && !again.some((t) => t.id === taxon.id));
+    return [...again, ...now].slice(0, QUICK);
+  }, [found, month]);
+
+  const choose = (taxon: CompiledTaxon, of = chosenPlan) => {
     if (find) {
       act(changeTarget(find, taxon.id));
       router.replace({ pathname: '/find/[id]/check', params: { id: find } });
       return;
     }
-    if (!chosenPlan) return;
+    if (!of) return;
     const [only, ...more] = taxon.taxon.parts;
     const note = placeNote.trim();
     const id = act(startFind({
-      kingdom: chosenPlan.kingdom, bodyPlan: chosenPlan.id, target: taxon.id, ...(note ? { placeNote: note } : {}),
+      kingdom: of.kingdom, bodyPlan: of.id, target: taxon.id, ...(note ? { placeNote: note } : {}),
       context: only && more.length === 0 ? { part: only.part, use: only.use } : {},
     }));
-    router.push({ pathname: '/find/[id]/around', params: { id } });
+    router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } });
   };
 
   return (
     <Screen>
       <Title>{find ? 'What do you take it for now?' : 'A new find'}</Title>
+      {find || chosenPlan || before.length === 0 ? null : (
+        <View style={styles.field}>
+          <Heading>One of these?</Heading>
+          <View role="group" aria-label="Found before, or about now" style={styles.before}>
+            {before.map((taxon) => (
+              <Button key={taxon.id} label={CommonName(taxon.id)} tone="outline" disabled={!ready} onPress={() => choose(taxon, guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan))} />
+            ))}
+          </View>
+        </View>
+      )}
       {find ? null : chosenPlan && !wide ? (
         <ChosenPlan plan={chosenPlan} onAgain={() => setPlan(undefined)} />
       ) : (
@@ -66,30 +88,24 @@ export function NewFindScreen() {
               />
             </View>
           )}
+          {find ? null : (
+            <Button label="I have no name for it yet" tone="outline" disabled={!ready} style={styles.unnamed} onPress={() => {
+              if (!chosenPlan) return;
+              const note = placeNote.trim();
+              const id = act(startFind({ kingdom: chosenPlan.kingdom, bodyPlan: chosenPlan.id, ...(note ? { placeNote: note } : {}), context: {} }));
+              router.push({ pathname: '/find/[id]/name', params: { id } });
+            }} />
+          )}
           <View style={styles.field}>
             <Heading>I think it is …</Heading>
-            <TextInput
-              aria-label="Name, in any language, or scientific"
-              value={text}
-              onChangeText={setText}
-              autoCapitalize="none"
-              autoCorrect={false}
-              placeholder="Common or scientific name"
-              placeholderTextColor={colour.inkSoft}
-              style={styles.input}
-            />
+            <NameField text={text} placeholder="Common or scientific name" onText={setText} />
           </View>
-          {shared.length > 0 ? (
-            <View role="alert" style={styles.field}>
-              <Strong>“{text.trim()}” is a name of {shared.length === 2 ? 'two' : 'several'} of these:</Strong>
-              <Body>{shared.map((t) => t.taxon.scientificName).join(' and ')}. Only the scientific name tells them apart; be sure which one you mean.</Body>
-            </View>
-          ) : null}
+          <SharedName text={text} />
           <View role="list" aria-label="Taxa of the guide">
             <Rule />
             {matches.map(({ taxon, name, otherPlan }) => (
               <View key={taxon.id} role="listitem">
-                <Pressable role="button" disabled={!ready} onPress={() => choose(taxon)} aria-label={`${CommonName(taxon.id)}, ${taxon.taxon.scientificName}`} style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}>
+                <Pressable role="button" disabled={!ready} onPress={() => choose(taxon)} style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}>
                   <View style={styles.grow}>
                     <Strong>{CommonName(taxon.id)}{name ? <Small soft>  {name}</Small> : null}</Strong>
                     <Small soft style={styles.scientific}>{taxon.taxon.scientificName}</Small>
@@ -115,6 +131,10 @@ export function NewFindScreen() {
     </Screen>
   );
 }
+
+/** So many of what was found before are offered again, and so many in all. */
+const AGAIN = 4;
+const QUICK = 6;
 
 /** On a phone the chosen form stands for all, so that the names come into view. */
 function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAgain: () => void }) {
@@ -161,6 +181,7 @@ function Plans({ kingdom, title, plan, onPlan }: {
 
 const styles = StyleSheet.create({
   plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  before: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   plan: {
     width: '31.5%', maxWidth: 124, minHeight: 96, alignItems: 'center', justifyContent: 'center', gap: 2, padding: space.xs,
     borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line, backgroundColor: colour.card,
@@ -172,8 +193,9 @@ const styles = StyleSheet.create({
   field: { gap: space.s },
   input: {
     minHeight: 54, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.read, fontSize: 17, color: colour.ink, paddingHorizontal: space.m,
+    fontFamily: font.read, fontSize: typeSize(17), color: colour.ink, paddingHorizontal: space.m,
   },
+  unnamed: { alignSelf: 'flex-start' },
   taxon: { minHeight: TARGET + 12, flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
   pressed: { opacity: 0.6 },
   grow: { flex: 1 },

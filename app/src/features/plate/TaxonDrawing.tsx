@@ -12,29 +12,31 @@ interface TaxonDrawingProps {
   readonly height: number;
   /** Characters whose parts are drawn in the accent. */
   readonly accent: ReadonlySet<string>;
+  /** Whether the scale is drawn below. */
+  readonly scale?: boolean;
 }
 
 /** A whole taxon at a stage, drawn from what the guide states, with a scale where it states a size. */
-export function TaxonDrawing({ taxon, stage, height, accent }: TaxonDrawingProps) {
+export function TaxonDrawing({ taxon, stage, height, accent, scale = true }: TaxonDrawingProps) {
   const plates = usePlates();
   const plate = useMemo(() => plates?.taxonPlate(guide, taxon, stage), [plates, taxon, stage]);
   const pointed = useMemo(
     () => new Set(plate?.parts.filter((part) => part.of.some((character) => accent.has(character))).flatMap((part) => part.marks)),
     [plate, accent],
   );
-  if (!plates || !plate) return <View style={{ height: height + SCALE }} />;
+  if (!plates || !plate) return <View style={{ height: height + (scale ? SCALE : 0) }} />;
   const unit = height / plate.height;
   return (
     <View style={styles.drawing}>
       <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed} />
-      <View style={styles.scale}>
+      {scale ? <View style={styles.scale}>
         {plate.scale ? (
           <>
             <View style={[styles.bar, { width: plate.scale.units * unit }]} />
             <Small soft>{lengthWords(plate.scale.millimetres)}</Small>
           </>
         ) : <Small soft>not to scale</Small>}
-      </View>
+      </View> : null}
     </View>
   );
 }

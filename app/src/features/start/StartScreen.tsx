@@ -39,6 +39,7 @@ export function StartScreen() {
         <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
       </View>
       {status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
+      <Button label="How it looks here" tone="plain" onPress={() => router.push('/look')} style={styles.look} />
       <View style={styles.caution}>
         <Small soft>
           Pause never says that anything is safe. Its guide covers {guide.taxa.length} taxa; it is general knowledge, and no local expert has reviewed it.
@@ -68,5 +69,6 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   block: { gap: space.s, marginTop: space.m, flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 320 },
   begin: { alignSelf: 'flex-start', minWidth: 320 },
-  caution: { marginTop: space.l },
+  look: { alignSelf: 'flex-start' },
+  caution: { marginTop: space.xs },
 });

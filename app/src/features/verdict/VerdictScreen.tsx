@@ -1,15 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { short, type Choice, type FindRecord, type Reason, type Verdict } from '@pause/core';
+import { short, type Choice, type FindRecord, type Plan, type Reason, type Verdict } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
 import { recordDecision } from '../../store/actions';
-import { useAct } from '../../store/store';
-import { characterName, commonName, lowerFirst, OUTCOME, readingWords, scientificName } from '../../words/names';
+import { useAct, useApp } from '../../store/store';
+import { characterName, CommonName, commonName, DAMAGE, lowerFirst, OUTCOME, readingWords, scientificName, timeWords } from '../../words/names';
 import { few, reasonWords, stripLine } from '../../words/reasons';
-import { Body, Button, colour, corner, font, Heading, Loading, OutcomeMark, Rule, Screen, Small, space, Strong, stroke, VerdictWord } from '../../ui';
-import { Uprights } from '../check/Bars';
+import { Body, Button, colour, corner, font, Heading, Loading, OutcomeMark, Rule, Screen, Small, space, Strong, stroke, VerdictWord, typeSize } from '../../ui';
+import { Uprights } from '../check/Uprights';
 import { FindFrame } from '../FindFrame';
 import { HoldButton } from './HoldButton';
 
@@ -22,13 +22,15 @@ export function VerdictScreen() {
 const PLACE = new Set(['place-forbidden', 'place-contaminated', 'protected', 'place-doubt', 'place-strains', 'not-traced']);
 /** Looks that spoke against it, even where they have not settled anything yet. */
 const SPEAKS_AGAINST = new Set(['contradicted-open', 'other-piece-against', 'stage-disputed']);
+/** What depends on who will eat it. */
+const EATER = new Set(['not-for-eater', 'ask-for-eater']);
 const aboutPlace = (reason: Reason) => PLACE.has(reason.code)
   || (reason.code === 'context-missing' && ['permission', 'contamination', 'protection', 'tracedToBase'].includes(reason.field));
 
-function VerdictView({ record, evaluation: { verdict } }: { readonly record: FindRecord; readonly evaluation: Evaluation }) {
+function VerdictView({ record, evaluation: { verdict, plan } }: { readonly record: FindRecord; readonly evaluation: Evaluation }) {
   const router = useRouter();
-  const against = verdict.reasons.filter((r) => (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) && !aboutPlace(r));
-  const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r) && !SPEAKS_AGAINST.has(r.code) && r.code !== 'signature-missing')
+  const against = verdict.reasons.filter((r) => (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) && !aboutPlace(r) && !EATER.has(r.code));
+  const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r) && !SPEAKS_AGAINST.has(r.code) && r.code !== 'signature-missing' && !EATER.has(r.code))
     .sort((a, b) => Number(b.code === 'bars-short') - Number(a.code === 'bars-short'));
   // Of the dangerous ones that are no listed lookalikes, more than a few are told in one line; the check shows them all.
   const unlisted = missing.flatMap((r) => (r.code === 'bars-short' && verdict.rows.find((row) => row.taxon === r.taxon)?.listed === false ? [r] : []));
@@ -46,9 +48,11 @@ function VerdictView({ record, evaluation: { verdict } }: { readonly record: Fin
         ...(marks.length > 0 ? [`Its own marks, still to be seen for sure: ${marks.join('; ')}.`] : []),
       ]} />
       <Group title="About the place" reasons={place} verdict={verdict} />
+      <Group title="About who eats it" reasons={verdict.reasons.filter((r) => EATER.has(r.code))} verdict={verdict} />
+      <WouldChange verdict={verdict} plan={plan} />
       {verdict.outcome === 'pause' ? <Button label="Go on with the check" onPress={toCheck} /> : null}
       <SeenFor record={record} verdict={verdict} />
-      <LeansOn record={record} verdict={verdict} onAgain={toCheck} />
+      <LeansOn record={record} verdict={verdict} onAgain={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id, again: verdict.leansOn.join(',') } })} />
       <Group title="What it does not cover" reasons={notes} verdict={verdict} />
       <Before verdict={verdict} record={record} />
       <Rule strong />
@@ -92,6 +96,41 @@ function Group({ title, reasons, verdict, more = [] }: {
   );
 }
 
+/** What would have to be seen for another verdict, and how long that takes; or why nothing will do now. */
+function WouldChange({ verdict, plan }: { readonly verdict: Verdict; readonly plan: Plan }) {
+  if (verdict.outcome === 'collect') return null;
+  if (verdict.outcome === 'leave') {
+    return (
+      <View style={styles.group}>
+        <Heading>What would change it</Heading>
+        <Body>{verdict.reasons.some((r) => r.weight === 'leave' && r.code.startsWith('contradicted')) ? 'Nothing that is read on this piece. Another piece is another find’s worth of looks, and starting again is listed.' : 'Not another look: what rules it out lies in what it is, where it stands, or when.'}</Body>
+      </View>
+    );
+  }
+  if (!plan.feasible) {
+    const said = plan.obstacles.map((o) => (
+      o.code === 'cannot-bar' ? `${CommonName(o.taxon)} cannot be ruled out at this stage: at most ${o.most} of ${o.need} grounds.`
+        : o.code === 'mark-unseen' ? `${characterName(o.character)}, one of its own marks, cannot be seen now.`
+        : o.code === 'too-few-groups' ? `Only ${o.most} independent things can fit now; ${o.need} are needed.`
+        : 'Everything could be filled alone, but not together.'
+    ));
+    return <View style={styles.group}><Heading>What would change it</Heading>{said.slice(0, 5).map((line) => <Body key={line}>{line}</Body>)}<Body soft>Another stage, or other gear. Walking away costs nothing.</Body></View>;
+  }
+  if (plan.checks.length === 0) return null;
+  return (
+    <View style={styles.group}>
+      <Heading>What would change it</Heading>
+      <Body>If each shows what is usual, these {plan.checks.length === 1 ? 'one' : plan.checks.length} checks fill everything, in about {timeWords(plan.seconds)}{plan.gear.length > 0 ? `, with ${plan.gear.join(', ')}` : ''}; nothing cheaper does.</Body>
+      {plan.checks.map((c) => (
+        <View key={c.character} style={styles.reason}>
+          <Body style={styles.grow}>{characterName(c.character)}</Body>
+          <Small soft>{[timeWords(c.seconds), ...(c.damage === 'none' ? [] : [DAMAGE[c.damage]])].join(' · ')}</Small>
+        </View>
+      ))}
+    </View>
+  );
+}
+
 /** What speaks for it: how many independent things fit, its own marks, and what is ruled out. */
 function SeenFor({ record, verdict }: { readonly record: FindRecord; readonly verdict: Verdict }) {
   const { fitGroups, groupsNeeded, signature } = verdict.holds;
@@ -121,7 +160,7 @@ function LeansOn({ record, verdict, onAgain }: { readonly record: FindRecord; re
           <Body style={styles.grow}><Strong>{characterName(reading.character)}: </Strong>{lowerFirst(readingWords(reading))}</Body>
         </View>
       ))}
-      <Button label="Look again" tone="outline" onPress={onAgain} style={styles.start} />
+      <Button label="Look again on another piece" tone="outline" onPress={onAgain} style={styles.start} />
     </View>
   );
 }
@@ -146,16 +185,27 @@ function OwnDecision({ record, verdict }: { readonly record: FindRecord; readonl
   const [reason, setReason] = useState('');
   const [against, setAgainst] = useState(false);
   const decide = (choice: Choice) => {
-    act(recordDecision(record.id, verdict, choice, reason.trim() || undefined));
+    const word = choice === 'collect' && child ? `An adult, ${adult.trim()}, looked at it.` : '';
+    act(recordDecision(record.id, verdict, choice, [word, reason.trim()].filter(Boolean).join(' ') || undefined));
     router.replace({ pathname: '/find/[id]', params: { id: record.id } });
   };
   const collects = verdict.outcome === 'collect';
+  const child = useApp((state) => state.look.child);
+  const [adult, setAdult] = useState('');
+  const waits = child && adult.trim() === '';
   const reasonMissing = !collects && reason.trim() === '';
   return (
     <View style={styles.group}>
       <Heading>What you do</Heading>
       <Body soft>Pause keeps the record; the person decides. Leaving costs nothing.</Body>
-      {collects ? <HoldButton label="I collect it" hint="Hold to record" tone="collect" onHeld={() => decide('collect')} /> : null}
+      {collects && child ? (
+        <View style={styles.group}>
+          <Strong>Show it to an adult. Their word is needed here.</Strong>
+          <TextInput aria-label="Name of the adult who looked at it" value={adult} onChangeText={setAdult} maxLength={80} placeholder="Who looked at it?" placeholderTextColor={colour.inkSoft} style={[styles.why, styles.oneLine]} />
+        </View>
+      ) : null}
+      {collects ? <HoldButton label="I collect it" hint={waits ? 'An adult says so first' : 'Hold to record'} tone="collect" disabled={waits} onHeld={() => decide('collect')} /> : null}
+      {collects ? <Button label="Check the rest of the patch" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })} /> : null}
       <HoldButton label="I leave it" hint="Hold to record" tone={collects ? 'outline' : 'ink'} onHeld={() => decide('leave')} />
       <HoldButton label="I come back later" hint="Hold to record" tone="outline" onHeld={() => decide('later')} />
       {collects || !guide.taxon(verdict.target)?.taxon.parts.length ? null : against ? (
@@ -190,8 +240,9 @@ const styles = StyleSheet.create({
   group: { gap: space.s, marginBottom: space.m },
   reason: { flexDirection: 'row', gap: space.m, alignItems: 'center', borderTopWidth: 1, borderTopColor: colour.line, paddingTop: space.s },
   start: { alignSelf: 'flex-start', marginTop: space.m },
+  oneLine: { minHeight: 54 },
   why: {
     minHeight: 88, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.read, fontSize: 17, color: colour.ink, padding: space.m, textAlignVertical: 'top',
+    fontFamily: font.read, fontSize: typeSize(17), color: colour.ink, padding: space.m, textAlignVertical: 'top',
   },
 });

@@ -1,0 +1,1 @@
+export { CardScreen as default } from '../features/guide/CardScreen';

@@ -1,0 +1,1 @@
+export { NamingScreen as default } from '../../../features/naming/NamingScreen';

@@ -1,0 +1,1 @@
+export { GuideScreen as default } from '../features/guide/GuideScreen';

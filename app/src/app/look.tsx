@@ -1,0 +1,1 @@
+export { LookScreen as default } from '../features/look/LookScreen';

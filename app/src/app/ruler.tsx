@@ -1,0 +1,1 @@
+export { RulerScreen as default } from '../features/look/RulerScreen';

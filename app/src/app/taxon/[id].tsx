@@ -1,0 +1,1 @@
+export { TaxonScreen as default } from '../../features/guide/TaxonScreen';

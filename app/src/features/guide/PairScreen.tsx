@@ -1,0 +1,49 @@
+import { Suspense } from 'react';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { guide } from '../../evaluate/guide';
+import { CommonName, harmLine, scientificName } from '../../words/names';
+import { Button, colour, Heading, Loading, Notice, Rule, Screen, Small, space, Title } from '../../ui';
+import { Differences, Drawings } from '../beside/late';
+
+/** Any two taxa side by side, without a find. */
+export function PairScreen() {
+  const { a, b } = useLocalSearchParams<{ a?: string; b?: string }>();
+  const router = useRouter();
+  const [one, other] = [guide.taxon(a ?? ''), guide.taxon(b ?? '')];
+  if (!one || !other || one === other) return <Screen><Notice title="Two of the guide are needed" text="One of these is not in this guide." action="To the guide" onAction={() => router.replace('/guide')} /></Screen>;
+  return (
+    <Screen panes>
+      <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
+        <View style={styles.sheet}>
+          <Title>Where they part</Title>
+          <View style={styles.names}>
+            {[one, other].map((taxon, i) => (
+              <View key={taxon.id} style={[styles.half, i === 1 && styles.right]}>
+                <Heading>{CommonName(taxon.id)}</Heading>
+                <Small soft style={styles.scientific}>{scientificName(taxon.id)}</Small>
+                <Small soft>{harmLine(taxon.id)}</Small>
+              </View>
+            ))}
+          </View>
+          <Suspense fallback={<Loading what="Drawing …" />}>
+          <Drawings stages={undefined} target={one} other={other} />
+          <Rule strong />
+          <Differences stages={undefined} target={one} other={other} />
+          </Suspense>
+          <Button label="Back" tone="outline" style={styles.back} onPress={() => (router.canGoBack() ? router.back() : router.replace({ pathname: '/taxon/[id]', params: { id: one.id } }))} />
+        </View>
+      </ScrollView>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { padding: space.l, paddingBottom: space.xl },
+  sheet: { gap: space.m, width: '100%', maxWidth: 760, alignSelf: 'center' },
+  names: { flexDirection: 'row', gap: space.m },
+  half: { flex: 1, gap: 2 },
+  right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
+  scientific: { fontStyle: 'italic' },
+  back: { alignSelf: 'flex-start' },
+});
