@@ -15,7 +15,7 @@ export async function begin(page: Page, plan: RegExp, search: string, taxon: Reg
   await page.getByLabel('Where, in your own words').fill(where);
   await page.getByLabel('Name, in any language, or scientific').fill(search);
   await button(page, taxon).click();
-  await page.waitForURL(/\/find\/[^/]+\/around$/);
+  await page.waitForURL(/\/find\/[^/]+\/around/);
   return /find\/([^/]+)/.exec(page.url())?.[1] ?? '';
 }
 
@@ -26,7 +26,8 @@ export async function tell(page: Page, told: readonly (readonly [string, string]
     const chip = group.getByText(answer, { exact: true });
     await chip.click();
   }
-  await button(page, 'Go on to the check').click();
+  // As soon as all is told it leads on by itself; whoever left something out goes on.
+  await page.waitForURL(/\/check$/, { timeout: 2500 }).catch(() => button(page, 'Go on to the check').click());
   await page.waitForURL(/\/check$/);
 }
 
@@ -36,6 +37,14 @@ export async function outcome(page: Page): Promise<string> {
 }
 
 const question = (page: Page) => page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first();
+
+const SEEN = '[aria-label="What was seen"] [role="listitem"]';
+/** How many readings stand on the screen. */
+export const seen = (page: Page) => page.locator(SEEN).count();
+/** Waits until one more than so many does. */
+export async function onceSeen(page: Page, before: number): Promise<void> {
+  await page.waitForFunction((known) => document.querySelectorAll(known.list).length > known.before, { list: SEEN, before });
+}
 
 /**
  * Answers what is asked, as this specimen shows it, until nothing more is asked or `until` holds.
@@ -48,14 +57,16 @@ export async function answerAll(page: Page, specimen: Specimen, options: { until
   for (let step = 0; step < (options.most ?? 40); step += 1) {
     if (options.until?.(await outcome(page))) break;
     if (await page.getByRole('heading', { name: 'Nothing more to ask' }).isVisible()) break;
+    const gloves = button(page, 'They are on');
+    if (await gloves.isVisible()) await gloves.click();
     const text = (await question(page).textContent()) ?? '';
     asked.push(text);
-    const before = await page.getByRole('listitem').filter({ hasText: /·/ }).count();
+    const before = await seen(page);
     const label = specimen[text];
-    if (label === undefined) await button(page, /^Can’t tell/).click();
-    else await page.getByRole('list', { name: 'Answers' }).getByRole('button', { name: label, exact: true }).click();
+    if (label === undefined) await button(page, /^Can’t see it/).click();
+    else await page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }).click();
     // The reading appears among what was seen; only then is it the next question's turn.
-    await page.waitForFunction((n) => document.querySelectorAll('[role="listitem"]').length > n, before);
+    await onceSeen(page, before);
   }
   return asked;
 }

@@ -63,11 +63,11 @@ test('without anybody to keep the notebook nothing can be started, and it says s
 test('side by side: what parts the two as drawings, what was read, and the next lookalike', async () => {
   const { page, context, errors } = await rig.open();
   await page.goto('/find/demo-find-5/check');
-  await page.getByRole('button', { name: /^Deadly webcap, deadly/ }).click();
+  await page.getByRole('button', { name: /^Deadly webcap deadly/ }).click();
   await page.getByRole('link', { name: 'Side by side' }).click();
   await page.getByRole('heading', { name: 'Where they part' }).waitFor();
   // Both as a whole, the parts that differ in the accent, each with its scale.
-  await page.waitForFunction(() => document.querySelectorAll('svg path[stroke="#1E4B8F"]').length > 4);
+  await page.waitForFunction(() => document.querySelectorAll('svg path[stroke="var(--pause-collect)"]').length > 4);
   await page.getByText('2 cm', { exact: true }).waitFor();
   const underside = page.getByRole('group', { name: 'Underside', exact: true });
   await underside.getByText('Thin gills, like the pages of a book').waitFor();
@@ -115,7 +115,7 @@ test('two tabs on one find: both answers are kept', async () => {
     await tab.goto('/find/demo-find-4/check');
     await strip(tab).waitFor();
   }
-  const first = (tab: typeof page) => tab.getByRole('list', { name: 'Answers' }).getByRole('button').first().click();
+  const first = (tab: typeof page) => tab.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
   await Promise.all([first(page), first(other)]);
   for (let attempt = 0; attempt < 50; attempt += 1) {
     const find = (await (await page.request.get('/api/v1/finds/demo-find-4')).json()) as { readings: unknown[] };

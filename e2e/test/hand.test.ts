@@ -1,0 +1,327 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from 'playwright-core';
+import { compileGuide } from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+import { onceSeen, outcome, seen, strip } from '../forager';
+import { PHONE, startRig, WIDE, type Rig } from '../rig';
+import { FIVE, shortestPath } from '../taps';
+
+jest.setTimeout(240_000);
+
+const guide = compileGuide(shippedGuide());
+let rig: Rig;
+beforeAll(async () => { rig = await startRig(); });
+afterAll(async () => { await rig.close(); });
+
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+
+test('five targets settled on the shortest way: a chanterelle in twelve taps', async () => {
+  for (const [target, stage] of FIVE) {
+    const { page, context } = await rig.open();
+    const path = await shortestPath(page, guide, target, stage);
+    expect(path).toMatchObject({ target, outcome: 'Collect' });
+    expect(path.taps).toBeLessThanOrEqual(target === 'cantharellus-cibarius' ? 12 : 15);
+    expect(path.seconds).toBeLessThan(60);
+    await context.close();
+  }
+});
+
+interface Axe {
+  readonly run: (where: Document, how: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
+}
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+const VIEWS = [
+  '/', '/new', '/finds', '/guide', '/taxon/allium-ursinum', '/taxon/conium-maculatum', '/pair?a=allium-ursinum&b=convallaria-majalis', '/card?of=allium-ursinum', '/look', '/ruler', '/eaten',
+  '/find/demo-find-5/check', '/find/demo-find-5/around', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/find/demo-find-1',
+  '/find/demo-find-1/pieces', '/find/demo-find-5/beside?other=cortinarius-rubellus',
+];
+
+/** What axe finds on every view, one after the other. */
+async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]> {
+  const { page, context } = await rig.open(size);
+  await page.addInitScript((t) => window.localStorage.setItem('pause:look', JSON.stringify({ theme: t })), theme);
+  const broken: string[] = [];
+  for (const path of VIEWS) {
+    await page.goto(path);
+    await page.getByRole('main').waitFor();
+    await page.waitForLoadState('networkidle');
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.getByRole('progressbar').first().waitFor({ state: 'detached' });
+    await page.evaluate(AXE);
+    // Functions for the page do without anything that a compiler would lend them.
+    const { violations } = await page.evaluate(() => (window as unknown as { axe: Axe }).axe.run(document, { rules: { 'target-size': { enabled: true } }, resultTypes: ['violations'] }));
+    broken.push(...violations.map((v) => `${size.width} ${theme} ${path} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).slice(0, 3).join(' | ')}`));
+  }
+  await context.close();
+  return broken;
+}
+
+test('nothing stands in the way of anyone: every view, phone and wide, by day and dim', async () => {
+  const all = await Promise.all(([[PHONE, 'day'], [PHONE, 'dim'], [WIDE, 'day'], [WIDE, 'dim']] as const).map(([size, theme]) => found(size, theme)));
+  expect(all.flat()).toEqual([]);
+});
+
+/** Moves the focus with Tab alone until it is on what has this name, as a screen reader says it. */
+async function tabTo(page: Page, name: RegExp): Promise<void> {
+  for (let step = 0; step < 160; step += 1) {
+    const here = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
+    if (name.test(here)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`no way to ${String(name)} by the Tab key`);
+}
+
+test('a whole check by the keyboard alone', async () => {
+  const { page, context } = await rig.open(WIDE);
+  await page.goto('/');
+  await button(page, 'A new find').waitFor();
+  const go = async (name: RegExp) => {
+    await tabTo(page, name);
+    await page.keyboard.press('Enter');
+  };
+  await go(/^A new find/);
+  await page.getByRole('radiogroup').first().waitFor();
+  await go(/^Ridges: /);
+  await go(/^Chanterelle.*Cantharellus/);
+  await page.waitForURL(/around/);
+  await go(/^Open$/);
+  await go(/^I may pick here/);
+  await page.waitForURL(/check$/);
+  await strip(page).waitFor();
+  await page.keyboard.press('?');
+  await page.getByRole('dialog', { name: 'Keys' }).waitFor();
+  await page.keyboard.press('?');
+  const target = guide.taxon('cantharellus-cibarius')!;
+  for (let step = 0; step < 16 && (await outcome(page)) === 'Pause'; step += 1) {
+    const question = (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
+    const asked = guide.characters.find((c) => c.character.question === question)!;
+    const known = target.atStage.get(asked.index)?.get('mature' as never);
+    const place = known?.kind === 'states' ? [...asked.stateBit].findIndex(([, bit]) => (bit & known.usual) !== 0) + 1 : 0;
+    const before = await seen(page);
+    await page.keyboard.press(place > 0 && place < 10 ? String(place) : 'u');
+    await onceSeen(page, before);
+  }
+  expect(await outcome(page)).toBe('Collect');
+  // Taken back by one key, and put forward again.
+  await page.keyboard.press('z');
+  await page.getByRole('status', { name: /^Pause\. / }).waitFor();
+  await go(/^Put forward again/);
+  await page.getByRole('status', { name: /^Collect\. / }).waitFor();
+  await go(/^See the verdict/);
+  await page.waitForURL(/verdict$/);
+  await context.close();
+});
+
+test('no name yet: what is dangerous stays in view, and from a candidate to its check it is one step', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/new');
+  await page.getByRole('radio', { name: /^Gills: / }).click();
+  await button(page, 'I have no name for it yet').click();
+  await page.waitForURL(/name$/);
+  const danger = page.getByRole('status').filter({ hasText: /dangerous/ });
+  await danger.waitFor();
+  const fitting = async () => Number(/^\d+/.exec((await danger.textContent()) ?? '')?.[0] ?? 0);
+  const atFirst = await fitting();
+  expect(atFirst).toBeGreaterThan(8);
+  const target = guide.taxon('lactarius-deliciosus')!;
+  for (let step = 0; step < 4; step += 1) {
+    const card = page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first();
+    await card.waitFor();
+    const question = (await card.textContent()) ?? '';
+    const asked = guide.characters.find((c) => c.character.question === question)!;
+    const known = target.atStage.get(asked.index)?.get('mature' as never);
+    const before = await seen(page);
+    const state = known?.kind === 'states' ? [...asked.stateBit].find(([, bit]) => (bit & known.usual) !== 0)?.[0] : undefined;
+    const label = 'states' in asked.character ? asked.character.states.find((s) => s.id === state)?.label : undefined;
+    if (label) await page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }).click();
+    else await button(page, /^Can’t see it/).click();
+    await onceSeen(page, before);
+  }
+  expect(await fitting()).toBeLessThan(atFirst);
+  await button(page, 'Choose: saffron milkcap').click();
+  await button(page, 'I take it for this: check it').click();
+  await page.waitForURL(/around/);
+  await page.getByRole('heading', { name: 'Around the saffron milkcap' }).waitFor();
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
+test('a name can stay open: kept, and never collected', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/new');
+  await page.getByRole('radio', { name: /^Gills: / }).click();
+  await button(page, 'I have no name for it yet').click();
+  await page.waitForURL(/name$/);
+  await page.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
+  await button(page, /^Genus only: /).click();
+  await page.waitForURL(/find\/[^/]+$/);
+  await page.getByText(/^genus \w+ only$/).waitFor();
+  expect(await button(page, /collect it/).count()).toBe(0);
+  await context.close();
+});
+
+test('the guide to leaf through: a name in another language, one that means two, a page, a pair, a card for paper', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/guide');
+  await page.getByLabel('Name, in any language, or scientific').fill('Bärlauch');
+  await page.getByRole('link', { name: /^Ramsons / }).click();
+  await page.waitForURL(/taxon\/allium-ursinum$/);
+  await page.getByRole('heading', { name: 'Ramsons', level: 1 }).waitFor();
+  expect(await page.getByRole('list', { name: 'Plates by stage' }).getByRole('listitem').count()).toBe(3);
+  await page.getByRole('link', { name: /^Lily of the valley/ }).click();
+  await page.getByRole('heading', { name: 'Where they part' }).waitFor();
+  await page.goBack();
+  await button(page, 'Pocket card').click();
+  await page.getByRole('article', { name: 'Pocket card of Ramsons' }).waitFor();
+  // On paper: nothing to press, and all of it.
+  await page.emulateMedia({ media: 'print' });
+  expect(await button(page, 'Print it').isVisible()).toBe(false);
+  const shown = await page.getByRole('article').evaluate((e) => e.getBoundingClientRect().bottom <= (document.scrollingElement?.scrollHeight ?? 0) + 1);
+  expect(shown).toBe(true);
+  await page.emulateMedia({ media: 'screen' });
+  await page.goto('/taxon/no-such-thing');
+  await page.getByText('Not in this guide').waitFor();
+  await context.close();
+});
+
+test('the rest of a patch is counted, a slip taken back, and a stray becomes a find of its own', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/find/demo-find-1/pieces');
+  await button(page, /^Passes/).click();
+  await button(page, /^Passes/).click();
+  await page.getByRole('status', { name: '2 passed, 0 strays' }).waitFor();
+  await button(page, 'Take back').click();
+  await page.getByRole('status', { name: '1 passed, 0 strays' }).waitFor();
+  await button(page, /^Stray/).click();
+  await page.waitForURL(/name$/);
+  await page.getByText(/Stray among the pieces of find 1/).waitFor();
+  await page.goto('/find/demo-find-1');
+  await page.getByText('Piece by piece: 1 passed, 1 stray.').waitFor();
+  await context.close();
+});
+
+describe('what is set on this device', () => {
+  test('light, size and hand stay, and show', async () => {
+    const { page, context } = await rig.open();
+    await page.goto('/look');
+    const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+    const day = await ground();
+    await page.getByRole('radio', { name: 'Dim, for dusk' }).click();
+    await page.getByRole('radio', { name: 'Left' }).click();
+    await page.getByRole('radio', { name: 'Twice' }).click();
+    expect(await ground()).not.toBe(day);
+    await page.goto('/find/demo-find-5/check');
+    await strip(page).waitFor();
+    expect(await page.getByRole('heading', { level: 1 }).evaluate((e) => parseFloat(getComputedStyle(e).fontSize))).toBe(60);
+    const go = await page.getByRole('link', { name: 'See the verdict and its reasons' }).boundingBox();
+    expect(go!.x).toBeLessThan(100);
+    // Twice as large, and nothing is cut short or runs out of the screen.
+    const lost = await page.evaluate(() => ({
+      wide: document.documentElement.scrollWidth > window.innerWidth,
+      cut: [...document.querySelectorAll('[dir="auto"]')].filter((e) => getComputedStyle(e).textOverflow === 'ellipsis' && e.scrollWidth > e.clientWidth + 1).map((e) => e.textContent),
+    }));
+    expect(lost).toEqual({ wide: false, cut: [] });
+    await context.close();
+  });
+
+  test('a child gathers with an adult: the word of one is needed', async () => {
+    const { page, context } = await rig.open();
+    await page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ child: true })));
+    await page.goto('/find/demo-find-1/verdict');
+    const collect = button(page, /^I collect it/);
+    await collect.waitFor();
+    expect(await collect.getAttribute('aria-disabled')).toBe('true');
+    await page.getByLabel('Name of the adult who looked at it').fill('Jorun');
+    expect(await collect.getAttribute('aria-disabled')).not.toBe('true');
+    await context.close();
+  });
+
+  test('a ruler is set with a card, and no screen is like anything', async () => {
+    const { page, context } = await rig.open();
+    await page.goto('/ruler');
+    await page.getByLabel('Length of the frame', { exact: true }).fill('1100');
+    await page.getByText(/No screen is like that/).waitFor();
+    await page.getByLabel('Length of the frame', { exact: true }).fill('428');
+    await page.getByText('One millimetre is 5.00 pixels of this screen.').waitFor();
+    await button(page, 'It fits').click();
+    await page.getByText('Set for this screen.', { exact: false }).waitFor();
+    await context.close();
+  });
+});
+
+describe('photos and sketches', () => {
+  const file = (name: string, mimeType: string, buffer: Buffer) => ({ name, mimeType, buffer });
+  /** A photo of this size, made by the browser's own encoder. */
+  async function photo(page: Page, width: number, height: number): Promise<Buffer> {
+    const url = await page.evaluate((size) => {
+      const canvas = document.createElement('canvas');
+      canvas.width = size.width;
+      canvas.height = size.height;
+      canvas.getContext('2d')!.fillRect(0, 0, size.width / 2, size.height / 2);
+      return canvas.toDataURL('image/jpeg', 0.5);
+    }, { width, height });
+    return Buffer.from(url.slice(url.indexOf(',') + 1), 'base64');
+  }
+
+  test('no picture, an empty one, and one of 40 megapixels; what is kept is small and survives', async () => {
+    const { page, context, errors } = await rig.open();
+    await page.goto('/find/demo-find-1');
+    const input = page.locator('input[type="file"]');
+    await input.setInputFiles(file('list.txt', 'text/plain', Buffer.from('no picture at all')));
+    await page.getByText('This is no picture that can be read here.', { exact: false }).waitFor();
+    await input.setInputFiles(file('empty.jpg', 'image/jpeg', Buffer.alloc(0)));
+    await page.getByText('The file is empty.', { exact: false }).waitFor();
+    await input.setInputFiles(file('large.jpg', 'image/jpeg', await photo(page, 7300, 5500)));
+    await button(page, 'Keep the photo').click();
+    await page.getByRole('list', { name: 'Photos and sketches' }).getByRole('listitem').waitFor();
+    await page.reload();
+    const image = page.getByRole('list', { name: 'Photos and sketches' }).locator('img');
+    await image.waitFor({ state: 'attached' });
+    expect(await image.evaluate((e: HTMLImageElement) => Math.max(e.naturalWidth, e.naturalHeight))).toBe(1600);
+    expect(errors).toEqual([]);
+    await context.close();
+  });
+
+  test('a sketch is drawn, kept and thrown away', async () => {
+    const { page, context } = await rig.open();
+    await page.goto('/find/demo-find-2');
+    await button(page, 'Sketch').click();
+    const paper = page.getByRole('application', { name: 'Paper to draw on' });
+    await paper.scrollIntoViewIfNeeded();
+    const box = (await paper.boundingBox())!;
+    await page.mouse.move(box.x + 40, box.y + 40);
+    await page.mouse.down();
+    for (let i = 0; i < 12; i += 1) await page.mouse.move(box.x + 40 + i * 15, box.y + 40 + Math.sin(i) * 25);
+    await page.mouse.up();
+    await button(page, 'Keep it').click();
+    const kept = page.getByRole('list', { name: 'Photos and sketches' }).getByRole('listitem');
+    await kept.waitFor();
+    await button(page, 'Larger').click();
+    await button(page, 'Delete it').click();
+    await kept.waitFor({ state: 'detached' });
+    await context.close();
+  });
+
+  test('a length off a photo with a card in it, and the outline of a leaf', async () => {
+    const { page, context } = await rig.open();
+    await page.goto('/find/demo-find-5/check');
+    await button(page, 'Something else seen').click();
+    await button(page, /^Width of the cap/).click();
+    await page.getByRole('radio', { name: 'From a photo' }).click();
+    await page.locator('input[type="file"]').first().setInputFiles(file('card.jpg', 'image/jpeg', await photo(page, 1000, 1000)));
+    const board = page.getByRole('application', { name: 'The photo, to put points on' });
+    await board.scrollIntoViewIfNeeded();
+    await page.waitForTimeout(300);
+    const box = (await board.boundingBox())!;
+    // The card is seen straight on, 171.2 by 107.96 pixels of the screen: two pixels a millimetre; then 120 pixels are 60 mm.
+    const corner = (x: number, y: number) => board.click({ position: { x, y } });
+    for (const [x, y] of [[30, 60], [201.2, 60], [201.2, 167.96], [30, 167.96]] as const) await corner(x, y);
+    await corner(60, 260);
+    await corner(180, 260);
+    await page.getByText(/^60 mm, give or take \d+ mm\./).waitFor();
+    expect(box.width).toBeGreaterThan(300);
+    await button(page, 'Record it').click();
+    await page.getByText(/^60 mm, give or take \d+$/).first().waitFor();
+    await context.close();
+  });
+});
