@@ -10,24 +10,48 @@ interface Shot {
   readonly name: string;
   readonly path: string;
   readonly size?: typeof PHONE;
+  /** Before the page is opened, and once it is. */
+  readonly first?: (page: Page) => Promise<unknown>;
   readonly before?: (page: Page) => Promise<unknown>;
 }
 const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
 
+/** Asks for something that was not proposed. */
+async function choose(page: Page, check: RegExp): Promise<void> {
+  await tap(page, 'Something else seen');
+  await tap(page, check);
+}
+/** Begins a find without a name and gives the first answers. */
+async function unnamed(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: /^Pores/ }).click();
+  await tap(page, 'I have no name for it yet');
+  for (let i = 0; i < 2; i += 1) {
+    await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(1).click();
+    await page.waitForTimeout(700);
+  }
+  await page.getByRole('heading', { name: 'What could it be?' }).scrollIntoViewIfNeeded();
+}
+const dim = (page: Page) => page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
+
 const SHOTS: readonly Shot[] = [
   { name: 'start', path: '/' },
-  { name: 'start-wide', path: '/', size: WIDE },
   { name: 'new-find', path: '/new', before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() },
-  { name: 'around', path: '/find/demo-find-4/around' },
+  { name: 'stage', path: '/find/demo-find-4/around' },
+  { name: 'card-cap', path: '/find/demo-find-5/check', before: (page) => choose(page, /^Shape of the cap/) },
+  { name: 'card-leaf', path: '/find/demo-find-4/check', before: (page) => choose(page, /^Outline/) },
+  { name: 'card-stem', path: '/find/demo-find-4/check', before: async (page) => { await choose(page, /^Section of the stem/); await tap(page, 'They are on'); } },
   { name: 'check', path: '/find/demo-find-5/check' },
-  { name: 'check-opened-row', path: '/find/demo-find-5/check', before: (page) => tap(page, /^Jack-o/) },
+  { name: 'bars', path: '/find/demo-find-5/check', before: (page) => tap(page, /^Deadly webcap/) },
   { name: 'check-wide', path: '/find/demo-find-5/check', size: WIDE },
+  { name: 'check-dim', path: '/find/demo-find-5/check', first: dim },
   { name: 'side-by-side', path: '/find/demo-find-5/beside?other=cortinarius-rubellus' },
   { name: 'verdict-pause', path: '/find/demo-find-5/verdict' },
   { name: 'verdict-leave', path: '/find/demo-find-2/verdict' },
   { name: 'verdict-collect', path: '/find/demo-find-3/verdict' },
-  { name: 'finds', path: '/finds' },
-  { name: 'find', path: '/find/demo-find-2' },
+  { name: 'candidates', path: '/new', before: unnamed },
+  { name: 'pieces', path: '/find/demo-find-1/pieces' },
+  { name: 'guide-wide', path: '/guide', size: WIDE },
+  { name: 'taxon', path: '/taxon/allium-ursinum' },
   { name: 'eaten', path: '/eaten' },
 ];
 
@@ -40,6 +64,7 @@ try {
   const wanted = process.argv.slice(2);
   for (const shot of SHOTS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
     const { page, context } = await rig.open(shot.size);
+    await shot.first?.(page);
     await page.goto(shot.path);
     await page.waitForLoadState('networkidle');
     await page.evaluate(() => document.fonts.ready);

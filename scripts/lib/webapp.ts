@@ -5,7 +5,7 @@ import { shippedGuide } from '@pause/guide';
 import { run, tail } from './run';
 import { Hitch } from './say';
 
-const SOURCES = ['app', 'core/src', 'guide/src', 'guide/data', 'package-lock.json', 'babel.config.cjs'];
+const SOURCES = ['app', 'scripts/lib/webapp.ts', 'core/src', 'guide/src', 'guide/data', 'package-lock.json', 'babel.config.cjs'];
 const NOT_SOURCES = new Set(['node_modules', 'dist', '.expo', 'test', 'expo-env.d.ts']);
 
 /** Every source file below a path, in a fixed order. */
@@ -26,6 +26,19 @@ function sourceHash(root: string): string {
 }
 
 /**
+ * Screens are programs of their own, so that the first one is soon there. The browser is told to fetch the others
+ * while nothing else is to be done: whoever loses the connection afterwards can still open them.
+ */
+function fetchAhead(folder: string): void {
+  const page = join(folder, 'index.html');
+  const html = readFileSync(page, 'utf8');
+  const later = readdirSync(join(folder, SCRIPTS)).filter((name) => name.endsWith('.js') && !html.includes(name)).sort();
+  const links = later.map((name) => `<link rel="prefetch" as="script" href="/${SCRIPTS}/${name}">`).join('');
+  writeFileSync(page, html.replace('</head>', `${links}</head>`));
+}
+const SCRIPTS = '_expo/static/js/web';
+
+/**
  * Builds the web application into `app/dist` if its sources changed since the last build.
  *
  * @returns the folder, and whether it was built now
@@ -42,6 +55,7 @@ export async function buildWebApp(root: string): Promise<{ folder: string; built
   if (status !== 0 || !existsSync(join(folder, 'index.html'))) {
     throw new Hitch(`The web application could not be built; this is what the builder said:\n${tail(output, 30)}`);
   }
+  fetchAhead(folder);
   // The guide is data that the application fetches, so that a larger guide is no larger program.
   writeFileSync(join(folder, 'guide.json'), JSON.stringify(shippedGuide()));
   writeFileSync(stamp, hash);
