@@ -41,9 +41,10 @@ const question = (page: Page) => page.getByRole('heading', { level: 2 }).filter(
 const SEEN = '[aria-label="What was seen"] [role="listitem"]';
 /** How many readings stand on the screen. */
 export const seen = (page: Page) => page.locator(SEEN).count();
-/** Waits until one more than so many does. */
+/** Waits until one more than so many does and it has been judged, so that the question on show is the next one. */
 export async function onceSeen(page: Page, before: number): Promise<void> {
   await page.waitForFunction((known) => document.querySelectorAll(known.list).length > known.before, { list: SEEN, before });
+  await page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
 }
 
 /**

@@ -221,10 +221,14 @@ test('without its server nothing is lost: answers wait in the browser and are se
   await strip(page).waitFor();
   await onRecord(page, id, (find) => find.context.condition === 'fresh');
   await rig.stopServer();
-  await answerAll(page, CHANTERELLE, { most: 2 });
-  await page.getByText(/entries? waits? to be sent/).waitFor();
-  expect(await outcome(page)).toBe('Pause');
-  await rig.startServer();
+  try {
+    await answerAll(page, CHANTERELLE, { most: 2 });
+    await page.getByText(/entries? waits? to be sent/).waitFor();
+    expect(await outcome(page)).toBe('Pause');
+  } finally {
+    // Whatever went wrong here, the tests that follow have their server.
+    await rig.startServer();
+  }
   const find = await onRecord(page, id, (record) => record.readings.length === 2);
   expect(find.readings).toHaveLength(2);
   await page.getByText(/to be sent/).waitFor({ state: 'detached' });

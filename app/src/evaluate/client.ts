@@ -16,6 +16,10 @@ export const inPlace: Evaluator = {
   effects: (find, character) => Promise.resolve(here.effects(find, character)),
 };
 
+/** An old phone takes half a second; a worker that says nothing for so long hangs. */
+const WORKER_SILENT_MS = 6000;
+const afterwards = () => new Promise<never>((_, reject) => { setTimeout(() => reject(new Error('the worker does not answer')), WORKER_SILENT_MS); });
+
 /** An evaluator in a worker, which is given the guide first. A worker that is lost is replaced once by this thread, so that no answer is lost. */
 export function workerEvaluator(guide: unknown): Evaluator {
   if (typeof Worker === 'undefined') return inPlace;
@@ -38,7 +42,7 @@ export function workerEvaluator(guide: unknown): Evaluator {
   const ask = async <T>(away: (api: Remote<EvaluationApi>) => Promise<T>, instead: () => Promise<T>): Promise<T> => {
     if (!remote) return instead();
     try {
-      return await Promise.race([away(remote), loss]);
+      return await Promise.race([away(remote), loss, afterwards()]);
     } catch {
       // The worker is gone, or could not do it: the same functions do it here, or say what is wrong.
       return instead();

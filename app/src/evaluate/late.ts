@@ -6,6 +6,13 @@ interface Late<Program> {
   readonly load: () => Promise<Program>;
   /** The program, as soon as it is there. */
   readonly useIt: () => Program | undefined;
+  /** The same, with whether fetching it failed, and a way to try again. */
+  readonly useTry: () => Tried<Program>;
+}
+interface Tried<Program> {
+  readonly program: Program | undefined;
+  readonly failed: boolean;
+  readonly again: () => void;
 }
 
 export function late<Program extends object>(fetchIt: () => Promise<Program>): Late<Program> {
@@ -20,15 +27,16 @@ export function late<Program extends object>(fetchIt: () => Promise<Program>): L
     loading.catch(() => { loading = undefined; });
     return loading;
   };
-  function useIt(): Program | undefined {
+  function useTry(): Tried<Program> {
     const [program, setProgram] = useState(loaded);
+    const [failed, setFailed] = useState(false);
     useEffect(() => {
-      if (program) return undefined;
+      if (program || failed) return undefined;
       let gone = false;
-      load().then((all) => { if (!gone) setProgram(all); }, () => undefined);
+      load().then((all) => { if (!gone) setProgram(all); }, () => { if (!gone) setFailed(true); });
       return () => { gone = true; };
-    }, [program]);
-    return program;
+    }, [program, failed]);
+    return { program, failed, again: () => setFailed(false) };
   }
-  return { load, useIt };
+  return { load, useIt: () => useTry().program, useTry };
 }

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import type { FindRecord } from '@pause/core';
 import type { Evaluation } from '../evaluate/evaluate';
-import { loadFind } from '../store/actions';
+import { loadFind, reconsider } from '../store/actions';
 import { useAct } from '../store/store';
 import { useFind } from '../store/useFind';
 import { Loading, Notice, Screen } from '../ui';
@@ -21,6 +21,14 @@ export function FindFrame({ render }: { readonly render: (props: FindProps & Jud
   const { id } = useLocalSearchParams<{ id: string }>();
   const act = useAct();
   const open = useFind(id);
+  if (open?.fault !== undefined) {
+    // What stood before is not shown: it knows nothing of the newest answer.
+    return (
+      <Screen>
+        <Notice title="This find could not be compared" text={`What you told is kept. Without the comparison there is no verdict: leave it standing. (${open.fault})`} action="Try again" onAction={() => void act(reconsider(id))} />
+      </Screen>
+    );
+  }
   if (open?.record) return render({ record: open.record, evaluation: open.evaluation, current: open.evaluated === open.change });
   if (open?.status === 'missing') {
     return <Screen><Notice title="There is no such find" text="The address names a find that is not in this notebook." /></Screen>;

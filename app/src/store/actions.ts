@@ -67,13 +67,17 @@ export function loadFind(id: string): Thunk<Promise<void>> {
 }
 
 /** Asks the core again about a find that changed. */
-function reconsider(id: string): Thunk<Promise<void>> {
+export function reconsider(id: string): Thunk<Promise<void>> {
   return async (dispatch, getState, { evaluator }) => {
     const open = getState().finds[id];
     const find = open?.record && caseOf(open.record, guide);
     if (!open || !find) return;
-    const evaluation = await evaluator.evaluate(find);
-    dispatch(finds.actions.evaluated({ id, change: open.change, evaluation }));
+    try {
+      const evaluation = await evaluator.evaluate(find);
+      dispatch(finds.actions.evaluated({ id, change: open.change, evaluation }));
+    } catch (error) {
+      dispatch(finds.actions.evaluationFailed({ id, change: open.change, fault: message(error) }));
+    }
   };
 }
 

@@ -55,6 +55,8 @@ export interface OpenFind {
   readonly evaluation?: Evaluation;
   /** The change that the evaluation is of. */
   readonly evaluated?: number;
+  /** Why the newest record could not be evaluated. */
+  readonly fault?: string;
   readonly error?: string;
 }
 type FindsState = Readonly<Record<string, OpenFind>>;
@@ -83,7 +85,15 @@ export const finds = createSlice({
     },
     evaluated: (state, { payload: { id, change, evaluation } }: PayloadAction<{ id: string; change: number; evaluation: Evaluation }>): FindsState => {
       const open = state[id];
-      return open && change >= (open.evaluated ?? 0) ? { ...state, [id]: { ...open, evaluation, evaluated: change } } : state;
+      if (!open || change < (open.evaluated ?? 0)) return state;
+      const { fault, ...sound } = open;
+      // An older one that comes late does not hide that the newest failed.
+      const stands = fault !== undefined && change !== open.change ? { fault } : {};
+      return { ...state, [id]: { ...sound, ...stands, evaluation, evaluated: change } };
+    },
+    evaluationFailed: (state, { payload: { id, change, fault } }: PayloadAction<{ id: string; change: number; fault: string }>): FindsState => {
+      const open = state[id];
+      return open && change === open.change ? { ...state, [id]: { ...open, fault } } : state;
     },
   },
 });

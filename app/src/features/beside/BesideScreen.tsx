@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Image, ScrollView, StyleSheet, View } from 'react-native';
 import { caseOf, filled, short, type BarRow, type CompiledTaxon } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
@@ -49,12 +49,10 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
           <Small soft>Side by side · {at + 1} of {rows.length}</Small>
           <Title>Where they part</Title>
           <Names target={target} row={row} />
-          <Suspense fallback={<Loading what="Drawing …" />}>
           <Drawings stages={find.context.stages} target={target} other={lookalike} {...(photo && mine ? { mine: <Mine photo={photo} /> } : {})} />
           {photo ? <Chip kind="checkbox" label="My own photo on the left" chosen={mine} onPress={() => setMine(!mine)} /> : null}
           <Rule strong />
           <Differences key={row.taxon} stages={find.context.stages} find={find} target={target} other={lookalike} />
-          </Suspense>
         </View>
       </ScrollView>
     </Screen>

@@ -1,5 +1,5 @@
 import { Link, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { caseOf, short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
@@ -92,15 +92,19 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
     if (scrolled.current > cardTop) toCard();
   };
   const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
+  const [told, setTold] = useState<{ readonly character: CharacterId; readonly before: Evaluation }>();
+  // What was tapped a moment ago is being judged: a second tap would answer the same question twice. An answer to any other one counts.
+  const judging = told !== undefined && told.character === check?.character && (!current || told.before === evaluation);
   const answer = useLatest(({ value, sureness, note }: Answer) => {
-    // What was tapped a moment ago is being judged: a second tap would answer the same question twice.
-    if (!check || !current) return;
+    if (!check || judging) return;
+    setTold({ character: check.character, before: evaluation });
     const id = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) }));
     setLast({ reading: id, words: readingWords({ character: check.character, value }), rows: verdict.rows });
     settleDown();
   });
   const pass = useLatest(() => {
-    if (!check || !current) return;
+    if (!check || judging) return;
+    setTold({ character: check.character, before: evaluation });
     act(passOver(record.id, piece, check.character));
     setLast(undefined);
     settleDown();
@@ -127,11 +131,11 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
 
   const choose = useLatest((character: CharacterId) => { setChosen(character); toCard(); });
   const judged = useCount(verdict);
-  const beside = useMemo(() => (check ? <Suspense fallback={null}><Pictures find={record.id} character={check.character} /></Suspense> : null), [record.id, check]);
+  const beside = useMemo(() => (check ? <Pictures find={record.id} character={check.character} /> : null), [record.id, check]);
   const header = <Header record={record} find={find} piece={piece} />;
   const bars = <Bars id={record.id} rows={verdict.rows} find={find} parts={!wide} checks={checks} onChoose={choose} />;
   const next = (
-    <View style={styles.next} onLayout={(event) => setCardTop(wide ? 0 : event.nativeEvent.layout.y)}>
+    <View style={styles.next} aria-busy={judging} onLayout={(event) => setCardTop(wide ? 0 : event.nativeEvent.layout.y)}>
       {last ? (
         <View style={styles.last} role="status">
           <Small style={styles.grow}><SmallStrong>Recorded: </SmallStrong>{lowerFirst(last.words)}. {moved}</Small>
@@ -146,7 +150,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
       ) : null}
       {check && gloves
         ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
-        : check ? <Suspense fallback={<Small soft>One moment …</Small>}><AnswerCard key={cardKey(check, judged)} check={check} target={find.target} stages={find.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} /></Suspense>
+        : check ? <AnswerCard key={cardKey(check, judged)} check={check} target={find.target} stages={find.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
         : <NothingToAsk record={record} evaluation={evaluation} />}
       <MissingAround record={record} evaluation={evaluation} />
       <OtherChecks find={find} current={check} onChoose={choose} />

@@ -1,13 +1,13 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { millimetres, type CharacterId, type LengthUnit, type ReadingValue } from '@pause/core';
 import type { Length } from '@pause/core/measure';
 import { guide } from '../../evaluate/guide';
 import { lengthWords } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, corner, font, space, Strong, stroke, TARGET, typeSize } from '../../ui';
-
-const MeasureOnPhoto = lazy(() => import('../measure/onPhoto').then((m) => ({ default: m.MeasureOnPhoto })));
-const MeasureOnScreen = lazy(() => import('../measure/MeasureOnScreen').then((m) => ({ default: m.MeasureOnScreen })));
+import { Button, Chip, ChipRow, colour, corner, font, space, Strong, stroke, TARGET, typeSize } from '../../ui';
+import { latePart } from '../latePart';
+const MeasureOnPhoto = latePart(() => import('../measure/onPhoto').then((m) => m.MeasureOnPhoto));
+const MeasureOnScreen = latePart(() => import('../measure/MeasureOnScreen').then((m) => m.MeasureOnScreen));
 
 interface NumberAnswerProps {
   readonly character: CharacterId;
@@ -77,9 +77,7 @@ function Measure({ character, unit, onAnswer }: NumberAnswerProps & { readonly u
       <ChipRow label="By which means">
         {WAYS.map(({ id, label }) => <Chip key={id} label={label} chosen={way === id} onPress={() => setWay(id)} />)}
       </ChipRow>
-      <Suspense fallback={<Body soft>One moment …</Body>}>
-        {way === 'photo' ? <MeasureOnPhoto onLength={record} /> : way === 'screen' ? <MeasureOnScreen onLength={record} /> : <Typed character={character} unit={unit} onAnswer={onAnswer} />}
-      </Suspense>
+      {way === 'photo' ? <MeasureOnPhoto onLength={record} /> : way === 'screen' ? <MeasureOnScreen onLength={record} /> : <Typed character={character} unit={unit} onAnswer={onAnswer} />}
     </View>
   );
 }

@@ -1,13 +1,13 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { AnswerEffect, ReadingValue, State, StateId } from '@pause/core';
 import { commonName } from '../../words/names';
 import { few } from '../../words/reasons';
 import { useApp } from '../../store/store';
-import { Body, Button, colour, corner, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
+import { Button, colour, corner, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 import { AnswerDrawing } from '../plate/AnswerDrawing';
-
-const OutlineOnPhoto = lazy(() => import('../measure/onPhoto').then((m) => ({ default: m.OutlineOnPhoto })));
+import { latePart } from '../latePart';
+const OutlineOnPhoto = latePart(() => import('../measure/onPhoto').then((m) => m.OutlineOnPhoto));
 
 interface StateAnswersProps {
   readonly character: string;
@@ -66,7 +66,7 @@ export function StateAnswers({ character, drawn, states, effects, keys, onAnswer
       ) : <Button label="Torn between some" tone="plain" onPress={() => setTorn([])} style={styles.torn} />}
       {character === 'leaf.outline' ? (
         photo
-          ? <Suspense fallback={<Body soft>One moment …</Body>}><OutlineOnPhoto onAnswer={onAnswer} /></Suspense>
+          ? <OutlineOnPhoto onAnswer={onAnswer} />
           : <Button label="Draw it round on a photo" tone="outline" onPress={() => setPhoto(true)} style={styles.torn} />
       ) : null}
       {keys ? <Effects states={states} effects={effects} /> : null}

@@ -1,8 +1,9 @@
-import { lazy } from 'react';
+import { latePart } from '../latePart';
 
 /** The card is a program of its own, for the screens that ask; it is fetched as soon as one of them is. */
-const loading = import('./AnswerCard');
-export const AnswerCard = lazy(() => loading.then((m) => ({ default: m.AnswerCard })));
+const fetchCard = () => import('./AnswerCard').then((m) => m.AnswerCard);
+export const AnswerCard = latePart(fetchCard);
+AnswerCard.fetchAhead();
 export type { Answer } from './AnswerCard';
 
 /** The card is made anew for each check, so that sureness and torn never carry over. */

@@ -1,15 +1,16 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
 import { newId } from '../../store/actions';
 import { dropPicture, keepPicture, type Picture } from '../../store/pictures';
 import { characterName } from '../../words/names';
 import { Body, Button, Chip, colour, Small, space, Strong, stroke } from '../../ui';
+import { latePart } from '../latePart';
 import { useObjectUrl } from './useObjectUrl';
 import { PickPhoto } from './PickPhoto';
 import type { Prepared } from './preparePhoto';
 import { usePictures } from './usePictures';
 
-const SketchPad = lazy(() => import('./SketchPad').then((m) => ({ default: m.SketchPad })));
+const SketchPad = latePart(() => import('./SketchPad').then((m) => m.SketchPad));
 
 interface PicturesProps {
   readonly find: string;
@@ -49,7 +50,7 @@ export function Pictures({ find, character }: PicturesProps) {
       ) : null}
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}
       {drawing
-        ? <Suspense fallback={<Small soft>One moment …</Small>}><SketchPad photos={pictures.filter((p) => p.kind === 'photo').map((p) => p.image)} onSave={(svg) => keep('sketch', svg)} onCancel={() => setDrawing(false)} /></Suspense>
+        ? <SketchPad photos={pictures.filter((p) => p.kind === 'photo').map((p) => p.image)} onSave={(svg) => keep('sketch', svg)} onCancel={() => setDrawing(false)} />
         : taken ? null : (
           <View style={styles.ways}>
             <PickPhoto label="Photo" onPhoto={setTaken} />

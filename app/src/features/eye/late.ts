@@ -1,4 +1,4 @@
-import { lazy } from 'react';
+import { latePart } from '../latePart';
 
 /** Photos and sketches, fetched when a screen first shows them. */
-export const Pictures = lazy(() => import('./Pictures').then((m) => ({ default: m.Pictures })));
+export const Pictures = latePart(() => import('./Pictures').then((m) => m.Pictures));

@@ -1,4 +1,3 @@
-import { Suspense } from 'react';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import type { FindRecord } from '@pause/core';
@@ -45,7 +44,7 @@ function FindView({ record, evaluation }: { readonly record: FindRecord; readonl
       </View>
       <Counted record={record} />
       <Heading>Photos and sketches</Heading>
-      <Suspense fallback={null}><Pictures find={record.id} /></Suspense>
+      <Pictures find={record.id} />
       <Heading>Every reading</Heading>
       <Seen record={record} slips={false} />
       <AroundTold record={record} target={target} />

@@ -1,9 +1,8 @@
-import { Suspense } from 'react';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine, scientificName } from '../../words/names';
-import { Button, colour, Heading, Loading, Notice, Rule, Screen, Small, space, Title } from '../../ui';
+import { Button, colour, Heading, Notice, Rule, Screen, Small, space, Title } from '../../ui';
 import { Differences, Drawings } from '../beside/late';
 
 /** Any two taxa side by side, without a find. */
@@ -26,11 +25,9 @@ export function PairScreen() {
               </View>
             ))}
           </View>
-          <Suspense fallback={<Loading what="Drawing …" />}>
           <Drawings stages={undefined} target={one} other={other} />
           <Rule strong />
           <Differences stages={undefined} target={one} other={other} />
-          </Suspense>
           <Button label="Back" tone="outline" style={styles.back} onPress={() => (router.canGoBack() ? router.back() : router.replace({ pathname: '/taxon/[id]', params: { id: one.id } }))} />
         </View>
       </ScrollView>

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { unnamedOf, type CharacterId, type Check, type FindRecord, type TaxonId } from '@pause/core';
 import type { Candidate, Identification } from '@pause/core/identify';
@@ -36,7 +36,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const piece = record.pieces.filter((p) => p.purpose === 'decide').at(-1)?.id;
   if (!told || !piece) return <Screen><Loading what="Comparing with the guide …" /></Screen>;
 
-  const passed = new Set<string>([...later, ...record.skips.map((s) => s.character), ...record.readings.filter((r) => r.value.kind === 'cant-tell').map((r) => r.character)]);
+  const passed = new Set<string>([...later, ...record.skips.map((s) => s.character), ...record.readings.filter((r) => !record.withdrawals.some((w) => w.reading === r.id)).map((r) => r.character)]);
   const next = told.checks.find((c) => !passed.has(c.character));
   const last = [...record.readings].sort((a, b) => (a.at < b.at ? 1 : -1)).find((r) => !record.withdrawals.some((w) => w.reading === r.id));
   const name = (taxon: TaxonId, to: 'around' | 'verdict' = 'around') => {
@@ -49,7 +49,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
     if (next) act(read(record.id, { piece, character: next.character, value, sureness, ...(note ? { note } : {}) }));
   };
   const card = next ? (
-    <Suspense fallback={<Small soft>One moment …</Small>}><AnswerCard
+    <AnswerCard
       key={cardKey(asCheck(next.character), record.readings.length + record.skips.length + later.length)}
       check={asCheck(next.character)}
       target={undefined}
@@ -59,8 +59,8 @@ function Naming({ record }: { readonly record: FindRecord }) {
       onAnswer={answer}
       onPass={() => { act(passOver(record.id, piece, next.character)); setLater([...later, next.character]); }}
       {...(record.context.cannotSmell ? {} : { onCannotSmell: () => { act(tellContext(record.id, { ...record.context, cannotSmell: true })); } })}
-      beside={<Suspense fallback={null}><Pictures find={record.id} character={next.character} /></Suspense>}
-    /></Suspense>
+      beside={<Pictures find={record.id} character={next.character} />}
+    />
   ) : <Body soft>The guide knows no further look that would tell these apart. Name one and check it, or leave the name open.</Body>;
   const candidates = <Candidates told={told} onName={name} record={record} />;
   const head = (

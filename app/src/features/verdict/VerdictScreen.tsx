@@ -14,8 +14,9 @@ import { FindFrame } from '../FindFrame';
 import { HoldButton } from './HoldButton';
 
 export function VerdictScreen() {
-  return <FindFrame render={({ record, evaluation }) => (
-    evaluation ? <VerdictView record={record} evaluation={evaluation} /> : <Screen><Loading what="Comparing with the guide …" /></Screen>
+  return <FindFrame render={({ record, evaluation, current }) => (
+    // A verdict that does not know the newest answer never says collect.
+    evaluation && (current || evaluation.verdict.outcome !== 'collect') ? <VerdictView record={record} evaluation={evaluation} /> : <Screen><Loading what="Comparing with the guide …" /></Screen>
   )} />;
 }
 
