@@ -1,5 +1,5 @@
 /** The reasoning and the command line, the API, the interface in jsdom, and all of it in a real browser. */
-const transform = { '\\.[jt]sx?$': ['babel-jest', { configFile: require.resolve('./babel.config.cjs') }] };
+const transform = { '\\.[jt]sx?$': ['babel-jest', { configFile: require.resolve('./babel.config.cjs'), caller: { name: 'metro', bundler: 'metro', platform: 'web' } }] };
 const ignored = ['/node_modules/(?!(@noble|@pause|lucide-react-native)/)'];
 
 module.exports = {

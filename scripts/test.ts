@@ -8,7 +8,7 @@ import { Hitch, say, step } from './lib/say';
 import { buildWebApp } from './lib/webapp';
 
 const ROOT = join(import.meta.dirname, '..');
-const STEPS = 6;
+const STEPS = 5;
 const scratch = mkdtempSync(join(tmpdir(), 'pause-test-'));
 chmodSync(scratch, 0o755);
 
@@ -31,7 +31,7 @@ async function one(name: string, command: string, args: readonly string[]): Prom
 /** A run of Jest; its own counts are added up. A suite that could not even start counts as one failure. */
 async function jest(name: string, args: readonly string[], env: NodeJS.ProcessEnv): Promise<void> {
   const report = join(scratch, `${name}.json`);
-  const { status } = await run('npx', ['--no-install', 'jest', '--maxWorkers=2', '--json', `--outputFile=${report}`, ...args], {
+  const { status } = await run('npx', ['--no-install', 'jest', '--maxWorkers=2', '--testTimeout=60000', '--json', `--outputFile=${report}`, ...args], {
     cwd: ROOT, env: { ...env, FORCE_COLOR: '0' }, echo: process.env.PAUSE_TEST_VERBOSE === '1',
   });
   let result: { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number; testResults: { name: string; message: string; status: string }[] };
@@ -62,11 +62,12 @@ try {
     cluster = await openCluster(join(scratch, 'postgres'));
     return path;
   });
-  await step(2, STEPS, 'Type check', () => one('type check', 'npm', ['run', '--silent', 'typecheck']));
-  await step(3, STEPS, 'Lint', () => one('lint', 'npm', ['run', '--silent', 'lint']));
-  await step(4, STEPS, 'Unit and API tests', () => jest('unit and API tests', ['--selectProjects', 'core', 'app', 'server'], { TEST_DATABASE_URL: cluster?.url ?? '' }));
-  await step(5, STEPS, 'Web application: building if its sources changed', () => buildWebApp(ROOT));
-  await step(6, STEPS, 'Browser tests', () => jest('browser tests', ['--selectProjects', 'browser'], { CHROMIUM: chromium }));
+  await step(2, STEPS, 'Type check and lint', () => Promise.all([
+    one('type check', 'npm', ['run', '--silent', 'typecheck']), one('lint', 'npm', ['run', '--silent', 'lint']),
+  ]));
+  await step(3, STEPS, 'Unit and API tests', () => jest('unit and API tests', ['--selectProjects', 'core', 'app', 'server'], { TEST_DATABASE_URL: cluster?.url ?? '' }));
+  await step(4, STEPS, 'Web application: building if its sources changed', () => buildWebApp(ROOT));
+  await step(5, STEPS, 'Browser tests', () => jest('browser tests', ['--selectProjects', 'browser'], { CHROMIUM: chromium }));
   say(`\n${tally.passed} passed, ${tally.failed} failed`);
   await end(tally.failed === 0 && tally.passed > 0 ? 0 : 1);
 } catch (error) {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ANSWER, SHEET, answerPlate, bladeOutline, boxOf, boxOfMarks, halfWidth, inside, OUTLINES, pathData, taxonPlate, veins, type Point } from '../src/plate';
+import { ANSWER, SHEET, answerPlate, bladeOutline, boxOf, boxOfMarks, halfWidth, inside, labels, OUTLINES, pairPlates, pathData, taxonPlate, veins, type Point } from '../src/plate';
 import { individual } from '../src/plate/build';
 import { guide, taxon } from './finds';
 
@@ -225,4 +225,52 @@ describe('whole taxa', () => {
     const { left, right } = boxOfMarks(leaves.marks);
     expect((left + right) / 2).toBeCloseTo(SHEET.width / 2, 1);
   });
+});
+
+describe('two side by side', () => {
+  const at = (id: string, stage: string) => ({ taxon: taxon(id), stage: stage as never });
+  const unit = ({ scale }: ReturnType<typeof taxonPlate>) => scale!.units / scale!.millimetres;
+
+  test('what is of like size shares one scale, so that the smaller is the smaller on the sheet', () => {
+    const { plates: [one, other], oneScale } = pairPlates(guide, [at('gentiana-lutea', 'flowering'), at('veratrum-album', 'flowering')]);
+    expect(oneScale).toBe(true);
+    expect(unit(one)).toBeCloseTo(unit(other), 10);
+    expect(Math.max(unit(one), unit(other))).toBeCloseTo(Math.min(...['gentiana-lutea', 'veratrum-album'].map((id) => unit(taxonPlate(guide, taxon(id), 'flowering' as never)))), 10);
+  });
+
+  test('what is far smaller keeps its own scale, and says so', () => {
+    const small = taxon('galerina-marginata');
+    const large = taxon('boletus-edulis');
+    const { plates: [one, other], oneScale } = pairPlates(guide, [at(small.id, 'mature'), at(large.id, 'mature')]);
+    expect(oneScale).toBe(false);
+    expect([unit(one), unit(other)]).toEqual([unit(taxonPlate(guide, small, 'mature' as never)), unit(taxonPlate(guide, large, 'mature' as never))]);
+  });
+
+  test('numbers stand on the sheet, on what they point at, and never on each other', () => {
+    for (const known of guide.taxa) {
+      const plate = taxonPlate(guide, known, known.taxon.stages.at(-1)!);
+      const characters = [...new Set(plate.parts.flatMap((part) => part.of))].slice(0, 7);
+      const told = labels(plate, [...characters, 'no.such'], 13);
+      expect(told.map((label) => label.character)).toEqual(characters);
+      for (const [i, { character, at: [x, y] }] of told.entries()) {
+        expect(x >= 13 && x <= SHEET.width - 13 && y >= 13 && y <= SHEET.height - 13).toBe(true);
+        for (const earlier of told.slice(0, i)) expect(Math.hypot(earlier.at[0] - x, earlier.at[1] - y)).toBeGreaterThan(13);
+        const box = boxOfMarks(plate.parts.filter((part) => part.of.includes(character)).flatMap((part) => part.marks));
+        expect(x >= box.left - 20 && x <= box.right + 20 && y >= box.top - 14 && y <= box.bottom + 14).toBe(true);
+      }
+    }
+  });
+
+  test('an empty sheet has no numbers', () => {
+    expect(labels({ ...SHEET, marks: [], parts: [], scale: undefined }, ['cap.shape'], 13)).toEqual([]);
+  });
+});
+
+test('how leaves stand is not made up: without a statement one leaf stands beside the stem, without an outline none', () => {
+  const gentian = taxon('gentiana-lutea');
+  const without = (...characters: string[]) => taxonPlate(guide, { ...gentian, taxon: { ...gentian.taxon, statements: gentian.taxon.statements.filter((s) => !characters.includes(s.character)) } }, 'flowering' as never);
+  const blades = (plate: ReturnType<typeof taxonPlate>) => plate.parts.filter((part) => part.of.includes('leaf.outline')).flatMap((part) => part.marks).filter((mark) => mark.closed).length;
+  expect(blades(taxonPlate(guide, gentian, 'flowering' as never))).toBeGreaterThan(2);
+  expect(blades(without('leaf.arrangement'))).toBe(1);
+  expect(blades(without('leaf.outline'))).toBe(0);
 });

@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { onceSeen, outcome, seen, strip } from '../forager';
-import { PHONE, startRig, WIDE, type Rig } from '../rig';
+import { startRig, WIDE, type Rig } from '../rig';
 import { FIVE, shortestPath } from '../taps';
 
 jest.setTimeout(240_000);
@@ -24,41 +23,6 @@ test('five targets settled on the shortest way: a chanterelle in twelve taps', a
     expect(path.seconds).toBeLessThan(60);
     await context.close();
   }
-});
-
-interface Axe {
-  readonly run: (where: Document, how: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
-}
-const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-const VIEWS = [
-  '/', '/new', '/finds', '/guide', '/taxon/allium-ursinum', '/taxon/conium-maculatum', '/pair?a=allium-ursinum&b=convallaria-majalis', '/card?of=allium-ursinum', '/look', '/ruler', '/eaten',
-  '/find/demo-find-5/check', '/find/demo-find-5/around', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/find/demo-find-1',
-  '/find/demo-find-1/pieces', '/find/demo-find-5/beside?other=cortinarius-rubellus',
-];
-
-/** What axe finds on every view, one after the other. */
-async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]> {
-  const { page, context } = await rig.open(size);
-  await page.addInitScript((t) => window.localStorage.setItem('pause:look', JSON.stringify({ theme: t })), theme);
-  const broken: string[] = [];
-  for (const path of VIEWS) {
-    await page.goto(path);
-    await page.getByRole('main').waitFor();
-    await page.waitForLoadState('networkidle');
-    await page.getByRole('heading', { level: 1 }).waitFor();
-    await page.getByRole('progressbar').first().waitFor({ state: 'detached' });
-    await page.evaluate(AXE);
-    // Functions for the page do without anything that a compiler would lend them.
-    const { violations } = await page.evaluate(() => (window as unknown as { axe: Axe }).axe.run(document, { rules: { 'target-size': { enabled: true } }, resultTypes: ['violations'] }));
-    broken.push(...violations.map((v) => `${size.width} ${theme} ${path} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).slice(0, 3).join(' | ')}`));
-  }
-  await context.close();
-  return broken;
-}
-
-test('nothing stands in the way of anyone: every view, phone and wide, by day and dim', async () => {
-  const all = await Promise.all(([[PHONE, 'day'], [PHONE, 'dim'], [WIDE, 'day'], [WIDE, 'dim']] as const).map(([size, theme]) => found(size, theme)));
-  expect(all.flat()).toEqual([]);
 });
 
 /** Moves the focus with Tab alone until it is on what has this name, as a screen reader says it. */

@@ -1,7 +1,7 @@
 export * from './tokens';
 export * from './Words';
 export * from './Marks';
-export { PlateView } from './PlateView';
+export { BADGE, PlateView, type Badge } from './PlateView';
 export { BodyPlanDrawing } from './BodyPlanDrawing';
 export { Button, Chip, ChipRow } from './Button';
 export { Screen, Rule, useWide } from './Screen';

@@ -1,11 +1,13 @@
+import * as cap from './cap';
 import * as flower from './flower';
 import * as fruit from './fruit';
-import * as fungus from './fungus';
+import * as hymenophore from './hymenophore';
 import type { Fill, Mark, Plate } from './mark';
 import { habitat, tree, wood } from './place';
 import * as root from './root';
 import { likeness } from './smell';
 import * as stem from './stem';
+import * as stipe from './stipe';
 
 /** The sheet that every answer is drawn on, in units. */
 export const ANSWER = { width: 120, height: 80 } as const;
@@ -17,17 +19,17 @@ const coloured = (draw: (fill: Fill) => Mark[], fills: Readonly<Record<string, F
   const fill = fills[state];
   return fill && draw(fill);
 };
-const bruise = coloured(fungus.pressed, { stays: 'none', darkens: 'ink' });
-const capBruise = coloured(fungus.rubbed, { stays: 'none', yellow: '#F0D021', red: '#B5402F', brown: '#7A5230' });
-const milk = coloured(fungus.latex, { none: 'none', white: '#FFFFFF', orange: '#D9762B' });
+const bruise = coloured(hymenophore.pressed, { stays: 'none', darkens: 'ink' });
+const capBruise = coloured(cap.rubbed, { stays: 'none', yellow: '#F0D021', red: '#B5402F', brown: '#7A5230' });
+const milk = coloured(cap.latex, { none: 'none', white: '#FFFFFF', orange: '#D9762B' });
 
 /** What draws the answers of each character. */
 const DRAWN: Readonly<Record<string, Draw>> = {
-  hymenophore: fungus.hymenophore, 'hymenophore.bond': fungus.bond, 'hymenophore.attachment': fungus.attachment, 'hymenophore.branching': fungus.branching,
-  'hymenophore.spacing': fungus.spacing, 'hymenophore.bruising': bruise, 'hymenophore.overnight': fungus.overnight, 'hymenophore.pores': fungus.poreSize,
-  'cap.shape': fungus.capShape, 'cap.margin': fungus.capMargin, 'cap.surface': fungus.capSurface, 'cap.join': fungus.capJoin, 'cap.bruising': capBruise,
-  'flesh.texture': fungus.texture, latex: milk, section: fungus.section, 'stipe.shape': fungus.stipeShape, 'stipe.net': fungus.stipeNet, 'stipe.interior': fungus.stipeInterior,
-  'stipe.place': fungus.stipePlace, 'stipe.separates': fungus.separates, veil: fungus.veil, volva: fungus.volva, growth: fungus.growth, substrate: fungus.substrate,
+  hymenophore: hymenophore.hymenophore, 'hymenophore.bond': hymenophore.bond, 'hymenophore.attachment': hymenophore.attachment, 'hymenophore.branching': hymenophore.branching,
+  'hymenophore.spacing': hymenophore.spacing, 'hymenophore.bruising': bruise, 'hymenophore.overnight': hymenophore.overnight, 'hymenophore.pores': hymenophore.poreSize,
+  'cap.shape': cap.capShape, 'cap.margin': cap.capMargin, 'cap.surface': cap.capSurface, 'cap.join': cap.capJoin, 'cap.bruising': capBruise,
+  'flesh.texture': cap.texture, latex: milk, section: cap.section, 'stipe.shape': stipe.stipeShape, 'stipe.net': stipe.stipeNet, 'stipe.interior': stipe.stipeInterior,
+  'stipe.place': stipe.stipePlace, 'stipe.separates': stipe.separates, veil: stipe.veil, volva: stipe.volva, growth: stipe.growth, substrate: stipe.substrate,
   'fungus.habitat': habitat, 'plant.habitat': habitat, trees: tree, wood,
   'habit.form': stem.habit, 'stem.wood': stem.wood, 'stem.section': stem.stemSection, 'stem.core': stem.stemCore, 'stem.hairs': stem.stemHairs, 'stem.marks': stem.stemMarks,
   'stem.branching': stem.branching, 'twig.thorns': stem.thorns, 'twig.snap': stem.snap, 'bark.young': stem.youngBark, 'bark.old': stem.oldBark,

@@ -134,8 +134,8 @@ export function boxOf(lines: readonly Line[]): Box {
 export function inside([x, y]: Point, outline: Line): boolean {
   let within = false;
   for (let i = 0, j = outline.length - 1; i < outline.length; j = i, i += 1) {
-    const [[xi, yi], [xj, yj]] = [outline[i] as Point, outline[j] as Point];
-    if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) within = !within;
+    const [a, b] = [outline[i] as Point, outline[j] as Point];
+    if (a[1] > y !== b[1] > y && x < ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) + a[0]) within = !within;
   }
   return within;
 }

@@ -3,4 +3,6 @@ export { answerPlate, ANSWER } from './answer';
 export { pathData, boxOfMarks, type Fill, type Ink, type Mark, type Plate } from './mark';
 export { boxOf, inside, seeded, type Box, type Line, type Point } from './geometry';
 export { bladeOutline, halfWidth, OUTLINES, veins, type Margin, type Outline, type Venation } from './leaf';
-export { taxonPlate, SHEET, type Part, type TaxonPlate } from './taxon';
+export { labels, type Label } from './label';
+export { pairPlates, taxonPlate, SHEET, type AtStage, type TaxonPlate } from './taxon';
+export type { Part } from './whole';

@@ -1,23 +1,13 @@
 import type { CompiledGuide, CompiledTaxon, StageId } from '../guide';
-import { individual, type Individual } from './build';
-import * as flower from './flower';
-import * as fruit from './fruit';
-import * as fungus from './fungus';
-import { closedCurve, curve, ellipse, mirrored, moved, scaled, type Line, type Point } from './geometry';
-import { arrowBlade, blade, dividedLeaf, fineSegments, heartBlade, isDivision, isMargin, OUTLINES, type Outline, type Venation } from './leaf';
-import { boxOfMarks, placed, segment, shape, stroke, strokes, type Mark, type Plate } from './mark';
-import * as root from './root';
-import * as stem from './stem';
+import { individual } from './build';
+import { moved, scaled, type Line } from './geometry';
+import { boxOfMarks, type Plate } from './mark';
+import type { Part, Whole } from './whole';
+import { wholeFungus } from './wholeFungus';
+import { wholePlant } from './wholePlant';
 
 /** The sheet of a whole taxon, in units. */
 export const SHEET = { width: 200, height: 240 } as const;
-
-/** A mark and what it shows. */
-export interface Part {
-  /** Characters that these marks were drawn from. */
-  readonly of: readonly string[];
-  readonly marks: readonly Mark[];
-}
 
 export interface TaxonPlate extends Plate {
   /** What each part was drawn from, so that it can be pointed at; in the order of drawing. */
@@ -33,288 +23,54 @@ export interface TaxonPlate extends Plate {
  * @param seed 0 for the typical individual, any other whole number for another one
  */
 export function taxonPlate(guide: CompiledGuide, taxon: CompiledTaxon, stage: StageId, seed = 0): TaxonPlate {
-  const one = individual(guide, taxon, stage, seed);
-  const { parts, sized } = taxon.taxon.kingdom === 'Fungi' ? wholeFungus(one) : wholePlant(one);
-  return onSheet(parts, sized);
+  const whole = wholeOf(guide, { taxon, stage }, seed);
+  return onSheet(whole, fit(whole));
 }
 
-interface Whole {
-  readonly parts: readonly Part[];
-  /** Whether it was drawn to millimetres that are stated. */
-  readonly sized: boolean;
+/** A taxon at one of its stages. */
+export interface AtStage {
+  readonly taxon: CompiledTaxon;
+  readonly stage: StageId;
+}
+
+/** Further apart than this, the smaller of two would be too small on the sheet to show how it is built. */
+const FURTHEST_APART = 2.5;
+
+/**
+ * Two taxa to be held against each other, on one common scale where both state a size and the smaller still shows how
+ * it is built; else each on its own.
+ */
+export function pairPlates(guide: CompiledGuide, pair: readonly [AtStage, AtStage], seed = 0): { readonly plates: readonly [TaxonPlate, TaxonPlate]; readonly oneScale: boolean } {
+  const [a, b] = [wholeOf(guide, pair[0], seed), wholeOf(guide, pair[1], seed)];
+  const [fitA, fitB] = [fit(a), fit(b)];
+  const common = Math.min(fitA, fitB);
+  const oneScale = a.sized && b.sized && Math.max(fitA, fitB) <= common * FURTHEST_APART;
+  return { plates: [onSheet(a, oneScale ? common : fitA), onSheet(b, oneScale ? common : fitB)], oneScale };
+}
+
+function wholeOf(guide: CompiledGuide, { taxon, stage }: AtStage, seed: number): Whole {
+  const one = individual(guide, taxon, stage, seed);
+  const { parts, sized } = taxon.taxon.kingdom === 'Fungi' ? wholeFungus(one) : wholePlant(one);
+  return { parts: parts.filter((part) => part.marks.length > 0), sized };
 }
 
 const NICE = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
 const MARGIN = 8;
+const boxOfParts = (parts: readonly Part[]) => boxOfMarks(parts.flatMap((part) => part.marks));
 
-/** Fits what was drawn in millimetres onto the sheet, standing on its lower edge. */
-function onSheet(parts: readonly Part[], sized: boolean): TaxonPlate {
-  const drawn = parts.filter((part) => part.marks.length > 0);
-  if (drawn.length === 0) return { ...SHEET, marks: [], parts: [], scale: undefined };
-  const box = boxOfMarks(drawn.flatMap((part) => part.marks));
-  const [wide, high] = [Math.max(1, box.right - box.left), Math.max(1, box.bottom - box.top)];
-  const by = Math.min((SHEET.width - 2 * MARGIN) / wide, (SHEET.height - 2 * MARGIN) / high);
+/** Units for a millimetre, so that it fills the sheet. */
+function fit({ parts }: Whole): number {
+  if (parts.length === 0) return 1;
+  const { left, right, top, bottom } = boxOfParts(parts);
+  return Math.min((SHEET.width - 2 * MARGIN) / Math.max(1, right - left), (SHEET.height - 2 * MARGIN) / Math.max(1, bottom - top));
+}
+
+/** Puts what was drawn in millimetres onto the sheet, standing on its lower edge. */
+function onSheet({ parts, sized }: Whole, by: number): TaxonPlate {
+  if (parts.length === 0) return { ...SHEET, marks: [], parts: [], scale: undefined };
+  const box = boxOfParts(parts);
   const onto = (line: Line): Line => moved(scaled(moved(line, -(box.left + box.right) / 2, -box.bottom), by), SHEET.width / 2, SHEET.height - MARGIN);
-  const fitted = drawn.map((part): Part => ({ ...part, marks: part.marks.map((mark) => ({ ...mark, line: onto(mark.line) })) }));
+  const fitted = parts.map((part): Part => ({ ...part, marks: part.marks.map((mark) => ({ ...mark, line: onto(mark.line) })) }));
   const millimetres = NICE.find((mm) => mm * by >= 22) ?? 1000;
   return { ...SHEET, marks: fitted.flatMap((part) => part.marks), parts: fitted, scale: sized ? { units: millimetres * by, millimetres } : undefined };
-}
-
-/** A card without its surroundings. */
-const solid = (marks: readonly Mark[] | undefined): Mark[] => (marks ?? []).filter((mark) => mark.ink !== 'faint');
-/** From a card of 120 by 80 about (60, foot): so large that a unit is `by`, its foot at the given point. */
-const fromCard = (marks: readonly Mark[] | undefined, by: number, at: Point, foot = 74, middle = 60): Mark[] => placed(placed(marks ?? [], { at: [-middle, -foot] }), { scale: by, at });
-
-const SINGLE = new Set(['honeycomb', 'brain', 'thimble', 'trumpet', 'fan', 'globe']);
-
-/** Stands at the origin, in millimetres. */
-function wholeFungus(one: Individual): Whole {
-  const wide = one.size('cap.width');
-  const [capWidth, long, thick] = [wide ?? 60, one.size('stipe.length') ?? 0, one.size('stipe.width') ?? 0];
-  const cap = one.state('cap.shape');
-  const sized = wide !== undefined;
-  if (cap !== undefined && SINGLE.has(cap)) return { parts: singleBody(one, cap, capWidth, long, thick), sized };
-  const stemPart = stipe(one, long, thick);
-  const capPart = cap === undefined ? [] : capOver(one, cap, capWidth, long);
-  return { parts: [...stemPart, ...veilOn(one, long, thick), ...capPart], sized };
-}
-
-/** Half-widths of a stem from the top down, as shares of its thickness. */
-const STEM_HALVES: Readonly<Record<string, readonly number[]>> = {
-  tapering: [0.75, 0.55, 0.42, 0.3], cylindrical: [0.5, 0.5, 0.5, 0.5], club: [0.42, 0.5, 0.62, 0.85], bulbous: [0.42, 0.62, 0.85, 0.8], 'bulb-foot': [0.42, 0.44, 0.5, 1.05],
-};
-
-function stipe(one: Individual, long: number, thick: number): Part[] {
-  const form = one.state('stipe.shape');
-  if (long <= 0 || thick <= 0 || one.state('stipe.place') === 'none') return [];
-  const halves = STEM_HALVES[form ?? 'cylindrical'] ?? [0.5, 0.5, 0.5, 0.5];
-  const right = curve(...halves.map((half, i): Point => [half * thick, -long + (long * i) / (halves.length - 1)]));
-  const side: Line = [...right, [(halves[halves.length - 1] ?? 0.5) * thick * 0.5, long * 0.03]];
-  const outline: Line = [...side, ...[...mirrored(side)].reverse()];
-  const body: Part = { of: ['stipe.shape', 'stipe.length', 'stipe.width'], marks: [shape(outline)] };
-  return [body, { of: ['stipe.net'], marks: pattern(one.state('stipe.net'), thick, long) }, { of: ['volva'], marks: foot(one.state('volva'), thick, long) }];
-}
-
-function pattern(net: string | undefined, thick: number, long: number): Mark[] {
-  const rows = (from: number, to: number, count: number) => Array.from({ length: count }, (_, i) => -long * (from + ((to - from) * (i + 0.5)) / count));
-  const half = thick * 0.4;
-  switch (net) {
-    case 'fine-net': case 'coarse-net': return rows(net === 'fine-net' ? 0.6 : 0.25, 0.95, net === 'fine-net' ? 5 : 6).flatMap((y) => strokes([[[-half, y - half * 0.5], [half, y + half * 0.5]], [[-half, y + half * 0.5], [half, y - half * 0.5]]], 'fine'));
-    case 'bands': return rows(0.1, 0.85, 5).map((y) => stroke(Array.from({ length: 7 }, (_, k): Point => [-half + (2 * half * k) / 6, y + (k % 2 ? half * 0.35 : 0)]), 'fine'));
-    case 'scales': return rows(0.05, 0.8, 6).flatMap((y, i) => [-0.5, 0.5].map((s) => stroke([[half * (s - 0.35), y], [half * (s + (i % 2 ? 0.1 : -0.1)), y + half * 0.4], [half * (s + 0.35), y]], 'fine')));
-    case 'pits': return rows(0.1, 0.9, 5).map((y, i) => shape(ellipse(half * (i % 2 ? 0.4 : -0.4), y, half * 0.26, half * 0.2), 'shade', 'fine'));
-    case 'fibres': return [-0.6, 0, 0.6].map((s, i) => stroke(segment(half * s, -long * (0.85 - i * 0.06), half * s, -long * 0.15), 'fine'));
-    default: return [];
-  }
-}
-
-function foot(volva: string | undefined, thick: number, long: number): Mark[] {
-  const w = thick * 1.25;
-  const h = Math.min(long * 0.3, thick * 2.2);
-  if (volva === 'sac') return [shape(closedCurve([-w, -h], [-w * 1.05, -h * 0.3], [-w * 0.5, h * 0.22], [w * 0.5, h * 0.22], [w * 1.05, -h * 0.3], [w * 1.05, -h * 1.1], [w * 0.5, -h * 0.75], [0, -h * 0.95], [-w * 0.5, -h * 0.72]), 'shade', 'line')];
-  if (volva === 'rim') return [-0.28, -0.42].map((share) => stroke(curve([-thick * 0.95, long * share * 0.4], [0, long * share * 0.4 + thick * 0.25], [thick * 0.95, long * share * 0.4]), 'line'));
-  return [];
-}
-
-function veilOn(one: Individual, long: number, thick: number): Part[] {
-  const kind = one.state('veil');
-  if (long <= 0 || kind === undefined) return [];
-  const y = -long * 0.68;
-  const half = thick * 0.5;
-  const skirt = (drop: number, flare: number): Mark => shape([[-half, y], [-half * flare, y + drop], ...curve([-half * flare, y + drop], [0, y + drop * 1.2], [half * flare, y + drop]).slice(1, -1), [half * flare, y + drop], [half, y]], 'paper', 'line');
-  const marks: Mark[] = kind === 'hanging' ? [skirt(thick * 1.1, 2)]
-    : kind === 'thin' ? [skirt(thick * 0.25, 1.3)]
-    : kind === 'movable' ? [shape(ellipse(0, y, thick * 1.1, thick * 0.3), 'shade', 'line')]
-    : kind === 'cottony' ? [shape(closedCurve([-half * 1.5, y - half * 0.5], [0, y - half * 0.3], [half * 1.5, y - half * 0.5], [half * 1.6, y + half * 0.5], [0, y + half * 0.3], [-half * 1.6, y + half * 0.5]), 'paper', 'line')]
-    : kind === 'sheath' ? [...[0.2, 0.35, 0.5].flatMap((share) => [-0.5, 0.5].map((s) => stroke([[half * (s - 0.4), -long * share], [half * s, -long * share + half * 0.5], [half * (s + 0.4), -long * share]], 'fine'))), skirt(thick * 0.5, 1.5)]
-    : [];
-  return [{ of: ['veil'], marks }];
-}
-
-/** The cap on top of the stem, and what shows of its underside. */
-function capOver(one: Individual, cap: string, wide: number, long: number): Part[] {
-  const { outline, under } = fungus.capOutline(cap);
-  const xs = outline.map(([x]) => x);
-  const by = wide / (Math.max(...xs) - Math.min(...xs));
-  const seat = Math.max(...under.map(([, y]) => y));
-  const rest = (line: Line): Line => moved(scaled(moved(line, -60, -seat), by), 0, -long + (cap === 'funnel' ? wide * 0.1 : wide * 0.03));
-  const top = rest(outline);
-  const below = rest(under);
-  const kind = one.state('hymenophore');
-  const left = below[0] as Point;
-  const right = below[below.length - 1] as Point;
-  // Seen a little from below, the underside shows as a narrow face.
-  const deep = wide * 0.07;
-  const face: Line = [...curve(left, [left[0] * 0.5, left[1] + deep], [0, left[1] + deep * 1.3], [right[0] * 0.5, right[1] + deep], right), ...[...below].reverse().slice(1, -1)];
-  const marks: Mark[] = [];
-  const hollowed = cap === 'funnel';
-  if (!hollowed && (kind === 'gills' || kind === 'pores')) {
-    marks.push(shape(face, 'paper', 'fine'));
-    const count = kind === 'gills' ? 22 : 30;
-    for (let i = 1; i < count; i += 1) {
-      const x = left[0] + ((right[0] - left[0]) * i) / count;
-      const depth = deep * (1 - (x / right[0]) ** 2);
-      if (kind === 'gills') marks.push(stroke([[x, left[1] + depth], [x * 0.55, left[1] + deep * 0.1]], 'fine'));
-      else marks.push(shape(ellipse(x, left[1] + depth * 0.6, wide * 0.008), 'ink', 'none'));
-    }
-  } else if (kind === 'spines') {
-    for (let i = 0; i < 16; i += 1) {
-      const x = left[0] * 0.92 + ((right[0] - left[0]) * 0.92 * i) / 15;
-      marks.push(shape([[x - wide * 0.013, left[1] + wide * 0.03], [x, left[1] + wide * 0.11], [x + wide * 0.013, left[1] + wide * 0.03]], 'paper', 'fine'));
-    }
-  }
-  // Where the cap is hollowed its underside is its outside: lines from the rim down, and on the stem where they run on.
-  const runs = one.state('hymenophore.attachment') === 'decurrent' ? -long * 0.72 : -long;
-  const lines = kind === 'ridges' ? 5 : 9;
-  const ridges = hollowed && (kind === 'ridges' || kind === 'gills') ? Array.from({ length: lines }, (_, i) => {
-    const side = -0.86 + (1.72 * i) / (lines - 1);
-    const rimAt: Point = [left[0] * -side * 0.94, left[1] + (-long - left[1]) * (1 - Math.abs(side)) * 0.42];
-    return stroke(curve(rimAt, [rimAt[0] * 0.4, (rimAt[1] + -long) / 2 + wide * 0.06], [side * wide * 0.06, runs]), 'fine');
-  }) : [];
-  return [
-    { of: ['hymenophore'], marks },
-    { of: ['cap.shape', 'cap.width'], marks: [shape(top)] },
-    { of: ['cap.surface'], marks: surface(one.state('cap.surface'), top, wide) },
-    { of: ['hymenophore', 'hymenophore.attachment'], marks: ridges },
-    { of: ['cap.margin'], marks: rim(one.state('cap.margin'), left, right, wide) },
-  ];
-}
-
-function surface(kind: string | undefined, outline: Line, wide: number): Mark[] {
-  const points = (apart: number) => fungus.strewn(outline, wide * apart, 5, 40);
-  const u = wide * 0.02;
-  switch (kind) {
-    case 'scaly': case 'plates': return points(kind === 'plates' ? 0.14 : 0.1).map(([x, y]) => stroke([[x - u * 1.4, y], [x, y + u], [x + u * 1.4, y]], 'fine'));
-    case 'warts': return points(0.13).map(([x, y]) => shape(closedCurve([x - u * 1.3, y], [x, y - u], [x + u * 1.3, y], [x, y + u]), 'shade', 'fine'));
-    case 'fibrillose': return points(0.1).map(([x, y]) => stroke([[x, y], [x + (x / wide) * u * 4, y + u * 1.8]], 'fine'));
-    case 'soft-spines': return points(0.08).map(([x, y]) => shape([[x - u * 0.8, y + u * 0.6], [x, y - u * 1.4], [x + u * 0.8, y + u * 0.6]], 'paper', 'fine'));
-    case 'felty': return points(0.08).map(([x, y]) => stroke([[x, y], [x + u * 0.3, y - u]], 'fine'));
-    default: return [];
-  }
-}
-
-function rim(kind: string | undefined, left: Point, right: Point, wide: number): Mark[] {
-  const at = (share: number): Point => [left[0] + (right[0] - left[0]) * share, left[1]];
-  if (kind === 'fringed') return [0.08, 0.22, 0.38, 0.55, 0.72, 0.88].map((share) => { const [x, y] = at(share); return shape([[x - wide * 0.025, y], [x, y + wide * 0.07], [x + wide * 0.025, y]], 'paper', 'fine'); });
-  if (kind === 'lined') return Array.from({ length: 13 }, (_, i) => { const [x, y] = at(0.06 + (0.88 * i) / 12); return stroke([[x, y - wide * 0.01], [x * 0.9, y - wide * 0.08]], 'fine'); });
-  return [];
-}
-
-/** Fungi whose cap is no cap: their card, in their own size. */
-function singleBody(one: Individual, cap: string, wide: number, long: number, thick: number): Part[] {
-  const card = solid(fungus.capShape(cap));
-  const box = boxOfMarks(card);
-  const by = wide / (box.right - box.left);
-  const onStem = long > 0 && thick > 0 && (cap === 'honeycomb' || cap === 'brain' || cap === 'thimble');
-  const body = fromCard(card, by, [0, onStem ? -long * 0.86 : 0], box.bottom, (box.left + box.right) / 2);
-  const ball = ellipse(0, -wide * 0.48, wide / 2, wide * 0.48);
-  return [
-    ...(onStem ? stipe(one, long, thick) : []),
-    { of: ['cap.shape', 'cap.width'], marks: cap === 'globe' ? [shape(ball)] : body.map((mark) => (mark.ink === 'bold' ? { ...mark, ink: 'line' } : mark)) },
-    ...(cap === 'globe' ? [{ of: ['cap.surface'], marks: surface(one.state('cap.surface'), ball, wide) }] : []),
-  ];
-}
-
-/** Much divided leaves are small on the sheet: finer ink keeps them open. */
-const thin = (marks: readonly Mark[]): Mark[] => marks.map((mark) => (mark.ink === 'line' ? { ...mark, ink: 'fine' } : mark));
-
-/** One leaf, foot of its stalk at the origin, pointing up, so many millimetres long. */
-function leafOf(one: Individual, long: number): Mark[] {
-  const division = one.state('leaf.division');
-  if (isDivision(division) && division !== 'simple') return thin(placed(dividedLeaf(division), { scale: long / 70 }));
-  const form = one.state('leaf.outline');
-  const margin = one.state('leaf.margin');
-  const stalked = !['sessile', 'pair-cup', 'clasping', 'running-down', 'stem-sheath'].includes(one.state('leaf.base') ?? '');
-  if (form === 'fine-segments') return thin(placed(fineSegments(), { scale: long / 66 }));
-  if (form === 'arrow') return placed(arrowBlade(), { scale: long / 68 });
-  if (form === 'round') return [stroke(segment(0, 0, 0, -long * 0.3)), ...placed(heartBlade(long * 0.72), { at: [0, -long * 0.3] })];
-  const outline: Outline = (OUTLINES as Readonly<Record<string, Outline>>)[form ?? ''] ?? OUTLINES.elliptic;
-  const stalk = stalked && form !== 'needle' && form !== 'linear' ? long * 0.14 : 0;
-  const venation = one.state('leaf.venation');
-  // Teeth are drawn for a blade of some sixty units, and grow with it.
-  const drawn = blade({
-    outline, length: 60, margin: isMargin(margin) ? margin : 'entire',
-    venation: form === 'needle' || form === 'linear' ? 'one' : ((venation ?? 'one') as Venation),
-  });
-  return [...(stalk > 0 ? [stroke(segment(0, 0, 0, -stalk))] : []), ...placed(drawn, { scale: (long - stalk) / 60, at: [0, -stalk] })];
-}
-
-/** How many nodes show an arrangement, and how the leaves of one lean: no more than it takes, since their number is not stated. */
-function nodesOf(one: Individual, woody: boolean): { readonly heights: readonly number[]; readonly turns: (node: number) => readonly (readonly [turn: number, size: number])[] } {
-  const needles = ['needle', 'linear'].includes(one.state('leaf.outline') ?? '');
-  const even = (count: number, from: number, to: number) => Array.from({ length: count }, (_, i) => from + ((to - from) * i) / Math.max(1, count - 1));
-  const [from, to] = woody ? [0.2, 0.95] : [0.12, 0.54];
-  switch (one.state('leaf.arrangement')) {
-    case 'opposite': return { heights: even(needles ? 7 : 2, from + 0.08, to - 0.06), turns: () => [[-58, 1], [58, 1]] };
-    case 'whorl': {
-      const count = Math.round(one.size('leaf.whorl') ?? 4);
-      return { heights: woody ? even(5, from, to) : [0.4], turns: () => even(count, woody ? -64 : -92, woody ? 64 : 92).map((turn) => [turn, 1] as const) };
-    }
-    case 'unequal-pairs': return { heights: even(2, from, to), turns: (i) => (i % 2 ? [[62, 1], [28, 0.5]] : [[-62, 1], [-28, 0.5]]) };
-    default: return { heights: even(needles ? 9 : 3, from, to), turns: (i) => [[i % 2 ? 58 : -58, 1]] };
-  }
-}
-
-/** Stands at the origin, in millimetres: a herb as a whole with its root, of what is woody a twig with its flowers or fruits beside it. */
-function wholePlant(one: Individual): Whole {
-  const habit = one.state('habit.form');
-  const woody = habit === 'tree' || habit === 'shrub' || habit === 'dwarf-shrub';
-  const [leafLength, stated] = [one.size('leaf.length'), woody ? undefined : one.size('plant.height')];
-  const long = leafLength ?? (stated ?? 200) * 0.32;
-  // Leaves smaller than this beside their plant would be dots: then the sheet shows a shorter plant, in the size of its leaves.
-  const high = woody ? long * (one.state('leaf.outline') === 'needle' || one.state('leaf.outline') === 'linear' ? 5 : 3.2) : Math.min(stated ?? long * 4, long * 5);
-  const flowers = one.state('flower.inflorescence');
-  const fruits = one.state('fruit.position');
-  const basal = one.state('leaf.arrangement') === 'basal' || ((habit === 'rosette' || habit === 'ground-leaves') && one.state('leaf.arrangement') === undefined);
-  const kind = one.state('fruit.type');
-  // Where they sit is drawn with round fruits: of any other kind one is shown beside the plant.
-  const round = kind !== undefined && ROUND.has(kind);
-  const card = solid(flowers !== undefined ? flower.inflorescence(flowers) : fruits !== undefined && round ? fruit.position(fruits) : undefined);
-  const detail = flowers === undefined && kind !== undefined && !round ? solid(fruit.type(kind)) : [];
-  const axis = high * (woody ? 1 : 0.74);
-  const leafMarks = leaves(one, long, high, basal, woody);
-  const reach = (leafMarks.length > 0 ? boxOfMarks(leafMarks).right : 0) + high * 0.04;
-  return {
-    // Shortened plants are told by the size of their leaves.
-    sized: leafLength !== undefined || (stated !== undefined && high === stated),
-    parts: [
-      { of: ['root.form', 'root.skin'], marks: woody || high !== stated ? [] : rootBelow(one, high) },
-      { of: ['stem.branching', 'plant.height', 'habit.form'], marks: basal && card.length === 0 ? [] : [stroke(segment(0, 0, 0, -axis), 'bold')] },
-      { of: ['leaf.arrangement', 'leaf.division', 'leaf.outline', 'leaf.margin', 'leaf.venation', 'leaf.length'], marks: leafMarks },
-      { of: flowers !== undefined ? ['flower.inflorescence'] : ['fruit.position'], marks: woody ? beside(card, reach, high) : onTop(card, high, axis) },
-      { of: ['fruit.type'], marks: beside(detail, reach, high * (woody ? 0.5 : 0.36)) },
-    ],
-  };
-}
-
-const ROUND = new Set(['berry', 'stone-fruit', 'fleshy-cone', 'aril']);
-
-function leaves(one: Individual, long: number, high: number, basal: boolean, woody: boolean): Mark[] {
-  if (one.state('leaf.outline') === undefined && one.state('leaf.division') === undefined) return [];
-  const leaf = (at: Point, turn: number, size: number): Mark[] => placed(leafOf(one, long * size), { at, turn });
-  if (one.state('leaf.outline') === 'scale') return fromCard(solid(stem.leafOutline('scale')), high / 76, [0, 0], 78);
-  if (basal) return [-56, 56, -20, 20].flatMap((turn) => leaf([0, 0], turn, 1));
-  const { heights, turns } = nodesOf(one, woody);
-  return heights.flatMap((share, i) => turns(i).flatMap(([turn, size]) => leaf([0, -high * share], turn, size * (woody ? 1 : 1 - i * 0.13))));
-}
-
-/** Flowers or fruits at the end of a herb's stem. */
-function onTop(card: readonly Mark[], high: number, axis: number): Mark[] {
-  // Their own axis may begin beside the middle of the card.
-  const start = card.flatMap((mark) => mark.line).reduce<Point>((low, p) => (p[1] > low[1] ? p : low), [60, 0]);
-  return fromCard(card, (high * 0.3) / 76, [0, -axis], start[1], start[0]);
-}
-
-/** A detail to the right of everything else, not to the scale of the whole. */
-function beside(card: readonly Mark[], reach: number, high: number): Mark[] {
-  if (card.length === 0) return [];
-  const box = boxOfMarks(card);
-  const by = (high * 0.42) / (box.bottom - box.top);
-  return fromCard(card, by, [reach + ((box.right - box.left) * by) / 2, -high * 0.3], box.bottom, (box.left + box.right) / 2);
-}
-
-function rootBelow(one: Individual, high: number): Mark[] {
-  const card = solid(root.form(one.state('root.form') ?? '')).filter((mark) => mark.line.every(([, y]) => y >= 16));
-  // A creeping one is drawn deeper on its card than the rest.
-  return fromCard(card, (high * 0.26) / 60, [0, 0], one.state('root.form') === 'rhizome-creeping' ? 39 : 18);
 }

@@ -5,12 +5,12 @@ import { caseOf, filled, short, type BarRow, type CompiledTaxon } from '@pause/c
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine, scientificName } from '../../words/names';
-import { Button, Chip, colour, Heading, Loading, Notice, Rule, Screen, Small, space, stroke, Title } from '../../ui';
+import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title } from '../../ui';
 import { Uprights } from '../check/Uprights';
 import { usePictures } from '../eye/usePictures';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { useObjectUrl } from '../eye/useObjectUrl';
-import { Differences, Drawings } from './late';
+import { SideBySide } from './late';
 
 /** Target and lookalike side by side, where they part and what this find was read to be. */
 export function BesideScreen() {
@@ -49,10 +49,15 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
           <Small soft>Side by side · {at + 1} of {rows.length}</Small>
           <Title>Where they part</Title>
           <Names target={target} row={row} />
-          <Drawings stages={find.context.stages} target={target} other={lookalike} {...(photo && mine ? { mine: <Mine photo={photo} /> } : {})} />
-          {photo ? <Chip kind="checkbox" label="My own photo on the left" chosen={mine} onPress={() => setMine(!mine)} /> : null}
-          <Rule strong />
-          <Differences key={row.taxon} stages={find.context.stages} find={find} target={target} other={lookalike} />
+          <SideBySide
+            key={row.taxon}
+            stages={find.context.stages}
+            find={find}
+            target={target}
+            other={lookalike}
+            mine={photo && mine ? <Mine photo={photo} /> : undefined}
+            between={photo ? <Chip kind="checkbox" label="My own photo on the left" chosen={mine} onPress={() => setMine(!mine)} /> : undefined}
+          />
         </View>
       </ScrollView>
     </Screen>

@@ -2,8 +2,8 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine, scientificName } from '../../words/names';
-import { Button, colour, Heading, Notice, Rule, Screen, Small, space, Title } from '../../ui';
-import { Differences, Drawings } from '../beside/late';
+import { Button, colour, Heading, Notice, Screen, Small, space, Title } from '../../ui';
+import { SideBySide } from '../beside/late';
 
 /** Any two taxa side by side, without a find. */
 export function PairScreen() {
@@ -25,9 +25,7 @@ export function PairScreen() {
               </View>
             ))}
           </View>
-          <Drawings stages={undefined} target={one} other={other} />
-          <Rule strong />
-          <Differences stages={undefined} target={one} other={other} />
+          <SideBySide key={`${one.id} ${other.id}`} stages={undefined} target={one} other={other} />
           <Button label="Back" tone="outline" style={styles.back} onPress={() => (router.canGoBack() ? router.back() : router.replace({ pathname: '/taxon/[id]', params: { id: one.id } }))} />
         </View>
       </ScrollView>

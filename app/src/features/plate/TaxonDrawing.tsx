@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, StageId } from '@pause/core';
+import type { TaxonPlate } from '@pause/core/plate';
 import { guide } from '../../evaluate/guide';
 import { lengthWords } from '../../words/names';
-import { colour, PlateView, Small, space } from '../../ui';
-import { usePlates } from './usePlates';
+import { colour, PlateView, Small, space, type Badge } from '../../ui';
+import { usePlates, type Plates } from './usePlates';
 
 interface TaxonDrawingProps {
   readonly taxon: CompiledTaxon;
@@ -17,9 +18,20 @@ interface TaxonDrawingProps {
 }
 
 /** A whole taxon at a stage, drawn from what the guide states, with a scale where it states a size. */
-export function TaxonDrawing({ taxon, stage, height, accent, scale = true }: TaxonDrawingProps) {
+export function TaxonDrawing({ taxon, stage, ...how }: TaxonDrawingProps) {
   const plates = usePlates();
   const plate = useMemo(() => plates?.taxonPlate(guide, taxon, stage), [plates, taxon, stage]);
+  return <PlateDrawing plates={plates} plate={plate} {...how} />;
+}
+
+interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage'> {
+  readonly plates: Plates | undefined;
+  readonly plate: TaxonPlate | undefined;
+  readonly badges?: readonly Badge[];
+}
+
+/** A whole taxon as it has been drawn, with its scale. Its place is kept while what draws is being fetched. */
+export function PlateDrawing({ plates, plate, height, accent, badges, scale = true }: PlateDrawingProps) {
   const pointed = useMemo(
     () => new Set(plate?.parts.filter((part) => part.of.some((character) => accent.has(character))).flatMap((part) => part.marks)),
     [plate, accent],
@@ -28,7 +40,7 @@ export function TaxonDrawing({ taxon, stage, height, accent, scale = true }: Tax
   const unit = height / plate.height;
   return (
     <View style={styles.drawing}>
-      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed} />
+      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed} {...(badges ? { badges } : {})} />
       {scale ? <View style={styles.scale}>
         {plate.scale ? (
           <>

@@ -1,0 +1,45 @@
+import { readFileSync } from 'node:fs';
+import { PHONE, startRig, WIDE, type Rig } from '../rig';
+
+jest.setTimeout(360_000);
+
+let rig: Rig;
+beforeAll(async () => { rig = await startRig(); });
+afterAll(async () => { await rig.close(); });
+
+interface Axe {
+  readonly run: (where: Document, how: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
+}
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+const VIEWS = [
+  '/', '/new', '/finds', '/guide', '/taxon/allium-ursinum', '/taxon/conium-maculatum', '/pair?a=allium-ursinum&b=convallaria-majalis', '/card?of=allium-ursinum', '/look', '/ruler', '/eaten',
+  '/find/demo-find-5/check', '/find/demo-find-5/around', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/find/demo-find-1',
+  '/find/demo-find-1/pieces', '/find/demo-find-5/beside?other=cortinarius-rubellus',
+];
+
+/** What axe finds on every view, one after the other. */
+async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]> {
+  const { page, context } = await rig.open(size);
+  // What is not about colour is the same in both.
+  const only = theme === 'day' ? null : ['color-contrast'];
+  await page.addInitScript((t) => window.localStorage.setItem('pause:look', JSON.stringify({ theme: t })), theme);
+  const broken: string[] = [];
+  for (const path of VIEWS) {
+    await page.goto(path);
+    await page.getByRole('main').waitFor();
+    await page.waitForLoadState('networkidle');
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.getByRole('progressbar').first().waitFor({ state: 'detached' });
+    await page.evaluate(AXE);
+    // Functions for the page do without anything that a compiler would lend them.
+    const { violations } = await page.evaluate((rules) => (window as unknown as { axe: Axe }).axe.run(document, { ...(rules ? { runOnly: rules } : { rules: { 'target-size': { enabled: true } } }), resultTypes: ['violations'] }), only);
+    broken.push(...violations.map((v) => `${size.width} ${theme} ${path} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).slice(0, 3).join(' | ')}`));
+  }
+  await context.close();
+  return broken;
+}
+
+test.each([['phone', PHONE], ['wide', WIDE]] as const)('nothing stands in the way of anyone: every view, %s, by day and dim', async (_, size) => {
+  const all = await Promise.all((['day', 'dim'] as const).map((theme) => found(size, theme)));
+  expect(all.flat()).toEqual([]);
+});
