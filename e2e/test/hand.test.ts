@@ -266,7 +266,7 @@ describe('photos and sketches', () => {
     await context.close();
   });
 
-  test('a length off a photo with a card in it, and the outline of a leaf', async () => {
+  test('a length off a photo with a card in it', async () => {
     const { page, context } = await rig.open();
     await page.goto('/find/demo-find-5/check');
     await button(page, 'Something else seen').click();
@@ -288,4 +288,60 @@ describe('photos and sketches', () => {
     await page.getByText(/^60 mm, give or take \d+$/).first().waitFor();
     await context.close();
   });
+
+  test('a leaf drawn round on a photo: its measures, its term, and how close the next one is', async () => {
+    const { page, context } = await rig.open();
+    await page.goto('/find/demo-find-4/check');
+    await button(page, 'Something else seen').click();
+    await page.getByRole('group', { name: 'Leaf', exact: true }).getByRole('button', { name: /^Outline/ }).click();
+    await button(page, 'Draw it round on a photo').click();
+    await page.locator('input[type="file"]').first().setInputFiles(file('leaf.jpg', 'image/jpeg', await photo(page, 1000, 1000)));
+    const board = page.getByRole('application', { name: 'The photo, to put points on' });
+    await board.scrollIntoViewIfNeeded();
+    await page.waitForTimeout(300);
+    const box = (await board.boundingBox())!;
+    /** Draws an ellipse three times as long as wide, once round from its foot. */
+    const drawRound = async (points: number) => {
+      for (let i = 0; i <= points; i += 1) {
+        const turn = (2 * Math.PI * i) / 60 + Math.PI / 2;
+        await page.mouse.move(box.x + box.width / 2 + 45 * Math.cos(turn), box.y + 170 + 135 * Math.sin(turn));
+        if (i === 0) await page.mouse.down();
+      }
+      await page.mouse.up();
+    };
+    await drawRound(4);
+    await page.getByText('That enclosed no leaf. Draw once round it.').waitFor();
+    await drawRound(60);
+    await page.getByText(/^(2\.9|3\.0|3\.1) times as long as wide, broadest at (49|50|51) % of its length/).waitFor();
+    await page.getByText(/^That is: broadest in the middle\./).waitFor();
+    await button(page, /^Record (it|both)$/).click();
+    await page.getByLabel('What was seen').getByText(/^Broadest in the middle/).first().waitFor();
+    await context.close();
+  });
+});
+
+test('the back button in the middle of a check loses nothing', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/find/demo-find-5/around');
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await button(page, 'Go on to the check').click();
+  await page.waitForURL(/check$/);
+  const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
+  await answers.first().waitFor();
+  const before = await seen(page);
+  const asked = await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent();
+  await answers.first().click();
+  // In the same moment, before anything was judged or sent.
+  await page.goBack();
+  await page.waitForURL(/around$/);
+  await page.goForward();
+  await page.waitForURL(/check$/);
+  await onceSeen(page, before);
+  expect(await seen(page)).toBe(before + 1);
+  expect(await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()).not.toBe(asked);
+  await page.reload();
+  await onceSeen(page, before);
+  expect(await seen(page)).toBe(before + 1);
+  expect(errors).toEqual([]);
+  await context.close();
 });

@@ -4,7 +4,7 @@ import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View, type View
 import { useSafeAreaInsets } from 'react-native-safe-area-context';
 import { OutboxLine } from '../store/OutboxLine';
 import { PauseMark } from './Marks';
-import { colour, font, space, stroke, TARGET, WIDE } from './tokens';
+import { colour, font, space, stroke, TABLET, TARGET, WIDE } from './tokens';
 import { Small } from './Words';
 
 const ROOMS: readonly { readonly href: Href; readonly label: string; readonly match: RegExp }[] = [
@@ -17,6 +17,11 @@ const ROOMS: readonly { readonly href: Href; readonly label: string; readonly ma
 
 export function useWide(): boolean {
   return useWindowDimensions().width >= WIDE;
+}
+
+/** A tablet, or wider. */
+export function useTwoPanes(): boolean {
+  return useWindowDimensions().width >= TABLET;
 }
 
 interface ScreenProps {

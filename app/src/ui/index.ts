@@ -4,6 +4,6 @@ export * from './Marks';
 export { BADGE, PlateView, type Badge } from './PlateView';
 export { BodyPlanDrawing } from './BodyPlanDrawing';
 export { Button, Chip, ChipRow } from './Button';
-export { Screen, Rule, useWide } from './Screen';
+export { Screen, Rule, useTwoPanes, useWide } from './Screen';
 export { Loading, Notice } from './Notice';
 export { Slide } from './Slide';

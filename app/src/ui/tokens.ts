@@ -87,3 +87,5 @@ export const stroke = { thin: 1.5, medium: 2, thick: 3 } as const;
 export const TARGET = 48;
 /** From this width on, panes stand side by side. */
 export const WIDE = 900;
+/** A tablet held upright: room for two panes. */
+export const TABLET = 700;

@@ -1,5 +1,5 @@
 import { Link, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { caseOf, short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
@@ -8,7 +8,7 @@ import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '.
 import { useAct } from '../../store/store';
 import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords, upper } from '../../words/names';
 import { movedWords } from '../../words/reasons';
-import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
+import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useTwoPanes, useWide } from '../../ui';
 import { FindFrame, type FindProps, type Judged } from '../FindFrame';
 import { BesideLink } from '../beside/BesideLink';
 import { AnswerCard, cardKey, type Answer } from './card';
@@ -61,12 +61,16 @@ function CheckView({ record, evaluation, current }: CheckProps) {
 function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly find: Case }) {
   const act = useAct();
   const wide = useWide();
+  const tablet = useTwoPanes();
   const [chosen, setChosen] = useState<CharacterId | undefined>();
   const [last, setLast] = useState<Last | undefined>();
   const [sheet, setSheet] = useState(false);
   const [compare, setCompare] = useState<PieceId | undefined>();
   const { again } = useLocalSearchParams<{ again?: string }>();
   const { verdict } = evaluation;
+  // The bars tell of the find as it was judged.
+  const [judgedFind, setJudgedFind] = useState(find);
+  if (current && judgedFind !== find) setJudgedFind(find);
   // What the verdict leans on is asked once more, on a piece beside this one.
   const leaned = useMemo(() => (again ? record.readings.filter((r) => again.split(',').includes(r.id)).map((r) => r.character) : []), [again, record.readings]);
   const lookedAgain = new Set<string>(record.readings.filter((r) => r.piece === compare).map((r) => r.character));
@@ -76,9 +80,19 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
     // Once, when the screen is opened for it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
-  const checks = compare && leaned.length > 0 ? open.flatMap((c) => currentCheck([], c, find) ?? []) : evaluation.checks;
+  const lookAgainAt = compare && leaned.length > 0 ? open.join() : undefined;
+  // The same evaluation proposes the same, so that what hangs on it is not drawn anew.
+  const checks = useMemo(
+    () => (lookAgainAt === undefined ? evaluation.checks : lookAgainAt.split(',').flatMap((c) => currentCheck([], c as CharacterId, find) ?? [])),
+    [lookAgainAt, evaluation, find],
+  );
   const piece = compare ?? (verdict.piece as PieceId);
-  const check = currentCheck(checks, chosen, find);
+  const proposed = useMemo(() => currentCheck(checks, chosen, find), [checks, chosen, find]);
+  const judged = useCount(verdict);
+  const asked = useMemo(() => ({ check: proposed, key: proposed ? cardKey(proposed, judged) : '' }), [proposed, judged]);
+  // Strip and bars are drawn first, the next card right after them.
+  const shown = useDeferredValue(asked);
+  const { check } = shown;
   const effects = useEffects(find, check, wide);
 
   const moved = last ? movedWords(last.rows, verdict.rows) : undefined;
@@ -86,7 +100,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   const scrolled = useRef(0);
   const [cardTop, setCardTop] = useState(0);
   /** Whoever scrolled past the question gets the next one in view. */
-  const toCard = () => scroller.current?.scrollTo({ y: wide ? 0 : Math.max(0, cardTop - space.m), animated: false });
+  const toCard = () => scroller.current?.scrollTo({ y: tablet ? 0 : Math.max(0, cardTop - space.m), animated: false });
   const settleDown = () => {
     setChosen(undefined);
     if (scrolled.current > cardTop) toCard();
@@ -94,7 +108,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
   const [told, setTold] = useState<{ readonly character: CharacterId; readonly before: Evaluation }>();
   // What was tapped a moment ago is being judged: a second tap would answer the same question twice. An answer to any other one counts.
-  const judging = told !== undefined && told.character === check?.character && (!current || told.before === evaluation);
+  const judging = told !== undefined && told.character === check?.character && (!current || told.before === evaluation || shown !== asked);
   const answer = useLatest(({ value, sureness, note }: Answer) => {
     if (!check || judging) return;
     setTold({ character: check.character, before: evaluation });
@@ -130,12 +144,11 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   useKeys({ z: back, '?': () => setSheet(!sheet) }, wide);
 
   const choose = useLatest((character: CharacterId) => { setChosen(character); toCard(); });
-  const judged = useCount(verdict);
   const beside = useMemo(() => (check ? <Pictures find={record.id} character={check.character} /> : null), [record.id, check]);
   const header = <Header record={record} find={find} piece={piece} />;
-  const bars = <Bars id={record.id} rows={verdict.rows} find={find} parts={!wide} checks={checks} onChoose={choose} />;
+  const bars = <Bars id={record.id} rows={verdict.rows} find={judgedFind} parts={!wide} checks={checks} onChoose={choose} />;
   const next = (
-    <View style={styles.next} aria-busy={judging} onLayout={(event) => setCardTop(wide ? 0 : event.nativeEvent.layout.y)}>
+    <View style={styles.next} aria-busy={judging || shown !== asked} onLayout={(event) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y)}>
       {last ? (
         <View style={styles.last} role="status">
           <Small style={styles.grow}><SmallStrong>Recorded: </SmallStrong>{lowerFirst(last.words)}. {moved}</Small>
@@ -150,7 +163,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
       ) : null}
       {check && gloves
         ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
-        : check ? <AnswerCard key={cardKey(check, judged)} check={check} target={find.target} stages={find.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
+        : check ? <AnswerCard key={shown.key} check={check} target={find.target} stages={find.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
         : <NothingToAsk record={record} evaluation={evaluation} />}
       <MissingAround record={record} evaluation={evaluation} />
       <OtherChecks find={find} current={check} onChoose={choose} />
@@ -177,6 +190,16 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
             <MostUrgent id={record.id} find={find} verdict={verdict} />
           </ScrollView>
           <ScrollView {...follow} style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{sheet ? <KeysSheet onClose={() => setSheet(false)} /> : null}{next}</ScrollView>
+        </View>
+      </Screen>
+    );
+  }
+  if (tablet) {
+    return (
+      <Screen panes rooms={false} strip={<DecisionStrip find={record.id} verdict={verdict} plan={evaluation.plan} />}>
+        <View style={styles.panes}>
+          <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>{header}{bars}<Heading>Seen</Heading><Seen record={record} slips /></ScrollView>
+          <ScrollView {...follow} style={[styles.pane, styles.second]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
         </View>
       </Screen>
     );
@@ -367,6 +390,7 @@ const styles = StyleSheet.create({
   phone: { paddingHorizontal: space.l, paddingTop: space.s, paddingBottom: space.xl, gap: space.m },
   panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
   pane: { flex: 1 },
+  second: { flex: 1.1, borderLeftWidth: 1, borderColor: colour.line },
   middle: { borderLeftWidth: 1, borderRightWidth: 1, borderColor: colour.line, flex: 1.25 },
   widePane: { flex: 1.35 },
   paneContent: { padding: space.l + 4, gap: space.m },

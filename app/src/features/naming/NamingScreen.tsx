@@ -8,7 +8,7 @@ import { changeTarget, passOver, read, takeBack, tellContext } from '../../store
 import { useAct, useApp } from '../../store/store';
 import { characterOf, CommonName, commonName, harmLine, openNameWords, scientificName } from '../../words/names';
 import { few } from '../../words/reasons';
-import { Body, Button, Chip, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, Title, useWide } from '../../ui';
+import { Body, Button, Chip, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, Title, useTwoPanes, useWide } from '../../ui';
 import { AnswerCard, cardKey, type Answer } from '../check/card';
 import { Seen } from '../check/Seen';
 import { Pictures } from '../eye/late';
@@ -29,6 +29,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const act = useAct();
   const router = useRouter();
   const wide = useWide();
+  const tablet = useTwoPanes();
   const find = useMemo(() => unnamedOf(record, guide), [record]);
   const earlier = useApp((state) => state.list.items);
   const told = useIdentification(find, earlier);
@@ -70,9 +71,9 @@ function Naming({ record }: { readonly record: FindRecord }) {
     </View>
   );
   const back = last ? <Button label="Take back the last answer" tone="plain" style={styles.start} onPress={() => { act(takeBack(record.id, last.id)); }} /> : null;
-  if (wide) {
+  if (tablet) {
     return (
-      <Screen panes strip={<DangerStrip told={told} />}>
+      <Screen panes rooms={wide} strip={<DangerStrip told={told} />}>
         <View style={styles.panes}>
           <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>{head}{candidates}</ScrollView>
           <ScrollView style={[styles.pane, styles.second]} contentContainerStyle={styles.paneContent}>{card}{back}<Heading>Seen</Heading><Seen record={record} slips /></ScrollView>
