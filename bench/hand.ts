@@ -1,7 +1,8 @@
-import { execFileSync } from 'node:child_process';
+import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
@@ -22,18 +23,22 @@ const lines: string[] = [];
 const say = (line: string) => { lines.push(line); };
 const quantile = (values: readonly number[], q: number) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))] ?? Number.NaN;
 
-/** Taps the first answer, and tells how long it took until the bars, the strip or the question changed. Text, since a compiler's helpers are not there in the page. */
+/**
+ * Taps the first answer, and tells how long it took until strip or bars were drawn anew; nothing where it moved neither.
+ * An observer, not a poll, which would take its share of a slowed processor. Text, since a compiler's helpers are not there in the page.
+ */
 const ANSWER_AND_WAIT = `new Promise((done) => {
-  const shown = () => ['[aria-label="Bars against each lookalike"]', '[aria-live="polite"]', '[role="heading"][aria-level="2"]', 'h2'].map((at) => document.querySelector(at)?.outerHTML ?? '').join();
-  const was = shown();
   const start = performance.now();
-  const look = () => {
-    if (shown() !== was) setTimeout(() => done(performance.now() - start), 0);
-    else if (performance.now() - start > 5000) done(5000);
-    else requestAnimationFrame(look);
-  };
+  const giveUp = setTimeout(() => done(null), 3000);
+  const watch = new MutationObserver(() => {
+    watch.disconnect();
+    clearTimeout(giveUp);
+    requestAnimationFrame(() => setTimeout(() => done(performance.now() - start), 0));
+  });
+  for (const part of document.querySelectorAll('[aria-label="Bars against each lookalike"], [role="status"][aria-label]')) {
+    watch.observe(part, { subtree: true, childList: true, attributes: true, characterData: true });
+  }
   document.querySelector('[aria-label="Answers"] [role="button"]').click();
-  requestAnimationFrame(look);
 })`;
 
 try {
@@ -52,6 +57,7 @@ try {
 
   say('\n## Answer tapped to bars redrawn\n');
   const slow: number[] = [];
+  let still = 0;
   for (const find of ['demo-find-5', 'demo-find-4', 'demo-find-3']) {
     const { page, context } = await rig.open();
     const session = await context.newCDPSession(page);
@@ -59,7 +65,9 @@ try {
     await strip(page).waitFor();
     await page.waitForLoadState('networkidle');
     await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-    for (let step = 0; step < 8; step += 1) {
+    for (let step = 0; step < 12; step += 1) {
+      const gloves = page.getByRole('button', { name: 'They are on' });
+      if (await gloves.isVisible()) await gloves.click();
       const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
       if (await answers.count() === 0) {
         const skip = page.getByRole('button', { name: 'Skip' });
@@ -69,16 +77,16 @@ try {
         continue;
       }
       const before = await seen(page);
-      // From the finger's lift to the frame in which the strip or a bar has changed, or the next question stands there.
-      const took = await page.evaluate<number>(ANSWER_AND_WAIT);
-      slow.push(took);
+      const took = await page.evaluate<number | null>(ANSWER_AND_WAIT);
+      if (took === null) still += 1;
+      else slow.push(took);
       await onceSeen(page, before);
       // Until the worker has judged it and the next card stands, however slow.
       await page.waitForTimeout(1800);
     }
     await context.close();
   }
-  say(`With the processor slowed four times, ${slow.length} answers: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at p95 (budget 100 ms).\n`);
+  say(`With the processor slowed four times, ${slow.length} answers, from the finger’s lift to the frame that shows it: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at p95 (budget 100 ms). ${still} more moved neither strip nor bars.\n`);
 
   say('## JavaScript to the first usable screen\n');
   const { page, context } = await rig.open();
@@ -97,10 +105,11 @@ try {
   say('## Lighthouse\n');
   const folder = mkdtempSync(join(tmpdir(), 'pause-lighthouse-'));
   try {
-    execFileSync('npx', [
+    // Not waited for with the server's own thread: it has to answer meanwhile.
+    await promisify(execFile)('npx', [
       '--yes', 'lighthouse@12.8.2', rig.url, '--output=json', `--output-path=${join(folder, 'report.json')}`, '--only-categories=performance,accessibility', '--quiet',
       '--chrome-flags=--headless=new --no-sandbox --disable-gpu --disable-quic',
-    ], { env: { ...process.env, CHROME_PATH: process.env.CHROMIUM }, stdio: 'pipe', timeout: 60_000 });
+    ], { env: { ...process.env, CHROME_PATH: process.env.CHROMIUM }, timeout: 180_000 });
     const report = JSON.parse(readFileSync(join(folder, 'report.json'), 'utf8')) as { categories: Record<string, { score: number }>; audits: Record<string, { displayValue?: string }> };
     const score = (name: string) => Math.round((report.categories[name]?.score ?? 0) * 100);
     say(`Its phone profile (slow 4G, processor slowed four times), against the start screen: performance ${score('performance')}, accessibility ${score('accessibility')} (wanted 95 of both). First paint ${report.audits['first-contentful-paint']?.displayValue ?? '?'}, largest ${report.audits['largest-contentful-paint']?.displayValue ?? '?'}, blocking ${report.audits['total-blocking-time']?.displayValue ?? '?'}, shift ${report.audits['cumulative-layout-shift']?.displayValue ?? '?'}.\n`);

@@ -51,7 +51,7 @@ export async function startRig(): Promise<Rig> {
     browser,
     open: async (size = PHONE) => {
       const context = await browser.newContext({ viewport: size, baseURL: url, locale: 'en-GB', timezoneId: 'Europe/Vienna' });
-      context.setDefaultTimeout(20_000);
+      context.setDefaultTimeout(30_000);
       const page = await context.newPage();
       const errors: string[] = [];
       page.on('pageerror', (error) => errors.push(error.message));

@@ -274,3 +274,10 @@ test('how leaves stand is not made up: without a statement one leaf stands besid
   expect(blades(without('leaf.arrangement'))).toBe(1);
   expect(blades(without('leaf.outline'))).toBe(0);
 });
+
+test('an umbel in fruit is still an umbel, with one of its fruits beside it', () => {
+  const parts = (stage: string) => taxonPlate(guide, taxon('conium-maculatum'), stage as never).parts.filter((part) => part.marks.length > 0).flatMap((part) => part.of);
+  expect(parts('flowering')).toEqual(expect.arrayContaining(['flower.inflorescence']));
+  expect(parts('fruiting')).toEqual(expect.arrayContaining(['umbel.bracts', 'fruit.type']));
+  expect(parts('vegetative')).not.toEqual(expect.arrayContaining(['umbel.bracts']));
+});

@@ -4,7 +4,7 @@ import { BricolageGrotesque_600SemiBold } from '@expo-google-fonts/bricolage-gro
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
@@ -53,7 +53,10 @@ export default function Layout() {
     }, () => setLoaded('failed'));
   }, []);
   useEffect(open, [open]);
-  if (!fontsReady && !fontsFailed) return null;
+  const ready = (fontsReady || fontsFailed !== null) && loaded !== undefined;
+  // What the page shows by itself makes way for the program.
+  useLayoutEffect(() => { if (ready) document.getElementById('first')?.remove(); }, [ready]);
+  if (!ready) return null;
   if (loaded === 'failed') {
     return (
       <SafeAreaProvider>
@@ -63,7 +66,6 @@ export default function Layout() {
       </SafeAreaProvider>
     );
   }
-  if (!loaded) return null;
   const store = loaded;
   return (
     <Provider store={store}>

@@ -1,18 +1,20 @@
 import { wrap, type Remote } from 'comlink';
-import type { AnswerEffect, Case, CharacterId } from '@pause/core';
+import type { AnswerEffect, Case, CharacterId, Plan } from '@pause/core';
 import * as here from './evaluate';
-import type { Evaluation } from './evaluate';
+import type { Judgement } from './evaluate';
 import type { EvaluationApi } from './worker';
 
 /** Deciding, away from the thread that draws. */
 export interface Evaluator {
-  evaluate(find: Case): Promise<Evaluation>;
+  judge(find: Case): Promise<Judgement>;
+  planOf(find: Case): Promise<Plan>;
   effects(find: Case, character: CharacterId): Promise<AnswerEffect[]>;
 }
 
 /** Without workers (in tests, in very old browsers) the same functions run here. */
 export const inPlace: Evaluator = {
-  evaluate: (find) => Promise.resolve(here.evaluate(find)),
+  judge: (find) => Promise.resolve(here.judge(find)),
+  planOf: (find) => Promise.resolve(here.planOf(find)),
   effects: (find, character) => Promise.resolve(here.effects(find, character)),
 };
 
@@ -49,7 +51,8 @@ export function workerEvaluator(guide: unknown): Evaluator {
     }
   };
   return {
-    evaluate: (find) => ask((api) => api.evaluate(find), () => inPlace.evaluate(find)),
+    judge: (find) => ask((api) => api.judge(find), () => inPlace.judge(find)),
+    planOf: (find) => ask((api) => api.planOf(find), () => inPlace.planOf(find)),
     effects: (find, character) => ask((api) => api.effects(find, character), () => inPlace.effects(find, character)),
   };
 }

@@ -9,8 +9,19 @@ export interface Evaluation {
   readonly plan: Plan;
 }
 
+/** What bars and strip show; it is there some ten times sooner than the plan. */
+export type Judgement = Omit<Evaluation, 'plan'>;
+
+export function judge(find: Case): Judgement {
+  return evaluateFind(guide, find);
+}
+
+export function planOf(find: Case): Plan {
+  return plan(guide, find);
+}
+
 export function evaluate(find: Case): Evaluation {
-  return { ...evaluateFind(guide, find), plan: plan(guide, find) };
+  return { ...judge(find), plan: planOf(find) };
 }
 
 export function effects(find: Case, character: CharacterId): AnswerEffect[] {

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import { effects, evaluate } from './evaluate';
+import { effects, judge, planOf } from './evaluate';
 import { takeGuide } from './guide';
 
-const api = { takeGuide, evaluate, effects };
+const api = { takeGuide, judge, planOf, effects };
 export type EvaluationApi = typeof api;
 expose(api);

@@ -73,8 +73,13 @@ export function reconsider(id: string): Thunk<Promise<void>> {
     const find = open?.record && caseOf(open.record, guide);
     if (!open || !find) return;
     try {
-      const evaluation = await evaluator.evaluate(find);
-      dispatch(finds.actions.evaluated({ id, change: open.change, evaluation }));
+      // Both are asked for at once; bars and strip do not wait for the plan, once there is an earlier one to show.
+      const [judging, planning] = [evaluator.judge(find), evaluator.planOf(find)];
+      planning.catch(() => undefined);
+      const judgement = await judging;
+      const earlier = getState().finds[id]?.evaluation?.plan;
+      if (earlier) dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...judgement, plan: earlier } }));
+      dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...judgement, plan: await planning } }));
     } catch (error) {
       dispatch(finds.actions.evaluationFailed({ id, change: open.change, fault: message(error) }));
     }

@@ -63,14 +63,17 @@ export function wholePlant(one: Individual): Whole {
   const long = leafLength ?? (stated ?? 200) * 0.32;
   // Leaves smaller than this beside their plant would be dots: then the sheet shows a shorter plant, in the size of its leaves.
   const high = woody ? long * (one.state('leaf.outline') === 'needle' || one.state('leaf.outline') === 'linear' ? 5 : 3.2) : Math.min(stated ?? long * 4, long * 5);
-  const flowers = one.state('flower.inflorescence');
+  const flowering = one.state('flower.inflorescence');
+  // An umbel stays one in fruit: it has bracts, or has none, only where it stands.
+  const inFruit = flowering === undefined && (one.state('umbel.bracts') ?? one.state('umbel.bracteoles')) !== undefined;
+  const flowers = flowering ?? (inFruit ? 'umbel' : undefined);
   const fruits = one.state('fruit.position');
   const basal = one.state('leaf.arrangement') === 'basal' || ((habit === 'rosette' || habit === 'ground-leaves') && one.state('leaf.arrangement') === undefined);
   const kind = one.state('fruit.type');
   // Where they sit is drawn with round fruits: of any other kind one is shown beside the plant.
   const round = kind !== undefined && ROUND.has(kind);
   const card = solid(flowers !== undefined ? flower.inflorescence(flowers) : fruits !== undefined && round ? fruit.position(fruits) : undefined);
-  const detail = flowers === undefined && kind !== undefined && !round ? solid(fruit.type(kind)) : [];
+  const detail = flowering === undefined && kind !== undefined && !round ? solid(fruit.type(kind)) : [];
   const axis = high * (woody ? 1 : 0.74);
   const leafMarks = leaves(one, long, high, basal, woody);
   const reach = (leafMarks.length > 0 ? boxOfMarks(leafMarks).right : 0) + high * 0.04;
@@ -81,7 +84,7 @@ export function wholePlant(one: Individual): Whole {
       { of: ['root.form', 'root.skin'], marks: woody || high !== stated ? [] : rootBelow(one, high) },
       { of: ['stem.branching', 'plant.height', 'habit.form'], marks: basal && card.length === 0 ? [] : [stroke(segment(0, 0, 0, -axis), 'bold')] },
       { of: ['leaf.arrangement', 'leaf.division', 'leaf.outline', 'leaf.margin', 'leaf.venation', 'leaf.length', 'leaf.base'], marks: leafMarks },
-      { of: flowers !== undefined ? ['flower.inflorescence'] : ['fruit.position'], marks: woody ? beside(card, reach, high) : onTop(card, high, axis) },
+      { of: inFruit ? ['umbel.bracts', 'umbel.bracteoles'] : flowers !== undefined ? ['flower.inflorescence'] : ['fruit.position'], marks: woody ? beside(card, reach, high) : onTop(card, high, axis) },
       { of: ['fruit.type'], marks: beside(detail, reach, high * (woody ? 0.5 : 0.36)) },
     ],
   };

@@ -1,4 +1,4 @@
-import { memo, useMemo, useState } from 'react';
+import { createContext, memo, use, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { filled, partings, short, type BarRow, type Case, type CharacterId, type Check } from '@pause/core';
 import { guide } from '../../evaluate/guide';
@@ -9,8 +9,14 @@ import { Parting } from './Parting';
 import { Uprights } from './Uprights';
 import { Button, colour, corner, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
+/** What only opened rows need; a closed one is not drawn anew because of it. */
+const Now = createContext<Omit<BarsProps, 'rows'> | undefined>(undefined);
+
+/** The same row has been counted again: what it shows is the same. */
+const sameRow = (a: { readonly row: BarRow }, b: { readonly row: BarRow }) => JSON.stringify(a.row) === JSON.stringify(b.row);
+
 /** One lookalike and what stands between it and the find; opens to show which reading fills each bar. */
-function Row({ id, row, find, parts, checks, onChoose }: Omit<BarsProps, 'rows'> & { readonly row: BarRow }) {
+const Row = memo(function Row({ row }: { readonly row: BarRow }) {
   const [told, setTold] = useState(false);
   return (
     <View role="listitem">
@@ -21,27 +27,34 @@ function Row({ id, row, find, parts, checks, onChoose }: Omit<BarsProps, 'rows'>
         </View>
         <View role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}><Uprights row={row} /></View>
       </Pressable>
-      {told ? (
-        <View style={styles.grounds}>
-          {row.bars.map((bar) => {
-            const reading = find.readings.find((r) => r.id === bar.reading);
-            return (
-              <Small key={bar.reading}>
-                {characterName(bar.character)}: {reading ? readingWords(reading) : ''}
-                {bar.causes.length > 0 ? ` (rests on ${bar.causes.join(' and ')})` : ''}
-              </Small>
-            );
-          })}
-          {short(row) > 0 ? (
-            <SmallStrong>{upper(numberWord(short(row)))} {short(row) === 1 ? 'is' : 'are'} still open.</SmallStrong>
-          ) : null}
-          {short(row) > 0 ? <Cheapest row={row} find={find} checks={checks} onChoose={onChoose} /> : null}
-          {row.have > row.need ? <Small soft>And {numberWord(row.have - row.need)} to spare.</Small> : null}
-          {row.otherKingdom ? null : <BesideLink find={id} other={row.taxon} />}
-          {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
-        </View>
-      ) : null}
+      {told ? <Grounds row={row} /> : null}
       <Rule />
+    </View>
+  );
+}, sameRow);
+
+function Grounds({ row }: { readonly row: BarRow }) {
+  const now = use(Now);
+  if (!now) return null;
+  const { id, find, parts, checks, onChoose } = now;
+  return (
+    <View style={styles.grounds}>
+      {row.bars.map((bar) => {
+        const reading = find.readings.find((r) => r.id === bar.reading);
+        return (
+          <Small key={bar.reading}>
+            {characterName(bar.character)}: {reading ? readingWords(reading) : ''}
+            {bar.causes.length > 0 ? ` (rests on ${bar.causes.join(' and ')})` : ''}
+          </Small>
+        );
+      })}
+      {short(row) > 0 ? (
+        <SmallStrong>{upper(numberWord(short(row)))} {short(row) === 1 ? 'is' : 'are'} still open.</SmallStrong>
+      ) : null}
+      {short(row) > 0 ? <Cheapest row={row} find={find} checks={checks} onChoose={onChoose} /> : null}
+      {row.have > row.need ? <Small soft>And {numberWord(row.have - row.need)} to spare.</Small> : null}
+      {row.otherKingdom ? null : <BesideLink find={id} other={row.taxon} />}
+      {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
     </View>
   );
 }
@@ -69,7 +82,7 @@ interface BarsProps {
 
 /** Listed lookalikes one by one, the others while they are short; the rest as one calm line. */
 export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose }: BarsProps) {
-  const rest = { id, find, parts, checks, onChoose };
+  const now = useMemo(() => ({ id, find, parts, checks, onChoose }), [id, find, parts, checks, onChoose]);
   const [all, setAll] = useState(false);
   const [others, setOthers] = useState(false);
   const listed = rows.filter((row) => row.listed && !row.otherKingdom);
@@ -78,9 +91,9 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
   const compact = !others && unlistedShort.length > 1 && listed.length > 0;
   const otherKingdom = done.filter((row) => row.otherKingdom).length;
   return (
-    <View role="list" aria-label="Bars against each lookalike">
+    <Now value={now}><View role="list" aria-label="Bars against each lookalike">
       <Rule />
-      {listed.map((row) => <Row key={row.taxon} {...rest} row={row} />)}
+      {listed.map((row) => <Row key={row.taxon} row={row} />)}
       {compact ? (
         <View role="listitem"><Pressable role="button" onPress={() => setOthers(true)} style={styles.line}>
           <View style={styles.name}>
@@ -90,7 +103,7 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
           </View>
           <SmallStrong style={styles.more}>show</SmallStrong>
         </Pressable></View>
-      ) : unlistedShort.map((row) => <Row key={row.taxon} {...rest} row={row} />)}
+      ) : unlistedShort.map((row) => <Row key={row.taxon} row={row} />)}
       {done.length > 0 && !compact ? (
         <View role="listitem"><Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
           <Small soft style={styles.name}>
@@ -103,9 +116,9 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
       {all ? done.map((row) => (
         row.otherKingdom
           ? <Small key={row.taxon} role="listitem" soft style={styles.kingdom}>{CommonName(row.taxon)}: a fungus is no plant</Small>
-          : <Row key={row.taxon} {...rest} row={row} />
+          : <Row key={row.taxon} row={row} />
       )) : null}
-    </View>
+    </View></Now>
   );
 });
 

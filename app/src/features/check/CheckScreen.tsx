@@ -163,7 +163,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
       ) : null}
       {check && gloves
         ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
-        : check ? <AnswerCard key={shown.key} check={check} target={find.target} stages={find.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
+        : check ? <AnswerCard key={shown.key} check={check} target={find.target} stages={record.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
         : <NothingToAsk record={record} evaluation={evaluation} />}
       <MissingAround record={record} evaluation={evaluation} />
       <OtherChecks find={find} current={check} onChoose={choose} />
@@ -345,9 +345,9 @@ const ORGANS: Readonly<Record<string, string>> = {
 function OtherChecks({ find, current, onChoose }: { readonly find: Case; readonly current: Check | undefined; readonly onChoose: (id: CharacterId) => void }) {
   const [open, setOpen] = useState(false);
   const read = new Set<string>(find.readings.map((r) => r.character));
-  const stages = find.context.stages;
-  const now = guide.characters.filter((c) => c.character.kingdom === find.kingdom && c.id !== current?.character
-    && (stages === undefined || stages.some((stage) => c.stages.has(stage))));
+  const { stages } = find.context;
+  const now = open ? guide.characters.filter((c) => c.character.kingdom === find.kingdom && c.id !== current?.character
+    && (stages === undefined || stages.some((stage) => c.stages.has(stage)))) : [];
   const organs = [...new Set(now.map((c) => c.character.organ))];
   return (
     <View>

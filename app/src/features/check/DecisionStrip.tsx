@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Plan, Verdict } from '@pause/core';
 import { useApp } from '../../store/store';
@@ -8,7 +9,7 @@ import { aroundLine, stripLine } from '../../words/reasons';
 import { Body, colour, corner, OutcomeMark, space, Strong, stroke, useWide, VerdictWord, typeSize } from '../../ui';
 
 /** Mark, word, and the one line of what is missing. Always in view; the way to the verdict. */
-export function DecisionStrip({ find, verdict, plan, around = false }: { readonly find: string; readonly verdict: Verdict; readonly plan?: Plan; readonly around?: boolean }) {
+export const DecisionStrip = memo(function DecisionStrip({ find, verdict, plan, around = false }: { readonly find: string; readonly verdict: Verdict; readonly plan?: Plan; readonly around?: boolean }) {
   const router = useRouter();
   const wide = useWide();
   const left = useApp((state) => state.look.hand === 'left');
@@ -35,7 +36,7 @@ export function DecisionStrip({ find, verdict, plan, around = false }: { readonl
       </Pressable>
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   strip: { flexDirection: 'row', alignItems: 'center', gap: space.l, paddingHorizontal: space.l, paddingVertical: space.m, borderTopWidth: stroke.thick, borderTopColor: colour.ink },

@@ -23,7 +23,6 @@ function readAgain(reading: Reading, record: FindRecord): boolean {
 
 /** Every reading of the find, newest first; with `slips`, the way to take a slip back. Taken-back ones stay visible. */
 export const Seen = memo(function Seen({ record, slips }: { readonly record: FindRecord; readonly slips: boolean }) {
-  const act = useAct();
   const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
   const readings = [...record.readings].sort(newestFirst);
   if (readings.length === 0) return <Body soft>Nothing has been read yet.</Body>;
@@ -31,39 +30,63 @@ export const Seen = memo(function Seen({ record, slips }: { readonly record: Fin
     <View role="list" aria-label="What was seen">
       {readings.map((reading) => {
         const back = gone.has(reading.id);
-        const number = record.pieces.findIndex((p) => p.id === reading.piece) + 1;
         return (
-          <View key={reading.id} role="listitem">
-            <View style={styles.row}>
-              <OrganGlyph organ={characterOf(reading.character)?.organ ?? 'flesh'} size={22} colour={back ? colour.inkSoft : colour.ink} />
-              <View style={styles.words}>
-                <Strong soft={back} style={back ? styles.struck : undefined}>{readingWords(reading)}</Strong>
-                <Small soft>
-                  {characterName(reading.character)} · {back ? 'taken back' : reading.value.kind === 'cant-tell' ? 'no ground' : SURENESS[reading.sureness]}
-                  {record.pieces.length > 1 ? ` · piece ${number}` : ''}
-                </Small>
-                {reading.note ? <Small>{reading.note}</Small> : null}
-              </View>
-              {slips && canBeTakenBack(reading, record) ? (
-                <Button
-                  label="Take back"
-                  tone="plain"
-                  aria-label={`Take back: ${characterName(reading.character)}, ${readingWords(reading)}`}
-                  onPress={() => act(takeBack(record.id, reading.id))}
-                />
-              ) : slips && back && !readAgain(reading, record) ? (
-                <Button
-                  label="Put forward again"
-                  tone="plain"
-                  aria-label={`Put forward again: ${characterName(reading.character)}, ${readingWords(reading)}`}
-                  onPress={() => act(putForwardAgain(record.id, reading))}
-                />
-              ) : null}
-            </View>
-            <Rule />
-          </View>
+          <SeenReading
+            key={reading.id}
+            find={record.id}
+            reading={reading}
+            back={back}
+            piece={record.pieces.length > 1 ? record.pieces.findIndex((p) => p.id === reading.piece) + 1 : undefined}
+            way={!slips ? undefined : canBeTakenBack(reading, record) ? 'take-back' : back && !readAgain(reading, record) ? 'put-forward' : undefined}
+          />
         );
       })}
+    </View>
+  );
+});
+
+interface SeenReadingProps {
+  readonly find: string;
+  readonly reading: Reading;
+  readonly back: boolean;
+  /** Its number, where there are several. */
+  readonly piece: number | undefined;
+  /** What can be done about a slip. */
+  readonly way: 'take-back' | 'put-forward' | undefined;
+}
+
+/** One reading. Drawn anew only where something about itself changed: there may be thirty of them. */
+const SeenReading = memo(function SeenReading({ find, reading, back, piece, way }: SeenReadingProps) {
+  const act = useAct();
+  return (
+    <View role="listitem">
+      <View style={styles.row}>
+        <OrganGlyph organ={characterOf(reading.character)?.organ ?? 'flesh'} size={22} colour={back ? colour.inkSoft : colour.ink} />
+        <View style={styles.words}>
+          <Strong soft={back} style={back ? styles.struck : undefined}>{readingWords(reading)}</Strong>
+          <Small soft>
+            {characterName(reading.character)} · {back ? 'taken back' : reading.value.kind === 'cant-tell' ? 'no ground' : SURENESS[reading.sureness]}
+            {piece === undefined ? '' : ` · piece ${piece}`}
+          </Small>
+          {reading.note ? <Small>{reading.note}</Small> : null}
+        </View>
+        {way === 'take-back' ? (
+          <Button
+            label="Take back"
+            tone="plain"
+            aria-label={`Take back: ${characterName(reading.character)}, ${readingWords(reading)}`}
+            onPress={() => act(takeBack(find, reading.id))}
+          />
+        ) : way === 'put-forward' ? (
+          <Button
+            label="Put forward again"
+            tone="plain"
+            aria-label={`Put forward again: ${characterName(reading.character)}, ${readingWords(reading)}`}
+            onPress={() => act(putForwardAgain(find, reading))}
+          />
+        ) : null}
+      </View>
+      <Rule />
     </View>
   );
 });
