@@ -1,9 +1,31 @@
 import type { Page } from 'playwright-core';
-import type { FindRecord } from '@pause/core';
+import { compileGuide, type FindRecord } from '@pause/core';
+import { shippedGuide } from '@pause/guide';
 
 /** What a person does with Pause, by the names that a screen reader would say. */
 
 export type Specimen = Readonly<Record<string, string>>;
+
+export const guide = compileGuide(shippedGuide());
+
+/** What a true specimen of this taxon shows, by the question that asks for it. */
+export function specimen(id: string, stage: string, other: Record<string, string> = {}): Specimen {
+  const taxon = guide.taxon(id);
+  if (!taxon) throw new Error(`no taxon ${id}`);
+  return Object.fromEntries(guide.characters.flatMap((c) => {
+    if (!('states' in c.character)) return [];
+    const known = taxon.atStage.get(c.index)?.get(stage as never);
+    const usual = known?.kind === 'states' ? [...c.stateBit].find(([, bit]) => (known.usual & bit) !== 0)?.[0] : undefined;
+    const state = other[c.id] ?? usual;
+    const label = c.character.states.find((s) => s.id === state)?.label;
+    return label ? [[c.character.question, label]] : [];
+  }));
+}
+
+/** What is told around a fungus that may be collected. */
+export const FUNGUS_TOLD = [
+  ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['At which stage is it?', 'Open'], ['In what condition?', 'Fresh and sound'],
+] as const;
 
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
 

@@ -21,7 +21,8 @@ export interface Rig {
   readonly url: string;
   readonly databaseUrl: string;
   readonly browser: Browser;
-  readonly open: (size?: { width: number; height: number }) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
+  /** A browser of its own. With `kept`, one that may keep the application on the device; else every file comes from the server. */
+  readonly open: (size?: { width: number; height: number }, kept?: boolean) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
   readonly stopServer: () => Promise<void>;
   readonly startServer: () => Promise<void>;
   /** Stops server and database, and starts both again on what is on disk. */
@@ -29,14 +30,15 @@ export interface Rig {
   readonly close: () => Promise<void>;
 }
 
-export async function startRig(): Promise<Rig> {
+/** @param web the folder of the built application; another than the usual one where a test changes it */
+export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
   const scratch = mkdtempSync(join(tmpdir(), 'pause-browser-'));
   chmodSync(scratch, 0o755);
   const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
   const port = await freePort();
   let server: RunningServer | undefined;
   const start = async () => {
-    server = await startServer({ databaseUrl: cluster.url, port, web: join(ROOT, 'app/dist'), demo: true, logLevel: 'silent' });
+    server = await startServer({ databaseUrl: cluster.url, port, web, demo: true, logLevel: 'silent' });
   };
   const stop = async () => {
     await server?.stop();
@@ -49,8 +51,8 @@ export async function startRig(): Promise<Rig> {
     url,
     databaseUrl: cluster.url,
     browser,
-    open: async (size = PHONE) => {
-      const context = await browser.newContext({ viewport: size, baseURL: url, locale: 'en-GB', timezoneId: 'Europe/Vienna' });
+    open: async (size = PHONE, kept = false) => {
+      const context = await browser.newContext({ viewport: size, baseURL: url, locale: 'en-GB', timezoneId: 'Europe/Vienna', serviceWorkers: kept ? 'allow' : 'block' });
       context.setDefaultTimeout(30_000);
       const page = await context.newPage();
       const errors: string[] = [];

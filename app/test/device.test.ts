@@ -65,12 +65,12 @@ describe('pieces counted', () => {
 describe('an answer taken back and put forward again', () => {
   test('is read as it was, note and all, and the taken-back one stays on record', async () => {
     const { store, records } = rig();
-    const id = store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius' as never, context: {} }));
+    const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius' as never, context: {} })))!;
     await settle();
     const piece = store.getState().finds[id]!.record!.pieces[0]!.id;
-    const first = store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'states', states: ['ridges' as never] }, sureness: 'fairly', note: 'under the rim' }));
-    store.dispatch(takeBack(id, first));
-    const again = store.dispatch(putForwardAgain(id, store.getState().finds[id]!.record!.readings[0]!));
+    const first = (await store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'states', states: ['ridges' as never] }, sureness: 'fairly', note: 'under the rim' })))!;
+    await store.dispatch(takeBack(id, first));
+    const again = (await store.dispatch(putForwardAgain(id, store.getState().finds[id]!.record!.readings[0]!)))!;
     await settle();
     expect(again).not.toBe(first);
     const record = records.get(id)!;
@@ -83,7 +83,7 @@ describe('an answer taken back and put forward again', () => {
 
   test('a find without a name has a piece and readings, and no target', async () => {
     const { store, sent, records } = rig();
-    const id = store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', context: {} }));
+    const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', context: {} })))!;
     await settle();
     expect(sent.map((e) => e.kind)).toEqual(['finds', 'pieces', 'contexts']);
     expect(records.get(id)!.targets).toEqual([]);

@@ -1,6 +1,6 @@
-import type { FindRecord } from '@pause/core';
+import { FindSummary, summaryOf, type FindRecord } from '@pause/core';
 import { applyEntry, type Entry } from '../src/store/entries';
-import { browserKeep, inOrder } from '../src/store/keep';
+import { inOrder } from '../src/store/device';
 
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
 const entries = [
@@ -33,20 +33,14 @@ test('an entry of a find that is not there is left out', () => {
   expect(all(entries.slice(1))).toBeUndefined();
 });
 
-test('what waits is kept one by one and comes back in the order in which it was made', () => {
-  localStorage.clear();
-  localStorage.setItem('another', 'thing');
-  const keep = browserKeep(localStorage);
-  for (const entry of [...entries].reverse()) keep.put(entry);
-  expect(keep.all()).toEqual(entries);
-  keep.drop(entries[4]!);
-  expect(keep.all()).toEqual(entries.filter((_, index) => index !== 4));
-  localStorage.setItem('pause:waiting:readings:broken', '{');
-  expect(keep.all()).toHaveLength(entries.length - 1);
-});
-
 test('of two entries of one moment, the find comes before what belongs to it', () => {
   const [find, piece] = entries;
   const same = { ...piece!, body: { ...piece!.body, at: at(0) } } as Entry;
   expect(inOrder([same, find!])).toEqual([find, same]);
+});
+
+test('the line of the log tells the newest name, verdict and decision', () => {
+  const record = all([...entries, { kind: 'targets', find: 'f', body: { id: 't2', at: at(9), taxon: 'boletus-satanas' } } as unknown as Entry])!;
+  expect(summaryOf(record)).toEqual({ id: 'f', startedAt: at(0), kingdom: 'Fungi', readings: 1, target: 'boletus-satanas', outcome: 'pause', choice: 'later' });
+  expect(FindSummary.parse(summaryOf({ ...record, number: 7, placeNote: 'Under the beeches' }))).toMatchObject({ number: 7, placeNote: 'Under the beeches' });
 });

@@ -1,6 +1,6 @@
 import './guide';
 import { FindRecord } from '@pause/core';
-import { acknowledgeRefusals, flush, loadFind, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack } from '../src/store/actions';
+import { acknowledgeRefusals, flush, loadFind, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
@@ -9,7 +9,7 @@ const START = { kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharell
 async function started() {
   const it = rig();
   await it.store.dispatch(loadMe());
-  const id = it.store.dispatch(startFind(START));
+  const id = (await it.store.dispatch(startFind(START)))!;
   await settle();
   const piece = it.store.getState().finds[id]!.record!.pieces[0]!.id;
   const ridges = () => it.store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'states', states: ['ridges' as never] }, sureness: 'sure' }));
@@ -29,10 +29,10 @@ test('an answer is judged at once; taken back, its bar is gone', async () => {
   const { store, id, ridges, find } = await started();
   const bars = () => find().evaluation?.verdict.rows.find((r) => r.taxon === 'cortinarius-rubellus')?.bars.length;
   expect(bars()).toBe(0);
-  const reading = ridges();
+  const reading = (await ridges())!;
   await settle();
   expect(bars()).toBe(1);
-  store.dispatch(takeBack(id, reading));
+  void store.dispatch(takeBack(id, reading));
   await settle();
   expect(bars()).toBe(0);
   expect(find().evaluation?.checks[0]).toMatchObject({ character: 'hymenophore', why: 'taken-back' });
@@ -40,8 +40,8 @@ test('an answer is judged at once; taken back, its bar is gone', async () => {
 
 test('every instant is later than the one before', async () => {
   const { sent, ridges } = await started();
-  ridges();
-  ridges();
+  void ridges();
+  void ridges();
   await settle();
   const instants = sent.map((e) => (e.kind === 'finds' ? e.body.startedAt : e.body.at));
   expect([...new Set(instants)].sort()).toEqual(instants);
@@ -50,15 +50,15 @@ test('every instant is later than the one before', async () => {
 test('while the server is away answers wait, survive a closed tab, and go when it is back', async () => {
   const it = await started();
   it.server.away = true;
-  it.ridges();
-  it.store.dispatch(passOver(it.id, it.piece, 'latex' as never));
+  void it.ridges();
+  void it.store.dispatch(passOver(it.id, it.piece, 'latex' as never));
   await settle();
   expect(it.store.getState().outbox).toMatchObject({ away: true, waiting: [{ kind: 'readings' }, { kind: 'skips' }] });
   expect(it.find().record?.readings).toHaveLength(1);
 
   const reopened = it.open();
   await reopened.dispatch(loadMe());
-  reopened.dispatch(openOutbox());
+  await reopened.dispatch(openOutbox());
   await settle();
   it.server.away = false;
   await reopened.dispatch(loadFind(it.id));
@@ -73,9 +73,9 @@ test('a find that never reached the server is rebuilt from what waits', async ()
   const it = rig();
   await it.store.dispatch(loadMe());
   it.server.away = true;
-  const id = it.store.dispatch(startFind(START));
+  const id = (await it.store.dispatch(startFind(START)))!;
   const reopened = it.open();
-  reopened.dispatch(openOutbox());
+  await reopened.dispatch(openOutbox());
   await reopened.dispatch(loadFind(id));
   expect(reopened.getState().finds[id]).toMatchObject({ status: 'ready', record: { targets: [{ taxon: 'cantharellus-cibarius' }] } });
   it.server.away = false;
@@ -86,7 +86,7 @@ test('a find that never reached the server is rebuilt from what waits', async ()
 test('what the server refuses is said with its reason, and the record is shown as the server has it', async () => {
   const it = await started();
   it.server.refuse = 'readings';
-  it.ridges();
+  void it.ridges();
   await settle();
   expect(it.store.getState().outbox.refused).toMatchObject([{ reason: 'value.unit: missing' }]);
   it.store.dispatch(acknowledgeRefusals());
@@ -106,9 +106,20 @@ test('a find that is nowhere is missing; one that cannot be fetched has failed',
 
 test('a decision goes with the verdict that it was made on', async () => {
   const it = await started();
-  it.store.dispatch(recordDecision(it.id, it.find().evaluation!.verdict, 'later'));
+  void it.store.dispatch(recordDecision(it.id, it.find().evaluation!.verdict, 'later'));
   await settle();
   const record = FindRecord.parse(it.records.get(it.id));
   expect(record.decisions[0]?.verdict).toBe(record.verdicts[0]?.id);
   expect(record.verdicts[0]?.verdict).toEqual(it.find().evaluation!.verdict);
+});
+
+test('two things told in quick succession are both kept, and one unsaid stays unsaid', async () => {
+  const it = await started();
+  const tell = (context: object) => it.store.dispatch(tellContext(it.id, context as never));
+  await Promise.all([tell({ ...it.find().record!.context, condition: 'fresh' }), tell({ ...it.find().record!.context, permission: 'granted' })]);
+  expect(it.find().record!.context).toMatchObject({ condition: 'fresh', permission: 'granted' });
+  const { condition: _, ...rest } = it.find().record!.context;
+  await tell(rest);
+  expect(it.find().record!.context).toMatchObject({ permission: 'granted' });
+  expect(it.find().record!.context).not.toHaveProperty('condition');
 });

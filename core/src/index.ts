@@ -17,4 +17,4 @@ export * from './verdict';
 export * from './next';
 export * from './plan';
 export { partings, type Parting } from './part';
-export { FindRecord, FindSummary, Decision, Choice, caseOf, unnamedOf } from './find';
+export { FindRecord, FindSummary, Decision, Choice, caseOf, summaryOf, unnamedOf } from './find';

@@ -1,31 +1,10 @@
 import type { Page } from 'playwright-core';
-import { compileGuide } from '@pause/core';
-import { shippedGuide } from '@pause/guide';
-import { answerAll, begin, hold, onRecord, outcome, strip, tell, type Specimen } from '../forager';
+import { answerAll, begin, FUNGUS_TOLD, guide, hold, onRecord, outcome, specimen, strip, tell } from '../forager';
 import { startRig, WIDE, type Rig } from '../rig';
 
 jest.setTimeout(180_000);
 
-const guide = compileGuide(shippedGuide());
-
-/** What a true specimen of this taxon shows, by the question that asks for it. */
-function specimen(id: string, stage: string, other: Record<string, string> = {}): Specimen {
-  const taxon = guide.taxon(id);
-  if (!taxon) throw new Error(`no taxon ${id}`);
-  return Object.fromEntries(guide.characters.flatMap((c) => {
-    if (!('states' in c.character)) return [];
-    const known = taxon.atStage.get(c.index)?.get(stage as never);
-    const usual = known?.kind === 'states' ? [...c.stateBit].find(([, bit]) => (known.usual & bit) !== 0)?.[0] : undefined;
-    const state = other[c.id] ?? usual;
-    const label = c.character.states.find((s) => s.id === state)?.label;
-    return label ? [[c.character.question, label]] : [];
-  }));
-}
-
 const CHANTERELLE = specimen('cantharellus-cibarius', 'mature');
-const FUNGUS_TOLD = [
-  ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['At which stage is it?', 'Open'], ['In what condition?', 'Fresh and sound'],
-] as const;
 const SEED_TOLD = [
   ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['At which stage is it?', 'In fruit'], ['In what condition?', 'Fresh and sound'],
 ] as const;
@@ -200,11 +179,17 @@ test('on a wide screen digits answer, U cannot tell, N skips, Z takes back', asy
   const id = await begin(page, /^Spines/, 'hedgehog', /^Hedgehog/, '');
   await tell(page, FUNGUS_TOLD);
   await strip(page).waitFor();
-  const count = async (n: number) => onRecord(page, id, (find) => find.readings.length === n);
+  const judged = () => page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
+  const count = async (n: number) => {
+    const find = await onRecord(page, id, (record) => record.readings.length === n);
+    await judged();
+    return find;
+  };
   await page.keyboard.press('4');
   expect((await count(1)).readings[0]?.value).toEqual({ kind: 'states', states: ['spines'] });
   await page.keyboard.press('z');
   await onRecord(page, id, (find) => find.withdrawals.length === 1);
+  await judged();
   await page.keyboard.press('4');
   await count(2);
   await page.keyboard.press('u');

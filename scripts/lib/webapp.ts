@@ -38,6 +38,23 @@ function fetchAhead(folder: string): void {
 }
 const SCRIPTS = '_expo/static/js/web';
 
+/** Files whose name carries a hash of what is in them never change. */
+const NEVER_CHANGES = /[.-][0-9a-f]{16,}\.[a-z0-9]+$/;
+
+/** What keeps the application on the device, and knows by name every file that was built. */
+async function keepOffline(root: string, folder: string): Promise<void> {
+  // Loaded only to build: it does not run inside Jest.
+  const { build } = await import('esbuild');
+  const kept = files(folder).filter((file) => !/\.map$|\/\.[^/]*$/.test(file)).map((file) => {
+    const url = file.slice(folder.length);
+    return { url, revision: NEVER_CHANGES.test(url) ? null : createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16) };
+  });
+  await build({
+    entryPoints: [join(root, 'app/offline/sw.ts')], outfile: join(folder, 'sw.js'), bundle: true, minify: true, format: 'iife', target: 'es2020', logLevel: 'silent',
+    define: { FILES: JSON.stringify(kept), 'process.env.NODE_ENV': '"production"' },
+  });
+}
+
 /**
  * Builds the web application into `app/dist` if its sources changed since the last build.
  *
@@ -58,6 +75,7 @@ export async function buildWebApp(root: string): Promise<{ folder: string; built
   fetchAhead(folder);
   // The guide is data that the application fetches, so that a larger guide is no larger program.
   writeFileSync(join(folder, 'guide.json'), JSON.stringify(shippedGuide()));
+  await keepOffline(root, folder);
   writeFileSync(stamp, hash);
   return { folder, built: true };
 }

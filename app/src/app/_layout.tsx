@@ -10,12 +10,13 @@ import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { workerEvaluator } from '../evaluate/client';
 import { loadGuide } from '../evaluate/guide';
-import { loadMe, openOutbox } from '../store/actions';
+import { flush, loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
-import { browserKeep } from '../store/keep';
+import { browserDevice } from '../store/device';
 import { keepCounts, keptCounts } from '../store/counts';
 import { keepLook, keptLook } from '../store/look';
 import { makeStore, useApp, type Store } from '../store/store';
+import { keepApplication } from '../store/worker';
 import { Notice } from '../ui/Notice';
 import { LargeText } from '../ui/Words';
 import { applyLook, colour, space } from '../ui/tokens';
@@ -45,11 +46,16 @@ export default function Layout() {
   const open = useCallback(() => {
     setLoaded(undefined);
     loadGuide().then((guide) => {
-      const store = makeStore({ api: httpApi, keep: browserKeep(window.localStorage), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage), counts: keptCounts(window.localStorage) });
+      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage), counts: keptCounts(window.localStorage) });
       keepOwn(store);
-      store.dispatch(openOutbox());
-      void store.dispatch(loadMe());
       setLoaded(store);
+      // The screen stands first; then what this device keeps, then what the server knows.
+      void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe()));
+      void keepApplication(store.dispatch).catch(() => undefined);
+      window.addEventListener('online', () => {
+        void store.dispatch(flush());
+        void store.dispatch(loadMe());
+      });
     }, () => setLoaded('failed'));
   }, []);
   useEffect(open, [open]);

@@ -1,10 +1,10 @@
 import {
-  caseOf, type AnswerEffect, type Case, type CharacterId, type Choice, type FindRecord, type Kingdom, type PieceId, type Reading, type ReadingId, type ReadingValue,
+  caseOf, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type FindRecord, type FindSummary, type Kingdom, type PieceId, type Reading, type ReadingId, type ReadingValue,
   type Sureness, type TaxonId, type Verdict,
 } from '@pause/core';
 import { guide } from '../evaluate/guide';
-import { Refused } from './api';
-import type { Entry } from './entries';
+import { Away, Refused } from './api';
+import { applyEntry, type Entry } from './entries';
 import { finds, list, me, outbox } from './slices';
 import type { Thunk } from './store';
 
@@ -25,42 +25,83 @@ function now(): Thunk<string> {
   };
 }
 
+/** Who keeps this notebook: as this device knows it at once, then as the server does. */
 export function loadMe(): Thunk<Promise<void>> {
-  return async (dispatch, getState, { api, clock }) => {
-    if (getState().me.status === 'loading' || getState().me.status === 'ready') return;
-    dispatch(me.actions.meLoading());
+  return async (dispatch, getState, { api, clock, device }) => {
+    if (getState().me.status === 'loading') return;
+    if (getState().me.status !== 'ready') {
+      dispatch(me.actions.meLoading());
+      const kept = await device.person();
+      if (kept) dispatch(me.actions.meLoaded(kept));
+    }
     try {
       const { id, name, demo, now: serverNow } = await api.me();
-      dispatch(me.actions.meLoaded({ id, name, demo, offsetMs: demo ? Date.parse(serverNow) - clock() : 0 }));
+      const person = { id, name, demo, offsetMs: demo ? Date.parse(serverNow) - clock() : 0 };
+      dispatch(me.actions.meLoaded(person));
+      await device.keepPerson(person);
     } catch (error) {
-      dispatch(me.actions.meFailed(message(error)));
+      if (getState().me.status !== 'ready') dispatch(me.actions.meFailed(message(error)));
     }
   };
 }
 
+/** The log of finds: as this device knows it at once, then as the server does; with what only this device has. */
 export function loadList(): Thunk<Promise<void>> {
-  return async (dispatch, _, { api }) => {
+  return async (dispatch, getState, { api, device }) => {
+    const first = getState().list.status !== 'ready';
     dispatch(list.actions.listLoading());
+    const kept = first ? await device.list() : undefined;
+    if (kept) dispatch(list.actions.listLoaded(await dispatch(withOwn(kept))));
     try {
-      dispatch(list.actions.listLoaded(await api.finds()));
+      const fresh = await api.finds();
+      dispatch(outbox.actions.reached());
+      dispatch(list.actions.listLoaded(await dispatch(withOwn(fresh))));
+      await device.keepList(fresh);
     } catch (error) {
-      dispatch(list.actions.listFailed(message(error)));
+      const away = error instanceof Away;
+      if (away) dispatch(outbox.actions.sendingAway());
+      const known = await dispatch(withOwn(getState().list.items));
+      if (getState().list.status === 'ready' || (away && known.length > 0)) dispatch(list.actions.listLoaded(known));
+      else dispatch(list.actions.listFailed(message(error)));
     }
   };
 }
 
+/** Finds of which something waits here are told as they stand here. */
+function withOwn(finds: readonly FindSummary[]): Thunk<Promise<FindSummary[]>> {
+  return async (_, getState, { device }) => {
+    const { waiting } = getState().outbox;
+    const own = new Map<string, FindSummary>();
+    for (const id of new Set(waiting.map((entry) => entry.find))) {
+      const record = getState().finds[id]?.record ?? waiting.filter((entry) => entry.find === id).reduce(applyEntry, await device.record(id));
+      if (record) own.set(id, summaryOf(record));
+    }
+    const all = [...finds.map((find) => own.get(find.id) ?? find), ...[...own.values()].filter((find) => !finds.some((f) => f.id === find.id))];
+    return all.sort((a, b) => (a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0));
+  };
+}
+
+/** A find: as this device knows it at once, then as the server does. */
 export function loadFind(id: string): Thunk<Promise<void>> {
-  return async (dispatch, getState, { api }) => {
+  return async (dispatch, getState, { api, device }) => {
     dispatch(finds.actions.findLoading(id));
-    const laid = (record: FindRecord | undefined) => {
+    const lay = (record: FindRecord | undefined) => {
       dispatch(finds.actions.findLoaded({ id, record, waiting: getState().outbox.waiting }));
       void dispatch(reconsider(id));
     };
+    const kept = await device.record(id);
+    if (kept) lay(kept);
+    const before = getState().finds[id]?.change;
     try {
-      laid(await api.find(id));
+      const fresh = await api.find(id);
+      // Something was told meanwhile, which the answer may not know of yet: what is here is newer.
+      if (getState().finds[id]?.change !== before) return;
+      lay(fresh);
+      await device.keepRecord(getState().finds[id]?.record ?? fresh);
     } catch (error) {
+      if (kept) return;
       const madeHere = getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
-      if (madeHere || (error instanceof Refused && error.status === 404)) laid(undefined);
+      if (madeHere || (error instanceof Refused && error.status === 404)) lay(undefined);
       else dispatch(finds.actions.findFailed({ id, error: message(error) }));
     }
   };
@@ -91,32 +132,56 @@ export function askEffects(find: Case, character: CharacterId): Thunk<Promise<An
   return (_, __, { evaluator }) => evaluator.effects(find, character);
 }
 
-/** Puts entries on record: first in the browser, then on the screen, then to the server. */
-function add(...entries: Entry[]): Thunk {
-  return (dispatch, _, { keep }) => {
-    for (const entry of entries) {
-      keep.put(entry);
-      dispatch(finds.actions.entryMade(entry));
-    }
-    const [first] = entries;
-    if (first) void dispatch(reconsider(first.find));
-    void dispatch(flush());
+/** What was told is kept one after the other, in the order in which it was told. */
+let before: Promise<unknown> = Promise.resolve();
+
+/** Puts entries on record: first on the device, then on the screen, then to the server. @returns whether they were kept; what was not does not count */
+function add(...entries: Entry[]): Thunk<Promise<boolean>> {
+  return addMade(() => entries);
+}
+
+/** The same, for entries that are made from what was told just before them. */
+function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
+  return (dispatch, getState, { device }) => {
+    const turn = before.then(async () => {
+      const entries = make();
+      await device.put(entries);
+      for (const entry of entries) dispatch(finds.actions.entryMade(entry));
+      const [first] = entries;
+      if (first) {
+        void dispatch(reconsider(first.find));
+        const record = getState().finds[first.find]?.record;
+        if (record) void device.keepRecord(record);
+      }
+      void dispatch(flush());
+      return true;
+    }).catch((error: unknown) => {
+      dispatch(outbox.actions.notKept(message(error)));
+      return false;
+    });
+    before = turn;
+    return turn;
   };
 }
 
 /** Takes up what waited when the tab was closed. */
-export function openOutbox(): Thunk {
-  return (dispatch, _, { keep }) => {
-    dispatch(outbox.actions.outboxOpened(keep.all()));
+export function openOutbox(): Thunk<Promise<void>> {
+  return async (dispatch, _, { device }) => {
+    dispatch(outbox.actions.outboxOpened(await device.waiting()));
     void dispatch(flush());
   };
+}
+
+/** What was not kept has been read. */
+export function acknowledgeNotKept(): Thunk {
+  return (dispatch) => dispatch(outbox.actions.notKeptSeen());
 }
 
 let retry: ReturnType<typeof setTimeout> | undefined;
 
 /** Sends what waits, oldest first, one at a time; tries again later if the server is away. */
 export function flush(): Thunk<Promise<void>> {
-  return async (dispatch, getState, { api, keep }) => {
+  return async (dispatch, getState, { api, device }) => {
     if (getState().outbox.sending) return;
     dispatch(outbox.actions.sendingStarted());
     clearTimeout(retry);
@@ -124,7 +189,7 @@ export function flush(): Thunk<Promise<void>> {
       for (let entry = getState().outbox.waiting[0]; entry; entry = getState().outbox.waiting[0]) {
         try {
           await api.send(entry);
-          keep.drop(entry);
+          await device.settle(entry, getState().finds[entry.find]?.record ?? applyEntry(await device.record(entry.find), entry));
           dispatch(outbox.actions.sent(entry));
         } catch (error) {
           if (!(error instanceof Refused)) {
@@ -132,7 +197,7 @@ export function flush(): Thunk<Promise<void>> {
             retry = setTimeout(() => void dispatch(flush()), RETRY_MS);
             return;
           }
-          keep.drop(entry);
+          await device.settle(entry, undefined);
           dispatch(outbox.actions.sendingRefused({ entry, reason: error.message }));
         }
       }
@@ -153,65 +218,76 @@ export function acknowledgeRefusals(): Thunk {
 
 const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';
 
-/** Begins a find on a first piece, with what it is taken for, if anything. @returns its id */
-export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; context: Case['context'] }): Thunk<string> {
-  return (dispatch) => {
+/** Begins a find on a first piece, with what it is taken for, if anything. @returns its id, as soon as it is kept */
+export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; context: Case['context'] }): Thunk<Promise<string | undefined>> {
+  return async (dispatch) => {
     const find = newId();
     const { kingdom, bodyPlan, placeNote, target } = start;
     const startedAt = dispatch(now());
     const context = { ...start.context, month: new Date(startedAt).getMonth() + 1 };
-    dispatch(add(
+    const kept = await dispatch(add(
       { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(placeNote ? { placeNote } : {}), person: dispatch(person()) } },
       { kind: 'pieces', find, body: { id: newId() as PieceId, at: dispatch(now()), purpose: 'decide' } },
       ...(target ? [{ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } } as const] : []),
       { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },
     ));
-    return find;
+    return kept ? find : undefined;
   };
 }
 
-export function tellContext(find: string, context: Case['context']): Thunk {
-  return (dispatch) => dispatch(add({ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } }));
+/** Tells what stands around it. Two answers in quick succession are both kept: what each changes is laid over what stands by then. */
+export function tellContext(find: string, context: Case['context']): Thunk<Promise<boolean>> {
+  return (dispatch, getState) => {
+    const standing = () => getState().finds[find]?.record?.context ?? {};
+    const was = standing();
+    const names = [...new Set([...Object.keys(was), ...Object.keys(context)])] as (keyof Case['context'])[];
+    const changed = names.filter((name) => was[name] !== context[name]);
+    const [id, at] = [newId(), dispatch(now())];
+    return dispatch(addMade(() => {
+      const rest = Object.entries(standing()).filter(([name]) => !changed.includes(name as keyof Case['context']));
+      const told = changed.flatMap((name) => (context[name] === undefined ? [] : [[name, context[name]] as const]));
+      return [{ kind: 'contexts', find, body: { id, at, context: Object.fromEntries([...rest, ...told]) } }];
+    }));
+  };
 }
 
-export function changeTarget(find: string, taxon: TaxonId): Thunk {
+export function changeTarget(find: string, taxon: TaxonId): Thunk<Promise<boolean>> {
   return (dispatch) => dispatch(add({ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon } }));
 }
 
 export function startPiece(find: string, purpose: 'decide' | 'compare'): Thunk<PieceId> {
   return (dispatch) => {
     const id = newId() as PieceId;
-    dispatch(add({ kind: 'pieces', find, body: { id, at: dispatch(now()), purpose } }));
+    void dispatch(add({ kind: 'pieces', find, body: { id, at: dispatch(now()), purpose } }));
     return id;
   };
 }
 
-export function read(find: string, reading: { piece: PieceId; character: CharacterId; value: ReadingValue; sureness: Sureness; note?: string }): Thunk<ReadingId> {
-  return (dispatch) => {
+export function read(find: string, reading: { piece: PieceId; character: CharacterId; value: ReadingValue; sureness: Sureness; note?: string }): Thunk<Promise<ReadingId | undefined>> {
+  return async (dispatch) => {
     const body: Reading = { ...reading, id: newId() as ReadingId, by: dispatch(person()), at: dispatch(now()) };
-    dispatch(add({ kind: 'readings', find, body }));
-    return body.id;
+    return await dispatch(add({ kind: 'readings', find, body })) ? body.id : undefined;
   };
 }
 
-export function takeBack(find: string, reading: ReadingId): Thunk {
+export function takeBack(find: string, reading: ReadingId): Thunk<Promise<boolean>> {
   return (dispatch) => dispatch(add({ kind: 'withdrawals', find, body: { id: newId(), at: dispatch(now()), reading } }));
 }
 
 /** What was taken back by a slip is read as it was. */
-export function putForwardAgain(find: string, { piece, character, value, sureness, note }: Reading): Thunk<ReadingId> {
+export function putForwardAgain(find: string, { piece, character, value, sureness, note }: Reading): Thunk<Promise<ReadingId | undefined>> {
   return read(find, { piece, character, value, sureness, ...(note ? { note } : {}) });
 }
 
-export function passOver(find: string, piece: PieceId, character: CharacterId): Thunk {
+export function passOver(find: string, piece: PieceId, character: CharacterId): Thunk<Promise<boolean>> {
   return (dispatch) => dispatch(add({ kind: 'skips', find, body: { id: newId(), at: dispatch(now()), piece, character } }));
 }
 
 /** The person's own decision, with the verdict it was made on. */
-export function recordDecision(find: string, verdict: Verdict, choice: Choice, reason?: string): Thunk {
+export function recordDecision(find: string, verdict: Verdict, choice: Choice, reason?: string): Thunk<Promise<boolean>> {
   return (dispatch) => {
     const id = newId();
-    dispatch(add(
+    return dispatch(add(
       { kind: 'verdicts', find, body: { id, at: dispatch(now()), verdict } },
       { kind: 'decisions', find, body: { id: newId(), at: dispatch(now()), verdict: id, choice, by: dispatch(person()), ...(reason ? { reason } : {}) } },
     ));

@@ -1,17 +1,19 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { FindRecord, FindSummary } from '@pause/core';
+import { z } from 'zod';
 import type { Evaluation } from '../evaluate/evaluate';
 import { applyEntry, type Entry } from './entries';
 
 export type Status = 'idle' | 'loading' | 'ready' | 'failed';
 
-interface Person {
-  readonly id: string;
-  readonly name: string;
-  readonly demo: boolean;
+export const Person = z.object({
+  id: z.string(),
+  name: z.string(),
+  demo: z.boolean(),
   /** To add to this device's clock. */
-  readonly offsetMs: number;
-}
+  offsetMs: z.number(),
+});
+export type Person = z.infer<typeof Person>;
 interface MeState {
   readonly status: Status;
   readonly person?: Person;
@@ -72,8 +74,10 @@ export const finds = createSlice({
     ),
     findLoaded: (state, { payload: { id, record, waiting } }: PayloadAction<{ id: string; record: FindRecord | undefined; waiting: readonly Entry[] }>): FindsState => {
       const whole = waiting.filter((entry) => entry.find === id).reduce(applyEntry, record);
-      const change = (state[id]?.change ?? 0) + 1;
-      return { ...state, [id]: whole ? { status: 'ready', record: whole, change } : { status: 'missing', change } };
+      const open = state[id];
+      if (open?.record && whole && JSON.stringify(open.record) === JSON.stringify(whole)) return { ...state, [id]: { ...open, status: 'ready' } };
+      const change = (open?.change ?? 0) + 1;
+      return { ...state, [id]: whole ? { ...(open ?? {}), status: 'ready', record: whole, change } : { status: 'missing', change } };
     },
     findFailed: (state, { payload: { id, error } }: PayloadAction<{ id: string; error: string }>): FindsState => (
       { ...state, [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'failed', error } }
@@ -108,6 +112,8 @@ interface OutboxState {
   readonly sending: boolean;
   /** The last try did not reach the server. */
   readonly away: boolean;
+  /** Why the last thing told was not kept on this device, and so does not count. */
+  readonly notKept?: string;
 }
 const same = (a: Entry, b: Entry) => a.kind === b.kind && a.body.id === b.body.id;
 
@@ -117,7 +123,12 @@ export const outbox = createSlice({
   name: 'outbox',
   initialState: emptyOutbox,
   reducers: {
-    outboxOpened: (state, { payload }: PayloadAction<readonly Entry[]>): OutboxState => ({ ...state, waiting: payload }),
+    /** What waited when the device was opened, before what was told since. */
+    outboxOpened: (state, { payload }: PayloadAction<readonly Entry[]>): OutboxState => (
+      { ...state, waiting: [...payload.filter((entry) => !state.waiting.some((other) => same(entry, other))), ...(state.waiting as readonly Entry[])] }
+    ),
+    notKept: (state, { payload }: PayloadAction<string>): OutboxState => ({ ...state, notKept: payload }),
+    notKeptSeen: ({ notKept: _, ...state }): OutboxState => state,
     sendingStarted: (state): OutboxState => ({ ...state, sending: true }),
     sent: (state, { payload }: PayloadAction<Entry>): OutboxState => (
       { ...state, away: false, waiting: state.waiting.filter((entry) => !same(entry, payload)) }
@@ -125,6 +136,7 @@ export const outbox = createSlice({
     sendingRefused: (state, { payload }: PayloadAction<Refusal>): OutboxState => (
       { ...state, away: false, waiting: state.waiting.filter((entry) => !same(entry, payload.entry)), refused: [...state.refused, payload] }
     ),
+    reached: (state): OutboxState => (state.away ? { ...state, away: false } : state),
     sendingAway: (state): OutboxState => ({ ...state, away: true }),
     sendingEnded: (state): OutboxState => ({ ...state, sending: false }),
     refusalSeen: (state): OutboxState => ({ ...state, refused: [] }),

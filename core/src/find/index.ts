@@ -38,7 +38,8 @@ export type FindRecord = z.infer<typeof FindRecord>;
 /** A line of the log of finds. */
 export const FindSummary = z.strictObject({
   id,
-  number: z.number().int().positive(),
+  /** Given by the server; a find that has not been there yet has none. */
+  number: z.number().int().positive().optional(),
   startedAt: Instant,
   kingdom: Kingdom,
   placeNote: z.string().optional(),
@@ -48,6 +49,18 @@ export const FindSummary = z.strictObject({
   choice: Choice.optional(),
 });
 export type FindSummary = z.infer<typeof FindSummary>;
+
+/** The line of the log that stands for a find, from all that is on record of it. */
+export function summaryOf(record: FindRecord): FindSummary {
+  const last = <T extends { readonly at: string }>(all: readonly T[]): T | undefined => all.reduce<T | undefined>((a, b) => (a && a.at > b.at ? a : b), undefined);
+  const { id, number, startedAt, kingdom, placeNote } = record;
+  const [target, verdict, decision] = [last(record.targets)?.taxon, last(record.verdicts)?.verdict.outcome, last(record.decisions)?.choice];
+  return {
+    id, startedAt, kingdom, readings: record.readings.length,
+    ...(number === undefined ? {} : { number }), ...(placeNote === undefined ? {} : { placeNote }),
+    ...(target === undefined ? {} : { target }), ...(verdict === undefined ? {} : { outcome: verdict }), ...(decision === undefined ? {} : { choice: decision }),
+  };
+}
 
 /**
  * The find as the deciding function sees it, for this guide. The same record gives the same case in the browser

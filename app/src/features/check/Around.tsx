@@ -42,7 +42,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
     const now = context.stages ?? [];
     const next = now.includes(stage) ? now.filter((s) => s !== stage) : [...now, stage];
     const { stages: _, ...rest } = context;
-    act(tellContext(record.id, next.length > 0 ? { ...rest, stages: next } : rest));
+    void act(tellContext(record.id, next.length > 0 ? { ...rest, stages: next } : rest));
   };
   const parts = taxon.taxon.parts;
   const traced = asksForTracing({ context } as Case, taxon);
@@ -118,14 +118,14 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
         {GEAR.map((gear) => (
           <Chip key={gear} kind="checkbox" label={upper(gear)} chosen={context.gear?.includes(gear) ?? true} onPress={() => {
             const now = context.gear ?? GEAR;
-            tell({ gear: [...(now.includes(gear) ? now.filter((g) => g !== gear) : [...now, gear])] });
+            void tell({ gear: [...(now.includes(gear) ? now.filter((g) => g !== gear) : [...now, gear])] });
           }} />
         ))}
         <Chip kind="checkbox" label="A nose that smells" chosen={context.cannotSmell !== true} onPress={() => tell({ cannotSmell: context.cannotSmell !== true })} />
       </Ask>
       <Height elevation={context.elevation} onTell={(elevation) => {
         const { elevation: _, ...rest } = context;
-        act(tellContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));
+        void act(tellContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));
       }} />
     </View>
   );
@@ -144,7 +144,7 @@ function Eaters({ record, target }: { readonly record: FindRecord; readonly targ
   const tell = (eaters: NonNullable<Context['eaters']>) => act(tellContext(record.id, { ...record.context, eaters }));
   const toggle = (caution: (typeof cautions)[number]) => {
     const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
-    tell([{ name: 'one of you', cautions: now }]);
+    void tell([{ name: 'one of you', cautions: now }]);
   };
   if (cautions.length === 0) return null;
   return (

@@ -112,20 +112,24 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   const answer = useLatest(({ value, sureness, note }: Answer) => {
     if (!check || judging) return;
     setTold({ character: check.character, before: evaluation });
-    const id = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) }));
-    setLast({ reading: id, words: readingWords({ character: check.character, value }), rows: verdict.rows });
-    settleDown();
+    void act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) })).then((reading) => {
+      // Said only once it is kept; what was not kept may be told again.
+      if (!reading) return setTold(undefined);
+      setLast({ reading, words: readingWords({ character: check.character, value }), rows: verdict.rows });
+      settleDown();
+    });
   });
   const pass = useLatest(() => {
     if (!check || judging) return;
     setTold({ character: check.character, before: evaluation });
-    act(passOver(record.id, piece, check.character));
+    void act(passOver(record.id, piece, check.character));
     setLast(undefined);
     settleDown();
   });
   const back = () => {
     if (!last) return;
-    act(takeBack(record.id, last.reading));
+    void act(takeBack(record.id, last.reading));
+    setTold(undefined);
     setLast(undefined);
     settleDown();
   };
@@ -138,7 +142,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
     else pass();
   };
   const cannotSmell = useLatest(() => {
-    act(tellContext(record.id, { ...record.context, cannotSmell: true }));
+    void act(tellContext(record.id, { ...record.context, cannotSmell: true }));
     settleDown();
   });
   useKeys({ z: back, '?': () => setSheet(!sheet) }, wide);

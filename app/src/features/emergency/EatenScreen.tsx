@@ -84,7 +84,7 @@ function ReadOut() {
     <View style={styles.block}>
       <Heading>What it may have been</Heading>
       <View role="radiogroup" aria-label="What it may have been" style={styles.finds}>
-        {finds.slice(0, 8).map((f) => <Chip key={f.id} label={`${f.number} · ${commonName(f.target ?? '')}`} chosen={f.id === chosen} onPress={() => setChosen(f.id === chosen ? undefined : f.id)} />)}
+        {finds.slice(0, 8).map((f) => <Chip key={f.id} label={`${f.number ?? 'new'} · ${commonName(f.target ?? '')}`} chosen={f.id === chosen} onPress={() => setChosen(f.id === chosen ? undefined : f.id)} />)}
       </View>
       {find && taxon ? (
         <View style={styles.block} role="status">

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { loadList } from '../../store/actions';
 import { useAct } from '../../store/store';
+import { UpdateLine } from '../../store/UpdateLine';
 import { Body, Loading, Notice, Rule, Screen, Title } from '../../ui';
 import { FindLine } from './FindLine';
 import { useFinds, useToday } from './useFinds';
@@ -16,6 +17,7 @@ export function FindsScreen() {
   const collected = items.filter((find) => find.choice === 'collect').length;
   return (
     <Screen>
+      <UpdateLine />
       <Title>Finds</Title>
       {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
       {status === 'failed' ? <Notice title="The notebook could not be opened" text={error ?? ''} action="Try again" onAction={() => void act(loadList())} /> : null}

@@ -7,10 +7,12 @@ import { useAct, useApp } from '../../store/store';
 export function useFinds() {
   const act = useAct();
   const ready = useApp((state) => state.me.status === 'ready');
-  const waiting = useApp((state) => state.outbox.waiting.length);
+  const waits = useApp((state) => state.outbox.waiting.length > 0);
   useFocusEffect(useCallback(() => {
-    if (ready && waiting === 0) void act(loadList());
-  }, [act, ready, waiting]));
+    if (ready) void act(loadList());
+    // Once more when everything has been sent.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [act, ready, waits]));
   return useApp((state) => state.list);
 }
 

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { unnamedOf, type CharacterId, type Check, type FindRecord, type TaxonId } from '@pause/core';
 import type { Candidate, Identification } from '@pause/core/identify';
@@ -33,6 +33,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const find = useMemo(() => unnamedOf(record, guide), [record]);
   const earlier = useApp((state) => state.list.items);
   const told = useIdentification(find, earlier);
+  const answering = useRef<CharacterId>(undefined);
   const [later, setLater] = useState<readonly CharacterId[]>([]);
   const piece = record.pieces.filter((p) => p.purpose === 'decide').at(-1)?.id;
   if (!told || !piece) return <Screen><Loading what="Comparing with the guide …" /></Screen>;
@@ -41,13 +42,16 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const next = told.checks.find((c) => !passed.has(c.character));
   const last = [...record.readings].sort((a, b) => (a.at < b.at ? 1 : -1)).find((r) => !record.withdrawals.some((w) => w.reading === r.id));
   const name = (taxon: TaxonId, to: 'around' | 'verdict' = 'around') => {
-    act(changeTarget(record.id, taxon));
     const [only, ...more] = guide.taxon(taxon)?.taxon.parts ?? [];
-    if (only && more.length === 0) act(tellContext(record.id, { ...record.context, part: only.part, use: only.use }));
-    router.replace(to === 'around' ? { pathname: '/find/[id]/around', params: { id: record.id, first: '1' } } : { pathname: '/find/[id]/verdict', params: { id: record.id } });
+    const named = act(changeTarget(record.id, taxon));
+    if (only && more.length === 0) void act(tellContext(record.id, { ...record.context, part: only.part, use: only.use }));
+    void named.then((kept) => kept && router.replace(to === 'around' ? { pathname: '/find/[id]/around', params: { id: record.id, first: '1' } } : { pathname: '/find/[id]/verdict', params: { id: record.id } }));
   };
   const answer = ({ value, sureness, note }: Answer) => {
-    if (next) act(read(record.id, { piece, character: next.character, value, sureness, ...(note ? { note } : {}) }));
+    // Until it is kept the same question stands: a second tap on it is no second answer.
+    if (!next || answering.current === next.character) return;
+    answering.current = next.character;
+    void act(read(record.id, { piece, character: next.character, value, sureness, ...(note ? { note } : {}) })).then(() => { answering.current = undefined; });
   };
   const card = next ? (
     <AnswerCard
@@ -58,8 +62,8 @@ function Naming({ record }: { readonly record: FindRecord }) {
       effects={[]}
       keys={wide}
       onAnswer={answer}
-      onPass={() => { act(passOver(record.id, piece, next.character)); setLater([...later, next.character]); }}
-      {...(record.context.cannotSmell ? {} : { onCannotSmell: () => { act(tellContext(record.id, { ...record.context, cannotSmell: true })); } })}
+      onPass={() => { void act(passOver(record.id, piece, next.character)); setLater([...later, next.character]); }}
+      {...(record.context.cannotSmell ? {} : { onCannotSmell: () => { void act(tellContext(record.id, { ...record.context, cannotSmell: true })); } })}
       beside={<Pictures find={record.id} character={next.character} />}
     />
   ) : <Body soft>The guide knows no further look that would tell these apart. Name one and check it, or leave the name open.</Body>;
@@ -70,7 +74,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
       <Title>What could it be?</Title>
     </View>
   );
-  const back = last ? <Button label="Take back the last answer" tone="plain" style={styles.start} onPress={() => { act(takeBack(record.id, last.id)); }} /> : null;
+  const back = last ? <Button label="Take back the last answer" tone="plain" style={styles.start} onPress={() => { void act(takeBack(record.id, last.id)); }} /> : null;
   if (tablet) {
     return (
       <Screen panes rooms={wide} strip={<DangerStrip told={told} />}>
@@ -127,8 +131,8 @@ function Candidates({ told, record, onName }: { readonly told: Identification; r
   const [family] = told.families;
   const genus = genusOf(shown[0]?.taxon);
   const leaveOpen = (openName: NonNullable<FindRecord['context']['openName']>) => {
-    act(tellContext(record.id, { ...record.context, openName }));
-    router.replace({ pathname: '/find/[id]', params: { id: record.id } });
+    void act(tellContext(record.id, { ...record.context, openName }))
+      .then((kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }));
   };
   return (
     <View style={styles.block} role="list" aria-label="Candidates">

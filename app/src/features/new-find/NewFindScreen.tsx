@@ -37,18 +37,16 @@ export function NewFindScreen() {
 
   const choose = (taxon: CompiledTaxon, of = chosenPlan) => {
     if (find) {
-      act(changeTarget(find, taxon.id));
-      router.replace({ pathname: '/find/[id]/check', params: { id: find } });
+      void act(changeTarget(find, taxon.id)).then((kept) => kept && router.replace({ pathname: '/find/[id]/check', params: { id: find } }));
       return;
     }
     if (!of) return;
     const [only, ...more] = taxon.taxon.parts;
     const note = placeNote.trim();
-    const id = act(startFind({
+    void act(startFind({
       kingdom: of.kingdom, bodyPlan: of.id, target: taxon.id, ...(note ? { placeNote: note } : {}),
       context: only && more.length === 0 ? { part: only.part, use: only.use } : {},
-    }));
-    router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } });
+    })).then((id) => { if (id) router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }); });
   };
 
   return (
@@ -92,8 +90,8 @@ export function NewFindScreen() {
             <Button label="I have no name for it yet" tone="outline" disabled={!ready} style={styles.unnamed} onPress={() => {
               if (!chosenPlan) return;
               const note = placeNote.trim();
-              const id = act(startFind({ kingdom: chosenPlan.kingdom, bodyPlan: chosenPlan.id, ...(note ? { placeNote: note } : {}), context: {} }));
-              router.push({ pathname: '/find/[id]/name', params: { id } });
+              void act(startFind({ kingdom: chosenPlan.kingdom, bodyPlan: chosenPlan.id, ...(note ? { placeNote: note } : {}), context: {} }))
+                .then((id) => { if (id) router.push({ pathname: '/find/[id]/name', params: { id } }); });
             }} />
           )}
           <View style={styles.field}>

@@ -37,8 +37,8 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   }
   const stray = () => {
     act(counts.actions.strayFound(record.id));
-    const id = act(startFind({ kingdom: record.kingdom, bodyPlan: record.bodyPlan ?? '', placeNote: `Stray among the pieces of ${record.number ? `find ${record.number}` : commonName(find.target)}`, context: {} }));
-    router.push({ pathname: '/find/[id]/name', params: { id } });
+    void act(startFind({ kingdom: record.kingdom, bodyPlan: record.bodyPlan ?? '', placeNote: `Stray among the pieces of ${record.number ? `find ${record.number}` : commonName(find.target)}`, context: {} }))
+      .then((id) => { if (id) router.push({ pathname: '/find/[id]/name', params: { id } }); });
   };
   const slips = told.slips.slice(1);
   const strip = (

@@ -5,6 +5,7 @@ import type { FindSummary } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { loadList } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
+import { UpdateLine } from '../../store/UpdateLine';
 import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, space, Title, useWide } from '../../ui';
 import { FindLine } from '../finds/FindLine';
 import { useFinds, useToday } from '../finds/useFinds';
@@ -17,17 +18,19 @@ export function StartScreen() {
   const act = useAct();
   const wide = useWide();
   const person = useApp((state) => state.me.person);
+  const away = useApp((state) => state.outbox.away);
   const { status, items, error } = useFinds();
   const today = useToday();
   const open = items.filter((find) => find.choice === undefined);
   const lately = items.filter((find) => find.choice !== undefined).slice(0, SHOWN);
   return (
     <Screen>
+      <UpdateLine />
       <View style={styles.head}>
         {wide ? null : <PauseMark size={40} colour={colour.ink} />}
         <View style={styles.grow}>
           <Title>Before you pick it</Title>
-          <Small soft>{person ? `${person.name}’s notebook${person.demo ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}` : 'Opening the notebook …'}</Small>
+          <Small soft>{person ? `${person.name}’s notebook${person.demo ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}${away ? ' · without a connection, as this device knows it' : ''}` : 'Opening the notebook …'}</Small>
         </View>
       </View>
       <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>

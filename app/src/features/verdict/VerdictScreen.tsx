@@ -187,8 +187,8 @@ function OwnDecision({ record, verdict }: { readonly record: FindRecord; readonl
   const [against, setAgainst] = useState(false);
   const decide = (choice: Choice) => {
     const word = choice === 'collect' && child ? `An adult, ${adult.trim()}, looked at it.` : '';
-    act(recordDecision(record.id, verdict, choice, [word, reason.trim()].filter(Boolean).join(' ') || undefined));
-    router.replace({ pathname: '/find/[id]', params: { id: record.id } });
+    void act(recordDecision(record.id, verdict, choice, [word, reason.trim()].filter(Boolean).join(' ') || undefined))
+      .then((kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }));
   };
   const collects = verdict.outcome === 'collect';
   const child = useApp((state) => state.look.child);

@@ -1,0 +1,158 @@
+/** The notebook on the device: the browser's own database, and what the store makes of it without a connection. */
+import 'fake-indexeddb/auto';
+import './guide';
+import type { FindRecord } from '@pause/core';
+import { Dexie } from 'dexie';
+import { acknowledgeNotKept, flush, loadFind, loadList, loadMe, openOutbox, read, startFind } from '../src/store/actions';
+import { browserDevice, NotKept } from '../src/store/device';
+import type { Entry } from '../src/store/entries';
+import { rig } from './rig';
+
+const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
+const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
+const entry = (kind: Entry['kind'], id: string, second: number, body: object = {}) => ({ kind, find: 'f', body: { id, ...(kind === 'finds' ? { startedAt: at(second), kingdom: 'Fungi', person: 'mirel' } : { at: at(second) }), ...body } }) as unknown as Entry;
+const MADE = [entry('finds', 'f', 0), entry('pieces', 'p', 1, { purpose: 'decide' }), entry('targets', 't', 2, { taxon: 'boletus-edulis' })];
+const RECORD = { id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', pieces: [], targets: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [] } as unknown as FindRecord;
+
+describe('in the browser’s own database', () => {
+  beforeEach(async () => {
+    localStorage.clear();
+    for (const name of await Dexie.getDatabaseNames()) await Dexie.delete(name);
+  });
+
+  test('what waits comes back in the order in which it was made, in another tab too', async () => {
+    await browserDevice(localStorage).put([...MADE].reverse());
+    const again = browserDevice(localStorage);
+    expect(await again.waiting()).toEqual(MADE);
+    await again.settle(MADE[1]!, RECORD);
+    expect(await browserDevice(localStorage).waiting()).toEqual([MADE[0], MADE[2]]);
+    expect(await again.record('f')).toEqual(RECORD);
+  });
+
+  test('the same entry twice is one entry', async () => {
+    const device = browserDevice(localStorage);
+    await device.put(MADE);
+    await device.put([MADE[0]!]);
+    expect(await device.waiting()).toHaveLength(3);
+  });
+
+  test('what an earlier version kept is taken over, and nothing of it is lost to nonsense beside it', async () => {
+    localStorage.setItem('pause:waiting:finds:f', JSON.stringify(MADE[0]));
+    localStorage.setItem('pause:waiting:pieces:p', JSON.stringify(MADE[1]));
+    localStorage.setItem('pause:waiting:readings:x', '{');
+    localStorage.setItem('another', 'thing');
+    expect(await browserDevice(localStorage).waiting()).toEqual(MADE.slice(0, 2));
+    expect(Object.keys(localStorage)).toEqual(['another']);
+  });
+
+  test('who and which finds come back; what is no record is not believed', async () => {
+    const device = browserDevice(localStorage);
+    expect([await device.person(), await device.list(), await device.record('f')]).toEqual([undefined, undefined, undefined]);
+    await device.keepPerson({ id: 'mirel', name: 'Mirel', demo: true, offsetMs: 5 });
+    await device.keepList([{ id: 'f', startedAt: at(0), kingdom: 'Fungi', readings: 0 }]);
+    await device.keepRecord({ ...RECORD, kingdom: 'Animalia' } as unknown as FindRecord);
+    expect(await device.person()).toEqual({ id: 'mirel', name: 'Mirel', demo: true, offsetMs: 5 });
+    expect(await device.list()).toHaveLength(1);
+    expect(await device.record('f')).toBeUndefined();
+  });
+
+  test('a browser that keeps nothing says so, and what only spares a question stays silent', async () => {
+    const real = globalThis.indexedDB;
+    Object.defineProperty(Dexie.dependencies, 'indexedDB', { value: { open: () => { throw new DOMException('no', 'SecurityError'); } }, configurable: true, writable: true });
+    const device = browserDevice(localStorage);
+    await expect(device.put(MADE)).rejects.toEqual(new NotKept('refused'));
+    expect(await device.waiting()).toEqual([]);
+    Object.defineProperty(Dexie.dependencies, 'indexedDB', { value: real, configurable: true, writable: true });
+    await device.put(MADE);
+    expect(await device.waiting()).toEqual(MADE);
+  });
+});
+
+describe('without a connection', () => {
+  const START = { kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius', context: {} } as unknown as Parameters<typeof startFind>[0];
+  const ridges = (piece: string) => ({ piece: piece as never, character: 'hymenophore' as never, value: { kind: 'states' as const, states: ['ridges' as never] }, sureness: 'sure' as const });
+
+  /** One find made and sent, then the tab closed and the server gone. */
+  async function gone() {
+    const it = rig();
+    await it.store.dispatch(loadMe());
+    const id = (await it.store.dispatch(startFind(START)))!;
+    await settle();
+    await it.store.dispatch(loadList());
+    it.server.away = true;
+    const store = it.open();
+    await store.dispatch(openOutbox());
+    await store.dispatch(loadMe());
+    return { ...it, store, id };
+  }
+
+  test('person, log and find are there, and a find can be begun and answered', async () => {
+    const { store, id } = await gone();
+    expect(store.getState().me).toMatchObject({ status: 'ready', person: { name: 'Mirel Aschkar' } });
+    await store.dispatch(loadList());
+    expect(store.getState().list).toMatchObject({ status: 'ready', items: [{ id }] });
+    await store.dispatch(loadFind(id));
+    expect(store.getState().finds[id]).toMatchObject({ status: 'ready', record: { targets: [{ taxon: 'cantharellus-cibarius' }] } });
+    const other = (await store.dispatch(startFind(START)))!;
+    await store.dispatch(read(other, ridges(store.getState().finds[other]!.record!.pieces[0]!.id)));
+    await store.dispatch(loadList());
+    expect(store.getState().list.items.map((f) => [f.id, f.readings])).toEqual([[other, 1], [id, 0]]);
+    expect(store.getState().outbox).toMatchObject({ away: true });
+  });
+
+  test('what was told there arrives when the server is back, once, and stays on the device', async () => {
+    const { store, id, server, records, here, kept, sent } = await gone();
+    await store.dispatch(loadFind(id));
+    const piece = store.getState().finds[id]!.record!.pieces[0]!.id;
+    await store.dispatch(read(id, ridges(piece)));
+    expect(kept.size).toBe(1);
+    server.away = false;
+    await store.dispatch(flush());
+    await store.dispatch(flush());
+    expect(records.get(id)?.readings).toHaveLength(1);
+    expect(sent.filter((e) => e.kind === 'readings')).toHaveLength(1);
+    expect([kept.size, here.get(id)?.readings.length]).toEqual([0, 1]);
+  });
+
+  test('a find whose entries went while it was not open is whole on the device all the same', async () => {
+    const { store, id, server, here, kept, open } = await gone();
+    await store.dispatch(loadFind(id));
+    await store.dispatch(read(id, ridges(store.getState().finds[id]!.record!.pieces[0]!.id)));
+    here.set(id, { ...here.get(id)!, readings: [] });
+    const reopened = open();
+    await reopened.dispatch(openOutbox());
+    server.away = false;
+    await settle();
+    await reopened.dispatch(flush());
+    expect(reopened.getState().finds[id]).toBeUndefined();
+    expect([kept.size, here.get(id)?.readings.length]).toEqual([0, 1]);
+  });
+
+  test('an answer that the server has not heard of is not lost to a slower answer of the server', async () => {
+    const { store, id, server } = await gone();
+    await store.dispatch(loadFind(id));
+    server.away = false;
+    const slow = store.dispatch(loadFind(id));
+    await store.dispatch(read(id, ridges(store.getState().finds[id]!.record!.pieces[0]!.id)));
+    await slow;
+    await settle();
+    expect(store.getState().finds[id]?.record?.readings).toHaveLength(1);
+  });
+});
+
+test('a device that is full says so; the answer is not on the screen, and can be told again', async () => {
+  const it = rig();
+  await it.store.dispatch(loadMe());
+  const id = (await it.store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'cantharelloid', context: {} } as never)))!;
+  const piece = it.store.getState().finds[id]!.record!.pieces[0]!.id;
+  const tell = () => it.store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'cant-tell' }, sureness: 'sure' }));
+  it.storage.full = true;
+  expect(await tell()).toBeUndefined();
+  expect(it.store.getState().outbox.notKept).toBe('This device’s storage is full.');
+  expect(it.store.getState().finds[id]?.record?.readings).toEqual([]);
+  it.storage.full = false;
+  it.store.dispatch(acknowledgeNotKept());
+  expect(await tell()).toBeDefined();
+  expect(it.store.getState().outbox.notKept).toBeUndefined();
+  expect(it.store.getState().finds[id]?.record?.readings).toHaveLength(1);
+});
