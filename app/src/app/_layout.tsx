@@ -16,7 +16,6 @@ import { browserDevice } from '../store/device';
 import { keepCounts, keptCounts } from '../store/counts';
 import { keepLook, keptLook } from '../store/look';
 import { makeStore, useApp, type Store } from '../store/store';
-import { keepApplication } from '../store/worker';
 import { Notice } from '../ui/Notice';
 import { LargeText } from '../ui/Words';
 import { applyLook, colour, space } from '../ui/tokens';
@@ -38,6 +37,28 @@ function keepOwn(store: Store): void {
   });
 }
 
+/** The screen stands first; then what this device keeps, what the server knows, and last the application for when there is no connection. */
+function openNotebook(store: Store): () => void {
+  const again = () => {
+    void store.dispatch(flush());
+    void store.dispatch(loadMe());
+  };
+  const begin = () => {
+    void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).then(() => import('../store/worker')).then((worker) => worker.keepApplication(store.dispatch)).catch(() => undefined);
+  };
+  // The screen's own program may still be on its way.
+  const whenDrawn = () => {
+    if (document.querySelector('[role="main"]')) setTimeout(begin, 0);
+    else drawn = requestAnimationFrame(whenDrawn);
+  };
+  let drawn = requestAnimationFrame(whenDrawn);
+  window.addEventListener('online', again);
+  return () => {
+    cancelAnimationFrame(drawn);
+    window.removeEventListener('online', again);
+  };
+}
+
 export default function Layout() {
   const [fontsReady, fontsFailed] = useFonts({
     AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_600SemiBold, BricolageGrotesque_600SemiBold, BricolageGrotesque_700Bold,
@@ -49,19 +70,13 @@ export default function Layout() {
       const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage), counts: keptCounts(window.localStorage) });
       keepOwn(store);
       setLoaded(store);
-      // The screen stands first; then what this device keeps, then what the server knows.
-      void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe()));
-      void keepApplication(store.dispatch).catch(() => undefined);
-      window.addEventListener('online', () => {
-        void store.dispatch(flush());
-        void store.dispatch(loadMe());
-      });
     }, () => setLoaded('failed'));
   }, []);
   useEffect(open, [open]);
   const ready = (fontsReady || fontsFailed !== null) && loaded !== undefined;
   // What the page shows by itself makes way for the program.
   useLayoutEffect(() => { if (ready) document.getElementById('first')?.remove(); }, [ready]);
+  useEffect(() => (loaded && loaded !== 'failed' && ready ? openNotebook(loaded) : undefined), [loaded, ready]);
   if (!ready) return null;
   if (loaded === 'failed') {
     return (

@@ -1,8 +1,6 @@
-import { FindRecord, FindSummary } from '@pause/core';
-import type { Dexie, Table } from 'dexie';
-import { z } from 'zod';
+import type { FindRecord, FindSummary } from '@pause/core';
 import type { Entry } from './entries';
-import { Person } from './slices';
+import type { Person } from './slices';
 
 /**
  * What this device keeps of the notebook, so that it is whole without a connection. The store is only the working
@@ -40,85 +38,38 @@ export function inOrder(entries: readonly Entry[]): Entry[] {
     return x < y ? -1 : x > y ? 1 : ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind);
   });
 }
-const keyOf = (entry: Entry) => `${entry.kind}:${entry.body.id}`;
-
-interface Waiting {
-  readonly key: string;
-  readonly entry: Entry;
-}
-interface Own {
-  readonly key: 'person' | 'list';
-  readonly value: unknown;
-}
-type Notebook = Dexie & { readonly waiting: Table<Waiting, string>; readonly records: Table<FindRecord, string>; readonly own: Table<Own, string> };
-
-/** An earlier version kept what waits in the browser's plain storage, under keys that begin so. */
-const EARLIER = 'pause:waiting:';
-
-async function open(storage: Storage): Promise<Notebook> {
-  const { Dexie: Base } = await import('dexie');
-  // A phone that dies takes nothing along: what is kept is on its storage before anything is said of it.
-  const notebook = new Base('pause-notebook', { chromeTransactionDurability: 'strict' }) as Notebook;
-  notebook.version(1).stores({ waiting: 'key', records: 'id', own: 'key' });
-  await notebook.open();
-  const earlier = Object.keys(storage).filter((key) => key.startsWith(EARLIER));
-  const taken = earlier.flatMap((key): Waiting[] => {
-    try {
-      const entry = JSON.parse(storage.getItem(key) ?? '') as Entry;
-      return [{ key: keyOf(entry), entry }];
-    } catch {
-      return [];
-    }
-  });
-  await notebook.waiting.bulkPut(taken);
-  for (const key of earlier) storage.removeItem(key);
-  return notebook;
-}
-
-const isFull = (error: unknown): boolean => {
-  const { name, inner } = error as { name?: string; inner?: { name?: string } };
-  return name === 'QuotaExceededError' || inner?.name === 'QuotaExceededError';
+/** What the device does where what keeps its notebook could not even be fetched. */
+const nothingKept: Device = {
+  put: () => Promise.reject(new NotKept('refused')),
+  settle: () => Promise.resolve(),
+  waiting: () => Promise.resolve([]),
+  keepRecord: () => Promise.resolve(),
+  record: () => Promise.resolve(undefined),
+  keepList: () => Promise.resolve(),
+  list: () => Promise.resolve(undefined),
+  keepPerson: () => Promise.resolve(),
+  person: () => Promise.resolve(undefined),
 };
 
-/** The notebook in the browser's own database. What keeps it is fetched when the first is asked of it. */
+/** The notebook in the browser's own database. What keeps it is fetched when the first is asked of it, and again where that failed. */
 export function browserDevice(storage: Storage): Device {
-  let opened: Promise<Notebook> | undefined;
-  const notebook = () => {
-    opened ??= open(storage);
-    opened.catch(() => { opened = undefined; });
-    return opened;
-  };
-  /** What only spares asking the server again may fail without a word. */
-  const quietly = async <T>(work: (notebook: Notebook) => PromiseLike<T>): Promise<T | undefined> => {
-    try {
-      return await work(await notebook());
-    } catch {
-      return undefined;
-    }
+  let opened: Promise<Device> | undefined;
+  const device = () => {
+    opened ??= import('./notebook').then((m) => m.notebook(storage));
+    return opened.catch(() => {
+      opened = undefined;
+      return nothingKept;
+    });
   };
   return {
-    put: async (entries) => {
-      try {
-        await (await notebook()).waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry })));
-      } catch (error) {
-        throw new NotKept(isFull(error) ? 'full' : 'refused');
-      }
-    },
-    settle: async (entry, record) => {
-      await quietly((all) => all.transaction('rw', all.waiting, all.records, async () => {
-        if (record) await all.records.put(record);
-        await all.waiting.delete(keyOf(entry));
-      }));
-    },
-    waiting: async () => inOrder((await quietly((all) => all.waiting.toArray()) ?? []).map(({ entry }) => entry)),
-    keepRecord: async (record) => { await quietly((all) => all.records.put(record)); },
-    record: async (id) => {
-      const kept = await quietly((all) => all.records.get(id));
-      return kept && FindRecord.safeParse(kept).data;
-    },
-    keepList: async (finds) => { await quietly((all) => all.own.put({ key: 'list', value: finds })); },
-    list: async () => z.array(FindSummary).safeParse((await quietly((all) => all.own.get('list')))?.value).data,
-    keepPerson: async (person) => { await quietly((all) => all.own.put({ key: 'person', value: person })); },
-    person: async () => Person.safeParse((await quietly((all) => all.own.get('person')))?.value).data,
+    put: async (entries) => (await device()).put(entries),
+    settle: async (entry, record) => (await device()).settle(entry, record),
+    waiting: async () => (await device()).waiting(),
+    keepRecord: async (record) => (await device()).keepRecord(record),
+    record: async (id) => (await device()).record(id),
+    keepList: async (finds) => (await device()).keepList(finds),
+    list: async () => (await device()).list(),
+    keepPerson: async (person) => (await device()).keepPerson(person),
+    person: async () => (await device()).person(),
   };
 }

@@ -1,8 +1,7 @@
 export * from './tokens';
 export * from './Words';
 export * from './Marks';
-export { BADGE, PlateView, type Badge } from './PlateView';
-export { BodyPlanDrawing } from './BodyPlanDrawing';
+export { PlateView } from './PlateView';
 export { Button, Chip, ChipRow } from './Button';
 export { Screen, Rule, useTwoPanes, useWide } from './Screen';
 export { Loading, Notice } from './Notice';

@@ -4,9 +4,10 @@ import { partings, relationOverall, viewCase, type Case, type CompiledTaxon, typ
 import type { AtStage } from '@pause/core/plate';
 import { guide } from '../../evaluate/guide';
 import { characterName, commonName, numberWord, stageName } from '../../words/names';
-import { BADGE, Body, Button, colour, Heading, Rule, Small, SmallStrong, space, Strong, useWide, type Badge } from '../../ui';
+import { Body, Button, colour, Heading, Rule, Small, SmallStrong, space, Strong, useWide } from '../../ui';
 import { PlateDrawing } from '../plate/TaxonDrawing';
 import { usePlates } from '../plate/usePlates';
+import { BADGE, Badges, type Badge } from './Badges';
 import { StatePicture } from './StatePicture';
 
 interface SideBySideProps {
@@ -87,7 +88,9 @@ function Drawings({ stages, target, other, shown, mine }: Pick<SideBySideProps, 
         <View key={taxon.id} style={[styles.half, i === 1 && styles.right]}>
           {i === 0 && mine ? mine : (
             <>
-              <PlateDrawing plates={plates} plate={drawn?.plates[i]} height={height} accent={mine ? NOTHING : accent} badges={badges?.[i] ?? []} />
+              <PlateDrawing plates={plates} plate={drawn?.plates[i]} height={height} accent={mine ? NOTHING : accent}>
+                <Badges badges={badges?.[i] ?? []} px={(drawn?.plates[i]?.height ?? 0) / height} />
+              </PlateDrawing>
               <Small soft style={styles.centred}>{stageName(stage)}{drawn?.oneScale ? '' : ', in a scale of its own'}</Small>
             </>
           )}

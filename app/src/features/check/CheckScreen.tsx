@@ -8,7 +8,8 @@ import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '.
 import { useAct } from '../../store/store';
 import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords, upper } from '../../words/names';
 import { movedWords } from '../../words/reasons';
-import { Body, BodyPlanDrawing, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useTwoPanes, useWide } from '../../ui';
+import { Body, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useTwoPanes, useWide } from '../../ui';
+import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { FindFrame, type FindProps, type Judged } from '../FindFrame';
 import { BesideLink } from '../beside/BesideLink';
 import { AnswerCard, cardKey, type Answer } from './card';
@@ -285,7 +286,7 @@ function Header({ record, find, piece }: { readonly record: FindProps['record'];
         <Title>Is it {commonName(find.target)}?</Title>
         <Small soft numberOfLines={1}><Small soft style={styles.scientific}>{scientificName(find.target)}</Small>{wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}</Small>
       </View>
-      {record.bodyPlan && wide ? <BodyPlanDrawing plan={record.bodyPlan} size={64} colour={colour.ink} /> : null}
+      {record.bodyPlan && wide ? <BodyPlanGlyph plan={record.bodyPlan} size={64} colour={colour.ink} /> : null}
     </View>
   );
 }

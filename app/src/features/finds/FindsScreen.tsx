@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { loadList } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { UpdateLine } from '../../store/UpdateLine';
+import { UpdateLine } from '../start/UpdateLine';
 import { Body, Loading, Notice, Rule, Screen, Title } from '../../ui';
 import { FindLine } from './FindLine';
 import { useFinds, useToday } from './useFinds';

@@ -4,7 +4,8 @@ import { FlatList, Pressable, StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, HarmGrade } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine } from '../../words/names';
-import { BodyPlanDrawing, Button, Chip, ChipRow, colour, corner, Notice, Rule, Screen, Small, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
+import { Button, Chip, ChipRow, colour, corner, Notice, Rule, Screen, Small, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
+import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { searchTaxa } from '../new-find/search';
 import { NameField } from '../new-find/NameField';
 import { SharedName } from '../new-find/SharedName';
@@ -50,7 +51,7 @@ export function GuideScreen() {
             onPress={() => setPlan(p.id === plan ? undefined : p.id)}
             style={[styles.plan, p.id === plan && styles.planChosen]}
           >
-            <BodyPlanDrawing plan={p.id} size={34} colour={colour.ink} />
+            <BodyPlanGlyph plan={p.id} size={34} colour={colour.ink} />
           </Pressable>
         ))}
       </View>

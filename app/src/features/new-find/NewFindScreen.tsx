@@ -6,7 +6,8 @@ import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, GRADE } from '../../words/names';
-import { Body, BodyPlanDrawing, Button, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, typeSize, useWide } from '../../ui';
+import { Body, Button, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, typeSize, useWide } from '../../ui';
+import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { useFinds, useToday } from '../finds/useFinds';
 import { usualIn } from '../guide/months';
 import { searchTaxa } from './search';
@@ -139,7 +140,7 @@ function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAga
   return (
     <View style={styles.chosen} role="radiogroup" aria-label="The form chosen">
       <View style={styles.chosenPlan} role="radio" aria-checked aria-label={`${plan.name}: ${plan.hint}`}>
-        <BodyPlanDrawing plan={plan.id} size={56} colour={colour.ink} />
+        <BodyPlanGlyph plan={plan.id} size={56} colour={colour.ink} />
         <View style={styles.grow}>
           <Strong>{plan.name}</Strong>
           <Small soft>{plan.hint}</Small>
@@ -168,7 +169,7 @@ function Plans({ kingdom, title, plan, onPlan }: {
             onPress={() => onPlan(p.id)}
             style={[styles.plan, p.id === plan && styles.planChosen]}
           >
-            <BodyPlanDrawing plan={p.id} size={size} colour={colour.ink} />
+            <BodyPlanGlyph plan={p.id} size={size} colour={colour.ink} />
             <Strong style={styles.planName}>{p.name}</Strong>
           </Pressable>
         ))}

@@ -4,7 +4,7 @@ import type { CompiledTaxon, StageId } from '@pause/core';
 import type { TaxonPlate } from '@pause/core/plate';
 import { guide } from '../../evaluate/guide';
 import { lengthWords } from '../../words/names';
-import { colour, PlateView, Small, space, type Badge } from '../../ui';
+import { colour, PlateView, Small, space } from '../../ui';
 import { usePlates, type Plates } from './usePlates';
 
 interface TaxonDrawingProps {
@@ -27,11 +27,12 @@ export function TaxonDrawing({ taxon, stage, ...how }: TaxonDrawingProps) {
 interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage'> {
   readonly plates: Plates | undefined;
   readonly plate: TaxonPlate | undefined;
-  readonly badges?: readonly Badge[];
+  /** Drawn over it, in units of its sheet. */
+  readonly children?: React.ReactNode;
 }
 
 /** A whole taxon as it has been drawn, with its scale. Its place is kept while what draws is being fetched. */
-export function PlateDrawing({ plates, plate, height, accent, badges, scale = true }: PlateDrawingProps) {
+export function PlateDrawing({ plates, plate, height, accent, children, scale = true }: PlateDrawingProps) {
   const pointed = useMemo(
     () => new Set(plate?.parts.filter((part) => part.of.some((character) => accent.has(character))).flatMap((part) => part.marks)),
     [plate, accent],
@@ -40,7 +41,7 @@ export function PlateDrawing({ plates, plate, height, accent, badges, scale = tr
   const unit = height / plate.height;
   return (
     <View style={styles.drawing}>
-      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed} {...(badges ? { badges } : {})} />
+      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed}>{children}</PlateView>
       {scale ? <View style={styles.scale}>
         {plate.scale ? (
           <>

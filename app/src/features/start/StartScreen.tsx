@@ -5,7 +5,7 @@ import type { FindSummary } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { loadList } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
-import { UpdateLine } from '../../store/UpdateLine';
+import { UpdateLine } from './UpdateLine';
 import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, space, Title, useWide } from '../../ui';
 import { FindLine } from '../finds/FindLine';
 import { useFinds, useToday } from '../finds/useFinds';

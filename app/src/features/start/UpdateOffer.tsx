@@ -1,22 +1,18 @@
 import { StyleSheet, View } from 'react-native';
-import { Button } from '../ui/Button';
-import { colour, space, stroke } from '../ui/tokens';
-import { Small, SmallStrong } from '../ui/Words';
-import { useAct, useApp } from './store';
-import { takeNewer } from './worker';
+import { useAct, useApp } from '../../store/store';
+import { Button, colour, Small, SmallStrong, space, stroke } from '../../ui';
 
 /** A newer Pause is offered, where nobody is in the middle of anything. */
-export function UpdateLine() {
+export function UpdateOffer() {
   const act = useAct();
-  const { waiting, othersOpen } = useApp((state) => state.update);
-  if (!waiting) return null;
+  const othersOpen = useApp((state) => state.update.othersOpen);
   return (
     <View style={styles.line} role="status">
       <View style={styles.words}>
         <SmallStrong>A newer Pause is on this device</SmallStrong>
         <Small>{othersOpen ? 'Another window of Pause is open. Close it first, then try again.' : 'What you have told stays as it is.'}</Small>
       </View>
-      <Button label="Use it now" tone="outline" onPress={() => void takeNewer(act)} />
+      <Button label="Use it now" tone="outline" onPress={() => void import('../../store/worker').then((worker) => worker.takeNewer(act))} />
     </View>
   );
 }
