@@ -1,5 +1,5 @@
 import { summaryOf, type FindRecord, type FindSummary } from '@pause/core';
-import { inPlace } from '../src/evaluate/client';
+import { inPlace, type Evaluator } from '../src/evaluate/client';
 import { Away, Refused, type Api } from '../src/store/api';
 import { applyEntry, type Entry } from '../src/store/entries';
 import { inOrder, NotKept, type Device } from '../src/store/device';
@@ -7,7 +7,7 @@ import type { Person } from '../src/store/slices';
 import { makeStore } from '../src/store/store';
 
 /** A server in memory that can be away, or refuse. */
-export function rig() {
+export function rig(evaluator: Evaluator = inPlace) {
   const onServer = new Map<string, FindRecord>();
   const sent: Entry[] = [];
   const server = { away: false, refuse: undefined as Entry['kind'] | undefined };
@@ -51,6 +51,6 @@ export function rig() {
     keepPerson: (person) => { own.person = person; return Promise.resolve(); },
     person: () => Promise.resolve(own.person),
   };
-  const open = () => makeStore({ api, device, evaluator: inPlace, clock: () => Date.UTC(2030, 0, 1) });
+  const open = () => makeStore({ api, device, evaluator, clock: () => Date.UTC(2030, 0, 1) });
   return { server, storage, sent, kept, here, own, records: onServer, open, store: open() };
 }

@@ -24,7 +24,7 @@ export interface TaxonPlate extends Plate {
  */
 export function taxonPlate(guide: CompiledGuide, taxon: CompiledTaxon, stage: StageId, seed = 0): TaxonPlate {
   const whole = wholeOf(guide, { taxon, stage }, seed);
-  return onSheet(whole, fit(whole));
+  return onSheet(whole, unitsFor(whole));
 }
 
 /** A taxon at one of its stages. */
@@ -42,7 +42,7 @@ const FURTHEST_APART = 2.5;
  */
 export function pairPlates(guide: CompiledGuide, pair: readonly [AtStage, AtStage], seed = 0): { readonly plates: readonly [TaxonPlate, TaxonPlate]; readonly oneScale: boolean } {
   const [a, b] = [wholeOf(guide, pair[0], seed), wholeOf(guide, pair[1], seed)];
-  const [fitA, fitB] = [fit(a), fit(b)];
+  const [fitA, fitB] = [unitsFor(a), unitsFor(b)];
   const common = Math.min(fitA, fitB);
   const oneScale = a.sized && b.sized && Math.max(fitA, fitB) <= common * FURTHEST_APART;
   return { plates: [onSheet(a, oneScale ? common : fitA), onSheet(b, oneScale ? common : fitB)], oneScale };
@@ -59,7 +59,7 @@ const MARGIN = 8;
 const boxOfParts = (parts: readonly Part[]) => boxOfMarks(parts.flatMap((part) => part.marks));
 
 /** Units for a millimetre, so that it fills the sheet. */
-function fit({ parts }: Whole): number {
+function unitsFor({ parts }: Whole): number {
   if (parts.length === 0) return 1;
   const { left, right, top, bottom } = boxOfParts(parts);
   return Math.min((SHEET.width - 2 * MARGIN) / Math.max(1, right - left), (SHEET.height - 2 * MARGIN) / Math.max(1, bottom - top));

@@ -6,9 +6,9 @@ import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
 import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { characterName, characterOf, commonName, DAMAGE, lowerFirst, numberWord, readingWords, scientificName, timeWords, upper } from '../../words/names';
+import { characterName, characterOf, commonName, lowerFirst, numberWord, readingWords, scientificName, upper } from '../../words/names';
 import { movedWords } from '../../words/reasons';
-import { Body, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useTwoPanes, useWide } from '../../ui';
+import { Body, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, stroke, TARGET, Title, useTwoPanes, useWide } from '../../ui';
 import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { FindFrame, type FindProps, type Judged } from '../FindFrame';
 import { BesideLink } from '../beside/BesideLink';
@@ -18,6 +18,7 @@ import { Pictures } from '../eye/late';
 import { DecisionStrip } from './DecisionStrip';
 import { GlovesFirst } from './GlovesFirst';
 import { KeysSheet } from './KeysSheet';
+import { MoreWays, OtherChecks } from './OtherWays';
 import { Parting } from './Parting';
 import { Seen } from './Seen';
 import { useKeys } from './useKeys';
@@ -341,56 +342,6 @@ function MissingAround({ record, evaluation }: { readonly record: FindProps['rec
   );
 }
 
-const ORGANS: Readonly<Record<string, string>> = {
-  habit: 'The whole', stem: 'Stem', leaf: 'Leaf', flower: 'Flower', fruit: 'Fruit', root: 'Root', cap: 'Cap', hymenophore: 'Underside',
-  stipe: 'Stem', flesh: 'Flesh', spores: 'Spores', smell: 'Smell', veil: 'Veil', place: 'Place',
-};
-
-/** Anything else that can be read now, also what nobody asked for: whoever sees something odd must be able to say so. */
-function OtherChecks({ find, current, onChoose }: { readonly find: Case; readonly current: Check | undefined; readonly onChoose: (id: CharacterId) => void }) {
-  const [open, setOpen] = useState(false);
-  const read = new Set<string>(find.readings.map((r) => r.character));
-  const { stages } = find.context;
-  const now = open ? guide.characters.filter((c) => c.character.kingdom === find.kingdom && c.id !== current?.character
-    && (stages === undefined || stages.some((stage) => c.stages.has(stage)))) : [];
-  const organs = [...new Set(now.map((c) => c.character.organ))];
-  return (
-    <View>
-      <Button label={open ? 'Hide the list' : 'Something else seen'} tone="plain" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.left} />
-      {open ? organs.map((organ) => (
-        <View key={organ} role="group" aria-label={ORGANS[organ] ?? organ}>
-          <SmallStrong style={styles.organ}>{ORGANS[organ] ?? organ}</SmallStrong>
-          {now.filter((c) => c.character.organ === organ).map((c) => (
-            <Pressable key={c.id} role="button" onPress={() => { onChoose(c.id); setOpen(false); }} style={styles.other}>
-              <Strong style={styles.grow}>{c.character.name}</Strong>
-              <Small soft>{[read.has(c.id) ? 'again' : timeWords(c.character.seconds), ...(c.character.damage === 'none' ? [] : [DAMAGE[c.character.damage]])].join(' · ')}</Small>
-            </Pressable>
-          ))}
-        </View>
-      )) : null}
-    </View>
-  );
-}
-
-function MoreWays({ record, onCompare }: { readonly record: FindProps['record']; readonly onCompare: () => void }) {
-  const act = useAct();
-  const router = useRouter();
-  const [open, setOpen] = useState(false);
-  return (
-    <View>
-      <Button label={open ? 'Hide' : 'Another piece, or another name'} tone="plain" aria-expanded={open} onPress={() => setOpen(!open)} style={styles.left} />
-      {open ? (
-        <View style={styles.next}>
-          <Button label="Look at another piece beside it" tone="outline" onPress={() => { onCompare(); setOpen(false); }} />
-          <Button label="Start again on another piece" tone="outline" onPress={() => { act(startPiece(record.id, 'decide')); setOpen(false); }} />
-          <Button label="I take it for something else" tone="outline" onPress={() => router.push({ pathname: '/new', params: { find: record.id } })} />
-          <Small soft>Starting again and changing the name are listed with the verdict; from the second time on, every deadly one needs a bar more.</Small>
-        </View>
-      ) : null}
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   phone: { paddingHorizontal: space.l, paddingTop: space.s, paddingBottom: space.xl, gap: space.m },
   panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
@@ -410,7 +361,4 @@ const styles = StyleSheet.create({
   last: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink, paddingLeft: space.m },
   missing: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderTopWidth: 1, borderTopColor: colour.line, paddingTop: space.m },
   grow: { flex: 1 },
-  left: { alignSelf: 'flex-start', minHeight: TARGET },
-  organ: { paddingTop: space.m, paddingBottom: space.xs },
-  other: { minHeight: TARGET, flexDirection: 'row', alignItems: 'center', gap: space.m, borderTopWidth: 1, borderTopColor: colour.line },
 });

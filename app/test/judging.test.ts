@@ -1,0 +1,70 @@
+/** What stands on the screen while the core is at work, late, or fails. */
+import './guide';
+import { loadMe, read, reconsider, startFind } from '../src/store/actions';
+import { inPlace, type Evaluator } from '../src/evaluate/client';
+import { rig } from './rig';
+
+const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
+const START = { kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius', context: {} } as unknown as Parameters<typeof startFind>[0];
+
+async function started(evaluator: Evaluator) {
+  const it = rig(evaluator);
+  await it.store.dispatch(loadMe());
+  const id = (await it.store.dispatch(startFind(START)))!;
+  await settle();
+  const piece = it.store.getState().finds[id]!.record!.pieces[0]!.id;
+  const tell = () => it.store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'states', states: ['ridges' as never] }, sureness: 'sure' }));
+  return { ...it, id, tell, find: () => it.store.getState().finds[id]! };
+}
+
+test('bars do not wait for the plan: the earlier plan stands until the new one is there', async () => {
+  let hold: Promise<void> = Promise.resolve();
+  const { tell, find } = await started({ ...inPlace, planOf: async (f) => { const plan = await inPlace.planOf(f); await hold; return plan; } });
+  const [before, plan] = [find().evaluation!, find().evaluation!.plan];
+  let release: () => void = () => undefined;
+  hold = new Promise((resolve) => { release = resolve; });
+  await tell();
+  await settle();
+  expect(find().evaluated).toBe(find().change);
+  expect(find().evaluation!.verdict).not.toBe(before.verdict);
+  expect(find().evaluation!.plan).toBe(plan);
+  release();
+  await settle();
+  expect(find().evaluation!.plan).not.toBe(plan);
+});
+
+test('a comparison that fails is said, the answer is kept, and it can be tried again', async () => {
+  let broken = false;
+  const { store, id, tell, find } = await started({ ...inPlace, judge: (f) => (broken ? Promise.reject(new Error('out of memory')) : inPlace.judge(f)) });
+  broken = true;
+  await tell();
+  await settle();
+  expect(find().fault).toBe('out of memory');
+  expect(find().record!.readings).toHaveLength(1);
+  broken = false;
+  await store.dispatch(reconsider(id));
+  expect(find().fault).toBeUndefined();
+  expect(find().evaluated).toBe(find().change);
+});
+
+test('an older comparison that comes late does not hide that the newest failed', async () => {
+  const waiting: (() => void)[] = [];
+  let mode: 'now' | 'hold' | 'fail' = 'now';
+  const { tell, find } = await started({
+    ...inPlace,
+    judge: async (f) => {
+      if (mode === 'fail') throw new Error('no');
+      if (mode === 'hold') await new Promise<void>((resolve) => { waiting.push(resolve); });
+      return inPlace.judge(f);
+    },
+  });
+  mode = 'hold';
+  await tell();
+  mode = 'fail';
+  await tell();
+  await settle();
+  for (const go of waiting) go();
+  await settle();
+  expect(find().fault).toBe('no');
+  expect(find().evaluated).toBeLessThan(find().change);
+});

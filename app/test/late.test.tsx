@@ -1,0 +1,49 @@
+import './guide';
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { Text } from 'react-native';
+import { latePart } from '../src/features/latePart';
+
+afterEach(cleanup);
+const Part = ({ word }: { readonly word: string }) => <Text>{word} is here</Text>;
+const settled = () => act(async () => { await new Promise((resolve) => setTimeout(resolve, 5)); });
+
+test('a part that is fetched late comes as soon as it is there, and only once', async () => {
+  let fetched = 0;
+  const Late = latePart(() => { fetched += 1; return Promise.resolve(Part); });
+  render(<><Late word="One" /><Late word="Another" /></>);
+  expect(screen.getAllByText('One moment …')).toHaveLength(2);
+  await settled();
+  expect([screen.getByText('One is here'), screen.getByText('Another is here')]).toHaveLength(2);
+  expect(fetched).toBe(1);
+});
+
+test('one that cannot be fetched says so, and is there when asked for again', async () => {
+  let away = true;
+  const Late = latePart(() => (away ? Promise.reject(new Error('no connection')) : Promise.resolve(Part)));
+  render(<Late word="It" />);
+  await settled();
+  expect(screen.getByText('This part did not load')).toBeTruthy();
+  fireEvent.click(screen.getByText('Try again'));
+  await settled();
+  expect(screen.getByText('This part did not load')).toBeTruthy();
+  away = false;
+  fireEvent.click(screen.getByText('Try again'));
+  await settled();
+  expect(screen.getByText('It is here')).toBeTruthy();
+});
+
+test('a drawing beside words keeps its place and says nothing, fetched or not', async () => {
+  const Late = latePart<{ readonly word: string }>(() => Promise.reject(new Error('no connection')), ({ word }) => <Text>[{word}]</Text>);
+  render(<Late word="place" />);
+  await settled();
+  expect(screen.getByText('[place]')).toBeTruthy();
+  expect(screen.queryByText('This part did not load')).toBeNull();
+});
+
+test('fetched ahead, it is there at once', async () => {
+  const Late = latePart(() => Promise.resolve(Part));
+  Late.fetchAhead();
+  await settled();
+  render(<Late word="It" />);
+  expect(screen.getByText('It is here')).toBeTruthy();
+});
