@@ -24,9 +24,13 @@ describe('in the browser’s own database', () => {
     await browserDevice(localStorage).put([...MADE].reverse());
     const again = browserDevice(localStorage);
     expect(await again.waiting()).toEqual(MADE);
-    await again.settle(MADE[1]!, RECORD);
+    await again.keepRecord(RECORD);
+    await again.settle(MADE[1]!, 'arrived');
     expect(await browserDevice(localStorage).waiting()).toEqual([MADE[0], MADE[2]]);
-    expect(await again.record('f')).toEqual(RECORD);
+    expect(await again.record('f')).toEqual({ ...RECORD, pieces: [{ id: 'p', startedAt: at(1), purpose: 'decide' }] });
+    await again.settle(MADE[2]!, 'refused');
+    expect(await again.waiting()).toEqual([MADE[0]]);
+    expect((await again.record('f'))?.targets).toEqual([]);
   });
 
   test('the same entry twice is one entry', async () => {
@@ -43,6 +47,14 @@ describe('in the browser’s own database', () => {
     localStorage.setItem('another', 'thing');
     expect(await browserDevice(localStorage).waiting()).toEqual(MADE.slice(0, 2));
     expect(Object.keys(localStorage)).toEqual(['another']);
+  });
+
+  test('two tabs that told of the same find lose nothing of each other', async () => {
+    const [one, other] = [browserDevice(localStorage), browserDevice(localStorage)];
+    await one.keepRecord(RECORD);
+    await Promise.all([one.put([MADE[1]!]), other.put([MADE[2]!])]);
+    await Promise.all([one.settle(MADE[1]!, 'arrived'), other.settle(MADE[2]!, 'arrived')]);
+    expect(await one.record('f')).toMatchObject({ pieces: [{ id: 'p' }], targets: [{ taxon: 'boletus-edulis' }] });
   });
 
   test('who and which finds come back; what is no record is not believed', async () => {

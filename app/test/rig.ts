@@ -38,7 +38,8 @@ export function rig(evaluator: Evaluator = inPlace) {
       for (const entry of entries) kept.set(entry.body.id + entry.kind, entry);
       return Promise.resolve();
     },
-    settle: (entry, record) => {
+    settle: (entry, outcome) => {
+      const record = outcome === 'arrived' ? applyEntry(here.get(entry.find), entry) : undefined;
       if (record) here.set(record.id, record);
       kept.delete(entry.body.id + entry.kind);
       return Promise.resolve();

@@ -85,23 +85,25 @@ function withOwn(finds: readonly FindSummary[]): Thunk<Promise<FindSummary[]>> {
 export function loadFind(id: string): Thunk<Promise<void>> {
   return async (dispatch, getState, { api, device }) => {
     dispatch(finds.actions.findLoading(id));
+    const change = () => getState().finds[id]?.change;
     const lay = (record: FindRecord | undefined) => {
+      const was = change();
       dispatch(finds.actions.findLoaded({ id, record, waiting: getState().outbox.waiting }));
-      void dispatch(reconsider(id));
+      if (change() !== was) void dispatch(reconsider(id));
     };
     const kept = await device.record(id);
-    if (kept) lay(kept);
-    const before = getState().finds[id]?.change;
+    const madeHere = getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
+    if (kept || madeHere) lay(kept);
+    const before = change();
     try {
       const fresh = await api.find(id);
       // Something was told meanwhile, which the answer may not know of yet: what is here is newer.
-      if (getState().finds[id]?.change !== before) return;
+      if (change() !== before) return;
       lay(fresh);
-      await device.keepRecord(getState().finds[id]?.record ?? fresh);
+      await device.keepRecord(fresh);
     } catch (error) {
-      if (kept) return;
-      const madeHere = getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
-      if (madeHere || (error instanceof Refused && error.status === 404)) lay(undefined);
+      if (kept || madeHere) return;
+      if (error instanceof Refused && error.status === 404) lay(undefined);
       else dispatch(finds.actions.findFailed({ id, error: message(error) }));
     }
   };
@@ -133,7 +135,7 @@ export function askEffects(find: Case, character: CharacterId): Thunk<Promise<An
 }
 
 /** What was told is kept one after the other, in the order in which it was told. */
-let before: Promise<unknown> = Promise.resolve();
+let lastTold: Promise<unknown> = Promise.resolve();
 
 /** Puts entries on record: first on the device, then on the screen, then to the server. @returns whether they were kept; what was not does not count */
 function add(...entries: Entry[]): Thunk<Promise<boolean>> {
@@ -142,24 +144,20 @@ function add(...entries: Entry[]): Thunk<Promise<boolean>> {
 
 /** The same, for entries that are made from what was told just before them. */
 function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
-  return (dispatch, getState, { device }) => {
-    const turn = before.then(async () => {
+  return (dispatch, _, { device }) => {
+    const turn = lastTold.then(async () => {
       const entries = make();
       await device.put(entries);
       for (const entry of entries) dispatch(finds.actions.entryMade(entry));
       const [first] = entries;
-      if (first) {
-        void dispatch(reconsider(first.find));
-        const record = getState().finds[first.find]?.record;
-        if (record) void device.keepRecord(record);
-      }
+      if (first) void dispatch(reconsider(first.find));
       void dispatch(flush());
       return true;
     }).catch((error: unknown) => {
       dispatch(outbox.actions.notKept(message(error)));
       return false;
     });
-    before = turn;
+    lastTold = turn;
     return turn;
   };
 }
@@ -189,7 +187,7 @@ export function flush(): Thunk<Promise<void>> {
       for (let entry = getState().outbox.waiting[0]; entry; entry = getState().outbox.waiting[0]) {
         try {
           await api.send(entry);
-          await device.settle(entry, getState().finds[entry.find]?.record ?? applyEntry(await device.record(entry.find), entry));
+          await device.settle(entry, 'arrived');
           dispatch(outbox.actions.sent(entry));
         } catch (error) {
           if (!(error instanceof Refused)) {
@@ -197,7 +195,7 @@ export function flush(): Thunk<Promise<void>> {
             retry = setTimeout(() => void dispatch(flush()), RETRY_MS);
             return;
           }
-          await device.settle(entry, undefined);
+          await device.settle(entry, 'refused');
           dispatch(outbox.actions.sendingRefused({ entry, reason: error.message }));
         }
       }

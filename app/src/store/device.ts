@@ -9,10 +9,11 @@ import type { Person } from './slices';
 export interface Device {
   /** Keeps entries that wait to be sent, all or none; rejects where the device does not take them. */
   put(entries: readonly Entry[]): Promise<void>;
-  /** An entry has arrived at the server, or was refused there: it no longer waits. Its find, as it stands now, is kept in the same step. */
-  settle(entry: Entry, record: FindRecord | undefined): Promise<void>;
+  /** An entry no longer waits: it arrived at the server, and becomes part of its kept find in the same step, or it was refused there, and does not. */
+  settle(entry: Entry, outcome: 'arrived' | 'refused'): Promise<void>;
   /** What waits, in the order in which it was made. */
   waiting(): Promise<Entry[]>;
+  /** A find as the server has it; what waits is laid over it whenever it is opened. */
   keepRecord(record: FindRecord): Promise<void>;
   record(id: string): Promise<FindRecord | undefined>;
   keepList(finds: readonly FindSummary[]): Promise<void>;
@@ -63,7 +64,7 @@ export function browserDevice(storage: Storage): Device {
   };
   return {
     put: async (entries) => (await device()).put(entries),
-    settle: async (entry, record) => (await device()).settle(entry, record),
+    settle: async (entry, outcome) => (await device()).settle(entry, outcome),
     waiting: async () => (await device()).waiting(),
     keepRecord: async (record) => (await device()).keepRecord(record),
     record: async (id) => (await device()).record(id),

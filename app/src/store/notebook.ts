@@ -2,7 +2,7 @@ import { FindRecord, FindSummary } from '@pause/core';
 import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
 import { inOrder, NotKept, type Device } from './device';
-import type { Entry } from './entries';
+import { applyEntry, type Entry } from './entries';
 import { Person } from './slices';
 
 const keyOf = (entry: Entry) => `${entry.kind}:${entry.body.id}`;
@@ -70,8 +70,10 @@ export function notebook(storage: Storage): Device {
         throw new NotKept(isFull(error) ? 'full' : 'refused');
       }
     },
-    settle: async (entry, record) => {
+    settle: async (entry, outcome) => {
       await quietly((all) => all.transaction('rw', all.waiting, all.records, async () => {
+        // Laid over what is kept, not over what this tab knows: another tab may have told more of the same find.
+        const record = outcome === 'arrived' ? applyEntry(await all.records.get(entry.find), entry) : undefined;
         if (record) await all.records.put(record);
         await all.waiting.delete(keyOf(entry));
       }));
