@@ -1,6 +1,6 @@
 /** The reasoning and the command line, the API, the interface in jsdom, and all of it in a real browser. */
-const transform = { '\\.[jt]sx?$': ['babel-jest', { configFile: require.resolve('./babel.config.cjs'), caller: { name: 'metro', bundler: 'metro', platform: 'web' } }] };
-const ignored = ['/node_modules/(?!(@noble|@pause|lucide-react-native)/)'];
+const transform = { '\\.m?[jt]sx?$': ['babel-jest', { plugins: ['@babel/plugin-transform-dynamic-import'], configFile: require.resolve('./babel.config.cjs'), caller: { name: 'metro', bundler: 'metro', platform: 'web' } }] };
+const ignored = ['/node_modules/(?!(@noble|@pause|lucide-react-native|better-auth|@better-auth|better-call|@better-fetch|nanostores|jose|rou3|defu|uncrypto|set-cookie-parser)/)'];
 
 module.exports = {
   projects: [

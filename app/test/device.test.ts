@@ -1,8 +1,7 @@
 import './guide';
 import { countOf, counts, keepCounts, keptCounts } from '../src/store/counts';
 import { keepLook, keptLook, look, USUAL_LOOK } from '../src/store/look';
-import { putForwardAgain, takeBack } from '../src/store/actions';
-import { read, startFind } from '../src/store/actions';
+import { loadMe, putForwardAgain, read, startFind, takeBack } from '../src/store/actions';
 import { rig } from './rig';
 
 /** What a device keeps for itself, and what is taken back and put forward again. */
@@ -65,6 +64,7 @@ describe('pieces counted', () => {
 describe('an answer taken back and put forward again', () => {
   test('is read as it was, note and all, and the taken-back one stays on record', async () => {
     const { store, records } = rig();
+    await store.dispatch(loadMe());
     const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius' as never, context: {} })))!;
     await settle();
     const piece = store.getState().finds[id]!.record!.pieces[0]!.id;
@@ -83,6 +83,7 @@ describe('an answer taken back and put forward again', () => {
 
   test('a find without a name has a piece and readings, and no target', async () => {
     const { store, sent, records } = rig();
+    await store.dispatch(loadMe());
     const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', context: {} })))!;
     await settle();
     expect(sent.map((e) => e.kind)).toEqual(['finds', 'pieces', 'contexts']);

@@ -1,5 +1,4 @@
-import { FindSummary, summaryOf, type FindRecord } from '@pause/core';
-import { applyEntry, type Entry } from '../src/store/entries';
+import { applyEntry, FindSummary, summaryOf, type Entry, type FindRecord } from '@pause/core';
 import { inOrder } from '../src/store/device';
 
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
@@ -41,6 +40,6 @@ test('of two entries of one moment, the find comes before what belongs to it', (
 
 test('the line of the log tells the newest name, verdict and decision', () => {
   const record = all([...entries, { kind: 'targets', find: 'f', body: { id: 't2', at: at(9), taxon: 'boletus-satanas' } } as unknown as Entry])!;
-  expect(summaryOf(record)).toEqual({ id: 'f', startedAt: at(0), kingdom: 'Fungi', readings: 1, target: 'boletus-satanas', outcome: 'pause', choice: 'later' });
+  expect(summaryOf(record)).toEqual({ id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', readings: 1, target: 'boletus-satanas', outcome: 'pause', choice: 'later' });
   expect(FindSummary.parse(summaryOf({ ...record, number: 7, placeNote: 'Under the beeches' }))).toMatchObject({ number: 7, placeNote: 'Under the beeches' });
 });

@@ -1,18 +1,20 @@
 /** The notebook on the device: the browser's own database, and what the store makes of it without a connection. */
 import 'fake-indexeddb/auto';
 import './guide';
-import type { FindRecord } from '@pause/core';
+import type { Entry, FindRecord } from '@pause/core';
 import { Dexie } from 'dexie';
-import { acknowledgeNotKept, flush, loadFind, loadList, loadMe, openOutbox, read, startFind } from '../src/store/actions';
+import { acknowledgeNotKept, loadFind, loadList, loadMe, openOutbox, read, startFind } from '../src/store/actions';
 import { browserDevice, NotKept } from '../src/store/device';
-import type { Entry } from '../src/store/entries';
+import { flush } from '../src/store/sync';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
 const entry = (kind: Entry['kind'], id: string, second: number, body: object = {}) => ({ kind, find: 'f', body: { id, ...(kind === 'finds' ? { startedAt: at(second), kingdom: 'Fungi', person: 'mirel' } : { at: at(second) }), ...body } }) as unknown as Entry;
 const MADE = [entry('finds', 'f', 0), entry('pieces', 'p', 1, { purpose: 'decide' }), entry('targets', 't', 2, { taxon: 'boletus-edulis' })];
-const RECORD = { id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', pieces: [], targets: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [] } as unknown as FindRecord;
+const RECORD = { id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', pieces: [], targets: [], told: [], edits: [], consents: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [] } as unknown as FindRecord;
+
+const arrived = (one: Entry) => ({ status: 'arrived' as const, entry: one });
 
 describe('in the browser’s own database', () => {
   beforeEach(async () => {
@@ -24,13 +26,57 @@ describe('in the browser’s own database', () => {
     await browserDevice(localStorage).put([...MADE].reverse());
     const again = browserDevice(localStorage);
     expect(await again.waiting()).toEqual(MADE);
-    await again.keepRecord(RECORD);
-    await again.settle(MADE[1]!, 'arrived');
-    expect(await browserDevice(localStorage).waiting()).toEqual([MADE[0], MADE[2]]);
+    await again.settle([arrived(MADE[0]!), arrived(MADE[1]!)]);
+    expect(await browserDevice(localStorage).waiting()).toEqual([MADE[2]]);
     expect(await again.record('f')).toEqual({ ...RECORD, pieces: [{ id: 'p', startedAt: at(1), purpose: 'decide' }] });
-    await again.settle(MADE[2]!, 'refused');
-    expect(await again.waiting()).toEqual([MADE[0]]);
+    await again.settle([{ status: 'refused', entry: MADE[2]!, reason: 'taxon: unknown' }]);
+    expect(await again.waiting()).toEqual([]);
     expect((await again.record('f'))?.targets).toEqual([]);
+    expect(await browserDevice(localStorage).refused()).toEqual([{ entry: MADE[2], reason: 'taxon: unknown' }]);
+    await again.forgetRefused();
+    expect(await browserDevice(localStorage).refused()).toEqual([]);
+  });
+
+  test('what others told is taken once, in order, and never past a gap', async () => {
+    const device = browserDevice(localStorage);
+    const numbered = MADE.map((one, index) => ({ entry: one, seq: index + 1, ...(index === 0 ? { number: 7 } : {}) }));
+    expect(await device.take({ stream: 'g:one', entries: numbered.slice(0, 2) })).toEqual(['f']);
+    expect(await device.take({ stream: 'g:one', entries: numbered })).toEqual(['f']);
+    expect([await device.taken('g:one'), await device.taken('g:two')]).toEqual([3, 0]);
+    expect(await device.record('f')).toMatchObject({ number: 7, pieces: [{ id: 'p' }], targets: [{ taxon: 'boletus-edulis' }] });
+    await expect(device.take({ stream: 'g:one', entries: [{ entry: MADE[0]!, seq: 5 }] })).rejects.toBeInstanceOf(NotKept);
+    expect(await device.taken('g:one')).toBe(3);
+    expect(await device.list()).toMatchObject([{ id: 'f', number: 7, target: 'boletus-edulis' }]);
+    // Its own, sent meanwhile, follow directly; another's in between is asked for.
+    await device.settle([{ ...arrived(MADE[1]!), stream: 'g:one', seq: 4 }, { ...arrived(MADE[2]!), stream: 'g:one', seq: 6 }]);
+    expect(await device.taken('g:one')).toBe(4);
+  });
+
+  test('what was told without an account becomes the account’s, and a device can be emptied', async () => {
+    const device = browserDevice(localStorage);
+    await device.put(MADE);
+    await device.adopt('mirel', 'jorun');
+    expect((await device.waiting()).map((one) => ('person' in one.body ? one.body.person : undefined))).toEqual(['jorun', undefined, undefined]);
+    const clock = await device.clock();
+    expect(await browserDevice(localStorage).clock()).toEqual(clock);
+    await device.put([{ ...MADE[1]!, stamp: '2026-09-14T08:00:01.000Z-0000-here' } as Entry]);
+    expect((await device.clock()).last).toBe('2026-09-14T08:00:01.000Z-0000-here');
+    await device.clear();
+    expect([await device.waiting(), await device.list(), await device.person()]).toEqual([[], [], undefined]);
+  });
+
+  test('a notebook of an earlier version is opened as it was', async () => {
+    const { told: _, edits: _e, consents: _c, ...earlier } = RECORD;
+    const before = new Dexie('pause-notebook');
+    before.version(1).stores({ waiting: 'key', records: 'id', own: 'key' });
+    await before.open();
+    await before.table('records').put({ ...earlier, context: { condition: 'fresh' } });
+    await before.table('waiting').put({ key: 'pieces:p', entry: MADE[1] });
+    before.close();
+    const device = browserDevice(localStorage);
+    expect(await device.record('f')).toEqual({ ...RECORD, context: { condition: 'fresh' } });
+    expect(await device.list()).toMatchObject([{ id: 'f' }]);
+    expect(await device.waiting()).toEqual([MADE[1]]);
   });
 
   test('the same entry twice is one entry', async () => {
@@ -51,20 +97,22 @@ describe('in the browser’s own database', () => {
 
   test('two tabs that told of the same find lose nothing of each other', async () => {
     const [one, other] = [browserDevice(localStorage), browserDevice(localStorage)];
-    await one.keepRecord(RECORD);
+    await one.settle([arrived(MADE[0]!)]);
     await Promise.all([one.put([MADE[1]!]), other.put([MADE[2]!])]);
-    await Promise.all([one.settle(MADE[1]!, 'arrived'), other.settle(MADE[2]!, 'arrived')]);
+    await Promise.all([one.settle([arrived(MADE[1]!)]), other.settle([arrived(MADE[2]!)])]);
     expect(await one.record('f')).toMatchObject({ pieces: [{ id: 'p' }], targets: [{ taxon: 'boletus-edulis' }] });
   });
 
-  test('who and which finds come back; what is no record is not believed', async () => {
+  test('who it is comes back; what is no record is not believed', async () => {
     const device = browserDevice(localStorage);
-    expect([await device.person(), await device.list(), await device.record('f')]).toEqual([undefined, undefined, undefined]);
-    await device.keepPerson({ id: 'mirel', name: 'Mirel', demo: true, offsetMs: 5 });
-    await device.keepList([{ id: 'f', startedAt: at(0), kingdom: 'Fungi', readings: 0 }]);
-    await device.keepRecord({ ...RECORD, kingdom: 'Animalia' } as unknown as FindRecord);
-    expect(await device.person()).toEqual({ id: 'mirel', name: 'Mirel', demo: true, offsetMs: 5 });
-    expect(await device.list()).toHaveLength(1);
+    expect([await device.person(), await device.list(), await device.record('f')]).toEqual([undefined, [], undefined]);
+    const person = { id: 'mirel', name: 'Mirel', demo: true, offsetMs: 5, account: true, groups: [] };
+    await device.keepPerson(person);
+    expect(await device.person()).toEqual(person);
+    const raw = new Dexie('pause-notebook');
+    await raw.open();
+    await raw.table('records').put({ ...RECORD, kingdom: 'Animalia' });
+    raw.close();
     expect(await device.record('f')).toBeUndefined();
   });
 
@@ -134,21 +182,9 @@ describe('without a connection', () => {
     const reopened = open();
     await reopened.dispatch(openOutbox());
     server.away = false;
-    await settle();
-    await reopened.dispatch(flush());
+    await reopened.dispatch(loadMe());
     expect(reopened.getState().finds[id]).toBeUndefined();
     expect([kept.size, here.get(id)?.readings.length]).toEqual([0, 1]);
-  });
-
-  test('an answer that the server has not heard of is not lost to a slower answer of the server', async () => {
-    const { store, id, server } = await gone();
-    await store.dispatch(loadFind(id));
-    server.away = false;
-    const slow = store.dispatch(loadFind(id));
-    await store.dispatch(read(id, ridges(store.getState().finds[id]!.record!.pieces[0]!.id)));
-    await slow;
-    await settle();
-    expect(store.getState().finds[id]?.record?.readings).toHaveLength(1);
   });
 });
 

@@ -1,57 +1,107 @@
-import { summaryOf, type FindRecord, type FindSummary } from '@pause/core';
+import { applyEntry, summaryOf, type Entry, type FindRecord, type Stamp } from '@pause/core';
 import { inPlace, type Evaluator } from '../src/evaluate/client';
-import { Away, Refused, type Api } from '../src/store/api';
-import { applyEntry, type Entry } from '../src/store/entries';
-import { inOrder, NotKept, type Device } from '../src/store/device';
+import { guide } from '../src/evaluate/guide';
+import { Away, Refused, type Api, type Group } from '../src/store/api';
+import { inOrder, NotKept, type Device, type Refusal } from '../src/store/device';
 import type { Person } from '../src/store/slices';
 import { makeStore } from '../src/store/store';
 
-/** A server in memory that can be away, or refuse. */
+/** A server in memory that can be away, refuse, or know nobody; one person's stream is all it keeps. */
 export function rig(evaluator: Evaluator = inPlace) {
   const onServer = new Map<string, FindRecord>();
+  const stream: { entry: Entry; seq: number }[] = [];
   const sent: Entry[] = [];
-  const server = { away: false, refuse: undefined as Entry['kind'] | undefined };
+  const server = {
+    away: false, refuse: undefined as Entry['kind'] | undefined, signedIn: true, demo: true, groups: [] as Group[], who: 'mirel',
+    now: '2026-09-14T07:40:00.000Z', guideVersion: guide.version, newerFrom: undefined as number | undefined,
+    /** What another device told, as the server has it. */
+    told: (entry: Entry) => { stream.push({ entry, seq: stream.length + 1 }); const record = applyEntry(onServer.get(entry.find), entry); if (record) onServer.set(entry.find, record); },
+  };
+  const here = <T>(answer: () => T): Promise<T> => (server.away ? Promise.reject(new Away('away')) : new Promise((resolve, reject) => {
+    try {
+      resolve(answer());
+    } catch (error) {
+      reject(error as Error);
+    }
+  }));
+  const signedIn = () => { if (!server.signedIn) throw new Refused(401, 'not-signed-in', 'Sign in first.'); };
   const api: Api = {
-    me: () => (server.away ? Promise.reject(new Away('away')) : Promise.resolve({ id: 'mirel', name: 'Mirel Aschkar', demo: true, now: '2026-09-14T07:40:00.000Z', guide: { id: 'ostrel', version: 'x' } })),
-    finds: () => (server.away ? Promise.reject(new Away('away')) : Promise.resolve([...onServer.values()].map(summaryOf))),
-    find: (id) => {
-      if (server.away) return Promise.reject(new Away('away'));
-      const record = onServer.get(id);
-      return record ? Promise.resolve(record) : Promise.reject(new Refused(404, 'no-such-find', 'There is no such find.'));
-    },
-    send: (entry) => {
-      if (server.away) return Promise.reject(new Away('away'));
-      if (server.refuse === entry.kind) return Promise.reject(new Refused(422, 'invalid', 'value.unit: missing'));
-      sent.push(entry);
-      const record = applyEntry(onServer.get(entry.find), entry);
-      if (record) onServer.set(entry.find, record);
-      return Promise.resolve();
-    },
+    me: () => here(() => {
+      signedIn();
+      return { id: server.who, name: 'Mirel Aschkar', demo: server.demo, now: server.now, guide: { id: 'ostrel', version: server.guideVersion }, groups: server.groups, streams: [{ id: `p:${server.who}`, last: stream.length }] };
+    }),
+    about: () => here(() => ({ demo: server.demo, now: server.now })),
+    push: (entries) => here(() => {
+      signedIn();
+      return entries.map((entry) => {
+        if (server.refuse === entry.kind) return { status: 'refused', reason: 'value.unit: missing' } as const;
+        const known = stream.find((one) => one.entry.kind === entry.kind && one.entry.body.id === entry.body.id);
+        if (!known) {
+          sent.push(entry);
+          server.told(entry);
+        }
+        return { status: 'arrived', stream: `p:${server.who}`, seq: known?.seq ?? stream.length, stamp: entry.stamp! } as const;
+      });
+    }),
+    pull: (_, after) => here(() => {
+      signedIn();
+      const page = stream.slice(after, after + 50).filter(({ seq }) => seq < (server.newerFrom ?? Infinity));
+      return { entries: page, last: stream.length, newer: server.newerFrom !== undefined };
+    }),
+    ask: () => here(() => undefined),
   };
   const kept = new Map<string, Entry>();
-  const here = new Map<string, FindRecord>();
-  const own: { list?: readonly FindSummary[]; person?: Person } = {};
+  const records = new Map<string, FindRecord>();
+  const own: { person?: Person; taken: number; last?: Stamp; refused: Refusal[] } = { taken: 0, refused: [] };
   const storage = { full: false };
+  const keyOf = (entry: Entry) => entry.body.id + entry.kind;
+  const lay = (entry: Entry) => { const record = applyEntry(records.get(entry.find), entry); if (record) records.set(record.id, record); };
   const device: Device = {
     put: (entries) => {
       if (storage.full) return Promise.reject(new NotKept('full'));
-      for (const entry of entries) kept.set(entry.body.id + entry.kind, entry);
+      for (const entry of entries) {
+        kept.set(keyOf(entry), entry);
+        own.last = entry.stamp!;
+      }
       return Promise.resolve();
     },
-    settle: (entry, outcome) => {
-      const record = outcome === 'arrived' ? applyEntry(here.get(entry.find), entry) : undefined;
-      if (record) here.set(record.id, record);
-      kept.delete(entry.body.id + entry.kind);
+    settle: (all) => {
+      for (const one of all) {
+        if (one.status === 'arrived') lay(one.entry);
+        else own.refused.push({ entry: one.entry, reason: one.reason });
+        if (one.status === 'arrived' && one.seq === own.taken + 1) own.taken += 1;
+        kept.delete(keyOf(one.entry));
+      }
       return Promise.resolve();
     },
     waiting: () => Promise.resolve(inOrder([...kept.values()])),
-    keepRecord: (record) => { here.set(record.id, record); return Promise.resolve(); },
-    record: (id) => Promise.resolve(here.get(id)),
-    keepList: (finds) => { own.list = finds; return Promise.resolve(); },
-    list: () => Promise.resolve(own.list),
+    refused: () => Promise.resolve(own.refused),
+    forgetRefused: () => { own.refused = []; return Promise.resolve(); },
+    take: ({ entries }) => {
+      if (storage.full) return Promise.reject(new NotKept('full'));
+      for (const { entry, seq } of entries) {
+        lay(entry);
+        own.taken = Math.max(own.taken, seq);
+      }
+      return Promise.resolve([...new Set(entries.map(({ entry }) => entry.find))]);
+    },
+    taken: () => Promise.resolve(own.taken),
+    record: (id) => Promise.resolve(records.get(id)),
+    list: () => Promise.resolve([...records.values()].map(summaryOf)),
     keepPerson: (person) => { own.person = person; return Promise.resolve(); },
     person: () => Promise.resolve(own.person),
+    adopt: (from, to) => {
+      for (const [key, entry] of kept) kept.set(key, JSON.parse(JSON.stringify(entry).replaceAll(`"${from}"`, `"${to}"`)) as Entry);
+      return Promise.resolve();
+    },
+    clock: () => Promise.resolve({ device: 'karrow', last: own.last }),
+    clear: () => {
+      kept.clear();
+      records.clear();
+      own.taken = 0;
+      return Promise.resolve();
+    },
   };
   const open = () => makeStore({ api, device, evaluator, clock: () => Date.UTC(2030, 0, 1) });
-  return { server, storage, sent, kept, here, own, records: onServer, open, store: open() };
+  return { server, storage, sent, kept, here: records, own, records: onServer, stream, open, store: open() };
 }

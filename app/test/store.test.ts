@@ -1,6 +1,7 @@
 import './guide';
-import { FindRecord } from '@pause/core';
-import { acknowledgeRefusals, flush, loadFind, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
+import { FindRecord, type Entry } from '@pause/core';
+import { acknowledgeRefusals, loadFind, loadList, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
+import { flush, syncAll } from '../src/store/sync';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
@@ -66,7 +67,6 @@ test('while the server is away answers wait, survive a closed tab, and go when i
   await reopened.dispatch(flush());
   expect(it.records.get(it.id)?.readings).toHaveLength(1);
   expect(it.kept.size).toBe(0);
-  await it.store.dispatch(flush());
 });
 
 test('a find that never reached the server is rebuilt from what waits', async () => {
@@ -76,6 +76,7 @@ test('a find that never reached the server is rebuilt from what waits', async ()
   const id = (await it.store.dispatch(startFind(START)))!;
   const reopened = it.open();
   await reopened.dispatch(openOutbox());
+  await reopened.dispatch(loadMe());
   await reopened.dispatch(loadFind(id));
   expect(reopened.getState().finds[id]).toMatchObject({ status: 'ready', record: { targets: [{ taxon: 'cantharellus-cibarius' }] } });
   it.server.away = false;
@@ -89,7 +90,11 @@ test('what the server refuses is said with its reason, and the record is shown a
   void it.ridges();
   await settle();
   expect(it.store.getState().outbox.refused).toMatchObject([{ reason: 'value.unit: missing' }]);
-  it.store.dispatch(acknowledgeRefusals());
+  expect(it.find().record?.readings).toEqual([]);
+  const reopened = it.open();
+  await reopened.dispatch(openOutbox());
+  expect(reopened.getState().outbox.refused).toMatchObject([{ reason: 'value.unit: missing' }]);
+  await it.store.dispatch(acknowledgeRefusals());
   await settle();
   expect(it.store.getState().outbox.refused).toEqual([]);
   expect(it.find().record?.readings).toEqual([]);
@@ -97,11 +102,12 @@ test('what the server refuses is said with its reason, and the record is shown a
 
 test('a find that is nowhere is missing; one that cannot be fetched has failed', async () => {
   const it = rig();
+  await it.store.dispatch(loadMe());
   await it.store.dispatch(loadFind('nowhere'));
   expect(it.store.getState().finds.nowhere?.status).toBe('missing');
   it.server.away = true;
   await it.store.dispatch(loadFind('somewhere'));
-  expect(it.store.getState().finds.somewhere).toMatchObject({ status: 'failed', error: 'away' });
+  expect(it.store.getState().finds.somewhere).toMatchObject({ status: 'failed', error: 'It is not on this device, and the server does not answer.' });
 });
 
 test('a decision goes with the verdict that it was made on', async () => {
@@ -116,10 +122,153 @@ test('a decision goes with the verdict that it was made on', async () => {
 test('two things told in quick succession are both kept, and one unsaid stays unsaid', async () => {
   const it = await started();
   const tell = (context: object) => it.store.dispatch(tellContext(it.id, context as never));
-  await Promise.all([tell({ ...it.find().record!.context, condition: 'fresh' }), tell({ ...it.find().record!.context, permission: 'granted' })]);
-  expect(it.find().record!.context).toMatchObject({ condition: 'fresh', permission: 'granted' });
+  await Promise.all([tell({ ...it.find().record!.context, condition: 'fresh' }), tell({ ...it.find().record!.context, permission: 'allowed' })]);
+  expect(it.find().record!.context).toMatchObject({ condition: 'fresh', permission: 'allowed' });
   const { condition: _, ...rest } = it.find().record!.context;
   await tell(rest);
-  expect(it.find().record!.context).toMatchObject({ permission: 'granted' });
+  expect(it.find().record!.context).toMatchObject({ permission: 'allowed' });
   expect(it.find().record!.context).not.toHaveProperty('condition');
+});
+
+describe('what others told', () => {
+  const other = (it: Awaited<ReturnType<typeof started>>, kind: string, second: number, body: object) => it.server.told({
+    find: it.id, kind, body: { id: `other-${second}`, at: new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString(), ...body }, stamp: new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString() + '-0000-tollar',
+  } as unknown as Entry);
+
+  test('is fetched, shown and judged, in an open find and in the log', async () => {
+    const it = await started();
+    await it.store.dispatch(loadList());
+    other(it, 'readings', 1, { piece: it.piece, character: 'hymenophore', value: { kind: 'states', states: ['ridges'] }, sureness: 'sure', by: 'jorun' });
+    await it.store.dispatch(syncAll());
+    await settle();
+    expect(it.find().record?.readings.map((r) => r.by)).toEqual(['jorun']);
+    expect(it.find().evaluation?.verdict.rows.find((r) => r.taxon === 'cortinarius-rubellus')?.bars).toHaveLength(1);
+    expect(it.store.getState().list.items[0]?.readings).toBe(1);
+  });
+
+  test('of two devices that were apart, each keeps what the other told beside its own', async () => {
+    const it = await started();
+    it.server.away = true;
+    await it.store.dispatch(tellContext(it.id, { condition: 'fresh' } as never));
+    other(it, 'contexts', 2, { context: { part: 'fruiting-body' }, changed: ['part'] });
+    it.server.away = false;
+    await it.store.dispatch(syncAll());
+    expect(it.find().record?.context).toMatchObject({ condition: 'fresh', part: 'fruiting-body' });
+    expect(it.records.get(it.id)?.context).toEqual(it.find().record?.context);
+  });
+
+  test('with a newer application is said, and what came before it is here', async () => {
+    const it = await started();
+    other(it, 'skips', 3, { piece: it.piece, character: 'latex' });
+    it.server.newerFrom = it.stream.length + 1;
+    other(it, 'skips', 4, { piece: it.piece, character: 'smell' });
+    await it.store.dispatch(syncAll());
+    expect(it.find().record?.skips.map((s) => s.character)).toEqual(['latex']);
+    expect(it.store.getState().outbox.newerTold).toBe(true);
+    it.server.newerFrom = undefined;
+    await it.store.dispatch(syncAll());
+    expect(it.find().record?.skips).toHaveLength(2);
+    expect(it.store.getState().outbox.newerTold).toBe(false);
+  });
+
+  test('that this device has no room for is said, and fetched when there is room', async () => {
+    const it = await started();
+    other(it, 'skips', 3, { piece: it.piece, character: 'latex' });
+    it.storage.full = true;
+    await it.store.dispatch(syncAll());
+    expect(it.store.getState().outbox.notTaken).toBe('This device’s storage is full.');
+    it.storage.full = false;
+    await it.store.dispatch(syncAll());
+    expect(it.find().record?.skips).toHaveLength(1);
+    expect(it.store.getState().outbox.notTaken).toBeUndefined();
+  });
+});
+
+describe('whose it is', () => {
+  test('without an account everything works and stays here; joined to one, it becomes its own and goes', async () => {
+    const it = rig();
+    it.server.signedIn = false;
+    it.server.demo = false;
+    await it.store.dispatch(loadMe());
+    const before = it.store.getState().me.person!;
+    expect(before).toMatchObject({ account: false, name: '' });
+    const id = (await it.store.dispatch(startFind(START)))!;
+    const piece = it.store.getState().finds[id]!.record!.pieces[0]!.id;
+    await it.store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'cant-tell' }, sureness: 'sure' }));
+    await it.store.dispatch(loadList());
+    expect([it.sent.length, it.store.getState().list.items.length, it.store.getState().outbox.away]).toEqual([0, 1, false]);
+    it.server.signedIn = true;
+    await it.store.dispatch(syncAll());
+    await settle();
+    expect(it.store.getState().me.person).toMatchObject({ id: 'mirel', account: true });
+    expect([it.kept.size, it.records.get(id)?.person, it.records.get(id)?.readings[0]?.by]).toEqual([0, 'mirel', 'mirel']);
+    expect(it.store.getState().finds[id]?.record?.readings[0]?.by).toBe('mirel');
+    expect(JSON.stringify(it.records.get(id))).not.toContain(before.id);
+  });
+
+  test('signed out meanwhile, what is told waits, and is told of', async () => {
+    const it = await started();
+    it.server.signedIn = false;
+    await it.ridges();
+    await settle();
+    expect(it.store.getState().me.signedOut).toBe(true);
+    expect(it.store.getState().outbox.waiting).toHaveLength(1);
+    it.server.signedIn = true;
+    await it.store.dispatch(syncAll());
+    expect([it.store.getState().me.signedOut, it.kept.size]).toEqual([undefined, 0]);
+  });
+
+  test('another account does not get what still waits of this one, and else finds an empty device', async () => {
+    const it = await started();
+    it.server.away = true;
+    await it.ridges();
+    it.server.away = false;
+    it.server.who = 'jorun';
+    await it.store.dispatch(syncAll());
+    expect(it.store.getState().me).toMatchObject({ signedOut: true, person: { id: 'mirel' } });
+    expect(it.kept.size).toBe(1);
+    it.server.who = 'mirel';
+    await it.store.dispatch(syncAll());
+    it.server.who = 'jorun';
+    it.stream.length = 0;
+    await it.store.dispatch(syncAll());
+    expect([it.store.getState().me.person?.id, it.here.size]).toEqual(['jorun', 0]);
+  });
+});
+
+describe('time', () => {
+  test('a clock that is a day ahead is said, and the notebook’s time is reckoned with', async () => {
+    const it = rig();
+    it.server.demo = false;
+    it.server.now = '2029-12-31T00:00:00.000Z';
+    await it.store.dispatch(loadMe());
+    expect(it.store.getState().outbox.clockOff).toBe(1440);
+    it.server.now = '2030-01-01T00:01:00.000Z';
+    await it.store.dispatch(syncAll());
+    expect(it.store.getState().outbox.clockOff).toBe(0);
+  });
+
+  test('what this device tells is later than what it heard of, though its clock is behind', async () => {
+    const it = await started();
+    it.own.last = '2031-01-01T00:00:00.000Z-0000-tollar' as never;
+    await it.ridges();
+    expect(it.sent.at(-1)?.stamp).toBe('2031-01-01T00:00:00.000Z-0001-karrow');
+  });
+
+  test('where this device’s clock is behind, what is told has the notebook’s time', async () => {
+    const it = rig();
+    it.server.demo = false;
+    it.server.now = '2030-01-03T00:00:00.000Z';
+    await it.store.dispatch(loadMe());
+    expect(it.store.getState().outbox.clockOff).toBe(-2880);
+    await it.store.dispatch(startFind(START));
+    expect(it.sent[0]?.body).toMatchObject({ startedAt: expect.stringMatching(/^2030-01-03T00:00/) as string });
+  });
+
+  test('a newer guide at the server is said', async () => {
+    const it = rig();
+    it.server.guideVersion = 'f'.repeat(64);
+    await it.store.dispatch(loadMe());
+    expect(it.store.getState().outbox.otherGuide).toBe(true);
+  });
 });

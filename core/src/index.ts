@@ -17,4 +17,6 @@ export * from './verdict';
 export * from './next';
 export * from './plan';
 export { partings, type Parting } from './part';
-export { FindRecord, FindSummary, Decision, Choice, caseOf, summaryOf, unnamedOf } from './find';
+export { FindRecord, FindSummary, Decision, Choice, applyEntry, caseOf, contextOf, edited, summaryOf, unnamedOf, type Edit, type Position } from './find';
+export { heard, nextStamp, type Stamp } from './notebook/stamp';
+export type { Entry } from './notebook/entry';

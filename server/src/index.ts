@@ -1,5 +1,5 @@
 export { createApp, type AppOptions } from './http/app';
 export { connect, migrate, APPEND_ONLY, type Db } from './db';
-export { keepGuide, ping } from './finds';
+export { keepGuide, ping } from './notebook';
 export { startServer, type RunningServer, type StartOptions } from './start';
 export { loadDemo, DEMO_PERSON } from './demo';

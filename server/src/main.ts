@@ -1,7 +1,7 @@
 import { startServer } from './start';
 
 /** The server alone, for operating it behind something else. Everything it needs comes from the environment. */
-const { DATABASE_URL, PORT, HOST, WEB, LOG_LEVEL } = process.env;
+const { DATABASE_URL, PORT, HOST, WEB, LOG_LEVEL, PAUSE_SECRET, PUBLIC_URL, PROXIES } = process.env;
 if (!DATABASE_URL) {
   process.stderr.write('DATABASE_URL is not set; it names the PostgreSQL database to use.\n');
   process.exit(2);
@@ -12,6 +12,9 @@ const server = await startServer({
   demo: false,
   ...(HOST ? { host: HOST } : {}),
   ...(WEB ? { web: WEB } : {}),
+  ...(PAUSE_SECRET ? { secret: PAUSE_SECRET } : {}),
+  ...(PUBLIC_URL ? { publicUrl: PUBLIC_URL } : {}),
+  ...(PROXIES ? { proxies: Number(PROXIES) } : {}),
   logLevel: LOG_LEVEL ?? 'info',
 });
 process.stdout.write(`${server.url}\n`);

@@ -5,8 +5,10 @@ import { shippedGuide } from '@pause/guide';
 import { pino } from 'pino';
 import { connect, migrate, type Db } from './db';
 import { loadDemo, DEMO_PERSON } from './demo';
-import { keepGuide } from './finds';
+import { openAuth, sharedSecret } from './accounts';
 import { createApp } from './http/app';
+import { openLive, type Live } from './live';
+import { keepGuide } from './notebook';
 import { openQuestions, type Questions } from './questions';
 
 export interface StartOptions {
@@ -17,6 +19,11 @@ export interface StartOptions {
   readonly web?: string;
   readonly demo: boolean;
   readonly logLevel?: string;
+  /** Signs cookies; left out: one that is made once and kept in the database. */
+  readonly secret?: string;
+  /** The address under which people reach it; https makes cookies secure. */
+  readonly publicUrl?: string;
+  readonly proxies?: number;
 }
 
 export interface RunningServer {
@@ -35,14 +42,20 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
   const log = pino({ level: options.logLevel ?? 'warn' });
   const db = connect(options.databaseUrl);
   let questions: Questions | undefined;
+  let live: Live | undefined;
   try {
     await migrate(db);
     const guide = compileGuide(shippedGuide());
     await keepGuide(db, guide);
     if (options.demo) await loadDemo(db, guide);
     questions = openQuestions(guide);
-    const answering = questions;
-    const app = createApp({ db, guide, questions, log, person: DEMO_PERSON, ...(options.web === undefined ? {} : { web: options.web }) });
+    live = openLive(options.databaseUrl);
+    const [answering, telling] = [questions, live];
+    const auth = openAuth({ db, secret: await sharedSecret(db, options.secret), demoPerson: options.demo ? DEMO_PERSON : undefined, publicUrl: options.publicUrl });
+    const app = createApp({
+      db, guide, questions, live, auth, log,
+      ...(options.web === undefined ? {} : { web: options.web }), ...(options.proxies === undefined ? {} : { proxies: options.proxies }),
+    });
     const host = options.host ?? '127.0.0.1';
     const server = await new Promise<Server>((resolve, reject) => {
       const listening = app.listen(options.port, host, (error?: Error) => (error ? reject(error) : resolve(listening)));
@@ -52,6 +65,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
       url: `http://${host}:${port}`,
       db,
       stop: async () => {
+        await telling.stop();
         await new Promise<void>((resolve) => {
           server.close(() => resolve());
           server.closeAllConnections();
@@ -61,6 +75,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
       },
     };
   } catch (error) {
+    await live?.stop();
     await questions?.stop();
     await db.destroy();
     throw error;

@@ -1,20 +1,23 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
-import { canonicalJson, caseOf, decide, FindRecord, parseCase } from '@pause/core';
+import { canonicalJson, caseOf, decide, FindRecord, GROUP_POLICY, parseCase, type Policy } from '@pause/core';
 import { ask as askCore, ASKED, type Asked } from '@pause/core/questions';
 import { allUsual, at, followChecks, guide } from '../../core/test/finds';
 import { APPEND_ONLY } from '../src/db';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
+import { demoCookie } from './people';
 
 type Json = Record<string, unknown>;
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let server: RunningServer;
 const PERSON = 'mirel';
+let cookie = '';
 
 beforeAll(async () => {
   database = await freshDatabase('api_test');
   server = await startServer({ databaseUrl: database.url, port: 0, demo: true, logLevel: 'silent' });
+  cookie = await demoCookie(server.url);
 });
 afterAll(async () => {
   await server.stop();
@@ -24,7 +27,8 @@ afterAll(async () => {
 async function ask(method: string, path: string, body?: unknown, type = 'application/json') {
   const response = await fetch(`${server.url}/api/v1${path}`, {
     method,
-    ...(body === undefined ? {} : { headers: { 'content-type': type }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    headers: { cookie, ...(body === undefined ? {} : { 'content-type': type }) },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   });
   const text = await response.text();
   return { status: response.status, type: response.headers.get('content-type') ?? '', body: (text ? JSON.parse(text) : {}) as Json };
@@ -57,8 +61,8 @@ async function begin(target = 'cantharellus-cibarius', kingdom = 'Fungi') {
 async function record(find: string): Promise<FindRecord> {
   return FindRecord.parse((await ask('GET', `/finds/${find}`)).body);
 }
-function verdictOf(found: FindRecord) {
-  const raw = caseOf(found, guide);
+function verdictOf(found: FindRecord, policy?: Policy) {
+  const raw = caseOf(found, guide, policy);
   if (!raw) throw new Error('it has a target');
   return decide(guide, parseCase(JSON.parse(JSON.stringify(raw)), guide));
 }
@@ -97,7 +101,7 @@ describe('a find, from beginning to decision', () => {
     await post(`/finds/${find}/withdrawals`, { id: randomUUID(), at: at(11), reading: slip.id });
     await post(`/finds/${find}/skips`, { id: randomUUID(), at: at(12), piece, character: 'spore.print' });
     await post(`/finds/${find}/pieces`, { id: randomUUID(), at: at(13), purpose: 'compare' });
-    const noted = reading('cap.shape', { kind: 'states', states: ['funnel'] }, { at: at(14), blind: true, note: 'the far side', by: 'jorun' });
+    const noted = reading('cap.shape', { kind: 'states', states: ['funnel'] }, { at: at(14), blind: true, note: 'the far side' });
     await post(`/finds/${find}/readings`, noted);
     expect((await record(find)).readings.at(-1)).toEqual(noted);
     const kept = await record(find);
@@ -179,16 +183,20 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
     expect(await counts()).toEqual(before);
   });
 
-  test('a verdict that the server does not reach itself', async () => {
+  test('a verdict that the server does not reach itself is kept beside the one it reaches, and both are told', async () => {
     const { find, reading } = await begin();
     await post(`/finds/${find}/readings`, reading('hymenophore', { kind: 'states', states: ['ridges'] }));
     const verdict = verdictOf(await record(find));
-    const before = await counts();
-    const forged = await post(`/finds/${find}/verdicts`, { id: randomUUID(), at: at(90), verdict: { ...verdict, outcome: 'collect' } });
-    expect(forged).toMatchObject({ status: 409, body: { type: 'urn:pause:problem:verdict-differs', verdict: { outcome: 'pause' } } });
-    const other = await post(`/finds/${find}/verdicts`, { id: randomUUID(), at: at(90), verdict: { ...verdict, guide: { id: 'ostrel', version: 'f'.repeat(64) } } });
-    expect(other).toMatchObject({ status: 409, body: { type: 'urn:pause:problem:other-guide' } });
-    expect(await counts()).toEqual(before);
+    const forged = { id: randomUUID(), at: at(90), verdict: { ...verdict, outcome: 'collect' } };
+    expect(await post(`/finds/${find}/verdicts`, forged)).toMatchObject({ status: 201, body: { arrival: { because: 'record', verdict: { outcome: 'pause' } } } });
+    expect(await post(`/finds/${find}/verdicts`, forged)).toMatchObject({ status: 200, body: { arrival: { because: 'record' } } });
+    const older = { ...verdict, guide: { id: 'ostrel', version: 'f'.repeat(64) } };
+    const same = await post(`/finds/${find}/verdicts`, { id: randomUUID(), at: at(91), verdict: older });
+    expect([same.status, same.body.arrival]).toEqual([201, undefined]);
+    expect(await post(`/finds/${find}/verdicts`, { id: randomUUID(), at: at(92), verdict: { ...older, outcome: 'leave' } })).toMatchObject({ status: 201, body: { arrival: { because: 'guide' } } });
+    expect((await record(find)).verdicts.map((v) => [v.verdict.outcome, v.arrival?.verdict.outcome])).toEqual([['collect', 'pause'], ['pause', undefined], ['leave', 'pause']]);
+    const elsewhere = await post(`/finds/${find}/verdicts`, { id: randomUUID(), at: at(93), verdict: { ...verdict, guide: { id: 'elsewhere', version: guide.version } } });
+    expect(elsewhere).toMatchObject({ status: 422, body: { errors: [{ field: 'verdict.guide.id' }] } });
   });
 
   test('collecting against the verdict without a reason', async () => {
@@ -219,12 +227,12 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
 
 describe('the database keeps what was read', () => {
   test.each(APPEND_ONLY)('%s can be added to, never changed, removed or emptied', async (table) => {
-    const key = table === 'guides' ? 'version' : 'id';
+    const [key, column] = ({ guides: ['version', 'id'], audit: ['number', 'what'], finds: ['id', 'person'], entries: ['id', 'stamp'] } as const)[table];
     const { rows } = await sql<{ key: string }>`select ${sql.ref(key)} as key from ${sql.table(table)} limit 1`.execute(database.db);
     const [row] = rows;
     expect(row).toBeDefined();
     const refused = /only added to, never changed/;
-    await expect(sql`update ${sql.table(table)} set received_at = now() where ${sql.ref(key)} = ${row?.key}`.execute(database.db)).rejects.toThrow(refused);
+    await expect(sql`update ${sql.table(table)} set ${sql.ref(column)} = ${sql.ref(column)} where ${sql.ref(key)} = ${row?.key}`.execute(database.db)).rejects.toThrow(refused);
     await expect(sql`delete from ${sql.table(table)} where ${sql.ref(key)} = ${row?.key}`.execute(database.db)).rejects.toThrow(refused);
     await expect(sql`truncate ${sql.table(table)} cascade`.execute(database.db)).rejects.toThrow(refused);
   });
@@ -289,7 +297,7 @@ describe('around it', () => {
     expect(new Set(demo.map((f) => f.outcome))).toEqual(new Set(['collect', 'leave', 'pause', undefined]));
     for (const { id } of demo) {
       const kept = await record(id);
-      for (const { verdict } of kept.verdicts) expect(canonicalJson(verdict)).toBe(canonicalJson(verdictOf(kept)));
+      for (const { verdict } of kept.verdicts) expect(canonicalJson(verdict)).toBe(canonicalJson(verdictOf(kept, kept.group ? GROUP_POLICY : undefined)));
     }
   });
 
@@ -305,7 +313,7 @@ describe('around it', () => {
     const away = await startServer({ databaseUrl: lone.url, port: 0, demo: true, logLevel: 'silent' });
     try {
       await lone.close();
-      const response = await fetch(`${away.url}/api/v1/finds`);
+      const response = await fetch(`${away.url}/api/v1/health`);
       expect([response.status, ((await response.json()) as Json).type]).toEqual([503, 'urn:pause:problem:database-away']);
     } finally {
       await away.stop();

@@ -10,7 +10,7 @@ import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { workerEvaluator } from '../evaluate/client';
 import { loadGuide } from '../evaluate/guide';
-import { flush, loadMe, openOutbox } from '../store/actions';
+import { loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
 import { browserDevice } from '../store/device';
 import { keepCounts, keptCounts } from '../store/counts';
@@ -39,12 +39,12 @@ function keepOwn(store: Store): void {
 
 /** The screen stands first; then what this device keeps, what the server knows, and last the application for when there is no connection. */
 function openNotebook(store: Store): () => void {
-  const again = () => {
-    void store.dispatch(flush());
-    void store.dispatch(loadMe());
-  };
+  const again = () => void store.dispatch(loadMe());
   const begin = () => {
-    void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).then(() => import('../store/worker')).then((worker) => worker.keepApplication(store.dispatch)).catch(() => undefined);
+    void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).then(() => import('../store/worker')).then(async (worker) => {
+      worker.followServer(store);
+      await worker.keepApplication(store.dispatch);
+    }).catch(() => undefined);
   };
   // The screen's own program may still be on its way.
   const whenDrawn = () => {

@@ -1,14 +1,13 @@
 import {
-  caseOf, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type FindRecord, type FindSummary, type Kingdom, type PieceId, type Reading, type ReadingId, type ReadingValue,
-  type Sureness, type TaxonId, type Verdict,
+  applyEntry, caseOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
+  type Reading, type ReadingId, type ReadingValue, type Sureness, type TaxonId, type Verdict,
 } from '@pause/core';
 import { guide } from '../evaluate/guide';
-import { Away, Refused } from './api';
-import { applyEntry, type Entry } from './entries';
+import type { Group } from './api';
 import { finds, list, me, outbox } from './slices';
+import { flush, syncAll } from './sync';
 import type { Thunk } from './store';
 
-const RETRY_MS = 4000;
 const message = (error: unknown) => (error instanceof Error ? error.message : String(error));
 
 /** An id that nobody else makes. */
@@ -25,95 +24,75 @@ function now(): Thunk<string> {
   };
 }
 
-/** Who keeps this notebook: as this device knows it at once, then as the server does. */
+/** Who keeps this notebook: as this device knows it at once, then as the server does. Without an account it is whoever holds the device. */
 export function loadMe(): Thunk<Promise<void>> {
-  return async (dispatch, getState, { api, clock, device }) => {
+  return async (dispatch, getState, { device }) => {
     if (getState().me.status === 'loading') return;
     if (getState().me.status !== 'ready') {
       dispatch(me.actions.meLoading());
-      const kept = await device.person();
-      if (kept) dispatch(me.actions.meLoaded(kept));
+      let kept = await device.person();
+      if (!kept) {
+        kept = { id: newId(), name: '', demo: false, offsetMs: 0, account: false, groups: [] };
+        await device.keepPerson(kept);
+      }
+      dispatch(me.actions.meLoaded(kept));
     }
-    try {
-      const { id, name, demo, now: serverNow } = await api.me();
-      const person = { id, name, demo, offsetMs: demo ? Date.parse(serverNow) - clock() : 0 };
-      dispatch(me.actions.meLoaded(person));
-      await device.keepPerson(person);
-    } catch (error) {
-      if (getState().me.status !== 'ready') dispatch(me.actions.meFailed(message(error)));
-    }
+    await dispatch(syncAll());
   };
 }
 
-/** The log of finds: as this device knows it at once, then as the server does; with what only this device has. */
+/** The log of finds, as this device knows it: it has every find that was told here or heard of. */
 export function loadList(): Thunk<Promise<void>> {
-  return async (dispatch, getState, { api, device }) => {
-    const first = getState().list.status !== 'ready';
+  return async (dispatch, getState, { device }) => {
     dispatch(list.actions.listLoading());
-    const kept = first ? await device.list() : undefined;
-    if (kept) dispatch(list.actions.listLoaded(await dispatch(withOwn(kept))));
-    try {
-      const fresh = await api.finds();
-      dispatch(outbox.actions.reached());
-      dispatch(list.actions.listLoaded(await dispatch(withOwn(fresh))));
-      await device.keepList(fresh);
-    } catch (error) {
-      const away = error instanceof Away;
-      if (away) dispatch(outbox.actions.sendingAway());
-      const known = await dispatch(withOwn(getState().list.items));
-      if (getState().list.status === 'ready' || (away && known.length > 0)) dispatch(list.actions.listLoaded(known));
-      else dispatch(list.actions.listFailed(message(error)));
-    }
-  };
-}
-
-/** Finds of which something waits here are told as they stand here. */
-function withOwn(finds: readonly FindSummary[]): Thunk<Promise<FindSummary[]>> {
-  return async (_, getState, { device }) => {
     const { waiting } = getState().outbox;
-    const own = new Map<string, FindSummary>();
+    const lines = new Map((await device.list()).map((line) => [line.id, line]));
     for (const id of new Set(waiting.map((entry) => entry.find))) {
       const record = getState().finds[id]?.record ?? waiting.filter((entry) => entry.find === id).reduce(applyEntry, await device.record(id));
-      if (record) own.set(id, summaryOf(record));
+      if (record) lines.set(id, summaryOf(record));
     }
-    const all = [...finds.map((find) => own.get(find.id) ?? find), ...[...own.values()].filter((find) => !finds.some((f) => f.id === find.id))];
-    return all.sort((a, b) => (a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0));
+    const sorted = [...lines.values()].sort((a, b) => (a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0));
+    dispatch(list.actions.listLoaded(sorted));
   };
 }
 
-/** A find: as this device knows it at once, then as the server does. */
+/** A find, as this device knows it; where it does not, the server is asked first. */
 export function loadFind(id: string): Thunk<Promise<void>> {
-  return async (dispatch, getState, { api, device }) => {
+  return async (dispatch, getState, { device }) => {
     dispatch(finds.actions.findLoading(id));
-    const change = () => getState().finds[id]?.change;
-    const lay = (record: FindRecord | undefined) => {
-      const was = change();
-      dispatch(finds.actions.findLoaded({ id, record, waiting: getState().outbox.waiting }));
-      if (change() !== was) void dispatch(reconsider(id));
+    const here = async () => {
+      const kept = await device.record(id);
+      const known = kept !== undefined || getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
+      if (known) dispatch(layFind(id, kept));
+      return known;
     };
-    const kept = await device.record(id);
-    const madeHere = getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
-    if (kept || madeHere) lay(kept);
-    const before = change();
-    try {
-      const fresh = await api.find(id);
-      // Something was told meanwhile, which the answer may not know of yet: what is here is newer.
-      if (change() !== before) return;
-      lay(fresh);
-      await device.keepRecord(fresh);
-    } catch (error) {
-      if (kept || madeHere) return;
-      if (error instanceof Refused && error.status === 404) lay(undefined);
-      else dispatch(finds.actions.findFailed({ id, error: message(error) }));
-    }
+    if (await here()) return;
+    const reached = await dispatch(syncAll());
+    if (await here()) return;
+    if (reached || getState().me.person?.account === false) dispatch(layFind(id, undefined));
+    else dispatch(finds.actions.findFailed({ id, error: 'It is not on this device, and the server does not answer.' }));
   };
+}
+
+/** Lays what waits over a find as it is kept, shows it, and judges it again if that changed it. */
+export function layFind(id: string, record: FindRecord | undefined): Thunk {
+  return (dispatch, getState) => {
+    const was = getState().finds[id]?.change;
+    dispatch(finds.actions.findLoaded({ id, record, waiting: getState().outbox.waiting }));
+    if (getState().finds[id]?.change !== was) void dispatch(reconsider(id));
+  };
+}
+
+/** The rules that a find is decided by: those of its group. */
+export function policyOf(record: FindRecord, groups: readonly Group[]): Policy | undefined {
+  return record.group === undefined ? undefined : groups.find((group) => group.id === record.group)?.policy ?? GROUP_POLICY;
 }
 
 /** Asks the core again about a find that changed. */
 export function reconsider(id: string): Thunk<Promise<void>> {
   return async (dispatch, getState, { evaluator }) => {
     const open = getState().finds[id];
-    const find = open?.record && caseOf(open.record, guide);
+    const find = open?.record && caseOf(open.record, guide, policyOf(open.record, getState().me.person?.groups ?? []));
     if (!open || !find) return;
     try {
       // Both are asked for at once; bars and strip do not wait for the plan, once there is an earlier one to show.
@@ -146,7 +125,7 @@ function add(...entries: Entry[]): Thunk<Promise<boolean>> {
 function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
   return (dispatch, _, { device }) => {
     const turn = lastTold.then(async () => {
-      const entries = make();
+      const entries = await dispatch(stamped(make()));
       await device.put(entries);
       for (const entry of entries) dispatch(finds.actions.entryMade(entry));
       const [first] = entries;
@@ -162,11 +141,23 @@ function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
   };
 }
 
-/** Takes up what waited when the tab was closed. */
+/** Entries with when they were told, later than everything told or heard of here. */
+function stamped(entries: readonly Entry[]): Thunk<Promise<Entry[]>> {
+  return async (_, getState, { clock, device }) => {
+    const kept = await device.clock();
+    let last = kept.last;
+    return entries.map((entry) => {
+      last = nextStamp(last, clock() + (getState().me.person?.offsetMs ?? 0), kept.device);
+      return { ...entry, stamp: last };
+    });
+  };
+}
+
+/** Takes up what waited when the tab was closed, and what had been refused. */
 export function openOutbox(): Thunk<Promise<void>> {
   return async (dispatch, _, { device }) => {
     dispatch(outbox.actions.outboxOpened(await device.waiting()));
-    void dispatch(flush());
+    dispatch(outbox.actions.refusedBefore(await device.refused()));
   };
 }
 
@@ -175,56 +166,27 @@ export function acknowledgeNotKept(): Thunk {
   return (dispatch) => dispatch(outbox.actions.notKeptSeen());
 }
 
-let retry: ReturnType<typeof setTimeout> | undefined;
-
-/** Sends what waits, oldest first, one at a time; tries again later if the server is away. */
-export function flush(): Thunk<Promise<void>> {
-  return async (dispatch, getState, { api, device }) => {
-    if (getState().outbox.sending) return;
-    dispatch(outbox.actions.sendingStarted());
-    clearTimeout(retry);
-    try {
-      for (let entry = getState().outbox.waiting[0]; entry; entry = getState().outbox.waiting[0]) {
-        try {
-          await api.send(entry);
-          await device.settle(entry, 'arrived');
-          dispatch(outbox.actions.sent(entry));
-        } catch (error) {
-          if (!(error instanceof Refused)) {
-            dispatch(outbox.actions.sendingAway());
-            retry = setTimeout(() => void dispatch(flush()), RETRY_MS);
-            return;
-          }
-          await device.settle(entry, 'refused');
-          dispatch(outbox.actions.sendingRefused({ entry, reason: error.message }));
-        }
-      }
-    } finally {
-      dispatch(outbox.actions.sendingEnded());
-    }
-  };
-}
-
-/** What was refused has been read; the finds concerned are fetched as the server has them. */
-export function acknowledgeRefusals(): Thunk {
-  return (dispatch, getState) => {
+/** What was refused has been read; the finds concerned are shown as they are on record. */
+export function acknowledgeRefusals(): Thunk<Promise<void>> {
+  return async (dispatch, getState, { device }) => {
     const concerned = new Set(getState().outbox.refused.map(({ entry }) => entry.find));
+    await device.forgetRefused();
     dispatch(outbox.actions.refusalSeen());
-    for (const id of concerned) void dispatch(loadFind(id));
+    for (const id of concerned) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
   };
 }
 
 const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';
 
 /** Begins a find on a first piece, with what it is taken for, if anything. @returns its id, as soon as it is kept */
-export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; context: Case['context'] }): Thunk<Promise<string | undefined>> {
+export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; group?: string; context: Case['context'] }): Thunk<Promise<string | undefined>> {
   return async (dispatch) => {
     const find = newId();
-    const { kingdom, bodyPlan, placeNote, target } = start;
+    const { kingdom, bodyPlan, placeNote, target, group } = start;
     const startedAt = dispatch(now());
     const context = { ...start.context, month: new Date(startedAt).getMonth() + 1 };
     const kept = await dispatch(add(
-      { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(placeNote ? { placeNote } : {}), person: dispatch(person()) } },
+      { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(placeNote ? { placeNote } : {}), ...(group ? { group } : {}), person: dispatch(person()) } },
       { kind: 'pieces', find, body: { id: newId() as PieceId, at: dispatch(now()), purpose: 'decide' } },
       ...(target ? [{ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } } as const] : []),
       { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },
@@ -233,19 +195,15 @@ export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: 
   };
 }
 
-/** Tells what stands around it. Two answers in quick succession are both kept: what each changes is laid over what stands by then. */
+/** Tells what stands around it. Only what changed is told, so that two answers in quick succession are both kept, and those of two devices too. */
 export function tellContext(find: string, context: Case['context']): Thunk<Promise<boolean>> {
   return (dispatch, getState) => {
-    const standing = () => getState().finds[find]?.record?.context ?? {};
-    const was = standing();
+    const was = getState().finds[find]?.record?.context ?? {};
     const names = [...new Set([...Object.keys(was), ...Object.keys(context)])] as (keyof Case['context'])[];
     const changed = names.filter((name) => was[name] !== context[name]);
-    const [id, at] = [newId(), dispatch(now())];
-    return dispatch(addMade(() => {
-      const rest = Object.entries(standing()).filter(([name]) => !changed.includes(name as keyof Case['context']));
-      const told = changed.flatMap((name) => (context[name] === undefined ? [] : [[name, context[name]] as const]));
-      return [{ kind: 'contexts', find, body: { id, at, context: Object.fromEntries([...rest, ...told]) } }];
-    }));
+    if (changed.length === 0) return Promise.resolve(true);
+    const told = Object.fromEntries(changed.flatMap((name) => (context[name] === undefined ? [] : [[name, context[name]]])));
+    return dispatch(add({ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context: told, changed } }));
   };
 }
 

@@ -1,19 +1,40 @@
-import { FindRecord, FindSummary, Instant } from '@pause/core';
-import { z } from 'zod';
-import type { Entry } from './entries';
+import type { Entry, Policy, Stamp, Verdict } from '@pause/core';
 
-/** The server, as the store sees it. Whatever comes from it is parsed here, once. */
+/** The server, as the store sees it. */
 
-const Me = z.object({
-  id: z.string(), name: z.string(), demo: z.boolean(), now: Instant, guide: z.object({ id: z.string(), version: z.string() }),
-});
-export type Me = z.infer<typeof Me>;
-const Finds = z.object({ finds: z.array(FindSummary) });
-const ProblemDetails = z.object({ title: z.string(), status: z.number(), type: z.string() });
+export type Role = 'keeper' | 'member' | 'young';
+/** A group that this person belongs to. */
+export interface Group {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly policy: Policy;
+  readonly members: readonly { readonly person: string; readonly name: string; readonly role: Role; readonly joinedAt: string }[];
+  readonly former: readonly { readonly person: string; readonly name: string }[];
+}
+export interface Me {
+  readonly id: string;
+  readonly name: string;
+  readonly demo: boolean;
+  readonly now: string;
+  readonly guide: { readonly id: string; readonly version: string };
+  readonly groups: readonly Group[];
+  readonly streams: readonly { readonly id: string; readonly last: number }[];
+}
+/** What became of one entry that was sent. */
+export type Sent =
+  | { readonly status: 'arrived'; readonly stream: string; readonly seq: number; readonly stamp: Stamp; readonly arrival?: { readonly verdict: Verdict } | undefined }
+  | { readonly status: 'refused'; readonly reason: string };
+export interface Pulled {
+  readonly entries: readonly { readonly entry: Entry; readonly seq: number; readonly number?: number | undefined }[];
+  readonly last: number;
+  /** The next one was told by a newer application, and cannot be read here. */
+  readonly newer: boolean;
+}
 
 /** The server said no, and sending again will not help. */
 export class Refused extends Error {
-  constructor(readonly status: number, readonly code: string, message: string) {
+  constructor(readonly status: number, readonly code: string, message: string, readonly errors: readonly { readonly field: string; readonly reason: string }[] = []) {
     super(message);
     this.name = 'Refused';
   }
@@ -22,41 +43,21 @@ export class Refused extends Error {
 export class Away extends Error {}
 
 export interface Api {
+  /** @throws Refused 401 where nobody is signed in */
   me(): Promise<Me>;
-  finds(): Promise<FindSummary[]>;
-  find(id: string): Promise<FindRecord>;
-  send(entry: Entry): Promise<void>;
+  /** Whether it is the demo that answers, and its time. */
+  about(): Promise<{ readonly demo: boolean; readonly now: string }>;
+  push(entries: readonly Entry[]): Promise<readonly Sent[]>;
+  pull(stream: string, after: number): Promise<Pulled>;
+  /** Asks something else of the server; parsing the answer is up to the caller. */
+  ask(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<unknown>;
 }
 
-const WAIT_MS = 10_000;
-
-async function ask(path: string, init: RequestInit = {}): Promise<unknown> {
-  let response: Response;
-  try {
-    response = await fetch(`/api/v1${path}`, { ...init, signal: AbortSignal.timeout(WAIT_MS) });
-  } catch {
-    throw new Away('The server does not answer.');
-  }
-  const text = await response.text();
-  let body: unknown;
-  try {
-    body = text === '' ? undefined : JSON.parse(text);
-  } catch {
-    throw new Away('The server answered with something that is not JSON.');
-  }
-  if (response.ok) return body;
-  const problem = ProblemDetails.safeParse(body);
-  const title = problem.success ? problem.data.title : `The server answered ${response.status}.`;
-  if (response.status >= 500 || response.status === 429) throw new Away(title);
-  throw new Refused(response.status, problem.success ? problem.data.type.replace('urn:pause:problem:', '') : 'unknown', title);
-}
-
+/** The server over HTTP; what talks to it is fetched when it is first asked something. */
 export const httpApi: Api = {
-  me: async () => Me.parse(await ask('/me')),
-  finds: async () => Finds.parse(await ask('/finds')).finds,
-  find: async (id) => FindRecord.parse(await ask(`/finds/${encodeURIComponent(id)}`)),
-  send: async (entry) => {
-    const path = entry.kind === 'finds' ? '/finds' : `/finds/${encodeURIComponent(entry.find)}/${entry.kind}`;
-    await ask(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(entry.body) });
-  },
+  me: async () => (await import('./http')).http.me(),
+  about: async () => (await import('./http')).http.about(),
+  push: async (entries) => (await import('./http')).http.push(entries),
+  pull: async (stream, after) => (await import('./http')).http.pull(stream, after),
+  ask: async (method, path, body) => (await import('./http')).http.ask(method, path, body),
 };

@@ -1,6 +1,21 @@
-import type { FindRecord, FindSummary } from '@pause/core';
-import type { Entry } from './entries';
+import type { Entry, FindRecord, FindSummary, Stamp } from '@pause/core';
 import type { Person } from './slices';
+
+/** An entry that the server did not take, and why. */
+export interface Refusal {
+  readonly entry: Entry;
+  readonly reason: string;
+}
+/** What became of an entry that was sent. */
+export type Settled =
+  | { readonly status: 'arrived'; readonly entry: Entry; readonly stream?: string; readonly seq?: number }
+  | { readonly status: 'refused'; readonly entry: Entry; readonly reason: string };
+
+/** The next entries of a stream, as the server numbered them. */
+export interface Heard {
+  readonly stream: string;
+  readonly entries: readonly { readonly entry: Entry; readonly seq: number; readonly number?: number | undefined }[];
+}
 
 /**
  * What this device keeps of the notebook, so that it is whole without a connection. The store is only the working
@@ -9,17 +24,28 @@ import type { Person } from './slices';
 export interface Device {
   /** Keeps entries that wait to be sent, all or none; rejects where the device does not take them. */
   put(entries: readonly Entry[]): Promise<void>;
-  /** An entry no longer waits: it arrived at the server, and becomes part of its kept find in the same step, or it was refused there, and does not. */
-  settle(entry: Entry, outcome: 'arrived' | 'refused'): Promise<void>;
+  /** Entries no longer wait: what arrived becomes part of its kept find in the same step; what was refused does not, and is kept with the reason. */
+  settle(all: readonly Settled[]): Promise<void>;
   /** What waits, in the order in which it was made. */
   waiting(): Promise<Entry[]>;
-  /** A find as the server has it; what waits is laid over it whenever it is opened. */
-  keepRecord(record: FindRecord): Promise<void>;
+  refused(): Promise<readonly Refusal[]>;
+  /** What was refused has been read. */
+  forgetRefused(): Promise<void>;
+  /** Takes what the server told of a stream, with how far that goes, in one step; rejects where the device does not take it. @returns the finds it is of */
+  take(heard: Heard): Promise<readonly string[]>;
+  /** How far each stream was taken. */
+  taken(stream: string): Promise<number>;
   record(id: string): Promise<FindRecord | undefined>;
-  keepList(finds: readonly FindSummary[]): Promise<void>;
-  list(): Promise<readonly FindSummary[] | undefined>;
+  /** A line for every find here. */
+  list(): Promise<readonly FindSummary[]>;
   keepPerson(person: Person): Promise<void>;
   person(): Promise<Person | undefined>;
+  /** What was told here without an account becomes the account's own. */
+  adopt(from: string, to: string): Promise<void>;
+  /** The last stamp of everything told or heard of here, and what this device calls itself in stamps. */
+  clock(): Promise<{ readonly device: string; readonly last: Stamp | undefined }>;
+  /** Forgets everything of the notebook. */
+  clear(): Promise<void>;
 }
 
 /** The device did not take what should be kept. */
@@ -30,8 +56,8 @@ export class NotKept extends Error {
   }
 }
 
-const ORDER: readonly Entry['kind'][] = ['finds', 'pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'verdicts', 'decisions'];
-const madeAt = (entry: Entry) => (entry.kind === 'finds' ? entry.body.startedAt : entry.body.at);
+const ORDER: readonly Entry['kind'][] = ['finds', 'pieces', 'targets', 'contexts', 'edits', 'readings', 'withdrawals', 'skips', 'verdicts', 'consents', 'decisions'];
+const madeAt = (entry: Entry) => entry.stamp ?? (entry.kind === 'finds' ? entry.body.startedAt : entry.body.at);
 
 export function inOrder(entries: readonly Entry[]): Entry[] {
   return [...entries].sort((a, b) => {
@@ -39,17 +65,23 @@ export function inOrder(entries: readonly Entry[]): Entry[] {
     return x < y ? -1 : x > y ? 1 : ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind);
   });
 }
+
 /** What the device does where what keeps its notebook could not even be fetched. */
 const nothingKept: Device = {
   put: () => Promise.reject(new NotKept('refused')),
   settle: () => Promise.resolve(),
   waiting: () => Promise.resolve([]),
-  keepRecord: () => Promise.resolve(),
+  refused: () => Promise.resolve([]),
+  forgetRefused: () => Promise.resolve(),
+  take: () => Promise.reject(new NotKept('refused')),
+  taken: () => Promise.resolve(0),
   record: () => Promise.resolve(undefined),
-  keepList: () => Promise.resolve(),
-  list: () => Promise.resolve(undefined),
+  list: () => Promise.resolve([]),
   keepPerson: () => Promise.resolve(),
   person: () => Promise.resolve(undefined),
+  adopt: () => Promise.resolve(),
+  clock: () => Promise.resolve({ device: 'nothing', last: undefined }),
+  clear: () => Promise.resolve(),
 };
 
 /** The notebook in the browser's own database. What keeps it is fetched when the first is asked of it, and again where that failed. */
@@ -62,15 +94,8 @@ export function browserDevice(storage: Storage): Device {
       return nothingKept;
     });
   };
-  return {
-    put: async (entries) => (await device()).put(entries),
-    settle: async (entry, outcome) => (await device()).settle(entry, outcome),
-    waiting: async () => (await device()).waiting(),
-    keepRecord: async (record) => (await device()).keepRecord(record),
-    record: async (id) => (await device()).record(id),
-    keepList: async (finds) => (await device()).keepList(finds),
-    list: async () => (await device()).list(),
-    keepPerson: async (person) => (await device()).keepPerson(person),
-    person: async () => (await device()).person(),
-  };
+  return Object.fromEntries(Object.keys(nothingKept).map((name) => [name, async (...given: unknown[]) => {
+    const held = await device() as unknown as Record<string, (...all: unknown[]) => Promise<unknown>>;
+    return held[name]?.(...given);
+  }])) as unknown as Device;
 }

@@ -1,8 +1,7 @@
-import { FindRecord, FindSummary } from '@pause/core';
+import { applyEntry, FindRecord, FindSummary, heard, summaryOf, type Entry, type Stamp } from '@pause/core';
 import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
-import { inOrder, NotKept, type Device } from './device';
-import { applyEntry, type Entry } from './entries';
+import { inOrder, NotKept, type Device, type Refusal } from './device';
 import { Person } from './slices';
 
 const keyOf = (entry: Entry) => `${entry.kind}:${entry.body.id}`;
@@ -11,11 +10,14 @@ interface Waiting {
   readonly key: string;
   readonly entry: Entry;
 }
-interface Own {
-  readonly key: 'person' | 'list';
-  readonly value: unknown;
-}
-type Notebook = Dexie & { readonly waiting: Table<Waiting, string>; readonly records: Table<FindRecord, string>; readonly own: Table<Own, string> };
+type Own = { readonly key: string; readonly value: unknown };
+type Notebook = Dexie & {
+  readonly waiting: Table<Waiting, string>;
+  readonly records: Table<FindRecord, string>;
+  readonly lines: Table<FindSummary, string>;
+  readonly refused: Table<Refusal & { readonly key: string }, string>;
+  readonly own: Table<Own, string>;
+};
 
 /** An earlier version kept what waits in the browser's plain storage, under keys that begin so. */
 const EARLIER = 'pause:waiting:';
@@ -23,9 +25,14 @@ const EARLIER = 'pause:waiting:';
 async function open(storage: Storage): Promise<Notebook> {
   // Pictures have it too: what two late programs share would otherwise be fetched before the first screen.
   const { Dexie: Base } = await import('dexie');
-    // A phone that dies takes nothing along: what is kept is on its storage before anything is said of it.
+  // A phone that dies takes nothing along: what is kept is on its storage before anything is said of it.
   const notebook = new Base('pause-notebook', { chromeTransactionDurability: 'strict' }) as Notebook;
   notebook.version(1).stores({ waiting: 'key', records: 'id', own: 'key' });
+  notebook.version(2).stores({ waiting: 'key', records: 'id', lines: 'id', refused: 'key', own: 'key' }).upgrade(async (all) => {
+    const records = (await all.table('records').toArray()).flatMap((kept) => FindRecord.safeParse(kept).data ?? []);
+    await all.table('lines').bulkPut(records.map(summaryOf));
+    await all.table('own').delete('list');
+  });
   await notebook.open();
   const earlier = Object.keys(storage).filter((key) => key.startsWith(EARLIER));
   const taken = earlier.flatMap((key): Waiting[] => {
@@ -46,6 +53,12 @@ const isFull = (error: unknown): boolean => {
   return name === 'QuotaExceededError' || inner?.name === 'QuotaExceededError';
 };
 
+/** What tells whose something is, as it stands in an entry. */
+function renamed(entry: Entry, from: string, to: string): Entry {
+  const body = Object.fromEntries(Object.entries(entry.body).map(([name, value]) => [name, (name === 'by' || name === 'person') && value === from ? to : value]));
+  return { ...entry, body } as Entry;
+}
+
 /** The notebook in the browser's own database. */
 export function notebook(storage: Storage): Device {
   let opened: Promise<Notebook> | undefined;
@@ -62,31 +75,100 @@ export function notebook(storage: Storage): Device {
       return undefined;
     }
   };
+  const surely = async <T>(work: (all: Notebook) => PromiseLike<T>): Promise<T> => {
+    try {
+      return await work(await ready());
+    } catch (error) {
+      throw new NotKept(isFull(error) ? 'full' : 'refused');
+    }
+  };
+  const own = async (all: Notebook, key: string): Promise<unknown> => (await all.own.get(key))?.value;
+  /** The last stamp that was told or heard of goes on record with what it came with. */
+  const hear = async (all: Notebook, entries: readonly Entry[]) => {
+    const before = await own(all, 'stamp') as Stamp | undefined;
+    const last = entries.reduce((stamp, entry) => (entry.stamp ? heard(stamp, entry.stamp) : stamp), before);
+    if (last !== before) await all.own.put({ key: 'stamp', value: last });
+  };
+  const keepAll = async (all: Notebook, records: ReadonlyMap<string, FindRecord>) => {
+    await all.records.bulkPut([...records.values()]);
+    await all.lines.bulkPut([...records.values()].map(summaryOf));
+  };
+  /** Entries laid over what is kept, not over what this tab knows: another tab may have told more of the same find. */
+  const lay = async (all: Notebook, entries: readonly { readonly entry: Entry; readonly number?: number | undefined }[]): Promise<string[]> => {
+    const ids = [...new Set(entries.map(({ entry }) => entry.find))];
+    const records = new Map((await all.records.bulkGet(ids)).flatMap((kept) => {
+      const record = kept && FindRecord.safeParse(kept).data;
+      return record ? [[record.id, record] as const] : [];
+    }));
+    for (const { entry, number } of entries) {
+      const record = applyEntry(records.get(entry.find), entry);
+      if (record) records.set(entry.find, number === undefined ? record : { ...record, number });
+    }
+    await keepAll(all, records);
+    return ids;
+  };
   return {
-    put: async (entries) => {
-      try {
-        await (await ready()).waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry })));
-      } catch (error) {
-        throw new NotKept(isFull(error) ? 'full' : 'refused');
-      }
-    },
-    settle: async (entry, outcome) => {
-      await quietly((all) => all.transaction('rw', all.waiting, all.records, async () => {
-        // Laid over what is kept, not over what this tab knows: another tab may have told more of the same find.
-        const record = outcome === 'arrived' ? applyEntry(await all.records.get(entry.find), entry) : undefined;
-        if (record) await all.records.put(record);
-        await all.waiting.delete(keyOf(entry));
+    put: async (entries) => surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
+      await all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry })));
+      await hear(all, entries);
+    })),
+    settle: async (settled) => {
+      await quietly((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.refused, all.own], async () => {
+        const arrived = settled.flatMap((one) => (one.status === 'arrived' ? [one] : []));
+        await lay(all, arrived);
+        await hear(all, arrived.map(({ entry }) => entry));
+        for (const { stream, seq } of arrived) {
+          // What follows directly on what was taken need not be told again.
+          if (stream === undefined || seq === undefined) continue;
+          if (((await own(all, `taken ${stream}`) as number | undefined) ?? 0) === seq - 1) await all.own.put({ key: `taken ${stream}`, value: seq });
+        }
+        await all.refused.bulkPut(settled.flatMap((one) => (one.status === 'refused' ? [{ key: keyOf(one.entry), entry: one.entry, reason: one.reason }] : [])));
+        await all.waiting.bulkDelete(settled.map(({ entry }) => keyOf(entry)));
       }));
     },
     waiting: async () => inOrder((await quietly((all) => all.waiting.toArray()) ?? []).map(({ entry }) => entry)),
-    keepRecord: async (record) => { await quietly((all) => all.records.put(record)); },
+    refused: async () => (await quietly((all) => all.refused.toArray()) ?? []).map(({ entry, reason }) => ({ entry, reason })),
+    forgetRefused: async () => { await quietly((all) => all.refused.clear()); },
+    take: async ({ stream, entries }) => surely((all) => all.transaction('rw', all.records, all.lines, all.own, async () => {
+      const before = (await own(all, `taken ${stream}`) as number | undefined) ?? 0;
+      const fresh = entries.filter(({ seq }) => seq > before);
+      const last = fresh.at(-1)?.seq ?? before;
+      // A number that is missing would never be asked for again.
+      if (last !== before + fresh.length) throw new Error(`the stream ${stream} has a gap`);
+      const ids = await lay(all, fresh);
+      await hear(all, fresh.map(({ entry }) => entry));
+      await all.own.put({ key: `taken ${stream}`, value: last });
+      return ids;
+    })),
+    taken: async (stream) => z.number().catch(0).parse(await quietly((all) => own(all, `taken ${stream}`))),
     record: async (id) => {
       const kept = await quietly((all) => all.records.get(id));
       return kept && FindRecord.safeParse(kept).data;
     },
-    keepList: async (finds) => { await quietly((all) => all.own.put({ key: 'list', value: finds })); },
-    list: async () => z.array(FindSummary).safeParse((await quietly((all) => all.own.get('list')))?.value).data,
+    list: async () => (await quietly((all) => all.lines.toArray()) ?? []).flatMap((line) => FindSummary.safeParse(line).data ?? []),
     keepPerson: async (person) => { await quietly((all) => all.own.put({ key: 'person', value: person })); },
-    person: async () => Person.safeParse((await quietly((all) => all.own.get('person')))?.value).data,
+    person: async () => Person.safeParse(await quietly((all) => own(all, 'person'))).data,
+    adopt: async (from, to) => {
+      await surely((all) => all.transaction('rw', all.waiting, async () => {
+        const waiting = await all.waiting.toArray();
+        await all.waiting.bulkPut(waiting.map(({ key, entry }) => ({ key, entry: renamed(entry, from, to) })));
+      }));
+    },
+    clock: async () => {
+      const kept = await quietly(async (all) => {
+        let device = await own(all, 'device') as string | undefined;
+        if (device === undefined) {
+          device = crypto.randomUUID().slice(0, 8);
+          await all.own.put({ key: 'device', value: device });
+        }
+        return { device, last: await own(all, 'stamp') as Stamp | undefined };
+      });
+      return kept ?? { device: 'nothing', last: undefined };
+    },
+    clear: async () => {
+      await surely((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.refused, all.own], async () => {
+        for (const table of [all.waiting, all.records, all.lines, all.refused, all.own]) await table.clear();
+      }));
+    },
   };
 }

@@ -1,8 +1,9 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { FindRecord, FindSummary } from '@pause/core';
+import { applyEntry, type Entry, type FindRecord, type FindSummary } from '@pause/core';
 import { z } from 'zod';
 import type { Evaluation } from '../evaluate/evaluate';
-import { applyEntry, type Entry } from './entries';
+import type { Group } from './api';
+import type { Refusal } from './device';
 
 export type Status = 'idle' | 'loading' | 'ready' | 'failed';
 
@@ -10,14 +11,20 @@ export const Person = z.object({
   id: z.string(),
   name: z.string(),
   demo: z.boolean(),
-  /** To add to this device's clock. */
+  /** To add to this device's clock: the demo's, or where this device's is wrong. */
   offsetMs: z.number(),
+  /** Signed in with an account; without one the notebook is on this device alone. */
+  account: z.boolean().default(true),
+  groups: z.array(z.custom<Group>((value) => typeof value === 'object' && value !== null && 'members' in value)).default([]),
 });
 export type Person = z.infer<typeof Person>;
 interface MeState {
   readonly status: Status;
   readonly person?: Person;
-  readonly error?: string;
+  /** The server does not know this device's session any more: sign in again, and what waits goes on. */
+  readonly signedOut?: boolean;
+  /** The server is the demo, and nobody is signed in. */
+  readonly demoOffered?: boolean;
 }
 
 const nobody: MeState = { status: 'idle' };
@@ -28,7 +35,7 @@ export const me = createSlice({
   reducers: {
     meLoading: (): MeState => ({ status: 'loading' }),
     meLoaded: (_, { payload }: PayloadAction<Person>): MeState => ({ status: 'ready', person: payload }),
-    meFailed: (_, { payload }: PayloadAction<string>): MeState => ({ status: 'failed', error: payload }),
+    notSignedIn: (state, { payload }: PayloadAction<{ demo: boolean }>): MeState => ({ ...state, signedOut: state.person?.account === true, demoOffered: payload.demo }),
   },
 });
 
@@ -102,10 +109,6 @@ export const finds = createSlice({
   },
 });
 
-interface Refusal {
-  readonly entry: Entry;
-  readonly reason: string;
-}
 interface OutboxState {
   readonly waiting: readonly Entry[];
   readonly refused: readonly Refusal[];
@@ -114,6 +117,18 @@ interface OutboxState {
   readonly away: boolean;
   /** Why the last thing told was not kept on this device, and so does not count. */
   readonly notKept?: string;
+  /** When the server was last heard of, by this device's clock. */
+  readonly heardAt?: number | undefined;
+  /** How many entries of the notebook are here, of how many, while it is being fetched. */
+  readonly fetching?: { readonly here: number; readonly all: number };
+  /** How many minutes this device's clock is ahead of the server's, where that is too much to be let pass. */
+  readonly clockOff?: number | undefined;
+  /** Somebody told something with a newer application, which cannot be read here. */
+  readonly newerTold?: boolean | undefined;
+  /** The server decides by another version of the guide. */
+  readonly otherGuide?: boolean | undefined;
+  /** Why what the server told could not be kept here. */
+  readonly notTaken?: string | undefined;
 }
 const same = (a: Entry, b: Entry) => a.kind === b.kind && a.body.id === b.body.id;
 
@@ -130,13 +145,15 @@ export const outbox = createSlice({
     notKept: (state, { payload }: PayloadAction<string>): OutboxState => ({ ...state, notKept: payload }),
     notKeptSeen: ({ notKept: _, ...state }): OutboxState => state,
     sendingStarted: (state): OutboxState => ({ ...state, sending: true }),
-    sent: (state, { payload }: PayloadAction<Entry>): OutboxState => (
-      { ...state, away: false, waiting: state.waiting.filter((entry) => !same(entry, payload)) }
-    ),
-    sendingRefused: (state, { payload }: PayloadAction<Refusal>): OutboxState => (
-      { ...state, away: false, waiting: state.waiting.filter((entry) => !same(entry, payload.entry)), refused: [...state.refused, payload] }
-    ),
-    reached: (state): OutboxState => (state.away ? { ...state, away: false } : state),
+    sent: (state, { payload }: PayloadAction<{ arrived: readonly Entry[]; refused: readonly Refusal[] }>): OutboxState => {
+      const gone = [...payload.arrived, ...payload.refused.map(({ entry }) => entry)];
+      return { ...state, away: false, waiting: state.waiting.filter((entry) => !gone.some((other) => same(entry, other))), refused: [...state.refused, ...payload.refused] };
+    },
+    refusedBefore: (state, { payload }: PayloadAction<readonly Refusal[]>): OutboxState => ({ ...state, refused: payload }),
+    /** Entries that wait are told by somebody else by now. */
+    waitingRetold: (state, { payload }: PayloadAction<readonly Entry[]>): OutboxState => ({ ...state, waiting: payload }),
+    told: (state, { payload }: PayloadAction<Pick<OutboxState, 'heardAt' | 'clockOff' | 'otherGuide' | 'newerTold' | 'notTaken'>>): OutboxState => ({ ...state, away: false, ...payload }),
+    fetched: ({ fetching: _, ...state }, { payload }: PayloadAction<OutboxState['fetching']>): OutboxState => ({ ...state, ...(payload ? { fetching: payload } : {}) }),
     sendingAway: (state): OutboxState => ({ ...state, away: true }),
     sendingEnded: (state): OutboxState => ({ ...state, sending: false }),
     refusalSeen: (state): OutboxState => ({ ...state, refused: [] }),

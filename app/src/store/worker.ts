@@ -1,5 +1,7 @@
+import { z } from 'zod';
+import { streamGrew } from './sync';
+import type { Dispatch, Store } from './store';
 import { update } from './update';
-import type { Dispatch } from './store';
 
 /** After so long the waiting one would have taken over. */
 const ANSWER_MS = 1500;
@@ -29,4 +31,31 @@ export async function takeNewer(dispatch: Dispatch): Promise<void> {
     new Promise((resolve) => { setTimeout(resolve, ANSWER_MS); }),
   ]);
   if (answer === 'others-open') dispatch(update.actions.updateHeldUp(true));
+}
+
+const Grew = z.object({ stream: z.string(), last: z.number() });
+
+/** Hears of what others tell as soon as the server knows of it, for as long as somebody is signed in. */
+export function followServer(store: Store): void {
+  let source: EventSource | undefined;
+  const follow = () => {
+    const { person, signedOut } = store.getState().me;
+    const wanted = person?.account === true && signedOut !== true;
+    if (!wanted) {
+      source?.close();
+      source = undefined;
+    } else if (!source || source.readyState === EventSource.CLOSED) {
+      source = new EventSource('/api/v1/sync/events');
+      source.addEventListener('grew', ({ data }: MessageEvent<string>) => {
+        void store.dispatch(streamGrew(Grew.safeParse(JSON.parse(data)).data));
+      });
+    }
+  };
+  follow();
+  let was = store.getState().me;
+  store.subscribe(() => {
+    const { me } = store.getState();
+    if (me !== was) follow();
+    was = me;
+  });
 }

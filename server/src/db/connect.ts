@@ -1,9 +1,10 @@
 import { Kysely, Migrator, PostgresDialect, type Migration } from 'kysely';
 import pg from 'pg';
 import * as finds from './migrations/0001-finds';
+import * as notebook from './migrations/0002-notebook';
 import type { Database } from './schema';
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook };
 
 export type Db = Kysely<Database>;
 
@@ -12,7 +13,17 @@ export function connect(url: string): Db {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5000 });
   // A connection that breaks while idle is replaced at the next query; it must not end the process.
   pool.on('error', () => undefined);
-  return new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
+  const db = new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
+  pools.set(db, pool);
+  return db;
+}
+
+const pools = new WeakMap<Db, pg.Pool>();
+/** The pool behind a database that `connect` opened, for libraries that want one. */
+export function poolOf(db: Db): pg.Pool {
+  const pool = pools.get(db);
+  if (!pool) throw new TypeError('this database was not opened by connect');
+  return pool;
 }
 
 /** Brings the database to the newest form. @returns the names of what was done now */

@@ -1,2 +1,2 @@
-export { connect, migrate, type Db } from './connect';
+export { connect, migrate, poolOf, type Db } from './connect';
 export { APPEND_ONLY, type Database } from './schema';

@@ -1,15 +1,10 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { Case, Guide, ReadingValue, Verdict } from '@pause/core';
+import type { Guide, Policy } from '@pause/core';
+import type { Arrival, Kind } from '@pause/core/notebook';
 
 type Instant = ColumnType<Date, string, never>;
 type Json<T> = ColumnType<T, string, never>;
-
-/** Columns of everything that is only ever added: the client's id, and a hash to know a repetition by. */
-interface Appended {
-  id: string;
-  content_hash: string;
-  received_at: Generated<Date>;
-}
+type Number8 = ColumnType<string, number, number>;
 
 export interface GuideTable {
   version: string;
@@ -26,72 +21,101 @@ export interface DemoClockTable {
   only: Generated<boolean>;
   offset_ms: ColumnType<string, number, never>;
 }
-export interface FindTable extends Appended {
+/** A person's own notebook, or a group's. Its entries are numbered from 1 without gaps. */
+export interface StreamTable {
+  id: string;
+  last: Number8;
+}
+/** Where a find is, and whose. */
+export interface FindTable {
+  id: string;
   number: Generated<number>;
-  started_at: Instant;
-  kingdom: Case['kingdom'];
-  body_plan: string | null;
-  place_note: string | null;
+  stream: string;
   person: string;
+  started_at: Instant;
 }
-interface OfFind extends Appended {
+/** Everything that was put on record, as it was told. */
+export interface EntryTable {
+  stream: string;
+  seq: Number8;
+  kind: Kind;
+  /** Made by the device that told it. */
+  id: string;
   find_id: string;
-  at: Instant;
+  person: string;
+  stamp: string;
+  body: Json<unknown>;
+  /** To know a repetition by. */
+  content_hash: string;
+  received_at: Generated<Date>;
 }
-export interface PieceTable extends OfFind {
-  purpose: 'decide' | 'compare';
+/** What the server reached where a verdict arrived and differed. */
+export interface ArrivalTable {
+  id: string;
+  find_id: string;
+  arrival: Json<Arrival>;
 }
-export interface TargetTable extends OfFind {
-  taxon: string;
+export type Role = 'keeper' | 'member' | 'young';
+export interface GroupTable {
+  id: string;
+  name: string;
+  policy: ColumnType<Policy, string, string>;
+  began_at: Generated<Date>;
 }
-export interface ContextTable extends OfFind {
-  context: Json<Case['context']>;
+export interface MembershipTable {
+  group_id: string;
+  person: string;
+  role: Role;
+  joined_at: Generated<Date>;
+  left_at: ColumnType<Date | null, string | null, string | null>;
 }
-export interface ReadingTable extends OfFind {
-  piece_id: string;
-  character: string;
-  value: Json<ReadingValue>;
-  sureness: 'sure' | 'fairly' | 'guess';
+export interface InvitationTable {
+  code_hash: string;
+  group_id: string;
+  role: Role;
   by: string;
-  blind: boolean | null;
-  note: string | null;
+  expires_at: ColumnType<Date, string, never>;
+  used_by: string | null;
 }
-export interface WithdrawalTable extends OfFind {
-  reading_id: string;
+/** Sign-ins, and changes to who may do what. */
+export interface AuditTable {
+  number: Generated<string>;
+  at: Generated<Date>;
+  person: string | null;
+  what: string;
+  object: string | null;
+  detail: ColumnType<unknown, string | null, never>;
 }
-export interface SkipTable extends OfFind {
-  piece_id: string;
-  character: string;
+/** One row: what signs cookies, where none was given from outside. */
+export interface ServerSecretTable {
+  only: Generated<boolean>;
+  secret: string;
 }
-export interface VerdictTable extends OfFind {
-  guide_version: string;
-  outcome: Verdict['outcome'];
-  find_case: Json<Case>;
-  verdict: Json<Verdict>;
-}
-export interface DecisionTable extends OfFind {
-  verdict_id: string;
-  choice: 'collect' | 'leave' | 'later';
-  reason: string | null;
-  by: string;
+/** Kept by the library for accounts. */
+export interface UserTable {
+  id: string;
+  name: string;
+  email: string;
+  emailVerified: boolean;
+  createdAt: Generated<Date>;
+  updatedAt: Generated<Date>;
 }
 
 export interface Database {
   guides: GuideTable;
   people: PersonTable;
   demo_clock: DemoClockTable;
+  streams: StreamTable;
   finds: FindTable;
-  pieces: PieceTable;
-  targets: TargetTable;
-  contexts: ContextTable;
-  readings: ReadingTable;
-  withdrawals: WithdrawalTable;
-  skips: SkipTable;
-  verdicts: VerdictTable;
-  decisions: DecisionTable;
+  entries: EntryTable;
+  arrivals: ArrivalTable;
+  groups: GroupTable;
+  memberships: MembershipTable;
+  invitations: InvitationTable;
+  audit: AuditTable;
+  server_secret: ServerSecretTable;
+  user: UserTable;
 }
 
 /** Tables that the database itself keeps from being changed. */
-export const APPEND_ONLY = [
-  'guides', 'finds', 'pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'verdicts', 'decisions',
-] as const satisfies readonly (keyof Database)[];
+export const APPEND_ONLY = ['guides', 'finds', 'entries', 'audit'] as const satisfies readonly (keyof Database)[];

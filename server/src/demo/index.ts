@@ -1,52 +1,71 @@
-import type { CompiledGuide } from '@pause/core';
+import { GROUP_POLICY, type CompiledGuide } from '@pause/core';
 import type { Db } from '../db';
-import { decideRecord, finds, readFind, NewContext, NewDecision, NewFind, NewPiece, NewReading, NewTarget } from '../finds';
-import { setDemoClock } from './clock';
-import { DEMO_FINDS, PEOPLE, type DemoFind } from './ostrel';
+import { parseEntry, stampOf, type Entry } from '@pause/core/notebook';
+import { actorOf } from '../access';
+import { decideRecord, push, recordsOf } from '../notebook';
+import { DEMO_MORNING, setDemoClock } from './clock';
+import { DEMO_FINDS, DEMO_GROUP, PEOPLE, type DemoFind } from './ostrel';
 
 /** Who is signed in on the demo. */
 export const DEMO_PERSON = PEOPLE[0].id;
 
 /**
  * Loads the Ostrel valley: invented people, places and finds. Goes through the same doors as any client,
- * so the demo's verdicts are real ones. Loading it again changes nothing.
+ * so the demo's verdicts are real ones. Loading it again changes nothing, and an interrupted start is made whole by the next.
  */
 export async function loadDemo(db: Db, guide: CompiledGuide, now = Date.now()): Promise<void> {
-  await db.insertInto('people').values([...PEOPLE]).onConflict((conflict) => conflict.column('id').doNothing()).execute();
+  await db.insertInto('people').values(PEOPLE.map(({ id, name }) => ({ id, name }))).onConflict((conflict) => conflict.column('id').doNothing()).execute();
+  // Accounts without a password: the demo's door is the only one to them.
+  await db.insertInto('user').values(PEOPLE.map(({ id, name }) => ({ id, name, email: `${id}@ostrel.example`, emailVerified: false })))
+    .onConflict((conflict) => conflict.column('id').doNothing()).execute();
+  await db.insertInto('groups').values({ ...DEMO_GROUP, policy: JSON.stringify(GROUP_POLICY) }).onConflict((conflict) => conflict.column('id').doNothing()).execute();
+  await db.insertInto('memberships').values(PEOPLE.map(({ id, role }) => ({ group_id: DEMO_GROUP.id, person: id, role, left_at: null })))
+    .onConflict((conflict) => conflict.columns(['group_id', 'person']).doNothing()).execute();
   await setDemoClock(db, now);
-  for (const find of DEMO_FINDS) {
-    if (!(await readFind(db, find.id))) await loadFind(db, guide, find);
-  }
+  for (const find of DEMO_FINDS) await loadFind(db, guide, find);
 }
 
 async function loadFind(db: Db, guide: CompiledGuide, demo: DemoFind): Promise<void> {
-  // All of it or nothing: an interrupted start must not leave half a find behind.
-  await db.transaction().execute(async (transaction) => {
-    const store = finds(transaction, guide);
-    const start = Date.parse(demo.startedAt);
-    const at = (seconds: number) => new Date(start + seconds * 1000).toISOString();
-    const { id } = demo;
-    await store.find(NewFind.parse({
-      id, startedAt: demo.startedAt, kingdom: demo.kingdom, bodyPlan: demo.bodyPlan, placeNote: demo.placeNote, person: demo.person,
-    }));
-    await store.piece(id, NewPiece.parse({ id: `${id}-p1`, at: at(0), purpose: 'decide' }));
-    await store.target(id, NewTarget.parse({ id: `${id}-t1`, at: at(5), taxon: demo.target }));
-    await store.context(id, NewContext.parse({ id: `${id}-c1`, at: at(20), context: demo.context }));
-    let seconds = 30;
-    for (const [index, [character, ...states]] of demo.readings.entries()) {
-      seconds += 25;
-      await store.reading(id, NewReading.parse({
-        id: `${id}-r${index + 1}`, piece: `${id}-p1`, character, value: { kind: 'states', states },
-        sureness: 'sure', by: demo.person, at: at(seconds),
-      }));
-    }
-    if (!demo.decision) return;
-    const record = await readFind(transaction, id);
-    if (!record) throw new Error(`demo find ${id} was not stored`);
-    const { verdict } = decideRecord(record, guide);
-    await store.verdict(id, { id: `${id}-v1`, at: at(seconds + 10), verdict: { ...verdict } });
-    await store.decision(id, NewDecision.parse({
-      id: `${id}-d1`, at: at(seconds + 40), verdict: `${id}-v1`, by: demo.person, ...demo.decision,
-    }));
+  const { id, person } = demo;
+  const before = (await recordsOf(db, [id])).get(id);
+  if (before && (before.decisions.length > 0 || !demo.decision) && before.readings.length > 0) return;
+  const start = Date.parse(demo.startedAt);
+  const instant = (seconds: number) => new Date(start + seconds * 1000).toISOString();
+  /** An entry as the device of its teller would have made it. */
+  const entry = (teller: string, kind: Entry['kind'], seconds: number, body: object): Entry => {
+    const parsed = parseEntry({ find: id, kind, stamp: stampOf({ ms: start + seconds * 1000, count: 0, device: teller }), body });
+    if ('problems' in parsed) throw new Error(`demo find ${id}: ${JSON.stringify(parsed.problems)}`);
+    return parsed.entry;
+  };
+  const tell = async (teller: string, entries: readonly Entry[]) => {
+    const pushed = await push(db, await actorOf(db, teller), entries, { guide, now: Date.parse(DEMO_MORNING) });
+    for (const one of pushed) if (one.status === 'refused') throw one.problem;
+  };
+  let seconds = 30;
+  const readings = (teller: string, name: string, blind: boolean) => demo.readings.map(([character, ...states], index) => {
+    seconds += 25;
+    return entry(teller, 'readings', seconds, {
+      id: `${id}-${name}${index + 1}`, piece: `${id}-p1`, character, value: { kind: 'states', states }, sureness: 'sure', by: teller, at: instant(seconds), ...(blind ? { blind } : {}),
+    });
   });
+  await tell(person, [
+    entry(person, 'finds', 0, { id, startedAt: demo.startedAt, kingdom: demo.kingdom, bodyPlan: demo.bodyPlan, placeNote: demo.placeNote, person, ...(demo.shared ? { group: DEMO_GROUP.id } : {}) }),
+    entry(person, 'pieces', 0, { id: `${id}-p1`, at: instant(0), purpose: 'decide' }),
+    ...(demo.shared === 'with-place' ? [
+      entry(person, 'edits', 1, { id: `${id}-e1`, at: instant(1), by: person, field: 'exactFor', value: 'group' }),
+      entry(person, 'edits', 2, { id: `${id}-e2`, at: instant(2), by: person, field: 'placeNote', value: demo.placeNote }),
+    ] : []),
+    entry(person, 'targets', 5, { id: `${id}-t1`, at: instant(5), taxon: demo.target }),
+    entry(person, 'contexts', 20, { id: `${id}-c1`, at: instant(20), context: demo.context }),
+    ...readings(person, 'r', false),
+  ]);
+  if (demo.secondLookBy) await tell(demo.secondLookBy, readings(demo.secondLookBy, 's', true));
+  if (!demo.decision) return;
+  const record = (await recordsOf(db, [id])).get(id);
+  if (!record) throw new Error(`demo find ${id} was not stored`);
+  const { verdict } = decideRecord(record, guide, demo.shared ? GROUP_POLICY : undefined);
+  await tell(person, [
+    entry(person, 'verdicts', seconds + 10, { id: `${id}-v1`, at: instant(seconds + 10), verdict }),
+    entry(person, 'decisions', seconds + 40, { id: `${id}-d1`, at: instant(seconds + 40), verdict: `${id}-v1`, by: person, ...demo.decision }),
+  ]);
 }

@@ -3,10 +3,14 @@ import type { Case } from '@pause/core';
 /** The Ostrel valley is invented, and so is everyone in it. */
 
 export const PEOPLE = [
-  { id: 'mirel', name: 'Mirel Aschkar' },
-  { id: 'jorun', name: 'Jorun Halvad' },
-  { id: 'tam', name: 'Tam Werrin' },
+  { id: 'mirel', name: 'Mirel Aschkar', role: 'keeper' },
+  { id: 'jorun', name: 'Jorun Halvad', role: 'member' },
+  { id: 'tam', name: 'Tam Werrin', role: 'member' },
+  { id: 'lune', name: 'Lune Aschkar', role: 'young' },
 ] as const;
+
+/** The walking group with its common notebook. */
+export const DEMO_GROUP = { id: 'ostrel-walkers', name: 'Ostrel walkers' } as const;
 
 export interface DemoFind {
   readonly id: string;
@@ -15,6 +19,10 @@ export interface DemoFind {
   readonly bodyPlan: string;
   readonly placeNote: string;
   readonly person: string;
+  /** In the group's notebook, and whether the group is told the place; left out: in the person's own. */
+  readonly shared?: 'with-place' | 'without-place';
+  /** Who read the same again without knowing the first answers. */
+  readonly secondLookBy?: string;
   readonly target: string;
   readonly context: Record<string, unknown>;
   /** Character, then the state or states read; all sure. */
@@ -54,7 +62,7 @@ export const DEMO_FINDS: readonly DemoFind[] = [
   {
     id: 'demo-find-3',
     startedAt: '2026-09-12T07:35:00.000Z',
-    kingdom: 'Fungi', bodyPlan: 'hydnoid', placeNote: 'Beech slope, Lower Ostrel', person: 'jorun',
+    kingdom: 'Fungi', bodyPlan: 'hydnoid', placeNote: 'Beech slope, Lower Ostrel', person: 'jorun', shared: 'with-place', secondLookBy: 'tam',
     target: 'hydnum-repandum',
     context: MUSHROOM,
     readings: [
@@ -66,7 +74,7 @@ export const DEMO_FINDS: readonly DemoFind[] = [
   {
     id: 'demo-find-4',
     startedAt: '2026-09-13T15:10:00.000Z',
-    kingdom: 'Plantae', bodyPlan: 'herb', placeNote: 'Pasture at the Vessen hut, 1,310 m', person: 'tam',
+    kingdom: 'Plantae', bodyPlan: 'herb', placeNote: 'Pasture at the Vessen hut, 1,310 m', person: 'tam', shared: 'without-place',
     target: 'gentiana-lutea',
     context: { stages: ['fruiting'], condition: 'fresh', part: 'root', use: 'bitter-infusion', permission: 'allowed', contamination: 'none-seen', protection: 'unknown' },
     readings: [['leaf.arrangement', 'opposite'], ['leaf.venation', 'arching'], ['leaf.base', 'pair-cup'], ['leaf.margin', 'entire']],

@@ -1,7 +1,7 @@
 import { Case, FindRecord, FindSummary, Guide } from '@pause/core';
 import { Pack, QUESTIONS } from '@pause/core/questions';
 import { z } from 'zod';
-import { NewContext, NewDecision, NewFind, NewPiece, NewReading, NewSkip, NewTarget, NewVerdict, NewWithdrawal } from '../finds';
+import { BODIES, KINDS } from '@pause/core/notebook';
 
 type Json = Record<string, unknown>;
 
@@ -18,12 +18,6 @@ export function publishedSchema(name: string): Json | undefined {
   return schema ? { $schema: 'https://json-schema.org/draft/2020-12/schema', title: name, ...jsonSchema(schema) } : undefined;
 }
 
-/** What can be added to a find, by the last part of its address. */
-export const ADDITIONS = {
-  pieces: NewPiece, targets: NewTarget, contexts: NewContext, readings: NewReading, withdrawals: NewWithdrawal, skips: NewSkip,
-  verdicts: NewVerdict, decisions: NewDecision,
-} as const satisfies Readonly<Record<string, z.ZodType>>;
-
 const problem = { description: 'Refused', content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } } };
 const json = (schema: Json) => ({ 'application/json': { schema } });
 const found = (description: string, schema: Json = {}) => ({ description, content: json(schema) });
@@ -37,8 +31,8 @@ export function openApi(): Json {
   const questions = Object.entries(QUESTIONS).map(([name, { says, schema }]) => [
     `/${name}`, post(says, jsonSchema(schema), { 200: found(says) }),
   ] as const);
-  const additions = Object.entries(ADDITIONS).map(([name, schema]) => [
-    `/finds/{find}/${name}`, { ...findParameter, ...post(`Add to the ${name} of a find`, jsonSchema(schema), appended) },
+  const additions = KINDS.filter((kind) => kind !== 'finds').map((kind) => [
+    `/finds/{find}/${kind}`, { ...findParameter, ...post(`Add to the ${kind} of a find`, jsonSchema(BODIES[kind]), appended) },
   ] as const);
   return {
     openapi: '3.1.0',
@@ -52,7 +46,7 @@ export function openApi(): Json {
       '/guides/{version}': { parameters: [{ name: 'version', in: 'path', required: true, schema: { type: 'string' } }], ...get('A guide by its content hash', { $ref: '#/components/schemas/Guide' }) },
       '/finds': {
         ...get('The newest finds', { type: 'object', properties: { finds: { type: 'array', items: jsonSchema(FindSummary) } } }),
-        ...post('Begin a find', jsonSchema(NewFind), appended),
+        ...post('Begin a find', jsonSchema(BODIES.finds), appended),
       },
       '/finds/{find}': { ...findParameter, ...get('A find with everything that was added to it', jsonSchema(FindRecord)) },
       ...Object.fromEntries([...questions, ...additions]),

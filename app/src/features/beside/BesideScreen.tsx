@@ -1,8 +1,9 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Image, ScrollView, StyleSheet, View } from 'react-native';
-import { caseOf, filled, short, type BarRow, type CompiledTaxon } from '@pause/core';
+import { filled, short, type BarRow, type CompiledTaxon } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
+import { useCase } from '../../store/useCase';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine, scientificName } from '../../words/names';
 import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title } from '../../ui';
@@ -25,7 +26,7 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
   const [asked, setAsked] = useState(other);
   const [mine, setMine] = useState(false);
   const photo = usePictures(record.id).pictures.filter((p) => p.kind === 'photo').at(-1)?.image;
-  const find = useMemo(() => caseOf(record, guide), [record]);
+  const find = useCase(record);
   // Those named as lookalikes, and whatever else is not ruled out yet.
   const rows = evaluation.verdict.rows.filter((row) => !row.otherKingdom && (row.listed || short(row) > 0 || row.taxon === other));
   const at = Math.max(0, rows.findIndex((row) => row.taxon === asked));

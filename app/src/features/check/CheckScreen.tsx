@@ -1,11 +1,12 @@
 import { Link, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
-import { caseOf, short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
+import { short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
 import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
+import { useCase } from '../../store/useCase';
 import { characterName, characterOf, commonName, lowerFirst, numberWord, readingWords, scientificName, upper } from '../../words/names';
 import { movedWords } from '../../words/reasons';
 import { Body, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, stroke, TARGET, Title, useTwoPanes, useWide } from '../../ui';
@@ -56,7 +57,7 @@ function currentCheck(checks: readonly Check[], chosen: CharacterId | undefined,
 
 function CheckView({ record, evaluation, current }: CheckProps) {
   // The same record gives the same case, so that what hangs on it is not worked out anew at every drawing.
-  const find = useMemo(() => caseOf(record, guide), [record]);
+  const find = useCase(record);
   return find ? <CheckOf record={record} evaluation={evaluation} current={current} find={find} /> : null;
 }
 

@@ -1,13 +1,14 @@
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { caseOf, type CharacterId, type FindRecord, type StateId } from '@pause/core';
+import { type Case, type CharacterId, type FindRecord, type StateId } from '@pause/core';
 import type { PieceCheck } from '@pause/core/pieces';
 import { guide } from '../../evaluate/guide';
 import { late } from '../../evaluate/late';
 import { startFind } from '../../store/actions';
 import { countOf, counts } from '../../store/counts';
 import { useAct, useApp } from '../../store/store';
+import { useCase } from '../../store/useCase';
 import { characterName, characterOf, commonName, timeWords } from '../../words/names';
 import { Body, Button, colour, corner, Heading, Loading, Notice, Rule, Screen, Small, space, Strong, stroke, Title, VerdictWord } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
@@ -21,7 +22,7 @@ export function PiecesScreen() {
 function Pieces({ record }: { readonly record: FindRecord }) {
   const act = useAct();
   const router = useRouter();
-  const find = useMemo(() => caseOf(record, guide), [record]);
+  const find = useCase(record);
   const told = usePieceCheck(find);
   const count = countOf(useApp((state) => state.counts), record.id);
   if (!find) return <Screen><Notice title="No name yet" text="Only what has been checked as one thing can be gone through piece by piece." action="Back to the find" onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })} /></Screen>;
@@ -112,7 +113,7 @@ function PieceLine({ target, stages, character, seconds, last }: PieceLineProps)
 
 const { useIt: usePieces } = late<typeof import('@pause/core/pieces')>(() => import('@pause/core/pieces'));
 
-function usePieceCheck(find: ReturnType<typeof caseOf>): PieceCheck | undefined {
+function usePieceCheck(find: Case | undefined): PieceCheck | undefined {
   const program = usePieces();
   return useMemo(() => (program && find ? program.pieceCheck(guide, find) : undefined), [program, find]);
 }

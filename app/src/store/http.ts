@@ -1,0 +1,80 @@
+import { parseEntry, Stamp } from '@pause/core/notebook';
+import type { Policy, Verdict } from '@pause/core';
+import { z } from 'zod';
+import { Away, Refused, type Api, type Pulled } from './api';
+
+/** The server over HTTP. Whatever comes from it is parsed here, once. */
+
+const Role = z.enum(['keeper', 'member', 'young']);
+const anything = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
+export const GroupAnswer = z.object({
+  id: z.string(), name: z.string(), role: Role, policy: anything<Policy>(),
+  members: z.array(z.object({ person: z.string(), name: z.string(), role: Role, joinedAt: z.string() })),
+  former: z.array(z.object({ person: z.string(), name: z.string() })),
+});
+const Me = z.object({
+  id: z.string(), name: z.string(), demo: z.boolean(), now: z.iso.datetime(), guide: z.object({ id: z.string(), version: z.string() }),
+  groups: z.array(GroupAnswer), streams: z.array(z.object({ id: z.string(), last: z.number() })),
+});
+const ProblemDetails = z.object({ title: z.string(), status: z.number(), type: z.string(), errors: z.array(z.object({ field: z.string(), reason: z.string() })).optional() });
+const Pushed = z.object({
+  results: z.array(z.union([
+    z.object({ status: z.enum(['added', 'known']), stream: z.string(), seq: z.number(), stamp: Stamp, arrival: anything<{ verdict: Verdict }>().optional() }),
+    z.object({ status: z.literal('refused'), problem: ProblemDetails }),
+  ])),
+});
+const Page = z.object({ entries: z.array(z.looseObject({ seq: z.number(), number: z.number().optional() })), last: z.number() });
+
+const WAIT_MS = 15_000;
+
+async function ask(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<unknown> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/v1${path}`, {
+      method, signal: AbortSignal.timeout(WAIT_MS),
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new Away('The server does not answer.');
+  }
+  const text = await response.text().catch(() => { throw new Away('The server’s answer broke off.'); });
+  let said: unknown;
+  try {
+    said = text === '' ? undefined : JSON.parse(text);
+  } catch {
+    throw new Away('The server answered with something that is not JSON.');
+  }
+  if (response.ok) return said;
+  const problem = ProblemDetails.safeParse(said).data;
+  // The library for accounts says it in its own way.
+  const title = problem?.title ?? z.object({ message: z.string() }).safeParse(said).data?.message ?? `The server answered ${response.status}.`;
+  if (response.status >= 500 || response.status === 429) throw new Away(title);
+  throw new Refused(response.status, problem?.type.replace('urn:pause:problem:', '') ?? 'unknown', title, problem?.errors);
+}
+
+/** What is not as it should be comes from a server of another time: nothing is taken of it. */
+function believed<S extends z.ZodType>(schema: S, said: unknown): z.infer<S> {
+  const result = schema.safeParse(said);
+  if (!result.success) throw new Away('The server answered with something that this Pause does not know.');
+  return result.data;
+}
+
+export const http: Api = {
+  me: async () => believed(Me, await ask('GET', '/me')),
+  about: async () => believed(z.object({ demo: z.boolean(), now: z.iso.datetime() }), await ask('GET', '/health')),
+  push: async (entries) => {
+    const { results } = believed(Pushed, await ask('POST', '/sync/push', { entries }));
+    if (results.length !== entries.length) throw new Away('The server did not answer for every entry.');
+    return results.map((one) => (one.status === 'refused' ? { status: 'refused', reason: one.problem.title } : { ...one, status: 'arrived' }));
+  },
+  pull: async (stream, after): Promise<Pulled> => {
+    const { entries, last } = believed(Page, await ask('GET', `/sync/pull?${new URLSearchParams({ stream, after: String(after) }).toString()}`));
+    const read = entries.map(({ seq, number, ...raw }) => ({ seq, number, parsed: parseEntry(raw) }));
+    const end = read.findIndex(({ parsed }) => 'problems' in parsed);
+    return {
+      last, newer: end >= 0,
+      entries: read.slice(0, end < 0 ? read.length : end).flatMap(({ seq, number, parsed }) => ('entry' in parsed ? [{ seq, number, entry: parsed.entry }] : [])),
+    };
+  },
+  ask,
+};

@@ -1,0 +1,179 @@
+import { guide } from '../evaluate/guide';
+import { layFind, loadList } from './actions';
+import { Away, Refused, type Me } from './api';
+import { NotKept, type Settled } from './device';
+import { me, outbox, type Person } from './slices';
+import type { Thunk } from './store';
+
+/** What goes to the server and what comes from it. Everything is on the device first; nothing here is waited for by a screen. */
+
+const RETRY_MS = 4000;
+const AT_ONCE = 100;
+/** A clock that is off by more is said to be wrong, and the notebook's time is reckoned with instead. */
+const CLOCK_OFF_MS = 5 * 60_000;
+
+let retry: ReturnType<typeof setTimeout> | undefined;
+
+function away(): Thunk {
+  return (dispatch) => {
+    dispatch(outbox.actions.sendingAway());
+    clearTimeout(retry);
+    retry = setTimeout(() => void dispatch(syncAll()), RETRY_MS);
+  };
+}
+
+/** Sends what waits, oldest first; tries again later if the server is away. Without an account it stays here. */
+export function flush(): Thunk<Promise<void>> {
+  return async (dispatch, getState, { api, device }) => {
+    if (getState().outbox.sending || getState().me.person?.account !== true) return;
+    dispatch(outbox.actions.sendingStarted());
+    clearTimeout(retry);
+    try {
+      for (let batch = getState().outbox.waiting.slice(0, AT_ONCE); batch.length > 0; batch = getState().outbox.waiting.slice(0, AT_ONCE)) {
+        const sent = await api.push(batch);
+        const settled = batch.map((entry, index): Settled => {
+          const one = sent[index];
+          if (one?.status !== 'arrived') return { status: 'refused', entry, reason: one?.reason ?? 'The server did not say why.' };
+          const { stamp, arrival, stream, seq } = one;
+          // The server moves the stamp of a clock that is wrong.
+          return { status: 'arrived', entry: { ...entry, stamp, ...(arrival ? { arrival } : {}) } as typeof entry, stream, seq };
+        });
+        await device.settle(settled);
+        dispatch(outbox.actions.sent({
+          arrived: settled.flatMap((one) => (one.status === 'arrived' ? [one.entry] : [])),
+          refused: settled.flatMap((one) => (one.status === 'refused' ? [{ entry: one.entry, reason: one.reason }] : [])),
+        }));
+        const changed = new Set(settled.flatMap((one) => (one.status === 'refused' || one.entry.arrival ? [one.entry.find] : [])));
+        for (const id of changed) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
+      }
+    } catch (error) {
+      if (error instanceof Refused && error.status === 401) dispatch(me.actions.notSignedIn({ demo: false }));
+      else dispatch(away());
+    } finally {
+      dispatch(outbox.actions.sendingEnded());
+    }
+  };
+}
+
+let going: Promise<boolean> | undefined;
+let asked = false;
+
+/** Who this is, what waits, and what others told: all that a connection is for. Asked for while it goes on, it is done once more. @returns whether the server was reached */
+export function syncAll(): Thunk<Promise<boolean>> {
+  return (dispatch) => {
+    if (going) {
+      asked = true;
+      return going;
+    }
+    going = (async () => {
+      let reached: boolean;
+      do {
+        asked = false;
+        reached = await dispatch(syncOnce());
+      } while (asked);
+      return reached;
+    })().finally(() => { going = undefined; });
+    return going;
+  };
+}
+
+function syncOnce(): Thunk<Promise<boolean>> {
+  return async (dispatch, getState, { api, clock }) => {
+    const before = clock();
+    try {
+      const told = await api.me();
+      await dispatch(becomes(told, before));
+      await dispatch(flush());
+      if (getState().outbox.away) return false;
+      for (const { id, last } of told.streams) await dispatch(pullStream(id, last));
+      return true;
+    } catch (error) {
+      if (error instanceof Refused && error.status === 401) {
+        await dispatch(staysHere());
+        return true;
+      }
+      if (error instanceof NotKept) {
+        dispatch(outbox.actions.told({ notTaken: error.message }));
+        return true;
+      }
+      if (!(error instanceof Away)) throw error;
+      dispatch(away());
+      return false;
+    }
+  };
+}
+
+/** Nobody is signed in: the notebook stays on this device. The demo has a time of its own, which is kept to all the same. */
+function staysHere(): Thunk<Promise<void>> {
+  return async (dispatch, getState, { api, clock, device }) => {
+    const before = clock();
+    const { demo, now } = await api.about();
+    const { person } = getState().me;
+    if (person?.account === false && demo) {
+      const here = { ...person, demo, offsetMs: Date.parse(now) - (before + clock()) / 2 };
+      await device.keepPerson(here);
+      dispatch(me.actions.meLoaded(here));
+    }
+    dispatch(outbox.actions.told({ heardAt: clock() }));
+    dispatch(me.actions.notSignedIn({ demo }));
+  };
+}
+
+/** This device is the account's: what was told on it before goes to it; what another account had here is forgotten, once nothing of it waits. */
+function becomes({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: number): Thunk<Promise<void>> {
+  return async (dispatch, getState, { clock, device }) => {
+    const was = getState().me.person;
+    // The answer was on its way for as long as nobody knows; the middle is nearest.
+    const off = Date.parse(now) - (asked_at + clock()) / 2;
+    const wrong = !demo && Math.abs(off) > CLOCK_OFF_MS;
+    const person: Person = { id, name, demo, groups: [...groups], account: true, offsetMs: demo || wrong ? off : 0 };
+    if (was && was.id !== id) {
+      if (was.account && getState().outbox.waiting.length > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
+      if (was.account) await device.clear();
+      else await device.adopt(was.id, id);
+      dispatch(outbox.actions.waitingRetold(await device.waiting()));
+    }
+    await device.keepPerson(person);
+    dispatch(me.actions.meLoaded(person));
+    if (was && was.id !== id) for (const find of Object.keys(getState().finds)) dispatch(layFind(find, await device.record(find)));
+    dispatch(outbox.actions.told({ heardAt: clock(), otherGuide: theirs.version !== guide.version, ...(wrong ? { clockOff: Math.round(-off / 60_000) } : { clockOff: 0 }), newerTold: false, notTaken: undefined }));
+  };
+}
+
+/** Takes what a stream holds beyond what is here. */
+function pullStream(stream: string, last: number): Thunk<Promise<void>> {
+  return async (dispatch, getState, { api, device }) => {
+    const from = await device.taken(stream);
+    let here = from;
+    let all = last;
+    const touched = new Set<string>();
+    try {
+      while (here < all) {
+        if (all - from > AT_ONCE) dispatch(outbox.actions.fetched({ here: here - from, all: all - from }));
+        const page = await api.pull(stream, here);
+        if (page.entries.length > 0) for (const id of await device.take({ stream, entries: page.entries })) touched.add(id);
+        here = page.entries.at(-1)?.seq ?? here;
+        all = page.last;
+        if (page.newer) {
+          dispatch(outbox.actions.told({ newerTold: true }));
+          break;
+        }
+        if (page.entries.length === 0) break;
+      }
+    } finally {
+      dispatch(outbox.actions.fetched(undefined));
+      if (touched.size > 0) {
+        for (const id of touched) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
+        if (getState().list.status === 'ready') await dispatch(loadList());
+      }
+    }
+  };
+}
+
+/** A stream grew at the server, or nobody knows which: what is not here yet is fetched. */
+export function streamGrew(grew?: { readonly stream: string; readonly last: number }): Thunk<Promise<void>> {
+  return async (dispatch, getState, { device }) => {
+    if (grew && ((await device.taken(grew.stream)) >= grew.last || getState().outbox.sending)) return;
+    await dispatch(syncAll());
+  };
+}

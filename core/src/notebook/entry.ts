@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import { CharacterId, Kingdom, TaxonId } from '../guide';
+import { Context, Instant, PieceId, Reading, ReadingId } from '../case';
+import { Arrival, Choice, Edit, Told } from '../find';
+import type { Verdict } from '../verdict';
+import { Stamp } from './stamp';
+
+/**
+ * What can be put on record of a find. Every entry has an id that the device made, so that sending twice changes nothing,
+ * and a stamp, so that devices which were apart agree on what was told last. Nothing is ever edited or removed.
+ */
+
+const id = z.string().min(8).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
+const person = z.string().min(1).max(64);
+
+export const NewFind = z.strictObject({
+  id,
+  startedAt: Instant,
+  kingdom: Kingdom,
+  bodyPlan: z.string().min(1).max(64).optional(),
+  placeNote: z.string().trim().min(1).max(200).optional(),
+  person,
+  /** The group whose notebook it is in; left out: the person's own. */
+  group: z.string().min(1).max(64).optional(),
+});
+export type NewFind = z.infer<typeof NewFind>;
+
+export const NewPiece = z.strictObject({ id: PieceId, at: Instant, purpose: z.enum(['decide', 'compare']) });
+export const NewTarget = z.strictObject({ id, at: Instant, taxon: TaxonId });
+/** With `changed`: only these members are told, and what of them is not in `context` is no longer so. Without: the whole of it. */
+export const NewContext = Told.omit({ stamp: true }).extend({ id, context: Context });
+export const NewReading = Reading;
+export const NewWithdrawal = z.strictObject({ id, at: Instant, reading: ReadingId });
+export const NewSkip = z.strictObject({ id, at: Instant, piece: PieceId, character: CharacterId });
+export const NewVerdict = z.strictObject({
+  id,
+  at: Instant,
+  /** As the device reached it. The server reaches its own from what is on record there, and keeps both where they differ. */
+  verdict: z.looseObject({ outcome: z.enum(['leave', 'pause', 'collect']), guide: z.strictObject({ id: z.string(), version: z.string() }) }) as unknown as z.ZodType<Verdict>,
+});
+export const NewDecision = z.strictObject({ id, at: Instant, verdict: id, choice: Choice, reason: z.string().trim().min(1).max(500).optional(), by: person });
+/** An adult of the group agrees that a young member collects on this verdict. */
+export const NewConsent = z.strictObject({ id, at: Instant, verdict: id, by: person });
+export const NewEdit = Edit;
+
+/** The body of an entry, by its kind; the kinds in the order in which one needs the other. */
+export const BODIES = {
+  finds: NewFind, pieces: NewPiece, targets: NewTarget, contexts: NewContext, readings: NewReading, withdrawals: NewWithdrawal,
+  skips: NewSkip, verdicts: NewVerdict, consents: NewConsent, decisions: NewDecision, edits: NewEdit,
+} as const satisfies Readonly<Record<string, z.ZodType>>;
+export type Kind = keyof typeof BODIES;
+export const KINDS = Object.keys(BODIES) as readonly Kind[];
+
+interface Envelope {
+  readonly find: string;
+  /** Left out where an earlier version of the application made it. */
+  readonly stamp?: Stamp | undefined;
+  /** What the server reached where a verdict of this entry arrived and differed. */
+  readonly arrival?: Arrival | undefined;
+}
+/** Something that was put on record of a find. */
+export type Entry = { [K in Kind]: Envelope & { readonly kind: K; readonly body: Readonly<z.infer<(typeof BODIES)[K]>> } }[Kind];
+
+const envelope = z.looseObject({ find: id, stamp: Stamp.optional(), arrival: Arrival.optional(), kind: z.enum(KINDS as [Kind, ...Kind[]]), body: z.unknown() });
+
+export type ParsedEntry = { readonly entry: Entry } | { readonly problems: readonly { readonly field: string; readonly reason: string }[] };
+
+/** An entry from outside. A problem names its field below the entry: `body.value.unit`. */
+export function parseEntry(raw: unknown): ParsedEntry {
+  const problems = (issues: readonly z.core.$ZodIssue[], below: string) => ({
+    problems: issues.map(({ path, message }) => ({ field: [below, ...path.map(String)].filter(Boolean).join('.') || 'entry', reason: message })),
+  });
+  const around = envelope.safeParse(raw);
+  if (!around.success) return problems(around.error.issues, '');
+  const { find, stamp, arrival, kind } = around.data;
+  const body = BODIES[kind].safeParse(around.data.body);
+  if (!body.success) return problems(body.error.issues, 'body');
+  if (kind === 'finds' && (body.data as NewFind).id !== find) return { problems: [{ field: 'find', reason: 'a find is put on record under its own id' }] };
+  return { entry: { find, kind, body: body.data, ...(stamp ? { stamp } : {}), ...(arrival ? { arrival } : {}) } as Entry };
+}

@@ -1,0 +1,5 @@
+/** The notebook that several devices write: entries, their order, and who is told a place. */
+export * from './entry';
+export * from './stamp';
+export * from './place';
+export type { Arrival } from '../find';

@@ -1,0 +1,77 @@
+import { randomBytes } from 'node:crypto';
+import { betterAuth } from 'better-auth';
+import { createAuthEndpoint } from 'better-auth/api';
+import { setSessionCookie } from 'better-auth/cookies';
+import type { Db } from '../db';
+import { record } from './audit';
+
+const DAY_SECONDS = 86_400;
+export const PASSWORD_AT_LEAST = 10;
+/** Set by this server to where the request came from; whatever a client sends under this name is dropped. */
+export const FROM_HEADER = 'x-pause-from';
+
+/** What of the library's interface is open to the outside; everything else is not there. */
+export const AUTH_PATHS = ['/sign-up/email', '/sign-in/email', '/sign-out', '/revoke-sessions', '/change-password', '/demo/sign-in'] as const;
+
+export interface AuthOptions {
+  readonly db: Db;
+  readonly secret: string;
+  /** Who the demo signs in as; undefined where there is no demo. */
+  readonly demoPerson?: string | undefined;
+  /** The address under which people reach this server, where it is known; https makes the cookie secure. */
+  readonly publicUrl?: string | undefined;
+}
+
+/** Accounts by e-mail address and password (scrypt), sessions in the database by a cookie that scripts cannot read. No mail is ever sent. */
+export function openAuth({ db, secret, demoPerson, publicUrl }: AuthOptions) {
+  return betterAuth({
+    database: { db: db as never, type: 'postgres' },
+    secret,
+    basePath: '/api/v1/auth',
+    ...(publicUrl === undefined ? {} : { baseURL: publicUrl }),
+    // The page and the interface are one origin; that a request comes from there is checked before it gets here, too.
+    trustedOrigins: (request) => (request ? [new URL(request.url).origin] : []),
+    emailAndPassword: { enabled: true, minPasswordLength: PASSWORD_AT_LEAST, maxPasswordLength: 200, autoSignIn: true, requireEmailVerification: false },
+    session: { expiresIn: 90 * DAY_SECONDS, updateAge: DAY_SECONDS },
+    rateLimit: {
+      enabled: true, storage: 'database', window: 60, max: 300,
+      customRules: { '/sign-in/email': { window: 60, max: 10 }, '/sign-up/email': { window: 3600, max: 20 }, '/demo/sign-in': { window: 60, max: 300 }, '/change-password': { window: 60, max: 10 } },
+    },
+    advanced: {
+      cookiePrefix: 'pause',
+      useSecureCookies: publicUrl?.startsWith('https:') === true,
+      defaultCookieAttributes: { httpOnly: true, sameSite: 'lax', path: '/' },
+      ipAddress: { ipAddressHeaders: [FROM_HEADER] },
+    },
+    databaseHooks: {
+      user: { create: { after: async ({ id, name }) => {
+        await db.insertInto('people').values({ id, name }).onConflict((conflict) => conflict.column('id').doNothing()).execute();
+        await record(db, id, 'account-made');
+      } } },
+      session: { create: { after: async ({ userId }) => record(db, userId, 'signed-in') } },
+      account: { update: { after: async ({ userId }) => { if (userId) await record(db, userId, 'password-changed'); } } },
+    },
+    logger: { disabled: true },
+    telemetry: { enabled: false },
+    plugins: demoPerson === undefined ? [] : [{
+      id: 'demo',
+      endpoints: {
+        demoSignIn: createAuthEndpoint('/demo/sign-in', { method: 'POST' }, async (ctx) => {
+          const user = await ctx.context.internalAdapter.findUserById(demoPerson);
+          if (!user) throw ctx.error('NOT_FOUND');
+          const session = await ctx.context.internalAdapter.createSession(user.id);
+          await setSessionCookie(ctx, { session, user });
+          return ctx.json({ id: user.id });
+        }),
+      },
+    }],
+  });
+}
+export type Auth = ReturnType<typeof openAuth>;
+
+/** The secret that signs cookies: the one given, or one made once and kept in the database, so that several servers share it. */
+export async function sharedSecret(db: Db, given: string | undefined): Promise<string> {
+  if (given !== undefined) return given;
+  await db.insertInto('server_secret').values({ secret: randomBytes(32).toString('hex') }).onConflict((conflict) => conflict.column('only').doNothing()).execute();
+  return (await db.selectFrom('server_secret').select('secret').executeTakeFirstOrThrow()).secret;
+}

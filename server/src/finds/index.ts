@@ -1,3 +1,0 @@
-export * from './entries';
-export { finds, decideRecord, keepGuide, ping, type Appended } from './append';
-export { listFinds, readFind } from './record';

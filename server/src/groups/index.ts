@@ -1,0 +1,143 @@
+import { createHash, randomInt } from 'node:crypto';
+import { GROUP_POLICY, Policy, type CompiledGuide } from '@pause/core';
+import { z } from 'zod';
+import { mustBeIn, noSuchGroup, type Actor } from '../access';
+import { record } from '../accounts/audit';
+import type { Db } from '../db';
+import type { Role } from '../db/schema';
+import { invalid, Problem } from '../problem';
+
+/** Groups that keep one notebook: who belongs to them, as what, and by which rules they decide. */
+
+const id = z.string().min(8).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
+const name = z.string().trim().min(1).max(80);
+export const RoleName = z.enum(['keeper', 'member', 'young']);
+export const NewGroup = z.strictObject({ id, name });
+export const GroupChange = z.strictObject({ name: name.optional(), policy: Policy.optional() }).refine((change) => change.name !== undefined || change.policy !== undefined, 'name or policy');
+export const NewInvitation = z.strictObject({ role: RoleName, days: z.number().int().min(1).max(30) });
+export const InvitationCode = z.strictObject({ code: z.string().trim().min(4).max(40) });
+export const RoleChange = z.strictObject({ role: RoleName });
+
+export interface GroupView {
+  readonly id: string;
+  readonly name: string;
+  /** What the person who asks is in it. */
+  readonly role: Role;
+  readonly policy: Policy;
+  readonly members: readonly { readonly person: string; readonly name: string; readonly role: Role; readonly joinedAt: string }[];
+  /** People who belonged to it and whose entries are in its notebook. */
+  readonly former: readonly { readonly person: string; readonly name: string }[];
+}
+
+export async function groupView(db: Db, actor: Actor, group: string): Promise<GroupView> {
+  const role = mustBeIn(actor, group);
+  const kept = await db.selectFrom('groups').selectAll().where('id', '=', group).executeTakeFirst();
+  if (!kept) throw noSuchGroup(group);
+  const people = await db.selectFrom('memberships as m').innerJoin('people as p', 'p.id', 'm.person').where('group_id', '=', group)
+    .select(['m.person', 'p.name', 'm.role', 'm.joined_at', 'm.left_at']).orderBy('m.joined_at').orderBy('m.person').execute();
+  return {
+    id: kept.id, name: kept.name, role, policy: kept.policy,
+    members: people.filter((p) => p.left_at === null).map((p) => ({ person: p.person, name: p.name, role: p.role, joinedAt: p.joined_at.toISOString() })),
+    former: people.filter((p) => p.left_at !== null).map((p) => ({ person: p.person, name: p.name })),
+  };
+}
+
+/** @returns whether it is new; the same again is known */
+export function makeGroup(db: Db, actor: Actor, made: z.infer<typeof NewGroup>): Promise<boolean> {
+  return db.transaction().execute(async (transaction) => {
+    const added = await transaction.insertInto('groups').values({ id: made.id, name: made.name, policy: JSON.stringify(GROUP_POLICY) })
+      .onConflict((conflict) => conflict.column('id').doNothing()).returning('id').executeTakeFirst();
+    if (!added) {
+      if (actor.groups.some(({ group }) => group === made.id)) return false;
+      throw new Problem(409, 'duplicate-id', `id: "${made.id}" is taken by something else`, [{ field: 'id', reason: 'this id was used before' }]);
+    }
+    await transaction.insertInto('memberships').values({ group_id: made.id, person: actor.person, role: 'keeper', left_at: null }).execute();
+    await record(transaction, actor.person, 'group-made', made.id);
+    return true;
+  });
+}
+
+/** @throws Problem 422 where the rules name what the guide does not have */
+export async function changeGroup(db: Db, actor: Actor, group: string, change: z.infer<typeof GroupChange>, guide: CompiledGuide): Promise<void> {
+  const unknown = (change.policy?.forgoneTaxa ?? []).flatMap((taxon, index) => (
+    guide.taxon(taxon) ? [] : [{ field: `policy.forgoneTaxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` }]
+  ));
+  if (unknown.length > 0) throw invalid(unknown);
+  const { name: called, policy } = change;
+  await db.transaction().execute(async (transaction) => {
+    await transaction.updateTable('groups').set({ ...(called === undefined ? {} : { name: called }), ...(policy === undefined ? {} : { policy: JSON.stringify(policy) }) }).where('id', '=', group).execute();
+    await record(transaction, actor.person, 'group-changed', group, change);
+  });
+}
+
+/** Letters that are not taken for others when read aloud or off a wet screen. */
+const LETTERS = 'ABCDEFGHJKMNPQRSTVWXYZ23456789';
+const CODE_LENGTH = 10;
+const DAY_MS = 86_400_000;
+const plain = (code: string) => code.toUpperCase().replace(/[^A-Z0-9]/g, '');
+const codeHash = (code: string) => createHash('sha256').update(plain(code)).digest('hex');
+
+/** A code that lets one person in, once. Only its hash is kept. */
+export async function invite(db: Db, actor: Actor, group: string, { role, days }: z.infer<typeof NewInvitation>): Promise<{ code: string; expiresAt: string }> {
+  const letters = Array.from({ length: CODE_LENGTH }, () => LETTERS[randomInt(LETTERS.length)] ?? 'A').join('');
+  const code = `${letters.slice(0, CODE_LENGTH / 2)}-${letters.slice(CODE_LENGTH / 2)}`;
+  const expiresAt = new Date(Date.now() + days * DAY_MS).toISOString();
+  await db.insertInto('invitations').values({ code_hash: codeHash(code), group_id: group, role, by: actor.person, expires_at: expiresAt, used_by: null }).execute();
+  await record(db, actor.person, 'invited', group, { role });
+  return { code, expiresAt };
+}
+
+/** @throws Problem 422 for a code that is not known, was used, or is too old: nobody learns which */
+export function accept(db: Db, actor: Actor, { code }: z.infer<typeof InvitationCode>): Promise<{ group: string }> {
+  return db.transaction().execute(async (transaction) => {
+    const invitation = await transaction.selectFrom('invitations').selectAll().where('code_hash', '=', codeHash(code)).forUpdate().executeTakeFirst();
+    if (invitation?.used_by === actor.person) return { group: invitation.group_id };
+    if (!invitation || invitation.used_by !== null || invitation.expires_at.getTime() < Date.now()) {
+      throw invalid([{ field: 'code', reason: 'this code does not open a group; it may have been used, or be too old' }]);
+    }
+    const { group_id: group, role } = invitation;
+    await transaction.updateTable('invitations').set({ used_by: actor.person }).where('code_hash', '=', invitation.code_hash).execute();
+    // Who belongs to it already keeps the role they have.
+    await transaction.insertInto('memberships').values({ group_id: group, person: actor.person, role, left_at: null })
+      .onConflict((conflict) => conflict.columns(['group_id', 'person']).doUpdateSet({ role, left_at: null }).where('memberships.left_at', 'is not', null)).execute();
+    await record(transaction, actor.person, 'joined', group, { role });
+    return { group };
+  });
+}
+
+const lastKeeper = () => new Problem(409, 'last-keeper', 'Somebody must keep the group: make another member its keeper first.');
+
+async function keepersBut(db: Db, group: string, person: string): Promise<{ keepers: number; others: number }> {
+  const rest = await db.selectFrom('memberships').select('role').where('group_id', '=', group).where('left_at', 'is', null).where('person', '!=', person).forUpdate().execute();
+  return { keepers: rest.filter(({ role }) => role === 'keeper').length, others: rest.length };
+}
+
+/** A member leaves, or a keeper removes one. What they told stays. @throws Problem 409 where nobody would keep the group */
+export function leave(db: Db, actor: Actor, group: string, person: string): Promise<void> {
+  mustBeIn(actor, group, person === actor.person ? 'member' : 'keeper');
+  return db.transaction().execute((transaction) => leaveWithin(transaction, actor, group, person));
+}
+
+async function leaveWithin(db: Db, actor: Actor, group: string, person: string): Promise<void> {
+  const { keepers, others } = await keepersBut(db, group, person);
+  if (others > 0 && keepers === 0) throw lastKeeper();
+  const { numUpdatedRows } = await db.updateTable('memberships').set({ left_at: new Date().toISOString() })
+    .where('group_id', '=', group).where('person', '=', person).where('left_at', 'is', null).executeTakeFirst();
+  if (numUpdatedRows === 0n) throw new Problem(404, 'no-such-member', `There is no member "${person}".`);
+  await record(db, actor.person, person === actor.person ? 'left' : 'removed', group, { person });
+}
+
+/** Leaves every group, as far as each allows. */
+export async function leaveAll(db: Db, actor: Actor): Promise<void> {
+  for (const { group } of actor.groups) await leaveWithin(db, actor, group, actor.person);
+}
+
+/** A keeper makes a member something else; handing over is making another one a keeper. */
+export function changeRole(db: Db, actor: Actor, group: string, person: string, { role }: z.infer<typeof RoleChange>): Promise<void> {
+  return db.transaction().execute(async (transaction) => {
+    if (role !== 'keeper' && (await keepersBut(transaction, group, person)).keepers === 0) throw lastKeeper();
+    const { numUpdatedRows } = await transaction.updateTable('memberships').set({ role }).where('group_id', '=', group).where('person', '=', person).where('left_at', 'is', null).executeTakeFirst();
+    if (numUpdatedRows === 0n) throw new Problem(404, 'no-such-member', `There is no member "${person}".`);
+    await record(transaction, actor.person, 'role-changed', group, { person, role });
+  });
+}

@@ -1,0 +1,77 @@
+import { checkValue, type CompiledGuide, type FindRecord } from '@pause/core';
+import type { Entry } from '@pause/core/notebook';
+import type { Role } from '../db/schema';
+import type { FieldProblem } from '../problem';
+
+/** What a check of an entry knows: who tells it, what is on record of its find, and who belongs to its group. */
+export interface Around {
+  readonly guide: CompiledGuide;
+  readonly person: string;
+  readonly record: FindRecord;
+  /** Roles of everybody in the find's group by now; none for a find of one's own. */
+  readonly roles: ReadonlyMap<string, Role>;
+}
+
+const wrong = (field: string, reason: string): FieldProblem[] => [{ field, reason }];
+const PLACE_FIELDS: readonly string[] = ['placeNote', 'position', 'exactFor', 'others'];
+
+/** The find itself, before there is a record of it. */
+export function checkFind({ body }: Extract<Entry, { kind: 'finds' }>, guide: CompiledGuide, person: string): FieldProblem[] {
+  if (body.person !== person) return wrong('person', `"${body.person}" is not who is signed in`);
+  const plan = guide.guide.bodyPlans.find((p) => p.id === body.bodyPlan);
+  return body.bodyPlan !== undefined && plan?.kingdom !== body.kingdom ? wrong('bodyPlan', `"${body.bodyPlan}" is not a body plan of ${body.kingdom}`) : [];
+}
+
+/** What is wrong with an entry of a find that is on record; nothing where it may be added. */
+export function checkEntry(entry: Entry, around: Around): FieldProblem[] {
+  const { guide, person, record, roles } = around;
+  const piece = (id: string) => (record.pieces.some((p) => p.id === id) ? [] : wrong('piece', `"${id}" is not a piece of this find`));
+  const by = (id: string) => (id === person ? [] : wrong('by', `"${id}" is not who is signed in`));
+  const verdict = (id: string) => (record.verdicts.some((v) => v.id === id) ? [] : wrong('verdict', `"${id}" is not a verdict of this find`));
+  switch (entry.kind) {
+    case 'finds':
+    case 'pieces':
+    case 'verdicts':
+      return [];
+    case 'targets':
+      return guide.taxon(entry.body.taxon) ? [] : wrong('taxon', `"${entry.body.taxon}" is not a taxon of the guide`);
+    case 'contexts': {
+      const stages = new Set<string>(guide.guide.stages.filter((s) => s.kingdom === record.kingdom).map((s) => s.id));
+      return (entry.body.context.stages ?? []).flatMap((stage, index) => (
+        stages.has(stage) ? [] : wrong(`context.stages[${index}]`, `"${stage}" is not a growth stage of ${record.kingdom}`)
+      ));
+    }
+    case 'readings':
+      return [...piece(entry.body.piece), ...checkValue(entry.body, record.kingdom, guide), ...by(entry.body.by)];
+    case 'withdrawals': {
+      const reading = record.readings.find((r) => r.id === entry.body.reading);
+      if (!reading) return wrong('reading', `"${entry.body.reading}" is not a reading of this find`);
+      return reading.by === person ? [] : wrong('reading', 'only who made a reading may take it back');
+    }
+    case 'skips':
+      return [
+        ...piece(entry.body.piece),
+        ...(guide.character(entry.body.character) ? [] : wrong('character', `"${entry.body.character}" is not a character of the guide`)),
+      ];
+    case 'consents':
+      if (roles.get(person) !== 'keeper' && roles.get(person) !== 'member') return wrong('by', 'only an adult of the group can agree');
+      return [...verdict(entry.body.verdict), ...by(entry.body.by)];
+    case 'decisions':
+      return [...verdict(entry.body.verdict), ...by(entry.body.by), ...checkChoice(entry.body, around)];
+    case 'edits': {
+      const { body } = entry;
+      if (body.withheld) return wrong('withheld', 'only the server leaves something out');
+      const place = PLACE_FIELDS.includes(body.field) && record.person !== person;
+      return place ? wrong('field', 'only the finder tells the place, and whom') : by(body.by);
+    }
+  }
+}
+
+function checkChoice(body: Extract<Entry, { kind: 'decisions' }>['body'], { person, record, roles }: Around): FieldProblem[] {
+  if (body.choice !== 'collect') return [];
+  if (roles.get(person) === 'young' && !record.consents.some((consent) => consent.verdict === body.verdict)) {
+    return wrong('choice', 'a young member collects only when an adult of the group has agreed');
+  }
+  const outcome = record.verdicts.find((v) => v.id === body.verdict)?.verdict.outcome;
+  return outcome !== 'collect' && body.reason === undefined ? wrong('reason', `collecting against "${outcome}" needs a reason`) : [];
+}

@@ -1,0 +1,152 @@
+import { applyEntry, contentHash, type CompiledGuide, type FindRecord, type Policy } from '@pause/core';
+import { nextStamp, stampOf, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
+import { sql } from 'kysely';
+import { groupOf, groupStream, mayRead, noSuchFind, ownStream, type Actor } from '../access';
+import type { Db } from '../db';
+import type { Role } from '../db/schema';
+import { invalid, Problem, type FieldProblem } from '../problem';
+import { checkEntry, checkFind } from './check';
+import { onArrival } from './judge';
+import { recordsOf, tellStreams } from './read';
+
+/** What became of one entry. */
+export type Pushed =
+  | { readonly status: 'added' | 'known'; readonly stream: string; readonly seq: number; readonly stamp: Stamp; readonly arrival?: Arrival; readonly number?: number }
+  | { readonly status: 'refused'; readonly problem: Problem };
+
+export interface PushOptions {
+  readonly guide: CompiledGuide;
+  /** Now, by the notebook's clock, in milliseconds. */
+  readonly now: number;
+}
+
+const SERVER = 'server';
+const keyOf = (kind: string, id: string) => `${kind} ${id}`;
+const hashOf = (entry: Entry) => contentHash(entry.kind === 'finds' ? entry.body : { ...entry.body, find: entry.find });
+const refused = (problem: Problem): Pushed => ({ status: 'refused', problem });
+const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is taken by something else`, [{ field: 'id', reason: 'this id was used before, with other content' }]);
+
+/**
+ * Puts entries on record, in the order given, each by itself: what is refused keeps nothing else out. Sending again changes nothing. The whole push
+ * is one transaction that holds its streams, so their numbers have no gaps and nobody reads a number before the ones below it.
+ *
+ * @returns what became of each entry, in the same order
+ */
+export function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, now }: PushOptions): Promise<Pushed[]> {
+  return db.transaction().execute(async (transaction) => {
+    const finds = [...new Set(entries.map((entry) => entry.find))];
+    const begun = await heads(transaction, finds);
+    const streamOfNew = (entry: Extract<Entry, { kind: 'finds' }>) => (entry.body.group === undefined ? ownStream(actor.person) : groupStream(entry.body.group));
+    const wanted = new Set(entries.flatMap((entry) => {
+      const stream = begun.get(entry.find)?.stream ?? (entry.kind === 'finds' ? streamOfNew(entry) : undefined);
+      return stream !== undefined && mayRead(actor, stream) ? [stream] : [];
+    }));
+    const last = await hold(transaction, [...wanted].sort());
+    // Read again now that nobody else can add to these streams.
+    const head = await heads(transaction, finds);
+    const before = await known(transaction, entries);
+    const records = await recordsOf(transaction, finds);
+    const groups = await groupsOf(transaction, [...wanted]);
+
+    const rows: Row[] = [];
+    const newFinds: { id: string; stream: string; person: string; started_at: string }[] = [];
+    const arrivals: { id: string; find_id: string; arrival: string }[] = [];
+    let lastStamp: Stamp | undefined;
+    const addOne = (entry: Entry): Pushed => {
+      const hash = hashOf(entry);
+      const earlier = before.get(keyOf(entry.kind, entry.body.id));
+      if (earlier) {
+        if (earlier.hash !== hash || !mayRead(actor, earlier.stream)) return refused(taken(entry.body.id));
+        const arrival = entry.kind === 'verdicts' ? records.get(entry.find)?.verdicts.find((v) => v.id === entry.body.id)?.arrival : undefined;
+        return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(arrival ? { arrival } : {}) };
+      }
+      const stream = head.get(entry.find)?.stream ?? newFinds.find((f) => f.id === entry.find)?.stream ?? (entry.kind === 'finds' ? streamOfNew(entry) : undefined);
+      if (stream === undefined) return refused(noSuchFind(entry.find));
+      if (!mayRead(actor, stream)) return refused(entry.kind === 'finds' ? invalid([{ field: 'group', reason: 'you do not belong to this group' }]) : noSuchFind(entry.find));
+      const record = records.get(entry.find);
+      const group = groups.get(stream);
+      const problems: FieldProblem[] = entry.kind === 'finds' ? checkFind(entry, guide, actor.person)
+        : record ? checkEntry(entry, { guide, person: actor.person, record, roles: group?.roles ?? new Map<string, Role>() }) : [];
+      if (problems.length > 0) return refused(invalid(problems));
+      if (entry.kind !== 'finds' && !record) return refused(noSuchFind(entry.find));
+      let arrival: Arrival | undefined;
+      if (entry.kind === 'verdicts' && record) {
+        if (entry.body.verdict.guide.id !== guide.guide.id) return refused(invalid([{ field: 'verdict.guide.id', reason: `this server decides by "${guide.guide.id}"` }]));
+        arrival = onArrival(entry.body.verdict, record, guide, group?.policy, new Date(now).toISOString());
+      }
+      // A clock that is wrong must not win over everybody else's for as long as it is: such a stamp is moved to when it arrived.
+      const stamp = entry.stamp === undefined || tooFarAhead(entry.stamp, now) ? nextStamp(lastStamp, now, SERVER) : entry.stamp;
+      if (stamp !== entry.stamp) lastStamp = stamp;
+      const folded = applyEntry(record, { ...entry, stamp, ...(arrival ? { arrival } : {}) });
+      if (folded) records.set(entry.find, folded);
+      const seq = (last.get(stream) ?? 0) + 1;
+      last.set(stream, seq);
+      rows.push({ stream, seq, kind: entry.kind, id: entry.body.id, find_id: entry.find, person: actor.person, stamp, body: JSON.stringify(entry.body), content_hash: hash });
+      before.set(keyOf(entry.kind, entry.body.id), { hash, stream, seq, stamp });
+      if (entry.kind === 'finds') newFinds.push({ id: entry.find, stream, person: actor.person, started_at: entry.body.startedAt });
+      if (arrival) arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
+      return { status: 'added', stream, seq, stamp, ...(arrival ? { arrival } : {}) };
+    };
+    const pushed = entries.map((entry) => {
+      try {
+        return addOne(entry);
+      } catch (error) {
+        if (error instanceof Problem) return refused(error);
+        throw error;
+      }
+    });
+    await store(transaction, rows, newFinds, arrivals);
+    return pushed;
+  });
+}
+
+type Row = Record<'stream' | 'kind' | 'id' | 'find_id' | 'person' | 'stamp' | 'body' | 'content_hash', string> & { seq: number };
+
+/** Rows sent as columns: one statement however many they are. */
+async function store(db: Db, rows: readonly Row[], finds: readonly { id: string; stream: string; person: string; started_at: string }[], arrivals: readonly { id: string; find_id: string; arrival: string }[]): Promise<void> {
+  if (rows.length === 0) return;
+  if (finds.length > 0) await db.insertInto('finds').values([...finds]).execute();
+  const column = (name: keyof Row) => rows.map((row) => row[name]);
+  await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash)
+    select * from unnest(${column('stream')}::text[], ${column('seq')}::bigint[], ${column('kind')}::text[], ${column('id')}::text[], ${column('find_id')}::text[],
+      ${column('person')}::text[], ${column('stamp')}::text[], ${column('body')}::jsonb[], ${column('content_hash')}::text[])`.execute(db);
+  if (arrivals.length > 0) await db.insertInto('arrivals').values([...arrivals]).execute();
+  const ends = new Map(rows.map((row) => [row.stream, row.seq]));
+  for (const [id, seq] of ends) await db.updateTable('streams').set({ last: seq }).where('id', '=', id).execute();
+  await tellStreams(db, ends);
+}
+
+async function heads(db: Db, finds: readonly string[]): Promise<Map<string, { stream: string }>> {
+  const rows = await db.selectFrom('finds').select(['id', 'stream']).where('id', 'in', finds.length > 0 ? [...finds] : ['']).execute();
+  return new Map(rows.map(({ id, stream }) => [id, { stream }]));
+}
+
+/** Holds streams until the transaction ends, and tells how far each has got. Always in the same order, so that two pushes do not wait for each other. */
+async function hold(db: Db, streams: readonly string[]): Promise<Map<string, number>> {
+  if (streams.length === 0) return new Map();
+  await db.insertInto('streams').values(streams.map((id) => ({ id, last: 0 }))).onConflict((conflict) => conflict.column('id').doNothing()).execute();
+  const rows = await db.selectFrom('streams').select(['id', 'last']).where('id', 'in', [...streams]).orderBy('id').forUpdate().execute();
+  return new Map(rows.map(({ id, last }) => [id, Number(last)]));
+}
+
+async function known(db: Db, entries: readonly Entry[]): Promise<Map<string, { hash: string; stream: string; seq: number; stamp: Stamp }>> {
+  const { rows } = await sql<{ kind: string; id: string; content_hash: string; stream: string; seq: string; stamp: Stamp }>`
+    select e.kind, e.id, e.content_hash, e.stream, e.seq, e.stamp from entries e
+    join unnest(${entries.map((e) => e.kind)}::text[], ${entries.map((e) => e.body.id)}::text[]) as told (kind, id) on e.kind = told.kind and e.id = told.id`.execute(db);
+  return new Map(rows.map((row) => [keyOf(row.kind, row.id), { hash: row.content_hash, stream: row.stream, seq: Number(row.seq), stamp: row.stamp }]));
+}
+
+/** The rules and the people of the groups whose streams these are. */
+export async function groupsOf(db: Db, streams: readonly string[]): Promise<Map<string, { policy: Policy; roles: ReadonlyMap<string, Role> }>> {
+  const ids = streams.flatMap((stream) => groupOf(stream) ?? []);
+  if (ids.length === 0) return new Map();
+  const [groups, members] = [
+    await db.selectFrom('groups').select(['id', 'policy']).where('id', 'in', ids).execute(),
+    await db.selectFrom('memberships').select(['group_id', 'person', 'role']).where('group_id', 'in', ids).where('left_at', 'is', null).execute(),
+  ];
+  return new Map(groups.map(({ id, policy }) => [
+    groupStream(id), { policy, roles: new Map(members.filter((m) => m.group_id === id).map((m) => [m.person, m.role])) },
+  ]));
+}
+
+
