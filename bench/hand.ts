@@ -6,7 +6,7 @@ import { promisify } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
-import { startRig } from '../e2e/rig';
+import { quiet, startRig } from '../e2e/rig';
 import { onceSeen, seen, strip } from '../e2e/forager';
 import { FIVE, shortestPath } from '../e2e/taps';
 import { findChromium } from '../scripts/lib/chromium';
@@ -63,7 +63,7 @@ try {
     const session = await context.newCDPSession(page);
     await page.goto(`/find/${find}/check`);
     await strip(page).waitFor();
-    await page.waitForLoadState('networkidle');
+    await quiet(page);
     await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
     for (let step = 0; step < 12; step += 1) {
       const gloves = page.getByRole('button', { name: 'They are on' });

@@ -21,13 +21,23 @@ export interface Rig {
   readonly url: string;
   readonly databaseUrl: string;
   readonly browser: Browser;
-  /** A browser of its own. With `kept`, one that may keep the application on the device; else every file comes from the server. */
-  readonly open: (size?: { width: number; height: number }, kept?: boolean) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
+  /** A browser of its own. With `kept`, one that may keep the application on the device; else every file comes from the server. Signed in to the demo unless told otherwise. */
+  readonly open: (size?: { width: number; height: number }, kept?: boolean, signedIn?: boolean) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
   readonly stopServer: () => Promise<void>;
   readonly startServer: () => Promise<void>;
   /** Stops server and database, and starts both again on what is on disk. */
   readonly restart: () => Promise<void>;
   readonly close: () => Promise<void>;
+}
+
+const QUIET_MS = 400;
+const underway = new WeakMap<Page, Set<unknown>>();
+
+/** Waits until a page that the rig opened has asked for nothing for a while; that it goes on hearing of the server does not count. */
+export async function quiet(page: Page): Promise<void> {
+  for (let since = Date.now(); Date.now() - since < QUIET_MS; await page.waitForTimeout(50)) {
+    if ((underway.get(page)?.size ?? 0) > 0) since = Date.now();
+  }
 }
 
 /** @param web the folder of the built application; another than the usual one where a test changes it */
@@ -51,10 +61,15 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
     url,
     databaseUrl: cluster.url,
     browser,
-    open: async (size = PHONE, kept = false) => {
+    open: async (size = PHONE, kept = false, signedIn = true) => {
       const context = await browser.newContext({ viewport: size, baseURL: url, locale: 'en-GB', timezoneId: 'Europe/Vienna', serviceWorkers: kept ? 'allow' : 'block' });
       context.setDefaultTimeout(30_000);
+      if (signedIn) await context.request.post('/api/v1/auth/demo/sign-in', { data: {} });
       const page = await context.newPage();
+      const asked = new Set<unknown>();
+      underway.set(page, asked);
+      page.on('request', (request) => { if (!request.url().endsWith('/sync/events')) asked.add(request); });
+      for (const ended of ['requestfinished', 'requestfailed'] as const) page.on(ended as 'requestfinished', (request) => asked.delete(request));
       const errors: string[] = [];
       page.on('pageerror', (error) => errors.push(error.message));
       return { page, context, errors };

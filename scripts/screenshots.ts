@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { PHONE, startRig, WIDE } from '../e2e/rig';
+import { PHONE, quiet, startRig, WIDE } from '../e2e/rig';
 import { buildWebApp } from './lib/webapp';
 
 /** Takes one picture of each main view from the demo data: npx tsx scripts/screenshots.ts [name …] */
@@ -66,7 +66,7 @@ try {
     const { page, context } = await rig.open(shot.size);
     await shot.first?.(page);
     await page.goto(shot.path);
-    await page.waitForLoadState('networkidle');
+    await quiet(page);
     await page.evaluate(() => document.fonts.ready);
     await page.getByRole('heading').first().waitFor();
     await shot.before?.(page);

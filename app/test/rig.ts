@@ -21,7 +21,7 @@ export function rig(evaluator: Evaluator = inPlace) {
     try {
       resolve(answer());
     } catch (error) {
-      reject(error as Error);
+      reject(error);
     }
   }));
   const signedIn = () => { if (!server.signedIn) throw new Refused(401, 'not-signed-in', 'Sign in first.'); };

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { PHONE, startRig, WIDE, type Rig } from '../rig';
+import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
 
 jest.setTimeout(360_000);
 
@@ -27,7 +27,7 @@ async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]
   for (const path of VIEWS) {
     await page.goto(path);
     await page.getByRole('main').waitFor();
-    await page.waitForLoadState('networkidle');
+    await quiet(page);
     await page.getByRole('heading', { level: 1 }).waitFor();
     await page.getByRole('progressbar').first().waitFor({ state: 'detached' });
     await page.evaluate(AXE);

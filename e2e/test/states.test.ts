@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import { connect, startServer } from '@pause/server';
-import { strip } from '../forager';
-import { PHONE, startRig, WIDE, type Rig } from '../rig';
+import { begin, onRecord, strip } from '../forager';
+import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
 
 jest.setTimeout(120_000);
 
@@ -18,46 +18,62 @@ async function withRoute(path: string, answer: { status: number; body?: object }
 }
 
 test('an empty notebook says so, and offers the first find', async () => {
-  await withRoute('/finds', { status: 200, body: { finds: [] } }, async (page) => {
-    await page.goto('/finds');
-    await page.getByText('Nothing has been found yet').waitFor();
-    await page.getByRole('button', { name: 'A new find' }).click();
-    await page.getByRole('heading', { name: 'A new find' }).waitFor();
-    await page.goto('/');
-    await page.getByText('What you check will stand here.').waitFor();
-  });
+  const { page, context } = await rig.open(PHONE, false, false);
+  await page.goto('/finds');
+  await page.getByText('Nothing has been found yet').waitFor();
+  await page.getByRole('button', { name: 'A new find' }).click();
+  await page.getByRole('heading', { name: 'A new find' }).waitFor();
+  await page.goto('/');
+  await page.getByText('What you check will stand here.').waitFor();
+  await context.close();
 });
 
-test('a log that cannot be fetched says why, and can be tried again', async () => {
-  await withRoute('/finds', { status: 503, body: { type: 'urn:pause:problem:database-away', title: 'The database does not answer. Nothing was stored; try again.', status: 503 } }, async (page) => {
-    await page.goto('/finds');
-    await page.getByText('The notebook could not be opened').waitFor();
-    await page.getByText('The database does not answer. Nothing was stored; try again.').waitFor();
-    await page.unroute('**/api/v1/finds');
-    await page.getByRole('button', { name: 'Try again' }).click();
+test('the demo is opened by one tap, says that it is the demo, and takes along what was told before', async () => {
+  const { page, context, errors } = await rig.open(PHONE, false, false);
+  const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the old weir');
+  await page.goto('/');
+  await page.getByText(/everyone in it|its people and their finds are made up/).first().waitFor();
+  await page.getByRole('button', { name: 'Open it as Mirel Aschkar' }).click();
+  await page.getByText(/Mirel Aschkar’s notebook · demo/).waitFor();
+  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  const find = await onRecord(page, id, (record) => record.placeNote === 'By the old weir');
+  expect(find.person).toBe('mirel');
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
+test('a server that cannot work just now keeps nobody from a find, and is asked again', async () => {
+  await withRoute('/me', { status: 503, body: { type: 'urn:pause:problem:database-away', title: 'The database does not answer. Nothing was stored; try again.', status: 503 } }, async (page) => {
+    const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the old weir');
+    await page.goto('/notebook');
+    await page.getByText('Nobody is signed in.').waitFor();
+    await page.unroute('**/api/v1/me');
+    await page.goto('/');
     await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+    await onRecord(page, id, (record) => record.targets.length === 1);
   });
 });
 
 test('a server that sends nonsense is not believed', async () => {
-  await withRoute('/finds', { status: 200, body: { finds: [{ id: 7 }] } }, async (page) => {
+  await withRoute('/me', { status: 200, body: { id: 7 } }, async (page) => {
     await page.goto('/finds');
-    await page.getByText('The notebook could not be opened').waitFor();
+    await page.getByText('Nothing has been found yet').waitFor();
+    await page.unroute('**/api/v1/me');
+    await page.getByRole('link', { name: /Penny bun/ }).waitFor();
   });
 });
 
-test('without anybody to keep the notebook nothing can be started, and it says so', async () => {
-  await withRoute('/me', 'abort', async (page) => {
-    await page.goto('/new');
-    await page.getByText('The server does not answer.').waitFor();
-    await page.getByRole('radio', { name: /^Ridges/ }).click();
-    await page.getByText(/The notebook is not open yet/).waitFor();
-    expect(await page.getByRole('button', { name: /^Chanterelle/ }).isDisabled()).toBe(true);
-    await page.unroute('**/api/v1/me');
-    await page.getByRole('button', { name: 'Try again' }).click();
-    await page.getByText(/The notebook is not open yet/).waitFor({ state: 'detached' });
-    expect(await page.getByRole('button', { name: /^Chanterelle/ }).isDisabled()).toBe(false);
-  });
+test('a find that is neither here nor reachable says so, and can be opened when it is', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/');
+  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.route('**/api/v1/**', (route) => route.abort());
+  await page.goto('/find/demo-find-nowhere/check');
+  await page.getByText('It is not on this device, and the server does not answer.').waitFor();
+  await page.unroute('**/api/v1/**');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await page.getByText('There is no such find').waitFor();
+  await context.close();
 });
 
 test('side by side: what parts the two as drawings, what was read, and the next lookalike', async () => {
@@ -93,10 +109,10 @@ test('what the server refuses is said, and the record is shown as it stands', as
   const { page, context } = await rig.open();
   await page.goto('/find/demo-find-5/check');
   await strip(page).waitFor();
-  await page.route('**/readings', (route) => route.fulfill({ status: 422, contentType: 'application/problem+json', body: JSON.stringify({ type: 'urn:pause:problem:invalid', title: 'value.states[0]: that is not a state', status: 422 }) }));
+  await page.route('**/sync/push', (route) => route.fulfill({ status: 200, contentType: 'application/json', body: JSON.stringify({ results: [{ status: 'refused', problem: { type: 'urn:pause:problem:invalid', title: 'value.states[0]: that is not a state', status: 422 } }] }) }));
   await page.getByRole('button', { name: 'Blunt ridges, folds of the flesh itself' }).click();
   await page.getByRole('alert').getByText('value.states[0]: that is not a state').waitFor();
-  await page.getByRole('button', { name: 'Show the record' }).click();
+  await page.getByRole('button', { name: 'I have read it' }).click();
   await page.getByRole('button', { name: /^Deadly webcap.*2 of 3/ }).waitFor();
   await context.close();
 });
@@ -137,7 +153,7 @@ test('the smallest things to tap are as large as a gloved finger, and nothing ru
     const { page, context } = await rig.open(size);
     for (const path of paths) {
       await page.goto(path);
-      await page.waitForLoadState('networkidle');
+      await quiet(page);
       const found = await page.evaluate(() => {
         const little = [...document.querySelectorAll('[role="button"], [role="radio"], [role="checkbox"], [role="link"], button, a')]
           .map((e) => ({ box: e.getBoundingClientRect(), name: e.getAttribute('aria-label') ?? e.textContent }))
@@ -159,8 +175,9 @@ test('a notebook without the demo is empty and has no clock of its own', async (
   base.pathname = `/${name}`;
   const plain = await startServer({ databaseUrl: base.href, port: 0, demo: false, logLevel: 'silent' });
   try {
-    expect(await (await fetch(`${plain.url}/api/v1/finds`)).json()).toEqual({ finds: [] });
-    expect((await fetch(`${plain.url}/api/v1/me`)).status).toBe(404);
+    expect(await (await fetch(`${plain.url}/api/v1/health`)).json()).toMatchObject({ demo: false });
+    expect((await fetch(`${plain.url}/api/v1/me`)).status).toBe(401);
+    expect((await fetch(`${plain.url}/api/v1/auth/demo/sign-in`, { method: 'POST' })).status).toBe(404);
   } finally {
     await plain.stop();
   }

@@ -1,5 +1,5 @@
 import {
-  applyEntry, caseOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
+  applyEntry, caseOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Edit, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
   type Reading, type ReadingId, type ReadingValue, type Sureness, type TaxonId, type Verdict,
 } from '@pause/core';
 import { guide } from '../evaluate/guide';
@@ -15,12 +15,11 @@ export function newId(): string {
   return crypto.randomUUID();
 }
 
-let lastInstant = 0;
 /** Now, by the notebook's clock; every call is later than the one before, so that what was made first sorts first. */
 function now(): Thunk<string> {
-  return (_, getState, { clock }) => {
-    lastInstant = Math.max(lastInstant + 1, clock() + (getState().me.person?.offsetMs ?? 0));
-    return new Date(lastInstant).toISOString();
+  return (_, getState, { clock, running }) => {
+    running.lastInstant = Math.max(running.lastInstant + 1, Math.floor(clock() + (getState().me.person?.offsetMs ?? 0)));
+    return new Date(running.lastInstant).toISOString();
   };
 }
 
@@ -113,9 +112,6 @@ export function askEffects(find: Case, character: CharacterId): Thunk<Promise<An
   return (_, __, { evaluator }) => evaluator.effects(find, character);
 }
 
-/** What was told is kept one after the other, in the order in which it was told. */
-let lastTold: Promise<unknown> = Promise.resolve();
-
 /** Puts entries on record: first on the device, then on the screen, then to the server. @returns whether they were kept; what was not does not count */
 function add(...entries: Entry[]): Thunk<Promise<boolean>> {
   return addMade(() => entries);
@@ -123,8 +119,8 @@ function add(...entries: Entry[]): Thunk<Promise<boolean>> {
 
 /** The same, for entries that are made from what was told just before them. */
 function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
-  return (dispatch, _, { device }) => {
-    const turn = lastTold.then(async () => {
+  return (dispatch, _, { device, running }) => {
+    const turn = running.lastTold.then(async () => {
       const entries = await dispatch(stamped(make()));
       await device.put(entries);
       for (const entry of entries) dispatch(finds.actions.entryMade(entry));
@@ -136,7 +132,7 @@ function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
       dispatch(outbox.actions.notKept(message(error)));
       return false;
     });
-    lastTold = turn;
+    running.lastTold = turn;
     return turn;
   };
 }
@@ -147,7 +143,7 @@ function stamped(entries: readonly Entry[]): Thunk<Promise<Entry[]>> {
     const kept = await device.clock();
     let last = kept.last;
     return entries.map((entry) => {
-      last = nextStamp(last, clock() + (getState().me.person?.offsetMs ?? 0), kept.device);
+      last = nextStamp(last, Math.floor(clock() + (getState().me.person?.offsetMs ?? 0)), kept.device);
       return { ...entry, stamp: last };
     });
   };
@@ -186,10 +182,11 @@ export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: 
     const startedAt = dispatch(now());
     const context = { ...start.context, month: new Date(startedAt).getMonth() + 1 };
     const kept = await dispatch(add(
-      { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(placeNote ? { placeNote } : {}), ...(group ? { group } : {}), person: dispatch(person()) } },
+      { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(group ? { group } : {}), person: dispatch(person()) } },
       { kind: 'pieces', find, body: { id: newId() as PieceId, at: dispatch(now()), purpose: 'decide' } },
       ...(target ? [{ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } } as const] : []),
       { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },
+      ...(placeNote ? [{ kind: 'edits', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), field: 'placeNote', value: placeNote } } as const] : []),
     ));
     return kept ? find : undefined;
   };
@@ -205,6 +202,24 @@ export function tellContext(find: string, context: Case['context']): Thunk<Promi
     const told = Object.fromEntries(changed.flatMap((name) => (context[name] === undefined ? [] : [[name, context[name]]])));
     return dispatch(add({ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context: told, changed } }));
   };
+}
+
+type Written = Pick<Edit, 'field' | 'value'>;
+/** Writes over small things of a find; what stood there before stays visible. */
+export function write(find: string, ...written: readonly Written[]): Thunk<Promise<boolean>> {
+  return (dispatch) => dispatch(add(...written.map((one) => (
+    { kind: 'edits', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...one } } as Entry
+  ))));
+}
+
+/** An adult of the group agrees that a young member collects on this verdict. */
+export function consent(find: string, verdict: string): Thunk<Promise<boolean>> {
+  return (dispatch) => dispatch(add({ kind: 'consents', find, body: { id: newId(), at: dispatch(now()), verdict, by: dispatch(person()) } }));
+}
+
+/** Puts a verdict on record, to be asked about. */
+export function recordVerdict(find: string, verdict: Verdict): Thunk<Promise<boolean>> {
+  return (dispatch) => dispatch(add({ kind: 'verdicts', find, body: { id: newId(), at: dispatch(now()), verdict } }));
 }
 
 export function changeTarget(find: string, taxon: TaxonId): Thunk<Promise<boolean>> {
@@ -239,12 +254,12 @@ export function passOver(find: string, piece: PieceId, character: CharacterId): 
   return (dispatch) => dispatch(add({ kind: 'skips', find, body: { id: newId(), at: dispatch(now()), piece, character } }));
 }
 
-/** The person's own decision, with the verdict it was made on. */
-export function recordDecision(find: string, verdict: Verdict, choice: Choice, reason?: string): Thunk<Promise<boolean>> {
+/** The person's own decision, with the verdict it was made on; that may be on record already. */
+export function recordDecision(find: string, verdict: Verdict, choice: Choice, reason?: string, onRecord?: string): Thunk<Promise<boolean>> {
   return (dispatch) => {
-    const id = newId();
+    const id = onRecord ?? newId();
     return dispatch(add(
-      { kind: 'verdicts', find, body: { id, at: dispatch(now()), verdict } },
+      ...(onRecord === undefined ? [{ kind: 'verdicts', find, body: { id, at: dispatch(now()), verdict } } as const] : []),
       { kind: 'decisions', find, body: { id: newId(), at: dispatch(now()), verdict: id, choice, by: dispatch(person()), ...(reason ? { reason } : {}) } },
     ));
   };

@@ -50,14 +50,14 @@ export interface Api {
   push(entries: readonly Entry[]): Promise<readonly Sent[]>;
   pull(stream: string, after: number): Promise<Pulled>;
   /** Asks something else of the server; parsing the answer is up to the caller. */
-  ask(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<unknown>;
+  readonly ask: (method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown) => Promise<unknown>;
 }
 
 /** The server over HTTP; what talks to it is fetched when it is first asked something. */
 export const httpApi: Api = {
-  me: async () => (await import('./http')).http.me(),
-  about: async () => (await import('./http')).http.about(),
-  push: async (entries) => (await import('./http')).http.push(entries),
-  pull: async (stream, after) => (await import('./http')).http.pull(stream, after),
-  ask: async (method, path, body) => (await import('./http')).http.ask(method, path, body),
+  me: async () => (await import('./http')).http().me(),
+  about: async () => (await import('./http')).http().about(),
+  push: async (entries) => (await import('./http')).http().push(entries),
+  pull: async (stream, after) => (await import('./http')).http().pull(stream, after),
+  ask: async (method, path, body) => (await import('./http')).http().ask(method, path, body),
 };

@@ -26,11 +26,12 @@ const Pushed = z.object({
 const Page = z.object({ entries: z.array(z.looseObject({ seq: z.number(), number: z.number().optional() })), last: z.number() });
 
 const WAIT_MS = 15_000;
+type Send = (path: string, init: RequestInit) => Promise<Response>;
 
-async function ask(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<unknown> {
+async function askBy(send: Send, method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(`/api/v1${path}`, {
+    response = await send(`/api/v1${path}`, {
       method, signal: AbortSignal.timeout(WAIT_MS),
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
@@ -59,22 +60,26 @@ function believed<S extends z.ZodType>(schema: S, said: unknown): z.infer<S> {
   return result.data;
 }
 
-export const http: Api = {
-  me: async () => believed(Me, await ask('GET', '/me')),
-  about: async () => believed(z.object({ demo: z.boolean(), now: z.iso.datetime() }), await ask('GET', '/health')),
-  push: async (entries) => {
-    const { results } = believed(Pushed, await ask('POST', '/sync/push', { entries }));
-    if (results.length !== entries.length) throw new Away('The server did not answer for every entry.');
-    return results.map((one) => (one.status === 'refused' ? { status: 'refused', reason: one.problem.title } : { ...one, status: 'arrived' }));
-  },
-  pull: async (stream, after): Promise<Pulled> => {
-    const { entries, last } = believed(Page, await ask('GET', `/sync/pull?${new URLSearchParams({ stream, after: String(after) }).toString()}`));
-    const read = entries.map(({ seq, number, ...raw }) => ({ seq, number, parsed: parseEntry(raw) }));
-    const end = read.findIndex(({ parsed }) => 'problems' in parsed);
-    return {
-      last, newer: end >= 0,
-      entries: read.slice(0, end < 0 ? read.length : end).flatMap(({ seq, number, parsed }) => ('entry' in parsed ? [{ seq, number, entry: parsed.entry }] : [])),
-    };
-  },
-  ask,
-};
+/** @param send another way than the browser's own, for a harness */
+export function http(send: Send = (path, init) => fetch(path, init)): Api {
+  const ask: Api['ask'] = (method, path, body) => askBy(send, method, path, body);
+  return {
+    me: async () => believed(Me, await ask('GET', '/me')),
+    about: async () => believed(z.object({ demo: z.boolean(), now: z.iso.datetime() }), await ask('GET', '/health')),
+    push: async (entries) => {
+      const { results } = believed(Pushed, await ask('POST', '/sync/push', { entries }));
+      if (results.length !== entries.length) throw new Away('The server did not answer for every entry.');
+      return results.map((one) => (one.status === 'refused' ? { status: 'refused', reason: one.problem.title } : { ...one, status: 'arrived' }));
+    },
+    pull: async (stream, after): Promise<Pulled> => {
+      const { entries, last } = believed(Page, await ask('GET', `/sync/pull?${new URLSearchParams({ stream, after: String(after) }).toString()}`));
+      const read = entries.map(({ seq, number, ...raw }) => ({ seq, number, parsed: parseEntry(raw) }));
+      const end = read.findIndex(({ parsed }) => 'problems' in parsed);
+      return {
+        last, newer: end >= 0,
+        entries: read.slice(0, end < 0 ? read.length : end).flatMap(({ seq, number, parsed }) => ('entry' in parsed ? [{ seq, number, entry: parsed.entry }] : [])),
+      };
+    },
+    ask,
+  };
+}

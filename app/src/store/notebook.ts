@@ -22,11 +22,13 @@ type Notebook = Dexie & {
 /** An earlier version kept what waits in the browser's plain storage, under keys that begin so. */
 const EARLIER = 'pause:waiting:';
 
-async function open(storage: Storage): Promise<Notebook> {
-  // Pictures have it too: what two late programs share would otherwise be fetched before the first screen.
-  const { Dexie: Base } = await import('dexie');
+// Pictures have it too: what two late programs share would otherwise be fetched before the first screen.
+const fetchDexie = async (): Promise<typeof Dexie> => (await import('dexie')).Dexie;
+
+async function open(storage: Storage, name: string, fetchBase: typeof fetchDexie): Promise<Notebook> {
+  const Base = await fetchBase();
   // A phone that dies takes nothing along: what is kept is on its storage before anything is said of it.
-  const notebook = new Base('pause-notebook', { chromeTransactionDurability: 'strict' }) as Notebook;
+  const notebook = new Base(name, { chromeTransactionDurability: 'strict' }) as Notebook;
   notebook.version(1).stores({ waiting: 'key', records: 'id', own: 'key' });
   notebook.version(2).stores({ waiting: 'key', records: 'id', lines: 'id', refused: 'key', own: 'key' }).upgrade(async (all) => {
     const records = (await all.table('records').toArray()).flatMap((kept) => FindRecord.safeParse(kept).data ?? []);
@@ -59,11 +61,16 @@ function renamed(entry: Entry, from: string, to: string): Entry {
   return { ...entry, body } as Entry;
 }
 
-/** The notebook in the browser's own database. */
-export function notebook(storage: Storage): Device {
+/**
+ * The notebook in the browser's own database.
+ *
+ * @param name of that database, where several devices are in one place
+ * @param fetchBase another way to what keeps it, outside a browser
+ */
+export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = fetchDexie): Device {
   let opened: Promise<Notebook> | undefined;
   const ready = () => {
-    opened ??= open(storage);
+    opened ??= open(storage, name, fetchBase);
     opened.catch(() => { opened = undefined; });
     return opened;
   };

@@ -42,7 +42,6 @@ export const me = createSlice({
 interface ListState {
   readonly status: Status;
   readonly items: readonly FindSummary[];
-  readonly error?: string;
 }
 const noList: ListState = { status: 'idle', items: [] };
 
@@ -52,7 +51,6 @@ export const list = createSlice({
   reducers: {
     listLoading: (state): ListState => ({ status: state.status === 'ready' ? 'ready' : 'loading', items: state.items }),
     listLoaded: (_, { payload }: PayloadAction<readonly FindSummary[]>): ListState => ({ status: 'ready', items: payload }),
-    listFailed: (state, { payload }: PayloadAction<string>): ListState => ({ status: 'failed', items: state.items, error: payload }),
   },
 });
 

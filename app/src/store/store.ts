@@ -16,13 +16,25 @@ export interface Outside {
   readonly clock: () => number;
 }
 
+/** What goes on in one window, and is no state that a screen shows. */
+export interface Running {
+  /** What was told is kept one after the other, in the order in which it was told. */
+  lastTold: Promise<unknown>;
+  lastInstant: number;
+  /** Everything that a connection is for, while it goes on, and whether it was asked for once more meanwhile. */
+  syncing: Promise<boolean> | undefined;
+  again: boolean;
+  retry: ReturnType<typeof setTimeout> | undefined;
+}
+
 /** @param kept what this device kept for itself: how it shows Pause, and what was counted */
 export function makeStore(outside: Outside, kept?: { readonly look: LookSettings; readonly counts: ReturnType<typeof counts.reducer> }) {
+  const running: Running = { lastTold: Promise.resolve(), lastInstant: 0, syncing: undefined, again: false, retry: undefined };
   return configureStore({
     reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, outbox: outbox.reducer, look: look.reducer, counts: counts.reducer, update: update.reducer },
     ...(kept ? { preloadedState: kept } : {}),
     middleware: (defaults) => defaults({
-      thunk: { extraArgument: outside }, serializableCheck: false, immutableCheck: false,
+      thunk: { extraArgument: { ...outside, running } }, serializableCheck: false, immutableCheck: false,
     }),
   });
 }
@@ -30,7 +42,7 @@ export function makeStore(outside: Outside, kept?: { readonly look: LookSettings
 export type Store = ReturnType<typeof makeStore>;
 export type State = ReturnType<Store['getState']>;
 export type Dispatch = Store['dispatch'];
-export type Thunk<T = void> = ThunkAction<T, State, Outside, UnknownAction>;
+export type Thunk<T = void> = ThunkAction<T, State, Outside & { readonly running: Running }, UnknownAction>;
 
 export const useApp = useSelector.withTypes<State>();
 export const useAct = useDispatch.withTypes<Dispatch>();

@@ -3,7 +3,7 @@ import { layFind, loadList } from './actions';
 import { Away, Refused, type Me } from './api';
 import { NotKept, type Settled } from './device';
 import { me, outbox, type Person } from './slices';
-import type { Thunk } from './store';
+import type { Running, Thunk } from './store';
 
 /** What goes to the server and what comes from it. Everything is on the device first; nothing here is waited for by a screen. */
 
@@ -12,22 +12,20 @@ const AT_ONCE = 100;
 /** A clock that is off by more is said to be wrong, and the notebook's time is reckoned with instead. */
 const CLOCK_OFF_MS = 5 * 60_000;
 
-let retry: ReturnType<typeof setTimeout> | undefined;
-
 function away(): Thunk {
-  return (dispatch) => {
+  return (dispatch, _, { running }) => {
     dispatch(outbox.actions.sendingAway());
-    clearTimeout(retry);
-    retry = setTimeout(() => void dispatch(syncAll()), RETRY_MS);
+    clearTimeout(running.retry);
+    running.retry = setTimeout(() => void dispatch(syncAll()), RETRY_MS);
   };
 }
 
 /** Sends what waits, oldest first; tries again later if the server is away. Without an account it stays here. */
 export function flush(): Thunk<Promise<void>> {
-  return async (dispatch, getState, { api, device }) => {
+  return async (dispatch, getState, { api, device, running }) => {
     if (getState().outbox.sending || getState().me.person?.account !== true) return;
     dispatch(outbox.actions.sendingStarted());
-    clearTimeout(retry);
+    clearTimeout(running.retry);
     try {
       for (let batch = getState().outbox.waiting.slice(0, AT_ONCE); batch.length > 0; batch = getState().outbox.waiting.slice(0, AT_ONCE)) {
         const sent = await api.push(batch);
@@ -55,25 +53,22 @@ export function flush(): Thunk<Promise<void>> {
   };
 }
 
-let going: Promise<boolean> | undefined;
-let asked = false;
+const askedAgain = (running: Running) => running.again;
 
 /** Who this is, what waits, and what others told: all that a connection is for. Asked for while it goes on, it is done once more. @returns whether the server was reached */
 export function syncAll(): Thunk<Promise<boolean>> {
-  return (dispatch) => {
-    if (going) {
-      asked = true;
-      return going;
+  return (dispatch, _, { running }) => {
+    if (running.syncing) {
+      running.again = true;
+      return running.syncing;
     }
-    going = (async () => {
-      let reached: boolean;
-      do {
-        asked = false;
-        reached = await dispatch(syncOnce());
-      } while (asked);
-      return reached;
-    })().finally(() => { going = undefined; });
-    return going;
+    const round = async (): Promise<boolean> => {
+      running.again = false;
+      const reached = await dispatch(syncOnce());
+      return askedAgain(running) ? round() : reached;
+    };
+    running.syncing = round().finally(() => { running.syncing = undefined; });
+    return running.syncing;
   };
 }
 

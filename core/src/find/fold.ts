@@ -22,17 +22,13 @@ const idOf = (item: { readonly id: string }) => item.id;
  * is the whole of it as it then stood.
  */
 export function contextOf(told: readonly Told[]): Context {
-  let context: Record<string, unknown> = {};
+  const context = new Map<string, unknown>();
   for (const { context: said, changed } of told) {
-    if (!changed) context = { ...said };
-    else {
-      for (const name of changed) {
-        if (name in said) context[name] = said[name as keyof Context];
-        else delete context[name];
-      }
-    }
+    if (!changed) context.clear();
+    for (const name of changed ?? []) context.delete(name);
+    for (const [name, value] of Object.entries(said)) if (!changed || (changed as readonly string[]).includes(name)) context.set(name, value);
   }
-  return context as Context;
+  return Object.fromEntries(context);
 }
 
 /** What was written last into a small field of a find, and what was written there before, newest first. */

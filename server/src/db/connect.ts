@@ -13,6 +13,8 @@ export function connect(url: string): Db {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5000 });
   // A connection that breaks while idle is replaced at the next query; it must not end the process.
   pool.on('error', () => undefined);
+  // Nor one that breaks while it is in use: whoever uses it hears of it from the query.
+  pool.on('connect', (client) => client.on('error', () => undefined));
   const db = new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
   pools.set(db, pool);
   return db;

@@ -1,5 +1,5 @@
-import { applyEntry, contentHash, type CompiledGuide, type FindRecord, type Policy } from '@pause/core';
-import { nextStamp, stampOf, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
+import { applyEntry, contentHash, type CompiledGuide, type Policy } from '@pause/core';
+import { nextStamp, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import { groupOf, groupStream, mayRead, noSuchFind, ownStream, type Actor } from '../access';
 import type { Db } from '../db';

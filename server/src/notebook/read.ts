@@ -1,5 +1,5 @@
 import { applyEntry, FindSummary, summaryOf, type FindRecord } from '@pause/core';
-import { entryFor, type Arrival, type Entry, type Kind, type Stamp } from '@pause/core/notebook';
+import { entryFor, type Arrival, type Entry, type Kind } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import { ownStream, streamsOf, type Actor } from '../access';
 import type { Db } from '../db';

@@ -2,13 +2,18 @@ import { Link } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { FindSummary } from '@pause/core';
 import { CHOICE, CommonName, OUTCOME } from '../../words/names';
+import { useApp } from '../../store/store';
 import { dayWords } from '../../words/days';
 import { colour, OutcomeMark, Rule, Small, SmallStrong, space, Strong, TARGET } from '../../ui';
 
 /** A find as one line of the log. Undecided ones lead on to their check. */
 export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {
   const name = find.target ? CommonName(find.target) : 'No name yet';
-  const status = find.choice ? CHOICE[find.choice] : 'Not decided';
+  const by = useApp(({ me: { person } }) => {
+    const group = person?.groups.find((one) => one.id === find.group);
+    return group && find.person !== person?.id ? group.members.find((m) => m.person === find.person)?.name.split(' ')[0] : undefined;
+  });
+  const status = find.differs ? 'Differs' : find.choice ? CHOICE[find.choice] : 'Not decided';
   const pathname = find.choice ? '/find/[id]' as const : find.target ? '/find/[id]/check' as const : '/find/[id]/name' as const;
   return (
     <View role="listitem">
@@ -22,7 +27,7 @@ export function FindLine({ find, today }: { readonly find: FindSummary; readonly
               <Strong numberOfLines={1} style={styles.grow}>{name}</Strong>
               <SmallStrong>{status}</SmallStrong>
             </View>
-            <Small soft numberOfLines={1}>{[dayWords(new Date(find.startedAt), today), find.placeNote].filter(Boolean).join(' · ')}</Small>
+            <Small soft numberOfLines={1}>{[dayWords(new Date(find.startedAt), today), by, find.placeNote].filter(Boolean).join(' · ')}</Small>
           </View>
         </Pressable>
       </Link>

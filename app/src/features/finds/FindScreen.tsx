@@ -5,12 +5,14 @@ import type { Evaluation } from '../../evaluate/evaluate';
 import { cautionFor, CHOICE, CommonName, commonName, CONDITION, CONTAMINATION, lowerFirst, openNameWords, OUTCOME, partName, scientificName, stageName } from '../../words/names';
 import { momentWords } from '../../words/days';
 import { stripLine } from '../../words/reasons';
-import { Body, Button, colour, Heading, OutcomeMark, Rule, Screen, Small, space, Strong, Title } from '../../ui';
+import { Body, Button, colour, corner, Heading, OutcomeMark, Rule, Screen, Small, space, Strong, Title } from '../../ui';
 import { Seen } from '../check/Seen';
 import { Pictures } from '../eye/late';
 import { FindFrame } from '../FindFrame';
+import { consent } from '../../store/actions';
 import { countOf } from '../../store/counts';
-import { useApp } from '../../store/store';
+import { useAct, useApp } from '../../store/store';
+import { memberName, Place } from './Place';
 
 /** One find, with all that was read, judged and decided. */
 export function FindScreen() {
@@ -28,7 +30,10 @@ function FindView({ record, evaluation }: { readonly record: FindRecord; readonl
         <Title>{target ? CommonName(target) : 'No name yet'}</Title>
         {target ? <Small soft style={styles.scientific}>{scientificName(target)}</Small> : null}
       </View>
+      <Shared record={record} />
       <Decisions record={record} />
+      <Differs record={record} />
+      <Asked record={record} />
       {evaluation && evaluation.verdict.outcome !== lastOutcome(record) ? (
         <View style={styles.now}>
           <OutcomeMark outcome={evaluation.verdict.outcome} size={30} colour={colour.ink} />
@@ -48,7 +53,61 @@ function FindView({ record, evaluation }: { readonly record: FindRecord; readonl
       <Heading>Every reading</Heading>
       <Seen record={record} slips={false} />
       <AroundTold record={record} target={target} />
+      <Place record={record} />
     </Screen>
+  );
+}
+
+/** Whose find it is, where it is in a group's notebook. */
+function Shared({ record }: { readonly record: FindRecord }) {
+  const person = useApp((state) => state.me.person);
+  const group = person?.groups.find((one) => one.id === record.group);
+  if (!group) return null;
+  return <Small soft>{record.person === person?.id ? 'Your find' : `Found by ${memberName(group, record.person)}`}, in the notebook of {group.name}.</Small>;
+}
+
+/** What the notebook reached from all that is on record there, where a verdict made elsewhere was another. */
+function Differs({ record }: { readonly record: FindRecord }) {
+  const last = record.verdicts.at(-1);
+  if (!last?.arrival) return null;
+  const { because, verdict } = last.arrival;
+  return (
+    <View style={styles.differs} role="note" aria-label="The notebook reached another verdict">
+      <OutcomeMark outcome={verdict.outcome} size={30} colour={colour.ink} />
+      <View style={styles.grow}>
+        <Strong>{last.verdict.outcome === verdict.outcome ? `The notebook says ${OUTCOME[verdict.outcome].toLowerCase()} too, for other reasons` : `The notebook says ${OUTCOME[verdict.outcome].toLowerCase()}; the device said ${OUTCOME[last.verdict.outcome].toLowerCase()}`}</Strong>
+        <Small>{BECAUSE[because]} {stripLine(verdict)} Both are kept.</Small>
+      </View>
+    </View>
+  );
+}
+const BECAUSE = {
+  guide: 'It was decided there by another version of the guide.',
+  policy: 'The group’s rules were other ones by then.',
+  record: 'More was on record by then than the device knew.',
+  unknown: 'Why is not known.',
+} as const;
+
+/** A young member waits for an adult's word, and an adult can give it. */
+function Asked({ record }: { readonly record: FindRecord }) {
+  const act = useAct();
+  const person = useApp((state) => state.me.person);
+  const group = person?.groups.find((one) => one.id === record.group);
+  const asked = record.verdicts.at(-1);
+  const finder = group?.members.find((m) => m.person === record.person);
+  if (!person || !group || !asked || finder?.role !== 'young' || asked.verdict.outcome !== 'collect') return null;
+  if (record.decisions.some((d) => d.verdict === asked.id)) return null;
+  const agreed = record.consents.find((c) => c.verdict === asked.id);
+  if (agreed) return <Body>{memberName(group, agreed.by)} agreed that {finder.name} collects it.</Body>;
+  if (group.role === 'young') return <Body soft>It waits for an adult of the group.</Body>;
+  return (
+    <View style={styles.differs}>
+      <View style={styles.grow}>
+        <Strong>{finder.name} asks whether to collect it</Strong>
+        <Small>Nothing recorded stands against it. Look at the readings, best at the plant itself, before you agree.</Small>
+      </View>
+      <Button label="I agree" tone="outline" onPress={() => void act(consent(record.id, asked.id))} />
+    </View>
   );
 }
 
@@ -130,6 +189,7 @@ const styles = StyleSheet.create({
   scientific: { fontStyle: 'italic' },
   now: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   grow: { flex: 1 },
+  differs: { flexDirection: 'row', gap: space.m, alignItems: 'center', padding: space.m, backgroundColor: colour.pause, borderRadius: corner },
   ways: { flexDirection: 'row', gap: space.m },
   way: { flex: 1 },
   decisions: { gap: space.m },

@@ -1,7 +1,5 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { loadList } from '../../store/actions';
-import { useAct } from '../../store/store';
 import { UpdateLine } from '../start/UpdateLine';
 import { Body, Loading, Notice, Rule, Screen, Title } from '../../ui';
 import { FindLine } from './FindLine';
@@ -10,8 +8,7 @@ import { useFinds, useToday } from './useFinds';
 /** The log of finds, newest first. Walking away is a result too, and counted. */
 export function FindsScreen() {
   const router = useRouter();
-  const act = useAct();
-  const { status, items, error } = useFinds();
+  const { status, items } = useFinds();
   const today = useToday();
   const left = items.filter((find) => find.choice === 'leave').length;
   const collected = items.filter((find) => find.choice === 'collect').length;
@@ -20,7 +17,6 @@ export function FindsScreen() {
       <UpdateLine />
       <Title>Finds</Title>
       {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
-      {status === 'failed' ? <Notice title="The notebook could not be opened" text={error ?? ''} action="Try again" onAction={() => void act(loadList())} /> : null}
       {status === 'ready' && items.length === 0 ? (
         <Notice title="Nothing has been found yet" text="A find begins with what you believe it is." action="A new find" onAction={() => router.push('/new')} />
       ) : null}

@@ -6,7 +6,7 @@ import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, GRADE } from '../../words/names';
-import { Body, Button, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, typeSize, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, typeSize, useWide } from '../../ui';
 import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { useFinds, useToday } from '../finds/useFinds';
 import { usualIn } from '../guide/months';
@@ -24,6 +24,8 @@ export function NewFindScreen() {
   const [plan, setPlan] = useState<string | undefined>(givenPlan);
   const [text, setText] = useState(givenText ?? '');
   const [placeNote, setPlaceNote] = useState('');
+  const groups = useApp((state) => state.me.person?.groups);
+  const [group, setGroup] = useState<string | undefined>();
   const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
   const chosenPlan = guide.guide.bodyPlans.find((p) => p.id === plan);
 
@@ -45,7 +47,7 @@ export function NewFindScreen() {
     const [only, ...more] = taxon.taxon.parts;
     const note = placeNote.trim();
     void act(startFind({
-      kingdom: of.kingdom, bodyPlan: of.id, target: taxon.id, ...(note ? { placeNote: note } : {}),
+      kingdom: of.kingdom, bodyPlan: of.id, target: taxon.id, ...(note ? { placeNote: note } : {}), ...(group ? { group } : {}),
       context: only && more.length === 0 ? { part: only.part, use: only.use } : {},
     })).then((id) => { if (id) router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }); });
   };
@@ -87,11 +89,21 @@ export function NewFindScreen() {
               />
             </View>
           )}
+          {find || !groups?.length ? null : (
+            <View style={styles.field}>
+              <Heading>In whose notebook?</Heading>
+              <ChipRow label="In whose notebook?">
+                <Chip label="Mine" chosen={group === undefined} onPress={() => setGroup(undefined)} />
+                {groups.map(({ id, name }) => <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />)}
+              </ChipRow>
+              {group ? <Small soft>The group sees the find and decides by its rules with you. Where it was stays with you until you say otherwise.</Small> : null}
+            </View>
+          )}
           {find ? null : (
             <Button label="I have no name for it yet" tone="outline" disabled={!ready} style={styles.unnamed} onPress={() => {
               if (!chosenPlan) return;
               const note = placeNote.trim();
-              void act(startFind({ kingdom: chosenPlan.kingdom, bodyPlan: chosenPlan.id, ...(note ? { placeNote: note } : {}), context: {} }))
+              void act(startFind({ kingdom: chosenPlan.kingdom, bodyPlan: chosenPlan.id, ...(note ? { placeNote: note } : {}), ...(group ? { group } : {}), context: {} }))
                 .then((id) => { if (id) router.push({ pathname: '/find/[id]/name', params: { id } }); });
             }} />
           )}

@@ -3,23 +3,23 @@ import Plus from 'lucide-react-native/icons/plus';
 import { StyleSheet, View } from 'react-native';
 import type { FindSummary } from '@pause/core';
 import { guide } from '../../evaluate/guide';
-import { loadList } from '../../store/actions';
-import { useAct, useApp } from '../../store/store';
+import { latePart } from '../latePart';
+import { useApp } from '../../store/store';
 import { UpdateLine } from './UpdateLine';
 import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, space, Title, useWide } from '../../ui';
 import { FindLine } from '../finds/FindLine';
 import { useFinds, useToday } from '../finds/useFinds';
 
+const DemoDoor = latePart(() => import('../people').then((m) => m.DemoDoor));
 const SHOWN = 5;
 
 /** What is going on, and what was found lately. */
 export function StartScreen() {
   const router = useRouter();
-  const act = useAct();
   const wide = useWide();
-  const person = useApp((state) => state.me.person);
+  const { person, demoOffered } = useApp((state) => state.me);
   const away = useApp((state) => state.outbox.away);
-  const { status, items, error } = useFinds();
+  const { status, items } = useFinds();
   const today = useToday();
   const open = items.filter((find) => find.choice === undefined);
   const lately = items.filter((find) => find.choice !== undefined).slice(0, SHOWN);
@@ -30,19 +30,22 @@ export function StartScreen() {
         {wide ? null : <PauseMark size={40} colour={colour.ink} />}
         <View style={styles.grow}>
           <Title>Before you pick it</Title>
-          <Small soft>{person ? `${person.name}’s notebook${person.demo ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}${away ? ' · without a connection, as this device knows it' : ''}` : 'Opening the notebook …'}</Small>
+          <Small soft>{person ? `${person.account ? `${person.name}’s notebook` : 'The notebook of this device'}${person.demo && person.account ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}${away ? ' · without a connection, as this device knows it' : ''}` : 'Opening the notebook …'}</Small>
         </View>
       </View>
       <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
       <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
+      {demoOffered && !person?.account ? <DemoDoor /> : null}
       {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
-      {status === 'failed' ? <Notice title="The notebook could not be opened" text={error ?? ''} action="Try again" onAction={() => void act(loadList())} /> : null}
       <View style={wide ? styles.columns : undefined}>
         <Block title="Going on" label="Finds that are not decided" finds={open} today={today} />
         <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
       </View>
       {status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
-      <Button label="How it looks here" tone="plain" onPress={() => router.push('/look')} style={styles.look} />
+      <View style={styles.ways}>
+        <Button label="Notebook and people" tone="plain" onPress={() => router.push('/notebook')} />
+        <Button label="How it looks here" tone="plain" onPress={() => router.push('/look')} />
+      </View>
       <View style={styles.caution}>
         <Small soft>
           Pause never says that anything is safe. Its guide covers {guide.taxa.length} taxa; it is general knowledge, and no local expert has reviewed it.
@@ -72,6 +75,6 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   block: { gap: space.s, marginTop: space.m, flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 320 },
   begin: { alignSelf: 'flex-start', minWidth: 320 },
-  look: { alignSelf: 'flex-start' },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl },
   caution: { marginTop: space.xs },
 });

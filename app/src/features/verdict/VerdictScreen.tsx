@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { short, type Choice, type FindRecord, type Plan, type Reason, type Verdict } from '@pause/core';
+import { sameValue, short, type Choice, type FindRecord, type Plan, type Reason, type Verdict } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
-import { recordDecision } from '../../store/actions';
+import { recordDecision, recordVerdict } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { characterName, CommonName, commonName, DAMAGE, lowerFirst, OUTCOME, readingWords, scientificName, timeWords } from '../../words/names';
 import { few, reasonWords, stripLine } from '../../words/reasons';
@@ -187,13 +187,18 @@ function OwnDecision({ record, verdict }: { readonly record: FindRecord; readonl
   const [against, setAgainst] = useState(false);
   const decide = (choice: Choice) => {
     const word = choice === 'collect' && child ? `An adult, ${adult.trim()}, looked at it.` : '';
-    void act(recordDecision(record.id, verdict, choice, [word, reason.trim()].filter(Boolean).join(' ') || undefined))
+    void act(recordDecision(record.id, verdict, choice, [word, reason.trim()].filter(Boolean).join(' ') || undefined, young && agreed ? shown : undefined))
       .then((kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }));
   };
   const collects = verdict.outcome === 'collect';
   const child = useApp((state) => state.look.child);
   const [adult, setAdult] = useState('');
-  const waits = child && adult.trim() === '';
+  // A young member of a group decides on the verdict that an adult agreed to.
+  const young = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group)?.role === 'young');
+  const last = record.verdicts.at(-1);
+  const shown = last && sameValue(last.verdict, verdict) ? last.id : undefined;
+  const agreed = record.consents.some((c) => c.verdict === shown);
+  const waits = (child && adult.trim() === '') || (young && !agreed);
   const reasonMissing = !collects && reason.trim() === '';
   return (
     <View style={styles.group}>
@@ -203,6 +208,12 @@ function OwnDecision({ record, verdict }: { readonly record: FindRecord; readonl
         <View style={styles.group}>
           <Strong>Show it to an adult. Their word is needed here.</Strong>
           <TextInput aria-label="Name of the adult who looked at it" value={adult} onChangeText={setAdult} maxLength={80} placeholder="Who looked at it?" placeholderTextColor={colour.inkSoft} style={[styles.why, styles.oneLine]} />
+        </View>
+      ) : null}
+      {collects && young && !agreed ? (
+        <View style={styles.group}>
+          <Strong>{shown ? 'An adult of the group has been asked. Until they agree it waits.' : 'Collecting waits for an adult of the group.'}</Strong>
+          {shown ? null : <Button label="Ask the adults of the group" tone="outline" style={styles.start} onPress={() => void act(recordVerdict(record.id, verdict))} />}
         </View>
       ) : null}
       {collects ? <HoldButton label="I collect it" hint={waits ? 'An adult says so first' : 'Hold to record'} tone="collect" disabled={waits} onHeld={() => decide('collect')} /> : null}

@@ -1,0 +1,73 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
+import { useAct, useApp } from '../../store/store';
+import { Body, Button, Chip, ChipRow, Notice, Screen, Small, SmallStrong, space, Title, useWide } from '../../ui';
+import { signIn, signUp, type Outcome } from './account';
+import { DemoDoor } from './DemoDoor';
+import { Field } from './Field';
+
+interface Form {
+  readonly name: string;
+  readonly email: string;
+  readonly password: string;
+}
+const SHORTEST = 10;
+
+/** One notebook on several devices, and with others. */
+export function SignInScreen() {
+  const act = useAct();
+  const router = useRouter();
+  const wide = useWide();
+  const { person, demoOffered, signedOut } = useApp((state) => state.me);
+  const here = useApp((state) => state.outbox.waiting.filter((entry) => entry.kind === 'finds').length);
+  const [isNew, setNew] = useState(false);
+  const [wrong, setWrong] = useState<string | undefined>();
+  const { control, handleSubmit, formState: { errors, isSubmitting } } = useForm<Form>({ defaultValues: { name: '', email: '', password: '' } });
+  const done = (outcome: Outcome) => {
+    if (outcome.ok) router.replace('/');
+    else setWrong(outcome.title);
+  };
+  const send = handleSubmit(async ({ name, email, password }) => {
+    setWrong(undefined);
+    done(await act(isNew ? signUp(name.trim(), email.trim(), password) : signIn(email.trim(), password)));
+  });
+  if (person?.account && !signedOut) {
+    return <Screen><Notice title={`This is ${person.name}’s notebook`} text="Whoever else wants to use this device signs out first." action="Notebook and people" onAction={() => router.replace('/notebook')} /></Screen>;
+  }
+  return (
+    <Screen>
+      <View style={wide ? styles.narrow : styles.all}>
+        <Title>One notebook, on every device</Title>
+        <Body>Without an account everything works, on this device alone. With one it is kept at the server too, and you can share a notebook with a group.</Body>
+        {demoOffered ? <DemoDoor onOpen={() => router.replace('/')} /> : null}
+        <ChipRow label="Account">
+          <Chip label="I have an account" chosen={!isNew} onPress={() => setNew(false)} />
+          <Chip label="I am new here" chosen={isNew} onPress={() => setNew(true)} />
+        </ChipRow>
+        {isNew ? (
+          <Controller control={control} name="name" rules={{ validate: (text) => (text.trim() === '' ? 'Name: how others of a group will see you' : true) }} render={({ field }) => (
+            <Field label="Name" hint="As others of a group will see you" value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} maxLength={80} autoComplete="name" wrong={errors.name?.message} />
+          )} />
+        ) : null}
+        <Controller control={control} name="email" rules={{ pattern: { value: /^\s*\S+@\S+\.\S+\s*$/, message: 'E-mail address: something like you@example.org' }, required: 'E-mail address: it is missing' }} render={({ field }) => (
+          <Field label="E-mail address" hint="Nothing is ever sent to it" value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} maxLength={200} inputMode="email" autoCapitalize="none" autoComplete="email" wrong={errors.email?.message} />
+        )} />
+        <Controller control={control} name="password" rules={{ validate: (text) => (text.length < (isNew ? SHORTEST : 1) ? `Password: ${isNew ? `at least ${SHORTEST} characters` : 'it is missing'}` : true) }} render={({ field }) => (
+          <Field label="Password" {...(isNew ? { hint: `At least ${SHORTEST} characters; a sentence is good` } : {})} value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} maxLength={200} secureTextEntry autoComplete={isNew ? 'new-password' : 'current-password'} wrong={errors.password?.message} onSubmitEditing={() => void send()} />
+        )} />
+        {wrong ? <SmallStrong role="alert">{wrong}</SmallStrong> : null}
+        <Button label={isNew ? 'Make the account' : 'Sign in'} disabled={isSubmitting} onPress={() => void send()} />
+        {here > 0 && !person?.account ? <Small soft>{here === 1 ? 'The find' : `The ${here} finds`} on this device will be in your notebook then.</Small> : null}
+        <Button label="Go on without an account" tone="plain" style={styles.start} onPress={() => router.replace('/')} />
+      </View>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  all: { gap: space.m },
+  narrow: { gap: space.m, maxWidth: 560 },
+  start: { alignSelf: 'flex-start' },
+});

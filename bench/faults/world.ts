@@ -1,0 +1,66 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openCluster, type Cluster } from '../../scripts/lib/postgres';
+import { freePort } from '../../scripts/lib/ports';
+
+/** A server process of its own over a database of its own, both of which can be killed without warning. */
+export interface World {
+  readonly url: string;
+  readonly databaseUrl: string;
+  /** Ends the server as a lost power supply would, and starts another one. */
+  readonly killServer: () => Promise<void>;
+  /** Stops the database at once, without letting it finish anything, and starts it again on what is on disk. */
+  readonly killDatabase: () => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+const ROOT = join(import.meta.dirname, '../..');
+const START_MS = 60_000;
+
+/** @param servers how many stand in front of the one database; `url` names the first, the others follow in `urls` */
+export async function openWorld(servers = 1): Promise<World & { readonly urls: readonly string[] }> {
+  const scratch = mkdtempSync(join(tmpdir(), 'pause-faults-'));
+  chmodSync(scratch, 0o755);
+  const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
+  const ports = await Promise.all(Array.from({ length: servers }, freePort));
+  const start = async (port: number): Promise<ChildProcess> => {
+    const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
+      cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), HOST: '127.0.0.1', LOG_LEVEL: 'silent' },
+    });
+    await new Promise<void>((resolve, reject) => {
+      const late = setTimeout(() => reject(new Error('the server did not start')), START_MS);
+      child.stdout?.once('data', () => { clearTimeout(late); resolve(); });
+      child.once('exit', (code) => { clearTimeout(late); reject(new Error(`the server ended with ${code}`)); });
+    });
+    child.removeAllListeners('exit');
+    return child;
+  };
+  const children: ChildProcess[] = [];
+  for (const port of ports) children.push(await start(port));
+  const kill = (child: ChildProcess) => new Promise<void>((resolve) => {
+    child.once('exit', () => resolve());
+    child.kill('SIGKILL');
+  });
+  return {
+    url: `http://127.0.0.1:${ports[0] ?? 0}`,
+    urls: ports.map((port) => `http://127.0.0.1:${port}`),
+    databaseUrl: cluster.url,
+    killServer: async () => {
+      const [child, port] = [children[0], ports[0]];
+      if (!child || port === undefined) return;
+      await kill(child);
+      children[0] = await start(port);
+    },
+    killDatabase: async () => {
+      await cluster.kill();
+      await cluster.start();
+    },
+    close: async () => {
+      await Promise.all(children.map(kill));
+      await cluster.stop();
+      rmSync(scratch, { recursive: true, force: true });
+    },
+  };
+}
