@@ -1,6 +1,6 @@
 import { request } from 'node:http';
 import { Dexie } from 'dexie';
-import { canonicalJson, type FindRecord, type PieceId, type TaxonId } from '@pause/core';
+import { canonicalJson, type FindRecord, type TaxonId } from '@pause/core';
 import type { Evaluator } from '../../app/src/evaluate/client';
 import { loadFind, loadList, loadMe, openOutbox, read, startFind, tellContext, write } from '../../app/src/store/actions';
 import { http } from '../../app/src/store/http';
@@ -25,7 +25,8 @@ export class SimulatedDevice {
   readonly faults: Fault[] = [];
   online = true;
 
-  constructor(readonly name: string, private readonly url: string, private readonly cookie: string) {
+  /** @param forgetful keeps nothing of what is told, to see that it would be noticed */
+  constructor(readonly name: string, private readonly url: string, private readonly cookie: string, private readonly forgetful = false) {
     this.store = this.open();
   }
 
@@ -35,7 +36,7 @@ export class SimulatedDevice {
     this.dead = dead;
     return makeStore({
       api: http((path, init) => (dead.yes ? never() : this.send(path, init))),
-      device: mortal(notebook(NO_STORAGE, `pause-${this.name}`, DEXIE), dead),
+      device: mortal({ ...notebook(NO_STORAGE, `pause-${this.name}`, DEXIE), ...(this.forgetful ? { put: () => Promise.resolve() } : {}) }, dead),
       evaluator: NO_EVALUATOR,
       clock: () => Date.now() + this.clockOff,
     });
@@ -60,7 +61,7 @@ export class SimulatedDevice {
     const go = () => fetch(this.url + path, { ...init, headers: { ...(init.headers as Record<string, string> | undefined), cookie: this.cookie } });
     if (fault === 'refused') throw new TypeError('no connection');
     if (fault === 'cut-request') {
-      await this.sendHalf(path, String(init.body ?? ''));
+      await this.sendHalf(path, typeof init.body === 'string' ? init.body : '');
       throw new TypeError('cut in the middle');
     }
     if (fault === 'answer-lost') {
@@ -96,7 +97,7 @@ export class SimulatedDevice {
     await this.store.dispatch(loadFind(find));
     const piece = this.store.getState().finds[find]?.record?.pieces[0]?.id;
     if (piece === undefined) return;
-    const id = await this.store.dispatch(read(find, { piece: piece as PieceId, character: character as never, value: { kind: 'states', states: [state as never] }, sureness: 'sure' }));
+    const id = await this.store.dispatch(read(find, { piece, character: character as never, value: { kind: 'states', states: [state as never] }, sureness: 'sure' }));
     if (id !== undefined) this.acknowledged.add(id);
   }
 
@@ -152,11 +153,12 @@ const never = () => new Promise<never>(() => undefined);
 /** Nothing is decided here; that is tested elsewhere. */
 const NO_EVALUATOR: Evaluator = { judge: never, planOf: never, effects: never };
 
+const gone = (dead: { readonly yes: boolean }) => dead.yes;
 /** A device's database seen from a tab: once the tab is gone nobody hears its answers, though what was asked is done. */
 function mortal(device: Device, dead: { yes: boolean }): Device {
   return Object.fromEntries(Object.entries(device).map(([name, work]) => [name, async (...given: unknown[]) => {
     if (dead.yes) return never();
     const answer: unknown = await (work as (...all: unknown[]) => Promise<unknown>)(...given);
-    return dead.yes ? never() : answer;
+    return gone(dead) ? never() : answer;
   }])) as unknown as Device;
 }

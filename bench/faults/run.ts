@@ -13,6 +13,8 @@ export interface FaultRun {
   readonly devices: number;
   readonly readings: number;
   readonly faults: number;
+  /** One device keeps nothing of what is told, to see that it would be noticed. */
+  readonly forgetful?: boolean;
 }
 export interface FaultReport extends FaultRun {
   readonly seconds: number;
@@ -37,7 +39,7 @@ const WEIGHT: Readonly<Record<(typeof KINDS)[number], number>> = {
 const CHARACTERS = [['cap.shape', 'funnel'], ['hymenophore', 'gills'], ['cap.surface', 'felty'], ['stipe.interior', 'solid']] as const;
 const DAY_MS = 86_400_000;
 
-export async function runFaults({ seed, devices: count, readings, faults }: FaultRun, say: (line: string) => void = () => undefined): Promise<FaultReport> {
+export async function runFaults({ seed, devices: count, readings, faults, forgetful = false }: FaultRun, say: (line: string) => void = () => undefined): Promise<FaultReport> {
   const began = Date.now();
   takeGuide(shippedGuide());
   const random = seeded(seed);
@@ -45,7 +47,7 @@ export async function runFaults({ seed, devices: count, readings, faults }: Faul
   const one = <T>(of: readonly T[]): T => of[below(of.length)] as T;
   const world = await openWorld();
   try {
-    const { devices, group, cookie } = await people(world, count, seed);
+    const { devices, group, cookie } = await people(world, count, seed, forgetful);
     for (const device of devices) await device.begin();
     const finds: string[] = [];
     const happened: Record<string, number> = {};
@@ -117,7 +119,7 @@ async function make(kind: (typeof KINDS)[number], device: SimulatedDevice, world
 const ORIGIN = (url: string) => ({ 'content-type': 'application/json', origin: url });
 
 /** A group of as many people as there are devices. */
-async function people(world: World, count: number, seed: number) {
+async function people(world: World, count: number, seed: number, forgetful: boolean) {
   const devices: SimulatedDevice[] = [];
   const cookies: string[] = [];
   for (let n = 0; n < count; n += 1) {
@@ -125,7 +127,7 @@ async function people(world: World, count: number, seed: number) {
     const cookie = (response.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
     if (cookie === '') throw new Error(`no session: ${response.status} ${await response.text()}`);
     cookies.push(cookie);
-    devices.push(new SimulatedDevice(`${seed}-${n}-${Date.now()}`, world.url, cookie));
+    devices.push(new SimulatedDevice(`${seed}-${n}-${Date.now()}`, world.url, cookie, forgetful && n === 0));
   }
   const cookie = cookies[0] ?? '';
   const ask = async (as: string, path: string, body: unknown) => (await fetch(`${world.url}/api/v1${path}`, { method: 'POST', headers: { ...ORIGIN(world.url), cookie: as }, body: JSON.stringify(body) })).json() as Promise<{ code?: string }>;

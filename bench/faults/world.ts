@@ -25,13 +25,13 @@ export async function openWorld(servers = 1): Promise<World & { readonly urls: r
   chmodSync(scratch, 0o755);
   const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
   const ports = await Promise.all(Array.from({ length: servers }, freePort));
-  const start = async (port: number): Promise<ChildProcess> => {
+  const start = async (port: number) => {
     const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
       cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), HOST: '127.0.0.1', LOG_LEVEL: 'silent' },
     });
     await new Promise<void>((resolve, reject) => {
       const late = setTimeout(() => reject(new Error('the server did not start')), START_MS);
-      child.stdout?.once('data', () => { clearTimeout(late); resolve(); });
+      child.stdout.once('data', () => { clearTimeout(late); resolve(); });
       child.once('exit', (code) => { clearTimeout(late); reject(new Error(`the server ended with ${code}`)); });
     });
     child.removeAllListeners('exit');

@@ -8,7 +8,7 @@ import type { Logger } from 'pino';
 import { AUTH_PATHS, FROM_HEADER, record, type Auth } from '../accounts';
 import type { Db } from '../db';
 import type { Live } from '../live';
-import { notFound, Problem, problemHandler } from '../problem';
+import { invalid, notFound, Problem, problemHandler } from '../problem';
 import type { Questions } from '../questions';
 import { countedAs, openLimits } from './limits';
 import { admitted, routes, type Services } from './routes';
@@ -78,6 +78,26 @@ function sameHost(origin: string, host: string | undefined): boolean {
   }
 }
 
+const DEEPEST = 60;
+const LONE_SURROGATE = /\p{Surrogate}/u;
+/** Text that no database keeps: with the character 0, or with half of a character. Where it stands is named; nothing else is looked at here. */
+function unkeepable(value: unknown, path: string, depth = 0): string | undefined {
+  if (depth > DEEPEST) return path;
+  if (typeof value === 'string') return value.includes('\0') || LONE_SURROGATE.test(value) ? path : undefined;
+  if (typeof value !== 'object' || value === null) return undefined;
+  for (const [name, member] of Object.entries(value)) {
+    const below = Array.isArray(value) ? `${path}[${name}]` : path === '' ? name : `${path}.${name}`;
+    const found = unkeepable(name, below) ?? unkeepable(member, below, depth + 1);
+    if (found !== undefined) return found;
+  }
+  return undefined;
+}
+const onlyKeepable: RequestHandler = (request, _response, next) => {
+  const field = unkeepable(request.body, '');
+  if (field !== undefined) throw invalid([{ field: field || 'body', reason: 'this text cannot be kept: it holds what is no whole character, or is nested too deep' }]);
+  next();
+};
+
 function api({ db, guide, questions, live, auth }: AppOptions): express.Router {
   const whoAsks: Services['whoAsks'] = async (request) => (await auth.api.getSession({ headers: fromNodeHeaders(request.headers) }))?.user.id;
   const limits = openLimits(db);
@@ -95,7 +115,7 @@ function api({ db, guide, questions, live, auth }: AppOptions): express.Router {
     });
   }
   router.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
-  router.use(express.json({ limit: BODY_LIMIT, strict: false }));
+  router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
   for (const route of routes({ db, guide, questions, live })) {
     router[route.method](route.path, async (request, response) => {
       response.set('Cache-Control', 'no-store');

@@ -14,7 +14,7 @@ const jsonSchema = (schema: z.ZodType): Json => {
 export const SCHEMAS: Readonly<Record<string, z.ZodType>> = { guide: Guide, pack: Pack, case: Case };
 
 export function publishedSchema(name: string): Json | undefined {
-  const schema = SCHEMAS[name];
+  const schema = Object.hasOwn(SCHEMAS, name) ? SCHEMAS[name] : undefined;
   return schema ? { $schema: 'https://json-schema.org/draft/2020-12/schema', title: name, ...jsonSchema(schema) } : undefined;
 }
 

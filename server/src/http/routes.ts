@@ -46,7 +46,7 @@ const PUSHED_AT_ONCE = 500;
 const PULLED_AT_ONCE = 1000;
 const Push = z.strictObject({ entries: z.array(z.unknown()).min(1).max(PUSHED_AT_ONCE) });
 const whole = (most: number) => z.coerce.number().int().min(0).max(most);
-const Pull = z.strictObject({ stream: z.string().min(3).max(80), after: whole(Number.MAX_SAFE_INTEGER).default(0), most: whole(PULLED_AT_ONCE).default(500) });
+const Pull = z.strictObject({ stream: z.string().min(3).max(80).refine((text) => !text.includes('\0'), 'no such notebook'), after: whole(Number.MAX_SAFE_INTEGER).default(0), most: whole(PULLED_AT_ONCE).default(500) });
 const Delete = z.strictObject({ name: z.string() });
 
 function parsed<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
@@ -60,9 +60,9 @@ function body<S extends z.ZodType>(schema: S, request: Request): z.infer<S> {
 }
 const parameter = (request: Request, name: string): string => {
   const value = request.params[name];
-  return typeof value === 'string' ? value : '';
+  // What cannot be a name of anything is none.
+  return typeof value === 'string' && value.length <= 200 && !value.includes('\0') ? value : '';
 };
-const details = ({ code, title, status, errors, extra }: Problem) => ({ type: `urn:pause:problem:${code}`, title, status, ...(errors.length > 0 ? { errors } : {}), ...extra });
 
 export function routes({ db, guide, questions, live }: Omit<Services, 'whoAsks'>): Route[] {
   const all: Route[] = [];
@@ -118,7 +118,7 @@ export function routes({ db, guide, questions, live }: Omit<Services, 'whoAsks'>
     response.json({
       results: told.map((one) => {
         const result: Pushed = 'entry' in one ? pushed[next++] ?? { status: 'refused', problem: invalid([]) } : { status: 'refused', problem: invalid(one.problems) };
-        return result.status === 'refused' ? { status: 'refused', problem: details(result.problem) } : result;
+        return result.status === 'refused' ? { status: 'refused', problem: result.problem.body() } : result;
       }),
       now: new Date(await now()).toISOString(),
     });

@@ -8,6 +8,9 @@ export interface FieldProblem {
   readonly reason: string;
 }
 
+/** What somebody sent is named in a refusal, but never as anything that a page could run. */
+const plain = (text: string) => text.replace(/<(?=[a-z/!?])/gi, '‹');
+
 /** A refusal over HTTP, RFC 9457: `type` is a stable code, `errors` name the fields. */
 export class Problem extends Error {
   constructor(
@@ -18,14 +21,19 @@ export class Problem extends Error {
     this.name = 'Problem';
   }
 
-  send(response: Response): void {
-    response.status(this.status).type('application/problem+json').send(JSON.stringify({
+  /** As it is said to whoever asked. */
+  body(): Readonly<Record<string, unknown>> {
+    return {
       type: `urn:pause:problem:${this.code}`,
-      title: this.title,
+      title: plain(this.title),
       status: this.status,
-      ...(this.errors.length > 0 ? { errors: this.errors } : {}),
+      ...(this.errors.length > 0 ? { errors: this.errors.map(({ field, reason }) => ({ field: plain(field), reason: plain(reason) })) } : {}),
       ...this.extra,
-    }));
+    };
+  }
+
+  send(response: Response): void {
+    response.status(this.status).type('application/problem+json').send(JSON.stringify(this.body()));
   }
 }
 

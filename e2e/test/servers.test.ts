@@ -1,0 +1,89 @@
+import { openWorld } from '../../bench/faults/world';
+
+/** Two server processes in front of one database serve the same people as one would. */
+
+jest.setTimeout(180_000);
+type World = Awaited<ReturnType<typeof openWorld>>;
+let world: World;
+beforeAll(async () => { world = await openWorld(2); });
+afterAll(async () => { await world.close(); });
+
+const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
+const post = (url: string, path: string, body: unknown, cookie = '') => fetch(`${url}/api/v1${path}`, { method: 'POST', headers: { 'content-type': 'application/json', origin: url, cookie }, body: JSON.stringify(body) });
+async function person(url: string, name: string): Promise<{ id: string; cookie: string }> {
+  const response = await post(url, '/auth/sign-up/email', { name, email: `${name}@ostrel.example`, password: 'a long enough password' });
+  return { id: ((await response.json()) as { user: { id: string } }).user.id, cookie: (response.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '' };
+}
+
+/** Hears of what a person's notebooks get, over one server, until told to stop. */
+async function listen(url: string, cookie: string) {
+  const stop = new AbortController();
+  const response = await fetch(`${url}/api/v1/sync/events`, { headers: { cookie }, signal: stop.signal });
+  let text = '';
+  void (async () => {
+    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+    for (;;) {
+      const part = await reader?.read().catch(() => undefined);
+      if (!part || part.done) return;
+      text += part.value;
+    }
+  })();
+  return {
+    type: response.headers.get('content-type'),
+    until: async (wanted: string) => {
+      for (let attempt = 0; attempt < 100 && !text.includes(wanted); attempt += 1) await new Promise((resolve) => { setTimeout(resolve, 50); });
+      return text;
+    },
+    stop: () => stop.abort(),
+  };
+}
+
+test('who signs in at one is signed in at the other, and what is told at one is heard at the other at once', async () => {
+  const [one, two] = world.urls as [string, string];
+  const { id, cookie } = await person(one, 'una');
+  expect((await fetch(`${two}/api/v1/me`, { headers: { cookie } })).status).toBe(200);
+  const stranger = await person(two, 'stranger');
+  const [heard, overheard] = [await listen(two, cookie), await listen(two, stranger.cookie)];
+  expect(heard.type).toMatch('text/event-stream');
+  const find = { id: 'find-of-una-1', startedAt: at(0), kingdom: 'Fungi', person: id };
+  expect((await post(one, '/finds', find, cookie)).status).toBe(201);
+  expect(await heard.until(`p:${id}`)).toContain(JSON.stringify({ stream: `p:${id}`, last: 1 }));
+  // Told to both at the same moment, it is there once.
+  const pieces = await Promise.all([one, two, one, two].map((url) => post(url, '/finds/find-of-una-1/pieces', { id: 'piece-one', at: at(1), purpose: 'decide' }, cookie)));
+  expect(pieces.map((r) => r.status).sort()).toEqual([200, 200, 200, 201]);
+  expect(await heard.until('"last":2')).toContain('"last":2');
+  // Nobody hears of what is not theirs.
+  expect(await overheard.until('nothing of the kind').then((text) => text.includes(`p:${id}`))).toBe(false);
+  heard.stop();
+  overheard.stop();
+});
+
+test('two servers number one notebook without gaps', async () => {
+  const { id, cookie } = await person(world.urls[0] ?? '', 'duo');
+  await post(world.url, '/finds', { id: 'find-of-duo-1', startedAt: at(0), kingdom: 'Fungi', person: id }, cookie);
+  await Promise.all(Array.from({ length: 40 }, (_, n) => post(world.urls[n % 2] ?? '', '/finds/find-of-duo-1/targets', { id: `target-of-duo-${n}`, at: at(n), taxon: 'boletus-edulis' }, cookie)));
+  const page = await (await fetch(`${world.urls[1] ?? ''}/api/v1/sync/pull?stream=p:${id}&most=1000`, { headers: { cookie } })).json() as { entries: { seq: number }[]; last: number };
+  expect(page.entries.map(({ seq }) => seq)).toEqual(Array.from({ length: 41 }, (_, n) => n + 1));
+  expect(page.last).toBe(41);
+});
+
+test('guesses are counted over both', async () => {
+  const { cookie } = await person(world.url, 'gorm');
+  const statuses: number[] = [];
+  for (let n = 0; n < 12; n += 1) statuses.push((await post(world.urls[n % 2] ?? '', '/invitations/accept', { code: 'ABCDE-FGHJK' }, cookie)).status);
+  expect([statuses.filter((s) => s === 422).length, statuses.at(-1)]).toEqual([10, 429]);
+});
+
+test('one is killed in the middle of it: the other goes on, and nothing is half there', async () => {
+  const { id, cookie } = await person(world.urls[1] ?? '', 'tria');
+  const two = world.urls[1] ?? '';
+  await post(two, '/finds', { id: 'find-of-tria-1', startedAt: at(0), kingdom: 'Fungi', person: id }, cookie);
+  const told = Array.from({ length: 200 }, (_, n) => ({ find: 'find-of-tria-1', kind: 'targets', body: { id: `target-of-tria-${n}`, at: at(n % 60), taxon: 'boletus-edulis' } }));
+  const going = post(world.url, '/sync/push', { entries: told }, cookie).then((r) => r.status, () => 'cut');
+  await world.killServer();
+  await going;
+  const count = async () => ((await (await fetch(`${two}/api/v1/sync/pull?stream=p:${id}&most=1000`, { headers: { cookie } })).json()) as { last: number }).last;
+  expect([1, 201]).toContain(await count());
+  expect((await post(two, '/sync/push', { entries: told }, cookie)).status).toBe(200);
+  expect(await count()).toBe(201);
+});
