@@ -1,4 +1,5 @@
-import { applyEntry, FindSummary, summaryOf, type Entry, type FindRecord } from '@pause/core';
+import { applyEntry, summaryOf, type Entry, type FindRecord } from '@pause/core';
+import { FindSummary } from '@pause/core/notebook';
 import { inOrder } from '../src/store/device';
 
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();

@@ -102,6 +102,7 @@ export function rig(evaluator: Evaluator = inPlace) {
       return Promise.resolve();
     },
   };
-  const open = () => makeStore({ api, device, evaluator, clock: () => Date.UTC(2030, 0, 1) });
+  let time = Date.UTC(2030, 0, 1);
+  const open = () => makeStore({ api, device, evaluator, clock: () => { time += 1; return time; } });
   return { server, storage, sent, kept, here: records, own, records: onServer, stream, open, store: open() };
 }

@@ -1,5 +1,6 @@
 import './guide';
-import { FindRecord, type Entry } from '@pause/core';
+import { type Entry } from '@pause/core';
+import { FindRecord } from '@pause/core/notebook';
 import { acknowledgeRefusals, loadFind, loadList, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
 import { flush, syncAll } from '../src/store/sync';
 import { rig } from './rig';

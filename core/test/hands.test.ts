@@ -1,4 +1,5 @@
-import { caseOf, decide, FindRecord, nextChecks, parseCase, unnamedOf, type Case } from '../src';
+import { caseOf, decide, nextChecks, parseCase, unnamedOf, type Case } from '../src';
+import { FindRecord } from '../src/notebook';
 import { identify } from '../src/identify';
 import { plan } from '../src/plan';
 import { at, character, find, guide, reading, taxon } from './finds';

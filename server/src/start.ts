@@ -5,8 +5,10 @@ import { shippedGuide } from '@pause/guide';
 import { pino } from 'pino';
 import { connect, migrate, type Db } from './db';
 import { loadDemo, DEMO_PERSON } from './demo';
+import { demoOffset } from './demo/clock';
 import { openAuth, sharedSecret } from './accounts';
 import { createApp } from './http/app';
+import { openJobs, type Jobs } from './jobs';
 import { openLive, type Live } from './live';
 import { keepGuide } from './notebook';
 import { openQuestions, type Questions } from './questions';
@@ -24,6 +26,8 @@ export interface StartOptions {
   /** The address under which people reach it; https makes cookies secure. */
   readonly publicUrl?: string;
   readonly proxies?: number;
+  /** How soon another server takes up what a killed one had begun. */
+  readonly takenUpAfterSeconds?: number;
 }
 
 export interface RunningServer {
@@ -43,6 +47,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
   const db = connect(options.databaseUrl);
   let questions: Questions | undefined;
   let live: Live | undefined;
+  let jobs: Jobs | undefined;
   try {
     await migrate(db);
     const guide = compileGuide(shippedGuide());
@@ -50,10 +55,11 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     if (options.demo) await loadDemo(db, guide);
     questions = openQuestions(guide);
     live = openLive(options.databaseUrl);
-    const [answering, telling] = [questions, live];
+    jobs = await openJobs({ db, databaseUrl: options.databaseUrl, guide, log, now: async () => Date.now() + ((await demoOffset(db)) ?? 0), ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) });
+    const [answering, telling, working] = [questions, live, jobs];
     const auth = openAuth({ db, secret: await sharedSecret(db, options.secret), demoPerson: options.demo ? DEMO_PERSON : undefined, publicUrl: options.publicUrl });
     const app = createApp({
-      db, guide, questions, live, auth, log,
+      db, guide, questions, live, jobs, auth, log,
       ...(options.web === undefined ? {} : { web: options.web }), ...(options.proxies === undefined ? {} : { proxies: options.proxies }),
     });
     const host = options.host ?? '127.0.0.1';
@@ -70,11 +76,13 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
           server.close(() => resolve());
           server.closeAllConnections();
         });
+        await working.stop();
         await answering.stop();
         await db.destroy();
       },
     };
   } catch (error) {
+    await jobs?.stop();
     await live?.stop();
     await questions?.stop();
     await db.destroy();

@@ -129,6 +129,8 @@ const TABLE: Readonly<Record<string, readonly Row[]>> = {
   'post /finds/:find/verdicts': addTo('verdicts', () => ({ verdict: {} })),
   'post /finds/:find/consents': addTo('consents', (as, { verdict }) => ({ verdict, by: idOf(as) })),
   'post /finds/:find/decisions': addTo('decisions', (as, { verdict }) => ({ verdict, choice: 'leave', by: idOf(as) })),
+  'post /finds/:find/asks': addTo('asks', (as, { piece }) => ({ by: idOf(as), of: idOf('former'), here: true, piece, characters: ['cap.shape'] })),
+  'post /finds/:find/reveals': addTo('reveals', (as) => ({ by: idOf(as) })),
   'post /finds/:find/edits': addTo('edits', (as) => ({ field: 'note', value: 'Damp.', by: idOf(as) })),
   'post /groups': person('/groups', () => ({ id: randomUUID(), name: 'Another' })),
   'get /groups/:group': member(() => `/groups/${group}`),
@@ -192,11 +194,29 @@ describe('what can be told of a find of the group', () => {
     ['the finder tells the place', 'member', ({ find: id }) => entry(id, 'edits', { field: 'placeNote', value: 'Here', by: idOf('member') }), undefined],
     ['somebody else tells the place', 'keeper', ({ find: id }) => entry(id, 'edits', { field: 'placeNote', value: 'Here', by: idOf('keeper') }), 'field'],
     ['somebody else tells more people', 'keeper', ({ find: id }) => entry(id, 'edits', { field: 'exactFor', value: 'group', by: idOf('keeper') }), 'field'],
+    ['asking another one of the group', 'member', ({ find: id, piece }) => entry(id, 'asks', { by: idOf('member'), of: idOf('keeper'), here: false, piece, characters: ['cap.shape'] }), undefined],
+    ['asking a stranger from afar', 'member', ({ find: id, piece }) => entry(id, 'asks', { by: idOf('member'), of: idOf('stranger'), here: false, piece, characters: ['cap.shape'] }), 'of'],
+    ['asking oneself', 'member', ({ find: id, piece }) => entry(id, 'asks', { by: idOf('member'), of: idOf('member'), here: true, piece, characters: ['cap.shape'] }), 'of'],
+    ['asking about what the guide does not have', 'member', ({ find: id, piece }) => entry(id, 'asks', { by: idOf('member'), of: idOf('keeper'), here: false, piece, characters: ['cap.sheen'] }), 'characters[0]'],
+    ['a blind reading by the finder', 'member', ({ find: id, piece }) => entry(id, 'readings', { piece, character: 'cap.shape', value: { kind: 'cant-tell' }, sureness: 'sure', by: idOf('member'), blind: true }), 'blind'],
+    ['a blind reading by another', 'keeper', ({ find: id, piece }) => entry(id, 'readings', { piece, character: 'cap.shape', value: { kind: 'cant-tell' }, sureness: 'sure', by: idOf('keeper'), blind: true }), undefined],
     ['a find under somebody else’s name', 'keeper', () => { const id = randomUUID(); return { find: id, kind: 'finds', body: { id, startedAt: at(0), kingdom: 'Fungi', person: idOf('member') } }; }, 'person'],
     ['a find in the notebook of a group that one left', 'former', () => { const id = randomUUID(); return { find: id, kind: 'finds', body: { id, startedAt: at(0), kingdom: 'Fungi', person: idOf('former'), group } }; }, 'group'],
   ])('%s', async (_, as, told, field) => {
     const { body } = await push(as, [told(await find('member', true))]);
     expect([(body.results as Json[])[0]?.status, refusedField(body)]).toEqual(field === undefined ? ['added', undefined] : ['refused', field]);
+  });
+
+  test('face to face the second person’s answers are told on the finder’s device; after a look at the first ones nothing is blind any more', async () => {
+    const { find: id, piece } = await find('member', true);
+    const blind = (by: string) => entry(id, 'readings', { piece, character: 'cap.shape', value: { kind: 'cant-tell' }, sureness: 'sure', by, blind: true });
+    const status = async (as: ActorName, told: unknown) => ((await push(as, [told])).body.results as Json[])[0]?.status;
+    expect(await status('member', blind('guest-of-member'))).toBe('refused');
+    expect(await status('member', entry(id, 'asks', { by: idOf('member'), of: 'guest-of-member', name: 'Ilse', here: true, piece, characters: ['cap.shape'] }))).toBe('added');
+    expect(await status('member', blind('guest-of-member'))).toBe('added');
+    expect(await status('keeper', blind('guest-of-member'))).toBe('refused');
+    expect(await status('keeper', entry(id, 'reveals', { by: idOf('keeper') }))).toBe('added');
+    expect(await status('keeper', blind(idOf('keeper')))).toBe('refused');
   });
 
   test('a young member collects once an adult has agreed', async () => {
@@ -347,6 +367,19 @@ describe('groups', () => {
     expect((await ask('keeper', 'PATCH', `/groups/${group}`, { policy: { secondLookWhenUnreviewed: true, forgoneTaxa: ['boletus-edulis'] } })).body).toMatchObject({ policy: { forgoneTaxa: ['boletus-edulis'] } });
   });
 });
+
+test('the simulated expert of the demo answers after a while, blind, once, and says that it is simulated', async () => {
+  const cookie = await demoCookie(server.url);
+  const as = async (method: string, path: string, body?: unknown) => (await fetch(`${server.url}/api/v1${path}`, { method, headers: { cookie, 'content-type': 'application/json' }, ...(body ? { body: JSON.stringify(body) } : {}) })).json() as Promise<Json>;
+  const ask = { find: 'demo-find-4', kind: 'asks', body: { id: randomUUID(), at: at(5), by: 'mirel', of: 'simulated-expert', here: false, piece: 'demo-find-4-p1', characters: ['leaf.arrangement', 'leaf.venation', 'leaf.base'] } };
+  for (let twice = 0; twice < 2; twice += 1) expect(((await as('POST', '/sync/push', { entries: [ask] })).results as Json[])[0]?.status).toBe(twice === 0 ? 'added' : 'known');
+  const answers = async () => ((await as('GET', '/finds/demo-find-4')).readings as Json[]).filter((r) => r.by === 'simulated-expert');
+  for (let attempt = 0; attempt < 200 && (await answers()).length === 0; attempt += 1) await new Promise((resolve) => { setTimeout(resolve, 100); });
+  await new Promise((resolve) => { setTimeout(resolve, 2500); });
+  const told = await answers();
+  expect(told.map((r) => [r.character, r.blind])).toEqual([['leaf.arrangement', true], ['leaf.venation', true], ['leaf.base', true]]);
+  expect(told.every((r) => String(r.note).startsWith('Simulated'))).toBe(true);
+}, 40_000);
 
 test('the demo lets in without a password, and only where it is the demo', async () => {
   await expect(demoCookie(server.url)).resolves.toMatch(/^pause/);

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
-import { canonicalJson, caseOf, decide, FindRecord, GROUP_POLICY, parseCase, type Policy } from '@pause/core';
+import { canonicalJson, caseOf, decide, GROUP_POLICY, parseCase, type Policy } from '@pause/core';
+import { FindRecord } from '@pause/core/notebook';
 import { ask as askCore, ASKED, type Asked } from '@pause/core/questions';
 import { allUsual, at, followChecks, guide } from '../../core/test/finds';
 import { APPEND_ONLY } from '../src/db';
@@ -101,7 +102,7 @@ describe('a find, from beginning to decision', () => {
     await post(`/finds/${find}/withdrawals`, { id: randomUUID(), at: at(11), reading: slip.id });
     await post(`/finds/${find}/skips`, { id: randomUUID(), at: at(12), piece, character: 'spore.print' });
     await post(`/finds/${find}/pieces`, { id: randomUUID(), at: at(13), purpose: 'compare' });
-    const noted = reading('cap.shape', { kind: 'states', states: ['funnel'] }, { at: at(14), blind: true, note: 'the far side' });
+    const noted = reading('cap.shape', { kind: 'states', states: ['funnel'] }, { at: at(14), note: 'the far side' });
     await post(`/finds/${find}/readings`, noted);
     expect((await record(find)).readings.at(-1)).toEqual(noted);
     const kept = await record(find);

@@ -1,8 +1,8 @@
-import { useLocalSearchParams } from 'expo-router';
-import type { FindRecord } from '@pause/core';
+import { Redirect, useLocalSearchParams } from 'expo-router';
+import { blindAsk, type FindRecord } from '@pause/core';
 import type { Evaluation } from '../evaluate/evaluate';
 import { loadFind, reconsider } from '../store/actions';
-import { useAct } from '../store/store';
+import { useAct, useApp } from '../store/store';
 import { useFind } from '../store/useFind';
 import { Loading, Notice, Screen } from '../ui';
 
@@ -17,10 +17,15 @@ export interface Judged {
 }
 
 /** The find that the address names: being fetched, not there, not reachable, or ready. */
-export function FindFrame({ render }: { readonly render: (props: FindProps & Judged) => React.ReactNode }) {
+export function FindFrame({ render, blind = false }: {
+  readonly render: (props: FindProps & Judged) => React.ReactNode;
+  /** The screen itself shows nothing that would spoil a second look. */
+  readonly blind?: boolean;
+}) {
   const { id } = useLocalSearchParams<{ id: string }>();
   const act = useAct();
   const open = useFind(id);
+  const me = useApp((state) => state.me.person?.id);
   if (open?.fault !== undefined) {
     // What stood before is not shown: it knows nothing of the newest answer.
     return (
@@ -29,6 +34,7 @@ export function FindFrame({ render }: { readonly render: (props: FindProps & Jud
       </Screen>
     );
   }
+  if (open?.record && !blind && me !== undefined && blindAsk(open.record, me)) return <Redirect href={{ pathname: '/find/[id]/second', params: { id } }} />;
   if (open?.record) return render({ record: open.record, evaluation: open.evaluation, current: open.evaluated === open.change });
   if (open?.status === 'missing') {
     return <Screen><Notice title="There is no such find" text="The address names a find that is not in this notebook." /></Screen>;

@@ -5,7 +5,6 @@ import {
 import { guide } from '../evaluate/guide';
 import type { Group } from './api';
 import { finds, list, me, outbox } from './slices';
-import { flush, syncAll } from './sync';
 import type { Thunk } from './store';
 
 const message = (error: unknown) => (error instanceof Error ? error.message : String(error));
@@ -16,10 +15,24 @@ export function newId(): string {
 }
 
 /** Now, by the notebook's clock; every call is later than the one before, so that what was made first sorts first. */
-function now(): Thunk<string> {
+export function now(): Thunk<string> {
   return (_, getState, { clock, running }) => {
     running.lastInstant = Math.max(running.lastInstant + 1, Math.floor(clock() + (getState().me.person?.offsetMs ?? 0)));
     return new Date(running.lastInstant).toISOString();
+  };
+}
+
+/** All that a connection is for; see `sync.ts`, which is fetched when it is first wanted. @returns whether the server was reached */
+export function syncAll(): Thunk<Promise<boolean>> {
+  return async (dispatch) => {
+    const outside = await import('./outside').catch(() => undefined);
+    return outside ? dispatch(outside.syncAll()) : false;
+  };
+}
+function flush(): Thunk<Promise<void>> {
+  return async (dispatch) => {
+    const outside = await import('./outside').catch(() => undefined);
+    if (outside) await dispatch(outside.flush());
   };
 }
 
@@ -113,7 +126,7 @@ export function askEffects(find: Case, character: CharacterId): Thunk<Promise<An
 }
 
 /** Puts entries on record: first on the device, then on the screen, then to the server. @returns whether they were kept; what was not does not count */
-function add(...entries: Entry[]): Thunk<Promise<boolean>> {
+export function add(...entries: Entry[]): Thunk<Promise<boolean>> {
   return addMade(() => entries);
 }
 
@@ -172,7 +185,7 @@ export function acknowledgeRefusals(): Thunk<Promise<void>> {
   };
 }
 
-const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';
+export const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';
 
 /** Begins a find on a first piece, with what it is taken for, if anything. @returns its id, as soon as it is kept */
 export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; group?: string; context: Case['context'] }): Thunk<Promise<string | undefined>> {
@@ -234,9 +247,11 @@ export function startPiece(find: string, purpose: 'decide' | 'compare'): Thunk<P
   };
 }
 
-export function read(find: string, reading: { piece: PieceId; character: CharacterId; value: ReadingValue; sureness: Sureness; note?: string }): Thunk<Promise<ReadingId | undefined>> {
+export function read(
+  find: string, reading: { piece: PieceId; character: CharacterId; value: ReadingValue; sureness: Sureness; note?: string; blind?: boolean; by?: string },
+): Thunk<Promise<ReadingId | undefined>> {
   return async (dispatch) => {
-    const body: Reading = { ...reading, id: newId() as ReadingId, by: dispatch(person()), at: dispatch(now()) };
+    const body: Reading = { ...reading, id: newId() as ReadingId, by: reading.by ?? dispatch(person()), at: dispatch(now()) };
     return await dispatch(add({ kind: 'readings', find, body })) ? body.id : undefined;
   };
 }

@@ -88,7 +88,7 @@ const nothingKept: Device = {
 export function browserDevice(storage: Storage): Device {
   let opened: Promise<Device> | undefined;
   const device = () => {
-    opened ??= import('./notebook').then((m) => m.notebook(storage));
+    opened ??= import('./outside').then((m) => m.notebook(storage));
     return opened.catch(() => {
       opened = undefined;
       return nothingKept;

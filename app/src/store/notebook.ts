@@ -1,8 +1,14 @@
-import { applyEntry, FindRecord, FindSummary, heard, summaryOf, type Entry, type Stamp } from '@pause/core';
+import { applyEntry, heard, summaryOf, type Entry, type Stamp } from '@pause/core';
+import { FindRecord, FindSummary } from '@pause/core/notebook';
 import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
 import { inOrder, NotKept, type Device, type Refusal } from './device';
-import { Person } from './slices';
+import type { Group } from './api';
+
+const Person = z.object({
+  id: z.string(), name: z.string(), demo: z.boolean(), offsetMs: z.number(), account: z.boolean().default(true),
+  groups: z.array(z.custom<Group>((value) => typeof value === 'object' && value !== null && 'members' in value)).default([]),
+});
 
 const keyOf = (entry: Entry) => `${entry.kind}:${entry.body.id}`;
 

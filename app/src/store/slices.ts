@@ -1,23 +1,21 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyEntry, type Entry, type FindRecord, type FindSummary } from '@pause/core';
-import { z } from 'zod';
 import type { Evaluation } from '../evaluate/evaluate';
 import type { Group } from './api';
 import type { Refusal } from './device';
 
 export type Status = 'idle' | 'loading' | 'ready' | 'failed';
 
-export const Person = z.object({
-  id: z.string(),
-  name: z.string(),
-  demo: z.boolean(),
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly demo: boolean;
   /** To add to this device's clock: the demo's, or where this device's is wrong. */
-  offsetMs: z.number(),
+  readonly offsetMs: number;
   /** Signed in with an account; without one the notebook is on this device alone. */
-  account: z.boolean().default(true),
-  groups: z.array(z.custom<Group>((value) => typeof value === 'object' && value !== null && 'members' in value)).default([]),
-});
-export type Person = z.infer<typeof Person>;
+  readonly account: boolean;
+  readonly groups: readonly Group[];
+}
 interface MeState {
   readonly status: Status;
   readonly person?: Person;

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { streamGrew } from './sync';
 import type { Dispatch, Store } from './store';
 import { update } from './update';
 
@@ -47,7 +46,7 @@ export function followServer(store: Store): void {
     } else if (!source || source.readyState === EventSource.CLOSED) {
       source = new EventSource('/api/v1/sync/events');
       source.addEventListener('grew', ({ data }: MessageEvent<string>) => {
-        void store.dispatch(streamGrew(Grew.safeParse(JSON.parse(data)).data));
+        void import('./outside').then((outside) => store.dispatch(outside.streamGrew(Grew.safeParse(JSON.parse(data)).data)));
       });
     }
   };

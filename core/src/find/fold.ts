@@ -1,6 +1,6 @@
 import type { Context } from '../case';
 import type { Entry } from '../notebook/entry';
-import type { Edit, EditField, FindRecord, Told } from '.';
+import type { Edit, EditField, FindRecord, Told } from './record';
 
 /** Texts that begin with an instant sort as instants do, stamped or not. */
 const laterOf = (item: { readonly at: string; readonly stamp?: string | undefined }) => item.stamp ?? item.at;
@@ -55,7 +55,7 @@ export function applyEntry(record: FindRecord | undefined, entry: Entry): FindRe
   const stamped = stamp === undefined ? {} : { stamp };
   if (entry.kind === 'finds') {
     return record ?? {
-      ...entry.body, pieces: [], targets: [], told: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [], edits: [], consents: [],
+      ...entry.body, pieces: [], targets: [], told: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [], edits: [], consents: [], asks: [], reveals: [],
     };
   }
   if (!record) return undefined;
@@ -98,6 +98,10 @@ export function applyEntry(record: FindRecord | undefined, entry: Entry): FindRe
       return { ...record, decisions: placed(record.decisions, entry.body, idOf) };
     case 'consents':
       return { ...record, consents: placed(record.consents, entry.body, idOf) };
+    case 'asks':
+      return { ...record, asks: placed(record.asks, entry.body, idOf) };
+    case 'reveals':
+      return { ...record, reveals: placed(record.reveals, entry.body, idOf) };
     case 'edits': {
       const whole = { ...record, edits: placed(record.edits, { ...entry.body, ...stamped }, idOf) };
       const { placeNote: _, ...rest } = whole;

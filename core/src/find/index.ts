@@ -1,114 +1,23 @@
-import { z } from 'zod';
-import { Context, Instant, Piece, Reading, Skip, Withdrawal, type Case, type Unnamed } from '../case';
-import { Kingdom, TaxonId, type CompiledGuide } from '../guide';
-import { Stamp } from '../notebook/stamp';
+import type { Case, Unnamed } from '../case';
+import type { CompiledGuide } from '../guide';
 import type { Policy } from '../policy';
-import type { Verdict } from '../verdict';
+import { blindAsk } from './blind';
+import type { FindRecord, FindSummary } from './record';
 
 export { applyEntry, contextOf, edited } from './fold';
-
-/** A find on record: what was added to it from first to last, its verdicts and the person's decisions. */
-
-const id = z.string().min(1).max(64);
-export const Outcome = z.enum(['leave', 'pause', 'collect']);
-export const Choice = z.enum(['collect', 'leave', 'later']);
-export type Choice = z.infer<typeof Choice>;
-
-export const Decision = z.strictObject({
-  id, at: Instant, verdict: id, choice: Choice, reason: z.string().optional(), by: z.string(),
-});
-export type Decision = z.infer<typeof Decision>;
-
-/** What was told around a find at one time. With `changed` only these members, else the whole of it. */
-export const Told = z.strictObject({ id, at: Instant, context: Context, changed: z.array(z.enum(Object.keys(Context.shape) as [keyof Context, ...(keyof Context)[]])).max(40).optional(), stamp: Stamp.optional() });
-export type Told = z.infer<typeof Told>;
-
-/** Darwin Core: degrees on WGS 84, and how far in metres the true place can be from there. */
-export const Position = z.strictObject({
-  decimalLatitude: z.number().min(-90).max(90),
-  decimalLongitude: z.number().min(-180).max(180),
-  coordinateUncertaintyInMeters: z.number().positive().max(100_000).optional(),
-});
-export type Position = z.infer<typeof Position>;
-
-const edit = { id: z.string().min(8).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only'), at: Instant, by: z.string().min(1).max(64), withheld: z.boolean().optional() };
-/** The small things of a find that are written over: what was written last stands, and the rest stays visible. `null` empties. */
-export const Edit = z.discriminatedUnion('field', [
-  z.strictObject({ ...edit, field: z.literal('placeNote'), value: z.string().trim().min(1).max(200).nullable() }),
-  z.strictObject({ ...edit, field: z.literal('note'), value: z.string().trim().min(1).max(2000).nullable() }),
-  z.strictObject({ ...edit, field: z.literal('position'), value: Position.nullable() }),
-  /** Who is told exactly where it was, besides the finder. */
-  z.strictObject({ ...edit, field: z.literal('exactFor'), value: z.union([z.enum(['finder', 'group']), z.array(z.string().min(1).max(64)).max(50)]) }),
-  /** What the others of the group are told of the place. */
-  z.strictObject({ ...edit, field: z.literal('others'), value: z.enum(['nothing', 'cell']) }),
-]);
-export type Edit = z.infer<typeof Edit> & { readonly stamp?: Stamp | undefined };
-export type EditField = Edit['field'];
-const anyVerdict = z.custom<Verdict>((v) => typeof v === 'object' && v !== null && 'outcome' in v);
-/** What the server reached from what was on record there when a verdict arrived, where that was another. */
-export const Arrival = z.strictObject({
-  at: Instant,
-  /** What had changed: the guide, the group's rules, or what is on record of the find. */
-  because: z.enum(['guide', 'policy', 'record', 'unknown']),
-  verdict: anyVerdict,
-});
-export type Arrival = z.infer<typeof Arrival>;
-/** An adult of the group agreed that a young member collects. */
-export const Consent = z.strictObject({ id, at: Instant, verdict: id, by: z.string() });
-
-export const FindRecord = z.strictObject({
-  id,
-  number: z.number().int().positive().optional(),
-  startedAt: Instant,
-  kingdom: Kingdom,
-  bodyPlan: z.string().optional(),
-  placeNote: z.string().optional(),
-  person: z.string(),
-  /** The group whose notebook it is in. */
-  group: z.string().optional(),
-  pieces: z.array(Piece),
-  /** What it was believed to be, oldest first; the last one is the target. */
-  targets: z.array(z.strictObject({ taxon: TaxonId, at: Instant, id: id.optional(), stamp: Stamp.optional() })),
-  /** All that was told around it, oldest first, and what stands by it. */
-  told: z.array(Told).default([]),
-  context: Context,
-  readings: z.array(Reading),
-  withdrawals: z.array(Withdrawal),
-  skips: z.array(Skip),
-  verdicts: z.array(z.strictObject({ id, at: Instant, verdict: anyVerdict, arrival: Arrival.optional() })),
-  decisions: z.array(Decision),
-  edits: z.array(z.custom<Edit>((value) => typeof value === 'object' && value !== null && 'field' in value)).default([]),
-  consents: z.array(Consent).default([]),
-});
-export type FindRecord = z.infer<typeof FindRecord>;
-
-/** A line of the log of finds. */
-export const FindSummary = z.strictObject({
-  id,
-  /** Given by the server; a find that has not been there yet has none. */
-  number: z.number().int().positive().optional(),
-  startedAt: Instant,
-  kingdom: Kingdom,
-  placeNote: z.string().optional(),
-  person: z.string().optional(),
-  /** The group whose notebook it is in. */
-  group: z.string().optional(),
-  target: z.string().optional(),
-  readings: z.number().int().nonnegative(),
-  outcome: Outcome.optional(),
-  choice: Choice.optional(),
-  /** A verdict that was made without a connection differs from what the notebook reached. */
-  differs: z.boolean().optional(),
-});
-export type FindSummary = z.infer<typeof FindSummary>;
+export { blindAsk, mayBeBlind } from './blind';
+// Only what they are: parsing them is a matter of the notebook, and fetched with it.
+export type { Arrival, Ask, Choice, Consent, Decision, Edit, EditField, FindRecord, FindSummary, Outcome, Position, Reveal, Told } from './record';
 
 /** The line of the log that stands for a find, from all that is on record of it. */
 export function summaryOf(record: FindRecord): FindSummary {
   const last = <T extends { readonly at: string }>(all: readonly T[]): T | undefined => all.reduce<T | undefined>((a, b) => (a && a.at > b.at ? a : b), undefined);
   const { id, number, startedAt, kingdom, placeNote, person, group } = record;
+  const asked = [...new Set(record.asks.map((ask) => ask.of))].filter((of) => blindAsk(record, of) !== undefined);
   const [target, verdict, decision] = [last(record.targets)?.taxon, last(record.verdicts)?.verdict.outcome, last(record.decisions)?.choice];
   return {
     id, startedAt, kingdom, person, readings: record.readings.length,
+    ...(asked.length > 0 ? { asked } : {}),
     ...(group === undefined ? {} : { group }), ...(last(record.verdicts)?.arrival ? { differs: true } : {}),
     ...(number === undefined ? {} : { number }), ...(placeNote === undefined ? {} : { placeNote }),
     ...(target === undefined ? {} : { target }), ...(verdict === undefined ? {} : { outcome: verdict }), ...(decision === undefined ? {} : { choice: decision }),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CharacterId, Kingdom, TaxonId } from '../guide';
 import { Context, Instant, PieceId, Reading, ReadingId } from '../case';
-import { Arrival, Choice, Edit, Told } from '../find';
+import { Arrival, Ask, Choice, Edit, Reveal, Told } from '../find/record';
 import type { Verdict } from '../verdict';
 import { Stamp } from './stamp';
 
@@ -42,10 +42,12 @@ export const NewDecision = z.strictObject({ id, at: Instant, verdict: id, choice
 /** An adult of the group agrees that a young member collects on this verdict. */
 export const NewConsent = z.strictObject({ id, at: Instant, verdict: id, by: person });
 export const NewEdit = Edit;
+export const NewAsk = Ask;
+export const NewReveal = Reveal;
 
 /** The body of an entry, by its kind; the kinds in the order in which one needs the other. */
 export const BODIES = {
-  finds: NewFind, pieces: NewPiece, targets: NewTarget, contexts: NewContext, readings: NewReading, withdrawals: NewWithdrawal,
+  finds: NewFind, pieces: NewPiece, targets: NewTarget, contexts: NewContext, asks: NewAsk, reveals: NewReveal, readings: NewReading, withdrawals: NewWithdrawal,
   skips: NewSkip, verdicts: NewVerdict, consents: NewConsent, decisions: NewDecision, edits: NewEdit,
 } as const satisfies Readonly<Record<string, z.ZodType>>;
 export type Kind = keyof typeof BODIES;

@@ -2,4 +2,4 @@
 export * from './entry';
 export * from './stamp';
 export * from './place';
-export type { Arrival } from '../find';
+export * from '../find/record';

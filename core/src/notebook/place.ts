@@ -1,5 +1,5 @@
 import { edited } from '../find/fold';
-import type { FindRecord, Position } from '../find';
+import type { FindRecord, Position } from '../find/record';
 import type { Entry } from './entry';
 
 /** Side of the squares that stand for a place where it is not told exactly, in degrees; about eleven kilometres from south to north. */

@@ -1,4 +1,5 @@
 import type { Case } from '@pause/core';
+import { EXPERT } from './expert';
 
 /** The Ostrel valley is invented, and so is everyone in it. */
 
@@ -7,6 +8,7 @@ export const PEOPLE = [
   { id: 'jorun', name: 'Jorun Halvad', role: 'member' },
   { id: 'tam', name: 'Tam Werrin', role: 'member' },
   { id: 'lune', name: 'Lune Aschkar', role: 'young' },
+  EXPERT,
 ] as const;
 
 /** The walking group with its common notebook. */

@@ -7,6 +7,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { AUTH_PATHS, FROM_HEADER, record, type Auth } from '../accounts';
 import type { Db } from '../db';
+import type { Jobs } from '../jobs';
 import type { Live } from '../live';
 import { invalid, notFound, Problem, problemHandler } from '../problem';
 import type { Questions } from '../questions';
@@ -18,6 +19,7 @@ export interface AppOptions {
   readonly guide: CompiledGuide;
   readonly questions: Questions;
   readonly live: Live;
+  readonly jobs: Jobs;
   readonly auth: Auth;
   readonly log: Logger;
   /** Folder of the built web application; without it only the API is served. */
@@ -98,7 +100,7 @@ const onlyKeepable: RequestHandler = (request, _response, next) => {
   next();
 };
 
-function api({ db, guide, questions, live, auth }: AppOptions): express.Router {
+function api({ db, guide, questions, live, jobs, auth }: AppOptions): express.Router {
   const whoAsks: Services['whoAsks'] = async (request) => (await auth.api.getSession({ headers: fromNodeHeaders(request.headers) }))?.user.id;
   const limits = openLimits(db);
   const router = express.Router();
@@ -116,7 +118,7 @@ function api({ db, guide, questions, live, auth }: AppOptions): express.Router {
   }
   router.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
-  for (const route of routes({ db, guide, questions, live })) {
+  for (const route of routes({ db, guide, questions, live, jobs })) {
     router[route.method](route.path, async (request, response) => {
       response.set('Cache-Control', 'no-store');
       const actor = await admitted(route, request, { db, whoAsks });

@@ -1,7 +1,7 @@
-import { Case, FindRecord, FindSummary, Guide } from '@pause/core';
+import { Case, Guide } from '@pause/core';
 import { Pack, QUESTIONS } from '@pause/core/questions';
 import { z } from 'zod';
-import { BODIES, KINDS } from '@pause/core/notebook';
+import { BODIES, FindRecord, FindSummary, KINDS } from '@pause/core/notebook';
 
 type Json = Record<string, unknown>;
 

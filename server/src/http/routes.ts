@@ -7,7 +7,9 @@ import { actorOf, mayRead, mustBeIn, mustRead, notSignedIn, type Actor } from '.
 import { deletePerson, exportPerson } from '../accounts';
 import type { Db } from '../db';
 import { demoOffset } from '../demo/clock';
+import { EXPERT } from '../demo/expert';
 import { accept, changeGroup, changeRole, GroupChange, groupView, InvitationCode, invite, leave, makeGroup, NewGroup, NewInvitation, RoleChange } from '../groups';
+import type { Jobs } from '../jobs';
 import type { Live } from '../live';
 import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
 import { fromZod, invalid, Problem } from '../problem';
@@ -21,6 +23,7 @@ export interface Services {
   readonly guide: CompiledGuide;
   readonly questions: Questions;
   readonly live: Live;
+  readonly jobs: Jobs;
   /** Who is signed in where a request comes from. */
   readonly whoAsks: (request: Request) => Promise<string | undefined>;
 }
@@ -64,10 +67,11 @@ const parameter = (request: Request, name: string): string => {
   return typeof value === 'string' && value.length <= 200 && !value.includes('\0') ? value : '';
 };
 
-export function routes({ db, guide, questions, live }: Omit<Services, 'whoAsks'>): Route[] {
+export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'whoAsks'>): Route[] {
   const all: Route[] = [];
   const add = (method: Route['method'], path: string, who: Who, handle: Route['handle'], pace: Pace = 'usual') => all.push({ method, path, who, pace, handle });
   const now = async () => Date.now() + ((await demoOffset(db)) ?? 0);
+  const asked = async (find: string, ask: string, of: string) => { if (of === EXPERT.id) await jobs.expertAnswers(find, ask); };
 
   add('get', '/health', 'anyone', async (_, response) => {
     await ping(db);
@@ -113,7 +117,7 @@ export function routes({ db, guide, questions, live }: Omit<Services, 'whoAsks'>
   add('post', '/sync/push', 'person', async (request, response, actor) => {
     const told = body(Push, request).entries.map(parseEntry);
     const sound = told.flatMap((one) => ('entry' in one ? [one.entry] : []));
-    const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: await now() }) : [];
+    const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: await now(), asked }) : [];
     let next = 0;
     response.json({
       results: told.map((one) => {
@@ -143,7 +147,7 @@ export function routes({ db, guide, questions, live }: Omit<Services, 'whoAsks'>
   });
   /** 201 for what is new, 200 for what had arrived before. */
   const one = async (entry: Entry, actor: Actor, response: Response) => {
-    const [result] = await push(db, actor, [entry], { guide, now: await now() });
+    const [result] = await push(db, actor, [entry], { guide, now: await now(), asked });
     if (!result || result.status === 'refused') throw result?.problem ?? invalid([]);
     response.status(result.status === 'added' ? 201 : 200).json(result);
   };

@@ -1,4 +1,4 @@
-import { checkValue, type CompiledGuide, type FindRecord } from '@pause/core';
+import { checkValue, mayBeBlind, type CompiledGuide, type FindRecord } from '@pause/core';
 import type { Entry } from '@pause/core/notebook';
 import type { Role } from '../db/schema';
 import type { FieldProblem } from '../problem';
@@ -41,8 +41,24 @@ export function checkEntry(entry: Entry, around: Around): FieldProblem[] {
         stages.has(stage) ? [] : wrong(`context.stages[${index}]`, `"${stage}" is not a growth stage of ${record.kingdom}`)
       ));
     }
-    case 'readings':
-      return [...piece(entry.body.piece), ...checkValue(entry.body, record.kingdom, guide), ...by(entry.body.by)];
+    case 'readings': {
+      const { body } = entry;
+      // Who stands beside tells it on the device of whoever asked.
+      const beside = record.asks.some((ask) => ask.here && ask.by === person && ask.of === body.by);
+      return [
+        ...piece(body.piece), ...checkValue(body, record.kingdom, guide), ...(beside && body.blind === true ? [] : by(body.by)),
+        ...(body.blind === true && !mayBeBlind(record, body.by) ? wrong('blind', 'who reads it knows what was read before') : []),
+      ];
+    }
+    case 'asks': {
+      const { body } = entry;
+      const unknown = body.characters.flatMap((character, index) => (guide.character(character) ? [] : wrong(`characters[${index}]`, `"${character}" is not a character of the guide`)));
+      const whom = body.of === person ? wrong('of', 'a second look is another person’s')
+        : body.here || roles.has(body.of) ? [] : wrong('of', `"${body.of}" is not of the group of this find`);
+      return [...piece(body.piece), ...by(body.by), ...whom, ...unknown];
+    }
+    case 'reveals':
+      return by(entry.body.by);
     case 'withdrawals': {
       const reading = record.readings.find((r) => r.id === entry.body.reading);
       if (!reading) return wrong('reading', `"${entry.body.reading}" is not a reading of this find`);

@@ -18,6 +18,8 @@ export interface PushOptions {
   readonly guide: CompiledGuide;
   /** Now, by the notebook's clock, in milliseconds. */
   readonly now: number;
+  /** Hears of asks once they are on record. */
+  readonly asked?: (find: string, ask: string, of: string) => Promise<void>;
 }
 
 const SERVER = 'server';
@@ -32,8 +34,8 @@ const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is t
  *
  * @returns what became of each entry, in the same order
  */
-export function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, now }: PushOptions): Promise<Pushed[]> {
-  return db.transaction().execute(async (transaction) => {
+export async function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, now, asked }: PushOptions): Promise<Pushed[]> {
+  const all = await db.transaction().execute(async (transaction) => {
     const finds = [...new Set(entries.map((entry) => entry.find))];
     const begun = await heads(transaction, finds);
     const streamOfNew = (entry: Extract<Entry, { kind: 'finds' }>) => (entry.body.group === undefined ? ownStream(actor.person) : groupStream(entry.body.group));
@@ -98,6 +100,9 @@ export function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, n
     await store(transaction, rows, newFinds, arrivals);
     return pushed;
   });
+  // Also where it was known already: the one who told it first may have been killed before it got here.
+  for (const [index, entry] of entries.entries()) if (entry.kind === 'asks' && all[index]?.status !== 'refused') await asked?.(entry.find, entry.body.id, entry.body.of);
+  return all;
 }
 
 type Row = Record<'stream' | 'kind' | 'id' | 'find_id' | 'person' | 'stamp' | 'body' | 'content_hash', string> & { seq: number };

@@ -1,4 +1,4 @@
-import { applyEntry, FindSummary, summaryOf, type FindRecord } from '@pause/core';
+import { applyEntry, summaryOf, type FindRecord, type FindSummary } from '@pause/core';
 import { entryFor, type Arrival, type Entry, type Kind } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import { ownStream, streamsOf, type Actor } from '../access';

@@ -69,7 +69,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   const [last, setLast] = useState<Last | undefined>();
   const [sheet, setSheet] = useState(false);
   const [compare, setCompare] = useState<PieceId | undefined>();
-  const { again } = useLocalSearchParams<{ again?: string }>();
+  const { again, together } = useLocalSearchParams<{ again?: string; together?: string }>();
   const { verdict } = evaluation;
   // The bars tell of the find as it was judged.
   const [judgedFind, setJudgedFind] = useState(find);
@@ -83,7 +83,11 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
     // Once, when the screen is opened for it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
-  const lookAgainAt = compare && leaned.length > 0 ? open.join() : undefined;
+  // What two people saw differently is looked at once more by both, on the piece itself.
+  const [before] = useState(record.readings.length);
+  const seenTogether = new Set<string>(record.readings.slice(before).map((r) => r.character));
+  const disputed = together?.split(',').filter((c) => characterOf(c) && !seenTogether.has(c)) ?? [];
+  const lookAgainAt = compare && leaned.length > 0 ? open.join() : disputed.length > 0 ? disputed.join() : undefined;
   // The same evaluation proposes the same, so that what hangs on it is not drawn anew.
   const checks = useMemo(
     () => (lookAgainAt === undefined ? evaluation.checks : lookAgainAt.split(',').flatMap((c) => currentCheck([], c as CharacterId, find) ?? [])),

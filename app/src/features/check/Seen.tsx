@@ -22,7 +22,12 @@ function readAgain(reading: Reading, record: FindRecord): boolean {
 }
 
 /** Every reading of the find, newest first; with `slips`, the way to take a slip back. Taken-back ones stay visible. */
-export const Seen = memo(function Seen({ record, slips }: { readonly record: FindRecord; readonly slips: boolean }) {
+export const Seen = memo(function Seen({ record, slips, names }: {
+  readonly record: FindRecord;
+  readonly slips: boolean;
+  /** Who read what, where several did. */
+  readonly names?: ((by: string) => string) | undefined;
+}) {
   const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
   const readings = [...record.readings].sort(newestFirst);
   if (readings.length === 0) return <Body soft>Nothing has been read yet.</Body>;
@@ -36,6 +41,7 @@ export const Seen = memo(function Seen({ record, slips }: { readonly record: Fin
             find={record.id}
             reading={reading}
             back={back}
+            by={names ? `${names(reading.by)}${reading.blind ? ', blind' : ''}` : reading.blind ? 'blind' : undefined}
             piece={record.pieces.length > 1 ? record.pieces.findIndex((p) => p.id === reading.piece) + 1 : undefined}
             way={!slips ? undefined : canBeTakenBack(reading, record) ? 'take-back' : back && !readAgain(reading, record) ? 'put-forward' : undefined}
           />
@@ -49,6 +55,8 @@ interface SeenReadingProps {
   readonly find: string;
   readonly reading: Reading;
   readonly back: boolean;
+  /** Who read it, and whether blind. */
+  readonly by: string | undefined;
   /** Its number, where there are several. */
   readonly piece: number | undefined;
   /** What can be done about a slip. */
@@ -56,7 +64,7 @@ interface SeenReadingProps {
 }
 
 /** One reading. Drawn anew only where something about itself changed: there may be thirty of them. */
-const SeenReading = memo(function SeenReading({ find, reading, back, piece, way }: SeenReadingProps) {
+const SeenReading = memo(function SeenReading({ find, reading, back, by, piece, way }: SeenReadingProps) {
   const act = useAct();
   return (
     <View role="listitem">
@@ -66,7 +74,7 @@ const SeenReading = memo(function SeenReading({ find, reading, back, piece, way 
           <Strong soft={back} style={back ? styles.struck : undefined}>{readingWords(reading)}</Strong>
           <Small soft>
             {characterName(reading.character)} · {back ? 'taken back' : reading.value.kind === 'cant-tell' ? 'no ground' : SURENESS[reading.sureness]}
-            {piece === undefined ? '' : ` · piece ${piece}`}
+            {piece === undefined ? '' : ` · piece ${piece}`}{by === undefined ? '' : ` · ${by}`}
           </Small>
           {reading.note ? <Small>{reading.note}</Small> : null}
         </View>

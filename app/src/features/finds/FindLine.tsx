@@ -8,19 +8,20 @@ import { colour, OutcomeMark, Rule, Small, SmallStrong, space, Strong, TARGET } 
 
 /** A find as one line of the log. Undecided ones lead on to their check. */
 export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {
-  const name = find.target ? CommonName(find.target) : 'No name yet';
+  const blind = useApp(({ me: { person } }) => person !== undefined && (find.asked?.includes(person.id) ?? false));
+  const name = blind ? 'Asked of you: a second look' : find.target ? CommonName(find.target) : 'No name yet';
   const by = useApp(({ me: { person } }) => {
     const group = person?.groups.find((one) => one.id === find.group);
     return group && find.person !== person?.id ? group.members.find((m) => m.person === find.person)?.name.split(' ')[0] : undefined;
   });
-  const status = find.differs ? 'Differs' : find.choice ? CHOICE[find.choice] : 'Not decided';
-  const pathname = find.choice ? '/find/[id]' as const : find.target ? '/find/[id]/check' as const : '/find/[id]/name' as const;
+  const status = blind ? 'Blind' : find.differs ? 'Differs' : find.choice ? CHOICE[find.choice] : 'Not decided';
+  const pathname = blind ? '/find/[id]/second' as const : find.choice ? '/find/[id]' as const : find.target ? '/find/[id]/check' as const : '/find/[id]/name' as const;
   return (
     <View role="listitem">
       <Link href={{ pathname, params: { id: find.id } }} asChild>
         <Pressable role="link" style={styles.line}>
-          <View style={styles.mark} role="img" aria-label={find.outcome ? OUTCOME[find.outcome] : 'In check'}>
-            {find.outcome ? <OutcomeMark outcome={find.outcome} size={26} colour={find.outcome === 'collect' ? colour.collect : colour.ink} /> : <View style={styles.openMark} />}
+          <View style={styles.mark} role="img" aria-label={find.outcome && !blind ? OUTCOME[find.outcome] : 'In check'}>
+            {find.outcome && !blind ? <OutcomeMark outcome={find.outcome} size={26} colour={find.outcome === 'collect' ? colour.collect : colour.ink} /> : <View style={styles.openMark} />}
           </View>
           <View style={styles.words}>
             <View style={styles.first}>

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import type { FindRecord } from '@pause/core';
+import { blindAsk, type FindRecord } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { cautionFor, CHOICE, CommonName, commonName, CONDITION, CONTAMINATION, lowerFirst, openNameWords, OUTCOME, partName, scientificName, stageName } from '../../words/names';
 import { momentWords } from '../../words/days';
@@ -12,7 +12,8 @@ import { FindFrame } from '../FindFrame';
 import { consent } from '../../store/actions';
 import { countOf } from '../../store/counts';
 import { useAct, useApp } from '../../store/store';
-import { memberName, Place } from './Place';
+import { memberName, readerName } from '../../words/people';
+import { Place } from './Place';
 
 /** One find, with all that was read, judged and decided. */
 export function FindScreen() {
@@ -22,6 +23,8 @@ export function FindScreen() {
 function FindView({ record, evaluation }: { readonly record: FindRecord; readonly evaluation: Evaluation | undefined }) {
   const router = useRouter();
   const target = record.targets.at(-1)?.taxon;
+  const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
+  const names = new Set(record.readings.map((r) => r.by)).size > 1 ? (by: string) => readerName(record, group, by) : undefined;
   const params = { id: record.id };
   return (
     <Screen>
@@ -47,11 +50,12 @@ function FindView({ record, evaluation }: { readonly record: FindRecord; readonl
         <Button label={target ? 'Go on checking' : 'Go on naming it'} tone="outline" onPress={() => router.push({ pathname: target ? '/find/[id]/check' : '/find/[id]/name', params })} style={styles.way} />
         {target ? <Button label="Reasons" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/verdict', params })} style={styles.way} /> : null}
       </View>
+      <SecondLooks record={record} />
       <Counted record={record} />
       <Heading>Photos and sketches</Heading>
       <Pictures find={record.id} />
       <Heading>Every reading</Heading>
-      <Seen record={record} slips={false} />
+      <Seen record={record} slips={false} names={names} />
       <AroundTold record={record} target={target} />
       <Place record={record} />
     </Screen>
@@ -64,6 +68,29 @@ function Shared({ record }: { readonly record: FindRecord }) {
   const group = person?.groups.find((one) => one.id === record.group);
   if (!group) return null;
   return <Small soft>{record.person === person?.id ? 'Your find' : `Found by ${memberName(group, record.person)}`}, in the notebook of {group.name}.</Small>;
+}
+
+/** Other eyes: who was asked, who looked, and the way to ask. */
+function SecondLooks({ record }: { readonly record: FindRecord }) {
+  const router = useRouter();
+  const person = useApp((state) => state.me.person);
+  const group = person?.groups.find((one) => one.id === record.group);
+  if (!record.pieces.length || record.readings.length === 0) return null;
+  const params = { id: record.id };
+  const looked = [...new Set(record.readings.filter((r) => r.blind === true).map((r) => r.by))];
+  const waiting = [...new Set(record.asks.map((ask) => ask.of))].filter((of) => blindAsk(record, of));
+  return (
+    <View style={styles.now}>
+      <View style={styles.grow}>
+        <Strong>A second look</Strong>
+        <Small soft>
+          {looked.length > 0 ? `${looked.map((of) => readerName(record, group, of)).join(', ')} looked without knowing the answers.` : waiting.length > 0 ? '' : 'Nobody else has looked at it blind.'}
+          {waiting.length > 0 ? ` ${waiting.map((of) => readerName(record, group, of)).join(', ')} ${waiting.length === 1 ? 'has' : 'have'} been asked.` : ''}
+        </Small>
+      </View>
+      <Button label={looked.length > 0 ? 'Side by side' : 'Ask'} tone="outline" onPress={() => router.push({ pathname: looked.length > 0 ? '/find/[id]/together' : '/find/[id]/ask', params })} />
+    </View>
+  );
 }
 
 /** What the notebook reached from all that is on record there, where a verdict made elsewhere was another. */

@@ -4,12 +4,8 @@ import { edited, type FindRecord, type Position } from '@pause/core';
 import { write } from '../../store/actions';
 import type { Group } from '../../store/api';
 import { useAct, useApp } from '../../store/store';
+import { memberName } from '../../words/people';
 import { Body, Button, Chip, ChipRow, colour, corner, font, Heading, Small, SmallStrong, space, stroke, typeSize } from '../../ui';
-
-/** A person of a group by name, also one who left. */
-export function memberName(group: Group, person: string): string {
-  return [...group.members, ...group.former].find((one) => one.person === person)?.name ?? 'Somebody who left';
-}
 
 const positionWords = ({ decimalLatitude, decimalLongitude, coordinateUncertaintyInMeters }: Position) => (
   `${decimalLatitude.toFixed(5)}, ${decimalLongitude.toFixed(5)}${coordinateUncertaintyInMeters ? `, within ${Math.round(coordinateUncertaintyInMeters)} m` : ''}`

@@ -1,9 +1,8 @@
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { newId } from '../../store/actions';
+import { newId, syncAll } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
-import { syncAll } from '../../store/sync';
 import { CommonName } from '../../words/names';
 import { dayWords } from '../../words/days';
 import { Body, Button, Heading, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';

@@ -1,8 +1,7 @@
 import { me } from '../../store/slices';
-import { loadList } from '../../store/actions';
+import { loadList, syncAll } from '../../store/actions';
 import { Refused } from '../../store/api';
 import type { Thunk } from '../../store/store';
-import { syncAll } from '../../store/sync';
 
 /** Accounts, groups and their rules: what can be done only with a connection. */
 

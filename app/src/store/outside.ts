@@ -1,0 +1,4 @@
+/** What reaches outside the page: the server, the device's database, and what goes between them. One program, fetched when the first is wanted. */
+export { http } from './http';
+export { notebook } from './notebook';
+export { flush, streamGrew, syncAll } from './sync';

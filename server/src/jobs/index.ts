@@ -1,0 +1,60 @@
+import type { CompiledGuide } from '@pause/core';
+import PgBoss from 'pg-boss';
+import type { Logger } from 'pino';
+import { z } from 'zod';
+import { sql } from 'kysely';
+import type { Db } from '../db';
+import { answerAsSimulated, EXPERT_ANSWERS_AFTER_SECONDS } from '../demo/expert';
+
+/** Work that nobody waits for, in a queue in the same database: each piece is done once, by whichever server is there, and again if that one was killed over it. */
+export interface Jobs {
+  /** The simulated expert of the demo answers an ask, after a while. */
+  readonly expertAnswers: (find: string, ask: string) => Promise<void>;
+  readonly stop: () => Promise<void>;
+}
+
+const EXPERT = 'simulated-expert';
+const TIDY = 'tidy';
+const Answer = z.object({ find: z.string(), ask: z.string() });
+
+export interface JobOptions {
+  readonly db: Db;
+  readonly databaseUrl: string;
+  readonly guide: CompiledGuide;
+  readonly log: Logger;
+  /** How soon another server takes up what a killed one had begun. */
+  readonly takenUpAfterSeconds?: number;
+  readonly now: () => Promise<number>;
+}
+
+export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterSeconds = 60 }: JobOptions): Promise<Jobs> {
+  const boss = new PgBoss({ connectionString: databaseUrl, max: 3, maintenanceIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)), superviseIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)) } as PgBoss.ConstructorOptions);
+  // A queue that cannot reach its database tries again by itself.
+  boss.on('error', (error) => log.warn({ err: error }, 'jobs'));
+  await boss.start();
+  await boss.createQueue(EXPERT);
+  await boss.createQueue(TIDY);
+  const pace = { pollingIntervalSeconds: 1 };
+  await boss.work(EXPERT, pace, async (jobs) => {
+    for (const { data } of jobs) {
+      const { find, ask } = Answer.parse(data);
+      await answerAsSimulated(db, guide, find, ask, await now());
+    }
+  });
+  await boss.work(TIDY, pace, () => tidy(db));
+  await boss.schedule(TIDY, '17 * * * *');
+  return {
+    expertAnswers: async (find, ask) => {
+      await boss.send(EXPERT, { find, ask }, { singletonKey: ask, startAfter: EXPERT_ANSWERS_AFTER_SECONDS, retryLimit: 20, retryDelay: 1, expireInSeconds: takenUpAfterSeconds });
+    },
+    stop: () => boss.stop({ graceful: true, timeout: 2000, wait: true }),
+  };
+}
+
+/** What is worth nothing any more: sessions and codes that are too old, and counts of minutes long past. */
+export async function tidy(db: Db): Promise<void> {
+  await sql`delete from session where "expiresAt" < now()`.execute(db);
+  await sql`delete from invitations where used_by is null and expires_at < now()`.execute(db);
+  await sql`delete from rate_limits where expire is not null and expire < ${Date.now()}`.execute(db);
+  await sql`delete from "rateLimit" where "lastRequest" < ${Date.now() - 86_400_000}`.execute(db);
+}
