@@ -16,7 +16,8 @@ export interface World {
   readonly close: () => Promise<void>;
 }
 
-const ROOT = join(import.meta.dirname, '../..');
+// Tests and scripts both run from the root of the repository.
+const ROOT = process.cwd();
 const START_MS = 60_000;
 
 /** @param servers how many stand in front of the one database; `url` names the first, the others follow in `urls` */

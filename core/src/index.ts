@@ -11,7 +11,7 @@ export * from './season';
 export * from './settle';
 export * from './bars';
 export * from './target';
-export { Policy, GROUP_POLICY } from './policy';
+export { Policy, GROUP_POLICY, taxonContent } from './policy';
 export { asksForTracing } from './context';
 export * from './verdict';
 export * from './next';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
-import { compileGuide, decide, GROUP_POLICY, parseCase, parseGuide, plan, type Policy, type Verdict } from '../src';
+import { compileGuide, decide, GROUP_POLICY, taxonContent, parseCase, parseGuide, plan, type Policy, type Verdict } from '../src';
 import { allUsual, find, followChecks, goodContext, guide, reading, targets, taxon } from './finds';
 
 const codes = (verdict: Verdict, weight: string) => verdict.reasons.filter((r) => r.weight === weight).map((r) => r.code);
@@ -120,5 +120,29 @@ describe('routes, near-doubles and open names', () => {
       const verdict = decide(guide, find('cantharellus-cibarius', allUsual('cantharellus-cibarius'), { context: { ...goodContext(taxon('cantharellus-cibarius')), openName } }));
       expect(codes(verdict, 'pause')).toEqual(['name-open']);
     }
+  });
+});
+
+describe('what a keeper signed', () => {
+  const asked = (policy: Policy, of = guide) => decide(of, find('cantharellus-cibarius', allUsual('cantharellus-cibarius'), { policy })).reasons.filter((r) => r.code === 'second-look-missing').length;
+  const deadly = decide(guide, find('cantharellus-cibarius', allUsual('cantharellus-cibarius'), { policy: GROUP_POLICY })).reasons.flatMap((r) => (r.code === 'second-look-missing' ? [r.taxon as string] : []));
+  const sign = (ids: readonly string[], of = guide) => ids.map((id) => ({ taxon: id as never, content: taxonContent(of.taxon(id)!) }));
+
+  test('both of a pair signed: no second look is asked for it; one of the two is not enough', () => {
+    expect(deadly.length).toBeGreaterThan(0);
+    expect(asked({ ...GROUP_POLICY, reviews: sign(['cantharellus-cibarius', ...deadly]) })).toBe(0);
+    expect(asked({ ...GROUP_POLICY, reviews: sign(deadly) })).toBe(deadly.length);
+    expect(asked({ ...GROUP_POLICY, reviews: sign(['cantharellus-cibarius']) })).toBe(deadly.length);
+  });
+
+  test('it falls away when the guide says something else of it, and not when only its reviewer changes', () => {
+    const reviews = sign(['cantharellus-cibarius', ...deadly]);
+    const changed = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; review: { reviewedBy: string | null }; vernacularNames: Record<string, string[]> }[] };
+    const changedOne = changed.taxa.find((t) => t.id === 'cantharellus-cibarius')!;
+    changedOne.vernacularNames.en = [...changedOne.vernacularNames.en ?? [], 'another name'];
+    expect(asked({ ...GROUP_POLICY, reviews }, compileGuide(parseGuide(changed)))).toBe(deadly.length);
+    const named = JSON.parse(JSON.stringify(shippedGuide())) as typeof changed;
+    named.taxa.find((t) => t.id === 'cantharellus-cibarius')!.review.reviewedBy = 'Somebody';
+    expect(taxonContent(compileGuide(parseGuide(named)).taxon('cantharellus-cibarius')!)).toBe(taxonContent(guide.taxon('cantharellus-cibarius')!));
   });
 });

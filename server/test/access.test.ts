@@ -1,6 +1,6 @@
 /** Who may do what: a table over every route, and over everything that can be told of a find. */
 import { randomUUID } from 'node:crypto';
-import { decide } from '@pause/core';
+import { decide, taxonContent } from '@pause/core';
 import { allUsual, at, followChecks, guide } from '../../core/test/finds';
 import { AUTH_PATHS } from '../src/accounts';
 import { routes, type Services } from '../src/http/routes';
@@ -136,6 +136,8 @@ const TABLE: Readonly<Record<string, readonly Row[]>> = {
   'get /groups/:group': member(() => `/groups/${group}`),
   'patch /groups/:group': keeper(() => `/groups/${group}`, () => ({ name: 'The Karrow walkers' })),
   'post /groups/:group/invitations': keeper(() => `/groups/${group}/invitations`, () => ({ role: 'member', days: 2 })),
+  'post /groups/:group/reviews': keeper(() => `/groups/${group}/reviews`, () => ({ taxon: 'boletus-edulis', content: taxonContent(guide.taxon('boletus-edulis')!) })),
+  'delete /groups/:group/reviews/:taxon': [{ of: 'a taxon that nobody signed', ask: () => ({ path: `/groups/${group}/reviews/hydnum-repandum` }), may: [], others: { ...NOT_THERE, young: 403, member: 403, keeper: 404 } }],
   'post /invitations/accept': person('/invitations/accept', () => ({ code: 'AAAAA-AAAAA' })),
   'patch /groups/:group/members/:person': keeper(() => `/groups/${group}/members/${idOf('member')}`, () => ({ role: 'member' })),
   'delete /groups/:group/members/:person': [
@@ -366,6 +368,18 @@ describe('groups', () => {
     expect((await ask('keeper', 'PATCH', `/groups/${group}`, {})).status).toBe(422);
     expect((await ask('keeper', 'PATCH', `/groups/${group}`, { policy: { secondLookWhenUnreviewed: true, forgoneTaxa: ['boletus-edulis'] } })).body).toMatchObject({ policy: { forgoneTaxa: ['boletus-edulis'] } });
   });
+});
+
+test('what a keeper signed counts for the group’s verdicts, is bound to what the guide says, and can be taken back', async () => {
+  await ask('keeper', 'PATCH', `/groups/${group}`, { policy: { secondLookWhenUnreviewed: true } });
+  const content = (id: string) => taxonContent(guide.taxon(id)!);
+  expect(await ask('keeper', 'POST', `/groups/${group}/reviews`, { taxon: 'hydnum-repandum', content: 'f'.repeat(64) })).toMatchObject({ status: 409, body: { errors: [{ field: 'content' }] } });
+  expect(await ask('keeper', 'PATCH', `/groups/${group}`, { policy: { reviews: [{ taxon: 'hydnum-repandum', content: content('hydnum-repandum') }] } })).toMatchObject({ status: 422 });
+  const signed = await ask('keeper', 'POST', `/groups/${group}/reviews`, { taxon: 'hydnum-repandum', content: content('hydnum-repandum'), note: 'Read beside two floras.' });
+  expect(signed.body).toMatchObject({ policy: { reviews: expect.arrayContaining([{ taxon: 'hydnum-repandum', content: content('hydnum-repandum') }]) as unknown } });
+  expect((await ask('member', 'GET', `/groups/${group}`)).body.reviews).toContainEqual(expect.objectContaining({ taxon: 'hydnum-repandum', by: idOf('keeper'), note: 'Read beside two floras.' }));
+  expect((await ask('keeper', 'DELETE', `/groups/${group}/reviews/hydnum-repandum`)).status).toBe(204);
+  expect(JSON.stringify((await ask('keeper', 'GET', `/groups/${group}`)).body.reviews)).not.toContain('hydnum');
 });
 
 test('the simulated expert of the demo answers after a while, blind, once, and says that it is simulated', async () => {

@@ -11,6 +11,8 @@ export interface Group {
   readonly policy: Policy;
   readonly members: readonly { readonly person: string; readonly name: string; readonly role: Role; readonly joinedAt: string }[];
   readonly former: readonly { readonly person: string; readonly name: string }[];
+  /** Taxa that a keeper signed as reviewed. */
+  readonly reviews: readonly { readonly taxon: string; readonly content: string; readonly by: string; readonly at: string; readonly note?: string | undefined }[];
 }
 export interface Me {
   readonly id: string;

@@ -11,6 +11,7 @@ export const GroupAnswer = z.object({
   id: z.string(), name: z.string(), role: Role, policy: anything<Policy>(),
   members: z.array(z.object({ person: z.string(), name: z.string(), role: Role, joinedAt: z.string() })),
   former: z.array(z.object({ person: z.string(), name: z.string() })),
+  reviews: z.array(z.object({ taxon: z.string(), content: z.string(), by: z.string(), at: z.string(), note: z.string().optional() })).default([]),
 });
 const Me = z.object({
   id: z.string(), name: z.string(), demo: z.boolean(), now: z.iso.datetime(), guide: z.object({ id: z.string(), version: z.string() }),

@@ -1,4 +1,5 @@
 import { groundsAgainst, largestIndependent, type BarRow } from '../bars';
+import { contentHash } from '../canonical';
 import type { Case, CaseView } from '../case';
 import type { CompiledGuide, CompiledTaxon } from '../guide';
 import { relationOverall } from '../relation';
@@ -32,13 +33,31 @@ export function asksForSecondLooks(policy: PolicyRules | undefined): boolean {
   return policy?.secondLookWhenUnreviewed === true || (policy?.secondLook?.length ?? 0) > 0;
 }
 
+const signed = new WeakMap<CompiledTaxon['taxon'], string>();
+/** What a review of a taxon is bound to: everything that the guide says of it, and nothing of who reviewed it. SHA-256 of its canonical JSON. */
+export function taxonContent({ taxon }: CompiledTaxon): string {
+  const known = signed.get(taxon);
+  if (known !== undefined) return known;
+  const { review: _, ...said } = taxon;
+  const content = contentHash(said);
+  signed.set(taxon, content);
+  return content;
+}
+
+/** Whether an expert has reviewed what the guide says of a taxon: whoever the guide names, or a keeper of the group. */
+function reviewed(guide: CompiledGuide, id: string, policy: PolicyRules): boolean {
+  const taxon = guide.taxon(id);
+  if (!taxon || taxon.taxon.review.reviewedBy !== null) return true;
+  const review = policy.reviews?.find((one) => one.taxon === taxon.id);
+  return review !== undefined && review.content === taxonContent(taxon);
+}
+
 /** Which rows still want a second person's look; and a note where the group does without. */
 export function secondLooks(
   guide: CompiledGuide, view: CaseView, target: CompiledTaxon, rows: readonly BarRow[], disputed: ReadonlySet<number>,
 ): { pause: PauseReason[]; notes: NoteReason[] } {
   const policy = view.find.policy ?? {};
-  const unreviewed = (row: BarRow) => row.listed && row.grade === 'deadly'
-    && [target.id, row.taxon].some((id) => guide.taxon(id)?.taxon.review.reviewedBy === null);
+  const unreviewed = (row: BarRow) => row.listed && row.grade === 'deadly' && [target.id, row.taxon].some((id) => !reviewed(guide, id, policy));
   const asked = rows.filter((row) => !row.otherKingdom && row.need > 0 && row.grade !== 'none' && (
     (policy.secondLook?.includes(row.grade) ?? false) || (policy.secondLookWhenUnreviewed === true && unreviewed(row))
   ));

@@ -25,6 +25,11 @@ export const Policy = z.strictObject({
   secondLook: z.array(HarmGrade.exclude(['none'])).max(3).optional(),
   /** The same for listed deadly lookalikes that no expert has reviewed. In a group it is on unless turned off. */
   secondLookWhenUnreviewed: z.boolean().optional(),
+  /**
+   * Taxa that a keeper of the group has reviewed, each with the content that was signed (SHA-256). A signature is worth nothing any more once the
+   * taxon says something else.
+   */
+  reviews: z.array(z.strictObject({ taxon: TaxonId, content: z.string().regex(/^[0-9a-f]{64}$/, '64 hexadecimal digits') })).max(2000).optional(),
 });
 export type Policy = z.infer<typeof Policy>;
 

@@ -1,5 +1,5 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { Guide, Policy } from '@pause/core';
+import type { Guide, Policy, TaxonId } from '@pause/core';
 import type { Arrival, Kind } from '@pause/core/notebook';
 
 type Instant = ColumnType<Date, string, never>;
@@ -77,6 +77,15 @@ export interface InvitationTable {
   expires_at: ColumnType<Date, string, never>;
   used_by: string | null;
 }
+/** A taxon that a keeper signed as reviewed. */
+export interface ReviewTable {
+  group_id: string;
+  taxon: TaxonId;
+  content: string;
+  by: string;
+  at: ColumnType<Date, string, string>;
+  note: string | null;
+}
 /** Sign-ins, and changes to who may do what. */
 export interface AuditTable {
   number: Generated<string>;
@@ -112,6 +121,7 @@ export interface Database {
   groups: GroupTable;
   memberships: MembershipTable;
   invitations: InvitationTable;
+  reviews: ReviewTable;
   audit: AuditTable;
   server_secret: ServerSecretTable;
   user: UserTable;

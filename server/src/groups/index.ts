@@ -1,5 +1,5 @@
 import { createHash, randomInt } from 'node:crypto';
-import { GROUP_POLICY, Policy, type CompiledGuide } from '@pause/core';
+import { GROUP_POLICY, Policy, taxonContent, TaxonId, type CompiledGuide } from '@pause/core';
 import { z } from 'zod';
 import { mustBeIn, noSuchGroup, type Actor } from '../access';
 import { record } from '../accounts/audit';
@@ -13,9 +13,15 @@ const id = z.string().min(8).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits,
 const name = z.string().trim().min(1).max(80);
 export const RoleName = z.enum(['keeper', 'member', 'young']);
 export const NewGroup = z.strictObject({ id, name });
-export const GroupChange = z.strictObject({ name: name.optional(), policy: Policy.optional() }).refine((change) => change.name !== undefined || change.policy !== undefined, 'name or policy');
+export const GroupChange = z.strictObject({ name: name.optional(), policy: Policy.omit({ reviews: true }).optional() }).refine((change) => change.name !== undefined || change.policy !== undefined, 'name or policy');
 export const NewInvitation = z.strictObject({ role: RoleName, days: z.number().int().min(1).max(30) });
 export const InvitationCode = z.strictObject({ code: z.string().trim().min(4).max(40) });
+export const NewReview = z.strictObject({
+  taxon: TaxonId,
+  /** What the keeper read and signs. */
+  content: z.string().regex(/^[0-9a-f]{64}$/, '64 hexadecimal digits'),
+  note: z.string().trim().min(1).max(500).optional(),
+});
 export const RoleChange = z.strictObject({ role: RoleName });
 
 export interface GroupView {
@@ -25,6 +31,7 @@ export interface GroupView {
   readonly role: Role;
   readonly policy: Policy;
   readonly members: readonly { readonly person: string; readonly name: string; readonly role: Role; readonly joinedAt: string }[];
+  readonly reviews: readonly { readonly taxon: string; readonly content: string; readonly by: string; readonly at: string; readonly note?: string }[];
   /** People who belonged to it and whose entries are in its notebook. */
   readonly former: readonly { readonly person: string; readonly name: string }[];
 }
@@ -35,11 +42,39 @@ export async function groupView(db: Db, actor: Actor, group: string): Promise<Gr
   if (!kept) throw noSuchGroup(group);
   const people = await db.selectFrom('memberships as m').innerJoin('people as p', 'p.id', 'm.person').where('group_id', '=', group)
     .select(['m.person', 'p.name', 'm.role', 'm.joined_at', 'm.left_at']).orderBy('m.joined_at').orderBy('m.person').execute();
+  const reviews = await db.selectFrom('reviews').select(['taxon', 'content', 'by', 'at', 'note']).where('group_id', '=', group).orderBy('taxon').execute();
   return {
-    id: kept.id, name: kept.name, role, policy: kept.policy,
+    id: kept.id, name: kept.name, role, policy: withReviews(kept.policy, reviews),
+    reviews: reviews.map(({ taxon, content, by, at, note }) => ({ taxon, content, by, at: at.toISOString(), ...(note === null ? {} : { note }) })),
     members: people.filter((p) => p.left_at === null).map((p) => ({ person: p.person, name: p.name, role: p.role, joinedAt: p.joined_at.toISOString() })),
     former: people.filter((p) => p.left_at !== null).map((p) => ({ person: p.person, name: p.name })),
   };
+}
+
+/** The rules that a verdict goes by: those chosen, and what was signed. */
+export function withReviews(policy: Policy, reviews: readonly { readonly taxon: TaxonId; readonly content: string }[]): Policy {
+  return reviews.length > 0 ? { ...policy, reviews: reviews.map(({ taxon, content }) => ({ taxon, content })) } : policy;
+}
+
+/** A keeper signs what the guide says of a taxon. @throws Problem 409 where the guide here says something else by now */
+export async function signReview(db: Db, actor: Actor, group: string, review: z.infer<typeof NewReview>, guide: CompiledGuide): Promise<void> {
+  const taxon = guide.taxon(review.taxon);
+  if (!taxon) throw invalid([{ field: 'taxon', reason: `"${review.taxon}" is not a taxon of the guide` }]);
+  if (taxonContent(taxon) !== review.content) {
+    throw new Problem(409, 'other-content', 'content: the guide here says something else of this taxon', [{ field: 'content', reason: 'read it again, then sign what it says now' }]);
+  }
+  const row = { content: review.content, by: actor.person, at: new Date().toISOString(), note: review.note ?? null };
+  await db.transaction().execute(async (transaction) => {
+    await transaction.insertInto('reviews').values({ group_id: group, taxon: review.taxon, ...row }).onConflict((conflict) => conflict.columns(['group_id', 'taxon']).doUpdateSet(row)).execute();
+    await record(transaction, actor.person, 'reviewed', group, { taxon: review.taxon, content: review.content });
+  });
+}
+
+/** A signature is taken back. */
+export async function unsignReview(db: Db, actor: Actor, group: string, taxon: string): Promise<void> {
+  const { numDeletedRows } = await db.deleteFrom('reviews').where('group_id', '=', group).where('taxon', '=', taxon as TaxonId).executeTakeFirst();
+  if (numDeletedRows === 0n) throw new Problem(404, 'no-such-review', 'Nobody has signed this taxon here.');
+  await record(db, actor.person, 'review-taken-back', group, { taxon });
 }
 
 /** @returns whether it is new; the same again is known */

@@ -8,7 +8,7 @@ import { deletePerson, exportPerson } from '../accounts';
 import type { Db } from '../db';
 import { demoOffset } from '../demo/clock';
 import { EXPERT } from '../demo/expert';
-import { accept, changeGroup, changeRole, GroupChange, groupView, InvitationCode, invite, leave, makeGroup, NewGroup, NewInvitation, RoleChange } from '../groups';
+import { accept, changeGroup, changeRole, GroupChange, groupView, InvitationCode, invite, leave, makeGroup, NewGroup, NewInvitation, NewReview, RoleChange, signReview, unsignReview } from '../groups';
 import type { Jobs } from '../jobs';
 import type { Live } from '../live';
 import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
@@ -181,6 +181,14 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     const { group } = await accept(db, actor, body(InvitationCode, request));
     response.json(await groupView(db, await actorOf(db, actor.person), group));
   }, 'guessable');
+  add('post', '/groups/:group/reviews', 'keeper', async (request, response, actor) => {
+    await signReview(db, actor, parameter(request, 'group'), body(NewReview, request), guide);
+    response.status(201).json(await groupView(db, actor, parameter(request, 'group')));
+  });
+  add('delete', '/groups/:group/reviews/:taxon', 'keeper', async (request, response, actor) => {
+    await unsignReview(db, actor, parameter(request, 'group'), parameter(request, 'taxon'));
+    response.status(204).end();
+  });
   add('patch', '/groups/:group/members/:person', 'keeper', async (request, response, actor) => {
     await changeRole(db, actor, parameter(request, 'group'), parameter(request, 'person'), body(RoleChange, request));
     response.json(await groupView(db, await actorOf(db, actor.person), parameter(request, 'group')));

@@ -4,6 +4,7 @@ import { sql } from 'kysely';
 import { groupOf, groupStream, mayRead, noSuchFind, ownStream, type Actor } from '../access';
 import type { Db } from '../db';
 import type { Role } from '../db/schema';
+import { withReviews } from '../groups';
 import { invalid, Problem, type FieldProblem } from '../problem';
 import { checkEntry, checkFind } from './check';
 import { onArrival } from './judge';
@@ -149,8 +150,9 @@ export async function groupsOf(db: Db, streams: readonly string[]): Promise<Map<
     await db.selectFrom('groups').select(['id', 'policy']).where('id', 'in', ids).execute(),
     await db.selectFrom('memberships').select(['group_id', 'person', 'role']).where('group_id', 'in', ids).where('left_at', 'is', null).execute(),
   ];
+  const reviews = await db.selectFrom('reviews').select(['group_id', 'taxon', 'content']).where('group_id', 'in', ids).orderBy('taxon').execute();
   return new Map(groups.map(({ id, policy }) => [
-    groupStream(id), { policy, roles: new Map(members.filter((m) => m.group_id === id).map((m) => [m.person, m.role])) },
+    groupStream(id), { policy: withReviews(policy, reviews.filter((r) => r.group_id === id)), roles: new Map(members.filter((m) => m.group_id === id).map((m) => [m.person, m.role])) },
   ]));
 }
 

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { partings, type CompiledTaxon, type Known, type StageId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
+import { latePart } from '../latePart';
 import { cautionFor, characterName, CommonName, commonName, GRADE, harmLine, LANGUAGE, lengthWords, lowerFirst, stageName } from '../../words/names';
 import { few } from '../../words/reasons';
 import { Body, Button, colour, Heading, Notice, OrganGlyph, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
@@ -212,8 +213,14 @@ function knownWords(taxon: CompiledTaxon, id: string, index: number, known: Know
 }
 
 function Sources({ taxon: { taxon } }: TaxonProps) {
-  return <Small soft>{taxon.review.reviewedBy ? `Reviewed by ${taxon.review.reviewedBy}.` : 'General knowledge on which references agree. No local expert has reviewed it.'}</Small>;
+  return (
+    <>
+      <Small soft>{taxon.review.reviewedBy ? `Reviewed by ${taxon.review.reviewedBy}.` : 'General knowledge on which references agree. No local expert has reviewed it.'}</Small>
+      <Reviews taxon={taxon.id} />
+    </>
+  );
 }
+const Reviews = latePart(() => import('../people').then((m) => m.Reviews), () => null);
 
 const styles = StyleSheet.create({
   page: { padding: space.l, paddingBottom: space.xl },

@@ -61,3 +61,5 @@ export const joinByCode = (code: string): Thunk<Promise<Outcome & { readonly sai
 export const inviteTo = (group: string, role: string, days: number): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', `/groups/${group}/invitations`, { role, days }));
 export const changeRole = (group: string, person: string, role: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('PATCH', `/groups/${group}/members/${person}`, { role }));
 export const takeOut = (group: string, person: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('DELETE', `/groups/${group}/members/${person}`));
+export const signReview = (group: string, taxon: string, content: string, note?: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', `/groups/${group}/reviews`, { taxon, content, ...(note ? { note } : {}) }));
+export const unsignReview = (group: string, taxon: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('DELETE', `/groups/${group}/reviews/${taxon}`));

@@ -6,3 +6,4 @@ export { SignInScreen } from './SignInScreen';
 export { AskScreen } from '../second/AskScreen';
 export { SecondLookScreen } from '../second/SecondLookScreen';
 export { TogetherScreen } from '../second/TogetherScreen';
+export { Reviews } from './Reviews';

@@ -26,6 +26,7 @@ const BODIES: Readonly<Record<string, ReturnType<typeof sql>>> = {
 export async function up(db: Kysely<unknown>): Promise<void> {
   await accounts(db);
   await groups(db);
+  await reviews(db);
   await entries(db);
   await takeOver(db);
   for (const table of [...KINDS_AS_TABLES].reverse().filter((name) => name !== 'finds')) await db.schema.dropTable(table).execute();
@@ -87,6 +88,19 @@ async function groups(db: Kysely<unknown>): Promise<void> {
     .addColumn('by', 'text', (c) => c.notNull().references('people.id'))
     .addColumn('expires_at', 'timestamptz', (c) => c.notNull())
     .addColumn('used_by', 'text', (c) => c.references('people.id'))
+    .execute();
+}
+
+/** Taxa that a keeper signed as reviewed, each bound to what it said then. */
+async function reviews(db: Kysely<unknown>): Promise<void> {
+  await db.schema.createTable('reviews')
+    .addColumn('group_id', 'text', (c) => c.notNull().references('groups.id'))
+    .addColumn('taxon', 'text', (c) => c.notNull())
+    .addColumn('content', 'text', (c) => c.notNull())
+    .addColumn('by', 'text', (c) => c.notNull().references('people.id'))
+    .addColumn('at', 'timestamptz', (c) => c.notNull().defaultTo(sql`now()`))
+    .addColumn('note', 'text')
+    .addPrimaryKeyConstraint('reviews_key', ['group_id', 'taxon'])
     .execute();
 }
 

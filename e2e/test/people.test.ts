@@ -1,0 +1,180 @@
+import type { BrowserContext, Page } from 'playwright-core';
+import { begin, FUNGUS_TOLD, onRecord, seen, strip, tell } from '../forager';
+import { PHONE, startRig, type Rig } from '../rig';
+
+jest.setTimeout(180_000);
+
+let rig: Rig;
+beforeAll(async () => { rig = await startRig(); });
+afterAll(async () => { await rig.close(); });
+
+interface Walker {
+  readonly page: Page;
+  readonly context: BrowserContext;
+  readonly errors: string[];
+}
+
+/** A new account, made at the door. */
+async function newcomer(name: string): Promise<Walker> {
+  const walker = await rig.open(PHONE, false, false);
+  const { page } = walker;
+  await page.goto('/notebook');
+  await page.getByRole('button', { name: 'Sign in, or make an account' }).click();
+  await page.getByRole('radio', { name: 'I am new here' }).click();
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByText('E-mail address: it is missing').waitFor();
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('E-mail address').fill(`${name.toLowerCase().replace(/ /g, '.')}@ostrel.example`);
+  await page.getByLabel('Password').fill('short');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByText('Password: at least 10 characters').waitFor();
+  await page.getByLabel('Password').fill('a long enough password');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByText(`${name}’s notebook`).waitFor();
+  return walker;
+}
+
+async function answer(page: Page, nth: number): Promise<void> {
+  const before = await seen(page);
+  await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(nth).click();
+  await page.waitForFunction((known) => document.querySelectorAll('[aria-label="What was seen"] > [role="listitem"]').length > known, before);
+  await page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
+}
+
+test('two people of one group: joined by a code, a find shared and its place kept, a second look asked for and given blind, both laid side by side', async () => {
+  const one = await newcomer('Una Ulm');
+  // A group, and a code for one more.
+  await one.page.goto('/notebook');
+  await one.page.getByRole('button', { name: 'Begin a group' }).click();
+  await one.page.getByLabel('Name of the group').fill('Weir walkers');
+  await one.page.getByRole('button', { name: 'Begin it' }).click();
+  await one.page.getByRole('heading', { level: 1, name: 'Weir walkers' }).waitFor();
+  await one.page.getByRole('button', { name: 'Show a code' }).click();
+  await one.page.getByRole('img', { name: /square that leads another phone/ }).waitFor();
+  const code = await one.page.getByRole('heading', { level: 3 }).textContent();
+  const other = await newcomer('Duo Dahl');
+  await other.page.goto(`/join?code=${code ?? ''}`);
+  await other.page.getByRole('button', { name: 'Join', exact: true }).click();
+  await other.page.getByRole('heading', { level: 1, name: 'Weir walkers' }).waitFor();
+  // Not a keeper: the rules are shown, and cannot be changed.
+  expect(await other.page.getByRole('checkbox', { name: 'For everything deadly' }).isDisabled()).toBe(true);
+
+  // A find in the group's notebook.
+  await one.page.goto('/new');
+  await one.page.getByRole('radio', { name: /^Ridges/ }).click();
+  await one.page.getByLabel('Where, in your own words').fill('Behind the old weir');
+  await one.page.getByRole('radio', { name: 'Weir walkers' }).click();
+  await one.page.getByLabel('Name, in any language, or scientific').fill('chanterelle');
+  await one.page.getByRole('button', { name: /^Chanterelle/ }).click();
+  await one.page.waitForURL(/\/around/);
+  const id = /find\/([^/]+)/.exec(one.page.url())?.[1] ?? '';
+  await tell(one.page, FUNGUS_TOLD);
+  await strip(one.page).waitFor();
+  for (let n = 0; n < 4; n += 1) await answer(one.page, 0);
+  await onRecord(one.page, id, (record) => record.readings.length === 4);
+
+  // The other hears of it by itself, and not of where it was.
+  await other.page.goto('/finds');
+  await other.page.getByRole('link', { name: /Chanterelle.*Una/s }).waitFor();
+  expect(await other.page.getByText('Behind the old weir').count()).toBe(0);
+  await other.page.goto(`/find/${id}`);
+  await other.page.getByText('Una Ulm keeps it.').waitFor();
+  await one.page.goto(`/find/${id}`);
+  await one.page.getByRole('radio', { name: 'All of Weir walkers' }).click();
+  await other.page.getByText('Behind the old weir').first().waitFor();
+
+  // A second look, asked of the other.
+  await one.page.getByRole('button', { name: 'Ask', exact: true }).click();
+  await one.page.getByRole('radio', { name: 'Duo Dahl' }).click();
+  await one.page.getByRole('button', { name: 'Ask', exact: true }).click();
+  await one.page.getByText(/Duo Dahl has been asked/).waitFor();
+  await other.page.goto('/finds');
+  await other.page.getByRole('link', { name: /Asked of you: a second look/ }).click();
+  await other.page.getByRole('heading', { level: 1, name: 'A second look is asked of you' }).waitFor();
+  expect(await other.page.getByText(/hanterelle/).count()).toBe(0);
+  // Nor by another address of the same find.
+  await other.page.goto(`/find/${id}/verdict`);
+  await other.page.getByRole('heading', { level: 1, name: 'A second look is asked of you' }).waitFor();
+  await other.page.getByRole('button', { name: 'Begin' }).click();
+  const asked = Number(/(\d+) left/.exec((await other.page.getByText(/left$/).textContent()) ?? '')?.[1] ?? 1);
+  for (let n = 0; n < asked; n += 1) {
+    const question = await other.page.getByRole('heading', { level: 2 }).first().textContent();
+    expect(question).not.toMatch(/hanterelle/);
+    // The first is seen otherwise than the finder saw it.
+    await other.page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(n === 0 ? 1 : 0).click();
+    await other.page.waitForFunction((was) => document.querySelector('[role="heading"][aria-level="2"]')?.textContent !== was, question);
+  }
+  await other.page.getByText('Thank you: all of it is read').waitFor();
+  await other.page.getByRole('button', { name: 'Side by side' }).click();
+  await other.page.getByRole('heading', { level: 1, name: 'Both looks' }).waitFor();
+  await one.page.getByRole('button', { name: 'Side by side' }).click();
+  await one.page.getByRole('listitem', { name: /: not the same$/ }).first().waitFor();
+  // What differs is looked at once more, on the same piece, by both.
+  await one.page.getByRole('button', { name: 'Look at it together' }).click();
+  await strip(one.page).waitFor();
+  const find = await onRecord(one.page, id, (record) => record.readings.filter((r) => r.blind === true).length === asked);
+  expect(find.pieces).toHaveLength(1);
+  await answer(one.page, 0);
+  await onRecord(one.page, id, (record) => record.readings.length === 4 + asked + 1);
+  expect([...one.errors, ...other.errors]).toEqual([]);
+  await one.context.close();
+  await other.context.close();
+});
+
+test('the simulated expert of the demo answers after a while, and says that it is simulated', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/find/demo-find-4/ask');
+  await page.getByRole('radio', { name: 'Distant expert (simulated)' }).click();
+  await page.getByRole('button', { name: 'Ask', exact: true }).click();
+  await page.getByText(/Distant expert \(simulated\) has been asked/).waitFor();
+  await page.getByRole('button', { name: 'Side by side' }).waitFor();
+  await page.getByRole('button', { name: 'Side by side' }).click();
+  await page.getByText('Simulated: nobody looked. A real person would answer here.').first().waitFor();
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
+test('two devices of one person tell otherwise while apart: both keep everything, and end equal', async () => {
+  const [one, other] = [await rig.open(PHONE), await rig.open(PHONE)];
+  const id = await begin(one.page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the ford');
+  await tell(one.page, FUNGUS_TOLD);
+  await strip(one.page).waitFor();
+  await answer(one.page, 0);
+  await onRecord(one.page, id, (record) => record.readings.length === 1);
+  for (const { page } of [one, other]) {
+    await page.goto(`/find/${id}`);
+    await page.getByLabel('Where, in your own words').waitFor();
+  }
+  for (const { context } of [one, other]) await context.setOffline(true);
+  const where = async (page: Page, text: string) => {
+    await page.getByLabel('Where, in your own words').fill(text);
+    await page.getByLabel('Where, in your own words').blur();
+    await page.getByText(/Before: /).waitFor();
+  };
+  await where(one.page, 'At the ford, left bank');
+  await where(other.page, 'At the ford, right bank');
+  // While they are apart each says what waits.
+  await one.page.getByText('One entry waits to be sent').waitFor();
+  for (const { context } of [one, other]) await context.setOffline(false);
+  await onRecord(one.page, id, (record) => record.edits.length === 3);
+  for (const { page } of [one, other]) {
+    await page.goto(`/find/${id}`);
+    // The later one stands, by both; the earlier ones stay visible.
+    await page.getByText(/Before: “At the ford, left bank”, “By the ford”\./).waitFor();
+    expect(await page.getByLabel('Where, in your own words').inputValue()).toBe('At the ford, right bank');
+  }
+  for (const { context } of [one, other]) await context.close();
+});
+
+test('signing out leaves nothing of the notebook on the device', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/');
+  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.goto('/notebook');
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await page.getByRole('button', { name: 'Open it as Mirel Aschkar' }).waitFor();
+  expect(await page.getByRole('link', { name: /Penny bun/ }).count()).toBe(0);
+  await page.goto('/finds');
+  await page.getByText('Nothing has been found yet').waitFor();
+  await context.close();
+});
