@@ -31,6 +31,19 @@ async function unnamed(page: Page): Promise<void> {
   }
   await page.getByRole('heading', { name: 'What could it be?' }).scrollIntoViewIfNeeded();
 }
+/** Hands the phone to somebody beside, who sees one thing otherwise. */
+async function secondLook(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: 'Tam Werrin' }).waitFor({ timeout: 1000 }).catch(() => undefined);
+  await page.getByLabel('Name', { exact: true }).fill('Ilse');
+  await tap(page, 'Hand over the phone');
+  await tap(page, 'I have the phone');
+  for (let n = 0; !(await page.getByText('Thank you: all of it is read').isVisible()); n += 1) {
+    await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(n === 3 ? 1 : 0).click();
+    await page.waitForTimeout(600);
+  }
+  await tap(page, 'Side by side');
+  await page.getByRole('heading', { name: 'Both looks' }).waitFor();
+}
 const dim = (page: Page) => page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
 
 const SHOTS: readonly Shot[] = [
@@ -38,10 +51,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'new-find', path: '/new', before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() },
   { name: 'stage', path: '/find/demo-find-4/around' },
   { name: 'card-cap', path: '/find/demo-find-5/check', before: (page) => choose(page, /^Shape of the cap/) },
-  { name: 'card-leaf', path: '/find/demo-find-4/check', before: (page) => choose(page, /^Outline/) },
-  { name: 'card-stem', path: '/find/demo-find-4/check', before: async (page) => { await choose(page, /^Section of the stem/); await tap(page, 'They are on'); } },
   { name: 'check', path: '/find/demo-find-5/check' },
-  { name: 'bars', path: '/find/demo-find-5/check', before: (page) => tap(page, /^Deadly webcap/) },
   { name: 'check-wide', path: '/find/demo-find-5/check', size: WIDE },
   { name: 'check-dim', path: '/find/demo-find-5/check', first: dim },
   { name: 'side-by-side', path: '/find/demo-find-5/beside?other=cortinarius-rubellus' },
@@ -50,9 +60,12 @@ const SHOTS: readonly Shot[] = [
   { name: 'verdict-collect', path: '/find/demo-find-3/verdict' },
   { name: 'candidates', path: '/new', before: unnamed },
   { name: 'pieces', path: '/find/demo-find-1/pieces' },
-  { name: 'guide-wide', path: '/guide', size: WIDE },
   { name: 'taxon', path: '/taxon/allium-ursinum' },
   { name: 'eaten', path: '/eaten' },
+  { name: 'notebook-wide', path: '/notebook', size: WIDE },
+  { name: 'group', path: '/group/ostrel-walkers', before: (page) => tap(page, 'Show a code') },
+  { name: 'both-looks', path: '/find/demo-find-1/ask', before: secondLook },
+  { name: 'place', path: '/find/demo-find-4', before: (page) => page.getByRole('heading', { name: 'Where it was' }).scrollIntoViewIfNeeded() },
 ];
 
 const root = join(import.meta.dirname, '..');
