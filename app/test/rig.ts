@@ -3,6 +3,7 @@ import { inPlace, type Evaluator } from '../src/evaluate/client';
 import { guide } from '../src/evaluate/guide';
 import { Away, Refused, type Api, type Group } from '../src/store/api';
 import { inOrder, NotKept, type Device, type Refusal } from '../src/store/device';
+import type { Album, Picture } from '../src/store/pictures';
 import type { Person } from '../src/store/slices';
 import { makeStore } from '../src/store/store';
 
@@ -13,7 +14,7 @@ export function rig(evaluator: Evaluator = inPlace) {
   const sent: Entry[] = [];
   const server = {
     away: false, refuse: undefined as Entry['kind'] | undefined, signedIn: true, demo: true, groups: [] as Group[], who: 'mirel',
-    now: '2026-09-14T07:40:00.000Z', guideVersion: guide.version, newerFrom: undefined as number | undefined,
+    now: '2026-09-14T07:40:00.000Z', guideVersion: guide.version, newerFrom: undefined as number | undefined, partsLeft: Infinity,
     /** What another device told, as the server has it. */
     told: (entry: Entry) => { stream.push({ entry, seq: stream.length + 1 }); const record = applyEntry(onServer.get(entry.find), entry); if (record) onServer.set(entry.find, record); },
   };
@@ -25,6 +26,9 @@ export function rig(evaluator: Evaluator = inPlace) {
     }
   }));
   const signedIn = () => { if (!server.signedIn) throw new Refused(401, 'not-signed-in', 'Sign in first.'); };
+  const bytes = new Map<string, number[]>();
+  const parts: [string, number][] = [];
+  const sizeOf = (id: string) => [...onServer.values()].flatMap((r) => r.pictures).find((p) => p.id === id)?.size ?? 0;
   const api: Api = {
     me: () => here(() => {
       signedIn();
@@ -48,7 +52,31 @@ export function rig(evaluator: Evaluator = inPlace) {
       const page = stream.slice(after, after + 50).filter(({ seq }) => seq < (server.newerFrom ?? Infinity));
       return { entries: page, last: stream.length, newer: server.newerFrom !== undefined };
     }),
+    received: (id) => here(() => ({ received: bytes.get(id)?.length ?? 0, size: sizeOf(id) })),
+    sendPart: (id, from, part) => {
+      // The connection breaks off after so many parts.
+      if (server.partsLeft-- <= 0) server.away = true;
+      return here(() => {
+        if (from === (bytes.get(id)?.length ?? 0)) bytes.set(id, [...bytes.get(id) ?? [], ...part]);
+        parts.push([id, from]);
+        return { received: bytes.get(id)?.length ?? 0, size: sizeOf(id) };
+      });
+    },
+    picture: (id) => here(() => {
+      const held = bytes.get(id);
+      if (!held) throw new Refused(404, 'not-here-yet', 'This picture is still on its way.');
+      return new Blob([new Uint8Array(held)]);
+    }),
     ask: () => here(() => undefined),
+  };
+  const pictures = new Map<string, Picture>();
+  const album: Album = {
+    keep: (picture) => { pictures.set(picture.id, picture); return Promise.resolve(); },
+    drop: (id) => { pictures.delete(id); return Promise.resolve(); },
+    of: (find) => Promise.resolve([...pictures.values()].filter((p) => p.find === find)),
+    unsent: () => Promise.resolve([...pictures.values()].filter((p) => p.told === true && p.sent !== true)),
+    markSent: (id) => { pictures.set(id, { ...pictures.get(id)!, sent: true }); return Promise.resolve(); },
+    clear: () => { pictures.clear(); return Promise.resolve(); },
   };
   const kept = new Map<string, Entry>();
   const records = new Map<string, FindRecord>();
@@ -103,6 +131,6 @@ export function rig(evaluator: Evaluator = inPlace) {
     },
   };
   let time = Date.UTC(2030, 0, 1);
-  const open = () => makeStore({ api, device, evaluator, clock: () => { time += 1; return time; } });
-  return { server, storage, sent, kept, here: records, own, records: onServer, stream, open, store: open() };
+  const open = () => makeStore({ api, device, album: () => Promise.resolve(album), evaluator, clock: () => { time += 1; return time; } });
+  return { server, storage, sent, kept, here: records, own, records: onServer, stream, pictures, bytes, parts, open, store: open() };
 }

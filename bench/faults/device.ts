@@ -37,6 +37,7 @@ export class SimulatedDevice {
     return makeStore({
       api: http((path, init) => (dead.yes ? never() : this.send(path, init))),
       device: mortal({ ...notebook(NO_STORAGE, `pause-${this.name}`, DEXIE), ...(this.forgetful ? { put: () => Promise.resolve() } : {}) }, dead),
+      album: never,
       evaluator: NO_EVALUATOR,
       clock: () => Date.now() + this.clockOff,
     });

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { decide, taxonContent } from '@pause/core';
 import { allUsual, at, followChecks, guide } from '../../core/test/finds';
+import { bytesHash } from '@pause/core/notebook';
 import { AUTH_PATHS } from '../src/accounts';
 import { routes, type Services } from '../src/http/routes';
 import { startServer, type RunningServer } from '../src/start';
@@ -22,15 +23,15 @@ const PLACE = 'Behind the weir at Karrow';
 async function ask(as: ActorName, method: string, path: string, body?: unknown, more: Record<string, string> = {}) {
   const response = await fetch(`${server.url}/api/v1${path}`, {
     method,
-    headers: { ...(as === 'nobody' ? {} : { cookie: people[as].cookie }), ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...more },
-    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-  });
+    headers: { ...(as === 'nobody' ? {} : { cookie: people[as].cookie }), ...(body === undefined ? {} : { 'content-type': body instanceof Uint8Array ? 'application/octet-stream' : 'application/json' }), ...more },
+    ...(body === undefined ? {} : { body: body instanceof Uint8Array ? body : JSON.stringify(body) }),
+  } as RequestInit);
   if (response.headers.get('content-type')?.startsWith('text/event-stream')) {
     await response.body?.cancel();
     return { status: response.status, body: {} as Json, text: '' };
   }
   const text = await response.text();
-  return { status: response.status, text, body: (text ? JSON.parse(text) : {}) as Json };
+  return { status: response.status, text, body: (text && response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : {}) as Json };
 }
 const push = (as: ActorName, entries: readonly unknown[]) => ask(as, 'POST', '/sync/push', { entries });
 const entry = (find: string, kind: string, body: Json) => ({ find, kind, body: { id: randomUUID(), at: at(5), ...body } });
@@ -98,6 +99,17 @@ const reader = (path: (find: string) => string, body?: (as: ActorName, of: Await
   may: shared ? IN_GROUP : ['member'],
   others: shared ? NOT_THERE : { ...NOT_THERE, young: 404, keeper: 404 },
 }));
+const BYTES = Buffer.from('not really a photo, but bytes all the same');
+/** A picture that a member told of a find of the group; with `sent`, its bytes too. */
+async function pictured(sent = false): Promise<{ id: string; find: string }> {
+  const { find: of } = await find('member', true);
+  const told = entry(of, 'pictures', { by: idOf('member'), picture: 'photo', type: 'image/jpeg', size: BYTES.length, content: bytesHash(BYTES) });
+  expect(((await push('member', [told])).body.results as Json[])[0]?.status).toBe('added');
+  const { id } = told.body as { id: string };
+  if (sent) expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, BYTES)).status).toBe(200);
+  return { id, find: of };
+}
+const viewer = (path: (id: string) => string, sent = false): Row[] => [{ of: 'a picture in the group', ask: async () => ({ path: path((await pictured(sent)).id) }), may: IN_GROUP, others: NOT_THERE }];
 const member = (path: () => string): Row[] => [{ of: 'the group', ask: () => ({ path: path() }), may: IN_GROUP, others: NOT_THERE }];
 const keeper = (path: () => string, body: () => unknown): Row[] => [{ of: 'the group', ask: () => ({ path: path(), body: body() }), may: ['keeper'], others: { ...NOT_THERE, young: 403, member: 403 } }];
 const addTo = (kind: string, body: (as: ActorName, of: Awaited<ReturnType<typeof find>>) => Json) => reader((id) => `/finds/${id}/${kind}`, (as, of) => ({ id: randomUUID(), at: at(60), ...body(as, of) }));
@@ -132,6 +144,11 @@ const TABLE: Readonly<Record<string, readonly Row[]>> = {
   'post /finds/:find/asks': addTo('asks', (as, { piece }) => ({ by: idOf(as), of: idOf('former'), here: true, piece, characters: ['cap.shape'] })),
   'post /finds/:find/reveals': addTo('reveals', (as) => ({ by: idOf(as) })),
   'post /finds/:find/edits': addTo('edits', (as) => ({ field: 'note', value: 'Damp.', by: idOf(as) })),
+  'post /finds/:find/pictures': addTo('pictures', (as) => ({ by: idOf(as), picture: 'photo', type: 'image/jpeg', size: 5, content: 'a'.repeat(64) })),
+  'post /finds/:find/drops': addTo('drops', (as) => ({ by: idOf(as), picture: 'none' })),
+  'get /pictures/:picture': viewer((id) => `/pictures/${id}`, true),
+  'get /pictures/:picture/received': viewer((id) => `/pictures/${id}/received`),
+  'put /pictures/:picture': [{ of: 'a member’s picture in the group', ask: async () => ({ path: `/pictures/${(await pictured()).id}?from=0`, body: new Uint8Array([1, 2]) }), may: ['member'], others: { ...NOT_THERE, young: 403, keeper: 403 } }],
   'post /groups': person('/groups', () => ({ id: randomUUID(), name: 'Another' })),
   'get /groups/:group': member(() => `/groups/${group}`),
   'patch /groups/:group': keeper(() => `/groups/${group}`, () => ({ name: 'The Karrow walkers' })),
@@ -268,6 +285,44 @@ describe('a place', () => {
     // What is chosen later counts for what was told before, too.
     await choose('member', id, 'others', 'nothing');
     expect((await ask('keeper', 'GET', `/finds/${id}`)).text).not.toContain('46.55');
+  });
+});
+
+describe('a picture', () => {
+  const part = (id: string, from: number, to?: number, as: ActorName = 'member') => ask(as, 'PUT', `/pictures/${id}?from=${from}`, BYTES.subarray(from, to));
+
+  test('comes in parts, goes on where it broke off, and is there when all of it is', async () => {
+    const { id } = await pictured();
+    expect((await part(id, 0, 10)).body).toEqual({ received: 10, size: BYTES.length });
+    expect((await part(id, 0, 10)).body).toEqual({ received: 10, size: BYTES.length });
+    expect((await ask('keeper', 'GET', `/pictures/${id}`)).status).toBe(404);
+    expect(await part(id, 20)).toMatchObject({ status: 409, body: { received: 10, errors: [{ field: 'from' }] } });
+    expect((await ask('member', 'GET', `/pictures/${id}/received`)).body).toEqual({ received: 10, size: BYTES.length });
+    expect((await part(id, 10)).body).toEqual({ received: BYTES.length, size: BYTES.length });
+    const got = await fetch(`${server.url}/api/v1/pictures/${id}`, { headers: { cookie: people.keeper.cookie } });
+    expect([got.headers.get('content-type'), got.headers.get('content-security-policy'), got.headers.get('x-content-type-options')]).toEqual(['image/jpeg', expect.stringMatching(/sandbox/), 'nosniff']);
+    expect(Buffer.from(await got.arrayBuffer()).equals(BYTES)).toBe(true);
+  });
+
+  test('is not taken where it is something else than was told, or holds what the camera wrote', async () => {
+    const { id } = await pictured();
+    expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, Buffer.alloc(BYTES.length, 7))).body).toEqual({ received: 0, size: BYTES.length });
+    expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, Buffer.alloc(BYTES.length + 1))).status).toBe(422);
+    const camera = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe1, 0, 20]), Buffer.from('Exif\0\0MM', 'latin1')]);
+    expect(await ask('member', 'PUT', `/pictures/${id}?from=0`, camera)).toMatchObject({ status: 422, body: { errors: [{ field: 'body', reason: expect.stringMatching(/camera/) as string }] } });
+    expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, { bytes: 1 })).status).toBe(415);
+    expect((await ask('member', 'GET', `/pictures/${id}/received`)).body).toMatchObject({ received: 0 });
+  });
+
+  test('is taken out again only by whoever made it, and then by nobody seen', async () => {
+    const { id, find: of } = await pictured(true);
+    const drop = (as: ActorName) => push(as, [entry(of, 'drops', { by: idOf(as), picture: id })]);
+    expect(((await drop('keeper')).body.results as Json[])[0]?.status).toBe('refused');
+    expect((await ask('keeper', 'GET', `/pictures/${id}`)).status).toBe(200);
+    expect(((await drop('member')).body.results as Json[])[0]?.status).toBe('added');
+    expect((await ask('keeper', 'GET', `/pictures/${id}`)).status).toBe(404);
+    expect((await ask('member', 'GET', `/pictures/${id}`)).status).toBe(404);
+    expect(await database.db.selectFrom('picture_parts').select('at_byte').where('picture_id', '=', id).execute()).toEqual([]);
   });
 });
 

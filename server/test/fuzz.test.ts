@@ -32,7 +32,7 @@ async function rows(): Promise<string> {
 /** Addresses of somebody else's things, of nothing, and of nonsense. */
 const PARTS: Readonly<Record<string, readonly string[]>> = {
   find: ['demo-find-1', 'demo-find-3', 'none', '..%2f..%2fetc', '%00', SCRIPT, "' or 1=1 --", 'x'.repeat(3000)],
-  group: ['ostrel-walkers', 'none', SCRIPT, "'; drop table entries; --"], person: ['mirel', 'none', SCRIPT], version: ['0', SCRIPT, '%00'], name: ['guide2', '__proto__', 'constructor'],
+  group: ['ostrel-walkers', 'none', SCRIPT, "'; drop table entries; --"], person: ['mirel', 'none', SCRIPT], picture: ['none', '%00', SCRIPT], taxon: ['none', SCRIPT], version: ['0', SCRIPT, '%00'], name: ['guide2', '__proto__', 'constructor'],
 };
 const filled = (path: string, pick: number) => path.replace(/:(\w+)/g, (_, name: string) => {
   const parts = PARTS[name] ?? ['x'];

@@ -67,7 +67,7 @@ export default function Layout() {
   const open = useCallback(() => {
     setLoaded(undefined);
     loadGuide().then((guide) => {
-      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage), counts: keptCounts(window.localStorage) });
+      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage), counts: keptCounts(window.localStorage) });
       keepOwn(store);
       setLoaded(store);
     }, () => setLoaded('failed'));

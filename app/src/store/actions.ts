@@ -142,7 +142,7 @@ function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
       void dispatch(flush());
       return true;
     }).catch((error: unknown) => {
-      dispatch(outbox.actions.notKept(message(error)));
+      dispatch(outbox.actions.noted({ notKept: message(error) }));
       return false;
     });
     running.lastTold = turn;
@@ -166,13 +166,13 @@ function stamped(entries: readonly Entry[]): Thunk<Promise<Entry[]>> {
 export function openOutbox(): Thunk<Promise<void>> {
   return async (dispatch, _, { device }) => {
     dispatch(outbox.actions.outboxOpened(await device.waiting()));
-    dispatch(outbox.actions.refusedBefore(await device.refused()));
+    dispatch(outbox.actions.noted({ refused: await device.refused() }));
   };
 }
 
 /** What was not kept has been read. */
 export function acknowledgeNotKept(): Thunk {
-  return (dispatch) => dispatch(outbox.actions.notKeptSeen());
+  return (dispatch) => dispatch(outbox.actions.noted({ notKept: undefined }));
 }
 
 /** What was refused has been read; the finds concerned are shown as they are on record. */
@@ -180,7 +180,7 @@ export function acknowledgeRefusals(): Thunk<Promise<void>> {
   return async (dispatch, getState, { device }) => {
     const concerned = new Set(getState().outbox.refused.map(({ entry }) => entry.find));
     await device.forgetRefused();
-    dispatch(outbox.actions.refusalSeen());
+    dispatch(outbox.actions.noted({ refused: [] }));
     for (const id of concerned) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
   };
 }

@@ -51,15 +51,16 @@ export interface Api {
   about(): Promise<{ readonly demo: boolean; readonly now: string }>;
   push(entries: readonly Entry[]): Promise<readonly Sent[]>;
   pull(stream: string, after: number): Promise<Pulled>;
+  /** How much of a picture's bytes the server has. */
+  received(picture: string): Promise<{ readonly received: number; readonly size: number }>;
+  sendPart(picture: string, from: number, bytes: Uint8Array<ArrayBuffer>): Promise<{ readonly received: number; readonly size: number }>;
+  /** @throws Refused 404 while it is on its way */
+  picture(id: string): Promise<Blob>;
   /** Asks something else of the server; parsing the answer is up to the caller. */
   readonly ask: (method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown) => Promise<unknown>;
 }
 
 /** The server over HTTP; what talks to it is fetched when it is first asked something. */
-export const httpApi: Api = {
-  me: async () => (await import('./outside')).http().me(),
-  about: async () => (await import('./outside')).http().about(),
-  push: async (entries) => (await import('./outside')).http().push(entries),
-  pull: async (stream, after) => (await import('./outside')).http().pull(stream, after),
-  ask: async (method, path, body) => (await import('./outside')).http().ask(method, path, body),
-};
+export const httpApi = new Proxy({} as Api, {
+  get: (_, name: keyof Api) => async (...given: never[]) => ((await import('./outside')).http()[name] as (...all: never[]) => unknown)(...given),
+});

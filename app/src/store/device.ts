@@ -94,8 +94,7 @@ export function browserDevice(storage: Storage): Device {
       return nothingKept;
     });
   };
-  return Object.fromEntries(Object.keys(nothingKept).map((name) => [name, async (...given: unknown[]) => {
-    const held = await device() as unknown as Record<string, (...all: unknown[]) => Promise<unknown>>;
-    return held[name]?.(...given);
-  }])) as unknown as Device;
+  return new Proxy(nothingKept, {
+    get: (_, name: keyof Device) => async (...given: never[]) => ((await device())[name] as (...all: never[]) => unknown)(...given),
+  });
 }

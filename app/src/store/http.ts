@@ -29,16 +29,16 @@ const Page = z.object({ entries: z.array(z.looseObject({ seq: z.number(), number
 const WAIT_MS = 15_000;
 type Send = (path: string, init: RequestInit) => Promise<Response>;
 
-async function askBy(send: Send, method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<unknown> {
-  let response: Response;
+async function reach(send: Send, path: string, init: RequestInit): Promise<Response> {
   try {
-    response = await send(`/api/v1${path}`, {
-      method, signal: AbortSignal.timeout(WAIT_MS),
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-    });
+    return await send(`/api/v1${path}`, { ...init, signal: AbortSignal.timeout(WAIT_MS) });
   } catch {
     throw new Away('The server does not answer.');
   }
+}
+
+/** What an answer says. @throws Refused, or Away where trying again may help */
+async function saidBy(response: Response): Promise<unknown> {
   const text = await response.text().catch(() => { throw new Away('The server’s answer broke off.'); });
   let said: unknown;
   try {
@@ -53,6 +53,12 @@ async function askBy(send: Send, method: 'GET' | 'POST' | 'PATCH' | 'DELETE', pa
   if (response.status >= 500 || response.status === 429) throw new Away(title);
   throw new Refused(response.status, problem?.type.replace('urn:pause:problem:', '') ?? 'unknown', title, problem?.errors);
 }
+
+async function askBy(send: Send, method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<unknown> {
+  return saidBy(await reach(send, path, { method, ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }) }));
+}
+
+const Received = z.object({ received: z.number().int().nonnegative(), size: z.number().int().positive() });
 
 /** What is not as it should be comes from a server of another time: nothing is taken of it. */
 function believed<S extends z.ZodType>(schema: S, said: unknown): z.infer<S> {
@@ -80,6 +86,15 @@ export function http(send: Send = (path, init) => fetch(path, init)): Api {
         last, newer: end >= 0,
         entries: read.slice(0, end < 0 ? read.length : end).flatMap(({ seq, number, parsed }) => ('entry' in parsed ? [{ seq, number, entry: parsed.entry }] : [])),
       };
+    },
+    received: async (picture) => believed(Received, await ask('GET', `/pictures/${encodeURIComponent(picture)}/received`)),
+    sendPart: async (picture, from, bytes) => believed(Received, await saidBy(await reach(send, `/pictures/${encodeURIComponent(picture)}?from=${from}`, {
+      method: 'PUT', headers: { 'content-type': 'application/octet-stream' }, body: bytes,
+    }))),
+    picture: async (id) => {
+      const response = await reach(send, `/pictures/${encodeURIComponent(id)}`, {});
+      if (!response.ok) throw new Refused(response.status, 'not-here-yet', 'This picture is still on its way.');
+      return response.blob().catch(() => { throw new Away('The server’s answer broke off.'); });
     },
     ask,
   };

@@ -1,40 +1,58 @@
+import type { CharacterId } from '@pause/core';
 import type { Dexie, Table } from 'dexie';
 
-/** A photo or a sketch of a find. Kept on this device, beside the find. */
+/** A photo or a sketch of a find. */
 export interface Picture {
   readonly id: string;
   readonly find: string;
   readonly kind: 'photo' | 'sketch';
   /** What was being looked at when it was made. */
-  readonly character?: string;
+  readonly character?: CharacterId;
   readonly at: string;
   readonly image: Blob;
+  /** Who made it; left out: whoever holds this device. */
+  readonly by?: string;
+  /** It is on record with the find, and its bytes are to go to the server; and whether they all have. */
+  readonly told?: boolean;
+  readonly sent?: boolean;
   /** Where the camera says it was taken; only where the person wanted it kept. */
   readonly place?: { readonly latitude: number; readonly longitude: number };
 }
 
-type Album = Dexie & { readonly pictures: Table<Picture, string> };
-let album: Promise<Album> | undefined;
+type Holding = Dexie & { readonly pictures: Table<Picture, string> };
+let holding: Promise<Holding> | undefined;
 
 /** What keeps pictures is fetched when the first one is wanted. */
-function opened(): Promise<Album> {
-  album ??= import('dexie').then(({ Dexie: Base }) => {
-    const made = new Base('pause-pictures') as Album;
+function opened(): Promise<Holding> {
+  holding ??= import('dexie').then(({ Dexie: Base }) => {
+    const made = new Base('pause-pictures') as Holding;
     made.version(1).stores({ pictures: 'id, find' });
     return made;
   });
-  album.catch(() => { album = undefined; });
-  return album;
+  holding.catch(() => { holding = undefined; });
+  return holding;
 }
 
-export async function keepPicture(picture: Picture): Promise<void> {
-  await (await opened()).pictures.add(picture);
+/** Photos and sketches on this device, in a database of their own: they are large, and nothing is decided by them. */
+export interface Album {
+  keep(picture: Picture): Promise<void>;
+  drop(id: string): Promise<void>;
+  /** Of a find, oldest first. */
+  of(find: string): Promise<Picture[]>;
+  /** Those that are on record and whose bytes have not all gone yet. */
+  unsent(): Promise<Picture[]>;
+  markSent(id: string): Promise<void>;
+  clear(): Promise<void>;
 }
-export async function dropPicture(id: string): Promise<void> {
-  await (await opened()).pictures.delete(id);
-}
-/** Pictures of a find, oldest first. */
-export async function picturesOf(find: string): Promise<Picture[]> {
-  const all = await (await opened()).pictures.where('find').equals(find).toArray();
-  return all.sort((a, b) => (a.at < b.at ? -1 : 1));
-}
+
+export const album: Album = {
+  keep: async (picture) => { await (await opened()).pictures.put(picture); },
+  drop: async (id) => (await opened()).pictures.delete(id),
+  of: async (find) => {
+    const all = await (await opened()).pictures.where('find').equals(find).toArray();
+    return all.sort((a, b) => (a.at < b.at ? -1 : 1));
+  },
+  unsent: async () => (await opened()).pictures.filter((picture) => picture.told === true && picture.sent !== true).toArray(),
+  markSent: async (id) => { await (await opened()).pictures.update(id, { sent: true }); },
+  clear: async () => (await opened()).pictures.clear(),
+};

@@ -112,11 +112,13 @@ interface OutboxState {
   /** The last try did not reach the server. */
   readonly away: boolean;
   /** Why the last thing told was not kept on this device, and so does not count. */
-  readonly notKept?: string;
+  readonly notKept?: string | undefined;
   /** When the server was last heard of, by this device's clock. */
   readonly heardAt?: number | undefined;
   /** How many entries of the notebook are here, of how many, while it is being fetched. */
-  readonly fetching?: { readonly here: number; readonly all: number };
+  readonly fetching?: { readonly here: number; readonly all: number } | undefined;
+  /** Photos and sketches on their way: how many are left, and how much of the one that goes now has gone, from 0 to 1. */
+  readonly pictures?: { readonly left: number; readonly share: number } | undefined;
   /** How many minutes this device's clock is ahead of the server's, where that is too much to be let pass. */
   readonly clockOff?: number | undefined;
   /** Somebody told something with a newer application, which cannot be read here. */
@@ -138,21 +140,14 @@ export const outbox = createSlice({
     outboxOpened: (state, { payload }: PayloadAction<readonly Entry[]>): OutboxState => (
       { ...state, waiting: [...payload.filter((entry) => !state.waiting.some((other) => same(entry, other))), ...(state.waiting as readonly Entry[])] }
     ),
-    notKept: (state, { payload }: PayloadAction<string>): OutboxState => ({ ...state, notKept: payload }),
-    notKeptSeen: ({ notKept: _, ...state }): OutboxState => state,
-    sendingStarted: (state): OutboxState => ({ ...state, sending: true }),
     sent: (state, { payload }: PayloadAction<{ arrived: readonly Entry[]; refused: readonly Refusal[] }>): OutboxState => {
       const gone = [...payload.arrived, ...payload.refused.map(({ entry }) => entry)];
       return { ...state, away: false, waiting: state.waiting.filter((entry) => !gone.some((other) => same(entry, other))), refused: [...state.refused, ...payload.refused] };
     },
-    refusedBefore: (state, { payload }: PayloadAction<readonly Refusal[]>): OutboxState => ({ ...state, refused: payload }),
-    /** Entries that wait are told by somebody else by now. */
-    waitingRetold: (state, { payload }: PayloadAction<readonly Entry[]>): OutboxState => ({ ...state, waiting: payload }),
-    told: (state, { payload }: PayloadAction<Pick<OutboxState, 'heardAt' | 'clockOff' | 'otherGuide' | 'newerTold' | 'notTaken'>>): OutboxState => ({ ...state, away: false, ...payload }),
-    fetched: ({ fetching: _, ...state }, { payload }: PayloadAction<OutboxState['fetching']>): OutboxState => ({ ...state, ...(payload ? { fetching: payload } : {}) }),
-    sendingAway: (state): OutboxState => ({ ...state, away: true }),
-    sendingEnded: (state): OutboxState => ({ ...state, sending: false }),
-    refusalSeen: (state): OutboxState => ({ ...state, refused: [] }),
+    /** What became known of it. */
+    noted: (state, { payload }: PayloadAction<Partial<OutboxState>>): OutboxState => ({ ...state, ...payload }),
+    /** The server was heard of. */
+    told: (state, { payload }: PayloadAction<Partial<OutboxState>>): OutboxState => ({ ...state, away: false, ...payload }),
   },
   extraReducers: (builder) => {
     builder.addCase(finds.actions.entryMade, (state, { payload }): OutboxState => (

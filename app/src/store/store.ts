@@ -4,6 +4,7 @@ import type { Evaluator } from '../evaluate/client';
 import type { Api } from './api';
 import { counts } from './counts';
 import type { Device } from './device';
+import type { Album } from './pictures';
 import { look, type LookSettings } from './look';
 import { finds, list, me, outbox } from './slices';
 import { update } from './update';
@@ -12,6 +13,8 @@ import { update } from './update';
 export interface Outside {
   readonly api: Api;
   readonly device: Device;
+  /** Photos and sketches; fetched when the first is wanted. */
+  readonly album: () => Promise<Album>;
   readonly evaluator: Evaluator;
   readonly clock: () => number;
 }
@@ -24,12 +27,13 @@ export interface Running {
   /** Everything that a connection is for, while it goes on, and whether it was asked for once more meanwhile. */
   syncing: Promise<boolean> | undefined;
   again: boolean;
+  sendingPictures: boolean;
   retry: ReturnType<typeof setTimeout> | undefined;
 }
 
 /** @param kept what this device kept for itself: how it shows Pause, and what was counted */
 export function makeStore(outside: Outside, kept?: { readonly look: LookSettings; readonly counts: ReturnType<typeof counts.reducer> }) {
-  const running: Running = { lastTold: Promise.resolve(), lastInstant: 0, syncing: undefined, again: false, retry: undefined };
+  const running: Running = { lastTold: Promise.resolve(), lastInstant: 0, syncing: undefined, again: false, sendingPictures: false, retry: undefined };
   return configureStore({
     reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, outbox: outbox.reducer, look: look.reducer, counts: counts.reducer, update: update.reducer },
     ...(kept ? { preloadedState: kept } : {}),

@@ -14,7 +14,7 @@ const CLOCK_OFF_MS = 5 * 60_000;
 
 function away(): Thunk {
   return (dispatch, _, { running }) => {
-    dispatch(outbox.actions.sendingAway());
+    dispatch(outbox.actions.noted({ away: true }));
     clearTimeout(running.retry);
     running.retry = setTimeout(() => void dispatch(syncAll()), RETRY_MS);
   };
@@ -24,7 +24,7 @@ function away(): Thunk {
 export function flush(): Thunk<Promise<void>> {
   return async (dispatch, getState, { api, device, running }) => {
     if (getState().outbox.sending || getState().me.person?.account !== true) return;
-    dispatch(outbox.actions.sendingStarted());
+    dispatch(outbox.actions.noted({ sending: true }));
     clearTimeout(running.retry);
     try {
       for (let batch = getState().outbox.waiting.slice(0, AT_ONCE); batch.length > 0; batch = getState().outbox.waiting.slice(0, AT_ONCE)) {
@@ -48,7 +48,50 @@ export function flush(): Thunk<Promise<void>> {
       if (error instanceof Refused && error.status === 401) dispatch(me.actions.notSignedIn({ demo: false }));
       else dispatch(away());
     } finally {
-      dispatch(outbox.actions.sendingEnded());
+      dispatch(outbox.actions.noted({ sending: false }));
+    }
+    if (getState().outbox.waiting.length === 0) void dispatch(sendPictures());
+  };
+}
+
+const PART_BYTES = 128 * 1024;
+
+/** The bytes of photos and sketches, after what is on record of them: in parts, going on where it broke off. Nothing else waits for it. */
+export function sendPictures(): Thunk<Promise<void>> {
+  return async (dispatch, getState, { api, album, running }) => {
+    if (running.sendingPictures || getState().me.person?.account !== true) return;
+    running.sendingPictures = true;
+    try {
+      const all = await album();
+      const waiting = new Set(getState().outbox.waiting.map((entry) => entry.body.id));
+      const ready = (await all.unsent()).filter(({ id }) => !waiting.has(id));
+      for (const [index, { id, image }] of ready.entries()) {
+        const bytes = new Uint8Array(await image.arrayBuffer());
+        await dispatch(sendBytes(id, bytes, (share) => outbox.actions.noted({ pictures: { left: ready.length - index, share } })));
+        await all.markSent(id);
+      }
+    } catch (error) {
+      // Without a connection, or where this browser keeps no pictures: another time.
+      if (error instanceof Away) dispatch(away());
+    } finally {
+      running.sendingPictures = false;
+      dispatch(outbox.actions.noted({ pictures: undefined }));
+    }
+    function sendBytes(id: string, bytes: Uint8Array<ArrayBuffer>, going: (share: number) => ReturnType<typeof outbox.actions.noted>): Thunk<Promise<void>> {
+      return async () => {
+        try {
+          let { received, size } = await api.received(id);
+          for (let begunAnew = 0; received < size && begunAnew < 2;) {
+            dispatch(going(received / size));
+            const before = received;
+            ({ received, size } = await api.sendPart(id, received, bytes.slice(received, received + PART_BYTES)));
+            if (received <= before) begunAnew += 1;
+          }
+        } catch (error) {
+          // Taken out again meanwhile, or refused: sending it again will not help.
+          if (!(error instanceof Refused)) throw error;
+        }
+      };
     }
   };
 }
@@ -81,6 +124,7 @@ function syncOnce(): Thunk<Promise<boolean>> {
       await dispatch(flush());
       if (getState().outbox.away) return false;
       for (const { id, last } of told.streams) await dispatch(pullStream(id, last));
+      void dispatch(sendPictures());
       return true;
     } catch (error) {
       if (error instanceof Refused && error.status === 401) {
@@ -116,7 +160,7 @@ function staysHere(): Thunk<Promise<void>> {
 
 /** This device is the account's: what was told on it before goes to it; what another account had here is forgotten, once nothing of it waits. */
 function becomes({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: number): Thunk<Promise<void>> {
-  return async (dispatch, getState, { clock, device }) => {
+  return async (dispatch, getState, { album, clock, device }) => {
     const was = getState().me.person;
     // The answer was on its way for as long as nobody knows; the middle is nearest.
     const off = Date.parse(now) - (asked_at + clock()) / 2;
@@ -124,9 +168,12 @@ function becomes({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: n
     const person: Person = { id, name, demo, groups: [...groups], account: true, offsetMs: demo || wrong ? off : 0 };
     if (was && was.id !== id) {
       if (was.account && getState().outbox.waiting.length > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
-      if (was.account) await device.clear();
+      if (was.account) {
+        await device.clear();
+        await (await album()).clear().catch(() => undefined);
+      }
       else await device.adopt(was.id, id);
-      dispatch(outbox.actions.waitingRetold(await device.waiting()));
+      dispatch(outbox.actions.noted({ waiting: await device.waiting() }));
     }
     await device.keepPerson(person);
     dispatch(me.actions.meLoaded(person));
@@ -144,7 +191,7 @@ function pullStream(stream: string, last: number): Thunk<Promise<void>> {
     const touched = new Set<string>();
     try {
       while (here < all) {
-        if (all - from > AT_ONCE) dispatch(outbox.actions.fetched({ here: here - from, all: all - from }));
+        if (all - from > AT_ONCE) dispatch(outbox.actions.noted({ fetching: { here: here - from, all: all - from } }));
         const page = await api.pull(stream, here);
         if (page.entries.length > 0) for (const id of await device.take({ stream, entries: page.entries })) touched.add(id);
         here = page.entries.at(-1)?.seq ?? here;
@@ -156,7 +203,7 @@ function pullStream(stream: string, last: number): Thunk<Promise<void>> {
         if (page.entries.length === 0) break;
       }
     } finally {
-      dispatch(outbox.actions.fetched(undefined));
+      dispatch(outbox.actions.noted({ fetching: undefined }));
       if (touched.size > 0) {
         for (const id of touched) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
         if (getState().list.status === 'ready') await dispatch(loadList());

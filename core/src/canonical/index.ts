@@ -42,3 +42,8 @@ export function sameValue(a: unknown, b: unknown): boolean {
 export function contentHash(value: unknown): string {
   return bytesToHex(sha256(utf8ToBytes(canonicalJson(value))));
 }
+
+/** SHA-256 (FIPS 180-4) of bytes, as 64 lower-case hexadecimal digits. */
+export function bytesHash(bytes: Uint8Array): string {
+  return bytesToHex(sha256(bytes));
+}

@@ -55,7 +55,7 @@ export function applyEntry(record: FindRecord | undefined, entry: Entry): FindRe
   const stamped = stamp === undefined ? {} : { stamp };
   if (entry.kind === 'finds') {
     return record ?? {
-      ...entry.body, pieces: [], targets: [], told: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [], edits: [], consents: [], asks: [], reveals: [],
+      ...entry.body, pieces: [], targets: [], told: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [],
     };
   }
   if (!record) return undefined;
@@ -102,6 +102,10 @@ export function applyEntry(record: FindRecord | undefined, entry: Entry): FindRe
       return { ...record, asks: placed(record.asks, entry.body, idOf) };
     case 'reveals':
       return { ...record, reveals: placed(record.reveals, entry.body, idOf) };
+    case 'pictures':
+      return { ...record, pictures: placed(record.pictures, entry.body, idOf) };
+    case 'drops':
+      return { ...record, drops: placed(record.drops, entry.body, idOf) };
     case 'edits': {
       const whole = { ...record, edits: placed(record.edits, { ...entry.body, ...stamped }, idOf) };
       const { placeNote: _, ...rest } = whole;

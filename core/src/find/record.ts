@@ -73,6 +73,22 @@ export type Ask = z.infer<typeof Ask>;
 export const Reveal = z.strictObject(made);
 export type Reveal = z.infer<typeof Reveal>;
 
+/** A photo or a sketch of a find: what it is, and by which its bytes are known; they go by a way of their own. */
+export const PictureEntry = z.strictObject({
+  ...made,
+  picture: z.enum(['photo', 'sketch']),
+  /** What was being looked at when it was made. */
+  character: CharacterId.optional(),
+  type: z.enum(['image/jpeg', 'image/png', 'image/webp', 'image/svg+xml']),
+  /** In bytes. */
+  size: z.number().int().min(1).max(6_000_000),
+  /** SHA-256 of the bytes. */
+  content: z.string().regex(/^[0-9a-f]{64}$/, '64 hexadecimal digits'),
+});
+export type PictureEntry = z.infer<typeof PictureEntry>;
+/** Whoever made a picture takes it out again: its bytes are gone, and that there was one stays visible. */
+export const Drop = z.strictObject({ ...made, picture: z.string().min(1).max(64) });
+
 export const FindRecord = z.strictObject({
   id,
   number: z.number().int().positive().optional(),
@@ -98,6 +114,8 @@ export const FindRecord = z.strictObject({
   consents: z.array(Consent).default([]),
   asks: z.array(Ask).default([]),
   reveals: z.array(Reveal).default([]),
+  pictures: z.array(PictureEntry).default([]),
+  drops: z.array(Drop).default([]),
 });
 export type FindRecord = z.infer<typeof FindRecord>;
 

@@ -3,3 +3,4 @@ export * from './entry';
 export * from './stamp';
 export * from './place';
 export * from '../find/record';
+export { bytesHash } from '../canonical';

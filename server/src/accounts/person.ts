@@ -45,6 +45,7 @@ export async function deletePerson(db: Db, person: string, name: string): Promis
     await leaveAll(transaction, await actorOf(transaction, person));
     await sql`set local pause.erasing = 'a person'`.execute(transaction);
     const stream = ownStream(person);
+    await sql`delete from picture_parts where find_id in (select id from finds where stream = ${stream})`.execute(transaction);
     await sql`delete from arrivals where find_id in (select id from finds where stream = ${stream})`.execute(transaction);
     await transaction.deleteFrom('entries').where('stream', '=', stream).execute();
     await transaction.deleteFrom('finds').where('stream', '=', stream).execute();

@@ -1,5 +1,5 @@
 import { applyEntry, canonicalJson, contentHash, type CompiledGuide, type FindRecord } from '@pause/core';
-import type { Entry, Kind } from '@pause/core/notebook';
+import type { Entry } from '@pause/core/notebook';
 import { groupOf, groupStream } from '../access';
 import type { Db } from '../db';
 import { withReviews } from '../groups';
@@ -36,7 +36,7 @@ export async function digest(db: Db, guide: CompiledGuide): Promise<Digest> {
     ends.set(row.stream, seq);
     const body = row.body as object;
     if (contentHash(row.kind === 'finds' ? body : { ...body, find: row.find_id }) !== row.content_hash) problems.push(`${row.kind} ${row.id} is not what was told`);
-    const record = applyEntry(records.get(row.find_id), { find: row.find_id, kind: row.kind as Kind, body, stamp: row.stamp } as Entry);
+    const record = applyEntry(records.get(row.find_id), { find: row.find_id, kind: row.kind, body, stamp: row.stamp } as Entry);
     if (!record) problems.push(`${row.kind} ${row.id} is of no find`);
     else records.set(row.find_id, record);
     streamOf.set(row.find_id, row.stream);

@@ -55,6 +55,13 @@ export interface ArrivalTable {
   find_id: string;
   arrival: Json<Arrival>;
 }
+/** Bytes of a photo or a sketch, in the parts in which they came. */
+export interface PicturePartTable {
+  picture_id: string;
+  find_id: string;
+  at_byte: number;
+  bytes: Buffer;
+}
 export type Role = 'keeper' | 'member' | 'young';
 export interface GroupTable {
   id: string;
@@ -118,6 +125,7 @@ export interface Database {
   finds: FindTable;
   entries: EntryTable;
   arrivals: ArrivalTable;
+  picture_parts: PicturePartTable;
   groups: GroupTable;
   memberships: MembershipTable;
   invitations: InvitationTable;

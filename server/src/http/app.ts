@@ -85,6 +85,7 @@ const LONE_SURROGATE = /\p{Surrogate}/u;
 /** Text that no database keeps: with the character 0, or with half of a character. Where it stands is named; nothing else is looked at here. */
 function unkeepable(value: unknown, path: string, depth = 0): string | undefined {
   if (depth > DEEPEST) return path;
+  if (Buffer.isBuffer(value)) return undefined;
   if (typeof value === 'string') return value.includes('\0') || LONE_SURROGATE.test(value) ? path : undefined;
   if (typeof value !== 'object' || value === null) return undefined;
   for (const [name, member] of Object.entries(value)) {
@@ -117,6 +118,7 @@ function api({ db, guide, questions, live, jobs, auth }: AppOptions): express.Ro
     });
   }
   router.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
+  router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
   router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
   for (const route of routes({ db, guide, questions, live, jobs })) {
     router[route.method](route.path, async (request, response) => {

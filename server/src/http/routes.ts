@@ -12,6 +12,7 @@ import { accept, changeGroup, changeRole, GroupChange, groupView, InvitationCode
 import type { Jobs } from '../jobs';
 import type { Live } from '../live';
 import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
+import { mustView, picture, receive, received } from '../pictures';
 import { fromZod, invalid, Problem } from '../problem';
 import type { Questions } from '../questions';
 import { openApi, publishedSchema } from './openapi';
@@ -29,15 +30,15 @@ export interface Services {
 }
 
 /**
- * `anyone`; `person`: who is signed in; `reader`: who may read the find of the address; `member`, `keeper`: of the group of the address.
+ * `anyone`; `person`: who is signed in; `reader`: who may read the find of the address; `viewer`: that of its picture; `member`, `keeper`: of the group of the address.
  * To whom it is not open, a find or a group is not there.
  */
-export type Who = 'anyone' | 'person' | 'reader' | 'member' | 'keeper';
+export type Who = 'anyone' | 'person' | 'reader' | 'viewer' | 'member' | 'keeper';
 /** How often it may be used in a minute, by one person or from one place. */
 export type Pace = 'usual' | 'heavy' | 'guessable';
 
 export interface Route {
-  readonly method: 'get' | 'post' | 'patch' | 'delete';
+  readonly method: 'get' | 'post' | 'put' | 'patch' | 'delete';
   readonly path: string;
   readonly who: Who;
   readonly pace: Pace;
@@ -50,6 +51,7 @@ const PULLED_AT_ONCE = 1000;
 const Push = z.strictObject({ entries: z.array(z.unknown()).min(1).max(PUSHED_AT_ONCE) });
 const whole = (most: number) => z.coerce.number().int().min(0).max(most);
 const Pull = z.strictObject({ stream: z.string().min(3).max(80).refine((text) => !text.includes('\0'), 'no such notebook'), after: whole(Number.MAX_SAFE_INTEGER).default(0), most: whole(PULLED_AT_ONCE).default(500) });
+const Part = z.strictObject({ from: whole(10_000_000) });
 const Delete = z.strictObject({ name: z.string() });
 
 function parsed<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
@@ -165,6 +167,18 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     }
   }
 
+  add('get', '/pictures/:picture', 'viewer', async (request, response) => {
+    const { type, bytes } = await picture(db, parameter(request, 'picture'));
+    // A sketch is a drawing that could hold more than a drawing: nothing of it may run, wherever it is opened.
+    response.set({ 'Content-Type': type, 'Content-Security-Policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox", 'Content-Disposition': 'attachment', 'Cache-Control': 'private, max-age=31536000, immutable' }).send(bytes);
+  });
+  add('get', '/pictures/:picture/received', 'viewer', async (request, response) => void response.json(await received(db, parameter(request, 'picture'))));
+  add('put', '/pictures/:picture', 'viewer', async (request, response, actor) => {
+    if (!Buffer.isBuffer(request.body)) throw new Problem(415, 'not-bytes', 'body: send application/octet-stream');
+    const { from } = parsed(Part, request.query);
+    response.json(await receive(db, actor, parameter(request, 'picture'), from, request.body));
+  });
+
   add('post', '/groups', 'person', async (request, response, actor) => {
     const made = body(NewGroup, request);
     response.status((await makeGroup(db, actor, made)) ? 201 : 200).json(await groupView(db, await actorOf(db, actor.person), made.id));
@@ -208,6 +222,7 @@ export async function admitted(route: Route, request: Request, { db, whoAsks }: 
   if (person === undefined) throw notSignedIn();
   const actor = await actorOf(db, person);
   if (route.who === 'reader') await mustRead(db, actor, parameter(request, 'find'));
+  if (route.who === 'viewer') await mustView(db, actor, parameter(request, 'picture'));
   if (route.who === 'member' || route.who === 'keeper') mustBeIn(actor, parameter(request, 'group'), route.who);
   return actor;
 }

@@ -59,6 +59,13 @@ export function checkEntry(entry: Entry, around: Around): FieldProblem[] {
     }
     case 'reveals':
       return by(entry.body.by);
+    case 'pictures':
+      return [...by(entry.body.by), ...(entry.body.character === undefined || guide.character(entry.body.character) ? [] : wrong('character', `"${entry.body.character}" is not a character of the guide`))];
+    case 'drops': {
+      const dropped = record.pictures.find((one) => one.id === entry.body.picture);
+      if (!dropped) return wrong('picture', `"${entry.body.picture}" is not a picture of this find`);
+      return [...by(entry.body.by), ...(dropped.by === person ? [] : wrong('picture', 'only who made a picture takes it out again'))];
+    }
     case 'withdrawals': {
       const reading = record.readings.find((r) => r.id === entry.body.reading);
       if (!reading) return wrong('reading', `"${entry.body.reading}" is not a reading of this find`);

@@ -5,6 +5,7 @@ import { groupOf, groupStream, mayRead, noSuchFind, ownStream, type Actor } from
 import type { Db } from '../db';
 import type { Role } from '../db/schema';
 import { withReviews } from '../groups';
+import { forget } from '../pictures';
 import { invalid, Problem, type FieldProblem } from '../problem';
 import { checkEntry, checkFind } from './check';
 import { onArrival } from './judge';
@@ -99,6 +100,7 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       }
     });
     await store(transaction, rows, newFinds, arrivals);
+    await forget(transaction, entries.flatMap((entry, index) => (entry.kind === 'drops' && pushed[index]?.status === 'added' ? [entry.body.picture] : [])));
     return pushed;
   });
   // Also where it was known already: the one who told it first may have been killed before it got here.

@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
-import { newId } from '../../store/actions';
-import { dropPicture, keepPicture, type Picture } from '../../store/pictures';
+import type { Picture } from '../../store/pictures';
+import { useAct, useApp } from '../../store/store';
+import type { CharacterId } from '@pause/core';
 import { characterName } from '../../words/names';
 import { Body, Button, Chip, colour, Small, space, Strong, stroke } from '../../ui';
 import { latePart } from '../latePart';
+import { dropPicture, keepPicture } from './actions';
 import { useObjectUrl } from './useObjectUrl';
 import { PickPhoto } from './PickPhoto';
 import type { Prepared } from './preparePhoto';
@@ -20,13 +22,16 @@ interface PicturesProps {
 
 /** Photos and sketches of a find: taken, drawn, looked at. */
 export function Pictures({ find, character }: PicturesProps) {
+  const act = useAct();
+  const me = useApp((state) => state.me.person);
+  const going = useApp((state) => state.outbox.pictures);
   const { pictures, failed, again } = usePictures(find);
   const [drawing, setDrawing] = useState(false);
   const [taken, setTaken] = useState<Prepared>();
   const [place, setPlace] = useState(false);
   const [wrong, setWrong] = useState<string>();
   const keep = (kind: Picture['kind'], image: Blob, where?: Picture['place']) => {
-    keepPicture({ id: newId(), find, kind, image, at: new Date().toISOString(), ...(character ? { character } : {}), ...(where ? { place: where } : {}) })
+    act(keepPicture({ find, kind, image, ...(character ? { character: character as CharacterId } : {}), ...(where ? { place: where } : {}) }))
       .then(() => { setTaken(undefined); setDrawing(false); setWrong(undefined); again(); },
         () => setWrong('It could not be kept: the storage of this device is full, or closed to Pause. It is still here; make room and try again.'));
   };
@@ -34,7 +39,7 @@ export function Pictures({ find, character }: PicturesProps) {
     <View style={styles.pictures}>
       {pictures.length > 0 ? (
         <View style={styles.row} role="list" aria-label="Photos and sketches">
-          {pictures.map((picture) => <Thumbnail key={picture.id} picture={picture} onDrop={() => { void dropPicture(picture.id).then(again); }} />)}
+          {pictures.map((picture) => <Thumbnail key={picture.id} picture={picture} onDrop={picture.by !== undefined && picture.by !== me?.id ? undefined : () => { void act(dropPicture(picture)).then(again); }} />)}
         </View>
       ) : null}
       {failed ? <Small soft role="status">Pictures cannot be kept in this browser window.</Small> : null}
@@ -57,12 +62,12 @@ export function Pictures({ find, character }: PicturesProps) {
             <Button label="Sketch" tone="outline" onPress={() => setDrawing(true)} />
           </View>
         )}
-      <Small soft>Photos and sketches stay on this device.</Small>
+      <Small soft>{going ? `Sending pictures: ${going.left} left, ${Math.round(going.share * 100)} % of this one.` : me?.account ? 'Kept here, and in the notebook of this find as soon as there is a connection. Where a photo was taken stays on this device.' : 'Photos and sketches stay on this device.'}</Small>
     </View>
   );
 }
 
-function Thumbnail({ picture, onDrop }: { readonly picture: Picture; readonly onDrop: () => void }) {
+function Thumbnail({ picture, onDrop }: { readonly picture: Picture; readonly onDrop: (() => void) | undefined }) {
   const url = useObjectUrl(picture.image);
   const [large, setLarge] = useState(false);
   const name = `${picture.kind === 'photo' ? 'Photo' : 'Sketch'}${picture.character ? ` · ${characterName(picture.character)}` : ''}`;
@@ -72,7 +77,7 @@ function Thumbnail({ picture, onDrop }: { readonly picture: Picture; readonly on
       <Small soft>{name}</Small>
       <View style={styles.ways}>
         <Button label={large ? 'Smaller' : 'Larger'} tone="plain" onPress={() => setLarge(!large)} />
-        {large ? <Button label="Delete it" tone="plain" onPress={onDrop} /> : null}
+        {large && onDrop ? <Button label="Delete it" tone="plain" onPress={onDrop} /> : null}
       </View>
     </View>
   );

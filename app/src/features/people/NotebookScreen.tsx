@@ -45,7 +45,7 @@ function Whose() {
 /** What waits, what went, what was refused and why; and what else is to be known of this device. */
 function Sending() {
   const act = useAct();
-  const { waiting, refused, away, heardAt, clockOff, newerTold, otherGuide, notTaken, fetching } = useApp((state) => state.outbox);
+  const { waiting, refused, away, heardAt, clockOff, newerTold, otherGuide, notTaken, fetching, pictures } = useApp((state) => state.outbox);
   const finds = useApp((state) => state.finds);
   const lines = useApp((state) => state.list.items);
   const account = useApp((state) => state.me.person?.account === true && state.me.signedOut !== true);
@@ -55,6 +55,7 @@ function Sending() {
   };
   const byFind = [...new Set(waiting.map((entry) => entry.find))].map((find) => ({ find, entries: waiting.filter((entry) => entry.find === find) }));
   const notes = [
+    ...(pictures ? [`Photos and sketches are on their way: ${pictures.left} left, ${Math.round(pictures.share * 100)} % of this one has gone.`] : []),
     ...(fetching ? [`The notebook is being fetched: ${fetching.here} of ${fetching.all} entries are here.`] : []),
     ...(clockOff ? ['This device’s clock is wrong. What you tell has the notebook’s time, and what was told before is put in order by when it arrived. Setting the clock right mends it.'] : []),
     ...(newerTold ? ['Somebody told something with a newer Pause. It waits at the server; open the newer Pause on this device, and it will be here.'] : []),

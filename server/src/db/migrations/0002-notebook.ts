@@ -140,6 +140,14 @@ async function entries(db: Kysely<unknown>): Promise<void> {
     .addColumn('arrival', 'jsonb', (c) => c.notNull())
     .execute();
   await db.schema.createIndex('arrivals_of_find').on('arrivals').column('find_id').execute();
+  // The bytes of photos and sketches, in the parts in which they came.
+  await db.schema.createTable('picture_parts')
+    .addColumn('picture_id', 'text', (c) => c.notNull())
+    .addColumn('find_id', 'text', (c) => c.notNull())
+    .addColumn('at_byte', 'integer', (c) => c.notNull())
+    .addColumn('bytes', 'bytea', (c) => c.notNull())
+    .addPrimaryKeyConstraint('picture_parts_key', ['picture_id', 'at_byte'])
+    .execute();
   // What belongs to a person can be deleted by that person, whole; it cannot be changed by anybody.
   await sql`
     create function refuse_change_unless_erased() returns trigger language plpgsql as $$

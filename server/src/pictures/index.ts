@@ -1,0 +1,87 @@
+import { bytesHash, type PictureEntry } from '@pause/core/notebook';
+import { sql } from 'kysely';
+import { mayRead, type Actor } from '../access';
+import type { Db } from '../db';
+import { invalid, Problem } from '../problem';
+
+/** The bytes of photos and sketches: sent in parts, taken up again where they broke off, and there once all of them are. */
+
+export interface Received {
+  readonly received: number;
+  readonly size: number;
+}
+
+const noSuchPicture = () => new Problem(404, 'no-such-picture', 'There is no such picture.');
+
+async function told(db: Db, id: string): Promise<{ stream: string; find: string; person: string; entry: PictureEntry } | undefined> {
+  const row = await db.selectFrom('entries').select(['stream', 'find_id', 'person', 'body']).where('kind', '=', 'pictures').where('id', '=', id).executeTakeFirst();
+  return row && { stream: row.stream, find: row.find_id, person: row.person, entry: row.body as PictureEntry };
+}
+
+/** @throws Problem 404 unless there is such a picture, of a find that the person may read, and it was not taken out again */
+export async function mustView(db: Db, actor: Actor, id: string): Promise<void> {
+  const one = await told(db, id);
+  if (!one || !mayRead(actor, one.stream)) throw noSuchPicture();
+  const { rows } = await sql`select 1 from entries where kind = 'drops' and find_id = ${one.find} and body ->> 'picture' = ${id}`.execute(db);
+  if (rows.length > 0) throw noSuchPicture();
+}
+
+async function soFar(db: Db, id: string): Promise<number> {
+  const { rows: [row] } = await sql<{ n: number }>`select coalesce(sum(length(bytes)), 0)::int as n from picture_parts where picture_id = ${id}`.execute(db);
+  return row?.n ?? 0;
+}
+
+/** How much of a picture is here, to go on from there. */
+export async function received(db: Db, id: string): Promise<Received> {
+  const one = await told(db, id);
+  if (!one) throw noSuchPicture();
+  return { received: await soFar(db, id), size: one.entry.size };
+}
+
+/** What a camera writes into a photo begins so (Exif 2.32, APP1); it may hold where it was taken. */
+const EXIF = Buffer.from('Exif\0\0', 'latin1');
+
+/**
+ * Takes the next part. The same part again changes nothing.
+ *
+ * @throws Problem 403 for another's picture, 409 with how much is here where the part does not follow on it, 422 where it is not what was told
+ */
+export function receive(db: Db, actor: Actor, id: string, from: number, bytes: Buffer): Promise<Received> {
+  return db.transaction().execute(async (transaction) => {
+    await sql`select pg_advisory_xact_lock(hashtext(${id}))`.execute(transaction);
+    const one = await told(transaction, id);
+    if (!one) throw noSuchPicture();
+    if (one.person !== actor.person) throw new Problem(403, 'not-yours', 'Only who made a picture sends it.');
+    const { size, content } = one.entry;
+    const here = await soFar(transaction, id);
+    if (from + bytes.length <= here) return { received: here, size };
+    if (from !== here) throw new Problem(409, 'not-next', `from: ${here} bytes are here`, [{ field: 'from', reason: `go on from ${here}` }], { received: here, size });
+    if (bytes.length === 0 || here + bytes.length > size) throw invalid([{ field: 'body', reason: `${size - here} bytes are still to come` }]);
+    if (from === 0 && bytes.includes(EXIF)) throw invalid([{ field: 'body', reason: 'it holds what a camera wrote, which may tell where it was; draw it anew first' }]);
+    await transaction.insertInto('picture_parts').values({ picture_id: id, find_id: one.find, at_byte: from, bytes }).execute();
+    if (here + bytes.length === size && bytesHash((await whole(transaction, id))) !== content) {
+      // Begun anew: nobody knows which part was wrong.
+      await transaction.deleteFrom('picture_parts').where('picture_id', '=', id).execute();
+      return { received: 0, size };
+    }
+    return { received: here + bytes.length, size };
+  });
+}
+
+async function whole(db: Db, id: string): Promise<Buffer> {
+  const parts = await db.selectFrom('picture_parts').select('bytes').where('picture_id', '=', id).orderBy('at_byte').execute();
+  return Buffer.concat(parts.map(({ bytes }) => bytes));
+}
+
+/** @throws Problem 404 while not all of it is here */
+export async function picture(db: Db, id: string): Promise<{ type: string; bytes: Buffer }> {
+  const one = await told(db, id);
+  const bytes = await whole(db, id);
+  if (!one || bytes.length !== one.entry.size) throw new Problem(404, 'not-here-yet', 'This picture is still on its way.');
+  return { type: one.entry.type, bytes };
+}
+
+/** Taken out again: the bytes are gone. */
+export async function forget(db: Db, ids: readonly string[]): Promise<void> {
+  if (ids.length > 0) await db.deleteFrom('picture_parts').where('picture_id', 'in', [...ids]).execute();
+}
