@@ -20,15 +20,18 @@ export interface World {
 const ROOT = process.cwd();
 const START_MS = 60_000;
 
-/** @param servers how many stand in front of the one database; `url` names the first, the others follow in `urls` */
-export async function openWorld(servers = 1): Promise<World & { readonly urls: readonly string[] }> {
+/**
+ * @param servers how many stand in front of the one database; `url` names the first, the others follow in `urls`
+ * @param demo with the demo's people and finds
+ */
+export async function openWorld(servers = 1, demo = false): Promise<World & { readonly urls: readonly string[] }> {
   const scratch = mkdtempSync(join(tmpdir(), 'pause-faults-'));
   chmodSync(scratch, 0o755);
   const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
   const ports = await Promise.all(Array.from({ length: servers }, freePort));
   const start = async (port: number) => {
     const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
-      cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), HOST: '127.0.0.1', LOG_LEVEL: 'silent' },
+      cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), HOST: '127.0.0.1', LOG_LEVEL: 'silent', ...(demo ? { DEMO: '1' } : {}) },
     });
     await new Promise<void>((resolve, reject) => {
       const late = setTimeout(() => reject(new Error('the server did not start')), START_MS);

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from 'playwright-core';
-import { begin, FUNGUS_TOLD, onRecord, seen, strip, tell } from '../forager';
+import { answerAll, begin, FUNGUS_TOLD, hold, onRecord, outcome, seen, specimen, strip, tell } from '../forager';
 import { PHONE, startRig, type Rig } from '../rig';
 
 jest.setTimeout(180_000);
@@ -164,6 +164,112 @@ test('two devices of one person tell otherwise while apart: both keep everything
     expect(await page.getByLabel('Where, in your own words').inputValue()).toBe('At the ford, right bank');
   }
   for (const { context } of [one, other]) await context.close();
+});
+
+test('a verdict made without a connection that differs by the time it arrives: both are shown', async () => {
+  const [one, other] = [await rig.open(PHONE), await rig.open(PHONE)];
+  const id = await begin(one.page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the ford');
+  await tell(one.page, FUNGUS_TOLD);
+  await strip(one.page).waitFor();
+  await answer(one.page, 0);
+  await onRecord(one.page, id, (record) => record.readings.length === 1);
+  await other.page.goto(`/find/${id}/check`);
+  await strip(other.page).waitFor();
+  await one.page.goto(`/find/${id}/verdict`);
+  await one.page.getByText('What you do').waitFor();
+  await one.context.setOffline(true);
+  await hold(one.page, /I come back later/);
+  await one.page.waitForURL(/\/find\/[^/]+$/);
+  // Meanwhile the other reads more.
+  await answer(other.page, 0);
+  await onRecord(other.page, id, (record) => record.readings.length === 2);
+  await one.context.setOffline(false);
+  await one.page.getByRole('note', { name: 'The notebook reached another verdict' }).getByText(/More was on record by then than the device knew/).waitFor();
+  const find = await onRecord(one.page, id, (record) => record.verdicts.length === 1);
+  expect(find.verdicts[0]?.arrival).toMatchObject({ because: 'record', verdict: { outcome: 'pause' } });
+  await one.page.goto('/finds');
+  await one.page.getByRole('link', { name: /Chanterelle.*Differs/s }).waitFor();
+  for (const { context } of [one, other]) await context.close();
+});
+
+test('a young member of a group collects when an adult of it has agreed', async () => {
+  const [keeper, young] = [await newcomer('Kaia Kvist'), await newcomer('Yuri Yarl')];
+  await keeper.page.goto('/notebook');
+  await keeper.page.getByRole('button', { name: 'Begin a group' }).click();
+  await keeper.page.getByLabel('Name of the group').fill('The Kvists');
+  await keeper.page.getByRole('button', { name: 'Begin it' }).click();
+  // This group does without second looks; the verdict will say so.
+  await keeper.page.getByRole('checkbox', { name: 'Where no expert reviewed a deadly pair' }).click();
+  await keeper.page.getByRole('checkbox', { name: 'Where no expert reviewed a deadly pair', checked: false }).waitFor();
+  await keeper.page.getByRole('radio', { name: 'Young member' }).click();
+  await keeper.page.getByRole('button', { name: 'Show a code' }).click();
+  const code = await keeper.page.getByRole('heading', { level: 3 }).textContent();
+  await young.page.goto('/join');
+  await young.page.getByLabel('Code', { exact: true }).fill('WRONG-CODES');
+  await young.page.getByRole('button', { name: 'Join', exact: true }).click();
+  await young.page.getByText(/this code does not open a group/).waitFor();
+  await young.page.getByLabel('Code', { exact: true }).fill((code ?? '').toLowerCase());
+  await young.page.getByRole('button', { name: 'Join', exact: true }).click();
+  await young.page.getByText('Group · you are young member').waitFor();
+
+  await young.page.goto('/new');
+  await young.page.getByRole('radio', { name: /^Ridges/ }).click();
+  await young.page.getByRole('radio', { name: 'The Kvists' }).click();
+  await young.page.getByLabel('Name, in any language, or scientific').fill('chanterelle');
+  await young.page.getByRole('button', { name: /^Chanterelle/ }).click();
+  await young.page.waitForURL(/\/around/);
+  const id = /find\/([^/]+)/.exec(young.page.url())?.[1] ?? '';
+  await tell(young.page, FUNGUS_TOLD);
+  await strip(young.page).waitFor();
+  await answerAll(young.page, specimen('cantharellus-cibarius', 'mature'), { until: (o) => o === 'Collect' });
+  expect(await outcome(young.page)).toBe('Collect');
+  await young.page.goto(`/find/${id}/verdict`);
+  await young.page.getByText('Collecting waits for an adult of the group.').waitFor();
+  await young.page.getByRole('button', { name: 'Ask the adults of the group' }).click();
+  await young.page.getByText(/An adult of the group has been asked/).waitFor();
+  await onRecord(young.page, id, (record) => record.verdicts.length === 1);
+  await keeper.page.goto(`/find/${id}`);
+  await keeper.page.getByText('Yuri Yarl asks whether to collect it').waitFor();
+  await keeper.page.getByRole('button', { name: 'I agree' }).click();
+  // The young one's screen hears of it by itself.
+  await young.page.getByText(/An adult of the group has been asked/).waitFor({ state: 'detached' });
+  await hold(young.page, /I collect it/);
+  await young.page.getByText(/Kaia Kvist agreed|Collected/).first().waitFor();
+  const find = await onRecord(young.page, id, (record) => record.decisions.length === 1);
+  expect([find.decisions[0]?.choice, find.consents.length]).toEqual(['collect', 1]);
+  expect(find.decisions[0]?.verdict).toBe(find.consents[0]?.verdict);
+  expect([...keeper.errors, ...young.errors]).toEqual([]);
+  for (const { context } of [keeper, young]) await context.close();
+});
+
+test('a photo goes to the notebook and comes to another device; taken out again it is gone from both', async () => {
+  const [one, other] = [await rig.open(PHONE), await rig.open(PHONE)];
+  for (const { page } of [one, other]) await page.goto('/find/demo-find-2');
+  await one.page.getByRole('button', { name: 'Photo', exact: true }).waitFor();
+  const jpeg = await one.page.evaluate(async () => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 900, height: 700 });
+    const pen = canvas.getContext('2d');
+    // Noise, so that it takes several parts.
+    for (let n = 0; n < 40_000; n += 1) pen?.fillRect((n * 7919) % 900, (n * 104_729) % 700, 1 + (n % 3), 1 + (n % 4));
+    const blob = await new Promise<Blob | null>((done) => { canvas.toBlob(done, 'image/jpeg', 0.95); });
+    return [...new Uint8Array(await (blob ?? new Blob()).arrayBuffer())];
+  });
+  await one.page.locator('input[type="file"]').setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(jpeg) });
+  await one.page.getByRole('button', { name: 'Keep the photo' }).click();
+  const list = (page: Page) => page.getByRole('list', { name: 'Photos and sketches' }).getByRole('listitem');
+  await list(one.page).waitFor();
+  // It may be told of before its bytes have all gone; then it comes a little later.
+  await list(other.page).waitFor();
+  const width = await list(other.page).locator('img').evaluate(async (image: HTMLImageElement) => { await image.decode(); return image.naturalWidth; });
+  expect(width).toBe(900);
+  await one.page.getByRole('button', { name: 'Larger' }).click();
+  await one.page.getByRole('button', { name: 'Delete it' }).click();
+  await list(one.page).waitFor({ state: 'detached' });
+  await list(other.page).waitFor({ state: 'detached' });
+  for (const { context, errors } of [one, other]) {
+    expect(errors).toEqual([]);
+    await context.close();
+  }
 });
 
 test('signing out leaves nothing of the notebook on the device', async () => {

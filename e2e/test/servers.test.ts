@@ -5,7 +5,7 @@ import { openWorld } from '../../bench/faults/world';
 jest.setTimeout(180_000);
 type World = Awaited<ReturnType<typeof openWorld>>;
 let world: World;
-beforeAll(async () => { world = await openWorld(2); });
+beforeAll(async () => { world = await openWorld(2, true); });
 afterAll(async () => { await world.close(); });
 
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
@@ -86,4 +86,19 @@ test('one is killed in the middle of it: the other goes on, and nothing is half 
   expect([1, 201]).toContain(await count());
   expect((await post(two, '/sync/push', { entries: told }, cookie)).status).toBe(200);
   expect(await count()).toBe(201);
+});
+
+test('work that was left to a server which is killed is done by the other, once', async () => {
+  const two = world.urls[1] ?? '';
+  const cookie = ((await post(world.url, '/auth/demo/sign-in', {})).headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
+  const ask = { find: 'demo-find-4', kind: 'asks', body: { id: 'ask-before-the-kill', at: at(9), by: 'mirel', of: 'simulated-expert', here: false, piece: 'demo-find-4-p1', characters: ['leaf.arrangement', 'leaf.venation'] } };
+  expect((await post(world.url, '/sync/push', { entries: [ask] }, cookie)).status).toBe(200);
+  await world.killServer();
+  const answers = async () => ((await (await fetch(`${two}/api/v1/finds/demo-find-4`, { headers: { cookie } })).json()) as { readings: { by: string }[] }).readings.filter((r) => r.by === 'simulated-expert');
+  for (let attempt = 0; attempt < 300 && (await answers()).length === 0; attempt += 1) await new Promise((resolve) => { setTimeout(resolve, 100); });
+  expect(await answers()).toHaveLength(2);
+  // Told again, it is the same ask, and nothing is answered twice.
+  await post(two, '/sync/push', { entries: [ask] }, cookie);
+  await new Promise((resolve) => { setTimeout(resolve, 10_000); });
+  expect(await answers()).toHaveLength(2);
 });

@@ -1,22 +1,31 @@
 import type { Picture } from './pictures';
 import type { Thunk } from './store';
 
-/** Tells of the pictures of a find that are here at once, then of those that others made, one by one as they come; these are kept too. */
-export function loadPictures(find: string, tell: (pictures: readonly Picture[]) => void): Thunk<Promise<void>> {
+/**
+ * Tells of the pictures of a find that are here at once, then of those that others made, one by one as they come; these are kept too.
+ *
+ * @returns whether all that are on record are here
+ */
+export function loadPictures(find: string, tell: (pictures: readonly Picture[]) => void): Thunk<Promise<boolean>> {
   return async (_, getState, { album, api, device }) => {
     const held = await album();
     const record = getState().finds[find]?.record ?? await device.record(find);
     const dropped = new Set(record?.drops.map((drop) => drop.picture));
     let all = (await held.of(find)).filter(({ id }) => !dropped.has(id));
+    let whole = true;
     tell(all);
     for (const { id, at, by, picture, character } of record?.pictures ?? []) {
       if (dropped.has(id) || all.some((one) => one.id === id)) continue;
       const image = await api.picture(id).catch(() => undefined);
-      if (!image) continue;
+      if (!image) {
+        whole = false;
+        continue;
+      }
       const one: Picture = { id, find, kind: picture, at, by, image, told: true, sent: true, ...(character ? { character } : {}) };
       await held.keep(one);
       all = [...all, one].sort((a, b) => (a.at < b.at ? -1 : 1));
       tell(all);
     }
+    return whole;
   };
 }
