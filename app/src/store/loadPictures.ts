@@ -29,3 +29,23 @@ export function loadPictures(find: string, tell: (pictures: readonly Picture[]) 
     return whole;
   };
 }
+
+const AGAIN_MS = 5000;
+
+/** The same, again as long as one is still on its way from another device. @returns what ends it */
+export function followPictures(find: string, tell: (pictures: readonly Picture[] | undefined) => void): Thunk<() => void> {
+  return (dispatch) => {
+    let ended = false;
+    let later: ReturnType<typeof setTimeout> | undefined;
+    const look = () => {
+      dispatch(loadPictures(find, (all) => { if (!ended) tell(all); })).then((whole) => {
+        if (!whole && !ended) later = setTimeout(look, AGAIN_MS);
+      }, () => { if (!ended) tell(undefined); });
+    };
+    look();
+    return () => {
+      ended = true;
+      clearTimeout(later);
+    };
+  };
+}

@@ -1,7 +1,7 @@
 /** What reaches outside the page: the server, the device's database, and what goes between them. One program, fetched when the first is wanted. */
 export { http } from './http';
 export { notebook } from './notebook';
-export { loadPictures } from './loadPictures';
+export { followPictures } from './loadPictures';
 export { album } from './pictures';
 export { flush, streamGrew, syncAll } from './sync';
 export { bytesHash } from '@pause/core/notebook';
