@@ -1,14 +1,15 @@
 import './guide';
-import { countOf, counts, keepCounts, keptCounts } from '../src/store/counts';
+import { countOf } from '@pause/core';
 import { keepLook, keptLook, look, USUAL_LOOK } from '../src/store/look';
 import { loadMe, putForwardAgain, read, startFind, takeBack } from '../src/store/actions';
+import { takeOverCounts } from '../src/store/takeOver';
 import { rig } from './rig';
 
 /** What a device keeps for itself, and what is taken back and put forward again. */
 
 function storage(): Storage {
   const held = new Map<string, string>();
-  return { getItem: (key: string) => held.get(key) ?? null, setItem: (key: string, value: string) => { held.set(key, value); } } as unknown as Storage;
+  return { getItem: (key: string) => held.get(key) ?? null, setItem: (key: string, value: string) => { held.set(key, value); }, removeItem: (key: string) => { held.delete(key); } } as unknown as Storage;
 }
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
 
@@ -38,26 +39,29 @@ describe('how it looks here', () => {
 });
 
 describe('pieces counted', () => {
+  const counts = (...results: string[]) => countOf({ counted: results.map((result, n) => ({ id: `count-${n}-x`, at: '2026-09-14T08:00:00.000Z', by: 'mirel', result })) as never });
+
   test('passed, stray, and the last one taken back: only once', () => {
-    const { store } = rig();
-    const now = () => countOf(store.getState().counts, 'f1');
-    expect(now()).toEqual({ passed: 0, strays: 0 });
-    store.dispatch(counts.actions.piecePassed('f1'));
-    store.dispatch(counts.actions.strayFound('f1'));
-    expect(now()).toMatchObject({ passed: 1, strays: 1 });
-    store.dispatch(counts.actions.lastTakenBack('f1'));
-    expect(now()).toEqual({ passed: 1, strays: 0 });
-    store.dispatch(counts.actions.lastTakenBack('f1'));
-    expect(now()).toEqual({ passed: 1, strays: 0 });
-    expect(countOf(store.getState().counts, 'another')).toEqual({ passed: 0, strays: 0 });
+    expect(counts()).toEqual({ passed: 0, strays: 0 });
+    expect(counts('passed', 'stray')).toEqual({ passed: 1, strays: 1, last: 'stray' });
+    expect(counts('passed', 'stray', 'taken-back')).toEqual({ passed: 1, strays: 0 });
+    expect(counts('passed', 'stray', 'taken-back', 'taken-back')).toEqual({ passed: 1, strays: 0 });
+    expect(counts('taken-back', 'passed')).toEqual({ passed: 1, strays: 0, last: 'passed' });
   });
 
-  test('they survive the tab, and nonsense does not become a count', () => {
+  test('what an earlier version counted goes into the notebook, once, and nonsense does not become a count', async () => {
+    const { store, records } = rig();
+    await store.dispatch(loadMe());
+    const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', context: {} })))!;
     const kept = storage();
-    keepCounts(kept, { f1: { passed: 12, strays: 1, last: 'stray' } });
-    expect(keptCounts(kept)).toEqual({ f1: { passed: 12, strays: 1, last: 'stray' } });
-    kept.setItem('pause:counts', JSON.stringify({ f1: { passed: -1, strays: 'many' } }));
-    expect(keptCounts(kept)).toEqual({});
+    kept.setItem('pause:counts', JSON.stringify({ [id]: { passed: 3, strays: 1, last: 'stray' } }));
+    for (let twice = 0; twice < 2; twice += 1) await store.dispatch(takeOverCounts(kept));
+    await settle();
+    expect(countOf(records.get(id)!)).toEqual({ passed: 3, strays: 1, last: 'stray' });
+    expect(kept.getItem('pause:counts')).toBeNull();
+    kept.setItem('pause:counts', JSON.stringify({ [id]: { passed: -1, strays: 'many' } }));
+    await store.dispatch(takeOverCounts(kept));
+    expect(countOf(records.get(id)!)).toMatchObject({ passed: 3 });
   });
 });
 

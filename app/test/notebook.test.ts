@@ -12,7 +12,7 @@ const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
 const entry = (kind: Entry['kind'], id: string, second: number, body: object = {}) => ({ kind, find: 'f', body: { id, ...(kind === 'finds' ? { startedAt: at(second), kingdom: 'Fungi', person: 'mirel' } : { at: at(second) }), ...body } }) as unknown as Entry;
 const MADE = [entry('finds', 'f', 0), entry('pieces', 'p', 1, { purpose: 'decide' }), entry('targets', 't', 2, { taxon: 'boletus-edulis' })];
-const RECORD = { id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', pieces: [], targets: [], told: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [] } as unknown as FindRecord;
+const RECORD = { id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', pieces: [], targets: [], told: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [], counted: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [] } as unknown as FindRecord;
 
 const arrived = (one: Entry) => ({ status: 'arrived' as const, entry: one });
 
@@ -66,7 +66,7 @@ describe('in the browser’s own database', () => {
   });
 
   test('a notebook of an earlier version is opened as it was', async () => {
-    const { told: _, edits: _e, consents: _c, asks: _a, reveals: _r, pictures: _p, drops: _d, ...earlier } = RECORD;
+    const { told: _, edits: _e, consents: _c, asks: _a, reveals: _r, pictures: _p, drops: _d, counted: _n, ...earlier } = RECORD;
     const before = new Dexie('pause-notebook');
     before.version(1).stores({ waiting: 'key', records: 'id', own: 'key' });
     await before.open();

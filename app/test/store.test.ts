@@ -250,6 +250,31 @@ describe('photos and sketches', () => {
   });
 });
 
+test('a device that was wiped fetches the whole notebook again, says how far it is, and is usable meanwhile', async () => {
+  const it = await started();
+  for (let n = 0; n < 230; n += 1) it.server.told({ find: it.id, kind: 'skips', body: { id: `skip-of-old-${n}`, at: new Date(Date.UTC(2026, 8, 14, 8, 0, n % 60, n)).toISOString(), piece: it.piece, character: `character-${n}` } } as unknown as Entry);
+  it.kept.clear();
+  it.here.clear();
+  it.own.taken = 0;
+  delete it.own.person;
+  const wiped = it.open();
+  const said: string[] = [];
+  wiped.subscribe(() => {
+    const { fetching } = wiped.getState().outbox;
+    if (fetching) said.push(`${fetching.here} of ${fetching.all}`);
+  });
+  const fetching = wiped.dispatch(loadMe());
+  const other = await wiped.dispatch(startFind(START));
+  expect(other).toBeDefined();
+  await fetching;
+  await wiped.dispatch(loadList());
+  expect(said).toContain('50 of 234');
+  expect(wiped.getState().outbox.fetching).toBeUndefined();
+  await wiped.dispatch(loadFind(it.id));
+  expect(wiped.getState().finds[it.id]?.record?.skips).toHaveLength(230);
+  expect(wiped.getState().list.items.map((line) => line.id).sort()).toEqual([it.id, other].sort());
+});
+
 describe('whose it is', () => {
   test('without an account everything works and stays here; joined to one, it becomes its own and goes', async () => {
     const it = rig();

@@ -17,7 +17,7 @@ export * from './verdict';
 export * from './next';
 export * from './plan';
 export { partings, type Parting } from './part';
-export { applyEntry, blindAsk, caseOf, contextOf, mayBeBlind, edited, summaryOf, unnamedOf } from './find';
+export { applyEntry, blindAsk, caseOf, contextOf, countOf, mayBeBlind, edited, summaryOf, unnamedOf } from './find';
 export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './find';
 export { heard, nextStamp, type Stamp } from './notebook/stamp';
 export type { Entry } from './notebook/entry';

@@ -7,7 +7,7 @@ import { at, followChecks, guide } from './finds';
 const find = followChecks('cantharellus-cibarius');
 const record = (more: Partial<FindRecord> = {}, second: readonly Partial<Reading>[] = []): FindRecord => ({
   id: 'one', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', pieces: find.pieces, targets: [{ taxon: find.target, at: at(0) }], told: [], context: find.context,
-  withdrawals: [], skips: [], verdicts: [], decisions: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [], ...more,
+  withdrawals: [], skips: [], verdicts: [], decisions: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [], counted: [], ...more,
   readings: [...find.readings.map((r) => ({ ...r, by: 'mirel' })), ...second.map((r, n) => ({ ...find.readings[0]!, id: `second-${n}` as never, by: 'tam', blind: true, at: at(900 + n), ...r }))],
 });
 const states = (...ids: string[]) => ({ kind: 'states' as const, states: ids as never });

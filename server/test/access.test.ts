@@ -145,6 +145,7 @@ const TABLE: Readonly<Record<string, readonly Row[]>> = {
   'post /finds/:find/reveals': addTo('reveals', (as) => ({ by: idOf(as) })),
   'post /finds/:find/edits': addTo('edits', (as) => ({ field: 'note', value: 'Damp.', by: idOf(as) })),
   'post /finds/:find/pictures': addTo('pictures', (as) => ({ by: idOf(as), picture: 'photo', type: 'image/jpeg', size: 5, content: 'a'.repeat(64) })),
+  'post /finds/:find/counts': addTo('counts', (as) => ({ by: idOf(as), result: 'passed' })),
   'post /finds/:find/drops': addTo('drops', (as) => ({ by: idOf(as), picture: 'none' })),
   'get /pictures/:picture': viewer((id) => `/pictures/${id}`, true),
   'get /pictures/:picture/received': viewer((id) => `/pictures/${id}/received`),

@@ -13,7 +13,6 @@ import { loadGuide } from '../evaluate/guide';
 import { loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
 import { browserDevice } from '../store/device';
-import { keepCounts, keptCounts } from '../store/counts';
 import { keepLook, keptLook } from '../store/look';
 import { makeStore, useApp, type Store } from '../store/store';
 import { Notice } from '../ui/Notice';
@@ -23,7 +22,7 @@ import { applyLook, colour, space } from '../ui/tokens';
 // Before anything is drawn, so that nothing flashes up in other colours.
 applyLook(keptLook(window.localStorage), document.documentElement);
 
-/** The page follows what is set, and the device keeps that and what was counted. */
+/** The page follows what is set, and the device keeps it. */
 function keepOwn(store: Store): void {
   let was = store.getState();
   store.subscribe(() => {
@@ -32,7 +31,6 @@ function keepOwn(store: Store): void {
       applyLook(now.look, document.documentElement);
       keepLook(window.localStorage, now.look);
     }
-    if (now.counts !== was.counts) keepCounts(window.localStorage, now.counts);
     was = now;
   });
 }
@@ -43,6 +41,7 @@ function openNotebook(store: Store): () => void {
   const begin = () => {
     void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).then(() => import('../store/worker')).then(async (worker) => {
       worker.followServer(store);
+      await worker.takeOverEarlier(store);
       await worker.keepApplication(store.dispatch);
     }).catch(() => undefined);
   };
@@ -67,7 +66,7 @@ export default function Layout() {
   const open = useCallback(() => {
     setLoaded(undefined);
     loadGuide().then((guide) => {
-      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage), counts: keptCounts(window.localStorage) });
+      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage) });
       keepOwn(store);
       setLoaded(store);
     }, () => setLoaded('failed'));

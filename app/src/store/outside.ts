@@ -4,4 +4,5 @@ export { notebook } from './notebook';
 export { followPictures } from './loadPictures';
 export { album } from './pictures';
 export { flush, streamGrew, syncAll } from './sync';
+export { takeOverCounts } from './takeOver';
 export { bytesHash } from '@pause/core/notebook';

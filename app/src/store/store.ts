@@ -2,7 +2,6 @@ import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/t
 import { useDispatch, useSelector } from 'react-redux';
 import type { Evaluator } from '../evaluate/client';
 import type { Api } from './api';
-import { counts } from './counts';
 import type { Device } from './device';
 import type { Album } from './pictures';
 import { look, type LookSettings } from './look';
@@ -31,11 +30,11 @@ export interface Running {
   retry: ReturnType<typeof setTimeout> | undefined;
 }
 
-/** @param kept what this device kept for itself: how it shows Pause, and what was counted */
-export function makeStore(outside: Outside, kept?: { readonly look: LookSettings; readonly counts: ReturnType<typeof counts.reducer> }) {
+/** @param kept what this device kept for itself: how it shows Pause */
+export function makeStore(outside: Outside, kept?: { readonly look: LookSettings }) {
   const running: Running = { lastTold: Promise.resolve(), lastInstant: 0, syncing: undefined, again: false, sendingPictures: false, retry: undefined };
   return configureStore({
-    reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, outbox: outbox.reducer, look: look.reducer, counts: counts.reducer, update: update.reducer },
+    reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, outbox: outbox.reducer, look: look.reducer, update: update.reducer },
     ...(kept ? { preloadedState: kept } : {}),
     middleware: (defaults) => defaults({
       thunk: { extraArgument: { ...outside, running } }, serializableCheck: false, immutableCheck: false,

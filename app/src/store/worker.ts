@@ -34,6 +34,12 @@ export async function takeNewer(dispatch: Dispatch): Promise<void> {
 
 const Grew = z.object({ stream: z.string(), last: z.number() });
 
+/** What an earlier version kept elsewhere goes into the notebook. */
+export async function takeOverEarlier(store: Store): Promise<void> {
+  const { takeOverCounts } = await import('./outside');
+  await store.dispatch(takeOverCounts(window.localStorage));
+}
+
 /** Hears of what others tell as soon as the server knows of it, for as long as somebody is signed in. */
 export function followServer(store: Store): void {
   let source: EventSource | undefined;

@@ -55,7 +55,7 @@ export function applyEntry(record: FindRecord | undefined, entry: Entry): FindRe
   const stamped = stamp === undefined ? {} : { stamp };
   if (entry.kind === 'finds') {
     return record ?? {
-      ...entry.body, pieces: [], targets: [], told: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [],
+      ...entry.body, pieces: [], targets: [], told: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [], counted: [],
     };
   }
   if (!record) return undefined;
@@ -104,6 +104,8 @@ export function applyEntry(record: FindRecord | undefined, entry: Entry): FindRe
       return { ...record, reveals: placed(record.reveals, entry.body, idOf) };
     case 'pictures':
       return { ...record, pictures: placed(record.pictures, entry.body, idOf) };
+    case 'counts':
+      return { ...record, counted: placed(record.counted, entry.body, idOf) };
     case 'drops':
       return { ...record, drops: placed(record.drops, entry.body, idOf) };
     case 'edits': {

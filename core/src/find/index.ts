@@ -6,6 +6,7 @@ import type { FindRecord, FindSummary } from './record';
 
 export { applyEntry, contextOf, edited } from './fold';
 export { blindAsk, mayBeBlind } from './blind';
+export { countOf, type PieceCount } from './counted';
 // Only what they are: parsing them is a matter of the notebook, and fetched with it.
 export type { Arrival, Ask, Choice, Consent, Decision, Edit, EditField, FindRecord, FindSummary, Outcome, Position, Reveal, Told } from './record';
 

@@ -89,6 +89,10 @@ export type PictureEntry = z.infer<typeof PictureEntry>;
 /** Whoever made a picture takes it out again: its bytes are gone, and that there was one stays visible. */
 export const Drop = z.strictObject({ ...made, picture: z.string().min(1).max(64) });
 
+/** A further piece of the patch was gone through: it passed, or was a stray; or the last count of all was a slip of the thumb. */
+export const Counted = z.strictObject({ ...made, result: z.enum(['passed', 'stray', 'taken-back']) });
+export type Counted = z.infer<typeof Counted>;
+
 export const FindRecord = z.strictObject({
   id,
   number: z.number().int().positive().optional(),
@@ -116,6 +120,7 @@ export const FindRecord = z.strictObject({
   reveals: z.array(Reveal).default([]),
   pictures: z.array(PictureEntry).default([]),
   drops: z.array(Drop).default([]),
+  counted: z.array(Counted).default([]),
 });
 export type FindRecord = z.infer<typeof FindRecord>;
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CharacterId, Kingdom, TaxonId } from '../guide';
 import { Context, Instant, PieceId, Reading, ReadingId } from '../case';
-import { Arrival, Ask, Choice, Drop, Edit, PictureEntry, Reveal, Told } from '../find/record';
+import { Arrival, Ask, Choice, Counted, Drop, Edit, PictureEntry, Reveal, Told } from '../find/record';
 import type { Verdict } from '../verdict';
 import { Stamp } from './stamp';
 
@@ -48,7 +48,7 @@ export const NewReveal = Reveal;
 /** The body of an entry, by its kind; the kinds in the order in which one needs the other. */
 export const BODIES = {
   finds: NewFind, pieces: NewPiece, targets: NewTarget, contexts: NewContext, asks: NewAsk, reveals: NewReveal, readings: NewReading, withdrawals: NewWithdrawal,
-  skips: NewSkip, verdicts: NewVerdict, consents: NewConsent, decisions: NewDecision, edits: NewEdit, pictures: PictureEntry, drops: Drop,
+  skips: NewSkip, verdicts: NewVerdict, consents: NewConsent, decisions: NewDecision, edits: NewEdit, pictures: PictureEntry, drops: Drop, counts: Counted,
 } as const satisfies Readonly<Record<string, z.ZodType>>;
 export type Kind = keyof typeof BODIES;
 export const KINDS = Object.keys(BODIES) as readonly Kind[];

@@ -58,6 +58,7 @@ export function checkEntry(entry: Entry, around: Around): FieldProblem[] {
       return [...piece(body.piece), ...by(body.by), ...whom, ...unknown];
     }
     case 'reveals':
+    case 'counts':
       return by(entry.body.by);
     case 'pictures':
       return [...by(entry.body.by), ...(entry.body.character === undefined || guide.character(entry.body.character) ? [] : wrong('character', `"${entry.body.character}" is not a character of the guide`))];

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { blindAsk, type FindRecord } from '@pause/core';
+import { blindAsk, countOf, type FindRecord } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { cautionFor, CHOICE, CommonName, commonName, CONDITION, CONTAMINATION, lowerFirst, openNameWords, OUTCOME, partName, scientificName, stageName } from '../../words/names';
 import { momentWords } from '../../words/days';
@@ -10,7 +10,6 @@ import { Seen } from '../check/Seen';
 import { Pictures } from '../eye/late';
 import { FindFrame } from '../FindFrame';
 import { consent } from '../../store/actions';
-import { countOf } from '../../store/counts';
 import { useAct, useApp } from '../../store/store';
 import { memberName, readerName } from '../../words/people';
 import { Place } from './Place';
@@ -141,7 +140,7 @@ function Asked({ record }: { readonly record: FindRecord }) {
 /** Pieces gone through after it was collected, and the way to go through more. */
 function Counted({ record }: { readonly record: FindRecord }) {
   const router = useRouter();
-  const { passed, strays } = countOf(useApp((state) => state.counts), record.id);
+  const { passed, strays } = countOf(record);
   if (record.decisions.at(-1)?.choice !== 'collect') return null;
   return (
     <View style={styles.now}>

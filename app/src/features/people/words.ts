@@ -5,7 +5,7 @@ import type { Role } from '../../store/api';
 
 export const KIND: Readonly<Record<Entry['kind'], string>> = {
   finds: 'A find begun', pieces: 'A piece', targets: 'What it is taken for', contexts: 'What stands around it', readings: 'Something read', withdrawals: 'Something taken back',
-  skips: 'A check passed over', verdicts: 'A verdict', consents: 'An adult’s word', decisions: 'A decision', edits: 'A note', asks: 'A second look asked for', reveals: 'Answers shown', pictures: 'A photo or a sketch', drops: 'A picture taken out',
+  skips: 'A check passed over', verdicts: 'A verdict', consents: 'An adult’s word', decisions: 'A decision', edits: 'A note', asks: 'A second look asked for', reveals: 'Answers shown', pictures: 'A photo or a sketch', drops: 'A picture taken out', counts: 'A piece counted',
 };
 export const ROLE: Readonly<Record<Role, string>> = { keeper: 'Keeper', member: 'Member', young: 'Young member' };
 export const ROLE_MEANS: Readonly<Record<Role, string>> = {

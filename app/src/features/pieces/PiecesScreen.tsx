@@ -1,13 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { type Case, type CharacterId, type FindRecord, type StateId } from '@pause/core';
+import { countOf, type Case, type CharacterId, type FindRecord, type StateId } from '@pause/core';
 import type { PieceCheck } from '@pause/core/pieces';
 import { guide } from '../../evaluate/guide';
 import { late } from '../../evaluate/late';
-import { startFind } from '../../store/actions';
-import { countOf, counts } from '../../store/counts';
-import { useAct, useApp } from '../../store/store';
+import { add, newId, now, person, startFind } from '../../store/actions';
+import { useAct, type Thunk } from '../../store/store';
 import { useCase } from '../../store/useCase';
 import { characterName, characterOf, commonName, timeWords } from '../../words/names';
 import { Body, Button, colour, corner, Heading, Loading, Notice, Rule, Screen, Small, space, Strong, stroke, Title, VerdictWord } from '../../ui';
@@ -15,6 +14,11 @@ import { StatePicture } from '../beside/StatePicture';
 import { FindFrame } from '../FindFrame';
 
 /** The rest of the patch, piece by piece: pass, stray, stop. */
+/** One more was gone through; or the last count was a slip. */
+function countPiece(find: string, result: 'passed' | 'stray' | 'taken-back'): Thunk<Promise<boolean>> {
+  return (dispatch) => dispatch(add({ kind: 'counts', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), result } }));
+}
+
 export function PiecesScreen() {
   return <FindFrame render={({ record }) => <Pieces record={record} />} />;
 }
@@ -24,7 +28,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   const router = useRouter();
   const find = useCase(record);
   const told = usePieceCheck(find);
-  const count = countOf(useApp((state) => state.counts), record.id);
+  const count = countOf(record);
   if (!find) return <Screen><Notice title="No name yet" text="Only what has been checked as one thing can be gone through piece by piece." action="Back to the find" onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })} /></Screen>;
   if (!told) return <Screen><Loading what="Working out the quickest checks …" /></Screen>;
   if (!told.feasible) {
@@ -37,8 +41,8 @@ function Pieces({ record }: { readonly record: FindRecord }) {
     );
   }
   const stray = () => {
-    act(counts.actions.strayFound(record.id));
-    void act(startFind({ kingdom: record.kingdom, bodyPlan: record.bodyPlan ?? '', placeNote: `Stray among the pieces of ${record.number ? `find ${record.number}` : commonName(find.target)}`, context: {} }))
+    void act(countPiece(record.id, 'stray'));
+    void act(startFind({ kingdom: record.kingdom, bodyPlan: record.bodyPlan ?? '', placeNote: `Stray among the pieces of ${record.number ? `find ${record.number}` : commonName(find.target)}`, ...(record.group ? { group: record.group } : {}), context: {} }))
       .then((id) => { if (id) router.push({ pathname: '/find/[id]/name', params: { id } }); });
   };
   const slips = told.slips.slice(1);
@@ -47,7 +51,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
       <Pressable role="button" onPress={stray} style={({ pressed }) => [styles.big, styles.stray, pressed && styles.pressed]}>
         <Strong>Stray</Strong><Small>opens a find for it</Small>
       </Pressable>
-      <Pressable role="button" onPress={() => act(counts.actions.piecePassed(record.id))} style={({ pressed }) => [styles.big, styles.passes, pressed && styles.pressed]}>
+      <Pressable role="button" onPress={() => void act(countPiece(record.id, 'passed'))} style={({ pressed }) => [styles.big, styles.passes, pressed && styles.pressed]}>
         <Strong on="dark">Passes</Strong><Small on="dark">all of it as drawn</Small>
       </Pressable>
     </View>
@@ -60,7 +64,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
           <View><VerdictWord>{count.passed}</VerdictWord><Small soft>passed</Small></View>
           <View><VerdictWord>{count.strays}</VerdictWord><Small soft>{count.strays === 1 ? 'stray' : 'strays'}</Small></View>
           <View style={styles.grow} />
-          <Button label="Take back" tone="plain" disabled={!count.last} onPress={() => act(counts.actions.lastTakenBack(record.id))} />
+          <Button label="Take back" tone="plain" disabled={!count.last} onPress={() => void act(countPiece(record.id, 'taken-back'))} />
         </View>
         {told.checks.length === 0 ? <Body>The guide names no lookalike of it. Look at each piece all the same: what is not like the one you checked is a stray.</Body> : (
           <>
