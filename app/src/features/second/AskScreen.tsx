@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { CharacterId, FindRecord, PieceId } from '@pause/core';
+import { mayBeBlind, type CharacterId, type FindRecord, type PieceId } from '@pause/core';
 import { checksForSecondLook } from '@pause/core/second';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
@@ -27,7 +27,8 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
   const find = useCase(record);
   const person = useApp((state) => state.me.person);
   const group = person?.groups.find((one) => one.id === record.group);
-  const others = (group?.members ?? []).filter((m) => m.person !== person?.id);
+  // Whoever began it, or knows the answers, could not look blind.
+  const others = (group?.members ?? []).filter((m) => m.person !== person?.id && mayBeBlind(record, m.person));
   const checks = useMemo(() => (find ? checksForSecondLook(guide, find, evaluation.verdict) : []), [find, evaluation.verdict]);
   const [left, setLeft] = useState<readonly CharacterId[]>([]);
   const [whom, setWhom] = useState<string>(others[0]?.person ?? HERE);
