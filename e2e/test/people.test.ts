@@ -34,6 +34,15 @@ async function newcomer(name: string): Promise<Walker> {
   return walker;
 }
 
+/** Begins a group, as its keeper. */
+async function beginGroup(page: Page, name: string): Promise<void> {
+  await page.goto('/notebook');
+  await page.getByRole('button', { name: 'Begin a group' }).click();
+  await page.getByLabel('Name of the group').fill(name);
+  await page.getByRole('button', { name: 'Begin it' }).click();
+  await page.getByRole('heading', { level: 1, name }).waitFor();
+}
+
 async function answer(page: Page, nth: number): Promise<void> {
   const before = await seen(page);
   await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(nth).click();
@@ -44,11 +53,7 @@ async function answer(page: Page, nth: number): Promise<void> {
 test('two people of one group: joined by a code, a find shared and its place kept, a second look asked for and given blind, both laid side by side', async () => {
   const one = await newcomer('Una Ulm');
   // A group, and a code for one more.
-  await one.page.goto('/notebook');
-  await one.page.getByRole('button', { name: 'Begin a group' }).click();
-  await one.page.getByLabel('Name of the group').fill('Weir walkers');
-  await one.page.getByRole('button', { name: 'Begin it' }).click();
-  await one.page.getByRole('heading', { level: 1, name: 'Weir walkers' }).waitFor();
+  await beginGroup(one.page, 'Weir walkers');
   await one.page.getByRole('button', { name: 'Show a code' }).click();
   await one.page.getByRole('img', { name: /square that leads another phone/ }).waitFor();
   const code = await one.page.getByRole('heading', { level: 3 }).textContent();
@@ -194,10 +199,7 @@ test('a verdict made without a connection that differs by the time it arrives: b
 
 test('a young member of a group collects when an adult of it has agreed', async () => {
   const [keeper, young] = [await newcomer('Kaia Kvist'), await newcomer('Yuri Yarl')];
-  await keeper.page.goto('/notebook');
-  await keeper.page.getByRole('button', { name: 'Begin a group' }).click();
-  await keeper.page.getByLabel('Name of the group').fill('The Kvists');
-  await keeper.page.getByRole('button', { name: 'Begin it' }).click();
+  await beginGroup(keeper.page, 'The Kvists');
   // This group does without second looks; the verdict will say so.
   await keeper.page.getByRole('checkbox', { name: 'Where no expert reviewed a deadly pair' }).click();
   await keeper.page.getByRole('checkbox', { name: 'Where no expert reviewed a deadly pair', checked: false }).waitFor();

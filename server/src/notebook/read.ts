@@ -28,30 +28,33 @@ function entryRows(db: Db) {
     .select(['e.seq', 'e.kind', 'e.find_id', 'e.stamp', 'e.body', 'a.arrival', 'f.number']);
 }
 
-/** Finds with everything that was ever added to them. */
-export async function recordsOf(db: Db, finds: readonly string[]): Promise<Map<string, FindRecord>> {
+async function rowsOf(db: Db, finds: readonly string[]): Promise<EntryRow[]> {
+  return finds.length === 0 ? [] : await entryRows(db).where('e.find_id', 'in', [...finds]).orderBy('e.stream').orderBy('e.seq').execute();
+}
+
+function folded(rows: readonly EntryRow[], seen: (entry: Entry, find: string) => Entry | undefined): Map<string, FindRecord> {
   const records = new Map<string, FindRecord>();
-  if (finds.length === 0) return records;
-  const rows = await entryRows(db).where('e.find_id', 'in', [...finds]).orderBy('e.stream').orderBy('e.seq').execute() as EntryRow[];
   for (const row of rows) {
-    const record = applyEntry(records.get(row.find_id), toEntry(row));
+    const entry = seen(toEntry(row), row.find_id);
+    const record = entry && applyEntry(records.get(row.find_id), entry);
     if (record) records.set(row.find_id, row.number === null ? record : { ...record, number: row.number });
   }
   return records;
 }
 
+/** Finds with everything that was ever added to them. */
+export async function recordsOf(db: Db, finds: readonly string[]): Promise<Map<string, FindRecord>> {
+  return folded(await rowsOf(db, finds), (entry) => entry);
+}
+
 /** The same, each as this reader may see it. */
 export async function recordsFor(db: Db, finds: readonly string[], reader: string): Promise<Map<string, FindRecord>> {
-  const whole = await recordsOf(db, finds);
-  const rows = await entryRows(db).where('e.find_id', 'in', finds.length > 0 ? [...finds] : ['']).orderBy('e.stream').orderBy('e.seq').execute() as EntryRow[];
-  const records = new Map<string, FindRecord>();
-  for (const row of rows) {
-    const full = whole.get(row.find_id);
-    if (!full) continue;
-    const record = applyEntry(records.get(row.find_id), entryFor(toEntry(row), full, reader));
-    if (record) records.set(row.find_id, row.number === null ? record : { ...record, number: row.number });
-  }
-  return records;
+  const rows = await rowsOf(db, finds);
+  const whole = folded(rows, (entry) => entry);
+  return folded(rows, (entry, find) => {
+    const record = whole.get(find);
+    return record && entryFor(entry, record, reader);
+  });
 }
 
 export interface Pulled {
