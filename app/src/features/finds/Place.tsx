@@ -41,7 +41,14 @@ const DEMO_POSITION: Position = { decimalLatitude: 46.51234, decimalLongitude: 1
 
 function Own({ record, group, demo }: { readonly record: FindRecord; readonly group: Group | undefined; readonly demo: boolean }) {
   const act = useAct();
-  const [text, setText] = useState(record.placeNote ?? '');
+  const told = record.placeNote ?? '';
+  const [text, setText] = useState(told);
+  // What another device told meanwhile is shown, unless something else is being written here.
+  const [was, setWas] = useState(told);
+  if (was !== told) {
+    setWas(told);
+    if (text.trim() === was) setText(told);
+  }
   const [said, setSaid] = useState<string | undefined>();
   const position = edited(record, 'position').now?.value as Position | null | undefined;
   const exactFor = (edited(record, 'exactFor').now?.value ?? 'finder') as 'finder' | 'group' | string[];
@@ -74,7 +81,7 @@ function Own({ record, group, demo }: { readonly record: FindRecord; readonly gr
     <>
       <TextInput
         aria-label="Where, in your own words" value={text} onChangeText={setText} maxLength={200} placeholder="In your own words; may stay empty" placeholderTextColor={colour.inkSoft} style={styles.input}
-        onBlur={() => { if (note !== (record.placeNote ?? '')) void act(write(record.id, { field: 'placeNote', value: note === '' ? null : note })); }}
+        onBlur={() => { if (note !== told) void act(write(record.id, { field: 'placeNote', value: note === '' ? null : note })); }}
       />
       {before.length > 0 ? <Small soft>Before: {before.slice(0, 3).map((one) => `“${one}”`).join(', ')}.</Small> : null}
       <View style={styles.ways}>
