@@ -43,6 +43,20 @@ async function beginGroup(page: Page, name: string): Promise<void> {
   await page.getByRole('heading', { level: 1, name }).waitFor();
 }
 
+/** A chanterelle in the group's notebook, with all told that stands around it. @returns its id */
+async function findIn(page: Page, group: string, where?: string): Promise<string> {
+  await page.goto('/new');
+  await page.getByRole('radio', { name: /^Ridges/ }).click();
+  if (where !== undefined) await page.getByLabel('Where, in your own words').fill(where);
+  await page.getByRole('radio', { name: group }).click();
+  await page.getByLabel('Name, in any language, or scientific').fill('chanterelle');
+  await page.getByRole('button', { name: /^Chanterelle/ }).click();
+  await page.waitForURL(/\/around/);
+  await tell(page, FUNGUS_TOLD);
+  await strip(page).waitFor();
+  return /find\/([^/]+)/.exec(page.url())?.[1] ?? '';
+}
+
 async function answer(page: Page, nth: number): Promise<void> {
   const before = await seen(page);
   await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(nth).click();
@@ -65,16 +79,7 @@ test('two people of one group: joined by a code, a find shared and its place kep
   expect(await other.page.getByRole('checkbox', { name: 'For everything deadly' }).isDisabled()).toBe(true);
 
   // A find in the group's notebook.
-  await one.page.goto('/new');
-  await one.page.getByRole('radio', { name: /^Ridges/ }).click();
-  await one.page.getByLabel('Where, in your own words').fill('Behind the old weir');
-  await one.page.getByRole('radio', { name: 'Weir walkers' }).click();
-  await one.page.getByLabel('Name, in any language, or scientific').fill('chanterelle');
-  await one.page.getByRole('button', { name: /^Chanterelle/ }).click();
-  await one.page.waitForURL(/\/around/);
-  const id = /find\/([^/]+)/.exec(one.page.url())?.[1] ?? '';
-  await tell(one.page, FUNGUS_TOLD);
-  await strip(one.page).waitFor();
+  const id = await findIn(one.page, 'Weir walkers', 'Behind the old weir');
   for (let n = 0; n < 4; n += 1) await answer(one.page, 0);
   await onRecord(one.page, id, (record) => record.readings.length === 4);
 
@@ -214,15 +219,7 @@ test('a young member of a group collects when an adult of it has agreed', async 
   await young.page.getByRole('button', { name: 'Join', exact: true }).click();
   await young.page.getByText('Group · you are young member').waitFor();
 
-  await young.page.goto('/new');
-  await young.page.getByRole('radio', { name: /^Ridges/ }).click();
-  await young.page.getByRole('radio', { name: 'The Kvists' }).click();
-  await young.page.getByLabel('Name, in any language, or scientific').fill('chanterelle');
-  await young.page.getByRole('button', { name: /^Chanterelle/ }).click();
-  await young.page.waitForURL(/\/around/);
-  const id = /find\/([^/]+)/.exec(young.page.url())?.[1] ?? '';
-  await tell(young.page, FUNGUS_TOLD);
-  await strip(young.page).waitFor();
+  const id = await findIn(young.page, 'The Kvists');
   await answerAll(young.page, specimen('cantharellus-cibarius', 'mature'), { until: (o) => o === 'Collect' });
   expect(await outcome(young.page)).toBe('Collect');
   await young.page.goto(`/find/${id}/verdict`);

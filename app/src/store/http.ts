@@ -7,7 +7,7 @@ import { Away, Refused, type Api, type Pulled } from './api';
 
 const Role = z.enum(['keeper', 'member', 'young']);
 const anything = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
-export const GroupAnswer = z.object({
+const GroupAnswer = z.object({
   id: z.string(), name: z.string(), role: Role, policy: anything<Policy>(),
   members: z.array(z.object({ person: z.string(), name: z.string(), role: Role, joinedAt: z.string() })),
   former: z.array(z.object({ person: z.string(), name: z.string() })),

@@ -1,6 +1,6 @@
 import { guide } from '../evaluate/guide';
 import { layFind, loadList } from './actions';
-import { Away, Refused, type Me } from './api';
+import { Away, Refused, type Api, type Me } from './api';
 import { NotKept, type Settled } from './device';
 import { me, outbox, type Person } from './slices';
 import type { Running, Thunk } from './store';
@@ -56,6 +56,21 @@ export function flush(): Thunk<Promise<void>> {
 
 const PART_BYTES = 128 * 1024;
 
+async function sendBytes(api: Api, id: string, bytes: Uint8Array<ArrayBuffer>, going: (share: number) => void): Promise<void> {
+  try {
+    let { received, size } = await api.received(id);
+    for (let begunAnew = 0; received < size && begunAnew < 2;) {
+      going(received / size);
+      const before = received;
+      ({ received, size } = await api.sendPart(id, received, bytes.slice(received, received + PART_BYTES)));
+      if (received <= before) begunAnew += 1;
+    }
+  } catch (error) {
+    // Taken out again meanwhile, or refused: sending it again will not help.
+    if (!(error instanceof Refused)) throw error;
+  }
+}
+
 /** The bytes of photos and sketches, after what is on record of them: in parts, going on where it broke off. Nothing else waits for it. */
 export function sendPictures(): Thunk<Promise<void>> {
   return async (dispatch, getState, { api, album, running }) => {
@@ -67,7 +82,7 @@ export function sendPictures(): Thunk<Promise<void>> {
       const ready = (await all.unsent()).filter(({ id }) => !waiting.has(id));
       for (const [index, { id, image }] of ready.entries()) {
         const bytes = new Uint8Array(await image.arrayBuffer());
-        await dispatch(sendBytes(id, bytes, (share) => outbox.actions.noted({ pictures: { left: ready.length - index, share } })));
+        await sendBytes(api, id, bytes, (share) => dispatch(outbox.actions.noted({ pictures: { left: ready.length - index, share } })));
         await all.markSent(id);
       }
     } catch (error) {
@@ -76,22 +91,6 @@ export function sendPictures(): Thunk<Promise<void>> {
     } finally {
       running.sendingPictures = false;
       dispatch(outbox.actions.noted({ pictures: undefined }));
-    }
-    function sendBytes(id: string, bytes: Uint8Array<ArrayBuffer>, going: (share: number) => ReturnType<typeof outbox.actions.noted>): Thunk<Promise<void>> {
-      return async () => {
-        try {
-          let { received, size } = await api.received(id);
-          for (let begunAnew = 0; received < size && begunAnew < 2;) {
-            dispatch(going(received / size));
-            const before = received;
-            ({ received, size } = await api.sendPart(id, received, bytes.slice(received, received + PART_BYTES)));
-            if (received <= before) begunAnew += 1;
-          }
-        } catch (error) {
-          // Taken out again meanwhile, or refused: sending it again will not help.
-          if (!(error instanceof Refused)) throw error;
-        }
-      };
     }
   };
 }

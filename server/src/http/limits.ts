@@ -9,7 +9,7 @@ const A_MINUTE: Readonly<Record<Pace, number>> = { usual: 3000, heavy: 300, gues
 
 export type Limits = (pace: Pace, who: string) => Promise<void>;
 
-/** What may be tried often is counted in this process first and written down a minute at a time at most; what could be guessed is counted exactly. */
+/** Counts every use, and refuses with 429 what is too often. */
 export function openLimits(db: Db): Limits {
   const counted = new Map(Object.entries(A_MINUTE).map(([pace, points]) => [pace, new RateLimiterPostgres({
     storeClient: poolOf(db), storeType: 'pool', tableName: 'rate_limits', tableCreated: true, keyPrefix: pace, points, duration: 60, clearExpiredByTimeout: false,
