@@ -3,11 +3,11 @@ const path = require('node:path');
 
 const config = getDefaultConfig(__dirname);
 
-// Zod brings along what the app never calls: its messages in some fifty languages, and the ways from and to JSON
-// Schema. Together they are a fifth of the first download, so they are left out of the bundle.
+// Zod brings along what the app never calls: its messages in some fifty languages, the ways from and to JSON Schema, and
+// a compiler of schemas to code, which the content policy would not let run. Together they are a fifth of the first download, so they are left out of the bundle.
 const STAND_INS = [
   [/\/locales\/index\.js$/, 'zod-locales.js'],
-  [/\/(from-json-schema|json-schema-processors)\.js$/, 'zod-nothing.js'],
+  [/\/(compile|from-json-schema|to-json-schema|json-schema-generator|json-schema-processors)\.js$/, 'zod-nothing.js'],
 ];
 config.resolver.resolveRequest = (context, name, platform) => {
   const fromZod = context.originModulePath.includes(`${path.sep}zod${path.sep}`);

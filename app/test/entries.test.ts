@@ -1,4 +1,4 @@
-import { applyEntry, summaryOf, type Entry, type FindRecord } from '@pause/core';
+import { applyEntry, summaryOf, type FindEntry, type FindRecord } from '@pause/core';
 import { FindSummary } from '@pause/core/notebook';
 import { inOrder } from '../src/store/device';
 
@@ -13,9 +13,9 @@ const entries = [
   { kind: 'skips', find: 'f', body: { id: 's', at: at(6), piece: 'p', character: 'latex' } },
   { kind: 'verdicts', find: 'f', body: { id: 'v', at: at(7), verdict: { outcome: 'pause' } } },
   { kind: 'decisions', find: 'f', body: { id: 'd', at: at(8), verdict: 'v', choice: 'later', by: 'mirel' } },
-] as unknown as Entry[];
+] as unknown as FindEntry[];
 
-const all = (list: readonly Entry[], from?: FindRecord) => list.reduce<FindRecord | undefined>(applyEntry, from);
+const all = (list: readonly FindEntry[], from?: FindRecord) => list.reduce<FindRecord | undefined>(applyEntry, from);
 
 test('entries make a record', () => {
   expect(all(entries)).toMatchObject({
@@ -35,12 +35,12 @@ test('an entry of a find that is not there is left out', () => {
 
 test('of two entries of one moment, the find comes before what belongs to it', () => {
   const [find, piece] = entries;
-  const same = { ...piece!, body: { ...piece!.body, at: at(0) } } as Entry;
+  const same = { ...piece!, body: { ...piece!.body, at: at(0) } } as FindEntry;
   expect(inOrder([same, find!])).toEqual([find, same]);
 });
 
 test('the line of the log tells the newest name, verdict and decision', () => {
-  const record = all([...entries, { kind: 'targets', find: 'f', body: { id: 't2', at: at(9), taxon: 'boletus-satanas' } } as unknown as Entry])!;
+  const record = all([...entries, { kind: 'targets', find: 'f', body: { id: 't2', at: at(9), taxon: 'boletus-satanas' } } as unknown as FindEntry])!;
   expect(summaryOf(record)).toEqual({ id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', readings: 1, target: 'boletus-satanas', outcome: 'pause', choice: 'later' });
   expect(FindSummary.parse(summaryOf({ ...record, number: 7, placeNote: 'Under the beeches' }))).toMatchObject({ number: 7, placeNote: 'Under the beeches' });
 });

@@ -1,4 +1,5 @@
-import { applyEntry, summaryOf, type Entry, type FindRecord, type Stamp } from '@pause/core';
+import { applyEntry, findsOf, summaryOf, type Entry, type FindRecord, type PageRecord, type Stamp } from '@pause/core';
+import { applyToPage } from '@pause/core/notebook';
 import { inPlace, type Evaluator } from '../src/evaluate/client';
 import { guide } from '../src/evaluate/guide';
 import { Away, Refused, type Api, type Group } from '../src/store/api';
@@ -6,6 +7,8 @@ import { inOrder, NotKept, type Device, type Refusal } from '../src/store/device
 import type { Album, Picture } from '../src/store/pictures';
 import type { Person } from '../src/store/slices';
 import { makeStore } from '../src/store/store';
+
+const ofFind = (records: ReadonlyMap<string, FindRecord>, entry: Entry) => (entry.find === undefined ? undefined : applyEntry(records.get(entry.find), entry));
 
 /** A server in memory that can be away, refuse, or know nobody; one person's stream is all it keeps. */
 export function rig(evaluator: Evaluator = inPlace) {
@@ -16,7 +19,7 @@ export function rig(evaluator: Evaluator = inPlace) {
     away: false, refuse: undefined as Entry['kind'] | undefined, signedIn: true, demo: true, groups: [] as Group[], who: 'mirel',
     now: '2026-09-14T07:40:00.000Z', guideVersion: guide.version, newerFrom: undefined as number | undefined, partsLeft: Infinity,
     /** What another device told, as the server has it. */
-    told: (entry: Entry) => { stream.push({ entry, seq: stream.length + 1 }); const record = applyEntry(onServer.get(entry.find), entry); if (record) onServer.set(entry.find, record); },
+    told: (entry: Entry) => { stream.push({ entry, seq: stream.length + 1 }); const record = ofFind(onServer, entry); if (record) onServer.set(record.id, record); },
   };
   const here = <T>(answer: () => T): Promise<T> => (server.away ? Promise.reject(new Away('away')) : new Promise((resolve, reject) => {
     try {
@@ -83,7 +86,13 @@ export function rig(evaluator: Evaluator = inPlace) {
   const own: { person?: Person; taken: number; last?: Stamp; refused: Refusal[] } = { taken: 0, refused: [] };
   const storage = { full: false };
   const keyOf = (entry: Entry) => entry.body.id + entry.kind;
-  const lay = (entry: Entry) => { const record = applyEntry(records.get(entry.find), entry); if (record) records.set(record.id, record); };
+  const pages = new Map<string, PageRecord>();
+  const lay = (entry: Entry) => {
+    const record = ofFind(records, entry);
+    if (record) records.set(record.id, record);
+    const page = entry.page === undefined ? undefined : applyToPage(pages.get(entry.page), entry);
+    if (page) pages.set(page.id, page);
+  };
   const device: Device = {
     put: (entries) => {
       if (storage.full) return Promise.reject(new NotKept('full'));
@@ -111,11 +120,13 @@ export function rig(evaluator: Evaluator = inPlace) {
         lay(entry);
         own.taken = Math.max(own.taken, seq);
       }
-      return Promise.resolve([...new Set(entries.map(({ entry }) => entry.find))]);
+      return Promise.resolve([...findsOf(entries.map(({ entry }) => entry)), ...new Set(entries.flatMap(({ entry }) => entry.page ?? []))]);
     },
     taken: () => Promise.resolve(own.taken),
     record: (id) => Promise.resolve(records.get(id)),
     list: () => Promise.resolve([...records.values()].map(summaryOf)),
+    pages: () => Promise.resolve([...pages.values()]),
+    page: (id) => Promise.resolve(pages.get(id)),
     keepPerson: (person) => { own.person = person; return Promise.resolve(); },
     person: () => Promise.resolve(own.person),
     adopt: (from, to) => {

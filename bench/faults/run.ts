@@ -154,6 +154,7 @@ async function server(world: World, cookie: string, group: string) {
       const { number: _, ...entry } = raw as { number?: number };
       const parsed = parseEntry(entry);
       if (!('entry' in parsed)) throw new Error(`entry ${seq} cannot be read`);
+      if (parsed.entry.find === undefined) continue;
       const record = applyEntry(records.get(parsed.entry.find), parsed.entry);
       if (record) records.set(parsed.entry.find, record);
     }

@@ -1,14 +1,14 @@
 /** The notebook that several devices write: order, folding, and who is told a place. */
 import * as fc from 'fast-check';
-import { applyEntry, canonicalJson, edited, type Entry, type FindRecord } from '../src';
+import { applyEntry, canonicalJson, edited, type FindEntry, type FindRecord } from '../src';
 import { coarse, entryFor, heard, momentOf, nextStamp, parseEntry, stampOf, toldExactly, tooFarAhead, type Stamp } from '../src/notebook';
 
 const MORNING = Date.parse('2026-09-14T07:40:00.000Z');
 const at = (second: number) => new Date(MORNING + second * 1000).toISOString();
 const stamp = (second: number, device = 'tollar') => stampOf({ ms: MORNING + second * 1000, count: 0, device });
-const entry = (kind: Entry['kind'], body: object, second: number, device?: string) => ({ find: 'find-one', kind, body: { id: `${kind}-${second}${device ?? ''}`, at: at(second), ...body }, stamp: stamp(second, device) }) as unknown as Entry;
-const FIND = { find: 'find-one', kind: 'finds', body: { id: 'find-one', startedAt: at(0), kingdom: 'Fungi', person: 'mirel' }, stamp: stamp(0) } as Entry;
-const folded = (entries: readonly Entry[]) => entries.reduce<FindRecord | undefined>(applyEntry, undefined)!;
+const entry = (kind: FindEntry['kind'], body: object, second: number, device?: string) => ({ find: 'find-one', kind, body: { id: `${kind}-${second}${device ?? ''}`, at: at(second), ...body }, stamp: stamp(second, device) }) as unknown as FindEntry;
+const FIND = { find: 'find-one', kind: 'finds', body: { id: 'find-one', startedAt: at(0), kingdom: 'Fungi', person: 'mirel' }, stamp: stamp(0) } as FindEntry;
+const folded = (entries: readonly FindEntry[]) => entries.reduce<FindRecord | undefined>(applyEntry, undefined)!;
 
 describe('stamps', () => {
   const moment = fc.record({ ms: fc.integer({ min: 0, max: 4e12 }), count: fc.integer({ min: 0, max: 5000 }), device: fc.stringMatching(/^[A-Za-z0-9_]{1,12}$/) });
@@ -45,7 +45,7 @@ describe('stamps', () => {
 });
 
 describe('a record', () => {
-  const told: Entry[] = [
+  const told: FindEntry[] = [
     entry('pieces', { id: 'piece-one', purpose: 'decide' }, 1), entry('pieces', { id: 'piece-two', purpose: 'compare' }, 8, 'karrow'),
     entry('targets', { taxon: 'boletus-edulis' }, 2), entry('targets', { taxon: 'cantharellus-cibarius' }, 9, 'karrow'),
     entry('contexts', { context: { part: 'fruiting-body', use: 'food' } }, 3),
@@ -115,7 +115,7 @@ describe('an entry from outside', () => {
 
 describe('a place', () => {
   const position = { decimalLatitude: 46.512345, decimalLongitude: 12.198765 };
-  const record = (...more: Entry[]) => folded([FIND, entry('edits', { by: 'mirel', field: 'position', value: position }, 1), ...more]);
+  const record = (...more: FindEntry[]) => folded([FIND, entry('edits', { by: 'mirel', field: 'position', value: position }, 1), ...more]);
   const told = (exactFor: unknown, second: number) => entry('edits', { by: 'mirel', field: 'exactFor', value: exactFor }, second);
 
   test('is told to the finder, and to others as the finder chose last', () => {
@@ -126,7 +126,7 @@ describe('a place', () => {
   });
 
   test('is left out of every entry that tells it, or told as a square', () => {
-    const entries = [{ ...FIND, body: { ...FIND.body, placeNote: 'Here' } } as Entry, entry('edits', { by: 'mirel', field: 'position', value: position }, 1), entry('edits', { by: 'mirel', field: 'placeNote', value: 'Here' }, 2), told(['tam'], 3)];
+    const entries = [{ ...FIND, body: { ...FIND.body, placeNote: 'Here' } } as FindEntry, entry('edits', { by: 'mirel', field: 'position', value: position }, 1), entry('edits', { by: 'mirel', field: 'placeNote', value: 'Here' }, 2), told(['tam'], 3)];
     const seen = (of: FindRecord, reader: string) => JSON.stringify(entries.map((e) => entryFor(e, of, reader)));
     for (const secret of ['46.512345', '12.198765', 'Here', '"tam"']) expect(seen(record(), 'jorun')).not.toContain(secret);
     expect(seen(record(), 'jorun')).not.toMatch(/46\.|12\./);

@@ -35,6 +35,8 @@ async function ask(as: ActorName, method: string, path: string, body?: unknown, 
 }
 const push = (as: ActorName, entries: readonly unknown[]) => ask(as, 'POST', '/sync/push', { entries });
 const entry = (find: string, kind: string, body: Json) => ({ find, kind, body: { id: randomUUID(), at: at(5), ...body } });
+/** Something of the group’s name or rules, as its keeper tells it. */
+const rule = (field: string, value: unknown) => ({ page: group, kind: 'fields', body: { id: randomUUID(), at: at(5), by: people.keeper.id, of: 'group', field, value } });
 const idOf = (as: ActorName) => (as === 'nobody' ? '' : people[as].id);
 
 /** A find with a piece, a target, all readings, and a place that is nobody else's business. */
@@ -152,7 +154,6 @@ const TABLE: Readonly<Record<string, readonly Row[]>> = {
   'put /pictures/:picture': [{ of: 'a member’s picture in the group', ask: async () => ({ path: `/pictures/${(await pictured()).id}?from=0`, body: new Uint8Array([1, 2]) }), may: ['member'], others: { ...NOT_THERE, young: 403, keeper: 403 } }],
   'post /groups': person('/groups', () => ({ id: randomUUID(), name: 'Another' })),
   'get /groups/:group': member(() => `/groups/${group}`),
-  'patch /groups/:group': keeper(() => `/groups/${group}`, () => ({ name: 'The Karrow walkers' })),
   'post /groups/:group/invitations': keeper(() => `/groups/${group}/invitations`, () => ({ role: 'member', days: 2 })),
   'post /groups/:group/reviews': keeper(() => `/groups/${group}/reviews`, () => ({ taxon: 'boletus-edulis', content: taxonContent(guide.taxon('boletus-edulis')!) })),
   'delete /groups/:group/reviews/:taxon': [{ of: 'a taxon that nobody signed', ask: () => ({ path: `/groups/${group}/reviews/hydnum-repandum` }), may: [], others: { ...NOT_THERE, young: 403, member: 403, keeper: 404 } }],
@@ -185,7 +186,7 @@ describe('every route', () => {
 
   test('refuses what another page sends along with the cookie', async () => {
     for (const more of [{ origin: 'https://elsewhere.example' }, { 'sec-fetch-site': 'cross-site' }, { origin: 'null' }]) {
-      expect(await ask('keeper', 'PATCH', `/groups/${group}`, { name: 'Taken over' }, more as Record<string, string>)).toMatchObject({ status: 403, body: { type: 'urn:pause:problem:other-origin' } });
+      expect(await ask('keeper', 'POST', '/sync/push', { entries: [rule('name', 'Taken over')] }, more as Record<string, string>)).toMatchObject({ status: 403, body: { type: 'urn:pause:problem:other-origin' } });
       for (const path of AUTH_PATHS) expect((await ask('keeper', 'POST', `/auth${path}`, {}, more as Record<string, string>)).status).toBe(403);
     }
     expect((await ask('member', 'GET', `/groups/${group}`)).body.name).toBe('The Karrow walkers');
@@ -418,19 +419,12 @@ describe('groups', () => {
     // The last one may go, and the group with its notebook stays as it is.
     expect((await as(second)('DELETE', `/groups/${id}/members/${second.id}`)).status).toBe(204);
   });
-
-  test('its rules can only name what the guide has', async () => {
-    expect(await ask('keeper', 'PATCH', `/groups/${group}`, { policy: { forgoneTaxa: ['nothing-known'] } })).toMatchObject({ status: 422, body: { errors: [{ field: 'policy.forgoneTaxa[0]' }] } });
-    expect((await ask('keeper', 'PATCH', `/groups/${group}`, {})).status).toBe(422);
-    expect((await ask('keeper', 'PATCH', `/groups/${group}`, { policy: { secondLookWhenUnreviewed: true, forgoneTaxa: ['boletus-edulis'] } })).body).toMatchObject({ policy: { forgoneTaxa: ['boletus-edulis'] } });
-  });
 });
 
 test('what a keeper signed counts for the group’s verdicts, is bound to what the guide says, and can be taken back', async () => {
-  await ask('keeper', 'PATCH', `/groups/${group}`, { policy: { secondLookWhenUnreviewed: true } });
   const content = (id: string) => taxonContent(guide.taxon(id)!);
   expect(await ask('keeper', 'POST', `/groups/${group}/reviews`, { taxon: 'hydnum-repandum', content: 'f'.repeat(64) })).toMatchObject({ status: 409, body: { errors: [{ field: 'content' }] } });
-  expect(await ask('keeper', 'PATCH', `/groups/${group}`, { policy: { reviews: [{ taxon: 'hydnum-repandum', content: content('hydnum-repandum') }] } })).toMatchObject({ status: 422 });
+  expect((await push('keeper', [rule('reviews', [{ taxon: 'hydnum-repandum', content: content('hydnum-repandum') }])])).body.results).toMatchObject([{ status: 'refused', problem: { status: 422 } }]);
   const signed = await ask('keeper', 'POST', `/groups/${group}/reviews`, { taxon: 'hydnum-repandum', content: content('hydnum-repandum'), note: 'Read beside two floras.' });
   expect(signed.body).toMatchObject({ policy: { reviews: expect.arrayContaining([{ taxon: 'hydnum-repandum', content: content('hydnum-repandum') }]) as unknown } });
   expect((await ask('member', 'GET', `/groups/${group}`)).body.reviews).toContainEqual(expect.objectContaining({ taxon: 'hydnum-repandum', by: idOf('keeper'), note: 'Read beside two floras.' }));

@@ -23,7 +23,7 @@ afterAll(async () => {
   await database.close();
 });
 
-const TABLES = ['entries', 'finds', 'groups', 'memberships', 'invitations', 'streams', 'arrivals', 'people'];
+const TABLES = ['entries', 'finds', 'groups', 'pages', 'memberships', 'invitations', 'streams', 'arrivals', 'people'];
 async function rows(): Promise<string> {
   const all = await Promise.all(TABLES.map((table) => sql<{ n: number }>`select count(*)::int as n from ${sql.table(table)}`.execute(database.db)));
   return all.map(({ rows: [row] }) => row?.n).join();
@@ -43,7 +43,7 @@ const leaf = fc.oneof(
   fc.constantFrom<unknown>(null, true, -1, 1e308, 0.5, '', SCRIPT, "' or '1'='1", '\u0000', '\ud800', 'mirel', 'demo-find-1', '2026-09-14T08:00:00.000Z', [], {}, '__proto__', 'x'.repeat(5000)),
   fc.string(), fc.double({ noNaN: true, noDefaultInfinity: true }),
 );
-const KEYS = ['id', 'at', 'find', 'kind', 'body', 'stamp', 'startedAt', 'kingdom', 'person', 'group', 'piece', 'character', 'value', 'sureness', 'by', 'taxon', 'context', 'changed', 'verdict', 'choice', 'reason', 'field', 'entries', 'name', 'policy', 'role', 'days', 'code', 'email', 'password', 'states', 'unit', '__proto__', 'constructor'];
+const KEYS = ['id', 'at', 'find', 'page', 'of', 'kind', 'body', 'stamp', 'startedAt', 'kingdom', 'person', 'group', 'piece', 'character', 'value', 'sureness', 'by', 'taxon', 'context', 'changed', 'verdict', 'choice', 'reason', 'field', 'entries', 'name', 'policy', 'role', 'days', 'code', 'email', 'password', 'states', 'unit', '__proto__', 'constructor'];
 const body = fc.letrec((tie) => ({
   any: fc.oneof({ maxDepth: 4, withCrossShrink: true }, leaf, tie('object'), fc.array(tie('any'), { maxLength: 4 })),
   object: fc.dictionary(fc.constantFrom(...KEYS), tie('any'), { maxKeys: 7 }),

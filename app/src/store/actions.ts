@@ -1,5 +1,5 @@
 import {
-  applyEntry, caseOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Edit, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
+  applyEntry, caseOf, entriesOf, findsOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Edit, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
   type Reading, type ReadingId, type ReadingValue, type Sureness, type TaxonId, type Verdict,
 } from '@pause/core';
 import { guide } from '../evaluate/guide';
@@ -59,8 +59,8 @@ export function loadList(): Thunk<Promise<void>> {
     dispatch(list.actions.listLoading());
     const { waiting } = getState().outbox;
     const lines = new Map((await device.list()).map((line) => [line.id, line]));
-    for (const id of new Set(waiting.map((entry) => entry.find))) {
-      const record = getState().finds[id]?.record ?? waiting.filter((entry) => entry.find === id).reduce(applyEntry, await device.record(id));
+    for (const id of findsOf(waiting)) {
+      const record = getState().finds[id]?.record ?? entriesOf(waiting, id).reduce(applyEntry, await device.record(id));
       if (record) lines.set(id, summaryOf(record));
     }
     const sorted = [...lines.values()].sort((a, b) => (a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0));
@@ -138,7 +138,7 @@ function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
       await device.put(entries);
       for (const entry of entries) dispatch(finds.actions.entryMade(entry));
       const [first] = entries;
-      if (first) void dispatch(reconsider(first.find));
+      if (first?.find) void dispatch(reconsider(first.find));
       void dispatch(flush());
       return true;
     }).catch((error: unknown) => {
@@ -178,7 +178,7 @@ export function acknowledgeNotKept(): Thunk {
 /** What was refused has been read; the finds concerned are shown as they are on record. */
 export function acknowledgeRefusals(): Thunk<Promise<void>> {
   return async (dispatch, getState, { device }) => {
-    const concerned = new Set(getState().outbox.refused.map(({ entry }) => entry.find));
+    const concerned = findsOf(getState().outbox.refused.map(({ entry }) => entry));
     await device.forgetRefused();
     dispatch(outbox.actions.noted({ refused: [] }));
     for (const id of concerned) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));

@@ -1,4 +1,4 @@
-import type { Entry, FindRecord, FindSummary, Stamp } from '@pause/core';
+import type { Entry, FindRecord, FindSummary, PageRecord, Stamp } from '@pause/core';
 import type { Person } from './slices';
 
 /** An entry that the server did not take, and why. */
@@ -31,13 +31,16 @@ export interface Device {
   refused(): Promise<readonly Refusal[]>;
   /** What was refused has been read. */
   forgetRefused(): Promise<void>;
-  /** Takes what the server told of a stream, with how far that goes, in one step; rejects where the device does not take it. @returns the finds it is of */
+  /** Takes what the server told of a stream, with how far that goes, in one step; rejects where the device does not take it. @returns the finds and pages it is of */
   take(heard: Heard): Promise<readonly string[]>;
   /** How far each stream was taken. */
   taken(stream: string): Promise<number>;
   record(id: string): Promise<FindRecord | undefined>;
   /** A line for every find here. */
   list(): Promise<readonly FindSummary[]>;
+  /** Every page that is no find. */
+  pages(): Promise<readonly PageRecord[]>;
+  page(id: string): Promise<PageRecord | undefined>;
   keepPerson(person: Person): Promise<void>;
   person(): Promise<Person | undefined>;
   /** What was told here without an account becomes the account's own. */
@@ -56,7 +59,7 @@ export class NotKept extends Error {
   }
 }
 
-const ORDER: readonly Entry['kind'][] = ['finds', 'pieces', 'targets', 'contexts', 'edits', 'readings', 'withdrawals', 'skips', 'verdicts', 'consents', 'decisions'];
+const ORDER: readonly Entry['kind'][] = ['pages', 'finds', 'pieces', 'targets', 'contexts', 'edits', 'readings', 'withdrawals', 'skips', 'verdicts', 'consents', 'decisions'];
 const madeAt = (entry: Entry) => entry.stamp ?? (entry.kind === 'finds' ? entry.body.startedAt : entry.body.at);
 
 export function inOrder(entries: readonly Entry[]): Entry[] {
@@ -77,6 +80,8 @@ const nothingKept: Device = {
   taken: () => Promise.resolve(0),
   record: () => Promise.resolve(undefined),
   list: () => Promise.resolve([]),
+  pages: () => Promise.resolve([]),
+  page: () => Promise.resolve(undefined),
   keepPerson: () => Promise.resolve(),
   person: () => Promise.resolve(undefined),
   adopt: () => Promise.resolve(),

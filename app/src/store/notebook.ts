@@ -1,5 +1,5 @@
-import { applyEntry, heard, summaryOf, type Entry, type Stamp } from '@pause/core';
-import { FindRecord, FindSummary } from '@pause/core/notebook';
+import { applyEntry, findsOf, heard, summaryOf, type Entry, type Stamp } from '@pause/core';
+import { applyToPage, FindRecord, FindSummary, PageRecord } from '@pause/core/notebook';
 import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
 import { inOrder, NotKept, type Device, type Refusal } from './device';
@@ -21,6 +21,7 @@ type Notebook = Dexie & {
   readonly waiting: Table<Waiting, string>;
   readonly records: Table<FindRecord, string>;
   readonly lines: Table<FindSummary, string>;
+  readonly pages: Table<PageRecord, string>;
   readonly refused: Table<Refusal & { readonly key: string }, string>;
   readonly own: Table<Own, string>;
 };
@@ -41,6 +42,7 @@ async function open(storage: Storage, name: string, fetchBase: typeof fetchDexie
     await all.table('lines').bulkPut(records.map(summaryOf));
     await all.table('own').delete('list');
   });
+  notebook.version(3).stores({ pages: 'id' });
   await notebook.open();
   const earlier = Object.keys(storage).filter((key) => key.startsWith(EARLIER));
   const taken = earlier.flatMap((key): Waiting[] => {
@@ -108,17 +110,28 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   };
   /** Entries laid over what is kept, not over what this tab knows: another tab may have told more of the same find. */
   const lay = async (all: Notebook, entries: readonly { readonly entry: Entry; readonly number?: number | undefined }[]): Promise<string[]> => {
-    const ids = [...new Set(entries.map(({ entry }) => entry.find))];
+    const ids = [...findsOf(entries.map(({ entry }) => entry))];
     const records = new Map((await all.records.bulkGet(ids)).flatMap((kept) => {
       const record = kept && FindRecord.safeParse(kept).data;
       return record ? [[record.id, record] as const] : [];
     }));
+    const pageIds = [...new Set(entries.flatMap(({ entry }) => entry.page ?? []))];
+    const pages = new Map((await all.pages.bulkGet(pageIds)).flatMap((kept) => {
+      const page = kept && PageRecord.safeParse(kept).data;
+      return page ? [[page.id, page] as const] : [];
+    }));
     for (const { entry, number } of entries) {
+      if (entry.page !== undefined) {
+        const page = applyToPage(pages.get(entry.page), entry);
+        if (page) pages.set(entry.page, page);
+        continue;
+      }
       const record = applyEntry(records.get(entry.find), entry);
       if (record) records.set(entry.find, number === undefined ? record : { ...record, number });
     }
     await keepAll(all, records);
-    return ids;
+    await all.pages.bulkPut([...pages.values()]);
+    return [...ids, ...pageIds];
   };
   return {
     put: async (entries) => surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
@@ -126,7 +139,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
       await hear(all, entries);
     })),
     settle: async (settled) => {
-      await quietly((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.refused, all.own], async () => {
+      await quietly((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {
         const arrived = settled.flatMap((one) => (one.status === 'arrived' ? [one] : []));
         await lay(all, arrived);
         await hear(all, arrived.map(({ entry }) => entry));
@@ -142,7 +155,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     waiting: async () => inOrder((await quietly((all) => all.waiting.toArray()) ?? []).map(({ entry }) => entry)),
     refused: async () => (await quietly((all) => all.refused.toArray()) ?? []).map(({ entry, reason }) => ({ entry, reason })),
     forgetRefused: async () => { await quietly((all) => all.refused.clear()); },
-    take: async ({ stream, entries }) => surely((all) => all.transaction('rw', all.records, all.lines, all.own, async () => {
+    take: async ({ stream, entries }) => surely((all) => all.transaction('rw', all.records, all.lines, all.pages, all.own, async () => {
       const before = (await own(all, `taken ${stream}`) as number | undefined) ?? 0;
       const fresh = entries.filter(({ seq }) => seq > before);
       const last = fresh.at(-1)?.seq ?? before;
@@ -159,6 +172,8 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
       return kept && FindRecord.safeParse(kept).data;
     },
     list: async () => (await quietly((all) => all.lines.toArray()) ?? []).flatMap((line) => FindSummary.safeParse(line).data ?? []),
+    pages: async () => (await quietly((all) => all.pages.toArray()) ?? []).flatMap((page) => PageRecord.safeParse(page).data ?? []),
+    page: async (id) => PageRecord.safeParse(await quietly((all) => all.pages.get(id))).data,
     keepPerson: async (person) => { await quietly((all) => all.own.put({ key: 'person', value: person })); },
     person: async () => Person.safeParse(await quietly((all) => own(all, 'person'))).data,
     adopt: async (from, to) => {
@@ -179,8 +194,8 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
       return kept ?? { device: 'nothing', last: undefined };
     },
     clear: async () => {
-      await surely((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.refused, all.own], async () => {
-        for (const table of [all.waiting, all.records, all.lines, all.refused, all.own]) await table.clear();
+      await surely((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {
+        for (const table of [all.waiting, all.records, all.lines, all.pages, all.refused, all.own]) await table.clear();
       }));
     },
   };

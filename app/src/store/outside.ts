@@ -3,6 +3,7 @@ export { http } from './http';
 export { notebook } from './notebook';
 export { followPictures } from './loadPictures';
 export { album } from './pictures';
+export { beginPage, layPages, sight, tellGroup, tellPage } from './pages';
 export { flush, streamGrew, syncAll } from './sync';
 export { takeOverCounts } from './takeOver';
 export { bytesHash } from '@pause/core/notebook';

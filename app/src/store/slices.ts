@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { applyEntry, type Entry, type FindRecord, type FindSummary } from '@pause/core';
+import { applyEntry, entriesOf, type Entry, type FindRecord, type FindSummary, type PageRecord } from '@pause/core';
 import type { Evaluation } from '../evaluate/evaluate';
 import type { Group } from './api';
 import type { Refusal } from './device';
@@ -76,7 +76,7 @@ export const finds = createSlice({
       { ...state, [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'loading' } }
     ),
     findLoaded: (state, { payload: { id, record, waiting } }: PayloadAction<{ id: string; record: FindRecord | undefined; waiting: readonly Entry[] }>): FindsState => {
-      const whole = waiting.filter((entry) => entry.find === id).reduce(applyEntry, record);
+      const whole = entriesOf(waiting, id).reduce(applyEntry, record);
       const open = state[id];
       if (open?.record && whole && JSON.stringify(open.record) === JSON.stringify(whole)) return { ...state, [id]: { ...open, status: 'ready' } };
       const change = (open?.change ?? 0) + 1;
@@ -86,6 +86,7 @@ export const finds = createSlice({
       { ...state, [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'failed', error } }
     ),
     entryMade: (state, { payload: entry }: PayloadAction<Entry>): FindsState => {
+      if (entry.find === undefined) return state;
       const open = state[entry.find];
       const record = applyEntry(open?.record, entry);
       return record ? { ...state, [entry.find]: { ...open, status: 'ready', record, change: (open?.change ?? 0) + 1 } } : state;
@@ -102,6 +103,20 @@ export const finds = createSlice({
       const open = state[id];
       return open && change === open.change ? { ...state, [id]: { ...open, fault } } : state;
     },
+  },
+});
+
+/** Pages of the notebook that are no finds, as they stand with what waits: places, eaters, walks. */
+interface PagesState {
+  readonly status: Status;
+  readonly all: Readonly<Record<string, PageRecord>>;
+}
+const noPages: PagesState = { status: 'idle', all: {} };
+export const pages = createSlice({
+  name: 'pages',
+  initialState: noPages,
+  reducers: {
+    pagesLaid: (state, { payload }: PayloadAction<readonly PageRecord[]>): PagesState => ({ status: 'ready', all: { ...state.all, ...Object.fromEntries(payload.map((page) => [page.id, page])) } }),
   },
 });
 

@@ -5,7 +5,7 @@ import type { Api } from './api';
 import type { Device } from './device';
 import type { Album } from './pictures';
 import { look, type LookSettings } from './look';
-import { finds, list, me, outbox } from './slices';
+import { finds, list, me, outbox, pages } from './slices';
 import { update } from './update';
 
 /** What the store reaches outside itself. Handed in, so that tests can hand in their own. */
@@ -34,7 +34,7 @@ export interface Running {
 export function makeStore(outside: Outside, kept?: { readonly look: LookSettings }) {
   const running: Running = { lastTold: Promise.resolve(), lastInstant: 0, syncing: undefined, again: false, sendingPictures: false, retry: undefined };
   return configureStore({
-    reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, outbox: outbox.reducer, look: look.reducer, update: update.reducer },
+    reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, pages: pages.reducer, outbox: outbox.reducer, look: look.reducer, update: update.reducer },
     ...(kept ? { preloadedState: kept } : {}),
     middleware: (defaults) => defaults({
       thunk: { extraArgument: { ...outside, running } }, serializableCheck: false, immutableCheck: false,

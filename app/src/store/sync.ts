@@ -1,7 +1,9 @@
+import { findsOf } from '@pause/core';
 import { guide } from '../evaluate/guide';
 import { layFind, loadList } from './actions';
 import { Away, Refused, type Api, type Me } from './api';
 import { NotKept, type Settled } from './device';
+import { layPages, withTold } from './pages';
 import { me, outbox, type Person } from './slices';
 import type { Running, Thunk } from './store';
 
@@ -41,8 +43,9 @@ export function flush(): Thunk<Promise<void>> {
           arrived: settled.flatMap((one) => (one.status === 'arrived' ? [one.entry] : [])),
           refused: settled.flatMap((one) => (one.status === 'refused' ? [{ entry: one.entry, reason: one.reason }] : [])),
         }));
-        const changed = new Set(settled.flatMap((one) => (one.status === 'refused' || one.entry.arrival ? [one.entry.find] : [])));
+        const changed = findsOf(settled.flatMap((one) => (one.status === 'refused' || one.entry.arrival ? [one.entry] : [])));
         for (const id of changed) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
+        if (getState().pages.status === 'ready' && settled.some(({ status, entry }) => status === 'refused' && entry.page !== undefined)) await dispatch(layPages());
       }
     } catch (error) {
       if (error instanceof Refused && error.status === 401) dispatch(me.actions.notSignedIn({ demo: false }));
@@ -164,7 +167,7 @@ function becomes({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: n
     // The answer was on its way for as long as nobody knows; the middle is nearest.
     const off = Date.parse(now) - (asked_at + clock()) / 2;
     const wrong = !demo && Math.abs(off) > CLOCK_OFF_MS;
-    const person: Person = { id, name, demo, groups: [...groups], account: true, offsetMs: demo || wrong ? off : 0 };
+    const person: Person = { id, name, demo, groups: withTold(groups, getState().outbox.waiting), account: true, offsetMs: demo || wrong ? off : 0 };
     if (was && was.id !== id) {
       if (was.account && getState().outbox.waiting.length > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
       if (was.account) {
@@ -205,6 +208,7 @@ function pullStream(stream: string, last: number): Thunk<Promise<void>> {
       dispatch(outbox.actions.noted({ fetching: undefined }));
       if (touched.size > 0) {
         for (const id of touched) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
+        if (getState().pages.status === 'ready') await dispatch(layPages([...touched]));
         if (getState().list.status === 'ready') await dispatch(loadList());
       }
     }

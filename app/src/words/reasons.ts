@@ -44,7 +44,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
     case 'condition-rules-out': return `Its condition rules it out: ${lowerFirst(CONDITION[reason.condition])}.`;
     case 'place-forbidden': return 'Picking is not allowed here.';
     case 'place-contaminated': return `The place is spoiled: ${lowerFirst(CONTAMINATION[reason.contamination])}.`;
-    case 'protected': return 'It is protected here.';
+    case 'protected': return reason.by ? 'By your group’s list it is protected here.' : 'It is protected here.';
 
     case 'near-double': return `${CommonName(reason.taxon)} is so alike that Pause never says collect: ${lowerFirst(reason.why)}`;
     case 'not-for-eater': return `Not for ${reason.eater}. ${reason.text}`;

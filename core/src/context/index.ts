@@ -47,7 +47,8 @@ export function contextReasons(find: Case, target: CompiledTaxon): { leave: Leav
   const eaters = eaterReasons(find, target);
   leave.push(...eaters.leave);
 
-  if (context.protection === 'protected') leave.push({ code: 'protected' });
+  if (find.policy?.protectedTaxa?.includes(target.id) === true) leave.push({ code: 'protected', by: 'group' });
+  else if (context.protection === 'protected') leave.push({ code: 'protected' });
   else if (target.taxon.protection === 'often' && context.protection !== 'allowed') missing.push('protection');
 
   const pause: PauseReason[] = [...missing.map((field) => ({ code: 'context-missing', field } as const)), ...eaters.pause];

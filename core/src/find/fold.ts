@@ -1,18 +1,28 @@
 import type { Context } from '../case';
-import type { Entry } from '../notebook/entry';
+import type { Entry, FindEntry } from '../notebook/entry';
 import type { Edit, EditField, FindRecord, Told } from './record';
 
 /** Texts that begin with an instant sort as instants do, stamped or not. */
 const laterOf = (item: { readonly at: string; readonly stamp?: string | undefined }) => item.stamp ?? item.at;
 
 /** The list with one more, where it belongs by time, and by id where two fell together; the same one again changes nothing. */
-function placed<T extends { readonly at: string; readonly stamp?: string | undefined }>(list: readonly T[], item: T, id: (item: T) => string): T[] {
+export function placed<T extends { readonly at: string; readonly stamp?: string | undefined }>(list: readonly T[], item: T, id: (item: T) => string): T[] {
   const mine = id(item);
   const rest = list.filter((other) => id(other) !== mine);
   const key = laterOf(item);
   let at = rest.length;
   for (let before = rest[at - 1]; before && (laterOf(before) > key || (laterOf(before) === key && id(before) > mine)); before = rest[at - 1]) at -= 1;
   return [...rest.slice(0, at), item, ...rest.slice(at)];
+}
+
+/** Of all entries those of one find. */
+export function entriesOf(all: readonly Entry[], find: string): FindEntry[] {
+  return all.filter((entry): entry is FindEntry => entry.find === find);
+}
+
+/** The finds that entries are of, each once. */
+export function findsOf(all: readonly Entry[]): Set<string> {
+  return new Set(all.flatMap(({ find }) => (find === undefined ? [] : [find])));
 }
 
 const idOf = (item: { readonly id: string }) => item.id;
@@ -50,7 +60,7 @@ function placeNoteOf(record: FindRecord): string | undefined {
  *
  * @returns undefined for an entry of a find that is not there yet
  */
-export function applyEntry(record: FindRecord | undefined, entry: Entry): FindRecord | undefined {
+export function applyEntry(record: FindRecord | undefined, entry: FindEntry): FindRecord | undefined {
   const { stamp } = entry;
   const stamped = stamp === undefined ? {} : { stamp };
   if (entry.kind === 'finds') {

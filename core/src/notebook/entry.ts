@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { CharacterId, Kingdom, TaxonId } from '../guide';
 import { Context, Instant, PieceId, Reading, ReadingId } from '../case';
 import { Arrival, Ask, Choice, Counted, Drop, Edit, PictureEntry, Reveal, Told } from '../find/record';
+import { NewField, NewPage, Sighting } from '../page/schema';
 import type { Verdict } from '../verdict';
 import { Stamp } from './stamp';
 
 /**
- * What can be put on record of a find. Every entry has an id that the device made, so that sending twice changes nothing,
+ * What can be put on record of a find, or on a page of the notebook that is no find. Every entry has an id that the device made, so that sending twice changes nothing,
  * and a stamp, so that devices which were apart agree on what was told last. Nothing is ever edited or removed.
  */
 
@@ -45,25 +46,39 @@ export const NewEdit = Edit;
 export const NewAsk = Ask;
 export const NewReveal = Reveal;
 
-/** The body of an entry, by its kind; the kinds in the order in which one needs the other. */
-export const BODIES = {
+/** The body of a find's entry, by its kind; the kinds in the order in which one needs the other. */
+const FIND_BODIES = {
   finds: NewFind, pieces: NewPiece, targets: NewTarget, contexts: NewContext, asks: NewAsk, reveals: NewReveal, readings: NewReading, withdrawals: NewWithdrawal,
   skips: NewSkip, verdicts: NewVerdict, consents: NewConsent, decisions: NewDecision, edits: NewEdit, pictures: PictureEntry, drops: Drop, counts: Counted,
 } as const satisfies Readonly<Record<string, z.ZodType>>;
+/** The same of an entry of a page. */
+const PAGE_BODIES = { pages: NewPage, fields: NewField, sightings: Sighting } as const satisfies Readonly<Record<string, z.ZodType>>;
+export const BODIES = { ...FIND_BODIES, ...PAGE_BODIES } as const;
+export const FIND_KINDS = Object.keys(FIND_BODIES) as readonly (keyof typeof FIND_BODIES)[];
 export type Kind = keyof typeof BODIES;
 export const KINDS = Object.keys(BODIES) as readonly Kind[];
 
 interface Envelope {
-  readonly find: string;
   /** Left out where an earlier version of the application made it. */
   readonly stamp?: Stamp | undefined;
   /** What the server reached where a verdict of this entry arrived and differed. */
   readonly arrival?: Arrival | undefined;
 }
+interface OfFind extends Envelope {
+  readonly find: string;
+  readonly page?: undefined;
+}
+interface OfPage extends Envelope {
+  readonly page: string;
+  readonly find?: undefined;
+}
 /** Something that was put on record of a find. */
-export type Entry = { [K in Kind]: Envelope & { readonly kind: K; readonly body: Readonly<z.infer<(typeof BODIES)[K]>> } }[Kind];
+export type FindEntry = { [K in keyof typeof FIND_BODIES]: OfFind & { readonly kind: K; readonly body: Readonly<z.infer<(typeof FIND_BODIES)[K]>> } }[keyof typeof FIND_BODIES];
+/** Something that was put on a page. */
+export type PageEntry = { [K in keyof typeof PAGE_BODIES]: OfPage & { readonly kind: K; readonly body: Readonly<z.infer<(typeof PAGE_BODIES)[K]>> } }[keyof typeof PAGE_BODIES];
+export type Entry = FindEntry | PageEntry;
 
-const envelope = z.looseObject({ find: id, stamp: Stamp.optional(), arrival: Arrival.optional(), kind: z.enum(KINDS as [Kind, ...Kind[]]), body: z.unknown() });
+const envelope = z.looseObject({ find: id.optional(), page: z.string().min(1).max(64).optional(), stamp: Stamp.optional(), arrival: Arrival.optional(), kind: z.enum(KINDS as [Kind, ...Kind[]]), body: z.unknown() });
 
 export type ParsedEntry = { readonly entry: Entry } | { readonly problems: readonly { readonly field: string; readonly reason: string }[] };
 
@@ -74,9 +89,12 @@ export function parseEntry(raw: unknown): ParsedEntry {
   });
   const around = envelope.safeParse(raw);
   if (!around.success) return problems(around.error.issues, '');
-  const { find, stamp, arrival, kind } = around.data;
+  const { find, page, stamp, arrival, kind } = around.data;
+  const ofPage = Object.hasOwn(PAGE_BODIES, kind);
+  if ((ofPage ? page : find) === undefined) return { problems: [{ field: ofPage ? 'page' : 'find', reason: `an entry of this kind is of a ${ofPage ? 'page' : 'find'}` }] };
   const body = BODIES[kind].safeParse(around.data.body);
   if (!body.success) return problems(body.error.issues, 'body');
   if (kind === 'finds' && (body.data as NewFind).id !== find) return { problems: [{ field: 'find', reason: 'a find is put on record under its own id' }] };
-  return { entry: { find, kind, body: body.data, ...(stamp ? { stamp } : {}), ...(arrival ? { arrival } : {}) } as Entry };
+  if (kind === 'pages' && (body.data as NewPage).id !== page) return { problems: [{ field: 'page', reason: 'a page is put on record under its own id' }] };
+  return { entry: { ...(ofPage ? { page } : { find }), kind, body: body.data, ...(stamp ? { stamp } : {}), ...(arrival ? { arrival } : {}) } as Entry };
 }

@@ -3,4 +3,5 @@ export * from './entry';
 export * from './stamp';
 export * from './place';
 export * from '../find/record';
+export * from '../page';
 export { bytesHash } from '../canonical';

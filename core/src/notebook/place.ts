@@ -1,6 +1,9 @@
 import { edited } from '../find/fold';
 import type { FindRecord, Position } from '../find/record';
-import type { Entry } from './entry';
+import { middleOf } from '../page/geometry';
+import type { PageRecord } from '../page/fold';
+import { standing } from '../page/standing';
+import type { FindEntry, PageEntry } from './entry';
 
 /** Side of the squares that stand for a place where it is not told exactly, in degrees; about eleven kilometres from south to north. */
 const CELL_DEGREES = 0.1;
@@ -32,7 +35,7 @@ function toldCoarsely(record: FindRecord): boolean {
 }
 
 /** An entry as a reader may see it: what tells the place is left out, or told as a square. */
-export function entryFor(entry: Entry, record: FindRecord, reader: string): Entry {
+export function entryFor(entry: FindEntry, record: FindRecord, reader: string): FindEntry {
   if (toldExactly(record, reader)) return entry;
   if (entry.kind === 'finds') {
     const { placeNote, ...body } = entry.body;
@@ -44,4 +47,36 @@ export function entryFor(entry: Entry, record: FindRecord, reader: string): Entr
   if (body.field === 'placeNote' && body.value !== null) return { ...entry, body: { ...body, value: null, withheld: true } };
   if (body.field === 'position' && body.value !== null) return { ...entry, body: { ...body, value: toldCoarsely(record) ? coarse(body.value) : null, withheld: true } };
   return entry;
+}
+
+/** Whether a person is told everything of a place in a group's notebook: who keeps it is, others as that one chose last. */
+export function toldPlaceExactly(page: PageRecord, reader: string): boolean {
+  if (page.kind !== 'place' || page.group === undefined || page.person === reader) return true;
+  const chosen = standing(page, 'place').exactFor;
+  return chosen === 'group' || (Array.isArray(chosen) && chosen.includes(reader));
+}
+
+/** What others learn of a place whatever was chosen: only that choice. */
+const OPEN_FIELDS: readonly string[] = ['exactFor', 'others'];
+
+/**
+ * An entry of a page as a reader may see it. Of a place that this reader is not told, the shape is left out or told as a square, everything else
+ * that is told of it is left out, and of what was seen there only what and when.
+ */
+export function pageEntryFor(entry: PageEntry, page: PageRecord, reader: string): PageEntry {
+  if (toldPlaceExactly(page, reader)) return entry;
+  if (entry.kind === 'sightings') {
+    const { note: _, ...body } = entry.body;
+    return { ...entry, body };
+  }
+  if (entry.kind !== 'fields') return entry;
+  const { body } = entry;
+  if (body.field === 'exactFor' && Array.isArray(body.value)) return { ...entry, body: { ...body, value: body.value.filter((person) => person === reader) } };
+  if (OPEN_FIELDS.includes(body.field) || body.value === null) return entry;
+  if (body.field === 'shape' && standing(page, 'place').others === 'cell') {
+    const [decimalLongitude, decimalLatitude] = middleOf(body.value);
+    const square = coarse({ decimalLatitude, decimalLongitude });
+    return { ...entry, body: { ...body, value: { type: 'Point', coordinates: [square.decimalLongitude, square.decimalLatitude] }, withheld: true } };
+  }
+  return { ...entry, body: { ...body, value: null, withheld: true } };
 }

@@ -12,6 +12,8 @@ export const Policy = z.strictObject({
   groupsNeeded: z.number().int().min(8).max(30).optional(),
   /** The risky edible: left alone by this group, whatever is seen. */
   forgoneTaxa: z.array(TaxonId).max(500).optional(),
+  /** Taxa that are protected where this group gathers, confirmed by a keeper. It is not the law, and does not replace looking it up. */
+  protectedTaxa: z.array(TaxonId).max(500).optional(),
   /** Families left alone whole, by their scientific name. */
   forgoneFamilies: z.array(z.string().regex(/^[A-Z][a-z]+$/, 'a scientific family name')).max(200).optional(),
   /**

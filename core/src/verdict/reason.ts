@@ -14,7 +14,8 @@ export type LeaveReason =
   | { readonly code: 'condition-rules-out'; readonly condition: Condition }
   | { readonly code: 'place-forbidden' }
   | { readonly code: 'place-contaminated'; readonly contamination: Contamination }
-  | { readonly code: 'protected' }
+  /** `group`: a keeper of the group confirmed it for where they gather. */
+  | { readonly code: 'protected'; readonly by?: 'group' }
   | { readonly code: 'near-double'; readonly taxon: TaxonId; readonly why: string }
   | { readonly code: 'not-for-eater'; readonly eater: string; readonly caution: string; readonly text: string }
   | { readonly code: 'forgone-taxon'; readonly target: TaxonId }

@@ -40,6 +40,7 @@ export function mayRead(actor: Actor, stream: string): boolean {
 
 export const notSignedIn = () => new Problem(401, 'not-signed-in', 'Sign in first.');
 export const noSuchFind = (id: string) => new Problem(404, 'no-such-find', `There is no find "${id}".`);
+export const noSuchPage = (id: string) => new Problem(404, 'no-such-page', `There is no page "${id}".`);
 export const noSuchGroup = (id: string) => new Problem(404, 'no-such-group', `There is no group "${id}".`);
 const keepersOnly = () => new Problem(403, 'keepers-only', 'Only a keeper of the group may do this.');
 

@@ -3,6 +3,7 @@ import { sql } from 'kysely';
 import { actorOf, ownStream, type Membership } from '../access';
 import type { Db } from '../db';
 import { leaveAll } from '../groups';
+import { toEntry } from '../notebook/read';
 import { invalid } from '../problem';
 import { record } from './audit';
 
@@ -22,12 +23,12 @@ export async function exportPerson(db: Db, person: string): Promise<PersonExport
     await db.selectFrom('people').select('name').where('id', '=', person).executeTakeFirstOrThrow(),
     await db.selectFrom('user').select('email').where('id', '=', person).executeTakeFirst(),
     await actorOf(db, person),
-    await db.selectFrom('entries').select(['stream', 'find_id', 'kind', 'stamp', 'body', 'person']).where((where) => where.or([
+    await db.selectFrom('entries').select(['stream', 'find_id', 'page_id', 'kind', 'stamp', 'body', 'person']).where((where) => where.or([
       where('stream', '=', ownStream(person)), where('person', '=', person),
     ])).orderBy('stream').orderBy('seq').execute(),
   ];
   const entries = (own: boolean) => rows.filter((row) => (row.stream === ownStream(person)) === own)
-    .map(({ find_id, kind, stamp, body }) => ({ find: find_id, kind, stamp, body }) as Entry);
+    .map((row) => toEntry(row));
   return { format: 'pause-export/1', person: { id: person, name, ...(user ? { email: user.email } : {}) }, groups, own: entries(true), inGroups: entries(false) };
 }
 
@@ -49,6 +50,7 @@ export async function deletePerson(db: Db, person: string, name: string): Promis
     await sql`delete from arrivals where find_id in (select id from finds where stream = ${stream})`.execute(transaction);
     await transaction.deleteFrom('entries').where('stream', '=', stream).execute();
     await transaction.deleteFrom('finds').where('stream', '=', stream).execute();
+    await transaction.deleteFrom('pages').where('stream', '=', stream).execute();
     await transaction.deleteFrom('streams').where('id', '=', stream).execute();
     await transaction.deleteFrom('user').where('id', '=', person).execute();
     await transaction.updateTable('people').set({ name: GONE }).where('id', '=', person).execute();

@@ -1,15 +1,17 @@
 import { applyEntry, canonicalJson, contentHash, type CompiledGuide, type FindRecord } from '@pause/core';
-import type { Entry } from '@pause/core/notebook';
+import { applyToPage, type PageRecord } from '@pause/core/notebook';
 import { groupOf, groupStream } from '../access';
 import type { Db } from '../db';
 import { withReviews } from '../groups';
-import { decideRecord } from '../notebook';
+import { decideRecord, hashOf, toEntry } from '../notebook';
 import { Problem } from '../problem';
 
 /** What a notebook comes to, to compare a copy with what it was made of. */
 export interface Digest {
   readonly streams: number;
   readonly finds: number;
+  /** Places, eaters, walks and groups that something was told of. */
+  readonly pages: number;
   readonly entries: number;
   readonly readings: number;
   readonly verdicts: number;
@@ -23,23 +25,30 @@ export interface Digest {
 
 /** Goes through everything on record: nothing may be missing, nothing changed, and every find is decided anew. */
 export async function digest(db: Db, guide: CompiledGuide): Promise<Digest> {
-  const rows = await db.selectFrom('entries').select(['stream', 'seq', 'kind', 'id', 'find_id', 'stamp', 'body', 'content_hash']).orderBy('stream').orderBy('seq').execute();
+  const rows = await db.selectFrom('entries').select(['stream', 'seq', 'kind', 'id', 'find_id', 'page_id', 'stamp', 'body', 'content_hash']).orderBy('stream').orderBy('seq').execute();
   const streams = await db.selectFrom('streams').selectAll().orderBy('id').execute();
   const [groups, reviews] = [await db.selectFrom('groups').select(['id', 'policy']).execute(), await db.selectFrom('reviews').select(['group_id', 'taxon', 'content']).orderBy('taxon').execute()];
   const problems: string[] = [];
   const ends = new Map<string, number>();
   const records = new Map<string, FindRecord>();
+  const pages = new Map<string, PageRecord>();
   const streamOf = new Map<string, string>();
   for (const row of rows) {
     const seq = Number(row.seq);
     if (seq !== (ends.get(row.stream) ?? 0) + 1) problems.push(`${row.stream}: ${seq} does not follow ${ends.get(row.stream) ?? 0}`);
     ends.set(row.stream, seq);
-    const body = row.body as object;
-    if (contentHash(row.kind === 'finds' ? body : { ...body, find: row.find_id }) !== row.content_hash) problems.push(`${row.kind} ${row.id} is not what was told`);
-    const record = applyEntry(records.get(row.find_id), { find: row.find_id, kind: row.kind, body, stamp: row.stamp } as Entry);
+    const entry = toEntry(row);
+    if (hashOf(entry) !== row.content_hash) problems.push(`${row.kind} ${row.id} is not what was told`);
+    if (entry.find === undefined) {
+      const page = applyToPage(pages.get(entry.page), entry);
+      if (page) pages.set(entry.page, page);
+      else problems.push(`${row.kind} ${row.id} is of no page`);
+      continue;
+    }
+    const record = applyEntry(records.get(entry.find), entry);
     if (!record) problems.push(`${row.kind} ${row.id} is of no find`);
-    else records.set(row.find_id, record);
-    streamOf.set(row.find_id, row.stream);
+    else records.set(entry.find, record);
+    streamOf.set(entry.find, row.stream);
   }
   for (const { id, last } of streams) if ((ends.get(id) ?? 0) !== Number(last)) problems.push(`${id} ends at ${ends.get(id) ?? 0} and says ${last}`);
   const policies = new Map(groups.map(({ id, policy }) => [groupStream(id), withReviews(policy, reviews.filter((r) => r.group_id === id))]));
@@ -54,14 +63,14 @@ export async function digest(db: Db, guide: CompiledGuide): Promise<Digest> {
     }
   });
   return {
-    streams: streams.length, finds: records.size, entries: rows.length, readings: rows.filter((r) => r.kind === 'readings').length, verdicts: rows.filter((r) => r.kind === 'verdicts').length,
+    streams: streams.length, finds: records.size, pages: pages.size, entries: rows.length, readings: rows.filter((r) => r.kind === 'readings').length, verdicts: rows.filter((r) => r.kind === 'verdicts').length,
     content: contentHash(rows.map((row) => [row.stream, row.seq, row.kind, row.content_hash])), recomputed: contentHash(JSON.parse(canonicalJson(verdicts))), problems,
   };
 }
 
 /** How a copy differs from what it was made of; nothing where it is whole. */
 export function differences(before: Digest, after: Digest): string[] {
-  const counted = (['streams', 'finds', 'entries', 'readings', 'verdicts'] as const).flatMap((name) => (before[name] === after[name] ? [] : [`${name}: ${before[name]} before, ${after[name]} now`]));
+  const counted = (['streams', 'finds', 'pages', 'entries', 'readings', 'verdicts'] as const).flatMap((name) => (before[name] === after[name] ? [] : [`${name}: ${before[name]} before, ${after[name]} now`]));
   return [
     ...counted,
     ...(before.content === after.content ? [] : ['what was told is not the same']),

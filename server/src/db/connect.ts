@@ -2,9 +2,10 @@ import { Kysely, Migrator, PostgresDialect, type Migration } from 'kysely';
 import pg from 'pg';
 import * as finds from './migrations/0001-finds';
 import * as notebook from './migrations/0002-notebook';
+import * as pages from './migrations/0003-pages';
 import type { Database } from './schema';
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages };
 
 export type Db = Kysely<Database>;
 

@@ -1,5 +1,5 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { Guide, Policy, TaxonId } from '@pause/core';
+import type { Guide, PageKind, Policy, TaxonId } from '@pause/core';
 import type { Arrival, Kind } from '@pause/core/notebook';
 
 type Instant = ColumnType<Date, string, never>;
@@ -34,6 +34,13 @@ export interface FindTable {
   person: string;
   started_at: Instant;
 }
+/** Where a page is that is no find, and who keeps it. */
+export interface PageTable {
+  id: string;
+  stream: string;
+  kind: PageKind;
+  person: string | null;
+}
 /** Everything that was put on record, as it was told. */
 export interface EntryTable {
   stream: string;
@@ -41,7 +48,9 @@ export interface EntryTable {
   kind: Kind;
   /** Made by the device that told it. */
   id: string;
-  find_id: string;
+  /** Of a find, or of a page: one of both. */
+  find_id: string | null;
+  page_id: string | null;
   person: string;
   stamp: string;
   body: Json<unknown>;
@@ -123,6 +132,7 @@ export interface Database {
   demo_clock: DemoClockTable;
   streams: StreamTable;
   finds: FindTable;
+  pages: PageTable;
   entries: EntryTable;
   arrivals: ArrivalTable;
   picture_parts: PicturePartTable;
@@ -136,4 +146,4 @@ export interface Database {
 }
 
 /** Tables that the database itself keeps from being changed. */
-export const APPEND_ONLY = ['guides', 'finds', 'entries', 'audit'] as const satisfies readonly (keyof Database)[];
+export const APPEND_ONLY = ['guides', 'finds', 'pages', 'entries', 'audit'] as const satisfies readonly (keyof Database)[];

@@ -2,6 +2,7 @@ import { GROUP_POLICY, type CompiledGuide } from '@pause/core';
 import type { Db } from '../db';
 import { parseEntry, stampOf, type Entry } from '@pause/core/notebook';
 import { actorOf } from '../access';
+import { putGroup } from '../groups';
 import { decideRecord, push, recordsOf } from '../notebook';
 import { DEMO_MORNING, setDemoClock } from './clock';
 import { DEMO_FINDS, DEMO_GROUP, PEOPLE, type DemoFind } from './ostrel';
@@ -18,7 +19,7 @@ export async function loadDemo(db: Db, guide: CompiledGuide, now = Date.now()): 
   // Accounts without a password: the demo's door is the only one to them.
   await db.insertInto('user').values(PEOPLE.map(({ id, name }) => ({ id, name, email: `${id}@ostrel.example`, emailVerified: false })))
     .onConflict((conflict) => conflict.column('id').doNothing()).execute();
-  await db.insertInto('groups').values({ ...DEMO_GROUP, policy: JSON.stringify(GROUP_POLICY) }).onConflict((conflict) => conflict.column('id').doNothing()).execute();
+  await putGroup(db, DEMO_GROUP);
   await db.insertInto('memberships').values(PEOPLE.map(({ id, role }) => ({ group_id: DEMO_GROUP.id, person: id, role, left_at: null })))
     .onConflict((conflict) => conflict.columns(['group_id', 'person']).doNothing()).execute();
   await setDemoClock(db, now);

@@ -1,7 +1,9 @@
 import { createHash, randomInt } from 'node:crypto';
-import { GROUP_POLICY, Policy, taxonContent, TaxonId, type CompiledGuide } from '@pause/core';
+import { GROUP_POLICY, taxonContent, TaxonId, type CompiledGuide, type Policy } from '@pause/core';
+import type { PageEntry } from '@pause/core/notebook';
+import { sql } from 'kysely';
 import { z } from 'zod';
-import { mustBeIn, noSuchGroup, type Actor } from '../access';
+import { groupStream, mustBeIn, noSuchGroup, type Actor } from '../access';
 import { record } from '../accounts/audit';
 import type { Db } from '../db';
 import type { Role } from '../db/schema';
@@ -13,7 +15,6 @@ const id = z.string().min(8).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits,
 const name = z.string().trim().min(1).max(80);
 export const RoleName = z.enum(['keeper', 'member', 'young']);
 export const NewGroup = z.strictObject({ id, name });
-export const GroupChange = z.strictObject({ name: name.optional(), policy: Policy.omit({ reviews: true }).optional() }).refine((change) => change.name !== undefined || change.policy !== undefined, 'name or policy');
 export const NewInvitation = z.strictObject({ role: RoleName, days: z.number().int().min(1).max(30) });
 export const InvitationCode = z.strictObject({ code: z.string().trim().min(4).max(40) });
 export const NewReview = z.strictObject({
@@ -77,12 +78,21 @@ export async function unsignReview(db: Db, actor: Actor, group: string, taxon: s
   await record(db, actor.person, 'review-taken-back', group, { taxon });
 }
 
+/** A group with its notebook, and the page of what it agrees on. @returns whether it is new */
+export async function putGroup(db: Db, { id: group, name: called }: z.infer<typeof NewGroup>): Promise<boolean> {
+  const added = await db.insertInto('groups').values({ id: group, name: called, policy: JSON.stringify(GROUP_POLICY) })
+    .onConflict((conflict) => conflict.column('id').doNothing()).returning('id').executeTakeFirst();
+  if (!added) return false;
+  const stream = groupStream(group);
+  await db.insertInto('streams').values({ id: stream, last: 0 }).onConflict((conflict) => conflict.column('id').doNothing()).execute();
+  await db.insertInto('pages').values({ id: group, stream, kind: 'group', person: null }).execute();
+  return true;
+}
+
 /** @returns whether it is new; the same again is known */
 export function makeGroup(db: Db, actor: Actor, made: z.infer<typeof NewGroup>): Promise<boolean> {
   return db.transaction().execute(async (transaction) => {
-    const added = await transaction.insertInto('groups').values({ id: made.id, name: made.name, policy: JSON.stringify(GROUP_POLICY) })
-      .onConflict((conflict) => conflict.column('id').doNothing()).returning('id').executeTakeFirst();
-    if (!added) {
+    if (!(await putGroup(transaction, made))) {
       if (actor.groups.some(({ group }) => group === made.id)) return false;
       throw new Problem(409, 'duplicate-id', `id: "${made.id}" is taken by something else`, [{ field: 'id', reason: 'this id was used before' }]);
     }
@@ -92,17 +102,23 @@ export function makeGroup(db: Db, actor: Actor, made: z.infer<typeof NewGroup>):
   });
 }
 
-/** @throws Problem 422 where the rules name what the guide does not have */
-export async function changeGroup(db: Db, actor: Actor, group: string, change: z.infer<typeof GroupChange>, guide: CompiledGuide): Promise<void> {
-  const unknown = (change.policy?.forgoneTaxa ?? []).flatMap((taxon, index) => (
-    guide.taxon(taxon) ? [] : [{ field: `policy.forgoneTaxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` }]
-  ));
-  if (unknown.length > 0) throw invalid(unknown);
-  const { name: called, policy } = change;
-  await db.transaction().execute(async (transaction) => {
-    await transaction.updateTable('groups').set({ ...(called === undefined ? {} : { name: called }), ...(policy === undefined ? {} : { policy: JSON.stringify(policy) }) }).where('id', '=', group).execute();
-    await record(transaction, actor.person, 'group-changed', group, change);
-  });
+type GroupField = Extract<PageEntry, { kind: 'fields' }>;
+/** What a keeper told of the group's name and rules is part of them, field by field: what was told last stands, whenever it arrived. */
+export async function settleGroups(db: Db, person: string, told: readonly GroupField[]): Promise<void> {
+  for (const group of new Set(told.map(({ page }) => page))) {
+    const rows = await sql<{ field: string; value: unknown }>`
+      select distinct on (body ->> 'field') body ->> 'field' as field, body -> 'value' as value from entries
+      where page_id = ${group} and kind = 'fields' order by body ->> 'field', stamp collate "C" desc, id collate "C" desc`.execute(db);
+    const { policy, name: called } = await db.selectFrom('groups').select(['policy', 'name']).where('id', '=', group).forUpdate().executeTakeFirstOrThrow();
+    const settled = new Map<string, unknown>(Object.entries({ ...policy, name: called }));
+    for (const { field, value } of rows.rows) {
+      if (value !== null) settled.set(field, value);
+      else settled.delete(field);
+    }
+    const { name: now, ...rules } = Object.fromEntries(settled);
+    await db.updateTable('groups').set({ name: now as string, policy: JSON.stringify(rules) }).where('id', '=', group).execute();
+  }
+  for (const { page, body } of told) await record(db, person, 'group-changed', page, { field: body.field, value: body.value });
 }
 
 /** Letters that are not taken for others when read aloud or off a wet screen. */

@@ -1,5 +1,5 @@
 import type { CompiledGuide } from '@pause/core';
-import { BODIES, KINDS, parseEntry, type Entry } from '@pause/core/notebook';
+import { BODIES, FIND_KINDS, parseEntry, type Entry } from '@pause/core/notebook';
 import { ASKED } from '@pause/core/questions';
 import type { Request, Response } from 'express';
 import { z } from 'zod';
@@ -8,7 +8,7 @@ import { deletePerson, exportPerson } from '../accounts';
 import type { Db } from '../db';
 import { demoOffset } from '../demo/clock';
 import { EXPERT } from '../demo/expert';
-import { accept, changeGroup, changeRole, GroupChange, groupView, InvitationCode, invite, leave, makeGroup, NewGroup, NewInvitation, NewReview, RoleChange, signReview, unsignReview } from '../groups';
+import { accept, changeRole, groupView, InvitationCode, invite, leave, makeGroup, NewGroup, NewInvitation, NewReview, RoleChange, signReview, unsignReview } from '../groups';
 import type { Jobs } from '../jobs';
 import type { Live } from '../live';
 import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
@@ -153,7 +153,7 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     if (!result || result.status === 'refused') throw result?.problem ?? invalid([]);
     response.status(result.status === 'added' ? 201 : 200).json(result);
   };
-  for (const kind of KINDS) {
+  for (const kind of FIND_KINDS) {
     const schema = BODIES[kind];
     if (kind === 'finds') {
       add('post', '/finds', 'person', async (request, response, actor) => {
@@ -184,10 +184,6 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     response.status((await makeGroup(db, actor, made)) ? 201 : 200).json(await groupView(db, await actorOf(db, actor.person), made.id));
   });
   add('get', '/groups/:group', 'member', async (request, response, actor) => void response.json(await groupView(db, actor, parameter(request, 'group'))));
-  add('patch', '/groups/:group', 'keeper', async (request, response, actor) => {
-    await changeGroup(db, actor, parameter(request, 'group'), body(GroupChange, request), guide);
-    response.json(await groupView(db, actor, parameter(request, 'group')));
-  });
   add('post', '/groups/:group/invitations', 'keeper', async (request, response, actor) => {
     response.status(201).json(await invite(db, actor, parameter(request, 'group'), body(NewInvitation, request)));
   });

@@ -1,5 +1,5 @@
 import { checkValue, mayBeBlind, type CompiledGuide, type FindRecord } from '@pause/core';
-import type { Entry } from '@pause/core/notebook';
+import type { FindEntry } from '@pause/core/notebook';
 import type { Role } from '../db/schema';
 import type { FieldProblem } from '../problem';
 
@@ -16,14 +16,14 @@ const wrong = (field: string, reason: string): FieldProblem[] => [{ field, reaso
 const PLACE_FIELDS: readonly string[] = ['placeNote', 'position', 'exactFor', 'others'];
 
 /** The find itself, before there is a record of it. */
-export function checkFind({ body }: Extract<Entry, { kind: 'finds' }>, guide: CompiledGuide, person: string): FieldProblem[] {
+export function checkFind({ body }: Extract<FindEntry, { kind: 'finds' }>, guide: CompiledGuide, person: string): FieldProblem[] {
   if (body.person !== person) return wrong('person', `"${body.person}" is not who is signed in`);
   const plan = guide.guide.bodyPlans.find((p) => p.id === body.bodyPlan);
   return body.bodyPlan !== undefined && plan?.kingdom !== body.kingdom ? wrong('bodyPlan', `"${body.bodyPlan}" is not a body plan of ${body.kingdom}`) : [];
 }
 
 /** What is wrong with an entry of a find that is on record; nothing where it may be added. */
-export function checkEntry(entry: Entry, around: Around): FieldProblem[] {
+export function checkEntry(entry: FindEntry, around: Around): FieldProblem[] {
   const { guide, person, record, roles } = around;
   const piece = (id: string) => (record.pieces.some((p) => p.id === id) ? [] : wrong('piece', `"${id}" is not a piece of this find`));
   const by = (id: string) => (id === person ? [] : wrong('by', `"${id}" is not who is signed in`));
@@ -91,7 +91,7 @@ export function checkEntry(entry: Entry, around: Around): FieldProblem[] {
   }
 }
 
-function checkChoice(body: Extract<Entry, { kind: 'decisions' }>['body'], { person, record, roles }: Around): FieldProblem[] {
+function checkChoice(body: Extract<FindEntry, { kind: 'decisions' }>['body'], { person, record, roles }: Around): FieldProblem[] {
   if (body.choice !== 'collect') return [];
   if (roles.get(person) === 'young' && !record.consents.some((consent) => consent.verdict === body.verdict)) {
     return wrong('choice', 'a young member collects only when an adult of the group has agreed');

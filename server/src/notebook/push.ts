@@ -1,15 +1,16 @@
-import { applyEntry, contentHash, type CompiledGuide, type Policy } from '@pause/core';
-import { nextStamp, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
+import { applyEntry, contentHash, findsOf, type CompiledGuide, type PageKind, type Policy } from '@pause/core';
+import { applyToPage, nextStamp, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
 import { sql } from 'kysely';
-import { groupOf, groupStream, mayRead, noSuchFind, ownStream, type Actor } from '../access';
+import { groupOf, groupStream, mayRead, noSuchFind, noSuchPage, ownStream, type Actor } from '../access';
 import type { Db } from '../db';
 import type { Role } from '../db/schema';
-import { withReviews } from '../groups';
+import { settleGroups, withReviews } from '../groups';
 import { forget } from '../pictures';
 import { invalid, Problem, type FieldProblem } from '../problem';
 import { checkEntry, checkFind } from './check';
+import { checkPage } from './checkPage';
 import { onArrival } from './judge';
-import { recordsOf, tellStreams } from './read';
+import { pagesOf, recordsOf, tellStreams } from './read';
 
 /** What became of one entry. */
 export type Pushed =
@@ -26,7 +27,15 @@ export interface PushOptions {
 
 const SERVER = 'server';
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
-const hashOf = (entry: Entry) => contentHash(entry.kind === 'finds' ? entry.body : { ...entry.body, find: entry.find });
+const begins = (entry: Entry) => entry.kind === 'finds' || entry.kind === 'pages';
+/** What an entry is of, so that a find and a page never pass for each other. */
+const aboutOf = (entry: Entry) => (entry.find === undefined ? `page ${entry.page}` : `find ${entry.find}`);
+export const hashOf = (entry: Entry) => contentHash(begins(entry) ? entry.body : { ...entry.body, ...(entry.find === undefined ? { page: entry.page } : { find: entry.find }) });
+const notThere = (entry: Entry) => (entry.find === undefined ? noSuchPage(entry.page) : noSuchFind(entry.find));
+/** The notebook in which a find or a page begins. */
+const streamOfNew = (entry: Entry, person: string) => (
+  entry.kind === 'finds' || entry.kind === 'pages' ? (entry.body.group === undefined ? ownStream(person) : groupStream(entry.body.group)) : undefined
+);
 const refused = (problem: Problem): Pushed => ({ status: 'refused', problem });
 const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is taken by something else`, [{ field: 'id', reason: 'this id was used before, with other content' }]);
 
@@ -38,22 +47,24 @@ const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is t
  */
 export async function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, now, asked }: PushOptions): Promise<Pushed[]> {
   const all = await db.transaction().execute(async (transaction) => {
-    const finds = [...new Set(entries.map((entry) => entry.find))];
-    const begun = await heads(transaction, finds);
-    const streamOfNew = (entry: Extract<Entry, { kind: 'finds' }>) => (entry.body.group === undefined ? ownStream(actor.person) : groupStream(entry.body.group));
+    const finds = [...findsOf(entries)];
+    const pageIds = [...new Set(entries.flatMap((entry) => entry.page ?? []))];
+    const begun = await heads(transaction, finds, pageIds);
     const wanted = new Set(entries.flatMap((entry) => {
-      const stream = begun.get(entry.find)?.stream ?? (entry.kind === 'finds' ? streamOfNew(entry) : undefined);
+      const stream = begun.get(aboutOf(entry)) ?? streamOfNew(entry, actor.person);
       return stream !== undefined && mayRead(actor, stream) ? [stream] : [];
     }));
     const last = await hold(transaction, [...wanted].sort());
     // Read again now that nobody else can add to these streams.
-    const head = await heads(transaction, finds);
+    const head = await heads(transaction, finds, pageIds);
     const before = await known(transaction, entries);
     const records = await recordsOf(transaction, finds);
+    const pages = await pagesOf(transaction, pageIds);
     const groups = await groupsOf(transaction, [...wanted]);
 
     const rows: Row[] = [];
     const newFinds: { id: string; stream: string; person: string; started_at: string }[] = [];
+    const newPages: { id: string; stream: string; kind: PageKind; person: string }[] = [];
     const arrivals: { id: string; find_id: string; arrival: string }[] = [];
     let lastStamp: Stamp | undefined;
     const addOne = (entry: Entry): Pushed => {
@@ -64,15 +75,20 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
         const arrival = entry.kind === 'verdicts' ? records.get(entry.find)?.verdicts.find((v) => v.id === entry.body.id)?.arrival : undefined;
         return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(arrival ? { arrival } : {}) };
       }
-      const stream = head.get(entry.find)?.stream ?? newFinds.find((f) => f.id === entry.find)?.stream ?? (entry.kind === 'finds' ? streamOfNew(entry) : undefined);
-      if (stream === undefined) return refused(noSuchFind(entry.find));
-      if (!mayRead(actor, stream)) return refused(entry.kind === 'finds' ? invalid([{ field: 'group', reason: 'you do not belong to this group' }]) : noSuchFind(entry.find));
-      const record = records.get(entry.find);
+      const already = head.get(aboutOf(entry));
+      const stream = already ?? streamOfNew(entry, actor.person);
+      if (stream === undefined) return refused(notThere(entry));
+      if (!mayRead(actor, stream)) return refused(begins(entry) && already === undefined ? invalid([{ field: 'group', reason: 'you do not belong to this group' }]) : notThere(entry));
+      if (begins(entry) && already !== undefined) return refused(taken(entry.body.id));
       const group = groups.get(stream);
+      const roles = group?.roles ?? new Map<string, Role>();
+      const record = entry.find === undefined ? undefined : records.get(entry.find);
+      const page = entry.page === undefined ? undefined : pages.get(entry.page);
+      if (!begins(entry) && !record && !page) return refused(notThere(entry));
       const problems: FieldProblem[] = entry.kind === 'finds' ? checkFind(entry, guide, actor.person)
-        : record ? checkEntry(entry, { guide, person: actor.person, record, roles: group?.roles ?? new Map<string, Role>() }) : [];
+        : entry.page !== undefined ? checkPage(entry, { guide, person: actor.person, page, roles })
+        : record ? checkEntry(entry, { guide, person: actor.person, record, roles }) : [];
       if (problems.length > 0) return refused(invalid(problems));
-      if (entry.kind !== 'finds' && !record) return refused(noSuchFind(entry.find));
       let arrival: Arrival | undefined;
       if (entry.kind === 'verdicts' && record) {
         if (entry.body.verdict.guide.id !== guide.guide.id) return refused(invalid([{ field: 'verdict.guide.id', reason: `this server decides by "${guide.guide.id}"` }]));
@@ -81,14 +97,21 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       // A clock that is wrong must not win over everybody else's for as long as it is: such a stamp is moved to when it arrived.
       const stamp = entry.stamp === undefined || tooFarAhead(entry.stamp, now) ? nextStamp(lastStamp, now, SERVER) : entry.stamp;
       if (stamp !== entry.stamp) lastStamp = stamp;
-      const folded = applyEntry(record, { ...entry, stamp, ...(arrival ? { arrival } : {}) });
-      if (folded) records.set(entry.find, folded);
+      if (entry.find === undefined) {
+        const folded = applyToPage(page, { ...entry, stamp });
+        if (folded) pages.set(entry.page, folded);
+      } else {
+        const folded = applyEntry(record, { ...entry, stamp, ...(arrival ? { arrival } : {}) });
+        if (folded) records.set(entry.find, folded);
+      }
       const seq = (last.get(stream) ?? 0) + 1;
       last.set(stream, seq);
-      rows.push({ stream, seq, kind: entry.kind, id: entry.body.id, find_id: entry.find, person: actor.person, stamp, body: JSON.stringify(entry.body), content_hash: hash });
+      rows.push({ stream, seq, kind: entry.kind, id: entry.body.id, find_id: entry.find ?? null, page_id: entry.page ?? null, person: actor.person, stamp, body: JSON.stringify(entry.body), content_hash: hash });
       before.set(keyOf(entry.kind, entry.body.id), { hash, stream, seq, stamp });
+      if (begins(entry)) head.set(aboutOf(entry), stream);
       if (entry.kind === 'finds') newFinds.push({ id: entry.find, stream, person: actor.person, started_at: entry.body.startedAt });
-      if (arrival) arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
+      if (entry.kind === 'pages') newPages.push({ id: entry.page, stream, kind: entry.body.kind, person: actor.person });
+      if (arrival && entry.find !== undefined) arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
       return { status: 'added', stream, seq, stamp, ...(arrival ? { arrival } : {}) };
     };
     const pushed = entries.map((entry) => {
@@ -99,7 +122,8 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
         throw error;
       }
     });
-    await store(transaction, rows, newFinds, arrivals);
+    await store(transaction, rows, { finds: newFinds, pages: newPages, arrivals });
+    await settleGroups(transaction, actor.person, entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'group' && pushed[index]?.status === 'added' ? [entry] : [])));
     await forget(transaction, entries.flatMap((entry, index) => (entry.kind === 'drops' && pushed[index]?.status === 'added' ? [entry.body.picture] : [])));
     return pushed;
   });
@@ -108,25 +132,32 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
   return all;
 }
 
-type Row = Record<'stream' | 'kind' | 'id' | 'find_id' | 'person' | 'stamp' | 'body' | 'content_hash', string> & { seq: number };
+type Row = Record<'stream' | 'kind' | 'id' | 'person' | 'stamp' | 'body' | 'content_hash', string> & Record<'find_id' | 'page_id', string | null> & { seq: number };
 
 /** Rows sent as columns: one statement however many they are. */
-async function store(db: Db, rows: readonly Row[], finds: readonly { id: string; stream: string; person: string; started_at: string }[], arrivals: readonly { id: string; find_id: string; arrival: string }[]): Promise<void> {
+async function store(db: Db, rows: readonly Row[], { finds, pages, arrivals }: {
+  readonly finds: readonly { id: string; stream: string; person: string; started_at: string }[];
+  readonly pages: readonly { id: string; stream: string; kind: PageKind; person: string }[];
+  readonly arrivals: readonly { id: string; find_id: string; arrival: string }[];
+}): Promise<void> {
   if (rows.length === 0) return;
   if (finds.length > 0) await db.insertInto('finds').values([...finds]).execute();
+  if (pages.length > 0) await db.insertInto('pages').values([...pages]).execute();
   const column = (name: keyof Row) => rows.map((row) => row[name]);
-  await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash)
+  await sql`insert into entries (stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash)
     select * from unnest(${column('stream')}::text[], ${column('seq')}::bigint[], ${column('kind')}::text[], ${column('id')}::text[], ${column('find_id')}::text[],
-      ${column('person')}::text[], ${column('stamp')}::text[], ${column('body')}::jsonb[], ${column('content_hash')}::text[])`.execute(db);
+      ${column('page_id')}::text[], ${column('person')}::text[], ${column('stamp')}::text[], ${column('body')}::jsonb[], ${column('content_hash')}::text[])`.execute(db);
   if (arrivals.length > 0) await db.insertInto('arrivals').values([...arrivals]).execute();
   const ends = new Map(rows.map((row) => [row.stream, row.seq]));
   for (const [id, seq] of ends) await db.updateTable('streams').set({ last: seq }).where('id', '=', id).execute();
   await tellStreams(db, ends);
 }
 
-async function heads(db: Db, finds: readonly string[]): Promise<Map<string, { stream: string }>> {
-  const rows = await db.selectFrom('finds').select(['id', 'stream']).where('id', 'in', finds.length > 0 ? [...finds] : ['']).execute();
-  return new Map(rows.map(({ id, stream }) => [id, { stream }]));
+/** The streams of finds and pages that are there, by what they are. */
+async function heads(db: Db, finds: readonly string[], pages: readonly string[]): Promise<Map<string, string>> {
+  const of = (table: 'finds' | 'pages', ids: readonly string[]) => (ids.length > 0 ? db.selectFrom(table).select(['id', 'stream']).where('id', 'in', [...ids]).execute() : Promise.resolve([]));
+  const [begun, kept] = [await of('finds', finds), await of('pages', pages)];
+  return new Map([...begun.map(({ id, stream }) => [`find ${id}`, stream] as const), ...kept.map(({ id, stream }) => [`page ${id}`, stream] as const)]);
 }
 
 /** Holds streams until the transaction ends, and tells how far each has got. Always in the same order, so that two pushes do not wait for each other. */

@@ -1,5 +1,5 @@
-import { applyEntry, summaryOf, type FindRecord, type FindSummary } from '@pause/core';
-import { entryFor, type Arrival, type Entry, type Kind } from '@pause/core/notebook';
+import { applyEntry, findsOf, summaryOf, type FindRecord, type FindSummary } from '@pause/core';
+import { applyToPage, entryFor, pageEntryFor, type Arrival, type Entry, type FindEntry, type Kind, type PageEntry, type PageRecord } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import { ownStream, streamsOf, type Actor } from '../access';
 import type { Db } from '../db';
@@ -10,36 +10,56 @@ export const CHANNEL = 'pause_streams';
 interface EntryRow {
   seq: string;
   kind: Kind;
-  find_id: string;
+  find_id: string | null;
+  page_id: string | null;
   stamp: string;
   body: unknown;
   arrival: Arrival | null;
   number: number | null;
 }
 
-const toEntry = ({ kind, find_id, stamp, body, arrival }: EntryRow): Entry => (
-  { find: find_id, kind, body, stamp, ...(arrival ? { arrival } : {}) } as Entry
+/** An entry as it stands in its row. */
+export const toEntry = ({ kind, find_id, page_id, stamp, body, arrival }: Pick<EntryRow, 'kind' | 'find_id' | 'page_id' | 'stamp' | 'body'> & { readonly arrival?: Arrival | null }): Entry => (
+  { ...(find_id === null ? { page: page_id } : { find: find_id }), kind, body, stamp, ...(arrival ? { arrival } : {}) } as Entry
 );
 
 function entryRows(db: Db) {
   return db.selectFrom('entries as e')
     .leftJoin('arrivals as a', (join) => join.onRef('a.id', '=', 'e.id').on('e.kind', '=', 'verdicts'))
     .leftJoin('finds as f', (join) => join.onRef('f.id', '=', 'e.id').on('e.kind', '=', 'finds'))
-    .select(['e.seq', 'e.kind', 'e.find_id', 'e.stamp', 'e.body', 'a.arrival', 'f.number']);
+    .select(['e.seq', 'e.kind', 'e.find_id', 'e.page_id', 'e.stamp', 'e.body', 'a.arrival', 'f.number']);
 }
 
 async function rowsOf(db: Db, finds: readonly string[]): Promise<EntryRow[]> {
   return finds.length === 0 ? [] : await entryRows(db).where('e.find_id', 'in', [...finds]).orderBy('e.stream').orderBy('e.seq').execute();
 }
 
-function folded(rows: readonly EntryRow[], seen: (entry: Entry, find: string) => Entry | undefined): Map<string, FindRecord> {
+function folded(rows: readonly EntryRow[], seen: (entry: FindEntry) => FindEntry | undefined): Map<string, FindRecord> {
   const records = new Map<string, FindRecord>();
   for (const row of rows) {
-    const entry = seen(toEntry(row), row.find_id);
-    const record = entry && applyEntry(records.get(row.find_id), entry);
-    if (record) records.set(row.find_id, row.number === null ? record : { ...record, number: row.number });
+    const told = toEntry(row);
+    if (told.find === undefined) continue;
+    const entry = seen(told);
+    const record = entry && applyEntry(records.get(told.find), entry);
+    if (record) records.set(told.find, row.number === null ? record : { ...record, number: row.number });
   }
   return records;
+}
+
+/** Pages with everything that was ever told of them. */
+export async function pagesOf(db: Db, pages: readonly string[]): Promise<Map<string, PageRecord>> {
+  const all = new Map<string, PageRecord>();
+  if (pages.length === 0) return all;
+  // Nobody begins the page of a group; it is there before anything is told of it.
+  const groups = await db.selectFrom('pages').select('id').where('kind', '=', 'group').where('id', 'in', [...pages]).execute();
+  for (const { id } of groups) all.set(id, { id, kind: 'group', at: '', group: id, told: [], sightings: [] });
+  const rows = await db.selectFrom('entries').select(['kind', 'find_id', 'page_id', 'stamp', 'body']).where('page_id', 'in', [...pages]).orderBy('stream').orderBy('seq').execute();
+  for (const row of rows) {
+    const entry = toEntry(row) as PageEntry;
+    const page = applyToPage(all.get(entry.page), entry);
+    if (page) all.set(entry.page, page);
+  }
+  return all;
 }
 
 /** Finds with everything that was ever added to them. */
@@ -51,8 +71,8 @@ export async function recordsOf(db: Db, finds: readonly string[]): Promise<Map<s
 export async function recordsFor(db: Db, finds: readonly string[], reader: string): Promise<Map<string, FindRecord>> {
   const rows = await rowsOf(db, finds);
   const whole = folded(rows, (entry) => entry);
-  return folded(rows, (entry, find) => {
-    const record = whole.get(find);
+  return folded(rows, (entry) => {
+    const record = whole.get(entry.find);
     return record && entryFor(entry, record, reader);
   });
 }
@@ -69,14 +89,17 @@ export async function pull(db: Db, reader: string, stream: string, after: number
   const rows = await entryRows(db).where('e.stream', '=', stream).where('e.seq', '>', String(after)).orderBy('e.seq').limit(most).execute() as EntryRow[];
   const head = await db.selectFrom('streams').select('last').where('id', '=', stream).executeTakeFirst();
   // Who is told a place is decided by what was chosen last, also for what was told before.
-  const places = stream === ownStream(reader) ? undefined : await placesOf(db, [...new Set(rows.map((row) => row.find_id))]);
+  const places = stream === ownStream(reader) ? undefined : await placesOf(db, [...findsOf(rows.map(toEntry))]);
+  const pages = stream === ownStream(reader) ? undefined : await pagesOf(db, [...new Set(rows.flatMap((row) => row.page_id ?? []))]);
   return {
     stream,
     last: Math.max(Number(head?.last ?? 0), Number(rows.at(-1)?.seq ?? 0)),
     entries: rows.map((row) => {
       const entry = toEntry(row);
-      const record = places?.get(row.find_id);
-      return { ...(record ? entryFor(entry, record, reader) : entry), seq: Number(row.seq), ...(row.number === null ? {} : { number: row.number }) };
+      const record = entry.find === undefined ? undefined : places?.get(entry.find);
+      const page = entry.page === undefined ? undefined : pages?.get(entry.page);
+      const seen = entry.find === undefined ? (page ? pageEntryFor(entry, page, reader) : entry) : record ? entryFor(entry, record, reader) : entry;
+      return { ...seen, seq: Number(row.seq), ...(row.number === null ? {} : { number: row.number }) };
     }),
   };
 }
@@ -85,10 +108,11 @@ export async function pull(db: Db, reader: string, stream: string, after: number
 async function placesOf(db: Db, finds: readonly string[]): Promise<Map<string, FindRecord>> {
   const records = new Map<string, FindRecord>();
   if (finds.length === 0) return records;
-  const rows = await db.selectFrom('entries').select(['seq', 'kind', 'find_id', 'stamp', 'body']).where('find_id', 'in', [...finds]).where('kind', 'in', ['finds', 'edits']).orderBy('seq').execute();
+  const rows = await db.selectFrom('entries').select(['seq', 'kind', 'find_id', 'page_id', 'stamp', 'body']).where('find_id', 'in', [...finds]).where('kind', 'in', ['finds', 'edits']).orderBy('seq').execute();
   for (const row of rows) {
-    const record = applyEntry(records.get(row.find_id), toEntry({ ...row, arrival: null, number: null }));
-    if (record) records.set(row.find_id, record);
+    const entry = toEntry(row) as FindEntry;
+    const record = applyEntry(records.get(entry.find), entry);
+    if (record) records.set(entry.find, record);
   }
   return records;
 }

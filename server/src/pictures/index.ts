@@ -15,7 +15,7 @@ const noSuchPicture = () => new Problem(404, 'no-such-picture', 'There is no suc
 
 async function told(db: Db, id: string): Promise<{ stream: string; find: string; person: string; entry: PictureEntry } | undefined> {
   const row = await db.selectFrom('entries').select(['stream', 'find_id', 'person', 'body']).where('kind', '=', 'pictures').where('id', '=', id).executeTakeFirst();
-  return row && { stream: row.stream, find: row.find_id, person: row.person, entry: row.body as PictureEntry };
+  return row && { stream: row.stream, find: row.find_id ?? '', person: row.person, entry: row.body as PictureEntry };
 }
 
 /** @throws Problem 404 unless there is such a picture, of a find that the person may read, and it was not taken out again */

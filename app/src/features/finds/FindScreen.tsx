@@ -13,6 +13,7 @@ import { consent } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { memberName, readerName } from '../../words/people';
 import { Place } from './Place';
+import { Written } from './Written';
 
 /** One find, with all that was read, judged and decided. */
 export function FindScreen() {
@@ -57,6 +58,10 @@ function FindView({ record, evaluation }: { readonly record: FindRecord; readonl
       <Seen record={record} slips={false} names={names} />
       <AroundTold record={record} target={target} />
       <Place record={record} />
+      <View style={styles.note}>
+        <Heading>A note</Heading>
+        <Written record={record} field="note" label="A note on this find" placeholder="Anything worth keeping; whoever reads the find reads it too" most={2000} />
+      </View>
     </Screen>
   );
 }
@@ -215,6 +220,7 @@ const styles = StyleSheet.create({
   scientific: { fontStyle: 'italic' },
   now: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   grow: { flex: 1 },
+  note: { gap: space.s },
   differs: { flexDirection: 'row', gap: space.m, alignItems: 'center', padding: space.m, backgroundColor: colour.pause, borderRadius: corner },
   ways: { flexDirection: 'row', gap: space.m },
   way: { flex: 1 },

@@ -1,11 +1,12 @@
 import { useState } from 'react';
-import { StyleSheet, TextInput, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { edited, type FindRecord, type Position } from '@pause/core';
 import { write } from '../../store/actions';
 import type { Group } from '../../store/api';
 import { useAct, useApp } from '../../store/store';
 import { memberName } from '../../words/people';
-import { Body, Button, Chip, ChipRow, colour, corner, font, Heading, Small, SmallStrong, space, stroke, typeSize } from '../../ui';
+import { Body, Button, Chip, ChipRow, Heading, Small, SmallStrong, space } from '../../ui';
+import { Written } from './Written';
 
 const positionWords = ({ decimalLatitude, decimalLongitude, coordinateUncertaintyInMeters }: Position) => (
   `${decimalLatitude.toFixed(5)}, ${decimalLongitude.toFixed(5)}${coordinateUncertaintyInMeters ? `, within ${Math.round(coordinateUncertaintyInMeters)} m` : ''}`
@@ -41,20 +42,10 @@ const DEMO_POSITION: Position = { decimalLatitude: 46.51234, decimalLongitude: 1
 
 function Own({ record, group, demo }: { readonly record: FindRecord; readonly group: Group | undefined; readonly demo: boolean }) {
   const act = useAct();
-  const told = record.placeNote ?? '';
-  const [text, setText] = useState(told);
-  // What another device told meanwhile is shown, unless something else is being written here.
-  const [was, setWas] = useState(told);
-  if (was !== told) {
-    setWas(told);
-    if (text.trim() === was) setText(told);
-  }
   const [said, setSaid] = useState<string | undefined>();
   const position = edited(record, 'position').now?.value as Position | null | undefined;
   const exactFor = (edited(record, 'exactFor').now?.value ?? 'finder') as 'finder' | 'group' | string[];
   const others = (edited(record, 'others').now?.value ?? 'nothing') as 'nothing' | 'cell';
-  const before = edited(record, 'placeNote').before.flatMap(({ value }) => (typeof value === 'string' ? [value] : []));
-  const note = text.trim();
   /** Whoever is told more by this hears the place again, as they may know it now. */
   const tell = (field: 'exactFor' | 'others', value: unknown) => void act(write(record.id,
     { field, value } as never,
@@ -79,11 +70,7 @@ function Own({ record, group, demo }: { readonly record: FindRecord; readonly gr
   const some = Array.isArray(exactFor) ? exactFor : [];
   return (
     <>
-      <TextInput
-        aria-label="Where, in your own words" value={text} onChangeText={setText} maxLength={200} placeholder="In your own words; may stay empty" placeholderTextColor={colour.inkSoft} style={styles.input}
-        onBlur={() => { if (note !== told) void act(write(record.id, { field: 'placeNote', value: note === '' ? null : note })); }}
-      />
-      {before.length > 0 ? <Small soft>Before: {before.slice(0, 3).map((one) => `“${one}”`).join(', ')}.</Small> : null}
+      <Written record={record} field="placeNote" label="Where, in your own words" placeholder="In your own words; may stay empty" most={200} first={record.placeNote} />
       <View style={styles.ways}>
         <Button label={position ? 'Put down again where I stand' : 'Put down where I stand'} tone="outline" onPress={stand} />
         {position ? <Button label="Forget it" tone="plain" onPress={() => void act(write(record.id, { field: 'position', value: null }))} /> : null}
@@ -123,8 +110,4 @@ function Own({ record, group, demo }: { readonly record: FindRecord; readonly gr
 const styles = StyleSheet.create({
   block: { gap: space.s },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
-  input: {
-    minHeight: 54, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.read, fontSize: typeSize(17), color: colour.ink, paddingHorizontal: space.m,
-  },
 });

@@ -1,12 +1,12 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Pressable, StyleSheet, TextInput, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import type { BodyPlan, CompiledTaxon, Kingdom } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, GRADE } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, corner, font, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, typeSize, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, colour, corner, Heading, Input, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide } from '../../ui';
 import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { useFinds, useToday } from '../finds/useFinds';
 import { usualIn } from '../guide/months';
@@ -78,15 +78,7 @@ export function NewFindScreen() {
           {find ? null : (
             <View style={styles.field}>
               <Heading>Where?</Heading>
-              <TextInput
-                aria-label="Where, in your own words"
-                value={placeNote}
-                onChangeText={setPlaceNote}
-                maxLength={200}
-                placeholder="Only for your notebook; may stay empty"
-                placeholderTextColor={colour.inkSoft}
-                style={styles.input}
-              />
+              <Input aria-label="Where, in your own words" value={placeNote} onChangeText={setPlaceNote} maxLength={200} placeholder="Only for your notebook; may stay empty" />
             </View>
           )}
           {find || !groups?.length ? null : (
@@ -202,10 +194,6 @@ const styles = StyleSheet.create({
   chosenPlan: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.m },
   planChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
   field: { gap: space.s },
-  input: {
-    minHeight: 54, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.read, fontSize: typeSize(17), color: colour.ink, paddingHorizontal: space.m,
-  },
   unnamed: { alignSelf: 'flex-start' },
   taxon: { minHeight: TARGET + 12, flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
   pressed: { opacity: 0.6 },

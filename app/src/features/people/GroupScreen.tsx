@@ -1,20 +1,24 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Policy, TaxonId } from '@pause/core';
+import { fieldHistory, type FieldsOf, type PageRecord, type TaxonId } from '@pause/core';
 import { z } from 'zod';
 import { guide } from '../../evaluate/guide';
 import type { Group, Role } from '../../store/api';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, commonName } from '../../words/names';
-import { Body, Button, Chip, ChipRow, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
-import { changeGroup, changeRole, inviteTo, takeOut, type Outcome } from './account';
+import { Body, Button, Chip, ChipRow, Field, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
+import { memberName } from '../../words/people';
+import { dayWords } from '../../words/days';
+import { changeRole, inviteTo, takeOut, type Outcome } from './account';
 import { Code } from './Code';
-import { ROLE, ROLE_MEANS } from './words';
+import { FIELD, ROLE, ROLE_MEANS } from './words';
 
 const ROLES = ['keeper', 'member', 'young'] as const;
 const Invitation = z.object({ code: z.string(), expiresAt: z.string() });
 const DAYS = 7;
+const WANTED = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0).map(({ id }) => id);
+const OFTEN_PROTECTED = guide.taxa.filter(({ taxon }) => taxon.protection === 'often').map(({ id }) => id);
 
 /** A group: who belongs to it, and the rules by which it decides. */
 export function GroupScreen() {
@@ -38,9 +42,11 @@ export function GroupScreen() {
         <View style={[styles.column, wide && styles.grow]}>
           <Members group={group} me={person.id} tell={tell} />
           {group.role === 'keeper' ? <Invite group={group} tell={tell} /> : null}
+          {group.role === 'keeper' ? <Name group={group} /> : null}
         </View>
         <View style={wide ? styles.grow : undefined}>
-          <Rules group={group} tell={tell} />
+          <Rules group={group} />
+          <Agreed group={group} />
         </View>
       </View>
     </Screen>
@@ -117,15 +123,65 @@ function Invite({ group, tell }: Part) {
   );
 }
 
-/** The schools on which people differ, each with its reason; a keeper chooses. */
-function Rules({ group, tell }: Part) {
+type Change = { readonly [F in keyof FieldsOf<'group'>]?: FieldsOf<'group'>[F] | undefined };
+/** A keeper's word; what is told as undefined is no rule any more. */
+function useTell(group: Group): (change: Change) => void {
   const act = useAct();
+  return (change) => void import('../../store/outside').then(({ tellGroup }) => act(tellGroup(group.id, Object.fromEntries(Object.entries(change).map(([field, value]) => [field, value ?? null])))));
+}
+
+function Name({ group }: { readonly group: Group }) {
+  const tell = useTell(group);
+  const [name, setName] = useState(group.name);
+  const said = name.trim();
+  return (
+    <View style={styles.block}>
+      <Heading>What it is called</Heading>
+      <Field label="Name of the group" value={name} onChangeText={setName} maxLength={80} />
+      {said !== '' && said !== group.name ? <Button label="Call it so" tone="outline" style={styles.start} onPress={() => tell({ name: said })} /> : null}
+    </View>
+  );
+}
+
+const MOST_SHOWN = 8;
+/** Who agreed on what, and when: what was told before stays visible. */
+function Agreed({ group }: { readonly group: Group }) {
+  const act = useAct();
+  const page = useApp((state) => state.pages.all[group.id]);
+  useEffect(() => { void import('../../store/outside').then(({ layPages }) => act(layPages([group.id]))); }, [act, group.id]);
+  const told = [...(page?.told ?? [])].reverse();
+  if (!page || told.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Heading>How it came about</Heading>
+      <View role="list" aria-label="How it came about" style={styles.block}>
+        {told.slice(0, MOST_SHOWN).map((one) => (
+          <View key={one.id} role="listitem">
+            <Body>{FIELD[one.field as keyof typeof FIELD]}: {saidOf(one.value)}</Body>
+            <Small soft>{memberName(group, one.by)}, {dayWords(new Date(one.at), new Date())}{stands(page, one) ? '' : '; something else was told since'}</Small>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const stands = (page: PageRecord, { id, field }: { readonly id: string; readonly field: string }) => fieldHistory(page, field)[0]?.id === id;
+
+type Rule = FieldsOf<'group'>[keyof FieldsOf<'group'>];
+function saidOf(told: unknown): string {
+  const value = told as Rule | null;
+  if (value === null) return 'as the guide has it';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value)) return value.length === 0 ? 'none' : value.map((one) => (guide.taxon(one) ? commonName(one as TaxonId) : one)).join(', ');
+  return typeof value === 'object' ? Object.entries(value).map(([grade, more]) => `${more} more for what is ${grade}`).join(', ') : String(value);
+}
+
+/** The schools on which people differ, each with its reason; a keeper chooses. */
+function Rules({ group }: { readonly group: Group }) {
   const { policy } = group;
   const may = group.role === 'keeper';
-  const set = (change: Partial<Record<keyof Policy, unknown>>) => {
-    const next = Object.fromEntries(Object.entries({ ...policy, ...change }).filter(([, value]) => value !== undefined));
-    void act(changeGroup(group.id, { policy: next })).then(tell);
-  };
+  const set = useTell(group);
   const grades = policy.secondLook ?? [];
   const deadly = policy.extraBars?.deadly ?? 0;
   return (
@@ -148,7 +204,14 @@ function Rules({ group, tell }: Part) {
         <Chip label="Told" chosen={policy.familyHint !== false} disabled={!may} onPress={() => set({ familyHint: undefined })} />
         <Chip label="Each by itself" chosen={policy.familyHint === false} disabled={!may} onPress={() => set({ familyHint: false })} />
       </School>
-      <Forgone policy={policy} may={may} onChange={(forgoneTaxa) => set({ forgoneTaxa: forgoneTaxa.length > 0 ? forgoneTaxa : undefined })} />
+      <Chosen
+        title="Left alone, whatever is seen" why="Some edible ones are not worth it: the lookalike is deadly, the difference fine, better food is near."
+        chosen={policy.forgoneTaxa ?? []} taxa={WANTED} may={may} onChange={(forgoneTaxa) => set({ forgoneTaxa })}
+      />
+      <Chosen
+        title="Protected where you gather" why="As a keeper found out for your places. The guide marks what is often protected; this is not the law, and laws change."
+        chosen={policy.protectedTaxa ?? []} taxa={OFTEN_PROTECTED.length > 0 ? [...new Set([...OFTEN_PROTECTED, ...(policy.protectedTaxa ?? [])])] : WANTED} may={may} onChange={(protectedTaxa) => set({ protectedTaxa })}
+      />
     </View>
   );
 }
@@ -163,22 +226,24 @@ function School({ title, why, children }: { readonly title: string; readonly why
   );
 }
 
-/** Wanted ones that the group leaves alone, whatever is seen. */
-function Forgone({ policy, may, onChange }: { readonly policy: Policy; readonly may: boolean; readonly onChange: (taxa: TaxonId[]) => void }) {
+/** Taxa chosen one by one out of those of the guide that are wanted. */
+function Chosen({ title, why, chosen, taxa, may, onChange }: {
+  readonly title: string; readonly why: string; readonly chosen: readonly TaxonId[]; readonly taxa: readonly TaxonId[]; readonly may: boolean; readonly onChange: (taxa: TaxonId[] | undefined) => void;
+}) {
   const [all, setAll] = useState(false);
-  const forgone = policy.forgoneTaxa ?? [];
-  const wanted = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0).map(({ id }) => id).sort((a, b) => commonName(a).localeCompare(commonName(b)));
-  const shown = all ? wanted : wanted.filter((id) => forgone.includes(id));
+  const sorted = [...taxa].sort((a, b) => commonName(a).localeCompare(commonName(b)));
+  const shown = all ? sorted : sorted.filter((id) => chosen.includes(id));
+  const toggled = (id: TaxonId) => (chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id]);
   return (
     <View style={styles.rule}>
-      <Strong>Left alone, whatever is seen</Strong>
-      <Small soft>Some edible ones are not worth it: the lookalike is deadly, the difference fine, better food is near.</Small>
+      <Strong>{title}</Strong>
+      <Small soft>{why}</Small>
       {shown.length > 0 ? (
-        <ChipRow label="Left alone">
-          {shown.map((id) => <Chip key={id} kind="checkbox" label={CommonName(id)} chosen={forgone.includes(id)} disabled={!may} onPress={() => onChange(forgone.includes(id) ? forgone.filter((f) => f !== id) : [...forgone, id])} />)}
+        <ChipRow label={title}>
+          {shown.map((id) => <Chip key={id} kind="checkbox" label={CommonName(id)} chosen={chosen.includes(id)} disabled={!may} onPress={() => { const next = toggled(id); onChange(next.length > 0 ? next : undefined); }} />)}
         </ChipRow>
       ) : <Body>None.</Body>}
-      {may ? <Button label={all ? 'Show only what is left alone' : 'Choose'} tone="plain" style={styles.start} onPress={() => setAll(!all)} /> : null}
+      {may ? <Button label={all ? 'Show only what is chosen' : 'Choose'} aria-label={`${all ? 'Show only what is chosen' : 'Choose'}: ${title}`} tone="plain" style={styles.start} onPress={() => setAll(!all)} /> : null}
     </View>
   );
 }

@@ -3,9 +3,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { useAct, useApp } from '../../store/store';
-import { Body, Button, Screen, space, Title, useWide } from '../../ui';
+import { Body, Button, Field, Screen, space, Title, useWide } from '../../ui';
 import { joinByCode } from './account';
-import { Field } from './Field';
 
 const Joined = z.looseObject({ id: z.string() });
 

@@ -1,13 +1,13 @@
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { entriesOf, findsOf, type Entry } from '@pause/core';
 import { newId, syncAll } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName } from '../../words/names';
 import { dayWords } from '../../words/days';
-import { Body, Button, Heading, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
+import { Body, Button, Field, Heading, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
 import { beginGroup, deleteAccount, signOut, signOutEverywhere, type Outcome } from './account';
-import { Field } from './Field';
 import { KIND, ROLE } from './words';
 
 /** Whose notebook this is, what went and what waits, and with whom it is shared. */
@@ -49,11 +49,15 @@ function Sending() {
   const finds = useApp((state) => state.finds);
   const lines = useApp((state) => state.list.items);
   const account = useApp((state) => state.me.person?.account === true && state.me.signedOut !== true);
-  const name = (find: string) => {
+  const name = (find: string | undefined) => {
+    if (find === undefined) return 'A page of the notebook';
     const target = finds[find]?.record?.targets.at(-1)?.taxon ?? lines.find((line) => line.id === find)?.target;
     return target ? CommonName(target) : 'A find without a name yet';
   };
-  const byFind = [...new Set(waiting.map((entry) => entry.find))].map((find) => ({ find, entries: waiting.filter((entry) => entry.find === find) }));
+  const ofPages = waiting.filter(({ page }) => page !== undefined);
+  const byFind: { readonly find: string | undefined; readonly entries: readonly Entry[] }[] = [
+    ...[...findsOf(waiting)].map((find) => ({ find, entries: entriesOf(waiting, find) })), ...(ofPages.length > 0 ? [{ find: undefined, entries: ofPages }] : []),
+  ];
   const notes = [
     ...(pictures ? [`Photos and sketches are on their way: ${pictures.left} left, ${Math.round(pictures.share * 100)} % of this one has gone.`] : []),
     ...(fetching ? [`The notebook is being fetched: ${fetching.here} of ${fetching.all} entries are here.`] : []),
@@ -66,7 +70,7 @@ function Sending() {
     <View style={styles.block}>
       <Heading>{!account ? 'On this device' : waiting.length === 0 ? 'Everything told here is at the server' : waiting.length === 1 ? 'One entry waits to be sent' : `${waiting.length} entries wait to be sent`}</Heading>
       <Body soft>
-        {!account ? `${waiting.length} ${waiting.length === 1 ? 'entry' : 'entries'} of ${byFind.length} ${byFind.length === 1 ? 'find' : 'finds'}, to be sent when somebody signs in.`
+        {!account ? `${waiting.length} ${waiting.length === 1 ? 'entry' : 'entries'}, to be sent when somebody signs in.`
           : away ? 'There is no connection. All of it is kept on this device, and tried again every few seconds.'
           : heardAt ? `The server was last heard of ${dayWords(new Date(heardAt), new Date())}.` : 'The server has not been heard of yet.'}
       </Body>
@@ -74,7 +78,7 @@ function Sending() {
         <View role="list" aria-label="What waits">
           <Rule />
           {byFind.map(({ find, entries }) => (
-            <View key={find} role="listitem">
+            <View key={find ?? 'pages'} role="listitem">
               <View style={styles.line}>
                 <Strong style={styles.grow}>{name(find)}</Strong>
                 <Small soft>{entries.length === 1 && entries[0] ? KIND[entries[0].kind] : `${entries.length} entries`}</Small>

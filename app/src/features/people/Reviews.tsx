@@ -6,9 +6,8 @@ import type { Group } from '../../store/api';
 import { useAct, useApp } from '../../store/store';
 import { dayWords } from '../../words/days';
 import { memberName } from '../../words/people';
-import { Body, Button, Heading, Small, SmallStrong, space } from '../../ui';
+import { Body, Button, Field, Heading, Small, SmallStrong, space } from '../../ui';
 import { signReview, unsignReview, type Outcome } from './account';
-import { Field } from './Field';
 
 /** Who of a person's groups has reviewed what the guide says of a taxon; its keepers can sign it. */
 export function Reviews({ taxon }: { readonly taxon: string }) {

@@ -3,10 +3,9 @@ import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { useAct, useApp } from '../../store/store';
-import { Body, Button, Chip, ChipRow, Notice, Screen, Small, SmallStrong, space, Title, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, Field, Notice, Screen, Small, SmallStrong, space, Title, useWide } from '../../ui';
 import { signIn, signUp, type Outcome } from './account';
 import { DemoDoor } from './DemoDoor';
-import { Field } from './Field';
 
 interface Form {
   readonly name: string;

@@ -59,7 +59,6 @@ export function deleteAccount(name: string): Thunk<Promise<Outcome>> {
 }
 
 export const beginGroup = (id: string, name: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/groups', { id, name }));
-export const changeGroup = (group: string, change: object): Thunk<Promise<Outcome>> => atServer((ask) => ask('PATCH', `/groups/${group}`, change));
 export const joinByCode = (code: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', '/invitations/accept', { code }));
 export const inviteTo = (group: string, role: string, days: number): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', `/groups/${group}/invitations`, { role, days }));
 export const changeRole = (group: string, person: string, role: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('PATCH', `/groups/${group}/members/${person}`, { role }));

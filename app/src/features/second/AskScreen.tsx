@@ -8,10 +8,9 @@ import { guide } from '../../evaluate/guide';
 import { useAct, useApp } from '../../store/store';
 import { useCase } from '../../store/useCase';
 import { characterName, characterOf, timeWords, upper } from '../../words/names';
-import { Body, Button, Chip, ChipRow, Heading, Loading, Notice, Screen, Small, SmallStrong, space, Title, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, Heading, Loading, Notice, Screen, Small, SmallStrong, space, Title, useWide, Field } from '../../ui';
 import { FindFrame } from '../FindFrame';
 import { askForLook } from './actions';
-import { Field } from '../people/Field';
 
 /** Asks for other eyes: who, and at what they should look without knowing the answers. */
 export function AskScreen() {

@@ -1,4 +1,4 @@
-import { applyEntry, type Ask, type FindRecord } from '@pause/core';
+import { applyEntry, entriesOf, findsOf, type Ask, type FindRecord } from '@pause/core';
 import { add, newId, now, person } from '../../store/actions';
 import type { Thunk } from '../../store/store';
 
@@ -21,8 +21,8 @@ export function reveal(find: string): Thunk<Promise<boolean>> {
 export function allRecords(): Thunk<Promise<FindRecord[]>> {
   return async (_, getState, { device }) => {
     const { waiting } = getState().outbox;
-    const ids = [...(await device.list()).map(({ id }) => id), ...waiting.map(({ find }) => find)];
-    const records = await Promise.all([...new Set(ids)].map(async (id) => waiting.filter((entry) => entry.find === id).reduce(applyEntry, await device.record(id))));
+    const ids = [...(await device.list()).map(({ id }) => id), ...findsOf(waiting)];
+    const records = await Promise.all([...new Set(ids)].map(async (id) => entriesOf(waiting, id).reduce(applyEntry, await device.record(id))));
     return records.flatMap((record) => record ?? []);
   };
 }

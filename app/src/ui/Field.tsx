@@ -1,5 +1,15 @@
 import { StyleSheet, TextInput, View, type TextInputProps } from 'react-native';
-import { colour, corner, font, Small, SmallStrong, space, stroke, typeSize } from '../../ui';
+import { colour, corner, font, space, stroke, typeSize } from './tokens';
+import { Small, SmallStrong } from './Words';
+
+interface InputProps extends Omit<TextInputProps, 'style'> {
+  readonly wrong?: boolean;
+}
+
+/** A line to write in, or with `multiline` a few of them. */
+export function Input({ wrong = false, ...props }: InputProps) {
+  return <TextInput aria-invalid={wrong} placeholderTextColor={colour.inkSoft} {...props} style={[styles.input, props.multiline && styles.tall, wrong && styles.wrong]} />;
+}
 
 interface FieldProps extends Omit<TextInputProps, 'style'> {
   readonly label: string;
@@ -8,12 +18,12 @@ interface FieldProps extends Omit<TextInputProps, 'style'> {
   readonly wrong?: string | undefined;
 }
 
-/** A line to write in, with its name above and what is wrong with it below. */
+/** The same with its name above and what is wrong with it below. */
 export function Field({ label, hint, wrong, ...props }: FieldProps) {
   return (
     <View style={styles.field}>
       <SmallStrong>{label}</SmallStrong>
-      <TextInput aria-label={label} aria-invalid={wrong !== undefined} placeholderTextColor={colour.inkSoft} {...props} style={[styles.input, wrong !== undefined && styles.wrong]} />
+      <Input aria-label={label} wrong={wrong !== undefined} {...props} />
       {wrong === undefined ? hint ? <Small soft>{hint}</Small> : null : <SmallStrong role="alert">{wrong}</SmallStrong>}
     </View>
   );
@@ -25,5 +35,6 @@ const styles = StyleSheet.create({
     minHeight: 54, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
     fontFamily: font.read, fontSize: typeSize(17), color: colour.ink, paddingHorizontal: space.m,
   },
+  tall: { minHeight: 96, paddingVertical: space.m },
   wrong: { borderWidth: stroke.thick },
 });

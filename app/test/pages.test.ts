@@ -1,0 +1,79 @@
+/** Pages of the notebook on a device: told without a connection, sent later, and laid together with what others told. */
+import './guide';
+import { standing, type PageEntry } from '@pause/core';
+import { loadMe } from '../src/store/actions';
+import type { Group } from '../src/store/api';
+import { beginPage, layPages, sight, tellGroup, tellPage, withTold } from '../src/store/pages';
+import { flush, syncAll } from '../src/store/sync';
+import { rig } from './rig';
+
+const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
+const GROUP: Group = { id: 'walkers-one', name: 'Walkers', role: 'keeper', policy: { secondLookWhenUnreviewed: true, familyHint: false }, members: [], former: [], reviews: [] };
+
+async function opened() {
+  const it = rig();
+  it.server.groups = [GROUP];
+  await it.store.dispatch(loadMe());
+  const page = (id: string) => it.store.getState().pages.all[id];
+  return { ...it, page };
+}
+
+test('a place is begun, told of and seen at without a connection, and goes when there is one', async () => {
+  const { store, server, sent, page, kept } = await opened();
+  server.away = true;
+  const id = (await store.dispatch(beginPage('place', { name: 'Lower wood', elevation: 640 })))!;
+  expect(await store.dispatch(tellPage(id, 'place', { name: 'Upper wood', elevation: null }))).toBe(true);
+  expect(await store.dispatch(sight(id, { on: '2026-09-14', what: 'suspected', taxon: 'atropa-bella-donna' as never }))).toBe(true);
+  expect(standing(page(id)!, 'place')).toEqual({ name: 'Upper wood' });
+  expect(page(id)!.sightings).toMatchObject([{ what: 'suspected', by: 'mirel' }]);
+  expect(sent).toEqual([]);
+  server.away = false;
+  await store.dispatch(flush());
+  await settle();
+  expect(sent.map(({ kind }) => kind)).toEqual(['pages', 'fields', 'fields', 'fields', 'fields', 'sightings']);
+  expect(kept.size).toBe(0);
+  // As it is kept now, with nothing waiting.
+  await store.dispatch(layPages());
+  expect(standing(page(id)!, 'place')).toEqual({ name: 'Upper wood' });
+});
+
+test('what the device does not take does not count', async () => {
+  const { store, storage } = await opened();
+  storage.full = true;
+  expect(await store.dispatch(beginPage('walk', { name: 'Round the weir' }))).toBeUndefined();
+  expect(store.getState().pages.all).toEqual({});
+  expect(store.getState().outbox.notKept).toMatch(/full/);
+});
+
+test('a refused field is taken off the page again', async () => {
+  const { store, server, page } = await opened();
+  const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
+  await settle();
+  server.refuse = 'fields';
+  await store.dispatch(tellPage(id, 'place', { name: 'Upper wood' }));
+  await settle();
+  expect(standing(page(id)!, 'place')).toEqual({ name: 'Lower wood' });
+  expect(store.getState().outbox.refused).toHaveLength(1);
+});
+
+test('what another device told of a page that is shown is shown at once', async () => {
+  const { store, server, page } = await opened();
+  const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
+  await settle();
+  server.told({ kind: 'fields', page: id, body: { id: 'other-one', at: '2026-09-14T09:00:00.000Z', by: 'tam', of: 'place', field: 'moisture', value: 'wet' }, stamp: '2026-09-14T09:00:00.000Z-0000-karrow' } as unknown as PageEntry);
+  await store.dispatch(syncAll());
+  expect(standing(page(id)!, 'place')).toEqual({ name: 'Lower wood', moisture: 'wet' });
+});
+
+test('a keeper’s rule counts here at once, also while the server has not heard of it', async () => {
+  const { store, server, own, page } = await opened();
+  server.away = true;
+  expect(await store.dispatch(tellGroup(GROUP.id, { extraBars: { deadly: 1 }, familyHint: null, name: 'Karrow walkers' }))).toBe(true);
+  const here = () => store.getState().me.person!.groups[0]!;
+  expect(here()).toMatchObject({ name: 'Karrow walkers', policy: { secondLookWhenUnreviewed: true, extraBars: { deadly: 1 } } });
+  expect(here().policy).not.toHaveProperty('familyHint');
+  expect(own.person?.groups[0]?.policy).toEqual(here().policy);
+  expect(page(GROUP.id)!.told.map(({ field }) => field)).toEqual(['extraBars', 'familyHint', 'name']);
+  // The server still tells the old rules; what waits stands over them.
+  expect(withTold([GROUP], store.getState().outbox.waiting)[0]).toEqual(here());
+});
