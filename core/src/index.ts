@@ -7,7 +7,7 @@ export { colourDistance, oklab, NEAR, type Oklab } from './colour';
 export * from './guide';
 export * from './case';
 export * from './relation';
-export * from './season';
+export * from './season/expected';
 export * from './settle';
 export * from './bars';
 export * from './target';

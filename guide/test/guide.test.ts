@@ -1,7 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Character, compileGuide, Statement } from '@pause/core';
+import { dayOf, isoOf } from '@pause/core/day';
 import { layPack, lint, parsePack } from '@pause/core/questions';
+import { Forecaster } from '@pause/core/season';
+import { simulateWeather } from '@pause/core/weather';
 import { shippedGuide } from '../src';
 
 const guide = compileGuide(shippedGuide());
@@ -31,6 +34,18 @@ test('names in three languages, author and family', () => {
     expect(taxon.scientificNameAuthorship.length).toBeGreaterThan(1);
     expect(taxon.family).toMatch(/ceae$/);
   }
+});
+
+test('whatever is wanted says what it waits for, and that agrees with the months and heights', () => {
+  const usual = new Forecaster(simulateWeather(11, 2006, dayOf('2027-01-01')), 2026, dayOf('2026-01-01'));
+  const [first, last] = [(month: number) => dayOf(`2026-${String(month).padStart(2, '0')}-01`), (month: number) => dayOf(`2026-${String(month).padStart(2, '0')}-28`)];
+  const wrong = wanted.flatMap((taxon) => (taxon.taxon.needs ?? []).flatMap(({ stage }) => (taxon.taxon.phenology ?? []).filter((one) => one.stage === stage).flatMap(({ elevation: [low, high], months: [from, to] }) => {
+    const begins = usual.part(taxon, { stages: [stage] }, { id: '', site: { elevation: (Math.max(low, 300) + Math.min(high, 1500)) / 2 } })?.begins.mid;
+    // A month either way: the guide's months are of many slopes and years.
+    return begins !== undefined && begins >= first(from) - 30 && (begins <= last(to) + 15 || to < from) ? [] : [`${taxon.id} ${stage} ${low}-${high}: ${begins === undefined ? 'never' : isoOf(begins)}, not ${from}-${to}`];
+  })));
+  expect(wrong).toEqual([]);
+  for (const { taxon } of wanted) for (const part of taxon.parts) expect([taxon.id, part.stages.filter((stage) => !taxon.needs?.some((need) => need.stage === stage))]).toEqual([taxon.id, []]);
 });
 
 test('every taxon says when and how high its stages stand', () => {

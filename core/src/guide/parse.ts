@@ -115,6 +115,12 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
       if (!taxonIds.has(other) || other === taxon.id) yield { path: `${path}.nearDoubles`, taxon: taxon.id, reason: `near-double "${other}" is not another taxon of the guide` };
     }
     yield* checkStages(taxon.stages, `${path}.stages`, taxon, stageKingdom);
+    for (const [nth, { stage, begins, ends }] of (taxon.needs ?? []).entries()) {
+      const at = `${path}.needs[${nth}]`;
+      yield* checkStages([stage], `${at}.stage`, taxon, stageKingdom);
+      if ((taxon.needs ?? []).findIndex((need) => need.stage === stage) < nth) yield { path: `${at}.stage`, taxon: taxon.id, reason: 'each stage once' };
+      if (ends.warmth && ends.warmth.sum <= (begins.warmth?.sum ?? Infinity)) yield { path: `${at}.ends.warmth`, taxon: taxon.id, reason: 'more warmth than it began with, and only where it began with warmth' };
+    }
     for (const [nth, { stage, elevation: [low, high] }] of (taxon.phenology ?? []).entries()) {
       yield* checkStages([stage], `${path}.phenology[${nth}].stage`, taxon, stageKingdom);
       if (low >= high) yield { path: `${path}.phenology[${nth}].elevation`, taxon: taxon.id, reason: 'a height runs from low to high' };

@@ -145,6 +145,8 @@ export function harms({ grade, byRoute }: Harm): boolean {
   return grade !== 'none' || Object.values(byRoute ?? {}).some((by) => by !== 'none');
 }
 
+const celsius = z.number().min(-40).max(50);
+
 export const Part = z.strictObject({
   part: slug,
   name: text,
@@ -154,6 +156,8 @@ export const Part = z.strictObject({
   /** Stages at which this part is worth having for this use. */
   stages: z.array(StageId).min(1),
   before: z.array(text),
+  /** Worth having only after a night as cold as that: some fruit is sweet after frost. */
+  afterFrost: celsius.optional(),
 });
 export type Part = z.infer<typeof Part>;
 
@@ -175,6 +179,30 @@ export const Phenology = z.strictObject({
   months: z.tuple([month, month]),
 });
 export type Phenology = z.infer<typeof Phenology>;
+
+/**
+ * What a stage waits for, counted from 1 January at the place itself: the warmth summed up over a base, then a cool spell, then a soaking rain, as far as each is
+ * named; and what ends it, whichever comes first. Of general phenology, so only where to begin: what is seen at a place corrects it.
+ */
+export const Need = z.strictObject({
+  stage: StageId,
+  begins: z.strictObject({
+    /** Degree-days over `base`, and how far plants differ from that as a share of it (standard deviation). */
+    warmth: z.strictObject({ base: celsius, sum: z.number().positive().max(6000), spread: z.number().gt(0).lt(1) }).optional(),
+    /** The mean temperature of ten days, in degrees. */
+    cool: z.strictObject({ below: celsius }).optional(),
+    /** So much rain within so many days; it comes `lag` days later, give or take `spread` (standard deviation). */
+    rain: z.strictObject({ millimetres: z.number().positive().max(500), days: z.number().int().min(1).max(30), lag: z.number().min(0).max(60), spread: z.number().min(0).max(30) }).optional(),
+  }),
+  ends: z.strictObject({
+    warmth: z.strictObject({ sum: z.number().positive().max(9000) }).optional(),
+    /** A night as cold as that. */
+    frost: z.strictObject({ below: celsius }).optional(),
+    /** Days after it began. */
+    days: z.number().int().min(1).max(300).optional(),
+  }),
+});
+export type Need = z.infer<typeof Need>;
 
 /** How it lives on, and with that what taking a part costs it. */
 export const Regrowth = z.strictObject({
@@ -211,6 +239,7 @@ export const Taxon = z.strictObject({
   /** So alike that nobody should rely on telling them apart: it is never collected, and this says why. */
   nearDoubles: z.array(z.strictObject({ taxon: TaxonId, why: text })).optional(),
   phenology: z.array(Phenology).optional(),
+  needs: z.array(Need).max(12).optional(),
   /** What it gives as food, and what it stands for in a kitchen. */
   food: z.strictObject({ gives: text, replaces: text }).optional(),
   benefits: z.array(Benefit).optional(),

@@ -2,7 +2,7 @@ import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, HarmGrade, Known, StageId, TaxonId } from '../guide';
 import { DAMAGE_SECONDS, canBeMade, type Hands } from '../plan';
 import { relationOverall, type Relation } from '../relation';
-import { expectedHere } from '../season';
+import { expectedHere } from '../season/expected';
 
 /**
  * No name yet: candidates by probability, and the check that tells most. Probability orders; only bars clear.

@@ -4,7 +4,7 @@ import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
 import { asksForSecondLooks, forgone, groupRules, secondLooks } from '../policy';
 import { relationAtStages, relationOverall } from '../relation';
-import { expectedHere } from '../season';
+import { expectedHere } from '../season/expected';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
 import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
 import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';

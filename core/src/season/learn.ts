@@ -1,0 +1,154 @@
+/**
+ * What a person's own records say beside the guide. The warmth that a stage waits for is the guide's, times how far the taxon in this region differs from it, times
+ * how far this place differs for everything that grows there, times how far one year differs from another. In logarithms these add up, each normally distributed
+ * around nothing, and what was seen moves all of them at once: little after one year, more with each further one, and a taxon never seen at a place by what was
+ * seen of others there.
+ *
+ * Method: Gaussian linear model with crossed random effects, solved exactly (Lindley and Smith, "Bayes estimates for the linear model", JRSS B 34, 1972); the
+ * places are eliminated first, so that it stays quick with many of them.
+ */
+
+/** When a stage began at a place in one year, as a share of the guide's warmth. */
+export interface Onset {
+  /** Taxon and stage. */
+  readonly what: string;
+  readonly place: string;
+  readonly year: number;
+  /** Logarithm of the warmth by then over the guide's. */
+  readonly log: number;
+  /** How uncertain that is, since nobody looked every day (standard deviation of the logarithm). */
+  readonly error: number;
+}
+
+/** How much is believed to differ, as standard deviations of the logarithm. */
+export interface Spreads {
+  /** A place, by its own climate that height, slope and shade do not tell. */
+  readonly place: number;
+  /** One year from another. */
+  readonly year: number;
+}
+export const SPREADS: Spreads = { place: 0.08, year: 0.07 };
+
+export interface Belief {
+  readonly mean: number;
+  /** Of the coming season, what differs from year to year included. */
+  readonly deviation: number;
+}
+
+export class Learned {
+  readonly #whats: ReadonlyMap<string, number>;
+  readonly #places: ReadonlyMap<string, number>;
+  readonly #years = new Map<string, Set<number>>();
+  readonly #mean: Float64Array;
+  readonly #covariance: Float64Array[];
+  readonly #placeMean: Float64Array;
+  readonly #placeVariance: Float64Array;
+  /** Of each place with each taxon. */
+  readonly #cross: Float64Array[];
+
+  /** @param spreadOf how far plants differ from the guide, by taxon and stage */
+  constructor(onsets: readonly Onset[], readonly spreadOf: (what: string) => number, readonly spreads: Spreads = SPREADS) {
+    this.#whats = numbered(onsets.map(({ what }) => what));
+    this.#places = numbered(onsets.map(({ place }) => place));
+    const [n, p] = [this.#whats.size, this.#places.size];
+    const own = Float64Array.from([...this.#whats.keys()], (what) => 1 / spreadOf(what) ** 2);
+    const ownRight = new Float64Array(n);
+    const placeOwn = new Float64Array(p).fill(1 / spreads.place ** 2);
+    const placeRight = new Float64Array(p);
+    const between = Array.from({ length: p }, () => new Float64Array(n));
+    for (const { what, place, year, log, error } of onsets) {
+      const [i, j] = [this.#whats.get(what) ?? 0, this.#places.get(place) ?? 0];
+      const weight = 1 / (spreads.year ** 2 + error ** 2);
+      own[i] = (own[i] ?? 0) + weight;
+      ownRight[i] = (ownRight[i] ?? 0) + weight * log;
+      placeOwn[j] = (placeOwn[j] ?? 0) + weight;
+      placeRight[j] = (placeRight[j] ?? 0) + weight * log;
+      const row = between[j];
+      if (row) row[i] = (row[i] ?? 0) + weight;
+      const key = `${what} ${place}`;
+      this.#years.set(key, (this.#years.get(key) ?? new Set()).add(year));
+    }
+    const matrix = Array.from({ length: n }, (_, i) => { const row = new Float64Array(n); row[i] = own[i] ?? 0; return row; });
+    const right = ownRight.slice();
+    for (let j = 0; j < p; j += 1) {
+      const [row, pivot] = [between[j] ?? new Float64Array(n), placeOwn[j] ?? 1];
+      const seen = [...row.keys()].filter((i) => row[i] !== 0);
+      for (const i of seen) {
+        right[i] = (right[i] ?? 0) - ((row[i] ?? 0) * (placeRight[j] ?? 0)) / pivot;
+        for (const k of seen) { const line = matrix[i]; if (line) line[k] = (line[k] ?? 0) - ((row[i] ?? 0) * (row[k] ?? 0)) / pivot; }
+      }
+    }
+    this.#covariance = inverse(matrix);
+    this.#mean = times(this.#covariance, right);
+    this.#placeMean = new Float64Array(p);
+    this.#placeVariance = new Float64Array(p);
+    this.#cross = between.map((row, j) => {
+      const pivot = placeOwn[j] ?? 1;
+      const spreadOut = times(this.#covariance, row);
+      this.#placeMean[j] = ((placeRight[j] ?? 0) - dot(row, this.#mean)) / pivot;
+      this.#placeVariance[j] = 1 / pivot + dot(row, spreadOut) / pivot ** 2;
+      return spreadOut.map((value) => -value / pivot);
+    });
+  }
+
+  /** What is believed of a taxon's stage at a place, also where neither was ever seen. */
+  belief(what: string, place: string): Belief {
+    const [i, j] = [this.#whats.get(what), this.#places.get(place)];
+    const ofWhat = i === undefined ? this.spreadOf(what) ** 2 : this.#covariance[i]?.[i] ?? 0;
+    const ofPlace = j === undefined ? this.spreads.place ** 2 : this.#placeVariance[j] ?? 0;
+    const both = i === undefined || j === undefined ? 0 : this.#cross[j]?.[i] ?? 0;
+    return {
+      mean: (i === undefined ? 0 : this.#mean[i] ?? 0) + (j === undefined ? 0 : this.#placeMean[j] ?? 0),
+      deviation: Math.sqrt(Math.max(0, ofWhat + ofPlace + 2 * both) + this.spreads.year ** 2),
+    };
+  }
+
+  /** In how many years a stage was seen at this very place. */
+  years(what: string, place: string): number {
+    return this.#years.get(`${what} ${place}`)?.size ?? 0;
+  }
+
+  /** Whether anything was learned that matters to this. */
+  knows(what: string, place: string): boolean {
+    return this.#whats.has(what) || this.#places.has(place);
+  }
+}
+
+const numbered = (all: readonly string[]): ReadonlyMap<string, number> => new Map([...new Set(all)].map((one, index) => [one, index]));
+function dot(a: Float64Array, b: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i += 1) sum += (a[i] ?? 0) * (b[i] ?? 0);
+  return sum;
+}
+const times = (matrix: readonly Float64Array[], vector: Float64Array): Float64Array => Float64Array.from(matrix, (row) => dot(row, vector));
+
+/** The inverse of a symmetric, positive definite matrix, by Cholesky's factors. */
+function inverse(matrix: readonly Float64Array[]): Float64Array[] {
+  const n = matrix.length;
+  const low = matrix.map((row) => Float64Array.from(row));
+  for (let i = 0; i < n; i += 1) {
+    const row = low[i] ?? new Float64Array(0);
+    for (let j = 0; j <= i; j += 1) {
+      const other = low[j] ?? row;
+      let sum = row[j] ?? 0;
+      for (let k = 0; k < j; k += 1) sum -= (row[k] ?? 0) * (other[k] ?? 0);
+      row[j] = i === j ? Math.sqrt(sum) : sum / (other[j] ?? 1);
+    }
+  }
+  const out = Array.from({ length: n }, () => new Float64Array(n));
+  for (let column = 0; column < n; column += 1) {
+    const x = new Float64Array(n);
+    for (let i = column; i < n; i += 1) {
+      let sum = i === column ? 1 : 0;
+      for (let k = column; k < i; k += 1) sum -= (low[i]?.[k] ?? 0) * (x[k] ?? 0);
+      x[i] = sum / (low[i]?.[i] ?? 1);
+    }
+    for (let i = n - 1; i >= 0; i -= 1) {
+      let sum = x[i] ?? 0;
+      for (let k = i + 1; k < n; k += 1) sum -= (low[k]?.[i] ?? 0) * (x[k] ?? 0);
+      x[i] = sum / (low[i]?.[i] ?? 1);
+    }
+    for (let i = 0; i < n; i += 1) { const row = out[i]; if (row) row[column] = x[i] ?? 0; }
+  }
+  return out;
+}
