@@ -87,7 +87,7 @@ export const CONDITION: Readonly<Record<NonNullable<Case['context']['condition']
   fresh: 'Fresh and sound', ripe: 'Ripe', unripe: 'Not ripe yet', wilted: 'Wilted', woody: 'Tough, woody', 'insect-eaten': 'Eaten by insects', frosted: 'Frosted', rotten: 'Rotten, mouldy',
 };
 export const CONTAMINATION: Readonly<Record<NonNullable<Case['context']['contamination']>, string>> = {
-  'none-seen': 'Nothing seen', roadside: 'Beside a road', sprayed: 'Sprayed', flooded: 'Flooded', fouled: 'Fouled by animals', unknown: 'Don’t know',
+  'none-seen': 'Nothing seen', roadside: 'Beside a road', sprayed: 'Sprayed', flooded: 'Flooded', fouled: 'Fouled by animals', polluted: 'Polluted', unknown: 'Don’t know',
 };
 
 /** A length as people say it: millimetres while they are few. */

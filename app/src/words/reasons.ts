@@ -88,6 +88,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
     }
     case 'place-doubt': return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
     case 'place-strains': return `The place is not a common one for ${target}.`;
+    case 'dangerous-neighbours': return `${upper(few(reason.taxa.map(commonName)))} ${reason.taxa.length === 1 ? 'is' : 'are'} known to stand here. Look at every piece for it, and follow each stem to its base.`;
     case 'season-doubt': return `${CommonName(verdict.target)} is not usual at this stage in ${monthName(reason.month)}. That raises a doubt; it settles nothing.`;
     case 'height-doubt': return `${CommonName(verdict.target)} is not usual at ${Math.round(reason.elevation)} m. That raises a doubt; it settles nothing.`;
     case 'group-rule': return GROUP_RULE[reason.rule];

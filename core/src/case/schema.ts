@@ -72,7 +72,8 @@ export const Condition = z.enum(['fresh', 'ripe', 'unripe', 'wilted', 'woody', '
 export type Condition = z.infer<typeof Condition>;
 
 export const Permission = z.enum(['allowed', 'forbidden', 'unknown']);
-export const Contamination = z.enum(['none-seen', 'sprayed', 'roadside', 'flooded', 'fouled', 'unknown']);
+export type Permission = z.infer<typeof Permission>;
+export const Contamination = z.enum(['none-seen', 'sprayed', 'roadside', 'flooded', 'fouled', 'polluted', 'unknown']);
 export type Contamination = z.infer<typeof Contamination>;
 export const Protection = z.enum(['allowed', 'protected', 'unknown']);
 
@@ -100,6 +101,8 @@ export const Context = z.strictObject({
   protection: Protection.optional(),
   /** The person sees other plants twined in, or a mixed cluster. */
   growsMixed: z.boolean().optional(),
+  /** Dangerous ones that were seen or suspected where this stands, by whoever told the place. */
+  neighbours: z.array(TaxonId).max(40).optional(),
   /** All that was read hangs together with the wanted part. */
   tracedToBase: z.boolean().optional(),
   /** Who will eat or use it, each with what has to be minded. */

@@ -1,6 +1,7 @@
 import { routeOf } from '../bars';
-import type { Case, Condition } from '../case';
+import type { Case, Condition, Eater } from '../case';
 import type { CompiledTaxon } from '../guide';
+import type { Caution, Route } from '../guide/schema';
 import type { ContextField, LeaveReason, PauseReason } from '../verdict/reason';
 
 const BORNE = ['fruit', 'cone'];
@@ -59,6 +60,11 @@ export function contextReasons(find: Case, target: CompiledTaxon): { leave: Leav
   return { leave, pause };
 }
 
+/** What an eater has to mind of a taxon that reaches the body by a route; what is only to be known is left out. */
+export function cautionsFor({ cautions }: Pick<Eater, 'cautions'>, { taxon }: CompiledTaxon, route: Route): Caution[] {
+  return taxon.cautions.filter((caution) => caution.level !== 'note' && cautions.includes(caution.for) && (caution.routes?.includes(route) ?? true));
+}
+
 /**
  * Each eater's list against the taxon's cautions, for the route of the wanted use. It refers to a pharmacist or
  * doctor and never prescribes.
@@ -68,9 +74,7 @@ function eaterReasons(find: Case, target: CompiledTaxon): { leave: LeaveReason[]
   const leave: LeaveReason[] = [];
   const pause: PauseReason[] = [];
   for (const eater of find.context.eaters ?? []) {
-    for (const caution of target.taxon.cautions) {
-      if (caution.level === 'note' || !eater.cautions.includes(caution.for)) continue;
-      if (caution.routes && !caution.routes.includes(route)) continue;
+    for (const caution of cautionsFor(eater, target, route)) {
       const said = { eater: eater.name, caution: caution.for, text: caution.text };
       if (caution.level === 'rules-out') leave.push({ code: 'not-for-eater', ...said });
       else pause.push({ code: 'ask-for-eater', ...said });
@@ -79,9 +83,10 @@ function eaterReasons(find: Case, target: CompiledTaxon): { leave: LeaveReason[]
   return { leave, pause };
 }
 
-/** Where things twine or grow in mixed clusters, by the guide or by what the person sees. */
+/** Where things twine or grow in mixed clusters, by the guide or by what the person sees, or where something dangerous is known to stand among them. */
 export function asksForTracing(find: Case, target: CompiledTaxon): boolean {
-  return target.taxon.growsMixed === true || find.context.growsMixed === true;
+  const { growsMixed, neighbours = [] } = find.context;
+  return target.taxon.growsMixed === true || growsMixed === true || neighbours.some((taxon) => taxon !== target.id);
 }
 
 function partReasons(find: Case, target: CompiledTaxon, leave: LeaveReason[], missing: ContextField[]): void {

@@ -21,6 +21,7 @@ export type Aspect = z.infer<typeof Aspect>;
 export const Shade = z.enum(['open', 'half', 'shaded']);
 export type Shade = z.infer<typeof Shade>;
 export const Moisture = z.enum(['dry', 'fresh', 'moist', 'wet']);
+export type Moisture = z.infer<typeof Moisture>;
 export const Soil = z.enum(['calcareous', 'acid', 'sand', 'loam', 'clay', 'peat', 'stones', 'rich']);
 export const Habitat = z.enum(['deciduous-wood', 'conifer-wood', 'mixed-wood', 'wood-edge', 'hedge', 'meadow', 'pasture', 'heath', 'bank', 'bog', 'scree', 'garden', 'field-edge', 'wayside']);
 export type Habitat = z.infer<typeof Habitat>;

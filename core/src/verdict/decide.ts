@@ -107,6 +107,12 @@ export interface Weighed {
   readonly tallied: Tally;
 }
 
+/** Dangerous ones that are known to stand there: said with every verdict, since a known patch is not a known piece. */
+function neighbourNotes(guide: CompiledGuide, neighbours: readonly TaxonId[], target: CompiledTaxon): NoteReason[] {
+  const taxa = neighbours.filter((id) => id !== target.id && (guide.taxon(id)?.grade ?? 'none') !== 'none');
+  return taxa.length > 0 ? [{ code: 'dangerous-neighbours', taxa }] : [];
+}
+
 /** The verdict without what it leans on, and what it was made of. */
 export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const judged = judge(guide, view);
@@ -118,6 +124,7 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const notes: NoteReason[] = [
     ...[...disputed].sort((a, b) => a - b).map((index) => ({ code: 'disputed', character: characterId(guide, index) } as const)),
     ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
+    ...neighbourNotes(guide, view.find.context.neighbours ?? [], target),
     ...(view.find.policy?.place === 'ignored' ? [] : placeNotes(view, target, held)),
     ...groupRules(view.find.policy).map((rule) => ({ code: 'group-rule', rule } as const)),
     ...second.notes,

@@ -49,6 +49,8 @@ export type NoteReason =
   | { readonly code: 'place-doubt'; readonly character: CharacterId }
   | { readonly code: 'place-strains'; readonly character: CharacterId }
   /** Not usual in this month, or at this height, at the recorded stages. */
+  /** Dangerous ones are known to stand there, whatever was seen of this piece. */
+  | { readonly code: 'dangerous-neighbours'; readonly taxa: readonly TaxonId[] }
   | { readonly code: 'season-doubt'; readonly month: number }
   | { readonly code: 'height-doubt'; readonly elevation: number }
   /** Where the group's rules are stricter than the model, or leave something out of it. */

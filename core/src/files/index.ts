@@ -1,0 +1,3 @@
+/** Open formats in and out: places as GPX and GeoJSON, days as iCalendar. */
+export * from './read';
+export * from './write';

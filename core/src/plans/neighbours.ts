@@ -1,0 +1,12 @@
+import type { CompiledGuide, TaxonId } from '../guide';
+import type { Sighting } from '../page/schema';
+
+/** The dangerous ones that were seen or suspected at a place; suspicion is enough to warn. The newest word on each counts: who looked again and found nothing takes it back. */
+export function dangerousAt(sightings: readonly Sighting[], guide: CompiledGuide): TaxonId[] {
+  const last = new Map<TaxonId, Sighting>();
+  for (const one of sightings) {
+    const before = last.get(one.taxon);
+    if (!before || one.on > before.on || (one.on === before.on && one.at >= before.at)) last.set(one.taxon, one);
+  }
+  return [...last.values()].filter(({ what, taxon }) => what !== 'nothing' && (guide.taxon(taxon)?.grade ?? 'none') !== 'none').map(({ taxon }) => taxon).sort();
+}
