@@ -49,7 +49,7 @@ const dim = (page: Page) => page.addInitScript(() => window.localStorage.setItem
 const SHOTS: readonly Shot[] = [
   { name: 'start', path: '/' },
   { name: 'new-find', path: '/new', before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() },
-  { name: 'stage', path: '/find/demo-find-4/around' },
+  { name: 'week', path: '/week' },
   { name: 'card-cap', path: '/find/demo-find-5/check', before: (page) => choose(page, /^Shape of the cap/) },
   { name: 'check', path: '/find/demo-find-5/check' },
   { name: 'check-wide', path: '/find/demo-find-5/check', size: WIDE },
@@ -62,10 +62,10 @@ const SHOTS: readonly Shot[] = [
   { name: 'pieces', path: '/find/demo-find-1/pieces' },
   { name: 'taxon', path: '/taxon/allium-ursinum' },
   { name: 'eaten', path: '/eaten' },
-  { name: 'notebook-wide', path: '/notebook', size: WIDE },
+  { name: 'places-wide', path: '/places', size: WIDE },
   { name: 'group', path: '/group/ostrel-walkers', before: (page) => tap(page, 'Show a code') },
   { name: 'both-looks', path: '/find/demo-find-1/ask', before: secondLook },
-  { name: 'place', path: '/find/demo-find-4', before: (page) => page.getByRole('heading', { name: 'Where it was' }).scrollIntoViewIfNeeded() },
+  { name: 'place', path: '/place/demo-place-spring' },
 ];
 
 const root = join(import.meta.dirname, '..');

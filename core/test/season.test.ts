@@ -4,7 +4,7 @@ import { guide } from './finds';
 import { dayAt, dayOf, dayOfYear, isoOf, monthOf, newYear } from '../src/day';
 import type { Need } from '../src/guide/schema';
 import {
-  AS_THE_GUIDE_SAYS, beginsOf, degreeDays, degreesAt, endsOf, fewestVisits, firstReaching, Forecaster, joinedVisits, Learned, missedBy, NEVER, onsetsOf, quantile, Season, Scenario, scenariosOf, seenThisSeason, SPREADS, stageSpan, week, why, yearsOf,
+  AS_THE_GUIDE_SAYS, beginsOf, degreeDays, degreesAt, endsOf, fewestVisits, firstReaching, joinedVisits, Learned, missedBy, NEVER, onsetsOf, quantile, Season, Scenario, scenariosOf, seenThisSeason, SPREADS, stageSpan, week, why, yearsOf,
   type SeenPlace, type Span,
 } from '../src/season';
 import { simulateWeather, VALLEY, type WeatherSeries } from '../src/weather';
@@ -206,6 +206,12 @@ describe('a forecast', () => {
     expect(known.high - known.low).toBeLessThanOrEqual(guessed.high - guessed.low);
   });
 
+  test('lasts beyond the day on which it was still seen, and no longer than the day on which it was over', () => {
+    const ends = (...seen: SeenPlace['sightings']) => new Season(guide, series, [at('here', { elevation: 640 }, seen)], dayOf('2026-09-20')).forecast(bilberry, part!, at('here', { elevation: 640 }, seen))!.ends;
+    expect(ends(saw('2026-08-01', 'fruiting'), saw('2026-09-18', 'fruiting')).low).toBeGreaterThanOrEqual(dayOf('2026-09-25'));
+    expect(ends(saw('2026-07-20', 'fruiting'), saw('2026-07-30')).high).toBeLessThan(dayOf('2026-07-30'));
+  });
+
   test('gives way to what was seen this year', () => {
     const place = at('here', { elevation: 640 });
     const { mid } = begins(place, '2026-07-20');
@@ -228,10 +234,14 @@ describe('a forecast', () => {
 
   test('in winter is of the season that began in autumn', () => {
     const oyster = guide.taxon('pleurotus-ostreatus')!;
-    const long = simulateWeather(4, 2016, dayOf('2026-02-10'), { ...VALLEY, elevation: 300 });
-    const season = new Season(guide, long, [at('here', { elevation: 300 })], dayOf('2026-02-10'));
-    expect(isoOf(season.forecast(oyster, oyster.taxon.parts[0]!, season.places[0]!)!.ends.high).slice(0, 4)).toBe('2026');
-    expect(new Forecaster(long, 2025, dayOf('2026-02-10')).from).toBe(newYear(2025));
+    const long = simulateWeather(4, 2016, dayOf('2026-03-01'), { ...VALLEY, elevation: 300 });
+    const begins = ['2026-01-05', '2026-01-15', '2026-01-25', '2026-02-05', '2026-02-15'].map((today) => {
+      const season = new Season(guide, long, [at('here', { elevation: 300 })], dayOf(today));
+      return isoOf(season.forecast(oyster, oyster.taxon.parts[0]!, season.places[0]!)!.begins.mid);
+    });
+    // While it is still about, or comes once more, it is this winter's; then the next one's.
+    expect(begins.some((day) => day < '2026-03-15')).toBe(true);
+    expect(begins.every((day) => day < '2026-03-15' || day > '2026-08-15')).toBe(true);
   });
 });
 

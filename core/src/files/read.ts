@@ -1,6 +1,7 @@
 import { gpx } from '@tmcw/togeojson';
 import { DOMParser } from '@xmldom/xmldom';
-import { Geometry, GeoPosition, metresBetween, middleOf, positionsOf } from '../page/geometry';
+import { Geometry, type GeoPosition } from '../page/geometry';
+import { metresBetween, middleOf, positionsOf } from '../page/shape';
 
 /** Places out of files that other programs wrote: GPX 1.0 or 1.1, and GeoJSON (RFC 7946). What cannot be used is refused with a reason, and nothing of it is taken. */
 

@@ -35,6 +35,8 @@ export const Edit = z.discriminatedUnion('field', [
   z.strictObject({ ...edit, field: z.literal('placeNote'), value: z.string().trim().min(1).max(200).nullable() }),
   z.strictObject({ ...edit, field: z.literal('note'), value: z.string().trim().min(1).max(2000).nullable() }),
   z.strictObject({ ...edit, field: z.literal('position'), value: Position.nullable() }),
+  /** The page of the place where it was. */
+  z.strictObject({ ...edit, field: z.literal('placePage'), value: z.string().min(1).max(64).nullable() }),
   /** Who is told exactly where it was, besides the finder. */
   z.strictObject({ ...edit, field: z.literal('exactFor'), value: z.union([z.enum(['finder', 'group']), z.array(z.string().min(1).max(64)).max(50)]) }),
   /** What the others of the group are told of the place. */

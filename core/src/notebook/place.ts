@@ -1,6 +1,6 @@
 import { edited } from '../find/fold';
 import type { FindRecord, Position } from '../find/record';
-import { middleOf } from '../page/geometry';
+import { middleOf } from '../page/shape';
 import type { PageRecord } from '../page/fold';
 import { standing } from '../page/standing';
 import type { FindEntry, PageEntry } from './entry';
@@ -44,6 +44,7 @@ export function entryFor(entry: FindEntry, record: FindRecord, reader: string): 
   if (entry.kind !== 'edits') return entry;
   const { body } = entry;
   if (body.field === 'exactFor' && Array.isArray(body.value)) return { ...entry, body: { ...body, value: body.value.filter((person) => person === reader) } };
+  if (body.field === 'placePage' && body.value !== null) return { ...entry, body: { ...body, value: null, withheld: true } };
   if (body.field === 'placeNote' && body.value !== null) return { ...entry, body: { ...body, value: null, withheld: true } };
   if (body.field === 'position' && body.value !== null) return { ...entry, body: { ...body, value: toldCoarsely(record) ? coarse(body.value) : null, withheld: true } };
   return entry;

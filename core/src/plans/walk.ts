@@ -1,6 +1,7 @@
 import { getTimes } from 'suncalc';
 import type { CompiledGuide, CompiledTaxon } from '../guide';
-import { metresBetween, middleOf, type Geometry } from '../page/geometry';
+import type { Geometry } from '../page/geometry';
+import { metresBetween, middleOf } from '../page/shape';
 import type { Habitat, Hazard, Moisture, PlaceFields } from '../page/schema';
 import { expectedHere } from '../season/expected';
 

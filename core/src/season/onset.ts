@@ -41,11 +41,13 @@ function visitsOf(sightings: SeenPlace['sightings'], taxon: CompiledTaxon): Visi
     .sort((a, b) => a.on - b.on);
 }
 
-/** The last visit at which a stage had not begun, and the first at which it had. */
+/** The last visit at which a stage had not begun, the first and the last at which it was there, and the first after that at which it was over. */
 function bounds(visits: readonly Visit[], at: number): ThisSeason {
   const by = visits.find(({ stages }) => stages.some((stage) => stage >= at))?.on;
   const after = visits.filter(({ on, stages }) => (by === undefined || on < by) && stages.every((stage) => stage < at)).at(-1)?.on;
-  return { after, by };
+  const still = visits.filter(({ stages }) => stages.includes(at)).at(-1)?.on;
+  const over = by === undefined ? undefined : visits.find(({ on, stages }) => on > (still ?? by) && !stages.includes(at))?.on;
+  return { after, by, ...(still === undefined ? {} : { still }), ...(over === undefined ? {} : { over }) };
 }
 
 /** Of one taxon at a place, this season: for each stage that something was seen of. */

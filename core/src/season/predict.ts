@@ -29,10 +29,12 @@ type Warm = Need & { readonly begins: { readonly warmth: NonNullable<Need['begin
 /** Rain and cool spells open a season of their own; when they come says little of the warmth that was needed. */
 export const decidedByWarmth = (need: Need): need is Warm => need.begins.warmth !== undefined && !need.begins.rain && !need.begins.cool;
 
-/** What was seen this season at a place of one stage: not yet on `after`, and there by `by`. */
+/** What was seen this season at a place of one stage: not yet on `after`, there by `by` and still on `still`, and over on `over`. */
 export interface ThisSeason {
   readonly after?: Day | undefined;
   readonly by?: Day | undefined;
+  readonly still?: Day | undefined;
+  readonly over?: Day | undefined;
 }
 
 /** The means of five equal shares of the normal distribution: they stand for everything in them. */
@@ -79,7 +81,12 @@ export class Forecaster {
     const all: Packed[] = [];
     for (const scenario of this.scenarios) for (const one of deviations) all.push(stageSpan(need, scenario, warmer, one, notBefore));
     if (key !== undefined) this.#alike.set(key, all);
-    return seen ? corrected(all, { after: seen.after === undefined ? undefined : seen.after - this.from, by: seen.by === undefined ? undefined : seen.by - this.from }) : all;
+    return seen ? lasting(corrected(all, this.#since(seen)), this.#since(seen)) : all;
+  }
+
+  #since({ after, by, still, over }: ThisSeason): Required<ThisSeason> {
+    const day = (one: Day | undefined) => (one === undefined ? undefined : one - this.from);
+    return { after: day(after), by: day(by), still: day(still), over: day(over) };
   }
 
   /** What was learned that matters to a stage at a place, if anything was. */
@@ -171,7 +178,7 @@ function union(a: Packed, b: Packed): Packed {
 
 const A_WEEK = 7;
 /** Only what agrees with what was seen, as often as it takes to stand for all; where nothing does, what is nearest to it. */
-function corrected(all: readonly Packed[], { after = -Infinity, by = Infinity }: { readonly after: number | undefined; readonly by: number | undefined }): Packed[] {
+function corrected(all: readonly Packed[], { after = -Infinity, by = Infinity }: Pick<ThisSeason, 'after' | 'by'>): Packed[] {
   const agree = all.filter((span) => (span === NEVER ? by === Infinity : beginsOf(span) > after && beginsOf(span) <= by));
   if (agree.some((span) => span !== NEVER)) return all.map((span, index) => (agree.includes(span) ? span : agree[index % agree.length] ?? NEVER));
   return all.map((span) => {
@@ -180,3 +187,15 @@ function corrected(all: readonly Packed[], { after = -Infinity, by = Infinity }:
     return packed(begins, Math.max(endsOf(span) + begins - beginsOf(span), begins));
   });
 }
+
+/** What was still there on a day lasts beyond it, by a week or a fifth of the time foreseen for all of it; what was over by then lasts no longer. */
+function lasting(all: readonly Packed[], { still = -Infinity, over = Infinity }: Pick<ThisSeason, 'still' | 'over'>): Packed[] {
+  if (still === -Infinity && over === Infinity) return [...all];
+  return all.map((span) => {
+    if (span === NEVER) return NEVER;
+    const [begins, ends] = [beginsOf(span), endsOf(span)];
+    const lasts = ends > still ? ends : still + Math.max(A_WEEK, Math.round((ends - begins) / STILL_LEFT));
+    return over <= begins ? NEVER : packed(begins, Math.max(begins, Math.min(lasts, over - 1)));
+  });
+}
+const STILL_LEFT = 5;

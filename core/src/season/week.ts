@@ -141,7 +141,8 @@ export interface Why {
 
 export function why(season: Season, { taxon, part, place }: Pick<Outlook, 'taxon' | 'part' | 'place'>): Why | undefined {
   const at = season.places.find(({ id }) => id === place);
-  if (!at) return undefined;
+  // When the rain came decides it, and not how warm the place is.
+  if (!at || taxon.taxon.needs?.some(({ stage, begins }) => begins.rain && part.stages.includes(stage))) return undefined;
   const year = yearOf(season.today);
   const usual = new Forecaster(season.series, year, newYear(year));
   const level = usual.part(taxon, part, { id: '', site: {} })?.begins.mid;

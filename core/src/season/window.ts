@@ -16,6 +16,7 @@ export const packed = (begins: number, ends: number): Packed => begins * WIDTH +
 export const beginsOf = (span: Packed): number => Math.floor(span / WIDTH);
 export const endsOf = (span: Packed): number => span % WIDTH;
 
+/** Warmth that is not there by the end of the year does not come of the next one. */
 const YEAR_ENDS = 365;
 
 /** How one season and one patch of plants differ from what the guide says. */
@@ -39,9 +40,8 @@ export function stageSpan({ begins, ends }: Need, scenario: Scenario, warmer: nu
   const { warmth, cool, rain } = begins;
   let first = warmth ? firstReaching(scenario.warmth(warmth.base, warmer), warmth.sum * factor) : 0;
   if (cool) while (first < days && (scenario.tenDays[first] ?? 0) + warmer > cool.below) first += 1;
-  if (first >= days || (ends.warmth && first >= YEAR_ENDS)) return NEVER;
+  if (first >= days || (warmth && first >= YEAR_ENDS)) return NEVER;
   const over = Math.min(
-    // What waits for more warmth than a year has ends with the year.
     ends.warmth && warmth ? Math.min(firstReaching(scenario.warmth(warmth.base, warmer), ends.warmth.sum * factor), YEAR_ENDS) : days,
     ends.frost ? firstFrost(scenario, warmer, ends.frost.below, first) : days,
   );

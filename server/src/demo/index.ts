@@ -6,6 +6,7 @@ import { putGroup } from '../groups';
 import { decideRecord, push, recordsOf } from '../notebook';
 import { DEMO_MORNING, setDemoClock } from './clock';
 import { DEMO_FINDS, DEMO_GROUP, PEOPLE, type DemoFind } from './ostrel';
+import { DEMO_EATERS, DEMO_PLACES, type DemoPlace } from './valley';
 
 /** Who is signed in on the demo. */
 export const DEMO_PERSON = PEOPLE[0].id;
@@ -24,6 +25,32 @@ export async function loadDemo(db: Db, guide: CompiledGuide, now = Date.now()): 
     .onConflict((conflict) => conflict.columns(['group_id', 'person']).doNothing()).execute();
   await setDemoClock(db, now);
   for (const find of DEMO_FINDS) await loadFind(db, guide, find);
+  for (const place of DEMO_PLACES) await loadPage(db, guide, 'place', place);
+  for (const eater of DEMO_EATERS) await loadPage(db, guide, 'eater', { ...eater, shared: 'own', seen: [] });
+}
+
+const SEASON_START = Date.parse('2026-01-10T09:00:00.000Z');
+
+/** A place or an eater, with all that was told of it over the years. Told again it is known, and changes nothing. */
+async function loadPage(db: Db, guide: CompiledGuide, kind: 'place' | 'eater', { id, keeper, shared, fields, seen }: Pick<DemoPlace, 'id' | 'keeper' | 'shared' | 'seen'> & { readonly fields: Readonly<Record<string, unknown>> }): Promise<void> {
+  let told = 0;
+  const entry = (entryKind: Entry['kind'], body: object): Entry => {
+    told += 1;
+    const at = new Date(SEASON_START + told * 1000).toISOString();
+    const parsed = parseEntry({ page: id, kind: entryKind, stamp: stampOf({ ms: Date.parse(at), count: 0, device: keeper }), body: { at, by: keeper, ...body } });
+    if ('problems' in parsed) throw new Error(`demo page ${id}: ${JSON.stringify(parsed.problems)}`);
+    return parsed.entry;
+  };
+  const all = shared === 'with-place' ? { ...fields, exactFor: 'group' } : fields;
+  const entries = [
+    entry('pages', { id, kind, ...(shared === 'own' ? {} : { group: DEMO_GROUP.id }) }),
+    ...Object.entries(all).map(([field, value]) => entry('fields', { id: `${id}-${field}`, of: kind, field, value })),
+    ...seen.map(([on, taxon, stage, note], index) => entry('sightings', {
+      id: `${id}-s${index}`, on, taxon, ...(stage === 'nothing' || stage === 'suspected' ? { what: stage } : { what: 'seen', stages: [stage] }), ...(note === undefined ? {} : { note }),
+    })),
+  ];
+  const pushed = await push(db, await actorOf(db, keeper), entries, { guide, now: Date.parse(DEMO_MORNING) });
+  for (const one of pushed) if (one.status === 'refused') throw one.problem;
 }
 
 async function loadFind(db: Db, guide: CompiledGuide, demo: DemoFind): Promise<void> {

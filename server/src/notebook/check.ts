@@ -13,7 +13,7 @@ export interface Around {
 }
 
 const wrong = (field: string, reason: string): FieldProblem[] => [{ field, reason }];
-const PLACE_FIELDS: readonly string[] = ['placeNote', 'position', 'exactFor', 'others'];
+const PLACE_FIELDS: readonly string[] = ['placeNote', 'position', 'placePage', 'exactFor', 'others'];
 
 /** The find itself, before there is a record of it. */
 export function checkFind({ body }: Extract<FindEntry, { kind: 'finds' }>, guide: CompiledGuide, person: string): FieldProblem[] {

@@ -14,9 +14,11 @@ import { searchTaxa } from './search';
 import { NameField } from './NameField';
 import { SharedName } from './SharedName';
 
+const withNote = (placeNote: string | undefined) => (placeNote ? { placeNote } : {});
+
 /** What kind of body it has, then what the person believes it is. */
 export function NewFindScreen() {
-  const { find, plan: givenPlan, text: givenText } = useLocalSearchParams<{ find?: string; plan?: string; text?: string }>();
+  const { find, plan: givenPlan, text: givenText, place } = useLocalSearchParams<{ find?: string; plan?: string; text?: string; place?: string }>();
   const router = useRouter();
   const act = useAct();
   const wide = useWide();
@@ -46,10 +48,13 @@ export function NewFindScreen() {
     if (!of) return;
     const [only, ...more] = taxon.taxon.parts;
     const note = placeNote.trim();
-    void act(startFind({
-      kingdom: of.kingdom, bodyPlan: of.id, target: taxon.id, ...(note ? { placeNote: note } : {}), ...(group ? { group } : {}),
-      context: only && more.length === 0 ? { part: only.part, use: only.use } : {},
-    })).then((id) => { if (id) router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }); });
+    const wanted = only && more.length === 0 ? { part: only.part, use: only.use } : {};
+    // What is known of the place need not be told again.
+    const around = place ? import('../outdoors').then(({ atPlace }) => act(atPlace(place, taxon.id, wanted.part))) : Promise.resolve(undefined);
+    void around.then((at) => act(startFind({
+      kingdom: of.kingdom, bodyPlan: of.id, target: taxon.id, ...withNote(note || at?.name), ...(at && place ? { placePage: place } : {}), ...(group ? { group } : {}),
+      context: { ...wanted, ...at?.context },
+    }))).then((id) => { if (id) router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }); });
   };
 
   return (

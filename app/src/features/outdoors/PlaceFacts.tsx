@@ -1,0 +1,138 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { fieldHistory, type FieldsOf } from '@pause/core';
+import { dayOf, isoOf } from '@pause/core/day';
+import { useAct, useApp } from '../../store/store';
+import { memberName } from '../../words/people';
+import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
+import { useDay, type Place } from './usePlaces';
+import { ASPECT, HABITAT, HAZARD, MOISTURE, PICKING, SHADE, SOIL, SPOIL } from './words';
+
+type Fields = FieldsOf<'place'>;
+type Tell = (told: { readonly [F in keyof Fields]?: Fields[F] | null }) => void;
+
+/** What is known of a place; told in a few taps, and changed by whoever knows better. */
+export function PlaceFacts({ place }: { readonly place: Place }) {
+  const act = useAct();
+  const [open, setOpen] = useState(false);
+  const { fields } = place;
+  const tell: Tell = (told) => void import('../../store/outside').then(({ tellPage }) => act(tellPage(place.id, 'place', told)));
+  const lines = [
+    fields.moisture && MOISTURE[fields.moisture], fields.soil?.map((one) => SOIL[one]).join(', '), fields.habitat?.map((one) => HABITAT[one]).join(', '), fields.companions?.join(', '),
+    fields.spoils && (fields.spoils.length === 0 ? 'Nothing spoils it' : `Could be spoiled: ${fields.spoils.map((one) => SPOIL[one].toLowerCase()).join(', ')}`), fields.hazards && fields.hazards.length > 0 && `Mind yourself: ${fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')}`, fields.history, fields.note,
+  ].filter((line): line is string => typeof line === 'string' && line !== '');
+  return (
+    <View style={styles.block}>
+      <Heading>What is known of it</Heading>
+      {lines.length === 0 ? <Body>Nothing yet.</Body> : lines.map((line) => <Body key={line}>{line}</Body>)}
+      <Button label={open ? 'Done' : 'Change what is known'} tone="outline" style={styles.start} onPress={() => setOpen(!open)} aria-expanded={open} />
+      {open ? <Edit place={place} tell={tell} /> : null}
+    </View>
+  );
+}
+
+function Edit({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+  const { fields } = place;
+  const keeps = useApp((state) => state.me.person?.id === place.page.person);
+  const group = useApp(({ me: { person } }) => person?.groups.find((one) => one.id === place.page.group));
+  const names = fieldHistory(place.page, 'name').slice(1).flatMap(({ value }) => (typeof value === 'string' ? [value] : []));
+  return (
+    <View style={styles.column}>
+      <Line label="Name" value={fields.name ?? ''} most={120} onTell={(name) => { if (name !== '') tell({ name }); }} hint={names.length > 0 ? `Before: ${names.slice(0, 3).join(', ')}` : undefined} />
+      <Height elevation={fields.elevation} onTell={(elevation) => tell({ elevation })} />
+      <One label="It faces" words={ASPECT} chosen={fields.aspect} onTell={(aspect) => tell({ aspect })} />
+      <One label="Light" words={SHADE} chosen={fields.shade} onTell={(shade) => tell({ shade })} />
+      <One label="Ground" words={MOISTURE} chosen={fields.moisture} onTell={(moisture) => tell({ moisture })} />
+      <Many label="Soil" words={SOIL} chosen={fields.soil} onTell={(soil) => tell({ soil })} />
+      <Many label="What it is" words={HABITAT} chosen={fields.habitat} onTell={(habitat) => tell({ habitat })} />
+      <Many label="Does anything spoil it?" none="Nothing" words={SPOIL} chosen={fields.spoils} onTell={(spoils) => tell({ spoils })} />
+      <Many label="What could hurt you?" none="Nothing" words={HAZARD} chosen={fields.hazards} onTell={(hazards) => tell({ hazards })} />
+      <One label="May one pick here?" words={PICKING} chosen={fields.picking?.may} onTell={(may) => tell({ picking: may === null ? null : { ...fields.picking, may } })} />
+      {fields.picking?.may === 'permit' ? <Until until={fields.picking.permitUntil} onTell={(permitUntil) => { if (fields.picking) tell({ picking: { may: 'permit', ...(fields.picking.permitName ? { permitName: fields.picking.permitName } : {}), ...(permitUntil ? { permitUntil } : {}) } }); }} /> : null}
+      <Line label="Whose is it?" value={fields.owner ?? ''} most={120} onTell={(owner) => tell({ owner: owner === '' ? null : owner })} />
+      <Source place={place} tell={tell} />
+      <Line label="Sown, moved or cut there before" value={fields.history ?? ''} most={2000} onTell={(history) => tell({ history: history === '' ? null : history })} />
+      <Line label="A note" value={fields.note ?? ''} most={2000} onTell={(note) => tell({ note: note === '' ? null : note })} />
+      {group && keeps ? (
+        <>
+          <ChipGroup label={`Who of ${group.name} is told where it is?`}>
+            <Chip label="Only me" chosen={fields.exactFor === undefined || fields.exactFor === 'finder'} onPress={() => tell({ exactFor: 'finder' })} />
+            <Chip label="Everybody" chosen={fields.exactFor === 'group'} onPress={() => tell(told(fields, 'group'))} />
+          </ChipGroup>
+          {fields.exactFor === 'group' ? null : (
+            <ChipGroup label="And the others?">
+              <Chip label="Nothing" chosen={fields.others !== 'cell'} onPress={() => tell({ others: 'nothing' })} />
+              <Chip label="A square of eleven kilometres" chosen={fields.others === 'cell'} onPress={() => tell({ others: 'cell', ...(fields.shape ? { shape: fields.shape } : {}) })} />
+            </ChipGroup>
+          )}
+        </>
+      ) : group ? <Small soft>{memberName(group, place.page.person ?? '')} keeps it, and decides who is told where it is.</Small> : null}
+    </View>
+  );
+}
+
+/** Whoever is told more by a choice hears everything again, as they may know it now. */
+const told = (fields: Partial<Fields>, exactFor: 'group') => ({ ...fields, exactFor });
+
+function ChipGroup({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+  return <View style={styles.field}><SmallStrong>{label}</SmallStrong><ChipRow label={label}>{children}</ChipRow></View>;
+}
+
+function One<T extends string>({ label, words, chosen, onTell }: { readonly label: string; readonly words: Readonly<Record<T, string>>; readonly chosen: T | undefined; readonly onTell: (value: T | null) => void }) {
+  return <ChipGroup label={label}>{(Object.keys(words) as T[]).map((id) => <Chip key={id} label={words[id]} chosen={chosen === id} onPress={() => onTell(chosen === id ? null : id)} />)}</ChipGroup>;
+}
+
+function Many<T extends string>({ label, words, chosen, none, onTell }: { readonly label: string; readonly words: Readonly<Record<T, string>>; readonly chosen: readonly T[] | undefined; readonly none?: string; readonly onTell: (value: T[]) => void }) {
+  return (
+    <ChipGroup label={label}>
+      {none === undefined ? null : <Chip kind="checkbox" label={none} chosen={chosen?.length === 0} onPress={() => onTell([])} />}
+      {(Object.keys(words) as T[]).map((id) => <Chip key={id} kind="checkbox" label={words[id]} chosen={chosen?.includes(id) === true} onPress={() => onTell(chosen?.includes(id) ? chosen.filter((one) => one !== id) : [...(chosen ?? []), id])} />)}
+    </ChipGroup>
+  );
+}
+
+/** A line that is told when it is left. */
+function Line({ label, value, most, hint, onTell }: { readonly label: string; readonly value: string; readonly most: number; readonly hint?: string | undefined; readonly onTell: (text: string) => void }) {
+  const [text, setText] = useState(value);
+  const [was, setWas] = useState(value);
+  if (was !== value) {
+    setWas(value);
+    if (text.trim() === was) setText(value);
+  }
+  return <Field label={label} value={text} onChangeText={setText} maxLength={most} {...(hint ? { hint } : {})} onBlur={() => { if (text.trim() !== value) onTell(text.trim()); }} />;
+}
+
+function Height({ elevation, onTell }: { readonly elevation: number | undefined; readonly onTell: (metres: number | null) => void }) {
+  const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
+  const number = Number(text.replace(',', '.'));
+  const wrong = text.trim() !== '' && !(number >= -500 && number <= 9000);
+  return <Field label="Metres above the sea" inputMode="decimal" value={text} onChangeText={setText} {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})} onBlur={() => { if (!wrong) onTell(text.trim() === '' ? null : number); }} />;
+}
+
+function isDay(text: string): boolean {
+  try {
+    dayOf(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function Until({ until, onTell }: { readonly until: string | undefined; readonly onTell: (day: string | undefined) => void }) {
+  const [text, setText] = useState(until ?? '');
+  const wrong = text.trim() !== '' && !isDay(text.trim());
+  return <Field label="Last day on which the permit holds" value={text} onChangeText={setText} placeholder="2026-10-31" {...(wrong ? { wrong: 'a day like 2026-10-31' } : {})} onBlur={() => { if (!wrong) onTell(text.trim() === '' ? undefined : text.trim()); }} />;
+}
+
+/** How it is known, as of today. */
+function Source({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+  const today = isoOf(useDay());
+  return <Line label="How do you know?" value={place.fields.source?.text ?? ''} most={120} onTell={(text) => tell({ source: text === '' ? null : { text, on: today } })} />;
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  column: { gap: space.l, marginTop: space.m },
+  field: { gap: space.xs },
+  start: { alignSelf: 'flex-start' },
+});

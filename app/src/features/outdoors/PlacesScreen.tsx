@@ -1,0 +1,148 @@
+import { Link, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { isoOf } from '@pause/core/day';
+import { dangerousAt } from '@pause/core/plans';
+import { guide } from '../../evaluate/guide';
+import { useAct, useApp } from '../../store/store';
+import { commonName } from '../../words/names';
+import { few } from '../../words/reasons';
+import { Body, Button, Chip, ChipRow, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
+import { MapView, useDemoMap } from './MapView';
+import { loadPlaces, savePlaces, whereIStand } from './files';
+import { useDay, usePlaces, type Place } from './usePlaces';
+import { PICKING, siteWords } from './words';
+
+/** All places, as a list and on the map. */
+export function PlacesScreen() {
+  const { ready, places } = usePlaces();
+  const wide = useWide();
+  const demo = useApp((state) => state.me.person?.demo === true);
+  const map = useDemoMap(demo);
+  const [chosen, setChosen] = useState<string | undefined>();
+  const [adding, setAdding] = useState(false);
+  if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
+  const one = places.find(({ id }) => id === chosen);
+  return (
+    <Screen>
+      <Title>Places</Title>
+      {places.length === 0 ? <Notice title="No place yet" text="A patch you know, a hedge, a wood: put it down with what you saw there. Nobody else learns where it is unless you choose so." /> : null}
+      <View style={wide ? styles.columns : styles.column}>
+        <View style={[wide && styles.grow]}>
+          <MapView places={places} data={map} chosen={chosen} onChoose={setChosen} height={wide ? 520 : 300} />
+          {one ? <Small style={styles.below}>{places.indexOf(one) + 1}: {one.name}{siteWords(one.fields) ? `, ${siteWords(one.fields)}` : ''}</Small> : map ? <Small soft style={styles.below}>The Ostrel valley, made up for the demo. Lines every 100 metres.</Small> : null}
+        </View>
+        <View style={wide ? styles.grow : undefined}>
+          <View role="list" aria-label="Places">
+            <Rule strong />
+            {places.map((place, index) => <PlaceLine key={place.id} place={place} number={index + 1} chosen={place.id === chosen} />)}
+          </View>
+        </View>
+      </View>
+      {adding ? <NewPlace onDone={() => setAdding(false)} /> : <Button label="Put down a place" style={styles.start} onPress={() => setAdding(true)} />}
+      <Files places={places} />
+    </Screen>
+  );
+}
+
+function PlaceLine({ place, number, chosen }: { readonly place: Place; readonly number: number; readonly chosen: boolean }) {
+  const group = useApp(({ me: { person } }) => person?.groups.find(({ id }) => id === place.page.group)?.name);
+  const dangers = dangerousAt(place.page.sightings, guide);
+  const { picking } = place.fields;
+  return (
+    <View role="listitem">
+      <Link href={{ pathname: '/place/[id]', params: { id: place.id } }} asChild>
+        <Pressable role="link" style={styles.line}>
+          <View style={styles.number}><Strong>{number}</Strong></View>
+          <View style={styles.grow}>
+            <View style={styles.first}>
+              {chosen ? <Strong style={styles.chosen}>{place.name}</Strong> : <Strong style={styles.grow}>{place.name}</Strong>}
+              {place.withheld ? null : <SmallStrong>{picking ? PICKING[picking.may] : 'Ask first'}</SmallStrong>}
+            </View>
+            <Small soft>{[siteWords(place.fields), group ?? 'yours alone'].filter(Boolean).join(' · ')}</Small>
+            {dangers.length > 0 ? <SmallStrong>Dangerous here: {few(dangers.map(commonName))}</SmallStrong> : null}
+          </View>
+        </Pressable>
+      </Link>
+      <Rule />
+    </View>
+  );
+}
+
+function NewPlace({ onDone }: { readonly onDone: () => void }) {
+  const act = useAct();
+  const router = useRouter();
+  const groups = useApp((state) => state.me.person?.groups ?? []);
+  const demo = useApp((state) => state.me.person?.demo === true);
+  const [name, setName] = useState('');
+  const [group, setGroup] = useState<string | undefined>();
+  const [here, setHere] = useState<readonly [number, number] | undefined>();
+  const [said, setSaid] = useState<string | undefined>();
+  const called = name.trim();
+  const begin = () => void import('../../store/outside').then(({ beginPage }) => act(beginPage('place', {
+    name: called, ...(here ? { shape: { type: 'Point', coordinates: [here[0], here[1]] } } : {}), ...(group ? { exactFor: 'group' } : {}),
+  }, group))).then((id) => {
+    if (id === undefined) return;
+    onDone();
+    router.push({ pathname: '/place/[id]', params: { id } });
+  });
+  return (
+    <View style={styles.block}>
+      <Heading>A new place</Heading>
+      <Field label="What you call it" value={name} onChangeText={setName} maxLength={120} />
+      <View style={styles.ways}>
+        <Button label={here ? 'Here, once more' : 'It is where I stand'} tone="outline" onPress={() => void whereIStand(demo).then((found) => { if (typeof found === 'string') setSaid(found); else { setSaid(undefined); setHere(found); } })} />
+        {here ? <Small>{here[1].toFixed(4)}, {here[0].toFixed(4)}</Small> : null}
+      </View>
+      {demo ? <Small soft>The demo’s phone is simulated: it stands at the weir.</Small> : null}
+      {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
+      {groups.length > 0 ? (
+        <>
+          <SmallStrong>Who knows of it?</SmallStrong>
+          <ChipRow label="Who knows of it?">
+            <Chip label="Only me" chosen={group === undefined} onPress={() => setGroup(undefined)} />
+            {groups.map((one) => <Chip key={one.id} label={`All of ${one.name}`} chosen={group === one.id} onPress={() => setGroup(one.id)} />)}
+          </ChipRow>
+        </>
+      ) : null}
+      <View style={styles.ways}>
+        <Button label="Put it down" disabled={called === ''} onPress={begin} />
+        <Button label="Not now" tone="plain" onPress={onDone} />
+      </View>
+    </View>
+  );
+}
+
+/** Places from other programs, and for them. */
+function Files({ places }: { readonly places: readonly Place[] }) {
+  const act = useAct();
+  const today = useDay();
+  const [said, setSaid] = useState<readonly string[]>([]);
+  const own = places.filter(({ withheld, fields }) => !withheld && fields.shape);
+  return (
+    <View style={styles.block}>
+      <Heading>Files</Heading>
+      <Body soft>GPX and GeoJSON, from other programs and for them. What you save holds exact places: think of whom you give it.</Body>
+      <View style={styles.ways}>
+        <Button label="Load a file" tone="outline" onPress={() => void act(loadPlaces(own)).then(setSaid)} />
+        <Button label="Save as GPX" tone="outline" disabled={own.length === 0} onPress={() => void savePlaces('gpx', own, isoOf(today))} />
+        <Button label="Save as GeoJSON" tone="outline" disabled={own.length === 0} onPress={() => void savePlaces('geojson', own, isoOf(today))} />
+      </View>
+      {said.map((line) => <SmallStrong key={line} role="alert">{line}</SmallStrong>)}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  columns: { flexDirection: 'row', gap: space.xl, alignItems: 'flex-start' },
+  column: { gap: space.m },
+  grow: { flex: 1 },
+  below: { marginTop: space.s },
+  line: { minHeight: TARGET + 10, flexDirection: 'row', gap: space.m, paddingVertical: space.m },
+  number: { width: 28, alignItems: 'center' },
+  first: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
+  chosen: { flex: 1, textDecorationLine: 'underline' },
+  start: { alignSelf: 'flex-start' },
+  block: { gap: space.s, marginTop: space.m },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
+});

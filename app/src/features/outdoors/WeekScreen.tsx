@@ -1,0 +1,141 @@
+import { Link, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { isoOf } from '@pause/core/day';
+import { notWorthIt, suits } from '@pause/core/plans';
+import type { When } from '@pause/core/season';
+import { guide } from '../../evaluate/guide';
+import type { Ahead, Looked } from '../../season/look';
+import { useApp } from '../../store/store';
+import { CommonName, lowerFirst } from '../../words/names';
+import { Body, Button, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
+import { useAhead } from './useAhead';
+import { useEaters, usePlaces, type EaterPage, type Place } from './usePlaces';
+import { WHEN, whyWords } from './words';
+import { WindowAxis, WindowBar, windowWords, type Range } from './WindowBar';
+
+const WEEKDAY = new Intl.DateTimeFormat(undefined, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+const [BACK, AHEAD] = [40, 80];
+const FIRST = 4;
+
+/** What is worth going for: now, soon, and for the last days. */
+export function WeekScreen() {
+  const { ready, places } = usePlaces();
+  const router = useRouter();
+  const { looked, share, failed } = useAhead(places);
+  const eaters = useEaters();
+  if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
+  if (places.length === 0) {
+    return <Screen><Title>What is worth going for</Title><Notice title="There is no place yet" text="Put down the places that you know, and what you saw there. From then on Pause tells when it is time to go." action="Put down a place" onAction={() => router.push('/places')} /></Screen>;
+  }
+  return (
+    <Screen>
+      <View>
+        <Title>What is worth going for</Title>
+        {looked ? <Small soft>{WEEKDAY.format(new Date(`${isoOf(looked.today)}T12:00:00Z`))}</Small> : null}
+      </View>
+      {failed === undefined ? null : <Notice title="Looking ahead did not work" text={failed} />}
+      {looked ? <Week looked={looked} places={places} eaters={eaters} /> : failed === undefined ? <Loading what={share === undefined ? 'Looking ahead …' : `Looking ahead: ${Math.round(share * 100)} %`} /> : null}
+    </Screen>
+  );
+}
+
+function Week({ looked: { list, today, simulated }, places, eaters }: { readonly looked: Looked; readonly places: readonly Place[]; readonly eaters: readonly EaterPage[] }) {
+  const wide = useWide();
+  const demo = useApp((state) => state.me.person?.demo === true);
+  const range: Range = { from: today - BACK, to: today + AHEAD };
+  const household = eaters.map(({ id, fields }) => ({ id, ...fields }));
+  const known = list.flatMap((one) => {
+    const [place, taxon] = [places.find(({ id }) => id === one.place), guide.taxon(one.taxon)];
+    const part = taxon?.taxon.parts[one.part];
+    return place && taxon && part ? [{ one, place, taxon, part, suit: suits(household, taxon, part) }] : [];
+  });
+  const worth = known.filter(({ suit }) => !notWorthIt(household, suit));
+  const rest = known.filter((entry) => !worth.includes(entry));
+  const of = (when: When) => worth.filter(({ one }) => one.when === when);
+  return (
+    <>
+      {list.length === 0 ? <Body>Nothing that was seen at your places can be had now or later this year.</Body> : null}
+      <View style={wide ? styles.columns : styles.column}>
+        <View style={[styles.column, wide && styles.grow]}>
+          {(['last', 'now'] as const).map((when) => <Block key={when} when={when} entries={of(when)} range={range} today={today} />)}
+        </View>
+        <View style={[styles.column, wide && styles.grow]}>
+          {(['soon', 'later'] as const).map((when) => <Block key={when} when={when} entries={of(when)} range={range} today={today} />)}
+          {rest.length > 0 ? <Small soft>Left out, since nobody of those who eat along may have it or likes it: {[...new Set(rest.map(({ one }) => CommonName(one.taxon)))].map(lowerFirst).join(', ')}.</Small> : null}
+        </View>
+      </View>
+      <Small soft>
+        Thick where it is likelier there than not, thin as far as it may be. {simulated ? `No weather of your own is here: ${demo ? 'the demo’s valley has made-up weather' : 'a made-up valley stands in for it, so the days are a guess'}.` : 'By the weather that you loaded.'} What the guide says of warmth and rain is general; what you see there corrects it.
+      </Small>
+      <Ways />
+    </>
+  );
+}
+
+function Ways() {
+  const router = useRouter();
+  return (
+    <View style={styles.ways}>
+      <Button label="Places" tone="outline" onPress={() => router.push('/places')} />
+      <Button label="Who eats along" tone="outline" onPress={() => router.push('/eaters')} />
+    </View>
+  );
+}
+
+interface Entry {
+  readonly one: Ahead;
+  readonly place: Place;
+  readonly part: { readonly name: string };
+  readonly suit: ReturnType<typeof suits>;
+}
+
+function Block({ when, entries, range, today }: { readonly when: When; readonly entries: readonly Entry[]; readonly range: Range; readonly today: number }) {
+  const [all, setAll] = useState(false);
+  if (entries.length === 0) return null;
+  const shown = all || when !== 'later' ? entries : entries.slice(0, FIRST);
+  return (
+    <View style={styles.block}>
+      <Heading>{WHEN[when]}</Heading>
+      <WindowAxis range={range} today={today} />
+      <View role="list" aria-label={WHEN[when]}>
+        <Rule strong />
+        {shown.map((entry) => <Line key={`${entry.one.taxon} ${entry.one.part} ${entry.place.id}`} {...entry} range={range} today={today} />)}
+      </View>
+      {shown.length < entries.length ? <Button label={`${entries.length - shown.length} more`} tone="plain" style={styles.start} onPress={() => setAll(true)} /> : null}
+    </View>
+  );
+}
+
+function Line({ one, place, part, suit, range, today }: Entry & { readonly range: Range; readonly today: number }) {
+  const because = one.why ? whyWords(one.why) : '';
+  const minding = suit.matches.map(({ name, caution }) => `${caution.level === 'rules-out' ? 'Not for' : 'Ask first for'} ${name}: ${lowerFirst(caution.text)}`);
+  return (
+    <View role="listitem">
+      <Link href={{ pathname: '/place/[id]', params: { id: place.id } }} asChild>
+        <Pressable role="link" style={styles.line}>
+          <View style={styles.first}>
+            <Strong style={styles.grow}>{CommonName(one.taxon)}</Strong>
+            <SmallStrong>{part.name}</SmallStrong>
+          </View>
+          <Small>{place.name}</Small>
+          <WindowBar begins={one.begins} ends={one.ends} range={range} today={today} label={windowWords(one.begins, one.ends)} />
+          {because ? <Small soft>{because}</Small> : null}
+          {minding.map((text) => <SmallStrong key={text}>{text}</SmallStrong>)}
+        </Pressable>
+      </Link>
+      <Rule />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
+  column: { gap: space.xl },
+  block: { gap: space.xs },
+  grow: { flex: 1 },
+  line: { minHeight: TARGET, gap: space.xs, paddingVertical: space.m },
+  first: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
+  start: { alignSelf: 'flex-start' },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
+});

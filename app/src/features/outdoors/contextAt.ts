@@ -1,0 +1,30 @@
+import { standing, type Context, type PageRecord, type TaxonId } from '@pause/core';
+import { contaminationAt, dangerousAt, pickingAt } from '@pause/core/plans';
+import { isoOf, dayAt } from '@pause/core/day';
+import { guide } from '../../evaluate/guide';
+import type { Thunk } from '../../store/store';
+
+/** What a place tells of a find that begins there: only what was told, the rest is asked. @param today a day like 2026-09-14 */
+export function contextAt(page: PageRecord, taxon: TaxonId | undefined, part: string | undefined, today: string): Partial<Context> {
+  const fields = standing(page, 'place');
+  const neighbours = dangerousAt(page.sightings, guide);
+  const permission = taxon === undefined ? undefined : pickingAt(fields, taxon, part, today).permission;
+  const contamination = contaminationAt(fields);
+  return {
+    ...(fields.elevation === undefined ? {} : { elevation: fields.elevation }), ...(neighbours.length > 0 ? { neighbours } : {}),
+    ...(permission === undefined || permission === 'unknown' ? {} : { permission }), ...(contamination === undefined ? {} : { contamination }),
+  };
+}
+
+/** The same by the id of a place, with what it is called; nothing where it is not in this notebook. */
+export function atPlace(id: string, taxon: TaxonId | undefined, part: string | undefined): Thunk<Promise<{ readonly context: Partial<Context>; readonly name: string | undefined } | undefined>> {
+  return async (dispatch, getState, { clock }) => {
+    const { layPages } = await import('../../store/outside');
+    await dispatch(layPages());
+    const state = getState();
+    const page = state.pages.all[id];
+    if (page?.kind !== 'place') return undefined;
+    const now = new Date(clock() + (state.me.person?.offsetMs ?? 0));
+    return { context: contextAt(page, taxon, part, isoOf(dayAt(now, -now.getTimezoneOffset()))), name: standing(page, 'place').name };
+  };
+}

@@ -1,0 +1,5 @@
+export { EatersScreen } from './EatersScreen';
+export { PlacesScreen } from './PlacesScreen';
+export { PlaceScreen } from './PlaceScreen';
+export { WeekScreen } from './WeekScreen';
+export { atPlace } from './contextAt';

@@ -1,0 +1,68 @@
+import type { FieldsOf } from '@pause/core';
+import { isoOf, type Day } from '@pause/core/day';
+import type { PickingReason } from '@pause/core/plans';
+import type { When, Why } from '@pause/core/season';
+import { CommonName } from '../../words/names';
+
+/** Plain words for places and for what comes when. */
+
+type Fields = FieldsOf<'place'>;
+const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', timeZone: 'UTC' });
+const FULL_DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+const atNoon = (iso: string) => new Date(`${iso}T12:00:00Z`);
+export const dayName = (day: Day): string => DAY.format(atNoon(isoOf(day)));
+export const isoDayName = (iso: string): string => FULL_DAY.format(atNoon(iso));
+export const metres = (number: number): string => `${Math.round(number).toLocaleString()}\u00A0m`;
+
+export const WHEN: Readonly<Record<When, string>> = { last: 'Last chance', now: 'Now', soon: 'Soon', later: 'Later this year' };
+export const ASPECT: Readonly<Record<Fields['aspect'], string>> = { flat: 'Level', n: 'North', ne: 'North-east', e: 'East', se: 'South-east', s: 'South', sw: 'South-west', w: 'West', nw: 'North-west' };
+export const SHADE: Readonly<Record<Fields['shade'], string>> = { open: 'Open', half: 'Half shade', shaded: 'Shaded' };
+export const MOISTURE: Readonly<Record<Fields['moisture'], string>> = { dry: 'Dry', fresh: 'Fresh', moist: 'Moist', wet: 'Wet' };
+export const SOIL: Readonly<Record<Fields['soil'][number], string>> = { calcareous: 'Lime', acid: 'Acid', sand: 'Sand', loam: 'Loam', clay: 'Clay', peat: 'Peat', stones: 'Stones', rich: 'Rich' };
+export const HABITAT: Readonly<Record<Fields['habitat'][number], string>> = {
+  'deciduous-wood': 'Broadleaved wood', 'conifer-wood': 'Conifer wood', 'mixed-wood': 'Mixed wood', 'wood-edge': 'Edge of a wood', hedge: 'Hedge', meadow: 'Meadow', pasture: 'Pasture', heath: 'Heath', bank: 'Bank of water', bog: 'Bog', scree: 'Scree', garden: 'Garden', 'field-edge': 'Edge of a field', wayside: 'Wayside',
+};
+export const SPOIL: Readonly<Record<Fields['spoils'][number], string>> = { road: 'Road', spray: 'Sprayed', flood: 'Floods', dogs: 'Dogs', grazing: 'Grazed', industry: 'Industry', dump: 'Dump' };
+export const HAZARD: Readonly<Record<Fields['hazards'][number], string>> = { steep: 'Steep', tidal: 'Tide', bog: 'Bog', ditch: 'Ditch', wasps: 'Wasps', ticks: 'Ticks', rockfall: 'Rockfall', traffic: 'Traffic', stream: 'Stream', livestock: 'Cattle' };
+export const PICKING: Readonly<Record<Fields['picking']['may'], string>> = { yes: 'Yes', ask: 'Ask first', permit: 'With a permit', no: 'No' };
+export const ABUNDANCE = { single: 'A single one', few: 'A few', many: 'Many', plenty: 'Plenty' } as const;
+
+/** Where a place lies, in a line. */
+export function siteWords({ elevation, aspect, shade }: Partial<Fields>): string {
+  return [elevation === undefined ? undefined : metres(elevation), aspect === undefined || aspect === 'flat' ? undefined : `${ASPECT[aspect].toLowerCase()} slope`, shade === undefined || shade === 'open' ? undefined : SHADE[shade].toLowerCase()].filter(Boolean).join(' · ');
+}
+
+export function pickingWords(reason: PickingReason): string {
+  switch (reason.code) {
+    case 'not-told': return 'Nobody has told yet whether one may pick here: ask first.';
+    case 'ask-first': return reason.owner === undefined ? 'Ask the owner first.' : `Ask first: ${reason.owner}.`;
+    case 'forbidden': return reason.owner === undefined ? 'Picking is not allowed here.' : `${reason.owner} does not allow picking.`;
+    case 'permit-missing': return 'A permit is needed, and none is put down.';
+    case 'permit-ended': return `The permit ended on ${isoDayName(reason.on)}.`;
+    case 'permit-ends': return `The permit ends on ${isoDayName(reason.on)}.`;
+    case 'old': return `This is known from ${isoDayName(reason.on)}: ask again.`;
+    case 'allowance': {
+      const { taxon, part, may, perDay } = reason.allowance;
+      const what = [taxon === undefined ? undefined : CommonName(taxon), part?.split('-').join(' ')].filter(Boolean).join(', ') || 'Everything';
+      return may === 'no' ? `${what}: not here.` : `${what}: yes${perDay ? `, up to ${perDay.amount} ${perDay.unit} a day` : ''}.`;
+    }
+  }
+}
+
+const days = (count: number) => (Math.abs(count) === 1 ? 'a day' : `${Math.abs(count)} days`);
+const LEAST = 3;
+/** Why it comes when it comes; nothing where it comes as usual. */
+export function whyWords({ place, records, year, metres: higher, warmer }: Why): string {
+  const parts: string[] = [];
+  if (Math.abs(place) >= LEAST) {
+    const because = [
+      Math.abs(higher) >= 50 ? `${metres(Math.abs(higher))} ${higher > 0 ? 'higher' : 'lower'}` : undefined,
+      warmer.aspect === 0 ? undefined : warmer.aspect > 0 ? 'faces the sun' : 'faces away from the sun', warmer.shade < 0 ? 'shaded' : undefined,
+    ].filter(Boolean).join(', ');
+    parts.push(`${days(place)} ${place < 0 ? 'earlier' : 'later'} than on open ground in the valley${because ? `: ${because}` : ''}`);
+  }
+  if (Math.abs(records) >= LEAST) parts.push(`${days(records)} ${records < 0 ? 'earlier' : 'later'} than the guide has it, by what was seen`);
+  if (Math.abs(year) >= LEAST) parts.push(`this year ${days(year)} ${year < 0 ? 'early' : 'late'}`);
+  const said = parts.slice(0, 2).join('; ');
+  return said === '' ? '' : `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+}
