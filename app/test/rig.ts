@@ -83,7 +83,7 @@ export function rig(evaluator: Evaluator = inPlace) {
   };
   const kept = new Map<string, Entry>();
   const records = new Map<string, FindRecord>();
-  const own: { person?: Person; taken: number; last?: Stamp; refused: Refusal[] } = { taken: 0, refused: [] };
+  const own: { person?: Person; taken: number; weather?: unknown; last?: Stamp; refused: Refusal[] } = { taken: 0, refused: [] };
   const storage = { full: false };
   const keyOf = (entry: Entry) => entry.body.id + entry.kind;
   const pages = new Map<string, PageRecord>();
@@ -127,6 +127,8 @@ export function rig(evaluator: Evaluator = inPlace) {
     list: () => Promise.resolve([...records.values()].map(summaryOf)),
     pages: () => Promise.resolve([...pages.values()]),
     page: (id) => Promise.resolve(pages.get(id)),
+    keepWeather: (weather) => { own.weather = weather; return Promise.resolve(); },
+    weather: () => Promise.resolve(own.weather),
     keepPerson: (person) => { own.person = person; return Promise.resolve(); },
     person: () => Promise.resolve(own.person),
     adopt: (from, to) => {

@@ -35,7 +35,7 @@ test('the week: what goes soon stands first, with why and with what the househol
   await caraway.getByText(/^Not for Mirel: anyone allergic/).waitFor();
   await page.getByText(/the demo’s valley has made-up weather/).waitFor();
   // Every bar is said in words too.
-  for (const label of await page.getByRole('listitem').getByRole('img').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')))) expect(label).toMatch(/^from about \d+ \w+ \(.*\) to about/);
+  for (const label of await page.locator('[role="listitem"] [role="img"]').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')))) expect(label).toMatch(/^from about \d+ \w+ \(.*\) to about/);
   await page.getByRole('link', { name: /Blackthorn/ }).click();
   await page.waitForURL(/\/place\/demo-place-hedge$/);
   await page.getByRole('note').getByText(/fly honeysuckle and purging buckthorn are known to stand here|purging buckthorn and fly honeysuckle are known/i).waitFor();
@@ -156,6 +156,60 @@ test('a new place, where the phone stands, is one’s own unless told otherwise;
   await page.getByText('The permit ended on 13 September 2026.').waitFor();
   await page.getByLabel('Metres above the sea').fill('21000');
   await page.getByText('a height from −500 to 9000 metres').waitFor();
+  await context.close();
+});
+
+test('a walk is planned, holds without a connection, and is one page on paper; weather of one’s own is taken, and refused with its reason', async () => {
+  const { page, context, errors } = await rig.open(PHONE, true);
+  await page.goto('/week');
+  await heading(page, 'Last chance').waitFor();
+  await quiet(page);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await heading(page, 'Last chance').waitFor();
+  await button(page, 'Plan a walk').click();
+  await page.waitForURL(/\/walk\/[0-9a-f-]{36}$/);
+  await page.getByLabel('On which day').fill('2026-09-31');
+  await page.getByText('a day like 2026-09-15').waitFor();
+  await page.getByLabel('On which day').fill('2026-09-20');
+  await page.getByRole('group', { name: 'Where to' }).getByText('Spruce above the Karrow spring').click();
+  await page.getByRole('group', { name: 'Where to' }).getByText('Hedge on the mill lane').click();
+  await page.getByRole('group', { name: /^For what/ }).getByText(/^Hazel/).click();
+  await page.getByRole('group', { name: 'Who goes along' }).getByText('A child').click();
+  await page.getByLabel('Who knows where you are?').fill('Tam, at the mill');
+  await page.getByLabel('Who knows where you are?').blur();
+  await page.getByRole('checkbox', { name: 'A child', checked: true }).waitFor();
+  await quiet(page);
+  await context.setOffline(true);
+  await page.reload();
+  await button(page, 'Print it').waitFor();
+  await heading(page, '20 September 2026').waitFor();
+  await page.getByText('Tam, at the mill knows where you are.').waitFor();
+  await page.getByText(/sunrise 06:5\d · sunset 19:1\d/).waitFor();
+  await page.getByRole('list', { name: 'The order of the places' }).getByRole('listitem').nth(1).waitFor();
+  await page.getByText(/^\d+ checks, about/).waitFor();
+  for (const item of ['Whistle', 'Box for fruit', 'Long sleeves and trousers']) await page.getByRole('list', { name: 'What to bring' }).getByText(item).waitFor();
+  const pdf = await page.pdf({ format: 'A4' });
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+  await context.setOffline(false);
+
+  await page.goto('/week');
+  const load = async (text: string) => {
+    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Load weather').click()]);
+    await chooser.setFiles({ name: 'station.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  };
+  await load('# elevation_m: 640\ndate,tmin,tmax_c,rain_mm\n2025-01-01,1,2,0\n');
+  await page.getByText(/^tmin_c or tmin_f: there is no column/).waitFor();
+  const days = Array.from({ length: 365 + 256 }, (_, day) => new Date(Date.UTC(2025, 0, 1 + day)).toISOString().slice(0, 10));
+  await load(`# elevation_m: 640\ndate,tmin_c,tmax_c,rain_mm\n${days.filter((_, at) => at !== 40).map((day, at) => `${day},${(8 - 9 * Math.cos((2 * Math.PI * at) / 365)).toFixed(1)},${(18 - 9 * Math.cos((2 * Math.PI * at) / 365)).toFixed(1)},${at % 5 === 0 ? 9 : 0}`).join('\n')}\n`);
+  await page.getByText('Weather from 1 January 2025 to 13 September 2026 is in use on this device.').waitFor();
+  await page.getByText('One day was missing and filled in.').waitFor();
+  await page.getByText(/By the weather that you loaded/).waitFor();
+  await page.reload();
+  await page.getByText(/By the weather that you loaded/).waitFor();
+  await button(page, 'Forget the weather that was loaded').click();
+  await page.getByText(/the demo’s valley has made-up weather/).waitFor();
+  expect(errors).toEqual([]);
   await context.close();
 });
 

@@ -41,6 +41,9 @@ export interface Device {
   /** Every page that is no find. */
   pages(): Promise<readonly PageRecord[]>;
   page(id: string): Promise<PageRecord | undefined>;
+  /** Weather of a station near this person's places, as it was loaded here; nothing of it goes to the server. Rejects where the device does not take it. */
+  keepWeather(weather: unknown): Promise<void>;
+  weather(): Promise<unknown>;
   keepPerson(person: Person): Promise<void>;
   person(): Promise<Person | undefined>;
   /** What was told here without an account becomes the account's own. */
@@ -82,6 +85,8 @@ const nothingKept: Device = {
   list: () => Promise.resolve([]),
   pages: () => Promise.resolve([]),
   page: () => Promise.resolve(undefined),
+  keepWeather: () => Promise.reject(new NotKept('refused')),
+  weather: () => Promise.resolve(undefined),
   keepPerson: () => Promise.resolve(),
   person: () => Promise.resolve(undefined),
   adopt: () => Promise.resolve(),

@@ -9,7 +9,7 @@ import { Small } from './Words';
 
 const ROOMS: readonly { readonly href: Href; readonly label: string; readonly match: RegExp }[] = [
   { href: '/', label: 'Start', match: /^\/$/ },
-  { href: '/week', label: 'Week', match: /^\/(week|place|eaters)/ },
+  { href: '/week', label: 'Week', match: /^\/(week|place|walk|eaters)/ },
   { href: '/new', label: 'New find', match: /^\/new/ },
   { href: '/finds', label: 'Finds', match: /^\/finds?(\/|$)/ },
   { href: '/guide', label: 'Guide', match: /^\/(guide|taxon|pair|card)/ },

@@ -6,7 +6,7 @@ import { putGroup } from '../groups';
 import { decideRecord, push, recordsOf } from '../notebook';
 import { DEMO_MORNING, setDemoClock } from './clock';
 import { DEMO_FINDS, DEMO_GROUP, PEOPLE, type DemoFind } from './ostrel';
-import { DEMO_EATERS, DEMO_PLACES, type DemoPlace } from './valley';
+import { DEMO_EATERS, DEMO_PLACES, DEMO_WALKS, type DemoPlace } from './valley';
 
 /** Who is signed in on the demo. */
 export const DEMO_PERSON = PEOPLE[0].id;
@@ -27,12 +27,13 @@ export async function loadDemo(db: Db, guide: CompiledGuide, now = Date.now()): 
   for (const find of DEMO_FINDS) await loadFind(db, guide, find);
   for (const place of DEMO_PLACES) await loadPage(db, guide, 'place', place);
   for (const eater of DEMO_EATERS) await loadPage(db, guide, 'eater', { ...eater, shared: 'own', seen: [] });
+  for (const walk of DEMO_WALKS) await loadPage(db, guide, 'walk', { ...walk, shared: 'own', seen: [] });
 }
 
 const SEASON_START = Date.parse('2026-01-10T09:00:00.000Z');
 
 /** A place or an eater, with all that was told of it over the years. Told again it is known, and changes nothing. */
-async function loadPage(db: Db, guide: CompiledGuide, kind: 'place' | 'eater', { id, keeper, shared, fields, seen }: Pick<DemoPlace, 'id' | 'keeper' | 'shared' | 'seen'> & { readonly fields: Readonly<Record<string, unknown>> }): Promise<void> {
+async function loadPage(db: Db, guide: CompiledGuide, kind: 'place' | 'eater' | 'walk', { id, keeper, shared, fields, seen }: Pick<DemoPlace, 'id' | 'keeper' | 'shared' | 'seen'> & { readonly fields: Readonly<Record<string, unknown>> }): Promise<void> {
   let told = 0;
   const entry = (entryKind: Entry['kind'], body: object): Entry => {
     told += 1;

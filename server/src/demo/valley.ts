@@ -93,3 +93,11 @@ export const DEMO_EATERS: readonly { readonly id: string; readonly keeper: strin
   { id: 'demo-eater-lune', keeper: 'mirel', fields: { name: 'Lune', cautions: ['child'], likes: ['vaccinium-myrtillus', 'castanea-sativa'], dislikes: ['agaricus-campestris'], eatsAlong: true } },
   { id: 'demo-eater-osk', keeper: 'mirel', fields: { name: 'Grandfather Osk', cautions: ['kidney-stones', 'blood-pressure'], eatsAlong: false } },
 ];
+
+/** A walk that is planned for tomorrow. */
+export const DEMO_WALKS: readonly { readonly id: string; readonly keeper: string; readonly fields: Readonly<Record<string, unknown>> }[] = [
+  { id: 'demo-walk-ridge', keeper: 'mirel', fields: {
+    on: '2026-09-15', from: '08:30', backBy: '16:00', contact: 'Jorun Halvad', child: true, places: ['demo-place-spring', 'demo-place-heath', 'demo-place-hut'],
+    targets: [{ taxon: 'cantharellus-cibarius', part: 'fruiting-body' }, { taxon: 'boletus-edulis', part: 'fruiting-body' }, { taxon: 'vaccinium-vitis-idaea', part: 'fruit' }],
+  } },
+];

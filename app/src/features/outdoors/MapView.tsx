@@ -2,10 +2,11 @@ import { geoMercator, geoPath } from 'd3-geo';
 import type { FeatureCollection, Geometry as GeoGeometry } from 'geojson';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import Svg, { Circle, G, Path, Text } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Text } from 'react-native-svg';
 import type { Geometry } from '@pause/core/page';
 import { middleOf, positionsOf } from '@pause/core/shape';
 import { colour, font, Small, stroke, TARGET } from '../../ui';
+import { spread } from './spread';
 import type { Place } from './usePlaces';
 
 /** What a map is drawn from: the kind of each feature tells how. */
@@ -60,6 +61,12 @@ export function MapView({ places, data, chosen, onChoose, height }: MapViewProps
       rivers: d(layers(data, 'water', ({ width: wide = 1 }) => wide >= 2)), streams: d(layers(data, 'water', ({ width: wide = 1 }) => wide < 2)), paths: d(layers(data, 'path')),
     };
   }, [data, drawn]);
+  const marks = useMemo(() => {
+    if (!drawn) return [];
+    const from = shown.map(({ shape }) => drawn.projection([...middleOf(shape)] as [number, number]) ?? [0, 0] as [number, number]);
+    const at = spread(from, TARGET, [width, height]);
+    return shown.map((one, index) => ({ ...one, from: from[index] ?? [0, 0] as [number, number], at: at[index] ?? [0, 0] as [number, number] }));
+  }, [drawn, height, shown, width]);
   const names = data?.features.filter(({ properties }) => properties?.kind === 'name') ?? [];
   return (
     <View style={[styles.map, { height }]} onLayout={({ nativeEvent: { layout } }) => setWidth(Math.round(layout.width))}>
@@ -79,29 +86,34 @@ export function MapView({ places, data, chosen, onChoose, height }: MapViewProps
           ) : null}
           {names.map(({ geometry, properties }) => {
             const at = geometry.type === 'Point' ? drawn.projection([geometry.coordinates[0] ?? 0, geometry.coordinates[1] ?? 0]) : null;
-            return at ? <Text key={properties?.name} transform={`translate(${Math.min(Math.max(at[0], 50), width - 50)} ${Math.min(height - 8, at[1] + 34)})`} textAnchor="middle" fontFamily={font.readBold} fontSize={15} fill={colour.inkSoft} stroke={colour.ground} strokeWidth={3} {...OVER}>{properties?.name}</Text> : null;
+            return at ? <Text key={properties?.name} transform={`translate(${Math.min(Math.max(at[0], 50), width - 50)} ${clearOf(at, marks.map((mark) => mark.at), height)})`} textAnchor="middle" fontFamily={font.readBold} fontSize={15} fill={colour.inkSoft} stroke={colour.ground} strokeWidth={3} {...OVER}>{properties?.name}</Text> : null;
           })}
-          {shown.map(({ place, shape, number }) => <Drawn key={place.id} shape={shape} d={drawn.path(drawable(shape) as never) ?? ''} at={drawn.projection([...middleOf(shape)] as [number, number])} number={number} chosen={place.id === chosen} />)}
+          {marks.map(({ place, shape, number, from, at }) => <Drawn key={place.id} shape={shape} d={drawn.path(drawable(shape) as never) ?? ''} from={from} at={at} number={number} chosen={place.id === chosen} />)}
         </Svg>
       ) : null}
-      {drawn ? shown.map(({ place, shape, number }) => {
-        const at = drawn.projection([...middleOf(shape)] as [number, number]);
-        return at ? <Pressable key={place.id} role="button" aria-label={`${number}, ${place.name}`} aria-pressed={place.id === chosen} onPress={() => onChoose(place.id)} style={[styles.target, { left: at[0] - TARGET / 2, top: at[1] - TARGET / 2 }]} /> : null;
-      }) : null}
+      {marks.map(({ place, number, at }) => (
+        <Pressable key={place.id} role="button" aria-label={`${number}, ${place.name}`} aria-pressed={place.id === chosen} onPress={() => onChoose(place.id)} style={[styles.target, { left: at[0] - TARGET / 2, top: at[1] - TARGET / 2 }]} />
+      ))}
       {data ? null : <View style={styles.none}><Small soft>{shown.length === 0 ? 'No place is drawn yet.' : 'No map is loaded: only the places are drawn.'}</Small></View>}
     </View>
   );
 }
 
+/** Below its point, or above it where a mark stands below. */
+function clearOf([x, y]: readonly [number, number], marks: readonly (readonly [number, number])[], height: number): number {
+  const free = (at: number) => at > 14 && at < height - 6 && !marks.some((mark) => Math.abs(mark[0] - x) < 64 && Math.abs(mark[1] - at + 5) < 22);
+  return [y + 34, y - 22, y + 52, y - 40].find(free) ?? Math.min(height - 8, y + 34);
+}
 /** Its outline lies behind the letters, so that they can be read over lines. */
 const OVER = { paintOrder: 'stroke' } as object;
 const RADIUS = 13;
-function Drawn({ shape, d, at, number, chosen }: { readonly shape: Geometry; readonly d: string; readonly at: [number, number] | null; readonly number: number; readonly chosen: boolean }) {
-  if (!at) return null;
+function Drawn({ shape, d, from, at, number, chosen }: { readonly shape: Geometry; readonly d: string; readonly from: [number, number]; readonly at: [number, number]; readonly number: number; readonly chosen: boolean }) {
   return (
     <G>
       {shape.type === 'Polygon' ? <Path d={d} fill={colour.pause} fillOpacity={0.5} stroke={colour.ink} strokeWidth={chosen ? 3 : 1.5} /> : null}
       {shape.type === 'LineString' ? <Path d={d} fill="none" stroke={colour.ink} strokeWidth={chosen ? 6 : 4} strokeLinecap="round" /> : null}
+      {shape.type === 'Point' ? <Circle cx={from[0]} cy={from[1]} r={4} fill={colour.ink} /> : null}
+      <Line x1={from[0]} y1={from[1]} x2={at[0]} y2={at[1]} stroke={colour.ink} strokeWidth={1.5} />
       <Circle cx={at[0]} cy={at[1]} r={RADIUS} fill={chosen ? colour.ink : colour.card} stroke={colour.ink} strokeWidth={2} />
       <Text transform={`translate(${at[0]} ${at[1] + 5.5})`} textAnchor="middle" fontFamily={font.readBold} fontSize={15} fill={chosen ? colour.onDark : colour.ink}>{number}</Text>
     </G>

@@ -29,7 +29,7 @@ export function PlacesScreen() {
       {places.length === 0 ? <Notice title="No place yet" text="A patch you know, a hedge, a wood: put it down with what you saw there. Nobody else learns where it is unless you choose so." /> : null}
       <View style={wide ? styles.columns : styles.column}>
         <View style={[wide && styles.grow]}>
-          <MapView places={places} data={map} chosen={chosen} onChoose={setChosen} height={wide ? 520 : 300} />
+          <MapView places={places} data={map} chosen={chosen} onChoose={setChosen} height={wide ? 430 : 300} />
           {one ? <Small style={styles.below}>{places.indexOf(one) + 1}: {one.name}{siteWords(one.fields) ? `, ${siteWords(one.fields)}` : ''}</Small> : map ? <Small soft style={styles.below}>The Ostrel valley, made up for the demo. Lines every 100 metres.</Small> : null}
         </View>
         <View style={wide ? styles.grow : undefined}>

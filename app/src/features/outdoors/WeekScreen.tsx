@@ -1,17 +1,19 @@
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { standing } from '@pause/core';
 import { isoOf } from '@pause/core/day';
 import { notWorthIt, suits } from '@pause/core/plans';
 import type { When } from '@pause/core/season';
 import { guide } from '../../evaluate/guide';
 import type { Ahead, Looked } from '../../season/look';
-import { useApp } from '../../store/store';
+import { useAct, useApp } from '../../store/store';
 import { CommonName, lowerFirst } from '../../words/names';
 import { Body, Button, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
 import { useAhead } from './useAhead';
-import { useEaters, usePlaces, type EaterPage, type Place } from './usePlaces';
-import { WHEN, whyWords } from './words';
+import { useDay, useEaters, usePlaces, type EaterPage, type Place } from './usePlaces';
+import { forgetWeather, loadWeather } from './weather';
+import { isoDayName, WHEN, whyWords } from './words';
 import { WindowAxis, WindowBar, windowWords, type Range } from './WindowBar';
 
 const WEEKDAY = new Intl.DateTimeFormat(undefined, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
@@ -22,7 +24,7 @@ const FIRST = 4;
 export function WeekScreen() {
   const { ready, places } = usePlaces();
   const router = useRouter();
-  const { looked, share, failed } = useAhead(places);
+  const { looked, share, failed, weatherChanged } = useAhead(places);
   const eaters = useEaters();
   if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
   if (places.length === 0) {
@@ -35,12 +37,12 @@ export function WeekScreen() {
         {looked ? <Small soft>{WEEKDAY.format(new Date(`${isoOf(looked.today)}T12:00:00Z`))}</Small> : null}
       </View>
       {failed === undefined ? null : <Notice title="Looking ahead did not work" text={failed} />}
-      {looked ? <Week looked={looked} places={places} eaters={eaters} /> : failed === undefined ? <Loading what={share === undefined ? 'Looking ahead …' : `Looking ahead: ${Math.round(share * 100)} %`} /> : null}
+      {looked ? <Week looked={looked} places={places} eaters={eaters} onWeather={weatherChanged} /> : failed === undefined ? <Loading what={share === undefined ? 'Looking ahead …' : `Looking ahead: ${Math.round(share * 100)} %`} /> : null}
     </Screen>
   );
 }
 
-function Week({ looked: { list, today, simulated }, places, eaters }: { readonly looked: Looked; readonly places: readonly Place[]; readonly eaters: readonly EaterPage[] }) {
+function Week({ looked: { list, today, simulated }, places, eaters, onWeather }: { readonly looked: Looked; readonly places: readonly Place[]; readonly eaters: readonly EaterPage[]; readonly onWeather: () => void }) {
   const wide = useWide();
   const demo = useApp((state) => state.me.person?.demo === true);
   const range: Range = { from: today - BACK, to: today + AHEAD };
@@ -69,14 +71,39 @@ function Week({ looked: { list, today, simulated }, places, eaters }: { readonly
         Thick where it is likelier there than not, thin as far as it may be. {simulated ? `No weather of your own is here: ${demo ? 'the demo’s valley has made-up weather' : 'a made-up valley stands in for it, so the days are a guess'}.` : 'By the weather that you loaded.'} What the guide says of warmth and rain is general; what you see there corrects it.
       </Small>
       <Ways />
+      <Weather simulated={simulated} onChange={onWeather} />
     </>
   );
 }
 
+/** A table of a station near by makes the days one's own. */
+function Weather({ simulated, onChange }: { readonly simulated: boolean; readonly onChange: () => void }) {
+  const act = useAct();
+  const [said, setSaid] = useState<readonly string[]>([]);
+  return (
+    <View style={styles.block}>
+      <View style={styles.ways}>
+        <Button label="Load weather" tone="plain" onPress={() => void act(loadWeather()).then((lines) => { setSaid(lines); onChange(); })} />
+        {simulated ? null : <Button label="Forget it" aria-label="Forget the weather that was loaded" tone="plain" onPress={() => void act(forgetWeather()).then(() => { setSaid([]); onChange(); })} />}
+      </View>
+      <Small soft>A table (CSV) of daily values: date, tmin_c, tmax_c, rain_mm, and a line “# elevation_m: 640” for the height of its station.</Small>
+      {said.map((line) => <SmallStrong key={line} role="alert">{line}</SmallStrong>)}
+    </View>
+  );
+}
+
+/** Walks that are still to be gone, and the way to plan another. */
 function Ways() {
   const router = useRouter();
+  const act = useAct();
+  const today = isoOf(useDay());
+  const pages = useApp((state) => state.pages.all);
+  const walks = Object.values(pages).filter(({ kind }) => kind === 'walk').map((page) => ({ id: page.id, on: standing(page, 'walk').on ?? today })).filter(({ on }) => on >= today).sort((a, b) => (a.on < b.on ? -1 : 1));
+  const plan = () => void import('../../store/outside').then(({ beginPage }) => act(beginPage('walk', { on: today }))).then((id) => { if (id !== undefined) router.push({ pathname: '/walk/[id]', params: { id } }); });
   return (
     <View style={styles.ways}>
+      <Button label="Plan a walk" onPress={plan} />
+      {walks.map(({ id, on }) => <Button key={id} label={`The walk of ${isoDayName(on)}`} tone="outline" onPress={() => router.push({ pathname: '/walk/[id]', params: { id } })} />)}
       <Button label="Places" tone="outline" onPress={() => router.push('/places')} />
       <Button label="Who eats along" tone="outline" onPress={() => router.push('/eaters')} />
     </View>

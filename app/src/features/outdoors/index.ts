@@ -1,5 +1,6 @@
 export { EatersScreen } from './EatersScreen';
 export { PlacesScreen } from './PlacesScreen';
 export { PlaceScreen } from './PlaceScreen';
+export { WalkScreen } from './WalkScreen';
 export { WeekScreen } from './WeekScreen';
 export { atPlace } from './contextAt';

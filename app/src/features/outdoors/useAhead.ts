@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { lookAhead } from '../../season/client';
 import type { Looked, Question } from '../../season/look';
 import { seenPlace, useDay, type Place } from './usePlaces';
+import { useWeather } from './weather';
 
 export interface AheadState {
   readonly looked?: Looked;
@@ -11,17 +12,19 @@ export interface AheadState {
 }
 
 /** What can be had at these places now and later; asked anew when a place or the day changes. */
-export function useAhead(places: readonly Place[]): AheadState & { readonly question: Question } {
+export function useAhead(places: readonly Place[]): AheadState & { readonly question: Question; readonly weatherChanged: () => void } {
   const today = useDay();
-  const question = useMemo(() => ({ places: places.map(seenPlace), today }), [places, today]);
+  const { weather, again } = useWeather();
+  const question = useMemo(() => ({ places: places.map(seenPlace), today, ...(weather ? { weather } : {}) }), [places, today, weather]);
   const [state, setState] = useState<AheadState>({});
   useEffect(() => {
+    if (weather === undefined) return undefined;
     let gone = false;
     const tell = (next: AheadState) => { if (!gone) setState((was) => ({ ...(was.looked ? { looked: was.looked } : {}), ...next })); };
     void lookAhead(question, (share) => tell({ share })).then(
       (looked) => { if (!gone) setState({ looked }); }, (error: unknown) => tell({ failed: error instanceof Error ? error.message : String(error) }),
     );
     return () => { gone = true; };
-  }, [question]);
-  return { ...state, question };
+  }, [question, weather]);
+  return { ...state, question, weatherChanged: again };
 }

@@ -1,8 +1,8 @@
 import type { FieldsOf } from '@pause/core';
 import { isoOf, type Day } from '@pause/core/day';
-import type { PickingReason } from '@pause/core/plans';
+import type { KitReason, PickingReason } from '@pause/core/plans';
 import type { When, Why } from '@pause/core/season';
-import { CommonName } from '../../words/names';
+import { CommonName, commonName, upper } from '../../words/names';
 
 /** Plain words for places and for what comes when. */
 
@@ -44,7 +44,7 @@ export function pickingWords(reason: PickingReason): string {
     case 'allowance': {
       const { taxon, part, may, perDay } = reason.allowance;
       const what = [taxon === undefined ? undefined : CommonName(taxon), part?.split('-').join(' ')].filter(Boolean).join(', ') || 'Everything';
-      return may === 'no' ? `${what}: not here.` : `${what}: yes${perDay ? `, up to ${perDay.amount} ${perDay.unit} a day` : ''}.`;
+      return may === 'no' ? `${upper(what)}: not here.` : `${upper(what)}: yes${perDay ? `, up to ${perDay.amount} ${perDay.unit} a day` : ''}.`;
     }
   }
 }
@@ -65,4 +65,20 @@ export function whyWords({ place, records, year, metres: higher, warmer }: Why):
   if (Math.abs(year) >= LEAST) parts.push(`this year ${days(year)} ${year < 0 ? 'early' : 'late'}`);
   const said = parts.slice(0, 2).join('; ');
   return said === '' ? '' : `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+}
+
+/** Things to bring. */
+export const KIT: Readonly<Record<string, string>> = {
+  knife: 'Knife', lens: 'Lens', paper: 'Pale paper', ruler: 'Ruler', trowel: 'Digging stick or trowel', gloves: 'Gloves', water: 'Water', phone: 'Phone, charged', whistle: 'Whistle', boots: 'Boots', helmet: 'Helmet', stick: 'Walking stick', 'tide-table': 'Tide table',
+  'long-sleeves': 'Long sleeves and trousers', 'bright-vest': 'Bright vest', bag: 'Bag', 'bag-roots': 'Bag for roots', 'bag-leaves': 'Bag for leaves', 'bag-flowers': 'Bag for flowers', 'box-fruit': 'Box for fruit', 'basket-fungi': 'Basket for fungi',
+};
+export function kitReason(reason: KitReason): string {
+  switch (reason.code) {
+    case 'checks': return `for checking ${reason.taxa.map((id) => commonName(id)).join(', ')}`;
+    case 'parts': return 'kinds are kept apart';
+    case 'hazard': return `because of: ${HAZARD[reason.hazard].toLowerCase()}`;
+    case 'child': return 'for the child';
+    case 'ground': return 'wet ground';
+    case 'always': return '';
+  }
 }

@@ -1,0 +1,58 @@
+/** Marks on the map, and the words for places and days. */
+import './guide';
+import * as fc from 'fast-check';
+import { spread } from '../src/features/outdoors/spread';
+import { kitReason, pickingWords, siteWords, whyWords } from '../src/features/outdoors/words';
+import { lookAgain, lookAhead, takeGuide } from '../src/season/look';
+import { guide } from '../src/evaluate/guide';
+import { dayOf } from '@pause/core/day';
+
+test('marks are pushed apart until each can be tapped, no further than needed, and stay on the sheet', () => {
+  fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 350 }), fc.integer({ min: 0, max: 300 })), { maxLength: 10 }), (marks) => {
+    const moved = spread(marks, 48, [350, 300]);
+    for (const [index, [x, y]] of moved.entries()) {
+      expect(x).toBeGreaterThanOrEqual(24);
+      expect(x).toBeLessThanOrEqual(326);
+      expect(y).toBeGreaterThanOrEqual(24);
+      expect(y).toBeLessThanOrEqual(276);
+      for (const [otherX, otherY] of moved.slice(index + 1)) expect(Math.max(Math.abs(x - otherX), Math.abs(y - otherY))).toBeGreaterThan(40);
+    }
+  }), { numRuns: 60 });
+  expect(spread([[100, 100], [250, 200]], 48, [350, 300])).toEqual([[100, 100], [250, 200]]);
+});
+
+test('where, why and what may be, as people say it', () => {
+  expect(siteWords({ elevation: 1480, aspect: 'n', shade: 'open' })).toBe('1,480\u00A0m · north slope');
+  expect(siteWords({})).toBe('');
+  const warmer = { elevation: 2, aspect: 0.8, shade: -0.3 };
+  expect(whyWords({ place: -10, records: 1, year: 4, metres: -300, warmer })).toBe('10 days earlier than on open ground in the valley: 300\u00A0m lower, faces the sun, shaded; this year 4 days late.');
+  expect(whyWords({ place: 1, records: -2, year: 0, metres: 20, warmer })).toBe('');
+  expect(pickingWords({ code: 'permit-ended', on: '2026-08-31' })).toMatch(/^The permit ended on .*2026\.$/);
+  expect(pickingWords({ code: 'allowance', allowance: { part: 'fruiting-body', may: 'yes', perDay: { amount: 1, unit: 'litre' } } })).toBe('Fruiting body: yes, up to 1 litre a day.');
+  expect(kitReason({ code: 'checks', taxa: ['boletus-edulis'] })).toBe('for checking penny bun');
+});
+
+describe('looking ahead', () => {
+  const heath = { id: 'heath', site: { elevation: 1480, aspect: 'n' as const }, sightings: [{ taxon: 'vaccinium-myrtillus' as never, what: 'seen' as const, stages: ['fruiting' as never], on: '2025-08-23' }] };
+
+  test('is the same each time it is asked, says that its weather is made up, and explains itself', () => {
+    takeGuide(guide.guide);
+    const question = { places: [heath], today: dayOf('2026-06-10') };
+    const shares: number[] = [];
+    const looked = lookAhead(question, (share) => shares.push(share));
+    expect(looked).toEqual(lookAhead(question));
+    expect(looked).toMatchObject({ simulated: true, list: [{ taxon: 'vaccinium-myrtillus', place: 'heath', when: 'later' }] });
+    expect(looked.list[0]!.why!.place).toBeGreaterThan(14);
+  });
+
+  test('plans walks for what ripens, fewer where more may be missed', () => {
+    takeGuide(guide.guide);
+    const question = { places: [heath], today: dayOf('2026-06-10') };
+    const [careful, easy] = [lookAgain(question, ['heath'], 0.02), lookAgain(question, ['heath'], 0.4)];
+    expect(careful.missed).toMatchObject([{ taxon: 'vaccinium-myrtillus', place: 'heath' }]);
+    expect(careful.missed[0]!.chance).toBeLessThanOrEqual(0.02);
+    expect(easy.days.length).toBeLessThanOrEqual(careful.days.length);
+    expect(careful.days.every((day) => day > question.today)).toBe(true);
+    expect(lookAgain(question, ['nowhere'], 0.1)).toEqual({ days: [], missed: [] });
+  });
+});
