@@ -1,6 +1,8 @@
 /** Marks on the map, and the words for places and days. */
 import './guide';
 import * as fc from 'fast-check';
+import { metresBetween } from '@pause/core/shape';
+import { simulatedWalker } from '../src/features/outdoors/files';
 import { spread } from '../src/features/outdoors/spread';
 import { kitReason, pickingWords, siteWords, whyWords } from '../src/features/outdoors/words';
 import { lookAgain, lookAhead, takeGuide } from '../src/season/look';
@@ -30,6 +32,18 @@ test('where, why and what may be, as people say it', () => {
   expect(pickingWords({ code: 'permit-ended', on: '2026-08-31' })).toMatch(/^The permit ended on .*2026\.$/);
   expect(pickingWords({ code: 'allowance', allowance: { part: 'fruiting-body', may: 'yes', perDay: { amount: 1, unit: 'litre' } } })).toBe('Fruiting body: yes, up to 1 litre a day.');
   expect(kitReason({ code: 'checks', taxa: ['boletus-edulis'] })).toBe('for checking penny bun');
+});
+
+test('the demo’s simulated walker walks, within the valley and at a walker’s pace', () => {
+  for (let minute = 0; minute < 300; minute += 1) {
+    const [a, b] = [minute, minute + 1].map((at) => simulatedWalker(at * 60_000));
+    expect(a![0]).toBeGreaterThan(12.13);
+    expect(a![0]).toBeLessThan(12.27);
+    expect(a![1]).toBeGreaterThan(46.47);
+    expect(a![1]).toBeLessThan(46.56);
+    // But for once an hour and a half, when it begins anew.
+    if (minute % 90 !== 89) expect(metresBetween(a!, b!)).toBeLessThan(200);
+  }
 });
 
 describe('looking ahead', () => {

@@ -252,7 +252,7 @@ describe('photos and sketches', () => {
 
 test('a device that was wiped fetches the whole notebook again, says how far it is, and is usable meanwhile', async () => {
   const it = await started();
-  for (let n = 0; n < 230; n += 1) it.server.told({ find: it.id, kind: 'skips', body: { id: `skip-of-old-${n}`, at: new Date(Date.UTC(2026, 8, 14, 8, 0, n % 60, n)).toISOString(), piece: it.piece, character: `character-${n}` } } as unknown as Entry);
+  for (let n = 0; n < 330; n += 1) it.server.told({ find: it.id, kind: 'skips', body: { id: `skip-of-old-${n}`, at: new Date(Date.UTC(2026, 8, 14, 8, 0, n % 60, n)).toISOString(), piece: it.piece, character: `character-${n}` } } as unknown as Entry);
   it.kept.clear();
   it.here.clear();
   it.own.taken = 0;
@@ -269,10 +269,10 @@ test('a device that was wiped fetches the whole notebook again, says how far it 
   await fetching;
   await wiped.dispatch(loadList());
   // What was begun meanwhile has been sent, and counts too.
-  expect(said).toEqual(expect.arrayContaining(['0 of 234', '100 of 238', '200 of 238']));
+  expect(said).toEqual(expect.arrayContaining(['0 of 334', '100 of 338', '300 of 338']));
   expect(wiped.getState().outbox.fetching).toBeUndefined();
   await wiped.dispatch(loadFind(it.id));
-  expect(wiped.getState().finds[it.id]?.record?.skips).toHaveLength(230);
+  expect(wiped.getState().finds[it.id]?.record?.skips).toHaveLength(330);
   expect(wiped.getState().list.items.map((line) => line.id).sort()).toEqual([it.id, other].sort());
 });
 

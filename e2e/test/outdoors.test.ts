@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import type { FindRecord } from '@pause/core';
+import { begin } from '../forager';
 import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
 
 jest.setTimeout(240_000);
@@ -136,7 +137,7 @@ test('a new place, where the phone stands, is one’s own unless told otherwise;
   await button(page, 'Put down a place').click();
   await page.getByLabel('What you call it').fill('Bramble bank');
   await button(page, 'It is where I stand').click();
-  await page.getByText('46.5078, 12.2000').waitFor();
+  await page.getByText(/^46\.(49|5\d)\d+, 12\.(1[6-9]|2[0-3])\d+$/).waitFor();
   await button(page, 'Put it down').click();
   await page.waitForURL(/\/place\/[0-9a-f-]{36}$/);
   await page.getByText('yours alone').waitFor();
@@ -222,7 +223,15 @@ test('who eats along colours the week', async () => {
   await page.getByRole('listitem').filter({ hasText: 'Guest Ilse' }).getByText(/^with an allergy to apiaceae/).waitFor();
   await page.goto('/week');
   await page.getByRole('listitem').filter({ hasText: 'Caraway' }).getByText(/^Not for Guest Ilse/).waitFor();
-  // Only in one's own notebook.
+  const id = await begin(page, /^Herb/, 'caraway', /^Caraway/, 'Hay meadow');
+  await page.getByRole('group', { name: 'Who will eat it?' }).getByText('As at home: Guest Ilse, Lune, Mirel').click();
+  await page.getByRole('radio', { name: /^As at home/, checked: true }).waitFor();
+  await quiet(page);
+  expect((await (await context.request.get(`/api/v1/finds/${id}`)).json() as FindRecord).context.eaters?.map(({ name }) => name)).toEqual(['Guest Ilse', 'Lune', 'Mirel']);
+  // Only in one's own notebook; in a find of the group nobody at home is offered.
+  await page.goto('/find/demo-find-4/around');
+  await page.getByText('May you pick here?').first().waitFor();
+  await expect(page.getByText(/^As at home/).count()).resolves.toBe(0);
   const told = await (await context.request.get('/api/v1/sync/pull?stream=g:ostrel-walkers&most=1000')).text();
   expect(told).not.toContain('Ilse');
   await context.close();

@@ -11,6 +11,8 @@ import type { Running, Thunk } from './store';
 
 const RETRY_MS = 4000;
 const AT_ONCE = 100;
+/** With more entries than this to come, it is said: a line that comes and goes at once would only push what is about to be tapped. */
+const LONG = 300;
 /** A clock that is off by more is said to be wrong, and the notebook's time is reckoned with instead. */
 const CLOCK_OFF_MS = 5 * 60_000;
 
@@ -193,7 +195,7 @@ function pullStream(stream: string, last: number): Thunk<Promise<void>> {
     const touched = new Set<string>();
     try {
       while (here < all) {
-        if (all - from > AT_ONCE) dispatch(outbox.actions.noted({ fetching: { here: here - from, all: all - from } }));
+        if (all - from > LONG) dispatch(outbox.actions.noted({ fetching: { here: here - from, all: all - from } }));
         const page = await api.pull(stream, here);
         if (page.entries.length > 0) for (const id of await device.take({ stream, entries: page.entries })) touched.add(id);
         here = page.entries.at(-1)?.seq ?? here;

@@ -7,6 +7,7 @@ import { useAct } from '../../store/store';
 import { cautionFor, CommonName, CONDITION, CONTAMINATION, partName, stageName, upper } from '../../words/names';
 import { Body, Button, Chip, ChipRow, colour, corner, font, Heading, Small, SmallStrong, space, stroke, typeSize } from '../../ui';
 import { TaxonDrawing } from '../plate/TaxonDrawing';
+import { useHousehold } from './useHousehold';
 
 type Context = Case['context'];
 
@@ -146,9 +147,14 @@ function Eaters({ record, target }: { readonly record: FindRecord; readonly targ
     const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
     void tell([{ name: 'one of you', cautions: now }]);
   };
+  // Who lives at home is nobody else's business: only in a find of one's own.
+  const household = useHousehold();
+  const home = record.group === undefined && household.length > 0 ? household : undefined;
+  const asAtHome = home !== undefined && told !== undefined && told.length === home.length && home.every(({ name }, index) => told[index]?.name === name);
   if (cautions.length === 0) return null;
   return (
     <Ask title="Who will eat it?" hint="Of those who will, is anyone of these?" missing={told === undefined} cost="for whom it is not, nobody has asked. The cautions stand with the verdict.">
+      {home ? <Chip label={`As at home: ${home.map(({ name }) => name).join(', ')}`} chosen={asAtHome} onPress={() => tell(home)} /> : null}
       <Chip label="None of these" chosen={told !== undefined && minded.size === 0} onPress={() => tell([])} />
       {cautions.map((caution) => <Chip key={caution} kind="checkbox" label={cautionFor(caution)} chosen={minded.has(caution)} onPress={() => toggle(caution)} />)}
     </Ask>

@@ -49,6 +49,7 @@ function Edit({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
       <Many label="What could hurt you?" none="Nothing" words={HAZARD} chosen={fields.hazards} onTell={(hazards) => tell({ hazards })} />
       <One label="May one pick here?" words={PICKING} chosen={fields.picking?.may} onTell={(may) => tell({ picking: may === null ? null : { ...fields.picking, may } })} />
       {fields.picking?.may === 'permit' ? <Until until={fields.picking.permitUntil} onTell={(permitUntil) => { if (fields.picking) tell({ picking: { may: 'permit', ...(fields.picking.permitName ? { permitName: fields.picking.permitName } : {}), ...(permitUntil ? { permitUntil } : {}) } }); }} /> : null}
+      <PerDay place={place} tell={tell} />
       <Line label="Whose is it?" value={fields.owner ?? ''} most={120} onTell={(owner) => tell({ owner: owner === '' ? null : owner })} />
       <Source place={place} tell={tell} />
       <Line label="Sown, moved or cut there before" value={fields.history ?? ''} most={2000} onTell={(history) => tell({ history: history === '' ? null : history })} />
@@ -107,6 +108,29 @@ function Height({ elevation, onTell }: { readonly elevation: number | undefined;
   const number = Number(text.replace(',', '.'));
   const wrong = text.trim() !== '' && !(number >= -500 && number <= 9000);
   return <Field label="Metres above the sea" inputMode="decimal" value={text} onChangeText={setText} {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})} onBlur={() => { if (!wrong) onTell(text.trim() === '' ? null : number); }} />;
+}
+
+const UNITS = { g: 'grams', litre: 'litres', piece: 'pieces', handful: 'handfuls' } as const;
+type Unit = keyof typeof UNITS;
+/** The most that one person may take in a day, of anything; what is said of single taxa stays. */
+function PerDay({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+  const all = place.fields.allowances ?? [];
+  const general = all.find(({ taxon, part }) => taxon === undefined && part === undefined);
+  const [text, setText] = useState(general?.perDay ? String(general.perDay.amount) : '');
+  const [unit, setUnit] = useState<Unit>(general?.perDay?.unit ?? 'g');
+  const amount = Number(text.replace(',', '.'));
+  const wrong = text.trim() !== '' && !(amount > 0 && amount <= 1e6);
+  const say = (of: Unit) => {
+    const rest = all.filter((one) => one !== general);
+    const now = text.trim() === '' ? rest : [...rest, { may: 'yes' as const, perDay: { amount, unit: of } }];
+    tell({ allowances: now.length > 0 ? now : null });
+  };
+  return (
+    <View style={styles.field}>
+      <Field label="The most that one person may take in a day" inputMode="decimal" value={text} onChangeText={setText} placeholder="As much as you like" {...(wrong ? { wrong: 'an amount above nothing' } : {})} onBlur={() => { if (!wrong && text !== (general?.perDay ? String(general.perDay.amount) : '')) say(unit); }} />
+      <ChipRow label="Measured in">{(Object.keys(UNITS) as Unit[]).map((one) => <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => { setUnit(one); if (!wrong && text.trim() !== '') say(one); }} />)}</ChipRow>
+    </View>
+  );
 }
 
 function isDay(text: string): boolean {

@@ -94,7 +94,7 @@ function NewPlace({ onDone }: { readonly onDone: () => void }) {
         <Button label={here ? 'Here, once more' : 'It is where I stand'} tone="outline" onPress={() => void whereIStand(demo).then((found) => { if (typeof found === 'string') setSaid(found); else { setSaid(undefined); setHere(found); } })} />
         {here ? <Small>{here[1].toFixed(4)}, {here[0].toFixed(4)}</Small> : null}
       </View>
-      {demo ? <Small soft>The demo’s phone is simulated: it stands at the weir.</Small> : null}
+      {demo ? <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small> : null}
       {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
       {groups.length > 0 ? (
         <>
