@@ -106,7 +106,7 @@ export async function hold(page: Page, name: RegExp): Promise<void> {
 
 /** The find as the server has it, once nothing waits to be sent. */
 export async function onRecord(page: Page, id: string, enough: (find: FindRecord) => boolean): Promise<FindRecord> {
-  for (let attempt = 0; attempt < 50; attempt += 1) {
+  for (let attempt = 0; attempt < 200; attempt += 1) {
     const response = await page.request.get(`/api/v1/finds/${id}`);
     if (response.ok()) {
       const find = (await response.json()) as FindRecord;

@@ -135,8 +135,9 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   });
   const back = () => {
     if (!last) return;
-    void act(takeBack(record.id, last.reading));
-    setTold(undefined);
+    // Until that is judged the question is still the one before: an answer meant for the one that comes back must not land on it.
+    setTold(check && { character: check.character, before: evaluation });
+    void act(takeBack(record.id, last.reading)).then((kept) => { if (!kept) setTold(undefined); });
     setLast(undefined);
     settleDown();
   };
