@@ -17,6 +17,9 @@ const VIEWS = [
   '/find/demo-find-1/pieces', '/find/demo-find-5/beside?other=cortinarius-rubellus', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge', '/eaters',
 ];
 
+/** At dusk only the colours are others: of each kind of view one. */
+const DIM_VIEWS = ['/', '/new', '/taxon/conium-maculatum', '/find/demo-find-5/check', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge'];
+
 /** What axe finds on every view, one after the other. */
 async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]> {
   const { page, context } = await rig.open(size);
@@ -24,7 +27,7 @@ async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]
   const only = theme === 'day' ? null : ['color-contrast'];
   await page.addInitScript((t) => window.localStorage.setItem('pause:look', JSON.stringify({ theme: t })), theme);
   const broken: string[] = [];
-  for (const path of VIEWS) {
+  for (const path of theme === 'day' ? VIEWS : DIM_VIEWS) {
     await page.goto(path);
     await page.getByRole('main').waitFor();
     await quiet(page);
