@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { fieldHistory, type FieldsOf } from '@pause/core';
-import { dayOf, isoOf } from '@pause/core/day';
+import { isoOf } from '@pause/core/day';
 import { useAct, useApp } from '../../store/store';
 import { memberName } from '../../words/people';
 import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
+import { isDay, Line } from './Line';
 import { useDay, type Place } from './usePlaces';
 import { ASPECT, HABITAT, HAZARD, MOISTURE, PICKING, SHADE, SOIL, SPOIL } from './words';
 
@@ -92,17 +93,6 @@ function Many<T extends string>({ label, words, chosen, none, onTell }: { readon
   );
 }
 
-/** A line that is told when it is left. */
-function Line({ label, value, most, hint, onTell }: { readonly label: string; readonly value: string; readonly most: number; readonly hint?: string | undefined; readonly onTell: (text: string) => void }) {
-  const [text, setText] = useState(value);
-  const [was, setWas] = useState(value);
-  if (was !== value) {
-    setWas(value);
-    if (text.trim() === was) setText(value);
-  }
-  return <Field label={label} value={text} onChangeText={setText} maxLength={most} {...(hint ? { hint } : {})} onBlur={() => { if (text.trim() !== value) onTell(text.trim()); }} />;
-}
-
 function Height({ elevation, onTell }: { readonly elevation: number | undefined; readonly onTell: (metres: number | null) => void }) {
   const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
   const number = Number(text.replace(',', '.'));
@@ -133,19 +123,8 @@ function PerDay({ place, tell }: { readonly place: Place; readonly tell: Tell })
   );
 }
 
-function isDay(text: string): boolean {
-  try {
-    dayOf(text);
-    return true;
-  } catch {
-    return false;
-  }
-}
-
 function Until({ until, onTell }: { readonly until: string | undefined; readonly onTell: (day: string | undefined) => void }) {
-  const [text, setText] = useState(until ?? '');
-  const wrong = text.trim() !== '' && !isDay(text.trim());
-  return <Field label="Last day on which the permit holds" value={text} onChangeText={setText} placeholder="2026-10-31" {...(wrong ? { wrong: 'a day like 2026-10-31' } : {})} onBlur={() => { if (!wrong) onTell(text.trim() === '' ? undefined : text.trim()); }} />;
+  return <Line label="Last day on which the permit holds" value={until ?? ''} placeholder="2026-10-31" check={isDay} wrong="a day like 2026-10-31" onTell={(text) => onTell(text === '' ? undefined : text)} />;
 }
 
 /** How it is known, as of today. */

@@ -10,8 +10,9 @@ import type { Ahead } from '../../season/look';
 import { useAct, useApp, type Thunk } from '../../store/store';
 import { CommonName, commonName, lowerFirst, timeWords, upper } from '../../words/names';
 import { few } from '../../words/reasons';
-import { Body, Button, Chip, ChipRow, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
 import { saveFile } from './files';
+import { isDay, isTime, Line } from './Line';
 import { useAhead } from './useAhead';
 import { useDay, usePlaces, type Place } from './usePlaces';
 import { HAZARD, isoDayName, KIT, kitReason, metres, pickingWords, siteWords } from './words';
@@ -89,35 +90,13 @@ function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly 
       <Group label="Who goes along"><Chip kind="checkbox" label="A child" chosen={walk.child === true} onPress={() => tell({ child: walk.child !== true })} /></Group>
       <Line label="When do you set out?" value={walk.from ?? ''} placeholder="08:30" check={isTime} wrong="a time like 08:30" onTell={(text) => tell({ from: text === '' ? null : text })} />
       <Line label="Back by" value={walk.backBy ?? ''} placeholder="17:00" check={isTime} wrong="a time like 17:00" onTell={(text) => tell({ backBy: text === '' ? null : text })} />
-      <Line label="Who knows where you are?" value={walk.contact ?? ''} placeholder="A name, a number" check={() => true} wrong="" onTell={(text) => tell({ contact: text === '' ? null : text })} />
+      <Line label="Who knows where you are?" value={walk.contact ?? ''} placeholder="A name, a number" onTell={(text) => tell({ contact: text === '' ? null : text })} />
     </View>
   );
 }
 
-const isTime = (text: string) => /^([01]\d|2[0-3]):[0-5]\d$/.test(text);
-function isDay(text: string): boolean {
-  try {
-    dayOf(text);
-    return true;
-  } catch {
-    return false;
-  }
-}
-
 function Group({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
   return <View style={styles.field}><SmallStrong>{label}</SmallStrong><ChipRow label={label}>{children}</ChipRow></View>;
-}
-
-function Line({ label, value, placeholder, check, wrong, onTell }: { readonly label: string; readonly value: string; readonly placeholder: string; readonly check: (text: string) => boolean; readonly wrong: string; readonly onTell: (text: string) => void }) {
-  const [text, setText] = useState(value);
-  const [was, setWas] = useState(value);
-  if (was !== value) {
-    setWas(value);
-    setText(value);
-  }
-  const said = text.trim();
-  const bad = said !== '' && !check(said);
-  return <Field label={label} value={text} onChangeText={setText} placeholder={placeholder} maxLength={120} {...(bad ? { wrong } : {})} onBlur={() => { if (!bad && said !== value) onTell(said); }} />;
 }
 
 interface Target {
