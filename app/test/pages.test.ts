@@ -65,6 +65,20 @@ test('what another device told of a page that is shown is shown at once', async 
   expect(standing(page(id)!, 'place')).toEqual({ name: 'Lower wood', moisture: 'wet' });
 });
 
+test('pages of the group alone are not taken for all; the pages of another account are forgotten', async () => {
+  const { store, server, page } = await opened();
+  const id = (await store.dispatch(beginPage('eater', { name: 'Lune', cautions: ['child'] })))!;
+  expect(store.getState().pages.status).toBe('idle');
+  await store.dispatch(layPages());
+  expect(store.getState().pages.status).toBe('ready');
+  await settle();
+  expect(page(id)).toBeDefined();
+  server.who = 'jorun';
+  await store.dispatch(syncAll());
+  expect(store.getState().me.person?.id).toBe('jorun');
+  expect(JSON.stringify(store.getState().pages)).not.toContain('Lune');
+});
+
 test('a keeper’s rule counts here at once, also while the server has not heard of it', async () => {
   const { store, server, own, page } = await opened();
   server.away = true;

@@ -13,10 +13,11 @@ const withWaiting = (page: PageRecord | undefined, waiting: readonly Entry[], id
 /** Shows pages as this device keeps them, with what waits laid over; all of them where none is named. */
 export function layPages(ids?: readonly string[]): Thunk<Promise<void>> {
   return async (dispatch, getState, { device }) => {
-    const kept = ids ? (await Promise.all(ids.map((id) => device.page(id)))).flatMap((page) => page ?? []) : await device.pages();
+    // What waits is read first: an entry that arrives meanwhile is on the device by the time it waits no more, and one that is in both counts once.
     const { waiting } = getState().outbox;
+    const kept = ids ? (await Promise.all(ids.map((id) => device.page(id)))).flatMap((page) => page ?? []) : await device.pages();
     const wanted = ids ?? [...new Set([...kept.map(({ id }) => id), ...waiting.flatMap(({ page }) => page ?? [])])];
-    dispatch(pages.actions.pagesLaid(wanted.flatMap((id) => withWaiting(kept.find((page) => page.id === id), waiting, id) ?? [])));
+    dispatch(pages.actions.pagesLaid({ laid: wanted.flatMap((id) => withWaiting(kept.find((page) => page.id === id), waiting, id) ?? []), whole: ids === undefined }));
   };
 }
 

@@ -116,7 +116,10 @@ export const pages = createSlice({
   name: 'pages',
   initialState: noPages,
   reducers: {
-    pagesLaid: (state, { payload }: PayloadAction<readonly PageRecord[]>): PagesState => ({ status: 'ready', all: { ...state.all, ...Object.fromEntries(payload.map((page) => [page.id, page])) } }),
+    /** With `whole`, these are all that there are. */
+    pagesLaid: (state, { payload: { laid, whole } }: PayloadAction<{ laid: readonly PageRecord[]; whole: boolean }>): PagesState => ({ status: whole ? 'ready' : state.status, all: { ...state.all, ...Object.fromEntries(laid.map((page) => [page.id, page])) } }),
+    /** The device is another account's now. */
+    pagesForgotten: (): PagesState => noPages,
   },
 });
 

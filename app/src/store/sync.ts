@@ -4,8 +4,8 @@ import { layFind, loadList } from './actions';
 import { Away, Refused, type Api, type Me } from './api';
 import { NotKept, type Settled } from './device';
 import { layPages, withTold } from './pages';
-import { me, outbox, type Person } from './slices';
-import type { Running, Thunk } from './store';
+import { me, outbox, pages, type Person } from './slices';
+import type { Running, State, Thunk } from './store';
 
 /** What goes to the server and what comes from it. Everything is on the device first; nothing here is waited for by a screen. */
 
@@ -15,6 +15,9 @@ const AT_ONCE = 100;
 const LONG = 300;
 /** A clock that is off by more is said to be wrong, and the notebook's time is reckoned with instead. */
 const CLOCK_OFF_MS = 5 * 60_000;
+
+/** Whether pages are shown: all of them, or a single one. */
+const anyOpen = ({ pages: { status, all } }: State) => status === 'ready' || Object.keys(all).length > 0;
 
 function away(): Thunk {
   return (dispatch, _, { running }) => {
@@ -47,7 +50,8 @@ export function flush(): Thunk<Promise<void>> {
         }));
         const changed = findsOf(settled.flatMap((one) => (one.status === 'refused' || one.entry.arrival ? [one.entry] : [])));
         for (const id of changed) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
-        if (getState().pages.status === 'ready' && settled.some(({ status, entry }) => status === 'refused' && entry.page !== undefined)) await dispatch(layPages());
+        const takenBack = settled.flatMap(({ status, entry }) => (status === 'refused' ? entry.page ?? [] : []));
+        if (takenBack.length > 0) await dispatch(layPages(takenBack));
       }
     } catch (error) {
       if (error instanceof Refused && error.status === 401) dispatch(me.actions.notSignedIn({ demo: false }));
@@ -177,6 +181,7 @@ function becomes({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: n
         await (await album()).clear().catch(() => undefined);
       }
       else await device.adopt(was.id, id);
+      dispatch(pages.actions.pagesForgotten());
       dispatch(outbox.actions.noted({ waiting: await device.waiting() }));
     }
     await device.keepPerson(person);
@@ -210,7 +215,7 @@ function pullStream(stream: string, last: number): Thunk<Promise<void>> {
       dispatch(outbox.actions.noted({ fetching: undefined }));
       if (touched.size > 0) {
         for (const id of touched) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
-        if (getState().pages.status === 'ready') await dispatch(layPages([...touched]));
+        if (anyOpen(getState())) await dispatch(layPages([...touched]));
         if (getState().list.status === 'ready') await dispatch(loadList());
       }
     }

@@ -4,6 +4,7 @@ export * from './Marks';
 export { PlateView } from './PlateView';
 export { Button, Chip, ChipRow } from './Button';
 export { Field, Input } from './Field';
+export { useText } from './useText';
 export { Screen, Rule, useTwoPanes, useWide } from './Screen';
 export { Loading, Notice } from './Notice';
 export { Slide } from './Slide';

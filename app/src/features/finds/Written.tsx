@@ -1,8 +1,7 @@
-import { useState } from 'react';
 import { edited, type FindRecord } from '@pause/core';
 import { write } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { Input, Small } from '../../ui';
+import { Input, Small, useText } from '../../ui';
 
 interface WrittenProps {
   readonly record: FindRecord;
@@ -19,13 +18,7 @@ export function Written({ record, field, label, placeholder, most, first = '' }:
   const act = useAct();
   const { now, before } = edited(record, field);
   const told = now === undefined ? first : typeof now.value === 'string' ? now.value : '';
-  const [text, setText] = useState(told);
-  // What another device told meanwhile is shown, unless something else is being written here.
-  const [was, setWas] = useState(told);
-  if (was !== told) {
-    setWas(told);
-    if (text.trim() === was) setText(told);
-  }
+  const [text, setText] = useText(told);
   const said = text.trim();
   const earlier = before.flatMap(({ value }) => (typeof value === 'string' ? [value] : []));
   return (

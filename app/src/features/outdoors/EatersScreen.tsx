@@ -3,9 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import type { FieldsOf } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { useAct } from '../../store/store';
+import { useOpenPages } from '../../store/useOpenPages';
 import { cautionFor, CommonName, commonName, lowerFirst } from '../../words/names';
 import { Body, Button, Chip, ChipRow, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title } from '../../ui';
-import { useEaters, useOpenPages, type EaterPage } from './usePlaces';
+import { useEaters, type EaterPage } from './usePlaces';
 
 type Fields = FieldsOf<'eater'>;
 /** Everything that the guide asks somebody to mind. */

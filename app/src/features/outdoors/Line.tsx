@@ -1,6 +1,5 @@
-import { useState } from 'react';
 import { dayOf } from '@pause/core/day';
-import { Field } from '../../ui';
+import { Field, useText } from '../../ui';
 
 interface LineProps {
   readonly label: string;
@@ -15,14 +14,9 @@ interface LineProps {
   readonly onTell: (text: string) => void;
 }
 
-/** A line that is told when it is left, if it is as it should be. What another device told meanwhile is shown, unless something else is being written. */
+/** A line that is told when it is left, if it is as it should be. */
 export function Line({ label, value, most = 120, hint, placeholder, check = () => true, wrong = '', onTell }: LineProps) {
-  const [text, setText] = useState(value);
-  const [was, setWas] = useState(value);
-  if (was !== value) {
-    setWas(value);
-    if (text.trim() === was) setText(value);
-  }
+  const [text, setText] = useText(value);
   const said = text.trim();
   const bad = said !== '' && !check(said);
   return <Field label={label} value={text} onChangeText={setText} maxLength={most} {...(placeholder ? { placeholder } : {})} {...(hint ? { hint } : {})} {...(bad ? { wrong } : {})} onBlur={() => { if (!bad && said !== value) onTell(said); }} />;

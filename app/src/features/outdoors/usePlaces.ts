@@ -1,8 +1,9 @@
-import { useEffect, useMemo } from 'react';
+import { useMemo } from 'react';
 import { standing, type FieldsOf, type PageRecord } from '@pause/core';
 import { dayAt, type Day } from '@pause/core/day';
 import type { SeenPlace } from '@pause/core/season';
-import { useAct, useApp } from '../../store/store';
+import { useApp } from '../../store/store';
+import { useOpenPages } from '../../store/useOpenPages';
 import { useToday } from '../finds/useFinds';
 
 export interface Place {
@@ -13,15 +14,6 @@ export interface Place {
   readonly name: string;
   /** Whoever keeps it does not tell this person where it is. */
   readonly withheld: boolean;
-}
-
-/** Opens the pages of the notebook, once. */
-export function useOpenPages(): boolean {
-  const act = useAct();
-  const ready = useApp((state) => state.me.status === 'ready');
-  const status = useApp((state) => state.pages.status);
-  useEffect(() => { if (ready) void import('../../store/outside').then(({ layPages }) => act(layPages())); }, [act, ready]);
-  return status === 'ready';
 }
 
 export function placeOf(page: PageRecord): Place {
@@ -42,8 +34,8 @@ export interface EaterPage {
   readonly id: string;
   readonly fields: Partial<FieldsOf<'eater'>>;
 }
+/** Everybody who eats along, of the pages that are open. */
 export function useEaters(): readonly EaterPage[] {
-  useOpenPages();
   const all = useApp((state) => state.pages.all);
   return useMemo(() => Object.values(all).filter(({ kind }) => kind === 'eater').map((page) => ({ id: page.id, fields: standing(page, 'eater') })), [all]);
 }
