@@ -1,4 +1,4 @@
-import { compileGuide, type CompiledTaxon, type Need } from '@pause/core';
+import { compileGuide, type CompiledTaxon, type Need, type StageId } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { dayOf, isoOf, newYear, type Day } from '@pause/core/day';
 import { degreeDays, type SeenPlace } from '@pause/core/season';
@@ -24,11 +24,19 @@ export interface World {
   readonly taxa: readonly CompiledTaxon[];
   /** The day on which a stage begins; nothing where it does not in this year. */
   readonly onset: (place: TruePlace, taxon: CompiledTaxon, stage: string, year: number) => Day | undefined;
+  /** Fungi that wait for rain. */
+  readonly fungi: readonly CompiledTaxon[];
+  /** Every coming of a fungus, ripe, in one year. */
+  readonly flushes: (place: TruePlace, taxon: CompiledTaxon, year: number) => readonly { readonly begins: Day; readonly ends: Day }[];
   /** From there to its last day, where warmth ends it. */
   readonly lasts: (place: TruePlace, taxon: CompiledTaxon, stage: string, year: number) => { readonly begins: Day; readonly ends: Day } | undefined;
 }
 
 const TRUE_ASPECT = { flat: 0, n: -1, ne: -0.6, e: 0.1, se: 0.7, s: 1, sw: 0.7, w: 0.1, nw: -0.6 } as const;
+/** Fungi differ from the guide in how long after rain they come, and one patch in one year from another. They want a little more rain than it says. */
+const TRUE_LAG_SPREAD = 3;
+const TRUE_YEAR_SPREAD = 1.5;
+const TRUE_SOAKING = 1.1;
 const ASPECTS = Object.keys(TRUE_ASPECT) as (keyof typeof TRUE_ASPECT)[];
 const TRUE_SHADE = { open: 0, half: -0.4, shaded: -0.9 } as const;
 const SHADES = ['open', 'half', 'shaded'] as const;
@@ -71,7 +79,27 @@ export function world(seed: number, places = 20, until = '2026-12-31'): World {
     const [begins, ends] = [onset(place, taxon, stage, year), reaching(place, taxon, stage, year, (need) => need.ends.warmth?.sum)];
     return begins === undefined || ends === undefined ? undefined : { begins, ends };
   };
-  return { series, places: all, taxa, onset, lasts };
+  const fungi = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0 && taxon.needs?.some(({ stage, begins }) => stage === 'mature' && begins.rain && begins.warmth && !begins.cool));
+  const flushes: World['flushes'] = (place, taxon, year) => {
+    const rain = taxon.taxon.needs?.find(({ stage }) => stage === 'mature')?.begins.rain;
+    const first = onset(place, taxon, 'mature', year);
+    if (!rain || first === undefined) return [];
+    const lag = rain.lag + kept(shifts, `${taxon.id} lag`, () => draw() * TRUE_LAG_SPREAD) + kept(shifts, `${taxon.id} ${place.id} ${year} lag`, () => draw() * TRUE_YEAR_SPREAD);
+    const lasts = taxon.taxon.needs?.find(({ stage }) => stage === 'mature')?.ends.days ?? 14;
+    const found: { begins: Day; ends: Day }[] = [];
+    for (let day = newYear(year) + rain.days; day < newYear(year) + 320; day += 1) {
+      let fell = 0;
+      for (let back = 0; back < rain.days; back += 1) fell += series.rain[day - back - series.from] ?? 0;
+      if (fell < rain.millimetres * TRUE_SOAKING) continue;
+      const [begins, ends] = [Math.max(first, day + Math.round(lag)), day + Math.round(lag) + lasts - 1];
+      const last = found.at(-1);
+      if (ends < first) continue;
+      if (last && begins <= last.ends + 1) found[found.length - 1] = { begins: last.begins, ends: Math.max(last.ends, ends) };
+      else found.push({ begins, ends });
+    }
+    return found;
+  };
+  return { series, places: all, taxa, fungi, onset, flushes, lasts };
 }
 
 /** What somebody wrote down who walked by once a week, in one year. */
@@ -83,4 +111,14 @@ export function sightingsOf(of: World, place: TruePlace, taxon: CompiledTaxon, y
     all.push(there ? { taxon: taxon.id, what: 'seen', stages: [there.stage], on: isoOf(day) } : { taxon: taxon.id, what: 'nothing', on: isoOf(day) });
   }
   return all;
+}
+
+export const MATURE = 'mature' as StageId;
+
+/** The same of a fungus that comes after rain. */
+export function fungusSightingsOf(of: World, place: TruePlace, taxon: CompiledTaxon, year: number, weekday: number): SeenPlace['sightings'] {
+  const flushes = of.flushes(place, taxon, year);
+  return Array.from({ length: 40 }, (_, week) => newYear(year) + 45 + weekday + 7 * week).map((day) => (
+    flushes.some(({ begins, ends }) => day >= begins && day <= ends) ? { taxon: taxon.id, what: 'seen', stages: [MATURE], on: isoOf(day) } : { taxon: taxon.id, what: 'nothing', on: isoOf(day) }
+  ));
 }

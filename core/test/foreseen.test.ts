@@ -1,5 +1,5 @@
 /** Synthetic years whose true dates are known: what is foreseen beats the simple ways, and its spread holds what it says. */
-import { measure, visits } from '../../bench/season';
+import { measure, measureFungi, visits } from '../../bench/season';
 
 const scores = new Map(measure([1, 2], 8, 10).map((score) => [score.name, score]));
 const of = (name: string) => scores.get(name)!;
@@ -22,4 +22,16 @@ test('walks planned anew after each one miss as little as was accepted, with a f
   expect(replanned!.cases).toBeGreaterThan(12);
   expect(replanned!.missed).toBeLessThan(0.2);
   expect(replanned!.walks).toBeLessThan(0.4 * weekly!.walks);
+});
+
+test('fungi come nearer to what is foreseen with each year in which they were looked for, and eight of ten fall within the spread', () => {
+  const rows = new Map(measureFungi([2], 8, 12).map((score) => [score.name, score]));
+  const [none, six] = [rows.get('Pause, no records')!, rows.get('Pause, 6 years of records')!];
+  expect(none.cases).toBeGreaterThan(300);
+  expect(six.error).toBeLessThan(0.85 * none.error);
+  expect(none.error).toBeLessThan(0.7 * rows.get('The same date as last year')!.error);
+  for (const { coverage } of [none, six]) {
+    expect(coverage).toBeGreaterThan(0.7);
+    expect(coverage).toBeLessThan(0.92);
+  }
 });

@@ -5,6 +5,7 @@ export * from './warmth';
 export * from './scenario';
 export * from './window';
 export * from './learn';
+export * from './rain';
 export * from './predict';
 export * from './onset';
 export * from './visits';

@@ -3,8 +3,9 @@ import type { CompiledTaxon, StageId } from '../guide';
 import type { Need, Part } from '../guide/schema';
 import type { WeatherSeries } from '../weather/series';
 import { SPREADS, type Belief, type Learned } from './learn';
+import { asTheGuide, type LagBelief } from './rain';
 import { scenariosOf, SEASON_DAYS, type Scenario } from './scenario';
-import { degreesAt, type Site } from './site';
+import { degreesAt, roughDegreesAt, type Site } from './site';
 import { beginsOf, endsOf, firstFrost, NEVER, packed, stageSpan, type Deviation, type Packed, type Span } from './window';
 
 /** A day that nobody knows exactly: in one of ten cases it is before `low`, in one of ten after `high`, and as often before `mid` as after it. */
@@ -61,8 +62,9 @@ export class Forecaster {
   /**
    * @param year of the season, which begins on 1 January
    * @param today the day that is asked about; the weather is known up to the day before it
+   * @param lags by taxon, what was learned of how long after rain it comes
    */
-  constructor(readonly series: WeatherSeries, year: number, readonly today: Day, readonly learned?: Learned) {
+  constructor(readonly series: WeatherSeries, year: number, readonly today: Day, readonly learned?: Learned, readonly lags: ReadonlyMap<string, LagBelief> = new Map()) {
     this.scenarios = scenariosOf(series, year, today);
     this.from = newYear(year);
   }
@@ -77,7 +79,11 @@ export class Forecaster {
     if (have) return have;
     const { mean, deviation } = own ?? { mean: 0, deviation: Math.hypot(need.begins.warmth?.spread ?? 0, SPREADS.place, SPREADS.year) };
     const notBefore = this.today - this.from;
-    const deviations = Z.map((z, index): Deviation => ({ factor: need.begins.warmth ? Math.exp(mean + deviation * z) : 1, lag: Z[LAG_ORDER[index] ?? 0] ?? 0 }));
+    const spread = need.begins.rain?.spread ?? 1;
+    const lag = this.lags.get(taxon.id) ?? asTheGuide(spread);
+    const deviations = Z.map((z, index): Deviation => ({
+      factor: need.begins.warmth ? Math.exp(mean + deviation * z) : 1, lag: (lag.mean + lag.deviation * (Z[LAG_ORDER[index] ?? 0] ?? 0)) / spread,
+    }));
     const all: Packed[] = [];
     for (const scenario of this.scenarios) for (const one of deviations) all.push(stageSpan(need, scenario, warmer, one, notBefore));
     if (key !== undefined) this.#alike.set(key, all);
@@ -94,10 +100,8 @@ export class Forecaster {
     return this.learned && decidedByWarmth(need) && this.learned.knows(what, place) ? this.learned.belief(what, place) : undefined;
   }
 
-  /** What waits for rain is less particular: to half a degree, so that more places share it. */
   #warmer(site: Site, need: Need): number {
-    const warmer = degreesAt(this.series.elevation, site);
-    return need.begins.rain ? Math.round(warmer * 2) / 2 : warmer;
+    return need.begins.rain ? roughDegreesAt(this.series.elevation, site) : degreesAt(this.series.elevation, site);
   }
 
   /** Every way in which a part may be had. */

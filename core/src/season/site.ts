@@ -34,3 +34,6 @@ export function degreesAt(stationElevation: number, site: Site): number {
   const { elevation, aspect, shade } = warmerThan(stationElevation, site);
   return Math.round((elevation + aspect + shade) * 10) / 10;
 }
+
+/** The same to half a degree: rain is less particular, and more places share what is summed for them. */
+export const roughDegreesAt = (stationElevation: number, site: Site): number => Math.round(degreesAt(stationElevation, site) * 2) / 2;

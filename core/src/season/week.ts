@@ -5,6 +5,7 @@ import type { WeatherSeries } from '../weather/series';
 import { Learned } from './learn';
 import { onsetsOf, seenThisSeason, type SeenPlace } from './onset';
 import { Forecaster, type Forecast } from './predict';
+import { lagsOf, type LagBelief } from './rain';
 import { warmerThan } from './site';
 import type { Span } from './window';
 
@@ -38,6 +39,8 @@ export function spreadsOf(guide: CompiledGuide): (what: string) => number {
 /** Everything needed to see ahead from one day, made once. */
 export class Season {
   readonly learned: Learned;
+  /** By taxon, of those that wait for rain. */
+  readonly lags: ReadonlyMap<string, LagBelief>;
   readonly #forecasters: readonly Forecaster[];
   /** What was seen since the last winter, by place and taxon. */
   readonly #recent = new Map<SeenPlace, Map<string, SeenPlace['sightings'][number][]>>();
@@ -45,8 +48,9 @@ export class Season {
   constructor(readonly guide: CompiledGuide, readonly series: WeatherSeries, readonly places: readonly SeenPlace[], readonly today: Day) {
     const year = yearOf(today);
     this.learned = new Learned(onsetsOf(places, guide, series, newYear(year)), spreadsOf(guide));
+    this.lags = lagsOf(places, guide, series, newYear(year));
     const years = dayOfYear(today) <= WINTER_ENDS ? [year - 1, year] : [year];
-    this.#forecasters = years.map((one) => new Forecaster(series, one, today, this.learned));
+    this.#forecasters = years.map((one) => new Forecaster(series, one, today, this.learned, this.lags));
   }
 
   #seen(taxon: CompiledTaxon, place: SeenPlace, { from }: Forecaster): ReturnType<typeof seenThisSeason> | undefined {

@@ -35,22 +35,34 @@ export const AS_THE_GUIDE_SAYS: Deviation = { factor: 1, lag: 0 };
  * @param notBefore the first day of interest: of what comes again after each rain, the first that is not over by then
  * @returns `NEVER` where it does not begin in this season
  */
-export function stageSpan({ begins, ends }: Need, scenario: Scenario, warmer: number, { factor, lag }: Deviation, notBefore = 0): Packed {
+export function stageSpan(need: Need, scenario: Scenario, warmer: number, deviation: Deviation, notBefore = 0): Packed {
   const days = scenario.least.length;
-  const { warmth, cool, rain } = begins;
-  let first = warmth ? firstReaching(scenario.warmth(warmth.base, warmer), warmth.sum * factor) : 0;
-  if (cool) while (first < days && (scenario.tenDays[first] ?? 0) + warmer > cool.below) first += 1;
-  if (first >= days || (warmth && first >= YEAR_ENDS)) return NEVER;
-  const over = Math.min(
-    ends.warmth && warmth ? Math.min(firstReaching(scenario.warmth(warmth.base, warmer), ends.warmth.sum * factor), YEAR_ENDS) : days,
-    ends.frost ? firstFrost(scenario, warmer, ends.frost.below, first) : days,
-  );
+  const { begins: { rain }, ends } = need;
+  const { first, over, lasts } = withinSeason(need, scenario, warmer, deviation);
+  if (first < 0) return NEVER;
   if (!rain) {
     const last = Math.min(over, ends.days === undefined ? days : first + ends.days, days) - 1;
     return packed(first, Math.max(first, last));
   }
-  return flush(scenario, { rain, first, over, lasts: ends.days ?? 14, lag, notBefore });
+  return flush(scenario, { rain, first, over, lasts, lag: deviation.lag, notBefore });
 }
+
+/** The days within which it can come at all: from `first`, which is -1 where it does not begin in this season, to the day before `over`; and how many days each coming lasts. */
+export function withinSeason({ begins, ends }: Need, scenario: Scenario, warmer: number, { factor }: Deviation): { readonly first: number; readonly over: number; readonly lasts: number } {
+  const days = scenario.least.length;
+  const { warmth, cool } = begins;
+  let first = warmth ? firstReaching(scenario.warmth(warmth.base, warmer), warmth.sum * factor) : 0;
+  if (cool) while (first < days && (scenario.tenDays[first] ?? 0) + warmer > cool.below) first += 1;
+  if (first >= days || (warmth && first >= YEAR_ENDS)) return { first: -1, over: -1, lasts: 0 };
+  const over = Math.min(
+    ends.warmth && warmth ? Math.min(firstReaching(scenario.warmth(warmth.base, warmer), ends.warmth.sum * factor), YEAR_ENDS) : days,
+    ends.frost ? firstFrost(scenario, warmer, ends.frost.below, first) : days,
+  );
+  return { first, over, lasts: ends.days ?? 14 };
+}
+
+/** Days from a soaking rain to what it brings. */
+export const lagDays = (days: number): number => Math.max(1, Math.round(days));
 
 /** The first day from one on with a frost of so many degrees; the number of days where there is none. */
 export function firstFrost(scenario: Scenario, warmer: number, below: number, from: number): number {
@@ -69,7 +81,7 @@ interface Flushing {
 
 /** Fruit bodies come some days after each soaking rain, and those of rains that follow closely are one flush. */
 function flush(scenario: Scenario, { rain, first, over, lasts, lag, notBefore }: Flushing): Packed {
-  const later = Math.max(1, Math.round(rain.lag + lag * rain.spread));
+  const later = lagDays(rain.lag + lag * rain.spread);
   let [begins, ends] = [-1, -1];
   for (const day of scenario.soaked(rain.millimetres, rain.days)) {
     const [from, to] = [Math.max(first, day + later), day + later + lasts - 1];
