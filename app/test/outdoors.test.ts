@@ -5,7 +5,7 @@ import { metresBetween } from '@pause/core/shape';
 import { simulatedWalker } from '../src/features/outdoors/files';
 import { spread } from '../src/features/outdoors/spread';
 import { kitReason, pickingWords, siteWords, whyWords } from '../src/features/outdoors/words';
-import { lookAgain, lookAhead, takeGuide } from '../src/season/look';
+import { lookAgain, lookAhead, stopLooking, takeGuide, type LookAgain } from '../src/season/look';
 import { guide } from '../src/evaluate/guide';
 import { dayOf } from '@pause/core/day';
 
@@ -49,24 +49,55 @@ test('the demo’s simulated walker walks, within the valley and at a walker’s
 describe('looking ahead', () => {
   const heath = { id: 'heath', site: { elevation: 1480, aspect: 'n' as const }, sightings: [{ taxon: 'vaccinium-myrtillus' as never, what: 'seen' as const, stages: ['fruiting' as never], on: '2025-08-23' }] };
 
-  test('is the same each time it is asked, says that its weather is made up, and explains itself', () => {
+  test('is the same each time it is asked, says that its weather is made up, and explains itself', async () => {
     takeGuide(guide.guide);
     const question = { places: [heath], today: dayOf('2026-06-10') };
     const shares: number[] = [];
-    const looked = lookAhead(question, (share) => shares.push(share));
-    expect(looked).toEqual(lookAhead(question));
+    const looked = await lookAhead(question, (share) => shares.push(share));
+    expect(looked).toEqual(await lookAhead(question));
     expect(looked).toMatchObject({ simulated: true, list: [{ taxon: 'vaccinium-myrtillus', place: 'heath', when: 'later' }] });
     expect(looked.list[0]!.why!.place).toBeGreaterThan(14);
+  });
+
+  test('tells how far it is, and stopped shows what it found by then', async () => {
+    takeGuide(guide.guide);
+    const places = Array.from({ length: 12 }, (_, index) => ({ ...heath, id: `heath-${index}` }));
+    const question = { places, today: dayOf('2026-06-10') };
+    // As if each place took a third of a second.
+    let clock = 0;
+    const time = jest.spyOn(Date, 'now').mockImplementation(() => (clock += 300));
+    const shares: number[] = [];
+    const stopped = await lookAhead(question, (share) => {
+      shares.push(share);
+      if (share >= 0.25) stopLooking();
+    });
+    time.mockRestore();
+    expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+    expect(stopped.stoppedAt).toBeCloseTo(0.25);
+    expect(stopped.list.map(({ place }) => place)).toEqual(['heath-0', 'heath-1', 'heath-2']);
+    // What is asked afterwards is looked at whole.
+    const whole = await lookAhead(question);
+    expect(whole.stoppedAt).toBeUndefined();
+    expect(whole.list).toHaveLength(12);
+  });
+
+  test('plans each walk by itself', () => {
+    takeGuide(guide.guide);
+    const low = { ...heath, id: 'low', site: { elevation: 500, aspect: 's' as const } };
+    const question = { places: [heath, low], today: dayOf('2026-06-10') };
+    const [one, other] = lookAgain(question, [['heath'], ['low']], 0.1);
+    expect(one).toEqual(lookAgain(question, [['heath']], 0.1)[0]);
+    expect(other!.days[0]).toBeLessThan(one!.days[0]!);
   });
 
   test('plans walks for what ripens, fewer where more may be missed', () => {
     takeGuide(guide.guide);
     const question = { places: [heath], today: dayOf('2026-06-10') };
-    const [careful, easy] = [lookAgain(question, ['heath'], 0.02), lookAgain(question, ['heath'], 0.4)];
+    const [careful, easy] = [0.02, 0.4].map((risk) => lookAgain(question, [['heath']], risk)[0]!) as [LookAgain, LookAgain];
     expect(careful.missed).toMatchObject([{ taxon: 'vaccinium-myrtillus', place: 'heath' }]);
     expect(careful.missed[0]!.chance).toBeLessThanOrEqual(0.02);
     expect(easy.days.length).toBeLessThanOrEqual(careful.days.length);
     expect(careful.days.every((day) => day > question.today)).toBe(true);
-    expect(lookAgain(question, ['nowhere'], 0.1)).toEqual({ days: [], missed: [] });
+    expect(lookAgain(question, [['nowhere']], 0.1)).toEqual([{ days: [], missed: [] }]);
   });
 });

@@ -1,9 +1,8 @@
 /** Before setting out: what a place allows, who eats along, and the sheet of a walk. */
 import * as fc from 'fast-check';
-import { decide } from '../src';
-import type { PlaceFields, Sighting } from '../src/page';
-import { metresBetween, middleOf, type Geometry } from '../src/page';
-import { contaminationAt, dangerousAt, daylight, groundOf, kitFor, legs, lookalikesToExpect, notWorthIt, orderOfPlaces, pickingAt, suits, type HouseholdEater } from '../src/plans';
+import { decide, type CharacterId } from '../src';
+import { Habitat, metresBetween, middleOf, type Geometry, type PlaceFields, type Sighting } from '../src/page';
+import { contaminationAt, dangerousAt, daylight, groundAnswer, groundOf, joinedByWalks, kitFor, legs, lookalikesToExpect, notWorthIt, orderOfPlaces, pickingAt, suits, type HouseholdEater, type Stop } from '../src/plans';
 import { collectable, followChecks, guide } from './finds';
 
 const BILBERRY = guide.taxon('vaccinium-myrtillus')!;
@@ -21,6 +20,7 @@ describe('permission', () => {
     ['a permit that expires tonight', { picking: { may: 'permit', permitUntil: '2026-09-14' } }, 'allowed', ['permit-ends']],
     ['a permit for months', { picking: { may: 'permit', permitUntil: '2026-12-31' } }, 'allowed', []],
     ['closed, but open for this', { picking: { may: 'no' }, allowances: [{ taxon: BILBERRY.id, may: 'yes' }] }, 'allowed', ['allowance']],
+    ['closed, with the most that anybody may take of what is open', { picking: { may: 'no' }, allowances: [{ may: 'yes', perDay: { amount: 1, unit: 'litre' } }] }, 'forbidden', ['forbidden']],
     ['open, but closed for this', { picking: { may: 'yes' }, allowances: [{ taxon: BILBERRY.id, may: 'no' }] }, 'forbidden', ['allowance']],
     ['open for this, closed for its part', { picking: { may: 'yes' }, allowances: [{ taxon: BILBERRY.id, may: 'yes' }, { taxon: BILBERRY.id, part: 'fruit', may: 'no' }] }, 'forbidden', ['allowance']],
     ['two as exact, one of which forbids', { picking: { may: 'yes' }, allowances: [{ part: 'fruit', may: 'no' }, { part: 'fruit', may: 'yes' }] }, 'forbidden', ['allowance']],
@@ -160,4 +160,37 @@ describe('a walk', () => {
   test('knows where nobody digs', () => {
     expect([{ habitat: ['bog'] }, { soil: ['stones'] }, { soil: ['loam'] }, {}].map((fields) => groundOf(place(fields)).digging)).toEqual(['never', 'hard', 'easy', 'unknown']);
   });
+});
+
+describe('what is known of a place', () => {
+  test('answers where a find stands, in the guide’s own words', () => {
+    for (const kingdom of ['Plantae', 'Fungi'] as const) {
+      for (const habitat of Habitat.options) {
+        const answer = groundAnswer(kingdom, [habitat]);
+        if (!answer) continue;
+        const character = guide.character(answer.character as CharacterId)!;
+        expect(character.character).toMatchObject({ kingdom, organ: 'place' });
+        for (const state of answer.states) expect(character.stateBit.has(state)).toBe(true);
+      }
+    }
+  });
+
+  test('several things are answered as by somebody who is torn; with one that the guide has no word for, nothing is', () => {
+    expect(groundAnswer('Plantae', ['hedge', 'meadow', 'garden'])).toEqual({ character: 'plant.habitat', states: ['garden', 'meadow'] });
+    expect(groundAnswer('Fungi', ['meadow', 'wayside'])).toBeUndefined();
+    expect(groundAnswer('Plantae', [])).toBeUndefined();
+    expect(groundAnswer('Plantae')).toBeUndefined();
+  });
+});
+
+test('places that one walk joins are each near to another of it; those that nobody drew stand alone', () => {
+  const at = (id: string, north: number): Stop => ({ id, shape: { type: 'Point', coordinates: [12, 46 + north / 111_195] } });
+  expect(joinedByWalks([at('a', 0), at('far', 9000), at('c', 2600), at('b', 1300), { id: 'unknown' }, { id: 'as well' }])).toEqual([['a', 'c', 'b'], ['far'], ['unknown'], ['as well']]);
+  fc.assert(fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 30_000 }), { minLength: 1, maxLength: 9 }), (norths) => {
+    const walks = joinedByWalks(norths.map((north) => at(String(north), north)));
+    expect(walks.flat().map(Number).sort((a, b) => a - b)).toEqual([...norths].sort((a, b) => a - b));
+    const gap = (one: number[], other: number[]) => Math.min(...one.flatMap((a) => other.map((b) => Math.abs(a - b))));
+    const numbers = walks.map((walk) => walk.map(Number));
+    for (const [index, walk] of numbers.entries()) for (const other of numbers.slice(index + 1)) expect(gap(walk, other)).toBeGreaterThan(1490);
+  }));
 });

@@ -9,7 +9,7 @@ import type { SeasonApi } from './worker';
 let remote: Remote<SeasonApi> | undefined;
 let broken = false;
 
-async function ask<T>(away: (api: Remote<SeasonApi>) => Promise<T>, instead: () => T): Promise<T> {
+async function ask<T>(away: (api: Remote<SeasonApi>) => Promise<T>, instead: () => T | Promise<T>): Promise<T> {
   if (!remote && !broken && typeof Worker !== 'undefined') {
     try {
       const worker = new Worker(new URL('./worker.ts', window.location.href));
@@ -34,6 +34,9 @@ async function ask<T>(away: (api: Remote<SeasonApi>) => Promise<T>, instead: () 
 export function lookAhead(question: Question, progress: (share: number) => void): Promise<Looked> {
   return ask((api) => api.lookAhead(question, proxy(progress)), () => here.lookAhead(question, progress));
 }
-export function lookAgain(question: Question, at: readonly string[], risk: number): Promise<LookAgain> {
-  return ask((api) => api.lookAgain(question, at, risk), () => here.lookAgain(question, at, risk));
+export function stopLooking(): Promise<void> {
+  return ask((api) => api.stopLooking(), () => here.stopLooking());
+}
+export function lookAgain(question: Question, walks: readonly (readonly string[])[], risk: number): Promise<LookAgain[]> {
+  return ask((api) => api.lookAgain(question, walks, risk), () => here.lookAgain(question, walks, risk));
 }

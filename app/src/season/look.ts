@@ -22,6 +22,8 @@ export interface Looked {
   readonly list: readonly Ahead[];
   /** No weather of one's own is here: a made-up valley stands in. */
   readonly simulated: boolean;
+  /** It was stopped after so many of its places, as a share from 0 to 1. */
+  readonly stoppedAt?: number;
 }
 export interface Question {
   readonly places: readonly SeenPlace[];
@@ -67,32 +69,48 @@ const aheadOf = (season: Season, { taxon, part, place, when, forecast }: Outlook
   return { taxon: taxon.id, part: taxon.taxon.parts.indexOf(part), place, when, begins, ends, chance, years, ...(because ? { why: because } : {}) };
 };
 
+const TELL_MS = 250;
+let stopAsked = 0;
+
+/** Stops the looking ahead that is going on; what it found by then is its answer. */
+export function stopLooking(): void {
+  stopAsked += 1;
+}
+
 /** Everything that was seen at these places and can be had now or later this season. @param progress is told the share done, from 0 to 1 */
-export function lookAhead(question: Question, progress: (share: number) => void = () => undefined): Looked {
+export async function lookAhead(question: Question, progress: (share: number) => void = () => undefined): Promise<Looked> {
+  const begun = stopAsked;
   const season = seasonOf(question);
   const steps = weekSteps(season, () => true);
   let step = steps.next();
-  for (let told = Date.now(); !step.done; step = steps.next()) {
-    if (Date.now() - told < 250) continue;
+  let stoppedAt: number | undefined;
+  for (let told = Date.now(); !step.done; step = steps.next(stoppedAt === undefined)) {
+    if (Date.now() - told < TELL_MS) continue;
     told = Date.now();
     progress(step.value);
+    // Whoever wants it to stop has to be heard.
+    await new Promise((resolve) => { setTimeout(resolve, 0); });
+    if (stopAsked !== begun) stoppedAt ??= step.value;
   }
-  return { today: question.today, simulated: season.series.simulated === true, list: step.value.map((one, index) => aheadOf(season, one, index < MOST_EXPLAINED)) };
+  const list = step.value.map((one, index) => aheadOf(season, one, index < MOST_EXPLAINED));
+  return { today: question.today, simulated: season.series.simulated === true, list, ...(stoppedAt === undefined ? {} : { stoppedAt }) };
 }
 
-/** When to look again at what ripens at some places, with no more than this chance to miss its good days. */
-export function lookAgain(question: Question, at: readonly string[], risk: number): LookAgain {
+/**
+ * When to look again at what ripens, with no more than this chance to miss its good days.
+ *
+ * @param walks the places that one walk joins, each of them planned by itself
+ */
+export function lookAgain(question: Question, walks: readonly (readonly string[])[], risk: number): LookAgain[] {
   const season = seasonOf(question);
-  const coming: { key: string; taxon: TaxonId; part: number; place: string; spans: ReturnType<Season['spans']> }[] = [];
-  for (const place of season.places.filter(({ id }) => at.includes(id))) {
-    for (const outlook of weekOf(season, place)) {
-      if (outlook.when !== 'soon' && outlook.when !== 'later') continue;
+  return walks.map((at) => {
+    const coming = season.places.filter(({ id }) => at.includes(id)).flatMap((place) => weekOf(season, place).filter(({ when }) => when === 'soon' || when === 'later').map((outlook) => {
       const part = outlook.taxon.taxon.parts.indexOf(outlook.part);
-      coming.push({ key: `${outlook.taxon.id} ${part} ${place.id}`, taxon: outlook.taxon.id, part, place: place.id, spans: season.spans(outlook.taxon, outlook.part, place) });
-    }
-  }
-  const { days, missed } = joinedVisits(coming.map(({ key, spans }) => ({ id: key, spans })), question.today + 1, question.today + VISITS_WITHIN, risk);
-  return { days, missed: coming.map(({ key, taxon, part, place }) => ({ taxon, part, place, chance: missed.get(key) ?? 0 })) };
+      return { key: `${outlook.taxon.id} ${part} ${place.id}`, taxon: outlook.taxon.id, part, place: place.id, spans: season.spans(outlook.taxon, outlook.part, place) };
+    }));
+    const { days, missed } = joinedVisits(coming.map(({ key, spans }) => ({ id: key, spans })), question.today + 1, question.today + VISITS_WITHIN, risk);
+    return { days, missed: coming.map(({ key, taxon, part, place }) => ({ taxon, part, place, chance: missed.get(key) ?? 0 })) };
+  });
 }
 
 function weekOf(season: Season, place: SeenPlace): Outlook[] {

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { lookAgain, lookAhead, takeGuide } from './look';
+import { lookAgain, lookAhead, stopLooking, takeGuide } from './look';
 
-const api = { takeGuide, lookAhead, lookAgain };
+const api = { takeGuide, lookAhead, lookAgain, stopLooking };
 export type SeasonApi = typeof api;
 expose(api);

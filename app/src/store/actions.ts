@@ -188,17 +188,23 @@ export function acknowledgeRefusals(): Thunk<Promise<void>> {
 export const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';
 
 /** Begins a find on a first piece, with what it is taken for, if anything. @returns its id, as soon as it is kept */
-export function startFind(start: { kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; placePage?: string; group?: string; context: Case['context'] }): Thunk<Promise<string | undefined>> {
+export function startFind(start: {
+  kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; placePage?: string; group?: string; context: Case['context'];
+  /** What is known of where it stands. */
+  answers?: readonly Pick<Reading, 'character' | 'value'>[];
+}): Thunk<Promise<string | undefined>> {
   return async (dispatch) => {
     const find = newId();
-    const { kingdom, bodyPlan, placeNote, placePage, target, group } = start;
+    const piece = newId() as PieceId;
+    const { kingdom, bodyPlan, placeNote, placePage, target, group, answers = [] } = start;
     const startedAt = dispatch(now());
     const context = { ...start.context, month: new Date(startedAt).getMonth() + 1 };
     const kept = await dispatch(add(
       { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(group ? { group } : {}), person: dispatch(person()) } },
-      { kind: 'pieces', find, body: { id: newId() as PieceId, at: dispatch(now()), purpose: 'decide' } },
+      { kind: 'pieces', find, body: { id: piece, at: dispatch(now()), purpose: 'decide' } },
       ...(target ? [{ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } } as const] : []),
       { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },
+      ...answers.map((answer) => ({ kind: 'readings', find, body: { ...answer, id: newId() as ReadingId, piece, sureness: 'fairly', by: dispatch(person()), at: dispatch(now()) } } as const)),
       ...([['placeNote', placeNote], ['placePage', placePage]] as const).flatMap(([field, value]) => (value ? [{ kind: 'edits', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), field, value } } as const] : [])),
     ));
     return kept ? find : undefined;

@@ -3,3 +3,5 @@ export * from './picking';
 export * from './household';
 export * from './neighbours';
 export * from './walk';
+export * from './near';
+export * from './ground';

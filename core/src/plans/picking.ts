@@ -42,8 +42,8 @@ export function pickingAt(place: Partial<PlaceFields>, taxon: TaxonId, part: str
   if (!picking) return said('unknown', { code: 'not-told' });
   switch (picking.may) {
     case 'no':
-      // A place that is closed but for something named is open for that.
-      return allowance ? said('allowed', ...allowed) : said('forbidden', { code: 'forbidden', ...whose });
+      // A place that is closed but for something named is open for that; how much of anything may be taken opens nothing.
+      return allowance && isNamed(allowance) ? said('allowed', ...allowed) : said('forbidden', { code: 'forbidden', ...whose });
     case 'ask': return said('unknown', { code: 'ask-first', ...whose });
     case 'yes': return said('allowed', ...allowed);
     case 'permit': {
@@ -55,6 +55,8 @@ export function pickingAt(place: Partial<PlaceFields>, taxon: TaxonId, part: str
     }
   }
 }
+
+const isNamed = ({ taxon, part }: Allowance) => taxon !== undefined || part !== undefined;
 
 /** Of what is said of taxa and parts, what is said most exactly of this one; of two that are as exact, what forbids. */
 function mostExact(all: readonly Allowance[], taxon: TaxonId, part: string | undefined): Allowance | undefined {

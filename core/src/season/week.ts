@@ -104,9 +104,10 @@ const ORDER: readonly When[] = ['last', 'now', 'soon', 'later'];
  * What is worth going for, first what goes soon.
  *
  * @param wanted whether a household and its group have any use for it
- * @param progress is told the share that is done, and may stop it by saying `false`
+ * @param everything whether everything wanted is looked up everywhere, and not only what was seen at each place
+ * @returns in steps, each telling the share that is done; `false` given back to one stops there, and what was found by then is the list
  */
-export function* weekSteps(season: Season, wanted: (taxon: CompiledTaxon, part: Part) => boolean, everything = false): Generator<number, Outlook[]> {
+export function* weekSteps(season: Season, wanted: (taxon: CompiledTaxon, part: Part) => boolean, everything = false): Generator<number, Outlook[], boolean | undefined> {
   const all: Outlook[] = [];
   const taxa = season.guide.taxa.filter(({ taxon }) => taxon.parts.length > 0 && taxon.needs);
   for (const [index, place] of season.places.entries()) {
@@ -119,7 +120,7 @@ export function* weekSteps(season: Season, wanted: (taxon: CompiledTaxon, part: 
         if (one) all.push(one);
       }
     }
-    yield (index + 1) / season.places.length;
+    if ((yield (index + 1) / season.places.length) === false) break;
   }
   const near = ({ when, forecast }: Outlook) => (when === 'last' ? forecast.ends.mid : when === 'now' ? -forecast.chance : forecast.begins.mid);
   return all.sort((a, b) => ORDER.indexOf(a.when) - ORDER.indexOf(b.when) || near(a) - near(b));

@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { BodyPlan, CompiledTaxon, Kingdom } from '@pause/core';
+import type { BodyPlan, CompiledTaxon, Context, Kingdom, TaxonId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
@@ -47,14 +47,17 @@ export function NewFindScreen() {
     }
     if (!of) return;
     const [only, ...more] = taxon.taxon.parts;
+    begin(of, { target: taxon.id, ...(only && more.length === 0 ? { wanted: { part: only.part, use: only.use } } : {}) }, (id) => router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }));
+  };
+
+  const begin = ({ kingdom, id: bodyPlan }: BodyPlan, { target, wanted }: { readonly target?: TaxonId; readonly wanted?: Pick<Context, 'part' | 'use'> }, then: (id: string) => void) => {
     const note = placeNote.trim();
-    const wanted = only && more.length === 0 ? { part: only.part, use: only.use } : {};
     // What is known of the place need not be told again.
-    const around = place ? import('../outdoors').then(({ atPlace }) => act(atPlace(place, taxon.id, wanted.part))) : Promise.resolve(undefined);
+    const around = place ? import('../outdoors').then(({ atPlace }) => act(atPlace(place, kingdom, target, wanted?.part))) : Promise.resolve(undefined);
     void around.then((at) => act(startFind({
-      kingdom: of.kingdom, bodyPlan: of.id, target: taxon.id, ...withNote(note || at?.name), ...(at && place ? { placePage: place } : {}), ...(group ? { group } : {}),
+      kingdom, bodyPlan, ...(target ? { target } : {}), ...withNote(note || at?.name), ...(at && place ? { placePage: place, answers: at.answers } : {}), ...(group ? { group } : {}),
       context: { ...wanted, ...at?.context },
-    }))).then((id) => { if (id) router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }); });
+    }))).then((id) => { if (id) then(id); });
   };
 
   return (
@@ -98,10 +101,7 @@ export function NewFindScreen() {
           )}
           {find ? null : (
             <Button label="I have no name for it yet" tone="outline" disabled={!ready} style={styles.unnamed} onPress={() => {
-              if (!chosenPlan) return;
-              const note = placeNote.trim();
-              void act(startFind({ kingdom: chosenPlan.kingdom, bodyPlan: chosenPlan.id, ...(note ? { placeNote: note } : {}), ...(group ? { group } : {}), context: {} }))
-                .then((id) => { if (id) router.push({ pathname: '/find/[id]/name', params: { id } }); });
+              if (chosenPlan) begin(chosenPlan, {}, (id) => router.push({ pathname: '/find/[id]/name', params: { id } }));
             }} />
           )}
           <View style={styles.field}>

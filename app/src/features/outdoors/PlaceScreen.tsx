@@ -8,17 +8,14 @@ import { useApp } from '../../store/store';
 import { CommonName, commonName, lowerFirst, stageName, upper } from '../../words/names';
 import { memberName } from '../../words/people';
 import { few } from '../../words/reasons';
-import { Body, Button, Chip, ChipRow, colour, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, Title, useWide } from '../../ui';
-import { saveFile } from './files';
+import { Body, Button, colour, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, Title, useWide } from '../../ui';
+import { LookAgain } from './LookAgain';
 import { LookingBack } from './LookingBack';
 import { PlaceFacts } from './PlaceFacts';
 import { Sight } from './Sight';
-import { metresBetween, middleOf } from '@pause/core/shape';
-import { lookAgain } from '../../season/client';
-import type { LookAgain as AskedAgain } from '../../season/look';
 import { useAhead } from './useAhead';
 import { useDay, usePlaces, type Place } from './usePlaces';
-import { dayName, isoDayName, pickingWords, siteWords, WHEN, whyWords } from './words';
+import { isoDayName, pickingWords, siteWords, WHEN, whyWords } from './words';
 import { WindowAxis, WindowBar, windowWords } from './WindowBar';
 
 /** A place: what it allows, what comes when, what was seen there, and what is known of it. */
@@ -89,11 +86,8 @@ function May({ place, today }: { readonly place: Place; readonly today: string }
 }
 
 const [BACK, AHEAD] = [60, 150];
-const RISKS = [0.05, 0.1, 0.25];
 /** Uses for which what is gathered is dried first. */
 const FOR_DRYING: readonly string[] = ['tea', 'bitter-infusion', 'infused-oil'];
-/** Patches so near that one walk joins them. */
-const NEAR_METRES = 1500;
 
 /** When what was seen here can be had, and when to look again. */
 function Coming({ place, places }: { readonly place: Place; readonly places: readonly Place[] }) {
@@ -101,7 +95,6 @@ function Coming({ place, places }: { readonly place: Place; readonly places: rea
   const today = useDay();
   const range = { from: today - BACK, to: today + AHEAD };
   const list = looked?.list.filter((one) => one.place === place.id) ?? [];
-  const near = nearTo(place, places);
   const ripening = list.some(({ when }) => when === 'soon' || when === 'later');
   return (
     <View style={styles.block}>
@@ -127,45 +120,7 @@ function Coming({ place, places }: { readonly place: Place; readonly places: rea
           </View>
         </>
       )}
-      {ripening ? <LookAgain place={place} near={near} ask={(risk, joined) => lookAgain(question, [place.id, ...(joined ? near.map(({ id }) => id) : [])], risk)} /> : null}
-    </View>
-  );
-}
-
-type Ask = (risk: number, joined: boolean) => Promise<AskedAgain>;
-
-function nearTo(place: Place, places: readonly Place[]): readonly Place[] {
-  const { shape } = place.fields;
-  return shape ? places.filter((other) => other.id !== place.id && other.fields.shape && metresBetween(middleOf(shape), middleOf(other.fields.shape)) <= NEAR_METRES) : [];
-}
-
-function LookAgain({ place, near, ask }: { readonly place: Place; readonly near: readonly Place[]; readonly ask: Ask }) {
-  const [risk, setRisk] = useState<number | undefined>();
-  const [joined, setJoined] = useState(false);
-  const [found, setFound] = useState<Awaited<ReturnType<Ask>> | undefined>();
-  const choose = (chosen: number, together: boolean) => {
-    setRisk(chosen);
-    setJoined(together);
-    void ask(chosen, together).then(setFound);
-  };
-  const title = (day: number) => `Look again: ${place.name}, ${dayName(day)}`;
-  const save = () => void import('@pause/core/files').then(({ toCalendar }) => saveFile('look-again.ics', 'text/calendar', toCalendar('Pause', (found?.days ?? []).map((day, index) => ({
-    id: `${place.id}-look-${index + 1}`, title: title(day), when: { day: isoOf(day) }, text: (found?.missed ?? []).map(({ taxon }) => CommonName(taxon)).join(', '),
-  })), new Date())));
-  return (
-    <View style={styles.block}>
-      <SmallStrong>Days to look again, so that of twenty times its good days are missed</SmallStrong>
-      <ChipRow label="How often its good days may be missed">
-        {RISKS.map((one) => <Chip key={one} label={`${Math.round(one * 20)} ${one === 0.05 ? 'time' : 'times'}`} chosen={risk === one} onPress={() => choose(one, joined)} />)}
-      </ChipRow>
-      {near.length > 0 ? <ChipRow label="Whether one walk joins what is near"><Chip kind="checkbox" label={`In one walk with ${few(near.map(({ name }) => name))}`} chosen={joined} onPress={() => choose(risk ?? 0.1, !joined)} /></ChipRow> : null}
-      {found ? (
-        <>
-          <Body>{found.days.length === 0 ? 'No walk is needed for that.' : `${upper(found.days.length === 1 ? 'one walk' : `${found.days.length} walks`)}: ${found.days.map(dayName).join(', ')}.`}</Body>
-          <Small soft>It is planned anew from what you see there.</Small>
-          {found.days.length > 0 ? <Button label="Into my calendar" tone="outline" style={styles.start} onPress={save} /> : null}
-        </>
-      ) : null}
+      {ripening ? <LookAgain place={place} places={places} question={question} /> : null}
     </View>
   );
 }

@@ -6,10 +6,12 @@ import { isoOf } from '@pause/core/day';
 import { notWorthIt, suits } from '@pause/core/plans';
 import type { When } from '@pause/core/season';
 import { guide } from '../../evaluate/guide';
-import type { Ahead, Looked } from '../../season/look';
+import { stopLooking } from '../../season/client';
+import type { Ahead, Looked, Question } from '../../season/look';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, lowerFirst } from '../../words/names';
 import { Body, Button, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
+import { AllLookAgain } from './LookAgain';
 import { useAhead } from './useAhead';
 import { useDay, useEaters, usePlaces, type EaterPage, type Place } from './usePlaces';
 import { forgetWeather, loadWeather } from './weather';
@@ -24,7 +26,7 @@ const FIRST = 4;
 export function WeekScreen() {
   const { ready, places } = usePlaces();
   const router = useRouter();
-  const { looked, share, failed, weatherChanged } = useAhead(places);
+  const { looked, share, failed, question, weatherChanged } = useAhead(places);
   const eaters = useEaters();
   if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
   if (places.length === 0) {
@@ -37,12 +39,30 @@ export function WeekScreen() {
         {looked ? <Small soft>{WEEKDAY.format(new Date(`${isoOf(looked.today)}T12:00:00Z`))}</Small> : null}
       </View>
       {failed === undefined ? null : <Notice title="Looking ahead did not work" text={failed} />}
-      {looked ? <Week looked={looked} places={places} eaters={eaters} onWeather={weatherChanged} /> : failed === undefined ? <Loading what={share === undefined ? 'Looking ahead …' : `Looking ahead: ${Math.round(share * 100)} %`} /> : null}
+      {looked ? <Week looked={looked} places={places} eaters={eaters} question={question} onWeather={weatherChanged} /> : failed === undefined ? <Underway share={share} /> : null}
     </Screen>
   );
 }
 
-function Week({ looked: { list, today, simulated }, places, eaters, onWeather }: { readonly looked: Looked; readonly places: readonly Place[]; readonly eaters: readonly EaterPage[]; readonly onWeather: () => void }) {
+/** With many places it takes a while, and whoever has seen enough stops it. */
+function Underway({ share }: { readonly share: number | undefined }) {
+  return (
+    <View style={styles.block}>
+      <Loading what={share === undefined ? 'Looking ahead …' : `Looking ahead: ${Math.round(share * 100)} %`} />
+      {share === undefined ? null : <Button label="Stop, and show what is found" tone="outline" style={styles.start} onPress={() => void stopLooking()} />}
+    </View>
+  );
+}
+
+interface WeekProps {
+  readonly looked: Looked;
+  readonly places: readonly Place[];
+  readonly eaters: readonly EaterPage[];
+  readonly question: Question;
+  readonly onWeather: () => void;
+}
+
+function Week({ looked: { list, today, simulated, stoppedAt }, places, eaters, question, onWeather }: WeekProps) {
   const wide = useWide();
   const demo = useApp((state) => state.me.person?.demo === true);
   const range: Range = { from: today - BACK, to: today + AHEAD };
@@ -57,6 +77,7 @@ function Week({ looked: { list, today, simulated }, places, eaters, onWeather }:
   const of = (when: When) => worth.filter(({ one }) => one.when === when);
   return (
     <>
+      {stoppedAt === undefined ? null : <SmallStrong>It was stopped: {Math.round(stoppedAt * 100)} % of your places were looked at.</SmallStrong>}
       {list.length === 0 ? <Body>Nothing that was seen at your places can be had now or later this year.</Body> : null}
       <View style={wide ? styles.columns : styles.column}>
         <View style={[styles.column, wide && styles.grow]}>
@@ -71,6 +92,7 @@ function Week({ looked: { list, today, simulated }, places, eaters, onWeather }:
         Thick where it is likelier there than not, thin as far as it may be. {simulated ? `No weather of your own is here: ${demo ? 'the demo’s valley has made-up weather' : 'a made-up valley stands in for it, so the days are a guess'}.` : 'By the weather that you loaded.'} What the guide says of warmth and rain is general; what you see there corrects it.
       </Small>
       <Ways />
+      {list.some(({ when }) => when === 'soon' || when === 'later') ? <AllLookAgain places={places} question={question} /> : null}
       <Weather simulated={simulated} onChange={onWeather} />
     </>
   );

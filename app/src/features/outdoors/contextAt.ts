@@ -1,5 +1,5 @@
-import { standing, type Context, type PageRecord, type TaxonId } from '@pause/core';
-import { contaminationAt, dangerousAt, pickingAt } from '@pause/core/plans';
+import { standing, type CharacterId, type Context, type Kingdom, type PageRecord, type ReadingValue, type StateId, type TaxonId } from '@pause/core';
+import { contaminationAt, dangerousAt, groundAnswer, pickingAt } from '@pause/core/plans';
 import { isoOf, dayAt } from '@pause/core/day';
 import { guide } from '../../evaluate/guide';
 import type { Thunk } from '../../store/store';
@@ -16,8 +16,16 @@ export function contextAt(page: PageRecord, taxon: TaxonId | undefined, part: st
   };
 }
 
+/** What a place has to say of a find that begins there. */
+export interface AtPlace {
+  readonly context: Partial<Context>;
+  /** Where it stands, as an answer like any other. */
+  readonly answers: readonly { readonly character: CharacterId; readonly value: ReadingValue }[];
+  readonly name: string | undefined;
+}
+
 /** The same by the id of a place, with what it is called; nothing where it is not in this notebook. */
-export function atPlace(id: string, taxon: TaxonId | undefined, part: string | undefined): Thunk<Promise<{ readonly context: Partial<Context>; readonly name: string | undefined } | undefined>> {
+export function atPlace(id: string, kingdom: Kingdom, taxon: TaxonId | undefined, part: string | undefined): Thunk<Promise<AtPlace | undefined>> {
   return async (dispatch, getState, { clock }) => {
     const { layPages } = await import('../../store/outside');
     await dispatch(layPages());
@@ -25,6 +33,9 @@ export function atPlace(id: string, taxon: TaxonId | undefined, part: string | u
     const page = state.pages.all[id];
     if (page?.kind !== 'place') return undefined;
     const now = new Date(clock() + (state.me.person?.offsetMs ?? 0));
-    return { context: contextAt(page, taxon, part, isoOf(dayAt(now, -now.getTimezoneOffset()))), name: standing(page, 'place').name };
+    const { name, habitat } = standing(page, 'place');
+    const ground = groundAnswer(kingdom, habitat);
+    const answers = ground && guide.character(ground.character as CharacterId) ? [{ character: ground.character as CharacterId, value: { kind: 'states', states: ground.states as StateId[] } as const }] : [];
+    return { context: contextAt(page, taxon, part, isoOf(dayAt(now, -now.getTimezoneOffset()))), answers, name };
   };
 }
