@@ -1,10 +1,12 @@
 /** Marks on the map, and the words for places and days. */
 import './guide';
 import * as fc from 'fast-check';
+import type { PageRecord, Sighting } from '@pause/core';
 import { metresBetween } from '@pause/core/shape';
 import { simulatedWalker } from '../src/features/outdoors/files';
+import { warningsOf } from '../src/features/outdoors/Warned';
 import { spread } from '../src/features/outdoors/spread';
-import { kitReason, pickingWords, siteWords, whyWords } from '../src/features/outdoors/words';
+import { kitReason, mayWords, pickingWords, siteWords, whyWords } from '../src/features/outdoors/words';
 import { lookAgain, lookAhead, stopLooking, takeGuide, type LookAgain } from '../src/season/look';
 import { guide } from '../src/evaluate/guide';
 import { dayOf } from '@pause/core/day';
@@ -23,6 +25,12 @@ test('marks are pushed apart until each can be tapped, no further than needed, a
   expect(spread([[100, 100], [250, 200]], 48, [350, 300])).toEqual([[100, 100], [250, 200]]);
 });
 
+test('whether one may pick, in two words', () => {
+  const may = (picking: unknown) => mayWords({ picking } as never, '2026-09-14');
+  expect([undefined, { may: 'yes' }, { may: 'no' }, { may: 'ask' }, { may: 'permit' }, { may: 'permit', permitUntil: '2026-09-14' }, { may: 'permit', permitUntil: '2026-09-13' }].map(may))
+    .toEqual(['Ask first', 'Yes', 'No', 'Ask first', 'Needs a permit', 'With a permit', 'Permit ended']);
+});
+
 test('where, why and what may be, as people say it', () => {
   expect(siteWords({ elevation: 1480, aspect: 'n', shade: 'open' })).toBe('1,480\u00A0m · north slope');
   expect(siteWords({})).toBe('');
@@ -30,7 +38,7 @@ test('where, why and what may be, as people say it', () => {
   expect(whyWords({ place: -10, records: 1, year: 4, metres: -300, warmer })).toBe('10 days earlier than on open ground in the valley: 300\u00A0m lower, faces the sun, shaded; this year 4 days late.');
   expect(whyWords({ place: 1, records: -2, year: 0, metres: 20, warmer })).toBe('');
   expect(pickingWords({ code: 'permit-ended', on: '2026-08-31' })).toMatch(/^The permit ended on .*2026\.$/);
-  expect(pickingWords({ code: 'allowance', allowance: { part: 'fruiting-body', may: 'yes', perDay: { amount: 1, unit: 'litre' } } })).toBe('Fruiting body: yes, up to 1 litre a day.');
+  expect(pickingWords({ code: 'allowance', allowance: { part: 'fruiting-body', may: 'yes', perDay: { amount: 1, unit: 'litre' } } })).toBe('Fruiting body: yes, up to 1\u00A0litre a day.');
   expect(kitReason({ code: 'checks', taxa: ['boletus-edulis'] })).toBe('for checking penny bun');
 });
 
@@ -99,5 +107,23 @@ describe('looking ahead', () => {
     expect(easy.days.length).toBeLessThanOrEqual(careful.days.length);
     expect(careful.days.every((day) => day > question.today)).toBe(true);
     expect(lookAgain(question, [['nowhere']], 0.1)).toEqual([{ days: [], missed: [] }]);
+  });
+});
+
+describe('what a group is told of dangerous ones', () => {
+  const said = (id: string, by: string, at: string, more: object = {}) => ({ id, by, at, on: at.slice(0, 10), what: 'suspected', taxon: 'atropa-bella-donna', ...more }) as unknown as Sighting;
+  const page = (sightings: Sighting[], more: object = {}) => ({ id: 'page-spring', kind: 'place', group: 'demo-group', startedAt: '2026-01-01T00:00:00.000Z', told: [], sightings, ...more }) as unknown as PageRecord;
+  const now = new Date('2026-09-14T09:00:00.000Z');
+  const warned = (sightings: Sighting[], read: string[] = [], more: object = {}) => warningsOf([page(sightings, more)], 'mirel', now, read, guide).map(({ sighting }) => sighting.id);
+
+  test('is the last word of somebody else, of the last fortnight, until it is read or taken back', () => {
+    const [old, early, late] = [said('old', 'tarn', '2026-08-30T09:00:00.000Z'), said('early', 'tarn', '2026-09-08T09:00:00.000Z'), said('late', 'oda', '2026-09-12T09:00:00.000Z', { what: 'seen' })];
+    expect(warned([early, late])).toEqual(['late']);
+    expect(warned([old])).toEqual([]);
+    expect(warned([said('own', 'mirel', '2026-09-12T09:00:00.000Z')])).toEqual([]);
+    expect(warned([early, late], ['late'])).toEqual([]);
+    expect(warned([early, said('gone', 'oda', '2026-09-13T09:00:00.000Z', { what: 'nothing' })])).toEqual([]);
+    expect(warned([said('harmless', 'tarn', '2026-09-12T09:00:00.000Z', { taxon: 'vaccinium-myrtillus' })])).toEqual([]);
+    expect(warned([early], [], { group: undefined })).toEqual([]);
   });
 });

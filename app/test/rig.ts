@@ -3,7 +3,7 @@ import { applyToPage } from '@pause/core/notebook';
 import { inPlace, type Evaluator } from '../src/evaluate/client';
 import { guide } from '../src/evaluate/guide';
 import { Away, Refused, type Api, type Group } from '../src/store/api';
-import { inOrder, NotKept, type Device, type Refusal } from '../src/store/device';
+import { inOrder, NotKept, type Device, type DeviceFile, type Refusal } from '../src/store/device';
 import type { Album, Picture } from '../src/store/pictures';
 import type { Person } from '../src/store/slices';
 import { makeStore } from '../src/store/store';
@@ -83,7 +83,7 @@ export function rig(evaluator: Evaluator = inPlace) {
   };
   const kept = new Map<string, Entry>();
   const records = new Map<string, FindRecord>();
-  const own: { person?: Person; taken: number; weather?: unknown; last?: Stamp; refused: Refusal[] } = { taken: 0, refused: [] };
+  const own: { person?: Person; taken: number; files: Partial<Record<DeviceFile, unknown>>; last?: Stamp; refused: Refusal[] } = { taken: 0, refused: [], files: {} };
   const storage = { full: false };
   const keyOf = (entry: Entry) => entry.body.id + entry.kind;
   const pages = new Map<string, PageRecord>();
@@ -127,8 +127,8 @@ export function rig(evaluator: Evaluator = inPlace) {
     list: () => Promise.resolve([...records.values()].map(summaryOf)),
     pages: () => Promise.resolve([...pages.values()]),
     page: (id) => Promise.resolve(pages.get(id)),
-    keepWeather: (weather) => { own.weather = weather; return Promise.resolve(); },
-    weather: () => Promise.resolve(own.weather),
+    keepFile: (name, content) => { own.files[name] = content; return Promise.resolve(); },
+    file: (name) => Promise.resolve(own.files[name]),
     keepPerson: (person) => { own.person = person; return Promise.resolve(); },
     person: () => Promise.resolve(own.person),
     adopt: (from, to) => {

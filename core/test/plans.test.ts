@@ -168,7 +168,7 @@ describe('what is known of a place', () => {
       for (const habitat of Habitat.options) {
         const answer = groundAnswer(kingdom, [habitat]);
         if (!answer) continue;
-        const character = guide.character(answer.character as CharacterId)!;
+        const character = guide.character(answer.character)!;
         expect(character.character).toMatchObject({ kingdom, organ: 'place' });
         for (const state of answer.states) expect(character.stateBit.has(state)).toBe(true);
       }

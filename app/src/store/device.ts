@@ -17,6 +17,9 @@ export interface Heard {
   readonly entries: readonly { readonly entry: Entry; readonly seq: number; readonly number?: number | undefined }[];
 }
 
+/** Weather of a station near by and a map, as they were loaded here; and which of the group's warnings were read. */
+export type DeviceFile = 'weather' | 'map' | 'warned';
+
 /**
  * What this device keeps of the notebook, so that it is whole without a connection. The store is only the working
  * copy: an entry is here before the screen says so.
@@ -41,9 +44,9 @@ export interface Device {
   /** Every page that is no find. */
   pages(): Promise<readonly PageRecord[]>;
   page(id: string): Promise<PageRecord | undefined>;
-  /** Weather of a station near this person's places, as it was loaded here; nothing of it goes to the server. Rejects where the device does not take it. */
-  keepWeather(weather: unknown): Promise<void>;
-  weather(): Promise<unknown>;
+  /** Something of this device's own, of which nothing goes to the server; `undefined` forgets it. Rejects where the device does not take it. */
+  keepFile(name: DeviceFile, content: unknown): Promise<void>;
+  file(name: DeviceFile): Promise<unknown>;
   keepPerson(person: Person): Promise<void>;
   person(): Promise<Person | undefined>;
   /** What was told here without an account becomes the account's own. */
@@ -85,8 +88,8 @@ const nothingKept: Device = {
   list: () => Promise.resolve([]),
   pages: () => Promise.resolve([]),
   page: () => Promise.resolve(undefined),
-  keepWeather: () => Promise.reject(new NotKept('refused')),
-  weather: () => Promise.resolve(undefined),
+  keepFile: () => Promise.reject(new NotKept('refused')),
+  file: () => Promise.resolve(undefined),
   keepPerson: () => Promise.resolve(),
   person: () => Promise.resolve(undefined),
   adopt: () => Promise.resolve(),

@@ -174,8 +174,8 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     list: async () => (await quietly((all) => all.lines.toArray()) ?? []).flatMap((line) => FindSummary.safeParse(line).data ?? []),
     pages: async () => (await quietly((all) => all.pages.toArray()) ?? []).flatMap((page) => PageRecord.safeParse(page).data ?? []),
     page: async (id) => PageRecord.safeParse(await quietly((all) => all.pages.get(id))).data,
-    keepWeather: async (weather) => { await surely((all) => (weather === undefined ? all.own.delete('weather') : all.own.put({ key: 'weather', value: weather }).then(() => undefined))); },
-    weather: async () => quietly((all) => own(all, 'weather')),
+    keepFile: async (name, content) => { await surely((all) => (content === undefined ? all.own.delete(name) : all.own.put({ key: name, value: content }).then(() => undefined))); },
+    file: async (name) => quietly((all) => own(all, name)),
     keepPerson: async (person) => { await quietly((all) => all.own.put({ key: 'person', value: person })); },
     person: async () => Person.safeParse(await quietly((all) => own(all, 'person'))).data,
     adopt: async (from, to) => {

@@ -24,7 +24,7 @@ const MOST_PLACES = 500;
 const MOST_POSITIONS = 2000;
 const MOST_TOLD = 5;
 
-interface Feature {
+export interface Feature {
   readonly properties?: Readonly<Record<string, unknown>> | null;
   readonly geometry?: { readonly type?: unknown; readonly coordinates?: unknown; readonly geometries?: unknown } | null;
 }
@@ -57,7 +57,8 @@ function fromGpx(text: string): readonly Feature[] | { readonly problems: readon
 }
 
 const WGS84 = /CRS84|EPSG::?4326/;
-function fromGeoJson(text: string): readonly Feature[] | { readonly problems: readonly FileProblem[] } {
+/** The features of a file in GeoJSON, or what is wrong with it as a whole. */
+export function fromGeoJson(text: string): readonly Feature[] | { readonly problems: readonly FileProblem[] } {
   let said: unknown;
   try {
     said = JSON.parse(text);
@@ -112,7 +113,7 @@ function taken(features: readonly Feature[], near: readonly [number, number] | u
   return { places, remarks };
 }
 
-function textOf(value: unknown, most: number): string | undefined {
+export function textOf(value: unknown, most: number): string | undefined {
   const text = typeof value === 'string' || typeof value === 'number' ? String(value).trim().slice(0, most) : '';
   return text === '' ? undefined : text;
 }
@@ -131,7 +132,8 @@ function simplified({ type, coordinates, geometries }: NonNullable<Feature['geom
   return list.filter((part) => !(single === 'LineString' && Array.isArray(part) && part.length < 2)).map((part) => ({ type: single, coordinates: part }));
 }
 
-function latitudeTooFar(coordinates: unknown): number | undefined {
+/** The first number that stands for a latitude and is none. */
+export function latitudeTooFar(coordinates: unknown): number | undefined {
   if (!Array.isArray(coordinates)) return undefined;
   const list = coordinates as unknown[];
   if (typeof list[0] === 'number') return typeof list[1] === 'number' && Math.abs(list[1]) > 90 ? list[1] : undefined;

@@ -37,7 +37,9 @@ async function loadPage(db: Db, guide: CompiledGuide, kind: 'place' | 'eater' | 
   let told = 0;
   const entry = (entryKind: Entry['kind'], body: object): Entry => {
     told += 1;
-    const at = new Date(SEASON_START + told * 1000).toISOString();
+    // What was seen in the season is told in the evening; the rest on its first morning.
+    const evening = 'on' in body ? Date.parse(`${String(body.on)}T17:00:00.000Z`) : 0;
+    const at = new Date(Math.max(SEASON_START, evening) + told * 1000).toISOString();
     const parsed = parseEntry({ page: id, kind: entryKind, stamp: stampOf({ ms: Date.parse(at), count: 0, device: keeper }), body: { at, by: keeper, ...body } });
     if ('problems' in parsed) throw new Error(`demo page ${id}: ${JSON.stringify(parsed.problems)}`);
     return parsed.entry;

@@ -65,7 +65,7 @@ export const DEMO_PLACES: readonly DemoPlace[] = [
   {
     id: 'demo-place-alders', keeper: 'tam', shared: 'without-place',
     fields: { name: 'River alders below the weir', shape: point(12.179, 46.5035), elevation: 565, aspect: 'flat', shade: 'half', moisture: 'wet', soil: ['rich'], habitat: ['bank'], spoils: ['flood'], hazards: ['ditch', 'stream'], picking: { may: 'yes' } },
-    seen: [...years('filipendula-ulmaria', 'flowering', '2025-07-10', '2026-07-04'), ...years('symphytum-officinale', 'flowering', '2025-06-01'), ['2026-07-04', 'cicuta-virosa', 'suspected']],
+    seen: [...years('filipendula-ulmaria', 'flowering', '2025-07-10', '2026-07-04'), ...years('symphytum-officinale', 'flowering', '2025-06-01'), ['2026-07-04', 'cicuta-virosa', 'suspected'], ['2026-09-12', 'cicuta-virosa', 'suspected']],
   },
   {
     id: 'demo-place-hut', keeper: 'mirel', shared: 'with-place',

@@ -54,7 +54,7 @@ function usePlan(question: Question, places: readonly Place[]) {
 function Risks({ chosen, onChoose }: { readonly chosen: number | undefined; readonly onChoose: (risk: number) => void }) {
   return (
     <ChipRow label="How often its good days may be missed">
-      {RISKS.map((one) => <Chip key={one} label={`${Math.round(one * 20)} ${one === 0.05 ? 'time' : 'times'}`} chosen={chosen === one} onPress={() => onChoose(one)} />)}
+      {RISKS.map((one) => <Chip key={one} label={`${Math.round(one * 20)} in 20`} chosen={chosen === one} onPress={() => onChoose(one)} />)}
     </ChipRow>
   );
 }
@@ -84,7 +84,7 @@ export function LookAgain({ place, places, question }: { readonly place: Place; 
   };
   return (
     <View style={styles.block}>
-      <SmallStrong>Days to look again, so that of twenty times its good days are missed</SmallStrong>
+      <SmallStrong>Days to look again: in how many years of twenty may the good days be missed?</SmallStrong>
       <Risks chosen={risk} onChoose={(one) => ask(one, joined)} />
       {near.length > 0 ? <ChipRow label="Whether one walk joins what is near"><Chip kind="checkbox" label={`In one walk with ${namesOf(near)}`} chosen={joined} onPress={() => ask(risk ?? 0.1, !joined)} /></ChipRow> : null}
       {visits ? (
@@ -105,7 +105,7 @@ export function AllLookAgain({ places, question }: { readonly places: readonly P
   return (
     <View style={styles.block}>
       <Heading>When to look again</Heading>
-      <Body>Of what ripens, the good days may be missed, of twenty times,</Body>
+      <Body>In how many years of twenty may the good days of what ripens be missed?</Body>
       <Risks chosen={risk} onChoose={(one) => choose(one, joinedByWalks(places.map(({ id, fields: { shape } }) => ({ id, shape }))))} />
       {visits && shown ? (
         <>
@@ -135,7 +135,7 @@ export function AllLookAgain({ places, question }: { readonly places: readonly P
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
+  block: { gap: space.s, marginTop: space.s },
   visit: { flexDirection: 'row', gap: space.m, paddingVertical: space.m },
   day: { width: 128 },
   grow: { flex: 1 },

@@ -5,9 +5,11 @@ import { isoOf } from '@pause/core/day';
 import { useAct, useApp } from '../../store/store';
 import { memberName } from '../../words/people';
 import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
+import { Allowances } from './Allowances';
+import { DrawShape } from './DrawShape';
 import { isDay, Line } from './Line';
-import { useDay, type Place } from './usePlaces';
-import { ASPECT, HABITAT, HAZARD, MOISTURE, PICKING, SHADE, SOIL, SPOIL } from './words';
+import { useDay, usePlaces, type Place } from './usePlaces';
+import { ASPECT, HABITAT, HAZARD, MOISTURE, PICKING, SHADE, shapeWords, SOIL, SPOIL } from './words';
 
 type Fields = FieldsOf<'place'>;
 type Tell = (told: { readonly [F in keyof Fields]?: Fields[F] | null }) => void;
@@ -40,6 +42,7 @@ function Edit({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
   return (
     <View style={styles.column}>
       <Line label="Name" value={fields.name ?? ''} most={120} onTell={(name) => { if (name !== '') tell({ name }); }} hint={names.length > 0 ? `Before: ${names.slice(0, 3).join(', ')}` : undefined} />
+      <Where place={place} tell={tell} />
       <Height elevation={fields.elevation} onTell={(elevation) => tell({ elevation })} />
       <One label="It faces" words={ASPECT} chosen={fields.aspect} onTell={(aspect) => tell({ aspect })} />
       <One label="Light" words={SHADE} chosen={fields.shade} onTell={(shade) => tell({ shade })} />
@@ -50,7 +53,7 @@ function Edit({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
       <Many label="What could hurt you?" none="Nothing" words={HAZARD} chosen={fields.hazards} onTell={(hazards) => tell({ hazards })} />
       <One label="May one pick here?" words={PICKING} chosen={fields.picking?.may} onTell={(may) => tell({ picking: may === null ? null : { ...fields.picking, may } })} />
       {fields.picking?.may === 'permit' ? <Until until={fields.picking.permitUntil} onTell={(permitUntil) => { if (fields.picking) tell({ picking: { may: 'permit', ...(fields.picking.permitName ? { permitName: fields.picking.permitName } : {}), ...(permitUntil ? { permitUntil } : {}) } }); }} /> : null}
-      <PerDay place={place} tell={tell} />
+      <Allowances place={place} tell={tell} />
       <Line label="Whose is it?" value={fields.owner ?? ''} most={120} onTell={(owner) => tell({ owner: owner === '' ? null : owner })} />
       <Source place={place} tell={tell} />
       <Line label="Sown, moved or cut there before" value={fields.history ?? ''} most={2000} onTell={(history) => tell({ history: history === '' ? null : history })} />
@@ -93,34 +96,29 @@ function Many<T extends string>({ label, words, chosen, none, onTell }: { readon
   );
 }
 
+/** Where it is on the map, drawn anew. */
+function Where({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+  const { places } = usePlaces();
+  const [drawing, setDrawing] = useState(false);
+  const { shape } = place.fields;
+  return (
+    <View style={styles.field}>
+      <SmallStrong>Where it is</SmallStrong>
+      {drawing ? <DrawShape shape={shape} places={places} onDone={(drawn) => { tell({ shape: drawn }); setDrawing(false); }} onAway={() => setDrawing(false)} /> : (
+        <View style={styles.ways}>
+          <Button label={shape ? 'Draw it anew' : 'Draw it on the map'} tone="outline" onPress={() => setDrawing(true)} />
+          <Small>{shape ? shapeWords(shape) : 'Nobody drew it yet.'}</Small>
+        </View>
+      )}
+    </View>
+  );
+}
+
 function Height({ elevation, onTell }: { readonly elevation: number | undefined; readonly onTell: (metres: number | null) => void }) {
   const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
   const number = Number(text.replace(',', '.'));
   const wrong = text.trim() !== '' && !(number >= -500 && number <= 9000);
   return <Field label="Metres above the sea" inputMode="decimal" value={text} onChangeText={setText} {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})} onBlur={() => { if (!wrong) onTell(text.trim() === '' ? null : number); }} />;
-}
-
-const UNITS = { g: 'grams', litre: 'litres', piece: 'pieces', handful: 'handfuls' } as const;
-type Unit = keyof typeof UNITS;
-/** The most that one person may take in a day, of anything; what is said of single taxa stays. */
-function PerDay({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
-  const all = place.fields.allowances ?? [];
-  const general = all.find(({ taxon, part }) => taxon === undefined && part === undefined);
-  const [text, setText] = useState(general?.perDay ? String(general.perDay.amount) : '');
-  const [unit, setUnit] = useState<Unit>(general?.perDay?.unit ?? 'g');
-  const amount = Number(text.replace(',', '.'));
-  const wrong = text.trim() !== '' && !(amount > 0 && amount <= 1e6);
-  const say = (of: Unit) => {
-    const rest = all.filter((one) => one !== general);
-    const now = text.trim() === '' ? rest : [...rest, { may: 'yes' as const, perDay: { amount, unit: of } }];
-    tell({ allowances: now.length > 0 ? now : null });
-  };
-  return (
-    <View style={styles.field}>
-      <Field label="The most that one person may take in a day" inputMode="decimal" value={text} onChangeText={setText} placeholder="As much as you like" {...(wrong ? { wrong: 'an amount above nothing' } : {})} onBlur={() => { if (!wrong && text !== (general?.perDay ? String(general.perDay.amount) : '')) say(unit); }} />
-      <ChipRow label="Measured in">{(Object.keys(UNITS) as Unit[]).map((one) => <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => { setUnit(one); if (!wrong && text.trim() !== '') say(one); }} />)}</ChipRow>
-    </View>
-  );
 }
 
 function Until({ until, onTell }: { readonly until: string | undefined; readonly onTell: (day: string | undefined) => void }) {
@@ -138,4 +136,5 @@ const styles = StyleSheet.create({
   column: { gap: space.l, marginTop: space.m },
   field: { gap: space.xs },
   start: { alignSelf: 'flex-start' },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
 });

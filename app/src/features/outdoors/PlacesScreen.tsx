@@ -2,23 +2,25 @@ import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { isoOf } from '@pause/core/day';
+import type { Geometry } from '@pause/core/page';
 import { dangerousAt } from '@pause/core/plans';
 import { guide } from '../../evaluate/guide';
 import { useAct, useApp } from '../../store/store';
 import { commonName } from '../../words/names';
 import { few } from '../../words/reasons';
 import { Body, Button, Chip, ChipRow, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
-import { MapView, useDemoMap } from './MapView';
+import { DrawShape } from './DrawShape';
+import { MapView } from './MapView';
+import { forgetMap, loadMap, useMap, type ShownMap } from './map';
 import { loadPlaces, savePlaces, whereIStand } from './files';
 import { useDay, usePlaces, type Place } from './usePlaces';
-import { PICKING, siteWords } from './words';
+import { mayWords, shapeWords, siteWords } from './words';
 
 /** All places, as a list and on the map. */
 export function PlacesScreen() {
   const { ready, places } = usePlaces();
   const wide = useWide();
-  const demo = useApp((state) => state.me.person?.demo === true);
-  const map = useDemoMap(demo);
+  const map = useMap();
   const [chosen, setChosen] = useState<string | undefined>();
   const [adding, setAdding] = useState(false);
   if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
@@ -29,8 +31,8 @@ export function PlacesScreen() {
       {places.length === 0 ? <Notice title="No place yet" text="A patch you know, a hedge, a wood: put it down with what you saw there. Nobody else learns where it is unless you choose so." /> : null}
       <View style={wide ? styles.columns : styles.column}>
         <View style={[wide && styles.grow]}>
-          <MapView places={places} data={map} chosen={chosen} onChoose={setChosen} height={wide ? 430 : 300} />
-          {one ? <Small style={styles.below}>{places.indexOf(one) + 1}: {one.name}{siteWords(one.fields) ? `, ${siteWords(one.fields)}` : ''}</Small> : map ? <Small soft style={styles.below}>The Ostrel valley, made up for the demo. Lines every 100 metres.</Small> : null}
+          <MapView places={places} data={map.data} chosen={chosen} onChoose={setChosen} height={wide ? 430 : 300} />
+          {one ? <Small style={styles.below}>{places.indexOf(one) + 1}: {one.name}{siteWords(one.fields) ? `, ${siteWords(one.fields)}` : ''}</Small> : map.data && !map.own ? <Small soft style={styles.below}>The Ostrel valley, made up for the demo. Lines every 100 metres.</Small> : null}
         </View>
         <View style={wide ? styles.grow : undefined}>
           <View role="list" aria-label="Places">
@@ -39,8 +41,8 @@ export function PlacesScreen() {
           </View>
         </View>
       </View>
-      {adding ? <NewPlace onDone={() => setAdding(false)} /> : <Button label="Put down a place" style={styles.start} onPress={() => setAdding(true)} />}
-      <Files places={places} />
+      {adding ? <NewPlace places={places} onDone={() => setAdding(false)} /> : <Button label="Put down a place" style={styles.start} onPress={() => setAdding(true)} />}
+      <Files places={places} map={map} />
     </Screen>
   );
 }
@@ -48,7 +50,7 @@ export function PlacesScreen() {
 function PlaceLine({ place, number, chosen }: { readonly place: Place; readonly number: number; readonly chosen: boolean }) {
   const group = useApp(({ me: { person } }) => person?.groups.find(({ id }) => id === place.page.group)?.name);
   const dangers = dangerousAt(place.page.sightings, guide);
-  const { picking } = place.fields;
+  const today = isoOf(useDay());
   return (
     <View role="listitem">
       <Link href={{ pathname: '/place/[id]', params: { id: place.id } }} asChild>
@@ -57,7 +59,7 @@ function PlaceLine({ place, number, chosen }: { readonly place: Place; readonly 
           <View style={styles.grow}>
             <View style={styles.first}>
               {chosen ? <Strong style={styles.chosen}>{place.name}</Strong> : <Strong style={styles.grow}>{place.name}</Strong>}
-              {place.withheld ? null : <SmallStrong>{picking ? PICKING[picking.may] : 'Ask first'}</SmallStrong>}
+              {place.withheld ? null : <SmallStrong>{mayWords(place.fields, today)}</SmallStrong>}
             </View>
             <Small soft>{[siteWords(place.fields), group ?? 'yours alone'].filter(Boolean).join(' · ')}</Small>
             {dangers.length > 0 ? <SmallStrong>Dangerous here: {few(dangers.map(commonName))}</SmallStrong> : null}
@@ -69,18 +71,19 @@ function PlaceLine({ place, number, chosen }: { readonly place: Place; readonly 
   );
 }
 
-function NewPlace({ onDone }: { readonly onDone: () => void }) {
+function NewPlace({ places, onDone }: { readonly places: readonly Place[]; readonly onDone: () => void }) {
   const act = useAct();
   const router = useRouter();
   const groups = useApp((state) => state.me.person?.groups ?? []);
   const demo = useApp((state) => state.me.person?.demo === true);
   const [name, setName] = useState('');
   const [group, setGroup] = useState<string | undefined>();
-  const [here, setHere] = useState<readonly [number, number] | undefined>();
+  const [shape, setShape] = useState<Geometry | undefined>();
+  const [drawing, setDrawing] = useState(false);
   const [said, setSaid] = useState<string | undefined>();
   const called = name.trim();
   const begin = () => void import('../../store/outside').then(({ beginPage }) => act(beginPage('place', {
-    name: called, ...(here ? { shape: { type: 'Point', coordinates: [here[0], here[1]] } } : {}), ...(group ? { exactFor: 'group' } : {}),
+    name: called, ...(shape ? { shape } : {}), ...(group ? { exactFor: 'group' } : {}),
   }, group))).then((id) => {
     if (id === undefined) return;
     onDone();
@@ -89,32 +92,37 @@ function NewPlace({ onDone }: { readonly onDone: () => void }) {
   return (
     <View style={styles.block}>
       <Heading>A new place</Heading>
-      <Field label="What you call it" value={name} onChangeText={setName} maxLength={120} />
-      <View style={styles.ways}>
-        <Button label={here ? 'Here, once more' : 'It is where I stand'} tone="outline" onPress={() => void whereIStand(demo).then((found) => { if (typeof found === 'string') setSaid(found); else { setSaid(undefined); setHere(found); } })} />
-        {here ? <Small>{here[1].toFixed(4)}, {here[0].toFixed(4)}</Small> : null}
-      </View>
-      {demo ? <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small> : null}
-      {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
-      {groups.length > 0 ? (
+      <View style={styles.form}><Field label="What you call it" value={name} onChangeText={setName} maxLength={120} /></View>
+      {drawing ? <DrawShape shape={shape} places={places} onDone={(drawn) => { setShape(drawn); setDrawing(false); }} onAway={() => setDrawing(false)} /> : (
         <>
-          <SmallStrong>Who knows of it?</SmallStrong>
-          <ChipRow label="Who knows of it?">
-            <Chip label="Only me" chosen={group === undefined} onPress={() => setGroup(undefined)} />
-            {groups.map((one) => <Chip key={one.id} label={`All of ${one.name}`} chosen={group === one.id} onPress={() => setGroup(one.id)} />)}
-          </ChipRow>
+          <View style={styles.ways}>
+            <Button label="It is where I stand" tone="outline" onPress={() => void whereIStand(demo).then((found) => { if (typeof found === 'string') setSaid(found); else { setSaid(undefined); setShape({ type: 'Point', coordinates: [...found] }); } })} />
+            <Button label={shape ? 'Change it on the map' : 'Draw it on the map'} tone="outline" onPress={() => setDrawing(true)} />
+            {shape ? <Small>{shapeWords(shape)}</Small> : null}
+          </View>
+          {demo ? <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small> : null}
+          {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
+          {groups.length > 0 ? (
+            <>
+              <SmallStrong>Who knows of it?</SmallStrong>
+              <ChipRow label="Who knows of it?">
+                <Chip label="Only me" chosen={group === undefined} onPress={() => setGroup(undefined)} />
+                {groups.map((one) => <Chip key={one.id} label={`All of ${one.name}`} chosen={group === one.id} onPress={() => setGroup(one.id)} />)}
+              </ChipRow>
+            </>
+          ) : null}
+          <View style={styles.ways}>
+            <Button label="Put it down" disabled={called === ''} onPress={begin} />
+            <Button label="Not now" tone="plain" onPress={onDone} />
+          </View>
         </>
-      ) : null}
-      <View style={styles.ways}>
-        <Button label="Put it down" disabled={called === ''} onPress={begin} />
-        <Button label="Not now" tone="plain" onPress={onDone} />
-      </View>
+      )}
     </View>
   );
 }
 
 /** Places from other programs, and for them. */
-function Files({ places }: { readonly places: readonly Place[] }) {
+function Files({ places, map }: { readonly places: readonly Place[]; readonly map: ShownMap }) {
   const act = useAct();
   const today = useDay();
   const [said, setSaid] = useState<readonly string[]>([]);
@@ -127,6 +135,11 @@ function Files({ places }: { readonly places: readonly Place[] }) {
         <Button label="Load a file" tone="outline" onPress={() => void act(loadPlaces(own)).then(setSaid)} />
         <Button label="Save as GPX" tone="outline" disabled={own.length === 0} onPress={() => void savePlaces('gpx', own, isoOf(today))} />
         <Button label="Save as GeoJSON" tone="outline" disabled={own.length === 0} onPress={() => void savePlaces('geojson', own, isoOf(today))} />
+      </View>
+      <Body soft>A map of your own (GeoJSON: woods, waters, paths, contours) is drawn behind them, and stays on this device.</Body>
+      <View style={styles.ways}>
+        <Button label="Load a map" tone="outline" onPress={() => void act(loadMap()).then((lines) => { setSaid(lines); map.again(); })} />
+        {map.own ? <Button label="Forget the map" tone="plain" onPress={() => void act(forgetMap()).then(() => { setSaid([]); map.again(); })} /> : null}
       </View>
       {said.map((line) => <SmallStrong key={line} role="alert">{line}</SmallStrong>)}
     </View>
@@ -143,6 +156,7 @@ const styles = StyleSheet.create({
   first: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
   chosen: { flex: 1, textDecorationLine: 'underline' },
   start: { alignSelf: 'flex-start' },
+  form: { maxWidth: 560 },
   block: { gap: space.s, marginTop: space.m },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
 });

@@ -1,30 +1,27 @@
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, StageId } from '@pause/core';
 import { isoOf } from '@pause/core/day';
 import { taxaSeenAt } from '@pause/core/season';
 import { guide } from '../../evaluate/guide';
 import { useAct } from '../../store/store';
-import { CommonName, GRADE, stageName } from '../../words/names';
-import { Button, Chip, ChipRow, Heading, Input, Rule, Small, SmallStrong, space, Strong, TARGET } from '../../ui';
-import { searchTaxa } from '../new-find/search';
+import { CommonName, stageName } from '../../words/names';
+import { Button, Chip, ChipRow, Heading, Input, Small, space } from '../../ui';
+import { ChooseTaxon } from './ChooseTaxon';
 import { seenPlace, useDay, type Place } from './usePlaces';
 
-const MOST = 6;
 type What = 'seen' | 'nothing' | 'suspected';
 
 /** Something seen, looked for in vain, or suspected: no check is needed for that. */
 export function Sight({ place, onDone }: { readonly place: Place; readonly onDone: () => void }) {
   const act = useAct();
   const today = useDay();
-  const [text, setText] = useState('');
   const [taxon, setTaxon] = useState<CompiledTaxon | undefined>();
   const [what, setWhat] = useState<What>('seen');
   const [stages, setStages] = useState<readonly StageId[]>([]);
   const [note, setNote] = useState('');
   const [worth, setWorth] = useState(false);
   const before = [...taxaSeenAt(seenPlace(place))].flatMap((id) => guide.taxon(id) ?? []);
-  const matches = text.trim() === '' ? before : searchTaxa(guide, text, undefined).slice(0, MOST).map((match) => match.taxon);
   const said = note.trim();
   const tell = () => {
     if (!taxon) return;
@@ -36,18 +33,7 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
     return (
       <View style={styles.block}>
         <Heading>What do you see?</Heading>
-        <Input aria-label="Name of what you see" value={text} onChangeText={setText} placeholder="A name; what was seen here stands below" autoCapitalize="none" autoCorrect={false} />
-        <View role="list" aria-label="Which one">
-          {matches.map((one) => (
-            <View key={one.id} role="listitem">
-              <Pressable role="button" onPress={() => { setTaxon(one); setWhat(one.grade === 'none' ? 'seen' : 'suspected'); }} style={styles.line}>
-                <Strong style={styles.grow}>{CommonName(one.id)}</Strong>
-                {one.grade === 'none' ? null : <SmallStrong>{GRADE[one.grade]}</SmallStrong>}
-              </Pressable>
-              <Rule />
-            </View>
-          ))}
-        </View>
+        <ChooseTaxon label="Name of what you see" placeholder="A name; what was seen here stands below" first={before} onChoose={(one) => { setTaxon(one); setWhat(one.grade === 'none' ? 'seen' : 'suspected'); }} />
       </View>
     );
   }
@@ -77,7 +63,5 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
 
 const styles = StyleSheet.create({
   block: { gap: space.s },
-  line: { minHeight: TARGET, flexDirection: 'row', alignItems: 'center', gap: space.m },
-  grow: { flex: 1 },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
 });

@@ -35,7 +35,7 @@ export function atPlace(id: string, kingdom: Kingdom, taxon: TaxonId | undefined
     const now = new Date(clock() + (state.me.person?.offsetMs ?? 0));
     const { name, habitat } = standing(page, 'place');
     const ground = groundAnswer(kingdom, habitat);
-    const answers = ground && guide.character(ground.character as CharacterId) ? [{ character: ground.character as CharacterId, value: { kind: 'states', states: ground.states as StateId[] } as const }] : [];
+    const answers = ground && guide.character(ground.character) ? [{ character: ground.character as CharacterId, value: { kind: 'states', states: ground.states as StateId[] } as const }] : [];
     return { context: contextAt(page, taxon, part, isoOf(dayAt(now, -now.getTimezoneOffset()))), answers, name };
   };
 }

@@ -13,7 +13,7 @@ const numbers = z.array(z.number());
 const Kept = z.object({ elevation: z.number(), from: z.number().int(), least: numbers, most: numbers, rain: numbers });
 const MOST_BYTES = 5_000_000;
 
-const kept = (): Thunk<Promise<WeatherSeries | undefined>> => async (_, __, { device }) => Kept.safeParse(await device.weather()).data;
+const kept = (): Thunk<Promise<WeatherSeries | undefined>> => async (_, __, { device }) => Kept.safeParse(await device.file('weather')).data;
 
 /** What was loaded here, and a way to look again after loading; `undefined` while nobody knows yet, `null` where there is none. */
 export function useWeather(): { readonly weather: WeatherSeries | null | undefined; readonly again: () => void } {
@@ -39,7 +39,7 @@ export function loadWeather(): Thunk<Promise<readonly string[]>> {
     const { series, filled } = parsed;
     if (yearsOf(series).length === 0) return ['date: at least one whole year, from 1 January to 31 December. Nothing was taken of it.'];
     try {
-      await device.keepWeather(series);
+      await device.keepFile('weather', series);
     } catch (error) {
       return [error instanceof Error ? error.message : String(error)];
     }
@@ -50,4 +50,4 @@ export function loadWeather(): Thunk<Promise<readonly string[]>> {
 }
 
 /** Back to the made-up stand-in. */
-export const forgetWeather = (): Thunk<Promise<void>> => async (_, __, { device }) => { await device.keepWeather(undefined); };
+export const forgetWeather = (): Thunk<Promise<void>> => async (_, __, { device }) => { await device.keepFile('weather', undefined); };

@@ -1,5 +1,7 @@
 import type { FieldsOf } from '@pause/core';
 import { isoOf, type Day } from '@pause/core/day';
+import type { Geometry, GeoPosition } from '@pause/core/page';
+import { areaOf, lengthOf } from '@pause/core/shape';
 import type { KitReason, PickingReason } from '@pause/core/plans';
 import type { When, Why } from '@pause/core/season';
 import { CommonName, commonName, upper } from '../../words/names';
@@ -32,6 +34,30 @@ export function siteWords({ elevation, aspect, shade }: Partial<Fields>): string
   return [elevation === undefined ? undefined : metres(elevation), aspect === undefined || aspect === 'flat' ? undefined : `${ASPECT[aspect].toLowerCase()} slope`, shade === undefined || shade === 'open' ? undefined : SHADE[shade].toLowerCase()].filter(Boolean).join(' · ');
 }
 
+const UNIT = { g: ['g', 'g'], litre: ['litre', 'litres'], piece: ['piece', 'pieces'], handful: ['handful', 'handfuls'] } as const;
+const amountWords = ({ amount, unit }: { readonly amount: number; readonly unit: keyof typeof UNIT }) => `${amount}\u00A0${UNIT[unit][amount === 1 ? 0 : 1]}`;
+
+/** Whether one may pick at a place, in two words. @param today a day like 2026-09-14 */
+export function mayWords({ picking }: Partial<Fields>, today: string): string {
+  if (picking?.may !== 'permit') return PICKING[picking?.may ?? 'ask'];
+  if (picking.permitUntil === undefined) return 'Needs a permit';
+  return picking.permitUntil < today ? 'Permit ended' : PICKING.permit;
+}
+
+const HECTARE = 10_000;
+/** How large the ground within a ring is. */
+export function areaWords(ring: readonly GeoPosition[]): string {
+  const area = areaOf(ring);
+  return area >= HECTARE / 10 ? `${(area / HECTARE).toLocaleString(undefined, { maximumSignificantDigits: 2 })}\u00A0hectares` : `${Math.round(area).toLocaleString()}\u00A0square metres`;
+}
+
+/** Where it was drawn. */
+export function shapeWords(shape: Geometry): string {
+  if (shape.type === 'LineString') return `A line of ${metres(lengthOf(shape.coordinates))}`;
+  if (shape.type === 'Polygon') return `An area of ${areaWords(shape.coordinates[0] ?? [])}`;
+  return `${shape.coordinates[1].toFixed(4)}, ${shape.coordinates[0].toFixed(4)}`;
+}
+
 export function pickingWords(reason: PickingReason): string {
   switch (reason.code) {
     case 'not-told': return 'Nobody has told yet whether one may pick here: ask first.';
@@ -44,7 +70,7 @@ export function pickingWords(reason: PickingReason): string {
     case 'allowance': {
       const { taxon, part, may, perDay } = reason.allowance;
       const what = [taxon === undefined ? undefined : CommonName(taxon), part?.split('-').join(' ')].filter(Boolean).join(', ') || 'Everything';
-      return may === 'no' ? `${upper(what)}: not here.` : `${upper(what)}: yes${perDay ? `, up to ${perDay.amount} ${perDay.unit} a day` : ''}.`;
+      return may === 'no' ? `${upper(what)}: not here.` : `${upper(what)}: yes${perDay ? `, up to ${amountWords(perDay)} a day` : ''}.`;
     }
   }
 }

@@ -11,6 +11,7 @@ import { FindLine } from '../finds/FindLine';
 import { useFinds, useToday } from '../finds/useFinds';
 
 const DemoDoor = latePart(() => import('../people').then((m) => m.DemoDoor));
+const Warned = latePart(() => import('../outdoors').then((m) => m.Warned), () => null);
 const SHOWN = 5;
 
 /** What is going on, and what was found lately. */
@@ -26,6 +27,7 @@ export function StartScreen() {
   return (
     <Screen>
       <UpdateLine />
+      {person && person.groups.length > 0 ? <Warned /> : null}
       <View style={styles.head}>
         {wide ? null : <PauseMark size={40} colour={colour.ink} />}
         <View style={styles.grow}>
