@@ -1,8 +1,8 @@
 /** Before setting out: what a place allows, who eats along, and the sheet of a walk. */
 import * as fc from 'fast-check';
-import { decide, type CharacterId } from '../src';
-import { Habitat, metresBetween, middleOf, type Geometry, type PlaceFields, type Sighting } from '../src/page';
-import { contaminationAt, dangerousAt, daylight, groundAnswer, groundOf, joinedByWalks, kitFor, legs, lookalikesToExpect, notWorthIt, orderOfPlaces, pickingAt, suits, type HouseholdEater, type Stop } from '../src/plans';
+import { decide } from '../src';
+import { Habitat, metresBetween, middleOf, type Geometry, Tree, type PlaceFields, type Sighting } from '../src/page';
+import { contaminationAt, dangerousAt, daylight, groundAnswers, groundOf, joinedByWalks, kitFor, legs, lookalikesToExpect, notWorthIt, orderOfPlaces, pickingAt, suits, type HouseholdEater, type Stop } from '../src/plans';
 import { collectable, followChecks, guide } from './finds';
 
 const BILBERRY = guide.taxon('vaccinium-myrtillus')!;
@@ -166,20 +166,23 @@ describe('what is known of a place', () => {
   test('answers where a find stands, in the guide’s own words', () => {
     for (const kingdom of ['Plantae', 'Fungi'] as const) {
       for (const habitat of Habitat.options) {
-        const answer = groundAnswer(kingdom, [habitat]);
-        if (!answer) continue;
-        const character = guide.character(answer.character)!;
-        expect(character.character).toMatchObject({ kingdom, organ: 'place' });
-        for (const state of answer.states) expect(character.stateBit.has(state)).toBe(true);
+        for (const answer of groundAnswers(kingdom, { habitat: [habitat], trees: Tree.options })) {
+          const character = guide.character(answer.character)!;
+          expect(character.character).toMatchObject({ kingdom, organ: 'place' });
+          for (const state of answer.states) expect(character.stateBit.has(state)).toBe(true);
+        }
       }
     }
   });
 
   test('several things are answered as by somebody who is torn; with one that the guide has no word for, nothing is', () => {
-    expect(groundAnswer('Plantae', ['hedge', 'meadow', 'garden'])).toEqual({ character: 'plant.habitat', states: ['garden', 'meadow'] });
-    expect(groundAnswer('Fungi', ['meadow', 'wayside'])).toBeUndefined();
-    expect(groundAnswer('Plantae', [])).toBeUndefined();
-    expect(groundAnswer('Plantae')).toBeUndefined();
+    expect(groundAnswers('Plantae', { habitat: ['hedge', 'meadow', 'garden'], trees: ['oak'] })).toEqual([{ character: 'plant.habitat', states: ['garden', 'meadow'] }]);
+    expect(groundAnswers('Fungi', { habitat: ['meadow', 'wayside'] })).toEqual([]);
+    expect(groundAnswers('Plantae', { habitat: [] })).toEqual([]);
+    expect(groundAnswers('Plantae', {})).toEqual([]);
+    // Of fungi also the trees; that there are none was looked for too.
+    expect(groundAnswers('Fungi', { habitat: ['meadow'], trees: [] })).toEqual([{ character: 'fungus.habitat', states: ['grassland'] }, { character: 'trees', states: ['none'] }]);
+    expect(groundAnswers('Fungi', { trees: ['beech', 'spruce'] })).toEqual([{ character: 'trees', states: ['beech', 'spruce'] }]);
   });
 });
 

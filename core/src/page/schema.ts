@@ -22,9 +22,12 @@ export const Shade = z.enum(['open', 'half', 'shaded']);
 export type Shade = z.infer<typeof Shade>;
 export const Moisture = z.enum(['dry', 'fresh', 'moist', 'wet']);
 export type Moisture = z.infer<typeof Moisture>;
-export const Soil = z.enum(['calcareous', 'acid', 'sand', 'loam', 'clay', 'peat', 'stones', 'rich']);
+export const Soil = z.enum(['calcareous', 'acid', 'sand', 'loam', 'clay', 'peat', 'stones', 'rich', 'disturbed']);
 export const Habitat = z.enum(['deciduous-wood', 'conifer-wood', 'mixed-wood', 'wood-edge', 'hedge', 'meadow', 'pasture', 'heath', 'bank', 'bog', 'scree', 'garden', 'field-edge', 'wayside']);
 export type Habitat = z.infer<typeof Habitat>;
+/** Trees, in groups that matter to fungi. */
+export const Tree = z.enum(['beech', 'oak', 'birch', 'hornbeam', 'spruce', 'pine', 'larch', 'ash']);
+export type Tree = z.infer<typeof Tree>;
 /** What could spoil what grows there. */
 export const Spoil = z.enum(['road', 'spray', 'flood', 'dogs', 'grazing', 'industry', 'dump']);
 export type Spoil = z.infer<typeof Spoil>;
@@ -61,7 +64,9 @@ export const PlaceFields = z.strictObject({
   moisture: Moisture,
   soil: some(Soil),
   habitat: some(Habitat),
-  /** Trees and other plants that stand there, in the person's words. */
+  /** Within some twenty metres; an empty list where somebody looked and there are none. */
+  trees: some(Tree),
+  /** Other plants that stand there, in the person's words. */
   companions: some(word),
   spoils: some(Spoil),
   hazards: some(Hazard),

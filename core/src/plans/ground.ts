@@ -1,5 +1,5 @@
 import type { Kingdom } from '../guide';
-import type { Habitat } from '../page/schema';
+import type { Habitat, PlaceFields } from '../page/schema';
 
 /**
  * What is known of a place, as an answer to where a find stands. Where a place is several things, they are all answered, as by somebody who is torn; what the
@@ -19,9 +19,10 @@ export interface GroundAnswer {
   readonly states: readonly string[];
 }
 
-/** @returns nothing where what is known of the place answers nothing, or only a part of it */
-export function groundAnswer(kingdom: Kingdom, habitat: readonly Habitat[] = []): GroundAnswer | undefined {
+/** What is known of the place answers nothing where the guide has a word for only a part of it. */
+export function groundAnswers(kingdom: Kingdom, { habitat = [], trees }: Pick<Partial<PlaceFields>, 'habitat' | 'trees'>): readonly GroundAnswer[] {
   const states = habitat.map((one) => (kingdom === 'Fungi' ? OF_FUNGUS : OF_PLANT)[one]);
-  if (states.length === 0 || states.some((one) => one.length === 0)) return undefined;
-  return { character: kingdom === 'Fungi' ? 'fungus.habitat' : 'plant.habitat', states: [...new Set(states.flat())] };
+  const ground = states.length === 0 || states.some((one) => one.length === 0) ? [] : [{ character: kingdom === 'Fungi' ? 'fungus.habitat' : 'plant.habitat', states: [...new Set(states.flat())] }];
+  const near = kingdom === 'Fungi' && trees ? [{ character: 'trees', states: trees.length === 0 ? ['none'] : trees }] : [];
+  return [...ground, ...near];
 }

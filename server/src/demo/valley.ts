@@ -21,7 +21,7 @@ export const DEMO_PLACES: readonly DemoPlace[] = [
     id: 'demo-place-heath', keeper: 'mirel', shared: 'own',
     fields: {
       name: 'Heath under the Tollar ridge', shape: { type: 'Polygon', coordinates: [[[12.226, 46.5475], [12.234, 46.5482], [12.2365, 46.5505], [12.2285, 46.551], [12.226, 46.5475]]] },
-      elevation: 1480, aspect: 'n', shade: 'open', moisture: 'fresh', soil: ['acid'], habitat: ['heath'], companions: ['dwarf pine', 'alpenrose'], spoils: [], hazards: ['steep'],
+      elevation: 1480, aspect: 'n', shade: 'open', moisture: 'fresh', soil: ['acid'], habitat: ['heath'], trees: ['pine'], companions: ['alpenrose'], spoils: [], hazards: ['steep'],
       owner: 'Alp of the commune', picking: { may: 'yes' }, allowances: [{ taxon: 'vaccinium-myrtillus', may: 'yes', perDay: { amount: 2, unit: 'litre' } }], source: { text: 'Notice board at the Vessen hut', on: '2026-06-20' },
     },
     seen: [
@@ -33,7 +33,7 @@ export const DEMO_PLACES: readonly DemoPlace[] = [
     id: 'demo-place-spring', keeper: 'mirel', shared: 'with-place',
     fields: {
       name: 'Spruce above the Karrow spring', shape: { type: 'Polygon', coordinates: [[[12.2085, 46.545], [12.218, 46.5448], [12.2195, 46.5495], [12.211, 46.5502], [12.2085, 46.545]]] },
-      elevation: 1290, aspect: 'nw', shade: 'shaded', moisture: 'moist', soil: ['acid'], habitat: ['conifer-wood'], companions: ['spruce', 'fir', 'wood sorrel'], spoils: [], hazards: ['stream', 'ticks'],
+      elevation: 1290, aspect: 'nw', shade: 'shaded', moisture: 'moist', soil: ['acid'], habitat: ['conifer-wood'], trees: ['spruce'], companions: ['bilberry', 'lady fern'], spoils: [], hazards: ['stream', 'ticks'],
       owner: 'State forest', picking: { may: 'yes' }, allowances: [{ part: 'fruiting-body', may: 'yes', perDay: { amount: 1000, unit: 'g' } }], source: { text: 'Forester at Karrow', on: '2025-05-02' },
     },
     seen: [
@@ -45,7 +45,7 @@ export const DEMO_PLACES: readonly DemoPlace[] = [
     id: 'demo-place-slope', keeper: 'jorun', shared: 'with-place',
     fields: {
       name: 'Beech slope, Lower Ostrel', shape: { type: 'LineString', coordinates: [[12.196, 46.4845], [12.2028, 46.487], [12.2105, 46.4882]] }, elevation: 850, aspect: 'n', shade: 'shaded', moisture: 'fresh', soil: ['calcareous', 'loam'], habitat: ['deciduous-wood'],
-      companions: ['beech', 'woodruff', 'dog’s mercury'], spoils: [], hazards: ['steep', 'ticks'], owner: 'Halvad farm', picking: { may: 'yes' }, source: { text: 'Jorun’s own wood', on: '2026-01-01' },
+      trees: ['beech'], companions: ['woodruff', 'dog’s mercury'], spoils: [], hazards: ['steep', 'ticks'], owner: 'Halvad farm', picking: { may: 'yes' }, source: { text: 'Jorun’s own wood', on: '2026-01-01' },
     },
     seen: [
       ...years('hydnum-repandum', 'mature', '2024-09-20', '2025-09-06', '2026-09-12'), ...years('craterellus-cornucopioides', 'mature', '2024-10-02', '2025-09-27'), ...years('galium-odoratum', 'flowering', '2025-05-12', '2026-05-08'),

@@ -9,7 +9,7 @@ import { Allowances } from './Allowances';
 import { DrawShape } from './DrawShape';
 import { isDay, Line } from './Line';
 import { useDay, usePlaces, type Place } from './usePlaces';
-import { ASPECT, HABITAT, HAZARD, MOISTURE, PICKING, SHADE, shapeWords, SOIL, SPOIL } from './words';
+import { ASPECT, HABITAT, HAZARD, MOISTURE, PICKING, SHADE, shapeWords, SOIL, SPOIL, TREE } from './words';
 
 type Fields = FieldsOf<'place'>;
 type Tell = (told: { readonly [F in keyof Fields]?: Fields[F] | null }) => void;
@@ -21,7 +21,7 @@ export function PlaceFacts({ place }: { readonly place: Place }) {
   const { fields } = place;
   const tell: Tell = (told) => void import('../../store/outside').then(({ tellPage }) => act(tellPage(place.id, 'place', told)));
   const lines = [
-    fields.moisture && MOISTURE[fields.moisture], fields.soil?.map((one) => SOIL[one]).join(', '), fields.habitat?.map((one) => HABITAT[one]).join(', '), fields.companions?.join(', '),
+    fields.moisture && MOISTURE[fields.moisture], fields.soil?.map((one) => SOIL[one]).join(', '), fields.habitat?.map((one) => HABITAT[one]).join(', '), fields.trees && (fields.trees.length === 0 ? 'No trees near' : `Trees: ${fields.trees.map((one) => TREE[one].toLowerCase()).join('; ')}`), fields.companions && `Beside it: ${fields.companions.join(', ')}`,
     fields.spoils && (fields.spoils.length === 0 ? 'Nothing spoils it' : `Could be spoiled: ${fields.spoils.map((one) => SPOIL[one].toLowerCase()).join(', ')}`), fields.hazards && fields.hazards.length > 0 && `Mind yourself: ${fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')}`, fields.history, fields.note,
   ].filter((line): line is string => typeof line === 'string' && line !== '');
   return (
@@ -49,6 +49,8 @@ function Edit({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
       <One label="Ground" words={MOISTURE} chosen={fields.moisture} onTell={(moisture) => tell({ moisture })} />
       <Many label="Soil" words={SOIL} chosen={fields.soil} onTell={(soil) => tell({ soil })} />
       <Many label="What it is" words={HABITAT} chosen={fields.habitat} onTell={(habitat) => tell({ habitat })} />
+      <Many label="Trees near" none="None" words={TREE} chosen={fields.trees} onTell={(trees) => tell({ trees })} />
+      <Line label="Other plants that stand there" value={fields.companions?.join(', ') ?? ''} most={2000} hint="One after another, with commas" onTell={(text) => tell({ companions: companionsOf(text) })} />
       <Many label="Does anything spoil it?" none="Nothing" words={SPOIL} chosen={fields.spoils} onTell={(spoils) => tell({ spoils })} />
       <Many label="What could hurt you?" none="Nothing" words={HAZARD} chosen={fields.hazards} onTell={(hazards) => tell({ hazards })} />
       <One label="May one pick here?" words={PICKING} chosen={fields.picking?.may} onTell={(may) => tell({ picking: may === null ? null : { ...fields.picking, may } })} />
@@ -74,6 +76,12 @@ function Edit({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
       ) : group ? <Small soft>{memberName(group, place.page.person ?? '')} keeps it, and decides who is told where it is.</Small> : null}
     </View>
   );
+}
+
+/** As many as a page holds, each no longer than a name. */
+function companionsOf(text: string): string[] | null {
+  const all = text.split(/[,;\n]/).map((one) => one.trim().slice(0, 120)).filter((one) => one !== '').slice(0, 60);
+  return all.length > 0 ? all : null;
 }
 
 /** Whoever is told more by a choice hears everything again, as they may know it now. */

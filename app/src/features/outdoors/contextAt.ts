@@ -1,5 +1,5 @@
 import { standing, type CharacterId, type Context, type Kingdom, type PageRecord, type ReadingValue, type StateId, type TaxonId } from '@pause/core';
-import { contaminationAt, dangerousAt, groundAnswer, pickingAt } from '@pause/core/plans';
+import { contaminationAt, dangerousAt, groundAnswers, pickingAt } from '@pause/core/plans';
 import { isoOf, dayAt } from '@pause/core/day';
 import { guide } from '../../evaluate/guide';
 import type { Thunk } from '../../store/store';
@@ -33,9 +33,9 @@ export function atPlace(id: string, kingdom: Kingdom, taxon: TaxonId | undefined
     const page = state.pages.all[id];
     if (page?.kind !== 'place') return undefined;
     const now = new Date(clock() + (state.me.person?.offsetMs ?? 0));
-    const { name, habitat } = standing(page, 'place');
-    const ground = groundAnswer(kingdom, habitat);
-    const answers = ground && guide.character(ground.character) ? [{ character: ground.character as CharacterId, value: { kind: 'states', states: ground.states as StateId[] } as const }] : [];
-    return { context: contextAt(page, taxon, part, isoOf(dayAt(now, -now.getTimezoneOffset()))), answers, name };
+    const fields = standing(page, 'place');
+    const answers = groundAnswers(kingdom, fields).map(({ character, states }) => ({ character: character as CharacterId, value: { kind: 'states', states: [...states] as StateId[] } as const }))
+      .filter(({ character }) => guide.character(character));
+    return { context: contextAt(page, taxon, part, isoOf(dayAt(now, -now.getTimezoneOffset()))), answers, name: fields.name };
   };
 }

@@ -20,7 +20,8 @@ export const WHEN: Readonly<Record<When, string>> = { last: 'Last chance', now: 
 export const ASPECT: Readonly<Record<Fields['aspect'], string>> = { flat: 'Level', n: 'North', ne: 'North-east', e: 'East', se: 'South-east', s: 'South', sw: 'South-west', w: 'West', nw: 'North-west' };
 export const SHADE: Readonly<Record<Fields['shade'], string>> = { open: 'Open', half: 'Half shade', shaded: 'Shaded' };
 export const MOISTURE: Readonly<Record<Fields['moisture'], string>> = { dry: 'Dry', fresh: 'Fresh', moist: 'Moist', wet: 'Wet' };
-export const SOIL: Readonly<Record<Fields['soil'][number], string>> = { calcareous: 'Lime', acid: 'Acid', sand: 'Sand', loam: 'Loam', clay: 'Clay', peat: 'Peat', stones: 'Stones', rich: 'Rich' };
+export const SOIL: Readonly<Record<Fields['soil'][number], string>> = { calcareous: 'Lime', acid: 'Acid', sand: 'Sand', loam: 'Loam', clay: 'Clay', peat: 'Peat', stones: 'Stones', rich: 'Rich', disturbed: 'Disturbed' };
+export const TREE: Readonly<Record<Fields['trees'][number], string>> = { beech: 'Beech', oak: 'Oak, sweet chestnut', birch: 'Birch', hornbeam: 'Hornbeam, hazel', spruce: 'Spruce, fir', pine: 'Pine', larch: 'Larch', ash: 'Ash, elm, fruit trees' };
 export const HABITAT: Readonly<Record<Fields['habitat'][number], string>> = {
   'deciduous-wood': 'Broadleaved wood', 'conifer-wood': 'Conifer wood', 'mixed-wood': 'Mixed wood', 'wood-edge': 'Edge of a wood', hedge: 'Hedge', meadow: 'Meadow', pasture: 'Pasture', heath: 'Heath', bank: 'Bank of water', bog: 'Bog', scree: 'Scree', garden: 'Garden', 'field-edge': 'Edge of a field', wayside: 'Wayside',
 };

@@ -27,7 +27,6 @@ export function StartScreen() {
   return (
     <Screen>
       <UpdateLine />
-      {person && person.groups.length > 0 ? <Warned /> : null}
       <View style={styles.head}>
         {wide ? null : <PauseMark size={40} colour={colour.ink} />}
         <View style={styles.grow}>
@@ -37,6 +36,7 @@ export function StartScreen() {
       </View>
       <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
       <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
+      {person && person.groups.length > 0 ? <Warned /> : null}
       {demoOffered && !person?.account ? <DemoDoor /> : null}
       {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
       <View style={wide ? styles.columns : undefined}>
