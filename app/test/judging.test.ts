@@ -68,3 +68,50 @@ test('an older comparison that comes late does not hide that the newest failed',
   expect(find().fault).toBe('no');
   expect(find().evaluated).toBeLessThan(find().change);
 });
+
+describe('what an answer comes to', () => {
+  test('is asked while the device puts it down, and stands there in the same moment as the answer', async () => {
+    const { store, tell, find } = await started(inPlace);
+    const before = find().change;
+    const moments: boolean[] = [];
+    const stop = store.subscribe(() => { if (find().change > before) moments.push(find().evaluated === find().change); });
+    await tell();
+    await settle();
+    stop();
+    // The record is there for no longer than it takes to say the next thing.
+    expect(moments.indexOf(true)).toBe(1);
+    expect(moments.slice(1).every(Boolean)).toBe(true);
+  });
+
+  test('is never taken for that of another record: what was told meanwhile is compared anew', async () => {
+    let release: () => void = () => undefined;
+    let hold: Promise<void> = Promise.resolve();
+    let asked = 0;
+    const { store, id, tell, find } = await started({ ...inPlace, judge: async (f) => { asked += 1; await hold; return inPlace.judge(f); } });
+    hold = new Promise((resolve) => { release = resolve; });
+    const telling = tell();
+    await settle();
+    // The find changes under it, as when another device's answer arrives.
+    store.dispatch({ type: 'finds/findLoaded', payload: { id, record: { ...find().record!, startedAt: '2030-01-01T00:00:00.000Z' }, waiting: [] } });
+    release();
+    const askedBefore = asked;
+    await telling;
+    await settle();
+    expect(asked).toBeGreaterThan(askedBefore);
+    expect(find().evaluated).toBe(find().change);
+    expect(find().record!.readings).toHaveLength(1);
+  });
+
+  test('does not hold up the answer where the core takes long', async () => {
+    let hold: Promise<void> = Promise.resolve();
+    const { tell, find } = await started({ ...inPlace, judge: async (f) => { await hold; return inPlace.judge(f); } });
+    let release: () => void = () => undefined;
+    hold = new Promise((resolve) => { release = resolve; });
+    await tell();
+    expect(find().record!.readings).toHaveLength(1);
+    expect(find().evaluated).toBeLessThan(find().change);
+    release();
+    await settle();
+    expect(find().evaluated).toBe(find().change);
+  });
+});

@@ -2,6 +2,7 @@ import {
   applyEntry, caseOf, entriesOf, findsOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Edit, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
   type Reading, type ReadingId, type ReadingValue, type Sureness, type TaxonId, type Verdict,
 } from '@pause/core';
+import type { Judgement } from '../evaluate/evaluate';
 import { guide } from '../evaluate/guide';
 import type { Group } from './api';
 import { finds, list, me, outbox } from './slices';
@@ -100,18 +101,23 @@ export function policyOf(record: FindRecord, groups: readonly Group[]): Policy |
   return record.group === undefined ? undefined : groups.find((group) => group.id === record.group)?.policy ?? GROUP_POLICY;
 }
 
-/** Asks the core again about a find that changed. */
-export function reconsider(id: string): Thunk<Promise<void>> {
+/** A find as it is decided: by the rules of its group. */
+const ruled = (record: FindRecord): Thunk<Case | undefined> => (_, getState) => caseOf(record, guide, policyOf(record, getState().me.person?.groups ?? []));
+
+/** Asks the core again about a find that changed. @param foreseen what it said already, where it was asked about the very same record before */
+export function reconsider(id: string, foreseen?: Judgement): Thunk<Promise<void>> {
   return async (dispatch, getState, { evaluator }) => {
     const open = getState().finds[id];
-    const find = open?.record && caseOf(open.record, guide, policyOf(open.record, getState().me.person?.groups ?? []));
+    const find = open?.record && dispatch(ruled(open.record));
     if (!open || !find) return;
+    const before = open.evaluation?.plan;
+    if (foreseen && before) dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...foreseen, plan: before } }));
     try {
       // Both are asked for at once; bars and strip do not wait for the plan, once there is an earlier one to show.
-      const [judging, planning] = [evaluator.judge(find), evaluator.planOf(find)];
+      const [judging, planning] = [foreseen ? Promise.resolve(foreseen) : evaluator.judge(find), evaluator.planOf(find)];
       planning.catch(() => undefined);
       const judgement = await judging;
-      const earlier = getState().finds[id]?.evaluation?.plan;
+      const earlier = foreseen ? undefined : getState().finds[id]?.evaluation?.plan;
       if (earlier) dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...judgement, plan: earlier } }));
       dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...judgement, plan: await planning } }));
     } catch (error) {
@@ -130,15 +136,35 @@ export function add(...entries: Entry[]): Thunk<Promise<boolean>> {
   return addMade(() => entries);
 }
 
+/** As long as anybody waits for one drawing instead of two. */
+const ONE_DRAWING_MS = 50;
+const afterwards = () => new Promise<undefined>((resolve) => { setTimeout(() => resolve(undefined), ONE_DRAWING_MS); });
+
+/** Asks the core what a find on the screen comes to with these entries, while the device is still putting them down. @returns that, and the record it began from */
+function judgedAhead(entries: readonly Entry[]): Thunk<{ readonly judging: Promise<Judgement | undefined>; readonly of: FindRecord } | undefined> {
+  return (dispatch, getState, { evaluator }) => {
+    const id = entries[0]?.find ?? '';
+    const of = getState().finds[id]?.record;
+    if (!of || !getState().finds[id]?.evaluation) return undefined;
+    const next = entriesOf(entries, id).reduce<FindRecord | undefined>(applyEntry, of);
+    const find = next && dispatch(ruled(next));
+    return find && { judging: evaluator.judge(find).catch(() => undefined), of };
+  };
+}
+
 /** The same, for entries that are made from what was told just before them. */
 function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
-  return (dispatch, _, { device, running }) => {
+  return (dispatch, getState, { device, running }) => {
     const turn = running.lastTold.then(async () => {
       const entries = await dispatch(stamped(make()));
-      await device.put(entries);
-      for (const entry of entries) dispatch(finds.actions.entryMade(entry));
       const [first] = entries;
-      if (first?.find) void dispatch(reconsider(first.find));
+      const ahead = dispatch(judgedAhead(entries));
+      await device.put(entries);
+      // What it comes to is drawn with it, if it is known by then; else right after it.
+      const foreseen = ahead && await Promise.race([ahead.judging, afterwards()]);
+      const same = ahead !== undefined && getState().finds[first?.find ?? '']?.record === ahead.of;
+      for (const entry of entries) dispatch(finds.actions.entryMade(entry));
+      if (first?.find) void dispatch(reconsider(first.find, same ? foreseen : undefined));
       void dispatch(flush());
       return true;
     }).catch((error: unknown) => {

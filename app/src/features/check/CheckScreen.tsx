@@ -1,5 +1,5 @@
 import { Link, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
@@ -122,8 +122,11 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
     void act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) })).then((reading) => {
       // Said only once it is kept; what was not kept may be told again.
       if (!reading) return setTold(undefined);
-      setLast({ reading, words: readingWords({ character: check.character, value }), rows: verdict.rows });
-      settleDown();
+      // Strip and bars are drawn before it.
+      startTransition(() => {
+        setLast({ reading, words: readingWords({ character: check.character, value }), rows: verdict.rows });
+        settleDown();
+      });
     });
   });
   const pass = useLatest(() => {
