@@ -2,4 +2,4 @@ import { shippedGuide } from '@pause/guide';
 import { takeGuide } from '../src/evaluate/guide';
 
 /** Takes the guide that ships into use, as the first screen does; import it before what reads the guide. */
-takeGuide(shippedGuide());
+takeGuide({ raw: shippedGuide() });

@@ -58,7 +58,7 @@ describe('looking ahead', () => {
   const heath = { id: 'heath', site: { elevation: 1480, aspect: 'n' as const }, sightings: [{ taxon: 'vaccinium-myrtillus' as never, what: 'seen' as const, stages: ['fruiting' as never], on: '2025-08-23' }] };
 
   test('is the same each time it is asked, says that its weather is made up, and explains itself', async () => {
-    takeGuide(guide.guide);
+    takeGuide({ raw: guide.guide });
     const question = { places: [heath], today: dayOf('2026-06-10') };
     const shares: number[] = [];
     const looked = await lookAhead(question, (share) => shares.push(share));
@@ -68,7 +68,7 @@ describe('looking ahead', () => {
   });
 
   test('tells how far it is, and stopped shows what it found by then', async () => {
-    takeGuide(guide.guide);
+    takeGuide({ raw: guide.guide });
     const places = Array.from({ length: 12 }, (_, index) => ({ ...heath, id: `heath-${index}` }));
     const question = { places, today: dayOf('2026-06-10') };
     // As if each place took a third of a second.
@@ -90,7 +90,7 @@ describe('looking ahead', () => {
   });
 
   test('plans each walk by itself', () => {
-    takeGuide(guide.guide);
+    takeGuide({ raw: guide.guide });
     const low = { ...heath, id: 'low', site: { elevation: 500, aspect: 's' as const } };
     const question = { places: [heath, low], today: dayOf('2026-06-10') };
     const [one, other] = lookAgain(question, [['heath'], ['low']], 0.1);
@@ -99,7 +99,7 @@ describe('looking ahead', () => {
   });
 
   test('plans walks for what ripens, fewer where more may be missed', () => {
-    takeGuide(guide.guide);
+    takeGuide({ raw: guide.guide });
     const question = { places: [heath], today: dayOf('2026-06-10') };
     const [careful, easy] = [0.02, 0.4].map((risk) => lookAgain(question, [['heath']], risk)[0]!) as [LookAgain, LookAgain];
     expect(careful.missed).toMatchObject([{ taxon: 'vaccinium-myrtillus', place: 'heath' }]);

@@ -41,7 +41,7 @@ const DAY_MS = 86_400_000;
 
 export async function runFaults({ seed, devices: count, readings, faults, forgetful = false }: FaultRun, say: (line: string) => void = () => undefined): Promise<FaultReport> {
   const began = Date.now();
-  takeGuide(shippedGuide());
+  takeGuide({ raw: shippedGuide() });
   const random = seeded(seed);
   const below = (most: number) => Math.floor(random() * most);
   const one = <T>(of: readonly T[]): T => of[below(of.length)] as T;

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { run, tail } from './run';
 import { Hitch } from './say';
@@ -52,6 +53,19 @@ function compileAhead(folder: string): void {
   }
 }
 
+/**
+ * The guide is data that the application fetches, so that a larger guide is no larger program. It is read through here; the page tells by which bytes
+ * it is known again, so that no phone has to do that anew.
+ */
+function guideBeside(folder: string): void {
+  const guide = shippedGuide();
+  const text = JSON.stringify(guide);
+  writeFileSync(join(folder, 'guide.json'), text);
+  const page = join(folder, 'index.html');
+  const meta = `<meta name="pause-guide" content="${createHash('sha256').update(text).digest('hex')} ${compileGuide(guide).version}">`;
+  writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${meta}</head>`));
+}
+
 /** Files whose name carries a hash of what is in them never change. */
 const NEVER_CHANGES = /[.-][0-9a-f]{16,}\.[a-z0-9]+$/;
 
@@ -88,8 +102,7 @@ export async function buildWebApp(root: string): Promise<{ folder: string; built
   }
   compileAhead(folder);
   fetchAhead(folder);
-  // The guide is data that the application fetches, so that a larger guide is no larger program.
-  writeFileSync(join(folder, 'guide.json'), JSON.stringify(shippedGuide()));
+  guideBeside(folder);
   await keepOffline(root, folder);
   writeFileSync(stamp, hash);
   return { folder, built: true };

@@ -2,6 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import type { AnswerEffect, Case, CharacterId, Plan } from '@pause/core';
 import * as here from './evaluate';
 import type { Judgement } from './evaluate';
+import type { GuideFile } from './guide';
 import type { EvaluationApi } from './worker';
 
 /** Deciding, away from the thread that draws. */
@@ -23,7 +24,7 @@ const WORKER_SILENT_MS = 6000;
 const afterwards = () => new Promise<never>((_, reject) => { setTimeout(() => reject(new Error('the worker does not answer')), WORKER_SILENT_MS); });
 
 /** An evaluator in a worker, which is given the guide first. A worker that is lost is replaced once by this thread, so that no answer is lost. */
-export function workerEvaluator(guide: unknown): Evaluator {
+export function workerEvaluator(guide: GuideFile): Evaluator {
   if (typeof Worker === 'undefined') return inPlace;
   let remote: Remote<EvaluationApi> | undefined;
   let tellLoss: () => void = () => undefined;

@@ -1,7 +1,16 @@
-import { compileGuide, parseGuide, type CompiledGuide } from '@pause/core';
+import { compileGuide, parseGuide, type CompiledGuide, type Guide } from '@pause/core';
 
 /** Where the guide that ships lies beside the application; written there by the build. */
 export const GUIDE_FILE = '/guide.json';
+/** The name under which the page tells of the guide that was built with it: the SHA-256 of the file, and the guide's version. */
+export const GUIDE_META = 'pause-guide';
+
+/** A guide from outside. */
+export interface GuideFile {
+  readonly raw: unknown;
+  /** Its version, where it is, byte by byte, the one that was read through when the application was built: then it need not be read through again. */
+  readonly version?: string;
+}
 
 /**
  * The guide, ready for deciding. It is data, fetched once before the first screen, so that it need not be part of
@@ -9,16 +18,33 @@ export const GUIDE_FILE = '/guide.json';
  */
 export let guide: CompiledGuide;
 
-/** Takes a guide from untrusted JSON into use. */
-export function takeGuide(raw: unknown): void {
-  guide = compileGuide(parseGuide(raw));
+/** A guide ready for deciding. @throws GuideError where it is none, and nobody had read it through before */
+export function compiled({ raw, version }: GuideFile): CompiledGuide {
+  return version === undefined ? compileGuide(parseGuide(raw)) : compileGuide(raw as Guide, version);
+}
+
+/** Takes a guide into use. */
+export function takeGuide(file: GuideFile): void {
+  guide = compiled(file);
+}
+
+/** The version that the page tells, if the file is the very one that it tells of. */
+async function toldVersion(bytes: ArrayBuffer): Promise<string | undefined> {
+  const [hash, version] = document.querySelector(`meta[name="${GUIDE_META}"]`)?.getAttribute('content')?.split(' ') ?? [];
+  // Not there without a safe connection.
+  const subtle = globalThis.crypto.subtle as SubtleCrypto | undefined;
+  if (!hash || !version || !subtle) return undefined;
+  const digest = new Uint8Array(await subtle.digest('SHA-256', bytes));
+  return [...digest].map((byte) => byte.toString(16).padStart(2, '0')).join('') === hash ? version : undefined;
 }
 
 /** Fetches the guide and takes it into use; rejects where it cannot be had, or is none. Gives it as it came, for the worker. */
-export async function loadGuide(): Promise<unknown> {
+export async function loadGuide(): Promise<GuideFile> {
   const response = await fetch(GUIDE_FILE);
   if (!response.ok) throw new Error(`the guide could not be loaded (${response.status})`);
-  const raw: unknown = await response.json();
-  takeGuide(raw);
-  return raw;
+  const bytes = await response.arrayBuffer();
+  const version = await toldVersion(bytes);
+  const file = { raw: JSON.parse(new TextDecoder().decode(bytes)) as unknown, ...(version === undefined ? {} : { version }) };
+  takeGuide(file);
+  return file;
 }

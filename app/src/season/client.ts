@@ -9,13 +9,16 @@ import type { SeasonApi } from './worker';
 let remote: Remote<SeasonApi> | undefined;
 let broken = false;
 
+/** The guide that this thread read through. */
+const taken = () => ({ raw: guide.guide, version: guide.version });
+
 async function ask<T>(away: (api: Remote<SeasonApi>) => Promise<T>, instead: () => T | Promise<T>): Promise<T> {
   if (!remote && !broken && typeof Worker !== 'undefined') {
     try {
       const worker = new Worker(new URL('./worker.ts', window.location.href));
       worker.addEventListener('error', () => { broken = true; remote = undefined; });
       remote = wrap<SeasonApi>(worker);
-      remote.takeGuide(guide.guide).catch(() => { broken = true; remote = undefined; });
+      remote.takeGuide(taken()).catch(() => { broken = true; remote = undefined; });
     } catch {
       broken = true;
     }
@@ -27,7 +30,7 @@ async function ask<T>(away: (api: Remote<SeasonApi>) => Promise<T>, instead: () 
       // What it could not do is done here, or says here what is wrong.
     }
   }
-  here.takeGuide(guide.guide);
+  here.takeGuide(taken());
   return instead();
 }
 

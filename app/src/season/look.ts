@@ -1,7 +1,8 @@
-import { compileGuide, parseGuide, type CompiledGuide, type TaxonId } from '@pause/core';
+import type { CompiledGuide, TaxonId } from '@pause/core';
 import { newYear, yearOf, type Day } from '@pause/core/day';
 import { joinedVisits, Season, weekSteps, why, type Outlook, type SeenPlace, type Spread, type When, type Why } from '@pause/core/season';
 import { simulateWeather, type WeatherSeries } from '@pause/core/weather';
+import { compiled, type GuideFile } from '../evaluate/guide';
 
 /** Looking ahead over all places, away from the thread that draws. */
 
@@ -42,8 +43,8 @@ const VISITS_WITHIN = 120;
 let guide: CompiledGuide | undefined;
 let standIn: { readonly today: Day; readonly series: WeatherSeries } | undefined;
 
-export function takeGuide(raw: unknown): void {
-  guide = compileGuide(parseGuide(raw));
+export function takeGuide(file: GuideFile): void {
+  guide = compiled(file);
 }
 
 /** The same made-up weather every day, up to the day before. */

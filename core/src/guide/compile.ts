@@ -79,8 +79,10 @@ export function causesIn(mask: number): SharedCause[] {
 /**
  * Prepares a parsed guide for deciding: masks instead of names, and for every taxon what it can look like
  * over all its stages. Done once a guide; the result is never changed.
+ *
+ * @param version its content hash, where that is known already
  */
-export function compileGuide(guide: Guide): CompiledGuide {
+export function compileGuide(guide: Guide, version = contentHash(guide)): CompiledGuide {
   const groups = [...new Set(guide.characters.map((c) => c.group))].sort();
   const groupIndex = new Map(groups.map((group, index) => [group, index]));
   const characters = guide.characters.map((character, index) => compileCharacter(guide, character, index, groupIndex));
@@ -90,7 +92,7 @@ export function compileGuide(guide: Guide): CompiledGuide {
   const byTaxon = new Map<string, CompiledTaxon>(taxa.map((t) => [t.id, t]));
   return {
     guide,
-    version: contentHash(guide),
+    version,
     groups,
     characters,
     taxa,
