@@ -210,6 +210,8 @@ export const Regrowth = z.strictObject({
   text,
 });
 
+export type Regrowth = z.infer<typeof Regrowth>;
+
 /** What it is said to be good for, and who says so; never a dose. */
 export const Benefit = z.strictObject({ source: z.enum(['tradition', 'trial', 'study']), text });
 

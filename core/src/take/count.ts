@@ -1,0 +1,61 @@
+/** How many stand there: counted, estimated from squares or strips, or by their order of magnitude. */
+
+export interface Estimate {
+  /** In one of ten cases there are fewer. */
+  readonly low: number;
+  readonly mid: number;
+  /** In one of ten cases there are more. */
+  readonly high: number;
+}
+export type Count =
+  | { readonly how: 'counted'; readonly number: number }
+  /** Numbers in squares or strips of the same size, laid out before looking, and how large the patch is in such squares. */
+  | { readonly how: 'squares'; readonly counts: readonly number[]; readonly squares: number }
+  | { readonly how: 'about'; readonly order: 'few' | 'tens' | 'hundreds' | 'thousands' };
+
+/** From and to, as people use these words. */
+const ORDERS = { few: [2, 9], tens: [10, 99], hundreds: [100, 999], thousands: [1000, 9999] } as const;
+/** A quick count overlooks some and counts some twice. */
+const COUNT_ERROR = 0.1;
+
+/** Student's t for one of ten in each tail, by degrees of freedom from 1; beyond the list the normal distribution's. */
+const T = [3.078, 1.886, 1.638, 1.533, 1.476, 1.44, 1.415, 1.397, 1.383, 1.372, 1.363, 1.356, 1.35, 1.345, 1.341, 1.337, 1.333, 1.33, 1.328, 1.325];
+const T_LIMIT = 1.282;
+
+/**
+ * @throws RangeError naming what is wrong: a number below nothing, fewer than two squares, or more squares looked at than there are
+ *
+ * Source of the interval from squares: simple random sampling without replacement (Cochran, "Sampling Techniques", chapter 2).
+ */
+export function estimateOf(count: Count): Estimate {
+  switch (count.how) {
+    case 'counted': {
+      const { number } = count;
+      if (!(number >= 0)) throw new RangeError('number: nothing or more');
+      const off = number < 20 ? 0 : Math.round(number * COUNT_ERROR);
+      return { low: number - off, mid: number, high: number + off };
+    }
+    case 'squares': return fromSquares(count.counts, count.squares);
+    case 'about': {
+      const [from, to] = ORDERS[count.order];
+      // Within an order of magnitude each doubling is as likely as the next.
+      const at = (share: number) => Math.round(from * (to / from) ** share);
+      return { low: at(0.1), mid: at(0.5), high: at(0.9) };
+    }
+  }
+}
+
+function fromSquares(counts: readonly number[], squares: number): Estimate {
+  if (counts.some((one) => !(one >= 0))) throw new RangeError('counts: nothing or more in each square');
+  if (counts.length < 2) throw new RangeError('counts: two squares or more, else nobody knows how they differ');
+  if (!(squares >= counts.length)) throw new RangeError('squares: no fewer than were looked at');
+  const n = counts.length;
+  const counted = counts.reduce((a, b) => a + b, 0);
+  const mean = counted / n;
+  const variance = counts.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (n - 1);
+  const error = squares * Math.sqrt((variance / n) * (1 - n / squares));
+  const t = T[n - 2] ?? T_LIMIT;
+  const mid = mean * squares;
+  // What was counted is there.
+  return { low: Math.round(Math.max(counted, mid - t * error)), mid: Math.round(mid), high: Math.round(Math.max(counted, mid + t * error)) };
+}

@@ -1,0 +1,9 @@
+/** How much to take, and by which hand: need, patch, permission, basket and hands. */
+export * from './amount';
+export * from './count';
+export * from './matrix';
+export * from './life';
+export * from './patch';
+export * from './need';
+export * from './ceilings';
+export * from './manner';
