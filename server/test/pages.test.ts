@@ -161,3 +161,17 @@ test('a page goes along with its person’s export, and with their deletion', as
   expect(await database.db.selectFrom('pages').select('id').where('id', '=', begun.page).execute()).toEqual([]);
   expect(await database.db.selectFrom('entries').select('id').where('page_id', '=', begun.page).execute()).toEqual([]);
 });
+
+describe('what was taken', () => {
+  test('is told by whoever took it, heard of by the group, and checked field by field', async () => {
+    const page = randomUUID();
+    expect(await tell(member, begin(member, 'harvest', true, page), field(member, page, 'harvest', 'taxon', 'vaccinium-myrtillus'), field(member, page, 'harvest', 'taken', { amount: 1.5, unit: 'litre' }, 2))).toEqual(['added', 'added', 'added']);
+    expect(await tell(keeper, field(keeper, page, 'harvest', 'taken', { amount: 9, unit: 'litre' }, 3))).toEqual(['422 by']);
+    expect(await tell(member, field(member, page, 'harvest', 'taxon', 'no-such-plant', 4))).toEqual(['422 value']);
+    for (const [name, value] of [['taken', { amount: -1, unit: 'litre' }], ['taken', { amount: 1, unit: 'bucket' }], ['share', 1.2], ['need', { eaters: 2, servings: 1, servingGrams: 100, yield: 0 }], ['count', { how: 'squares', counts: [3], squares: 9 }]] as const) {
+      const [said] = await tell(member, field(member, page, 'harvest', name, value, 5));
+      expect(said).toMatch(/^4(00|22) .*value/);
+    }
+    expect(await pulled(keeper, `g:${group}`)).toContain('"amount":1.5');
+  });
+});

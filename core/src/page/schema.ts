@@ -2,10 +2,12 @@ import { z } from 'zod';
 import { Instant } from '../case/schema';
 import { CautionFor, StageId, TaxonId } from '../guide/schema';
 import { Policy } from '../policy/schema';
+import { Amount } from '../take/amount';
+import { Count } from '../take/count';
 import { Geometry } from './geometry';
 
 /**
- * A page of the notebook that is not a find: a place, an eater, a walk, or what a group agreed on. It has fields that are written over one by one,
+ * A page of the notebook that is not a find: a place, an eater, a walk, what was taken of a find, or what a group agreed on. It has fields that are written over one by one,
  * the last one told standing and the rest staying visible; and a place has sightings, which only add.
  */
 
@@ -114,18 +116,49 @@ export const WalkFields = z.strictObject({
 });
 export type WalkFields = z.infer<typeof WalkFields>;
 
+const positive = z.number().positive('above nothing').max(1e6);
+/** What is taken of one find: how much it may be, and what it was in the end. */
+export const HarvestFields = z.strictObject({
+  /** The find that was decided. */
+  find: id,
+  place: id,
+  taxon: TaxonId,
+  part: z.string().min(1).max(64),
+  on: LocalDate,
+  /** How many stand there of which the part can be taken. */
+  count: Count,
+  /** It spreads where it does not belong, and nobody need spare it. */
+  invader: z.boolean(),
+  /** Who needs it, how often, and how much of it, ready, each time. */
+  need: z.strictObject({ eaters: z.number().int().positive().max(100), servings: z.number().int().positive().max(1000), servingGrams: positive, yield: z.number().gt(0, 'above 0').max(1, 'no more than 1') }),
+  persons: z.number().int().positive().max(100),
+  hands: z.strictObject({ basketLitres: positive.optional(), hours: positive.optional(), gramsPerHour: positive.optional() }),
+  /** One's own scales, in place of the usual weights. */
+  weighings: z.array(z.strictObject({ amount: Amount, grams: positive })).max(60),
+  /** What was taken, and as a share of what stood there. */
+  taken: Amount,
+  share: z.number().min(0).max(1),
+  wetness: z.enum(['dry', 'damp', 'wet']),
+  /** The bag or basket it lies in. */
+  bag: word,
+  /** One whole specimen is kept aside, before anything is eaten. */
+  specimen: z.boolean(),
+  note: text,
+});
+export type HarvestFields = z.infer<typeof HarvestFields>;
+
 /** What a group agreed on; its keepers tell it. */
 export const GroupFields = z.strictObject({ name: z.string().trim().min(1).max(80), ...Policy.omit({ reviews: true }).required().shape });
 export type GroupFields = z.infer<typeof GroupFields>;
 
-export const PAGE_FIELDS = { place: PlaceFields, eater: EaterFields, walk: WalkFields, group: GroupFields } as const;
+export const PAGE_FIELDS = { place: PlaceFields, eater: EaterFields, walk: WalkFields, harvest: HarvestFields, group: GroupFields } as const;
 export type PageKind = keyof typeof PAGE_FIELDS;
 export const PAGE_KINDS = Object.keys(PAGE_FIELDS) as readonly PageKind[];
 export type FieldsOf<K extends PageKind> = z.infer<(typeof PAGE_FIELDS)[K]>;
 
 export const NewPage = z.strictObject({
   id, at: Instant, by: person,
-  kind: z.enum(['place', 'eater', 'walk']),
+  kind: z.enum(['place', 'eater', 'walk', 'harvest']),
   /** The group whose notebook it is in; left out: the person's own. */
   group: z.string().min(1).max(64).optional(),
 });
@@ -139,7 +172,7 @@ export type NewField = { [K in PageKind]: { [F in keyof FieldsOf<K> & string]: {
   readonly withheld?: boolean | undefined;
 } }[keyof FieldsOf<K> & string] }[PageKind];
 
-const told = z.strictObject({ id, at: Instant, by: person, of: z.enum(['place', 'eater', 'walk', 'group']), field: z.string(), value: z.unknown(), withheld: z.boolean().optional() });
+const told = z.strictObject({ id, at: Instant, by: person, of: z.enum(['place', 'eater', 'walk', 'harvest', 'group']), field: z.string(), value: z.unknown(), withheld: z.boolean().optional() });
 /** Parsed in one go with its value, whose problems are named below `value`. */
 export const NewField = told.transform((one, context) => {
   const fields: Readonly<Record<string, z.ZodType>> = PAGE_FIELDS[one.of].shape;

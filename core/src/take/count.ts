@@ -1,3 +1,5 @@
+import { z } from 'zod';
+
 /** How many stand there: counted, estimated from squares or strips, or by their order of magnitude. */
 
 export interface Estimate {
@@ -7,11 +9,14 @@ export interface Estimate {
   /** In one of ten cases there are more. */
   readonly high: number;
 }
-export type Count =
-  | { readonly how: 'counted'; readonly number: number }
+const number = z.number().int('a whole number').nonnegative('nothing or more').max(1e6);
+export const Count = z.discriminatedUnion('how', [
+  z.strictObject({ how: z.literal('counted'), number }),
   /** Numbers in squares or strips of the same size, laid out before looking, and how large the patch is in such squares. */
-  | { readonly how: 'squares'; readonly counts: readonly number[]; readonly squares: number }
-  | { readonly how: 'about'; readonly order: 'few' | 'tens' | 'hundreds' | 'thousands' };
+  z.strictObject({ how: z.literal('squares'), counts: z.array(number).min(2, 'two squares or more').max(200), squares: number }),
+  z.strictObject({ how: z.literal('about'), order: z.enum(['few', 'tens', 'hundreds', 'thousands']) }),
+]);
+export type Count = z.infer<typeof Count>;
 
 /** From and to, as people use these words. */
 const ORDERS = { few: [2, 9], tens: [10, 99], hundreds: [100, 999], thousands: [1000, 9999] } as const;

@@ -3,9 +3,10 @@ import pg from 'pg';
 import * as finds from './migrations/0001-finds';
 import * as notebook from './migrations/0002-notebook';
 import * as pages from './migrations/0003-pages';
+import * as harvests from './migrations/0004-harvests';
 import type { Database } from './schema';
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests };
 
 export type Db = Kysely<Database>;
 

@@ -29,8 +29,9 @@ export function checkPage(entry: PageEntry, { guide, person, page, roles }: Arou
       if (page.kind === 'group' && roles.get(person) !== 'keeper') return wrong('by', 'only a keeper of the group tells its rules');
       if (page.kind === 'group' && body.field === 'name' && body.value === null) return wrong('value', 'a group has a name');
       if (page.kind === 'place' && KEEPERS_FIELDS.includes(body.field) && page.person !== person) return wrong('field', 'only who keeps a place tells where it is, and whom');
+      if (page.kind === 'harvest' && page.person !== person) return wrong('by', 'only who took it tells what was taken');
       if (!toldPlaceExactly(page, person)) return wrong('page', 'who is not told where a place is cannot change what is told of it');
-      return [...by, ...taxaIn(body.field, body.value).flatMap(([path, taxon]) => known(`value${path}`, taxon))];
+      return [...by, ...(page.kind === 'harvest' && body.field === 'taxon' && typeof body.value === 'string' ? known('value', body.value) : []), ...taxaIn(body.field, body.value).flatMap(([path, taxon]) => known(`value${path}`, taxon))];
     }
     case 'sightings': {
       if (page?.kind !== 'place') return wrong('page', 'only a place has sightings');

@@ -148,9 +148,10 @@ function Counted({ record }: { readonly record: FindRecord }) {
   const { passed, strays } = countOf(record);
   if (record.decisions.at(-1)?.choice !== 'collect') return null;
   return (
-    <View style={styles.now}>
-      <Body style={styles.grow}>{passed + strays > 0 ? `Piece by piece: ${passed} passed, ${strays} ${strays === 1 ? 'stray' : 'strays'}.` : 'The rest of the patch has not been gone through.'}</Body>
-      <Button label="Piece by piece" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })} />
+    <View style={styles.collected}>
+      {lastOutcome(record) === 'collect' ? <Button label="How much, and by which hand" style={styles.start} onPress={() => router.push({ pathname: '/find/[id]/take', params: { id: record.id } })} /> : null}
+      <Body>{passed + strays > 0 ? `Piece by piece: ${passed} passed, ${strays} ${strays === 1 ? 'stray' : 'strays'}.` : 'The rest of the patch has not been gone through.'}</Body>
+      <Button label="Piece by piece" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })} />
     </View>
   );
 }
@@ -219,6 +220,8 @@ function AroundTold({ record, target }: { readonly record: FindRecord; readonly 
 const styles = StyleSheet.create({
   scientific: { fontStyle: 'italic' },
   now: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
+  collected: { gap: space.s },
+  start: { alignSelf: 'flex-start' },
   grow: { flex: 1 },
   note: { gap: space.s },
   differs: { flexDirection: 'row', gap: space.m, alignItems: 'center', padding: space.m, backgroundColor: colour.pause, borderRadius: corner },

@@ -25,6 +25,7 @@ export function PlacesScreen() {
   const [adding, setAdding] = useState(false);
   if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
   const one = places.find(({ id }) => id === chosen);
+  const add = adding ? null : <Button label="Put down a place" style={styles.add} onPress={() => setAdding(true)} />;
   return (
     <Screen>
       <Title>Places</Title>
@@ -33,6 +34,7 @@ export function PlacesScreen() {
         <View style={[wide && styles.grow]}>
           <MapView places={places} data={map.data} chosen={chosen} onChoose={setChosen} height={wide ? 430 : 300} />
           {one ? <Small style={styles.below}>{places.indexOf(one) + 1}: {one.name}{siteWords(one.fields) ? `, ${siteWords(one.fields)}` : ''}</Small> : map.data && !map.own ? <Small soft style={styles.below}>The Ostrel valley, made up for the demo. Lines every 100 metres.</Small> : null}
+          {wide ? add : null}
         </View>
         <View style={wide ? styles.grow : undefined}>
           <View role="list" aria-label="Places">
@@ -41,7 +43,8 @@ export function PlacesScreen() {
           </View>
         </View>
       </View>
-      {adding ? <NewPlace places={places} onDone={() => setAdding(false)} /> : <Button label="Put down a place" style={styles.start} onPress={() => setAdding(true)} />}
+      {wide ? null : add}
+      {adding ? <NewPlace places={places} onDone={() => setAdding(false)} /> : null}
       <Files places={places} map={map} />
     </Screen>
   );
@@ -155,7 +158,7 @@ const styles = StyleSheet.create({
   number: { width: 28, alignItems: 'center' },
   first: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
   chosen: { flex: 1, textDecorationLine: 'underline' },
-  start: { alignSelf: 'flex-start' },
+  add: { alignSelf: 'flex-start', marginTop: space.m },
   form: { maxWidth: 560 },
   block: { gap: space.s, marginTop: space.m },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },

@@ -42,7 +42,7 @@ export function WindowAxis({ range, today }: { readonly range: Range; readonly t
               {scale(day) < width - 34 ? <Text transform={`translate(${scale(day) + 4} 14)`} fontFamily={font.read} fontSize={15} fill={colour.inkSoft}>{MONTH.format(new Date(`${isoOf(day)}T12:00:00Z`))}</Text> : null}
             </G>
           ))}
-          <Line x1={scale(today)} x2={scale(today)} y1={2} y2={24} stroke={colour.ink} strokeWidth={2} />
+          <Line x1={scale(today)} x2={scale(today)} y1={15} y2={24} stroke={colour.ink} strokeWidth={3} />
         </Svg>
       ) : null}
     </View>

@@ -4,4 +4,5 @@ export { PlaceScreen } from './PlaceScreen';
 export { WalkScreen } from './WalkScreen';
 export { WeekScreen } from './WeekScreen';
 export { Warned } from './Warned';
+export { TakeScreen } from '../take/TakeScreen';
 export { atPlace } from './contextAt';

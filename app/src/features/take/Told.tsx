@@ -1,0 +1,193 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { FieldsOf } from '@pause/core';
+import { estimateOf, type AmountUnit, type Count, type Weights } from '@pause/core/take';
+import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
+import type { Harvest } from './harvests';
+
+/** What somebody tells: for whom, what stands there, what fits, what one weighs, and what was taken in the end. */
+
+type Fields = FieldsOf<'harvest'>;
+export type TellHarvest = (told: { readonly [F in keyof Fields]?: Fields[F] | null }) => void;
+
+interface ToldProps {
+  readonly told: Harvest;
+  /** What is taken of it, as it is called. */
+  readonly part: string;
+  /** Who eats along, as far as anybody was put down. */
+  readonly eaters: number;
+  readonly weights: Weights;
+  readonly tell: TellHarvest;
+}
+
+export function Told({ told, part, eaters, weights, tell }: ToldProps) {
+  return (
+    <>
+      <NeedTold need={told.need} eaters={eaters} tell={tell} />
+      <PatchTold part={part} count={told.count} invader={told.invader === true} tell={tell} />
+      <HandsTold hands={told.hands} persons={told.persons} tell={tell} />
+      <WeighTold weighings={told.weighings ?? []} weights={weights} tell={tell} />
+      <TakenTold told={told} tell={tell} />
+    </>
+  );
+}
+
+const numberOf = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
+
+interface NumberFieldProps {
+  readonly label: string;
+  readonly value: number | undefined;
+  /** What would be right; told where the text is no such number. */
+  readonly right: string;
+  readonly check?: (value: number) => boolean;
+  readonly whole?: boolean;
+  readonly placeholder?: string;
+  readonly onTell: (value: number | undefined) => void;
+}
+
+/** A number that is told when its field is left, if it is as it should be. */
+function NumberField({ label, value, right, check = (one) => one > 0, whole = false, placeholder, onTell }: NumberFieldProps) {
+  const [text, setText] = useState(value === undefined ? '' : String(value));
+  const number = numberOf(text);
+  const wrong = number !== undefined && !(Number.isFinite(number) && check(number) && (!whole || Number.isInteger(number)) && number <= 1e6);
+  return <Field label={label} inputMode="decimal" value={text} onChangeText={setText} {...(placeholder ? { placeholder } : {})} {...(wrong ? { wrong: right } : {})} onBlur={() => { if (!wrong && number !== value) onTell(number); }} />;
+}
+
+const YIELDS = [['As it is', 1], ['Cooked', 0.7], ['Dried', 0.15]] as const;
+
+function NeedTold({ need, eaters, tell }: { readonly need: Fields['need'] | undefined; readonly eaters: number; readonly tell: TellHarvest }) {
+  const now = need ?? { eaters, servings: 1, servingGrams: 150, yield: 1 };
+  const put = (more: Partial<Fields['need']>) => tell({ need: { ...now, ...more } });
+  const whole = { whole: true, check: (one: number) => one >= 1, right: 'a whole number from 1' } as const;
+  return (
+    <View style={styles.block}>
+      <Heading>What you need</Heading>
+      <View style={styles.row}>
+        <View style={styles.grow}><NumberField label="Who eats" value={need?.eaters ?? eaters} {...whole} onTell={(one) => { if (one) put({ eaters: one }); }} /></View>
+        <View style={styles.grow}><NumberField label="How often" value={need?.servings} placeholder="1" {...whole} onTell={(one) => { if (one) put({ servings: one }); }} /></View>
+      </View>
+      <NumberField label="Grams each time, made ready" value={need?.servingGrams} placeholder="150" right="grams above nothing" onTell={(one) => { if (one) put({ servingGrams: one }); }} />
+      <ChipRow label="How it is made ready">{YIELDS.map(([label, left]) => <Chip key={label} label={label} chosen={need?.yield === left} onPress={() => put({ yield: left })} />)}</ChipRow>
+      {need ? <Small soft>Made ready, {Math.round(now.yield * 100)} % of its weight are left.</Small> : null}
+    </View>
+  );
+}
+
+const HOW = { counted: 'Counted', squares: 'In squares', about: 'About' } as const;
+const ORDER = { few: 'A few', tens: 'Tens', hundreds: 'Hundreds', thousands: 'Thousands' } as const;
+
+/** Numbers of squares as they are typed: 4, 6, 0, 8. */
+export function countsOf(text: string): number[] | undefined {
+  const all = text.split(/[\s,;]+/).filter((one) => one !== '').map(Number);
+  return all.length >= 2 && all.length <= 200 && all.every((one) => Number.isInteger(one) && one >= 0 && one <= 1e6) ? all : undefined;
+}
+
+function PatchTold({ part, count, invader, tell }: { readonly part: string; readonly count: Count | undefined; readonly invader: boolean; readonly tell: TellHarvest }) {
+  const [how, setHow] = useState<Count['how']>(count?.how ?? 'counted');
+  const estimate = count && estimateOf(count);
+  return (
+    <View style={styles.block}>
+      <Heading>What stands there</Heading>
+      <ChipRow label="How you know">{(Object.keys(HOW) as Count['how'][]).map((one) => <Chip key={one} label={HOW[one]} chosen={how === one} onPress={() => setHow(one)} />)}</ChipRow>
+      {how === 'counted' ? <NumberField label={`How many, counted one by one: ${part}`} value={count?.how === 'counted' ? count.number : undefined} whole check={(one) => one >= 0} right="a whole number from 0" onTell={(number) => tell({ count: number === undefined ? null : { how: 'counted', number } })} /> : null}
+      {how === 'squares' ? <Squares count={count?.how === 'squares' ? count : undefined} tell={tell} /> : null}
+      {how === 'about' ? <ChipRow label="About how many">{(Object.keys(ORDER) as (keyof typeof ORDER)[]).map((order) => <Chip key={order} label={ORDER[order]} chosen={count?.how === 'about' && count.order === order} onPress={() => tell({ count: { how: 'about', order } })} />)}</ChipRow> : null}
+      {estimate && estimate.low !== estimate.high ? <Body>About {estimate.mid.toLocaleString()}: in eight of ten cases from {estimate.low.toLocaleString()} to {estimate.high.toLocaleString()}.</Body> : null}
+      <ChipRow label="Where it belongs"><Chip kind="checkbox" label="It spreads where it does not belong" chosen={invader} onPress={() => tell({ invader: !invader })} /></ChipRow>
+    </View>
+  );
+}
+
+function Squares({ count, tell }: { readonly count: Extract<Count, { how: 'squares' }> | undefined; readonly tell: TellHarvest }) {
+  const [text, setText] = useState(count?.counts.join(', ') ?? '');
+  const [of, setOf] = useState(count ? String(count.squares) : '');
+  const counts = countsOf(text);
+  const squares = numberOf(of);
+  const few = counts !== undefined && squares !== undefined && !(Number.isInteger(squares) && squares >= counts.length);
+  const put = () => { if (counts && squares !== undefined && !few) tell({ count: { how: 'squares', counts, squares } }); };
+  return (
+    <>
+      <Field label="How many in each square or strip" value={text} onChangeText={setText} placeholder="4, 6, 0, 8" {...(text.trim() !== '' && !counts ? { wrong: 'whole numbers with commas, of two squares or more' } : {})} onBlur={put} />
+      <Field label="How many such squares the patch is" inputMode="numeric" value={of} onChangeText={setOf} {...(few ? { wrong: 'a whole number, no fewer than were looked at' } : {})} onBlur={put} />
+      <Small soft>Lay them out before you look: every fifth step along the patch, and not where most stand.</Small>
+    </>
+  );
+}
+
+function HandsTold({ hands = {}, persons, tell }: { readonly hands: Fields['hands'] | undefined; readonly persons: number | undefined; readonly tell: TellHarvest }) {
+  const put = (field: keyof Fields['hands'], value: number | undefined) => {
+    const { [field]: _, ...rest } = hands;
+    tell({ hands: value === undefined ? rest : { ...rest, [field]: value } });
+  };
+  return (
+    <View style={styles.block}>
+      <Heading>Basket and hands</Heading>
+      <View style={styles.row}>
+        <View style={styles.grow}><NumberField label="Litres that fit" value={hands.basketLitres} right="litres above nothing" onTell={(value) => put('basketLitres', value)} /></View>
+        <View style={styles.grow}><NumberField label="How many pick" value={persons} placeholder="1" whole check={(one) => one >= 1} right="a whole number from 1" onTell={(value) => tell({ persons: value ?? null })} /></View>
+      </View>
+      <View style={styles.row}>
+        <View style={styles.grow}><NumberField label="Hours for it at home" value={hands.hours} right="hours above nothing" onTell={(value) => put('hours', value)} /></View>
+        <View style={styles.grow}><NumberField label="Grams done in an hour" value={hands.gramsPerHour} right="grams above nothing" onTell={(value) => put('gramsPerHour', value)} /></View>
+      </View>
+    </View>
+  );
+}
+
+const UNITS = { piece: 'pieces', handful: 'handfuls', litre: 'litres' } as const;
+const UNIT_OF_TAKEN = { ...UNITS, g: 'grams' } as const;
+
+/** Weighed once, it is no longer guessed. */
+function WeighTold({ weighings, weights, tell }: { readonly weighings: Fields['weighings']; readonly weights: Weights; readonly tell: TellHarvest }) {
+  const [open, setOpen] = useState(false);
+  const [unit, setUnit] = useState<keyof typeof UNITS>('piece');
+  const [many, setMany] = useState('');
+  const [grams, setGrams] = useState('');
+  const [amount, weight] = [numberOf(many), numberOf(grams)];
+  const wrong = (value: number | undefined) => value !== undefined && !(value > 0 && value <= 1e6);
+  const right = amount !== undefined && weight !== undefined && !wrong(amount) && !wrong(weight);
+  return (
+    <View style={styles.block}>
+      <Heading>What it weighs</Heading>
+      <Body soft>A piece about {Math.round(weights.piece * 10) / 10} g, a handful {Math.round(weights.handful)} g, a litre {Math.round(weights.litre)} g.</Body>
+      {open ? (
+        <>
+          <View style={styles.row}>
+            <View style={styles.grow}><Field label="So many" inputMode="decimal" value={many} onChangeText={setMany} {...(wrong(amount) ? { wrong: 'a number above nothing' } : {})} /></View>
+            <View style={styles.grow}><Field label="Weigh, in grams" inputMode="decimal" value={grams} onChangeText={setGrams} {...(wrong(weight) ? { wrong: 'grams above nothing' } : {})} /></View>
+          </View>
+          <ChipRow label="Of what">{(Object.keys(UNITS) as (keyof typeof UNITS)[]).map((one) => <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => setUnit(one)} />)}</ChipRow>
+          <Button label="Put it down" tone="outline" disabled={!right} style={styles.start} onPress={() => { if (right) { tell({ weighings: [...weighings, { amount: { amount, unit }, grams: weight }].slice(-60) }); setOpen(false); } }} />
+        </>
+      ) : <Button label="I weighed some" tone="outline" style={styles.start} onPress={() => setOpen(true)} />}
+    </View>
+  );
+}
+
+const WETNESS = { dry: 'Dry', damp: 'Damp', wet: 'Wet' } as const;
+const SHARES = [['A trace', 0.02], ['A tenth', 0.1], ['A quarter', 0.25], ['A third', 0.33], ['Half', 0.5], ['All of it', 1]] as const;
+
+/** What was taken in the end: it counts when somebody comes here next. */
+function TakenTold({ told, tell }: { readonly told: Harvest; readonly tell: TellHarvest }) {
+  const [unit, setUnit] = useState<AmountUnit>(told.taken?.unit ?? 'litre');
+  const [bag, setBag] = useState(told.bag ?? '');
+  return (
+    <View style={styles.block}>
+      <Heading>What was taken</Heading>
+      <NumberField label="How much" value={told.taken?.amount} check={(one) => one >= 0} right="nothing or more" onTell={(amount) => tell({ taken: amount === undefined ? null : { amount, unit } })} />
+      <ChipRow label="Measured in">{(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => <Chip key={one} label={UNIT_OF_TAKEN[one]} chosen={unit === one} onPress={() => { setUnit(one); if (told.taken) tell({ taken: { ...told.taken, unit: one } }); }} />)}</ChipRow>
+      <SmallStrong>Of what stood there</SmallStrong>
+      <ChipRow label="Of what stood there">{SHARES.map(([label, share]) => <Chip key={label} label={label} chosen={told.share === share} onPress={() => tell({ share })} />)}</ChipRow>
+      <ChipRow label="How wet it was">{(Object.keys(WETNESS) as (keyof typeof WETNESS)[]).map((one) => <Chip key={one} label={WETNESS[one]} chosen={told.wetness === one} onPress={() => tell({ wetness: one })} />)}</ChipRow>
+      <Field label="The bag or basket it lies in" value={bag} onChangeText={setBag} maxLength={120} onBlur={() => { if (bag.trim() !== (told.bag ?? '')) tell({ bag: bag.trim() === '' ? null : bag.trim() }); }} />
+      <ChipRow label="For looking at again"><Chip kind="checkbox" label="One whole specimen is kept aside" chosen={told.specimen === true} onPress={() => tell({ specimen: told.specimen !== true })} /></ChipRow>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  row: { flexDirection: 'row', gap: space.m, alignItems: 'flex-start' },
+  grow: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
+});
