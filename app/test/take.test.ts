@@ -2,8 +2,10 @@
 import './guide';
 import type { PageRecord } from '@pause/core';
 import { dayOf } from '@pause/core/day';
+import { leftOver } from '@pause/core/sort';
 import { take, usualWeights, weighed } from '@pause/core/take';
 import { harvestsOf, takenBefore, takenToday, weighingsOf } from '../src/features/take/harvests';
+import { sortingOf } from '../src/features/take/SortScreen';
 import { countsOf } from '../src/features/take/Told';
 import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/features/take/words';
 
@@ -48,4 +50,9 @@ test('what decides is said with what would change it', () => {
   expect(answer.ceilings.map(valueOf)).toEqual([expect.stringMatching(/^100/), expect.stringMatching(/kg$/), 'As much as you like', 'Nobody told yet what fits.']);
   expect(bindsWords(take({ patch: { lifeForm: 'shrub', part: 'fruit' }, permission: 'unknown', persons: 1, weights: usualWeights('fruit') }))).toBe('Before anything is taken, somebody has to be asked.');
   expect(patchWords({ code: 'share', share: 0.03, chance: 0.9, years: 50 })).toBe('Taken every year, up to 3\u00A0% of it leaves a patch that is no smaller in 50 years, in nine of ten patches.');
+});
+
+test('what was gone through piece by piece where it grew is less likely to hold strays', () => {
+  const told = { pieces: 60, found: [0], now: 0, grades: [] };
+  expect(leftOver(sortingOf(told, 60)).chance).toBeLessThan(leftOver(sortingOf(told, 10)).chance / 2);
 });

@@ -105,5 +105,7 @@ describe('a basket', () => {
   test('with a deadly one in it is put aside, however often it is gone through', () => {
     expect(basketState({ pieces: 40, found: [1, 0, 0, 0, 0, 0, 0] }, 'deadly', ['deadly'])).toMatchObject({ state: 'hold' });
     expect(basketState({ pieces: 40, found: [1, 0, 0, 0, 0, 0, 0] }, 'deadly', ['unpleasant'])).toMatchObject({ state: 'gone-through' });
+    // At once, and not only when all of it was gone through.
+    expect(basketState({ pieces: 40, found: [] }, 'none', ['deadly'])).toEqual({ state: 'hold', left: undefined });
   });
 });

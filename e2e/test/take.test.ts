@@ -94,3 +94,49 @@ test('of what is not collected, or was against the verdict, it is not said how m
   expect(await page.getByRole('list', { name: 'The four ceilings' }).count()).toBe(0);
   await context.close();
 });
+
+test('at home every piece is looked at again: strays open finds, passes bring the chance down, a deadly one puts all of it aside until it is settled', async () => {
+  const { page, context, errors } = await rig.open(PHONE);
+  await page.goto('/find/demo-find-1');
+  const collected = page.getByRole('button', { name: 'How much, and by which hand' });
+  await collected.click();
+  await page.getByRole('button', { name: 'Look again at home' }).click();
+  await page.getByRole('heading', { name: 'Look again' }).waitFor();
+  const pieces = page.getByRole('textbox', { name: 'How many pieces lie there' });
+  await pieces.fill('-4');
+  await page.getByText('a whole number from 1').waitFor();
+  await pieces.fill('80');
+  await pieces.blur();
+  const basket = page.getByRole('status', { name: 'The basket' });
+  await basket.getByText('Nobody has gone through it yet.').waitFor();
+  await quiet(page);
+  await page.getByRole('button', { name: 'All of it is gone through' }).click();
+  await basket.getByText(/Gone through one time: no stray\. That another one is left: one in \d+\./).waitFor();
+  const odds = async () => Number(/one in ([\d,]+)/.exec(await basket.innerText())?.[1]?.replace(/,/g, ''));
+  const once = await odds();
+  await page.getByRole('button', { name: 'A stray', exact: true }).click();
+  await page.getByRole('button', { name: 'A leaf, a bit of moss' }).click();
+  await page.getByRole('list', { name: 'Strays' }).getByText('One: harmless').waitFor();
+  await page.getByText('none so far this time').waitFor();
+  await page.getByRole('button', { name: 'All of it is gone through' }).click();
+  await basket.getByText(/Gone through two times: no stray\./).waitFor();
+  expect(await odds()).toBeGreaterThan(once);
+  for (let pass = 0; pass < 12 && !(await basket.innerText()).startsWith('Gone through\n'); pass += 1) {
+    await page.getByRole('button', { name: 'All of it is gone through' }).click();
+    await page.getByRole('heading', { name: `Time ${pass + 4}` }).waitFor();
+  }
+  await basket.getByText('It never says that it is safe', { exact: false }).waitFor();
+
+  await page.getByRole('button', { name: 'A stray', exact: true }).click();
+  await page.getByRole('button', { name: 'I can’t tell' }).click();
+  await page.waitForURL(/\/find\/[0-9a-f-]{36}\/name/);
+  await page.goto('/find/demo-find-1/sort');
+  await page.getByRole('list', { name: 'Strays' }).waitFor();
+  // What nobody can tell counts as the worst that the guide lists beside it.
+  await basket.getByText('Put all of it aside').waitFor();
+  await quiet(page);
+  await page.getByRole('group', { name: 'What stray 2 is' }).getByText('Unpleasant').click();
+  await basket.getByText('Put all of it aside').waitFor({ state: 'detached' });
+  expect(errors).toEqual([]);
+  await context.close();
+});

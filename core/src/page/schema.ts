@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Instant } from '../case/schema';
-import { CautionFor, StageId, TaxonId } from '../guide/schema';
+import { CautionFor, HarmGrade, StageId, TaxonId } from '../guide/schema';
 import { Policy } from '../policy/schema';
 import { Amount } from '../take/amount';
 import { Count } from '../take/count';
@@ -143,6 +143,10 @@ export const HarvestFields = z.strictObject({
   bag: word,
   /** One whole specimen is kept aside, before anything is eaten. */
   specimen: z.boolean(),
+  /** Looking again at home: strays that each pass through all pieces found, those of the pass that is going on, and how bad each of them was. */
+  sorting: z.strictObject({
+    pieces: z.number().int('a whole number').positive('one or more').max(100_000), found: z.array(z.number().int().nonnegative()).max(40), now: z.number().int().nonnegative().max(100_000), grades: z.array(HarmGrade).max(1000),
+  }),
   note: text,
 });
 export type HarvestFields = z.infer<typeof HarvestFields>;

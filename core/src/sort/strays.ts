@@ -91,12 +91,12 @@ export type BasketState =
   | { readonly state: 'look-again'; readonly passes: number | undefined; readonly left: LeftOver | undefined }
   | { readonly state: 'gone-through'; readonly left: LeftOver }
   /** A deadly one lay in it: all of it, and what it touched, is put aside, whatever the chance. */
-  | { readonly state: 'hold'; readonly left: LeftOver };
+  | { readonly state: 'hold'; readonly left: LeftOver | undefined };
 
 /** @param worst of the lookalikes that could be among the pieces @param strayGrades of those that were found */
 export function basketState(sorting: Sorting, worst: HarmGrade, strayGrades: readonly HarmGrade[]): BasketState {
   const left = sorting.found.length > 0 ? leftOver(sorting) : undefined;
-  if (strayGrades.includes('deadly') && left) return { state: 'hold', left };
+  if (strayGrades.includes('deadly')) return { state: 'hold', left };
   // What does no harm is no matter of chance: one look is enough.
   const passes = worst === 'none' ? (left ? 0 : 1) : passesNeeded(sorting, DEMANDED[worst]);
   return passes === 0 && left ? { state: 'gone-through', left } : { state: 'look-again', passes, left };

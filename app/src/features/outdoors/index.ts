@@ -4,5 +4,6 @@ export { PlaceScreen } from './PlaceScreen';
 export { WalkScreen } from './WalkScreen';
 export { WeekScreen } from './WeekScreen';
 export { Warned } from './Warned';
+export { SortScreen } from '../take/SortScreen';
 export { TakeScreen } from '../take/TakeScreen';
 export { atPlace } from './contextAt';

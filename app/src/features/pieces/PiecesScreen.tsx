@@ -1,24 +1,20 @@
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { countOf, type Case, type CharacterId, type FindRecord, type StateId } from '@pause/core';
-import type { PieceCheck } from '@pause/core/pieces';
-import { guide } from '../../evaluate/guide';
-import { late } from '../../evaluate/late';
+import { countOf, type FindRecord } from '@pause/core';
 import { add, newId, now, person, startFind } from '../../store/actions';
 import { useAct, type Thunk } from '../../store/store';
 import { useCase } from '../../store/useCase';
-import { characterName, characterOf, commonName, timeWords } from '../../words/names';
+import { commonName, timeWords } from '../../words/names';
 import { Body, Button, colour, corner, Heading, Loading, Notice, Rule, Screen, Small, space, Strong, stroke, Title, VerdictWord } from '../../ui';
-import { StatePicture } from '../beside/StatePicture';
 import { FindFrame } from '../FindFrame';
+import { PieceLines, usePieceCheck } from './PieceLines';
 
-/** The rest of the patch, piece by piece: pass, stray, stop. */
 /** One more was gone through; or the last count was a slip. */
 function countPiece(find: string, result: 'passed' | 'stray' | 'taken-back'): Thunk<Promise<boolean>> {
   return (dispatch) => dispatch(add({ kind: 'counts', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), result } }));
 }
 
+/** The rest of the patch, piece by piece: pass, stray, stop. */
 export function PiecesScreen() {
   return <FindFrame render={({ record }) => <Pieces record={record} />} />;
 }
@@ -70,7 +66,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
           <>
             <Heading>On each piece, every one of these</Heading>
             <Body soft>About {timeWords(told.seconds)} a piece. Anything else is a stray, also what you can’t make out.</Body>
-            {told.checks.map((check, i) => <PieceLine key={check.character} target={find.target} stages={find.context.stages} character={check.character} seconds={check.seconds} last={i === told.checks.length - 1} />)}
+            <PieceLines check={told} find={find} />
             {slips.length > 1 ? (
               <Small soft>
                 In ordinary hands {share(slips[0]?.share ?? 0)} of the strays slips through the first check alone, {share(slips.at(-1)?.share ?? 0)} through all of them. {count.strays > 0 ? 'There are strays here: do not leave one out.' : ''}
@@ -80,7 +76,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
         )}
         <Rule strong />
         <Button label="Stop here" tone="outline" style={styles.start} onPress={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })} />
-        <Small soft>The count is kept on this device.</Small>
+        <Small soft>The count is kept with the find.</Small>
       </ScrollView>
     </Screen>
   );
@@ -88,47 +84,10 @@ function Pieces({ record }: { readonly record: FindRecord }) {
 
 const share = (s: number) => (s <= 0 ? 'none' : s < 0.001 ? 'fewer than one in a thousand' : `one in ${Math.max(1, Math.round(1 / s))}`);
 
-interface PieceLineProps {
-  readonly target: string;
-  readonly stages: readonly string[] | undefined;
-  readonly character: CharacterId;
-  readonly seconds: number;
-  readonly last: boolean;
-}
-
-/** One check of the piece check: what every piece has to show. */
-function PieceLine({ target, stages, character, seconds, last }: PieceLineProps) {
-  const known = characterOf(character);
-  const at = guide.taxon(target)?.atStage.get(guide.character(character)?.index ?? -1);
-  const usual = [...(at ?? [])].filter(([stage]) => stages?.includes(stage) ?? true).flatMap(([, k]) => (
-    k.kind === 'states' ? [...(guide.character(character)?.stateBit ?? [])].filter(([, bit]) => (bit & k.usual) !== 0).map(([state]) => state as StateId) : []
-  ));
-  return (
-    <View style={[styles.check, last && styles.checkLast]}>
-      <View style={styles.grow}>
-        <Strong>{characterName(character)}</Strong>
-        <Small soft>{known?.how}</Small>
-        <Small soft>{timeWords(seconds)}</Small>
-      </View>
-      <View style={styles.picture}><StatePicture character={character} states={[...new Set(usual)]} height={72} /></View>
-    </View>
-  );
-}
-
-const { useIt: usePieces } = late<typeof import('@pause/core/pieces')>(() => import('@pause/core/pieces'));
-
-function usePieceCheck(find: Case | undefined): PieceCheck | undefined {
-  const program = usePieces();
-  return useMemo(() => (program && find ? program.pieceCheck(guide, find) : undefined), [program, find]);
-}
-
 const styles = StyleSheet.create({
   page: { padding: space.l, gap: space.m, paddingBottom: space.xl, width: '100%', maxWidth: 720, alignSelf: 'center' },
   tally: { flexDirection: 'row', gap: space.xl, alignItems: 'center' },
   grow: { flex: 1 },
-  check: { flexDirection: 'row', gap: space.m, alignItems: 'center', borderBottomWidth: 1, borderBottomColor: colour.line, paddingVertical: space.s },
-  checkLast: { borderBottomWidth: 0 },
-  picture: { width: 150 },
   start: { alignSelf: 'flex-start' },
   strip: { flexDirection: 'row', gap: space.m, padding: space.m, paddingHorizontal: space.l, borderTopWidth: stroke.thick, borderTopColor: colour.ink, justifyContent: 'center' },
   big: { flex: 1, maxWidth: 340, minHeight: 84, alignItems: 'center', justifyContent: 'center', borderRadius: corner, borderWidth: stroke.thick, borderColor: colour.ink },

@@ -5,73 +5,45 @@ import { standing, type CompiledTaxon, type FieldsOf, type FindRecord } from '@p
 import { isoOf } from '@pause/core/day';
 import { pickingAt } from '@pause/core/plans';
 import { estimateOf, mannerFor, SCHOOL_SHARES, take, usualWeights, weighed, type Take, type TakeQuestion, type Weights } from '@pause/core/take';
-import { guide } from '../../evaluate/guide';
-import { useAct, useApp } from '../../store/store';
-import { useOpenPages } from '../../store/useOpenPages';
+import { useApp } from '../../store/store';
 import { CommonName, upper } from '../../words/names';
-import { Body, Heading, Loading, Notice, Rule, Screen, Small, space, Title, useWide } from '../../ui';
-import { FindFrame } from '../FindFrame';
+import { Body, Button, Heading, Rule, Screen, Small, space, Title, useWide } from '../../ui';
 import { placeOf, useDay, useEaters } from '../outdoors/usePlaces';
 import { Ceilings } from './Ceilings';
+import { Collected } from './Collected';
 import { placeOfFind, takenBefore, takenToday, useHarvests, weighingsOf, type Harvest } from './harvests';
 import { Manner } from './Manner';
-import { Told, type TellHarvest } from './Told';
+import { Told } from './Told';
+import { useOwnHarvest } from './useOwnHarvest';
 import { bindsWords, patchWords, seenAs, weightOf } from './words';
 
 /** How much of a find is taken: four ceilings, and the least of them. */
 export function TakeScreen() {
-  return <FindFrame render={({ record }) => <Opened key={record.id} record={record} />} />;
+  return <Collected render={(record, taxon, part) => <Taking record={record} taxon={taxon} wanted={part} />} />;
 }
 
-function Opened({ record }: { readonly record: FindRecord }) {
-  const ready = useOpenPages();
+function Taking({ record, taxon, wanted }: { readonly record: FindRecord; readonly taxon: CompiledTaxon; readonly wanted: string }) {
   const router = useRouter();
-  if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
-  const decision = record.decisions.at(-1);
-  const taxon = guide.taxon(record.targets.at(-1)?.taxon ?? '');
-  if (decision?.choice !== 'collect' || !taxon) {
-    return <Screen><Notice title="It is not collected" text="How much to take is asked once you have decided to collect it." action="To the verdict" onAction={() => router.replace({ pathname: '/find/[id]/verdict', params: { id: record.id } })} /></Screen>;
-  }
-  // What was collected all the same is on record; how much of it is not for Pause to say.
-  if (record.verdicts.find(({ id }) => id === decision.verdict)?.verdict.outcome !== 'collect') {
-    return <Screen><Notice title="It was collected against the verdict" text="Pause does not say how much of it to take." action="To the verdict" onAction={() => router.replace({ pathname: '/find/[id]/verdict', params: { id: record.id } })} /></Screen>;
-  }
-  return <Taking record={record} taxon={taxon} />;
-}
-
-/** Which of the taxon's parts: the one that was wanted, else the first. */
-function partOf(record: FindRecord, { taxon }: CompiledTaxon): number {
-  const wanted = taxon.parts.findIndex(({ part, use }) => part === record.context.part && (record.context.use === undefined || use === record.context.use));
-  return Math.max(0, wanted);
-}
-
-function Taking({ record, taxon }: { readonly record: FindRecord; readonly taxon: CompiledTaxon }) {
-  const act = useAct();
   const wide = useWide();
   const today = useDay();
   const harvests = useHarvests();
   const me = useApp((state) => state.me.person?.id ?? '');
   const pages = useApp((state) => state.pages.all);
   const eaters = useEaters().filter(({ fields }) => fields.eatsAlong !== false).length;
-  const at = partOf(record, taxon);
+  const at = Math.max(0, taxon.taxon.parts.findIndex((one) => one.part === wanted));
   const part = taxon.taxon.parts[at];
-  const own = harvests.find(({ fields, person }) => fields.find === record.id && person === me);
-  const told: Harvest = own?.fields ?? {};
+  const { id: own, told, tell } = useOwnHarvest(record, taxon.id, wanted);
   const placeId = placeOfFind(record);
   const placePage = placeId === undefined ? undefined : pages[placeId];
   const place = placePage?.kind === 'place' ? placeOf(placePage) : undefined;
-  const of = { place: placeId, taxon: taxon.id, part: part?.part ?? '' };
+  const of = { place: placeId, taxon: taxon.id, part: wanted };
   const iso = isoOf(today);
   const weights = weighed(usualWeights(of.part), weighingsOf(harvests, of, me));
-  const question = useMemo(() => questionOf({ record, taxon, part: of.part, place: placePage && standing(placePage, 'place'), told, weights, today: iso, before: takenBefore(harvests, of, today, own?.id), earlier: takenToday(harvests, of, iso, own?.id) }),
+  const question = useMemo(() => questionOf({ record, taxon, part: of.part, place: placePage && standing(placePage, 'place'), told, weights, today: iso, before: takenBefore(harvests, of, today, own), earlier: takenToday(harvests, of, iso, own) }),
     // What it is asked of is made anew at every drawing; it changes with these.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [record, harvests, placePage, iso]);
   const answer = useMemo(() => take(question), [question]);
-  const tell: TellHarvest = (fields) => void import('../../store/outside').then(({ beginPage, tellPage }) => {
-    if (own) void act(tellPage(own.id, 'harvest', fields));
-    else void act(beginPage('harvest', { find: record.id, ...(placeId === undefined ? {} : { place: placeId }), taxon: taxon.id, part: of.part, on: iso, ...fields }, record.group));
-  });
   const manner = mannerFor(taxon, at, told.invader);
   const left = (
     <View style={[styles.column, wide && styles.grow]}>
@@ -79,7 +51,8 @@ function Taking({ record, taxon }: { readonly record: FindRecord; readonly taxon
       {manner ? <Manner manner={manner} regrowth={taxon.taxon.regrowth?.text} /> : null}
     </View>
   );
-  const right = <View style={[styles.column, wide && styles.grow]}><Told told={told} part={part?.name ?? ''} eaters={Math.max(1, eaters)} weights={weights} tell={tell} /></View>;
+  const right = <View style={[styles.column, wide && styles.grow]}><Told told={told} part={part?.name ?? ''} eaters={Math.max(1, eaters)} weights={weights} tell={tell} />
+      <Button label="Look again at home" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/find/[id]/sort', params: { id: record.id } })} /></View>;
   return (
     <Screen>
       <View>
@@ -138,4 +111,5 @@ const styles = StyleSheet.create({
   column: { gap: space.xl },
   grow: { flex: 1 },
   block: { gap: space.m },
+  start: { alignSelf: 'flex-start' },
 });

@@ -1,0 +1,55 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Case, CharacterId, StateId } from '@pause/core';
+import type { PieceCheck } from '@pause/core/pieces';
+import { guide } from '../../evaluate/guide';
+import { late } from '../../evaluate/late';
+import { characterName, characterOf, timeWords } from '../../words/names';
+import { colour, Small, space, Strong } from '../../ui';
+import { StatePicture } from '../beside/StatePicture';
+
+const { useIt: usePieces } = late<typeof import('@pause/core/pieces')>(() => import('@pause/core/pieces'));
+
+export function usePieceCheck(find: Case | undefined): PieceCheck | undefined {
+  const program = usePieces();
+  return useMemo(() => (program && find ? program.pieceCheck(guide, find) : undefined), [program, find]);
+}
+
+/** Everything that each piece has to show. */
+export function PieceLines({ check: { checks }, find }: { readonly check: Extract<PieceCheck, { readonly feasible: true }>; readonly find: Case }) {
+  return <>{checks.map(({ character, seconds }, i) => <PieceLine key={character} target={find.target} stages={find.context.stages} character={character} seconds={seconds} last={i === checks.length - 1} />)}</>;
+}
+
+interface PieceLineProps {
+  readonly target: string;
+  readonly stages: readonly string[] | undefined;
+  readonly character: CharacterId;
+  readonly seconds: number;
+  readonly last: boolean;
+}
+
+/** One check of the piece check: what every piece has to show. */
+function PieceLine({ target, stages, character, seconds, last }: PieceLineProps) {
+  const known = characterOf(character);
+  const at = guide.taxon(target)?.atStage.get(guide.character(character)?.index ?? -1);
+  const usual = [...(at ?? [])].filter(([stage]) => stages?.includes(stage) ?? true).flatMap(([, k]) => (
+    k.kind === 'states' ? [...(guide.character(character)?.stateBit ?? [])].filter(([, bit]) => (bit & k.usual) !== 0).map(([state]) => state as StateId) : []
+  ));
+  return (
+    <View style={[styles.check, last && styles.checkLast]}>
+      <View style={styles.grow}>
+        <Strong>{characterName(character)}</Strong>
+        <Small soft>{known?.how}</Small>
+        <Small soft>{timeWords(seconds)}</Small>
+      </View>
+      <View style={styles.picture}><StatePicture character={character} states={[...new Set(usual)]} height={72} /></View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  grow: { flex: 1 },
+  check: { flexDirection: 'row', gap: space.m, alignItems: 'center', borderBottomWidth: 1, borderBottomColor: colour.line, paddingVertical: space.s },
+  checkLast: { borderBottomWidth: 0 },
+  picture: { width: 150 },
+});
