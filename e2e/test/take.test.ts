@@ -111,7 +111,7 @@ test('at home every piece is looked at again: strays open finds, passes bring th
   await basket.getByText('Nobody has gone through it yet.').waitFor();
   await quiet(page);
   await page.getByRole('button', { name: 'All of it is gone through' }).click();
-  await basket.getByText(/Gone through one time: no stray\. That another one is left: one in \d+\./).waitFor();
+  await basket.getByText(/Gone through once: no stray\. That another one is left: one in \d+\./).waitFor();
   const odds = async () => Number(/one in ([\d,]+)/.exec(await basket.innerText())?.[1]?.replace(/,/g, ''));
   const once = await odds();
   await page.getByRole('button', { name: 'A stray', exact: true }).click();
@@ -119,7 +119,7 @@ test('at home every piece is looked at again: strays open finds, passes bring th
   await page.getByRole('list', { name: 'Strays' }).getByText('One: harmless').waitFor();
   await page.getByText('none so far this time').waitFor();
   await page.getByRole('button', { name: 'All of it is gone through' }).click();
-  await basket.getByText(/Gone through two times: no stray\./).waitFor();
+  await basket.getByText(/Gone through twice: no stray\./).waitFor();
   expect(await odds()).toBeGreaterThan(once);
   for (let pass = 0; pass < 12 && !(await basket.innerText()).startsWith('Gone through\n'); pass += 1) {
     await page.getByRole('button', { name: 'All of it is gone through' }).click();

@@ -68,13 +68,13 @@ const oddsWords = (chance: number) => (chance < 1e-6 ? 'less than one in a milli
 /** How it stands with the basket. */
 function Standing({ sorting: { found }, state, worst }: { readonly sorting: Told; readonly state: BasketState; readonly worst: HarmGrade }) {
   const strays = found.reduce((a, b) => a + b, 0);
-  const said = found.length === 0 ? 'Nobody has gone through it yet.' : `Gone through ${numberWord(found.length)} ${found.length === 1 ? 'time' : 'times'}: ${strays === 0 ? 'no stray' : strays === 1 ? 'one stray' : `${strays} strays`}.`;
+  const said = found.length === 0 ? 'Nobody has gone through it yet.' : `Gone through ${found.length === 1 ? 'once' : found.length === 2 ? 'twice' : `${numberWord(found.length)} times`}: ${strays === 0 ? 'no stray' : strays === 1 ? 'one stray' : `${strays} strays`}.`;
   const odds = state.left && worst !== 'none' ? ` That another one is left: ${oddsWords(state.left.chance)}.` : '';
   if (state.state === 'hold') {
     return (
       <View style={[styles.state, styles.hold]} role="status" aria-label="The basket">
         <Strong on="dark">Put all of it aside</Strong>
-        <Body on="dark">A deadly one lay among them. Eat nothing of this basket, nor of anything that touched it; keep the stray, and wash hands, knife and board. {said}</Body>
+        <Body on="dark">A deadly one lay among them, or may have. Eat nothing of this basket, nor of anything that touched it; keep the stray, and wash hands, knife and board. {said}</Body>
       </View>
     );
   }
@@ -144,7 +144,7 @@ function Pass({ record, taxon, sorting, tell }: { readonly record: FindRecord; r
           <Strong>A stray</Strong><Small>{now === 0 ? 'none so far this time' : `${now} so far this time`}</Small>
         </Pressable>
         <Pressable role="button" aria-label="All of it is gone through" onPress={() => tell({ sorting: { ...sorting, found: [...found, now], now: 0 } })} style={({ pressed }) => [styles.big, styles.dark, pressed && styles.pressed]}>
-          <Strong on="dark">All gone through</Strong><Small on="dark">every piece, every check</Small>
+          <Strong on="dark">All gone through</Strong><Small on="dark">every single piece</Small>
         </Pressable>
       </View>
       {asking ? (
