@@ -14,7 +14,7 @@ const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 const VIEWS = [
   '/', '/new', '/finds', '/guide', '/taxon/allium-ursinum', '/taxon/conium-maculatum', '/pair?a=allium-ursinum&b=convallaria-majalis', '/card?of=allium-ursinum', '/look', '/ruler', '/eaten',
   '/find/demo-find-5/check', '/find/demo-find-5/around', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/find/demo-find-1',
-  '/find/demo-find-1/pieces', '/find/demo-find-5/beside?other=cortinarius-rubellus', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge', '/eaters',
+  '/find/demo-find-1/pieces', '/find/demo-find-1/take', '/find/demo-find-1/sort', '/find/demo-find-5/beside?other=cortinarius-rubellus', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge', '/eaters',
 ];
 
 /** At dusk only the colours are others: of each kind of view one. */
