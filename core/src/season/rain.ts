@@ -29,7 +29,9 @@ const OF_TAXON = 0.8;
 const OF_YEAR = 0.6;
 /** How often it is there although rain and lag say no, or not seen there although they say yes. */
 const OTHERWISE = 0.15;
-const [AS_FORESEEN, NOT_AS_FORESEEN] = [Math.log(1 - OTHERWISE), Math.log(OTHERWISE)];
+const TIMES = (1 - OTHERWISE) / OTHERWISE;
+/** However often a lag was wrong, it is not impossible. */
+const LEAST = 1e-200;
 const Z = [-1.3998, -0.5314, 0, 0.5314, 1.3998];
 /** Days of lag that are tried either way. */
 const REACH = 8;
@@ -94,13 +96,11 @@ export function lagsOf(places: readonly SeenPlace[], guide: CompiledGuide, serie
         const bits = lagsThatBring(look, scenario, Math.round(look.need.begins.rain.lag) - REACH - YEAR_REACH, count);
         for (let at = 0; at < count; at += 1) if (((bits >>> at) & 1) === Number(look.there)) asForeseen[at] = (asForeseen[at] ?? 0) + 1;
       }
+      // As a share of the likeliest: each visit that agrees makes a lag so many times likelier.
+      const most = asForeseen.reduce((a, b) => Math.max(a, b), 0);
+      const likely = Float64Array.from(asForeseen, (agreeing) => Math.max(LEAST, TIMES ** (agreeing - most)));
       for (let at = 0; at < row.logs.length; at += 1) {
-        const logs = ofYear.map((longer) => {
-          const agreeing = asForeseen[at + YEAR_REACH + longer] ?? 0;
-          return agreeing * AS_FORESEEN + (looks.length - agreeing) * NOT_AS_FORESEEN;
-        });
-        const top = Math.max(...logs);
-        row.logs[at] = (row.logs[at] ?? 0) + top + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - top), 0) / Z.length);
+        row.logs[at] = (row.logs[at] ?? 0) + Math.log(ofYear.reduce((sum, longer) => sum + (likely[at + YEAR_REACH + longer] ?? 0), 0));
       }
     }
   }
