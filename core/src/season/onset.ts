@@ -1,10 +1,10 @@
-import { dayOf, newYear, yearOf, type Day } from '../day';
+import { dayOf, yearOf, type Day } from '../day';
 import type { CompiledGuide, CompiledTaxon, StageId } from '../guide';
 import type { Sighting } from '../page/schema';
 import type { WeatherSeries } from '../weather/series';
 import type { Onset } from './learn';
 import { decidedByWarmth, whatOf, type ThisSeason } from './predict';
-import { scenariosOf } from './scenario';
+import { pastYear } from './scenario';
 import { degreesAt, type Site } from './site';
 import { firstReaching } from './warmth';
 
@@ -59,14 +59,6 @@ export function seenThisSeason({ sightings }: Pick<SeenPlace, 'sightings'>, taxo
 
 /** Every year's onset of every stage that warmth decides, as far as sightings and weather reach back; this season's own not. */
 export function onsetsOf(places: readonly SeenPlace[], guide: CompiledGuide, series: WeatherSeries, before: Day): Onset[] {
-  const weather = new Map<number, ReturnType<typeof scenariosOf>[number] | undefined>();
-  const weatherOf = (year: number) => {
-    if (!weather.has(year)) {
-      const known = newYear(year) >= series.from && newYear(year + 1) <= series.from + series.least.length;
-      weather.set(year, known ? scenariosOf(series, year, newYear(year + 1))[0] : undefined);
-    }
-    return weather.get(year);
-  };
   return places.flatMap((place) => {
     const warmer = degreesAt(series.elevation, place.site);
     const byTaxon = new Map<string, SeenPlace['sightings'][number][]>();
@@ -81,7 +73,7 @@ export function onsetsOf(places: readonly SeenPlace[], guide: CompiledGuide, ser
       if (!taxon || needs.length === 0) return [];
       const visits = visitsOf(sightings, taxon).filter(({ on }) => on < before);
       return [...new Set(visits.map(({ on }) => yearOf(on)))].flatMap((year) => {
-        const scenario = weatherOf(year);
+        const scenario = pastYear(series, year);
         if (!scenario) return [];
         return needs.flatMap((need): Onset[] => {
           const { by, after } = bounds(visits.filter(({ on }) => yearOf(on) === year), inOrder(taxon).indexOf(need.stage));

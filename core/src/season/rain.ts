@@ -1,9 +1,9 @@
-import { dayOf, isoOf, newYear, type Day } from '../day';
+import { dayOf, isoOf, type Day } from '../day';
 import type { CompiledGuide } from '../guide';
 import type { Need } from '../guide/schema';
 import type { WeatherSeries } from '../weather/series';
 import type { SeenPlace } from './onset';
-import { scenariosOf, type Scenario } from './scenario';
+import { pastYear, type Scenario } from './scenario';
 import { roughDegreesAt } from './site';
 import { firstReaching } from './warmth';
 import { AS_THE_GUIDE_SAYS, withinSeason } from './window';
@@ -71,8 +71,6 @@ function lagsThatBring({ need: { begins: { rain } }, season: { first, over, last
 
 /** What sightings of earlier years say of each taxon that waits for rain. */
 export function lagsOf(places: readonly SeenPlace[], guide: CompiledGuide, series: WeatherSeries, before: Day): ReadonlyMap<string, LagBelief> {
-  const weather = new Map<number, Scenario | undefined>();
-  const weatherOf = (year: number) => (newYear(year) >= series.from && newYear(year + 1) <= series.from + series.least.length ? scenariosOf(series, year, newYear(year + 1))[0] : undefined);
   /** Logarithm of how well each lag agrees with all that was seen. */
   const agrees = new Map<string, { readonly logs: Float64Array; readonly spread: number; readonly years: Set<number> }>();
   const needsOf = new Map<string, readonly Rainy[]>();
@@ -80,7 +78,7 @@ export function lagsOf(places: readonly SeenPlace[], guide: CompiledGuide, serie
   for (const place of places) {
     const warmer = roughDegreesAt(series.elevation, place.site);
     for (const { id, needs, year, sightings } of byTaxonAndYear(place, before, (id) => kept(needsOf, id, () => (guide.taxon(id)?.taxon.needs ?? []).filter(isRainy)))) {
-      const scenario = kept(weather, year, () => weatherOf(year));
+      const scenario = pastYear(series, year);
       if (!scenario) continue;
       const seasons = kept(seasonsOf, `${id} ${year} ${warmer}`, () => needs.map((need) => ({ need, season: withinSeason(need, scenario, warmer, AS_THE_GUIDE_SAYS) })));
       const looks = sightings.flatMap((one) => looksOf(one, seasons, scenario.from));
@@ -121,9 +119,9 @@ function believed(logs: Float64Array, spread: number, years: number): LagBelief 
   return { mean, deviation: Math.sqrt(variance + (OF_YEAR * spread) ** 2), years };
 }
 
-function kept<K, V>(map: Map<K, V>, key: K, make: () => V): V {
+function kept<K, V extends object>(map: Map<K, V>, key: K, make: () => V): V {
   const have = map.get(key);
-  if (have !== undefined || map.has(key)) return have as V;
+  if (have !== undefined) return have;
   const made = make();
   map.set(key, made);
   return made;

@@ -82,6 +82,16 @@ export function yearsOf(series: WeatherSeries): number[] {
   return years;
 }
 
+const pastYears = new WeakMap<WeatherSeries, Map<number, Scenario | undefined>>();
+
+/** The way in which a year went that is on record whole; made once, so that everything that is learned of it shares its sums. */
+export function pastYear(series: WeatherSeries, year: number): Scenario | undefined {
+  const years = pastYears.get(series) ?? new Map<number, Scenario | undefined>();
+  pastYears.set(series, years);
+  if (!years.has(year)) years.set(year, newYear(year) >= series.from && newYear(year + 1) <= endOf(series) ? scenariosOf(series, year, newYear(year + 1))[0] : undefined);
+  return years.get(year);
+}
+
 /**
  * The ways in which the season of a year may go, seen from a day: one for each whole year on record besides it. Where the whole season is known by then, the
  * one way in which it went.

@@ -85,7 +85,7 @@ export function MapView({ places, data, chosen, onChoose, height, drawing }: Map
   };
   const middle: [number, number] = drawing?.positions.length ? on(drawing.positions.at(-1) ?? [0, 0]) : marks.find(({ place }) => place.id === chosen)?.from ?? [width / 2, height / 2];
   return (
-    <View style={styles.column}>
+    <View>
       <View ref={sheet} style={[styles.map, { height }, larger ? MOVES : STAYS]} onLayout={({ nativeEvent: { layout } }) => setWidth(Math.round(layout.width))}>
         {drawn ? (
           <Svg width={width} height={height} role="img" aria-label={`Map with ${shown.length} places`}>
@@ -171,7 +171,6 @@ const MOVES = { touchAction: 'none', cursor: 'grab' } as unknown as ViewStyle;
 const STAYS = { touchAction: 'pan-y' } as unknown as ViewStyle;
 
 const styles = StyleSheet.create({
-  column: { gap: 0 },
   ways: { flexDirection: 'row', gap: space.l },
   map: { backgroundColor: colour.ground, borderWidth: stroke.thin, borderColor: colour.ink, overflow: 'hidden' },
   target: { position: 'absolute', width: TARGET, height: TARGET },

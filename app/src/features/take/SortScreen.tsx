@@ -12,8 +12,7 @@ import { Body, Button, Chip, ChipRow, colour, corner, Field, Heading, Rule, Scre
 import { PieceLines, usePieceCheck } from '../pieces/PieceLines';
 import { Collected } from './Collected';
 import type { Harvest } from './harvests';
-import type { TellHarvest } from './Told';
-import { useOwnHarvest } from './useOwnHarvest';
+import { useOwnHarvest, type TellHarvest } from './useOwnHarvest';
 
 /** Looking again at home, in good light: every piece, pass after pass, until what may be left is little enough for what it would do. */
 export function SortScreen() {
@@ -21,6 +20,7 @@ export function SortScreen() {
 }
 
 type Told = NonNullable<Harvest['sorting']>;
+type Change = (make: (now: Told) => Told) => void;
 const GRADES: readonly HarmGrade[] = ['none', 'unpleasant', 'serious', 'deadly'];
 /** The worst that could be among the pieces: of the lookalikes that the guide lists. */
 function worstOf({ taxon }: CompiledTaxon): HarmGrade {
@@ -36,14 +36,15 @@ function Sort({ record, taxon, part }: { readonly record: FindRecord; readonly t
   const wide = useWide();
   const find = useCase(record);
   const check = usePieceCheck(find);
-  const { told: { sorting }, tell } = useOwnHarvest(record, taxon.id, part);
+  const { told: { sorting }, tell, settled } = useOwnHarvest(record, taxon.id, part);
+  const change: Change = (make) => tell(({ sorting: now }) => (now ? { sorting: make(now) } : {}));
   const state = sorting && basketState(sortingOf(sorting, countOf(record).passed), worstOf(taxon), sorting.grades);
   const left = (
     <View style={[styles.column, wide && styles.grow]}>
       {sorting && state ? <Standing sorting={sorting} state={state} worst={worstOf(taxon)} /> : <Body>Tip everything out on something pale, in good light. Nobody has gone through it yet.</Body>}
       <Pieces sorting={sorting} tell={tell} />
-      {sorting ? <Pass record={record} taxon={taxon} sorting={sorting} tell={tell} /> : null}
-      {sorting && sorting.grades.length > 0 ? <Strays sorting={sorting} tell={tell} /> : null}
+      {sorting ? <Pass record={record} taxon={taxon} sorting={sorting} change={change} settled={settled} /> : null}
+      {sorting && sorting.grades.length > 0 ? <Strays sorting={sorting} change={change} /> : null}
     </View>
   );
   const right = check?.feasible && find ? (
@@ -95,14 +96,13 @@ function Pieces({ sorting, tell }: { readonly sorting: Told | undefined; readonl
   return (
     <Field
       label="How many pieces lie there" inputMode="numeric" value={text} onChangeText={setText} hint="Roughly is enough." {...(wrong ? { wrong: least > 1 ? `a whole number, no fewer than the ${least} strays` : 'a whole number from 1' } : {})}
-      onBlur={() => { if (!wrong && text.trim() !== '' && number !== sorting?.pieces) tell({ sorting: { found: [], now: 0, grades: [], ...sorting, pieces: number } }); }}
+      onBlur={() => { if (!wrong && text.trim() !== '' && number !== sorting?.pieces) tell(({ sorting: now }) => ({ sorting: { found: [], now: 0, grades: [], ...now, pieces: number } })); }}
     />
   );
 }
 
 /** What each stray turned out to be: until a find settles it, it counts as what it was taken for. */
-function Strays({ sorting, tell }: { readonly sorting: Told; readonly tell: TellHarvest }) {
-  const { grades } = sorting;
+function Strays({ sorting: { grades }, change }: { readonly sorting: Told; readonly change: Change }) {
   return (
     <View style={styles.block} role="list" aria-label="Strays">
       <Heading>What the strays are</Heading>
@@ -110,7 +110,7 @@ function Strays({ sorting, tell }: { readonly sorting: Told; readonly tell: Tell
         <View key={index} role="listitem" style={styles.block}>
           <SmallStrong>{upper(numberWord(index + 1))}: {GRADE[grade]}</SmallStrong>
           <ChipRow label={`What stray ${index + 1} is`}>
-            {GRADES.map((one) => <Chip key={one} label={upper(GRADE[one])} chosen={grade === one} onPress={() => tell({ sorting: { ...sorting, grades: grades.map((other, at) => (at === index ? one : other)) } })} />)}
+            {GRADES.map((one) => <Chip key={one} label={upper(GRADE[one])} chosen={grade === one} onPress={() => change((now) => ({ ...now, grades: now.grades.map((other, at) => (at === index ? one : other)) }))} />)}
           </ChipRow>
         </View>
       ))}
@@ -119,21 +119,30 @@ function Strays({ sorting, tell }: { readonly sorting: Told; readonly tell: Tell
   );
 }
 
+interface PassProps {
+  readonly record: FindRecord;
+  readonly taxon: CompiledTaxon;
+  readonly sorting: Told;
+  readonly change: Change;
+  readonly settled: () => Promise<unknown>;
+}
+
 /** One pass through all of it: strays as they turn up, and its end. */
-function Pass({ record, taxon, sorting, tell }: { readonly record: FindRecord; readonly taxon: CompiledTaxon; readonly sorting: Told; readonly tell: TellHarvest }) {
+function Pass({ record, taxon, sorting, change, settled }: PassProps) {
   const act = useAct();
   const router = useRouter();
   const [asking, setAsking] = useState(false);
-  const { found, now, grades, pieces } = sorting;
+  const { found, now, pieces } = sorting;
   const most = found.reduce((a, b) => a + b, 0) + now >= pieces;
   const stray = (id: TaxonId | 'harmless' | 'unknown') => {
     const grade = id === 'harmless' ? 'none' : id === 'unknown' ? worstOf(taxon) : guide.taxon(id)?.grade ?? 'none';
     // What could do no harm says nothing of how many are left that could.
-    tell({ sorting: { ...sorting, now: now + Number(grade !== 'none'), grades: [...grades, grade] } });
+    change((was) => ({ ...was, now: was.now + Number(grade !== 'none'), grades: [...was.grades, grade] }));
     setAsking(false);
     if (id === 'harmless') return;
     const target = id === 'unknown' ? {} : { target: id };
-    void act(startFind({ kingdom: record.kingdom, bodyPlan: guide.taxon(id)?.taxon.bodyPlan ?? record.bodyPlan ?? '', ...target, placeNote: `Stray in the basket of ${record.number ? `find ${record.number}` : commonName(taxon.id)}`, ...(record.group ? { group: record.group } : {}), context: {} }))
+    // The stray is on record before anything leads away from here.
+    void settled().then(() => act(startFind({ kingdom: record.kingdom, bodyPlan: guide.taxon(id)?.taxon.bodyPlan ?? record.bodyPlan ?? '', ...target, placeNote: `Stray in the basket of ${record.number ? `find ${record.number}` : commonName(taxon.id)}`, ...(record.group ? { group: record.group } : {}), context: {} })))
       .then((opened) => { if (opened) router.push({ pathname: id === 'unknown' ? '/find/[id]/name' : '/find/[id]/check', params: { id: opened } }); });
   };
   return (
@@ -143,7 +152,7 @@ function Pass({ record, taxon, sorting, tell }: { readonly record: FindRecord; r
         <Pressable role="button" aria-label="A stray" disabled={most} onPress={() => setAsking(true)} style={({ pressed }) => [styles.big, pressed && styles.pressed]}>
           <Strong>A stray</Strong><Small>{now === 0 ? 'none so far this time' : `${now} so far this time`}</Small>
         </Pressable>
-        <Pressable role="button" aria-label="All of it is gone through" onPress={() => tell({ sorting: { ...sorting, found: [...found, now], now: 0 } })} style={({ pressed }) => [styles.big, styles.dark, pressed && styles.pressed]}>
+        <Pressable role="button" aria-label="All of it is gone through" onPress={() => change((was) => ({ ...was, found: [...was.found, was.now], now: 0 }))} style={({ pressed }) => [styles.big, styles.dark, pressed && styles.pressed]}>
           <Strong on="dark">All gone through</Strong><Small on="dark">every single piece</Small>
         </Pressable>
       </View>

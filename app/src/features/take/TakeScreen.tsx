@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { standing, type CompiledTaxon, type FieldsOf, type FindRecord } from '@pause/core';
+import type { CompiledTaxon, FieldsOf, FindRecord } from '@pause/core';
 import { isoOf } from '@pause/core/day';
 import { pickingAt } from '@pause/core/plans';
 import { estimateOf, mannerFor, SCHOOL_SHARES, take, usualWeights, weighed, type Take, type TakeQuestion, type Weights } from '@pause/core/take';
@@ -39,11 +38,7 @@ function Taking({ record, taxon, wanted }: { readonly record: FindRecord; readon
   const of = { place: placeId, taxon: taxon.id, part: wanted };
   const iso = isoOf(today);
   const weights = weighed(usualWeights(of.part), weighingsOf(harvests, of, me));
-  const question = useMemo(() => questionOf({ record, taxon, part: of.part, place: placePage && standing(placePage, 'place'), told, weights, today: iso, before: takenBefore(harvests, of, today, own), earlier: takenToday(harvests, of, iso, own) }),
-    // What it is asked of is made anew at every drawing; it changes with these.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [record, harvests, placePage, iso]);
-  const answer = useMemo(() => take(question), [question]);
+  const answer = take(questionOf({ record, taxon, part: of.part, place: place?.fields, told, weights, today: iso, before: takenBefore(harvests, of, today, own), earlier: takenToday(harvests, of, iso, own) }));
   const manner = mannerFor(taxon, at, told.invader);
   const left = (
     <View style={[styles.column, wide && styles.grow]}>

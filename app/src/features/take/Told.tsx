@@ -4,11 +4,11 @@ import type { FieldsOf } from '@pause/core';
 import { estimateOf, type AmountUnit, type Count, type Weights } from '@pause/core/take';
 import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
 import type { Harvest } from './harvests';
+import type { TellHarvest } from './useOwnHarvest';
 
 /** What somebody tells: for whom, what stands there, what fits, what one weighs, and what was taken in the end. */
 
 type Fields = FieldsOf<'harvest'>;
-export type TellHarvest = (told: { readonly [F in keyof Fields]?: Fields[F] | null }) => void;
 
 interface ToldProps {
   readonly told: Harvest;
@@ -26,7 +26,7 @@ export function Told({ told, part, eaters, weights, tell }: ToldProps) {
       <NeedTold need={told.need} eaters={eaters} tell={tell} />
       <PatchTold part={part} count={told.count} invader={told.invader === true} tell={tell} />
       <HandsTold hands={told.hands} persons={told.persons} tell={tell} />
-      <WeighTold weighings={told.weighings ?? []} weights={weights} tell={tell} />
+      <WeighTold weights={weights} tell={tell} />
       <TakenTold told={told} tell={tell} />
     </>
   );
@@ -56,8 +56,7 @@ function NumberField({ label, value, right, check = (one) => one > 0, whole = fa
 const YIELDS = [['As it is', 1], ['Cooked', 0.7], ['Dried', 0.15]] as const;
 
 function NeedTold({ need, eaters, tell }: { readonly need: Fields['need'] | undefined; readonly eaters: number; readonly tell: TellHarvest }) {
-  const now = need ?? { eaters, servings: 1, servingGrams: 150, yield: 1 };
-  const put = (more: Partial<Fields['need']>) => tell({ need: { ...now, ...more } });
+  const put = (more: Partial<Fields['need']>) => tell(({ need: now = { eaters, servings: 1, servingGrams: 150, yield: 1 } }) => ({ need: { ...now, ...more } }));
   const whole = { whole: true, check: (one: number) => one >= 1, right: 'a whole number from 1' } as const;
   return (
     <View style={styles.block}>
@@ -68,7 +67,7 @@ function NeedTold({ need, eaters, tell }: { readonly need: Fields['need'] | unde
       </View>
       <NumberField label="Grams each time, made ready" value={need?.servingGrams} placeholder="150" right="grams above nothing" onTell={(one) => { if (one) put({ servingGrams: one }); }} />
       <ChipRow label="How it is made ready">{YIELDS.map(([label, left]) => <Chip key={label} label={label} chosen={need?.yield === left} onPress={() => put({ yield: left })} />)}</ChipRow>
-      {need ? <Small soft>Made ready, {Math.round(now.yield * 100)} % of its weight are left.</Small> : null}
+      {need ? <Small soft>Made ready, {Math.round(need.yield * 100)} % of its weight are left.</Small> : null}
     </View>
   );
 }
@@ -89,11 +88,11 @@ function PatchTold({ part, count, invader, tell }: { readonly part: string; read
     <View style={styles.block}>
       <Heading>What stands there</Heading>
       <ChipRow label="How you know">{(Object.keys(HOW) as Count['how'][]).map((one) => <Chip key={one} label={HOW[one]} chosen={how === one} onPress={() => setHow(one)} />)}</ChipRow>
-      {how === 'counted' ? <NumberField label={`How many, counted one by one: ${part}`} value={count?.how === 'counted' ? count.number : undefined} whole check={(one) => one >= 0} right="a whole number from 0" onTell={(number) => tell({ count: number === undefined ? null : { how: 'counted', number } })} /> : null}
+      {how === 'counted' ? <NumberField label={`How many, counted one by one: ${part}`} value={count?.how === 'counted' ? count.number : undefined} whole check={(one) => one >= 0} right="a whole number from 0" onTell={(number) => tell(() => ({ count: number === undefined ? null : { how: 'counted', number } }))} /> : null}
       {how === 'squares' ? <Squares count={count?.how === 'squares' ? count : undefined} tell={tell} /> : null}
-      {how === 'about' ? <ChipRow label="About how many">{(Object.keys(ORDER) as (keyof typeof ORDER)[]).map((order) => <Chip key={order} label={ORDER[order]} chosen={count?.how === 'about' && count.order === order} onPress={() => tell({ count: { how: 'about', order } })} />)}</ChipRow> : null}
+      {how === 'about' ? <ChipRow label="About how many">{(Object.keys(ORDER) as (keyof typeof ORDER)[]).map((order) => <Chip key={order} label={ORDER[order]} chosen={count?.how === 'about' && count.order === order} onPress={() => tell(() => ({ count: { how: 'about', order } }))} />)}</ChipRow> : null}
       {estimate && estimate.low !== estimate.high ? <Body>About {estimate.mid.toLocaleString()}: in eight of ten cases from {estimate.low.toLocaleString()} to {estimate.high.toLocaleString()}.</Body> : null}
-      <ChipRow label="Where it belongs"><Chip kind="checkbox" label="It spreads where it does not belong" chosen={invader} onPress={() => tell({ invader: !invader })} /></ChipRow>
+      <ChipRow label="Where it belongs"><Chip kind="checkbox" label="It spreads where it does not belong" chosen={invader} onPress={() => tell(({ invader: now }) => ({ invader: now !== true }))} /></ChipRow>
     </View>
   );
 }
@@ -104,7 +103,7 @@ function Squares({ count, tell }: { readonly count: Extract<Count, { how: 'squar
   const counts = countsOf(text);
   const squares = numberOf(of);
   const few = counts !== undefined && squares !== undefined && !(Number.isInteger(squares) && squares >= counts.length);
-  const put = () => { if (counts && squares !== undefined && !few) tell({ count: { how: 'squares', counts, squares } }); };
+  const put = () => { if (counts && squares !== undefined && !few) tell(() => ({ count: { how: 'squares', counts, squares } })); };
   return (
     <>
       <Field label="How many in each square or strip" value={text} onChangeText={setText} placeholder="4, 6, 0, 8" {...(text.trim() !== '' && !counts ? { wrong: 'whole numbers with commas, of two squares or more' } : {})} onBlur={put} />
@@ -115,16 +114,16 @@ function Squares({ count, tell }: { readonly count: Extract<Count, { how: 'squar
 }
 
 function HandsTold({ hands = {}, persons, tell }: { readonly hands: Fields['hands'] | undefined; readonly persons: number | undefined; readonly tell: TellHarvest }) {
-  const put = (field: keyof Fields['hands'], value: number | undefined) => {
-    const { [field]: _, ...rest } = hands;
-    tell({ hands: value === undefined ? rest : { ...rest, [field]: value } });
-  };
+  const put = (field: keyof Fields['hands'], value: number | undefined) => tell(({ hands: now = {} }) => {
+    const { [field]: _, ...rest } = now;
+    return { hands: value === undefined ? rest : { ...rest, [field]: value } };
+  });
   return (
     <View style={styles.block}>
       <Heading>Basket and hands</Heading>
       <View style={styles.row}>
         <View style={styles.grow}><NumberField label="Litres that fit" value={hands.basketLitres} right="litres above nothing" onTell={(value) => put('basketLitres', value)} /></View>
-        <View style={styles.grow}><NumberField label="How many pick" value={persons} placeholder="1" whole check={(one) => one >= 1} right="a whole number from 1" onTell={(value) => tell({ persons: value ?? null })} /></View>
+        <View style={styles.grow}><NumberField label="How many pick" value={persons} placeholder="1" whole check={(one) => one >= 1} right="a whole number from 1" onTell={(value) => tell(() => ({ persons: value ?? null }))} /></View>
       </View>
       <View style={styles.row}>
         <View style={styles.grow}><NumberField label="Hours for it at home" value={hands.hours} right="hours above nothing" onTell={(value) => put('hours', value)} /></View>
@@ -138,7 +137,7 @@ const UNITS = { piece: 'pieces', handful: 'handfuls', litre: 'litres' } as const
 const UNIT_OF_TAKEN = { ...UNITS, g: 'grams' } as const;
 
 /** Weighed once, it is no longer guessed. */
-function WeighTold({ weighings, weights, tell }: { readonly weighings: Fields['weighings']; readonly weights: Weights; readonly tell: TellHarvest }) {
+function WeighTold({ weights, tell }: { readonly weights: Weights; readonly tell: TellHarvest }) {
   const [open, setOpen] = useState(false);
   const [unit, setUnit] = useState<keyof typeof UNITS>('piece');
   const [many, setMany] = useState('');
@@ -157,7 +156,7 @@ function WeighTold({ weighings, weights, tell }: { readonly weighings: Fields['w
             <View style={styles.grow}><Field label="Weigh, in grams" inputMode="decimal" value={grams} onChangeText={setGrams} {...(wrong(weight) ? { wrong: 'grams above nothing' } : {})} /></View>
           </View>
           <ChipRow label="Of what">{(Object.keys(UNITS) as (keyof typeof UNITS)[]).map((one) => <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => setUnit(one)} />)}</ChipRow>
-          <Button label="Put it down" tone="outline" disabled={!right} style={styles.start} onPress={() => { if (right) { tell({ weighings: [...weighings, { amount: { amount, unit }, grams: weight }].slice(-60) }); setOpen(false); } }} />
+          <Button label="Put it down" tone="outline" disabled={!right} style={styles.start} onPress={() => { if (right) { tell(({ weighings = [] }) => ({ weighings: [...weighings, { amount: { amount, unit }, grams: weight }].slice(-60) })); setOpen(false); } }} />
         </>
       ) : <Button label="I weighed some" tone="outline" style={styles.start} onPress={() => setOpen(true)} />}
     </View>
@@ -174,13 +173,13 @@ function TakenTold({ told, tell }: { readonly told: Harvest; readonly tell: Tell
   return (
     <View style={styles.block}>
       <Heading>What was taken</Heading>
-      <NumberField label="How much" value={told.taken?.amount} check={(one) => one >= 0} right="nothing or more" onTell={(amount) => tell({ taken: amount === undefined ? null : { amount, unit } })} />
-      <ChipRow label="Measured in">{(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => <Chip key={one} label={UNIT_OF_TAKEN[one]} chosen={unit === one} onPress={() => { setUnit(one); if (told.taken) tell({ taken: { ...told.taken, unit: one } }); }} />)}</ChipRow>
+      <NumberField label="How much" value={told.taken?.amount} check={(one) => one >= 0} right="nothing or more" onTell={(amount) => tell(() => ({ taken: amount === undefined ? null : { amount, unit } }))} />
+      <ChipRow label="Measured in">{(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => <Chip key={one} label={UNIT_OF_TAKEN[one]} chosen={unit === one} onPress={() => { setUnit(one); tell(({ taken }) => (taken ? { taken: { ...taken, unit: one } } : {})); }} />)}</ChipRow>
       <SmallStrong>Of what stood there</SmallStrong>
-      <ChipRow label="Of what stood there">{SHARES.map(([label, share]) => <Chip key={label} label={label} chosen={told.share === share} onPress={() => tell({ share })} />)}</ChipRow>
-      <ChipRow label="How wet it was">{(Object.keys(WETNESS) as (keyof typeof WETNESS)[]).map((one) => <Chip key={one} label={WETNESS[one]} chosen={told.wetness === one} onPress={() => tell({ wetness: one })} />)}</ChipRow>
-      <Field label="The bag or basket it lies in" value={bag} onChangeText={setBag} maxLength={120} onBlur={() => { if (bag.trim() !== (told.bag ?? '')) tell({ bag: bag.trim() === '' ? null : bag.trim() }); }} />
-      <ChipRow label="For looking at again"><Chip kind="checkbox" label="One whole specimen is kept aside" chosen={told.specimen === true} onPress={() => tell({ specimen: told.specimen !== true })} /></ChipRow>
+      <ChipRow label="Of what stood there">{SHARES.map(([label, share]) => <Chip key={label} label={label} chosen={told.share === share} onPress={() => tell(() => ({ share }))} />)}</ChipRow>
+      <ChipRow label="How wet it was">{(Object.keys(WETNESS) as (keyof typeof WETNESS)[]).map((one) => <Chip key={one} label={WETNESS[one]} chosen={told.wetness === one} onPress={() => tell(() => ({ wetness: one }))} />)}</ChipRow>
+      <Field label="The bag or basket it lies in" value={bag} onChangeText={setBag} maxLength={120} onBlur={() => { if (bag.trim() !== (told.bag ?? '')) tell(() => ({ bag: bag.trim() === '' ? null : bag.trim() })); }} />
+      <ChipRow label="For looking at again"><Chip kind="checkbox" label="One whole specimen is kept aside" chosen={told.specimen === true} onPress={() => tell(({ specimen }) => ({ specimen: specimen !== true }))} /></ChipRow>
     </View>
   );
 }

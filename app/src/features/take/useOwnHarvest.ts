@@ -1,30 +1,50 @@
-import type { FindRecord, TaxonId } from '@pause/core';
+import type { FieldsOf, FindRecord, TaxonId } from '@pause/core';
 import { isoOf } from '@pause/core/day';
-import { useAct, useApp } from '../../store/store';
+import { useAct, useApp, type Thunk } from '../../store/store';
 import { useDay } from '../outdoors/usePlaces';
-import { placeOfFind, useHarvests, type Harvest } from './harvests';
-import type { TellHarvest } from './Told';
+import { harvestsOf, placeOfFind, useHarvests, type Harvest, type HarvestPage } from './harvests';
 
-/** Pages that are just being begun, by who tells and of which find: what is told meanwhile goes onto the same one. */
-const beginning = new Map<string, Promise<string | undefined>>();
+type Fields = FieldsOf<'harvest'>;
+type Told = { readonly [F in keyof Fields]?: Fields[F] | null };
+/** Tells fields, made of what stands when their turn comes: two answers in quick succession are both kept. */
+export type TellHarvest = (make: (now: Harvest) => Told) => void;
 
-/** What this person told of what they took of a find, and a way to tell more; the page is begun with the first thing told. */
-export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string): { readonly id: string | undefined; readonly told: Harvest; readonly tell: TellHarvest } {
+/** What is being told, by who tells and of which find. */
+const turns = new Map<string, Promise<unknown>>();
+const ofFind = (all: readonly HarvestPage[], find: string, person: string) => all.find((one) => one.fields.find === find && one.person === person);
+
+/** The page is begun with the first thing told. */
+function tellOwn(begun: Pick<Fields, 'find' | 'taxon' | 'part' | 'on'> & { readonly place?: string }, person: string, group: string | undefined, make: (now: Harvest) => Told): Thunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const { beginPage, tellPage } = await import('../../store/outside');
+    const own = ofFind(harvestsOf(Object.values(getState().pages.all)), begun.find, person);
+    const told = make(own?.fields ?? {});
+    if (Object.keys(told).length === 0) return;
+    if (own) await dispatch(tellPage(own.id, 'harvest', told));
+    else await dispatch(beginPage('harvest', { ...begun, ...told }, group));
+  };
+}
+
+interface OwnHarvest {
+  readonly id: string | undefined;
+  readonly told: Harvest;
+  readonly tell: TellHarvest;
+  /** Resolves once everything that was told by now has had its turn. */
+  readonly settled: () => Promise<unknown>;
+}
+
+/** What this person told of what they took of a find, and a way to tell more. */
+export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string): OwnHarvest {
   const act = useAct();
   const on = isoOf(useDay());
   const me = useApp((state) => state.me.person?.id ?? '');
-  const own = useHarvests().find(({ fields, person }) => fields.find === record.id && person === me);
+  const own = ofFind(useHarvests(), record.id, me);
   const place = placeOfFind(record);
   const key = `${me} ${record.id}`;
-  const tell: TellHarvest = (fields) => void import('../../store/outside').then(async ({ beginPage, tellPage }) => {
-    const id = own?.id ?? await beginning.get(key);
-    if (id !== undefined) {
-      await act(tellPage(id, 'harvest', fields));
-      return;
-    }
-    const begun = act(beginPage('harvest', { find: record.id, ...(place === undefined ? {} : { place }), taxon, part, on, ...fields }, record.group));
-    beginning.set(key, begun);
-    if (await begun === undefined) beginning.delete(key);
-  });
-  return { id: own?.id, told: own?.fields ?? {}, tell };
+  const settled = () => turns.get(key) ?? Promise.resolve();
+  const tell: TellHarvest = (make) => {
+    const turn = settled().then(() => act(tellOwn({ find: record.id, taxon, part, on, ...(place === undefined ? {} : { place }) }, me, record.group, make))).catch(() => undefined);
+    turns.set(key, turn);
+  };
+  return { id: own?.id, told: own?.fields ?? {}, tell, settled };
 }
