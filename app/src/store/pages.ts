@@ -37,7 +37,7 @@ function fields<K extends PageKind>(page: string, of: K, told: Told<K>): Thunk<P
 }
 
 /** Begins a page with what is known by now. @returns its id, if it was kept */
-export function beginPage<K extends 'place' | 'eater' | 'walk' | 'harvest'>(kind: K, told: Told<K>, group?: string): Thunk<Promise<string | undefined>> {
+export function beginPage<K extends Exclude<PageKind, 'group'>>(kind: K, told: Told<K>, group?: string): Thunk<Promise<string | undefined>> {
   return async (dispatch) => {
     const id = newId();
     const begun: PageEntry = { kind: 'pages', page: id, body: { id, at: dispatch(now()), by: dispatch(person()), kind, ...(group === undefined ? {} : { group }) } };

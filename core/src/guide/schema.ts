@@ -158,6 +158,12 @@ export const Part = z.strictObject({
   before: z.array(text),
   /** Worth having only after a night as cold as that: some fruit is sweet after frost. */
   afterFrost: celsius.optional(),
+  /** Never raw: for so many minutes at least where references name a number, and with the water poured away. Left out: also raw, except of fungi. */
+  cook: z.strictObject({ minutes: z.number().positive().max(240).optional(), pourAway: z.boolean().optional() }).optional(),
+  /** Sour enough by itself that nothing deadly grows in a closed jar of it: a pH below 4.6. */
+  acid: z.boolean().optional(),
+  /** What must never be made of it. */
+  never: z.array(z.strictObject({ method: slug, why: text })).optional(),
 });
 export type Part = z.infer<typeof Part>;
 

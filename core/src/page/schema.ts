@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { Instant } from '../case/schema';
 import { CautionFor, HarmGrade, StageId, TaxonId } from '../guide/schema';
+import { BatchFields, PortionFields, TasteFields } from '../pantry/schema';
 import { Policy } from '../policy/schema';
 import { Amount } from '../take/amount';
 import { Count } from '../take/count';
 import { Geometry } from './geometry';
 
 /**
- * A page of the notebook that is not a find: a place, an eater, a walk, what was taken of a find, or what a group agreed on. It has fields that are written over one by one,
+ * A page of the notebook that is not a find: a place, an eater, a walk, what was taken of a find, made of it and became of it, or what a group agreed on. It has fields that are written over one by one,
  * the last one told standing and the rest staying visible; and a place has sightings, which only add.
  */
 
@@ -155,14 +156,14 @@ export type HarvestFields = z.infer<typeof HarvestFields>;
 export const GroupFields = z.strictObject({ name: z.string().trim().min(1).max(80), ...Policy.omit({ reviews: true }).required().shape });
 export type GroupFields = z.infer<typeof GroupFields>;
 
-export const PAGE_FIELDS = { place: PlaceFields, eater: EaterFields, walk: WalkFields, harvest: HarvestFields, group: GroupFields } as const;
+export const PAGE_FIELDS = { place: PlaceFields, eater: EaterFields, walk: WalkFields, harvest: HarvestFields, batch: BatchFields, portion: PortionFields, taste: TasteFields, group: GroupFields } as const;
 export type PageKind = keyof typeof PAGE_FIELDS;
 export const PAGE_KINDS = Object.keys(PAGE_FIELDS) as readonly PageKind[];
 export type FieldsOf<K extends PageKind> = z.infer<(typeof PAGE_FIELDS)[K]>;
 
 export const NewPage = z.strictObject({
   id, at: Instant, by: person,
-  kind: z.enum(['place', 'eater', 'walk', 'harvest']),
+  kind: z.enum(['place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste']),
   /** The group whose notebook it is in; left out: the person's own. */
   group: z.string().min(1).max(64).optional(),
 });
@@ -176,7 +177,7 @@ export type NewField = { [K in PageKind]: { [F in keyof FieldsOf<K> & string]: {
   readonly withheld?: boolean | undefined;
 } }[keyof FieldsOf<K> & string] }[PageKind];
 
-const told = z.strictObject({ id, at: Instant, by: person, of: z.enum(['place', 'eater', 'walk', 'harvest', 'group']), field: z.string(), value: z.unknown(), withheld: z.boolean().optional() });
+const told = z.strictObject({ id, at: Instant, by: person, of: z.enum(PAGE_KINDS as [PageKind, ...PageKind[]]), field: z.string(), value: z.unknown(), withheld: z.boolean().optional() });
 /** Parsed in one go with its value, whose problems are named below `value`. */
 export const NewField = told.transform((one, context) => {
   const fields: Readonly<Record<string, z.ZodType>> = PAGE_FIELDS[one.of].shape;

@@ -1,0 +1,5 @@
+/** The logbook as a whole: a year at a glance, and everything in open formats out and in. */
+export * from './year';
+export * from './unfold';
+export * from './occurrences';
+export * from './table';

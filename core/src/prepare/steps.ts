@@ -1,0 +1,84 @@
+import { CONDITIONING_DAYS } from './drying';
+import { isEaten, mustBeCooked, type Made, type Method } from './method';
+
+/** What is done to it, one after another. */
+
+export type StepCode =
+  | 'guide' | 'look-again' | 'specimen' | 'wash' | 'shake-out' | 'soak' | 'peel' | 'cut-thin' | 'spread' | 'turn-daily' | 'test-brittle' | 'condition' | 'wilt' | 'chop' | 'cover-with-spirit' | 'shake-daily' | 'cover-with-oil' | 'stand-in-light'
+  | 'filter' | 'warm-in-fat' | 'add-wax' | 'skin-trial' | 'pour-hot' | 'steep-covered' | 'cold-water' | 'simmer' | 'boil-first' | 'cover-with-vinegar' | 'weigh-salt' | 'press-under' | 'let-gas-out' | 'add-sugar' | 'boil-up' | 'fill-hot' | 'boil-jars' | 'blanch'
+  | 'freeze-flat' | 'roast' | 'cook-through' | 'pour-away' | 'keep-cool' | 'label';
+
+export interface Step {
+  readonly id: string;
+  readonly code: StepCode;
+  /** In the guide's words, where it is the guide that asks for it. */
+  readonly text?: string;
+  /** Cannot be left out without saying why. */
+  readonly required: boolean;
+  /** How long it takes: it has a timer. */
+  readonly minutes?: number;
+  readonly days?: number;
+}
+
+type Short = StepCode | { readonly code: StepCode; readonly required?: true; readonly minutes?: number; readonly days?: number };
+const must = (code: StepCode, more: { readonly minutes?: number; readonly days?: number } = {}): Short => ({ code, required: true, ...more });
+
+/** Of what is already dry, or was made before, only what follows is asked. */
+export interface StepsQuestion {
+  readonly made: Made;
+  readonly method: Method;
+  /** Of harvests, not of batches that were gone through before. */
+  readonly fromHarvest: boolean;
+}
+
+export function stepsFor({ made, method, fromHarvest }: StepsQuestion): Step[] {
+  const { part, kingdom } = made;
+  const eaten = isEaten(part);
+  const heat: Short[] = mustBeCooked(made)
+    ? [must('cook-through', part.cook?.minutes === undefined ? {} : { minutes: part.cook.minutes }), ...(part.cook?.pourAway === true ? [must('pour-away')] : [])] : [];
+  const hard = part.part === 'root' || part.part === 'cone';
+  const ways: Readonly<Record<Exclude<Method, 'distil'>, readonly Short[]>> = {
+    fresh: ['keep-cool'],
+    cook: [kingdom === 'Plantae' ? 'wash' : 'chop', ...(heat.length > 0 ? heat : ['cook-through'] as const)],
+    dry: [hard || kingdom === 'Fungi' ? 'cut-thin' : 'shake-out', 'spread', 'turn-daily', 'test-brittle', must('condition', { days: CONDITIONING_DAYS })],
+    infuse: ['pour-hot', { code: 'steep-covered', minutes: 10 }, 'filter'],
+    decoct: ['chop', 'cold-water', { code: 'simmer', minutes: 20 }, 'filter'],
+    tincture: ['chop', 'cover-with-spirit', { code: 'shake-daily', days: 28 }, 'filter'],
+    'infused-oil': [must('wilt'), 'cover-with-oil', eaten ? must('keep-cool') : { code: 'stand-in-light', days: 28 }, must('filter'), ...(eaten ? [] : [must('skin-trial', { minutes: 24 * 60 })])],
+    salve: ['chop', 'warm-in-fat', must('filter'), 'add-wax', must('skin-trial', { minutes: 24 * 60 })],
+    syrup: ['boil-up', 'filter', 'add-sugar', must('boil-up'), must('fill-hot')],
+    pickle: [...(kingdom === 'Fungi' ? [must('boil-first', { minutes: part.cook?.minutes ?? 15 })] : ['wash' as const]), must('cover-with-vinegar'), must('boil-up'), must('fill-hot'), 'keep-cool'],
+    ferment: ['wash', 'chop', must('weigh-salt'), must('press-under'), { code: 'let-gas-out', days: 14 }, 'keep-cool'],
+    roast: ['shake-out', { code: 'roast', minutes: 25 }],
+    freeze: [...(kingdom === 'Fungi' ? heat : part.part === 'leaf' || part.part === 'shoot' ? ['blanch' as const] : []), 'freeze-flat'],
+    bottle: ['wash', must('fill-hot'), must('boil-jars', { minutes: 20 })],
+  };
+  const before: Step[] = part.before.map((text, at) => ({ id: `guide-${at + 1}`, code: 'guide', text, required: true }));
+  const first: Short[] = fromHarvest ? [must('look-again'), must('specimen')] : [];
+  const counted = new Map<StepCode, number>();
+  const step = (short: Short): Step => {
+    const { code, required = false, ...more }: { code: StepCode; required?: boolean; minutes?: number; days?: number } = typeof short === 'string' ? { code: short } : short;
+    const times = (counted.get(code) ?? 0) + 1;
+    counted.set(code, times);
+    return { id: times === 1 ? code : `${code}-${times}`, code, required, ...more };
+  };
+  return [...first.map(step), ...(fromHarvest || method === 'cook' ? before : []), ...(method === 'distil' ? [] : ways[method]).map(step), step(must('label'))];
+}
+
+/** What became of a step: done, or left out and why. */
+export interface StepDone {
+  readonly step: string;
+  readonly at: string;
+  readonly leftOut?: string | undefined;
+}
+/** Steps that have to be done, or left out with a reason, before it is ready. */
+export function openSteps(steps: readonly Step[], done: readonly StepDone[]): Step[] {
+  return steps.filter(({ id, required }) => required && !done.some(({ step, leftOut }) => step === id && (leftOut === undefined || leftOut.trim() !== '')));
+}
+/** Those that had to be done and were left out: it stands on the label. */
+export function leftOutOf(steps: readonly Step[], done: readonly StepDone[]): readonly { readonly step: Step; readonly why: string }[] {
+  return steps.flatMap((step) => {
+    const told = done.findLast((one) => one.step === step.id);
+    return step.required && told?.leftOut !== undefined ? [{ step, why: told.leftOut }] : [];
+  });
+}
