@@ -131,6 +131,7 @@ const TABLE: Readonly<Record<string, readonly Row[]>> = {
     { of: 'the member’s notebook', ask: () => ({ path: `/sync/pull?stream=p:${idOf('member')}` }), may: ['member'], others: { ...NOT_THERE, young: 404, keeper: 404 } },
   ],
   'get /sync/events': person('/sync/events'),
+  'get /recalls': person('/recalls'),
   'get /finds': person('/finds'),
   'get /finds/:find': reader((id) => `/finds/${id}`),
   'post /finds': person('/finds', (as) => ({ id: randomUUID(), startedAt: at(0), kingdom: 'Fungi', person: idOf(as) })),

@@ -48,6 +48,8 @@ export async function deletePerson(db: Db, person: string, name: string): Promis
     const stream = ownStream(person);
     await sql`delete from picture_parts where find_id in (select id from finds where stream = ${stream})`.execute(transaction);
     await sql`delete from arrivals where find_id in (select id from finds where stream = ${stream})`.execute(transaction);
+    await transaction.deleteFrom('recalls').where('stream', '=', stream).execute();
+    await sql`delete from descents where child in (select id from pages where stream = ${stream})`.execute(transaction);
     await transaction.deleteFrom('entries').where('stream', '=', stream).execute();
     await transaction.deleteFrom('finds').where('stream', '=', stream).execute();
     await transaction.deleteFrom('pages').where('stream', '=', stream).execute();

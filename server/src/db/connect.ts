@@ -4,9 +4,10 @@ import * as finds from './migrations/0001-finds';
 import * as notebook from './migrations/0002-notebook';
 import * as pages from './migrations/0003-pages';
 import * as harvests from './migrations/0004-harvests';
+import * as pantry from './migrations/0005-pantry';
 import type { Database } from './schema';
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry };
 
 export type Db = Kysely<Database>;
 

@@ -1,6 +1,7 @@
 import type { ColumnType, Generated } from 'kysely';
 import type { Guide, PageKind, Policy, TaxonId } from '@pause/core';
 import type { Arrival, Kind } from '@pause/core/notebook';
+import type { Cause } from '@pause/core/recall';
 
 type Instant = ColumnType<Date, string, never>;
 type Json<T> = ColumnType<T, string, never>;
@@ -111,6 +112,27 @@ export interface AuditTable {
   object: string | null;
   detail: ColumnType<unknown, string | null, never>;
 }
+/** What comes from what; made of the entries. */
+export interface DescentTable {
+  child: string;
+  parent: string;
+}
+/** A find or a harvest that no longer stands, and why. */
+export interface RecallTable {
+  of: string;
+  stream: string;
+  cause: ColumnType<Cause, string, string>;
+  at: Generated<Date>;
+}
+/** How far the finds that were collected have been asked again of a version of the guide. */
+export interface RecallRunTable {
+  version: string;
+  total: number;
+  done: Generated<number>;
+  after: Generated<string>;
+  began_at: Generated<Date>;
+  finished_at: ColumnType<Date | null, string | null, string | null>;
+}
 /** One row: what signs cookies, where none was given from outside. */
 export interface ServerSecretTable {
   only: Generated<boolean>;
@@ -136,6 +158,9 @@ export interface Database {
   entries: EntryTable;
   arrivals: ArrivalTable;
   picture_parts: PicturePartTable;
+  descents: DescentTable;
+  recalls: RecallTable;
+  recall_runs: RecallRunTable;
   groups: GroupTable;
   memberships: MembershipTable;
   invitations: InvitationTable;

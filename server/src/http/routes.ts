@@ -15,6 +15,7 @@ import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from
 import { mustView, picture, receive, received } from '../pictures';
 import { fromZod, invalid, Problem } from '../problem';
 import type { Questions } from '../questions';
+import { recallsFor } from '../recall';
 import { openApi, publishedSchema } from './openapi';
 
 /** Every address of the interface, with who may use it. What is not here is not there. */
@@ -119,7 +120,7 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
   add('post', '/sync/push', 'person', async (request, response, actor) => {
     const told = body(Push, request).entries.map(parseEntry);
     const sound = told.flatMap((one) => ('entry' in one ? [one.entry] : []));
-    const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: await now(), asked }) : [];
+    const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: await now(), asked, recheck: jobs.recheck }) : [];
     let next = 0;
     response.json({
       results: told.map((one) => {
@@ -142,6 +143,7 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     live.follow(response, () => [`p:${groups.person}`, ...groups.groups.map(({ group }) => `g:${group}`)]);
   });
 
+  add('get', '/recalls', 'person', async (_, response, actor) => void response.json(await recallsFor(db, actor, guide.version)));
   add('get', '/finds', 'person', async (_, response, actor) => void response.json({ finds: await listFinds(db, actor, FINDS_LISTED) }));
   add('get', '/finds/:find', 'reader', async (request, response, actor) => {
     const find = parameter(request, 'find');
@@ -149,7 +151,7 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
   });
   /** 201 for what is new, 200 for what had arrived before. */
   const one = async (entry: Entry, actor: Actor, response: Response) => {
-    const [result] = await push(db, actor, [entry], { guide, now: await now(), asked });
+    const [result] = await push(db, actor, [entry], { guide, now: await now(), asked, recheck: jobs.recheck });
     if (!result || result.status === 'refused') throw result?.problem ?? invalid([]);
     response.status(result.status === 'added' ? 201 : 200).json(result);
   };

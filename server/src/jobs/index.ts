@@ -4,17 +4,23 @@ import type { Logger } from 'pino';
 import { z } from 'zod';
 import { sql } from 'kysely';
 import type { Db } from '../db';
+import { recheckAll, recheckFinds, recheckHarvests } from '../recall';
 import { answerAsSimulated, EXPERT_ANSWERS_AFTER_SECONDS } from '../demo/expert';
 
 /** Work that nobody waits for, in a queue in the same database: each piece is done once, by whichever server is there, and again if that one was killed over it. */
 export interface Jobs {
   /** The simulated expert of the demo answers an ask, after a while. */
   readonly expertAnswers: (find: string, ask: string) => Promise<void>;
+  /** Finds and harvests are asked again whether they still stand. */
+  readonly recheck: (what: { readonly finds: readonly string[]; readonly harvests: readonly string[] }) => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
 const EXPERT = 'simulated-expert';
 const TIDY = 'tidy';
+const RECHECK = 'recheck';
+const RECHECK_ALL = 'recheck-all';
+const Recheck = z.object({ finds: z.array(z.string()), harvests: z.array(z.string()) });
 const Answer = z.object({ find: z.string(), ask: z.string() });
 
 export interface JobOptions {
@@ -34,6 +40,8 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
   await boss.start();
   await boss.createQueue(EXPERT);
   await boss.createQueue(TIDY);
+  await boss.createQueue(RECHECK);
+  await boss.createQueue(RECHECK_ALL);
   const pace = { pollingIntervalSeconds: 1 };
   await boss.work(EXPERT, pace, async (jobs) => {
     for (const { data } of jobs) {
@@ -41,12 +49,25 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
       await answerAsSimulated(db, guide, find, ask, await now());
     }
   });
+  await boss.work(RECHECK, pace, async (jobs) => {
+    for (const { data } of jobs) {
+      const { finds, harvests } = Recheck.parse(data);
+      await recheckFinds(db, guide, finds);
+      await recheckHarvests(db, harvests);
+    }
+  });
+  await boss.work(RECHECK_ALL, pace, async () => { await recheckAll(db, guide); });
+  const asked = await db.selectFrom('recall_runs').select('finished_at').where('version', '=', guide.version).executeTakeFirst();
+  const retry = { retryLimit: 20, retryDelay: 1 };
+  // By another version of the guide something that was collected may no longer stand.
+  if (!asked?.finished_at) await boss.send(RECHECK_ALL, { version: guide.version }, { ...retry, singletonKey: guide.version, expireInSeconds: 3600 });
   await boss.work(TIDY, pace, () => tidy(db));
   await boss.schedule(TIDY, '17 * * * *');
   return {
     expertAnswers: async (find, ask) => {
       await boss.send(EXPERT, { find, ask }, { singletonKey: ask, startAfter: EXPERT_ANSWERS_AFTER_SECONDS, retryLimit: 20, retryDelay: 1, expireInSeconds: takenUpAfterSeconds });
     },
+    recheck: async (what) => { await boss.send(RECHECK, what, { ...retry, expireInSeconds: takenUpAfterSeconds }); },
     stop: () => boss.stop({ graceful: true, timeout: 2000, wait: true }),
   };
 }

@@ -1,4 +1,5 @@
 import type { CompiledGuide } from '@pause/core';
+import { descentOf, wouldCircle } from '@pause/core/pantry';
 import { toldPlaceExactly, type PageEntry, type PageRecord } from '@pause/core/notebook';
 import type { Role } from '../db/schema';
 import type { FieldProblem } from '../problem';
@@ -13,15 +14,23 @@ interface Around {
   /** The page as it stands; none where this entry begins it. */
   readonly page: PageRecord | undefined;
   readonly roles: ReadonlyMap<string, Role>;
+  /** What comes from what, as far up as what is told of here. */
+  readonly parents: ReadonlyMap<string, readonly string[]>;
+  /** Whether there is something of that name that this person may read. */
+  readonly there: (id: string) => boolean;
 }
+/** Kept by one person, who alone tells of it. */
+const OWN_ONLY: Readonly<Partial<Record<PageRecord['kind'], string>>> = { harvest: 'only who took it tells what was taken', portion: 'only who told of it tells more', taste: 'only who tasted tells how it was' };
+const NEVER_SHARED: Readonly<Partial<Record<PageRecord['kind'], string>>> = { eater: 'who eats along is told in one’s own notebook only', taste: 'how somebody takes something is told in one’s own notebook only' };
 
 /** What is wrong with an entry of a page; nothing where it may be added. */
-export function checkPage(entry: PageEntry, { guide, person, page, roles }: Around): FieldProblem[] {
+export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
+  const { guide, person, page, roles } = around;
   const by = entry.body.by === person ? [] : wrong('by', `"${entry.body.by}" is not who is signed in`);
   const known = (field: string, taxon: string | undefined) => (taxon === undefined || guide.taxon(taxon) ? [] : wrong(field, `"${taxon}" is not a taxon of the guide`));
   switch (entry.kind) {
     case 'pages':
-      return [...by, ...(entry.body.kind === 'eater' && entry.body.group !== undefined ? wrong('group', 'who eats along is told in one’s own notebook only') : [])];
+      return [...by, ...(entry.body.group === undefined ? [] : whyNever(entry.body.kind))];
     case 'fields': {
       const { body } = entry;
       if (!page || body.of !== page.kind) return wrong('of', `this page is not one of a ${body.of}`);
@@ -29,9 +38,10 @@ export function checkPage(entry: PageEntry, { guide, person, page, roles }: Arou
       if (page.kind === 'group' && roles.get(person) !== 'keeper') return wrong('by', 'only a keeper of the group tells its rules');
       if (page.kind === 'group' && body.field === 'name' && body.value === null) return wrong('value', 'a group has a name');
       if (page.kind === 'place' && KEEPERS_FIELDS.includes(body.field) && page.person !== person) return wrong('field', 'only who keeps a place tells where it is, and whom');
-      if (page.kind === 'harvest' && page.person !== person) return wrong('by', 'only who took it tells what was taken');
+      const own = OWN_ONLY[page.kind];
+      if (own !== undefined && page.person !== person) return wrong('by', own);
       if (!toldPlaceExactly(page, person)) return wrong('page', 'who is not told where a place is cannot change what is told of it');
-      return [...by, ...(page.kind === 'harvest' && body.field === 'taxon' && typeof body.value === 'string' ? known('value', body.value) : []), ...taxaIn(body.field, body.value).flatMap(([path, taxon]) => known(`value${path}`, taxon))];
+      return [...by, ...((page.kind === 'harvest' || page.kind === 'taste') && body.field === 'taxon' && typeof body.value === 'string' ? known('value', body.value) : []), ...taxaIn(body.field, body.value).flatMap(([path, taxon]) => known(`value${path}`, taxon)), ...sourceProblems(entry.page, body.value, body.field, around)];
     }
     case 'sightings': {
       if (page?.kind !== 'place') return wrong('page', 'only a place has sightings');
@@ -53,5 +63,27 @@ function taxaIn(field: string, value: unknown): [path: string, taxon: string][] 
     if (TAXA_FIELDS.includes(field)) return typeof item === 'string' ? [[`[${index}]`, item]] : [];
     const taxon = typeof item === 'object' && item !== null && 'taxon' in item ? item.taxon : undefined;
     return typeof taxon === 'string' ? [[`[${index}].taxon`, taxon]] : [];
+  });
+}
+
+const whyNever = (kind: PageRecord['kind']): FieldProblem[] => { const why = NEVER_SHARED[kind]; return why === undefined ? [] : wrong('group', why); };
+
+/** The ids that a field names as what something comes from. */
+export function sourcesIn(field: string, value: unknown): string[] {
+  if (field === 'find') return typeof value === 'string' ? [value] : [];
+  if (field !== 'from' && field !== 'of') return [];
+  const all: unknown[] = Array.isArray(value) ? value : [value];
+  return all.flatMap((one) => (typeof one === 'object' && one !== null && 'id' in one && typeof one.id === 'string' ? [one.id] : []));
+}
+
+/** What something comes from has to be there, and must not come from it in turn. */
+function sourceProblems(id: string, value: unknown, field: string, { parents, there }: Around): FieldProblem[] {
+  if (field !== 'from' && field !== 'of') return [];
+  const sources = sourcesIn(field, value);
+  const descent = descentOf([...parents].map(([child, above]) => ({ id: child, kind: 'batch', parents: above })));
+  return sources.flatMap((source, index) => {
+    const at = `value${Array.isArray(value) ? `[${index}]` : ''}.id`;
+    if (wouldCircle(descent, id, [source])) return wrong(at, 'nothing can come from itself');
+    return there(source) ? [] : wrong(at, `there is no "${source}" that it could come from`);
   });
 }

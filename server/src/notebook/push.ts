@@ -1,4 +1,4 @@
-import { applyEntry, contentHash, findsOf, type CompiledGuide, type PageKind, type Policy } from '@pause/core';
+import { applyEntry, contentHash, findsOf, type CompiledGuide, type FindRecord, type PageKind, type Policy } from '@pause/core';
 import { applyToPage, nextStamp, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import { groupOf, groupStream, mayRead, noSuchFind, noSuchPage, ownStream, type Actor } from '../access';
@@ -8,7 +8,8 @@ import { settleGroups, withReviews } from '../groups';
 import { forget } from '../pictures';
 import { invalid, Problem, type FieldProblem } from '../problem';
 import { checkEntry, checkFind } from './check';
-import { checkPage } from './checkPage';
+import { descendantOf } from '@pause/core/pantry';
+import { checkPage, sourcesIn } from './checkPage';
 import { onArrival } from './judge';
 import { pagesOf, recordsOf, tellStreams } from './read';
 
@@ -23,7 +24,11 @@ export interface PushOptions {
   readonly now: number;
   /** Hears of asks once they are on record. */
   readonly asked?: (find: string, ask: string, of: string) => Promise<void>;
+  /** Hears of finds that were collected and harvests that strays were found in, of which something was told that may change whether they stand. */
+  readonly recheck?: (what: { readonly finds: readonly string[]; readonly harvests: readonly string[] }) => Promise<void>;
 }
+/** What is told of a find that could change its verdict, or what was decided on it. */
+const MOVES: readonly Entry['kind'][] = ['pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'decisions'];
 
 const SERVER = 'server';
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
@@ -45,10 +50,11 @@ const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is t
  *
  * @returns what became of each entry, in the same order
  */
-export async function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, now, asked }: PushOptions): Promise<Pushed[]> {
-  const all = await db.transaction().execute(async (transaction) => {
+export async function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, now, asked, recheck }: PushOptions): Promise<Pushed[]> {
+  const done = await db.transaction().execute(async (transaction) => {
     const finds = [...findsOf(entries)];
     const pageIds = [...new Set(entries.flatMap((entry) => entry.page ?? []))];
+    const sources = [...new Set(entries.flatMap((entry) => (entry.kind === 'fields' ? sourcesIn(entry.body.field, entry.body.value) : [])))];
     const begun = await heads(transaction, finds, pageIds);
     const wanted = new Set(entries.flatMap((entry) => {
       const stream = begun.get(aboutOf(entry)) ?? streamOfNew(entry, actor.person);
@@ -57,6 +63,10 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
     const last = await hold(transaction, [...wanted].sort());
     // Read again now that nobody else can add to these streams.
     const head = await heads(transaction, finds, pageIds);
+    const above = await heads(transaction, sources, sources);
+    const parents = await parentsAbove(transaction, sources);
+    const there = (id: string) => { const stream = head.get(`page ${id}`) ?? head.get(`find ${id}`) ?? above.get(`page ${id}`) ?? above.get(`find ${id}`); return stream !== undefined && mayRead(actor, stream); };
+    const descends = new Map<string, readonly string[]>();
     const before = await known(transaction, entries);
     const records = await recordsOf(transaction, finds);
     const pages = await pagesOf(transaction, pageIds);
@@ -86,7 +96,7 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       const page = entry.page === undefined ? undefined : pages.get(entry.page);
       if (!begins(entry) && !record && !page) return refused(notThere(entry));
       const problems: FieldProblem[] = entry.kind === 'finds' ? checkFind(entry, guide, actor.person)
-        : entry.page !== undefined ? checkPage(entry, { guide, person: actor.person, page, roles })
+        : entry.page !== undefined ? checkPage(entry, { guide, person: actor.person, page, roles, parents, there })
         : record ? checkEntry(entry, { guide, person: actor.person, record, roles }) : [];
       if (problems.length > 0) return refused(invalid(problems));
       let arrival: Arrival | undefined;
@@ -100,6 +110,11 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       if (entry.find === undefined) {
         const folded = applyToPage(page, { ...entry, stamp });
         if (folded) pages.set(entry.page, folded);
+        const descendant = folded && entry.kind === 'fields' && sourcesIn(entry.body.field, entry.body.value).length > 0 ? descendantOf(folded) : undefined;
+        if (descendant) {
+          descends.set(descendant.id, descendant.parents);
+          parents.set(descendant.id, descendant.parents);
+        }
       } else {
         const folded = applyEntry(record, { ...entry, stamp, ...(arrival ? { arrival } : {}) });
         if (folded) records.set(entry.find, folded);
@@ -123,10 +138,15 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       }
     });
     await store(transaction, rows, { finds: newFinds, pages: newPages, arrivals });
+    await keepDescents(transaction, descends);
     await settleGroups(transaction, actor.person, entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'group' && pushed[index]?.status === 'added' ? [entry] : [])));
     await forget(transaction, entries.flatMap((entry, index) => (entry.kind === 'drops' && pushed[index]?.status === 'added' ? [entry.body.picture] : [])));
-    return pushed;
+    const moved = (find: string, record: FindRecord) => record.decisions.some(({ choice }) => choice === 'collect') && entries.some((entry, index) => entry.find === find && MOVES.includes(entry.kind) && pushed[index]?.status === 'added');
+    const strays = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'harvest' && entry.body.field === 'sorting' && pushed[index]?.status === 'added' ? [entry.page] : []));
+    return { pushed, finds: [...records].flatMap(([find, record]) => (moved(find, record) ? [find] : [])), harvests: [...new Set(strays)] };
   });
+  const { pushed: all } = done;
+  if (done.finds.length > 0 || done.harvests.length > 0) await recheck?.({ finds: done.finds, harvests: done.harvests });
   // Also where it was known already: the one who told it first may have been killed before it got here.
   for (const [index, entry] of entries.entries()) if (entry.kind === 'asks' && all[index]?.status !== 'refused') await asked?.(entry.find, entry.body.id, entry.body.of);
   return all;
@@ -151,6 +171,24 @@ async function store(db: Db, rows: readonly Row[], { finds, pages, arrivals }: {
   const ends = new Map(rows.map((row) => [row.stream, row.seq]));
   for (const [id, seq] of ends) await db.updateTable('streams').set({ last: seq }).where('id', '=', id).execute();
   await tellStreams(db, ends);
+}
+
+/** What comes from what, from these on up. */
+async function parentsAbove(db: Db, ids: readonly string[]): Promise<Map<string, readonly string[]>> {
+  const parents = new Map<string, readonly string[]>();
+  if (ids.length === 0) return parents;
+  const { rows } = await sql<{ child: string; parents: string[] }>`
+    with recursive up (id) as (select unnest(${[...ids]}::text[]) union select descents.parent from up join descents on descents.child = up.id)
+    select child, array_agg(parent) as parents from descents where child in (select id from up) group by child`.execute(db);
+  for (const row of rows) parents.set(row.child, row.parents);
+  return parents;
+}
+
+async function keepDescents(db: Db, descends: ReadonlyMap<string, readonly string[]>): Promise<void> {
+  if (descends.size === 0) return;
+  await db.deleteFrom('descents').where('child', 'in', [...descends.keys()]).execute();
+  const rows = [...descends].flatMap(([child, parents]) => parents.map((parent) => ({ child, parent })));
+  if (rows.length > 0) await db.insertInto('descents').values(rows).execute();
 }
 
 /** The streams of finds and pages that are there, by what they are. */
