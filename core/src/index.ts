@@ -12,7 +12,7 @@ export * from './settle';
 export * from './bars';
 export * from './target';
 export { Policy, GROUP_POLICY, taxonContent } from './policy';
-export { asksForTracing } from './context';
+export { asksForTracing, cautionsFor } from './context';
 export * from './verdict';
 export * from './next';
 export * from './plan';

@@ -17,8 +17,8 @@ export interface Heard {
   readonly entries: readonly { readonly entry: Entry; readonly seq: number; readonly number?: number | undefined }[];
 }
 
-/** Weather of a station near by and a map, as they were loaded here; which of the group's warnings were read; and a person's own steps when gathering. */
-export type DeviceFile = 'weather' | 'map' | 'warned' | 'steps';
+/** Weather of a station near by and a map, as they were loaded here; which of the group's warnings and of what no longer stands were read; a person's own steps when gathering; and what was typed onto sheets for whoever treats somebody. */
+export type DeviceFile = 'weather' | 'map' | 'warned' | 'steps' | 'recalled' | 'sheets';
 
 /**
  * What this device keeps of the notebook, so that it is whole without a connection. The store is only the working

@@ -6,4 +6,4 @@ export { album } from './pictures';
 export { beginPage, layPages, sight, tellGroup, tellPage } from './pages';
 export { flush, streamGrew, syncAll } from './sync';
 export { takeOverCounts } from './takeOver';
-export { bytesHash } from '@pause/core/notebook';
+export { applyToPage, bytesHash, parseEntry } from '@pause/core/notebook';

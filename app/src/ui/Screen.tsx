@@ -7,14 +7,18 @@ import { PauseMark } from './Marks';
 import { colour, font, space, stroke, TABLET, TARGET, WIDE } from './tokens';
 import { Small } from './Words';
 
-const ROOMS: readonly { readonly href: Href; readonly label: string; readonly match: RegExp }[] = [
+const ROOMS: readonly { readonly href: Href; readonly label: string; readonly match: RegExp; readonly wide?: true }[] = [
   { href: '/', label: 'Start', match: /^\/$/ },
   { href: '/week', label: 'Week', match: /^\/(week|place|walk|eaters)/ },
   { href: '/new', label: 'New find', match: /^\/new/ },
   { href: '/finds', label: 'Finds', match: /^\/finds?(\/|$)/ },
+  // On a phone the way there is at the head of the finds.
+  { href: '/pantry', label: 'Pantry', match: /^\/(pantry|batch|portion|labels|scan|taste|recall|logbook)/, wide: true },
   { href: '/guide', label: 'Guide', match: /^\/(guide|taxon|pair|card)/ },
   { href: '/eaten', label: 'Eaten?', match: /^\/eaten/ },
 ];
+
+const IN_FINDS = ROOMS.find(({ label }) => label === 'Pantry')?.match ?? /^$/;
 
 export function useWide(): boolean {
   return useWindowDimensions().width >= WIDE;
@@ -59,7 +63,7 @@ function Rooms({ side = false }: { readonly side?: boolean }) {
   return (
     <View role="navigation" aria-label="Rooms" style={side ? styles.side : styles.below}>
       {side ? <View style={styles.mark}><PauseMark size={34} colour={colour.mark} /></View> : null}
-      {ROOMS.map((room) => <Room key={room.label} {...room} side={side} here={room.match.test(path)} />)}
+      {ROOMS.filter(({ wide }) => side || wide !== true).map((room) => <Room key={room.label} {...room} side={side} here={room.match.test(path) || (!side && room.label === 'Finds' && IN_FINDS.test(path))} />)}
     </View>
   );
 }

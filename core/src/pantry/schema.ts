@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Instant } from '../case/schema';
 import { TaxonId } from '../guide/schema';
-import { Cooking, Method } from '../prepare/method';
+import { Cooking, Method } from '../prepare/names';
 
 /** What is made of what was gathered, what became of it, and how a first taste went. */
 
@@ -25,7 +25,8 @@ const percent = z.number('a number').min(0, 'from 0 to 100').max(100, 'from 0 to
 export const BatchFigures = z.strictObject({
   sugarShare: share.optional(), acid: percent.optional(), saltShare: share.optional(), strength: percent.optional(), fresh: z.boolean().optional(), reused: z.boolean().optional(),
   /** What was put to what, as it was weighed and measured. */
-  plantGrams: positive.optional(), liquidMl: positive.optional(), sugarGrams: positive.optional(), saltGrams: positive.optional(), ratio: positive.optional(), spirit: percent.optional(),
+  plantGrams: positive.optional(), liquidMl: positive.optional(), liquidGrams: positive.optional(), waterMl: z.number().nonnegative('nothing or more').max(1e6).optional(), sugarGrams: positive.optional(), saltGrams: positive.optional(),
+  ratio: positive.optional(), spirit: percent.optional(), vinegar: percent.optional(),
 });
 export type BatchFigures = z.infer<typeof BatchFigures>;
 export const CookedAs = z.strictObject({ how: Cooking, minutes: z.number().nonnegative('nothing or more').max(2000).optional(), poured: z.number().int('a whole number').min(0).max(20).optional() });

@@ -1,14 +1,9 @@
-import { z } from 'zod';
 import type { Kingdom, Part } from '../guide/schema';
+import { Cooking, Method } from './names';
 
-/** What can be made of something. `fresh`: kept cool as it is; `bottle`: boiled in closed jars. */
-export const Method = z.enum(['fresh', 'cook', 'dry', 'infuse', 'decoct', 'tincture', 'infused-oil', 'salve', 'syrup', 'pickle', 'ferment', 'roast', 'freeze', 'bottle', 'distil']);
-export type Method = z.infer<typeof Method>;
+export { Cooking, Method } from './names';
 export const METHODS: readonly Method[] = Method.options;
-
-/** How something is heated: `boil` keeps the water in the dish, `boil-pour` pours it away. */
-export const Cooking = z.enum(['raw', 'boil', 'boil-pour', 'steam', 'fry']);
-export type Cooking = z.infer<typeof Cooking>;
+export const COOKING_WAYS: readonly Cooking[] = Cooking.options;
 
 /** A taxon's part, as far as making something of it asks. */
 export interface Made {

@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Linking, StyleSheet, TextInput, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
@@ -76,6 +77,7 @@ function Call() {
 function ReadOut() {
   const finds = useFinds().items.filter((f) => f.target !== undefined);
   const [chosen, setChosen] = useState<string>();
+  const router = useRouter();
   const today = useToday();
   const find = finds.find((f) => f.id === chosen);
   const taxon = guide.taxon(find?.target ?? '');
@@ -91,6 +93,7 @@ function ReadOut() {
           <Body><Strong>Read this out: </Strong>taken for {commonName(taxon.id)}, {taxon.taxon.scientificName}, of the family {taxon.taxon.family}. Found {dayWords(new Date(find.startedAt), today)}{find.placeNote ? `, ${find.placeNote}` : ''}. {find.readings} things were looked at; the last verdict was {find.outcome ? OUTCOME[find.outcome].toLowerCase() : 'none'}{find.choice ? `, and it was ${CHOICE[find.choice].toLowerCase()}` : ''}.</Body>
           {taxon.taxon.lookalikes.length > 0 ? <Body>It is mistaken for: {taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id)?.taxon.scientificName ?? []).join(', ')}.</Body> : null}
           <Body soft>That is what it was taken for, not what was eaten. Say that, too.</Body>
+          <Button label="The whole sheet, for whoever treats" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/sheet/[id]', params: { id: find.id } })} />
         </View>
       ) : null}
     </View>
@@ -124,5 +127,6 @@ const styles = StyleSheet.create({
   item: { flexDirection: 'row', gap: space.s },
   number: { width: 20 },
   grow: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
   line: { paddingVertical: space.s },
 });

@@ -151,6 +151,8 @@ function Counted({ record }: { readonly record: FindRecord }) {
     <View style={styles.collected}>
       {lastOutcome(record) === 'collect' ? <Button label="How much, and by which hand" style={styles.start} onPress={() => router.push({ pathname: '/find/[id]/take', params: { id: record.id } })} /> : null}
       <Body>{passed + strays > 0 ? `Piece by piece: ${passed} passed, ${strays} ${strays === 1 ? 'stray' : 'strays'}.` : 'The rest of the patch has not been gone through.'}</Body>
+      {lastOutcome(record) === 'collect' && record.kingdom === 'Plantae' ? <Button label="Eaten where it stood" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/portion', params: { find: record.id } })} /> : null}
+      <Button label="Someone is ill after it" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/sheet/[id]', params: { id: record.id } })} />
       <Button label="Piece by piece" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })} />
     </View>
   );

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { UpdateLine } from '../start/UpdateLine';
-import { Body, Loading, Notice, Rule, Screen, Title } from '../../ui';
+import { Body, Button, Loading, Notice, Rule, Screen, space, Title } from '../../ui';
 import { FindLine } from './FindLine';
 import { useFinds, useToday } from './useFinds';
 
@@ -15,7 +15,11 @@ export function FindsScreen() {
   return (
     <Screen>
       <UpdateLine />
-      <Title>Finds</Title>
+      <View style={styles.head}>
+        <Title style={styles.grow}>Finds</Title>
+        <Button label="Pantry" tone="outline" onPress={() => router.push('/pantry')} />
+        <Button label="Logbook" tone="outline" onPress={() => router.push('/logbook')} />
+      </View>
       {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
       {status === 'ready' && items.length === 0 ? (
         <Notice title="Nothing has been found yet" text="A find begins with what you believe it is." action="A new find" onAction={() => router.push('/new')} />
@@ -32,3 +36,8 @@ export function FindsScreen() {
     </Screen>
   );
 }
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
+  grow: { flexGrow: 1 },
+});

@@ -12,6 +12,7 @@ import { useFinds, useToday } from '../finds/useFinds';
 
 const DemoDoor = latePart(() => import('../people').then((m) => m.DemoDoor));
 const Warned = latePart(() => import('../outdoors').then((m) => m.Warned), () => null);
+const Recalled = latePart(() => import('../outdoors').then((m) => m.Recalled), () => null);
 const SHOWN = 5;
 
 /** What is going on, and what was found lately. */
@@ -36,6 +37,7 @@ export function StartScreen() {
       </View>
       <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
       <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
+      {items.some(({ choice }) => choice === 'collect') ? <Recalled /> : null}
       {person && person.groups.length > 0 ? <Warned /> : null}
       {demoOffered && !person?.account ? <DemoDoor /> : null}
       {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
@@ -45,6 +47,7 @@ export function StartScreen() {
       </View>
       {status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
       <View style={styles.ways}>
+        <Button label="Pantry" tone="plain" onPress={() => router.push('/pantry')} />
         <Button label="Notebook and people" tone="plain" onPress={() => router.push('/notebook')} />
         <Button label="How it looks here" tone="plain" onPress={() => router.push('/look')} />
       </View>

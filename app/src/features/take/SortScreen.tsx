@@ -36,7 +36,8 @@ function Sort({ record, taxon, part }: { readonly record: FindRecord; readonly t
   const wide = useWide();
   const find = useCase(record);
   const check = usePieceCheck(find);
-  const { told: { sorting }, tell, settled } = useOwnHarvest(record, taxon.id, part);
+  const router = useRouter();
+  const { id, told: { sorting }, tell, settled } = useOwnHarvest(record, taxon.id, part);
   const change: Change = (make) => tell(({ sorting: now }) => (now ? { sorting: make(now) } : {}));
   const state = sorting && basketState(sortingOf(sorting, countOf(record).passed), worstOf(taxon), sorting.grades);
   const left = (
@@ -44,6 +45,7 @@ function Sort({ record, taxon, part }: { readonly record: FindRecord; readonly t
       {sorting && state ? <Standing sorting={sorting} state={state} worst={worstOf(taxon)} /> : <Body>Tip everything out on something pale, in good light. Nobody has gone through it yet.</Body>}
       <Pieces sorting={sorting} tell={tell} />
       {sorting ? <Pass record={record} taxon={taxon} sorting={sorting} change={change} settled={settled} /> : null}
+      {id !== undefined && state?.state === 'gone-through' ? <Button label="Make something of it" style={styles.start} onPress={() => router.push({ pathname: '/batch/new', params: { from: id } })} /> : null}
       {sorting && sorting.grades.length > 0 ? <Strays sorting={sorting} change={change} /> : null}
     </View>
   );
@@ -181,6 +183,7 @@ const styles = StyleSheet.create({
   column: { gap: space.l },
   block: { gap: space.s },
   grow: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
   state: { gap: space.xs, padding: space.m, borderRadius: corner },
   hold: { backgroundColor: colour.leave },
   open: { backgroundColor: colour.pause },

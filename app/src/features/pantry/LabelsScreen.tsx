@@ -1,0 +1,87 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { labelAddress, labelLines } from '@pause/core/pantry';
+import { leftOutOf, mustBeCooked } from '@pause/core/prepare';
+import { useApp } from '../../store/store';
+import { partName, scientificName } from '../../words/names';
+import { Body, Button, Chip, ChipRow, colour, Heading, Loading, Notice, Screen, Small, SmallStrong, space, stroke, Title } from '../../ui';
+import { isoDayName } from '../outdoors/words';
+import { placeOf } from '../outdoors/usePlaces';
+import { ancestorsOf } from '@pause/core/pantry';
+import { keepsFor, madesOf, stepsOf } from './batch';
+import { isThere, usePantry, type BatchPage, type Pantry } from './pantry';
+import { Square } from './Square';
+import { METHOD, stepWords, STORE } from './words';
+
+/** Labels to print: one, or a sheet of all that stand on the shelf. */
+export function LabelsScreen() {
+  const { id } = useLocalSearchParams<{ id?: string }>();
+  const pantry = usePantry();
+  const [all, setAll] = useState(id === undefined);
+  const [times, setTimes] = useState(1);
+  if (!pantry.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
+  const batches = all ? pantry.batches.filter((batch) => isThere(pantry, batch)) : pantry.batches.filter((one) => one.id === id);
+  return (
+    <Screen>
+      <View style={styles.block} {...NOT_PRINTED}>
+        <Title>Labels</Title>
+        <Body>In plain words, for the jar; the square leads back to all that it comes from.</Body>
+        <ChipRow label="Which">
+          {id === undefined ? null : <Chip label="This one" chosen={!all} onPress={() => setAll(false)} />}
+          <Chip label="All on the shelf" chosen={all} onPress={() => setAll(true)} />
+        </ChipRow>
+        <ChipRow label="How many of each">{[1, 2, 4, 8].map((one) => <Chip key={one} label={`${one} of each`} chosen={times === one} onPress={() => setTimes(one)} />)}</ChipRow>
+        {batches.length === 0 ? <Notice title="Nothing to label" text="What is made stands here." /> : <Button label="Print them" style={styles.start} onPress={() => window.print()} />}
+      </View>
+      <View style={styles.sheet} role="list" aria-label="Labels">
+        {batches.flatMap((batch) => Array.from({ length: times }, (_, at) => <Label key={`${batch.id} ${at}`} batch={batch} pantry={pantry} />))}
+      </View>
+    </Screen>
+  );
+}
+const NOT_PRINTED = { dataSet: { print: 'no' } } as object;
+
+/** What a label says, line by line. */
+export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] {
+  const { id, fields } = batch;
+  const places = [...new Set(ancestorsOf(pantry.descent, id).flatMap((one) => {
+    const harvest = pantry.harvests.find((other) => other.id === one);
+    const page = harvest?.fields.place === undefined ? undefined : pantry.pages[harvest.fields.place];
+    return page?.kind === 'place' ? [placeOf(page).name] : [];
+  }))];
+  const keeping = keepsFor(fields);
+  const mades = madesOf(fields.contents);
+  const outward = mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');
+  return labelLines({
+    id, name: fields.name ?? 'A batch', contents: (fields.contents ?? []).map(({ taxon, part }) => ({ scientificName: scientificName(taxon), part: partName(taxon, part) })), method: fields.method ? METHOD[fields.method][1] : '', ...(fields.on ? { on: isoDayName(fields.on) } : {}),
+    ...(fields.bestBefore ? { bestBefore: isoDayName(fields.bestBefore) } : {}), ...(keeping ? { store: `Keep ${STORE[keeping.store]}` } : {}), ...(places.length > 0 ? { place: places.join(', ') } : {}), ...(by === '' ? {} : { by }),
+    warnings: [...(outward ? ['For whole skin only, not for eating'] : []), ...(fields.method !== 'cook' && mades.some(mustBeCooked) ? ['Cook it before it is eaten'] : []), ...leftOutOf(stepsOf(fields), fields.steps ?? []).map(({ step, why }) => `Left out: ${stepWords(step)}. ${why}`)],
+  });
+}
+
+function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: Pantry }) {
+  const groups = useApp((state) => state.me.person?.groups);
+  const me = useApp((state) => state.me.person);
+  const by = batch.person === me?.id ? me.name : groups?.flatMap(({ members }) => [...members]).find(({ person }) => person === batch.person)?.name ?? '';
+  const [name = '', ...lines] = linesOf(batch, pantry, by);
+  return (
+    <View role="listitem" aria-label={`Label of ${name}`} style={styles.label}>
+      <View style={styles.words}>
+        <Heading style={styles.ink}>{name}</Heading>
+        {lines.map((line, at) => (at === lines.length - 1 ? <SmallStrong key={line} style={styles.ink}>{line}</SmallStrong> : <Small key={line} style={styles.ink}>{line}</Small>))}
+      </View>
+      <Square text={labelAddress(window.location.origin, batch.id)} size={104} label={`A square that leads to ${name}`} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.m },
+  start: { alignSelf: 'flex-start' },
+  sheet: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
+  // Paper is white, whatever the screen is.
+  label: { flexDirection: 'row', gap: space.m, alignItems: 'center', padding: space.m, borderWidth: stroke.thin, borderColor: colour.ink, backgroundColor: '#FFFFFF', flexGrow: 1, flexBasis: 320, maxWidth: 460 },
+  words: { flex: 1 },
+  ink: { color: '#14201B' },
+});

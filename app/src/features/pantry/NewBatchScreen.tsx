@@ -1,0 +1,177 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { isoOf } from '@pause/core/day';
+import { takingProblem, type BatchFields, type KeptAmount, type Source } from '@pause/core/pantry';
+import { METHODS, refusalOf, type Method } from '@pause/core/prepare';
+import { strayCause } from '@pause/core/recall';
+import { useAct } from '../../store/store';
+import { CommonName, upper } from '../../words/names';
+import { Body, Button, colour, Field, Heading, Loading, Notice, Rule, Screen, Small, space, stroke, Strong, TARGET, Title, useWide } from '../../ui';
+import { isoDayName } from '../outdoors/words';
+import { useDay } from '../outdoors/usePlaces';
+import { madesOf } from './batch';
+import { begin, gramsIn, isThere, leftIn, usePantry, type Pantry } from './pantry';
+import { useRecalls } from './recalls';
+import { amountWords, contentWords, METHOD, refusalWords } from './words';
+
+interface Choice {
+  readonly source: Source;
+  readonly name: string;
+  readonly line: string;
+  readonly contents: BatchFields['contents'];
+  readonly group: string | undefined;
+  readonly left: { readonly amount: number; readonly unit: KeptAmount['unit'] } | undefined;
+  /** Why nothing is made of it. */
+  readonly not?: string;
+}
+
+/** What something can be made of: harvests, and what stands in the pantry. */
+export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
+  const used = new Set(pantry.batches.flatMap(({ fields }) => (fields.from ?? []).filter(({ amount }) => amount === undefined).map(({ id }) => id)));
+  const harvests = pantry.harvests.flatMap(({ id, fields }): Choice[] => {
+    const { taxon, part, on, sorting } = fields;
+    if (taxon === undefined || part === undefined || used.has(id)) return [];
+    const grams = gramsIn(pantry, [{ of: 'harvest', id }]);
+    const stray = strayCause(id, sorting?.grades ?? []);
+    return [{
+      source: { of: 'harvest', id }, name: CommonName(taxon), line: ['harvest', on && isoDayName(on), grams !== undefined && `about ${amountWords({ amount: grams, unit: 'g' })}`].filter(Boolean).join(' · '), contents: [{ taxon, part }], group: pantry.pages[id]?.group,
+      left: grams === undefined || grams <= 0 ? undefined : { amount: grams, unit: 'g' }, ...(held.has(id) || stray ? { not: stray?.grade === 'deadly' ? 'It is put aside: a deadly stray lay among it.' : stray ? 'A stray lay among it: look again first.' : 'The find does not stand any more.' } : {}),
+    }];
+  });
+  const batches = pantry.batches.filter((batch) => isThere(pantry, batch)).map((batch): Choice => {
+    const left = leftIn(pantry, batch);
+    return { source: { of: 'batch', id: batch.id }, name: batch.fields.name ?? 'A batch', line: [batch.fields.method && METHOD[batch.fields.method][1], left && `${amountWords(left)} left`].filter(Boolean).join(' · '), contents: batch.fields.contents ?? [], group: batch.group, left, ...(held.has(batch.id) ? { not: 'What it comes from does not stand any more.' } : {}) };
+  });
+  return [...harvests, ...batches];
+}
+
+/** Makes something of what was gathered, or of what was made before. */
+export function NewBatchScreen() {
+  const { from } = useLocalSearchParams<{ from?: string }>();
+  const pantry = usePantry();
+  const recalls = useRecalls(pantry);
+  if (!pantry.ready || !recalls.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
+  return <New key={from ?? ''} first={from} choices={choicesOf(pantry, new Set(recalls.all.map(({ id }) => id)))} />;
+}
+
+function New({ first, choices }: { readonly first: string | undefined; readonly choices: readonly Choice[] }) {
+  const act = useAct();
+  const router = useRouter();
+  const wide = useWide();
+  const today = isoOf(useDay());
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>(first !== undefined && choices.some(({ source, not }) => source.id === first && not === undefined) ? { [first]: '' } : {});
+  const [method, setMethod] = useState<Method>();
+  const [name, setName] = useState('');
+  const picked = choices.filter(({ source }) => source.id in chosen);
+  const contents = unique(picked.flatMap((one) => [...one.contents]));
+  const mades = madesOf(contents);
+  const told = picked.map(({ source, left }): { source: Source; problem?: string } => {
+    const text = chosen[source.id]?.trim() ?? '';
+    if (text === '') return { source };
+    const amount: KeptAmount = { amount: Number(text.replace(',', '.')), unit: left?.unit ?? 'g' };
+    if (!(Number.isFinite(amount.amount) && amount.amount > 0)) return { source, problem: 'above nothing' };
+    const problem = takingProblem('amount', amount, left);
+    return problem ? { source, problem: problem.reason } : { source: { ...source, amount } };
+  });
+  const usual = method && picked.length > 0 ? `${upper(contentWords(contents))}, ${METHOD[method][1]}` : '';
+  const groups = new Set(picked.map(({ group }) => group));
+  const ready = method !== undefined && picked.length > 0 && told.every(({ problem }) => problem === undefined);
+  const make = () => {
+    if (!method) return;
+    const group = groups.size === 1 ? [...groups][0] : undefined;
+    void act(begin('batch', { name: name.trim() === '' ? usual : name.trim(), from: told.map(({ source }) => source), contents, method, on: today }, group)).then((id) => { if (id !== undefined) router.replace({ pathname: '/batch/[id]', params: { id } }); });
+  };
+  const left = (
+    <View style={[styles.block, wide && styles.grow]}>
+      <Heading>Of what</Heading>
+      {choices.length === 0 ? <Notice title="Nothing was brought home yet" text="A find that was collected becomes a harvest on the page “How much”: put down there what was taken." action="Finds" onAction={() => router.push('/finds')} /> : null}
+      <View role="list" aria-label="Of what">
+        <Rule strong />
+        {choices.map((one) => {
+          const is = one.source.id in chosen;
+          const problem = told.find(({ source }) => source.id === one.source.id)?.problem;
+          return (
+            <View key={one.source.id} role="listitem">
+              <Pressable role="checkbox" aria-checked={is} aria-label={`${one.name}, ${one.line}`} disabled={one.not !== undefined} onPress={() => setChosen(is ? Object.fromEntries(Object.entries(chosen).filter(([id]) => id !== one.source.id)) : { ...chosen, [one.source.id]: '' })} style={styles.choice}>
+                <View style={[styles.mark, is && styles.marked]} />
+                <View style={styles.grow}>
+                  <Strong>{one.name}</Strong>
+                  <Small soft>{one.line}</Small>
+                  {one.not ? <Small>{one.not}</Small> : null}
+                </View>
+              </Pressable>
+              {is ? <View style={styles.amount}><Field label={`How much of it goes in, in ${one.left?.unit === 'ml' ? 'millilitres' : one.left?.unit === 'piece' ? 'pieces' : 'grams'}`} inputMode="decimal" value={chosen[one.source.id] ?? ''} onChangeText={(text) => setChosen({ ...chosen, [one.source.id]: text })} hint="Left empty: all of it." {...(problem ? { wrong: problem } : {})} /></View> : null}
+              <Rule />
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+  const right = picked.length > 0 ? (
+    <View style={[styles.block, wide && styles.grow]}>
+      <Heading>What is made of it</Heading>
+      <Methods mades={mades} method={method} onChoose={setMethod} />
+      {method ? <Field label="What it is called" value={name} onChangeText={setName} placeholder={usual} maxLength={120} /> : null}
+      {groups.size > 1 ? <Small>Some of it is in one notebook, some in another: what comes of it stands in your own.</Small> : null}
+      <Button label="Begin" disabled={!ready} onPress={make} />
+    </View>
+  ) : null;
+  return (
+    <Screen>
+      <Title>Make something</Title>
+      {wide ? <View style={styles.columns}>{left}{right ?? <View style={styles.grow} />}</View> : <>{left}{right}</>}
+    </Screen>
+  );
+}
+
+function unique(contents: BatchFields['contents']): BatchFields['contents'] {
+  return [...new Map(contents.map((one) => [`${one.taxon} ${one.part}`, one])).values()];
+}
+
+/** What may be made of all of it; and what must not, and why. */
+function Methods({ mades, method, onChoose }: { readonly mades: ReturnType<typeof madesOf>; readonly method: Method | undefined; readonly onChoose: (method: Method) => void }) {
+  const [all, setAll] = useState(false);
+  const refused = (one: Method) => mades.flatMap((made) => refusalOf(made, one) ?? [])[0];
+  const may = METHODS.filter((one) => mades.length > 0 && refused(one) === undefined);
+  // First what somebody might well think of: what is refused for what it does, and not only as unheard of.
+  const not = METHODS.filter((one) => !may.includes(one)).map((one) => ({ one, refusal: refused(one) })).sort((a, b) => Number(a.refusal?.code === 'not-for-use') - Number(b.refusal?.code === 'not-for-use'));
+  if (mades.length === 0) return <Body>The guide in force does not know this part any more.</Body>;
+  return (
+    <>
+      <View role="radiogroup" aria-label="What is made of it">
+        <Rule strong />
+        {may.map((one) => (
+          <View key={one}>
+            <Pressable role="radio" aria-checked={method === one} onPress={() => onChoose(one)} style={[styles.choice, method === one && styles.picked]}>
+              <View style={[styles.mark, styles.round, method === one && styles.marked]} />
+              <Strong style={styles.grow}>{METHOD[one][0]}</Strong>
+            </Pressable>
+            <Rule />
+          </View>
+        ))}
+      </View>
+      <Button label={all ? 'Less' : 'What must not be made of it'} tone="plain" style={styles.start} aria-expanded={all} onPress={() => setAll(!all)} />
+      {all ? (
+        <View role="list" aria-label="What must not be made of it" style={styles.block}>
+          {not.map(({ one, refusal }) => <View key={one} role="listitem"><Strong>{METHOD[one][0]}: no</Strong><Body>{refusal ? refusalWords(refusal) : ''}</Body></View>)}
+        </View>
+      ) : null}
+    </>
+  );
+}
+
+const MARK = 24;
+const styles = StyleSheet.create({
+  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
+  block: { gap: space.s },
+  grow: { flex: 1 },
+  choice: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET + 4, paddingVertical: space.s },
+  picked: { backgroundColor: colour.card },
+  mark: { width: MARK, height: MARK, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: 3, backgroundColor: colour.card },
+  round: { borderRadius: MARK / 2 },
+  marked: { backgroundColor: colour.ink },
+  amount: { paddingBottom: space.m, paddingLeft: MARK + space.m },
+  start: { alignSelf: 'flex-start' },
+});

@@ -1,0 +1,45 @@
+import { useState } from 'react';
+import { inUnit, readQuantity, type Quantity } from '@pause/core/prepare';
+import { Field } from '../../ui';
+
+interface NumberProps {
+  readonly label: string;
+  readonly value: number | undefined;
+  /** What would be right; told where the text is no such number. */
+  readonly right: string;
+  readonly check: (value: number) => boolean;
+  readonly hint?: string;
+  readonly onTell: (value: number | undefined) => void;
+}
+
+/** A number that is told when its field is left, if it is as it should be. */
+export function NumberField({ label, value, right, check, hint, onTell }: NumberProps) {
+  const [text, setText] = useState(value === undefined ? '' : String(Math.round(value * 1000) / 1000));
+  const number = text.trim() === '' ? undefined : Number(text.replace(',', '.'));
+  const wrong = number !== undefined && !(Number.isFinite(number) && check(number));
+  return <Field label={label} inputMode="decimal" value={text} onChangeText={setText} {...(hint ? { hint } : {})} {...(wrong ? { wrong: right } : {})} onBlur={() => { if (!wrong && number !== value) onTell(number); }} />;
+}
+
+interface QuantityProps {
+  readonly label: string;
+  readonly of: Quantity['of'];
+  /** Grams or millilitres. */
+  readonly value: number | undefined;
+  readonly hint?: string;
+  readonly onTell: (value: number | undefined) => void;
+}
+
+/** An amount as a kitchen keeps it, with its unit; grams or millilitres are told. A plain number is grams or millilitres. */
+export function QuantityField({ label, of, value, hint, onTell }: QuantityProps) {
+  const base = of === 'mass' ? 'g' : 'ml';
+  const [text, setText] = useState(value === undefined ? '' : `${Math.round(value * 10) / 10} ${base}`);
+  const read = text.trim() === '' ? undefined : readQuantity(/^\s*[\d.,]+\s*$/.test(text) ? `${text} ${base}` : text, of);
+  const problem = read && 'problem' in read ? read.problem : undefined;
+  const told = read && 'quantity' in read ? inUnit(read.quantity, base) : undefined;
+  return (
+    <Field
+      label={label} value={text} onChangeText={setText} maxLength={30} placeholder={of === 'mass' ? '250 g' : '1 1/2 cups'} {...(hint ? { hint } : {})} {...(problem === undefined ? {} : { wrong: problem })}
+      onBlur={() => { if (problem === undefined && told !== value) onTell(told); }}
+    />
+  );
+}

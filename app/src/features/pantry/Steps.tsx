@@ -1,0 +1,82 @@
+import Check from 'lucide-react-native/icons/check';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { BatchFields } from '@pause/core/pantry';
+import type { Step } from '@pause/core/prepare';
+import { now } from '../../store/actions';
+import { useAct } from '../../store/store';
+import { Body, Button, colour, Field, Heading, Rule, Small, SmallStrong, space, stroke, TARGET } from '../../ui';
+import { tellOf } from './pantry';
+import { StartTimer } from './Timers';
+import { stepWords } from './words';
+
+type Done = BatchFields['steps'][number];
+
+/** What is done to it, one after another; what has to be done is left out only with a reason, which stays on its label. */
+export function Steps({ id, steps, done }: { readonly id: string; readonly steps: readonly Step[]; readonly done: readonly Done[] }) {
+  const act = useAct();
+  const [leaving, setLeaving] = useState<string>();
+  const [why, setWhy] = useState('');
+  const put = (step: string, more: Partial<Done>) => void act(tellOf(id, 'batch', ({ steps: all = [] }) => ({ steps: [...all.filter((one) => one.step !== step), { step, at: act(now()), ...more }] })));
+  const undo = (step: string) => void act(tellOf(id, 'batch', ({ steps: all = [] }) => ({ steps: all.filter((one) => one.step !== step) })));
+  const leave = (step: string) => {
+    put(step, { leftOut: why.trim() });
+    setLeaving(undefined);
+    setWhy('');
+  };
+  return (
+    <View style={styles.block}>
+      <Heading>What is done to it</Heading>
+      <View role="list" aria-label="Steps">
+        <Rule strong />
+        {steps.map((step) => {
+          const told = done.findLast((one) => one.step === step.id);
+          const words = stepWords(step);
+          const isDone = told !== undefined && told.leftOut === undefined;
+          return (
+            <View key={step.id} role="listitem">
+              <View style={styles.step}>
+                <Pressable role="checkbox" aria-checked={isDone} aria-label={words} onPress={() => (isDone ? undo(step.id) : put(step.id, {}))} style={styles.tick}>
+                  <View style={[styles.box, isDone && styles.ticked]}>{isDone ? <Check size={20} color={colour.onDark} strokeWidth={3} /> : null}</View>
+                  <View style={styles.grow}>
+                    <Body style={isDone ? styles.soft : undefined}>{words}</Body>
+                    {told?.leftOut !== undefined ? <SmallStrong>Left out: {told.leftOut}</SmallStrong> : step.required && !isDone ? <Small>has to be done</Small> : null}
+                  </View>
+                </Pressable>
+              </View>
+              {told === undefined ? (
+                <View style={styles.ways}>
+                  <StartTimer id={id} step={step} />
+                  {step.required && step.code !== 'look-again' && leaving !== step.id ? <Button label="Leave it out" aria-label={`Leave out: ${words}`} tone="plain" onPress={() => { setLeaving(step.id); setWhy(''); }} /> : null}
+                </View>
+              ) : null}
+              {leaving === step.id ? (
+                <View style={styles.leaving}>
+                  <Field label="Why it is left out" value={why} onChangeText={setWhy} maxLength={200} hint="It stands on the label from then on." />
+                  <View style={styles.ways}>
+                    <Button label="Leave it out" disabled={why.trim() === ''} onPress={() => leave(step.id)} />
+                    <Button label="Do it after all" tone="plain" onPress={() => setLeaving(undefined)} />
+                  </View>
+                </View>
+              ) : null}
+              <Rule />
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+const BOX = 28;
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  step: { flexDirection: 'row', alignItems: 'center' },
+  tick: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET + 4, paddingVertical: space.s },
+  box: { width: BOX, height: BOX, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: 3, alignItems: 'center', justifyContent: 'center', backgroundColor: colour.card },
+  ticked: { backgroundColor: colour.ink },
+  soft: { color: colour.inkSoft },
+  grow: { flex: 1 },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center', paddingLeft: BOX + space.m, paddingBottom: space.s },
+  leaving: { gap: space.s, paddingBottom: space.m, paddingLeft: BOX + space.m },
+});

@@ -1,0 +1,102 @@
+import { edited, type CompiledTaxon, type FindRecord } from '@pause/core';
+import { ancestorsOf, descendantsOf } from '@pause/core/pantry';
+import { guide } from '../../evaluate/guide';
+import type { Thunk } from '../../store/store';
+import { momentWords } from '../../words/days';
+import { characterName, CHOICE, CommonName, harmLine, OUTCOME, partName, readingWords, scientificName, SURENESS } from '../../words/names';
+import { isoDayName } from '../outdoors/words';
+import type { BatchPage, Pantry, PortionPage } from './pantry';
+import { recordOf } from './recalls';
+import { portionWords } from './PantryScreen';
+import { stepsOf } from './batch';
+import { amountWords, COOKING, METHOD, SIGN, stepWords } from './words';
+
+/** One page for whoever treats somebody: all that is on record of what was eaten, in plain words. */
+
+export interface SheetPart {
+  readonly title: string;
+  readonly lines: readonly string[];
+}
+export interface Sheet {
+  readonly title: string;
+  readonly finds: readonly string[];
+  readonly parts: readonly SheetPart[];
+}
+/** What only somebody there can tell. */
+export interface Typed {
+  readonly who: string;
+  readonly when: string;
+  readonly amount: string;
+  readonly signs: string;
+}
+export const NOTHING_TYPED: Typed = { who: '', when: '', amount: '', signs: '' };
+
+/** The finds that something goes back to: itself, where it is one. */
+export function findsBehind(pantry: Pantry, id: string): string[] {
+  const above = ancestorsOf(pantry.descent, id).filter((one) => pantry.descent.kinds.get(one) === 'find');
+  return above.length > 0 ? above : pantry.descent.kinds.get(id) === undefined || pantry.descent.kinds.get(id) === 'find' ? [id] : [];
+}
+export const recordsBehind = (ids: readonly string[]): Thunk<Promise<FindRecord[]>> => async (dispatch) => (await Promise.all(ids.map((id) => dispatch(recordOf(id))))).flatMap((one) => one ?? []);
+
+const dangerous = (taxon: CompiledTaxon): CompiledTaxon[] => taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []).filter(({ grade }) => grade !== 'none');
+
+interface SheetQuestion {
+  readonly id: string;
+  readonly pantry: Pantry;
+  readonly records: readonly FindRecord[];
+  readonly typed: Typed;
+  readonly nameOf: (person: string) => string;
+  readonly printedAt: Date;
+}
+
+export function sheetOf({ id, pantry, records, typed, nameOf, printedAt }: SheetQuestion): Sheet {
+  const below = new Set([id, ...descendantsOf(pantry.descent, [id])]);
+  const portions = pantry.portions.filter((one) => below.has(one.id) && (one.fields.what === 'meal' || one.fields.what === 'outward'));
+  const taste = pantry.tastes.find((one) => one.id === id);
+  const lineage = new Set([id, ...ancestorsOf(pantry.descent, id)]);
+  const batches = pantry.batches.filter((one) => lineage.has(one.id));
+  const taxa = records.flatMap((record) => guide.taxon(record.targets.at(-1)?.taxon ?? '') ?? []);
+  const others = [...new Map(taxa.flatMap(dangerous).map((one) => [one.id, one])).values()];
+  const said = (label: string, text: string) => (text.trim() === '' ? [] : [`${label}: ${text.trim()}`]);
+  const parts: SheetPart[] = [
+    { title: 'What it was taken for', lines: records.flatMap((record) => { const taxon = record.targets.at(-1)?.taxon; return taxon === undefined ? ['It was given no name.'] : [`${CommonName(taxon)}, ${scientificName(taxon)}, ${guide.taxon(taxon)?.taxon.family ?? ''}${record.context.part ? `; ${partName(taxon, record.context.part)}` : ''}`]; }) },
+    { title: 'What it could have been instead', lines: others.length === 0 ? ['The guide lists no dangerous one that it is mistaken for.'] : others.map((one) => `${one.taxon.scientificName} (${CommonName(one.id)}): ${harmLine(one.id)}${one.taxon.harm.effects ? `. ${one.taxon.harm.effects}` : ''}`) },
+    { title: 'Who, when, how much', lines: [...said('Who', typed.who), ...said('When', typed.when), ...said('How much', typed.amount), ...portions.flatMap((one) => eaten(pantry, one)), ...(taste ? [`First taste: ${taste.fields.eater ?? ''}, ${taste.fields.at ? momentWords(new Date(taste.fields.at)) : ''}, about a teaspoon`] : [])] },
+    { title: 'What is felt, and since when', lines: [...said('Told now', typed.signs), ...portions.flatMap(({ fields: { signs = [] } }) => signs.map((one) => `${momentWords(new Date(one.at))}: ${one.text}`)), ...(taste?.fields.signs ?? []).map((one) => `${momentWords(new Date(one.at))}: ${SIGN[one.sign]}${one.text ? `, ${one.text}` : ''}`)] },
+    { title: 'How it was made ready', lines: batches.flatMap(prepared) },
+    ...records.map((record): SheetPart => ({ title: `Where and when it was found${record.number === undefined ? '' : ` (find ${record.number})`}`, lines: found(record, nameOf) })),
+    ...records.map((record): SheetPart => ({ title: `What was seen of it${record.number === undefined ? '' : ` (find ${record.number})`}`, lines: seen(record) })),
+  ];
+  return { title: `For whoever treats · ${momentWords(printedAt)}`, finds: records.map((one) => one.id), parts: parts.map((part) => (part.lines.length > 0 ? part : { ...part, lines: ['Not told.'] })) };
+}
+
+function eaten(pantry: Pantry, portion: PortionPage): string[] {
+  const { at, of = [], who = [], cooked } = portion.fields;
+  const amounts = of.flatMap(({ amount }) => (amount ? [amountWords(amount)] : []));
+  return [`${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}${amounts.length > 0 ? `, ${amounts.join(' and ')}` : ', amount not told'}${who.length > 0 ? `, by ${who.join(', ')}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : ` ${cooked.minutes} minutes`}` : ''}`];
+}
+
+function prepared({ fields }: BatchPage): string[] {
+  const { name = 'A batch', method, on, cooked, steps = [], figures = {} } = fields;
+  const done = stepsOf(fields).flatMap((step) => { const told = steps.findLast((one) => one.step === step.id); return told === undefined || step.code === 'label' ? [] : [told.leftOut === undefined ? stepWords(step) : `LEFT OUT: ${stepWords(step)} (${told.leftOut})`]; });
+  return [
+    `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : `, ${cooked.minutes} minutes`}${cooked.poured === undefined ? '' : `, water poured away ${cooked.poured} times`}` : ''}${figures.strength === undefined ? '' : `; ${figures.strength} % alcohol`}`,
+    ...(done.length > 0 ? [`Done: ${done.join('; ')}`] : []),
+  ];
+}
+
+function found(record: FindRecord, nameOf: (person: string) => string): string[] {
+  const position = edited(record, 'position').now;
+  const at = position?.field === 'position' && position.value !== null && position.withheld !== true ? position.value : undefined;
+  const decision = record.decisions.at(-1);
+  const outcome = record.verdicts.at(-1)?.verdict.outcome;
+  return [
+    [momentWords(new Date(record.startedAt)), record.placeNote, at && `${at.decimalLatitude}, ${at.decimalLongitude}`, `by ${nameOf(record.person)}`].filter(Boolean).join('; '),
+    `Verdict: ${outcome === undefined ? 'none' : OUTCOME[outcome].toLowerCase()}. ${decision ? `${CHOICE[decision.choice]}${decision.choice === 'collect' && outcome !== 'collect' ? ', against the verdict' : ''}.` : 'Not decided.'}`,
+  ];
+}
+
+function seen(record: FindRecord): string[] {
+  const gone = new Set(record.withdrawals.map(({ reading }) => reading));
+  return record.readings.filter(({ id }) => !gone.has(id)).map((reading) => `${characterName(reading.character)}: ${readingWords(reading)} (${SURENESS[reading.sureness]})`);
+}
