@@ -9,7 +9,10 @@ const STAND_INS = [
   [/\/locales\/index\.js$/, 'zod-locales.js'],
   [/\/(compile|from-json-schema|to-json-schema|json-schema-generator|json-schema-processors)\.js$/, 'zod-nothing.js'],
 ];
+// The helpers of compiled TypeScript, which pdf-lib asks for, wrap themselves in a way that only Node understands.
+const TSLIB = require.resolve('tslib/tslib.es6.js');
 config.resolver.resolveRequest = (context, name, platform) => {
+  if (name === 'tslib') return { type: 'sourceFile', filePath: TSLIB };
   const fromZod = context.originModulePath.includes(`${path.sep}zod${path.sep}`);
   const standIn = fromZod ? STAND_INS.find(([asked]) => asked.test(name)) : undefined;
   return standIn

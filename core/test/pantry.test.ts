@@ -6,7 +6,7 @@ import { applyToPage, parseEntry, type PageEntry, type PageRecord } from '../src
 import { applyEntry } from '../src/find';
 import { ancestorsOf, batchOfAddress, descendantOf, descendantsOf, descentOf, labelAddress, labelLines, leftOf, madeProblem, onTheSpotProblem, shortCode, takenOf, takingProblem, wouldCircle, type Descendant } from '../src/pantry';
 import { causeOf, recall, recallPlainly, strayCause, type Cause } from '../src/recall';
-import { tasteRefusals, tasteState, WAIT_HOURS } from '../src/taste';
+import { reminderDue, tasteRefusals, tasteState, WAIT_HOURS } from '../src/taste';
 import { entriesOfFind, entriesOfPage, exportOf, occurrencesOf, readOccurrences, readTable, tableOf, toDarwinCore, toTable, yearOf, yearsOf } from '../src/logbook';
 import { followChecks, guide, taxon } from './finds';
 
@@ -157,6 +157,8 @@ describe('a first taste', () => {
     expect(tasteState(AT, [{ sign: 'breath' }], after(2))).toEqual({ state: 'stop', call: true });
     expect(tasteState(AT, [{ sign: 'skin' }, { sign: 'stomach' }], after(2))).toEqual({ state: 'stop', call: true });
     expect(tasteState(AT, [], after(-3))).toEqual({ state: 'clock-set-back' });
+    expect([0.5, 1, 3.9, 5, 13, 30].map((hours) => reminderDue(AT, [after(1.2).toISOString()], after(hours)))).toEqual([undefined, undefined, undefined, 4, 12, 24]);
+    expect(reminderDue(AT, [after(4.5).toISOString()], after(5))).toBeUndefined();
   });
 });
 

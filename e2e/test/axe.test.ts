@@ -15,10 +15,11 @@ const VIEWS = [
   '/', '/new', '/finds', '/guide', '/taxon/allium-ursinum', '/taxon/conium-maculatum', '/pair?a=allium-ursinum&b=convallaria-majalis', '/card?of=allium-ursinum', '/look', '/ruler', '/eaten',
   '/find/demo-find-5/check', '/find/demo-find-5/around', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/find/demo-find-1',
   '/find/demo-find-1/pieces', '/find/demo-find-1/take', '/find/demo-find-1/sort', '/find/demo-find-5/beside?other=cortinarius-rubellus', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge', '/eaters',
+  '/pantry', '/batch/demo-batch-b41d83f6', '/batch/demo-batch-5e20c7a1', '/batch/new', '/portion?of=demo-batch-5e20c7a1', '/portion/demo-meal-pancakes', '/portion/demo-gift-syrup', '/labels', '/scan', '/taste?of=demo-batch-5e20c7a1', '/recall', '/sheet/demo-meal-supper', '/logbook',
 ];
 
 /** At dusk only the colours are others: of each kind of view one. */
-const DIM_VIEWS = ['/', '/new', '/taxon/conium-maculatum', '/find/demo-find-5/check', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge'];
+const DIM_VIEWS = ['/', '/pantry', '/batch/demo-batch-b41d83f6', '/sheet/demo-meal-supper', '/labels', '/new', '/taxon/conium-maculatum', '/find/demo-find-5/check', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge'];
 
 /** What axe finds on every view, one after the other. */
 async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]> {

@@ -87,6 +87,8 @@ export const TasteFields = z.strictObject({
   of: Source,
   at: Instant,
   signs: z.array(z.strictObject({ at: Instant, sign: Sign, text: word.optional() })).max(60),
+  /** When somebody was asked and had felt nothing so far. */
+  asked: z.array(Instant).max(60),
   ended: z.strictObject({ at: Instant, result: z.enum(['nothing-felt', 'signs', 'broken-off']) }),
   /** One's own trial, apart from tradition and study. */
   helped: z.strictObject({ did: z.enum(['helped', 'nothing', 'worse']), text: word }),

@@ -31,15 +31,19 @@ export interface StepsQuestion {
   readonly fromHarvest: boolean;
 }
 
+/** Whether the guide asks for heat: that is a matter of the pot, not of the tray that it dries on. What is said in another way is asked for at once. */
+const isOfCooking = (text: string): boolean => /^(Cook|Boil) /.test(text);
+
 export function stepsFor({ made, method, fromHarvest }: StepsQuestion): Step[] {
   const { part, kingdom } = made;
   const eaten = isEaten(part);
+  const said = part.before.some(isOfCooking);
   const heat: Short[] = mustBeCooked(made)
-    ? [must('cook-through', part.cook?.minutes === undefined ? {} : { minutes: part.cook.minutes }), ...(part.cook?.pourAway === true ? [must('pour-away')] : [])] : [];
+    ? [...(said && part.cook?.minutes === undefined ? [] : [must('cook-through', part.cook?.minutes === undefined ? {} : { minutes: part.cook.minutes })]), ...(part.cook?.pourAway === true ? [must('pour-away')] : [])] : [];
   const hard = part.part === 'root' || part.part === 'cone';
   const ways: Readonly<Record<Exclude<Method, 'distil'>, readonly Short[]>> = {
     fresh: ['keep-cool'],
-    cook: [kingdom === 'Plantae' ? 'wash' : 'chop', ...(heat.length > 0 ? heat : ['cook-through'] as const)],
+    cook: [kingdom === 'Plantae' ? 'wash' : 'chop', ...(heat.length > 0 || said ? heat : ['cook-through'] as const)],
     dry: [hard || kingdom === 'Fungi' ? 'cut-thin' : 'shake-out', 'spread', 'turn-daily', 'test-brittle', must('condition', { days: CONDITIONING_DAYS })],
     infuse: ['pour-hot', { code: 'steep-covered', minutes: 10 }, 'filter'],
     decoct: ['chop', 'cold-water', { code: 'simmer', minutes: 20 }, 'filter'],
@@ -53,7 +57,7 @@ export function stepsFor({ made, method, fromHarvest }: StepsQuestion): Step[] {
     freeze: [...(kingdom === 'Fungi' ? heat : part.part === 'leaf' || part.part === 'shoot' ? ['blanch' as const] : []), 'freeze-flat'],
     bottle: ['wash', must('fill-hot'), must('boil-jars', { minutes: 20 })],
   };
-  const before: Step[] = part.before.map((text, at) => ({ id: `guide-${at + 1}`, code: 'guide', text, required: true }));
+  const before: Step[] = part.before.map((text, at): Step => ({ id: `guide-${at + 1}`, code: 'guide', text, required: true })).filter(({ text = '' }) => method === 'cook' || (method === 'freeze' && kingdom === 'Fungi') || !isOfCooking(text));
   const first: Short[] = fromHarvest ? [must('look-again'), must('specimen')] : [];
   const counted = new Map<StepCode, number>();
   const step = (short: Short): Step => {
@@ -62,7 +66,7 @@ export function stepsFor({ made, method, fromHarvest }: StepsQuestion): Step[] {
     counted.set(code, times);
     return { id: times === 1 ? code : `${code}-${times}`, code, required, ...more };
   };
-  return [...first.map(step), ...(fromHarvest || method === 'cook' ? before : []), ...(method === 'distil' ? [] : ways[method]).map(step), step(must('label'))];
+  return [...first.map(step), ...(fromHarvest || method === 'cook' || method === 'freeze' ? before : []), ...(method === 'distil' ? [] : ways[method]).map(step), step(must('label'))];
 }
 
 /** What became of a step: done, or left out and why. */

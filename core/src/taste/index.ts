@@ -60,6 +60,17 @@ export type TasteState =
   | { readonly state: 'stop'; readonly call: boolean }
   | { readonly state: 'clock-set-back' };
 
+/**
+ * After how many hours somebody should have been asked and was not: the last of `REMIND_HOURS` that has gone, with no answer since.
+ *
+ * @param answered when they said how it was, whatever they said
+ */
+export function reminderDue(at: string, answered: readonly string[], now: Date): number | undefined {
+  const hours = (instant: number) => (instant - Date.parse(at)) / 3_600_000;
+  const due = REMIND_HOURS.findLast((hour) => hours(now.getTime()) >= hour);
+  return due === undefined || answered.some((one) => hours(Date.parse(one)) >= due) ? undefined : due;
+}
+
 /** Breath, or anything beside a swelling mouth, is no matter of waiting. */
 const CALL: readonly Sign[] = ['breath', 'head'];
 

@@ -1,10 +1,11 @@
-import { GROUP_POLICY, type CompiledGuide } from '@pause/core';
+import { GROUP_POLICY, type CompiledGuide, type PageKind } from '@pause/core';
 import type { Db } from '../db';
 import { parseEntry, stampOf, type Entry } from '@pause/core/notebook';
 import { actorOf } from '../access';
 import { putGroup } from '../groups';
 import { decideRecord, push, recordsOf } from '../notebook';
 import { DEMO_MORNING, setDemoClock } from './clock';
+import { DEMO_PANTRY } from './pantry';
 import { DEMO_FINDS, DEMO_GROUP, PEOPLE, type DemoFind } from './ostrel';
 import { DEMO_EATERS, DEMO_PLACES, DEMO_WALKS, type DemoPlace } from './valley';
 
@@ -27,13 +28,14 @@ export async function loadDemo(db: Db, guide: CompiledGuide, now = Date.now()): 
   for (const find of DEMO_FINDS) await loadFind(db, guide, find);
   for (const place of DEMO_PLACES) await loadPage(db, guide, 'place', place);
   for (const eater of DEMO_EATERS) await loadPage(db, guide, 'eater', { ...eater, shared: 'own', seen: [] });
+  for (const { kind, ...page } of DEMO_PANTRY) await loadPage(db, guide, kind, { ...page, seen: [] });
   for (const walk of DEMO_WALKS) await loadPage(db, guide, 'walk', { ...walk, shared: 'own', seen: [] });
 }
 
 const SEASON_START = Date.parse('2026-01-10T09:00:00.000Z');
 
 /** A place or an eater, with all that was told of it over the years. Told again it is known, and changes nothing. */
-async function loadPage(db: Db, guide: CompiledGuide, kind: 'place' | 'eater' | 'walk', { id, keeper, shared, fields, seen }: Pick<DemoPlace, 'id' | 'keeper' | 'shared' | 'seen'> & { readonly fields: Readonly<Record<string, unknown>> }): Promise<void> {
+async function loadPage(db: Db, guide: CompiledGuide, kind: Exclude<PageKind, 'group'>, { id, keeper, shared, fields, seen }: Pick<DemoPlace, 'id' | 'keeper' | 'shared' | 'seen'> & { readonly fields: Readonly<Record<string, unknown>> }): Promise<void> {
   let told = 0;
   const entry = (entryKind: Entry['kind'], body: object): Entry => {
     told += 1;
@@ -44,7 +46,7 @@ async function loadPage(db: Db, guide: CompiledGuide, kind: 'place' | 'eater' | 
     if ('problems' in parsed) throw new Error(`demo page ${id}: ${JSON.stringify(parsed.problems)}`);
     return parsed.entry;
   };
-  const all = shared === 'with-place' ? { ...fields, exactFor: 'group' } : fields;
+  const all = shared === 'with-place' && kind === 'place' ? { ...fields, exactFor: 'group' } : fields;
   const entries = [
     entry('pages', { id, kind, ...(shared === 'own' ? {} : { group: DEMO_GROUP.id }) }),
     ...Object.entries(all).map(([field, value]) => entry('fields', { id: `${id}-${field}`, of: kind, field, value })),
@@ -86,6 +88,7 @@ async function loadFind(db: Db, guide: CompiledGuide, demo: DemoFind): Promise<v
       entry(person, 'edits', 1, { id: `${id}-e1`, at: instant(1), by: person, field: 'exactFor', value: 'group' }),
       entry(person, 'edits', 2, { id: `${id}-e2`, at: instant(2), by: person, field: 'placeNote', value: demo.placeNote }),
     ] : []),
+    ...(demo.place === undefined ? [] : [entry(person, 'edits', 3, { id: `${id}-e3`, at: instant(3), by: person, field: 'placePage', value: demo.place })]),
     entry(person, 'targets', 5, { id: `${id}-t1`, at: instant(5), taxon: demo.target }),
     entry(person, 'contexts', 20, { id: `${id}-c1`, at: instant(20), context: demo.context }),
     ...readings(person, 'r', false),

@@ -25,6 +25,8 @@ export interface DemoFind {
   readonly shared?: 'with-place' | 'without-place';
   /** Who read the same again without knowing the first answers. */
   readonly secondLookBy?: string;
+  /** Its page in the notebook. */
+  readonly place?: string;
   readonly target: string;
   readonly context: Record<string, unknown>;
   /** Character, then the state or states read; all sure. */
@@ -36,19 +38,21 @@ const MUSHROOM = {
   stages: ['mature'], condition: 'fresh', part: 'fruiting-body', use: 'food', permission: 'allowed', contamination: 'none-seen',
 };
 
+const BILBERRY: DemoFind = {
+  id: 'demo-find-1',
+  startedAt: '2026-09-11T08:05:00.000Z',
+  kingdom: 'Plantae', bodyPlan: 'dwarf-shrub', placeNote: 'Heath under the Tollar ridge, 1,480 m', person: 'mirel',
+  target: 'vaccinium-myrtillus',
+  context: { stages: ['fruiting'], condition: 'fresh', part: 'fruit', use: 'food', permission: 'allowed', contamination: 'none-seen', tracedToBase: true },
+  readings: [
+    ['stem.section', 'angled'], ['leaf.margin', 'finely-serrate'], ['fruit.crown', 'ring-scar'], ['habit.form', 'dwarf-shrub'],
+    ['stem.colour', 'green'], ['fruit.skin', 'bloom'], ['fruit.juice', 'purple'], ['fruit.position', 'axil'], ['leaf.arrangement', 'alternate'],
+  ],
+  decision: { choice: 'collect' },
+};
+
 export const DEMO_FINDS: readonly DemoFind[] = [
-  {
-    id: 'demo-find-1',
-    startedAt: '2026-09-11T08:05:00.000Z',
-    kingdom: 'Plantae', bodyPlan: 'dwarf-shrub', placeNote: 'Heath under the Tollar ridge, 1,480 m', person: 'mirel',
-    target: 'vaccinium-myrtillus',
-    context: { stages: ['fruiting'], condition: 'fresh', part: 'fruit', use: 'food', permission: 'allowed', contamination: 'none-seen', tracedToBase: true },
-    readings: [
-      ['stem.section', 'angled'], ['leaf.margin', 'finely-serrate'], ['fruit.crown', 'ring-scar'], ['habit.form', 'dwarf-shrub'],
-      ['stem.colour', 'green'], ['fruit.skin', 'bloom'], ['fruit.juice', 'purple'], ['fruit.position', 'axil'], ['leaf.arrangement', 'alternate'],
-    ],
-    decision: { choice: 'collect' },
-  },
+  BILBERRY,
   {
     id: 'demo-find-2',
     startedAt: '2026-09-12T06:50:00.000Z',
@@ -90,4 +94,6 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     context: MUSHROOM,
     readings: [['smell', 'fruity'], ['hymenophore.bond', 'inseparable'], ['growth', 'separate']],
   },
+  // A year ago at the same place: what is in the pantry comes from it.
+  { ...BILBERRY, id: 'demo-find-6', startedAt: '2025-09-18T08:40:00.000Z', place: 'demo-place-heath' },
 ];

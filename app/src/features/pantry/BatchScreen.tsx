@@ -54,7 +54,7 @@ function Batch({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
           {method === 'dry' ? <Conditioning id={id} looks={looks} /> : null}
           {method === 'decoct' ? <BoilingDown id={id} levels={levels} target={fields.target} /> : null}
           <Sums id={id} method={method} figures={figures} />
-          {method === 'cook' ? <View style={styles.block}><Heading>How it is cooked</Heading><Cooked cooked={fields.cooked} made={madesOf(fields.contents)} onTell={(cooked) => void act(tellOf(id, 'batch', () => ({ cooked })))} /></View> : null}
+          {method === 'cook' ? <View style={styles.block}><Heading>In the pot</Heading><Cooked cooked={fields.cooked} made={madesOf(fields.contents)} onTell={(cooked) => void act(tellOf(id, 'batch', () => ({ cooked })))} /></View> : null}
           <Ready batch={batch} pantry={pantry} />
         </>
       ) : null}

@@ -7,10 +7,8 @@ import { useApp } from '../../store/store';
 import { partName, scientificName } from '../../words/names';
 import { Body, Button, Chip, ChipRow, colour, Heading, Loading, Notice, Screen, Small, SmallStrong, space, stroke, Title } from '../../ui';
 import { isoDayName } from '../outdoors/words';
-import { placeOf } from '../outdoors/usePlaces';
-import { ancestorsOf } from '@pause/core/pantry';
 import { keepsFor, madesOf, stepsOf } from './batch';
-import { isThere, usePantry, type BatchPage, type Pantry } from './pantry';
+import { isThere, placesOf, usePantry, type BatchPage, type Pantry } from './pantry';
 import { Square } from './Square';
 import { METHOD, stepWords, STORE } from './words';
 
@@ -27,11 +25,13 @@ export function LabelsScreen() {
       <View style={styles.block} {...NOT_PRINTED}>
         <Title>Labels</Title>
         <Body>In plain words, for the jar; the square leads back to all that it comes from.</Body>
-        <ChipRow label="Which">
-          {id === undefined ? null : <Chip label="This one" chosen={!all} onPress={() => setAll(false)} />}
-          <Chip label="All on the shelf" chosen={all} onPress={() => setAll(true)} />
-        </ChipRow>
-        <ChipRow label="How many of each">{[1, 2, 4, 8].map((one) => <Chip key={one} label={`${one} of each`} chosen={times === one} onPress={() => setTimes(one)} />)}</ChipRow>
+        {id === undefined ? null : (
+          <ChipRow label="Which">
+            <Chip label="This one" chosen={!all} onPress={() => setAll(false)} />
+            <Chip label="All on the shelf" chosen={all} onPress={() => setAll(true)} />
+          </ChipRow>
+        )}
+        <ChipRow label="How many of each">{[1, 2, 4, 8].map((one) => <Chip key={one} label={one === 1 ? 'Once' : one === 2 ? 'Twice' : `${one} times`} chosen={times === one} onPress={() => setTimes(one)} />)}</ChipRow>
         {batches.length === 0 ? <Notice title="Nothing to label" text="What is made stands here." /> : <Button label="Print them" style={styles.start} onPress={() => window.print()} />}
       </View>
       <View style={styles.sheet} role="list" aria-label="Labels">
@@ -45,11 +45,7 @@ const NOT_PRINTED = { dataSet: { print: 'no' } } as object;
 /** What a label says, line by line. */
 export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] {
   const { id, fields } = batch;
-  const places = [...new Set(ancestorsOf(pantry.descent, id).flatMap((one) => {
-    const harvest = pantry.harvests.find((other) => other.id === one);
-    const page = harvest?.fields.place === undefined ? undefined : pantry.pages[harvest.fields.place];
-    return page?.kind === 'place' ? [placeOf(page).name] : [];
-  }))];
+  const places = placesOf(pantry, id);
   const keeping = keepsFor(fields);
   const mades = madesOf(fields.contents);
   const outward = mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');

@@ -60,13 +60,15 @@ function New({ first, choices }: { readonly first: string | undefined; readonly 
   const router = useRouter();
   const wide = useWide();
   const today = isoOf(useDay());
-  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>(first !== undefined && choices.some(({ source, not }) => source.id === first && not === undefined) ? { [first]: '' } : {});
+  const [told, setChosen] = useState<Readonly<Record<string, string>>>();
+  // What the address names is chosen as soon as it is there, until something else is.
+  const chosen = told ?? (first !== undefined && choices.some(({ source, not }) => source.id === first && not === undefined) ? { [first]: '' } : {});
   const [method, setMethod] = useState<Method>();
   const [name, setName] = useState('');
   const picked = choices.filter(({ source }) => source.id in chosen);
   const contents = unique(picked.flatMap((one) => [...one.contents]));
   const mades = madesOf(contents);
-  const told = picked.map(({ source, left }): { source: Source; problem?: string } => {
+  const amounts = picked.map(({ source, left }): { source: Source; problem?: string } => {
     const text = chosen[source.id]?.trim() ?? '';
     if (text === '') return { source };
     const amount: KeptAmount = { amount: Number(text.replace(',', '.')), unit: left?.unit ?? 'g' };
@@ -76,11 +78,11 @@ function New({ first, choices }: { readonly first: string | undefined; readonly 
   });
   const usual = method && picked.length > 0 ? `${upper(contentWords(contents))}, ${METHOD[method][1]}` : '';
   const groups = new Set(picked.map(({ group }) => group));
-  const ready = method !== undefined && picked.length > 0 && told.every(({ problem }) => problem === undefined);
+  const ready = method !== undefined && picked.length > 0 && amounts.every(({ problem }) => problem === undefined);
   const make = () => {
     if (!method) return;
     const group = groups.size === 1 ? [...groups][0] : undefined;
-    void act(begin('batch', { name: name.trim() === '' ? usual : name.trim(), from: told.map(({ source }) => source), contents, method, on: today }, group)).then((id) => { if (id !== undefined) router.replace({ pathname: '/batch/[id]', params: { id } }); });
+    void act(begin('batch', { name: name.trim() === '' ? usual : name.trim(), from: amounts.map(({ source }) => source), contents, method, on: today }, group)).then((id) => { if (id !== undefined) router.replace({ pathname: '/batch/[id]', params: { id } }); });
   };
   const left = (
     <View style={[styles.block, wide && styles.grow]}>
@@ -90,7 +92,7 @@ function New({ first, choices }: { readonly first: string | undefined; readonly 
         <Rule strong />
         {choices.map((one) => {
           const is = one.source.id in chosen;
-          const problem = told.find(({ source }) => source.id === one.source.id)?.problem;
+          const problem = amounts.find(({ source }) => source.id === one.source.id)?.problem;
           return (
             <View key={one.source.id} role="listitem">
               <Pressable role="checkbox" aria-checked={is} aria-label={`${one.name}, ${one.line}`} disabled={one.not !== undefined} onPress={() => setChosen(is ? Object.fromEntries(Object.entries(chosen).filter(([id]) => id !== one.source.id)) : { ...chosen, [one.source.id]: '' })} style={styles.choice}>

@@ -6,10 +6,11 @@ import { tasteState } from '@pause/core/taste';
 import { useApp } from '../../store/store';
 import { CommonName, commonName, scientificName } from '../../words/names';
 import { dayWords } from '../../words/days';
+import { memberName } from '../../words/people';
 import { Body, Button, Field, Heading, Loading, Notice, Rule, Screen, Small, space, Title, useWide } from '../../ui';
 import { useToday } from '../finds/useFinds';
 import { isoDayName } from '../outdoors/words';
-import { isThere, leftIn, sourceOf, usePantry, type BatchPage, type Pantry, type PortionPage } from './pantry';
+import { isThere, leftIn, placesOf, sourceOf, usePantry, type BatchPage, type Pantry, type PortionPage } from './pantry';
 import { RecallNotice } from './RecallNotice';
 import { useRecalls } from './recalls';
 import { Row } from './Row';
@@ -26,7 +27,7 @@ export function PantryScreen() {
   const today = useToday();
   if (!pantry.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
   const held = new Set(recalls.all.filter(({ kind }) => kind === 'batch').map(({ id }) => id));
-  const found = pantry.batches.filter((batch) => matches(batch, text));
+  const found = pantry.batches.filter((batch) => matches(batch, text, placesOf(pantry, batch.id)));
   const making = found.filter(({ fields }) => fields.readyOn === undefined && fields.ended === undefined);
   const there = found.filter((batch) => batch.fields.readyOn !== undefined && isThere(pantry, batch));
   const gone = found.filter((batch) => !making.includes(batch) && !there.includes(batch));
@@ -70,8 +71,8 @@ export function PantryScreen() {
 }
 
 /** Every word that is looked for stands somewhere in it. */
-export function matches({ id, fields: { name = '', contents = [], note = '' } }: Pick<BatchPage, 'id' | 'fields'>, text: string): boolean {
-  const all = [name, note, shortCode(id), ...contents.flatMap(({ taxon }) => [commonName(taxon), scientificName(taxon)])].join(' ').toLowerCase();
+export function matches({ id, fields: { name = '', contents = [], note = '' } }: Pick<BatchPage, 'id' | 'fields'>, text: string, places: readonly string[] = []): boolean {
+  const all = [name, note, shortCode(id), ...places, ...contents.flatMap(({ taxon }) => [commonName(taxon), scientificName(taxon)])].join(' ').toLowerCase();
   return text.toLowerCase().split(/\s+/).every((word) => all.includes(word));
 }
 
@@ -130,14 +131,15 @@ function Tastes({ pantry, now }: { readonly pantry: Pantry; readonly now: Date }
   );
 }
 
-const WHAT = { meal: 'Eaten', outward: 'Used', gift: 'Given to', 'thrown-out': 'Thrown out' } as const;
+const WHAT = { meal: 'eaten', outward: 'used', gift: 'given to', 'thrown-out': 'thrown out' } as const;
 export function portionWords(pantry: Pantry, { fields: { what = 'meal', who = [], toWhom, of = [], dish } }: PortionPage): string {
   const names = of.map((one) => sourceOf(pantry, one)).flatMap((source) => (source ? [source.name === '' ? CommonName(source.contents[0]?.taxon ?? '') : source.name] : []));
-  return [dish ?? names.join(', '), what === 'gift' ? `${WHAT.gift} ${toWhom ?? 'somebody'}` : [WHAT[what], who.length > 0 && `by ${who.join(', ')}`].filter(Boolean).join(' ')].filter(Boolean).join(': ');
+  return [dish ?? names.join(', '), what === 'gift' ? `${WHAT.gift} ${toWhom ?? 'somebody'}` : [WHAT[what], who.length > 0 && `${what === 'outward' ? 'on' : 'by'} ${who.join(', ')}`].filter(Boolean).join(' ')].filter(Boolean).join(', ');
 }
 
 function Lately({ pantry, today }: { readonly pantry: Pantry; readonly today: Date }) {
-  const person = useApp((state) => state.me.person?.id);
+  const person = useApp((state) => state.me.person);
+  const toldBy = ({ person: by, group: id }: PortionPage) => { const group = by === person?.id ? undefined : person?.groups.find((one) => one.id === id); return group && `told by ${memberName(group, by)}`; };
   const lately = pantry.portions.slice(0, FIRST);
   if (lately.length === 0) return null;
   return (
@@ -145,7 +147,7 @@ function Lately({ pantry, today }: { readonly pantry: Pantry; readonly today: Da
       <Heading>What became of it</Heading>
       <View role="list" aria-label="What became of it">
         <Rule strong />
-        {lately.map((portion) => <Row key={portion.id} href={{ pathname: '/portion/[id]', params: { id: portion.id } }} name={portionWords(pantry, portion)} line={[portion.fields.at && dayWords(new Date(portion.fields.at), today), portion.person !== person && 'told by somebody of the group'].filter(Boolean).join(' · ')} />)}
+        {lately.map((portion) => <Row key={portion.id} href={{ pathname: '/portion/[id]', params: { id: portion.id } }} name={portionWords(pantry, portion)} line={[portion.fields.at && dayWords(new Date(portion.fields.at), today), toldBy(portion)].filter(Boolean).join(' · ')} />)}
       </View>
     </View>
   );

@@ -76,7 +76,8 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
   const eaters = useEaters();
   const me = useApp((state) => state.me.person?.name ?? '');
   const [what, setWhat] = useState<What>(asked);
-  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>(first !== undefined && choices.some(({ source }) => source.id === first) ? { [first]: '' } : {});
+  const [told, setChosen] = useState<Readonly<Record<string, string>>>();
+  const chosen = told ?? (first !== undefined && choices.some(({ source }) => source.id === first) ? { [first]: '' } : {});
   const [who, setWho] = useState<readonly string[]>([]);
   const [other, setOther] = useState('');
   const [dish, setDish] = useState('');
@@ -85,7 +86,7 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
   const picked = choices.filter(({ source }) => source.id in chosen);
   const mades = picked.flatMap(({ contents }) => contents.flatMap((one) => madeOf(one) ?? []));
   const uncooked = picked.filter(({ ready }) => !ready).flatMap(({ contents }) => contents.flatMap((one) => madeOf(one) ?? []));
-  const told = picked.map(({ source, left }): { source: Source; problem?: string } => {
+  const amounts = picked.map(({ source, left }): { source: Source; problem?: string } => {
     const text = chosen[source.id]?.trim() ?? '';
     if (text === '') return { source };
     const amount: KeptAmount = { amount: Number(text.replace(',', '.')), unit: left?.unit ?? 'g' };
@@ -93,7 +94,7 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
     const problem = takingProblem('amount', amount, left);
     return problem ? { source, problem: problem.reason } : { source: { ...source, amount } };
   });
-  const names = [...new Set([me, ...eaters.flatMap(({ fields }) => fields.name ?? [])])].filter((one) => one !== '');
+  const names = namesOf(me, eaters.flatMap(({ fields }) => fields.name ?? []));
   const eating = what === 'meal' || what === 'outward';
   const warnings = eating ? who.flatMap((name) => {
     const eater = eaters.find(({ fields }) => fields.name === name);
@@ -103,14 +104,14 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
   const refused = what === 'meal' && cooked ? uncooked.flatMap((made) => cookingRefusal(made, cooked) ?? []) : [];
   const outwardOnly = what === 'meal' && mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');
   const why = [
-    picked.length === 0 && 'of what', told.some(({ problem }) => problem) && 'how much, as it can be', eating && who.length === 0 && 'by whom', what === 'gift' && toWhom.trim() === '' && 'who has it now', what === 'meal' && uncooked.some(mustBeCooked) && (!cooked || refused.length > 0) && 'how it was cooked, as it has to be',
+    picked.length === 0 && 'of what', amounts.some(({ problem }) => problem) && 'how much, as it can be', eating && who.length === 0 && 'by whom', what === 'gift' && toWhom.trim() === '' && 'who has it now', what === 'meal' && uncooked.some(mustBeCooked) && (!cooked || refused.length > 0) && 'how it was cooked, as it has to be',
     outwardOnly && 'nothing that is for the skin only', rulesOut.length > 0 && 'nobody whom it is not for',
   ].filter((one) => one !== false);
   const put = () => {
     const groups = new Set(picked.map(({ group }) => group));
     const group = groups.size === 1 ? [...groups][0] : undefined;
     void act(begin('portion', {
-      what, at: act(now()), of: told.map(({ source }) => source), ...(eating ? { who: [...who] } : {}), ...(dish.trim() === '' || what !== 'meal' ? {} : { dish: dish.trim() }), ...(what === 'gift' ? { toWhom: toWhom.trim() } : {}), ...(what === 'meal' && cooked ? { cooked } : {}),
+      what, at: act(now()), of: amounts.map(({ source }) => source), ...(eating ? { who: [...who] } : {}), ...(dish.trim() === '' || what !== 'meal' ? {} : { dish: dish.trim() }), ...(what === 'gift' ? { toWhom: toWhom.trim() } : {}), ...(what === 'meal' && cooked ? { cooked } : {}),
     }, group)).then((id) => { if (id !== undefined) router.replace({ pathname: '/portion/[id]', params: { id } }); });
   };
   const toggle = (name: string) => setWho(who.includes(name) ? who.filter((one) => one !== name) : [...who, name]);
@@ -123,7 +124,7 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
         <Rule strong />
         {choices.map((one) => {
           const is = one.source.id in chosen;
-          const problem = told.find(({ source }) => source.id === one.source.id)?.problem;
+          const problem = amounts.find(({ source }) => source.id === one.source.id)?.problem;
           return (
             <View key={one.source.id} role="listitem">
               <Pressable role="checkbox" aria-checked={is} aria-label={`${one.name}, ${one.line}`} onPress={() => setChosen(is ? Object.fromEntries(Object.entries(chosen).filter(([id]) => id !== one.source.id)) : { ...chosen, [one.source.id]: '' })} style={styles.choice}>
@@ -165,6 +166,12 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
       {wide ? <View style={styles.columns}>{left}{right}</View> : <>{left}{right}</>}
     </Screen>
   );
+}
+
+/** Who may have eaten: oneself and those who eat along; oneself only once, by whichever name. */
+export function namesOf(me: string, eaters: readonly string[]): string[] {
+  const [first = me] = me.split(' ');
+  return [...new Set([...(me === '' || eaters.includes(first) ? [] : [me]), ...eaters])];
 }
 
 const MARK = 24;

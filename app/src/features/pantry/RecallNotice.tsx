@@ -1,7 +1,10 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button, colour, corner, Small, space, Strong } from '../../ui';
-import { usePantry } from './pantry';
+import { reminderDue } from '@pause/core/taste';
+import { commonName } from '../../words/names';
+import { useToday } from '../finds/useFinds';
+import { usePantry, type Pantry } from './pantry';
 import { useRecalls, type Recalls } from './recalls';
 
 /** Something that was gathered or made no longer stands: said wherever one begins, until somebody has seen to it. */
@@ -20,9 +23,31 @@ export function RecallNotice({ recalls: { open, run } }: { readonly recalls: Rec
   );
 }
 
+/** Somebody tasted something new, and should be asked how they are. */
+function Reminders({ tastes }: Pick<Pantry, 'tastes'>) {
+  const router = useRouter();
+  const now = useToday();
+  const due = tastes.flatMap(({ id, fields: { at, eater = 'Somebody', taxon = '', asked = [], signs = [], ended } }) => {
+    const hours = at === undefined || ended ? undefined : reminderDue(at, [...asked, ...signs.map((one) => one.at)], now);
+    return hours === undefined ? [] : [{ id, hours, eater, taxon }];
+  });
+  return (
+    <>
+      {due.map(({ id, hours, eater, taxon }) => (
+        <View key={id} style={styles.notice} role="status" aria-label="To be asked">
+          <Strong>How is {eater}?</Strong>
+          <Small>{hours === 1 ? 'An hour has' : `${hours} hours have`} gone since the first taste of {commonName(taxon)}.</Small>
+          <Button label="Put it down" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/taste/[id]', params: { id } })} />
+        </View>
+      ))}
+    </>
+  );
+}
+
 /** The same for the first screen, where the pantry is not open. */
 export function Recalled() {
-  return <RecallNotice recalls={useRecalls(usePantry())} />;
+  const pantry = usePantry();
+  return <><RecallNotice recalls={useRecalls(pantry)} /><Reminders tastes={pantry.tastes} /></>;
 }
 
 const styles = StyleSheet.create({

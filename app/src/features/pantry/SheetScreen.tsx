@@ -23,13 +23,15 @@ export function SheetScreen() {
   const [records, setRecords] = useState<readonly FindRecord[]>();
   const [typed, setTyped] = useState<Typed>();
   useEffect(() => { void act(keptSheets()).then((all) => setTyped(all[id] ?? NOTHING_TYPED)); }, [act, id]);
-  const { ready } = pantry;
+  const { ready, descent } = pantry;
+  const behind = findsBehind(descent, id).join(' ');
+  const list = useApp((state) => state.list.items);
   useEffect(() => {
-    if (!ready) return;
-    void act(recordsBehind(findsBehind(pantry, id))).then(setRecords);
-    // Found once: what is on record of a find does not change while somebody is ill.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [act, id, ready]);
+    if (!ready) return undefined;
+    let stale = false;
+    void act(recordsBehind(behind.split(' '))).then((all) => { if (!stale) setRecords(all); });
+    return () => { stale = true; };
+  }, [act, behind, list, ready]);
   if (!ready || !records || !typed) return <Screen><Loading what="Putting it together …" /></Screen>;
   return <IfWrong id={id} pantry={pantry} records={records} first={typed} />;
 }

@@ -43,13 +43,9 @@ export function Steps({ id, steps, done }: { readonly id: string; readonly steps
                     {told?.leftOut !== undefined ? <SmallStrong>Left out: {told.leftOut}</SmallStrong> : step.required && !isDone ? <Small>has to be done</Small> : null}
                   </View>
                 </Pressable>
+                {told === undefined && step.required && step.code !== 'look-again' && leaving !== step.id ? <Button label="Leave out" aria-label={`Leave out: ${words}`} tone="plain" onPress={() => { setLeaving(step.id); setWhy(''); }} /> : null}
               </View>
-              {told === undefined ? (
-                <View style={styles.ways}>
-                  <StartTimer id={id} step={step} />
-                  {step.required && step.code !== 'look-again' && leaving !== step.id ? <Button label="Leave it out" aria-label={`Leave out: ${words}`} tone="plain" onPress={() => { setLeaving(step.id); setWhy(''); }} /> : null}
-                </View>
-              ) : null}
+              {told === undefined && (step.minutes !== undefined || step.days !== undefined) ? <View style={styles.ways}><StartTimer id={id} step={step} /></View> : null}
               {leaving === step.id ? (
                 <View style={styles.leaving}>
                   <Field label="Why it is left out" value={why} onChangeText={setWhy} maxLength={200} hint="It stands on the label from then on." />
@@ -71,7 +67,7 @@ export function Steps({ id, steps, done }: { readonly id: string; readonly steps
 const BOX = 28;
 const styles = StyleSheet.create({
   block: { gap: space.s },
-  step: { flexDirection: 'row', alignItems: 'center' },
+  step: { flexDirection: 'row', alignItems: 'center', gap: space.m },
   tick: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET + 4, paddingVertical: space.s },
   box: { width: BOX, height: BOX, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: 3, alignItems: 'center', justifyContent: 'center', backgroundColor: colour.card },
   ticked: { backgroundColor: colour.ink },

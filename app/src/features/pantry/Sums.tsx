@@ -4,7 +4,7 @@ import type { BatchFields, BatchFigures } from '@pause/core/pantry';
 import { acidOf, boiledDownAt, COOKING_WAYS, cookingRefusal, FERMENT_SALT, KEEPS_FROM_STRENGTH, mostWaterFor, mustBeCooked, PICKLE_ACID, saltFor, saltShare, SUGAR_KEEPS, sugarFor, sugarShare, tincture, type Made } from '@pause/core/prepare';
 import { now } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { Body, Button, Chip, ChipRow, Field, Heading, Small, space, Strong } from '../../ui';
+import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space, Strong } from '../../ui';
 import { NumberField, QuantityField } from './NumberField';
 import { tellOf } from './pantry';
 import { amountWords, COOKING, cookingRefusalWords } from './words';
@@ -204,6 +204,7 @@ export function Cooked({ cooked, made, onTell }: { readonly cooked: BatchFields[
   const refusals = cooked ? made.flatMap((one) => cookingRefusal(one, cooked) ?? []) : [];
   return (
     <View style={styles.block}>
+      <SmallStrong>How it was made ready</SmallStrong>
       <ChipRow label="How it was made ready">{COOKING_WAYS.map((how) => <Chip key={how} label={COOKING[how]} chosen={cooked?.how === how} onPress={() => onTell({ ...cooked, how })} />)}</ChipRow>
       {cooked && cooked.how !== 'raw' ? (
         <View style={styles.row}>

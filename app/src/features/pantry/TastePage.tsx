@@ -53,6 +53,7 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
         <View style={styles.wait} role="status" aria-label="Waiting">
           <Strong>Another {Math.ceil(state.hoursLeft)} hours</Strong>
           <Body>No more of it, and nothing else that is new.{state.askAt ? ` Ask again at ${momentWords(state.askAt)}.` : ''}</Body>
+          <Button label="Nothing so far" tone="outline" style={styles.start} onPress={() => void act(tellOf(id, 'taste', ({ asked = [] }) => ({ asked: [...asked, act(now())].slice(-60) })))} />
         </View>
       ) : null}
       {state.state === 'clock-set-back' ? <Body>The clock was set back: nobody knows how long it is. Wait a day from now.</Body> : null}

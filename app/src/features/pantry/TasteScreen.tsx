@@ -10,6 +10,7 @@ import { useToday } from '../finds/useFinds';
 import { useEaters } from '../outdoors/usePlaces';
 import { begin, isThere, madeOf, usePantry, type Pantry } from './pantry';
 import { useRecalls } from './recalls';
+import { namesOf } from './PortionScreen';
 import { tasteRefusalWords } from './words';
 
 /** The first time: one grown person, one new thing, a small amount, made ready as it has to be; and then a day of waiting. */
@@ -28,9 +29,10 @@ function Taste({ first, pantry, held }: { readonly first: string | undefined; re
   const today = useToday();
   const me = useApp((state) => state.me.person?.name ?? 'Me');
   const ready = pantry.batches.filter((batch) => batch.fields.readyOn !== undefined && isThere(pantry, batch));
-  const [of, setOf] = useState(ready.some(({ id }) => id === first) ? first : undefined);
+  const [of = first, setOf] = useState<string>();
   const [content, setContent] = useState(0);
-  const [who, setWho] = useState(me);
+  const names = namesOf(me, eaters.flatMap(({ fields }) => fields.name ?? []));
+  const [who = names[0] ?? me, setWho] = useState<string>();
   const batch = ready.find(({ id }) => id === of);
   const { taxon, part = '' } = batch?.fields.contents?.[content] ?? {};
   const made = taxon === undefined ? undefined : madeOf({ taxon, part });
@@ -40,7 +42,6 @@ function Taste({ first, pantry, held }: { readonly first: string | undefined; re
     taxon: made.taxon, part: made.part, cautions: eater?.fields.cautions ?? [], stands: !held.has(batch.id), ready: batch.fields.method === 'cook' || !(made.kingdom === 'Fungi' || made.part.cook !== undefined),
     others: mine.map(({ fields }) => ({ taxon: fields.taxon ?? '', at: fields.at ?? '', ended: fields.ended !== undefined })), now: today,
   }) : [];
-  const names = [...new Set([me, ...eaters.flatMap(({ fields }) => fields.name ?? [])])];
   const start = () => {
     if (!batch || taxon === undefined) return;
     void act(begin('taste', { taxon, part, eater: who, of: { of: 'batch', id: batch.id }, at: act(now()) }, undefined)).then((id) => { if (id !== undefined) router.replace({ pathname: '/taste/[id]', params: { id } }); });

@@ -1,4 +1,4 @@
-import { applyEntry, type Entry, type FindRecord, type PageRecord } from '@pause/core';
+import { applyEntry, sameValue, type Entry, type FindRecord, type PageRecord } from '@pause/core';
 import { exportOf, occurrencesOf, readOccurrences, readTable, tableOf, toDarwinCore, toTable, TABLE_COLUMNS, type ReadFind } from '@pause/core/logbook';
 import { guide } from '../../evaluate/guide';
 import { add, newId, now } from '../../store/actions';
@@ -102,12 +102,12 @@ function fromExport(text: string): Thunk<Promise<Taken>> {
         const before = finds.has(entry.find) ? finds.get(entry.find) : await dispatch(recordOf(entry.find));
         const after = applyEntry(before, entry);
         finds.set(entry.find, after ?? before);
-        if (after && JSON.stringify(after) !== JSON.stringify(before)) entries.push(entry);
+        if (after && !(before && sameValue(after, before))) entries.push(entry);
       } else {
         const before = pages.has(entry.page) ? pages.get(entry.page) : getState().pages.all[entry.page] ?? await device.page(entry.page);
         const after = applyToPage(before, entry);
         pages.set(entry.page, after ?? before);
-        if (after && JSON.stringify(after) !== JSON.stringify(before)) entries.push(entry);
+        if (after && !(before && sameValue(after, before))) entries.push(entry);
       }
     }
     return { entries, remarks: [...(others > 0 ? [`${others} entries are somebody else’s, and stay theirs.`] : []), ...remarks] };

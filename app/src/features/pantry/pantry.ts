@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 import { standing, type CompiledTaxon, type FieldsOf, type PageRecord } from '@pause/core';
-import { descendantOf, descentOf, leftOf, takenOf, type BatchFields, type Descent, type Left, type PortionFields, type Source, type TasteFields } from '@pause/core/pantry';
+import { ancestorsOf, descendantOf, descentOf, leftOf, takenOf, type BatchFields, type Descent, type Left, type PortionFields, type Source, type TasteFields } from '@pause/core/pantry';
 import type { Made } from '@pause/core/prepare';
 import { toGrams, usualWeights, weighed } from '@pause/core/take';
 import { guide } from '../../evaluate/guide';
 import { useApp, type Thunk } from '../../store/store';
 import { useOpenPages } from '../../store/useOpenPages';
+import { placeOf } from '../outdoors/usePlaces';
 import { harvestsOf, weighingsOf, type HarvestPage } from '../take/harvests';
 
 /** What stands in the pantry, as this person's notebook and those of their groups tell it. */
@@ -48,6 +49,15 @@ export function usePantry(): Pantry & { readonly ready: boolean } {
   const pages = useApp((state) => state.pages.all);
   const pantry = useMemo(() => pantryOf(pages), [pages]);
   return { ...pantry, ready };
+}
+
+/** Where all that it comes from was gathered, as far as this person is told. */
+export function placesOf(pantry: Pantry, id: string): string[] {
+  return [...new Set(ancestorsOf(pantry.descent, id).flatMap((one) => {
+    const place = pantry.harvests.find((other) => other.id === one)?.fields.place;
+    const page = place === undefined ? undefined : pantry.pages[place];
+    return page?.kind === 'place' ? [placeOf(page).name] : [];
+  }))];
 }
 
 export function leftIn({ batches, portions }: Pick<Pantry, 'batches' | 'portions'>, { id, fields: { made, ended } }: BatchPage): Left | undefined {

@@ -1,9 +1,9 @@
 import { edited, type CompiledTaxon, type FindRecord } from '@pause/core';
-import { ancestorsOf, descendantsOf } from '@pause/core/pantry';
+import { ancestorsOf, descendantsOf, type Descent } from '@pause/core/pantry';
 import { guide } from '../../evaluate/guide';
 import type { Thunk } from '../../store/store';
 import { momentWords } from '../../words/days';
-import { characterName, CHOICE, CommonName, harmLine, OUTCOME, partName, readingWords, scientificName, SURENESS } from '../../words/names';
+import { characterName, CHOICE, CommonName, harmLine, lowerFirst, OUTCOME, partName, readingWords, scientificName, SURENESS } from '../../words/names';
 import { isoDayName } from '../outdoors/words';
 import type { BatchPage, Pantry, PortionPage } from './pantry';
 import { recordOf } from './recalls';
@@ -32,9 +32,9 @@ export interface Typed {
 export const NOTHING_TYPED: Typed = { who: '', when: '', amount: '', signs: '' };
 
 /** The finds that something goes back to: itself, where it is one. */
-export function findsBehind(pantry: Pantry, id: string): string[] {
-  const above = ancestorsOf(pantry.descent, id).filter((one) => pantry.descent.kinds.get(one) === 'find');
-  return above.length > 0 ? above : pantry.descent.kinds.get(id) === undefined || pantry.descent.kinds.get(id) === 'find' ? [id] : [];
+export function findsBehind(descent: Descent, id: string): string[] {
+  const above = ancestorsOf(descent, id).filter((one) => descent.kinds.get(one) === 'find');
+  return above.length > 0 ? above : [id];
 }
 export const recordsBehind = (ids: readonly string[]): Thunk<Promise<FindRecord[]>> => async (dispatch) => (await Promise.all(ids.map((id) => dispatch(recordOf(id))))).flatMap((one) => one ?? []);
 
@@ -65,20 +65,20 @@ export function sheetOf({ id, pantry, records, typed, nameOf, printedAt }: Sheet
     { title: 'What is felt, and since when', lines: [...said('Told now', typed.signs), ...portions.flatMap(({ fields: { signs = [] } }) => signs.map((one) => `${momentWords(new Date(one.at))}: ${one.text}`)), ...(taste?.fields.signs ?? []).map((one) => `${momentWords(new Date(one.at))}: ${SIGN[one.sign]}${one.text ? `, ${one.text}` : ''}`)] },
     { title: 'How it was made ready', lines: batches.flatMap(prepared) },
     ...records.map((record): SheetPart => ({ title: `Where and when it was found${record.number === undefined ? '' : ` (find ${record.number})`}`, lines: found(record, nameOf) })),
-    ...records.map((record): SheetPart => ({ title: `What was seen of it${record.number === undefined ? '' : ` (find ${record.number})`}`, lines: seen(record) })),
+    ...records.map((record): SheetPart => ({ title: `What was seen of it${record.number === undefined ? '' : ` (find ${record.number})`}`, lines: seen(record, nameOf) })),
   ];
   return { title: `For whoever treats · ${momentWords(printedAt)}`, finds: records.map((one) => one.id), parts: parts.map((part) => (part.lines.length > 0 ? part : { ...part, lines: ['Not told.'] })) };
 }
 
 function eaten(pantry: Pantry, portion: PortionPage): string[] {
-  const { at, of = [], who = [], cooked } = portion.fields;
-  const amounts = of.flatMap(({ amount }) => (amount ? [amountWords(amount)] : []));
-  return [`${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}${amounts.length > 0 ? `, ${amounts.join(' and ')}` : ', amount not told'}${who.length > 0 ? `, by ${who.join(', ')}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : ` ${cooked.minutes} minutes`}` : ''}`];
+  const { at, of = [], cooked } = portion.fields;
+  const amounts = of.map(({ id, amount }) => { const made = pantry.batches.find((one) => one.id === id)?.fields.made; return amount ? amountWords(amount) : made ? `all that was left of ${amountWords(made)}` : 'nobody weighed it'; });
+  return [`${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${amounts.join(' and ')}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : ` ${cooked.minutes} minutes`}` : ''}`];
 }
 
 function prepared({ fields }: BatchPage): string[] {
   const { name = 'A batch', method, on, cooked, steps = [], figures = {} } = fields;
-  const done = stepsOf(fields).flatMap((step) => { const told = steps.findLast((one) => one.step === step.id); return told === undefined || step.code === 'label' ? [] : [told.leftOut === undefined ? stepWords(step) : `LEFT OUT: ${stepWords(step)} (${told.leftOut})`]; });
+  const done = stepsOf(fields).flatMap((step) => { const told = steps.findLast((one) => one.step === step.id); return told === undefined || step.code === 'label' ? [] : [told.leftOut === undefined ? lowerFirst(stepWords(step)).replace(/\.$/, '') : `LEFT OUT: ${stepWords(step)} (${told.leftOut})`]; });
   return [
     `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : `, ${cooked.minutes} minutes`}${cooked.poured === undefined ? '' : `, water poured away ${cooked.poured} times`}` : ''}${figures.strength === undefined ? '' : `; ${figures.strength} % alcohol`}`,
     ...(done.length > 0 ? [`Done: ${done.join('; ')}`] : []),
@@ -96,7 +96,8 @@ function found(record: FindRecord, nameOf: (person: string) => string): string[]
   ];
 }
 
-function seen(record: FindRecord): string[] {
+function seen(record: FindRecord, nameOf: (person: string) => string): string[] {
   const gone = new Set(record.withdrawals.map(({ reading }) => reading));
-  return record.readings.filter(({ id }) => !gone.has(id)).map((reading) => `${characterName(reading.character)}: ${readingWords(reading)} (${SURENESS[reading.sureness]})`);
+  const several = new Set(record.readings.map(({ by }) => by)).size > 1;
+  return record.readings.filter(({ id }) => !gone.has(id)).map((reading) => `${characterName(reading.character)}: ${readingWords(reading)} (${SURENESS[reading.sureness]}${several ? `, ${nameOf(reading.by)}` : ''})`);
 }
