@@ -31,18 +31,14 @@ async function unnamed(page: Page): Promise<void> {
   }
   await page.getByRole('heading', { name: 'What could it be?' }).scrollIntoViewIfNeeded();
 }
-/** Hands the phone to somebody beside, who sees one thing otherwise. */
-async function secondLook(page: Page): Promise<void> {
-  await page.getByRole('radio', { name: 'Tam Werrin' }).waitFor({ timeout: 1000 }).catch(() => undefined);
-  await page.getByLabel('Name', { exact: true }).fill('Ilse');
-  await tap(page, 'Hand over the phone');
-  await tap(page, 'I have the phone');
-  for (let n = 0; !(await page.getByText('Thank you: all of it is read').isVisible()); n += 1) {
-    await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(n === 3 ? 1 : 0).click();
-    await page.waitForTimeout(600);
+/** Tells what the four ceilings ask for. */
+async function howMuch(page: Page): Promise<void> {
+  for (const [label, value] of [['Who eats', '3'], ['How often', '4'], [/^How many, counted one by one/, '2600'], ['Litres that fit', '2']] as const) {
+    const field = page.getByRole('textbox', { name: label, exact: typeof label === 'string' });
+    await field.fill(value);
+    await field.blur();
   }
-  await tap(page, 'Side by side');
-  await page.getByRole('heading', { name: 'Both looks' }).waitFor();
+  await page.getByRole('heading', { name: 'How much', exact: true }).scrollIntoViewIfNeeded();
 }
 const dim = (page: Page) => page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
 
@@ -59,13 +55,13 @@ const SHOTS: readonly Shot[] = [
   { name: 'verdict-leave', path: '/find/demo-find-2/verdict' },
   { name: 'verdict-collect', path: '/find/demo-find-3/verdict' },
   { name: 'candidates', path: '/new', before: unnamed },
-  { name: 'pieces', path: '/find/demo-find-1/pieces' },
+  { name: 'how-much', path: '/find/demo-find-1/take', before: howMuch },
   { name: 'taxon', path: '/taxon/allium-ursinum' },
   { name: 'eaten', path: '/eaten' },
   { name: 'places-wide', path: '/places', size: WIDE },
   { name: 'group', path: '/group/ostrel-walkers', before: (page) => tap(page, 'Show a code') },
-  { name: 'both-looks', path: '/find/demo-find-1/ask', before: secondLook },
-  { name: 'place', path: '/place/demo-place-spring' },
+  { name: 'batch', path: '/batch/demo-batch-b41d83f6', before: (page) => page.getByRole('heading', { name: 'How dry it is' }).evaluate((one) => one.scrollIntoView()) },
+  { name: 'sheet-wide', path: '/sheet/demo-meal-pancakes', size: WIDE },
 ];
 
 const root = join(import.meta.dirname, '..');

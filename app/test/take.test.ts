@@ -4,7 +4,7 @@ import type { PageRecord } from '@pause/core';
 import { dayOf } from '@pause/core/day';
 import { leftOver } from '@pause/core/sort';
 import { take, usualWeights, weighed } from '@pause/core/take';
-import { harvestsOf, takenBefore, takenToday, weighingsOf } from '../src/features/take/harvests';
+import { harvestsOf, lastTaken, takenBefore, takenToday, weighingsOf } from '../src/features/take/harvests';
 import { sortingOf } from '../src/features/take/SortScreen';
 import { countsOf } from '../src/features/take/Told';
 import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/features/take/words';
@@ -23,6 +23,8 @@ test('of the same part at the same place, by anybody, what was told of its share
   expect(takenBefore(harvests, HEATH, dayOf('2026-09-14'), undefined)).toEqual([{ daysAgo: 0, share: 0.1 }, { daysAgo: 13, share: 0.25 }]);
   expect(takenBefore(harvests, HEATH, dayOf('2026-09-14'), 'mine')).toEqual([{ daysAgo: 13, share: 0.25 }]);
   expect(takenBefore(harvests, { ...HEATH, place: undefined }, dayOf('2026-09-14'), undefined)).toEqual([]);
+  expect(lastTaken(harvests, HEATH, dayOf('2026-09-14'), 'mine')).toEqual({ daysAgo: 12, person: 'tam', share: undefined });
+  expect(lastTaken(harvests, { ...HEATH, part: 'leaf' }, dayOf('2026-09-14'), undefined)).toBeUndefined();
   expect(takenToday(harvests, HEATH, '2026-09-14', undefined)).toEqual([{ amount: 1, unit: 'litre' }]);
   expect(takenToday(harvests, HEATH, '2026-09-14', 'mine')).toEqual([]);
 });

@@ -5,7 +5,7 @@ import { shippedGuide } from '@pause/guide';
 import { applyToPage, parseEntry, type PageEntry, type PageRecord } from '../src/notebook';
 import { applyEntry } from '../src/find';
 import { ancestorsOf, batchOfAddress, descendantOf, descendantsOf, descentOf, labelAddress, labelLines, leftOf, madeProblem, onTheSpotProblem, shortCode, takenOf, takingProblem, wouldCircle, type Descendant } from '../src/pantry';
-import { causeOf, recall, recallPlainly, strayCause, type Cause } from '../src/recall';
+import { causeOf, recall, recallPlainly, strayCause, strayCauses, type Cause } from '../src/recall';
 import { reminderDue, tasteRefusals, tasteState, WAIT_HOURS } from '../src/taste';
 import { entriesOfFind, entriesOfPage, exportOf, occurrencesOf, readOccurrences, readTable, tableOf, toDarwinCore, toTable, yearOf, yearsOf } from '../src/logbook';
 import { followChecks, guide, taxon } from './finds';
@@ -124,6 +124,14 @@ describe('recall', () => {
     expect(hits.find(({ id }) => id === 'mixed')).toMatchObject({ causes: [guideCause, stray], way: ['find-one', 'h', 'b', 'mixed'] });
     expect(recall(descent, [{ code: 'stray', of: 'h2', grade: 'serious' }]).map(({ id, measure }) => [id, measure])).toEqual([['h2', 'look-again'], ['mixed', 'hold'], ['meal', 'watch']]);
     expect(recall(descent, [{ ...guideCause, outcome: 'leave' }]).find(({ id }) => id === 'b')?.measure).toBe('discard');
+  });
+
+  test('a deadly stray puts all that lay in the same bag in question, and nothing else', () => {
+    const one = { person: 'mirel', on: '2026-09-14', bag: 'Basket', grades: [] };
+    const causes = strayCauses([{ ...one, id: 'a', grades: ['deadly'] }, { ...one, id: 'b', bag: ' basket ' }, { ...one, id: 'c', bag: 'tin' }, { ...one, id: 'd', on: '2026-09-13' }, { ...one, id: 'e', person: 'tam' }, { id: 'f', person: 'mirel', grades: [] }, { ...one, id: 'g', grades: ['unpleasant'] }]);
+    expect(causes.map(({ of }) => of)).toEqual(['a', 'b', 'g']);
+    expect(causes[1]).toEqual({ code: 'stray', of: 'b', grade: 'deadly', touched: true });
+    expect(strayCauses([{ ...one, id: 'a', grades: ['serious'] }, { ...one, id: 'b' }]).map(({ of }) => of)).toEqual(['a']);
   });
 
   test('nothing is missed and nothing is found that does not descend: the same as a plain walk, for any descent', () => {

@@ -13,7 +13,7 @@ export type Cause =
   /** Who decided to collect it decided otherwise since. */
   | { readonly code: 'decision'; readonly of: string; readonly grade: HarmGrade }
   /** A stray lay among what was taken. */
-  | { readonly code: 'stray'; readonly of: string; readonly grade: HarmGrade };
+  | { readonly code: 'stray'; readonly of: string; readonly grade: HarmGrade; /** It lay in the same bag as what the stray was found in. */ readonly touched?: true };
 
 const GRADES: readonly HarmGrade[] = ['none', 'unpleasant', 'serious', 'deadly'];
 export const worse = (a: HarmGrade, b: HarmGrade): HarmGrade => (GRADES.indexOf(a) >= GRADES.indexOf(b) ? a : b);
@@ -47,6 +47,27 @@ export function causeOf(record: FindRecord, guide: CompiledGuide, policy?: Polic
   }
   if (record.decisions.at(-1) !== collected) return { code: 'decision', of: record.id, grade };
   return undefined;
+}
+
+/** What was taken, as far as strays and what they touched ask. */
+export interface StrayHarvest {
+  readonly id: string;
+  readonly person: string;
+  readonly on?: string | undefined;
+  /** The bag or basket it lay in. */
+  readonly bag?: string | undefined;
+  readonly grades: readonly HarmGrade[];
+}
+const sameBag = (a: StrayHarvest, b: StrayHarvest) => a.person === b.person && a.on !== undefined && a.on === b.on && a.bag !== undefined && a.bag.trim().toLowerCase() === b.bag?.trim().toLowerCase();
+
+/** What strays mean for all that was taken: a deadly one puts everything that lay in the same bag on the same day in question with it. */
+export function strayCauses(harvests: readonly StrayHarvest[]): Cause[] {
+  return harvests.flatMap((one) => {
+    const own = strayCause(one.id, one.grades);
+    if (own) return [own];
+    const touched = harvests.some((other) => other.id !== one.id && other.grades.includes('deadly') && sameBag(one, other));
+    return touched ? [{ code: 'stray', of: one.id, grade: 'deadly', touched: true } as const] : [];
+  });
 }
 
 /** What a stray found among what was taken means. What does no harm is no cause. */

@@ -142,7 +142,7 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
     await settleGroups(transaction, actor.person, entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'group' && pushed[index]?.status === 'added' ? [entry] : [])));
     await forget(transaction, entries.flatMap((entry, index) => (entry.kind === 'drops' && pushed[index]?.status === 'added' ? [entry.body.picture] : [])));
     const moved = (find: string, record: FindRecord) => record.decisions.some(({ choice }) => choice === 'collect') && entries.some((entry, index) => entry.find === find && MOVES.includes(entry.kind) && pushed[index]?.status === 'added');
-    const strays = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'harvest' && entry.body.field === 'sorting' && pushed[index]?.status === 'added' ? [entry.page] : []));
+    const strays = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'harvest' && (entry.body.field === 'sorting' || entry.body.field === 'bag') && pushed[index]?.status === 'added' ? [entry.page] : []));
     return { pushed, finds: [...records].flatMap(([find, record]) => (moved(find, record) ? [find] : [])), harvests: [...new Set(strays)] };
   });
   const { pushed: all } = done;

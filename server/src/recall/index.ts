@@ -1,5 +1,5 @@
 import { CaseError, standing, type CompiledGuide } from '@pause/core';
-import { causeOf, strayCause, type Cause } from '@pause/core/recall';
+import { causeOf, strayCauses, type Cause } from '@pause/core/recall';
 import { sql } from 'kysely';
 import { streamsOf, type Actor } from '../access';
 import type { Db } from '../db';
@@ -43,11 +43,17 @@ function causeUnder(ask: () => Cause | undefined, of: string): Cause | undefined
 /** Looks whether a stray that was found in a harvest puts it in question. */
 export async function recheckHarvests(db: Db, harvests: readonly string[]): Promise<void> {
   if (harvests.length === 0) return;
-  const heads = await db.selectFrom('pages').select(['id', 'stream']).where('id', 'in', [...harvests]).where('kind', '=', 'harvest').execute();
+  const told = await db.selectFrom('pages').select('person').distinct().where('id', 'in', [...harvests]).where('kind', '=', 'harvest').execute();
+  const people = told.flatMap(({ person }) => person ?? []);
+  if (people.length === 0) return;
+  // What lay in one bag with it is in question too: everything that the same ones took is looked at.
+  const heads = await db.selectFrom('pages').select(['id', 'stream']).where('person', 'in', people).where('kind', '=', 'harvest').execute();
   const pages = await pagesOf(db, heads.map(({ id }) => id));
+  const causes = strayCauses([...pages.values()].map((page) => { const { on, bag, sorting } = standing(page, 'harvest'); return { id: page.id, person: page.person ?? '', on, bag, grades: sorting?.grades ?? [] }; }));
+  const before = new Set((await db.selectFrom('recalls').select('of').where('of', 'in', heads.map(({ id }) => id)).execute()).map(({ of }) => of));
   for (const { id, stream } of heads) {
-    const page = pages.get(id);
-    if (page) await settle(db, id, stream, strayCause(id, standing(page, 'harvest').sorting?.grades ?? []));
+    const cause = causes.find(({ of }) => of === id);
+    if (cause || before.has(id)) await settle(db, id, stream, cause);
   }
 }
 

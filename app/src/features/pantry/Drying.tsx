@@ -67,7 +67,7 @@ function Series({ name, weighings, usualLeft }: { readonly name: string | undefi
 }
 
 const HEIGHT = 150;
-const LEFT = 46;
+const LEFT = 52;
 const BELOW = 24;
 
 /** A rectangle as a path. */
@@ -93,7 +93,7 @@ function Chart({ points, dried, hour, label }: { readonly points: readonly { rea
           {hour > 0 && hour < until ? <Line x1={x(hour)} x2={x(hour)} y1={10} y2={HEIGHT - BELOW} stroke={colour.faint} strokeWidth={2} /> : null}
           {points.map(({ hours, grams }) => <Circle key={hours} cx={x(hours)} cy={y(grams)} r={5} fill={colour.card} stroke={colour.ink} strokeWidth={2.5} />)}
           <Line x1={LEFT} x2={width - 6} y1={HEIGHT - BELOW} y2={HEIGHT - BELOW} stroke={colour.ink} strokeWidth={1} />
-          {[most, dried.dryGrams.mid].map((grams) => <Text key={grams} transform={`translate(${LEFT - 6} ${y(grams) + 5})`} textAnchor="end" fontFamily={font.read} fontSize={15} fill={colour.inkSoft}>{Math.round(grams)}</Text>)}
+          {[most, dried.dryGrams.mid].map((grams) => <Text key={grams} transform={`translate(${LEFT - 10} ${y(grams) + 5})`} textAnchor="end" fontFamily={font.read} fontSize={15} fill={colour.inkSoft}>{Math.round(grams)}</Text>)}
           {ticks.filter((_, at) => ticks.length < 6 || at % Math.ceil(ticks.length / 5) === 0).map((hours) => <Text key={hours} transform={`translate(${x(hours)} ${HEIGHT - 5})`} textAnchor="middle" fontFamily={font.read} fontSize={15} fill={colour.inkSoft}>{day === 24 ? `${hours / 24} d` : `${hours} h`}</Text>)}
         </Svg>
       ) : null}

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
 import { applyEntry, CaseError, entriesOf, type FindRecord } from '@pause/core';
-import { causeOf, recall, strayCause, type Cause, type Recalled } from '@pause/core/recall';
+import { causeOf, recall, strayCauses, type Cause, type Recalled } from '@pause/core/recall';
 import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
 import { pantryOf, type Pantry } from './pantry';
@@ -10,7 +10,7 @@ import { pantryOf, type Pantry } from './pantry';
 
 const READ = 'recalled';
 const Ids = z.array(z.string()).catch([]);
-const CauseTold = z.object({ code: z.enum(['verdict', 'decision', 'stray']), of: z.string(), grade: z.enum(['none', 'unpleasant', 'serious', 'deadly']), because: z.enum(['guide', 'record', 'policy']).optional(), outcome: z.enum(['leave', 'pause']).optional() }) as unknown as z.ZodType<Cause>;
+const CauseTold = z.object({ code: z.enum(['verdict', 'decision', 'stray']), of: z.string(), grade: z.enum(['none', 'unpleasant', 'serious', 'deadly']), because: z.enum(['guide', 'record', 'policy']).optional(), outcome: z.enum(['leave', 'pause']).optional(), touched: z.literal(true).optional() }) as unknown as z.ZodType<Cause>;
 const Answer = z.object({ recalls: z.array(z.object({ cause: CauseTold, ids: z.array(z.string()) })), run: z.object({ done: z.number(), total: z.number() }).optional() });
 
 /** The record as it stands with what waits. */
@@ -32,7 +32,7 @@ export function causesHere(): Thunk<Promise<Cause[]>> {
     const { descent, harvests } = pantryOf(getState().pages.all);
     const collected = (await device.list()).filter(({ choice }) => choice === 'collect').map(({ id }) => id);
     const roots = [...descent.kinds].flatMap(([id, kind]) => (kind === 'find' ? [id] : []));
-    const causes: Cause[] = harvests.flatMap(({ id, fields: { sorting } }) => strayCause(id, sorting?.grades ?? []) ?? []);
+    const causes: Cause[] = strayCauses(harvests.map(({ id, person, fields: { on, bag, sorting } }) => ({ id, person, on, bag, grades: sorting?.grades ?? [] })));
     for (const [index, id] of [...new Set([...collected, ...roots])].entries()) {
       if (index % AT_ONCE === AT_ONCE - 1) await breathe();
       const record = await dispatch(recordOf(id));

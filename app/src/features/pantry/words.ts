@@ -67,7 +67,7 @@ const worst = (grade: HarmGrade) => (grade === 'none' ? '' : ` What could be amo
 export function causeWords(cause: Cause, name: string): string {
   switch (cause.code) {
     case 'decision': return `${name}: it was collected, and decided otherwise since.`;
-    case 'stray': return `${name}: a ${GRADE[cause.grade]} stray lay among it.`;
+    case 'stray': return cause.touched ? `${name}: it lay in one bag with a deadly stray.` : `${name}: a ${GRADE[cause.grade]} stray lay among it.`;
     case 'verdict': return `${name}: ${{ guide: 'by the corrected guide', record: 'by what was told since', policy: 'by the rules of the group now' }[cause.because]} the verdict is ${cause.outcome}.${worst(cause.grade)}`;
   }
 }

@@ -1,18 +1,22 @@
 import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { CompiledTaxon, FieldsOf, FindRecord } from '@pause/core';
+import type { CompiledTaxon, FieldsOf, FindRecord, TaxonId } from '@pause/core';
 import { isoOf } from '@pause/core/day';
 import { pickingAt } from '@pause/core/plans';
+import { learnedYield, usualYield } from '@pause/core/prepare';
 import { estimateOf, mannerFor, SCHOOL_SHARES, take, usualWeights, weighed, type Take, type TakeQuestion, type Weights } from '@pause/core/take';
 import { useApp } from '../../store/store';
 import { CommonName, upper } from '../../words/names';
+import { memberName } from '../../words/people';
 import { Body, Button, Heading, Rule, Screen, Small, space, Title, useWide } from '../../ui';
 import { placeOf, useDay, useEaters } from '../outdoors/usePlaces';
+import { leftIn, ownYields, pantryOf, type Pantry } from '../pantry/pantry';
 import { Ceilings } from './Ceilings';
 import { Collected } from './Collected';
-import { placeOfFind, takenBefore, takenToday, useHarvests, weighingsOf, type Harvest } from './harvests';
+import { lastTaken, placeOfFind, takenBefore, takenToday, useHarvests, weighingsOf, type Harvest } from './harvests';
 import { Manner } from './Manner';
-import { Told } from './Told';
+import { Told, type YieldOf } from './Told';
 import { useOwnHarvest } from './useOwnHarvest';
 import { bindsWords, patchWords, seenAs, weightOf } from './words';
 
@@ -38,15 +42,20 @@ function Taking({ record, taxon, wanted }: { readonly record: FindRecord; readon
   const of = { place: placeId, taxon: taxon.id, part: wanted };
   const iso = isoOf(today);
   const weights = weighed(usualWeights(of.part), weighingsOf(harvests, of, me));
-  const answer = take(questionOf({ record, taxon, part: of.part, place: place?.fields, told, weights, today: iso, before: takenBefore(harvests, of, today, own), earlier: takenToday(harvests, of, iso, own) }));
+  const pantry = useMemo(() => pantryOf(pages), [pages]);
+  const yields = yieldsOf(pantry, { kingdom: taxon.taxon.kingdom, part }, taxon.id);
+  const answer = take(questionOf({ record, taxon, part: of.part, place: place?.fields, told, weights, inStore: told.need && yields.find((one) => Math.abs((told.need?.yield ?? 0) - one.yield) < 1e-6)?.inStore, today: iso, before: takenBefore(harvests, of, today, own), earlier: takenToday(harvests, of, iso, own) }));
   const manner = mannerFor(taxon, at, told.invader);
+  const last = lastTaken(harvests, of, today, own);
+  const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
   const left = (
     <View style={[styles.column, wide && styles.grow]}>
       <Answer take={answer} weights={weights} pieces={told.count && estimateOf(told.count).mid} />
+      {last ? <Small>Taken here last {last.daysAgo === 0 ? 'today' : last.daysAgo === 1 ? 'yesterday' : `${last.daysAgo} days ago`}, by {last.person === me ? 'you' : group ? memberName(group, last.person) : 'somebody'}{last.share === undefined ? '' : `: ${Math.round(last.share * 100)} % of it`}.</Small> : null}
       {manner ? <Manner manner={manner} regrowth={taxon.taxon.regrowth?.text} /> : null}
     </View>
   );
-  const right = <View style={[styles.column, wide && styles.grow]}><Told told={told} part={part?.name ?? ''} eaters={Math.max(1, eaters)} weights={weights} tell={tell} />
+  const right = <View style={[styles.column, wide && styles.grow]}><Told told={told} part={part?.name ?? ''} eaters={Math.max(1, eaters)} weights={weights} yields={yields} tell={tell} />
       <Button label="Look again at home" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/find/[id]/sort', params: { id: record.id } })} /></View>;
   return (
     <Screen>
@@ -66,20 +75,34 @@ interface Asked {
   readonly place: Partial<FieldsOf<'place'>> | undefined;
   readonly told: Harvest;
   readonly weights: Weights;
+  /** Grams that are in the pantry, so made. */
+  readonly inStore: number | undefined;
   readonly today: string;
   readonly before: NonNullable<TakeQuestion['patch']['taken']>;
   readonly earlier: NonNullable<TakeQuestion['takenToday']>;
 }
 
 /** What was told, as the core is asked. A place that says what one may pick stands before what was told of the find. */
-function questionOf({ record, taxon, part, place, told, weights, today, before, earlier }: Asked): TakeQuestion {
+function questionOf({ record, taxon, part, place, told, weights, inStore, today, before, earlier }: Asked): TakeQuestion {
   const picking = place && pickingAt(place, taxon.id, part, today);
   return {
-    ...(told.need ? { need: told.need } : {}),
+    ...(told.need ? { need: { ...told.need, inStore } } : {}),
     patch: { lifeForm: taxon.taxon.regrowth?.lifeForm, part, ...(told.count ? { count: estimateOf(told.count) } : {}), invader: told.invader === true, taken: before },
     permission: picking && picking.permission !== 'unknown' ? picking.permission : record.context.permission ?? 'unknown', ...(picking?.perDay ? { perDay: picking.perDay } : {}),
     persons: told.persons ?? 1, takenToday: earlier, ...(told.hands ? { hands: told.hands } : {}), weights,
   };
+}
+
+/** Ways of making a part ready: what each leaves of it, by own batches and what is usual, and how much of it stands in the pantry. */
+export function yieldsOf(pantry: Pantry, { kingdom, part }: { readonly kingdom: CompiledTaxon['taxon']['kingdom']; readonly part: CompiledTaxon['taxon']['parts'][number] | undefined }, taxon: TaxonId): YieldOf[] {
+  if (!part) return [];
+  const store = (method: 'cook' | 'dry') => pantry.batches.reduce((sum, batch) => {
+    const { contents = [], method: by } = batch.fields;
+    const left = by === method && contents.length === 1 && contents[0]?.taxon === taxon && contents[0].part === part.part ? leftIn(pantry, batch) : undefined;
+    return sum + (left?.unit === 'g' ? left.amount : 0);
+  }, 0);
+  const by = (method: 'cook' | 'dry', label: string): YieldOf => ({ label, ...learnedYield(usualYield({ kingdom, part }, method), ownYields(pantry, taxon, part.part, method)), inStore: store(method) });
+  return [{ label: 'As it is', yield: 1, batches: 0, inStore: 0 }, by('cook', 'Cooked'), by('dry', 'Dried')];
 }
 
 /** The amount, the picture, and what would change it. */

@@ -17,13 +17,14 @@ interface ToldProps {
   /** Who eats along, as far as anybody was put down. */
   readonly eaters: number;
   readonly weights: Weights;
+  readonly yields: readonly YieldOf[];
   readonly tell: TellHarvest;
 }
 
-export function Told({ told, part, eaters, weights, tell }: ToldProps) {
+export function Told({ told, part, eaters, weights, yields, tell }: ToldProps) {
   return (
     <>
-      <NeedTold need={told.need} eaters={eaters} tell={tell} />
+      <NeedTold need={told.need} eaters={eaters} yields={yields} tell={tell} />
       <PatchTold part={part} count={told.count} invader={told.invader === true} tell={tell} />
       <HandsTold hands={told.hands} persons={told.persons} tell={tell} />
       <WeighTold weights={weights} tell={tell} />
@@ -53,10 +54,19 @@ function NumberField({ label, value, right, check = (one) => one > 0, whole = fa
   return <Field label={label} inputMode="decimal" value={text} onChangeText={setText} {...(placeholder ? { placeholder } : {})} {...(wrong ? { wrong: right } : {})} onBlur={() => { if (!wrong && number !== value) onTell(number); }} />;
 }
 
-const YIELDS = [['As it is', 1], ['Cooked', 0.7], ['Dried', 0.15]] as const;
+/** A way of making it ready, and what it leaves of its weight. */
+export interface YieldOf {
+  readonly label: string;
+  readonly yield: number;
+  /** Of so many own batches; else it is what is usual. */
+  readonly batches: number;
+  /** Grams of it that are in the pantry, so made. */
+  readonly inStore: number;
+}
 
-function NeedTold({ need, eaters, tell }: { readonly need: Fields['need'] | undefined; readonly eaters: number; readonly tell: TellHarvest }) {
+function NeedTold({ need, eaters, yields, tell }: { readonly yields: readonly YieldOf[]; readonly need: Fields['need'] | undefined; readonly eaters: number; readonly tell: TellHarvest }) {
   const put = (more: Partial<Fields['need']>) => tell(({ need: now = { eaters, servings: 1, servingGrams: 150, yield: 1 } }) => ({ need: { ...now, ...more } }));
+  const chosen = need && yields.find((one) => Math.abs(need.yield - one.yield) < 1e-6);
   const whole = { whole: true, check: (one: number) => one >= 1, right: 'a whole number from 1' } as const;
   return (
     <View style={styles.block}>
@@ -66,8 +76,8 @@ function NeedTold({ need, eaters, tell }: { readonly need: Fields['need'] | unde
         <View style={styles.grow}><NumberField label="How often" value={need?.servings} placeholder="1" {...whole} onTell={(one) => { if (one) put({ servings: one }); }} /></View>
       </View>
       <NumberField label="Grams each time, made ready" value={need?.servingGrams} placeholder="150" right="grams above nothing" onTell={(one) => { if (one) put({ servingGrams: one }); }} />
-      <ChipRow label="How it is made ready">{YIELDS.map(([label, left]) => <Chip key={label} label={label} chosen={need?.yield === left} onPress={() => put({ yield: left })} />)}</ChipRow>
-      {need ? <Small soft>Made ready, {Math.round(need.yield * 100)} % of its weight are left.</Small> : null}
+      <ChipRow label="How it is made ready">{yields.map((one) => <Chip key={one.label} label={one.label} chosen={need !== undefined && Math.abs(need.yield - one.yield) < 1e-6} onPress={() => put({ yield: one.yield })} />)}</ChipRow>
+      {need ? <Small soft>Made ready, {Math.round(need.yield * 100)} % of its weight are left{chosen && chosen.batches > 0 ? `, by ${chosen.batches === 1 ? 'a batch' : `${chosen.batches} batches`} of yours` : ''}.{chosen && chosen.inStore > 0 ? ` ${Math.round(chosen.inStore)} g of it are in the pantry already, and taken off.` : ''}</Small> : null}
     </View>
   );
 }

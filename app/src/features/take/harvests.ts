@@ -43,6 +43,11 @@ export function takenBefore(harvests: readonly HarvestPage[], of: Of, today: Day
   });
 }
 
+/** When a part was taken at the same place last, by whom, and how much of it; by anybody who keeps it with this person. */
+export function lastTaken(harvests: readonly HarvestPage[], of: Of, today: Day, but: string | undefined): { readonly daysAgo: number; readonly person: string; readonly share: number | undefined } | undefined {
+  return harvests.flatMap((one) => { const { on, share } = one.fields; return one.id !== but && isOf(one, of) && on !== undefined && dayOf(on) <= today ? [{ daysAgo: today - dayOf(on), person: one.person, share }] : []; }).sort((a, b) => a.daysAgo - b.daysAgo)[0];
+}
+
 /** What was taken there today already, by all of them. */
 export function takenToday(harvests: readonly HarvestPage[], of: Of, today: string, but: string | undefined): NonNullable<Harvest['taken']>[] {
   return harvests.flatMap((one) => (one.id !== but && isOf(one, of) && one.fields.on === today && one.fields.taken ? [one.fields.taken] : []));

@@ -1,0 +1,2 @@
+// Stands in for any icon.
+module.exports = () => null;

@@ -1,0 +1,166 @@
+/** What stands in the pantry, what labels and sheets say, what is found again on the device, and files in and out. */
+import 'fake-indexeddb/auto';
+import { parse } from 'csv-parse/sync';
+import { decide, type Entry, type FindRecord, type PageRecord } from '@pause/core';
+import type { BatchFields } from '@pause/core/pantry';
+import { toDarwinCore, occurrencesOf, OCCURRENCE_TERMS, tableOf, toTable } from '@pause/core/logbook';
+import { learnedYield } from '@pause/core/prepare';
+import { parseEntry } from '@pause/core/notebook';
+import { followChecks } from '../../core/test/finds';
+import './guide';
+import { guide } from '../src/evaluate/guide';
+import { bestBeforeOf, keepsFor, spoilsFor, stepsOf, yieldFor } from '../src/features/pantry/batch';
+import { daysWords } from '../src/features/pantry/BatchScreen';
+import { linesOf } from '../src/features/pantry/LabelsScreen';
+import { choicesOf } from '../src/features/pantry/NewBatchScreen';
+import { gramsIn, leftIn, ownYields, pantryOf, placesOf } from '../src/features/pantry/pantry';
+import { matches, portionWords } from '../src/features/pantry/PantryScreen';
+import { wrapped } from '../src/features/pantry/pdf';
+import { namesOf } from '../src/features/pantry/PortionScreen';
+import { recalledOf, recallKey } from '../src/features/pantry/recalls';
+import { findsBehind, sheetOf } from '../src/features/pantry/sheet';
+import { settled } from '../src/features/pantry/Sums';
+import { leftWords, nextTimer } from '../src/features/pantry/Timers';
+import { amountWords, causeWords, refusalWords, stepWords } from '../src/features/pantry/words';
+import { isoDayName } from '../src/features/outdoors/words';
+import { yieldsOf } from '../src/features/take/TakeScreen';
+
+jest.mock('@expo-google-fonts/atkinson-hyperlegible-next/400Regular', () => ({ AtkinsonHyperlegibleNext_400Regular: 'regular.ttf' }));
+jest.mock('@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold', () => ({ AtkinsonHyperlegibleNext_600SemiBold: 'bold.ttf' }));
+
+const AT = '2026-09-14T08:00:00.000Z';
+const page = (id: string, kind: string, fields: Record<string, unknown>, person = 'mirel', group?: string): PageRecord => ({
+  id, kind, at: AT, person, ...(group === undefined ? {} : { group }), sightings: [], told: Object.entries(fields).map(([field, value]) => ({ id: `${id}-${field}`, at: AT, by: person, of: kind, field, value })),
+}) as unknown as PageRecord;
+const CHANTERELLE = { taxon: 'cantharellus-cibarius', part: 'fruiting-body' };
+const all = (pages: readonly PageRecord[]) => pantryOf(Object.fromEntries(pages.map((one) => [one.id, one])));
+const PAGES = [
+  page('place-one', 'place', { name: 'Karrow spring' }),
+  page('harvest-one', 'harvest', { find: 'find-0001', place: 'place-one', ...CHANTERELLE, on: '2026-09-14', taken: { amount: 500, unit: 'g' }, bag: 'Basket' }),
+  page('batch-dried', 'batch', { name: 'Chanterelles, dried', from: [{ of: 'harvest', id: 'harvest-one', amount: { amount: 400, unit: 'g' } }], contents: [CHANTERELLE], method: 'dry', on: '2026-09-14', made: { amount: 44, unit: 'g' }, readyOn: '2026-09-21', steps: [{ step: 'specimen', at: AT, leftOut: 'The cat took it.' }, { step: 'cut-thin', at: AT }] }),
+  page('batch-soup', 'batch', { name: 'Soup', from: [{ of: 'batch', id: 'batch-dried', amount: { amount: 14, unit: 'g' } }], contents: [CHANTERELLE], method: 'cook', on: '2026-09-22', cooked: { how: 'boil', minutes: 25 } }),
+  page('meal-one', 'portion', { what: 'meal', at: AT, of: [{ of: 'batch', id: 'batch-dried', amount: { amount: 10, unit: 'g' } }], who: ['Lune', 'Mirel'], signs: [{ at: AT, text: 'Lune, her stomach' }], cooked: { how: 'fry', minutes: 20 } }),
+  page('gift-one', 'portion', { what: 'gift', at: AT, of: [{ of: 'batch', id: 'batch-dried', amount: { amount: 5, unit: 'g' } }], toWhom: 'Aunt Selke' }),
+];
+const pantry = all(PAGES);
+const batch = (id: string) => { const one = pantry.batches.find((other) => other.id === id); if (!one) throw new Error(id); return one; };
+const found = (id: string, target: string): FindRecord => {
+  const find = followChecks(target);
+  return {
+    id, number: 7, startedAt: AT, kingdom: find.kingdom, person: 'mirel', placeNote: 'By the spring', pieces: find.pieces, targets: [{ taxon: find.target, at: AT, id: `${id}-target` }], told: [], context: find.context, readings: find.readings, withdrawals: [], skips: [],
+    verdicts: [{ id: `${id}-verdict`, at: AT, verdict: decide(guide, find) }], decisions: [{ id: `${id}-decision`, at: AT, verdict: `${id}-verdict`, choice: 'collect', by: 'mirel' }], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [], counted: [],
+  } as unknown as FindRecord;
+};
+
+describe('the pantry', () => {
+  test('knows what is left, what went in, where it comes from, and what is called so', () => {
+    expect(leftIn(pantry, batch('batch-dried'))).toEqual({ amount: 15, unit: 'g' });
+    expect(leftIn(pantry, batch('batch-soup'))).toBeUndefined();
+    expect(gramsIn(pantry, batch('batch-dried').fields.from ?? [])).toBe(400);
+    expect(gramsIn(pantry, [{ of: 'harvest', id: 'harvest-one' }])).toBe(500);
+    expect(gramsIn(pantry, [{ of: 'harvest', id: 'nowhere' }])).toBeUndefined();
+    expect(placesOf(pantry, 'batch-soup')).toEqual(['Karrow spring']);
+    for (const text of ['dried', 'cantharellus', 'karrow', 'chanterelle DRIED']) expect(matches(batch('batch-dried'), text, ['Karrow spring'])).toBe(true);
+    expect(matches(batch('batch-dried'), 'bilberry')).toBe(false);
+    expect(pantry.portions.map((one) => portionWords(pantry, one))).toEqual(expect.arrayContaining(['Chanterelles, dried, eaten by Lune, Mirel', 'Chanterelles, dried, given to Aunt Selke']));
+  });
+  test('own batches say what is left of the weight, and what is in the pantry is taken off the need', () => {
+    expect(ownYields(pantry, CHANTERELLE.taxon, CHANTERELLE.part, 'dry')).toEqual([{ in: 400, out: 44 }]);
+    expect(yieldFor(pantry, batch('batch-dried').fields)).toEqual(learnedYield(0.1, [{ in: 400, out: 44 }]));
+    const chanterelle = guide.taxon(CHANTERELLE.taxon);
+    if (!chanterelle) throw new Error('no chanterelle');
+    expect(yieldsOf(pantry, { kingdom: 'Fungi', part: chanterelle.taxon.parts[0] }, chanterelle.id).map(({ label, batches, inStore }) => [label, batches, inStore])).toEqual([['As it is', 0, 0], ['Cooked', 0, 0], ['Dried', 1, 15]]);
+  });
+  test('offers what there is, and not what is in question or all used', () => {
+    expect(choicesOf(pantry, new Set()).map(({ source, not }) => [source.id, not])).toEqual([['harvest-one', undefined], ['batch-soup', undefined], ['batch-dried', undefined]]);
+    expect(choicesOf(pantry, new Set(['harvest-one'])).find(({ source }) => source.id === 'harvest-one')?.not).toBe('The find does not stand any more.');
+    const stray = all([...PAGES, page('harvest-two', 'harvest', { find: 'find-0002', ...CHANTERELLE, on: '2026-09-14', sorting: { pieces: 9, found: [1], now: 0, grades: ['deadly'] } })]);
+    expect(choicesOf(stray, new Set()).find(({ source }) => source.id === 'harvest-two')?.not).toMatch(/^It is put aside/);
+  });
+  test('a label says what it is, what has to be done still, and what was left out', () => {
+    expect(linesOf(batch('batch-dried'), pantry, 'Mirel')).toEqual(['Chanterelles, dried', 'Cantharellus cibarius, whole mushroom', `dried, ${isoDayName('2026-09-14')}`, 'Karrow spring', 'Mirel', 'Keep cool and dark', 'Cook it before it is eaten', 'Left out: Keep one whole specimen aside. The cat took it.', 'TCHDRIED']);
+  });
+  test('several kinds in one have the steps of all, and keep as long as the shortest', () => {
+    const mixed: Partial<BatchFields> = { method: 'dry', from: [{ of: 'harvest', id: 'x' }], contents: [CHANTERELLE, { taxon: 'morchella-esculenta', part: 'fruiting-body' }] as BatchFields['contents'] };
+    const steps = stepsOf(mixed);
+    expect(steps.at(-1)?.code).toBe('label');
+    expect(steps.map(({ id }) => id)).toContain('morchella-esculenta-guide-1');
+    expect(spoilsFor(mixed)).toEqual(['damp-mould', 'still-cook']);
+    expect(keepsFor({ ...mixed, method: 'pickle', figures: { acid: 1 } })?.days).toBe(4);
+    expect(bestBeforeOf('2026-02-27', { days: 4, store: 'fridge' })).toBe('2026-03-03');
+  });
+  test('what is weighed decides whether it keeps', () => {
+    expect(settled('syrup', { liquidGrams: 350, sugarGrams: 650 }).sugarShare).toBeCloseTo(0.65, 9);
+    expect(settled('syrup', { sugarShare: 0.7, sugarGrams: 650 })).toEqual({ sugarGrams: 650 });
+    expect(settled('pickle', { liquidMl: 500, vinegar: 5, waterMl: 500 }).acid).toBeCloseTo(2.5, 9);
+    expect(settled('ferment', { plantGrams: 900, waterMl: 100, saltGrams: 25 }).saltShare).toBeCloseTo(0.025, 9);
+    expect(settled('dry', { fresh: true })).toEqual({ fresh: true });
+  });
+});
+
+describe('words', () => {
+  test('amounts, days and timers as people say them', () => {
+    expect([{ amount: 1234, unit: 'g' }, { amount: 1150, unit: 'ml' }, { amount: 1, unit: 'piece' }, { amount: 12.34, unit: 'g' }].map((one) => amountWords(one as never))).toEqual(['1.23 kg', '1.15 l', '1 piece', '12.3 g'].map((one) => one.replace(' ', '\u00A0')));
+    expect([1, 4, 14, 90, 365, 1095].map(daysWords)).toEqual(['a day', '4 days', 'two weeks', '3 months', 'a year', '3 years']);
+    expect([0.5, 12.5, 200, 40_000].map(leftWords)).toEqual(['0:30', '12:30', '4 hours', '28 days']);
+    expect(nextTimer({ timers: [{ id: 't1', step: 'x', startedAt: AT, minutes: 20 }, { id: 't2', step: 'y', startedAt: AT, minutes: 90 }] }, new Date('2026-09-14T08:05:00Z'))).toBe('15:00 to go');
+    expect(nextTimer({ timers: [{ id: 't1', step: 'x', startedAt: AT, minutes: 20 }] }, new Date('2026-09-14T09:05:00Z'))).toBe('a timer is done');
+    expect(nextTimer({}, new Date())).toBeUndefined();
+    expect(namesOf('Mirel Aschkar', ['Lune', 'Mirel'])).toEqual(['Lune', 'Mirel']);
+    expect(namesOf('Jorun Halvad', ['Lune'])).toEqual(['Jorun Halvad', 'Lune']);
+    expect(stepWords({ code: 'cook-through', minutes: 15 })).toBe('Cook it right through (15 minutes)');
+    expect(stepWords({ code: 'skin-trial', minutes: 1440 })).toMatch(/\(24 hours\)$/);
+    expect(refusalWords({ code: 'never', why: 'Because.' })).toBe('Because.');
+    expect(causeWords({ code: 'stray', of: 'x', grade: 'deadly', touched: true }, 'Harvest')).toBe('Harvest: it lay in one bag with a deadly stray.');
+  });
+  test('lines are broken between words, and words that are too long are cut', () => {
+    const width = (text: string) => text.length;
+    expect(wrapped('one two three four', 9, width)).toEqual(['one two', 'three', 'four']);
+    expect(wrapped('abcdefghijkl mn', 5, width)).toEqual(['abcde', 'fghij', 'kl mn']);
+    expect(wrapped('', 5, width)).toEqual([]);
+  });
+});
+
+describe('what no longer stands', () => {
+  const cause = { code: 'verdict', of: 'find-0001', because: 'guide', outcome: 'pause', grade: 'deadly' } as const;
+  test('is known again by its causes; what is gone is not spoken of, what was given is', () => {
+    const hits = recalledOf(pantry, [cause]);
+    expect(hits.map(({ id, measure }) => [id, measure])).toEqual([['find-0001', 'hold'], ['harvest-one', 'hold'], ['batch-dried', 'hold'], ['batch-soup', 'hold'], ['meal-one', 'watch'], ['gift-one', 'warn']]);
+    const ended = all([...PAGES.filter(({ id }) => id !== 'batch-soup'), page('batch-soup', 'batch', { name: 'Soup', from: [{ of: 'batch', id: 'batch-dried' }], contents: [CHANTERELLE], method: 'cook', on: '2026-09-22', ended: { on: '2026-09-23', why: 'used-up' } })]);
+    expect(recalledOf(ended, [cause]).map(({ id }) => id)).not.toContain('batch-soup');
+    const [first] = hits;
+    if (!first) throw new Error('nothing');
+    expect(recallKey(first)).toBe(recallKey({ ...first, causes: [...first.causes] }));
+    expect(recallKey(first)).not.toBe(recallKey({ ...first, causes: [{ ...cause, outcome: 'leave' }] }));
+  });
+  test('the sheet says all that whoever treats asks for', () => {
+    expect(findsBehind(pantry.descent, 'meal-one')).toEqual(['find-0001']);
+    expect(findsBehind(pantry.descent, 'find-0009')).toEqual(['find-0009']);
+    const sheet = sheetOf({ id: 'meal-one', pantry, records: [found('find-0001', 'cantharellus-cibarius')], typed: { who: 'Lune, 9', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) });
+    const text = sheet.parts.map(({ title, lines }) => `${title}: ${lines.join(' | ')}`).join('\n');
+    for (const said of ['Cantharellus cibarius', 'Cortinarius rubellus', 'Omphalotus olearius', 'Who: Lune, 9', 'eaten by Lune, Mirel; 10\u00A0g; fried 20 minutes', 'Lune, her stomach', 'LEFT OUT: Keep one whole specimen aside (The cat took it.)', 'By the spring', 'Verdict: collect. Collected.', '(sure)']) expect(text).toContain(said);
+    const nothing = sheetOf({ id: 'find-0009', pantry, records: [], typed: { who: '', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) });
+    expect(nothing.parts.every(({ lines }) => lines.length > 0)).toBe(true);
+  });
+});
+
+describe('files', () => {
+  test('occurrences and table are read alike by another reader of CSV, in terms of Darwin Core', () => {
+    const finds = [{ ...found('find-0001', 'cantharellus-cibarius'), placeNote: 'A "quoted", place\nof two lines' }];
+    const rows = parse(toDarwinCore(occurrencesOf(finds, guide, () => 'Mirel Aschkar')), { columns: true }) as Record<string, string>[];
+    expect(rows).toHaveLength(1);
+    expect(Object.keys(rows[0] ?? {})).toEqual([...OCCURRENCE_TERMS]);
+    expect(rows[0]).toMatchObject({ occurrenceID: 'find-0001', basisOfRecord: 'HumanObservation', occurrenceStatus: 'present', eventDate: AT, kingdom: 'Fungi', scientificName: 'Cantharellus cibarius', recordedBy: 'Mirel Aschkar', disposition: 'collected', locality: 'A "quoted", place\nof two lines', identificationVerificationStatus: 'collect' });
+    const table = parse(toTable(tableOf(finds, PAGES)), { columns: true }) as Record<string, string>[];
+    expect(table.map(({ kind }) => kind).sort()).toEqual(['batch', 'batch', 'find', 'gift', 'harvest', 'meal']);
+    expect(table.find(({ id }) => id === 'batch-dried')).toMatchObject({ from: 'harvest:harvest-one=400 g', amount: '44', unit: 'g', method: 'dry' });
+  });
+  test('every term is one that Darwin Core has', () => {
+    const DARWIN_CORE = 'occurrenceID basisOfRecord occurrenceStatus eventDate kingdom family scientificName scientificNameAuthorship vernacularName taxonRank identificationVerificationStatus identificationRemarks lifeStage recordedBy locality decimalLatitude decimalLongitude geodeticDatum coordinateUncertaintyInMeters informationWithheld disposition occurrenceRemarks'.split(' ');
+    for (const term of OCCURRENCE_TERMS) expect(DARWIN_CORE).toContain(term);
+  });
+  test('what a person told is an entry that any door takes', () => {
+    const entry = { page: 'batch-one', kind: 'fields', body: { id: 'field-one', at: AT, by: 'mirel', of: 'batch', field: 'made', value: { amount: 3, unit: 'g' } } };
+    expect('entry' in parseEntry(entry) && (parseEntry(entry) as { entry: Entry }).entry.kind).toBe('fields');
+  });
+});
