@@ -149,9 +149,11 @@ test('chanterelles from the verdict to the jar, partly without a connection; rec
     if (!drawing) throw new Error('nothing to draw on');
     drawing.imageSmoothingEnabled = false;
     drawing.drawImage(picture, 0, 0, canvas.width, canvas.height);
-    return { width: canvas.width, height: canvas.height, data: [...drawing.getImageData(0, 0, canvas.width, canvas.height).data] };
+    // Black or white is all there is, and a text gets out of the page faster than numbers do.
+    const { data } = drawing.getImageData(0, 0, canvas.width, canvas.height);
+    return { width: canvas.width, height: canvas.height, dark: Array.from({ length: data.length / 4 }, (_, at) => ((data[at * 4] ?? 0) < 128 ? '1' : '0')).join('') };
   }, [...square]);
-  expect(jsQr(Uint8ClampedArray.from(pixels.data), pixels.width, pixels.height)?.data).toBe(`${rig.url}${batch}`);
+  expect(jsQr(Uint8ClampedArray.from(pixels.dark.split('').flatMap((dark) => (dark === '1' ? [0, 0, 0, 255] : [255, 255, 255, 255]))), pixels.width, pixels.height)?.data).toBe(`${rig.url}${batch}`);
   await page.goto('/scan');
   const [chooser] = await Promise.all([page.waitForEvent('filechooser'), press(page, 'From a picture')]);
   await chooser.setFiles({ name: 'label.png', mimeType: 'image/png', buffer: square });

@@ -64,9 +64,9 @@ function Batch({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
   const about = (
     <View style={[styles.column, wide && styles.grow]}>
       {spoils.length > 0 ? (
-        <View style={styles.block} role="list" aria-label="What to mind">
+        <View style={styles.block}>
           <Heading>What to mind</Heading>
-          {spoils.map((one) => <View key={one} role="listitem"><Body>{SPOILS[one]}</Body></View>)}
+          <View role="list" aria-label="What to mind" style={styles.block}>{spoils.map((one) => <View key={one} role="listitem"><Body>{SPOILS[one]}</Body></View>)}</View>
           {keeping ? <Small soft>It keeps about {daysWords(keeping.days)}, {STORE[keeping.store]}{keeping.openedDays === undefined ? '' : `; opened, ${daysWords(keeping.openedDays)}`}. What looks or smells wrong is thrown out before.</Small> : null}
         </View>
       ) : keeping ? <Small soft>It keeps about {daysWords(keeping.days)}, {STORE[keeping.store]}. What looks or smells wrong is thrown out before.</Small> : null}
@@ -146,7 +146,7 @@ function Ready({ batch: { id, fields }, pantry }: { readonly batch: BatchPage; r
       {grams === undefined ? null : <Small soft>{amountWords({ amount: grams, unit: 'g' })} went in{unit === 'g' && usual.yield < 1 ? `; about ${amountWords({ amount: grams * usual.yield, unit: 'g' })} are usual${usual.batches > 0 ? `, by ${usual.batches === 1 ? 'your last batch' : `your last ${numberWord(usual.batches)} batches`}` : ''}` : ''}.</Small>}
       <Field label="How much it is now" inputMode="decimal" value={text} onChangeText={setText} {...(problem ? { wrong: problem.reason } : {})} />
       <ChipRow label="Measured in">{(['g', 'ml', 'piece'] as const).map((one) => <Chip key={one} label={one === 'piece' ? 'jars, pieces' : UNIT[one]} chosen={unit === one} onPress={() => setUnit(one)} />)}</ChipRow>
-      {why.length > 0 ? <View role="list" aria-label="Still to be done"><SmallStrong>Before it is ready:</SmallStrong>{why.map((one) => <View key={one} role="listitem"><Small>– {one}</Small></View>)}</View> : null}
+      {why.length > 0 ? <View><SmallStrong>Before it is ready:</SmallStrong><View role="list" aria-label="Still to be done">{why.map((one) => <View key={one} role="listitem"><Small>– {one}</Small></View>)}</View></View> : null}
       <Button label="It is ready" disabled={!said || problem !== undefined || why.length > 0} onPress={ready} />
       {keeping ? <Small soft>Best before {isoDayName(bestBeforeOf(today, keeping))} then, {STORE[keeping.store]}.</Small> : null}
     </View>
