@@ -213,6 +213,7 @@ test('chanterelles from the verdict to the jar, partly without a connection; rec
   await quiet(later.page);
   await later.page.goto(batch);
   await later.page.getByRole('status', { name: 'In question' }).getByText('Hold it').waitFor();
+  expect(await later.page.getByRole('button', { name: 'Eat of it' }).count()).toBe(0);
   await later.page.goto('/portion');
   await later.page.getByText(/in question, and left out here/).waitFor();
   expect(await later.page.getByRole('checkbox', { name: /^Chanterelle, dried/ }).count()).toBe(0);

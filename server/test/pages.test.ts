@@ -4,7 +4,7 @@ import { stampOf } from '@pause/core/notebook';
 import { followChecks } from '../../core/test/finds';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
-import { someone, type Someone } from './people';
+import { asking, someone, type Someone } from './people';
 
 type Json = Record<string, unknown>;
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -18,16 +18,7 @@ const NOW = Date.now();
 const at = (second: number) => new Date(NOW - 3_600_000 + second * 1000).toISOString();
 const stamp = (second: number, device = 'tollar') => stampOf({ ms: NOW - 3_600_000 + second * 1000, count: 0, device });
 
-async function ask(who: Someone, method: string, path: string, body?: unknown): Promise<{ status: number; body: Json }> {
-  const response = await fetch(`${server.url}/api/v1${path}`, { method, headers: { cookie: who.cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
-  const text = await response.text();
-  return { status: response.status, body: (text ? JSON.parse(text) : {}) as Json };
-}
-/** What became of entries: `added`, `known`, or the first field that was refused with its reason. */
-async function tell(who: Someone, ...entries: unknown[]): Promise<string[]> {
-  const { body } = await ask(who, 'POST', '/sync/push', { entries });
-  return (body.results as { status: string; problem?: { status: number; errors?: { field: string }[] } }[]).map(({ status, problem }) => (problem ? `${problem.status} ${problem.errors?.[0]?.field ?? ''}`.trim() : status));
-}
+const { ask, tell } = asking(() => server.url);
 const begin = (who: Someone, kind: string, inGroup: boolean, id: string = randomUUID()) => ({ page: id, kind: 'pages', body: { id, at: at(0), by: who.id, kind, ...(inGroup ? { group } : {}) } });
 const field = (who: Someone, page: string, of: string, name: string, value: unknown, second = 1, device = 'tollar') => (
   { page, kind: 'fields', body: { id: randomUUID(), at: at(second), by: who.id, of, field: name, value }, stamp: stamp(second, device) }

@@ -8,7 +8,7 @@ import { recallsFor, recheckAll } from '../src/recall';
 import { startServer, type RunningServer } from '../src/start';
 import { actorOf } from '../src/access';
 import { freshDatabase } from './database';
-import { someone, type Someone } from './people';
+import { asking, someone, type Someone } from './people';
 
 type Json = Record<string, unknown>;
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -21,15 +21,7 @@ const NOW = Date.now();
 let told = 0;
 const at = (second: number) => new Date(NOW - 3_600_000 + second * 1000).toISOString();
 
-async function ask(who: Someone, method: string, path: string, body?: unknown): Promise<{ status: number; body: Json }> {
-  const response = await fetch(`${server.url}/api/v1${path}`, { method, headers: { cookie: who.cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
-  const text = await response.text();
-  return { status: response.status, body: (text ? JSON.parse(text) : {}) as Json };
-}
-async function tell(who: Someone, ...entries: unknown[]): Promise<string[]> {
-  const { body } = await ask(who, 'POST', '/sync/push', { entries });
-  return (body.results as { status: string; problem?: { status: number; errors?: { field: string }[] } }[]).map(({ status, problem }) => (problem ? `${problem.status} ${problem.errors?.[0]?.field ?? ''}`.trim() : status));
-}
+const { ask, tell } = asking(() => server.url);
 const stamped = (entry: Json) => { told += 1; return { ...entry, stamp: stampOf({ ms: NOW - 3_000_000 + told * 1000, count: 0, device: 'tollar' }) }; };
 /** A page with its first fields. */
 const page = (who: Someone, kind: string, id: string, fields: Json, inGroup = true): Json[] => [

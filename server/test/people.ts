@@ -27,3 +27,25 @@ export async function someone(url: string, name: string): Promise<Someone> {
   return { id: ((await response.json()) as { user: { id: string } }).user.id, name, cookie };
 }
 export const signIn = (url: string, email: string, password: string) => auth(url, '/sign-in/email', { email, password });
+
+type Json = Record<string, unknown>;
+export interface Asking {
+  readonly ask: (who: Someone, method: string, path: string, body?: unknown) => Promise<{ status: number; body: Json }>;
+  /** What became of entries: `added`, `known`, or the status and the first field that was refused. */
+  readonly tell: (who: Someone, ...entries: unknown[]) => Promise<string[]>;
+}
+/** @param url of the server, known once it runs */
+export function asking(url: () => string): Asking {
+  const ask: Asking['ask'] = async (who, method, path, body) => {
+    const response = await fetch(`${url()}/api/v1${path}`, { method, headers: { cookie: who.cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+    const text = await response.text();
+    return { status: response.status, body: (text ? JSON.parse(text) : {}) as Json };
+  };
+  return {
+    ask,
+    tell: async (who, ...entries) => {
+      const { body } = await ask(who, 'POST', '/sync/push', { entries });
+      return (body.results as { status: string; problem?: { status: number; errors?: { field: string }[] } }[]).map(({ status, problem }) => (problem ? `${problem.status} ${problem.errors?.[0]?.field ?? ''}`.trim() : status));
+    },
+  };
+}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { dayOf, isoOf } from '@pause/core/day';
 import { madeProblem, type KeptAmount } from '@pause/core/pantry';
+import type { Recalled } from '@pause/core/recall';
 import { cookingRefusal, leftOutOf, openSteps } from '@pause/core/prepare';
 import { useAct } from '../../store/store';
 import { numberWord, upper } from '../../words/names';
@@ -37,6 +38,7 @@ function Batch({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
   const { id, fields } = batch;
   const { name = 'A batch', method, on, figures = {}, steps: done = [], timers = [], weighings = [], looks = [], levels = [], readyOn, bestBefore, ended } = fields;
   const steps = stepsOf(fields);
+  const recalled = useRecalls(pantry).all.find((one) => one.id === id);
   const keeping = keepsFor(fields);
   const left = leftIn(pantry, batch);
   const spoils = spoilsFor(fields);
@@ -46,7 +48,7 @@ function Batch({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
   const work = (
     <View style={[styles.column, wide && styles.grow]}>
       <Timers id={id} steps={steps} timers={timers} />
-      {making || !wide ? null : <Became batch={batch} pantry={pantry} />}
+      {making || !wide ? null : <Became batch={batch} held={recalled !== undefined} />}
       {making && method ? (
         <>
           <Steps id={id} steps={steps} done={done} />
@@ -58,7 +60,7 @@ function Batch({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
           <Ready batch={batch} pantry={pantry} />
         </>
       ) : null}
-      {!making && !wide ? <Became batch={batch} pantry={pantry} /> : null}
+      {!making && !wide ? <Became batch={batch} held={recalled !== undefined} /> : null}
     </View>
   );
   const about = (
@@ -85,7 +87,7 @@ function Batch({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
         <Title>{name}</Title>
         <Strong>{ended ? upper({ 'used-up': 'used up', 'thrown-out': 'thrown out', spoilt: 'spoilt' }[ended.why]) : making ? 'Being made' : [left && `${amountWords(left)} left`, bestBefore && `best before ${isoDayName(bestBefore)}`].filter(Boolean).join(', ')}</Strong>
       </View>
-      <Held id={id} pantry={pantry} />
+      {recalled ? <Held one={recalled} pantry={pantry} /> : null}
       {out.map(({ step, why }) => <SmallStrong key={step.id}>Left out: {stepWords(step)}. {why}</SmallStrong>)}
       {wide ? <View style={styles.columns}>{work}{about}</View> : <>{work}{about}</>}
     </Screen>
@@ -101,11 +103,9 @@ export function daysWords(days: number): string {
 }
 
 /** It descends from what no longer stands. */
-function Held({ id, pantry }: { readonly id: string; readonly pantry: Pantry & { readonly ready: boolean } }) {
+function Held({ one, pantry }: { readonly one: Recalled; readonly pantry: Pantry }) {
   const router = useRouter();
   const nameOf = useNames(pantry);
-  const one = useRecalls(pantry).all.find((recalled) => recalled.id === id);
-  if (!one) return null;
   const [word, what] = MEASURE[one.measure];
   return (
     <View style={styles.held} role="status" aria-label="In question">
@@ -154,20 +154,21 @@ function Ready({ batch: { id, fields }, pantry }: { readonly batch: BatchPage; r
 }
 
 /** What is done with it now that it is ready. */
-function Became({ batch: { id, fields: { contents = [], bestBefore, ended } }, pantry }: { readonly batch: BatchPage; readonly pantry: Pantry }) {
+function Became({ batch: { id, fields: { contents = [], bestBefore, ended } }, held }: { readonly batch: BatchPage; readonly held: boolean }) {
   const router = useRouter();
   const today = isoOf(useDay());
   if (ended) return null;
   const mades = madesOf(contents);
   const outward = mades.length > 0 && mades.every(({ part }) => part.route !== undefined && part.route !== 'eaten');
   const to = (what: string) => router.push({ pathname: '/portion', params: { of: id, what } });
-  const held = pantry.batches.find((one) => one.id === id)?.fields.recalled;
+  // Of what is in question nobody eats, and nothing is made or given.
+  if (held) return null;
   return (
     <View style={styles.block}>
       <Heading>What becomes of it</Heading>
       {bestBefore !== undefined && dayOf(bestBefore) < dayOf(today) ? <Body>It is past its day. Look at it and smell it; what is in doubt is thrown out.</Body> : null}
       <View style={styles.ways}>
-        {held?.did === 'held' ? null : <Button label={outward ? 'Use of it' : 'Eat of it'} onPress={() => to(outward ? 'outward' : 'meal')} />}
+        <Button label={outward ? 'Use of it' : 'Eat of it'} onPress={() => to(outward ? 'outward' : 'meal')} />
         <Button label="Make more of it" tone="outline" onPress={() => router.push({ pathname: '/batch/new', params: { from: id } })} />
         <Button label="Give away" tone="outline" onPress={() => to('gift')} />
         {outward ? null : <Button label="A first taste" tone="outline" onPress={() => router.push({ pathname: '/taste', params: { of: id } })} />}

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { isoOf } from '@pause/core/day';
-import { takingProblem, type BatchFields, type KeptAmount, type Source } from '@pause/core/pantry';
+import type { BatchFields } from '@pause/core/pantry';
 import { METHODS, refusalOf, type Method } from '@pause/core/prepare';
 import { strayCause } from '@pause/core/recall';
 import { useAct } from '../../store/store';
@@ -11,20 +11,10 @@ import { Body, Button, colour, Field, Heading, Loading, Notice, Rule, Screen, Sm
 import { isoDayName } from '../outdoors/words';
 import { useDay } from '../outdoors/usePlaces';
 import { madesOf } from './batch';
+import { Choose, useChosen, type Choice } from './Choose';
 import { begin, gramsIn, isThere, leftIn, usePantry, type Pantry } from './pantry';
 import { useRecalls } from './recalls';
 import { amountWords, contentWords, METHOD, refusalWords } from './words';
-
-interface Choice {
-  readonly source: Source;
-  readonly name: string;
-  readonly line: string;
-  readonly contents: BatchFields['contents'];
-  readonly group: string | undefined;
-  readonly left: { readonly amount: number; readonly unit: KeptAmount['unit'] } | undefined;
-  /** Why nothing is made of it. */
-  readonly not?: string;
-}
 
 /** What something can be made of: harvests, and what stands in the pantry. */
 export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
@@ -60,55 +50,22 @@ function New({ first, choices }: { readonly first: string | undefined; readonly 
   const router = useRouter();
   const wide = useWide();
   const today = isoOf(useDay());
-  const [told, setChosen] = useState<Readonly<Record<string, string>>>();
-  // What the address names is chosen as soon as it is there, until something else is.
-  const chosen = told ?? (first !== undefined && choices.some(({ source, not }) => source.id === first && not === undefined) ? { [first]: '' } : {});
+  const chosen = useChosen(choices, first);
+  const { picked, amounts, group } = chosen;
   const [method, setMethod] = useState<Method>();
   const [name, setName] = useState('');
-  const picked = choices.filter(({ source }) => source.id in chosen);
   const contents = unique(picked.flatMap((one) => [...one.contents]));
   const mades = madesOf(contents);
-  const amounts = picked.map(({ source, left }): { source: Source; problem?: string } => {
-    const text = chosen[source.id]?.trim() ?? '';
-    if (text === '') return { source };
-    const amount: KeptAmount = { amount: Number(text.replace(',', '.')), unit: left?.unit ?? 'g' };
-    if (!(Number.isFinite(amount.amount) && amount.amount > 0)) return { source, problem: 'above nothing' };
-    const problem = takingProblem('amount', amount, left);
-    return problem ? { source, problem: problem.reason } : { source: { ...source, amount } };
-  });
   const usual = method && picked.length > 0 ? `${upper(contentWords(contents))}, ${METHOD[method][1]}` : '';
-  const groups = new Set(picked.map(({ group }) => group));
-  const ready = method !== undefined && picked.length > 0 && amounts.every(({ problem }) => problem === undefined);
+  const ready = method !== undefined && chosen.right;
   const make = () => {
     if (!method) return;
-    const group = groups.size === 1 ? [...groups][0] : undefined;
     void act(begin('batch', { name: name.trim() === '' ? usual : name.trim(), from: amounts.map(({ source }) => source), contents, method, on: today }, group)).then((id) => { if (id !== undefined) router.replace({ pathname: '/batch/[id]', params: { id } }); });
   };
   const left = (
     <View style={[styles.block, wide && styles.grow]}>
-      <Heading>Of what</Heading>
       {choices.length === 0 ? <Notice title="Nothing was brought home yet" text="A find that was collected becomes a harvest on the page “How much”: put down there what was taken." action="Finds" onAction={() => router.push('/finds')} /> : null}
-      <View role="list" aria-label="Of what">
-        <Rule strong />
-        {choices.map((one) => {
-          const is = one.source.id in chosen;
-          const problem = amounts.find(({ source }) => source.id === one.source.id)?.problem;
-          return (
-            <View key={one.source.id} role="listitem">
-              <Pressable role="checkbox" aria-checked={is} aria-label={`${one.name}, ${one.line}`} disabled={one.not !== undefined} onPress={() => setChosen(is ? Object.fromEntries(Object.entries(chosen).filter(([id]) => id !== one.source.id)) : { ...chosen, [one.source.id]: '' })} style={styles.choice}>
-                <View style={[styles.mark, is && styles.marked]} />
-                <View style={styles.grow}>
-                  <Strong>{one.name}</Strong>
-                  <Small soft>{one.line}</Small>
-                  {one.not ? <Small>{one.not}</Small> : null}
-                </View>
-              </Pressable>
-              {is ? <View style={styles.amount}><Field label={`How much of it goes in, in ${one.left?.unit === 'ml' ? 'millilitres' : one.left?.unit === 'piece' ? 'pieces' : 'grams'}`} inputMode="decimal" value={chosen[one.source.id] ?? ''} onChangeText={(text) => setChosen({ ...chosen, [one.source.id]: text })} hint="Left empty: all of it." {...(problem ? { wrong: problem } : {})} /></View> : null}
-              <Rule />
-            </View>
-          );
-        })}
-      </View>
+      <Choose choices={choices} chosen={chosen} asks="How much of it goes in" empty={() => 'Left empty: all of it.'} />
     </View>
   );
   const right = picked.length > 0 ? (
@@ -116,7 +73,7 @@ function New({ first, choices }: { readonly first: string | undefined; readonly 
       <Heading>What is made of it</Heading>
       <Methods mades={mades} method={method} onChoose={setMethod} />
       {method ? <Field label="What it is called" value={name} onChangeText={setName} placeholder={usual} maxLength={120} /> : null}
-      {groups.size > 1 ? <Small>Some of it is in one notebook, some in another: what comes of it stands in your own.</Small> : null}
+      {group === undefined && picked.some((one) => one.group !== undefined) ? <Small>Some of it is in one notebook, some in another: what comes of it stands in your own.</Small> : null}
       <Button label="Begin" disabled={!ready} onPress={make} />
     </View>
   ) : null;
@@ -174,6 +131,5 @@ const styles = StyleSheet.create({
   mark: { width: MARK, height: MARK, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: 3, backgroundColor: colour.card },
   round: { borderRadius: MARK / 2 },
   marked: { backgroundColor: colour.ink },
-  amount: { paddingBottom: space.m, paddingLeft: MARK + space.m },
   start: { alignSelf: 'flex-start' },
 });

@@ -1,15 +1,16 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { cautionsFor, type TaxonId } from '@pause/core';
-import { onTheSpotProblem, takingProblem, type BatchFields, type KeptAmount, type PortionFields, type Source } from '@pause/core/pantry';
+import { onTheSpotProblem, type BatchFields, type PortionFields } from '@pause/core/pantry';
 import { cookingRefusal, mustBeCooked } from '@pause/core/prepare';
 import { now } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { cautionFor, CommonName, lowerFirst } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, colour, Field, Heading, Loading, Notice, Screen, Small, SmallStrong, space, stroke, Strong, Title, useWide } from '../../ui';
 import { useEaters } from '../outdoors/usePlaces';
 import { useFind } from '../../store/useFind';
+import { Choose, useChosen, type Choice } from './Choose';
 import { begin, isThere, leftIn, madeOf, usePantry, type Pantry } from './pantry';
 import { useRecalls } from './recalls';
 import { Cooked } from './Sums';
@@ -19,15 +20,9 @@ type What = PortionFields['what'];
 const WHAT: Readonly<Record<What, readonly [title: string, button: string]>> = { meal: ['A meal', 'It was eaten'], outward: ['Used outwardly', 'It was used'], gift: ['Given away', 'It was given'], 'thrown-out': ['Thrown out', 'It is thrown out'] };
 const isWhat = (text: string | undefined): text is What => text !== undefined && text in WHAT;
 
-interface Choice {
-  readonly source: Source;
-  readonly name: string;
-  readonly line: string;
-  readonly contents: BatchFields['contents'];
-  readonly left: { readonly amount: number; readonly unit: KeptAmount['unit'] } | undefined;
+interface Ready extends Choice {
   /** Nothing more has to be done to it. */
   readonly ready: boolean;
-  readonly group: string | undefined;
 }
 
 /** What became of something: eaten, used, given or thrown out; of one batch or of several, or of a find where it stood. */
@@ -37,11 +32,11 @@ export function PortionScreen() {
   const recalls = useRecalls(pantry);
   if (!pantry.ready || !recalls.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
   const held = new Set(recalls.all.map(({ id }) => id));
-  if (find !== undefined) return <OnTheSpot find={find} pantry={pantry} />;
+  if (find !== undefined) return <OnTheSpot find={find} />;
   return <Portion key={`${of} ${what}`} first={of} what={isWhat(what) ? what : 'meal'} choices={choicesOf(pantry, held, isWhat(what) && what === 'thrown-out')} held={pantry.batches.filter(({ id }) => held.has(id)).length} />;
 }
 
-function choicesOf(pantry: Pantry, held: ReadonlySet<string>, all: boolean): Choice[] {
+function choicesOf(pantry: Pantry, held: ReadonlySet<string>, all: boolean): Ready[] {
   return pantry.batches.filter((batch) => isThere(pantry, batch) && (all || !held.has(batch.id)) && batch.fields.readyOn !== undefined).map((batch) => {
     const left = leftIn(pantry, batch);
     return {
@@ -51,49 +46,40 @@ function choicesOf(pantry: Pantry, held: ReadonlySet<string>, all: boolean): Cho
 }
 
 /** Eaten where it stood: there is no second look, so it asks the same as taking it home, and is never for fungi. */
-function OnTheSpot({ find, pantry }: { readonly find: string; readonly pantry: Pantry }) {
+function OnTheSpot({ find }: { readonly find: string }) {
   const open = useFind(find);
   const router = useRouter();
   const record = open?.record;
-  if (!record) return <Screen><Loading what="Opening the find …" /></Screen>;
+  if (!record || !open.evaluation) return <Screen><Loading what="Opening the find …" /></Screen>;
   const toFind = () => router.replace({ pathname: '/find/[id]', params: { id: find } });
   const taxon = record.targets.at(-1)?.taxon ?? '';
   const part = record.context.part ?? '';
   const problem = onTheSpotProblem(record.kingdom, 'meal', [{ of: 'find', id: find }]);
   const made = madeOf({ taxon: taxon as TaxonId, part });
-  const stands = record.decisions.at(-1)?.choice === 'collect' && open.evaluation?.verdict.outcome === 'collect';
+  const stands = record.decisions.at(-1)?.choice === 'collect' && open.evaluation.verdict.outcome === 'collect';
   if (problem) return <Screen><Notice title="Not here" text={`It says: ${problem.reason}.`} action="To the find" onAction={toFind} /></Screen>;
   if (!stands || !made) return <Screen><Notice title="Not on this" text="Only what was decided and stands can be put down as eaten where it stood." action="To the find" onAction={toFind} /></Screen>;
   if (mustBeCooked(made)) return <Screen><Notice title="Not raw" text="It has to be cooked first: take it home." action="To the find" onAction={toFind} /></Screen>;
-  const choice: Choice = { source: { of: 'find', id: find }, name: CommonName(taxon), line: 'where it stood', contents: [{ taxon: made.taxon.id, part }], left: undefined, ready: false, group: record.group };
-  return <Portion first={find} what="meal" choices={[choice]} held={0} pantry={pantry} />;
+  const choice: Ready = { source: { of: 'find', id: find }, name: CommonName(taxon), line: 'where it stood', contents: [{ taxon: made.taxon.id, part }], left: undefined, ready: false, group: record.group };
+  return <Portion first={find} what="meal" choices={[choice]} held={0} />;
 }
 
-function Portion({ first, what: asked, choices, held }: { readonly first: string | undefined; readonly what: What; readonly choices: readonly Choice[]; readonly held: number; readonly pantry?: Pantry }) {
+function Portion({ first, what: asked, choices, held }: { readonly first: string | undefined; readonly what: What; readonly choices: readonly Ready[]; readonly held: number }) {
   const act = useAct();
   const router = useRouter();
   const wide = useWide();
   const eaters = useEaters();
   const me = useApp((state) => state.me.person?.name ?? '');
   const [what, setWhat] = useState<What>(asked);
-  const [told, setChosen] = useState<Readonly<Record<string, string>>>();
-  const chosen = told ?? (first !== undefined && choices.some(({ source }) => source.id === first) ? { [first]: '' } : {});
+  const chosen = useChosen(choices, first);
+  const { picked, amounts, group } = chosen;
   const [who, setWho] = useState<readonly string[]>([]);
   const [other, setOther] = useState('');
   const [dish, setDish] = useState('');
   const [toWhom, setToWhom] = useState('');
   const [cooked, setCooked] = useState<BatchFields['cooked']>();
-  const picked = choices.filter(({ source }) => source.id in chosen);
   const mades = picked.flatMap(({ contents }) => contents.flatMap((one) => madeOf(one) ?? []));
   const uncooked = picked.filter(({ ready }) => !ready).flatMap(({ contents }) => contents.flatMap((one) => madeOf(one) ?? []));
-  const amounts = picked.map(({ source, left }): { source: Source; problem?: string } => {
-    const text = chosen[source.id]?.trim() ?? '';
-    if (text === '') return { source };
-    const amount: KeptAmount = { amount: Number(text.replace(',', '.')), unit: left?.unit ?? 'g' };
-    if (!(Number.isFinite(amount.amount) && amount.amount > 0)) return { source, problem: 'above nothing' };
-    const problem = takingProblem('amount', amount, left);
-    return problem ? { source, problem: problem.reason } : { source: { ...source, amount } };
-  });
   const names = namesOf(me, eaters.flatMap(({ fields }) => fields.name ?? []));
   const eating = what === 'meal' || what === 'outward';
   const warnings = eating ? who.flatMap((name) => {
@@ -104,12 +90,10 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
   const refused = what === 'meal' && cooked ? uncooked.flatMap((made) => cookingRefusal(made, cooked) ?? []) : [];
   const outwardOnly = what === 'meal' && mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');
   const why = [
-    picked.length === 0 && 'of what', amounts.some(({ problem }) => problem) && 'how much, as it can be', eating && who.length === 0 && 'by whom', what === 'gift' && toWhom.trim() === '' && 'who has it now', what === 'meal' && uncooked.some(mustBeCooked) && (!cooked || refused.length > 0) && 'how it was cooked, as it has to be',
+    picked.length === 0 && 'of what', picked.length > 0 && !chosen.right && 'how much, as it can be', eating && who.length === 0 && 'by whom', what === 'gift' && toWhom.trim() === '' && 'who has it now', what === 'meal' && uncooked.some(mustBeCooked) && (!cooked || refused.length > 0) && 'how it was cooked, as it has to be',
     outwardOnly && 'nothing that is for the skin only', rulesOut.length > 0 && 'nobody whom it is not for',
   ].filter((one) => one !== false);
   const put = () => {
-    const groups = new Set(picked.map(({ group }) => group));
-    const group = groups.size === 1 ? [...groups][0] : undefined;
     void act(begin('portion', {
       what, at: act(now()), of: amounts.map(({ source }) => source), ...(eating ? { who: [...who] } : {}), ...(dish.trim() === '' || what !== 'meal' ? {} : { dish: dish.trim() }), ...(what === 'gift' ? { toWhom: toWhom.trim() } : {}), ...(what === 'meal' && cooked ? { cooked } : {}),
     }, group)).then((id) => { if (id !== undefined) router.replace({ pathname: '/portion/[id]', params: { id } }); });
@@ -118,25 +102,8 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
   const left = (
     <View style={[styles.block, wide && styles.grow]}>
       <ChipRow label="What became of it">{(['meal', 'outward', 'gift', 'thrown-out'] as const).map((one) => <Chip key={one} label={WHAT[one][0]} chosen={what === one} onPress={() => setWhat(one)} />)}</ChipRow>
-      <Heading>Of what</Heading>
       {choices.length === 0 ? <Notice title="Nothing is ready" text="Only what is ready and stands can be put down." action="Pantry" onAction={() => router.push('/pantry')} /> : null}
-      <View role="list" aria-label="Of what">
-        <Rule strong />
-        {choices.map((one) => {
-          const is = one.source.id in chosen;
-          const problem = amounts.find(({ source }) => source.id === one.source.id)?.problem;
-          return (
-            <View key={one.source.id} role="listitem">
-              <Pressable role="checkbox" aria-checked={is} aria-label={`${one.name}, ${one.line}`} onPress={() => setChosen(is ? Object.fromEntries(Object.entries(chosen).filter(([id]) => id !== one.source.id)) : { ...chosen, [one.source.id]: '' })} style={styles.choice}>
-                <View style={[styles.mark, is && styles.marked]} />
-                <View style={styles.grow}><Strong>{one.name}</Strong><Small soft>{one.line}</Small></View>
-              </Pressable>
-              {is ? <View style={styles.amount}><Field label={`How much of it, in ${one.left?.unit === 'ml' ? 'millilitres' : one.left?.unit === 'piece' ? 'pieces' : 'grams'}`} inputMode="decimal" value={chosen[one.source.id] ?? ''} onChangeText={(text) => setChosen({ ...chosen, [one.source.id]: text })} hint={one.left ? 'Left empty: all that is left.' : 'Left empty: nobody weighed it.'} {...(problem ? { wrong: problem } : {})} /></View> : null}
-              <Rule />
-            </View>
-          );
-        })}
-      </View>
+      <Choose choices={choices} chosen={chosen} asks="How much of it" empty={(known) => (known ? 'Left empty: all that is left.' : 'Left empty: nobody weighed it.')} />
       {held > 0 && what !== 'thrown-out' ? <SmallStrong>{held === 1 ? 'One batch is' : `${held} batches are`} in question, and left out here.</SmallStrong> : null}
     </View>
   );
@@ -174,16 +141,11 @@ export function namesOf(me: string, eaters: readonly string[]): string[] {
   return [...new Set([...(me === '' || eaters.includes(first) ? [] : [me]), ...eaters])];
 }
 
-const MARK = 24;
 const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
   block: { gap: space.s },
   grow: { flex: 1 },
   row: { flexDirection: 'row', gap: space.m, alignItems: 'flex-start' },
   low: { marginTop: 24 },
-  choice: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET + 4, paddingVertical: space.s },
-  mark: { width: MARK, height: MARK, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: 3, backgroundColor: colour.card },
-  marked: { backgroundColor: colour.ink },
-  amount: { paddingBottom: space.m, paddingLeft: MARK + space.m },
   warning: { gap: space.xs, paddingLeft: space.m, borderLeftWidth: stroke.thick * 2, borderLeftColor: colour.ink },
 });

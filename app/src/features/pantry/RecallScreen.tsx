@@ -93,7 +93,7 @@ function Hit({ one, nameOf, onSeen }: { readonly one: Recalled; readonly nameOf:
 
 const styles = StyleSheet.create({
   block: { gap: space.s },
-  hit: { gap: space.s, paddingVertical: space.m, paddingLeft: space.m, marginBottom: space.m, borderLeftWidth: stroke.thick * 2, borderLeftColor: colour.ink, backgroundColor: colour.card },
+  hit: { gap: space.s, padding: space.m, marginBottom: space.m, borderLeftWidth: stroke.thick * 2, borderLeftColor: colour.ink, backgroundColor: colour.card },
   name: { minHeight: TARGET, justifyContent: 'center' },
   underlined: { textDecorationLine: 'underline' },
   seen: { gap: space.xs, paddingTop: space.s },
