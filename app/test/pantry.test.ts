@@ -84,6 +84,7 @@ describe('the pantry', () => {
     const mixed: Partial<BatchFields> = { method: 'dry', from: [{ of: 'harvest', id: 'x' }], contents: [CHANTERELLE, { taxon: 'morchella-esculenta', part: 'fruiting-body' }] as BatchFields['contents'] };
     const steps = stepsOf(mixed);
     expect(steps.at(-1)?.code).toBe('label');
+    expect(stepsOf({ ...mixed, added: [{ id: 'own-one', text: 'String them up' }] }).at(-2)).toEqual({ id: 'own-one', code: 'own', text: 'String them up', required: false });
     expect(steps.map(({ id }) => id)).toContain('morchella-esculenta-guide-1');
     expect(spoilsFor(mixed)).toEqual(['damp-mould', 'still-cook']);
     expect(keepsFor({ ...mixed, method: 'pickle', figures: { acid: 1 } })?.days).toBe(4);

@@ -4,7 +4,7 @@ import type { PageRecord } from '@pause/core';
 import { dayOf } from '@pause/core/day';
 import { leftOver } from '@pause/core/sort';
 import { take, usualWeights, weighed } from '@pause/core/take';
-import { harvestsOf, lastTaken, takenBefore, takenToday, weighingsOf } from '../src/features/take/harvests';
+import { harvestsOf, inTheSameBag, lastTaken, takenBefore, takenToday, weighingsOf } from '../src/features/take/harvests';
 import { sortingOf } from '../src/features/take/SortScreen';
 import { countsOf } from '../src/features/take/Told';
 import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/features/take/words';
@@ -27,6 +27,13 @@ test('of the same part at the same place, by anybody, what was told of its share
   expect(lastTaken(harvests, { ...HEATH, part: 'leaf' }, dayOf('2026-09-14'), undefined)).toBeUndefined();
   expect(takenToday(harvests, HEATH, '2026-09-14', undefined)).toEqual([{ amount: 1, unit: 'litre' }]);
   expect(takenToday(harvests, HEATH, '2026-09-14', 'mine')).toEqual([]);
+});
+
+test('what lies in one bag is of one person and day, and the bag has a name', () => {
+  const bags = harvestsOf([page('a', 'mirel', { on: '2026-09-14', bag: 'Tin' }), page('b', 'mirel', { on: '2026-09-14', bag: ' tin ' }), page('c', 'tam', { on: '2026-09-14', bag: 'Tin' }), page('d', 'mirel', { on: '2026-09-13', bag: 'Tin' }), page('e', 'mirel', { on: '2026-09-14' }), page('f', 'mirel', { on: '2026-09-14' })]);
+  expect(inTheSameBag(bags, 'a').map(({ id }) => id)).toEqual(['b']);
+  expect(inTheSameBag(bags, 'e')).toEqual([]);
+  expect(inTheSameBag(bags, undefined)).toEqual([]);
 });
 
 test('one’s own scales count, and nobody else’s', () => {

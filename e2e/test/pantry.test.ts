@@ -100,6 +100,10 @@ test('chanterelles from the verdict to the jar, partly without a connection; rec
   const batch = new URL(page.url()).pathname;
   await tick(page, /^Go through every piece/);
   await tick(page, /^Cut it thin/);
+  await press(page, 'Another step');
+  await fill(page, 'Or in your words', 'String them up');
+  await press(page, 'Add it');
+  await tick(page, /^String them up/);
   await fill(page, 'It weighs, in grams', '400');
   await press(page, 'Weighed');
   await page.getByText(/^400.g$/).waitFor();

@@ -139,7 +139,11 @@ export const HarvestFields = z.strictObject({
   /** What was taken, and as a share of what stood there. */
   taken: Amount,
   share: z.number().min(0).max(1),
+  /** At which stages it stood, taken over from the find. */
+  stages: z.array(StageId).min(1).max(12),
   wetness: z.enum(['dry', 'damp', 'wet']),
+  /** By which hand, where that was another than was said. */
+  manner: text,
   /** The bag or basket it lies in. */
   bag: word,
   /** One whole specimen is kept aside, before anything is eaten. */

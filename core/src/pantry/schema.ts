@@ -40,6 +40,8 @@ export const BatchFields = z.strictObject({
   on: day,
   /** Steps that were done, or left out and why. */
   steps: z.array(z.strictObject({ step: z.string().min(1).max(64), at: Instant, leftOut: text.optional() })).max(200),
+  /** Steps that somebody added, in their words. */
+  added: z.array(z.strictObject({ id, text: word })).max(40),
   figures: BatchFigures,
   cooked: CookedAs,
   /** While it dries: all of it, or blades and ribs apart. */

@@ -4,14 +4,14 @@ import { isEaten, mustBeCooked, type Made, type Method } from './method';
 /** What is done to it, one after another. */
 
 export type StepCode =
-  | 'guide' | 'look-again' | 'specimen' | 'wash' | 'shake-out' | 'soak' | 'peel' | 'cut-thin' | 'spread' | 'turn-daily' | 'test-brittle' | 'condition' | 'wilt' | 'chop' | 'cover-with-spirit' | 'shake-daily' | 'cover-with-oil' | 'stand-in-light'
+  | 'guide' | 'own' | 'look-again' | 'specimen' | 'wash' | 'shake-out' | 'soak' | 'peel' | 'cut-thin' | 'spread' | 'turn-daily' | 'test-brittle' | 'condition' | 'wilt' | 'chop' | 'cover-with-spirit' | 'shake-daily' | 'cover-with-oil' | 'stand-in-light'
   | 'filter' | 'warm-in-fat' | 'add-wax' | 'skin-trial' | 'pour-hot' | 'steep-covered' | 'cold-water' | 'simmer' | 'boil-first' | 'cover-with-vinegar' | 'weigh-salt' | 'press-under' | 'let-gas-out' | 'add-sugar' | 'boil-up' | 'fill-hot' | 'boil-jars' | 'blanch'
   | 'freeze-flat' | 'roast' | 'cook-through' | 'pour-away' | 'keep-cool' | 'label';
 
 export interface Step {
   readonly id: string;
   readonly code: StepCode;
-  /** In the guide's words, where it is the guide that asks for it. */
+  /** In the guide's words, where it is the guide that asks for it; in somebody's own where they added it. */
   readonly text?: string;
   /** Cannot be left out without saying why. */
   readonly required: boolean;

@@ -58,14 +58,18 @@ export interface StrayHarvest {
   readonly bag?: string | undefined;
   readonly grades: readonly HarmGrade[];
 }
-const sameBag = (a: StrayHarvest, b: StrayHarvest) => a.person === b.person && a.on !== undefined && a.on === b.on && a.bag !== undefined && a.bag.trim().toLowerCase() === b.bag?.trim().toLowerCase();
+/** Whether two lay in one bag: of the same person and day, called the same. */
+export function sameBag(a: Omit<StrayHarvest, 'grades'>, b: Omit<StrayHarvest, 'grades'>): boolean {
+  const named = (bag: string | undefined) => bag?.trim().toLowerCase() ?? '';
+  return a.id !== b.id && a.person === b.person && a.on !== undefined && a.on === b.on && named(a.bag) !== '' && named(a.bag) === named(b.bag);
+}
 
 /** What strays mean for all that was taken: a deadly one puts everything that lay in the same bag on the same day in question with it. */
 export function strayCauses(harvests: readonly StrayHarvest[]): Cause[] {
   return harvests.flatMap((one) => {
     const own = strayCause(one.id, one.grades);
     if (own) return [own];
-    const touched = harvests.some((other) => other.id !== one.id && other.grades.includes('deadly') && sameBag(one, other));
+    const touched = harvests.some((other) => other.grades.includes('deadly') && sameBag(one, other));
     return touched ? [{ code: 'stray', of: one.id, grade: 'deadly', touched: true } as const] : [];
   });
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { CompiledTaxon, FieldsOf } from '@pause/core';
+import { sameValue, type CompiledTaxon, type FieldsOf } from '@pause/core';
 import { taxaSeenAt } from '@pause/core/season';
 import { guide } from '../../evaluate/guide';
 import { CommonName, upper } from '../../words/names';
@@ -14,23 +14,22 @@ import { pickingWords } from './words';
 type Allowance = FieldsOf<'place'>['allowances'][number];
 type Unit = NonNullable<Allowance['perDay']>['unit'];
 const UNITS: Readonly<Record<Unit, string>> = { g: 'grams', litre: 'litres', piece: 'pieces', handful: 'handfuls' };
-type Tell = (told: { readonly allowances: Allowance[] | null }) => void;
+/** Tells the list anew, made of what stands by then. */
+type Say = (make: (now: readonly Allowance[]) => readonly Allowance[]) => void;
 
 const isGeneral = ({ taxon, part }: Allowance) => taxon === undefined && part === undefined;
 const amountOf = (text: string) => Number(text.replace(',', '.'));
 const isWrong = (text: string) => text.trim() !== '' && !(amountOf(text) > 0 && amountOf(text) <= 1e6);
 const WRONG = 'an amount above nothing';
-const orNull = (all: Allowance[]) => (all.length > 0 ? all : null);
 
 function Units({ unit, onChoose }: { readonly unit: Unit; readonly onChoose: (unit: Unit) => void }) {
   return <ChipRow label="Measured in">{(Object.keys(UNITS) as Unit[]).map((one) => <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => onChoose(one)} />)}</ChipRow>;
 }
 
-export function Allowances({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+export function Allowances({ place, say }: { readonly place: Place; readonly say: Say }) {
   const [adding, setAdding] = useState(false);
   const all = place.fields.allowances ?? [];
   const named = all.filter((one) => !isGeneral(one));
-  const say = (allowances: Allowance[]) => tell({ allowances: orNull(allowances) });
   return (
     <>
       <PerDay all={all} say={say} />
@@ -41,12 +40,12 @@ export function Allowances({ place, tell }: { readonly place: Place; readonly te
           return (
             <View key={JSON.stringify(one)} style={styles.named}>
               <Body style={styles.grow}>{words}</Body>
-              <Button label="Take away" aria-label={`Take away: ${words}`} tone="plain" onPress={() => say(all.filter((other) => other !== one))} />
+              <Button label="Take away" aria-label={`Take away: ${words}`} tone="plain" onPress={() => say((now) => now.filter((other) => !sameValue(other, one)))} />
             </View>
           );
         })}
         {adding
-          ? <Named place={place} onTell={(one) => { say([...all.filter(({ taxon, part }) => taxon !== one.taxon || part !== one.part), one]); setAdding(false); }} onAway={() => setAdding(false)} />
+          ? <Named place={place} onTell={(one) => { say((now) => [...now.filter(({ taxon, part }) => taxon !== one.taxon || part !== one.part), one]); setAdding(false); }} onAway={() => setAdding(false)} />
           : <Button label="Say it of one kind" tone="outline" style={styles.start} onPress={() => setAdding(true)} />}
       </View>
     </>
@@ -54,15 +53,14 @@ export function Allowances({ place, tell }: { readonly place: Place; readonly te
 }
 
 /** The most that one person may take in a day, of anything. */
-function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say: (allowances: Allowance[]) => void }) {
+function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say: Say }) {
   const general = all.find(isGeneral);
   const told = general?.perDay ? String(general.perDay.amount) : '';
   const [text, setText] = useState(told);
   const [unit, setUnit] = useState<Unit>(general?.perDay?.unit ?? 'g');
   const wrong = isWrong(text);
   const put = (of: Unit) => {
-    const rest = all.filter((one) => one !== general);
-    say(text.trim() === '' ? rest : [...rest, { may: 'yes', perDay: { amount: amountOf(text), unit: of } }]);
+    say((now) => [...now.filter((one) => !isGeneral(one)), ...(text.trim() === '' ? [] : [{ may: 'yes' as const, perDay: { amount: amountOf(text), unit: of } }])]);
   };
   return (
     <View style={styles.field}>

@@ -6,9 +6,9 @@ import { useAct } from '../../store/store';
 import { useOpenPages } from '../../store/useOpenPages';
 import { cautionFor, CommonName, commonName, lowerFirst } from '../../words/names';
 import { Body, Button, Chip, ChipRow, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title } from '../../ui';
+import { tellOf, toggled, type Told } from './tell';
 import { useEaters, type EaterPage } from './usePlaces';
 
-type Fields = FieldsOf<'eater'>;
 /** Everything that the guide asks somebody to mind. */
 const CAUTIONS = () => [...new Set(guide.taxa.flatMap(({ taxon }) => taxon.cautions.filter(({ level }) => level !== 'note').map((caution) => caution.for)))].filter((one) => one !== 'everyone').sort((a, b) => cautionFor(a).localeCompare(cautionFor(b)));
 const WANTED = () => guide.taxa.filter(({ taxon }) => taxon.parts.length > 0).map(({ id }) => id).sort((a, b) => commonName(a).localeCompare(commonName(b)));
@@ -47,8 +47,7 @@ export function EatersScreen() {
 function Eater({ eater: { id, fields }, open, onOpen }: { readonly eater: EaterPage; readonly open: boolean; readonly onOpen: () => void }) {
   const act = useAct();
   const { name = 'Somebody', cautions = [], likes = [], dislikes = [], eatsAlong } = fields;
-  const tell = (told: { readonly [F in keyof Fields]?: Fields[F] | null }) => void import('../../store/outside').then(({ tellPage }) => act(tellPage(id, 'eater', told)));
-  const toggled = <T,>(list: readonly T[], one: T): T[] => (list.includes(one) ? list.filter((other) => other !== one) : [...list, one]);
+  const tell = (make: (now: Partial<FieldsOf<'eater'>>) => Told<'eater'>) => void act(tellOf(id, 'eater', make));
   return (
     <View role="listitem">
       <View style={styles.line}>
@@ -61,19 +60,19 @@ function Eater({ eater: { id, fields }, open, onOpen }: { readonly eater: EaterP
       {open ? (
         <View style={styles.block}>
           <ChipRow label={`Whether ${name} eats along`}>
-            <Chip kind="checkbox" label="Eats along" chosen={eatsAlong !== false} onPress={() => tell({ eatsAlong: eatsAlong === false })} />
+            <Chip kind="checkbox" label="Eats along" chosen={eatsAlong !== false} onPress={() => tell((now) => ({ eatsAlong: now.eatsAlong === false }))} />
           </ChipRow>
           <SmallStrong>Has to mind</SmallStrong>
           <ChipRow label={`What ${name} has to mind`}>
-            {CAUTIONS().map((one) => <Chip key={one} kind="checkbox" label={cautionFor(one)} chosen={cautions.includes(one)} onPress={() => tell({ cautions: toggled(cautions, one) })} />)}
+            {CAUTIONS().map((one) => <Chip key={one} kind="checkbox" label={cautionFor(one)} chosen={cautions.includes(one)} onPress={() => tell((now) => ({ cautions: toggled(now.cautions, one) }))} />)}
           </ChipRow>
           <SmallStrong>Likes</SmallStrong>
           <ChipRow label={`What ${name} likes`}>
-            {WANTED().map((one) => <Chip key={one} kind="checkbox" label={CommonName(one)} chosen={likes.includes(one)} onPress={() => tell({ likes: toggled(likes, one), dislikes: dislikes.filter((other) => other !== one) })} />)}
+            {WANTED().map((one) => <Chip key={one} kind="checkbox" label={CommonName(one)} chosen={likes.includes(one)} onPress={() => tell((now) => ({ likes: toggled(now.likes, one), dislikes: (now.dislikes ?? []).filter((other) => other !== one) }))} />)}
           </ChipRow>
           <SmallStrong>Does not like</SmallStrong>
           <ChipRow label={`What ${name} does not like`}>
-            {WANTED().map((one) => <Chip key={one} kind="checkbox" label={CommonName(one)} chosen={dislikes.includes(one)} onPress={() => tell({ dislikes: toggled(dislikes, one), likes: likes.filter((other) => other !== one) })} />)}
+            {WANTED().map((one) => <Chip key={one} kind="checkbox" label={CommonName(one)} chosen={dislikes.includes(one)} onPress={() => tell((now) => ({ dislikes: toggled(now.dislikes, one), likes: (now.likes ?? []).filter((other) => other !== one) }))} />)}
           </ChipRow>
         </View>
       ) : null}

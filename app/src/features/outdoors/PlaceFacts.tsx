@@ -8,18 +8,21 @@ import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space 
 import { Allowances } from './Allowances';
 import { DrawShape } from './DrawShape';
 import { isDay, Line } from './Line';
+import { tellOf, toggled, type Told } from './tell';
 import { useDay, usePlaces, type Place } from './usePlaces';
 import { ASPECT, HABITAT, HAZARD, MOISTURE, PICKING, SHADE, shapeWords, SOIL, SPOIL, TREE } from './words';
 
 type Fields = FieldsOf<'place'>;
-type Tell = (told: { readonly [F in keyof Fields]?: Fields[F] | null }) => void;
+type Tell = (told: Told<'place'>) => void;
+/** Tells what is made of what stands by then. */
+type TellMade = (make: (now: Partial<Fields>) => Told<'place'>) => void;
 
 /** What is known of a place; told in a few taps, and changed by whoever knows better. */
 export function PlaceFacts({ place }: { readonly place: Place }) {
   const act = useAct();
   const [open, setOpen] = useState(false);
   const { fields } = place;
-  const tell: Tell = (told) => void import('../../store/outside').then(({ tellPage }) => act(tellPage(place.id, 'place', told)));
+  const tellMade: TellMade = (make) => void act(tellOf(place.id, 'place', make));
   const lines = [
     fields.moisture && MOISTURE[fields.moisture], fields.soil?.map((one) => SOIL[one]).join(', '), fields.habitat?.map((one) => HABITAT[one]).join(', '), fields.trees && (fields.trees.length === 0 ? 'No trees near' : `Trees: ${fields.trees.map((one) => TREE[one].toLowerCase()).join('; ')}`), fields.companions && `Beside it: ${fields.companions.join(', ')}`,
     fields.spoils && (fields.spoils.length === 0 ? 'Nothing spoils it' : `Could be spoiled: ${fields.spoils.map((one) => SPOIL[one].toLowerCase()).join(', ')}`), fields.hazards && fields.hazards.length > 0 && `Mind yourself: ${fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')}`, fields.history, fields.note,
@@ -29,12 +32,13 @@ export function PlaceFacts({ place }: { readonly place: Place }) {
       <Heading>What is known of it</Heading>
       {lines.length === 0 ? <Body>Nothing yet.</Body> : lines.map((line) => <Body key={line}>{line}</Body>)}
       <Button label={open ? 'Done' : 'Change what is known'} tone="outline" style={styles.start} onPress={() => setOpen(!open)} aria-expanded={open} />
-      {open ? <Edit place={place} tell={tell} /> : null}
+      {open ? <Edit place={place} tellMade={tellMade} /> : null}
     </View>
   );
 }
 
-function Edit({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: TellMade }) {
+  const tell: Tell = (told) => tellMade(() => told);
   const { fields } = place;
   const keeps = useApp((state) => state.me.person?.id === place.page.person);
   const group = useApp(({ me: { person } }) => person?.groups.find((one) => one.id === place.page.group));
@@ -47,15 +51,15 @@ function Edit({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
       <One label="It faces" words={ASPECT} chosen={fields.aspect} onTell={(aspect) => tell({ aspect })} />
       <One label="Light" words={SHADE} chosen={fields.shade} onTell={(shade) => tell({ shade })} />
       <One label="Ground" words={MOISTURE} chosen={fields.moisture} onTell={(moisture) => tell({ moisture })} />
-      <Many label="Soil" words={SOIL} chosen={fields.soil} onTell={(soil) => tell({ soil })} />
-      <Many label="What it is" words={HABITAT} chosen={fields.habitat} onTell={(habitat) => tell({ habitat })} />
-      <Many label="Trees near" none="None" words={TREE} chosen={fields.trees} onTell={(trees) => tell({ trees })} />
+      <Many label="Soil" words={SOIL} chosen={fields.soil} onTell={(make) => tellMade(({ soil }) => ({ soil: make(soil) }))} />
+      <Many label="What it is" words={HABITAT} chosen={fields.habitat} onTell={(make) => tellMade(({ habitat }) => ({ habitat: make(habitat) }))} />
+      <Many label="Trees near" none="None" words={TREE} chosen={fields.trees} onTell={(make) => tellMade(({ trees }) => ({ trees: make(trees) }))} />
       <Line label="Other plants that stand there" value={fields.companions?.join(', ') ?? ''} most={2000} hint="One after another, with commas" onTell={(text) => tell({ companions: companionsOf(text) })} />
-      <Many label="Does anything spoil it?" none="Nothing" words={SPOIL} chosen={fields.spoils} onTell={(spoils) => tell({ spoils })} />
-      <Many label="What could hurt you?" none="Nothing" words={HAZARD} chosen={fields.hazards} onTell={(hazards) => tell({ hazards })} />
-      <One label="May one pick here?" words={PICKING} chosen={fields.picking?.may} onTell={(may) => tell({ picking: may === null ? null : { ...fields.picking, may } })} />
-      {fields.picking?.may === 'permit' ? <Until until={fields.picking.permitUntil} onTell={(permitUntil) => { if (fields.picking) tell({ picking: { may: 'permit', ...(fields.picking.permitName ? { permitName: fields.picking.permitName } : {}), ...(permitUntil ? { permitUntil } : {}) } }); }} /> : null}
-      <Allowances place={place} tell={tell} />
+      <Many label="Does anything spoil it?" none="Nothing" words={SPOIL} chosen={fields.spoils} onTell={(make) => tellMade(({ spoils }) => ({ spoils: make(spoils) }))} />
+      <Many label="What could hurt you?" none="Nothing" words={HAZARD} chosen={fields.hazards} onTell={(make) => tellMade(({ hazards }) => ({ hazards: make(hazards) }))} />
+      <One label="May one pick here?" words={PICKING} chosen={fields.picking?.may} onTell={(may) => tellMade(({ picking }) => ({ picking: may === null ? null : { ...picking, may } }))} />
+      {fields.picking?.may === 'permit' ? <Until until={fields.picking.permitUntil} onTell={(permitUntil) => tellMade(({ picking }) => (picking ? { picking: { may: 'permit', ...(picking.permitName ? { permitName: picking.permitName } : {}), ...(permitUntil ? { permitUntil } : {}) } } : {}))} /> : null}
+      <Allowances place={place} say={(make) => tellMade(({ allowances = [] }) => { const all = [...make(allowances)]; return { allowances: all.length > 0 ? all : null }; })} />
       <Line label="Whose is it?" value={fields.owner ?? ''} most={120} onTell={(owner) => tell({ owner: owner === '' ? null : owner })} />
       <Source place={place} tell={tell} />
       <Line label="Sown, moved or cut there before" value={fields.history ?? ''} most={2000} onTell={(history) => tell({ history: history === '' ? null : history })} />
@@ -95,11 +99,11 @@ function One<T extends string>({ label, words, chosen, onTell }: { readonly labe
   return <ChipGroup label={label}>{(Object.keys(words) as T[]).map((id) => <Chip key={id} label={words[id]} chosen={chosen === id} onPress={() => onTell(chosen === id ? null : id)} />)}</ChipGroup>;
 }
 
-function Many<T extends string>({ label, words, chosen, none, onTell }: { readonly label: string; readonly words: Readonly<Record<T, string>>; readonly chosen: readonly T[] | undefined; readonly none?: string; readonly onTell: (value: T[]) => void }) {
+function Many<T extends string>({ label, words, chosen, none, onTell }: { readonly label: string; readonly words: Readonly<Record<T, string>>; readonly chosen: readonly T[] | undefined; readonly none?: string; readonly onTell: (make: (now: readonly T[] | undefined) => T[]) => void }) {
   return (
     <ChipGroup label={label}>
-      {none === undefined ? null : <Chip kind="checkbox" label={none} chosen={chosen?.length === 0} onPress={() => onTell([])} />}
-      {(Object.keys(words) as T[]).map((id) => <Chip key={id} kind="checkbox" label={words[id]} chosen={chosen?.includes(id) === true} onPress={() => onTell(chosen?.includes(id) ? chosen.filter((one) => one !== id) : [...(chosen ?? []), id])} />)}
+      {none === undefined ? null : <Chip kind="checkbox" label={none} chosen={chosen?.length === 0} onPress={() => onTell(() => [])} />}
+      {(Object.keys(words) as T[]).map((id) => <Chip key={id} kind="checkbox" label={words[id]} chosen={chosen?.includes(id) === true} onPress={() => onTell((now) => toggled(now, id))} />)}
     </ChipGroup>
   );
 }

@@ -13,12 +13,13 @@ import { few } from '../../words/reasons';
 import { Body, Button, Chip, ChipRow, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
 import { saveFile } from './files';
 import { isDay, isTime, Line } from './Line';
+import { tellOf, toggled, type Told } from './tell';
 import { useAhead } from './useAhead';
 import { useDay, usePlaces, type Place } from './usePlaces';
 import { HAZARD, isoDayName, KIT, kitReason, metres, pickingWords, siteWords } from './words';
 
 type Walk = Partial<FieldsOf<'walk'>>;
-type Tell = (told: { readonly [F in keyof Walk]?: Walk[F] | null }) => void;
+type Tell = (make: (now: Partial<FieldsOf<'walk'>>) => Told<'walk'>) => void;
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 
 /** A walk: where to, for what, and the sheet to take along. */
@@ -36,7 +37,7 @@ function OneWalk({ id, walk, places }: { readonly id: string; readonly walk: Wal
   const act = useAct();
   const today = useDay();
   const [editing, setEditing] = useState((walk.places ?? []).length === 0);
-  const tell: Tell = (told) => void import('../../store/outside').then(({ tellPage }) => act(tellPage(id, 'walk', told)));
+  const tell: Tell = (make) => void act(tellOf(id, 'walk', make));
   const on = walk.on ?? isoOf(today);
   const going = useMemo(() => places.filter((place) => walk.places?.includes(place.id)), [places, walk.places]);
   const { looked } = useAhead(places);
@@ -77,20 +78,20 @@ function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly 
   const has = (one: { taxon: string; part: string }) => targets.some(({ taxon, part }) => taxon === one.taxon && part === one.part);
   return (
     <View style={styles.column}>
-      <Line label="On which day" value={on} placeholder="2026-09-15" check={isDay} wrong="a day like 2026-09-15" onTell={(text) => tell({ on: text })} />
+      <Line label="On which day" value={on} placeholder="2026-09-15" check={isDay} wrong="a day like 2026-09-15" onTell={(text) => tell(() => ({ on: text }))} />
       <Group label="Where to">
-        {known.map(({ id, name }) => <Chip key={id} kind="checkbox" label={name} chosen={chosen.includes(id)} onPress={() => tell({ places: chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id] })} />)}
+        {known.map(({ id, name }) => <Chip key={id} kind="checkbox" label={name} chosen={chosen.includes(id)} onPress={() => tell((now) => ({ places: toggled(now.places, id) }))} />)}
       </Group>
       {chosen.length > 0 ? (
         <Group label="For what? This can be there on that day.">
-          {wanted.map(({ taxon, part, name }) => <Chip key={name} kind="checkbox" label={name} chosen={has({ taxon, part })} onPress={() => tell({ targets: has({ taxon, part }) ? targets.filter((one) => !(one.taxon === taxon && one.part === part)) : [...targets, { taxon, part }] })} />)}
+          {wanted.map(({ taxon, part, name }) => <Chip key={name} kind="checkbox" label={name} chosen={has({ taxon, part })} onPress={() => tell(({ targets: now = [] }) => { const rest = now.filter((one) => !(one.taxon === taxon && one.part === part)); return { targets: rest.length < now.length ? rest : [...now, { taxon, part }] }; })} />)}
         </Group>
       ) : null}
       {chosen.length > 0 && wanted.length === 0 ? <Body>Nothing that was seen at these places is about on that day.</Body> : null}
-      <Group label="Who goes along"><Chip kind="checkbox" label="A child" chosen={walk.child === true} onPress={() => tell({ child: walk.child !== true })} /></Group>
-      <Line label="When do you set out?" value={walk.from ?? ''} placeholder="08:30" check={isTime} wrong="a time like 08:30" onTell={(text) => tell({ from: text === '' ? null : text })} />
-      <Line label="Back by" value={walk.backBy ?? ''} placeholder="17:00" check={isTime} wrong="a time like 17:00" onTell={(text) => tell({ backBy: text === '' ? null : text })} />
-      <Line label="Who knows where you are?" value={walk.contact ?? ''} placeholder="A name, a number" onTell={(text) => tell({ contact: text === '' ? null : text })} />
+      <Group label="Who goes along"><Chip kind="checkbox" label="A child" chosen={walk.child === true} onPress={() => tell((now) => ({ child: now.child !== true }))} /></Group>
+      <Line label="When do you set out?" value={walk.from ?? ''} placeholder="08:30" check={isTime} wrong="a time like 08:30" onTell={(text) => tell(() => ({ from: text === '' ? null : text }))} />
+      <Line label="Back by" value={walk.backBy ?? ''} placeholder="17:00" check={isTime} wrong="a time like 17:00" onTell={(text) => tell(() => ({ backBy: text === '' ? null : text }))} />
+      <Line label="Who knows where you are?" value={walk.contact ?? ''} placeholder="A name, a number" onTell={(text) => tell(() => ({ contact: text === '' ? null : text }))} />
     </View>
   );
 }

@@ -8,7 +8,7 @@ import { now } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { Body, Button, Chip, ChipRow, colour, Field, font, Heading, Small, space, Strong } from '../../ui';
 import { momentWords } from '../../words/days';
-import { tellOf } from './pantry';
+import { tellOf } from '../outdoors/tell';
 import { amountWords } from './words';
 
 type Weighed = BatchFields['weighings'][number];

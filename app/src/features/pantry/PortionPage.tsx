@@ -8,7 +8,8 @@ import { CommonName, partName, scientificName } from '../../words/names';
 import { Body, Button, colour, corner, Field, Heading, Loading, Notice, Rule, Screen, Small, space, stroke, Strong, Title } from '../../ui';
 import { isoDayName } from '../outdoors/words';
 import { spoilsFor } from './batch';
-import { sourceOf, tellOf, usePantry, type Pantry, type PortionPage as Page } from './pantry';
+import { tellOf } from '../outdoors/tell';
+import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from './pantry';
 import { portionWords } from './PantryScreen';
 import { amountWords, COOKING, METHOD, SPOILS } from './words';
 

@@ -8,7 +8,8 @@ import { Body, Button, colour, Heading, Loading, Notice, Rule, Screen, Small, sp
 import { useFinds, useToday } from '../finds/useFinds';
 import { dayWords } from '../../words/days';
 import { portionWords } from './PantryScreen';
-import { tellOf, usePantry, type Pantry } from './pantry';
+import { tellOf } from '../outdoors/tell';
+import { usePantry, type Pantry } from './pantry';
 import { recallKey, useRecalls } from './recalls';
 import { isoOf } from '@pause/core/day';
 import { useDay } from '../outdoors/usePlaces';

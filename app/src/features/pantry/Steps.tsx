@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { BatchFields } from '@pause/core/pantry';
 import type { Step } from '@pause/core/prepare';
-import { now } from '../../store/actions';
+import { newId, now } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { Body, Button, colour, Field, Heading, Rule, Small, SmallStrong, space, stroke, TARGET } from '../../ui';
-import { tellOf } from './pantry';
+import { Body, Button, Chip, ChipRow, colour, Field, Heading, Rule, Small, SmallStrong, space, stroke, TARGET } from '../../ui';
+import { tellOf } from '../outdoors/tell';
 import { StartTimer } from './Timers';
-import { stepWords } from './words';
+import { BESIDES, stepWords } from './words';
 
 type Done = BatchFields['steps'][number];
 
@@ -60,6 +60,30 @@ export function Steps({ id, steps, done }: { readonly id: string; readonly steps
           );
         })}
       </View>
+      <Another id={id} taken={steps.map(stepWords)} />
+    </View>
+  );
+}
+
+/** A step that is no step of every kitchen: washing, soaking, peeling, or one in one's own words. */
+function Another({ id, taken }: { readonly id: string; readonly taken: readonly string[] }) {
+  const act = useAct();
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const add = (said: string) => {
+    void act(tellOf(id, 'batch', ({ added = [] }) => ({ added: [...added, { id: newId(), text: said }].slice(0, 40) })));
+    setText('');
+    setOpen(false);
+  };
+  if (!open) return <Button label="Another step" tone="plain" style={styles.start} onPress={() => setOpen(true)} />;
+  return (
+    <View style={styles.block}>
+      <ChipRow label="Another step">{BESIDES.filter((one) => !taken.includes(one)).map((one) => <Chip key={one} kind="checkbox" label={one} chosen={false} onPress={() => add(one)} />)}</ChipRow>
+      <Field label="Or in your words" value={text} onChangeText={setText} maxLength={120} />
+      <View style={styles.buttons}>
+        <Button label="Add it" tone="outline" disabled={text.trim() === ''} onPress={() => add(text.trim())} />
+        <Button label="Not now" tone="plain" onPress={() => setOpen(false)} />
+      </View>
     </View>
   );
 }
@@ -74,5 +98,7 @@ const styles = StyleSheet.create({
   soft: { color: colour.inkSoft },
   grow: { flex: 1 },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center', paddingLeft: BOX + space.m, paddingBottom: space.s },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
+  start: { alignSelf: 'flex-start' },
   leaving: { gap: space.s, paddingBottom: space.m, paddingLeft: BOX + space.m },
 });

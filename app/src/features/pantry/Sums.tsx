@@ -6,7 +6,7 @@ import { now } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space, Strong } from '../../ui';
 import { NumberField, QuantityField } from './NumberField';
-import { tellOf } from './pantry';
+import { tellOf } from '../outdoors/tell';
 import { amountWords, COOKING, cookingRefusalWords } from './words';
 
 /** The sums of a kitchen, for what is being made: by weight inside, in the units that it is told in. */

@@ -11,7 +11,8 @@ import { Body, Button, Chip, ChipRow, colour, corner, Field, Heading, Loading, N
 import { useToday } from '../finds/useFinds';
 import { useEaters } from '../outdoors/usePlaces';
 import { guide } from '../../evaluate/guide';
-import { tellOf, usePantry, type TastePage as Page } from './pantry';
+import { tellOf } from '../outdoors/tell';
+import { usePantry, type TastePage as Page } from './pantry';
 import { SIGN } from './words';
 
 /** A first taste that is going on, or how it went. */
@@ -81,7 +82,7 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
       ) : null}
       {ended === undefined && signs.length > 0 ? <Button label="It is over, and was not for them" tone="outline" style={styles.start} onPress={() => end('signs')} /> : null}
       {signs.length > 0 ? <ToCautions eater={eater} taxon={taxon} /> : null}
-      <Helped id={id} helped={fields.helped} />
+      <Helped id={id} helped={fields.helped} taxon={taxon} />
     </Screen>
   );
 }
@@ -108,10 +109,11 @@ function ToCautions({ eater, taxon }: { readonly eater: string; readonly taxon: 
   );
 }
 
+const SOURCE = { tradition: 'Told by tradition', trial: 'Tried by somebody', study: 'Found in a study' } as const;
 const DID: Readonly<Record<NonNullable<TasteFields['helped']>['did'], string>> = { helped: 'It helped', nothing: 'It did nothing', worse: 'It made it worse' };
 
 /** One's own trial, kept apart from what tradition and studies say. */
-function Helped({ id, helped }: { readonly id: string; readonly helped: TasteFields['helped'] | undefined }) {
+function Helped({ id, helped, taxon }: { readonly id: string; readonly helped: TasteFields['helped'] | undefined; readonly taxon: string }) {
   const act = useAct();
   const [text, setText] = useState(helped?.text ?? '');
   const tell = (did: NonNullable<TasteFields['helped']>['did']) => void act(tellOf(id, 'taste', () => ({ helped: { did, text: text.trim() === '' ? '–' : text.trim() } })));
@@ -119,6 +121,7 @@ function Helped({ id, helped }: { readonly id: string; readonly helped: TasteFie
     <View style={styles.block}>
       <Heading>Your own trial</Heading>
       <Small soft>What it was meant for, and whether it helped: one person’s trial, which Pause keeps apart from tradition and studies, and never makes a dose or a cure of.</Small>
+      {(guide.taxon(taxon)?.taxon.benefits ?? []).map((one) => <Small key={one.text}>{SOURCE[one.source]}: {one.text}</Small>)}
       <Field label="What it was meant for" value={text} onChangeText={setText} maxLength={120} />
       <ChipRow label="Whether it helped">{(Object.keys(DID) as (keyof typeof DID)[]).map((did) => <Chip key={did} label={DID[did]} chosen={helped?.did === did} onPress={() => tell(did)} />)}</ChipRow>
     </View>

@@ -5,7 +5,7 @@ import { timerAt, type Step } from '@pause/core/prepare';
 import { newId, now } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { Button, colour, corner, Small, space, stroke, Strong } from '../../ui';
-import { tellOf } from './pantry';
+import { tellOf } from '../outdoors/tell';
 import { stepWords } from './words';
 
 type Timer = BatchFields['timers'][number];

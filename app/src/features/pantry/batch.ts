@@ -8,7 +8,7 @@ import { madeOf, ownYields, type Pantry } from './pantry';
 export const madesOf = (contents: BatchFields['contents'] = []): Made[] => contents.flatMap((one) => madeOf(one) ?? []);
 
 /** What is done to all that is in it, each step once. */
-export function stepsOf({ contents = [], method, from = [] }: Partial<BatchFields>): Step[] {
+export function stepsOf({ contents = [], method, from = [], added = [] }: Partial<BatchFields>): Step[] {
   if (!method) return [];
   const fromHarvest = from.some(({ of }) => of === 'harvest');
   const steps = new Map<string, Step>();
@@ -22,6 +22,7 @@ export function stepsOf({ contents = [], method, from = [] }: Partial<BatchField
       if (!known || (step.minutes ?? 0) > (known.minutes ?? 0)) steps.set(id, { ...step, id });
     }
   }
+  for (const { id, text } of added) steps.set(id, { id, code: 'own', text, required: false });
   // A label comes last, whatever was asked for between.
   return [...steps.values()].sort((a, b) => Number(a.code === 'label') - Number(b.code === 'label'));
 }

@@ -49,7 +49,7 @@ export function loadLogbook(): Thunk<Promise<readonly string[]>> {
     await dispatch(layPages());
     await dispatch(loadList());
     const all = kept === entries.length ? '' : ` of ${entries.length}; the device took no more`;
-    return [kept === 0 && entries.length === 0 ? 'Nothing in it is new here.' : `${kept} entries were taken${all}.`, ...remarks.slice(0, MOST_TOLD), ...(remarks.length > MOST_TOLD ? [`And ${remarks.length - MOST_TOLD} more.`] : [])];
+    return [kept === 0 && entries.length === 0 ? 'Nothing in it is new here.' : kept === 1 ? 'One entry was taken.' : `${kept} entries were taken${all}.`, ...remarks.slice(0, MOST_TOLD), ...(remarks.length > MOST_TOLD ? [`And ${remarks.length - MOST_TOLD} more.`] : [])];
   };
 }
 
@@ -110,7 +110,7 @@ function fromExport(text: string): Thunk<Promise<Taken>> {
         if (after && !(before && sameValue(after, before))) entries.push(entry);
       }
     }
-    return { entries, remarks: [...(others > 0 ? [`${others} entries are somebody else’s, and stay theirs.`] : []), ...remarks] };
+    return { entries, remarks: [...(others > 0 ? [others === 1 ? 'One entry is somebody else’s, and stays theirs.' : `${others} entries are somebody else’s, and stay theirs.`] : []), ...remarks] };
   };
 }
 

@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
-import { standing, type CompiledTaxon, type FieldsOf, type PageRecord } from '@pause/core';
+import { standing, type CompiledTaxon, type FieldsOf, type PageKind, type PageRecord } from '@pause/core';
 import { ancestorsOf, descendantOf, descentOf, leftOf, takenOf, type BatchFields, type Descent, type Left, type PortionFields, type Source, type TasteFields } from '@pause/core/pantry';
 import type { Made } from '@pause/core/prepare';
 import { toGrams, usualWeights, weighed } from '@pause/core/take';
 import { guide } from '../../evaluate/guide';
 import { useApp, type Thunk } from '../../store/store';
 import { useOpenPages } from '../../store/useOpenPages';
+import type { Told } from '../outdoors/tell';
 import { placeOf } from '../outdoors/usePlaces';
 import { harvestsOf, weighingsOf, type HarvestPage } from '../take/harvests';
 
@@ -112,27 +113,7 @@ export function ownYields(pantry: Pantry, taxon: string, part: string, method: B
   });
 }
 
-type Kind = 'batch' | 'portion' | 'taste' | 'harvest';
-type Told<K extends Kind> = { readonly [F in keyof FieldsOf<K>]?: FieldsOf<K>[F] | null };
-/** What is being told of each page. */
-const turns = new Map<string, Promise<unknown>>();
-
-/** Tells fields of a page, made of what stands when their turn comes: two answers in quick succession are both kept. @returns whether they were kept */
-export function tellOf<K extends Kind>(id: string, kind: K, make: (now: Partial<FieldsOf<K>>) => Told<K>): Thunk<Promise<boolean>> {
-  return (dispatch, getState) => {
-    const turn = (turns.get(id) ?? Promise.resolve()).then(async () => {
-      const { tellPage } = await import('../../store/outside');
-      const page = getState().pages.all[id];
-      if (page?.kind !== kind) return false;
-      const told = make(standing(page, kind));
-      return Object.keys(told).length === 0 || await dispatch(tellPage(id, kind, told));
-    }).catch(() => false);
-    turns.set(id, turn);
-    return turn;
-  };
-}
-
 /** @returns its id, if it was kept */
-export function begin<K extends Kind>(kind: K, told: Told<K>, group: string | undefined): Thunk<Promise<string | undefined>> {
+export function begin<K extends Exclude<PageKind, 'group'>>(kind: K, told: Told<K>, group: string | undefined): Thunk<Promise<string | undefined>> {
   return async (dispatch) => dispatch((await import('../../store/outside')).beginPage(kind, told, group));
 }

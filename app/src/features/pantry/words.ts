@@ -33,7 +33,7 @@ export function cookingRefusalWords(refusal: CookingRefusal): string {
 }
 
 const STEP: Readonly<Record<StepCode, string>> = {
-  guide: '', 'look-again': 'Go through every piece once more, in good light', specimen: 'Keep one whole specimen aside', wash: 'Wash it in plenty of water', 'shake-out': 'Shake out insects; do not wash it', soak: 'Soak it', peel: 'Peel it', 'cut-thin': 'Cut it thin, all to one thickness',
+  guide: '', own: '', 'look-again': 'Go through every piece once more, in good light', specimen: 'Keep one whole specimen aside', wash: 'Wash it in plenty of water', 'shake-out': 'Shake out insects; do not wash it', soak: 'Soak it', peel: 'Peel it', 'cut-thin': 'Cut it thin, all to one thickness',
   spread: 'Spread it in one layer, in shade, where air moves', 'turn-daily': 'Turn it every day', 'test-brittle': 'Bend a piece, and a rib: both have to break', condition: 'In a closed jar, opened and shaken each day, until no damp comes back', wilt: 'Let it wilt until no water is left on it', chop: 'Chop it small',
   'cover-with-spirit': 'Cover it with spirit', 'shake-daily': 'Shake it every day, out of the light', 'cover-with-oil': 'Cover it with oil, nothing standing out', 'stand-in-light': 'Let it stand, covered with a cloth, and stir it', filter: 'Strain it through a fine cloth', 'warm-in-fat': 'Warm it in fat, never boiling',
   'add-wax': 'Stir in wax until a drop sets', 'skin-trial': 'Try it first: a little inside the arm, and wait a day', 'pour-hot': 'Pour hot water over it', 'steep-covered': 'Let it steep, covered', 'cold-water': 'Put it up with cold water', simmer: 'Let it simmer',
@@ -41,6 +41,8 @@ const STEP: Readonly<Record<StepCode, string>> = {
   'boil-up': 'Bring it to the boil', 'fill-hot': 'Fill it boiling hot into clean jars, to the brim, and close them', 'boil-jars': 'Boil the closed jars', blanch: 'Blanch it, and cool it at once', 'freeze-flat': 'Freeze it flat, in portions', roast: 'Roast it', 'cook-through': 'Cook it right through', 'pour-away': 'Pour the water away',
   'keep-cool': 'Keep it in the fridge', label: 'Put a label on it',
 };
+/** What is often done besides, and is no step of every kitchen. */
+export const BESIDES: readonly string[] = (['wash', 'soak', 'peel', 'chop', 'filter'] as const).map((code) => STEP[code]);
 export const stepWords = ({ code, text, minutes, days }: Pick<Step, 'code' | 'text' | 'minutes' | 'days'>): string => (
   `${text ?? STEP[code]}${minutes === undefined ? '' : minutes >= 120 ? ` (${Math.round(minutes / 60)} hours)` : ` (${minutes} minutes)`}${days === undefined ? '' : ` (${days} days)`}`
 );

@@ -11,7 +11,7 @@ import { CommonName, commonName, GRADE, numberWord, upper } from '../../words/na
 import { Body, Button, Chip, ChipRow, colour, corner, Field, Heading, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide } from '../../ui';
 import { PieceLines, usePieceCheck } from '../pieces/PieceLines';
 import { Collected } from './Collected';
-import type { Harvest } from './harvests';
+import { inTheSameBag, useHarvests, type Harvest } from './harvests';
 import { useOwnHarvest, type TellHarvest } from './useOwnHarvest';
 
 /** Looking again at home, in good light: every piece, pass after pass, until what may be left is little enough for what it would do. */
@@ -38,11 +38,13 @@ function Sort({ record, taxon, part }: { readonly record: FindRecord; readonly t
   const check = usePieceCheck(find);
   const router = useRouter();
   const { id, told: { sorting }, tell, settled } = useOwnHarvest(record, taxon.id, part);
+  const beside = inTheSameBag(useHarvests(), id);
   const change: Change = (make) => tell(({ sorting: now }) => (now ? { sorting: make(now) } : {}));
   const state = sorting && basketState(sortingOf(sorting, countOf(record).passed), worstOf(taxon), sorting.grades);
   const left = (
     <View style={[styles.column, wide && styles.grow]}>
       {sorting && state ? <Standing sorting={sorting} state={state} worst={worstOf(taxon)} /> : <Body>Tip everything out on something pale, in good light. Nobody has gone through it yet.</Body>}
+      {beside.length > 0 ? <Small>In the same bag: {beside.map(({ fields }) => commonName(fields.taxon ?? '')).join(', ')}. What touches one touches all of it.</Small> : null}
       <Pieces sorting={sorting} tell={tell} />
       {sorting ? <Pass record={record} taxon={taxon} sorting={sorting} change={change} settled={settled} /> : null}
       {id !== undefined && state?.state === 'gone-through' ? <Button label="Make something of it" style={styles.start} onPress={() => router.push({ pathname: '/batch/new', params: { from: id } })} /> : null}

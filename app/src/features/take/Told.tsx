@@ -180,6 +180,7 @@ const SHARES = [['A trace', 0.02], ['A tenth', 0.1], ['A quarter', 0.25], ['A th
 function TakenTold({ told, tell }: { readonly told: Harvest; readonly tell: TellHarvest }) {
   const [unit, setUnit] = useState<AmountUnit>(told.taken?.unit ?? 'litre');
   const [bag, setBag] = useState(told.bag ?? '');
+  const [manner, setManner] = useState(told.manner ?? '');
   return (
     <View style={styles.block}>
       <Heading>What was taken</Heading>
@@ -189,6 +190,7 @@ function TakenTold({ told, tell }: { readonly told: Harvest; readonly tell: Tell
       <ChipRow label="Of what stood there">{SHARES.map(([label, share]) => <Chip key={label} label={label} chosen={told.share === share} onPress={() => tell(() => ({ share }))} />)}</ChipRow>
       <ChipRow label="How wet it was">{(Object.keys(WETNESS) as (keyof typeof WETNESS)[]).map((one) => <Chip key={one} label={WETNESS[one]} chosen={told.wetness === one} onPress={() => tell(() => ({ wetness: one }))} />)}</ChipRow>
       <Field label="The bag or basket it lies in" value={bag} onChangeText={setBag} maxLength={120} onBlur={() => { if (bag.trim() !== (told.bag ?? '')) tell(() => ({ bag: bag.trim() === '' ? null : bag.trim() })); }} />
+      <Field label="By which hand, if otherwise than said" value={manner} onChangeText={setManner} maxLength={300} onBlur={() => { if (manner.trim() !== (told.manner ?? '')) tell(() => ({ manner: manner.trim() === '' ? null : manner.trim() })); }} />
       <ChipRow label="For looking at again"><Chip kind="checkbox" label="One whole specimen is kept aside" chosen={told.specimen === true} onPress={() => tell(({ specimen }) => ({ specimen: specimen !== true }))} /></ChipRow>
     </View>
   );

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { standing, type FieldsOf, type FindRecord, type PageRecord } from '@pause/core';
 import { dayOf, type Day } from '@pause/core/day';
+import { sameBag } from '@pause/core/recall';
 import type { Taken } from '@pause/core/take';
 import { useApp } from '../../store/store';
 
@@ -41,6 +42,13 @@ export function takenBefore(harvests: readonly HarvestPage[], of: Of, today: Day
     const { on, share } = one.fields;
     return one.id !== but && isOf(one, of) && on !== undefined && share !== undefined && dayOf(on) <= today ? [{ daysAgo: today - dayOf(on), share }] : [];
   });
+}
+
+/** What else lies in the same bag, of the same day and person: what touches one touches all of it. */
+export function inTheSameBag(harvests: readonly HarvestPage[], id: string | undefined): HarvestPage[] {
+  const flat = ({ id: of, person, fields: { on, bag } }: HarvestPage) => ({ id: of, person, on, bag });
+  const own = harvests.find((one) => one.id === id);
+  return own ? harvests.filter((one) => sameBag(flat(one), flat(own))) : [];
 }
 
 /** When a part was taken at the same place last, by whom, and how much of it; by anybody who keeps it with this person. */

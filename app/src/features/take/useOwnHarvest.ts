@@ -1,6 +1,7 @@
 import type { FieldsOf, FindRecord, TaxonId } from '@pause/core';
 import { isoOf } from '@pause/core/day';
 import { useAct, useApp, type Thunk } from '../../store/store';
+import { inTurn, settled } from '../outdoors/tell';
 import { useDay } from '../outdoors/usePlaces';
 import { harvestsOf, placeOfFind, useHarvests, type Harvest, type HarvestPage } from './harvests';
 
@@ -9,12 +10,10 @@ type Told = { readonly [F in keyof Fields]?: Fields[F] | null };
 /** Tells fields, made of what stands when their turn comes: two answers in quick succession are both kept. */
 export type TellHarvest = (make: (now: Harvest) => Told) => void;
 
-/** What is being told, by who tells and of which find. */
-const turns = new Map<string, Promise<unknown>>();
 const ofFind = (all: readonly HarvestPage[], find: string, person: string) => all.find((one) => one.fields.find === find && one.person === person);
 
 /** The page is begun with the first thing told. */
-function tellOwn(begun: Pick<Fields, 'find' | 'taxon' | 'part' | 'on'> & { readonly place?: string }, person: string, group: string | undefined, make: (now: Harvest) => Told): Thunk<Promise<void>> {
+function tellOwn(begun: Pick<Fields, 'find' | 'taxon' | 'part' | 'on'> & Partial<Pick<Fields, 'stages'>> & { readonly place?: string }, person: string, group: string | undefined, make: (now: Harvest) => Told): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
     const { beginPage, tellPage } = await import('../../store/outside');
     const own = ofFind(harvestsOf(Object.values(getState().pages.all)), begun.find, person);
@@ -41,10 +40,8 @@ export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string):
   const own = ofFind(useHarvests(), record.id, me);
   const place = placeOfFind(record);
   const key = `${me} ${record.id}`;
-  const settled = () => turns.get(key) ?? Promise.resolve();
   const tell: TellHarvest = (make) => {
-    const turn = settled().then(() => act(tellOwn({ find: record.id, taxon, part, on, ...(place === undefined ? {} : { place }) }, me, record.group, make))).catch(() => undefined);
-    turns.set(key, turn);
+    void inTurn(key, () => act(tellOwn({ find: record.id, taxon, part, on, ...(place === undefined ? {} : { place }), ...(record.context.stages ? { stages: [...record.context.stages] } : {}) }, me, record.group, make))).catch(() => undefined);
   };
-  return { id: own?.id, told: own?.fields ?? {}, tell, settled };
+  return { id: own?.id, told: own?.fields ?? {}, tell, settled: () => settled(key) };
 }
