@@ -73,6 +73,9 @@ describe('the pantry', () => {
   });
   test('offers what there is, and not what is in question or all used', () => {
     expect(choicesOf(pantry, new Set()).map(({ source, not }) => [source.id, not])).toEqual([['harvest-one', undefined], ['batch-soup', undefined], ['batch-dried', undefined]]);
+    expect(choicesOf(pantry, new Set()).find(({ source }) => source.id === 'harvest-one')).toMatchObject({ left: { amount: 100, unit: 'g' }, line: expect.stringMatching(/100.g left$/) as unknown });
+    const rest = all([...PAGES, page('batch-rest', 'batch', { name: 'The rest', from: [{ of: 'harvest', id: 'harvest-one', amount: { amount: 100, unit: 'g' } }], contents: [CHANTERELLE], method: 'freeze', on: '2026-09-15' })]);
+    expect(choicesOf(rest, new Set()).map(({ source }) => source.id)).not.toContain('harvest-one');
     expect(choicesOf(pantry, new Set(['harvest-one'])).find(({ source }) => source.id === 'harvest-one')?.not).toBe('The find does not stand any more.');
     const stray = all([...PAGES, page('harvest-two', 'harvest', { find: 'find-0002', ...CHANTERELLE, on: '2026-09-14', sorting: { pieces: 9, found: [1], now: 0, grades: ['deadly'] } })]);
     expect(choicesOf(stray, new Set()).find(({ source }) => source.id === 'harvest-two')?.not).toMatch(/^It is put aside/);

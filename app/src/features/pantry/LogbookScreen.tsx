@@ -6,7 +6,7 @@ import Svg, { G, Line, Path, Text } from 'react-native-svg';
 import { isoOf } from '@pause/core/day';
 import { yearOf, yearsOf, type Year } from '@pause/core/logbook';
 import { toGrams, usualWeights, weighed } from '@pause/core/take';
-import { useAct } from '../../store/store';
+import { useAct, useApp } from '../../store/store';
 import { CommonName } from '../../words/names';
 import { Body, Button, Chip, ChipRow, colour, font, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
 import { useFinds } from '../finds/useFinds';
@@ -25,15 +25,24 @@ export function LogbookScreen() {
   const today = isoOf(useDay());
   const years = yearsOf([today, ...items.map(({ startedAt }) => startedAt), ...pantry.harvests.flatMap(({ fields }) => fields.on ?? [])]);
   const [year, setYear] = useState<number>();
+  const me = useApp((state) => state.me.person);
+  const [all, setAll] = useState(false);
+  const mine = (person: string | undefined) => all || person === undefined || person === me?.id;
   if (!pantry.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
   const shown = year ?? Number(today.slice(0, 4));
   const one = yearOf({
-    year: shown, finds: items, harvests: harvestsIn(pantry), batches: pantry.batches.flatMap(({ fields }) => fields.on ?? []), meals: pantry.portions.flatMap(({ fields }) => (fields.what === 'meal' ? fields.at ?? [] : [])),
+    year: shown, finds: items.filter(({ person }) => mine(person)), harvests: harvestsIn(pantry, mine), batches: pantry.batches.flatMap(({ person, fields }) => (mine(person) ? fields.on ?? [] : [])), meals: pantry.portions.flatMap(({ person, fields }) => (mine(person) && fields.what === 'meal' ? fields.at ?? [] : [])),
   });
   return (
     <Screen>
       <Title>Logbook</Title>
       {years.length > 1 ? <ChipRow label="Year">{years.map((each) => <Chip key={each} label={String(each)} chosen={each === shown} onPress={() => setYear(each)} />)}</ChipRow> : null}
+      {me && me.groups.length > 0 ? (
+        <ChipRow label="Whose">
+          <Chip label="Yours" chosen={!all} onPress={() => setAll(false)} />
+          <Chip label="With your groups’" chosen={all} onPress={() => setAll(true)} />
+        </ChipRow>
+      ) : null}
       {one.finds === 0 && one.grams === 0 ? <Notice title={`Nothing in ${shown} yet`} text="What you check, collect and make stands here, a year at a time." /> : (
         <View style={wide ? styles.columns : styles.column}>
           <View style={[styles.block, wide && styles.grow]}><Numbers year={one} /><Months year={one} /></View>
@@ -46,8 +55,8 @@ export function LogbookScreen() {
 }
 
 /** Harvests with their weight, by the scales of who took them. */
-function harvestsIn({ harvests }: Pantry) {
-  return harvests.flatMap(({ person, fields: { on, taxon, part, taken } }) => (on === undefined || taxon === undefined || part === undefined || !taken ? [] : [{ on, taxon, grams: toGrams(taken, weighed(usualWeights(part), weighingsOf(harvests, { taxon, part }, person))) }]));
+function harvestsIn({ harvests }: Pantry, mine: (person: string) => boolean) {
+  return harvests.flatMap(({ person, fields: { on, taxon, part, taken } }) => (!mine(person) || on === undefined || taxon === undefined || part === undefined || !taken ? [] : [{ on, taxon, grams: toGrams(taken, weighed(usualWeights(part), weighingsOf(harvests, { taxon, part }, person))) }]));
 }
 
 function Numbers({ year }: { readonly year: Year }) {

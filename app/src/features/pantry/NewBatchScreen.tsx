@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { isoOf } from '@pause/core/day';
-import type { BatchFields } from '@pause/core/pantry';
+import { leftOf, takenOf, type BatchFields } from '@pause/core/pantry';
 import { METHODS, refusalOf, type Method } from '@pause/core/prepare';
 import { strayCause } from '@pause/core/recall';
 import { useAct } from '../../store/store';
@@ -22,10 +22,13 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
   const harvests = pantry.harvests.flatMap(({ id, fields }): Choice[] => {
     const { taxon, part, on, sorting } = fields;
     if (taxon === undefined || part === undefined || used.has(id)) return [];
-    const grams = gramsIn(pantry, [{ of: 'harvest', id }]);
+    const whole = gramsIn(pantry, [{ of: 'harvest', id }]);
+    const grams = whole === undefined ? undefined : leftOf({ amount: whole, unit: 'g' }, takenOf(id, pantry.batches.map(({ fields: { from = [] } }) => ({ sources: from }))))?.amount;
+    // All of it has been made into something.
+    if (whole !== undefined && whole > 0 && grams === 0) return [];
     const stray = strayCause(id, sorting?.grades ?? []);
     return [{
-      source: { of: 'harvest', id }, name: CommonName(taxon), line: ['harvest', on && isoDayName(on), grams !== undefined && `about ${amountWords({ amount: grams, unit: 'g' })}`].filter(Boolean).join(' · '), contents: [{ taxon, part }], group: pantry.pages[id]?.group,
+      source: { of: 'harvest', id }, name: CommonName(taxon), line: ['harvest', on && isoDayName(on), grams !== undefined && `about ${amountWords({ amount: grams, unit: 'g' })}${grams < (whole ?? grams) ? ' left' : ''}`].filter(Boolean).join(' · '), contents: [{ taxon, part }], group: pantry.pages[id]?.group,
       left: grams === undefined || grams <= 0 ? undefined : { amount: grams, unit: 'g' }, ...(held.has(id) || stray ? { not: stray?.grade === 'deadly' ? 'It is put aside: a deadly stray lay among it.' : stray ? 'A stray lay among it: look again first.' : 'The find does not stand any more.' } : {}),
     }];
   });
