@@ -7,17 +7,23 @@ interface NumberProps {
   readonly value: number | undefined;
   /** What would be right; told where the text is no such number. */
   readonly right: string;
-  readonly check: (value: number) => boolean;
+  /** Left out: anything above nothing. */
+  readonly check?: (value: number) => boolean;
+  readonly whole?: boolean;
+  readonly placeholder?: string;
   readonly hint?: string;
   readonly onTell: (value: number | undefined) => void;
 }
 
+/** More than this is no amount that anybody has in a kitchen or a basket. */
+const MOST = 1e6;
+
 /** A number that is told when its field is left, if it is as it should be. */
-export function NumberField({ label, value, right, check, hint, onTell }: NumberProps) {
-  const [text, setText] = useState(value === undefined ? '' : String(Math.round(value * 1000) / 1000));
+export function NumberField({ label, value, right, check = (one) => one > 0, whole = false, placeholder, hint, onTell }: NumberProps) {
+  const [text, setText] = useState(value === undefined ? '' : String(value));
   const number = text.trim() === '' ? undefined : Number(text.replace(',', '.'));
-  const wrong = number !== undefined && !(Number.isFinite(number) && check(number));
-  return <Field label={label} inputMode="decimal" value={text} onChangeText={setText} {...(hint ? { hint } : {})} {...(wrong ? { wrong: right } : {})} onBlur={() => { if (!wrong && number !== value) onTell(number); }} />;
+  const wrong = number !== undefined && !(Number.isFinite(number) && check(number) && (!whole || Number.isInteger(number)) && number <= MOST);
+  return <Field label={label} inputMode="decimal" value={text} onChangeText={setText} {...(placeholder ? { placeholder } : {})} {...(hint ? { hint } : {})} {...(wrong ? { wrong: right } : {})} onBlur={() => { if (!wrong && number !== value) onTell(number); }} />;
 }
 
 interface QuantityProps {

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import type { FieldsOf } from '@pause/core';
 import { estimateOf, type AmountUnit, type Count, type Weights } from '@pause/core/take';
 import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
+import { NumberField } from '../pantry/NumberField';
 import type { Harvest } from './harvests';
 import type { TellHarvest } from './useOwnHarvest';
 
@@ -34,25 +35,6 @@ export function Told({ told, part, eaters, weights, yields, tell }: ToldProps) {
 }
 
 const numberOf = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
-
-interface NumberFieldProps {
-  readonly label: string;
-  readonly value: number | undefined;
-  /** What would be right; told where the text is no such number. */
-  readonly right: string;
-  readonly check?: (value: number) => boolean;
-  readonly whole?: boolean;
-  readonly placeholder?: string;
-  readonly onTell: (value: number | undefined) => void;
-}
-
-/** A number that is told when its field is left, if it is as it should be. */
-function NumberField({ label, value, right, check = (one) => one > 0, whole = false, placeholder, onTell }: NumberFieldProps) {
-  const [text, setText] = useState(value === undefined ? '' : String(value));
-  const number = numberOf(text);
-  const wrong = number !== undefined && !(Number.isFinite(number) && check(number) && (!whole || Number.isInteger(number)) && number <= 1e6);
-  return <Field label={label} inputMode="decimal" value={text} onChangeText={setText} {...(placeholder ? { placeholder } : {})} {...(wrong ? { wrong: right } : {})} onBlur={() => { if (!wrong && number !== value) onTell(number); }} />;
-}
 
 /** A way of making it ready, and what it leaves of its weight. */
 export interface YieldOf {
