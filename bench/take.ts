@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { costOf, growth, KEEP_CHANCE, KEEP_YEARS, LIVES, offspringOf, project, SCHOOL_SHARES, shareOf, yearOf, type LifeForm } from '@pause/core/take';
+import { costOf, growth, isTaken, KEEP_CHANCE, KEEP_YEARS, LIVES, offspringOf, project, SCHOOL_SHARES, shareOf, yearOf, type LifeForm } from '@pause/core/take';
 import { normal, seeded } from '@pause/core/weather';
 
 /**
@@ -16,11 +16,13 @@ export interface Kept {
   readonly kept: number;
 }
 
-/** Patches whose rates differ, through years that differ: each year's growth is its own, and all of a patch's years share what is the patch's own. */
-export function kept(lifeForm: LifeForm, part: string, share: number, patches: number, seed: number): number {
+/** Patches whose rates differ, through years that differ, from its stages as they usually stand or as they were counted (and then by those of which something is taken): each year's growth is its own, and all of a patch's years share what is the patch's own. */
+export function kept(lifeForm: LifeForm, part: string, share: number, patches: number, seed: number, counted?: readonly number[]): number {
   const life = LIVES[lifeForm];
   const matrix = yearOf(life, offspringOf(life), part, costOf(part, lifeForm), share);
-  const { stages } = growth(matrix);
+  const all = counted?.reduce((a, b) => a + b, 0) ?? 1;
+  const stages = counted?.map((one) => one / all) ?? growth(matrix).stages;
+  const taken = (some: readonly number[]) => some.reduce((sum, one, at) => sum + (counted === undefined || isTaken(part, at, some.length) ? one : 0), 0);
   const draw = normal(seeded(seed));
   let still = 0;
   for (let patch = 0; patch < patches; patch += 1) {
@@ -30,7 +32,7 @@ export function kept(lifeForm: LifeForm, part: string, share: number, patches: n
       const factor = Math.exp(own + draw() * life.betweenYears - life.betweenYears ** 2 / 2);
       now = project(matrix, now).map((one) => one * factor);
     }
-    if (now.reduce((a, b) => a + b, 0) >= 1000) still += 1;
+    if (taken(now) >= 1000 * taken(stages)) still += 1;
   }
   return still / patches;
 }
@@ -54,7 +56,7 @@ The amount is the least of four ceilings (\`core/src/take/ceilings.ts\`): what i
 
 ## What a patch bears
 
-A year of a patch is a matrix of stages: young, grown, bearing (\`life.ts\`; Lefkovitch 1965, Caswell). Taking a part costs what that part is to the plant: a root its life, a leaf some of its strength, fruit its offspring, a fruiting body hardly anything. Rates are general for each way of living, no measurement of any patch, and the spread between patches and between years stands beside them. The ceiling is the largest share that, taken every year, leaves the patch no smaller after ${KEEP_YEARS} years with a chance of ${percent(KEEP_CHANCE)} (\`patch.ts\`): growth in the long run is that of the matrix less half the variance between years (Tuljapurkar), and the chance follows from both spreads. It is taken of the fewest that there may be by the count; what was taken before and has not grown again is taken off it; of fewer than ten hardly anything is taken, and nothing that ends a plant. An invader may be taken whole.
+A year of a patch is a matrix of stages: young, grown, bearing (\`life.ts\`; Lefkovitch 1965, Caswell). Taking a part costs what that part is to the plant: a root its life, a leaf some of its strength, fruit its offspring, a fruiting body hardly anything. Rates are general for each way of living, no measurement of any patch, and the spread between patches and between years stands beside them. The ceiling is the largest share that, taken every year, leaves the patch no smaller after ${KEEP_YEARS} years with a chance of ${percent(KEEP_CHANCE)} (\`patch.ts\`): growth in the long run is that of the matrix less half the variance between years (Tuljapurkar), and the chance follows from both spreads. It is taken of the fewest that there may be by the count; what was taken before and has not grown again is taken off it; of fewer than ten hardly anything is taken, and nothing that ends a plant. An invader may be taken whole. Where young, grown and bearing ones were counted apart, the projection begins with these: it is to have as many again of which something can be taken, and where it renews itself less than such a patch usually does, less is taken (population momentum, \`matrix.ts\`); more young than usual allow no more, since most of them die before.
 
 ## Fifty years
 

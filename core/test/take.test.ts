@@ -1,7 +1,7 @@
 /** How much to take: tables of cases worked by hand, and laws that hold for all of them. */
 import * as fc from 'fast-check';
 import {
-  chanceToKeep, costOf, estimateOf, FEW, fromGrams, gramsForHands, gramsNeeded, growth, LIVES, longRun, mannerFor, mannerOf, normalBelow, offspringOf, patchCeiling, project, seenAmount, shareOf, take, toGrams, usualWeights, weighed, yearOf,
+  chanceToKeep, costOf, COUNTED_BY_STAGE, estimateOf, FEW, fromGrams, gramsForHands, gramsNeeded, growth, LIVES, longRun, mannerFor, mannerOf, momentum, normalBelow, offspringOf, patchCeiling, project, seenAmount, shareOf, stagesOf, take, toGrams, usualWeights, weighed, yearOf,
   type AmountUnit, type Count, type LifeForm, type TakeQuestion,
 } from '../src/take';
 import { kept } from '../../bench/take';
@@ -42,17 +42,24 @@ describe('amounts', () => {
 
 describe('counts', () => {
   test('a few are exact, many give or take a tenth, an order of magnitude is an answer too', () => {
-    expect(estimateOf({ how: 'counted', number: 7 })).toEqual({ low: 7, mid: 7, high: 7 });
-    expect(estimateOf({ how: 'counted', number: 140 })).toEqual({ low: 126, mid: 140, high: 154 });
+    expect(estimateOf({ how: 'counted', number: 7 }, 'leaf')).toEqual({ low: 7, mid: 7, high: 7 });
+    expect(estimateOf({ how: 'counted', number: 140 }, 'leaf')).toEqual({ low: 126, mid: 140, high: 154 });
     // Between 10 and 99, on a scale of doublings: 10 * 9.9^0.1 and so on.
-    expect(estimateOf({ how: 'about', order: 'tens' })).toEqual({ low: 13, mid: 31, high: 79 });
+    expect(estimateOf({ how: 'about', order: 'tens' }, 'leaf')).toEqual({ low: 13, mid: 31, high: 79 });
   });
 
   test('squares, worked by hand: 4, 6 and 8 in three of 30 squares', () => {
     // Mean 6, so 180; variance 4; error 30 * sqrt(4 / 3 * 0.9) = 32.86; t with two degrees of freedom 1.886: give or take 62.
-    expect(estimateOf({ how: 'squares', counts: [4, 6, 8], squares: 30 })).toEqual({ low: 118, mid: 180, high: 242 });
+    expect(estimateOf({ how: 'squares', counts: [4, 6, 8], squares: 30 }, 'leaf')).toEqual({ low: 118, mid: 180, high: 242 });
     // All of it looked at: nothing is left to estimate.
-    expect(estimateOf({ how: 'squares', counts: [4, 6, 8], squares: 3 })).toEqual({ low: 18, mid: 18, high: 18 });
+    expect(estimateOf({ how: 'squares', counts: [4, 6, 8], squares: 3 }, 'leaf')).toEqual({ low: 18, mid: 18, high: 18 });
+  });
+
+  test('by stage: of leaves and roots the grown and the bearing count, of flowers and fruit only those that bear', () => {
+    const count = { how: 'stages', young: 40, grown: 11, bearing: 6 } as const;
+    expect([estimateOf(count, 'leaf').mid, estimateOf(count, 'root').mid, estimateOf(count, 'flower').mid, estimateOf(count, 'fruit').mid]).toEqual([17, 17, 6, 6]);
+    expect(estimateOf({ ...count, grown: 34 }, 'leaf')).toEqual({ low: 36, mid: 40, high: 44 });
+    expect([stagesOf(count), stagesOf({ how: 'counted', number: 6 })]).toEqual([[40, 11, 6], undefined]);
   });
 
   test('eight of ten intervals hold the truth', () => {
@@ -62,7 +69,7 @@ describe('counts', () => {
       const all = Array.from({ length: 60 }, () => Array.from({ length: 12 }, () => Number(random() < 0.4)).reduce((a, b) => a + b, 0));
       const truth = all.reduce((a, b) => a + b, 0);
       // Drawn without putting back, from a field that is in no order.
-      const { low, high } = estimateOf({ how: 'squares', counts: all.slice(0, 8), squares: 60 });
+      const { low, high } = estimateOf({ how: 'squares', counts: all.slice(0, 8), squares: 60 }, 'leaf');
       if (truth >= low && truth <= high) held += 1;
     }
     expect(held / 1500).toBeGreaterThan(0.76);
@@ -70,9 +77,9 @@ describe('counts', () => {
   });
 
   test.each([
-    ['number', { how: 'counted', number: -3 }], ['counts', { how: 'squares', counts: [3], squares: 10 }], ['counts', { how: 'squares', counts: [3, -1], squares: 10 }], ['squares', { how: 'squares', counts: [3, 4, 5], squares: 2 }],
+    ['number', { how: 'counted', number: -3 }], ['counts', { how: 'squares', counts: [3], squares: 10 }], ['counts', { how: 'squares', counts: [3, -1], squares: 10 }], ['squares', { how: 'squares', counts: [3, 4, 5], squares: 2 }], ['grown', { how: 'stages', young: 3, grown: -1, bearing: 2 }],
   ] as [string, Count][])('wrong %s is refused by its name', (field, count) => {
-    expect(() => estimateOf(count)).toThrow(new RegExp(`^${field}:`));
+    expect(() => estimateOf(count, 'leaf')).toThrow(new RegExp(`^${field}:`));
   });
 });
 
@@ -123,9 +130,9 @@ describe('the share of a patch', () => {
       for (const part of PARTS) {
         const at = [0, 0.1, 0.25, 0.5, 0.9, 1].map((share) => longRun(form, part, share));
         expect([...at].sort((a, b) => b - a)).toEqual(at);
-        expect(shareOf(form, part, 0.99)).toBeLessThanOrEqual(shareOf(form, part, 0.9));
-        expect(shareOf(form, part, 0.9)).toBeLessThanOrEqual(shareOf(form, part, 0.6));
-        const share = shareOf(form, part, 0.9);
+        expect(shareOf(form, part, { chance: 0.99 })).toBeLessThanOrEqual(shareOf(form, part, { chance: 0.9 }));
+        expect(shareOf(form, part, { chance: 0.9 })).toBeLessThanOrEqual(shareOf(form, part, { chance: 0.6 }));
+        const share = shareOf(form, part, { chance: 0.9 });
         expect(chanceToKeep(form, part, share)).toBeGreaterThan(0.899);
         if (share < 1) expect(chanceToKeep(form, part, share + 0.01)).toBeLessThan(0.9);
       }
@@ -140,6 +147,40 @@ describe('the share of a patch', () => {
     // A root that lives for decades bears hardly anything; runners bear that all of their berries go.
     expect(shareOf('perennial', 'root')).toBeLessThan(0.05);
     expect(shareOf('clonal', 'fruit')).toBe(1);
+  });
+
+  test('momentum, by hand and by letting it grow', () => {
+    // Two stages: the left eigenvector of [[0, 2], [0.5, 0.8]] at rate r is (0.5, r); the right one (2, r), of which the parts are taken.
+    const matrix = [[0, 2], [0.5, 0.8]];
+    const r = (0.8 + Math.sqrt(4.64)) / 2;
+    const worth = 0.5 * 2 + r * r;
+    const both = () => true;
+    expect(momentum(matrix, [7, 0], both)).toBeCloseTo((0.5 * 7 / worth) * ((2 + r) / 7), 6);
+    expect(momentum(matrix, [0, 3], (stage) => stage === 1)).toBeCloseTo((r * 3 / worth) * (r / 3), 6);
+    let patch: readonly number[] = [90, 10];
+    for (let year = 0; year < 80; year += 1) patch = project(matrix, patch);
+    expect(patch.reduce((a, b) => a + b, 0) / (100 * r ** 80)).toBeCloseTo(momentum(matrix, [90, 10], both), 4);
+    expect((patch[1] ?? 0) / (10 * r ** 80)).toBeCloseTo(momentum(matrix, [90, 10], (stage) => stage === 1), 4);
+    expect(() => momentum(matrix, [4, 0], (stage) => stage === 1)).toThrow(/^patch:/);
+  });
+
+  test('counted by stage: where fewer young than usual follow less is taken, where more do no more', () => {
+    for (const form of COUNTED_BY_STAGE) {
+      for (const part of PARTS) {
+        const share = shareOf(form, part);
+        expect(shareOf(form, part, { stages: [950, 40, 10] })).toBeLessThanOrEqual(share + 1e-9);
+        expect(shareOf(form, part, { stages: [0, 5, 95] })).toBeLessThanOrEqual(share + 1e-9);
+        // What stands as it usually does bears what is usual.
+        const usual = growth(yearOf(LIVES[form], offspringOf(LIVES[form]), part, costOf(part, form), share)).stages;
+        expect(shareOf(form, part, { stages: usual.map((one) => one * 1000) })).toBeGreaterThan(share - 0.03);
+      }
+    }
+    // Grown ones that bear nothing yet; and bearing ones that nothing follows.
+    expect(shareOf('perennial', 'leaf', { stages: [0, 90, 0] })).toBeLessThan(shareOf('perennial', 'leaf') - 0.02);
+    expect(shareOf('shrub', 'fruit', { stages: [0, 0, 90] })).toBeLessThan(shareOf('shrub', 'fruit') - 0.02);
+    // Seed in the ground and threads are not counted by anybody; and where nothing can be taken of any, nothing is known of their order.
+    expect(shareOf('mycelium', 'cap', { stages: [0, 1, 95] })).toBe(shareOf('mycelium', 'cap'));
+    expect(shareOf('shrub', 'fruit', { stages: [50, 10, 0] })).toBe(shareOf('shrub', 'fruit'));
   });
 
   test('what nobody wrote a cost for counts as the whole plant', () => {
@@ -170,6 +211,13 @@ describe('the patch ceiling', () => {
     const fruit = (daysAgo: number) => patchCeiling({ lifeForm: 'shrub', part: 'fruit', count, taken: [{ daysAgo, share: 0.2 }] }).share!;
     expect(fruit(10)).toBeLessThan(fruit(300));
     expect(fruit(400)).toBe(shareOf('shrub', 'fruit'));
+  });
+
+  test('says why where it renews itself less than usual', () => {
+    const old = ask({ stages: [0, 120, 0] });
+    expect(old.share).toBeLessThan(share);
+    expect(old.reasons).toEqual([expect.objectContaining({ code: 'share' }), { code: 'renews-less', usual: share }]);
+    expect(ask({ stages: [900, 120, 120] })).toMatchObject({ share, reasons: [{ code: 'share' }] });
   });
 
   test('of few: none that ends the plant, hardly any of the rest', () => {
@@ -289,4 +337,8 @@ test('patches of which the ceiling is taken for fifty years that differ stay as 
     expect(still).toBeLessThan(0.94);
   }
   expect(kept('perennial', 'root', 1 / 3, 300, 5)).toBeLessThan(0.01);
+  // Counted by stage: of grown plants that bear nothing yet, the share of a patch as it usually stands would be too much.
+  const stages = [0, 100, 0];
+  expect(kept('perennial', 'leaf', shareOf('perennial', 'leaf', { stages }), 1500, 5, stages)).toBeGreaterThan(0.87);
+  expect(kept('perennial', 'leaf', shareOf('perennial', 'leaf'), 1500, 5, stages)).toBeLessThan(0.86);
 });

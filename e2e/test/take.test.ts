@@ -58,6 +58,18 @@ test('the four ceilings, told one by one and without a connection, decide how mu
   await page.getByText('a whole number, no fewer than were looked at').waitFor();
   await tell(page, 'How many such squares the patch is', '30');
   await page.getByText('About 180: in eight of ten cases from 118 to 242.').waitFor();
+
+  // Counted by stage: of berries those that bear count; and what nothing follows bears less.
+  await page.getByRole('radio', { name: 'By stage' }).click();
+  await tell(page, 'Bearing', '-3');
+  await page.getByText('a whole number from 0').waitFor();
+  await tell(page, 'Bearing', '300');
+  await page.getByText('About 300: in eight of ten cases from 270 to 330.').waitFor();
+  await page.getByText(/^By how many are young, grown and bearing, it renews itself less/).waitFor();
+  await tell(page, 'Young', '9000');
+  await tell(page, 'Grown', '900');
+  await page.getByText(/^By how many are young, grown and bearing, it renews itself less/).waitFor({ state: 'detached' });
+  await page.getByText('About 300: in eight of ten cases from 270 to 330.').waitFor();
   await page.getByText('It spreads where it does not belong', { exact: true }).click();
   await page.getByText(/all of it may go, and nothing of it is scattered/).waitFor();
   await page.getByText('Scatter nothing: it spreads by itself.').waitFor();
@@ -75,13 +87,13 @@ test('the four ceilings, told one by one and without a connection, decide how mu
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await quiet(page);
   await page.reload();
-  await page.getByText('About 180: in eight of ten cases from 118 to 242.').waitFor();
+  await page.getByText('About 300: in eight of ten cases from 270 to 330.').waitFor();
   await page.getByRole('list', { name: 'By which hand' }).getByText('A word of thanks').waitFor();
   await page.getByRole('checkbox', { name: 'One whole specimen is kept aside', checked: true }).waitFor();
   // The server has it: another device of the same person shows it.
   const other = await rig.open(PHONE);
   await other.page.goto(page.url());
-  await other.page.getByText('About 180: in eight of ten cases from 118 to 242.').waitFor();
+  await other.page.getByText('About 300: in eight of ten cases from 270 to 330.').waitFor();
   await other.context.close();
   expect(errors).toEqual([]);
   await context.close();

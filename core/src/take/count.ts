@@ -14,6 +14,8 @@ export const Count = z.discriminatedUnion('how', [
   z.strictObject({ how: z.literal('counted'), number }),
   /** Numbers in squares or strips of the same size, laid out before looking, and how large the patch is in such squares. */
   z.strictObject({ how: z.literal('squares'), counts: z.array(number).min(2, 'two squares or more').max(200), squares: number }),
+  /** Counted by stage, each plant once. */
+  z.strictObject({ how: z.literal('stages'), young: number, grown: number, bearing: number }),
   z.strictObject({ how: z.literal('about'), order: z.enum(['few', 'tens', 'hundreds', 'thousands']) }),
 ]);
 export type Count = z.infer<typeof Count>;
@@ -27,18 +29,26 @@ const COUNT_ERROR = 0.1;
 const T = [3.078, 1.886, 1.638, 1.533, 1.476, 1.44, 1.415, 1.397, 1.383, 1.372, 1.363, 1.356, 1.35, 1.345, 1.341, 1.337, 1.333, 1.33, 1.328, 1.325];
 const T_LIMIT = 1.282;
 
+/** From which stage on there is something of a plant to take: leaves, shoots and roots of the grown, flowers and fruit of those that bear. */
+export const isTaken = (part: string, stage: number, stages: number): boolean => stage === stages - 1 || (stage > 0 && ['root', 'bulb', 'leaf', 'shoot'].includes(part));
+
+/** How many of each stage, where they were counted so. */
+export const stagesOf = (count: Count): readonly number[] | undefined => (count.how === 'stages' ? [count.young, count.grown, count.bearing] : undefined);
+
 /**
+ * How many there are of which this part can be taken.
+ *
  * @throws RangeError naming what is wrong: a number below nothing, fewer than two squares, or more squares looked at than there are
  *
  * Source of the interval from squares: simple random sampling without replacement (Cochran, "Sampling Techniques", chapter 2).
  */
-export function estimateOf(count: Count): Estimate {
+export function estimateOf(count: Count, part: string): Estimate {
   switch (count.how) {
-    case 'counted': {
-      const { number } = count;
-      if (!(number >= 0)) throw new RangeError('number: nothing or more');
-      const off = number < 20 ? 0 : Math.round(number * COUNT_ERROR);
-      return { low: number - off, mid: number, high: number + off };
+    case 'counted': return quickly(count.number, 'number');
+    case 'stages': {
+      const stages = [['young', count.young], ['grown', count.grown], ['bearing', count.bearing]] as const;
+      for (const [field, number] of stages) quickly(number, field);
+      return quickly(stages.reduce((sum, [, number], at) => sum + (isTaken(part, at, stages.length) ? number : 0), 0), 'number');
     }
     case 'squares': return fromSquares(count.counts, count.squares);
     case 'about': {
@@ -48,6 +58,12 @@ export function estimateOf(count: Count): Estimate {
       return { low: at(0.1), mid: at(0.5), high: at(0.9) };
     }
   }
+}
+
+function quickly(number: number, field: string): Estimate {
+  if (!(number >= 0)) throw new RangeError(`${field}: nothing or more`);
+  const off = number < 20 ? 0 : Math.round(number * COUNT_ERROR);
+  return { low: number - off, mid: number, high: number + off };
 }
 
 function fromSquares(counts: readonly number[], squares: number): Estimate {

@@ -1,4 +1,5 @@
 import type { Regrowth } from '../guide/schema';
+import { isTaken } from './count';
 import { growth, type Matrix } from './matrix';
 
 /**
@@ -73,8 +74,8 @@ export function costOf(part: string, life: LifeForm): Cost {
   return life === 'clonal' && seeded ? { ...cost, offspring: cost.offspring * (1 - BY_RUNNERS) } : cost;
 }
 
-/** From which stage on there is something of it to take: roots of the grown, flowers and fruit of those that bear. */
-const isTaken = (part: string, stage: number, stages: number) => stage === stages - 1 || (stage > 0 && ['root', 'bulb', 'leaf', 'shoot'].includes(part));
+/** Ways of living of which young, grown and bearing ones can be told apart where they stand: not of seed in the ground, nor of threads. */
+export const COUNTED_BY_STAGE: readonly LifeForm[] = ['biennial', 'perennial', 'clonal', 'shrub', 'tree'];
 
 /** The year of a patch of which a share of all that could be taken of a part is taken. */
 export function yearOf(life: Life, offspring: number, part: string, cost: Cost, share: number): Matrix {

@@ -30,3 +30,20 @@ export function growth(matrix: Matrix): { readonly rate: number; readonly stages
   }
   return { rate: Math.max(0, rate), stages };
 }
+
+const turned = (matrix: Matrix): Matrix => matrix.map((_, from) => matrix.map((row) => row[from] ?? 0));
+
+/**
+ * How many times more of some stages there come to be, for as many of them now, than in a patch whose stages stand as they come to stand: below 1 where hardly
+ * any follow those that are old (population momentum; Caswell, chapter 4, by the left eigenvector).
+ *
+ * @param counts whether a stage is one of those
+ * @throws RangeError where there is none of them
+ */
+export function momentum(matrix: Matrix, patch: readonly number[], counts: (stage: number) => boolean): number {
+  const [value, settled] = [growth(turned(matrix)).stages, growth(matrix).stages];
+  const some = (stages: readonly number[]) => stages.reduce((sum, one, at) => sum + (counts(at) ? one : 0), 0);
+  const worth = (stages: readonly number[]) => stages.reduce((sum, one, at) => sum + one * (value[at] ?? 0), 0);
+  if (!(some(patch) > 0)) throw new RangeError('patch: one or more of the stages that count');
+  return (worth(patch) / worth(settled)) * (some(settled) / some(patch));
+}

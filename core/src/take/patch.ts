@@ -1,6 +1,6 @@
-import type { Estimate } from './count';
-import { costOf, LIVES, offspringOf, yearOf, type LifeForm } from './life';
-import { growth } from './matrix';
+import { isTaken, type Estimate } from './count';
+import { costOf, COUNTED_BY_STAGE, LIVES, offspringOf, yearOf, type LifeForm } from './life';
+import { growth, momentum } from './matrix';
 
 /** How much of a patch may be taken so that it stays. */
 
@@ -13,35 +13,52 @@ export const FEW = 10;
 /** Of fewer than `FEW`, of a part that does not end the plant. */
 const SHARE_OF_FEW = 0.1;
 
+const yearWith = (lifeForm: LifeForm, part: string, share: number) => yearOf(LIVES[lifeForm], offspringOf(LIVES[lifeForm]), part, costOf(part, lifeForm), share);
+
 /**
  * By what a patch grows in the long run, in logarithms, where every year a share of what there is of a part is taken. Years that differ cost half their variance
  * (Tuljapurkar's approximation for small noise).
  */
 export function longRun(lifeForm: LifeForm, part: string, share: number): number {
-  const life = LIVES[lifeForm];
-  return Math.log(growth(yearOf(life, offspringOf(life), part, costOf(part, lifeForm), share)).rate) - life.betweenYears ** 2 / 2;
+  return Math.log(growth(yearWith(lifeForm, part, share)).rate) - LIVES[lifeForm].betweenYears ** 2 / 2;
+}
+
+/** What is asked of a share. */
+export interface Keeping {
+  readonly years?: number | undefined;
+  readonly chance?: number | undefined;
+  /** Young, grown and bearing, where they were counted: a patch is to have as many again of which something can be taken, and old ones have to be followed by young. */
+  readonly stages?: readonly number[] | undefined;
 }
 
 /** How likely a patch is no smaller after the years: its own rates differ from the usual, and its years from one another. */
-export function chanceToKeep(lifeForm: LifeForm, part: string, share: number, years = KEEP_YEARS): number {
+export function chanceToKeep(lifeForm: LifeForm, part: string, share: number, { years = KEEP_YEARS, stages }: Keeping = {}): number {
   const { betweenPatches, betweenYears } = LIVES[lifeForm];
   const deviation = Math.hypot(betweenPatches, betweenYears / Math.sqrt(years));
-  return normalBelow(longRun(lifeForm, part, share) / deviation);
+  return normalBelow((longRun(lifeForm, part, share) + headStart(lifeForm, part, share, stages) / years) / deviation);
+}
+
+/** What it loses, in logarithms, where fewer follow than usual. More young than usual allow no more: most of them die before anything can be taken of them. */
+function headStart(lifeForm: LifeForm, part: string, share: number, stages: readonly number[] | undefined): number {
+  const counts = (stage: number) => isTaken(part, stage, stages?.length ?? 0);
+  if (!stages || !COUNTED_BY_STAGE.includes(lifeForm) || !stages.some((one, stage) => one > 0 && counts(stage))) return 0;
+  return Math.min(0, Math.log(momentum(yearWith(lifeForm, part, share), stages, counts)));
 }
 
 /** The largest share of what there is of a part that can be taken every year, with the patch no smaller after the years with this chance; nothing where it would not hold its own with nothing taken either. */
-export function shareOf(lifeForm: LifeForm, part: string, chance = KEEP_CHANCE): number {
+export function shareOf(lifeForm: LifeForm, part: string, { chance = KEEP_CHANCE, stages, years }: Keeping = {}): number {
   if (!(chance > 0 && chance < 1)) throw new RangeError('chance: between 0 and 1');
-  const key = `${lifeForm} ${part} ${chance}`;
+  const key = [lifeForm, part, chance, years, ...(stages ?? [])].join(' ');
   const have = shares.get(key);
   if (have !== undefined) return have;
+  const keeps = (share: number) => chanceToKeep(lifeForm, part, share, { years, stages }) >= chance;
   let [low, high] = [0, 1];
-  if (chanceToKeep(lifeForm, part, 1) >= chance) low = 1;
-  else if (chanceToKeep(lifeForm, part, 0) < chance) high = 0;
+  if (keeps(1)) low = 1;
+  else if (!keeps(0)) high = 0;
   else {
     for (let step = 0; step < 40; step += 1) {
       const middle = (low + high) / 2;
-      if (chanceToKeep(lifeForm, part, middle) >= chance) low = middle;
+      if (keeps(middle)) low = middle;
       else high = middle;
     }
   }
@@ -69,6 +86,8 @@ export type PatchReason =
   | { readonly code: 'few'; readonly number: number }
   | { readonly code: 'share'; readonly share: number; readonly chance: number; readonly years: number }
   | { readonly code: 'taken-before'; readonly share: number }
+  /** By its young, grown and bearing ones it renews itself less than such a patch usually does: less is taken. */
+  | { readonly code: 'renews-less'; readonly usual: number }
   /** It would hardly hold its own even with nothing taken. */
   | { readonly code: 'shrinking' }
   | { readonly code: 'life-unknown' };
@@ -86,17 +105,20 @@ export interface PatchQuestion {
   readonly part: string;
   /** How many there are of which the part can be taken; left out where nobody counted. */
   readonly count?: Estimate | undefined;
+  /** Young, grown and bearing, where they were counted by stage. */
+  readonly stages?: readonly number[] | undefined;
   readonly invader?: boolean | undefined;
   readonly taken?: readonly Taken[] | undefined;
   readonly chance?: number | undefined;
 }
 
-export function patchCeiling({ lifeForm, part, count, invader = false, taken = [], chance = KEEP_CHANCE }: PatchQuestion): PatchCeiling {
+export function patchCeiling({ lifeForm, part, count, stages, invader = false, taken = [], chance = KEEP_CHANCE }: PatchQuestion): PatchCeiling {
   const pieces = (share: number) => (count === undefined ? undefined : Math.floor(count.low * share + 1e-9));
   if (invader) return { share: 1, pieces: count?.low, reasons: [{ code: 'invader' }] };
   if (lifeForm === undefined) return { share: undefined, pieces: undefined, reasons: [{ code: 'life-unknown' }] };
-  const most = shareOf(lifeForm, part, chance);
-  const reasons: PatchReason[] = most === 0 ? [{ code: 'shrinking' }] : [{ code: 'share', share: most, chance, years: KEEP_YEARS }];
+  const [most, usual] = [shareOf(lifeForm, part, { chance, stages }), shareOf(lifeForm, part, { chance })];
+  const reasons: PatchReason[] = usual === 0 ? [{ code: 'shrinking' }] : [{ code: 'share', share: most, chance, years: KEEP_YEARS }];
+  if (most < usual - 0.005) reasons.push({ code: 'renews-less', usual });
   const before = taken.reduce((sum, one) => sum + one.share * stillMissing(lifeForm, part, one.daysAgo), 0);
   if (before > 0) reasons.push({ code: 'taken-before', share: Math.min(1, before) });
   let share = Math.max(0, most - before);

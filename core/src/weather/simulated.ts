@@ -19,16 +19,9 @@ export interface Climate {
 /** A limestone valley at 640 m in the middle of Europe. */
 export const VALLEY: Climate = { elevation: 640, mean: 7.6, swing: 9.6, yearly: 0.7, shift: 6 };
 
-/** Numbers from 0 to 1 out of a seed (mulberry32, public domain). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
+import { seeded } from '../seeded';
+
+export { seeded };
 /** Normally distributed numbers, mean 0 and deviation 1 (Box and Muller 1958). */
 export function normal(random: () => number): () => number {
   return () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

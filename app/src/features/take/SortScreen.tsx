@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { countOf, type CompiledTaxon, type FindRecord, type HarmGrade, type TaxonId } from '@pause/core';
-import { basketState, UNCHECKED_STRAYS, USUAL_STRAYS, type BasketState, type Sorting } from '@pause/core/sort';
+import { basketState, detectionWith, UNCHECKED_STRAYS, USUAL_STRAYS, type BasketState, type Sorting } from '@pause/core/sort';
 import { guide } from '../../evaluate/guide';
 import { startFind } from '../../store/actions';
 import { useAct } from '../../store/store';
@@ -10,6 +10,7 @@ import { useCase } from '../../store/useCase';
 import { CommonName, commonName, GRADE, numberWord, upper } from '../../words/names';
 import { Body, Button, Chip, ChipRow, colour, corner, Field, Heading, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide } from '../../ui';
 import { PieceLines, usePieceCheck } from '../pieces/PieceLines';
+import { useOwnRates } from '../practice/ownRates';
 import { Collected } from './Collected';
 import { inTheSameBag, useHarvests, type Harvest } from './harvests';
 import { useOwnHarvest, type TellHarvest } from './useOwnHarvest';
@@ -27,9 +28,9 @@ function worstOf({ taxon }: CompiledTaxon): HarmGrade {
   return taxon.lookalikes.reduce<HarmGrade>((worst, id) => { const grade = guide.taxon(id)?.grade ?? 'none'; return GRADES.indexOf(grade) > GRADES.indexOf(worst) ? grade : worst; }, 'none');
 }
 
-/** What was told, as the core is asked. What was gone through piece by piece where it grew is less likely to hold strays. */
-export function sortingOf({ pieces, found }: Told, checkedOutside: number): Sorting {
-  return { pieces, found, strays: checkedOutside >= pieces / 2 ? USUAL_STRAYS : UNCHECKED_STRAYS };
+/** What was told, as the core is asked. What was gone through piece by piece where it grew is less likely to hold strays; whoever misreads more than is usual finds fewer. */
+export function sortingOf({ pieces, found }: Told, checkedOutside: number, slip?: number): Sorting {
+  return { pieces, found, strays: checkedOutside >= pieces / 2 ? USUAL_STRAYS : UNCHECKED_STRAYS, ...(slip === undefined ? {} : { detection: detectionWith(slip) }) };
 }
 
 function Sort({ record, taxon, part }: { readonly record: FindRecord; readonly taxon: CompiledTaxon; readonly part: string }) {
@@ -38,9 +39,12 @@ function Sort({ record, taxon, part }: { readonly record: FindRecord; readonly t
   const check = usePieceCheck(find);
   const router = useRouter();
   const { id, told: { sorting }, tell, settled } = useOwnHarvest(record, taxon.id, part);
+  const rates = useOwnRates();
+  // Only what this person was seen to read says how they do.
+  const slip = check?.feasible && check.checks.some(({ character }) => rates?.has(character)) ? check.slips.at(-1)?.share : undefined;
   const beside = inTheSameBag(useHarvests(), id);
   const change: Change = (make) => tell(({ sorting: now }) => (now ? { sorting: make(now) } : {}));
-  const state = sorting && basketState(sortingOf(sorting, countOf(record).passed), worstOf(taxon), sorting.grades);
+  const state = sorting && basketState(sortingOf(sorting, countOf(record).passed, slip), worstOf(taxon), sorting.grades);
   const left = (
     <View style={[styles.column, wide && styles.grow]}>
       {sorting && state ? <Standing sorting={sorting} state={state} worst={worstOf(taxon)} /> : <Body>Tip everything out on something pale, in good light. Nobody has gone through it yet.</Body>}

@@ -5,7 +5,7 @@ import type { CompiledTaxon, FieldsOf, FindRecord, TaxonId } from '@pause/core';
 import { isoOf } from '@pause/core/day';
 import { pickingAt } from '@pause/core/plans';
 import { learnedYield, usualYield } from '@pause/core/prepare';
-import { estimateOf, mannerFor, SCHOOL_SHARES, take, usualWeights, weighed, type Take, type TakeQuestion, type Weights } from '@pause/core/take';
+import { estimateOf, mannerFor, SCHOOL_SHARES, stagesOf, take, usualWeights, weighed, type Take, type TakeQuestion, type Weights } from '@pause/core/take';
 import { useApp } from '../../store/store';
 import { CommonName, upper } from '../../words/names';
 import { memberName } from '../../words/people';
@@ -50,12 +50,12 @@ function Taking({ record, taxon, wanted }: { readonly record: FindRecord; readon
   const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
   const left = (
     <View style={[styles.column, wide && styles.grow]}>
-      <Answer take={answer} weights={weights} pieces={told.count && estimateOf(told.count).mid} />
+      <Answer take={answer} weights={weights} pieces={told.count && estimateOf(told.count, of.part).mid} />
       {last ? <Small>Taken here last {last.daysAgo === 0 ? 'today' : last.daysAgo === 1 ? 'yesterday' : `${last.daysAgo} days ago`}, by {last.person === me ? 'you' : group ? memberName(group, last.person) : 'somebody'}{last.share === undefined ? '' : `: ${Math.round(last.share * 100)} % of it`}.</Small> : null}
       {manner ? <Manner manner={manner} regrowth={taxon.taxon.regrowth?.text} /> : null}
     </View>
   );
-  const right = <View style={[styles.column, wide && styles.grow]}><Told told={told} part={part?.name ?? ''} eaters={Math.max(1, eaters)} weights={weights} yields={yields} tell={tell} />
+  const right = <View style={[styles.column, wide && styles.grow]}><Told told={told} part={part ? { id: part.part, name: part.name } : { id: wanted, name: '' }} lifeForm={taxon.taxon.regrowth?.lifeForm} eaters={Math.max(1, eaters)} weights={weights} yields={yields} tell={tell} />
       <Button label="Look again at home" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/find/[id]/sort', params: { id: record.id } })} /></View>;
   return (
     <Screen>
@@ -87,7 +87,7 @@ function questionOf({ record, taxon, part, place, told, weights, inStore, today,
   const picking = place && pickingAt(place, taxon.id, part, today);
   return {
     ...(told.need ? { need: { ...told.need, inStore } } : {}),
-    patch: { lifeForm: taxon.taxon.regrowth?.lifeForm, part, ...(told.count ? { count: estimateOf(told.count) } : {}), invader: told.invader === true, taken: before },
+    patch: { lifeForm: taxon.taxon.regrowth?.lifeForm, part, ...(told.count ? { count: estimateOf(told.count, part), stages: stagesOf(told.count) } : {}), invader: told.invader === true, taken: before },
     permission: picking && picking.permission !== 'unknown' ? picking.permission : record.context.permission ?? 'unknown', ...(picking?.perDay ? { perDay: picking.perDay } : {}),
     persons: told.persons ?? 1, takenToday: earlier, ...(told.hands ? { hands: told.hands } : {}), weights,
   };

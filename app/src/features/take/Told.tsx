@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { FieldsOf } from '@pause/core';
-import { estimateOf, type AmountUnit, type Count, type Weights } from '@pause/core/take';
+import { COUNTED_BY_STAGE, estimateOf, type AmountUnit, type Count, type LifeForm, type Weights } from '@pause/core/take';
 import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
 import { NumberField } from '../pantry/NumberField';
 import type { Harvest } from './harvests';
@@ -11,10 +11,16 @@ import type { TellHarvest } from './useOwnHarvest';
 
 type Fields = FieldsOf<'harvest'>;
 
+interface Part {
+  readonly id: string;
+  readonly name: string;
+}
+
 interface ToldProps {
   readonly told: Harvest;
   /** What is taken of it, as it is called. */
-  readonly part: string;
+  readonly part: Part;
+  readonly lifeForm: LifeForm | undefined;
   /** Who eats along, as far as anybody was put down. */
   readonly eaters: number;
   readonly weights: Weights;
@@ -22,11 +28,11 @@ interface ToldProps {
   readonly tell: TellHarvest;
 }
 
-export function Told({ told, part, eaters, weights, yields, tell }: ToldProps) {
+export function Told({ told, part, lifeForm, eaters, weights, yields, tell }: ToldProps) {
   return (
     <>
       <NeedTold need={told.need} eaters={eaters} yields={yields} tell={tell} />
-      <PatchTold part={part} count={told.count} invader={told.invader === true} tell={tell} />
+      <PatchTold part={part} lifeForm={lifeForm} count={told.count} invader={told.invader === true} tell={tell} />
       <HandsTold hands={told.hands} persons={told.persons} tell={tell} />
       <WeighTold weights={weights} tell={tell} />
       <TakenTold told={told} tell={tell} />
@@ -64,7 +70,8 @@ function NeedTold({ need, eaters, yields, tell }: { readonly yields: readonly Yi
   );
 }
 
-const HOW = { counted: 'Counted', squares: 'In squares', about: 'About' } as const;
+const HOW = { counted: 'Counted', stages: 'By stage', squares: 'In squares', about: 'About' } as const;
+const STAGES = [['young', 'Young'], ['grown', 'Grown'], ['bearing', 'Bearing']] as const;
 const ORDER = { few: 'A few', tens: 'Tens', hundreds: 'Hundreds', thousands: 'Thousands' } as const;
 
 /** Numbers of squares as they are typed: 4, 6, 0, 8. */
@@ -73,19 +80,34 @@ export function countsOf(text: string): number[] | undefined {
   return all.length >= 2 && all.length <= 200 && all.every((one) => Number.isInteger(one) && one >= 0 && one <= 1e6) ? all : undefined;
 }
 
-function PatchTold({ part, count, invader, tell }: { readonly part: string; readonly count: Count | undefined; readonly invader: boolean; readonly tell: TellHarvest }) {
+function PatchTold({ part, lifeForm, count, invader, tell }: { readonly part: Part; readonly lifeForm: LifeForm | undefined; readonly count: Count | undefined; readonly invader: boolean; readonly tell: TellHarvest }) {
   const [how, setHow] = useState<Count['how']>(count?.how ?? 'counted');
-  const estimate = count && estimateOf(count);
+  const estimate = count && estimateOf(count, part.id);
+  const ways = (Object.keys(HOW) as Count['how'][]).filter((one) => one !== 'stages' || (lifeForm !== undefined && COUNTED_BY_STAGE.includes(lifeForm)));
   return (
     <View style={styles.block}>
       <Heading>What stands there</Heading>
-      <ChipRow label="How you know">{(Object.keys(HOW) as Count['how'][]).map((one) => <Chip key={one} label={HOW[one]} chosen={how === one} onPress={() => setHow(one)} />)}</ChipRow>
-      {how === 'counted' ? <NumberField label={`How many, counted one by one: ${part}`} value={count?.how === 'counted' ? count.number : undefined} whole check={(one) => one >= 0} right="a whole number from 0" onTell={(number) => tell(() => ({ count: number === undefined ? null : { how: 'counted', number } }))} /> : null}
+      <ChipRow label="How you know">{ways.map((one) => <Chip key={one} label={HOW[one]} chosen={how === one} onPress={() => setHow(one)} />)}</ChipRow>
+      {how === 'counted' ? <NumberField label={`How many, counted one by one: ${part.name}`} value={count?.how === 'counted' ? count.number : undefined} whole check={(one) => one >= 0} right="a whole number from 0" onTell={(number) => tell(() => ({ count: number === undefined ? null : { how: 'counted', number } }))} /> : null}
+      {how === 'stages' ? <Stages count={count?.how === 'stages' ? count : undefined} tell={tell} /> : null}
       {how === 'squares' ? <Squares count={count?.how === 'squares' ? count : undefined} tell={tell} /> : null}
       {how === 'about' ? <ChipRow label="About how many">{(Object.keys(ORDER) as (keyof typeof ORDER)[]).map((order) => <Chip key={order} label={ORDER[order]} chosen={count?.how === 'about' && count.order === order} onPress={() => tell(() => ({ count: { how: 'about', order } }))} />)}</ChipRow> : null}
       {estimate && estimate.low !== estimate.high ? <Body>About {estimate.mid.toLocaleString()}: in eight of ten cases from {estimate.low.toLocaleString()} to {estimate.high.toLocaleString()}.</Body> : null}
       <ChipRow label="Where it belongs"><Chip kind="checkbox" label="It spreads where it does not belong" chosen={invader} onPress={() => tell(({ invader: now }) => ({ invader: now !== true }))} /></ChipRow>
     </View>
+  );
+}
+
+/** Each plant once, by how far it is. Whoever counts one of the three counts the others as none until they are told. */
+function Stages({ count, tell }: { readonly count: Extract<Count, { how: 'stages' }> | undefined; readonly tell: TellHarvest }) {
+  const put = (stage: (typeof STAGES)[number][0], number: number | undefined) => tell(({ count: now }) => ({ count: { ...(now?.how === 'stages' ? now : { how: 'stages' as const, young: 0, grown: 0, bearing: 0 }), [stage]: number ?? 0 } }));
+  return (
+    <>
+      <View style={styles.row}>
+        {STAGES.map(([stage, label]) => <View key={stage} style={styles.grow}><NumberField label={label} value={count?.[stage]} whole check={(one) => one >= 0} right="a whole number from 0" onTell={(number) => put(stage, number)} /></View>)}
+      </View>
+      <Small soft>Each plant once, by how far it is; bearing is what has flowers or fruit. Young ones are overlooked most: look low.</Small>
+    </>
   );
 }
 

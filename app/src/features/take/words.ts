@@ -38,6 +38,7 @@ export function patchWords(reason: PatchReason): string {
     case 'few': return `Only ${reason.number} stand there: of so few hardly any is taken, and nothing that ends a plant.`;
     case 'share': return reason.share >= 1 ? 'It lives on by its runners: what is taken costs it hardly anything.' : `Taken every year, up to ${percent(reason.share)} of it leaves a patch that is no smaller in ${reason.years} years, in ${numberWord(Math.round(reason.chance * 10))} of ten patches.`;
     case 'taken-before': return `${percent(reason.share)} of it was taken before and has not grown again yet.`;
+    case 'renews-less': return `By how many are young, grown and bearing, it renews itself less than such a patch usually does: else it would be ${percent(reason.usual)}.`;
     case 'shrinking': return 'Such a patch hardly holds its own even with nothing taken.';
     case 'life-unknown': return 'The guide does not say how it lives on, so nobody knows what it bears.';
   }
