@@ -3,8 +3,10 @@ import { randomUUID } from 'node:crypto';
 import { compileGuide, decide, parseGuide } from '@pause/core';
 import { stampOf } from '@pause/core/notebook';
 import { shippedGuide } from '@pause/guide';
+import { sql } from 'kysely';
 import { followChecks, guide } from '../../core/test/finds';
-import { recallsFor, recheckAll } from '../src/recall';
+import { keepGuide } from '../src/notebook';
+import { recallsFor, recheckAll, recheckTold } from '../src/recall';
 import { startServer, type RunningServer } from '../src/start';
 import { actorOf } from '../src/access';
 import { freshDatabase } from './database';
@@ -32,7 +34,7 @@ const field = (who: Someone, id: string, of: string, name: string, value: unknow
 const batch = (from: readonly string[], of = 'batch') => ({ name: 'Dried', from: from.map((id) => ({ of, id })), contents: [{ taxon: 'cantharellus-cibarius', part: 'fruiting-body' }], method: 'dry', on: '2026-09-14' });
 
 /** A find of this person, followed to *collect* and collected. */
-async function collect(who: Someone, target: string): Promise<{ find: string; readings: string[] }> {
+async function collect(who: Someone, target: string, more: Json = {}): Promise<{ find: string; readings: string[] }> {
   const find = randomUUID();
   const followed = followChecks(target);
   const piece = randomUUID();
@@ -42,7 +44,7 @@ async function collect(who: Someone, target: string): Promise<{ find: string; re
   const made = (kind: string, body: Json) => ({ find, kind, body });
   const verdictId = randomUUID();
   const results = await tell(
-    who, made('finds', { id: find, startedAt: at(0), kingdom: followed.kingdom, person: who.id }), made('pieces', { id: piece, at: at(0), purpose: 'decide' }), made('targets', { id: randomUUID(), at: at(1), taxon: followed.target }),
+    who, made('finds', { id: find, startedAt: at(0), kingdom: followed.kingdom, person: who.id, ...more }), made('pieces', { id: piece, at: at(0), purpose: 'decide' }), made('targets', { id: randomUUID(), at: at(1), taxon: followed.target }),
     made('contexts', { id: randomUUID(), at: at(2), context: followed.context }), ...readings.map((one) => made('readings', { ...one, at: at(3) })),
     made('verdicts', { id: verdictId, at: at(4), verdict }), made('decisions', { id: randomUUID(), at: at(5), verdict: verdictId, choice: 'collect', by: who.id }),
   );
@@ -116,6 +118,7 @@ test('a deadly stray puts the basket in question until it is settled as somethin
 
 test('under a corrected guide every find that was collected is asked again, once, with progress; killed half-way it goes on', async () => {
   const finds = [await collect(keeper, 'cantharellus-cibarius'), await collect(member, 'boletus-edulis')];
+  await askedHere(finds.map((one) => one.find));
   const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; scientificName: string; statements: unknown[] }[] };
   raw.taxa.push({ ...raw.taxa.find((taxon) => taxon.id === 'cortinarius-rubellus')!, id: 'cortinarius-nowhere', scientificName: 'Cortinarius nowhere', statements: [] });
   const corrected = compileGuide(parseGuide(raw));
@@ -130,9 +133,82 @@ test('under a corrected guide every find that was collected is asked again, once
   expect((await recallsFor(server.db, await actorOf(server.db, member.id), corrected.version)).recalls.some(({ cause }) => cause.of === finds[1]?.find)).toBe(true);
   // Asked again of the same version, nothing is done twice.
   expect(await recheckAll(server.db, corrected, () => { throw new Error('done already'); })).toBe(asked);
-  // As if a server had been killed after the first: the rest is still asked.
-  await server.db.updateTable('recall_runs').set({ finished_at: null, done: 1, after: [...finds.map(({ find }) => find)].sort()[0] ?? '' }).where('version', '=', corrected.version).execute();
-  expect((await recallsFor(server.db, await actorOf(server.db, keeper.id), corrected.version)).run).toMatchObject({ done: 1 });
+  // As if a server had been killed half-way: only the rest is asked.
+  const runNow = () => recallsFor(server.db, actor, corrected.version).then((told) => told.run);
+  const actor = await actorOf(server.db, keeper.id);
+  await server.db.updateTable('recall_asked').set({ version: guide.version }).where('find_id', '=', finds[0]?.find ?? '').execute();
+  await server.db.updateTable('recall_runs').set({ finished_at: null, done: asked - 1 }).where('version', '=', corrected.version).execute();
+  expect(await runNow()).toEqual({ done: asked - 1, total: asked });
+  const again: number[] = [];
+  await recheckAll(server.db, corrected, ({ done }) => again.push(done));
+  expect(again).toEqual([asked]);
+  expect(await runNow()).toBeUndefined();
+});
+
+/** Waits until the server itself has asked these, so that nothing of it comes in between. */
+const askedHere = (finds: readonly string[]) => until(() => server.db.selectFrom('recall_asked').select('find_id').where('find_id', 'in', [...finds]).where('version', '=', guide.version).execute(), (rows) => rows.length === finds.length);
+
+/** Waits until no find that was told of waits to be asked. */
+const idle = () => until(async () => (await sql<{ n: number }>`select count(*)::int as n from pgboss.job where name = 'recheck' and state in ('created', 'retry', 'active')`.execute(server.db)).rows[0]?.n, (n) => n === 0);
+
+/** The guide, in which one fungus is known to show also what was looked at in this find. */
+function varied(taxon: string, readings: ReturnType<typeof followChecks>['readings']) {
+  const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; statements: { character: string; usual?: string[]; occasional?: string[] }[] }[] };
+  const said = raw.taxa.find(({ id }) => id === taxon)?.statements ?? [];
+  for (const { character, value } of readings) {
+    const one = said.find((statement) => statement.character === character);
+    if (one?.usual && value.kind === 'states') one.occasional = value.states.filter((state) => !one.usual?.includes(state));
+  }
+  return compileGuide(parseGuide(raw));
+}
+
+test('what a correction cannot touch is not asked again, and nothing is missed by that', async () => {
+  const finds = [await collect(keeper, 'cantharellus-cibarius'), await collect(keeper, 'vaccinium-myrtillus')].map(({ find }) => find);
+  await askedHere(finds);
+  await recheckAll(server.db, guide);
+  // Whoever is asked again loses this; whoever is passed over keeps it.
+  const marked = { code: 'decision', of: finds[1] ?? '', grade: 'none' } as const;
+  const { stream } = await server.db.selectFrom('finds').select('stream').where('id', '=', finds[1] ?? '').executeTakeFirstOrThrow();
+  await server.db.insertInto('recalls').values({ of: marked.of, stream, cause: JSON.stringify(marked) }).execute();
+  const corrected = varied('omphalotus-olearius', followChecks('cantharellus-cibarius').readings);
   await recheckAll(server.db, corrected);
-  expect((await recallsFor(server.db, await actorOf(server.db, keeper.id), corrected.version)).run).toBeUndefined();
+  const standing = async () => (await server.db.selectFrom('recalls').select(['of', 'cause']).where('of', 'in', finds).orderBy('of').execute());
+  expect(await standing()).toEqual([{ of: finds[0], cause: expect.objectContaining({ because: 'guide', grade: 'deadly' }) as unknown }, { of: finds[1], cause: marked }].sort((a, b) => ((a.of ?? '') < (b.of ?? '') ? -1 : 1)));
+  await server.db.deleteFrom('recalls').where('of', '=', marked.of).execute();
+  // Everything asked anew comes to the same.
+  const quick = await server.db.selectFrom('recalls').select(['of', 'cause']).where('of', 'not in', (of) => of.selectFrom('pages').select('id')).orderBy('of').execute();
+  await server.db.updateTable('recall_asked').set({ version: '' }).execute();
+  await recheckAll(server.db, corrected);
+  expect(await server.db.selectFrom('recalls').select(['of', 'cause']).where('of', 'not in', (of) => of.selectFrom('pages').select('id')).orderBy('of').execute()).toEqual(quick);
+});
+
+test('told again at a server with an older guide, a find is asked of the newer one that called it back', async () => {
+  const { find, readings } = await collect(keeper, 'cantharellus-cibarius');
+  await askedHere([find]);
+  const corrected = varied('omphalotus-olearius', followChecks('cantharellus-cibarius').readings);
+  await keepGuide(server.db, corrected);
+  await recheckAll(server.db, corrected);
+  const cause = async () => (await server.db.selectFrom('recalls').select('cause').where('of', '=', find).executeTakeFirst())?.cause;
+  expect(await cause()).toMatchObject({ because: 'guide' });
+  // Nothing of it speaks to the older guide: there it would stand.
+  await recheckTold(server.db, guide, [find]);
+  expect(await cause()).toMatchObject({ because: 'guide' });
+  expect(await tell(keeper, { find, kind: 'withdrawals', body: { id: randomUUID(), at: at(30), reading: readings[0] } })).toEqual(['added']);
+  await recheckTold(server.db, guide, [find]);
+  expect(await cause()).toMatchObject({ because: 'record' });
+  // Put back to the older one on purpose, that one is asked; once nothing that was told before is still being asked of the other.
+  await idle();
+  await recheckAll(server.db, guide);
+  expect((await server.db.selectFrom('recall_asked').select('version').where('find_id', '=', find).executeTakeFirstOrThrow()).version).toBe(guide.version);
+});
+
+test('a group that sets stricter rules has what it collected asked again of them', async () => {
+  const { find } = await collect(keeper, 'boletus-edulis', { group });
+  await recheckAll(server.db, guide);
+  const has = (all: { cause: { of: string } }[]) => all.some(({ cause }) => cause.of === find);
+  expect(has(await recalls(keeper))).toBe(false);
+  expect(await tell(keeper, field(keeper, group, 'group', 'forgoneTaxa', ['boletus-edulis']))).toEqual(['added']);
+  expect((await until(() => recalls(keeper), has)).find(({ cause }) => cause.of === find)?.cause).toMatchObject({ code: 'verdict', because: 'policy', outcome: 'leave' });
+  expect(await tell(keeper, field(keeper, group, 'group', 'forgoneTaxa', []))).toEqual(['added']);
+  expect(has(await until(() => recalls(keeper), (all) => !has(all)))).toBe(false);
 });

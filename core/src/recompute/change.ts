@@ -1,5 +1,5 @@
 import { canonicalJson } from '../canonical';
-import { toLook, type Case, type Look } from '../case';
+import { toLook, type Case, type Look, type Reading } from '../case';
 import { harms, type CharacterId, type CompiledGuide, type CompiledTaxon, type Taxon, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
 
@@ -107,16 +107,21 @@ export function touched(change: GuideChange, find: Case): Touched {
   for (const { character } of find.skips ?? []) if (asksTargetOtherwise(change, find, character)) return 'all';
   for (const reading of find.readings) {
     if (asksTargetOtherwise(change, find, reading.character)) return 'all';
-    const said = change.statements.get(reading.character);
-    if (!said) continue;
-    const [then, now] = [toLook(change.before, reading), toLook(change.after, reading)];
-    if (!then || !now) {
-      if (then !== now) return 'all';
-      continue;
-    }
-    for (const statement of said) if (standsOtherwise(statement, then, now)) dangers.add(statement.taxon);
+    const moved = movedBy(change, reading);
+    if (moved === 'all') return 'all';
+    for (const taxon of moved) dangers.add(taxon);
   }
   return dangers;
+}
+
+/** The dangers to which this reading stands otherwise than before, whatever the find was taken for; `all` where one version cannot read it. */
+export function movedBy(change: GuideChange, reading: Reading): 'all' | readonly TaxonId[] {
+  if (change.characters.has(reading.character)) return 'all';
+  const said = change.statements.get(reading.character);
+  if (!said) return [];
+  const [then, now] = [toLook(change.before, reading), toLook(change.after, reading)];
+  if (!then || !now) return then === now ? [] : 'all';
+  return said.filter((statement) => standsOtherwise(statement, then, now)).map(({ taxon }) => taxon);
 }
 
 function asksTargetOtherwise(change: GuideChange, find: Case, character: CharacterId): boolean {

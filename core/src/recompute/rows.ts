@@ -1,7 +1,7 @@
 import { rowAgain, tally, type BarRow } from '../bars';
 import { viewCase, type Case } from '../case';
 import type { CompiledGuide, TaxonId } from '../guide';
-import { asksForSecondLooks } from '../policy';
+import { asksOfRows } from '../policy';
 import { disputedCharacters } from '../settle';
 import { barsShort, staysMissing, type Verdict } from '../verdict';
 
@@ -13,7 +13,7 @@ import { barsShort, staysMissing, type Verdict } from '../verdict';
  * before and after (a lost reading takes at most one), or when *pause* misses what no bar and no lost reading mends.
  */
 export function withRowsAgain(guide: CompiledGuide, find: Case, verdict: Verdict, touched: ReadonlySet<TaxonId>): Verdict | undefined {
-  if ((find.withdrawals ?? []).length > 0 || asksForSecondLooks(find.policy)) return undefined;
+  if ((find.withdrawals ?? []).length > 0 || asksOfRows(find.policy)) return undefined;
   const settled = verdict.outcome === 'pause' && staysMissing(verdict.reasons) && nothingAgainst(find, verdict);
   if (!settled && verdict.outcome !== 'collect') return undefined;
 

@@ -129,9 +129,17 @@ export interface RecallRunTable {
   version: string;
   total: number;
   done: Generated<number>;
-  after: Generated<string>;
   began_at: Generated<Date>;
   finished_at: ColumnType<Date | null, string | null, string | null>;
+}
+/** A find that was collected, as it was when it was last asked whether it still stands. */
+export interface RecallAskedTable {
+  find_id: string;
+  /** Of the guide; nothing where it was never asked. */
+  version: string;
+  target: string | null;
+  /** What was read of it, each a character and its value; and what was skipped, by the character alone. */
+  looks: string[];
 }
 /** One row: what signs cookies, where none was given from outside. */
 export interface ServerSecretTable {
@@ -161,6 +169,7 @@ export interface Database {
   descents: DescentTable;
   recalls: RecallTable;
   recall_runs: RecallRunTable;
+  recall_asked: RecallAskedTable;
   groups: GroupTable;
   memberships: MembershipTable;
   invitations: InvitationTable;

@@ -4,15 +4,17 @@ import type { Logger } from 'pino';
 import { z } from 'zod';
 import { sql } from 'kysely';
 import type { Db } from '../db';
-import { recheckAll, recheckFinds, recheckHarvests } from '../recall';
+import type { Moved } from '../notebook/push';
+import { askAnew, recheckAll, recheckHarvests, recheckTold } from '../recall';
+import { groupStream } from '../access';
 import { answerAsSimulated, EXPERT_ANSWERS_AFTER_SECONDS } from '../demo/expert';
 
 /** Work that nobody waits for, in a queue in the same database: each piece is done once, by whichever server is there, and again if that one was killed over it. */
 export interface Jobs {
   /** The simulated expert of the demo answers an ask, after a while. */
   readonly expertAnswers: (find: string, ask: string) => Promise<void>;
-  /** Finds and harvests are asked again whether they still stand. */
-  readonly recheck: (what: { readonly finds: readonly string[]; readonly harvests: readonly string[] }) => Promise<void>;
+  /** What something was told of is asked again whether it still stands. */
+  readonly recheck: (what: Moved) => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
@@ -20,7 +22,7 @@ const EXPERT = 'simulated-expert';
 const TIDY = 'tidy';
 const RECHECK = 'recheck';
 const RECHECK_ALL = 'recheck-all';
-const Recheck = z.object({ finds: z.array(z.string()), harvests: z.array(z.string()) });
+const Recheck = z.object({ finds: z.array(z.string()), harvests: z.array(z.string()), groups: z.array(z.string()) });
 const Answer = z.object({ find: z.string(), ask: z.string() });
 
 export interface JobOptions {
@@ -43,6 +45,8 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
   await boss.createQueue(RECHECK);
   await boss.createQueue(RECHECK_ALL);
   const pace = { pollingIntervalSeconds: 1 };
+  const retry = { retryLimit: 20, retryDelay: 1 };
+  const askAll = () => boss.send(RECHECK_ALL, { version: guide.version }, { ...retry, expireInSeconds: 3600 });
   await boss.work(EXPERT, pace, async (jobs) => {
     for (const { data } of jobs) {
       const { find, ask } = Answer.parse(data);
@@ -51,16 +55,16 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
   });
   await boss.work(RECHECK, pace, async (jobs) => {
     for (const { data } of jobs) {
-      const { finds, harvests } = Recheck.parse(data);
-      await recheckFinds(db, guide, finds);
+      const { finds, harvests, groups } = Recheck.parse(data);
+      await recheckTold(db, guide, finds);
       await recheckHarvests(db, harvests);
+      for (const group of groups) await askAnew(db, groupStream(group));
+      if (groups.length > 0) await askAll();
     }
   });
   await boss.work(RECHECK_ALL, pace, async () => { await recheckAll(db, guide); });
-  const asked = await db.selectFrom('recall_runs').select('finished_at').where('version', '=', guide.version).executeTakeFirst();
-  const retry = { retryLimit: 20, retryDelay: 1 };
   // By another version of the guide something that was collected may no longer stand.
-  if (!asked?.finished_at) await boss.send(RECHECK_ALL, { version: guide.version }, { ...retry, singletonKey: guide.version, expireInSeconds: 3600 });
+  await askAll();
   await boss.work(TIDY, pace, () => tidy(db));
   await boss.schedule(TIDY, '17 * * * *');
   return {

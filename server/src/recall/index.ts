@@ -1,33 +1,66 @@
-import { CaseError, standing, type CompiledGuide } from '@pause/core';
-import { causeOf, strayCauses, type Cause } from '@pause/core/recall';
+import { canonicalJson, CaseError, compileGuide, parseGuide, standing, type CompiledGuide, type FindRecord, type Reading } from '@pause/core';
+import { changeBetween, movedBy, type GuideChange } from '@pause/core/questions';
+import { causeOf, collectedOn, strayCauses, type Cause } from '@pause/core/recall';
 import { sql } from 'kysely';
 import { streamsOf, type Actor } from '../access';
 import type { Db } from '../db';
 import { groupsOf } from '../notebook/push';
-import { pagesOf, recordsOf } from '../notebook/read';
+import { outcomesOf, pagesOf } from '../notebook/read';
 
 /** Finding everything again: which finds and harvests no longer stand, kept as they become known, and all that descends from them. */
 
-const AT_ONCE = 200;
+const AT_ONCE = 500;
 
-async function settle(db: Db, of: string, stream: string, cause: Cause | undefined): Promise<void> {
-  if (!cause) {
-    await db.deleteFrom('recalls').where('of', '=', of).execute();
-    return;
-  }
-  await db.insertInto('recalls').values({ of, stream, cause: JSON.stringify(cause) })
-    .onConflict((conflict) => conflict.column('of').doUpdateSet({ cause: JSON.stringify(cause) })).execute();
+interface Settled {
+  readonly of: string;
+  readonly stream: string;
+  readonly cause: Cause | undefined;
+}
+/** Keeps what no longer stands and why, and forgets what stands again. */
+async function settle(db: Db, settled: readonly Settled[]): Promise<void> {
+  const stands = settled.filter(({ cause }) => !cause).map(({ of }) => of);
+  if (stands.length > 0) await db.deleteFrom('recalls').where('of', 'in', stands).execute();
+  const not = settled.flatMap(({ of, stream, cause }) => (cause ? [{ of, stream, cause: JSON.stringify(cause) }] : []));
+  if (not.length > 0) await db.insertInto('recalls').values(not).onConflict((conflict) => conflict.column('of').doUpdateSet({ cause: sql`excluded.cause` })).execute();
 }
 
 /** Asks finds again of this guide and the rules of their groups. */
 export async function recheckFinds(db: Db, guide: CompiledGuide, finds: readonly string[]): Promise<void> {
   if (finds.length === 0) return;
   const heads = await db.selectFrom('finds').select(['id', 'stream']).where('id', 'in', [...finds]).execute();
-  const [records, groups] = [await recordsOf(db, finds), await groupsOf(db, [...new Set(heads.map(({ stream }) => stream))])];
-  for (const { id, stream } of heads) {
+  const [records, groups] = [await outcomesOf(db, finds), await groupsOf(db, [...new Set(heads.map(({ stream }) => stream))])];
+  const asked = heads.flatMap(({ id, stream }) => {
     const record = records.get(id);
-    if (record) await settle(db, id, stream, causeUnder(() => causeOf(record, guide, groups.get(stream)?.policy), id));
-  }
+    return record ? [{ record, of: id, stream, cause: causeUnder(() => causeOf(record, guide, groups.get(stream)?.policy), id) }] : [];
+  });
+  await settle(db, asked);
+  const rows = asked.flatMap(({ record }) => (collectedOn(record) ? [askedNow(record, guide.version)] : []));
+  if (rows.length === 0) return;
+  await db.insertInto('recall_asked').values(rows).onConflict((conflict) => conflict.column('find_id').doUpdateSet({ version: sql`excluded.version`, target: sql`excluded.target`, looks: sql`excluded.looks` })).execute();
+}
+
+/**
+ * Asks finds again of which something was told. While servers with different guides run beside each other, one that was asked of a newer one is asked of that
+ * again: what a correction called back does not come to stand by the older guide.
+ */
+export async function recheckTold(db: Db, guide: CompiledGuide, finds: readonly string[]): Promise<void> {
+  if (finds.length === 0) return;
+  const rows = await db.selectFrom('recall_asked as asked').innerJoin('guides as theirs', 'theirs.version', 'asked.version').leftJoin('guides as own', (join) => join.on('own.version', '=', guide.version))
+    .select(['asked.find_id', 'theirs.version', 'theirs.document']).where('asked.find_id', 'in', [...finds]).where('theirs.version', '<>', guide.version).whereRef('theirs.received_at', '>', 'own.received_at').execute();
+  const newer = new Map(rows.map(({ version, document }) => [version, document]));
+  for (const [version, document] of newer) await recheckFinds(db, compileGuide(parseGuide(document)), rows.filter((row) => row.version === version).map(({ find_id }) => find_id));
+  const there = new Set(rows.map(({ find_id }) => find_id));
+  await recheckFinds(db, guide, finds.filter((find) => !there.has(find)));
+}
+
+const askedNow = ({ id, targets, readings, skips }: FindRecord, version: string) => (
+  { find_id: id, version, target: targets.at(-1)?.taxon ?? null, looks: [...new Set([...readings.map(lookOf), ...skips.map(({ character }) => character)])] }
+);
+/** A reading as far as it says what was seen: many finds have it in common. */
+const lookOf = ({ character, value }: Pick<Reading, 'character' | 'value'>) => `${character} ${canonicalJson(value)}`;
+function readingOf(look: string): Reading | undefined {
+  const cut = look.indexOf(' ');
+  return cut < 0 ? undefined : { id: '', piece: '', character: look.slice(0, cut), value: JSON.parse(look.slice(cut + 1)) as Reading['value'], sureness: 'sure', by: '', at: '' } as Reading;
 }
 
 /** What this guide cannot read any more does not stand on it. */
@@ -51,10 +84,8 @@ export async function recheckHarvests(db: Db, harvests: readonly string[]): Prom
   const pages = await pagesOf(db, heads.map(({ id }) => id));
   const causes = strayCauses([...pages.values()].map((page) => { const { on, bag, sorting } = standing(page, 'harvest'); return { id: page.id, person: page.person ?? '', on, bag, grades: sorting?.grades ?? [] }; }));
   const before = new Set((await db.selectFrom('recalls').select('of').where('of', 'in', heads.map(({ id }) => id)).execute()).map(({ of }) => of));
-  for (const { id, stream } of heads) {
-    const cause = causes.find(({ of }) => of === id);
-    if (cause || before.has(id)) await settle(db, id, stream, cause);
-  }
+  const causeOfOne = new Map(causes.map((cause) => [cause.of, cause]));
+  await settle(db, heads.flatMap(({ id, stream }) => (causeOfOne.has(id) || before.has(id) ? [{ of: id, stream, cause: causeOfOne.get(id) }] : [])));
 }
 
 export interface Progress {
@@ -63,26 +94,61 @@ export interface Progress {
 }
 
 /**
- * Asks every find that was ever collected again, under a version of the guide that has not been asked yet. Killed, it goes on where it was; done once, it is not done again.
+ * Asks every find that was ever collected again, of a version of the guide that it was not asked of yet. What the difference between two versions cannot touch
+ * stays as it was, without being read. Killed, it goes on where it was; done once, it is not done again.
  *
- * @returns how many there were
+ * @returns how many were collected
  */
 export async function recheckAll(db: Db, guide: CompiledGuide, onProgress: (progress: Progress) => void = () => undefined): Promise<number> {
   const { version } = guide;
-  const { rows: [counted] } = await sql<{ total: string }>`select count(distinct find_id) as total from entries where kind = 'decisions' and body->>'choice' = 'collect'`.execute(db);
-  await db.insertInto('recall_runs').values({ version, total: Number(counted?.total ?? 0), finished_at: null }).onConflict((conflict) => conflict.column('version').doNothing()).execute();
-  let run = await db.selectFrom('recall_runs').selectAll().where('version', '=', version).executeTakeFirstOrThrow();
-  while (run.finished_at === null) {
-    const { rows } = await sql<{ find_id: string }>`select distinct find_id from entries where kind = 'decisions' and body->>'choice' = 'collect' and find_id > ${run.after} order by find_id limit ${AT_ONCE}`.execute(db);
+  await sql`insert into recall_asked (find_id, version, looks) select distinct find_id, '', '{}'::text[] from entries where kind = 'decisions' and body->>'choice' = 'collect' on conflict do nothing`.execute(db);
+  await passOver(db, guide);
+  let progress = await progressOf(db, version);
+  const begun = { ...progress, finished_at: null };
+  await db.insertInto('recall_runs').values({ version, ...begun }).onConflict((conflict) => conflict.column('version').doUpdateSet(begun)).execute();
+  while (progress.done < progress.total) {
+    const rows = await db.selectFrom('recall_asked').select('find_id').where('version', '<>', version).orderBy('find_id').limit(AT_ONCE).execute();
     const ids = rows.map(({ find_id }) => find_id);
     await recheckFinds(db, guide, ids);
-    const done = run.done + ids.length;
-    const ended = ids.length < AT_ONCE;
-    await db.updateTable('recall_runs').set({ done, after: ids.at(-1) ?? run.after, total: Math.max(run.total, done), finished_at: ended ? new Date().toISOString() : null }).where('version', '=', version).execute();
-    onProgress({ done, total: Math.max(run.total, done) });
-    run = await db.selectFrom('recall_runs').selectAll().where('version', '=', version).executeTakeFirstOrThrow();
+    // Whatever could not be read is not asked for ever.
+    await db.updateTable('recall_asked').set({ version }).where('find_id', 'in', ids).where('version', '<>', version).execute();
+    progress = await progressOf(db, version);
+    await db.updateTable('recall_runs').set(progress).where('version', '=', version).execute();
+    onProgress(progress);
   }
-  return run.done;
+  await db.updateTable('recall_runs').set({ finished_at: new Date().toISOString() }).where('version', '=', version).where('finished_at', 'is', null).execute();
+  return progress.total;
+}
+
+async function progressOf(db: Db, version: string): Promise<Progress> {
+  const { rows: [counted] } = await sql<{ total: number; done: number }>`select count(*)::int as total, (count(*) filter (where version = ${version}))::int as done from recall_asked`.execute(db);
+  return counted ?? { total: 0, done: 0 };
+}
+
+/** The finds of a notebook are to be asked again, since the rules of its group changed. */
+export async function askAnew(db: Db, stream: string): Promise<void> {
+  await sql`update recall_asked set version = '' where find_id in (select id from finds where stream = ${stream})`.execute(db);
+}
+
+/** Takes finds over into this version that nothing in it can touch. */
+async function passOver(db: Db, guide: CompiledGuide): Promise<void> {
+  const older = await db.selectFrom('guides').select(['version', 'document']).where('version', '<>', guide.version).where('version', 'in', (of) => of.selectFrom('recall_asked').select('version')).execute();
+  for (const { version, document } of older) {
+    const change = changeBetween(compileGuide(parseGuide(document)), guide);
+    if (change.everything) continue;
+    const { rows } = await sql<{ look: string }>`select distinct unnest(looks) as look from recall_asked where version = ${version}`.execute(db);
+    const moved = rows.map(({ look }) => look).filter((look) => moves(change, look));
+    const targets = [...new Set([...change.targets, ...change.said.map(({ taxon }) => taxon)])];
+    await sql`update recall_asked set version = ${guide.version} where version = ${version} and not looks && ${moved}::text[] and target is not null and target <> all(${targets}::text[])`.execute(db);
+  }
+}
+
+/** Whether a find with this look may stand otherwise after the change. What was skipped moves only what asks it otherwise. */
+function moves(change: GuideChange, look: string): boolean {
+  const reading = readingOf(look);
+  if (!reading) return change.characters.has(look);
+  const moved = movedBy(change, reading);
+  return moved === 'all' || moved.length > 0;
 }
 
 export interface RecallTold {
