@@ -10,17 +10,11 @@ interface Shot {
   readonly name: string;
   readonly path: string;
   readonly size?: typeof PHONE;
-  /** Before the page is opened, and once it is. */
-  readonly first?: (page: Page) => Promise<unknown>;
+  /** Once it is open. */
   readonly before?: (page: Page) => Promise<unknown>;
 }
 const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
 
-/** Asks for something that was not proposed. */
-async function choose(page: Page, check: RegExp): Promise<void> {
-  await tap(page, 'Something else seen');
-  await tap(page, check);
-}
 /** Begins a find without a name and gives the first answers. */
 async function unnamed(page: Page): Promise<void> {
   await page.getByRole('radio', { name: /^Pores/ }).click();
@@ -40,16 +34,20 @@ async function howMuch(page: Page): Promise<void> {
   }
   await page.getByRole('heading', { name: 'How much', exact: true }).scrollIntoViewIfNeeded();
 }
-const dim = (page: Page) => page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
+/** Looks at one thing of the first find, and takes it. */
+async function wood(page: Page): Promise<void> {
+  await page.getByRole('group', { name: 'Where' }).getByRole('radio').nth(1).click();
+  await page.getByRole('list', { name: 'What can be looked at' }).getByRole('button').first().click();
+  await page.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
+  await tap(page, 'Collect');
+}
 
 const SHOTS: readonly Shot[] = [
   { name: 'start', path: '/' },
   { name: 'new-find', path: '/new', before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() },
   { name: 'week', path: '/week' },
-  { name: 'card-cap', path: '/find/demo-find-5/check', before: (page) => choose(page, /^Shape of the cap/) },
   { name: 'check', path: '/find/demo-find-5/check' },
   { name: 'check-wide', path: '/find/demo-find-5/check', size: WIDE },
-  { name: 'check-dim', path: '/find/demo-find-5/check', first: dim },
   { name: 'side-by-side', path: '/find/demo-find-5/beside?other=cortinarius-rubellus' },
   { name: 'verdict-pause', path: '/find/demo-find-5/verdict' },
   { name: 'verdict-leave', path: '/find/demo-find-2/verdict' },
@@ -61,6 +59,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'places-wide', path: '/places', size: WIDE },
   { name: 'group', path: '/group/ostrel-walkers', before: (page) => tap(page, 'Show a code') },
   { name: 'batch', path: '/batch/demo-batch-b41d83f6', before: (page) => page.getByRole('heading', { name: 'How dry it is' }).evaluate((one) => one.scrollIntoView()) },
+  { name: 'wood', path: '/practice/wood?seed=4', before: wood },
+  { name: 'confusion-wide', path: '/practice/confusion', size: WIDE },
   { name: 'sheet-wide', path: '/sheet/demo-meal-pancakes', size: WIDE },
 ];
 
@@ -73,7 +73,6 @@ try {
   const wanted = process.argv.slice(2);
   for (const shot of SHOTS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
     const { page, context } = await rig.open(shot.size);
-    await shot.first?.(page);
     await page.goto(shot.path);
     await quiet(page);
     await page.evaluate(() => document.fonts.ready);

@@ -5,3 +5,4 @@ export { pieceCheck, type PieceCheck } from './pieces';
 export { lint, separation, type LintFinding } from './lint';
 export { layPack, Pack, parsePack, type Held, type Laid } from './pack';
 export { recompute, recomputer, type Recomputed } from './recompute';
+export { changeBetween, movedBy, type GuideChange } from './recompute/change';

@@ -3,7 +3,7 @@ import * as fc from 'fast-check';
 import { relationAtStages } from '../src/relation';
 import { toLook } from '../src/case';
 import { nextChecks } from '../src';
-import { confusionOf, dueNow, EARNED, findOf, isEarned, met, rateOf, remembered, scoreOf, specimenOf, unseen, type Due, type Memory, type Read, type Specimen, type WalkDecision } from '../src/learn';
+import { confusionOf, dueNow, EARNED, findOf, isEarned, met, rateOf, remembered, scoreOf, seenRightly, specimenOf, unseen, type Due, type Memory, type Read, type Specimen, type WalkDecision } from '../src/learn';
 import { seeded } from '../src/weather';
 import { collectable, guide, taxon } from './finds';
 
@@ -13,7 +13,7 @@ describe('specimens', () => {
       for (const stage of one.taxon.stages) {
         for (const [seed, strain] of [[1, 0], [2, 0], [3, 2], [4, 50]] as const) {
           const specimen = specimenOf(guide, { taxon: one, stage, seed, strain });
-          const find = findOf(guide, specimen, one, [...specimen.shows.keys()]);
+          const find = findOf(guide, specimen, one, seenRightly(specimen, [...specimen.shows.keys()]));
           for (const reading of find.readings) {
             const look = toLook(guide, reading);
             if (!look) throw new Error(`${one.id} ${reading.character}`);
@@ -56,7 +56,7 @@ function walks(decide: (specimen: Specimen, target: ReturnType<typeof taxon>) =>
     const what = draw() < 0.5 && lookalike?.taxon.stages.includes(stage) ? lookalike : target;
     const specimen = specimenOf(guide, { taxon: what, stage, seed: at });
     const { checked, decided } = decide(specimen, target);
-    const scored = scoreOf(guide, { specimen, target, checked, decided });
+    const scored = scoreOf(guide, { specimen, target, looks: seenRightly(specimen, checked), decided });
     points += scored.points;
     dangerous += Number(decided === 'collect' && scored.risked !== 'none');
   }
@@ -66,10 +66,10 @@ function walks(decide: (specimen: Specimen, target: ReturnType<typeof taxon>) =>
 function carefully(specimen: Specimen, target: ReturnType<typeof taxon>): { checked: never[]; decided: WalkDecision } {
   const checked: never[] = [];
   for (let step = 0; step < 25; step += 1) {
-    const [next] = nextChecks(guide, findOf(guide, specimen, target, checked));
+    const [next] = nextChecks(guide, findOf(guide, specimen, target, seenRightly(specimen, checked)));
     if (!next || checked.includes(next.character as never)) break;
     checked.push(next.character as never);
-    const { verdict, points: _ } = scoreOf(guide, { specimen, target, checked, decided: 'not-yet' });
+    const { verdict, points: _ } = scoreOf(guide, { specimen, target, looks: seenRightly(specimen, checked), decided: 'not-yet' });
     if (verdict.outcome === 'collect') return { checked, decided: 'collect' };
   }
   return { checked, decided: 'leave' };
@@ -93,7 +93,7 @@ describe('walks', () => {
     const stage = target.taxon.parts[0]!.stages.at(-1)!;
     const true_one = specimenOf(guide, { taxon: target, stage, seed: 3 });
     const webcap = specimenOf(guide, { taxon: taxon('cortinarius-rubellus'), stage, seed: 3 });
-    const score = (specimen: Specimen, decided: WalkDecision, checked: readonly string[] = []) => scoreOf(guide, { specimen, target, checked: checked as never[], decided });
+    const score = (specimen: Specimen, decided: WalkDecision, checked: readonly string[] = []) => scoreOf(guide, { specimen, target, looks: seenRightly(specimen, checked as never[]), decided });
     expect(score(true_one, 'collect')).toMatchObject({ was: true, risked: 'deadly', points: -20 });
     expect(score(webcap, 'collect')).toMatchObject({ was: false, risked: 'deadly', points: -100 });
     expect(score(webcap, 'leave').points).toBe(6);
@@ -167,9 +167,11 @@ describe('when to look at what again', () => {
     expect(remembered(often, day(3))).toBeLessThanOrEqual(1);
   });
   test('what is due and stands around just now comes first, then what is worst to forget', () => {
-    const card = (id: string, grade: Due['grade'], soon = false, memory = drills([0])): Due => ({ id, grade, soon, memory });
-    const cards = [card('a', 'none'), card('b', 'deadly'), card('c', 'unpleasant', true), card('d', 'serious'), card('e', 'deadly', false, drills([0, 3, 10, 30]))];
+    const card = (id: string, grade: Due['grade'], soon: Due['soon'] = 0, memory = drills([0])): Due => ({ id, grade, soon, memory });
+    const cards = [card('a', 'none'), card('b', 'deadly'), card('c', 'unpleasant', 1), card('d', 'serious'), card('e', 'deadly', 0, drills([0, 3, 10, 30]))];
     expect(dueNow(cards, day(20), 3).map(({ id }) => id)).toEqual(['c', 'b', 'd']);
+    // What the next walk is for comes before all that only stands around.
+    expect(dueNow([...cards, card('f', 'none', 2)], day(20), 2).map(({ id }) => id)).toEqual(['f', 'c']);
     expect(dueNow(cards, day(0), 9).map(({ id }) => id)).toEqual([]);
   });
   test('earned is written down: remembered well and long, often enough, with nothing dangerous of late; and it fades', () => {

@@ -1,6 +1,6 @@
 /** What may be left in a basket, beside baskets that were really drawn. */
 import * as fc from 'fast-check';
-import { basketState, DEMANDED, leftOver, passesNeeded, UNCHECKED_STRAYS, type Belief, type Sorting } from '../src/sort';
+import { basketState, DEMANDED, detectionWith, leftOver, passesNeeded, UNCHECKED_STRAYS, type Belief, type Sorting } from '../src/sort';
 import { seeded } from '../src/weather';
 
 /** A chance drawn as it is believed, where one of the numbers is 1: then its distribution function can be turned round. */
@@ -108,4 +108,15 @@ describe('a basket', () => {
     // At once, and not only when all of it was gone through.
     expect(basketState({ pieces: 40, found: [] }, 'none', ['deadly'])).toEqual({ state: 'hold', left: undefined });
   });
+});
+
+test('whoever lets more slip through finds fewer, and needs more passes; nobody counts as better than is usual', () => {
+  const mean = ({ yes, no }: Belief) => yes / (yes + no);
+  for (const slip of [0, 0.05, 0.1]) expect(mean(detectionWith(slip))).toBeCloseTo(0.9, 9);
+  expect(mean(detectionWith(0.4))).toBeCloseTo(0.6, 9);
+  expect(mean(detectionWith(1))).toBeCloseTo(0.05, 9);
+  for (const wrong of [-0.1, 1.1, NaN]) expect(() => detectionWith(wrong)).toThrow(/^slip:/);
+  const basket = { pieces: 200, found: [1], strays: UNCHECKED_STRAYS };
+  expect(leftOver({ ...basket, detection: detectionWith(0.4) }).chance).toBeGreaterThan(leftOver(basket).chance);
+  expect(passesNeeded({ ...basket, detection: detectionWith(0.4) }, 0.01)!).toBeGreaterThanOrEqual(passesNeeded(basket, 0.01)!);
 });

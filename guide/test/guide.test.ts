@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Character, compileGuide, Statement } from '@pause/core';
 import { dayOf, isoOf } from '@pause/core/day';
+import { readLesson } from '@pause/core/lesson';
 import { layPack, lint, parsePack } from '@pause/core/questions';
 import { Forecaster } from '@pause/core/season';
 import { simulateWeather } from '@pause/core/weather';
@@ -116,10 +117,11 @@ test('a near-double says why, and is a dangerous one', () => {
 
 test('the examples of the format are of the format', () => {
   const blocks = [...readFileSync(join(__dirname, '../../docs/guide-format.md'), 'utf8').matchAll(/```json\n([\s\S]*?)```/g)].map(([, text]) => text ?? '');
-  const [character, statements, pack] = blocks;
-  expect(blocks).toHaveLength(3);
+  const [character, statements, pack, lesson] = blocks;
+  expect(blocks).toHaveLength(4);
   expect(Character.parse(JSON.parse(character!)).id).toBe('stem.marks');
   for (const line of statements!.trim().split('\n')) expect(Statement.safeParse(JSON.parse(line)).success).toBe(true);
   const { held } = layPack(shippedGuide(), parsePack(JSON.parse(pack!)));
   expect(held).toEqual([{ taxon: 'conium-maculatum', character: 'stem.marks', stages: ['vegetative', 'flowering', 'fruiting'], why: 'only-widened' }]);
+  expect(readLesson(lesson!)).toHaveProperty('file.lesson.pairs', [{ target: 'agaricus-campestris', other: 'amanita-virosa', note: 'Dig out the base.' }]);
 });

@@ -1,10 +1,13 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { blindAsk, type FindRecord } from '@pause/core';
 import type { Evaluation } from '../evaluate/evaluate';
-import { loadFind, reconsider } from '../store/actions';
+import { loadFind, policyOf, reconsider } from '../store/actions';
 import { useAct, useApp } from '../store/store';
 import { useFind } from '../store/useFind';
 import { Loading, Notice, Screen } from '../ui';
+import { latePart } from './latePart';
+
+const TellPractised = latePart(() => import('./outdoors').then((m) => m.TellPractised), () => null);
 
 export interface FindProps {
   readonly record: FindRecord;
@@ -26,6 +29,7 @@ export function FindFrame({ render, blind = false }: {
   const act = useAct();
   const open = useFind(id);
   const me = useApp((state) => state.me.person?.id);
+  const asksEarned = useApp((state) => open?.record !== undefined && (policyOf(open.record, state.me.person?.groups ?? [])?.earned?.length ?? 0) > 0);
   if (open?.fault !== undefined) {
     // What stood before is not shown: it knows nothing of the newest answer.
     return (
@@ -35,7 +39,7 @@ export function FindFrame({ render, blind = false }: {
     );
   }
   if (open?.record && !blind && me !== undefined && blindAsk(open.record, me)) return <Redirect href={{ pathname: '/find/[id]/second', params: { id } }} />;
-  if (open?.record) return render({ record: open.record, evaluation: open.evaluation, current: open.evaluated === open.change });
+  if (open?.record) return <>{asksEarned ? <TellPractised record={open.record} /> : null}{render({ record: open.record, evaluation: open.evaluation, current: open.evaluated === open.change })}</>;
   if (open?.status === 'missing') {
     return <Screen><Notice title="There is no such find" text="The address names a find that is not in this notebook." /></Screen>;
   }

@@ -7,3 +7,4 @@ export { beginPage, layPages, sight, tellGroup, tellPage } from './pages';
 export { flush, streamGrew, syncAll } from './sync';
 export { takeOverCounts } from './takeOver';
 export { applyToPage, bytesHash, parseEntry } from '@pause/core/notebook';
+export { readLesson } from '@pause/core/lesson';

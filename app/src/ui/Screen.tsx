@@ -14,6 +14,7 @@ const ROOMS: readonly { readonly href: Href; readonly label: string; readonly ma
   { href: '/finds', label: 'Finds', match: /^\/finds?(\/|$)/ },
   // On a phone the way there is at the head of the finds.
   { href: '/pantry', label: 'Pantry', match: /^\/(pantry|batch|portion|labels|scan|taste|recall|logbook)/, wide: true },
+  { href: '/practice', label: 'Practice', match: /^\/practice/, wide: true },
   { href: '/guide', label: 'Guide', match: /^\/(guide|taxon|pair|card)/ },
   { href: '/eaten', label: 'Eaten?', match: /^\/eaten/ },
 ];

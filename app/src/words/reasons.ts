@@ -57,6 +57,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
       : `It is named to its ${reason.name.kind} only: ${reason.name.name}. That is worth writing down, and not enough to collect.`;
     case 'second-look-missing':
       return `A second person has not looked yet, without knowing your answers, at what rules out ${commonName(reason.taxon)}: ${reason.have} of ${reason.need} grounds were seen by two.`;
+    case 'not-earned': return `Your group asks that whoever decides has earned the pair, by practice: with ${few(reason.taxa.map(commonName))} it is not.`;
     case 'second-look-off': return `Your group does without a second look against ${few(reason.taxa.map(commonName))}, which no expert has reviewed.`;
 
     case 'bars-short': {

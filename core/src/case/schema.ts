@@ -109,6 +109,8 @@ export const Context = z.strictObject({
   eaters: z.array(Eater).max(30).optional(),
   /** The person goes no further than this: recorded, and never collected. */
   openName: OpenName.optional(),
+  /** How well whoever decides knows the target from some of its lookalikes, by what they practised: the day it was last, and whether it is earned. */
+  practised: z.array(z.strictObject({ taxon: TaxonId, last: z.iso.date('a day like 2026-09-14').optional(), earned: z.boolean() })).max(60).optional(),
   /** Gear at hand, gloves included; left out: everything. It only matters for what is proposed. */
   gear: z.array(z.string().min(1).max(64)).max(30).optional(),
   /** A cold, a smoker's day: what is smelled is not proposed. */

@@ -2,7 +2,7 @@ import { contentHash } from '../canonical';
 import { colourDistance, NEAR } from '../colour';
 import { millimetres } from './units';
 import type {
-  Character, CharacterId, Guide, HarmGrade, SharedCause, StageId, Statement, Taxon, TaxonId,
+  Character, CharacterId, Guide, HarmGrade, SharedCause, StageId, StateId, Statement, Taxon, TaxonId,
 } from './schema';
 
 /** States of one character as bits, lowest bit the first state; at most 32. */
@@ -27,6 +27,9 @@ export interface CompiledCharacter {
   readonly near: readonly StateMask[];
   readonly stages: ReadonlySet<StageId>;
 }
+
+/** The states that are bits of a mask, in the order of the character. */
+export const statesIn = ({ stateBit }: CompiledCharacter, mask: StateMask): StateId[] => [...stateBit].filter(([, bit]) => (bit & mask) !== 0).map(([state]) => state as StateId);
 
 export interface CompiledTaxon {
   readonly index: number;

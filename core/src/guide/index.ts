@@ -1,7 +1,7 @@
 export * from './schema';
 export { parseGuide, GuideError, fieldPath, type GuideProblem } from './parse';
 export {
-  compileGuide, causesIn, CAUSE_BIT, SHARED_CAUSES,
+  compileGuide, causesIn, statesIn, CAUSE_BIT, SHARED_CAUSES,
   type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type GuideTables, type Known, type StateMask,
 } from './compile';
 export { millimetres } from './units';

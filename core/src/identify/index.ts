@@ -1,5 +1,6 @@
 import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, HarmGrade, Known, StageId, TaxonId } from '../guide';
+import { misreadOf } from '../misread';
 import { DAMAGE_SECONDS, canBeMade, type Hands } from '../plan';
 import { relationOverall, type Relation } from '../relation';
 import { expectedHere } from '../season/expected';
@@ -42,6 +43,8 @@ export interface IdentifyOptions {
   readonly hands?: Hands;
   /** How often this person, or group, found each taxon before. */
   readonly earlierFinds?: Readonly<Record<string, number>>;
+  /** How often this person misreads a character, where that was measured; else the guide's own estimate. It orders, and clears nothing. */
+  readonly misread?: ReadonlyMap<string, number> | undefined;
 }
 
 /** Share of the usual states among what a taxon shows, where occasional ones are stated besides. */
@@ -65,10 +68,11 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
   const taxa = guide.taxa.filter((t) => t.taxon.kingdom === find.kingdom);
   const stages = find.context.stages;
   const counts = find.policy?.place !== 'ignored';
+  const how = { placeCounts: counts, misread: options.misread };
   const scores = taxa.map((taxon) => (
-    Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) + Math.log(planFits(taxon, find)) + logLikelihood(view, taxon, stages, counts) + (counts ? Math.log(hereNow(taxon, stages, find)) : 0)
+    Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) + Math.log(planFits(taxon, find)) + logLikelihood(view, taxon, stages, how) + (counts ? Math.log(hereNow(taxon, stages, find)) : 0)
   ));
-  const noneScore = Math.log(NONE_PRIOR) + logLikelihood(view, undefined, stages, counts) + (counts ? Math.log(HERE_UNKNOWN) : 0);
+  const noneScore = Math.log(NONE_PRIOR) + logLikelihood(view, undefined, stages, how) + (counts ? Math.log(HERE_UNKNOWN) : 0);
   const probabilities = normalise([...scores, noneScore]);
   const candidates = taxa
     .map((taxon, i): Candidate => ({
@@ -82,7 +86,7 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
     candidates,
     none: probabilities.at(-1) ?? 0,
     families: find.policy?.familyHint === false ? [] : familiesOf(taxa, probabilities),
-    checks: tellingChecks(guide, view, taxa, probabilities, options.hands ?? {}),
+    checks: tellingChecks(guide, view, taxa, probabilities, options),
   };
 }
 
@@ -108,11 +112,11 @@ function normalise(scores: readonly number[]): number[] {
 }
 
 /** Of all that was read, one value a group; `undefined` is a plant that could show anything. */
-function logLikelihood(view: CaseView<Unnamed>, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined, placeCounts: boolean): number {
+function logLikelihood(view: CaseView<Unnamed>, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined, { placeCounts, misread }: { readonly placeCounts: boolean; readonly misread: IdentifyOptions['misread'] }): number {
   const groups = new Map<number, number[]>();
   for (const look of view.looks) {
     if (look.character.place && !placeCounts) continue;
-    const chance = likelihood(look, taxon, stages);
+    const chance = likelihood(look, taxon, stages, misread);
     const kept = look.character.place ? Math.max(PLACE_FLOOR, chance) : chance;
     groups.set(look.character.group, [...(groups.get(look.character.group) ?? []), Math.log(kept)]);
   }
@@ -155,9 +159,9 @@ function stateChances(character: CompiledCharacter, known: Known | undefined, mi
   });
 }
 
-function likelihood(look: Look, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined): number {
+function likelihood(look: Look, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined, own: ReadonlyMap<string, number> | undefined): number {
   const { character, reading } = look;
-  const misread = Math.min(0.5, character.character.misread * SURE_FACTOR[reading.sureness]);
+  const misread = Math.min(0.5, misreadOf(character, own) * SURE_FACTOR[reading.sureness]);
   const known = taxon && knownOf(character, taxon, stages);
   if (look.kind === 'states') {
     return stateChances(character, known, misread).reduce((sum, chance, position) => ((look.mask & (1 << position)) !== 0 ? sum + chance : sum), 0);
@@ -172,7 +176,7 @@ function entropy(probabilities: readonly number[], weights: readonly number[]): 
 }
 
 function tellingChecks(
-  guide: CompiledGuide, view: CaseView<Unnamed>, taxa: readonly CompiledTaxon[], probabilities: readonly number[], hands: Hands,
+  guide: CompiledGuide, view: CaseView<Unnamed>, taxa: readonly CompiledTaxon[], probabilities: readonly number[], { hands = {}, misread }: IdentifyOptions,
 ): TellingCheck[] {
   const stages = view.find.context.stages;
   const weights = [...taxa.map((t) => DANGER_WEIGHT[t.grade]), 1];
@@ -183,7 +187,7 @@ function tellingChecks(
     .filter((c) => canBeMade(c, view.find, hands))
     .filter((c) => stages === undefined || stages.some((stage) => c.stages.has(stage)))
     .map((c): TellingCheck => {
-      const chances = [...taxa.map((t) => stateChances(c, knownOf(c, t, stages), c.character.misread)), stateChances(c, undefined, 0)];
+      const chances = [...taxa.map((t) => stateChances(c, knownOf(c, t, stages), misreadOf(c, misread))), stateChances(c, undefined, 0)];
       let after = 0;
       for (let state = 0; state < c.stateBit.size; state += 1) {
         const joint = probabilities.map((p, i) => p * (chances[i]?.[state] ?? 0));

@@ -51,19 +51,22 @@ export function remembered(memory: Memory, now: Date): number {
   return scheduler.get_retrievability(cardOf(memory), new Date(Math.max(now.getTime(), Date.parse(memory.lastReview))), false);
 }
 
+/** How soon one may meet it outdoors: not by what is known, in season, or planned for a walk to come. */
+export type Soon = 0 | 1 | 2;
+
 export interface Due {
   readonly id: string;
   readonly memory: Memory;
-  /** In season, or planned for the next walk. */
-  readonly soon: boolean;
+  /** 2: planned for a walk to come; 1: it stands around now. */
+  readonly soon: Soon;
   readonly grade: HarmGrade;
 }
 const WEIGHT: Readonly<Record<HarmGrade, number>> = { deadly: 4, serious: 3, unpleasant: 2, none: 1 };
 
-/** What to look at in a few minutes: what is due, what stands around just now first, then what is worst to forget. */
+/** What to look at in a few minutes: what is due, what the next walk is for first, then what stands around just now, then what is worst to forget. */
 export function dueNow(cards: readonly Due[], now: Date, most: number): Due[] {
   const due = cards.filter(({ memory }) => Date.parse(memory.due) <= now.getTime());
-  const key = ({ memory, soon, grade }: Due) => (soon ? 10 : 0) + WEIGHT[grade] * (1.2 - remembered(memory, now));
+  const key = ({ memory, soon, grade }: Due) => 10 * soon + WEIGHT[grade] * (1.2 - remembered(memory, now));
   return [...due].sort((a, b) => key(b) - key(a) || (a.id < b.id ? -1 : 1)).slice(0, most);
 }
 

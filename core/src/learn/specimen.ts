@@ -1,6 +1,7 @@
-import type { Case, ReadingValue } from '../case';
-import type { CharacterId, CompiledGuide, CompiledTaxon, StageId } from '../guide';
-import { seeded } from '../plate/geometry';
+import type { Case, ReadingValue, Sureness } from '../case';
+import { statesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
+import type { Individual } from '../plate/build';
+import { seeded } from '../seeded';
 
 /** Specimens that never existed: individuals made of what the guide states, to practise on. The same seed makes the same one. */
 
@@ -40,9 +41,9 @@ export function specimenOf(guide: CompiledGuide, { taxon, stage, seed, strain = 
     const odd = strained.has(character.id);
     if (known.kind === 'states') {
       const mask = odd ? known.possible & ~known.usual : known.usual;
-      const states = [...character.stateBit].filter(([, bit]) => (bit & mask) !== 0).map(([state]) => state);
+      const states = statesIn(character, mask);
       const state = states[Math.floor(first * states.length)];
-      if (state !== undefined) shows.set(character.id, { kind: 'states', states: [state] as never });
+      if (state !== undefined) shows.set(character.id, { kind: 'states', states: [state] });
       continue;
     }
     const [low, high] = odd ? outside(known.usual, known.possible, second) : known.usual;
@@ -65,12 +66,32 @@ function outside(usual: readonly [number, number], possible: readonly [number, n
 const AT = Date.UTC(2026, 0, 1);
 const instant = (second: number) => new Date(AT + second * 1000).toISOString();
 
-/** The find that somebody makes of a specimen: what they take it for, and what they looked at, each surely and as it shows. */
-export function findOf(guide: CompiledGuide, specimen: Specimen, target: CompiledTaxon, checked: readonly CharacterId[]): Case {
+/** One look at a specimen: what was taken to be seen there, which may be another thing than what it shows. */
+export interface LookedAt {
+  readonly character: CharacterId;
+  readonly value: ReadingValue;
+  readonly sureness: Sureness;
+}
+/** Looks that see what there is, each surely. */
+export const seenRightly = (specimen: Specimen, characters: readonly CharacterId[]): LookedAt[] => (
+  [...new Set(characters)].map((character) => ({ character, value: specimen.shows.get(character) ?? { kind: 'cant-tell' }, sureness: 'sure' }))
+);
+
+/** The find that somebody makes of a specimen: what they take it for, and what they saw of it. */
+export function findOf(guide: CompiledGuide, specimen: Specimen, target: CompiledTaxon, looks: readonly LookedAt[]): Case {
   const part = target.taxon.parts.find(({ stages }) => stages.includes(specimen.stage)) ?? target.taxon.parts[0];
-  const readings = [...new Set(checked)].map((character, at) => ({ id: `r${at}`, piece: 'p1', character, value: specimen.shows.get(character) ?? { kind: 'cant-tell' }, sureness: 'sure', by: 'learner', at: instant(at + 1) }));
+  const readings = looks.map(({ character, value, sureness }, at) => ({ id: `r${at}`, piece: 'p1', character, value, sureness, by: 'learner', at: instant(at + 1) }));
   return {
     guide: { id: guide.guide.id, version: guide.version }, kingdom: guide.taxon(specimen.taxon)?.taxon.kingdom ?? target.taxon.kingdom, target: target.id, pieces: [{ id: 'p1', startedAt: instant(0), purpose: 'decide' }], readings, withdrawals: [], skips: [],
     context: { stages: [specimen.stage], condition: 'fresh', ...(part ? { part: part.part, use: part.use } : {}), permission: 'allowed', contamination: 'none-seen', protection: 'allowed', tracedToBase: true },
   } as unknown as Case;
+}
+
+/** A specimen as it is drawn: the state of each character that has states, the size or number of the others. */
+export function individualOf({ shows }: Specimen): Individual {
+  const shown = (id: string) => shows.get(id as CharacterId);
+  return {
+    state: (id) => { const value = shown(id); return value?.kind === 'states' ? value.states[0] : undefined; },
+    size: (id) => { const value = shown(id); return value?.kind === 'measure' || value?.kind === 'count' ? value.number : undefined; },
+  };
 }

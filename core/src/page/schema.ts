@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Instant } from '../case/schema';
 import { CautionFor, HarmGrade, StageId, TaxonId } from '../guide/schema';
+import { LearnerFields, LessonFields, PracticeFields } from '../learn/schema';
 import { BatchFields, PortionFields, TasteFields } from '../pantry/schema';
 import { Policy } from '../policy/schema';
 import { Amount } from '../take/amount';
@@ -160,14 +161,14 @@ export type HarvestFields = z.infer<typeof HarvestFields>;
 export const GroupFields = z.strictObject({ name: z.string().trim().min(1).max(80), ...Policy.omit({ reviews: true }).required().shape });
 export type GroupFields = z.infer<typeof GroupFields>;
 
-export const PAGE_FIELDS = { place: PlaceFields, eater: EaterFields, walk: WalkFields, harvest: HarvestFields, batch: BatchFields, portion: PortionFields, taste: TasteFields, group: GroupFields } as const;
+export const PAGE_FIELDS = { place: PlaceFields, eater: EaterFields, walk: WalkFields, harvest: HarvestFields, batch: BatchFields, portion: PortionFields, taste: TasteFields, practice: PracticeFields, learner: LearnerFields, lesson: LessonFields, group: GroupFields } as const;
 export type PageKind = keyof typeof PAGE_FIELDS;
 export const PAGE_KINDS = Object.keys(PAGE_FIELDS) as readonly PageKind[];
 export type FieldsOf<K extends PageKind> = z.infer<(typeof PAGE_FIELDS)[K]>;
 
 export const NewPage = z.strictObject({
   id, at: Instant, by: person,
-  kind: z.enum(['place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste']),
+  kind: z.enum(['place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste', 'practice', 'learner', 'lesson']),
   /** The group whose notebook it is in; left out: the person's own. */
   group: z.string().min(1).max(64).optional(),
 });

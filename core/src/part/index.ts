@@ -1,4 +1,4 @@
-import type { CharacterId, CompiledGuide, CompiledTaxon, StageId, StateId } from '../guide';
+import { statesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type StageId, type StateId } from '../guide';
 
 /** Something in which two taxa never agree: what is usual for the one lies outside all that is known of the other. */
 export interface Parting {
@@ -26,7 +26,6 @@ export function partings(
       .map((stage) => stated?.get(stage))
       .reduce((mask, known) => (known?.kind === 'states' ? (mask | known.usual) >>> 0 : mask), 0);
     if (usual === 0 || (usual & theirs.possible) !== 0) return [];
-    const named = (mask: number) => [...character.stateBit].filter(([, bit]) => (mask & bit) !== 0).map(([state]) => state as StateId);
-    return [{ character: character.id, group: character.character.group, target: named(usual), other: named(theirs.possible) }];
+    return [{ character: character.id, group: character.character.group, target: statesIn(character, usual), other: statesIn(character, theirs.possible) }];
   });
 }

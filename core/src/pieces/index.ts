@@ -1,5 +1,6 @@
 import { viewCase, type Case } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
+import { misreadOf } from '../misread';
 import { buildProblem, mostBars, solve, type Hands, type Obstacle, type PlanProblem } from '../plan';
 
 /**
@@ -19,10 +20,11 @@ export type PieceCheck =
 
 /**
  * @param find the find whose further pieces are to be checked; what was read on its own piece does not count for them
+ * @param misread how often this person misreads a character, where that was measured: it changes the chances that are told, and never which checks are needed
  * @returns no checks at all if the target lists no lookalike of its kingdom
  * @throws Error if the target is not in the guide
  */
-export function pieceCheck(guide: CompiledGuide, find: Case, hands: Hands = {}): PieceCheck {
+export function pieceCheck(guide: CompiledGuide, find: Case, hands: Hands = {}, misread?: ReadonlyMap<string, number>): PieceCheck {
   const target = guide.taxon(find.target);
   if (!target) throw new Error(`target "${find.target}" is not in the guide`);
   const fresh: Case = { ...find, readings: [], withdrawals: [], skips: [], earlierTargets: [], pieces: find.pieces.slice(0, 1).map((p) => ({ ...p, purpose: 'decide' })) };
@@ -41,39 +43,41 @@ export function pieceCheck(guide: CompiledGuide, find: Case, hands: Hands = {}):
         .filter((o) => o.most < o.need),
     };
   }
-  return { feasible: true, ...inTellingOrder(problem, found.chosen) };
+  return { feasible: true, ...inTellingOrder(problem, found.chosen, misread) };
 }
+
+type Own = ReadonlyMap<string, number> | undefined;
 
 /**
  * A stray passes a check if it shows no difference there, or if the difference is misread. Checks of one group are
  * misread together, so of one group only the best counts.
  */
-function slip(problem: PlanProblem, made: readonly number[], row: PlanProblem['rows'][number]): number {
+function slip(problem: PlanProblem, made: readonly number[], row: PlanProblem['rows'][number], misread: Own): number {
   const rates = new Map<number, number>();
   for (const i of made) {
     const option = problem.options[i];
     if (!option || row.against[i] !== 1) continue;
-    rates.set(option.group, Math.min(rates.get(option.group) ?? 1, option.character.character.misread));
+    rates.set(option.group, Math.min(rates.get(option.group) ?? 1, misreadOf(option.character, misread)));
   }
   return [...rates.values()].reduce((product, rate) => product * rate, 1);
 }
 
-function worst(problem: PlanProblem, made: readonly number[]): { share: number; taxon: TaxonId } {
+function worst(problem: PlanProblem, made: readonly number[], misread: Own): { share: number; taxon: TaxonId } {
   return problem.rows
-    .map((row) => ({ share: slip(problem, made, row), taxon: row.taxon.id }))
+    .map((row) => ({ share: slip(problem, made, row, misread), taxon: row.taxon.id }))
     .reduce((a, b) => (b.share > a.share ? b : a));
 }
 
-function inTellingOrder(problem: PlanProblem, chosen: readonly number[]) {
+function inTellingOrder(problem: PlanProblem, chosen: readonly number[], misread: Own) {
   const made: number[] = [];
   const left = [...chosen];
-  const slips = [worst(problem, [])];
+  const slips = [worst(problem, [], misread)];
   while (left.length > 0) {
-    const total = (i: number) => problem.rows.reduce((sum, row) => sum + slip(problem, [...made, i], row), 0);
+    const total = (i: number) => problem.rows.reduce((sum, row) => sum + slip(problem, [...made, i], row, misread), 0);
     const next = left.reduce((a, b) => (total(b) < total(a) ? b : a));
     made.push(next);
     left.splice(left.indexOf(next), 1);
-    slips.push(worst(problem, made));
+    slips.push(worst(problem, made, misread));
   }
   const checks = made.flatMap((i) => {
     const option = problem.options[i];

@@ -140,14 +140,4 @@ export function inside([x, y]: Point, outline: Line): boolean {
   return within;
 }
 
-/** Numbers from 0 to below 1 that the seed alone decides (mulberry32). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+export { seeded } from '../seeded';

@@ -4,5 +4,6 @@ export { pathData, boxOfMarks, type Fill, type Ink, type Mark, type Plate } from
 export { boxOf, inside, seeded, type Box, type Line, type Point } from './geometry';
 export { bladeOutline, halfWidth, OUTLINES, veins, type Margin, type Outline, type Venation } from './leaf';
 export { labels, type Label } from './label';
-export { pairPlates, taxonPlate, SHEET, type AtStage, type TaxonPlate } from './taxon';
+export type { Individual } from './build';
+export { individualPlate, pairPlates, taxonPlate, SHEET, type AtStage, type TaxonPlate } from './taxon';
 export type { Part } from './whole';

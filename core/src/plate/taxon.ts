@@ -1,5 +1,5 @@
-import type { CompiledGuide, CompiledTaxon, StageId } from '../guide';
-import { individual } from './build';
+import type { CompiledGuide, CompiledTaxon, Kingdom, StageId } from '../guide';
+import { individual, type Individual } from './build';
 import { moved, scaled, type Line } from './geometry';
 import { boxOfMarks, type Plate } from './mark';
 import type { Part, Whole } from './whole';
@@ -27,6 +27,12 @@ export function taxonPlate(guide: CompiledGuide, taxon: CompiledTaxon, stage: St
   return onSheet(whole, unitsFor(whole));
 }
 
+/** One individual as a whole, whatever it was made of. */
+export function individualPlate(one: Individual, kingdom: Kingdom): TaxonPlate {
+  const whole = drawnWhole(one, kingdom);
+  return onSheet(whole, unitsFor(whole));
+}
+
 /** A taxon at one of its stages. */
 export interface AtStage {
   readonly taxon: CompiledTaxon;
@@ -49,8 +55,11 @@ export function pairPlates(guide: CompiledGuide, pair: readonly [AtStage, AtStag
 }
 
 function wholeOf(guide: CompiledGuide, { taxon, stage }: AtStage, seed: number): Whole {
-  const one = individual(guide, taxon, stage, seed);
-  const { parts, sized } = taxon.taxon.kingdom === 'Fungi' ? wholeFungus(one) : wholePlant(one);
+  return drawnWhole(individual(guide, taxon, stage, seed), taxon.taxon.kingdom);
+}
+
+function drawnWhole(one: Individual, kingdom: Kingdom): Whole {
+  const { parts, sized } = kingdom === 'Fungi' ? wholeFungus(one) : wholePlant(one);
   return { parts: parts.filter((part) => part.marks.length > 0), sized };
 }
 

@@ -28,9 +28,18 @@ export function groupRules(policy: PolicyRules | undefined): GroupRule[] {
   ];
 }
 
-/** Whether these rules ask for a second person at all. */
-export function asksForSecondLooks(policy: PolicyRules | undefined): boolean {
-  return policy?.secondLookWhenUnreviewed === true || (policy?.secondLook?.length ?? 0) > 0;
+/** Whether these rules ask for anything of each row besides its bars: a second person, or that the pair was earned. */
+export function asksOfRows(policy: PolicyRules | undefined): boolean {
+  return policy?.secondLookWhenUnreviewed === true || (policy?.secondLook?.length ?? 0) > 0 || (policy?.earned?.length ?? 0) > 0;
+}
+
+/** Pairs that whoever decides has not earned, where the group asks for it. */
+function notEarned(find: Case, rows: readonly BarRow[]): PauseReason[] {
+  const grades = find.policy?.earned ?? [];
+  if (grades.length === 0) return [];
+  const earned = new Set((find.context.practised ?? []).filter((one) => one.earned).map(({ taxon }) => taxon));
+  const taxa = rows.filter((row) => row.listed && !row.otherKingdom && row.grade !== 'none' && grades.includes(row.grade) && !earned.has(row.taxon)).map(({ taxon }) => taxon);
+  return taxa.length > 0 ? [{ code: 'not-earned', taxa }] : [];
 }
 
 const signed = new WeakMap<CompiledTaxon['taxon'], string>();
@@ -52,8 +61,8 @@ function reviewed(guide: CompiledGuide, id: string, policy: PolicyRules): boolea
   return review !== undefined && review.content === taxonContent(taxon);
 }
 
-/** Which rows still want a second person's look; and a note where the group does without. */
-export function secondLooks(
+/** Which rows still want a second person's look, or that the pair is earned; and a note where the group does without the former. */
+export function askedOfRows(
   guide: CompiledGuide, view: CaseView, target: CompiledTaxon, rows: readonly BarRow[], disputed: ReadonlySet<number>,
 ): { pause: PauseReason[]; notes: NoteReason[] } {
   const policy = view.find.policy ?? {};
@@ -67,7 +76,7 @@ export function secondLooks(
     return have < row.need ? [{ code: 'second-look-missing', taxon: row.taxon, have, need: row.need }] : [];
   });
   const turnedOff = policy.secondLookWhenUnreviewed === false ? rows.filter(unreviewed).map((row) => row.taxon) : [];
-  return { pause, notes: turnedOff.length > 0 ? [{ code: 'second-look-off', taxa: turnedOff }] : [] };
+  return { pause: [...pause, ...notEarned(view.find, rows)], notes: turnedOff.length > 0 ? [{ code: 'second-look-off', taxa: turnedOff }] : [] };
 }
 
 /** Bars that would stand on characters read by two people, the second one blind, both sure and both against it. */

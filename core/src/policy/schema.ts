@@ -27,6 +27,8 @@ export const Policy = z.strictObject({
   secondLook: z.array(HarmGrade.exclude(['none'])).max(3).optional(),
   /** The same for listed deadly lookalikes that no expert has reviewed. In a group it is on unless turned off. */
   secondLookWhenUnreviewed: z.boolean().optional(),
+  /** Harm grades of listed lookalikes of which whoever decides must have earned the pair: practised well, lately, and with nothing dangerous in between. */
+  earned: z.array(HarmGrade.exclude(['none'])).max(3).optional(),
   /**
    * Taxa that a keeper of the group has reviewed, each with the content that was signed (SHA-256). A signature is worth nothing any more once the
    * taxon says something else.

@@ -20,6 +20,15 @@ export const USUAL_STRAYS: Belief = { yes: 0.5, no: 500 };
 export const UNCHECKED_STRAYS: Belief = { yes: 0.5, no: 50 };
 /** How a pass with the piece checks on big cards, in good light, finds a stray; until a person's own misreadings are known. */
 export const USUAL_DETECTION: Belief = { yes: 9, no: 1 };
+/** How a pass of whoever lets this share of strays slip through finds one: never better than is usual, since practice on drawings is no basket. */
+export function detectionWith(slip: number): Belief {
+  if (!(slip >= 0 && slip <= 1)) throw new RangeError('slip: from 0 to 1');
+  const { yes, no } = USUAL_DETECTION;
+  const seen = yes + no;
+  const finds = Math.min(yes / seen, 1 - slip);
+  // Not even whoever finds hardly any finds none for certain.
+  return { yes: Math.max(0.05, finds) * seen, no: (1 - Math.max(0.05, finds)) * seen };
+}
 
 export interface Sorting {
   readonly pieces: number;

@@ -2,7 +2,7 @@ import { barRows, dangersOf, needOf, short, tally, type BarRow, type Dangers, ty
 import { viewCase, type Case, type CaseView, type Look, type PieceId, type ReadingId } from '../case';
 import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
-import { asksForSecondLooks, forgone, groupRules, secondLooks } from '../policy';
+import { asksOfRows, forgone, groupRules, askedOfRows } from '../policy';
 import { relationAtStages, relationOverall } from '../relation';
 import { expectedHere } from '../season/expected';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
@@ -120,7 +120,7 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const dangers = dangersOf(guide, view, target, shopped.extraBars);
   const tallied = tally(guide, view, disputed, dangers.same);
   const rows = barRows(guide, dangers, tallied);
-  const second = secondLooks(guide, view, target, rows, disputed);
+  const second = askedOfRows(guide, view, target, rows, disputed);
   const notes: NoteReason[] = [
     ...[...disputed].sort((a, b) => a - b).map((index) => ({ code: 'disputed', character: characterId(guide, index) } as const)),
     ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
@@ -177,9 +177,9 @@ function outcomeOf(guide: CompiledGuide, view: CaseView, among: Int32Array): Out
     const taxon = guide.taxa[among[i] as number];
     if (taxon && tallied.count(i) < needOf(dangers, taxon)) return 'pause';
   }
-  if (asksForSecondLooks(view.find.policy)) {
+  if (asksOfRows(view.find.policy)) {
     const rows = barRows(guide, dangers, tally(guide, view, disputed, dangers.same));
-    if (secondLooks(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
+    if (askedOfRows(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
   }
   return 'collect';
 }
@@ -315,7 +315,7 @@ function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): Readin
   const looksAt = new Map<number, number>();
   for (const look of view.looks) looksAt.set(look.character.index, (looksAt.get(look.character.index) ?? 0) + 1);
 
-  const simple = outcome === 'collect' && quiet && !asksForSecondLooks(view.find.policy);
+  const simple = outcome === 'collect' && quiet && !asksOfRows(view.find.policy);
   return view.looks
     .filter((look) => !withdrawn.has(look.reading.id))
     .filter((look) => {

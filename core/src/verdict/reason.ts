@@ -35,6 +35,8 @@ export type PauseReason =
   | { readonly code: 'ask-for-eater'; readonly eater: string; readonly caution: string; readonly text: string }
   | { readonly code: 'name-open'; readonly name: OpenName }
   | { readonly code: 'second-look-missing'; readonly taxon: TaxonId; readonly have: number; readonly need: number }
+  /** The group asks that whoever decides has earned the pair with these. */
+  | { readonly code: 'not-earned'; readonly taxa: readonly TaxonId[] }
   | { readonly code: 'context-missing'; readonly field: ContextField };
 
 export type ContextField = 'stages' | 'condition' | 'part' | 'use' | 'permission' | 'contamination' | 'protection' | 'tracedToBase';

@@ -6,6 +6,7 @@ import { putGroup } from '../groups';
 import { decideRecord, push, recordsOf } from '../notebook';
 import { DEMO_MORNING, setDemoClock } from './clock';
 import { DEMO_PANTRY } from './pantry';
+import { demoPractice } from './practice';
 import { DEMO_FINDS, DEMO_GROUP, PEOPLE, type DemoFind } from './ostrel';
 import { DEMO_EATERS, DEMO_PLACES, DEMO_WALKS, type DemoPlace } from './valley';
 
@@ -29,7 +30,15 @@ export async function loadDemo(db: Db, guide: CompiledGuide, now = Date.now()): 
   for (const place of DEMO_PLACES) await loadPage(db, guide, 'place', place);
   for (const eater of DEMO_EATERS) await loadPage(db, guide, 'eater', { ...eater, shared: 'own', seen: [] });
   for (const { kind, ...page } of DEMO_PANTRY) await loadPage(db, guide, kind, { ...page, seen: [] });
+  await loadPractice(db, guide);
   for (const walk of DEMO_WALKS) await loadPage(db, guide, 'walk', { ...walk, shared: 'own', seen: [] });
+}
+
+/** Worked out only where it is not there yet. */
+async function loadPractice(db: Db, guide: CompiledGuide): Promise<void> {
+  const there = new Set((await db.selectFrom('pages').select('id').where('kind', 'in', ['practice', 'learner', 'lesson']).execute()).map(({ id }) => id));
+  if (there.has('demo-lesson-gills')) return;
+  for (const { kind, ...page } of demoPractice(guide, DEMO_GROUP.id)) await loadPage(db, guide, kind, { ...page, seen: [] });
 }
 
 const SEASON_START = Date.parse('2026-01-10T09:00:00.000Z');

@@ -1,8 +1,8 @@
-/** What the invented walkers made of what they gathered. */
+/** What the invented walkers made of what they gathered; a page of the demo besides places, eaters and walks. */
 
 export interface DemoPage {
   readonly id: string;
-  readonly kind: 'harvest' | 'batch' | 'portion';
+  readonly kind: 'harvest' | 'batch' | 'portion' | 'practice' | 'learner' | 'lesson';
   readonly keeper: string;
   readonly shared: 'with-place' | 'own';
   readonly fields: Readonly<Record<string, unknown>>;

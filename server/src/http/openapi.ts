@@ -44,6 +44,7 @@ export function openApi(): Json {
       '/openapi.json': get('This document'),
       '/schemas/{name}': { parameters: [{ name: 'name', in: 'path', required: true, schema: { enum: Object.keys(SCHEMAS) } }], ...get('A JSON Schema of an open format') },
       '/guides/{version}': { parameters: [{ name: 'version', in: 'path', required: true, schema: { type: 'string' } }], ...get('A guide by its content hash', { $ref: '#/components/schemas/Guide' }) },
+      '/groups/{group}/confusion': { parameters: [{ name: 'group', in: 'path', required: true, schema: { type: 'string' } }], ...get('What the people of a group take for what in practice, added up without names') },
       '/recalls': get('What was gathered and made and no longer stands, with all that descends from it'),
       '/finds': {
         ...get('The newest finds', { type: 'object', properties: { finds: { type: 'array', items: jsonSchema(FindSummary) } } }),

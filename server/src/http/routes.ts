@@ -8,6 +8,7 @@ import { deletePerson, exportPerson } from '../accounts';
 import type { Db } from '../db';
 import { demoOffset } from '../demo/clock';
 import { EXPERT } from '../demo/expert';
+import { confusionOfGroup } from '../groups/confusion';
 import { accept, changeRole, groupView, InvitationCode, invite, leave, makeGroup, NewGroup, NewInvitation, NewReview, RoleChange, signReview, unsignReview } from '../groups';
 import type { Jobs } from '../jobs';
 import type { Live } from '../live';
@@ -186,6 +187,7 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     response.status((await makeGroup(db, actor, made)) ? 201 : 200).json(await groupView(db, await actorOf(db, actor.person), made.id));
   });
   add('get', '/groups/:group', 'member', async (request, response, actor) => void response.json(await groupView(db, actor, parameter(request, 'group'))));
+  add('get', '/groups/:group/confusion', 'keeper', async (request, response) => void response.json(await confusionOfGroup(db, guide, parameter(request, 'group'))));
   add('post', '/groups/:group/invitations', 'keeper', async (request, response, actor) => {
     response.status(201).json(await invite(db, actor, parameter(request, 'group'), body(NewInvitation, request)));
   });

@@ -21,7 +21,7 @@ interface Around {
 }
 /** Kept by one person, who alone tells of it. */
 const OWN_ONLY: Readonly<Partial<Record<PageRecord['kind'], string>>> = { harvest: 'only who took it tells what was taken', portion: 'only who told of it tells more', taste: 'only who tasted tells how it was' };
-const NEVER_SHARED: Readonly<Partial<Record<PageRecord['kind'], string>>> = { eater: 'who eats along is told in one’s own notebook only', taste: 'how somebody takes something is told in one’s own notebook only' };
+const NEVER_SHARED: Readonly<Partial<Record<PageRecord['kind'], string>>> = { eater: 'who eats along is told in one’s own notebook only', taste: 'how somebody takes something is told in one’s own notebook only', practice: 'what somebody practised is told in one’s own notebook only', learner: 'how somebody practises is told in one’s own notebook only' };
 
 /** What is wrong with an entry of a page; nothing where it may be added. */
 export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
@@ -30,7 +30,7 @@ export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
   const known = (field: string, taxon: string | undefined) => (taxon === undefined || guide.taxon(taxon) ? [] : wrong(field, `"${taxon}" is not a taxon of the guide`));
   switch (entry.kind) {
     case 'pages':
-      return [...by, ...(entry.body.group === undefined ? [] : whyNever(entry.body.kind))];
+      return [...by, ...(entry.body.group === undefined ? [] : [...whyNever(entry.body.kind), ...notKeeper(entry.body.kind, around)])];
     case 'fields': {
       const { body } = entry;
       if (!page || body.of !== page.kind) return wrong('of', `this page is not one of a ${body.of}`);
@@ -38,10 +38,11 @@ export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
       if (page.kind === 'group' && roles.get(person) !== 'keeper') return wrong('by', 'only a keeper of the group tells its rules');
       if (page.kind === 'group' && body.field === 'name' && body.value === null) return wrong('value', 'a group has a name');
       if (page.kind === 'place' && KEEPERS_FIELDS.includes(body.field) && page.person !== person) return wrong('field', 'only who keeps a place tells where it is, and whom');
+      if (page.group !== undefined && notKeeper(page.kind, around).length > 0) return notKeeper(page.kind, around);
       const own = OWN_ONLY[page.kind];
       if (own !== undefined && page.person !== person) return wrong('by', own);
       if (!toldPlaceExactly(page, person)) return wrong('page', 'who is not told where a place is cannot change what is told of it');
-      return [...by, ...((page.kind === 'harvest' || page.kind === 'taste') && body.field === 'taxon' && typeof body.value === 'string' ? known('value', body.value) : []), ...taxaIn(body.field, body.value).flatMap(([path, taxon]) => known(`value${path}`, taxon)), ...sourceProblems(entry.page, body.value, body.field, around)];
+      return [...by, ...((page.kind === 'harvest' || page.kind === 'taste') && body.field === 'taxon' && typeof body.value === 'string' ? known('value', body.value) : []), ...(page.kind === 'lesson' ? [] : taxaIn(body.field, body.value)).flatMap(([path, taxon]) => known(`value${path}`, taxon)), ...sourceProblems(entry.page, body.value, body.field, around)];
     }
     case 'sightings': {
       if (page?.kind !== 'place') return wrong('page', 'only a place has sightings');
@@ -67,6 +68,9 @@ function taxaIn(field: string, value: unknown): [path: string, taxon: string][] 
 }
 
 const whyNever = (kind: PageRecord['kind']): FieldProblem[] => { const why = NEVER_SHARED[kind]; return why === undefined ? [] : wrong('group', why); };
+
+/** Lessons of a group are made by its keepers. */
+const notKeeper = (kind: PageRecord['kind'], { roles, person }: Around): FieldProblem[] => (kind === 'lesson' && roles.get(person) !== 'keeper' ? wrong('by', 'only a keeper of the group makes its lessons') : []);
 
 /** The ids that a field names as what something comes from. */
 export function sourcesIn(field: string, value: unknown): string[] {

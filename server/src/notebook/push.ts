@@ -24,8 +24,13 @@ export interface PushOptions {
   readonly now: number;
   /** Hears of asks once they are on record. */
   readonly asked?: (find: string, ask: string, of: string) => Promise<void>;
-  /** Hears of finds that were collected and harvests that strays were found in, of which something was told that may change whether they stand. */
-  readonly recheck?: (what: { readonly finds: readonly string[]; readonly harvests: readonly string[] }) => Promise<void>;
+  readonly recheck?: (what: Moved) => Promise<void>;
+}
+/** Of what something was told that may change whether it stands: finds that were collected, harvests that strays were found in, and groups with other rules. */
+export interface Moved {
+  readonly finds: readonly string[];
+  readonly harvests: readonly string[];
+  readonly groups: readonly string[];
 }
 /** What is told of a find that could change its verdict, or what was decided on it. */
 const MOVES: readonly Entry['kind'][] = ['pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'decisions'];
@@ -139,14 +144,15 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
     });
     await store(transaction, rows, { finds: newFinds, pages: newPages, arrivals });
     await keepDescents(transaction, descends);
-    await settleGroups(transaction, actor.person, entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'group' && pushed[index]?.status === 'added' ? [entry] : [])));
+    const ofGroups = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'group' && pushed[index]?.status === 'added' ? [entry] : []));
+    await settleGroups(transaction, actor.person, ofGroups);
     await forget(transaction, entries.flatMap((entry, index) => (entry.kind === 'drops' && pushed[index]?.status === 'added' ? [entry.body.picture] : [])));
     const moved = (find: string, record: FindRecord) => record.decisions.some(({ choice }) => choice === 'collect') && entries.some((entry, index) => entry.find === find && MOVES.includes(entry.kind) && pushed[index]?.status === 'added');
     const strays = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'harvest' && (entry.body.field === 'sorting' || entry.body.field === 'bag') && pushed[index]?.status === 'added' ? [entry.page] : []));
-    return { pushed, finds: [...records].flatMap(([find, record]) => (moved(find, record) ? [find] : [])), harvests: [...new Set(strays)] };
+    return { pushed, finds: [...records].flatMap(([find, record]) => (moved(find, record) ? [find] : [])), harvests: [...new Set(strays)], groups: [...new Set(ofGroups.filter(({ body }) => body.field !== 'name').map(({ page }) => page))] };
   });
-  const { pushed: all } = done;
-  if (done.finds.length > 0 || done.harvests.length > 0) await recheck?.({ finds: done.finds, harvests: done.harvests });
+  const { pushed: all, ...moved } = done;
+  if (Object.values(moved).some((ids) => ids.length > 0)) await recheck?.(moved);
   // Also where it was known already: the one who told it first may have been killed before it got here.
   for (const [index, entry] of entries.entries()) if (entry.kind === 'asks' && all[index]?.status !== 'refused') await asked?.(entry.find, entry.body.id, entry.body.of);
   return all;

@@ -67,6 +67,15 @@ export async function recordsOf(db: Db, finds: readonly string[]): Promise<Map<s
   return folded(await rowsOf(db, finds), (entry) => entry);
 }
 
+/** The same, of their verdicts only what came out and under which guide: the rest of a verdict is most of a find, and follows from it. */
+export async function outcomesOf(db: Db, finds: readonly string[]): Promise<Map<string, FindRecord>> {
+  if (finds.length === 0) return new Map();
+  const { rows } = await sql<Omit<EntryRow, 'arrival' | 'number'>>`select seq, kind, find_id, page_id, stamp,
+    case when kind = 'verdicts' then jsonb_set(body, '{verdict}', jsonb_build_object('outcome', body->'verdict'->'outcome', 'guide', body->'verdict'->'guide')) else body end as body
+    from entries where find_id = any(${finds}::text[]) order by stream, seq`.execute(db);
+  return folded(rows.map((row) => ({ ...row, arrival: null, number: null })), (entry) => entry);
+}
+
 /** The same, each as this reader may see it. */
 export async function recordsFor(db: Db, finds: readonly string[], reader: string): Promise<Map<string, FindRecord>> {
   const rows = await rowsOf(db, finds);

@@ -11,7 +11,10 @@ import { Uprights } from '../check/Uprights';
 import { usePictures } from '../eye/usePictures';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { useObjectUrl } from '../eye/useObjectUrl';
+import { latePart } from '../latePart';
 import { SideBySide } from './late';
+
+const Practised = latePart(() => import('../outdoors').then((m) => m.Practised), () => null);
 
 /** Target and lookalike side by side, where they part and what this find was read to be. */
 export function BesideScreen() {
@@ -50,6 +53,7 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
           <Small soft>Side by side · {at + 1} of {rows.length}</Small>
           <Title>Where they part</Title>
           <Names target={target} row={row} />
+          <Practised target={target.id} other={row.taxon} />
           <SideBySide
             key={row.taxon}
             stages={find.context.stages}

@@ -1,3 +1,4 @@
+import { SketchPad } from './late';
 import { useState } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
 import type { Picture } from '../../store/pictures';
@@ -5,14 +6,12 @@ import { useAct, useApp } from '../../store/store';
 import type { CharacterId } from '@pause/core';
 import { characterName } from '../../words/names';
 import { Body, Button, Chip, colour, Small, space, Strong, stroke } from '../../ui';
-import { latePart } from '../latePart';
 import { dropPicture, keepPicture } from './actions';
 import { useObjectUrl } from './useObjectUrl';
 import { PickPhoto } from './PickPhoto';
 import type { Prepared } from './preparePhoto';
 import { usePictures } from './usePictures';
 
-const SketchPad = latePart(() => import('./SketchPad').then((m) => m.SketchPad));
 
 interface PicturesProps {
   readonly find: string;

@@ -11,6 +11,8 @@ interface SketchPadProps {
   readonly photos: readonly Blob[];
   readonly onSave: (svg: Blob) => void;
   readonly onCancel: () => void;
+  /** What the last button says. */
+  readonly done?: string;
 }
 
 const PAPER = { width: 360, height: 300 } as const;
@@ -22,7 +24,7 @@ function outlineOf(points: readonly Point[]): string {
 }
 
 /** Drawing is looking: a page for pen or finger, blank or over a faint photo. */
-export function SketchPad({ photos, onSave, onCancel }: SketchPadProps) {
+export function SketchPad({ photos, onSave, onCancel, done = 'Keep it' }: SketchPadProps) {
   const [strokes, setStrokes] = useState<readonly (readonly Point[])[]>([]);
   const drawing = useRef<Point[] | undefined>(undefined);
   const [now, setNow] = useState<readonly Point[]>([]);
@@ -67,7 +69,7 @@ export function SketchPad({ photos, onSave, onCancel }: SketchPadProps) {
       <View style={styles.ways}>
         <Button label="Undo" tone="outline" disabled={strokes.length === 0} style={styles.way} onPress={() => setStrokes(strokes.slice(0, -1))} />
         <Button label="Throw away" tone="outline" style={styles.way} onPress={onCancel} />
-        <Button label="Keep it" disabled={strokes.length === 0} style={styles.way} onPress={save} />
+        <Button label={done} disabled={strokes.length === 0} style={styles.way} onPress={save} />
       </View>
     </View>
   );

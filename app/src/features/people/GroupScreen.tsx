@@ -193,6 +193,9 @@ function Rules({ group }: { readonly group: Group }) {
         <Chip kind="checkbox" label="For everything deadly" chosen={grades.includes('deadly')} disabled={!may} onPress={() => set({ secondLook: grades.includes('deadly') ? grades.filter((g) => g !== 'deadly') : [...grades, 'deadly'] })} />
         <Chip kind="checkbox" label="For everything serious" chosen={grades.includes('serious')} disabled={!may} onPress={() => set({ secondLook: grades.includes('serious') ? grades.filter((g) => g !== 'serious') : [...grades, 'serious'] })} />
       </School>
+      <School title="Earned pairs" why="Who has practised a pair well, lately, and with nothing dangerous in between, misreads it less. It is asked of whoever decides, besides all bars.">
+        {(['deadly', 'serious'] as const).map((grade) => <Chip key={grade} kind="checkbox" label={grade === 'deadly' ? 'With what is deadly' : 'With what is serious'} chosen={policy.earned?.includes(grade) === true} disabled={!may} onPress={() => set({ earned: policy.earned?.includes(grade) ? policy.earned.filter((one) => one !== grade) : [...policy.earned ?? [], grade] })} />)}
+      </School>
       <School title="Bars against what is deadly" why="Three are proof against any two mistakes; each one more against one mistake more.">
         {[0, 1, 2].map((more) => <Chip key={more} label={`${3 + more}`} aria-label={`${3 + more} bars`} chosen={deadly === more} disabled={!may} onPress={() => set({ extraBars: more === 0 ? undefined : { ...policy.extraBars, deadly: more } })} />)}
       </School>

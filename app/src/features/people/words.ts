@@ -17,5 +17,5 @@ export const ROLE_MEANS: Readonly<Record<Role, string>> = {
 /** The fields that a group agrees on, in plain words. */
 export const FIELD: Readonly<Record<keyof FieldsOf<'group'>, string>> = {
   name: 'Name', extraBars: 'More bars', groupsNeeded: 'Groups that must fit', forgoneTaxa: 'Left alone', forgoneFamilies: 'Families left alone', protectedTaxa: 'Protected',
-  place: 'Range, season, habitat', familyHint: 'The family as a hint', secondLook: 'A second look for', secondLookWhenUnreviewed: 'A second look where no expert reviewed a deadly pair',
+  place: 'Range, season, habitat', familyHint: 'The family as a hint', secondLook: 'A second look for', secondLookWhenUnreviewed: 'A second look where no expert reviewed a deadly pair', earned: 'Earned pairs for',
 };

@@ -7,12 +7,14 @@ import { late } from '../../evaluate/late';
 import { characterName, characterOf, timeWords } from '../../words/names';
 import { colour, Small, space, Strong } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
+import { useOwnRates } from '../practice/ownRates';
 
 const { useIt: usePieces } = late<typeof import('@pause/core/pieces')>(() => import('@pause/core/pieces'));
 
 export function usePieceCheck(find: Case | undefined): PieceCheck | undefined {
   const program = usePieces();
-  return useMemo(() => (program && find ? program.pieceCheck(guide, find) : undefined), [program, find]);
+  const misread = useOwnRates();
+  return useMemo(() => (program && find ? program.pieceCheck(guide, find, {}, misread) : undefined), [program, find, misread]);
 }
 
 /** Everything that each piece has to show. */

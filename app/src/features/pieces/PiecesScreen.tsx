@@ -7,6 +7,7 @@ import { useCase } from '../../store/useCase';
 import { commonName, timeWords } from '../../words/names';
 import { Body, Button, colour, corner, Heading, Loading, Notice, Rule, Screen, Small, space, Strong, stroke, Title, VerdictWord } from '../../ui';
 import { FindFrame } from '../FindFrame';
+import { useOwnRates } from '../practice/ownRates';
 import { PieceLines, usePieceCheck } from './PieceLines';
 
 /** One more was gone through; or the last count was a slip. */
@@ -25,6 +26,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   const find = useCase(record);
   const told = usePieceCheck(find);
   const count = countOf(record);
+  const rates = useOwnRates();
   if (!find) return <Screen><Notice title="No name yet" text="Only what has been checked as one thing can be gone through piece by piece." action="Back to the find" onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })} /></Screen>;
   if (!told) return <Screen><Loading what="Working out the quickest checks …" /></Screen>;
   if (!told.feasible) {
@@ -42,6 +44,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
       .then((id) => { if (id) router.push({ pathname: '/find/[id]/name', params: { id } }); });
   };
   const slips = told.slips.slice(1);
+  const own = told.checks.some(({ character }) => rates?.has(character));
   const strip = (
     <View style={styles.strip}>
       <Pressable role="button" onPress={stray} style={({ pressed }) => [styles.big, styles.stray, pressed && styles.pressed]}>
@@ -69,7 +72,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
             <PieceLines check={told} find={find} />
             {slips.length > 1 ? (
               <Small soft>
-                In ordinary hands {share(slips[0]?.share ?? 0)} of the strays slips through the first check alone, {share(slips.at(-1)?.share ?? 0)} through all of them. {count.strays > 0 ? 'There are strays here: do not leave one out.' : ''}
+                {own ? 'In your hands, by what you practised,' : 'In ordinary hands'} {share(slips[0]?.share ?? 0)} of the strays slips through the first check alone, {share(slips.at(-1)?.share ?? 0)} through all of them. {count.strays > 0 ? 'There are strays here: do not leave one out.' : ''}
               </Small>
             ) : null}
           </>

@@ -48,6 +48,7 @@ export function StartScreen() {
       {status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
       <View style={styles.ways}>
         <Button label="Pantry" tone="plain" onPress={() => router.push('/pantry')} />
+        <Button label="Practice" tone="plain" onPress={() => router.push('/practice')} />
         <Button label="Notebook and people" tone="plain" onPress={() => router.push('/notebook')} />
         <Button label="How it looks here" tone="plain" onPress={() => router.push('/look')} />
       </View>
