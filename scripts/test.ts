@@ -28,15 +28,27 @@ async function one(name: string, command: string, args: readonly string[]): Prom
   }
 }
 
+/** What is read of Jest's report. */
+interface Report {
+  readonly numPassedTests: number;
+  readonly numFailedTests: number;
+  readonly numRuntimeErrorTestSuites: number;
+  readonly testResults: readonly {
+    readonly message: string;
+    readonly status: string;
+    readonly assertionResults: readonly { readonly fullName: string; readonly status: string; readonly invocations?: number; readonly retryReasons?: readonly string[] }[];
+  }[];
+}
+
 /** A run of Jest; its own counts are added up. A suite that could not even start counts as one failure. */
 async function jest(name: string, args: readonly string[], env: NodeJS.ProcessEnv): Promise<void> {
   const report = join(scratch, `${name}.json`);
   const { status } = await run('npx', ['--no-install', 'jest', '--maxWorkers=2', '--testTimeout=60000', '--json', `--outputFile=${report}`, ...args], {
     cwd: ROOT, env: { ...env, FORCE_COLOR: '0' }, echo: process.env.PAUSE_TEST_VERBOSE === '1',
   });
-  let result: { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number; testResults: { name: string; message: string; status: string }[] };
+  let result: Report;
   try {
-    result = JSON.parse(readFileSync(report, 'utf8')) as typeof result;
+    result = JSON.parse(readFileSync(report, 'utf8')) as Report;
   } catch {
     tally.failed += 1;
     say(`      ${name}: Jest ended with status ${status} and no report`);
@@ -44,7 +56,12 @@ async function jest(name: string, args: readonly string[], env: NodeJS.ProcessEn
   }
   tally.passed += result.numPassedTests;
   tally.failed += result.numFailedTests + result.numRuntimeErrorTestSuites;
-  for (const suite of result.testResults) if (suite.status === 'failed') say(suite.message);
+  for (const suite of result.testResults) {
+    if (suite.status === 'failed') say(suite.message);
+    for (const test of suite.assertionResults) {
+      if (test.status === 'passed' && (test.invocations ?? 1) > 1) say(`      passed at the second try: ${test.fullName}\n${(test.retryReasons ?? []).join('\n')}`);
+    }
+  }
   say(`      ${result.numPassedTests} passed, ${result.numFailedTests + result.numRuntimeErrorTestSuites} failed in ${name}`);
 }
 

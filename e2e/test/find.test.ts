@@ -187,8 +187,11 @@ test('on a wide screen digits answer, U cannot tell, N skips, Z takes back', asy
   };
   await page.keyboard.press('4');
   expect((await count(1)).readings[0]?.value).toEqual({ kind: 'states', states: ['spines'] });
+  const recorded = page.getByText('Recorded:');
+  await recorded.waitFor();
   await page.keyboard.press('z');
   await onRecord(page, id, (find) => find.withdrawals.length === 1);
+  await recorded.waitFor({ state: 'detached' });
   await judged();
   await page.keyboard.press('4');
   await count(2);

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 interface Keys {
   readonly digit?: (n: number) => void;
@@ -12,8 +12,9 @@ interface Keys {
 /** Keys on a wide screen: digits answer, U cannot see, N goes on, Z takes back, H shows how, ? shows the keys. Silent while somebody types. */
 export function useKeys(keys: Keys, on: boolean): void {
   const latest = useRef(keys);
-  useEffect(() => { latest.current = keys; });
-  useEffect(() => {
+  // Before it is painted: whoever sees a question may answer it.
+  useLayoutEffect(() => { latest.current = keys; });
+  useLayoutEffect(() => {
     if (!on || typeof window === 'undefined') return undefined;
     const press = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
