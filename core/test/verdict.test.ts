@@ -223,7 +223,7 @@ describe('contradiction', () => {
   test('twice, while nothing dangerous fits: a third look is asked for', () => {
     const verdict = decide(guide, find('gentiana-lutea', [
       reading('stem.hairs', 'downy'), reading('stem.hairs', 'downy'), reading('leaf.arrangement', 'opposite'),
-      reading('leaf.venation', 'arching'), reading('flower.form', 'star'),
+      reading('leaf.venation', 'arching'), reading('flower.form', 'star'), reading('stem.wood', 'soft'),
     ]));
     expect(verdict.outcome).toBe('pause');
   });
