@@ -144,6 +144,6 @@ export function rig(evaluator: Evaluator = inPlace) {
     },
   };
   let time = Date.UTC(2030, 0, 1);
-  const open = () => makeStore({ api, device, album: () => Promise.resolve(album), evaluator, clock: () => { time += 1; return time; } });
+  const open = () => makeStore({ api, device, album: () => Promise.resolve(album), evaluator, clock: () => { time += 1; return time; }, drawn: () => Promise.resolve() });
   return { server, storage, sent, kept, here: records, own, records: onServer, stream, pictures, bytes, parts, open, store: open() };
 }

@@ -40,6 +40,7 @@ export class SimulatedDevice {
       album: never,
       evaluator: NO_EVALUATOR,
       clock: () => Date.now() + this.clockOff,
+      drawn: () => Promise.resolve(),
     });
   }
 

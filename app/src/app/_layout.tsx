@@ -13,6 +13,7 @@ import { loadGuide } from '../evaluate/guide';
 import { loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
 import { browserDevice } from '../store/device';
+import { drawn } from '../store/drawn';
 import { keepLook, keptLook } from '../store/look';
 import { makeStore, useApp, type Store } from '../store/store';
 import { Notice } from '../ui/Notice';
@@ -66,7 +67,7 @@ export default function Layout() {
   const open = useCallback(() => {
     setLoaded(undefined);
     loadGuide().then((guide) => {
-      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator: workerEvaluator(guide), clock: Date.now }, { look: keptLook(window.localStorage) });
+      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator: workerEvaluator(guide), clock: Date.now, drawn }, { look: keptLook(window.localStorage) });
       keepOwn(store);
       setLoaded(store);
     }, () => setLoaded('failed'));

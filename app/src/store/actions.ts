@@ -106,12 +106,15 @@ const ruled = (record: FindRecord): Thunk<Case | undefined> => (_, getState) => 
 
 /** Asks the core again about a find that changed. @param foreseen what it said already, where it was asked about the very same record before */
 export function reconsider(id: string, foreseen?: Judgement): Thunk<Promise<void>> {
-  return async (dispatch, getState, { evaluator }) => {
+  return async (dispatch, getState, { evaluator, drawn }) => {
     const open = getState().finds[id];
     const find = open?.record && dispatch(ruled(open.record));
     if (!open || !find) return;
     const before = open.evaluation?.plan;
-    if (foreseen && before) dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...foreseen, plan: before } }));
+    if (foreseen && before) {
+      dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...foreseen, plan: before } }));
+      await drawn();
+    }
     try {
       // Both are asked for at once; bars and strip do not wait for the plan, once there is an earlier one to show.
       const [judging, planning] = [foreseen ? Promise.resolve(foreseen) : evaluator.judge(find), evaluator.planOf(find)];
@@ -152,20 +155,26 @@ function judgedAhead(entries: readonly Entry[]): Thunk<{ readonly judging: Promi
   };
 }
 
+/** Kinds of which nothing overrules an earlier one: a find with them is the same whatever their stamps. */
+const UNSTAMPED = new Set<Entry['kind']>(['pieces', 'readings', 'withdrawals', 'skips']);
+
 /** The same, for entries that are made from what was told just before them. */
 function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
-  return (dispatch, getState, { device, running }) => {
+  return (dispatch, getState, { device, running, drawn }) => {
     const turn = running.lastTold.then(async () => {
-      const entries = await dispatch(stamped(make()));
+      const made = make();
+      // The core is asked first, where the stamp has no say in what it comes to.
+      const early = made.every(({ kind }) => UNSTAMPED.has(kind)) ? dispatch(judgedAhead(made)) : undefined;
+      const entries = await dispatch(stamped(made));
       const [first] = entries;
-      const ahead = dispatch(judgedAhead(entries));
+      const ahead = early ?? dispatch(judgedAhead(entries));
       await device.put(entries);
       // What it comes to is drawn with it, if it is known by then; else right after it.
       const foreseen = ahead && await Promise.race([ahead.judging, afterwards()]);
       const same = ahead !== undefined && getState().finds[first?.find ?? '']?.record === ahead.of;
       for (const entry of entries) dispatch(finds.actions.entryMade(entry));
       if (first?.find) void dispatch(reconsider(first.find, same ? foreseen : undefined));
-      void dispatch(flush());
+      void drawn().then(() => dispatch(flush()));
       return true;
     }).catch((error: unknown) => {
       dispatch(outbox.actions.noted({ notKept: message(error) }));

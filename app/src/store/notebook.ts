@@ -100,7 +100,9 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   const own = async (all: Notebook, key: string): Promise<unknown> => (await all.own.get(key))?.value;
   /** The last stamp that was told or heard of goes on record with what it came with. */
   const hear = async (all: Notebook, entries: readonly Entry[]) => {
-    const before = await own(all, 'stamp') as Stamp | undefined;
+    await heardSince(all, entries, await own(all, 'stamp') as Stamp | undefined);
+  };
+  const heardSince = async (all: Notebook, entries: readonly Entry[], before: Stamp | undefined) => {
     const last = entries.reduce((stamp, entry) => (entry.stamp ? heard(stamp, entry.stamp) : stamp), before);
     if (last !== before) await all.own.put({ key: 'stamp', value: last });
   };
@@ -135,8 +137,10 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   };
   return {
     put: async (entries) => surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
+      // Asked for side by side: somebody waits for what this comes to.
+      const before = own(all, 'stamp');
       await all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry })));
-      await hear(all, entries);
+      await heardSince(all, entries, await before as Stamp | undefined);
     })),
     settle: async (settled) => {
       await quietly((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {
@@ -186,12 +190,10 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     },
     clock: async () => {
       const kept = await quietly(async (all) => {
-        let device = await own(all, 'device') as string | undefined;
-        if (device === undefined) {
-          device = crypto.randomUUID().slice(0, 8);
-          await all.own.put({ key: 'device', value: device });
-        }
-        return { device, last: await own(all, 'stamp') as Stamp | undefined };
+        const [named, last] = (await all.own.bulkGet(['device', 'stamp'])).map((kept) => kept?.value) as [string | undefined, Stamp | undefined];
+        const device = named ?? crypto.randomUUID().slice(0, 8);
+        if (named === undefined) await all.own.put({ key: 'device', value: device });
+        return { device, last };
       });
       return kept ?? { device: 'nothing', last: undefined };
     },

@@ -16,6 +16,8 @@ export interface Outside {
   readonly album: () => Promise<Album>;
   readonly evaluator: Evaluator;
   readonly clock: () => number;
+  /** When what changed stands on the screen: what nobody waits for is done after it. */
+  readonly drawn: () => Promise<void>;
 }
 
 /** What goes on in one window, and is no state that a screen shows. */

@@ -1,6 +1,6 @@
 import { createContext, memo, use, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { filled, partings, short, type BarRow, type Case, type CharacterId, type Check } from '@pause/core';
+import { filled, partings, short, type BarRow, type Case, type CharacterId, type Check, type TaxonId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { characterName, CommonName, commonName, harmLine, lowerFirst, numberWord, readingWords, timeWords, upper } from '../../words/names';
 import { few } from '../../words/reasons';
@@ -11,31 +11,36 @@ import { Button, colour, corner, Rule, Small, SmallStrong, space, Strong, stroke
 
 /** What only opened rows need; a closed one is not drawn anew because of it. */
 const Now = createContext<Omit<BarsProps, 'rows'> | undefined>(undefined);
-
-/** The same row has been counted again: what it shows is the same. */
-const sameRow = (a: { readonly row: BarRow }, b: { readonly row: BarRow }) => JSON.stringify(a.row) === JSON.stringify(b.row);
+/** How each lookalike stands. Of a row that stays only its bars are drawn anew. */
+const Standing = createContext<ReadonlyMap<TaxonId, BarRow>>(new Map());
 
 /** One lookalike and what stands between it and the find; opens to show which reading fills each bar. */
-const Row = memo(function Row({ row }: { readonly row: BarRow }) {
+const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
   const [told, setTold] = useState(false);
   return (
     <View role="listitem">
       <Pressable role="button" aria-expanded={told} onPress={() => setTold(!told)} style={styles.row}>
         <View style={styles.name}>
-          <Strong numberOfLines={1}>{CommonName(row.taxon)}</Strong>
-          <Small soft numberOfLines={1}>{harmLine(row.taxon)}</Small>
+          <Strong numberOfLines={1}>{CommonName(taxon)}</Strong>
+          <Small soft numberOfLines={1}>{harmLine(taxon)}</Small>
         </View>
-        <View role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}><Uprights row={row} /></View>
+        <Stands taxon={taxon} />
       </Pressable>
-      {told ? <Grounds row={row} /> : null}
+      {told ? <Grounds taxon={taxon} /> : null}
       <Rule />
     </View>
   );
-}, sameRow);
+});
 
-function Grounds({ row }: { readonly row: BarRow }) {
+function Stands({ taxon }: { readonly taxon: TaxonId }) {
+  const row = use(Standing).get(taxon);
+  return row ? <View role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}><Uprights row={row} /></View> : null;
+}
+
+function Grounds({ taxon }: { readonly taxon: TaxonId }) {
   const now = use(Now);
-  if (!now) return null;
+  const row = use(Standing).get(taxon);
+  if (!now || !row) return null;
   const { id, find, parts, checks, onChoose } = now;
   return (
     <View style={styles.grounds}>
@@ -83,6 +88,7 @@ interface BarsProps {
 /** Listed lookalikes one by one, the others while they are short; the rest as one calm line. */
 export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose }: BarsProps) {
   const now = useMemo(() => ({ id, find, parts, checks, onChoose }), [id, find, parts, checks, onChoose]);
+  const standing = useMemo(() => new Map(rows.map((row) => [row.taxon, row])), [rows]);
   const [all, setAll] = useState(false);
   const [others, setOthers] = useState(false);
   const listed = rows.filter((row) => row.listed && !row.otherKingdom);
@@ -91,9 +97,9 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
   const compact = !others && unlistedShort.length > 1 && listed.length > 0;
   const otherKingdom = done.filter((row) => row.otherKingdom).length;
   return (
-    <Now value={now}><View role="list" aria-label="Bars against each lookalike">
+    <Now value={now}><Standing value={standing}><View role="list" aria-label="Bars against each lookalike">
       <Rule />
-      {listed.map((row) => <Row key={row.taxon} row={row} />)}
+      {listed.map((row) => <Row key={row.taxon} taxon={row.taxon} />)}
       {compact ? (
         <View role="listitem"><Pressable role="button" onPress={() => setOthers(true)} style={styles.line}>
           <View style={styles.name}>
@@ -103,7 +109,7 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
           </View>
           <SmallStrong style={styles.more}>show</SmallStrong>
         </Pressable></View>
-      ) : unlistedShort.map((row) => <Row key={row.taxon} row={row} />)}
+      ) : unlistedShort.map((row) => <Row key={row.taxon} taxon={row.taxon} />)}
       {done.length > 0 && !compact ? (
         <View role="listitem"><Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
           <Small soft style={styles.name}>
@@ -116,9 +122,9 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
       {all ? done.map((row) => (
         row.otherKingdom
           ? <Small key={row.taxon} role="listitem" soft style={styles.kingdom}>{CommonName(row.taxon)}: a fungus is no plant</Small>
-          : <Row key={row.taxon} row={row} />
+          : <Row key={row.taxon} taxon={row.taxon} />
       )) : null}
-    </View></Now>
+    </View></Standing></Now>
   );
 });
 

@@ -1,6 +1,6 @@
 import { Link, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { startTransition, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
+import { createContext, memo, startTransition, use, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View, type LayoutChangeEvent, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
@@ -58,11 +58,41 @@ function currentCheck(checks: readonly Check[], chosen: CharacterId | undefined,
 function CheckView({ record, evaluation, current }: CheckProps) {
   // The same record gives the same case, so that what hangs on it is not worked out anew at every drawing.
   const find = useCase(record);
-  return find ? <CheckOf record={record} evaluation={evaluation} current={current} find={find} /> : null;
+  const now = useMemo(() => (find ? { record, evaluation, current, find } : undefined), [record, evaluation, current, find]);
+  // Strip and bars are drawn first, everything else right after them: one answer moves all of it, and only those two are waited for.
+  const shown = useDeferredValue(now);
+  return now && shown ? <Newest value={now}><CheckOf shown={shown} /></Newest> : null;
 }
 
-function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly find: Case }) {
+interface Standing extends CheckProps {
+  readonly find: Case;
+}
+/** The find as it stands, also while what is shown beside strip and bars is still the answer before. */
+const Newest = createContext<Standing | undefined>(undefined);
+
+function StripNow() {
+  const now = use(Newest);
+  return now ? <DecisionStrip find={now.record.id} verdict={now.evaluation.verdict} plan={now.evaluation.plan} /> : null;
+}
+
+function BarsNow({ checks, onChoose }: { readonly checks: readonly Check[]; readonly onChoose: (character: CharacterId) => void }) {
+  const now = use(Newest);
+  const wide = useWide();
+  // The bars tell of the find as it was judged.
+  const [judged, setJudged] = useState(now?.find);
+  if (now?.current && judged !== now.find) setJudged(now.find);
+  return now && judged ? <Bars id={now.record.id} rows={now.evaluation.verdict.rows} find={judged} parts={!wide} checks={checks} onChoose={onChoose} /> : null;
+}
+
+/** What is asked; busy while an answer is being judged, and until what it came to is shown. */
+function Asking({ shown, judging, onLayout, children }: { readonly shown: Standing; readonly judging: boolean; readonly onLayout: (event: LayoutChangeEvent) => void; readonly children: React.ReactNode }) {
+  return <View style={styles.next} aria-busy={judging || shown !== use(Newest)} onLayout={onLayout}>{children}</View>;
+}
+const STRIP = <StripNow />;
+
+const CheckOf = memo(function CheckOf({ shown }: { readonly shown: Standing }) {
   const act = useAct();
+  const { record, evaluation, current, find } = shown;
   const wide = useWide();
   const tablet = useTwoPanes();
   const [chosen, setChosen] = useState<CharacterId | undefined>();
@@ -71,9 +101,6 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   const [compare, setCompare] = useState<PieceId | undefined>();
   const { again, together } = useLocalSearchParams<{ again?: string; together?: string }>();
   const { verdict } = evaluation;
-  // The bars tell of the find as it was judged.
-  const [judgedFind, setJudgedFind] = useState(find);
-  if (current && judgedFind !== find) setJudgedFind(find);
   // What the verdict leans on is asked once more, on a piece beside this one.
   const leaned = useMemo(() => (again ? record.readings.filter((r) => again.split(',').includes(r.id)).map((r) => r.character) : []), [again, record.readings]);
   const lookedAgain = new Set<string>(record.readings.filter((r) => r.piece === compare).map((r) => r.character));
@@ -94,12 +121,9 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
     [lookAgainAt, evaluation, find],
   );
   const piece = compare ?? (verdict.piece as PieceId);
-  const proposed = useMemo(() => currentCheck(checks, chosen, find), [checks, chosen, find]);
+  const check = useMemo(() => currentCheck(checks, chosen, find), [checks, chosen, find]);
   const judged = useCount(verdict);
-  const asked = useMemo(() => ({ check: proposed, key: proposed ? cardKey(proposed, judged) : '' }), [proposed, judged]);
-  // Strip and bars are drawn first, the next card right after them.
-  const shown = useDeferredValue(asked);
-  const { check } = shown;
+  const key = check ? cardKey(check, judged) : '';
   const effects = useEffects(find, check, wide);
 
   const moved = last ? movedWords(last.rows, verdict.rows) : undefined;
@@ -115,11 +139,13 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
   const [told, setTold] = useState<{ readonly character: CharacterId; readonly before: Evaluation }>();
   // What was tapped a moment ago is being judged: a second tap would answer the same question twice. An answer to any other one counts.
-  const judging = told !== undefined && told.character === check?.character && (!current || told.before === evaluation || shown !== asked);
+  const judging = told !== undefined && told.character === check?.character && (!current || told.before === evaluation);
   const answer = useLatest(({ value, sureness, note }: Answer) => {
     if (!check || judging) return;
+    // The core is asked before anything is drawn.
+    const keeping = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) }));
     setTold({ character: check.character, before: evaluation });
-    void act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) })).then((reading) => {
+    void keeping.then((reading) => {
       // Said only once it is kept; what was not kept may be told again.
       if (!reading) return setTold(undefined);
       // Strip and bars are drawn before it.
@@ -136,22 +162,22 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
     setLast(undefined);
     settleDown();
   });
-  const back = () => {
+  const back = useLatest(() => {
     if (!last) return;
     // Until that is judged the question is still the one before: an answer meant for the one that comes back must not land on it.
     setTold(check && { character: check.character, before: evaluation });
     void act(takeBack(record.id, last.reading)).then((kept) => { if (!kept) setTold(undefined); });
     setLast(undefined);
     settleDown();
-  };
+  });
   const [worn, setWorn] = useState(false);
   const gloves = check !== undefined && !worn && wantsGloves(check);
   /** Only what is looked at, as long as there is any of it. */
-  const withoutGloves = () => {
+  const withoutGloves = useLatest(() => {
     const looking = checks.find((c) => !wantsGloves(c));
     if (looking && looking.character !== check?.character) setChosen(looking.character);
     else pass();
-  };
+  });
   const cannotSmell = useLatest(() => {
     void act(tellContext(record.id, { ...record.context, cannotSmell: true }));
     settleDown();
@@ -160,10 +186,11 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
 
   const choose = useLatest((character: CharacterId) => { setChosen(character); toCard(); });
   const beside = useMemo(() => (check ? <Pictures find={record.id} character={check.character} /> : null), [record.id, check]);
-  const header = <Header record={record} find={find} piece={piece} />;
-  const bars = <Bars id={record.id} rows={verdict.rows} find={judgedFind} parts={!wide} checks={checks} onChoose={choose} />;
-  const next = (
-    <View style={styles.next} aria-busy={judging || shown !== asked} onLayout={(event) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y)}>
+  const comparing = useLatest(() => setCompare(act(startPiece(record.id, 'compare'))));
+  const header = useMemo(() => <Header record={record} find={find} piece={piece} />, [record, find, piece]);
+  const bars = useMemo(() => <BarsNow checks={checks} onChoose={choose} />, [checks, choose]);
+  const asking = useMemo(() => (
+    <>
       {last ? (
         <View style={styles.last} role="status">
           <Small style={styles.grow}><SmallStrong>Recorded: </SmallStrong>{lowerFirst(last.words)}. {moved}</Small>
@@ -178,17 +205,19 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
       ) : null}
       {check && gloves
         ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
-        : check ? <AnswerCard key={shown.key} check={check} target={find.target} stages={record.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
+        : check ? <AnswerCard key={key} check={check} target={find.target} stages={record.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
         : <NothingToAsk record={record} evaluation={evaluation} />}
       <MissingAround record={record} evaluation={evaluation} />
       <OtherChecks find={find} current={check} onChoose={choose} />
-      <MoreWays record={record} onCompare={() => setCompare(act(startPiece(record.id, 'compare')))} />
-    </View>
-  );
+      <MoreWays record={record} onCompare={comparing} />
+    </>
+  ), [last, moved, wide, back, compare, check, gloves, withoutGloves, key, find, record, evaluation, effects, answer, pass, cannotSmell, beside, choose, comparing]);
+  const toTop = useLatest((event: LayoutChangeEvent) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y));
+  const next = <Asking shown={shown} judging={judging} onLayout={toTop}>{asking}</Asking>;
 
   if (wide) {
     return (
-      <Screen panes strip={<DecisionStrip find={record.id} verdict={verdict} plan={evaluation.plan} />}>
+      <Screen panes strip={STRIP}>
         <View style={styles.panes}>
           <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
             {header}
@@ -211,7 +240,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
   }
   if (tablet) {
     return (
-      <Screen panes rooms={false} strip={<DecisionStrip find={record.id} verdict={verdict} plan={evaluation.plan} />}>
+      <Screen panes rooms={false} strip={STRIP}>
         <View style={styles.panes}>
           <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>{header}{bars}<Heading>Seen</Heading><Seen record={record} slips /></ScrollView>
           <ScrollView {...follow} style={[styles.pane, styles.second]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
@@ -220,7 +249,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
     );
   }
   return (
-    <Screen panes rooms={false} strip={<DecisionStrip find={record.id} verdict={verdict} plan={evaluation.plan} />}>
+    <Screen panes rooms={false} strip={STRIP}>
       <ScrollView {...follow} contentContainerStyle={styles.phone}>
         {header}
         {bars}
@@ -231,7 +260,7 @@ function CheckOf({ record, evaluation, current, find }: CheckProps & { readonly 
       </ScrollView>
     </Screen>
   );
-}
+});
 
 /** Whether it touches what may harm the skin, or is made with gloves anyway. */
 function wantsGloves({ character, skin }: Check): boolean {

@@ -10,31 +10,41 @@ import { Body, colour, corner, OutcomeMark, space, Strong, stroke, useWide, Verd
 
 /** Mark, word, and the one line of what is missing. Always in view; the way to the verdict. */
 export const DecisionStrip = memo(function DecisionStrip({ find, verdict, plan, around = false }: { readonly find: string; readonly verdict: Verdict; readonly plan?: Plan; readonly around?: boolean }) {
-  const router = useRouter();
+  return <Said find={find} outcome={verdict.outcome} line={around ? aroundLine(verdict) : stripLine(verdict, plan)} onward={around && verdict.outcome === 'pause'} />;
+});
+
+/** Drawn anew only where something else is said. */
+const Said = memo(function Said({ find, outcome, line, onward }: { readonly find: string; readonly outcome: Verdict['outcome']; readonly line: string; readonly onward: boolean }) {
   const wide = useWide();
   const left = useApp((state) => state.look.hand === 'left');
-  const { outcome } = verdict;
   const dark = outcome !== 'pause';
-  const ink = dark ? colour.onDark : colour.ink;
-  const onward = around && outcome === 'pause';
-  const line = around ? aroundLine(verdict) : stripLine(verdict, plan);
   return (
     <View style={[styles.strip, left && styles.left, styles[outcome]]} role="status" aria-live="polite" aria-label={`${OUTCOME[outcome]}. ${line}`}>
-      <OutcomeMark outcome={outcome} size={wide ? 44 : 38} colour={ink} />
+      <Mark outcome={outcome} size={wide ? 44 : 38} colour={dark ? colour.onDark : colour.ink} />
       <View style={[styles.words, wide && styles.wordsWide]}>
         <VerdictWord on={dark ? 'dark' : 'light'} style={styles.word}>{OUTCOME[outcome]}</VerdictWord>
         <Body on={dark ? 'dark' : 'light'} style={styles.lineText}>{line}</Body>
       </View>
-      <Pressable
-        role="link"
-        aria-label={onward ? 'On to the check' : 'See the verdict and its reasons'}
-        onPress={() => router.push({ pathname: onward ? '/find/[id]/check' : '/find/[id]/verdict', params: { id: find } })}
-        style={({ pressed }) => [styles.go, dark && styles.goOnDark, pressed && styles.pressed]}
-      >
-        {wide ? <Strong on={dark ? 'light' : 'dark'}>{onward ? 'Check' : 'Reasons'}</Strong> : null}
-        <ArrowRight size={24} color={dark ? colour.ink : colour.onDark} strokeWidth={2.5} />
-      </Pressable>
+      <Onward find={find} dark={dark} onward={onward} />
     </View>
+  );
+});
+
+const Mark = memo(OutcomeMark);
+
+const Onward = memo(function Onward({ find, dark, onward }: { readonly find: string; readonly dark: boolean; readonly onward: boolean }) {
+  const router = useRouter();
+  const wide = useWide();
+  return (
+    <Pressable
+      role="link"
+      aria-label={onward ? 'On to the check' : 'See the verdict and its reasons'}
+      onPress={() => router.push({ pathname: onward ? '/find/[id]/check' : '/find/[id]/verdict', params: { id: find } })}
+      style={({ pressed }) => [styles.go, dark && styles.goOnDark, pressed && styles.pressed]}
+    >
+      {wide ? <Strong on={dark ? 'light' : 'dark'}>{onward ? 'Check' : 'Reasons'}</Strong> : null}
+      <ArrowRight size={24} color={dark ? colour.ink : colour.onDark} strokeWidth={2.5} />
+    </Pressable>
   );
 });
 

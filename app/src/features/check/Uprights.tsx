@@ -1,24 +1,25 @@
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Bar, BarRow } from '@pause/core';
+import type { BarRow, CharacterId } from '@pause/core';
 import { characterOf } from '../../words/names';
 import { colour, OrganGlyph, stroke } from '../../ui';
 
 /** One upright: filled where there is a ground, open where one is missing. */
-function Upright({ bar, size }: { readonly bar: Bar | undefined; readonly size: 'large' | 'small' }) {
-  const organ = bar ? characterOf(bar.character)?.organ ?? 'flesh' : '';
+const Upright = memo(function Upright({ ground, size }: { readonly ground: CharacterId | undefined; readonly size: 'large' | 'small' }) {
+  const organ = ground ? characterOf(ground)?.organ ?? 'flesh' : '';
   const shape = size === 'large' ? styles.upright : styles.uprightSmall;
-  if (!bar) return <View style={[shape, size === 'large' ? styles.open : styles.openSmall]} />;
+  if (!ground) return <View style={[shape, size === 'large' ? styles.open : styles.openSmall]} />;
   return (
     <View style={[shape, styles.filled]}>
       {size === 'large' ? <OrganGlyph organ={organ} size={14} colour={colour.onDark} /> : null}
     </View>
   );
-}
+});
 
 export function Uprights({ row, size = 'large' }: { readonly row: BarRow; readonly size?: 'large' | 'small' }) {
   return (
     <View style={styles.uprights}>
-      {Array.from({ length: row.need }, (_, index) => <Upright key={index} bar={row.bars[index]} size={size} />)}
+      {Array.from({ length: row.need }, (_, index) => <Upright key={index} ground={row.bars[index]?.character} size={size} />)}
     </View>
   );
 }

@@ -1,0 +1,9 @@
+const SOON_MS = 100;
+
+/** As soon as what changed stands on the screen, so that nothing keeps it waiting; where nothing is drawn, soon. */
+export function drawn(): Promise<void> {
+  return new Promise((resolve) => {
+    setTimeout(resolve, SOON_MS);
+    requestAnimationFrame(() => { setTimeout(resolve, 0); });
+  });
+}
