@@ -20,4 +20,6 @@ config.resolver.resolveRequest = (context, name, platform) => {
     : context.resolveRequest(context, name, platform);
 };
 
+config.transformer.getTransformOptions = async () => ({ transform: { experimentalImportSupport: false, inlineRequires: true } });
+
 module.exports = config;

@@ -50,9 +50,19 @@ export function loadMe(): Thunk<Promise<void>> {
       }
       dispatch(me.actions.meLoaded(kept));
     }
-    await dispatch(syncAll());
+    const synced = dispatch(syncAll());
+    void Promise.race([synced.catch(() => undefined), longEnough()]).then(async () => {
+      // The log is there before anything says that it is empty.
+      await dispatch(loadList());
+      dispatch(me.actions.serverAsked());
+    });
+    await synced;
   };
 }
+
+/** So long nobody waits for the server before the notebook is shown as this device knows it. */
+const ASKED_MS = 3000;
+const longEnough = () => new Promise<void>((resolve) => { setTimeout(resolve, ASKED_MS); });
 
 /** The log of finds, as this device knows it: it has every find that was told here or heard of. */
 export function loadList(): Thunk<Promise<void>> {

@@ -23,6 +23,8 @@ interface MeState {
   readonly signedOut?: boolean;
   /** The server is the demo, and nobody is signed in. */
   readonly demoOffered?: boolean;
+  /** What the server knows is here, or it was long enough in coming. */
+  readonly asked?: boolean;
 }
 
 const nobody: MeState = { status: 'idle' };
@@ -32,7 +34,8 @@ export const me = createSlice({
   initialState: nobody,
   reducers: {
     meLoading: (): MeState => ({ status: 'loading' }),
-    meLoaded: (_, { payload }: PayloadAction<Person>): MeState => ({ status: 'ready', person: payload }),
+    meLoaded: ({ asked = false }, { payload }: PayloadAction<Person>): MeState => ({ status: 'ready', person: payload, asked }),
+    serverAsked: (state): MeState => ({ ...state, asked: true }),
     notSignedIn: (state, { payload }: PayloadAction<{ demo: boolean }>): MeState => ({ ...state, signedOut: state.person?.account === true, demoOffered: payload.demo }),
   },
 });

@@ -19,11 +19,13 @@ const SHOWN = 5;
 export function StartScreen() {
   const router = useRouter();
   const wide = useWide();
-  const { person, demoOffered } = useApp((state) => state.me);
+  const { person, demoOffered, asked } = useApp((state) => state.me);
   const away = useApp((state) => state.outbox.away);
   const { status, items } = useFinds();
   const today = useToday();
   const open = items.filter((find) => find.choice === undefined);
+  // Nothing that was read a moment ago is pushed away by what comes later.
+  const settled = asked === true || items.length > 0;
   const lately = items.filter((find) => find.choice !== undefined).slice(0, SHOWN);
   return (
     <Screen>
@@ -39,13 +41,23 @@ export function StartScreen() {
       <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
       {items.some(({ choice }) => choice === 'collect') ? <Recalled /> : null}
       {person && person.groups.length > 0 ? <Warned /> : null}
-      {demoOffered && !person?.account ? <DemoDoor /> : null}
-      {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
+      {settled && demoOffered && !person?.account ? <DemoDoor /> : null}
+      {settled ? null : <Loading what="Opening the notebook …" />}
       <View style={wide ? styles.columns : undefined}>
         <Block title="Going on" label="Finds that are not decided" finds={open} today={today} />
         <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
       </View>
-      {status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
+      {settled && status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
+      {settled ? <Onward /> : null}
+    </Screen>
+  );
+}
+
+/** Where else one may want to go, and what to keep in mind. */
+function Onward() {
+  const router = useRouter();
+  return (
+    <>
       <View style={styles.ways}>
         <Button label="Pantry" tone="plain" onPress={() => router.push('/pantry')} />
         <Button label="Practice" tone="plain" onPress={() => router.push('/practice')} />
@@ -58,7 +70,7 @@ export function StartScreen() {
           Ask the owner, the law of the place, and someone who knows.
         </Small>
       </View>
-    </Screen>
+    </>
   );
 }
 
