@@ -20,6 +20,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
     : context.resolveRequest(context, name, platform);
 };
 
-config.transformer.getTransformOptions = async () => ({ transform: { experimentalImportSupport: false, inlineRequires: true } });
+// A module is read when something of it is first needed, so that the first screen does not wait for what it does not show. Left out are those that are
+// imported for what they do to another one: d3-transition gives every d3-selection what d3-zoom asks of it.
+config.transformer.getTransformOptions = async () => ({
+  transform: { experimentalImportSupport: false, inlineRequires: true, nonInlinedRequires: ['React', 'react', 'react-native', 'd3-transition'] },
+});
 
 module.exports = config;

@@ -1,17 +1,22 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { PHONE, quiet, startRig, WIDE } from '../e2e/rig';
 import { buildWebApp } from './lib/webapp';
 
-/** Takes one picture of each main view from the demo data: npx tsx scripts/screenshots.ts [name …] */
+/** Takes pictures of the main views from the demo data: npx tsx scripts/screenshots.ts [name …]. Views that belong together stand side by side in one. */
 
-interface Shot {
-  readonly name: string;
+interface View {
   readonly path: string;
   readonly size?: typeof PHONE;
+  /** Before it is opened. */
+  readonly first?: (page: Page) => Promise<unknown>;
   /** Once it is open. */
   readonly before?: (page: Page) => Promise<unknown>;
+}
+interface Shot {
+  readonly name: string;
+  readonly views: readonly View[];
 }
 const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
 
@@ -42,28 +47,48 @@ async function wood(page: Page): Promise<void> {
   await tap(page, 'Collect');
 }
 
+/** Puts another card on show than the one proposed. */
+async function choose(page: Page, name: RegExp): Promise<void> {
+  await tap(page, 'Something else seen');
+  await tap(page, name);
+  const how = page.getByRole('button', { name: 'How to look' });
+  if (await how.isVisible()) await how.evaluate((button) => button.scrollIntoView());
+}
+const dim = (page: Page) => page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
+
+const one = (name: string, path: string, more: Omit<View, 'path'> = {}): Shot => ({ name, views: [{ path, ...more }] });
+
 const SHOTS: readonly Shot[] = [
-  { name: 'start', path: '/' },
-  { name: 'new-find', path: '/new', before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() },
-  { name: 'week', path: '/week' },
-  { name: 'check', path: '/find/demo-find-5/check' },
-  { name: 'check-wide', path: '/find/demo-find-5/check', size: WIDE },
-  { name: 'side-by-side', path: '/find/demo-find-5/beside?other=cortinarius-rubellus' },
-  { name: 'verdict-pause', path: '/find/demo-find-5/verdict' },
-  { name: 'verdict-leave', path: '/find/demo-find-2/verdict' },
-  { name: 'verdict-collect', path: '/find/demo-find-3/verdict' },
-  { name: 'candidates', path: '/new', before: unnamed },
-  { name: 'how-much', path: '/find/demo-find-1/take', before: howMuch },
-  { name: 'taxon', path: '/taxon/allium-ursinum' },
-  { name: 'eaten', path: '/eaten' },
-  { name: 'places-wide', path: '/places', size: WIDE },
-  { name: 'group', path: '/group/ostrel-walkers', before: (page) => tap(page, 'Show a code') },
-  { name: 'batch', path: '/batch/demo-batch-b41d83f6', before: (page) => page.getByRole('heading', { name: 'How dry it is' }).evaluate((one) => one.scrollIntoView()) },
-  { name: 'wood', path: '/practice/wood?seed=4', before: wood },
-  { name: 'confusion-wide', path: '/practice/confusion', size: WIDE },
-  { name: 'sheet-wide', path: '/sheet/demo-meal-pancakes', size: WIDE },
+  one('start', '/'),
+  one('new-find', '/new', { before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() }),
+  one('week', '/week'),
+  one('check', '/find/demo-find-5/check'),
+  one('check-wide', '/find/demo-find-5/check', { size: WIDE }),
+  one('check-dim', '/find/demo-find-5/check', { first: dim }),
+  {
+    name: 'cards',
+    views: [
+      { path: '/find/demo-find-4/around' },
+      { path: '/find/demo-find-4/check', before: (page) => choose(page, /^Outline/) },
+      { path: '/find/demo-find-4/check', before: async (page) => { await choose(page, /^Section of the stem/).catch(() => undefined); const on = page.getByRole('button', { name: 'They are on' }); if (await on.isVisible()) await on.click(); } },
+      { path: '/find/demo-find-5/check', before: (page) => choose(page, /^Shape of the cap/) },
+    ],
+  },
+  one('side-by-side', '/find/demo-find-5/beside?other=cortinarius-rubellus'),
+  { name: 'verdicts', views: ['demo-find-5', 'demo-find-2', 'demo-find-3'].map((find) => ({ path: `/find/${find}/verdict` })) },
+  one('candidates', '/new', { before: unnamed }),
+  one('how-much', '/find/demo-find-1/take', { before: howMuch }),
+  one('taxon', '/taxon/allium-ursinum'),
+  one('eaten', '/eaten'),
+  one('places-wide', '/places', { size: WIDE }),
+  one('group', '/group/ostrel-walkers', { before: (page) => tap(page, 'Show a code') }),
+  one('batch', '/batch/demo-batch-b41d83f6', { before: (page) => page.getByRole('heading', { name: 'How dry it is' }).evaluate((heading) => heading.scrollIntoView()) }),
+  one('wood', '/practice/wood?seed=4', { before: wood }),
+  one('confusion-wide', '/practice/confusion', { size: WIDE }),
+  one('sheet-wide', '/sheet/demo-meal-pancakes', { size: WIDE }),
 ];
 
+const GAP = 24;
 const root = join(import.meta.dirname, '..');
 const folder = join(root, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
@@ -71,19 +96,37 @@ await buildWebApp(root);
 const rig = await startRig();
 try {
   const wanted = process.argv.slice(2);
-  for (const shot of SHOTS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
-    const { page, context } = await rig.open(shot.size);
-    await page.goto(shot.path);
-    await quiet(page);
-    await page.evaluate(() => document.fonts.ready);
-    await page.getByRole('heading').first().waitFor();
-    await shot.before?.(page);
-    await page.getByText(/^(Opening|Deciding) .*…$/).waitFor({ state: 'detached' });
-    await page.waitForTimeout(300);
-    await page.screenshot({ path: join(folder, `${shot.name}.png`) });
-    await context.close();
-    process.stdout.write(`${shot.name}\n`);
+  for (const { name, views } of SHOTS.filter((shot) => wanted.length === 0 || wanted.includes(shot.name))) {
+    const taken: Buffer[] = [];
+    for (const view of views) taken.push(await pictureOf(view));
+    writeFileSync(join(folder, `${name}.png`), taken.length === 1 && taken[0] ? taken[0] : await sideBySide(taken));
+    process.stdout.write(`${name}\n`);
   }
 } finally {
   await rig.close();
+}
+
+async function pictureOf(view: View): Promise<Buffer> {
+  const { page, context } = await rig.open(view.size);
+  await view.first?.(page);
+  await page.goto(view.path);
+  await quiet(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.getByRole('heading').first().waitFor();
+  await view.before?.(page);
+  await page.getByText(/^(Opening|Deciding) .*…$/).waitFor({ state: 'detached' });
+  await page.waitForTimeout(300);
+  const picture = await page.screenshot();
+  await context.close();
+  return picture;
+}
+
+/** Pictures of a phone's size in a row. */
+async function sideBySide(pictures: readonly Buffer[]): Promise<Buffer> {
+  const page = await rig.browser.newPage({ viewport: { width: pictures.length * (PHONE.width + GAP) + GAP, height: PHONE.height + 2 * GAP } });
+  const images = pictures.map((picture) => `<img alt="" src="data:image/png;base64,${picture.toString('base64')}">`).join('');
+  await page.setContent(`<body style="margin:0;padding:${GAP}px;display:flex;gap:${GAP}px;background:#C9CFC6">${images}</body>`);
+  const row = await page.screenshot();
+  await page.close();
+  return row;
 }
