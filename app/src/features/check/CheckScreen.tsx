@@ -1,4 +1,4 @@
-import { Link, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { Link, Redirect, useLocalSearchParams } from 'expo-router';
 import { createContext, memo, startTransition, use, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type LayoutChangeEvent, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
@@ -7,7 +7,7 @@ import { guide } from '../../evaluate/guide';
 import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { useCase } from '../../store/useCase';
-import { characterName, characterOf, commonName, lowerFirst, numberWord, readingWords, scientificName, upper } from '../../words/names';
+import { characterOf, commonName, lowerFirst, readingWords, scientificName } from '../../words/names';
 import { movedWords } from '../../words/reasons';
 import { Body, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, stroke, TARGET, Title, useTwoPanes, useWide } from '../../ui';
 import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
@@ -19,6 +19,7 @@ import { Pictures } from '../eye/late';
 import { DecisionStrip } from './DecisionStrip';
 import { GlovesFirst } from './GlovesFirst';
 import { KeysSheet } from './KeysSheet';
+import { MissingAround, NothingToAsk } from './NothingToAsk';
 import { MoreWays, OtherChecks } from './OtherWays';
 import { Parting } from './Parting';
 import { Seen } from './Seen';
@@ -342,44 +343,6 @@ function TopLinks({ record }: { readonly record: FindProps['record'] }) {
   );
 }
 
-/** Which taxon or mark the plan cannot get past. */
-function standsInTheWay({ plan }: Evaluation): string {
-  if (plan.feasible) return '';
-  const said = plan.obstacles.flatMap((o) => (
-    o.code === 'cannot-bar' ? [`${commonName(o.taxon)} cannot be ruled out`] : o.code === 'mark-unseen' ? [`${lowerFirst(characterName(o.character))} cannot be seen`] : []
-  ));
-  return said.length > 0 ? `: ${said.join(', ')}` : '';
-}
-
-function NothingToAsk({ record, evaluation }: { readonly record: FindProps['record']; readonly evaluation: Evaluation }) {
-  const router = useRouter();
-  const { outcome } = evaluation.verdict;
-  const text = outcome === 'collect' ? 'Every bar is filled and the target holds. Read the reasons, then decide.'
-    : outcome === 'leave' ? 'Nothing more needs to be looked at. The reasons are on the next page.'
-    : `At this stage the guide knows no further look that would settle it${standsInTheWay(evaluation)}. Walking away costs nothing.`;
-  return (
-    <View style={styles.next}>
-      <Heading>Nothing more to ask</Heading>
-      <Body soft>{text}</Body>
-      <Button label="See the verdict" onPress={() => router.push({ pathname: '/find/[id]/verdict', params: { id: record.id } })} />
-    </View>
-  );
-}
-
-function MissingAround({ record, evaluation }: { readonly record: FindProps['record']; readonly evaluation: Evaluation }) {
-  const router = useRouter();
-  const missing = evaluation.verdict.reasons.filter((r) => r.code === 'context-missing' || r.code === 'not-traced').length;
-  if (missing === 0) return null;
-  return (
-    <View style={styles.missing}>
-      <Small style={styles.grow}>
-        {missing === 1 ? 'One thing' : `${upper(numberWord(missing))} things`} about place and plant {missing === 1 ? 'is' : 'are'} not told.
-      </Small>
-      <Button label="Tell" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/around', params: { id: record.id } })} />
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   phone: { paddingHorizontal: space.l, paddingTop: space.s, paddingBottom: space.xl, gap: space.m },
   panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
@@ -397,6 +360,5 @@ const styles = StyleSheet.create({
   underlined: { textDecorationLine: 'underline' },
   next: { gap: space.m },
   last: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink, paddingLeft: space.m },
-  missing: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderTopWidth: 1, borderTopColor: colour.line, paddingTop: space.m },
   grow: { flex: 1 },
 });
