@@ -51,9 +51,9 @@ export function loadMe(): Thunk<Promise<void>> {
       dispatch(me.actions.meLoaded(kept));
     }
     const synced = dispatch(syncAll());
-    void Promise.race([synced.catch(() => undefined), longEnough()]).then(async () => {
-      // The log is there before anything says that it is empty.
-      await dispatch(loadList());
+    void Promise.race([synced.catch(() => undefined), after(ASKED_MS)]).then(async () => {
+      // Where the log is on show, it is there before anything says that it is empty.
+      if (getState().list.status !== 'idle') await dispatch(loadList());
       dispatch(me.actions.serverAsked());
     });
     await synced;
@@ -62,7 +62,7 @@ export function loadMe(): Thunk<Promise<void>> {
 
 /** So long nobody waits for the server before the notebook is shown as this device knows it. */
 const ASKED_MS = 3000;
-const longEnough = () => new Promise<void>((resolve) => { setTimeout(resolve, ASKED_MS); });
+const after = (ms: number) => new Promise<undefined>((resolve) => { setTimeout(() => resolve(undefined), ms); });
 
 /** The log of finds, as this device knows it: it has every find that was told here or heard of. */
 export function loadList(): Thunk<Promise<void>> {
@@ -151,7 +151,6 @@ export function add(...entries: Entry[]): Thunk<Promise<boolean>> {
 
 /** As long as anybody waits for one drawing instead of two. */
 const ONE_DRAWING_MS = 50;
-const afterwards = () => new Promise<undefined>((resolve) => { setTimeout(() => resolve(undefined), ONE_DRAWING_MS); });
 
 /** Asks the core what a find on the screen comes to with these entries, while the device is still putting them down. @returns that, and the record it began from */
 function judgedAhead(entries: readonly Entry[]): Thunk<{ readonly judging: Promise<Judgement | undefined>; readonly of: FindRecord } | undefined> {
@@ -180,7 +179,7 @@ function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
       const ahead = early ?? dispatch(judgedAhead(entries));
       await device.put(entries);
       // What it comes to is drawn with it, if it is known by then; else right after it.
-      const foreseen = ahead && await Promise.race([ahead.judging, afterwards()]);
+      const foreseen = ahead && await Promise.race([ahead.judging, after(ONE_DRAWING_MS)]);
       const same = ahead !== undefined && getState().finds[first?.find ?? '']?.record === ahead.of;
       for (const entry of entries) dispatch(finds.actions.entryMade(entry));
       if (first?.find) void dispatch(reconsider(first.find, same ? foreseen : undefined));

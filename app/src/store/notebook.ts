@@ -138,9 +138,8 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   return {
     put: async (entries) => surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
       // Asked for side by side: somebody waits for what this comes to.
-      const before = own(all, 'stamp');
-      await all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry })));
-      await heardSince(all, entries, await before as Stamp | undefined);
+      const [before] = await Promise.all([own(all, 'stamp'), all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry })))]);
+      await heardSince(all, entries, before as Stamp | undefined);
     })),
     settle: async (settled) => {
       await quietly((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {

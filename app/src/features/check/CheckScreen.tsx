@@ -65,11 +65,11 @@ function CheckView({ record, evaluation, current }: CheckProps) {
   return now && shown ? <Newest value={now}><CheckOf shown={shown} /></Newest> : null;
 }
 
-interface Standing extends CheckProps {
+interface CheckNow extends CheckProps {
   readonly find: Case;
 }
 /** The find as it stands, also while what is shown beside strip and bars is still the answer before. */
-const Newest = createContext<Standing | undefined>(undefined);
+const Newest = createContext<CheckNow | undefined>(undefined);
 
 function StripNow() {
   const now = use(Newest);
@@ -86,12 +86,12 @@ function BarsNow({ checks, onChoose }: { readonly checks: readonly Check[]; read
 }
 
 /** What is asked; busy while an answer is being judged, and until what it came to is shown. */
-function Asking({ shown, judging, onLayout, children }: { readonly shown: Standing; readonly judging: boolean; readonly onLayout: (event: LayoutChangeEvent) => void; readonly children: React.ReactNode }) {
+function Asking({ shown, judging, onLayout, children }: { readonly shown: CheckNow; readonly judging: boolean; readonly onLayout: (event: LayoutChangeEvent) => void; readonly children: React.ReactNode }) {
   return <View style={styles.next} aria-busy={judging || shown !== use(Newest)} onLayout={onLayout}>{children}</View>;
 }
 const STRIP = <StripNow />;
 
-const CheckOf = memo(function CheckOf({ shown }: { readonly shown: Standing }) {
+const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const act = useAct();
   const { record, evaluation, current, find } = shown;
   const wide = useWide();

@@ -25,7 +25,7 @@ export function StartScreen() {
   const today = useToday();
   const open = items.filter((find) => find.choice === undefined);
   // Nothing that was read a moment ago is pushed away by what comes later.
-  const settled = asked === true || items.length > 0;
+  const settled = items.length > 0 || (asked === true && status === 'ready');
   const lately = items.filter((find) => find.choice !== undefined).slice(0, SHOWN);
   return (
     <Screen>
@@ -47,7 +47,7 @@ export function StartScreen() {
         <Block title="Going on" label="Finds that are not decided" finds={open} today={today} />
         <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
       </View>
-      {settled && status === 'ready' && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
+      {settled && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
       {settled ? <Onward /> : null}
     </Screen>
   );
