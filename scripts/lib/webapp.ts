@@ -39,6 +39,18 @@ function fetchAhead(folder: string): void {
 }
 const SCRIPTS = '_expo/static/js/web';
 
+/** What every first screen waits for is asked for at once, not one after the other. */
+function askAtOnce(folder: string): void {
+  const page = join(folder, 'index.html');
+  const built = files(folder).map((file) => file.slice(folder.length));
+  const links = [
+    '<link rel="preload" as="fetch" crossorigin href="/guide.json">',
+    ...built.filter((name) => name.startsWith(`/${SCRIPTS}/_layout-`)).map((name) => `<link rel="preload" as="script" href="${name}">`),
+    ...built.filter((name) => name.endsWith('.ttf')).map((name) => `<link rel="preload" as="font" type="font/ttf" crossorigin href="${name}">`),
+  ];
+  writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${links.join('')}</head>`));
+}
+
 /**
  * Of the first screen's programs nearly every function is called at once. Told so by this line, a browser that knows it (V8's explicit compile hints)
  * compiles them while they arrive, away from the thread that draws; to any other it is a comment.
@@ -101,8 +113,9 @@ export async function buildWebApp(root: string): Promise<{ folder: string; built
     throw new Hitch(`The web application could not be built; this is what the builder said:\n${tail(output, 30)}`);
   }
   compileAhead(folder);
-  fetchAhead(folder);
   guideBeside(folder);
+  askAtOnce(folder);
+  fetchAhead(folder);
   await keepOffline(root, folder);
   writeFileSync(stamp, hash);
   return { folder, built: true };

@@ -4,7 +4,7 @@ import { BricolageGrotesque_600SemiBold } from '@expo-google-fonts/bricolage-gro
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { useCallback, useEffect, useLayoutEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useLayoutEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
@@ -13,7 +13,7 @@ import { loadGuide } from '../evaluate/guide';
 import { loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
 import { browserDevice } from '../store/device';
-import { drawn } from '../store/drawn';
+import { breath, drawn } from '../store/drawn';
 import { keepLook, keptLook } from '../store/look';
 import { makeStore, useApp, type Store } from '../store/store';
 import { Notice } from '../ui/Notice';
@@ -36,11 +36,17 @@ function keepOwn(store: Store): void {
   });
 }
 
-/** The screen stands first; then what this device keeps, what the server knows, and last the application for when there is no connection. */
-function openNotebook(store: Store): () => void {
+/** What the screens work with: the notebook, and what decides beside them, made ready. */
+interface Loaded {
+  readonly store: Store;
+  readonly beginDeciding: () => void;
+}
+
+/** The screen stands first; then what this device keeps, what the server knows, who decides, and last the application for when there is no connection. */
+function openNotebook({ store, beginDeciding }: Loaded): () => void {
   const again = () => void store.dispatch(loadMe());
   const begin = () => {
-    void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).then(() => import('../store/worker')).then(async (worker) => {
+    void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).finally(beginDeciding).then(() => import('../store/worker')).then(async (worker) => {
       worker.followServer(store);
       await worker.takeOverEarlier(store);
       await worker.keepApplication(store.dispatch);
@@ -63,14 +69,16 @@ export default function Layout() {
   const [fontsReady, fontsFailed] = useFonts({
     AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_600SemiBold, BricolageGrotesque_600SemiBold, BricolageGrotesque_700Bold,
   });
-  const [loaded, setLoaded] = useState<Store | 'failed' | undefined>();
+  const [loaded, setLoaded] = useState<Loaded | 'failed' | undefined>();
   const open = useCallback(() => {
     setLoaded(undefined);
-    loadGuide().then((guide) => {
-      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator: workerEvaluator(guide), clock: Date.now, drawn }, { look: keptLook(window.localStorage) });
+    loadGuide().then(async (guide) => {
+      await breath();
+      const evaluator = workerEvaluator(guide);
+      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator, clock: Date.now, drawn }, { look: keptLook(window.localStorage) });
       keepOwn(store);
-      setLoaded(store);
-    }, () => setLoaded('failed'));
+      startTransition(() => setLoaded({ store, beginDeciding: evaluator.begin }));
+    }).catch(() => setLoaded('failed'));
   }, []);
   useEffect(open, [open]);
   const ready = (fontsReady || fontsFailed !== null) && loaded !== undefined;
@@ -87,9 +95,8 @@ export default function Layout() {
       </SafeAreaProvider>
     );
   }
-  const store = loaded;
   return (
-    <Provider store={store}>
+    <Provider store={loaded.store}>
       <SafeAreaProvider>
         <Read>
           <Slot />

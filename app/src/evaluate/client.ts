@@ -23,26 +23,35 @@ export const inPlace: Evaluator = {
 const WORKER_SILENT_MS = 6000;
 const afterwards = () => new Promise<never>((_, reject) => { setTimeout(() => reject(new Error('the worker does not answer')), WORKER_SILENT_MS); });
 
-/** An evaluator in a worker, which is given the guide first. A worker that is lost is replaced once by this thread, so that no answer is lost. */
-export function workerEvaluator(guide: GuideFile): Evaluator {
-  if (typeof Worker === 'undefined') return inPlace;
+/**
+ * An evaluator in a worker, which begins when it is first asked or told to, and is given the guide first. A worker that is lost is replaced once by this
+ * thread, so that no answer is lost.
+ */
+export function workerEvaluator(guide: GuideFile): Evaluator & { readonly begin: () => void } {
+  if (typeof Worker === 'undefined') return { ...inPlace, begin: () => undefined };
+  let begun = false;
   let remote: Remote<EvaluationApi> | undefined;
   let tellLoss: () => void = () => undefined;
   const loss = new Promise<never>((_, reject) => { tellLoss = () => reject(new Error('the worker was lost')); });
   loss.catch(() => undefined);
-  try {
-    const worker = new Worker(new URL('./worker.ts', window.location.href));
-    worker.addEventListener('error', () => {
-      remote = undefined;
-      tellLoss();
-    });
-    remote = wrap<EvaluationApi>(worker);
-    // Messages keep their order, so nothing is asked of the worker before it has the guide.
-    remote.takeGuide(guide).catch(() => { remote = undefined; });
-  } catch {
-    return inPlace;
-  }
+  const begin = () => {
+    if (begun) return;
+    begun = true;
+    try {
+      const worker = new Worker(new URL('./worker.ts', window.location.href));
+      worker.addEventListener('error', () => {
+        remote = undefined;
+        tellLoss();
+      });
+      remote = wrap<EvaluationApi>(worker);
+      // Messages keep their order, so nothing is asked of the worker before it has the guide.
+      remote.takeGuide(guide).catch(() => { remote = undefined; });
+    } catch {
+      // No worker is to be had here: this thread does it.
+    }
+  };
   const ask = async <T>(away: (api: Remote<EvaluationApi>) => Promise<T>, instead: () => Promise<T>): Promise<T> => {
+    begin();
     if (!remote) return instead();
     try {
       return await Promise.race([away(remote), loss, afterwards()]);
@@ -52,6 +61,7 @@ export function workerEvaluator(guide: GuideFile): Evaluator {
     }
   };
   return {
+    begin,
     judge: (find) => ask((api) => api.judge(find), () => inPlace.judge(find)),
     planOf: (find) => ask((api) => api.planOf(find), () => inPlace.planOf(find)),
     effects: (find, character) => ask((api) => api.effects(find, character), () => inPlace.effects(find, character)),

@@ -7,6 +7,7 @@ export const GUIDE_META = 'pause-guide';
 
 /** A guide from outside. */
 export interface GuideFile {
+  /** JSON as it came (UTF-8), or what was read of it. */
   readonly raw: unknown;
   /** Its version, where it is, byte by byte, the one that was read through when the application was built: then it need not be read through again. */
   readonly version?: string;
@@ -19,7 +20,8 @@ export interface GuideFile {
 export let guide: CompiledGuide;
 
 /** A guide ready for deciding. @throws GuideError where it is none, and nobody had read it through before */
-export function compiled({ raw, version }: GuideFile): CompiledGuide {
+export function compiled({ raw: came, version }: GuideFile): CompiledGuide {
+  const raw = came instanceof ArrayBuffer ? JSON.parse(new TextDecoder().decode(came)) as unknown : came;
   return version === undefined ? compileGuide(parseGuide(raw)) : compileGuide(raw as Guide, version);
 }
 
@@ -38,13 +40,13 @@ async function toldVersion(bytes: ArrayBuffer): Promise<string | undefined> {
   return [...digest].map((byte) => byte.toString(16).padStart(2, '0')).join('') === hash ? version : undefined;
 }
 
-/** Fetches the guide and takes it into use; rejects where it cannot be had, or is none. Gives it as it came, for the worker. */
+/** Fetches the guide and takes it into use; rejects where it cannot be had, or is none. Gives it as it came, which a worker is soonest handed. */
 export async function loadGuide(): Promise<GuideFile> {
   const response = await fetch(GUIDE_FILE);
   if (!response.ok) throw new Error(`the guide could not be loaded (${response.status})`);
   const bytes = await response.arrayBuffer();
   const version = await toldVersion(bytes);
-  const file = { raw: JSON.parse(new TextDecoder().decode(bytes)) as unknown, ...(version === undefined ? {} : { version }) };
+  const file = { raw: bytes, ...(version === undefined ? {} : { version }) };
   takeGuide(file);
   return file;
 }

@@ -7,3 +7,6 @@ export function drawn(): Promise<void> {
     requestAnimationFrame(() => { setTimeout(resolve, 0); });
   });
 }
+
+/** Lets the page take what waits, a tap or a frame, between two long pieces of work. */
+export const breath = (): Promise<void> => new Promise((resolve) => { setTimeout(resolve, 0); });

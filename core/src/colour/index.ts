@@ -27,8 +27,10 @@ export function oklab(hex: string): Oklab {
   ];
 }
 
-/** Euclidean distance in Oklab; 0 for the same colour, 1 from black to white. */
-export function colourDistance(a: string, b: string): number {
-  const [x, y] = [oklab(a), oklab(b)];
-  return Math.hypot(x[0] - y[0], x[1] - y[1], x[2] - y[2]);
+/** How far two places in Oklab are apart, in a straight line: 0 for the same colour, 1 from black to white. */
+export function apart(x: Oklab, y: Oklab): number {
+  return Math.sqrt((x[0] - y[0]) ** 2 + (x[1] - y[1]) ** 2 + (x[2] - y[2]) ** 2);
 }
+
+/** The same for two swatches. @param a, b sRGB as `#rrggbb` */
+export const colourDistance = (a: string, b: string): number => apart(oklab(a), oklab(b));

@@ -1,5 +1,5 @@
 import { contentHash } from '../canonical';
-import { colourDistance, NEAR } from '../colour';
+import { apart, NEAR, oklab } from '../colour';
 import { millimetres } from './units';
 import type {
   Character, CharacterId, Guide, HarmGrade, SharedCause, StageId, StateId, Statement, Taxon, TaxonId,
@@ -81,7 +81,7 @@ export function causesIn(mask: number): SharedCause[] {
 
 /**
  * Prepares a parsed guide for deciding: masks instead of names, and for every taxon what it can look like
- * over all its stages. Done once a guide; the result is never changed.
+ * over all its stages. Done once a guide, of a taxon when it is first asked for; the result is never changed.
  *
  * @param version its content hash, where that is known already
  */
@@ -93,13 +93,14 @@ export function compileGuide(guide: Guide, version = contentHash(guide)): Compil
   const ranks = new Map(guide.taxa.map((t) => t.id as string).sort().map((id, rank) => [id, rank]));
   const taxa = guide.taxa.map((taxon, index) => compileTaxon(taxon, index, ranks.get(taxon.id) ?? index, byCharacter));
   const byTaxon = new Map<string, CompiledTaxon>(taxa.map((t) => [t.id, t]));
+  const tables = once(() => tabulate(characters, taxa));
   return {
     guide,
     version,
     groups,
     characters,
     taxa,
-    tables: tabulate(characters, taxa),
+    get tables() { return tables(); },
     character: (id) => byCharacter.get(id),
     taxon: (id) => byTaxon.get(id),
   };
@@ -159,9 +160,9 @@ function compileCharacter(
 
 function nearStates(character: Character): StateMask[] {
   if (character.kind !== 'states' && character.kind !== 'colour') return [];
-  return character.states.map((state, position) => character.states.reduce((mask, other, index) => {
-    const near = index === position
-      || (state.swatch !== undefined && other.swatch !== undefined && colourDistance(state.swatch, other.swatch) < NEAR);
+  const places = character.states.map(({ swatch }) => (swatch === undefined ? undefined : oklab(swatch)));
+  return places.map((place, position) => places.reduce<number>((mask, other, index) => {
+    const near = index === position || (place !== undefined && other !== undefined && apart(place, other) < NEAR);
     return near ? (mask | (1 << index)) >>> 0 : mask;
   }, 0));
 }
@@ -214,27 +215,59 @@ function withAbsent(what: Known, character: CompiledCharacter): Known {
 }
 
 function compileTaxon(taxon: Taxon, index: number, rank: number, characters: Map<string, CompiledCharacter>): CompiledTaxon {
-  const atStage = new Map<number, Map<StageId, Known>>();
+  const said = once(() => spoken(taxon, characters));
+  const overall = once(() => overStages(taxon, said()));
+  const atStage = once(() => byStage(taxon, said()));
+  return { index, rank, id: taxon.id, taxon, grade: taxon.harm.grade, get overall() { return overall(); }, get atStage() { return atStage(); } };
+}
+
+/** What a guide does not need before it is asked for: made then, and kept. */
+function once<T>(make: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= make());
+}
+
+/** One statement as bits or a span, and the stages that it speaks of. */
+interface Said {
+  readonly what: Known;
+  readonly stages: readonly StageId[];
+}
+
+/** What is stated of a taxon, by character. */
+function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<CompiledCharacter, Said[]> {
+  const said = new Map<CompiledCharacter, Said[]>();
   for (const statement of taxon.statements) {
     const character = characters.get(statement.character);
     if (!character) continue;
-    const stages = atStage.get(character.index) ?? new Map<StageId, Known>();
-    const what = known(statement, character);
-    for (const stage of statement.stages ?? taxon.stages) stages.set(stage, what);
-    atStage.set(character.index, stages);
+    const one = { what: known(statement, character), stages: statement.stages ?? taxon.stages };
+    const others = said.get(character);
+    if (others) others.push(one);
+    else said.set(character, [one]);
   }
+  return said;
+}
 
+function byStage(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly Said[]>): Map<number, Map<StageId, Known>> {
+  return new Map([...said].map(([character, statements]) => [
+    character.index, new Map(statements.flatMap(({ what, stages }) => stages.map((stage) => [stage, what] as const))),
+  ]));
+}
+
+function overStages(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly Said[]>): Map<number, Known> {
   const overall = new Map<number, Known>();
-  for (const character of characters.values()) {
-    const stated = atStage.get(character.index);
+  for (const character of [...said.keys()].sort((a, b) => a.index - b.index)) {
+    const statements = said.get(character) ?? [];
     const seenAt = taxon.stages.filter((stage) => character.stages.has(stage));
-    if (!stated || seenAt.length === 0) continue;
-    const parts = seenAt.map((stage) => stated.get(stage));
+    let joined: Known | undefined;
     // A stage without a statement makes the whole unknown: a mistaken stage must not make a bar.
-    if (parts.some((part) => part === undefined)) continue;
-    const joined = (parts as Known[]).reduce((a, b) => union(a, b, character));
+    const complete = seenAt.every((stage) => {
+      const what = statements.findLast(({ stages }) => stages.includes(stage))?.what;
+      if (what && what !== joined) joined = joined ? union(joined, what, character) : what;
+      return what !== undefined;
+    });
+    if (!joined || !complete) continue;
     const hidden = seenAt.length < taxon.stages.length || character.character.fades === true;
     overall.set(character.index, hidden ? withAbsent(joined, character) : joined);
   }
-  return { index, rank, id: taxon.id, taxon, grade: taxon.harm.grade, overall, atStage };
+  return overall;
 }

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useDeferredValue } from 'react';
 import Plus from 'lucide-react-native/icons/plus';
 import { StyleSheet, View } from 'react-native';
 import type { FindSummary } from '@pause/core';
@@ -7,10 +8,10 @@ import { latePart } from '../latePart';
 import { useApp } from '../../store/store';
 import { UpdateLine } from './UpdateLine';
 import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, space, Title, useWide } from '../../ui';
+import { DemoDoor } from '../people/DemoDoor';
 import { FindLine } from '../finds/FindLine';
 import { useFinds, useToday } from '../finds/useFinds';
 
-const DemoDoor = latePart(() => import('../people').then((m) => m.DemoDoor));
 const Warned = latePart(() => import('../outdoors').then((m) => m.Warned), () => null);
 const Recalled = latePart(() => import('../outdoors').then((m) => m.Recalled), () => null);
 const SHOWN = 5;
@@ -21,11 +22,13 @@ export function StartScreen() {
   const wide = useWide();
   const { person, demoOffered, asked } = useApp((state) => state.me);
   const away = useApp((state) => state.outbox.away);
-  const { status, items } = useFinds();
+  const { status, items: known } = useFinds();
+  // The rows are drawn bit by bit: a tap in between is not kept waiting.
+  const items = useDeferredValue(known);
   const today = useToday();
   const open = items.filter((find) => find.choice === undefined);
   // Nothing that was read a moment ago is pushed away by what comes later.
-  const settled = items.length > 0 || (asked === true && status === 'ready');
+  const settled = useDeferredValue(items.length > 0 || (asked === true && status === 'ready'));
   const lately = items.filter((find) => find.choice !== undefined).slice(0, SHOWN);
   return (
     <Screen>
