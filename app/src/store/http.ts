@@ -1,5 +1,5 @@
-import { parseEntry, Stamp } from '@pause/core/notebook';
-import type { Policy, Verdict } from '@pause/core';
+import { Stamp, type Policy, type Verdict } from '@pause/core';
+import { parseEntry } from '@pause/core/notebook';
 import { z } from 'zod';
 import { Away, Refused, type Api, type Pulled } from './api';
 

@@ -1,3 +1,6 @@
-export * from './schema';
+export {
+  PieceId, ReadingId, Instant, Sureness, ReadingValue, Reading, Piece, Withdrawal, Skip, Condition, Permission, Contamination, Protection, Eater, OpenName, Context,
+  Case, Unnamed,
+} from './schema';
 export { caseProblems, parseCase, parseUnnamed, checkValue, CaseError, type CaseProblem } from './parse';
 export { viewCase, toLook, type CaseView, type Look } from './view';
