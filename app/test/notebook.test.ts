@@ -1,10 +1,10 @@
 /** The notebook on the device: the browser's own database, and what the store makes of it without a connection. */
 import 'fake-indexeddb/auto';
 import './guide';
-import type { Entry, FindRecord } from '@pause/core';
+import { nextStamp, type Entry, type FindRecord } from '@pause/core';
 import { Dexie } from 'dexie';
 import { acknowledgeNotKept, loadFind, loadList, loadMe, openOutbox, read, startFind } from '../src/store/actions';
-import { browserDevice, NotKept } from '../src/store/device';
+import { browserDevice, NotKept, type Device } from '../src/store/device';
 import { flush } from '../src/store/sync';
 import { rig } from './rig';
 
@@ -23,7 +23,7 @@ describe('in the browser’s own database', () => {
   });
 
   test('what waits comes back in the order in which it was made, in another tab too', async () => {
-    await browserDevice(localStorage).put([...MADE].reverse());
+    await browserDevice(localStorage).put(() => [...MADE].reverse());
     const again = browserDevice(localStorage);
     expect(await again.waiting()).toEqual(MADE);
     await again.settle([arrived(MADE[0]!), arrived(MADE[1]!)]);
@@ -54,13 +54,19 @@ describe('in the browser’s own database', () => {
 
   test('what was told without an account becomes the account’s, and a device can be emptied', async () => {
     const device = browserDevice(localStorage);
-    await device.put(MADE);
+    await device.put(() => MADE);
     await device.adopt('mirel', 'jorun');
     expect((await device.waiting()).map((one) => ('person' in one.body ? one.body.person : undefined))).toEqual(['jorun', undefined, undefined]);
-    const clock = await device.clock();
-    expect(await browserDevice(localStorage).clock()).toEqual(clock);
-    await device.put([{ ...MADE[1]!, stamp: '2026-09-14T08:00:01.000Z-0000-here' } as Entry]);
-    expect((await device.clock()).last).toBe('2026-09-14T08:00:01.000Z-0000-here');
+    const clock = async (of: Device) => {
+      const seen: unknown[] = [];
+      await of.put((...known) => { seen.push(...known); return []; });
+      return seen;
+    };
+    const [name] = await clock(device);
+    expect(name).toMatch(/^[0-9a-f]{8}$/);
+    const [entry] = await device.put((by, last) => [{ ...MADE[1]!, stamp: nextStamp(last, Date.parse('2026-09-14T08:00:01Z'), by) }]);
+    expect(entry?.stamp).toBe(`2026-09-14T08:00:01.000Z-0000-${name as string}`);
+    expect(await clock(browserDevice(localStorage))).toEqual([name, entry?.stamp]);
     await device.clear();
     expect([await device.waiting(), await device.list(), await device.person()]).toEqual([[], [], undefined]);
   });
@@ -81,8 +87,8 @@ describe('in the browser’s own database', () => {
 
   test('the same entry twice is one entry', async () => {
     const device = browserDevice(localStorage);
-    await device.put(MADE);
-    await device.put([MADE[0]!]);
+    await device.put(() => MADE);
+    await device.put(() => [MADE[0]!]);
     expect(await device.waiting()).toHaveLength(3);
   });
 
@@ -98,7 +104,7 @@ describe('in the browser’s own database', () => {
   test('two tabs that told of the same find lose nothing of each other', async () => {
     const [one, other] = [browserDevice(localStorage), browserDevice(localStorage)];
     await one.settle([arrived(MADE[0]!)]);
-    await Promise.all([one.put([MADE[1]!]), other.put([MADE[2]!])]);
+    await Promise.all([one.put(() => [MADE[1]!]), other.put(() => [MADE[2]!])]);
     await Promise.all([one.settle([arrived(MADE[1]!)]), other.settle([arrived(MADE[2]!)])]);
     expect(await one.record('f')).toMatchObject({ pieces: [{ id: 'p' }], targets: [{ taxon: 'boletus-edulis' }] });
   });
@@ -120,10 +126,10 @@ describe('in the browser’s own database', () => {
     const real = globalThis.indexedDB;
     Object.defineProperty(Dexie.dependencies, 'indexedDB', { value: { open: () => { throw new DOMException('no', 'SecurityError'); } }, configurable: true, writable: true });
     const device = browserDevice(localStorage);
-    await expect(device.put(MADE)).rejects.toEqual(new NotKept('refused'));
+    await expect(device.put(() => MADE)).rejects.toEqual(new NotKept('refused'));
     expect(await device.waiting()).toEqual([]);
     Object.defineProperty(Dexie.dependencies, 'indexedDB', { value: real, configurable: true, writable: true });
-    await device.put(MADE);
+    await device.put(() => MADE);
     expect(await device.waiting()).toEqual(MADE);
   });
 });

@@ -94,13 +94,14 @@ export function rig(evaluator: Evaluator = inPlace) {
     if (page) pages.set(page.id, page);
   };
   const device: Device = {
-    put: (entries) => {
+    put: (make) => {
       if (storage.full) return Promise.reject(new NotKept('full'));
+      const entries = make('karrow', own.last);
       for (const entry of entries) {
         kept.set(keyOf(entry), entry);
         own.last = entry.stamp!;
       }
-      return Promise.resolve();
+      return Promise.resolve(entries);
     },
     settle: (all) => {
       for (const one of all) {
@@ -135,7 +136,6 @@ export function rig(evaluator: Evaluator = inPlace) {
       for (const [key, entry] of kept) kept.set(key, JSON.parse(JSON.stringify(entry).replaceAll(`"${from}"`, `"${to}"`)) as Entry);
       return Promise.resolve();
     },
-    clock: () => Promise.resolve({ device: 'karrow', last: own.last }),
     clear: () => {
       kept.clear();
       records.clear();

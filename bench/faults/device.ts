@@ -36,7 +36,7 @@ export class SimulatedDevice {
     this.dead = dead;
     return makeStore({
       api: http((path, init) => (dead.yes ? never() : this.send(path, init))),
-      device: mortal({ ...notebook(NO_STORAGE, `pause-${this.name}`, DEXIE), ...(this.forgetful ? { put: () => Promise.resolve() } : {}) }, dead),
+      device: mortal({ ...notebook(NO_STORAGE, `pause-${this.name}`, DEXIE), ...(this.forgetful ? { put: (make: Parameters<Device['put']>[0]) => Promise.resolve(make('forgetful', undefined)) } : {}) }, dead),
       album: never,
       evaluator: NO_EVALUATOR,
       clock: () => Date.now() + this.clockOff,

@@ -5,13 +5,11 @@ export const GUIDE_FILE = '/guide.json';
 /** The name under which the page tells of the guide that was built with it: the SHA-256 of the file, and the guide's version. */
 export const GUIDE_META = 'pause-guide';
 
-/** A guide from outside. */
-export interface GuideFile {
-  /** JSON as it came (UTF-8), or what was read of it. */
-  readonly raw: unknown;
+/** A guide from outside: JSON as it came (UTF-8), which a worker is soonest handed, or what was read of it. */
+export type GuideFile = ({ readonly bytes: ArrayBuffer } | { readonly raw: unknown }) & {
   /** Its version, where it is, byte by byte, the one that was read through when the application was built: then it need not be read through again. */
   readonly version?: string;
-}
+};
 
 /**
  * The guide, ready for deciding. It is data, fetched once before the first screen, so that it need not be part of
@@ -20,9 +18,9 @@ export interface GuideFile {
 export let guide: CompiledGuide;
 
 /** A guide ready for deciding. @throws GuideError where it is none, and nobody had read it through before */
-export function compiled({ raw: came, version }: GuideFile): CompiledGuide {
-  const raw = came instanceof ArrayBuffer ? JSON.parse(new TextDecoder().decode(came)) as unknown : came;
-  return version === undefined ? compileGuide(parseGuide(raw)) : compileGuide(raw as Guide, version);
+export function compiled(file: GuideFile): CompiledGuide {
+  const raw = 'bytes' in file ? JSON.parse(new TextDecoder().decode(file.bytes)) as unknown : file.raw;
+  return file.version === undefined ? compileGuide(parseGuide(raw)) : compileGuide(raw as Guide, file.version);
 }
 
 /** Takes a guide into use. */
@@ -40,13 +38,13 @@ async function toldVersion(bytes: ArrayBuffer): Promise<string | undefined> {
   return [...digest].map((byte) => byte.toString(16).padStart(2, '0')).join('') === hash ? version : undefined;
 }
 
-/** Fetches the guide and takes it into use; rejects where it cannot be had, or is none. Gives it as it came, which a worker is soonest handed. */
+/** Fetches the guide and takes it into use; rejects where it cannot be had, or is none. Gives it as it came. */
 export async function loadGuide(): Promise<GuideFile> {
   const response = await fetch(GUIDE_FILE);
   if (!response.ok) throw new Error(`the guide could not be loaded (${response.status})`);
   const bytes = await response.arrayBuffer();
   const version = await toldVersion(bytes);
-  const file = { raw: bytes, ...(version === undefined ? {} : { version }) };
+  const file = { bytes, ...(version === undefined ? {} : { version }) };
   takeGuide(file);
   return file;
 }

@@ -1,6 +1,6 @@
 import {
   applyEntry, caseOf, entriesOf, findsOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Edit, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
-  type Reading, type ReadingId, type ReadingValue, type Sureness, type TaxonId, type Verdict,
+  type Reading, type ReadingId, type ReadingValue, type Stamp, type Sureness, type TaxonId, type Verdict,
 } from '@pause/core';
 import type { Judgement } from '../evaluate/evaluate';
 import { guide } from '../evaluate/guide';
@@ -173,11 +173,13 @@ function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
     const turn = running.lastTold.then(async () => {
       const made = make();
       // The core is asked first, where the stamp has no say in what it comes to.
-      const early = made.every(({ kind }) => UNSTAMPED.has(kind)) ? dispatch(judgedAhead(made)) : undefined;
-      const entries = await dispatch(stamped(made));
+      let ahead = made.every(({ kind }) => UNSTAMPED.has(kind)) ? dispatch(judgedAhead(made)) : undefined;
+      const entries = await device.put((name, last) => {
+        const stamped = dispatch(stampedAfter(last, name, made));
+        ahead ??= dispatch(judgedAhead(stamped));
+        return stamped;
+      });
       const [first] = entries;
-      const ahead = early ?? dispatch(judgedAhead(entries));
-      await device.put(entries);
       // What it comes to is drawn with it, if it is known by then; else right after it.
       const foreseen = ahead && await Promise.race([ahead.judging, after(ONE_DRAWING_MS)]);
       const same = ahead !== undefined && getState().finds[first?.find ?? '']?.record === ahead.of;
@@ -195,13 +197,12 @@ function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
 }
 
 /** Entries with when they were told, later than everything told or heard of here. */
-function stamped(entries: readonly Entry[]): Thunk<Promise<Entry[]>> {
-  return async (_, getState, { clock, device }) => {
-    const kept = await device.clock();
-    let last = kept.last;
+function stampedAfter(last: Stamp | undefined, device: string, entries: readonly Entry[]): Thunk<Entry[]> {
+  return (_, getState, { clock }) => {
+    let before = last;
     return entries.map((entry) => {
-      last = nextStamp(last, Math.floor(clock() + (getState().me.person?.offsetMs ?? 0)), kept.device);
-      return { ...entry, stamp: last };
+      before = nextStamp(before, Math.floor(clock() + (getState().me.person?.offsetMs ?? 0)), device);
+      return { ...entry, stamp: before };
     });
   };
 }

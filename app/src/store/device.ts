@@ -25,8 +25,11 @@ export type DeviceFile = 'weather' | 'map' | 'warned' | 'steps' | 'recalled' | '
  * copy: an entry is here before the screen says so.
  */
 export interface Device {
-  /** Keeps entries that wait to be sent, all or none; rejects where the device does not take them. */
-  put(entries: readonly Entry[]): Promise<void>;
+  /**
+   * Makes entries that wait to be sent, and keeps them, all or none, in one step with what this device calls itself in stamps and the last stamp of
+   * everything told or heard of here; rejects where the device does not take them. @returns what was kept
+   */
+  put(make: (device: string, last: Stamp | undefined) => readonly Entry[]): Promise<readonly Entry[]>;
   /** Entries no longer wait: what arrived becomes part of its kept find in the same step; what was refused does not, and is kept with the reason. */
   settle(all: readonly Settled[]): Promise<void>;
   /** What waits, in the order in which it was made. */
@@ -51,8 +54,6 @@ export interface Device {
   person(): Promise<Person | undefined>;
   /** What was told here without an account becomes the account's own. */
   adopt(from: string, to: string): Promise<void>;
-  /** The last stamp of everything told or heard of here, and what this device calls itself in stamps. */
-  clock(): Promise<{ readonly device: string; readonly last: Stamp | undefined }>;
   /** Forgets everything of the notebook. */
   clear(): Promise<void>;
 }
@@ -93,7 +94,6 @@ const nothingKept: Device = {
   keepPerson: () => Promise.resolve(),
   person: () => Promise.resolve(undefined),
   adopt: () => Promise.resolve(),
-  clock: () => Promise.resolve({ device: 'nothing', last: undefined }),
   clear: () => Promise.resolve(),
 };
 

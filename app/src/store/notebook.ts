@@ -136,10 +136,17 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     return [...ids, ...pageIds];
   };
   return {
-    put: async (entries) => surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
+    put: async (make) => surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
+      const [named, before] = (await all.own.bulkGet(['device', 'stamp'])).map((kept) => kept?.value) as [string | undefined, Stamp | undefined];
+      const device = named ?? crypto.randomUUID().slice(0, 8);
+      const entries = make(device, before);
       // Asked for side by side: somebody waits for what this comes to.
-      const [before] = await Promise.all([own(all, 'stamp'), all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry })))]);
-      await heardSince(all, entries, before as Stamp | undefined);
+      await Promise.all([
+        all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry }))),
+        heardSince(all, entries, before),
+        ...(named === undefined ? [all.own.put({ key: 'device', value: device })] : []),
+      ]);
+      return entries;
     })),
     settle: async (settled) => {
       await quietly((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {
@@ -186,15 +193,6 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
         const waiting = await all.waiting.toArray();
         await all.waiting.bulkPut(waiting.map(({ key, entry }) => ({ key, entry: renamed(entry, from, to) })));
       }));
-    },
-    clock: async () => {
-      const kept = await quietly(async (all) => {
-        const [named, last] = (await all.own.bulkGet(['device', 'stamp'])).map((kept) => kept?.value) as [string | undefined, Stamp | undefined];
-        const device = named ?? crypto.randomUUID().slice(0, 8);
-        if (named === undefined) await all.own.put({ key: 'device', value: device });
-        return { device, last };
-      });
-      return kept ?? { device: 'nothing', last: undefined };
     },
     clear: async () => {
       await surely((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {

@@ -1,8 +1,14 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { applyEntry, entriesOf, type Entry, type FindRecord, type FindSummary, type PageRecord } from '@pause/core';
 import type { Evaluation } from '../evaluate/evaluate';
 import type { Group } from './api';
 import type { Refusal } from './device';
+
+/**
+ * A reducer that makes the next state out of the one before as it is. Without a draft of it, which would be made and searched
+ * through for every find and everything that waits, at each answer.
+ */
+const plainly = <S, P>(next: (state: S, payload: P) => S) => (state: Draft<S>, { payload }: PayloadAction<P>): S => next(original(state), payload);
 
 export type Status = 'idle' | 'loading' | 'ready' | 'failed';
 
@@ -75,37 +81,38 @@ export const finds = createSlice({
   name: 'finds',
   initialState: noFinds,
   reducers: {
-    findLoading: (state, { payload: id }: PayloadAction<string>): FindsState => (
+    findLoading: plainly((state: FindsState, id: string): FindsState => (
       { ...state, [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'loading' } }
-    ),
-    findLoaded: (state, { payload: { id, record, waiting } }: PayloadAction<{ id: string; record: FindRecord | undefined; waiting: readonly Entry[] }>): FindsState => {
+    )),
+    findLoaded: plainly((state: FindsState, { id, record, waiting }: { id: string; record: FindRecord | undefined; waiting: readonly Entry[] }): FindsState => {
       const whole = entriesOf(waiting, id).reduce(applyEntry, record);
       const open = state[id];
       if (open?.record && whole && JSON.stringify(open.record) === JSON.stringify(whole)) return { ...state, [id]: { ...open, status: 'ready' } };
       const change = (open?.change ?? 0) + 1;
       return { ...state, [id]: whole ? { ...(open ?? {}), status: 'ready', record: whole, change } : { status: 'missing', change } };
-    },
-    findFailed: (state, { payload: { id, error } }: PayloadAction<{ id: string; error: string }>): FindsState => (
+    }),
+    findFailed: plainly((state: FindsState, { id, error }: { id: string; error: string }): FindsState => (
       { ...state, [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'failed', error } }
-    ),
-    entryMade: (state, { payload: entry }: PayloadAction<Entry>): FindsState => {
+    )),
+    entryMade: plainly((state: FindsState, entry: Entry): FindsState => {
       if (entry.find === undefined) return state;
       const open = state[entry.find];
       const record = applyEntry(open?.record, entry);
       return record ? { ...state, [entry.find]: { ...open, status: 'ready', record, change: (open?.change ?? 0) + 1 } } : state;
-    },
-    evaluated: (state, { payload: { id, change, evaluation } }: PayloadAction<{ id: string; change: number; evaluation: Evaluation }>): FindsState => {
+    }),
+    evaluated: plainly((state: FindsState, { id, change, evaluation }: { id: string; change: number; evaluation: Evaluation }): FindsState => {
       const open = state[id];
       if (!open || change < (open.evaluated ?? 0)) return state;
       const { fault, ...sound } = open;
       // An older one that comes late does not hide that the newest failed.
       const stands = fault !== undefined && change !== open.change ? { fault } : {};
-      return { ...state, [id]: { ...sound, ...stands, evaluation, evaluated: change } };
-    },
-    evaluationFailed: (state, { payload: { id, change, fault } }: PayloadAction<{ id: string; change: number; fault: string }>): FindsState => {
+      // It came whole from the core, and is not walked through once more.
+      return { ...state, [id]: { ...sound, ...stands, evaluation: Object.freeze(evaluation), evaluated: change } };
+    }),
+    evaluationFailed: plainly((state: FindsState, { id, change, fault }: { id: string; change: number; fault: string }): FindsState => {
       const open = state[id];
       return open && change === open.change ? { ...state, [id]: { ...open, fault } } : state;
-    },
+    }),
   },
 });
 
@@ -120,7 +127,9 @@ export const pages = createSlice({
   initialState: noPages,
   reducers: {
     /** With `whole`, these are all that there are. */
-    pagesLaid: (state, { payload: { laid, whole } }: PayloadAction<{ laid: readonly PageRecord[]; whole: boolean }>): PagesState => ({ status: whole ? 'ready' : state.status, all: { ...state.all, ...Object.fromEntries(laid.map((page) => [page.id, page])) } }),
+    pagesLaid: plainly((state: PagesState, { laid, whole }: { laid: readonly PageRecord[]; whole: boolean }): PagesState => (
+      { status: whole ? 'ready' : state.status, all: { ...state.all, ...Object.fromEntries(laid.map((page) => [page.id, page])) } }
+    )),
     /** The device is another account's now. */
     pagesForgotten: (): PagesState => noPages,
   },
@@ -158,21 +167,19 @@ export const outbox = createSlice({
   initialState: emptyOutbox,
   reducers: {
     /** What waited when the device was opened, before what was told since. */
-    outboxOpened: (state, { payload }: PayloadAction<readonly Entry[]>): OutboxState => (
-      { ...state, waiting: [...payload.filter((entry) => !state.waiting.some((other) => same(entry, other))), ...(state.waiting as readonly Entry[])] }
-    ),
-    sent: (state, { payload }: PayloadAction<{ arrived: readonly Entry[]; refused: readonly Refusal[] }>): OutboxState => {
-      const gone = [...payload.arrived, ...payload.refused.map(({ entry }) => entry)];
-      return { ...state, away: false, waiting: state.waiting.filter((entry) => !gone.some((other) => same(entry, other))), refused: [...state.refused, ...payload.refused] };
-    },
+    outboxOpened: plainly((state: OutboxState, kept: readonly Entry[]): OutboxState => (
+      { ...state, waiting: [...kept.filter((entry) => !state.waiting.some((other) => same(entry, other))), ...state.waiting] }
+    )),
+    sent: plainly((state: OutboxState, { arrived, refused }: { arrived: readonly Entry[]; refused: readonly Refusal[] }): OutboxState => {
+      const gone = [...arrived, ...refused.map(({ entry }) => entry)];
+      return { ...state, away: false, waiting: state.waiting.filter((entry) => !gone.some((other) => same(entry, other))), refused: [...state.refused, ...refused] };
+    }),
     /** What became known of it. */
-    noted: (state, { payload }: PayloadAction<Partial<OutboxState>>): OutboxState => ({ ...state, ...payload }),
+    noted: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({ ...state, ...known })),
     /** The server was heard of. */
-    told: (state, { payload }: PayloadAction<Partial<OutboxState>>): OutboxState => ({ ...state, away: false, ...payload }),
+    told: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({ ...state, away: false, ...known })),
   },
   extraReducers: (builder) => {
-    builder.addCase(finds.actions.entryMade, (state, { payload }): OutboxState => (
-      { ...state, waiting: [...(state.waiting as readonly Entry[]), payload] }
-    ));
+    builder.addCase(finds.actions.entryMade, plainly((state: OutboxState, entry: Entry): OutboxState => ({ ...state, waiting: [...state.waiting, entry] })));
   },
 });
