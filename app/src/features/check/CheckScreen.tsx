@@ -1,5 +1,5 @@
 import { Link, Redirect, useLocalSearchParams } from 'expo-router';
-import { createContext, memo, startTransition, use, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { createContext, memo, startTransition, use, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type LayoutChangeEvent, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
@@ -85,15 +85,47 @@ function BarsNow({ checks, onChoose }: { readonly checks: readonly Check[]; read
   return now && judged ? <Bars id={now.record.id} rows={now.evaluation.verdict.rows} find={judged} parts={!wide} checks={checks} onChoose={onChoose} /> : null;
 }
 
+/** What was told last, and what the find came to before it. */
+interface Told {
+  readonly character: CharacterId;
+  readonly before: Evaluation;
+}
+
+/** What was told a moment ago and is still being judged. Held beside the drawing, so that a tap draws no more anew than that it was taken. */
+function useTold() {
+  const [held] = useState(() => {
+    let told: Told | undefined;
+    const heard = new Set<() => void>();
+    return {
+      get: () => told,
+      set: (next: Told | undefined) => {
+        told = next;
+        for (const hear of heard) hear();
+      },
+      subscribe: (hear: () => void) => {
+        heard.add(hear);
+        return () => { heard.delete(hear); };
+      },
+    };
+  });
+  return held;
+}
+
+/** Whether this very question was answered a moment ago: a second tap would answer it twice. An answer to any other one counts. */
+const isJudging = (told: Told | undefined, check: Check | undefined, { current, evaluation }: CheckNow) => told !== undefined && told.character === check?.character && (!current || told.before === evaluation);
+
 /** What is asked; busy while an answer is being judged, and until what it came to is shown. */
-function Asking({ shown, judging, onLayout, children }: { readonly shown: CheckNow; readonly judging: boolean; readonly onLayout: (event: LayoutChangeEvent) => void; readonly children: React.ReactNode }) {
+function Asking({ shown, check, told, onLayout, children }: {
+  readonly shown: CheckNow; readonly check: Check | undefined; readonly told: ReturnType<typeof useTold>; readonly onLayout: (event: LayoutChangeEvent) => void; readonly children: React.ReactNode;
+}) {
+  const judging = isJudging(useSyncExternalStore(told.subscribe, told.get, told.get), check, shown);
   return <View style={styles.next} aria-busy={judging || shown !== use(Newest)} onLayout={onLayout}>{children}</View>;
 }
 const STRIP = <StripNow />;
 
 const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const act = useAct();
-  const { record, evaluation, current, find } = shown;
+  const { record, evaluation, find } = shown;
   const wide = useWide();
   const tablet = useTwoPanes();
   const [chosen, setChosen] = useState<CharacterId | undefined>();
@@ -138,17 +170,15 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     if (scrolled.current > cardTop) toCard();
   };
   const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
-  const [told, setTold] = useState<{ readonly character: CharacterId; readonly before: Evaluation }>();
-  // What was tapped a moment ago is being judged: a second tap would answer the same question twice. An answer to any other one counts.
-  const judging = told !== undefined && told.character === check?.character && (!current || told.before === evaluation);
+  const told = useTold();
   const answer = useLatest(({ value, sureness, note }: Answer) => {
-    if (!check || judging) return;
+    if (!check || isJudging(told.get(), check, shown)) return;
     // The core is asked before anything is drawn.
     const keeping = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) }));
-    setTold({ character: check.character, before: evaluation });
+    told.set({ character: check.character, before: evaluation });
     void keeping.then((reading) => {
       // Said only once it is kept; what was not kept may be told again.
-      if (!reading) return setTold(undefined);
+      if (!reading) return told.set(undefined);
       // Strip and bars are drawn before it.
       startTransition(() => {
         setLast({ reading, words: readingWords({ character: check.character, value }), rows: verdict.rows });
@@ -157,8 +187,8 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     });
   });
   const pass = useLatest(() => {
-    if (!check || judging) return;
-    setTold({ character: check.character, before: evaluation });
+    if (!check || isJudging(told.get(), check, shown)) return;
+    told.set({ character: check.character, before: evaluation });
     void act(passOver(record.id, piece, check.character));
     setLast(undefined);
     settleDown();
@@ -166,8 +196,8 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const back = useLatest(() => {
     if (!last) return;
     // Until that is judged the question is still the one before: an answer meant for the one that comes back must not land on it.
-    setTold(check && { character: check.character, before: evaluation });
-    void act(takeBack(record.id, last.reading)).then((kept) => { if (!kept) setTold(undefined); });
+    told.set(check && { character: check.character, before: evaluation });
+    void act(takeBack(record.id, last.reading)).then((kept) => { if (!kept) told.set(undefined); });
     setLast(undefined);
     settleDown();
   });
@@ -214,7 +244,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     </>
   ), [last, moved, wide, back, compare, check, gloves, withoutGloves, key, find, record, evaluation, effects, answer, pass, cannotSmell, beside, choose, comparing]);
   const toTop = useLatest((event: LayoutChangeEvent) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y));
-  const next = <Asking shown={shown} judging={judging} onLayout={toTop}>{asking}</Asking>;
+  const next = <Asking shown={shown} check={check} told={told} onLayout={toTop}>{asking}</Asking>;
 
   if (wide) {
     return (
