@@ -6,11 +6,12 @@ import { promisify } from 'node:util';
 import { gzipSync } from 'node:zlib';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
-import { quiet, startRig } from '../e2e/rig';
+import { quiet, startRig, type Rig } from '../e2e/rig';
 import { onceSeen, seen, strip } from '../e2e/forager';
 import { FIVE, shortestPath } from '../e2e/taps';
 import { findChromium } from '../scripts/lib/chromium';
 import { buildWebApp } from '../scripts/lib/webapp';
+import { busyBlocking, type Trace } from './hand/busy';
 
 /** What a hand and an old phone meet, measured on the built application: npm run bench:hand. */
 
@@ -46,6 +47,47 @@ const ANSWER_AND_WAIT = `new Promise((done) => {
   document.querySelector('[aria-label="Answers"] [role="button"]').click();
 })`;
 
+const ROUNDS = 3;
+
+/** Opens a find’s check on a slow processor and answers up to twelve questions. @returns how long strip or bars took to move, nothing where they did not */
+async function answersTo(own: Rig, find: string): Promise<(number | null)[]> {
+  const { page, context } = await own.open();
+  const session = await context.newCDPSession(page);
+  await page.goto(`/find/${find}/check`);
+  await strip(page).waitFor();
+  await quiet(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const all: (number | null)[] = [];
+  for (let step = 0; step < 12; step += 1) {
+    const gloves = page.getByRole('button', { name: 'They are on' });
+    if (await gloves.isVisible()) await gloves.click();
+    const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
+    if (await answers.count() === 0) {
+      const skip = page.getByRole('button', { name: 'Skip' });
+      if (await skip.count() === 0) break;
+      await skip.click();
+      await page.waitForTimeout(400);
+      continue;
+    }
+    const before = await seen(page);
+    all.push(await page.evaluate<number | null>(ANSWER_AND_WAIT));
+    await onceSeen(page, before);
+    // Until the worker has judged it and the next card stands, however slow.
+    await page.waitForTimeout(1800);
+  }
+  await context.close();
+  return all;
+}
+
+interface Report {
+  readonly categories: Readonly<Record<string, { readonly score: number }>>;
+  readonly audits: Readonly<Record<string, { readonly displayValue?: string }>>;
+  readonly environment: { readonly benchmarkIndex: number };
+}
+interface Run extends Report {
+  readonly busy: number;
+}
+
 try {
   say('# In the hand\n');
   say(`Measured by \`npm run bench:hand\` on the built application in Debian's Chromium, ${new Date().toISOString().slice(0, 10)}. A phone's size, 390 by 844.\n`);
@@ -61,37 +103,22 @@ try {
   }
 
   say('\n## Answer tapped to bars redrawn\n');
-  const slow: number[] = [];
+  const [first, later]: [number[], number[]] = [[], []];
   let still = 0;
-  for (const find of ['demo-find-5', 'demo-find-4', 'demo-find-3']) {
-    const { page, context } = await rig.open();
-    const session = await context.newCDPSession(page);
-    await page.goto(`/find/${find}/check`);
-    await strip(page).waitFor();
-    await quiet(page);
-    await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-    for (let step = 0; step < 12; step += 1) {
-      const gloves = page.getByRole('button', { name: 'They are on' });
-      if (await gloves.isVisible()) await gloves.click();
-      const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
-      if (await answers.count() === 0) {
-        const skip = page.getByRole('button', { name: 'Skip' });
-        if (await skip.count() === 0) break;
-        await skip.click();
-        await page.waitForTimeout(400);
-        continue;
-      }
-      const before = await seen(page);
-      const took = await page.evaluate<number | null>(ANSWER_AND_WAIT);
-      if (took === null) still += 1;
-      else slow.push(took);
-      await onceSeen(page, before);
-      // Until the worker has judged it and the next card stands, however slow.
-      await page.waitForTimeout(1800);
+  // Each round in a demo of its own: what was answered is not asked again.
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const own = round === 0 ? rig : await startRig();
+    for (const find of ['demo-find-5', 'demo-find-4', 'demo-find-3']) {
+      const all = await answersTo(own, find);
+      const [one, ...others] = all.filter((took) => took !== null);
+      if (one !== undefined) first.push(one);
+      later.push(...others);
+      still += all.filter((took) => took === null).length;
     }
-    await context.close();
+    if (own !== rig) await own.close();
   }
-  say(`With the processor slowed four times, ${slow.length} answers, from the finger’s lift to the frame that shows it: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at p95 (budget 100 ms). ${still} more moved neither strip nor bars.\n`);
+  const slow = [...first, ...later];
+  say(`With the processor slowed four times, ${slow.length} answers, from the finger’s lift to the frame that shows it: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at p95 (budget 100 ms). The first answer after a page was opened is the slowest, since its way is not compiled yet: ${Math.round(quantile(first, 0.5))} ms at the median of ${first.length}; of the others ${Math.round(quantile(later, 0.5))} ms. ${still} more moved neither strip nor bars.\n`);
 
   say('## JavaScript to the first usable screen\n');
   const { page, context } = await rig.open();
@@ -120,14 +147,23 @@ try {
   say('## Lighthouse\n');
   const folder = mkdtempSync(join(tmpdir(), 'pause-lighthouse-'));
   try {
-    // Not waited for with the server's own thread: it has to answer meanwhile.
-    await promisify(execFile)('npx', [
-      '--yes', 'lighthouse@12.8.2', rig.url, '--output=json', `--output-path=${join(folder, 'report.json')}`, '--only-categories=performance,accessibility', '--quiet',
-      '--chrome-flags=--headless=new --no-sandbox --disable-gpu --disable-quic',
-    ], { env: { ...process.env, CHROME_PATH: process.env.CHROMIUM }, timeout: 180_000 });
-    const report = JSON.parse(readFileSync(join(folder, 'report.json'), 'utf8')) as { categories: Record<string, { score: number }>; audits: Record<string, { displayValue?: string }> };
-    const score = (name: string) => Math.round((report.categories[name]?.score ?? 0) * 100);
-    say(`Its phone profile (slow 4G, processor slowed four times), against the start screen: performance ${score('performance')}, accessibility ${score('accessibility')} (wanted 95 of both). First paint ${report.audits['first-contentful-paint']?.displayValue ?? '?'}, largest ${report.audits['largest-contentful-paint']?.displayValue ?? '?'}, blocking ${report.audits['total-blocking-time']?.displayValue ?? '?'}, shift ${report.audits['cumulative-layout-shift']?.displayValue ?? '?'}.\n`);
+    const runs: Run[] = [];
+    for (let run = 0; run < ROUNDS; run += 1) {
+      const path = join(folder, `run-${run}`);
+      // Not waited for with the server's own thread: it has to answer meanwhile.
+      await promisify(execFile)('npx', [
+        '--yes', 'lighthouse@12.8.2', rig.url, '--output=json', `--output-path=${path}`, '--only-categories=performance,accessibility', '--quiet', '--save-assets',
+        '--chrome-flags=--headless=new --no-sandbox --disable-gpu --disable-quic',
+      ], { env: { ...process.env, CHROME_PATH: process.env.CHROMIUM }, timeout: 180_000 });
+      runs.push({ ...JSON.parse(readFileSync(path, 'utf8')) as Report, busy: busyBlocking(JSON.parse(readFileSync(`${path}-0.trace.json`, 'utf8')) as Trace) });
+    }
+    const score = (run: Run, name: string) => Math.round((run.categories[name]?.score ?? 0) * 100);
+    say('Its phone profile (slow 4G, processor slowed four times), against the start screen; wanted are 95 of performance and of accessibility. The blocking that Lighthouse tells counts by the clock, and so counts what other guests of this machine take; beside it the same sum over the time in which the page really had the processor. The machine is Lighthouse’s own measure of how fast it is: a desktop has 1,500 and more.\n');
+    say('| performance | accessibility | first paint | largest | blocking, by the clock | by the processor | shift | machine |\n|---|---|---|---|---|---|---|---|');
+    for (const run of runs) {
+      const shown = (audit: string) => run.audits[audit]?.displayValue ?? '?';
+      say(`| ${score(run, 'performance')} | ${score(run, 'accessibility')} | ${shown('first-contentful-paint')} | ${shown('largest-contentful-paint')} | ${shown('total-blocking-time')} | ${Math.round(run.busy).toLocaleString('en')} ms | ${shown('cumulative-layout-shift')} | ${Math.round(run.environment.benchmarkIndex)} |`);
+    }
   } catch (error) {
     say(`Not measured: Lighthouse could not be fetched or run here (${String(error instanceof Error ? error.message : error).split('\n')[0] ?? ''}).\n`);
   }

@@ -28,6 +28,19 @@ test('an empty notebook says so, and offers the first find', async () => {
   await context.close();
 });
 
+test('the start stands still: what comes later pushes nothing away', async () => {
+  const { page, context } = await rig.open(PHONE, false, false);
+  await page.addInitScript(`window.moved = 0;
+    new PerformanceObserver((seen) => { for (const { value } of seen.getEntries()) window.moved += value; }).observe({ type: 'layout-shift', buffered: true });`);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open it as Mirel Aschkar' }).waitFor();
+  await page.getByText('Nothing has been found yet').waitFor();
+  await quiet(page);
+  // A share of the screen times how far it moved: 0.1 is what people bear.
+  expect(await page.evaluate('window.moved')).toBeLessThan(0.02);
+  await context.close();
+});
+
 test('the demo is opened by one tap, says that it is the demo, and takes along what was told before', async () => {
   const { page, context, errors } = await rig.open(PHONE, false, false);
   const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the old weir');
