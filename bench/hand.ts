@@ -137,7 +137,8 @@ try {
   await page.getByRole('button', { name: 'A new find' }).waitFor();
   const asked = new Set(await page.evaluate<string[]>(`(() => {
     const [{ startTime }] = performance.getEntriesByName('usable');
-    return performance.getEntriesByType('resource').filter((r) => r.name.endsWith('.js') && r.startTime <= startTime).map((r) => r.name);
+    const wanted = [...document.querySelectorAll('link[rel="preload"][as="script"]')].map(({ href }) => href);
+    return performance.getEntriesByType('resource').filter((r) => (r.initiatorType === 'script' || wanted.includes(r.name)) && r.startTime <= startTime).map((r) => r.name);
   })()`));
   const early = [...scripts].filter(([url]) => asked.has(url) && !url.includes('/worker-'));
   const bytes = (await Promise.all(early.map(async ([, body]) => gzipSync(await body, { level: 9 }).length))).reduce((a, b) => a + b, 0);
