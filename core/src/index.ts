@@ -1,26 +1,12 @@
 /**
  * The reasoning of Pause: pure functions over a guide and a case.
  * No interface, no network, no clock and no randomness that is not passed in.
- * Every name is told by itself, so that a program which reads modules when they are needed reads no others.
+ * Every name is told by itself, here or in the index of guide and case, so that a program which reads modules when they are needed reads no others.
  */
 export { canonicalJson, sameValue, contentHash, bytesHash } from './canonical';
 export { colourDistance, oklab, NEAR, type Oklab } from './colour';
-export {
-  isSmelled, harms, slug, text, TaxonId, CharacterId, StateId, StageId, Kingdom, HarmGrade, SharedCause, ObservationMethod, Damage, Route, CautionFor, LengthUnit,
-  State, StateCharacter, MeasureCharacter, CountCharacter, Character, Statement, Harm, Part, Caution, Phenology, Need, Regrowth, Benefit, Taxon, BodyPlan, Guide,
-} from './guide/schema';
-export { parseGuide, GuideError, fieldPath, type GuideProblem } from './guide/parse';
-export {
-  compileGuide, causesIn, statesIn, CAUSE_BIT, SHARED_CAUSES,
-  type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type GuideTables, type Known, type StateMask,
-} from './guide/compile';
-export { millimetres } from './guide/units';
-export {
-  PieceId, ReadingId, Instant, Sureness, ReadingValue, Reading, Piece, Withdrawal, Skip, Condition, Permission, Contamination, Protection, Eater, OpenName, Context,
-  Case, Unnamed,
-} from './case/schema';
-export { caseProblems, parseCase, parseUnnamed, checkValue, CaseError, type CaseProblem } from './case/parse';
-export { viewCase, toLook, type CaseView, type Look } from './case/view';
+export * from './guide';
+export * from './case';
 export { relationOverall, couldFit, relationAtStages, disputesStage, type Relation } from './relation';
 export { expectedHere, type Expected } from './season/expected';
 export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './settle';
