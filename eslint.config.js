@@ -24,7 +24,7 @@ export default tseslint.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
-  { files: ['**/*.cjs', 'app/*.js'], languageOptions: { globals: { module: 'writable', require: 'readonly', __dirname: 'readonly' } } },
+  { files: ['**/*.cjs', 'app/*.js', 'app/bundle/*.js'], languageOptions: { globals: { exports: 'readonly', module: 'writable', require: 'readonly', __dirname: 'readonly', setTimeout: 'readonly' } } },
   { files: ['cli/bin/*.js'], languageOptions: { globals: { process: 'readonly' } } },
   // Its loops run over arrays whose lengths they know.
   { files: ['core/src/plan/solve.ts'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },

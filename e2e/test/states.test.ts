@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import { sql } from 'kysely';
 import { connect, startServer } from '@pause/server';
 import { begin, onRecord, strip } from '../forager';
@@ -41,6 +42,20 @@ test('the start stands still: what comes later pushes nothing away', async () =>
   await context.close();
 });
 
+test('the first screen waits for no more than 450,000 bytes of programs, and what begins them is a script of its own', async () => {
+  const { page, context } = await rig.open(PHONE, false, false);
+  const html = await (await page.request.get('/')).text();
+  const programs = [...html.matchAll(/<script src="([^"]+)" defer>|<link rel="preload" as="script" href="([^"]+)">/g)].map(([, asked, ahead]) => asked ?? ahead ?? '');
+  expect(programs.length).toBeGreaterThan(3);
+  const texts = new Map(await Promise.all(programs.map(async (url) => [url, await (await page.request.get(url)).text()] as const)));
+  const bytes = [...texts.values()].reduce((sum, text) => sum + gzipSync(text, { level: 9 }).length, 0);
+  expect(bytes).toBeLessThan(450_000);
+  const last = programs.findIndex((url) => url.includes('/begin-'));
+  expect(texts.get(programs[last] ?? '')).toMatch(/^\/\/# allFunctionsCalledOnLoad\n(__r\(\d+\);\s*)+$/);
+  for (const text of [...texts.values()].filter((_, at) => at !== last)) expect(text).not.toMatch(/^__r\(/m);
+  await context.close();
+});
+
 test('the demo is opened by one tap, says that it is the demo, and takes along what was told before', async () => {
   const { page, context, errors } = await rig.open(PHONE, false, false);
   const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the old weir');
@@ -74,6 +89,40 @@ test('a server that sends nonsense is not believed', async () => {
     await page.unroute('**/api/v1/me');
     await page.getByRole('link', { name: /Penny bun/ }).waitFor();
   });
+});
+
+test('a screen whose program cannot be had says so, leaves the rooms within reach, and opens when it can', async () => {
+  const { page, context } = await rig.open();
+  const program = /\/look-[^/]*\.js/;
+  await page.route(program, (route) => route.abort());
+  await page.goto('/');
+  await page.getByRole('button', { name: 'How it looks here' }).click();
+  await page.getByText('This screen did not load').waitFor();
+  await page.getByRole('link', { name: 'Eaten?' }).click();
+  await page.getByRole('heading', { name: 'Someone ate something' }).waitFor();
+  await page.goBack();
+  await page.getByText('This screen did not load').waitFor();
+  await page.unroute(program);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await page.getByRole('heading', { name: 'How it looks here' }).waitFor();
+  await context.close();
+});
+
+test('a screen that Pause cannot draw says what is wrong and loses nothing', async () => {
+  const { page, context } = await rig.open();
+  // The same program with a mistake in it: the first thing that it wants to say is not there.
+  await page.route(/\/look-[^/]*\.js/, async (route) => {
+    const response = await route.fetch();
+    const text = await response.text();
+    expect(text).toContain('"How it looks here"');
+    await route.fulfill({ response, body: text.replace('"How it looks here"', 'window.missing.words') });
+  });
+  await page.goto('/look');
+  await page.getByText('Pause made a mistake here').waitFor();
+  await page.getByText(/reading 'words'/).waitFor();
+  await page.getByRole('link', { name: 'Finds' }).click();
+  await page.getByRole('link', { name: /Penny bun/ }).first().waitFor();
+  await context.close();
 });
 
 test('a find that is neither here nor reachable says so, and can be opened when it is', async () => {

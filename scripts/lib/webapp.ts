@@ -52,17 +52,34 @@ function askAtOnce(folder: string): void {
 }
 
 /**
- * Of the first screen's programs nearly every function is called at once. Told so by this line, a browser that knows it (V8's explicit compile hints)
- * compiles them while they arrive, away from the thread that draws; to any other it is a comment.
+ * Nearly every function of a program is called soon after it came: the first screen's, and those of a screen whose first answer nobody should wait for.
+ * Told so by this line, a browser that knows it (V8's explicit compile hints) compiles them while they arrive, away from the thread that draws; to any
+ * other it is a comment.
  */
 const CALLED_ON_LOAD = '//# allFunctionsCalledOnLoad\n';
 function compileAhead(folder: string): void {
-  const html = readFileSync(join(folder, 'index.html'), 'utf8');
   for (const name of readdirSync(join(folder, SCRIPTS))) {
-    if (!name.endsWith('.js') || !(html.includes(name) || name.startsWith('_layout-'))) continue;
+    if (!name.endsWith('.js')) continue;
     const script = join(folder, SCRIPTS, name);
     writeFileSync(script, `${CALLED_ON_LOAD}${readFileSync(script, 'utf8')}`);
   }
+}
+
+/**
+ * The entry program ends by calling its modules. In a script of its own, that is a task of its own, and a finger that comes between is not kept waiting.
+ */
+function beginApart(folder: string): void {
+  const page = join(folder, 'index.html');
+  const html = readFileSync(page, 'utf8');
+  const entry = readdirSync(join(folder, SCRIPTS)).find((name) => name.startsWith('entry-') && html.includes(name));
+  if (entry === undefined) throw new Hitch('The web application was built without an entry program.');
+  const program = readFileSync(join(folder, SCRIPTS, entry), 'utf8');
+  const calls = /(?:__r\(\d+\);\s*)+$/.exec(program)?.[0];
+  if (calls === undefined) throw new Hitch(`The entry program, ${entry}, does not end with what it calls.`);
+  const begin = `begin-${createHash('sha256').update(calls).digest('hex').slice(0, 32)}.js`;
+  writeFileSync(join(folder, SCRIPTS, entry), program.slice(0, -calls.length));
+  writeFileSync(join(folder, SCRIPTS, begin), calls);
+  writeFileSync(page, html.replace(/<script src="[^"]*\/entry-[^"]*" defer><\/script>/, (script) => `${script}<script src="/${SCRIPTS}/${begin}" defer></script>`));
 }
 
 /**
@@ -112,6 +129,7 @@ export async function buildWebApp(root: string): Promise<{ folder: string; built
   if (status !== 0 || !existsSync(join(folder, 'index.html'))) {
     throw new Hitch(`The web application could not be built; this is what the builder said:\n${tail(output, 30)}`);
   }
+  beginApart(folder);
   compileAhead(folder);
   guideBeside(folder);
   askAtOnce(folder);

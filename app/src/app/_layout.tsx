@@ -10,6 +10,7 @@ import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { workerEvaluator } from '../evaluate/client';
 import { loadGuide } from '../evaluate/guide';
+import { Broken } from '../features/Broken';
 import { loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
 import { browserDevice } from '../store/device';
@@ -99,7 +100,7 @@ export default function Layout() {
     <Provider store={loaded.store}>
       <SafeAreaProvider>
         <Read>
-          <Slot />
+          <Slot unstable_screenErrorBoundary={Broken} />
         </Read>
       </SafeAreaProvider>
     </Provider>

@@ -212,8 +212,9 @@ function stampedAfter(last: Stamp | undefined, device: string, entries: readonly
 /** Takes up what waited when the tab was closed, and what had been refused. */
 export function openOutbox(): Thunk<Promise<void>> {
   return async (dispatch, _, { device }) => {
-    dispatch(outbox.actions.outboxOpened(await device.waiting()));
-    dispatch(outbox.actions.noted({ refused: await device.refused() }));
+    const [waiting, refused] = [await device.waiting(), await device.refused()];
+    dispatch(outbox.actions.outboxOpened(waiting));
+    if (refused.length > 0) dispatch(outbox.actions.noted({ refused }));
   };
 }
 

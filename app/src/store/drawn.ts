@@ -4,7 +4,8 @@ const SOON_MS = 100;
 export function drawn(): Promise<void> {
   return new Promise((resolve) => {
     setTimeout(resolve, SOON_MS);
-    requestAnimationFrame(() => { setTimeout(resolve, 0); });
+    // When the next frame begins, the one that shows it is out.
+    requestAnimationFrame(() => { requestAnimationFrame(() => { setTimeout(resolve, 0); }); });
   });
 }
 

@@ -1,20 +1,17 @@
-import { z } from 'zod';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { keptAs } from './own';
 
 /** How this device shows Pause, and what it knows of its own screen. Kept on the device alone. */
-export const LookSettings = z.object({
-  theme: z.enum(['day', 'dim']).catch('day'),
-  text: z.union([z.literal(1), z.literal(1.25), z.literal(1.5), z.literal(2)]).catch(1),
-  hand: z.enum(['right', 'left']).catch('right'),
+export interface LookSettings {
+  readonly theme: 'day' | 'dim';
+  readonly text: 1 | 1.25 | 1.5 | 2;
+  readonly hand: 'right' | 'left';
   /** A child gathers with this device: collecting waits for an adult's word. */
-  child: z.boolean().catch(false),
+  readonly child: boolean;
   /** Number of the poison service of the country, as the person typed it. */
-  poisonLine: z.string().max(40).optional().catch(undefined),
+  readonly poisonLine?: string | undefined;
   /** Of the screen, after a card was laid on it. */
-  pixelsPerMillimetre: z.number().positive().optional().catch(undefined),
-});
-export type LookSettings = z.infer<typeof LookSettings>;
+  readonly pixelsPerMillimetre?: number | undefined;
+}
 
 export const USUAL_LOOK: LookSettings = { theme: 'day', text: 1, hand: 'right', child: false };
 
@@ -27,10 +24,27 @@ export const look = createSlice({
 });
 
 const KEY = 'pause:look';
+const LONGEST_NUMBER = 40;
+const oneOf = <T>(known: readonly T[], said: unknown, usual: T): T => known.find((one) => one === said) ?? usual;
 
-/** What was set on this device before; what cannot be read is as usual. */
+/** What was set on this device before; what cannot be read is as usual. It is read before anything is drawn, and so without what reads everything else. */
 export function keptLook(storage: Storage): LookSettings {
-  return keptAs(storage, KEY, LookSettings, USUAL_LOOK);
+  let kept: unknown;
+  try {
+    kept = JSON.parse(storage.getItem(KEY) ?? '');
+  } catch {
+    return USUAL_LOOK;
+  }
+  if (typeof kept !== 'object' || kept === null) return USUAL_LOOK;
+  const { theme, text, hand, child, poisonLine, pixelsPerMillimetre } = kept as Readonly<Record<keyof LookSettings, unknown>>;
+  return {
+    theme: oneOf(['day', 'dim'], theme, USUAL_LOOK.theme),
+    text: oneOf([1, 1.25, 1.5, 2], text, USUAL_LOOK.text),
+    hand: oneOf(['right', 'left'], hand, USUAL_LOOK.hand),
+    child: oneOf([true, false], child, USUAL_LOOK.child),
+    ...(typeof poisonLine === 'string' && poisonLine.length <= LONGEST_NUMBER ? { poisonLine } : {}),
+    ...(typeof pixelsPerMillimetre === 'number' && Number.isFinite(pixelsPerMillimetre) && pixelsPerMillimetre > 0 ? { pixelsPerMillimetre } : {}),
+  };
 }
 
 export function keepLook(storage: Storage, settings: LookSettings): void {

@@ -1,18 +1,22 @@
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 
-// Day and month names and their order follow the language of the device.
-const TIME = new Intl.DateTimeFormat(undefined, { hour: 'numeric', minute: '2-digit' });
-const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long' });
-const DAY_AND_YEAR = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', year: 'numeric' });
+/** Day and month names and their order as the device's language has them. Making one takes long, so it is made when the first day is said. */
+export const saidBy = (parts: Intl.DateTimeFormatOptions) => {
+  let made: Intl.DateTimeFormat | undefined;
+  return (day: Date): string => (made ??= new Intl.DateTimeFormat(undefined, parts)).format(day);
+};
+const time = saidBy({ hour: 'numeric', minute: '2-digit' });
+const dayOfYear = saidBy({ day: 'numeric', month: 'long' });
+const dayAndYear = saidBy({ day: 'numeric', month: 'long', year: 'numeric' });
 
 /** A day as people say it, seen from `today`: "today, 09:20", "yesterday, 07:05", "11 September". */
 export function dayWords(day: Date, today: Date): string {
   const ago = differenceInCalendarDays(today, day);
-  if (ago === 0) return `today, ${TIME.format(day)}`;
-  if (ago === 1) return `yesterday, ${TIME.format(day)}`;
-  return (day.getFullYear() === today.getFullYear() ? DAY : DAY_AND_YEAR).format(day);
+  if (ago === 0) return `today, ${time(day)}`;
+  if (ago === 1) return `yesterday, ${time(day)}`;
+  return (day.getFullYear() === today.getFullYear() ? dayOfYear : dayAndYear)(day);
 }
 
 export function momentWords(day: Date): string {
-  return `${DAY_AND_YEAR.format(day)}, ${TIME.format(day)}`;
+  return `${dayAndYear(day)}, ${time(day)}`;
 }

@@ -88,19 +88,24 @@ function BarsNow({ checks, onChoose }: { readonly checks: readonly Check[]; read
 /** What was told last, and what the find came to before it. */
 interface Told {
   readonly character: CharacterId;
-  readonly before: Evaluation;
+  readonly before: Verdict;
 }
 
-/** What was told a moment ago and is still being judged. Held beside the drawing, so that a tap draws no more anew than that it was taken. */
+/** What is judged sooner is not said to be busy first: that would be one more drawing to wait for. */
+const SOON_MS = 80;
+
+/** What was told a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew until what it came to does, or until that takes long. */
 function useTold() {
   const [held] = useState(() => {
     let told: Told | undefined;
     const heard = new Set<() => void>();
+    const say = () => { for (const hear of heard) hear(); };
     return {
       get: () => told,
       set: (next: Told | undefined) => {
         told = next;
-        for (const hear of heard) hear();
+        if (next) setTimeout(say, SOON_MS);
+        else say();
       },
       subscribe: (hear: () => void) => {
         heard.add(hear);
@@ -112,7 +117,7 @@ function useTold() {
 }
 
 /** Whether this very question was answered a moment ago: a second tap would answer it twice. An answer to any other one counts. */
-const isJudging = (told: Told | undefined, check: Check | undefined, { current, evaluation }: CheckNow) => told !== undefined && told.character === check?.character && (!current || told.before === evaluation);
+const isJudging = (told: Told | undefined, check: Check | undefined, { current, evaluation }: CheckNow) => told !== undefined && told.character === check?.character && (!current || told.before === evaluation.verdict);
 
 /** What is asked; busy while an answer is being judged, and until what it came to is shown. */
 function Asking({ shown, check, told, onLayout, children }: {
@@ -175,7 +180,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     if (!check || isJudging(told.get(), check, shown)) return;
     // The core is asked before anything is drawn.
     const keeping = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) }));
-    told.set({ character: check.character, before: evaluation });
+    told.set({ character: check.character, before: verdict });
     void keeping.then((reading) => {
       // Said only once it is kept; what was not kept may be told again.
       if (!reading) return told.set(undefined);
@@ -188,7 +193,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   });
   const pass = useLatest(() => {
     if (!check || isJudging(told.get(), check, shown)) return;
-    told.set({ character: check.character, before: evaluation });
+    told.set({ character: check.character, before: verdict });
     void act(passOver(record.id, piece, check.character));
     setLast(undefined);
     settleDown();
@@ -196,7 +201,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const back = useLatest(() => {
     if (!last) return;
     // Until that is judged the question is still the one before: an answer meant for the one that comes back must not land on it.
-    told.set(check && { character: check.character, before: evaluation });
+    told.set(check && { character: check.character, before: verdict });
     void act(takeBack(record.id, last.reading)).then((kept) => { if (!kept) told.set(undefined); });
     setLast(undefined);
     settleDown();

@@ -4,16 +4,17 @@ import type { Geometry, GeoPosition } from '@pause/core/page';
 import { areaOf, lengthOf } from '@pause/core/shape';
 import type { KitReason, PickingReason } from '@pause/core/plans';
 import type { When, Why } from '@pause/core/season';
+import { saidBy } from '../../words/days';
 import { CommonName, commonName, upper } from '../../words/names';
 
 /** Plain words for places and for what comes when. */
 
 type Fields = FieldsOf<'place'>;
-const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', timeZone: 'UTC' });
-const FULL_DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+const dayOfYear = saidBy({ day: 'numeric', month: 'long', timeZone: 'UTC' });
+const dayAndYear = saidBy({ day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 const atNoon = (iso: string) => new Date(`${iso}T12:00:00Z`);
-export const dayName = (day: Day): string => DAY.format(atNoon(isoOf(day)));
-export const isoDayName = (iso: string): string => FULL_DAY.format(atNoon(iso));
+export const dayName = (day: Day): string => dayOfYear(atNoon(isoOf(day)));
+export const isoDayName = (iso: string): string => dayAndYear(atNoon(iso));
 export const metres = (number: number): string => `${Math.round(number).toLocaleString()}\u00A0m`;
 
 export const WHEN: Readonly<Record<When, string>> = { last: 'Last chance', now: 'Now', soon: 'Soon', later: 'Later this year' };

@@ -16,12 +16,37 @@ const Warned = latePart(() => import('../outdoors').then((m) => m.Warned), () =>
 const Recalled = latePart(() => import('../outdoors').then((m) => m.Recalled), () => null);
 const SHOWN = 5;
 
-/** What is going on, and what was found lately. */
+/** What is going on, and what was found lately. Each part follows what it shows: nothing else is drawn again when the notebook opens or the server answers. */
 export function StartScreen() {
   const router = useRouter();
   const wide = useWide();
-  const { person, demoOffered, asked } = useApp((state) => state.me);
+  return (
+    <Screen>
+      <UpdateLine />
+      <View style={styles.head}>
+        {wide ? null : <PauseMark size={40} colour={colour.ink} />}
+        <View style={styles.grow}>
+          <Title>Before you pick it</Title>
+          <Whose />
+        </View>
+      </View>
+      <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
+      <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
+      <Notebook />
+    </Screen>
+  );
+}
+
+/** Whose notebook this is. */
+function Whose() {
+  const person = useApp((state) => state.me.person);
   const away = useApp((state) => state.outbox.away);
+  return <Small soft>{person ? `${person.account ? `${person.name}’s notebook` : 'The notebook of this device'}${person.demo && person.account ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}${away ? ' · without a connection, as this device knows it' : ''}` : 'Opening the notebook …'}</Small>;
+}
+
+function Notebook() {
+  const wide = useWide();
+  const { person, demoOffered, asked } = useApp((state) => state.me);
   const { status, items: known } = useFinds();
   // The rows are drawn bit by bit: a tap in between is not kept waiting.
   const items = useDeferredValue(known);
@@ -31,17 +56,7 @@ export function StartScreen() {
   const settled = useDeferredValue(items.length > 0 || (asked === true && status === 'ready'));
   const lately = items.filter((find) => find.choice !== undefined).slice(0, SHOWN);
   return (
-    <Screen>
-      <UpdateLine />
-      <View style={styles.head}>
-        {wide ? null : <PauseMark size={40} colour={colour.ink} />}
-        <View style={styles.grow}>
-          <Title>Before you pick it</Title>
-          <Small soft>{person ? `${person.account ? `${person.name}’s notebook` : 'The notebook of this device'}${person.demo && person.account ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}${away ? ' · without a connection, as this device knows it' : ''}` : 'Opening the notebook …'}</Small>
-        </View>
-      </View>
-      <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
-      <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
+    <>
       {items.some(({ choice }) => choice === 'collect') ? <Recalled /> : null}
       {person && person.groups.length > 0 ? <Warned /> : null}
       {settled && demoOffered && !person?.account ? <DemoDoor /> : null}
@@ -52,7 +67,7 @@ export function StartScreen() {
       </View>
       {settled && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
       {settled ? <Onward /> : null}
-    </Screen>
+    </>
   );
 }
 

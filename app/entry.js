@@ -1,0 +1,15 @@
+// The application begins here. What everything stands on is read bit by bit, a task each, so that nobody's finger waits for all of it at once.
+require('@expo/metro-runtime');
+
+const parts = [
+  () => require('react-native-web/dist/exports/StyleSheet'),
+  () => require('react-dom/client'),
+  () => require('expo-router/build/react-navigation/native'),
+  () => require('expo-router/entry'),
+];
+
+function readNext() {
+  parts.shift()();
+  if (parts.length > 0) setTimeout(readNext, 0);
+}
+readNext();

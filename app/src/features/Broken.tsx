@@ -1,0 +1,21 @@
+import type { ErrorBoundaryProps } from 'expo-router';
+import { Notice, Screen } from '../ui';
+
+/** What the loader of programs says when one cannot be had. */
+const NOT_LOADED = /^Loading module /;
+
+/** Takes the place of a screen that could not be drawn, so that the rooms stay within reach. Nothing is lost: what was told is on the device before any screen says so. */
+export function Broken({ error }: ErrorBoundaryProps) {
+  return (
+    <Screen>
+      {NOT_LOADED.test(error.message)
+        ? <Notice title="This screen did not load" text="What was told so far is kept. Try again where there is a connection; until then leave the find standing." action="Try again" onAction={again} />
+        : <Notice title="Pause made a mistake here" text={`What was told so far is kept. If it happens again, leave the find standing, and tell whoever keeps this Pause: “${error.message}”`} action="Try again" onAction={again} />}
+    </Screen>
+  );
+}
+
+/** A program that could not be had is asked for once only; the page begins anew. */
+function again(): void {
+  window.location.reload();
+}
