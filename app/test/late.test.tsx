@@ -1,6 +1,8 @@
 import './guide';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { Component, type ReactNode } from 'react';
 import { Text } from 'react-native';
+import { late } from '../src/evaluate/late';
 import { latePart } from '../src/features/latePart';
 
 afterEach(cleanup);
@@ -46,4 +48,22 @@ test('fetched ahead, it is there at once', async () => {
   await settled();
   render(<Late word="It" />);
   expect(screen.getByText('It is here')).toBeTruthy();
+});
+
+test('what a screen cannot do without, and cannot be fetched, takes its place with why; what can do without waits on', async () => {
+  class Boundary extends Component<{ readonly children: ReactNode }, { readonly error?: Error }> {
+    override state: { readonly error?: Error } = {};
+    static getDerivedStateFromError = (error: Error) => ({ error });
+    override render() { return this.state.error ? <Text>{this.state.error.message}</Text> : this.props.children; }
+  }
+  const silent = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const program = late<{ readonly word: string }>(() => Promise.reject(new Error('Loading module failed')));
+  const Needing = () => <Text>{program.useNeeded()?.word ?? 'One moment'}</Text>;
+  const Gladly = () => <Text>{program.useIt()?.word ?? 'Without'}</Text>;
+  render(<><Boundary><Needing /></Boundary><Boundary><Gladly /></Boundary></>);
+  expect(screen.getByText('One moment')).toBeTruthy();
+  await settled();
+  expect(screen.getByText('Loading module failed')).toBeTruthy();
+  expect(screen.getByText('Without')).toBeTruthy();
+  silent.mockRestore();
 });

@@ -14,6 +14,8 @@ const entry = (kind: Entry['kind'], id: string, second: number, body: object = {
 const MADE = [entry('finds', 'f', 0), entry('pieces', 'p', 1, { purpose: 'decide' }), entry('targets', 't', 2, { taxon: 'boletus-edulis' })];
 const RECORD = { id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', pieces: [], targets: [], told: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [], counted: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [] } as unknown as FindRecord;
 
+/** Whoever holds the device. */
+const HERE = { id: 'mirel', name: '', demo: false, offsetMs: 0, account: false, groups: [] };
 const arrived = (one: Entry) => ({ status: 'arrived' as const, entry: one });
 
 describe('in the browser’s own database', () => {
@@ -54,9 +56,11 @@ describe('in the browser’s own database', () => {
 
   test('what was told without an account becomes the account’s, and a device can be emptied', async () => {
     const device = browserDevice(localStorage);
+    expect(await device.person(HERE)).toEqual(HERE);
     await device.put(() => MADE);
-    await device.adopt('mirel', 'jorun');
+    await device.adopt({ ...HERE, id: 'jorun', account: true });
     expect((await device.waiting()).map((one) => ('person' in one.body ? one.body.person : undefined))).toEqual(['jorun', undefined, undefined]);
+    expect(await device.person(HERE)).toMatchObject({ id: 'jorun', account: true });
     const clock = async (of: Device) => {
       const seen: unknown[] = [];
       await of.put((...known) => { seen.push(...known); return []; });
@@ -68,7 +72,18 @@ describe('in the browser’s own database', () => {
     expect(entry?.stamp).toBe(`2026-09-14T08:00:01.000Z-0000-${name as string}`);
     expect(await clock(browserDevice(localStorage))).toEqual([name, entry?.stamp]);
     await device.clear();
-    expect([await device.waiting(), await device.list(), await device.person()]).toEqual([[], [], undefined]);
+    expect([await device.waiting(), await device.list(), await device.person({ ...HERE, id: 'next' })]).toEqual([[], [], { ...HERE, id: 'next' }]);
+  });
+
+  test('what a window tells that has not heard of the account, or told before anybody knew whose notebook it is, is the account’s too', async () => {
+    const [one, other] = [browserDevice(localStorage), browserDevice(localStorage)];
+    // Opened at once on a new device, both windows are one person's.
+    const [here, there] = await Promise.all([one.person(HERE), other.person({ ...HERE, id: 'other' })]);
+    expect(there).toEqual(here);
+    await one.adopt({ ...HERE, id: 'jorun', account: true });
+    const told = await other.put(() => [entry('finds', 'f', 0, { person: here.id }), entry('readings', 'r', 1, { by: '' }), entry('readings', 's', 2, { by: 'tam' })]);
+    expect(told.map(({ body }) => ('person' in body ? body.person : 'by' in body ? body.by : undefined))).toEqual(['jorun', 'jorun', 'tam']);
+    expect(await one.waiting()).toEqual(told);
   });
 
   test('a notebook of an earlier version is opened as it was', async () => {
@@ -111,10 +126,10 @@ describe('in the browser’s own database', () => {
 
   test('who it is comes back; what is no record is not believed', async () => {
     const device = browserDevice(localStorage);
-    expect([await device.person(), await device.list(), await device.record('f')]).toEqual([undefined, [], undefined]);
+    expect([await device.list(), await device.record('f')]).toEqual([[], undefined]);
     const person = { id: 'mirel', name: 'Mirel', demo: true, offsetMs: 5, account: true, groups: [] };
     await device.keepPerson(person);
-    expect(await device.person()).toEqual(person);
+    expect(await device.person(HERE)).toEqual(person);
     const raw = new Dexie('pause-notebook');
     await raw.open();
     await raw.table('records').put({ ...RECORD, kingdom: 'Animalia' });

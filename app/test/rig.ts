@@ -18,6 +18,8 @@ export function rig(evaluator: Evaluator = inPlace) {
   const server = {
     away: false, refuse: undefined as Entry['kind'] | undefined, signedIn: true, demo: true, groups: [] as Group[], who: 'mirel',
     now: '2026-09-14T07:40:00.000Z', guideVersion: guide.version, newerFrom: undefined as number | undefined, partsLeft: Infinity,
+    /** What the person does while the server is asked who it is. */
+    meanwhile: undefined as (() => void) | undefined,
     /** What another device told, as the server has it. */
     told: (entry: Entry) => { stream.push({ entry, seq: stream.length + 1 }); const record = ofFind(onServer, entry); if (record) onServer.set(record.id, record); },
   };
@@ -35,12 +37,15 @@ export function rig(evaluator: Evaluator = inPlace) {
   const api: Api = {
     me: () => here(() => {
       signedIn();
+      server.meanwhile?.();
       return { id: server.who, name: 'Mirel Aschkar', demo: server.demo, now: server.now, guide: { id: 'ostrel', version: server.guideVersion }, groups: server.groups, streams: [{ id: `p:${server.who}`, last: stream.length }] };
     }),
     about: () => here(() => ({ demo: server.demo, now: server.now })),
     push: (entries) => here(() => {
       signedIn();
       return entries.map((entry) => {
+        const [by] = 'person' in entry.body ? [entry.body.person] : 'by' in entry.body ? [entry.body.by] : [];
+        if (by !== undefined && by !== server.who) return { status: 'refused', reason: `person: "${by}" is not who is signed in` } as const;
         if (server.refuse === entry.kind) return { status: 'refused', reason: 'value.unit: missing' } as const;
         const known = stream.find((one) => one.entry.kind === entry.kind && one.entry.body.id === entry.body.id);
         if (!known) {
@@ -83,9 +88,13 @@ export function rig(evaluator: Evaluator = inPlace) {
   };
   const kept = new Map<string, Entry>();
   const records = new Map<string, FindRecord>();
-  const own: { person?: Person; taken: number; files: Partial<Record<DeviceFile, unknown>>; last?: Stamp; refused: Refusal[] } = { taken: 0, refused: [], files: {} };
+  const own: { person?: Person; formerly: string[]; taken: number; files: Partial<Record<DeviceFile, unknown>>; last?: Stamp; refused: Refusal[] } = { formerly: [''], taken: 0, refused: [], files: {} };
   const storage = { full: false };
   const keyOf = (entry: Entry) => entry.body.id + entry.kind;
+  /** With who keeps the notebook in place of who did before. */
+  const theirs = (entry: Entry) => own.formerly.reduce((all, from) => JSON.parse(JSON.stringify(all).replaceAll(`"by":"${from}"`, `"by":"${own.person!.id}"`).replaceAll(`"person":"${from}"`, `"person":"${own.person!.id}"`)) as Entry, entry);
+  /** What the person does between the device being asked for what waits and its answer. */
+  const beforeAnswer: (() => void)[] = [];
   const pages = new Map<string, PageRecord>();
   const lay = (entry: Entry) => {
     const record = ofFind(records, entry);
@@ -96,7 +105,7 @@ export function rig(evaluator: Evaluator = inPlace) {
   const device: Device = {
     put: (make) => {
       if (storage.full) return Promise.reject(new NotKept('full'));
-      const entries = make('karrow', own.last);
+      const entries = make('karrow', own.last).map(theirs);
       for (const entry of entries) {
         kept.set(keyOf(entry), entry);
         own.last = entry.stamp!;
@@ -112,7 +121,14 @@ export function rig(evaluator: Evaluator = inPlace) {
       }
       return Promise.resolve();
     },
-    waiting: () => Promise.resolve(inOrder([...kept.values()])),
+    waiting: async () => {
+      const waiting = inOrder([...kept.values()]);
+      for (const tell of beforeAnswer.splice(0)) {
+        tell();
+        await new Promise((resolve) => { setTimeout(resolve, 5); });
+      }
+      return waiting;
+    },
     refused: () => Promise.resolve(own.refused),
     forgetRefused: () => { own.refused = []; return Promise.resolve(); },
     take: ({ entries }) => {
@@ -131,19 +147,22 @@ export function rig(evaluator: Evaluator = inPlace) {
     keepFile: (name, content) => { own.files[name] = content; return Promise.resolve(); },
     file: (name) => Promise.resolve(own.files[name]),
     keepPerson: (person) => { own.person = person; return Promise.resolve(); },
-    person: () => Promise.resolve(own.person),
-    adopt: (from, to) => {
-      for (const [key, entry] of kept) kept.set(key, JSON.parse(JSON.stringify(entry).replaceAll(`"${from}"`, `"${to}"`)) as Entry);
+    person: (otherwise) => Promise.resolve(own.person ??= otherwise),
+    adopt: (person) => {
+      own.formerly.push(own.person!.id);
+      own.person = person;
+      for (const [key, entry] of kept) kept.set(key, theirs(entry));
       return Promise.resolve();
     },
     clear: () => {
       kept.clear();
       records.clear();
-      own.taken = 0;
+      delete own.person;
+      Object.assign(own, { formerly: [''], taken: 0 });
       return Promise.resolve();
     },
   };
   let time = Date.UTC(2030, 0, 1);
   const open = () => makeStore({ api, device, album: () => Promise.resolve(album), evaluator, clock: () => { time += 1; return time; }, drawn: () => Promise.resolve() });
-  return { server, storage, sent, kept, here: records, own, records: onServer, stream, pictures, bytes, parts, open, store: open() };
+  return { server, beforeAnswer, storage, sent, kept, here: records, own, records: onServer, stream, pictures, bytes, parts, open, store: open() };
 }

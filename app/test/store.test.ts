@@ -3,6 +3,7 @@ import { Blob as WholeBlob } from 'node:buffer';
 import { type Entry } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
 import { acknowledgeRefusals, loadFind, loadList, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
+import { signOut } from '../src/features/people/account';
 import { dropPicture, keepPicture } from '../src/features/eye/actions';
 import { loadPictures } from '../src/store/loadPictures';
 import { flush, sendPictures, syncAll } from '../src/store/sync';
@@ -296,6 +297,39 @@ describe('whose it is', () => {
     expect([it.kept.size, it.records.get(id)?.person, it.records.get(id)?.readings[0]?.by]).toEqual([0, 'mirel', 'mirel']);
     expect(it.store.getState().finds[id]?.record?.readings[0]?.by).toBe('mirel');
     expect(JSON.stringify(it.records.get(id))).not.toContain(before.id);
+  });
+
+  test('what is told while it becomes an account’s, or before anybody knows whose notebook it is, is the account’s and is not refused', async () => {
+    for (const moment of ['before', 'meanwhile', 'during'] as const) {
+      const it = rig();
+      const told: Promise<string | undefined>[] = [];
+      const tell = () => { told.push(it.store.dispatch(startFind(START))); };
+      if (moment === 'before') tell();
+      await settle();
+      if (moment === 'meanwhile') it.server.meanwhile = tell;
+      if (moment === 'during') it.beforeAnswer.push(tell);
+      await it.store.dispatch(loadMe());
+      const [id] = await Promise.all(told);
+      await settle();
+      const { refused, waiting } = it.store.getState().outbox;
+      expect([moment, refused, waiting.length, it.kept.size]).toEqual([moment, [], 0, 0]);
+      expect(it.records.get(id!)).toMatchObject({ person: 'mirel', targets: [{ taxon: START.target }] });
+      expect(it.store.getState().finds[id!]?.record).toMatchObject({ person: 'mirel' });
+    }
+  });
+
+  test('what another window told keeps a device from being emptied', async () => {
+    const it = await started();
+    const other = it.open();
+    await other.dispatch(openOutbox());
+    await other.dispatch(loadMe());
+    it.server.away = true;
+    await it.ridges();
+    it.server.away = false;
+    expect(await other.dispatch(signOut())).toMatchObject({ ok: false, title: 'One entry waits to be sent. Sign out when they have gone.' });
+    it.server.who = 'jorun';
+    await other.dispatch(syncAll());
+    expect([it.kept.size, other.getState().me.person?.id]).toEqual([1, 'mirel']);
   });
 
   test('signed out meanwhile, what is told waits, and is told of', async () => {

@@ -131,6 +131,7 @@ test('an answer taken back stays visible, is asked again, and gives its bar back
   await page.goto('/find/demo-find-5/check');
   const webcap = () => page.getByRole('button', { name: /^Deadly webcap/ }).getAttribute('aria-label');
   await strip(page).waitFor();
+  const before = (await onRecord(page, 'demo-find-5', () => true)).withdrawals.length;
   const first = await webcap();
   await page.getByRole('button', { name: 'Blunt ridges, folds of the flesh itself' }).click();
   await page.getByRole('button', { name: /^Deadly webcap.*3 of 3/ }).waitFor();
@@ -138,6 +139,8 @@ test('an answer taken back stays visible, is asked again, and gives its bar back
   await page.getByText('Look again: the answer was taken back.').waitFor();
   expect(await webcap()).toBe(first);
   await page.getByText('Underside · taken back').waitFor();
+  // What comes after looks at the same find, on another device.
+  await onRecord(page, 'demo-find-5', (find) => find.withdrawals.length === before + 1);
   await context.close();
 });
 

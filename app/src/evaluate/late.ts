@@ -4,8 +4,10 @@ import { useEffect, useState } from 'react';
 interface Late<Program> {
   /** Fetches it, once; screens that will need it soon may call this ahead. */
   readonly load: () => Promise<Program>;
-  /** The program, as soon as it is there. */
+  /** The program, as soon as it is there; for what goes without as well. */
   readonly useIt: () => Program | undefined;
+  /** The same, for a screen that has nothing to show without it. @throws why it could not be fetched, which then takes the screen's place */
+  readonly useNeeded: () => Program | undefined;
   /** The same, with whether fetching it failed, and a way to try again. */
   readonly useTry: () => Tried<Program>;
 }
@@ -18,13 +20,17 @@ interface Tried<Program> {
 export function late<Program extends object>(fetchIt: () => Promise<Program>): Late<Program> {
   let loaded: Program | undefined;
   let loading: Promise<Program> | undefined;
+  let fault: unknown;
   const load = () => {
     loading ??= fetchIt().then((program) => {
       loaded = program;
       return program;
     });
     // A failed fetch is tried again by whoever asks next.
-    loading.catch(() => { loading = undefined; });
+    loading.catch((error: unknown) => {
+      fault = error;
+      loading = undefined;
+    });
     return loading;
   };
   function useTry(): Tried<Program> {
@@ -38,5 +44,10 @@ export function late<Program extends object>(fetchIt: () => Promise<Program>): L
     }, [program, failed]);
     return { program, failed, again: () => setFailed(false) };
   }
-  return { load, useIt: () => useTry().program, useTry };
+  function useNeeded() {
+    const { program, failed } = useTry();
+    if (failed) throw fault;
+    return program;
+  }
+  return { load, useIt: () => useTry().program, useNeeded, useTry };
 }

@@ -37,19 +37,22 @@ function flush(): Thunk<Promise<void>> {
   };
 }
 
-/** Who keeps this notebook: as this device knows it at once, then as the server does. Without an account it is whoever holds the device. */
-export function loadMe(): Thunk<Promise<void>> {
-  return async (dispatch, getState, { device }) => {
-    if (getState().me.status === 'loading') return;
-    if (getState().me.status !== 'ready') {
+/** Who keeps this notebook, as this device knows it. Without an account it is whoever holds the device. */
+function openMe(): Thunk<Promise<void>> {
+  return (dispatch, _, { device, running }) => {
+    const open = async () => {
       dispatch(me.actions.meLoading());
-      let kept = await device.person();
-      if (!kept) {
-        kept = { id: newId(), name: '', demo: false, offsetMs: 0, account: false, groups: [] };
-        await device.keepPerson(kept);
-      }
-      dispatch(me.actions.meLoaded(kept));
-    }
+      dispatch(me.actions.meLoaded(await device.person({ id: newId(), name: '', demo: false, offsetMs: 0, account: false, groups: [] })));
+    };
+    running.opening ??= open();
+    return running.opening;
+  };
+}
+
+/** Who keeps this notebook: as this device knows it at once, then as the server does. */
+export function loadMe(): Thunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    await dispatch(openMe());
     const synced = dispatch(syncAll());
     void Promise.race([synced.catch(() => undefined), after(ASKED_MS)]).then(async () => {
       // Where the log is on show, it is there before anything says that it is empty.
@@ -173,6 +176,8 @@ const UNSTAMPED = new Set<Entry['kind']>(['pieces', 'readings', 'withdrawals', '
 function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
   return (dispatch, getState, { device, running, drawn }) => {
     const turn = running.lastTold.then(async () => {
+      // What is told before anybody knows whose notebook this is gets its author when it is kept.
+      await dispatch(openMe());
       const made = make();
       // The core is asked first, where the stamp has no say in what it comes to.
       let ahead = made.every(({ kind }) => UNSTAMPED.has(kind)) ? dispatch(judgedAhead(made)) : undefined;
@@ -233,6 +238,7 @@ export function acknowledgeRefusals(): Thunk<Promise<void>> {
   };
 }
 
+/** Who tells something here; nobody as long as the device has not said, see `Device.put`. */
 export const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';
 
 /** Begins a find on a first piece, with what it is taken for, if anything. @returns its id, as soon as it is kept */

@@ -27,7 +27,8 @@ export type DeviceFile = 'weather' | 'map' | 'warned' | 'steps' | 'recalled' | '
 export interface Device {
   /**
    * Makes entries that wait to be sent, and keeps them, all or none, in one step with what this device calls itself in stamps and the last stamp of
-   * everything told or heard of here; rejects where the device does not take them. @returns what was kept
+   * everything told or heard of here; rejects where the device does not take them. What names nobody as its author, or whom this notebook belonged to
+   * before it was an account's, names its keeper from now on. @returns what was kept
    */
   put(make: (device: string, last: Stamp | undefined) => readonly Entry[]): Promise<readonly Entry[]>;
   /** Entries no longer wait: what arrived becomes part of its kept find in the same step; what was refused does not, and is kept with the reason. */
@@ -51,9 +52,10 @@ export interface Device {
   keepFile(name: DeviceFile, content: unknown): Promise<void>;
   file(name: DeviceFile): Promise<unknown>;
   keepPerson(person: Person): Promise<void>;
-  person(): Promise<Person | undefined>;
-  /** What was told here without an account becomes the account's own. */
-  adopt(from: string, to: string): Promise<void>;
+  /** Who keeps this notebook; where nobody does yet, `otherwise` does from now on. */
+  person(otherwise: Person): Promise<Person>;
+  /** The account whose notebook this is from now on: what was told here without one, or is yet to be told by a window that has not heard of it, becomes its own. Rejects where the device does not take it. */
+  adopt(person: Person): Promise<void>;
   /** Forgets everything of the notebook. */
   clear(): Promise<void>;
 }
@@ -92,7 +94,7 @@ const nothingKept: Device = {
   keepFile: () => Promise.reject(new NotKept('refused')),
   file: () => Promise.resolve(undefined),
   keepPerson: () => Promise.resolve(),
-  person: () => Promise.resolve(undefined),
+  person: (otherwise) => Promise.resolve(otherwise),
   adopt: () => Promise.resolve(),
   clear: () => Promise.resolve(),
 };

@@ -63,10 +63,10 @@ const isFull = (error: unknown): boolean => {
   return name === 'QuotaExceededError' || inner?.name === 'QuotaExceededError';
 };
 
-/** What tells whose something is, as it stands in an entry. */
-function renamed(entry: Entry, from: string, to: string): Entry {
-  const body = Object.fromEntries(Object.entries(entry.body).map(([name, value]) => [name, (name === 'by' || name === 'person') && value === from ? to : value]));
-  return { ...entry, body } as Entry;
+/** What tells whose something is, in an entry told by somebody whom this notebook belonged to earlier, or before anybody knew whose it is. */
+function ownedBy(entry: Entry, formerly: readonly string[], to: string): Entry {
+  const earlier = Object.entries(entry.body).filter(([name, value]) => (name === 'by' || name === 'person') && (value === '' || formerly.includes(value as string)));
+  return earlier.length === 0 ? entry : { ...entry, body: { ...entry.body, ...Object.fromEntries(earlier.map(([name]) => [name, to])) } } as Entry;
 }
 
 /**
@@ -98,6 +98,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     }
   };
   const own = async (all: Notebook, key: string): Promise<unknown> => (await all.own.get(key))?.value;
+  const keeper = async (all: Notebook) => Person.safeParse(await own(all, 'person')).data;
   /** The last stamp that was told or heard of goes on record with what it came with. */
   const hear = async (all: Notebook, entries: readonly Entry[]) => {
     await heardSince(all, entries, await own(all, 'stamp') as Stamp | undefined);
@@ -137,9 +138,11 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   };
   return {
     put: async (make) => surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
-      const [named, before] = (await all.own.bulkGet(['device', 'stamp'])).map((kept) => kept?.value) as [string | undefined, Stamp | undefined];
+      const [named, before, person, formerly = []] = (await all.own.bulkGet(['device', 'stamp', 'person', 'formerly'])).map((kept) => kept?.value) as
+        [string | undefined, Stamp | undefined, { readonly id: string } | undefined, readonly string[] | undefined];
       const device = named ?? crypto.randomUUID().slice(0, 8);
-      const entries = make(device, before);
+      const made = make(device, before);
+      const entries = person ? made.map((entry) => ownedBy(entry, formerly, person.id)) : made;
       // Asked for side by side: somebody waits for what this comes to.
       await Promise.all([
         all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry }))),
@@ -187,11 +190,19 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     keepFile: async (name, content) => { await surely((all) => (content === undefined ? all.own.delete(name) : all.own.put({ key: name, value: content }).then(() => undefined))); },
     file: async (name) => quietly((all) => own(all, name)),
     keepPerson: async (person) => { await quietly((all) => all.own.put({ key: 'person', value: person })); },
-    person: async () => Person.safeParse(await quietly((all) => own(all, 'person'))).data,
-    adopt: async (from, to) => {
-      await surely((all) => all.transaction('rw', all.waiting, async () => {
+    // In one step, so that two windows opened at once on a new device are one person's.
+    person: async (otherwise) => await quietly((all) => all.transaction('rw', all.own, async () => {
+      const kept = await keeper(all);
+      if (!kept) await all.own.put({ key: 'person', value: otherwise });
+      return kept ?? otherwise;
+    })) ?? otherwise,
+    adopt: async (person) => {
+      await surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
+        const [was, before = []] = [await keeper(all), await own(all, 'formerly') as readonly string[] | undefined];
+        const earlier = was && was.id !== person.id ? [...before, was.id] : before;
+        await all.own.bulkPut([{ key: 'person', value: person }, { key: 'formerly', value: earlier }]);
         const waiting = await all.waiting.toArray();
-        await all.waiting.bulkPut(waiting.map(({ key, entry }) => ({ key, entry: renamed(entry, from, to) })));
+        await all.waiting.bulkPut(waiting.map(({ key, entry }) => ({ key, entry: ownedBy(entry, earlier, person.id) })));
       }));
     },
     clear: async () => {

@@ -25,6 +25,8 @@ export interface Running {
   /** What was told is kept one after the other, in the order in which it was told. */
   lastTold: Promise<unknown>;
   lastInstant: number;
+  /** Asking the device who keeps this notebook, once. */
+  opening: Promise<void> | undefined;
   /** Everything that a connection is for, while it goes on, and whether it was asked for once more meanwhile. */
   syncing: Promise<boolean> | undefined;
   again: boolean;
@@ -34,7 +36,7 @@ export interface Running {
 
 /** @param kept what this device kept for itself: how it shows Pause */
 export function makeStore(outside: Outside, kept?: { readonly look: LookSettings }) {
-  const running: Running = { lastTold: Promise.resolve(), lastInstant: 0, syncing: undefined, again: false, sendingPictures: false, retry: undefined };
+  const running: Running = { lastTold: Promise.resolve(), lastInstant: 0, opening: undefined, syncing: undefined, again: false, sendingPictures: false, retry: undefined };
   return configureStore({
     reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, pages: pages.reducer, outbox: outbox.reducer, look: look.reducer, update: update.reducer },
     ...(kept ? { preloadedState: kept } : {}),

@@ -166,27 +166,37 @@ function staysHere(): Thunk<Promise<void>> {
   };
 }
 
-/** This device is the account's: what was told on it before goes to it; what another account had here is forgotten, once nothing of it waits. */
-function becomes({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: number): Thunk<Promise<void>> {
+/** This device is the account's: what was told on it before goes to it; what another account had here is forgotten, once nothing of it waits. Nothing is told meanwhile: it would be nobody's. */
+function becomes(told: Me, asked_at: number): Thunk<Promise<void>> {
+  return (dispatch, _, { running }) => {
+    const turn = running.lastTold.then(() => dispatch(belongsTo(told, asked_at)));
+    running.lastTold = turn.catch(() => undefined);
+    return turn;
+  };
+}
+
+function belongsTo({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: number): Thunk<Promise<void>> {
   return async (dispatch, getState, { album, clock, device }) => {
     const was = getState().me.person;
     // The answer was on its way for as long as nobody knows; the middle is nearest.
     const off = Date.parse(now) - (asked_at + clock()) / 2;
     const wrong = !demo && Math.abs(off) > CLOCK_OFF_MS;
     const person: Person = { id, name, demo, groups: withTold(groups, getState().outbox.waiting), account: true, offsetMs: demo || wrong ? off : 0 };
-    if (was && was.id !== id) {
-      if (was.account && getState().outbox.waiting.length > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
-      if (was.account) {
-        await device.clear();
-        await (await album()).clear().catch(() => undefined);
-      }
-      else await device.adopt(was.id, id);
+    const another = was !== undefined && was.id !== id;
+    if (another && was.account) {
+      // What another window told counts too.
+      if ((await device.waiting()).length > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
+      await device.clear();
+      await (await album()).clear().catch(() => undefined);
+    }
+    if (another && !was.account) await device.adopt(person);
+    else await device.keepPerson(person);
+    if (another) {
       dispatch(pages.actions.pagesForgotten());
       dispatch(outbox.actions.noted({ waiting: await device.waiting() }));
     }
-    await device.keepPerson(person);
     dispatch(me.actions.meLoaded(person));
-    if (was && was.id !== id) for (const find of Object.keys(getState().finds)) dispatch(layFind(find, await device.record(find)));
+    if (another) for (const find of Object.keys(getState().finds)) dispatch(layFind(find, await device.record(find)));
     dispatch(outbox.actions.told({ heardAt: clock(), otherGuide: theirs.version !== guide.version, ...(wrong ? { clockOff: Math.round(-off / 60_000) } : { clockOff: 0 }), newerTold: false, notTaken: undefined }));
   };
 }

@@ -5,7 +5,7 @@ import { guide } from '../../evaluate/guide';
 import { late } from '../../evaluate/late';
 import { useOwnRates } from '../practice/ownRates';
 
-const { useIt: useIdentify } = late<typeof import('@pause/core/identify')>(() => import('@pause/core/identify'));
+const { useNeeded: useIdentify } = late<typeof import('@pause/core/identify')>(() => import('@pause/core/identify'));
 
 /** Candidates for what was seen. What orders them is fetched when it is first wanted; what was found before counts for them. */
 export function useIdentification(find: Unnamed | undefined, earlier: readonly FindSummary[]): Identification | undefined {

@@ -1,12 +1,12 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { BodyPlan, CompiledTaxon, Context, Kingdom, TaxonId } from '@pause/core';
+import type { BodyPlan, CompiledTaxon, Context, FindSummary, Kingdom, TaxonId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, GRADE } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, corner, Heading, Input, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide } from '../../ui';
+import { Button, Chip, ChipRow, colour, corner, Heading, Input, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide } from '../../ui';
 import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { useFinds, useToday } from '../finds/useFinds';
 import { usualIn } from '../guide/months';
@@ -18,22 +18,42 @@ const withNote = (placeNote: string | undefined) => (placeNote ? { placeNote } :
 
 /** What kind of body it has, then what the person believes it is. */
 export function NewFindScreen() {
-  const { find, plan: givenPlan, text: givenText, place } = useLocalSearchParams<{ find?: string; plan?: string; text?: string; place?: string }>();
+  const { find } = useLocalSearchParams<{ find?: string }>();
+  const { status, items } = useFinds();
+  // An empty notebook may be one that only the server knows yet: its finds, its groups, its season.
+  const known = useApp(({ me }) => me.person !== undefined && (me.person.account || me.asked === true));
+  const ready = status === 'ready' && (known || items.length > 0);
+  return (
+    <Screen>
+      <Title>{find ? 'What do you take it for now?' : 'A new find'}</Title>
+      {ready ? <Form find={find} found={items} /> : <Loading what="Opening the notebook …" />}
+    </Screen>
+  );
+}
+
+/** What is offered is what was known when the form was opened: nothing moves, or comes to mean another taxon, under a finger. */
+function Form({ find, found: foundNow }: { readonly find: string | undefined; readonly found: readonly FindSummary[] }) {
+  const { plan: givenPlan, text: givenText, place } = useLocalSearchParams<{ plan?: string; text?: string; place?: string }>();
   const router = useRouter();
   const act = useAct();
   const wide = useWide();
-  const ready = useApp((state) => state.me.status === 'ready');
+  const [found] = useState(foundNow);
+  const monthNow = useToday().getMonth() + 1;
+  const [month] = useState(monthNow);
+  const groupsNow = useApp((state) => state.me.person?.groups);
+  const [groups, setGroups] = useState(groupsNow);
   const [plan, setPlan] = useState<string | undefined>(givenPlan);
+  const choosePlan = (chosen: string | undefined) => {
+    setGroups(groupsNow);
+    setPlan(chosen);
+  };
   const [text, setText] = useState(givenText ?? '');
   const [placeNote, setPlaceNote] = useState('');
-  const groups = useApp((state) => state.me.person?.groups);
   const [group, setGroup] = useState<string | undefined>();
   const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
   const chosenPlan = guide.guide.bodyPlans.find((p) => p.id === plan);
 
   // What was found before, or is about now, is one tap away, with the form that the guide gives it.
-  const found = useFinds().items;
-  const month = useToday().getMonth() + 1;
   const before = useMemo(() => {
     const again = [...new Set(found.flatMap((f) => f.target ?? []))].flatMap((id) => guide.taxon(id) ?? []).filter((t) => t.taxon.parts.length > 0).slice(0, AGAIN);
     const now = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0 && (taxon.nearDoubles ?? []).length === 0 && taxon.phenology !== undefined && usualIn(taxon, month) && !again.some((t) => t.id === taxon.id));
@@ -61,24 +81,23 @@ export function NewFindScreen() {
   };
 
   return (
-    <Screen>
-      <Title>{find ? 'What do you take it for now?' : 'A new find'}</Title>
+    <>
       {find || chosenPlan || before.length === 0 ? null : (
         <View style={styles.field}>
           <Heading>One of these?</Heading>
           <View role="group" aria-label="Found before, or about now" style={styles.before}>
             {before.map((taxon) => (
-              <Button key={taxon.id} label={CommonName(taxon.id)} tone="outline" disabled={!ready} onPress={() => choose(taxon, guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan))} />
+              <Button key={taxon.id} label={CommonName(taxon.id)} tone="outline" onPress={() => choose(taxon, guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan))} />
             ))}
           </View>
         </View>
       )}
       {find ? null : chosenPlan && !wide ? (
-        <ChosenPlan plan={chosenPlan} onAgain={() => setPlan(undefined)} />
+        <ChosenPlan plan={chosenPlan} onAgain={() => choosePlan(undefined)} />
       ) : (
         <>
-          <Plans kingdom="Fungi" title="A fungus, and below its cap" plan={plan} onPlan={setPlan} />
-          <Plans kingdom="Plantae" title="A plant" plan={plan} onPlan={setPlan} />
+          <Plans kingdom="Fungi" title="A fungus, and below its cap" plan={plan} onPlan={choosePlan} />
+          <Plans kingdom="Plantae" title="A plant" plan={plan} onPlan={choosePlan} />
         </>
       )}
       {plan || find ? (
@@ -100,7 +119,7 @@ export function NewFindScreen() {
             </View>
           )}
           {find ? null : (
-            <Button label="I have no name for it yet" tone="outline" disabled={!ready} style={styles.unnamed} onPress={() => {
+            <Button label="I have no name for it yet" tone="outline" style={styles.unnamed} onPress={() => {
               if (chosenPlan) begin(chosenPlan, {}, (id) => router.push({ pathname: '/find/[id]/name', params: { id } }));
             }} />
           )}
@@ -113,7 +132,7 @@ export function NewFindScreen() {
             <Rule />
             {matches.map(({ taxon, name, otherPlan }) => (
               <View key={taxon.id} role="listitem">
-                <Pressable role="button" disabled={!ready} onPress={() => choose(taxon)} style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}>
+                <Pressable role="button" onPress={() => choose(taxon)} style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}>
                   <View style={styles.grow}>
                     <Strong>{CommonName(taxon.id)}{name ? <Small soft>  {name}</Small> : null}</Strong>
                     <Small soft style={styles.scientific}>{taxon.taxon.scientificName}</Small>
@@ -133,10 +152,9 @@ export function NewFindScreen() {
               onAction={() => setText('')}
             />
           ) : null}
-          {ready ? null : <Body soft>The notebook is not open yet; a find can be started as soon as the server answers.</Body>}
         </>
       ) : null}
-    </Screen>
+    </>
   );
 }
 

@@ -28,8 +28,9 @@ export const signUp = (name: string, email: string, password: string): Thunk<Pro
 
 /** Leaves this device empty. Nothing that waits is lost by it: then it is not done. */
 function signOutBy(path: string): Thunk<Promise<Outcome>> {
-  return async (dispatch, getState, { api, album, device }) => {
-    const { waiting } = getState().outbox;
+  return async (dispatch, _, { api, album, device }) => {
+    // What another window told counts too.
+    const waiting = await device.waiting();
     const pictures = await (await album()).unsent().catch(() => []);
     if (pictures.length > 0) return { ok: false, title: `${pictures.length === 1 ? 'One picture waits' : `${pictures.length} pictures wait`} to be sent. Sign out when they have gone.` };
     if (waiting.length > 0) return { ok: false, title: `${waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} to be sent. Sign out when they have gone.` };

@@ -9,7 +9,7 @@ import { colour, Small, space, Strong } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
 import { useOwnRates } from '../practice/ownRates';
 
-const { useIt: usePieces } = late<typeof import('@pause/core/pieces')>(() => import('@pause/core/pieces'));
+const { useNeeded: usePieces } = late<typeof import('@pause/core/pieces')>(() => import('@pause/core/pieces'));
 
 export function usePieceCheck(find: Case | undefined): PieceCheck | undefined {
   const program = usePieces();

@@ -7,7 +7,7 @@ import { guide } from '../../evaluate/guide';
 import { now } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { Body, Button, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title } from '../../ui';
-import { usePlates, type Plates } from '../plate/usePlates';
+import { useNeededPlates, type Plates } from '../plate/usePlates';
 import { DrillCard, type DrillAnswer } from './DrillCard';
 import { cardsNow, picturesBy, usePractice, type Practice } from './practice';
 import { useSitting } from './useSitting';
@@ -16,7 +16,7 @@ import { cardName } from './words';
 /** A sitting of a few minutes: what is due, one question after another. */
 export function DrillScreen() {
   const practice = usePractice();
-  const plates = usePlates();
+  const plates = useNeededPlates();
   const { cards, minutes } = useLocalSearchParams<{ cards?: string; minutes?: string }>();
   if (!practice.ready || !plates) return <Screen><Loading what="Looking out what is due …" /></Screen>;
   return <Sitting practice={practice} plates={plates} told={cards?.split(',').filter((one) => one !== '')} minutes={Number(minutes) > 0 ? Number(minutes) : undefined} />;

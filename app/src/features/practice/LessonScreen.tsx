@@ -13,7 +13,7 @@ import { ChooseTaxon } from '../outdoors/ChooseTaxon';
 import { chooseFile } from '../outdoors/files';
 import { tellOf } from '../outdoors/tell';
 import { TaxonDrawing } from '../plate/TaxonDrawing';
-import { usePlates, type Plates } from '../plate/usePlates';
+import { useNeededPlates, type Plates } from '../plate/usePlates';
 import { Drills, drillsFor } from './DrillScreen';
 import { pictureOf, lessonsOf, saveLesson, type Lesson } from './lessons';
 import { picturesBy } from './practice';
@@ -24,7 +24,7 @@ export function LessonScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const router = useRouter();
   const ready = useOpenPages();
-  const plates = usePlates();
+  const plates = useNeededPlates();
   const pages = useApp((state) => state.pages.all);
   const lesson = useMemo(() => lessonsOf(pages).find((one) => one.id === id), [pages, id]);
   const [doing, setDoing] = useState(false);

@@ -10,7 +10,7 @@ import { characterName, characterOf, CommonName, commonName, DAMAGE, harmLine, l
 import { Body, Button, Chip, ChipRow, colour, Heading, Loading, Notice, PlateView, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide, VerdictWord } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
 import { Uprights } from '../check/Uprights';
-import { usePlates, type Plates } from '../plate/usePlates';
+import { useNeededPlates, type Plates } from '../plate/usePlates';
 import { Look, Looked } from './Look';
 import { picturesBy, usePractice, type Practice } from './practice';
 import { useSitting } from './useSitting';
@@ -21,7 +21,7 @@ const FINDS = 5;
 /** A walk in the practice wood: finds that never existed, met as in the field. */
 export function WoodScreen() {
   const practice = usePractice();
-  const plates = usePlates();
+  const plates = useNeededPlates();
   const { seed } = useLocalSearchParams<{ seed?: string }>();
   if (!practice.ready || !plates) return <Screen><Loading what="Walking into the wood …" /></Screen>;
   return <Wood key={seed ?? ''} practice={practice} plates={plates} told={seed} />;
