@@ -5,7 +5,8 @@ const parts = [
   () => require('react-native-web/dist/exports/StyleSheet'),
   () => require('react-dom/client'),
   () => require('expo-router/build/react-navigation/native'),
-  () => require('expo-router/entry'),
+  // Drawn bit by bit too: a transition gives way to a finger.
+  () => require('react').startTransition(() => { require('expo-router/entry'); }),
 ];
 
 function readNext() {

@@ -1,4 +1,8 @@
-import { gzipSync } from 'node:zlib';
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { get, type IncomingHttpHeaders, type IncomingMessage } from 'node:http';
+import { join } from 'node:path';
+import { brotliDecompressSync, gzipSync } from 'node:zlib';
 import { sql } from 'kysely';
 import { connect, startServer } from '@pause/server';
 import { begin, onRecord, strip } from '../forager';
@@ -53,8 +57,51 @@ test('the first screen waits for no more than 450,000 bytes of programs, and wha
   const last = programs.findIndex((url) => url.includes('/begin-'));
   expect(texts.get(programs[last] ?? '')).toMatch(/^\/\/# allFunctionsCalledOnLoad\n(__r\(\d+\);\s*)+$/);
   for (const text of [...texts.values()].filter((_, at) => at !== last)) expect(text).not.toMatch(/^__r\(/m);
+  // Each is taken up in a task of its own; the largest holds one module that cannot be cut.
+  for (const text of texts.values()) expect(text.length).toBeLessThan(text.split(/^__d\(/m).length > 2 ? 120_000 : 200_000);
   await context.close();
 });
+
+test('what the page says by itself stands before the program is asked for; one script of its own asks, and nothing else in the page may run', async () => {
+  const { page, context } = await rig.open(PHONE, false, false);
+  const answer = await page.request.get('/');
+  const html = await answer.text();
+  const scripts = [...html.matchAll(/<script>([^]*?)<\/script>/g)].map(([, text = '']) => text);
+  expect(scripts).toHaveLength(1);
+  expect(answer.headers()['content-security-policy']).toContain(`script-src 'self' 'sha256-${createHash('sha256').update(scripts[0] ?? '').digest('base64')}'`);
+  expect(answer.headers()['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
+  const asked: string[] = [];
+  await page.route(/\.js$/, async (route) => {
+    asked.push(await page.getByText(/^Pause checks a wild plant or fungus/).isVisible() ? 'stood' : 'missing');
+    await route.continue();
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'A new find' }).waitFor();
+  expect(asked[0]).toBe('stood');
+  await context.close();
+});
+
+test('what the build pressed is sent as it is, by the best way that the phone knows, and kept for good', async () => {
+  const { page, context } = await rig.open(PHONE, false, false);
+  const name = /\/_expo\/static\/js\/web\/entry-[^"]*\.js/.exec(await (await page.request.get('/')).text())?.[0] ?? '';
+  const folder = join(process.cwd(), 'app/dist');
+  const whole = readFileSync(join(folder, name));
+  for (const [accepts, encoding, bytes] of [['gzip, br', 'br', readFileSync(join(folder, `${name}.br`))], ['gzip', 'gzip', readFileSync(join(folder, `${name}.gz`))], ['identity', undefined, whole]] as const) {
+    const { headers, body } = await raw(`${rig.url}${name}`, accepts);
+    expect([headers['content-encoding'], headers['content-type'], headers['cache-control'], headers.vary]).toEqual([encoding, expect.stringMatching(/^(text|application)\/javascript/), 'public, max-age=31536000, immutable', expect.stringContaining('Accept-Encoding')]);
+    expect(body.equals(bytes)).toBe(true);
+  }
+  expect(brotliDecompressSync(readFileSync(join(folder, `${name}.br`))).equals(whole)).toBe(true);
+  await context.close();
+});
+
+/** An answer as it comes over the wire. */
+async function raw(url: string, accepts: string): Promise<{ headers: IncomingHttpHeaders; body: Buffer }> {
+  const response = await new Promise<IncomingMessage>((resolve, reject) => { get(url, { headers: { 'accept-encoding': accepts } }, resolve).on('error', reject); });
+  const parts: Buffer[] = [];
+  for await (const part of response) parts.push(part as Buffer);
+  return { headers: response.headers, body: Buffer.concat(parts) };
+}
 
 test('the demo is opened by one tap, says that it is the demo, and takes along what was told before', async () => {
   const { page, context, errors } = await rig.open(PHONE, false, false);

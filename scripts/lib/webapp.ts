@@ -1,11 +1,15 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { brotliCompress, constants, gzip as gzipWith } from 'node:zlib';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { run, tail } from './run';
 import { Hitch } from './say';
 
+const [brotli, gzip] = [promisify(brotliCompress), promisify(gzipWith)];
 const SOURCES = ['app', 'scripts/lib/webapp.ts', 'core/src', 'guide/src', 'guide/data', 'package-lock.json', 'babel.config.cjs'];
 const NOT_SOURCES = new Set(['node_modules', 'dist', '.expo', 'test', 'expo-env.d.ts']);
 
@@ -27,15 +31,15 @@ function sourceHash(root: string): string {
 }
 
 /**
- * Screens are programs of their own, so that the first one is soon there. The browser is told to fetch the others
- * while nothing else is to be done: whoever loses the connection afterwards can still open them.
+ * Screens are programs of their own, so that the first one is soon there. The page names the others, to be fetched when the first one has come to rest
+ * (`app/src/store/worker.ts`): whoever loses the connection afterwards can still open them.
  */
 function fetchAhead(folder: string): void {
   const page = join(folder, 'index.html');
   const html = readFileSync(page, 'utf8');
   const later = readdirSync(join(folder, SCRIPTS)).filter((name) => name.endsWith('.js') && !html.includes(name)).sort();
   const links = later.map((name) => `<link rel="prefetch" as="script" href="/${SCRIPTS}/${name}">`).join('');
-  writeFileSync(page, html.replace('</head>', `${links}</head>`));
+  writeFileSync(page, html.replace('</head>', `<template id="later">${links}</template></head>`));
 }
 const SCRIPTS = '_expo/static/js/web';
 
@@ -82,6 +86,29 @@ function beginApart(folder: string): void {
   writeFileSync(page, html.replace(/<script src="[^"]*\/entry-[^"]*" defer><\/script>/, (script) => `${script}<script src="/${SCRIPTS}/${begin}" defer></script>`));
 }
 
+/** So much of a program, in characters, is taken up by the browser in a few milliseconds; with more at once a finger is kept waiting. */
+const PIECE = 110_000;
+
+/** The first screen's programs in pieces, each taken up in a task of its own. They are lists of modules, and nothing runs before the last piece. */
+function inPieces(folder: string): void {
+  const page = join(folder, 'index.html');
+  const html = readFileSync(page, 'utf8').replace(new RegExp(`<script src="/${SCRIPTS}/((?:entry|__common)-[^"]*)" defer></script>`, 'g'), (_, name: string) => {
+    const pieces: string[] = [];
+    for (const part of readFileSync(join(folder, SCRIPTS, name), 'utf8').split(/^(?=__d\()/m)) {
+      const last = pieces.at(-1);
+      if (last !== undefined && last.length + part.length <= PIECE) pieces[pieces.length - 1] = last + part;
+      else pieces.push(part);
+    }
+    rmSync(join(folder, SCRIPTS, name));
+    return pieces.map((piece) => {
+      const own = `${name.split('-')[0]}-${createHash('sha256').update(piece).digest('hex').slice(0, 32)}.js`;
+      writeFileSync(join(folder, SCRIPTS, own), piece);
+      return `<script src="/${SCRIPTS}/${own}" defer></script>`;
+    }).join('');
+  });
+  writeFileSync(page, html);
+}
+
 /**
  * The guide is data that the application fetches, so that a larger guide is no larger program. It is read through here; the page tells by which bytes
  * it is known again, so that no phone has to do that anew.
@@ -93,6 +120,41 @@ function guideBeside(folder: string): void {
   const page = join(folder, 'index.html');
   const meta = `<meta name="pause-guide" content="${createHash('sha256').update(text).digest('hex')} ${compileGuide(guide).version}">`;
   writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${meta}</head>`));
+}
+
+/** Asks for what stands in the template beside it, in its order and a few at a time, once the first frame is out. A frame that never comes, in a tab that nobody looks at, is not waited for. */
+const AFTER_FIRST_FRAME = `(() => {
+  const wanted = [...document.getElementById('program').content.children];
+  let asking = false;
+  const next = () => {
+    for (const { localName, attributes } of wanted.splice(0, 6)) {
+      const made = document.createElement(localName);
+      for (const { name, value } of attributes) made.setAttribute(name, value);
+      made.async = false;
+      document.head.append(made);
+    }
+    if (wanted.length > 0) setTimeout(next);
+  };
+  const ask = () => {
+    if (!asking) next();
+    asking = true;
+  };
+  requestAnimationFrame(() => setTimeout(ask));
+  setTimeout(ask, 300);
+})();`;
+
+/**
+ * What the page shows by itself is drawn before anything takes the phone's strength: only then is the program asked for. The server names this script in
+ * the policy of what may run.
+ */
+function drawnFirst(folder: string): void {
+  const page = join(folder, 'index.html');
+  const taken: string[] = [];
+  const html = readFileSync(page, 'utf8').replace(/<link rel="preload"[^>]*>|<script src="[^"]*" defer><\/script>/g, (tag) => {
+    taken.push(tag);
+    return '';
+  });
+  writeFileSync(page, html.replace('</body>', `<template id="program">${taken.join('')}</template><script>${AFTER_FIRST_FRAME}</script></body>`));
 }
 
 /** Files whose name carries a hash of what is in them never change. */
@@ -110,6 +172,15 @@ async function keepOffline(root: string, folder: string): Promise<void> {
     entryPoints: [join(root, 'app/offline/sw.ts')], outfile: join(folder, 'sw.js'), bundle: true, minify: true, format: 'iife', target: 'es2020', logLevel: 'silent',
     define: { FILES: JSON.stringify(kept), 'process.env.NODE_ENV': '"production"' },
   });
+}
+
+/** Everything that is worth pressing, once and as far as it goes: the server would else do it anew for every phone, and less well. */
+async function pressed(folder: string): Promise<void> {
+  const worth = files(folder).filter((file) => /\.(js|json|ttf|css)$/.test(file) && (NEVER_CHANGES.test(file) || file.endsWith('/guide.json')));
+  await Promise.all(worth.flatMap((file) => {
+    const bytes = readFileSync(file);
+    return [brotli(bytes).then((small) => writeFile(`${file}.br`, small)), gzip(bytes, { level: constants.Z_BEST_COMPRESSION }).then((small) => writeFile(`${file}.gz`, small))];
+  }));
 }
 
 /**
@@ -130,11 +201,14 @@ export async function buildWebApp(root: string): Promise<{ folder: string; built
     throw new Hitch(`The web application could not be built; this is what the builder said:\n${tail(output, 30)}`);
   }
   beginApart(folder);
+  inPieces(folder);
   compileAhead(folder);
   guideBeside(folder);
   askAtOnce(folder);
   fetchAhead(folder);
+  drawnFirst(folder);
   await keepOffline(root, folder);
+  await pressed(folder);
   writeFileSync(stamp, hash);
   return { folder, built: true };
 }

@@ -1,8 +1,3 @@
-import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
-import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
-import { BricolageGrotesque_600SemiBold } from '@expo-google-fonts/bricolage-grotesque/600SemiBold';
-import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
-import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { startTransition, useCallback, useEffect, useLayoutEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -18,6 +13,7 @@ import { breath, drawn } from '../store/drawn';
 import { keepLook, keptLook } from '../store/look';
 import { makeStore, useApp, type Store } from '../store/store';
 import { Notice } from '../ui/Notice';
+import { useFontsReady } from '../ui/fonts';
 import { LargeText } from '../ui/Words';
 import { applyLook, colour, space } from '../ui/tokens';
 
@@ -43,13 +39,15 @@ interface Loaded {
   readonly beginDeciding: () => void;
 }
 
-/** The screen stands first; then what this device keeps, what the server knows, who decides, and last the application for when there is no connection. */
+/** The screen stands first; then what this device keeps and what the server knows; and when that has come to rest who decides, unless somebody asked before, and the application for when there is no connection. */
 function openNotebook({ store, beginDeciding }: Loaded): () => void {
   const again = () => void store.dispatch(loadMe());
   const begin = () => {
-    void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).finally(beginDeciding).then(() => import('../store/worker')).then(async (worker) => {
+    void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).then(() => import('../store/worker')).then(async (worker) => {
       worker.followServer(store);
       await worker.takeOverEarlier(store);
+      await worker.rested();
+      beginDeciding();
       await worker.keepApplication(store.dispatch);
     }).catch(() => undefined);
   };
@@ -67,9 +65,7 @@ function openNotebook({ store, beginDeciding }: Loaded): () => void {
 }
 
 export default function Layout() {
-  const [fontsReady, fontsFailed] = useFonts({
-    AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_600SemiBold, BricolageGrotesque_600SemiBold, BricolageGrotesque_700Bold,
-  });
+  const fontsReady = useFontsReady();
   const [loaded, setLoaded] = useState<Loaded | 'failed' | undefined>();
   const open = useCallback(() => {
     setLoaded(undefined);
@@ -82,7 +78,7 @@ export default function Layout() {
     }).catch(() => setLoaded('failed'));
   }, []);
   useEffect(open, [open]);
-  const ready = (fontsReady || fontsFailed !== null) && loaded !== undefined;
+  const ready = fontsReady && loaded !== undefined;
   // What the page shows by itself makes way for the program.
   useLayoutEffect(() => { if (ready) document.getElementById('first')?.remove(); }, [ready]);
   useEffect(() => (loaded && loaded !== 'failed' && ready ? openNotebook(loaded) : undefined), [loaded, ready]);

@@ -1,4 +1,5 @@
 import { compileGuide, parseGuide, type CompiledGuide, type Guide } from '@pause/core';
+import { breath } from '../store/drawn';
 
 /** Where the guide that ships lies beside the application; written there by the build. */
 export const GUIDE_FILE = '/guide.json';
@@ -17,9 +18,11 @@ export type GuideFile = ({ readonly bytes: ArrayBuffer } | { readonly raw: unkno
  */
 export let guide: CompiledGuide;
 
+const rawOf = (file: GuideFile): unknown => ('bytes' in file ? JSON.parse(new TextDecoder().decode(file.bytes)) : file.raw);
+
 /** A guide ready for deciding. @throws GuideError where it is none, and nobody had read it through before */
 export function compiled(file: GuideFile): CompiledGuide {
-  const raw = 'bytes' in file ? JSON.parse(new TextDecoder().decode(file.bytes)) as unknown : file.raw;
+  const raw = rawOf(file);
   return file.version === undefined ? compileGuide(parseGuide(raw)) : compileGuide(raw as Guide, file.version);
 }
 
@@ -44,7 +47,11 @@ export async function loadGuide(): Promise<GuideFile> {
   if (!response.ok) throw new Error(`the guide could not be loaded (${response.status})`);
   const bytes = await response.arrayBuffer();
   const version = await toldVersion(bytes);
-  const file = { bytes, ...(version === undefined ? {} : { version }) };
-  takeGuide(file);
-  return file;
+  const told = version === undefined ? {} : { version };
+  // Bit by bit, so that a finger is not kept waiting.
+  await breath();
+  const raw = rawOf({ bytes });
+  await breath();
+  takeGuide({ raw, ...told });
+  return { bytes, ...told };
 }

@@ -103,7 +103,10 @@ const nothingKept: Device = {
 export function browserDevice(storage: Storage): Device {
   let opened: Promise<Device> | undefined;
   const device = () => {
-    opened ??= import('./outside').then((m) => m.notebook(storage));
+    opened ??= import('./outside').then(async (m) => {
+      await m.readBitByBit();
+      return m.notebook(storage);
+    });
     return opened.catch(() => {
       opened = undefined;
       return nothingKept;

@@ -6,16 +6,29 @@ import { update } from './update';
 const ANSWER_MS = 1500;
 let registration: ServiceWorkerRegistration | undefined;
 
+/** As long the page is left to whoever opened it: getting ready for later takes a phone's strength too. */
+const REST_MS = 3000;
+export async function rested(): Promise<void> {
+  await new Promise((resolve) => { setTimeout(resolve, REST_MS); });
+  if ('requestIdleCallback' in window) await new Promise((resolve) => { requestIdleCallback(resolve, { timeout: REST_MS }); });
+}
+
 /**
  * Keeps the application on the device, from the first visit on. A newer one is only told of: nobody's check is
- * interrupted by it.
+ * interrupted by it. Where a browser has nothing to keep it in, the other screens are fetched at least.
  */
 export async function keepApplication(dispatch: Dispatch): Promise<void> {
-  if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production') return;
-  const { Workbox } = await import('workbox-window');
-  const workbox = new Workbox('/sw.js');
-  workbox.addEventListener('waiting', () => dispatch(update.actions.updateWaits()));
-  registration = await workbox.register();
+  if (process.env.NODE_ENV !== 'production') return;
+  try {
+    const { Workbox } = await import('workbox-window');
+    const workbox = new Workbox('/sw.js');
+    workbox.addEventListener('waiting', () => dispatch(update.actions.updateWaits()));
+    registration = await workbox.register();
+  } catch {
+    registration = undefined;
+  }
+  const later = document.querySelector<HTMLTemplateElement>('template#later');
+  if (!registration && later) document.head.append(later.content);
 }
 
 /** Lets the newer one take over, and starts it; says so where another window of Pause stands in the way. */

@@ -1,8 +1,12 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { toNodeHandler, fromNodeHeaders } from 'better-auth/node';
 import type { CompiledGuide } from '@pause/core';
 import compression from 'compression';
-import express, { type Express, type RequestHandler, type Response } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { AUTH_PATHS, FROM_HEADER, record, type Auth } from '../accounts';
@@ -40,7 +44,7 @@ export function createApp(options: AppOptions): Express {
   app.use(helmet({
     contentSecurityPolicy: {
       directives: {
-        'style-src': ["'self'", "'unsafe-inline'"], 'img-src': ["'self'", 'data:', 'blob:'], 'worker-src': ["'self'", 'blob:'],
+        'script-src': ["'self'", ...(web === undefined ? [] : ownScripts(web))], 'style-src': ["'self'", "'unsafe-inline'"], 'img-src': ["'self'", 'data:', 'blob:'], 'worker-src': ["'self'", 'blob:'],
         'connect-src': ["'self'"], 'frame-ancestors': ["'none'"], 'upgrade-insecure-requests': null,
       },
     },
@@ -49,7 +53,8 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/v1', api(options), notFound);
   app.use(compression());
   if (web !== undefined) {
-    app.use(express.static(web, { index: false, setHeaders: cacheFor }));
+    // What the build pressed is sent as it is; the rest is pressed on the way.
+    app.use(expressStaticGzip(web, { enableBrotli: true, orderPreference: ['br'], index: false, serveStatic: { setHeaders: cacheFor } }));
     app.get('/{*path}', (request, response, next) => {
       if (request.accepts('html') === false || /\.[a-z0-9]+$/i.test(request.path)) next();
       else response.set('Cache-Control', 'no-cache').sendFile(join(web, 'index.html'), { dotfiles: 'allow' });
@@ -60,9 +65,15 @@ export function createApp(options: AppOptions): Express {
   return app;
 }
 
+/** The scripts that stand in the page itself, as its policy names them. */
+function ownScripts(web: string): string[] {
+  const scripts = readFileSync(join(web, 'index.html'), 'utf8').matchAll(/<script>([^]*?)<\/script>/g);
+  return [...scripts].map(([, text = '']) => `'sha256-${createHash('sha256').update(text).digest('base64')}'`);
+}
+
 /** Bundled files carry their hash in the name and never change. */
-function cacheFor(response: Response, path: string): void {
-  if (/[.-][0-9a-f]{16,}\.[a-z0-9]+$/.test(path)) response.set('Cache-Control', 'public, max-age=31536000, immutable');
+function cacheFor(response: ServerResponse, path: string): void {
+  if (/[.-][0-9a-f]{16,}\.[a-z0-9]+(\.br|\.gz)?$/.test(path)) response.setHeader('Cache-Control', 'public, max-age=31536000, immutable');
 }
 
 /** A request that changes something must come from a page of this server: another page could send it along with the cookie. */

@@ -2,6 +2,7 @@ import { AtkinsonHyperlegibleNext_400Regular as fontRegular } from '@expo-google
 import { AtkinsonHyperlegibleNext_600SemiBold as fontBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb, type PDFFont } from 'pdf-lib';
+import { fontAddress } from '../../ui/fontAddress';
 import type { Sheet } from './sheet';
 
 /** A sheet as a page to save: A4, in two columns, with its letters along; photos after it. Its program is large, and fetched when a sheet is first saved. */
@@ -20,9 +21,7 @@ interface Photo {
   readonly bytes: Uint8Array<ArrayBuffer>;
 }
 
-/** Where a font that ships with the application is. */
-const addressOf = (font: unknown): string => (typeof font === 'string' ? font : (font as { readonly uri: string }).uri);
-const bytesOf = async (font: unknown) => (await fetch(addressOf(font))).arrayBuffer();
+const bytesOf = async (font: unknown) => (await fetch(fontAddress(font))).arrayBuffer();
 
 /** Words into lines no wider than this; a word that is wider by itself is cut. */
 export function wrapped(text: string, width: number, widthOf: (text: string) => number): string[] {
