@@ -25,13 +25,15 @@ const refused = (text: string, near?: [number, number]) => {
   return 'problems' in result ? result.problems.map(({ field, reason }) => `${field}: ${reason}`).join('; ') : 'taken';
 };
 
+/** To a ten-thousandth of a degree; a file knows no zero below zero. */
+const rounded = (degrees: number) => Math.round(degrees * 1e4) / 1e4 + 0;
 const coordinate = fc.tuple(fc.integer({ min: -1_799_999, max: 1_799_999 }).map((n) => n / 1e4), fc.integer({ min: -899_999, max: 899_999 }).map((n) => n / 1e4)).map(([x, y]) => [Math.max(-180, Math.min(180, x)), y] as [number, number]);
 const shapeOf: fc.Arbitrary<Geometry> = fc.oneof(
   coordinate.map((coordinates): Geometry => ({ type: 'Point', coordinates })),
   fc.array(coordinate, { minLength: 2, maxLength: 20 }).map((coordinates): Geometry => ({ type: 'LineString', coordinates })),
   // A star around a middle, against the clock, closed.
   fc.tuple(coordinate, fc.integer({ min: 3, max: 9 })).map(([[x, y], corners]): Geometry => {
-    const ring = Array.from({ length: corners }, (_, n): [number, number] => [Math.round((x * 0.9 + Math.cos((2 * Math.PI * n) / corners)) * 1e4) / 1e4, Math.round((y * 0.9 + Math.sin((2 * Math.PI * n) / corners)) * 1e4) / 1e4]);
+    const ring = Array.from({ length: corners }, (_, n): [number, number] => [rounded(x * 0.9 + Math.cos((2 * Math.PI * n) / corners)), rounded(y * 0.9 + Math.sin((2 * Math.PI * n) / corners))]);
     return { type: 'Polygon', coordinates: [[...ring, ring[0]!]] };
   }),
 );
