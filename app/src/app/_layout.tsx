@@ -11,6 +11,7 @@ import { httpApi } from '../store/api';
 import { browserDevice } from '../store/device';
 import { breath, drawn } from '../store/drawn';
 import { keepLook, keptLook } from '../store/look';
+import { fetchWords } from '../store/OutboxLine';
 import { makeStore, useApp, type Store } from '../store/store';
 import { Notice } from '../ui/Notice';
 import { useFontsReady } from '../ui/fonts';
@@ -45,6 +46,7 @@ function openNotebook({ store, beginDeciding }: Loaded): () => void {
   const begin = () => {
     void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).then(() => import('../store/worker')).then(async (worker) => {
       worker.followServer(store);
+      fetchWords();
       await worker.takeOverEarlier(store);
       await worker.rested();
       beginDeciding();

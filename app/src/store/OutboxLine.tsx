@@ -2,6 +2,8 @@ import { latePart } from '../features/latePart';
 import { useApp } from './store';
 
 const OutboxWords = latePart(() => import('./OutboxWords').then((m) => m.OutboxWords), () => null);
+/** What says that there is no connection is here before it is lost. */
+export const fetchWords = OutboxWords.fetchAhead;
 
 /** Says when something is not yet on record at the server, or was refused, and why. Silent while all is well. */
 export function OutboxLine() {
