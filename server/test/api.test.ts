@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
+import Manager from 'pg-boss/src/manager.js';
 import { canonicalJson, caseOf, decide, GROUP_POLICY, parseCase, type Policy } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
 import { ask as askCore, ASKED, type Asked } from '@pause/core/questions';
@@ -319,5 +320,14 @@ describe('around it', () => {
     } finally {
       await away.stop();
     }
+  });
+
+  // Jest takes a rejection that nobody hears of for a failure, as Node ends a server over it.
+  test('a job that ends when its database has just gone ends no server; whoever waits for it hears of it', async () => {
+    const manager = Object.assign(Object.create(Manager.prototype) as Manager, { db: { executeSql: () => Promise.reject(new Error('terminating connection')) } });
+    void manager.complete('recheck', 'a-job');
+    void manager.fail('recheck', 'a-job', new Error('it did not work'));
+    await new Promise((resolve) => { setTimeout(resolve, 50); });
+    await expect(manager.complete('recheck', 'a-job')).rejects.toThrow('terminating connection');
   });
 });

@@ -1,5 +1,6 @@
 import type { CompiledGuide } from '@pause/core';
 import PgBoss from 'pg-boss';
+import Manager from 'pg-boss/src/manager.js';
 import type { Logger } from 'pino';
 import { z } from 'zod';
 import { sql } from 'kysely';
@@ -16,6 +17,17 @@ export interface Jobs {
   /** What something was told of is asked again whether it still stands. */
   readonly recheck: (what: Moved) => Promise<void>;
   readonly stop: () => Promise<void>;
+}
+
+// The queue puts down what became of a job and does not wait for it. Where its database has just gone, nobody would hear of that, and a rejection that
+// nobody hears of ends the server. The job is taken up again when it has expired; the lost connection is logged by itself.
+for (const name of ['complete', 'fail'] as const) {
+  const putDown = Manager.prototype[name];
+  Manager.prototype[name] = function heard(...given: unknown[]) {
+    const done = putDown.apply(this, given);
+    done.catch(() => undefined);
+    return done;
+  };
 }
 
 const EXPERT = 'simulated-expert';
