@@ -6,29 +6,10 @@ import { update } from './update';
 const ANSWER_MS = 1500;
 let registration: ServiceWorkerRegistration | undefined;
 
-/** So long nobody touched the page; getting ready for later takes a phone's strength too, and that belongs to the hand. */
+/** As long the page is left to whoever opened it: getting ready for later takes a phone's strength too. No longer, though it be in use: nobody knows when the connection ends. */
 const REST_MS = 3000;
-/** A connection may be lost meanwhile, so it is not put off for ever. */
-const REST_MOST_MS = 30_000;
-const TOUCHES = ['pointerdown', 'click', 'keydown'] as const;
 export async function rested(): Promise<void> {
-  await new Promise<void>((resolve) => {
-    const begun = performance.now();
-    let last = begun;
-    const touched = () => { last = performance.now(); };
-    for (const touch of TOUCHES) window.addEventListener(touch, touched, true);
-    const look = () => {
-      const at = performance.now();
-      const left = Math.min(last + REST_MS, begun + REST_MOST_MS) - at;
-      if (left > 0) {
-        setTimeout(look, left);
-        return;
-      }
-      for (const touch of TOUCHES) window.removeEventListener(touch, touched, true);
-      resolve();
-    };
-    look();
-  });
+  await new Promise((resolve) => { setTimeout(resolve, REST_MS); });
   if ('requestIdleCallback' in window) await new Promise((resolve) => { requestIdleCallback(resolve, { timeout: REST_MS }); });
 }
 
