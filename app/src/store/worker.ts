@@ -7,7 +7,7 @@ const ANSWER_MS = 1500;
 let registration: ServiceWorkerRegistration | undefined;
 
 /** As long the page is left to whoever opened it: getting ready for later takes a phone's strength too. No longer, though it be in use: nobody knows when the connection ends. */
-const REST_MS = 3000;
+const REST_MS = 1000;
 export async function rested(): Promise<void> {
   await new Promise((resolve) => { setTimeout(resolve, REST_MS); });
   if ('requestIdleCallback' in window) await new Promise((resolve) => { requestIdleCallback(resolve, { timeout: REST_MS }); });
