@@ -69,6 +69,13 @@ function compileAhead(folder: string): void {
   }
 }
 
+/** Writes a script under a name that tells what is in it. @returns what asks for it */
+function scriptOf(folder: string, kind: string, text: string): string {
+  const name = `${kind}-${createHash('sha256').update(text).digest('hex').slice(0, 32)}.js`;
+  writeFileSync(join(folder, SCRIPTS, name), text);
+  return `<script src="/${SCRIPTS}/${name}" defer></script>`;
+}
+
 /**
  * The entry program ends by calling its modules. In a script of its own, that is a task of its own, and a finger that comes between is not kept waiting.
  */
@@ -80,10 +87,9 @@ function beginApart(folder: string): void {
   const program = readFileSync(join(folder, SCRIPTS, entry), 'utf8');
   const calls = /(?:__r\(\d+\);\s*)+$/.exec(program)?.[0];
   if (calls === undefined) throw new Hitch(`The entry program, ${entry}, does not end with what it calls.`);
-  const begin = `begin-${createHash('sha256').update(calls).digest('hex').slice(0, 32)}.js`;
   writeFileSync(join(folder, SCRIPTS, entry), program.slice(0, -calls.length));
-  writeFileSync(join(folder, SCRIPTS, begin), calls);
-  writeFileSync(page, html.replace(/<script src="[^"]*\/entry-[^"]*" defer><\/script>/, (script) => `${script}<script src="/${SCRIPTS}/${begin}" defer></script>`));
+  const begin = scriptOf(folder, 'begin', calls);
+  writeFileSync(page, html.replace(/<script src="[^"]*\/entry-[^"]*" defer><\/script>/, (script) => `${script}${begin}`));
 }
 
 /** So much of a program, in characters, is taken up by the browser in a few milliseconds; with more at once a finger is kept waiting. */
@@ -100,11 +106,7 @@ function inPieces(folder: string): void {
       else pieces.push(part);
     }
     rmSync(join(folder, SCRIPTS, name));
-    return pieces.map((piece) => {
-      const own = `${name.split('-')[0]}-${createHash('sha256').update(piece).digest('hex').slice(0, 32)}.js`;
-      writeFileSync(join(folder, SCRIPTS, own), piece);
-      return `<script src="/${SCRIPTS}/${own}" defer></script>`;
-    }).join('');
+    return pieces.map((piece) => scriptOf(folder, name.startsWith('entry-') ? 'entry' : '__common', piece)).join('');
   });
   writeFileSync(page, html);
 }
