@@ -71,7 +71,11 @@ describe('in the browser’s own database', () => {
     const [entry] = await device.put((by, last) => [{ ...MADE[1]!, stamp: nextStamp(last, Date.parse('2026-09-14T08:00:01Z'), by) }]);
     expect(entry?.stamp).toBe(`2026-09-14T08:00:01.000Z-0000-${name as string}`);
     expect(await clock(browserDevice(localStorage))).toEqual([name, entry?.stamp]);
-    await device.clear();
+    // What waits would be lost.
+    expect([await device.clear(), (await device.waiting()).length]).toEqual([3, 3]);
+    await device.settle((await device.waiting()).map(arrived));
+    expect((await device.list()).length).toBe(1);
+    expect(await device.clear()).toBe(0);
     expect([await device.waiting(), await device.list(), await device.person({ ...HERE, id: 'next' })]).toEqual([[], [], { ...HERE, id: 'next' }]);
   });
 

@@ -18,7 +18,7 @@ export function rig(evaluator: Evaluator = inPlace) {
   const server = {
     away: false, refuse: undefined as Entry['kind'] | undefined, signedIn: true, demo: true, groups: [] as Group[], who: 'mirel',
     now: '2026-09-14T07:40:00.000Z', guideVersion: guide.version, newerFrom: undefined as number | undefined, partsLeft: Infinity,
-    /** What the person does while the server is asked who it is. */
+    /** What the person does while the server is asked who it is, or to do something with the account. */
     meanwhile: undefined as (() => void) | undefined,
     /** What another device told, as the server has it. */
     told: (entry: Entry) => { stream.push({ entry, seq: stream.length + 1 }); const record = ofFind(onServer, entry); if (record) onServer.set(record.id, record); },
@@ -31,6 +31,8 @@ export function rig(evaluator: Evaluator = inPlace) {
     }
   }));
   const signedIn = () => { if (!server.signedIn) throw new Refused(401, 'not-signed-in', 'Sign in first.'); };
+  /** What was wanted of the account. */
+  const asked: string[] = [];
   const bytes = new Map<string, number[]>();
   const parts: [string, number][] = [];
   const sizeOf = (id: string) => [...onServer.values()].flatMap((r) => r.pictures).find((p) => p.id === id)?.size ?? 0;
@@ -75,7 +77,11 @@ export function rig(evaluator: Evaluator = inPlace) {
       if (!held) throw new Refused(404, 'not-here-yet', 'This picture is still on its way.');
       return new Blob([new Uint8Array(held)]);
     }),
-    ask: () => here(() => undefined),
+    ask: (method, path) => here(() => {
+      asked.push(`${method} ${path}`);
+      server.meanwhile?.();
+      // Such an answer takes its time.
+    }).then(() => new Promise((resolve) => { setTimeout(resolve, 5); })),
   };
   const pictures = new Map<string, Picture>();
   const album: Album = {
@@ -155,14 +161,16 @@ export function rig(evaluator: Evaluator = inPlace) {
       return Promise.resolve();
     },
     clear: () => {
-      kept.clear();
+      if (kept.size > 0) return Promise.resolve(kept.size);
       records.clear();
       delete own.person;
       Object.assign(own, { formerly: [''], taken: 0 });
-      return Promise.resolve();
+      return Promise.resolve(0);
     },
   };
+  /** Each time that other windows were told: whether the device was empty by then. */
+  const emptied: boolean[] = [];
   let time = Date.UTC(2030, 0, 1);
-  const open = () => makeStore({ api, device, album: () => Promise.resolve(album), evaluator, clock: () => { time += 1; return time; }, drawn: () => Promise.resolve() });
-  return { server, beforeAnswer, storage, sent, kept, here: records, own, records: onServer, stream, pictures, bytes, parts, open, store: open() };
+  const open = () => makeStore({ api, device, album: () => Promise.resolve(album), evaluator, clock: () => { time += 1; return time; }, drawn: () => Promise.resolve(), emptied: () => { emptied.push(Object.keys(own.person ?? {}).length === 0 && kept.size === 0); } });
+  return { server, emptied, asked, beforeAnswer, storage, sent, kept, here: records, own, records: onServer, stream, pictures, bytes, parts, open, store: open() };
 }

@@ -3,9 +3,10 @@ import { Blob as WholeBlob } from 'node:buffer';
 import { type Entry } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
 import { acknowledgeRefusals, loadFind, loadList, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
-import { signOut } from '../src/features/people/account';
+import { deleteAccount, signOut } from '../src/features/people/account';
 import { dropPicture, keepPicture } from '../src/features/eye/actions';
 import { loadPictures } from '../src/store/loadPictures';
+import type { Picture } from '../src/store/pictures';
 import { flush, sendPictures, syncAll } from '../src/store/sync';
 import { rig } from './rig';
 
@@ -330,6 +331,42 @@ describe('whose it is', () => {
     it.server.who = 'jorun';
     await other.dispatch(syncAll());
     expect([it.kept.size, other.getState().me.person?.id]).toEqual([1, 'mirel']);
+  });
+
+  test.each([
+    ['signed out', () => signOut(), 'POST /auth/sign-out'],
+    ['with the account gone', () => deleteAccount('Mirel Aschkar'), 'DELETE /me'],
+  ] as const)('%s nothing is left on the device, pictures too, and other windows hear of it', async (_, leave, wanted) => {
+    const it = await started();
+    it.pictures.set('q1', { id: 'q1', find: it.id, told: true, sent: true } as unknown as Picture);
+    const begin = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    expect(await it.store.dispatch(leave())).toEqual({ ok: true });
+    begin.mockRestore();
+    expect([it.asked, it.here.size, it.pictures.size, it.own.person, it.emptied]).toEqual([[wanted], 0, 0, undefined, [true]]);
+  });
+
+  test('what another window tells in the moment of signing out stays, and waits for its account', async () => {
+    const it = await started();
+    const other = it.open();
+    await other.dispatch(openOutbox());
+    await other.dispatch(loadMe());
+    it.server.meanwhile = () => {
+      Object.assign(it.server, { meanwhile: undefined, signedIn: false });
+      void it.ridges();
+    };
+    expect(await other.dispatch(signOut())).toMatchObject({ ok: false, title: expect.stringContaining('it stays on this device') as string });
+    expect([it.kept.size, it.here.size, it.emptied, other.getState().me.signedOut]).toEqual([1, 1, [], true]);
+    it.server.signedIn = true;
+    await it.store.dispatch(syncAll());
+    await settle();
+    expect([it.kept.size, it.records.get(it.id)?.readings.length]).toEqual([0, 1]);
+  });
+
+  test('another account on the device: what the one before had here is gone, and its other windows hear of it', async () => {
+    const it = await started();
+    it.server.who = 'jorun';
+    await it.store.dispatch(syncAll());
+    expect([it.store.getState().me.person?.id, it.here.size, it.emptied]).toEqual(['jorun', 1, [true]]);
   });
 
   test('signed out meanwhile, what is told waits, and is told of', async () => {

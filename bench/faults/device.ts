@@ -41,6 +41,7 @@ export class SimulatedDevice {
       evaluator: NO_EVALUATOR,
       clock: () => Date.now() + this.clockOff,
       drawn: () => Promise.resolve(),
+      emptied: () => undefined,
     });
   }
 

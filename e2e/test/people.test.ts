@@ -105,6 +105,7 @@ test('two people of one group: joined by a code, a find shared and its place kep
   // Nor by another address of the same find.
   await other.page.goto(`/find/${id}/verdict`);
   await other.page.getByRole('heading', { level: 1, name: 'A second look is asked of you' }).waitFor();
+  expect(await other.page.getByRole('link', { name: 'Eaten?', exact: true }).count()).toBe(1);
   await other.page.getByRole('button', { name: 'Begin' }).click();
   const asked = Number(/(\d+) left/.exec((await other.page.getByText(/left$/).textContent()) ?? '')?.[1] ?? 1);
   for (let n = 0; n < asked; n += 1) {
@@ -271,15 +272,62 @@ test('a photo goes to the notebook and comes to another device; taken out again 
   }
 });
 
-test('signing out leaves nothing of the notebook on the device', async () => {
-  const { page, context } = await rig.open();
+test('signing out leaves nothing of the notebook on the device, in other windows neither', async () => {
+  const { page, context, errors } = await rig.open();
   await page.goto('/');
   await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  const other = await context.newPage();
+  other.on('pageerror', (error) => errors.push(error.message));
+  await other.goto('/find/demo-find-1');
+  await other.getByLabel('Where, in your own words').waitFor();
   await page.goto('/notebook');
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
-  await page.getByRole('button', { name: 'Open it as Mirel Aschkar' }).waitFor();
-  expect(await page.getByRole('link', { name: /Penny bun/ }).count()).toBe(0);
+  for (const window of [page, other]) {
+    await window.getByRole('button', { name: 'Open it as Mirel Aschkar' }).waitFor();
+    expect(await window.getByRole('link', { name: /Penny bun/ }).count()).toBe(0);
+  }
   await page.goto('/finds');
   await page.getByText('Nothing has been found yet').waitFor();
+  expect(errors).toEqual([]);
   await context.close();
+});
+
+test('an account deleted: only by its own name, with its notebook and on this device; in the group’s notebook it is somebody without a name', async () => {
+  const [keeper, leaver] = [await newcomer('Hanno Hask'), await newcomer('Lio Lenk')];
+  await beginGroup(keeper.page, 'Ferry walkers');
+  await keeper.page.getByRole('button', { name: 'Show a code' }).click();
+  const code = await keeper.page.getByRole('heading', { level: 3 }).textContent();
+  await leaver.page.goto(`/join?code=${code ?? ''}`);
+  await leaver.page.getByRole('button', { name: 'Join', exact: true }).click();
+  await leaver.page.getByRole('heading', { level: 1, name: 'Ferry walkers' }).waitFor();
+  const shared = await findIn(leaver.page, 'Ferry walkers');
+  await answer(leaver.page, 0);
+  await onRecord(leaver.page, shared, (record) => record.readings.length === 1);
+
+  await leaver.page.goto('/notebook');
+  await leaver.page.getByRole('button', { name: 'Delete the account' }).click();
+  const forGood = leaver.page.getByRole('button', { name: 'Delete it for good' });
+  const name = leaver.page.getByLabel('Write your name to say that you mean it');
+  await name.fill('Lio Lenz');
+  expect(await forGood.isDisabled()).toBe(true);
+  await name.fill('Lio Lenk');
+  await forGood.click();
+  await leaver.page.getByRole('button', { name: 'Open it as Mirel Aschkar' }).waitFor();
+  await leaver.page.goto('/finds');
+  await leaver.page.getByText('Nothing has been found yet').waitFor();
+  await leaver.page.goto('/sign-in');
+  await leaver.page.getByLabel('E-mail address').fill('lio.lenk@ostrel.example');
+  await leaver.page.getByLabel('Password').fill('a long enough password');
+  await leaver.page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await leaver.page.getByRole('alert').waitFor();
+
+  await keeper.page.goto('/finds');
+  const line = keeper.page.getByRole('link', { name: /Chanterelle/ });
+  await line.waitFor();
+  expect(await line.textContent()).not.toContain('Lio');
+  await keeper.page.goto(`/find/${shared}`);
+  await keeper.page.getByLabel('Where, in your own words').or(keeper.page.getByText('keeps it.')).first().waitFor();
+  expect(await keeper.page.getByText(/Lio/).count()).toBe(0);
+  expect([...keeper.errors, ...leaver.errors]).toEqual([]);
+  for (const { context } of [keeper, leaver]) await context.close();
 });

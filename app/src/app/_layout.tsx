@@ -13,6 +13,7 @@ import { breath, drawn } from '../store/drawn';
 import { keepLook, keptLook } from '../store/look';
 import { fetchWords } from '../store/OutboxLine';
 import { makeStore, useApp, type Store } from '../store/store';
+import { tellEmptied, whenEmptied } from '../store/windows';
 import { Notice } from '../ui/Notice';
 import { useFontsReady } from '../ui/fonts';
 import { LargeText } from '../ui/Words';
@@ -74,8 +75,10 @@ export default function Layout() {
     loadGuide().then(async (guide) => {
       await breath();
       const evaluator = workerEvaluator(guide);
-      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator, clock: Date.now, drawn }, { look: keptLook(window.localStorage) });
+      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator, clock: Date.now, drawn, emptied: tellEmptied }, { look: keptLook(window.localStorage) });
       keepOwn(store);
+      // What is told here from now on would be told in the name of somebody who has gone.
+      whenEmptied(() => window.location.assign('/'));
       startTransition(() => setLoaded({ store, beginDeciding: evaluator.begin }));
     }).catch(() => setLoaded('failed'));
   }, []);
@@ -89,7 +92,7 @@ export default function Layout() {
     return (
       <SafeAreaProvider>
         <View style={styles.alone}>
-          <Notice title="The guide did not load" text="Without it nothing can be compared. Leave the find standing, or try again where there is a connection." action="Try again" onAction={open} />
+          <Notice whole title="The guide did not load" text="Without it nothing can be compared. Leave the find standing, or try again where there is a connection." action="Try again" onAction={open} />
         </View>
       </SafeAreaProvider>
     );

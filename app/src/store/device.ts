@@ -56,8 +56,8 @@ export interface Device {
   person(otherwise: Person): Promise<Person>;
   /** The account whose notebook this is from now on: what was told here without one, or is yet to be told by a window that has not heard of it, becomes its own. Rejects where the device does not take it. */
   adopt(person: Person): Promise<void>;
-  /** Forgets everything of the notebook. */
-  clear(): Promise<void>;
+  /** Forgets everything of the notebook, in one step; nothing of it where entries still wait. @returns how many wait */
+  clear(): Promise<number>;
 }
 
 /** The device did not take what should be kept. */
@@ -96,7 +96,7 @@ const nothingKept: Device = {
   keepPerson: () => Promise.resolve(),
   person: (otherwise) => Promise.resolve(otherwise),
   adopt: () => Promise.resolve(),
-  clear: () => Promise.resolve(),
+  clear: () => Promise.resolve(0),
 };
 
 /** The notebook in the browser's own database. What keeps it is fetched when the first is asked of it, and again where that failed. */

@@ -205,10 +205,10 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
         await all.waiting.bulkPut(waiting.map(({ key, entry }) => ({ key, entry: ownedBy(entry, earlier, person.id) })));
       }));
     },
-    clear: async () => {
-      await surely((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {
-        for (const table of [all.waiting, all.records, all.lines, all.pages, all.refused, all.own]) await table.clear();
-      }));
-    },
+    clear: async () => surely((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {
+      const waiting = await all.waiting.count();
+      if (waiting === 0) for (const table of [all.records, all.lines, all.pages, all.refused, all.own]) await table.clear();
+      return waiting;
+    })),
   };
 }

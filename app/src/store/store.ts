@@ -18,6 +18,8 @@ export interface Outside {
   readonly clock: () => number;
   /** When what changed stands on the screen: what nobody waits for is done after it. */
   readonly drawn: () => Promise<void>;
+  /** Told when what this device kept of somebody's notebook is gone: other windows still show it. */
+  readonly emptied: () => void;
 }
 
 /** What goes on in one window, and is no state that a screen shows. */

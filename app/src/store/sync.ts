@@ -176,7 +176,7 @@ function becomes(told: Me, asked_at: number): Thunk<Promise<void>> {
 }
 
 function belongsTo({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: number): Thunk<Promise<void>> {
-  return async (dispatch, getState, { album, clock, device }) => {
+  return async (dispatch, getState, { album, clock, device, emptied }) => {
     const was = getState().me.person;
     // The answer was on its way for as long as nobody knows; the middle is nearest.
     const off = Date.parse(now) - (asked_at + clock()) / 2;
@@ -185,9 +185,9 @@ function belongsTo({ id, name, demo, now, groups, guide: theirs }: Me, asked_at:
     const another = was !== undefined && was.id !== id;
     if (another && was.account) {
       // What another window told counts too.
-      if ((await device.waiting()).length > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
-      await device.clear();
+      if (await device.clear() > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
       await (await album()).clear().catch(() => undefined);
+      emptied();
     }
     if (another && !was.account) await device.adopt(person);
     else await device.keepPerson(person);

@@ -1,11 +1,16 @@
 import { me } from '../../store/slices';
 import { loadList, syncAll } from '../../store/actions';
-import { Refused } from '../../store/api';
+import { Refused, type Api } from '../../store/api';
 import type { Thunk } from '../../store/store';
 
 /** Accounts, groups and their rules: what can be done only with a connection. */
 
 export type Outcome = { readonly ok: true } | { readonly ok: false; readonly title: string; readonly field?: string | undefined };
+
+function failed(error: unknown): Outcome {
+  const title = error instanceof Error ? error.message : String(error);
+  return { ok: false, title, ...(error instanceof Refused && error.errors[0] ? { field: error.errors[0].field, title: error.errors[0].reason } : {}) };
+}
 
 /** Does something at the server, then takes what changed. What is wrong is told with its field. */
 function atServer(work: (ask: (method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown) => Promise<unknown>) => Promise<unknown>): Thunk<Promise<Outcome & { readonly said?: unknown }>> {
@@ -16,8 +21,7 @@ function atServer(work: (ask: (method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path
       await dispatch(loadList());
       return { ok: true, said };
     } catch (error) {
-      const title = error instanceof Error ? error.message : String(error);
-      return { ok: false, title, ...(error instanceof Refused && error.errors[0] ? { field: error.errors[0].field, title: error.errors[0].reason } : {}) };
+      return failed(error);
     }
   };
 }
@@ -26,38 +30,43 @@ export const openDemo = (): Thunk<Promise<Outcome>> => atServer((ask) => ask('PO
 export const signIn = (email: string, password: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/auth/sign-in/email', { email, password }));
 export const signUp = (name: string, email: string, password: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/auth/sign-up/email', { name, email, password }));
 
-/** Leaves this device empty. Nothing that waits is lost by it: then it is not done. */
-function signOutBy(path: string): Thunk<Promise<Outcome>> {
-  return async (dispatch, _, { api, album, device }) => {
+/** What keeps this device from being emptied: what waits here would be lost with it. @param then what can be done when it has gone */
+function stillHere(then: string): Thunk<Promise<string | undefined>> {
+  return async (_, __, { album, device }) => {
+    const pictures = await (await album()).unsent().catch(() => []);
+    if (pictures.length > 0) return `${pictures.length === 1 ? 'One picture waits' : `${pictures.length} pictures wait`} to be sent. ${then} when they have gone.`;
     // What another window told counts too.
     const waiting = await device.waiting();
-    const pictures = await (await album()).unsent().catch(() => []);
-    if (pictures.length > 0) return { ok: false, title: `${pictures.length === 1 ? 'One picture waits' : `${pictures.length} pictures wait`} to be sent. Sign out when they have gone.` };
-    if (waiting.length > 0) return { ok: false, title: `${waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} to be sent. Sign out when they have gone.` };
+    if (waiting.length > 0) return `${waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} to be sent. ${then} when they have gone.`;
+    return undefined;
+  };
+}
+
+/** Leaves this device empty once the server has done its part, and begins anew, in this window and every other. Nothing that waits is lost by it: then it is not done. */
+function leave(then: string, atTheServer: (api: Api) => Promise<unknown>): Thunk<Promise<Outcome>> {
+  return async (dispatch, _, { api, album, device, emptied }) => {
+    const here = await dispatch(stillHere(then));
+    if (here !== undefined) return { ok: false, title: here };
     try {
-      await api.ask('POST', path, {});
+      await atTheServer(api);
     } catch (error) {
-      return { ok: false, title: error instanceof Error ? error.message : String(error) };
+      return failed(error);
     }
-    await device.clear();
+    // Told in another window just now: it stays, and waits for its account.
+    if (await device.clear() > 0) {
+      await dispatch(syncAll());
+      return { ok: false, title: 'You are signed out. Something was told meanwhile; it stays on this device until you sign in again.' };
+    }
     await (await album()).clear().catch(() => undefined);
     dispatch(me.actions.meLoading());
+    emptied();
     window.location.assign('/');
     return { ok: true };
   };
 }
-export const signOut = (): Thunk<Promise<Outcome>> => signOutBy('/auth/sign-out');
-export const signOutEverywhere = (): Thunk<Promise<Outcome>> => signOutBy('/auth/revoke-sessions');
-
-export function deleteAccount(name: string): Thunk<Promise<Outcome>> {
-  return async (dispatch, _, { device }) => {
-    const done = await dispatch(atServer((ask) => ask('DELETE', '/me', { name })));
-    if (!done.ok) return done;
-    await device.clear();
-    window.location.assign('/');
-    return done;
-  };
-}
+export const signOut = (): Thunk<Promise<Outcome>> => leave('Sign out', (api) => api.ask('POST', '/auth/sign-out', {}));
+export const signOutEverywhere = (): Thunk<Promise<Outcome>> => leave('Sign out', (api) => api.ask('POST', '/auth/revoke-sessions', {}));
+export const deleteAccount = (name: string): Thunk<Promise<Outcome>> => leave('Delete the account', (api) => api.ask('DELETE', '/me', { name }));
 
 export const beginGroup = (id: string, name: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/groups', { id, name }));
 export const joinByCode = (code: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', '/invitations/accept', { code }));
