@@ -18,6 +18,7 @@ import { matches, portionWords } from '../src/features/pantry/PantryScreen';
 import { wrapped } from '../src/features/pantry/pdf';
 import { namesOf } from '../src/features/pantry/PortionScreen';
 import { recalledOf, recallKey } from '../src/features/pantry/recalls';
+import { couldBe } from '@pause/core/recall';
 import { findsBehind, sheetOf } from '../src/features/pantry/sheet';
 import { settled } from '../src/features/pantry/Sums';
 import { leftWords, nextTimer } from '../src/features/pantry/Timers';
@@ -140,11 +141,25 @@ describe('what no longer stands', () => {
   test('the sheet says all that whoever treats asks for', () => {
     expect(findsBehind(pantry.descent, 'meal-one')).toEqual(['find-0001']);
     expect(findsBehind(pantry.descent, 'find-0009')).toEqual(['find-0009']);
-    const sheet = sheetOf({ id: 'meal-one', pantry, records: [found('find-0001', 'cantharellus-cibarius')], typed: { who: 'Lune, 9', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) });
+    const records = [found('find-0001', 'cantharellus-cibarius')];
+    const sheet = sheetOf({ id: 'meal-one', pantry, records, could: couldBe(records, guide), typed: { who: 'Lune, 9', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) });
     const text = sheet.parts.map(({ title, lines }) => `${title}: ${lines.join(' | ')}`).join('\n');
-    for (const said of ['Cantharellus cibarius', 'Cortinarius rubellus', 'Omphalotus olearius', 'Who: Lune, 9', 'eaten by Lune, Mirel; 10\u00A0g; fried 20 minutes', 'Lune, her stomach', 'LEFT OUT: Keep one whole specimen aside (The cat took it.)', 'By the spring', 'Verdict: collect. Collected.', '(sure)']) expect(text).toContain(said);
-    const nothing = sheetOf({ id: 'find-0009', pantry, records: [], typed: { who: '', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) });
+    for (const said of ['Cantharellus cibarius', 'Cortinarius rubellus', 'Omphalotus olearius', 'Who: Lune, 9', 'eaten by Lune, Mirel; 10\u00A0g; fried 20 minutes', 'Lune, her stomach', 'LEFT OUT: Keep one whole specimen aside (The cat took it.)', 'By the spring', 'Verdict: collect. Collected.', '(sure)', 'deadly; orellanus: destroys the kidneys. Silent for two days', 'serious · within 4 hours', 'Ruled out by what was seen, if it was seen rightly.', 'Nothing else of the guide that does harm is left']) expect(text).toContain(said);
+    expect(text).not.toContain('Not ruled out');
+    const nothing = sheetOf({ id: 'find-0009', pantry, records: [], could: [], typed: { who: '', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) });
     expect(nothing.parts.every(({ lines }) => lines.length > 0)).toBe(true);
+    // Of nothing, or of what has no name, it is never said that nothing dangerous is like it.
+    const instead = (of: readonly FindRecord[]) => sheetOf({ id: 'x', pantry, records: of, could: couldBe(of, guide), typed: { who: '', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) }).parts[1]?.lines ?? [];
+    expect(instead([])).toEqual(['Not known: nothing is on record of it.']);
+    const unnamed = { ...records[0], targets: [], readings: [] } as unknown as FindRecord;
+    const lines = instead([unnamed]);
+    expect(lines).toHaveLength(11);
+    // The worst first.
+    expect(lines.slice(0, 10).map((line) => /: (deadly|serious)[;·  ].*\. Not ruled out by what was seen\.$/.exec(line)?.[1])).toEqual([...Array<string>(8).fill('deadly'), 'serious', 'serious']);
+    expect(lines[0]).toContain('amatoxins');
+    expect(lines[10]).toMatch(/^\d+ more of the guide that do harm are not ruled out either/);
+    // What was taken for something that does harm says so.
+    expect(sheetOf({ id: 'x', pantry, records: [{ ...unnamed, targets: [{ id: 't', at: AT, taxon: 'amanita-phalloides' }] } as unknown as FindRecord], could: [], typed: { who: '', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) }).parts[0]?.lines[0]).toMatch(/^Death cap, Amanita phalloides, Amanitaceae; fruiting body; deadly; amatoxins: destroys the liver\. Silent for six/);
   });
 });
 

@@ -77,6 +77,43 @@ test('with the network off it opens cold, settles a find, survives the tab, and 
   await context.close();
 });
 
+test('someone ate something, with the network off, from the middle of a check: whom to call, what to read out, and how long the worst stay silent', async () => {
+  const { page, context, errors } = await rig.open(PHONE, true);
+  await page.goto('/');
+  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await kept(page);
+  await withoutConnection(context);
+  try {
+    await page.goto('/find/demo-find-5/check');
+    await strip(page).waitFor();
+    await page.getByRole('link', { name: 'Eaten?', exact: true }).click();
+    await page.getByRole('heading', { level: 1, name: 'Someone ate something' }).waitFor();
+    const number = page.getByLabel('Number of the poison service');
+    await number.fill(' +43 1 555 01 ');
+    await number.blur();
+    await page.getByRole('button', { name: 'Call +43 1 555 01', exact: true }).waitFor();
+    // Put in once, it is there the next time.
+    await page.reload();
+    await page.getByRole('button', { name: 'Call +43 1 555 01', exact: true }).waitFor();
+    await page.getByRole('radio', { name: '5 · chanterelle' }).click();
+    const aloud = page.getByRole('status').filter({ hasText: 'Read this out' });
+    await aloud.waitFor();
+    const said = (await aloud.textContent()) ?? '';
+    for (const part of ['Cantharellus cibarius, of the family Cantharellaceae', 'Cortinarius rubellus', 'what it was taken for, not what was eaten']) expect(said).toContain(part);
+    const silent = page.getByRole('list', { name: 'How long each stays silent' }).getByRole('listitem');
+    expect(await silent.first().textContent()).toMatch(/^Deadly webcapsilent for 2 to 17 days/);
+    // No hour is written as if it were a day: what is silent comes before what shows within hours.
+    const lines = await silent.allTextContents();
+    expect(lines.findIndex((line) => line.includes('within'))).toBeGreaterThan(lines.findLastIndex((line) => line.includes('silent for')));
+    await aloud.getByRole('button', { name: 'The whole sheet, for whoever treats' }).click();
+    await page.getByText('Cortinarius rubellus').first().waitFor();
+    expect(errors).toEqual([]);
+  } finally {
+    await rig.startServer().catch(() => undefined);
+    await context.close();
+  }
+});
+
 test('a newer Pause is offered where nobody is checking, waits for other windows, and keeps what was told', async () => {
   const { page, context } = await rig.open(PHONE, true);
   await page.goto('/');

@@ -194,7 +194,7 @@ test('chanterelles from the verdict to the jar, partly without a connection; rec
   await page.getByRole('article', { name: 'The sheet' }).getByText(/Cortinarius rubellus/).waitFor();
   const { text, pages } = await textOf(await saved(page, 'Save as PDF'));
   expect(pages).toBe(1);
-  for (const said of ['Cantharellus cibarius', 'Cortinarius rubellus', 'silent for', 'Lune, 9 years, 28 kg — Łucja’s friend', 'Risotto', '12 g', 'her stomach', 'fried 20 minutes', 'LEFT OUT: Keep one whole specimen aside', 'Spruce above the Karrow spring', 'Smell']) expect(text).toContain(said);
+  for (const said of ['Cantharellus cibarius', 'Cortinarius rubellus', 'Silent for two days', 'Lune, 9 years, 28 kg — Łucja’s friend', 'Risotto', '12 g', 'her stomach', 'fried 20 minutes', 'LEFT OUT: Keep one whole specimen aside', 'Spruce above the Karrow spring', 'Smell']) expect(text).toContain(said);
   await press(page, 'Send it to the made-up poison line');
   await page.clock.runFor(2000);
   await page.getByRole('status', { name: 'The made-up poison line' }).getByText(/^Received, as case O-\d{4}.*nobody was told/).waitFor();

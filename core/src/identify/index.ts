@@ -2,7 +2,7 @@ import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
 import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, HarmGrade, Known, StageId, TaxonId } from '../guide';
 import { misreadOf } from '../misread';
 import { DAMAGE_SECONDS, canBeMade, type Hands } from '../plan';
-import { relationOverall, type Relation } from '../relation';
+import { fitsAll, type Relation } from '../relation';
 import { expectedHere } from '../season/expected';
 
 /**
@@ -79,7 +79,7 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
       taxon: taxon.id,
       grade: taxon.grade,
       probability: probabilities[i] ?? 0,
-      fitsEverything: view.looks.every((look) => look.character.place || relationOverall(look, taxon) !== 'against'),
+      fitsEverything: fitsAll(view.looks, taxon),
     }))
     .sort((a, b) => b.probability - a.probability || (a.taxon < b.taxon ? -1 : 1));
   return {

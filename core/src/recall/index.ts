@@ -7,6 +7,8 @@ import { decide, type Outcome, type Verdict } from '../verdict';
 
 /** Finding everything again when something turns out wrong: what no longer stands, all that descends from it, why, and what to do. */
 
+export { couldBe, type CouldBe } from './couldBe';
+
 export type Cause =
   /** It was collected, and by what is on record and this guide it would not be now. */
   | { readonly code: 'verdict'; readonly of: string; readonly because: 'guide' | 'record' | 'policy'; readonly outcome: Exclude<Outcome, 'collect'>; readonly grade: HarmGrade }

@@ -29,6 +29,11 @@ export function relationOverall(look: Look, taxon: CompiledTaxon): Relation {
   return known ? compare(look, known) : 'silent';
 }
 
+/** Whether nothing that was read speaks against a taxon, whatever its stage. A place never does. */
+export function fitsAll(looks: readonly Look[], taxon: CompiledTaxon): boolean {
+  return looks.every((look) => look.character.place || relationOverall(look, taxon) !== 'against');
+}
+
 /** Whether some of what was read is usual in the taxon at some stage: then its group gives no bar. */
 export function couldFit(look: Look, taxon: CompiledTaxon): boolean {
   const known = taxon.overall.get(look.character.index);

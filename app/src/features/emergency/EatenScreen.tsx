@@ -75,7 +75,7 @@ function Call() {
 
 /** What to read out on the telephone, from the finds of this notebook. */
 function ReadOut() {
-  const finds = useFinds().items.filter((f) => f.target !== undefined);
+  const finds = useFinds().items;
   const [chosen, setChosen] = useState<string>();
   const router = useRouter();
   const today = useToday();
@@ -86,13 +86,13 @@ function ReadOut() {
     <View style={styles.block}>
       <Heading>What it may have been</Heading>
       <View role="radiogroup" aria-label="What it may have been" style={styles.finds}>
-        {finds.slice(0, 8).map((f) => <Chip key={f.id} label={`${f.number ?? 'new'} · ${commonName(f.target ?? '')}`} chosen={f.id === chosen} onPress={() => setChosen(f.id === chosen ? undefined : f.id)} />)}
+        {finds.slice(0, 8).map((f) => <Chip key={f.id} label={`${f.number ?? 'new'} · ${f.target === undefined ? 'no name yet' : commonName(f.target)}`} chosen={f.id === chosen} onPress={() => setChosen(f.id === chosen ? undefined : f.id)} />)}
       </View>
-      {find && taxon ? (
+      {find ? (
         <View style={styles.block} role="status">
-          <Body><Strong>Read this out: </Strong>taken for {commonName(taxon.id)}, {taxon.taxon.scientificName}, of the family {taxon.taxon.family}. Found {dayWords(new Date(find.startedAt), today)}{find.placeNote ? `, ${find.placeNote}` : ''}. {find.readings} things were looked at; the last verdict was {find.outcome ? OUTCOME[find.outcome].toLowerCase() : 'none'}{find.choice ? `, and it was ${CHOICE[find.choice].toLowerCase()}` : ''}.</Body>
-          {taxon.taxon.lookalikes.length > 0 ? <Body>It is mistaken for: {taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id)?.taxon.scientificName ?? []).join(', ')}.</Body> : null}
-          <Body soft>That is what it was taken for, not what was eaten. Say that, too.</Body>
+          <Body><Strong>Read this out: </Strong>{taxon ? `taken for ${commonName(taxon.id)}, ${taxon.taxon.scientificName}, of the family ${taxon.taxon.family}${taxon.grade === 'none' ? '' : `, which is ${harmLine(taxon.id)}`}` : 'it was given no name'}. Found {dayWords(new Date(find.startedAt), today)}{find.placeNote ? `, ${find.placeNote}` : ''}. {find.readings} things were looked at; the last verdict was {find.outcome ? OUTCOME[find.outcome].toLowerCase() : 'none'}{find.choice ? `, and it was ${CHOICE[find.choice].toLowerCase()}` : ''}.</Body>
+          {taxon && taxon.taxon.lookalikes.length > 0 ? <Body>It is mistaken for: {taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id)?.taxon.scientificName ?? []).join(', ')}.</Body> : null}
+          <Body soft>{taxon ? 'That is what it was taken for, not what was eaten. Say that, too.' : 'Anything may have been eaten. The sheet names what is not ruled out.'}</Body>
           <Button label="The whole sheet, for whoever treats" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/sheet/[id]', params: { id: find.id } })} />
         </View>
       ) : null}

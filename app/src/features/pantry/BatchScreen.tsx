@@ -28,7 +28,7 @@ export function BatchScreen() {
   const pantry = usePantry();
   const batch = pantry.batches.find((one) => one.id === id);
   if (!pantry.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
-  if (!batch) return <Screen><Notice title="There is no such batch" text="The label is of a batch that is not in this notebook, or not told to you." /></Screen>;
+  if (!batch) return <Screen><Notice whole title="There is no such batch" text="The label is of a batch that is not in this notebook, or not told to you." /></Screen>;
   return <Batch key={id} batch={batch} pantry={pantry} />;
 }
 

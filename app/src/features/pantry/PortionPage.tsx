@@ -19,7 +19,7 @@ export function PortionPage() {
   const pantry = usePantry();
   const portion = pantry.portions.find((one) => one.id === id);
   if (!pantry.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
-  if (!portion) return <Screen><Notice title="There is no such page" text="The address names a meal that is not in this notebook." /></Screen>;
+  if (!portion) return <Screen><Notice whole title="There is no such page" text="The address names a meal that is not in this notebook." /></Screen>;
   return <Portion portion={portion} pantry={pantry} />;
 }
 

@@ -57,9 +57,9 @@ function OnTheSpot({ find }: { readonly find: string }) {
   const problem = onTheSpotProblem(record.kingdom, 'meal', [{ of: 'find', id: find }]);
   const made = madeOf({ taxon: taxon as TaxonId, part });
   const stands = record.decisions.at(-1)?.choice === 'collect' && open.evaluation.verdict.outcome === 'collect';
-  if (problem) return <Screen><Notice title="Not here" text={`It says: ${problem.reason}.`} action="To the find" onAction={toFind} /></Screen>;
-  if (!stands || !made) return <Screen><Notice title="Not on this" text="Only what was decided and stands can be put down as eaten where it stood." action="To the find" onAction={toFind} /></Screen>;
-  if (mustBeCooked(made)) return <Screen><Notice title="Not raw" text="It has to be cooked first: take it home." action="To the find" onAction={toFind} /></Screen>;
+  if (problem) return <Screen><Notice whole title="Not here" text={`It says: ${problem.reason}.`} action="To the find" onAction={toFind} /></Screen>;
+  if (!stands || !made) return <Screen><Notice whole title="Not on this" text="Only what was decided and stands can be put down as eaten where it stood." action="To the find" onAction={toFind} /></Screen>;
+  if (mustBeCooked(made)) return <Screen><Notice whole title="Not raw" text="It has to be cooked first: take it home." action="To the find" onAction={toFind} /></Screen>;
   const choice: Ready = { source: { of: 'find', id: find }, name: CommonName(taxon), line: 'where it stood', contents: [{ taxon: made.taxon.id, part }], left: undefined, ready: false, group: record.group };
   return <Portion first={find} what="meal" choices={[choice]} held={0} />;
 }

@@ -1,8 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Linking, StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import type { FindRecord } from '@pause/core';
+import { couldBe } from '@pause/core/recall';
+import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
 import { memberName } from '../../words/people';
 import { Body, Button, colour, corner, Field, Heading, Loading, Notice, Screen, Small, space, stroke, Strong, Title, useWide } from '../../ui';
@@ -44,7 +46,8 @@ function IfWrong({ id, pantry, records, first }: { readonly id: string; readonly
   const now = useToday();
   const [typed, setTyped] = useState(first);
   const nameOf = (who: string) => (who === person?.id ? person.name : person?.groups.map((group) => memberName(group, who)).find((name) => name !== who) ?? who);
-  const sheet = sheetOf({ id, pantry, records, typed, nameOf, printedAt: now });
+  const could = useMemo(() => couldBe(records, guide), [records]);
+  const sheet = sheetOf({ id, pantry, records, could, typed, nameOf, printedAt: now });
   const put = (more: Partial<Typed>) => setTyped({ ...typed, ...more });
   const keep = () => void act(keepSheet(id, typed));
   const dialled = line?.replace(/[^+\d]/g, '');

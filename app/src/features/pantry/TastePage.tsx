@@ -21,7 +21,7 @@ export function TastePage() {
   const pantry = usePantry();
   const taste = pantry.tastes.find((one) => one.id === id);
   if (!pantry.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
-  if (!taste) return <Screen><Notice title="There is no such taste" text="A first taste is only in the notebook of who put it down." /></Screen>;
+  if (!taste) return <Screen><Notice whole title="There is no such taste" text="A first taste is only in the notebook of who put it down." /></Screen>;
   return <Tasted taste={taste} />;
 }
 

@@ -1,9 +1,10 @@
 import { edited, type CompiledTaxon, type FindRecord } from '@pause/core';
 import { ancestorsOf, descendantsOf, type Descent } from '@pause/core/pantry';
+import type { CouldBe } from '@pause/core/recall';
 import { guide } from '../../evaluate/guide';
 import type { Thunk } from '../../store/store';
 import { momentWords } from '../../words/days';
-import { characterName, CHOICE, CommonName, harmLine, lowerFirst, OUTCOME, partName, readingWords, scientificName, SURENESS } from '../../words/names';
+import { characterName, CHOICE, CommonName, GRADE, harmLine, lowerFirst, OUTCOME, partName, readingWords, SURENESS } from '../../words/names';
 import { isoDayName } from '../outdoors/words';
 import type { BatchPage, Pantry, PortionPage } from './pantry';
 import { recordOf } from './recalls';
@@ -38,29 +39,54 @@ export function findsBehind(descent: Descent, id: string): string[] {
 }
 export const recordsBehind = (ids: readonly string[]): Thunk<Promise<FindRecord[]>> => async (dispatch) => (await Promise.all(ids.map((id) => dispatch(recordOf(id))))).flatMap((one) => one ?? []);
 
-const dangerous = (taxon: CompiledTaxon): CompiledTaxon[] => taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []).filter(({ grade }) => grade !== 'none');
+/** "deadly; amatoxins: destroys the liver. Silent for six to twenty-four hours; then …": when it shows is said once. */
+function harmWords({ id, grade, taxon: { harm: { syndrome, effects } } }: CompiledTaxon): string {
+  return [[effects?.startsWith('Silent') ? GRADE[grade] : harmLine(id), syndrome].filter(Boolean).join('; '), effects].filter(Boolean).join('. ');
+}
+
+/** So many that nobody named as a lookalike are told by name, the worst of them. */
+const MOST_OTHERS = 10;
+function insteadLines(records: readonly FindRecord[], could: readonly CouldBe[]): string[] {
+  if (records.length === 0) return ['Not known: nothing is on record of it.'];
+  const others = could.filter(({ listed }) => !listed);
+  const shown = could.filter((one) => one.listed || others.indexOf(one) < MOST_OTHERS);
+  const more = others.length - MOST_OTHERS;
+  return [
+    ...shown.map(({ taxon, open }) => `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ${open ? 'Not ruled out by what was seen.' : 'Ruled out by what was seen, if it was seen rightly.'}`),
+    ...(more > 0 ? [`${more} more of the guide that do harm are not ruled out either: too little was looked at.`] : []),
+    ...(could.some((one) => one.open) ? [] : ['Nothing else of the guide that does harm is left by what was seen. The guide does not know everything.']),
+  ];
+}
 
 interface SheetQuestion {
   readonly id: string;
   readonly pantry: Pantry;
   readonly records: readonly FindRecord[];
+  /** What these finds may have been. */
+  readonly could: readonly CouldBe[];
   readonly typed: Typed;
   readonly nameOf: (person: string) => string;
   readonly printedAt: Date;
 }
 
-export function sheetOf({ id, pantry, records, typed, nameOf, printedAt }: SheetQuestion): Sheet {
+/** "Chanterelle, Cantharellus cibarius, Cantharellaceae; cap"; of what does harm by itself, that too. */
+function takenFor(record: FindRecord): string {
+  const taxon = guide.taxon(record.targets.at(-1)?.taxon ?? '');
+  if (!taxon) return 'It was given no name.';
+  const { id, grade, taxon: { family, scientificName: name } } = taxon;
+  return [`${CommonName(id)}, ${name}, ${family}`, record.context.part && partName(id, record.context.part), grade !== 'none' && harmWords(taxon)].filter(Boolean).join('; ');
+}
+
+export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }: SheetQuestion): Sheet {
   const below = new Set([id, ...descendantsOf(pantry.descent, [id])]);
   const portions = pantry.portions.filter((one) => below.has(one.id) && (one.fields.what === 'meal' || one.fields.what === 'outward'));
   const taste = pantry.tastes.find((one) => one.id === id);
   const lineage = new Set([id, ...ancestorsOf(pantry.descent, id)]);
   const batches = pantry.batches.filter((one) => lineage.has(one.id));
-  const taxa = records.flatMap((record) => guide.taxon(record.targets.at(-1)?.taxon ?? '') ?? []);
-  const others = [...new Map(taxa.flatMap(dangerous).map((one) => [one.id, one])).values()];
   const said = (label: string, text: string) => (text.trim() === '' ? [] : [`${label}: ${text.trim()}`]);
   const parts: SheetPart[] = [
-    { title: 'What it was taken for', lines: records.flatMap((record) => { const taxon = record.targets.at(-1)?.taxon; return taxon === undefined ? ['It was given no name.'] : [`${CommonName(taxon)}, ${scientificName(taxon)}, ${guide.taxon(taxon)?.taxon.family ?? ''}${record.context.part ? `; ${partName(taxon, record.context.part)}` : ''}`]; }) },
-    { title: 'What it could have been instead', lines: others.length === 0 ? ['The guide lists no dangerous one that it is mistaken for.'] : others.map((one) => `${one.taxon.scientificName} (${CommonName(one.id)}): ${harmLine(one.id)}${one.taxon.harm.effects ? `. ${one.taxon.harm.effects}` : ''}`) },
+    { title: 'What it was taken for', lines: records.map(takenFor) },
+    { title: 'What it could have been instead', lines: insteadLines(records, could) },
     { title: 'Who, when, how much', lines: [...said('Who', typed.who), ...said('When', typed.when), ...said('How much', typed.amount), ...portions.flatMap((one) => eaten(pantry, one)), ...(taste ? [`First taste: ${taste.fields.eater ?? ''}, ${taste.fields.at ? momentWords(new Date(taste.fields.at)) : ''}, about a teaspoon`] : [])] },
     { title: 'What is felt, and since when', lines: [...said('Told now', typed.signs), ...portions.flatMap(({ fields: { signs = [] } }) => signs.map((one) => `${momentWords(new Date(one.at))}: ${one.text}`)), ...(taste?.fields.signs ?? []).map((one) => `${momentWords(new Date(one.at))}: ${SIGN[one.sign]}${one.text ? `, ${one.text}` : ''}`)] },
     { title: 'How it was made ready', lines: batches.flatMap(prepared) },
