@@ -29,7 +29,7 @@ export function stageName(stage: string): string {
 
 export function partName(target: string, part: string): string {
   const taxon = guide.taxon(target)?.taxon;
-  return taxon?.parts.find((p) => p.part === part)?.name ?? taxon?.harmfulParts?.find((p) => p.part === part)?.name ?? part;
+  return taxon?.parts.find((p) => p.part === part)?.name ?? taxon?.harmfulParts?.find((p) => p.part === part)?.name ?? part.split('-').join(' ');
 }
 
 /** What a reading says, in the guide's words. */
@@ -73,7 +73,8 @@ function spanOfHours([from, to]: readonly [number, number]): string {
 /** Time as people say it: "10 seconds", "2 minutes", "overnight". */
 export function timeWords(seconds: number): string {
   if (seconds >= 4 * 3600) return 'overnight';
-  if (seconds >= 3600) return `${Math.round(seconds / 3600)} hours`;
+  if (seconds >= 5400) return `${Math.round(seconds / 3600)} hours`;
+  if (seconds >= 3300) return 'an hour';
   if (seconds >= 90) return `${Math.round(seconds / 60)} minutes`;
   return seconds >= 55 ? 'a minute' : `${seconds} seconds`;
 }

@@ -1,0 +1,93 @@
+/** Whatever is found, read and told: each line that comes of it is a sentence, says no word of the program, and fits the strip. */
+import './guide';
+import * as fc from 'fast-check';
+import { decide, parseCase, plan, type CompiledTaxon, type Verdict } from '@pause/core';
+import { guide } from '../src/evaluate/guide';
+import { aroundLine, reasonWords, stripLine } from '../src/words/reasons';
+import { harmLine, lengthWords, readingWords, timeWords } from '../src/words/names';
+
+const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();
+const maybe = <T>(one: fc.Arbitrary<T>) => fc.option(one, { nil: undefined });
+
+/** What somebody may have answered to a question of the guide. */
+function value(character: (typeof guide.characters)[number]['character']): fc.Arbitrary<object> {
+  const cannot = fc.constant({ kind: 'cant-tell' });
+  if (character.kind === 'count') return fc.oneof(cannot, fc.record({ kind: fc.constant('count'), number: fc.integer({ min: 0, max: 12 }) }));
+  if (character.kind === 'measure') return fc.oneof(cannot, fc.record({ kind: fc.constant('measure'), number: fc.integer({ min: 1, max: 90 }), unit: fc.constantFrom('mm', 'cm') }));
+  return fc.oneof(cannot, fc.subarray(character.states.map(({ id }) => id), { minLength: 1, maxLength: 2 }).map((states) => ({ kind: 'states', states })));
+}
+
+/** A find of this taxon, true or not, with anything told of it. */
+function finds(target: CompiledTaxon): fc.Arbitrary<object> {
+  const { kingdom, parts, harmfulParts = [] } = target.taxon;
+  const stages = guide.guide.stages.filter((stage) => stage.kingdom === kingdom).map(({ id }) => id);
+  const asked = guide.characters.map(({ character }) => character).filter((character) => character.kingdom === kingdom);
+  const readings = fc.array(fc.constantFrom(...asked).chain((character) => fc.record({
+    character: fc.constant(character.id), value: value(character), piece: fc.constantFrom('p1', 'p1', 'p2'), sureness: fc.constantFrom('sure', 'fairly', 'guess'), by: fc.constantFrom('mirel', 'tam'),
+  })), { maxLength: 24 });
+  const known = [...parts.map(({ part, use }) => ({ part, use })), ...harmfulParts.map(({ part }) => ({ part, use: 'food' }))];
+  return fc.record({
+    readings,
+    wanted: known.length > 0 ? maybe(fc.constantFrom(...known)) : fc.constant(undefined),
+    context: fc.record({
+      stages: maybe(fc.subarray(stages, { minLength: 1, maxLength: 2 })),
+      condition: maybe(fc.constantFrom('fresh', 'ripe', 'unripe', 'wilted', 'woody', 'insect-eaten', 'frosted', 'rotten')),
+      permission: maybe(fc.constantFrom('allowed', 'forbidden', 'unknown')),
+      contamination: maybe(fc.constantFrom('none-seen', 'sprayed', 'roadside', 'flooded', 'fouled', 'polluted', 'unknown')),
+      protection: maybe(fc.constantFrom('allowed', 'protected', 'unknown')),
+      growsMixed: maybe(fc.boolean()), tracedToBase: maybe(fc.boolean()), month: maybe(fc.integer({ min: 1, max: 12 })), elevation: maybe(fc.integer({ min: 0, max: 3000 })),
+      neighbours: maybe(fc.subarray(guide.taxa.filter(({ grade }) => grade === 'deadly').map(({ id }) => id), { minLength: 1, maxLength: 4 })),
+      eaters: maybe(fc.constant([{ name: 'Tam', cautions: ['ulcer', 'pregnancy', 'child'] }])),
+    }),
+    policy: maybe(fc.record({
+      secondLook: maybe(fc.constant(['deadly', 'serious'])), secondLookWhenUnreviewed: maybe(fc.boolean()), earned: maybe(fc.constant(['deadly'])), groupsNeeded: maybe(fc.constant(10)), place: maybe(fc.constant('ignored')),
+    })),
+    withdrawn: fc.boolean(),
+    skipped: fc.subarray(asked.map(({ id }) => id), { maxLength: 2 }),
+  }).map(({ readings: all, wanted, context, policy, withdrawn, skipped }) => JSON.parse(JSON.stringify({
+    guide: { id: guide.guide.id }, kingdom, target: target.id,
+    pieces: [{ id: 'p2', startedAt: at(0), purpose: 'compare' }, { id: 'p1', startedAt: at(1), purpose: 'decide' }],
+    readings: all.map((one, index) => ({ ...one, id: `r${index}`, at: at(index + 2) })),
+    ...(withdrawn && all.length > 0 ? { withdrawals: [{ reading: 'r0', at: at(50) }] } : {}),
+    skips: skipped.map((character) => ({ character, piece: 'p1', at: at(51) })),
+    context: { ...context, ...wanted }, ...(policy ? { policy } : {}),
+  })) as object);
+}
+
+const SENTENCE = /^[A-Z0-9][^]*[.?]$/;
+const PROGRAM = /undefined|NaN|\[object|\bnull\b|\b[a-z]+[A-Z][a-z]+|[a-z]\.[a-z]| {2}|\.\.|, \.|: \./;
+const ids = guide.taxa.map(({ id }) => id);
+
+function linesOf(verdict: Verdict): string[] {
+  return [...verdict.reasons.map((reason) => reasonWords(reason, verdict)), stripLine(verdict), aroundLine(verdict)];
+}
+
+test.each(guide.taxa.map((taxon) => [taxon.id, taxon] as const))('%s, whatever is seen of it', (_, target) => {
+  fc.assert(fc.property(finds(target), (raw) => {
+    const find = parseCase(raw, guide);
+    const verdict = decide(guide, find);
+    for (const line of linesOf(verdict)) {
+      expect(line).toMatch(SENTENCE);
+      expect(line).not.toMatch(PROGRAM);
+      expect(ids.filter((id) => line.includes(id))).toEqual([]);
+    }
+    if (verdict.outcome === 'pause') expect(stripLine(verdict).length).toBeLessThanOrEqual(160);
+    // What is planned for it is said in its time, and not where nothing is to be planned.
+    const planned = plan(guide, find);
+    expect(stripLine(verdict, planned)).toMatch(/[.]$/);
+  }), { numRuns: 12 });
+});
+
+test('what was read, how harmful it is, how long and how large: never a word of the program either', () => {
+  for (const { character } of guide.characters) {
+    if (!('states' in character)) continue;
+    for (const { id } of character.states) expect(readingWords({ character: character.id, value: { kind: 'states', states: [id] } })).toMatch(/^[A-Z0-9“]/);
+  }
+  for (const { id, grade } of guide.taxa) {
+    const line = harmLine(id);
+    expect(line).not.toMatch(PROGRAM);
+    expect(line === '' || line.startsWith(grade === 'none' ? 'harmless' : grade)).toBe(true);
+  }
+  for (let seconds = 2; seconds < 20_000; seconds += 7) expect(timeWords(seconds)).toMatch(/^([2-9]|[1-5]\d) (seconds|minutes)$|^[2-4] hours$|^(a minute|an hour|overnight)$/);
+  for (const millimetres of [1, 9.5, 10, 45, 999, 1000, 2500]) expect(lengthWords(millimetres)).toMatch(/^\d+(\.\d+)? (mm|cm|m)$/);
+});
