@@ -155,6 +155,27 @@ test('a screen whose program cannot be had says so, leaves the rooms within reac
   await context.close();
 });
 
+test('a room whose programs cannot be had any more says so within its frame, and opens when they can', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/');
+  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  // From now on nothing more of the application comes.
+  const programs = '**/_expo/static/js/**';
+  await page.route(programs, (route) => route.abort());
+  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await page.getByRole('heading', { level: 1, name: 'This screen did not load' }).waitFor();
+  await page.getByRole('link', { name: 'Start', exact: true }).click();
+  await page.getByRole('button', { name: 'A new find' }).waitFor();
+  await page.goBack();
+  await page.getByRole('heading', { level: 1, name: 'This screen did not load' }).waitFor();
+  expect(await page.getByRole('link', { name: 'Eaten?', exact: true }).count()).toBe(1);
+  await page.unroute(programs);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await page.getByRole('heading', { level: 1, name: 'What is worth going for' }).waitFor();
+  expect(errors.filter((error) => !error.includes('oad'))).toEqual([]);
+  await context.close();
+});
+
 test('a screen that Pause cannot draw says what is wrong and loses nothing', async () => {
   const { page, context } = await rig.open();
   // The same program with a mistake in it: the first thing that it wants to say is not there.

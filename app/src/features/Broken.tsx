@@ -1,5 +1,6 @@
 import type { ErrorBoundaryProps } from 'expo-router';
 import { Notice, Screen } from '../ui';
+import { NotLoaded } from './NotLoaded';
 
 /** What the loader of programs says when one cannot be had. */
 const NOT_LOADED = /^Loading module /;
@@ -9,8 +10,8 @@ export function Broken({ error }: ErrorBoundaryProps) {
   return (
     <Screen>
       {NOT_LOADED.test(error.message)
-        ? <Notice title="This screen did not load" text="What was told so far is kept. Try again where there is a connection; until then leave the find standing." action="Try again" onAction={again} />
-        : <Notice title="Pause made a mistake here" text={`What was told so far is kept. If it happens again, leave the find standing, and tell whoever keeps this Pause: “${error.message}”`} action="Try again" onAction={again} />}
+        ? <NotLoaded again={again} />
+        : <Notice whole title="Pause made a mistake here" text={`What was told so far is kept. If it happens again, leave the find standing, and tell whoever keeps this Pause: “${error.message}”`} action="Try again" onAction={again} />}
     </Screen>
   );
 }

@@ -34,19 +34,19 @@ export function FindFrame({ render, blind = false }: {
     // What stood before is not shown: it knows nothing of the newest answer.
     return (
       <Screen>
-        <Notice title="This find could not be compared" text={`What you told is kept. Without the comparison there is no verdict: leave it standing. (${open.fault})`} action="Try again" onAction={() => void act(reconsider(id))} />
+        <Notice whole title="This find could not be compared" text={`What you told is kept. Without the comparison there is no verdict: leave it standing. (${open.fault})`} action="Try again" onAction={() => void act(reconsider(id))} />
       </Screen>
     );
   }
   if (open?.record && !blind && me !== undefined && blindAsk(open.record, me)) return <Redirect href={{ pathname: '/find/[id]/second', params: { id } }} />;
   if (open?.record) return <>{asksEarned ? <TellPractised record={open.record} /> : null}{render({ record: open.record, evaluation: open.evaluation, current: open.evaluated === open.change })}</>;
   if (open?.status === 'missing') {
-    return <Screen><Notice title="There is no such find" text="The address names a find that is not in this notebook." /></Screen>;
+    return <Screen><Notice whole title="There is no such find" text="The address names a find that is not in this notebook." /></Screen>;
   }
   if (open?.status === 'failed') {
     return (
       <Screen>
-        <Notice title="The find could not be opened" text={open.error ?? ''} action="Try again" onAction={() => void act(loadFind(id))} />
+        <Notice whole title="The find could not be opened" text={open.error ?? ''} action="Try again" onAction={() => void act(loadFind(id))} />
       </Screen>
     );
   }

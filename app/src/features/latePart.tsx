@@ -1,6 +1,7 @@
 import { createElement, type ComponentType } from 'react';
 import { late } from '../evaluate/late';
-import { Notice, Small } from '../ui';
+import { Loading, Notice, Screen, Small } from '../ui';
+import { NotLoaded } from './NotLoaded';
 
 /** A part of a screen that is a program of its own. */
 interface LatePart<Props> {
@@ -9,20 +10,35 @@ interface LatePart<Props> {
   readonly fetchAhead: () => void;
 }
 
+interface Meanwhile {
+  readonly failed: boolean;
+  readonly again: () => void;
+}
+
+function fetched<Props extends object>(fetchIt: () => Promise<ComponentType<Props>>, meanwhile: (state: Meanwhile, props: Props) => React.ReactElement): LatePart<Props> {
+  const part = late(async () => ({ Part: await fetchIt() }));
+  function Late(props: Props) {
+    const { program, failed, again } = part.useTry();
+    return program ? createElement(program.Part, props) : meanwhile({ failed, again }, props);
+  }
+  return Object.assign(Late, { fetchAhead: () => void part.load().catch(() => undefined) });
+}
+
 /**
  * Fetched when it is first shown; where that fails it says so, and tries again when asked to.
  *
  * @param meanwhile keeps its place, for what is no more than a drawing beside words: there nothing is said either
  */
 export function latePart<Props extends object>(fetchIt: () => Promise<ComponentType<Props>>, meanwhile?: ComponentType<Props>): LatePart<Props> {
-  const part = late(async () => ({ Part: await fetchIt() }));
-  function Late(props: Props) {
-    const { program, failed, again } = part.useTry();
-    if (program) return createElement(program.Part, props);
+  return fetched(fetchIt, ({ failed, again }, props) => {
     if (meanwhile) return createElement(meanwhile, props);
     return failed
       ? <Notice title="This part did not load" text="What was told so far is kept. Try again where there is a connection." action="Try again" onAction={again} />
       : <Small soft>One moment …</Small>;
-  }
-  return Object.assign(Late, { fetchAhead: () => void part.load().catch(() => undefined) });
+  });
+}
+
+/** The same for a whole screen: while it is on its way, and where it cannot be had, the rooms are within reach. */
+export function lateScreen<Props extends object>(fetchIt: () => Promise<ComponentType<Props>>): LatePart<Props> {
+  return fetched(fetchIt, ({ failed, again }) => <Screen>{failed ? <NotLoaded again={again} /> : <Loading what="One moment …" />}</Screen>);
 }

@@ -13,13 +13,20 @@ export function Loading({ what }: { readonly what: string }) {
   );
 }
 
+interface NoticeProps {
+  readonly title: string;
+  readonly text: string;
+  readonly action?: string;
+  readonly onAction?: () => void;
+  /** It is all that the screen shows: its title is that of the page. */
+  readonly whole?: boolean;
+}
+
 /** Nothing is there, or something did not work: what it is, and what can be done. */
-export function Notice({ title, text, action, onAction }: {
-  readonly title: string; readonly text: string; readonly action?: string; readonly onAction?: () => void;
-}) {
+export function Notice({ title, text, action, onAction, whole = false }: NoticeProps) {
   return (
     <View style={styles.notice} role="status">
-      <Heading>{title}</Heading>
+      <Heading {...(whole ? { 'aria-level': 1 } : {})}>{title}</Heading>
       <Body soft>{text}</Body>
       {action && onAction ? <Button label={action} tone="outline" onPress={onAction} style={styles.action} /> : null}
     </View>

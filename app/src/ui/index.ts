@@ -6,5 +6,6 @@ export { Button, Chip, ChipRow } from './Button';
 export { Field, Input } from './Field';
 export { useText } from './useText';
 export { Screen, Rule, useTwoPanes, useWide } from './Screen';
+export { WaysOut } from './WaysOut';
 export { Loading, Notice } from './Notice';
 export { Slide } from './Slide';

@@ -1,4 +1,4 @@
-import { latePart } from '../../features/latePart';
+import { lateScreen } from '../../features/latePart';
 
 // Fetched as one program with the other screens of its kind.
-export default latePart(() => import('../../features/outdoors').then((m) => m.LessonsScreen));
+export default lateScreen(() => import('../../features/outdoors').then((m) => m.LessonsScreen));

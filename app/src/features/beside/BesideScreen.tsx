@@ -6,7 +6,7 @@ import type { Evaluation } from '../../evaluate/evaluate';
 import { useCase } from '../../store/useCase';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine, scientificName } from '../../words/names';
-import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title } from '../../ui';
+import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title, WaysOut } from '../../ui';
 import { Uprights } from '../check/Uprights';
 import { usePictures } from '../eye/usePictures';
 import { FindFrame, type FindProps } from '../FindFrame';
@@ -38,7 +38,7 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
   const lookalike = row && guide.taxon(row.taxon);
   const check = () => router.replace({ pathname: '/find/[id]/check', params: { id: record.id } });
   if (!find || !target || !row || !lookalike) {
-    return <Screen><Notice title="Nothing to put beside it" text="The guide knows nothing dangerous that is not ruled out, and names no lookalike." action="Back to the check" onAction={check} /></Screen>;
+    return <Screen><Notice whole title="Nothing to put beside it" text="The guide knows nothing dangerous that is not ruled out, and names no lookalike." action="Back to the check" onAction={check} /></Screen>;
   }
   const strip = (
     <View style={styles.strip}>
@@ -50,6 +50,7 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
     <Screen panes rooms={false} strip={strip}>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
         <View style={styles.sheet}>
+          <WaysOut ways={[{ href: { pathname: '/find/[id]', params: { id: record.id } }, label: '‹ The find' }]} />
           <Small soft>Side by side · {at + 1} of {rows.length}</Small>
           <Title>Where they part</Title>
           <Names target={target} row={row} />

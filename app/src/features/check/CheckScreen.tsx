@@ -9,7 +9,7 @@ import { useAct } from '../../store/store';
 import { useCase } from '../../store/useCase';
 import { characterOf, commonName, lowerFirst, readingWords, scientificName } from '../../words/names';
 import { movedWords } from '../../words/reasons';
-import { Body, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, stroke, TARGET, Title, useTwoPanes, useWide } from '../../ui';
+import { Body, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, stroke, TARGET, Title, useTwoPanes, useWide, WaysOut } from '../../ui';
 import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { FindFrame, type FindProps, type Judged } from '../FindFrame';
 import { BesideLink } from '../beside/BesideLink';
@@ -356,24 +356,12 @@ function Header({ record, find, piece }: { readonly record: FindProps['record'];
   return (
     <View style={styles.header}>
       <View style={styles.grow}>
-        {wide ? null : <TopLinks record={record} />}
+        <WaysOut ways={[{ href: '/finds', label: '‹ Finds' }, { href: { pathname: '/find/[id]/around', params: { id: record.id } }, label: 'Around it' }]} />
         {wide ? <Small soft numberOfLines={1}>{where.filter(Boolean).join(' · ')}</Small> : null}
         <Title>Is it {commonName(find.target)}?</Title>
         <Small soft numberOfLines={1}><Small soft style={styles.scientific}>{scientificName(find.target)}</Small>{wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}</Small>
       </View>
       {record.bodyPlan && wide ? <BodyPlanGlyph plan={record.bodyPlan} size={64} colour={colour.ink} /> : null}
-    </View>
-  );
-}
-
-function TopLinks({ record }: { readonly record: FindProps['record'] }) {
-  return (
-    <View style={styles.top}>
-      <Link href="/finds" asChild><Pressable role="link" style={styles.topLink}><SmallStrong>‹ Finds</SmallStrong></Pressable></Link>
-      <Link href={{ pathname: '/find/[id]/around', params: { id: record.id } }} asChild>
-        <Pressable role="link" style={styles.topLink}><SmallStrong>Around it</SmallStrong></Pressable>
-      </Link>
-      <Link href="/eaten" asChild><Pressable role="link" style={styles.topLink}><SmallStrong>Eaten?</SmallStrong></Pressable></Link>
     </View>
   );
 }
@@ -389,7 +377,6 @@ const styles = StyleSheet.create({
   urgent: { marginTop: space.l, gap: space.s },
   header: { flexDirection: 'row', gap: space.m, alignItems: 'flex-end' },
   scientific: { fontStyle: 'italic' },
-  top: { flexDirection: 'row', gap: space.l, justifyContent: 'space-between' },
   topLink: { minHeight: TARGET, justifyContent: 'center' },
   bleed: { marginHorizontal: -space.l, marginTop: space.xs },
   underlined: { textDecorationLine: 'underline' },

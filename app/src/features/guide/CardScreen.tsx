@@ -3,7 +3,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { partings, type CompiledTaxon, type StageId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { characterName, characterOf, CommonName, harmLine, lowerFirst, stageName } from '../../words/names';
-import { Body, Button, colour, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong } from '../../ui';
+import { Body, Button, colour, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, WaysOut } from '../../ui';
 import { TaxonDrawing } from '../plate/TaxonDrawing';
 
 const NOTHING = new Set<string>();
@@ -14,7 +14,7 @@ export function CardScreen() {
   const { of } = useLocalSearchParams<{ of?: string }>();
   const router = useRouter();
   const taxon = guide.taxon(of ?? '');
-  if (!taxon) return <Screen><Notice title="Not in this guide" text="There is no card of what it does not know." action="To the guide" onAction={() => router.replace('/guide')} /></Screen>;
+  if (!taxon) return <Screen><Notice whole title="Not in this guide" text="There is no card of what it does not know." action="To the guide" onAction={() => router.replace('/guide')} /></Screen>;
   const wanted = taxon.taxon.parts[0]?.stages ?? taxon.taxon.stages;
   const stage = wanted[Math.min(1, wanted.length - 1)];
   const others = taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []);
@@ -30,6 +30,7 @@ export function CardScreen() {
       )}
     >
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
+        <WaysOut ways={[{ href: { pathname: '/taxon/[id]', params: { id: taxon.id } }, label: '‹ In the guide' }]} />
         <View style={styles.card} role="article" aria-label={`Pocket card of ${CommonName(taxon.id)}`}>
           <View style={styles.top}>
             {stage ? <TaxonDrawing taxon={taxon} stage={stage} height={180} accent={new Set(taxon.taxon.signature)} /> : null}

@@ -10,7 +10,7 @@ export function PairScreen() {
   const { a, b } = useLocalSearchParams<{ a?: string; b?: string }>();
   const router = useRouter();
   const [one, other] = [guide.taxon(a ?? ''), guide.taxon(b ?? '')];
-  if (!one || !other || one === other) return <Screen><Notice title="Two of the guide are needed" text="One of these is not in this guide." action="To the guide" onAction={() => router.replace('/guide')} /></Screen>;
+  if (!one || !other || one === other) return <Screen><Notice whole title="Two of the guide are needed" text="One of these is not in this guide." action="To the guide" onAction={() => router.replace('/guide')} /></Screen>;
   return (
     <Screen panes>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>

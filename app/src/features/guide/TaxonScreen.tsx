@@ -17,7 +17,7 @@ export function TaxonScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const router = useRouter();
   const taxon = guide.taxon(id);
-  if (!taxon) return <Screen><Notice title="Not in this guide" text="What it does not name, it does not know." action="To the guide" onAction={() => router.replace('/guide')} /></Screen>;
+  if (!taxon) return <Screen><Notice whole title="Not in this guide" text="What it does not name, it does not know." action="To the guide" onAction={() => router.replace('/guide')} /></Screen>;
   return (
     <Screen panes>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page} key={id}>

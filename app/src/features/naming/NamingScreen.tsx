@@ -6,9 +6,9 @@ import type { Candidate, Identification } from '@pause/core/identify';
 import { guide } from '../../evaluate/guide';
 import { changeTarget, passOver, read, takeBack, tellContext } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
-import { characterOf, CommonName, commonName, harmLine, openNameWords, scientificName } from '../../words/names';
+import { characterOf, CommonName, commonName, harmLine, openNameWords, scientificName, upper } from '../../words/names';
 import { few } from '../../words/reasons';
-import { Body, Button, Chip, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, Title, useTwoPanes, useWide } from '../../ui';
+import { Body, Button, Chip, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, Title, useTwoPanes, useWide, WaysOut } from '../../ui';
 import { AnswerCard, cardKey, type Answer } from '../check/card';
 import { Seen } from '../check/Seen';
 import { Pictures } from '../eye/late';
@@ -70,6 +70,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const candidates = <Candidates told={told} onName={name} record={record} />;
   const head = (
     <View>
+      <WaysOut ways={[{ href: { pathname: '/find/[id]', params: { id: record.id } }, label: '‹ The find' }]} />
       <Small soft>{[record.number ? `Find ${record.number}` : 'New find', record.placeNote].filter(Boolean).join(' · ')}</Small>
       <Title>What could it be?</Title>
     </View>
@@ -115,7 +116,7 @@ function DangerStrip({ told }: { readonly told: Identification }) {
       <Strong>
         {fitting.length === 0 ? 'No dangerous one of the guide fits all that was seen.' : `${fitting.length === 1 ? 'One dangerous one fits' : `${fitting.length} dangerous ones fit`} all that was seen${deadly > 0 ? `, ${deadly === fitting.length ? 'deadly' : `${deadly} of them deadly`}` : ''}.`}
       </Strong>
-      <Small>{fitting.length > 0 ? `${few(fitting.map((c) => commonName(c.taxon)), 4)}. ` : ''}A likely name is no ground: only the check rules out.</Small>
+      <Small>{fitting.length > 0 ? `${upper(few(fitting.map((c) => commonName(c.taxon)), 4))}. ` : ''}A likely name is no ground: only the check rules out.</Small>
     </View>
   );
 }
@@ -135,20 +136,22 @@ function Candidates({ told, record, onName }: { readonly told: Identification; r
       .then((kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }));
   };
   return (
-    <View style={styles.block} role="list" aria-label="Candidates">
-      {shown.map((candidate) => (
-        <View key={candidate.taxon} role="listitem">
-          <CandidateLine candidate={candidate} opened={open === candidate.taxon} onOpen={() => setOpen(open === candidate.taxon ? undefined : candidate.taxon)} />
-          {open === candidate.taxon ? (
-            <View style={styles.ways}>
-              <Button label="I take it for this: check it" onPress={() => onName(candidate.taxon)} />
-              {candidate.grade === 'deadly' || candidate.grade === 'serious' ? <Button label="A dangerous one stands here: note it" tone="outline" onPress={() => onName(candidate.taxon, 'verdict')} /> : null}
-              <Chip kind="checkbox" label="Compare" chosen={pair.includes(candidate.taxon)} onPress={() => compare(candidate.taxon)} />
-            </View>
-          ) : null}
-          <Rule />
-        </View>
-      ))}
+    <View style={styles.block}>
+      <View style={styles.block} role="list" aria-label="Candidates">
+        {shown.map((candidate) => (
+          <View key={candidate.taxon} role="listitem">
+            <CandidateLine candidate={candidate} opened={open === candidate.taxon} onOpen={() => setOpen(open === candidate.taxon ? undefined : candidate.taxon)} />
+            {open === candidate.taxon ? (
+              <View style={styles.ways}>
+                <Button label="I take it for this: check it" onPress={() => onName(candidate.taxon)} />
+                {candidate.grade === 'deadly' || candidate.grade === 'serious' ? <Button label="A dangerous one stands here: note it" tone="outline" onPress={() => onName(candidate.taxon, 'verdict')} /> : null}
+                <Chip kind="checkbox" label="Compare" chosen={pair.includes(candidate.taxon)} onPress={() => compare(candidate.taxon)} />
+              </View>
+            ) : null}
+            <Rule />
+          </View>
+        ))}
+      </View>
       {told.none > 0.02 ? <Small soft>Something that is not in this guide: {percent(told.none)}.</Small> : null}
       <View style={styles.ways}>
         {told.candidates.length > SHOWN ? <Button label={all ? 'Fewer' : 'More'} tone="plain" onPress={() => setAll(!all)} /> : null}

@@ -25,7 +25,7 @@ export function PlaceScreen() {
   const { ready, places } = usePlaces();
   const place = places.find((one) => one.id === id);
   if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
-  if (!place) return <Screen><Notice title="There is no such place" text="Or it is in a notebook that you do not read." action="Places" onAction={() => router.replace('/places')} /></Screen>;
+  if (!place) return <Screen><Notice whole title="There is no such place" text="Or it is in a notebook that you do not read." action="Places" onAction={() => router.replace('/places')} /></Screen>;
   return <Screen><OnePlace key={place.id} place={place} places={places} /></Screen>;
 }
 

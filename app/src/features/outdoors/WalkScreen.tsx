@@ -29,7 +29,7 @@ export function WalkScreen() {
   const { ready, places } = usePlaces();
   const page = useApp((state) => state.pages.all[id]);
   if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
-  if (page?.kind !== 'walk') return <Screen><Notice title="There is no such walk" text="Or it is in a notebook that you do not read." action="The week" onAction={() => router.replace('/week')} /></Screen>;
+  if (page?.kind !== 'walk') return <Screen><Notice whole title="There is no such walk" text="Or it is in a notebook that you do not read." action="The week" onAction={() => router.replace('/week')} /></Screen>;
   return <Screen><OneWalk id={id} walk={standing(page, 'walk')} places={places} /></Screen>;
 }
 

@@ -29,7 +29,7 @@ export function GroupScreen() {
   const { status, person } = useApp((state) => state.me);
   const group = person?.groups.find((one) => one.id === id);
   if (status !== 'ready') return <Screen><Body soft>Opening the notebook …</Body></Screen>;
-  if (!person || !group) return <Screen><Notice title="There is no such group" text="Or you do not belong to it any more." action="Notebook and people" onAction={() => router.replace('/notebook')} /></Screen>;
+  if (!person || !group) return <Screen><Notice whole title="There is no such group" text="Or you do not belong to it any more." action="Notebook and people" onAction={() => router.replace('/notebook')} /></Screen>;
   const tell = (outcome: Outcome) => setSaid(outcome.ok ? undefined : outcome.title);
   return (
     <Screen>

@@ -33,7 +33,7 @@ export function SignInScreen() {
     done(await act(isNew ? signUp(name.trim(), email.trim(), password) : signIn(email.trim(), password)));
   });
   if (person?.account && !signedOut) {
-    return <Screen><Notice title={`This is ${person.name}’s notebook`} text="Whoever else wants to use this device signs out first." action="Notebook and people" onAction={() => router.replace('/notebook')} /></Screen>;
+    return <Screen><Notice whole title={`This is ${person.name}’s notebook`} text="Whoever else wants to use this device signs out first." action="Notebook and people" onAction={() => router.replace('/notebook')} /></Screen>;
   }
   return (
     <Screen>

@@ -5,7 +5,7 @@ import { add, newId, now, person, startFind } from '../../store/actions';
 import { useAct, type Thunk } from '../../store/store';
 import { useCase } from '../../store/useCase';
 import { commonName, timeWords } from '../../words/names';
-import { Body, Button, colour, corner, Heading, Loading, Notice, Rule, Screen, Small, space, Strong, stroke, Title, VerdictWord } from '../../ui';
+import { Body, Button, colour, corner, Heading, Loading, Notice, Rule, Screen, Small, space, Strong, stroke, Title, VerdictWord, WaysOut } from '../../ui';
 import { FindFrame } from '../FindFrame';
 import { useOwnRates } from '../practice/ownRates';
 import { PieceLines, usePieceCheck } from './PieceLines';
@@ -27,7 +27,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   const told = usePieceCheck(find);
   const count = countOf(record);
   const rates = useOwnRates();
-  if (!find) return <Screen><Notice title="No name yet" text="Only what has been checked as one thing can be gone through piece by piece." action="Back to the find" onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })} /></Screen>;
+  if (!find) return <Screen><Notice whole title="No name yet" text="Only what has been checked as one thing can be gone through piece by piece." action="Back to the find" onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })} /></Screen>;
   if (!told) return <Screen><Loading what="Working out the quickest checks …" /></Screen>;
   if (!told.feasible) {
     return (
@@ -58,6 +58,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   return (
     <Screen panes rooms={false} strip={strip}>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
+        <WaysOut ways={[{ href: { pathname: '/find/[id]', params: { id: record.id } }, label: '‹ The find' }]} />
         <Small soft role="heading" aria-level={1}>The rest of the patch · {commonName(find.target)}</Small>
         <View style={styles.tally} role="status" aria-live="polite" aria-label={`${count.passed} passed, ${count.strays} strays`}>
           <View><VerdictWord>{count.passed}</VerdictWord><Small soft>passed</Small></View>

@@ -6,12 +6,12 @@ import { drillFor, type CardId, type Drill, type PracticeAnswer } from '@pause/c
 import { guide } from '../../evaluate/guide';
 import { now } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { Body, Button, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title } from '../../ui';
+import { Body, Button, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, WaysOut } from '../../ui';
 import { useNeededPlates, type Plates } from '../plate/usePlates';
 import { DrillCard, type DrillAnswer } from './DrillCard';
 import { cardsNow, picturesBy, usePractice, type Practice } from './practice';
 import { useSitting } from './useSitting';
-import { cardName } from './words';
+import { cardName, TO_PRACTICE } from './words';
 
 /** A sitting of a few minutes: what is due, one question after another. */
 export function DrillScreen() {
@@ -62,11 +62,12 @@ export function Drills({ drills, plates, answers, onAnswer, onEnd, empty, gentle
   const [at, setAt] = useState(0);
   const drill = drills[at];
   const toPractice = () => (router.canGoBack() ? router.back() : router.replace('/practice'));
-  if (drills.length === 0) return <Screen><Notice title="Nothing to practise now" text={empty} action="Back" onAction={toPractice} /></Screen>;
+  if (drills.length === 0) return <Screen><Notice whole title="Nothing to practise now" text={empty} action="Back" onAction={toPractice} /></Screen>;
   if (!drill) return <SittingEnd answers={answers} gentle={gentle} onBack={toPractice} />;
   const answered = ({ right, sureness, look }: DrillAnswer, said: Sureness) => onAnswer({ card: drill.card, at: act(now()), right, sureness: sureness ?? said, ...(look ? { look } : {}) });
   return (
     <Screen rooms={false}>
+      <WaysOut ways={TO_PRACTICE} />
       <Small soft role="heading" aria-level={1}>Practice · {at + 1} of {drills.length}</Small>
       <DrillCard key={at} drill={drill} plates={plates} note={noteOf?.(drill.card)} onAnswer={answered} onNext={() => { if (at + 1 === drills.length) onEnd(); setAt(at + 1); }} last={at + 1 === drills.length} />
       <Button label="Stop here" tone="plain" style={styles.start} onPress={toPractice} />

@@ -29,7 +29,7 @@ export function LessonScreen() {
   const lesson = useMemo(() => lessonsOf(pages).find((one) => one.id === id), [pages, id]);
   const [doing, setDoing] = useState(false);
   if (!ready || !plates) return <Screen><Loading what="Opening the lesson …" /></Screen>;
-  if (!lesson) return <Screen><Notice title="No such lesson" text="It is not in this notebook, or not on this device yet." action="Lessons" onAction={() => router.replace('/practice/lessons')} /></Screen>;
+  if (!lesson) return <Screen><Notice whole title="No such lesson" text="It is not in this notebook, or not on this device yet." action="Lessons" onAction={() => router.replace('/practice/lessons')} /></Screen>;
   return doing ? <Doing lesson={lesson} plates={plates} /> : <Reading lesson={lesson} plates={plates} onDo={() => setDoing(true)} />;
 }
 

@@ -7,14 +7,14 @@ import { guide } from '../../evaluate/guide';
 import { now } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { characterName, characterOf, CommonName, commonName, DAMAGE, harmLine, lowerFirst, numberWord, scientificName, stageName, timeWords } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, Heading, Loading, Notice, PlateView, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide, VerdictWord } from '../../ui';
+import { Body, Button, Chip, ChipRow, colour, Heading, Loading, Notice, PlateView, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide, VerdictWord, WaysOut } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
 import { Uprights } from '../check/Uprights';
 import { useNeededPlates, type Plates } from '../plate/usePlates';
 import { Look, Looked } from './Look';
 import { picturesBy, usePractice, type Practice } from './practice';
 import { useSitting } from './useSitting';
-import { DECIDED, pointsWords, resultWords } from './words';
+import { DECIDED, pointsWords, resultWords, TO_PRACTICE } from './words';
 
 const FINDS = 5;
 
@@ -65,7 +65,7 @@ function Wood({ practice, plates, told }: { readonly practice: Practice; readonl
     setReview(true);
     keep({ finds: [practiceFind(one, looks, decided, scored, act(now()))] });
   };
-  if (walk.length === 0) return <Screen><Notice title="The practice wood is empty" text="This guide has nothing that is collected and has a lookalike." action="Back" onAction={() => router.back()} /></Screen>;
+  if (walk.length === 0) return <Screen><Notice whole title="The practice wood is empty" text="This guide has nothing that is collected and has a lookalike." action="Back" onAction={() => router.back()} /></Screen>;
   if (review && last) return <Review plates={plates} done={last} at={done.length} of={walk.length} onNext={() => setReview(false)} />;
   if (!encounter) return <WalkEnd done={done} seed={seed} gentle={gentle} onAgain={() => router.replace({ pathname: '/practice/wood', params: { seed: String(Math.floor(Math.random() * 1e6)) } })} />;
   return <Meeting key={done.length} plates={plates} encounter={encounter} drawable={drawable} at={done.length + 1} of={walk.length} gentle={gentle} onDecide={(looks, decided) => decide(encounter, looks, decided)} />;
@@ -118,6 +118,7 @@ function Meeting({ plates, encounter: { specimen, target }, drawable, at, of, ge
   );
   return (
     <Screen strip={strip} rooms={false}>
+      <WaysOut ways={TO_PRACTICE} />
       <View>
         <Small soft>Practice wood · find {at} of {of} · stage: {lowerFirst(stageName(specimen.stage))}</Small>
         <Title>Is it {commonName(target.id)}?</Title>
@@ -171,6 +172,7 @@ function Review({ plates, done: { encounter, decided, looks, scored }, at, of, o
   const strip = <View style={styles.strip}><Button label={at < of ? 'The next find' : 'The end of the walk'} style={styles.way} onPress={onNext} /></View>;
   return (
     <Screen strip={strip} rooms={false}>
+      <WaysOut ways={TO_PRACTICE} />
       <View style={[styles.band, tone === 'bad' ? styles.bad : tone === 'good' ? styles.good : styles.even]} role="status">
         <Small on={tone === 'even' ? 'light' : 'dark'}>You said: {lowerFirst(DECIDED[decided])} · {pointsWords(scored.points)}</Small>
         <VerdictWord on={tone === 'even' ? 'light' : 'dark'}>{line}</VerdictWord>

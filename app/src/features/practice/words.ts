@@ -6,6 +6,9 @@ import { characterName, characterOf, CommonName, commonName, lowerFirst, numberW
 
 export const DECIDED: Readonly<Record<WalkDecision, string>> = { collect: 'Collect', leave: 'Leave', 'not-yet': 'Not yet' };
 
+/** The way out of what goes on for a while. */
+export const TO_PRACTICE = [{ href: '/practice', label: '‹ Practice' }] as const;
+
 export function stateLabel(character: string, state: string): string {
   const known = characterOf(character);
   return (known && 'states' in known ? known.states.find(({ id }) => id === state)?.label : undefined) ?? state;

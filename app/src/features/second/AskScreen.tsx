@@ -38,7 +38,7 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
   const chosen = checks.filter((c) => !left.includes(c));
   const seconds = chosen.reduce((sum, c) => sum + (characterOf(c)?.seconds ?? 0), 0);
   if (checks.length === 0) {
-    return <Screen><Notice title="Nothing to look at a second time yet" text="Read what fills the bars first; then somebody else can read the same without knowing it." action="Go on checking" onAction={() => router.replace({ pathname: '/find/[id]/check', params: { id: record.id } })} /></Screen>;
+    return <Screen><Notice whole title="Nothing to look at a second time yet" text="Read what fills the bars first; then somebody else can read the same without knowing it." action="Go on checking" onAction={() => router.replace({ pathname: '/find/[id]/check', params: { id: record.id } })} /></Screen>;
   }
   const ask = async () => {
     const here = whom === HERE;

@@ -5,7 +5,7 @@ import { blindAsk, type CharacterId, type Check, type FindRecord } from '@pause/
 import { read } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { characterOf, timeWords, upper } from '../../words/names';
-import { Body, Button, Heading, Notice, Screen, Small, SmallStrong, space, Title, useWide } from '../../ui';
+import { Body, Button, Heading, Notice, Screen, Small, SmallStrong, space, Title, useWide, WaysOut } from '../../ui';
 import { AnswerCard, cardKey, type Answer } from '../check/card';
 import { Pictures } from '../eye/late';
 import { memberName } from '../../words/people';
@@ -42,8 +42,8 @@ function Looking({ record }: { readonly record: FindRecord }) {
     const looked = record.readings.some((r) => r.by === reader && r.blind === true);
     return (
       <Screen>
-        {looked ? <Notice title="Thank you: all of it is read" text={beside ? 'Give the phone back. Now both can lie side by side.' : 'Now both can lie side by side.'} action="Side by side" onAction={() => router.replace(together)} />
-          : <Notice title="Nothing is asked of you here" text="Or you know the answers by now." action="Open the find" onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })} />}
+        {looked ? <Notice whole title="Thank you: all of it is read" text={beside ? 'Give the phone back. Now both can lie side by side.' : 'Now both can lie side by side.'} action="Side by side" onAction={() => router.replace(together)} />
+          : <Notice whole title="Nothing is asked of you here" text="Or you know the answers by now." action="Open the find" onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })} />}
       </Screen>
     );
   }
@@ -55,6 +55,7 @@ function Looking({ record }: { readonly record: FindRecord }) {
     return (
       <Screen rooms={false}>
         <View style={wide ? styles.narrow : styles.all}>
+          <WaysOut />
           <Title>{beside ? `For ${who}` : 'A second look is asked of you'}</Title>
           <Body>{asker} {beside ? 'hands you the phone' : 'asks you'} to look at {open.left.length === 1 ? 'one thing' : `${open.left.length} things`} on {beside ? 'this' : 'a'} specimen, and not to be told what it is taken for or what was read. {upper(timeWords(seconds))} or so.</Body>
           <Body>Say what you see. “Can’t see it” is an answer too. Nobody is right or wrong by it: where you differ, both look again together.</Body>
@@ -78,6 +79,7 @@ function Looking({ record }: { readonly record: FindRecord }) {
   return (
     <Screen rooms={false}>
       <View style={wide ? styles.narrow : styles.all}>
+        <WaysOut />
         <View style={styles.head} role="status">
           <SmallStrong style={styles.grow}>A second look, blind</SmallStrong>
           <Small soft>{open.left.length === 1 ? 'the last one' : `${open.left.length} left`}</Small>

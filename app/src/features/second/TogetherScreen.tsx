@@ -31,7 +31,7 @@ function Together({ record }: { readonly record: FindRecord }) {
   const params = { id: record.id };
   if (who === undefined) {
     const asked = record.asks.some((ask) => blindAsk(record, ask.of));
-    return <Screen><Notice title={asked ? 'The second look is not there yet' : 'Nobody has looked at it blind'} text={asked ? 'It will lie here beside yours as soon as it is.' : 'The best second look is one that was not told the answer.'} action="Ask for one" onAction={() => router.replace({ pathname: '/find/[id]/ask', params })} /></Screen>;
+    return <Screen><Notice whole title={asked ? 'The second look is not there yet' : 'Nobody has looked at it blind'} text={asked ? 'It will lie here beside yours as soon as it is.' : 'The best second look is one that was not told the answer.'} action="Ask for one" onAction={() => router.replace({ pathname: '/find/[id]/ask', params })} /></Screen>;
   }
   const [first, second] = [readerName(record, group, record.person), readerName(record, group, who)];
   const count = (says: Agreement) => both.filter((one) => one.says === says).length;

@@ -1,0 +1,30 @@
+import { Link, type Href } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { useWide } from './Screen';
+import { space, TARGET } from './tokens';
+import { SmallStrong } from './Words';
+
+interface WaysOutProps {
+  /** Where the screen belongs, and what else is next to it; nothing where whoever looks should not wander off. */
+  readonly ways?: readonly { readonly href: Href; readonly label: string }[];
+}
+
+/** The ways out of a screen that has no rooms below it. What to do when someone ate something is never further than this. */
+export function WaysOut({ ways = [] }: WaysOutProps) {
+  // There the rooms stand at the side.
+  if (useWide()) return null;
+  return (
+    <View role="navigation" aria-label="Ways out" style={styles.row}>
+      {[...ways, EATEN].map(({ href, label }) => (
+        <Link key={label} href={href} asChild><Pressable role="link" style={styles.way}><SmallStrong>{label}</SmallStrong></Pressable></Link>
+      ))}
+    </View>
+  );
+}
+
+const EATEN = { href: '/eaten', label: 'Eaten?' } as const;
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', gap: space.l, justifyContent: 'space-between' },
+  way: { minHeight: TARGET, minWidth: TARGET, justifyContent: 'center' },
+});
