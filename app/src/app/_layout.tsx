@@ -16,7 +16,7 @@ import { makeStore, useApp, type Store } from '../store/store';
 import { tellEmptied, whenEmptied } from '../store/windows';
 import { Notice } from '../ui/Notice';
 import { useFontsReady } from '../ui/fonts';
-import { LargeText } from '../ui/Words';
+import { TextSize } from '../ui/Words';
 import { applyLook, colour, space } from '../ui/tokens';
 
 // Before anything is drawn, so that nothing flashes up in other colours.
@@ -108,9 +108,9 @@ export default function Layout() {
   );
 }
 
-/** Above the usual size no line is cut short. */
+/** What is read is as large as the person has set. */
 function Read({ children }: { readonly children: React.ReactNode }) {
-  return <LargeText.Provider value={useApp((state) => state.look.text > 1)}>{children}</LargeText.Provider>;
+  return <TextSize.Provider value={useApp((state) => state.look.text)}>{children}</TextSize.Provider>;
 }
 
 const styles = StyleSheet.create({

@@ -17,7 +17,7 @@ export function Button({ label, tone = 'ink', icon, style, disabled, ...props }:
       {...props}
       style={({ pressed }) => [styles.button, styles[tone], pressed && styles.pressed, disabled === true && styles.disabled, style]}
     >
-      <Strong on={tone === 'ink' ? 'dark' : 'light'} style={tone === 'plain' ? styles.underlined : undefined}>{label}</Strong>
+      <Strong on={tone === 'ink' ? 'dark' : 'light'} style={[styles.label, tone === 'plain' && styles.underlined]}>{label}</Strong>
       {icon}
     </Pressable>
   );
@@ -49,19 +49,21 @@ export function ChipRow({ label, children }: { readonly label: string; readonly 
 }
 
 const styles = StyleSheet.create({
+  // A long label in large letters takes two lines, and stays on the screen.
   button: {
-    minHeight: 52, paddingHorizontal: space.l, paddingVertical: space.s, borderRadius: corner, borderWidth: stroke.medium,
+    minHeight: 52, maxWidth: '100%', paddingHorizontal: space.l, paddingVertical: space.s, borderRadius: corner, borderWidth: stroke.medium,
     flexDirection: 'row', gap: space.s, alignItems: 'center', justifyContent: 'center',
   },
   ink: { backgroundColor: colour.ink, borderColor: colour.ink },
   outline: { backgroundColor: 'transparent', borderColor: colour.ink },
   plain: { backgroundColor: 'transparent', borderWidth: 0, paddingHorizontal: 0 },
+  label: { flexShrink: 1 },
   underlined: { textDecorationLine: 'underline' },
   pressed: { opacity: 0.7 },
   disabled: { opacity: 0.35 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   chip: {
-    minHeight: TARGET, paddingHorizontal: space.m + 2, paddingVertical: space.s, borderRadius: corner, justifyContent: 'center',
+    minHeight: TARGET, maxWidth: '100%', paddingHorizontal: space.m + 2, paddingVertical: space.s, borderRadius: corner, justifyContent: 'center',
     borderWidth: stroke.thin, borderColor: colour.ink, backgroundColor: colour.card,
   },
   chosen: { backgroundColor: colour.ink },

@@ -1,11 +1,11 @@
 import { Link, usePathname, type Href } from 'expo-router';
-import { useState } from 'react';
+import { useContext, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View, type ViewStyle } from 'react-native';
 import { useSafeAreaInsets } from 'react-native-safe-area-context';
 import { OutboxLine } from '../store/OutboxLine';
 import { PauseMark } from './Marks';
-import { colour, font, space, stroke, TABLET, TARGET, WIDE } from './tokens';
-import { Small } from './Words';
+import { colour, font, space, stroke, TABLET, TARGET, typeSize, WIDE } from './tokens';
+import { Small, TextSize } from './Words';
 
 const ROOMS: readonly { readonly href: Href; readonly label: string; readonly match: RegExp; readonly wide?: true }[] = [
   { href: '/', label: 'Start', match: /^\/$/ },
@@ -21,13 +21,17 @@ const ROOMS: readonly { readonly href: Href; readonly label: string; readonly ma
 
 const IN_FINDS = ROOMS.find(({ label }) => label === 'Pantry')?.match ?? /^$/;
 
+/** Twice as large letters leave room for half as much: the screen counts as so much narrower. */
+function useRoom(): number {
+  return useWindowDimensions().width / useContext(TextSize);
+}
 export function useWide(): boolean {
-  return useWindowDimensions().width >= WIDE;
+  return useRoom() >= WIDE;
 }
 
 /** A tablet, or wider. */
 export function useTwoPanes(): boolean {
-  return useWindowDimensions().width >= TABLET;
+  return useRoom() >= TABLET;
 }
 
 interface ScreenProps {
@@ -97,12 +101,13 @@ const styles = StyleSheet.create({
   main: { flex: 1, minHeight: 0 },
   content: { padding: space.l, gap: space.m, paddingBottom: space.xl },
   contentWide: { maxWidth: 1000, width: '100%', paddingHorizontal: space.xl, paddingTop: space.xl },
-  below: { flexDirection: 'row', borderTopWidth: stroke.thin, borderTopColor: colour.line, backgroundColor: colour.ground },
-  room: { flex: 1, minHeight: 54, alignItems: 'center', justifyContent: 'center', borderTopWidth: stroke.thick, borderTopColor: 'transparent' },
+  // In large letters they stand in two rows.
+  below: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: stroke.thin, borderTopColor: colour.line, backgroundColor: colour.ground },
+  room: { flexGrow: 1, minWidth: typeSize(52), minHeight: 54, paddingHorizontal: space.xs, alignItems: 'center', justifyContent: 'center', borderTopWidth: stroke.thick, borderTopColor: 'transparent' },
   here: { borderTopColor: colour.ink },
   onRooms: { color: colour.onRooms },
   hereText: { fontFamily: font.readBold },
-  side: { width: 104, backgroundColor: colour.rooms, paddingVertical: space.l },
+  side: { width: typeSize(104), backgroundColor: colour.rooms, paddingVertical: space.l },
   mark: { alignItems: 'center', paddingBottom: space.xl },
   sideRoom: { minHeight: TARGET, justifyContent: 'center', paddingLeft: space.l, borderLeftWidth: 4, borderLeftColor: 'transparent' },
   sideHere: { borderLeftColor: colour.mark },

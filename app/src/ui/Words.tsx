@@ -4,12 +4,12 @@ import { colour, font, typeSize } from './tokens';
 
 type WordsProps = TextProps & { readonly on?: 'light' | 'dark'; readonly soft?: boolean };
 
-/** Whether what is read is so large that no line of it may be cut short. */
-export const LargeText = createContext(false);
+/** How many times larger than usual what is read is. Above the usual no line of it may be cut short. */
+export const TextSize = createContext(1);
 
 function words(style: TextStyle, heading?: number) {
   return function Words({ on = 'light', soft = false, style: more, numberOfLines, ...props }: WordsProps) {
-    const large = useContext(LargeText);
+    const large = useContext(TextSize) > 1;
     const ink = on === 'dark' ? colour.onDark : soft ? colour.inkSoft : colour.ink;
     return (
       <Text

@@ -6,7 +6,7 @@ import type { Evaluation } from '../../evaluate/evaluate';
 import { useCase } from '../../store/useCase';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine, scientificName } from '../../words/names';
-import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title, WaysOut } from '../../ui';
+import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title, typeSize, WaysOut } from '../../ui';
 import { Uprights } from '../check/Uprights';
 import { usePictures } from '../eye/usePictures';
 import { FindFrame, type FindProps } from '../FindFrame';
@@ -98,8 +98,9 @@ const styles = StyleSheet.create({
   mine: { width: '100%', height: 224 },
   page: { padding: space.l, paddingBottom: space.xl },
   sheet: { gap: space.m, width: '100%', maxWidth: 760, alignSelf: 'center' },
-  names: { flexDirection: 'row', gap: space.m },
-  half: { flex: 1, gap: 2 },
+  // In large letters one above the other: no name is broken.
+  names: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
+  half: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(140), gap: 2 },
   right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
   scientific: { fontStyle: 'italic' },
   bars: { paddingTop: space.s, alignSelf: 'flex-start' },

@@ -4,7 +4,7 @@ import type { AnswerEffect, ReadingValue, State, StateId } from '@pause/core';
 import { commonName } from '../../words/names';
 import { few } from '../../words/reasons';
 import { useApp } from '../../store/store';
-import { Button, colour, corner, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
+import { Button, colour, corner, Small, SmallStrong, space, Strong, stroke, TARGET, typeSize } from '../../ui';
 import { AnswerDrawing } from '../plate/AnswerDrawing';
 import { latePart } from '../latePart';
 const OutlineOnPhoto = latePart(() => import('../measure/onPhoto').then((m) => m.OutlineOnPhoto));
@@ -98,7 +98,7 @@ const styles = StyleSheet.create({
   answers: { gap: space.s + 2 },
   grid: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
   answer: {
-    flexGrow: 1, flexBasis: '46%', minHeight: 68, padding: space.m, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line,
+    flexGrow: 1, flexBasis: typeSize(140), minHeight: 68, padding: space.m, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line,
     backgroundColor: colour.card, gap: space.s,
   },
   answerOn: { borderColor: colour.ink, borderWidth: stroke.thick, padding: space.m - stroke.thin },

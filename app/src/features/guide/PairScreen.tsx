@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine, scientificName } from '../../words/names';
-import { Button, colour, Heading, Notice, Screen, Small, space, Title } from '../../ui';
+import { Button, colour, Heading, Notice, Screen, Small, space, Title, typeSize } from '../../ui';
 import { SideBySide } from '../beside/late';
 
 /** Any two taxa side by side, without a find. */
@@ -36,8 +36,9 @@ export function PairScreen() {
 const styles = StyleSheet.create({
   page: { padding: space.l, paddingBottom: space.xl },
   sheet: { gap: space.m, width: '100%', maxWidth: 760, alignSelf: 'center' },
-  names: { flexDirection: 'row', gap: space.m },
-  half: { flex: 1, gap: 2 },
+  // In large letters one above the other: no name is broken.
+  names: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
+  half: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(140), gap: 2 },
   right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
   scientific: { fontStyle: 'italic' },
   back: { alignSelf: 'flex-start' },

@@ -6,7 +6,7 @@ import { guide } from '../../evaluate/guide';
 import { latePart } from '../latePart';
 import { cautionFor, characterName, CommonName, commonName, GRADE, harmLine, LANGUAGE, lengthWords, lowerFirst, stageName } from '../../words/names';
 import { few } from '../../words/reasons';
-import { Body, Button, colour, Heading, Notice, OrganGlyph, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
+import { Body, Button, colour, Heading, Notice, OrganGlyph, Rule, Screen, Small, SmallStrong, space, Strong, stroke, TARGET, Title, typeSize, useWide } from '../../ui';
 import { TaxonDrawing } from '../plate/TaxonDrawing';
 import { monthsOf } from './months';
 
@@ -116,7 +116,7 @@ function Lookalikes({ taxon }: TaxonProps) {
           return (
             <View key={other.id} role="listitem">
               <Pressable role="link" onPress={() => router.push({ pathname: '/pair', params: { a: target.id, b: danger.id } })} style={styles.other}>
-                <View style={styles.grow}>
+                <View style={styles.about}>
                   <Strong>{CommonName(other.id)}</Strong>
                   <Small soft>{harmLine(other.id) || 'harmless'}</Small>
                   <Small>{parts.length > 0 ? `Parted by ${few(parts.map((p) => lowerFirst(characterName(p.character))), 4)}.` : 'Nothing always parts them.'}</Small>
@@ -233,14 +233,15 @@ const styles = StyleSheet.create({
   plate: { width: 200, gap: 2 },
   centred: { textAlign: 'center' },
   harm: { borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
-  other: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET, paddingVertical: space.s },
+  other: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.m, minHeight: TARGET, paddingVertical: space.s },
   underlined: { textDecorationLine: 'underline' },
   use: { borderLeftWidth: stroke.thick, borderLeftColor: colour.line, paddingLeft: space.m },
   columns: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl, rowGap: space.m },
   column: { width: '47%' },
-  row: { flexDirection: 'row', gap: space.s, paddingVertical: space.xs },
+  row: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.s, paddingVertical: space.xs },
   glyph: { width: 22 },
-  name: { width: 116 },
-  value: { flex: 1 },
+  name: { width: typeSize(116) },
+  about: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(160) },
+  value: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(150) },
   grow: { flex: 1 },
 });

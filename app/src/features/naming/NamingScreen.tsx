@@ -8,7 +8,7 @@ import { changeTarget, passOver, read, takeBack, tellContext } from '../../store
 import { useAct, useApp } from '../../store/store';
 import { characterOf, CommonName, commonName, harmLine, openNameWords, scientificName, upper } from '../../words/names';
 import { few } from '../../words/reasons';
-import { Body, Button, Chip, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, Title, useTwoPanes, useWide, WaysOut } from '../../ui';
+import { Body, Button, Chip, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, Title, typeSize, useTwoPanes, useWide, WaysOut } from '../../ui';
 import { AnswerCard, cardKey, type Answer } from '../check/card';
 import { Seen } from '../check/Seen';
 import { Pictures } from '../eye/late';
@@ -199,9 +199,9 @@ const styles = StyleSheet.create({
   second: { borderLeftWidth: 1, borderLeftColor: colour.line },
   paneContent: { padding: space.l, paddingBottom: space.xl, gap: space.m },
   block: { gap: space.s },
-  candidate: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: 80, paddingVertical: space.s },
+  candidate: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.m, minHeight: 80, paddingVertical: space.s },
   plate: { width: 62, alignItems: 'center' },
-  grow: { flex: 1, gap: 2 },
+  grow: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(132), gap: 2 },
   chance: { height: 8, borderWidth: 1, borderColor: colour.ink, marginTop: space.xs },
   length: { height: '100%', backgroundColor: colour.ink },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center', paddingBottom: space.s },

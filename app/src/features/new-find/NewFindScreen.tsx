@@ -6,7 +6,7 @@ import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, GRADE } from '../../words/names';
-import { Button, Chip, ChipRow, colour, corner, Heading, Input, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, useWide } from '../../ui';
+import { Button, Chip, ChipRow, colour, corner, Heading, Input, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, typeSize, useWide } from '../../ui';
 import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { useFinds, useToday } from '../finds/useFinds';
 import { usualIn } from '../guide/months';
@@ -194,7 +194,7 @@ function Plans({ kingdom, title, plan, onPlan }: {
             aria-checked={p.id === plan}
             aria-label={`${p.name}: ${p.hint}`}
             onPress={() => onPlan(p.id)}
-            style={[styles.plan, p.id === plan && styles.planChosen]}
+            style={[styles.plan, wide && styles.planWide, p.id === plan && styles.planChosen]}
           >
             <BodyPlanGlyph plan={p.id} size={size} colour={colour.ink} />
             <Strong style={styles.planName}>{p.name}</Strong>
@@ -209,9 +209,10 @@ const styles = StyleSheet.create({
   plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   before: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   plan: {
-    width: '31.5%', maxWidth: 124, minHeight: 96, alignItems: 'center', justifyContent: 'center', gap: 2, padding: space.xs,
+    flexGrow: 1, flexBasis: typeSize(92), maxWidth: typeSize(124), minHeight: 96, alignItems: 'center', justifyContent: 'center', gap: 2, padding: space.xs,
     borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line, backgroundColor: colour.card,
   },
+  planWide: { flexBasis: typeSize(124) },
   planName: { textAlign: 'center' },
   chosen: { flexDirection: 'row', alignItems: 'center', gap: space.s },
   chosenPlan: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.m },

@@ -8,7 +8,7 @@ import { yearOf, yearsOf, type Year } from '@pause/core/logbook';
 import { toGrams, usualWeights, weighed } from '@pause/core/take';
 import { useAct, useApp } from '../../store/store';
 import { CommonName } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, font, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, colour, font, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide, typeSize } from '../../ui';
 import { useFinds } from '../finds/useFinds';
 import { useDay } from '../outdoors/usePlaces';
 import { weighingsOf } from '../take/harvests';
@@ -153,7 +153,7 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   block: { gap: space.m },
   numbers: { flexDirection: 'row', flexWrap: 'wrap', rowGap: space.m },
-  number: { width: '33.3%' },
+  number: { flexGrow: 1, flexBasis: typeSize(104) },
   chart: { height: HEIGHT },
   line: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },

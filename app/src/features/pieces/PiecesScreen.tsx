@@ -48,10 +48,10 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   const strip = (
     <View style={styles.strip}>
       <Pressable role="button" onPress={stray} style={({ pressed }) => [styles.big, styles.stray, pressed && styles.pressed]}>
-        <Strong>Stray</Strong><Small>opens a find for it</Small>
+        <Strong>Stray</Strong><Small style={styles.under}>opens a find for it</Small>
       </Pressable>
       <Pressable role="button" onPress={() => void act(countPiece(record.id, 'passed'))} style={({ pressed }) => [styles.big, styles.passes, pressed && styles.pressed]}>
-        <Strong on="dark">Passes</Strong><Small on="dark">all of it as drawn</Small>
+        <Strong on="dark">Passes</Strong><Small on="dark" style={styles.under}>all of it as drawn</Small>
       </Pressable>
     </View>
   );
@@ -90,7 +90,8 @@ const share = (s: number) => (s <= 0 ? 'none' : s < 0.001 ? 'fewer than one in a
 
 const styles = StyleSheet.create({
   page: { padding: space.l, gap: space.m, paddingBottom: space.xl, width: '100%', maxWidth: 720, alignSelf: 'center' },
-  tally: { flexDirection: 'row', gap: space.xl, alignItems: 'center' },
+  tally: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl, alignItems: 'center' },
+  under: { textAlign: 'center', maxWidth: '100%' },
   grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
   strip: { flexDirection: 'row', gap: space.m, padding: space.m, paddingHorizontal: space.l, borderTopWidth: stroke.thick, borderTopColor: colour.ink, justifyContent: 'center' },

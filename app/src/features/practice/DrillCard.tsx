@@ -5,7 +5,7 @@ import { individualOf, type Drill, type PracticeAnswer, type Specimen } from '@p
 import type { TaxonPlate } from '@pause/core/plate';
 import { guide } from '../../evaluate/guide';
 import { characterName, CommonName, commonName, lengthWords, lowerFirst, numberWord, stageName, upper } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, corner, PlateView, Question, Small, SmallStrong, space, stroke, Strong } from '../../ui';
+import { Body, Button, Chip, ChipRow, colour, corner, PlateView, Question, Small, SmallStrong, space, stroke, Strong, typeSize } from '../../ui';
 import { AnswerDrawing } from '../plate/AnswerDrawing';
 import { PlateDrawing, TaxonDrawing } from '../plate/TaxonDrawing';
 import type { Plates } from '../plate/usePlates';
@@ -242,14 +242,14 @@ const styles = StyleSheet.create({
   right: { backgroundColor: colour.collect },
   wrong: { backgroundColor: colour.pause },
   options: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  picture: { flexGrow: 1, flexBasis: '46%', minHeight: 120, padding: space.s, gap: space.xs, alignItems: 'center', justifyContent: 'center', borderWidth: stroke.thin, borderColor: colour.line, borderRadius: corner, backgroundColor: colour.card },
-  third: { flexBasis: '30%' },
+  picture: { flexGrow: 1, flexBasis: typeSize(140), minHeight: 120, padding: space.s, gap: space.xs, alignItems: 'center', justifyContent: 'center', borderWidth: stroke.thin, borderColor: colour.line, borderRadius: corner, backgroundColor: colour.card },
+  third: { flexBasis: typeSize(96) },
   chosen: { borderColor: colour.collect, borderWidth: stroke.thick },
   swatch: { alignSelf: 'stretch', height: 84, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.ink },
   two: { flexDirection: 'row', gap: space.m },
   half: { flex: 1, gap: space.xs, alignItems: 'center' },
   tiles: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  tile: { flexGrow: 1, flexBasis: '30%', padding: space.s, gap: space.xs, alignItems: 'center', borderWidth: stroke.thin, borderColor: colour.line, borderRadius: corner, backgroundColor: colour.card },
+  tile: { flexGrow: 1, flexBasis: typeSize(96), padding: space.s, gap: space.xs, alignItems: 'center', borderWidth: stroke.thin, borderColor: colour.line, borderRadius: corner, backgroundColor: colour.card },
   marked: { borderColor: colour.ink, borderWidth: stroke.thick },
   stray: { backgroundColor: colour.pause },
   stripes: { flexDirection: 'row', height: 96, borderRadius: corner, overflow: 'hidden', borderWidth: stroke.thin, borderColor: colour.ink },

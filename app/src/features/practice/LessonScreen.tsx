@@ -7,7 +7,7 @@ import { guide } from '../../evaluate/guide';
 import { useAct, useApp } from '../../store/store';
 import { useOpenPages } from '../../store/useOpenPages';
 import { characterName, CommonName, commonName, harmLine, scientificName } from '../../words/names';
-import { Body, Button, colour, corner, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, Title } from '../../ui';
+import { Body, Button, colour, corner, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, Title, typeSize } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
 import { ChooseTaxon } from '../outdoors/ChooseTaxon';
 import { chooseFile } from '../outdoors/files';
@@ -196,8 +196,8 @@ const styles = StyleSheet.create({
   note: { borderLeftWidth: 4, borderLeftColor: colour.ink, paddingLeft: space.m },
   cards: { gap: space.l, flexDirection: 'row', flexWrap: 'wrap' },
   card: { gap: space.m, padding: space.m, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card, flexGrow: 1, flexBasis: 320, maxWidth: 560 },
-  two: { flexDirection: 'row', gap: space.m },
-  half: { flex: 1, gap: 2 },
+  two: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
+  half: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(110), gap: 2 },
   right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
   scientific: { fontStyle: 'italic' },
   photos: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { cardOf, EARNED, isEarned, pairCard, type CardId } from '@pause/core/learn';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, commonName, GRADE, numberWord, upper } from '../../words/names';
-import { Body, Button, Chip, ChipRow, Heading, Loading, Rule, Screen, Small, space, Strong, Title, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, Heading, Loading, Rule, Screen, Small, space, Strong, Title, useWide, typeSize } from '../../ui';
 import { guide } from '../../evaluate/guide';
 import { usePlates, type Plates } from '../plate/usePlates';
 import { LessonRows } from './LessonRows';
@@ -120,7 +120,7 @@ function Pairs({ practice: { history, now, soon } }: { readonly practice: Practi
           return (
             <View key={`${target.id} ${other.id}`} role="listitem">
               <View style={styles.row}>
-                <View style={styles.grow}>
+                <View style={styles.pair}>
                   <Strong>{CommonName(target.id)}</Strong>
                   <Small soft>and {commonName(other.id)} · {GRADE[other.grade]}</Small>
                 </View>
@@ -143,5 +143,6 @@ const styles = StyleSheet.create({
   block: { gap: space.s },
   grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
-  row: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: 56, paddingVertical: space.xs },
+  pair: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(160) },
+  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.m, minHeight: 56, paddingVertical: space.xs },
 });
