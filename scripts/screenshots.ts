@@ -114,7 +114,8 @@ async function pictureOf(view: View): Promise<Buffer> {
   await page.evaluate(() => document.fonts.ready);
   await page.getByRole('heading').first().waitFor();
   await view.before?.(page);
-  await page.getByText(/^(Opening|Deciding) .*…$/).waitFor({ state: 'detached' });
+  const opening = page.getByText(/^(Opening|Deciding) .*…$/);
+  while (await opening.count() > 0) await page.waitForTimeout(50);
   await page.waitForTimeout(300);
   const picture = await page.screenshot();
   await context.close();
