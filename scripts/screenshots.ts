@@ -116,6 +116,8 @@ async function pictureOf(view: View): Promise<Buffer> {
   await view.before?.(page);
   const opening = page.getByText(/^(Opening|Deciding) .*…$/);
   while (await opening.count() > 0) await page.waitForTimeout(50);
+  // What is drawn by programs that come late asks for them only now.
+  await quiet(page);
   await page.waitForTimeout(300);
   const picture = await page.screenshot();
   await context.close();

@@ -158,6 +158,7 @@ describe('what no longer stands', () => {
     expect(lines.slice(0, 10).map((line) => /: (deadly|serious)[;·  ].*\. Not ruled out by what was seen\.$/.exec(line)?.[1])).toEqual([...Array<string>(8).fill('deadly'), 'serious', 'serious']);
     expect(lines[0]).toContain('amatoxins');
     expect(lines[10]).toMatch(/^\d+ more of the guide that do harm are not ruled out either/);
+    expect(sheetOf({ id: 'x', pantry, records: [{ ...unnamed, targets: [{ id: 't', at: AT, taxon: 'boletus-nowhere' }] } as unknown as FindRecord], could: [], typed: { who: '', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) }).parts[0]?.lines).toEqual(['boletus-nowhere, which this guide does not know.']);
     // What was taken for something that does harm says so.
     expect(sheetOf({ id: 'x', pantry, records: [{ ...unnamed, targets: [{ id: 't', at: AT, taxon: 'amanita-phalloides' }] } as unknown as FindRecord], could: [], typed: { who: '', when: '', amount: '', signs: '' }, nameOf: (who) => who, printedAt: new Date(AT) }).parts[0]?.lines[0]).toMatch(/^Death cap, Amanita phalloides, Amanitaceae; fruiting body; deadly; amatoxins: destroys the liver\. Silent for six/);
   });

@@ -37,8 +37,8 @@ const styles = StyleSheet.create({
   page: { padding: space.l, paddingBottom: space.xl },
   sheet: { gap: space.m, width: '100%', maxWidth: 760, alignSelf: 'center' },
   // In large letters one above the other: no name is broken.
-  names: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
-  half: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(140), gap: 2 },
+  names: { flexDirection: 'row', flexWrap: 'wrap', rowGap: space.m },
+  half: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(140), gap: 2, paddingRight: space.s },
   right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
   scientific: { fontStyle: 'italic' },
   back: { alignSelf: 'flex-start' },

@@ -71,8 +71,10 @@ interface SheetQuestion {
 
 /** "Chanterelle, Cantharellus cibarius, Cantharellaceae; cap"; of what does harm by itself, that too. */
 function takenFor(record: FindRecord): string {
-  const taxon = guide.taxon(record.targets.at(-1)?.taxon ?? '');
-  if (!taxon) return 'It was given no name.';
+  const named = record.targets.at(-1)?.taxon;
+  if (named === undefined) return 'It was given no name.';
+  const taxon = guide.taxon(named);
+  if (!taxon) return `${named}, which this guide does not know.`;
   const { id, grade, taxon: { family, scientificName: name } } = taxon;
   return [`${CommonName(id)}, ${name}, ${family}`, record.context.part && partName(id, record.context.part), grade !== 'none' && harmWords(taxon)].filter(Boolean).join('; ');
 }
