@@ -7,3 +7,12 @@ export const VIEWS = [
   '/practice', '/practice/wood?seed=4', '/practice/drill?cards=pair:cantharellus-cibarius:cortinarius-rubellus', '/practice/drill?cards=feature:cap.shape', '/practice/confusion', '/practice/lessons', '/practice/lesson/demo-lesson-gills',
   '/notebook', '/group/ostrel-walkers', '/join', '/sign-in', '/nowhere',
 ];
+
+/** Of each kind of view one. */
+export const KINDS = ['/', '/pantry', '/batch/demo-batch-b41d83f6', '/sheet/demo-meal-supper', '/labels', '/new', '/taxon/conium-maculatum', '/find/demo-find-5/check', '/find/demo-find-5/verdict', '/find/demo-find-2/verdict', '/find/demo-find-1/verdict', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge', '/eaten', '/guide', '/finds', '/find/demo-find-5/name', '/find/demo-find-5/around', '/find/demo-find-5/beside?other=cortinarius-rubellus', '/practice/wood?seed=4', '/group/ostrel-walkers'];
+
+/** Views that lay themselves out in panes or columns of their own where it is wide. */
+export const WIDE_VIEWS = [
+  '/', '/finds', '/taxon/conium-maculatum', '/find/demo-find-5/check', '/find/demo-find-5/name', '/find/demo-find-5/verdict', '/week', '/place/demo-place-spring', '/walk/demo-walk-ridge',
+  '/batch/demo-batch-b41d83f6', '/sheet/demo-meal-supper', '/practice', '/practice/wood?seed=4', '/notebook', '/group/ostrel-walkers',
+];
