@@ -1,3 +1,6 @@
+import type { Page } from 'playwright-core';
+import { quiet } from './rig';
+
 /** An address of every view, with what the demo holds. */
 export const VIEWS = [
   '/', '/new', '/finds', '/guide', '/taxon/allium-ursinum', '/taxon/conium-maculatum', '/pair?a=allium-ursinum&b=convallaria-majalis', '/card?of=allium-ursinum', '/look', '/ruler', '/eaten',
@@ -16,3 +19,12 @@ export const WIDE_VIEWS = [
   '/', '/finds', '/taxon/conium-maculatum', '/find/demo-find-5/check', '/find/demo-find-5/name', '/find/demo-find-5/verdict', '/week', '/place/demo-place-spring', '/walk/demo-walk-ridge',
   '/batch/demo-batch-b41d83f6', '/sheet/demo-meal-supper', '/practice', '/practice/wood?seed=4', '/notebook', '/group/ostrel-walkers',
 ];
+
+/** Opens a view, and waits until all of it stands. */
+export async function openView(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.getByRole('main').waitFor();
+  await quiet(page);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.getByRole('progressbar').first().waitFor({ state: 'detached' });
+}

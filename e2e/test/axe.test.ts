@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
-import { KINDS, VIEWS, WIDE_VIEWS } from '../views';
+import { PHONE, startRig, WIDE, type Rig } from '../rig';
+import { KINDS, openView, VIEWS, WIDE_VIEWS } from '../views';
 
 jest.setTimeout(900_000);
 
@@ -22,11 +22,7 @@ async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]
   const broken: string[] = [];
   // At dusk only the colours are others: of each kind of view one.
   for (const path of theme === 'day' ? VIEWS : size === WIDE ? WIDE_VIEWS : KINDS) {
-    await page.goto(path);
-    await page.getByRole('main').waitFor();
-    await quiet(page);
-    await page.getByRole('heading', { level: 1 }).waitFor();
-    await page.getByRole('progressbar').first().waitFor({ state: 'detached' });
+    await openView(page, path);
     // Wherever one is, what to do when someone ate something is one tap away.
     if (await page.getByRole('link', { name: 'Eaten?', exact: true }).count() !== 1) broken.push(`${size.width} ${path}: no way to what to do when someone ate something`);
     await page.evaluate(AXE);
@@ -38,7 +34,7 @@ async function found(size: typeof PHONE, theme: 'day' | 'dim'): Promise<string[]
   return broken;
 }
 
-test.each([['phone, by day and dim', PHONE, ['day', 'dim']], ['wide, by day and dim', WIDE, ['day', 'dim']]] as const)('nothing stands in the way of anyone: every view, %s', async (_, size, themes) => {
-  const all = await Promise.all(themes.map((theme) => found(size, theme)));
+test.each([['phone', PHONE], ['wide', WIDE]] as const)('nothing stands in the way of anyone: every view, %s, by day and dim', async (_, size) => {
+  const all = await Promise.all((['day', 'dim'] as const).map((theme) => found(size, theme)));
   expect(all.flat()).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import { lostOn } from '../lost';
-import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
-import { VIEWS, WIDE_VIEWS } from '../views';
+import { PHONE, startRig, WIDE, type Rig } from '../rig';
+import { openView, VIEWS, WIDE_VIEWS } from '../views';
 
 jest.setTimeout(900_000);
 
@@ -16,10 +16,7 @@ async function lostAt(size: typeof PHONE, text: number, views: readonly string[]
   await page.addInitScript((times) => { window.localStorage.setItem('pause:look', JSON.stringify({ text: times })); }, text);
   const lost: string[] = [];
   for (const path of views) {
-    await page.goto(path);
-    await page.getByRole('heading', { level: 1 }).waitFor();
-    await quiet(page);
-    await page.getByRole('progressbar').first().waitFor({ state: 'detached' });
+    await openView(page, path);
     lost.push(...(await lostOn(page)).map((one) => `${size.width} ${path} ${one}`));
   }
   // That it looked at what it should: the letters are large.

@@ -3,6 +3,7 @@ import { guide } from '../evaluate/guide';
 import { layFind, loadList } from './actions';
 import { Away, Refused, type Api, type Me } from './api';
 import { NotKept, type Settled } from './device';
+import { emptyDevice } from './empty';
 import { layPages, withTold } from './pages';
 import { me, outbox, pages, type Person } from './slices';
 import type { Running, State, Thunk } from './store';
@@ -176,7 +177,7 @@ function becomes(told: Me, asked_at: number): Thunk<Promise<void>> {
 }
 
 function belongsTo({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: number): Thunk<Promise<void>> {
-  return async (dispatch, getState, { album, clock, device, emptied }) => {
+  return async (dispatch, getState, { clock, device }) => {
     const was = getState().me.person;
     // The answer was on its way for as long as nobody knows; the middle is nearest.
     const off = Date.parse(now) - (asked_at + clock()) / 2;
@@ -185,9 +186,7 @@ function belongsTo({ id, name, demo, now, groups, guide: theirs }: Me, asked_at:
     const another = was !== undefined && was.id !== id;
     if (another && was.account) {
       // What another window told counts too.
-      if (await device.clear() > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
-      await (await album()).clear().catch(() => undefined);
-      emptied();
+      if (await dispatch(emptyDevice()) > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
     }
     if (another && !was.account) await device.adopt(person);
     else await device.keepPerson(person);

@@ -7,6 +7,9 @@ import { PauseMark } from './Marks';
 import { colour, font, space, stroke, TABLET, TARGET, typeSize, WIDE } from './tokens';
 import { Small, TextSize } from './Words';
 
+/** Where one learns what to do when someone ate something. */
+export const EATEN = { href: '/eaten', label: 'Eaten?' } as const;
+
 const ROOMS: readonly { readonly href: Href; readonly label: string; readonly match: RegExp; readonly wide?: true }[] = [
   { href: '/', label: 'Start', match: /^\/$/ },
   { href: '/week', label: 'Week', match: /^\/(week|place|walk|eaters)/ },
@@ -16,7 +19,7 @@ const ROOMS: readonly { readonly href: Href; readonly label: string; readonly ma
   { href: '/pantry', label: 'Pantry', match: /^\/(pantry|batch|portion|labels|scan|taste|recall|logbook)/, wide: true },
   { href: '/practice', label: 'Practice', match: /^\/practice/, wide: true },
   { href: '/guide', label: 'Guide', match: /^\/(guide|taxon|pair|card)/ },
-  { href: '/eaten', label: 'Eaten?', match: /^\/eaten/ },
+  { ...EATEN, match: /^\/eaten/ },
 ];
 
 const IN_FINDS = ROOMS.find(({ label }) => label === 'Pantry')?.match ?? /^$/;

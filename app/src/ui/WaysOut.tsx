@@ -1,6 +1,6 @@
 import { Link, type Href } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { useWide } from './Screen';
+import { EATEN, useWide } from './Screen';
 import { space, TARGET } from './tokens';
 import { SmallStrong } from './Words';
 
@@ -21,8 +21,6 @@ export function WaysOut({ ways = [] }: WaysOutProps) {
     </View>
   );
 }
-
-const EATEN = { href: '/eaten', label: 'Eaten?' } as const;
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', gap: space.l, justifyContent: 'space-between' },

@@ -7,4 +7,5 @@ export {
   compileGuide, causesIn, statesIn, CAUSE_BIT, SHARED_CAUSES,
   type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type GuideTables, type Known, type StateMask,
 } from './compile';
+export { GRADES } from './grades';
 export { millimetres } from './units';

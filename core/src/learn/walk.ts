@@ -1,5 +1,5 @@
 import { viewCase } from '../case';
-import type { CharacterId, CompiledGuide, CompiledTaxon, Damage, HarmGrade, TaxonId } from '../guide';
+import { GRADES, type CharacterId, type CompiledGuide, type CompiledTaxon, type Damage, type HarmGrade, type TaxonId } from '../guide';
 import { plan } from '../plan';
 import { seeded } from '../seeded';
 import { relationOverall } from '../relation';
@@ -50,7 +50,6 @@ const LEFT_DANGEROUS = 6;
 const LEFT_FOR_NOTHING = -3;
 const WASTED = -0.3;
 const DAMAGE: Readonly<Record<Damage, number>> = { none: 0, slight: -0.1, part: -0.4, whole: -1 };
-const GRADES: readonly HarmGrade[] = ['none', 'unpleasant', 'serious', 'deadly'];
 
 /** What a decision was worth: by what was risked, not by luck. */
 export function scoreOf(guide: CompiledGuide, met: Met): Scored {

@@ -1,5 +1,5 @@
 import { getTimes } from 'suncalc';
-import type { CompiledGuide, CompiledTaxon } from '../guide';
+import { GRADES, type CompiledGuide, type CompiledTaxon } from '../guide';
 import type { Geometry } from '../page/geometry';
 import { metresBetween, middleOf } from '../page/shape';
 import type { Habitat, Hazard, Moisture, PlaceFields } from '../page/schema';
@@ -120,10 +120,9 @@ export function kitFor(
 /** The dangerous lookalikes of a target, first those that this month and height make likely. They order; none is ever left out. */
 export function lookalikesToExpect(guide: CompiledGuide, target: CompiledTaxon, { month, elevation }: { readonly month: number; readonly elevation?: number | undefined }): { readonly taxon: CompiledTaxon; readonly likely: boolean }[] {
   const rank = { fits: 0, silent: 1, strains: 2, against: 3 } as const;
-  const grades = ['deadly', 'serious', 'unpleasant', 'none'];
   return target.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []).filter(({ grade }) => grade !== 'none')
     .map((taxon) => ({ taxon, seen: expectedHere(taxon, undefined, { month, ...(elevation === undefined ? {} : { elevation }) }) }))
-    .sort((a, b) => grades.indexOf(a.taxon.grade) - grades.indexOf(b.taxon.grade) || rank[a.seen.season] + rank[a.seen.height] - rank[b.seen.season] - rank[b.seen.height])
+    .sort((a, b) => GRADES.indexOf(b.taxon.grade) - GRADES.indexOf(a.taxon.grade) || rank[a.seen.season] + rank[a.seen.height] - rank[b.seen.season] - rank[b.seen.height])
     .map(({ taxon, seen }) => ({ taxon, likely: seen.season !== 'against' && seen.height !== 'against' }));
 }
 

@@ -1,7 +1,7 @@
 import { CaseError, parseCase, parseUnnamed, viewCase } from '../case';
 import { short } from '../bars';
 import { caseOf, unnamedOf, type FindRecord } from '../find';
-import type { CompiledGuide, CompiledTaxon } from '../guide';
+import { GRADES, type CompiledGuide, type CompiledTaxon } from '../guide';
 import { fitsAll } from '../relation';
 import { decide } from '../verdict';
 
@@ -14,8 +14,7 @@ export interface CouldBe {
   readonly open: boolean;
 }
 
-const HARM = ['deadly', 'serious', 'unpleasant', 'none'];
-const byWeight = (a: CouldBe, b: CouldBe) => Number(b.open) - Number(a.open) || Number(b.listed) - Number(a.listed) || HARM.indexOf(a.taxon.grade) - HARM.indexOf(b.taxon.grade) || (a.taxon.id < b.taxon.id ? -1 : 1);
+const byWeight = (a: CouldBe, b: CouldBe) => Number(b.open) - Number(a.open) || Number(b.listed) - Number(a.listed) || GRADES.indexOf(b.taxon.grade) - GRADES.indexOf(a.taxon.grade) || (a.taxon.id < b.taxon.id ? -1 : 1);
 
 /**
  * What finds may have been instead of what they were taken for, for whoever treats somebody that ate of them: the lookalikes

@@ -1,6 +1,6 @@
 import { caseOf, type FindRecord } from '../find';
 import { parseCase } from '../case';
-import type { CompiledGuide, HarmGrade } from '../guide';
+import { GRADES, type CompiledGuide, type HarmGrade } from '../guide';
 import type { Policy } from '../policy';
 import { ancestorsOf, type Descent, type DescentKind } from '../pantry/descent';
 import { decide, type Outcome, type Verdict } from '../verdict';
@@ -17,7 +17,6 @@ export type Cause =
   /** A stray lay among what was taken. */
   | { readonly code: 'stray'; readonly of: string; readonly grade: HarmGrade; /** It lay in the same bag as what the stray was found in. */ readonly touched?: true };
 
-const GRADES: readonly HarmGrade[] = ['none', 'unpleasant', 'serious', 'deadly'];
 export const worse = (a: HarmGrade, b: HarmGrade): HarmGrade => (GRADES.indexOf(a) >= GRADES.indexOf(b) ? a : b);
 
 /** The worst that is short of a bar, or what the plant was left for. */

@@ -6,7 +6,8 @@ import type { Evaluation } from '../../evaluate/evaluate';
 import { useCase } from '../../store/useCase';
 import { guide } from '../../evaluate/guide';
 import { CommonName, harmLine, scientificName } from '../../words/names';
-import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title, typeSize, WaysOut } from '../../ui';
+import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title, typeSize } from '../../ui';
+import { FindWaysOut } from '../finds/FindWaysOut';
 import { Uprights } from '../check/Uprights';
 import { usePictures } from '../eye/usePictures';
 import { FindFrame, type FindProps } from '../FindFrame';
@@ -50,7 +51,7 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
     <Screen panes rooms={false} strip={strip}>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
         <View style={styles.sheet}>
-          <WaysOut ways={[{ href: { pathname: '/find/[id]', params: { id: record.id } }, label: '‹ The find' }]} />
+          <FindWaysOut find={record.id} />
           <Small soft>Side by side · {at + 1} of {rows.length}</Small>
           <Title>Where they part</Title>
           <Names target={target} row={row} />

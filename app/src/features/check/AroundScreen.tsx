@@ -1,7 +1,8 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Screen, Small, space, Title, WaysOut } from '../../ui';
+import { Button, Screen, Small, space, Title } from '../../ui';
+import { FindWaysOut } from '../finds/FindWaysOut';
 import { commonName } from '../../words/names';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { Around } from './Around';
@@ -32,7 +33,7 @@ function AroundView({ record, evaluation }: FindProps) {
   return (
     <Screen rooms={false} strip={evaluation ? <DecisionStrip find={record.id} verdict={evaluation.verdict} around /> : null}>
       <View style={styles.head}>
-        <WaysOut ways={[{ href: { pathname: '/find/[id]', params: { id: record.id } }, label: '‹ The find' }]} />
+        <FindWaysOut find={record.id} />
         <Small soft>The place speaks first</Small>
         <Title>Around the {commonName(target)}</Title>
       </View>

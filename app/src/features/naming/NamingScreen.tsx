@@ -8,7 +8,8 @@ import { changeTarget, passOver, read, takeBack, tellContext } from '../../store
 import { useAct, useApp } from '../../store/store';
 import { characterOf, CommonName, commonName, harmLine, openNameWords, scientificName, upper } from '../../words/names';
 import { few } from '../../words/reasons';
-import { Body, Button, Chip, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, Title, typeSize, useTwoPanes, useWide, WaysOut } from '../../ui';
+import { Body, Button, Chip, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, Strong, stroke, Title, typeSize, useTwoPanes, useWide } from '../../ui';
+import { FindWaysOut } from '../finds/FindWaysOut';
 import { AnswerCard, cardKey, type Answer } from '../check/card';
 import { Seen } from '../check/Seen';
 import { Pictures } from '../eye/late';
@@ -70,7 +71,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const candidates = <Candidates told={told} onName={name} record={record} />;
   const head = (
     <View>
-      <WaysOut ways={[{ href: { pathname: '/find/[id]', params: { id: record.id } }, label: '‹ The find' }]} />
+      <FindWaysOut find={record.id} />
       <Small soft>{[record.number ? `Find ${record.number}` : 'New find', record.placeNote].filter(Boolean).join(' · ')}</Small>
       <Title>What could it be?</Title>
     </View>

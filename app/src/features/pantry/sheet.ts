@@ -48,12 +48,11 @@ function harmWords({ id, grade, taxon: { harm: { syndrome, effects } } }: Compil
 const MOST_OTHERS = 10;
 function insteadLines(records: readonly FindRecord[], could: readonly CouldBe[]): string[] {
   if (records.length === 0) return ['Not known: nothing is on record of it.'];
-  const others = could.filter(({ listed }) => !listed);
-  const shown = could.filter((one) => one.listed || others.indexOf(one) < MOST_OTHERS);
-  const more = others.length - MOST_OTHERS;
+  const untold = new Set(could.filter(({ listed }) => !listed).slice(MOST_OTHERS));
+  const shown = could.filter((one) => !untold.has(one));
   return [
     ...shown.map(({ taxon, open }) => `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ${open ? 'Not ruled out by what was seen.' : 'Ruled out by what was seen, if it was seen rightly.'}`),
-    ...(more > 0 ? [`${more} more of the guide that do harm are not ruled out either: too little was looked at.`] : []),
+    ...(untold.size > 0 ? [`${untold.size} more of the guide that do harm are not ruled out either: too little was looked at.`] : []),
     ...(could.some((one) => one.open) ? [] : ['Nothing else of the guide that does harm is left by what was seen. The guide does not know everything.']),
   ];
 }

@@ -1,5 +1,6 @@
 import { me } from '../../store/slices';
 import { loadList, syncAll } from '../../store/actions';
+import { emptyDevice } from '../../store/empty';
 import { Refused, type Api } from '../../store/api';
 import type { Thunk } from '../../store/store';
 
@@ -30,21 +31,22 @@ export const openDemo = (): Thunk<Promise<Outcome>> => atServer((ask) => ask('PO
 export const signIn = (email: string, password: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/auth/sign-in/email', { email, password }));
 export const signUp = (name: string, email: string, password: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/auth/sign-up/email', { name, email, password }));
 
+const waits = (count: number, one: string, several: string, then: string) => `${count === 1 ? `One ${one} waits` : `${count} ${several} wait`} to be sent. ${then} when they have gone.`;
+
 /** What keeps this device from being emptied: what waits here would be lost with it. @param then what can be done when it has gone */
 function stillHere(then: string): Thunk<Promise<string | undefined>> {
   return async (_, __, { album, device }) => {
     const pictures = await (await album()).unsent().catch(() => []);
-    if (pictures.length > 0) return `${pictures.length === 1 ? 'One picture waits' : `${pictures.length} pictures wait`} to be sent. ${then} when they have gone.`;
+    if (pictures.length > 0) return waits(pictures.length, 'picture', 'pictures', then);
     // What another window told counts too.
     const waiting = await device.waiting();
-    if (waiting.length > 0) return `${waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} to be sent. ${then} when they have gone.`;
-    return undefined;
+    return waiting.length > 0 ? waits(waiting.length, 'entry', 'entries', then) : undefined;
   };
 }
 
 /** Leaves this device empty once the server has done its part, and begins anew, in this window and every other. Nothing that waits is lost by it: then it is not done. */
 function leave(then: string, atTheServer: (api: Api) => Promise<unknown>): Thunk<Promise<Outcome>> {
-  return async (dispatch, _, { api, album, device, emptied }) => {
+  return async (dispatch, _, { api }) => {
     const here = await dispatch(stillHere(then));
     if (here !== undefined) return { ok: false, title: here };
     try {
@@ -53,13 +55,11 @@ function leave(then: string, atTheServer: (api: Api) => Promise<unknown>): Thunk
       return failed(error);
     }
     // Told in another window just now: it stays, and waits for its account.
-    if (await device.clear() > 0) {
+    if (await dispatch(emptyDevice()) > 0) {
       await dispatch(syncAll());
       return { ok: false, title: 'You are signed out. Something was told meanwhile; it stays on this device until you sign in again.' };
     }
-    await (await album()).clear().catch(() => undefined);
     dispatch(me.actions.meLoading());
-    emptied();
     window.location.assign('/');
     return { ok: true };
   };

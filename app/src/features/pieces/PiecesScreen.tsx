@@ -5,7 +5,8 @@ import { add, newId, now, person, startFind } from '../../store/actions';
 import { useAct, type Thunk } from '../../store/store';
 import { useCase } from '../../store/useCase';
 import { commonName, timeWords } from '../../words/names';
-import { Body, Button, colour, corner, Heading, Loading, Notice, Rule, Screen, Small, space, Strong, stroke, Title, VerdictWord, WaysOut } from '../../ui';
+import { Body, Button, colour, corner, Heading, Loading, Notice, Rule, Screen, Small, space, Strong, stroke, Title, VerdictWord } from '../../ui';
+import { FindWaysOut } from '../finds/FindWaysOut';
 import { FindFrame } from '../FindFrame';
 import { useOwnRates } from '../practice/ownRates';
 import { PieceLines, usePieceCheck } from './PieceLines';
@@ -58,7 +59,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   return (
     <Screen panes rooms={false} strip={strip}>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
-        <WaysOut ways={[{ href: { pathname: '/find/[id]', params: { id: record.id } }, label: '‹ The find' }]} />
+        <FindWaysOut find={record.id} />
         <Small soft role="heading" aria-level={1}>The rest of the patch · {commonName(find.target)}</Small>
         <View style={styles.tally} role="status" aria-live="polite" aria-label={`${count.passed} passed, ${count.strays} strays`}>
           <View><VerdictWord>{count.passed}</VerdictWord><Small soft>passed</Small></View>

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { countOf, type CompiledTaxon, type FindRecord, type HarmGrade, type TaxonId } from '@pause/core';
+import { countOf, GRADES, type CompiledTaxon, type FindRecord, type HarmGrade, type TaxonId } from '@pause/core';
 import { basketState, detectionWith, UNCHECKED_STRAYS, USUAL_STRAYS, type BasketState, type Sorting } from '@pause/core/sort';
 import { guide } from '../../evaluate/guide';
 import { startFind } from '../../store/actions';
@@ -22,7 +22,6 @@ export function SortScreen() {
 
 type Told = NonNullable<Harvest['sorting']>;
 type Change = (make: (now: Told) => Told) => void;
-const GRADES: readonly HarmGrade[] = ['none', 'unpleasant', 'serious', 'deadly'];
 /** The worst that could be among the pieces: of the lookalikes that the guide lists. */
 function worstOf({ taxon }: CompiledTaxon): HarmGrade {
   return taxon.lookalikes.reduce<HarmGrade>((worst, id) => { const grade = guide.taxon(id)?.grade ?? 'none'; return GRADES.indexOf(grade) > GRADES.indexOf(worst) ? grade : worst; }, 'none');

@@ -1,0 +1,4 @@
+import type { HarmGrade } from './schema';
+
+/** From what does no harm to what kills. */
+export const GRADES: readonly HarmGrade[] = ['none', 'unpleasant', 'serious', 'deadly'];
