@@ -21,7 +21,8 @@ const coloured = (draw: (fill: Fill) => Mark[], fills: Readonly<Record<string, F
 };
 const bruise = coloured(hymenophore.pressed, { stays: 'none', darkens: 'ink' });
 const capBruise = coloured(cap.rubbed, { stays: 'none', yellow: '#F0D021', red: '#B5402F', brown: '#7A5230' });
-const milk = coloured(cap.latex, { none: 'none', white: '#FFFFFF', orange: '#D9762B' });
+const milk = coloured(cap.latex, { none: 'none', white: '#FFFFFF', orange: '#D9762B', watery: 'shade' });
+const sap = coloured(stem.sap, { clear: 'none', milky: '#FFFFFF', coloured: '#D9952B' });
 
 /** What draws the answers of each character. */
 const DRAWN: Readonly<Record<string, Draw>> = {
@@ -31,7 +32,7 @@ const DRAWN: Readonly<Record<string, Draw>> = {
   'flesh.texture': cap.texture, latex: milk, section: cap.section, 'stipe.shape': stipe.stipeShape, 'stipe.net': stipe.stipeNet, 'stipe.interior': stipe.stipeInterior,
   'stipe.place': stipe.stipePlace, 'stipe.separates': stipe.separates, veil: stipe.veil, volva: stipe.volva, growth: stipe.growth, substrate: stipe.substrate,
   'fungus.habitat': habitat, 'plant.habitat': habitat, trees: tree, wood,
-  'habit.form': stem.habit, 'stem.wood': stem.wood, 'stem.section': stem.stemSection, 'stem.core': stem.stemCore, 'stem.hairs': stem.stemHairs, 'stem.marks': stem.stemMarks,
+  'habit.form': stem.habit, 'stem.wood': stem.wood, 'stem.section': stem.stemSection, 'stem.core': stem.stemCore, 'stem.hairs': stem.stemHairs, 'stem.marks': stem.stemMarks, 'stem.sap': sap, 'stem.bloom': stem.bloom, 'stem.sting': stem.sting, 'stem.climbing': stem.climbing, 'stem.marks-extent': stem.marksExtent,
   'stem.branching': stem.branching, 'twig.thorns': stem.thorns, 'twig.snap': stem.snap, 'bark.young': stem.youngBark, 'bark.old': stem.oldBark,
   'leaf.arrangement': stem.arrangement, 'leaf.division': stem.leafDivision, 'leaf.outline': stem.leafOutline, 'leaf.margin': stem.leafMargin, 'leaf.venation': stem.leafVenation,
   'leaf.underside': stem.underside, 'leaf.base': stem.leafBase, 'leaf.stalk-section': stem.stalkSection, 'leaf.foot': stem.leafFoot, 'leaf.sheen': stem.leafSheen,

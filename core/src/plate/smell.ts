@@ -36,12 +36,16 @@ const LIKENESS: Readonly<Record<string, () => Mark[]>> = {
   cucumber: () => [shape(closedCurve([14, 56], [20, 42], [52, 32], [86, 22], [102, 26], [104, 36], [84, 50], [48, 62], [22, 66]), 'shade', 'bold'), ...strewn(closedCurve([24, 52], [54, 40], [92, 30], [96, 36], [50, 56], [26, 60]), 9, 4).map(([x, y]) => dot(x, y, 1.1))],
   celery: () => [...[-12, 0, 12].flatMap((dx, i) => [shape([...curve([56 + dx * 0.5, 78], [56 + dx * 0.8, 50], [57 + dx * 1.3, 30]), ...curve([61 + dx * 1.3, 30], [63 + dx * 0.8, 50], [64 + dx * 0.5, 78])], 'shade', 'line'), ...placed(blade({ outline: OUTLINES.ovate, length: 26, margin: 'coarsely-serrate', venation: 'one' }), { at: [59 + dx * 1.3, 32], turn: (i - 1) * 36 })])],
   gin: () => [shape([[38, 10], [82, 10], [62, 44], [58, 44]], 'paper', 'bold'), stroke(segment(60, 44, 60, 72), 'bold'), stroke(segment(44, 74, 76, 74), 'bold'), stroke(segment(45, 20, 75, 20), 'line'), shape(ellipse(60, 27, 4.4), 'ink', 'line'), ...strokes([segment(76, 4, 64, 24)], 'line')],
+  pepper: () => [shape([...curve([40, 76], [36, 52], [46, 34]), [74, 34], ...curve([74, 34], [84, 52], [80, 76]).slice(1)], 'paper', 'bold'), shape(closedCurve([46, 34], [48, 20], [60, 14], [72, 20], [74, 34]), 'shade', 'bold'), ...[[54, 24], [60, 20], [66, 24], [60, 28]].map(([x = 0, y = 0]) => dot(x, y, 1.4)), ...[[92, 50], [98, 58], [90, 62], [100, 70], [92, 74]].map(([x = 0, y = 0]) => dot(x, y, 1.6))],
+  sweet: () => [shape(ellipse(60, 40, 20), 'shade', 'bold'), ...[-1, 1].map((s) => shape([[60 + s * 19, 34], [60 + s * 44, 22], [60 + s * 38, 40], [60 + s * 44, 58], [60 + s * 19, 46]], 'paper', 'bold')), stroke(curve([48, 30], [62, 40], [56, 54]), 'line')],
+  thyme: () => [stroke(curve([60, 78], [58, 48], [64, 8]), 'bold'), ...[66, 54, 42, 30, 20].flatMap((y, i) => [-1, 1].map((s) => shape(ellipse(60 + s * (10 - i) + (i > 2 ? 2 : 0), y, 8 - i, 3.4), 'shade', 'line')))],
   cloud: () => [shape(closedCurve([24, 62], [16, 52], [26, 44], [38, 46], [46, 36], [64, 36], [72, 46], [88, 42], [102, 52], [94, 64], [60, 68]), 'shade', 'bold'), ...fumes([40, 60, 80], 6, 30)],
 };
 
 const BY_STATE: Readonly<Record<string, Readonly<Record<string, string>>>> = {
-  smell: { fruity: 'apricot', mushroomy: 'mushroom', radish: 'radish', carrion: 'fly', none: 'nothing', mealy: 'flour', ink: 'ink', honey: 'honey', perfume: 'perfume', pear: 'pear', rubber: 'tyre', foul: 'fish' },
-  'leaf.smell': { herby: 'carrot', mousy: 'mouse', rank: 'rank', none: 'nothing', garlic: 'garlic', cress: 'cress', chamomile: 'chamomile', hay: 'hay', resin: 'resin', antiseptic: 'antiseptic', caraway: 'caraway', cucumber: 'cucumber' },
+  smell: { fruity: 'apricot', mushroomy: 'mushroom', radish: 'radish', carrion: 'fly', none: 'nothing', mealy: 'flour', ink: 'ink', honey: 'honey', perfume: 'perfume', pear: 'pear', rubber: 'tyre', foul: 'fish', spice: 'pepper', sweetish: 'sweet' },
+  'leaf.smell': { herby: 'carrot', mousy: 'mouse', rank: 'rank', none: 'nothing', garlic: 'garlic', cress: 'cress', chamomile: 'chamomile', hay: 'hay', resin: 'resin', antiseptic: 'antiseptic', caraway: 'caraway', cucumber: 'cucumber', thyme: 'thyme' },
+  'root.smell': { none: 'nothing', aromatic: 'carrot', unpleasant: 'cloud', garlic: 'garlic', radish: 'radish' },
   'fruit.smell': { caraway: 'caraway', spicy: 'celery', gin: 'gin', unpleasant: 'cloud', none: 'nothing' },
 };
 

@@ -1,7 +1,7 @@
 import { along, arc, closedCurve, curve, ellipse, from, mirrored, moved, type Line, type Point } from './geometry';
 import { strewn } from './fungus';
 import { arrowBlade, blade, bladeOutline, dividedLeaf, fineSegments, heartBlade, isDivision, isMargin, OUTLINES, veins, type Outline, type Venation } from './leaf';
-import { dot, faint, placed, segment, shape, stroke, strokes, type Mark } from './mark';
+import { dot, faint, placed, segment, shape, stroke, strokes, type Fill, type Mark } from './mark';
 
 const small = (length: number, outline: Outline = OUTLINES.ovate): Mark[] => blade({ outline, length, venation: 'one' });
 /** A leaf on a short stalk, at a place on a stem, leaning so many degrees from upright. */
@@ -68,6 +68,58 @@ export function stemMarks(state: string): Mark[] | undefined {
     case 'plain': return [shape(body, 'paper', 'bold')];
     case 'spotted': return [shape(body, 'paper', 'bold'), ...strewn(body, 8, 7).map(([x, y], i) => shape(closedCurve([x - 2.2 - (i % 2), y], [x, y - 2], [x + 2.4, y + 0.6], [x, y + 2.6 + (i % 3)]), 'ink', 'none'))];
     case 'flushed': return [shape(body, 'shade', 'bold')];
+    default: return undefined;
+  }
+}
+
+/** A stem snapped in two, with what comes out of it. */
+export function sap(fill: Fill): Mark[] {
+  const drop = (x: number, y: number): Mark => shape(closedCurve([x, y - 7], [x + 4, y + 1], [x, y + 5], [x - 4, y + 1]), fill, 'line');
+  return [
+    shape([[16, 24], [54, 18], [58, 24], [54, 30], [58, 36], [18, 42]], 'paper', 'bold'), shape([[66, 20], [104, 30], [101, 48], [66, 38], [70, 32], [64, 26]], 'paper', 'bold'),
+    ...(fill === 'none' ? [] : [drop(59, 48), drop(68, 54), drop(61, 66)]),
+  ];
+}
+
+/** A thumb drawn along a stem: where it went, the bloom is gone. */
+export function bloom(state: string): Mark[] | undefined {
+  const body = stretch(13);
+  if (state === 'none') return [shape(body, 'paper', 'bold')];
+  if (state !== 'rubs-off') return undefined;
+  return [shape(body, 'shade', 'bold'), shape(closedCurve([52, 60], [51, 40], [56, 22], [64, 22], [69, 40], [68, 60], [60, 66]), 'paper', 'fine')];
+}
+
+/** A fingertip beside a stem, with or without hairs that hurt. */
+export function sting(state: string): Mark[] | undefined {
+  const finger = [shape([...curve([112, 26], [88, 26], [80, 34], [80, 44], [88, 52], [112, 52])], 'paper', 'line'), stroke(curve([86, 34], [83, 39], [86, 45]), 'fine')];
+  const body: Line = [[36, 4], [54, 4], [54, 78], [36, 78]];
+  if (state === 'none') return [shape(body, 'paper', 'bold'), ...finger];
+  if (state !== 'stings') return undefined;
+  return [shape(body, 'paper', 'bold'), ...[12, 24, 36, 48, 60, 72].flatMap((y) => [stroke([[54, y], [68, y - 5]], 'line'), stroke([[36, y], [22, y - 5]], 'line')]), ...finger, ...strokes([segment(74, 16, 80, 24), segment(88, 10, 90, 20), segment(102, 12, 100, 20)], 'bold')];
+}
+
+/** How a stem holds itself up; what it holds on to is faint. */
+export function climbing(state: string): Mark[] | undefined {
+  const pole = stroke(segment(60, 4, 60, 76), 'faint');
+  switch (state) {
+    case 'by-itself': return [earth(76), stroke(segment(60, 76, 60, 8), 'bold'), ...leafAt([60, 50], -58, 24), ...leafAt([60, 34], 58, 24), ...leafAt([60, 18], -58, 20)];
+    case 'twining': return [earth(76), pole, stroke(curve([54, 76], [70, 64], [50, 52], [70, 40], [50, 28], [68, 16], [58, 6]), 'bold'), ...leafAt([70, 64], 62, 22), ...leafAt([50, 52], -62, 22), ...leafAt([70, 40], 62, 22)];
+    case 'tendrils': return [earth(76), pole, stroke(curve([40, 76], [42, 50], [38, 28], [42, 8]), 'bold'), ...[54, 32].map((y) => stroke(curve([41, y], [50, y - 8], [58, y - 6], [64, y - 2], [60, y + 2], [57, y - 2], [62, y - 5]), 'line')), ...leafAt([41, 60], -64, 24), ...leafAt([39, 38], -64, 24)];
+    case 'sprawling': return [earth(76), stroke(segment(78, 20, 78, 76), 'faint'), stroke(segment(94, 28, 94, 76), 'faint'), stroke(curve([14, 74], [44, 44], [76, 26], [108, 24]), 'bold'), ...leafAt([36, 52], -20, 22), ...leafAt([58, 35], 140, 22), ...leafAt([88, 25], -10, 18)];
+    case 'creeping': return [earth(76), stroke(curve([10, 72], [40, 68], [78, 71], [110, 68]), 'bold'), ...leafAt([30, 69], -10, 24), ...leafAt([58, 69], 10, 24), ...leafAt([86, 70], -6, 24), ...[30, 58, 86].flatMap((x) => strokes([segment(x, 70, x - 2, 78), segment(x, 70, x + 3, 78)]))];
+    default: return undefined;
+  }
+}
+
+/** A whole stem with side branches, flushed or blotched so far up. */
+export function marksExtent(state: string): Mark[] | undefined {
+  const up: Line = [...curve([52, 78], [54, 40], [56, 6]), ...curve([64, 6], [66, 40], [68, 78])];
+  const branches = strokes([curve([62, 34], [78, 24], [88, 10]), curve([58, 26], [44, 18], [34, 6])], 'bold');
+  const blotches = (from: number) => [76, 70, 63, 57, 50, 43, 36, 28, 20, 13].filter((y) => y > from).map((y, i) => shape(closedCurve([58 + (i % 2) * 3, y], [60 + (i % 2) * 3, y - 2.4], [62.4 + (i % 2) * 3, y], [60 + (i % 2) * 3, y + 2.6]), 'ink', 'none'));
+  switch (state) {
+    case 'no-marks': return [shape(up, 'paper', 'bold'), ...branches];
+    case 'base-only': return [shape(up, 'paper', 'bold'), ...branches, ...blotches(52)];
+    case 'all-the-way': return [shape(up, 'paper', 'bold'), ...branches, ...blotches(0), dot(78, 24, 2), dot(84, 16, 2), dot(44, 18, 2), dot(38, 11, 2)];
     default: return undefined;
   }
 }

@@ -76,7 +76,6 @@ export function veil(state: string): Mark[] | undefined {
     case 'hanging': return [...surroundings, skirt(8, 38, 18), ...strokes([segment(52, 43, 46, 55), segment(60, 43, 60, 58), segment(68, 43, 74, 55)])];
     case 'movable': return [...surroundings, shape(ellipse(60, 50, 22, 6.5), 'shade', 'bold'), shape(ellipse(60, 46, 12, 3.4), 'paper', 'line'), stroke([[96, 38], [96, 62]], 'line'), stroke([[92, 43], [96, 37], [100, 43]], 'line'), stroke([[92, 57], [96, 63], [100, 57]], 'line')];
     case 'cottony': return [...surroundings, shape(closedCurve([43, 46], [49, 40], [60, 43], [71, 40], [77, 46], [78, 54], [70, 60], [60, 57], [50, 60], [42, 54]), 'paper', 'bold'), ...strewn(closedCurve([46, 46], [60, 46], [74, 46], [74, 54], [60, 54], [46, 54]), 5, 3).map(([x, y]) => stroke(curve([x - 1.6, y], [x, y - 1.4], [x + 1.6, y]), 'fine'))];
-    case 'sheath': return [...surroundings, ...[54, 60, 66, 72].flatMap((y, i) => [53, 60, 67].map((x) => stroke([[x - 3.4 + (i % 2) * 2, y - 2], [x + (i % 2) * 2, y + 1.8], [x + 3.4 + (i % 2) * 2, y - 2]], 'line'))), skirt(4, 38, 10)];
     default: return undefined;
   }
 }

@@ -11,12 +11,21 @@ const SINGLE = new Set(['honeycomb', 'brain', 'thimble', 'trumpet', 'fan', 'glob
 export function wholeFungus(one: Individual): Whole {
   const wide = one.size('cap.width');
   const [capWidth, long, thick] = [wide ?? 60, one.size('stipe.length') ?? 0, one.size('stipe.width') ?? 0];
-  const cap = one.state('cap.shape');
+  const cap = outlineOf(one);
   const sized = wide !== undefined;
   if (cap !== undefined && SINGLE.has(cap)) return { parts: singleBody(one, cap, capWidth, long, thick), sized };
   const stemPart = stipe(one, long, thick);
   const capPart = cap === undefined ? [] : capOver(one, cap, capWidth, long);
   return { parts: [...stemPart, ...veilOn(one, long, thick), ...capPart], sized };
+}
+
+/** What the body is drawn as: pits, folds and balls are told by the underside, a shelf by where its stem is; else the outline of the cap. */
+function outlineOf(one: Individual): string | undefined {
+  const [under, cap, place] = [one.state('hymenophore'), one.state('cap.shape'), one.state('stipe.place')];
+  if (under === 'pits') return 'honeycomb';
+  if (under === 'folds') return cap === 'thimble' ? cap : 'brain';
+  if (under === 'ball') return 'globe';
+  return under === 'gills' && (place === 'side' || place === 'none') ? 'fan' : cap;
 }
 
 /** Half-widths of a stem from the top down, as shares of its thickness. */
@@ -66,7 +75,6 @@ function veilOn(one: Individual, long: number, thick: number): Part[] {
     : kind === 'thin' ? [skirt(thick * 0.25, 1.3)]
     : kind === 'movable' ? [shape(ellipse(0, y, thick * 1.1, thick * 0.3), 'shade', 'line')]
     : kind === 'cottony' ? [shape(closedCurve([-half * 1.5, y - half * 0.5], [0, y - half * 0.3], [half * 1.5, y - half * 0.5], [half * 1.6, y + half * 0.5], [0, y + half * 0.3], [-half * 1.6, y + half * 0.5]), 'paper', 'line')]
-    : kind === 'sheath' ? [...[0.2, 0.35, 0.5].flatMap((share) => [-0.5, 0.5].map((s) => stroke([[half * (s - 0.4), -long * share], [half * s, -long * share + half * 0.5], [half * (s + 0.4), -long * share]], 'fine'))), skirt(thick * 0.5, 1.5)]
     : [];
   return [{ of: ['veil'], marks }];
 }
