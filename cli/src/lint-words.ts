@@ -3,10 +3,8 @@ import type { LintFinding } from '@pause/core/questions';
 /** A finding as a sentence: what is wrong, where, and what would mend it. */
 export function sayFinding(finding: LintFinding): string {
   switch (finding.code) {
-    case 'few-groups':
-      return `${finding.target} against ${finding.taxon}: ${finding.most} independent groups part them at best, ${finding.need} are wanted. ${mend(finding)}`;
     case 'few-bars':
-      return `${finding.target} against ${finding.taxon}, ${finding.stage}: ${finding.most} bars that share no cause, ${finding.need} are wanted. ${mend(finding)}`;
+      return `${finding.target} against ${finding.taxon}, ${finding.stage}: a typical specimen gives ${finding.most} bars that share no cause, ${finding.need} are needed. ${mend(finding)}`;
     case 'cannot-collect':
       return `${finding.taxon}, ${finding.part}, ${finding.stages.join(', ')}: no set of checks ends in collect. Take the stage away from the part, add statements about what it could be taken for, or declare a near-double.`;
     case 'few-statements':
@@ -15,6 +13,10 @@ export function sayFinding(finding: LintFinding): string {
       return `${finding.taxon} / ${finding.character}: every dangerous taxon of its body plan states this, at all its stages. State it, or the others stay unbarred for want of it.`;
     case 'contradicts-plan':
       return `${finding.taxon} / ${finding.character}: usual ${finding.states.join(', ')} contradicts its body plan. Correct the statement, or the body plan.`;
+    case 'signature-shared':
+      return `${finding.target}, ${finding.stage}: ${finding.taxon} can show its whole signature. ${finding.parted.length > 0 ? `Add a mark that parts them: ${finding.parted.join(', ')}.` : 'Nothing that is stated parts them: state more of either, or declare a near-double.'}`;
+    case 'unconfirmed':
+      return `${finding.taxon}: fewer than two readings support what is said of ${finding.characters.join(', ')}; it gives no bar. Let somebody read it who has not seen the guide.`;
     case 'range-wide':
       return `${finding.taxon} / ${finding.character}: the outer range is so wide that it says hardly anything. Narrow it, or leave it out.`;
     case 'unused-character':

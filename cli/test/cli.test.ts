@@ -43,9 +43,9 @@ test('prints the verdict, its bars and its reasons, in the same bytes as the cor
 test('the find that the documentation works through is decided as it says there', async () => {
   const { status, out } = await pause('decide', join(__dirname, '../../docs/examples/chanterelle.json'));
   const verdict = JSON.parse(out) as Verdict;
-  expect([status, verdict.outcome, verdict.leansOn]).toEqual([0, 'collect', ['r1', 'r2', 'r3', 'r6', 'r9']]);
+  expect([status, verdict.outcome, verdict.leansOn]).toEqual([0, 'collect', ['r1', 'r2', 'r3', 'r4', 'r5', 'r8', 'r9']]);
   const have = Object.fromEntries(verdict.rows.map((row) => [row.taxon, row.have]));
-  expect(have).toMatchObject({ 'cortinarius-rubellus': 5, 'omphalotus-olearius': 3, 'hygrophoropsis-aurantiaca': 2, 'gyromitra-esculenta': 3 });
+  expect(have).toMatchObject({ 'cortinarius-rubellus': 3, 'paxillus-involutus': 3, 'omphalotus-olearius': 3, 'hygrophoropsis-aurantiaca': 3, 'gyromitra-esculenta': 3, 'amanita-phalloides': 4 });
 }, WAIT);
 
 test.each(['next', 'plan', 'pieces', 'identify', 'recompute', 'lint', 'stack'] as const)('%s gives the same bytes as the core', async (command) => {
@@ -60,14 +60,15 @@ test.each(['next', 'plan', 'pieces', 'identify', 'recompute', 'lint', 'stack'] a
 }, WAIT);
 
 test('lint says in sentences what is wrong, where, and what would mend it', async () => {
-  expect((await pause('lint')).out).toBe(`note: ${guide.taxa.length} taxa were reviewed by nobody. Let local experts review them, the deadly pairs first.\n`);
+  const lines = (await pause('lint')).out.trim().split('\n');
+  expect(lines.filter((line) => !/fewer than two readings support/.test(line))).toEqual([`note: ${guide.taxa.length} taxa were reviewed by nobody. Let local experts review them, the deadly pairs first.`]);
   const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; nearDoubles?: unknown; statements: { character: string }[] }[] };
   const saffron = raw.taxa.find((t) => t.id === 'omphalotus-olearius')!;
   saffron.statements = saffron.statements.filter((s) => s.character !== 'latex');
   delete raw.taxa.find((t) => t.id === 'kuehneromyces-mutabilis')!.nearDoubles;
   const { out } = await pause('lint', await file('worse.json', raw));
   expect(out).toContain('weak: omphalotus-olearius / latex: every dangerous taxon of its body plan states this');
-  expect(out).toMatch(/weak: kuehneromyces-mutabilis against galerina-marginata, mature: \d bars that share no cause, 4 are wanted\. .*declare a near-double\./);
+  expect(out).toMatch(/weak: kuehneromyces-mutabilis against galerina-marginata, mature: a typical specimen gives \d bars that share no cause, 3 are needed\. .*declare a near-double\./);
   expect(out).toContain('weak: kuehneromyces-mutabilis, cap, mature: no set of checks ends in collect.');
 }, WAIT);
 

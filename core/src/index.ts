@@ -16,7 +16,7 @@ export {
 } from './bars';
 export { holds, GROUPS_NEEDED, STRAIN_SHARE, type SignatureMark, type TargetHolds } from './target';
 export { Policy, GROUP_POLICY, taxonContent } from './policy';
-export { asksForTracing, cautionsFor } from './context';
+export { asksForTracing, cautionsFor, isLookedAt, meets } from './context';
 export { barsShort, decide, staysMissing, verdictFrom, weigh, type Outcome, type Verdict, type Weighed } from './verdict/decide';
 export type { ContextField, GroupRule, LeaveReason, NoteReason, PauseReason, Reason, ReasonCode } from './verdict/reason';
 export { shopping, type Shopping } from './verdict/shopping';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CautionFor, CharacterId, Kingdom, LengthUnit, StageId, StateId, TaxonId } from '../guide/schema';
+import { CharacterId, Kingdom, LengthUnit, Minded, StageId, StateId, TaxonId } from '../guide/schema';
 import { Policy } from '../policy/schema';
 
 /** A find as the deciding function sees it. Everything is data; nothing is looked up elsewhere. */
@@ -77,7 +77,7 @@ export const Contamination = z.enum(['none-seen', 'sprayed', 'roadside', 'floode
 export type Contamination = z.infer<typeof Contamination>;
 export const Protection = z.enum(['allowed', 'protected', 'unknown']);
 
-export const Eater = z.strictObject({ name: z.string().trim().min(1).max(80), cautions: z.array(CautionFor).max(30) });
+export const Eater = z.strictObject({ name: z.string().trim().min(1).max(80), cautions: z.array(Minded).max(30) });
 export type Eater = z.infer<typeof Eater>;
 
 /** A name that stays open: a genus or family only, or one of two or more. */

@@ -1,8 +1,10 @@
 import { routeOf } from '../bars';
-import type { Case, Condition, Eater } from '../case';
+import type { Case, Condition } from '../case';
 import type { CompiledTaxon } from '../guide';
-import type { Caution, Route } from '../guide/schema';
 import type { ContextField, LeaveReason, PauseReason } from '../verdict/reason';
+import { cautionsFor } from './mind';
+
+export { cautionsFor, isLookedAt, meets } from './mind';
 
 const BORNE = ['fruit', 'cone'];
 /**
@@ -58,11 +60,6 @@ export function contextReasons(find: Case, target: CompiledTaxon): { leave: Leav
     pause.push(context.tracedToBase === false ? { code: 'not-traced' } : { code: 'context-missing', field: 'tracedToBase' });
   }
   return { leave, pause };
-}
-
-/** What an eater has to mind of a taxon that reaches the body by a route; what is only to be known is left out. */
-export function cautionsFor({ cautions }: Pick<Eater, 'cautions'>, { taxon }: CompiledTaxon, route: Route): Caution[] {
-  return taxon.cautions.filter((caution) => caution.level !== 'note' && cautions.includes(caution.for) && (caution.routes?.includes(route) ?? true));
 }
 
 /**

@@ -1,8 +1,8 @@
 import { contentHash } from '../canonical';
 import { apart, NEAR, oklab } from '../colour';
 import { millimetres } from './units';
-import type {
-  Character, CharacterId, Guide, HarmGrade, SharedCause, StageId, StateId, Statement, Taxon, TaxonId,
+import {
+  harms, type Character, type CharacterId, type Guide, type HarmGrade, type SharedCause, type StageId, type StateId, type Statement, type Taxon, type TaxonId,
 } from './schema';
 
 /** States of one character as bits, lowest bit the first state; at most 32. */
@@ -10,7 +10,13 @@ export type StateMask = number;
 
 /** What is known of one taxon and one character: state masks, or a numeric span (mm for measures). */
 export type Known =
-  | { readonly kind: 'states'; readonly usual: StateMask; readonly possible: StateMask }
+  | {
+    readonly kind: 'states';
+    readonly usual: StateMask;
+    readonly possible: StateMask;
+    /** The usual state that is named first, of each statement: what a typical specimen shows. */
+    readonly typical: StateMask;
+  }
   | { readonly kind: 'number'; readonly usual: readonly [number, number]; readonly possible: readonly [number, number] };
 
 export interface CompiledCharacter {
@@ -23,8 +29,10 @@ export interface CompiledCharacter {
   readonly restsOn: number;
   readonly absentMask: StateMask;
   readonly stateBit: ReadonlyMap<string, StateMask>;
-  /** By state position: the states whose colour lies near enough to be taken for it, itself included. */
+  /** By state position: the states that can be taken for it, by colour or because one shades into the other; itself included. */
   readonly near: readonly StateMask[];
+  /** States about which no second reader was asked: they never speak against a dangerous taxon. */
+  readonly unreadMask: StateMask;
   readonly stages: ReadonlySet<StageId>;
 }
 
@@ -91,7 +99,8 @@ export function compileGuide(guide: Guide, version = contentHash(guide)): Compil
   const characters = guide.characters.map((character, index) => compileCharacter(guide, character, index, groupIndex));
   const byCharacter = new Map<string, CompiledCharacter>(characters.map((c) => [c.id, c]));
   const ranks = new Map(guide.taxa.map((t) => t.id as string).sort().map((id, rank) => [id, rank]));
-  const taxa = guide.taxa.map((taxon, index) => compileTaxon(taxon, index, ranks.get(taxon.id) ?? index, byCharacter));
+  const strict = guide.format !== 'pause-guide/1';
+  const taxa = guide.taxa.map((taxon, index) => compileTaxon(taxon, index, ranks.get(taxon.id) ?? index, byCharacter, strict));
   const byTaxon = new Map<string, CompiledTaxon>(taxa.map((t) => [t.id, t]));
   const tables = once(() => tabulate(characters, taxa));
   return {
@@ -137,11 +146,13 @@ function compileCharacter(
   const restsOn = [...kindCause, ...smell, ...(character.restsOn ?? [])].reduce((mask, cause) => mask | CAUSE_BIT[cause], 0);
   const stateBit = new Map<string, StateMask>();
   let absentMask = 0;
+  let unreadMask = 0;
   if (character.kind === 'states' || character.kind === 'colour') {
     for (const [position, state] of character.states.entries()) {
       const bit = (1 << position) >>> 0;
       stateBit.set(state.id, bit);
       if (state.absent) absentMask = (absentMask | bit) >>> 0;
+      if (state.unread) unreadMask = (unreadMask | bit) >>> 0;
     }
   }
   return {
@@ -154,20 +165,24 @@ function compileCharacter(
     absentMask,
     stateBit,
     near: nearStates(character),
+    unreadMask,
     stages: new Set(character.stages ?? guide.stages.filter((s) => s.kingdom === character.kingdom).map((s) => s.id)),
   };
 }
 
 function nearStates(character: Character): StateMask[] {
   if (character.kind !== 'states' && character.kind !== 'colour') return [];
-  const places = character.states.map(({ swatch }) => (swatch === undefined ? undefined : oklab(swatch)));
+  const { states, shades = [] } = character;
+  const places = states.map(({ swatch }) => (swatch === undefined ? undefined : oklab(swatch)));
+  const shaded = (a: StateId | undefined, b: StateId | undefined) => shades.some(([one, other]) => (one === a && other === b) || (one === b && other === a));
   return places.map((place, position) => places.reduce<number>((mask, other, index) => {
-    const near = index === position || (place !== undefined && other !== undefined && apart(place, other) < NEAR);
+    const alike = place !== undefined && other !== undefined && apart(place, other) < NEAR;
+    const near = index === position || alike || shaded(states[position]?.id, states[index]?.id);
     return near ? (mask | (1 << index)) >>> 0 : mask;
   }, 0));
 }
 
-/** The states that can be meant when one of these is shown: a colour can be called by the name of its neighbour. */
+/** The states that can be meant when one of these is shown: a colour can be called by the name of its neighbour, and firm shades into soft. */
 function withNear(mask: StateMask, character: CompiledCharacter): StateMask {
   return character.near.reduce((all, near, position) => ((mask & (1 << position)) !== 0 ? (all | near) >>> 0 : all), mask);
 }
@@ -193,12 +208,12 @@ function known(statement: Statement, character: CompiledCharacter): Known {
   const mask = (states: readonly string[]) =>
     states.reduce((bits, state) => (bits | (character.stateBit.get(state) ?? 0)) >>> 0, 0);
   const usual = mask(statement.usual);
-  return { kind: 'states', usual, possible: between(withNear((usual | mask(statement.occasional ?? [])) >>> 0, character), character) };
+  return { kind: 'states', usual, typical: mask(statement.usual.slice(0, 1)), possible: between(withNear((usual | mask(statement.occasional ?? [])) >>> 0, character), character) };
 }
 
 function union(a: Known, b: Known, character: CompiledCharacter): Known {
   if (a.kind === 'states' && b.kind === 'states') {
-    return { kind: 'states', usual: (a.usual | b.usual) >>> 0, possible: between((a.possible | b.possible) >>> 0, character) };
+    return { kind: 'states', usual: (a.usual | b.usual) >>> 0, typical: (a.typical | b.typical) >>> 0, possible: between((a.possible | b.possible) >>> 0, character) };
   }
   if (a.kind === 'number' && b.kind === 'number') {
     const hull = (x: readonly [number, number], y: readonly [number, number]) =>
@@ -214,9 +229,25 @@ function withAbsent(what: Known, character: CompiledCharacter): Known {
   return character.character.kind === 'count' ? { ...what, possible: [0, what.possible[1]] } : what;
 }
 
-function compileTaxon(taxon: Taxon, index: number, rank: number, characters: Map<string, CompiledCharacter>): CompiledTaxon {
+/** How many readings that did not see each other must support a statement before it excludes anything of a dangerous taxon. */
+export const READINGS_NEEDED = 2;
+
+/** Whether enough readings support a statement. */
+export const isConfirmed = ({ readBy }: Statement): boolean => (readBy ?? []).length >= READINGS_NEEDED;
+
+/**
+ * The same knowledge as far as it may speak against a dangerous taxon: one that was read once excludes nothing, and
+ * neither does a state about which no second reader was asked.
+ */
+function asBar(what: Known, character: CompiledCharacter, confirmed: boolean): Known {
+  if (what.kind === 'number') return confirmed ? what : { ...what, possible: [0, Infinity] };
+  const everything = [...character.stateBit.values()].reduce((mask, bit) => (mask | bit) >>> 0, 0);
+  return { ...what, possible: confirmed ? (what.possible | character.unreadMask) >>> 0 : everything };
+}
+
+function compileTaxon(taxon: Taxon, index: number, rank: number, characters: Map<string, CompiledCharacter>, strict: boolean): CompiledTaxon {
   const said = once(() => spoken(taxon, characters));
-  const overall = once(() => overStages(taxon, said()));
+  const overall = once(() => overStages(taxon, said(), strict && harms(taxon.harm)));
   const atStage = once(() => byStage(taxon, said()));
   return { index, rank, id: taxon.id, taxon, grade: taxon.harm.grade, get overall() { return overall(); }, get atStage() { return atStage(); } };
 }
@@ -230,6 +261,7 @@ function once<T>(make: () => T): () => T {
 /** One statement as bits or a span, and the stages that it speaks of. */
 interface Said {
   readonly what: Known;
+  readonly confirmed: boolean;
   readonly stages: readonly StageId[];
 }
 
@@ -239,7 +271,7 @@ function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<C
   for (const statement of taxon.statements) {
     const character = characters.get(statement.character);
     if (!character) continue;
-    const one = { what: known(statement, character), stages: statement.stages ?? taxon.stages };
+    const one = { what: known(statement, character), confirmed: isConfirmed(statement), stages: statement.stages ?? taxon.stages };
     const others = said.get(character);
     if (others) others.push(one);
     else said.set(character, [one]);
@@ -253,7 +285,8 @@ function byStage(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly Sai
   ]));
 }
 
-function overStages(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly Said[]>): Map<number, Known> {
+/** @param strict only what two readings exclude is excluded */
+function overStages(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly Said[]>, strict: boolean): Map<number, Known> {
   const overall = new Map<number, Known>();
   for (const character of [...said.keys()].sort((a, b) => a.index - b.index)) {
     const statements = said.get(character) ?? [];
@@ -267,7 +300,8 @@ function overStages(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly 
     });
     if (!joined || !complete) continue;
     const hidden = seenAt.length < taxon.stages.length || character.character.fades === true;
-    overall.set(character.index, hidden ? withAbsent(joined, character) : joined);
+    const shown = hidden ? withAbsent(joined, character) : joined;
+    overall.set(character.index, strict ? asBar(shown, character, statements.every(({ confirmed }) => confirmed)) : shown);
   }
   return overall;
 }

@@ -80,10 +80,12 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
   yield* duplicates(guide.bodyPlans.map((b) => b.id), 'bodyPlans');
   yield* duplicates(guide.characters.map((c) => c.id), 'characters');
   yield* duplicates(guide.taxa.map((t) => t.id), 'taxa');
+  yield* duplicates((guide.readings ?? []).map((r) => r.id), 'readings');
 
   const stageKingdom = new Map(guide.stages.map((s) => [s.id, s.kingdom]));
   const characters = new Map(guide.characters.map((c) => [c.id, c]));
   const taxonIds = new Set(guide.taxa.map((t) => t.id));
+  const readings = new Set((guide.readings ?? []).map((r) => r.id));
 
   for (const [index, plan] of guide.bodyPlans.entries()) {
     for (const id of [...(plan.core ?? []), ...(plan.marks ?? []).map((mark) => mark.character)]) {
@@ -127,6 +129,7 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
     }
     for (const part of taxon.parts) yield* checkStages(part.stages, `${path}.parts`, taxon, stageKingdom);
     yield* checkStatements(taxon, path, characters);
+    yield* checkReadings(taxon, path, readings);
     yield* checkSignature(taxon, path, characters);
   }
 }
@@ -142,6 +145,11 @@ function* checkCharacter(character: Character, path: string, stageKingdom: Map<s
     for (const state of character.states) {
       if (seen.has(state.id)) yield { path: `${path}.states`, character: character.id, reason: `state "${state.id}" is there twice` };
       seen.add(state.id);
+    }
+    for (const [index, pair] of (character.shades ?? []).entries()) {
+      const where = { path: `${path}.shades[${index}]`, character: character.id };
+      for (const state of pair) if (!seen.has(state)) yield { ...where, reason: `state "${state}" is not in the character` };
+      if (pair[0] === pair[1]) yield { ...where, reason: 'a state shades into another one' };
     }
     if (character.fades && !character.states.some((s) => s.absent)) {
       yield { path: `${path}.fades`, character: character.id, reason: 'what fades needs a state marked absent' };
@@ -179,6 +187,15 @@ function* checkStatements(taxon: Taxon, path: string, characters: Map<string, Ch
       before.add(stage);
     }
     told.set(statement.character, before);
+  }
+}
+
+/** A statement names each reading once, and only readings that the guide lists. */
+function* checkReadings(taxon: Taxon, path: string, readings: ReadonlySet<string>): Generator<GuideProblem> {
+  for (const [index, { character, readBy = [] }] of taxon.statements.entries()) {
+    const where = { path: `${path}.statements[${index}].readBy`, taxon: taxon.id, character };
+    for (const reading of readBy) if (!readings.has(reading)) yield { ...where, reason: `reading "${reading}" is not among the readings of the guide` };
+    if (new Set(readBy).size !== readBy.length) yield { ...where, reason: 'a reading is named twice' };
   }
 }
 
@@ -221,11 +238,6 @@ function* checkSignature(taxon: Taxon, path: string, characters: Map<string, Cha
     const statements = taxon.statements.filter((s) => s.character === id);
     if (statements.length === 0) yield { ...where, reason: 'a signature character needs a statement' };
     if (character.organ === 'place') yield { ...where, reason: 'a character of the place cannot be a signature' };
-    for (const statement of statements) {
-      if (!('range' in statement) && (statement.occasional?.length ?? 0) > 0) {
-        yield { ...where, reason: 'a signature character has no occasional states' };
-      }
-    }
   }
   if (groups.size < 2) yield { path: `${path}.signature`, taxon: taxon.id, reason: 'the signature of a wanted taxon comes from at least two groups' };
 }

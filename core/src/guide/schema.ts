@@ -45,9 +45,11 @@ export type Route = z.infer<typeof Route>;
 
 /** Whom a caution is for; allergies and medicines name their family or class after a colon. */
 export const CautionFor = z.string().regex(
-  /^(everyone|pregnancy|child|ulcer|blood-pressure|kidney-stones|mineral-shortage|alcohol|skin|(allergy|medicine):[a-z]+(-[a-z]+)*)$/,
+  /^(everyone|pregnancy|child|ulcer|blood-pressure|heart|diabetes|gout|kidney-disease|liver-disease|kidney-stones|mineral-shortage|alcohol|skin|(allergy|medicine):[a-z]+(-[a-z]+)*)$/,
   'a caution of the format, like "pregnancy" or "allergy:apiaceae"',
 );
+/** What somebody has to mind: as a guide names it, or after `other:` in own words, which no guide knows. */
+export const Minded = z.union([CautionFor, z.string().regex(/^other:\S[^\n]{0,79}$/, 'own words after "other:", up to 80 characters')]);
 
 export const LengthUnit = z.enum(['mm', 'cm', 'm', 'in']);
 export type LengthUnit = z.infer<typeof LengthUnit>;
@@ -59,6 +61,8 @@ export const State = z.strictObject({
   absent: z.boolean().optional(),
   /** sRGB hex of a typical swatch, for colour characters. */
   swatch: z.string().regex(/^#[0-9a-f]{6}$/).optional(),
+  /** No second reader was asked about it yet: it never speaks against a dangerous taxon. */
+  unread: z.boolean().optional(),
 });
 export type State = z.infer<typeof State>;
 
@@ -93,6 +97,8 @@ export const StateCharacter = z.strictObject({
   /** The states run from less to more in the order given: what lies between two possible ones is possible too. */
   ordered: z.boolean().optional(),
   states: z.array(State).min(2).max(32),
+  /** Pairs of states whose border is a matter of degree. Where a taxon shows one of a pair, the other is possible too. */
+  shades: z.array(z.tuple([StateId, StateId])).optional(),
 });
 export const MeasureCharacter = z.strictObject({
   ...characterCommon,
@@ -110,17 +116,22 @@ export function isSmelled({ organ, observe }: Character): boolean {
   return organ === 'smell' || observe === 'crush-and-smell';
 }
 
+/** Ids of the readings that support a statement: each was made without sight of the others, and excludes all that the statement excludes. */
+const readBy = z.array(slug).min(1).optional();
+
 const StateStatement = z.strictObject({
   character: CharacterId,
   stages: z.array(StageId).min(1).optional(),
   usual: z.array(StateId).min(1),
   occasional: z.array(StateId).optional(),
+  readBy,
 });
 const span = z.tuple([z.number().nonnegative(), z.number().nonnegative()]);
 const RangeStatement = z.strictObject({
   character: CharacterId,
   stages: z.array(StageId).min(1).optional(),
   range: z.strictObject({ usual: span, outer: span, unit: LengthUnit.optional() }),
+  readBy,
 });
 export const Statement = z.union([StateStatement, RangeStatement]);
 export type Statement = z.infer<typeof Statement>;
@@ -274,14 +285,21 @@ export const BodyPlan = z.strictObject({
 });
 export type BodyPlan = z.infer<typeof BodyPlan>;
 
+/** Somebody's account of what taxa can show, made without sight of any other. Statements name the readings that support them. */
+export const Reader = z.strictObject({ id: slug, reader: text, about: text });
+export type Reader = z.infer<typeof Reader>;
+
 export const Guide = z.strictObject({
-  format: z.literal('pause-guide/1'),
+  /** In the second format a statement about a dangerous taxon excludes nothing unless two readings support it. The first knows no readings. */
+  format: z.enum(['pause-guide/1', 'pause-guide/2']),
   id: slug,
   title: text,
   licence: text,
   about: text,
   /** Packs that were laid over it, in this order, each by the hash of what it says. */
   packs: z.array(z.strictObject({ id: slug, version: z.string().regex(/^[0-9a-f]{64}$/) })).optional(),
+  /** The readings that its statements name. */
+  readings: z.array(Reader).optional(),
   stages: z.array(z.strictObject({ id: StageId, kingdom: Kingdom, name: text })).min(1),
   bodyPlans: z.array(BodyPlan).min(1),
   characters: z.array(Character).min(1),

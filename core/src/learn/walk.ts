@@ -1,5 +1,5 @@
 import { viewCase } from '../case';
-import { GRADES, type CharacterId, type CompiledGuide, type CompiledTaxon, type Damage, type HarmGrade, type TaxonId } from '../guide';
+import { GRADES, isCollectable, type CharacterId, type CompiledGuide, type CompiledTaxon, type Damage, type HarmGrade, type TaxonId } from '../guide';
 import { plan } from '../plan';
 import { seeded } from '../seeded';
 import { relationOverall } from '../relation';
@@ -127,7 +127,7 @@ const LIKELIER: Readonly<Record<HarmGrade, number>> = { deadly: 4, serious: 3, u
 /** Finds as they are met on a walk. The same seed is the same walk. */
 export function walkOf(guide: CompiledGuide, { seed, finds, month, rather, among }: WalkOf): Encounter[] {
   const draw = seeded(seed * 31 + 7);
-  const all = guide.taxa.filter(({ id, taxon }) => taxon.parts.length > 0 && taxon.lookalikes.length > 0 && (taxon.nearDoubles ?? []).length === 0 && (among?.has(id) ?? true));
+  const all = guide.taxa.filter((taxon) => isCollectable(taxon) && taxon.taxon.lookalikes.length > 0 && (among?.has(taxon.id) ?? true));
   const about = all.filter((taxon) => month === undefined || stagesFor(taxon, month).length > 0);
   const pool = about.length >= 3 ? about : all;
   const liked = pool.filter(({ id }) => rather?.has(id));

@@ -1,5 +1,5 @@
 import type { Case, PieceId } from '../case';
-import type { CompiledGuide, CompiledTaxon, Part, StageId, StateId, Statement } from '../guide';
+import { harms, isConfirmed, type CompiledGuide, type CompiledTaxon, type Part, type StageId, type StateId, type Statement } from '../guide';
 import { plan } from '../plan';
 import type { LintFinding } from './finding';
 
@@ -9,7 +9,14 @@ const WIDE = 8;
 
 /** What single taxa leave out, or say that their body plan forbids. */
 export function lintTaxa(guide: CompiledGuide): LintFinding[] {
-  return guide.taxa.flatMap((taxon) => [...tooFew(taxon), ...againstPlan(guide, taxon), ...wide(taxon), ...neverCollected(guide, taxon)]);
+  return guide.taxa.flatMap((taxon) => [...tooFew(taxon), ...againstPlan(guide, taxon), ...wide(taxon), ...neverCollected(guide, taxon), ...unconfirmed(guide, taxon)]);
+}
+
+/** What is said of a dangerous taxon and read by fewer than two: it fits and strains, and gives no bar. A place gives none anyway. */
+function unconfirmed(guide: CompiledGuide, { taxon, id }: CompiledTaxon): LintFinding[] {
+  if (guide.guide.format === 'pause-guide/1' || !harms(taxon.harm)) return [];
+  const once = taxon.statements.filter((s) => !isConfirmed(s) && guide.character(s.character)?.place === false).map((s) => s.character);
+  return once.length > 0 ? [{ level: 'note', code: 'unconfirmed', taxon: id, characters: [...new Set(once)] }] : [];
 }
 
 function matters(taxon: CompiledTaxon): boolean {

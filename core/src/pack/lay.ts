@@ -61,6 +61,7 @@ export function layPack(guide: Guide, pack: Pack): Laid {
   const stacked: Guide = {
     ...guide,
     packs: [...(guide.packs ?? []), { id: pack.id, version: contentHash(pack) }],
+    ...(guide.readings || pack.readings ? { readings: [...(guide.readings ?? []), ...(pack.readings ?? [])] } : {}),
     characters: [...guide.characters, ...(pack.characters ?? [])],
     taxa: [...corrected, ...(pack.taxa ?? [])],
   };
@@ -106,12 +107,16 @@ function withNames(names: Taxon['vernacularNames'], more: Taxon['vernacularNames
   return Object.fromEntries([...languages].map((language) => [language, [...new Set([...(names[language] ?? []), ...(more[language] ?? [])])]]));
 }
 
-type Said = { readonly usual: readonly StateId[]; readonly occasional: readonly StateId[] } | { readonly usual: readonly [number, number]; readonly outer: readonly [number, number]; readonly unit: LengthUnit | undefined };
+type Said = { readonly readBy: readonly string[] | undefined } & (
+  | { readonly usual: readonly StateId[]; readonly occasional: readonly StateId[] }
+  | { readonly usual: readonly [number, number]; readonly outer: readonly [number, number]; readonly unit: LengthUnit | undefined }
+);
 
 function said(statement: Statement): Said {
+  const { readBy } = statement;
   return 'range' in statement
-    ? { usual: statement.range.usual, outer: statement.range.outer, unit: statement.range.unit }
-    : { usual: statement.usual, occasional: statement.occasional ?? [] };
+    ? { usual: statement.range.usual, outer: statement.range.outer, unit: statement.range.unit, readBy }
+    : { usual: statement.usual, occasional: statement.occasional ?? [], readBy };
 }
 
 /** The statements of a taxon with one put right, stage by stage. */
@@ -142,23 +147,23 @@ function correct(taxon: Taxon, { statement, reviewedBy }: Correction, characters
   return [...taxon.statements.filter((s) => s.character !== statement.character), ...asStatements(taxon, statement.character, after)];
 }
 
-/** Everything that one or the other holds possible; what is usual to either stays usual. */
+/** Everything that one or the other holds possible; what is usual to either stays usual. Whoever supported the narrower one supports this. */
 function widen(old: Said, now: Said): Said {
   if ('occasional' in old && 'occasional' in now) {
     const usual = [...new Set([...old.usual, ...now.usual])];
     const occasional = [...new Set([...old.occasional, ...now.occasional])].filter((state) => !usual.includes(state));
-    return { usual, occasional };
+    return { usual, occasional, readBy: old.readBy };
   }
   if ('outer' in old && 'outer' in now) {
     const inOld = (value: number) => (old.unit && now.unit ? (millimetres(value, now.unit) / millimetres(1, old.unit)) : value);
     const hull = (a: readonly [number, number], b: readonly [number, number]): [number, number] => [Math.min(a[0], inOld(b[0])), Math.max(a[1], inOld(b[1]))];
-    return { usual: hull(old.usual, now.usual), outer: hull(old.outer, now.outer), unit: old.unit };
+    return { usual: hull(old.usual, now.usual), outer: hull(old.outer, now.outer), unit: old.unit, readBy: old.readBy };
   }
   throw new GuideError([{ path: 'statements', reason: 'states and a range cannot be joined' }]);
 }
 
 function same(a: Said, b: Said): boolean {
-  const sorted = (s: Said) => ('occasional' in s ? { usual: [...s.usual].sort(), occasional: [...s.occasional].sort() } : s);
+  const sorted = (s: Said) => ('occasional' in s ? { usual: [...s.usual].sort(), occasional: [...s.occasional].sort() } : { usual: s.usual, outer: s.outer, ...(s.unit ? { unit: s.unit } : {}) });
   return contentHash(sorted(a)) === contentHash(sorted(b));
 }
 
@@ -167,7 +172,7 @@ function asStatements(taxon: Taxon, character: CharacterId, byStage: ReadonlyMap
   for (const stage of taxon.stages) {
     const what = byStage.get(stage);
     if (!what) continue;
-    const group = groups.find((g) => same(g.what, what));
+    const group = groups.find((g) => same(g.what, what) && String(g.what.readBy) === String(what.readBy));
     if (group) group.stages.push(stage);
     else groups.push({ what, stages: [stage] });
   }
@@ -177,5 +182,6 @@ function asStatements(taxon: Taxon, character: CharacterId, byStage: ReadonlyMap
     ...('occasional' in what
       ? { usual: [...what.usual], ...(what.occasional.length > 0 ? { occasional: [...what.occasional] } : {}) }
       : { range: { usual: [...what.usual] as [number, number], outer: [...what.outer] as [number, number], ...(what.unit ? { unit: what.unit } : {}) } }),
+    ...(what.readBy ? { readBy: [...what.readBy] } : {}),
   }));
 }

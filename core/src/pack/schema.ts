@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Character, slug, Statement, Taxon, TaxonId, text } from '../guide/schema';
+import { Character, Reader, slug, Statement, Taxon, TaxonId, text } from '../guide/schema';
 
 /** A statement put right, and who of the keepers answers for it. */
 export const Correction = z.strictObject({ taxon: TaxonId, statement: Statement, reviewedBy: text.optional() });
@@ -21,5 +21,7 @@ export const Pack = z.strictObject({
   /** By target: what else it is taken for here. */
   lookalikes: z.record(TaxonId, z.array(TaxonId).min(1)).optional(),
   statements: z.array(Correction).optional(),
+  /** The readings that its own statements name. */
+  readings: z.array(Reader).optional(),
 });
 export type Pack = z.infer<typeof Pack>;

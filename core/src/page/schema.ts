@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Instant } from '../case/schema';
-import { CautionFor, HarmGrade, StageId, TaxonId } from '../guide/schema';
+import { HarmGrade, Minded, StageId, TaxonId } from '../guide/schema';
 import { LearnerFields, LessonFields, PracticeFields } from '../learn/schema';
 import { BatchFields, PortionFields, TasteFields } from '../pantry/schema';
 import { Policy } from '../policy/schema';
@@ -92,8 +92,8 @@ export type PlaceFields = z.infer<typeof PlaceFields>;
 /** Somebody who eats or uses what is gathered. Only ever in the notebook of one's own. */
 export const EaterFields = z.strictObject({
   name: word,
-  /** What has to be minded, as the guide names it: `pregnancy`, `allergy:apiaceae`, `medicine:anticoagulant`. */
-  cautions: z.array(CautionFor).max(60),
+  /** What has to be minded, as the guide names it (`pregnancy`, `allergy:apiaceae`, `medicine:blood-thinners`) or in own words (`other:hay fever`). */
+  cautions: z.array(Minded).max(60),
   likes: z.array(TaxonId).max(200),
   dislikes: z.array(TaxonId).max(200),
   note: text,

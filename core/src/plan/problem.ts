@@ -74,14 +74,14 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
     && canBeMade(c, view.find, hands)
     && stages.some((stage) => c.stages.has(stage));
   const expected = guide.characters.flatMap((character) => {
-    const usual = possible(character) ? usualOf(character, target, stages) : undefined;
-    return usual ? [{ character, usual }] : [];
+    const typical = possible(character) ? typicalOf(character, target, stages) : undefined;
+    return typical ? [{ character, typical }] : [];
   });
-  const options: Option[] = expected.map(({ character, usual }) => ({
+  const options: Option[] = expected.map(({ character, typical }) => ({
     character,
     cost: character.character.seconds + DAMAGE_SECONDS[character.character.damage],
     group: character.group,
-    causes: character.restsOn | (usual.kind === 'states' && (usual.mask & character.absentMask) !== 0 ? CAUSE_BIT.absence : 0),
+    causes: character.restsOn | (typical.kind === 'states' && (typical.mask & character.absentMask) !== 0 ? CAUSE_BIT.absence : 0),
   }));
 
   const disputed = disputedCharacters(view);
@@ -91,7 +91,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
     .map((taxon) => {
       const standing = groundsAgainst(view, taxon, disputed).map(({ group, causes }) => ({ group, causes }));
       const spoiled = new Set(view.looks.filter((look) => couldFit(look, taxon)).map((look) => look.character.group));
-      const relation = expected.map(({ character, usual }) => expectedRelation(character, usual, taxon));
+      const relation = expected.map(({ character, typical }) => expectedRelation(character, typical, taxon));
       return {
         taxon,
         need: needOf(dangers, taxon),
@@ -117,38 +117,38 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   return { options, rows, forced, fitGroups, groupsNeeded: held.groupsNeeded, unseen };
 }
 
-type Usual =
+type Typical =
   | { readonly kind: 'states'; readonly mask: number }
   | { readonly kind: 'number'; readonly span: readonly [number, number] };
 
-/** All that is usual for the target at these stages; undefined where a stage at which it shows is not stated. */
-function usualOf(character: CompiledCharacter, target: CompiledTaxon, stages: readonly StageId[]): Usual | undefined {
+/** What a typical specimen of the target shows at these stages; undefined where a stage at which it shows is not stated. */
+function typicalOf(character: CompiledCharacter, target: CompiledTaxon, stages: readonly StageId[]): Typical | undefined {
   const stated = target.atStage.get(character.index);
   const seen = stages.filter((stage) => character.stages.has(stage)).map((stage) => stated?.get(stage));
-  let usual: Usual | undefined;
+  let typical: Typical | undefined;
   for (const known of seen) {
     if (!known) return undefined;
-    if (known.kind === 'states') usual = { kind: 'states', mask: (known.usual | (usual?.kind === 'states' ? usual.mask : 0)) >>> 0 };
+    if (known.kind === 'states') typical = { kind: 'states', mask: (known.typical | (typical?.kind === 'states' ? typical.mask : 0)) >>> 0 };
     else {
-      const span: readonly [number, number] = usual?.kind === 'number' ? usual.span : known.usual;
-      usual = { kind: 'number', span: [Math.min(span[0], known.usual[0]), Math.max(span[1], known.usual[1])] };
+      const span: readonly [number, number] = typical?.kind === 'number' ? typical.span : known.usual;
+      typical = { kind: 'number', span: [Math.min(span[0], known.usual[0]), Math.max(span[1], known.usual[1])] };
     }
   }
-  return usual;
+  return typical;
 }
 
-/** `against` only if every usual answer is; `fits` if some usual answer could be usual for the other too. */
-function expectedRelation(character: CompiledCharacter, usual: Usual, taxon: CompiledTaxon): 'against' | 'fits' | 'neither' {
+/** `against` only if every typical answer is; `fits` if one of them could be usual for the other too. */
+function expectedRelation(character: CompiledCharacter, typical: Typical, taxon: CompiledTaxon): 'against' | 'fits' | 'neither' {
   const known = taxon.overall.get(character.index);
-  if (known?.kind === 'states' && usual.kind === 'states') {
-    if ((usual.mask & known.possible) === 0) return 'against';
-    return (usual.mask & known.usual) !== 0 ? 'fits' : 'neither';
+  if (known?.kind === 'states' && typical.kind === 'states') {
+    if ((typical.mask & known.possible) === 0) return 'against';
+    return (typical.mask & known.usual) !== 0 ? 'fits' : 'neither';
   }
-  if (known?.kind === 'number' && usual.kind === 'number') {
+  if (known?.kind === 'number' && typical.kind === 'number') {
     const measure = character.character;
     const error = measure.kind === 'measure' ? millimetres(measure.error, measure.unit) : 0;
-    if (usual.span[1] + error < known.possible[0] || usual.span[0] - error > known.possible[1]) return 'against';
-    return usual.span[1] >= known.usual[0] && usual.span[0] <= known.usual[1] ? 'fits' : 'neither';
+    if (typical.span[1] + error < known.possible[0] || typical.span[0] - error > known.possible[1]) return 'against';
+    return typical.span[1] >= known.usual[0] && typical.span[0] <= known.usual[1] ? 'fits' : 'neither';
   }
   return 'neither';
 }

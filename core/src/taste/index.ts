@@ -1,3 +1,4 @@
+import { cautionsFor } from '../context';
 import type { CompiledTaxon, HarmGrade, Kingdom } from '../guide';
 import type { Part } from '../guide/schema';
 import type { Sign } from '../pantry/schema';
@@ -47,7 +48,7 @@ export function tasteRefusals({ taxon, part, cautions, stands, ready, others, no
     cautions.includes('pregnancy') && { code: 'pregnant' },
     !ready && { code: 'not-ready', kingdom: taxon.taxon.kingdom },
   ];
-  const mind = taxon.taxon.cautions.filter((one) => one.level !== 'note' && one.for !== 'child' && one.for !== 'pregnancy' && cautions.includes(one.for) && (one.routes?.includes('eaten') ?? true));
+  const mind = cautionsFor({ cautions }, taxon, 'eaten').filter((one) => one.for !== 'child' && one.for !== 'pregnancy');
   const waits = others.find((one) => one.taxon !== taxon.id && !one.ended && now.getTime() - Date.parse(one.at) < WAIT_HOURS * 3_600_000);
   return [...all.filter((one) => one !== false), ...mind.map((one) => ({ code: 'caution', caution: one.for, text: one.text }) as const), ...(waits ? [{ code: 'another-new', taxon: waits.taxon } as const] : [])];
 }
