@@ -83,12 +83,12 @@ export function find(targetId: string, readings: readonly RawReading[], more: Re
   }, guide);
 }
 
-/** One usual value of a character for a taxon at a stage, as a raw reading value; undefined if nothing is stated. */
+/** What a typical specimen of a taxon shows of a character at a stage, as a raw reading value; undefined if nothing is stated. */
 export function usualValue(t: CompiledTaxon, c: CompiledCharacter, stage: StageId): string | object | undefined {
   if (!c.stages.has(stage)) return undefined;
   const known = t.atStage.get(c.index)?.get(stage);
   if (!known) return undefined;
-  if (known.kind === 'states') return [...c.stateBit].find(([, bit]) => (known.usual & bit) !== 0)?.[0];
+  if (known.kind === 'states') return [...c.stateBit].find(([, bit]) => (known.typical & bit) !== 0)?.[0];
   const middle = (known.usual[0] + known.usual[1]) / 2;
   return c.character.kind === 'count' ? { kind: 'count', number: Math.round(middle) } : { kind: 'measure', number: middle, unit: 'mm' };
 }

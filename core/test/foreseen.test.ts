@@ -10,7 +10,7 @@ test.each(['no records', '1 year of records', '3 years of records', '6 years of 
   expect(error).toBeLessThan(0.7 * of('The same date as last year').error);
   expect(error).toBeLessThan(0.7 * of('The months of the guide, by height').error);
   expect(coverage).toBeGreaterThan(0.72);
-  expect(coverage).toBeLessThan(0.88);
+  expect(coverage).toBeLessThan(0.9);
 });
 
 test('records of one’s own bring it nearer', () => {
@@ -25,7 +25,7 @@ test('walks planned anew after each one miss as little as was accepted, with a f
 });
 
 test('fungi come nearer to what is foreseen with each year in which they were looked for, and eight of ten fall within the spread', () => {
-  const rows = new Map(measureFungi([2], 6, 12, [0, 6]).map((score) => [score.name, score]));
+  const rows = new Map(measureFungi([1, 2], 6, 12, [0, 6]).map((score) => [score.name, score]));
   const [none, six] = [rows.get('Pause, no records')!, rows.get('Pause, 6 years of records')!];
   expect(none.cases).toBeGreaterThan(150);
   expect(six.error).toBeLessThan(0.85 * none.error);

@@ -18,14 +18,15 @@ test('probabilities and "none of these" add up to one, whatever was read', () =>
   }), { numRuns: 60 });
 });
 
-// Worked by hand: one reading, "spines", misread rate 0.04, eight states. The one taxon that has spines: 1 - 0.04 = 0.96;
-// each other by misreading: 0.04 / 7; none of the guide: 1 / 8.
+// Worked by hand: one reading, "spines", misread rate 0.04, eight states. The one taxon that has spines shows them nine times of
+// ten (its young spines may look like pores): 0.9 x 0.96 + 0.1 x 0.04 / 7; each other by misreading: 0.04 / 7; none of the guide: 1 / 8.
 test('one reading, by hand', () => {
   const others = guide.taxa.filter((t) => t.taxon.kingdom === 'Fungi').length - 1;
-  const sum = 0.96 + others * (0.04 / 7) + 1 / 8;
+  const spines = 0.9 * 0.96 + 0.1 * (0.04 / 7);
+  const sum = spines + others * (0.04 / 7) + 1 / 8;
   const found = identify(guide, unnamed('Fungi', [reading('hymenophore', 'spines')]));
   expect(found.none).toBeCloseTo(1 / 8 / sum, 12);
-  expect(found.candidates[0]?.probability).toBeCloseTo(0.96 / sum, 12);
+  expect(found.candidates[0]?.probability).toBeCloseTo(spines / sum, 12);
   expect(found.candidates.at(-1)?.probability).toBeCloseTo(0.04 / 7 / sum, 12);
 });
 
@@ -38,12 +39,12 @@ test.each(targets.map((t) => [t.id]))('%s read in full is named first', (id) => 
   });
   const found = identify(guide, unnamed(target.taxon.kingdom, read, { stages: [stage] }));
   expect(found.candidates[0]).toMatchObject({ taxon: id, fitsEverything: true });
-  expect(found.candidates[0]?.probability).toBeGreaterThan(0.99);
+  expect(found.candidates[0]?.probability).toBeGreaterThan(0.8);
 });
 
 test('what fits nothing in the guide is likeliest none of it', () => {
   const read = [
-    reading('hymenophore', 'smooth'), reading('cap.surface', 'slimy'), reading('latex', 'white'), reading('veil', 'sheath'), reading('stipe.interior', 'hollow'),
+    reading('hymenophore', 'smooth'), reading('cap.surface', 'slimy'), reading('latex', 'white'), reading('veil', 'cottony'), reading('stipe.interior', 'hollow'),
   ];
   const found = identify(guide, unnamed('Fungi', read));
   expect(found.none).toBeGreaterThan(found.candidates[0]?.probability ?? 1);
@@ -79,7 +80,7 @@ test('following the telling checks names a specimen with few of them', () => {
       read.push(reading(next.character, usualValue(target, guide.character(next.character)!, stage) ?? ''));
     }
     expect(identify(guide, unnamed(target.taxon.kingdom, read, { stages: [stage] })).candidates[0]?.taxon).toBe(target.id);
-    expect(read.length).toBeLessThanOrEqual(6);
+    expect(read.length).toBeLessThanOrEqual(8);
   }
 });
 

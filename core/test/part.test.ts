@@ -1,15 +1,19 @@
 import { partings, relationOverall, toLook } from '../src';
 import { dangers, guide, reading, targets, taxon } from './finds';
 
-test('gentian and false hellebore part in base and root, and in flower in arrangement', () => {
+test('chanterelle and rollrim part in the underside, its hold and its bruises', () => {
+  const parts = partings(guide, taxon('cantharellus-cibarius'), taxon('paxillus-involutus'), undefined).map((p) => p.character);
+  expect(parts).toEqual(expect.arrayContaining(['hymenophore.bond', 'hymenophore.bruising']));
+  // Both run down the stem, and a rollrim is now and then as yellow below: these are no grounds.
+  expect(parts).not.toContain('hymenophore.attachment');
+  expect(parts).not.toContain('hymenophore.colour');
+});
+
+test('gentian and false hellebore part in flower, and hardly anywhere else', () => {
   const parts = partings(guide, taxon('gentiana-lutea'), taxon('veratrum-album'), undefined).map((p) => p.character);
-  expect(parts).toEqual(expect.arrayContaining(['leaf.base', 'root.form', 'root.flesh']));
-  // Whoever overlooks the pleats sees its veins run like those of the gentian: they are no ground.
-  expect(parts).not.toContain('leaf.venation');
-  // Leaves from the ground are seen in both before they flower, so over all stages the arrangement does not part them.
-  expect(parts).not.toContain('leaf.arrangement');
-  const inFlower = partings(guide, taxon('gentiana-lutea'), taxon('veratrum-album'), [taxon('gentiana-lutea').taxon.stages[1]!]);
-  expect(inFlower.map((p) => p.character)).toContain('leaf.arrangement');
+  expect(parts).toContain('flower.inflorescence');
+  // Whoever overlooks the pleats sees its veins run like those of the gentian, and a thick root goes down under both.
+  for (const character of ['leaf.venation', 'root.form', 'root.flesh', 'leaf.arrangement']) expect(parts).not.toContain(character);
 });
 
 test('every usual state named is a ground against the other', () => {

@@ -106,7 +106,7 @@ describe('a plan', () => {
     const f = withStage('cantharellus-cibarius', 'mature');
     const bare = plan(guide, f, { gear: new Set(['paper']) });
     expect(bare).toMatchObject({ feasible: false });
-    expect(!bare.feasible && bare.obstacles).toContainEqual({ code: 'mark-unseen', character: 'flesh.colour' });
+    expect(!bare.feasible && bare.obstacles).toContainEqual({ code: 'mark-unseen', character: 'stipe.interior' });
     const armed = plan(guide, f, { gear: new Set(['knife']) });
     expect(armed.feasible && armed.gear).toEqual(['knife']);
   });

@@ -104,7 +104,7 @@ describe('an answer shows what its words say', () => {
     const coloured = asked.flatMap(([character, states]) => states.flatMap((state) => (
       answerPlate(character, state)!.marks.some((mark) => mark.fill.startsWith('#')) ? [character] : []
     )));
-    expect([...new Set(coloured)].sort()).toEqual(['cap.bruising', 'fruit.skin', 'latex']);
+    expect([...new Set(coloured)].sort()).toEqual(['cap.bruising', 'fruit.skin', 'latex', 'stem.sap']);
   });
 });
 

@@ -10,7 +10,7 @@ const RANK = { leave: 0, pause: 1, collect: 2 } as const;
 describe('the group’s rules', () => {
   test('what the group leaves alone is left, whatever is seen', () => {
     expect(codes(withPolicy('hydnum-repandum', { forgoneTaxa: ['hydnum-repandum'] as never }), 'leave')).toEqual(['forgone-taxon']);
-    expect(codes(withPolicy('angelica-sylvestris', { forgoneFamilies: ['Apiaceae'] }), 'leave')).toEqual(['forgone-family']);
+    expect(codes(withPolicy('nasturtium-officinale', { forgoneFamilies: ['Brassicaceae'] }), 'leave')).toEqual(['forgone-family']);
     expect(withPolicy('hydnum-repandum', { forgoneFamilies: ['Apiaceae'] }).outcome).toBe('collect');
   });
 
@@ -18,7 +18,7 @@ describe('the group’s rules', () => {
     const verdict = withPolicy('cantharellus-cibarius', { extraBars: { deadly: 1, serious: 2 } });
     expect(verdict.rows.find((r) => r.taxon === 'cortinarius-rubellus')?.need).toBe(4);
     expect(verdict.rows.find((r) => r.taxon === 'omphalotus-olearius')?.need).toBe(4);
-    expect(withPolicy('cantharellus-cibarius', { groupsNeeded: 30 }).reasons).toContainEqual(expect.objectContaining({ code: 'groups-short', need: 30 }));
+    expect(withPolicy('cantharellus-cibarius', { groupsNeeded: 30 }, allUsual('cantharellus-cibarius').slice(0, 20)).reasons).toContainEqual(expect.objectContaining({ code: 'groups-short', need: 30 }));
     const made = plan(guide, find('cantharellus-cibarius', [], { policy: { groupsNeeded: 12 } }));
     expect(made.feasible && made.checks.length).toBeGreaterThanOrEqual(12);
   });
@@ -46,7 +46,9 @@ describe('the group’s rules', () => {
 describe('a second look', () => {
   const first = allUsual('cantharellus-cibarius');
   const again = (character: string, state: string, more: object = {}) => ({ ...reading(character, state, { by: 'jorun' }), blind: true, ...more });
-  const second = [again('hymenophore', 'ridges'), again('hymenophore.attachment', 'decurrent'), again('hymenophore.bond', 'inseparable')];
+  /** What bars the listed deadly ones, seen again. */
+  const barring = new Set(decide(guide, find('cantharellus-cibarius', first)).rows.filter((r) => r.listed && r.grade === 'deadly').flatMap((r) => r.bars.map((b) => b.character as string)));
+  const second = first.filter((r) => barring.has(r.character)).map((r) => again(r.character, (r.value as { states: string[] }).states[0]!));
 
   test('is asked in a group for an unreviewed deadly pair, and a person alone is told that nobody looked', () => {
     const verdict = withPolicy('cantharellus-cibarius', GROUP_POLICY);
@@ -61,14 +63,14 @@ describe('a second look', () => {
       ['not sure', second.map((r) => ({ ...r, sureness: 'fairly' }))], ['only two', second.slice(0, 2)],
     ];
     for (const [name, looks] of spoilt) {
-      expect([name, codes(withPolicy('cantharellus-cibarius', GROUP_POLICY, [...first, ...looks]), 'pause')]).toEqual([name, ['second-look-missing']]);
+      expect([name, codes(withPolicy('cantharellus-cibarius', GROUP_POLICY, [...first, ...looks]), 'pause')]).toEqual([name, expect.arrayContaining(['second-look-missing'])]);
     }
   });
 
   test('can be turned off, and then the verdict says so', () => {
     const verdict = withPolicy('cantharellus-cibarius', { secondLookWhenUnreviewed: false });
     expect(verdict.outcome).toBe('collect');
-    expect(verdict.reasons).toContainEqual({ weight: 'note', code: 'second-look-off', taxa: ['cortinarius-rubellus'] });
+    expect(verdict.reasons).toContainEqual({ weight: 'note', code: 'second-look-off', taxa: ['cortinarius-orellanus', 'cortinarius-rubellus', 'paxillus-involutus'] });
   });
 
   test('can be asked by harm grade', () => {
@@ -78,10 +80,10 @@ describe('a second look', () => {
 });
 
 describe('eaters', () => {
-  const eats = (cautions: string[], id = 'gentiana-lutea') => decide(guide, find(id, allUsual(id), { context: { ...goodContext(taxon(id)), eaters: [{ name: 'Tam', cautions }] } }));
+  const eats = (cautions: string[], id = 'filipendula-ulmaria') => decide(guide, find(id, allUsual(id), { context: { ...goodContext(taxon(id)), eaters: [{ name: 'Tam', cautions }] } }));
   test.each([
-    [['ulcer'], 'leave', 'not-for-eater'], [['pregnancy'], 'pause', 'ask-for-eater'], [['kidney-stones'], 'collect', undefined], [[], 'collect', undefined],
-  ])('gentian for someone with %j is %s', (cautions, outcome, code) => {
+    [['allergy:aspirin'], 'leave', 'not-for-eater'], [['pregnancy'], 'pause', 'ask-for-eater'], [['kidney-stones'], 'collect', undefined], [[], 'collect', undefined],
+  ])('meadowsweet for someone with %j is %s', (cautions, outcome, code) => {
     const verdict = eats(cautions);
     expect(verdict.outcome).toBe(outcome);
     if (code) expect(verdict.reasons).toContainEqual(expect.objectContaining({ code, eater: 'Tam' }));

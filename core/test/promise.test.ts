@@ -29,7 +29,7 @@ function everyAnswer(character: CompiledCharacter): Look[] {
   } else {
     const edges = guide.taxa.flatMap((t) => {
       const known = t.overall.get(character.index);
-      return known?.kind === 'number' ? [...known.possible, ...known.usual] : [];
+      return known?.kind === 'number' ? [...known.possible, ...known.usual].filter(Number.isFinite) : [];
     });
     const points = new Set([0, ...edges, ...edges.map((e) => e + 40), Math.max(...edges) * 2 + 1]);
     for (const number of points) {

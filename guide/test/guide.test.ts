@@ -13,15 +13,19 @@ const wanted = guide.taxa.filter((t) => t.taxon.parts.length > 0);
 const dangerous = guide.taxa.filter((t) => t.grade !== 'none');
 const collectable = wanted.filter((t) => (t.taxon.nearDoubles ?? []).length === 0);
 
-test('seventy taxa or more: half of them wanted, the others what they are taken for', () => {
-  expect(guide.taxa.length).toBeGreaterThanOrEqual(70);
-  expect(wanted.length).toBeGreaterThanOrEqual(34);
-  expect(guide.taxa.length - wanted.length).toBeGreaterThanOrEqual(36);
-  expect(dangerous.length).toBeGreaterThanOrEqual(36);
+test('whatever does harm where it is meant for is in it: many more than are wanted', () => {
+  expect(guide.taxa.length).toBeGreaterThanOrEqual(140);
+  expect(wanted.length).toBeGreaterThanOrEqual(38);
+  expect(collectable.length).toBeGreaterThanOrEqual(24);
+  expect(dangerous.length).toBeGreaterThan(2 * wanted.length);
 });
 
 test('nothing in it has to be mended', () => {
-  expect(lint(guide)).toEqual([{ level: 'note', code: 'unreviewed', taxa: guide.taxa.length }]);
+  const found = lint(guide);
+  expect(found.filter(({ level }) => level !== 'note')).toEqual([]);
+  // What fewer than two readings support gives no bar; what is so is known, and is little.
+  expect([...new Set(found.map(({ code }) => code))].sort()).toEqual(['unconfirmed', 'unreviewed']);
+  expect(found.filter(({ code }) => code === 'unconfirmed').length).toBeLessThan(20);
 });
 
 test('nobody has reviewed it, and it says so', () => {
@@ -105,11 +109,11 @@ test('each wanted fungus and each wanted plant of a dangerous family lists what 
   }
 });
 
-test('a near-double says why, and is a dangerous one', () => {
+test('a near-double says why, and does harm', () => {
   for (const { taxon } of guide.taxa) {
     for (const double of taxon.nearDoubles ?? []) {
       expect(double.why.length).toBeGreaterThan(40);
-      expect(guide.taxon(double.taxon)?.grade).toBe('deadly');
+      expect([taxon.id, guide.taxon(double.taxon)?.grade]).toEqual([taxon.id, expect.stringMatching(/^(deadly|serious)$/)]);
     }
   }
   expect(guide.taxon('kuehneromyces-mutabilis')?.taxon.nearDoubles?.map((d) => d.taxon)).toEqual(['galerina-marginata']);

@@ -32,12 +32,13 @@ export function couldBe(records: readonly FindRecord[], guide: CompiledGuide): C
   })).filter(({ listed, open }) => listed || open).sort(byWeight);
 }
 
-/** Whether a taxon of its kingdom is not ruled out by what was read of a find. */
+/** Whether a taxon of its kingdom is not ruled out by what was read of a find, as if eaten: what was gathered for a salve may have been eaten too. */
 function openOf(record: FindRecord, guide: CompiledGuide): (taxon: CompiledTaxon) => boolean {
   try {
     const named = caseOf(record, guide);
     if (named) {
-      const left = new Set<string>(decide(guide, parseCase(named, guide)).rows.filter((row) => short(row) > 0).map(({ taxon }) => taxon));
+      const eaten = { ...named, context: { ...named.context, part: undefined, use: undefined } };
+      const left = new Set<string>(decide(guide, parseCase(eaten, guide)).rows.filter((row) => short(row) > 0).map(({ taxon }) => taxon));
       return ({ id }) => left.has(id);
     }
     const unnamed = unnamedOf(record, guide);
