@@ -10,8 +10,8 @@ const ramsons = guide.taxon('allium-ursinum')!.taxon;
 
 describe('when a taxon is about', () => {
   test('ramsons: leaves in spring, nothing in autumn', () => {
-    expect([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].filter((month) => usualIn(ramsons, month))).toEqual([3, 4, 5, 6, 7]);
-    expect(monthsOf(ramsons, 'vegetative' as never)).toEqual(['March to April, up to 800\u00A0m', 'April to May, 800 to 1200\u00A0m']);
+    expect([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].filter((month) => usualIn(ramsons, month))).toEqual([2, 3, 4, 5, 6, 7]);
+    expect(monthsOf(ramsons, 'vegetative' as never)).toEqual(['February to April, up to 800\u00A0m', 'April to May, 800 to 1200\u00A0m']);
     expect(monthsOf(ramsons, 'old' as never)).toEqual([]);
   });
 
@@ -62,7 +62,7 @@ describe('what not telling costs', () => {
   const find = (context: Case['context']) => decide(guide, parseCase({
     guide: { id: 'ostrel' }, kingdom: 'Fungi', target: 'cantharellus-cibarius', pieces: [{ id: 'p1', startedAt: '2026-09-14T08:00:00.000Z', purpose: 'decide' }], readings: [], context,
   }, guide));
-  const told = { stages: ['mature'], condition: 'fresh', part: 'cap', use: 'food', permission: 'allowed', contamination: 'none-seen' } as unknown as Case['context'];
+  const told = { stages: ['mature'], condition: 'fresh', part: 'cap', use: 'food', permission: 'allowed', contamination: 'none-seen', protection: 'allowed' } as unknown as Case['context'];
   const [part] = guide.taxon('cantharellus-cibarius')!.taxon.parts;
 
   test('names what is missing, and that each alone keeps it at pause', () => {

@@ -38,7 +38,7 @@ test('cards of a few minutes fit into them, what stands around comes first, and 
   const soon = new Map<string, 1 | 2>([['cantharellus-cibarius', 1]]);
   const ask = (minutes: number, gentle = false) => cardsNow({ history: historyOf(guide, []), soon, learner: { id: undefined, minutes, gentle, countsFor: [] }, now: NOW }, pictures);
   expect(ask(2).length).toBeLessThanOrEqual(2 * A_MINUTE);
-  expect(ask(2)[0]).toBe(pairCard('cantharellus-cibarius', 'cortinarius-rubellus'));
+  expect(['cortinarius-orellanus', 'cortinarius-rubellus'].map((other) => pairCard('cantharellus-cibarius', other))).toContain(ask(2)[0]);
   expect(ask(15, true).some((id) => id.startsWith('pair:'))).toBe(false);
   expect(ask(15, true).length).toBeGreaterThan(5);
   expect([aboutSoon(pairCard('cantharellus-cibarius', 'x-y'), soon), aboutSoon(featureCard('cap.shape'), soon)]).toEqual([1, 0]);

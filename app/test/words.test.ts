@@ -19,7 +19,7 @@ const decided = [
   verdict('cantharellus-cibarius', 'Fungi', []),
   verdict('cantharellus-cibarius', 'Fungi', [reading('cap.surface', 'slimy'), reading('cap.shape', 'funnel'), reading('cap.shape', 'irregular')]),
   verdict('cantharellus-cibarius', 'Fungi', [reading('cap.surface', 'slimy'), reading('cap.surface', 'smooth-dry')]),
-  verdict('boletus-edulis', 'Fungi', [1, 2, 3].map(() => reading('stipe.net', 'coarse-net'))),
+  verdict('boletus-edulis', 'Fungi', [1, 2, 3].map(() => reading('hymenophore', 'spines'))),
   verdict('aegopodium-podagraria', 'Plantae', [reading('stem.marks', 'spotted'), reading('stem.marks', 'spotted')]),
   verdict('gentiana-lutea', 'Plantae', [reading('plant.habitat', 'riverbank'), reading('plant.habitat', 'wood-edge')], { context: { part: 'root', use: 'bitter-infusion', stages: ['vegetative'], permission: 'forbidden', contamination: 'sprayed', condition: 'woody', protection: 'protected' } }),
   verdict('vaccinium-myrtillus', 'Plantae', [reading('fruit.colour', 'black')], { context: { part: 'leaf', tracedToBase: false, stages: ['vegetative'] } }),
@@ -76,7 +76,7 @@ test('what an answer did to the bars is said by name, and nothing where nothing 
 
 test('times, harm and readings as people say them', () => {
   expect([10, 60, 120, 21_600].map(timeWords)).toEqual(['10 seconds', 'a minute', '2 minutes', 'overnight']);
-  expect(harmLine('cortinarius-rubellus')).toBe('deadly · silent for 2 to 17 days');
+  expect(harmLine('cortinarius-rubellus')).toBe('deadly · silent for 2 to 21 days');
   expect(harmLine('omphalotus-olearius')).toBe('serious · within 4 hours');
   expect(harmLine('hygrophoropsis-aurantiaca')).toBe('unpleasant');
   expect(readingWords({ character: 'cap.width' as never, value: { kind: 'measure', number: 4.5, unit: 'cm' } })).toBe('4.5 cm');

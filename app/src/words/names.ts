@@ -102,13 +102,14 @@ export const LANGUAGE: Readonly<Record<string, string>> = {
 
 const FOR: Readonly<Record<string, string>> = {
   everyone: 'For everyone', pregnancy: 'In pregnancy', child: 'For children', ulcer: 'With a stomach ulcer', 'blood-pressure': 'With high blood pressure',
-  'kidney-stones': 'With kidney stones', 'mineral-shortage': 'When short of minerals', alcohol: 'With alcohol', skin: 'For sensitive skin',
+  'kidney-stones': 'With kidney stones', 'kidney-disease': 'With a kidney disease', 'liver-disease': 'With a liver disease', heart: 'With a heart disease', diabetes: 'With diabetes', gout: 'With gout', 'mineral-shortage': 'When short of minerals', alcohol: 'With alcohol', skin: 'For sensitive skin',
 };
 /** Whom a caution is for: "With an allergy to apiaceae". */
 export function cautionFor(id: string): string {
-  const [kind, of] = id.split(':');
+  const [kind, of] = [id.split(':')[0], id.slice(id.indexOf(':') + 1)];
   if (kind === 'allergy' && of) return `With an allergy to ${of.split('-').join(' ')}`;
   if (kind === 'medicine' && of) return `With medicine: ${of.split('-').join(' ')}`;
+  if (kind === 'other' && of) return `Besides: ${of}`;
   return FOR[id] ?? id;
 }
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
-import { asksForTracing, type Case, type FindRecord, type StageId } from '@pause/core';
+import { asksForTracing, cautionsFor, type Case, type FindRecord, type StageId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
@@ -151,7 +151,10 @@ function Eaters({ record, target }: { readonly record: FindRecord; readonly targ
   const household = useHousehold();
   const home = record.group === undefined && household.length > 0 ? household : undefined;
   const asAtHome = home !== undefined && told !== undefined && told.length === home.length && home.every(({ name }, index) => told[index]?.name === name);
-  if (cautions.length === 0) return null;
+  // Somebody at home may have to mind what the guide has no caution for.
+  const taxon = guide.taxon(target);
+  const atHome = taxon !== undefined && (home ?? []).some((one) => cautionsFor(one, taxon, 'eaten').length > 0);
+  if (cautions.length === 0 && !atHome) return null;
   return (
     <Ask title="Who will eat it?" hint="Of those who will, is anyone of these?" missing={told === undefined} cost="for whom it is not, nobody has asked. The cautions stand with the verdict.">
       {home ? <Chip label={`As at home: ${home.map(({ name }) => name).join(', ')}`} chosen={asAtHome} onPress={() => tell(home)} /> : null}

@@ -14,6 +14,7 @@ const FIRST = [
   'Call the emergency number, or the poison service of your country, now. Do not wait for signs.',
   'Say what was eaten, how much, when, by whom, and how it was prepared.',
   'If someone is drowsy, cramps, breathes badly or has collapsed: the emergency number first.',
+  'Take bits of it out of the mouth. Rinse the mouth with water; eyes and skin too, if they touched it.',
 ];
 const NOT = ['Do not make anyone vomit.', 'Give nothing against it that nobody told you to give: no milk, no salt water, no alcohol.', 'Do not leave the person alone.'];
 const KEEP = ['What is left: raw, cooked, peelings, the basket. Cool, in paper.', 'What was vomited, in a clean jar.', 'Names and times of all who ate of it, also those who feel well.'];
@@ -30,7 +31,7 @@ export function EatenScreen() {
       <Numbered title="Keep, and write down" lines={KEEP} />
       <ReadOut />
       <Heading>Feeling well means nothing yet</Heading>
-      <Body>The worst poisons are silent for many hours, some for days. This is how long, for those of this guide on which references agree:</Body>
+      <Body>The worst poisons are silent for many hours, some for days. Early vomiting does not rule a late poison out: baskets are mixed. This is how long, for those of this guide on which references agree:</Body>
       <View role="list" aria-label="How long each stays silent">
         <Rule />
         {dangerous.map((taxon) => (

@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { partings, type CompiledTaxon, type Known, type StageId } from '@pause/core';
+import { harms, partings, READINGS_NEEDED, type CompiledTaxon, type Known, type StageId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { latePart } from '../latePart';
 import { cautionFor, characterName, CommonName, commonName, GRADE, harmLine, LANGUAGE, lengthWords, lowerFirst, stageName } from '../../words/names';
@@ -163,9 +163,10 @@ const SOURCE = { tradition: 'handed down', trial: 'from a trial', study: 'from a
 function Characters({ taxon }: TaxonProps) {
   const wide = useWide();
   const rows = useMemo(() => guide.characters.flatMap((c) => {
-    const known = taxon.overall.get(c.index);
-    return known ? [{ id: c.id, organ: c.character.organ, name: c.character.name, words: knownWords(taxon, c.id, c.index, known) }] : [];
+    const known = statedOf(taxon, c.index);
+    return known ? [{ id: c.id, organ: c.character.organ, name: c.character.name, words: knownWords(taxon, c.id, c.index, known), read: readWords(taxon.taxon, c.id) }] : [];
   }), [taxon]);
+  const [readers, setReaders] = useState(false);
   const organs = [...new Set(rows.map((row) => row.organ))];
   return (
     <View style={styles.block}>
@@ -178,7 +179,7 @@ function Characters({ taxon }: TaxonProps) {
                 <View role="row" style={styles.row}>
                   <View style={styles.glyph}>{i === 0 ? <OrganGlyph organ={organ} size={18} colour={colour.ink} /> : null}</View>
                   <Small role="rowheader" soft style={styles.name}>{row.name}{taxon.taxon.signature.includes(row.id) ? ' ◆' : ''}</Small>
-                  <Small role="cell" style={styles.value}>{row.words}</Small>
+                  <Small role="cell" style={styles.value}>{row.words}{readers ? <Small soft>{`  ${row.read}`}</Small> : null}</Small>
                 </View>
                 <Rule />
               </View>
@@ -186,9 +187,28 @@ function Characters({ taxon }: TaxonProps) {
           </View>
         ))}
       </View>
+      <Button label={readers ? 'Hide who read what' : 'Who read what'} tone="plain" style={styles.start} onPress={() => setReaders(!readers)} />
+      {readers ? <ReadBy taxon={taxon} /> : null}
       {taxon.taxon.signature.length > 0 ? <Small soft>◆ One of its own marks: all of them must be seen before Pause says collect.</Small> : null}
     </View>
   );
+}
+
+/** What is stated, over all stages: without what is only supposed so that it bars nothing. */
+function statedOf(taxon: CompiledTaxon, index: number): Known | undefined {
+  const all = [...(taxon.atStage.get(index) ?? new Map<StageId, Known>()).values()];
+  return all.slice(1).reduce<Known | undefined>((sum, one) => {
+    if (sum?.kind === 'states' && one.kind === 'states') return { kind: 'states', usual: (sum.usual | one.usual) >>> 0, typical: (sum.typical | one.typical) >>> 0, possible: (sum.possible | one.possible) >>> 0 };
+    const span = (a: readonly [number, number], b: readonly [number, number]): readonly [number, number] => [Math.min(a[0], b[0]), Math.max(a[1], b[1])];
+    return sum?.kind === 'number' && one.kind === 'number' ? { kind: 'number', usual: span(sum.usual, one.usual), possible: span(sum.possible, one.possible) } : sum;
+  }, all[0]);
+}
+
+/** How many read it: "read by 3", or that too few did for it to rule anything out. */
+function readWords(taxon: CompiledTaxon['taxon'], character: string): string {
+  const counts = taxon.statements.filter((one) => one.character === character).map(({ readBy = [] }) => readBy.length);
+  const least = Math.min(...counts);
+  return harms(taxon.harm) && least < READINGS_NEEDED ? `read by ${least}: it rules nothing out yet` : least > 0 ? `read by ${least}` : '';
 }
 
 /** What is stated of a character: the usual, the occasional in brackets, by stage where it changes. */
@@ -211,6 +231,8 @@ function knownWords(taxon: CompiledTaxon, id: string, index: number, known: Know
   const usual = changes ? byStage.map((s) => `${lowerFirst(stageName(s.stage))}: ${s.usual}`).join('; ') : labels(known.usual).join(', ');
   return rare.length > 0 ? `${usual} (also ${rare.join(', ')})` : usual;
 }
+
+const ReadBy = latePart(() => import('./ReadBy').then((m) => m.ReadBy), () => null);
 
 function Sources({ taxon: { taxon } }: TaxonProps) {
   return (
@@ -244,4 +266,5 @@ const styles = StyleSheet.create({
   about: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(160) },
   value: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(150) },
   grow: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
 });

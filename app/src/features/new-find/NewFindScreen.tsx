@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { BodyPlan, CompiledTaxon, Context, FindSummary, Kingdom, TaxonId } from '@pause/core';
+import { isCollectable, type BodyPlan, type CompiledTaxon, type Context, type FindSummary, type Kingdom, type TaxonId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
@@ -55,8 +55,8 @@ function Form({ find, found: foundNow }: { readonly find: string | undefined; re
 
   // What was found before, or is about now, is one tap away, with the form that the guide gives it.
   const before = useMemo(() => {
-    const again = [...new Set(found.flatMap((f) => f.target ?? []))].flatMap((id) => guide.taxon(id) ?? []).filter((t) => t.taxon.parts.length > 0).slice(0, AGAIN);
-    const now = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0 && (taxon.nearDoubles ?? []).length === 0 && taxon.phenology !== undefined && usualIn(taxon, month) && !again.some((t) => t.id === taxon.id));
+    const again = [...new Set(found.flatMap((f) => f.target ?? []))].flatMap((id) => guide.taxon(id) ?? []).filter(isCollectable).slice(0, AGAIN);
+    const now = guide.taxa.filter((one) => isCollectable(one) && one.taxon.phenology !== undefined && usualIn(one.taxon, month) && !again.some((t) => t.id === one.id));
     return [...again, ...now].slice(0, QUICK);
   }, [found, month]);
 

@@ -64,8 +64,9 @@ function Eater({ eater: { id, fields }, open, onOpen }: { readonly eater: EaterP
           </ChipRow>
           <SmallStrong>Has to mind</SmallStrong>
           <ChipRow label={`What ${name} has to mind`}>
-            {CAUTIONS().map((one) => <Chip key={one} kind="checkbox" label={cautionFor(one)} chosen={cautions.includes(one)} onPress={() => tell((now) => ({ cautions: toggled(now.cautions, one) }))} />)}
+            {[...CAUTIONS(), ...cautions.filter((one) => one.startsWith('other:'))].map((one) => <Chip key={one} kind="checkbox" label={cautionFor(one)} chosen={cautions.includes(one)} onPress={() => tell((now) => ({ cautions: toggled(now.cautions, one) }))} />)}
           </ChipRow>
+          <OwnWords name={name} onSay={(words) => tell((now) => ({ cautions: [...(now.cautions ?? []).filter((one) => one !== `other:${words}`), `other:${words}`] }))} />
           <SmallStrong>Likes</SmallStrong>
           <ChipRow label={`What ${name} likes`}>
             {WANTED().map((one) => <Chip key={one} kind="checkbox" label={CommonName(one)} chosen={likes.includes(one)} onPress={() => tell((now) => ({ likes: toggled(now.likes, one), dislikes: (now.dislikes ?? []).filter((other) => other !== one) }))} />)}
@@ -77,6 +78,17 @@ function Eater({ eater: { id, fields }, open, onOpen }: { readonly eater: EaterP
         </View>
       ) : null}
       <Rule />
+    </View>
+  );
+}
+
+/** What no chip says: every verdict for this one then says that the guide has not looked at it. */
+function OwnWords({ name, onSay }: { readonly name: string; readonly onSay: (words: string) => void }) {
+  const [words, setWords] = useState('');
+  return (
+    <View style={styles.block}>
+      <Field label={`Anything else ${name} has to mind: a medicine, an illness, an allergy`} value={words} onChangeText={setWords} maxLength={80} />
+      <Button label="Mind it" tone="outline" disabled={words.trim() === ''} style={styles.start} onPress={() => { onSay(words.trim()); setWords(''); }} />
     </View>
   );
 }

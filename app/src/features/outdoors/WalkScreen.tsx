@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { standing, type Case, type CompiledTaxon, type FieldsOf, type Plan } from '@pause/core';
+import { isCollectable, standing, type Case, type CompiledTaxon, type FieldsOf, type Plan } from '@pause/core';
 import { dayOf, isoOf, monthOf } from '@pause/core/day';
 import { dangerousAt, daylight, groundOf, kitFor, legs, lookalikesToExpect, orderOfPlaces, pickingAt, type KitItem } from '@pause/core/plans';
 import { middleOf } from '@pause/core/shape';
@@ -73,7 +73,7 @@ function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly 
   const targets = walk.targets ?? [];
   const day = dayOf(on);
   const known = places.filter(({ withheld }) => !withheld);
-  const there = list.filter((one) => chosen.includes(one.place) && one.begins.low <= day && one.ends.high >= day);
+  const there = list.filter((one) => canBeCollected(one.taxon) && chosen.includes(one.place) && one.begins.low <= day && one.ends.high >= day);
   const wanted = [...new Map(there.map((one) => [`${one.taxon} ${one.part}`, one])).values()].flatMap((one) => { const part = guide.taxon(one.taxon)?.taxon.parts[one.part]; return part ? [{ taxon: one.taxon, part: part.part, name: `${CommonName(one.taxon)}, ${part.name}` }] : []; });
   const has = (one: { taxon: string; part: string }) => targets.some(({ taxon, part }) => taxon === one.taxon && part === one.part);
   return (
@@ -95,6 +95,8 @@ function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly 
     </View>
   );
 }
+
+const canBeCollected = (id: string) => { const taxon = guide.taxon(id); return taxon !== undefined && isCollectable(taxon); };
 
 function Group({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
   return <View style={styles.field}><SmallStrong>{label}</SmallStrong><ChipRow label={label}>{children}</ChipRow></View>;

@@ -1,7 +1,7 @@
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { standing } from '@pause/core';
+import { isCollectable, standing, type CompiledTaxon } from '@pause/core';
 import { isoOf } from '@pause/core/day';
 import { notWorthIt, suits } from '@pause/core/plans';
 import type { When } from '@pause/core/season';
@@ -72,8 +72,10 @@ function Week({ looked: { list, today, simulated, stoppedAt }, places, eaters, q
     const part = taxon?.taxon.parts[one.part];
     return place && taxon && part ? [{ one, place, taxon, part, suit: suits(household, taxon, part) }] : [];
   });
-  const worth = known.filter(({ suit }) => !notWorthIt(household, suit));
-  const rest = known.filter((entry) => !worth.includes(entry));
+  const collected = known.filter(({ taxon }) => isCollectable(taxon));
+  const never = [...new Map(known.filter(({ taxon }) => !isCollectable(taxon)).map(({ taxon }) => [taxon.id, taxon])).values()];
+  const worth = collected.filter(({ suit }) => !notWorthIt(household, suit));
+  const rest = collected.filter((entry) => !worth.includes(entry));
   const of = (when: When) => worth.filter(({ one }) => one.when === when);
   return (
     <>
@@ -92,9 +94,26 @@ function Week({ looked: { list, today, simulated, stoppedAt }, places, eaters, q
         Thick where it is likelier there than not, thin as far as it may be. {simulated ? `No weather of your own is here: ${demo ? 'the demo’s valley has made-up weather' : 'a made-up valley stands in for it, so the days are a guess'}.` : 'By the weather that you loaded.'} What the guide says of warmth and rain is general; what you see there corrects it.
       </Small>
       <Ways />
+      <Never taxa={never} />
       {list.some(({ when }) => when === 'soon' || when === 'later') ? <AllLookAgain places={places} question={question} /> : null}
       <Weather simulated={simulated} onChange={onWeather} />
     </>
+  );
+}
+
+/** What is about too and is never collected with Pause: to be known, not to be gone for. */
+function Never({ taxa }: { readonly taxa: readonly CompiledTaxon[] }) {
+  const [open, setOpen] = useState(false);
+  if (taxa.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Button label={open ? 'Not with Pause, and why: close' : `Not with Pause, and why: ${taxa.length}`} tone="plain" style={styles.start} onPress={() => setOpen(!open)} />
+      {open ? (
+        <View role="list" aria-label="Not with Pause, and why" style={styles.block}>
+          {taxa.map(({ id, taxon }) => <View key={id} role="listitem"><Small><SmallStrong>{CommonName(id)}: </SmallStrong>{taxon.nearDoubles?.[0]?.why ?? ''}</Small></View>)}
+        </View>
+      ) : null}
+    </View>
   );
 }
 

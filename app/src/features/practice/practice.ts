@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { expectedHere, fieldHistory, standing, type CompiledTaxon, type FieldsOf, type FindRecord, type PageRecord } from '@pause/core';
+import { expectedHere, fieldHistory, isCollectable, standing, type CompiledTaxon, type FieldsOf, type FindRecord, type PageRecord } from '@pause/core';
 import { cardsOf, confusionOf, historyOf, inEarnest, isEarned, pairCard, sitting, type CardHistory, type CardId, type Confusion, type History, type InEarnest, type Pictures, type PracticeFields, type Soon, type Sorted } from '@pause/core/learn';
 import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
@@ -119,7 +119,7 @@ function useSoon(): ReadonlyMap<string, Soon> {
     return new Map([...about.map((id) => [id, 1] as const), ...planned.map((id) => [id, 2] as const)]);
   }, [pages, day]);
 }
-export const WANTED: readonly CompiledTaxon[] = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0 && taxon.lookalikes.length > 0);
+export const WANTED: readonly CompiledTaxon[] = guide.taxa.filter((taxon) => isCollectable(taxon) && taxon.taxon.lookalikes.length > 0);
 
 /** What can be shown: states drawn or as their colour, and wholes. Each is asked of the drawings once. */
 export function picturesBy(plates: Plates): Pictures {
