@@ -15,7 +15,7 @@ export function specimen(id: string, stage: string, other: Record<string, string
   return Object.fromEntries(guide.characters.flatMap((c) => {
     if (!('states' in c.character)) return [];
     const known = taxon.atStage.get(c.index)?.get(stage as never);
-    const usual = known?.kind === 'states' ? [...c.stateBit].find(([, bit]) => (known.usual & bit) !== 0)?.[0] : undefined;
+    const usual = known?.kind === 'states' ? [...c.stateBit].find(([, bit]) => (known.typical & bit) !== 0)?.[0] : undefined;
     const state = other[c.id] ?? usual;
     const label = c.character.states.find((s) => s.id === state)?.label;
     return label ? [[c.character.question, label]] : [];
@@ -24,7 +24,7 @@ export function specimen(id: string, stage: string, other: Record<string, string
 
 /** What is told around a fungus that may be collected. */
 export const FUNGUS_TOLD = [
-  ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['At which stage is it?', 'Open'], ['In what condition?', 'Fresh and sound'],
+  ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['Is it protected here?', 'No, looked up'], ['At which stage is it?', 'Open'], ['In what condition?', 'Fresh and sound'],
 ] as const;
 
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });

@@ -54,7 +54,7 @@ export async function shortestPath(page: Page, guide: CompiledGuide, target: str
     if (!asked || !known) break;
     const before = await seen(page);
     if (known.kind === 'states' && 'states' in asked.character) {
-      const usual = [...asked.stateBit].find(([, bit]) => (bit & known.usual) !== 0)?.[0];
+      const usual = [...asked.stateBit].find(([, bit]) => (bit & known.typical) !== 0)?.[0];
       const label = asked.character.states.find((s) => s.id === usual)?.label ?? '';
       await tap(page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }));
     } else if (known.kind === 'number') {

@@ -5,9 +5,7 @@ import { startRig, WIDE, type Rig } from '../rig';
 jest.setTimeout(180_000);
 
 const CHANTERELLE = specimen('cantharellus-cibarius', 'mature');
-const SEED_TOLD = [
-  ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['At which stage is it?', 'In fruit'], ['In what condition?', 'Fresh and sound'],
-] as const;
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 let rig: Rig;
 beforeAll(async () => { rig = await startRig(); });
@@ -30,7 +28,7 @@ test('collect, pause and leave, on a phone; all three are there after server and
   // The deciding runs beside the drawing, in a worker.
   expect(page.workers()).toHaveLength(1);
   expect(await outcome(page)).toBe('Collect');
-  expect(await page.getByRole('button', { name: /^Deadly webcap deadly · silent for 2 to 17 days 3 of 3 bars filled/ }).count()).toBe(1);
+  expect(await page.getByRole('button', { name: /^Deadly webcap deadly · silent for 2 to 21 days 3 of 3 bars filled/ }).count()).toBe(1);
   await toVerdict(page);
   await page.getByText('Nothing recorded stands against collecting. You decide.').waitFor();
   await page.getByRole('heading', { name: 'What it leans on' }).waitFor();
@@ -39,26 +37,25 @@ test('collect, pause and leave, on a phone; all three are there after server and
   await page.waitForURL(new RegExp(`/find/${collected}$`));
   await page.getByRole('heading', { name: 'Collected' }).waitFor();
 
-  // One whose flesh nobody cut: a ground is missing.
+  // One whose stem nobody cut: a mark is missing.
   const paused = await begin(page, /^Ridges/, 'Canth', /^Chanterelle/, 'Beech slope, Lower Ostrel');
   await tell(page, FUNGUS_TOLD);
-  const flesh = guide.character('flesh.colour')?.character.question ?? '';
-  await answerAll(page, Object.fromEntries(Object.entries(CHANTERELLE).filter(([q]) => q !== flesh)), { most: 14 });
+  const inside = guide.character('stipe.interior')!.character;
+  await answerAll(page, Object.fromEntries(Object.entries(CHANTERELLE).filter(([q]) => q !== inside.question)), { most: 14 });
   expect(await outcome(page)).toBe('Pause');
   await toVerdict(page);
-  await page.getByText('Its own marks, still to be seen for sure: colour of the cut flesh.').waitFor();
+  await page.getByText(`Its own marks, still to be seen for sure: ${lowerFirst(inside.name)}.`).waitFor();
   expect(await page.getByRole('button', { name: /^I collect it/ }).count()).toBe(0);
   await hold(page, /^I come back later/);
   await page.getByRole('heading', { name: 'Left for later' }).waitFor();
 
-  // A "wild angelica" with a purple-marked stem and the wrong smell, looked at again each time it asks.
-  const hemlock = specimen('conium-maculatum', 'fruiting', { 'stem.marks': 'spotted', 'leaf.smell': 'mousy' });
-  const left = await begin(page, /^Umbels/, 'Engelwurz', /^Wild angelica/, 'Hedge below the Vessen hut');
-  await tell(page, SEED_TOLD);
-  const questions = await answerAll(page, hemlock, { until: (o) => o === 'Leave' });
+  // A "chanterelle" with gills that smells of radish, looked at again each time it asks.
+  const left = await begin(page, /^Ridges/, 'Pfifferling', /^Chanterelle/, 'Mossy spruce below the Vessen hut');
+  await tell(page, FUNGUS_TOLD);
+  const questions = await answerAll(page, specimen('cortinarius-rubellus', 'mature'), { until: (o) => o === 'Leave' });
   expect(await outcome(page)).toBe('Leave');
   expect(new Set(questions).size).toBeLessThan(questions.length);
-  await page.getByText(/speaks against wild angelica/).first().waitFor();
+  await page.getByText(/speaks against chanterelle/).first().waitFor();
   await toVerdict(page);
   await page.getByRole('heading', { name: 'Against it' }).waitFor();
   await hold(page, /^I leave it/);
@@ -70,7 +67,7 @@ test('collect, pause and leave, on a phone; all three are there after server and
   await rig.restart();
 
   await page.goto('/finds');
-  for (const name of [/^Collect Chanterelle Collected/, /^Pause Chanterelle Left for later/, /^Leave Wild angelica Left/]) {
+  for (const name of [/^Collect Chanterelle Collected/, /^Pause Chanterelle Left for later/, /^Leave Chanterelle Left/]) {
     await page.getByRole('link', { name }).first().waitFor();
   }
   for (const find of before) {
@@ -94,10 +91,10 @@ test('one with a near-double is left from the start, and it is said why', async 
   await context.close();
 });
 
-test('the purple-marked stem and the smell are asked again, and each speaks against it', async () => {
+test('the smell and the hold of the underside are asked again, and each speaks against it', async () => {
   const { page, context } = await rig.open();
-  const id = await begin(page, /^Umbels/, 'Angelica s', /^Wild angelica/, '');
-  await tell(page, SEED_TOLD);
+  const id = await begin(page, /^Ridges/, 'Cantharellus c', /^Chanterelle/, '');
+  await tell(page, FUNGUS_TOLD);
   const choose = async (name: string, answer: string) => {
     await page.getByRole('button', { name: 'Something else seen' }).click();
     await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
@@ -106,23 +103,23 @@ test('the purple-marked stem and the smell are asked again, and each speaks agai
     if (await gloves.isVisible()) await gloves.click();
     await page.getByRole('button', { name: answer, exact: true }).click();
   };
-  const spots = 'Separate dark purple spots or blotches';
-  await choose('Marks on stem and leaf stalks', spots);
-  await page.getByText(/Marks on stem and leaf stalks speaks against wild angelica, seen once/).waitFor();
+  const radish = 'Of radish or raw potato';
+  await choose('Smell', radish);
+  await page.getByText(/Smell speaks against chanterelle, seen once/).waitFor();
   expect(await outcome(page)).toBe('Pause');
   // It waits until the eye is fresh; whoever wants to look at once can.
   await page.getByRole('button', { name: 'Something else seen' }).click();
-  await page.getByRole('button', { name: /^Marks on stem and leaf stalks/ }).click();
+  await page.getByRole('button', { name: /^Smell/ }).click();
   await page.getByText('Look again', { exact: true }).waitFor();
-  await page.getByRole('button', { name: spots, exact: true }).click();
+  await page.getByRole('button', { name: radish, exact: true }).click();
   await page.getByRole('status', { name: /^Leave\. / }).waitFor();
   await page.getByText(/twice, and .* others fit everything seen/).waitFor();
-  await choose('Smell of the crushed leaf', 'Musty, of mice');
-  await choose('Smell of the crushed leaf', 'Musty, of mice');
+  await choose('Hold of the underside', 'Comes off the flesh as a clean layer');
+  await choose('Hold of the underside', 'Comes off the flesh as a clean layer');
   const find = await onRecord(page, id, (record) => record.readings.length === 4);
-  expect(find.readings.map((r) => r.character)).toEqual(['stem.marks', 'stem.marks', 'leaf.smell', 'leaf.smell']);
+  expect(find.readings.map((r) => r.character)).toEqual(['smell', 'smell', 'hymenophore.bond', 'hymenophore.bond']);
   await toVerdict(page);
-  await page.getByText(/^Smell of the crushed leaf speaks against wild angelica, twice/).waitFor();
+  await page.getByText(/^Hold of the underside speaks against chanterelle, twice/).waitFor();
   await context.close();
 });
 
@@ -180,7 +177,7 @@ test('every address can be reloaded, and a wrong one says so', async () => {
 test('on a wide screen digits answer, U cannot tell, N skips, Z takes back', async () => {
   const { page, context } = await rig.open(WIDE);
   const id = await begin(page, /^Spines/, 'hedgehog', /^Hedgehog/, '');
-  await tell(page, FUNGUS_TOLD);
+  await tell(page, FUNGUS_TOLD.filter(([question]) => question !== 'Is it protected here?'));
   await strip(page).waitFor();
   const judged = () => page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
   const count = async (n: number) => {
@@ -245,7 +242,7 @@ test('what the guide does not know is said, and what nobody should collect never
   await page.goto('/new');
   await page.getByRole('radio', { name: /^Herb/ }).click();
   const name = page.getByLabel('Name, in any language, or scientific');
-  await name.fill('morel');
+  await name.fill('saguaro');
   await page.getByText('Not in this guide', { exact: true }).waitFor();
   await name.fill('tollkirsche');
   await page.getByRole('button', { name: /^Deadly nightshade/ }).click();

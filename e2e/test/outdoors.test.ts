@@ -32,8 +32,7 @@ test('the week: what goes soon stands first, with why and with what the househol
   await heading(page, 'Last chance').waitFor();
   const order = await page.getByRole('heading', { level: 2 }).allTextContents();
   expect(['Last chance', 'Now', 'Soon', 'Later this year'].filter((when) => order.includes(when))).toEqual(order.filter((title) => ['Last chance', 'Now', 'Soon', 'Later this year'].includes(title)));
-  const caraway = page.getByRole('listitem').filter({ hasText: 'Caraway' });
-  await caraway.getByText(/^Not for Mirel: anyone allergic/).waitFor();
+  await page.getByRole('listitem').filter({ hasText: 'Hazel' }).getByText(/^Ask first for Mirel: anyone with birch hay fever/).first().waitFor();
   await page.getByText(/the demo’s valley has made-up weather/).waitFor();
   // Every bar is said in words too.
   for (const label of await page.locator('[role="listitem"] [role="img"]').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')))) expect(label).toMatch(/^from about \d+ \w+ \(.*\) to about/);
@@ -348,10 +347,17 @@ test('who eats along colours the week', async () => {
   await page.getByLabel('What you call them').fill('Guest Ilse');
   await button(page, 'Put them down').click();
   await page.getByRole('group', { name: 'What Guest Ilse has to mind' }).getByText('With an allergy to apiaceae').click();
-  await page.getByRole('listitem').filter({ hasText: 'Guest Ilse' }).getByText(/^with an allergy to apiaceae/).waitFor();
+  // Own words are minded as well: nobody has looked at them, and that is said.
+  await page.getByLabel(/^Anything else Guest Ilse has to mind/).fill('grapefruit tablets');
+  await button(page, 'Mind it').click();
+  await page.getByRole('listitem').filter({ hasText: 'Guest Ilse' }).getByText(/^with an allergy to apiaceae, besides: grapefruit tablets/).waitFor();
   await page.goto('/week');
-  await page.getByRole('listitem').filter({ hasText: 'Caraway' }).getByText(/^Not for Guest Ilse/).waitFor();
-  const id = await begin(page, /^Herb/, 'caraway', /^Caraway/, 'Hay meadow');
+  await page.getByRole('listitem').filter({ hasText: 'Chanterelle' }).getByText('Ask first for Guest Ilse: the guide has not looked at “grapefruit tablets”. Ask a doctor or pharmacist.').first().waitFor();
+  // What is never collected is not in it: it stands apart, with the reason.
+  await expect(page.getByRole('listitem').filter({ hasText: 'Caraway' }).count()).resolves.toBe(0);
+  await button(page, /^Not with Pause, and why/).click();
+  await page.getByRole('list', { name: 'Not with Pause, and why' }).getByText('Caraway').waitFor();
+  const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'Spruce above the Karrow spring');
   await page.getByRole('group', { name: 'Who will eat it?' }).getByText('As at home: Guest Ilse, Lune, Mirel').click();
   await page.getByRole('radio', { name: /^As at home/, checked: true }).waitFor();
   await quiet(page);

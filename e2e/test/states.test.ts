@@ -228,7 +228,7 @@ test('side by side: what parts the two as drawings, what was read, and the next 
   await page.getByRole('heading', { name: 'Read on this find' }).waitFor();
   await page.getByText('Read so, and it speaks against deadly webcap').first().waitFor();
   await page.getByRole('button', { name: /^Next of/ }).click();
-  await page.getByRole('heading', { name: 'Jack-o\'-lantern' }).waitFor();
+  await page.getByRole('heading', { name: 'Brown rollrim' }).waitFor();
   await page.getByRole('button', { name: 'The check' }).click();
   await page.waitForURL(/\/check$/);
   expect(errors).toEqual([]);

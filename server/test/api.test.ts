@@ -258,7 +258,7 @@ describe('questions to the core', () => {
   test.each<[Asked, unknown, string]>([
     ['decide', {}, 'guide'], ['next', { ...find, target: 'nothing-known' }, 'target'], ['plan', { find, hands: { longest: -1 } }, 'hands.longest'],
     ['plan', { find: { ...find, kingdom: 'Animalia' } }, 'find.kingdom'], ['pieces', {}, 'find'], ['identify', { find }, 'find'],
-    ['recompute', { find, verdict: {} }, 'verdict'], ['lint', { format: 'pause-guide/2' }, 'format'],
+    ['recompute', { find, verdict: {} }, 'verdict'], ['lint', { format: 'pause-guide/0' }, 'format'],
     ['stack', { ...pack, over: 'elsewhere' }, 'over'], ['lint', { ...pack, statements: [{}] }, 'statements[0].taxon'],
   ])('%s refuses what is wrong and names the field', async (asked, question, field) => {
     const answer = await post(`/${asked}`, question);
@@ -290,7 +290,7 @@ describe('around it', () => {
     const { body } = await ask('GET', '/me');
     expect(body).toMatchObject({ id: PERSON, demo: true, guide: { id: 'ostrel', version: guide.version } });
     expect(String(body.now)).toMatch(/^2026-09-1/);
-    expect((await ask('GET', `/guides/${guide.version}`)).body).toMatchObject({ format: 'pause-guide/1', id: 'ostrel' });
+    expect((await ask('GET', `/guides/${guide.version}`)).body).toMatchObject({ format: 'pause-guide/2', id: 'ostrel' });
   });
 
   test('the demo holds every kind of verdict, each one recomputed', async () => {

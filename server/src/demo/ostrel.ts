@@ -35,7 +35,7 @@ export interface DemoFind {
 }
 
 const MUSHROOM = {
-  stages: ['mature'], condition: 'fresh', part: 'fruiting-body', use: 'food', permission: 'allowed', contamination: 'none-seen',
+  stages: ['mature'], condition: 'fresh', part: 'fruiting-body', use: 'food', permission: 'allowed', contamination: 'none-seen', protection: 'allowed',
 };
 
 const BILBERRY: DemoFind = {
@@ -45,8 +45,8 @@ const BILBERRY: DemoFind = {
   target: 'vaccinium-myrtillus',
   context: { stages: ['fruiting'], condition: 'fresh', part: 'fruit', use: 'food', permission: 'allowed', contamination: 'none-seen', tracedToBase: true },
   readings: [
-    ['stem.section', 'angled'], ['leaf.margin', 'finely-serrate'], ['fruit.crown', 'ring-scar'], ['habit.form', 'dwarf-shrub'],
-    ['stem.colour', 'green'], ['fruit.skin', 'bloom'], ['fruit.juice', 'purple'], ['fruit.position', 'axil'], ['leaf.arrangement', 'alternate'],
+    ['fruit.crown', 'ring-scar'], ['fruit.colour', 'blue-black'], ['habit.form', 'dwarf-shrub'], ['fruit.position', 'axil'], ['leaf.arrangement', 'alternate'],
+    ['fruit.stalk', 'hanging'], ['leaf.venation', 'net'], ['leaf.margin', 'finely-serrate'], ['fruit.seeds', 'many'], ['fruit.type', 'berry'],
   ],
   decision: { choice: 'collect' },
 };
@@ -60,8 +60,8 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     target: 'boletus-edulis',
     context: MUSHROOM,
     readings: [
-      ['hymenophore', 'pores'], ['stipe.net', 'coarse-net'], ['stipe.net', 'coarse-net'], ['hymenophore.colour', 'pink'],
-      ['stipe.net', 'coarse-net'], ['cap.surface', 'felty'],
+      ['hymenophore', 'pores'], ['stipe.net', 'coarse-net'], ['hymenophore.colour', 'pink'], ['hymenophore.colour', 'pink'],
+      ['hymenophore.colour', 'pink'], ['cap.surface', 'felty'],
     ],
     decision: { choice: 'leave', reason: 'Coarse dark net, pinkish pores: a bitter bolete.' },
   },
@@ -72,8 +72,8 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     target: 'hydnum-repandum',
     context: MUSHROOM,
     readings: [
-      ['hymenophore', 'spines'], ['hymenophore.bond', 'crumbles'], ['hymenophore.colour', 'cream'], ['cap.shape', 'irregular'],
-      ['cap.margin', 'wavy'], ['cap.surface', 'smooth-dry'], ['cap.colour', 'cream'], ['stipe.colour', 'white'], ['flesh.texture', 'brittle'], ['stipe.interior', 'solid'],
+      ['hymenophore', 'spines'], ['stipe.place', 'side'], ['cap.surface', 'felty'], ['hymenophore.bond', 'crumbles'], ['cap.colour', 'cream'],
+      ['smell', 'mushroomy'], ['wood', 'not-on-wood'], ['flesh.texture', 'brittle'], ['stipe.interior', 'solid'], ['cap.shape', 'irregular'], ['hymenophore.attachment', 'decurrent'],
     ],
     decision: { choice: 'collect' },
   },
@@ -81,9 +81,9 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     id: 'demo-find-4',
     startedAt: '2026-09-13T15:10:00.000Z',
     kingdom: 'Plantae', bodyPlan: 'herb', placeNote: 'Pasture at the Vessen hut, 1,310 m', person: 'tam', shared: 'without-place',
-    target: 'gentiana-lutea',
-    context: { stages: ['fruiting'], condition: 'fresh', part: 'root', use: 'bitter-infusion', permission: 'allowed', contamination: 'none-seen', protection: 'unknown' },
-    readings: [['leaf.arrangement', 'opposite'], ['leaf.venation', 'arching'], ['leaf.base', 'pair-cup'], ['leaf.margin', 'entire']],
+    target: 'origanum-vulgare',
+    context: { stages: ['flowering'], condition: 'fresh', part: 'shoot', use: 'flavour', permission: 'unknown', contamination: 'none-seen' },
+    readings: [['stem.section', 'square'], ['leaf.arrangement', 'opposite'], ['stem.hairs', 'downy'], ['flower.colour', 'pink']],
     decision: { choice: 'later' },
   },
   {

@@ -73,7 +73,7 @@ export const DEMO_PLACES: readonly DemoPlace[] = [
       name: 'Pasture at the Vessen hut', shape: point(12.1944, 46.5348), elevation: 1310, aspect: 's', shade: 'open', moisture: 'fresh', soil: ['calcareous', 'stones'], habitat: ['pasture'], spoils: ['grazing'], hazards: ['livestock'], owner: 'Alp of the commune',
       picking: { may: 'permit', permitUntil: '2026-08-31', permitName: 'Root permit of the commune' }, source: { text: 'Commune office', on: '2026-03-14' },
     },
-    seen: [...years('gentiana-lutea', 'flowering', '2025-07-15', '2026-07-18'), ...years('gentiana-lutea', 'fruiting', '2025-09-05', '2026-09-13'), ['2026-09-13', 'veratrum-album', 'fruiting', 'Among the gentians. Leaves in turns here, in pairs there.'], ...years('juniperus-communis', 'fruiting', '2025-10-04')],
+    seen: [...years('gentiana-lutea', 'flowering', '2025-07-15', '2026-07-18'), ...years('gentiana-lutea', 'fruiting', '2025-09-05', '2026-09-13'), ['2026-09-13', 'veratrum-album', 'fruiting', 'Among the gentians. Leaves in turns here, in pairs there.'], ...years('juniperus-communis', 'fruiting', '2025-10-04'), ...years('origanum-vulgare', 'flowering', '2025-08-10', '2026-08-22')],
   },
   {
     id: 'demo-place-hedge', keeper: 'mirel', shared: 'own',
@@ -89,7 +89,7 @@ export const DEMO_PLACES: readonly DemoPlace[] = [
 
 /** Who eats along at Mirel's; made up like everybody here. */
 export const DEMO_EATERS: readonly { readonly id: string; readonly keeper: string; readonly fields: Readonly<Record<string, unknown>> }[] = [
-  { id: 'demo-eater-mirel', keeper: 'mirel', fields: { name: 'Mirel', cautions: ['allergy:apiaceae'], likes: ['vaccinium-myrtillus', 'cantharellus-cibarius', 'hydnum-repandum'], eatsAlong: true } },
+  { id: 'demo-eater-mirel', keeper: 'mirel', fields: { name: 'Mirel', cautions: ['allergy:apiaceae', 'allergy:birch'], likes: ['vaccinium-myrtillus', 'cantharellus-cibarius', 'hydnum-repandum'], eatsAlong: true } },
   { id: 'demo-eater-lune', keeper: 'mirel', fields: { name: 'Lune', cautions: ['child'], likes: ['vaccinium-myrtillus', 'castanea-sativa'], dislikes: ['agaricus-campestris'], eatsAlong: true } },
   { id: 'demo-eater-osk', keeper: 'mirel', fields: { name: 'Grandfather Osk', cautions: ['kidney-stones', 'blood-pressure'], eatsAlong: false } },
 ];
