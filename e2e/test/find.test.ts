@@ -91,7 +91,7 @@ test('one with a near-double is left from the start, and it is said why', async 
   await context.close();
 });
 
-test('the smell and the hold of the underside are asked again, and each speaks against it', async () => {
+test('the smell and the skin of the cap are asked again, and each speaks against it', async () => {
   const { page, context } = await rig.open();
   const id = await begin(page, /^Ridges/, 'Cantharellus c', /^Chanterelle/, '');
   await tell(page, FUNGUS_TOLD);
@@ -114,12 +114,12 @@ test('the smell and the hold of the underside are asked again, and each speaks a
   await page.getByRole('button', { name: radish, exact: true }).click();
   await page.getByRole('status', { name: /^Leave\. / }).waitFor();
   await page.getByText(/twice, and .* others fit everything seen/).waitFor();
-  await choose('Hold of the underside', 'Comes off the flesh as a clean layer');
-  await choose('Hold of the underside', 'Comes off the flesh as a clean layer');
+  await choose('Skin of the cap', 'Slimy');
+  await choose('Skin of the cap', 'Slimy');
   const find = await onRecord(page, id, (record) => record.readings.length === 4);
-  expect(find.readings.map((r) => r.character)).toEqual(['smell', 'smell', 'hymenophore.bond', 'hymenophore.bond']);
+  expect(find.readings.map((r) => r.character)).toEqual(['smell', 'smell', 'cap.surface', 'cap.surface']);
   await toVerdict(page);
-  await page.getByText(/^Hold of the underside speaks against chanterelle, twice/).waitFor();
+  await page.getByText(/^Skin of the cap speaks against chanterelle, twice/).waitFor();
   await context.close();
 });
 
