@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
 import {
-  compileGuide, nextChecks, parseCase,
+  compileGuide, isCollectable, nextChecks, parseCase,
   type Case, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId,
 } from '../src';
 
@@ -26,7 +26,7 @@ export function character(id: string): CompiledCharacter {
 
 export const targets = guide.taxa.filter((t) => t.taxon.parts.length > 0);
 /** Targets that can be collected at all: those with a near-double never are. */
-export const collectable = targets.filter((t) => (t.taxon.nearDoubles ?? []).length === 0);
+export const collectable = guide.taxa.filter(isCollectable);
 export const dangers = guide.taxa.filter((t) => t.grade !== 'none');
 
 /** An instant, `minute` minutes into the morning of the find. */

@@ -211,7 +211,8 @@ function known(statement: Statement, character: CompiledCharacter): Known {
   return { kind: 'states', usual, typical: mask(statement.usual.slice(0, 1)), possible: between(withNear((usual | mask(statement.occasional ?? [])) >>> 0, character), character) };
 }
 
-function union(a: Known, b: Known, character: CompiledCharacter): Known {
+/** What two statements about one character say together. */
+export function union(a: Known, b: Known, character: CompiledCharacter): Known {
   if (a.kind === 'states' && b.kind === 'states') {
     return { kind: 'states', usual: (a.usual | b.usual) >>> 0, typical: (a.typical | b.typical) >>> 0, possible: between((a.possible | b.possible) >>> 0, character) };
   }

@@ -4,9 +4,9 @@ export {
 } from './schema';
 export { parseGuide, GuideError, fieldPath, type GuideProblem } from './parse';
 export {
-  compileGuide, causesIn, isConfirmed, statesIn, CAUSE_BIT, READINGS_NEEDED, SHARED_CAUSES,
+  compileGuide, causesIn, isConfirmed, statesIn, union, CAUSE_BIT, READINGS_NEEDED, SHARED_CAUSES,
   type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type GuideTables, type Known, type StateMask,
 } from './compile';
 export { GRADES } from './grades';
-export { isCollectable } from './wanted';
+export { isCollectable, wantedStages } from './collectable';
 export { millimetres } from './units';

@@ -1,5 +1,5 @@
 import { viewCase } from '../case';
-import { GRADES, isCollectable, type CharacterId, type CompiledGuide, type CompiledTaxon, type Damage, type HarmGrade, type TaxonId } from '../guide';
+import { GRADES, isCollectable, wantedStages, type CharacterId, type CompiledGuide, type CompiledTaxon, type Damage, type HarmGrade, type TaxonId } from '../guide';
 import { plan } from '../plan';
 import { seeded } from '../seeded';
 import { relationOverall } from '../relation';
@@ -152,6 +152,6 @@ export function walkOf(guide: CompiledGuide, { seed, finds, month, rather, among
 const pick = <T>(from: readonly T[], draw: number): T | undefined => from[Math.floor(draw * from.length)];
 /** Stages at which a part of it is worth having, and which are about in this month. */
 function stagesFor(taxon: CompiledTaxon, month: number | undefined) {
-  const wanted = [...new Set(taxon.taxon.parts.flatMap(({ stages }) => stages))];
+  const wanted = wantedStages(taxon);
   return month === undefined ? wanted : wanted.filter((stage) => expectedHere(taxon, [stage], { month }).season !== 'against');
 }

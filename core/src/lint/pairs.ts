@@ -1,5 +1,5 @@
 import { BARS_NEEDED } from '../bars';
-import { CAUSE_BIT, isCollectable, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
+import { CAUSE_BIT, isCollectable, millimetres, wantedStages, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
 import { countBars } from '../plan';
 import type { LintFinding } from './finding';
 
@@ -14,7 +14,7 @@ export function lintPairs(guide: CompiledGuide): LintFinding[] {
 
 function lintPair(guide: CompiledGuide, target: CompiledTaxon, other: CompiledTaxon): LintFinding[] {
   const need = BARS_NEEDED[other.grade];
-  const stages = [...new Set(target.taxon.parts.flatMap((part) => part.stages))];
+  const stages = wantedStages(target);
   return stages
     .map((stage) => ({ stage, bars: separation(guide, target, other, stage) }))
     .filter(({ bars }) => bars < need)

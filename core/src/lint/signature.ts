@@ -1,4 +1,4 @@
-import { harms, isCollectable, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId, type Statement } from '../guide';
+import { harms, isCollectable, millimetres, wantedStages, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId, type Statement } from '../guide';
 import type { LintFinding } from './finding';
 
 /**
@@ -8,7 +8,7 @@ import type { LintFinding } from './finding';
 export function sharedSignatures(guide: CompiledGuide): LintFinding[] {
   const targets = guide.taxa.filter(isCollectable);
   return targets.flatMap((target) => {
-    const stages = [...new Set(target.taxon.parts.flatMap((part) => part.stages))];
+    const stages = wantedStages(target);
     const marks = target.taxon.signature.flatMap((id) => guide.character(id) ?? []);
     return guide.taxa
       .filter((other) => other.index !== target.index && other.taxon.kingdom === target.taxon.kingdom)

@@ -1,5 +1,5 @@
 import type { Case, PieceId } from '../case';
-import { harms, isConfirmed, type CompiledGuide, type CompiledTaxon, type Part, type StageId, type StateId, type Statement } from '../guide';
+import { harms, isCollectable, isConfirmed, type CompiledGuide, type CompiledTaxon, type Part, type StageId, type StateId, type Statement } from '../guide';
 import { plan } from '../plan';
 import type { LintFinding } from './finding';
 
@@ -57,8 +57,9 @@ function wide({ taxon, id }: CompiledTaxon): LintFinding[] {
 }
 
 /** Stages at which a part is said to be worth having, and no set of checks ends in collect: better not promised. */
-function neverCollected(guide: CompiledGuide, { taxon, id }: CompiledTaxon): LintFinding[] {
-  if (taxon.parts.length === 0 || (taxon.nearDoubles ?? []).length > 0) return [];
+function neverCollected(guide: CompiledGuide, compiled: CompiledTaxon): LintFinding[] {
+  if (!isCollectable(compiled)) return [];
+  const { taxon, id } = compiled;
   const unseen = (part: Part, stage: StageId): Case => ({
     guide: { id: guide.guide.id }, kingdom: taxon.kingdom, target: id, readings: [],
     pieces: [{ id: 'piece' as PieceId, startedAt: '2000-01-01T00:00:00.000Z', purpose: 'decide' }],

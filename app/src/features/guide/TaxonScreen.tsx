@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { harms, partings, READINGS_NEEDED, type CompiledTaxon, type Known, type StageId } from '@pause/core';
+import { harms, partings, READINGS_NEEDED, union, type CompiledCharacter, type CompiledTaxon, type Known, type StageId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { latePart } from '../latePart';
 import { cautionFor, characterName, CommonName, commonName, GRADE, harmLine, LANGUAGE, lengthWords, lowerFirst, stageName } from '../../words/names';
@@ -163,7 +163,7 @@ const SOURCE = { tradition: 'handed down', trial: 'from a trial', study: 'from a
 function Characters({ taxon }: TaxonProps) {
   const wide = useWide();
   const rows = useMemo(() => guide.characters.flatMap((c) => {
-    const known = statedOf(taxon, c.index);
+    const known = statedOf(taxon, c);
     return known ? [{ id: c.id, organ: c.character.organ, name: c.character.name, words: knownWords(taxon, c.id, c.index, known), read: readWords(taxon.taxon, c.id) }] : [];
   }), [taxon]);
   const [readers, setReaders] = useState(false);
@@ -195,13 +195,9 @@ function Characters({ taxon }: TaxonProps) {
 }
 
 /** What is stated, over all stages: without what is only supposed so that it bars nothing. */
-function statedOf(taxon: CompiledTaxon, index: number): Known | undefined {
-  const all = [...(taxon.atStage.get(index) ?? new Map<StageId, Known>()).values()];
-  return all.slice(1).reduce<Known | undefined>((sum, one) => {
-    if (sum?.kind === 'states' && one.kind === 'states') return { kind: 'states', usual: (sum.usual | one.usual) >>> 0, typical: (sum.typical | one.typical) >>> 0, possible: (sum.possible | one.possible) >>> 0 };
-    const span = (a: readonly [number, number], b: readonly [number, number]): readonly [number, number] => [Math.min(a[0], b[0]), Math.max(a[1], b[1])];
-    return sum?.kind === 'number' && one.kind === 'number' ? { kind: 'number', usual: span(sum.usual, one.usual), possible: span(sum.possible, one.possible) } : sum;
-  }, all[0]);
+function statedOf(taxon: CompiledTaxon, character: CompiledCharacter): Known | undefined {
+  const [first, ...rest] = taxon.atStage.get(character.index)?.values() ?? [];
+  return first && rest.reduce((all, one) => union(all, one, character), first);
 }
 
 /** How many read it: "read by 3", or that too few did for it to rule anything out. */

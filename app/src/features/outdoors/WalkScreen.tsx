@@ -73,8 +73,8 @@ function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly 
   const targets = walk.targets ?? [];
   const day = dayOf(on);
   const known = places.filter(({ withheld }) => !withheld);
-  const there = list.filter((one) => canBeCollected(one.taxon) && chosen.includes(one.place) && one.begins.low <= day && one.ends.high >= day);
-  const wanted = [...new Map(there.map((one) => [`${one.taxon} ${one.part}`, one])).values()].flatMap((one) => { const part = guide.taxon(one.taxon)?.taxon.parts[one.part]; return part ? [{ taxon: one.taxon, part: part.part, name: `${CommonName(one.taxon)}, ${part.name}` }] : []; });
+  const there = list.filter((one) => chosen.includes(one.place) && one.begins.low <= day && one.ends.high >= day);
+  const wanted = [...new Map(there.map((one) => [`${one.taxon} ${one.part}`, one])).values()].flatMap((one) => { const taxon = guide.taxon(one.taxon); const part = taxon && isCollectable(taxon) ? taxon.taxon.parts[one.part] : undefined; return part ? [{ taxon: one.taxon, part: part.part, name: `${CommonName(one.taxon)}, ${part.name}` }] : []; });
   const has = (one: { taxon: string; part: string }) => targets.some(({ taxon, part }) => taxon === one.taxon && part === one.part);
   return (
     <View style={styles.column}>
@@ -95,8 +95,6 @@ function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly 
     </View>
   );
 }
-
-const canBeCollected = (id: string) => { const taxon = guide.taxon(id); return taxon !== undefined && isCollectable(taxon); };
 
 function Group({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
   return <View style={styles.field}><SmallStrong>{label}</SmallStrong><ChipRow label={label}>{children}</ChipRow></View>;

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { expectedHere, fieldHistory, isCollectable, standing, type CompiledTaxon, type FieldsOf, type FindRecord, type PageRecord } from '@pause/core';
+import { expectedHere, fieldHistory, isCollectable, standing, wantedStages, type CompiledTaxon, type FieldsOf, type FindRecord, type PageRecord } from '@pause/core';
 import { cardsOf, confusionOf, historyOf, inEarnest, isEarned, pairCard, sitting, type CardHistory, type CardId, type Confusion, type History, type InEarnest, type Pictures, type PracticeFields, type Soon, type Sorted } from '@pause/core/learn';
 import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
@@ -115,7 +115,7 @@ function useSoon(): ReadonlyMap<string, Soon> {
       const { on, targets = [] } = standing(page, 'walk');
       return on !== undefined && on >= today ? targets.map(({ taxon }): string => taxon) : [];
     });
-    const about = WANTED.filter((taxon) => expectedHere(taxon, [...new Set(taxon.taxon.parts.flatMap(({ stages }) => stages))], { month }).season === 'fits').map(({ id }): string => id);
+    const about = WANTED.filter((taxon) => expectedHere(taxon, wantedStages(taxon), { month }).season === 'fits').map(({ id }): string => id);
     return new Map([...about.map((id) => [id, 1] as const), ...planned.map((id) => [id, 2] as const)]);
   }, [pages, day]);
 }
