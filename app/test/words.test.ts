@@ -25,7 +25,7 @@ const decided = [
   verdict('vaccinium-myrtillus', 'Plantae', [reading('fruit.colour', 'black')], { context: { part: 'leaf', tracedToBase: false, stages: ['vegetative'] } }),
   verdict('vaccinium-myrtillus', 'Plantae', [], { context: { part: 'fruit', use: 'dye' } }),
   verdict('gentiana-lutea', 'Plantae', [], {
-    context: { part: 'root', use: 'bitter-infusion', eaters: [{ name: 'Tam', cautions: ['ulcer', 'pregnancy'] }], openName: { kind: 'one-of', taxa: ['gentiana-lutea', 'veratrum-album'] } },
+    context: { part: 'root', use: 'bitter-infusion', eaters: [{ name: 'Tam', cautions: ['ulcer', 'blood-pressure'] }], openName: { kind: 'one-of', taxa: ['gentiana-lutea', 'veratrum-album'] } },
     policy: { forgoneTaxa: ['gentiana-lutea'], forgoneFamilies: ['Gentianaceae'], secondLook: ['serious'], secondLookWhenUnreviewed: false },
   }),
   verdict('vaccinium-myrtillus', 'Fungi', []),

@@ -1,4 +1,4 @@
-import { compileGuide, type CompiledGuide, type CompiledTaxon, type StageId } from '@pause/core';
+import { compileGuide, isCollectable, type CompiledGuide, type CompiledTaxon, type StageId } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { seeded } from '@pause/core/plate';
 import { branchingKey, mostMatched, probable } from './baselines';
@@ -39,7 +39,7 @@ const RULES = new Map<string, Rules>([EVERY_RULE, ...WITHOUT, ...GROUPS_TRIED.ma
 
 const guide = compileGuide(shippedGuide());
 /** Collected at all: wanted, and without a near-double. */
-const targets = guide.taxa.filter((t) => t.taxon.parts.length > 0 && (t.taxon.nearDoubles ?? []).length === 0);
+const targets = guide.taxa.filter(isCollectable);
 
 function one<T>(items: readonly T[], next: () => number): T {
   const item = items[Math.floor(next() * items.length)];

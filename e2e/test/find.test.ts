@@ -119,7 +119,7 @@ test('the smell and the skin of the cap are asked again, and each speaks against
   const find = await onRecord(page, id, (record) => record.readings.length === 4);
   expect(find.readings.map((r) => r.character)).toEqual(['smell', 'smell', 'cap.surface', 'cap.surface']);
   await toVerdict(page);
-  await page.getByText(/^Skin of the cap speaks against chanterelle, twice/).waitFor();
+  await page.getByText(/^Skin of the cap speaks against chanterelle, twice/).first().waitFor();
   await context.close();
 });
 
