@@ -87,6 +87,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
       ];
       return `You ${list(said)}.${reason.extraBars > 0 ? ' Every deadly one needs a bar more.' : ''}`;
     }
+    case 'passed-over': return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.`;
     case 'place-doubt': return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
     case 'place-strains': return `The place is not a common one for ${target}.`;
     case 'dangerous-neighbours': return `${upper(few(reason.taxa.map(commonName)))} ${reason.taxa.length === 1 ? 'is' : 'are'} known to stand here. Look at every piece for it, and follow each stem to its base.`;

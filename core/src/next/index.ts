@@ -1,12 +1,12 @@
 import { dangersOf, short, tally } from '../bars';
 import { viewCase, type Case, type CaseView, type Reading, type ReadingValue } from '../case';
-import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StageId, StateId, TaxonId } from '../guide';
-import { relationAtStages, relationOverall, type Relation } from '../relation';
+import { causesIn, type CharacterId, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId, type StateId, type TaxonId } from '../guide';
+import { relationAtStages, type Relation } from '../relation';
 import { disputedCharacters, LOOKS_THAT_COUNT } from '../settle';
 import { DAMAGE_SECONDS, canBeMade } from '../plan';
 import { STRAIN_SHARE } from '../target';
 import { toLook } from '../case';
-import { shopping, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
+import { extraBars, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
 
 /** Why a check is proposed. */
 export type CheckWhy =
@@ -41,12 +41,15 @@ export interface AnswerEffect {
 }
 
 const SIGNATURE_WEIGHT = 2;
-/** So many bars more than needed are worth having against what the target is taken for, where a check has to be made anyway. */
-const SPARE_BARS = 4;
+/** Share of what a check would bring that is taken off for each cause it is the first to rest on: one more way to go wrong. */
+const NEW_CAUSE = 0.2;
 /** Share of what a check would bring that is not counted on while a cause it rests on is in doubt. */
 const DOUBT = 0.8;
-/** Seconds that go by around any check: finding the place on the specimen, looking up again, answering. */
-export const HANDLING_SECONDS = 30;
+/**
+ * Seconds that any check is worth avoiding, whatever it takes: finding the place on the specimen, answering, and the
+ * chance of one more mistake.
+ */
+export const HANDLING_SECONDS = 60;
 
 /**
  * The checks worth making now, best first: what was taken back, or contradicts the target in more than one character,
@@ -115,8 +118,8 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
 /**
  * What a sure reading of a character would bring, on the average over what is usual for the target: bars that are
  * missing, a signature mark (counted twice), a group; less the bars that it would cost where it fits a dangerous taxon.
- * What brings anything is the better for each spare bar against a listed lookalike: whoever wants it to be the target
- * errs towards it, and three bars are soon misread.
+ * It counts less where it rests on a cause that has deceived already, or on one that nothing rests on yet: all colours
+ * go wrong together, and so do all smells, numbers and absences.
  */
 function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weighed: Weighed): (c: CompiledCharacter) => number {
   const { tables } = guide;
@@ -125,25 +128,23 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weig
   // Rows with bars to spare neither gain nor lose.
   const open: number[] = [];
   for (const [i, lack] of lacks.entries()) if (lack >= 0) open.push(i);
-  // Spare bars bring no check about, they only choose among those that are needed anyway. Listed ones stand first.
-  const firstUnlisted = dangers.standing.findIndex((danger) => !danger.listed);
-  const spare = lacks.slice(0, firstUnlisted < 0 ? lacks.length : firstUnlisted).flatMap((lack, i) => (lack <= 0 && lack > -SPARE_BARS ? [i] : []));
   const marks = new Set<string>(held.signature.filter((mark) => !mark.held).map((mark) => mark.character));
   const fitting = new Set(held.fitGroups);
   const groupsMissing = held.fitGroups.length < held.groupsNeeded;
   const strained = held.strains * STRAIN_SHARE > held.readings;
   const doubted = doubtedCauses(view, weighed);
+  const used = causesUsed(view);
   return (character) => {
     const values = usualValues(view.find, target, character);
     if (values.length === 0) return 0;
     let sum = 0;
-    let more = 0;
     let inDoubt = 0;
+    let newCauses = 0;
     for (const value of values) {
       const look = toLook(guide, supposed(view, character, value));
       if (!look) continue;
       if ((look.causes & doubted) !== 0) inDoubt += 1;
-      for (const i of spare) if (relationOverall(look, guide.taxa[tallied.taxa[i] as number] as CompiledTaxon) === 'against') more += Math.max(0, tallied.change(i, character.group, look.causes, 'against'));
+      newCauses += causesIn(look.causes & ~used).length;
       for (const i of open) {
         const column = tallied.taxa[i] as number;
         const lack = lacks[i] as number;
@@ -165,8 +166,15 @@ function gains(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weig
     const group = guide.groups[character.group] ?? '';
     const brings = sum / values.length + (marks.has(character.id) ? SIGNATURE_WEIGHT : 0)
       + (groupsMissing && !fitting.has(group) ? 1 : 0) + (strained ? 1 : 0);
-    return brings > 0 ? (brings + more / values.length) * (1 - DOUBT * (inDoubt / values.length)) : brings;
+    return brings > 0 ? brings * (1 - DOUBT * (inDoubt / values.length)) * (1 - NEW_CAUSE * (newCauses / values.length)) : brings;
   };
+}
+
+/** Causes (as bits) that something read of this piece rests on already. */
+function causesUsed(view: CaseView): number {
+  let causes = 0;
+  for (const looks of view.onPiece.values()) for (const look of looks) causes |= look.causes;
+  return causes;
 }
 
 /**
@@ -226,7 +234,7 @@ function stagesOf(find: Case, target: CompiledTaxon): readonly StageId[] {
 
 /** Every dangerous row of a view, as bars by taxon. */
 function rowsOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): readonly { readonly taxon: TaxonId; readonly have: number; readonly need: number }[] {
-  const dangers = dangersOf(guide, view, target, shopping(view).extraBars);
+  const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
   const tallied = tally(guide, view, disputedCharacters(view), dangers.same);
   return dangers.standing.map(({ taxon, grade }, i) => ({ taxon, have: tallied.count(i), need: dangers.needs[grade] }));
 }

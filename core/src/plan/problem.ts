@@ -4,7 +4,7 @@ import { CAUSE_BIT, isSmelled, millimetres, type CompiledCharacter, type Compile
 import { couldFit } from '../relation';
 import { disputedCharacters } from '../settle';
 import { holds } from '../target';
-import { shopping, unanswered } from '../verdict';
+import { extraBars, unanswered } from '../verdict';
 
 /**
  * The plan as a weighted set multicover with causes: choose checks of least cost so that every dangerous taxon
@@ -85,7 +85,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   }));
 
   const disputed = disputedCharacters(view);
-  const dangers = dangersOf(guide, view, target, shopping(view).extraBars);
+  const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
   const rows = [...dangers.same]
     .flatMap((index) => guide.taxa[index] ?? [])
     .map((taxon) => {

@@ -3,7 +3,7 @@ import type { CompiledTaxon, StageId } from '../guide';
 import { relationAtStages, type Relation } from '../relation';
 
 /** Only so many looks at one character count; after that looking on is shopping. */
-export const LOOKS_THAT_COUNT = 5;
+export const LOOKS_THAT_COUNT = 7;
 
 /**
  * Characters (by index) on which looks disagree, over every piece of the find. They give no bar on this find.
@@ -24,29 +24,34 @@ export function disputedCharacters(view: CaseView): Set<number> {
   return disputed;
 }
 
-/** Looks against the target, and the most of all looks, that settle it: what was misread once is often misread twice. */
-export const LOOKS_TO_LEAVE = 3;
+/** So many looks against the target, most of all looks made, settle it: what was misread once is often misread twice and three times. */
+export const LOOKS_TO_LEAVE = 4;
+/** So many looks have to be made before those that fit can outvote one that does not. */
+const LOOKS_TO_OUTVOTE = 3;
 
 /** Where the looks at one character of the decided piece stand to the target. */
 export interface Settled {
   readonly looks: readonly Look[];
   readonly against: number;
   /**
-   * `agreed`: no look is against. `outvoted`: some are, a majority of three to five is not.
-   * `open`: contradicted once or twice, or a tie. `contradicted`: a majority of at least three looks is against.
+   * `agreed`: no look is against. `outvoted`: some are, a majority of three to seven is not.
+   * `open`: contradicted up to three times, or a tie. `contradicted`: a majority of at least four looks is against.
    */
   readonly outcome: 'agreed' | 'outvoted' | 'open' | 'contradicted';
   /** Of what is settled; `silent` while open. */
   readonly relation: Relation;
   /** A fit that was sure, by the same majority. */
   readonly sureFit: boolean;
+  /** What is settled is a sure reading of what the target shows only now and then. */
+  readonly sureStrain: boolean;
 }
 
-/** Settles the looks at one character for the target: a majority of three to five decides. */
+/** Settles the looks at one character for the target: a majority of three to seven decides. */
 export function settle(looks: readonly Look[], target: CompiledTaxon, stages: readonly StageId[] | undefined): Settled {
   const counted = looks.length > LOOKS_THAT_COUNT ? looks.slice(0, LOOKS_THAT_COUNT) : looks;
   let against = 0;
   let sureFits = 0;
+  let sureStrains = 0;
   let best: Relation = 'silent';
   for (const look of counted) {
     const relation = relationAtStages(look, target, stages);
@@ -54,14 +59,23 @@ export function settle(looks: readonly Look[], target: CompiledTaxon, stages: re
     else if (relation === 'fits') {
       best = 'fits';
       if (look.reading.sureness === 'sure') sureFits += 1;
-    } else if (relation === 'strains' && best === 'silent') best = 'strains';
+    } else if (relation === 'strains') {
+      if (best === 'silent') best = 'strains';
+      if (isOneState(look) && look.reading.sureness === 'sure') sureStrains += 1;
+    }
   }
-  if (against === 0) return { looks: counted, against, outcome: 'agreed', relation: best, sureFit: sureFits > 0 };
+  const unsettled = { looks: counted, against, sureFit: false, sureStrain: false };
+  if (against >= LOOKS_TO_LEAVE && against * 2 > counted.length) return { ...unsettled, outcome: 'contradicted', relation: 'against' };
+  if (against > 0 && (counted.length < LOOKS_TO_OUTVOTE || against * 2 >= counted.length)) return { ...unsettled, outcome: 'open', relation: 'silent' };
+  // Where looks disagree, a majority of them has to be sure; where none is against, one is enough.
+  const enough = against === 0 ? 1 : Math.floor(counted.length / 2) + 1;
+  return {
+    looks: counted, against, outcome: against === 0 ? 'agreed' : 'outvoted', relation: best,
+    sureFit: sureFits >= enough, sureStrain: best === 'strains' && sureStrains >= enough,
+  };
+}
 
-  const majorityAgainst = against * 2 > counted.length;
-  if (against >= LOOKS_TO_LEAVE && majorityAgainst) return { looks: counted, against, outcome: 'contradicted', relation: 'against', sureFit: false };
-  if (counted.length >= 3 && against * 2 < counted.length) {
-    return { looks: counted, against, outcome: 'outvoted', relation: best, sureFit: sureFits * 2 > counted.length };
-  }
-  return { looks: counted, against, outcome: 'open', relation: 'silent', sureFit: false };
+/** Not torn between several states, and not a number. */
+function isOneState({ reading }: Look): boolean {
+  return reading.value.kind === 'states' && reading.value.states.length === 1;
 }

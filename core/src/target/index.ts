@@ -2,6 +2,9 @@ import type { CaseView, Look } from '../case';
 import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
 import { disputesStage, relationAtStages } from '../relation';
 import { settle, type Settled } from '../settle';
+import { marksThatMayVary } from './signature';
+
+export { marksThatMayVary } from './signature';
 
 /** Groups from which sure fits must come: the defence against a relative that the guide does not know. */
 export const GROUPS_NEEDED = 8;
@@ -65,11 +68,7 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
   const otherPieces = compared.size === 0 ? [] : view.looks.filter(
     (look) => compared.has(look.reading.piece) && !look.character.place && relationAtStages(look, target, stages) === 'against',
   );
-  const signature = target.taxon.signature.map((id) => {
-    const character = guide.character(id);
-    const outcome = character && settled.get(character.index);
-    return { character: id, held: outcome?.sureFit === true && outcome.outcome !== 'open' };
-  });
+  const signature = signatureMarks(guide, target, settled);
   return {
     settled,
     fitGroups: [...fitGroups].sort(),
@@ -82,4 +81,14 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
     placeDoubts,
     placeStrains,
   };
+}
+
+/** Every mark needs a sure reading that fits. One of them may be odd: seen sure in a form that it has now and then. */
+function signatureMarks(guide: CompiledGuide, target: CompiledTaxon, settled: ReadonlyMap<number, Settled>): SignatureMark[] {
+  const lookedAt = target.taxon.signature.map((id) => ({ id, of: settled.get(guide.character(id)?.index ?? -1) }));
+  const marks = lookedAt.map(({ id, of }) => ({ character: id, held: of?.sureFit === true && of.outcome !== 'open' }));
+  const missing = marks.filter((mark) => !mark.held);
+  const odd = missing.length === 1 ? lookedAt.find(({ id }) => id === missing[0]?.character) : undefined;
+  if (!odd?.of?.sureStrain || !marksThatMayVary(guide, target).has(odd.id)) return marks;
+  return marks.map((mark) => ({ ...mark, held: true }));
 }

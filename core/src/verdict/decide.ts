@@ -8,7 +8,7 @@ import { expectedHere } from '../season/expected';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
 import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
 import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
-import { shopping, type Shopping } from './shopping';
+import { extraBars, shopping, type Shopping } from './shopping';
 import { unanswered, UNANSWERED_FREE } from './unanswered';
 
 export type Outcome = 'leave' | 'pause' | 'collect';
@@ -113,17 +113,25 @@ function neighbourNotes(guide: CompiledGuide, neighbours: readonly TaxonId[], ta
   return taxa.length > 0 ? [{ code: 'dangerous-neighbours', taxa }] : [];
 }
 
+/** The one check that may stay open, which costs a bar more against everything deadly. */
+function passedOverNote(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): NoteReason[] {
+  const open = unanswered(guide, view, target);
+  const [character] = open;
+  return character !== undefined && open.length <= UNANSWERED_FREE ? [{ code: 'passed-over', character }] : [];
+}
+
 /** The verdict without what it leans on, and what it was made of. */
 export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const judged = judge(guide, view);
   const { target, held, disputed, shopped, leave } = judged;
-  const dangers = dangersOf(guide, view, target, shopped.extraBars);
+  const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
   const tallied = tally(guide, view, disputed, dangers.same);
   const rows = barRows(guide, dangers, tallied);
   const second = askedOfRows(guide, view, target, rows, disputed);
   const notes: NoteReason[] = [
     ...[...disputed].sort((a, b) => a - b).map((index) => ({ code: 'disputed', character: characterId(guide, index) } as const)),
     ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
+    ...passedOverNote(guide, view, target),
     ...neighbourNotes(guide, view.find.context.neighbours ?? [], target),
     ...(view.find.policy?.place === 'ignored' ? [] : placeNotes(view, target, held)),
     ...groupRules(view.find.policy).map((rule) => ({ code: 'group-rule', rule } as const)),
@@ -168,10 +176,10 @@ export function barsShort(rows: readonly BarRow[]): Reason[] {
  * counted; the others are known to have theirs.
  */
 function outcomeOf(guide: CompiledGuide, view: CaseView, among: Int32Array): Outcome {
-  const { target, disputed, shopped, leave, pause } = judge(guide, view);
+  const { target, disputed, leave, pause } = judge(guide, view);
   if (leave.length > 0) return 'leave';
   if (pause.length > 0) return 'pause';
-  const dangers = dangersOf(guide, view, target, shopped.extraBars);
+  const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
   const tallied = tally(guide, view, disputed, among);
   for (let i = 0; i < among.length; i += 1) {
     const taxon = guide.taxa[among[i] as number];
@@ -191,7 +199,7 @@ function characterId(guide: CompiledGuide, index: number): CharacterId {
 }
 
 /**
- * Contradicted for good: by a majority of at least three looks, or by two while a deadly or serious taxon fits
+ * Contradicted for good: by a majority of at least four looks, or by two while a deadly or serious taxon fits
  * everything seen. Looks that were taken back still count here: a slip can be mended, a refusal not undone.
  */
 function contradictions(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, held: TargetHolds): LeaveReason[] {

@@ -1,4 +1,4 @@
 export { barsShort, decide, staysMissing, verdictFrom, weigh, type Outcome, type Verdict, type Weighed } from './decide';
 export type { ContextField, GroupRule, LeaveReason, NoteReason, PauseReason, Reason, ReasonCode } from './reason';
-export { shopping, type Shopping } from './shopping';
+export { extraBars, shopping, type Shopping } from './shopping';
 export { unanswered } from './unanswered';

@@ -48,6 +48,8 @@ export type GroupRule = 'extra-bars' | 'more-groups' | 'place-ignored';
 export type NoteReason =
   | { readonly code: 'disputed'; readonly character: CharacterId }
   | { readonly code: 'shopping'; readonly freshPieces: number; readonly changedTargets: number; readonly extraBars: number }
+  /** One check may stay unanswered: everything deadly needs a bar more then. */
+  | { readonly code: 'passed-over'; readonly character: CharacterId }
   | { readonly code: 'place-doubt'; readonly character: CharacterId }
   | { readonly code: 'place-strains'; readonly character: CharacterId }
   /** Not usual in this month, or at this height, at the recorded stages. */

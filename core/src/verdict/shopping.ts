@@ -1,4 +1,6 @@
 import type { CaseView } from '../case';
+import type { CompiledGuide, CompiledTaxon } from '../guide';
+import { unanswered } from './unanswered';
 
 /** From this many fresh starts on, every deadly taxon needs a bar more. */
 export const FRESH_STARTS_FREE = 1;
@@ -17,4 +19,12 @@ export function shopping(view: CaseView): Shopping {
   const freshPieces = Math.min(deciding.length - 1, deciding.filter((p) => p.startedAt > first).length);
   const changedTargets = (view.find.earlierTargets ?? []).filter((t) => t.at > first).length;
   return { freshPieces, changedTargets, extraBars: freshPieces + changedTargets > FRESH_STARTS_FREE ? 1 : 0 };
+}
+
+/**
+ * Bars that every deadly taxon needs more: one for shopping, and one while a check is passed over that could have
+ * spoken against the target.
+ */
+export function extraBars(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): number {
+  return shopping(view).extraBars + (unanswered(guide, view, target).length > 0 ? 1 : 0);
 }
