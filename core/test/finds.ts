@@ -104,6 +104,11 @@ export function allUsual(targetId: string): RawReading[] {
   });
 }
 
+/** The same readings, each made a second time later on. */
+export function lookedAtTwice(readings: readonly RawReading[]): RawReading[] {
+  return [...readings, ...readings.map((r) => ({ ...r, id: `${r.id}-again`, at: new Date(Date.parse(r.at) + 1000).toISOString() }))];
+}
+
 /** Answers what is proposed, as a true specimen would, until nothing more is. */
 export function followChecks(targetId: string, limit = 40): Case {
   const target = taxon(targetId);

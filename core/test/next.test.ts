@@ -52,9 +52,9 @@ describe('what is proposed', () => {
     const clear = [reading('hymenophore', 'ridges', { minute: 2 })];
     const placeOf = (f: ReturnType<typeof find>) => nextChecks(guide, f).findIndex((c) => character(c.character).restsOn === CAUSE_BIT.colour);
     const before = placeOf(chanterelle(clear));
-    const after = placeOf(chanterelle([...clear, reading('cap.colour', 'white', { minute: 3 })]));
+    const after = placeOf(chanterelle([...clear, reading('cap.colour', 'lilac', { minute: 3 })]));
     expect(before).toBeGreaterThanOrEqual(0);
-    expect(after).toBeGreaterThan(before);
+    expect(after === -1 || after > before).toBe(true);
   });
 
   test('while too many readings strain, a check is asked that only has to fit', () => {

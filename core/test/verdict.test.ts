@@ -1,5 +1,5 @@
-import { decide, nextChecks, type Verdict } from '../src';
-import { allUsual, at, collectable, dangers, find, followChecks, guide, reading, goodContext, taxon } from './finds';
+import { decide, marksThatMayVary, nextChecks, type Verdict } from '../src';
+import { allUsual, at, collectable, dangers, find, followChecks, guide, lookedAtTwice, reading, goodContext, taxon } from './finds';
 
 const codes = (verdict: Verdict, weight?: string) =>
   verdict.reasons.filter((r) => weight === undefined || r.weight === weight).map((r) => r.code);
@@ -10,7 +10,7 @@ const row = (verdict: Verdict, id: string) => {
 };
 const chanterelle = (readings: ReturnType<typeof reading>[], more: Record<string, unknown> = {}) =>
   decide(guide, find('cantharellus-cibarius', readings, more));
-const usualWithout = (target: string, ...ids: string[]) => allUsual(target).filter((r) => !ids.includes(r.character));
+const usualWithout = (target: string, ...ids: string[]) => lookedAtTwice(allUsual(target).filter((r) => !ids.includes(r.character)));
 
 describe('collect', () => {
   test.each(collectable.map((t) => t.id))('%s: a true specimen, checked as proposed, reaches collect', (id) => {
@@ -212,16 +212,19 @@ describe('contradiction', () => {
     [['brittle', 'brittle'], 'pause'],
     [['brittle', 'stringy'], 'pause'],
     [['brittle', 'stringy', 'stringy'], 'collect'],
-    // What was misread once is often misread twice: two of three against are looked at again, three are enough.
+    // What was misread once is often misread again: three against are looked at once more, four are enough.
     [['brittle', 'stringy', 'brittle'], 'pause'],
     [['brittle', 'stringy', 'brittle', 'stringy', 'stringy'], 'collect'],
-    [['brittle', 'stringy', 'brittle', 'brittle'], 'leave'],
-    [['brittle', 'brittle', 'brittle'], 'leave'],
+    [['brittle', 'stringy', 'brittle', 'brittle'], 'pause'],
+    [['brittle', 'brittle', 'brittle'], 'pause'],
+    [['brittle', 'brittle', 'brittle', 'stringy', 'stringy', 'stringy', 'stringy'], 'collect'],
+    [['brittle', 'brittle', 'brittle', 'brittle'], 'leave'],
+    [['brittle', 'stringy', 'brittle', 'brittle', 'brittle'], 'leave'],
     [['stringy', 'stringy', 'brittle', 'brittle'], 'pause'],
     [['stringy', 'brittle', 'brittle', 'stringy', 'stringy'], 'collect'],
-    [['stringy', 'brittle', 'brittle', 'stringy', 'brittle'], 'leave'],
-    // A sixth and seventh look are shopping: the first five have spoken.
-    [['stringy', 'brittle', 'brittle', 'stringy', 'brittle', 'stringy', 'stringy'], 'leave'],
+    [['stringy', 'brittle', 'brittle', 'stringy', 'brittle', 'stringy', 'brittle'], 'leave'],
+    // An eighth and ninth look are shopping: the first seven have spoken.
+    [['stringy', 'brittle', 'brittle', 'stringy', 'brittle', 'stringy', 'brittle', 'stringy', 'stringy'], 'leave'],
   ])('%j is %s', (states, outcome) => {
     expect(texture(...states).outcome).toBe(outcome);
   });
@@ -247,7 +250,7 @@ describe('contradiction', () => {
 
   test('on a compared piece it lowers, and says which piece', () => {
     const pieces = [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(1), purpose: 'compare' }];
-    const all = allUsual('cantharellus-cibarius');
+    const all = lookedAtTwice(allUsual('cantharellus-cibarius'));
     expect(chanterelle(all, { pieces }).outcome).toBe('collect');
     const verdict = chanterelle([...all, reading('hymenophore', 'pores', { piece: 'p2', sureness: 'guess' })], { pieces });
     expect(codes(verdict, 'pause')).toContain('other-piece-against');
@@ -261,7 +264,7 @@ describe('contradiction', () => {
 });
 
 describe('taking back and passing over', () => {
-  const all = allUsual('cantharellus-cibarius');
+  const all = lookedAtTwice(allUsual('cantharellus-cibarius'));
   const slip = reading('flesh.texture', 'brittle', { id: 'slip', minute: 100 });
   const rest = all.filter((r) => r.character !== 'flesh.texture');
 
@@ -288,7 +291,7 @@ describe('taking back and passing over', () => {
   });
 
   test('taking back does not undo leave', () => {
-    const readings = [...rest, reading('flesh.texture', 'brittle', { minute: 98 }), reading('flesh.texture', 'brittle', { minute: 99 }), slip];
+    const readings = [...rest, ...[97, 98, 99].map((minute) => reading('flesh.texture', 'brittle', { minute })), slip];
     expect(chanterelle(readings).outcome).toBe('leave');
     expect(chanterelle(readings, { withdrawals: [{ reading: 'slip', at: at(101) }] }).outcome).toBe('leave');
   });
@@ -296,7 +299,10 @@ describe('taking back and passing over', () => {
   test('one check may go unanswered, two keep it at pause until one is answered', () => {
     const without = usualWithout('cantharellus-cibarius', 'cap.join', 'latex');
     const skip = (character: string) => ({ character, piece: 'p1', at: at(200) });
-    expect(chanterelle(without, { skips: [skip('latex')] }).outcome).toBe('collect');
+    const one = chanterelle(without, { skips: [skip('latex')] });
+    expect(new Set(codes(one, 'pause'))).toEqual(new Set(['bars-short']));
+    expect(one.reasons).toContainEqual({ weight: 'note', code: 'passed-over', character: 'latex' });
+    expect(row(one, 'cortinarius-rubellus').need).toBe(4);
     const two = { skips: [skip('latex'), skip('cap.join')] };
     expect(chanterelle(without, two).reasons).toContainEqual({ weight: 'pause', code: 'unanswered', characters: ['cap.join', 'latex'] });
     expect(chanterelle([...without, reading('latex', 'none')], two).outcome).toBe('collect');
@@ -305,12 +311,12 @@ describe('taking back and passing over', () => {
   test('"can\'t tell" goes unanswered too', () => {
     const without = usualWithout('cantharellus-cibarius', 'cap.join', 'latex');
     const verdict = chanterelle([...without, reading('latex', { kind: 'cant-tell' }), reading('cap.join', { kind: 'cant-tell' })]);
-    expect(codes(verdict, 'pause')).toEqual(['unanswered']);
+    expect(new Set(codes(verdict, 'pause'))).toEqual(new Set(['unanswered', 'bars-short']));
   });
 });
 
 describe('no shopping', () => {
-  const all = allUsual('cantharellus-cibarius');
+  const all = lookedAtTwice(allUsual('cantharellus-cibarius'));
   const piece = (id: string, minute: number) => ({ id, startedAt: at(minute), purpose: 'decide' });
   const early = [reading('cap.shape', 'funnel', { minute: 1 })];
   const late = (id: string) => all.map((r) => ({ ...r, piece: id, at: at(500) }));
@@ -337,7 +343,7 @@ describe('no shopping', () => {
 
 describe('part, place and plant', () => {
   const withContext = (change: Record<string, unknown>, id = 'vaccinium-myrtillus') =>
-    decide(guide, find(id, allUsual(id), { context: { ...goodContext(taxon(id)), ...change } }));
+    decide(guide, find(id, lookedAtTwice(allUsual(id)), { context: { ...goodContext(taxon(id)), ...change } }));
 
   test.each([
     [{ permission: 'forbidden' }, 'place-forbidden'],
@@ -385,7 +391,7 @@ describe('part, place and plant', () => {
   });
 
   test('a place that does not suit raises a doubt and no more', () => {
-    const verdict = decide(guide, find('cantharellus-cibarius', [...allUsual('cantharellus-cibarius').filter((r) => r.character !== 'fungus.habitat'), reading('fungus.habitat', 'grassland')]));
+    const verdict = decide(guide, find('cantharellus-cibarius', [...usualWithout('cantharellus-cibarius', 'fungus.habitat'), reading('fungus.habitat', 'grassland')]));
     expect(verdict.outcome).toBe('collect');
     expect(codes(verdict, 'note')).toContain('place-doubt');
   });
@@ -405,6 +411,68 @@ describe('what it leans on', () => {
     for (const id of verdict.leansOn) {
       const without = { ...lean, readings: lean.readings.filter((r) => r.id !== id) };
       expect(decide(guide, without).outcome).not.toBe('collect');
+    }
+  });
+});
+
+describe('a second look', () => {
+  const once = allUsual('cantharellus-cibarius');
+  const bars = (readings: typeof once) => decide(guide, find('cantharellus-cibarius', readings));
+
+  test('what rules out a deadly one without a bar to spare is looked at a second time', () => {
+    const verdict = bars(once);
+    expect(new Set(codes(verdict, 'pause'))).toEqual(new Set(['look-again']));
+    const asked = verdict.reasons.flatMap((r) => (r.code === 'look-again' ? [r.character] : []));
+    expect(nextChecks(guide, find('cantharellus-cibarius', once)).map((c) => [c.character, c.why])).toEqual(asked.map((id) => [id, 'look-again']));
+    const again = once.filter((r) => asked.includes(r.character as never)).map((r) => ({ ...r, id: `${r.id}-again` }));
+    expect(bars([...once, ...again]).outcome).toBe('collect');
+    expect(bars([...once, ...again.slice(1)]).outcome).toBe('pause');
+  });
+
+  test('it is not asked for while anything else is missing', () => {
+    const verdict = bars(once.filter((r) => r.character !== 'stipe.interior'));
+    expect(codes(verdict, 'pause')).toEqual(['signature-missing']);
+  });
+
+  test('a second look that differs takes the bar away', () => {
+    const character = bars(once).reasons.flatMap((r) => (r.code === 'look-again' ? [r.character] : []))[0]!;
+    const other = [...guide.character(character)!.stateBit.keys()].find((state) => !once.some((r) => r.character === character && JSON.stringify(r.value).includes(`"${state}"`)))!;
+    expect(bars([...once, reading(character, other, { minute: 900 })]).outcome).not.toBe('collect');
+  });
+});
+
+describe('a mark in its rarer form', () => {
+  const withMark = (id: string, mark: string, state: string) => (
+    decide(guide, find(id, [...lookedAtTwice(allUsual(id).filter((r) => r.character !== mark)), reading(mark, state)]))
+  );
+  const occasional = (id: string, mark: string) => {
+    const c = guide.character(mark)!;
+    const known = taxon(id).atStage.get(c.index)?.get(taxon(id).taxon.parts[0]!.stages.at(-1)!);
+    return known?.kind === 'states' ? [...c.stateBit].filter(([, bit]) => (known.possible & ~known.usual & bit) !== 0).map(([state]) => state) : [];
+  };
+
+  test('one may vary where the other marks still are the target’s own, none where a danger could show all of them', () => {
+    let held = 0;
+    let missing = 0;
+    for (const target of collectable) for (const mark of target.taxon.signature) for (const state of occasional(target.id, mark)) {
+      const isMissing = codes(withMark(target.id, mark, state)).includes('signature-missing');
+      expect([target.id, mark, isMissing]).toEqual([target.id, mark, !marksThatMayVary(guide, target).has(mark)]);
+      if (isMissing) missing += 1; else held += 1;
+    }
+    expect([held > 10, missing > 10]).toEqual([true, true]);
+    expect(marksThatMayVary(guide, taxon('cantharellus-cibarius'))).not.toContain('hymenophore');
+  });
+
+  test('two never may', () => {
+    const two = collectable.flatMap((target) => {
+      const marks = target.taxon.signature.filter((mark) => marksThatMayVary(guide, target).has(mark) && occasional(target.id, mark).length > 0);
+      return marks.length > 1 ? [{ id: target.id, marks: marks.slice(0, 2) }] : [];
+    });
+    expect(two.length).toBeGreaterThan(0);
+    for (const { id, marks } of two) {
+      const odd = marks.map((mark) => reading(mark, occasional(id, mark)[0]!));
+      const verdict = decide(guide, find(id, [...lookedAtTwice(allUsual(id).filter((r) => !marks.includes(r.character as never))), ...odd]));
+      expect(codes(verdict).filter((code) => code === 'signature-missing')).toHaveLength(2);
     }
   });
 });

@@ -16,6 +16,8 @@ export type CheckWhy =
   | 'taken-back'
   /** A mark of the target was seen, but not sure, or only nearly: look again. */
   | 'mark-unsure'
+  /** A decision would rest on one look at it. */
+  | 'look-again'
   /** It brings bars, a signature mark or a group that is still missing. */
   | 'brings-nearer'
   /** It was passed over, and too many were. */
@@ -109,7 +111,8 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     const settled = mark.held ? undefined : weighed.held.settled.get(guide.character(mark.character)?.index ?? -1);
     return settled?.outcome === 'agreed' && settled.looks.length < LOOKS_THAT_COUNT ? [check(guide, mark.character, 'mark-unsure', 0)] : [];
   });
-  const reopened = [...unsure, ...[...passedOver].map((id) => check(guide, id, 'unanswered', 0))];
+  const twice = weighed.reasons.flatMap((reason) => (reason.code === 'look-again' ? [check(guide, reason.character, 'look-again', 0)] : []));
+  const reopened = [...twice, ...unsure, ...[...passedOver].map((id) => check(guide, id, 'unanswered', 0))];
   const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
   const all = oneDoubt ? [...ordered, ...again, ...reopened] : [...again, ...ordered, ...reopened];
   return harmSkin.length > 0 ? all.map((c) => (onlyLooks(guide, c) ? c : { ...c, skin: harmSkin })) : all;

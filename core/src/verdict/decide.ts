@@ -1,4 +1,4 @@
-import { barRows, dangersOf, needOf, short, tally, type BarRow, type Dangers, type Tally } from '../bars';
+import { barRows, dangersOf, short, tally, type BarRow, type Dangers, type Tally } from '../bars';
 import { viewCase, type Case, type CaseView, type Look, type PieceId, type ReadingId } from '../case';
 import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
@@ -8,6 +8,7 @@ import { expectedHere } from '../season/expected';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
 import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
 import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
+import { looksAgain, slackOf } from './lookAgain';
 import { extraBars, shopping, type Shopping } from './shopping';
 import { unanswered, UNANSWERED_FREE } from './unanswered';
 
@@ -144,10 +145,23 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
     ...judged.pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
     ...second.pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
     ...barsShort(rows),
+    ...lookAgainReasons(guide, view, judged, dangers, tallied),
     ...notes.map((reason) => ({ ...reason, weight: 'note' } as const)),
   ];
   const missing = reasons.some((reason) => reason.weight === 'pause');
   return { outcome: leave.length > 0 ? 'leave' : missing ? 'pause' : 'collect', reasons, rows, held, judged, dangers, tallied };
+}
+
+/** Reasons that more checks can mend: while there are any, nothing is looked at a second time for safety's sake. */
+const MENDED_BY_CHECKS: ReadonlySet<string> = new Set([
+  'contradicted-open', 'taken-back', 'stage-disputed', 'unanswered', 'signature-missing', 'groups-short', 'strained',
+]);
+
+/** What has to be looked at a second time, once every check is made. */
+function lookAgainReasons(guide: CompiledGuide, view: CaseView, judged: Judged, dangers: Dangers, tallied: Tally): Reason[] {
+  if (judged.leave.length > 0 || judged.pause.some(({ code }) => MENDED_BY_CHECKS.has(code))) return [];
+  if (dangers.standing.some(({ grade }, at) => tallied.count(at) < dangers.needs[grade])) return [];
+  return looksAgain(guide, view, dangers, tallied).map((again) => ({ weight: 'pause', code: 'look-again', ...again }));
 }
 
 /** Place, season and height raise doubts about the target; more they never do. */
@@ -172,19 +186,20 @@ export function barsShort(rows: readonly BarRow[]): Reason[] {
 }
 
 /**
- * The outcome alone, stopping at the first reason that settles it. `among` are the taxa whose bars have to be
- * counted; the others are known to have theirs.
+ * The outcome alone, stopping at the first reason that settles it. `among` are the places, in the order of their rows,
+ * of the dangers whose bars have to be counted; the others are known to have theirs.
  */
-function outcomeOf(guide: CompiledGuide, view: CaseView, among: Int32Array): Outcome {
+function outcomeOf(guide: CompiledGuide, view: CaseView, among: readonly number[]): Outcome {
   const { target, disputed, leave, pause } = judge(guide, view);
   if (leave.length > 0) return 'leave';
   if (pause.length > 0) return 'pause';
   const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
-  const tallied = tally(guide, view, disputed, among);
-  for (let i = 0; i < among.length; i += 1) {
-    const taxon = guide.taxa[among[i] as number];
-    if (taxon && tallied.count(i) < needOf(dangers, taxon)) return 'pause';
-  }
+  const tallied = tally(guide, view, disputed, Int32Array.from(among, (place) => dangers.same[place] as number));
+  const lacks = among.some((place, at) => {
+    const { grade, listed } = dangers.standing[place] as Dangers['standing'][number];
+    return slackOf(view, { grade, listed, need: dangers.needs[grade] }, tallied, at) < 0;
+  });
+  if (lacks) return 'pause';
   if (asksOfRows(view.find.policy)) {
     const rows = barRows(guide, dangers, tally(guide, view, disputed, dangers.same));
     if (askedOfRows(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
@@ -311,10 +326,13 @@ function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): Readin
   const quiet = view.withdrawn.length === 0 && held.otherPieces.length === 0 && [...held.settled.values()].every((s) => s.against === 0);
   if (outcome === 'pause' && quiet && staysMissing(judged.pause)) return [];
 
-  // Rows without a bar to spare.
-  const tight: number[] = [];
-  for (const [i, { grade }] of dangers.standing.entries()) if (tallied.count(i) <= dangers.needs[grade]) tight.push(i);
-  const among = outcome === 'collect' ? Int32Array.from(tight, (i) => tallied.taxa[i] as number) : tallied.taxa;
+  // Rows that can lose nothing.
+  const places = dangers.standing.map((_, at) => at);
+  const tight = places.filter((at) => {
+    const { grade, listed } = dangers.standing[at] as Dangers['standing'][number];
+    return slackOf(view, { grade, listed, need: dangers.needs[grade] }, tallied, at) <= 0;
+  });
+  const among = outcome === 'collect' ? tight : places;
   const passed = new Set<string>([
     ...(view.find.skips ?? []).map((skip) => skip.character),
     ...view.find.readings.filter((r) => r.value.kind === 'cant-tell').map((r) => r.character),
@@ -328,7 +346,11 @@ function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): Readin
     .filter((look) => !withdrawn.has(look.reading.id))
     .filter((look) => {
       if (simple && looksAt.get(look.character.index) === 1 && !passed.has(look.character.id)) {
-        return losesTarget(guide, view, held, look) || tight.some((i) => tallied.countWithout(i, look) < tallied.count(i));
+        if (losesTarget(guide, view, held, look)) return true;
+        const loses = tight.filter((at) => tallied.countWithout(at, look) < tallied.count(at));
+        if (loses.length === 0) return false;
+        // Of a deadly one, a bar that was seen twice may make good for the lost one: that is decided again.
+        if (loses.some((at) => dangers.standing[at]?.grade !== 'deadly')) return true;
       }
       const without = { ...view.find, readings: view.find.readings.filter((r) => r.id !== look.reading.id) };
       return outcomeOf(guide, viewCase(guide, without), among) !== outcome;

@@ -23,6 +23,8 @@ export type LeaveReason =
 
 export type PauseReason =
   | { readonly code: 'bars-short'; readonly taxon: TaxonId; readonly grade: HarmGrade; readonly have: number; readonly need: number }
+  /** Everything else is there, but what rules out these deadly taxa has no bar to spare and was seen once: look a second time. */
+  | { readonly code: 'look-again'; readonly character: CharacterId; readonly taxa: readonly TaxonId[] }
   | { readonly code: 'signature-missing'; readonly character: CharacterId }
   | { readonly code: 'groups-short'; readonly have: number; readonly need: number }
   | { readonly code: 'strained'; readonly strains: number; readonly readings: number }

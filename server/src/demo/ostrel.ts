@@ -47,6 +47,7 @@ const BILBERRY: DemoFind = {
   readings: [
     ['fruit.crown', 'ring-scar'], ['fruit.colour', 'blue-black'], ['habit.form', 'dwarf-shrub'], ['fruit.position', 'axil'], ['leaf.arrangement', 'alternate'],
     ['fruit.stalk', 'hanging'], ['leaf.venation', 'net'], ['leaf.margin', 'finely-serrate'], ['fruit.seeds', 'many'], ['fruit.type', 'berry'],
+    ['fruit.crown', 'ring-scar'], ['habit.form', 'dwarf-shrub'],
   ],
   decision: { choice: 'collect' },
 };
@@ -61,7 +62,7 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     context: MUSHROOM,
     readings: [
       ['hymenophore', 'pores'], ['stipe.net', 'coarse-net'], ['hymenophore.colour', 'pink'], ['hymenophore.colour', 'pink'],
-      ['hymenophore.colour', 'pink'], ['cap.surface', 'felty'],
+      ['hymenophore.colour', 'pink'], ['hymenophore.colour', 'pink'], ['cap.surface', 'felty'],
     ],
     decision: { choice: 'leave', reason: 'Coarse dark net, pinkish pores: a bitter bolete.' },
   },
@@ -74,6 +75,7 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     readings: [
       ['hymenophore', 'spines'], ['stipe.place', 'side'], ['cap.surface', 'felty'], ['hymenophore.bond', 'crumbles'], ['cap.colour', 'cream'],
       ['smell', 'mushroomy'], ['wood', 'not-on-wood'], ['flesh.texture', 'brittle'], ['stipe.interior', 'solid'], ['cap.shape', 'irregular'], ['hymenophore.attachment', 'decurrent'],
+      ['hymenophore', 'spines'],
     ],
     decision: { choice: 'collect' },
   },

@@ -114,6 +114,7 @@ function LookAgain({ check, target }: { readonly check: Check; readonly target: 
       </View>
     );
   }
+  if (check.why === 'look-again') return <View style={styles.again}><Strong>Look once more, elsewhere on it: what is deadly is ruled out by this.</Strong></View>;
   if (check.why === 'mark-unsure') return <View style={styles.again}><Strong>Look again: a mark of it was seen, but not surely.</Strong></View>;
   return check.why === 'taken-back' ? <View style={styles.again}><Strong>Look again: the answer was taken back.</Strong></View> : null;
 }
