@@ -2,6 +2,7 @@ import './guide';
 import { decide, parseCase, type BarRow, type Reason } from '@pause/core';
 import { searchTaxa, sharingName } from '../src/features/new-find/search';
 import { guide } from '../src/evaluate/guide';
+import { allUsual, find } from '../../core/test/finds';
 import { harmLine, readingWords, timeWords } from '../src/words/names';
 import { movedWords, reasonWords, stripLine } from '../src/words/reasons';
 
@@ -17,9 +18,11 @@ const verdict = (target: string, kingdom: string, readings: object[], more: obje
 
 const decided = [
   verdict('cantharellus-cibarius', 'Fungi', []),
+  verdict('cantharellus-cibarius', 'Fungi', [], { skips: [{ character: 'latex', piece: 'p1', at: at(50) }] }),
+  decide(guide, find('cantharellus-cibarius', allUsual('cantharellus-cibarius'))),
   verdict('cantharellus-cibarius', 'Fungi', [reading('cap.surface', 'slimy'), reading('cap.shape', 'funnel'), reading('cap.shape', 'irregular')]),
   verdict('cantharellus-cibarius', 'Fungi', [reading('cap.surface', 'slimy'), reading('cap.surface', 'smooth-dry')]),
-  verdict('boletus-edulis', 'Fungi', [1, 2, 3].map(() => reading('hymenophore', 'spines'))),
+  verdict('boletus-edulis', 'Fungi', [1, 2, 3, 4].map(() => reading('hymenophore', 'spines'))),
   verdict('aegopodium-podagraria', 'Plantae', [reading('stem.marks', 'spotted'), reading('stem.marks', 'spotted')]),
   verdict('gentiana-lutea', 'Plantae', [reading('plant.habitat', 'riverbank'), reading('plant.habitat', 'wood-edge')], { context: { part: 'root', use: 'bitter-infusion', stages: ['vegetative'], permission: 'forbidden', contamination: 'sprayed', condition: 'woody', protection: 'protected' } }),
   verdict('vaccinium-myrtillus', 'Plantae', [reading('fruit.colour', 'black')], { context: { part: 'leaf', tracedToBase: false, stages: ['vegetative'] } }),
@@ -52,7 +55,7 @@ test('these verdicts use nearly every reason there is', () => {
     'other-kingdom', 'not-wanted', 'contradicted', 'contradicted-and-danger-fits', 'part-not-wanted', 'use-not-known', 'part-not-at-stage',
     'condition-rules-out', 'place-forbidden', 'place-contaminated', 'protected', 'bars-short', 'signature-missing', 'groups-short', 'contradicted-open',
     'other-piece-against', 'stage-disputed', 'not-traced', 'context-missing', 'disputed', 'shopping', 'place-doubt', 'unreviewed', 'near-relatives',
-    'not-for-eater', 'ask-for-eater', 'name-open', 'forgone-taxon', 'forgone-family', 'second-look-missing', 'second-look-off',
+    'not-for-eater', 'ask-for-eater', 'name-open', 'forgone-taxon', 'forgone-family', 'second-look-missing', 'second-look-off', 'passed-over', 'look-again',
   ] as const) expect([code, codes.has(code)]).toEqual([code, true]);
 });
 

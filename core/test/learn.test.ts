@@ -2,7 +2,7 @@
 import * as fc from 'fast-check';
 import { relationAtStages } from '../src/relation';
 import { toLook } from '../src/case';
-import { nextChecks } from '../src';
+import { lacksOnlySecondLooks, nextChecks } from '../src';
 import { confusionOf, dueNow, EARNED, findOf, isEarned, met, rateOf, remembered, scoreOf, seenRightly, specimenOf, unseen, type Due, type Memory, type Read, type Specimen, type WalkDecision } from '../src/learn';
 import { seeded } from '../src/weather';
 import { collectable, guide, taxon } from './finds';
@@ -70,7 +70,7 @@ function carefully(specimen: Specimen, target: ReturnType<typeof taxon>): { chec
     if (!next || checked.includes(next.character as never)) break;
     checked.push(next.character as never);
     const { verdict, points: _ } = scoreOf(guide, { specimen, target, looks: seenRightly(specimen, checked), decided: 'not-yet' });
-    if (verdict.outcome === 'collect') return { checked, decided: 'collect' };
+    if (verdict.outcome === 'collect' || lacksOnlySecondLooks(verdict)) return { checked, decided: 'collect' };
   }
   return { checked, decided: 'leave' };
 }

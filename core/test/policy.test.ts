@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
 import { compileGuide, decide, GROUP_POLICY, taxonContent, parseCase, parseGuide, plan, type Policy, type Verdict } from '../src';
-import { allUsual, find, followChecks, goodContext, guide, reading, targets, taxon } from './finds';
+import { allUsual, find, followChecks, goodContext, guide, lookedAtTwice, reading, targets, taxon } from './finds';
 
 const codes = (verdict: Verdict, weight: string) => verdict.reasons.filter((r) => r.weight === weight).map((r) => r.code);
 const withPolicy = (id: string, policy: Policy, readings = allUsual(id)) => decide(guide, find(id, readings, { policy }));
@@ -68,7 +68,7 @@ describe('a second look', () => {
   });
 
   test('can be turned off, and then the verdict says so', () => {
-    const verdict = withPolicy('cantharellus-cibarius', { secondLookWhenUnreviewed: false });
+    const verdict = withPolicy('cantharellus-cibarius', { secondLookWhenUnreviewed: false }, lookedAtTwice(allUsual('cantharellus-cibarius')));
     expect(verdict.outcome).toBe('collect');
     expect(verdict.reasons).toContainEqual({ weight: 'note', code: 'second-look-off', taxa: ['cortinarius-orellanus', 'cortinarius-rubellus', 'paxillus-involutus'] });
   });
@@ -119,7 +119,7 @@ describe('routes, near-doubles and open names', () => {
 
   test('a find can end at a genus, or as one of two: recorded, and never collected', () => {
     for (const openName of [{ kind: 'genus', name: 'Cantharellus' }, { kind: 'one-of', taxa: ['cantharellus-cibarius', 'hygrophoropsis-aurantiaca'] }]) {
-      const verdict = decide(guide, find('cantharellus-cibarius', allUsual('cantharellus-cibarius'), { context: { ...goodContext(taxon('cantharellus-cibarius')), openName } }));
+      const verdict = decide(guide, find('cantharellus-cibarius', lookedAtTwice(allUsual('cantharellus-cibarius')), { context: { ...goodContext(taxon('cantharellus-cibarius')), openName } }));
       expect(codes(verdict, 'pause')).toEqual(['name-open']);
     }
   });

@@ -4,7 +4,7 @@ import Manager from 'pg-boss/src/manager.js';
 import { canonicalJson, caseOf, decide, GROUP_POLICY, parseCase, type Policy } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
 import { ask as askCore, ASKED, type Asked } from '@pause/core/questions';
-import { allUsual, at, followChecks, guide } from '../../core/test/finds';
+import { allUsual, at, followChecks, guide, lookedAtTwice } from '../../core/test/finds';
 import { APPEND_ONLY } from '../src/db';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
@@ -72,7 +72,7 @@ function verdictOf(found: FindRecord, policy?: Policy) {
 describe('a find, from beginning to decision', () => {
   test('is stored, judged the same on both sides, decided, and read back whole', async () => {
     const { find, reading } = await begin();
-    for (const usual of allUsual('cantharellus-cibarius')) {
+    for (const usual of lookedAtTwice(allUsual('cantharellus-cibarius'))) {
       expect((await post(`/finds/${find}/readings`, reading(usual.character, usual.value))).status).toBe(201);
     }
     const verdict = verdictOf(await record(find));

@@ -1,7 +1,7 @@
 /** A notebook of the time before accounts and groups is taken over whole. */
 import { caseOf, contentHash, decide, parseCase, type FindRecord } from '@pause/core';
 import { Migrator, sql } from 'kysely';
-import { allUsual, at, followChecks, guide } from '../../core/test/finds';
+import { allUsual, at, followChecks, guide, lookedAtTwice } from '../../core/test/finds';
 import { connect, migrate, type Db } from '../src/db';
 import * as before from '../src/db/migrations/0001-finds';
 import { digest } from '../src/backup';
@@ -47,8 +47,8 @@ test('every row becomes an entry, the finds fold to the same, verdicts stay equa
   await add('targets', { id: 'target-one', at: at(2), taxon: 'cantharellus-cibarius' }, { taxon: 'cantharellus-cibarius' });
   const { context } = followChecks('cantharellus-cibarius');
   await add('contexts', { id: 'context-1', at: at(3), context }, { context: JSON.stringify(context) });
-  for (const [index, { character, value }] of allUsual('cantharellus-cibarius').entries()) {
-    const body = { id: `reading-${index}`, piece: 'piece-one', character, value, sureness: 'sure', by: 'mirel', at: at(10 + index), ...(index === 0 ? { note: 'Below the rim', blind: false } : {}) };
+  for (const [index, { character, value }] of lookedAtTwice(allUsual('cantharellus-cibarius')).entries()) {
+    const body = { id: `reading-${index}`, piece: 'piece-one', character, value, sureness: 'sure', by: 'mirel', at: at(10 + index / 2), ...(index === 0 ? { note: 'Below the rim', blind: false } : {}) };
     await add('readings', body, { piece_id: 'piece-one', character, value: JSON.stringify(value), sureness: 'sure', by: 'mirel', blind: index === 0 ? false : null, note: index === 0 ? 'Below the rim' : null });
   }
   await add('skips', { id: 'skip-one-1', at: at(80), piece: 'piece-one', character: 'spore.print' }, { piece_id: 'piece-one', character: 'spore.print' });

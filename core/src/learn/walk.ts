@@ -4,7 +4,7 @@ import { plan } from '../plan';
 import { seeded } from '../seeded';
 import { relationOverall } from '../relation';
 import { expectedHere } from '../season/expected';
-import { decide, type Verdict } from '../verdict';
+import { decide, lacksOnlySecondLooks, type Verdict } from '../verdict';
 import { findOf, seenRightly, specimenOf, type LookedAt, type Specimen } from './specimen';
 
 /** Finds in the practice wood: what is met there, and what a decision on it was worth. */
@@ -62,7 +62,9 @@ export function scoreOf(guide: CompiledGuide, met: Met): Scored {
   const wasted = looks.filter((one) => sameGround(decide(guide, findOf(guide, specimen, target, looks.filter((other) => other !== one))), verdict)).map(({ character }) => character);
   const costs = wasted.length * WASTED + looks.reduce((sum, { character }) => sum + DAMAGE[guide.character(character)?.character.damage ?? 'none'], 0);
   const risked: HarmGrade = decided === 'collect' ? (was ? openGrade : grade) : 'none';
-  const could = was && decide(guide, findOf(guide, specimen, target, seenRightly(specimen, [...specimen.shows.keys()]))).outcome === 'collect';
+  const all = decide(guide, findOf(guide, specimen, target, seenRightly(specimen, [...specimen.shows.keys()])));
+  // A drawn specimen is looked at once: what shows again is the same drawing.
+  const could = was && (all.outcome === 'collect' || lacksOnlySecondLooks(all));
   return {
     points: costs + worth(decided, { was, could, grade, open: openGrade }), was, could, risked, open: worst, wasted, verdict,
     misread: looks.filter(({ character, value }) => isMisread(specimen, character, value)).map(({ character }) => character),

@@ -1,6 +1,7 @@
 import type { Dangers, Tally } from '../bars';
 import type { CaseView } from '../case';
 import type { CharacterId, CompiledGuide, HarmGrade, TaxonId } from '../guide';
+import type { Reason } from './reason';
 
 /** Bars to spare, or bars seen twice, that are wanted against a deadly taxon before anything is collected. */
 export const SPARE_WANTED = { listed: 2, other: 1 } as const;
@@ -56,4 +57,9 @@ export function looksAgain(guide: CompiledGuide, view: CaseView, dangers: Danger
       .filter((row) => row.lack > 0);
   }
   return chosen;
+}
+
+/** Whether nothing is missing but second looks. */
+export function lacksOnlySecondLooks({ outcome, reasons }: { readonly outcome: string; readonly reasons: readonly Reason[] }): boolean {
+  return outcome === 'pause' && reasons.every(({ weight, code }) => weight === 'note' || code === 'look-again');
 }
