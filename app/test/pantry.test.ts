@@ -18,7 +18,7 @@ import { matches, portionWords } from '../src/features/pantry/PantryScreen';
 import { wrapped } from '../src/features/pantry/pdf';
 import { namesOf } from '../src/features/pantry/PortionScreen';
 import { recalledOf, recallKey } from '../src/features/pantry/recalls';
-import { couldBe } from '@pause/core/recall';
+import { type ChangedGround, couldBe } from '@pause/core/recall';
 import { findsBehind, sheetOf } from '../src/features/pantry/sheet';
 import { settled } from '../src/features/pantry/Sums';
 import { leftWords, nextTimer } from '../src/features/pantry/Timers';
@@ -117,6 +117,10 @@ describe('words', () => {
     expect(stepWords({ code: 'skin-trial', minutes: 1440 })).toMatch(/\(24 hours\)$/);
     expect(refusalWords({ code: 'never', why: 'Because.' })).toBe('Because.');
     expect(causeWords({ code: 'stray', of: 'x', grade: 'deadly', touched: true }, 'Harvest')).toBe('Harvest: it lay in one bag with a deadly stray.');
+    const recalled = { code: 'verdict', of: 'x', because: 'guide', outcome: 'pause', grade: 'deadly' } as const;
+    const smell = { taxon: 'cortinarius-rubellus', character: 'smell', readBy: ['fungi'] } as unknown as ChangedGround;
+    expect(causeWords({ ...recalled, changed: [smell] }, 'Find')).toMatch(/What the guide says of \S.* changed: smell\. Found by: a second reader, of the dangerous fungi\.$/);
+    expect(causeWords({ ...recalled, changed: [{ taxon: smell.taxon, readBy: [] }, smell, smell, smell] }, 'Find')).toMatch(/is new in the guide\. Found by whoever wrote it\. .* And two more\.$/);
   });
   test('lines are broken between words, and words that are too long are cut', () => {
     const width = (text: string) => text.length;

@@ -62,8 +62,8 @@ test('these verdicts use nearly every reason there is', () => {
 test('the strip says one thing, the most urgent', () => {
   const lines = decided.map((v) => stripLine(v));
   expect(lines[0]).toBe(`${guide.taxa.filter((t) => t.grade !== 'none' && t.taxon.kingdom === 'Fungi').length} dangerous ones are not ruled out yet.`);
-  expect(lines[2]).toMatch(/^Looks at skin of the cap disagree/);
-  expect(lines[10]).toMatch(/^Deadly nightshade .* is not for collecting/);
+  expect(lines[4]).toMatch(/^Looks at skin of the cap disagree/);
+  expect(lines[12]).toMatch(/^Deadly nightshade .* is not for collecting/);
   expect(new Set(lines.map((l) => l.split('\n').length))).toEqual(new Set([1]));
   // Four lines of a phone hold some 120 letters.
   expect(lines.filter((line, i) => decided[i]!.outcome === 'pause' && line.length > 120)).toEqual([]);

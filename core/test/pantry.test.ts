@@ -101,9 +101,30 @@ const corrected = (() => {
 describe('recall', () => {
   const record = collected('find-one', 'cantharellus-cibarius');
 
+  test('a corrected guide says which statement changed, and whose reading found it', () => {
+    const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; statements: { character: string; usual?: string[]; readBy?: string[] }[] }[] };
+    const webcap = raw.taxa.find(({ id }) => id === 'cortinarius-rubellus')!;
+    for (const one of webcap.statements) if (one.character === 'hymenophore.bond') Object.assign(one, { usual: [...new Set([...one.usual!, 'inseparable'])], readBy: ['fungi', 'second'] });
+    const cause = causeOf(record, compileGuide(parseGuide(raw)));
+    expect(cause).toMatchObject({ because: 'guide', outcome: 'pause', changed: [{ taxon: 'cortinarius-rubellus', character: 'hymenophore.bond', readBy: ['fungi', 'second'] }] });
+  });
+
+  test('what the target itself no longer shows is named as well', () => {
+    const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; statements: { character: string; usual?: string[]; occasional?: string[] }[] }[] };
+    const chanterelle = raw.taxa.find(({ id }) => id === 'cantharellus-cibarius')!;
+    for (const one of chanterelle.statements) if (one.character === 'stipe.interior') { one.usual = ['hollow']; delete one.occasional; }
+    const cause = causeOf(record, compileGuide(parseGuide(raw)));
+    expect(cause?.code === 'verdict' && cause.changed?.map(({ taxon, character }) => [taxon, character])).toContainEqual(['cantharellus-cibarius', 'stipe.interior']);
+  });
+
+  test('with the same guide and no rules of a group, it is Pause’s own rules that grew stricter', () => {
+    const once: FindRecord = { ...record, readings: record.readings.filter(({ character }, i, all) => all.findIndex((one) => one.character === character) === i) };
+    expect(causeOf(once, guide)).toMatchObject({ because: 'rules', outcome: 'pause' });
+  });
+
   test('what still stands is no cause; a corrected guide, a withdrawn reading and another decision each are', () => {
     expect(causeOf(record, guide)).toBeUndefined();
-    expect(causeOf(record, corrected)).toEqual({ code: 'verdict', of: 'find-one', because: 'guide', outcome: 'pause', grade: 'deadly' });
+    expect(causeOf(record, corrected)).toEqual({ code: 'verdict', of: 'find-one', because: 'guide', outcome: 'pause', grade: 'deadly', changed: [{ taxon: 'cortinarius-nowhere', readBy: [] }] });
     const slip = { ...record, withdrawals: record.readings.slice(0, 3).map(({ id }) => ({ reading: id, at: '2026-09-15T08:00:00.000Z' })) };
     expect(causeOf(slip, guide)).toMatchObject({ code: 'verdict', because: 'record', outcome: 'pause' });
     const left: FindRecord = { ...record, decisions: [...record.decisions, { id: 'd2', at: '2026-09-15T08:00:00.000Z', verdict: 'find-one-verdict', choice: 'leave', by: 'mirel' }] };

@@ -305,7 +305,9 @@ describe('taking back and passing over', () => {
     expect(row(one, 'cortinarius-rubellus').need).toBe(4);
     const two = { skips: [skip('latex'), skip('cap.join')] };
     expect(chanterelle(without, two).reasons).toContainEqual({ weight: 'pause', code: 'unanswered', characters: ['cap.join', 'latex'] });
-    expect(chanterelle([...without, reading('latex', 'none')], two).outcome).toBe('collect');
+    expect(new Set(codes(chanterelle([...without, reading('latex', 'none')], two), 'pause'))).toEqual(new Set(['bars-short']));
+    const both = allUsual('cantharellus-cibarius').filter((r) => ['latex', 'cap.join'].includes(r.character));
+    expect(chanterelle([...without, ...both], two).outcome).toBe('collect');
   });
 
   test('"can\'t tell" goes unanswered too', () => {

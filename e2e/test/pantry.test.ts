@@ -210,7 +210,7 @@ test('chanterelles from the verdict to the jar, partly without a connection; rec
   await later.page.getByRole('status', { name: 'In question' }).waitFor();
   await later.page.goto('/recall');
   const hit = later.page.getByRole('listitem', { name: 'Chanterelle, dried' });
-  await hit.getByText(/by the corrected guide the verdict is pause\. What could be among it is deadly\./).waitFor();
+  await hit.getByText(/by the corrected guide the verdict is pause\. What could be among it is deadly\. Nowhere webcap is new in the guide\. Found by whoever wrote it\./).waitFor();
   await hit.getByRole('heading', { name: 'Hold it' }).waitFor();
   await hit.getByText(/^Find \d+ Chanterelle → Harvest of chanterelle → Chanterelle, dried$/).waitFor();
   await later.page.getByRole('listitem', { name: /^Risotto, eaten by Lune/ }).getByRole('heading', { name: 'It was eaten' }).waitFor();

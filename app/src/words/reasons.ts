@@ -64,7 +64,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
       const left = reason.need - reason.have;
       return `${CommonName(reason.taxon)} (${GRADE[reason.grade]}) is not ruled out: ${grounds(left)} more ${left === 1 ? 'is' : 'are'} needed.`;
     }
-    case 'look-again': return `Look once more, elsewhere on it: ${lowerFirst(characterName(reason.character))}. What rules out ${few(reason.taxa.map(commonName), 2)} was seen once, with nothing to spare.`;
+    case 'look-again': return `Look once more, elsewhere on it: ${lowerFirst(characterName(reason.character))}. It rules out ${few(reason.taxa.map(commonName), 1)}.`;
     case 'signature-missing': return `Its own mark has not been seen for sure: ${lowerFirst(characterName(reason.character))}.`;
     case 'groups-short':
       return `${reason.have} of ${reason.need} independent things fit ${target}. A relative that the guide does not know could still be it.`;

@@ -56,15 +56,15 @@ export function scoreOf(guide: CompiledGuide, met: Met): Scored {
   const { specimen, target, looks, decided } = met;
   const verdict = decide(guide, findOf(guide, specimen, target, looks));
   const was = specimen.taxon === target.id;
-  const worst = verdict.outcome === 'collect' ? undefined : worstOpen(guide, verdict);
+  // A drawn specimen is looked at once: what shows again is the same drawing, so no second look is asked for.
+  const isClear = (one: Verdict) => one.outcome === 'collect' || lacksOnlySecondLooks(one);
+  const worst = isClear(verdict) ? undefined : worstOpen(guide, verdict);
   const grade = guide.taxon(specimen.taxon)?.grade ?? 'none';
   const openGrade = worst === undefined ? 'none' : guide.taxon(worst)?.grade ?? 'none';
   const wasted = looks.filter((one) => sameGround(decide(guide, findOf(guide, specimen, target, looks.filter((other) => other !== one))), verdict)).map(({ character }) => character);
   const costs = wasted.length * WASTED + looks.reduce((sum, { character }) => sum + DAMAGE[guide.character(character)?.character.damage ?? 'none'], 0);
   const risked: HarmGrade = decided === 'collect' ? (was ? openGrade : grade) : 'none';
-  const all = decide(guide, findOf(guide, specimen, target, seenRightly(specimen, [...specimen.shows.keys()])));
-  // A drawn specimen is looked at once: what shows again is the same drawing.
-  const could = was && (all.outcome === 'collect' || lacksOnlySecondLooks(all));
+  const could = was && isClear(decide(guide, findOf(guide, specimen, target, seenRightly(specimen, [...specimen.shows.keys()]))));
   return {
     points: costs + worth(decided, { was, could, grade, open: openGrade }), was, could, risked, open: worst, wasted, verdict,
     misread: looks.filter(({ character, value }) => isMisread(specimen, character, value)).map(({ character }) => character),

@@ -4,18 +4,23 @@ import { GRADES, type CompiledGuide, type HarmGrade } from '../guide';
 import type { Policy } from '../policy';
 import { ancestorsOf, type Descent, type DescentKind } from '../pantry/descent';
 import { decide, type Outcome, type Verdict } from '../verdict';
+import { changedGrounds, type ChangedGround } from './lost';
 
 /** Finding everything again when something turns out wrong: what no longer stands, all that descends from it, why, and what to do. */
 
 export { couldBe, type CouldBe } from './couldBe';
+export { changedGrounds, type ChangedGround } from './lost';
 
 export type Cause =
   /** It was collected, and by what is on record and this guide it would not be now. */
-  | { readonly code: 'verdict'; readonly of: string; readonly because: 'guide' | 'record' | 'policy'; readonly outcome: Exclude<Outcome, 'collect'>; readonly grade: HarmGrade }
+  | { readonly code: 'verdict'; readonly of: string; readonly because: 'guide' | 'record' | 'policy' | 'rules'; readonly outcome: Exclude<Outcome, 'collect'>; readonly grade: HarmGrade; /** What the guide says otherwise now, where that is why: the worst first. */ readonly changed?: readonly ChangedGround[] }
   /** Who decided to collect it decided otherwise since. */
   | { readonly code: 'decision'; readonly of: string; readonly grade: HarmGrade }
   /** A stray lay among what was taken. */
   | { readonly code: 'stray'; readonly of: string; readonly grade: HarmGrade; /** It lay in the same bag as what the stray was found in. */ readonly touched?: true };
+
+/** So many changes of the guide are named with a recall; the rest is seen with the find. */
+const CHANGES_NAMED = 5;
 
 export const worse = (a: HarmGrade, b: HarmGrade): HarmGrade => (GRADES.indexOf(a) >= GRADES.indexOf(b) ? a : b);
 
@@ -43,8 +48,9 @@ export function causeOf(record: FindRecord, guide: CompiledGuide, policy?: Polic
   const before = record.verdicts.find(({ id }) => id === collected.verdict);
   if (verdict && verdict.outcome !== 'collect' && before?.verdict.outcome === 'collect') {
     const since = [...record.readings, ...record.withdrawals, ...record.told, ...record.targets, ...record.pieces].some((one) => 'at' in one && one.at > collected.at);
-    const because = since ? 'record' : before.verdict.guide.version === guide.version ? 'policy' : 'guide';
-    return { code: 'verdict', of: record.id, because, outcome: verdict.outcome, grade };
+    const because = since ? 'record' : before.verdict.guide.version !== guide.version ? 'guide' : policy ? 'policy' : 'rules';
+    const changed = because === 'guide' ? changedGrounds(before.verdict, verdict, guide).slice(0, CHANGES_NAMED) : [];
+    return { code: 'verdict', of: record.id, because, outcome: verdict.outcome, grade, ...(changed.length > 0 ? { changed } : {}) };
   }
   if (record.decisions.at(-1) !== collected) return { code: 'decision', of: record.id, grade };
   return undefined;

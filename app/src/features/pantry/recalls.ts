@@ -10,7 +10,8 @@ import { pantryOf, type Pantry } from './pantry';
 
 const READ = 'recalled';
 const Ids = z.array(z.string()).catch([]);
-const CauseTold = z.object({ code: z.enum(['verdict', 'decision', 'stray']), of: z.string(), grade: z.enum(['none', 'unpleasant', 'serious', 'deadly']), because: z.enum(['guide', 'record', 'policy']).optional(), outcome: z.enum(['leave', 'pause']).optional(), touched: z.literal(true).optional() }) as unknown as z.ZodType<Cause>;
+const Changed = z.object({ taxon: z.string(), character: z.string().optional(), readBy: z.array(z.string()) });
+const CauseTold = z.object({ code: z.enum(['verdict', 'decision', 'stray']), of: z.string(), grade: z.enum(['none', 'unpleasant', 'serious', 'deadly']), because: z.enum(['guide', 'record', 'policy', 'rules']).optional(), outcome: z.enum(['leave', 'pause']).optional(), touched: z.literal(true).optional(), changed: z.array(Changed).optional() }) as unknown as z.ZodType<Cause>;
 const Answer = z.object({ recalls: z.array(z.object({ cause: CauseTold, ids: z.array(z.string()) })), run: z.object({ done: z.number(), total: z.number() }).optional() });
 
 /** The record as it stands with what waits. */

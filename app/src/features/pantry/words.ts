@@ -1,10 +1,11 @@
 import type { HarmGrade } from '@pause/core';
 import type { Cooking, CookingRefusal, Keeping, Method, Refusal, SpoilCode, Step, StepCode } from '@pause/core/prepare';
 import type { KeptAmount, Sign } from '@pause/core/pantry';
-import type { Cause, Measure, Recalled } from '@pause/core/recall';
+import type { Cause, ChangedGround, Measure, Recalled } from '@pause/core/recall';
 import type { TasteRefusal } from '@pause/core/taste';
 import { few } from '../../words/reasons';
-import { cautionFor, commonName, GRADE, lowerFirst } from '../../words/names';
+import { guide } from '../../evaluate/guide';
+import { cautionFor, characterName, CommonName, commonName, GRADE, lowerFirst, numberWord } from '../../words/names';
 
 /** What is made, in the words of a kitchen. */
 
@@ -65,12 +66,25 @@ export function amountWords({ amount, unit }: { readonly amount: number; readonl
 export const SIGN: Readonly<Record<Sign, string>> = { mouth: 'In the mouth', skin: 'On the skin', stomach: 'Stomach', head: 'Head, dizzy', breath: 'Breath', other: 'Something else' };
 
 const worst = (grade: HarmGrade) => (grade === 'none' ? '' : ` What could be among it is ${GRADE[grade]}.`);
+const CHANGES_SHOWN = 2;
+/** Which statements of the guide changed, and who found it. */
+function changedWords(changed: readonly ChangedGround[]): string {
+  if (changed.length === 0) return '';
+  const shown = changed.slice(0, CHANGES_SHOWN).map(({ taxon, character, readBy }) => {
+    const readers = readBy.flatMap((id) => guide.guide.readings?.find((one) => one.id === id)?.reader ?? []);
+    const what = character === undefined ? `${CommonName(taxon)} is new in the guide` : `What the guide says of ${commonName(taxon)} changed: ${lowerFirst(characterName(character))}`;
+    return `${what}. ${readers.length > 0 ? `Found by: ${readers.map(lowerFirst).join('; ')}.` : 'Found by whoever wrote it.'}`;
+  });
+  const more = changed.length - shown.length;
+  return ` ${shown.join(' ')}${more > 0 ? ` And ${numberWord(more)} more.` : ''}`;
+}
+
 /** Why something is in question. */
 export function causeWords(cause: Cause, name: string): string {
   switch (cause.code) {
     case 'decision': return `${name}: it was collected, and decided otherwise since.`;
     case 'stray': return cause.touched ? `${name}: it lay in one bag with a deadly stray.` : `${name}: a ${GRADE[cause.grade]} stray lay among it.`;
-    case 'verdict': return `${name}: ${{ guide: 'by the corrected guide', record: 'by what was told since', policy: 'by the rules of the group now' }[cause.because]} the verdict is ${cause.outcome}.${worst(cause.grade)}`;
+    case 'verdict': return `${name}: ${{ guide: 'by the corrected guide', record: 'by what was told since', policy: 'by the rules of the group now', rules: 'by stricter rules of Pause' }[cause.because]} the verdict is ${cause.outcome}.${worst(cause.grade)}${changedWords(cause.changed ?? [])}`;
   }
 }
 export const MEASURE: Readonly<Record<Measure, readonly [word: string, what: string]>> = {

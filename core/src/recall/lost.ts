@@ -1,0 +1,45 @@
+import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
+import type { Verdict } from '../verdict';
+
+/** One thing that the guide says otherwise now, and on which a verdict rested. */
+export interface ChangedGround {
+  /** Of whom something else is said. */
+  readonly taxon: TaxonId;
+  /** On which character; left out where the taxon as a whole is new to the guide. */
+  readonly character?: CharacterId;
+  /** Readings of the guide that support what it says now, by id; empty where nobody but its writer read it. */
+  readonly readBy: readonly string[];
+}
+
+/** Reasons that are about what the guide says of the target on one character. */
+const ABOUT_TARGET: ReadonlySet<string> = new Set(['contradicted', 'contradicted-open', 'contradicted-and-danger-fits', 'signature-missing']);
+
+/**
+ * What a guide says otherwise than the one that gave a verdict, as far as the verdict rested on it: bars that no longer
+ * are, dangers that are new, and characters that no longer fit the target. In the order of the rows.
+ *
+ * @param before the verdict that was given, by whatever version
+ * @param after the verdict on the same find by `guide`
+ */
+export function changedGrounds(before: Verdict, after: Verdict, guide: CompiledGuide): ChangedGround[] {
+  const changed: ChangedGround[] = [];
+  const rowBefore = new Map(before.rows.map((row) => [row.taxon, row]));
+  for (const { taxon, have, need, bars } of after.rows) {
+    if (have >= need) continue;
+    const was = rowBefore.get(taxon);
+    if (!was) changed.push({ taxon, readBy: readersOf(guide, taxon) });
+    const now = new Set(bars.map(({ reading }) => reading));
+    for (const { reading, character } of was?.bars ?? []) if (!now.has(reading)) changed.push({ taxon, character, readBy: readersOf(guide, taxon, character) });
+  }
+  const known = new Set(before.reasons.map((reason) => ('character' in reason ? `${reason.code} ${reason.character}` : '')));
+  for (const reason of after.reasons) {
+    if (!ABOUT_TARGET.has(reason.code) || !('character' in reason) || known.has(`${reason.code} ${reason.character}`)) continue;
+    changed.push({ taxon: after.target, character: reason.character, readBy: readersOf(guide, after.target, reason.character) });
+  }
+  return changed;
+}
+
+function readersOf(guide: CompiledGuide, id: TaxonId, character?: CharacterId): string[] {
+  const statements = guide.taxon(id)?.taxon.statements.filter((one) => character === undefined || one.character === character) ?? [];
+  return [...new Set(statements.flatMap(({ readBy = [] }) => readBy))].sort();
+}
