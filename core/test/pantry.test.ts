@@ -109,6 +109,12 @@ describe('recall', () => {
     expect(cause).toMatchObject({ because: 'guide', outcome: 'pause', changed: [{ taxon: 'cortinarius-rubellus', character: 'hymenophore.bond', readBy: ['fungi', 'second'] }] });
   });
 
+  test('a stored verdict that says no more than its outcome is recalled all the same', () => {
+    const [{ verdict, ...rest }] = record.verdicts as [(typeof record.verdicts)[number]];
+    const bare = { ...record, verdicts: [{ ...rest, verdict: { outcome: verdict.outcome, guide: verdict.guide } as typeof verdict }] };
+    expect(causeOf(bare, corrected)).toEqual({ code: 'verdict', of: 'find-one', because: 'guide', outcome: 'pause', grade: 'deadly' });
+  });
+
   test('what the target itself no longer shows is named as well', () => {
     const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; statements: { character: string; usual?: string[]; occasional?: string[] }[] }[] };
     const chanterelle = raw.taxa.find(({ id }) => id === 'cantharellus-cibarius')!;

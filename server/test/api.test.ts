@@ -82,7 +82,7 @@ describe('a find, from beginning to decision', () => {
     expect((await post(`/finds/${find}/decisions`, { id: randomUUID(), at: at(91), verdict: id, choice: 'collect', by: PERSON })).status).toBe(201);
 
     const kept = await record(find);
-    expect(kept.readings).toHaveLength(allUsual('cantharellus-cibarius').length);
+    expect(kept.readings).toHaveLength(2 * allUsual('cantharellus-cibarius').length);
     expect(kept.decisions.map((d) => d.choice)).toEqual(['collect']);
     expect(canonicalJson(kept.verdicts[0]?.verdict)).toBe(canonicalJson(verdict));
     const [line] = (await ask('GET', '/finds')).body.finds as Json[];
