@@ -67,6 +67,7 @@ export const WITHOUT: readonly Rules[] = [
   withGroups(0),
   { name: 'strains do not count', see: asItIs, judge: passing((r) => r.code === 'strained') },
   { name: 'checks may go unanswered', see: asItIs, judge: passing((r) => r.code === 'unanswered') },
+  { name: 'single looks are enough', see: asItIs, judge: passing((r) => r.code === 'look-again') },
   { name: 'fresh pieces are free', see: asItIs, judge: passing((r, v) => r.code === 'bars-short' && r.have >= r.need - (v.reasons.some((n) => n.code === 'shopping' && n.extraBars > 0) && r.grade === 'deadly' ? 1 : 0)) },
   { name: 'a contradiction is forgotten', see: asItIs, judge: (guide, find) => {
     const { outcome, reasons, checks } = weighAndAsk(guide, find);
