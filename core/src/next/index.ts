@@ -6,7 +6,7 @@ import { disputedCharacters, LOOKS_THAT_COUNT } from '../settle';
 import { DAMAGE_SECONDS, canBeMade } from '../plan';
 import { STRAIN_SHARE } from '../target';
 import { toLook } from '../case';
-import { extraBars, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
+import { extraBars, HANDLING_SECONDS, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
 
 /** Why a check is proposed. */
 export type CheckWhy =
@@ -47,11 +47,6 @@ const SIGNATURE_WEIGHT = 2;
 const NEW_CAUSE = 0.2;
 /** Share of what a check would bring that is not counted on while a cause it rests on is in doubt. */
 const DOUBT = 0.8;
-/**
- * Seconds that any check is worth avoiding, whatever it takes: finding the place on the specimen, answering, and the
- * chance of one more mistake.
- */
-export const HANDLING_SECONDS = 60;
 
 /**
  * The checks worth making now, best first: what was taken back, or contradicts the target in more than one character,

@@ -128,6 +128,7 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
   const tallied = tally(guide, view, disputed, dangers.same);
   const rows = barRows(guide, dangers, tallied);
+  const missingBars = barsShort(rows);
   const second = askedOfRows(guide, view, target, rows, disputed);
   const notes: NoteReason[] = [
     ...[...disputed].sort((a, b) => a - b).map((index) => ({ code: 'disputed', character: characterId(guide, index) } as const)),
@@ -144,8 +145,8 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
     ...leave.map((reason) => ({ ...reason, weight: 'leave' } as const)),
     ...judged.pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
     ...second.pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
-    ...barsShort(rows),
-    ...lookAgainReasons(guide, view, judged, dangers, tallied),
+    ...missingBars,
+    ...(missingBars.length > 0 ? [] : lookAgainReasons(guide, view, judged, dangers, tallied)),
     ...notes.map((reason) => ({ ...reason, weight: 'note' } as const)),
   ];
   const missing = reasons.some((reason) => reason.weight === 'pause');
@@ -157,10 +158,9 @@ const MENDED_BY_CHECKS: ReadonlySet<string> = new Set([
   'contradicted-open', 'taken-back', 'stage-disputed', 'unanswered', 'signature-missing', 'groups-short', 'strained',
 ]);
 
-/** What has to be looked at a second time, once every check is made. */
+/** What has to be looked at a second time, once every check is made and no row lacks bars. */
 function lookAgainReasons(guide: CompiledGuide, view: CaseView, judged: Judged, dangers: Dangers, tallied: Tally): Reason[] {
   if (judged.leave.length > 0 || judged.pause.some(({ code }) => MENDED_BY_CHECKS.has(code))) return [];
-  if (dangers.standing.some(({ grade }, at) => tallied.count(at) < dangers.needs[grade])) return [];
   return looksAgain(guide, view, dangers, tallied).map((again) => ({ weight: 'pause', code: 'look-again', ...again }));
 }
 
@@ -195,11 +195,7 @@ function outcomeOf(guide: CompiledGuide, view: CaseView, among: readonly number[
   if (pause.length > 0) return 'pause';
   const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
   const tallied = tally(guide, view, disputed, Int32Array.from(among, (place) => dangers.same[place] as number));
-  const lacks = among.some((place, at) => {
-    const { grade, listed } = dangers.standing[place] as Dangers['standing'][number];
-    return slackOf(view, { grade, listed, need: dangers.needs[grade] }, tallied, at) < 0;
-  });
-  if (lacks) return 'pause';
+  if (among.some((place, at) => slackOf(view, dangers, tallied, place, at) < 0)) return 'pause';
   if (asksOfRows(view.find.policy)) {
     const rows = barRows(guide, dangers, tally(guide, view, disputed, dangers.same));
     if (askedOfRows(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
@@ -328,10 +324,7 @@ function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): Readin
 
   // Rows that can lose nothing.
   const places = dangers.standing.map((_, at) => at);
-  const tight = places.filter((at) => {
-    const { grade, listed } = dangers.standing[at] as Dangers['standing'][number];
-    return slackOf(view, { grade, listed, need: dangers.needs[grade] }, tallied, at) <= 0;
-  });
+  const tight = places.filter((place) => slackOf(view, dangers, tallied, place) <= 0);
   const among = outcome === 'collect' ? tight : places;
   const passed = new Set<string>([
     ...(view.find.skips ?? []).map((skip) => skip.character),
