@@ -1,27 +1,31 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
+import { appendFileSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import type { Temper } from './simulate/observer';
 import { BASELINES, GROUPS_TRIED, GUIDE, run, together, type Came, type Job } from './simulate/rows';
 import { WITHOUT } from './simulate/rules';
+import { worstOfPairs } from './simulate/worst';
 
 /**
- * How safe it is, in simulation: npm run bench:safety [share of the full number of specimens]. Dangerous specimens are
- * taken for a target that lists them; true ones are checked at a stage at which they are worth having. The work is cut
- * into shares and spread over the cores; the same shares give the same figures on any number of them.
+ * How safe it is, in simulation: npm run bench:safety [share of the full number of specimens] [file]. Dangerous specimens
+ * are taken for a target that lists them; true ones are checked at a stage at which they are worth having. The work is
+ * cut into shares and spread over the cores; the same shares give the same figures on any number of them. What came of
+ * each share is kept in the file, if one is named, and a run that was broken off goes on from there.
  */
 
 const SHARE_SIZE = 5_000;
 
 /** Runs every job, on as many processes as there are cores. */
-async function all(jobs: readonly Job[], done: (count: number) => void): Promise<Came[]> {
-  const came: Came[] = new Array<Came>(jobs.length);
+async function all(jobs: readonly Job[], file: string | undefined, done: (count: number) => void): Promise<Came[]> {
+  const kept = keptIn(file);
+  const came: (Came | undefined)[] = jobs.map((job) => kept.get(nameOf(job)));
   let next = 0;
-  let finished = 0;
+  let finished = came.filter((one) => one !== undefined).length;
   const work = (child: ChildProcess) => new Promise<void>((resolve, reject) => {
     let mine = -1;
     const take = () => {
+      while (next < jobs.length && came[next] !== undefined) next += 1;
       if (next >= jobs.length) {
         child.disconnect();
         resolve();
@@ -33,6 +37,7 @@ async function all(jobs: readonly Job[], done: (count: number) => void): Promise
     };
     child.on('message', (result) => {
       came[mine] = result as Came;
+      if (file !== undefined) appendFileSync(file, `${JSON.stringify([nameOf(jobs[mine] as Job), result])}\n`);
       finished += 1;
       done(finished);
       take();
@@ -41,9 +46,17 @@ async function all(jobs: readonly Job[], done: (count: number) => void): Promise
     child.on('exit', (code) => { if (code) reject(new Error(`a share ended with ${code}`)); });
     take();
   });
-  const file = fileURLToPath(import.meta.url);
-  await Promise.all(Array.from({ length: availableParallelism() }, () => work(fork(file))));
-  return came;
+  const program = fileURLToPath(import.meta.url);
+  await Promise.all(Array.from({ length: availableParallelism() }, () => work(fork(program))));
+  return came.flatMap((one) => one ?? []);
+}
+
+const nameOf = (job: Job) => `${GUIDE.version} ${JSON.stringify(job)}`;
+
+/** What an earlier run wrote down, by the name of the share. */
+function keptIn(file: string | undefined): ReadonlyMap<string, Came> {
+  const lines = file !== undefined && existsSync(file) ? readFileSync(file, 'utf8').split('\n').filter((line) => line !== '') : [];
+  return new Map(lines.map((line) => JSON.parse(line) as [string, Came]));
 }
 
 type Row = Omit<Job, 'seed'>;
@@ -54,32 +67,50 @@ function shares(row: Row): Job[] {
   return jobs;
 }
 
-async function report(scale: number): Promise<void> {
-  const n = (specimens: number) => Math.max(100, Math.round(specimens * scale));
+const MIDDLING: Temper = { misread: 0.08, repeat: 0.5, hopeful: false };
+const HOPEFUL: Temper = { ...MIDDLING, hopeful: true };
+const PLAIN_PAUSE = { way: 'Pause', rules: 'every rule' } as const;
+const WRONG_SHARES = [0.03, 0.1];
+
+/** Every table of the report, as the rows that it is made of. */
+function tables(n: (specimens: number) => number) {
   const tempers: Temper[] = [0.03, 0.08, 0.2].flatMap((misread) => [0.5, 0].flatMap((repeat) => [false, true].map((hopeful) => ({ misread, repeat, hopeful }))));
   const main = (t: Temper) => t.misread === 0.08 && t.repeat === 0.5;
-  const middling = { misread: 0.08, repeat: 0.5, hopeful: false };
-  const hopeful = { ...middling, hopeful: true };
+  return {
+    pause: tempers.flatMap((temper): Row[] => [
+      { ...PLAIN_PAUSE, temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 60_000 : 320_000) : temper.hopeful ? 3_000 : 6_000) },
+      { ...PLAIN_PAUSE, temper, of: 'serious', specimens: n(main(temper) ? (temper.hopeful ? 10_000 : 30_000) : 3_000) },
+      { ...PLAIN_PAUSE, temper, of: 'true', specimens: n(main(temper) ? 20_000 : 1_500) },
+    ]),
+    others: Object.keys(BASELINES).flatMap((way) => [MIDDLING, HOPEFUL].flatMap((temper) => (['deadly', 'serious', 'true'] as const).map((of): Row => ({
+      way: way as keyof typeof BASELINES, rules: 'every rule', temper, of, specimens: n(way.startsWith('prob') ? 1_000 : 3_000),
+    })))),
+    wanted: GUIDE.wanted.flatMap(({ id }) => [0, 0.08].map((misread): Row => (
+      { ...PLAIN_PAUSE, temper: { ...MIDDLING, misread }, of: 'true', drawnFrom: 'wanted', target: id, specimens: n(600) }
+    ))),
+    wrong: [...GUIDE.readers.map((drawnFrom) => ({ drawnFrom })), ...WRONG_SHARES.map((wrong) => ({ wrong }))].flatMap((how): Row[] => [
+      { ...PLAIN_PAUSE, ...how, temper: MIDDLING, of: 'deadly', specimens: n('wrong' in how ? 20_000 : 30_000) },
+      { ...PLAIN_PAUSE, ...how, temper: HOPEFUL, of: 'deadly', specimens: n(3_000) },
+      { ...PLAIN_PAUSE, ...how, temper: MIDDLING, of: 'serious', specimens: n(5_000) },
+    ]),
+    off: WITHOUT.flatMap((rules) => ([[MIDDLING, 'deadly', 5_000], [HOPEFUL, 'deadly', 3_000], [HOPEFUL, 'serious', 2_000], [MIDDLING, 'true', 1_500]] as const).map(
+      ([temper, of, specimens]): Row => ({ way: 'Pause', rules: rules.name, temper, of, specimens: n(specimens) }),
+    )),
+    leftOut: GROUPS_TRIED.flatMap((groups) => [MIDDLING, HOPEFUL].map((temper): Row => ({ way: 'Pause', rules: `${groups} groups`, temper, of: 'left-out', specimens: n(temper.hopeful ? 3_000 : 4_000) }))),
+    paid: GROUPS_TRIED.map((groups): Row => ({ way: 'Pause', rules: `${groups} groups`, temper: MIDDLING, of: 'true', specimens: n(1_500) })),
+  };
+}
 
-  const pause = tempers.flatMap((temper): Row[] => [
-    { way: 'Pause', rules: 'every rule', temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 100_000 : 1_000_000) : temper.hopeful ? 8_000 : 20_000) },
-    { way: 'Pause', rules: 'every rule', temper, of: 'serious', specimens: n(main(temper) ? (temper.hopeful ? 20_000 : 100_000) : 8_000) },
-    { way: 'Pause', rules: 'every rule', temper, of: 'true', specimens: n(main(temper) ? 70_000 : 4_000) },
-  ]);
-  const others = Object.keys(BASELINES).flatMap((way) => [middling, hopeful].flatMap((temper) => (['deadly', 'serious', 'true'] as const).map((of): Row => ({
-    way: way as keyof typeof BASELINES, rules: 'every rule', temper, of, specimens: n(way.startsWith('prob') ? 1_000 : 5_000),
-  }))));
-  const off = WITHOUT.flatMap((rules) => ([[middling, 'deadly', 20_000], [hopeful, 'deadly', 6_000], [hopeful, 'serious', 4_000], [middling, 'true', 3_000]] as const).map(
-    ([temper, of, specimens]): Row => ({ way: 'Pause', rules: rules.name, temper, of, specimens: n(specimens) }),
-  ));
-  const leftOut = GROUPS_TRIED.flatMap((groups) => [middling, hopeful].map((temper): Row => ({ way: 'Pause', rules: `${groups} groups`, temper, of: 'left-out', specimens: n(temper.hopeful ? 5_000 : 10_000) })));
-  const paid = GROUPS_TRIED.map((groups): Row => ({ way: 'Pause', rules: `${groups} groups`, temper: middling, of: 'true', specimens: n(3_000) }));
-
-  const rows = [...pause, ...others, ...off, ...leftOut, ...paid];
+async function report(scale: number, file: string | undefined): Promise<void> {
+  const { pause, others, wanted, wrong, off, leftOut, paid } = tables((specimens) => Math.max(100, Math.round(specimens * scale)));
+  const rows = [...wanted, ...pause, ...wrong, ...leftOut, ...paid, ...others, ...off];
   const jobs = rows.flatMap((row) => shares(row).map((job) => ({ row, job })));
-  const came = await all(jobs.map(({ job }) => job), (count) => { process.stderr.write(`\r${count} of ${jobs.length} shares`); });
+  const came = await all(jobs.map(({ job }) => job), file, (count) => { process.stderr.write(`\r${count} of ${jobs.length} shares`); });
   const of = (row: Row): Came => together(came.filter((_, i) => jobs[i]?.row === row));
-  const text = [...intro(), ...mainTable(pause, others, of), ...letThrough(pause, of), ...offTable(off, of), ...leftOutTable(leftOut, paid, of)].join('\n');
+  const text = [
+    ...intro(), ...mainTable(pause, others, of), ...letThrough(pause, of), ...wantedTable(wanted, of), ...wrongTable(wrong, pause, of), ...worstPairs(),
+    ...offTable(off, of), ...leftOutTable(leftOut, paid, of),
+  ].join('\n');
   writeFileSync('docs/safety.md', `${text}\n`);
   process.stdout.write(`\n${text}\n`);
 }
@@ -97,7 +128,7 @@ function intro(): string[] {
     '# Safety, in simulation', '',
     `\`npm run bench:safety\`, guide \`${GUIDE.version.slice(0, 12)}\` of ${GUIDE.taxa} taxa. About an hour on two slow cores; \`npm run bench:safety 0.02\` gives a first idea.`, '',
     'Specimens vary one by one within the guide\'s statements, one in ten in what is only occasional; where the guide says nothing, they show anything. Observers go wrong by whole causes: a group, all colours, all smells, all numbers, all absences, each with the chance in the column *misread*. A second look at the same thing repeats the first mistake with the chance in *repeats*; who has seen through a mistake does not make it again. The *hopeful* misread twice as often, nine times of ten towards what they want it to be, pass over half of the checks whose answer they dislike, and start again on up to two more pieces. They follow Pause\'s next checks and look again where it asks to.', '',
-    'What this does not show: a guide that is wrong, a specimen outside its statements, or a person who does not look at all.', '',
+    'What this does not show: a mistake that the guide and every reading of it share, or a person who does not look at all.', '',
     '## False collect, and true ones that get there', '',
     'False *collect* per 100,000 dangerous specimens, each taken for a target that lists it as a lookalike. *True* is the share of specimens of the target, at a stage at which its part is worth having, that reach *collect*; checks and seconds are medians of those.', '',
     '| way | misread | repeats | hopeful | deadly | serious | true | checks | seconds | deadly specimens |', '|---|---|---|---|---|---|---|---|---|---|',
@@ -119,6 +150,49 @@ function letThrough(pause: readonly Row[], of: (row: Row) => Came): string[] {
   const pairs = together(pause.filter((row) => row.of !== 'true').map(of)).pairs;
   const worst = Object.entries(pairs).sort(([, a], [, b]) => b - a).slice(0, 8);
   return ['', `What Pause let through most, over all these rows: ${worst.map(([pair, n]) => `*${pair.replace(' > ', '* for *')}* (${n})`).join(', ') || 'nothing'}.`];
+}
+
+function wantedTable(wanted: readonly Row[], of: (row: Row) => Came): string[] {
+  const lines = [
+    '', '## True finds as somebody else describes them', '',
+    'Specimens drawn from a reading of the wanted taxa that did not see the guide: nine times of ten what it calls usual, else what it calls occasional. Share that reaches *collect* when nothing is misread, and at 8 % misread and 0.5 repeats; checks are the median at 8 %.', '',
+    '| target | nothing misread | 8 % misread | checks | left at 8 % |', '|---|---|---|---|---|',
+  ];
+  const all: [Came, Came][] = [];
+  for (const [i, { name }] of GUIDE.wanted.entries()) {
+    const [flawless, misread] = wanted.slice(i * 2, i * 2 + 2).map(of) as [Came, Came];
+    all.push([flawless, misread]);
+    lines.push(`| *${name}* | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ${((misread.left / misread.specimens) * 100).toFixed(1)} % |`);
+  }
+  const [flawless, misread] = [together(all.map(([one]) => one)), together(all.map(([, one]) => one))];
+  lines.push(`| all | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ${((misread.left / misread.specimens) * 100).toFixed(1)} % |`);
+  return lines;
+}
+
+function wrongTable(wrong: readonly Row[], pause: readonly Row[], of: (row: Row) => Came): string[] {
+  const main = (hopeful: boolean, grade: Job['of']) => pause.find((row) => row.of === grade && row.temper.misread === 0.08 && row.temper.repeat === 0.5 && row.temper.hopeful === hopeful) as Row;
+  const names = ['the guide itself', ...GUIDE.readers.map((reader) => `the reading *${reader}*`), ...WRONG_SHARES.map((share) => `a guide of which ${share * 100} % is wrong`)];
+  const rows = [main(false, 'deadly'), main(true, 'deadly'), main(false, 'serious'), ...wrong];
+  const lines = [
+    '', '## A guide that is wrong', '',
+    'Dangerous specimens drawn from each account of them that did not see the guide, instead of from the guide: every state that it says can be seen, as often as any other; what it does not speak of, as the guide has it. And specimens that the guide is wrong about: of each of its statements on the danger, with this chance, the specimen shows instead what is usual for the target; every specimen meets other mistakes. False *collect* per 100,000, at 8 % misread and 0.5 repeats.', '',
+    '| drawn from | deadly | deadly, hopeful | serious | deadly specimens |', '|---|---|---|---|---|',
+  ];
+  for (const [i, name] of names.entries()) {
+    const [deadly, hopeful, serious] = rows.slice(i * 3, i * 3 + 3).map(of) as [Came, Came, Came];
+    lines.push(`| ${name} | ${rate(deadly)} | ${rate(hopeful)} | ${rate(serious)} | ${deadly.specimens.toLocaleString('en')} |`);
+  }
+  const readers = together(wrong.filter((row) => row.of === 'deadly' && row.drawnFrom !== undefined && !row.temper.hopeful).map(of));
+  lines.push('', `All three readings together: ${rate(readers)} deadly in 100,000, of ${readers.specimens.toLocaleString('en')}.`);
+  return lines;
+}
+
+function worstPairs(): string[] {
+  const { pairs, worst } = worstOfPairs();
+  const lines = ['', `Worst case, counted: of ${pairs} listed pairs of a collectable target and a deadly or serious lookalike, ${worst.length === 0 ? 'none has a' : `${worst.length} ${worst.length === 1 ? 'has' : 'have'} a`} true reading of the lookalike that the guide takes for a ground against it. A deadly one needs three such grounds that share no cause, a serious one two.`];
+  if (worst.length > 0) lines.push('', '| target | lookalike | grounds | of | why the guide does not follow the reading |', '|---|---|---|---|---|');
+  for (const { target, danger, bars, characters, why } of worst) lines.push(`| *${target}* | *${danger}* | ${bars} | ${characters.join(', ')} | ${why.join(' ')} |`);
+  return lines;
 }
 
 function offTable(off: readonly Row[], of: (row: Row) => Came): string[] {
@@ -153,4 +227,4 @@ function leftOutTable(leftOut: readonly Row[], paid: readonly Row[], of: (row: R
 
 if (process.send) {
   process.on('message', (job: Job) => { process.send?.(run(job)); });
-} else await report(Number(process.argv[2] ?? 1));
+} else await report(Number(process.argv[2] ?? 1), process.argv[3]);

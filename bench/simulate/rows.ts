@@ -1,7 +1,10 @@
 import { compileGuide, isCollectable, type CompiledGuide, type CompiledTaxon, type StageId } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
+import { shippedReadings } from '@pause/guide/readings';
+import { wantedReading } from '@pause/guide/wanted';
 import { seeded } from '@pause/core/plate';
 import { branchingKey, mostMatched, probable } from './baselines';
+import { asRead, asWanted, nearerToTarget } from './drawn';
 import type { Temper } from './observer';
 import { followPause, type Ended } from './protocol';
 import { EVERY_RULE, WITHOUT, withGroups, type Rules } from './rules';
@@ -13,6 +16,12 @@ export interface Job {
   readonly rules: string;
   readonly temper: Temper;
   readonly of: 'deadly' | 'serious' | 'true' | 'left-out';
+  /** Who describes the specimens, where it is not the guide: a reading of dangerous taxa by name, or that of the wanted ones. */
+  readonly drawnFrom?: string;
+  /** Share of the statements on the danger that are wrong: there the specimen shows what is usual for the target. */
+  readonly wrong?: number;
+  /** The one target of true specimens, instead of any. */
+  readonly target?: string;
   readonly specimens: number;
   readonly seed: number;
 }
@@ -34,7 +43,7 @@ export const BASELINES = {
 } as const;
 
 /** On both sides of the model’s own number: fewer are passed over here, more are asked by a group’s policy. */
-export const GROUPS_TRIED = [0, 4, 5, 6, 7, 8, 9, 10, 12];
+export const GROUPS_TRIED = [0, 5, 7, 8, 9, 10, 12];
 const RULES = new Map<string, Rules>([EVERY_RULE, ...WITHOUT, ...GROUPS_TRIED.map(withGroups)].map((rules) => [rules.name, rules]));
 
 const guide = compileGuide(shippedGuide());
@@ -67,10 +76,33 @@ function guideWithout(id: string): CompiledGuide {
   return known;
 }
 
-function decideOne(job: Job, rules: Rules, next: () => number): { readonly truth: CompiledTaxon; readonly target: CompiledTaxon; readonly ended: Ended } {
-  const truth = job.of === 'true' ? one(targets, next) : one(guide.taxa.filter((t) => (job.of === 'left-out' ? t.grade === 'deadly' || t.grade === 'serious' : t.grade === job.of)), next);
-  const target = job.of === 'true' ? truth : takenFor(truth, next);
+const readings = new Map(shippedReadings().map((reading) => [reading.reader, reading]));
+const wanted = wantedReading();
+const described = new Map<string, CompiledTaxon>();
+
+/** The taxon as the account that specimens are drawn from describes it. */
+function describedBy(taxon: CompiledTaxon, account: string): CompiledTaxon {
+  const name = `${account} ${taxon.id}`;
+  const reading = readings.get(account);
+  const known = described.get(name) ?? (reading ? asRead(guide, taxon, reading) : asWanted(guide, taxon, wanted[taxon.id]?.characters ?? {}));
+  described.set(name, known);
+  return known;
+}
+
+/** Taxa whose specimens this job takes. */
+function kinds({ of, drawnFrom, target }: Job): readonly CompiledTaxon[] {
+  if (of === 'true') return target === undefined ? targets : targets.filter((t) => t.id === target);
+  const graded = guide.taxa.filter((t) => (of === 'left-out' ? t.grade === 'deadly' || t.grade === 'serious' : t.grade === of));
+  const reading = drawnFrom === undefined ? undefined : readings.get(drawnFrom);
+  return reading ? graded.filter((t) => reading.taxa[t.id] !== undefined) : graded;
+}
+
+function decideOne(job: Job, among: readonly CompiledTaxon[], rules: Rules, next: () => number): { readonly truth: CompiledTaxon; readonly target: CompiledTaxon; readonly ended: Ended } {
+  const kind = one(among, next);
+  const target = job.of === 'true' ? kind : takenFor(kind, next);
   const stage = goodStage(target, next);
+  const drawn = job.drawnFrom === undefined ? kind : describedBy(kind, job.drawnFrom);
+  const truth = job.wrong === undefined ? drawn : nearerToTarget(drawn, target, stage, job.wrong, next);
   const asked = job.of === 'left-out' ? guideWithout(truth.id) : guide;
   const known = asked.taxon(target.id) ?? target;
   const ended = job.way === 'Pause'
@@ -83,12 +115,13 @@ export function run(job: Job): Came {
   const rules = RULES.get(job.rules);
   if (!rules) throw new Error(`no rules named ${job.rules}`);
   const next = seeded(job.seed);
+  const among = kinds(job);
   const pairs: Record<string, number> = {};
   const checks: number[] = [];
   const seconds: number[] = [];
   let left = 0;
   for (let i = 0; i < job.specimens; i += 1) {
-    const { truth, target, ended } = decideOne(job, rules, next);
+    const { truth, target, ended } = decideOne(job, among, rules, next);
     if (ended.outcome === 'leave') left += 1;
     if (ended.outcome !== 'collect') continue;
     checks.push(ended.checks);
@@ -110,4 +143,7 @@ export function together(shares: readonly Came[]): Came {
   };
 }
 
-export const GUIDE = { version: guide.version, taxa: guide.taxa.length };
+export const GUIDE = {
+  version: guide.version, taxa: guide.taxa.length, readers: [...readings.keys()],
+  wanted: targets.filter((t) => wanted[t.id]).map((t) => ({ id: t.id as string, name: t.taxon.scientificName })),
+};

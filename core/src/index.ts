@@ -14,7 +14,7 @@ export {
   largestIndependent, groundsAgainst, filled, short, rowAgain, barRows, BARS_NEEDED, dangersOf, gradeBy, needOf, routeOf, tally,
   type Tally, type Dangers, type Bar, type BarRow, type Ground,
 } from './bars';
-export { holds, marksThatMayVary, GROUPS_NEEDED, STRAIN_SHARE, type SignatureMark, type TargetHolds } from './target';
+export { holds, GROUPS_NEEDED, ODD_MARK_GROUPS, STRAIN_SHARE, type SignatureMark, type TargetHolds } from './target';
 export { Policy, GROUP_POLICY, taxonContent } from './policy';
 export { asksForTracing, cautionsFor, isLookedAt, meets } from './context';
 export { barsShort, decide, staysMissing, verdictFrom, weigh, type Outcome, type Verdict, type Weighed } from './verdict/decide';

@@ -1,4 +1,4 @@
-import { decide, marksThatMayVary, nextChecks, type Verdict } from '../src';
+import { decide, nextChecks, ODD_MARK_GROUPS, type Verdict } from '../src';
 import { allUsual, at, collectable, dangers, find, followChecks, guide, lookedAtTwice, reading, goodContext, taxon } from './finds';
 
 const codes = (verdict: Verdict, weight?: string) =>
@@ -453,21 +453,29 @@ describe('a mark in its rarer form', () => {
     return known?.kind === 'states' ? [...c.stateBit].filter(([, bit]) => (known.possible & ~known.usual & bit) !== 0).map(([state]) => state) : [];
   };
 
-  test('one may vary where the other marks still are the target’s own, none where a danger could show all of them', () => {
-    let held = 0;
-    let missing = 0;
+  test('one may be odd, sure and in one form, and then more groups must fit', () => {
+    let seen = 0;
     for (const target of collectable) for (const mark of target.taxon.signature) for (const state of occasional(target.id, mark)) {
-      const isMissing = codes(withMark(target.id, mark, state)).includes('signature-missing');
-      expect([target.id, mark, isMissing]).toEqual([target.id, mark, !marksThatMayVary(guide, target).has(mark)]);
-      if (isMissing) missing += 1; else held += 1;
+      const verdict = withMark(target.id, mark, state);
+      expect([target.id, mark, codes(verdict).includes('signature-missing')]).toEqual([target.id, mark, false]);
+      const usual = decide(guide, find(target.id, lookedAtTwice(allUsual(target.id))));
+      expect([target.id, mark, verdict.holds.groupsNeeded]).toEqual([target.id, mark, usual.holds.groupsNeeded + ODD_MARK_GROUPS]);
+      seen += 1;
     }
-    expect([held > 10, missing > 10]).toEqual([true, true]);
-    expect(marksThatMayVary(guide, taxon('cantharellus-cibarius'))).not.toContain('hymenophore');
+    expect(seen).toBeGreaterThan(20);
+  });
+
+  test('an odd mark that is not sure, or torn between two forms, does not hold', () => {
+    const [state] = occasional('filipendula-ulmaria', 'leaf.smell');
+    const others = lookedAtTwice(allUsual('filipendula-ulmaria').filter((r) => r.character !== 'leaf.smell'));
+    for (const odd of [reading('leaf.smell', state!, { sureness: 'unsure' }), reading('leaf.smell', ['herby', 'hay'])]) {
+      expect(codes(decide(guide, find('filipendula-ulmaria', [...others, odd])))).toContain('signature-missing');
+    }
   });
 
   test('two never may', () => {
     const two = collectable.flatMap((target) => {
-      const marks = target.taxon.signature.filter((mark) => marksThatMayVary(guide, target).has(mark) && occasional(target.id, mark).length > 0);
+      const marks = target.taxon.signature.filter((mark) => occasional(target.id, mark).length > 0);
       return marks.length > 1 ? [{ id: target.id, marks: marks.slice(0, 2) }] : [];
     });
     expect(two.length).toBeGreaterThan(0);

@@ -2,12 +2,11 @@ import type { CaseView, Look } from '../case';
 import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
 import { disputesStage, relationAtStages } from '../relation';
 import { settle, type Settled } from '../settle';
-import { marksThatMayVary } from './signature';
-
-export { marksThatMayVary } from './signature';
 
 /** Groups from which sure fits must come: the defence against a relative that the guide does not know. */
 export const GROUPS_NEEDED = 8;
+/** So many groups more must fit where one mark of the signature was seen in a form that the target has only now and then. */
+export const ODD_MARK_GROUPS = 2;
 /** At most one settled reading in this many may strain. */
 export const STRAIN_SHARE = 6;
 
@@ -68,11 +67,12 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
   const otherPieces = compared.size === 0 ? [] : view.looks.filter(
     (look) => compared.has(look.reading.piece) && !look.character.place && relationAtStages(look, target, stages) === 'against',
   );
-  const signature = signatureMarks(guide, target, settled);
+  const { marks: signature, odd } = signatureMarks(guide, target, settled);
+  const groupsAsked = Math.max(GROUPS_NEEDED, target.taxon.groupsNeeded ?? 0, view.find.policy?.groupsNeeded ?? 0);
   return {
     settled,
     fitGroups: [...fitGroups].sort(),
-    groupsNeeded: Math.max(GROUPS_NEEDED, target.taxon.groupsNeeded ?? 0, view.find.policy?.groupsNeeded ?? 0),
+    groupsNeeded: odd ? groupsAsked + ODD_MARK_GROUPS : groupsAsked,
     strains,
     readings,
     signature,
@@ -84,11 +84,13 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
 }
 
 /** Every mark needs a sure reading that fits. One of them may be odd: seen sure in a form that it has now and then. */
-function signatureMarks(guide: CompiledGuide, target: CompiledTaxon, settled: ReadonlyMap<number, Settled>): SignatureMark[] {
+function signatureMarks(
+  guide: CompiledGuide, target: CompiledTaxon, settled: ReadonlyMap<number, Settled>,
+): { readonly marks: readonly SignatureMark[]; readonly odd: boolean } {
   const lookedAt = target.taxon.signature.map((id) => ({ id, of: settled.get(guide.character(id)?.index ?? -1) }));
   const marks = lookedAt.map(({ id, of }) => ({ character: id, held: of?.sureFit === true && of.outcome !== 'open' }));
   const missing = marks.filter((mark) => !mark.held);
-  const odd = missing.length === 1 ? lookedAt.find(({ id }) => id === missing[0]?.character) : undefined;
-  if (!odd?.of?.sureStrain || !marksThatMayVary(guide, target).has(odd.id)) return marks;
-  return marks.map((mark) => ({ ...mark, held: true }));
+  const only = missing.length === 1 ? lookedAt.find(({ id }) => id === missing[0]?.character) : undefined;
+  if (only?.of?.sureStrain !== true) return { marks, odd: false };
+  return { marks: marks.map((mark) => ({ ...mark, held: true })), odd: true };
 }

@@ -8,7 +8,7 @@ import { expectedHere } from '../season/expected';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
 import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
 import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
-import { looksAgain, slackOf } from './lookAgain';
+import { looksAgain, isTight, slackOf } from './lookAgain';
 import { extraBars, shopping, type Shopping } from './shopping';
 import { unanswered, UNANSWERED_FREE } from './unanswered';
 
@@ -324,7 +324,7 @@ function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): Readin
 
   // Rows that can lose nothing.
   const places = dangers.standing.map((_, at) => at);
-  const tight = places.filter((place) => slackOf(view, dangers, tallied, place) <= 0);
+  const tight = places.filter((place) => isTight(view, dangers, tallied, place));
   const among = outcome === 'collect' ? tight : places;
   const passed = new Set<string>([
     ...(view.find.skips ?? []).map((skip) => skip.character),

@@ -3,8 +3,12 @@ import type { CaseView } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
 import type { Reason } from './reason';
 
-/** Bars to spare, or bars seen twice, that are wanted against a deadly taxon before anything is collected. */
-const SPARE_WANTED = { listed: 2, other: 1 } as const;
+/**
+ * What is wanted against a deadly taxon beyond the bars it needs, before anything is collected: a bar to spare counts
+ * two, a bar that was seen twice counts one.
+ */
+export const MORE_WANTED = { listed: 4, other: 2 } as const;
+export const SPARE_COUNTS = 2;
 /**
  * Seconds that any check is worth avoiding, whatever it takes: finding the place on the specimen, answering, and the
  * chance of one more mistake. Few good looks are preferred to many quick ones.
@@ -19,8 +23,9 @@ export interface LookAgain {
 
 /**
  * How far a row is beyond what it needs. A deadly taxon needs bars to spare, or bars that were seen twice, besides:
- * whoever wants it to be the target misreads towards it, and single looks are soon misread. Negative where something is
- * missing, zero where nothing can be lost.
+ * whoever wants it to be the target misreads towards it, and single looks are soon misread. One more independent bar
+ * says more than one more look at the same thing. Where every bar was seen twice, nothing more is asked. Negative where
+ * something is missing.
  *
  * @param place of the row among all dangers
  * @param at its position in the tally, where that counts only some of them
@@ -28,12 +33,21 @@ export interface LookAgain {
 export function slackOf(view: CaseView, dangers: Dangers, tallied: Tally, place: number, at = place): number {
   const standing = dangers.standing[place];
   if (!standing) throw new Error(`no row ${place}`);
-  const spare = tallied.count(at) - dangers.needs[standing.grade];
-  if (standing.grade !== 'deadly') return spare;
-  return spare + seenTwice(view, tallied, at) - (standing.listed ? SPARE_WANTED.listed : SPARE_WANTED.other);
+  const bars = tallied.count(at);
+  const spare = bars - dangers.needs[standing.grade];
+  if (standing.grade !== 'deadly' || spare < 0) return spare;
+  const twice = seenTwice(view, tallied, at);
+  const beyond = spare * SPARE_COUNTS + twice - (standing.listed ? MORE_WANTED.listed : MORE_WANTED.other);
+  return twice === bars ? Math.max(0, beyond) : beyond;
 }
 
 const timesSeen = (view: CaseView, index: number): number => view.onPiece.get(index)?.length ?? 0;
+
+/** Whether the loss of one look could make a row short: with a bar go what it counts to spare, and that it was seen twice. */
+export function isTight(view: CaseView, dangers: Dangers, tallied: Tally, place: number): boolean {
+  const mostLost = dangers.standing[place]?.grade === 'deadly' ? SPARE_COUNTS + 1 : 0;
+  return slackOf(view, dangers, tallied, place) <= mostLost;
+}
 
 function seenTwice(view: CaseView, tallied: Tally, at: number): number {
   return tallied.looks(at, tallied.count(at)).filter((look) => timesSeen(view, look.character.index) > 1).length;
