@@ -145,5 +145,5 @@ export function together(shares: readonly Came[]): Came {
 
 export const GUIDE = {
   version: guide.version, taxa: guide.taxa.length, readers: [...readings.keys()],
-  wanted: targets.filter((t) => wanted[t.id]).map((t) => ({ id: t.id as string, name: t.taxon.scientificName })),
+  wanted: targets.filter((t) => wanted[t.id]).map((t) => ({ id: t.id, name: t.taxon.scientificName })),
 };

@@ -34,14 +34,13 @@ export function worstOfPairs(): { readonly pairs: number; readonly worst: readon
     const entry = entryOf(reading, danger.id, character.id);
     if (!entry || character.place) return [];
     const unit = character.character.kind === 'measure' ? character.character.unit : 'mm';
-    const values: ReadingValue[] = [
-      ...(entry.can ?? []).filter((state) => character.stateBit.has(state)).map((state) => ({ kind: 'states', states: [state as StateId] } as ReadingValue)),
-      ...[...(entry.outer ?? [])].map((number) => (character.character.kind === 'count' ? { kind: 'count', number: Math.round(number) } : { kind: 'measure', number, unit }) as ReadingValue),
-    ];
+    const asState = (state: string): ReadingValue => ({ kind: 'states', states: [state as StateId] });
+    const asNumber = (number: number): ReadingValue => (character.character.kind === 'count' ? { kind: 'count', number: Math.round(number) } : { kind: 'measure', number, unit });
+    const values = [...(entry.can ?? []).filter((state) => character.stateBit.has(state)).map(asState), ...(entry.outer ?? []).map(asNumber)];
     return values.flatMap((value) => {
       const look = lookAt(guide, character, value);
       if (!look || relationOverall(look, danger) !== 'against' || relationAtStages(look, target, wantedStages(target)) === 'against') return [];
-      return [{ group: character.group, causes: look.causes, character: character.id as string }];
+      return [{ group: character.group, causes: look.causes, character: character.id }];
     });
   }));
   for (const target of guide.taxa.filter(isCollectable)) {
@@ -51,7 +50,7 @@ export function worstOfPairs(): { readonly pairs: number; readonly worst: readon
       pairs += 1;
       const found = largestIndependent(grounds(target, danger));
       if (found.length === 0) continue;
-      const characters = found.map(({ character }) => character);
+      const characters: string[] = found.map(({ character }) => character);
       const why = answers.filter((a) => !a.taken && a.taxon === danger.id && a.character !== undefined && characters.includes(a.character)).map((a) => a.why);
       worst.push({ target: target.taxon.scientificName, danger: danger.taxon.scientificName, bars: found.length, characters, why: [...new Set(why)] });
     }

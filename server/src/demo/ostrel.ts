@@ -47,7 +47,7 @@ const BILBERRY: DemoFind = {
   readings: [
     ['fruit.crown', 'ring-scar'], ['fruit.colour', 'blue-black'], ['habit.form', 'dwarf-shrub'], ['fruit.position', 'axil'], ['leaf.arrangement', 'alternate'],
     ['fruit.stalk', 'hanging'], ['leaf.venation', 'net'], ['leaf.margin', 'finely-serrate'], ['fruit.seeds', 'many'], ['fruit.type', 'berry'],
-    ['fruit.crown', 'ring-scar'], ['habit.form', 'dwarf-shrub'],
+    ['fruit.skin', 'bloom'], ['fruit.crown', 'ring-scar'], ['habit.form', 'dwarf-shrub'],
   ],
   decision: { choice: 'collect' },
 };
@@ -75,7 +75,7 @@ export const DEMO_FINDS: readonly DemoFind[] = [
     readings: [
       ['hymenophore', 'spines'], ['stipe.place', 'side'], ['cap.surface', 'felty'], ['hymenophore.bond', 'crumbles'], ['cap.colour', 'cream'],
       ['smell', 'mushroomy'], ['wood', 'not-on-wood'], ['flesh.texture', 'brittle'], ['stipe.interior', 'solid'], ['cap.shape', 'irregular'], ['hymenophore.attachment', 'decurrent'],
-      ['hymenophore', 'spines'],
+      ['hymenophore', 'spines'], ['stipe.place', 'side'], ['flesh.texture', 'brittle'],
     ],
     decision: { choice: 'collect' },
   },
