@@ -3,14 +3,14 @@ import { viewCase, type Case } from '../case';
 import type { CompiledGuide, TaxonId } from '../guide';
 import { asksOfRows } from '../policy';
 import { disputedCharacters } from '../settle';
-import { barsShort, staysMissing, type Verdict } from '../verdict';
+import { barsShort, mayFallShort, staysMissing, type Verdict } from '../verdict';
 
 /**
  * The verdict under a version in which only these dangers stand otherwise to what was read: their rows are counted
  * again, the others are taken over. `undefined` where more than rows could have changed, and all must be decided anew.
  *
- * It is enough to count rows where nothing else rests on them: when *collect* has a bar to spare against each of them
- * before and after (a lost reading takes at most one), or when *pause* misses what no bar and no lost reading mends.
+ * It is enough to count rows where nothing else rests on them: when *collect* has bars and second looks enough against
+ * each of them before and after, also without one reading, or when *pause* misses what no bar and no lost reading mends.
  */
 export function withRowsAgain(guide: CompiledGuide, find: Case, verdict: Verdict, touched: ReadonlySet<TaxonId>): Verdict | undefined {
   if ((find.withdrawals ?? []).length > 0 || asksOfRows(find.policy)) return undefined;
@@ -23,9 +23,10 @@ export function withRowsAgain(guide: CompiledGuide, find: Case, verdict: Verdict
     if (!row.otherKingdom && touched.has(row.taxon)) places.push(at);
   });
   if (places.length === 0) return { ...verdict, guide: version };
+  const view = viewCase(guide, find);
+  const tight = (row: BarRow) => mayFallShort(guide, view, row);
   if (!settled && places.some((at) => tight(verdict.rows[at] as BarRow))) return undefined;
 
-  const view = viewCase(guide, find);
   const taxa = Int32Array.from(places, (at) => guide.taxon((verdict.rows[at] as BarRow).taxon)?.index ?? -1);
   const tallied = tally(guide, view, disputedCharacters(view), taxa);
   const rows = [...verdict.rows];
@@ -35,11 +36,6 @@ export function withRowsAgain(guide: CompiledGuide, find: Case, verdict: Verdict
   const notes = others.findIndex((reason) => reason.weight === 'note');
   const end = notes < 0 ? others.length : notes;
   return { ...verdict, guide: version, rows, reasons: [...others.slice(0, end), ...barsShort(rows), ...others.slice(end)] };
-}
-
-/** Without a bar to spare. */
-function tight(row: BarRow): boolean {
-  return row.have <= row.need;
 }
 
 /** Whether no look is against the target: none is open or against on another piece, and no character was read often enough to outvote one. */

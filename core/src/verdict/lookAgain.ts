@@ -1,4 +1,4 @@
-import type { Dangers, Tally } from '../bars';
+import type { BarRow, Dangers, Tally } from '../bars';
 import type { CaseView } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
 import type { Reason } from './reason';
@@ -43,10 +43,19 @@ export function slackOf(view: CaseView, dangers: Dangers, tallied: Tally, place:
 
 const timesSeen = (view: CaseView, index: number): number => view.onPiece.get(index)?.length ?? 0;
 
-/** Whether the loss of one look could make a row short: with a bar go what it counts to spare, and that it was seen twice. */
+/** With a look go at most what its bar counts to spare, and that it was seen twice. */
+const MOST_LOST = SPARE_COUNTS + 1;
+
+/** Whether the loss of one look could make a row short. */
 export function isTight(view: CaseView, dangers: Dangers, tallied: Tally, place: number): boolean {
-  const mostLost = dangers.standing[place]?.grade === 'deadly' ? SPARE_COUNTS + 1 : 0;
-  return slackOf(view, dangers, tallied, place) <= mostLost;
+  return slackOf(view, dangers, tallied, place) <= (dangers.standing[place]?.grade === 'deadly' ? MOST_LOST : 0);
+}
+
+/** The same of a row as it stands in a verdict, which names only as many bars as are needed: it may be said of one that could not. */
+export function mayFallShort(guide: CompiledGuide, view: CaseView, { grade, listed, need, have, bars }: BarRow): boolean {
+  if (grade !== 'deadly' || have <= need) return have <= need;
+  const twice = bars.filter(({ character }) => timesSeen(view, guide.character(character)?.index ?? -1) > 1).length;
+  return (have - need) * SPARE_COUNTS + twice - (listed ? MORE_WANTED.listed : MORE_WANTED.other) <= MOST_LOST;
 }
 
 function seenTwice(view: CaseView, tallied: Tally, at: number): number {
