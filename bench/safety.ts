@@ -78,26 +78,26 @@ function tables(n: (specimens: number) => number) {
   const main = (t: Temper) => t.misread === 0.08 && t.repeat === 0.5;
   return {
     pause: tempers.flatMap((temper): Row[] => [
-      { ...PLAIN_PAUSE, temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 40_000 : 320_000) : temper.hopeful ? 3_000 : 6_000) },
-      { ...PLAIN_PAUSE, temper, of: 'serious', specimens: n(main(temper) ? (temper.hopeful ? 10_000 : 30_000) : 3_000) },
+      { ...PLAIN_PAUSE, temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 20_000 : 320_000) : temper.hopeful ? 1_500 : 6_000) },
+      { ...PLAIN_PAUSE, temper, of: 'serious', specimens: n(main(temper) ? (temper.hopeful ? 3_000 : 30_000) : temper.hopeful ? 1_500 : 3_000) },
       { ...PLAIN_PAUSE, temper, of: 'true', specimens: n(main(temper) ? 20_000 : 1_500) },
     ]),
     others: Object.keys(BASELINES).flatMap((way) => [MIDDLING, HOPEFUL].flatMap((temper) => (['deadly', 'serious', 'true'] as const).map((of): Row => ({
-      way: way as keyof typeof BASELINES, rules: 'every rule', temper, of, specimens: n(way.startsWith('prob') ? 500 : 2_000),
+      way: way as keyof typeof BASELINES, rules: 'every rule', temper, of, specimens: n(way.startsWith('prob') ? 500 : 1_500),
     })))),
     wanted: GUIDE.wanted.flatMap(({ id }) => [0, 0.08].map((misread): Row => (
       { ...PLAIN_PAUSE, temper: { ...MIDDLING, misread }, of: 'true', drawnFrom: 'wanted', target: id, specimens: n(600) }
     ))),
     wrong: [...GUIDE.readers.map((drawnFrom) => ({ drawnFrom })), ...WRONG_SHARES.map((wrong) => ({ wrong }))].flatMap((how): Row[] => [
       { ...PLAIN_PAUSE, ...how, temper: MIDDLING, of: 'deadly', specimens: n('wrong' in how ? 10_000 : 22_000) },
-      { ...PLAIN_PAUSE, ...how, temper: HOPEFUL, of: 'deadly', specimens: n(2_000) },
+      { ...PLAIN_PAUSE, ...how, temper: HOPEFUL, of: 'deadly', specimens: n(1_000) },
       { ...PLAIN_PAUSE, ...how, temper: MIDDLING, of: 'serious', specimens: n(2_500) },
     ]),
-    off: WITHOUT.flatMap((rules) => ([[MIDDLING, 'deadly', 2_000], [HOPEFUL, 'deadly', 1_500], [HOPEFUL, 'serious', 1_000], [MIDDLING, 'true', 1_000]] as const).map(
+    off: WITHOUT.flatMap((rules) => ([[MIDDLING, 'deadly', 1_000], [HOPEFUL, 'deadly', 700], [HOPEFUL, 'serious', 500], [MIDDLING, 'true', 700]] as const).map(
       ([temper, of, specimens]): Row => ({ way: 'Pause', rules: rules.name, temper, of, specimens: n(specimens) }),
     )),
-    leftOut: GROUPS_TRIED.flatMap((groups) => [MIDDLING, HOPEFUL].map((temper): Row => ({ way: 'Pause', rules: `${groups} groups`, temper, of: 'left-out', specimens: n(temper.hopeful ? 2_000 : 3_000) }))),
-    paid: GROUPS_TRIED.map((groups): Row => ({ way: 'Pause', rules: `${groups} groups`, temper: MIDDLING, of: 'true', specimens: n(1_000) })),
+    leftOut: GROUPS_TRIED.flatMap((groups) => [MIDDLING, HOPEFUL].map((temper): Row => ({ way: 'Pause', rules: `${groups} groups`, temper, of: 'left-out', specimens: n(temper.hopeful ? 1_000 : 2_000) }))),
+    paid: GROUPS_TRIED.map((groups): Row => ({ way: 'Pause', rules: `${groups} groups`, temper: MIDDLING, of: 'true', specimens: n(700) })),
   };
 }
 

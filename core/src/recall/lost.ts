@@ -33,8 +33,9 @@ export function changedGrounds(before: Verdict, after: Verdict, guide: CompiledG
   if (!stored) return [];
   const changed: ChangedGround[] = [];
   const rowBefore = new Map<string, (typeof stored.rows)[number]>(stored.rows.map((row) => [row.taxon, row]));
+  const wantsMore = new Set<string>(after.reasons.flatMap((reason) => (reason.code === 'look-again' ? reason.taxa : [])));
   for (const { taxon, have, need, bars } of after.rows) {
-    if (have >= need) continue;
+    if (have >= need && !wantsMore.has(taxon)) continue;
     const was = rowBefore.get(taxon);
     if (!was) changed.push({ taxon, readBy: readersOf(guide, taxon) });
     const now = new Set<string>(bars.map(({ reading }) => reading));
