@@ -2,6 +2,7 @@ import { fork, type ChildProcess } from 'node:child_process';
 import { appendFileSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
+import { GROUPS_NEEDED } from '@pause/core';
 import type { Temper } from './simulate/observer';
 import { BASELINES, GROUPS_TRIED, GUIDE, run, together, type Came, type Job } from './simulate/rows';
 import { WITHOUT } from './simulate/rules';
@@ -11,7 +12,8 @@ import { worstOfPairs } from './simulate/worst';
  * How safe it is, in simulation: npm run bench:safety [share of the full number of specimens] [file]. Dangerous specimens
  * are taken for a target that lists them; true ones are checked at a stage at which they are worth having. The work is
  * cut into shares and spread over the cores; the same shares give the same figures on any number of them. What came of
- * each share is kept in the file, if one is named, and a run that was broken off goes on from there.
+ * each share is kept in the file, if one is named, and a run that was broken off goes on from there; with `kept` behind it, the
+ * report is made of what is there.
  */
 
 const SHARE_SIZE = 5_000;
@@ -78,8 +80,8 @@ function tables(n: (specimens: number) => number) {
   const main = (t: Temper) => t.misread === 0.08 && t.repeat === 0.5;
   return {
     pause: tempers.flatMap((temper): Row[] => [
-      { ...PLAIN_PAUSE, temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 20_000 : 320_000) : temper.hopeful ? 1_500 : 6_000) },
-      { ...PLAIN_PAUSE, temper, of: 'serious', specimens: n(main(temper) ? (temper.hopeful ? 3_000 : 30_000) : temper.hopeful ? 1_500 : 3_000) },
+      { ...PLAIN_PAUSE, temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 20_000 : 320_000) : temper.hopeful ? 3_000 : 6_000) },
+      { ...PLAIN_PAUSE, temper, of: 'serious', specimens: n(main(temper) && !temper.hopeful ? 30_000 : 3_000) },
       { ...PLAIN_PAUSE, temper, of: 'true', specimens: n(main(temper) ? 20_000 : 1_500) },
     ]),
     others: Object.keys(BASELINES).flatMap((way) => [MIDDLING, HOPEFUL].flatMap((temper) => (['deadly', 'serious', 'true'] as const).map((of): Row => ({
@@ -89,7 +91,7 @@ function tables(n: (specimens: number) => number) {
       { ...PLAIN_PAUSE, temper: { ...MIDDLING, misread }, of: 'true', drawnFrom: 'wanted', target: id, specimens: n(600) }
     ))),
     wrong: [...GUIDE.readers.map((drawnFrom) => ({ drawnFrom })), ...WRONG_SHARES.map((wrong) => ({ wrong }))].flatMap((how): Row[] => [
-      { ...PLAIN_PAUSE, ...how, temper: MIDDLING, of: 'deadly', specimens: n('wrong' in how ? 10_000 : 22_000) },
+      { ...PLAIN_PAUSE, ...how, temper: MIDDLING, of: 'deadly', specimens: n('wrong' in how ? 5_000 : 20_000) },
       { ...PLAIN_PAUSE, ...how, temper: HOPEFUL, of: 'deadly', specimens: n(1_000) },
       { ...PLAIN_PAUSE, ...how, temper: MIDDLING, of: 'serious', specimens: n(2_500) },
     ]),
@@ -101,24 +103,31 @@ function tables(n: (specimens: number) => number) {
   };
 }
 
-async function report(scale: number, file: string | undefined): Promise<void> {
+async function report(scale: number, file: string | undefined, onlyKept: boolean): Promise<void> {
   const { pause, others, wanted, wrong, off, leftOut, paid } = tables((specimens) => Math.max(100, Math.round(specimens * scale)));
-  const rows = [...wanted, ...pause, ...wrong, ...leftOut, ...paid, ...others, ...off];
+  const rows = [...wanted, ...wrong, ...leftOut, ...paid, ...off, ...pause, ...others];
   const jobs = rows.flatMap((row) => shares(row).map((job) => ({ row, job })));
-  const came = await all(jobs.map(({ job }) => job), file, (count) => { process.stderr.write(`\r${count} of ${jobs.length} shares`); });
-  const of = (row: Row): Came => together(came.filter((_, i) => jobs[i]?.row === row));
+  const kept = onlyKept ? keptIn(file) : undefined;
+  const came: (Came | undefined)[] = kept
+    ? jobs.map(({ job }) => kept.get(nameOf(job)))
+    : await all(jobs.map(({ job }) => job), file, (count) => { process.stderr.write(`\r${count} of ${jobs.length} shares`); });
+  const of = (row: Row): Came => together(came.filter((one, i): one is Came => one !== undefined && jobs[i]?.row === row));
   const text = [
-    ...intro(), ...mainTable(pause, others, of), ...letThrough(pause, of), ...wantedTable(wanted, of), ...wrongTable(wrong, pause, of), ...worstPairs(),
+    ...intro(), ...(came.includes(undefined) ? ['**This run was broken off:** rows that it did not come to are left out, and tables without rows are still to be made.', ''] : []),
+    ...heading(), ...mainTable(pause, others, of), ...letThrough(pause, of), ...wantedTable(wanted, of), ...wrongTable(wrong, pause, of), ...worstPairs(),
     ...offTable(off, of), ...leftOutTable(leftOut, paid, of),
-  ].join('\n');
+  ].filter((line) => !line.includes(`${NOT_YET} | ${NOT_YET} | ${NOT_YET}`)).join('\n');
   writeFileSync('docs/safety.md', `${text}\n`);
   process.stdout.write(`\n${text}\n`);
 }
 
+/** Of rows that a run that was broken off has not come to. */
+const NOT_YET = 'not yet';
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-const percent = (c: Came) => `${((c.collected / c.specimens) * 100).toFixed(1)} %`;
+const percent = (c: Came, digits = 1) => (c.specimens === 0 ? NOT_YET : `${((c.collected / c.specimens) * 100).toFixed(digits)} %`);
 /** Per 100,000; where none was seen, the rate that would show one in twenty such runs none (3 in n). */
 function rate(c: Came): string {
+  if (c.specimens === 0) return NOT_YET;
   const per = (k: number) => (k / c.specimens) * 100_000;
   return c.collected > 0 ? per(c.collected).toFixed(per(c.collected) < 10 ? 2 : 0) : `0 (under ${per(3).toFixed(per(3) < 10 ? 1 : 0)})`;
 }
@@ -126,9 +135,14 @@ function rate(c: Came): string {
 function intro(): string[] {
   return [
     '# Safety, in simulation', '',
-    `\`npm run bench:safety\`, guide \`${GUIDE.version.slice(0, 12)}\` of ${GUIDE.taxa} taxa. About an hour on two slow cores; \`npm run bench:safety 0.02\` gives a first idea.`, '',
+    `\`npm run bench:safety\`, guide \`${GUIDE.version.slice(0, 12)}\` of ${GUIDE.taxa} taxa. About an hour and a half on two slow cores; \`npm run bench:safety 0.02\` gives a first idea.`, '',
     'Specimens vary one by one within the guide\'s statements, one in ten in what is only occasional; where the guide says nothing, they show anything. Observers go wrong by whole causes: a group, all colours, all smells, all numbers, all absences, each with the chance in the column *misread*. A second look at the same thing repeats the first mistake with the chance in *repeats*; who has seen through a mistake does not make it again. The *hopeful* misread twice as often, nine times of ten towards what they want it to be, pass over half of the checks whose answer they dislike, and start again on up to two more pieces. They follow Pause\'s next checks and look again where it asks to.', '',
     'What this does not show: a mistake that the guide and every reading of it share, or a person who does not look at all.', '',
+  ];
+}
+
+function heading(): string[] {
+  return [
     '## False collect, and true ones that get there', '',
     'False *collect* per 100,000 dangerous specimens, each taken for a target that lists it as a lookalike. *True* is the share of specimens of the target, at a stage at which its part is worth having, that reach *collect*; checks and seconds are medians of those.', '',
     '| way | misread | repeats | hopeful | deadly | serious | true | checks | seconds | deadly specimens |', '|---|---|---|---|---|---|---|---|---|---|',
@@ -217,14 +231,14 @@ function leftOutTable(leftOut: readonly Row[], paid: readonly Row[], of: (row: R
   for (const [i, groups] of GROUPS_TRIED.entries()) {
     const [plain, hoping] = leftOut.slice(i * 2, i * 2 + 2).map(of) as [Came, Came];
     const genuine = of(paid[i] as Row);
-    lines.push(`| ${groups} | ${((plain.collected / plain.specimens) * 100).toFixed(2)} % | ${((hoping.collected / hoping.specimens) * 100).toFixed(2)} % | ${percent(genuine)} | ${median(genuine.checks)} |`);
+    lines.push(`| ${groups} | ${percent(plain, 2)} | ${percent(hoping, 2)} | ${percent(genuine)} | ${median(genuine.checks)} |`);
   }
   lines.push(
-    '', 'Eight it is: the largest number at which true finds lose nothing beyond the noise of these runs (about 1.5 points). From nine on they do, more with each, and need more checks, while what gets through falls little further: no more for the plain, by a third at most for the hopeful. A group that wants it may ask for more. Most of the work is done by the rule that what contradicts the target is looked at again, and left if it stays; the number of groups is what remains when somebody sees what they want to see.',
+    '', `${GROUPS_NEEDED} is what the model asks. A guide may ask for more of a target, and two of this one do; so may a group. A relative that nobody thought of is stopped for the most part by the rule that what contradicts the target is looked at again, and left if it stays; the number of groups is what remains when somebody sees what they want to see.`,
   );
   return lines;
 }
 
 if (process.send) {
   process.on('message', (job: Job) => { process.send?.(run(job)); });
-} else await report(Number(process.argv[2] ?? 1), process.argv[3]);
+} else await report(Number(process.argv[2] ?? 1), process.argv[3], process.argv[4] === 'kept');
