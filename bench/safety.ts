@@ -124,7 +124,8 @@ async function report(scale: number, file: string | undefined, onlyKept: boolean
 /** Of rows that a run that was broken off has not come to. */
 const NOT_YET = 'not yet';
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-const percent = (c: Came, digits = 1) => (c.specimens === 0 ? NOT_YET : `${((c.collected / c.specimens) * 100).toFixed(digits)} %`);
+const share = (part: number, { specimens }: Came, digits: number) => (specimens === 0 ? NOT_YET : `${((part / specimens) * 100).toFixed(digits)} %`);
+const percent = (c: Came, digits = 1) => share(c.collected, c, digits);
 /** Per 100,000; where none was seen, the rate that would show one in twenty such runs none (3 in n). */
 function rate(c: Came): string {
   if (c.specimens === 0) return NOT_YET;
@@ -176,10 +177,10 @@ function wantedTable(wanted: readonly Row[], of: (row: Row) => Came): string[] {
   for (const [i, { name }] of GUIDE.wanted.entries()) {
     const [flawless, misread] = wanted.slice(i * 2, i * 2 + 2).map(of) as [Came, Came];
     all.push([flawless, misread]);
-    lines.push(`| *${name}* | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ${((misread.left / misread.specimens) * 100).toFixed(1)} % |`);
+    lines.push(`| *${name}* | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ${share(misread.left, misread, 1)} |`);
   }
   const [flawless, misread] = [together(all.map(([one]) => one)), together(all.map(([, one]) => one))];
-  lines.push(`| all | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ${((misread.left / misread.specimens) * 100).toFixed(1)} % |`);
+  lines.push(`| all | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ${share(misread.left, misread, 1)} |`);
   return lines;
 }
 

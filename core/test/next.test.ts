@@ -43,7 +43,7 @@ describe('what is proposed', () => {
     expect(two.slice(0, 2).map((c) => c.character).sort()).toEqual(['cap.shape', 'cap.surface']);
   });
 
-  test('nothing is dug out or waited for only to have a bar to spare', () => {
+  test('nothing is waited for only to have a bar to spare', () => {
     for (const target of collectable) {
       const done = followChecks(target.id);
       expect([target.id, done.readings.some((r) => character(r.character).character.seconds > 120)]).toEqual([target.id, false]);

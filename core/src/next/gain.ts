@@ -1,9 +1,9 @@
 import type { Dangers, Tally } from '../bars';
 import { toLook, type Case, type CaseView, type Look, type Reading, type ReadingValue } from '../case';
-import { causesIn, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId, type StateId } from '../guide';
+import { causesIn, type CharacterId, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId, type StateId } from '../guide';
 import { STRAIN_SHARE } from '../target';
 import { DAMAGE_SECONDS } from '../plan';
-import { HANDLING_SECONDS, MORE_WANTED, SPARE_COUNTS, type Weighed } from '../verdict';
+import { HANDLING_SECONDS, moreWanted, SPARE_COUNTS, type Weighed } from '../verdict';
 
 /** What a missing mark of the signature and a missing group weigh, where a bar that only one check can give weighs 1. */
 const MARK_WEIGHT = 0.2;
@@ -105,7 +105,7 @@ function openRows(dangers: Dangers, tallied: Tally): OpenRows {
   const spare: number[] = [];
   for (const [i, { grade, listed }] of dangers.standing.entries()) {
     const lack = dangers.needs[grade] - tallied.count(i);
-    const want = grade === 'deadly' ? lack + (listed ? MORE_WANTED.listed : MORE_WANTED.other) / SPARE_COUNTS : lack;
+    const want = grade === 'deadly' ? lack + moreWanted(listed) / SPARE_COUNTS : lack;
     // Rows with bars beyond that neither gain nor lose.
     if (want < 0) continue;
     at.push(i);
@@ -186,7 +186,7 @@ const lossOf = (spare: number) => (spare > 0 ? SPARE_LOSS : 1);
  */
 export function gains(
   guide: CompiledGuide, view: CaseView, target: CompiledTaxon, weighed: Weighed, characters: readonly CompiledCharacter[],
-): ReadonlyMap<CompiledCharacter, Gain> {
+): ReadonlyMap<CharacterId, Gain> {
   const { tallied, held, dangers } = weighed;
   const shows = foreseen(guide, view.find, target);
   const rows = openRows(dangers, tallied);
@@ -205,7 +205,7 @@ export function gains(
   const strained = held.strains * STRAIN_SHARE > held.readings;
   const doubted = doubtedCauses(view, weighed);
   const used = causesUsed(view);
-  const found = new Map<CompiledCharacter, Gain>();
+  const found = new Map<CharacterId, Gain>();
   for (const [character, by] of brought) {
     const { looks, certain } = shows(character);
     let nearer = 0;
@@ -222,7 +222,7 @@ export function gains(
     const inDoubt = looks.filter((look) => (look.causes & doubted) !== 0).length / looks.length;
     const newCauses = looks.reduce((sum, look) => sum + causesIn(look.causes & ~used).length, 0) / looks.length;
     const gain = brings > 0 ? brings * (1 - DOUBT * inDoubt) * (1 - NEW_CAUSE * newCauses) : LAST_RESORT * missing;
-    found.set(character, { gain, nearer: nearer >= MUCH_NEARER });
+    found.set(character.id, { gain, nearer: nearer >= MUCH_NEARER });
   }
   return found;
 }

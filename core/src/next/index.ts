@@ -87,9 +87,8 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     .filter((c) => canBeMade(c, find))
     .filter((c) => !passedOver.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)));
   const gain = gains(guide, view, target, weighed, open);
-  const bringsNearer = new Set(open.filter((c) => gain.get(c)?.nearer === true).map((c) => c.id));
   const fresh = open
-    .map((c) => check(guide, c.id, 'brings-nearer', gain.get(c)?.gain ?? 0))
+    .map((c) => check(guide, c.id, 'brings-nearer', gain.get(c.id)?.gain ?? 0))
     .filter((c) => c.gain > 0)
     .sort((a, b) => rate(b) - rate(a));
 
@@ -105,7 +104,7 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   const twice = weighed.reasons.flatMap((reason) => (reason.code === 'look-again' ? [check(guide, reason.character, 'look-again', 0)] : []));
   const reopened = [...twice, ...unsure, ...[...passedOver].map((id) => check(guide, id, 'unanswered', 0))];
   const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
-  const comesFirst = (c: Check) => oneDoubt && bringsNearer.has(c.character);
+  const comesFirst = (c: Check) => oneDoubt && gain.get(c.character)?.nearer === true;
   const all = [...ordered.filter(comesFirst), ...again, ...ordered.filter((c) => !comesFirst(c)), ...reopened];
   return harmSkin.length > 0 ? all.map((c) => (onlyLooks(guide, c) ? c : { ...c, skin: harmSkin })) : all;
 }

@@ -7,8 +7,12 @@ import type { Reason } from './reason';
  * What is wanted against a deadly taxon beyond the bars it needs, before anything is collected: a bar to spare counts
  * two, a bar that was seen twice counts one.
  */
-export const MORE_WANTED = { listed: 4, other: 2 } as const;
+const MORE_WANTED = { listed: 4, other: 2 } as const;
 export const SPARE_COUNTS = 2;
+/** Points that are wanted against a deadly taxon, by whether the target lists it. */
+export const moreWanted = (listed: boolean): number => (listed ? MORE_WANTED.listed : MORE_WANTED.other);
+/** Points beyond those that are wanted. */
+const beyondWanted = (spare: number, twice: number, listed: boolean) => spare * SPARE_COUNTS + twice - moreWanted(listed);
 /**
  * Seconds that any check is worth avoiding, whatever it takes: finding the place on the specimen, answering, and the
  * chance of one more mistake. Few good looks are preferred to many quick ones.
@@ -37,7 +41,7 @@ export function slackOf(view: CaseView, dangers: Dangers, tallied: Tally, place:
   const spare = bars - dangers.needs[standing.grade];
   if (standing.grade !== 'deadly' || spare < 0) return spare;
   const twice = seenTwice(view, tallied, at);
-  const beyond = spare * SPARE_COUNTS + twice - (standing.listed ? MORE_WANTED.listed : MORE_WANTED.other);
+  const beyond = beyondWanted(spare, twice, standing.listed);
   return twice === bars ? Math.max(0, beyond) : beyond;
 }
 
@@ -55,7 +59,7 @@ export function isTight(view: CaseView, dangers: Dangers, tallied: Tally, place:
 export function mayFallShort(guide: CompiledGuide, view: CaseView, { grade, listed, need, have, bars }: BarRow): boolean {
   if (grade !== 'deadly' || have <= need) return have <= need;
   const twice = bars.filter(({ character }) => timesSeen(view, guide.character(character)?.index ?? -1) > 1).length;
-  return (have - need) * SPARE_COUNTS + twice - (listed ? MORE_WANTED.listed : MORE_WANTED.other) <= MOST_LOST;
+  return beyondWanted(have - need, twice, listed) <= MOST_LOST;
 }
 
 function seenTwice(view: CaseView, tallied: Tally, at: number): number {

@@ -23,7 +23,7 @@ export type LeaveReason =
 
 export type PauseReason =
   | { readonly code: 'bars-short'; readonly taxon: TaxonId; readonly grade: HarmGrade; readonly have: number; readonly need: number }
-  /** Everything else is there, but what rules out these deadly taxa has no bar to spare and was seen once: look a second time. */
+  /** Everything else is there, but these deadly taxa are ruled out by too few bars to spare and too few second looks. */
   | { readonly code: 'look-again'; readonly character: CharacterId; readonly taxa: readonly TaxonId[] }
   | { readonly code: 'signature-missing'; readonly character: CharacterId }
   | { readonly code: 'groups-short'; readonly have: number; readonly need: number }
