@@ -80,7 +80,7 @@ function tables(n: (specimens: number) => number) {
   const main = (t: Temper) => t.misread === 0.08 && t.repeat === 0.5;
   return {
     pause: tempers.flatMap((temper): Row[] => [
-      { ...PLAIN_PAUSE, temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 20_000 : 320_000) : temper.hopeful ? 3_000 : 6_000) },
+      { ...PLAIN_PAUSE, temper, of: 'deadly', specimens: n(main(temper) ? (temper.hopeful ? 60_000 : 320_000) : temper.hopeful ? 3_000 : 6_000) },
       { ...PLAIN_PAUSE, temper, of: 'serious', specimens: n(main(temper) && !temper.hopeful ? 30_000 : 3_000) },
       { ...PLAIN_PAUSE, temper, of: 'true', specimens: n(main(temper) ? 20_000 : 1_500) },
     ]),

@@ -50,6 +50,15 @@ describe('what is proposed', () => {
     }
   });
 
+  test('a number is measured where a large specimen would part what one of middle size does not', () => {
+    const seen = { hymenophore: 'ridges', 'hymenophore.bond': 'inseparable', 'stipe.colour': 'egg-yellow', 'cap.shape': 'irregular', 'flesh.texture': 'firm', section: 'cap-and-stem', 'stipe.interior': 'solid', smell: 'fruity' };
+    const f = chanterelle(Object.entries(seen).map(([id, state], minute) => reading(id, state, { minute })));
+    expect(decide(guide, f).rows.find((row) => row.taxon === 'gyromitra-infula')).toMatchObject({ have: 2, need: 3 });
+    expect(names(f)).toContain('flesh.thickness');
+    const measured = (mm: number) => decide(guide, { ...f, readings: [...f.readings, reading('flesh.thickness', { kind: 'measure', number: mm, unit: 'mm' }, { minute: 20 })] }).rows.find((row) => row.taxon === 'gyromitra-infula')?.have;
+    expect([measured(6.5), measured(10)]).toEqual([2, 3]);
+  });
+
   test('a mark is asked for, whatever bars it costs', () => {
     for (const target of collectable) {
       const read = new Set(followChecks(target.id).readings.map((r) => r.character));

@@ -18,6 +18,8 @@ const MUCH_NEARER = 0.06;
 const FIT_WEIGHT = { certain: 0.05, likely: 0.02 } as const;
 /** Share of what a check would bring that is taken off for each cause it is the first to rest on: one more way to go wrong. */
 const NEW_CAUSE = 0.2;
+/** Parts of its usual range at which a number is foreseen. */
+const MEASURES_FORESEEN = [0.1, 0.3, 0.5, 0.7, 0.9];
 /** Share of what a check would bring that is not counted on while a cause it rests on is in doubt. */
 const DOUBT = 0.8;
 
@@ -81,10 +83,13 @@ function usualValues(stages: readonly StageId[], target: CompiledTaxon, characte
         if ((known.usual & bit) !== 0) values.set(state, { kind: 'states', states: [state as StateId] });
       }
     } else {
-      const middle = (known.usual[0] + known.usual[1]) / 2;
-      values.set(String(middle), character.character.kind === 'count'
-        ? { kind: 'count', number: Math.round(middle) }
-        : { kind: 'measure', number: middle, unit: 'mm' });
+      const [low, high] = known.usual;
+      for (const part of MEASURES_FORESEEN) {
+        const number = low + (high - low) * part;
+        values.set(String(number), character.character.kind === 'count'
+          ? { kind: 'count', number: Math.round(number) }
+          : { kind: 'measure', number, unit: 'mm' });
+      }
     }
   }
   return [...values.values()];
