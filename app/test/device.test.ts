@@ -1,6 +1,6 @@
 import './guide';
 import { countOf } from '@pause/core';
-import { keepLook, keptLook, look, USUAL_LOOK } from '../src/store/look';
+import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/store/look';
 import { loadMe, putForwardAgain, read, startFind, takeBack } from '../src/store/actions';
 import { takeOverCounts } from '../src/store/takeOver';
 import { rig } from './rig';
@@ -21,6 +21,22 @@ describe('how it looks here', () => {
     store.dispatch(look.actions.lookSet({ theme: 'dim', text: 1.5, hand: 'left', pixelsPerMillimetre: 4.7 }));
     keepLook(kept, store.getState().look);
     expect(keptLook(kept)).toEqual({ theme: 'dim', text: 1.5, hand: 'left', child: false, pixelsPerMillimetre: 4.7 });
+  });
+
+  test('what is set in another window is set here, and what was taken back there is gone', () => {
+    const { store } = rig();
+    store.dispatch(look.actions.lookSet({ poisonLine: '112' }));
+    whenLookSet(window, (settings) => store.dispatch(look.actions.lookSet(settings)));
+    keepLook(window.localStorage, { ...USUAL_LOOK, theme: 'dim' });
+    window.dispatchEvent(new StorageEvent('storage', { key: 'something else' }));
+    expect(store.getState().look.theme).toBe('day');
+    window.dispatchEvent(new StorageEvent('storage', { key: 'pause:look' }));
+    expect(store.getState().look).toEqual({ ...USUAL_LOOK, theme: 'dim' });
+    // Two windows with the same settings keep the same text, and so tell each other nothing more.
+    const text = window.localStorage.getItem('pause:look');
+    keepLook(window.localStorage, { child: false, hand: 'right', text: 1, theme: 'dim' });
+    expect(window.localStorage.getItem('pause:look')).toBe(text);
+    window.localStorage.clear();
   });
 
   test.each([

@@ -1,5 +1,6 @@
 import { CAUSE_BIT, BARS_NEEDED, decide, largestIndependent, partings, SHARED_CAUSES, type CompiledCharacter, type CompiledTaxon, type StageId } from '../src';
-import { relationAtStages, relationOverall, toLook, type Look } from '../src';
+import { relationAtStages, relationOverall, toLook, viewCase, weigh, type Look } from '../src';
+import { seeded } from '../src/weather';
 import { collectable, dangers, find, goodContext, guide, reading } from './finds';
 
 /**
@@ -43,7 +44,7 @@ function everyAnswer(character: CompiledCharacter): Look[] {
   });
 }
 
-/** Whether a true specimen of this taxon can show the answer at this stage (unknown: it can show anything). */
+/** Whether a true specimen of this taxon can show the answer (unknown: it can show anything). */
 function canShow(taxon: CompiledTaxon, look: Look): boolean {
   return relationOverall(look, taxon) !== 'against';
 }
@@ -55,7 +56,7 @@ function subsets(size: number, causes: readonly Cause[]): Cause[][] {
 
 /** Causes that can turn any reading against this taxon; the others change nothing and need not be tried. */
 function causesThatMatter(danger: CompiledTaxon): Cause[] {
-  const against = [...answers.values()].flat().filter((look) => !look.character.place && relationOverall(look, danger) === 'against');
+  const against = [...againstOf(danger)];
   return CAUSES.filter((cause) => against.some((look) => restsOn(look, cause)));
 }
 
@@ -63,17 +64,6 @@ function causesThatMatter(danger: CompiledTaxon): Cause[] {
 function groundsOf(looks: readonly Look[]) {
   const kinds = new Map(looks.map((look) => [`${look.character.group}/${look.causes}`, { group: look.character.group, causes: look.causes }]));
   return [...kinds.values()];
-}
-
-/** A seeded row of numbers from 0 to 1 (mulberry32), so that a sample that passed passes again. */
-function dice(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 const WAYS = Number(process.env.PAUSE_RUNS ?? 6);
@@ -84,7 +74,7 @@ describe('the promise, over the whole guide', () => {
   // all targets and all stages: bars against a taxon do not depend on the target, nor on the stage.
   test.each(dangers.map((d) => [d.id, d] as const))('%s: every way to spoil k - 1 causes leaves a bar open', (_, danger) => {
     const need = BARS_NEEDED[danger.grade];
-    const against = [...answers.values()].flat().filter((look) => !look.character.place && relationOverall(look, danger) === 'against');
+    const against = [...againstOf(danger)];
     const kinds = groundsOf(against);
     const causes = causesThatMatter(danger);
     const ways = subsets(need - 1, causes);
@@ -101,20 +91,22 @@ describe('the promise, over the whole guide', () => {
     if (need > 1) expect(grounds).toBeGreaterThan(0);
   });
 
-  // And the whole deciding function, every taxon taken for every target at every stage, on a sample of the ways
+  // And the whole weighing that every verdict rests on, every taxon taken for every target at every stage, on a sample of the ways
   // to spoil: the reading set that pleases the target most, and each spoiled reading replaced by its alternatives.
   test.each(dangers.map((d) => [d.id, d] as const))('%s taken for any target is never collected', (_, danger) => {
-    const roll = dice(1 + danger.index);
+    const roll = seeded(1 + danger.index);
     const ways = subsets(BARS_NEEDED[danger.grade] - 1, causesThatMatter(danger));
     for (const target of collectable.filter((t) => t.taxon.kingdom === danger.taxon.kingdom && t.index !== danger.index)) {
       let tried = 0;
       for (const stage of new Set(target.taxon.parts.flatMap((part) => part.stages))) {
         for (let n = 0; n < WAYS; n += 1) {
           const spoiled = ways[Math.floor(roll() * ways.length)] ?? [];
-          const all = choices(danger, target, stage, spoiled);
-          for (const looks of [all[0], all[Math.floor(roll() * all.length)], all[Math.floor(roll() * all.length)]]) {
-            const verdict = decide(guide, find(target.id, (looks ?? []).map((look) => look.reading), { context: goodContext(target, stage) }));
-            if (verdict.outcome === 'collect') throw new Error(`${danger.id} was collected as ${target.id} at ${stage}`);
+          const { best, instead } = choices(danger, target, stage, spoiled);
+          const others = instead.length > 0 ? [0, 1].map(() => withReading(best, instead[Math.floor(roll() * instead.length)] as Look)) : [];
+          for (const looks of [best, ...others]) {
+            const readings = looks.map((look) => look.reading);
+            const { outcome } = weigh(guide, viewCase(guide, find(target.id, readings, { context: goodContext(target, stage) })));
+            if (outcome === 'collect') throw new Error(`${danger.id} was collected as ${target.id} at ${stage}`);
             tried += 1;
           }
         }
@@ -126,27 +118,40 @@ describe('the promise, over the whole guide', () => {
 
 const PLEASING = ['fits', 'strains', 'silent', 'against'];
 
-/** The most pleasing set, and that set with each spoiled reading replaced by each of its alternatives. */
-function choices(danger: CompiledTaxon, target: CompiledTaxon, stage: StageId, spoiled: readonly Cause[]): Look[][] {
-  const options = guide.characters
-    .filter((c) => c.character.kingdom === target.taxon.kingdom)
-    .map((c) => (answers.get(c.index) ?? [])
-      .filter((look) => canShow(danger, look) || spoiled.some((cause) => restsOn(look, cause)))
-      .filter((look) => !look.character.place)
-      .sort((a, b) => pleases(a) - pleases(b)));
-  function pleases(look: Look): number {
-    const relation = PLEASING.indexOf(relationAtStages(look, target, [stage]));
-    return relation * 2 + (relationOverall(look, danger) === 'against' ? 0 : 1);
-  }
-  const best = options.flatMap((looks) => (looks[0] ? [looks[0]] : []))
-    .filter((look) => relationAtStages(look, target, [stage]) !== 'against')
-    .filter((look) => look.character.stages.has(stage));
-  const variants = options.flatMap((looks) => looks.slice(1)
-    .filter((look) => relationOverall(look, danger) === 'against' && relationAtStages(look, target, [stage]) !== 'against')
-    .filter((look) => look.character.stages.has(stage))
-    .map((look) => [...best.filter((other) => other.character.index !== look.character.index), look]));
-  return [best, ...variants];
+/** Where something is worked out for a key once and kept. */
+function once<Key, Value>(work: (key: Key) => Value): (key: Key) => Value {
+  const known = new Map<Key, Value>();
+  return (key) => {
+    if (!known.has(key)) known.set(key, work(key));
+    return known.get(key) as Value;
+  };
 }
+
+const readable = [...answers.values()].flat().filter((look) => !look.character.place);
+const againstOf = once((danger: CompiledTaxon) => new Set(readable.filter((look) => !canShow(danger, look))));
+/** How well a look stands to a target at a stage, best first. */
+const placesAt = once((target: CompiledTaxon) => once((stage: StageId) => new Map(readable.map((look) => [look, PLEASING.indexOf(relationAtStages(look, target, [stage]))]))));
+
+/** The most pleasing set; and what can stand in it instead, one at a time: every other reading against the danger that the target allows. */
+function choices(danger: CompiledTaxon, target: CompiledTaxon, stage: StageId, spoiled: readonly Cause[]): { readonly best: Look[]; readonly instead: Look[] } {
+  const against = againstOf(danger);
+  const places = placesAt(target)(stage);
+  const place = (look: Look) => places.get(look) ?? PLEASING.length;
+  const pleases = (look: Look) => place(look) * 2 + (against.has(look) ? 0 : 1);
+  const allowed = (look: Look) => PLEASING[place(look)] !== 'against' && look.character.stages.has(stage);
+  const options = guide.characters
+    .filter((c) => c.character.kingdom === target.taxon.kingdom && !c.place)
+    .map((c) => (answers.get(c.index) ?? [])
+      .filter((look) => !against.has(look) || spoiled.some((cause) => restsOn(look, cause)))
+      .sort((a, b) => pleases(a) - pleases(b)));
+  return {
+    best: options.flatMap(([first]) => (first && allowed(first) ? [first] : [])),
+    instead: options.flatMap((looks) => looks.slice(1)).filter((look) => against.has(look) && allowed(look)),
+  };
+}
+
+/** A set with one reading put in the place of what was read of its character. */
+const withReading = (best: readonly Look[], look: Look) => [...best.filter((other) => other.character.index !== look.character.index), look];
 
 test('the adversary is real: with k causes spoiled it does get through', () => {
   const danger = dangers.find((d) => d.id === 'cortinarius-rubellus');
@@ -155,10 +160,13 @@ test('the adversary is real: with k causes spoiled it does get through', () => {
   const stage = 'mature' as StageId;
   // Three of the groups by which the two are told apart, spoiled at once.
   const parted = new Set(partings(guide, target, danger, [stage]).map((p) => guide.groups.indexOf(p.group)));
-  const through = subsets(3, GROUP_CAUSES.filter((cause) => parted.has(cause.group))).some((spoiled) => choices(danger, target, stage, spoiled).some((looks) => {
-    const verdict = decide(guide, find(target.id, looks.map((l) => l.reading), { context: goodContext(target, stage) }));
-    return verdict.rows.find((row) => row.taxon === danger.id)?.bars.length === 3;
-  }));
+  const through = subsets(3, GROUP_CAUSES.filter((cause) => parted.has(cause.group))).some((spoiled) => {
+    const { best, instead } = choices(danger, target, stage, spoiled);
+    return [best, ...instead.map((look) => withReading(best, look))].some((looks) => {
+      const verdict = decide(guide, find(target.id, looks.map((l) => l.reading), { context: goodContext(target, stage) }));
+      return verdict.rows.find((row) => row.taxon === danger.id)?.bars.length === 3;
+    });
+  });
   expect(through).toBe(true);
 });
 
@@ -168,7 +176,7 @@ describe('every rule is needed: without it two spoiled causes get through', () =
   const worst = (count: (grounds: Grounds) => number, spoiling: (looks: Look[], spoiled: readonly Cause[]) => Look[]) => Math.max(...dangers
     .filter((danger) => danger.grade === 'deadly')
     .flatMap((danger) => {
-      const against = [...answers.values()].flat().filter((look) => !look.character.place && relationOverall(look, danger) === 'against');
+      const against = [...againstOf(danger)];
       return subsets(2, causesThatMatter(danger)).map((spoiled) => count(groundsOf(spoiling(against, spoiled))));
     }));
   const spoilt = (looks: Look[], spoiled: readonly Cause[]) => looks.filter((look) => spoiled.some((cause) => restsOn(look, cause)));

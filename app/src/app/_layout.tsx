@@ -10,7 +10,7 @@ import { loadMe, openOutbox } from '../store/actions';
 import { httpApi } from '../store/api';
 import { browserDevice } from '../store/device';
 import { breath, drawn } from '../store/drawn';
-import { keepLook, keptLook } from '../store/look';
+import { keepLook, keptLook, look, whenLookSet } from '../store/look';
 import { fetchWords } from '../store/OutboxLine';
 import { makeStore, useApp, type Store } from '../store/store';
 import { tellEmptied, whenEmptied } from '../store/windows';
@@ -22,7 +22,7 @@ import { applyLook, colour, space } from '../ui/tokens';
 // Before anything is drawn, so that nothing flashes up in other colours.
 applyLook(keptLook(window.localStorage), document.documentElement);
 
-/** The page follows what is set, and the device keeps it. */
+/** The page follows what is set, here or in another window, and the device keeps it. */
 function keepOwn(store: Store): void {
   let was = store.getState();
   store.subscribe(() => {
@@ -33,6 +33,7 @@ function keepOwn(store: Store): void {
     }
     was = now;
   });
+  whenLookSet(window, (settings) => store.dispatch(look.actions.lookSet(settings)));
 }
 
 /** What the screens work with: the notebook, and what decides beside them, made ready. */

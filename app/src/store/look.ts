@@ -47,6 +47,16 @@ export function keptLook(storage: Storage): LookSettings {
   };
 }
 
+/** In one order, so that the same settings are the same text, and no other window is told of what it has already. */
+const KEPT: readonly (keyof LookSettings)[] = ['theme', 'text', 'hand', 'child', 'poisonLine', 'pixelsPerMillimetre'];
+
 export function keepLook(storage: Storage, settings: LookSettings): void {
-  storage.setItem(KEY, JSON.stringify(settings));
+  storage.setItem(KEY, JSON.stringify(settings, [...KEPT]));
+}
+
+/** Calls back with all that is set, once it is set in another window of this device. */
+export function whenLookSet(here: Window, then: (settings: LookSettings) => void): void {
+  here.addEventListener('storage', ({ key }) => {
+    if (key === KEY) then({ poisonLine: undefined, pixelsPerMillimetre: undefined, ...keptLook(here.localStorage) });
+  });
 }
