@@ -114,7 +114,7 @@ async function pictureOf(view: View): Promise<Buffer> {
   await page.evaluate(() => document.fonts.ready);
   await page.getByRole('heading').first().waitFor();
   await view.before?.(page);
-  const opening = page.getByText(/^(Opening|Deciding) .*…$/);
+  const opening = page.getByRole('progressbar');
   while (await opening.count() > 0) await page.waitForTimeout(50);
   // What is drawn by programs that come late asks for them only now.
   await quiet(page);

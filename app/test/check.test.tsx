@@ -181,6 +181,8 @@ test('a decision has to be held', () => {
   expect(held).toBe(0);
   down();
   act(() => { jest.advanceTimersByTime(1500); });
+  // Held long enough, and not let go yet: nothing has been decided.
+  expect(held).toBe(0);
   up();
   expect(held).toBe(1);
   jest.useRealTimers();

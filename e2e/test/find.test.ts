@@ -16,6 +16,61 @@ const toVerdict = async (page: Page) => {
   await page.waitForURL(/\/verdict$/);
 };
 
+test.each(['a mouse', 'a finger'] as const)('a decision held with %s is taken when it is let go; the lift presses nothing else, and the same one held twice is one', async (by) => {
+  const { page, context, errors } = await rig.open({ width: 390, height: 664 });
+  const find = by === 'a mouse' ? 'demo-find-2' : 'demo-find-4';
+  const cdp = await context.newCDPSession(page);
+  if (by === 'a finger') await cdp.send('Emulation.setTouchEmulationEnabled', { enabled: true });
+  const button = page.getByRole('button', { name: /^I come back later/ });
+  const middle = async () => {
+    await button.scrollIntoViewIfNeeded();
+    const box = (await button.boundingBox())!;
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const down = async ({ x, y }: { x: number; y: number }) => {
+    if (by === 'a finger') return void await cdp.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+  };
+  const up = async () => (by === 'a finger' ? void await cdp.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }) : page.mouse.up());
+  let opened = 0;
+  page.on('filechooser', () => { opened += 1; });
+  const decisions = async () => (await onRecord(page, find, () => true)).decisions.length;
+  const held = async () => {
+    await page.goto(`/find/${find}/verdict`);
+    const at = await middle();
+    await down(at);
+    await button.getByText('Now let go').waitFor();
+    await page.waitForTimeout(300);
+    expect(new URL(page.url()).pathname).toBe(`/find/${find}/verdict`);
+    return at;
+  };
+  await page.goto(`/find/${find}`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  const before = await decisions();
+
+  if (by === 'a mouse') {
+    // Whoever slides off before letting go has decided nothing.
+    const { x, y } = await held();
+    await page.mouse.move(x, y - 120);
+    await page.mouse.up();
+    await page.waitForTimeout(300);
+    expect(new URL(page.url()).pathname).toBe(`/find/${find}/verdict`);
+  }
+  for (const time of [1, 2]) {
+    await held();
+    await up();
+    await page.waitForURL(new RegExp(`/find/${find}$`));
+    await page.getByRole('heading', { name: 'Left for later' }).first().waitFor();
+    await page.waitForTimeout(600);
+    expect([time, new URL(page.url()).pathname, opened]).toEqual([time, `/find/${find}`, 0]);
+    await onRecord(page, find, (record) => record.decisions.length > before);
+    expect([time, await decisions()]).toEqual([time, before + 1]);
+  }
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
 test('collect, pause and leave, on a phone; all three are there after server and database were restarted', async () => {
   const { page, context, errors } = await rig.open();
 

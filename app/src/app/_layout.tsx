@@ -18,9 +18,11 @@ import { Notice } from '../ui/Notice';
 import { useFontsReady } from '../ui/fonts';
 import { TextSize } from '../ui/Words';
 import { applyLook, colour, space } from '../ui/tokens';
+import { onlyWhereItBegan } from '../ui/whereItBegan';
 
 // Before anything is drawn, so that nothing flashes up in other colours.
 applyLook(keptLook(window.localStorage), document.documentElement);
+onlyWhereItBegan(document);
 
 /** The page follows what is set, here or in another window, and the device keeps it. */
 function keepOwn(store: Store): void {

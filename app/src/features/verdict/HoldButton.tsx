@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { Animated, Easing, Pressable, StyleSheet, View } from 'react-native';
+import { Animated, Easing, Pressable, StyleSheet, View, type GestureResponderEvent } from 'react-native';
 import { colour, corner, Small, space, Strong, stroke } from '../../ui';
 
 const HOLD_MS = 900;
@@ -12,36 +12,44 @@ interface HoldButtonProps {
   readonly onHeld: () => void;
 }
 
-/** A button that has to be held: a decision is not a slip of the finger. Enter or the space bar can be held too. */
+/** What ends a press: a finger, a mouse or a key that is let go. A press can also end because the page scrolls, or a menu opens. */
+const LIFTS = new Set(['touchend', 'mouseup', 'pointerup', 'keyup']);
+
+/**
+ * A button that has to be held: a decision is not a slip of the finger. It acts when the finger is lifted, after it was
+ * down long enough; whoever slides off it first has decided nothing. Enter or the space bar can be held too.
+ */
 export function HoldButton({ label, hint, tone, disabled = false, onHeld }: HoldButtonProps) {
   const [filled] = useState(() => new Animated.Value(0));
-  const [holding, setHolding] = useState(false);
+  const [holding, setHolding] = useState<'not' | 'short' | 'enough'>('not');
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const button = useRef<View>(null);
   useEffect(() => () => clearTimeout(timer.current), []);
 
   const press = () => {
     if (disabled) return;
-    setHolding(true);
+    setHolding('short');
     Animated.timing(filled, { toValue: 1, duration: HOLD_MS, easing: Easing.linear, useNativeDriver: false }).start();
-    timer.current = setTimeout(() => {
-      setHolding(false);
-      onHeld();
-    }, HOLD_MS);
+    timer.current = setTimeout(() => setHolding('enough'), HOLD_MS);
   };
-  const release = () => {
+  const release = (event: GestureResponderEvent) => {
     clearTimeout(timer.current);
-    setHolding(false);
+    setHolding('not');
     filled.stopAnimation();
     filled.setValue(0);
+    if (holding === 'enough' && isLift(event, button.current)) onHeld();
   };
   const dark = tone !== 'outline';
   return (
     <Pressable
+      ref={button}
       role="button"
       aria-label={`${label}: ${hint}`}
       disabled={disabled}
       onPressIn={press}
       onPressOut={release}
+      // With this, a browser opens no menu on a long touch.
+      onLongPress={() => undefined}
       style={[styles.button, styles[tone], disabled && styles.disabled]}
     >
       <Animated.View
@@ -49,10 +57,20 @@ export function HoldButton({ label, hint, tone, disabled = false, onHeld }: Hold
       />
       <View style={styles.words}>
         <Strong on={dark ? 'dark' : 'light'}>{label}</Strong>
-        <Small on={dark ? 'dark' : 'light'}>{holding ? 'Keep holding …' : hint}</Small>
+        <Small on={dark ? 'dark' : 'light'}>{holding === 'not' ? hint : holding === 'short' ? 'Keep holding …' : 'Now let go'}</Small>
       </View>
     </Pressable>
   );
+}
+
+/** Whether a press ended with a lift on the button itself. On the web a key's event is the browser's own, and a view is an element. */
+function isLift(event: GestureResponderEvent, button: View | null): boolean {
+  const ended = ((event.nativeEvent as unknown) ?? event) as { readonly type: string; readonly changedTouches?: TouchList; readonly clientX?: number; readonly clientY?: number };
+  if (!LIFTS.has(ended.type)) return false;
+  const at = ended.changedTouches?.[0] ?? ended;
+  const box = (button as unknown as HTMLElement | null)?.getBoundingClientRect();
+  if (ended.type === 'keyup' || at.clientX === undefined || at.clientY === undefined || !box) return true;
+  return at.clientX >= box.left && at.clientX <= box.right && at.clientY >= box.top && at.clientY <= box.bottom;
 }
 
 const styles = StyleSheet.create({

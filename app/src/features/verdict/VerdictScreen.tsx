@@ -44,7 +44,7 @@ function VerdictView({ record, evaluation: { verdict, plan } }: { readonly recor
     <Screen>
       <Band verdict={verdict} />
       <Group title="Against it" reasons={against} verdict={verdict} />
-      <Group title={verdict.outcome === 'leave' ? 'And not told or seen' : 'Still missing'} reasons={named} verdict={verdict} more={[
+      <Group title={verdict.outcome === 'leave' ? 'Also still missing' : 'Still missing'} reasons={named} verdict={verdict} more={[
         ...(named === missing ? [] : [`Of the other dangerous ones of the guide ${unlisted.length} are not ruled out: ${few(unlisted.map((r) => commonName(r.taxon)))}.`]),
         ...(marks.length > 0 ? [`Its own marks, still to be seen for sure: ${marks.join('; ')}.`] : []),
       ]} />
@@ -185,10 +185,17 @@ function OwnDecision({ record, verdict }: { readonly record: FindRecord; readonl
   const router = useRouter();
   const [reason, setReason] = useState('');
   const [against, setAgainst] = useState(false);
+  const [deciding, setDeciding] = useState(false);
+  const me = useApp((state) => state.me.person?.id ?? '');
   const decide = (choice: Choice) => {
     const word = choice === 'collect' && child ? `An adult, ${adult.trim()}, looked at it.` : '';
-    void act(recordDecision(record.id, verdict, choice, [word, reason.trim()].filter(Boolean).join(' ') || undefined, young && agreed ? shown : undefined))
-      .then((kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }));
+    const why = [word, reason.trim()].filter(Boolean).join(' ') || undefined;
+    const toFind = () => router.replace({ pathname: '/find/[id]', params: { id: record.id } });
+    // The same decision on the same verdict, held twice, is one decision.
+    const before = record.decisions.at(-1);
+    if (before?.verdict === shown && before?.by === me && before.choice === choice && before.reason === why) return toFind();
+    setDeciding(true);
+    return void act(recordDecision(record.id, verdict, choice, why, young && agreed ? shown : undefined)).then((kept) => (kept ? toFind() : setDeciding(false)));
   };
   const collects = verdict.outcome === 'collect';
   const child = useApp((state) => state.look.child);
@@ -216,10 +223,10 @@ function OwnDecision({ record, verdict }: { readonly record: FindRecord; readonl
           {shown ? null : <Button label="Ask the adults of the group" tone="outline" style={styles.start} onPress={() => void act(recordVerdict(record.id, verdict))} />}
         </View>
       ) : null}
-      {collects ? <HoldButton label="I collect it" hint={waits ? 'An adult says so first' : 'Hold to record'} tone="collect" disabled={waits} onHeld={() => decide('collect')} /> : null}
+      {collects ? <HoldButton label="I collect it" hint={waits ? 'An adult says so first' : 'Hold to record'} tone="collect" disabled={waits || deciding} onHeld={() => decide('collect')} /> : null}
       {collects ? <Button label="Check the rest of the patch" tone="outline" onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })} /> : null}
-      <HoldButton label="I leave it" hint="Hold to record" tone={collects ? 'outline' : 'ink'} onHeld={() => decide('leave')} />
-      <HoldButton label="I come back later" hint="Hold to record" tone="outline" onHeld={() => decide('later')} />
+      <HoldButton label="I leave it" hint="Hold to record" tone={collects ? 'outline' : 'ink'} disabled={deciding} onHeld={() => decide('leave')} />
+      <HoldButton label="I come back later" hint="Hold to record" tone="outline" disabled={deciding} onHeld={() => decide('later')} />
       {collects || !guide.taxon(verdict.target)?.taxon.parts.length ? null : against ? (
         <View style={styles.group}>
           <Strong>It was collected all the same</Strong>
@@ -235,7 +242,7 @@ function OwnDecision({ record, verdict }: { readonly record: FindRecord; readonl
             style={styles.why}
           />
           {reasonMissing ? <Small soft>Give the reason first.</Small> : null}
-          <HoldButton label={`Collected against “${OUTCOME[verdict.outcome].toLowerCase()}”`} hint="Hold to record" tone="outline" disabled={reasonMissing} onHeld={() => decide('collect')} />
+          <HoldButton label={`Collected against “${OUTCOME[verdict.outcome].toLowerCase()}”`} hint="Hold to record" tone="outline" disabled={reasonMissing || deciding} onHeld={() => decide('collect')} />
         </View>
       ) : <Button label="It was collected all the same" tone="plain" onPress={() => setAgainst(true)} style={styles.start} />}
     </View>
