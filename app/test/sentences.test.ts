@@ -91,3 +91,14 @@ test('what was read, how harmful it is, how long and how large: never a word of 
   for (let seconds = 2; seconds < 20_000; seconds += 7) expect(timeWords(seconds)).toMatch(/^([2-9]|[1-5]\d) (seconds|minutes)$|^[2-4] hours$|^(a minute|an hour|overnight)$/);
   for (const millimetres of [1, 9.5, 10, 45, 999, 1000, 2500]) expect(lengthWords(millimetres)).toMatch(/^\d+(\.\d+)? (mm|cm|m)$/);
 });
+
+test.each([
+  ['bilberry', 'vaccinium-myrtillus', { stages: ['vegetative'], part: 'fruit', use: 'food' }, /^[A-Z0-9].* dangerous ones are not ruled out yet\. Even if it is bilberry, this is not the time for its ripe berries\. The time for that: in fruit\.$/],
+  ['bilberry', 'vaccinium-myrtillus', { stages: ['fruiting'], part: 'fruit', use: 'dye' }, /not ruled out yet\. Even if it is bilberry, the guide does not know the ripe berries for this use\.$/],
+])('what rules out only if it is %s is said with an if, and after what is not ruled out', (_, target, context, line) => {
+  const verdict = decide(guide, parseCase({
+    guide: { id: guide.guide.id }, kingdom: 'Plantae', target, pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings: [], context,
+  }, guide));
+  expect(verdict.outcome).toBe('leave');
+  expect(stripLine(verdict)).toMatch(line);
+});

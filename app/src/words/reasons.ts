@@ -36,11 +36,11 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
     case 'contradicted': return `${characterName(reason.character)} speaks against ${target}, in ${numberWord(reason.against)} of ${numberWord(reason.looks)} looks.`;
     case 'contradicted-and-danger-fits':
       return `${characterName(reason.character)} speaks against ${target}, twice, and ${few(reason.taxa.map(commonName))} ${reason.taxa.length === 1 ? 'fits' : 'fit'} everything seen.`;
-    case 'part-not-wanted': return `The guide knows no use for this part: ${partName(verdict.target, reason.part)}.`;
-    case 'part-harmful': return `This part does harm: ${partName(verdict.target, reason.part)}.`;
-    case 'use-not-known': return `The guide does not know the ${partName(verdict.target, reason.part)} for this use.`;
+    case 'part-not-wanted': return `Even if it is ${target}, the guide knows no use for this part: ${partName(verdict.target, reason.part)}.`;
+    case 'part-harmful': return `Even if it is ${target}, this part does harm: ${partName(verdict.target, reason.part)}.`;
+    case 'use-not-known': return `Even if it is ${target}, the guide does not know the ${partName(verdict.target, reason.part)} for this use.`;
     case 'part-not-at-stage':
-      return `Right plant, wrong moment. The ${partName(verdict.target, reason.part)} is worth having: ${list(reason.good.map((s) => lowerFirst(stageName(s))))}. Come back.`;
+      return `Even if it is ${target}, this is not the time for its ${partName(verdict.target, reason.part)}. The time for that: ${list(reason.good.map((s) => lowerFirst(stageName(s))))}.`;
     case 'condition-rules-out': return `Its condition rules it out: ${lowerFirst(CONDITION[reason.condition])}.`;
     case 'place-forbidden': return 'Picking is not allowed here.';
     case 'place-contaminated': return `The place is spoiled: ${lowerFirst(CONTAMINATION[reason.contamination])}.`;
@@ -141,17 +141,29 @@ export function stripLine(verdict: Verdict, plan?: Plan): string {
   return rest ? `${line} All of it: about ${timeWords(plan.seconds)}.` : line;
 }
 
+/** What holds only if it is what it is taken for: it is said as an *if*, and after what is not ruled out. */
+const ABOUT_PART = new Set(['part-not-wanted', 'part-harmful', 'use-not-known', 'part-not-at-stage']);
+export const aboutPart = ({ code }: Pick<Reason, 'code'>): boolean => ABOUT_PART.has(code);
+
+/** How many dangerous ones are not ruled out yet, if any. */
+function notRuledOut({ reasons }: Verdict): string | undefined {
+  const { length } = reasons.filter((r) => r.code === 'bars-short');
+  return length === 0 ? undefined : `${upper(numberWord(length))} ${length === 1 ? 'dangerous one is' : 'dangerous ones are'} not ruled out yet.`;
+}
+
 function oneLine(verdict: Verdict): string {
   if (verdict.outcome === 'collect') return 'Nothing recorded stands against collecting. You decide.';
   if (verdict.outcome === 'leave') {
     const first = verdict.reasons.find((r) => r.weight === 'leave');
-    return first ? reasonWords(first, verdict) : 'Leave it.';
+    if (!first) return 'Leave it.';
+    const open = aboutPart(first) ? notRuledOut(verdict) : undefined;
+    return [...(open ? [open] : []), reasonWords(first, verdict)].join(' ');
   }
   const pausing = verdict.reasons.filter((r) => r.weight === 'pause');
   const urgent = pausing.find((r) => ['contradicted-open', 'taken-back', 'stage-disputed', 'other-piece-against', 'not-traced', 'unanswered'].includes(r.code));
   if (urgent) return reasonWords(urgent, verdict);
-  const short = pausing.filter((r) => r.code === 'bars-short');
-  if (short.length > 0) return `${upper(numberWord(short.length))} ${short.length === 1 ? 'dangerous one is' : 'dangerous ones are'} not ruled out yet.`;
+  const open = notRuledOut(verdict);
+  if (open) return open;
   const marks = pausing.filter((r) => r.code === 'signature-missing');
   if (marks.length > 0) return `What is dangerous is ruled out. ${marks.length === 1 ? 'One of its own marks is' : `${upper(numberWord(marks.length))} of its own marks are`} still to be seen.`;
   const groups = pausing.find((r) => r.code === 'groups-short');

@@ -7,7 +7,7 @@ import { guide } from '../../evaluate/guide';
 import { recordDecision, recordVerdict } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { characterName, CommonName, commonName, DAMAGE, lowerFirst, OUTCOME, readingWords, scientificName, timeWords } from '../../words/names';
-import { few, reasonWords, stripLine } from '../../words/reasons';
+import { aboutPart, few, reasonWords, stripLine } from '../../words/reasons';
 import { Body, Button, colour, corner, font, Heading, Loading, OutcomeMark, Rule, Screen, Small, space, Strong, stroke, VerdictWord, typeSize } from '../../ui';
 import { Uprights } from '../check/Uprights';
 import { FindFrame } from '../FindFrame';
@@ -30,7 +30,7 @@ const aboutPlace = (reason: Reason) => PLACE.has(reason.code)
 
 function VerdictView({ record, evaluation: { verdict, plan } }: { readonly record: FindRecord; readonly evaluation: Evaluation }) {
   const router = useRouter();
-  const against = verdict.reasons.filter((r) => (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) && !aboutPlace(r) && !EATER.has(r.code));
+  const against = verdict.reasons.filter((r) => (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) && !aboutPlace(r) && !aboutPart(r) && !EATER.has(r.code));
   const missing = verdict.reasons.filter((r) => r.weight === 'pause' && !aboutPlace(r) && !SPEAKS_AGAINST.has(r.code) && r.code !== 'signature-missing' && !EATER.has(r.code))
     .sort((a, b) => Number(b.code === 'bars-short') - Number(a.code === 'bars-short'));
   // Of the dangerous ones that are no listed lookalikes, more than a few are told in one line; the check shows them all.
@@ -38,20 +38,22 @@ function VerdictView({ record, evaluation: { verdict, plan } }: { readonly recor
   const named = unlisted.length > 3 ? missing.filter((r) => !(unlisted as readonly Reason[]).includes(r)) : missing;
   const marks = verdict.reasons.flatMap((r) => (r.code === 'signature-missing' ? [lowerFirst(characterName(r.character))] : []));
   const place = verdict.reasons.filter(aboutPlace);
+  const part = verdict.reasons.filter(aboutPart);
   const notes = verdict.reasons.filter((r) => r.weight === 'note' && !aboutPlace(r));
   const toCheck = () => router.push({ pathname: '/find/[id]/check', params: { id: record.id } });
   return (
     <Screen>
       <Band verdict={verdict} />
       <Group title="Against it" reasons={against} verdict={verdict} />
-      <Group title={verdict.outcome === 'leave' ? 'Also still missing' : 'Still missing'} reasons={named} verdict={verdict} more={[
+      <Group title={against.length > 0 ? 'Also still missing' : 'Still missing'} reasons={named} verdict={verdict} more={[
         ...(named === missing ? [] : [`Of the other dangerous ones of the guide ${unlisted.length} are not ruled out: ${few(unlisted.map((r) => commonName(r.taxon)))}.`]),
         ...(marks.length > 0 ? [`Its own marks, still to be seen for sure: ${marks.join('; ')}.`] : []),
       ]} />
+      <Group title="About the part" reasons={part} verdict={verdict} />
       <Group title="About the place" reasons={place} verdict={verdict} />
       <Group title="About who eats it" reasons={verdict.reasons.filter((r) => EATER.has(r.code))} verdict={verdict} />
       <WouldChange verdict={verdict} plan={plan} />
-      {verdict.outcome === 'pause' ? <Button label="Go on with the check" onPress={toCheck} /> : null}
+      {verdict.outcome === 'pause' || (part.length > 0 && against.length === 0) ? <Button label="Go on with the check" onPress={toCheck} /> : null}
       <SeenFor record={record} verdict={verdict} />
       <LeansOn record={record} verdict={verdict} onAgain={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id, again: verdict.leansOn.join(',') } })} />
       <Group title="What it does not cover" reasons={notes} verdict={verdict} />
@@ -104,7 +106,7 @@ function WouldChange({ verdict, plan }: { readonly verdict: Verdict; readonly pl
     return (
       <View style={styles.group}>
         <Heading>What would change it</Heading>
-        <Body>{verdict.reasons.some((r) => r.weight === 'leave' && r.code.startsWith('contradicted')) ? 'Nothing that is read on this piece. Another piece is another find’s worth of looks, and starting again is listed.' : 'Not another look: what rules it out lies in what it is, where it stands, or when.'}</Body>
+        <Body>{verdict.reasons.some((r) => r.weight === 'leave' && r.code.startsWith('contradicted')) ? 'Nothing that is read on this piece. Another piece is another find’s worth of looks, and starting again is listed.' : verdict.reasons.some(aboutPart) ? 'Another part, or another stage. Looking on still shows what it is.' : 'Not another look: what rules it out lies in what it is, where it stands, or when.'}</Body>
       </View>
     );
   }
