@@ -1,6 +1,7 @@
 import './guide';
 import { countOf } from '@pause/core';
 import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/store/look';
+import { emergencyWhere } from '../src/features/emergency/numbers';
 import { loadMe, putForwardAgain, read, startFind, takeBack } from '../src/store/actions';
 import { takeOverCounts } from '../src/store/takeOver';
 import { rig } from './rig';
@@ -23,9 +24,17 @@ describe('how it looks here', () => {
     expect(keptLook(kept)).toEqual({ theme: 'dim', text: 1.5, hand: 'left', child: false, pixelsPerMillimetre: 4.7 });
   });
 
+  test.each([
+    ['Europe/Vienna', '112'], ['Europe/London', '999'], ['America/Denver', '911'], ['Australia/Perth', '000'], ['Pacific/Auckland', '111'], ['UTC', undefined], ['Asia/Kolkata', undefined],
+  ])('where the clock is set to %s, %s is called, and nothing is guessed', (zone, number) => {
+    expect(emergencyWhere(zone)).toBe(number);
+    // Every zone that is named is one that a browser knows.
+    expect(() => new Intl.DateTimeFormat('en', { timeZone: zone })).not.toThrow();
+  });
+
   test('what is set in another window is set here, and what was taken back there is gone', () => {
     const { store } = rig();
-    store.dispatch(look.actions.lookSet({ poisonLine: '112' }));
+    store.dispatch(look.actions.lookSet({ poisonLine: '01 555 01', emergencyLine: '999' }));
     whenLookSet(window, (settings) => store.dispatch(look.actions.lookSet(settings)));
     keepLook(window.localStorage, { ...USUAL_LOOK, theme: 'dim' });
     window.dispatchEvent(new StorageEvent('storage', { key: 'something else' }));

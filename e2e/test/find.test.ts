@@ -28,11 +28,14 @@ test.each(['a mouse', 'a finger'] as const)('a decision held with %s is taken wh
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   };
   const down = async ({ x, y }: { x: number; y: number }) => {
-    if (by === 'a finger') return void await cdp.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
+    if (by === 'a finger') {
+      await cdp.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
+      return;
+    }
     await page.mouse.move(x, y);
     await page.mouse.down();
   };
-  const up = async () => (by === 'a finger' ? void await cdp.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }) : page.mouse.up());
+  const up = () => (by === 'a finger' ? cdp.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }) : page.mouse.up());
   let opened = 0;
   page.on('filechooser', () => { opened += 1; });
   const decisions = async () => (await onRecord(page, find, () => true)).decisions.length;

@@ -7,6 +7,8 @@ export interface LookSettings {
   readonly hand: 'right' | 'left';
   /** A child gathers with this device: collecting waits for an adult's word. */
   readonly child: boolean;
+  /** The emergency number that the person chose. */
+  readonly emergencyLine?: string | undefined;
   /** Number of the poison service of the country, as the person typed it. */
   readonly poisonLine?: string | undefined;
   /** Of the screen, after a card was laid on it. */
@@ -25,6 +27,7 @@ export const look = createSlice({
 
 const KEY = 'pause:look';
 const LONGEST_NUMBER = 40;
+const isNumber = (said: unknown): said is string => typeof said === 'string' && said.length <= LONGEST_NUMBER;
 const oneOf = <T>(known: readonly T[], said: unknown, usual: T): T => known.find((one) => one === said) ?? usual;
 
 /** What was set on this device before; what cannot be read is as usual. It is read before anything is drawn, and so without what reads everything else. */
@@ -36,19 +39,20 @@ export function keptLook(storage: Storage): LookSettings {
     return USUAL_LOOK;
   }
   if (typeof kept !== 'object' || kept === null) return USUAL_LOOK;
-  const { theme, text, hand, child, poisonLine, pixelsPerMillimetre } = kept as Readonly<Record<keyof LookSettings, unknown>>;
+  const { theme, text, hand, child, emergencyLine, poisonLine, pixelsPerMillimetre } = kept as Readonly<Record<keyof LookSettings, unknown>>;
   return {
     theme: oneOf(['day', 'dim'], theme, USUAL_LOOK.theme),
     text: oneOf([1, 1.25, 1.5, 2], text, USUAL_LOOK.text),
     hand: oneOf(['right', 'left'], hand, USUAL_LOOK.hand),
     child: oneOf([true, false], child, USUAL_LOOK.child),
-    ...(typeof poisonLine === 'string' && poisonLine.length <= LONGEST_NUMBER ? { poisonLine } : {}),
+    ...(isNumber(emergencyLine) ? { emergencyLine } : {}),
+    ...(isNumber(poisonLine) ? { poisonLine } : {}),
     ...(typeof pixelsPerMillimetre === 'number' && Number.isFinite(pixelsPerMillimetre) && pixelsPerMillimetre > 0 ? { pixelsPerMillimetre } : {}),
   };
 }
 
 /** In one order, so that the same settings are the same text, and no other window is told of what it has already. */
-const KEPT: readonly (keyof LookSettings)[] = ['theme', 'text', 'hand', 'child', 'poisonLine', 'pixelsPerMillimetre'];
+const KEPT: readonly (keyof LookSettings)[] = ['theme', 'text', 'hand', 'child', 'emergencyLine', 'poisonLine', 'pixelsPerMillimetre'];
 
 export function keepLook(storage: Storage, settings: LookSettings): void {
   storage.setItem(KEY, JSON.stringify(settings, [...KEPT]));
@@ -57,6 +61,6 @@ export function keepLook(storage: Storage, settings: LookSettings): void {
 /** Calls back with all that is set, once it is set in another window of this device. */
 export function whenLookSet(here: Window, then: (settings: LookSettings) => void): void {
   here.addEventListener('storage', ({ key }) => {
-    if (key === KEY) then({ poisonLine: undefined, pixelsPerMillimetre: undefined, ...keptLook(here.localStorage) });
+    if (key === KEY) then({ emergencyLine: undefined, poisonLine: undefined, pixelsPerMillimetre: undefined, ...keptLook(here.localStorage) });
   });
 }

@@ -1,22 +1,21 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Linking, StyleSheet, TextInput, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { guide } from '../../evaluate/guide';
-import { look } from '../../store/look';
-import { useAct, useApp } from '../../store/store';
 import { dayWords } from '../../words/days';
 import { CHOICE, CommonName, commonName, GRADE, harmLine, OUTCOME } from '../../words/names';
-import { Body, Button, Chip, colour, corner, font, Heading, Rule, Screen, Small, space, Strong, stroke, Title, typeSize } from '../../ui';
+import { Body, Button, Chip, colour, Heading, Rule, Screen, Small, space, Strong, Title } from '../../ui';
 import { useFinds, useToday } from '../finds/useFinds';
+import { Calls } from './Calls';
 
 const FIRST = [
-  'Call the emergency number, or the poison service of your country, now. Do not wait for signs.',
+  'Call now. Do not wait for signs.',
   'Say what was eaten, how much, when, by whom, and how it was prepared.',
   'If someone is drowsy, cramps, breathes badly or has collapsed: the emergency number first.',
   'Take bits of it out of the mouth. Rinse the mouth with water; eyes and skin too, if they touched it.',
 ];
-const NOT = ['Do not make anyone vomit.', 'Give nothing against it that nobody told you to give: no milk, no salt water, no alcohol.', 'Do not leave the person alone.'];
+const NOT = ['Do not make anyone vomit.', 'Give nothing to eat or drink against it, no milk, salt water or alcohol, unless the poison service says so.', 'Do not leave the person alone.'];
 const KEEP = ['What is left: raw, cooked, peelings, the basket. Cool, in paper.', 'What was vomited, in a clean jar.', 'Names and times of all who ate of it, also those who feel well.'];
 
 /** What to do when someone has eaten the wrong thing. Needs no network and no find. */
@@ -25,7 +24,7 @@ export function EatenScreen() {
   return (
     <Screen>
       <Title>Someone ate something</Title>
-      <Call />
+      <Calls />
       <Numbered title="Now" lines={FIRST} numbered />
       <Numbered title="Do not" lines={NOT} />
       <Numbered title="Keep, and write down" lines={KEEP} />
@@ -47,30 +46,6 @@ export function EatenScreen() {
       </View>
       <Small soft>Pause gives no treatment and no doses. Doctors and poison services do.</Small>
     </Screen>
-  );
-}
-
-/** The number to call, as the person put it in beforehand; one tap calls it. */
-function Call() {
-  const act = useAct();
-  const line = useApp((state) => state.look.poisonLine);
-  const [text, setText] = useState(line ?? '');
-  const dialled = line?.replace(/[^+\d]/g, '');
-  return (
-    <View style={styles.call}>
-      {dialled ? <Button label={`Call ${line ?? ''}`} onPress={() => { void Linking.openURL(`tel:${dialled}`); }} /> : <Strong>Call first. Put the number of your country’s poison service in here, before you need it:</Strong>}
-      <TextInput
-        aria-label="Number of the poison service"
-        inputMode="tel"
-        value={text}
-        maxLength={40}
-        onChangeText={setText}
-        onBlur={() => act(look.actions.lookSet({ poisonLine: text.trim() || undefined }))}
-        placeholder="Poison service"
-        placeholderTextColor={colour.inkSoft}
-        style={styles.input}
-      />
-    </View>
   );
 }
 
@@ -118,12 +93,7 @@ function Numbered({ title, lines, numbered = false }: { readonly title: string; 
 }
 
 const styles = StyleSheet.create({
-  call: { gap: space.s },
   finds: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  input: {
-    minHeight: 54, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.readBold, fontSize: typeSize(21), color: colour.ink, paddingHorizontal: space.m,
-  },
   block: { gap: space.s, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
   item: { flexDirection: 'row', gap: space.s },
   number: { width: 20 },

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { Linking, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import type { FindRecord } from '@pause/core';
 import { couldBe } from '@pause/core/recall';
@@ -8,6 +8,7 @@ import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
 import { memberName } from '../../words/people';
 import { Body, Button, colour, corner, Field, Heading, Loading, Notice, Screen, Small, space, stroke, Strong, Title, useWide } from '../../ui';
+import { Calls } from '../emergency/Calls';
 import { useToday } from '../finds/useFinds';
 import { usePantry, type Pantry } from './pantry';
 import { findsBehind, NOTHING_TYPED, recordsBehind, sheetOf, type Sheet, type Typed } from './sheet';
@@ -42,7 +43,6 @@ function IfWrong({ id, pantry, records, first }: { readonly id: string; readonly
   const act = useAct();
   const wide = useWide();
   const person = useApp((state) => state.me.person);
-  const line = useApp((state) => state.look.poisonLine);
   const now = useToday();
   const [typed, setTyped] = useState(first);
   const nameOf = (who: string) => (who === person?.id ? person.name : person?.groups.map((group) => memberName(group, who)).find((name) => name !== who) ?? who);
@@ -50,11 +50,11 @@ function IfWrong({ id, pantry, records, first }: { readonly id: string; readonly
   const sheet = sheetOf({ id, pantry, records, could, typed, nameOf, printedAt: now });
   const put = (more: Partial<Typed>) => setTyped({ ...typed, ...more });
   const keep = () => void act(keepSheet(id, typed));
-  const dialled = line?.replace(/[^+\d]/g, '');
   const left = (
     <View style={[styles.column, wide && styles.grow]} {...NOT_PRINTED}>
       <View style={styles.block}>
-        {dialled ? <Button label={`Call ${line}`} onPress={() => { void Linking.openURL(`tel:${dialled}`); }} /> : <Strong>Call the emergency number or the poison service of your country, now. Do not wait for signs.</Strong>}
+        <Strong>Call now. Do not wait for signs.</Strong>
+        <Calls />
         <Body>Keep what is left of it, raw and cooked, cool and in paper; what was vomited in a clean jar. Make nobody vomit, and give nothing that nobody told you to give.</Body>
       </View>
       <View style={styles.block}>
