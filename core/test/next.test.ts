@@ -55,7 +55,7 @@ describe('what is proposed', () => {
     const f = chanterelle(Object.entries(seen).map(([id, state], minute) => reading(id, state, { minute })));
     expect(decide(guide, f).rows.find((row) => row.taxon === 'gyromitra-infula')).toMatchObject({ have: 2, need: 3 });
     expect(names(f)).toContain('flesh.thickness');
-    const measured = (mm: number) => decide(guide, { ...f, readings: [...f.readings, reading('flesh.thickness', { kind: 'measure', number: mm, unit: 'mm' }, { minute: 20 })] }).rows.find((row) => row.taxon === 'gyromitra-infula')?.have;
+    const measured = (mm: number) => decide(guide, chanterelle([...f.readings as never[], reading('flesh.thickness', { kind: 'measure', number: mm, unit: 'mm' }, { minute: 20 })])).rows.find((row) => row.taxon === 'gyromitra-infula')?.have;
     expect([measured(6.5), measured(10)]).toEqual([2, 3]);
   });
 
