@@ -102,3 +102,13 @@ test.each([
   expect(verdict.outcome).toBe('leave');
   expect(stripLine(verdict)).toMatch(line);
 });
+
+test('however much was passed over, the strip has room for it', () => {
+  const characters = ['habit.form', 'stem.width', 'leaf.base', 'stem.marks', 'stem.colour', 'stem.core'];
+  const verdict = decide(guide, parseCase({
+    guide: { id: guide.guide.id }, kingdom: 'Plantae', target: 'crataegus-monogyna', pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], context: {},
+    readings: characters.map((character, i) => ({ id: `r${i}`, piece: 'p1', character, value: { kind: 'cant-tell' }, sureness: 'sure', by: 'mirel', at: at(i + 1) })),
+  }, guide));
+  expect(stripLine(verdict)).toMatch(/^Passed over: [^,]+, [^,]+ and four others\. One may stay open, not more\.$/);
+  expect(verdict.reasons.map((reason) => reasonWords(reason, verdict)).find((line) => line.startsWith('Passed over'))?.split(',')).toHaveLength(6);
+});

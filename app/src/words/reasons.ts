@@ -1,4 +1,4 @@
-import { filled, type BarRow, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
+import { filled, type BarRow, type CharacterId, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
 import {
   characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
 } from './names';
@@ -26,6 +26,11 @@ const FIELD: Readonly<Record<ContextField, string>> = {
   protection: 'This one is often protected. Look up your own law, then tell what it says.',
   tracedToBase: 'It grows among others. Trace what you read and what you want to one base.',
 };
+
+/** @param most of so many the names are said, of the others the number */
+function passedOver(characters: readonly CharacterId[], most = characters.length): string {
+  return `Passed over: ${few(characters.map((c) => lowerFirst(characterName(c))), most)}. One may stay open, not more.`;
+}
 
 /** One reason as one plain sentence. */
 export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'piece'>): string {
@@ -75,7 +80,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
         : `${characterName(reason.character)} speaks against ${target}, seen ${times(reason.against)}. Look again, elsewhere on it, in other light.`;
     case 'other-piece-against': return `On the piece beside it, ${lowerFirst(characterName(reason.character))} speaks against ${target}. Go through all pieces one by one.`;
     case 'taken-back': return `An answer was taken back: ${lowerFirst(characterName(reason.character))}${reason.piece === verdict.piece ? '' : ', on another piece'}. Look again.`;
-    case 'unanswered': return `Passed over: ${list(reason.characters.map((c) => lowerFirst(characterName(c))))}. One may stay open, not more.`;
+    case 'unanswered': return passedOver(reason.characters);
     case 'stage-disputed': return `${characterName(reason.character)} cannot be seen at the stage told. The stage or the reading is wrong.`;
     case 'not-traced': return 'What was read was not traced to one base with what you want.';
     case 'context-missing': return FIELD[reason.field];
@@ -161,6 +166,8 @@ function oneLine(verdict: Verdict): string {
   }
   const pausing = verdict.reasons.filter((r) => r.weight === 'pause');
   const urgent = pausing.find((r) => ['contradicted-open', 'taken-back', 'stage-disputed', 'other-piece-against', 'not-traced', 'unanswered'].includes(r.code));
+  // The strip has room for three of them at most.
+  if (urgent?.code === 'unanswered') return passedOver(urgent.characters, 2);
   if (urgent) return reasonWords(urgent, verdict);
   const open = notRuledOut(verdict);
   if (open) return open;
