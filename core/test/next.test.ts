@@ -50,11 +50,13 @@ describe('what is proposed', () => {
     }
   });
 
-  test('a number is measured where a large specimen would part what one of middle size does not', () => {
+  test('a number is measured where a large specimen would part what one of middle size does not, and only when nothing else is left', () => {
     const seen = { hymenophore: 'ridges', 'hymenophore.bond': 'inseparable', 'stipe.colour': 'egg-yellow', 'cap.shape': 'irregular', 'flesh.texture': 'firm', section: 'cap-and-stem', 'stipe.interior': 'solid', smell: 'fruity' };
     const f = chanterelle(Object.entries(seen).map(([id, state], minute) => reading(id, state, { minute })));
     expect(decide(guide, f).rows.find((row) => row.taxon === 'gyromitra-infula')).toMatchObject({ have: 2, need: 3 });
     expect(names(f)).toContain('flesh.thickness');
+    const gainOf = new Map(nextChecks(guide, f).map((c) => [c.character as string, c.gain]));
+    expect(Math.min(...nextChecks(guide, f).filter((c) => c.why === 'brings-nearer' && c.gain > 0.001).map((c) => c.gain))).toBeGreaterThan(gainOf.get('flesh.thickness')! * 5);
     const measured = (mm: number) => decide(guide, chanterelle([...f.readings as never[], reading('flesh.thickness', { kind: 'measure', number: mm, unit: 'mm' }, { minute: 20 })])).rows.find((row) => row.taxon === 'gyromitra-infula')?.have;
     expect([measured(6.5), measured(10)]).toEqual([2, 3]);
   });

@@ -88,16 +88,18 @@ test('someone ate something, with the network off, from the middle of a check: w
     await strip(page).waitFor();
     await page.getByRole('link', { name: 'Eaten?', exact: true }).click();
     await page.getByRole('heading', { level: 1, name: 'Someone ate something' }).waitFor();
-    // Where the clock says nothing certain, one chooses; the number is kept on this device.
-    await page.getByRole('radio', { name: '112', exact: true }).click();
+    // The clock of the device is set to Vienna; where somebody chooses otherwise, that is kept on this device.
     await page.getByRole('button', { name: 'Call 112', exact: true }).waitFor();
+    await page.getByRole('button', { name: 'Change the numbers' }).click();
+    await page.getByRole('radio', { name: '999', exact: true }).click();
+    await page.getByRole('button', { name: 'Call 999', exact: true }).waitFor();
     const number = page.getByLabel('Number of the poison service');
     await number.fill(' +43 1 555 01 ');
     await number.blur();
     await page.getByRole('button', { name: 'Poison service: +43 1 555 01', exact: true }).waitFor();
     // Put in once, it is there the next time.
     await page.reload();
-    await page.getByRole('button', { name: 'Call 112', exact: true }).waitFor();
+    await page.getByRole('button', { name: 'Call 999', exact: true }).waitFor();
     await page.getByRole('button', { name: 'Poison service: +43 1 555 01', exact: true }).waitFor();
     await page.getByRole('radio', { name: '5 · chanterelle' }).click();
     const aloud = page.getByRole('status').filter({ hasText: 'Read this out' });

@@ -10,7 +10,7 @@ const MARK_WEIGHT = 0.2;
 const GROUP_WEIGHT = 0.03;
 /** What the loss of a bar to spare weighs, where that of one that is needed weighs 1. */
 const SPARE_LOSS = 0.1;
-/** What a missing bar weighs in a check that costs more bars elsewhere than it brings: it is made when nothing else is left. */
+/** What a missing bar weighs in a check that costs more bars elsewhere than it brings, or brings one only where a number is unusually large or small: it is made when nothing else is left. */
 const LAST_RESORT = 0.0001;
 /** What brings less than this leaves a contradiction open for too long. */
 const MUCH_NEARER = 0.06;
@@ -18,14 +18,17 @@ const MUCH_NEARER = 0.06;
 const FIT_WEIGHT = { certain: 0.05, likely: 0.02 } as const;
 /** Share of what a check would bring that is taken off for each cause it is the first to rest on: one more way to go wrong. */
 const NEW_CAUSE = 0.2;
-/** Parts of its usual range at which a number is foreseen. */
-const MEASURES_FORESEEN = [0.1, 0.3, 0.5, 0.7, 0.9];
+/** Parts of its usual range at which a number is foreseen; and, where nothing else is left to bring a bar, what it may be as well. */
+const MIDDLE = [0.5];
+const SPREAD = [0.1, 0.3, 0.5, 0.7, 0.9];
 /** Share of what a check would bring that is not counted on while a cause it rests on is in doubt. */
 const DOUBT = 0.8;
 
 /** What the target usually shows of a character at the recorded stages, as looks that were not made. */
 interface Foreseen {
   readonly looks: readonly Look[];
+  /** The same with numbers over their whole usual range. */
+  readonly spread: readonly Look[];
   /** It is never seen otherwise, not even now and then. */
   readonly certain: boolean;
 }
@@ -55,13 +58,13 @@ function foreseen(guide: CompiledGuide, find: Case, target: CompiledTaxon): (cha
   return (character) => {
     const before = known.get(character.index);
     if (before) return before;
-    const looks = usualValues(stages, target, character).flatMap((value) => toLook(guide, supposed(character, value)) ?? []);
+    const [looks, spread] = [MIDDLE, SPREAD].map((parts) => usualValues(stages, target, character, parts).flatMap((value) => toLook(guide, supposed(character, value)) ?? [])) as [Look[], Look[]];
     const stated = target.atStage.get(character.index);
     const certain = stages.every((stage) => {
       const at = stated?.get(stage);
       return at === undefined || (at.kind === 'states' && at.usual === at.possible);
     });
-    const now = { looks, certain };
+    const now = { looks, spread, certain };
     known.set(character.index, now);
     return now;
   };
@@ -72,7 +75,8 @@ export function supposed(character: CompiledCharacter, value: ReadingValue, piec
   return { id: 'supposed' as Reading['id'], piece, character: character.id, value, sureness: 'sure', by: 'nobody', at: '9999-12-31T23:59:59.999Z' };
 }
 
-function usualValues(stages: readonly StageId[], target: CompiledTaxon, character: CompiledCharacter): ReadingValue[] {
+/** @param parts of its usual range at which a number is thought of */
+function usualValues(stages: readonly StageId[], target: CompiledTaxon, character: CompiledCharacter, parts: readonly number[]): ReadingValue[] {
   const stated = target.atStage.get(character.index);
   const values = new Map<string, ReadingValue>();
   for (const stage of stages) {
@@ -84,7 +88,7 @@ function usualValues(stages: readonly StageId[], target: CompiledTaxon, characte
       }
     } else {
       const [low, high] = known.usual;
-      for (const part of MEASURES_FORESEEN) {
+      for (const part of parts) {
         const number = low + (high - low) * part;
         values.set(String(number), character.character.kind === 'count'
           ? { kind: 'count', number: Math.round(number) }
@@ -156,6 +160,11 @@ function changes(guide: CompiledGuide, tallied: Tally, rows: OpenRows, character
   return by;
 }
 
+/** Of the bars that a check would bring, those that rows still need. */
+function barsMissing(rows: OpenRows, by: Float64Array): number {
+  return by.reduce((sum, change, row) => sum + (change > 0 && (rows.spare[row] as number) < 0 ? change : 0), 0);
+}
+
 /** For each open row, how many bars all that can still be looked at could bring it: the best of each group. */
 function withinReach(brought: ReadonlyMap<CompiledCharacter, Float64Array>, size: number): Float64Array {
   const best = new Map<number, Float64Array>();
@@ -212,13 +221,11 @@ export function gains(
   const used = causesUsed(view);
   const found = new Map<CharacterId, Gain>();
   for (const [character, by] of brought) {
-    const { looks, certain } = shows(character);
+    const { looks, spread, certain } = shows(character);
     let nearer = 0;
-    let missing = 0;
     for (let row = 0; row < by.length; row += 1) {
       const change = by[row] as number;
       nearer += change * ((change > 0 ? weights[row] : losses[row]) as number);
-      if (change > 0 && (rows.spare[row] as number) < 0) missing += change;
     }
     // A mark has to be seen, whatever bars it costs.
     if (marks.has(character.id)) nearer = Math.max(0, nearer) + MARK_WEIGHT;
@@ -226,7 +233,8 @@ export function gains(
     const brings = nearer + (strained ? FIT_WEIGHT[certain ? 'certain' : 'likely'] : 0);
     const inDoubt = looks.filter((look) => (look.causes & doubted) !== 0).length / looks.length;
     const newCauses = looks.reduce((sum, look) => sum + causesIn(look.causes & ~used).length, 0) / looks.length;
-    const gain = brings > 0 ? brings * (1 - DOUBT * inDoubt) * (1 - NEW_CAUSE * newCauses) : LAST_RESORT * missing;
+    const missing = () => barsMissing(rows, spread.length > looks.length ? changes(guide, tallied, rows, character, spread) : by);
+    const gain = brings > 0 ? brings * (1 - DOUBT * inDoubt) * (1 - NEW_CAUSE * newCauses) : LAST_RESORT * missing();
     found.set(character.id, { gain, nearer: nearer >= MUCH_NEARER });
   }
   return found;

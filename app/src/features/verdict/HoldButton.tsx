@@ -65,12 +65,12 @@ export function HoldButton({ label, hint, tone, disabled = false, onHeld }: Hold
 
 /** Whether a press ended with a lift on the button itself. On the web a key's event is the browser's own, and a view is an element. */
 function isLift(event: GestureResponderEvent, button: View | null): boolean {
-  const ended = ((event.nativeEvent as unknown) ?? event) as { readonly type: string; readonly changedTouches?: TouchList; readonly clientX?: number; readonly clientY?: number };
+  const ended = ((event.nativeEvent as unknown) ?? event) as { readonly type: string; readonly pageX?: number; readonly pageY?: number };
   if (!LIFTS.has(ended.type)) return false;
-  const at = ended.changedTouches?.[0] ?? ended;
   const box = (button as unknown as HTMLElement | null)?.getBoundingClientRect();
-  if (ended.type === 'keyup' || at.clientX === undefined || at.clientY === undefined || !box) return true;
-  return at.clientX >= box.left && at.clientX <= box.right && at.clientY >= box.top && at.clientY <= box.bottom;
+  if (ended.type === 'keyup' || ended.pageX === undefined || ended.pageY === undefined || !box) return true;
+  const [x, y] = [ended.pageX - window.scrollX, ended.pageY - window.scrollY];
+  return x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
 }
 
 const styles = StyleSheet.create({
