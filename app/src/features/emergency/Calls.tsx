@@ -20,7 +20,7 @@ export function Calls() {
           <Button label="Change" tone="plain" aria-label="Change the numbers" onPress={() => setChanging(true)} />
         </View>
       ) : <Emergency chosen={emergency} />}
-      {poisonLine && !changing ? null : <Line label="Number of the poison service" placeholder="Poison service" setting="poisonLine" />}
+      {poisonLine && !changing ? null : <Line label="Number of the poison service" setting="poisonLine" />}
     </View>
   );
 }
@@ -33,13 +33,13 @@ function Emergency({ chosen }: { readonly chosen: string | undefined }) {
       <View role="radiogroup" aria-label="Emergency number" style={styles.chips}>
         {EMERGENCY.map((number) => <Chip key={number} label={number} chosen={number === chosen} onPress={() => act(look.actions.lookSet({ emergencyLine: number }))} />)}
       </View>
-      <Line label="Another emergency number" placeholder="Another number" setting="emergencyLine" />
+      <Line label="Another emergency number" setting="emergencyLine" />
     </View>
   );
 }
 
 /** A number to put in; it is kept on this device when the field is left. */
-function Line({ label, placeholder, setting }: { readonly label: string; readonly placeholder: string; readonly setting: 'poisonLine' | 'emergencyLine' }) {
+function Line({ label, setting }: { readonly label: string; readonly setting: 'poisonLine' | 'emergencyLine' }) {
   const act = useAct();
   const kept = useApp((state) => state.look[setting]);
   const [text, setText] = useState(setting === 'emergencyLine' && EMERGENCY.some((number) => number === kept) ? '' : kept ?? '');
@@ -53,7 +53,7 @@ function Line({ label, placeholder, setting }: { readonly label: string; readonl
       onChangeText={setText}
       // An emergency number is changed for another one, and never taken away.
       onBlur={() => { if (number !== '' || setting === 'poisonLine') act(look.actions.lookSet({ [setting]: number || undefined })); }}
-      placeholder={placeholder}
+      placeholder={label}
       placeholderTextColor={colour.inkSoft}
       style={styles.input}
     />
