@@ -35,7 +35,7 @@ describe('how it looks here', () => {
   test('what is set in another window is set here, and what was taken back there is gone', () => {
     const { store } = rig();
     store.dispatch(look.actions.lookSet({ poisonLine: '01 555 01', emergencyLine: '999' }));
-    whenLookSet(window, (settings) => store.dispatch(look.actions.lookSet(settings)));
+    whenLookSet(window, (settings) => store.dispatch(look.actions.lookReplaced(settings)));
     keepLook(window.localStorage, { ...USUAL_LOOK, theme: 'dim' });
     window.dispatchEvent(new StorageEvent('storage', { key: 'something else' }));
     expect(store.getState().look.theme).toBe('day');

@@ -60,6 +60,8 @@ async function wrongWith(page: Page, path: string): Promise<string[]> {
     if ((large as readonly string[]).includes(path)) {
       await set(page, { theme: 'day', text });
       expect(await page.evaluate(() => document.documentElement.style.getPropertyValue('--pause-text'))).toBe(String(text));
+      // That the letters themselves are so large, on a view that begins with a title.
+      if (path === large.at(-1)) expect(await page.evaluate(() => parseFloat(getComputedStyle(document.querySelector('[role="heading"]') ?? document.body).fontSize))).toBeGreaterThan(20 * text);
       note(`letters ${text} times as large`, await lostOn(page));
     }
   }

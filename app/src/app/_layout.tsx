@@ -35,7 +35,7 @@ function keepOwn(store: Store): void {
     }
     was = now;
   });
-  whenLookSet(window, (settings) => store.dispatch(look.actions.lookSet(settings)));
+  whenLookSet(window, (settings) => store.dispatch(look.actions.lookReplaced(settings)));
 }
 
 /** What the screens work with: the notebook, and what decides beside them, made ready. */

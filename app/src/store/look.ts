@@ -22,11 +22,14 @@ export const look = createSlice({
   initialState: USUAL_LOOK,
   reducers: {
     lookSet: (state, { payload }: PayloadAction<Partial<LookSettings>>): LookSettings => ({ ...state, ...payload }),
+    /** All of it, as another window set it: what was taken away there is gone here. */
+    lookReplaced: (_, { payload }: PayloadAction<LookSettings>): LookSettings => payload,
   },
 });
 
 const KEY = 'pause:look';
-const LONGEST_NUMBER = 40;
+/** Characters of a telephone number, as somebody types it. */
+export const LONGEST_NUMBER = 40;
 const isNumber = (said: unknown): said is string => typeof said === 'string' && said.length <= LONGEST_NUMBER;
 const oneOf = <T>(known: readonly T[], said: unknown, usual: T): T => known.find((one) => one === said) ?? usual;
 
@@ -61,6 +64,6 @@ export function keepLook(storage: Storage, settings: LookSettings): void {
 /** Calls back with all that is set, once it is set in another window of this device. */
 export function whenLookSet(here: Window, then: (settings: LookSettings) => void): void {
   here.addEventListener('storage', ({ key }) => {
-    if (key === KEY) then({ emergencyLine: undefined, poisonLine: undefined, pixelsPerMillimetre: undefined, ...keptLook(here.localStorage) });
+    if (key === KEY) then(keptLook(here.localStorage));
   });
 }

@@ -162,7 +162,7 @@ function oneLine(verdict: Verdict): string {
     const first = verdict.reasons.find((r) => r.weight === 'leave');
     if (!first) return 'Leave it.';
     const open = aboutPart(first) ? notRuledOut(verdict) : undefined;
-    return [...(open ? [open] : []), reasonWords(first, verdict)].join(' ');
+    return open ? `${open} ${reasonWords(first, verdict)}` : reasonWords(first, verdict);
   }
   const pausing = verdict.reasons.filter((r) => r.weight === 'pause');
   const urgent = pausing.find((r) => ['contradicted-open', 'taken-back', 'stage-disputed', 'other-piece-against', 'not-traced', 'unanswered'].includes(r.code));

@@ -58,13 +58,13 @@ function foreseen(guide: CompiledGuide, find: Case, target: CompiledTaxon): (cha
   return (character) => {
     const before = known.get(character.index);
     if (before) return before;
-    const [looks, spread] = [MIDDLE, SPREAD].map((parts) => usualValues(stages, target, character, parts).flatMap((value) => toLook(guide, supposed(character, value)) ?? [])) as [Look[], Look[]];
+    const looksAt = (parts: readonly number[]) => usualValues(stages, target, character, parts).flatMap((value) => toLook(guide, supposed(character, value)) ?? []);
     const stated = target.atStage.get(character.index);
     const certain = stages.every((stage) => {
       const at = stated?.get(stage);
       return at === undefined || (at.kind === 'states' && at.usual === at.possible);
     });
-    const now = { looks, spread, certain };
+    const now = { looks: looksAt(MIDDLE), spread: looksAt(SPREAD), certain };
     known.set(character.index, now);
     return now;
   };

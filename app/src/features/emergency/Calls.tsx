@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { look } from '../../store/look';
+import { LONGEST_NUMBER, look } from '../../store/look';
 import { useAct, useApp } from '../../store/store';
 import { Button, Chip, colour, corner, font, Small, space, Strong, stroke, typeSize } from '../../ui';
 import { call, EMERGENCY, emergencyWhere } from './numbers';
@@ -49,7 +49,7 @@ function Line({ label, setting }: { readonly label: string; readonly setting: 'p
       aria-label={label}
       inputMode="tel"
       value={text}
-      maxLength={40}
+      maxLength={LONGEST_NUMBER}
       onChangeText={setText}
       // An emergency number is changed for another one, and never taken away.
       onBlur={() => { if (number !== '' || setting === 'poisonLine') act(look.actions.lookSet({ [setting]: number || undefined })); }}
