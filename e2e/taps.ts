@@ -37,6 +37,7 @@ export async function shortestPath(page: Page, guide: CompiledGuide, target: str
   await page.waitForURL(/\/around/);
   const stageName = guide.guide.stages.find((s) => s.id === stage)?.name ?? '';
   await tap(page.getByRole('checkbox', { name: stageName }));
+  if (await page.getByRole('group', { name: 'Who will eat it?' }).count() > 0) await tap(page.getByRole('radio', { name: 'None of these' }));
   await tap(page.getByRole('button', { name: /^I may pick here, nothing spoils/ }));
   const parts = page.getByRole('group', { name: 'What do you want of it?' }).getByRole('radio');
   if (await parts.count() > 1) await tap(parts.first());

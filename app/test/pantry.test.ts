@@ -5,6 +5,7 @@ import { decide, type Entry, type FindRecord, type PageRecord } from '@pause/cor
 import type { BatchFields } from '@pause/core/pantry';
 import { toDarwinCore, occurrencesOf, OCCURRENCE_TERMS, tableOf, toTable } from '@pause/core/logbook';
 import { learnedYield } from '@pause/core/prepare';
+import { mealReminders } from '@pause/core/taste';
 import { parseEntry } from '@pause/core/notebook';
 import { followChecks } from '../../core/test/finds';
 import './guide';
@@ -12,8 +13,9 @@ import { guide } from '../src/evaluate/guide';
 import { bestBeforeOf, keepsFor, spoilsFor, stepsOf, yieldFor } from '../src/features/pantry/batch';
 import { daysWords } from '../src/features/pantry/BatchScreen';
 import { linesOf } from '../src/features/pantry/LabelsScreen';
+import { amountOf, WHOLE, type Choice } from '../src/features/pantry/Choose';
 import { choicesOf } from '../src/features/pantry/NewBatchScreen';
-import { gramsIn, leftIn, ownYields, pantryOf, placesOf } from '../src/features/pantry/pantry';
+import { gramsIn, hadBefore, leftIn, ownYields, pantryOf, placesOf, wholeGrams } from '../src/features/pantry/pantry';
 import { matches, portionWords } from '../src/features/pantry/PantryScreen';
 import { wrapped } from '../src/features/pantry/pdf';
 import { namesOf } from '../src/features/pantry/PortionScreen';
@@ -22,7 +24,7 @@ import { type ChangedGround, couldBe } from '@pause/core/recall';
 import { findsBehind, sheetOf } from '../src/features/pantry/sheet';
 import { settled } from '../src/features/pantry/Sums';
 import { leftWords, nextTimer } from '../src/features/pantry/Timers';
-import { amountWords, causeWords, refusalWords, stepWords } from '../src/features/pantry/words';
+import { amountWords, causeWords, mealReminderWords, measureWords, refusalWords, stepWords } from '../src/features/pantry/words';
 import { isoDayName } from '../src/features/outdoors/words';
 import { yieldsOf } from '../src/features/take/TakeScreen';
 
@@ -57,9 +59,13 @@ describe('the pantry', () => {
   test('knows what is left, what went in, where it comes from, and what is called so', () => {
     expect(leftIn(pantry, batch('batch-dried'))).toEqual({ amount: 15, unit: 'g' });
     expect(leftIn(pantry, batch('batch-soup'))).toBeUndefined();
-    expect(gramsIn(pantry, batch('batch-dried').fields.from ?? [])).toBe(400);
-    expect(gramsIn(pantry, [{ of: 'harvest', id: 'harvest-one' }])).toBe(500);
-    expect(gramsIn(pantry, [{ of: 'harvest', id: 'nowhere' }])).toBeUndefined();
+    expect(gramsIn(pantry, batch('batch-dried').fields.from ?? [], 'batch-dried')).toBe(400);
+    expect(wholeGrams(pantry, { of: 'harvest', id: 'harvest-one' })).toBe(500);
+    // What goes in without an amount is what nobody else took.
+    expect(gramsIn(pantry, [{ of: 'harvest', id: 'harvest-one' }], 'batch-new')).toBe(100);
+    expect(gramsIn(pantry, [{ of: 'batch', id: 'batch-dried' }], 'batch-new')).toBe(15);
+    expect(gramsIn(pantry, [{ of: 'harvest', id: 'nowhere' }], 'batch-new')).toBeUndefined();
+    expect(gramsIn(pantry, [], 'batch-new')).toBeUndefined();
     expect(placesOf(pantry, 'batch-soup')).toEqual(['Karrow spring']);
     for (const text of ['dried', 'cantharellus', 'karrow', 'chanterelle DRIED']) expect(matches(batch('batch-dried'), text, ['Karrow spring'])).toBe(true);
     expect(matches(batch('batch-dried'), 'bilberry')).toBe(false);
@@ -81,14 +87,41 @@ describe('the pantry', () => {
     const stray = all([...PAGES, page('harvest-two', 'harvest', { find: 'find-0002', ...CHANTERELLE, on: '2026-09-14', sorting: { pieces: 9, found: [1], now: 0, grades: ['deadly'] } })]);
     expect(choicesOf(stray, new Set()).find(({ source }) => source.id === 'harvest-two')?.not).toMatch(/^It is put aside/);
   });
+  test('an amount that was not said is not all of it: it is asked for', () => {
+    const known = { source: { of: 'harvest', id: 'h' }, name: '', line: '', contents: [], group: undefined, left: { amount: 300, unit: 'g' } } as Choice;
+    expect(amountOf(known, ' ').problem).toBeDefined();
+    expect(amountOf(known, '120,5').source.amount).toEqual({ amount: 120.5, unit: 'g' });
+    expect(amountOf(known, WHOLE).source.amount).toEqual({ amount: 300, unit: 'g' });
+    expect(amountOf(known, '301').problem).toBe('no more than the 300 grams that are left');
+    expect(amountOf({ ...known, left: undefined }, WHOLE)).toEqual({ source: known.source });
+  });
   test('a label says what it is, what has to be done still, and what was left out', () => {
     expect(linesOf(batch('batch-dried'), pantry, 'Mirel')).toEqual(['Chanterelles, dried', 'Cantharellus cibarius, whole mushroom', `dried, ${isoDayName('2026-09-14')}`, 'Karrow spring', 'Mirel', 'Keep cool and dark', 'Cook it before it is eaten', 'Left out: Keep one whole specimen aside. The cat took it.', 'TCHDRIED']);
   });
+  test('an oil says when to strain it, where it stands until then, and to keep the skin out of the sun; what was dried before is not wilted', () => {
+    const FLOWERS = { taxon: 'hypericum-perforatum', part: 'flower' };
+    const oil = (from: string, more: object = {}) => page('batch-oil', 'batch', { name: 'Oil', from: [{ of: 'batch', id: from }], contents: [FLOWERS], method: 'infused-oil', on: '2026-07-01', ...more });
+    const shelf = (...batches: PageRecord[]) => all([page('batch-flowers', 'batch', { name: 'Flowers', from: [{ of: 'harvest', id: 'h' }], contents: [FLOWERS], method: 'dry', on: '2026-06-24' }), ...batches]);
+    const of = (pages: ReturnType<typeof all>) => { const one = pages.batches.find(({ id }) => id === 'batch-oil'); if (!one) throw new Error('no oil'); return linesOf(one, pages, ''); };
+    expect(of(shelf(oil('batch-flowers')))).toEqual(expect.arrayContaining(['Stands in the light, covered with a cloth', `Strain it on ${isoDayName('2026-07-29')}`, 'For whole skin only, not for eating', 'Keep oiled skin out of the sun.']));
+    const ready = of(shelf(oil('batch-flowers', { made: { amount: 200, unit: 'ml' }, readyOn: '2026-07-30' })));
+    expect(ready).toContain('Keep cool and dark');
+    expect(ready.some((line) => line.startsWith('Strain it'))).toBe(false);
+    const steps = (pages: ReturnType<typeof all>) => stepsOf(pages.batches.find(({ id }) => id === 'batch-oil')?.fields ?? {}, pages).map(({ code }) => code);
+    expect(steps(shelf(oil('batch-flowers')))).not.toContain('wilt');
+    expect(steps(shelf(oil('harvest-elsewhere')))).toContain('wilt');
+  });
+  test('at a meal children and everybody for whom it is new are reminded', () => {
+    expect([...hadBefore(pantry, 'Lune')]).toEqual(['cantharellus-cibarius']);
+    const minds = (name: string) => (name === 'Lune' ? ['child'] : []);
+    const words = mealReminders({ who: ['Lune', 'Osk'], minds, taxa: ['cantharellus-cibarius', 'cantharellus-cibarius'], hadBefore: (name) => hadBefore(pantry, name) }).map(mealReminderWords);
+    expect(words).toEqual([expect.stringMatching(/^Lune is a child: give little/), expect.stringMatching(/^chanterelle is new to Osk, .*a day of waiting before more\.$/)]);
+  });
   test('several kinds in one have the steps of all, and keep as long as the shortest', () => {
     const mixed: Partial<BatchFields> = { method: 'dry', from: [{ of: 'harvest', id: 'x' }], contents: [CHANTERELLE, { taxon: 'morchella-esculenta', part: 'fruiting-body' }] as BatchFields['contents'] };
-    const steps = stepsOf(mixed);
+    const steps = stepsOf(mixed, pantry);
     expect(steps.at(-1)?.code).toBe('label');
-    expect(stepsOf({ ...mixed, added: [{ id: 'own-one', text: 'String them up' }] }).at(-2)).toEqual({ id: 'own-one', code: 'own', text: 'String them up', required: false });
+    expect(stepsOf({ ...mixed, added: [{ id: 'own-one', text: 'String them up' }] }, pantry).at(-2)).toEqual({ id: 'own-one', code: 'own', text: 'String them up', required: false });
     expect(steps.map(({ id }) => id)).toContain('morchella-esculenta-guide-1');
     expect(spoilsFor(mixed)).toEqual(['damp-mould', 'still-cook']);
     expect(keepsFor({ ...mixed, method: 'pickle', figures: { acid: 1 } })?.days).toBe(4);
@@ -118,6 +151,9 @@ describe('words', () => {
     expect(refusalWords({ code: 'never', why: 'Because.' })).toBe('Because.');
     expect(causeWords({ code: 'stray', of: 'x', grade: 'deadly', touched: true }, 'Harvest')).toBe('Harvest: it lay in one bag with a deadly stray.');
     const recalled = { code: 'verdict', of: 'x', because: 'guide', outcome: 'pause', grade: 'deadly' } as const;
+    expect(causeWords({ ...recalled, grade: 'none' }, 'Find')).toMatch(/the verdict is pause\. Everything dangerous of the guide is still ruled out\.$/);
+    expect(measureWords({ measure: 'watch', causes: [{ ...recalled, grade: 'none' }] })[1]).toBe('Ask everybody who had some how they are.');
+    expect(measureWords({ measure: 'watch', causes: [recalled] })[1]).toMatch(/^It may have been a dangerous one: call the poison service now/);
     const smell = { taxon: 'cortinarius-rubellus', character: 'smell', readBy: ['fungi'] } as unknown as ChangedGround;
     expect(causeWords({ ...recalled, changed: [smell] }, 'Find')).toMatch(/What the guide says of \S.* changed: smell\. Found by: a second reader, of the dangerous fungi\.$/);
     expect(causeWords({ ...recalled, changed: [{ taxon: smell.taxon, readBy: [] }, smell, smell, smell] }, 'Find')).toMatch(/is new in the guide\. Found by whoever wrote it\. .* And two more\.$/);

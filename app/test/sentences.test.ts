@@ -86,7 +86,7 @@ test('what was read, how harmful it is, how long and how large: never a word of 
   for (const { id, grade } of guide.taxa) {
     const line = harmLine(id);
     expect(line).not.toMatch(PROGRAM);
-    expect(line === '' || line.startsWith(grade === 'none' ? 'harmless' : grade)).toBe(true);
+    expect(line === '' || line.startsWith(grade === 'none' ? 'no harm known' : grade)).toBe(true);
   }
   for (let seconds = 2; seconds < 20_000; seconds += 7) expect(timeWords(seconds)).toMatch(/^([2-9]|[1-5]\d) (seconds|minutes)$|^[2-4] hours$|^(a minute|an hour|overnight)$/);
   for (const millimetres of [1, 9.5, 10, 45, 999, 1000, 2500]) expect(lengthWords(millimetres)).toMatch(/^\d+(\.\d+)? (mm|cm|m)$/);

@@ -4,7 +4,7 @@ import { compileGuide, decide, parseGuide, type CompiledGuide, type FindRecord }
 import { shippedGuide } from '@pause/guide';
 import { applyToPage, parseEntry, type PageEntry, type PageRecord } from '../src/notebook';
 import { applyEntry } from '../src/find';
-import { ancestorsOf, batchOfAddress, descendantOf, descendantsOf, descentOf, labelAddress, labelLines, leftOf, madeProblem, onTheSpotProblem, shortCode, takenOf, takingProblem, wouldCircle, type Descendant } from '../src/pantry';
+import { ancestorsOf, batchOfAddress, descendantOf, descendantsOf, descentOf, labelAddress, isImprobablyMade, labelLines, leftOf, madeProblem, onTheSpotProblem, shortCode, takenOf, takingProblem, wouldCircle, type Descendant } from '../src/pantry';
 import { causeOf, recall, recallPlainly, strayCause, strayCauses, type Cause } from '../src/recall';
 import { reminderDue, tasteRefusals, tasteState, WAIT_HOURS } from '../src/taste';
 import { entriesOfFind, entriesOfPage, exportOf, occurrencesOf, readOccurrences, readTable, tableOf, toDarwinCore, toTable, yearOf, yearsOf } from '../src/logbook';
@@ -67,6 +67,9 @@ describe('what is left', () => {
     expect(madeProblem('dry', 500, { amount: 600, unit: 'g' })).toEqual({ field: 'made', reason: 'no more than the 500 grams that went in' });
     expect(madeProblem('dry', 500, { amount: 60, unit: 'ml' })?.field).toBe('made');
     expect(madeProblem('syrup', 500, { amount: 900, unit: 'ml' })).toBeUndefined();
+    // What is improbable is asked back: more than a household makes, or ten times what went in.
+    const asked = ([[600, 'ml', 300], [3200, 'ml', 300], [3200, 'ml', undefined], [60_000, 'ml', undefined], [40, 'piece', 300], [600, 'piece', 300], [900, 'g', 800]] as const).map(([amount, unit, grams]) => isImprobablyMade({ amount, unit }, grams));
+    expect(asked).toEqual([false, true, false, true, false, true, false]);
     expect(onTheSpotProblem('Fungi', 'meal', [{ of: 'find', id: 'f' }])?.field).toBe('of');
     expect(onTheSpotProblem('Plantae', 'meal', [{ of: 'find', id: 'f' }])).toBeUndefined();
   });

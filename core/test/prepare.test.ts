@@ -180,7 +180,8 @@ describe('what may be made of it', () => {
           const steps = stepsFor({ made: one, method, fromHarvest: true });
           expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
           if (refusalOf(one, method) === undefined) expect(keepingOf(one, method)?.days).toBeGreaterThan(0);
-          // All that the guide asks for first is a step that cannot be left out without a word; heat is asked for where it is cooked, and stays asked for where it is not.
+          // All that the guide asks for first is a step that cannot be left out without a word; heat is asked for where it is cooked, and stays asked for where it is not. Of a part that is for one way of making, it describes that way.
+          if (['infused-oil', 'salve'].includes(part.use)) continue;
           const asked = steps.filter(({ code, required }) => code === 'guide' && required).map(({ text }) => text);
           if (method === 'cook') expect(asked).toEqual(part.before);
           else for (const text of part.before) expect(asked.includes(text) || (/^(Cook|Boil)/.test(text) && (spoilsOf(one, method).includes('still-cook') || steps.some(({ code }) => code === 'boil-first')))).toBe(true);
@@ -209,6 +210,27 @@ describe('what may be made of it', () => {
     const done = [{ step: 'specimen', at, leftOut: 'All of them were eaten.' }];
     expect(leftOutOf(steps, done).map(({ step, why }) => [step.id, why])).toEqual([['specimen', 'All of them were eaten.']]);
     expect(leftOutOf(steps, [...done, { step: 'specimen', at }])).toEqual([]);
+  });
+
+  test('what keeps somebody from harm cannot be left out, whatever the reason', () => {
+    const at = '2026-09-14T10:00:00.000Z';
+    const leaving = (id: string, method: 'cook' | 'pickle' | 'dry') => {
+      const steps = stepsFor({ made: made(id), method, fromHarvest: true });
+      return openSteps(steps, steps.map((step) => ({ step: step.id, at, leftOut: 'No time.' }))).map(({ id: open }) => open);
+    };
+    expect(leaving('cantharellus-cibarius', 'cook')).toEqual(['look-again', 'guide-1']);
+    expect(leaving('armillaria-mellea', 'cook')).toEqual(['look-again', 'guide-1', 'cook-through', 'pour-away']);
+    expect(leaving('morchella-esculenta', 'pickle')).toEqual(expect.arrayContaining(['look-again', 'boil-first']));
+    // Frost, taste and toughness harm nobody.
+    expect(leaving('prunus-spinosa', 'dry')).toEqual(['look-again', 'guide-2']);
+  });
+
+  test('what the guide says of making an oil is no step of drying, and what is dry already is not wilted', () => {
+    const codes = (method: 'dry' | 'infused-oil' | 'salve', id: string, dried = false) => stepsFor({ made: made(id), method, fromHarvest: !dried, dried }).map(({ code }) => code);
+    expect(codes('dry', 'hypericum-perforatum')).not.toContain('guide');
+    expect(codes('infused-oil', 'hypericum-perforatum')).toEqual(['look-again', 'specimen', 'wilt', 'cover-with-oil', 'stand-in-light', 'filter', 'skin-trial', 'label']);
+    expect(codes('infused-oil', 'hypericum-perforatum', true)).toEqual(['cover-with-oil', 'stand-in-light', 'filter', 'skin-trial', 'label']);
+    expect(codes('salve', 'symphytum-officinale')).toEqual(expect.arrayContaining(['wash', 'chop', 'warm-in-fat', 'filter']));
   });
 
   test('what keeps, and what spoils it, goes by its figures', () => {

@@ -1,8 +1,8 @@
 /** How much to take: tables of cases worked by hand, and laws that hold for all of them. */
 import * as fc from 'fast-check';
 import {
-  chanceToKeep, costOf, COUNTED_BY_STAGE, estimateOf, FEW, fromGrams, gramsForHands, gramsNeeded, growth, LIVES, longRun, mannerFor, mannerOf, momentum, normalBelow, offspringOf, patchCeiling, project, seenAmount, shareOf, stagesOf, take, toGrams, usualWeights, weighed, yearOf,
-  type AmountUnit, type Count, type LifeForm, type TakeQuestion,
+  chanceToKeep, costOf, COUNTED_BY_STAGE, estimateOf, FEW, fromGrams, gramsForHands, gramsNeeded, growth, isImprobable, isUnusualWeighing, LIVES, longRun, mannerFor, mannerOf, momentum, normalBelow, offspringOf, patchCeiling, project, seenAmount, shareOf, stagesOf, take, toGrams, usualWeights, weighed, yearOf,
+  type Amount, type AmountUnit, type Count, type LifeForm, type TakeQuestion,
 } from '../src/take';
 import { kept } from '../../bench/take';
 import { guide } from './finds';
@@ -25,6 +25,14 @@ describe('amounts', () => {
     }));
   });
 
+  test('what is improbable is asked back: 600 litres of mushrooms, pieces of 3 kg; 20 kg are not', () => {
+    const usual = usualWeights('fruiting-body');
+    expect([{ amount: 600, unit: 'litre' }, { amount: 20_000, unit: 'g' }, { amount: 24, unit: 'piece' }].map((one) => isImprobable(toGrams(one as Amount, usual)))).toEqual([true, false, false]);
+    expect(isImprobable(50_000, 2)).toBe(false);
+    const pieces = (amount: number, grams: number) => isUnusualWeighing({ amount: { amount, unit: 'piece' }, grams }, usual);
+    expect([pieces(24, 72_000), pieces(24, 600), pieces(24, 30), pieces(1, 240)]).toEqual([true, false, true, false]);
+    expect(isUnusualWeighing({ amount: { amount: 3, unit: 'g' }, grams: 400 }, usual)).toBe(false);
+  });
   test('one weighing puts one’s own weight in place of the usual one, and the last weighing stands', () => {
     const own = weighed(usualWeights('fruiting-body'), [{ amount: { amount: 4, unit: 'piece' }, grams: 100 }, { amount: { amount: 10, unit: 'piece' }, grams: 120 }, { amount: { amount: 2, unit: 'litre' }, grams: 500 }, { amount: { amount: 0, unit: 'handful' }, grams: 50 }, { amount: { amount: 3, unit: 'g' }, grams: 4 }]);
     expect(own).toEqual({ piece: 12, handful: usualWeights('fruiting-body').handful, litre: 250 });

@@ -25,6 +25,27 @@ test('five targets settled on the shortest way: a chanterelle in eighteen taps',
   }
 });
 
+test('nobody who eats along is passed by: with an allergy to ask for, the answer for everything does not lead on before it is asked', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/new');
+  const castanea = guide.taxon('castanea-sativa')!;
+  const plan = guide.guide.bodyPlans.find(({ id }) => id === castanea.taxon.bodyPlan)!;
+  await page.getByRole('radio', { name: `${plan.name}: ${plan.hint}` }).click();
+  await button(page, /^Sweet chestnut.*Castanea sativa/).click();
+  await page.waitForURL(/around/);
+  await page.getByRole('checkbox', { name: 'In fruit' }).click();
+  await button(page, /^I may pick here, nothing spoils/).click();
+  await page.getByRole('radio', { name: 'Yes', checked: true }).waitFor();
+  await page.getByText('Not told: for whom it is not, nobody has asked. The cautions stand with the verdict.').waitFor();
+  // It waits, however long the verdict has been there.
+  await page.waitForTimeout(500);
+  expect(page.url()).toMatch(/around/);
+  await page.getByRole('checkbox', { name: 'With an allergy to nuts' }).click();
+  await page.waitForURL(/check$/);
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
 /** Moves the focus with Tab alone until it is on what has this name, as a screen reader says it. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
   for (let step = 0; step < 160; step += 1) {

@@ -94,6 +94,9 @@ test('chanterelles from the verdict to the jar, partly without a connection; rec
   await page.getByText('no more than the 500 grams that are left').waitFor();
   await amount.fill('-4');
   await page.getByText('above nothing').waitFor();
+  // Empty is not all of it.
+  await amount.fill('');
+  expect(await page.getByRole('button', { name: 'Begin' }).isDisabled()).toBe(true);
   await amount.fill('400');
   await press(page, 'Begin');
   await page.getByRole('heading', { name: 'Chanterelle, dried' }).waitFor();
@@ -123,6 +126,8 @@ test('chanterelles from the verdict to the jar, partly without a connection; rec
 
   // Not ready before what has to be done is done, or left out with a reason that stays.
   await fill(page, 'How much it is now', '900');
+  await page.getByRole('list', { name: 'Still to be done' }).getByText(/Choose what it is measured in/).waitFor();
+  await page.getByRole('group', { name: 'Measured in' }).getByText('g', { exact: true }).click();
   await page.getByText('no more than the 400 grams that went in').waitFor();
   await fill(page, 'How much it is now', '42');
   expect(await page.getByRole('button', { name: 'It is ready' }).isDisabled()).toBe(true);
@@ -239,6 +244,8 @@ test('sums in units of a kitchen, wide: what cannot be is said, what keeps too s
   await page.getByRole('radio', { name: 'Put it in spirit' }).click();
   await press(page, 'Begin');
   await page.getByRole('heading', { name: /^Bilberry, in spirit$/ }).waitFor();
+  await fill(page, 'The plant weighs', '200');
+  await page.getByText('a number and a unit, like 250 g or 1 1/2 cups').waitFor();
   await fill(page, 'The plant weighs', '2 cups');
   await page.getByText('a weight, not cups: weigh it').waitFor();
   await fill(page, 'The plant weighs', '1/2 lb');
@@ -294,6 +301,7 @@ test('a first taste: one grown person, one thing at a time; a sign ends it and i
   await page.goto('/portion?find=demo-find-3');
   await page.getByText(/no fungus is eaten where it is picked/).waitFor();
   await page.goto('/portion?find=demo-find-1');
+  await page.getByRole('checkbox', { name: 'Some, not weighed' }).click();
   await page.getByRole('group', { name: 'Who ate' }).getByText('Mirel', { exact: true }).click();
   await press(page, 'It was eaten');
   await page.getByRole('heading', { name: /^A find, eaten by Mirel|^Bilberry, eaten by Mirel|eaten by Mirel$/ }).waitFor();

@@ -43,6 +43,12 @@ test('the four ceilings, told one by one and without a connection, decide how mu
   // One is heavier than was guessed: so is what the patch bears.
   await page.getByRole('button', { name: 'I weighed some' }).click();
   await page.getByLabel('So many').fill('100');
+  await page.getByLabel('Weigh, in grams').fill('20000');
+  // No unit is assumed; and berries that weigh 200 grams each are asked back.
+  expect(await page.getByRole('button', { name: 'Put it down' }).isDisabled()).toBe(true);
+  await page.getByRole('group', { name: 'Of what', exact: true }).getByText('pieces').click();
+  await page.getByRole('button', { name: 'Put it down' }).click();
+  await page.getByRole('alert').getByText(/^Then one piece weighs 200.g; about 1.g is usual\. Is that right\?$/).waitFor();
   await page.getByLabel('Weigh, in grams').fill('200');
   await page.getByRole('button', { name: 'Put it down' }).click();
   await page.getByText(/^A piece about 2 g/).waitFor();
@@ -80,7 +86,12 @@ test('the four ceilings, told one by one and without a connection, decide how mu
   await page.getByRole('button', { name: 'Put it down' }).click();
   await page.getByRole('list', { name: 'By which hand' }).getByText('A word of thanks').waitFor();
 
+  await tell(page, 'How much', '600');
+  await page.getByRole('alert').getByText('Choose what it is measured in; until then it is not kept.').waitFor();
+  await page.getByRole('group', { name: 'Measured in' }).getByText('litres').click();
+  await page.getByRole('alert').getByText(/^600.litres of it weigh about \d+.kg\. Is that right\?$/).waitFor();
   await tell(page, 'How much', '0.4');
+  await page.getByRole('status').getByText(/^Kept: 0.4.litres\.$/).waitFor();
   await page.getByText('A quarter', { exact: true }).click();
   await page.getByText('One whole specimen is kept aside', { exact: true }).click();
   await context.setOffline(false);
@@ -128,7 +139,7 @@ test('at home every piece is looked at again: strays open finds, passes bring th
   const once = await odds();
   await page.getByRole('button', { name: 'A stray', exact: true }).click();
   await page.getByRole('button', { name: 'A leaf, a bit of moss' }).click();
-  await page.getByRole('list', { name: 'Strays' }).getByText('One: harmless').waitFor();
+  await page.getByRole('list', { name: 'Strays' }).getByText('One: no harm known').waitFor();
   await page.getByText('none so far this time').waitFor();
   await page.getByRole('button', { name: 'All of it is gone through' }).click();
   await basket.getByText(/Gone through twice: no stray\./).waitFor();

@@ -11,6 +11,8 @@ export interface LookSettings {
   readonly emergencyLine?: string | undefined;
   /** Number of the poison service of the country, as the person typed it. */
   readonly poisonLine?: string | undefined;
+  /** Whom to call was asked at the first start, and answered or put off. */
+  readonly callsAsked?: boolean | undefined;
   /** Of the screen, after a card was laid on it. */
   readonly pixelsPerMillimetre?: number | undefined;
 }
@@ -42,7 +44,7 @@ export function keptLook(storage: Storage): LookSettings {
     return USUAL_LOOK;
   }
   if (typeof kept !== 'object' || kept === null) return USUAL_LOOK;
-  const { theme, text, hand, child, emergencyLine, poisonLine, pixelsPerMillimetre } = kept as Readonly<Record<keyof LookSettings, unknown>>;
+  const { theme, text, hand, child, emergencyLine, poisonLine, callsAsked, pixelsPerMillimetre } = kept as Readonly<Record<keyof LookSettings, unknown>>;
   return {
     theme: oneOf(['day', 'dim'], theme, USUAL_LOOK.theme),
     text: oneOf([1, 1.25, 1.5, 2], text, USUAL_LOOK.text),
@@ -50,12 +52,13 @@ export function keptLook(storage: Storage): LookSettings {
     child: oneOf([true, false], child, USUAL_LOOK.child),
     ...(isNumber(emergencyLine) ? { emergencyLine } : {}),
     ...(isNumber(poisonLine) ? { poisonLine } : {}),
+    ...(callsAsked === true ? { callsAsked } : {}),
     ...(typeof pixelsPerMillimetre === 'number' && Number.isFinite(pixelsPerMillimetre) && pixelsPerMillimetre > 0 ? { pixelsPerMillimetre } : {}),
   };
 }
 
 /** In one order, so that the same settings are the same text, and no other window is told of what it has already. */
-const KEPT: readonly (keyof LookSettings)[] = ['theme', 'text', 'hand', 'child', 'emergencyLine', 'poisonLine', 'pixelsPerMillimetre'];
+const KEPT: readonly (keyof LookSettings)[] = ['theme', 'text', 'hand', 'child', 'emergencyLine', 'poisonLine', 'callsAsked', 'pixelsPerMillimetre'];
 
 export function keepLook(storage: Storage, settings: LookSettings): void {
   storage.setItem(KEY, JSON.stringify(settings, [...KEPT]));

@@ -2,6 +2,7 @@ export * from './tokens';
 export * from './Words';
 export * from './Marks';
 export { PlateView } from './PlateView';
+export { AskBack } from './AskBack';
 export { Button, Chip, ChipRow } from './Button';
 export { Field, Input } from './Field';
 export { useText } from './useText';

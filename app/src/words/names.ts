@@ -48,7 +48,7 @@ export function readingWords(reading: Pick<Reading, 'character' | 'value'>): str
 export const SURENESS: Readonly<Record<Reading['sureness'], string>> = { sure: 'sure', fairly: 'fairly sure', guess: 'a guess' };
 export const OUTCOME: Readonly<Record<Verdict['outcome'], string>> = { leave: 'Leave', pause: 'Pause', collect: 'Collect' };
 export const CHOICE: Readonly<Record<Choice, string>> = { collect: 'Collected', leave: 'Left', later: 'Left for later' };
-export const GRADE: Readonly<Record<HarmGrade, string>> = { none: 'harmless', unpleasant: 'unpleasant', serious: 'serious', deadly: 'deadly' };
+export const GRADE: Readonly<Record<HarmGrade, string>> = { none: 'no harm known', unpleasant: 'unpleasant', serious: 'serious', deadly: 'deadly' };
 export const DAMAGE: Readonly<Record<Damage, string>> = {
   none: 'harms nothing', slight: 'marks it slightly', part: 'costs a piece', whole: 'costs the plant',
 };

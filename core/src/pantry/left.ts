@@ -46,6 +46,14 @@ export function madeProblem(method: BatchFields['method'], grams: number | undef
   return undefined;
 }
 
+/** More than this of a batch is more than a household makes at once. */
+const MOST_MADE: Readonly<Record<Unit, number>> = { g: 50_000, ml: 50_000, piece: 500 };
+/** What is cooked or bottled with water, sugar or oil comes to no more than this times what went in. */
+const MOST_GAINED = 10;
+
+/** Whether what a batch came to is so much that it was probably typed wrongly, and is asked back. @param grams that went in, if anybody knows */
+export const isImprobablyMade = ({ amount, unit }: KeptAmount, grams: number | undefined): boolean => amount > MOST_MADE[unit] || (unit !== 'piece' && grams !== undefined && amount > grams * MOST_GAINED);
+
 /** @returns what is wrong with what was eaten on the spot: fungi never */
 export function onTheSpotProblem(kingdom: string, what: PortionFields['what'], sources: readonly Source[]): Problem | undefined {
   return kingdom === 'Fungi' && what === 'meal' && sources.some(({ of }) => of === 'find') ? { field: 'of', reason: 'no fungus is eaten where it is picked: none raw, and none that was not looked at again at home' } : undefined;

@@ -15,6 +15,8 @@ export interface Step {
   readonly text?: string;
   /** Cannot be left out without saying why. */
   readonly required: boolean;
+  /** It keeps somebody from harm: it cannot be left out at all. */
+  readonly safety?: true;
   /** How long it takes: it has a timer. */
   readonly minutes?: number;
   readonly days?: number;
@@ -29,12 +31,21 @@ export interface StepsQuestion {
   readonly method: Method;
   /** Of harvests, not of batches that were gone through before. */
   readonly fromHarvest: boolean;
+  /** All that goes in was dried before. */
+  readonly dried?: boolean;
 }
+
+/** Uses that are a way of making it. What the guide says first of such a part describes that way, step by step, and nothing else that is made of it. */
+const MAKING: readonly string[] = ['infused-oil', 'salve'];
+/** Steps that keep somebody from harm, where they have to be done. */
+const SAFETY: readonly StepCode[] = ['look-again', 'cook-through', 'pour-away', 'boil-first', 'boil-jars', 'keep-cool'];
+/** What the guide says first of heat, of looking again and of what is thrown out keeps somebody from harm; frost, taste and toughness do not. */
+const isSafety = (text: string): boolean => /\b(cook|boil|steam|raw|poison|look|cut (it|every)|slit|smell|kernels|half dry|throw out)\b/i.test(text);
 
 /** Whether the guide asks for heat: that is a matter of the pot, not of the tray that it dries on. What is said in another way is asked for at once. */
 const isOfCooking = (text: string): boolean => /^(Cook|Boil) /.test(text);
 
-export function stepsFor({ made, method, fromHarvest }: StepsQuestion): Step[] {
+export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQuestion): Step[] {
   const { part, kingdom } = made;
   const eaten = isEaten(part);
   const said = part.before.some(isOfCooking);
@@ -48,8 +59,8 @@ export function stepsFor({ made, method, fromHarvest }: StepsQuestion): Step[] {
     infuse: ['pour-hot', { code: 'steep-covered', minutes: 10 }, 'filter'],
     decoct: ['chop', 'cold-water', { code: 'simmer', minutes: 20 }, 'filter'],
     tincture: ['chop', 'cover-with-spirit', { code: 'shake-daily', days: 28 }, 'filter'],
-    'infused-oil': [must('wilt'), 'cover-with-oil', eaten ? must('keep-cool') : { code: 'stand-in-light', days: 28 }, must('filter'), ...(eaten ? [] : [must('skin-trial', { minutes: 24 * 60 })])],
-    salve: ['chop', 'warm-in-fat', must('filter'), 'add-wax', must('skin-trial', { minutes: 24 * 60 })],
+    'infused-oil': [...(dried ? [] : [must('wilt')]), 'cover-with-oil', eaten ? must('keep-cool') : { code: 'stand-in-light', days: 28 }, must('filter'), ...(eaten ? [] : [must('skin-trial', { minutes: 24 * 60 })])],
+    salve: [...(part.part === 'root' && !dried ? ['wash' as const] : []), 'chop', 'warm-in-fat', must('filter'), 'add-wax', must('skin-trial', { minutes: 24 * 60 })],
     syrup: ['boil-up', 'filter', 'add-sugar', must('boil-up'), must('fill-hot')],
     pickle: [...(kingdom === 'Fungi' ? [must('boil-first', { minutes: part.cook?.minutes ?? 15 })] : ['wash' as const]), must('cover-with-vinegar'), must('boil-up'), must('fill-hot'), 'keep-cool'],
     ferment: ['wash', 'chop', must('weigh-salt'), must('press-under'), { code: 'let-gas-out', days: 14 }, 'keep-cool'],
@@ -57,14 +68,14 @@ export function stepsFor({ made, method, fromHarvest }: StepsQuestion): Step[] {
     freeze: [...(kingdom === 'Fungi' ? heat : part.part === 'leaf' || part.part === 'shoot' ? ['blanch' as const] : []), 'freeze-flat'],
     bottle: ['wash', must('fill-hot'), must('boil-jars', { minutes: 20 })],
   };
-  const before: Step[] = part.before.map((text, at): Step => ({ id: `guide-${at + 1}`, code: 'guide', text, required: true })).filter(({ text = '' }) => method === 'cook' || (method === 'freeze' && kingdom === 'Fungi') || !isOfCooking(text));
+  const before: Step[] = (MAKING.includes(part.use) ? [] : part.before).map((text, at): Step => ({ id: `guide-${at + 1}`, code: 'guide', text, required: true, ...(isSafety(text) ? { safety: true } : {}) })).filter(({ text = '' }) => method === 'cook' || (method === 'freeze' && kingdom === 'Fungi') || !isOfCooking(text));
   const first: Short[] = fromHarvest ? [must('look-again'), must('specimen')] : [];
   const counted = new Map<StepCode, number>();
   const step = (short: Short): Step => {
     const { code, required = false, ...more }: { code: StepCode; required?: boolean; minutes?: number; days?: number } = typeof short === 'string' ? { code: short } : short;
     const times = (counted.get(code) ?? 0) + 1;
     counted.set(code, times);
-    return { id: times === 1 ? code : `${code}-${times}`, code, required, ...more };
+    return { id: times === 1 ? code : `${code}-${times}`, code, required, ...more, ...(required && SAFETY.includes(code) ? { safety: true } : {}) };
   };
   return [...first.map(step), ...(fromHarvest || method === 'cook' || method === 'freeze' ? before : []), ...(method === 'distil' ? [] : ways[method]).map(step), step(must('label'))];
 }
@@ -75,9 +86,9 @@ export interface StepDone {
   readonly at: string;
   readonly leftOut?: string | undefined;
 }
-/** Steps that have to be done, or left out with a reason, before it is ready. */
+/** Steps that have to be done before it is ready, or left out with a reason, unless they keep somebody from harm. */
 export function openSteps(steps: readonly Step[], done: readonly StepDone[]): Step[] {
-  return steps.filter(({ id, required }) => required && !done.some(({ step, leftOut }) => step === id && (leftOut === undefined || leftOut.trim() !== '')));
+  return steps.filter(({ id, required, safety }) => required && !done.some(({ step, leftOut }) => step === id && (leftOut === undefined || (safety !== true && leftOut.trim() !== ''))));
 }
 /** Those that had to be done and were left out: it stands on the label. */
 export function leftOutOf(steps: readonly Step[], done: readonly StepDone[]): readonly { readonly step: Step; readonly why: string }[] {

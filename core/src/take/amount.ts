@@ -39,3 +39,18 @@ export function weighed(weights: Weights, weighings: readonly Weighing[]): Weigh
 
 export const toGrams = ({ amount, unit }: Amount, weights: Weights): number => (unit === 'g' ? amount : amount * weights[unit]);
 export const fromGrams = (grams: number, unit: AmountUnit, weights: Weights): number => (unit === 'g' ? grams : grams / weights[unit]);
+
+/** Grams that one person carries home at most. */
+const MOST_CARRIED = 30_000;
+/** One's own weighing differs from what is usual by no more than this factor; a fruiting body of the same kind may weigh a tenth or the tenfold. */
+const MOST_UNUSUAL = 10;
+
+/** Whether an amount is so large that it was probably typed wrongly, and is asked back. @param persons who carried it */
+export const isImprobable = (grams: number, persons = 1): boolean => grams > MOST_CARRIED * persons;
+
+/** Whether a weighing differs so much from what is usual that it is asked back. */
+export function isUnusualWeighing({ amount: { amount, unit }, grams }: Weighing, usual: Weights): boolean {
+  if (unit === 'g' || amount <= 0) return false;
+  const factor = grams / amount / usual[unit];
+  return factor > MOST_UNUSUAL || factor < 1 / MOST_UNUSUAL;
+}

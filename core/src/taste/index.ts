@@ -9,6 +9,8 @@ import { isEaten } from '../prepare/method';
  * person takes it, and nothing of what it is.
  */
 
+export { mealReminders, type MealReminder } from './remind';
+
 /** Hours to wait before more of it, or anything else that is new. */
 export const WAIT_HOURS = 24;
 /** When to ask oneself how one feels, in hours after the first bite. */

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
-import { asksForTracing, cautionsFor, type Case, type FindRecord, type StageId } from '@pause/core';
+import { asksForTracing, type Case, type FindRecord, type StageId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { cautionFor, CommonName, CONDITION, CONTAMINATION, partName, stageName, upper } from '../../words/names';
 import { Body, Button, Chip, ChipRow, colour, corner, font, Heading, Small, SmallStrong, space, stroke, typeSize } from '../../ui';
 import { TaxonDrawing } from '../plate/TaxonDrawing';
-import { useHousehold } from './useHousehold';
+import { useEatersAsked } from './useHousehold';
 
 type Context = Case['context'];
 
@@ -67,6 +67,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           </Pressable>
         ))}
       </Ask>
+      <Eaters record={record} target={target} />
       {asItShould ? (
         <View style={styles.ask}>
           <Body>If it is so, say it in one:</Body>
@@ -114,7 +115,6 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           <Chip label="Others grow through it" chosen={context.growsMixed === true} onPress={() => tell({ growsMixed: true })} />
         </Ask>
       )}
-      <Eaters record={record} target={target} />
       <Ask title="What have you with you?" hint="Only checks that you can make are asked for." missing={false} cost="">
         {GEAR.map((gear) => (
           <Chip key={gear} kind="checkbox" label={upper(gear)} chosen={context.gear?.includes(gear) ?? true} onPress={() => {
@@ -136,10 +136,10 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
 const GEAR: readonly string[] = ['gloves', 'knife', 'lens', 'paper', 'ruler', 'trowel'];
 const NOTHING = new Set<string>();
 
-/** Who will eat it: what the guide cautions of, so that it is asked by name. */
+/** Who will eat it. It stands above the answer for everything, so that nobody who eats along is passed by. */
 function Eaters({ record, target }: { readonly record: FindRecord; readonly target: string }) {
   const act = useAct();
-  const cautions = [...new Set((guide.taxon(target)?.taxon.cautions ?? []).filter((c) => c.for !== 'everyone' && c.level !== 'note').map((c) => c.for))];
+  const { cautions, home, asks } = useEatersAsked(record, target);
   const told = record.context.eaters;
   const minded = new Set<string>((told ?? []).flatMap((e) => e.cautions));
   const tell = (eaters: NonNullable<Context['eaters']>) => act(tellContext(record.id, { ...record.context, eaters }));
@@ -147,14 +147,8 @@ function Eaters({ record, target }: { readonly record: FindRecord; readonly targ
     const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
     void tell([{ name: 'one of you', cautions: now }]);
   };
-  // Who lives at home is nobody else's business: only in a find of one's own.
-  const household = useHousehold();
-  const home = record.group === undefined && household.length > 0 ? household : undefined;
   const asAtHome = home !== undefined && told !== undefined && told.length === home.length && home.every(({ name }, index) => told[index]?.name === name);
-  // Somebody at home may have to mind what the guide has no caution for.
-  const taxon = guide.taxon(target);
-  const atHome = taxon !== undefined && (home ?? []).some((one) => cautionsFor(one, taxon, 'eaten').length > 0);
-  if (cautions.length === 0 && !atHome) return null;
+  if (!asks) return null;
   return (
     <Ask title="Who will eat it?" hint="Of those who will, is anyone of these?" missing={told === undefined} cost="for whom it is not, nobody has asked. The cautions stand with the verdict.">
       {home ? <Chip label={`As at home: ${home.map(({ name }) => name).join(', ')}`} chosen={asAtHome} onPress={() => tell(home)} /> : null}

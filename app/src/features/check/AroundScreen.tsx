@@ -7,6 +7,7 @@ import { commonName } from '../../words/names';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { Around } from './Around';
 import { DecisionStrip } from './DecisionStrip';
+import { useEatersAsked } from './useHousehold';
 
 /** Place, stage, condition and wish, told in one go; each can be left out, and then it says what that costs. */
 export function AroundScreen() {
@@ -14,11 +15,13 @@ export function AroundScreen() {
 }
 
 /** Whoever comes from naming it is led on to the check as soon as nothing is left to tell; whoever comes back stays. */
-function useLeadOn(id: string, evaluation: FindProps['evaluation']): void {
+function useLeadOn({ record, evaluation }: FindProps): void {
+  const { id } = record;
+  const eaters = useEatersAsked(record, record.targets.at(-1)?.taxon ?? '');
   const router = useRouter();
   const { first } = useLocalSearchParams<{ first?: string }>();
   const verdict = evaluation?.verdict;
-  const done = first !== undefined && verdict?.outcome === 'pause'
+  const done = first !== undefined && !eaters.open && verdict?.outcome === 'pause'
     && !verdict.reasons.some((r) => r.code === 'context-missing' || r.code === 'not-traced');
   useEffect(() => {
     if (done) router.replace({ pathname: '/find/[id]/check', params: { id } });
@@ -27,7 +30,7 @@ function useLeadOn(id: string, evaluation: FindProps['evaluation']): void {
 
 function AroundView({ record, evaluation }: FindProps) {
   const router = useRouter();
-  useLeadOn(record.id, evaluation);
+  useLeadOn({ record, evaluation });
   const target = record.targets.at(-1)?.taxon;
   if (!target) return null;
   return (

@@ -5,22 +5,27 @@ import { useAct, useApp } from '../../store/store';
 import { Button, Chip, colour, corner, font, Small, space, Strong, stroke, typeSize } from '../../ui';
 import { call, EMERGENCY, emergencyWhere } from './numbers';
 
+interface CallsProps {
+  /** Whether somebody needs them now; otherwise the numbers are only put in. */
+  readonly needed?: boolean;
+}
+
 /** Whom to call, one tap away: the emergency number, by where the clock of this device is set until somebody chooses one; and the poison service, as soon as its number was put in. */
-export function Calls() {
+export function Calls({ needed = true }: CallsProps) {
   const { emergencyLine, poisonLine } = useApp((state) => state.look);
   const emergency = emergencyLine ?? emergencyWhere(new Intl.DateTimeFormat().resolvedOptions().timeZone);
   const [changing, setChanging] = useState(false);
   return (
     <View style={styles.calls}>
-      {emergency ? <Button label={`Call ${emergency}`} onPress={() => call(emergency)} /> : null}
-      {poisonLine ? <Button label={`Poison service: ${poisonLine}`} tone="outline" onPress={() => call(poisonLine)} /> : null}
+      {needed && emergency ? <Button label={`Call ${emergency}`} onPress={() => call(emergency)} /> : null}
+      {needed && poisonLine ? <Button label={`Poison service: ${poisonLine}`} tone="outline" onPress={() => call(poisonLine)} /> : null}
       {emergency && !changing ? (
         <View style={styles.row}>
           <Small soft style={styles.grow}>{emergencyLine ? `${emergency} is the emergency number you chose.` : `${emergency} is the emergency number where this device’s clock is set.`}</Small>
           <Button label="Change" tone="plain" aria-label="Change the numbers" onPress={() => setChanging(true)} />
         </View>
       ) : <Emergency chosen={emergency} />}
-      {poisonLine && !changing ? null : <Line label="Number of the poison service" setting="poisonLine" />}
+      {needed && poisonLine && !changing ? null : <Line label="Number of the poison service" setting="poisonLine" />}
     </View>
   );
 }

@@ -1,13 +1,10 @@
-import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { guide } from '../../evaluate/guide';
-import { dayWords } from '../../words/days';
-import { CHOICE, CommonName, commonName, GRADE, harmLine, OUTCOME } from '../../words/names';
-import { Body, Button, Chip, colour, Heading, Rule, Screen, Small, space, Strong, Title } from '../../ui';
-import { useFinds, useToday } from '../finds/useFinds';
+import { CommonName, GRADE, harmLine } from '../../words/names';
+import { Body, colour, Heading, Rule, Screen, Small, space, Strong, Title } from '../../ui';
 import { Calls } from './Calls';
+import { ReadOut } from './ReadOut';
 
 const FIRST = [
   'Call now. Do not wait for signs.',
@@ -49,33 +46,6 @@ export function EatenScreen() {
   );
 }
 
-/** What to read out on the telephone, from the finds of this notebook. */
-function ReadOut() {
-  const finds = useFinds().items;
-  const [chosen, setChosen] = useState<string>();
-  const router = useRouter();
-  const today = useToday();
-  const find = finds.find((f) => f.id === chosen);
-  const taxon = guide.taxon(find?.target ?? '');
-  if (finds.length === 0) return null;
-  return (
-    <View style={styles.block}>
-      <Heading>What it may have been</Heading>
-      <View role="radiogroup" aria-label="What it may have been" style={styles.finds}>
-        {finds.slice(0, 8).map((f) => <Chip key={f.id} label={`${f.number ?? 'new'} · ${f.target === undefined ? 'no name yet' : commonName(f.target)}`} chosen={f.id === chosen} onPress={() => setChosen(f.id === chosen ? undefined : f.id)} />)}
-      </View>
-      {find ? (
-        <View style={styles.block} role="status">
-          <Body><Strong>Read this out: </Strong>{taxon ? `taken for ${commonName(taxon.id)}, ${taxon.taxon.scientificName}, of the family ${taxon.taxon.family}${taxon.grade === 'none' ? '' : `, which is ${harmLine(taxon.id)}`}` : find.target === undefined ? 'it was given no name' : `taken for ${find.target}, which this guide does not know`}. Found {dayWords(new Date(find.startedAt), today)}{find.placeNote ? `, ${find.placeNote}` : ''}. {find.readings} things were looked at; the last verdict was {find.outcome ? OUTCOME[find.outcome].toLowerCase() : 'none'}{find.choice ? `, and it was ${CHOICE[find.choice].toLowerCase()}` : ''}.</Body>
-          {taxon && taxon.taxon.lookalikes.length > 0 ? <Body>It is mistaken for: {taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id)?.taxon.scientificName ?? []).join(', ')}.</Body> : null}
-          <Body soft>{taxon ? 'That is what it was taken for, not what was eaten. Say that, too.' : 'Anything may have been eaten. The sheet names what is not ruled out.'}</Body>
-          <Button label="The whole sheet, for whoever treats" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/sheet/[id]', params: { id: find.id } })} />
-        </View>
-      ) : null}
-    </View>
-  );
-}
-
 const silentLongest = (a: CompiledTaxon, b: CompiledTaxon) => (b.taxon.harm.onsetHours?.[0] ?? 0) - (a.taxon.harm.onsetHours?.[0] ?? 0);
 
 function Numbered({ title, lines, numbered = false }: { readonly title: string; readonly lines: readonly string[]; readonly numbered?: boolean }) {
@@ -93,11 +63,9 @@ function Numbered({ title, lines, numbered = false }: { readonly title: string; 
 }
 
 const styles = StyleSheet.create({
-  finds: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   block: { gap: space.s, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
   item: { flexDirection: 'row', gap: space.s },
   number: { width: 20 },
   grow: { flex: 1 },
-  start: { alignSelf: 'flex-start' },
   line: { paddingVertical: space.s },
 });

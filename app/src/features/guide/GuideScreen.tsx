@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { FlatList, Pressable, StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, HarmGrade } from '@pause/core';
 import { guide } from '../../evaluate/guide';
-import { CommonName, harmLine } from '../../words/names';
+import { CommonName, GRADE, harmLine } from '../../words/names';
 import { Button, Chip, ChipRow, colour, corner, Notice, Rule, Screen, Small, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
 import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { searchTaxa } from '../new-find/search';
@@ -88,7 +88,7 @@ function Entry({ taxon, name, onOpen }: { readonly taxon: CompiledTaxon; readonl
         <Strong>{CommonName(taxon.id)}</Strong>
         {name ? <Small>{name}</Small> : null}
         <Small soft style={styles.scientific}>{taxon.taxon.scientificName}</Small>
-        <Small soft={taxon.grade === 'none'}>{taxon.grade === 'none' ? (taxon.taxon.parts.length > 0 ? 'wanted' : 'harmless') : harmLine(taxon.id)}</Small>
+        <Small soft={taxon.grade === 'none'}>{taxon.grade === 'none' ? (taxon.taxon.parts.length > 0 ? 'wanted' : GRADE.none) : harmLine(taxon.id)}</Small>
       </View>
     </Pressable>
   );

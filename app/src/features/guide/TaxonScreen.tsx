@@ -118,7 +118,7 @@ function Lookalikes({ taxon }: TaxonProps) {
               <Pressable role="link" onPress={() => router.push({ pathname: '/pair', params: { a: target.id, b: danger.id } })} style={styles.other}>
                 <View style={styles.about}>
                   <Strong>{CommonName(other.id)}</Strong>
-                  <Small soft>{harmLine(other.id) || 'harmless'}</Small>
+                  <Small soft>{harmLine(other.id) || GRADE.none}</Small>
                   <Small>{parts.length > 0 ? `Parted by ${few(parts.map((p) => lowerFirst(characterName(p.character))), 4)}.` : 'Nothing always parts them.'}</Small>
                 </View>
                 <SmallStrong style={styles.underlined}>Side by side</SmallStrong>

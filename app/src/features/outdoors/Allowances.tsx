@@ -5,7 +5,7 @@ import { taxaSeenAt } from '@pause/core/season';
 import { guide } from '../../evaluate/guide';
 import { CommonName, upper } from '../../words/names';
 import { Body, Button, Chip, ChipRow, Field, SmallStrong, space, Strong } from '../../ui';
-import { ChooseTaxon } from './ChooseTaxon';
+import { ChooseTaxon } from '../ChooseTaxon';
 import { seenPlace, type Place } from './usePlaces';
 import { pickingWords } from './words';
 

@@ -7,7 +7,7 @@ import { guide } from '../../evaluate/guide';
 import { useAct } from '../../store/store';
 import { CommonName, stageName } from '../../words/names';
 import { Button, Chip, ChipRow, Heading, Input, Small, space } from '../../ui';
-import { ChooseTaxon } from './ChooseTaxon';
+import { ChooseTaxon } from '../ChooseTaxon';
 import { seenPlace, useDay, type Place } from './usePlaces';
 
 type What = 'seen' | 'nothing' | 'suspected';

@@ -2,12 +2,12 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { dayOf, isoOf } from '@pause/core/day';
-import { madeProblem, type KeptAmount } from '@pause/core/pantry';
+import { isImprobablyMade, madeProblem, type KeptAmount } from '@pause/core/pantry';
 import type { Recalled } from '@pause/core/recall';
 import { cookingRefusal, leftOutOf, openSteps } from '@pause/core/prepare';
 import { useAct } from '../../store/store';
 import { numberWord, upper } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, corner, Field, Heading, Loading, Notice, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
+import { AskBack, Body, Button, Chip, ChipRow, colour, corner, Field, Heading, Loading, Notice, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
 import { isoDayName } from '../outdoors/words';
 import { useDay } from '../outdoors/usePlaces';
 import { bestBeforeOf, keepsFor, madesOf, spoilsFor, stepsOf, yieldFor } from './batch';
@@ -20,7 +20,7 @@ import { useNames } from './RecallScreen';
 import { Steps } from './Steps';
 import { BoilingDown, Cooked, Sums } from './Sums';
 import { Timers } from './Timers';
-import { amountWords, causeWords, MEASURE, METHOD, SPOILS, stepWords, STORE, UNIT } from './words';
+import { amountWords, causeWords, measureWords, METHOD, SPOILS, stepWords, STORE, UNIT } from './words';
 
 /** One batch: what is done to it, what came of it, and all that it comes from. */
 export function BatchScreen() {
@@ -38,7 +38,7 @@ function Batch({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
   const wide = useWide();
   const { id, fields } = batch;
   const { name = 'A batch', method, on, figures = {}, steps: done = [], timers = [], weighings = [], looks = [], levels = [], readyOn, bestBefore, ended } = fields;
-  const steps = stepsOf(fields);
+  const steps = stepsOf(fields, pantry);
   const recalled = useRecalls(pantry).all.find((one) => one.id === id);
   const keeping = keepsFor(fields);
   const left = leftIn(pantry, batch);
@@ -107,7 +107,7 @@ export function daysWords(days: number): string {
 function Held({ one, pantry }: { readonly one: Recalled; readonly pantry: Pantry }) {
   const router = useRouter();
   const nameOf = useNames(pantry);
-  const [word, what] = MEASURE[one.measure];
+  const [word, what] = measureWords(one);
   return (
     <View style={styles.held} role="status" aria-label="In question">
       <Strong on="dark">{word}</Strong>
@@ -122,33 +122,38 @@ function Ready({ batch: { id, fields }, pantry }: { readonly batch: BatchPage; r
   const act = useAct();
   const today = isoOf(useDay());
   const { method = 'fresh', made, from = [], contents, cooked, looks = [], steps: done = [] } = fields;
-  const [unit, setUnit] = useState<KeptAmount['unit']>(made?.unit ?? (['infuse', 'decoct', 'tincture', 'infused-oil', 'syrup'].includes(method) ? 'ml' : 'g'));
+  const [unit, setUnit] = useState<KeptAmount['unit'] | undefined>(made?.unit);
+  const [asked, setAsked] = useState(false);
   const [text, setText] = useState(made ? String(made.amount) : '');
-  const steps = stepsOf(fields);
+  const steps = stepsOf(fields, pantry);
   const open = openSteps(steps, done);
-  const grams = gramsIn(pantry, from);
+  const grams = gramsIn(pantry, from, id);
   const usual = yieldFor(pantry, fields);
   const amount = Number(text.replace(',', '.'));
   const said = text.trim() !== '';
   const right = Number.isFinite(amount) && amount > 0 && amount <= 1e6;
-  const problem = !said ? undefined : !right ? { reason: 'above nothing' } : madeProblem(method, grams, { amount, unit });
+  const problem = !said ? undefined : !right ? { reason: 'above nothing' } : unit && madeProblem(method, grams, { amount, unit });
   const refusals = method === 'cook' ? madesOf(contents).flatMap((one) => (cooked ? cookingRefusal(one, cooked) ?? [] : [])) : [];
   const why = [
-    ...open.map(stepWords), ...(method === 'cook' && !cooked ? ['How it was cooked'] : []), ...(refusals.length > 0 ? ['Cook it as it has to be'] : []), ...(looks.at(-1)?.damp === true ? ['Dry it on: damp came back'] : []),
+    ...(said && unit === undefined ? ['Choose what it is measured in'] : []), ...open.map(stepWords), ...(method === 'cook' && !cooked ? ['How it was cooked'] : []), ...(refusals.length > 0 ? ['Cook it as it has to be'] : []), ...(looks.at(-1)?.damp === true ? ['Dry it on: damp came back'] : []),
   ];
   const keeping = keepsFor(fields);
-  const ready = () => void act(tellOf(id, 'batch', (is) => {
-    const keeps = keepsFor(is);
-    return { made: { amount, unit }, readyOn: today, ...(keeps ? { bestBefore: bestBeforeOf(today, keeps) } : {}) };
-  }));
+  const ready = () => {
+    if (!unit) return;
+    void act(tellOf(id, 'batch', (is) => {
+      const keeps = keepsFor(is);
+      return { made: { amount, unit }, readyOn: today, ...(keeps ? { bestBefore: bestBeforeOf(today, keeps) } : {}) };
+    }));
+  };
   return (
     <View style={styles.block}>
       <Heading>What it came to</Heading>
-      {grams === undefined ? null : <Small soft>{amountWords({ amount: grams, unit: 'g' })} went in{unit === 'g' && usual.yield < 1 ? `; about ${amountWords({ amount: grams * usual.yield, unit: 'g' })} are usual${usual.batches > 0 ? `, by ${usual.batches === 1 ? 'your last batch' : `your last ${numberWord(usual.batches)} batches`}` : ''}` : ''}.</Small>}
-      <Field label="How much it is now" inputMode="decimal" value={text} onChangeText={setText} {...(problem ? { wrong: problem.reason } : {})} />
-      <ChipRow label="Measured in">{(['g', 'ml', 'piece'] as const).map((one) => <Chip key={one} label={one === 'piece' ? 'jars, pieces' : UNIT[one]} chosen={unit === one} onPress={() => setUnit(one)} />)}</ChipRow>
+      {grams === undefined ? null : <Small soft>{amountWords({ amount: grams, unit: 'g' })} went in{unit !== 'ml' && usual.yield < 1 ? `; about ${amountWords({ amount: grams * usual.yield, unit: 'g' })} are usual${usual.batches > 0 ? `, by ${usual.batches === 1 ? 'your last batch' : `your last ${numberWord(usual.batches)} batches`}` : ''}` : ''}.</Small>}
+      <Field label="How much it is now" inputMode="decimal" value={text} onChangeText={(typed) => { setText(typed); setAsked(false); }} {...(problem ? { wrong: problem.reason } : {})} />
+      <ChipRow label="Measured in">{(['g', 'ml', 'piece'] as const).map((one) => <Chip key={one} label={one === 'piece' ? 'jars, pieces' : UNIT[one]} chosen={unit === one} onPress={() => { setUnit(one); setAsked(false); }} />)}</ChipRow>
       {why.length > 0 ? <View><SmallStrong>Before it is ready:</SmallStrong><View role="list" aria-label="Still to be done">{why.map((one) => <View key={one} role="listitem"><Small>– {one}</Small></View>)}</View></View> : null}
-      <Button label="It is ready" disabled={!said || problem !== undefined || why.length > 0} onPress={ready} />
+      {asked && unit ? <AskBack question={`${amountWords({ amount, unit })}${grams === undefined ? '' : ` of ${amountWords({ amount: grams, unit: 'g' })} that went in`}. Is that right?`} yes="Yes, it is ready" onYes={ready} />
+        : <Button label="It is ready" disabled={!said || problem !== undefined || why.length > 0} onPress={() => (unit && isImprobablyMade({ amount, unit }, grams) ? setAsked(true) : ready())} />}
       {keeping ? <Small soft>Best before {isoDayName(bestBeforeOf(today, keeping))} then, {STORE[keeping.store]}.</Small> : null}
     </View>
   );

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { takingProblem, type BatchFields, type KeptAmount, type Left, type Source } from '@pause/core/pantry';
-import { colour, Field, Heading, Rule, Small, space, stroke, Strong, TARGET } from '../../ui';
+import { Chip, ChipRow, colour, Field, Heading, Rule, Small, space, stroke, Strong, TARGET } from '../../ui';
+import { amountWords } from './words';
 
 /** Something of which something is made or eaten, and how much of it there is. */
 export interface Choice {
@@ -27,15 +28,21 @@ export interface Chosen<C extends Choice> {
   readonly set: (texts: Readonly<Record<string, string>>) => void;
 }
 
-/** How much of something is taken, as it was typed; nothing typed is all of it. */
+/** In place of an amount: all that is left, or, where nobody knows how much that is, no amount at all. */
+export const WHOLE = 'whole';
+
+/** How much of something is taken, as it was typed or chosen; nothing typed is nothing yet. */
 export function amountOf({ source, left }: Choice, text: string): { readonly source: Source; readonly problem?: string } {
   const said = text.trim();
-  if (said === '') return { source };
+  if (said === WHOLE) return { source: left ? { ...source, amount: left } : source };
+  if (said === '') return { source, problem: NOTHING_YET };
   const amount: KeptAmount = { amount: Number(said.replace(',', '.')), unit: left?.unit ?? 'g' };
   if (!(Number.isFinite(amount.amount) && amount.amount > 0)) return { source, problem: 'above nothing' };
   const problem = takingProblem('amount', amount, left);
   return problem ? { source, problem: problem.reason } : { source: { ...source, amount } };
 }
+
+const NOTHING_YET = 'how much it is';
 
 /** @param first what is chosen as soon as it is there, until something else is */
 export function useChosen<C extends Choice>(choices: readonly C[], first: string | undefined): Chosen<C> {
@@ -54,11 +61,11 @@ interface ChooseProps {
   readonly chosen: Chosen<Choice>;
   /** What is asked for each: "How much of it goes in". */
   readonly asks: string;
-  /** What it means to tell no amount. @param known whether anybody knows how much there is */
-  readonly empty: (known: boolean) => string;
+  /** What is offered in place of an amount: "All of it". @param known whether anybody knows how much there is */
+  readonly whole: (known: boolean) => string;
 }
 
-export function Choose({ choices, chosen: { texts, set, amounts }, asks, empty }: ChooseProps) {
+export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }: ChooseProps) {
   return (
     <>
       <Heading>Of what</Heading>
@@ -77,7 +84,14 @@ export function Choose({ choices, chosen: { texts, set, amounts }, asks, empty }
                   {not ? <Small>{not}</Small> : null}
                 </View>
               </Pressable>
-              {text === undefined ? null : <View style={styles.amount}><Field label={`${asks}, in ${IN[left?.unit ?? 'g']}`} inputMode="decimal" value={text} onChangeText={(more) => set({ ...texts, [id]: more })} hint={empty(left !== undefined)} {...(problem ? { wrong: problem } : {})} /></View>}
+              {text === undefined ? null : (
+                <View style={styles.amount}>
+                  <Field label={`${asks}, in ${IN[left?.unit ?? 'g']}`} inputMode="decimal" value={text === WHOLE ? '' : text} onChangeText={(more) => set({ ...texts, [id]: more })} {...(problem && problem !== NOTHING_YET ? { wrong: problem } : {})} />
+                  <ChipRow label={`How much of ${name}`}>
+                    <Chip kind="checkbox" label={left ? `${whole(true)}: ${amountWords(left)}` : whole(false)} chosen={text === WHOLE} onPress={() => set({ ...texts, [id]: text === WHOLE ? '' : WHOLE })} />
+                  </ChipRow>
+                </View>
+              )}
               <Rule />
             </View>
           );
@@ -93,5 +107,5 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   mark: { width: MARK, height: MARK, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: 3, backgroundColor: colour.card },
   marked: { backgroundColor: colour.ink },
-  amount: { paddingBottom: space.m, paddingLeft: MARK + space.m },
+  amount: { gap: space.s, paddingBottom: space.m, paddingLeft: MARK + space.m },
 });

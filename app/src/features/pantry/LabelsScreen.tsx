@@ -1,8 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { labelAddress, labelLines } from '@pause/core/pantry';
-import { leftOutOf, mustBeCooked } from '@pause/core/prepare';
+import { dayOf, isoOf } from '@pause/core/day';
+import { labelAddress, labelLines, type BatchFields } from '@pause/core/pantry';
+import { isEaten, leftOutOf, mustBeCooked } from '@pause/core/prepare';
+import { guide } from '../../evaluate/guide';
 import { useApp } from '../../store/store';
 import { partName, scientificName } from '../../words/names';
 import { Body, Button, Chip, ChipRow, colour, Heading, Loading, Notice, Screen, Small, SmallStrong, space, stroke, Title } from '../../ui';
@@ -45,15 +47,30 @@ const NOT_PRINTED = { dataSet: { print: 'no' } } as object;
 /** What a label says, line by line. */
 export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] {
   const { id, fields } = batch;
+  const { name = 'A batch', contents = [], method, on, bestBefore, readyOn, steps: done = [] } = fields;
   const places = placesOf(pantry, id);
+  const mades = madesOf(contents);
+  const steps = stepsOf(fields, pantry);
+  // As long as it stands in the light, it does not stand where it is kept afterwards.
+  const standing = readyOn === undefined ? steps.find(({ code }) => code === 'stand-in-light') : undefined;
   const keeping = keepsFor(fields);
-  const mades = madesOf(fields.contents);
-  const outward = mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');
   return labelLines({
-    id, name: fields.name ?? 'A batch', contents: (fields.contents ?? []).map(({ taxon, part }) => ({ scientificName: scientificName(taxon), part: partName(taxon, part) })), method: fields.method ? METHOD[fields.method][1] : '', ...(fields.on ? { on: isoDayName(fields.on) } : {}),
-    ...(fields.bestBefore ? { bestBefore: isoDayName(fields.bestBefore) } : {}), ...(keeping ? { store: `Keep ${STORE[keeping.store]}` } : {}), ...(places.length > 0 ? { place: places.join(', ') } : {}), ...(by === '' ? {} : { by }),
-    warnings: [...(outward ? ['For whole skin only, not for eating'] : []), ...(fields.method !== 'cook' && mades.some(mustBeCooked) ? ['Cook it before it is eaten'] : []), ...leftOutOf(stepsOf(fields), fields.steps ?? []).map(({ step, why }) => `Left out: ${stepWords(step)}. ${why}`)],
+    id, name, contents: contents.map(({ taxon, part }) => ({ scientificName: scientificName(taxon), part: partName(taxon, part) })), method: method ? METHOD[method][1] : '', ...(on ? { on: isoDayName(on) } : {}),
+    ...(bestBefore ? { bestBefore: isoDayName(bestBefore) } : {}), ...(standing ? { store: 'Stands in the light, covered with a cloth' } : keeping ? { store: `Keep ${STORE[keeping.store]}` } : {}),
+    ...(places.length > 0 ? { place: places.join(', ') } : {}), ...(by === '' ? {} : { by }),
+    warnings: [
+      ...(standing && on ? [`Strain it on ${isoDayName(isoOf(dayOf(on) + (standing.days ?? 0)))}`] : []),
+      ...(mades.some(({ part }) => !isEaten(part)) ? ['For whole skin only, not for eating', ...skinCautions(contents)] : []),
+      ...(method !== 'cook' && mades.some(mustBeCooked) ? ['Cook it before it is eaten'] : []),
+      ...leftOutOf(steps, done).map(({ step, why }) => `Left out: ${stepWords(step)}. ${why}`),
+    ],
   });
+}
+
+/** What the guide says to everybody who puts it on the skin: to keep it out of the sun, never on a wound. */
+function skinCautions(contents: BatchFields['contents']): string[] {
+  const cautions = contents.flatMap(({ taxon }) => guide.taxon(taxon)?.taxon.cautions ?? []);
+  return [...new Set(cautions.filter((one) => one.for === 'everyone' && (one.routes ?? []).some((route) => route === 'skin' || route === 'wound')).map(({ text }) => text))];
 }
 
 function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: Pantry }) {

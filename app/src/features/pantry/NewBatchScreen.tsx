@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { isoOf } from '@pause/core/day';
-import { leftOf, takenOf, type BatchFields } from '@pause/core/pantry';
+import type { BatchFields } from '@pause/core/pantry';
 import { METHODS, refusalOf, type Method } from '@pause/core/prepare';
 import { strayCause } from '@pause/core/recall';
 import { useAct } from '../../store/store';
@@ -12,7 +12,7 @@ import { isoDayName } from '../outdoors/words';
 import { useDay } from '../outdoors/usePlaces';
 import { madesOf } from './batch';
 import { Choose, useChosen, type Choice } from './Choose';
-import { begin, gramsIn, isThere, leftIn, usePantry, type Pantry } from './pantry';
+import { begin, isThere, leftIn, leftOfHarvest, usePantry, wholeGrams, type Pantry } from './pantry';
 import { useRecalls } from './recalls';
 import { amountWords, contentWords, METHOD, refusalWords } from './words';
 
@@ -22,8 +22,8 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
   const harvests = pantry.harvests.flatMap(({ id, fields }): Choice[] => {
     const { taxon, part, on, sorting } = fields;
     if (taxon === undefined || part === undefined || used.has(id)) return [];
-    const whole = gramsIn(pantry, [{ of: 'harvest', id }]);
-    const grams = whole === undefined ? undefined : leftOf({ amount: whole, unit: 'g' }, takenOf(id, pantry.batches.map(({ fields: { from = [] } }) => ({ sources: from }))))?.amount;
+    const whole = wholeGrams(pantry, { of: 'harvest', id });
+    const grams = leftOfHarvest(pantry, id);
     // All of it has been made into something.
     if (whole !== undefined && whole > 0 && grams === 0) return [];
     const stray = strayCause(id, sorting?.grades ?? []);
@@ -68,7 +68,7 @@ function New({ first, choices }: { readonly first: string | undefined; readonly 
   const left = (
     <View style={[styles.block, wide && styles.grow]}>
       {choices.length === 0 ? <Notice title="Nothing was brought home yet" text="A find that was collected becomes a harvest on the page “How much”: put down there what was taken." action="Finds" onAction={() => router.push('/finds')} /> : null}
-      <Choose choices={choices} chosen={chosen} asks="How much of it goes in" empty={() => 'Left empty: all of it.'} />
+      <Choose choices={choices} chosen={chosen} asks="How much of it goes in" whole={() => 'All of it'} />
     </View>
   );
   const right = picked.length > 0 ? (

@@ -12,18 +12,33 @@ interface NumberProps {
   readonly whole?: boolean;
   readonly placeholder?: string;
   readonly hint?: string;
+  /** Left out: what is told is kept, and the field says so. */
+  readonly keeps?: boolean;
   readonly onTell: (value: number | undefined) => void;
 }
+const KEPT = 'Kept.';
 
 /** More than this is no amount that anybody has in a kitchen or a basket. */
 const MOST = 1e6;
 
 /** A number that is told when its field is left, if it is as it should be. */
-export function NumberField({ label, value, right, check = (one) => one > 0, whole = false, placeholder, hint, onTell }: NumberProps) {
+export function NumberField({ label, value, right, check = (one) => one > 0, whole = false, placeholder, hint, keeps = true, onTell }: NumberProps) {
+  const [kept, setKept] = useState(false);
   const [text, setText] = useState(value === undefined ? '' : String(value));
   const number = text.trim() === '' ? undefined : Number(text.replace(',', '.'));
   const wrong = number !== undefined && !(Number.isFinite(number) && check(number) && (!whole || Number.isInteger(number)) && number <= MOST);
-  return <Field label={label} inputMode="decimal" value={text} onChangeText={setText} {...(placeholder ? { placeholder } : {})} {...(hint ? { hint } : {})} {...(wrong ? { wrong: right } : {})} onBlur={() => { if (!wrong && number !== value) onTell(number); }} />;
+  const put = () => {
+    if (wrong || number === value) return;
+    onTell(number);
+    setKept(keeps && number !== undefined);
+  };
+  const below = kept ? KEPT : hint;
+  return (
+    <Field
+      label={label} inputMode="decimal" value={text} onChangeText={(typed) => { setText(typed); setKept(false); }} {...(placeholder ? { placeholder } : {})}
+      {...(below ? { hint: below } : {})} {...(wrong ? { wrong: right } : {})} onBlur={put}
+    />
+  );
 }
 
 interface QuantityProps {
@@ -35,17 +50,24 @@ interface QuantityProps {
   readonly onTell: (value: number | undefined) => void;
 }
 
-/** An amount as a kitchen keeps it, with its unit; grams or millilitres are told. A plain number is grams or millilitres. */
+/** An amount as a kitchen keeps it, with its unit, which is never guessed; grams or millilitres are told. */
 export function QuantityField({ label, of, value, hint, onTell }: QuantityProps) {
   const base = of === 'mass' ? 'g' : 'ml';
+  const [kept, setKept] = useState(false);
   const [text, setText] = useState(value === undefined ? '' : `${Math.round(value * 10) / 10} ${base}`);
-  const read = text.trim() === '' ? undefined : readQuantity(/^\s*[\d.,]+\s*$/.test(text) ? `${text} ${base}` : text, of);
+  const read = text.trim() === '' ? undefined : readQuantity(text, of);
   const problem = read && 'problem' in read ? read.problem : undefined;
   const told = read && 'quantity' in read ? inUnit(read.quantity, base) : undefined;
+  const put = () => {
+    if (problem !== undefined || told === value) return;
+    onTell(told);
+    setKept(told !== undefined);
+  };
+  const below = kept ? KEPT : hint;
   return (
     <Field
-      label={label} value={text} onChangeText={setText} maxLength={30} placeholder={of === 'mass' ? '250 g' : '1 1/2 cups'} {...(hint ? { hint } : {})} {...(problem === undefined ? {} : { wrong: problem })}
-      onBlur={() => { if (problem === undefined && told !== value) onTell(told); }}
+      label={label} value={text} onChangeText={(typed) => { setText(typed); setKept(false); }} maxLength={30} placeholder={of === 'mass' ? '250 g' : '1 1/2 cups'}
+      {...(below ? { hint: below } : {})} {...(problem === undefined ? {} : { wrong: problem })} onBlur={put}
     />
   );
 }

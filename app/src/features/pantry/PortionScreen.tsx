@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { cautionsFor, type TaxonId } from '@pause/core';
 import { onTheSpotProblem, type BatchFields, type PortionFields } from '@pause/core/pantry';
 import { cookingRefusal, mustBeCooked } from '@pause/core/prepare';
+import { mealReminders } from '@pause/core/taste';
 import { now } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { cautionFor, CommonName, lowerFirst } from '../../words/names';
@@ -11,10 +12,10 @@ import { Body, Button, Chip, ChipRow, colour, Field, Heading, Loading, Notice, S
 import { useEaters } from '../outdoors/usePlaces';
 import { useFind } from '../../store/useFind';
 import { Choose, useChosen, type Choice } from './Choose';
-import { begin, isThere, leftIn, madeOf, usePantry, type Pantry } from './pantry';
+import { begin, hadBefore, isThere, leftIn, madeOf, usePantry, type Pantry } from './pantry';
 import { useRecalls } from './recalls';
 import { Cooked } from './Sums';
-import { amountWords, METHOD } from './words';
+import { amountWords, mealReminderWords, METHOD } from './words';
 
 type What = PortionFields['what'];
 const WHAT: Readonly<Record<What, readonly [title: string, button: string]>> = { meal: ['A meal', 'It was eaten'], outward: ['Used outwardly', 'It was used'], gift: ['Given away', 'It was given'], 'thrown-out': ['Thrown out', 'It is thrown out'] };
@@ -68,6 +69,7 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
   const act = useAct();
   const router = useRouter();
   const wide = useWide();
+  const pantry = usePantry();
   const eaters = useEaters();
   const me = useApp((state) => state.me.person?.name ?? '');
   const [what, setWhat] = useState<What>(asked);
@@ -86,6 +88,8 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
     const eater = eaters.find(({ fields }) => fields.name === name);
     return eater ? mades.flatMap((made) => cautionsFor({ cautions: eater.fields.cautions ?? [] }, made.taxon, what === 'outward' ? 'skin' : 'eaten').map((caution) => ({ name, caution, taxon: made.taxon.id }))) : [];
   }) : [];
+  const minds = (name: string) => eaters.find(({ fields }) => fields.name === name)?.fields.cautions ?? [];
+  const reminders = what === 'meal' ? mealReminders({ who, minds, taxa: mades.map(({ taxon }) => taxon.id), hadBefore: (name) => hadBefore(pantry, name) }) : [];
   const rulesOut = warnings.filter(({ caution }) => caution.level === 'rules-out');
   const refused = what === 'meal' && cooked ? uncooked.flatMap((made) => cookingRefusal(made, cooked) ?? []) : [];
   const outwardOnly = what === 'meal' && mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');
@@ -103,7 +107,7 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
     <View style={[styles.block, wide && styles.grow]}>
       <ChipRow label="What became of it">{(['meal', 'outward', 'gift', 'thrown-out'] as const).map((one) => <Chip key={one} label={WHAT[one][0]} chosen={what === one} onPress={() => setWhat(one)} />)}</ChipRow>
       {choices.length === 0 ? <Notice title="Nothing is ready" text="Only what is ready and stands can be put down." action="Pantry" onAction={() => router.push('/pantry')} /> : null}
-      <Choose choices={choices} chosen={chosen} asks="How much of it" empty={(known) => (known ? 'Left empty: all that is left.' : 'Left empty: nobody weighed it.')} />
+      <Choose choices={choices} chosen={chosen} asks="How much of it" whole={(known) => (known ? 'All that is left' : 'Some, not weighed')} />
       {held > 0 && what !== 'thrown-out' ? <SmallStrong>{held === 1 ? 'One batch is' : `${held} batches are`} in question, and left out here.</SmallStrong> : null}
     </View>
   );
@@ -118,6 +122,7 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
             <Button label="Add" tone="outline" disabled={other.trim() === ''} style={styles.low} onPress={() => { setWho([...new Set([...who, other.trim()])]); setOther(''); }} />
           </View>
           {warnings.map(({ name, caution, taxon }) => <View key={`${name} ${taxon} ${caution.for}`} style={styles.warning} role="alert"><Strong>{name}: {caution.level === 'rules-out' ? 'not for them' : 'ask a pharmacist or doctor first'}</Strong><Body>{cautionFor(caution.for)}: {lowerFirst(caution.text)}</Body></View>)}
+          {reminders.length > 0 ? <View role="list" aria-label="To be minded at the meal" style={styles.block}>{reminders.map((one) => <View key={`${one.name} ${one.code}`} role="listitem" style={styles.reminder}><Body>{mealReminderWords(one)}</Body></View>)}</View> : null}
         </>
       ) : null}
       {what === 'meal' ? <Field label="What the dish was" value={dish} onChangeText={setDish} maxLength={120} /> : null}
@@ -147,5 +152,6 @@ const styles = StyleSheet.create({
   grow: { flex: 1 },
   row: { flexDirection: 'row', gap: space.m, alignItems: 'flex-start' },
   low: { marginTop: 24 },
+  reminder: { paddingLeft: space.m, borderLeftWidth: stroke.medium, borderLeftColor: colour.ink },
   warning: { gap: space.xs, paddingLeft: space.m, borderLeftWidth: stroke.thick * 2, borderLeftColor: colour.ink },
 });

@@ -13,7 +13,7 @@ import { usePantry, type Pantry } from './pantry';
 import { recallKey, useRecalls } from './recalls';
 import { isoOf } from '@pause/core/day';
 import { useDay } from '../outdoors/usePlaces';
-import { causeWords, MEASURE } from './words';
+import { causeWords, measureWords } from './words';
 
 /** Everything that descends from what no longer stands: why, by which way, and what to do with it. */
 export function RecallScreen() {
@@ -72,7 +72,7 @@ function hrefOf({ id, kind, way }: Recalled) {
 function Hit({ one, nameOf, onSeen }: { readonly one: Recalled; readonly nameOf: (id: string) => string; readonly onSeen: () => void }) {
   const act = useAct();
   const today = isoOf(useDay());
-  const [word, what] = MEASURE[one.measure];
+  const [word, what] = measureWords(one);
   const seen = (did: 'held' | 'discarded') => {
     onSeen();
     if (one.kind === 'batch') void act(tellOf(one.id, 'batch', () => ({ recalled: { at: act(now()), because: recallKey(one), did }, ...(did === 'discarded' ? { ended: { on: today, why: 'thrown-out' as const } } : {}) })));

@@ -12,7 +12,7 @@ import { BESIDES, stepWords } from './words';
 
 type Done = BatchFields['steps'][number];
 
-/** What is done to it, one after another; what has to be done is left out only with a reason, which stays on its label. */
+/** What is done to it, one after another; what has to be done is left out only with a reason, which stays on its label, and never where it keeps somebody from harm. */
 export function Steps({ id, steps, done }: { readonly id: string; readonly steps: readonly Step[]; readonly done: readonly Done[] }) {
   const act = useAct();
   const [leaving, setLeaving] = useState<string>();
@@ -43,7 +43,7 @@ export function Steps({ id, steps, done }: { readonly id: string; readonly steps
                     {told?.leftOut !== undefined ? <SmallStrong>Left out: {told.leftOut}</SmallStrong> : step.required && !isDone ? <Small>has to be done</Small> : null}
                   </View>
                 </Pressable>
-                {told === undefined && step.required && step.code !== 'look-again' && leaving !== step.id ? <Button label="Leave out" aria-label={`Leave out: ${words}`} tone="plain" onPress={() => { setLeaving(step.id); setWhy(''); }} /> : null}
+                {told === undefined && step.required && step.safety !== true && leaving !== step.id ? <Button label="Leave out" aria-label={`Leave out: ${words}`} tone="plain" onPress={() => { setLeaving(step.id); setWhy(''); }} /> : null}
               </View>
               {told === undefined && (step.minutes !== undefined || step.days !== undefined) ? <View style={styles.ways}><StartTimer id={id} step={step} /></View> : null}
               {leaving === step.id ? (

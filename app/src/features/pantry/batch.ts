@@ -8,14 +8,15 @@ import { madeOf, ownYields, type Pantry } from './pantry';
 export const madesOf = (contents: BatchFields['contents'] = []): Made[] => contents.flatMap((one) => madeOf(one) ?? []);
 
 /** What is done to all that is in it, each step once. */
-export function stepsOf({ contents = [], method, from = [], added = [] }: Partial<BatchFields>): Step[] {
+export function stepsOf({ contents = [], method, from = [], added = [] }: Partial<BatchFields>, { batches }: Pick<Pantry, 'batches'>): Step[] {
   if (!method) return [];
   const fromHarvest = from.some(({ of }) => of === 'harvest');
+  const dried = from.length > 0 && from.every(({ id }) => batches.some((batch) => batch.id === id && batch.fields.method === 'dry'));
   const steps = new Map<string, Step>();
   for (const content of contents) {
     const made = madeOf(content);
     if (!made) continue;
-    for (const step of stepsFor({ made, method, fromHarvest })) {
+    for (const step of stepsFor({ made, method, fromHarvest, dried })) {
       // What the guide asks for is of one kind alone, where several are in it.
       const id = step.code === 'guide' && contents.length > 1 ? `${content.taxon}-${step.id}` : step.id;
       const known = steps.get(id);

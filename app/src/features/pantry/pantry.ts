@@ -61,9 +61,20 @@ export function placesOf(pantry: Pantry, id: string): string[] {
   }))];
 }
 
-export function leftIn({ batches, portions }: Pick<Pantry, 'batches' | 'portions'>, { id, fields: { made, ended } }: BatchPage): Left | undefined {
-  const others = [...batches.map(({ fields }) => ({ sources: fields.from ?? [] })), ...portions.map(({ fields }) => ({ sources: fields.of ?? [] }))];
-  return leftOf(made, takenOf(id, others), ended !== undefined);
+/** What batches, meals and gifts took of a harvest or a batch, whoever made them. @param but what the batch of this id took is not counted */
+function takenFrom({ batches, portions }: Pick<Pantry, 'batches' | 'portions'>, id: string, but?: string): ReturnType<typeof takenOf> {
+  return takenOf(id, [...batches.filter((batch) => batch.id !== but).map(({ fields }) => ({ sources: fields.from ?? [] })), ...portions.map(({ fields }) => ({ sources: fields.of ?? [] }))]);
+}
+
+export function leftIn(pantry: Pick<Pantry, 'batches' | 'portions'>, { id, fields: { made, ended } }: BatchPage): Left | undefined {
+  return leftOf(made, takenFrom(pantry, id), ended !== undefined);
+}
+
+/** What is left of a harvest, in grams; nothing where nobody said how much was taken. */
+export function leftOfHarvest(pantry: Pantry, id: string): number | undefined {
+  const taken = takenFrom(pantry, id);
+  const grams = wholeGrams(pantry, { of: 'harvest', id });
+  return grams === undefined ? undefined : leftOf({ amount: grams, unit: 'g' }, taken)?.amount;
 }
 
 /** Whether there is still some of it, as far as anybody told. */
@@ -80,6 +91,13 @@ export function sourceOf(pantry: Pantry, { of, id }: Pick<Source, 'of' | 'id'>):
   return taxon === undefined || part === undefined ? undefined : { name: '', contents: [{ taxon, part }] };
 }
 
+/** What somebody of this name had before: at meals, and at first tastes that went well. */
+export function hadBefore(pantry: Pantry, name: string): Set<string> {
+  const meals = pantry.portions.filter(({ fields: { what, who = [] } }) => what === 'meal' && who.includes(name)).flatMap(({ fields: { of = [] } }) => of.flatMap((source) => sourceOf(pantry, source)?.contents ?? []));
+  const tastes = pantry.tastes.filter(({ fields: { eater, ended } }) => eater === name && ended?.result === 'nothing-felt').flatMap(({ fields: { taxon } }) => taxon ?? []);
+  return new Set([...meals.map(({ taxon }) => taxon), ...tastes]);
+}
+
 /** A part of a taxon as making something of it asks; nothing where the guide in force does not have it. */
 export function madeOf({ taxon, part }: BatchFields['contents'][number], use?: string): (Made & { readonly taxon: CompiledTaxon }) | undefined {
   const found = guide.taxon(taxon);
@@ -87,28 +105,41 @@ export function madeOf({ taxon, part }: BatchFields['contents'][number], use?: s
   return found && entry ? { kingdom: found.taxon.kingdom, part: entry, taxon: found } : undefined;
 }
 
-/** Grams that went into a batch, as far as they were told. */
-export function gramsIn(pantry: Pantry, sources: readonly Source[]): number | undefined {
-  const all = sources.map((source): number | undefined => {
-    if (source.amount) return source.amount.unit === 'g' ? source.amount.amount : undefined;
-    if (source.of === 'batch') {
-      const made = pantry.batches.find((one) => one.id === source.id)?.fields.made;
-      return made?.unit === 'g' ? made.amount : undefined;
-    }
-    const harvest = pantry.harvests.find((one) => one.id === source.id);
-    const { taxon, part, taken } = harvest?.fields ?? {};
-    if (!harvest || taxon === undefined || part === undefined || taken === undefined) return undefined;
-    return toGrams(taken, weighed(usualWeights(part), weighingsOf(pantry.harvests, { taxon, part }, harvest.person)));
-  });
-  return all.some((one) => one === undefined) ? undefined : all.reduce<number>((sum, one) => sum + (one ?? 0), 0);
+/** Grams of all of a harvest, or of a batch as it was made; nothing where nobody weighed it. */
+export function wholeGrams(pantry: Pantry, { of, id }: Pick<Source, 'of' | 'id'>): number | undefined {
+  if (of === 'batch') {
+    const made = pantry.batches.find((one) => one.id === id)?.fields.made;
+    return made?.unit === 'g' ? made.amount : undefined;
+  }
+  const harvest = pantry.harvests.find((one) => one.id === id);
+  const { taxon, part, taken } = harvest?.fields ?? {};
+  if (!harvest || taxon === undefined || part === undefined || taken === undefined) return undefined;
+  return toGrams(taken, weighed(usualWeights(part), weighingsOf(pantry.harvests, { taxon, part }, harvest.person)));
+}
+
+/**
+ * Grams that went into a batch, as far as they were told. A source without an amount is all of it that nobody else took.
+ *
+ * @param batch the id of the batch
+ */
+export function gramsIn(pantry: Pantry, sources: readonly Source[], batch: string): number | undefined {
+  let sum = 0;
+  for (const source of sources) {
+    const whole = wholeGrams(pantry, source);
+    const grams = source.amount ? (source.amount.unit === 'g' ? source.amount.amount : undefined)
+      : whole === undefined ? undefined : leftOf({ amount: whole, unit: 'g' }, takenFrom(pantry, source.id, batch))?.amount;
+    if (grams === undefined) return undefined;
+    sum += grams;
+  }
+  return sources.length === 0 ? undefined : sum;
 }
 
 /** Yields of one's batches of a part by a method: what went in and what came of it, in grams. */
 export function ownYields(pantry: Pantry, taxon: string, part: string, method: BatchFields['method']): { readonly in: number; readonly out: number }[] {
-  return pantry.batches.flatMap(({ fields }) => {
+  return pantry.batches.flatMap(({ id, fields }) => {
     const { from = [], contents = [], made } = fields;
     if (fields.method !== method || made?.unit !== 'g' || contents.length !== 1 || contents[0]?.taxon !== taxon || contents[0].part !== part) return [];
-    const grams = gramsIn(pantry, from);
+    const grams = gramsIn(pantry, from, id);
     return grams === undefined ? [] : [{ in: grams, out: made.amount }];
   });
 }

@@ -90,7 +90,7 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
     { title: 'What it could have been instead', lines: insteadLines(records, could) },
     { title: 'Who, when, how much', lines: [...said('Who', typed.who), ...said('When', typed.when), ...said('How much', typed.amount), ...portions.flatMap((one) => eaten(pantry, one)), ...(taste ? [`First taste: ${taste.fields.eater ?? ''}, ${taste.fields.at ? momentWords(new Date(taste.fields.at)) : ''}, about a teaspoon`] : [])] },
     { title: 'What is felt, and since when', lines: [...said('Told now', typed.signs), ...portions.flatMap(({ fields: { signs = [] } }) => signs.map((one) => `${momentWords(new Date(one.at))}: ${one.text}`)), ...(taste?.fields.signs ?? []).map((one) => `${momentWords(new Date(one.at))}: ${SIGN[one.sign]}${one.text ? `, ${one.text}` : ''}`)] },
-    { title: 'How it was made ready', lines: batches.flatMap(prepared) },
+    { title: 'How it was made ready', lines: batches.flatMap((one) => prepared(pantry, one)) },
     ...records.map((record): SheetPart => ({ title: `Where and when it was found${record.number === undefined ? '' : ` (find ${record.number})`}`, lines: found(record, nameOf) })),
     ...records.map((record): SheetPart => ({ title: `What was seen of it${record.number === undefined ? '' : ` (find ${record.number})`}`, lines: seen(record, nameOf) })),
   ];
@@ -103,9 +103,9 @@ function eaten(pantry: Pantry, portion: PortionPage): string[] {
   return [`${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${amounts.join(' and ')}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : ` ${cooked.minutes} minutes`}` : ''}`];
 }
 
-function prepared({ fields }: BatchPage): string[] {
+function prepared(pantry: Pantry, { fields }: BatchPage): string[] {
   const { name = 'A batch', method, on, cooked, steps = [], figures = {} } = fields;
-  const done = stepsOf(fields).flatMap((step) => { const told = steps.findLast((one) => one.step === step.id); return told === undefined || step.code === 'label' ? [] : [told.leftOut === undefined ? lowerFirst(stepWords(step)).replace(/\.$/, '') : `LEFT OUT: ${stepWords(step)} (${told.leftOut})`]; });
+  const done = stepsOf(fields, pantry).flatMap((step) => { const told = steps.findLast((one) => one.step === step.id); return told === undefined || step.code === 'label' ? [] : [told.leftOut === undefined ? lowerFirst(stepWords(step)).replace(/\.$/, '') : `LEFT OUT: ${stepWords(step)} (${told.leftOut})`]; });
   return [
     `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : `, ${cooked.minutes} minutes`}${cooked.poured === undefined ? '' : `, water poured away ${cooked.poured} times`}` : ''}${figures.strength === undefined ? '' : `; ${figures.strength} % alcohol`}`,
     ...(done.length > 0 ? [`Done: ${done.join('; ')}`] : []),

@@ -2,7 +2,7 @@ import type { HarmGrade } from '@pause/core';
 import type { Cooking, CookingRefusal, Keeping, Method, Refusal, SpoilCode, Step, StepCode } from '@pause/core/prepare';
 import type { KeptAmount, Sign } from '@pause/core/pantry';
 import type { Cause, ChangedGround, Measure, Recalled } from '@pause/core/recall';
-import type { TasteRefusal } from '@pause/core/taste';
+import type { MealReminder, TasteRefusal } from '@pause/core/taste';
 import { few } from '../../words/reasons';
 import { guide } from '../../evaluate/guide';
 import { cautionFor, characterName, CommonName, commonName, GRADE, lowerFirst, numberWord } from '../../words/names';
@@ -65,7 +65,7 @@ export function amountWords({ amount, unit }: { readonly amount: number; readonl
 
 export const SIGN: Readonly<Record<Sign, string>> = { mouth: 'In the mouth', skin: 'On the skin', stomach: 'Stomach', head: 'Head, dizzy', breath: 'Breath', other: 'Something else' };
 
-const worst = (grade: HarmGrade) => (grade === 'none' ? '' : ` What could be among it is ${GRADE[grade]}.`);
+const worst = (grade: HarmGrade) => (grade === 'none' ? ' Everything dangerous of the guide is still ruled out.' : ` What could be among it is ${GRADE[grade]}.`);
 const CHANGES_SHOWN = 2;
 /** Which statements of the guide changed, and who found it. */
 function changedWords(changed: readonly ChangedGround[]): string {
@@ -87,10 +87,17 @@ export function causeWords(cause: Cause, name: string): string {
     case 'verdict': return `${name}: ${{ guide: 'by the corrected guide', record: 'by what was told since', policy: 'by the rules of the group now', rules: 'by stricter rules of Pause' }[cause.because]} the verdict is ${cause.outcome}.${worst(cause.grade)}${changedWords(cause.changed ?? [])}`;
   }
 }
-export const MEASURE: Readonly<Record<Measure, readonly [word: string, what: string]>> = {
+const MEASURE: Readonly<Record<Measure, readonly [word: string, what: string]>> = {
   hold: ['Hold it', 'Nobody eats of it until the find stands again.'], discard: ['Throw it out', 'It cannot be gone through any more. Not on the compost, not to animals.'], 'look-again': ['Look again', 'Go through every piece once more.'],
-  watch: ['It was eaten', 'Ask everybody who had some how they are. If it may have been a deadly one, call the poison service now, before anything is felt.'], warn: ['Tell who has it', 'Somebody else has it: tell them today.'],
+  watch: ['It was eaten', 'Ask everybody who had some how they are.'], warn: ['Tell who has it', 'Somebody else has it: tell them today.'],
 };
+const CALL_NOW = 'It may have been a dangerous one: call the poison service now, before anything is felt.';
+/** What to do with something in question, in a word and in a sentence or two. It says no more than its causes do. */
+export function measureWords({ measure, causes }: Pick<Recalled, 'measure' | 'causes'>): readonly [word: string, what: string] {
+  const [word, what] = MEASURE[measure];
+  const dangerous = causes.some(({ grade }) => grade === 'deadly' || grade === 'serious');
+  return [word, measure === 'watch' && dangerous ? `${CALL_NOW} ${what}` : what];
+}
 export const recalledName = ({ kind }: Pick<Recalled, 'kind'>): string => ({ find: 'Find', harvest: 'Harvest', batch: 'Batch', portion: 'Eaten or given', taste: 'First taste' })[kind];
 
 export function tasteRefusalWords(refusal: TasteRefusal): string {
@@ -103,6 +110,14 @@ export function tasteRefusalWords(refusal: TasteRefusal): string {
     case 'caution': return `${cautionFor(refusal.caution)}: ${lowerFirst(refusal.text)}`;
     case 'not-ready': return refusal.kingdom === 'Fungi' ? 'It has to be cooked first.' : 'It is not made ready as it has to be.';
     case 'another-new': return `${commonName(refusal.taxon)} was new less than a day ago: one at a time.`;
+  }
+}
+
+/** What is said beside a meal. */
+export function mealReminderWords(reminder: MealReminder): string {
+  switch (reminder.code) {
+    case 'child': return `${reminder.name} is a child: give little of it. In a small body the same amount does more.`;
+    case 'new': return `${few(reminder.taxa.map(commonName))} ${reminder.taxa.length === 1 ? 'is' : 'are'} new to ${reminder.name}, by all that was put down here: a little of it, nothing else that is new, and a day of waiting before more.`;
   }
 }
 

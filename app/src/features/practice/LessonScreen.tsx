@@ -9,7 +9,7 @@ import { useOpenPages } from '../../store/useOpenPages';
 import { characterName, CommonName, commonName, harmLine, scientificName } from '../../words/names';
 import { Body, Button, colour, corner, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, Title, typeSize } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
-import { ChooseTaxon } from '../outdoors/ChooseTaxon';
+import { ChooseTaxon } from '../ChooseTaxon';
 import { chooseFile } from '../outdoors/files';
 import { tellOf } from '../outdoors/tell';
 import { TaxonDrawing } from '../plate/TaxonDrawing';

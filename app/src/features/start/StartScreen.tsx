@@ -14,6 +14,7 @@ import { useFinds, useToday } from '../finds/useFinds';
 
 const Warned = latePart(() => import('../outdoors').then((m) => m.Warned), () => null);
 const Recalled = latePart(() => import('../outdoors').then((m) => m.Recalled), () => null);
+const WhomToCall = latePart(() => import('./WhomToCall').then((m) => m.WhomToCall), () => null);
 const SHOWN = 5;
 
 /** What is going on, and what was found lately. Each part follows what it shows: nothing else is drawn again when the notebook opens or the server answers. */
@@ -50,6 +51,7 @@ function Notebook() {
   const { status, items: known } = useFinds();
   // The rows are drawn bit by bit: a tap in between is not kept waiting.
   const items = useDeferredValue(known);
+  const callsAsked = useApp((state) => state.look.callsAsked);
   const today = useToday();
   const open = items.filter((find) => find.choice === undefined);
   // Nothing that was read a moment ago is pushed away by what comes later.
@@ -66,6 +68,7 @@ function Notebook() {
         <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
       </View>
       {settled && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
+      {settled && callsAsked !== true ? <WhomToCall /> : null}
       {settled ? <Onward /> : null}
     </>
   );

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { FieldsOf } from '@pause/core';
-import { COUNTED_BY_STAGE, estimateOf, type AmountUnit, type Count, type LifeForm, type Weights } from '@pause/core/take';
-import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
+import { COUNTED_BY_STAGE, estimateOf, isImprobable, isUnusualWeighing, toGrams, type Amount, type AmountUnit, type Count, type LifeForm, type Weights } from '@pause/core/take';
+import { AskBack, Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
 import { NumberField } from '../pantry/NumberField';
+import { amountWords } from '../pantry/words';
 import type { Harvest } from './harvests';
 import type { TellHarvest } from './useOwnHarvest';
+import { amountOf, weightOf } from './words';
 
 /** What somebody tells: for whom, what stands there, what fits, what one weighs, and what was taken in the end. */
 
@@ -35,7 +37,7 @@ export function Told({ told, part, lifeForm, eaters, weights, yields, tell }: To
       <PatchTold part={part} lifeForm={lifeForm} count={told.count} invader={told.invader === true} tell={tell} />
       <HandsTold hands={told.hands} persons={told.persons} tell={tell} />
       <WeighTold weights={weights} tell={tell} />
-      <TakenTold told={told} tell={tell} />
+      <TakenTold told={told} weights={weights} tell={tell} />
     </>
   );
 }
@@ -148,17 +150,28 @@ function HandsTold({ hands = {}, persons, tell }: { readonly hands: Fields['hand
 }
 
 const UNITS = { piece: 'pieces', handful: 'handfuls', litre: 'litres' } as const;
+const grammes = (grams: number) => amountWords({ amount: grams, unit: 'g' });
+const UNIT_NAME: Readonly<Record<keyof typeof UNITS, string>> = { piece: 'piece', handful: 'handful', litre: 'litre' };
 const UNIT_OF_TAKEN = { ...UNITS, g: 'grams' } as const;
 
 /** Weighed once, it is no longer guessed. */
 function WeighTold({ weights, tell }: { readonly weights: Weights; readonly tell: TellHarvest }) {
   const [open, setOpen] = useState(false);
-  const [unit, setUnit] = useState<keyof typeof UNITS>('piece');
+  const [unit, setUnit] = useState<keyof typeof UNITS>();
   const [many, setMany] = useState('');
   const [grams, setGrams] = useState('');
+  const [asked, setAsked] = useState(false);
   const [amount, weight] = [numberOf(many), numberOf(grams)];
   const wrong = (value: number | undefined) => value !== undefined && !(value > 0 && value <= 1e6);
-  const right = amount !== undefined && weight !== undefined && !wrong(amount) && !wrong(weight);
+  const weighing = amount !== undefined && weight !== undefined && unit !== undefined && !wrong(amount) && !wrong(weight) ? { amount: { amount, unit }, grams: weight } : undefined;
+  const keep = () => {
+    if (!weighing) return;
+    tell(({ weighings = [] }) => ({ weighings: [...weighings, weighing].slice(-60) }));
+    setOpen(false);
+    setAsked(false);
+  };
+  // What is typed or chosen otherwise is another weighing.
+  const typed = <T,>(set: (value: T) => void) => (value: T) => { set(value); setAsked(false); };
   return (
     <View style={styles.block}>
       <Heading>What it weighs</Heading>
@@ -166,11 +179,16 @@ function WeighTold({ weights, tell }: { readonly weights: Weights; readonly tell
       {open ? (
         <>
           <View style={styles.row}>
-            <View style={styles.grow}><Field label="So many" inputMode="decimal" value={many} onChangeText={setMany} {...(wrong(amount) ? { wrong: 'a number above nothing' } : {})} /></View>
-            <View style={styles.grow}><Field label="Weigh, in grams" inputMode="decimal" value={grams} onChangeText={setGrams} {...(wrong(weight) ? { wrong: 'grams above nothing' } : {})} /></View>
+            <View style={styles.grow}><Field label="So many" inputMode="decimal" value={many} onChangeText={typed(setMany)} {...(wrong(amount) ? { wrong: 'a number above nothing' } : {})} /></View>
+            <View style={styles.grow}><Field label="Weigh, in grams" inputMode="decimal" value={grams} onChangeText={typed(setGrams)} {...(wrong(weight) ? { wrong: 'grams above nothing' } : {})} /></View>
           </View>
-          <ChipRow label="Of what">{(Object.keys(UNITS) as (keyof typeof UNITS)[]).map((one) => <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => setUnit(one)} />)}</ChipRow>
-          <Button label="Put it down" tone="outline" disabled={!right} style={styles.start} onPress={() => { if (right) { tell(({ weighings = [] }) => ({ weighings: [...weighings, { amount: { amount, unit }, grams: weight }].slice(-60) })); setOpen(false); } }} />
+          <ChipRow label="Of what">{(Object.keys(UNITS) as (keyof typeof UNITS)[]).map((one) => <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => typed(setUnit)(one)} />)}</ChipRow>
+          {asked && weighing ? (
+            <AskBack
+              question={`Then one ${UNIT_NAME[weighing.amount.unit]} weighs ${grammes(weighing.grams / weighing.amount.amount)}; about ${grammes(weights[weighing.amount.unit])} is usual. Is that right?`}
+              yes="Yes, it weighs that" onYes={keep}
+            />
+          ) : <Button label="Put it down" tone="outline" disabled={!weighing} style={styles.start} onPress={() => (weighing && isUnusualWeighing(weighing, weights) ? setAsked(true) : keep())} />}
         </>
       ) : <Button label="I weighed some" tone="outline" style={styles.start} onPress={() => setOpen(true)} />}
     </View>
@@ -181,15 +199,31 @@ const WETNESS = { dry: 'Dry', damp: 'Damp', wet: 'Wet' } as const;
 const SHARES = [['A trace', 0.02], ['A tenth', 0.1], ['A quarter', 0.25], ['A third', 0.33], ['Half', 0.5], ['All of it', 1]] as const;
 
 /** What was taken in the end: it counts when somebody comes here next. */
-function TakenTold({ told, tell }: { readonly told: Harvest; readonly tell: TellHarvest }) {
-  const [unit, setUnit] = useState<AmountUnit>(told.taken?.unit ?? 'litre');
+function TakenTold({ told, weights, tell }: { readonly told: Harvest; readonly weights: Weights; readonly tell: TellHarvest }) {
+  const [amount, setAmount] = useState(told.taken?.amount);
+  const [unit, setUnit] = useState<AmountUnit | undefined>(told.taken?.unit);
+  const [asked, setAsked] = useState<Amount>();
   const [bag, setBag] = useState(told.bag ?? '');
   const [manner, setManner] = useState(told.manner ?? '');
+  const put = (many: number | undefined, of: AmountUnit | undefined) => {
+    setAmount(many);
+    setUnit(of);
+    setAsked(undefined);
+    if (many === undefined) tell(() => ({ taken: null }));
+    if (many === undefined || of === undefined) return;
+    const taken = { amount: many, unit: of };
+    if (isImprobable(toGrams(taken, weights), told.persons)) setAsked(taken);
+    else tell(() => ({ taken }));
+  };
+  const isKept = told.taken !== undefined && told.taken.amount === amount && told.taken.unit === unit;
   return (
     <View style={styles.block}>
       <Heading>What was taken</Heading>
-      <NumberField label="How much" value={told.taken?.amount} check={(one) => one >= 0} right="nothing or more" onTell={(amount) => tell(() => ({ taken: amount === undefined ? null : { amount, unit } }))} />
-      <ChipRow label="Measured in">{(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => <Chip key={one} label={UNIT_OF_TAKEN[one]} chosen={unit === one} onPress={() => { setUnit(one); tell(({ taken }) => (taken ? { taken: { ...taken, unit: one } } : {})); }} />)}</ChipRow>
+      <NumberField label="How much" value={amount} check={(one) => one >= 0} right="nothing or more" keeps={false} onTell={(many) => put(many, unit)} />
+      <ChipRow label="Measured in">{(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => <Chip key={one} label={UNIT_OF_TAKEN[one]} chosen={unit === one} onPress={() => put(amount, one)} />)}</ChipRow>
+      {amount !== undefined && unit === undefined ? <SmallStrong role="alert">Choose what it is measured in; until then it is not kept.</SmallStrong> : null}
+      {asked ? <AskBack question={`${amountOf(asked.amount, asked.unit)}${asked.unit === 'g' ? '' : ` of it weigh about ${weightOf(toGrams(asked, weights))}`}. Is that right?`} yes="Yes, that much was taken" onYes={() => { tell(() => ({ taken: asked })); setAsked(undefined); }} /> : null}
+      {isKept && told.taken ? <Small soft role="status">Kept: {amountOf(told.taken.amount, told.taken.unit)}.</Small> : null}
       <SmallStrong>Of what stood there</SmallStrong>
       <ChipRow label="Of what stood there">{SHARES.map(([label, share]) => <Chip key={label} label={label} chosen={told.share === share} onPress={() => tell(() => ({ share }))} />)}</ChipRow>
       <ChipRow label="How wet it was">{(Object.keys(WETNESS) as (keyof typeof WETNESS)[]).map((one) => <Chip key={one} label={WETNESS[one]} chosen={told.wetness === one} onPress={() => tell(() => ({ wetness: one }))} />)}</ChipRow>

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
-import { guide } from '../../evaluate/guide';
-import { CommonName, GRADE } from '../../words/names';
-import { Input, Rule, SmallStrong, space, Strong, TARGET } from '../../ui';
-import { searchTaxa } from '../new-find/search';
+import { guide } from '../evaluate/guide';
+import { CommonName, GRADE } from '../words/names';
+import { Input, Rule, SmallStrong, space, Strong, TARGET } from '../ui';
+import { searchTaxa } from './new-find/search';
 
 const MOST = 6;
 
