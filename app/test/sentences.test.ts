@@ -87,6 +87,13 @@ test('what was read, how harmful it is, how long and how large: never a word of 
     const line = harmLine(id);
     expect(line).not.toMatch(PROGRAM);
     expect(line === '' || line.startsWith(grade === 'none' ? 'no harm known' : grade)).toBe(true);
+    // A span begins with the shorter time, and both ends say in what.
+    const span = /silent for (\d+)(?: (hour|day)s?)? to (\d+) (hour|day|week)s$/.exec(line);
+    if (line.includes('silent')) expect(span).not.toBeNull();
+    const hours = { hour: 1, day: 24, week: 168 } as const;
+    const [, from, unitFrom, to, unitTo] = span ?? [];
+    if (span) expect(Number(from) * hours[(unitFrom ?? unitTo) as 'day']).toBeLessThan(Number(to) * hours[unitTo as 'day']);
+    if (line.includes('within')) expect(line).toMatch(/within (an hour|\d+ (hours|days|weeks))$/);
   }
   for (let seconds = 2; seconds < 20_000; seconds += 7) expect(timeWords(seconds)).toMatch(/^([2-9]|[1-5]\d) (seconds|minutes)$|^[2-4] hours$|^(a minute|an hour|overnight)$/);
   for (const millimetres of [1, 9.5, 10, 45, 999, 1000, 2500]) expect(lengthWords(millimetres)).toMatch(/^\d+(\.\d+)? (mm|cm|m)$/);

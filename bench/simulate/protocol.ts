@@ -29,7 +29,7 @@ export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: 
   let checks = 0;
   const find = (): Case => ({
     guide: { id: guide.guide.id }, kingdom: target.taxon.kingdom, target: target.id, pieces, readings, skips,
-    context: { stages: [stage], condition: 'fresh', part: part?.part, use: part?.use, permission: 'allowed', contamination: 'none-seen', protection: 'allowed', tracedToBase: true },
+    context: { stages: [stage], condition: 'fresh', part: part?.part, use: part?.use, permission: 'allowed', contamination: 'none-seen', protection: 'allowed', tracedToBase: true, mayDig: true },
   });
   for (let step = 1; step <= MOST_STEPS; step += 1) {
     const { outcome, checks: proposed } = rules.judge(seen, find());

@@ -1,4 +1,4 @@
-import { caseOf, decide, nextChecks, parseCase, unnamedOf, type Case } from '../src';
+import { caseOf, decide, isCollectable, nextChecks, parseCase, unnamedOf, type Case } from '../src';
 import { FindRecord } from '../src/notebook';
 import { identify } from '../src/identify';
 import { plan } from '../src/plan';
@@ -20,6 +20,36 @@ describe('a nose that is no use today', () => {
     // What has been smelled already still counts: the nose matters to what is proposed, not to what is decided.
     const seen = find(target, [reading(target === 'cantharellus-cibarius' ? 'smell' : 'leaf.smell', target === 'cantharellus-cibarius' ? 'fruity' : target === 'allium-ursinum' ? 'garlic' : 'herby')]);
     expect(decide(guide, { ...seen, context: { ...seen.context, cannotSmell: true } }).rows).toEqual(decide(guide, seen).rows);
+  });
+});
+
+describe('digging', () => {
+  const roots = new Set(guide.characters.filter((c) => c.character.kingdom === 'Plantae' && c.character.organ === 'root').map((c) => c.id as string));
+  const asked = (target: string, context: Partial<Case['context']>) => {
+    const bare = find(target, []);
+    const open: Case = { ...bare, context: { ...bare.context, ...context } };
+    const planned = plan(guide, open);
+    return [...nextChecks(guide, open).map((c) => c.character), ...(planned.feasible ? planned.checks.map((c) => c.character) : [])].filter((c) => roots.has(c)).length > 0;
+  };
+  const may = { mayDig: true, permission: 'allowed', protection: 'allowed' } as const;
+
+  test('is proposed only where somebody said that one may be dug up, the owner allows it, and no law is open or against it', () => {
+    // An often protected plant, known by its root among others.
+    const target = guide.taxa.find(({ id, taxon: { protection } }) => protection === 'often' && asked(id, may))?.id;
+    if (target === undefined) throw new Error('no often protected plant of which a root would tell anything');
+    expect(asked(target, { ...may, mayDig: undefined })).toBe(false);
+    expect(asked(target, { ...may, mayDig: false })).toBe(false);
+    expect(asked(target, { ...may, permission: 'unknown' })).toBe(false);
+    expect(asked(target, { ...may, protection: 'unknown' })).toBe(false);
+    expect(asked(target, { ...may, protection: 'protected' })).toBe(false);
+  });
+  test('is needed for nothing that Pause collects', () => {
+    for (const { id, taxon: { kingdom, parts } } of guide.taxa.filter((one) => one.taxon.kingdom === 'Plantae' && isCollectable(one))) {
+      for (const stage of new Set(parts.flatMap(({ stages }) => stages))) {
+        const bare = find(id, []);
+        expect([id, stage, kingdom, plan(guide, { ...bare, context: { ...bare.context, stages: [stage], mayDig: undefined } }).feasible]).toEqual([id, stage, 'Plantae', true]);
+      }
+    }
   });
 });
 

@@ -1,6 +1,6 @@
 /** A second look: what it looks at, what the two say, and how often they say the same. */
 import * as fc from 'fast-check';
-import { blindAsk, decide, mayBeBlind, type FindRecord, type Reading } from '../src';
+import { blindAsk, caseOf, decide, mayBeBlind, type FindRecord, type Reading } from '../src';
 import { agreementTable, checksForSecondLook, cohenKappa, sideBySide } from '../src/second';
 import { at, followChecks, guide } from './finds';
 
@@ -98,4 +98,19 @@ describe('kappa', () => {
     expect(agreementTable(guide, all, 'tam', 'mirel')).toEqual(table);
     expect(agreementTable(guide, all, 'jorun', 'tam').flat().every((n) => n === 0)).toBe(true);
   });
+});
+
+test('what two people saw differently is settled by both: by a look of each, or by one that carries the other’s word, and never by one alone', () => {
+  const character = 'hymenophore' as never;
+  const open = (...later: Partial<Reading>[]) => {
+    const both = record({}, [{ character, value: states('pores') }, ...later.map((one, n) => ({ character, value: states('ridges'), blind: false, id: `later-${n}` as never, at: at(920 + n), ...one }))]);
+    const raw = caseOf(both, guide);
+    return raw !== undefined && decide(guide, raw).reasons.some((reason) => reason.code === 'contradicted-open' && reason.character === character);
+  };
+  expect(open()).toBe(true);
+  expect(open({ by: 'mirel' }, { by: 'mirel' }, { by: 'mirel' })).toBe(true);
+  expect(open({ by: 'tam' }, { by: 'tam' }, { by: 'tam' })).toBe(true);
+  expect(open({ by: 'mirel' }, { by: 'tam' })).toBe(false);
+  expect(open({ by: 'mirel', together: ['tam'] })).toBe(false);
+  expect(open({ by: 'mirel', together: ['somebody'] })).toBe(true);
 });

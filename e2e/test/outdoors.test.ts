@@ -274,8 +274,9 @@ test('a new place, where the phone stands, is one’s own unless told otherwise;
   await page.getByText('A permit is needed, and none is put down.').waitFor();
   const until = page.getByLabel('Last day on which the permit holds');
   await until.fill('2026-02-30');
-  await page.getByText('a day like 2026-10-31').waitFor();
-  await until.fill('2026-09-14');
+  await page.getByText('a day that the calendar has').waitFor();
+  // Days are read as people write them.
+  await until.fill('14.9.2026');
   await until.blur();
   await page.getByText('The permit ends on 14 September 2026.').waitFor();
   await page.getByText('Yes, as far as you know').waitFor();
@@ -297,9 +298,20 @@ test('a walk is planned, holds without a connection, and is one page on paper; w
   await heading(page, 'Last chance').waitFor();
   await button(page, 'Plan a walk').click();
   await page.waitForURL(/\/walk\/[0-9a-f-]{36}$/);
-  await page.getByLabel('On which day').fill('2026-09-31');
-  await page.getByText('a day like 2026-09-15').waitFor();
-  await page.getByLabel('On which day').fill('2026-09-20');
+  const day = page.getByLabel('On which day');
+  for (const [typed, problem] of [['2026-02-31', 'a day that the calendar has'], ['1 May 1999', 'a day from 2026-01-01 to 2027-12-31'], ['17', 'a day like 31 October 2026, 31.10.2026 or 2026-10-31']] as const) {
+    await day.fill(typed);
+    await day.blur();
+    await page.getByText(problem, { exact: true }).waitFor();
+  }
+  await day.fill('20 September');
+  await day.blur();
+  await page.getByRole('heading', { level: 1, name: '20 September 2026' }).waitFor();
+  for (const [label, typed, time] of [['When do you set out?', '8:30', '08:30'], ['Back by', '17', '17:00']] as const) {
+    await page.getByLabel(label).fill(typed);
+    await page.getByLabel(label).blur();
+    await page.waitForFunction(([of, to]) => [...document.querySelectorAll('input')].some((input) => input.getAttribute('aria-label') === of && input.value === to), [label, time] as const);
+  }
   await page.getByRole('group', { name: 'Where to' }).getByText('Spruce above the Karrow spring').click();
   await page.getByRole('group', { name: 'Where to' }).getByText('Hedge on the mill lane').click();
   await page.getByRole('group', { name: /^For what/ }).getByText(/^Hazel/).click();

@@ -122,11 +122,23 @@ test('two people of one group: joined by a code, a find shared and its place kep
   await one.page.getByRole('listitem', { name: /: not the same$/ }).first().waitFor();
   // What differs is looked at once more, on the same piece, by both.
   await one.page.getByRole('button', { name: 'Look at it together' }).click();
+  await one.page.getByRole('button', { name: 'Duo Dahl is here and says it on this device' }).click();
   await strip(one.page).waitFor();
   const find = await onRecord(one.page, id, (record) => record.readings.filter((r) => r.blind === true).length === asked);
   expect(find.pieces).toHaveLength(1);
-  await answer(one.page, 0);
-  await onRecord(one.page, id, (record) => record.readings.length === 4 + asked + 1);
+  // It is of both only with the word of the other, by name.
+  await one.page.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
+  const word = one.page.getByRole('group', { name: 'The word of Duo Dahl' });
+  await word.getByRole('heading', { name: 'Now give it to Duo Dahl' }).waitFor();
+  expect(find.readings.length).toBe(4 + asked);
+  await word.getByRole('button', { name: 'I am Duo Dahl, and I see it so' }).click();
+  const both = await onRecord(one.page, id, (record) => record.readings.length === 4 + asked + 1);
+  expect(both.readings.at(-1)).toMatchObject({ by: find.person, together: [find.readings.find((r) => r.blind === true)?.by] });
+  // Nobody takes back what is not theirs.
+  const mine = find.readings.filter((r) => r.by === find.person).length + 1;
+  await other.page.goto(`/find/${id}/check`);
+  await other.page.getByRole('list', { name: 'What was seen' }).first().waitFor();
+  expect(await other.page.getByRole('button', { name: /^Take back: / }).count()).toBeLessThanOrEqual(4 + asked + 1 - mine);
   expect([...one.errors, ...other.errors]).toEqual([]);
   await one.context.close();
   await other.context.close();

@@ -308,7 +308,7 @@ export function startPiece(find: string, purpose: 'decide' | 'compare'): Thunk<P
 }
 
 export function read(
-  find: string, reading: { piece: PieceId; character: CharacterId; value: ReadingValue; sureness: Sureness; note?: string; blind?: boolean; by?: string },
+  find: string, reading: { piece: PieceId; character: CharacterId; value: ReadingValue; sureness: Sureness; note?: string; blind?: boolean; by?: string; together?: string[] },
 ): Thunk<Promise<ReadingId | undefined>> {
   return async (dispatch) => {
     const body: Reading = { ...reading, id: newId() as ReadingId, by: reading.by ?? dispatch(person()), at: dispatch(now()) };

@@ -62,12 +62,19 @@ export function harmLine(taxon: string): string {
   return `${GRADE[harm.grade]} · ${onset[0] >= 6 ? `silent for ${spanOfHours(onset)}` : `within ${hoursWords(onset[1])}`}`;
 }
 
-function hoursWords(hours: number): string {
-  if (hours >= 48) return `${Math.round(hours / 24)} days`;
-  return hours === 1 ? 'an hour' : `${hours} hours`;
+const hoursWords = (hours: number) => (hours === 1 ? 'an hour' : many(...lasting(hours)));
+const many = (amount: number, unit: string) => `${amount} ${unit}${amount === 1 ? '' : 's'}`;
+const MOST_DAYS = 30;
+/** Hours up to two days, days up to a month, weeks beyond. @param inDays said in days even where hours would do */
+function lasting(hours: number, inDays = hours >= 48): readonly [amount: number, unit: 'hour' | 'day' | 'week'] {
+  if (!inDays) return [hours, 'hour'];
+  return hours <= MOST_DAYS * 24 ? [Math.round(hours / 24), 'day'] : [Math.round(hours / (7 * 24)), 'week'];
 }
+/** "6 to 24 hours", "12 hours to 2 days", "2 to 21 days", "1 day to 12 weeks". */
 function spanOfHours([from, to]: readonly [number, number]): string {
-  return from >= 24 ? `${Math.round(from / 24)} to ${Math.round(to / 24)} days` : `${from} to ${hoursWords(to)}`;
+  const [least, unitOfLeast] = lasting(from, from >= 24);
+  const [most, unitOfMost] = lasting(to, from >= 24 || to >= 48);
+  return unitOfLeast === unitOfMost ? `${least} to ${many(most, unitOfMost)}` : `${many(least, unitOfLeast)} to ${many(most, unitOfMost)}`;
 }
 
 /** Time as people say it: "10 seconds", "2 minutes", "overnight". */

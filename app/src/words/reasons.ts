@@ -18,7 +18,7 @@ const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${numberWo
 
 const FIELD: Readonly<Record<ContextField, string>> = {
   stages: 'The growth stage has not been told.',
-  condition: 'The condition of the plant has not been told.',
+  condition: 'In what condition it is has not been told.',
   part: 'It has not been told which part is wanted.',
   use: 'It has not been told what it is for.',
   permission: 'Whether picking is allowed here is not known. Ask first.',

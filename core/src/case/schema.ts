@@ -47,6 +47,8 @@ export const Reading = z.strictObject({
   at: Instant,
   /** Made without knowing the answer that was there already. */
   blind: z.boolean().optional(),
+  /** Who looked along on the same device and gave their word that they see it so too. */
+  together: z.array(id).max(10).optional(),
   /** Where or how it was looked at, in the person's words. */
   note: z.string().max(500).optional(),
 });
@@ -113,6 +115,8 @@ export const Context = z.strictObject({
   practised: z.array(z.strictObject({ taxon: TaxonId, last: z.iso.date('a day like 2026-09-14').optional(), earned: z.boolean() })).max(60).optional(),
   /** Gear at hand, gloves included; left out: everything. It only matters for what is proposed. */
   gear: z.array(z.string().min(1).max(64)).max(30).optional(),
+  /** One may be dug up for looking: owner and law allow it, and ten and more stand there. Left out: nothing is dug. It only matters for what is proposed. */
+  mayDig: z.boolean().optional(),
   /** A cold, a smoker's day: what is smelled is not proposed. */
   cannotSmell: z.boolean().optional(),
   /** Calendar month of the find, 1 to 12, and its height above the sea in metres: they order and raise doubts. */

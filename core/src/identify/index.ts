@@ -184,7 +184,7 @@ function tellingChecks(
   return guide.characters
     .filter((c) => c.character.kingdom === view.find.kingdom && c.stateBit.size > 0 && !view.onPiece.has(c.index))
     .filter((c) => hands.without?.has(c.id) !== true && c.character.seconds <= (hands.longest ?? Infinity))
-    .filter((c) => canBeMade(c, view.find, hands))
+    .filter((c) => canBeMade(c, view.find, undefined, hands))
     .filter((c) => stages === undefined || stages.some((stage) => c.stages.has(stage)))
     .map((c): TellingCheck => {
       const chances = [...taxa.map((t) => stateChances(c, knownOf(c, t, stages), misreadOf(c, misread))), stateChances(c, undefined, 0)];

@@ -84,7 +84,7 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   const stages = stagesOf(find, target);
   const open = guide.characters
     .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
-    .filter((c) => canBeMade(c, find))
+    .filter((c) => canBeMade(c, find, target))
     .filter((c) => !passedOver.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)));
   const gain = gains(guide, view, target, weighed, open);
   const fresh = open

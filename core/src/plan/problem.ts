@@ -22,9 +22,19 @@ export interface Hands {
   readonly longest?: number;
 }
 
-/** Whether a check can be made by this person now: all its gear is at hand (by what is given here, else by what the find says), and the nose does. */
-export function canBeMade({ character }: CompiledCharacter, find: Unnamed, hands: Hands = {}): boolean {
+/** Whether a look means digging: few plants survive it, and the law often forbids it. */
+const isDug = ({ character: { kingdom, organ } }: CompiledCharacter): boolean => kingdom === 'Plantae' && organ === 'root';
+
+/** Whether a plant may be dug up for looking: somebody said so, the owner allows picking, and no law is open or against it. */
+function mayBeDug({ context: { mayDig, permission, protection } }: Unnamed, target: CompiledTaxon | undefined): boolean {
+  return mayDig === true && permission === 'allowed' && protection !== 'protected' && (target?.taxon.protection !== 'often' || protection === 'allowed');
+}
+
+/** Whether a check can be made by this person now: all its gear is at hand (by what is given here, else by what the find says), the nose does, and nothing is dug up that may not be. */
+export function canBeMade(compiled: CompiledCharacter, find: Unnamed, target: CompiledTaxon | undefined, hands: Hands = {}): boolean {
+  const { character } = compiled;
   if (find.context.cannotSmell === true && isSmelled(character)) return false;
+  if (isDug(compiled) && !mayBeDug(find, target)) return false;
   return (character.gear ?? []).every((g) => (hands.gear ? hands.gear.has(g) : find.context.gear?.includes(g) !== false));
 }
 
@@ -71,7 +81,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   const possible = (c: CompiledCharacter) => !c.place && c.character.kingdom === view.find.kingdom
     && !view.onPiece.has(c.index) && !passed.has(c.id) && hands.without?.has(c.id) !== true
     && c.character.seconds <= (hands.longest ?? Infinity)
-    && canBeMade(c, view.find, hands)
+    && canBeMade(c, view.find, target, hands)
     && stages.some((stage) => c.stages.has(stage));
   const expected = guide.characters.flatMap((character) => {
     const typical = possible(character) ? typicalOf(character, target, stages) : undefined;

@@ -46,7 +46,21 @@ export interface Settled {
   readonly sureStrain: boolean;
 }
 
-/** Settles the looks at one character for the target: a majority of three to seven decides. */
+/**
+ * Whether what people saw differently was looked at again by all of them: since the first look of the last of them, each
+ * looked once more, or gave their word to somebody who did. Who alone looked first and looked blind has nothing to settle with
+ * anybody.
+ */
+function allLookedAgain(looks: readonly Look[]): boolean {
+  const readings = looks.map(({ reading }) => reading);
+  const people = [...new Set(readings.map(({ by }) => by))];
+  if (people.length < 2 || !readings.some(({ blind }) => blind === true)) return true;
+  const last = Math.max(...people.map((person) => readings.findIndex(({ by }) => by === person)));
+  const since = readings.slice(last + 1);
+  return people.every((person) => since.some(({ by, together }) => by === person || together?.includes(person) === true));
+}
+
+/** Settles the looks at one character for the target: a majority of three to seven decides. Where two people differ, it takes both to settle it for the target. */
 export function settle(looks: readonly Look[], target: CompiledTaxon, stages: readonly StageId[] | undefined): Settled {
   const counted = looks.length > LOOKS_THAT_COUNT ? looks.slice(0, LOOKS_THAT_COUNT) : looks;
   let against = 0;
@@ -66,7 +80,7 @@ export function settle(looks: readonly Look[], target: CompiledTaxon, stages: re
   }
   const unsettled = { looks: counted, against, sureFit: false, sureStrain: false };
   if (against >= LOOKS_TO_LEAVE && against * 2 > counted.length) return { ...unsettled, outcome: 'contradicted', relation: 'against' };
-  if (against > 0 && (counted.length < LOOKS_TO_OUTVOTE || against * 2 >= counted.length)) return { ...unsettled, outcome: 'open', relation: 'silent' };
+  if (against > 0 && (counted.length < LOOKS_TO_OUTVOTE || against * 2 >= counted.length || !allLookedAgain(counted))) return { ...unsettled, outcome: 'open', relation: 'silent' };
   // Where looks disagree, a majority of them has to be sure; where none is against, one is enough.
   const enough = against === 0 ? 1 : Math.floor(counted.length / 2) + 1;
   return {

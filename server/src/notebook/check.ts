@@ -44,9 +44,11 @@ export function checkEntry(entry: FindEntry, around: Around): FieldProblem[] {
     case 'readings': {
       const { body } = entry;
       // Who stands beside tells it on the device of whoever asked.
+      const readers = new Set([record.person, ...record.readings.map((reading) => reading.by)]);
       const beside = record.asks.some((ask) => ask.here && ask.by === person && ask.of === body.by);
       return [
         ...piece(body.piece), ...checkValue(body, record.kingdom, guide), ...(beside && body.blind === true ? [] : by(body.by)),
+        ...(body.together ?? []).flatMap((other, index) => (other !== body.by && readers.has(other) ? [] : wrong(`together[${index}]`, `"${other}" is not somebody else who looked at this find`))),
         ...(body.blind === true && !mayBeBlind(record, body.by) ? wrong('blind', 'who reads it knows what was read before') : []),
       ];
     }

@@ -124,6 +124,12 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
         ))}
         <Chip kind="checkbox" label="A nose that smells" chosen={context.cannotSmell !== true} onPress={() => tell({ cannotSmell: context.cannotSmell !== true })} />
       </Ask>
+      {record.kingdom === 'Plantae' ? (
+        <Ask title="May one be dug up for looking?" hint="Only where owner and law allow it, and ten or more stand there. Hardly ever is it needed." missing={false} cost="">
+          <Chip label="No" chosen={context.mayDig !== true} onPress={() => tell({ mayDig: false })} />
+          <Chip label="Yes" chosen={context.mayDig === true} onPress={() => tell({ mayDig: true })} />
+        </Ask>
+      ) : null}
       <Height elevation={context.elevation} onTell={(elevation) => {
         const { elevation: _, ...rest } = context;
         void act(tellContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));

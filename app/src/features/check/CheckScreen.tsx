@@ -23,6 +23,7 @@ import { MissingAround, NothingToAsk } from './NothingToAsk';
 import { MoreWays, OtherChecks } from './OtherWays';
 import { Parting } from './Parting';
 import { Seen } from './Seen';
+import { TheirWord } from '../second/TheirWord';
 import { useKeys } from './useKeys';
 
 export function CheckScreen() {
@@ -137,7 +138,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const [last, setLast] = useState<Last | undefined>();
   const [sheet, setSheet] = useState(false);
   const [compare, setCompare] = useState<PieceId | undefined>();
-  const { again, together } = useLocalSearchParams<{ again?: string; together?: string }>();
+  const { again, together, word } = useLocalSearchParams<{ again?: string; together?: string; word?: string }>();
   const { verdict } = evaluation;
   // What the verdict leans on is asked once more, on a piece beside this one.
   const leaned = useMemo(() => (again ? record.readings.filter((r) => again.split(',').includes(r.id)).map((r) => r.character) : []), [again, record.readings]);
@@ -176,10 +177,13 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   };
   const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
   const told = useTold();
-  const answer = useLatest(({ value, sureness, note }: Answer) => {
+  /** An answer that waits for the word of whoever looks along. */
+  const [waiting, setWaiting] = useState<Answer>();
+  const keep = useLatest(({ value, sureness, note }: Answer, along?: string) => {
     if (!check || isJudging(told.get(), check, shown)) return;
+    setWaiting(undefined);
     // The core is asked before anything is drawn.
-    const keeping = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}) }));
+    const keeping = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}), ...(along === undefined ? {} : { together: [along] }) }));
     told.set({ character: check.character, before: verdict });
     void keeping.then((reading) => {
       // Said only once it is kept; what was not kept may be told again.
@@ -190,6 +194,10 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
         settleDown();
       });
     });
+  });
+  const answer = useLatest((given: Answer) => {
+    if (word !== undefined && check && disputed.includes(check.character)) setWaiting(given);
+    else keep(given);
   });
   const pass = useLatest(() => {
     if (!check || isJudging(told.get(), check, shown)) return;
@@ -239,7 +247,9 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
           <Button label="Back to the piece" tone="plain" onPress={() => setCompare(undefined)} />
         </View>
       ) : null}
-      {check && gloves
+      {check && waiting && word !== undefined ? (
+        <TheirWord record={record} person={word} seen={readingWords({ character: check.character, value: waiting.value })} onWord={(same) => keep(waiting, same ? word : undefined)} onBack={() => setWaiting(undefined)} />
+      ) : check && gloves
         ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
         : check ? <AnswerCard key={key} check={check} target={find.target} stages={record.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
         : <NothingToAsk record={record} evaluation={evaluation} />}
@@ -247,7 +257,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
       <OtherChecks find={find} current={check} onChoose={choose} />
       <MoreWays record={record} onCompare={comparing} />
     </>
-  ), [last, moved, wide, back, compare, check, gloves, withoutGloves, key, find, record, evaluation, effects, answer, pass, cannotSmell, beside, choose, comparing]);
+  ), [last, moved, wide, back, compare, check, waiting, word, keep, gloves, withoutGloves, key, find, record, evaluation, effects, answer, pass, cannotSmell, beside, choose, comparing]);
   const toTop = useLatest((event: LayoutChangeEvent) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y));
   const next = <Asking shown={shown} check={check} told={told} onLayout={toTop}>{asking}</Asking>;
 

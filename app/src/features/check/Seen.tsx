@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { FindRecord, Reading } from '@pause/core';
 import { putForwardAgain, takeBack } from '../../store/actions';
-import { useAct } from '../../store/store';
+import { useAct, useApp } from '../../store/store';
 import { characterName, characterOf, readingWords, SURENESS } from '../../words/names';
 import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '../../ui';
 
@@ -21,13 +21,14 @@ function readAgain(reading: Reading, record: FindRecord): boolean {
   return record.readings.some((other) => other.character === reading.character && other.piece === reading.piece && other.at > reading.at);
 }
 
-/** Every reading of the find, newest first; with `slips`, the way to take a slip back. Taken-back ones stay visible. */
+/** Every reading of the find, newest first; with `slips`, the way to take one's own slip back. Taken-back ones stay visible. */
 export const Seen = memo(function Seen({ record, slips, names }: {
   readonly record: FindRecord;
   readonly slips: boolean;
   /** Who read what, where several did. */
   readonly names?: ((by: string) => string) | undefined;
 }) {
+  const me = useApp((state) => state.me.person?.id ?? '');
   const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
   const readings = [...record.readings].sort(newestFirst);
   if (readings.length === 0) return <Body soft>Nothing has been read yet.</Body>;
@@ -41,9 +42,9 @@ export const Seen = memo(function Seen({ record, slips, names }: {
             find={record.id}
             reading={reading}
             back={back}
-            by={names ? `${names(reading.by)}${reading.blind ? ', blind' : ''}` : reading.blind ? 'blind' : undefined}
+            by={names ? `${[reading.by, ...(reading.together ?? [])].map(names).join(' and ')}${reading.blind ? ', blind' : ''}` : reading.blind ? 'blind' : undefined}
             piece={record.pieces.length > 1 ? record.pieces.findIndex((p) => p.id === reading.piece) + 1 : undefined}
-            way={!slips ? undefined : canBeTakenBack(reading, record) ? 'take-back' : back && !readAgain(reading, record) ? 'put-forward' : undefined}
+            way={!slips || reading.by !== me ? undefined : canBeTakenBack(reading, record) ? 'take-back' : back && !readAgain(reading, record) ? 'put-forward' : undefined}
           />
         );
       })}

@@ -41,7 +41,8 @@ function Naming({ record }: { readonly record: FindRecord }) {
 
   const passed = new Set<string>([...later, ...record.skips.map((s) => s.character), ...record.readings.filter((r) => !record.withdrawals.some((w) => w.reading === r.id)).map((r) => r.character)]);
   const next = told.checks.find((c) => !passed.has(c.character));
-  const last = [...record.readings].sort((a, b) => (a.at < b.at ? 1 : -1)).find((r) => !record.withdrawals.some((w) => w.reading === r.id));
+  const me = useApp((state) => state.me.person?.id ?? '');
+  const last = [...record.readings].sort((a, b) => (a.at < b.at ? 1 : -1)).find((r) => r.by === me && !record.withdrawals.some((w) => w.reading === r.id));
   const name = (taxon: TaxonId, to: 'around' | 'verdict' = 'around') => {
     const [only, ...more] = guide.taxon(taxon)?.taxon.parts ?? [];
     const named = act(changeTarget(record.id, taxon));

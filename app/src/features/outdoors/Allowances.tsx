@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { sameValue, type CompiledTaxon, type FieldsOf } from '@pause/core';
 import { taxaSeenAt } from '@pause/core/season';
+import { readNumber } from '@pause/core/typed';
 import { guide } from '../../evaluate/guide';
 import { CommonName, upper } from '../../words/names';
 import { Body, Button, Chip, ChipRow, Field, SmallStrong, space, Strong } from '../../ui';
@@ -18,7 +19,7 @@ const UNITS: Readonly<Record<Unit, string>> = { g: 'grams', litre: 'litres', pie
 type Say = (make: (now: readonly Allowance[]) => readonly Allowance[]) => void;
 
 const isGeneral = ({ taxon, part }: Allowance) => taxon === undefined && part === undefined;
-const amountOf = (text: string) => Number(text.replace(',', '.'));
+const amountOf = (text: string) => readNumber(text) ?? 0;
 const isWrong = (text: string) => text.trim() !== '' && !(amountOf(text) > 0 && amountOf(text) <= 1e6);
 const WRONG = 'an amount above nothing';
 

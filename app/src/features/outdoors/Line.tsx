@@ -1,4 +1,5 @@
-import { dayOf } from '@pause/core/day';
+import { readDay, readTime, yearsAround, type Typed } from '@pause/core/typed';
+import type { Day } from '@pause/core/day';
 import { Field, useText } from '../../ui';
 
 interface LineProps {
@@ -7,27 +8,37 @@ interface LineProps {
   readonly most?: number;
   readonly hint?: string | undefined;
   readonly placeholder?: string;
-  /** Whether it can be told as it is; without this anything can. */
-  readonly check?: (text: string) => boolean;
-  /** What would be right. */
-  readonly wrong?: string;
+  /** Reads what was typed; without it any text is kept as it is. */
+  readonly read?: (text: string) => Typed<string>;
   readonly onTell: (text: string) => void;
 }
 
-/** A line that is told when it is left, if it is as it should be. */
-export function Line({ label, value, most = 120, hint, placeholder, check = () => true, wrong = '', onTell }: LineProps) {
+const asItIs = (text: string): Typed<string> => ({ value: text });
+
+/** A line that is told when it is left, if it can be read; then it shows how it was read. */
+export function Line({ label, value, most = 120, hint, placeholder, read = asItIs, onTell }: LineProps) {
   const [text, setText] = useText(value);
-  const said = text.trim();
-  const bad = said !== '' && !check(said);
-  return <Field label={label} value={text} onChangeText={setText} maxLength={most} {...(placeholder ? { placeholder } : {})} {...(hint ? { hint } : {})} {...(bad ? { wrong } : {})} onBlur={() => { if (!bad && said !== value) onTell(said); }} />;
+  const typed = text.trim();
+  const told: Typed<string> = typed === '' ? { value: '' } : read(typed);
+  const put = () => {
+    if ('problem' in told) return;
+    setText(told.value);
+    if (told.value !== value) onTell(told.value);
+  };
+  return <Field label={label} value={text} onChangeText={setText} maxLength={most} {...(placeholder ? { placeholder } : {})} {...(hint ? { hint } : {})} {...('problem' in told ? { wrong: told.problem } : {})} onBlur={put} />;
 }
 
-export const isTime = (text: string): boolean => /^([01]\d|2[0-3]):[0-5]\d$/.test(text);
-export function isDay(text: string): boolean {
-  try {
-    dayOf(text);
-    return true;
-  } catch {
-    return false;
-  }
+interface DayLineProps extends Omit<LineProps, 'read' | 'placeholder' | 'most'> {
+  readonly today: Day;
+  /** So many years before this one, and after it, can be meant. */
+  readonly back: number;
+  readonly ahead: number;
 }
+
+/** A day, as people write it. */
+export function DayLine({ today, back, ahead, ...line }: DayLineProps) {
+  return <Line {...line} placeholder="31 October 2026" read={(text) => readDay(text, yearsAround(today, back, ahead))} />;
+}
+
+/** A time of the day, as people write it. */
+export const TimeLine = (line: Omit<LineProps, 'read' | 'placeholder' | 'most'>) => <Line {...line} placeholder="8:30" read={readTime} />;

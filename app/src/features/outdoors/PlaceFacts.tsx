@@ -7,7 +7,8 @@ import { memberName } from '../../words/people';
 import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
 import { Allowances } from './Allowances';
 import { DrawShape } from './DrawShape';
-import { isDay, Line } from './Line';
+import { readNumber } from '@pause/core/typed';
+import { DayLine, Line } from './Line';
 import { tellOf, toggled, type Told } from './tell';
 import { useDay, usePlaces, type Place } from './usePlaces';
 import { ASPECT, HABITAT, HAZARD, MOISTURE, PICKING, SHADE, shapeWords, SOIL, SPOIL, TREE } from './words';
@@ -128,13 +129,13 @@ function Where({ place, tell }: { readonly place: Place; readonly tell: Tell }) 
 
 function Height({ elevation, onTell }: { readonly elevation: number | undefined; readonly onTell: (metres: number | null) => void }) {
   const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
-  const number = Number(text.replace(',', '.'));
-  const wrong = text.trim() !== '' && !(number >= -500 && number <= 9000);
-  return <Field label="Metres above the sea" inputMode="decimal" value={text} onChangeText={setText} {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})} onBlur={() => { if (!wrong) onTell(text.trim() === '' ? null : number); }} />;
+  const number = readNumber(text);
+  const wrong = number !== undefined && !(number >= -500 && number <= 9000);
+  return <Field label="Metres above the sea" inputMode="decimal" value={text} onChangeText={setText} {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})} onBlur={() => { if (!wrong) onTell(number ?? null); }} />;
 }
 
 function Until({ until, onTell }: { readonly until: string | undefined; readonly onTell: (day: string | undefined) => void }) {
-  return <Line label="Last day on which the permit holds" value={until ?? ''} placeholder="2026-10-31" check={isDay} wrong="a day like 2026-10-31" onTell={(text) => onTell(text === '' ? undefined : text)} />;
+  return <DayLine label="Last day on which the permit holds" value={until ?? ''} today={useDay()} back={5} ahead={20} onTell={(text) => onTell(text === '' ? undefined : text)} />;
 }
 
 /** How it is known, as of today. */

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isCollectable, standing, type Case, type CompiledTaxon, type FieldsOf, type Plan } from '@pause/core';
-import { dayOf, isoOf, monthOf } from '@pause/core/day';
+import { dayOf, isoOf, monthOf, type Day } from '@pause/core/day';
 import { dangerousAt, daylight, groundOf, kitFor, legs, lookalikesToExpect, orderOfPlaces, pickingAt, type KitItem } from '@pause/core/plans';
 import { middleOf } from '@pause/core/shape';
 import { guide } from '../../evaluate/guide';
@@ -12,7 +12,7 @@ import { CommonName, commonName, lowerFirst, timeWords, upper } from '../../word
 import { few } from '../../words/reasons';
 import { Body, Button, Chip, ChipRow, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
 import { saveFile } from './files';
-import { isDay, isTime, Line } from './Line';
+import { DayLine, Line, TimeLine } from './Line';
 import { tellOf, toggled, type Told } from './tell';
 import { useAhead } from './useAhead';
 import { useDay, usePlaces, type Place } from './usePlaces';
@@ -20,7 +20,7 @@ import { HAZARD, isoDayName, KIT, kitReason, metres, pickingWords, siteWords } f
 
 type Walk = Partial<FieldsOf<'walk'>>;
 type Tell = (make: (now: Partial<FieldsOf<'walk'>>) => Told<'walk'>) => void;
-const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
 
 /** A walk: where to, for what, and the sheet to take along. */
 export function WalkScreen() {
@@ -52,7 +52,7 @@ function OneWalk({ id, walk, places }: { readonly id: string; readonly walk: Wal
         {editing || going.length === 0 ? null : <Button label="Print it" tone="outline" onPress={() => window.print()} />}
         {editing || going.length === 0 ? null : <Button label="Into my calendar" tone="outline" onPress={() => void intoCalendar(id, on, walk, going)} />}
       </View>
-      {editing ? <Edit walk={walk} on={on} places={places} list={looked?.list ?? []} tell={tell} /> : <Sheet walk={walk} on={on} going={going} />}
+      {editing ? <Edit walk={walk} on={on} today={today} places={places} list={looked?.list ?? []} tell={tell} /> : <Sheet walk={walk} on={on} going={going} />}
     </>
   );
 }
@@ -68,7 +68,7 @@ async function intoCalendar(id: string, on: string, { from = '09:00', backBy, co
   }], new Date()));
 }
 
-function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly on: string; readonly places: readonly Place[]; readonly list: readonly Ahead[]; readonly tell: Tell }) {
+function Edit({ walk, on, today, places, list, tell }: { readonly today: Day; readonly walk: Walk; readonly on: string; readonly places: readonly Place[]; readonly list: readonly Ahead[]; readonly tell: Tell }) {
   const chosen = walk.places ?? [];
   const targets = walk.targets ?? [];
   const day = dayOf(on);
@@ -78,7 +78,7 @@ function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly 
   const has = (one: { taxon: string; part: string }) => targets.some(({ taxon, part }) => taxon === one.taxon && part === one.part);
   return (
     <View style={styles.column}>
-      <Line label="On which day" value={on} placeholder="2026-09-15" check={isDay} wrong="a day like 2026-09-15" onTell={(text) => tell(() => ({ on: text }))} />
+      <DayLine label="On which day" value={on} today={today} back={0} ahead={1} hint={isoDayName(on)} onTell={(text) => { if (text !== '') tell(() => ({ on: text })); }} />
       <Group label="Where to">
         {known.map(({ id, name }) => <Chip key={id} kind="checkbox" label={name} chosen={chosen.includes(id)} onPress={() => tell((now) => ({ places: toggled(now.places, id) }))} />)}
       </Group>
@@ -89,8 +89,8 @@ function Edit({ walk, on, places, list, tell }: { readonly walk: Walk; readonly 
       ) : null}
       {chosen.length > 0 && wanted.length === 0 ? <Body>Nothing that was seen at these places is about on that day.</Body> : null}
       <Group label="Who goes along"><Chip kind="checkbox" label="A child" chosen={walk.child === true} onPress={() => tell((now) => ({ child: now.child !== true }))} /></Group>
-      <Line label="When do you set out?" value={walk.from ?? ''} placeholder="08:30" check={isTime} wrong="a time like 08:30" onTell={(text) => tell(() => ({ from: text === '' ? null : text }))} />
-      <Line label="Back by" value={walk.backBy ?? ''} placeholder="17:00" check={isTime} wrong="a time like 17:00" onTell={(text) => tell(() => ({ backBy: text === '' ? null : text }))} />
+      <TimeLine label="When do you set out?" value={walk.from ?? ''} onTell={(text) => tell(() => ({ from: text === '' ? null : text }))} />
+      <TimeLine label="Back by" value={walk.backBy ?? ''} onTell={(text) => tell(() => ({ backBy: text === '' ? null : text }))} />
       <Line label="Who knows where you are?" value={walk.contact ?? ''} placeholder="A name, a number" onTell={(text) => tell(() => ({ contact: text === '' ? null : text }))} />
     </View>
   );

@@ -121,13 +121,15 @@ function Never({ taxa }: { readonly taxa: readonly CompiledTaxon[] }) {
 function Weather({ simulated, onChange }: { readonly simulated: boolean; readonly onChange: () => void }) {
   const act = useAct();
   const [said, setSaid] = useState<readonly string[]>([]);
+  const [explained, setExplained] = useState(false);
   return (
     <View style={styles.block}>
       <View style={styles.ways}>
         <Button label="Load weather" tone="plain" onPress={() => void act(loadWeather()).then((lines) => { setSaid(lines); onChange(); })} />
         {simulated ? null : <Button label="Forget it" aria-label="Forget the weather that was loaded" tone="plain" onPress={() => void act(forgetWeather()).then(() => { setSaid([]); onChange(); })} />}
+        <Button label="What such a table holds" tone="plain" aria-expanded={explained} onPress={() => setExplained(!explained)} />
       </View>
-      <Small soft>A table (CSV) of daily values: date, tmin_c, tmax_c, rain_mm, and a line “# elevation_m: 640” for the height of its station.</Small>
+      {explained ? <Small soft>A table (CSV) of daily values: date, tmin_c, tmax_c, rain_mm, and a line “# elevation_m: 640” for the height of its station.</Small> : null}
       {said.map((line) => <SmallStrong key={line} role="alert">{line}</SmallStrong>)}
     </View>
   );

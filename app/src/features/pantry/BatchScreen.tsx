@@ -5,6 +5,7 @@ import { dayOf, isoOf } from '@pause/core/day';
 import { isImprobablyMade, madeProblem, type KeptAmount } from '@pause/core/pantry';
 import type { Recalled } from '@pause/core/recall';
 import { cookingRefusal, leftOutOf, openSteps } from '@pause/core/prepare';
+import { readNumber } from '@pause/core/typed';
 import { useAct } from '../../store/store';
 import { numberWord, upper } from '../../words/names';
 import { AskBack, Body, Button, Chip, ChipRow, colour, corner, Field, Heading, Loading, Notice, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
@@ -53,7 +54,7 @@ function Batch({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
       {making && method ? (
         <>
           <Steps id={id} steps={steps} done={done} />
-          {method === 'dry' ? <Drying id={id} weighings={weighings} usualLeft={Math.min(0.95, usual.yield)} /> : null}
+          {method === 'dry' ? <Drying id={id} weighings={weighings} usualLeft={Math.min(0.95, usual.yield)} leaves={(fields.contents ?? []).some(({ part }) => part === 'leaf' || part === 'shoot')} /> : null}
           {method === 'dry' ? <Conditioning id={id} looks={looks} /> : null}
           {method === 'decoct' ? <BoilingDown id={id} levels={levels} target={fields.target} /> : null}
           <Sums id={id} method={method} figures={figures} />
@@ -129,7 +130,7 @@ function Ready({ batch: { id, fields }, pantry }: { readonly batch: BatchPage; r
   const open = openSteps(steps, done);
   const grams = gramsIn(pantry, from, id);
   const usual = yieldFor(pantry, fields);
-  const amount = Number(text.replace(',', '.'));
+  const amount = readNumber(text) ?? 0;
   const said = text.trim() !== '';
   const right = Number.isFinite(amount) && amount > 0 && amount <= 1e6;
   const problem = !said ? undefined : !right ? { reason: 'above nothing' } : unit && madeProblem(method, grams, { amount, unit });

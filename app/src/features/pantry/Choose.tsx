@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { takingProblem, type BatchFields, type KeptAmount, type Left, type Source } from '@pause/core/pantry';
+import { readNumber } from '@pause/core/typed';
 import { Chip, ChipRow, colour, Field, Heading, Rule, Small, space, stroke, Strong, TARGET } from '../../ui';
 import { amountWords } from './words';
 
@@ -36,7 +37,7 @@ export function amountOf({ source, left }: Choice, text: string): { readonly sou
   const said = text.trim();
   if (said === WHOLE) return { source: left ? { ...source, amount: left } : source };
   if (said === '') return { source, problem: NOTHING_YET };
-  const amount: KeptAmount = { amount: Number(said.replace(',', '.')), unit: left?.unit ?? 'g' };
+  const amount: KeptAmount = { amount: readNumber(said) ?? 0, unit: left?.unit ?? 'g' };
   if (!(Number.isFinite(amount.amount) && amount.amount > 0)) return { source, problem: 'above nothing' };
   const problem = takingProblem('amount', amount, left);
   return problem ? { source, problem: problem.reason } : { source: { ...source, amount } };

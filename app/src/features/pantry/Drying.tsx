@@ -4,6 +4,7 @@ import { StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import Svg, { Circle, Line, Path, Text } from 'react-native-svg';
 import type { BatchFields } from '@pause/core/pantry';
 import { conditioned, CONDITIONING_DAYS, dryingOf, type Drying as Dried } from '@pause/core/prepare';
+import { readNumber } from '@pause/core/typed';
 import { now } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { Body, Button, Chip, ChipRow, colour, Field, font, Heading, Small, space, Strong } from '../../ui';
@@ -12,15 +13,15 @@ import { tellOf } from '../outdoors/tell';
 import { amountWords } from './words';
 
 type Weighed = BatchFields['weighings'][number];
-const WHAT: Readonly<Record<Weighed['what'], string>> = { all: 'All of it', blade: 'Blades', rib: 'Ribs' };
+const WHAT: Readonly<Record<Weighed['what'], string>> = { all: 'All of it', blade: 'Leaf blades', rib: 'Leaf ribs' };
 const HOUR = 3_600_000;
 
 /** Weighed now and again, it says when it is dry: of blades and ribs apart, where they dry apart. */
-export function Drying({ id, weighings, usualLeft }: { readonly id: string; readonly weighings: readonly Weighed[]; readonly usualLeft: number }) {
+export function Drying({ id, weighings, usualLeft, leaves }: { readonly id: string; readonly weighings: readonly Weighed[]; readonly usualLeft: number; /** Leaves, of which blades and ribs dry apart. */ readonly leaves: boolean }) {
   const act = useAct();
   const [what, setWhat] = useState<Weighed['what']>(weighings.at(-1)?.what ?? 'all');
   const [text, setText] = useState('');
-  const grams = Number(text.replace(',', '.'));
+  const grams = readNumber(text) ?? 0;
   const first = weighings.find((one) => one.what === what)?.grams;
   const wrong = text.trim() === '' ? undefined : !(Number.isFinite(grams) && grams > 0) ? 'grams above nothing' : first !== undefined && grams > first * 1.1 + 5 ? `no more than the ${first} grams it weighed at first` : undefined;
   const series = (['all', 'blade', 'rib'] as const).filter((one) => weighings.some((other) => other.what === one));
@@ -33,7 +34,7 @@ export function Drying({ id, weighings, usualLeft }: { readonly id: string; read
       <Heading>How dry it is</Heading>
       {series.length === 0 ? <Body>Weigh it now and then in its tray, the tray left out: after the second time it says when it will be dry.</Body> : null}
       {series.map((one) => <Series key={one} name={series.length > 1 || one !== 'all' ? WHAT[one] : undefined} weighings={weighings.filter((other) => other.what === one)} usualLeft={usualLeft} />)}
-      <ChipRow label="What lies on the scales">{(['all', 'blade', 'rib'] as const).map((one) => <Chip key={one} label={WHAT[one]} chosen={what === one} onPress={() => setWhat(one)} />)}</ChipRow>
+      {leaves ? <ChipRow label="What lies on the scales">{(['all', 'blade', 'rib'] as const).map((one) => <Chip key={one} label={WHAT[one]} chosen={what === one} onPress={() => setWhat(one)} />)}</ChipRow> : null}
       <View style={styles.row}>
         <View style={styles.grow}><Field label="It weighs, in grams" inputMode="decimal" value={text} onChangeText={setText} {...(wrong ? { wrong } : {})} /></View>
         <Button label="Weighed" tone="outline" disabled={wrong !== undefined || text.trim() === ''} style={styles.low} onPress={weigh} />

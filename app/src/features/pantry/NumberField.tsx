@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { inUnit, readQuantity, type Quantity } from '@pause/core/prepare';
+import { readNumber } from '@pause/core/typed';
 import { Field } from '../../ui';
 
 interface NumberProps {
@@ -25,7 +26,7 @@ const MOST = 1e6;
 export function NumberField({ label, value, right, check = (one) => one > 0, whole = false, placeholder, hint, keeps = true, onTell }: NumberProps) {
   const [kept, setKept] = useState(false);
   const [text, setText] = useState(value === undefined ? '' : String(value));
-  const number = text.trim() === '' ? undefined : Number(text.replace(',', '.'));
+  const number = readNumber(text);
   const wrong = number !== undefined && !(Number.isFinite(number) && check(number) && (!whole || Number.isInteger(number)) && number <= MOST);
   const put = () => {
     if (wrong || number === value) return;

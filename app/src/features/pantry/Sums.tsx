@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { BatchFields, BatchFigures } from '@pause/core/pantry';
 import { acidOf, boiledDownAt, COOKING_WAYS, cookingRefusal, FERMENT_SALT, KEEPS_FROM_STRENGTH, mostWaterFor, mustBeCooked, PICKLE_ACID, saltFor, saltShare, SUGAR_KEEPS, sugarFor, sugarShare, tincture, type Made } from '@pause/core/prepare';
+import { readNumber } from '@pause/core/typed';
 import { now } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space, Strong } from '../../ui';
@@ -171,7 +172,7 @@ function Oil({ figures: { plantGrams, liquidMl, fresh }, put }: Told) {
 export function BoilingDown({ id, levels, target }: { readonly id: string; readonly levels: BatchFields['levels']; readonly target: number | undefined }) {
   const act = useAct();
   const [text, setText] = useState('');
-  const level = Number(text.replace(',', '.'));
+  const level = readNumber(text) ?? 0;
   const minutes = levels.map(({ at }) => Date.parse(at) / 60_000);
   const [first, last] = [levels[0], levels.at(-1)];
   const [t0, t1] = [minutes[0] ?? 0, minutes.at(-1) ?? 0];

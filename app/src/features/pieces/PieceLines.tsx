@@ -5,7 +5,7 @@ import type { PieceCheck } from '@pause/core/pieces';
 import { guide } from '../../evaluate/guide';
 import { late } from '../../evaluate/late';
 import { characterName, characterOf, timeWords } from '../../words/names';
-import { colour, Small, space, Strong } from '../../ui';
+import { Body, colour, Small, space, Strong } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
 import { useOwnRates } from '../practice/ownRates';
 
@@ -17,9 +17,16 @@ export function usePieceCheck(find: Case | undefined): PieceCheck | undefined {
   return useMemo(() => (program && find ? program.pieceCheck(guide, find, {}, misread) : undefined), [program, find, misread]);
 }
 
-/** Everything that each piece has to show. */
+/** Everything that each piece has to show, and what could lie among them that the guide does not know at all. */
 export function PieceLines({ check: { checks }, find }: { readonly check: Extract<PieceCheck, { readonly feasible: true }>; readonly find: Case }) {
-  return <>{checks.map(({ character, seconds }, i) => <PieceLine key={character} target={find.target} stages={find.context.stages} character={character} seconds={seconds} last={i === checks.length - 1} />)}</>;
+  const relatives = guide.taxon(find.target)?.taxon.nearRelatives ?? [];
+  return (
+    <>
+      {checks.length === 0 ? <Body>The guide names no lookalike of it. Look at each piece all the same: what is not like the one you checked is a stray.</Body> : null}
+      {checks.map(({ character, seconds }, i) => <PieceLine key={character} target={find.target} stages={find.context.stages} character={character} seconds={seconds} last={i === checks.length - 1} />)}
+      {relatives.length > 0 ? <Small>Could lie among them, and is not in this guide at all: {relatives.join(', ')}.</Small> : null}
+    </>
+  );
 }
 
 interface PieceLineProps {

@@ -67,7 +67,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
           <View style={styles.grow} />
           <Button label="Take back" tone="plain" disabled={!count.last} onPress={() => void act(countPiece(record.id, 'taken-back'))} />
         </View>
-        {told.checks.length === 0 ? <Body>The guide names no lookalike of it. Look at each piece all the same: what is not like the one you checked is a stray.</Body> : (
+        {told.checks.length === 0 ? <PieceLines check={told} find={find} /> : (
           <>
             <Heading>On each piece, every one of these</Heading>
             <Body soft>About {timeWords(told.seconds)} a piece. Anything else is a stray, also what you can’t make out.</Body>

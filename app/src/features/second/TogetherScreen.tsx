@@ -34,6 +34,7 @@ function Together({ record }: { readonly record: FindRecord }) {
     return <Screen><Notice whole title={asked ? 'The second look is not there yet' : 'Nobody has looked at it blind'} text={asked ? 'It will lie here beside yours as soon as it is.' : 'The best second look is one that was not told the answer.'} action="Ask for one" onAction={() => router.replace({ pathname: '/find/[id]/ask', params })} /></Screen>;
   }
   const [first, second] = [readerName(record, group, record.person), readerName(record, group, who)];
+  const other = person?.id === record.person ? who : record.person;
   const count = (says: Agreement) => both.filter((one) => one.says === says).length;
   const differing = both.filter((one) => one.says === 'differ' || one.says === 'partly');
   return (
@@ -46,8 +47,8 @@ function Together({ record }: { readonly record: FindRecord }) {
       <Body>{count('agree') === both.length ? `All ${both.length} were seen the same.` : `${count('agree')} of ${both.length} were seen the same${count('differ') > 0 ? `, ${count('differ')} not` : ''}${count('no-ground') > 0 ? `; of ${count('no-ground')} one of the two could not tell` : ''}.`}</Body>
       {differing.length > 0 ? (
         <View style={styles.differ}>
-          <Body>Where you differ nothing counts any more, for either. Look at it together, at the same spot and in good light; a third look stands beside both.</Body>
-          <Button label="Look at it together" onPress={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id, together: differing.map((one) => one.character).join(',') } })} />
+          <Body>Where you differ nothing counts any more, for either. Look at it together, at the same spot and in good light; and both of you say what you see. One of you alone settles nothing.</Body>
+          <LookTogether other={other} name={person?.id === record.person ? second : first} begin={(word) => router.push({ pathname: '/find/[id]/check', params: { id: record.id, together: differing.map((one) => one.character).join(','), ...(word === undefined ? {} : { word }) } })} />
         </View>
       ) : <Body soft>A second person’s look confirms; it never makes another bar of the same ground.</Body>}
       <View role="list" aria-label="Both looks">
@@ -57,6 +58,19 @@ function Together({ record }: { readonly record: FindRecord }) {
       <OverTime one={record.person} other={who} first={first} second={second} />
       <Button label="Ask somebody else too" tone="outline" style={styles.start} onPress={() => router.push({ pathname: '/find/[id]/ask', params })} />
     </Screen>
+  );
+}
+
+/** It takes both: beside each other at one device, or each at their own. */
+function LookTogether({ other, name, begin }: { readonly other: string; readonly name: string; readonly begin: (word: string | undefined) => void }) {
+  const [choosing, setChoosing] = useState(false);
+  if (!choosing) return <Button label="Look at it together" onPress={() => setChoosing(true)} />;
+  return (
+    <View style={styles.block} role="group" aria-label="How you look together">
+      <Button label={`${name} is here and says it on this device`} onPress={() => begin(other)} />
+      <Button label="Each of us on our own device" tone="outline" onPress={() => begin(undefined)} />
+      <Small>On two devices it is settled once both of you have looked again.</Small>
+    </View>
   );
 }
 

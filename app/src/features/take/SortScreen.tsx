@@ -56,8 +56,8 @@ function Sort({ record, taxon, part }: { readonly record: FindRecord; readonly t
   );
   const right = check?.feasible && find ? (
     <View style={[styles.block, wide && styles.grow]}>
-      <Heading>On each piece, every one of these</Heading>
-      {check.checks.length === 0 ? <Body>The guide names no lookalike of it: what is not like the one you checked is a stray.</Body> : <PieceLines check={check} find={find} />}
+      {check.checks.length === 0 ? null : <Heading>On each piece, every one of these</Heading>}
+      <PieceLines check={check} find={find} />
     </View>
   ) : check ? <View style={wide && styles.grow}><Body>No quick check parts the pieces. Check each one as a find of its own.</Body></View> : null;
   return (

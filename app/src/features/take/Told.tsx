@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { FieldsOf } from '@pause/core';
 import { COUNTED_BY_STAGE, estimateOf, isImprobable, isUnusualWeighing, toGrams, type Amount, type AmountUnit, type Count, type LifeForm, type Weights } from '@pause/core/take';
+import { readNumber } from '@pause/core/typed';
 import { AskBack, Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../ui';
 import { NumberField } from '../pantry/NumberField';
 import { amountWords } from '../pantry/words';
@@ -42,7 +43,6 @@ export function Told({ told, part, lifeForm, eaters, weights, yields, tell }: To
   );
 }
 
-const numberOf = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
 
 /** A way of making it ready, and what it leaves of its weight. */
 export interface YieldOf {
@@ -117,7 +117,7 @@ function Squares({ count, tell }: { readonly count: Extract<Count, { how: 'squar
   const [text, setText] = useState(count?.counts.join(', ') ?? '');
   const [of, setOf] = useState(count ? String(count.squares) : '');
   const counts = countsOf(text);
-  const squares = numberOf(of);
+  const squares = readNumber(of);
   const few = counts !== undefined && squares !== undefined && !(Number.isInteger(squares) && squares >= counts.length);
   const put = () => { if (counts && squares !== undefined && !few) tell(() => ({ count: { how: 'squares', counts, squares } })); };
   return (
@@ -161,7 +161,7 @@ function WeighTold({ weights, tell }: { readonly weights: Weights; readonly tell
   const [many, setMany] = useState('');
   const [grams, setGrams] = useState('');
   const [asked, setAsked] = useState(false);
-  const [amount, weight] = [numberOf(many), numberOf(grams)];
+  const [amount, weight] = [readNumber(many), readNumber(grams)];
   const wrong = (value: number | undefined) => value !== undefined && !(value > 0 && value <= 1e6);
   const weighing = amount !== undefined && weight !== undefined && unit !== undefined && !wrong(amount) && !wrong(weight) ? { amount: { amount, unit }, grams: weight } : undefined;
   const keep = () => {

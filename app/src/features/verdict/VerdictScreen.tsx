@@ -143,9 +143,7 @@ function SeenFor({ record, verdict }: { readonly record: FindRecord; readonly ve
     <View style={styles.group}>
       <Heading>Seen for it</Heading>
       <Body>{fitGroups.length === 1 ? 'One independent thing fits' : `${fitGroups.length} independent things fit`}; {groupsNeeded} are needed.</Body>
-      <Body>
-        Its own marks: {signature.map((mark) => `${lowerFirst(characterName(mark.character))} ${mark.held ? 'seen' : 'not yet'}`).join(', ')}.
-      </Body>
+      {signature.length > 0 ? <Body>Its own marks: {signature.map((mark) => `${lowerFirst(characterName(mark.character))} ${mark.held ? 'seen' : 'not yet'}`).join(', ')}.</Body> : null}
       <Body>{out.length} of {verdict.rows.length} dangerous ones of the guide are ruled out.</Body>
     </View>
   );
