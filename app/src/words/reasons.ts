@@ -80,7 +80,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
         : `${characterName(reason.character)} speaks against ${target}, seen ${times(reason.against)}. Look again, elsewhere on it, in other light.`;
     case 'other-piece-against': return `On the piece beside it, ${lowerFirst(characterName(reason.character))} speaks against ${target}. Go through all pieces one by one.`;
     case 'taken-back': return `An answer was taken back: ${lowerFirst(characterName(reason.character))}${reason.piece === verdict.piece ? '' : ', on another piece'}. Look again.`;
-    case 'unanswered': return passedOver(reason.characters);
+    case 'unanswered': return `${passedOver(reason.characters)} Look at one of them again in other light or through a lens.`;
     case 'stage-disputed': return `${characterName(reason.character)} cannot be seen at the stage told. The stage or the reading is wrong.`;
     case 'not-traced': return 'What was read was not traced to one base with what you want.';
     case 'context-missing': return FIELD[reason.field];

@@ -4,7 +4,7 @@ import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Dama
 import { relationAtStages, type Relation } from '../relation';
 import { disputedCharacters, LOOKS_THAT_COUNT } from '../settle';
 import { DAMAGE_SECONDS, canBeMade } from '../plan';
-import { extraBars, HANDLING_SECONDS, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
+import { extraBars, HANDLING_SECONDS, passedOver, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
 import { gains, stagesOf, supposed } from './gain';
 
 /** Why a check is proposed. */
@@ -79,13 +79,15 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     return [];
   });
 
-  const passedOver = new Set<CharacterId>(unanswered(guide, view, target));
+  const passed = new Set<CharacterId>(passedOver(guide, view, target));
   const asked = new Set<string>(again.map((a) => a.character));
   const stages = stagesOf(find, target);
   const open = guide.characters
     .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
     .filter((c) => canBeMade(c, find, target))
-    .filter((c) => !passedOver.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)));
+    // What is there at some stages only is asked once the stage is known.
+    .filter((c) => find.context.stages !== undefined || c.character.stages === undefined)
+    .filter((c) => !passed.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)));
   const gain = gains(guide, view, target, weighed, open);
   const fresh = open
     .map((c) => check(guide, c.id, 'brings-nearer', gain.get(c.id)?.gain ?? 0))
@@ -102,7 +104,7 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     return settled?.outcome === 'agreed' && settled.looks.length < LOOKS_THAT_COUNT ? [check(guide, mark.character, 'mark-unsure', 0)] : [];
   });
   const twice = weighed.reasons.flatMap((reason) => (reason.code === 'look-again' ? [check(guide, reason.character, 'look-again', 0)] : []));
-  const reopened = [...twice, ...unsure, ...[...passedOver].map((id) => check(guide, id, 'unanswered', 0))];
+  const reopened = [...twice, ...unsure, ...unanswered(guide, view, target).map((id) => check(guide, id, 'unanswered', 0))];
   const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
   const comesFirst = (c: Check) => oneDoubt && gain.get(c.character)?.nearer === true;
   const all = [...ordered.filter(comesFirst), ...again, ...ordered.filter((c) => !comesFirst(c)), ...reopened];

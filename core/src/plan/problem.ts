@@ -1,10 +1,10 @@
 import { dangersOf, groundsAgainst, largestIndependent, needOf } from '../bars';
-import type { CaseView, Unnamed } from '../case';
+import { isDug, mayBeDug, type CaseView, type Unnamed } from '../case';
 import { CAUSE_BIT, isSmelled, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
 import { couldFit } from '../relation';
 import { disputedCharacters } from '../settle';
 import { holds } from '../target';
-import { extraBars, unanswered } from '../verdict';
+import { extraBars, passedOver } from '../verdict';
 
 /**
  * The plan as a weighted set multicover with causes: choose checks of least cost so that every dangerous taxon
@@ -20,14 +20,6 @@ export interface Hands {
   readonly without?: ReadonlySet<string>;
   /** Nothing that takes longer than this, in seconds. */
   readonly longest?: number;
-}
-
-/** Whether a look means digging: few plants survive it, and the law often forbids it. */
-const isDug = ({ character: { kingdom, organ } }: CompiledCharacter): boolean => kingdom === 'Plantae' && organ === 'root';
-
-/** Whether a plant may be dug up for looking: somebody said so, the owner allows picking, and no law is open or against it. */
-function mayBeDug({ context: { mayDig, permission, protection } }: Unnamed, target: CompiledTaxon | undefined): boolean {
-  return mayDig === true && permission === 'allowed' && protection !== 'protected' && (target?.taxon.protection !== 'often' || protection === 'allowed');
 }
 
 /** Whether a check can be made by this person now: all its gear is at hand (by what is given here, else by what the find says), the nose does, and nothing is dug up that may not be. */
@@ -77,7 +69,7 @@ export const DAMAGE_SECONDS: Readonly<Record<Damage, number>> = { none: 0, sligh
 
 export function buildProblem(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, hands: Hands): PlanProblem {
   const stages = view.find.context.stages ?? target.taxon.stages;
-  const passed = new Set<string>(unanswered(guide, view, target));
+  const passed = new Set<string>(passedOver(guide, view, target));
   const possible = (c: CompiledCharacter) => !c.place && c.character.kingdom === view.find.kingdom
     && !view.onPiece.has(c.index) && !passed.has(c.id) && hands.without?.has(c.id) !== true
     && c.character.seconds <= (hands.longest ?? Infinity)

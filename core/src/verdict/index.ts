@@ -2,4 +2,4 @@ export { barsShort, decide, staysMissing, verdictFrom, weigh, type Outcome, type
 export type { ContextField, GroupRule, LeaveReason, NoteReason, PauseReason, Reason, ReasonCode } from './reason';
 export { HANDLING_SECONDS, lacksOnlySecondLooks, mayFallShort, moreWanted, SPARE_COUNTS } from './lookAgain';
 export { extraBars, shopping, type Shopping } from './shopping';
-export { unanswered } from './unanswered';
+export { passedOver, unanswered } from './unanswered';

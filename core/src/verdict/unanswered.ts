@@ -1,14 +1,14 @@
-import type { CaseView } from '../case';
+import { isDug, mayBeDug, type CaseView } from '../case';
 import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
 
 /** Of the checks proposed, this many may go unanswered. */
 export const UNANSWERED_FREE = 1;
 
 /**
- * Characters of the decided piece that were skipped, or could not be told, with no answer that stands,
- * and whose answer could have spoken against the target. Sorted by id.
+ * Characters of the decided piece that were skipped, or could not be told, with no answer that stands, and of which the
+ * guide states something for the target. Sorted by id.
  */
-export function unanswered(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {
+export function passedOver(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {
   const passed = new Set<CharacterId>();
   for (const skip of view.find.skips ?? []) if (skip.piece === view.piece) passed.add(skip.character);
   for (const reading of view.find.readings) {
@@ -17,8 +17,21 @@ export function unanswered(guide: CompiledGuide, view: CaseView, target: Compile
   return [...passed]
     .filter((id) => {
       const character = guide.character(id);
-      if (!character || character.place || view.onPiece.has(character.index)) return false;
-      return target.atStage.has(character.index);
+      return character !== undefined && !character.place && !view.onPiece.has(character.index) && target.atStage.has(character.index);
     })
     .sort();
+}
+
+/**
+ * Of those, the ones whose answer could have spoken against the target. What cannot be there does not count: flowers at
+ * fruiting time, spores of a young cap, a root that nobody may dig. Until the stage is known, nothing can be said to be there.
+ */
+export function unanswered(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {
+  const stages = view.find.context.stages ?? [];
+  return passedOver(guide, view, target).filter((id) => {
+    const character = guide.character(id);
+    if (!character || (isDug(character) && !mayBeDug(view.find, target))) return false;
+    const stated = target.atStage.get(character.index);
+    return stages.some((stage) => character.stages.has(stage) && stated?.has(stage) === true);
+  });
 }

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { unnamedOf, type CharacterId, type Check, type FindRecord, type TaxonId } from '@pause/core';
+import { isCollectable, unnamedOf, type CharacterId, type Check, type FindRecord, type TaxonId } from '@pause/core';
 import type { Candidate, Identification } from '@pause/core/identify';
 import { guide } from '../../evaluate/guide';
 import { changeTarget, passOver, read, takeBack, tellContext } from '../../store/actions';
@@ -185,7 +185,7 @@ function CandidateLine({ candidate, opened, onOpen }: { readonly candidate: Cand
       <View style={styles.plate}>{taxon && stage ? <TaxonDrawing taxon={taxon} stage={stage} height={72} accent={NOTHING} scale={false} /> : null}</View>
       <View style={styles.grow}>
         <Strong>{CommonName(candidate.taxon)}</Strong>
-        <Small soft={candidate.grade === 'none'}>{candidate.grade === 'none' ? scientificName(candidate.taxon) : harmLine(candidate.taxon)}{candidate.fitsEverything ? '' : ' · something speaks against it'}</Small>
+        <Small soft={candidate.grade === 'none'}>{candidate.grade === 'none' ? scientificName(candidate.taxon) : harmLine(candidate.taxon)}{candidate.fitsEverything ? '' : ' · something speaks against it'}{taxon && taxon.taxon.parts.length > 0 && !isCollectable(taxon) ? ' · never collected with Pause' : ''}</Small>
         <View style={styles.chance} role="img" aria-label={`${percent(candidate.probability)} likely`}>
           <View style={[styles.length, { width: `${Math.max(1, candidate.probability * 100)}%` }]} />
         </View>
