@@ -10,6 +10,8 @@ import { shippedGuide } from '@pause/guide';
 import { quiet, startRig, type Rig } from '../e2e/rig';
 import { onceSeen, seen, strip } from '../e2e/forager';
 import { FIVE, shortestPath } from '../e2e/taps';
+import { doTask, TASKS } from '../e2e/tasks';
+import { IN_BROWSER } from '../e2e/thumb';
 import { findChromium } from '../scripts/lib/chromium';
 import { buildWebApp } from '../scripts/lib/webapp';
 import { busyBlocking, type Trace } from './hand/busy';
@@ -104,6 +106,14 @@ try {
     const path = await shortestPath(page, guide, target, stage);
     say(`| ${guide.taxon(target)?.taxon.scientificName ?? target} | ${stage} | ${path.taps} | ${path.answers} | ${path.seconds.toFixed(1)} | ${path.taps * 3} |`);
     await context.close();
+  }
+
+  say('\n## What new users set out to do\n');
+  say(`On the demo, on a phone as a browser shows it (${IN_BROWSER.width} by ${IN_BROWSER.height}), each from the start screen. A scroll is half a screen; what has to be scrolled to is not on the screen.\n`);
+  say('| task | taps | scrolls |\n|---|---|---|');
+  for (const task of TASKS) {
+    const { name, taps, scrolls } = await doTask(rig, task);
+    say(`| ${name} | ${taps} | ${scrolls} |`);
   }
 
   say('\n## Answer tapped to bars redrawn\n');

@@ -111,6 +111,21 @@ test('someone ate something, with the network off, from the middle of a check: w
     // No hour is written as if it were a day: what is silent comes before what shows within hours.
     const lines = await silent.allTextContents();
     expect(lines.findIndex((line) => line.includes('within'))).toBeGreaterThan(lines.findLastIndex((line) => line.includes('silent for')));
+    // What a friend brought is no find of one's own: by the name somebody gave it, or by what is left of it.
+    await page.getByRole('radio', { name: 'Something else' }).click();
+    await page.getByLabel('Name of what was eaten').fill('parasol');
+    await page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Parasol/ }).click();
+    await aloud.getByText(/Macrolepiota procera, of the family Agaricaceae/).waitFor();
+    await aloud.getByText(/^It is mistaken for: .*\(deadly\)/).waitFor();
+    await aloud.getByText('That is the name somebody gave it, not what was eaten. Say that, too.').waitFor();
+    await aloud.getByRole('button', { name: 'Another name' }).click();
+    await page.getByRole('button', { name: 'Look at what is left' }).click();
+    await page.getByRole('group', { name: 'Form of what was eaten' }).getByRole('button', { name: /^Gills: / }).click();
+    await page.waitForURL(/\/name$/);
+    await page.getByRole('heading', { level: 1, name: 'What could it be?' }).waitFor();
+    await page.getByText('New find · Somebody ate of it').waitFor();
+    await page.getByRole('link', { name: 'Eaten?', exact: true }).click();
+    await page.getByRole('radio', { name: '5 · chanterelle' }).click();
     await aloud.getByRole('button', { name: 'The whole sheet, for whoever treats' }).click();
     await page.getByText('Cortinarius rubellus').first().waitFor();
     expect(errors).toEqual([]);

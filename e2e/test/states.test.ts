@@ -138,6 +138,28 @@ test('a server that sends nonsense is not believed', async () => {
   });
 });
 
+test('the first start asks whom to call, once; what was put in stands first where somebody ate something', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/');
+  const card = page.getByRole('region', { name: 'Whom to call' });
+  await card.getByText('112 is the emergency number where this device’s clock is set.').waitFor();
+  // Nothing is called from here by a slip of the finger.
+  expect(await card.getByRole('button', { name: /^Call/ }).count()).toBe(0);
+  const number = card.getByLabel('Number of the poison service');
+  await number.fill('01 555 01');
+  await number.blur();
+  await card.getByRole('button', { name: 'Done' }).click();
+  await card.waitFor({ state: 'detached' });
+  await page.reload();
+  await page.getByRole('button', { name: 'A new find' }).waitFor();
+  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  expect(await card.count()).toBe(0);
+  await page.getByRole('link', { name: 'Eaten?', exact: true }).click();
+  await page.getByRole('button', { name: 'Poison service: 01 555 01', exact: true }).waitFor();
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
 test('a screen whose program cannot be had says so, leaves the rooms within reach, and opens when it can', async () => {
   const { page, context } = await rig.open();
   const program = /\/look-[^/]*\.js/;

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { CompiledTaxon, FindSummary } from '@pause/core';
+import { GRADES, type CompiledTaxon, type FindSummary } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { startFind } from '../../store/actions';
 import { useAct } from '../../store/store';
@@ -23,7 +23,7 @@ export function ReadOut() {
   const find = finds.find((one) => one.id === chosen);
   const choose = (id: string) => setChosen(id === chosen ? undefined : id);
   return (
-    <View style={styles.block}>
+    <View style={[styles.block, styles.marked]}>
       <Heading>What it may have been</Heading>
       <View role="radiogroup" aria-label="What it may have been" style={styles.finds}>
         {finds.slice(0, FINDS_OFFERED).map((one) => <Chip key={one.id} label={`${one.number ?? 'new'} · ${one.target === undefined ? 'no name yet' : commonName(one.target)}`} chosen={one.id === chosen} onPress={() => choose(one.id)} />)}
@@ -95,13 +95,14 @@ function SomethingElse() {
 const takenFor = ({ id, grade, taxon: { scientificName, family } }: CompiledTaxon) => `taken for ${commonName(id)}, ${scientificName}, of the family ${family}${grade === 'none' ? '' : `, which is ${harmLine(id)}`}`;
 
 function MistakenFor({ taxon }: { readonly taxon: CompiledTaxon }) {
-  const worst = taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []).filter(({ grade }) => grade !== 'none');
+  const worst = taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []).filter(({ grade }) => grade !== 'none').sort((a, b) => GRADES.indexOf(b.grade) - GRADES.indexOf(a.grade));
   if (worst.length === 0) return null;
   return <Body>It is mistaken for: {worst.map(({ taxon: { scientificName }, grade }) => `${scientificName} (${GRADE[grade]})`).join(', ')}.</Body>;
 }
 
 const styles = StyleSheet.create({
   finds: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  block: { gap: space.s, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
+  block: { gap: space.s },
+  marked: { borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
   start: { alignSelf: 'flex-start' },
 });

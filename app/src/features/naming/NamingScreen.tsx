@@ -32,6 +32,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const wide = useWide();
   const tablet = useTwoPanes();
   const find = useMemo(() => unnamedOf(record, guide), [record]);
+  const me = useApp((state) => state.me.person?.id ?? '');
   const earlier = useApp((state) => state.list.items);
   const told = useIdentification(find, earlier);
   const answering = useRef<CharacterId>(undefined);
@@ -41,7 +42,6 @@ function Naming({ record }: { readonly record: FindRecord }) {
 
   const passed = new Set<string>([...later, ...record.skips.map((s) => s.character), ...record.readings.filter((r) => !record.withdrawals.some((w) => w.reading === r.id)).map((r) => r.character)]);
   const next = told.checks.find((c) => !passed.has(c.character));
-  const me = useApp((state) => state.me.person?.id ?? '');
   const last = [...record.readings].sort((a, b) => (a.at < b.at ? 1 : -1)).find((r) => r.by === me && !record.withdrawals.some((w) => w.reading === r.id));
   const name = (taxon: TaxonId, to: 'around' | 'verdict' = 'around') => {
     const [only, ...more] = guide.taxon(taxon)?.taxon.parts ?? [];
