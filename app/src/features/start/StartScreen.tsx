@@ -1,13 +1,14 @@
 import { useRouter } from 'expo-router';
-import { useDeferredValue } from 'react';
+import { useDeferredValue, useState } from 'react';
 import Plus from 'lucide-react-native/icons/plus';
 import { StyleSheet, View } from 'react-native';
 import type { FindSummary } from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { latePart } from '../latePart';
-import { useApp } from '../../store/store';
+import { look } from '../../store/look';
+import { useAct, useApp } from '../../store/store';
 import { UpdateLine } from './UpdateLine';
-import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, space, Title, useWide } from '../../ui';
+import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, SmallStrong, space, stroke, Title, useWide } from '../../ui';
 import { DemoDoor } from '../people/DemoDoor';
 import { FindLine } from '../finds/FindLine';
 import { useFinds, useToday } from '../finds/useFinds';
@@ -33,8 +34,27 @@ export function StartScreen() {
       </View>
       <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
       <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
+      <AskWhomToCall />
       <Notebook />
     </Screen>
+  );
+}
+
+/** Asked at the first start, in one line that stands there at once; what is put in comes when it is wanted. */
+function AskWhomToCall() {
+  const act = useAct();
+  const asked = useApp((state) => state.look.callsAsked);
+  const [open, setOpen] = useState(false);
+  if (asked === true) return null;
+  if (open) return <WhomToCall />;
+  return (
+    <View style={styles.calls} role="region" aria-label="Whom to call">
+      <SmallStrong>If somebody eats the wrong thing, whom do you call?</SmallStrong>
+      <View style={styles.answers}>
+        <Button label="Put in the numbers" tone="plain" onPress={() => setOpen(true)} />
+        <Button label="Not now" tone="plain" onPress={() => act(look.actions.lookSet({ callsAsked: true }))} />
+      </View>
+    </View>
   );
 }
 
@@ -51,7 +71,6 @@ function Notebook() {
   const { status, items: known } = useFinds();
   // The rows are drawn bit by bit: a tap in between is not kept waiting.
   const items = useDeferredValue(known);
-  const callsAsked = useApp((state) => state.look.callsAsked);
   const today = useToday();
   const open = items.filter((find) => find.choice === undefined);
   // Nothing that was read a moment ago is pushed away by what comes later.
@@ -68,7 +87,6 @@ function Notebook() {
         <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
       </View>
       {settled && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
-      {settled && callsAsked !== true ? <WhomToCall /> : null}
       {settled ? <Onward /> : null}
     </>
   );
@@ -115,5 +133,7 @@ const styles = StyleSheet.create({
   block: { gap: space.s, marginTop: space.m, flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 320 },
   begin: { alignSelf: 'flex-start', minWidth: 320 },
   ways: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl },
+  calls: { paddingLeft: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink },
+  answers: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl },
   caution: { marginTop: space.xs },
 });
