@@ -64,7 +64,7 @@ test.each(parts.map(({ taxon, part }) => [`${taxon.id}, ${part.part}, ${part.use
     }
   }
   for (const how of COOKING_WAYS) for (const minutes of [0, 1, 60]) { const refusal = cookingRefusal(made, { how, minutes }); if (refusal) lines.push(cookingRefusalWords(refusal)); }
-  lines.push(harmLine(taxon.id), ...(taxon.cautions ?? []).map((caution) => `${cautionFor(caution.for)}: ${caution.text}`));
+  lines.push(harmLine(taxon.id), ...taxon.cautions.map((caution) => `${cautionFor(caution.for)}: ${caution.text}`));
   expectPlain(lines);
 });
 
