@@ -13,8 +13,8 @@ const named = (page: Page, role: 'button' | 'link' | 'radio' | 'checkbox', name:
 const chip = (page: Page, group: string | RegExp, name: string) => page.getByRole('group', { name: group }).getByText(name, { exact: true });
 const room = (page: Page, name: string) => named(page, 'link', name);
 
-/** Begins a find by its form and its name, and says what stands around it, all as it should be. */
-async function begin(thumb: Thumb, plan: RegExp, name: string, taxon: RegExp, stage: string): Promise<void> {
+/** Begins a find by its form and its name, and says what stands around it, all as it should be. @param minds what somebody who will have it has to mind */
+async function begin(thumb: Thumb, plan: RegExp, name: string, taxon: RegExp, stage: string, minds = 'None of these'): Promise<void> {
   const { page } = thumb;
   await thumb.tap(named(page, 'button', 'A new find'));
   await thumb.tap(named(page, 'radio', plan));
@@ -22,7 +22,7 @@ async function begin(thumb: Thumb, plan: RegExp, name: string, taxon: RegExp, st
   await thumb.tap(named(page, 'button', taxon));
   await page.waitForURL(/\/around/);
   await thumb.tap(named(page, 'checkbox', stage));
-  if (await page.getByRole('group', { name: 'Who will eat it?' }).count() > 0) await thumb.tap(named(page, 'radio', 'None of these'));
+  if (await page.getByRole('group', { name: 'Who will eat it?' }).count() > 0) await thumb.tap(chip(page, 'Who will eat it?', minds));
   await thumb.tap(named(page, 'button', /^I may pick here, nothing spoils/));
   if (await page.getByRole('group', { name: 'Is it protected here?' }).count() > 0) await thumb.tap(named(page, 'radio', 'No, looked up'));
   if (await page.getByRole('group', { name: 'Traced to one base?' }).count() > 0) await thumb.tap(named(page, 'radio', 'Yes, all of it'));
@@ -37,6 +37,7 @@ async function answer(thumb: Thumb, target: string, stage: string, most = 30): P
   for (let step = 0; step < most && await outcome(page) === 'Pause'; step += 1) {
     const gloves = named(page, 'button', 'They are on');
     if (await gloves.isVisible()) await thumb.tap(gloves);
+    if (await page.getByRole('heading', { name: 'Nothing more to ask' }).isVisible()) return;
     const question = (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
     const before = await seen(page);
     const label = shows[question];
@@ -87,6 +88,16 @@ export const TASKS: readonly Task[] = [
       await begin(thumb, /^Low shrub: /, 'bilberry', /^Bilberry.*Vaccinium myrtillus/, 'In fruit');
       await answer(thumb, 'vaccinium-myrtillus', 'fruiting');
       await expectOutcome(page, 'Collect');
+    },
+  },
+  {
+    name: 'St John’s wort for somebody who takes a medicine: never a silent collect',
+    run: async (thumb) => {
+      const { page } = thumb;
+      await begin(thumb, /^Herb: /, 'hypericum', /Hypericum perforatum/, 'In flower', 'With medicine: any');
+      await answer(thumb, 'hypericum-perforatum', 'flowering');
+      await expectOutcome(page, 'Pause');
+      await strip(page).getByText(/^For one of you: taken by mouth it weakens many medicines/).waitFor();
     },
   },
   {

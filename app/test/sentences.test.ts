@@ -1,8 +1,9 @@
 /** Whatever is found, read and told: each line that comes of it is a sentence, says no word of the program, and fits the strip. */
 import './guide';
 import * as fc from 'fast-check';
-import { decide, parseCase, plan, type CompiledTaxon, type Verdict } from '@pause/core';
+import { decide, nextChecks, parseCase, plan, type CompiledTaxon, type Verdict } from '@pause/core';
 import { guide } from '../src/evaluate/guide';
+import { wouldDigHelp } from '../src/features/check/digging';
 import { aroundLine, reasonWords, stripLine } from '../src/words/reasons';
 import { harmLine, lengthWords, readingWords, timeWords } from '../src/words/names';
 import { faultsOf } from './faulty';
@@ -110,10 +111,33 @@ test.each([
   expect(stripLine(verdict)).toMatch(line);
 });
 
+test('where only a root would bring it on, it is asked whether one may be dug up; never of a fungus, and not twice', () => {
+  const mustard = guide.taxon('alliaria-petiolata');
+  const readings: { character: string }[] = [];
+  const find = (mayDig?: boolean) => parseCase({
+    guide: { id: guide.guide.id }, kingdom: 'Plantae', target: 'alliaria-petiolata', pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings,
+    context: { stages: ['flowering'], part: 'leaf', use: 'food', condition: 'fresh', permission: 'allowed', contamination: 'none-seen', ...(mayDig === undefined ? {} : { mayDig }) },
+  }, guide);
+  // One of the plants that everything harmless leaves at pause.
+  for (let step = 1; step < 30; step += 1) {
+    const [next] = nextChecks(guide, find());
+    const character = next && guide.character(next.character);
+    const known = character && mustard?.atStage.get(character.index)?.get('flowering' as never);
+    if (!character || !known) break;
+    const state = known.kind === 'states' ? [...character.stateBit].find(([, bit]) => (known.usual & bit) !== 0)?.[0] : undefined;
+    const value = known.kind === 'states' ? { kind: 'states', states: [state] } : { kind: 'measure', number: (known.usual[0] + known.usual[1]) / 2, unit: 'mm' };
+    readings.push({ ...{ id: `r${step}`, piece: 'p1', sureness: 'sure', by: 'mirel', at: at(step) }, character: character.id, value } as { character: string });
+  }
+  expect(decide(guide, find()).outcome).toBe('pause');
+  expect(wouldDigHelp(find())).toBe(true);
+  expect(wouldDigHelp(find(false))).toBe(false);
+  expect(wouldDigHelp(find(true))).toBe(false);
+});
+
 test('however much was passed over, the strip has room for it', () => {
   const characters = ['habit.form', 'stem.width', 'leaf.base', 'stem.marks', 'stem.colour', 'stem.core'];
   const verdict = decide(guide, parseCase({
-    guide: { id: guide.guide.id }, kingdom: 'Plantae', target: 'crataegus-monogyna', pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], context: {},
+    guide: { id: guide.guide.id }, kingdom: 'Plantae', target: 'crataegus-monogyna', pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], context: { stages: ['fruiting'] },
     readings: characters.map((character, i) => ({ id: `r${i}`, piece: 'p1', character, value: { kind: 'cant-tell' }, sureness: 'sure', by: 'mirel', at: at(i + 1) })),
   }, guide));
   expect(stripLine(verdict)).toMatch(/^Passed over: [^,]+, [^,]+ and four others\. One may stay open, not more\.$/);

@@ -18,7 +18,7 @@ const verdict = (target: string, kingdom: string, readings: object[], more: obje
 
 const decided = [
   verdict('cantharellus-cibarius', 'Fungi', []),
-  verdict('cantharellus-cibarius', 'Fungi', [], { skips: [{ character: 'latex', piece: 'p1', at: at(50) }] }),
+  verdict('cantharellus-cibarius', 'Fungi', [], { skips: [{ character: 'latex', piece: 'p1', at: at(50) }], context: { stages: ['mature'] } }),
   decide(guide, find('cantharellus-cibarius', allUsual('cantharellus-cibarius'))),
   verdict('cantharellus-cibarius', 'Fungi', [reading('cap.surface', 'slimy'), reading('cap.shape', 'funnel'), reading('cap.shape', 'irregular')]),
   verdict('cantharellus-cibarius', 'Fungi', [reading('cap.surface', 'slimy'), reading('cap.surface', 'smooth-dry')]),

@@ -23,6 +23,7 @@ export { HANDLING_SECONDS, lacksOnlySecondLooks } from './verdict/lookAgain';
 export { shopping, type Shopping } from './verdict/shopping';
 export { unanswered } from './verdict/unanswered';
 export { nextChecks, evaluate, weighAndAsk, answerEffects, type CheckWhy, type Check, type AnswerEffect } from './next';
+export { planAsAsked, type AskedCheck, type AskedPlan } from './next/way';
 export {
   plan, fallbacks, buildProblem, DAMAGE_SECONDS, canBeMade, solve, countBars, mostBars,
   type Hands, type Option, type PlanProblem, type Row, type Solution, type Obstacle, type Plan, type PlannedCheck,

@@ -65,6 +65,7 @@ export function goodContext(target: CompiledTaxon, stage?: StageId) {
     contamination: 'none-seen',
     ...(target.taxon.protection === 'often' ? { protection: 'allowed' } : {}),
     ...(target.taxon.growsMixed ? { tracedToBase: true } : {}),
+    ...(target.taxon.kingdom === 'Plantae' ? { mayDig: true } : {}),
   };
 }
 

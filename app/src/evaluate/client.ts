@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import type { AnswerEffect, Case, CharacterId, Plan } from '@pause/core';
+import type { AnswerEffect, AskedPlan, Case, CharacterId } from '@pause/core';
 import * as here from './evaluate';
 import type { Judgement } from './evaluate';
 import type { GuideFile } from './guide';
@@ -8,7 +8,7 @@ import type { EvaluationApi } from './worker';
 /** Deciding, away from the thread that draws. */
 export interface Evaluator {
   judge(find: Case): Promise<Judgement>;
-  planOf(find: Case): Promise<Plan>;
+  planOf(find: Case): Promise<AskedPlan>;
   effects(find: Case, character: CharacterId): Promise<AnswerEffect[]>;
 }
 

@@ -1,12 +1,12 @@
-import { answerEffects, evaluate as evaluateFind, plan, type AnswerEffect, type Case, type Check, type CharacterId, type Plan, type Verdict } from '@pause/core';
+import { answerEffects, evaluate as evaluateFind, planAsAsked, type AnswerEffect, type AskedPlan, type Case, type Check, type CharacterId, type Verdict } from '@pause/core';
 import { guide } from './guide';
 
 /** All that a screen needs to know about a find, from one pass of the core. */
 export interface Evaluation {
   readonly verdict: Verdict;
   readonly checks: readonly Check[];
-  /** The cheapest way to fill everything from here, or what stands in the way. */
-  readonly plan: Plan;
+  /** The checks that will be asked from here on, or what stands in the way. */
+  readonly plan: AskedPlan;
 }
 
 /** What bars and strip show; it is there some ten times sooner than the plan. */
@@ -16,8 +16,8 @@ export function judge(find: Case): Judgement {
   return evaluateFind(guide, find);
 }
 
-export function planOf(find: Case): Plan {
-  return plan(guide, find);
+export function planOf(find: Case): AskedPlan {
+  return planAsAsked(guide, find);
 }
 
 export function evaluate(find: Case): Evaluation {

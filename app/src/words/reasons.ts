@@ -1,4 +1,4 @@
-import { filled, type BarRow, type CharacterId, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
+import { filled, type AskedPlan, type BarRow, type CharacterId, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
 import {
   characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
 } from './names';
@@ -140,7 +140,7 @@ export function aroundLine(verdict: Verdict): string {
 }
 
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
-export function stripLine(verdict: Verdict, plan?: Plan): string {
+export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
   const line = oneLine(verdict);
   const rest = plan?.feasible === true && plan.seconds > 0 && verdict.outcome === 'pause' && /ruled out|fit so far/.test(line);
   return rest ? `${line} All of it: about ${timeWords(plan.seconds)}.` : line;

@@ -7,6 +7,7 @@ import { useAct } from '../../store/store';
 import { cautionFor, CommonName, CONDITION, CONTAMINATION, partName, stageName, upper } from '../../words/names';
 import { Body, Button, Chip, ChipRow, colour, corner, font, Heading, Small, SmallStrong, space, stroke, typeSize } from '../../ui';
 import { TaxonDrawing } from '../plate/TaxonDrawing';
+import { MAY_DIG, MAY_DIG_HINT } from './digging';
 import { useEatersAsked } from './useHousehold';
 
 type Context = Case['context'];
@@ -125,7 +126,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
         <Chip kind="checkbox" label="A nose that smells" chosen={context.cannotSmell !== true} onPress={() => tell({ cannotSmell: context.cannotSmell !== true })} />
       </Ask>
       {record.kingdom === 'Plantae' ? (
-        <Ask title="May one be dug up for looking?" hint="Only where owner and law allow it, and ten or more stand there. Hardly ever is it needed." missing={false} cost="">
+        <Ask title={MAY_DIG} hint={MAY_DIG_HINT} missing={false} cost="">
           <Chip label="No" chosen={context.mayDig !== true} onPress={() => tell({ mayDig: false })} />
           <Chip label="Yes" chosen={context.mayDig === true} onPress={() => tell({ mayDig: true })} />
         </Ask>

@@ -252,7 +252,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
       ) : check && gloves
         ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
         : check ? <AnswerCard key={key} check={check} target={find.target} stages={record.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
-        : <NothingToAsk record={record} evaluation={evaluation} />}
+        : <NothingToAsk record={record} find={find} evaluation={evaluation} />}
       <MissingAround record={record} evaluation={evaluation} />
       <OtherChecks find={find} current={check} onChoose={choose} />
       <MoreWays record={record} onCompare={comparing} />

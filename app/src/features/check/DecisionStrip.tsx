@@ -2,14 +2,14 @@ import { useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { Plan, Verdict } from '@pause/core';
+import type { AskedPlan, Verdict } from '@pause/core';
 import { useApp } from '../../store/store';
 import { OUTCOME } from '../../words/names';
 import { aroundLine, stripLine } from '../../words/reasons';
 import { Body, colour, corner, OutcomeMark, space, Strong, stroke, useWide, VerdictWord, typeSize } from '../../ui';
 
 /** Mark, word, and the one line of what is missing. Always in view; the way to the verdict. */
-export const DecisionStrip = memo(function DecisionStrip({ find, verdict, plan, around = false }: { readonly find: string; readonly verdict: Verdict; readonly plan?: Plan; readonly around?: boolean }) {
+export const DecisionStrip = memo(function DecisionStrip({ find, verdict, plan, around = false }: { readonly find: string; readonly verdict: Verdict; readonly plan?: AskedPlan; readonly around?: boolean }) {
   return <Said find={find} outcome={verdict.outcome} line={around ? aroundLine(verdict) : stripLine(verdict, plan)} onward={around && verdict.outcome === 'pause'} />;
 });
 

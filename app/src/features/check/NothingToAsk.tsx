@@ -1,9 +1,13 @@
 import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { FindRecord } from '@pause/core';
+import type { Case, FindRecord } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
+import { tellContext } from '../../store/actions';
+import { useAct } from '../../store/store';
 import { characterName, commonName, lowerFirst, numberWord, upper } from '../../words/names';
-import { Body, Button, colour, Heading, Small, space } from '../../ui';
+import { Body, Button, colour, Heading, Small, space, stroke } from '../../ui';
+import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
 
 /** Which taxon or mark the plan cannot get past. */
 function standsInTheWay({ plan }: Evaluation): string {
@@ -15,9 +19,11 @@ function standsInTheWay({ plan }: Evaluation): string {
 }
 
 /** Where no check is left: why, and the way to the verdict. */
-export function NothingToAsk({ record, evaluation }: { readonly record: FindRecord; readonly evaluation: Evaluation }) {
+export function NothingToAsk({ record, find, evaluation }: { readonly record: FindRecord; readonly find: Case; readonly evaluation: Evaluation }) {
+  const act = useAct();
   const router = useRouter();
   const { outcome } = evaluation.verdict;
+  const rootHelps = useMemo(() => outcome === 'pause' && wouldDigHelp(find), [find, outcome]);
   const text = outcome === 'collect' ? 'Every bar is filled and the target holds. Read the reasons, then decide.'
     : outcome === 'leave' ? 'Nothing more needs to be looked at. The reasons are on the next page.'
     : `At this stage the guide knows no further look that would settle it${standsInTheWay(evaluation)}. Walking away costs nothing.`;
@@ -25,6 +31,12 @@ export function NothingToAsk({ record, evaluation }: { readonly record: FindReco
     <View style={styles.next}>
       <Heading>Nothing more to ask</Heading>
       <Body soft>{text}</Body>
+      {rootHelps ? (
+        <View style={styles.dig}>
+          <Body>Its root would tell more. {MAY_DIG} {MAY_DIG_HINT}</Body>
+          <Button label="Yes, one may be dug up" tone="outline" style={styles.start} onPress={() => void act(tellContext(record.id, { ...record.context, mayDig: true }))} />
+        </View>
+      ) : null}
       <Button label="See the verdict" onPress={() => router.push({ pathname: '/find/[id]/verdict', params: { id: record.id } })} />
     </View>
   );
@@ -47,6 +59,8 @@ export function MissingAround({ record, evaluation }: { readonly record: FindRec
 
 const styles = StyleSheet.create({
   next: { gap: space.m },
+  dig: { gap: space.s, paddingLeft: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink },
+  start: { alignSelf: 'flex-start' },
   missing: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderTopWidth: 1, borderTopColor: colour.line, paddingTop: space.m },
   grow: { flex: 1 },
 });

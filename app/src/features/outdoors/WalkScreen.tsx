@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { isCollectable, standing, type Case, type CompiledTaxon, type FieldsOf, type Plan } from '@pause/core';
+import { isCollectable, standing, type AskedPlan, type Case, type CompiledTaxon, type FieldsOf } from '@pause/core';
 import { dayOf, isoOf, monthOf, type Day } from '@pause/core/day';
 import { dangerousAt, daylight, groundOf, kitFor, legs, lookalikesToExpect, orderOfPlaces, pickingAt, type KitItem } from '@pause/core/plans';
 import { middleOf } from '@pause/core/shape';
@@ -105,10 +105,10 @@ interface Target {
   readonly part: CompiledTaxon['taxon']['parts'][number];
 }
 
-/** The cheapest plan of each target from nothing on, as it will be asked out there. */
-function plansOf(targets: readonly Target[], month: number): Thunk<Promise<ReadonlyMap<string, Plan>>> {
+/** The checks of each target from nothing on, as they will be asked out there. */
+function plansOf(targets: readonly Target[], month: number): Thunk<Promise<ReadonlyMap<string, AskedPlan>>> {
   return async (_, __, { evaluator }) => {
-    const plans = new Map<string, Plan>();
+    const plans = new Map<string, AskedPlan>();
     for (const { taxon, part } of targets) {
       const find = {
         guide: { id: guide.guide.id }, kingdom: taxon.taxon.kingdom, bodyPlan: taxon.taxon.bodyPlan, target: taxon.id, pieces: [{ id: 'planned', startedAt: '2026-01-01T00:00:00.000Z', purpose: 'decide' }], readings: [],
@@ -130,7 +130,7 @@ function Sheet({ walk, on, going }: { readonly walk: Walk; readonly on: string; 
     const part = taxon?.taxon.parts.find((p) => p.part === one.part);
     return taxon && part ? [{ taxon, part }] : [];
   }), [walk.targets]);
-  const [plans, setPlans] = useState<ReadonlyMap<string, Plan>>(new Map());
+  const [plans, setPlans] = useState<ReadonlyMap<string, AskedPlan>>(new Map());
   useEffect(() => {
     let gone = false;
     void act(plansOf(targets, month)).then((all) => { if (!gone) setPlans(all); });
@@ -173,7 +173,7 @@ function Sheet({ walk, on, going }: { readonly walk: Walk; readonly on: string; 
             return (
               <View key={`${taxon.id} ${part.part}`} style={styles.target}>
                 <Strong>{CommonName(taxon.id)}, {part.name}</Strong>
-                {plan ? <Body>{plan.feasible ? `${plan.checks.length} checks, about ${timeWords(plan.seconds)}: ${plan.checks.map(({ character }) => lowerFirst(guide.character(character)?.character.name ?? '')).join(', ')}.` : 'At this stage not everything dangerous can be ruled out: it stays at pause.'}</Body> : <Small soft>Planning …</Small>}
+                {plan ? <Body>{plan.feasible ? `${plan.checks.length} checks, about ${timeWords(plan.seconds)}: ${plan.checks.filter(({ again }) => !again).map(({ character }) => lowerFirst(guide.character(character)?.character.name ?? '')).join(', ')}.` : 'At this stage not everything dangerous can be ruled out: it stays at pause.'}</Body> : <Small soft>Planning …</Small>}
                 <Body>Look out for {few(alike.filter(({ likely }) => likely).map((one) => commonName(one.taxon.id)), 6) || 'nothing that is usual now'}.{alike.some(({ likely }) => !likely) ? ` Not usual now, and not ruled out by that: ${alike.filter(({ likely }) => !likely).map((one) => commonName(one.taxon.id)).join(', ')}.` : ''}</Body>
               </View>
             );

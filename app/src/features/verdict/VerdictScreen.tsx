@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { sameValue, short, type Choice, type FindRecord, type Plan, type Reason, type Verdict } from '@pause/core';
+import { sameValue, short, type AskedPlan, type Choice, type FindRecord, type Reason, type Verdict } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
 import { recordDecision, recordVerdict } from '../../store/actions';
@@ -100,7 +100,7 @@ function Group({ title, reasons, verdict, more = [] }: {
 }
 
 /** What would have to be seen for another verdict, and how long that takes; or why nothing will do now. */
-function WouldChange({ verdict, plan }: { readonly verdict: Verdict; readonly plan: Plan }) {
+function WouldChange({ verdict, plan }: { readonly verdict: Verdict; readonly plan: AskedPlan }) {
   if (verdict.outcome === 'collect') return null;
   if (verdict.outcome === 'leave') {
     return (
@@ -123,10 +123,10 @@ function WouldChange({ verdict, plan }: { readonly verdict: Verdict; readonly pl
   return (
     <View style={styles.group}>
       <Heading>What would change it</Heading>
-      <Body>If each shows what is usual, these {plan.checks.length === 1 ? 'one' : plan.checks.length} checks fill everything, in about {timeWords(plan.seconds)}{plan.gear.length > 0 ? `, with ${plan.gear.join(', ')}` : ''}; nothing cheaper does.</Body>
-      {plan.checks.map((c) => (
-        <View key={c.character} style={styles.reason}>
-          <Body style={styles.grow}>{characterName(c.character)}</Body>
+      <Body>{plan.checks.length === 1 ? 'One more check' : `${plan.checks.length} more checks`}, {plan.walked ? 'as they will be asked if each shows what is usual' : 'if each shows what is usual; others may be asked first'}; about {timeWords(plan.seconds)}{plan.gear.length > 0 ? `, with ${plan.gear.join(', ')}` : ''}.</Body>
+      {plan.checks.map((c, at) => (
+        <View key={`${at} ${c.character}`} style={styles.reason}>
+          <Body style={styles.grow}>{characterName(c.character)}{c.again ? ', once more' : ''}</Body>
           <Small soft>{[timeWords(c.seconds), ...(c.damage === 'none' ? [] : [DAMAGE[c.damage]])].join(' · ')}</Small>
         </View>
       ))}
