@@ -178,7 +178,9 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
   const told = useTold();
   /** An answer that waits for the word of whoever looks along. */
-  const [waiting, setWaiting] = useState<Answer>();
+  const [waiting, setWaiting] = useState<{ readonly of: CharacterId; readonly given: Answer }>();
+  // Whoever turns to another question meanwhile has not answered that one.
+  const given = waiting?.of === check?.character ? waiting?.given : undefined;
   const keep = useLatest(({ value, sureness, note }: Answer, along?: string) => {
     if (!check || isJudging(told.get(), check, shown)) return;
     setWaiting(undefined);
@@ -195,9 +197,9 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
       });
     });
   });
-  const answer = useLatest((given: Answer) => {
-    if (word !== undefined && check && disputed.includes(check.character)) setWaiting(given);
-    else keep(given);
+  const answer = useLatest((answered: Answer) => {
+    if (word !== undefined && check && disputed.includes(check.character)) setWaiting({ of: check.character, given: answered });
+    else keep(answered);
   });
   const pass = useLatest(() => {
     if (!check || isJudging(told.get(), check, shown)) return;
@@ -247,8 +249,8 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
           <Button label="Back to the piece" tone="plain" onPress={() => setCompare(undefined)} />
         </View>
       ) : null}
-      {check && waiting && word !== undefined ? (
-        <TheirWord record={record} person={word} seen={readingWords({ character: check.character, value: waiting.value })} onWord={(same) => keep(waiting, same ? word : undefined)} onBack={() => setWaiting(undefined)} />
+      {check && given && word !== undefined ? (
+        <TheirWord record={record} person={word} seen={readingWords({ character: check.character, value: given.value })} onWord={(same) => keep(given, same ? word : undefined)} onBack={() => setWaiting(undefined)} />
       ) : check && gloves
         ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
         : check ? <AnswerCard key={key} check={check} target={find.target} stages={record.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
@@ -257,7 +259,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
       <OtherChecks find={find} current={check} onChoose={choose} />
       <MoreWays record={record} onCompare={comparing} />
     </>
-  ), [last, moved, wide, back, compare, check, waiting, word, keep, gloves, withoutGloves, key, find, record, evaluation, effects, answer, pass, cannotSmell, beside, choose, comparing]);
+  ), [last, moved, wide, back, compare, check, given, word, keep, gloves, withoutGloves, key, find, record, evaluation, effects, answer, pass, cannotSmell, beside, choose, comparing]);
   const toTop = useLatest((event: LayoutChangeEvent) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y));
   const next = <Asking shown={shown} check={check} told={told} onLayout={toTop}>{asking}</Asking>;
 

@@ -84,11 +84,12 @@ function Portion({ first, what: asked, choices, held }: { readonly first: string
   const uncooked = picked.filter(({ ready }) => !ready).flatMap(({ contents }) => contents.flatMap((one) => madeOf(one) ?? []));
   const names = namesOf(me, eaters.flatMap(({ fields }) => fields.name ?? []));
   const eating = what === 'meal' || what === 'outward';
+  const eaterOf = (name: string) => eaters.find(({ fields }) => fields.name === name);
   const warnings = eating ? who.flatMap((name) => {
-    const eater = eaters.find(({ fields }) => fields.name === name);
+    const eater = eaterOf(name);
     return eater ? mades.flatMap((made) => cautionsFor({ cautions: eater.fields.cautions ?? [] }, made.taxon, what === 'outward' ? 'skin' : 'eaten').map((caution) => ({ name, caution, taxon: made.taxon.id }))) : [];
   }) : [];
-  const minds = (name: string) => eaters.find(({ fields }) => fields.name === name)?.fields.cautions ?? [];
+  const minds = (name: string) => eaterOf(name)?.fields.cautions ?? [];
   const reminders = what === 'meal' ? mealReminders({ who, minds, taxa: mades.map(({ taxon }) => taxon.id), hadBefore: (name) => hadBefore(pantry, name) }) : [];
   const rulesOut = warnings.filter(({ caution }) => caution.level === 'rules-out');
   const refused = what === 'meal' && cooked ? uncooked.flatMap((made) => cookingRefusal(made, cooked) ?? []) : [];
