@@ -19,13 +19,13 @@ export { Policy, GROUP_POLICY, taxonContent } from './policy';
 export { asksForTracing, cautionsFor, isLookedAt, meets } from './context';
 export { barsShort, decide, staysMissing, verdictFrom, weigh, type Outcome, type Verdict, type Weighed } from './verdict/decide';
 export type { ContextField, GroupRule, LeaveReason, NoteReason, PauseReason, Reason, ReasonCode } from './verdict/reason';
-export { HANDLING_SECONDS, lacksOnlySecondLooks } from './verdict/lookAgain';
+export { lacksOnlySecondLooks } from './verdict/lookAgain';
 export { shopping, type Shopping } from './verdict/shopping';
 export { unanswered } from './verdict/unanswered';
 export { nextChecks, evaluate, weighAndAsk, answerEffects, type CheckWhy, type Check, type AnswerEffect } from './next';
 export { planAsAsked, type AskedCheck, type AskedPlan } from './next/way';
 export {
-  plan, fallbacks, buildProblem, DAMAGE_SECONDS, canBeMade, solve, countBars, mostBars,
+  plan, fallbacks, buildProblem, canBeMade, solve, countBars, mostBars,
   type Hands, type Option, type PlanProblem, type Row, type Solution, type Obstacle, type Plan, type PlannedCheck,
 } from './plan';
 export { partings, type Parting } from './part';

@@ -10,7 +10,7 @@ describe('what is proposed', () => {
     const f = find(id, [], { context: { ...goodContext(taxon(id)), stages: [stage] } });
     for (const check of nextChecks(guide, f)) {
       const c = character(check.character);
-      expect([check.character, c.stages.has(stage), c.place, taxon(id).atStage.has(c.index)]).toEqual([check.character, true, false, true]);
+      expect([check.character, c.stages.has(stage), c.place && check.why !== 'essential', taxon(id).atStage.has(c.index)]).toEqual([check.character, true, false, true]);
       expect(check).toMatchObject({ seconds: c.character.seconds, damage: c.character.damage });
     }
   });
@@ -26,6 +26,23 @@ describe('what is proposed', () => {
     const seconds = { none: 0, slight: 10, part: 60, whole: 240 } as const;
     const rates = checks.map((c) => c.gain / (HANDLING_SECONDS + c.seconds + seconds[c.damage]));
     expect([...rates].sort((a, b) => b - a)).toEqual(rates);
+  });
+
+  test('nothing costs a piece while something harmless, which takes minutes at most, would bring as much', () => {
+    let costly = 0;
+    for (const target of collectable) {
+      for (let made = 0; made < 8; made += 1) {
+        const checks = nextChecks(guide, find(target.id, allUsual(target.id).slice(0, made))).filter((c) => c.why === 'brings-nearer');
+        for (const [place, one] of checks.entries()) {
+          if (one.damage !== 'part' && one.damage !== 'whole') continue;
+          costly += 1;
+          const before = checks.slice(place + 1).filter((c) => (c.damage === 'none' || c.damage === 'slight') && c.seconds <= 300 && c.gain >= one.gain);
+          // What touches may wait until nothing harms the skin any more.
+          expect([target.id, one.character, before.filter((c) => c.skin.length === 0 || one.skin.length === 0).map((c) => c.character)]).toEqual([target.id, one.character, []]);
+        }
+      }
+    }
+    expect(costly).toBeGreaterThan(100);
   });
 
   test('a single look that contradicts waits for what brings much, and for nothing that brings little', () => {
@@ -98,7 +115,7 @@ describe('what is proposed', () => {
     }) };
     const verdict = decide(guide, strained);
     expect(verdict.reasons.map((r) => r.code)).toContain('strained');
-    expect(nextChecks(guide, strained)[0]?.why).toBe('brings-nearer');
+    expect(['brings-nearer', 'essential']).toContain(nextChecks(guide, strained)[0]?.why);
   });
 
   test('what contradicts comes before anything new, what was taken back after that', () => {

@@ -1,8 +1,8 @@
 import type { CompiledCharacter, CompiledTaxon } from '../guide';
 import type { Unnamed } from './schema';
 
-/** Whether a look means digging: few plants survive it, and the law often forbids it. */
-export const isDug = ({ character: { kingdom, organ } }: CompiledCharacter): boolean => kingdom === 'Plantae' && organ === 'root';
+/** Whether a look means digging a plant up: few survive it, and the law often forbids it. */
+export const isDug = ({ character: { kingdom, organ, damage } }: CompiledCharacter): boolean => kingdom === 'Plantae' && (organ === 'root' || damage === 'whole');
 
 /** Whether a plant may be dug up for looking: somebody said so, the owner allows picking, and no law is open or against it. */
 export function mayBeDug({ context: { mayDig, permission, protection } }: Pick<Unnamed, 'context'>, target: CompiledTaxon | undefined): boolean {

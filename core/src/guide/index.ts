@@ -9,4 +9,5 @@ export {
 } from './compile';
 export { GRADES } from './grades';
 export { isCollectable, wantedStages } from './collectable';
+export { DAMAGE_SECONDS, effortOf, HANDLING_SECONDS, harmlessFirst } from './effort';
 export { millimetres } from './units';

@@ -1,7 +1,7 @@
 import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
-import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, HarmGrade, Known, StageId, TaxonId } from '../guide';
+import { effortOf, harmlessFirst, type CharacterId, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type HarmGrade, type Known, type StageId, type TaxonId } from '../guide';
 import { misreadOf } from '../misread';
-import { DAMAGE_SECONDS, canBeMade, type Hands } from '../plan';
+import { canBeMade, type Hands } from '../plan';
 import { fitsAll, type Relation } from '../relation';
 import { expectedHere } from '../season/expected';
 
@@ -181,7 +181,7 @@ function tellingChecks(
   const stages = view.find.context.stages;
   const weights = [...taxa.map((t) => DANGER_WEIGHT[t.grade]), 1];
   const before = entropy(probabilities, weights);
-  return guide.characters
+  const telling = guide.characters
     .filter((c) => c.character.kingdom === view.find.kingdom && c.stateBit.size > 0 && !view.onPiece.has(c.index))
     .filter((c) => hands.without?.has(c.id) !== true && c.character.seconds <= (hands.longest ?? Infinity))
     .filter((c) => canBeMade(c, view.find, undefined, hands))
@@ -197,5 +197,6 @@ function tellingChecks(
       return { character: c.id, bits: before - after, seconds: c.character.seconds, damage: c.character.damage };
     })
     .filter((check) => check.bits > 1e-6)
-    .sort((a, b) => b.bits / (b.seconds + DAMAGE_SECONDS[b.damage]) - a.bits / (a.seconds + DAMAGE_SECONDS[a.damage]) || (a.character < b.character ? -1 : 1));
+    .sort((a, b) => b.bits / effortOf(b) - a.bits / effortOf(a) || (a.character < b.character ? -1 : 1));
+  return harmlessFirst(telling, ({ bits }) => bits);
 }

@@ -1,9 +1,8 @@
 import type { Dangers, Tally } from '../bars';
 import { toLook, type Case, type CaseView, type Look, type Reading, type ReadingValue } from '../case';
-import { causesIn, type CharacterId, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId, type StateId } from '../guide';
+import { causesIn, effortOf, HANDLING_SECONDS, type CharacterId, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId, type StateId } from '../guide';
 import { STRAIN_SHARE } from '../target';
-import { DAMAGE_SECONDS } from '../plan';
-import { HANDLING_SECONDS, moreWanted, SPARE_COUNTS, type Weighed } from '../verdict';
+import { moreWanted, SPARE_COUNTS, type Weighed } from '../verdict';
 
 /** What a missing mark of the signature and a missing group weigh, where a bar that only one check can give weighs 1. */
 const MARK_WEIGHT = 0.2;
@@ -39,6 +38,8 @@ export interface Gain {
   readonly gain: number;
   /** Whether it brings more than some easy bar, one more group or one more fit. */
   readonly nearer: boolean;
+  /** Whether it is a mark of the signature, or brings more in bars than it does by being one more group. */
+  readonly needed: boolean;
 }
 
 const foreseenOf = new WeakMap<CompiledGuide, Map<string, Map<number, Foreseen>>>();
@@ -125,8 +126,8 @@ function openRows(dangers: Dangers, tallied: Tally): OpenRows {
 }
 
 /** Nothing is dug out or waited for only to have a bar to spare: the two second looks that it saves cost less. */
-function isDear({ character: { seconds, damage } }: CompiledCharacter): boolean {
-  return seconds + DAMAGE_SECONDS[damage] > SPARE_COUNTS * HANDLING_SECONDS;
+function isDear({ character }: CompiledCharacter): boolean {
+  return effortOf(character) > SPARE_COUNTS * HANDLING_SECONDS;
 }
 
 /** Bars that a reading of this character would bring each open row, on the average over what is usual for the target. */
@@ -229,13 +230,14 @@ export function gains(
     }
     // A mark has to be seen, whatever bars it costs.
     if (marks.has(character.id)) nearer = Math.max(0, nearer) + MARK_WEIGHT;
+    const needed = nearer > GROUP_WEIGHT;
     if (groupsMissing && !fitting.has(guide.groups[character.group] ?? '')) nearer += GROUP_WEIGHT;
     const brings = nearer + (strained ? FIT_WEIGHT[certain ? 'certain' : 'likely'] : 0);
     const inDoubt = looks.filter((look) => (look.causes & doubted) !== 0).length / looks.length;
     const newCauses = looks.reduce((sum, look) => sum + causesIn(look.causes & ~used).length, 0) / looks.length;
     const missing = () => barsMissing(rows, spread.length > looks.length ? changes(guide, tallied, rows, character, spread) : by);
     const gain = brings > 0 ? brings * (1 - DOUBT * inDoubt) * (1 - NEW_CAUSE * newCauses) : LAST_RESORT * missing();
-    found.set(character.id, { gain, nearer: nearer >= MUCH_NEARER });
+    found.set(character.id, { gain, nearer: nearer >= MUCH_NEARER, needed });
   }
   return found;
 }

@@ -1,11 +1,14 @@
 import { dangersOf, short, tally } from '../bars';
-import { toLook, viewCase, type Case, type CaseView, type ReadingValue } from '../case';
-import type { CharacterId, CompiledCharacter, CompiledGuide, CompiledTaxon, Damage, StateId, TaxonId } from '../guide';
+import { isDug, toLook, viewCase, type Case, type CaseView, type ReadingValue } from '../case';
+import {
+  effortOf, HANDLING_SECONDS, harmlessFirst, type CharacterId, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StateId, type TaxonId,
+} from '../guide';
 import { relationAtStages, type Relation } from '../relation';
 import { disputedCharacters, LOOKS_THAT_COUNT } from '../settle';
-import { DAMAGE_SECONDS, canBeMade } from '../plan';
-import { extraBars, HANDLING_SECONDS, passedOver, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
+import { canBeMade } from '../plan';
+import { extraBars, passedOver, rootPassedOver, unanswered, verdictFrom, weigh, type Verdict, type Weighed } from '../verdict';
 import { gains, stagesOf, supposed } from './gain';
+import { essentialsUnseen } from './essentials';
 
 /** Why a check is proposed. */
 export type CheckWhy =
@@ -19,6 +22,8 @@ export type CheckWhy =
   | 'look-again'
   /** It brings bars, a signature mark or a group that is still missing. */
   | 'brings-nearer'
+  /** Anybody who gathers looks at it: underside, flesh, colour, base and ground of a mushroom; leaf, stem, smell, flower or fruit of a plant. */
+  | 'essential'
   /** It was passed over, and too many were. */
   | 'unanswered';
 
@@ -82,23 +87,34 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   const passed = new Set<CharacterId>(passedOver(guide, view, target));
   const asked = new Set<string>(again.map((a) => a.character));
   const stages = stagesOf(find, target);
+  const rootPassed = rootPassedOver(guide, view);
+  // What is there at some stages only is asked once the stage is known.
+  const askable = (c: CompiledCharacter) => canBeMade(c, find, target) && !(rootPassed && isDug(c)) && !(c.place && find.policy?.place === 'ignored')
+    && (find.context.stages !== undefined || c.character.stages === undefined) && stages.some((stage) => c.stages.has(stage));
   const open = guide.characters
     .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
-    .filter((c) => canBeMade(c, find, target))
-    // What is there at some stages only is asked once the stage is known.
-    .filter((c) => find.context.stages !== undefined || c.character.stages === undefined)
-    .filter((c) => !passed.has(c.id) && !asked.has(c.id) && stages.some((stage) => c.stages.has(stage)));
+    .filter((c) => !passed.has(c.id) && !asked.has(c.id) && askable(c));
   const gain = gains(guide, view, target, weighed, open);
-  const fresh = open
+  const fresh = harmlessFirst(open
     .map((c) => check(guide, c.id, 'brings-nearer', gain.get(c.id)?.gain ?? 0))
     .filter((c) => c.gain > 0)
-    .sort((a, b) => rate(b) - rate(a));
+    .sort((a, b) => rate(b) - rate(a)), (c) => c.gain);
+  const filler = fresh.findIndex((c) => gain.get(c.character)?.needed !== true);
+  const needed = filler < 0 ? fresh : fresh.slice(0, filler);
+  // What anybody would look at comes before whatever only adds one more fit.
+  const unseen = weighed.outcome === 'pause' ? essentialsUnseen(guide, view, target, askable) : [];
+  const essentials = unseen
+    .map((characters) => characters.map((c) => check(guide, c.id, 'essential', gain.get(c.id)?.gain ?? 0)))
+    .map((checks) => checks.reduce((best, one) => (easier(one, best) ? one : best)))
+    .filter(({ character }) => !needed.some((c) => c.character === character));
+  const first = new Set<string>([...needed, ...essentials].map(({ character }) => character));
+  const inOrder = [...needed, ...essentials, ...fresh.filter(({ character }) => !first.has(character))];
 
   const harmSkin = weighed.rows.filter((row) => {
     const harm = short(row) > 0 ? guide.taxon(row.taxon)?.taxon.harm : undefined;
     return harm?.touch !== undefined || harm?.sap !== undefined;
   }).map((row) => row.taxon);
-  const ordered = harmSkin.length > 0 ? [...fresh.filter((c) => onlyLooks(guide, c)), ...fresh.filter((c) => !onlyLooks(guide, c))] : fresh;
+  const ordered = harmSkin.length > 0 ? [...inOrder.filter((c) => onlyLooks(guide, c)), ...inOrder.filter((c) => !onlyLooks(guide, c))] : inOrder;
   const unsure = weighed.held.signature.flatMap((mark): Check[] => {
     const settled = mark.held ? undefined : weighed.held.settled.get(guide.character(mark.character)?.index ?? -1);
     return settled?.outcome === 'agreed' && settled.looks.length < LOOKS_THAT_COUNT ? [check(guide, mark.character, 'mark-unsure', 0)] : [];
@@ -141,8 +157,12 @@ function check(guide: CompiledGuide, id: CharacterId, why: CheckWhy, gain: numbe
   return { character: id, why, seconds: character?.seconds ?? 0, damage: character?.damage ?? 'none', skin: [], gain };
 }
 
-function rate(c: Check): number {
-  return c.gain / (HANDLING_SECONDS + c.seconds + DAMAGE_SECONDS[c.damage]);
+const takes = (c: Check): number => HANDLING_SECONDS + effortOf(c);
+const rate = (c: Check): number => c.gain / takes(c);
+
+/** Whether one check is to be preferred to another that shows the same thing: it brings more for what it takes, or takes less. */
+function easier(one: Check, other: Check): boolean {
+  return rate(one) > rate(other) || (rate(one) === rate(other) && takes(one) < takes(other));
 }
 
 function onlyLooks(guide: CompiledGuide, c: Check): boolean {

@@ -3,7 +3,7 @@ import type { CharacterId, CompiledGuide, CompiledTaxon, Damage, TaxonId } from 
 import { buildProblem, type Hands, type Option, type PlanProblem } from './problem';
 import { mostBars, mostGroups, solve } from './solve';
 
-export { buildProblem, DAMAGE_SECONDS, canBeMade, type Hands, type Option, type PlanProblem, type Row } from './problem';
+export { buildProblem, canBeMade, type Hands, type Option, type PlanProblem, type Row } from './problem';
 export { solve, countBars, mostBars, type Solution } from './solve';
 
 /** Why there is no plan now: what cannot be filled, however much is looked at. */

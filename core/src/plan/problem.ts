@@ -1,6 +1,6 @@
 import { dangersOf, groundsAgainst, largestIndependent, needOf } from '../bars';
 import { isDug, mayBeDug, type CaseView, type Unnamed } from '../case';
-import { CAUSE_BIT, isSmelled, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StageId } from '../guide';
+import { CAUSE_BIT, effortOf, isSmelled, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
 import { couldFit } from '../relation';
 import { disputedCharacters } from '../settle';
 import { holds } from '../target';
@@ -64,9 +64,6 @@ export interface PlanProblem {
   readonly unseen: readonly CompiledCharacter[];
 }
 
-/** Seconds that a damage is counted as, so that harmless checks come before harmful ones. */
-export const DAMAGE_SECONDS: Readonly<Record<Damage, number>> = { none: 0, slight: 10, part: 60, whole: 240 };
-
 export function buildProblem(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, hands: Hands): PlanProblem {
   const stages = view.find.context.stages ?? target.taxon.stages;
   const passed = new Set<string>(passedOver(guide, view, target));
@@ -81,7 +78,7 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
   });
   const options: Option[] = expected.map(({ character, typical }) => ({
     character,
-    cost: character.character.seconds + DAMAGE_SECONDS[character.character.damage],
+    cost: effortOf(character.character),
     group: character.group,
     causes: character.restsOn | (typical.kind === 'states' && (typical.mask & character.absentMask) !== 0 ? CAUSE_BIT.absence : 0),
   }));

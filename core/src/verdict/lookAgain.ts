@@ -1,6 +1,6 @@
 import type { BarRow, Dangers, Tally } from '../bars';
 import type { CaseView } from '../case';
-import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
+import { effortOf, HANDLING_SECONDS, type CharacterId, type CompiledGuide, type TaxonId } from '../guide';
 import type { Reason } from './reason';
 
 /**
@@ -13,11 +13,6 @@ export const SPARE_COUNTS = 2;
 export const moreWanted = (listed: boolean): number => (listed ? MORE_WANTED.listed : MORE_WANTED.other);
 /** Points beyond those that are wanted. */
 const beyondWanted = (spare: number, twice: number, listed: boolean) => spare * SPARE_COUNTS + twice - moreWanted(listed);
-/**
- * Seconds that any check is worth avoiding, whatever it takes: finding the place on the specimen, answering, and the
- * chance of one more mistake. Few good looks are preferred to many quick ones.
- */
-export const HANDLING_SECONDS = 60;
 
 /** A character to look at once more, and the deadly taxa against which that helps. */
 export interface LookAgain {
@@ -81,7 +76,10 @@ export function looksAgain(guide: CompiledGuide, view: CaseView, dangers: Danger
   while (rows.length > 0) {
     const helps = new Map<CharacterId, number>();
     for (const row of rows) for (const id of row.characters) helps.set(id, (helps.get(id) ?? 0) + 1);
-    const rate = ([id, n]: readonly [CharacterId, number]) => n / (HANDLING_SECONDS + (guide.character(id)?.character.seconds ?? 0));
+    const rate = ([id, n]: readonly [CharacterId, number]) => {
+      const known = guide.character(id)?.character;
+      return n / (HANDLING_SECONDS + (known ? effortOf(known) : 0));
+    };
     const [best] = [...helps].sort((a, b) => rate(b) - rate(a) || (a[0] < b[0] ? -1 : 1));
     if (!best) break;
     const [character] = best;

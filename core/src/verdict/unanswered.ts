@@ -1,4 +1,4 @@
-import { isDug, mayBeDug, type CaseView } from '../case';
+import { isDug, type CaseView } from '../case';
 import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
 
 /** Of the checks proposed, this many may go unanswered. */
@@ -22,15 +22,24 @@ export function passedOver(guide: CompiledGuide, view: CaseView, target: Compile
     .sort();
 }
 
+/** Whether a look at the root of the decided piece was passed over. One root shows all of it, so nothing about it is asked again. */
+export function rootPassedOver(guide: CompiledGuide, view: CaseView): boolean {
+  const { readings, skips = [] } = view.find;
+  return [...skips, ...readings.filter(({ value }) => value.kind === 'cant-tell')].some(({ piece, character }) => {
+    const known = piece === view.piece ? guide.character(character) : undefined;
+    return known !== undefined && isDug(known);
+  });
+}
+
 /**
  * Of those, the ones whose answer could have spoken against the target. What cannot be there does not count: flowers at
- * fruiting time, spores of a young cap, a root that nobody may dig. Until the stage is known, nothing can be said to be there.
+ * fruiting time, spores of a young cap. Nor does a root: nobody has to dig. Until the stage is known, nothing can be said to be there.
  */
 export function unanswered(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {
   const stages = view.find.context.stages ?? [];
   return passedOver(guide, view, target).filter((id) => {
     const character = guide.character(id);
-    if (!character || (isDug(character) && !mayBeDug(view.find, target))) return false;
+    if (!character || isDug(character)) return false;
     const stated = target.atStage.get(character.index);
     return stages.some((stage) => character.stages.has(stage) && stated?.has(stage) === true);
   });
