@@ -1,0 +1,62 @@
+import { onceSeen, seen, specimen, strip } from '../forager';
+import { answer, begin, chip, expectOutcome, named, type Task } from './steps';
+
+/** A family out for a walk. */
+export const FAMILY: readonly Task[] = [
+  {
+    name: 'Bilberries in fruit, from the start to the verdict',
+    run: async (thumb) => {
+      const { page } = thumb;
+      await begin(thumb, /^Low shrub: /, 'bilberry', /^Bilberry.*Vaccinium myrtillus/, 'In fruit');
+      await answer(thumb, 'vaccinium-myrtillus', 'fruiting');
+      await expectOutcome(page, 'Collect');
+    },
+  },
+  {
+    name: 'Spring leaves without a name: lily of the valley is among what they could be',
+    run: async (thumb) => {
+      const { page } = thumb;
+      await thumb.tap(named(page, 'button', 'A new find'));
+      await thumb.tap(named(page, 'radio', /^Bulb|^Lily|^Herb: /));
+      await thumb.tap(named(page, 'button', 'I have no name for it yet'));
+      await page.waitForURL(/\/name$/);
+      const shows = specimen('convallaria-majalis', 'vegetative');
+      for (let step = 0; step < 5; step += 1) {
+        const question = (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
+        const before = await seen(page);
+        const label = shows[question];
+        await thumb.tap(label === undefined ? named(page, 'button', 'Not on this piece') : page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }));
+        await onceSeen(page, before);
+      }
+      await thumb.see(page.getByRole('list', { name: 'Candidates' }).getByText('Lily of the valley'));
+    },
+  },
+  {
+    name: 'Hazelnuts where somebody is allergic to nuts: left, before anything is asked of the tree',
+    run: async (thumb) => {
+      const { page } = thumb;
+      await thumb.tap(named(page, 'button', 'A new find'));
+      await thumb.tap(named(page, 'radio', /^Tree|^Shrub/));
+      await thumb.type(page.getByLabel('Name, in any language, or scientific'), 'hazel');
+      await thumb.tap(named(page, 'button', /Corylus avellana/));
+      await page.waitForURL(/\/around/);
+      await thumb.tap(named(page, 'checkbox', 'In fruit'));
+      await thumb.tap(chip(page, 'Who will eat it?', 'With an allergy to nuts'));
+      await strip(page).getByText('Not for anyone with a nut allergy', { exact: false }).waitFor();
+      await expectOutcome(page, 'Leave');
+    },
+  },
+  {
+    name: 'A child in the practice wood shows what it found to an adult',
+    run: async (thumb) => {
+      const { page } = thumb;
+      await thumb.tap(named(page, 'button', 'Practice'));
+      await thumb.tap(named(page, 'checkbox', 'A gentler set, for a child'));
+      await page.getByRole('checkbox', { name: 'A gentler set, for a child', checked: true }).waitFor();
+      await thumb.tap(named(page, 'button', 'Walk into the wood'));
+      await page.getByText('find 1 of 5', { exact: false }).waitFor();
+      await thumb.tap(named(page, 'button', 'Show it to an adult'));
+      await thumb.see(page.getByRole('status').getByText(/^You said: /));
+    },
+  },
+];

@@ -1,0 +1,69 @@
+import type { Page } from 'playwright-core';
+import { guide, onceSeen, outcome, seen, specimen, strip } from '../forager';
+import type { Rig } from '../rig';
+import type { Thumb } from '../thumb';
+
+/** What somebody new sets out to do on the demo, from the start screen. */
+export interface Task {
+  readonly name: string;
+  readonly run: (thumb: Thumb, rig: Rig) => Promise<void>;
+}
+
+export const named = (page: Page, role: 'button' | 'link' | 'radio' | 'checkbox', name: string | RegExp) => page.getByRole(role, { name, exact: typeof name === 'string' });
+export const chip = (page: Page, group: string | RegExp, name: string) => page.getByRole('group', { name: group }).getByText(name, { exact: true });
+export const room = (page: Page, name: string) => named(page, 'link', name);
+
+/** Begins a find by its form and its name, and says what stands around it, all as it should be. @param minds what somebody who will have it has to mind */
+export async function begin(thumb: Thumb, plan: RegExp, name: string, taxon: RegExp, stage: string, minds = 'None of these'): Promise<void> {
+  const { page } = thumb;
+  await thumb.tap(named(page, 'button', 'A new find'));
+  await thumb.tap(named(page, 'radio', plan));
+  await thumb.type(page.getByLabel('Name, in any language, or scientific'), name);
+  await thumb.tap(named(page, 'button', taxon));
+  await page.waitForURL(/\/around/);
+  await thumb.tap(named(page, 'checkbox', stage));
+  if (await page.getByRole('group', { name: 'Who will eat it?' }).count() > 0) await thumb.tap(chip(page, 'Who will eat it?', minds));
+  await thumb.tap(named(page, 'button', /^I may pick here, nothing spoils/));
+  if (await page.getByRole('group', { name: 'Is it protected here?' }).count() > 0) await thumb.tap(named(page, 'radio', 'No, looked up'));
+  if (await page.getByRole('group', { name: 'Traced to one base?' }).count() > 0) await thumb.tap(named(page, 'radio', 'Yes, all of it'));
+  await page.waitForURL(/\/check$/);
+  await strip(page).waitFor();
+}
+
+/** Answers as a usual specimen shows it until the verdict is no pause. What it does not show cannot be seen. */
+export async function answer(thumb: Thumb, target: string, stage: string, most = 30): Promise<void> {
+  const { page } = thumb;
+  const shows = specimen(target, stage);
+  for (let step = 0; step < most && await outcome(page) === 'Pause'; step += 1) {
+    const gloves = named(page, 'button', 'They are on');
+    if (await gloves.isVisible()) await thumb.tap(gloves);
+    if (await page.getByRole('heading', { name: 'Nothing more to ask' }).isVisible()) return;
+    const question = (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
+    const before = await seen(page);
+    const label = shows[question];
+    const number = numberFor(target, stage, question);
+    if (label !== undefined) await thumb.tap(page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }));
+    else if (number === undefined) await thumb.tap(named(page, 'button', /^Can’t see it/));
+    else {
+      await thumb.type(page.getByLabel(number.counted ? 'Count' : 'Measure'), number.text);
+      if (!number.counted) await thumb.tap(named(page, 'radio', 'cm'));
+      await thumb.tap(named(page, 'button', 'Record it'));
+    }
+    await onceSeen(page, before);
+  }
+}
+
+/** The middle of what is usual of a number that a question asks for; lengths in centimetres. */
+function numberFor(target: string, stage: string, question: string): { readonly text: string; readonly counted: boolean } | undefined {
+  const asked = guide.characters.find(({ character }) => character.question === question);
+  const known = asked && guide.taxon(target)?.atStage.get(asked.index)?.get(stage as never);
+  if (known?.kind !== 'number') return undefined;
+  const middle = (known.usual[0] + known.usual[1]) / 2;
+  const counted = asked?.character.kind === 'count';
+  return { text: String(counted ? Math.round(middle) : Math.round(middle) / 10), counted };
+}
+
+export async function expectOutcome(page: Page, wanted: string): Promise<void> {
+  const is = await outcome(page);
+  if (is !== wanted) throw new Error(`${is} instead of ${wanted}: ${(await strip(page).getAttribute('aria-label')) ?? ''}`);
+}
