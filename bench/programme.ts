@@ -1,4 +1,4 @@
-import type { PlanProblem } from '@pause/core';
+import { CAUSE_BIT, type PlanProblem } from '@pause/core';
 
 /**
  * A plan as a mixed-integer programme in CPLEX LP format, for an independent solver: x choose a check, y use it (or
@@ -19,7 +19,7 @@ export function asProgramme(p: PlanProblem): string {
       p.options.forEach((o, i) => { if (row.fits[i] === 1 && o.group === ground.group) constraints.push(`${ground.name} + x${i} <= 1`); });
     }
     for (const group of new Set(grounds.map((g) => g.group))) add(grounds.filter((g) => g.group === group).map((g) => g.name), '<= 1');
-    for (const bit of [1, 2, 4, 8]) add(grounds.filter((g) => (g.causes & bit) !== 0).map((g) => g.name), '<= 1');
+    for (const bit of Object.values(CAUSE_BIT)) add(grounds.filter((g) => (g.causes & bit) !== 0).map((g) => g.name), '<= 1');
     if (grounds.length === 0) constraints.push(`0 x0 >= ${row.need}`);
     add(grounds.map((g) => g.name), `>= ${row.need}`);
   });

@@ -1,4 +1,4 @@
-import { CAUSE_BIT, type CompiledCharacter, type CompiledTaxon, type ReadingValue, type StageId, type StateId } from '@pause/core';
+import { causesIn, causesOf, type CompiledCharacter, type CompiledTaxon, type ReadingValue, type StageId, type StateId } from '@pause/core';
 import type { Specimen } from './specimen';
 
 /** How somebody misreads: whole causes at once, and, if hopeful, towards what they want it to be. */
@@ -30,10 +30,9 @@ export function observe(specimen: Specimen, target: CompiledTaxon, stage: StageI
   };
   const last = new Map<number, ReadingValue>();
 
-  const causesOf = (character: CompiledCharacter, value: ReadingValue): string[] => {
-    const absent = value.kind === 'states' && value.states.some((s) => ((character.stateBit.get(s) ?? 0) & character.absentMask) !== 0);
-    const bits = character.restsOn | (absent ? CAUSE_BIT.absence : 0);
-    return [`group ${character.group}`, ...[1, 2, 4, 8].filter((bit) => (bits & bit) !== 0).map((bit) => `shared ${bit}`)];
+  const causesToGoWrong = (character: CompiledCharacter, value: ReadingValue): string[] => {
+    const states = value.kind === 'states' ? value.states.reduce((mask, state) => mask | (character.stateBit.get(state) ?? 0), 0) : 0;
+    return [`group ${character.group}`, ...causesIn(causesOf(character, states)).map((cause) => `shared ${cause}`)];
   };
 
   const mistaken = (character: CompiledCharacter, truth: ReadingValue): ReadingValue => {
@@ -54,7 +53,7 @@ export function observe(specimen: Specimen, target: CompiledTaxon, stage: StageI
       const before = last.get(character.index);
       // A mistake is repeated by chance until it is seen through once; then it stays seen through.
       const repeated = before && JSON.stringify(before) !== JSON.stringify(truth) && next() < temper.repeat ? before : truth;
-      const value = before ? repeated : causesOf(character, truth).some(goesWrong) ? mistaken(character, truth) : truth;
+      const value = before ? repeated : causesToGoWrong(character, truth).some(goesWrong) ? mistaken(character, truth) : truth;
       last.set(character.index, value);
       return value;
     },

@@ -52,7 +52,7 @@ function withCharacters(guide: CompiledGuide, change: (character: CompiledGuide[
 export const WITHOUT: readonly Rules[] = [
   { name: 'one bar fewer for every grade', see: asItIs, judge: passing((r) => r.code === 'bars-short' && r.have >= r.need - 1) },
   { name: 'bars against listed lookalikes only', see: asItIs, judge: passing((r, v) => r.code === 'bars-short' && v.rows.some((row) => row.taxon === r.taxon && !row.listed)) },
-  { name: 'no shared causes', see: otherwise((guide) => withCharacters(guide, (c) => ({ ...c, restsOn: 0, absentMask: 0 }))), judge: EVERY_RULE.judge },
+  { name: 'no shared causes', see: otherwise((guide) => withCharacters(guide, (c) => ({ ...c, restsOn: 0, absentMask: 0, stateCauses: [] }))), judge: EVERY_RULE.judge },
   {
     name: 'no independence groups',
     see: otherwise((guide) => withCharacters(guide, (c) => ({ ...c, group: c.index }), guide.characters.map((c) => c.id))),

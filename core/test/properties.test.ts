@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { canonicalJson, compileGuide, decide, largestIndependent, type Case, type Verdict } from '../src';
+import { canonicalJson, CAUSE_BIT, compileGuide, decide, largestIndependent, type Case, type Verdict } from '../src';
 import { allUsual, at, character, dangers, find, goodContext, guide, taxon, targets } from './finds';
 
 const RANK = { leave: 0, pause: 1, collect: 2 } as const;
@@ -120,8 +120,8 @@ function largestByTrying(grounds: readonly { group: number; causes: number }[]):
   for (let chosen = 0; chosen < 1 << grounds.length; chosen += 1) {
     const taken = grounds.filter((_, i) => (chosen & (1 << i)) !== 0);
     const groups = new Set(taken.map((g) => g.group));
-    const causes = taken.reduce((sum, g) => sum + [1, 2, 4, 8].filter((bit) => (g.causes & bit) !== 0).length, 0);
-    const distinct = [1, 2, 4, 8].filter((bit) => taken.some((g) => (g.causes & bit) !== 0)).length;
+    const causes = taken.reduce((sum, g) => sum + Object.values(CAUSE_BIT).filter((bit) => (g.causes & bit) !== 0).length, 0);
+    const distinct = Object.values(CAUSE_BIT).filter((bit) => taken.some((g) => (g.causes & bit) !== 0)).length;
     if (groups.size === taken.length && causes === distinct) best = Math.max(best, taken.length);
   }
   return best;

@@ -1,5 +1,5 @@
 import type { CaseView, Look, ReadingId } from '../case';
-import { causesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type SharedCause, type TaxonId } from '../guide';
+import { causesIn, CAUSE_SETS, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type SharedCause, type TaxonId } from '../guide';
 import { couldFit, relationOverall } from '../relation';
 import type { Dangers, Standing } from './dangers';
 import type { Tally } from './tally';
@@ -38,8 +38,8 @@ export interface Ground {
 
 /**
  * The largest set of grounds that share no cause: at most one a group, at most one on each shared cause.
- * Exact: groups one after the other, over the 16 sets of shared causes used so far
- * (a maximum set packing, small because only four causes are shared between groups).
+ * Exact: groups one after the other, over the sets of shared causes used so far
+ * (a maximum set packing, small because only five causes are shared between groups).
  * Grounds named first are preferred among equals, so the answer is the same for the same order.
  *
  * @example
@@ -50,11 +50,11 @@ export function largestIndependent<G extends Ground>(grounds: readonly G[]): G[]
   const groups = new Map<number, G[]>();
   for (const ground of grounds) groups.set(ground.group, [...(groups.get(ground.group) ?? []), ground]);
 
-  let best: (readonly G[] | undefined)[] = new Array<readonly G[] | undefined>(16).fill(undefined);
+  let best: (readonly G[] | undefined)[] = new Array<readonly G[] | undefined>(CAUSE_SETS).fill(undefined);
   best[0] = [];
   for (const members of groups.values()) {
     const next = [...best];
-    for (let used = 0; used < 16; used += 1) {
+    for (let used = 0; used < CAUSE_SETS; used += 1) {
       const chosen = best[used];
       if (!chosen) continue;
       for (const ground of members) {

@@ -1,9 +1,9 @@
 import type { CaseView, Look } from '../case';
-import type { CompiledGuide } from '../guide';
+import { CAUSE_SETS, type CompiledGuide } from '../guide';
 
 /** Of several groups that can give a ground of the same causes, more than this many are never needed to avoid a clash. */
-const ENOUGH_GROUPS = 5;
-const ALL_CAUSES = 15;
+const ENOUGH_GROUPS = 6;
+const ALL_CAUSES = CAUSE_SETS - 1;
 
 function popcount(word: number): number {
   let w = word - ((word >>> 1) & 0x55555555);
@@ -156,8 +156,8 @@ export class Tally {
     if (this.anyShared[position] === 0) return 1;
     const had = this.boundCount(position);
     // A new free group counts one; if it was picked for a ground with a cause before, that pick is lost unless replaced.
-    if (causes === 0) return group === undefined ? 1 : 1 + this.most(0, 0, group, -1, -1, -1) - had;
-    return Math.max(had, 1 + this.most(0, causes, group ?? -1, -1, -1, -1)) - had;
+    if (causes === 0) return group === undefined ? 1 : 1 + this.most(0, 0, group, -1, -1, -1, -1) - had;
+    return Math.max(had, 1 + this.most(0, causes, group ?? -1, -1, -1, -1, -1)) - had;
   }
 
   private groupOf(look: Look): number {
@@ -272,9 +272,9 @@ export class Tally {
 
   /**
    * Most picks among the gathered, from mask number `from` on, that share no cause with each other or with `used`, of
-   * groups other than a, b, c, d. Exact; at most four deep, since every mask holds one of four causes.
+   * groups other than a, b, c, d, e. Exact; at most five deep, since every mask holds one of five causes.
    */
-  private most(from: number, used: number, a: number, b: number, c: number, d: number): number {
+  private most(from: number, used: number, a: number, b: number, c: number, d: number, e: number): number {
     const { masks, candidateCount } = this;
     let m = from;
     while (m < masks.length && (candidateCount[m] === 0 || ((masks[m] as number) & used) !== 0)) m += 1;
@@ -284,14 +284,14 @@ export class Tally {
     let best = 0;
     for (let k = 0; k < (candidateCount[m] as number) && best < atMost; k += 1) {
       const group = this.candidates[m * ENOUGH_GROUPS + k] as number;
-      if (group === a || group === b || group === c || group === d) continue;
-      best = Math.max(best, 1 + this.most(m + 1, used | mask, group, a, b, c));
+      if (group === a || group === b || group === c || group === d || group === e) continue;
+      best = Math.max(best, 1 + this.most(m + 1, used | mask, group, a, b, c, d));
     }
-    return best < atMost ? Math.max(best, this.most(m + 1, used, a, b, c, d)) : best;
+    return best < atMost ? Math.max(best, this.most(m + 1, used, a, b, c, d, e)) : best;
   }
 
   private boundCount(position: number): number {
-    return this.masks.length > 0 && this.gather(position) ? this.most(0, 0, -1, -1, -1, -1) : 0;
+    return this.masks.length > 0 && this.gather(position) ? this.most(0, 0, -1, -1, -1, -1, -1) : 0;
   }
 
   /** The picks themselves, the first of the largest sets. */
@@ -302,10 +302,10 @@ export class Tally {
     for (let m = 0; m < this.masks.length && left > 0; m += 1) {
       const mask = this.masks[m] as number;
       if ((mask & used) !== 0) continue;
-      const [a = -1, b = -1, c = -1] = picked.map(([, group]) => group);
+      const [a = -1, b = -1, c = -1, d = -1] = picked.map(([, group]) => group);
       for (let k = 0; k < (this.candidateCount[m] as number); k += 1) {
         const group = this.candidates[m * ENOUGH_GROUPS + k] as number;
-        if (group === a || group === b || group === c || 1 + this.most(m + 1, used | mask, group, a, b, c) < left) continue;
+        if (group === a || group === b || group === c || group === d || 1 + this.most(m + 1, used | mask, group, a, b, c, d) < left) continue;
         picked.push([mask, group]);
         used |= mask;
         left -= 1;

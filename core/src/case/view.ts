@@ -1,5 +1,5 @@
 import type { CompiledCharacter, CompiledGuide, StateMask } from '../guide';
-import { CAUSE_BIT, millimetres } from '../guide';
+import { CAUSE_BIT, causesOf, millimetres } from '../guide';
 import type { Case, PieceId, Reading, Unnamed } from './schema';
 
 /** A reading made ready for comparing. */
@@ -34,8 +34,7 @@ export function toLook(guide: CompiledGuide, reading: Reading): Look | undefined
   const value = reading.value;
   if (value.kind === 'states') {
     const mask = value.states.reduce((bits, state) => (bits | (character.stateBit.get(state) ?? 0)) >>> 0, 0);
-    const absence = (mask & character.absentMask) !== 0 ? CAUSE_BIT.absence : 0;
-    return { reading, character, causes: character.restsOn | absence, kind: 'states', mask };
+    return { reading, character, causes: causesOf(character, mask), kind: 'states', mask };
   }
   if (value.kind === 'count') {
     const error = value.error ?? 0;

@@ -28,6 +28,8 @@ export interface CompiledCharacter {
   /** Shared causes of every reading of it, as bits of `CAUSE_BIT`. */
   readonly restsOn: number;
   readonly absentMask: StateMask;
+  /** Shared causes of its states, besides: each as the states that rest on it, and its bit. */
+  readonly stateCauses: readonly { readonly states: StateMask; readonly cause: number }[];
   readonly stateBit: ReadonlyMap<string, StateMask>;
   /** By state position: the states that can be taken for it, by colour or because one shades into the other; itself included. */
   readonly near: readonly StateMask[];
@@ -79,8 +81,16 @@ export interface CompiledGuide {
   readonly taxon: (id: string) => CompiledTaxon | undefined;
 }
 
-export const CAUSE_BIT: Readonly<Record<SharedCause, number>> = { colour: 1, smell: 2, number: 4, absence: 8 };
-export const SHARED_CAUSES: readonly SharedCause[] = ['colour', 'smell', 'number', 'absence'];
+export const CAUSE_BIT: Readonly<Record<SharedCause, number>> = { colour: 1, smell: 2, number: 4, absence: 8, outline: 16 };
+export const SHARED_CAUSES: readonly SharedCause[] = ['colour', 'smell', 'number', 'absence', 'outline'];
+
+/** Number of sets of shared causes: each is a number below it. */
+export const CAUSE_SETS = 1 << SHARED_CAUSES.length;
+
+/** Shared causes (as bits) of a reading of these states. */
+export function causesOf({ restsOn, stateCauses }: Pick<CompiledCharacter, 'restsOn' | 'stateCauses'>, states: StateMask): number {
+  return stateCauses.reduce((causes, one) => ((one.states & states) !== 0 ? causes | one.cause : causes), restsOn);
+}
 
 /** The shared causes in a bit set, in fixed order. */
 export function causesIn(mask: number): SharedCause[] {
@@ -147,11 +157,13 @@ function compileCharacter(
   const stateBit = new Map<string, StateMask>();
   let absentMask = 0;
   let unreadMask = 0;
+  const stateCauses: { states: StateMask; cause: number }[] = [];
   if (character.kind === 'states' || character.kind === 'colour') {
     for (const [position, state] of character.states.entries()) {
       const bit = (1 << position) >>> 0;
       stateBit.set(state.id, bit);
       if (state.absent) absentMask = (absentMask | bit) >>> 0;
+      for (const cause of [...(state.absent ? ['absence' as const] : []), ...(state.restsOn ?? [])]) stateCauses.push({ states: bit, cause: CAUSE_BIT[cause] });
       if (state.unread) unreadMask = (unreadMask | bit) >>> 0;
     }
   }
@@ -163,6 +175,7 @@ function compileCharacter(
     place: character.organ === 'place',
     restsOn,
     absentMask,
+    stateCauses,
     stateBit,
     near: nearStates(character),
     unreadMask,

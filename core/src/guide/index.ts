@@ -4,7 +4,7 @@ export {
 } from './schema';
 export { parseGuide, GuideError, fieldPath, type GuideProblem } from './parse';
 export {
-  compileGuide, causesIn, isConfirmed, statesIn, union, CAUSE_BIT, READINGS_NEEDED, SHARED_CAUSES,
+  compileGuide, causesIn, causesOf, isConfirmed, statesIn, union, CAUSE_BIT, CAUSE_SETS, READINGS_NEEDED, SHARED_CAUSES,
   type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type GuideTables, type Known, type StateMask,
 } from './compile';
 export { GRADES } from './grades';

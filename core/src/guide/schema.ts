@@ -27,7 +27,7 @@ export const HarmGrade = z.enum(['none', 'unpleasant', 'serious', 'deadly']);
 export type HarmGrade = z.infer<typeof HarmGrade>;
 
 /** What readings can rest on together beyond their own group. Each is shared by all readings that rest on it. */
-export const SharedCause = z.enum(['colour', 'smell', 'number', 'absence']);
+export const SharedCause = z.enum(['colour', 'smell', 'number', 'absence', 'outline']);
 export type SharedCause = z.infer<typeof SharedCause>;
 
 export const ObservationMethod = z.enum([
@@ -59,6 +59,8 @@ export const State = z.strictObject({
   label: text,
   /** The organ or mark is not there; such a reading rests on absence. */
   absent: z.boolean().optional(),
+  /** What a reading of this state rests on besides what every reading of its character does. */
+  restsOn: z.array(SharedCause).optional(),
   /** sRGB hex of a typical swatch, for colour characters. */
   swatch: z.string().regex(/^#[0-9a-f]{6}$/).optional(),
   /** No second reader was asked about it yet: it never speaks against a dangerous taxon. */

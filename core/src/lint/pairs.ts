@@ -1,5 +1,5 @@
 import { BARS_NEEDED } from '../bars';
-import { CAUSE_BIT, isCollectable, millimetres, wantedStages, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
+import { causesOf, isCollectable, millimetres, wantedStages, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
 import { countBars } from '../plan';
 import type { LintFinding } from './finding';
 
@@ -29,8 +29,7 @@ export function separation(guide: CompiledGuide, target: CompiledTaxon, other: C
     if (character.place || !mine || !theirs) return [];
     if (mine.kind === 'number') return numbersPart(character, target, other, stage) ? [{ group: character.group, causes: character.restsOn }] : [];
     if (theirs.kind !== 'states' || (mine.typical & theirs.possible) !== 0) return [];
-    const absent = (mine.typical & character.absentMask) !== 0;
-    return [{ group: character.group, causes: character.restsOn | (absent ? CAUSE_BIT.absence : 0) }];
+    return [{ group: character.group, causes: causesOf(character, mine.typical) }];
   });
   return countBars(apart.map((a) => a.group), apart.map((a) => a.causes));
 }

@@ -1,6 +1,6 @@
 import { dangersOf, groundsAgainst, largestIndependent, needOf } from '../bars';
 import { isDug, mayBeDug, type CaseView, type Unnamed } from '../case';
-import { CAUSE_BIT, effortOf, isSmelled, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
+import { CAUSE_BIT, causesOf, effortOf, isSmelled, millimetres, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
 import { couldFit } from '../relation';
 import { disputedCharacters } from '../settle';
 import { holds } from '../target';
@@ -76,12 +76,13 @@ export function buildProblem(guide: CompiledGuide, view: CaseView, target: Compi
     const typical = possible(character) ? typicalOf(character, target, stages) : undefined;
     return typical ? [{ character, typical }] : [];
   });
-  const options: Option[] = expected.map(({ character, typical }) => ({
-    character,
-    cost: effortOf(character.character),
-    group: character.group,
-    causes: character.restsOn | (typical.kind === 'states' && (typical.mask & character.absentMask) !== 0 ? CAUSE_BIT.absence : 0),
-  }));
+  // The outline is one thing, however many characters it is read in: they count as the group of the first.
+  const outline = guide.characters.find((c) => c.stateCauses.some(({ cause }) => cause === CAUSE_BIT.outline))?.group;
+  const options: Option[] = expected.map(({ character, typical }) => {
+    const causes = causesOf(character, typical.kind === 'states' ? typical.mask : 0);
+    const group = (causes & CAUSE_BIT.outline) !== 0 ? outline ?? character.group : character.group;
+    return { character, cost: effortOf(character.character), group, causes };
+  });
 
   const disputed = disputedCharacters(view);
   const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));

@@ -1,3 +1,4 @@
+import { CAUSE_SETS } from '../guide';
 import type { PlanProblem, Row } from './problem';
 
 /**
@@ -35,10 +36,10 @@ export function countBars(groupOf: readonly number[], causesOf: readonly number[
     else bound.set(group, [causesOf[i]!]);
   }
   if (bound.size === 0) return free.size;
-  const best = new Int8Array(16).fill(-1);
+  const best = new Int8Array(CAUSE_SETS).fill(-1);
   best[0] = 0;
   for (const masks of bound.values()) {
-    for (let used = 15; used >= 0; used -= 1) {
+    for (let used = CAUSE_SETS - 1; used >= 0; used -= 1) {
       const have = best[used]!;
       if (have < 0) continue;
       for (const mask of masks) {

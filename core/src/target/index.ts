@@ -1,5 +1,5 @@
 import type { CaseView, Look } from '../case';
-import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
+import { CAUSE_BIT, type CharacterId, type CompiledGuide, type CompiledTaxon } from '../guide';
 import { disputesStage, relationAtStages } from '../relation';
 import { settle, type Settled } from '../settle';
 
@@ -41,6 +41,7 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
   const placeDoubts: CharacterId[] = [];
   const placeStrains: CharacterId[] = [];
   const stageDisputes: CharacterId[] = [];
+  let outlineFits = false;
   let strains = 0;
   let readings = 0;
 
@@ -60,7 +61,12 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
     readings += 1;
     if (outcome.relation === 'strains') strains += 1;
     const group = guide.groups[character.group];
-    if (outcome.sureFit && group !== undefined) fitGroups.add(group);
+    if (!outcome.sureFit || group === undefined) continue;
+    // The outline is one thing, however many characters it was read in.
+    const ofOutline = looks.every((look) => (look.causes & CAUSE_BIT.outline) !== 0);
+    if (ofOutline && outlineFits && !fitGroups.has(group)) continue;
+    outlineFits ||= ofOutline;
+    fitGroups.add(group);
   }
 
   const compared = new Set(view.find.pieces.filter((piece) => piece.purpose === 'compare').map((piece) => piece.id));
