@@ -104,6 +104,24 @@ describe('in the browser’s own database', () => {
     expect(await device.waiting()).toEqual([MADE[1]]);
   });
 
+  test('a device that heard of a stamp that tells no time tells again, keeps what waits, and fetches the rest anew', async () => {
+    const device = browserDevice(localStorage);
+    await device.put(() => MADE);
+    const poison = { ...entry('targets', 'u', 3, { taxon: 'boletus-edulis' }), stamp: '9999-99-99T99:99:99.999Z-0000-x' } as Entry;
+    await device.take({ stream: 'g:one', entries: [{ entry: MADE[0]!, seq: 1 }, { entry: poison, seq: 2 }] });
+    const told = (from: Device) => from.put((by, last) => [{ ...entry('skips', `s${Math.random()}`, 4), stamp: nextStamp(last, Date.parse(at(5)), by) }]);
+    expect((await told(device))[0]?.stamp).toMatch(/^2026-09-14T08:00:05\.000Z-0000-/);
+    // As an earlier version left it.
+    const raw = await new Dexie('pause-notebook').open();
+    await raw.table('own').put({ key: 'stamp', value: poison.stamp });
+    raw.close();
+    const again = browserDevice(localStorage);
+    expect([await again.taken('g:one'), await again.list(), (await again.waiting()).length]).toEqual([0, [], 4]);
+    expect((await told(again))[0]?.stamp).toMatch(/^2026-09-14T08:00:05\.000Z-000[0-9]-/);
+    await again.take({ stream: 'g:one', entries: [{ entry: MADE[0]!, seq: 1 }] });
+    expect(await again.record('f')).toMatchObject({ id: 'f' });
+  });
+
   test('the same entry twice is one entry', async () => {
     const device = browserDevice(localStorage);
     await device.put(() => MADE);

@@ -31,7 +31,7 @@ export {
 export { partings, type Parting } from './part';
 export { applyEntry, blindAsk, caseOf, contextOf, countOf, entriesOf, findsOf, mayBeBlind, edited, summaryOf, unnamedOf } from './find';
 export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './find';
-export { heard, nextStamp, Stamp } from './notebook/stamp';
+export { heard, nextStamp, Stamp, tellsTime } from './notebook/stamp';
 export type { Entry, FindEntry, PageEntry } from './notebook/entry';
 export { fieldHistory, standing } from './page/standing';
 export type { FieldsOf, PageKind, PageRecord, Sighting } from './page';

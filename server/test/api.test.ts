@@ -4,7 +4,7 @@ import Manager from 'pg-boss/src/manager.js';
 import { canonicalJson, caseOf, decide, GROUP_POLICY, parseCase, type Policy } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
 import { ask as askCore, ASKED, type Asked } from '@pause/core/questions';
-import { allUsual, at, followChecks, guide, lookedAtTwice } from '../../core/test/finds';
+import { allUsual, at as onTheDay, followChecks, guide, lookedAtTwice } from '../../core/test/finds';
 import { APPEND_ONLY } from '../src/db';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
@@ -14,6 +14,8 @@ type Json = Record<string, unknown>;
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let server: RunningServer;
 const PERSON = 'mirel';
+/** Minutes into the morning, all of them before the demo's clock: what is told ahead of it is moved. */
+const at = (minute: number) => onTheDay(minute - 180);
 let cookie = '';
 
 beforeAll(async () => {

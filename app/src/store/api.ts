@@ -25,7 +25,7 @@ export interface Me {
 }
 /** What became of one entry that was sent. */
 export type Sent =
-  | { readonly status: 'arrived'; readonly stream: string; readonly seq: number; readonly stamp: Stamp; readonly arrival?: { readonly verdict: Verdict } | undefined }
+  | { readonly status: 'arrived'; readonly stream: string; readonly seq: number; readonly stamp: Stamp; readonly at?: string | undefined; readonly arrival?: { readonly verdict: Verdict } | undefined }
   | { readonly status: 'refused'; readonly reason: string };
 export interface Pulled {
   readonly entries: readonly { readonly entry: Entry; readonly seq: number; readonly number?: number | undefined }[];

@@ -20,7 +20,7 @@ const Me = z.object({
 const ProblemDetails = z.object({ title: z.string(), status: z.number(), type: z.string(), errors: z.array(z.object({ field: z.string(), reason: z.string() })).optional() });
 const Pushed = z.object({
   results: z.array(z.union([
-    z.object({ status: z.enum(['added', 'known']), stream: z.string(), seq: z.number(), stamp: Stamp, arrival: anything<{ verdict: Verdict }>().optional() }),
+    z.object({ status: z.enum(['added', 'known']), stream: z.string(), seq: z.number(), stamp: Stamp, at: z.string().optional(), arrival: anything<{ verdict: Verdict }>().optional() }),
     z.object({ status: z.literal('refused'), problem: ProblemDetails }),
   ])),
 });

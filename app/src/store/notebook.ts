@@ -1,4 +1,4 @@
-import { applyEntry, findsOf, heard, summaryOf, type Entry, type Stamp } from '@pause/core';
+import { applyEntry, findsOf, heard, summaryOf, tellsTime, type Entry, type Stamp } from '@pause/core';
 import { applyToPage, FindRecord, FindSummary, PageRecord } from '@pause/core/notebook';
 import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
@@ -32,6 +32,18 @@ const EARLIER = 'pause:waiting:';
 // Pictures have it too: what two late programs share would otherwise be fetched before the first screen.
 const fetchDexie = async (): Promise<typeof Dexie> => (await import('dexie')).Dexie;
 
+/**
+ * An earlier version took over stamps that tell no time, and what had one won over everything for good. Where this device heard of one, what it took
+ * from the server is forgotten and fetched again; what waits to be sent stays.
+ */
+async function heal(notebook: Notebook): Promise<void> {
+  await notebook.transaction('rw', [notebook.records, notebook.lines, notebook.pages, notebook.own], async () => {
+    const kept = await notebook.own.get('stamp');
+    if (kept === undefined || tellsTime(kept.value as Stamp)) return;
+    await Promise.all([notebook.records.clear(), notebook.lines.clear(), notebook.pages.clear(), notebook.own.delete('stamp'), notebook.own.where('key').startsWith('taken ').delete()]);
+  });
+}
+
 async function open(storage: Storage, name: string, fetchBase: typeof fetchDexie): Promise<Notebook> {
   const Base = await fetchBase();
   // A phone that dies takes nothing along: what is kept is on its storage before anything is said of it.
@@ -44,6 +56,7 @@ async function open(storage: Storage, name: string, fetchBase: typeof fetchDexie
   });
   notebook.version(3).stores({ pages: 'id' });
   await notebook.open();
+  await heal(notebook);
   const earlier = Object.keys(storage).filter((key) => key.startsWith(EARLIER));
   const taken = earlier.flatMap((key): Waiting[] => {
     try {
@@ -104,7 +117,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     await heardSince(all, entries, await own(all, 'stamp') as Stamp | undefined);
   };
   const heardSince = async (all: Notebook, entries: readonly Entry[], before: Stamp | undefined) => {
-    const last = entries.reduce((stamp, entry) => (entry.stamp ? heard(stamp, entry.stamp) : stamp), before);
+    const last = entries.reduce<Stamp | undefined>((stamp, entry) => (entry.stamp ? heard(stamp, entry.stamp) : stamp), before);
     if (last !== before) await all.own.put({ key: 'stamp', value: last });
   };
   const keepAll = async (all: Notebook, records: ReadonlyMap<string, FindRecord>) => {
@@ -146,7 +159,8 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
       // Asked for side by side: somebody waits for what this comes to.
       await Promise.all([
         all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry }))),
-        heardSince(all, entries, before),
+        // What this device stamped last is later than all that it believes.
+        heardSince(all, entries, undefined),
         ...(named === undefined ? [all.own.put({ key: 'device', value: device })] : []),
       ]);
       return entries;

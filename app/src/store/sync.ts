@@ -40,9 +40,10 @@ export function flush(): Thunk<Promise<void>> {
         const settled = batch.map((entry, index): Settled => {
           const one = sent[index];
           if (one?.status !== 'arrived') return { status: 'refused', entry, reason: one?.reason ?? 'The server did not say why.' };
-          const { stamp, arrival, stream, seq } = one;
-          // The server moves the stamp of a clock that is wrong.
-          return { status: 'arrived', entry: { ...entry, stamp, ...(arrival ? { arrival } : {}) } as typeof entry, stream, seq };
+          const { stamp, at, arrival, stream, seq } = one;
+          // The server moves what a clock told that is wrong.
+          const body = at === undefined ? entry.body : { ...entry.body, [entry.kind === 'finds' ? 'startedAt' : 'at']: at };
+          return { status: 'arrived', entry: { ...entry, body, stamp, ...(arrival ? { arrival } : {}) } as typeof entry, stream, seq };
         });
         await device.settle(settled);
         dispatch(outbox.actions.sent({

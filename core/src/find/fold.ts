@@ -102,10 +102,10 @@ export function applyEntry(record: FindRecord | undefined, entry: FindEntry): Fi
       const { id, at, verdict } = entry.body;
       const known = record.verdicts.find((v) => v.id === id)?.arrival;
       const arrival = entry.arrival ?? known;
-      return { ...record, verdicts: placed(record.verdicts, { id, at, verdict, ...(arrival ? { arrival } : {}) }, idOf) };
+      return { ...record, verdicts: placed(record.verdicts, { id, at, verdict, ...(arrival ? { arrival } : {}), ...stamped }, idOf) };
     }
     case 'decisions':
-      return { ...record, decisions: placed(record.decisions, entry.body, idOf) };
+      return { ...record, decisions: placed(record.decisions, { ...entry.body, ...stamped }, idOf) };
     case 'consents':
       return { ...record, consents: placed(record.consents, entry.body, idOf) };
     case 'asks':

@@ -12,16 +12,16 @@ export type { Arrival, Ask, Choice, Consent, Decision, Edit, EditField, FindReco
 
 /** The line of the log that stands for a find, from all that is on record of it. */
 export function summaryOf(record: FindRecord): FindSummary {
-  const last = <T extends { readonly at: string }>(all: readonly T[]): T | undefined => all.reduce<T | undefined>((a, b) => (a && a.at > b.at ? a : b), undefined);
   const { id, number, startedAt, kingdom, placeNote, person, group } = record;
   const asked = [...new Set(record.asks.map((ask) => ask.of))].filter((of) => blindAsk(record, of) !== undefined);
-  const [target, verdict, decision] = [last(record.targets)?.taxon, last(record.verdicts)?.verdict.outcome, last(record.decisions)?.choice];
+  // What was told last stands last, by its stamp.
+  const [target, verdict, decision] = [record.targets.at(-1)?.taxon, record.verdicts.at(-1), record.decisions.at(-1)?.choice];
   return {
     id, startedAt, kingdom, person, readings: record.readings.length,
     ...(asked.length > 0 ? { asked } : {}),
-    ...(group === undefined ? {} : { group }), ...(last(record.verdicts)?.arrival ? { differs: true } : {}),
+    ...(group === undefined ? {} : { group }), ...(verdict?.arrival ? { differs: true } : {}),
     ...(number === undefined ? {} : { number }), ...(placeNote === undefined ? {} : { placeNote }),
-    ...(target === undefined ? {} : { target }), ...(verdict === undefined ? {} : { outcome: verdict }), ...(decision === undefined ? {} : { choice: decision }),
+    ...(target === undefined ? {} : { target }), ...(verdict === undefined ? {} : { outcome: verdict.verdict.outcome }), ...(decision === undefined ? {} : { choice: decision }),
   };
 }
 

@@ -13,7 +13,7 @@ export const Choice = z.enum(['collect', 'leave', 'later']);
 export type Choice = z.infer<typeof Choice>;
 
 export const Decision = z.strictObject({
-  id, at: Instant, verdict: id, choice: Choice, reason: z.string().optional(), by: z.string(),
+  id, at: Instant, verdict: id, choice: Choice, reason: z.string().optional(), by: z.string(), stamp: Stamp.optional(),
 });
 export type Decision = z.infer<typeof Decision>;
 
@@ -114,7 +114,7 @@ export const FindRecord = z.strictObject({
   readings: z.array(Reading),
   withdrawals: z.array(Withdrawal),
   skips: z.array(Skip),
-  verdicts: z.array(z.strictObject({ id, at: Instant, verdict: anyVerdict, arrival: Arrival.optional() })),
+  verdicts: z.array(z.strictObject({ id, at: Instant, verdict: anyVerdict, arrival: Arrival.optional(), stamp: Stamp.optional() })),
   decisions: z.array(Decision),
   edits: z.array(z.custom<Edit>((value) => typeof value === 'object' && value !== null && 'field' in value)).default([]),
   consents: z.array(Consent).default([]),

@@ -18,7 +18,7 @@ export interface Moment {
 const FORM = /^(\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z)-([0-9a-z]{4})-([A-Za-z0-9_]{1,32})$/;
 const MOST = 36 ** 4;
 
-/** A moment as text; texts sort as moments do: `2026-09-14T07:40:00.000Z-0000-karrow`. */
+/** A moment as text; texts sort as moments do: `2026-09-14T07:40:00.000Z-0000-karrow`. Its form only: whether it tells a time is for `tellsTime`. */
 export const Stamp = z.string().regex(FORM, 'an instant, four digits and a device, like 2026-09-14T07:40:00.000Z-0000-karrow').brand<'Stamp'>();
 export type Stamp = z.infer<typeof Stamp>;
 
@@ -34,16 +34,40 @@ export function momentOf(stamp: Stamp): Moment {
   return { ms: Date.parse(instant), count: parseInt(count, 36), device };
 }
 
-/** The stamp of what is told now: later than everything told or heard of before, whatever the wall clock says. */
+const EARLIEST_MS = 0;
+const LATEST_MS = Date.UTC(2100, 0, 1);
+
+/** Whether milliseconds since 1970 are of a time in which something can have been told: from 1970 to 2099. */
+export const isInTime = (ms: number): boolean => ms >= EARLIEST_MS && ms < LATEST_MS;
+
+/** Whether a stamp tells a time that there is, from 1970 to 2099: `9999-99-99T99:99:99.999Z-…` has the form and tells none. */
+export function tellsTime(stamp: Stamp): boolean {
+  const [, instant] = FORM.exec(stamp) ?? [];
+  const ms = instant === undefined ? NaN : Date.parse(instant);
+  return isInTime(ms) && new Date(ms).toISOString() === instant;
+}
+
+/** A stamp heard of is never further ahead than this, unless it is wrong: a server allows minutes, and a clock that is off by more is set right by it. */
+const MOST_HEARD_AHEAD_MS = 3_600_000;
+/** There was no Pause before: a clock that says so is wrong, and what was heard of is not. */
+const FIRST_DAY_MS = Date.UTC(2026, 0, 1);
+
+/** Whether a device goes on from this stamp. What tells no time, or is far ahead, would silence it or win over everybody for good. */
+function isBelieved(stamp: Stamp, now: number): boolean {
+  return tellsTime(stamp) && (now < FIRST_DAY_MS || momentOf(stamp).ms <= now + MOST_HEARD_AHEAD_MS);
+}
+
+/** The stamp of what is told now: later than everything told or heard of before that can be believed, whatever the wall clock says. */
 export function nextStamp(last: Stamp | undefined, now: number, device: string): Stamp {
-  const was = last === undefined ? undefined : momentOf(last);
+  const was = last !== undefined && isBelieved(last, now) ? momentOf(last) : undefined;
   if (!was || now > was.ms) return stampOf({ ms: now, count: 0, device });
   return stampOf({ ms: was.ms, count: was.count + 1, device });
 }
 
-/** The last stamp of a device that hears of another's. */
-export function heard(last: Stamp | undefined, other: Stamp): Stamp {
-  return last !== undefined && last >= other ? last : other;
+/** The last stamp of a device that hears of another's. One that tells no time is not heard. */
+export function heard(last: Stamp | undefined, other: Stamp): Stamp | undefined {
+  if (!tellsTime(other)) return last;
+  return last !== undefined && tellsTime(last) && last >= other ? last : other;
 }
 
 /** A clock further ahead than this is wrong, and must not win over everybody for as long as it is. */

@@ -2,16 +2,34 @@ import { randomBytes } from 'node:crypto';
 import { betterAuth } from 'better-auth';
 import { createAuthEndpoint } from 'better-auth/api';
 import { setSessionCookie } from 'better-auth/cookies';
+import { z } from 'zod';
 import type { Db } from '../db';
 import { record } from './audit';
 
 const DAY_SECONDS = 86_400;
 export const PASSWORD_AT_LEAST = 10;
+const PASSWORD_AT_MOST = 200;
 /** Set by this server to where the request came from; whatever a client sends under this name is dropped. */
 export const FROM_HEADER = 'x-pause-from';
 
-/** What of the library's interface is open to the outside; everything else is not there. */
-export const AUTH_PATHS = ['/sign-up/email', '/sign-in/email', '/sign-out', '/revoke-sessions', '/change-password', '/demo/sign-in'] as const;
+/** No body of an account is larger; what is, is not read. */
+export const AUTH_BODY_LIMIT = '16kb';
+const Name = z.string().trim().min(1).max(80);
+const Email = z.string().min(3).max(254);
+/** How short it may be is for the library to say. */
+const Password = z.string().max(PASSWORD_AT_MOST);
+const Nothing = z.strictObject({});
+
+/** What of the library's interface is open to the outside, and what each takes; everything else is not there. */
+export const AUTH_BODIES = {
+  '/sign-up/email': z.strictObject({ name: Name, email: Email, password: Password }),
+  '/sign-in/email': z.strictObject({ email: Email, password: Password, rememberMe: z.boolean().optional() }),
+  '/sign-out': Nothing,
+  '/revoke-sessions': Nothing,
+  '/change-password': z.strictObject({ currentPassword: Password, newPassword: Password, revokeOtherSessions: z.boolean().optional() }),
+  '/demo/sign-in': Nothing,
+} as const satisfies Readonly<Record<string, z.ZodType>>;
+export const AUTH_PATHS = Object.keys(AUTH_BODIES) as readonly (keyof typeof AUTH_BODIES)[];
 
 export interface AuthOptions {
   readonly db: Db;
@@ -31,7 +49,7 @@ export function openAuth({ db, secret, demoPerson, publicUrl }: AuthOptions) {
     ...(publicUrl === undefined ? {} : { baseURL: publicUrl }),
     // The page and the interface are one origin; that a request comes from there is checked before it gets here, too.
     trustedOrigins: (request) => (request ? [new URL(request.url).origin] : []),
-    emailAndPassword: { enabled: true, minPasswordLength: PASSWORD_AT_LEAST, maxPasswordLength: 200, autoSignIn: true, requireEmailVerification: false },
+    emailAndPassword: { enabled: true, minPasswordLength: PASSWORD_AT_LEAST, maxPasswordLength: PASSWORD_AT_MOST, autoSignIn: true, requireEmailVerification: false },
     session: { expiresIn: 90 * DAY_SECONDS, updateAge: DAY_SECONDS },
     rateLimit: {
       enabled: true, storage: 'database', window: 60, max: 300,

@@ -6,9 +6,10 @@ import * as pages from './migrations/0003-pages';
 import * as harvests from './migrations/0004-harvests';
 import * as pantry from './migrations/0005-pantry';
 import * as asked from './migrations/0006-asked';
+import * as stamps from './migrations/0007-stamps';
 import type { Database } from './schema';
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked, '0007-stamps': stamps };
 
 export type Db = Kysely<Database>;
 

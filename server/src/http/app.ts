@@ -9,14 +9,16 @@ import express, { type Express, type RequestHandler } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { AUTH_PATHS, FROM_HEADER, record, type Auth } from '../accounts';
+import { AUTH_BODIES, AUTH_BODY_LIMIT, AUTH_PATHS, FROM_HEADER, record, type Auth } from '../accounts';
 import type { Db } from '../db';
 import type { Jobs } from '../jobs';
 import type { Live } from '../live';
 import { invalid, notFound, Problem, problemHandler } from '../problem';
 import type { Questions } from '../questions';
 import { countedAs, openLimits } from './limits';
-import { admitted, routes, type Services } from './routes';
+import { body } from './body';
+import { UNKEEPABLE, unkeepable } from './keepable';
+import { admitted, PUSH, routes, type Services } from './routes';
 
 export interface AppOptions {
   readonly db: Db;
@@ -91,24 +93,10 @@ function sameHost(origin: string, host: string | undefined): boolean {
   }
 }
 
-const DEEPEST = 60;
-const LONE_SURROGATE = /\p{Surrogate}/u;
-/** Text that no database keeps: with the character 0, or with half of a character. Where it stands is named; nothing else is looked at here. */
-function unkeepable(value: unknown, path: string, depth = 0): string | undefined {
-  if (depth > DEEPEST) return path;
-  if (Buffer.isBuffer(value)) return undefined;
-  if (typeof value === 'string') return value.includes('\0') || LONE_SURROGATE.test(value) ? path : undefined;
-  if (typeof value !== 'object' || value === null) return undefined;
-  for (const [name, member] of Object.entries(value)) {
-    const below = Array.isArray(value) ? `${path}[${name}]` : path === '' ? name : `${path}.${name}`;
-    const found = unkeepable(name, below) ?? unkeepable(member, below, depth + 1);
-    if (found !== undefined) return found;
-  }
-  return undefined;
-}
 const onlyKeepable: RequestHandler = (request, _response, next) => {
-  const field = unkeepable(request.body, '');
-  if (field !== undefined) throw invalid([{ field: field || 'body', reason: 'this text cannot be kept: it holds what is no whole character, or is nested too deep' }]);
+  // Entries are looked at one by one: what cannot be kept of one keeps the others in nobody's way.
+  const field = request.path === PUSH ? undefined : unkeepable(request.body);
+  if (field !== undefined) throw invalid([{ field: field || 'body', reason: UNKEEPABLE }]);
   next();
 };
 
@@ -118,8 +106,11 @@ function api({ db, guide, questions, live, jobs, auth }: AppOptions): express.Ro
   const router = express.Router();
   router.use(fromOwnPages);
   const handler = toNodeHandler(auth);
+  router.use('/auth', express.json({ limit: AUTH_BODY_LIMIT }), onlyKeepable);
   for (const path of AUTH_PATHS) {
     router.post(`/auth${path}`, async (request, response) => {
+      // Whoever signs out may send nothing; the library reads what was parsed here.
+      request.body = body(AUTH_BODIES[path], request, {});
       request.headers[FROM_HEADER] = request.ip ?? '';
       if (path === '/revoke-sessions') {
         const person = await whoAsks(request);

@@ -14,9 +14,11 @@ import type { Jobs } from '../jobs';
 import type { Live } from '../live';
 import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
 import { mustView, picture, receive, received } from '../pictures';
-import { fromZod, invalid, Problem } from '../problem';
+import { invalid, Problem } from '../problem';
 import type { Questions } from '../questions';
 import { recallsFor } from '../recall';
+import { body, parsed } from './body';
+import { UNKEEPABLE, unkeepable } from './keepable';
 import { openApi, publishedSchema } from './openapi';
 
 /** Every address of the interface, with who may use it. What is not here is not there. */
@@ -47,6 +49,8 @@ export interface Route {
   readonly handle: (request: Request, response: Response, actor: Actor) => Promise<void> | void;
 }
 
+/** Where a device sends what it told. */
+export const PUSH = '/sync/push';
 const FINDS_LISTED = 200;
 const PUSHED_AT_ONCE = 500;
 const PULLED_AT_ONCE = 1000;
@@ -56,15 +60,6 @@ const Pull = z.strictObject({ stream: z.string().min(3).max(80).refine((text) =>
 const Part = z.strictObject({ from: whole(10_000_000) });
 const Delete = z.strictObject({ name: z.string() });
 
-function parsed<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
-  const result = schema.safeParse(value);
-  if (!result.success) throw fromZod(result.error);
-  return result.data;
-}
-function body<S extends z.ZodType>(schema: S, request: Request): z.infer<S> {
-  if (!request.is('application/json')) throw new Problem(415, 'not-json', 'body: send application/json');
-  return parsed(schema, request.body);
-}
 const parameter = (request: Request, name: string): string => {
   const value = request.params[name];
   // What cannot be a name of anything is none.
@@ -118,8 +113,11 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     response.status(204).end();
   });
 
-  add('post', '/sync/push', 'person', async (request, response, actor) => {
-    const told = body(Push, request).entries.map(parseEntry);
+  add('post', PUSH, 'person', async (request, response, actor) => {
+    const told = body(Push, request).entries.map((raw) => {
+      const field = unkeepable(raw);
+      return field === undefined ? parseEntry(raw) : { problems: [{ field: field || 'entry', reason: UNKEEPABLE }] };
+    });
     const sound = told.flatMap((one) => ('entry' in one ? [one.entry] : []));
     const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: await now(), asked, recheck: jobs.recheck }) : [];
     let next = 0;

@@ -1,5 +1,5 @@
 import { applyEntry, contentHash, findsOf, type CompiledGuide, type FindRecord, type PageKind, type Policy } from '@pause/core';
-import { applyToPage, nextStamp, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
+import { applyToPage, isInTime, MOST_AHEAD_MS, nextStamp, tellsTime, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import { groupOf, groupStream, mayRead, noSuchFind, noSuchPage, ownStream, type Actor } from '../access';
 import type { Db } from '../db';
@@ -15,7 +15,11 @@ import { pagesOf, recordsOf, tellStreams } from './read';
 
 /** What became of one entry. */
 export type Pushed =
-  | { readonly status: 'added' | 'known'; readonly stream: string; readonly seq: number; readonly stamp: Stamp; readonly arrival?: Arrival; readonly number?: number }
+  | {
+    readonly status: 'added' | 'known'; readonly stream: string; readonly seq: number; readonly stamp: Stamp; readonly arrival?: Arrival; readonly number?: number;
+    /** When it was told by the notebook's clock, where the clock of the device was wrong. */
+    readonly at?: string;
+  }
   | { readonly status: 'refused'; readonly problem: Problem };
 
 export interface PushOptions {
@@ -46,6 +50,9 @@ const notThere = (entry: Entry) => (entry.find === undefined ? noSuchPage(entry.
 const streamOfNew = (entry: Entry, person: string) => (
   entry.kind === 'finds' || entry.kind === 'pages' ? (entry.body.group === undefined ? ownStream(person) : groupStream(entry.body.group)) : undefined
 );
+const atField = (entry: Entry) => (entry.kind === 'finds' ? 'startedAt' : 'at');
+const toldAt = (entry: Entry): string => (entry.kind === 'finds' ? entry.body.startedAt : entry.body.at);
+const movedTo = (entry: Entry, at: string): Entry => ({ ...entry, body: { ...entry.body, [atField(entry)]: at } }) as Entry;
 const refused = (problem: Problem): Pushed => ({ status: 'refused', problem });
 const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is taken by something else`, [{ field: 'id', reason: 'this id was used before, with other content' }]);
 
@@ -82,14 +89,22 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
     const newPages: { id: string; stream: string; kind: PageKind; person: string }[] = [];
     const arrivals: { id: string; find_id: string; arrival: string }[] = [];
     let lastStamp: Stamp | undefined;
-    const addOne = (entry: Entry): Pushed => {
-      const hash = hashOf(entry);
-      const earlier = before.get(keyOf(entry.kind, entry.body.id));
+    const addOne = (sent: Entry): Pushed => {
+      const earlier = before.get(keyOf(sent.kind, sent.body.id));
       if (earlier) {
-        if (earlier.hash !== hash || !mayRead(actor, earlier.stream)) return refused(taken(entry.body.id));
-        const arrival = entry.kind === 'verdicts' ? records.get(entry.find)?.verdicts.find((v) => v.id === entry.body.id)?.arrival : undefined;
-        return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(arrival ? { arrival } : {}) };
+        const moved = toldAt(sent) > earlier.at;
+        const same = earlier.hash === hashOf(sent) || (moved && earlier.hash === hashOf(movedTo(sent, earlier.at)));
+        if (!same || !mayRead(actor, earlier.stream)) return refused(taken(sent.body.id));
+        const arrival = sent.kind === 'verdicts' ? records.get(sent.find)?.verdicts.find((v) => v.id === sent.body.id)?.arrival : undefined;
+        return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(moved ? { at: earlier.at } : {}), ...(arrival ? { arrival } : {}) };
       }
+      const toldMs = Date.parse(toldAt(sent));
+      if (!isInTime(toldMs)) return refused(invalid([{ field: atField(sent), reason: 'it is no time from 1970 to 2099' }]));
+      // A clock that is wrong must not win over everybody else's for as long as it is: what it tells was told when it arrived.
+      const late = toldMs > now + MOST_AHEAD_MS ? new Date(now).toISOString() : undefined;
+      const entry = late === undefined ? sent : movedTo(sent, late);
+      const hash = hashOf(entry);
+      if (entry.stamp !== undefined && !tellsTime(entry.stamp)) return refused(invalid([{ field: 'stamp', reason: 'it tells no time from 1970 to 2099' }]));
       const already = head.get(aboutOf(entry));
       const stream = already ?? streamOfNew(entry, actor.person);
       if (stream === undefined) return refused(notThere(entry));
@@ -109,7 +124,7 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
         if (entry.body.verdict.guide.id !== guide.guide.id) return refused(invalid([{ field: 'verdict.guide.id', reason: `this server decides by "${guide.guide.id}"` }]));
         arrival = onArrival(entry.body.verdict, record, guide, group?.policy, new Date(now).toISOString());
       }
-      // A clock that is wrong must not win over everybody else's for as long as it is: such a stamp is moved to when it arrived.
+      // So are its stamps.
       const stamp = entry.stamp === undefined || tooFarAhead(entry.stamp, now) ? nextStamp(lastStamp, now, SERVER) : entry.stamp;
       if (stamp !== entry.stamp) lastStamp = stamp;
       if (entry.find === undefined) {
@@ -127,12 +142,12 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       const seq = (last.get(stream) ?? 0) + 1;
       last.set(stream, seq);
       rows.push({ stream, seq, kind: entry.kind, id: entry.body.id, find_id: entry.find ?? null, page_id: entry.page ?? null, person: actor.person, stamp, body: JSON.stringify(entry.body), content_hash: hash });
-      before.set(keyOf(entry.kind, entry.body.id), { hash, stream, seq, stamp });
+      before.set(keyOf(entry.kind, entry.body.id), { hash, stream, seq, stamp, at: toldAt(entry) });
       if (begins(entry)) head.set(aboutOf(entry), stream);
       if (entry.kind === 'finds') newFinds.push({ id: entry.find, stream, person: actor.person, started_at: entry.body.startedAt });
       if (entry.kind === 'pages') newPages.push({ id: entry.page, stream, kind: entry.body.kind, person: actor.person });
       if (arrival && entry.find !== undefined) arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
-      return { status: 'added', stream, seq, stamp, ...(arrival ? { arrival } : {}) };
+      return { status: 'added', stream, seq, stamp, ...(late === undefined ? {} : { at: late }), ...(arrival ? { arrival } : {}) };
     };
     const pushed = entries.map((entry) => {
       try {
@@ -212,11 +227,11 @@ async function hold(db: Db, streams: readonly string[]): Promise<Map<string, num
   return new Map(rows.map(({ id, last }) => [id, Number(last)]));
 }
 
-async function known(db: Db, entries: readonly Entry[]): Promise<Map<string, { hash: string; stream: string; seq: number; stamp: Stamp }>> {
-  const { rows } = await sql<{ kind: string; id: string; content_hash: string; stream: string; seq: string; stamp: Stamp }>`
-    select e.kind, e.id, e.content_hash, e.stream, e.seq, e.stamp from entries e
+async function known(db: Db, entries: readonly Entry[]): Promise<Map<string, { hash: string; stream: string; seq: number; stamp: Stamp; at: string }>> {
+  const { rows } = await sql<{ kind: string; id: string; content_hash: string; stream: string; seq: string; stamp: Stamp; at: string }>`
+    select e.kind, e.id, e.content_hash, e.stream, e.seq, e.stamp, coalesce(e.body->>'at', e.body->>'startedAt') as at from entries e
     join unnest(${entries.map((e) => e.kind)}::text[], ${entries.map((e) => e.body.id)}::text[]) as told (kind, id) on e.kind = told.kind and e.id = told.id`.execute(db);
-  return new Map(rows.map((row) => [keyOf(row.kind, row.id), { hash: row.content_hash, stream: row.stream, seq: Number(row.seq), stamp: row.stamp }]));
+  return new Map(rows.map((row) => [keyOf(row.kind, row.id), { hash: row.content_hash, stream: row.stream, seq: Number(row.seq), stamp: row.stamp, at: row.at }]));
 }
 
 /** The rules and the people of the groups whose streams these are. */
