@@ -209,8 +209,9 @@ describe('without a connection', () => {
     const piece = store.getState().finds[id]!.record!.pieces[0]!.id;
     await store.dispatch(read(id, ridges(piece)));
     expect(kept.size).toBe(1);
+    // What was sent right away has found nobody by now.
+    await settle();
     server.away = false;
-    await store.dispatch(flush());
     await store.dispatch(flush());
     expect(records.get(id)?.readings).toHaveLength(1);
     expect(sent.filter((e) => e.kind === 'readings')).toHaveLength(1);

@@ -16,7 +16,7 @@ export function rig(evaluator: Evaluator = inPlace) {
   const stream: { entry: Entry; seq: number }[] = [];
   const sent: Entry[] = [];
   const server = {
-    away: false, refuse: undefined as Entry['kind'] | undefined, signedIn: true, demo: true, groups: [] as Group[], who: 'mirel',
+    away: false, refuse: undefined as Entry['kind'] | undefined, refuseWhole: undefined as ((entries: readonly Entry[]) => Refused | undefined) | undefined, signedIn: true, demo: true, groups: [] as Group[], who: 'mirel',
     now: '2026-09-14T07:40:00.000Z', guideVersion: guide.version, newerFrom: undefined as number | undefined, partsLeft: Infinity,
     /** What the person does while the server is asked who it is, or to do something with the account. */
     meanwhile: undefined as (() => void) | undefined,
@@ -45,6 +45,8 @@ export function rig(evaluator: Evaluator = inPlace) {
     about: () => here(() => ({ demo: server.demo, now: server.now })),
     push: (entries) => here(() => {
       signedIn();
+      const whole = server.refuseWhole?.(entries);
+      if (whole) throw whole;
       return entries.map((entry) => {
         const [by] = 'person' in entry.body ? [entry.body.person] : 'by' in entry.body ? [entry.body.by] : [];
         if (by !== undefined && by !== server.who) return { status: 'refused', reason: `person: "${by}" is not who is signed in` } as const;

@@ -2,12 +2,13 @@ import './guide';
 import { Blob as WholeBlob } from 'node:buffer';
 import { type Entry } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
-import { acknowledgeRefusals, loadFind, loadList, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
+import { acknowledgeRefusals, add, loadFind, loadList, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
 import { deleteAccount, signOut } from '../src/features/people/account';
 import { dropPicture, keepPicture } from '../src/features/eye/actions';
 import { loadPictures } from '../src/store/loadPictures';
 import type { Picture } from '../src/store/pictures';
 import { flush, sendPictures, syncAll } from '../src/store/sync';
+import { Refused } from '../src/store/api';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
@@ -88,6 +89,43 @@ test('a find that never reached the server is rebuilt from what waits', async ()
   it.server.away = false;
   await it.store.dispatch(flush());
   await reopened.dispatch(flush());
+});
+
+test('what a server refuses whole is sent in halves, until what it refuses is alone; that is put aside, and the rest arrives', async () => {
+  const it = await started();
+  it.server.away = true;
+  const first = await it.ridges();
+  for (let n = 0; n < 6; n += 1) await it.ridges();
+  await settle();
+  const { waiting } = it.store.getState().outbox;
+  const culprit = waiting[4]?.body.id;
+  const pushes: number[] = [];
+  it.server.refuseWhole = (entries) => {
+    pushes.push(entries.length);
+    return entries.some(({ body }) => body.id === culprit) ? new Refused(413, 'too-large', 'body: too large') : undefined;
+  };
+  it.server.away = false;
+  await it.store.dispatch(flush());
+  expect(first).toBeDefined();
+  expect(it.store.getState().outbox.waiting).toEqual([]);
+  expect(it.store.getState().outbox.refused).toMatchObject([{ entry: { body: { id: culprit } }, reason: 'It is too large to be sent: one megabyte at most.' }]);
+  expect(it.sent.map(({ body }) => body.id)).toEqual(expect.arrayContaining(waiting.map(({ body }) => body.id).filter((id) => id !== culprit)));
+  expect(pushes[0]).toBe(waiting.length);
+});
+
+test('what is large is sent in several goes, and half a character is not sent at all', async () => {
+  const it = await started();
+  const sizes: number[] = [];
+  it.server.refuseWhole = (entries) => { sizes.push(JSON.stringify(entries).length); return undefined; };
+  it.server.away = true;
+  for (let n = 0; n < 4; n += 1) await it.store.dispatch(add({ find: it.id, kind: 'edits', body: { id: `edit-number-${n}`, at: it.server.now, by: 'mirel', field: 'note', value: 'x'.repeat(250_000) } } as never));
+  await it.store.dispatch(add({ find: it.id, kind: 'edits', body: { id: 'edit-cut-off', at: it.server.now, by: 'mirel', field: 'note', value: `Under beech ${'🍄'.slice(0, 1)}` } } as never));
+  it.server.away = false;
+  await it.store.dispatch(flush());
+  expect(it.store.getState().outbox.waiting).toEqual([]);
+  expect(Math.max(...sizes)).toBeLessThan(1_000_000);
+  expect(sizes.length).toBeGreaterThan(1);
+  expect(it.sent.at(-1)?.body).toMatchObject({ value: 'Under beech ' });
 });
 
 test('what the server refuses is said with its reason, and the record is shown as the server has it', async () => {

@@ -33,6 +33,7 @@ export interface StartOptions {
 export interface RunningServer {
   readonly url: string;
   readonly db: Db;
+  readonly jobs: Jobs;
   /** Lets open requests end, then closes the database pool. */
   readonly stop: () => Promise<void>;
 }
@@ -70,6 +71,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     return {
       url: `http://${host}:${port}`,
       db,
+      jobs,
       stop: async () => {
         await telling.stop();
         await new Promise<void>((resolve) => {

@@ -1,11 +1,11 @@
 /** Batches, what becomes of them and first tastes, told by several people; and finding everything again when something no longer stands. */
 import { randomUUID } from 'node:crypto';
 import { compileGuide, decide, parseGuide } from '@pause/core';
-import { stampOf } from '@pause/core/notebook';
+import { stampOf, type Entry } from '@pause/core/notebook';
 import { shippedGuide } from '@pause/guide';
 import { sql } from 'kysely';
 import { followChecks, guide } from '../../core/test/finds';
-import { keepGuide } from '../src/notebook';
+import { keepGuide, push } from '../src/notebook';
 import { recallsFor, recheckAll, recheckTold } from '../src/recall';
 import { startServer, type RunningServer } from '../src/start';
 import { actorOf } from '../src/access';
@@ -200,6 +200,38 @@ test('told again at a server with an older guide, a find is asked of the newer o
   await idle();
   await recheckAll(server.db, guide);
   expect((await server.db.selectFrom('recall_asked').select('version').where('find_id', '=', find).executeTakeFirstOrThrow()).version).toBe(guide.version);
+});
+
+test('what calls something back is on record with the work that it makes, or not at all; what was missed before is found', async () => {
+  const { find, readings } = await collect(keeper, 'cantharellus-cibarius');
+  await askedHere([find]);
+  await idle();
+  const actor = await actorOf(server.db, keeper.id);
+  const back = (reading: string) => ({ find, kind: 'withdrawals', body: { id: randomUUID(), at: at(25), reading } }) as unknown as Entry;
+  const entries = async () => (await server.db.selectFrom('entries').select('id').where('find_id', '=', find).execute()).length;
+  const before = await entries();
+  // The queue fails, as where the server dies in the middle: nothing is stored, and the device sends it again.
+  const fails = push(server.db, actor, [back(readings[0] ?? '')], { guide, now: Date.now(), recheck: () => Promise.reject(new Error('no queue')) });
+  await expect(fails).rejects.toThrow('no queue');
+  expect(await entries()).toBe(before);
+  // The queue has it as soon as the notebook does, and not before.
+  const jobs = async () => (await sql<{ n: number }>`select count(*)::int as n from pgboss.job where name = 'recheck' and data->'finds' ? ${find}`.execute(server.db)).rows[0]?.n ?? 0;
+  const known = await jobs();
+  await expect(push(server.db, actor, [back(readings[1] ?? '')], { guide, now: Date.now(), recheck: async (what, transaction) => {
+    await server.jobs.recheck(what, transaction);
+    throw new Error('killed');
+  } })).rejects.toThrow('killed');
+  expect([await entries(), await jobs()]).toEqual([before, known]);
+  // As an earlier version could leave it: on record, and never asked.
+  for (const reading of readings.slice(0, 3)) await push(server.db, actor, [back(reading)], { guide, now: Date.now() });
+  const cause = async () => (await server.db.selectFrom('recalls').select('cause').where('of', '=', find).executeTakeFirst())?.cause;
+  expect(await cause()).toBeUndefined();
+  await recheckAll(server.db, guide);
+  expect(await cause()).toMatchObject({ because: 'record' });
+  // Once found, it is not asked for ever.
+  const progress: number[] = [];
+  await recheckAll(server.db, guide, ({ done }) => progress.push(done));
+  expect(progress).toEqual([]);
 });
 
 test('a group that sets stricter rules has what it collected asked again of them', async () => {

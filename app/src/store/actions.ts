@@ -7,6 +7,7 @@ import { guide } from '../evaluate/guide';
 import type { Group } from './api';
 import { finds, list, me, outbox } from './slices';
 import type { Thunk } from './store';
+import { withWholeCharacters } from './whole';
 
 const message = (error: unknown) => (error instanceof Error ? error.message : String(error));
 
@@ -178,7 +179,7 @@ function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
     const turn = running.lastTold.then(async () => {
       // What is told before anybody knows whose notebook this is gets its author when it is kept.
       await dispatch(openMe());
-      const made = make();
+      const made = make().map(withWholeCharacters);
       // The core is asked first, where the stamp has no say in what it comes to.
       let ahead = made.every(({ kind }) => UNSTAMPED.has(kind)) ? dispatch(judgedAhead(made)) : undefined;
       const entries = await device.put((name, last) => {

@@ -1,7 +1,7 @@
-import { findsOf } from '@pause/core';
+import { findsOf, type Entry } from '@pause/core';
 import { guide } from '../evaluate/guide';
 import { layFind, loadList } from './actions';
-import { Away, Refused, type Api, type Me } from './api';
+import { Away, Refused, type Api, type Me, type Sent } from './api';
 import { NotKept, type Settled } from './device';
 import { emptyDevice } from './empty';
 import { layPages, withTold } from './pages';
@@ -12,6 +12,10 @@ import type { Running, State, Thunk } from './store';
 
 const RETRY_MS = 4000;
 const AT_ONCE = 100;
+/** A server reads one megabyte; a letter takes up to three bytes. */
+const LETTERS_AT_ONCE = 300_000;
+/** A server that answers so has read what was sent, and will answer the same to the same. */
+const ABOUT_WHAT_WAS_SENT: ReadonlySet<number> = new Set([400, 413, 415, 422]);
 /** With more entries than this to come, it is said: a line that comes and goes at once would only push what is about to be tapped. */
 const LONG = 300;
 /** A clock that is off by more is said to be wrong, and the notebook's time is reckoned with instead. */
@@ -28,6 +32,30 @@ function away(): Thunk {
   };
 }
 
+/** The next entries to send: as many as fit, and one at least. */
+function nextBatch(waiting: readonly Entry[]): Entry[] {
+  const batch: Entry[] = [];
+  let letters = 0;
+  for (const entry of waiting.slice(0, AT_ONCE)) {
+    letters += JSON.stringify(entry).length;
+    if (batch.length > 0 && letters > LETTERS_AT_ONCE) break;
+    batch.push(entry);
+  }
+  return batch;
+}
+
+/** Sends entries; where a server refuses them whole, each half by itself, until the one that it refuses is alone. That one is put aside. */
+async function sendAll(api: Api, batch: readonly Entry[]): Promise<readonly Sent[]> {
+  try {
+    return await api.push(batch);
+  } catch (error) {
+    if (!(error instanceof Refused) || !ABOUT_WHAT_WAS_SENT.has(error.status)) throw error;
+    if (batch.length === 1) return [{ status: 'refused', reason: error.status === 413 ? 'It is too large to be sent: one megabyte at most.' : error.message }];
+    const half = Math.ceil(batch.length / 2);
+    return [...await sendAll(api, batch.slice(0, half)), ...await sendAll(api, batch.slice(half))];
+  }
+}
+
 /** Sends what waits, oldest first; tries again later if the server is away. Without an account it stays here. */
 export function flush(): Thunk<Promise<void>> {
   return async (dispatch, getState, { api, device, running }) => {
@@ -35,8 +63,8 @@ export function flush(): Thunk<Promise<void>> {
     dispatch(outbox.actions.noted({ sending: true }));
     clearTimeout(running.retry);
     try {
-      for (let batch = getState().outbox.waiting.slice(0, AT_ONCE); batch.length > 0; batch = getState().outbox.waiting.slice(0, AT_ONCE)) {
-        const sent = await api.push(batch);
+      for (let batch = nextBatch(getState().outbox.waiting); batch.length > 0; batch = nextBatch(getState().outbox.waiting)) {
+        const sent = await sendAll(api, batch);
         const settled = batch.map((entry, index): Settled => {
           const one = sent[index];
           if (one?.status !== 'arrived') return { status: 'refused', entry, reason: one?.reason ?? 'The server did not say why.' };

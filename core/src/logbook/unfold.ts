@@ -21,8 +21,8 @@ export function entriesOfFind(record: FindRecord): FindEntry[] {
     ...told.map((one) => ({ kind: 'contexts', ...stamped(one) })),
     ...record.asks.map((body) => ({ kind: 'asks', find, body })), ...record.reveals.map((body) => ({ kind: 'reveals', find, body })), ...record.readings.map((body) => ({ kind: 'readings', find, body })),
     ...record.withdrawals.map((one) => ({ kind: 'withdrawals', find, body: { ...one, id: madeId('withdrawal', one.reading) } })), ...record.skips.map((one) => ({ kind: 'skips', find, body: { ...one, id: madeId('skip', one.piece, one.character, one.at) } })),
-    ...record.verdicts.map(({ arrival, ...body }) => ({ kind: 'verdicts', find, ...(arrival ? { arrival } : {}), body })),
-    ...record.consents.map((body) => ({ kind: 'consents', find, body })), ...record.decisions.map((body) => ({ kind: 'decisions', find, body })), ...record.edits.map((one) => ({ kind: 'edits', ...stamped(one) })),
+    ...record.verdicts.map(({ arrival, ...one }) => ({ kind: 'verdicts', ...(arrival ? { arrival } : {}), ...stamped(one) })),
+    ...record.consents.map((body) => ({ kind: 'consents', find, body })), ...record.decisions.map((one) => ({ kind: 'decisions', ...stamped(one) })), ...record.edits.map((one) => ({ kind: 'edits', ...stamped(one) })),
     ...record.pictures.map((body) => ({ kind: 'pictures', find, body })), ...record.drops.map((body) => ({ kind: 'drops', find, body })), ...record.counted.map((body) => ({ kind: 'counts', find, body })),
   ] as FindEntry[];
 }

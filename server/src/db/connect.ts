@@ -7,9 +7,10 @@ import * as harvests from './migrations/0004-harvests';
 import * as pantry from './migrations/0005-pantry';
 import * as asked from './migrations/0006-asked';
 import * as stamps from './migrations/0007-stamps';
+import * as askedAt from './migrations/0008-asked-at';
 import type { Database } from './schema';
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked, '0007-stamps': stamps };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked, '0007-stamps': stamps, '0008-asked-at': askedAt };
 
 export type Db = Kysely<Database>;
 

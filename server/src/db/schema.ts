@@ -140,6 +140,7 @@ export interface RecallAskedTable {
   target: string | null;
   /** What was read of it, each a character and its value; and what was skipped, by the character alone. */
   looks: string[];
+  asked_at: Generated<Date>;
 }
 /** One row: what signs cookies, where none was given from outside. */
 export interface ServerSecretTable {

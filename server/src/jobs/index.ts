@@ -3,7 +3,7 @@ import PgBoss from 'pg-boss';
 import Manager from 'pg-boss/src/manager.js';
 import type { Logger } from 'pino';
 import { z } from 'zod';
-import { sql } from 'kysely';
+import { CompiledQuery, sql } from 'kysely';
 import type { Db } from '../db';
 import type { Moved } from '../notebook/push';
 import { askAnew, recheckAll, recheckHarvests, recheckTold } from '../recall';
@@ -15,7 +15,7 @@ export interface Jobs {
   /** The simulated expert of the demo answers an ask, after a while. */
   readonly expertAnswers: (find: string, ask: string) => Promise<void>;
   /** What something was told of is asked again whether it still stands. */
-  readonly recheck: (what: Moved) => Promise<void>;
+  readonly recheck: (what: Moved, transaction: Db) => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
@@ -29,6 +29,11 @@ for (const name of ['complete', 'fail'] as const) {
     return done;
   };
 }
+
+/** The queue writes through this transaction, and what it wrote is there with it or not at all. */
+const within = (transaction: Db): PgBoss.Db => ({
+  executeSql: async (text, values) => ({ rows: (await transaction.executeQuery(CompiledQuery.raw(text, values))).rows }),
+});
 
 const EXPERT = 'simulated-expert';
 const TIDY = 'tidy';
@@ -83,7 +88,7 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
     expertAnswers: async (find, ask) => {
       await boss.send(EXPERT, { find, ask }, { singletonKey: ask, startAfter: EXPERT_ANSWERS_AFTER_SECONDS, retryLimit: 20, retryDelay: 1, expireInSeconds: takenUpAfterSeconds });
     },
-    recheck: async (what) => { await boss.send(RECHECK, what, { ...retry, expireInSeconds: takenUpAfterSeconds }); },
+    recheck: async (what, transaction) => { await boss.send(RECHECK, what, { ...retry, expireInSeconds: takenUpAfterSeconds, db: within(transaction) }); },
     stop: () => boss.stop({ graceful: true, timeout: 2000, wait: true }),
   };
 }

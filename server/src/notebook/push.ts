@@ -28,7 +28,8 @@ export interface PushOptions {
   readonly now: number;
   /** Hears of asks once they are on record. */
   readonly asked?: (find: string, ask: string, of: string) => Promise<void>;
-  readonly recheck?: (what: Moved) => Promise<void>;
+  /** Puts it into the queue in the same transaction: what is on record is asked again, whoever is killed. */
+  readonly recheck?: (what: Moved, transaction: Db) => Promise<void>;
 }
 /** Of what something was told that may change whether it stands: finds that were collected, harvests that strays were found in, and groups with other rules. */
 export interface Moved {
@@ -37,7 +38,7 @@ export interface Moved {
   readonly groups: readonly string[];
 }
 /** What is told of a find that could change its verdict, or what was decided on it. */
-const MOVES: readonly Entry['kind'][] = ['pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'decisions'];
+export const MOVES: readonly Entry['kind'][] = ['pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'decisions'];
 
 const SERVER = 'server';
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
@@ -63,7 +64,7 @@ const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is t
  * @returns what became of each entry, in the same order
  */
 export async function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, now, asked, recheck }: PushOptions): Promise<Pushed[]> {
-  const done = await db.transaction().execute(async (transaction) => {
+  const all = await db.transaction().execute(async (transaction) => {
     const finds = [...findsOf(entries)];
     const pageIds = [...new Set(entries.flatMap((entry) => entry.page ?? []))];
     const sources = [...new Set(entries.flatMap((entry) => (entry.kind === 'fields' ? sourcesIn(entry.body.field, entry.body.value) : [])))];
@@ -164,10 +165,13 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
     await forget(transaction, entries.flatMap((entry, index) => (entry.kind === 'drops' && pushed[index]?.status === 'added' ? [entry.body.picture] : [])));
     const moved = (find: string, record: FindRecord) => record.decisions.some(({ choice }) => choice === 'collect') && entries.some((entry, index) => entry.find === find && MOVES.includes(entry.kind) && pushed[index]?.status === 'added');
     const strays = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'harvest' && (entry.body.field === 'sorting' || entry.body.field === 'bag') && pushed[index]?.status === 'added' ? [entry.page] : []));
-    return { pushed, finds: [...records].flatMap(([find, record]) => (moved(find, record) ? [find] : [])), harvests: [...new Set(strays)], groups: [...new Set(ofGroups.filter(({ body }) => body.field !== 'name').map(({ page }) => page))] };
+    const again: Moved = {
+      finds: [...records].flatMap(([find, record]) => (moved(find, record) ? [find] : [])), harvests: [...new Set(strays)],
+      groups: [...new Set(ofGroups.filter(({ body }) => body.field !== 'name').map(({ page }) => page))],
+    };
+    if (Object.values(again).some((ids) => ids.length > 0)) await recheck?.(again, transaction);
+    return pushed;
   });
-  const { pushed: all, ...moved } = done;
-  if (Object.values(moved).some((ids) => ids.length > 0)) await recheck?.(moved);
   // Also where it was known already: the one who told it first may have been killed before it got here.
   for (const [index, entry] of entries.entries()) if (entry.kind === 'asks' && all[index]?.status !== 'refused') await asked?.(entry.find, entry.body.id, entry.body.of);
   return all;

@@ -4,7 +4,7 @@ import { causeOf, collectedOn, strayCauses, type Cause } from '@pause/core/recal
 import { sql } from 'kysely';
 import { streamsOf, type Actor } from '../access';
 import type { Db } from '../db';
-import { groupsOf } from '../notebook/push';
+import { groupsOf, MOVES } from '../notebook/push';
 import { outcomesOf, pagesOf } from '../notebook/read';
 
 /** Finding everything again: which finds and harvests no longer stand, kept as they become known, and all that descends from them. */
@@ -36,7 +36,7 @@ export async function recheckFinds(db: Db, guide: CompiledGuide, finds: readonly
   await settle(db, asked);
   const rows = asked.flatMap(({ record }) => (collectedOn(record) ? [askedNow(record, guide.version)] : []));
   if (rows.length === 0) return;
-  await db.insertInto('recall_asked').values(rows).onConflict((conflict) => conflict.column('find_id').doUpdateSet({ version: sql`excluded.version`, target: sql`excluded.target`, looks: sql`excluded.looks` })).execute();
+  await db.insertInto('recall_asked').values(rows).onConflict((conflict) => conflict.column('find_id').doUpdateSet({ version: sql`excluded.version`, target: sql`excluded.target`, looks: sql`excluded.looks`, asked_at: sql`now()` })).execute();
 }
 
 /**
@@ -102,6 +102,7 @@ export interface Progress {
 export async function recheckAll(db: Db, guide: CompiledGuide, onProgress: (progress: Progress) => void = () => undefined): Promise<number> {
   const { version } = guide;
   await sql`insert into recall_asked (find_id, version, looks) select distinct find_id, '', '{}'::text[] from entries where kind = 'decisions' and body->>'choice' = 'collect' on conflict do nothing`.execute(db);
+  await askMissed(db);
   await passOver(db, guide);
   let progress = await progressOf(db, version);
   const begun = { ...progress, finished_at: null };
@@ -111,7 +112,7 @@ export async function recheckAll(db: Db, guide: CompiledGuide, onProgress: (prog
     const ids = rows.map(({ find_id }) => find_id);
     await recheckFinds(db, guide, ids);
     // Whatever could not be read is not asked for ever.
-    await db.updateTable('recall_asked').set({ version }).where('find_id', 'in', ids).where('version', '<>', version).execute();
+    await db.updateTable('recall_asked').set({ version, asked_at: sql`now()` }).where('find_id', 'in', ids).where('version', '<>', version).execute();
     progress = await progressOf(db, version);
     await db.updateTable('recall_runs').set(progress).where('version', '=', version).execute();
     onProgress(progress);
@@ -123,6 +124,12 @@ export async function recheckAll(db: Db, guide: CompiledGuide, onProgress: (prog
 async function progressOf(db: Db, version: string): Promise<Progress> {
   const { rows: [counted] } = await sql<{ total: number; done: number }>`select count(*)::int as total, (count(*) filter (where version = ${version}))::int as done from recall_asked`.execute(db);
   return counted ?? { total: 0, done: 0 };
+}
+
+/** Finds of which something was told since they were asked last are asked again: whoever was to do it may have been killed. */
+async function askMissed(db: Db): Promise<void> {
+  await sql`update recall_asked set version = '' where exists (
+    select 1 from entries where entries.find_id = recall_asked.find_id and entries.kind = any(${[...MOVES]}::text[]) and entries.received_at > recall_asked.asked_at)`.execute(db);
 }
 
 /** The finds of a notebook are to be asked again, since the rules of its group changed. */
