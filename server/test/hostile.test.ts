@@ -88,6 +88,27 @@ test('half a character in one entry keeps the others of the push in no one’s w
   expect(await tell(mallory, entry, note('🍄'.slice(0, 1)), note('a\0b'), note('🍄'))).toEqual(['added', '422 body.value', '422 body.value', 'added']);
 });
 
+test('an entry is no larger than sixty-four kilobytes, and a page of them no longer than a megabyte', async () => {
+  const { find, entry } = findAt();
+  const { guide } = (await ask(mallory, 'GET', '/health')).body;
+  const verdict = (junk: number) => ({ find, kind: 'verdicts', body: { id: randomUUID(), at: ago(9), verdict: { outcome: 'pause', guide, junk: 'x'.repeat(junk) } } });
+  const piece = { find, kind: 'pieces', body: { id: randomUUID(), at: ago(59), purpose: 'decide' } };
+  expect(await tell(mallory, entry, piece, target(find, ago(58)), verdict(70_000), verdict(60_000))).toEqual(['added', 'added', 'added', '422 body', 'added']);
+  for (let n = 0; n < 4; n += 1) expect(new Set(await tell(mallory, ...Array.from({ length: 14 }, () => verdict(60_000))))).toEqual(new Set(['added']));
+  const stream = `p:${mallory.id}`;
+  let [after, pages, all, last] = [0, 0, 0, Infinity];
+  while (after < last) {
+    const response = await fetch(`${server.url}/api/v1/sync/pull?stream=${stream}&after=${after}&most=1000`, { headers: { cookie: mallory.cookie } });
+    const text = await response.text();
+    expect(text.length).toBeLessThan(1_200_000);
+    const page = JSON.parse(text) as { entries: { seq: number }[]; last: number };
+    expect(page.entries.map(({ seq }) => seq)).toEqual(page.entries.map((_, n) => after + n + 1));
+    [after, pages, all, last] = [page.entries.at(-1)?.seq ?? Infinity, pages + 1, all + page.entries.length, page.last];
+  }
+  expect([after, all]).toEqual([last, last]);
+  expect(pages).toBeGreaterThanOrEqual(4);
+});
+
 describe('the doors of accounts', () => {
   const knock = async (path: string, body: string, type = 'application/json') => {
     const response = await fetch(`${server.url}/api/v1/auth${path}`, { method: 'POST', headers: { 'content-type': type, origin: server.url }, body });

@@ -54,6 +54,10 @@ const streamOfNew = (entry: Entry, person: string) => (
 const atField = (entry: Entry) => (entry.kind === 'finds' ? 'startedAt' : 'at');
 const toldAt = (entry: Entry): string => (entry.kind === 'finds' ? entry.body.startedAt : entry.body.at);
 const movedTo = (entry: Entry, at: string): Entry => ({ ...entry, body: { ...entry.body, [atField(entry)]: at } }) as Entry;
+/** No entry is larger, in letters of its JSON: a verdict on a long guide is less than half of it. The photos of a lesson go with it. */
+const MOST_LETTERS = 64 * 1024;
+const MOST_LETTERS_OF_PHOTOS = 900 * 1024;
+const mostLetters = (entry: Entry) => (entry.kind === 'fields' && entry.body.of === 'lesson' && entry.body.field === 'photos' ? MOST_LETTERS_OF_PHOTOS : MOST_LETTERS);
 const refused = (problem: Problem): Pushed => ({ status: 'refused', problem });
 const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is taken by something else`, [{ field: 'id', reason: 'this id was used before, with other content' }]);
 
@@ -99,6 +103,8 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
         const arrival = sent.kind === 'verdicts' ? records.get(sent.find)?.verdicts.find((v) => v.id === sent.body.id)?.arrival : undefined;
         return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(moved ? { at: earlier.at } : {}), ...(arrival ? { arrival } : {}) };
       }
+      const letters = JSON.stringify(sent.body).length;
+      if (letters > mostLetters(sent)) return refused(invalid([{ field: 'body', reason: `it is too large: ${letters} letters, at most ${mostLetters(sent)}` }]));
       const toldMs = Date.parse(toldAt(sent));
       if (!isInTime(toldMs)) return refused(invalid([{ field: atField(sent), reason: 'it is no time from 1970 to 2099' }]));
       // A clock that is wrong must not win over everybody else's for as long as it is: what it tells was told when it arrived.

@@ -86,6 +86,9 @@ export async function recordsFor(db: Db, finds: readonly string[], reader: strin
   });
 }
 
+/** Bytes of entries after which a page ends. */
+const MOST_BYTES = 1_000_000;
+
 export interface Pulled {
   readonly stream: string;
   readonly entries: readonly (Entry & { readonly seq: number; readonly number?: number })[];
@@ -95,7 +98,15 @@ export interface Pulled {
 
 /** The next entries of a stream after one that is known already, each as this reader may see it. Their numbers follow one another without gaps. */
 export async function pull(db: Db, reader: string, stream: string, after: number, most: number): Promise<Pulled> {
-  const rows = await entryRows(db).where('e.stream', '=', stream).where('e.seq', '>', String(after)).orderBy('e.seq').limit(most).execute() as EntryRow[];
+  // A page is as long as its entries are small: one at least, and no more than a megabyte of them.
+  const { rows: [page] } = await sql<{ until: string | null }>`select max(seq) as until from (
+    select seq, sum(size) over (order by seq) - size as before
+    from (
+      select e.seq, octet_length(e.body::text) + coalesce(octet_length(a.arrival::text), 0) as size
+      from entries e left join arrivals a on a.id = e.id and e.kind = 'verdicts' where e.stream = ${stream} and e.seq > ${String(after)} order by e.seq limit ${most}
+    ) as next
+  ) as sized where before < ${MOST_BYTES}`.execute(db);
+  const rows = page?.until == null ? [] : await entryRows(db).where('e.stream', '=', stream).where('e.seq', '>', String(after)).where('e.seq', '<=', page.until).orderBy('e.seq').execute() as EntryRow[];
   const head = await db.selectFrom('streams').select('last').where('id', '=', stream).executeTakeFirst();
   // Who is told a place is decided by what was chosen last, also for what was told before.
   const places = stream === ownStream(reader) ? undefined : await placesOf(db, [...findsOf(rows.map(toEntry))]);
