@@ -1,5 +1,5 @@
-import { onceSeen, seen, specimen, strip } from '../forager';
-import { answer, begin, chip, expectOutcome, named, type Task } from './steps';
+import { strip } from '../forager';
+import { answer, begin, chip, describe, expectOutcome, named, suppose, type Task } from './steps';
 
 /** A family out for a walk. */
 export const FAMILY: readonly Task[] = [
@@ -16,18 +16,7 @@ export const FAMILY: readonly Task[] = [
     name: 'Spring leaves without a name: lily of the valley is among what they could be',
     run: async (thumb) => {
       const { page } = thumb;
-      await thumb.tap(named(page, 'button', 'A new find'));
-      await thumb.tap(named(page, 'radio', /^Bulb|^Lily|^Herb: /));
-      await thumb.tap(named(page, 'button', 'I have no name for it yet'));
-      await page.waitForURL(/\/name$/);
-      const shows = specimen('convallaria-majalis', 'vegetative');
-      for (let step = 0; step < 5; step += 1) {
-        const question = (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
-        const before = await seen(page);
-        const label = shows[question];
-        await thumb.tap(label === undefined ? named(page, 'button', 'Not on this piece') : page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }));
-        await onceSeen(page, before);
-      }
+      await describe(thumb, /^Bulb|^Lily|^Herb: /, 'convallaria-majalis', 'vegetative', /^Not on this piece/);
       await thumb.see(page.getByRole('list', { name: 'Candidates' }).getByText('Lily of the valley'));
     },
   },
@@ -35,11 +24,7 @@ export const FAMILY: readonly Task[] = [
     name: 'Hazelnuts where somebody is allergic to nuts: left, before anything is asked of the tree',
     run: async (thumb) => {
       const { page } = thumb;
-      await thumb.tap(named(page, 'button', 'A new find'));
-      await thumb.tap(named(page, 'radio', /^Tree|^Shrub/));
-      await thumb.type(page.getByLabel('Name, in any language, or scientific'), 'hazel');
-      await thumb.tap(named(page, 'button', /Corylus avellana/));
-      await page.waitForURL(/\/around/);
+      await suppose(thumb, /^Tree|^Shrub/, 'hazel', /Corylus avellana/);
       await thumb.tap(named(page, 'checkbox', 'In fruit'));
       await thumb.tap(chip(page, 'Who will eat it?', 'With an allergy to nuts'));
       await strip(page).getByText('Not for anyone with a nut allergy', { exact: false }).waitFor();

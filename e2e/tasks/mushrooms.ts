@@ -1,5 +1,4 @@
-import { onceSeen, seen, specimen } from '../forager';
-import { answer, begin, chip, expectOutcome, named, room, type Task } from './steps';
+import { answer, begin, chip, describe, expectOutcome, named, room, suppose, type Task } from './steps';
 
 /** Somebody who goes for mushrooms on the way home. */
 export const MUSHROOMS: readonly Task[] = [
@@ -19,18 +18,7 @@ export const MUSHROOMS: readonly Task[] = [
     name: 'A tuft without a name: what dangerous one it could be',
     run: async (thumb) => {
       const { page } = thumb;
-      await thumb.tap(named(page, 'button', 'A new find'));
-      await thumb.tap(named(page, 'radio', /^Gills: /));
-      await thumb.tap(named(page, 'button', 'I have no name for it yet'));
-      await page.waitForURL(/\/name$/);
-      const shows = specimen('galerina-marginata', 'mature');
-      for (let step = 0; step < 5; step += 1) {
-        const question = (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
-        const before = await seen(page);
-        const label = shows[question];
-        await thumb.tap(label === undefined ? named(page, 'button', /^Can’t see it/) : page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }));
-        await onceSeen(page, before);
-      }
+      await describe(thumb, /^Gills: /, 'galerina-marginata', 'mature', /^Can’t see it/);
       await thumb.see(page.getByRole('list', { name: 'Candidates' }).getByText('Funeral bell'));
     },
   },
@@ -38,11 +26,7 @@ export const MUSHROOMS: readonly Task[] = [
     name: 'A field mushroom: why it is never collected, before anything is asked',
     run: async (thumb) => {
       const { page } = thumb;
-      await thumb.tap(named(page, 'button', 'A new find'));
-      await thumb.tap(named(page, 'radio', /^Gills: /));
-      await thumb.type(page.getByLabel('Name, in any language, or scientific'), 'field mushroom');
-      await thumb.tap(named(page, 'button', /^Field mushroom/));
-      await page.waitForURL(/\/around/);
+      await suppose(thumb, /^Gills: /, 'field mushroom', /^Field mushroom/);
       await expectOutcome(page, 'Leave');
     },
   },

@@ -13,14 +13,20 @@ export const named = (page: Page, role: 'button' | 'link' | 'radio' | 'checkbox'
 export const chip = (page: Page, group: string | RegExp, name: string) => page.getByRole('group', { name: group }).getByText(name, { exact: true });
 export const room = (page: Page, name: string) => named(page, 'link', name);
 
-/** Begins a find by its form and its name, and says what stands around it, all as it should be. @param minds what somebody who will have it has to mind */
-export async function begin(thumb: Thumb, plan: RegExp, name: string, taxon: RegExp, stage: string, minds = 'None of these'): Promise<void> {
+/** Begins a find by its form and the name that it is supposed to have. */
+export async function suppose(thumb: Thumb, form: RegExp, name: string, taxon: RegExp): Promise<void> {
   const { page } = thumb;
   await thumb.tap(named(page, 'button', 'A new find'));
-  await thumb.tap(named(page, 'radio', plan));
+  await thumb.tap(named(page, 'radio', form));
   await thumb.type(page.getByLabel('Name, in any language, or scientific'), name);
   await thumb.tap(named(page, 'button', taxon));
   await page.waitForURL(/\/around/);
+}
+
+/** Begins a find by its form and its name, and says what stands around it, all as it should be. @param minds what somebody who will have it has to mind */
+export async function begin(thumb: Thumb, form: RegExp, name: string, taxon: RegExp, stage: string, minds = 'None of these'): Promise<void> {
+  const { page } = thumb;
+  await suppose(thumb, form, name, taxon);
   await thumb.tap(named(page, 'checkbox', stage));
   if (await page.getByRole('group', { name: 'Who will eat it?' }).count() > 0) await thumb.tap(chip(page, 'Who will eat it?', minds));
   await thumb.tap(named(page, 'button', /^I may pick here, nothing spoils/));
@@ -38,7 +44,7 @@ export async function answer(thumb: Thumb, target: string, stage: string, most =
     const gloves = named(page, 'button', 'They are on');
     if (await gloves.isVisible()) await thumb.tap(gloves);
     if (await page.getByRole('heading', { name: 'Nothing more to ask' }).isVisible()) return;
-    const question = (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
+    const question = await questionOn(page);
     const before = await seen(page);
     const label = shows[question];
     const number = numberFor(target, stage, question);
@@ -52,6 +58,24 @@ export async function answer(thumb: Thumb, target: string, stage: string, most =
     await onceSeen(page, before);
   }
 }
+
+/** Begins a find by its form without a name, and answers five questions as this taxon shows it. @param unseen what is said of a question that it has no answer to */
+export async function describe(thumb: Thumb, form: RegExp, taxon: string, stage: string, unseen: RegExp): Promise<void> {
+  const { page } = thumb;
+  await thumb.tap(named(page, 'button', 'A new find'));
+  await thumb.tap(named(page, 'radio', form));
+  await thumb.tap(named(page, 'button', 'I have no name for it yet'));
+  await page.waitForURL(/\/name$/);
+  const shows = specimen(taxon, stage);
+  for (let step = 0; step < 5; step += 1) {
+    const before = await seen(page);
+    const label = shows[await questionOn(page)];
+    await thumb.tap(label === undefined ? named(page, 'button', unseen) : page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }));
+    await onceSeen(page, before);
+  }
+}
+
+const questionOn = async (page: Page): Promise<string> => (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
 
 /** The middle of what is usual of a number that a question asks for; lengths in centimetres. */
 function numberFor(target: string, stage: string, question: string): { readonly text: string; readonly counted: boolean } | undefined {

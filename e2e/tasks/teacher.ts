@@ -1,5 +1,5 @@
 import { strip } from '../forager';
-import { answer, begin, chip, expectOutcome, named, room, type Task } from './steps';
+import { answer, begin, chip, expectOutcome, named, room, suppose, type Task } from './steps';
 
 /** A teacher with a group. */
 export const TEACHER: readonly Task[] = [
@@ -61,11 +61,7 @@ export const TEACHER: readonly Task[] = [
     name: 'Comfrey from its leaves: never called the right plant before it is one',
     run: async (thumb) => {
       const { page } = thumb;
-      await thumb.tap(named(page, 'button', 'A new find'));
-      await thumb.tap(named(page, 'radio', /^Herb: /));
-      await thumb.type(page.getByLabel('Name, in any language, or scientific'), 'comfrey');
-      await thumb.tap(named(page, 'button', /^Common comfrey|^Comfrey/));
-      await page.waitForURL(/\/around/);
+      await suppose(thumb, /^Herb: /, 'comfrey', /^Common comfrey|^Comfrey/);
       await thumb.tap(named(page, 'checkbox', 'Leaves only'));
       // What stage and part rule out is said with "even if", after what is not ruled out yet.
       await strip(page).getByText(/^\d+ dangerous ones are not ruled out yet\. Even if it is common comfrey, /).waitFor();
