@@ -50,7 +50,8 @@ export interface AnswerEffect {
  * The checks worth making now, best first: what was taken back, or contradicts the target in more than one character,
  * is looked at again before anything new; then whatever brings most of what is missing for its time and damage. A
  * single contradiction is looked at again after all that brings the decision nearer, when the eye is fresh and the light
- * another, and before anything that would only add one more fit. Only characters that can
+ * another, and before anything that would only add one more fit. So does what anybody looks at, whatever they take it
+ * for. Only characters that can
  * be seen at the recorded stages, with the gear at hand, are proposed. Empty when nothing in the guide brings the decision nearer.
  *
  * While anything not yet barred can harm the skin, what is only looked at comes before what is touched.
