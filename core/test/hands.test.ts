@@ -43,6 +43,11 @@ describe('digging', () => {
     expect(asked(target, { ...may, protection: 'unknown' })).toBe(false);
     expect(asked(target, { ...may, protection: 'protected' })).toBe(false);
   });
+  test('of a plant without a name is proposed only once the law was looked up', () => {
+    const { target: _, ...unnamed } = find('hypericum-perforatum', []);
+    const dug = (context: Partial<Case['context']>) => identify(guide, { ...unnamed, context: { stages: unnamed.context.stages, ...context } } as never).checks.some(({ character }) => roots.has(character));
+    expect([dug(may), dug({ ...may, protection: undefined }), dug({ ...may, protection: 'unknown' }), dug({ ...may, mayDig: undefined })]).toEqual([true, false, false, false]);
+  });
   test('is needed for nothing that Pause collects', () => {
     for (const { id, taxon: { kingdom, parts } } of guide.taxa.filter((one) => one.taxon.kingdom === 'Plantae' && isCollectable(one))) {
       for (const stage of new Set(parts.flatMap(({ stages }) => stages))) {

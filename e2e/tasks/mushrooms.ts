@@ -87,6 +87,20 @@ export const MUSHROOMS: readonly Task[] = [
     },
   },
   {
+    name: 'A meal from the pantry: who ate of it, and how much',
+    run: async (thumb) => {
+      const { page } = thumb;
+      await thumb.tap(named(page, 'button', 'Pantry'));
+      await thumb.tap(page.getByRole('link', { name: /^Bilberry syrup/ }));
+      await thumb.tap(named(page, 'button', 'Eat of it'));
+      await thumb.tap(chip(page, 'Who ate', 'Mirel'));
+      await thumb.type(page.getByRole('textbox', { name: /^How much of it/ }), '50');
+      await thumb.type(page.getByRole('textbox', { name: 'What the dish was', exact: true }), 'Pancakes');
+      await thumb.tap(named(page, 'button', 'It was eaten'));
+      await page.getByRole('heading', { name: /^Pancakes, eaten by Mirel/ }).waitFor();
+    },
+  },
+  {
     name: 'A friend is ill: whom to call, and what to read out',
     run: async (thumb) => {
       const { page } = thumb;

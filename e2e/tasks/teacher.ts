@@ -68,6 +68,27 @@ export const TEACHER: readonly Task[] = [
     },
   },
   {
+    name: 'Yellow gentian: left, since its double kills',
+    run: async (thumb) => {
+      const { page } = thumb;
+      await suppose(thumb, /^Herb: /, 'gentian', /Gentiana lutea/);
+      await expectOutcome(page, 'Leave');
+      await strip(page).getByText(/white false hellebore/i).waitFor();
+    },
+  },
+  {
+    name: 'The places, as a file for another program',
+    run: async (thumb) => {
+      const { page } = thumb;
+      await thumb.tap(room(page, 'Week'));
+      await thumb.tap(named(page, 'button', 'Places'));
+      const saved = page.waitForEvent('download');
+      await thumb.tap(named(page, 'button', 'Save as GPX'));
+      const name = (await saved).suggestedFilename();
+      if (!name.endsWith('.gpx')) throw new Error(name);
+    },
+  },
+  {
     name: 'A jar found again by the letters on its label',
     run: async (thumb) => {
       const { page } = thumb;
