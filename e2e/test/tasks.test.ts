@@ -9,7 +9,7 @@ beforeAll(async () => { rig = await startRig(); });
 afterAll(async () => { await rig.close(); });
 
 /** Taps and scrolls that a task may cost at most. */
-const MOST = { taps: 40, scrolls: 60 };
+const MOST = { taps: 25, scrolls: 25 };
 
 test.each(TASKS.map((task) => [task.name, task] as const))('%s', async (_, task) => {
   const { taps, scrolls, errors } = await doTask(rig, task);
