@@ -1,9 +1,9 @@
 import './guide';
-import { decide, parseCase, type BarRow, type Reason } from '@pause/core';
+import { decide, evaluate, lacksOnlySecondLooks, parseCase, planAsAsked, type BarRow, type Reason, type StageId } from '@pause/core';
 import { searchTaxa, sharingName } from '../src/features/new-find/search';
 import { guide } from '../src/evaluate/guide';
-import { allUsual, find } from '../../core/test/finds';
-import { harmLine, readingWords, timeWords } from '../src/words/names';
+import { allUsual, find, usualValue } from '../../core/test/finds';
+import { characterName, harmLine, lowerFirst, readingWords, timeWords } from '../src/words/names';
 import { movedWords, reasonWords, stripLine } from '../src/words/reasons';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();
@@ -67,6 +67,25 @@ test('the strip says one thing, the most urgent', () => {
   expect(new Set(lines.map((l) => l.split('\n').length))).toEqual(new Set([1]));
   // Four lines of a phone hold some 120 letters.
   expect(lines.filter((line, i) => decided[i]!.outcome === 'pause' && line.length > 120)).toEqual([]);
+});
+
+test('what is asked before the second looks is what the strip names', () => {
+  const target = guide.taxon('hydnum-repandum')!;
+  let said: string[] = [];
+  let asked: string[] = [];
+  for (let made = find(target.id, []), step = 1; step < 30; step += 1) {
+    const { verdict: now, checks: [next] } = evaluate(guide, made);
+    if (now.outcome !== 'pause' || !next) break;
+    if (lacksOnlySecondLooks(now)) {
+      said = [...said, stripLine(now, planAsAsked(guide, made))];
+      asked = [...asked, lowerFirst(characterName(next.character))];
+    }
+    const value = usualValue(target, guide.character(next.character)!, 'mature' as StageId);
+    made = { ...made, readings: [...made.readings, { ...reading(next.character, ''), value: typeof value === 'string' ? { kind: 'states', states: [value] } : value } as never] };
+  }
+  expect(said.length).toBeGreaterThan(1);
+  expect(said[0]).toContain(`What is dangerous is ruled out. Before the second looks: ${asked[0]}. `);
+  for (const [n, line] of said.entries()) expect(line).toContain(asked[n]);
 });
 
 test('what an answer did to the bars is said by name, and nothing where nothing moved', () => {

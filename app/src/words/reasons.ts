@@ -1,4 +1,4 @@
-import { filled, type AskedPlan, type BarRow, type CharacterId, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
+import { filled, lacksOnlySecondLooks, type AskedPlan, type BarRow, type CharacterId, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
 import {
   characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
 } from './names';
@@ -141,9 +141,17 @@ export function aroundLine(verdict: Verdict): string {
 
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
 export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
-  const line = oneLine(verdict);
+  const line = beforeSecondLooks(verdict, plan) ?? oneLine(verdict);
   const rest = plan?.feasible === true && plan.seconds > 0 && verdict.outcome === 'pause' && /ruled out|fit so far/.test(line);
   return rest ? `${line} All of it: about ${timeWords(plan.seconds)}.` : line;
+}
+
+/** Where only second looks are missing, and something else is asked before them: what that is. */
+function beforeSecondLooks(verdict: Verdict, plan: AskedPlan | Plan | undefined): string | undefined {
+  const [first] = plan?.feasible === true ? plan.checks : [];
+  if (!first || !lacksOnlySecondLooks(verdict)) return undefined;
+  const again = verdict.reasons.some((reason) => reason.code === 'look-again' && reason.character === first.character);
+  return again ? undefined : `What is dangerous is ruled out. Before the second looks: ${lowerFirst(characterName(first.character))}.`;
 }
 
 /** What holds only if it is what it is taken for: it is said as an *if*, and after what is not ruled out. */
