@@ -80,7 +80,7 @@ describe('a root', () => {
     expect(roots).toEqual(expect.arrayContaining(['root.form', 'root.flesh', 'root.core', 'root.skin', 'root.smell']));
   });
 
-  test('of which something was passed over is asked for no more, and holds nothing up', () => {
+  test('of which something was passed over is asked for no more; it counts as one thing passed over, and where none may be dug up as nothing', () => {
     let seen = 0;
     for (const target of collectable.filter(({ taxon: { kingdom } }) => kingdom === 'Plantae')) {
       const context = { ...goodContext(target), ...may };
@@ -92,7 +92,9 @@ describe('a root', () => {
         expect([target.id, id, asked({ skips: [{ character: id, piece: 'p1', at: at(1) }] })]).toEqual([target.id, id, []]);
         const passed = find(target.id, [reading(id, { kind: 'cant-tell' }, { minute: 1 })], { context, skips: roots.map((one) => ({ character: one, piece: 'p1', at: at(2) })) });
         expect(nextChecks(guide, passed).filter((check) => roots.includes(check.character))).toEqual([]);
-        expect(decide(guide, passed).reasons.filter(({ code }) => code === 'unanswered')).toEqual([]);
+        const codes = (find: Case) => decide(guide, find).reasons.map(({ code }) => code).filter((code) => code === 'unanswered' || code === 'passed-over');
+        expect(codes(passed)).toEqual(['passed-over']);
+        expect(codes({ ...passed, context: { ...passed.context, mayDig: false } })).toEqual([]);
         // On another piece it may be looked at.
         expect(asked({ skips: [{ character: id, piece: 'p0', at: at(1) }], pieces: [{ id: 'p0', startedAt: at(0), purpose: 'compare' }, { id: 'p1', startedAt: at(0), purpose: 'decide' }] })).toEqual(before);
       }

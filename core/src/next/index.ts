@@ -121,7 +121,7 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     return settled?.outcome === 'agreed' && settled.looks.length < LOOKS_THAT_COUNT ? [check(guide, mark.character, 'mark-unsure', 0)] : [];
   });
   const twice = weighed.reasons.flatMap((reason) => (reason.code === 'look-again' ? [check(guide, reason.character, 'look-again', 0)] : []));
-  const reopened = [...twice, ...unsure, ...unanswered(guide, view, target).map((id) => check(guide, id, 'unanswered', 0))];
+  const reopened = [...twice, ...unsure, ...unanswered(guide, view, target).filter((id) => !isDugUp(guide, id)).map((id) => check(guide, id, 'unanswered', 0))];
   const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
   const comesFirst = (c: Check) => oneDoubt && gain.get(c.character)?.nearer === true;
   const all = [...ordered.filter(comesFirst), ...again, ...ordered.filter((c) => !comesFirst(c)), ...reopened];
@@ -158,6 +158,11 @@ function check(guide: CompiledGuide, id: CharacterId, why: CheckWhy, gain: numbe
   return { character: id, why, seconds: character?.seconds ?? 0, damage: character?.damage ?? 'none', skin: [], gain };
 }
 
+/** Nobody digs a second time for what could not be seen. */
+const isDugUp = (guide: CompiledGuide, id: CharacterId): boolean => {
+  const character = guide.character(id);
+  return character !== undefined && isDug(character);
+};
 const takes = (c: Check): number => HANDLING_SECONDS + effortOf(c);
 const rate = (c: Check): number => c.gain / takes(c);
 

@@ -1,4 +1,4 @@
-import { isDug, type CaseView } from '../case';
+import { isDug, mayBeDug, type CaseView } from '../case';
 import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
 
 /** Of the checks proposed, this many may go unanswered. */
@@ -33,13 +33,20 @@ export function rootPassedOver(guide: CompiledGuide, view: CaseView): boolean {
 
 /**
  * Of those, the ones whose answer could have spoken against the target. What cannot be there does not count: flowers at
- * fruiting time, spores of a young cap. Nor does a root: nobody has to dig. Until the stage is known, nothing can be said to be there.
+ * fruiting time, spores of a young cap, a root that nobody may dig. Of a root that may be dug one thing counts for all of it.
+ * Until the stage is known, nothing can be said to be there.
  */
 export function unanswered(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {
   const stages = view.find.context.stages ?? [];
+  const diggable = mayBeDug(view.find, target);
+  let root = false;
   return passedOver(guide, view, target).filter((id) => {
     const character = guide.character(id);
-    if (!character || isDug(character)) return false;
+    if (!character) return false;
+    if (isDug(character)) {
+      if (!diggable || root) return false;
+      root = true;
+    }
     const stated = target.atStage.get(character.index);
     return stages.some((stage) => character.stages.has(stage) && stated?.has(stage) === true);
   });
