@@ -45,7 +45,7 @@ describe('digging', () => {
   });
   test('of a plant without a name is proposed only once the law was looked up', () => {
     const { target: _, ...unnamed } = find('hypericum-perforatum', []);
-    const dug = (context: Partial<Case['context']>) => identify(guide, { ...unnamed, context: { stages: unnamed.context.stages, ...context } } as never).checks.some(({ character }) => roots.has(character));
+    const dug = (context: Partial<Case['context']>) => identify(guide, { ...unnamed, context: { stages: unnamed.context.stages, ...context } }).checks.some(({ character }) => roots.has(character));
     expect([dug(may), dug({ ...may, protection: undefined }), dug({ ...may, protection: 'unknown' }), dug({ ...may, mayDig: undefined })]).toEqual([true, false, false, false]);
   });
   test('is needed for nothing that Pause collects', () => {

@@ -4,7 +4,6 @@ import { Migrator, sql } from 'kysely';
 import { allUsual, at, followChecks, guide, lookedAtTwice } from '../../core/test/finds';
 import { connect, migrate, type Db } from '../src/db';
 import * as before from '../src/db/migrations/0001-finds';
-import * as stamps from '../src/db/migrations/0007-stamps';
 import { digest } from '../src/backup';
 import { keepGuide, pull, push, recordsOf } from '../src/notebook';
 

@@ -175,7 +175,7 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       finds: [...records].flatMap(([find, record]) => (moved(find, record) ? [find] : [])), harvests: [...new Set(strays)],
       groups: [...new Set(ofGroups.filter(({ body }) => body.field !== 'name').map(({ page }) => page))],
     };
-    if (Object.values(again).some((ids) => ids.length > 0)) await recheck?.(again, transaction);
+    if ([again.finds, again.harvests, again.groups].some((ids) => ids.length > 0)) await recheck?.(again, transaction);
     return pushed;
   });
   // Also where it was known already: the one who told it first may have been killed before it got here.
