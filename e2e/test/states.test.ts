@@ -323,6 +323,7 @@ test('a notebook without the demo is empty and has no clock of its own', async (
   const name = 'plain_notebook';
   const base = new URL(rig.databaseUrl);
   const admin = connect(base.href);
+  await sql`drop database if exists ${sql.id(name)} with (force)`.execute(admin);
   await sql`create database ${sql.id(name)}`.execute(admin);
   await admin.destroy();
   base.pathname = `/${name}`;

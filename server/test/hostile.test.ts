@@ -121,6 +121,14 @@ describe('the doors of accounts', () => {
     expect((await knock(path, 'a=b', 'application/x-www-form-urlencoded')).status).toBe(415);
   });
 
+  test('whoever signs out need send nothing', async () => {
+    const guest = await someone(server.url, 'Guest Gast');
+    const me = async () => (await fetch(`${server.url}/api/v1/me`, { headers: { cookie: guest.cookie } })).status;
+    expect(await me()).toBe(200);
+    expect((await fetch(`${server.url}/api/v1/auth/sign-out`, { method: 'POST', headers: { cookie: guest.cookie, origin: server.url } })).status).toBe(200);
+    expect(await me()).toBe(401);
+  });
+
   test('a long name, and what nobody asked for, are refused by their field, and nothing is stored', async () => {
     const accounts = async () => (await database.db.selectFrom('people').select('id').execute()).length;
     const before = await accounts();

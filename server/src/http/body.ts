@@ -16,9 +16,9 @@ export function parsed<S extends z.ZodType>(schema: S, value: unknown): z.infer<
  * @throws Problem 415 for what is no JSON, 422 for what is another JSON
  */
 export function body<S extends z.ZodType>(schema: S, request: Request, none?: z.input<S>): z.infer<S> {
-  // Null: there is no body.
   const type = request.is('application/json');
-  if (type === null && none !== undefined) return parsed(schema, none);
+  const empty = type === null || request.headers['content-length'] === '0';
+  if (empty && none !== undefined) return parsed(schema, none);
   if (!type) throw new Problem(415, 'not-json', 'body: send application/json');
   return parsed(schema, request.body);
 }
