@@ -103,13 +103,13 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
         const arrival = sent.kind === 'verdicts' ? records.get(sent.find)?.verdicts.find((v) => v.id === sent.body.id)?.arrival : undefined;
         return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(moved ? { at: earlier.at } : {}), ...(arrival ? { arrival } : {}) };
       }
-      const letters = JSON.stringify(sent.body).length;
-      if (letters > mostLetters(sent)) return refused(invalid([{ field: 'body', reason: `it is too large: ${letters} letters, at most ${mostLetters(sent)}` }]));
       const toldMs = Date.parse(toldAt(sent));
       if (!isInTime(toldMs)) return refused(invalid([{ field: atField(sent), reason: 'it is no time from 1970 to 2099' }]));
       // A clock that is wrong must not win over everybody else's for as long as it is: what it tells was told when it arrived.
       const late = toldMs > now + MOST_AHEAD_MS ? new Date(now).toISOString() : undefined;
       const entry = late === undefined ? sent : movedTo(sent, late);
+      const json = JSON.stringify(entry.body);
+      if (json.length > mostLetters(sent)) return refused(invalid([{ field: 'body', reason: `it is too large: ${json.length} letters, at most ${mostLetters(sent)}` }]));
       const hash = hashOf(entry);
       if (entry.stamp !== undefined && !tellsTime(entry.stamp)) return refused(invalid([{ field: 'stamp', reason: 'it tells no time from 1970 to 2099' }]));
       const already = head.get(aboutOf(entry));
@@ -148,7 +148,7 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       }
       const seq = (last.get(stream) ?? 0) + 1;
       last.set(stream, seq);
-      rows.push({ stream, seq, kind: entry.kind, id: entry.body.id, find_id: entry.find ?? null, page_id: entry.page ?? null, person: actor.person, stamp, body: JSON.stringify(entry.body), content_hash: hash });
+      rows.push({ stream, seq, kind: entry.kind, id: entry.body.id, find_id: entry.find ?? null, page_id: entry.page ?? null, person: actor.person, stamp, body: json, content_hash: hash });
       before.set(keyOf(entry.kind, entry.body.id), { hash, stream, seq, stamp, at: toldAt(entry) });
       if (begins(entry)) head.set(aboutOf(entry), stream);
       if (entry.kind === 'finds') newFinds.push({ id: entry.find, stream, person: actor.person, started_at: entry.body.startedAt });
