@@ -4,7 +4,7 @@ import { standing, type PageEntry } from '@pause/core';
 import { loadMe } from '../src/store/actions';
 import type { Group } from '../src/store/api';
 import { beginPage, layPages, sight, tellGroup, tellPage, withTold } from '../src/store/pages';
-import { flush, syncAll } from '../src/store/sync';
+import { flush, streamGrew, syncAll } from '../src/store/sync';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
@@ -63,6 +63,28 @@ test('what another device told of a page that is shown is shown at once', async 
   server.told({ kind: 'fields', page: id, body: { id: 'other-one', at: '2026-09-14T09:00:00.000Z', by: 'tam', of: 'place', field: 'moisture', value: 'wet' }, stamp: '2026-09-14T09:00:00.000Z-0000-karrow' } as unknown as PageEntry);
   await store.dispatch(syncAll());
   expect(standing(page(id)!, 'place')).toEqual({ name: 'Lower wood', moisture: 'wet' });
+});
+
+test('of a stream that grew only that is fetched; where a group’s rules are among it, or nobody knows which grew, everything is asked for', async () => {
+  const { store, server, page } = await opened();
+  const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
+  await settle();
+  await store.dispatch(syncAll());
+  let asked = 0;
+  server.meanwhile = () => { asked += 1; };
+  const told = (of: string, onPage: string, field: string, value: unknown, n: number) => server.told({ kind: 'fields', page: onPage, body: { id: `other-${n}`, at: '2026-09-14T09:00:00.000Z', by: 'tam', of, field, value }, stamp: `2026-09-14T09:00:0${n}.000Z-0000-karrow` } as unknown as PageEntry);
+  const grew = (last: number) => store.dispatch(streamGrew({ stream: 'p:mirel', last }));
+  told('place', id, 'moisture', 'wet', 1);
+  await grew(3);
+  expect([standing(page(id)!, 'place'), asked]).toEqual([{ name: 'Lower wood', moisture: 'wet' }, 0]);
+  // What is here already is not fetched again.
+  await grew(1);
+  expect(asked).toBe(0);
+  told('group', GROUP.id, 'familyHint', true, 2);
+  await grew(4);
+  expect(asked).toBe(1);
+  await store.dispatch(streamGrew());
+  expect(asked).toBe(2);
 });
 
 test('pages of the group alone are not taken for all; the pages of another account are forgotten', async () => {

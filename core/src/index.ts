@@ -29,7 +29,7 @@ export {
   type Hands, type Option, type PlanProblem, type Row, type Solution, type Obstacle, type Plan, type PlannedCheck,
 } from './plan';
 export { partings, type Parting } from './part';
-export { applyEntry, blindAsk, caseOf, contextOf, countOf, entriesOf, findsOf, mayBeBlind, edited, summaryOf, unnamedOf } from './find';
+export { applyEntries, applyEntry, blindAsk, caseOf, contextOf, countOf, entriesOf, findsOf, mayBeBlind, edited, summaryOf, unnamedOf } from './find';
 export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './find';
 export { heard, nextStamp, Stamp, tellsTime } from './notebook/stamp';
 export type { Entry, FindEntry, PageEntry } from './notebook/entry';

@@ -1,6 +1,6 @@
 /**
  * Whoever answers honestly is never left standing: no way through the checks ends at *pause* with everything filled and
- * nothing to do. Walked at random over all that is collected, at every stage, by somebody who cannot see everything, is not
+ * nothing to do, or for something passed over that is not asked for again. Walked at random over all that is collected, at every stage, by somebody who cannot see everything, is not
  * always sure, leaves the order, and tells the stage late.
  */
 import { isCollectable, isDug, parseCase, toLook, weighAndAsk, type Case, type CompiledCharacter, type CompiledTaxon, type Reading, type StageId } from '../src';
@@ -18,6 +18,8 @@ interface Ended {
   readonly outcome: 'collect' | 'leave' | 'pause';
   readonly asks: boolean;
   readonly filled: boolean;
+  /** Something that could be seen was passed over, and has its price. */
+  readonly open: boolean;
   readonly reasons: readonly string[];
 }
 
@@ -31,9 +33,15 @@ function walk(target: CompiledTaxon, stage: StageId, next: () => number, passes:
   let context: Case['context'] = {
     ...(next() < 0.7 ? { stages: [stage] } : {}), condition: 'fresh', permission: 'allowed', contamination: 'none-seen', protection: 'allowed', tracedToBase: true, ...(part ? { part: part.part, use: part.use } : {}),
   };
+  const mayDig = next() < 0.4;
+  if (mayDig) {
+    context = { ...context, mayDig };
+    // Who may dig one up does not always see much of its root.
+    if (next() < 0.5) for (const one of guide.characters) if (isDug(one)) cannotSee.add(one.index);
+  }
   const raw = () => ({ guide: { id: guide.guide.id }, kingdom: target.taxon.kingdom, target: target.id, pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings, skips, context });
-  // What cannot be seen was looked for all the same, before anybody asked for the stage: nothing is dug up, and nothing flowers out of its time.
-  const cannotBe = (one: CompiledCharacter) => isDug(one) || !one.stages.has(stage);
+  // What cannot be seen was looked for all the same, before anybody asked for the stage: nothing flowers out of its time, and nothing is dug up that may not be.
+  const cannotBe = (one: CompiledCharacter) => (isDug(one) && !mayDig) || !one.stages.has(stage);
   for (const one of guide.characters) {
     if (one.character.kingdom === target.taxon.kingdom && cannotBe(one) && passes() < 0.2) skips = [...skips, { character: one.id, piece: 'p1' as never, at: at(0) }];
   }
@@ -47,7 +55,7 @@ function walk(target: CompiledTaxon, stage: StageId, next: () => number, passes:
     const filled = rows.every(({ have, need }) => have >= need) && !pause.some(({ code }) => code === 'groups-short' || code === 'signature-missing');
     const possible = checks.filter((one) => { const known = guide.character(one.character); return known !== undefined && !cannotBe(known); });
     const check = next() < 0.8 ? possible[0] : possible[Math.floor(next() * possible.length)];
-    if (outcome !== 'pause' || check === undefined || step === MOST_STEPS) return { outcome, asks: check !== undefined, filled, reasons: pause.map(({ code }) => code) };
+    if (outcome !== 'pause' || check === undefined || step === MOST_STEPS) return { outcome, asks: check !== undefined, filled, open: reasons.some(({ code }) => code === 'passed-over' || code === 'unanswered'), reasons: pause.map(({ code }) => code) };
     const character = guide.character(check.character);
     if (!character) throw new Error(check.character);
     if (cannotSee.has(character.index) && check.why !== 'unanswered' && next() < 0.5) {
@@ -73,6 +81,8 @@ test.each(walks)('%s, %s', (_, stage, target, seed) => {
   const pairs = Array.from({ length: PAIRS }, (_, n) => [walk(target, stage, seeded(seed + n), passing), walk(target, stage, seeded(seed + n), () => 1)] as const);
   const ended = pairs.flat();
   expect(ended.filter(({ outcome, asks, filled }) => outcome === 'pause' && filled && !asks)).toEqual([]);
+  // What was passed over can still be made good.
+  expect(ended.filter(({ outcome, asks, open }) => outcome === 'pause' && open && !asks)).toEqual([]);
   // What cannot be there changes nothing, however often it was passed over.
   for (const [passed, asked] of pairs) expect(passed).toEqual(asked);
   // What is true of it gets through, mostly: else the test would show nothing.

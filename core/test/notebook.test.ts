@@ -1,6 +1,6 @@
 /** The notebook that several devices write: order, folding, and who is told a place. */
 import * as fc from 'fast-check';
-import { applyEntry, canonicalJson, edited, type FindEntry, type FindRecord } from '../src';
+import { applyEntries, applyEntry, canonicalJson, edited, type FindEntry, type FindRecord } from '../src';
 import { coarse, entryFor, heard, momentOf, nextStamp, parseEntry, stampOf, tellsTime, toldExactly, tooFarAhead, type Stamp } from '../src/notebook';
 
 const MORNING = Date.parse('2026-09-14T07:40:00.000Z');
@@ -82,6 +82,25 @@ describe('a record', () => {
     fc.assert(fc.property(fc.shuffledSubarray(told, { minLength: told.length }), fc.shuffledSubarray(told), (order, again) => {
       expect(canonicalJson(folded([FIND, ...order, ...again]))).toBe(whole);
     }), { numRuns: 300 });
+  });
+
+  test('is the same whether its entries come one by one or all at once', () => {
+    const some = fc.array(fc.constantFrom(...told), { maxLength: 40 });
+    fc.assert(fc.property(some, some, (before, more) => {
+      const record = folded([FIND, ...before]);
+      expect(applyEntries(record, more)).toEqual(more.reduce<FindRecord | undefined>(applyEntry, record));
+      expect(applyEntries(undefined, [FIND, ...before, ...more])).toEqual(folded([FIND, ...before, ...more]));
+    }), { numRuns: 300 });
+  });
+
+  test('of twenty thousand entries is there at once', () => {
+    const long = Array.from({ length: 20_000 }, (_, n) => entry('edits', { id: `note-${String(n)}`, by: 'mirel', field: 'note', value: `Note ${String(n)}` }, (n * 7919) % 20_000));
+    const began = performance.now();
+    const record = applyEntries(undefined, [FIND, ...long]);
+    // One by one it takes minutes: every entry copies all before it.
+    expect(performance.now() - began).toBeLessThan(5000);
+    expect(record?.edits).toHaveLength(20_000);
+    expect(edited(record!, 'note').now?.at).toBe(at(19_999));
   });
 
   test('holds each member of what stands around it as it was told last, by whichever device', () => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { canonicalJson, CAUSE_BIT, compileGuide, decide, largestIndependent, type Case, type Verdict } from '../src';
+import { verdictProblems } from '../src/questions';
 import { allUsual, at, character, dangers, find, goodContext, guide, taxon, targets } from './finds';
 
 const RANK = { leave: 0, pause: 1, collect: 2 } as const;
@@ -37,6 +38,23 @@ function finds(id: string): fc.Arbitrary<Case> {
 
 const anyFind = fc.constantFrom(...targets.map((t) => t.id)).chain(finds);
 const RUNS = { numRuns: Number(process.env.PAUSE_RUNS ?? 300) };
+
+test('every verdict is one from outside too; with anything more in it, or anything less, it is none', () => {
+  const codes = new Set<string>();
+  for (const find of fc.sample(anyFind, { numRuns: 150, seed: 8 })) {
+    const verdict = JSON.parse(JSON.stringify(decide(guide, find))) as Verdict & Record<string, object>;
+    expect(verdictProblems(verdict)).toEqual([]);
+    for (const { code } of verdict.reasons) codes.add(code);
+    const [reason, ...reasons] = verdict.reasons;
+    const without = <K extends string>(member: K, { [member]: _, ...rest }: Record<K, unknown>) => rest as unknown as Verdict;
+    const spoiled = [
+      { ...verdict, junk: 'x' }, { ...verdict, holds: { ...verdict.holds, junk: 1 } }, { ...verdict, reasons: [{ ...reason, junk: 1 }, ...reasons] }, { ...verdict, reasons: [{ code: 'unheard-of', weight: 'note' }] },
+      { ...verdict, rows: verdict.rows.map((row) => ({ ...row, junk: 1 })) }, ...['target', 'piece', 'reasons', 'rows', 'holds', 'leansOn'].map((member) => without(member, verdict)),
+    ];
+    for (const one of spoiled.filter((_, n) => n !== 4 || verdict.rows.length > 0)) expect(verdictProblems(one as Verdict)).not.toEqual([]);
+  }
+  expect(codes.size).toBeGreaterThan(10);
+});
 
 test('the finds are worth trying: all three verdicts are among them', () => {
   const outcomes = fc.sample(anyFind, { numRuns: 300, seed: 7 }).map((find) => decide(guide, find).outcome);

@@ -1,5 +1,5 @@
 import {
-  applyEntry, caseOf, entriesOf, findsOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Edit, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
+  applyEntries, caseOf, entriesOf, findsOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Edit, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
   type Reading, type ReadingId, type ReadingValue, type Stamp, type Sureness, type TaxonId, type Verdict,
 } from '@pause/core';
 import type { Judgement } from '../evaluate/evaluate';
@@ -75,7 +75,7 @@ export function loadList(): Thunk<Promise<void>> {
     const { waiting } = getState().outbox;
     const lines = new Map((await device.list()).map((line) => [line.id, line]));
     for (const id of findsOf(waiting)) {
-      const record = getState().finds[id]?.record ?? entriesOf(waiting, id).reduce(applyEntry, await device.record(id));
+      const record = getState().finds[id]?.record ?? applyEntries(await device.record(id), entriesOf(waiting, id));
       if (record) lines.set(id, summaryOf(record));
     }
     const sorted = [...lines.values()].sort((a, b) => (a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0));
@@ -164,7 +164,7 @@ function judgedAhead(entries: readonly Entry[]): Thunk<{ readonly judging: Promi
     const id = entries[0]?.find ?? '';
     const of = getState().finds[id]?.record;
     if (!of || !getState().finds[id]?.evaluation) return undefined;
-    const next = entriesOf(entries, id).reduce<FindRecord | undefined>(applyEntry, of);
+    const next = applyEntries(of, entriesOf(entries, id));
     const find = next && dispatch(ruled(next));
     return find && { judging: evaluator.judge(find).catch(() => undefined), of };
   };

@@ -1,5 +1,5 @@
-import { applyEntry, findsOf, heard, summaryOf, tellsTime, type Entry, type Stamp } from '@pause/core';
-import { applyToPage, FindRecord, FindSummary, PageRecord } from '@pause/core/notebook';
+import { applyEntries, heard, summaryOf, tellsTime, type Entry, type Stamp } from '@pause/core';
+import { applyAllToPage, FindRecord, FindSummary, groupEntries, PageRecord } from '@pause/core/notebook';
 import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
 import { inOrder, NotKept, type Device, type Refusal } from './device';
@@ -126,24 +126,26 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   };
   /** Entries laid over what is kept, not over what this tab knows: another tab may have told more of the same find. */
   const lay = async (all: Notebook, entries: readonly { readonly entry: Entry; readonly number?: number | undefined }[]): Promise<string[]> => {
-    const ids = [...findsOf(entries.map(({ entry }) => entry))];
+    const grouped = groupEntries(entries.map(({ entry }) => entry));
+    const ids = [...grouped.finds.keys()];
     const records = new Map((await all.records.bulkGet(ids)).flatMap((kept) => {
       const record = kept && FindRecord.safeParse(kept).data;
       return record ? [[record.id, record] as const] : [];
     }));
-    const pageIds = [...new Set(entries.flatMap(({ entry }) => entry.page ?? []))];
+    const pageIds = [...grouped.pages.keys()];
     const pages = new Map((await all.pages.bulkGet(pageIds)).flatMap((kept) => {
       const page = kept && PageRecord.safeParse(kept).data;
       return page ? [[page.id, page] as const] : [];
     }));
-    for (const { entry, number } of entries) {
-      if (entry.page !== undefined) {
-        const page = applyToPage(pages.get(entry.page), entry);
-        if (page) pages.set(entry.page, page);
-        continue;
-      }
-      const record = applyEntry(records.get(entry.find), entry);
-      if (record) records.set(entry.find, number === undefined ? record : { ...record, number });
+    const numbers = new Map(entries.flatMap(({ entry: { find }, number }) => (find === undefined || number === undefined ? [] : [[find, number] as const])));
+    for (const [id, told] of grouped.finds) {
+      const record = applyEntries(records.get(id), told);
+      const number = numbers.get(id);
+      if (record) records.set(id, number === undefined ? record : { ...record, number });
+    }
+    for (const [id, told] of grouped.pages) {
+      const page = applyAllToPage(pages.get(id), told);
+      if (page) pages.set(id, page);
     }
     await keepAll(all, records);
     await all.pages.bulkPut([...pages.values()]);

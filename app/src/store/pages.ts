@@ -1,5 +1,5 @@
 import type { Entry, FieldsOf, PageEntry, PageKind, PageRecord, Sighting } from '@pause/core';
-import { applyToPage } from '@pause/core/notebook';
+import { applyAllToPage } from '@pause/core/notebook';
 import { add, newId, now, person } from './actions';
 import type { Group } from './api';
 import { me, pages } from './slices';
@@ -8,7 +8,7 @@ import type { Thunk } from './store';
 /** Pages of the notebook that are no finds: places, eaters, walks, and what groups agreed on. */
 
 const ofPage = (all: readonly Entry[], id: string) => all.filter((entry): entry is PageEntry => entry.page === id);
-const withWaiting = (page: PageRecord | undefined, waiting: readonly Entry[], id: string) => ofPage(waiting, id).reduce(applyToPage, page);
+const withWaiting = (page: PageRecord | undefined, waiting: readonly Entry[], id: string) => applyAllToPage(page, ofPage(waiting, id));
 
 /** Shows pages as this device keeps them, with what waits laid over; all of them where none is named. */
 export function layPages(ids?: readonly string[]): Thunk<Promise<void>> {

@@ -1,5 +1,5 @@
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
-import { applyEntry, entriesOf, type Entry, type FindRecord, type FindSummary, type PageRecord } from '@pause/core';
+import { applyEntries, applyEntry, entriesOf, type Entry, type FindRecord, type FindSummary, type PageRecord } from '@pause/core';
 import type { Evaluation } from '../evaluate/evaluate';
 import type { Group } from './api';
 import type { Refusal } from './device';
@@ -85,7 +85,7 @@ export const finds = createSlice({
       { ...state, [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'loading' } }
     )),
     findLoaded: plainly((state: FindsState, { id, record, waiting }: { id: string; record: FindRecord | undefined; waiting: readonly Entry[] }): FindsState => {
-      const whole = entriesOf(waiting, id).reduce(applyEntry, record);
+      const whole = applyEntries(record, entriesOf(waiting, id));
       const open = state[id];
       if (open?.record && whole && JSON.stringify(open.record) === JSON.stringify(whole)) return { ...state, [id]: { ...open, status: 'ready' } };
       const change = (open?.change ?? 0) + 1;

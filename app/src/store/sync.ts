@@ -229,18 +229,20 @@ function belongsTo({ id, name, demo, now, groups, guide: theirs }: Me, asked_at:
   };
 }
 
-/** Takes what a stream holds beyond what is here. */
-function pullStream(stream: string, last: number): Thunk<Promise<void>> {
+/** Takes what a stream holds beyond what is here. @returns whether a group's rules are among it */
+function pullStream(stream: string, last: number): Thunk<Promise<boolean>> {
   return async (dispatch, getState, { api, device }) => {
     const from = await device.taken(stream);
     let here = from;
     let all = last;
     const touched = new Set<string>();
+    let rules = false;
     try {
       while (here < all) {
         if (all - from > LONG) dispatch(outbox.actions.noted({ fetching: { here: here - from, all: all - from } }));
         const page = await api.pull(stream, here);
         if (page.entries.length > 0) for (const id of await device.take({ stream, entries: page.entries })) touched.add(id);
+        rules ||= page.entries.some(({ entry: { kind, body } }) => kind === 'fields' && body.of === 'group');
         here = page.entries.at(-1)?.seq ?? here;
         all = page.last;
         if (page.newer) {
@@ -257,13 +259,21 @@ function pullStream(stream: string, last: number): Thunk<Promise<void>> {
         if (getState().list.status === 'ready') await dispatch(loadList());
       }
     }
+    return rules;
   };
 }
 
-/** A stream grew at the server, or nobody knows which: what is not here yet is fetched. */
+/** A stream grew at the server: only that is fetched. Where nobody knows which grew, or a group's rules are among it, everything is asked for. */
 export function streamGrew(grew?: { readonly stream: string; readonly last: number }): Thunk<Promise<void>> {
-  return async (dispatch, getState, { device }) => {
+  return async (dispatch, getState, { device, running }) => {
     if (grew && ((await device.taken(grew.stream)) >= grew.last || getState().outbox.sending)) return;
+    if (grew && !running.syncing && getState().me.person?.account === true) {
+      try {
+        if (!(await dispatch(pullStream(grew.stream, grew.last)))) return;
+      } catch {
+        // What went wrong is found out, and said, by asking for everything.
+      }
+    }
     await dispatch(syncAll());
   };
 }

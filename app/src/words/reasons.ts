@@ -1,4 +1,5 @@
-import { filled, lacksOnlySecondLooks, type AskedPlan, type BarRow, type CharacterId, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
+import { filled, lacksOnlySecondLooks, needsDigging, type AskedPlan, type BarRow, type CharacterId, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
+import { guide } from '../evaluate/guide';
 import {
   characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
 } from './names';
@@ -30,6 +31,11 @@ const FIELD: Readonly<Record<ContextField, string>> = {
 /** @param most of so many the names are said, of the others the number */
 function passedOver(characters: readonly CharacterId[], most = characters.length): string {
   return `Passed over: ${few(characters.map((c) => lowerFirst(characterName(c))), most)}. One may stay open, not more.`;
+}
+
+/** Whether any of these can only be seen on a root that was dug up. */
+function rootAmong(characters: readonly CharacterId[]): boolean {
+  return characters.some((id) => needsDigging(guide, id));
 }
 
 /** One reason as one plain sentence. */
@@ -80,7 +86,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
         : `${characterName(reason.character)} speaks against ${target}, seen ${times(reason.against)}. Look again, elsewhere on it, in other light.`;
     case 'other-piece-against': return `On the piece beside it, ${lowerFirst(characterName(reason.character))} speaks against ${target}. Go through all pieces one by one.`;
     case 'taken-back': return `An answer was taken back: ${lowerFirst(characterName(reason.character))}${reason.piece === verdict.piece ? '' : ', on another piece'}. Look again.`;
-    case 'unanswered': return `${passedOver(reason.characters)} Look at one of them again in other light or through a lens.`;
+    case 'unanswered': return `${passedOver(reason.characters)} Look at one of them again in other light or through a lens.${rootAmong(reason.characters) ? ' If no root may be dug up after all, say so under Around it.' : ''}`;
     case 'stage-disputed': return `${characterName(reason.character)} cannot be seen at the stage told. The stage or the reading is wrong.`;
     case 'not-traced': return 'What was read was not traced to one base with what you want.';
     case 'context-missing': return FIELD[reason.field];
@@ -93,7 +99,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
       ];
       return `You ${list(said)}.${reason.extraBars > 0 ? ' Every deadly one needs a bar more.' : ''}`;
     }
-    case 'passed-over': return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.`;
+    case 'passed-over': return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.${rootAmong([reason.character]) ? ' If none may be dug up after all, say so under Around it.' : ''}`;
     case 'place-doubt': return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
     case 'place-strains': return `The place is not a common one for ${target}.`;
     case 'dangerous-neighbours': return `${upper(few(reason.taxa.map(commonName)))} ${reason.taxa.length === 1 ? 'is' : 'are'} known to stand here. Look at every piece for it, and follow each stem to its base.`;

@@ -3,5 +3,5 @@ export {
   Case, Unnamed,
 } from './schema';
 export { caseProblems, parseCase, parseUnnamed, checkValue, CaseError, type CaseProblem } from './parse';
-export { isDug, mayBeDug } from './digging';
+export { isDug, mayBeDug, needsDigging } from './digging';
 export { viewCase, toLook, type CaseView, type Look } from './view';

@@ -1,7 +1,14 @@
 import type { Ask, FindRecord } from './record';
 
+/** Of a find, what decides whether somebody can still look at it without knowing the answers. */
+interface Looked {
+  readonly person: string;
+  readonly reveals: readonly { readonly by: string }[];
+  readonly readings: readonly { readonly by: string; readonly blind?: boolean | undefined }[];
+}
+
 /** Whether what a person reads of a find now can be blind: they did not begin it, did not have it shown, and read nothing of it knowingly. */
-export function mayBeBlind(record: FindRecord, person: string): boolean {
+export function mayBeBlind(record: Looked, person: string): boolean {
   return record.person !== person && !record.reveals.some((reveal) => reveal.by === person) && !record.readings.some((reading) => reading.by === person && reading.blind !== true);
 }
 

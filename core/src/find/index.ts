@@ -4,7 +4,7 @@ import type { Policy } from '../policy';
 import { blindAsk } from './blind';
 import type { FindRecord, FindSummary } from './record';
 
-export { applyEntry, contextOf, edited, entriesOf, findsOf } from './fold';
+export { applyEntries, applyEntry, contextOf, edited, entriesOf, findsOf } from './fold';
 export { blindAsk, mayBeBlind } from './blind';
 export { countOf, type PieceCount } from './counted';
 // Only what they are: parsing them is a matter of the notebook, and fetched with it.

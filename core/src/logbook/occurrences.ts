@@ -34,8 +34,11 @@ export function occurrencesOf(finds: readonly FindRecord[], guide: CompiledGuide
 }
 
 /** A text that a spreadsheet would take for a formula is given a sign before it, so that opening the file runs nothing. */
-const tame = (text: string): string => (/^[=+@\t\r]/.test(text) || /^-\D/.test(text) ? `'${text}` : text);
-const untame = (text: string): string => (/^'(?:[=+@\t\r]|-\D)/.test(text) ? text.slice(1) : text);
+const tame = (text: string): string => (FORMULA.test(text) && !NUMBER.test(text) ? `'${text}` : text);
+const untame = (text: string): string => (TAMED.test(text) ? text.slice(1) : text);
+const FORMULA = /^'*[-=+@\t\r]/;
+const TAMED = /^'+[-=+@\t\r]/;
+const NUMBER = /^[-+]?\d+(?:\.\d+)?(?:e[-+]?\d+)?$/i;
 
 export function csvOf(rows: readonly Readonly<Record<string, string>>[], columns: readonly string[]): string {
   return `${Papa.unparse({ fields: [...columns], data: rows.map((row) => columns.map((column) => tame(row[column] ?? ''))) }, { newline: '\r\n' })}\r\n`;

@@ -1,5 +1,5 @@
 import { dangersOf, short, tally } from '../bars';
-import { isDug, toLook, viewCase, type Case, type CaseView, type ReadingValue } from '../case';
+import { isDug, needsDigging, toLook, viewCase, type Case, type CaseView, type ReadingValue } from '../case';
 import {
   effortOf, HANDLING_SECONDS, harmlessFirst, type CharacterId, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type StateId, type TaxonId,
 } from '../guide';
@@ -92,11 +92,11 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   // What is there at some stages only is asked once the stage is known.
   const askable = (c: CompiledCharacter) => canBeMade(c, find, target) && !(rootPassed && isDug(c)) && !(c.place && find.policy?.place === 'ignored')
     && (find.context.stages !== undefined || c.character.stages === undefined) && stages.some((stage) => c.stages.has(stage));
-  const open = guide.characters
+  const unread = guide.characters
     .filter((c) => !c.place && c.character.kingdom === find.kingdom && !view.onPiece.has(c.index) && target.atStage.has(c.index))
     .filter((c) => !passed.has(c.id) && !asked.has(c.id) && askable(c));
-  const gain = gains(guide, view, target, weighed, open);
-  const fresh = harmlessFirst(open
+  const gain = gains(guide, view, target, weighed, unread);
+  const fresh = harmlessFirst(unread
     .map((c) => check(guide, c.id, 'brings-nearer', gain.get(c.id)?.gain ?? 0))
     .filter((c) => c.gain > 0)
     .sort((a, b) => rate(b) - rate(a)), (c) => c.gain);
@@ -121,7 +121,9 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     return settled?.outcome === 'agreed' && settled.looks.length < LOOKS_THAT_COUNT ? [check(guide, mark.character, 'mark-unsure', 0)] : [];
   });
   const twice = weighed.reasons.flatMap((reason) => (reason.code === 'look-again' ? [check(guide, reason.character, 'look-again', 0)] : []));
-  const reopened = [...twice, ...unsure, ...unanswered(guide, view, target).filter((id) => !isDugUp(guide, id)).map((id) => check(guide, id, 'unanswered', 0))];
+  // A root comes last: nobody digs for what another look may settle.
+  const open = unanswered(guide, view, target);
+  const reopened = [...twice, ...unsure, ...[...open.filter((id) => !needsDigging(guide, id)), ...open.filter((id) => needsDigging(guide, id))].map((id) => check(guide, id, 'unanswered', 0))];
   const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
   const comesFirst = (c: Check) => oneDoubt && gain.get(c.character)?.nearer === true;
   const all = [...ordered.filter(comesFirst), ...again, ...ordered.filter((c) => !comesFirst(c)), ...reopened];
@@ -158,11 +160,6 @@ function check(guide: CompiledGuide, id: CharacterId, why: CheckWhy, gain: numbe
   return { character: id, why, seconds: character?.seconds ?? 0, damage: character?.damage ?? 'none', skin: [], gain };
 }
 
-/** Nobody digs a second time for what could not be seen. */
-const isDugUp = (guide: CompiledGuide, id: CharacterId): boolean => {
-  const character = guide.character(id);
-  return character !== undefined && isDug(character);
-};
 const takes = (c: Check): number => HANDLING_SECONDS + effortOf(c);
 const rate = (c: Check): number => c.gain / takes(c);
 

@@ -98,3 +98,18 @@ export function parseEntry(raw: unknown): ParsedEntry {
   if (kind === 'pages' && (body.data as NewPage).id !== page) return { problems: [{ field: 'page', reason: 'a page is put on record under its own id' }] };
   return { entry: { ...(ofPage ? { page } : { find }), kind, body: body.data, ...(stamp ? { stamp } : {}), ...(arrival ? { arrival } : {}) } as Entry };
 }
+
+/** Entries by the find or the page that they are of, in the order given. */
+export function groupEntries(entries: Iterable<Entry>): { readonly finds: ReadonlyMap<string, readonly FindEntry[]>; readonly pages: ReadonlyMap<string, readonly PageEntry[]> } {
+  const [finds, pages] = [new Map<string, FindEntry[]>(), new Map<string, PageEntry[]>()];
+  for (const entry of entries) {
+    if (entry.find === undefined) add(pages, entry.page, entry);
+    else add(finds, entry.find, entry);
+  }
+  return { finds, pages };
+}
+function add<T>(groups: Map<string, T[]>, id: string, item: T): void {
+  const group = groups.get(id);
+  if (group) group.push(item);
+  else groups.set(id, [item]);
+}

@@ -22,20 +22,29 @@ export function coarse({ decimalLatitude, decimalLongitude }: Position): Positio
   };
 }
 
+/** Of a find, what decides who is told where it was. */
+export type Placed = Pick<FindRecord, 'person' | 'edits'>;
+
+/** The same with only what was chosen last, so that whoever asks it of every entry does not go through all that was ever written. */
+export function chosenLast(record: Placed): Placed {
+  const edits = (['exactFor', 'others'] as const).flatMap((field) => edited(record, field).now ?? []);
+  return { person: record.person, edits };
+}
+
 /** Whether a person is told exactly where a find was. The finder always is; others only as the finder chose last. */
-export function toldExactly(record: FindRecord, reader: string): boolean {
+export function toldExactly(record: Placed, reader: string): boolean {
   if (record.person === reader) return true;
   const chosen = edited(record, 'exactFor').now?.value;
   return chosen === 'group' || (Array.isArray(chosen) && chosen.includes(reader));
 }
 
 /** Whether others are told the square it lies in. */
-function toldCoarsely(record: FindRecord): boolean {
+function toldCoarsely(record: Placed): boolean {
   return edited(record, 'others').now?.value === 'cell';
 }
 
 /** An entry as a reader may see it: what tells the place is left out, or told as a square. */
-export function entryFor(entry: FindEntry, record: FindRecord, reader: string): FindEntry {
+export function entryFor(entry: FindEntry, record: Placed, reader: string): FindEntry {
   if (toldExactly(record, reader)) return entry;
   if (entry.kind === 'finds') {
     const { placeNote, ...body } = entry.body;

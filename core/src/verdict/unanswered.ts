@@ -1,4 +1,4 @@
-import { isDug, mayBeDug, type CaseView } from '../case';
+import { isDug, mayBeDug, needsDigging, type CaseView } from '../case';
 import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
 
 /** Of the checks proposed, this many may go unanswered. */
@@ -22,13 +22,10 @@ export function passedOver(guide: CompiledGuide, view: CaseView, target: Compile
     .sort();
 }
 
-/** Whether a look at the root of the decided piece was passed over. One root shows all of it, so nothing about it is asked again. */
+/** Whether a look at the root of the decided piece was passed over. One root shows all of it, so nothing else about it is asked. */
 export function rootPassedOver(guide: CompiledGuide, view: CaseView): boolean {
   const { readings, skips = [] } = view.find;
-  return [...skips, ...readings.filter(({ value }) => value.kind === 'cant-tell')].some(({ piece, character }) => {
-    const known = piece === view.piece ? guide.character(character) : undefined;
-    return known !== undefined && isDug(known);
-  });
+  return [...skips, ...readings.filter(({ value }) => value.kind === 'cant-tell')].some(({ piece, character }) => piece === view.piece && needsDigging(guide, character));
 }
 
 /**

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
-import { applyEntry, CaseError, entriesOf, type FindRecord } from '@pause/core';
+import { applyEntries, CaseError, entriesOf, type FindRecord } from '@pause/core';
 import { causeOf, recall, strayCauses, type Cause, type Recalled } from '@pause/core/recall';
 import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
@@ -18,7 +18,7 @@ const Answer = z.object({ recalls: z.array(z.object({ cause: CauseTold, ids: z.a
 export function recordOf(id: string): Thunk<Promise<FindRecord | undefined>> {
   return async (_, getState, { device }) => {
     const { finds, outbox } = getState();
-    return finds[id]?.record ?? entriesOf(outbox.waiting, id).reduce<FindRecord | undefined>(applyEntry, await device.record(id));
+    return finds[id]?.record ?? applyEntries(await device.record(id), entriesOf(outbox.waiting, id));
   };
 }
 

@@ -1,4 +1,4 @@
-import { applyEntry, entriesOf, findsOf, type Ask, type FindRecord } from '@pause/core';
+import { applyEntries, entriesOf, findsOf, type Ask, type FindRecord } from '@pause/core';
 import { add, newId, now, person } from '../../store/actions';
 import type { Thunk } from '../../store/store';
 
@@ -22,7 +22,7 @@ export function allRecords(): Thunk<Promise<FindRecord[]>> {
   return async (_, getState, { device }) => {
     const { waiting } = getState().outbox;
     const ids = [...(await device.list()).map(({ id }) => id), ...findsOf(waiting)];
-    const records = await Promise.all([...new Set(ids)].map(async (id) => entriesOf(waiting, id).reduce(applyEntry, await device.record(id))));
+    const records = await Promise.all([...new Set(ids)].map(async (id) => applyEntries(await device.record(id), entriesOf(waiting, id))));
     return records.flatMap((record) => record ?? []);
   };
 }
