@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/node_modules', '**/*.tmp.ts', 'app/dist', '.pause', '**/.expo', 'app/expo-env.d.ts'] },
+  { ignores: ['**/node_modules', '**/*.tmp.ts', 'server/build/**', 'app/dist', '.pause', '**/.expo', 'app/expo-env.d.ts'] },
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],

@@ -1,4 +1,4 @@
-import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { connect, startServer } from '@pause/server';
@@ -26,6 +26,8 @@ test('a copy is one file, comes back whole beside what is there, and serves', as
   expect(told).toMatchObject({ finds: 6, problems: [] });
   expect(told.readings).toBeGreaterThan(30);
   expect(existsSync(file)).toBe(true);
+  // It holds everything: only whoever made it reads it.
+  expect([file, `${file}.check.json`].map((one) => statSync(one).mode & 0o777)).toEqual([0o600, 0o600]);
   const back = await restore(file, cluster.url, 'restored_whole');
   expect(back.wrong).toEqual([]);
   expect(back.told).toEqual(told);
@@ -53,6 +55,11 @@ test.each([
   writeFileSync(`${after}.check.json`, readFileSync(`${file}.check.json`, 'utf8'));
   const { wrong } = await restore(after, cluster.url, `${spoiled}_again`);
   expect(wrong.join('\n')).toMatch(said);
+  // And what is not whole is not left lying about.
+  const admin = connect(cluster.url);
+  const { rows } = await sql`select 1 from pg_database where datname = ${`${spoiled}_again`}`.execute(admin);
+  await admin.destroy();
+  expect(rows).toEqual([]);
 });
 
 test('without what it came to nobody calls a copy whole', async () => {

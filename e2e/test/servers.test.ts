@@ -12,6 +12,7 @@ const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toI
 const post = (url: string, path: string, body: unknown, cookie = '') => fetch(`${url}/api/v1${path}`, { method: 'POST', headers: { 'content-type': 'application/json', origin: url, cookie }, body: JSON.stringify(body) });
 async function person(url: string, name: string): Promise<{ id: string; cookie: string }> {
   const response = await post(url, '/auth/sign-up/email', { name, email: `${name}@ostrel.example`, password: 'a long enough password' });
+  if (!response.ok) throw new Error(`${name} could not sign up: ${response.status} ${await response.text()}`);
   return { id: ((await response.json()) as { user: { id: string } }).user.id, cookie: (response.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '' };
 }
 

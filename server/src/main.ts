@@ -1,21 +1,16 @@
+import { readEnvironment } from './environment';
+import { NewerDatabase } from './db';
 import { startServer } from './start';
 
 /** The server alone, for operating it behind something else. Everything it needs comes from the environment. */
-const { DATABASE_URL, PORT, HOST, WEB, LOG_LEVEL, PAUSE_SECRET, PUBLIC_URL, PROXIES, DEMO } = process.env;
-if (!DATABASE_URL) {
-  process.stderr.write('DATABASE_URL is not set; it names the PostgreSQL database to use.\n');
+const read = readEnvironment(process.env);
+if ('problems' in read) {
+  process.stderr.write(`${read.problems.join('\n')}\n`);
   process.exit(2);
 }
-const server = await startServer({
-  databaseUrl: DATABASE_URL,
-  port: Number(PORT ?? 8087),
-  demo: DEMO === '1',
-  ...(HOST ? { host: HOST } : {}),
-  ...(WEB ? { web: WEB } : {}),
-  ...(PAUSE_SECRET ? { secret: PAUSE_SECRET } : {}),
-  ...(PUBLIC_URL ? { publicUrl: PUBLIC_URL } : {}),
-  ...(PROXIES ? { proxies: Number(PROXIES) } : {}),
-  logLevel: LOG_LEVEL ?? 'info',
+const server = await startServer(read.options).catch((error: unknown) => {
+  process.stderr.write(`${error instanceof NewerDatabase ? error.message : (error as Error).stack ?? String(error)}\n`);
+  process.exit(1);
 });
 process.stdout.write(`${server.url}\n`);
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => void server.stop());

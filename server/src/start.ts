@@ -3,14 +3,16 @@ import type { AddressInfo } from 'node:net';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { pino } from 'pino';
-import { connect, migrate, type Db } from './db';
+import { applicationRole, connect, migrate, POOL_SIZE, SERVING, type Db } from './db';
 import { loadDemo, DEMO_PERSON } from './demo';
-import { demoOffset } from './demo/clock';
+import { openClock } from './demo/clock';
 import { openAuth, sharedSecret } from './accounts';
 import { createApp } from './http/app';
+import { openMetrics, serveMetrics } from './http/observe';
 import { openJobs, type Jobs } from './jobs';
+import { openJudging, type Judging } from './judging';
 import { openLive, type Live } from './live';
-import { keepGuide } from './notebook';
+import { keepGuide, ping } from './notebook';
 import { openQuestions, type Questions } from './questions';
 
 export interface StartOptions {
@@ -26,9 +28,16 @@ export interface StartOptions {
   /** The address under which people reach it; https makes cookies secure. */
   readonly publicUrl?: string;
   readonly proxies?: number;
+  /** Database connections for requests, and for work that nobody waits for. */
+  readonly pool?: number;
+  readonly workPool?: number;
+  /** Where whoever watches over this server reads its numbers, on loopback only; left out: nowhere. */
+  readonly metricsPort?: number;
   /** How soon another server takes up what a killed one had begun. */
   readonly takenUpAfterSeconds?: number;
 }
+
+const WORK_POOL_SIZE = 4;
 
 export interface RunningServer {
   readonly url: string;
@@ -38,6 +47,45 @@ export interface RunningServer {
   readonly stop: () => Promise<void>;
 }
 
+/** Brings the tables up to date as whoever owns them. @returns the address as which the application goes on, and whether it is still the owner's */
+async function prepared(url: string): Promise<{ readonly url: string; readonly owned: boolean }> {
+  const owner = connect(url, { max: 1 });
+  try {
+    await migrate(owner);
+    const role = await applicationRole(owner, url);
+    const mayEnter = role !== undefined && await answers(role);
+    return mayEnter ? { url: role, owned: false } : { url, owned: true };
+  } finally {
+    await owner.destroy();
+  }
+}
+
+/** Whether somebody is let in there: a database may let in only those whom it knows by other means than a password. */
+async function answers(url: string): Promise<boolean> {
+  const db = connect(url, { max: 1 });
+  try {
+    await ping(db);
+    return true;
+  } catch {
+    return false;
+  } finally {
+    await db.destroy();
+  }
+}
+
+const ENDING_MS = 10_000;
+/** Takes no new requests, lets those that are open end, and waits for them no longer than this. */
+function closed(server: Server): Promise<void> {
+  return new Promise((resolve) => {
+    const late = setTimeout(() => server.closeAllConnections(), ENDING_MS);
+    server.close(() => {
+      clearTimeout(late);
+      resolve();
+    });
+    server.closeIdleConnections();
+  });
+}
+
 /**
  * Migrates, loads the demo data if asked, and serves.
  *
@@ -45,49 +93,59 @@ export interface RunningServer {
  */
 export async function startServer(options: StartOptions): Promise<RunningServer> {
   const log = pino({ level: options.logLevel ?? 'warn' });
-  const db = connect(options.databaseUrl);
+  const { url: databaseUrl, owned } = await prepared(options.databaseUrl);
+  if (owned) log.warn('the application owns its tables: whoever takes it over could change what is on record; see docs/running.md');
+  const db = connect(databaseUrl, { ...SERVING, max: options.pool ?? POOL_SIZE });
+  // Long work has connections of its own, and may take its time.
+  const work = connect(databaseUrl, { max: options.workPool ?? WORK_POOL_SIZE });
+  const pulse = connect(databaseUrl, { ...SERVING, max: 1 });
+  const closeAll = async () => { for (const one of [pulse, work, db]) await one.destroy(); };
+  const metrics = options.metricsPort === undefined ? undefined : openMetrics();
   let questions: Questions | undefined;
   let live: Live | undefined;
+  let judging: Judging | undefined;
   let jobs: Jobs | undefined;
   try {
-    await migrate(db);
     const guide = compileGuide(shippedGuide());
-    await keepGuide(db, guide);
-    if (options.demo) await loadDemo(db, guide);
+    await keepGuide(work, guide);
+    if (options.demo) await loadDemo(work, guide);
     questions = openQuestions(guide);
-    live = openLive(options.databaseUrl);
-    jobs = await openJobs({ db, databaseUrl: options.databaseUrl, guide, log, now: async () => Date.now() + ((await demoOffset(db)) ?? 0), ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) });
-    const [answering, telling, working] = [questions, live, jobs];
+    judging = openJudging(guide);
+    live = openLive(databaseUrl);
+    const clock = await openClock(work);
+    jobs = await openJobs({ db: work, databaseUrl, guide, log, now: clock.now, ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) });
+    const [answering, deciding, telling, working] = [questions, judging, live, jobs];
     const auth = openAuth({ db, secret: await sharedSecret(db, options.secret), demoPerson: options.demo ? DEMO_PERSON : undefined, publicUrl: options.publicUrl });
     const app = createApp({
-      db, guide, questions, live, jobs, auth, log,
-      ...(options.web === undefined ? {} : { web: options.web }), ...(options.proxies === undefined ? {} : { proxies: options.proxies }),
+      db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, log,
+      ...(options.web === undefined ? {} : { web: options.web }), ...(options.proxies === undefined ? {} : { proxies: options.proxies }), ...(options.publicUrl === undefined ? {} : { publicUrl: options.publicUrl }),
     });
     const host = options.host ?? '127.0.0.1';
     const server = await new Promise<Server>((resolve, reject) => {
       const listening = app.listen(options.port, host, (error?: Error) => (error ? reject(error) : resolve(listening)));
     });
     const { port } = server.address() as AddressInfo;
+    const watched = metrics && options.metricsPort !== undefined ? await serveMetrics(metrics, options.metricsPort) : undefined;
     return {
       url: `http://${host}:${port}`,
       db,
       jobs,
       stop: async () => {
         await telling.stop();
-        await new Promise<void>((resolve) => {
-          server.close(() => resolve());
-          server.closeAllConnections();
-        });
+        await closed(server);
+        watched?.close();
         await working.stop();
         await answering.stop();
-        await db.destroy();
+        await deciding.stop();
+        await closeAll();
       },
     };
   } catch (error) {
     await jobs?.stop();
     await live?.stop();
     await questions?.stop();
-    await db.destroy();
+    await judging?.stop();
+    await closeAll();
     throw error;
   }
 }

@@ -101,11 +101,16 @@ const reader = (path: (find: string) => string, body?: (as: ActorName, of: Await
   may: shared ? IN_GROUP : ['member'],
   others: shared ? NOT_THERE : { ...NOT_THERE, young: 404, keeper: 404 },
 }));
-const BYTES = Buffer.from('not really a photo, but bytes all the same');
+const segment = (marker: number, content: Buffer) => Buffer.concat([Buffer.from([0xff, marker, (content.length + 2) >> 8, (content.length + 2) & 255]), content]);
+const jpeg = (...segments: readonly Buffer[]) => Buffer.concat([Buffer.from([0xff, 0xd8]), ...segments, Buffer.from([0xff, 0xd9])]);
+const JFIF = segment(0xe0, Buffer.from('JFIF\0\x01\x01\0\0\x01\0\x01\0\0', 'latin1'));
+/** A photo of nothing, as a browser draws one, and one as a camera writes it: with its make, as Exif has it. */
+const BYTES = jpeg(JFIF, segment(0xfe, Buffer.alloc(30)));
+const CAMERA = jpeg(JFIF, segment(0xe1, Buffer.concat([Buffer.from('Exif\0\0MM\0*\0\0\0\x08\0\x01\x01\x0f\0\x02\0\0\0\x04Cam\0\0\0\0\0', 'latin1')])));
 /** A picture that a member told of a find of the group; with `sent`, its bytes too. */
-async function pictured(sent = false): Promise<{ id: string; find: string }> {
+async function pictured(sent = false, bytes = BYTES): Promise<{ id: string; find: string }> {
   const { find: of } = await find('member', true);
-  const told = entry(of, 'pictures', { by: idOf('member'), picture: 'photo', type: 'image/jpeg', size: BYTES.length, content: bytesHash(BYTES) });
+  const told = entry(of, 'pictures', { by: idOf('member'), picture: 'photo', type: 'image/jpeg', size: bytes.length, content: bytesHash(bytes) });
   expect(((await push('member', [told])).body.results as Json[])[0]?.status).toBe('added');
   const { id } = told.body as { id: string };
   if (sent) expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, BYTES)).status).toBe(200);
@@ -118,12 +123,15 @@ const addTo = (kind: string, body: (as: ActorName, of: Awaited<ReturnType<typeof
 
 const TABLE: Readonly<Record<string, readonly Row[]>> = {
   'get /health': open('/health'),
+  'get /ready': open('/ready'),
   'get /openapi.json': open('/openapi.json'),
   'get /schemas/:name': open('/schemas/guide'),
   'get /guides/:version': [{ of: 'anything', ask: async () => ({ path: `/guides/${String(((await ask('nobody', 'GET', '/health')).body.guide as Json).version)}` }), may: EVERYBODY, others: {} }],
   ...Object.fromEntries(['decide', 'next', 'plan', 'pieces', 'identify', 'recompute', 'lint', 'stack'].map((asked) => [`post /${asked}`, open(`/${asked}`, {})])),
   'get /me': person('/me'),
   'get /me/export': person('/me/export'),
+  'get /me/sessions': person('/me/sessions'),
+  'delete /me/sessions/:session': [{ of: 'a session that is nobody’s', ask: () => ({ path: '/me/sessions/none' }), may: [], others: { ...NOT_THERE, young: 404, member: 404, keeper: 404 } }],
   'delete /me': person('/me', () => ({ name: 'not the name' })),
   'post /sync/push': person('/sync/push', () => ({ entries: [{}] })),
   'get /sync/pull': [
@@ -157,6 +165,8 @@ const TABLE: Readonly<Record<string, readonly Row[]>> = {
   'get /groups/:group': member(() => `/groups/${group}`),
   'get /groups/:group/confusion': keeper(() => `/groups/${group}/confusion`, () => undefined),
   'post /groups/:group/invitations': keeper(() => `/groups/${group}/invitations`, () => ({ role: 'member', days: 2 })),
+  'get /groups/:group/invitations': keeper(() => `/groups/${group}/invitations`, () => undefined),
+  'delete /groups/:group/invitations/:invitation': [{ of: 'an invitation that nobody made', ask: () => ({ path: `/groups/${group}/invitations/0123456789abcdef` }), may: [], others: { ...NOT_THERE, young: 403, member: 403, keeper: 404 } }],
   'post /groups/:group/reviews': keeper(() => `/groups/${group}/reviews`, () => ({ taxon: 'boletus-edulis', content: taxonContent(guide.taxon('boletus-edulis')!) })),
   'delete /groups/:group/reviews/:taxon': [{ of: 'a taxon that nobody signed', ask: () => ({ path: `/groups/${group}/reviews/hydnum-repandum` }), may: [], others: { ...NOT_THERE, young: 403, member: 403, keeper: 404 } }],
   'post /invitations/accept': person('/invitations/accept', () => ({ code: 'AAAAA-AAAAA' })),
@@ -313,8 +323,18 @@ describe('a picture', () => {
     const { id } = await pictured();
     expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, Buffer.alloc(BYTES.length, 7))).body).toEqual({ received: 0, size: BYTES.length });
     expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, Buffer.alloc(BYTES.length + 1))).status).toBe(422);
-    const camera = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe1, 0, 20]), Buffer.from('Exif\0\0MM', 'latin1')]);
-    expect(await ask('member', 'PUT', `/pictures/${id}?from=0`, camera)).toMatchObject({ status: 422, body: { errors: [{ field: 'body', reason: expect.stringMatching(/camera/) as string }] } });
+    const { id: taken } = await pictured(false, CAMERA);
+    const cut = CAMERA.indexOf('if\0\0MM');
+    // In parts that hide it, too.
+    for (const parts of [[0, CAMERA.length], [0, cut, CAMERA.length]]) {
+      const answers = [];
+      for (const [n, from] of parts.slice(0, -1).entries()) answers.push(await ask('member', 'PUT', `/pictures/${taken}?from=${from}`, CAMERA.subarray(from, parts[n + 1])));
+      expect(answers.at(-1)).toMatchObject({ status: 422, body: { errors: [{ field: 'body', reason: expect.stringMatching(/camera/) as string }] } });
+      expect((await ask('member', 'GET', `/pictures/${taken}/received`)).body).toMatchObject({ received: 0 });
+    }
+    const text = Buffer.from('not really a photo, but bytes all the same');
+    const { id: none } = await pictured(false, text);
+    expect(await ask('member', 'PUT', `/pictures/${none}?from=0`, text)).toMatchObject({ status: 422, body: { errors: [{ field: 'body', reason: 'it is no photo' }] } });
     expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, { bytes: 1 })).status).toBe(415);
     expect((await ask('member', 'GET', `/pictures/${id}/received`)).body).toMatchObject({ received: 0 });
   });
@@ -384,8 +404,8 @@ describe('accounts', () => {
     const exported = (await ask('stranger', 'GET', '/me/export')).body;
     expect(exported).toMatchObject({ format: 'pause-export/1', person: { id: gone.id, name: 'Gone Gunde', email: 'gonegunde@ostrel.example' } });
     expect((exported.own as Json[]).map((e) => e.find)).toContain(own.find);
-    expect((await ask('stranger', 'DELETE', '/me', { name: 'Somebody else' })).status).toBe(422);
-    expect((await ask('stranger', 'DELETE', '/me', { name: 'Gone Gunde' })).status).toBe(204);
+    expect((await ask('stranger', 'DELETE', '/me', { name: 'Somebody else', password: PASSWORD })).status).toBe(422);
+    expect((await ask('stranger', 'DELETE', '/me', { name: 'Gone Gunde', password: PASSWORD })).status).toBe(204);
     expect((await ask('stranger', 'GET', '/me')).status).toBe(401);
     expect(await database.db.selectFrom('entries').select('id').where('find_id', '=', own.find).execute()).toEqual([]);
     expect(await database.db.selectFrom('people').select('name').where('id', '=', gone.id).execute()).toEqual([{ name: 'Someone who left' }]);

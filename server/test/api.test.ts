@@ -317,8 +317,12 @@ describe('around it', () => {
     const away = await startServer({ databaseUrl: lone.url, port: 0, demo: true, logLevel: 'silent' });
     try {
       await lone.close();
-      const response = await fetch(`${away.url}/api/v1/health`);
-      expect([response.status, ((await response.json()) as Json).type]).toEqual([503, 'urn:pause:problem:database-away']);
+      // It is alive, and not ready for anybody.
+      expect((await fetch(`${away.url}/api/v1/health`)).status).toBe(200);
+      for (const path of ['/ready', `/guides/${'0'.repeat(64)}`]) {
+        const response = await fetch(`${away.url}/api/v1${path}`);
+        expect([path, response.status, ((await response.json()) as Json).type]).toEqual([path, 503, 'urn:pause:problem:database-away']);
+      }
     } finally {
       await away.stop();
     }

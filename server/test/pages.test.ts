@@ -1,10 +1,11 @@
 /** Places, eaters, walks and what groups agree on, told by several people and devices: who may, who hears of it, and what stands in the end. */
 import { randomUUID } from 'node:crypto';
+import { decide } from '@pause/core';
 import { stampOf } from '@pause/core/notebook';
-import { followChecks } from '../../core/test/finds';
+import { find as aFind, followChecks, guide } from '../../core/test/finds';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
-import { asking, someone, type Someone } from './people';
+import { asking, PASSWORD, someone, type Someone } from './people';
 
 type Json = Record<string, unknown>;
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -66,7 +67,7 @@ describe('what a group agrees on', () => {
     expect(await tell(keeper, rule(keeper, 'protectedTaxa', ['hydnum-repandum'], 40))).toEqual(['added']);
     await tell(member, { find: id, kind: 'finds', body: { id, startedAt: at(50), kingdom: 'Fungi', person: member.id, group } }, { find: id, kind: 'pieces', body: { id: piece, at: at(51), purpose: 'decide' } },
       { find: id, kind: 'targets', body: { id: randomUUID(), at: at(52), taxon: 'hydnum-repandum' } }, { find: id, kind: 'contexts', body: { id: randomUUID(), at: at(53), context: find.context } });
-    const { body } = await ask(member, 'POST', '/sync/push', { entries: [{ find: id, kind: 'verdicts', body: { id: randomUUID(), at: at(54), verdict: { outcome: 'pause', guide: (await ask(member, 'GET', '/me')).body.guide } } }] });
+    const { body } = await ask(member, 'POST', '/sync/push', { entries: [{ find: id, kind: 'verdicts', body: { id: randomUUID(), at: at(54), verdict: { ...decide(guide, aFind('hydnum-repandum', [])), outcome: 'pause' } } }] });
     expect((body.results as { arrival?: { verdict: { outcome: string; reasons: Json[] } } }[])[0]?.arrival?.verdict).toMatchObject({ outcome: 'leave' });
     expect(JSON.stringify(body)).toMatch(/"code":"protected","by":"group"/);
   });
@@ -110,7 +111,8 @@ describe('a place of the group', () => {
       const text = await told(reader);
       expect(text).toContain('atropa-bella-donna');
       if (readers.includes(reader)) expect(text).toMatch(/weir.*642.*alder/s);
-      else expect(text).not.toMatch(/weir|12\.23|46\.51|642|alder/);
+      // An id may hold the same digits.
+      else expect(text).not.toMatch(/weir|12\.23|46\.51|(?<![0-9a-f-])642(?![0-9a-f-])|alder/);
     }
     expect(await told(member)).toMatch(/weir/);
     expect((await ask(stranger, 'GET', `/sync/pull?stream=g:${group}`)).status).toBe(404);
@@ -148,7 +150,7 @@ test('a page goes along with its person’s export, and with their deletion', as
   const begun = begin(gone, 'place', false);
   await tell(gone, begun, field(gone, begun.page, 'place', 'name', 'The old quarry'));
   expect(JSON.stringify((await ask(gone, 'GET', '/me/export')).body)).toContain('The old quarry');
-  expect((await ask(gone, 'DELETE', '/me', { name: 'Gone Gunde' })).status).toBe(204);
+  expect((await ask(gone, 'DELETE', '/me', { name: 'Gone Gunde', password: PASSWORD })).status).toBe(204);
   expect(await database.db.selectFrom('pages').select('id').where('id', '=', begun.page).execute()).toEqual([]);
   expect(await database.db.selectFrom('entries').select('id').where('page_id', '=', begun.page).execute()).toEqual([]);
 });

@@ -89,6 +89,8 @@ test('a batch comes from what is there, never from itself by any way; who tells 
   expect(await tell(member, field(member, meal, 'portion', 'note', 'mine too'))).toEqual(['422 by']);
   expect((await tell(keeper, ...page(keeper, 'taste', taste, {})))[0]).toBe('422 group');
   expect((await tell(stranger, ...page(stranger, 'batch', randomUUID(), batch([harvest], 'harvest'), false)))[2]).toBe('422 value[0].id');
+  // Nor is anything taken of somebody else's find: what becomes of that is told to nobody else.
+  expect(await tell(stranger, ...page(stranger, 'harvest', randomUUID(), { find }, false))).toEqual(['added', '422 value']);
 });
 
 test('a reading taken back puts in question all that was made of the find, for everybody who has some; told again, it is settled', async () => {

@@ -2,9 +2,11 @@ import { randomBytes } from 'node:crypto';
 import { betterAuth } from 'better-auth';
 import { createAuthEndpoint } from 'better-auth/api';
 import { setSessionCookie } from 'better-auth/cookies';
+import { sql } from 'kysely';
 import { z } from 'zod';
 import type { Db } from '../db';
 import { record } from './audit';
+import type { Session } from './sessions';
 
 const DAY_SECONDS = 86_400;
 export const PASSWORD_AT_LEAST = 10;
@@ -26,7 +28,8 @@ export const AUTH_BODIES = {
   '/sign-in/email': z.strictObject({ email: Email, password: Password, rememberMe: z.boolean().optional() }),
   '/sign-out': Nothing,
   '/revoke-sessions': Nothing,
-  '/change-password': z.strictObject({ currentPassword: Password, newPassword: Password, revokeOtherSessions: z.boolean().optional() }),
+  // Whoever changes a password ends all other sessions: somebody else may be in one.
+  '/change-password': z.strictObject({ currentPassword: Password, newPassword: Password, revokeOtherSessions: z.boolean().optional() }).transform((sent) => ({ ...sent, revokeOtherSessions: true })),
   '/demo/sign-in': Nothing,
 } as const satisfies Readonly<Record<string, z.ZodType>>;
 export const AUTH_PATHS = Object.keys(AUTH_BODIES) as readonly (keyof typeof AUTH_BODIES)[];
@@ -86,6 +89,36 @@ export function openAuth({ db, secret, demoPerson, publicUrl }: AuthOptions) {
   });
 }
 export type Auth = ReturnType<typeof openAuth>;
+
+/** The hash of somebody's password; none where they have no password. */
+async function hashOf(db: Db, person: string): Promise<string | undefined> {
+  const { rows: [account] } = await sql<{ password: string | null }>`select password from account where "userId" = ${person} and "providerId" = 'credential'`.execute(db);
+  return account?.password ?? undefined;
+}
+export const hasPassword = async (db: Db, person: string): Promise<boolean> => (await hashOf(db, person)) !== undefined;
+
+/** Whether it is this person's password; whoever has none needs none. */
+export async function passwordFits(auth: Auth, db: Db, person: string, password: string): Promise<boolean> {
+  const hash = await hashOf(db, person);
+  if (hash === undefined) return true;
+  const context = await auth.$context;
+  return context.password.verify({ hash, password });
+}
+
+/** However often it is used, a session ends after this. */
+const LONGEST_SESSION_MS = 180 * DAY_SECONDS * 1000;
+
+/** Who asks. A session that is used goes on for a while: then `renewed` holds what the browser is told of it. */
+export async function sessionOf(auth: Auth, db: Db, headers: Headers): Promise<{ readonly session: Session; readonly renewed: readonly string[] } | undefined> {
+  const { headers: set, response: found } = await auth.api.getSession({ headers, returnHeaders: true });
+  if (!found) return undefined;
+  const { id, userId, createdAt } = found.session;
+  if (Date.now() - new Date(createdAt).getTime() > LONGEST_SESSION_MS) {
+    await sql`delete from session where id = ${id}`.execute(db);
+    return undefined;
+  }
+  return { session: { person: userId, id }, renewed: set.getSetCookie() };
+}
 
 /** The secret that signs cookies: the one given, or one made once and kept in the database, so that several servers share it. */
 export async function sharedSecret(db: Db, given: string | undefined): Promise<string> {

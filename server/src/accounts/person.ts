@@ -3,7 +3,7 @@ import { sql } from 'kysely';
 import { actorOf, ownStream, type Membership } from '../access';
 import type { Db } from '../db';
 import { leaveAll } from '../groups';
-import { toEntry } from '../notebook/read';
+import { tellPerson, toEntry } from '../notebook/read';
 import { invalid } from '../problem';
 import { record } from './audit';
 
@@ -44,18 +44,10 @@ export async function deletePerson(db: Db, person: string, name: string): Promis
     const kept = await transaction.selectFrom('people').select('name').where('id', '=', person).forUpdate().executeTakeFirstOrThrow();
     if (kept.name !== name) throw invalid([{ field: 'name', reason: 'write your name as it stands in the notebook' }]);
     await leaveAll(transaction, await actorOf(transaction, person));
-    await sql`set local pause.erasing = 'a person'`.execute(transaction);
-    const stream = ownStream(person);
-    await sql`delete from picture_parts where find_id in (select id from finds where stream = ${stream})`.execute(transaction);
-    await sql`delete from arrivals where find_id in (select id from finds where stream = ${stream})`.execute(transaction);
-    await transaction.deleteFrom('recalls').where('stream', '=', stream).execute();
-    await sql`delete from descents where child in (select id from pages where stream = ${stream})`.execute(transaction);
-    await transaction.deleteFrom('entries').where('stream', '=', stream).execute();
-    await transaction.deleteFrom('finds').where('stream', '=', stream).execute();
-    await transaction.deleteFrom('pages').where('stream', '=', stream).execute();
-    await transaction.deleteFrom('streams').where('id', '=', stream).execute();
+    await sql`select erase_notebook(${person})`.execute(transaction);
     await transaction.deleteFrom('user').where('id', '=', person).execute();
-    await transaction.updateTable('people').set({ name: GONE }).where('id', '=', person).execute();
+    await transaction.updateTable('people').set({ name: GONE, left_at: new Date() }).where('id', '=', person).execute();
     await record(transaction, person, 'account-deleted');
+    await tellPerson(transaction, person);
   });
 }

@@ -16,6 +16,8 @@ export interface GuideTable {
 export interface PersonTable {
   id: string;
   name: string;
+  /** When the account was deleted. */
+  left_at: ColumnType<Date | null, never, Date>;
 }
 /** One row while the demo data is loaded: how far the demo's clock is from the real one. */
 export interface DemoClockTable {
@@ -58,6 +60,18 @@ export interface EntryTable {
   /** To know a repetition by. */
   content_hash: string;
   received_at: Generated<Date>;
+}
+/** The password of the role as which the application asks. */
+export interface ApplicationRoleTable {
+  only: Generated<boolean>;
+  password: string;
+}
+/** How much a person has put on record: of a stream, a find or a page, as "stream g:1". */
+export interface WrittenTable {
+  of: string;
+  person: string;
+  entries: number;
+  bytes: Number8;
 }
 /** What the server reached where a verdict arrived and differed. */
 export interface ArrivalTable {
@@ -165,6 +179,8 @@ export interface Database {
   finds: FindTable;
   pages: PageTable;
   entries: EntryTable;
+  written: WrittenTable;
+  application_role: ApplicationRoleTable;
   arrivals: ArrivalTable;
   picture_parts: PicturePartTable;
   descents: DescentTable;

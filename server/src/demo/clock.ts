@@ -14,3 +14,15 @@ export async function setDemoClock(db: Db, now: number): Promise<void> {
   await db.insertInto('demo_clock').values({ offset_ms: Date.parse(DEMO_MORNING) - now })
     .onConflict((conflict) => conflict.column('only').doNothing()).execute();
 }
+
+/** The time by the notebook, which in a demo is another one. */
+export interface Clock {
+  /** In milliseconds. */
+  readonly now: () => number;
+  readonly demo: boolean;
+}
+/** Read once: no demo's clock is ever set anew. */
+export async function openClock(db: Db): Promise<Clock> {
+  const offset = await demoOffset(db);
+  return { now: () => Date.now() + (offset ?? 0), demo: offset !== undefined };
+}

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import type { ServerResponse } from 'node:http';
+import { isIP } from 'node:net';
 import { join } from 'node:path';
 import { toNodeHandler, fromNodeHeaders } from 'better-auth/node';
 import type { CompiledGuide } from '@pause/core';
@@ -9,21 +10,32 @@ import express, { type Express, type RequestHandler } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { AUTH_BODIES, AUTH_BODY_LIMIT, AUTH_PATHS, FROM_HEADER, record, type Auth } from '../accounts';
+import { actorOf, type Actor } from '../access';
+import { openRemembered } from '../access/remembered';
+import { AUTH_BODIES, AUTH_BODY_LIMIT, AUTH_PATHS, FROM_HEADER, isSoonGuessed, PASSWORD_AT_LEAST, passwordFits, record, sessionOf, type Auth, type Session } from '../accounts';
 import type { Db } from '../db';
+import type { Clock } from '../demo/clock';
 import type { Jobs } from '../jobs';
+import type { Judging } from '../judging';
 import type { Live } from '../live';
+import { tellPerson } from '../notebook';
 import { invalid, notFound, Problem, problemHandler } from '../problem';
 import type { Questions } from '../questions';
-import { countedAs, openLimits } from './limits';
+import { countedAs, fromOf, openLimits, openTries } from './limits';
 import { body } from './body';
 import { UNKEEPABLE, unkeepable } from './keepable';
+import { observed, type Metrics } from './observe';
 import { admitted, PUSH, routes, type Services } from './routes';
 
 export interface AppOptions {
   readonly db: Db;
+  /** One connection of its own, to ask whether the database is there however busy the others are. */
+  readonly pulse: Db;
+  readonly clock: Clock;
+  readonly metrics?: Metrics | undefined;
   readonly guide: CompiledGuide;
   readonly questions: Questions;
+  readonly judging: Judging;
   readonly live: Live;
   readonly jobs: Jobs;
   readonly auth: Auth;
@@ -32,14 +44,17 @@ export interface AppOptions {
   readonly web?: string;
   /** Proxies in front whose word on where a request comes from is taken, as Express counts them. */
   readonly proxies?: number;
+  /** The address under which people reach this server. */
+  readonly publicUrl?: string;
 }
 
 const BODY_LIMIT = '1mb';
+const YEAR_SECONDS = 31_536_000;
 const CHANGES_NOTHING = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** The HTTP interface, version 1, and the web application beside it. It keeps nothing in memory that matters. */
 export function createApp(options: AppOptions): Express {
-  const { log, web, proxies } = options;
+  const { log, web, proxies, publicUrl } = options;
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', proxies ?? false);
@@ -50,8 +65,10 @@ export function createApp(options: AppOptions): Express {
         'connect-src': ["'self'"], 'frame-ancestors': ["'none'"], 'upgrade-insecure-requests': null,
       },
     },
-    strictTransportSecurity: false,
+    strictTransportSecurity: publicUrl?.startsWith('https:') === true ? { maxAge: YEAR_SECONDS } : false,
   }));
+  app.use(observed(log, options.metrics));
+  app.use(onlyOwnNames(publicUrl));
   app.use('/api/v1', api(options), notFound);
   app.use(compression());
   if (web !== undefined) {
@@ -65,6 +82,20 @@ export function createApp(options: AppOptions): Express {
   app.use(notFound);
   app.use(problemHandler((error) => log.error({ err: error }, 'unexpected')));
   return app;
+}
+
+/**
+ * A name that is not this server's is refused: a page elsewhere could have its own name lead here (DNS rebinding), and would then be of one origin with it.
+ * An address in numbers is nobody's name.
+ */
+function onlyOwnNames(publicUrl: string | undefined): RequestHandler {
+  const own = publicUrl === undefined ? undefined : new URL(publicUrl).host;
+  return (request, _response, next) => {
+    const host = request.headers.host ?? '';
+    const name = host.replace(/:\d+$/, '');
+    const known = host === own || name === 'localhost' || isIP(name.replace(/^\[|\]$/g, '')) !== 0;
+    next(known ? undefined : new Problem(421, 'other-host', 'This server is not reached under that name.'));
+  };
 }
 
 /** The scripts that stand in the page itself, as its policy names them. */
@@ -100,9 +131,42 @@ const onlyKeepable: RequestHandler = (request, _response, next) => {
   next();
 };
 
-function api({ db, guide, questions, live, jobs, auth }: AppOptions): express.Router {
-  const whoAsks: Services['whoAsks'] = async (request) => (await auth.api.getSession({ headers: fromNodeHeaders(request.headers) }))?.user.id;
+/** Whether a password that somebody wants to have is soon guessed. */
+function soonGuessed(sent: object): boolean {
+  // One that is too short is for the library to refuse.
+  const [password, about]: readonly [unknown, readonly string[]] = 'newPassword' in sent ? [sent.newPassword, []]
+    : 'password' in sent && 'name' in sent && 'email' in sent ? [sent.password, [String(sent.name), String(sent.email), ...String(sent.email).split('@')]] : [undefined, []];
+  return typeof password === 'string' && password.length >= PASSWORD_AT_LEAST && isSoonGuessed(password, about);
+}
+
+/** Whose password a request tries, if any. */
+function accountOf(path: string, sent: object, person: string | undefined): string | undefined {
+  if (path === '/sign-in/email') return 'email' in sent && typeof sent.email === 'string' ? sent.email.trim().toLowerCase() : undefined;
+  return path === '/change-password' ? person : undefined;
+}
+
+function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth }: AppOptions): express.Router {
   const limits = openLimits(db);
+  const tries = openTries(db);
+  const sessions = openRemembered<Session>(({ person }) => person);
+  const actors = openRemembered<Actor>(({ person }) => person);
+  const forget = (person: string) => {
+    sessions.forget(person);
+    actors.forget(person);
+  };
+  live.onPerson(forget);
+  const whoAsks: Services['whoAsks'] = (request, response) => sessions.by(request.headers.cookie ?? '', async () => {
+    const found = await sessionOf(auth, db, fromNodeHeaders(request.headers));
+    if (found && response && !response.headersSent) for (const cookie of found.renewed) response.append('Set-Cookie', cookie);
+    return found?.session;
+  });
+  const actorFor: Services['actorFor'] = async (person) => (await actors.by(person, () => actorOf(db, person))) ?? { person, groups: [] };
+  const checkPassword: Services['checkPassword'] = async (person, password) => {
+    await tries.begin(person);
+    const fits = await passwordFits(auth, db, person, password);
+    if (fits) await tries.succeeded(person);
+    return fits;
+  };
   const router = express.Router();
   router.use(fromOwnPages);
   const handler = toNodeHandler(auth);
@@ -110,24 +174,38 @@ function api({ db, guide, questions, live, jobs, auth }: AppOptions): express.Ro
   for (const path of AUTH_PATHS) {
     router.post(`/auth${path}`, async (request, response) => {
       // Whoever signs out may send nothing; the library reads what was parsed here.
-      request.body = body(AUTH_BODIES[path], request, {});
+      const sent = body(AUTH_BODIES[path], request, {});
+      request.body = sent;
       request.headers[FROM_HEADER] = request.ip ?? '';
-      if (path === '/revoke-sessions') {
-        const person = await whoAsks(request);
-        if (person !== undefined) await record(db, person, 'signed-out-everywhere');
-      }
+      const person = (await whoAsks(request))?.person;
+      if (soonGuessed(sent)) throw invalid([{ field: 'newPassword' in sent ? 'newPassword' : 'password', reason: 'this one is among the first that somebody would try: take another' }]);
+      if (path === '/revoke-sessions' && person !== undefined) await record(db, person, 'signed-out-everywhere');
+      // The answer goes out before this is through: what it ends counts from there on.
+      if (person !== undefined) forget(person);
+      const account = accountOf(path, sent, person);
+      if (account !== undefined) await tries.begin(account);
       await handler(request, response);
+      if (account !== undefined && response.statusCode < 400) await tries.succeeded(account);
+      if (person !== undefined && path !== '/sign-up/email') await tellPerson(db, person);
     });
   }
   router.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
   router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
-  for (const route of routes({ db, guide, questions, live, jobs })) {
+  for (const route of routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, whoAsks, actorFor, checkPassword })) {
     router[route.method](route.path, async (request, response) => {
       response.set('Cache-Control', 'no-store');
-      const actor = await admitted(route, request, { db, whoAsks });
-      await limits(route.pace, countedAs(request, actor.person));
-      await route.handle(request, response, actor);
+      if (route.pace === 'uncounted') return route.handle(request, response, { person: '', groups: [] });
+      await limits.refuse('missed', fromOf(request));
+      try {
+        const actor = await admitted(route, request, { db, actorFor, whoAsks: (asking) => whoAsks(asking, response) });
+        await limits.count(route.pace, countedAs(request, actor.person));
+        await route.handle(request, response, actor);
+      } catch (error) {
+        // Whoever tries what is not theirs, or not there, is counted by where they are.
+        if (error instanceof Problem && (error.status === 401 || error.status === 404)) await limits.count('missed', fromOf(request));
+        throw error;
+      }
     });
   }
   return router;

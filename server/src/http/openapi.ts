@@ -28,6 +28,12 @@ const appended = { 200: found('It had arrived before, with the same content'), 2
 
 /** The OpenAPI 3.1 document of this interface, made from the schemas that parse the requests. */
 export function openApi(): Json {
+  made ??= document();
+  return made;
+}
+let made: Json | undefined;
+
+function document(): Json {
   const questions = Object.entries(QUESTIONS).map(([name, { says, schema }]) => [
     `/${name}`, post(says, jsonSchema(schema), { 200: found(says) }),
   ] as const);

@@ -3,14 +3,15 @@ import { BODIES, FIND_KINDS, parseEntry, type Entry } from '@pause/core/notebook
 import { ASKED } from '@pause/core/questions';
 import type { Request, Response } from 'express';
 import { z } from 'zod';
-import { actorOf, mayRead, mustBeIn, mustRead, notSignedIn, type Actor } from '../access';
-import { deletePerson, exportPerson } from '../accounts';
-import type { Db } from '../db';
-import { demoOffset } from '../demo/clock';
+import { actorOf, mayRead, mustBeIn, mustRead, notSignedIn, streamsOf, type Actor } from '../access';
+import { deletePerson, endSession, exportPerson, hasPassword, sessionsOf, type Session } from '../accounts';
+import { isMigrated, type Db } from '../db';
+import type { Clock } from '../demo/clock';
 import { EXPERT } from '../demo/expert';
 import { confusionOfGroup } from '../groups/confusion';
-import { accept, changeRole, groupView, InvitationCode, invite, leave, makeGroup, NewGroup, NewInvitation, NewReview, RoleChange, signReview, unsignReview } from '../groups';
+import { accept, changeRole, groupView, groupViews, InvitationCode, invitationsOf, invite, leave, makeGroup, NewGroup, NewInvitation, NewReview, revokeInvitation, RoleChange, signReview, unsignReview } from '../groups';
 import type { Jobs } from '../jobs';
+import type { Judging } from '../judging';
 import type { Live } from '../live';
 import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
 import { mustView, picture, receive, received } from '../pictures';
@@ -19,18 +20,28 @@ import type { Questions } from '../questions';
 import { recallsFor } from '../recall';
 import { body, parsed } from './body';
 import { UNKEEPABLE, unkeepable } from './keepable';
+import type { Metrics } from './observe';
 import { openApi, publishedSchema } from './openapi';
 
 /** Every address of the interface, with who may use it. What is not here is not there. */
 
 export interface Services {
   readonly db: Db;
+  /** One connection of its own, to ask whether the database is there however busy the others are. */
+  readonly pulse: Db;
+  readonly clock: Clock;
+  readonly metrics: Metrics | undefined;
   readonly guide: CompiledGuide;
   readonly questions: Questions;
+  readonly judging: Judging;
   readonly live: Live;
   readonly jobs: Jobs;
-  /** Who is signed in where a request comes from. */
-  readonly whoAsks: (request: Request) => Promise<string | undefined>;
+  /** Who is signed in where a request comes from; with the response, the browser is told that the session goes on. */
+  readonly whoAsks: (request: Request, response?: Response) => Promise<Session | undefined>;
+  /** A person with the groups they belong to. */
+  readonly actorFor: (person: string) => Promise<Actor>;
+  /** Whether it is this person's password. @throws Problem 429 after too many that were not */
+  readonly checkPassword: (person: string, password: string) => Promise<boolean>;
 }
 
 /**
@@ -40,12 +51,14 @@ export interface Services {
 export type Who = 'anyone' | 'person' | 'reader' | 'viewer' | 'member' | 'keeper';
 /** How often it may be used in a minute, by one person or from one place. */
 export type Pace = 'usual' | 'heavy' | 'guessable';
+/** Not counted at all: whether the server is there may be asked at any time. */
+export type Uncounted = 'uncounted';
 
 export interface Route {
   readonly method: 'get' | 'post' | 'put' | 'patch' | 'delete';
   readonly path: string;
   readonly who: Who;
-  readonly pace: Pace;
+  readonly pace: Pace | Uncounted;
   readonly handle: (request: Request, response: Response, actor: Actor) => Promise<void> | void;
 }
 
@@ -58,7 +71,7 @@ const Push = z.strictObject({ entries: z.array(z.unknown()).min(1).max(PUSHED_AT
 const whole = (most: number) => z.coerce.number().int().min(0).max(most);
 const Pull = z.strictObject({ stream: z.string().min(3).max(80).refine((text) => !text.includes('\0'), 'no such notebook'), after: whole(Number.MAX_SAFE_INTEGER).default(0), most: whole(PULLED_AT_ONCE).default(500) });
 const Part = z.strictObject({ from: whole(10_000_000) });
-const Delete = z.strictObject({ name: z.string() });
+const Delete = z.strictObject({ name: z.string().max(80), password: z.string().max(200).optional() });
 
 const parameter = (request: Request, name: string): string => {
   const value = request.params[name];
@@ -66,17 +79,29 @@ const parameter = (request: Request, name: string): string => {
   return typeof value === 'string' && value.length <= 200 && !value.includes('\0') ? value : '';
 };
 
-export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'whoAsks'>): Route[] {
+/** Told when whoever asked has gone before there was an answer. */
+function goneOf(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.on('close', () => { if (!response.writableFinished) gone.abort(); });
+  return gone.signal;
+}
+
+export function routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, whoAsks, checkPassword }: Services): Route[] {
   const all: Route[] = [];
-  const add = (method: Route['method'], path: string, who: Who, handle: Route['handle'], pace: Pace = 'usual') => all.push({ method, path, who, pace, handle });
-  const now = async () => Date.now() + ((await demoOffset(db)) ?? 0);
+  const add = (method: Route['method'], path: string, who: Who, handle: Route['handle'], pace: Route['pace'] = 'usual') => all.push({ method, path, who, pace, handle });
+  const now = () => clock.now();
+  const about = () => ({ guide: { id: guide.guide.id, version: guide.version }, demo: clock.demo, now: new Date(now()).toISOString() });
   const asked = async (find: string, ask: string, of: string) => { if (of === EXPERT.id) await jobs.expertAnswers(find, ask); };
 
-  add('get', '/health', 'anyone', async (_, response) => {
-    await ping(db);
-    const offset = await demoOffset(db);
-    response.json({ status: 'ok', guide: { id: guide.guide.id, version: guide.version }, demo: offset !== undefined, now: new Date(Date.now() + (offset ?? 0)).toISOString() });
-  });
+  add('get', '/health', 'anyone', (_, response) => {
+    response.json({ status: 'ok', ...about() });
+  }, 'uncounted');
+  add('get', '/ready', 'anyone', async (_, response) => {
+    await ping(pulse);
+    const missing = [...(await isMigrated(pulse) ? [] : ['migrations']), ...(jobs.running() ? [] : ['queue'])];
+    if (missing.length > 0) throw new Problem(503, 'not-ready', `Not ready: ${missing.join(', ')}.`);
+    response.json({ status: 'ready' });
+  }, 'uncounted');
   add('get', '/openapi.json', 'anyone', (_, response) => void response.json(openApi()));
   add('get', '/schemas/:name', 'anyone', (request, response) => {
     const schema = publishedSchema(parameter(request, 'name'));
@@ -89,19 +114,16 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     response.json(kept.document);
   });
   for (const asked of ASKED) {
-    add('post', `/${asked}`, 'anyone', async (request, response) => void response.json(await questions.ask(asked, request.body)), 'heavy');
+    add('post', `/${asked}`, 'anyone', async (request, response) => void response.json(await questions.ask(asked, request.body, goneOf(response))), 'heavy');
   }
 
   add('get', '/me', 'person', async (_, response, actor) => {
     const me = await db.selectFrom('people').select(['id', 'name']).where('id', '=', actor.person).executeTakeFirst();
     if (!me) throw notSignedIn();
-    const offset = await demoOffset(db);
     response.json({
       ...me,
-      guide: { id: guide.guide.id, version: guide.version },
-      demo: offset !== undefined,
-      now: new Date(Date.now() + (offset ?? 0)).toISOString(),
-      groups: await Promise.all(actor.groups.map(({ group }) => groupView(db, actor, group))),
+      ...about(),
+      groups: await groupViews(db, actor),
       streams: await streamEnds(db, actor),
     });
   });
@@ -109,7 +131,22 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     response.set('Content-Disposition', 'attachment; filename="pause-notebook.json"').json(await exportPerson(db, actor.person));
   }, 'heavy');
   add('delete', '/me', 'person', async (request, response, actor) => {
-    await deletePerson(db, actor.person, body(Delete, request).name);
+    const { name, password } = body(Delete, request);
+    if (await hasPassword(db, actor.person)) {
+      if (password === undefined) throw invalid([{ field: 'password', reason: 'write your password' }]);
+      if (!(await checkPassword(actor.person, password))) throw invalid([{ field: 'password', reason: 'this is not your password' }]);
+    }
+    await deletePerson(db, actor.person, name);
+    response.status(204).end();
+  });
+
+  add('get', '/me/sessions', 'person', async (request, response, actor) => {
+    const session = await whoAsks(request);
+    if (!session) throw notSignedIn();
+    response.json({ sessions: await sessionsOf(db, session), hasPassword: await hasPassword(db, actor.person) });
+  });
+  add('delete', '/me/sessions/:session', 'person', async (request, response, actor) => {
+    await endSession(db, actor.person, parameter(request, 'session'));
     response.status(204).end();
   });
 
@@ -119,14 +156,15 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
       return field === undefined ? parseEntry(raw) : { problems: [{ field: field || 'entry', reason: UNKEEPABLE }] };
     });
     const sound = told.flatMap((one) => ('entry' in one ? [one.entry] : []));
-    const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: await now(), asked, recheck: jobs.recheck }) : [];
+    const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: now(), asked, recheck: jobs.recheck, judge: judging.judge, signal: goneOf(response) }) : [];
     let next = 0;
     response.json({
       results: told.map((one) => {
         const result: Pushed = 'entry' in one ? pushed[next++] ?? { status: 'refused', problem: invalid([]) } : { status: 'refused', problem: invalid(one.problems) };
+        metrics?.entries.inc({ status: result.status });
         return result.status === 'refused' ? { status: 'refused', problem: result.problem.body() } : result;
       }),
-      now: new Date(await now()).toISOString(),
+      now: new Date(now()).toISOString(),
     });
   });
   add('get', '/sync/pull', 'person', async (request, response, actor) => {
@@ -134,12 +172,11 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
     if (!mayRead(actor, stream)) throw new Problem(404, 'no-such-stream', `There is no notebook "${stream}".`);
     response.json(await pull(db, actor.person, stream, after, most));
   });
-  add('get', '/sync/events', 'person', (_, response, actor) => {
-    let groups = actor;
-    // Who joins or leaves a group meanwhile is told of what they may see by then.
-    const refresh = setInterval(() => void actorOf(db, actor.person).then((fresh) => { groups = fresh; }, () => undefined), 30_000);
-    response.on('close', () => clearInterval(refresh));
-    live.follow(response, () => [`p:${groups.person}`, ...groups.groups.map(({ group }) => `g:${group}`)]);
+  add('get', '/sync/events', 'person', (request, response, actor) => {
+    live.follow(response, {
+      person: actor.person, streams: streamsOf(actor),
+      again: async () => ((await whoAsks(request))?.person === actor.person ? streamsOf(await actorOf(db, actor.person)) : undefined),
+    });
   });
 
   add('get', '/recalls', 'person', async (_, response, actor) => void response.json(await recallsFor(db, actor, guide.version)));
@@ -150,7 +187,7 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
   });
   /** 201 for what is new, 200 for what had arrived before. */
   const one = async (entry: Entry, actor: Actor, response: Response) => {
-    const [result] = await push(db, actor, [entry], { guide, now: await now(), asked, recheck: jobs.recheck });
+    const [result] = await push(db, actor, [entry], { guide, now: now(), asked, recheck: jobs.recheck, judge: judging.judge, signal: goneOf(response) });
     if (!result || result.status === 'refused') throw result?.problem ?? invalid([]);
     response.status(result.status === 'added' ? 201 : 200).json(result);
   };
@@ -189,6 +226,11 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
   add('post', '/groups/:group/invitations', 'keeper', async (request, response, actor) => {
     response.status(201).json(await invite(db, actor, parameter(request, 'group'), body(NewInvitation, request)));
   });
+  add('get', '/groups/:group/invitations', 'keeper', async (request, response) => void response.json({ invitations: await invitationsOf(db, parameter(request, 'group')) }));
+  add('delete', '/groups/:group/invitations/:invitation', 'keeper', async (request, response, actor) => {
+    await revokeInvitation(db, actor, parameter(request, 'group'), parameter(request, 'invitation'));
+    response.status(204).end();
+  });
   add('post', '/invitations/accept', 'person', async (request, response, actor) => {
     const { group } = await accept(db, actor, body(InvitationCode, request));
     response.json(await groupView(db, await actorOf(db, actor.person), group));
@@ -214,11 +256,11 @@ export function routes({ db, guide, questions, live, jobs }: Omit<Services, 'who
 }
 
 /** Who asks, if that may use the route. @throws Problem 401, 403 or 404 */
-export async function admitted(route: Route, request: Request, { db, whoAsks }: Pick<Services, 'db' | 'whoAsks'>): Promise<Actor> {
+export async function admitted(route: Route, request: Request, { db, whoAsks, actorFor }: Pick<Services, 'db' | 'whoAsks' | 'actorFor'>): Promise<Actor> {
   if (route.who === 'anyone') return { person: '', groups: [] };
-  const person = await whoAsks(request);
-  if (person === undefined) throw notSignedIn();
-  const actor = await actorOf(db, person);
+  const session = await whoAsks(request);
+  if (session === undefined) throw notSignedIn();
+  const actor = await actorFor(session.person);
   if (route.who === 'reader') await mustRead(db, actor, parameter(request, 'find'));
   if (route.who === 'viewer') await mustView(db, actor, parameter(request, 'picture'));
   if (route.who === 'member' || route.who === 'keeper') mustBeIn(actor, parameter(request, 'group'), route.who);

@@ -16,6 +16,8 @@ export interface Jobs {
   readonly expertAnswers: (find: string, ask: string) => Promise<void>;
   /** What something was told of is asked again whether it still stands. */
   readonly recheck: (what: Moved, transaction: Db) => Promise<void>;
+  /** Whether it takes up work. */
+  readonly running: () => boolean;
   readonly stop: () => Promise<void>;
 }
 
@@ -49,7 +51,7 @@ export interface JobOptions {
   readonly log: Logger;
   /** How soon another server takes up what a killed one had begun. */
   readonly takenUpAfterSeconds?: number;
-  readonly now: () => Promise<number>;
+  readonly now: () => number;
 }
 
 export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterSeconds = 60 }: JobOptions): Promise<Jobs> {
@@ -67,7 +69,7 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
   await boss.work(EXPERT, pace, async (jobs) => {
     for (const { data } of jobs) {
       const { find, ask } = Answer.parse(data);
-      await answerAsSimulated(db, guide, find, ask, await now());
+      await answerAsSimulated(db, guide, find, ask, now());
     }
   });
   await boss.work(RECHECK, pace, async (jobs) => {
@@ -84,12 +86,15 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
   await askAll();
   await boss.work(TIDY, pace, () => tidy(db));
   await boss.schedule(TIDY, '17 * * * *');
+  let running = true;
+  boss.on('stopped', () => { running = false; });
   return {
     expertAnswers: async (find, ask) => {
       await boss.send(EXPERT, { find, ask }, { singletonKey: ask, startAfter: EXPERT_ANSWERS_AFTER_SECONDS, retryLimit: 20, retryDelay: 1, expireInSeconds: takenUpAfterSeconds });
     },
     recheck: async (what, transaction) => { await boss.send(RECHECK, what, { ...retry, expireInSeconds: takenUpAfterSeconds, db: within(transaction) }); },
-    stop: () => boss.stop({ graceful: true, timeout: 2000, wait: true }),
+    running: () => running,
+    stop: () => { running = false; return boss.stop({ graceful: true, timeout: 2000, wait: true }); },
   };
 }
 

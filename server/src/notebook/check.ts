@@ -1,13 +1,15 @@
-import { checkValue, mayBeBlind, type CompiledGuide, type FindRecord } from '@pause/core';
+import { checkValue, mayBeBlind, type CompiledGuide } from '@pause/core';
 import type { FindEntry } from '@pause/core/notebook';
+import { verdictProblems } from '@pause/core/questions';
 import type { Role } from '../db/schema';
 import type { FieldProblem } from '../problem';
+import type { OnRecord } from './onRecord';
 
 /** What a check of an entry knows: who tells it, what is on record of its find, and who belongs to its group. */
 export interface Around {
   readonly guide: CompiledGuide;
   readonly person: string;
-  readonly record: FindRecord;
+  readonly record: OnRecord;
   /** Roles of everybody in the find's group by now; none for a find of one's own. */
   readonly roles: ReadonlyMap<string, Role>;
 }
@@ -31,8 +33,9 @@ export function checkEntry(entry: FindEntry, around: Around): FieldProblem[] {
   switch (entry.kind) {
     case 'finds':
     case 'pieces':
-    case 'verdicts':
       return [];
+    case 'verdicts':
+      return verdictProblems(entry.body.verdict);
     case 'targets':
       return guide.taxon(entry.body.taxon) ? [] : wrong('taxon', `"${entry.body.taxon}" is not a taxon of the guide`);
     case 'contexts': {
@@ -98,6 +101,6 @@ function checkChoice(body: Extract<FindEntry, { kind: 'decisions' }>['body'], { 
   if (roles.get(person) === 'young' && !record.consents.some((consent) => consent.verdict === body.verdict)) {
     return wrong('choice', 'a young member collects only when an adult of the group has agreed');
   }
-  const outcome = record.verdicts.find((v) => v.id === body.verdict)?.verdict.outcome;
+  const outcome = record.verdicts.find((v) => v.id === body.verdict)?.outcome;
   return outcome !== 'collect' && body.reason === undefined ? wrong('reason', `collecting against "${outcome}" needs a reason`) : [];
 }

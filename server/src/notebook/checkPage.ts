@@ -18,6 +18,8 @@ interface Around {
   readonly parents: ReadonlyMap<string, readonly string[]>;
   /** Whether there is something of that name that this person may read. */
   readonly there: (id: string) => boolean;
+  /** Whether there is something of that name that this person may not read. */
+  readonly hidden: (id: string) => boolean;
 }
 /** Kept by one person, who alone tells of it. */
 const OWN_ONLY: Readonly<Partial<Record<PageRecord['kind'], string>>> = { harvest: 'only who took it tells what was taken', portion: 'only who told of it tells more', taste: 'only who tasted tells how it was' };
@@ -81,13 +83,13 @@ export function sourcesIn(field: string, value: unknown): string[] {
 }
 
 /** What something comes from has to be there, and must not come from it in turn. */
-function sourceProblems(id: string, value: unknown, field: string, { parents, there }: Around): FieldProblem[] {
-  if (field !== 'from' && field !== 'of') return [];
+function sourceProblems(id: string, value: unknown, field: string, { parents, there, hidden }: Around): FieldProblem[] {
   const sources = sourcesIn(field, value);
   const descent = descentOf([...parents].map(([child, above]) => ({ id: child, kind: 'batch', parents: above })));
   return sources.flatMap((source, index) => {
-    const at = `value${Array.isArray(value) ? `[${index}]` : ''}.id`;
+    const at = field === 'find' ? 'value' : `value${Array.isArray(value) ? `[${index}]` : ''}.id`;
     if (wouldCircle(descent, id, [source])) return wrong(at, 'nothing can come from itself');
-    return there(source) ? [] : wrong(at, `there is no "${source}" that it could come from`);
+    // A harvest may come from elsewhere, out of a file, with no find here; never from somebody else's.
+    return (field === 'find' ? !hidden(source) : there(source)) ? [] : wrong(at, `there is no "${source}" that it could come from`);
   });
 }

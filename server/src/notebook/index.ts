@@ -1,4 +1,4 @@
 export { hashOf, push, type Pushed, type PushOptions } from './push';
-export { CHANNEL, listFinds, pull, recordsFor, recordsOf, streamEnds, toEntry, type Pulled } from './read';
+export { CHANNEL, listFinds, onPersonNews, pull, recordsFor, recordsOf, streamEnds, tellPerson, toEntry, type Pulled } from './read';
 export { decideRecord } from './judge';
 export { keepGuide, ping } from './guide';

@@ -28,3 +28,8 @@ export function onArrival(told: Verdict, record: FindRecord, guide: CompiledGuid
   const alone = policy && apartFromVersion(told) === apartFromVersion(decideRecord(record, guide).verdict);
   return { at, because: alone ? 'policy' : 'record', verdict };
 }
+
+/** What this server reaches where a verdict arrives, here or in a thread of its own. */
+export type Judge = (told: Verdict, record: FindRecord, policy: Policy | undefined, at: string) => Promise<Arrival | undefined>;
+/** Without a thread: for whoever keeps nobody waiting. */
+export const judgeHere = (guide: CompiledGuide): Judge => (told, record, policy, at) => Promise.resolve(onArrival(told, record, guide, policy, at));

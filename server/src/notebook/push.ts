@@ -1,17 +1,20 @@
-import { applyEntry, contentHash, findsOf, type CompiledGuide, type FindRecord, type PageKind, type Policy } from '@pause/core';
-import { applyToPage, isInTime, MOST_AHEAD_MS, nextStamp, tellsTime, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
+import { applyEntries, contentHash, findsOf, type CompiledGuide, type FindRecord, type PageKind, type Policy } from '@pause/core';
+import { applyToPage, isInTime, MOST_AHEAD_MS, nextStamp, tellsTime, tooFarAhead, type Arrival, type Entry, type FindEntry, type Stamp } from '@pause/core/notebook';
+import { descendantOf } from '@pause/core/pantry';
 import { sql } from 'kysely';
-import { groupOf, groupStream, mayRead, noSuchFind, noSuchPage, ownStream, type Actor } from '../access';
+import { groupOf, groupStream, mayRead, noSuchFind, noSuchPage, notSignedIn, ownStream, type Actor } from '../access';
 import type { Db } from '../db';
 import type { Role } from '../db/schema';
 import { settleGroups, withReviews } from '../groups';
 import { forget } from '../pictures';
-import { invalid, Problem, type FieldProblem } from '../problem';
+import { invalid, Problem, tooBusy, type FieldProblem } from '../problem';
 import { checkEntry, checkFind } from './check';
-import { descendantOf } from '@pause/core/pantry';
 import { checkPage, sourcesIn } from './checkPage';
-import { onArrival } from './judge';
-import { pagesOf, recordsOf, tellStreams } from './read';
+import { judgeHere, type Judge } from './judge';
+import { noted, onRecordOf, pageOutlines } from './onRecord';
+import { aboutOf, writtenBy, type Quotas } from './quotas';
+import { casesOf, keepEnds } from './read';
+import { openTurns, type TurnLimits, type Turns } from './turns';
 
 /** What became of one entry. */
 export type Pushed =
@@ -30,6 +33,11 @@ export interface PushOptions {
   readonly asked?: (find: string, ask: string, of: string) => Promise<void>;
   /** Puts it into the queue in the same transaction: what is on record is asked again, whoever is killed. */
   readonly recheck?: (what: Moved, transaction: Db) => Promise<void>;
+  /** Works out what this server reaches where a verdict arrives. */
+  readonly judge?: Judge;
+  /** Whoever asked is gone: nothing is put on record for them. */
+  readonly signal?: AbortSignal;
+  readonly quotas?: Quotas;
 }
 /** Of what something was told that may change whether it stands: finds that were collected, harvests that strays were found in, and groups with other rules. */
 export interface Moved {
@@ -43,8 +51,6 @@ export const MOVES: readonly Entry['kind'][] = ['pieces', 'targets', 'contexts',
 const SERVER = 'server';
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
 const begins = (entry: Entry) => entry.kind === 'finds' || entry.kind === 'pages';
-/** What an entry is of, so that a find and a page never pass for each other. */
-const aboutOf = (entry: Entry) => (entry.find === undefined ? `page ${entry.page}` : `find ${entry.find}`);
 export const hashOf = (entry: Entry) => contentHash(begins(entry) ? entry.body : { ...entry.body, ...(entry.find === undefined ? { page: entry.page } : { find: entry.find }) });
 const notThere = (entry: Entry) => (entry.find === undefined ? noSuchPage(entry.page) : noSuchFind(entry.find));
 /** The notebook in which a find or a page begins. */
@@ -67,41 +73,77 @@ const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is t
  *
  * @returns what became of each entry, in the same order
  */
-export async function push(db: Db, actor: Actor, entries: readonly Entry[], { guide, now, asked, recheck }: PushOptions): Promise<Pushed[]> {
-  const all = await db.transaction().execute(async (transaction) => {
-    const finds = [...findsOf(entries)];
-    const pageIds = [...new Set(entries.flatMap((entry) => entry.page ?? []))];
+export async function push(db: Db, actor: Actor, entries: readonly Entry[], options: PushOptions): Promise<Pushed[]> {
+  const finds = [...findsOf(entries)];
+  const pageIds = [...new Set(entries.flatMap((entry) => entry.page ?? []))];
+  const begun = await heads(db, finds, pageIds);
+  const wanted = [...new Set(entries.flatMap((entry) => {
+    const stream = begun.get(aboutOf(entry)) ?? streamOfNew(entry, actor.person);
+    return stream !== undefined && mayRead(actor, stream) ? [stream] : [];
+  }))];
+  const write = () => turnsOf(db)(wanted, () => writeAll(db, actor, entries, { begun, finds, pageIds, wanted }, options));
+  // Two may send something under one id at the same time: the second one reads what the first one wrote, and is told.
+  const all = await write().catch((error: unknown) => { if (isTwice(error)) return write(); throw error; });
+  // Also where it was known already: the one who told it first may have been killed before it got here.
+  for (const [index, entry] of entries.entries()) if (entry.kind === 'asks' && all[index]?.status !== 'refused') await options.asked?.(entry.find, entry.body.id, entry.body.of);
+  return all;
+}
+
+/** One writer of a notebook at a time in this process, and so many who wait for it. */
+const TURNS: TurnLimits = { waiting: 200, longestMs: 15_000 };
+const turns = new WeakMap<Db, Turns>();
+function turnsOf(db: Db): Turns {
+  const known = turns.get(db) ?? openTurns(TURNS);
+  turns.set(db, known);
+  return known;
+}
+const UNIQUE_VIOLATION = '23505';
+const isTwice = (error: unknown) => error instanceof Error && 'code' in error && error.code === UNIQUE_VIOLATION;
+
+interface What {
+  /** The streams of finds and pages that were there already. What has begun stays where it is. */
+  readonly begun: ReadonlyMap<string, string>;
+  readonly finds: readonly string[];
+  readonly pageIds: readonly string[];
+  /** Streams that are written into. */
+  readonly wanted: readonly string[];
+}
+
+function writeAll(db: Db, actor: Actor, entries: readonly Entry[], { begun, finds, pageIds, wanted }: What, { guide, now, recheck, judge = judgeHere(guide), signal, quotas }: PushOptions): Promise<Pushed[]> {
+  return db.transaction().execute(async (transaction) => {
+    // Whoever deletes their account holds the person first and the notebooks afterwards. So does this, and neither waits for the other for ever.
+    const person = await transaction.selectFrom('people').select('left_at').where('id', '=', actor.person).forShare().executeTakeFirst();
+    if (!person || person.left_at !== null) throw notSignedIn();
     const sources = [...new Set(entries.flatMap((entry) => (entry.kind === 'fields' ? sourcesIn(entry.body.field, entry.body.value) : [])))];
-    const begun = await heads(transaction, finds, pageIds);
-    const wanted = new Set(entries.flatMap((entry) => {
-      const stream = begun.get(aboutOf(entry)) ?? streamOfNew(entry, actor.person);
-      return stream !== undefined && mayRead(actor, stream) ? [stream] : [];
-    }));
     const last = await hold(transaction, [...wanted].sort());
     // Read again now that nobody else can add to these streams.
-    const head = await heads(transaction, finds, pageIds);
+    const head = new Map([...begun, ...await heads(transaction, finds.filter((id) => !begun.has(`find ${id}`)), pageIds.filter((id) => !begun.has(`page ${id}`)))]);
     const above = await heads(transaction, sources, sources);
     const parents = await parentsAbove(transaction, sources);
-    const there = (id: string) => { const stream = head.get(`page ${id}`) ?? head.get(`find ${id}`) ?? above.get(`page ${id}`) ?? above.get(`find ${id}`); return stream !== undefined && mayRead(actor, stream); };
+    const streamOf = (id: string) => head.get(`page ${id}`) ?? head.get(`find ${id}`) ?? above.get(`page ${id}`) ?? above.get(`find ${id}`);
+    const there = (id: string) => { const stream = streamOf(id); return stream !== undefined && mayRead(actor, stream); };
+    const hidden = (id: string) => { const stream = streamOf(id); return stream !== undefined && !mayRead(actor, stream); };
     const descends = new Map<string, readonly string[]>();
     const before = await known(transaction, entries);
-    const records = await recordsOf(transaction, finds);
-    const pages = await pagesOf(transaction, pageIds);
-    const groups = await groupsOf(transaction, [...wanted]);
+    const records = await onRecordOf(transaction, entries, actor.person);
+    const pages = await pageOutlines(transaction, pageIds);
+    const groups = await groupsOf(transaction, wanted);
+    const written = await writtenBy(transaction, actor.person, entries, wanted, quotas);
+    const cases = await casesToJudge(transaction, entries);
+    const judgedUntil = Date.now() + MOST_JUDGING_MS;
 
     const rows: Row[] = [];
     const newFinds: { id: string; stream: string; person: string; started_at: string }[] = [];
     const newPages: { id: string; stream: string; kind: PageKind; person: string }[] = [];
     const arrivals: { id: string; find_id: string; arrival: string }[] = [];
     let lastStamp: Stamp | undefined;
-    const addOne = (sent: Entry): Pushed => {
+    const addOne = async (sent: Entry): Promise<Pushed> => {
       const earlier = before.get(keyOf(sent.kind, sent.body.id));
       if (earlier) {
         const moved = toldAt(sent) > earlier.at;
         const same = earlier.hash === hashOf(sent) || (moved && earlier.hash === hashOf(movedTo(sent, earlier.at)));
         if (!same || !mayRead(actor, earlier.stream)) return refused(taken(sent.body.id));
-        const arrival = sent.kind === 'verdicts' ? records.get(sent.find)?.verdicts.find((v) => v.id === sent.body.id)?.arrival : undefined;
-        return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(moved ? { at: earlier.at } : {}), ...(arrival ? { arrival } : {}) };
+        return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(moved ? { at: earlier.at } : {}), ...(earlier.arrival ? { arrival: earlier.arrival } : {}) };
       }
       const toldMs = Date.parse(toldAt(sent));
       if (!isInTime(toldMs)) return refused(invalid([{ field: atField(sent), reason: 'it is no time from 1970 to 2099' }]));
@@ -118,18 +160,27 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
       if (!mayRead(actor, stream)) return refused(begins(entry) && already === undefined ? invalid([{ field: 'group', reason: 'you do not belong to this group' }]) : notThere(entry));
       if (begins(entry) && already !== undefined) return refused(taken(entry.body.id));
       const group = groups.get(stream);
+      // It began in between, in a notebook that is not held here: sent again, it is.
+      if (!last.has(stream)) throw tooBusy();
+      // Who was put out of a group meanwhile tells no more in it.
+      if (groupOf(stream) !== undefined && group?.roles.has(actor.person) !== true) return refused(notThere(entry));
       const roles = group?.roles ?? new Map<string, Role>();
       const record = entry.find === undefined ? undefined : records.get(entry.find);
       const page = entry.page === undefined ? undefined : pages.get(entry.page);
       if (!begins(entry) && !record && !page) return refused(notThere(entry));
       const problems: FieldProblem[] = entry.kind === 'finds' ? checkFind(entry, guide, actor.person)
-        : entry.page !== undefined ? checkPage(entry, { guide, person: actor.person, page, roles, parents, there })
+        : entry.page !== undefined ? checkPage(entry, { guide, person: actor.person, page, roles, parents, there, hidden })
         : record ? checkEntry(entry, { guide, person: actor.person, record, roles }) : [];
-      if (problems.length > 0) return refused(invalid(problems));
+      const finder = entry.kind === 'finds' ? entry.body.person : record?.person ?? '';
+      const full = problems.length > 0 ? [] : written.full(entry, stream, finder, json.length);
+      if (problems.length + full.length > 0) return refused(invalid([...problems, ...full]));
       let arrival: Arrival | undefined;
-      if (entry.kind === 'verdicts' && record) {
+      if (entry.kind === 'verdicts') {
         if (entry.body.verdict.guide.id !== guide.guide.id) return refused(invalid([{ field: 'verdict.guide.id', reason: `this server decides by "${guide.guide.id}"` }]));
-        arrival = onArrival(entry.body.verdict, record, guide, group?.policy, new Date(now).toISOString());
+        const known = caseWith(cases, entry.find);
+        if (!known) return refused(notThere(entry));
+        if (Date.now() > judgedUntil) throw new Problem(503, 'too-busy', 'These verdicts take too long to work out. Send fewer of them at once.');
+        arrival = await judge(entry.body.verdict, known, group?.policy, new Date(now).toISOString());
       }
       // So are its stamps.
       const stamp = entry.stamp === undefined || tooFarAhead(entry.stamp, now) ? nextStamp(lastStamp, now, SERVER) : entry.stamp;
@@ -143,44 +194,73 @@ export async function push(db: Db, actor: Actor, entries: readonly Entry[], { gu
           parents.set(descendant.id, descendant.parents);
         }
       } else {
-        const folded = applyEntry(record, { ...entry, stamp, ...(arrival ? { arrival } : {}) });
-        if (folded) records.set(entry.find, folded);
+        const told = { ...entry, stamp };
+        const now = noted(record, told);
+        if (now) records.set(entry.find, now);
+        cases.get(entry.find)?.more.push(told);
       }
       const seq = (last.get(stream) ?? 0) + 1;
       last.set(stream, seq);
       rows.push({ stream, seq, kind: entry.kind, id: entry.body.id, find_id: entry.find ?? null, page_id: entry.page ?? null, person: actor.person, stamp, body: json, content_hash: hash });
-      before.set(keyOf(entry.kind, entry.body.id), { hash, stream, seq, stamp, at: toldAt(entry) });
+      written.add(entry, stream, finder, json.length);
+      before.set(keyOf(entry.kind, entry.body.id), { hash, stream, seq, stamp, at: toldAt(entry), ...(arrival ? { arrival } : {}) });
       if (begins(entry)) head.set(aboutOf(entry), stream);
       if (entry.kind === 'finds') newFinds.push({ id: entry.find, stream, person: actor.person, started_at: entry.body.startedAt });
       if (entry.kind === 'pages') newPages.push({ id: entry.page, stream, kind: entry.body.kind, person: actor.person });
       if (arrival && entry.find !== undefined) arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
       return { status: 'added', stream, seq, stamp, ...(late === undefined ? {} : { at: late }), ...(arrival ? { arrival } : {}) };
     };
-    const pushed = entries.map((entry) => {
-      try {
-        return addOne(entry);
-      } catch (error) {
-        if (error instanceof Problem) return refused(error);
+    const pushed: Pushed[] = [];
+    for (const entry of entries) {
+      if (signal?.aborted) throw new Problem(499, 'gone', 'Whoever sent this is gone.');
+      pushed.push(await addOne(entry).catch((error: unknown) => {
+        if (error instanceof Problem && error.status < 500) return refused(error);
         throw error;
-      }
-    });
+      }));
+    }
     await store(transaction, rows, { finds: newFinds, pages: newPages, arrivals });
+    await written.keep(transaction);
     await keepDescents(transaction, descends);
     const ofGroups = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'group' && pushed[index]?.status === 'added' ? [entry] : []));
     await settleGroups(transaction, actor.person, ofGroups);
     await forget(transaction, entries.flatMap((entry, index) => (entry.kind === 'drops' && pushed[index]?.status === 'added' ? [entry.body.picture] : [])));
-    const moved = (find: string, record: FindRecord) => record.decisions.some(({ choice }) => choice === 'collect') && entries.some((entry, index) => entry.find === find && MOVES.includes(entry.kind) && pushed[index]?.status === 'added');
+    const moved = entries.flatMap(({ find, kind }, index) => (find !== undefined && MOVES.includes(kind) && pushed[index]?.status === 'added' ? [find] : []));
     const strays = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'harvest' && (entry.body.field === 'sorting' || entry.body.field === 'bag') && pushed[index]?.status === 'added' ? [entry.page] : []));
     const again: Moved = {
-      finds: [...records].flatMap(([find, record]) => (moved(find, record) ? [find] : [])), harvests: [...new Set(strays)],
+      finds: await collectedOf(transaction, moved), harvests: [...new Set(strays)],
       groups: [...new Set(ofGroups.filter(({ body }) => body.field !== 'name').map(({ page }) => page))],
     };
     if ([again.finds, again.harvests, again.groups].some((ids) => ids.length > 0)) await recheck?.(again, transaction);
     return pushed;
   });
-  // Also where it was known already: the one who told it first may have been killed before it got here.
-  for (const [index, entry] of entries.entries()) if (entry.kind === 'asks' && all[index]?.status !== 'refused') await asked?.(entry.find, entry.body.id, entry.body.of);
-  return all;
+}
+
+/** Verdicts of one push are worked out for no longer than this: its notebooks are held meanwhile. */
+const MOST_JUDGING_MS = 10_000;
+
+/** A find of which a verdict arrives, and what was added to it in the same push. */
+interface Judged {
+  record: FindRecord | undefined;
+  more: FindEntry[];
+}
+async function casesToJudge(db: Db, entries: readonly Entry[]): Promise<Map<string, Judged>> {
+  const finds = [...new Set(entries.flatMap((entry) => (entry.kind === 'verdicts' ? [entry.find] : [])))];
+  const records = await casesOf(db, finds);
+  return new Map(finds.map((find) => [find, { record: records.get(find), more: [] }]));
+}
+function caseWith(cases: ReadonlyMap<string, Judged>, find: string): FindRecord | undefined {
+  const judged = cases.get(find);
+  if (!judged) return undefined;
+  judged.record = applyEntries(judged.record, judged.more);
+  judged.more = [];
+  return judged.record;
+}
+
+/** Of these finds, the ones that were collected. */
+async function collectedOf(db: Db, finds: readonly string[]): Promise<string[]> {
+  if (finds.length === 0) return [];
+  const { rows } = await sql<{ find_id: string }>`select distinct find_id from entries where find_id = any(${[...finds]}::text[]) and kind = 'decisions' and body->>'choice' = 'collect'`.execute(db);
+  return rows.map(({ find_id }) => find_id);
 }
 
 type Row = Record<'stream' | 'kind' | 'id' | 'person' | 'stamp' | 'body' | 'content_hash', string> & Record<'find_id' | 'page_id', string | null> & { seq: number };
@@ -200,8 +280,7 @@ async function store(db: Db, rows: readonly Row[], { finds, pages, arrivals }: {
       ${column('page_id')}::text[], ${column('person')}::text[], ${column('stamp')}::text[], ${column('body')}::jsonb[], ${column('content_hash')}::text[])`.execute(db);
   if (arrivals.length > 0) await db.insertInto('arrivals').values([...arrivals]).execute();
   const ends = new Map(rows.map((row) => [row.stream, row.seq]));
-  for (const [id, seq] of ends) await db.updateTable('streams').set({ last: seq }).where('id', '=', id).execute();
-  await tellStreams(db, ends);
+  await keepEnds(db, ends);
 }
 
 /** What comes from what, from these on up. */
@@ -232,16 +311,27 @@ async function heads(db: Db, finds: readonly string[], pages: readonly string[])
 /** Holds streams until the transaction ends, and tells how far each has got. Always in the same order, so that two pushes do not wait for each other. */
 async function hold(db: Db, streams: readonly string[]): Promise<Map<string, number>> {
   if (streams.length === 0) return new Map();
-  await db.insertInto('streams').values(streams.map((id) => ({ id, last: 0 }))).onConflict((conflict) => conflict.column('id').doNothing()).execute();
-  const rows = await db.selectFrom('streams').select(['id', 'last']).where('id', 'in', [...streams]).orderBy('id').forUpdate().execute();
-  return new Map(rows.map(({ id, last }) => [id, Number(last)]));
+  const held = async () => new Map((await db.selectFrom('streams').select(['id', 'last']).where('id', 'in', [...streams]).orderBy('id').forUpdate().execute()).map(({ id, last }) => [id, Number(last)]));
+  const there = await held();
+  if (there.size === streams.length) return there;
+  await db.insertInto('streams').values(streams.filter((id) => !there.has(id)).map((id) => ({ id, last: 0 }))).onConflict((conflict) => conflict.column('id').doNothing()).execute();
+  return held();
 }
 
-async function known(db: Db, entries: readonly Entry[]): Promise<Map<string, { hash: string; stream: string; seq: number; stamp: Stamp; at: string }>> {
-  const { rows } = await sql<{ kind: string; id: string; content_hash: string; stream: string; seq: string; stamp: Stamp; at: string }>`
-    select e.kind, e.id, e.content_hash, e.stream, e.seq, e.stamp, coalesce(e.body->>'at', e.body->>'startedAt') as at from entries e
+interface Known {
+  readonly hash: string;
+  readonly stream: string;
+  readonly seq: number;
+  readonly stamp: Stamp;
+  readonly at: string;
+  readonly arrival?: Arrival;
+}
+async function known(db: Db, entries: readonly Entry[]): Promise<Map<string, Known>> {
+  const { rows } = await sql<{ kind: string; id: string; content_hash: string; stream: string; seq: string; stamp: Stamp; at: string; arrival: Arrival | null }>`
+    select e.kind, e.id, e.content_hash, e.stream, e.seq, e.stamp, coalesce(e.body->>'at', e.body->>'startedAt') as at, a.arrival from entries e
+    left join arrivals a on a.id = e.id and e.kind = 'verdicts'
     join unnest(${entries.map((e) => e.kind)}::text[], ${entries.map((e) => e.body.id)}::text[]) as told (kind, id) on e.kind = told.kind and e.id = told.id`.execute(db);
-  return new Map(rows.map((row) => [keyOf(row.kind, row.id), { hash: row.content_hash, stream: row.stream, seq: Number(row.seq), stamp: row.stamp, at: row.at }]));
+  return new Map(rows.map((row) => [keyOf(row.kind, row.id), { hash: row.content_hash, stream: row.stream, seq: Number(row.seq), stamp: row.stamp, at: row.at, ...(row.arrival ? { arrival: row.arrival } : {}) }]));
 }
 
 /** The rules and the people of the groups whose streams these are. */

@@ -3,6 +3,7 @@ import { sql } from 'kysely';
 import { mayRead, type Actor } from '../access';
 import type { Db } from '../db';
 import { invalid, Problem } from '../problem';
+import { writtenInto } from './metadata';
 
 /** The bytes of photos and sketches: sent in parts, taken up again where they broke off, and there once all of them are. */
 
@@ -38,15 +39,30 @@ export async function received(db: Db, id: string): Promise<Received> {
   return { received: await soFar(db, id), size: one.entry.size };
 }
 
-/** What a camera writes into a photo begins so (Exif 2.32, APP1); it may hold where it was taken. */
-const EXIF = Buffer.from('Exif\0\0', 'latin1');
+/** Bytes of pictures that one person may have in all notebooks. */
+const MOST_OF_ONE_PERSON = 2_000_000_000;
+/** Bytes of pictures, among what each person has put on record. */
+const PICTURES = 'pictures';
+
+async function countBytes(db: Db, person: string, bytes: number): Promise<number> {
+  const { rows: [row] } = await sql<{ bytes: string }>`insert into written as w (of, person, entries, bytes) values (${PICTURES}, ${person}, 0, ${String(Math.max(0, bytes))})
+    on conflict (of, person) do update set bytes = greatest(0, w.bytes + ${String(bytes)}::bigint) returning bytes`.execute(db);
+  return Number(row?.bytes ?? 0);
+}
 
 /**
  * Takes the next part. The same part again changes nothing.
  *
- * @throws Problem 403 for another's picture, 409 with how much is here where the part does not follow on it, 422 where it is not what was told
+ * @throws Problem 403 for another's picture, 409 with how much is here where the part does not follow on it, 422 where it is not what was told, or holds what a camera wrote
  */
-export function receive(db: Db, actor: Actor, id: string, from: number, bytes: Buffer): Promise<Received> {
+export async function receive(db: Db, actor: Actor, id: string, from: number, bytes: Buffer): Promise<Received> {
+  const { refused, ...here } = await take(db, actor, id, from, bytes);
+  // What was refused is gone by now: it is told once that is certain.
+  if (refused !== undefined) throw invalid([{ field: 'body', reason: refused }]);
+  return here;
+}
+
+function take(db: Db, actor: Actor, id: string, from: number, bytes: Buffer): Promise<Received & { readonly refused?: string }> {
   return db.transaction().execute(async (transaction) => {
     await sql`select pg_advisory_xact_lock(hashtext(${id}))`.execute(transaction);
     const one = await told(transaction, id);
@@ -57,15 +73,24 @@ export function receive(db: Db, actor: Actor, id: string, from: number, bytes: B
     if (from + bytes.length <= here) return { received: here, size };
     if (from !== here) throw new Problem(409, 'not-next', `from: ${here} bytes are here`, [{ field: 'from', reason: `go on from ${here}` }], { received: here, size });
     if (bytes.length === 0 || here + bytes.length > size) throw invalid([{ field: 'body', reason: `${size - here} bytes are still to come` }]);
-    if (from === 0 && bytes.includes(EXIF)) throw invalid([{ field: 'body', reason: 'it holds what a camera wrote, which may tell where it was; draw it anew first' }]);
+    if (await countBytes(transaction, actor.person, bytes.length) > MOST_OF_ONE_PERSON) throw invalid([{ field: 'body', reason: 'you have as many pictures at the server as one person may: take some out' }]);
     await transaction.insertInto('picture_parts').values({ picture_id: id, find_id: one.find, at_byte: from, bytes }).execute();
-    if (here + bytes.length === size && bytesHash((await whole(transaction, id))) !== content) {
-      // Begun anew: nobody knows which part was wrong.
-      await transaction.deleteFrom('picture_parts').where('picture_id', '=', id).execute();
-      return { received: 0, size };
-    }
-    return { received: here + bytes.length, size };
+    if (here + bytes.length < size) return { received: here + bytes.length, size };
+    const all = await whole(transaction, id);
+    const asTold = bytesHash(all) === content;
+    const refused = asTold && one.entry.type !== 'image/svg+xml' ? whyRefused(all) : undefined;
+    if (asTold && refused === undefined) return { received: size, size };
+    // Begun anew: nobody knows which part was wrong.
+    await forget(transaction, [id]);
+    return { received: 0, size, ...(refused === undefined ? {} : { refused }) };
   });
+}
+
+/** Looked at whole, so that nothing hides between two parts. */
+function whyRefused(bytes: Buffer): string | undefined {
+  const written = writtenInto(bytes);
+  if (written === undefined) return 'it is no photo';
+  return written.length > 0 ? 'it holds what a camera wrote, which may tell where it was; draw it anew first' : undefined;
 }
 
 async function whole(db: Db, id: string): Promise<Buffer> {
@@ -83,5 +108,9 @@ export async function picture(db: Db, id: string): Promise<{ type: string; bytes
 
 /** Taken out again: the bytes are gone. */
 export async function forget(db: Db, ids: readonly string[]): Promise<void> {
-  if (ids.length > 0) await db.deleteFrom('picture_parts').where('picture_id', 'in', [...ids]).execute();
+  if (ids.length === 0) return;
+  const { rows } = await sql<{ person: string; bytes: string }>`
+    select e.person, sum(length(p.bytes)) as bytes from picture_parts p join entries e on e.kind = 'pictures' and e.id = p.picture_id where p.picture_id = any(${[...ids]}::text[]) group by 1`.execute(db);
+  await db.deleteFrom('picture_parts').where('picture_id', 'in', [...ids]).execute();
+  for (const { person, bytes } of rows) await countBytes(db, person, -Number(bytes));
 }

@@ -11,6 +11,9 @@ export interface FieldProblem {
 /** What somebody sent is named in a refusal, but never as anything that a page could run. */
 const plain = (text: string) => text.replace(/<(?=[a-z/!?])/gi, '‹');
 
+/** Of very many fields that are wrong only the first are named. */
+const MOST_ERRORS = 50;
+
 /** A refusal over HTTP, RFC 9457: `type` is a stable code, `errors` name the fields. */
 export class Problem extends Error {
   constructor(
@@ -27,7 +30,7 @@ export class Problem extends Error {
       type: `urn:pause:problem:${this.code}`,
       title: plain(this.title),
       status: this.status,
-      ...(this.errors.length > 0 ? { errors: this.errors.map(({ field, reason }) => ({ field: plain(field), reason: plain(reason) })) } : {}),
+      ...(this.errors.length > 0 ? { errors: this.errors.slice(0, MOST_ERRORS).map(({ field, reason }) => ({ field: plain(field), reason: plain(reason) })) } : {}),
       ...this.extra,
     };
   }
@@ -42,6 +45,8 @@ export function invalid(errors: readonly FieldProblem[]): Problem {
   return new Problem(422, 'invalid', first ? `${first.field}: ${first.reason}` : 'The request is not valid.', errors);
 }
 
+export const tooBusy = (): Problem => new Problem(503, 'too-busy', 'Too much is asked at once, or this takes too long. Ask again in a while.');
+
 export function fromZod(error: ZodError): Problem {
   return invalid(error.issues.map((issue) => ({ field: fieldPath(issue.path) || 'body', reason: issue.message })));
 }
@@ -55,6 +60,9 @@ interface BodyError {
   readonly limit?: number;
   readonly code?: string;
 }
+
+/** A lock that was not let go, a statement that took too long, two that waited for each other. */
+const HELD_UP = new Set(['55P03', '57014', '40P01', '25P03']);
 
 /** Everything thrown becomes a problem; what nobody foresaw is logged and said without its insides. */
 export function problemHandler(log: (error: unknown) => void): ErrorRequestHandler {
@@ -78,6 +86,7 @@ function toProblem(error: unknown, log: (error: unknown) => void): Problem {
   }
   if (type === 'entity.parse.failed') return new Problem(400, 'not-json', 'body: this is not JSON');
   if (type === 'charset.unsupported' || type === 'encoding.unsupported') return new Problem(415, 'encoding', 'body: send UTF-8 JSON');
+  if (code !== undefined && HELD_UP.has(code)) return tooBusy();
   log(error);
   const unreachable = (code !== undefined && UNREACHABLE.test(code)) || /timeout exceeded when trying to connect|Connection terminated/.test((error as Error).message);
   if (unreachable) return new Problem(503, 'database-away', 'The database does not answer. Nothing was stored; try again.');

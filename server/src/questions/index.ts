@@ -1,14 +1,13 @@
-import { join } from 'node:path';
 import type { CompiledGuide } from '@pause/core';
 import type { Asked } from '@pause/core/questions';
 import { Piscina } from 'piscina';
-import { invalid, Problem } from '../problem';
+import { inThread, threadProgram, type ThreadRefusal } from '../threads';
 import type { Question, Said } from './worker';
 
 /** Answers to what is asked of the core, worked out in threads of their own, so that a long plan keeps nobody waiting. */
 export interface Questions {
   /** @throws Problem 422 naming the field, or 503 if too many ask or it takes too long */
-  readonly ask: (asked: Asked, body: unknown) => Promise<unknown>;
+  readonly ask: (asked: Asked, body: unknown, gone?: AbortSignal) => Promise<unknown>;
   readonly stop: () => Promise<void>;
 }
 
@@ -19,18 +18,11 @@ const THREADS = 2;
 const here = typeof __dirname === 'string' ? __dirname : import.meta.dirname;
 
 export function openQuestions(guide: CompiledGuide): Questions {
-  const pool = new Piscina<Question, Said>({
-    filename: join(here, 'worker.ts'), workerData: guide.guide, execArgv: ['--import', 'tsx'], minThreads: 1, maxThreads: THREADS, maxQueue: WAITING_AT_MOST,
+  const pool = new Piscina<Question, Said | ThreadRefusal>({
+    ...threadProgram(here, 'questions'), workerData: guide.guide, minThreads: 1, maxThreads: THREADS, maxQueue: WAITING_AT_MOST,
   });
   return {
-    ask: async (asked, body) => {
-      const answer = await pool.run({ asked, body }, { signal: AbortSignal.timeout(LONGEST_MS) }).catch((error: unknown) => {
-        const busy = error instanceof Error && (error.name === 'AbortError' || /queue/i.test(error.message));
-        throw busy ? new Problem(503, 'too-busy', 'Too much is asked at once, or this takes too long. Ask again in a while.') : error;
-      });
-      if ('refused' in answer) throw invalid(answer.refused);
-      return answer.said;
-    },
+    ask: async (asked, body, gone) => (await inThread(pool, { asked, body }, LONGEST_MS, gone)).said,
     stop: () => pool.destroy(),
   };
 }

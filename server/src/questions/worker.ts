@@ -1,6 +1,7 @@
 import { CaseError, compileGuide, GuideError, type CompiledGuide, type Guide } from '@pause/core';
 import { ask, type Asked } from '@pause/core/questions';
 import { workerData } from 'piscina';
+import type { ThreadRefusal } from '../threads';
 
 /** A thread that answers questions. The guide is compiled once, when it starts. */
 
@@ -8,13 +9,13 @@ export interface Question {
   readonly asked: Asked;
   readonly body: unknown;
 }
-export type Said =
-  | { readonly said: unknown }
-  | { readonly refused: readonly { readonly field: string; readonly reason: string }[] };
+export interface Said {
+  readonly said: unknown;
+}
 
 let guide: CompiledGuide | undefined;
 
-export default function answer({ asked, body }: Question): Said {
+export default function answer({ asked, body }: Question): Said | ThreadRefusal {
   guide ??= compileGuide(workerData as Guide);
   try {
     return { said: ask(asked, body, guide) };

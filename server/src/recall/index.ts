@@ -173,8 +173,14 @@ export interface RecallsTold {
 export async function recallsFor(db: Db, actor: Actor, version: string): Promise<RecallsTold> {
   const streams = streamsOf(actor);
   const { rows } = await sql<{ of: string; cause: Cause; ids: string[] }>`
-    with recursive down (root, id) as (
-      select "of", "of" from recalls
+    with recursive outside (id) as (
+      -- What something of theirs comes from, where they do not read it themselves: of a group that they left, say.
+      select d.parent from descents d join pages p on p.id = d.child where p.stream = any(${streams})
+        and not exists (select 1 from pages where pages.id = d.parent and pages.stream = any(${streams})) and not exists (select 1 from finds where finds.id = d.parent and finds.stream = any(${streams}))
+      union
+      select descents.parent from outside join descents on descents.child = outside.id
+    ), down (root, id) as (
+      select "of", "of" from recalls where stream = any(${streams}) or "of" in (select id from outside)
       union
       select down.root, descents.child from down join descents on descents.parent = down.id
     ), theirs as (

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import type { StartOptions } from './start';
+
+/** What a server is told by its environment: every variable is looked at before anything starts. */
+
+const whole = (least: number, most: number) => z.string().regex(/^\d+$/, 'a whole number').transform(Number).pipe(z.number().min(least).max(most));
+const postgres = z.url({ protocol: /^postgres(ql)?$/, error: 'an address like postgres://name@host/database' });
+const Environment = z.object({
+  DATABASE_URL: postgres,
+  PORT: whole(0, 65_535).default(8087),
+  HOST: z.string().min(1).optional(),
+  WEB: z.string().min(1).optional(),
+  LOG_LEVEL: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent']).default('info'),
+  PAUSE_SECRET: z.string().min(32, 'at least 32 characters').optional(),
+  PUBLIC_URL: z.url({ protocol: /^https?$/, error: 'an address like https://pause.example' }).optional(),
+  PROXIES: whole(0, 10).optional(),
+  POOL: whole(2, 200).optional(),
+  WORK_POOL: whole(2, 50).optional(),
+  METRICS_PORT: whole(1, 65_535).optional(),
+  DEMO: z.enum(['0', '1']).default('0'),
+});
+
+/** @returns what to start with, or one line for each variable that is wrong */
+export function readEnvironment(environment: Readonly<Record<string, string | undefined>>): { readonly options: StartOptions } | { readonly problems: readonly string[] } {
+  // An empty variable is one that is not set.
+  const given = Object.fromEntries(Object.entries(environment).filter(([, value]) => value !== ''));
+  const { data, error } = Environment.safeParse(given);
+  if (!data) return { problems: error.issues.map(({ path, message }) => `${path.join('.')}: ${given[String(path[0])] === undefined ? 'is not set' : message}`) };
+  const { DATABASE_URL, PORT, HOST, WEB, LOG_LEVEL, PAUSE_SECRET, PUBLIC_URL, PROXIES, POOL, WORK_POOL, METRICS_PORT, DEMO } = data;
+  return {
+    options: {
+      databaseUrl: DATABASE_URL, port: PORT, demo: DEMO === '1', logLevel: LOG_LEVEL,
+      ...(HOST === undefined ? {} : { host: HOST }), ...(WEB === undefined ? {} : { web: WEB }), ...(PAUSE_SECRET === undefined ? {} : { secret: PAUSE_SECRET }), ...(PUBLIC_URL === undefined ? {} : { publicUrl: PUBLIC_URL }),
+      ...(PROXIES === undefined ? {} : { proxies: PROXIES }), ...(POOL === undefined ? {} : { pool: POOL }), ...(WORK_POOL === undefined ? {} : { workPool: WORK_POOL }), ...(METRICS_PORT === undefined ? {} : { metricsPort: METRICS_PORT }),
+    },
+  };
+}

@@ -1,0 +1,111 @@
+import type { Kingdom } from '@pause/core';
+import type { Entry, FindEntry, PageRecord } from '@pause/core/notebook';
+import { sql } from 'kysely';
+import type { Db } from '../db';
+import { newestFields } from './read';
+
+/**
+ * Of a find, only what is needed to check more entries of it, however long it is: what the entries name, and who looked at it.
+ */
+export interface OnRecord {
+  readonly person: string;
+  readonly kingdom: Kingdom;
+  readonly pieces: { readonly id: string }[];
+  /** Those that are named; and who else looked, each once, where that matters. */
+  readonly readings: { readonly id?: string; readonly by: string; readonly blind?: boolean | undefined }[];
+  readonly verdicts: { readonly id: string; readonly outcome: string }[];
+  readonly consents: { readonly verdict: string }[];
+  readonly pictures: { readonly id: string; readonly by: string }[];
+  readonly asks: { readonly by: string; readonly of: string; readonly here: boolean }[];
+  readonly reveals: { readonly by: string }[];
+}
+
+const begun = (person: string, kingdom: Kingdom): OnRecord => ({ person, kingdom, pieces: [], readings: [], verdicts: [], consents: [], pictures: [], asks: [], reveals: [] });
+
+/** What an entry of a find names, as kind and id. */
+function namedBy(entry: FindEntry): [kind: string, id: string][] {
+  switch (entry.kind) {
+    case 'readings':
+    case 'asks':
+    case 'skips':
+      return [['pieces', entry.body.piece]];
+    case 'withdrawals': return [['readings', entry.body.reading]];
+    case 'drops': return [['pictures', entry.body.picture]];
+    case 'consents':
+    case 'decisions':
+      return [['verdicts', entry.body.verdict]];
+    default: return [];
+  }
+}
+
+/** Whether it matters who else looked at the find. */
+const asksWhoLooked = (entry: FindEntry, teller: string) => entry.kind === 'readings' && (entry.body.blind === true || entry.body.together !== undefined || entry.body.by !== teller);
+const isOfFind = (entry: Entry): entry is FindEntry => entry.find !== undefined;
+const of = (entries: readonly FindEntry[]) => [...new Set(entries.map(({ find }) => find))];
+
+/** @returns by the id of the find; none for a find that has not begun */
+export async function onRecordOf(db: Db, all: readonly Entry[], teller: string): Promise<Map<string, OnRecord>> {
+  const entries = all.filter(isOfFind);
+  const found = new Map<string, OnRecord>();
+  if (entries.length === 0) return found;
+  const { rows: heads } = await sql<{ id: string; person: string; kingdom: Kingdom }>`
+    select f.id, f.person, e.body->>'kingdom' as kingdom from finds f join entries e on e.kind = 'finds' and e.id = f.id where f.id = any(${of(entries)}::text[])`.execute(db);
+  for (const { id, person, kingdom } of heads) found.set(id, begun(person, kingdom));
+  const named = entries.flatMap(namedBy);
+  if (named.length > 0) {
+    const { rows } = await sql<{ kind: string; id: string; find_id: string; by: string; blind: boolean | null; outcome: string }>`
+      select e.kind, e.id, e.find_id, e.body->>'by' as by, (e.body->>'blind')::boolean as blind, case when e.kind = 'verdicts' then e.body->'verdict'->>'outcome' end as outcome from entries e
+      join (select distinct * from unnest(${named.map(([kind]) => kind)}::text[], ${named.map(([, id]) => id)}::text[]) as n (kind, id)) as named on e.kind = named.kind and e.id = named.id`.execute(db);
+    for (const { kind, id, find_id, by, blind, outcome } of rows) {
+      const record = found.get(find_id);
+      if (kind === 'pieces') record?.pieces.push({ id });
+      if (kind === 'readings') record?.readings.push({ id, by, blind: blind ?? undefined });
+      if (kind === 'pictures') record?.pictures.push({ id, by });
+      if (kind === 'verdicts') record?.verdicts.push({ id, outcome });
+    }
+  }
+  const chosen = entries.flatMap((entry) => (entry.kind === 'decisions' && entry.body.choice === 'collect' ? [entry.body.verdict] : []));
+  if (chosen.length > 0) {
+    const { rows } = await sql<{ find_id: string; verdict: string }>`select find_id, body->>'verdict' as verdict from entries
+      where find_id = any(${of(entries)}::text[]) and kind = 'consents' and body->>'verdict' = any(${chosen}::text[])`.execute(db);
+    for (const { find_id, verdict } of rows) found.get(find_id)?.consents.push({ verdict });
+  }
+  const looked = entries.filter((entry) => asksWhoLooked(entry, teller));
+  if (looked.length > 0) {
+    const { rows } = await sql<{ find_id: string; kind: string; by: string; of: string; here: boolean | null; blind: boolean | null }>`
+      select distinct find_id, kind, body->>'by' as by, body->>'of' as of, (body->>'here')::boolean as here, (body->>'blind')::boolean as blind from entries
+      where find_id = any(${of(looked)}::text[]) and kind in ('readings', 'asks', 'reveals')`.execute(db);
+    for (const { find_id, kind, by, of, here, blind } of rows) {
+      const record = found.get(find_id);
+      if (kind === 'readings') record?.readings.push({ by, blind: blind ?? undefined });
+      if (kind === 'asks') record?.asks.push({ by, of, here: here === true });
+      if (kind === 'reveals') record?.reveals.push({ by });
+    }
+  }
+  return found;
+}
+
+/** Notes an entry that was added, so that the next ones may name it. @returns the record, begun where the entry begins it */
+export function noted(record: OnRecord | undefined, entry: FindEntry): OnRecord | undefined {
+  if (entry.kind === 'finds') return record ?? begun(entry.body.person, entry.body.kingdom);
+  if (!record) return undefined;
+  switch (entry.kind) {
+    case 'pieces': record.pieces.push(entry.body); break;
+    case 'readings': record.readings.push(entry.body); break;
+    case 'verdicts': record.verdicts.push({ id: entry.body.id, outcome: entry.body.verdict.outcome }); break;
+    case 'consents': record.consents.push(entry.body); break;
+    case 'pictures': record.pictures.push(entry.body); break;
+    case 'asks': record.asks.push(entry.body); break;
+    case 'reveals': record.reveals.push(entry.body); break;
+    default:
+  }
+  return record;
+}
+
+/** What decides who may tell something of a page, and what it comes from. */
+const FIELDS_FOR_CHECKS = ['exactFor', 'others', 'find', 'from', 'of'] as const;
+
+/** Pages with only what is needed to check more entries of them, however much was told of them. */
+export async function pageOutlines(db: Db, pages: readonly string[]): Promise<Map<string, PageRecord>> {
+  return newestFields(db, pages, FIELDS_FOR_CHECKS);
+}

@@ -1,0 +1,25 @@
+/** What a server is told by its environment. */
+import { readEnvironment } from '../src/environment';
+
+const DATABASE_URL = 'postgres://pause@localhost/pause';
+const problems = (environment: Record<string, string>) => { const read = readEnvironment(environment); return 'problems' in read ? read.problems : []; };
+
+test('what is not set is left to the server, and what is empty is not set', () => {
+  expect(readEnvironment({ DATABASE_URL, PAUSE_SECRET: '', PROXIES: '' })).toEqual({ options: { databaseUrl: DATABASE_URL, port: 8087, demo: false, logLevel: 'info' } });
+  expect(readEnvironment({ DATABASE_URL, PORT: '0', DEMO: '1', PAUSE_SECRET: 'x'.repeat(32), PUBLIC_URL: 'https://pause.example', PROXIES: '1', POOL: '20', WORK_POOL: '3', HOST: '0.0.0.0', WEB: 'dist', LOG_LEVEL: 'warn' })).toEqual({ options: {
+    databaseUrl: DATABASE_URL, port: 0, demo: true, logLevel: 'warn', secret: 'x'.repeat(32), publicUrl: 'https://pause.example', proxies: 1, pool: 20, workPool: 3, host: '0.0.0.0', web: 'dist',
+  } });
+});
+
+test.each([
+  ['DATABASE_URL', 'mysql://elsewhere'], ['DATABASE_URL', 'pause'], ['PORT', '-1'], ['PORT', '80a'], ['PORT', '70000'], ['LOG_LEVEL', 'loud'], ['PAUSE_SECRET', 'x'.repeat(31)],
+  ['PUBLIC_URL', 'pause.example'], ['PUBLIC_URL', 'ftp://pause.example'], ['PROXIES', 'true'], ['PROXIES', '1.5'], ['POOL', '1'], ['WORK_POOL', '1000'], ['DEMO', 'yes'],
+])('%s=%s is refused in one line that names it', (name, value) => {
+  const found = problems({ DATABASE_URL, [name]: value });
+  expect(found).toHaveLength(1);
+  expect(found[0]).toMatch(new RegExp(`^${name}: \\S`));
+});
+
+test('every variable that is wrong is named at once', () => {
+  expect(problems({ PORT: 'x', PROXIES: 'y' })).toEqual(['DATABASE_URL: is not set', expect.stringMatching(/^PORT: /), expect.stringMatching(/^PROXIES: /)]);
+});
