@@ -1,0 +1,24 @@
+import { realpathSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { build } from 'esbuild';
+
+/** The programs of a server: itself, and its threads. */
+const PROGRAMS = { main: 'server/src/main.ts', questions: 'server/src/questions/worker.ts', judging: 'server/src/judging/worker.ts' } as const;
+
+/**
+ * Compiles the server and its threads, with the core and the guide in them; packages from the registry stay where they are, and are found from beside them.
+ *
+ * @returns the file to start
+ */
+export async function buildServer(root: string): Promise<string> {
+  const outdir = join(root, 'server/build');
+  const resolver = createRequire(join(root, 'server/package.json'));
+  rmSync(outdir, { recursive: true, force: true });
+  await build({
+    absWorkingDir: root, entryPoints: PROGRAMS, outdir, outExtension: { '.js': '.mjs' }, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', sourcemap: true, logLevel: 'warning',
+    define: { PAUSE_BUILD: 'true' },
+    plugins: [{ name: 'own packages', setup: (at) => at.onResolve({ filter: /^@pause\// }, ({ path }) => ({ path: realpathSync(resolver.resolve(path)) })) }],
+  });
+  return join(outdir, 'main.mjs');
+}
