@@ -223,9 +223,17 @@ test('a young member of a group collects when an adult of it has agreed', async 
   await keeper.page.getByRole('checkbox', { name: 'Where no expert reviewed a deadly pair', checked: false }).waitFor();
   await keeper.page.getByRole('radio', { name: 'Young member' }).click();
   await keeper.page.getByRole('button', { name: 'Show a code' }).click();
-  const code = await keeper.page.getByRole('heading', { level: 3 }).textContent();
+  const shown = keeper.page.getByRole('heading', { level: 3 });
+  const code = await shown.textContent();
+  // A second one, taken back before anybody used it.
+  await keeper.page.getByRole('button', { name: 'Another code' }).click();
+  const unused = keeper.page.getByRole('list', { name: 'Codes that nobody has used yet' });
+  await unused.getByRole('listitem').nth(1).waitFor();
+  const second = await shown.filter({ hasNotText: code ?? '' }).textContent();
+  await unused.getByRole('button', { name: 'Take back' }).last().click();
+  await unused.getByRole('listitem').nth(1).waitFor({ state: 'detached' });
   await young.page.goto('/join');
-  await young.page.getByLabel('Code', { exact: true }).fill('WRONG-CODES');
+  await young.page.getByLabel('Code', { exact: true }).fill(second ?? '');
   await young.page.getByRole('button', { name: 'Join', exact: true }).click();
   await young.page.getByText(/this code does not open a group/).waitFor();
   await young.page.getByLabel('Code', { exact: true }).fill((code ?? '').toLowerCase());
@@ -323,6 +331,11 @@ test('an account deleted: only by its own name, with its notebook and on this de
   await name.fill('Lio Lenz');
   expect(await forGood.isDisabled()).toBe(true);
   await name.fill('Lio Lenk');
+  const password = leaver.page.getByLabel('Your password');
+  await password.fill('not the password at all');
+  await forGood.click();
+  await leaver.page.getByText('this is not your password').waitFor();
+  await password.fill('a long enough password');
   await forGood.click();
   await leaver.page.getByRole('button', { name: 'Open it as Mirel Aschkar' }).waitFor();
   await leaver.page.goto('/finds');

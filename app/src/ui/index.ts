@@ -9,4 +9,5 @@ export { useText } from './useText';
 export { Screen, Rule, useTwoPanes, useWide } from './Screen';
 export { WaysOut } from './WaysOut';
 export { Loading, Notice } from './Notice';
+export { Line } from './Line';
 export { Slide } from './Slide';

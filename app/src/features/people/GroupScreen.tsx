@@ -2,21 +2,18 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { fieldHistory, type FieldsOf, type PageRecord, type TaxonId } from '@pause/core';
-import { z } from 'zod';
 import { guide } from '../../evaluate/guide';
-import type { Group, Role } from '../../store/api';
+import type { Group } from '../../store/api';
 import { useAct, useApp } from '../../store/store';
 import { CommonName, commonName } from '../../words/names';
-import { Body, Button, Chip, ChipRow, Field, Heading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
+import { Body, Button, Chip, ChipRow, Field, Heading, Line, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide } from '../../ui';
 import { memberName } from '../../words/people';
 import { dayWords } from '../../words/days';
-import { changeRole, inviteTo, takeOut, type Outcome } from './account';
-import { Code } from './Code';
+import { changeRole, takeOut, type Outcome } from './account';
+import { Invitations } from './Invitations';
 import { FIELD, ROLE, ROLE_MEANS } from './words';
 
 const ROLES = ['keeper', 'member', 'young'] as const;
-const Invitation = z.object({ code: z.string(), expiresAt: z.string() });
-const DAYS = 7;
 const WANTED = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0).map(({ id }) => id);
 const OFTEN_PROTECTED = guide.taxa.filter(({ taxon }) => taxon.protection === 'often').map(({ id }) => id);
 
@@ -41,7 +38,7 @@ export function GroupScreen() {
       <View style={wide ? styles.columns : styles.column}>
         <View style={[styles.column, wide && styles.grow]}>
           <Members group={group} me={person.id} tell={tell} />
-          {group.role === 'keeper' ? <Invite group={group} tell={tell} /> : null}
+          {group.role === 'keeper' ? <Invitations group={group} tell={tell} /> : null}
           {group.role === 'keeper' ? <Name group={group} /> : null}
         </View>
         <View style={wide ? styles.grow : undefined}>
@@ -72,13 +69,10 @@ function Members({ group, me, tell }: Part & { readonly me: string }) {
         <Rule />
         {byRole(group).map(({ person, name, role }) => (
           <View key={person} role="listitem">
-            <View style={styles.line}>
-              <View style={styles.grow}>
-                <Strong>{name}{person === me ? ' (you)' : ''}</Strong>
-                <Small soft>{ROLE[role]}: {ROLE_MEANS[role]}</Small>
-              </View>
-              {person === me || keeper ? <Button label={open === person ? 'Close' : 'Change'} tone="plain" aria-label={`${open === person ? 'Close' : 'Change'} ${name}`} onPress={() => setOpen(open === person ? undefined : person)} /> : null}
-            </View>
+            <Line end={person === me || keeper ? <Button label={open === person ? 'Close' : 'Change'} tone="plain" aria-label={`${open === person ? 'Close' : 'Change'} ${name}`} onPress={() => setOpen(open === person ? undefined : person)} /> : null}>
+              <Strong>{name}{person === me ? ' (you)' : ''}</Strong>
+              <Small soft>{ROLE[role]}: {ROLE_MEANS[role]}</Small>
+            </Line>
             {open === person ? (
               <View style={styles.change}>
                 {keeper ? (
@@ -98,27 +92,6 @@ function Members({ group, me, tell }: Part & { readonly me: string }) {
         ))}
       </View>
       {group.former.length > 0 ? <Small soft>Belonged to it before: {group.former.map(({ name }) => name).join(', ')}.</Small> : null}
-    </View>
-  );
-}
-
-function Invite({ group, tell }: Part) {
-  const act = useAct();
-  const [role, setRole] = useState<Role>('member');
-  const [code, setCode] = useState<string | undefined>();
-  return (
-    <View style={styles.block}>
-      <Heading>Let somebody in</Heading>
-      <ChipRow label="As what">
-        {ROLES.map((one) => <Chip key={one} label={ROLE[one]} chosen={one === role} onPress={() => { setRole(one); setCode(undefined); }} />)}
-      </ChipRow>
-      <Small soft>{ROLE[role]}: {ROLE_MEANS[role]}.</Small>
-      {code ? <Code code={code} address={`${window.location.origin}/join?code=${code}`} /> : null}
-      <Button label={code ? 'Another code' : 'Show a code'} tone="outline" style={styles.start} onPress={() => void act(inviteTo(group.id, role, DAYS)).then((outcome) => {
-        tell(outcome);
-        setCode(Invitation.safeParse(outcome.ok ? outcome.said : undefined).data?.code);
-      })} />
-      <Small soft>A code that nobody used is worth nothing after {DAYS} days.</Small>
     </View>
   );
 }
@@ -255,7 +228,6 @@ const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
   column: { gap: space.l },
   block: { gap: space.s },
-  line: { minHeight: TARGET + 8, flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
   change: { gap: space.s, paddingBottom: space.m },
   grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },

@@ -6,8 +6,9 @@ import { newId, syncAll } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
 import { CommonName } from '../../words/names';
 import { dayWords } from '../../words/days';
-import { Body, Button, Field, Heading, Rule, Screen, Small, SmallStrong, space, Strong, TARGET, Title, useWide } from '../../ui';
-import { beginGroup, deleteAccount, signOut, signOutEverywhere, type Outcome } from './account';
+import { Body, Button, Field, Heading, Rule, Screen, Small, space, Strong, TARGET, Title, useWide } from '../../ui';
+import { beginGroup } from './account';
+import { Account } from './Account';
 import { KIND, ROLE } from './words';
 
 /** Whose notebook this is, what went and what waits, and with whom it is shared. */
@@ -148,37 +149,6 @@ function Groups() {
           <Button label="Begin it" onPress={() => void begin()} style={styles.start} />
         </View>
       )}
-    </View>
-  );
-}
-
-function Account() {
-  const act = useAct();
-  const { person, signedOut } = useApp((state) => state.me);
-  const [said, setSaid] = useState<string | undefined>();
-  const [deleting, setDeleting] = useState<string | undefined>();
-  if (!person?.account || signedOut) return null;
-  const tell = (outcome: Outcome) => setSaid(outcome.ok ? undefined : outcome.title);
-  return (
-    <View style={styles.block}>
-      <Heading>Your account</Heading>
-      <View style={styles.ways}>
-        <Button label="Take everything along" tone="outline" onPress={() => window.location.assign('/api/v1/me/export')} />
-        <Button label="Sign out" tone="outline" onPress={() => void act(signOut()).then(tell)} />
-      </View>
-      <Small soft>A file with all you ever told, in an open form. Signing out leaves nothing of the notebook on this device.</Small>
-      <View style={styles.ways}>
-        <Button label="Sign out everywhere" tone="plain" onPress={() => void act(signOutEverywhere()).then(tell)} />
-        <Button label="Delete the account" tone="plain" onPress={() => setDeleting('')} />
-      </View>
-      {deleting === undefined ? null : (
-        <View style={styles.block}>
-          <Body>Your own notebook is deleted with it, for good. What you told in the notebooks of groups stays there, without your name.</Body>
-          <Field label="Write your name to say that you mean it" value={deleting} onChangeText={setDeleting} maxLength={80} />
-          <Button label="Delete it for good" tone="outline" disabled={deleting !== person.name} style={styles.start} onPress={() => void act(deleteAccount(deleting)).then(tell)} />
-        </View>
-      )}
-      {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
     </View>
   );
 }

@@ -66,11 +66,15 @@ function leave(then: string, atTheServer: (api: Api) => Promise<unknown>): Thunk
 }
 export const signOut = (): Thunk<Promise<Outcome>> => leave('Sign out', (api) => api.ask('POST', '/auth/sign-out', {}));
 export const signOutEverywhere = (): Thunk<Promise<Outcome>> => leave('Sign out', (api) => api.ask('POST', '/auth/revoke-sessions', {}));
-export const deleteAccount = (name: string): Thunk<Promise<Outcome>> => leave('Delete the account', (api) => api.ask('DELETE', '/me', { name }));
+export const deleteAccount = (name: string, password?: string): Thunk<Promise<Outcome>> => leave('Delete the account', (api) => api.ask('DELETE', '/me', { name, ...(password === undefined ? {} : { password }) }));
+export const sessionsOf = (): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('GET', '/me/sessions'));
+export const endSession = (id: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('DELETE', `/me/sessions/${id}`));
 
 export const beginGroup = (id: string, name: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/groups', { id, name }));
 export const joinByCode = (code: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', '/invitations/accept', { code }));
 export const inviteTo = (group: string, role: string, days: number): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', `/groups/${group}/invitations`, { role, days }));
+export const invitationsOf = (group: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('GET', `/groups/${group}/invitations`));
+export const takeBackInvitation = (group: string, id: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('DELETE', `/groups/${group}/invitations/${id}`));
 export const changeRole = (group: string, person: string, role: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('PATCH', `/groups/${group}/members/${person}`, { role }));
 export const takeOut = (group: string, person: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('DELETE', `/groups/${group}/members/${person}`));
 export const signReview = (group: string, taxon: string, content: string, note?: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', `/groups/${group}/reviews`, { taxon, content, ...(note ? { note } : {}) }));
