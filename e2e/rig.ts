@@ -40,6 +40,22 @@ export async function quiet(page: Page): Promise<void> {
   }
 }
 
+/** Makes an account, and confirms its address by the letter in the simulated mailbox; the browser is signed in then. */
+export async function signUp(context: BrowserContext, url: string, name: string): Promise<void> {
+  const email = `${name.toLowerCase()}@ostrel.example`;
+  const send = async (path: string, data: object) => {
+    const response = await context.request.post(`/api/v1/auth${path}`, { data, headers: { origin: url } });
+    if (!response.ok()) throw new Error(`${path}: ${response.status()} ${await response.text()}`);
+  };
+  await send('/sign-up/email', { name, email, password: 'a long enough password' });
+  for (let tries = 0; tries < 50; tries += 1) {
+    const { letters } = await (await context.request.get('/api/v1/demo/mailbox')).json() as { letters: { to: string; text: string }[] };
+    const token = /confirm\?token=(\S+)/.exec(letters.find(({ to }) => to === email)?.text ?? '')?.[1];
+    if (token !== undefined) return send('/confirm', { token: decodeURIComponent(token) });
+  }
+  throw new Error(`no letter came to ${email}`);
+}
+
 /** @param web the folder of the built application; another than the usual one where a test changes it */
 export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
   const scratch = mkdtempSync(join(tmpdir(), 'pause-browser-'));
@@ -48,7 +64,7 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
   const port = await freePort();
   let server: RunningServer | undefined;
   const start = async () => {
-    server = await startServer({ databaseUrl: cluster.url, port, web, demo: true, logLevel: 'silent' });
+    server = await startServer({ databaseUrl: cluster.url, port, web, demo: true, mail: { kind: 'mailbox' }, logLevel: 'silent' });
   };
   const stop = async () => {
     await server?.stop();

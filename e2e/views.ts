@@ -8,7 +8,7 @@ export const VIEWS = [
   '/find/demo-find-1/pieces', '/find/demo-find-5/name', '/find/demo-find-1/second', '/find/demo-find-4/ask', '/find/demo-find-1/together', '/find/demo-find-1/take', '/find/demo-find-1/sort', '/find/demo-find-5/beside?other=cortinarius-rubellus', '/week', '/places', '/place/demo-place-spring', '/walk/demo-walk-ridge', '/eaters',
   '/pantry', '/batch/demo-batch-b41d83f6', '/batch/demo-batch-5e20c7a1', '/batch/new', '/portion?of=demo-batch-5e20c7a1', '/portion/demo-meal-pancakes', '/portion/demo-gift-syrup', '/labels', '/scan', '/taste?of=demo-batch-5e20c7a1', '/recall', '/sheet/demo-meal-supper', '/logbook',
   '/practice', '/practice/wood?seed=4', '/practice/drill?cards=pair:cantharellus-cibarius:cortinarius-rubellus', '/practice/drill?cards=feature:cap.shape', '/practice/confusion', '/practice/lessons', '/practice/lesson/demo-lesson-gills',
-  '/notebook', '/group/ostrel-walkers', '/join', '/sign-in', '/nowhere',
+  '/notebook', '/group/ostrel-walkers', '/join', '/sign-in', '/mailbox', '/reset', '/confirm?token=x', '/nowhere',
 ];
 
 /** Of each kind of view one. */

@@ -67,7 +67,7 @@ async function openDatabase(): Promise<string> {
 
 async function serve(databaseUrl: string, port: number, web: string): Promise<RunningServer> {
   try {
-    const server = await startServer({ databaseUrl, port, web, demo: true });
+    const server = await startServer({ databaseUrl, port, web, demo: true, mail: { kind: 'mailbox' } });
     started.push(server.stop);
     return server;
   } catch (error) {

@@ -14,6 +14,17 @@ interface Walker {
   readonly errors: string[];
 }
 
+const addressOf = (name: string) => `${name.toLowerCase().replace(/ /g, '.')}@ostrel.example`;
+/** Opens the link of the newest letter to somebody, looking again until it came. */
+async function openLink(page: Page, subject: string, name: string): Promise<void> {
+  const link = page.getByRole('button', { name: `Open the link: ${subject}, to ${addressOf(name)}` }).first();
+  for (let tries = 0; tries < 20 && await link.count() === 0; tries += 1) {
+    await page.getByRole('button', { name: 'Look again' }).click();
+    await page.waitForTimeout(100);
+  }
+  await link.click();
+}
+
 /** A new account, made at the door. */
 async function newcomer(name: string): Promise<Walker> {
   const walker = await rig.open(PHONE, false, false);
@@ -24,12 +35,19 @@ async function newcomer(name: string): Promise<Walker> {
   await page.getByRole('button', { name: 'Make the account' }).click();
   await page.getByText('E-mail address: it is missing').waitFor();
   await page.getByLabel('Name', { exact: true }).fill(name);
-  await page.getByLabel('E-mail address').fill(`${name.toLowerCase().replace(/ /g, '.')}@ostrel.example`);
+  await page.getByLabel('E-mail address').fill(addressOf(name));
   await page.getByLabel('Password').fill('short');
   await page.getByRole('button', { name: 'Make the account' }).click();
   await page.getByText('Password: at least 10 characters').waitFor();
   await page.getByLabel('Password').fill('a long enough password');
   await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByRole('heading', { level: 1, name: 'Look into your mail' }).waitFor();
+  await page.getByRole('button', { name: 'Open the simulated mailbox' }).click();
+  await page.getByText('no letter leaves this machine').waitFor();
+  await openLink(page, 'Confirm your e-mail address for Pause', name);
+  await page.getByRole('button', { name: 'It was me: confirm' }).click();
+  await page.waitForURL((url) => url.pathname === '/');
+  await page.goto('/notebook');
   await page.getByText(`${name}’s notebook`).waitFor();
   return walker;
 }
@@ -310,6 +328,37 @@ test('signing out leaves nothing of the notebook on the device, in other windows
   await page.getByText('Nothing has been found yet').waitFor();
   expect(errors).toEqual([]);
   await context.close();
+});
+
+test('a forgotten password: a letter, a new one, and every other device is signed out', async () => {
+  const first = await newcomer('Vesna Reith');
+  const { page, context } = await rig.open(PHONE, false, false);
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'I forgot the password' }).click();
+  await page.getByLabel('E-mail address').fill('vesna.reith');
+  await page.getByRole('button', { name: 'Send the letter' }).click();
+  await page.getByText('E-mail address: something like').waitFor();
+  await page.getByLabel('E-mail address').fill(addressOf('Vesna Reith'));
+  await page.getByRole('button', { name: 'Send the letter' }).click();
+  await page.getByRole('button', { name: 'Open the simulated mailbox' }).click();
+  await openLink(page, 'A new password for Pause', 'Vesna Reith');
+  await page.getByLabel('New password').fill('fog over the lower ford');
+  await page.getByRole('button', { name: 'Keep this password' }).click();
+  await page.getByRole('heading', { level: 1, name: 'The new password holds' }).waitFor();
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  const signIn = async (password: string) => {
+    await page.getByLabel('E-mail address').fill(addressOf('Vesna Reith'));
+    await page.getByLabel('Password').fill(password);
+    await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  };
+  await signIn('a long enough password');
+  await page.getByRole('alert').waitFor();
+  await signIn('fog over the lower ford');
+  await page.waitForURL((url) => url.pathname === '/');
+  expect((await first.context.request.get('/api/v1/me')).status()).toBe(401);
+  expect((await context.request.get('/api/v1/me')).status()).toBe(200);
+  expect(first.errors).toEqual([]);
+  for (const one of [first.context, context]) await one.close();
 });
 
 test('an account deleted: only by its own name, with its notebook and on this device; in the group’s notebook it is somebody without a name', async () => {

@@ -3,7 +3,7 @@ import { writeFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { APIRequestContext, Page } from 'playwright-core';
-import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
+import { PHONE, quiet, signUp, startRig, WIDE, type Rig } from '../rig';
 
 jest.setTimeout(180_000);
 
@@ -157,9 +157,8 @@ async function newcomer(name: string) {
   const keeper = await rig.open(PHONE);
   const invited = await (await keeper.context.request.post('/api/v1/groups/ostrel-walkers/invitations', { data: { role: 'member', days: 2 }, headers: { origin: rig.url } })).json() as { code: string };
   const other = await rig.open(PHONE, false, false);
-  const headers = { origin: rig.url };
-  expect((await other.context.request.post('/api/v1/auth/sign-up/email', { data: { name, email: `${name.toLowerCase()}@ostrel.example`, password: 'a long enough password' }, headers })).ok()).toBe(true);
-  expect((await other.context.request.post('/api/v1/invitations/accept', { data: { code: invited.code }, headers })).ok()).toBe(true);
+  await signUp(other.context, rig.url, name);
+  expect((await other.context.request.post('/api/v1/invitations/accept', { data: { code: invited.code }, headers: { origin: rig.url } })).ok()).toBe(true);
   return { keeper, other };
 }
 

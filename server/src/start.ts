@@ -11,6 +11,7 @@ import { createApp } from './http/app';
 import { openMetrics, serveMetrics } from './http/observe';
 import { openJobs, type Jobs } from './jobs';
 import { openJudging, type Judging } from './judging';
+import { openMail, type Mail, type MailSettings } from './mail';
 import { openLive, type Live } from './live';
 import { keepGuide, ping } from './notebook';
 import { openQuestions, type Questions } from './questions';
@@ -33,6 +34,8 @@ export interface StartOptions {
   readonly workPool?: number;
   /** Where whoever watches over this server reads its numbers, on loopback only; left out: nowhere. */
   readonly metricsPort?: number;
+  /** Where letters go; left out: none are sent. */
+  readonly mail?: MailSettings;
   /** How soon another server takes up what a killed one had begun. */
   readonly takenUpAfterSeconds?: number;
 }
@@ -105,6 +108,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
   let live: Live | undefined;
   let judging: Judging | undefined;
   let jobs: Jobs | undefined;
+  let mail: Mail | undefined;
   try {
     const guide = compileGuide(shippedGuide());
     await keepGuide(work, guide);
@@ -115,9 +119,11 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     const clock = await openClock(work);
     jobs = await openJobs({ db: work, databaseUrl, guide, log, now: clock.now, ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) });
     const [answering, deciding, telling, working] = [questions, judging, live, jobs];
-    const auth = openAuth({ db, secret: await sharedSecret(db, options.secret), demoPerson: options.demo ? DEMO_PERSON : undefined, publicUrl: options.publicUrl });
+    mail = options.mail && openMail(options.mail, work, log);
+    const letters = mail;
+    const auth = openAuth({ db, secret: await sharedSecret(db, options.secret), demoPerson: options.demo ? DEMO_PERSON : undefined, publicUrl: options.publicUrl, mail });
     const app = createApp({
-      db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, log,
+      db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, log, mail: mail?.kind,
       ...(options.web === undefined ? {} : { web: options.web }), ...(options.proxies === undefined ? {} : { proxies: options.proxies }), ...(options.publicUrl === undefined ? {} : { publicUrl: options.publicUrl }),
     });
     const host = options.host ?? '127.0.0.1';
@@ -137,6 +143,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
         await working.stop();
         await answering.stop();
         await deciding.stop();
+        letters?.close();
         await closeAll();
       },
     };
@@ -145,6 +152,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     await live?.stop();
     await questions?.stop();
     await judging?.stop();
+    mail?.close();
     await closeAll();
     throw error;
   }

@@ -2,6 +2,8 @@ import type { Entry, Policy, Stamp, Verdict } from '@pause/core';
 
 /** The server, as the store sees it. */
 
+/** Where the server's letters go: nowhere, to a mail server, or into the demo's simulated mailbox. */
+export type Letters = 'none' | 'smtp' | 'mailbox';
 export type Role = 'keeper' | 'member' | 'young';
 /** A group that this person belongs to. */
 export interface Group {
@@ -47,8 +49,8 @@ export class Away extends Error {}
 export interface Api {
   /** @throws Refused 401 where nobody is signed in */
   me(): Promise<Me>;
-  /** Whether it is the demo that answers, and its time. */
-  about(): Promise<{ readonly demo: boolean; readonly now: string }>;
+  /** Whether it is the demo that answers, its time, and where its letters go. */
+  about(): Promise<{ readonly demo: boolean; readonly now: string; readonly mail?: Letters | undefined }>;
   push(entries: readonly Entry[]): Promise<readonly Sent[]>;
   pull(stream: string, after: number): Promise<Pulled>;
   /** How much of a picture's bytes the server has. */

@@ -72,7 +72,7 @@ export function http(send: Send = (path, init) => fetch(path, init)): Api {
   const ask: Api['ask'] = (method, path, body) => askBy(send, method, path, body);
   return {
     me: async () => believed(Me, await ask('GET', '/me')),
-    about: async () => believed(z.object({ demo: z.boolean(), now: z.iso.datetime() }), await ask('GET', '/health')),
+    about: async () => believed(z.object({ demo: z.boolean(), now: z.iso.datetime(), mail: z.enum(['none', 'smtp', 'mailbox']).optional() }), await ask('GET', '/health')),
     push: async (entries) => {
       const { results } = believed(Pushed, await ask('POST', '/sync/push', { entries }));
       if (results.length !== entries.length) throw new Away('The server did not answer for every entry.');

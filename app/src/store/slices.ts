@@ -1,7 +1,7 @@
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { applyEntries, applyEntry, entriesOf, type Entry, type FindRecord, type FindSummary, type PageRecord } from '@pause/core';
 import type { Evaluation } from '../evaluate/evaluate';
-import type { Group } from './api';
+import type { Group, Letters } from './api';
 import type { Refusal } from './device';
 
 /**
@@ -29,6 +29,8 @@ interface MeState {
   readonly signedOut?: boolean;
   /** The server is the demo, and nobody is signed in. */
   readonly demoOffered?: boolean;
+  /** Where the server's letters go, as it said last. */
+  readonly letters?: Letters;
   /** What the server knows is here, or it was long enough in coming. */
   readonly asked?: boolean;
 }
@@ -42,7 +44,7 @@ export const me = createSlice({
     meLoading: (): MeState => ({ status: 'loading' }),
     meLoaded: ({ asked = false }, { payload }: PayloadAction<Person>): MeState => ({ status: 'ready', person: payload, asked }),
     serverAsked: (state): MeState => ({ ...state, asked: true }),
-    notSignedIn: (state, { payload }: PayloadAction<{ demo: boolean }>): MeState => ({ ...state, signedOut: state.person?.account === true, demoOffered: payload.demo }),
+    notSignedIn: (state, { payload }: PayloadAction<{ demo: boolean; mail?: Letters | undefined }>): MeState => ({ ...state, signedOut: state.person?.account === true, demoOffered: payload.demo, ...(payload.mail === undefined ? {} : { letters: payload.mail }) }),
   },
 });
 

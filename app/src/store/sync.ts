@@ -184,7 +184,7 @@ function syncOnce(): Thunk<Promise<boolean>> {
 function staysHere(): Thunk<Promise<void>> {
   return async (dispatch, getState, { api, clock, device }) => {
     const before = clock();
-    const { demo, now } = await api.about();
+    const { demo, now, mail } = await api.about();
     const { person } = getState().me;
     if (person?.account === false && demo) {
       const here = { ...person, demo, offsetMs: Date.parse(now) - (before + clock()) / 2 };
@@ -192,7 +192,7 @@ function staysHere(): Thunk<Promise<void>> {
       dispatch(me.actions.meLoaded(here));
     }
     dispatch(outbox.actions.told({ heardAt: clock() }));
-    dispatch(me.actions.notSignedIn({ demo }));
+    dispatch(me.actions.notSignedIn({ demo, mail }));
   };
 }
 

@@ -5,6 +5,9 @@ import { setSessionCookie } from 'better-auth/cookies';
 import { sql } from 'kysely';
 import { z } from 'zod';
 import type { Db } from '../db';
+import type { Mail } from '../mail';
+import { confirmLetter, knownLetter, resetLetter } from '../mail/letters';
+import { tellPerson } from '../notebook/read';
 import { record } from './audit';
 import type { Session } from './sessions';
 
@@ -21,7 +24,10 @@ const Email = z.string().min(3).max(254);
 /** How short it may be is for the library to say. */
 const Password = z.string().max(PASSWORD_AT_MOST);
 const Nothing = z.strictObject({});
+const Token = z.string().min(1).max(1000);
 
+/** Confirms an e-mail address. The library takes it as GET, which a mail program that looks at links would use up. */
+export const CONFIRM = '/confirm';
 /** What of the library's interface is open to the outside, and what each takes; everything else is not there. */
 export const AUTH_BODIES = {
   '/sign-up/email': z.strictObject({ name: Name, email: Email, password: Password }),
@@ -30,6 +36,9 @@ export const AUTH_BODIES = {
   '/revoke-sessions': Nothing,
   // Whoever changes a password ends all other sessions: somebody else may be in one.
   '/change-password': z.strictObject({ currentPassword: Password, newPassword: Password, revokeOtherSessions: z.boolean().optional() }).transform((sent) => ({ ...sent, revokeOtherSessions: true })),
+  '/request-password-reset': z.strictObject({ email: Email }),
+  '/reset-password': z.strictObject({ token: Token, newPassword: Password }),
+  [CONFIRM]: z.strictObject({ token: Token }),
   '/demo/sign-in': Nothing,
 } as const satisfies Readonly<Record<string, z.ZodType>>;
 export const AUTH_PATHS = Object.keys(AUTH_BODIES) as readonly (keyof typeof AUTH_BODIES)[];
@@ -41,10 +50,14 @@ export interface AuthOptions {
   readonly demoPerson?: string | undefined;
   /** The address under which people reach this server, where it is known; https makes the cookie secure. */
   readonly publicUrl?: string | undefined;
+  /** Left out: no letters are sent, addresses are not confirmed, and a lost password stays lost. */
+  readonly mail?: Mail | undefined;
 }
 
-/** Accounts by e-mail address and password (scrypt), sessions in the database by a cookie that scripts cannot read. No mail is ever sent. */
-export function openAuth({ db, secret, demoPerson, publicUrl }: AuthOptions) {
+/** Accounts by e-mail address and password (scrypt), sessions in the database by a cookie that scripts cannot read. */
+export function openAuth({ db, secret, demoPerson, publicUrl, mail }: AuthOptions) {
+  /** Where the links of letters lead. A mail server is only used with an address that is set; the mailbox's letters are read on this server. */
+  const origin = (request: Request | undefined) => publicUrl ?? (request ? new URL(request.url).origin : '');
   return betterAuth({
     database: { db: db as never, type: 'postgres' },
     secret,
@@ -52,11 +65,13 @@ export function openAuth({ db, secret, demoPerson, publicUrl }: AuthOptions) {
     ...(publicUrl === undefined ? {} : { baseURL: publicUrl }),
     // The page and the interface are one origin; that a request comes from there is checked before it gets here, too.
     trustedOrigins: (request) => (request ? [new URL(request.url).origin] : []),
-    emailAndPassword: { enabled: true, minPasswordLength: PASSWORD_AT_LEAST, maxPasswordLength: PASSWORD_AT_MOST, autoSignIn: true, requireEmailVerification: false },
+    emailAndPassword: { enabled: true, minPasswordLength: PASSWORD_AT_LEAST, maxPasswordLength: PASSWORD_AT_MOST, autoSignIn: true, ...(mail === undefined ? {} : byMail(db, mail, origin)) },
+    ...(mail === undefined ? {} : { emailVerification: confirmedByMail(db, mail, origin) }),
+    verification: { storeIdentifier: 'hashed' },
     session: { expiresIn: 90 * DAY_SECONDS, updateAge: DAY_SECONDS },
     rateLimit: {
       enabled: true, storage: 'database', window: 60, max: 300,
-      customRules: { '/sign-in/email': { window: 60, max: 10 }, '/sign-up/email': { window: 3600, max: 20 }, '/demo/sign-in': { window: 60, max: 300 }, '/change-password': { window: 60, max: 10 } },
+      customRules: { '/sign-in/email': { window: 60, max: 10 }, '/sign-up/email': { window: 3600, max: 20 }, '/demo/sign-in': { window: 60, max: 300 }, '/change-password': { window: 60, max: 10 }, '/request-password-reset': { window: 60, max: 10 }, '/reset-password': { window: 60, max: 10 } },
     },
     advanced: {
       cookiePrefix: 'pause',
@@ -89,6 +104,42 @@ export function openAuth({ db, secret, demoPerson, publicUrl }: AuthOptions) {
   });
 }
 export type Auth = ReturnType<typeof openAuth>;
+
+type Origin = (request: Request | undefined) => string;
+interface Account {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+}
+
+/** With letters, signing up says nothing about who has an account: the answer is the same, and the letter tells whoever owns the address. */
+function byMail(db: Db, mail: Mail, origin: Origin) {
+  return {
+    requireEmailVerification: true,
+    resetPasswordTokenExpiresIn: 3600,
+    revokeSessionsOnPasswordReset: true,
+    sendResetPassword: ({ user, token }: { readonly user: Account; readonly token: string }, request?: Request) => Promise.resolve(mail.send(resetLetter(user, origin(request), token))),
+    onExistingUserSignUp: ({ user }: { readonly user: Account }, request?: Request) => Promise.resolve(mail.send(knownLetter(user, origin(request)))),
+    onPasswordReset: async ({ user }: { readonly user: Account }) => {
+      // Whoever has the letter owns the address.
+      await db.updateTable('user').set({ emailVerified: true }).where('id', '=', user.id).execute();
+      await record(db, user.id, 'password-reset');
+      await tellPerson(db, user.id);
+    },
+  };
+}
+
+function confirmedByMail(db: Db, mail: Mail, origin: Origin) {
+  return {
+    sendOnSignUp: true,
+    sendOnSignIn: true,
+    autoSignInAfterVerification: true,
+    expiresIn: DAY_SECONDS,
+    sendVerificationEmail: ({ user, token }: { readonly user: Account; readonly token: string }, request?: Request) => Promise.resolve(mail.send(confirmLetter(user, origin(request), token))),
+    afterEmailVerification: async (user: Account) => record(db, user.id, 'address-confirmed'),
+  };
+}
+
 
 /** The hash of somebody's password; none where they have no password. */
 async function hashOf(db: Db, person: string): Promise<string | undefined> {

@@ -161,6 +161,14 @@ export interface ServerSecretTable {
   only: Generated<boolean>;
   secret: string;
 }
+/** A letter in the demo's simulated mailbox. */
+export interface SimulatedLetterTable {
+  id: Generated<string>;
+  at: Generated<Date>;
+  to: string;
+  subject: string;
+  text: string;
+}
 /** Kept by the library for accounts. */
 export interface UserTable {
   id: string;
@@ -193,6 +201,7 @@ export interface Database {
   reviews: ReviewTable;
   audit: AuditTable;
   server_secret: ServerSecretTable;
+  simulated_letters: SimulatedLetterTable;
   user: UserTable;
 }
 

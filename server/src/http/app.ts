@@ -3,21 +3,23 @@ import { readFileSync } from 'node:fs';
 import type { ServerResponse } from 'node:http';
 import { isIP } from 'node:net';
 import { join } from 'node:path';
+import { APIError } from 'better-auth/api';
 import { toNodeHandler, fromNodeHeaders } from 'better-auth/node';
 import type { CompiledGuide } from '@pause/core';
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { actorOf, type Actor } from '../access';
 import { openRemembered } from '../access/remembered';
-import { AUTH_BODIES, AUTH_BODY_LIMIT, AUTH_PATHS, FROM_HEADER, isSoonGuessed, PASSWORD_AT_LEAST, passwordFits, record, sessionOf, type Auth, type Session } from '../accounts';
+import { AUTH_BODIES, AUTH_BODY_LIMIT, AUTH_PATHS, CONFIRM, FROM_HEADER, isSoonGuessed, PASSWORD_AT_LEAST, passwordFits, record, sessionOf, type Auth, type Session } from '../accounts';
 import type { Db } from '../db';
 import type { Clock } from '../demo/clock';
 import type { Jobs } from '../jobs';
 import type { Judging } from '../judging';
 import type { Live } from '../live';
+import type { Mail } from '../mail';
 import { tellPerson } from '../notebook';
 import { invalid, notFound, Problem, problemHandler } from '../problem';
 import type { Questions } from '../questions';
@@ -40,6 +42,8 @@ export interface AppOptions {
   readonly jobs: Jobs;
   readonly auth: Auth;
   readonly log: Logger;
+  /** Where letters go, if any are sent. */
+  readonly mail?: Mail['kind'] | undefined;
   /** Folder of the built web application; without it only the API is served. */
   readonly web?: string;
   /** Proxies in front whose word on where a request comes from is taken, as Express counts them. */
@@ -145,7 +149,23 @@ function accountOf(path: string, sent: object, person: string | undefined): stri
   return path === '/change-password' ? person : undefined;
 }
 
-function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth }: AppOptions): express.Router {
+const SESSION_COOKIE = /session_token=[^;]/;
+/** Confirms an e-mail address, and signs in whoever does so for the first time. */
+async function confirm(auth: Auth, request: Request, response: Response): Promise<void> {
+  const { token } = AUTH_BODIES[CONFIRM].parse(request.body);
+  try {
+    const { headers } = await auth.api.verifyEmail({ query: { token }, headers: fromNodeHeaders(request.headers), returnHeaders: true });
+    const cookies = headers.getSetCookie();
+    for (const cookie of cookies) response.append('Set-Cookie', cookie);
+    // Whoever confirms an address a second time signs in with the password.
+    response.json({ signedIn: cookies.some((cookie) => SESSION_COOKIE.test(cookie)) });
+  } catch (error) {
+    if (!(error instanceof APIError)) throw error;
+    throw invalid([{ field: 'token', reason: 'this link is no longer good: sign in, and a new letter is sent' }]);
+  }
+}
+
+function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, mail }: AppOptions): express.Router {
   const limits = openLimits(db);
   const tries = openTries(db);
   const sessions = openRemembered<Session>(({ person }) => person);
@@ -184,7 +204,8 @@ function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs,
       if (person !== undefined) forget(person);
       const account = accountOf(path, sent, person);
       if (account !== undefined) await tries.begin(account);
-      await handler(request, response);
+      if (path === CONFIRM) await confirm(auth, request, response);
+      else await handler(request, response);
       if (account !== undefined && response.statusCode < 400) await tries.succeeded(account);
       if (person !== undefined && path !== '/sign-up/email') await tellPerson(db, person);
     });
@@ -192,7 +213,7 @@ function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs,
   router.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
   router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
-  for (const route of routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, whoAsks, actorFor, checkPassword })) {
+  for (const route of routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, mail, whoAsks, actorFor, checkPassword })) {
     router[route.method](route.path, async (request, response) => {
       response.set('Cache-Control', 'no-store');
       if (route.pace === 'uncounted') return route.handle(request, response, { person: '', groups: [] });

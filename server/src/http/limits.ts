@@ -77,6 +77,27 @@ export function openTries(db: Db): Tries {
   };
 }
 
+const LETTERS_AN_HOUR = 5;
+/** Letters to one address, whoever asks for them: nobody can fill somebody's mailbox through this server. */
+export interface LetterLimit {
+  /** Counts one letter. @returns whether it may be sent */
+  readonly allows: (address: string) => Promise<boolean>;
+}
+export function letterLimit(db: Db): LetterLimit {
+  const sent = new RateLimiterPostgres({ storeClient: poolOf(db), storeType: 'pool', tableName: 'rate_limits', tableCreated: true, clearExpiredByTimeout: false, keyPrefix: 'letters', points: LETTERS_AN_HOUR, duration: 3600 });
+  return {
+    allows: async (address) => {
+      try {
+        await sent.consume(address.toLowerCase());
+        return true;
+      } catch (error) {
+        if (error instanceof RateLimiterRes) return false;
+        throw error;
+      }
+    },
+  };
+}
+
 /** One person, or one place where nobody is signed in. */
 export const countedAs = (request: Request, person: string) => (person === '' ? fromOf(request) : person);
 export const fromOf = (request: Request) => `from ${request.ip ?? ''}`;

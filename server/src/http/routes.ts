@@ -13,6 +13,8 @@ import { accept, changeRole, groupView, groupViews, InvitationCode, invitationsO
 import type { Jobs } from '../jobs';
 import type { Judging } from '../judging';
 import type { Live } from '../live';
+import type { Mail } from '../mail';
+import { keptLetters } from '../mail/mailbox';
 import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
 import { mustView, picture, receive, received } from '../pictures';
 import { invalid, Problem } from '../problem';
@@ -36,6 +38,8 @@ export interface Services {
   readonly judging: Judging;
   readonly live: Live;
   readonly jobs: Jobs;
+  /** Where letters go, if any are sent. */
+  readonly mail?: Mail['kind'] | undefined;
   /** Who is signed in where a request comes from; with the response, the browser is told that the session goes on. */
   readonly whoAsks: (request: Request, response?: Response) => Promise<Session | undefined>;
   /** A person with the groups they belong to. */
@@ -86,11 +90,11 @@ function goneOf(response: Response): AbortSignal {
   return gone.signal;
 }
 
-export function routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, whoAsks, checkPassword }: Services): Route[] {
+export function routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, mail, whoAsks, checkPassword }: Services): Route[] {
   const all: Route[] = [];
   const add = (method: Route['method'], path: string, who: Who, handle: Route['handle'], pace: Route['pace'] = 'usual') => all.push({ method, path, who, pace, handle });
   const now = () => clock.now();
-  const about = () => ({ guide: { id: guide.guide.id, version: guide.version }, demo: clock.demo, now: new Date(now()).toISOString() });
+  const about = () => ({ guide: { id: guide.guide.id, version: guide.version }, demo: clock.demo, mail: mail ?? 'none', now: new Date(now()).toISOString() });
   const asked = async (find: string, ask: string, of: string) => { if (of === EXPERT.id) await jobs.expertAnswers(find, ask); };
 
   add('get', '/health', 'anyone', (_, response) => {
@@ -102,6 +106,7 @@ export function routes({ db, pulse, clock, metrics, guide, questions, judging, l
     if (missing.length > 0) throw new Problem(503, 'not-ready', `Not ready: ${missing.join(', ')}.`);
     response.json({ status: 'ready' });
   }, 'uncounted');
+  if (mail === 'mailbox') add('get', '/demo/mailbox', 'anyone', async (_, response) => void response.json({ letters: await keptLetters(db) }));
   add('get', '/openapi.json', 'anyone', (_, response) => void response.json(openApi()));
   add('get', '/schemas/:name', 'anyone', (request, response) => {
     const schema = publishedSchema(parameter(request, 'name'));

@@ -6,11 +6,11 @@ import type { Thunk } from '../../store/store';
 
 /** Accounts, groups and their rules: what can be done only with a connection. */
 
-export type Outcome = { readonly ok: true } | { readonly ok: false; readonly title: string; readonly field?: string | undefined };
+export type Outcome = { readonly ok: true } | { readonly ok: false; readonly title: string; readonly field?: string | undefined; readonly status?: number | undefined };
 
 function failed(error: unknown): Outcome {
   const title = error instanceof Error ? error.message : String(error);
-  return { ok: false, title, ...(error instanceof Refused && error.errors[0] ? { field: error.errors[0].field, title: error.errors[0].reason } : {}) };
+  return { ok: false, title, ...(error instanceof Refused ? { status: error.status } : {}), ...(error instanceof Refused && error.errors[0] ? { field: error.errors[0].field, title: error.errors[0].reason } : {}) };
 }
 
 /** Does something at the server, then takes what changed. What is wrong is told with its field. */
@@ -27,9 +27,18 @@ function atServer(work: (ask: (method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path
   };
 }
 
+/** What the library for accounts says of an answer, in our words. */
+function inWords(outcome: Outcome & { readonly said?: unknown }, status: number, words: string): Outcome & { readonly said?: unknown } {
+  return !outcome.ok && outcome.status === status ? { ...outcome, title: words } : outcome;
+}
+
 export const openDemo = (): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/auth/demo/sign-in', {}));
-export const signIn = (email: string, password: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/auth/sign-in/email', { email, password }));
-export const signUp = (name: string, email: string, password: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/auth/sign-up/email', { name, email, password }));
+export const signIn = (email: string, password: string): Thunk<Promise<Outcome>> => async (dispatch) => inWords(
+  await dispatch(atServer((ask) => ask('POST', '/auth/sign-in/email', { email, password }))), 403,
+  'This address is not confirmed yet. A letter with a link is on its way to it: open the link, then sign in.',
+);
+/** With letters nobody is signed in by it: the address is confirmed first. */
+export const signUp = (name: string, email: string, password: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', '/auth/sign-up/email', { name, email, password }));
 
 const waits = (count: number, one: string, several: string, then: string) => `${count === 1 ? `One ${one} waits` : `${count} ${several} wait`} to be sent. ${then} when they have gone.`;
 
@@ -69,6 +78,13 @@ export const signOutEverywhere = (): Thunk<Promise<Outcome>> => leave('Sign out'
 export const deleteAccount = (name: string, password?: string): Thunk<Promise<Outcome>> => leave('Delete the account', (api) => api.ask('DELETE', '/me', { name, ...(password === undefined ? {} : { password }) }));
 export const sessionsOf = (): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('GET', '/me/sessions'));
 export const endSession = (id: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('DELETE', `/me/sessions/${id}`));
+
+export const confirmAddress = (token: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', '/auth/confirm', { token }));
+export const askForPassword = (email: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/auth/request-password-reset', { email }));
+export const setPassword = (token: string, newPassword: string): Thunk<Promise<Outcome>> => async (dispatch) => inWords(
+  await dispatch(atServer((ask) => ask('POST', '/auth/reset-password', { token, newPassword }))), 400, 'This link is no longer good. Ask for another letter.',
+);
+export const lettersInMailbox = (): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('GET', '/demo/mailbox'));
 
 export const beginGroup = (id: string, name: string): Thunk<Promise<Outcome>> => atServer((ask) => ask('POST', '/groups', { id, name }));
 export const joinByCode = (code: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> => atServer((ask) => ask('POST', '/invitations/accept', { code }));

@@ -1,7 +1,10 @@
+export { ConfirmScreen } from './ConfirmScreen';
 export { DemoDoor } from './DemoDoor';
 export { GroupScreen } from './GroupScreen';
 export { JoinScreen } from './JoinScreen';
+export { MailboxScreen } from './MailboxScreen';
 export { NotebookScreen } from './NotebookScreen';
+export { PasswordScreen } from './PasswordScreen';
 export { SignInScreen } from './SignInScreen';
 export { AskScreen } from '../second/AskScreen';
 export { SecondLookScreen } from '../second/SecondLookScreen';

@@ -1,6 +1,8 @@
 import type { Entry, FieldsOf } from '@pause/core';
 import type { Role } from '../../store/api';
 
+/** Of a password, in characters. */
+export const SHORTEST_PASSWORD = 10;
 /** Plain words for what stands in a notebook and who belongs to it. */
 
 export const KIND: Readonly<Record<Entry['kind'], string>> = {
