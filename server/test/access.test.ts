@@ -205,7 +205,7 @@ describe('every route', () => {
   });
 
   test('of the library for accounts only what is used is open', async () => {
-    for (const path of ['/list-sessions', '/update-user', '/delete-user', '/error', '/ok', '/request-password-reset']) {
+    for (const path of ['/list-sessions', '/update-user', '/delete-user', '/error', '/ok', '/request-password-reset', '/reset-password', '/confirm']) {
       expect([path, (await ask('keeper', 'POST', `/auth${path}`, {})).status]).toEqual([path, 404]);
       expect([path, (await ask('keeper', 'GET', `/auth${path}`)).status]).toEqual([path, 404]);
     }

@@ -231,7 +231,7 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
 
 describe('the database keeps what was read', () => {
   test.each(APPEND_ONLY)('%s can be added to, never changed, removed or emptied', async (table) => {
-    const [key, column] = ({ guides: ['version', 'id'], audit: ['number', 'what'], finds: ['id', 'person'], entries: ['id', 'stamp'], pages: ['id', 'stream'] } as const)[table];
+    const [key, column] = ({ guides: ['version', 'id'], audit: ['number', 'what'], finds: ['id', 'person'], entries: ['id', 'stamp'], entry_ids: ['key', 'stream'], pages: ['id', 'stream'] } as const)[table];
     const { rows } = await sql<{ key: string }>`select ${sql.ref(key)} as key from ${sql.table(table)} limit 1`.execute(database.db);
     const [row] = rows;
     expect(row).toBeDefined();

@@ -53,7 +53,7 @@ test('every row becomes an entry, the finds fold to the same, verdicts stay equa
   }
   await add('skips', { id: 'skip-one-1', at: at(80), piece: 'piece-one', character: 'spore.print' }, { piece_id: 'piece-one', character: 'spore.print' });
 
-  expect(await migrate(db)).toEqual(['0002-notebook', '0003-pages', '0004-harvests', '0005-pantry', '0006-asked', '0007-stamps', '0008-asked-at', '0009-written', '0010-letters']);
+  expect(await migrate(db)).toEqual(['0002-notebook', '0003-pages', '0004-harvests', '0005-pantry', '0006-asked', '0007-stamps', '0008-asked-at', '0009-written', '0010-letters', '0011-partitions']);
   const counted = await db.selectFrom('written').select(['of', 'person', 'entries']).where('of', 'not like', 'stream%').orderBy('of').execute();
   expect(counted).toEqual([{ of: 'find find-one-1', person: 'mirel', entries: 5 + lookedAtTwice(allUsual('cantharellus-cibarius')).length }, { of: 'find find-two-2', person: 'jorun', entries: 1 }]);
   const told = await digest(db, guide);

@@ -6,9 +6,10 @@ import { shippedGuide } from '@pause/guide';
 import { sql } from 'kysely';
 import { followChecks, guide } from '../../core/test/finds';
 import { keepGuide, push } from '../src/notebook';
-import { recallsFor, recheckAll, recheckTold } from '../src/recall';
+import { markMoved, recallsFor, recheckAll, recheckMoved, recheckTold } from '../src/recall';
 import { startServer, type RunningServer } from '../src/start';
-import { actorOf } from '../src/access';
+import { actorOf, ownStream } from '../src/access';
+import type { Db } from '../src/db';
 import { freshDatabase } from './database';
 import { asking, someone, type Someone } from './people';
 
@@ -151,7 +152,7 @@ test('under a corrected guide every find that was collected is asked again, once
 const askedHere = (finds: readonly string[]) => until(() => server.db.selectFrom('recall_asked').select('find_id').where('find_id', 'in', [...finds]).where('version', '=', guide.version).execute(), (rows) => rows.length === finds.length);
 
 /** Waits until no find that was told of waits to be asked. */
-const idle = () => until(async () => (await sql<{ n: number }>`select count(*)::int as n from pgboss.job where name = 'recheck' and state in ('created', 'retry', 'active')`.execute(server.db)).rows[0]?.n, (n) => n === 0);
+const idle = () => until(async () => (await sql<{ n: number }>`select count(*)::int as n from pgboss.job where name = 'recheck-notebook' and state in ('created', 'retry', 'active')`.execute(server.db)).rows[0]?.n, (n) => n === 0);
 
 /** The guide, in which one fungus is known to show also what was looked at in this find. */
 function varied(taxon: string, readings: ReturnType<typeof followChecks>['readings']) {
@@ -217,7 +218,7 @@ test('what calls something back is on record with the work that it makes, or not
   await expect(fails).rejects.toThrow('no queue');
   expect(await entries()).toBe(before);
   // The queue has it as soon as the notebook does, and not before.
-  const jobs = async () => (await sql<{ n: number }>`select count(*)::int as n from pgboss.job where name = 'recheck' and data->'finds' ? ${find}`.execute(server.db)).rows[0]?.n ?? 0;
+  const jobs = async () => (await sql<{ n: number }>`select (select count(*) from pgboss.job where name = 'recheck-notebook' and data->>'stream' = ${ownStream(keeper.id)})::int + (select count(*) from recall_asked where moved_at is not null)::int as n`.execute(server.db)).rows[0]?.n ?? 0;
   const known = await jobs();
   await expect(push(server.db, actor, [back(readings[1] ?? '')], { guide, now: Date.now(), recheck: async (what, transaction) => {
     await server.jobs.recheck(what, transaction);
@@ -234,6 +235,30 @@ test('what calls something back is on record with the work that it makes, or not
   const progress: number[] = [];
   await recheckAll(server.db, guide, ({ done }) => progress.push(done));
   expect(progress).toEqual([]);
+});
+
+test('however much of a notebook moves at once, one job waits for it, and every find that moved is asked', async () => {
+  const finds = [await collect(keeper, 'hydnum-repandum'), await collect(keeper, 'hydnum-repandum')];
+  await askedHere(finds.map(({ find }) => find));
+  await idle();
+  const stream = ownStream(keeper.id);
+  const waiting = async (db: Db) => (await sql<{ n: number }>`select count(*)::int as n from pgboss.job where name = 'recheck-notebook' and state = 'created' and singleton_key = ${stream}`.execute(db)).rows[0]?.n;
+  await server.db.transaction().execute(async (transaction) => {
+    for (const { find } of finds) await server.jobs.recheck({ finds: [find], streams: [stream], harvests: [], groups: [] }, transaction);
+    expect(await waiting(transaction)).toBe(1);
+  });
+  const marked = async () => (await server.db.selectFrom('recall_asked').select('find_id').where('moved_at', 'is not', null).execute()).length;
+  expect(await until(marked, (n) => n === 0)).toBe(0);
+  // Whoever is still writing into the notebook is waited for: what they mark is asked too.
+  let asked: Promise<void> | undefined;
+  await server.db.transaction().execute(async (transaction) => {
+    await sql`select 1 from streams where id = ${stream} for no key update`.execute(transaction);
+    asked = recheckMoved(server.db, guide, stream);
+    await new Promise((resolve) => { setTimeout(resolve, 200); });
+    await markMoved(transaction, [finds[0]?.find ?? '']);
+  });
+  await asked;
+  expect(await marked()).toBe(0);
 });
 
 test('a group that sets stricter rules has what it collected asked again of them', async () => {

@@ -41,6 +41,8 @@ export const AUTH_BODIES = {
   [CONFIRM]: z.strictObject({ token: Token }),
   '/demo/sign-in': Nothing,
 } as const satisfies Readonly<Record<string, z.ZodType>>;
+/** What is there only where letters are sent. */
+export const LETTER_PATHS: ReadonlySet<string> = new Set(['/request-password-reset', '/reset-password', CONFIRM]);
 export const AUTH_PATHS = Object.keys(AUTH_BODIES) as readonly (keyof typeof AUTH_BODIES)[];
 
 export interface AuthOptions {

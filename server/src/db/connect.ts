@@ -10,9 +10,10 @@ import * as stamps from './migrations/0007-stamps';
 import * as askedAt from './migrations/0008-asked-at';
 import * as written from './migrations/0009-written';
 import * as letters from './migrations/0010-letters';
+import * as partitions from './migrations/0011-partitions';
 import type { Database } from './schema';
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked, '0007-stamps': stamps, '0008-asked-at': askedAt, '0009-written': written, '0010-letters': letters };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked, '0007-stamps': stamps, '0008-asked-at': askedAt, '0009-written': written, '0010-letters': letters, '0011-partitions': partitions };
 
 export type Db = Kysely<Database>;
 

@@ -61,6 +61,13 @@ export interface EntryTable {
   content_hash: string;
   received_at: Generated<Date>;
 }
+/** In which notebook, and where in it, an id was used: no id means two things. */
+export interface EntryIdTable {
+  /** `entry_key(kind, id)`. */
+  key: string;
+  stream: string;
+  seq: Number8;
+}
 /** The password of the role as which the application asks. */
 export interface ApplicationRoleTable {
   only: Generated<boolean>;
@@ -155,6 +162,8 @@ export interface RecallAskedTable {
   /** What was read of it, each a character and its value; and what was skipped, by the character alone. */
   looks: string[];
   asked_at: Generated<Date>;
+  /** When something was told of it that it is still to be asked again for. */
+  moved_at: Generated<Date | null>;
 }
 /** One row: what signs cookies, where none was given from outside. */
 export interface ServerSecretTable {
@@ -187,6 +196,7 @@ export interface Database {
   finds: FindTable;
   pages: PageTable;
   entries: EntryTable;
+  entry_ids: EntryIdTable;
   written: WrittenTable;
   application_role: ApplicationRoleTable;
   arrivals: ArrivalTable;
@@ -206,4 +216,4 @@ export interface Database {
 }
 
 /** Tables that the database itself keeps from being changed. */
-export const APPEND_ONLY = ['guides', 'finds', 'pages', 'entries', 'audit'] as const satisfies readonly (keyof Database)[];
+export const APPEND_ONLY = ['guides', 'finds', 'pages', 'entries', 'entry_ids', 'audit'] as const satisfies readonly (keyof Database)[];

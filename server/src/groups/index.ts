@@ -141,7 +141,7 @@ export async function settleGroups(db: Db, person: string, told: readonly GroupF
   for (const group of new Set(told.map(({ page }) => page))) {
     const rows = await sql<{ field: string; value: unknown }>`
       select distinct on (body ->> 'field') body ->> 'field' as field, body -> 'value' as value from entries
-      where page_id = ${group} and kind = 'fields' order by body ->> 'field', stamp collate "C" desc, id collate "C" desc`.execute(db);
+      where stream = ${groupStream(group)} and page_id = ${group} and kind = 'fields' order by body ->> 'field', stamp collate "C" desc, id collate "C" desc`.execute(db);
     const { policy, name: called } = await db.selectFrom('groups').select(['policy', 'name']).where('id', '=', group).forUpdate().executeTakeFirstOrThrow();
     const settled = new Map<string, unknown>(Object.entries({ ...policy, name: called }));
     for (const { field, value } of rows.rows) {

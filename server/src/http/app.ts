@@ -13,7 +13,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { actorOf, type Actor } from '../access';
 import { openRemembered } from '../access/remembered';
-import { AUTH_BODIES, AUTH_BODY_LIMIT, AUTH_PATHS, CONFIRM, FROM_HEADER, isSoonGuessed, PASSWORD_AT_LEAST, passwordFits, record, sessionOf, type Auth, type Session } from '../accounts';
+import { AUTH_BODIES, AUTH_BODY_LIMIT, AUTH_PATHS, CONFIRM, FROM_HEADER, isSoonGuessed, LETTER_PATHS, PASSWORD_AT_LEAST, passwordFits, record, sessionOf, type Auth, type Session } from '../accounts';
 import type { Db } from '../db';
 import type { Clock } from '../demo/clock';
 import type { Jobs } from '../jobs';
@@ -192,6 +192,7 @@ function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs,
   const handler = toNodeHandler(auth);
   router.use('/auth', express.json({ limit: AUTH_BODY_LIMIT }), onlyKeepable);
   for (const path of AUTH_PATHS) {
+    if (mail === undefined && LETTER_PATHS.has(path)) continue;
     router.post(`/auth${path}`, async (request, response) => {
       // Whoever signs out may send nothing; the library reads what was parsed here.
       const sent = body(AUTH_BODIES[path], request, {});

@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { CompiledQuery, sql } from 'kysely';
 import type { Db } from '../db';
 import type { Moved } from '../notebook/push';
-import { askAnew, recheckAll, recheckHarvests, recheckTold } from '../recall';
+import { markMoved, markNotebook, recheckAll, recheckHarvests, recheckMoved } from '../recall';
 import { groupStream } from '../access';
 import { answerAsSimulated, EXPERT_ANSWERS_AFTER_SECONDS } from '../demo/expert';
 
@@ -39,10 +39,18 @@ const within = (transaction: Db): PgBoss.Db => ({
 
 const EXPERT = 'simulated-expert';
 const TIDY = 'tidy';
-const RECHECK = 'recheck';
+/** Of a notebook: one job waits for it at most, however much is told meanwhile. */
+const RECHECK = 'recheck-notebook';
+/** Of a group whose rules changed. */
+const RECHECK_GROUP = 'recheck-group';
+const RECHECK_HARVESTS = 'recheck-harvests';
 const RECHECK_ALL = 'recheck-all';
-const Recheck = z.object({ finds: z.array(z.string()), harvests: z.array(z.string()), groups: z.array(z.string()) });
+const Notebook = z.object({ stream: z.string() });
+const Harvests = z.object({ harvests: z.array(z.string()) });
 const Answer = z.object({ find: z.string(), ask: z.string() });
+
+/** Of a key one job waits at most: what is sent while it waits is part of it. */
+const ONE_WAITS = { policy: 'short' } as const;
 
 export interface JobOptions {
   readonly db: Db;
@@ -61,7 +69,8 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
   await boss.start();
   await boss.createQueue(EXPERT);
   await boss.createQueue(TIDY);
-  await boss.createQueue(RECHECK);
+  for (const name of [RECHECK, RECHECK_GROUP]) await boss.createQueue(name, { name, ...ONE_WAITS });
+  await boss.createQueue(RECHECK_HARVESTS);
   await boss.createQueue(RECHECK_ALL);
   const pace = { pollingIntervalSeconds: 1 };
   const retry = { retryLimit: 20, retryDelay: 1 };
@@ -74,12 +83,18 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
   });
   await boss.work(RECHECK, pace, async (jobs) => {
     for (const { data } of jobs) {
-      const { finds, harvests, groups } = Recheck.parse(data);
-      await recheckTold(db, guide, finds);
-      await recheckHarvests(db, harvests);
-      for (const group of groups) await askAnew(db, groupStream(group));
-      if (groups.length > 0) await askAll();
+      await recheckMoved(db, guide, Notebook.parse(data).stream);
     }
+  });
+  await boss.work(RECHECK_GROUP, pace, async (jobs) => {
+    for (const { data } of jobs) {
+      const { stream } = Notebook.parse(data);
+      await markNotebook(db, stream);
+      await recheckMoved(db, guide, stream);
+    }
+  });
+  await boss.work(RECHECK_HARVESTS, pace, async (jobs) => {
+    for (const { data } of jobs) await recheckHarvests(db, Harvests.parse(data).harvests);
   });
   await boss.work(RECHECK_ALL, pace, async () => { await recheckAll(db, guide); });
   // By another version of the guide something that was collected may no longer stand.
@@ -92,7 +107,13 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
     expertAnswers: async (find, ask) => {
       await boss.send(EXPERT, { find, ask }, { singletonKey: ask, startAfter: EXPERT_ANSWERS_AFTER_SECONDS, retryLimit: 20, retryDelay: 1, expireInSeconds: takenUpAfterSeconds });
     },
-    recheck: async (what, transaction) => { await boss.send(RECHECK, what, { ...retry, expireInSeconds: takenUpAfterSeconds, db: within(transaction) }); },
+    recheck: async ({ finds, streams, harvests, groups }, transaction) => {
+      const options = { ...retry, expireInSeconds: takenUpAfterSeconds, db: within(transaction) };
+      await markMoved(transaction, finds);
+      for (const stream of streams) await boss.send(RECHECK, { stream }, { ...options, singletonKey: stream });
+      for (const stream of groups.map(groupStream)) await boss.send(RECHECK_GROUP, { stream }, { ...options, singletonKey: stream });
+      if (harvests.length > 0) await boss.send(RECHECK_HARVESTS, { harvests }, options);
+    },
     running: () => running,
     stop: () => { running = false; return boss.stop({ graceful: true, timeout: 2000, wait: true }); },
   };

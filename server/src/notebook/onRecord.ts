@@ -2,6 +2,7 @@ import type { Kingdom } from '@pause/core';
 import type { Entry, FindEntry, PageRecord } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import type { Db } from '../db';
+import { entryKey, inStreams } from './ids';
 import { newestFields } from './read';
 
 /**
@@ -43,19 +44,20 @@ const asksWhoLooked = (entry: FindEntry, teller: string) => entry.kind === 'read
 const isOfFind = (entry: Entry): entry is FindEntry => entry.find !== undefined;
 const of = (entries: readonly FindEntry[]) => [...new Set(entries.map(({ find }) => find))];
 
-/** @returns by the id of the find; none for a find that has not begun */
-export async function onRecordOf(db: Db, all: readonly Entry[], teller: string): Promise<Map<string, OnRecord>> {
+/** @param streams those of the finds @returns by the id of the find; none for a find that has not begun */
+export async function onRecordOf(db: Db, all: readonly Entry[], teller: string, streams: readonly string[]): Promise<Map<string, OnRecord>> {
   const entries = all.filter(isOfFind);
   const found = new Map<string, OnRecord>();
   if (entries.length === 0) return found;
   const { rows: heads } = await sql<{ id: string; person: string; kingdom: Kingdom }>`
-    select f.id, f.person, e.body->>'kingdom' as kingdom from finds f join entries e on e.kind = 'finds' and e.id = f.id where f.id = any(${of(entries)}::text[])`.execute(db);
+    select f.id, f.person, e.body->>'kingdom' as kingdom from finds f join entries e on e.find_id = f.id and e.kind = 'finds' where e.stream = ${inStreams(streams)} and f.id = any(${of(entries)}::text[])`.execute(db);
   for (const { id, person, kingdom } of heads) found.set(id, begun(person, kingdom));
   const named = entries.flatMap(namedBy);
   if (named.length > 0) {
     const { rows } = await sql<{ kind: string; id: string; find_id: string; by: string; blind: boolean | null; outcome: string }>`
-      select e.kind, e.id, e.find_id, e.body->>'by' as by, (e.body->>'blind')::boolean as blind, case when e.kind = 'verdicts' then e.body->'verdict'->>'outcome' end as outcome from entries e
-      join (select distinct * from unnest(${named.map(([kind]) => kind)}::text[], ${named.map(([, id]) => id)}::text[]) as n (kind, id)) as named on e.kind = named.kind and e.id = named.id`.execute(db);
+      select e.kind, e.id, e.find_id, e.body->>'by' as by, (e.body->>'blind')::boolean as blind, case when e.kind = 'verdicts' then e.body->'verdict'->>'outcome' end as outcome
+      from entry_ids used join entries e on e.stream = used.stream and e.seq = used.seq
+      where used.key = any(${[...new Set(named.map(([kind, id]) => entryKey(kind, id)))]}::uuid[]) and used.stream = ${inStreams(streams)}`.execute(db);
     for (const { kind, id, find_id, by, blind, outcome } of rows) {
       const record = found.get(find_id);
       if (kind === 'pieces') record?.pieces.push({ id });
@@ -67,14 +69,14 @@ export async function onRecordOf(db: Db, all: readonly Entry[], teller: string):
   const chosen = entries.flatMap((entry) => (entry.kind === 'decisions' && entry.body.choice === 'collect' ? [entry.body.verdict] : []));
   if (chosen.length > 0) {
     const { rows } = await sql<{ find_id: string; verdict: string }>`select find_id, body->>'verdict' as verdict from entries
-      where find_id = any(${of(entries)}::text[]) and kind = 'consents' and body->>'verdict' = any(${chosen}::text[])`.execute(db);
+      where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind = 'consents' and body->>'verdict' = any(${chosen}::text[])`.execute(db);
     for (const { find_id, verdict } of rows) found.get(find_id)?.consents.push({ verdict });
   }
   const looked = entries.filter((entry) => asksWhoLooked(entry, teller));
   if (looked.length > 0) {
     const { rows } = await sql<{ find_id: string; kind: string; by: string; of: string; here: boolean | null; blind: boolean | null }>`
       select distinct find_id, kind, body->>'by' as by, body->>'of' as of, (body->>'here')::boolean as here, (body->>'blind')::boolean as blind from entries
-      where find_id = any(${of(looked)}::text[]) and kind in ('readings', 'asks', 'reveals')`.execute(db);
+      where stream = ${inStreams(streams)} and find_id = any(${of(looked)}::text[]) and kind in ('readings', 'asks', 'reveals')`.execute(db);
     for (const { find_id, kind, by, of, here, blind } of rows) {
       const record = found.get(find_id);
       if (kind === 'readings') record?.readings.push({ by, blind: blind ?? undefined });

@@ -5,6 +5,7 @@ import { sql } from 'kysely';
 import { groupOf, groupStream, mayRead, noSuchFind, noSuchPage, notSignedIn, ownStream, type Actor } from '../access';
 import type { Db } from '../db';
 import type { Role } from '../db/schema';
+import { entryKey } from './ids';
 import { settleGroups, withReviews } from '../groups';
 import { forget } from '../pictures';
 import { invalid, Problem, tooBusy, type FieldProblem } from '../problem';
@@ -39,9 +40,10 @@ export interface PushOptions {
   readonly signal?: AbortSignal;
   readonly quotas?: Quotas;
 }
-/** Of what something was told that may change whether it stands: finds that were collected, harvests that strays were found in, and groups with other rules. */
+/** Of what something was told that may change whether it stands: finds that were collected, with their notebooks, harvests that strays were found in, and groups with other rules. */
 export interface Moved {
   readonly finds: readonly string[];
+  readonly streams: readonly string[];
   readonly harvests: readonly string[];
   readonly groups: readonly string[];
 }
@@ -125,11 +127,11 @@ function writeAll(db: Db, actor: Actor, entries: readonly Entry[], { begun, find
     const hidden = (id: string) => { const stream = streamOf(id); return stream !== undefined && !mayRead(actor, stream); };
     const descends = new Map<string, readonly string[]>();
     const before = await known(transaction, entries);
-    const records = await onRecordOf(transaction, entries, actor.person);
+    const records = await onRecordOf(transaction, entries, actor.person, wanted);
     const pages = await pageOutlines(transaction, pageIds);
     const groups = await groupsOf(transaction, wanted);
     const written = await writtenBy(transaction, actor.person, entries, wanted, quotas);
-    const cases = await casesToJudge(transaction, entries);
+    const cases = await casesToJudge(transaction, entries, wanted);
     const judgedUntil = Date.now() + MOST_JUDGING_MS;
 
     const rows: Row[] = [];
@@ -226,8 +228,9 @@ function writeAll(db: Db, actor: Actor, entries: readonly Entry[], { begun, find
     await forget(transaction, entries.flatMap((entry, index) => (entry.kind === 'drops' && pushed[index]?.status === 'added' ? [entry.body.picture] : [])));
     const moved = entries.flatMap(({ find, kind }, index) => (find !== undefined && MOVES.includes(kind) && pushed[index]?.status === 'added' ? [find] : []));
     const strays = entries.flatMap((entry, index) => (entry.kind === 'fields' && entry.body.of === 'harvest' && (entry.body.field === 'sorting' || entry.body.field === 'bag') && pushed[index]?.status === 'added' ? [entry.page] : []));
+    const collected = await collectedOf(transaction, moved, wanted);
     const again: Moved = {
-      finds: await collectedOf(transaction, moved), harvests: [...new Set(strays)],
+      finds: collected.map(({ id }) => id), streams: [...new Set(collected.map(({ stream }) => stream))], harvests: [...new Set(strays)],
       groups: [...new Set(ofGroups.filter(({ body }) => body.field !== 'name').map(({ page }) => page))],
     };
     if ([again.finds, again.harvests, again.groups].some((ids) => ids.length > 0)) await recheck?.(again, transaction);
@@ -243,9 +246,9 @@ interface Judged {
   record: FindRecord | undefined;
   more: FindEntry[];
 }
-async function casesToJudge(db: Db, entries: readonly Entry[]): Promise<Map<string, Judged>> {
+async function casesToJudge(db: Db, entries: readonly Entry[], streams: readonly string[]): Promise<Map<string, Judged>> {
   const finds = [...new Set(entries.flatMap((entry) => (entry.kind === 'verdicts' ? [entry.find] : [])))];
-  const records = await casesOf(db, finds);
+  const records = await casesOf(db, finds, streams);
   return new Map(finds.map((find) => [find, { record: records.get(find), more: [] }]));
 }
 function caseWith(cases: ReadonlyMap<string, Judged>, find: string): FindRecord | undefined {
@@ -257,10 +260,10 @@ function caseWith(cases: ReadonlyMap<string, Judged>, find: string): FindRecord 
 }
 
 /** Of these finds, the ones that were collected. */
-async function collectedOf(db: Db, finds: readonly string[]): Promise<string[]> {
+async function collectedOf(db: Db, finds: readonly string[], streams: readonly string[]): Promise<{ id: string; stream: string }[]> {
   if (finds.length === 0) return [];
-  const { rows } = await sql<{ find_id: string }>`select distinct find_id from entries where find_id = any(${[...finds]}::text[]) and kind = 'decisions' and body->>'choice' = 'collect'`.execute(db);
-  return rows.map(({ find_id }) => find_id);
+  const { rows } = await sql<{ id: string; stream: string }>`select distinct find_id as id, stream from entries where stream = any(${[...streams]}::text[]) and find_id = any(${[...finds]}::text[]) and kind = 'decisions' and body->>'choice' = 'collect'`.execute(db);
+  return rows;
 }
 
 type Row = Record<'stream' | 'kind' | 'id' | 'person' | 'stamp' | 'body' | 'content_hash', string> & Record<'find_id' | 'page_id', string | null> & { seq: number };
@@ -275,7 +278,10 @@ async function store(db: Db, rows: readonly Row[], { finds, pages, arrivals }: {
   if (finds.length > 0) await db.insertInto('finds').values([...finds]).execute();
   if (pages.length > 0) await db.insertInto('pages').values([...pages]).execute();
   const column = (name: keyof Row) => rows.map((row) => row[name]);
-  await sql`insert into entries (stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash)
+  await sql`with used as (
+      insert into entry_ids (key, stream, seq) select * from unnest(${rows.map(({ kind, id }) => entryKey(kind, id))}::uuid[], ${column('stream')}::text[], ${column('seq')}::bigint[])
+    )
+    insert into entries (stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash)
     select * from unnest(${column('stream')}::text[], ${column('seq')}::bigint[], ${column('kind')}::text[], ${column('id')}::text[], ${column('find_id')}::text[],
       ${column('page_id')}::text[], ${column('person')}::text[], ${column('stamp')}::text[], ${column('body')}::jsonb[], ${column('content_hash')}::text[])`.execute(db);
   if (arrivals.length > 0) await db.insertInto('arrivals').values([...arrivals]).execute();
@@ -311,7 +317,7 @@ async function heads(db: Db, finds: readonly string[], pages: readonly string[])
 /** Holds streams until the transaction ends, and tells how far each has got. Always in the same order, so that two pushes do not wait for each other. */
 async function hold(db: Db, streams: readonly string[]): Promise<Map<string, number>> {
   if (streams.length === 0) return new Map();
-  const held = async () => new Map((await db.selectFrom('streams').select(['id', 'last']).where('id', 'in', [...streams]).orderBy('id').forUpdate().execute()).map(({ id, last }) => [id, Number(last)]));
+  const held = async () => new Map((await db.selectFrom('streams').select(['id', 'last']).where('id', 'in', [...streams]).orderBy('id').forNoKeyUpdate().execute()).map(({ id, last }) => [id, Number(last)]));
   const there = await held();
   if (there.size === streams.length) return there;
   await db.insertInto('streams').values(streams.filter((id) => !there.has(id)).map((id) => ({ id, last: 0 }))).onConflict((conflict) => conflict.column('id').doNothing()).execute();
@@ -328,9 +334,9 @@ interface Known {
 }
 async function known(db: Db, entries: readonly Entry[]): Promise<Map<string, Known>> {
   const { rows } = await sql<{ kind: string; id: string; content_hash: string; stream: string; seq: string; stamp: Stamp; at: string; arrival: Arrival | null }>`
-    select e.kind, e.id, e.content_hash, e.stream, e.seq, e.stamp, coalesce(e.body->>'at', e.body->>'startedAt') as at, a.arrival from entries e
-    left join arrivals a on a.id = e.id and e.kind = 'verdicts'
-    join unnest(${entries.map((e) => e.kind)}::text[], ${entries.map((e) => e.body.id)}::text[]) as told (kind, id) on e.kind = told.kind and e.id = told.id`.execute(db);
+    select e.kind, e.id, e.content_hash, e.stream, e.seq, e.stamp, coalesce(e.body->>'at', e.body->>'startedAt') as at, a.arrival
+    from entry_ids used join entries e on e.stream = used.stream and e.seq = used.seq left join arrivals a on a.id = e.id and e.kind = 'verdicts'
+    where used.key = any(${entries.map((e) => entryKey(e.kind, e.body.id))}::uuid[])`.execute(db);
   return new Map(rows.map((row) => [keyOf(row.kind, row.id), { hash: row.content_hash, stream: row.stream, seq: Number(row.seq), stamp: row.stamp, at: row.at, ...(row.arrival ? { arrival: row.arrival } : {}) }]));
 }
 

@@ -2,6 +2,7 @@ import { sql } from 'kysely';
 import type { Entry } from '@pause/core/notebook';
 import type { Db } from '../db';
 import { type FieldProblem } from '../problem';
+import { inStreams } from './ids';
 
 /** How much may be put on record, so that nobody fills a notebook, a find or a disk for everybody else. */
 export interface Quotas {
@@ -51,7 +52,7 @@ export async function writtenBy(db: Db, person: string, entries: readonly Entry[
     if (row.mine) mine.set(row.of, { entries: Number(row.entries), bytes });
     ofAll.set(row.of, (ofAll.get(row.of) ?? 0) + bytes);
   }
-  const kinds = await kindsOf(db, entries);
+  const kinds = await kindsOf(db, entries, streams);
   const added = new Map<string, Count>();
   const countOf = (of: string): Count => {
     const [before, now] = [mine.get(of), added.get(of)];
@@ -97,11 +98,11 @@ export async function writtenBy(db: Db, person: string, entries: readonly Entry[
 }
 
 /** How many of the kinds that are counted each find has, by its finder and by others. */
-async function kindsOf(db: Db, entries: readonly Entry[]): Promise<Map<string, number>> {
+async function kindsOf(db: Db, entries: readonly Entry[], streams: readonly string[]): Promise<Map<string, number>> {
   const counted = entries.filter(({ find, kind }) => find !== undefined && OF_A_FIND[kind] !== undefined);
   if (counted.length === 0) return new Map();
   const { rows } = await sql<{ find_id: string; kind: string; own: boolean; count: string }>`
     select e.find_id, e.kind, e.person = f.person as own, count(*) as count from entries e join finds f on f.id = e.find_id
-    where e.find_id = any(${[...new Set(counted.map(({ find }) => find))]}::text[]) and e.kind = any(${[...new Set(counted.map(({ kind }) => kind))]}::text[]) group by 1, 2, 3`.execute(db);
+    where e.stream = ${inStreams(streams)} and e.find_id = any(${[...new Set(counted.map(({ find }) => find))]}::text[]) and e.kind = any(${[...new Set(counted.map(({ kind }) => kind))]}::text[]) group by 1, 2, 3`.execute(db);
   return new Map(rows.map(({ find_id, kind, own, count }) => [ofKind(find_id, kind, own), Number(count)]));
 }

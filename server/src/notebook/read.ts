@@ -4,6 +4,7 @@ import { applyAllToPage, chosenLast, entryFor, groupEntries, pageEntryFor, type 
 import { sql } from 'kysely';
 import { groupOf, ownStream, streamsOf, type Actor } from '../access';
 import type { Db } from '../db';
+import { inStreams } from './ids';
 
 /** The channel on which servers tell each other that a stream grew. */
 export const CHANNEL = 'pause_streams';
@@ -39,8 +40,15 @@ function entryRows(db: Db) {
     .select(['e.seq', 'e.kind', 'e.find_id', 'e.page_id', 'e.stamp', 'e.body', 'a.arrival', 'f.number']);
 }
 
+/** The notebooks that finds or pages are in. */
+async function streamsThat(db: Db, table: 'finds' | 'pages', ids: readonly string[]): Promise<string[]> {
+  const rows = ids.length === 0 ? [] : await db.selectFrom(table).select('stream').distinct().where('id', 'in', [...ids]).execute();
+  return rows.map(({ stream }) => stream);
+}
+
 async function rowsOf(db: Db, finds: readonly string[]): Promise<EntryRow[]> {
-  return finds.length === 0 ? [] : await entryRows(db).where('e.find_id', 'in', [...finds]).orderBy('e.stream').orderBy('e.seq').execute();
+  const streams = await streamsThat(db, 'finds', finds);
+  return streams.length === 0 ? [] : await entryRows(db).where('e.stream', 'in', streams).where('e.find_id', 'in', [...finds]).orderBy('e.stream').orderBy('e.seq').execute();
 }
 
 const numbersOf = (rows: readonly EntryRow[]) => new Map(rows.flatMap(({ find_id, number }) => (find_id === null || number === null ? [] : [[find_id, number] as const])));
@@ -68,7 +76,9 @@ const foldedFor = (rows: readonly EntryRow[], reader: string) => folded(rows, (e
 export async function pagesOf(db: Db, pages: readonly string[]): Promise<Map<string, PageRecord>> {
   if (pages.length === 0) return new Map();
   const all = await groupPages(db, pages);
-  const rows = await db.selectFrom('entries').select(['kind', 'find_id', 'page_id', 'stamp', 'body']).where('page_id', 'in', [...pages]).orderBy('stream').orderBy('seq').execute();
+  const streams = await streamsThat(db, 'pages', pages);
+  if (streams.length === 0) return all;
+  const rows = await db.selectFrom('entries').select(['kind', 'find_id', 'page_id', 'stamp', 'body']).where('stream', 'in', streams).where('page_id', 'in', [...pages]).orderBy('stream').orderBy('seq').execute();
   for (const [id, entries] of groupEntries(rows.map(toEntry)).pages) {
     const page = applyAllToPage(all.get(id), entries);
     if (page) all.set(id, page);
@@ -88,7 +98,7 @@ export async function newestFields(db: Db, pages: readonly string[], fields: rea
   const heads = await db.selectFrom('pages').select(['id', 'kind', 'person', 'stream']).where('id', 'in', [...pages]).execute();
   const { rows } = await sql<Pick<EntryRow, 'kind' | 'find_id' | 'page_id' | 'stamp' | 'body'>>`
     select e.kind, e.find_id, e.page_id, e.stamp, e.body from unnest(${[...pages]}::text[]) as page (id) cross join unnest(${[...fields]}::text[]) as wanted (field)
-    cross join lateral (select * from entries where page_id = page.id and kind = 'fields' and body->>'field' = wanted.field order by stamp collate "C" desc, id desc limit 1) as e`.execute(db);
+    cross join lateral (select * from entries where stream = ${inStreams([...new Set(heads.map(({ stream }) => stream))])} and page_id = page.id and kind = 'fields' and body->>'field' = wanted.field order by stamp collate "C" desc, id desc limit 1) as e`.execute(db);
   const told = groupEntries(rows.map(toEntry)).pages;
   return new Map(heads.map(({ id, kind, person, stream }) => {
     const group = groupOf(stream);
@@ -105,9 +115,9 @@ export async function recordsOf(db: Db, finds: readonly string[]): Promise<Map<s
 /** What a verdict is worked out from. */
 const CASE_KINDS: readonly Kind[] = ['finds', 'pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips'];
 /** Finds with only what a verdict is worked out from. */
-export async function casesOf(db: Db, finds: readonly string[]): Promise<Map<string, FindRecord>> {
-  if (finds.length === 0) return new Map();
-  return folded(await entryRows(db).where('e.find_id', 'in', [...finds]).where('e.kind', 'in', CASE_KINDS).orderBy('e.stream').orderBy('e.seq').execute());
+export async function casesOf(db: Db, finds: readonly string[], streams: readonly string[]): Promise<Map<string, FindRecord>> {
+  if (finds.length === 0 || streams.length === 0) return new Map();
+  return folded(await entryRows(db).where('e.stream', 'in', [...streams]).where('e.find_id', 'in', [...finds]).where('e.kind', 'in', CASE_KINDS).orderBy('e.stream').orderBy('e.seq').execute());
 }
 
 /** The same, of their verdicts only what came out and under which guide: the rest of a verdict is most of a find, and follows from it. */
@@ -117,13 +127,14 @@ export async function outcomesOf(db: Db, finds: readonly string[]): Promise<Map<
 }
 
 async function outcomeRows(db: Db, finds: readonly string[]): Promise<EntryRow[]> {
-  if (finds.length === 0) return [];
+  const streams = await streamsThat(db, 'finds', finds);
+  if (streams.length === 0) return [];
   const { rows } = await sql<EntryRow>`select e.seq, e.kind, e.find_id, e.page_id, e.stamp,
     case when e.kind = 'verdicts' then jsonb_set(e.body, '{verdict}', jsonb_build_object('outcome', e.body->'verdict'->'outcome', 'guide', e.body->'verdict'->'guide')) else e.body end as body,
     case when a.id is not null then jsonb_build_object('at', a.arrival->'at', 'because', a.arrival->'because', 'verdict', jsonb_build_object('outcome', a.arrival->'verdict'->'outcome')) end as arrival,
     f.number
     from entries e left join arrivals a on a.id = e.id and e.kind = 'verdicts' left join finds f on f.id = e.id and e.kind = 'finds'
-    where e.find_id = any(${[...finds]}::text[]) order by e.stream, e.seq`.execute(db);
+    where e.stream = ${inStreams(streams)} and e.find_id = any(${[...finds]}::text[]) order by e.stream, e.seq`.execute(db);
   return rows;
 }
 
@@ -175,10 +186,10 @@ const PLACE_CHOICES = ['exactFor', 'others'] as const;
 
 async function placesOf(db: Db, finds: readonly string[]): Promise<Map<string, Placed>> {
   if (finds.length === 0) return new Map();
-  const heads = await db.selectFrom('finds').select(['id', 'person']).where('id', 'in', [...finds]).execute();
+  const heads = await db.selectFrom('finds').select(['id', 'person', 'stream']).where('id', 'in', [...finds]).execute();
   const { rows } = await sql<{ find_id: string; stamp: string; body: Edit }>`
     select e.find_id, e.stamp, e.body from unnest(${[...finds]}::text[]) as find (id) cross join unnest(${[...PLACE_CHOICES]}::text[]) as wanted (field)
-    cross join lateral (select * from entries where find_id = find.id and kind = 'edits' and body->>'field' = wanted.field order by stamp collate "C" desc, id desc limit 1) as e`.execute(db);
+    cross join lateral (select * from entries where stream = ${inStreams([...new Set(heads.map(({ stream }) => stream))])} and find_id = find.id and kind = 'edits' and body->>'field' = wanted.field order by stamp collate "C" desc, id desc limit 1) as e`.execute(db);
   const places = new Map(heads.map(({ id, person }) => [id, { person, edits: [] as Edit[] }]));
   for (const { find_id, body } of rows) places.get(find_id)?.edits.push(body);
   return places;

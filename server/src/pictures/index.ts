@@ -2,6 +2,7 @@ import { bytesHash, type PictureEntry } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import { mayRead, type Actor } from '../access';
 import type { Db } from '../db';
+import { entryKey } from '../notebook/ids';
 import { invalid, Problem } from '../problem';
 import { writtenInto } from './metadata';
 
@@ -15,7 +16,8 @@ export interface Received {
 const noSuchPicture = () => new Problem(404, 'no-such-picture', 'There is no such picture.');
 
 async function told(db: Db, id: string): Promise<{ stream: string; find: string; person: string; entry: PictureEntry } | undefined> {
-  const row = await db.selectFrom('entries').select(['stream', 'find_id', 'person', 'body']).where('kind', '=', 'pictures').where('id', '=', id).executeTakeFirst();
+  const row = await db.selectFrom('entry_ids as used').innerJoin('entries as e', (join) => join.onRef('e.stream', '=', 'used.stream').onRef('e.seq', '=', 'used.seq'))
+    .select(['e.stream', 'e.find_id', 'e.person', 'e.body']).where('used.key', '=', entryKey('pictures', id)).executeTakeFirst();
   return row && { stream: row.stream, find: row.find_id ?? '', person: row.person, entry: row.body as PictureEntry };
 }
 
@@ -23,7 +25,7 @@ async function told(db: Db, id: string): Promise<{ stream: string; find: string;
 export async function mustView(db: Db, actor: Actor, id: string): Promise<void> {
   const one = await told(db, id);
   if (!one || !mayRead(actor, one.stream)) throw noSuchPicture();
-  const { rows } = await sql`select 1 from entries where kind = 'drops' and find_id = ${one.find} and body ->> 'picture' = ${id}`.execute(db);
+  const { rows } = await sql`select 1 from entries where stream = ${one.stream} and kind = 'drops' and find_id = ${one.find} and body ->> 'picture' = ${id}`.execute(db);
   if (rows.length > 0) throw noSuchPicture();
 }
 
@@ -110,7 +112,7 @@ export async function picture(db: Db, id: string): Promise<{ type: string; bytes
 export async function forget(db: Db, ids: readonly string[]): Promise<void> {
   if (ids.length === 0) return;
   const { rows } = await sql<{ person: string; bytes: string }>`
-    select e.person, sum(length(p.bytes)) as bytes from picture_parts p join entries e on e.kind = 'pictures' and e.id = p.picture_id where p.picture_id = any(${[...ids]}::text[]) group by 1`.execute(db);
+    select e.person, sum(length(p.bytes)) as bytes from picture_parts p join entry_ids used on used.key = entry_key('pictures', p.picture_id) join entries e on e.stream = used.stream and e.seq = used.seq where p.picture_id = any(${[...ids]}::text[]) group by 1`.execute(db);
   await db.deleteFrom('picture_parts').where('picture_id', 'in', [...ids]).execute();
   for (const { person, bytes } of rows) await countBytes(db, person, -Number(bytes));
 }
