@@ -14,6 +14,7 @@ import { openJudging, type Judging } from './judging';
 import { openMail, type Mail, type MailSettings } from './mail';
 import { openLive, type Live } from './live';
 import { keepGuide, ping } from './notebook';
+import { openObjects, type Objects, type ObjectSettings } from './pictures';
 import { openQuestions, type Questions } from './questions';
 
 export interface StartOptions {
@@ -34,6 +35,8 @@ export interface StartOptions {
   readonly workPool?: number;
   /** Where whoever watches over this server reads its numbers, on loopback only; left out: nowhere. */
   readonly metricsPort?: number;
+  /** Where whole pictures lie; left out: in the database. */
+  readonly objects?: ObjectSettings;
   /** Where letters go; left out: none are sent. */
   readonly mail?: MailSettings;
   /** How soon another server takes up what a killed one had begun. */
@@ -109,6 +112,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
   let judging: Judging | undefined;
   let jobs: Jobs | undefined;
   let mail: Mail | undefined;
+  let objects: Objects | undefined;
   try {
     const guide = compileGuide(shippedGuide());
     await keepGuide(work, guide);
@@ -117,13 +121,15 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     judging = openJudging(guide);
     live = openLive(databaseUrl);
     const clock = await openClock(work);
-    jobs = await openJobs({ db: work, databaseUrl, guide, log, now: clock.now, ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) });
+    objects = options.objects && await openObjects(options.objects);
+    const store = objects;
+    jobs = await openJobs({ db: work, databaseUrl, guide, log, objects, now: clock.now, ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) });
     const [answering, deciding, telling, working] = [questions, judging, live, jobs];
     mail = options.mail && openMail(options.mail, work, log);
     const letters = mail;
     const auth = openAuth({ db, secret: await sharedSecret(db, options.secret), demoPerson: options.demo ? DEMO_PERSON : undefined, publicUrl: options.publicUrl, mail });
     const app = createApp({
-      db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, log, mail: mail?.kind,
+      db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, log, objects, mail: mail?.kind,
       ...(options.web === undefined ? {} : { web: options.web }), ...(options.proxies === undefined ? {} : { proxies: options.proxies }), ...(options.publicUrl === undefined ? {} : { publicUrl: options.publicUrl }),
     });
     const host = options.host ?? '127.0.0.1';
@@ -144,6 +150,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
         await answering.stop();
         await deciding.stop();
         letters?.close();
+        store?.close();
         await closeAll();
       },
     };
@@ -153,6 +160,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     await questions?.stop();
     await judging?.stop();
     mail?.close();
+    objects?.close();
     await closeAll();
     throw error;
   }

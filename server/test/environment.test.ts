@@ -29,6 +29,13 @@ test('a mail server needs to know who sends and where its links lead; the demo h
   }
 });
 
+test('an object store needs a key; its region and address may be left out', () => {
+  const key = { AWS_ACCESS_KEY_ID: 'a', AWS_SECRET_ACCESS_KEY: 'b' };
+  expect(problems({ DATABASE_URL, S3_BUCKET: 'pictures' })).toEqual([expect.stringMatching(/^AWS_ACCESS_KEY_ID: is not set/), expect.stringMatching(/^AWS_SECRET_ACCESS_KEY: is not set/)]);
+  expect(problems({ DATABASE_URL, S3_BUCKET: 'pictures', S3_ENDPOINT: 'objects.example', ...key })).toEqual([expect.stringMatching(/^S3_ENDPOINT: an address/)]);
+  expect(readEnvironment({ DATABASE_URL, S3_BUCKET: 'pictures', ...key })).toMatchObject({ options: { objects: { bucket: 'pictures', region: 'us-east-1' } } });
+});
+
 test('every variable that is wrong is named at once', () => {
   expect(problems({ PORT: 'x', PROXIES: 'y' })).toEqual(['DATABASE_URL: is not set', expect.stringMatching(/^PORT: /), expect.stringMatching(/^PROXIES: /)]);
 });

@@ -93,6 +93,15 @@ export interface PicturePartTable {
   at_byte: number;
   bytes: Buffer;
 }
+/** A whole picture that lies in the object store. */
+export interface StoredPictureTable {
+  id: string;
+  find_id: string;
+  /** In bytes. */
+  size: number;
+  /** Taken out again: it is still to be removed from the store. */
+  dropped_at: ColumnType<Date | null, string | null | undefined, string | null>;
+}
 export type Role = 'keeper' | 'member' | 'young';
 export interface GroupTable {
   id: string;
@@ -201,6 +210,7 @@ export interface Database {
   application_role: ApplicationRoleTable;
   arrivals: ArrivalTable;
   picture_parts: PicturePartTable;
+  stored_pictures: StoredPictureTable;
   descents: DescentTable;
   recalls: RecallTable;
   recall_runs: RecallRunTable;

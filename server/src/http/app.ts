@@ -21,6 +21,7 @@ import type { Judging } from '../judging';
 import type { Live } from '../live';
 import type { Mail } from '../mail';
 import { tellPerson } from '../notebook';
+import type { Objects } from '../pictures';
 import { invalid, notFound, Problem, problemHandler } from '../problem';
 import type { Questions } from '../questions';
 import { countedAs, fromOf, openLimits, openTries } from './limits';
@@ -42,6 +43,8 @@ export interface AppOptions {
   readonly jobs: Jobs;
   readonly auth: Auth;
   readonly log: Logger;
+  /** Where whole pictures lie, if not in the database. */
+  readonly objects?: Objects | undefined;
   /** Where letters go, if any are sent. */
   readonly mail?: Mail['kind'] | undefined;
   /** Folder of the built web application; without it only the API is served. */
@@ -165,7 +168,7 @@ async function confirm(auth: Auth, request: Request, response: Response): Promis
   }
 }
 
-function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, mail }: AppOptions): express.Router {
+function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, objects, mail }: AppOptions): express.Router {
   const limits = openLimits(db);
   const tries = openTries(db);
   const sessions = openRemembered<Session>(({ person }) => person);
@@ -214,7 +217,7 @@ function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs,
   router.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
   router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
-  for (const route of routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, mail, whoAsks, actorFor, checkPassword })) {
+  for (const route of routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, objects, mail, whoAsks, actorFor, checkPassword })) {
     router[route.method](route.path, async (request, response) => {
       response.set('Cache-Control', 'no-store');
       if (route.pace === 'uncounted') return route.handle(request, response, { person: '', groups: [] });

@@ -16,7 +16,7 @@ import type { Live } from '../live';
 import type { Mail } from '../mail';
 import { keptLetters } from '../mail/mailbox';
 import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
-import { mustView, picture, receive, received } from '../pictures';
+import { mustView, picture, receive, received, type Objects } from '../pictures';
 import { invalid, Problem } from '../problem';
 import type { Questions } from '../questions';
 import { recallsFor } from '../recall';
@@ -38,6 +38,8 @@ export interface Services {
   readonly judging: Judging;
   readonly live: Live;
   readonly jobs: Jobs;
+  /** Where whole pictures lie, if not in the database. */
+  readonly objects?: Objects | undefined;
   /** Where letters go, if any are sent. */
   readonly mail?: Mail['kind'] | undefined;
   /** Who is signed in where a request comes from; with the response, the browser is told that the session goes on. */
@@ -90,7 +92,7 @@ function goneOf(response: Response): AbortSignal {
   return gone.signal;
 }
 
-export function routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, mail, whoAsks, checkPassword }: Services): Route[] {
+export function routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, objects, mail, whoAsks, checkPassword }: Services): Route[] {
   const all: Route[] = [];
   const add = (method: Route['method'], path: string, who: Who, handle: Route['handle'], pace: Route['pace'] = 'usual') => all.push({ method, path, who, pace, handle });
   const now = () => clock.now();
@@ -211,7 +213,7 @@ export function routes({ db, pulse, clock, metrics, guide, questions, judging, l
   }
 
   add('get', '/pictures/:picture', 'viewer', async (request, response) => {
-    const { type, bytes } = await picture(db, parameter(request, 'picture'));
+    const { type, bytes } = await picture(db, objects, parameter(request, 'picture'));
     // A sketch is a drawing that could hold more than a drawing: nothing of it may run, wherever it is opened.
     response.set({ 'Content-Type': type, 'Content-Security-Policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox", 'Content-Disposition': 'attachment', 'Cache-Control': 'private, max-age=31536000, immutable' }).send(bytes);
   });
@@ -219,7 +221,7 @@ export function routes({ db, pulse, clock, metrics, guide, questions, judging, l
   add('put', '/pictures/:picture', 'viewer', async (request, response, actor) => {
     if (!Buffer.isBuffer(request.body)) throw new Problem(415, 'not-bytes', 'body: send application/octet-stream');
     const { from } = parsed(Part, request.query);
-    response.json(await receive(db, actor, parameter(request, 'picture'), from, request.body));
+    response.json(await receive(db, objects, actor, parameter(request, 'picture'), from, request.body));
   });
 
   add('post', '/groups', 'person', async (request, response, actor) => {

@@ -8,6 +8,7 @@ import type { Db } from '../db';
 import type { Moved } from '../notebook/push';
 import { markMoved, markNotebook, recheckAll, recheckHarvests, recheckMoved } from '../recall';
 import { groupStream } from '../access';
+import { sweep, type Objects } from '../pictures';
 import { answerAsSimulated, EXPERT_ANSWERS_AFTER_SECONDS } from '../demo/expert';
 
 /** Work that nobody waits for, in a queue in the same database: each piece is done once, by whichever server is there, and again if that one was killed over it. */
@@ -37,6 +38,7 @@ const within = (transaction: Db): PgBoss.Db => ({
   executeSql: async (text, values) => ({ rows: (await transaction.executeQuery(CompiledQuery.raw(text, values))).rows }),
 });
 
+const SWEEP = 'sweep-pictures';
 const EXPERT = 'simulated-expert';
 const TIDY = 'tidy';
 /** Of a notebook: one job waits for it at most, however much is told meanwhile. */
@@ -57,12 +59,14 @@ export interface JobOptions {
   readonly databaseUrl: string;
   readonly guide: CompiledGuide;
   readonly log: Logger;
+  /** Where whole pictures lie, if not in the database. */
+  readonly objects?: Objects | undefined;
   /** How soon another server takes up what a killed one had begun. */
   readonly takenUpAfterSeconds?: number;
   readonly now: () => number;
 }
 
-export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterSeconds = 60 }: JobOptions): Promise<Jobs> {
+export async function openJobs({ db, databaseUrl, guide, log, objects, now, takenUpAfterSeconds = 60 }: JobOptions): Promise<Jobs> {
   const boss = new PgBoss({ connectionString: databaseUrl, max: 3, maintenanceIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)), superviseIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)) } as PgBoss.ConstructorOptions);
   // A queue that cannot reach its database tries again by itself.
   boss.on('error', (error) => log.warn({ err: error }, 'jobs'));
@@ -101,6 +105,11 @@ export async function openJobs({ db, databaseUrl, guide, log, now, takenUpAfterS
   await askAll();
   await boss.work(TIDY, pace, () => tidy(db));
   await boss.schedule(TIDY, '17 * * * *');
+  if (objects) {
+    await boss.createQueue(SWEEP);
+    await boss.work(SWEEP, pace, () => sweep(db, objects));
+    await boss.schedule(SWEEP, '*/5 * * * *');
+  }
   let running = true;
   boss.on('stopped', () => { running = false; });
   return {

@@ -5,8 +5,14 @@ import type { Db } from '../db';
 import { entryKey } from '../notebook/ids';
 import { invalid, Problem } from '../problem';
 import { writtenInto } from './metadata';
+import type { Objects } from './objects';
 
-/** The bytes of photos and sketches: sent in parts, taken up again where they broke off, and there once all of them are. */
+export { openObjects, type Objects, type ObjectSettings } from './objects';
+
+/**
+ * The bytes of photos and sketches: sent in parts, taken up again where they broke off, and there once all of them are. The parts are in the database;
+ * a whole picture is there too, or in the object store where there is one.
+ */
 
 export interface Received {
   readonly received: number;
@@ -30,7 +36,7 @@ export async function mustView(db: Db, actor: Actor, id: string): Promise<void> 
 }
 
 async function soFar(db: Db, id: string): Promise<number> {
-  const { rows: [row] } = await sql<{ n: number }>`select coalesce(sum(length(bytes)), 0)::int as n from picture_parts where picture_id = ${id}`.execute(db);
+  const { rows: [row] } = await sql<{ n: number }>`select coalesce((select size from stored_pictures where id = ${id} and dropped_at is null), (select sum(length(bytes)) from picture_parts where picture_id = ${id}), 0)::int as n`.execute(db);
   return row?.n ?? 0;
 }
 
@@ -55,16 +61,17 @@ async function countBytes(db: Db, person: string, bytes: number): Promise<number
 /**
  * Takes the next part. The same part again changes nothing.
  *
+ * @param objects where whole pictures go; left out: they stay in the database
  * @throws Problem 403 for another's picture, 409 with how much is here where the part does not follow on it, 422 where it is not what was told, or holds what a camera wrote
  */
-export async function receive(db: Db, actor: Actor, id: string, from: number, bytes: Buffer): Promise<Received> {
-  const { refused, ...here } = await take(db, actor, id, from, bytes);
+export async function receive(db: Db, objects: Objects | undefined, actor: Actor, id: string, from: number, bytes: Buffer): Promise<Received> {
+  const { refused, ...here } = await take(db, objects, actor, id, from, bytes);
   // What was refused is gone by now: it is told once that is certain.
   if (refused !== undefined) throw invalid([{ field: 'body', reason: refused }]);
   return here;
 }
 
-function take(db: Db, actor: Actor, id: string, from: number, bytes: Buffer): Promise<Received & { readonly refused?: string }> {
+function take(db: Db, objects: Objects | undefined, actor: Actor, id: string, from: number, bytes: Buffer): Promise<Received & { readonly refused?: string }> {
   return db.transaction().execute(async (transaction) => {
     await sql`select pg_advisory_xact_lock(hashtext(${id}))`.execute(transaction);
     const one = await told(transaction, id);
@@ -81,11 +88,21 @@ function take(db: Db, actor: Actor, id: string, from: number, bytes: Buffer): Pr
     const all = await whole(transaction, id);
     const asTold = bytesHash(all) === content;
     const refused = asTold && one.entry.type !== 'image/svg+xml' ? whyRefused(all) : undefined;
-    if (asTold && refused === undefined) return { received: size, size };
+    if (asTold && refused === undefined) {
+      if (objects) await moveOut(transaction, objects, id, one.find, all, one.entry.type);
+      return { received: size, size };
+    }
     // Begun anew: nobody knows which part was wrong.
     await forget(transaction, [id]);
     return { received: 0, size, ...(refused === undefined ? {} : { refused }) };
   });
+}
+
+/** Puts a whole picture into the object store. Where that fails, the part that came last is not taken, and is sent again. */
+async function moveOut(db: Db, objects: Objects, id: string, find: string, bytes: Buffer, type: string): Promise<void> {
+  await objects.put(id, bytes, type);
+  await db.insertInto('stored_pictures').values({ id, find_id: find, size: bytes.length }).execute();
+  await db.deleteFrom('picture_parts').where('picture_id', '=', id).execute();
 }
 
 /** Looked at whole, so that nothing hides between two parts. */
@@ -100,19 +117,33 @@ async function whole(db: Db, id: string): Promise<Buffer> {
   return Buffer.concat(parts.map(({ bytes }) => bytes));
 }
 
-/** @throws Problem 404 while not all of it is here */
-export async function picture(db: Db, id: string): Promise<{ type: string; bytes: Buffer }> {
+/** @throws Problem 404 while not all of it is here, 503 where the object store does not answer */
+export async function picture(db: Db, objects: Objects | undefined, id: string): Promise<{ type: string; bytes: Buffer }> {
   const one = await told(db, id);
-  const bytes = await whole(db, id);
+  const stored = await db.selectFrom('stored_pictures').select('id').where('id', '=', id).where('dropped_at', 'is', null).executeTakeFirst();
+  const bytes = stored && objects ? await objects.get(id) : await whole(db, id);
   if (!one || bytes.length !== one.entry.size) throw new Problem(404, 'not-here-yet', 'This picture is still on its way.');
   return { type: one.entry.type, bytes };
 }
 
-/** Taken out again: the bytes are gone. */
+/** Taken out again: nobody sees it any more, and its bytes are gone; from the object store within minutes. */
 export async function forget(db: Db, ids: readonly string[]): Promise<void> {
   if (ids.length === 0) return;
   const { rows } = await sql<{ person: string; bytes: string }>`
-    select e.person, sum(length(p.bytes)) as bytes from picture_parts p join entry_ids used on used.key = entry_key('pictures', p.picture_id) join entries e on e.stream = used.stream and e.seq = used.seq where p.picture_id = any(${[...ids]}::text[]) group by 1`.execute(db);
+    select e.person, sum(p.bytes) as bytes from (
+      select picture_id as id, length(bytes) as bytes from picture_parts union all select id, size from stored_pictures where dropped_at is null
+    ) as p join entry_ids used on used.key = entry_key('pictures', p.id) join entries e on e.stream = used.stream and e.seq = used.seq where p.id = any(${[...ids]}::text[]) group by 1`.execute(db);
+  await db.updateTable('stored_pictures').set({ dropped_at: sql`now()` }).where('id', 'in', [...ids]).where('dropped_at', 'is', null).execute();
   await db.deleteFrom('picture_parts').where('picture_id', 'in', [...ids]).execute();
   for (const { person, bytes } of rows) await countBytes(db, person, -Number(bytes));
+}
+
+const SWEPT_AT_ONCE = 500;
+/** Removes from the object store what was taken out. Killed or refused, it goes on at the next time. */
+export async function sweep(db: Db, objects: Objects): Promise<void> {
+  const rows = await db.selectFrom('stored_pictures').select('id').where('dropped_at', 'is not', null).orderBy('dropped_at').limit(SWEPT_AT_ONCE).execute();
+  for (const { id } of rows) {
+    await objects.remove(id);
+    await db.deleteFrom('stored_pictures').where('id', '=', id).where('dropped_at', 'is not', null).execute();
+  }
 }

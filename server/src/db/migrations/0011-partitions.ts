@@ -2,7 +2,7 @@ import { sql, type Kysely } from 'kysely';
 
 /**
  * Entries lie in partitions by their notebook, so that what one notebook grows by makes no other slower to read. What id was used where is a table of its
- * own: no partition knows that of the others. And what is to be asked again, whether it still stands, is marked find by find.
+ * own: no partition knows that of the others. What is to be asked again, whether it still stands, is marked find by find. Pictures may lie in an object store.
  */
 
 export const PARTITIONS = 16;
@@ -28,6 +28,9 @@ export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`create trigger entries_never_emptied before truncate on entries for each statement execute function refuse_change()`.execute(db);
   await ids(db);
   await sql`drop table entries_before`.execute(db);
+  await sql`create table stored_pictures (id text primary key, find_id text not null, size integer not null, dropped_at timestamptz)`.execute(db);
+  await sql`create index stored_pictures_of_find on stored_pictures (find_id)`.execute(db);
+  await sql`create index stored_pictures_dropped on stored_pictures (dropped_at) where dropped_at is not null`.execute(db);
   await sql`alter table recall_asked add column moved_at timestamptz`.execute(db);
   await sql`create index recall_asked_moved on recall_asked (find_id) where moved_at is not null`.execute(db);
 }
@@ -49,6 +52,7 @@ async function ids(db: Kysely<unknown>): Promise<void> {
       perform set_config('pause.erasing', 'a person', true);
       delete from written where of = 'stream ' || notebook or of in (select 'find ' || id from finds where stream = notebook union all select 'page ' || id from pages where stream = notebook);
       delete from picture_parts where find_id in (select id from finds where stream = notebook);
+      update stored_pictures set dropped_at = now() where find_id in (select id from finds where stream = notebook);
       delete from arrivals where find_id in (select id from finds where stream = notebook);
       delete from recalls where stream = notebook;
       delete from recall_asked where find_id in (select id from finds where stream = notebook);
