@@ -63,6 +63,18 @@ async function ours(people: readonly Walker[]): Promise<number> {
   return all.flat(2).length / ((performance.now() - began) / 1000);
 }
 
+const ALONE = 250;
+/** As people tell them: one entry a request, each device of a find of its own. @returns entries a second */
+async function alone(people: readonly Walker[]): Promise<number> {
+  const all = people.map((walker) => batches(walker, BATCH * Math.ceil(ALONE / (BATCH - 2))));
+  // The find and its piece are there before the clock starts.
+  await Promise.all(people.map(async (walker, n) => { for (const batch of all[n] ?? []) await push(walker, batch.slice(0, 2)); }));
+  const singles = all.map((mine) => mine.flatMap((batch) => batch.slice(2)).slice(0, ALONE));
+  const began = performance.now();
+  await Promise.all(people.map(async (walker, n) => { for (const one of singles[n] ?? []) await push(walker, [one]); }));
+  return singles.flat().length / ((performance.now() - began) / 1000);
+}
+
 /** The same rows, ready made, into the same table with the same indexes; as many at once as the server's own pool allows. */
 async function raw(devices: number): Promise<number> {
   const pool = new pg.Pool({ connectionString: cluster.url, max: POOL });
@@ -88,11 +100,18 @@ async function raw(devices: number): Promise<number> {
 
 const people = await walkers(50);
 await ours(people.slice(0, 1));
+await alone(people.slice(0, 4));
 const lines: { devices: number; ours: number; raw: number }[] = [];
 for (const devices of [1, 5, 10, 25, 50]) {
   const line = { devices, ours: await ours(people.slice(0, devices)), raw: await raw(devices) };
   lines.push(line);
   process.stdout.write(`${devices} devices: ${Math.round(line.ours)} entries a second, raw ${Math.round(line.raw)}, ratio ${(line.raw / line.ours).toFixed(1)}\n`);
+}
+const singly: { devices: number; rate: number }[] = [];
+for (const devices of [1, 4, 16]) {
+  const line = { devices, rate: await alone(people.slice(0, devices)) };
+  singly.push(line);
+  process.stdout.write(`${devices} devices, one entry a request: ${Math.round(line.rate)} entries a second\n`);
 }
 const [first, last] = [lines[0], lines.at(-1)];
 writeFileSync(join(import.meta.dirname, '../docs/sync.md'), `# How fast a notebook is taken

@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { Agent, createServer, request as ask, type IncomingMessage, type ServerResponse } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openCluster, type Cluster } from '../../scripts/lib/postgres';
@@ -21,17 +22,55 @@ const ROOT = process.cwd();
 const START_MS = 60_000;
 
 /**
+ * A balancer: deals requests out in turn, and one that a server does not take goes to the next.
+ *
+ * @returns its address, and how to close it
+ */
+export async function openBalancer(urls: readonly string[]): Promise<{ readonly url: string; readonly close: () => Promise<void> }> {
+  const agent = new Agent({ keepAlive: true });
+  let turn = 0;
+  const pass = (incoming: IncomingMessage, outgoing: ServerResponse, sent: Buffer, tries: number) => {
+    const server = new URL(urls[turn % urls.length] ?? '');
+    turn += 1;
+    const passed = ask({ agent, host: server.hostname, port: server.port, method: incoming.method, path: incoming.url, headers: incoming.headers }, (answer) => {
+      outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
+      answer.pipe(outgoing);
+      answer.on('error', () => outgoing.destroy());
+    });
+    passed.on('error', () => {
+      if (outgoing.headersSent) outgoing.destroy();
+      else if (tries < urls.length) pass(incoming, outgoing, sent, tries + 1);
+      else outgoing.writeHead(502).end();
+    });
+    outgoing.on('close', () => passed.destroy());
+    passed.end(sent);
+  };
+  const balancer = createServer((incoming, outgoing) => {
+    const parts: Buffer[] = [];
+    incoming.on('data', (part: Buffer) => parts.push(part));
+    incoming.on('end', () => pass(incoming, outgoing, Buffer.concat(parts), 1));
+  });
+  const port = await freePort();
+  await new Promise<void>((resolve) => { balancer.listen(port, '127.0.0.1', resolve); });
+  return {
+    url: `http://127.0.0.1:${port}`,
+    close: () => new Promise((resolve) => { agent.destroy(); balancer.closeAllConnections(); balancer.close(() => resolve()); }),
+  };
+}
+
+/**
  * @param servers how many stand in front of the one database; `url` names the first, the others follow in `urls`
  * @param demo with the demo's people and finds
+ * @param more of the environment of each
  */
-export async function openWorld(servers = 1, demo = false): Promise<World & { readonly urls: readonly string[] }> {
+export async function openWorld(servers = 1, demo = false, more: Readonly<Record<string, string>> = {}): Promise<World & { readonly urls: readonly string[]; readonly pids: () => readonly number[] }> {
   const scratch = mkdtempSync(join(tmpdir(), 'pause-faults-'));
   chmodSync(scratch, 0o755);
   const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
   const ports = await Promise.all(Array.from({ length: servers }, freePort));
   const start = async (port: number) => {
     const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
-      cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), HOST: '127.0.0.1', LOG_LEVEL: 'silent', ...(demo ? { DEMO: '1' } : {}) },
+      cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), HOST: '127.0.0.1', LOG_LEVEL: 'silent', ...(demo ? { DEMO: '1' } : {}), ...more },
     });
     await new Promise<void>((resolve, reject) => {
       const late = setTimeout(() => reject(new Error('the server did not start')), START_MS);
@@ -51,6 +90,7 @@ export async function openWorld(servers = 1, demo = false): Promise<World & { re
     url: `http://127.0.0.1:${ports[0] ?? 0}`,
     urls: ports.map((port) => `http://127.0.0.1:${port}`),
     databaseUrl: cluster.url,
+    pids: () => children.flatMap(({ pid }) => pid ?? []),
     killServer: async () => {
       const [child, port] = [children[0], ports[0]];
       if (!child || port === undefined) return;

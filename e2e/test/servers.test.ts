@@ -1,11 +1,12 @@
-import { openWorld } from '../../bench/faults/world';
+import { openBalancer, openWorld } from '../../bench/faults/world';
 
-/** Two server processes in front of one database serve the same people as one would. */
+/** Three server processes in front of one database serve the same people as one would. */
 
-jest.setTimeout(180_000);
+jest.setTimeout(240_000);
 type World = Awaited<ReturnType<typeof openWorld>>;
+const SERVERS = 3;
 let world: World;
-beforeAll(async () => { world = await openWorld(2, true); });
+beforeAll(async () => { world = await openWorld(SERVERS, true); });
 afterAll(async () => { await world.close(); });
 
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
@@ -13,7 +14,15 @@ const post = (url: string, path: string, body: unknown, cookie = '') => fetch(`$
 async function person(url: string, name: string): Promise<{ id: string; cookie: string }> {
   const response = await post(url, '/auth/sign-up/email', { name, email: `${name}@ostrel.example`, password: 'a long enough password' });
   if (!response.ok) throw new Error(`${name} could not sign up: ${response.status} ${await response.text()}`);
-  return { id: ((await response.json()) as { user: { id: string } }).user.id, cookie: (response.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '' };
+  const id = ((await response.json()) as { user: { id: string } }).user.id;
+  for (let tries = 0; tries < 50; tries += 1) {
+    const { letters } = await (await fetch(`${url}/api/v1/demo/mailbox`)).json() as { letters: { to: string; text: string }[] };
+    const token = /confirm\?token=(\S+)/.exec(letters.find(({ to }) => to === `${name}@ostrel.example`)?.text ?? '')?.[1];
+    if (token === undefined) continue;
+    const confirmed = await post(url, '/auth/confirm', { token: decodeURIComponent(token) });
+    return { id, cookie: (confirmed.headers.getSetCookie().find((cookie) => cookie.includes('session_token')) ?? '').split(';')[0] ?? '' };
+  }
+  throw new Error(`no letter came to ${name}`);
 }
 
 /** Hears of what a person's notebooks get, over one server, until told to stop. */
@@ -59,23 +68,23 @@ test('who signs in at one is signed in at the other, and what is told at one is 
   overheard.stop();
 });
 
-test('two servers number one notebook without gaps', async () => {
+test('three servers number one notebook without gaps', async () => {
   const { id, cookie } = await person(world.urls[0] ?? '', 'duo');
   await post(world.url, '/finds', { id: 'find-of-duo-1', startedAt: at(0), kingdom: 'Fungi', person: id }, cookie);
-  await Promise.all(Array.from({ length: 40 }, (_, n) => post(world.urls[n % 2] ?? '', '/finds/find-of-duo-1/targets', { id: `target-of-duo-${n}`, at: at(n), taxon: 'boletus-edulis' }, cookie)));
+  await Promise.all(Array.from({ length: 40 }, (_, n) => post(world.urls[n % SERVERS] ?? '', '/finds/find-of-duo-1/targets', { id: `target-of-duo-${n}`, at: at(n), taxon: 'boletus-edulis' }, cookie)));
   const page = await (await fetch(`${world.urls[1] ?? ''}/api/v1/sync/pull?stream=p:${id}&most=1000`, { headers: { cookie } })).json() as { entries: { seq: number }[]; last: number };
   expect(page.entries.map(({ seq }) => seq)).toEqual(Array.from({ length: 41 }, (_, n) => n + 1));
   expect(page.last).toBe(41);
 });
 
-test('guesses are counted over both', async () => {
+test('guesses are counted over all of them', async () => {
   const { cookie } = await person(world.url, 'gorm');
   const statuses: number[] = [];
-  for (let n = 0; n < 12; n += 1) statuses.push((await post(world.urls[n % 2] ?? '', '/invitations/accept', { code: 'ABCDE-FGHJK' }, cookie)).status);
+  for (let n = 0; n < 12; n += 1) statuses.push((await post(world.urls[n % SERVERS] ?? '', '/invitations/accept', { code: 'ABCDE-FGHJK' }, cookie)).status);
   expect([statuses.filter((s) => s === 422).length, statuses.at(-1)]).toEqual([10, 429]);
 });
 
-test('one is killed in the middle of it: the other goes on, and nothing is half there', async () => {
+test('one is killed in the middle of it: the others go on, and nothing is half there', async () => {
   const { id, cookie } = await person(world.urls[1] ?? '', 'tria');
   const two = world.urls[1] ?? '';
   await post(two, '/finds', { id: 'find-of-tria-1', startedAt: at(0), kingdom: 'Fungi', person: id }, cookie);
@@ -89,7 +98,7 @@ test('one is killed in the middle of it: the other goes on, and nothing is half 
   expect(await count()).toBe(201);
 });
 
-test('work that was left to a server which is killed is done by the other, once', async () => {
+test('work that was left to a server which is killed is done by another, once', async () => {
   const two = world.urls[1] ?? '';
   const cookie = ((await post(world.url, '/auth/demo/sign-in', {})).headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
   const ask = { find: 'demo-find-4', kind: 'asks', body: { id: 'ask-before-the-kill', at: at(9), by: 'mirel', of: 'simulated-expert', here: false, piece: 'demo-find-4-p1', characters: ['leaf.arrangement', 'leaf.venation'] } };
@@ -102,4 +111,33 @@ test('work that was left to a server which is killed is done by the other, once'
   await post(two, '/sync/push', { entries: [ask] }, cookie);
   await new Promise((resolve) => { setTimeout(resolve, 10_000); });
   expect(await answers()).toHaveLength(2);
+});
+
+test('behind a balancer that deals requests out in turn nobody notices how many there are, nor that one is killed', async () => {
+  const balancer = await openBalancer(world.urls);
+  try {
+    const { id, cookie } = await person(balancer.url, 'quadra');
+    const heard = await listen(balancer.url, cookie);
+    const find = `find-of-quadra-1`;
+    const tell = (n: number) => post(balancer.url, `/finds/${find}/targets`, { id: `target-of-quadra-${n}`, at: at(n % 60), taxon: 'boletus-edulis' }, cookie);
+    expect((await post(balancer.url, '/finds', { id: find, startedAt: at(0), kingdom: 'Fungi', person: id }, cookie)).status).toBe(201);
+    // What was told over one is there when it is read over the next.
+    for (let n = 0; n < 12; n += 1) {
+      expect((await tell(n)).status).toBe(201);
+      const { targets } = await (await fetch(`${balancer.url}/api/v1/finds/${find}`, { headers: { cookie } })).json() as { targets: unknown[] };
+      expect(targets).toHaveLength(n + 1);
+    }
+    expect(await heard.until('"last":13')).toContain('"last":13');
+    const going = Array.from({ length: 30 }, (_, n) => tell(12 + n).then((response) => response.status, () => 0));
+    await world.killServer();
+    await Promise.all(going);
+    // A device sends again what it had no answer to.
+    const again = await Promise.all(Array.from({ length: 30 }, (_, n) => tell(12 + n)));
+    expect(again.every(({ status }) => status === 200 || status === 201)).toBe(true);
+    const page = await (await fetch(`${balancer.url}/api/v1/sync/pull?stream=p:${id}&most=1000`, { headers: { cookie } })).json() as { entries: { seq: number }[] };
+    expect(page.entries.map(({ seq }) => seq)).toEqual(Array.from({ length: 43 }, (_, n) => n + 1));
+    heard.stop();
+  } finally {
+    await balancer.close();
+  }
 });

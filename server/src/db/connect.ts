@@ -11,6 +11,7 @@ import * as askedAt from './migrations/0008-asked-at';
 import * as written from './migrations/0009-written';
 import * as letters from './migrations/0010-letters';
 import * as partitions from './migrations/0011-partitions';
+import { preparing } from './prepared';
 import type { Database } from './schema';
 
 const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked, '0007-stamps': stamps, '0008-asked-at': askedAt, '0009-written': written, '0010-letters': letters, '0011-partitions': partitions };
@@ -39,7 +40,7 @@ export function connect(url: string, { max = POOL_SIZE, statementMs = 0, lockMs 
   pool.on('error', () => undefined);
   // Nor one that breaks while it is in use: whoever uses it hears of it from the query.
   pool.on('connect', (client) => client.on('error', () => undefined));
-  const db = new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
+  const db = new Kysely<Database>({ dialect: new PostgresDialect({ pool: preparing(pool) }) });
   pools.set(db, pool);
   return db;
 }
