@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { build } from 'esbuild';
 
 /** The programs of a server: itself, and its threads. */
-const PROGRAMS = { main: 'server/src/main.ts', questions: 'server/src/questions/worker.ts', judging: 'server/src/judging/worker.ts' } as const;
+const PROGRAMS = { main: 'server/src/main.ts', questions: 'server/src/questions/worker.ts', judging: 'server/src/judging/worker.ts', reading: 'server/src/reading/worker.ts' } as const;
 
 /**
  * Compiles the server and its threads, with the core and the guide in them; packages from the registry stay where they are, and are found from beside them.

@@ -16,6 +16,7 @@ import { openLive, type Live } from './live';
 import { keepGuide, ping } from './notebook';
 import { openObjects, type Objects, type ObjectSettings } from './pictures';
 import { openQuestions, type Questions } from './questions';
+import { openReading, type Reading } from './reading';
 
 export interface StartOptions {
   readonly databaseUrl: string;
@@ -110,6 +111,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
   let questions: Questions | undefined;
   let live: Live | undefined;
   let judging: Judging | undefined;
+  let reading: Reading | undefined;
   let jobs: Jobs | undefined;
   let mail: Mail | undefined;
   let objects: Objects | undefined;
@@ -119,17 +121,18 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     if (options.demo) await loadDemo(work, guide);
     questions = openQuestions(guide);
     judging = openJudging(guide);
+    reading = openReading(databaseUrl);
     live = openLive(databaseUrl);
     const clock = await openClock(work);
     objects = options.objects && await openObjects(options.objects);
     const store = objects;
     jobs = await openJobs({ db: work, databaseUrl, guide, log, objects, now: clock.now, ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) });
-    const [answering, deciding, telling, working] = [questions, judging, live, jobs];
+    const [answering, deciding, folding, telling, working] = [questions, judging, reading, live, jobs];
     mail = options.mail && openMail(options.mail, work, log);
     const letters = mail;
     const auth = openAuth({ db, secret: await sharedSecret(db, options.secret), demoPerson: options.demo ? DEMO_PERSON : undefined, publicUrl: options.publicUrl, mail });
     const app = createApp({
-      db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, log, objects, mail: mail?.kind,
+      db, pulse, clock, metrics, guide, questions, judging, reading, live, jobs, auth, log, objects, mail: mail?.kind,
       ...(options.web === undefined ? {} : { web: options.web }), ...(options.proxies === undefined ? {} : { proxies: options.proxies }), ...(options.publicUrl === undefined ? {} : { publicUrl: options.publicUrl }),
     });
     const host = options.host ?? '127.0.0.1';
@@ -149,6 +152,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
         await working.stop();
         await answering.stop();
         await deciding.stop();
+        await folding.stop();
         letters?.close();
         store?.close();
         await closeAll();
@@ -159,6 +163,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     await live?.stop();
     await questions?.stop();
     await judging?.stop();
+    await reading?.stop();
     mail?.close();
     objects?.close();
     await closeAll();

@@ -188,6 +188,7 @@ describe('how much may be put on record', () => {
       select e.stream, s.last + n, e.kind, e.id || '-' || n, e.find_id, e.person, e.stamp, jsonb_set(e.body, '{id}', to_jsonb(e.id || '-' || n)), 'x'
       from entries e join streams s on s.id = e.stream cross join generate_series(1, 6000) as n where e.find_id = ${long.find} and e.kind = 'edits'`.execute(db);
     await sql`update streams set last = last + 6000 where id = ${`p:${mallory.id}`}`.execute(db);
+    await sql`update written set entries = entries + 6000 where of = ${`find ${long.find}`}`.execute(db);
     const took = async (find: string) => {
       const times: number[] = [];
       for (let n = 0; n < 9; n += 1) {
@@ -212,8 +213,8 @@ describe('how much may be put on record', () => {
       open = await Promise.race([reading.then(() => false), new Promise<boolean>((resolve) => { setTimeout(() => resolve(true), 20); })]);
     }
     expect((await reading).edits.length).toBeGreaterThan(6000);
-    // One by one it took thirteen seconds.
-    expect(longest).toBeLessThan(1500);
+    // It is folded and written out in a thread; where it was done here, others waited for a second.
+    expect(longest).toBeLessThan(500);
   });
 });
 

@@ -24,6 +24,7 @@ import { tellPerson } from '../notebook';
 import type { Objects } from '../pictures';
 import { invalid, notFound, Problem, problemHandler } from '../problem';
 import type { Questions } from '../questions';
+import type { Reading } from '../reading';
 import { countedAs, fromOf, openLimits, openTries } from './limits';
 import { body } from './body';
 import { UNKEEPABLE, unkeepable } from './keepable';
@@ -39,6 +40,7 @@ export interface AppOptions {
   readonly guide: CompiledGuide;
   readonly questions: Questions;
   readonly judging: Judging;
+  readonly reading: Reading;
   readonly live: Live;
   readonly jobs: Jobs;
   readonly auth: Auth;
@@ -168,7 +170,7 @@ async function confirm(auth: Auth, request: Request, response: Response): Promis
   }
 }
 
-function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, auth, objects, mail }: AppOptions): express.Router {
+function api({ db, pulse, clock, metrics, guide, questions, judging, reading, live, jobs, auth, objects, mail }: AppOptions): express.Router {
   const limits = openLimits(db);
   const tries = openTries(db);
   const sessions = openRemembered<Session>(({ person }) => person);
@@ -217,7 +219,7 @@ function api({ db, pulse, clock, metrics, guide, questions, judging, live, jobs,
   router.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
   router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
   router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
-  for (const route of routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, objects, mail, whoAsks, actorFor, checkPassword })) {
+  for (const route of routes({ db, pulse, clock, metrics, guide, questions, judging, reading, live, jobs, objects, mail, whoAsks, actorFor, checkPassword })) {
     router[route.method](route.path, async (request, response) => {
       response.set('Cache-Control', 'no-store');
       if (route.pace === 'uncounted') return route.handle(request, response, { person: '', groups: [] });

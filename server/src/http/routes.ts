@@ -3,7 +3,7 @@ import { BODIES, FIND_KINDS, parseEntry, type Entry } from '@pause/core/notebook
 import { ASKED } from '@pause/core/questions';
 import type { Request, Response } from 'express';
 import { z } from 'zod';
-import { actorOf, mayRead, mustBeIn, mustRead, notSignedIn, streamsOf, type Actor } from '../access';
+import { actorOf, mayRead, mustBeIn, mustRead, noSuchFind, notSignedIn, streamsOf, type Actor } from '../access';
 import { deletePerson, endSession, exportPerson, hasPassword, sessionsOf, type Session } from '../accounts';
 import { isMigrated, type Db } from '../db';
 import type { Clock } from '../demo/clock';
@@ -15,10 +15,11 @@ import type { Judging } from '../judging';
 import type { Live } from '../live';
 import type { Mail } from '../mail';
 import { keptLetters } from '../mail/mailbox';
-import { listFinds, ping, pull, push, recordsFor, streamEnds, type Pushed } from '../notebook';
+import { listFinds, ping, pull, push, streamEnds, type Pushed } from '../notebook';
 import { mustView, picture, receive, received, type Objects } from '../pictures';
 import { invalid, Problem } from '../problem';
 import type { Questions } from '../questions';
+import type { Reading } from '../reading';
 import { recallsFor } from '../recall';
 import { body, parsed } from './body';
 import { UNKEEPABLE, unkeepable } from './keepable';
@@ -36,6 +37,7 @@ export interface Services {
   readonly guide: CompiledGuide;
   readonly questions: Questions;
   readonly judging: Judging;
+  readonly reading: Reading;
   readonly live: Live;
   readonly jobs: Jobs;
   /** Where whole pictures lie, if not in the database. */
@@ -92,7 +94,7 @@ function goneOf(response: Response): AbortSignal {
   return gone.signal;
 }
 
-export function routes({ db, pulse, clock, metrics, guide, questions, judging, live, jobs, objects, mail, whoAsks, checkPassword }: Services): Route[] {
+export function routes({ db, pulse, clock, metrics, guide, questions, judging, reading, live, jobs, objects, mail, whoAsks, checkPassword }: Services): Route[] {
   const all: Route[] = [];
   const add = (method: Route['method'], path: string, who: Who, handle: Route['handle'], pace: Route['pace'] = 'usual') => all.push({ method, path, who, pace, handle });
   const now = () => clock.now();
@@ -190,7 +192,9 @@ export function routes({ db, pulse, clock, metrics, guide, questions, judging, l
   add('get', '/finds', 'person', async (_, response, actor) => void response.json({ finds: await listFinds(db, actor, FINDS_LISTED) }));
   add('get', '/finds/:find', 'reader', async (request, response, actor) => {
     const find = parameter(request, 'find');
-    response.json((await recordsFor(db, [find], actor.person)).get(find));
+    const json = await reading.find(db, find, actor.person, goneOf(response));
+    if (json === undefined) throw noSuchFind(find);
+    response.type('json').send(json);
   });
   /** 201 for what is new, 200 for what had arrived before. */
   const one = async (entry: Entry, actor: Actor, response: Response) => {
