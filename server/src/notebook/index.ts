@@ -1,4 +1,5 @@
-export { hashOf, push, type Pushed, type PushOptions } from './push';
+export { push } from './push';
+export { hashOf, type Pushed, type PushOptions } from './write';
 export { CHANNEL, listFinds, onPersonNews, pull, recordsFor, recordsOf, streamEnds, tellPerson, toEntry, type Pulled } from './read';
 export { decideRecord } from './judge';
 export { keepGuide, ping } from './guide';

@@ -39,14 +39,20 @@ function namedBy(entry: FindEntry): [kind: string, id: string][] {
   }
 }
 
+/** An entry, and who tells it. */
+interface Told<E = FindEntry> {
+  readonly entry: E;
+  readonly teller: string;
+}
 /** Whether it matters who else looked at the find. */
-const asksWhoLooked = (entry: FindEntry, teller: string) => entry.kind === 'readings' && (entry.body.blind === true || entry.body.together !== undefined || entry.body.by !== teller);
-const isOfFind = (entry: Entry): entry is FindEntry => entry.find !== undefined;
+const asksWhoLooked = ({ entry, teller }: Told) => entry.kind === 'readings' && (entry.body.blind === true || entry.body.together !== undefined || entry.body.by !== teller);
+const isOfFind = (told: Told<Entry>): told is Told => told.entry.find !== undefined;
 const of = (entries: readonly FindEntry[]) => [...new Set(entries.map(({ find }) => find))];
 
 /** @param streams those of the finds @returns by the id of the find; none for a find that has not begun */
-export async function onRecordOf(db: Db, all: readonly Entry[], teller: string, streams: readonly string[]): Promise<Map<string, OnRecord>> {
-  const entries = all.filter(isOfFind);
+export async function onRecordOf(db: Db, all: readonly Told<Entry>[], streams: readonly string[]): Promise<Map<string, OnRecord>> {
+  const told = all.filter(isOfFind);
+  const entries = told.map(({ entry }) => entry);
   const found = new Map<string, OnRecord>();
   if (entries.length === 0) return found;
   const { rows: heads } = await sql<{ id: string; person: string; kingdom: Kingdom }>`
@@ -72,7 +78,7 @@ export async function onRecordOf(db: Db, all: readonly Entry[], teller: string, 
       where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind = 'consents' and body->>'verdict' = any(${chosen}::text[])`.execute(db);
     for (const { find_id, verdict } of rows) found.get(find_id)?.consents.push({ verdict });
   }
-  const looked = entries.filter((entry) => asksWhoLooked(entry, teller));
+  const looked = told.filter(asksWhoLooked).map(({ entry }) => entry);
   if (looked.length > 0) {
     const { rows } = await sql<{ find_id: string; kind: string; by: string; of: string; here: boolean | null; blind: boolean | null }>`
       select distinct find_id, kind, body->>'by' as by, body->>'of' as of, (body->>'here')::boolean as here, (body->>'blind')::boolean as blind from entries

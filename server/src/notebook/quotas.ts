@@ -30,43 +30,47 @@ const streamKey = (stream: string) => `stream ${stream}`;
 
 interface Count { entries: number; bytes: number }
 
-/** Counts what one person adds to what is on record. */
+/** Counts what people add to what is on record. */
 export interface Written {
   /** What stands against one entry more; nothing where there is room. */
-  readonly full: (entry: Entry, stream: string, finder: string, bytes: number) => FieldProblem[];
-  readonly add: (entry: Entry, stream: string, finder: string, bytes: number) => void;
+  readonly full: (person: string, entry: Entry, stream: string, finder: string, bytes: number) => FieldProblem[];
+  readonly add: (person: string, entry: Entry, stream: string, finder: string, bytes: number) => void;
   readonly keep: (transaction: Db) => Promise<void>;
 }
 
-export async function writtenBy(db: Db, person: string, entries: readonly Entry[], streams: readonly string[], quotas: Quotas = QUOTAS): Promise<Written> {
-  const abouts = [...new Set(entries.map(aboutOf))];
-  const { rows } = await sql<{ of: string; mine: boolean; entries: string; bytes: string }>`
-    select of, person = ${person} as mine, sum(entries) as entries, sum(bytes) as bytes from written where of = any(${[...abouts, ...streams.map(streamKey)]}::text[]) group by 1, 2
-    union all select '', true, 0, coalesce(sum(bytes), 0) from written where person = ${person} and of like 'stream %'`.execute(db);
-  const mine = new Map<string, Count>();
-  const ofAll = new Map<string, number>();
-  let inAll = 0;
+export interface Adds {
+  readonly person: string;
+  readonly entries: readonly Entry[];
+}
+const none = (): Count => ({ entries: 0, bytes: 0 });
+
+export async function writtenBy(db: Db, adds: readonly Adds[], streams: readonly string[], quotas: Quotas = QUOTAS): Promise<Written> {
+  const all = adds.flatMap(({ entries }) => entries);
+  const people = [...new Set(adds.map(({ person }) => person))];
+  const keys = [...new Set([...all.map(aboutOf), ...streams.map(streamKey)])];
+  const { rows } = await sql<{ of: string; person: string | null; entries: string; bytes: string }>`
+    select of, case when person = any(${people}::text[]) then person end as person, sum(entries) as entries, sum(bytes) as bytes from written where of = any(${keys}::text[]) group by 1, 2
+    union all select '', person, 0, coalesce(sum(bytes), 0) from written where person = any(${people}::text[]) and of like 'stream %' group by person`.execute(db);
+  // By what it is of and by whom; and of all people together.
+  const byEach = new Map<string, Count>();
+  const bytesOf = new Map<string, number>();
+  const key = (of: string, person: string) => `${person}\n${of}`;
   for (const row of rows) {
-    const bytes = Number(row.bytes);
-    if (row.of === '') { inAll = bytes; continue; }
-    if (row.mine) mine.set(row.of, { entries: Number(row.entries), bytes });
-    ofAll.set(row.of, (ofAll.get(row.of) ?? 0) + bytes);
+    if (row.person !== null) byEach.set(key(row.of, row.person), { entries: Number(row.entries), bytes: Number(row.bytes) });
+    if (row.of !== '') bytesOf.set(row.of, (bytesOf.get(row.of) ?? 0) + Number(row.bytes));
   }
-  const kinds = await kindsOf(db, entries, streams);
-  const added = new Map<string, Count>();
-  const countOf = (of: string): Count => {
-    const [before, now] = [mine.get(of), added.get(of)];
-    return { entries: (before?.entries ?? 0) + (now?.entries ?? 0), bytes: (before?.bytes ?? 0) + (now?.bytes ?? 0) };
-  };
-  const more = (of: string, bytes: number) => {
-    const count = added.get(of) ?? { entries: 0, bytes: 0 };
-    added.set(of, { entries: count.entries + 1, bytes: count.bytes + bytes });
+  const kinds = await kindsOf(db, all, streams);
+  const added = new Map<string, { readonly of: string; readonly person: string; readonly count: Count }>();
+  const countOf = (of: string, person: string): Count => byEach.get(key(of, person)) ?? none();
+  const more = (of: string, person: string, bytes: number) => {
+    const add = (count: Count) => ({ entries: count.entries + 1, bytes: count.bytes + bytes });
+    byEach.set(key(of, person), add(countOf(of, person)));
+    if (of !== '') added.set(key(of, person), { of, person, count: add(added.get(key(of, person))?.count ?? none()) });
   };
   return {
-    full: (entry, stream, finder, bytes) => {
-      const about = aboutOf(entry);
+    full: (person, entry, stream, finder, bytes) => {
       const field = entry.find === undefined ? 'page' : 'find';
-      const count = countOf(about);
+      const count = countOf(aboutOf(entry), person);
       if (count.entries >= quotas.entries) return [{ field, reason: `you put ${quotas.entries} entries on record of it already, which is the most: begin another` }];
       if (count.bytes + bytes > quotas.bytes) return [{ field, reason: `what you put on record of it is as large as it may be: begin another` }];
       const most = OF_A_FIND[entry.kind];
@@ -75,23 +79,21 @@ export async function writtenBy(db: Db, person: string, entries: readonly Entry[
         const [there, allowed] = [kinds.get(ofKind(entry.find, entry.kind, own)) ?? 0, own ? most[0] : most[1]];
         if (there >= allowed) return [{ field: 'kind', reason: `there are ${allowed} ${entry.kind} on this find already${own ? '' : ' by others than the finder'}, which is the most: begin another find` }];
       }
-      if (inAll + bytes > quotas.person) return [{ field: 'by', reason: 'you put as much on record as one person may' }];
-      return (ofAll.get(streamKey(stream)) ?? 0) + bytes > quotas.stream ? [{ field: 'group', reason: 'this notebook holds as much as it may' }] : [];
+      if (countOf('', person).bytes + bytes > quotas.person) return [{ field: 'by', reason: 'you put as much on record as one person may' }];
+      return (bytesOf.get(streamKey(stream)) ?? 0) + bytes > quotas.stream ? [{ field: 'group', reason: 'this notebook holds as much as it may' }] : [];
     },
-    add: (entry, stream, finder, bytes) => {
-      more(aboutOf(entry), bytes);
-      more(streamKey(stream), bytes);
-      inAll += bytes;
-      ofAll.set(streamKey(stream), (ofAll.get(streamKey(stream)) ?? 0) + bytes);
+    add: (person, entry, stream, finder, bytes) => {
+      for (const of of [aboutOf(entry), streamKey(stream), '']) more(of, person, bytes);
+      bytesOf.set(streamKey(stream), (bytesOf.get(streamKey(stream)) ?? 0) + bytes);
       if (entry.find === undefined) return;
-      const key = ofKind(entry.find, entry.kind, finder === person);
-      kinds.set(key, (kinds.get(key) ?? 0) + 1);
+      const kind = ofKind(entry.find, entry.kind, finder === person);
+      kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
     },
     keep: async (transaction) => {
       if (added.size === 0) return;
-      const counts = [...added].sort(([a], [b]) => (a < b ? -1 : 1));
+      const counts = [...added.values()].sort((a, b) => (`${a.of}\n${a.person}` < `${b.of}\n${b.person}` ? -1 : 1));
       await sql`insert into written (of, person, entries, bytes)
-        select of, ${person}, entries, bytes from unnest(${counts.map(([of]) => of)}::text[], ${counts.map(([, { entries: n }]) => n)}::int[], ${counts.map(([, { bytes }]) => bytes)}::bigint[]) as added (of, entries, bytes)
+        select of, person, entries, bytes from unnest(${counts.map(({ of }) => of)}::text[], ${counts.map(({ person }) => person)}::text[], ${counts.map(({ count }) => count.entries)}::int[], ${counts.map(({ count }) => count.bytes)}::bigint[]) as added (of, person, entries, bytes)
         on conflict (of, person) do update set entries = written.entries + excluded.entries, bytes = written.bytes + excluded.bytes`.execute(transaction);
     },
   };
