@@ -1,4 +1,5 @@
-import { applyEntries, contentHash, findsOf, type CompiledGuide, type FindRecord, type PageKind, type Policy } from '@pause/core';
+import { createHash } from 'node:crypto';
+import { applyEntries, canonicalJson, findsOf, type CompiledGuide, type FindRecord, type PageKind, type Policy } from '@pause/core';
 import { applyToPage, isInTime, MOST_AHEAD_MS, nextStamp, tellsTime, tooFarAhead, type Arrival, type Entry, type FindEntry, type Stamp } from '@pause/core/notebook';
 import { descendantOf } from '@pause/core/pantry';
 import { sql } from 'kysely';
@@ -54,7 +55,9 @@ export const MOVES: readonly Entry['kind'][] = ['pieces', 'targets', 'contexts',
 const SERVER = 'server';
 const keyOf = (kind: string, id: string) => `${kind} ${id}`;
 const begins = (entry: Entry) => entry.kind === 'finds' || entry.kind === 'pages';
-export const hashOf = (entry: Entry) => contentHash(begins(entry) ? entry.body : { ...entry.body, ...(entry.find === undefined ? { page: entry.page } : { find: entry.find }) });
+/** The same as `contentHash`, by Node.js' own and faster SHA-256. */
+const hashOfContent = (content: unknown) => createHash('sha256').update(canonicalJson(content)).digest('hex');
+export const hashOf = (entry: Entry) => hashOfContent(begins(entry) ? entry.body : { ...entry.body, ...(entry.find === undefined ? { page: entry.page } : { find: entry.find }) });
 const notThere = (entry: Entry) => (entry.find === undefined ? noSuchPage(entry.page) : noSuchFind(entry.find));
 /** The notebook in which a find or a page begins. */
 const streamOfNew = (entry: Entry, person: string) => (
