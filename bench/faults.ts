@@ -1,19 +1,20 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { ATTACKS, ATTACK_WORDS } from './faults/hostile';
 import { runFaults, type FaultReport } from './faults/run';
 
 /** Nothing lost: devices, server and database under faults. Writes docs/reliability.md; with a seed of one's own it only says what happened. */
 
 const { values } = parseArgs({ options: {
-  seed: { type: 'string' }, devices: { type: 'string', default: '6' }, readings: { type: 'string', default: '10000' }, faults: { type: 'string', default: '200' },
+  seed: { type: 'string' }, devices: { type: 'string', default: '6' }, readings: { type: 'string', default: '10000' }, faults: { type: 'string', default: '200' }, hostile: { type: 'string', default: '2' },
 } });
-const whole = (name: 'seed' | 'devices' | 'readings' | 'faults', text: string) => {
+const whole = (name: 'seed' | 'devices' | 'readings' | 'faults' | 'hostile', text: string) => {
   const number = Number(text);
   if (!Number.isInteger(number) || number < 1) throw new Error(`--${name}: "${text}" is not a whole number from 1 on`);
   return number;
 };
-const size = { devices: whole('devices', values.devices), readings: whole('readings', values.readings), faults: whole('faults', values.faults) };
+const size = { devices: whole('devices', values.devices), readings: whole('readings', values.readings), faults: whole('faults', values.faults), hostile: whole('hostile', values.hostile) };
 const seeds = values.seed === undefined ? [1, 2, 3] : [whole('seed', values.seed)];
 
 const SAID: Readonly<Record<string, string>> = {
@@ -24,7 +25,7 @@ const SAID: Readonly<Record<string, string>> = {
 
 const reports: FaultReport[] = [];
 for (const seed of seeds) {
-  process.stdout.write(`seed ${seed}: ${size.devices} devices, ${size.readings} readings, ${size.faults} faults\n`);
+  process.stdout.write(`seed ${seed}: ${size.devices} devices, ${size.hostile} of them hostile, ${size.readings} readings, ${size.faults} faults\n`);
   const report = await runFaults({ seed, ...size }, (line) => process.stdout.write(`  ${line}\n`));
   reports.push(report);
   process.stdout.write(`  ${report.acknowledged} acknowledged, ${report.lost.length} lost, ${report.doubled.length} twice, ${report.unequal.length} unequal, ${report.gaps} gaps, ${report.seconds} s\n`);
@@ -38,9 +39,9 @@ if (values.seed === undefined) {
 
 Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:faults\`. Any run can be repeated alone: \`npm run bench:faults -- --seed 2\`.
 
-Each run has ${size.devices} devices of one group, every one the application's own store and its own notebook in IndexedDB (in memory, fake-indexeddb), talking HTTP to a real server
+Each run has ${size.devices} members of one group. ${size.hostile} of them mean harm; every other device is the application's own store and its own notebook in IndexedDB (in memory, fake-indexeddb), talking HTTP to a real server
 process in front of a real PostgreSQL. ${size.readings} readings are told on finds that all of them know, with notes and growth conditions that several write over, while ${size.faults}
-faults are made to happen at places that the seed decides. At the end the connection comes back for all, and:
+faults are made to happen at places that the seed decides, and the hostile ones send what no application would. At the end the connection comes back for all, everybody tells one reading more, and:
 
 - every reading that the application said was kept is at the server, exactly once;
 - the group's entries are numbered without gaps;
@@ -56,6 +57,10 @@ at the server all the same).
 | fault | ${reports.map((r) => `seed ${r.seed}`).join(' | ')} |
 |---|${reports.map(() => '---').join('|')}|
 ${kinds.map((kind) => `| ${SAID[kind] ?? kind} | ${reports.map((r) => r.happened[kind] ?? 0).join(' | ')} |`).join('\n')}
+
+| attack | ${reports.map((r) => `seed ${r.seed}`).join(' | ')} |
+|---|${reports.map(() => '---').join('|')}|
+${ATTACKS.map((attack) => `| ${ATTACK_WORDS[attack]} | ${reports.map((r) => r.attacked[attack] ?? 0).join(' | ')} |`).join('\n')}
 
 A short run is among the tests, and so is one with a device that keeps nothing of what it is told, to see that it would be noticed.
 

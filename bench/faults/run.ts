@@ -4,15 +4,18 @@ import { parseEntry } from '@pause/core/notebook';
 import { seeded } from '@pause/core/plate';
 import { shippedGuide } from '@pause/guide';
 import { takeGuide } from '../../app/src/evaluate/guide';
+import { ATTACKS, HostileMember } from './hostile';
 import { comparable, SimulatedDevice, type Fault } from './device';
 import { openWorld, type World } from './world';
 
-/** Several devices of one group, told things at random, while everything that can break does. */
+/** Several devices of one group, told things at random, while everything that can break does, and some members mean harm. */
 export interface FaultRun {
   readonly seed: number;
   readonly devices: number;
   readonly readings: number;
   readonly faults: number;
+  /** So many of the devices are of members who mean harm. */
+  readonly hostile?: number;
   /** One device keeps nothing of what is told, to see that it would be noticed. */
   readonly forgetful?: boolean;
 }
@@ -20,6 +23,8 @@ export interface FaultReport extends FaultRun {
   readonly seconds: number;
   /** How often each fault was made to happen. */
   readonly happened: Readonly<Record<string, number>>;
+  /** How often each attack was made. */
+  readonly attacked: Readonly<Record<string, number>>;
   readonly acknowledged: number;
   /** Acknowledged readings that the server does not have once. */
   readonly lost: readonly string[];
@@ -38,8 +43,10 @@ const WEIGHT: Readonly<Record<(typeof KINDS)[number], number>> = {
 };
 const CHARACTERS = [['cap.shape', 'funnel'], ['hymenophore', 'gills'], ['cap.surface', 'felty'], ['stipe.interior', 'solid']] as const;
 const DAY_MS = 86_400_000;
+/** Readings from one attack to the next. */
+const ATTACK_EVERY = 30;
 
-export async function runFaults({ seed, devices: count, readings, faults, forgetful = false }: FaultRun, say: (line: string) => void = () => undefined): Promise<FaultReport> {
+export async function runFaults({ seed, devices: count, readings, faults, hostile = 0, forgetful = false }: FaultRun, say: (line: string) => void = () => undefined): Promise<FaultReport> {
   const began = Date.now();
   takeGuide({ raw: shippedGuide() });
   const random = seeded(seed);
@@ -47,10 +54,11 @@ export async function runFaults({ seed, devices: count, readings, faults, forget
   const one = <T>(of: readonly T[]): T => of[below(of.length)] as T;
   const world = await openWorld();
   try {
-    const { devices, group, cookie } = await people(world, count, seed, forgetful);
+    const { devices, group, cookie, enemies } = await people(world, count, hostile, seed, forgetful);
     for (const device of devices) await device.begin();
     const finds: string[] = [];
     const happened: Record<string, number> = {};
+    const attacked: Record<string, number> = {};
     const bag = KINDS.flatMap((kind) => Array.from({ length: WEIGHT[kind] }, () => kind));
     const every = Math.max(1, Math.floor(readings / (faults + 1)));
     let breaking: Promise<unknown> = Promise.resolve();
@@ -68,6 +76,11 @@ export async function runFaults({ seed, devices: count, readings, faults, forget
         breaking = breaking.then(() => make(kind, device, world, random));
         if (kind !== 'server-killed' && kind !== 'database-killed') await breaking;
       }
+      if (enemies.length > 0 && told % ATTACK_EVERY === ATTACK_EVERY - 1) {
+        const attack = ATTACKS[Math.floor(told / ATTACK_EVERY) % ATTACKS.length] ?? 'nonsense';
+        attacked[attack] = (attacked[attack] ?? 0) + 1;
+        await one(enemies).attack(attack, below);
+      }
       const [character, state] = one(CHARACTERS);
       await device.readOn(one(finds), character, state);
       if (told % 40 === 7) await device.edit(one(finds), 'x'.repeat(1 + below(9)));
@@ -75,6 +88,8 @@ export async function runFaults({ seed, devices: count, readings, faults, forget
       if (told % 1000 === 999) say(`${told + 1} readings told, ${Object.values(happened).reduce((a, b) => a + b, 0)} faults`);
     }
     await breaking;
+    // After all of it, every one of them still tells something and is heard.
+    for (const device of devices) await device.readOn(one(finds), 'cap.shape', 'funnel');
     for (const device of devices) {
       device.online = true;
       device.clockOff = 0;
@@ -95,7 +110,7 @@ export async function runFaults({ seed, devices: count, readings, faults, forget
       for (const [id, record] of records) if (mine.get(id) !== comparable(record)) unequal.push(`${device.name} differs in ${id}`);
     }
     return {
-      seed, devices: count, readings, faults, seconds: Math.round((Date.now() - began) / 1000), happened,
+      seed, devices: count, readings, faults, hostile, attacked, seconds: Math.round((Date.now() - began) / 1000), happened,
       acknowledged: acknowledged.length, lost: acknowledged.filter((id) => !known.has(id)),
       doubled: readingsThere.filter((id, index) => readingsThere.indexOf(id) !== index),
       unequal, refused: devices.flatMap((device) => device.refused), entries, gaps,
@@ -119,15 +134,17 @@ async function make(kind: (typeof KINDS)[number], device: SimulatedDevice, world
 const ORIGIN = (url: string) => ({ 'content-type': 'application/json', origin: url });
 
 /** A group of as many people as there are devices. */
-async function people(world: World, count: number, seed: number, forgetful: boolean) {
+async function people(world: World, count: number, hostile: number, seed: number, forgetful: boolean) {
   const devices: SimulatedDevice[] = [];
   const cookies: string[] = [];
+  const ids: string[] = [];
   for (let n = 0; n < count; n += 1) {
     const response = await fetch(`${world.url}/api/v1/auth/sign-up/email`, { method: 'POST', headers: ORIGIN(world.url), body: JSON.stringify({ name: `Walker ${n}`, email: `walker${n}@ostrel.example`, password: 'a long enough password' }) });
     const cookie = (response.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
     if (cookie === '') throw new Error(`no session: ${response.status} ${await response.text()}`);
     cookies.push(cookie);
-    devices.push(new SimulatedDevice(`${seed}-${n}-${Date.now()}`, world.url, cookie, forgetful && n === 0));
+    ids.push(((await response.json()) as { user: { id: string } }).user.id);
+    if (n < count - hostile) devices.push(new SimulatedDevice(`${seed}-${n}-${Date.now()}`, world.url, cookie, forgetful && n === 0));
   }
   const cookie = cookies[0] ?? '';
   const ask = async (as: string, path: string, body: unknown) => (await fetch(`${world.url}/api/v1${path}`, { method: 'POST', headers: { ...ORIGIN(world.url), cookie: as }, body: JSON.stringify(body) })).json() as Promise<{ code?: string }>;
@@ -137,7 +154,8 @@ async function people(world: World, count: number, seed: number, forgetful: bool
     const { code } = await ask(cookie, `/groups/${group}/invitations`, { role: 'member', days: 1 });
     await ask(other, '/invitations/accept', { code });
   }
-  return { devices, group, cookie };
+  const enemies = ids.slice(count - hostile).map((id, n) => new HostileMember(world.url, cookies[count - hostile + n] ?? '', id, group));
+  return { devices, group, cookie, enemies };
 }
 
 /** The group's notebook as the server tells it, from the first entry on. */

@@ -1,11 +1,13 @@
+import { ATTACKS } from '../../bench/faults/hostile';
 import { runFaults } from '../../bench/faults/run';
 
 /** The short form of `npm run bench:faults`: the application's own store and notebook, a real server and database, and everything that can break. */
 
 jest.setTimeout(240_000);
 
-test('several devices, and everything that can break: what was acknowledged is there, once, and all are equal', async () => {
-  const report = await runFaults({ seed: 20260914, devices: 3, readings: 300, faults: 14 });
+test('several devices, one of them hostile, and everything that can break: what was acknowledged is there, once, all are equal, and nobody is silenced', async () => {
+  const report = await runFaults({ seed: 20260914, devices: 4, hostile: 1, readings: 330, faults: 14 });
+  expect(Object.keys(report.attacked).sort()).toEqual([...ATTACKS].sort());
   expect(report.happened['server-killed']).toBeGreaterThan(0);
   expect(report.happened['database-killed']).toBeGreaterThan(0);
   expect(report.acknowledged).toBeGreaterThan(150);
