@@ -36,7 +36,7 @@ export class HostileMember {
     try {
       const { last } = (await this.ask(`/sync/pull?stream=g:${this.group}&after=0&most=1`)) as { last: number };
       const page = await this.ask(`/sync/pull?stream=g:${this.group}&after=${below(Math.max(1, last))}&most=50`) as { entries: Known[] };
-      const known = page.entries.filter(({ find, kind }) => find !== undefined && kind === 'readings');
+      const known = page.entries.filter(({ kind }) => kind === 'readings');
       const some = known[below(Math.max(1, known.length))];
       if (!some) return;
       const entries = this.entries(attack, some, known);

@@ -43,8 +43,9 @@ const WEIGHT: Readonly<Record<(typeof KINDS)[number], number>> = {
 };
 const CHARACTERS = [['cap.shape', 'funnel'], ['hymenophore', 'gills'], ['cap.surface', 'felty'], ['stipe.interior', 'solid']] as const;
 const DAY_MS = 86_400_000;
-/** Readings from one attack to the next. */
-const ATTACK_EVERY = 30;
+/** Attacks in a run, of every kind about as many. */
+const ATTACKS_IN_ALL = 100;
+const LEAST_BETWEEN = 10;
 
 export async function runFaults({ seed, devices: count, readings, faults, hostile = 0, forgetful = false }: FaultRun, say: (line: string) => void = () => undefined): Promise<FaultReport> {
   const began = Date.now();
@@ -61,6 +62,7 @@ export async function runFaults({ seed, devices: count, readings, faults, hostil
     const attacked: Record<string, number> = {};
     const bag = KINDS.flatMap((kind) => Array.from({ length: WEIGHT[kind] }, () => kind));
     const every = Math.max(1, Math.floor(readings / (faults + 1)));
+    const between = Math.max(LEAST_BETWEEN, Math.floor(readings / ATTACKS_IN_ALL));
     let breaking: Promise<unknown> = Promise.resolve();
     for (let told = 0; told < readings; told += 1) {
       const device = one(devices);
@@ -76,8 +78,8 @@ export async function runFaults({ seed, devices: count, readings, faults, hostil
         breaking = breaking.then(() => make(kind, device, world, random));
         if (kind !== 'server-killed' && kind !== 'database-killed') await breaking;
       }
-      if (enemies.length > 0 && told % ATTACK_EVERY === ATTACK_EVERY - 1) {
-        const attack = ATTACKS[Math.floor(told / ATTACK_EVERY) % ATTACKS.length] ?? 'nonsense';
+      if (enemies.length > 0 && told % between === between - 1) {
+        const attack = ATTACKS[Math.floor(told / between) % ATTACKS.length] ?? 'nonsense';
         attacked[attack] = (attacked[attack] ?? 0) + 1;
         await one(enemies).attack(attack, below);
       }

@@ -3,7 +3,11 @@ import { randomUUID } from 'node:crypto';
 import { get } from 'node:http';
 import pg from 'pg';
 import { sql } from 'kysely';
+import { parseEntry, type Entry } from '@pause/core/notebook';
+import { guide } from '../../core/test/finds';
+import { actorOf } from '../src/access';
 import { tellPerson } from '../src/notebook';
+import { whatOf, writeTogether } from '../src/notebook/write';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
 import { asking, cookieOf, PASSWORD, someone, type Someone } from './people';
@@ -43,6 +47,41 @@ async function held(stream: string): Promise<{ readonly letGo: () => Promise<voi
   await client.query('select * from streams where id = $1 for update', [stream]);
   return { letGo: async () => { await client.query('commit'); await client.end(); } };
 }
+
+describe('what several tell at the same moment', () => {
+  const parsed = (raw: object) => { const one = parseEntry(raw); if ('problems' in one) throw new Error(JSON.stringify(one.problems)); return one.entry; };
+  const target = (find: string, id: string = randomUUID(), taxon = 'boletus-edulis') => parsed({ find, kind: 'targets', body: { id, at: now(), taxon } });
+  const together = async (sendings: readonly (readonly [Someone, readonly Entry[]])[]) => {
+    const all = await Promise.all(sendings.map(async ([who, entries]) => ({ actor: await actorOf(database.db, who.id), entries, options: { guide, now: Date.now() } })));
+    return (await writeTogether(database.db, all, await whatOf(database.db, all))).map((one) => one?.map((became) => (became.status === 'refused' ? became.problem.status : `${became.status} ${became.stream.slice(0, 1)}`)));
+  };
+
+  test('is written in one transaction, numbered without gaps, and each is refused or taken by itself', async () => {
+    const [shared, own] = [findOf(keeper, randomUUID(), { group }), findOf(member)];
+    expect([await tell(keeper, shared), await tell(member, own)]).toEqual([['added'], ['added']]);
+    const twice = target(shared.find);
+    expect(await together([
+      [keeper, [target(shared.find), twice]], [member, [target(own.find), target(shared.find)]], [member, [twice, target(shared.find, twice.body.id, 'hydnum-repandum')]], [keeper, [target(own.find)]],
+    ])).toEqual([['added g', 'added g'], ['added p', 'added g'], ['known g', 409], [404]]);
+    const { entries } = (await ask(member, 'GET', `/sync/pull?stream=g:${group}&most=1000`)).body as { entries: { seq: number }[] };
+    expect(entries.map(({ seq }) => seq)).toEqual(entries.map((_, n) => n + 1));
+    const { rows } = await sql<{ entries: number }>`select entries from written where of = ${`find ${shared.find}`} order by entries`.execute(database.db);
+    expect(rows.map((row) => row.entries)).toEqual([1, 3]);
+  });
+
+  test('waits for nobody: whose notebook is held, or who has left, is written by themselves', async () => {
+    const [mine, theirs] = [findOf(keeper), findOf(member)];
+    await tell(keeper, mine);
+    await tell(member, theirs);
+    const leaver = await someone(server.url, 'Leaver');
+    const left = findOf(leaver);
+    await tell(leaver, left);
+    await sql`update people set left_at = now() where id = ${leaver.id}`.execute(database.db);
+    const { letGo } = await held(`p:${keeper.id}`);
+    expect(await together([[keeper, [target(mine.find)]], [leaver, [target(left.find)]], [member, [target(theirs.find)]]])).toEqual([undefined, undefined, ['added p']]);
+    await letGo();
+  });
+});
 
 describe('a notebook that somebody holds', () => {
   test('holds up nobody who writes into another one, and what waited is taken when it is free', async () => {
