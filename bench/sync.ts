@@ -94,8 +94,8 @@ async function raw(devices: number): Promise<number> {
     for (let from = 0; from < mine.length; from += BATCH) {
       const batch = mine.slice(from, from + BATCH);
       const column = (name: string) => batch.map((row) => row[name]);
-      await pool.query(`insert into raw_entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash)
-        select * from unnest($1::text[], $2::bigint[], $3::text[], $4::text[], $5::text[], $6::text[], $7::text[], $8::jsonb[], $9::text[])`,
+      await pool.query(`insert into raw_entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash, form)
+        select *, 1 from unnest($1::text[], $2::bigint[], $3::text[], $4::text[], $5::text[], $6::text[], $7::text[], $8::jsonb[], $9::text[])`,
       ['stream', 'seq', 'kind', 'id', 'find_id', 'person', 'stamp', 'body', 'content_hash'].map(column));
     }
   }));

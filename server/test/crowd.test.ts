@@ -7,7 +7,7 @@ import { parseEntry, type Entry } from '@pause/core/notebook';
 import { guide } from '../../core/test/finds';
 import { actorOf } from '../src/access';
 import { tellPerson } from '../src/notebook';
-import { whatOf, writeTogether } from '../src/notebook/write';
+import { scopeOf, writeTogether } from '../src/notebook/write';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
 import { asking, cookieOf, PASSWORD, someone, type Someone } from './people';
@@ -53,7 +53,7 @@ describe('what several tell at the same moment', () => {
   const target = (find: string, id: string = randomUUID(), taxon = 'boletus-edulis') => parsed({ find, kind: 'targets', body: { id, at: now(), taxon } });
   const together = async (sendings: readonly (readonly [Someone, readonly Entry[]])[]) => {
     const all = await Promise.all(sendings.map(async ([who, entries]) => ({ actor: await actorOf(database.db, who.id), entries, options: { guide, now: Date.now() } })));
-    return (await writeTogether(database.db, all, await whatOf(database.db, all))).map((one) => one?.map((became) => (became.status === 'refused' ? became.problem.status : `${became.status} ${became.stream.slice(0, 1)}`)));
+    return (await writeTogether(database.db, all, await scopeOf(database.db, all))).map((one) => one?.map((became) => (became.status === 'refused' ? became.problem.status : `${became.status} ${became.stream.slice(0, 1)}`)));
   };
 
   test('is written in one transaction, numbered without gaps, and each is refused or taken by itself', async () => {

@@ -184,8 +184,8 @@ describe('how much may be put on record', () => {
     expect(await tell(mallory, long.entry, short.entry, note(long.find))).toEqual(['added', 'added', 'added']);
     const { db } = database;
     // As if they had been told one by one.
-    await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash)
-      select e.stream, s.last + n, e.kind, e.id || '-' || n, e.find_id, e.person, e.stamp, jsonb_set(e.body, '{id}', to_jsonb(e.id || '-' || n)), 'x'
+    await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash, form)
+      select e.stream, s.last + n, e.kind, e.id || '-' || n, e.find_id, e.person, e.stamp, jsonb_set(e.body, '{id}', to_jsonb(e.id || '-' || n)), 'x', 1
       from entries e join streams s on s.id = e.stream cross join generate_series(1, 6000) as n where e.find_id = ${long.find} and e.kind = 'edits'`.execute(db);
     await sql`update streams set last = last + 6000 where id = ${`p:${mallory.id}`}`.execute(db);
     await sql`update written set entries = entries + 6000 where of = ${`find ${long.find}`}`.execute(db);

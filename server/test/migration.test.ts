@@ -6,6 +6,7 @@ import { connect, migrate, type Db } from '../src/db';
 import * as before from '../src/db/migrations/0001-finds';
 import { digest } from '../src/backup';
 import { keepGuide, pull, push, recordsOf } from '../src/notebook';
+import { entryKey } from '../src/notebook/ids';
 
 const cluster = process.env.TEST_DATABASE_URL ?? '';
 const NAME = 'migration_test';
@@ -56,6 +57,11 @@ test('every row becomes an entry, the finds fold to the same, verdicts stay equa
   expect(await migrate(db)).toEqual(['0002-notebook', '0003-pages', '0004-harvests', '0005-pantry', '0006-asked', '0007-stamps', '0008-asked-at', '0009-written', '0010-letters', '0011-partitions']);
   const counted = await db.selectFrom('written').select(['of', 'person', 'entries']).where('of', 'not like', 'stream%').orderBy('of').execute();
   expect(counted).toEqual([{ of: 'find find-one-1', person: 'mirel', entries: 5 + lookedAtTwice(allUsual('cantharellus-cibarius')).length }, { of: 'find find-two-2', person: 'jorun', entries: 1 }]);
+  // Every id is in the table of ids. A server that does not know of it, and still runs, is refused.
+  const { rows: [ids] } = await sql<{ missing: number }>`select count(*)::int as missing from entries e left join entry_ids i on i.key = entry_key(e.kind, e.id) and i.stream = e.stream and i.seq = e.seq where i.key is null`.execute(db);
+  expect(ids).toEqual({ missing: 0 });
+  expect(entryKey('finds', 'find-one-1')).toBe((await sql<{ key: string }>`select entry_key('finds', 'find-one-1') as key`.execute(db)).rows[0]?.key.replaceAll('-', ''));
+  await expect(sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash) values ('p:mirel', 999, 'edits', 'edit-late', 'find-one-1', 'mirel', 'x', '{}', 'x')`.execute(db)).rejects.toThrow('"form"');
   const told = await digest(db, guide);
   expect(told).toMatchObject({ finds: 2, problems: [], streams: 2 });
   const record = (await recordsOf(db, [find.id])).get(find.id) as FindRecord;

@@ -60,6 +60,8 @@ export interface EntryTable {
   /** To know a repetition by. */
   content_hash: string;
   received_at: Generated<Date>;
+  /** Of the server that wrote it: 1 since ids are in a table of their own. */
+  form: number;
 }
 /** In which notebook, and where in it, an id was used: no id means two things. */
 export interface EntryIdTable {

@@ -3,7 +3,7 @@ import type { Actor } from '../access';
 import type { Db } from '../db';
 import { openCombined, type Combined } from './combined';
 import { openTurns, type TurnLimits, type Turns } from './turns';
-import { whatOf, writeOne, writeTogether, type Pushed, type PushOptions, type Sending } from './write';
+import { scopeOf, writeOne, writeTogether, type Pushed, type PushOptions, type Sending } from './write';
 
 /**
  * Puts entries on record, in the order given, each by itself: what is refused keeps nothing else out. Sending again changes nothing. The whole push
@@ -29,8 +29,8 @@ function turnsOf(db: Db): Turns {
 }
 
 async function alone(db: Db, sending: Sending): Promise<Pushed[]> {
-  const what = await whatOf(db, [sending]);
-  const write = () => turnsOf(db)(what.wanted.flat(), () => writeOne(db, sending, what));
+  const scope = await scopeOf(db, [sending]);
+  const write = () => turnsOf(db)(scope.wanted.flat(), () => writeOne(db, sending, scope));
   // Two may send something under one id at the same time: the second one reads what the first one wrote, and is told.
   return write().catch((error: unknown) => { if (isTwice(error)) return write(); throw error; });
 }
@@ -46,7 +46,7 @@ const combined = new WeakMap<Db, Combined<Sending, Pushed[]>>();
 function combinedOf(db: Db): Combined<Sending, Pushed[]> {
   const known = combined.get(db) ?? openCombined<Sending, Pushed[]>({
     most: TOGETHER, goTogether: (one, other) => one.options.guide === other.options.guide && one.options.recheck === other.options.recheck && one.options.quotas === other.options.quotas,
-    together: async (sendings) => writeTogether(db, sendings, await whatOf(db, sendings)), alone: (sending) => alone(db, sending),
+    together: async (sendings) => writeTogether(db, sendings, await scopeOf(db, sendings)), alone: (sending) => alone(db, sending),
   });
   combined.set(db, known);
   return known;

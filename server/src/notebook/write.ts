@@ -80,7 +80,7 @@ export interface Sending {
   readonly options: PushOptions;
 }
 
-export interface What {
+export interface Scope {
   /** The streams of finds and pages that were there already. What has begun stays where it is. */
   readonly begun: ReadonlyMap<string, string>;
   readonly finds: readonly string[];
@@ -90,7 +90,7 @@ export interface What {
 }
 
 /** What of finds and pages is there, and which notebooks several sendings write into. */
-export async function whatOf(db: Db, sendings: readonly Sending[]): Promise<What> {
+export async function scopeOf(db: Db, sendings: readonly Sending[]): Promise<Scope> {
   const entries = sendings.flatMap((one) => one.entries);
   const finds = [...findsOf(entries)];
   const pageIds = [...new Set(entries.flatMap((entry) => entry.page ?? []))];
@@ -103,12 +103,12 @@ export async function whatOf(db: Db, sendings: readonly Sending[]): Promise<What
 }
 
 /** Writes for one, and waits for the notebooks as long as it takes. */
-export async function writeOne(db: Db, sending: Sending, what: What): Promise<Pushed[]> {
+export async function writeOne(db: Db, sending: Sending, scope: Scope): Promise<Pushed[]> {
   return db.transaction().execute(async (transaction) => {
     // Whoever deletes their account holds the person first and the notebooks afterwards. So does this, and neither waits for the other for ever.
     const person = await transaction.selectFrom('people').select('left_at').where('id', '=', sending.actor.person).forShare().executeTakeFirst();
     if (!person || person.left_at !== null) throw notSignedIn();
-    const [pushed] = await write(transaction, [sending], what, await hold(transaction, [...what.wanted[0] ?? []].sort()));
+    const [pushed] = await write(transaction, [sending], scope, await hold(transaction, [...scope.wanted[0] ?? []].sort()));
     return pushed ?? [];
   });
 }
@@ -118,22 +118,22 @@ export async function writeOne(db: Db, sending: Sending, what: What): Promise<Pu
  *
  * @returns what became of the entries of each; nothing for a sending that has to be written by itself, because somebody holds what it needs
  */
-export async function writeTogether(db: Db, sendings: readonly Sending[], what: What): Promise<(Pushed[] | undefined)[]> {
+export async function writeTogether(db: Db, sendings: readonly Sending[], scope: Scope): Promise<(Pushed[] | undefined)[]> {
   return db.transaction().execute(async (transaction) => {
     const people = await transaction.selectFrom('people').select('id').where('id', 'in', [...new Set(sendings.map(({ actor }) => actor.person))]).where('left_at', 'is', null).orderBy('id').forShare().skipLocked().execute();
     const present = new Set(people.map(({ id }) => id));
-    const last = await holdFree(transaction, [...new Set(what.wanted.flat())].sort());
-    const free = sendings.map(({ actor, options }, index) => present.has(actor.person) && options.signal?.aborted !== true && (what.wanted[index] ?? []).every((stream) => last.has(stream)));
+    const last = await holdFree(transaction, [...new Set(scope.wanted.flat())].sort());
+    const free = sendings.map(({ actor, options }, index) => present.has(actor.person) && options.signal?.aborted !== true && (scope.wanted[index] ?? []).every((stream) => last.has(stream)));
     const mine = sendings.filter((_, index) => free[index]);
     if (mine.length === 0) return sendings.map(() => undefined);
-    const written = await write(transaction, mine, { ...what, wanted: what.wanted.filter((_, index) => free[index]) }, last);
+    const written = await write(transaction, mine, { ...scope, wanted: scope.wanted.filter((_, index) => free[index]) }, last);
     let next = 0;
     return free.map((one) => (one ? written[next++] : undefined));
   });
 }
 
 /** @param last of each notebook that is held, how far it has got */
-async function write(transaction: Db, sendings: readonly Sending[], { begun, finds, pageIds, wanted: wantedByEach }: What, last: Map<string, number>): Promise<Pushed[][]> {
+async function write(transaction: Db, sendings: readonly Sending[], { begun, finds, pageIds, wanted: wantedByEach }: Scope, last: Map<string, number>): Promise<Pushed[][]> {
   const entries = sendings.flatMap((sending) => sending.entries);
   const wanted = [...new Set(wantedByEach.flat())];
   const sources = [...new Set(entries.flatMap((entry) => (entry.kind === 'fields' ? sourcesIn(entry.body.field, entry.body.value) : [])))];
@@ -314,8 +314,8 @@ async function store(db: Db, rows: readonly Row[], { finds, pages, arrivals }: {
   await sql`with used as (
       insert into entry_ids (key, stream, seq) select * from unnest(${rows.map(({ kind, id }) => entryKey(kind, id))}::uuid[], ${column('stream')}::text[], ${column('seq')}::bigint[])
     )
-    insert into entries (stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash)
-    select * from unnest(${column('stream')}::text[], ${column('seq')}::bigint[], ${column('kind')}::text[], ${column('id')}::text[], ${column('find_id')}::text[],
+    insert into entries (stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash, form)
+    select *, 1 from unnest(${column('stream')}::text[], ${column('seq')}::bigint[], ${column('kind')}::text[], ${column('id')}::text[], ${column('find_id')}::text[],
       ${column('page_id')}::text[], ${column('person')}::text[], ${column('stamp')}::text[], ${column('body')}::jsonb[], ${column('content_hash')}::text[])`.execute(db);
   if (arrivals.length > 0) await db.insertInto('arrivals').values([...arrivals]).execute();
   const ends = new Map(rows.map((row) => [row.stream, row.seq]));

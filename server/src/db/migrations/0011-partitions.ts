@@ -13,14 +13,16 @@ export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`create table entries (
     stream text not null references streams (id), seq bigint not null, kind text not null, id text not null, find_id text, page_id text, person text not null references people (id),
     stamp text not null, body jsonb not null, content_hash text not null, received_at timestamptz not null default now(),
+    -- Set by every server that knows of the table of ids. One that does not, and is still running, is refused: its entries would be known to nobody.
+    form smallint not null,
     constraint entries_key primary key (stream, seq), constraint entries_of_one check (num_nonnulls(find_id, page_id) = 1)
   ) partition by hash (stream)`.execute(db);
   for (let n = 0; n < PARTITIONS; n += 1) {
     await sql`create table ${sql.table(partition(n))} partition of entries for values with (modulus ${sql.lit(PARTITIONS)}, remainder ${sql.lit(n)})`.execute(db);
     await sql`create trigger entries_never_emptied before truncate on ${sql.table(partition(n))} for each statement execute function refuse_change()`.execute(db);
   }
-  await sql`insert into entries (stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash, received_at)
-    select stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash, received_at from entries_before`.execute(db);
+  await sql`insert into entries (stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash, received_at, form)
+    select stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash, received_at, 1 from entries_before`.execute(db);
   await sql`create index entries_of_find on entries (find_id, kind, (body->>'field'), (stamp collate "C")) where find_id is not null`.execute(db);
   await sql`create index entries_of_page on entries (page_id, kind, (body->>'field'), (stamp collate "C")) where page_id is not null`.execute(db);
   await sql`create index entries_collected on entries (find_id) where kind = 'decisions' and body->>'choice' = 'collect'`.execute(db);
