@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import type { Piscina } from 'piscina';
+import { Piscina } from 'piscina';
 import { invalid, tooBusy, type FieldProblem } from './problem';
 
 /** Set where the server is a build: its threads stand beside it, compiled, and nothing is compiled while it runs. */
@@ -10,10 +10,22 @@ declare const PAUSE_BUILD: boolean | undefined;
  *
  * @param folder of the module that asks, in the sources
  */
-export function threadProgram(folder: string, name: string): { readonly filename: string; readonly execArgv: string[] } {
+function threadProgram(folder: string, name: string): { readonly filename: string; readonly execArgv: string[] } {
   return typeof PAUSE_BUILD === 'undefined'
     ? { filename: join(folder, 'worker.ts'), execArgv: ['--import', 'tsx'] }
     : { filename: join(import.meta.dirname, `${name}.mjs`), execArgv: [] };
+}
+
+const WAITING_AT_MOST = 64;
+const KEPT_MS = 600_000;
+/**
+ * Threads of one program. Beyond the least there are, they start when they are needed, and end when nothing was asked of them for a while.
+ *
+ * @param folder of the module that asks, in the sources
+ * @param data what each has from the start
+ */
+export function openThreads<Task, Done extends object>(folder: string, name: string, data: unknown, { least = 0, most }: { readonly least?: number; readonly most: number }): Piscina<Task, Done | ThreadRefusal> {
+  return new Piscina<Task, Done | ThreadRefusal>({ ...threadProgram(folder, name), workerData: data, minThreads: least, maxThreads: most, maxQueue: WAITING_AT_MOST, idleTimeout: KEPT_MS });
 }
 
 /** What a thread answers to what is not as it should be. */

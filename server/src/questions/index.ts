@@ -1,7 +1,6 @@
 import type { CompiledGuide } from '@pause/core';
 import type { Asked } from '@pause/core/questions';
-import { Piscina } from 'piscina';
-import { inThread, threadProgram, type ThreadRefusal } from '../threads';
+import { inThread, openThreads } from '../threads';
 import type { Question, Said } from './worker';
 
 /** Answers to what is asked of the core, worked out in threads of their own, so that a long plan keeps nobody waiting. */
@@ -12,17 +11,14 @@ export interface Questions {
 }
 
 const LONGEST_MS = 30_000;
-const WAITING_AT_MOST = 64;
 const THREADS = 2;
 // Under Node's module loader there is no `__dirname`; under the test runner's there is nothing else.
 const here = typeof __dirname === 'string' ? __dirname : import.meta.dirname;
 
 export function openQuestions(guide: CompiledGuide): Questions {
-  const pool = new Piscina<Question, Said | ThreadRefusal>({
-    ...threadProgram(here, 'questions'), workerData: guide.guide, minThreads: 1, maxThreads: THREADS, maxQueue: WAITING_AT_MOST,
-  });
+  const threads = openThreads<Question, Said>(here, 'questions', guide.guide, { least: 1, most: THREADS });
   return {
-    ask: async (asked, body, gone) => (await inThread(pool, { asked, body }, LONGEST_MS, gone)).said,
-    stop: () => pool.destroy(),
+    ask: async (asked, body, gone) => (await inThread(threads, { asked, body }, LONGEST_MS, gone)).said,
+    stop: () => threads.destroy(),
   };
 }

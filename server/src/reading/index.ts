@@ -1,8 +1,7 @@
-import { Piscina } from 'piscina';
 import { sql } from 'kysely';
 import type { Db } from '../db';
 import { recordsFor } from '../notebook';
-import { inThread, threadProgram, type ThreadRefusal } from '../threads';
+import { inThread, openThreads } from '../threads';
 import type { Asked, Read } from './worker';
 
 /**
@@ -18,21 +17,17 @@ export interface Reading {
 /** Entries that are read in about ten milliseconds. */
 const MOST_HERE = 500;
 const LONGEST_MS = 15_000;
-const WAITING_AT_MOST = 32;
-const KEPT_MS = 600_000;
 const here = typeof __dirname === 'string' ? __dirname : import.meta.dirname;
 
 export function openReading(databaseUrl: string): Reading {
-  const pool = new Piscina<Asked, Read | ThreadRefusal>({
-    ...threadProgram(here, 'reading'), workerData: databaseUrl, minThreads: 0, maxThreads: 1, maxQueue: WAITING_AT_MOST, idleTimeout: KEPT_MS,
-  });
+  const threads = openThreads<Asked, Read>(here, 'reading', databaseUrl, { most: 1 });
   return {
     find: async (db, find, reader, gone) => {
       const { rows: [written] } = await sql<{ entries: string }>`select coalesce(sum(entries), 0) as entries from written where of = ${`find ${find}`}`.execute(db);
-      if (Number(written?.entries ?? 0) > MOST_HERE) return (await inThread(pool, { find, reader }, LONGEST_MS, gone)).json;
+      if (Number(written?.entries ?? 0) > MOST_HERE) return (await inThread(threads, { find, reader }, LONGEST_MS, gone)).json;
       const record = (await recordsFor(db, [find], reader)).get(find);
       return record && JSON.stringify(record);
     },
-    stop: () => pool.destroy(),
+    stop: () => threads.destroy(),
   };
 }
