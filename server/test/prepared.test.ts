@@ -1,7 +1,8 @@
 /** Statements that are asked again and again have a name, and PostgreSQL plans them once. */
 import { sql } from 'kysely';
+import type pg from 'pg';
 import { connect } from '../src/db';
-import { statementName } from '../src/db/prepared';
+import { preparing, statementName } from '../src/db/prepared';
 import { freshDatabase } from './database';
 
 test('from the fifth time on; never where the columns are not named', () => {
@@ -10,6 +11,14 @@ test('from the fifth time on; never where the columns are not named', () => {
   expect(statementName(text)).toBe(statementName(text));
   for (const all of ['select * from finds', 'select "f".* from finds f', 'delete from finds returning *']) expect(Array.from({ length: 9 }, () => statementName(all))).toEqual(Array.from({ length: 9 }, () => undefined));
   expect(statementName('select count(*) from finds')).toBeUndefined();
+});
+
+test('a connection that is given up is given up, and not put back for the next one', async () => {
+  const released: unknown[] = [];
+  const client = { query: () => Promise.resolve({ rows: [] }), release: (destroy?: boolean) => released.push(destroy) };
+  const pool = preparing({ connect: () => Promise.resolve(client), end: () => Promise.resolve() } as unknown as pg.Pool);
+  for (const destroy of [false, true]) (await pool.connect()).release(destroy);
+  expect(released).toEqual([false, true]);
 });
 
 test('however many there are, so many have a name', () => {

@@ -39,7 +39,7 @@ function preparingClient(client: pg.PoolClient): PostgresPoolClient {
     const name = typeof text === 'string' ? statementName(text) : undefined;
     return name === undefined ? client.query(text as string, values as unknown[]) : client.query({ name, text: text as string, values: values as unknown[] });
   };
-  const own = { query, release: () => client.release() } as unknown as PostgresPoolClient;
+  const own = { query, release: (destroy?: boolean) => client.release(destroy) } as unknown as PostgresPoolClient;
   wrapped.set(client, own);
   return own;
 }
