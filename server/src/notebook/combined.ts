@@ -1,5 +1,3 @@
-const LINGER_MS = 4;
-
 /** Does a task, together with those of others that came meanwhile. */
 export type Combined<Task, Done> = (task: Task) => Promise<Done>;
 
@@ -39,8 +37,6 @@ export function openCombined<Task, Done>({ most, goTogether, together, alone }: 
         const mine = came[index];
         done(mine === undefined ? alone(task) : mine);
       }
-      // Where there were several, the same ones soon come again: waiting a little makes the next round larger.
-      if (round.length > 1) await new Promise((resolve) => { setTimeout(resolve, LINGER_MS); });
     }
     busy = false;
   };

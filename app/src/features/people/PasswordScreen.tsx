@@ -5,7 +5,7 @@ import { useAct } from '../../store/store';
 import { Body, Button, Field, Notice, Screen, space, Title } from '../../ui';
 import { askForPassword, setPassword } from './account';
 import { LetterSent } from './LetterSent';
-import { SHORTEST_PASSWORD } from './words';
+import { EMAIL, SHORTEST_PASSWORD } from './words';
 
 /** A new password for somebody who forgot theirs: asked for by address, and set by the link of the letter. */
 export function PasswordScreen() {
@@ -20,8 +20,8 @@ function Ask() {
   const [wrong, setWrong] = useState<string | undefined>();
   const [sent, setSent] = useState(false);
   const ask = async () => {
-    if (!/^\s*\S+@\S+\.\S+\s*$/.test(email)) {
-      setWrong('E-mail address: something like you@example.org');
+    if (!EMAIL.value.test(email)) {
+      setWrong(EMAIL.message);
       return;
     }
     const outcome = await act(askForPassword(email.trim()));

@@ -7,7 +7,7 @@ import { Body, Button, Chip, ChipRow, Field, Notice, Screen, Small, SmallStrong,
 import { signIn, signUp, type Outcome } from './account';
 import { DemoDoor } from './DemoDoor';
 import { LetterSent } from './LetterSent';
-import { SHORTEST_PASSWORD } from './words';
+import { EMAIL, SHORTEST_PASSWORD } from './words';
 
 interface Form {
   readonly name: string;
@@ -56,7 +56,7 @@ export function SignInScreen() {
             <Field label="Name" hint="As others of a group will see you" value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} maxLength={80} autoComplete="name" wrong={errors.name?.message} />
           )} />
         ) : null}
-        <Controller control={control} name="email" rules={{ pattern: { value: /^\s*\S+@\S+\.\S+\s*$/, message: 'E-mail address: something like you@example.org' }, required: 'E-mail address: it is missing' }} render={({ field }) => (
+        <Controller control={control} name="email" rules={{ pattern: EMAIL, required: 'E-mail address: it is missing' }} render={({ field }) => (
           <Field label="E-mail address" hint={mailed ? 'A letter goes to it to confirm it, or when you need a new password' : 'Nothing is ever sent to it'} value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} maxLength={200} inputMode="email" autoCapitalize="none" autoComplete="email" wrong={errors.email?.message} />
         )} />
         <Controller control={control} name="password" rules={{ validate: (text) => (text.length < (isNew ? SHORTEST_PASSWORD : 1) ? `Password: ${isNew ? `at least ${SHORTEST_PASSWORD} characters` : 'it is missing'}` : true) }} render={({ field }) => (

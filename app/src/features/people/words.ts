@@ -1,9 +1,12 @@
 import type { Entry, FieldsOf } from '@pause/core';
 import type { Role } from '../../store/api';
 
+/** Plain words for what stands in a notebook and who belongs to it. */
+
+/** What an e-mail address looks like, as far as it can be seen without writing to it. */
+export const EMAIL = { value: /^\s*\S+@\S+\.\S+\s*$/, message: 'E-mail address: something like you@example.org' } as const;
 /** Of a password, in characters. */
 export const SHORTEST_PASSWORD = 10;
-/** Plain words for what stands in a notebook and who belongs to it. */
 
 export const KIND: Readonly<Record<Entry['kind'], string>> = {
   finds: 'A find begun', pieces: 'A piece', targets: 'What it is taken for', contexts: 'What stands around it', readings: 'Something read', withdrawals: 'Something taken back',
