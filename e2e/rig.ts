@@ -48,10 +48,15 @@ export async function signUp(context: BrowserContext, url: string, name: string)
     if (!response.ok()) throw new Error(`${path}: ${response.status()} ${await response.text()}`);
   };
   await send('/sign-up/email', { name, email, password: 'a long enough password' });
+  await send('/confirm', { token: await confirmationToken(url, email) });
+}
+
+/** The token in the letter that asks somebody to confirm their address, read from the simulated mailbox. */
+export async function confirmationToken(url: string, email: string): Promise<string> {
   for (let tries = 0; tries < 50; tries += 1) {
-    const { letters } = await (await context.request.get('/api/v1/demo/mailbox')).json() as { letters: { to: string; text: string }[] };
+    const { letters } = await (await fetch(`${url}/api/v1/demo/mailbox`)).json() as { letters: { to: string; text: string }[] };
     const token = /confirm\?token=(\S+)/.exec(letters.find(({ to }) => to === email)?.text ?? '')?.[1];
-    if (token !== undefined) return send('/confirm', { token: decodeURIComponent(token) });
+    if (token !== undefined) return decodeURIComponent(token);
   }
   throw new Error(`no letter came to ${email}`);
 }

@@ -1,4 +1,5 @@
 import { openBalancer, openWorld } from '../../bench/faults/world';
+import { confirmationToken } from '../rig';
 
 /** Three server processes in front of one database serve the same people as one would. */
 
@@ -15,14 +16,8 @@ async function person(url: string, name: string): Promise<{ id: string; cookie: 
   const response = await post(url, '/auth/sign-up/email', { name, email: `${name}@ostrel.example`, password: 'a long enough password' });
   if (!response.ok) throw new Error(`${name} could not sign up: ${response.status} ${await response.text()}`);
   const id = ((await response.json()) as { user: { id: string } }).user.id;
-  for (let tries = 0; tries < 50; tries += 1) {
-    const { letters } = await (await fetch(`${url}/api/v1/demo/mailbox`)).json() as { letters: { to: string; text: string }[] };
-    const token = /confirm\?token=(\S+)/.exec(letters.find(({ to }) => to === `${name}@ostrel.example`)?.text ?? '')?.[1];
-    if (token === undefined) continue;
-    const confirmed = await post(url, '/auth/confirm', { token: decodeURIComponent(token) });
-    return { id, cookie: (confirmed.headers.getSetCookie().find((cookie) => cookie.includes('session_token')) ?? '').split(';')[0] ?? '' };
-  }
-  throw new Error(`no letter came to ${name}`);
+  const confirmed = await post(url, '/auth/confirm', { token: await confirmationToken(url, `${name}@ostrel.example`) });
+  return { id, cookie: (confirmed.headers.getSetCookie().find((cookie) => cookie.includes('session_token')) ?? '').split(';')[0] ?? '' };
 }
 
 /** Hears of what a person's notebooks get, over one server, until told to stop. */

@@ -1,22 +1,22 @@
-import type { Server } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { pino } from 'pino';
-import { applicationRole, connect, migrate, POOL_SIZE, SERVING, type Db } from './db';
+import { applicationRole, connect, migrate, POOL_SIZE, SERVING, type ConnectOptions, type Db } from './db';
 import { loadDemo, DEMO_PERSON } from './demo';
 import { openClock } from './demo/clock';
 import { openAuth, sharedSecret } from './accounts';
 import { createApp } from './http/app';
 import { openMetrics, serveMetrics } from './http/observe';
 import { openJobs, type Jobs } from './jobs';
-import { openJudging, type Judging } from './judging';
-import { openMail, type Mail, type MailSettings } from './mail';
-import { openLive, type Live } from './live';
+import { openJudging } from './judging';
+import { openMail, type MailSettings } from './mail';
+import { openLive } from './live';
 import { keepGuide, ping } from './notebook';
-import { openObjects, type Objects, type ObjectSettings } from './pictures';
-import { openQuestions, type Questions } from './questions';
-import { openReading, type Reading } from './reading';
+import { openObjects, type ObjectSettings } from './pictures';
+import { openQuestions } from './questions';
+import { openReading } from './reading';
 
 export interface StartOptions {
   readonly databaseUrl: string;
@@ -102,70 +102,46 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
   const log = pino({ level: options.logLevel ?? 'warn' });
   const { url: databaseUrl, owned } = await prepared(options.databaseUrl);
   if (owned) log.warn('the application owns its tables: whoever takes it over could change what is on record; see docs/running.md');
-  const db = connect(databaseUrl, { ...SERVING, max: options.pool ?? POOL_SIZE });
-  // Long work has connections of its own, and may take its time.
-  const work = connect(databaseUrl, { max: options.workPool ?? WORK_POOL_SIZE });
-  const pulse = connect(databaseUrl, { ...SERVING, max: 1 });
-  const closeAll = async () => { for (const one of [pulse, work, db]) await one.destroy(); };
-  const metrics = options.metricsPort === undefined ? undefined : openMetrics();
-  let questions: Questions | undefined;
-  let live: Live | undefined;
-  let judging: Judging | undefined;
-  let reading: Reading | undefined;
-  let jobs: Jobs | undefined;
-  let mail: Mail | undefined;
-  let objects: Objects | undefined;
+  // What was opened is closed again in the opposite order, at the end or where something fails half-way.
+  const closers: (() => unknown)[] = [];
+  const opened = <T>(one: T, close: (one: T) => unknown): T => {
+    closers.push(() => close(one));
+    return one;
+  };
+  const closeAll = async () => { for (const close of closers.splice(0).reverse()) await close(); };
+  const database = (more: ConnectOptions) => opened(connect(databaseUrl, more), (one) => one.destroy());
   try {
+    const db = database({ ...SERVING, max: options.pool ?? POOL_SIZE });
+    // Long work has connections of its own, and may take its time.
+    const work = database({ max: options.workPool ?? WORK_POOL_SIZE });
+    const pulse = database({ ...SERVING, max: 1 });
     const guide = compileGuide(shippedGuide());
     await keepGuide(work, guide);
     if (options.demo) await loadDemo(work, guide);
-    questions = openQuestions(guide);
-    judging = openJudging(guide);
-    reading = openReading(databaseUrl);
-    live = openLive(databaseUrl);
     const clock = await openClock(work);
-    objects = options.objects && await openObjects(options.objects);
-    const store = objects;
-    jobs = await openJobs({ db: work, databaseUrl, guide, log, objects, now: clock.now, ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) });
-    const [answering, deciding, folding, telling, working] = [questions, judging, reading, live, jobs];
-    mail = options.mail && openMail(options.mail, work, log);
-    const letters = mail;
+    const objects = options.objects && opened(await openObjects(options.objects), (one) => one.close());
+    const mail = options.mail && opened(openMail(options.mail, work, log), (one) => one.close());
+    const stopping = <T extends { readonly stop: () => Promise<void> }>(one: T) => opened(one, ({ stop }) => stop());
+    const reading = stopping(openReading(databaseUrl));
+    const judging = stopping(openJudging(guide));
+    const questions = stopping(openQuestions(guide));
+    const jobs = stopping(await openJobs({ db: work, databaseUrl, guide, log, objects, now: clock.now, ...(options.takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds: options.takenUpAfterSeconds }) }));
+    const metrics = options.metricsPort === undefined ? undefined : openMetrics();
+    if (metrics && options.metricsPort !== undefined) opened(await serveMetrics(metrics, options.metricsPort), (one) => one.close());
+    const server = opened(createServer(), closed);
+    // Event streams stay open: they end first, so that the server can.
+    const live = stopping(openLive(databaseUrl));
     const auth = openAuth({ db, secret: await sharedSecret(db, options.secret), demoPerson: options.demo ? DEMO_PERSON : undefined, publicUrl: options.publicUrl, mail });
     const app = createApp({
       db, pulse, clock, metrics, guide, questions, judging, reading, live, jobs, auth, log, objects, mail: mail?.kind,
       ...(options.web === undefined ? {} : { web: options.web }), ...(options.proxies === undefined ? {} : { proxies: options.proxies }), ...(options.publicUrl === undefined ? {} : { publicUrl: options.publicUrl }),
     });
     const host = options.host ?? '127.0.0.1';
-    const server = await new Promise<Server>((resolve, reject) => {
-      const listening = app.listen(options.port, host, (error?: Error) => (error ? reject(error) : resolve(listening)));
-    });
+    server.on('request', app);
+    await new Promise<void>((resolve, reject) => { server.once('error', reject).listen(options.port, host, resolve); });
     const { port } = server.address() as AddressInfo;
-    const watched = metrics && options.metricsPort !== undefined ? await serveMetrics(metrics, options.metricsPort) : undefined;
-    return {
-      url: `http://${host}:${port}`,
-      db,
-      jobs,
-      stop: async () => {
-        await telling.stop();
-        await closed(server);
-        watched?.close();
-        await working.stop();
-        await answering.stop();
-        await deciding.stop();
-        await folding.stop();
-        letters?.close();
-        store?.close();
-        await closeAll();
-      },
-    };
+    return { url: `http://${host}:${port}`, db, jobs, stop: closeAll };
   } catch (error) {
-    await jobs?.stop();
-    await live?.stop();
-    await questions?.stop();
-    await judging?.stop();
-    await reading?.stop();
-    mail?.close();
-    objects?.close();
     await closeAll();
     throw error;
   }

@@ -7,7 +7,8 @@ import { parseEntry, type Entry } from '@pause/core/notebook';
 import { guide } from '../../core/test/finds';
 import { actorOf } from '../src/access';
 import { tellPerson } from '../src/notebook';
-import { scopeOf, writeTogether } from '../src/notebook/write';
+import { scopeOf } from '../src/notebook/locks';
+import { writeTogether } from '../src/notebook/write';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
 import { asking, cookieOf, PASSWORD, someone, type Someone } from './people';
@@ -67,6 +68,22 @@ describe('what several tell at the same moment', () => {
     expect(entries.map(({ seq }) => seq)).toEqual(entries.map((_, n) => n + 1));
     const { rows } = await sql<{ entries: number }>`select entries from written where of = ${`find ${shared.find}`} order by entries`.execute(database.db);
     expect(rows.map((row) => row.entries)).toEqual([1, 3]);
+  });
+
+  test('costs five statements, however much is on record of the finds and however many send', async () => {
+    const finds = [findOf(keeper), findOf(member)];
+    expect([await tell(keeper, ...finds.slice(0, 1)), await tell(member, ...finds.slice(1))]).toEqual([['added'], ['added']]);
+    const piece = randomUUID();
+    expect(await tell(keeper, { find: finds[0]?.find, kind: 'pieces', body: { id: piece, at: now(), purpose: 'decide' } })).toEqual(['added']);
+    const reading = () => parsed({ find: finds[0]?.find, kind: 'readings', body: { id: randomUUID(), piece, character: 'cap.shape', value: { kind: 'states', states: ['funnel'] }, sureness: 'sure', by: keeper.id, at: now() } });
+    const sendings = await Promise.all(([[keeper, reading()], [member, target(finds[1]?.find ?? '')]] as const).map(async ([who, entry]) => ({ actor: await actorOf(database.db, who.id), entries: [entry], options: { guide, now: Date.now() } })));
+    await scopeOf(database.db, sendings);
+    const sent = jest.spyOn(pg.Client.prototype, 'query');
+    const written = await writeTogether(database.db, sendings, await scopeOf(database.db, sendings));
+    const texts = sent.mock.calls.map(([first]: readonly unknown[]) => (typeof first === 'string' ? first : (first as { text: string }).text));
+    sent.mockRestore();
+    expect(written).toMatchObject([[{ status: 'added' }], [{ status: 'added' }]]);
+    expect(texts.map((text) => text.trim().split(/\s+/)[0])).toEqual(['begin', 'with', 'select', 'with', 'commit']);
   });
 
   test('waits for nobody: whose notebook is held, or who has left, is written by themselves', async () => {

@@ -54,11 +54,16 @@ test('every row becomes an entry, the finds fold to the same, verdicts stay equa
   }
   await add('skips', { id: 'skip-one-1', at: at(80), piece: 'piece-one', character: 'spore.print' }, { piece_id: 'piece-one', character: 'spore.print' });
 
-  expect(await migrate(db)).toEqual(['0002-notebook', '0003-pages', '0004-harvests', '0005-pantry', '0006-asked', '0007-stamps', '0008-asked-at', '0009-written', '0010-letters', '0011-partitions']);
+  expect(await migrate(db)).toEqual(['0002-notebook', '0003-pages', '0004-harvests', '0005-pantry', '0006-asked', '0007-stamps', '0008-asked-at', '0009-written', '0010-letters', '0011-partitions', '0012-counted']);
   const counted = await db.selectFrom('written').select(['of', 'person', 'entries']).where('of', 'not like', 'stream%').orderBy('of').execute();
-  expect(counted).toEqual([{ of: 'find find-one-1', person: 'mirel', entries: 5 + lookedAtTwice(allUsual('cantharellus-cibarius')).length }, { of: 'find find-two-2', person: 'jorun', entries: 1 }]);
+  const readings = lookedAtTwice(allUsual('cantharellus-cibarius')).length;
+  expect(counted.map(({ of, person, entries }) => `${of}: ${entries} by ${person}`)).toEqual([
+    `find find-one-1: ${5 + readings} by mirel`, 'find find-one-1 pieces own: 1 by mirel', `find find-one-1 readings own: ${readings} by mirel`, 'find find-one-1 skips own: 1 by mirel',
+    'find find-one-1 targets own: 1 by mirel', 'find find-two-2: 1 by jorun',
+  ]);
+  expect(await db.selectFrom('finds').select(['id', 'kingdom']).orderBy('id').execute()).toEqual([{ id: find.id, kingdom: 'Fungi' }, { id: bare.id, kingdom: 'Plantae' }]);
   // Every id is in the table of ids. A server that does not know of it, and still runs, is refused.
-  const { rows: [ids] } = await sql<{ missing: number }>`select count(*)::int as missing from entries e left join entry_ids i on i.key = entry_key(e.kind, e.id) and i.stream = e.stream and i.seq = e.seq where i.key is null`.execute(db);
+  const { rows: [ids] } = await sql<{ missing: number }>`select count(*)::int as missing from entries e left join entry_ids i on i.key = entry_key(e.kind, e.id) and i.stream = e.stream and i.seq = e.seq and i.about = 'find ' || e.find_id where i.key is null`.execute(db);
   expect(ids).toEqual({ missing: 0 });
   expect(entryKey('finds', 'find-one-1')).toBe((await sql<{ key: string }>`select entry_key('finds', 'find-one-1') as key`.execute(db)).rows[0]?.key.replaceAll('-', ''));
   await expect(sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash) values ('p:mirel', 999, 'edits', 'edit-late', 'find-one-1', 'mirel', 'x', '{}', 'x')`.execute(db)).rejects.toThrow('"form"');

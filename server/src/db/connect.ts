@@ -11,10 +11,11 @@ import * as askedAt from './migrations/0008-asked-at';
 import * as written from './migrations/0009-written';
 import * as letters from './migrations/0010-letters';
 import * as partitions from './migrations/0011-partitions';
+import * as counted from './migrations/0012-counted';
 import { preparing } from './prepared';
 import type { Database } from './schema';
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked, '0007-stamps': stamps, '0008-asked-at': askedAt, '0009-written': written, '0010-letters': letters, '0011-partitions': partitions };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '0001-finds': finds, '0002-notebook': notebook, '0003-pages': pages, '0004-harvests': harvests, '0005-pantry': pantry, '0006-asked': asked, '0007-stamps': stamps, '0008-asked-at': askedAt, '0009-written': written, '0010-letters': letters, '0011-partitions': partitions, '0012-counted': counted };
 
 export type Db = Kysely<Database>;
 

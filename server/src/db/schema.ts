@@ -1,5 +1,5 @@
 import type { ColumnType, Generated } from 'kysely';
-import type { Guide, PageKind, Policy, TaxonId } from '@pause/core';
+import type { Guide, Kingdom, PageKind, Policy, TaxonId } from '@pause/core';
 import type { Arrival, Kind } from '@pause/core/notebook';
 import type { Cause } from '@pause/core/recall';
 
@@ -36,6 +36,7 @@ export interface FindTable {
   stream: string;
   person: string;
   started_at: Instant;
+  kingdom: Kingdom;
 }
 /** Where a page is that is no find, and who keeps it. */
 export interface PageTable {
@@ -69,13 +70,15 @@ export interface EntryIdTable {
   key: string;
   stream: string;
   seq: Number8;
+  /** The find or page that it belongs to: "find ID" or "page ID". */
+  about: string;
 }
 /** The password of the role as which the application asks. */
 export interface ApplicationRoleTable {
   only: Generated<boolean>;
   password: string;
 }
-/** How much a person has put on record: of a stream, a find or a page, as "stream g:1". */
+/** How much a person has put on record: of a stream, a find or a page, as "stream g:1"; of a kind of a find, as "find ID readings own"; and "find ID collected". */
 export interface WrittenTable {
   of: string;
   person: string;

@@ -170,6 +170,17 @@ async function confirm(auth: Auth, request: Request, response: Response): Promis
   }
 }
 
+/** Packs answers, but not the events, which have to arrive at once, nor the answer to a short push, where packing costs more than it saves. */
+function compressed(): RequestHandler {
+  const pack = compression();
+  return (request, response, next) => {
+    const isShort = request.path === PUSH && Number(request.headers['content-length'] ?? Infinity) < SHORT_PUSH_BYTES;
+    if (isShort || request.path.endsWith('/events')) next();
+    else pack(request, response, next);
+  };
+}
+const SHORT_PUSH_BYTES = 4096;
+
 function api({ db, pulse, clock, metrics, guide, questions, judging, reading, live, jobs, auth, objects, mail }: AppOptions): express.Router {
   const limits = openLimits(db);
   const tries = openTries(db);
@@ -216,7 +227,7 @@ function api({ db, pulse, clock, metrics, guide, questions, judging, reading, li
       if (person !== undefined && path !== '/sign-up/email') await tellPerson(db, person);
     });
   }
-  router.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
+  router.use(compressed());
   router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
   router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
   for (const route of routes({ db, pulse, clock, metrics, guide, questions, judging, reading, live, jobs, objects, mail, whoAsks, actorFor, checkPassword })) {

@@ -101,6 +101,24 @@ export function routes({ db, pulse, clock, metrics, guide, questions, judging, r
   const about = () => ({ guide: { id: guide.guide.id, version: guide.version }, demo: clock.demo, mail: mail ?? 'none', now: new Date(now()).toISOString() });
   const asked = async (find: string, ask: string, of: string) => { if (of === EXPERT.id) await jobs.expertAnswers(find, ask); };
 
+  // The most frequent request comes first: routes are tried in this order.
+  add('post', PUSH, 'person', async (request, response, actor) => {
+    const told = body(Push, request).entries.map((raw) => {
+      const field = unkeepable(raw);
+      return field === undefined ? parseEntry(raw) : { problems: [{ field: field || 'entry', reason: UNKEEPABLE }] };
+    });
+    const sound = told.flatMap((one) => ('entry' in one ? [one.entry] : []));
+    const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: now(), asked, recheck: jobs.recheck, judge: judging.judge, signal: goneOf(response) }) : [];
+    let next = 0;
+    response.json({
+      results: told.map((one) => {
+        const result: Pushed = 'entry' in one ? pushed[next++] ?? { status: 'refused', problem: invalid([]) } : { status: 'refused', problem: invalid(one.problems) };
+        metrics?.entries.inc({ status: result.status });
+        return result.status === 'refused' ? { status: 'refused', problem: result.problem.body() } : result;
+      }),
+      now: new Date(now()).toISOString(),
+    });
+  });
   add('get', '/health', 'anyone', (_, response) => {
     response.json({ status: 'ok', ...about() });
   }, 'uncounted');
@@ -159,23 +177,6 @@ export function routes({ db, pulse, clock, metrics, guide, questions, judging, r
     response.status(204).end();
   });
 
-  add('post', PUSH, 'person', async (request, response, actor) => {
-    const told = body(Push, request).entries.map((raw) => {
-      const field = unkeepable(raw);
-      return field === undefined ? parseEntry(raw) : { problems: [{ field: field || 'entry', reason: UNKEEPABLE }] };
-    });
-    const sound = told.flatMap((one) => ('entry' in one ? [one.entry] : []));
-    const pushed = sound.length > 0 ? await push(db, actor, sound, { guide, now: now(), asked, recheck: jobs.recheck, judge: judging.judge, signal: goneOf(response) }) : [];
-    let next = 0;
-    response.json({
-      results: told.map((one) => {
-        const result: Pushed = 'entry' in one ? pushed[next++] ?? { status: 'refused', problem: invalid([]) } : { status: 'refused', problem: invalid(one.problems) };
-        metrics?.entries.inc({ status: result.status });
-        return result.status === 'refused' ? { status: 'refused', problem: result.problem.body() } : result;
-      }),
-      now: new Date(now()).toISOString(),
-    });
-  });
   add('get', '/sync/pull', 'person', async (request, response, actor) => {
     const { stream, after, most } = parsed(Pull, request.query);
     if (!mayRead(actor, stream)) throw new Problem(404, 'no-such-stream', `There is no notebook "${stream}".`);

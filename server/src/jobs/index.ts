@@ -5,7 +5,7 @@ import type { Logger } from 'pino';
 import { z } from 'zod';
 import { CompiledQuery, sql } from 'kysely';
 import type { Db } from '../db';
-import type { Moved } from '../notebook/write';
+import type { Moved } from '../notebook/entries';
 import { markMoved, markNotebook, recheckAll, recheckHarvests, recheckMoved } from '../recall';
 import { groupStream } from '../access';
 import { sweep, type Objects } from '../pictures';

@@ -3,6 +3,7 @@ import type { Entry, FindEntry, PageRecord } from '@pause/core/notebook';
 import { sql } from 'kysely';
 import type { Db } from '../db';
 import { entryKey, inStreams } from './ids';
+import type { EntryOnRecord, FindHead } from './lookup';
 import { newestFields } from './read';
 
 /**
@@ -49,28 +50,32 @@ const asksWhoLooked = ({ entry, teller }: Told) => entry.kind === 'readings' && 
 const isOfFind = (told: Told<Entry>): told is Told => told.entry.find !== undefined;
 const of = (entries: readonly FindEntry[]) => [...new Set(entries.map(({ find }) => find))];
 
+/** The ids that entries of finds name, by their key. */
+export function namedIn(entries: readonly Entry[]): Map<string, readonly [kind: string, id: string]> {
+  return new Map(entries.flatMap((entry) => (entry.find === undefined ? [] : namedBy(entry))).map((named) => [entryKey(...named), named]));
+}
+/** The kinds of which more is asked than whether they are there. */
+export const NAMED_WITH_MORE = ['readings', 'pictures', 'verdicts'];
+
+export interface FindsOnRecord {
+  readonly heads: readonly FindHead[];
+  /** The pieces that are named and that are there, with "find ID". */
+  readonly pieces: readonly { readonly id: string; readonly about: string }[];
+  /** What is on record of the readings, pictures and verdicts that are named. */
+  readonly named: readonly EntryOnRecord[];
+}
+
 /** @param streams those of the finds @returns by the id of the find; none for a find that has not begun */
-export async function onRecordOf(db: Db, all: readonly Told<Entry>[], streams: readonly string[]): Promise<Map<string, OnRecord>> {
+export async function onRecordOf(db: Db, all: readonly Told<Entry>[], streams: readonly string[], { heads, pieces, named }: FindsOnRecord): Promise<Map<string, OnRecord>> {
   const told = all.filter(isOfFind);
   const entries = told.map(({ entry }) => entry);
-  const found = new Map<string, OnRecord>();
-  if (entries.length === 0) return found;
-  const { rows: heads } = await sql<{ id: string; person: string; kingdom: Kingdom }>`
-    select f.id, f.person, e.body->>'kingdom' as kingdom from finds f join entries e on e.find_id = f.id and e.kind = 'finds' where e.stream = ${inStreams(streams)} and f.id = any(${of(entries)}::text[])`.execute(db);
-  for (const { id, person, kingdom } of heads) found.set(id, begun(person, kingdom));
-  const named = entries.flatMap(namedBy);
-  if (named.length > 0) {
-    const { rows } = await sql<{ kind: string; id: string; find_id: string; by: string; blind: boolean | null; outcome: string }>`
-      select e.kind, e.id, e.find_id, e.body->>'by' as by, (e.body->>'blind')::boolean as blind, case when e.kind = 'verdicts' then e.body->'verdict'->>'outcome' end as outcome
-      from entry_ids used join entries e on e.stream = used.stream and e.seq = used.seq
-      where used.key = any(${[...new Set(named.map(([kind, id]) => entryKey(kind, id)))]}::uuid[]) and used.stream = ${inStreams(streams)}`.execute(db);
-    for (const { kind, id, find_id, by, blind, outcome } of rows) {
-      const record = found.get(find_id);
-      if (kind === 'pieces') record?.pieces.push({ id });
-      if (kind === 'readings') record?.readings.push({ id, by, blind: blind ?? undefined });
-      if (kind === 'pictures') record?.pictures.push({ id, by });
-      if (kind === 'verdicts') record?.verdicts.push({ id, outcome });
-    }
+  const found = new Map(heads.filter(({ stream }) => streams.includes(stream)).map(({ id, person, kingdom }) => [id, begun(person, kingdom)]));
+  for (const { id, about } of pieces) found.get(about.slice('find '.length))?.pieces.push({ id });
+  for (const { kind, id, find_id, by, blind, outcome } of named) {
+    const record = found.get(find_id ?? '');
+    if (kind === 'readings') record?.readings.push({ id, by, blind: blind ?? undefined });
+    if (kind === 'pictures') record?.pictures.push({ id, by });
+    if (kind === 'verdicts') record?.verdicts.push({ id, outcome });
   }
   const chosen = entries.flatMap((entry) => (entry.kind === 'decisions' && entry.body.choice === 'collect' ? [entry.body.verdict] : []));
   if (chosen.length > 0) {

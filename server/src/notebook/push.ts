@@ -2,8 +2,10 @@ import type { Entry } from '@pause/core/notebook';
 import type { Actor } from '../access';
 import type { Db } from '../db';
 import { openCombined, type Combined } from './combined';
+import type { Pushed, PushOptions, Sending } from './entries';
+import { scopeOf } from './locks';
 import { openTurns, type TurnLimits, type Turns } from './turns';
-import { scopeOf, writeOne, writeTogether, type Pushed, type PushOptions, type Sending } from './write';
+import { writeOne, writeTogether } from './write';
 
 /**
  * Puts entries on record, in the order given, each by itself: what is refused keeps nothing else out. Sending again changes nothing. The whole push

@@ -1,8 +1,6 @@
-import { sql } from 'kysely';
 import type { Entry } from '@pause/core/notebook';
-import type { Db } from '../db';
-import { type FieldProblem } from '../problem';
-import { inStreams } from './ids';
+import type { FieldProblem } from '../problem';
+import { aboutOf, isCollecting, MOVES } from './entries';
 
 /** How much may be put on record, so that nobody fills a notebook, a find or a disk for everybody else. */
 export interface Quotas {
@@ -22,89 +20,105 @@ export const QUOTAS: Quotas = { entries: 10_000, bytes: 16_000_000, person: 300_
 const OF_A_FIND: Readonly<Partial<Record<Entry['kind'], readonly [finder: number, others: number]>>> = {
   pieces: [30, 20], readings: [300, 200], withdrawals: [300, 200], skips: [300, 200], targets: [300, 200], verdicts: [300, 200], pictures: [200, 100],
 };
-const ofKind = (find: string, kind: string, own: boolean) => `${find} ${kind} ${own ? 'own' : 'others'}`;
-
-/** What an entry is of, so that a find and a page never pass for each other. */
-export const aboutOf = (entry: Entry) => (entry.find === undefined ? `page ${entry.page}` : `find ${entry.find}`);
+const ofKind = (find: string, kind: string, own: boolean) => `find ${find} ${kind} ${own ? 'own' : 'others'}`;
+const ofCollecting = (find: string) => `find ${find} collected`;
 const streamKey = (stream: string) => `stream ${stream}`;
+/** Under this key stands what one person wrote anywhere. It is added up when it is read. */
+const ANYWHERE = '';
 
 interface Count { entries: number; bytes: number }
+const none = (): Count => ({ entries: 0, bytes: 0 });
+const plus = (count: Count, bytes: number): Count => ({ entries: count.entries + 1, bytes: count.bytes + bytes });
 
 /** Counts what people add to what is on record. */
 export interface Written {
   /** What stands against one entry more; nothing where there is room. */
   readonly full: (person: string, entry: Entry, stream: string, finder: string, bytes: number) => FieldProblem[];
   readonly add: (person: string, entry: Entry, stream: string, finder: string, bytes: number) => void;
-  readonly keep: (transaction: Db) => Promise<void>;
+  /** Whether somebody has decided to collect this find. */
+  readonly isCollected: (find: string) => boolean;
+  /** What was added, by key and person, always in the same order. */
+  readonly added: () => readonly Addition[];
+}
+export interface Addition extends Readonly<Count> {
+  readonly of: string;
+  readonly person: string;
 }
 
 export interface Adds {
   readonly person: string;
   readonly entries: readonly Entry[];
 }
-const none = (): Count => ({ entries: 0, bytes: 0 });
 
-export async function writtenBy(db: Db, adds: readonly Adds[], streams: readonly string[], quotas: Quotas = QUOTAS): Promise<Written> {
-  const all = adds.flatMap(({ entries }) => entries);
-  const people = [...new Set(adds.map(({ person }) => person))];
-  const keys = [...new Set([...all.map(aboutOf), ...streams.map(streamKey)])];
-  const { rows } = await sql<{ of: string; person: string | null; entries: string; bytes: string }>`
-    select of, case when person = any(${people}::text[]) then person end as person, sum(entries) as entries, sum(bytes) as bytes from written where of = any(${keys}::text[]) group by 1, 2
-    union all select '', person, 0, coalesce(sum(bytes), 0) from written where person = any(${people}::text[]) and of like 'stream %' group by person`.execute(db);
-  // By what it is of and by whom; and of all people together.
-  const byEach = new Map<string, Count>();
-  const bytesOf = new Map<string, number>();
-  const key = (of: string, person: string) => `${person}\n${of}`;
-  for (const row of rows) {
-    if (row.person !== null) byEach.set(key(row.of, row.person), { entries: Number(row.entries), bytes: Number(row.bytes) });
-    if (row.of !== '') bytesOf.set(row.of, (bytesOf.get(row.of) ?? 0) + Number(row.bytes));
+/** What has to be read of the table `written` before these entries can be counted. */
+export interface CountKeys {
+  readonly of: readonly string[];
+  readonly people: readonly string[];
+}
+export function countKeysOf(adds: readonly Adds[], streams: readonly string[]): CountKeys {
+  const of = new Set(streams.map(streamKey));
+  const seen = new Set<string>();
+  for (const entry of adds.flatMap(({ entries }) => entries)) {
+    const about = aboutOf(entry);
+    const { find, kind } = entry;
+    if (seen.has(`${about} ${kind}`)) continue;
+    seen.add(`${about} ${kind}`);
+    of.add(about);
+    if (find !== undefined && OF_A_FIND[kind]) of.add(ofKind(find, kind, true)).add(ofKind(find, kind, false));
+    if (find !== undefined && MOVES.includes(kind)) of.add(ofCollecting(find));
   }
-  const kinds = await kindsOf(db, all, streams);
-  const added = new Map<string, { readonly of: string; readonly person: string; readonly count: Count }>();
+  return { of: [...of], people: [...new Set(adds.map(({ person }) => person))] };
+}
+/** A line of the table `written`, for one person or for all others together. `of` is empty for what a person wrote anywhere. */
+export interface WrittenRow extends Readonly<Count> {
+  readonly of: string;
+  readonly person: string | null;
+}
+
+export function openWritten(rows: readonly WrittenRow[], quotas: Quotas = QUOTAS): Written {
+  // By key and person; and by key for all people together.
+  const byEach = new Map<string, Count>();
+  const byKey = new Map<string, Count>();
+  const key = (of: string, person: string) => `${person}\n${of}`;
+  for (const { of, person, entries, bytes } of rows) {
+    if (person !== null) byEach.set(key(of, person), { entries, bytes });
+    const before = byKey.get(of) ?? none();
+    byKey.set(of, { entries: before.entries + entries, bytes: before.bytes + bytes });
+  }
+  const added = new Map<string, Addition>();
   const countOf = (of: string, person: string): Count => byEach.get(key(of, person)) ?? none();
-  const more = (of: string, person: string, bytes: number) => {
-    const add = (count: Count) => ({ entries: count.entries + 1, bytes: count.bytes + bytes });
-    byEach.set(key(of, person), add(countOf(of, person)));
-    if (of !== '') added.set(key(of, person), { of, person, count: add(added.get(key(of, person))?.count ?? none()) });
+  const countOfAll = (of: string): Count => byKey.get(of) ?? none();
+  const count = (of: string, person: string, bytes: number) => {
+    byEach.set(key(of, person), plus(countOf(of, person), bytes));
+    byKey.set(of, plus(countOfAll(of), bytes));
+    if (of !== ANYWHERE) added.set(key(of, person), { of, person, ...plus(added.get(key(of, person)) ?? none(), bytes) });
+  };
+  const tooManyOfKind = (person: string, entry: Entry, finder: string): FieldProblem[] => {
+    const most = OF_A_FIND[entry.kind];
+    if (entry.find === undefined || !most) return [];
+    const own = finder === person;
+    const allowed = own ? most[0] : most[1];
+    if (countOfAll(ofKind(entry.find, entry.kind, own)).entries < allowed) return [];
+    return [{ field: 'kind', reason: `there are ${allowed} ${entry.kind} on this find already${own ? '' : ' by others than the finder'}, which is the most: begin another find` }];
   };
   return {
     full: (person, entry, stream, finder, bytes) => {
       const field = entry.find === undefined ? 'page' : 'find';
-      const count = countOf(aboutOf(entry), person);
-      if (count.entries >= quotas.entries) return [{ field, reason: `you put ${quotas.entries} entries on record of it already, which is the most: begin another` }];
-      if (count.bytes + bytes > quotas.bytes) return [{ field, reason: `what you put on record of it is as large as it may be: begin another` }];
-      const most = OF_A_FIND[entry.kind];
-      if (entry.find !== undefined && most) {
-        const own = finder === person;
-        const [there, allowed] = [kinds.get(ofKind(entry.find, entry.kind, own)) ?? 0, own ? most[0] : most[1]];
-        if (there >= allowed) return [{ field: 'kind', reason: `there are ${allowed} ${entry.kind} on this find already${own ? '' : ' by others than the finder'}, which is the most: begin another find` }];
-      }
-      if (countOf('', person).bytes + bytes > quotas.person) return [{ field: 'by', reason: 'you put as much on record as one person may' }];
-      return (bytesOf.get(streamKey(stream)) ?? 0) + bytes > quotas.stream ? [{ field: 'group', reason: 'this notebook holds as much as it may' }] : [];
+      const before = countOf(aboutOf(entry), person);
+      if (before.entries >= quotas.entries) return [{ field, reason: `you put ${quotas.entries} entries on record of it already, which is the most: begin another` }];
+      if (before.bytes + bytes > quotas.bytes) return [{ field, reason: `what you put on record of it is as large as it may be: begin another` }];
+      const tooMany = tooManyOfKind(person, entry, finder);
+      if (tooMany.length > 0) return tooMany;
+      if (countOf(ANYWHERE, person).bytes + bytes > quotas.person) return [{ field: 'by', reason: 'you put as much on record as one person may' }];
+      return countOfAll(streamKey(stream)).bytes + bytes > quotas.stream ? [{ field: 'group', reason: 'this notebook holds as much as it may' }] : [];
     },
     add: (person, entry, stream, finder, bytes) => {
-      for (const of of [aboutOf(entry), streamKey(stream), '']) more(of, person, bytes);
-      bytesOf.set(streamKey(stream), (bytesOf.get(streamKey(stream)) ?? 0) + bytes);
-      if (entry.find === undefined) return;
-      const kind = ofKind(entry.find, entry.kind, finder === person);
-      kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
+      const of = [aboutOf(entry), streamKey(stream), ANYWHERE];
+      if (entry.find !== undefined && OF_A_FIND[entry.kind]) of.push(ofKind(entry.find, entry.kind, finder === person));
+      if (entry.find !== undefined && isCollecting(entry)) of.push(ofCollecting(entry.find));
+      for (const one of of) count(one, person, bytes);
     },
-    keep: async (transaction) => {
-      if (added.size === 0) return;
-      const counts = [...added.values()].sort((a, b) => (`${a.of}\n${a.person}` < `${b.of}\n${b.person}` ? -1 : 1));
-      await sql`insert into written (of, person, entries, bytes)
-        select of, person, entries, bytes from unnest(${counts.map(({ of }) => of)}::text[], ${counts.map(({ person }) => person)}::text[], ${counts.map(({ count }) => count.entries)}::int[], ${counts.map(({ count }) => count.bytes)}::bigint[]) as added (of, person, entries, bytes)
-        on conflict (of, person) do update set entries = written.entries + excluded.entries, bytes = written.bytes + excluded.bytes`.execute(transaction);
-    },
+    isCollected: (find) => countOfAll(ofCollecting(find)).entries > 0,
+    added: () => [...added.values()].sort((a, b) => (`${a.of}\n${a.person}` < `${b.of}\n${b.person}` ? -1 : 1)),
   };
-}
-
-/** How many of the kinds that are counted each find has, by its finder and by others. */
-async function kindsOf(db: Db, entries: readonly Entry[], streams: readonly string[]): Promise<Map<string, number>> {
-  const counted = entries.filter(({ find, kind }) => find !== undefined && OF_A_FIND[kind] !== undefined);
-  if (counted.length === 0) return new Map();
-  const { rows } = await sql<{ find_id: string; kind: string; own: boolean; count: string }>`
-    select e.find_id, e.kind, e.person = f.person as own, count(*) as count from entries e join finds f on f.id = e.find_id
-    where e.stream = ${inStreams(streams)} and e.find_id = any(${[...new Set(counted.map(({ find }) => find))]}::text[]) and e.kind = any(${[...new Set(counted.map(({ kind }) => kind))]}::text[]) group by 1, 2, 3`.execute(db);
-  return new Map(rows.map(({ find_id, kind, own, count }) => [ofKind(find_id, kind, own), Number(count)]));
 }

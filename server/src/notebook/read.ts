@@ -224,10 +224,3 @@ export async function tellPerson(db: Db, person: string): Promise<void> {
   personNews.emit(PERSON, person);
   await sql`select pg_notify(${CHANNEL}, ${JSON.stringify({ person })})`.execute(db);
 }
-
-/** How far each stream has got by now; every server hears of it, once the transaction is through. */
-export async function keepEnds(db: Db, ends: ReadonlyMap<string, number>): Promise<void> {
-  await sql`with grown as (
-      update streams set last = ends.last from unnest(${[...ends.keys()]}::text[], ${[...ends.values()]}::bigint[]) as ends (id, last) where streams.id = ends.id returning streams.id, streams.last
-    ) select pg_notify(${CHANNEL}, '{"stream":'::text || to_json(id)::text || ',"last":'::text || last::text || '}'::text) from grown`.execute(db);
-}

@@ -4,7 +4,8 @@ import { causeOf, collectedOn, strayCauses, type Cause } from '@pause/core/recal
 import { sql } from 'kysely';
 import { streamsOf, type Actor } from '../access';
 import type { Db } from '../db';
-import { groupsOf, MOVES } from '../notebook/write';
+import { MOVES } from '../notebook/entries';
+import { groupsOf } from '../notebook/groupRules';
 import { outcomesOf, pagesOf } from '../notebook/read';
 
 /** Finding everything again: which finds and harvests no longer stand, kept as they become known, and all that descends from them. */
