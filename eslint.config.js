@@ -1,17 +1,47 @@
 import js from '@eslint/js';
+import importX from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/node_modules', '**/*.tmp.ts', 'server/build/**', 'app/dist', '.pause', '**/.expo', 'app/expo-env.d.ts'] },
+  {
+    ignores: [
+      '**/node_modules',
+      '**/*.tmp.ts',
+      'server/build/**',
+      'app/dist',
+      '.pause',
+      '**/.expo',
+      'app/expo-env.d.ts',
+    ],
+  },
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],
+    plugins: { 'import-x': importX },
     extends: [...tseslint.configs.strictTypeChecked],
-    languageOptions: { parserOptions: { project: ['./tsconfig.json', './app/tsconfig.json'], tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parserOptions: {
+        project: ['./tsconfig.json', './app/tsconfig.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
     rules: {
+      'import-x/order': [
+        'error',
+        {
+          groups: ['builtin', 'external', 'internal', 'parent', 'sibling', 'index'],
+          pathGroups: [{ pattern: '@pause/**', group: 'external', position: 'after' }],
+          pathGroupsExcludedImportTypes: [],
+          alphabetize: { order: 'asc', caseInsensitive: true },
+        },
+      ],
+      'import-x/no-duplicates': 'error',
       '@typescript-eslint/no-confusing-void-expression': 'off',
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { arguments: false, attributes: false } }],
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { arguments: false, attributes: false } },
+      ],
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-redundant-type-constituents': 'off',
@@ -24,9 +54,23 @@ export default tseslint.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
-  { files: ['**/*.cjs', 'app/*.js', 'app/bundle/*.js'], languageOptions: { globals: { exports: 'readonly', module: 'writable', require: 'readonly', __dirname: 'readonly', setTimeout: 'readonly' } } },
+  {
+    files: ['**/*.cjs', 'app/*.js', 'app/bundle/*.js'],
+    languageOptions: {
+      globals: {
+        exports: 'readonly',
+        module: 'writable',
+        require: 'readonly',
+        __dirname: 'readonly',
+        setTimeout: 'readonly',
+      },
+    },
+  },
   { files: ['cli/bin/*.js'], languageOptions: { globals: { process: 'readonly' } } },
   // Its loops run over arrays whose lengths they know.
   { files: ['core/src/plan/solve.ts'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
-  { files: ['**/test/**', 'e2e/**', 'bench/**'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
+  {
+    files: ['**/test/**', 'e2e/**', 'bench/**'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
 );

@@ -36,16 +36,35 @@ interface Report {
   readonly testResults: readonly {
     readonly message: string;
     readonly status: string;
-    readonly assertionResults: readonly { readonly fullName: string; readonly status: string; readonly invocations?: number; readonly retryReasons?: readonly string[] }[];
+    readonly assertionResults: readonly {
+      readonly fullName: string;
+      readonly status: string;
+      readonly invocations?: number;
+      readonly retryReasons?: readonly string[];
+    }[];
   }[];
 }
 
 /** A run of Jest; its own counts are added up. A suite that could not even start counts as one failure. */
 async function jest(name: string, args: readonly string[], env: NodeJS.ProcessEnv): Promise<void> {
   const report = join(scratch, `${name}.json`);
-  const { status } = await run('npx', ['--no-install', 'jest', '--maxWorkers=2', '--testTimeout=60000', '--json', `--outputFile=${report}`, ...args], {
-    cwd: ROOT, env: { ...env, FORCE_COLOR: '0' }, echo: process.env.PAUSE_TEST_VERBOSE === '1',
-  });
+  const { status } = await run(
+    'npx',
+    [
+      '--no-install',
+      'jest',
+      '--maxWorkers=2',
+      '--testTimeout=60000',
+      '--json',
+      `--outputFile=${report}`,
+      ...args,
+    ],
+    {
+      cwd: ROOT,
+      env: { ...env, FORCE_COLOR: '0' },
+      echo: process.env.PAUSE_TEST_VERBOSE === '1',
+    },
+  );
   let result: Report;
   try {
     result = JSON.parse(readFileSync(report, 'utf8')) as Report;
@@ -59,10 +78,13 @@ async function jest(name: string, args: readonly string[], env: NodeJS.ProcessEn
   for (const suite of result.testResults) {
     if (suite.status === 'failed') say(suite.message);
     for (const test of suite.assertionResults) {
-      if (test.status === 'passed' && (test.invocations ?? 1) > 1) say(`      passed at the second try: ${test.fullName}\n${(test.retryReasons ?? []).join('\n')}`);
+      if (test.status === 'passed' && (test.invocations ?? 1) > 1)
+        say(`      passed at the second try: ${test.fullName}\n${(test.retryReasons ?? []).join('\n')}`);
     }
   }
-  say(`      ${result.numPassedTests} passed, ${result.numFailedTests + result.numRuntimeErrorTestSuites} failed in ${name}`);
+  say(
+    `      ${result.numPassedTests} passed, ${result.numFailedTests + result.numRuntimeErrorTestSuites} failed in ${name}`,
+  );
 }
 
 let cluster: Cluster | undefined;
@@ -74,21 +96,38 @@ async function end(status: number): Promise<never> {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end(130));
 
 try {
-  const chromium = await step(1, STEPS, 'Browser and database: installing what is missing, starting a database for the tests', async () => {
-    const path = await findChromium();
-    cluster = await openCluster(join(scratch, 'postgres'));
-    return path;
-  });
-  await step(2, STEPS, 'Type check and lint', () => Promise.all([
-    one('type check', 'npm', ['run', '--silent', 'typecheck']), one('lint', 'npm', ['run', '--silent', 'lint']),
-  ]));
-  await step(3, STEPS, 'Unit and API tests', () => jest('unit and API tests', ['--selectProjects', 'core', 'app', 'server'], { TEST_DATABASE_URL: cluster?.url ?? '' }));
+  const chromium = await step(
+    1,
+    STEPS,
+    'Browser and database: installing what is missing, starting a database for the tests',
+    async () => {
+      const path = await findChromium();
+      cluster = await openCluster(join(scratch, 'postgres'));
+      return path;
+    },
+  );
+  await step(2, STEPS, 'Types, lint and format', () =>
+    Promise.all([
+      one('type check', 'npm', ['run', '--silent', 'typecheck']),
+      one('lint', 'npm', ['run', '--silent', 'lint']),
+      one('format', 'npm', ['run', '--silent', 'format']),
+    ]),
+  );
+  await step(3, STEPS, 'Unit and API tests', () =>
+    jest('unit and API tests', ['--selectProjects', 'core', 'app', 'server'], {
+      TEST_DATABASE_URL: cluster?.url ?? '',
+    }),
+  );
   await step(4, STEPS, 'Web application: building if its sources changed', () => buildWebApp(ROOT));
-  await step(5, STEPS, 'Browser tests', () => jest('browser tests', ['--selectProjects', 'browser'], { CHROMIUM: chromium }));
+  await step(5, STEPS, 'Browser tests', () =>
+    jest('browser tests', ['--selectProjects', 'browser'], { CHROMIUM: chromium }),
+  );
   say(`\n${tally.passed} passed, ${tally.failed} failed`);
   await end(tally.failed === 0 && tally.passed > 0 ? 0 : 1);
 } catch (error) {
-  process.stderr.write(`pause: ${error instanceof Hitch ? error.message : (error as Error).stack ?? String(error)}\n`);
+  process.stderr.write(
+    `pause: ${error instanceof Hitch ? error.message : ((error as Error).stack ?? String(error))}\n`,
+  );
   say(`\n${tally.passed} passed, ${tally.failed + 1} failed`);
   await end(1);
 }
