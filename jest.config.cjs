@@ -1,6 +1,17 @@
 /** The reasoning and the command line, the API, the interface in jsdom, and all of it in a real browser. */
-const transform = { '\\.m?[jt]sx?$': ['babel-jest', { plugins: ['@babel/plugin-transform-dynamic-import'], configFile: require.resolve('./babel.config.cjs'), caller: { name: 'metro', bundler: 'metro', platform: 'web' } }] };
-const ignored = ['/node_modules/(?!(@noble|@pause|lucide-react-native|better-auth|@better-auth|better-call|@better-fetch|nanostores|jose|rou3|defu|uncrypto|set-cookie-parser)/)'];
+const transform = {
+  '\\.m?[jt]sx?$': [
+    'babel-jest',
+    {
+      plugins: ['@babel/plugin-transform-dynamic-import'],
+      configFile: require.resolve('./babel.config.cjs'),
+      caller: { name: 'metro', bundler: 'metro', platform: 'web' },
+    },
+  ],
+};
+const ignored = [
+  '/node_modules/(?!(@noble|@pause|lucide-react-native|better-auth|@better-auth|better-call|@better-fetch|nanostores|jose|rou3|defu|uncrypto|set-cookie-parser)/)',
+];
 
 const expoWeb = require('jest-expo/web/jest-preset.js');
 
@@ -35,7 +46,13 @@ module.exports = {
       testMatch: ['<rootDir>/test/**/*.test.{ts,tsx}'],
       setupFiles: ['<rootDir>/test/setup.cjs'],
       // Of d3 what runs in a test as it is; what an icon looks like is no matter there.
-      moduleNameMapper: { ...expoWeb.moduleNameMapper, '^(d3-(?:scale|array|interpolate|color|format|time|time-format|geo|selection|zoom|transition|drag|dispatch|timer|ease))$': '<rootDir>/../node_modules/$1/dist/$1.js', '^internmap$': '<rootDir>/../node_modules/internmap/dist/internmap.js', '^lucide-react-native/icons/.*$': '<rootDir>/test/icon.cjs' },
+      moduleNameMapper: {
+        ...expoWeb.moduleNameMapper,
+        '^(d3-(?:scale|array|interpolate|color|format|time|time-format|geo|selection|zoom|transition|drag|dispatch|timer|ease))$':
+          '<rootDir>/../node_modules/$1/dist/$1.js',
+        '^internmap$': '<rootDir>/../node_modules/internmap/dist/internmap.js',
+        '^lucide-react-native/icons/.*$': '<rootDir>/test/icon.cjs',
+      },
     },
   ],
 };

@@ -2,7 +2,10 @@
 const requiredLate = ({ template, types }) => ({
   visitor: {
     CallExpression(path) {
-      if (types.isImport(path.node.callee)) path.replaceWith(template.expression.ast`Promise.resolve().then(() => require(${path.node.arguments[0]}))`);
+      if (types.isImport(path.node.callee))
+        path.replaceWith(
+          template.expression.ast`Promise.resolve().then(() => require(${path.node.arguments[0]}))`,
+        );
     },
     ImportExpression(path) {
       path.replaceWith(template.expression.ast`Promise.resolve().then(() => require(${path.node.source}))`);
@@ -10,4 +13,7 @@ const requiredLate = ({ template, types }) => ({
   },
 });
 
-module.exports = (api) => ({ presets: ['babel-preset-expo'], plugins: api.env('test') ? [requiredLate] : [] });
+module.exports = (api) => ({
+  presets: ['babel-preset-expo'],
+  plugins: api.env('test') ? [requiredLate] : [],
+});

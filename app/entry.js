@@ -1,4 +1,5 @@
-// The application begins here. What everything stands on is read bit by bit, a task each, so that nobody's finger waits for all of it at once.
+// The application begins here. What everything stands on is read bit by bit, a task each, so that nobody's
+// finger waits for all of it at once.
 require('@expo/metro-runtime');
 
 const parts = [
@@ -6,7 +7,10 @@ const parts = [
   () => require('react-dom/client'),
   () => require('expo-router/build/react-navigation/native'),
   // Drawn bit by bit too: a transition gives way to a finger.
-  () => require('react').startTransition(() => { require('expo-router/entry'); }),
+  () =>
+    require('react').startTransition(() => {
+      require('expo-router/entry');
+    }),
 ];
 
 function readNext() {

@@ -4,38 +4,67 @@ import { parseArgs } from 'node:util';
 import { ATTACKS, ATTACK_WORDS } from './faults/hostile';
 import { runFaults, type FaultReport } from './faults/run';
 
-/** Nothing lost: devices, server and database under faults. Writes docs/reliability.md; with a seed of one's own it only says what happened. */
+/**
+ * Nothing lost: devices, server and database under faults. Writes docs/reliability.md; with a seed of one's
+ * own it only says what happened.
+ */
 
-const { values } = parseArgs({ options: {
-  seed: { type: 'string' }, devices: { type: 'string', default: '6' }, readings: { type: 'string', default: '10000' }, faults: { type: 'string', default: '200' }, hostile: { type: 'string', default: '2' },
-} });
+const { values } = parseArgs({
+  options: {
+    seed: { type: 'string' },
+    devices: { type: 'string', default: '6' },
+    readings: { type: 'string', default: '10000' },
+    faults: { type: 'string', default: '200' },
+    hostile: { type: 'string', default: '2' },
+  },
+});
 const whole = (name: 'seed' | 'devices' | 'readings' | 'faults' | 'hostile', text: string) => {
   const number = Number(text);
-  if (!Number.isInteger(number) || number < 1) throw new Error(`--${name}: "${text}" is not a whole number from 1 on`);
+  if (!Number.isInteger(number) || number < 1)
+    throw new Error(`--${name}: "${text}" is not a whole number from 1 on`);
   return number;
 };
-const size = { devices: whole('devices', values.devices), readings: whole('readings', values.readings), faults: whole('faults', values.faults), hostile: whole('hostile', values.hostile) };
+const size = {
+  devices: whole('devices', values.devices),
+  readings: whole('readings', values.readings),
+  faults: whole('faults', values.faults),
+  hostile: whole('hostile', values.hostile),
+};
 const seeds = values.seed === undefined ? [1, 2, 3] : [whole('seed', values.seed)];
 
 const SAID: Readonly<Record<string, string>> = {
-  refused: 'no connection at all', 'cut-request': 'connection cut in the middle of a request', 'answer-lost': 'answer lost after the server had stored it', twice: 'delivered twice at once',
-  'late-again': 'delivered again after later things', offline: 'offline for a while', 'tab-killed': 'tab killed in the middle of what it did', clock: 'clock off by up to a day and a half',
-  'server-killed': 'server killed (SIGKILL)', 'database-killed': 'database stopped at once (immediate)',
+  refused: 'no connection at all',
+  'cut-request': 'connection cut in the middle of a request',
+  'answer-lost': 'answer lost after the server had stored it',
+  twice: 'delivered twice at once',
+  'late-again': 'delivered again after later things',
+  offline: 'offline for a while',
+  'tab-killed': 'tab killed in the middle of what it did',
+  clock: 'clock off by up to a day and a half',
+  'server-killed': 'server killed (SIGKILL)',
+  'database-killed': 'database stopped at once (immediate)',
 };
 
 const reports: FaultReport[] = [];
 for (const seed of seeds) {
-  process.stdout.write(`seed ${seed}: ${size.devices} devices, ${size.hostile} of them hostile, ${size.readings} readings, ${size.faults} faults\n`);
+  process.stdout.write(
+    `seed ${seed}: ${size.devices} devices, ${size.hostile} of them hostile, ${size.readings} readings, ${size.faults} faults\n`,
+  );
   const report = await runFaults({ seed, ...size }, (line) => process.stdout.write(`  ${line}\n`));
   reports.push(report);
-  process.stdout.write(`  ${report.acknowledged} acknowledged, ${report.lost.length} lost, ${report.doubled.length} twice, ${report.unequal.length} unequal, ${report.gaps} gaps, ${report.seconds} s\n`);
-  for (const line of [...report.lost, ...report.doubled, ...report.unequal, ...report.refused].slice(0, 20)) process.stdout.write(`    ${line}\n`);
+  process.stdout.write(
+    `  ${report.acknowledged} acknowledged, ${report.lost.length} lost, ${report.doubled.length} twice, ${report.unequal.length} unequal, ${report.gaps} gaps, ${report.seconds} s\n`,
+  );
+  for (const line of [...report.lost, ...report.doubled, ...report.unequal, ...report.refused].slice(0, 20))
+    process.stdout.write(`    ${line}\n`);
 }
 const bad = reports.some((r) => r.lost.length + r.doubled.length + r.unequal.length + r.gaps > 0);
 
 if (values.seed === undefined) {
   const kinds = Object.keys(SAID);
-  writeFileSync(join(import.meta.dirname, '../docs/reliability.md'), `# Nothing lost
+  writeFileSync(
+    join(import.meta.dirname, '../docs/reliability.md'),
+    `# Nothing lost
 
 Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:faults\`. Any run can be repeated alone: \`npm run bench:faults -- --seed 2\`.
 
@@ -65,6 +94,7 @@ ${ATTACKS.map((attack) => `| ${ATTACK_WORDS[attack]} | ${reports.map((r) => r.at
 A short run is among the tests, and so is one with a device that keeps nothing of what it is told, to see that it would be noticed.
 
 What was found by it and mended: a connection to the database that broke while a query was under way ended the server; it is now only that request's fault.
-`);
+`,
+  );
 }
 process.exit(bad ? 1 : 0);

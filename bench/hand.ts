@@ -7,8 +7,8 @@ import { gzipSync } from 'node:zlib';
 import type { Response } from 'playwright-core';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
-import { quiet, startRig, type Rig } from '../e2e/rig';
 import { onceSeen, seen, strip } from '../e2e/forager';
+import { quiet, startRig, type Rig } from '../e2e/rig';
 import { FIVE, shortestPath } from '../e2e/taps';
 import { doTask, TASKS } from '../e2e/tasks';
 import { IN_BROWSER } from '../e2e/thumb';
@@ -25,12 +25,16 @@ process.env.CHROMIUM = await findChromium();
 const rig = await startRig();
 let open = rig;
 const lines: string[] = [];
-const say = (line: string) => { lines.push(line); };
-const quantile = (values: readonly number[], q: number) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))] ?? Number.NaN;
+const say = (line: string) => {
+  lines.push(line);
+};
+const quantile = (values: readonly number[], q: number) =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))] ?? Number.NaN;
 
 /**
- * Taps the first answer, and tells how long it took until strip or bars were drawn anew; nothing where it moved neither.
- * An observer, not a poll, which would take its share of a slowed processor. Text, since a compiler's helpers are not there in the page.
+ * Taps the first answer, and tells how long it took until strip or bars were drawn anew; nothing where it
+ * moved neither. An observer, not a poll, which would take its share of a slowed processor. Text, since a
+ * compiler's helpers are not there in the page.
  */
 const ANSWER_AND_WAIT = `new Promise((done) => {
   const start = performance.now();
@@ -38,7 +42,8 @@ const ANSWER_AND_WAIT = `new Promise((done) => {
   const watch = new MutationObserver(() => {
     watch.disconnect();
     clearTimeout(giveUp);
-    // A message that is sent while a frame is made ready comes when that frame is done; a timer would wait for what is drawn after it too.
+    // A message that is sent while a frame is made ready comes when that frame is done; a timer would wait
+    // for what is drawn after it too.
     requestAnimationFrame(() => {
       const { port1, port2 } = new MessageChannel();
       port1.onmessage = () => done(performance.now() - start);
@@ -53,7 +58,11 @@ const ANSWER_AND_WAIT = `new Promise((done) => {
 
 const ROUNDS = 3;
 
-/** Opens a find’s check on a slow processor and answers up to twelve questions. @returns how long strip or bars took to move, nothing where they did not */
+/**
+ * Opens a find’s check on a slow processor and answers up to twelve questions.
+ *
+ * @returns how long strip or bars took to move, nothing where they did not
+ */
 async function answersTo(own: Rig, find: string): Promise<(number | null)[]> {
   const { page, context } = await own.open();
   const session = await context.newCDPSession(page);
@@ -68,9 +77,9 @@ async function answersTo(own: Rig, find: string): Promise<(number | null)[]> {
     const gloves = page.getByRole('button', { name: 'They are on' });
     if (await gloves.isVisible()) await gloves.click();
     const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
-    if (await answers.count() === 0) {
+    if ((await answers.count()) === 0) {
       const skip = page.getByRole('button', { name: 'Skip' });
-      if (await skip.count() === 0) break;
+      if ((await skip.count()) === 0) break;
       await skip.click();
       await page.waitForTimeout(400);
       continue;
@@ -96,20 +105,30 @@ interface Run extends Report {
 
 try {
   say('# In the hand\n');
-  say(`Measured by \`npm run bench:hand\` on the built application in Debian's Chromium, ${new Date().toISOString().slice(0, 10)}. A phone's size, 390 by 844.\n`);
+  say(
+    `Measured by \`npm run bench:hand\` on the built application in Debian's Chromium, ${new Date().toISOString().slice(0, 10)}. A phone's size, 390 by 844.\n`,
+  );
 
   say('## Taps to a settled find\n');
-  say('From the start screen to *collect*, by somebody who sees what is usual and taps the shortest way. Seconds are those that the taps and the screen take, not those of looking at the plant. Eight answers are the least there can be: eight independent things have to fit.\n');
-  say('| target | stage | taps | of them answers | seconds | at three seconds a tap |\n|---|---|---|---|---|---|');
+  say(
+    'From the start screen to *collect*, by somebody who sees what is usual and taps the shortest way. Seconds are those that the taps and the screen take, not those of looking at the plant. Eight answers are the least there can be: eight independent things have to fit.\n',
+  );
+  say(
+    '| target | stage | taps | of them answers | seconds | at three seconds a tap |\n|---|---|---|---|---|---|',
+  );
   for (const [target, stage] of FIVE) {
     const { page, context } = await rig.open();
     const path = await shortestPath(page, guide, target, stage);
-    say(`| ${guide.taxon(target)?.taxon.scientificName ?? target} | ${stage} | ${path.taps} | ${path.answers} | ${path.seconds.toFixed(1)} | ${path.taps * 3} |`);
+    say(
+      `| ${guide.taxon(target)?.taxon.scientificName ?? target} | ${stage} | ${path.taps} | ${path.answers} | ${path.seconds.toFixed(1)} | ${path.taps * 3} |`,
+    );
     await context.close();
   }
 
   say('\n## What new users set out to do\n');
-  say(`On the demo, on a phone as a browser shows it (${IN_BROWSER.width} by ${IN_BROWSER.height}), each from the start screen. A scroll is half a screen; what has to be scrolled to is not on the screen.\n`);
+  say(
+    `On the demo, on a phone as a browser shows it (${IN_BROWSER.width} by ${IN_BROWSER.height}), each from the start screen. A scroll is half a screen; what has to be scrolled to is not on the screen.\n`,
+  );
   say('| task | taps | scrolls |\n|---|---|---|');
   for (const task of TASKS) {
     const { name, taps, scrolls } = await doTask(rig, task);
@@ -132,7 +151,9 @@ try {
     if (own !== rig) await own.close();
   }
   const slow = [...first, ...later];
-  say(`With the processor slowed four times, ${slow.length} answers, from the finger’s lift to the frame that shows it: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at p95 (budget 100 ms). The first answer after a page was opened is the slowest, since its way is gone for the first time: ${Math.round(quantile(first, 0.5))} ms at the median of ${first.length}; of the others ${Math.round(quantile(later, 0.5))} ms. ${still} more moved neither strip nor bars.\n`);
+  say(
+    `With the processor slowed four times, ${slow.length} answers, from the finger’s lift to the frame that shows it: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at p95 (budget 100 ms). The first answer after a page was opened is the slowest, since its way is gone for the first time: ${Math.round(quantile(first, 0.5))} ms at the median of ${first.length}; of the others ${Math.round(quantile(later, 0.5))} ms. ${still} more moved neither strip nor bars.\n`,
+  );
 
   say('## JavaScript to the first usable screen\n');
   const { page, context } = await rig.open();
@@ -140,7 +161,9 @@ try {
   page.on('response', (response) => {
     if (response.request().resourceType() === 'script') scripts.set(response.url(), response);
   });
-  await page.route('**/*', (route) => (route.request().headers()['sec-purpose']?.includes('prefetch') ? route.abort() : route.continue()));
+  await page.route('**/*', (route) =>
+    route.request().headers()['sec-purpose']?.includes('prefetch') ? route.abort() : route.continue(),
+  );
   // What was asked for before the button stood there; what the notebook needs comes after it.
   await page.addInitScript(`new MutationObserver((_, watch) => {
     if (![...document.querySelectorAll('button, [role="button"]')].some((b) => b.textContent.startsWith('A new find'))) return;
@@ -149,14 +172,20 @@ try {
   }).observe(document, { subtree: true, childList: true })`);
   await page.goto('/');
   await page.getByRole('button', { name: 'A new find' }).waitFor();
-  const asked = new Set(await page.evaluate<string[]>(`(() => {
+  const asked = new Set(
+    await page.evaluate<string[]>(`(() => {
     const [{ startTime }] = performance.getEntriesByName('usable');
     const wanted = [...document.querySelectorAll('link[rel="preload"][as="script"]')].map(({ href }) => href);
     return performance.getEntriesByType('resource').filter((r) => (r.initiatorType === 'script' || wanted.includes(r.name)) && r.startTime <= startTime).map((r) => r.name);
-  })()`));
+  })()`),
+  );
   const early = [...scripts].filter(([url]) => asked.has(url) && !url.includes('/worker-'));
-  const bytes = (await Promise.all(early.map(async ([, response]) => gzipSync(await response.body(), { level: 9 }).length))).reduce((a, b) => a + b, 0);
-  say(`${bytes.toLocaleString('en')} bytes gzipped in ${early.length} files (budget 450,000). The other screens are fetched ahead while nothing else is to be done, and the worker beside it.\n`);
+  const bytes = (
+    await Promise.all(early.map(async ([, response]) => gzipSync(await response.body(), { level: 9 }).length))
+  ).reduce((a, b) => a + b, 0);
+  say(
+    `${bytes.toLocaleString('en')} bytes gzipped in ${early.length} files (budget 450,000). The other screens are fetched ahead while nothing else is to be done, and the worker beside it.\n`,
+  );
   await context.close();
 
   say('## Lighthouse\n');
@@ -167,30 +196,53 @@ try {
   try {
     const runs: Run[] = [];
     let failed: unknown;
-    // Now and then Chromium's trace lacks its beginning, and Lighthouse gives up; that run is made again, and the good ones are kept.
+    // Now and then Chromium's trace lacks its beginning, and Lighthouse gives up; that run is made again, and
+    // the good ones are kept.
     for (let attempt = 0; attempt < 2 * ROUNDS && runs.length < ROUNDS; attempt += 1) {
       const path = join(folder, `run-${attempt}`);
       try {
         // Not waited for with the server's own thread: it has to answer meanwhile.
-        await promisify(execFile)('npx', [
-          '--yes', 'lighthouse@12.8.2', open.url, '--output=json', `--output-path=${path}`, '--only-categories=performance,accessibility', '--quiet', '--save-assets',
-          '--chrome-flags=--headless=new --no-sandbox --disable-gpu --disable-quic',
-        ], { env: { ...process.env, CHROME_PATH: process.env.CHROMIUM }, timeout: 180_000 });
-        runs.push({ ...JSON.parse(readFileSync(path, 'utf8')) as Report, busy: busyBlocking(JSON.parse(readFileSync(`${path}-0.trace.json`, 'utf8')) as Trace) });
+        await promisify(execFile)(
+          'npx',
+          [
+            '--yes',
+            'lighthouse@12.8.2',
+            open.url,
+            '--output=json',
+            `--output-path=${path}`,
+            '--only-categories=performance,accessibility',
+            '--quiet',
+            '--save-assets',
+            '--chrome-flags=--headless=new --no-sandbox --disable-gpu --disable-quic',
+          ],
+          { env: { ...process.env, CHROME_PATH: process.env.CHROMIUM }, timeout: 180_000 },
+        );
+        runs.push({
+          ...(JSON.parse(readFileSync(path, 'utf8')) as Report),
+          busy: busyBlocking(JSON.parse(readFileSync(`${path}-0.trace.json`, 'utf8')) as Trace),
+        });
       } catch (error) {
         failed = error;
       }
     }
     if (runs.length === 0) throw failed;
     const score = (run: Run, name: string) => Math.round((run.categories[name]?.score ?? 0) * 100);
-    say('Its phone profile (slow 4G, processor slowed four times), against the start screen; wanted are 95 of performance and of accessibility. The blocking that Lighthouse tells counts by the clock, and so counts what other guests of this machine take; beside it the same sum over the time in which the page really had the processor. The machine is Lighthouse’s own measure of how fast it is: a desktop has 1,500 and more.\n');
-    say('| performance | accessibility | first paint | largest | blocking, by the clock | by the processor | shift | machine |\n|---|---|---|---|---|---|---|---|');
+    say(
+      'Its phone profile (slow 4G, processor slowed four times), against the start screen; wanted are 95 of performance and of accessibility. The blocking that Lighthouse tells counts by the clock, and so counts what other guests of this machine take; beside it the same sum over the time in which the page really had the processor. The machine is Lighthouse’s own measure of how fast it is: a desktop has 1,500 and more.\n',
+    );
+    say(
+      '| performance | accessibility | first paint | largest | blocking, by the clock | by the processor | shift | machine |\n|---|---|---|---|---|---|---|---|',
+    );
     for (const run of runs) {
       const shown = (audit: string) => run.audits[audit]?.displayValue ?? '?';
-      say(`| ${score(run, 'performance')} | ${score(run, 'accessibility')} | ${shown('first-contentful-paint')} | ${shown('largest-contentful-paint')} | ${shown('total-blocking-time')} | ${Math.round(run.busy).toLocaleString('en')} ms | ${shown('cumulative-layout-shift')} | ${Math.round(run.environment.benchmarkIndex)} |`);
+      say(
+        `| ${score(run, 'performance')} | ${score(run, 'accessibility')} | ${shown('first-contentful-paint')} | ${shown('largest-contentful-paint')} | ${shown('total-blocking-time')} | ${Math.round(run.busy).toLocaleString('en')} ms | ${shown('cumulative-layout-shift')} | ${Math.round(run.environment.benchmarkIndex)} |`,
+      );
     }
   } catch (error) {
-    say(`Not measured: Lighthouse could not be fetched or run here (${String(error instanceof Error ? error.message : error).split('\n')[0] ?? ''}).\n`);
+    say(
+      `Not measured: Lighthouse could not be fetched or run here (${String(error instanceof Error ? error.message : error).split('\n')[0] ?? ''}).\n`,
+    );
   }
 } finally {
   await open.close();

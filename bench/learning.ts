@@ -1,18 +1,42 @@
 import { writeFileSync } from 'node:fs';
 import { nextChecks, type CharacterId, type HarmGrade, type StateId } from '@pause/core';
-import { cardsOf, confusionOf, EARNED, findOf, isEarned, met, scoreOf, seenRightly, sitting, unseen, walkOf, type CardId, type Encounter, type Memory, type Pictures, type Read, type WalkDecision } from '@pause/core/learn';
+import {
+  cardsOf,
+  confusionOf,
+  EARNED,
+  findOf,
+  isEarned,
+  met,
+  scoreOf,
+  seenRightly,
+  sitting,
+  unseen,
+  walkOf,
+  type CardId,
+  type Encounter,
+  type Memory,
+  type Pictures,
+  type Read,
+  type WalkDecision,
+} from '@pause/core/learn';
 import { answerPlate } from '@pause/core/plate';
 import { seeded } from '@pause/core/weather';
 import { collectable, guide } from '../core/test/finds';
 
-/** Whether practice teaches: simulated learners who forget and confuse in a way that is known. `npm run bench:learning` writes docs/learning.md. */
+/**
+ * Whether practice teaches: simulated learners who forget and confuse in a way that is known. `npm run
+ * bench:learning` writes docs/learning.md.
+ */
 
 const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
 const known = new Map<string, boolean>();
 const pictures: Pictures = {
   state: (character, state) => {
     const name = `${character} ${state}`;
-    const have = known.get(name) ?? (guide.character(character)?.character.kind === 'colour' || answerPlate(character, state) !== undefined);
+    const have =
+      known.get(name) ??
+      (guide.character(character)?.character.kind === 'colour' ||
+        answerPlate(character, state) !== undefined);
     known.set(name, have);
     return have;
   },
@@ -21,14 +45,32 @@ const pictures: Pictures = {
 
 // ---- what somebody confuses ----
 
-/** Characters with states, each of which is taken for one other at a rate of its own; and how often which word of sureness is said. */
-export function planted(seed: number): ReadonlyMap<CharacterId, { readonly rate: number; readonly takes: ReadonlyMap<StateId, StateId> }> {
+/**
+ * Characters with states, each of which is taken for one other at a rate of its own; and how often which word
+ * of sureness is said.
+ */
+export function planted(
+  seed: number,
+): ReadonlyMap<CharacterId, { readonly rate: number; readonly takes: ReadonlyMap<StateId, StateId> }> {
   const draw = seeded(seed);
-  return new Map(guide.characters.filter(({ character }) => character.kind === 'states').slice(0, 24).map(({ id, stateBit }) => {
-    const states = [...stateBit.keys()] as StateId[];
-    const takes = new Map(states.map((state, index) => [state, states[(index + 1 + Math.floor(draw() * (states.length - 1))) % states.length] ?? state] as const));
-    return [id, { rate: 0.25 * draw() ** 2, takes }];
-  }));
+  return new Map(
+    guide.characters
+      .filter(({ character }) => character.kind === 'states')
+      .slice(0, 24)
+      .map(({ id, stateBit }) => {
+        const states = [...stateBit.keys()] as StateId[];
+        const takes = new Map(
+          states.map(
+            (state, index) =>
+              [
+                state,
+                states[(index + 1 + Math.floor(draw() * (states.length - 1))) % states.length] ?? state,
+              ] as const,
+          ),
+        );
+        return [id, { rate: 0.25 * draw() ** 2, takes }];
+      }),
+  );
 }
 const SAYS_SURE = { right: 0.8, wrong: 0.45 };
 
@@ -41,7 +83,12 @@ export function drilled(eye: ReturnType<typeof planted>, times: number, seed: nu
     const states = [...takes.keys()];
     const shown = states[Math.floor(draw() * states.length)] as StateId;
     const wrong = draw() < rate;
-    return { character, shown, read: wrong ? takes.get(shown) as StateId : shown, sureness: draw() < (wrong ? SAYS_SURE.wrong : SAYS_SURE.right) ? 'sure' : 'fairly' };
+    return {
+      character,
+      shown,
+      read: wrong ? (takes.get(shown) as StateId) : shown,
+      sureness: draw() < (wrong ? SAYS_SURE.wrong : SAYS_SURE.right) ? 'sure' : 'fairly',
+    };
   });
 }
 
@@ -64,17 +111,29 @@ function recovered(drills: number) {
       rightPairs += Number(eye.get(character)?.takes.get(shown) === read);
     }
     const mean = [...eye.values()].reduce((sum, { rate }) => sum + rate, 0) / eye.size;
-    const truth = mean * SAYS_SURE.wrong / (mean * SAYS_SURE.wrong + (1 - mean) * SAYS_SURE.right);
+    const truth = (mean * SAYS_SURE.wrong) / (mean * SAYS_SURE.wrong + (1 - mean) * SAYS_SURE.right);
     sureTruth += truth;
     sure += Number(truth >= found.calibration.sure.low && truth <= found.calibration.sure.high);
   }
-  return { inside: inside / all, width: width / all, pairs: pairs === 0 ? 1 : rightPairs / pairs, sure: sure / learners, sureTruth: sureTruth / learners };
+  return {
+    inside: inside / all,
+    width: width / all,
+    pairs: pairs === 0 ? 1 : rightPairs / pairs,
+    sure: sure / learners,
+    sureTruth: sureTruth / learners,
+  };
 }
 
 // ---- when to repeat ----
 
-/** How somebody forgets, which is not how the schedule thinks they do: strength in days, with a gain that is larger the more had faded, as the spacing of practice has been found to act. */
-interface Trace { strength: number; last: number }
+/**
+ * How somebody forgets, which is not how the schedule thinks they do: strength in days, with a gain that is
+ * larger the more had faded, as the spacing of practice has been found to act.
+ */
+interface Trace {
+  strength: number;
+  last: number;
+}
 export class Forgetful {
   private readonly traces = new Map<string, Trace>();
   private readonly hard = new Map<string, number>();
@@ -91,7 +150,9 @@ export class Forgetful {
     const hard = this.hard.get(card) ?? 0.6 + 0.8 * this.draw();
     this.hard.set(card, hard);
     const trace = this.traces.get(card) ?? { strength: 1.2 / hard, last: day };
-    const strength = right ? trace.strength * (1 + (2.2 / hard) * (0.25 + (1 - remembered))) : Math.max(1, trace.strength * 0.45);
+    const strength = right
+      ? trace.strength * (1 + (2.2 / hard) * (0.25 + (1 - remembered)))
+      : Math.max(1, trace.strength * 0.45);
     this.traces.set(card, { strength: Math.min(400, strength), last: day });
     return right;
   }
@@ -106,14 +167,26 @@ const pairs = cardsOf(guide, collectable, pictures, []).filter(({ id }) => id.st
 type Choose = (day: number, most: number, memories: ReadonlyMap<string, Memory>) => readonly CardId[];
 const at = (day: number) => new Date(Date.UTC(2026, 3, 1) + day * 86_400_000);
 
-const scheduled: Choose = (day, most, memories) => sitting({ cards: pairs, memories, soon: () => 0, now: at(day), most, fresh: Math.ceil(most / 2) });
+const scheduled: Choose = (day, most, memories) =>
+  sitting({ cards: pairs, memories, soon: () => 0, now: at(day), most, fresh: Math.ceil(most / 2) });
 function equally(): Choose {
   let next = 0;
-  return (_, most) => Array.from({ length: most }, () => { next += 1; return (pairs[(next - 1) % pairs.length] as (typeof pairs)[number]).id; });
+  return (_, most) =>
+    Array.from({ length: most }, () => {
+      next += 1;
+      return (pairs[(next - 1) % pairs.length] as (typeof pairs)[number]).id;
+    });
 }
 
-/** Of dangerous lookalikes met on the last day, how many are taken for what is looked for; and how many pairs are earned then. */
-export function eightWeeks(choose: Choose, minutes: number, seed: number): { readonly errors: number; readonly earned: number; readonly drills: number } {
+/**
+ * Of dangerous lookalikes met on the last day, how many are taken for what is looked for; and how many pairs
+ * are earned then.
+ */
+export function eightWeeks(
+  choose: Choose,
+  minutes: number,
+  seed: number,
+): { readonly errors: number; readonly earned: number; readonly drills: number } {
   const learner = new Forgetful(seeded(seed));
   const memories = new Map<string, Memory>();
   let drills = 0;
@@ -122,18 +195,30 @@ export function eightWeeks(choose: Choose, minutes: number, seed: number): { rea
     for (const card of choose(day, minutes * 3, memories)) {
       const right = learner.drill(card, day);
       drills += 1;
-      memories.set(card, met(memories.get(card) ?? unseen(at(day)), { kind: 'drill', right, sure: true }, at(day)));
+      memories.set(
+        card,
+        met(memories.get(card) ?? unseen(at(day)), { kind: 'drill', right, sure: true }, at(day)),
+      );
     }
   }
   const dangerous = pairs.filter(({ grade }) => WEIGHT[grade] > 0);
-  const errors = dangerous.reduce((sum, { id }) => sum + (1 - learner.knows(id, DAYS)) * GUESS, 0) / dangerous.length;
-  return { errors, earned: [...memories.values()].filter((memory) => isEarned(memory, undefined, at(DAYS))).length, drills };
+  const errors =
+    dangerous.reduce((sum, { id }) => sum + (1 - learner.knows(id, DAYS)) * GUESS, 0) / dangerous.length;
+  return {
+    errors,
+    earned: [...memories.values()].filter((memory) => isEarned(memory, undefined, at(DAYS))).length,
+    drills,
+  };
 }
 
 function weeksRow(minutes: number): string {
   const mean = (choose: () => Choose) => {
     const runs = Array.from({ length: 20 }, (_, seed) => eightWeeks(choose(), minutes, seed + 1));
-    return { errors: runs.reduce((sum, { errors }) => sum + errors, 0) / runs.length, earned: runs.reduce((sum, { earned }) => sum + earned, 0) / runs.length, drills: runs.reduce((sum, { drills }) => sum + drills, 0) / runs.length };
+    return {
+      errors: runs.reduce((sum, { errors }) => sum + errors, 0) / runs.length,
+      earned: runs.reduce((sum, { earned }) => sum + earned, 0) / runs.length,
+      drills: runs.reduce((sum, { drills }) => sum + drills, 0) / runs.length,
+    };
   };
   const [ours, same] = [mean(() => scheduled), mean(equally)];
   return `| ${minutes} | ${Math.round(ours.drills)} | ${percent(ours.errors)} | ${percent(same.errors)} | ${Math.round(ours.earned)} | ${Math.round(same.earned)} |`;
@@ -148,26 +233,43 @@ const carefully: Decide = ({ specimen, target }) => {
     const [next] = nextChecks(guide, findOf(guide, specimen, target, seenRightly(specimen, looked)));
     if (!next || looked.includes(next.character)) break;
     looked.push(next.character);
-    if (scoreOf(guide, { specimen, target, looks: seenRightly(specimen, looked), decided: 'not-yet' }).verdict.outcome === 'collect') return { looked, decided: 'collect' };
+    if (
+      scoreOf(guide, { specimen, target, looks: seenRightly(specimen, looked), decided: 'not-yet' }).verdict
+        .outcome === 'collect'
+    )
+      return { looked, decided: 'collect' };
   }
   return { looked, decided: 'leave' };
 };
-const glance: Decide = ({ specimen }) => ({ looked: [...specimen.shows.keys()].slice(0, 2), decided: 'collect' });
+const glance: Decide = ({ specimen }) => ({
+  looked: [...specimen.shows.keys()].slice(0, 2),
+  decided: 'collect',
+});
 
 function scored(decide: Decide, walks: number) {
   let [points, dangerous, finds, looks] = [0, 0, 0, 0];
   for (let seed = 0; seed < walks; seed += 1) {
     for (const encounter of walkOf(guide, { seed, finds: 5, month: 9 })) {
       const { looked, decided } = decide(encounter);
-      const { points: got, risked } = scoreOf(guide, { ...encounter, looks: seenRightly(encounter.specimen, looked), decided });
-      points += got; finds += 1; looks += looked.length; dangerous += Number(risked === 'deadly' || risked === 'serious');
+      const { points: got, risked } = scoreOf(guide, {
+        ...encounter,
+        looks: seenRightly(encounter.specimen, looked),
+        decided,
+      });
+      points += got;
+      finds += 1;
+      looks += looked.length;
+      dangerous += Number(risked === 'deadly' || risked === 'serious');
     }
   }
   return `${(points / finds).toFixed(1)} | ${percent(dangerous / finds)} | ${(looks / finds).toFixed(1)}`;
 }
 
 function run(): void {
-  const confusion = [60, 240, 960, 2400].map((drills) => { const { inside, width, pairs: right, sure, sureTruth } = recovered(drills); return `| ${drills} | ${Math.round(drills / 24)} | ${percent(inside)} | ${percent(width)} | ${percent(right)} | ${percent(sure)} (true rate ${percent(sureTruth)}) |`; });
+  const confusion = [60, 240, 960, 2400].map((drills) => {
+    const { inside, width, pairs: right, sure, sureTruth } = recovered(drills);
+    return `| ${drills} | ${Math.round(drills / 24)} | ${percent(inside)} | ${percent(width)} | ${percent(right)} | ${percent(sure)} (true rate ${percent(sureTruth)}) |`;
+  });
   const text = `# Learning the pairs
 
 *Written by \`npm run bench:learning\`.*

@@ -1,24 +1,37 @@
 import { writeFileSync } from 'node:fs';
 import { compileGuide, decide, parseGuide, type Case, type CompiledGuide, type Verdict } from '@pause/core';
 import { descentOf, type Descendant } from '@pause/core/pantry';
-import { recall, recallPlainly, type Cause } from '@pause/core/recall';
 import { recomputer } from '@pause/core/questions';
+import { recall, recallPlainly, type Cause } from '@pause/core/recall';
 import { seeded } from '@pause/core/weather';
 import { shippedGuide } from '@pause/guide';
 import { collectable, followChecks, guide } from '../core/test/finds';
 import { onServer } from './recallServer';
 
-/** Finding everything again after a guide was corrected, over more and more finds and batches; `npm run bench:recall` writes docs/recall.md. */
+/**
+ * Finding everything again after a guide was corrected, over more and more finds and batches; `npm run
+ * bench:recall` writes docs/recall.md.
+ */
 
-const SIZES = [[12_500, 2_500], [25_000, 5_000], [50_000, 10_000], [100_000, 20_000]] as const;
+const SIZES = [
+  [12_500, 2_500],
+  [25_000, 5_000],
+  [50_000, 10_000],
+  [100_000, 20_000],
+] as const;
 
 /** The same guide, in which a dangerous lookalike is known to be more varied than it was said to be. */
 function correctedGuide(): CompiledGuide {
-  const raw = JSON.parse(JSON.stringify(shippedGuide())) as { taxa: { id: string; statements: { character: string; usual?: string[]; occasional?: string[] }[] }[] };
+  const raw = JSON.parse(JSON.stringify(shippedGuide())) as {
+    taxa: { id: string; statements: { character: string; usual?: string[]; occasional?: string[] }[] }[];
+  };
   const readings = followChecks('cantharellus-cibarius').readings;
   for (const { character, value } of readings) {
-    const said = raw.taxa.find(({ id }) => id === 'omphalotus-olearius')?.statements.find((one) => one.character === character);
-    if (said?.usual && value.kind === 'states') said.occasional = value.states.filter((state) => !said.usual?.includes(state));
+    const said = raw.taxa
+      .find(({ id }) => id === 'omphalotus-olearius')
+      ?.statements.find((one) => one.character === character);
+    if (said?.usual && value.kind === 'states')
+      said.occasional = value.states.filter((state) => !said.usual?.includes(state));
   }
   return compileGuide(parseGuide(raw));
 }
@@ -29,15 +42,30 @@ interface Kept {
   readonly verdict: Verdict;
 }
 
-/** Finds that were collected, each with a harvest; batches of some of them and of one another; and meals of batches. */
+/**
+ * Finds that were collected, each with a harvest; batches of some of them and of one another; and meals of
+ * batches.
+ */
 function made(finds: number, batches: number): { kept: Kept[]; pages: Descendant[] } {
   const draw = seeded(20260914);
-  const cases = collectable.map(({ id }) => followChecks(id)).map((find) => ({ find, verdict: decide(guide, find) })).filter(({ verdict }) => verdict.outcome === 'collect');
-  const kept = Array.from({ length: finds }, (_, at): Kept => { const one = cases[at % cases.length]; if (!one) throw new Error('nothing to collect'); return { id: `f${at}`, ...one }; });
+  const cases = collectable
+    .map(({ id }) => followChecks(id))
+    .map((find) => ({ find, verdict: decide(guide, find) }))
+    .filter(({ verdict }) => verdict.outcome === 'collect');
+  const kept = Array.from({ length: finds }, (_, at): Kept => {
+    const one = cases[at % cases.length];
+    if (!one) throw new Error('nothing to collect');
+    return { id: `f${at}`, ...one };
+  });
   const pages: Descendant[] = kept.map(({ id }, at) => ({ id: `h${at}`, kind: 'harvest', parents: [id] }));
   for (let at = 0; at < batches; at += 1) {
-    const parents = Array.from({ length: 1 + Math.floor(draw() * 3) }, () => (at > 0 && draw() < 0.3 ? `b${Math.floor(draw() * at)}` : `h${Math.floor(draw() * finds)}`));
-    pages.push({ id: `b${at}`, kind: 'batch', parents }, { id: `m${at}`, kind: 'portion', parents: [`b${at}`] });
+    const parents = Array.from({ length: 1 + Math.floor(draw() * 3) }, () =>
+      at > 0 && draw() < 0.3 ? `b${Math.floor(draw() * at)}` : `h${Math.floor(draw() * finds)}`,
+    );
+    pages.push(
+      { id: `b${at}`, kind: 'batch', parents },
+      { id: `m${at}`, kind: 'portion', parents: [`b${at}`] },
+    );
   }
   return { kept, pages };
 }
@@ -53,7 +81,9 @@ async function run(): Promise<void> {
     const ask = recomputer(guide, corrected);
     const causes = kept.flatMap((one): Cause[] => {
       const { verdict, difference } = ask(one);
-      return difference.recalled && verdict.outcome !== 'collect' ? [{ code: 'verdict', of: one.id, because: 'guide', outcome: verdict.outcome, grade: 'serious' }] : [];
+      return difference.recalled && verdict.outcome !== 'collect'
+        ? [{ code: 'verdict', of: one.id, because: 'guide', outcome: verdict.outcome, grade: 'serious' }]
+        : [];
     });
     const asked = since(start);
     start = performance.now();
@@ -61,13 +91,24 @@ async function run(): Promise<void> {
     const hits = recall(descent, causes);
     const walked = since(start);
     start = performance.now();
-    const plain = recallPlainly(descent, kept.flatMap((one): Cause[] => { const { outcome } = decide(corrected, one.find); return outcome === 'collect' ? [] : [{ code: 'verdict', of: one.id, because: 'guide', outcome, grade: 'serious' }]; }));
+    const plain = recallPlainly(
+      descent,
+      kept.flatMap((one): Cause[] => {
+        const { outcome } = decide(corrected, one.find);
+        return outcome === 'collect'
+          ? []
+          : [{ code: 'verdict', of: one.id, because: 'guide', outcome, grade: 'serious' }];
+      }),
+    );
     const plainly = since(start);
     const same = hits.length === plain.size && hits.every(({ id }) => plain.has(id));
     if (!same) throw new Error(`found ${hits.length}, plainly ${plain.size}`);
     return `| ${finds.toLocaleString('en')} | ${batches.toLocaleString('en')} | ${causes.length.toLocaleString('en')} | ${hits.length.toLocaleString('en')} | ${seconds(asked)} | ${seconds(walked)} | ${seconds(plainly)} | the same |`;
   });
-  const server = (await onServer(corrected, SIZES)).map((row) => `| ${row.finds.toLocaleString('en')} | ${row.batches.toLocaleString('en')} | ${row.touched.toLocaleString('en')} | ${row.causes.toLocaleString('en')} | ${row.found.toLocaleString('en')} | ${seconds(row.quick * 1000)} | ${seconds(row.told * 1000)} | ${seconds(row.anew * 1000)} | the same |`);
+  const server = (await onServer(corrected, SIZES)).map(
+    (row) =>
+      `| ${row.finds.toLocaleString('en')} | ${row.batches.toLocaleString('en')} | ${row.touched.toLocaleString('en')} | ${row.causes.toLocaleString('en')} | ${row.found.toLocaleString('en')} | ${seconds(row.quick * 1000)} | ${seconds(row.told * 1000)} | ${seconds(row.anew * 1000)} | the same |`,
+  );
   const text = `# Recall
 
 *Written by \`npm run bench:recall\`.*

@@ -5,12 +5,15 @@ import { join } from 'node:path';
 import { sql } from 'kysely';
 import { decide, type CompiledGuide } from '@pause/core';
 import { startServer, type RunningServer } from '@pause/server';
+import { collectable, followChecks, guide } from '../core/test/finds';
+import { openCluster } from '../scripts/lib/postgres';
 import { actorOf } from '../server/src/access';
 import { recallsFor, recheckAll } from '../server/src/recall';
-import { openCluster } from '../scripts/lib/postgres';
-import { collectable, followChecks, guide } from '../core/test/finds';
 
-/** The same on the server: finds as they are told by a device, kept in PostgreSQL as many times over as asked for, with harvests, batches and meals that descend from them. */
+/**
+ * The same on the server: finds as they are told by a device, kept in PostgreSQL as many times over as asked
+ * for, with harvests, batches and meals that descend from them.
+ */
 
 export interface ServerRow {
   readonly finds: number;
@@ -19,7 +22,10 @@ export interface ServerRow {
   readonly touched: number;
   readonly causes: number;
   readonly found: number;
-  /** Seconds: with what the correction cannot touch passed over, everything asked anew, and telling one person of all of it. */
+  /**
+   * Seconds: with what the correction cannot touch passed over, everything asked anew, and telling one person
+   * of all of it.
+   */
   readonly quick: number;
   readonly anew: number;
   readonly told: number;
@@ -31,7 +37,15 @@ const UUID = '([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})';
 /** Finds followed to *collect*, one of each taxon, told by one person. */
 async function tellFinds(server: RunningServer): Promise<{ person: string; finds: string[] }> {
   const headers = { 'content-type': 'application/json', origin: server.url };
-  const signedUp = await fetch(`${server.url}/api/v1/auth/sign-up/email`, { method: 'POST', headers, body: JSON.stringify({ name: 'Walker', email: 'walker@ostrel.example', password: 'a long enough password' }) });
+  const signedUp = await fetch(`${server.url}/api/v1/auth/sign-up/email`, {
+    method: 'POST',
+    headers,
+    body: JSON.stringify({
+      name: 'Walker',
+      email: 'walker@ostrel.example',
+      password: 'a long enough password',
+    }),
+  });
   const cookie = (signedUp.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
   const person = ((await signedUp.json()) as { user: { id: string } }).user.id;
   const finds: string[] = [];
@@ -42,29 +56,59 @@ async function tellFinds(server: RunningServer): Promise<{ person: string; finds
     const [find, piece, verdictId] = [randomUUID(), randomUUID(), randomUUID()];
     const told = (kind: string, body: object) => ({ find, kind, body });
     const entries = [
-      told('finds', { id: find, startedAt: at(0), kingdom: followed.kingdom, person }), told('pieces', { id: piece, at: at(0), purpose: 'decide' }), told('targets', { id: randomUUID(), at: at(1), taxon }), told('contexts', { id: randomUUID(), at: at(2), context: followed.context }),
-      ...followed.readings.map((one) => told('readings', { ...one, id: randomUUID(), piece, by: person, at: at(3) })),
-      told('verdicts', { id: verdictId, at: at(4), verdict }), told('decisions', { id: randomUUID(), at: at(5), verdict: verdictId, choice: 'collect', by: person }),
+      told('finds', { id: find, startedAt: at(0), kingdom: followed.kingdom, person }),
+      told('pieces', { id: piece, at: at(0), purpose: 'decide' }),
+      told('targets', { id: randomUUID(), at: at(1), taxon }),
+      told('contexts', { id: randomUUID(), at: at(2), context: followed.context }),
+      ...followed.readings.map((one) =>
+        told('readings', { ...one, id: randomUUID(), piece, by: person, at: at(3) }),
+      ),
+      told('verdicts', { id: verdictId, at: at(4), verdict }),
+      told('decisions', { id: randomUUID(), at: at(5), verdict: verdictId, choice: 'collect', by: person }),
     ];
-    const response = await fetch(`${server.url}/api/v1/sync/push`, { method: 'POST', headers: { ...headers, cookie }, body: JSON.stringify({ entries }) });
-    const { results } = await response.json() as { results: { status: string }[] };
-    if (results.some(({ status }) => status !== 'added')) throw new Error(JSON.stringify(results.find(({ status }) => status !== 'added')));
+    const response = await fetch(`${server.url}/api/v1/sync/push`, {
+      method: 'POST',
+      headers: { ...headers, cookie },
+      body: JSON.stringify({ entries }),
+    });
+    const { results } = (await response.json()) as { results: { status: string }[] };
+    if (results.some(({ status }) => status !== 'added'))
+      throw new Error(JSON.stringify(results.find(({ status }) => status !== 'added')));
     finds.push(find);
   }
   return { person, finds };
 }
 
-/** The same finds again under other ids, until there are so many; then harvests of them, batches of these and of one another, and a meal of each batch. */
-async function multiply(server: RunningServer, stream: string, templates: readonly string[], have: number, want: number, batches: readonly [number, number]): Promise<void> {
+/**
+ * The same finds again under other ids, until there are so many; then harvests of them, batches of these and
+ * of one another, and a meal of each batch.
+ */
+async function multiply(
+  server: RunningServer,
+  stream: string,
+  templates: readonly string[],
+  have: number,
+  want: number,
+  batches: readonly [number, number],
+): Promise<void> {
   const { db } = server;
   const from = Math.floor(have / templates.length);
   const rounds = Math.ceil(want / templates.length);
-  await sql`insert into finds (id, stream, person, started_at) select f.id || '-' || n, f.stream, f.person, f.started_at from finds f cross join generate_series(${from}::int, ${rounds - 1}::int) n where f.id = any(${templates}::text[]) and n > 0`.execute(db);
+  await sql`insert into finds (id, stream, person, started_at) select f.id || '-' || n, f.stream, f.person, f.started_at from finds f cross join generate_series(${from}::int, ${rounds - 1}::int) n where f.id = any(${templates}::text[]) and n > 0`.execute(
+    db,
+  );
   await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash, form)
     select e.stream, (select last from streams where id = ${stream}) + row_number() over (order by n, e.seq), e.kind, e.id || '-' || n, e.find_id || '-' || n, e.person, e.stamp, regexp_replace(e.body::text, ${UUID}, '\\1-' || n, 'g')::jsonb, e.content_hash, 1
-    from entries e cross join generate_series(${from}::int, ${rounds - 1}::int) n where e.find_id = any(${templates}::text[]) and n > 0`.execute(db);
-  await sql`update streams set last = (select max(seq) from entries where stream = ${stream}) where id = ${stream}`.execute(db);
-  const page = (kind: string, prefix: string, first: number, last: number) => sql`insert into pages (id, stream, kind, person) select ${prefix} || n, ${stream}, ${kind}, ${stream.slice(2)} from generate_series(${first}::int, ${last}::int) n on conflict do nothing`.execute(db);
+    from entries e cross join generate_series(${from}::int, ${rounds - 1}::int) n where e.find_id = any(${templates}::text[]) and n > 0`.execute(
+    db,
+  );
+  await sql`update streams set last = (select max(seq) from entries where stream = ${stream}) where id = ${stream}`.execute(
+    db,
+  );
+  const page = (kind: string, prefix: string, first: number, last: number) =>
+    sql`insert into pages (id, stream, kind, person) select ${prefix} || n, ${stream}, ${kind}, ${stream.slice(2)} from generate_series(${first}::int, ${last}::int) n on conflict do nothing`.execute(
+      db,
+    );
   const [first, last] = [batches[0], batches[1] - 1];
   await page('harvest', 'h', first, last);
   await page('batch', 'b', first, last);
@@ -72,12 +116,17 @@ async function multiply(server: RunningServer, stream: string, templates: readon
   // Every fourth batch is of another batch.
   await sql`insert into descents (child, parent) select 'h' || n, f.id from generate_series(${first}::int, ${last}::int) n join (select id, row_number() over (order by id) - 1 as at from finds) f on f.at = (n * 5) % ${want}::int
     union all select 'b' || n, case when n % 4 = 3 then 'b' || (n / 2) else 'h' || n end from generate_series(${first}::int, ${last}::int) n
-    union all select 'm' || n, 'b' || n from generate_series(${first}::int, ${last}::int) n on conflict do nothing`.execute(db);
+    union all select 'm' || n, 'b' || n from generate_series(${first}::int, ${last}::int) n on conflict do nothing`.execute(
+    db,
+  );
   await sql`analyze`.execute(db);
 }
 
 /** @throws Error where what was passed over would have been found by asking everything anew */
-export async function onServer(corrected: CompiledGuide, sizes: readonly (readonly [number, number])[]): Promise<ServerRow[]> {
+export async function onServer(
+  corrected: CompiledGuide,
+  sizes: readonly (readonly [number, number])[],
+): Promise<ServerRow[]> {
   const scratch = mkdtempSync(join(tmpdir(), 'pause-recall-'));
   chmodSync(scratch, 0o755);
   const cluster = await openCluster(join(scratch, 'postgres'));
@@ -88,22 +137,32 @@ export async function onServer(corrected: CompiledGuide, sizes: readonly (readon
     const { person, finds: templates } = await tellFinds(server);
     const stream = `p:${person}`;
     const actor = await actorOf(db, person);
-    const timed = async <T>(work: () => Promise<T>): Promise<[T, number]> => { const began = performance.now(); const done = await work(); return [done, (performance.now() - began) / 1000]; };
-    const causes = async () => (await db.selectFrom('recalls').select('of').orderBy('of').execute()).map(({ of }) => of);
+    const timed = async <T>(work: () => Promise<T>): Promise<[T, number]> => {
+      const began = performance.now();
+      const done = await work();
+      return [done, (performance.now() - began) / 1000];
+    };
+    const causes = async () =>
+      (await db.selectFrom('recalls').select('of').orderBy('of').execute()).map(({ of }) => of);
     let [finds, batches] = [templates.length, 0];
     for (const [wantFinds, wantBatches] of sizes) {
       await multiply(server, stream, templates, finds, wantFinds, [batches, wantBatches]);
       [finds, batches] = [Math.ceil(wantFinds / templates.length) * templates.length, wantBatches];
       await recheckAll(db, guide);
       let touched = 0;
-      const [, quick] = await timed(() => recheckAll(db, corrected, ({ total, done }) => { touched ||= total - done; }));
+      const [, quick] = await timed(() =>
+        recheckAll(db, corrected, ({ total, done }) => {
+          touched ||= total - done;
+        }),
+      );
       const [told, telling] = await timed(() => recallsFor(db, actor, corrected.version));
       const found = new Set(told.recalls.flatMap(({ ids }) => ids)).size;
       const byPassing = await causes();
       await sql`update recall_asked set version = ''`.execute(db);
       const [, anew] = await timed(() => recheckAll(db, corrected));
       const byAsking = await causes();
-      if (byAsking.length !== byPassing.length || byAsking.some((of, index) => of !== byPassing[index])) throw new Error(`${byPassing.length} found, ${byAsking.length} by asking everything anew`);
+      if (byAsking.length !== byPassing.length || byAsking.some((of, index) => of !== byPassing[index]))
+        throw new Error(`${byPassing.length} found, ${byAsking.length} by asking everything anew`);
       rows.push({ finds, batches, touched, causes: byPassing.length, found, quick, anew, told: telling });
       console.log(rows.at(-1));
     }

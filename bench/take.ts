@@ -1,10 +1,23 @@
 import { writeFileSync } from 'node:fs';
-import { costOf, growth, isTaken, KEEP_CHANCE, KEEP_YEARS, LIVES, offspringOf, project, SCHOOL_SHARES, shareOf, yearOf, type LifeForm } from '@pause/core/take';
+import {
+  costOf,
+  growth,
+  isTaken,
+  KEEP_CHANCE,
+  KEEP_YEARS,
+  LIVES,
+  offspringOf,
+  project,
+  SCHOOL_SHARES,
+  shareOf,
+  yearOf,
+  type LifeForm,
+} from '@pause/core/take';
 import { normal, seeded } from '@pause/core/weather';
 
 /**
- * Whether a patch of which the ceiling is taken every year is still as large after fifty years that differ from one another, beside shares that are the same
- * for everything. `npm run bench:take` writes docs/take.md.
+ * Whether a patch of which the ceiling is taken every year is still as large after fifty years that differ
+ * from one another, beside shares that are the same for everything. `npm run bench:take` writes docs/take.md.
  */
 const PATCHES = 4000;
 
@@ -16,13 +29,28 @@ export interface Kept {
   readonly kept: number;
 }
 
-/** Patches whose rates differ, through years that differ, from its stages as they usually stand or as they were counted (and then by those of which something is taken): each year's growth is its own, and all of a patch's years share what is the patch's own. */
-export function kept(lifeForm: LifeForm, part: string, share: number, patches: number, seed: number, counted?: readonly number[]): number {
+/**
+ * Patches whose rates differ, through years that differ, from its stages as they usually stand or as they
+ * were counted (and then by those of which something is taken): each year's growth is its own, and all of a
+ * patch's years share what is the patch's own.
+ */
+export function kept(
+  lifeForm: LifeForm,
+  part: string,
+  share: number,
+  patches: number,
+  seed: number,
+  counted?: readonly number[],
+): number {
   const life = LIVES[lifeForm];
   const matrix = yearOf(life, offspringOf(life), part, costOf(part, lifeForm), share);
   const all = counted?.reduce((a, b) => a + b, 0) ?? 1;
   const stages = counted?.map((one) => one / all) ?? growth(matrix).stages;
-  const taken = (some: readonly number[]) => some.reduce((sum, one, at) => sum + (counted === undefined || isTaken(part, at, some.length) ? one : 0), 0);
+  const taken = (some: readonly number[]) =>
+    some.reduce(
+      (sum, one, at) => sum + (counted === undefined || isTaken(part, at, some.length) ? one : 0),
+      0,
+    );
   const draw = normal(seeded(seed));
   let still = 0;
   for (let patch = 0; patch < patches; patch += 1) {
@@ -38,8 +66,14 @@ export function kept(lifeForm: LifeForm, part: string, share: number, patches: n
 }
 
 const CASES: readonly (readonly [LifeForm, string, string])[] = [
-  ['annual', 'flower', 'Flowers of an annual'], ['biennial', 'fruit', 'Seed of a biennial'], ['perennial', 'leaf', 'Leaves of a perennial'], ['perennial', 'root', 'Roots of a perennial'], ['clonal', 'leaf', 'Leaves of one with runners'],
-  ['shrub', 'fruit', 'Fruit of a shrub'], ['tree', 'fruit', 'Fruit of a tree'], ['mycelium', 'fruiting-body', 'Fruiting bodies'],
+  ['annual', 'flower', 'Flowers of an annual'],
+  ['biennial', 'fruit', 'Seed of a biennial'],
+  ['perennial', 'leaf', 'Leaves of a perennial'],
+  ['perennial', 'root', 'Roots of a perennial'],
+  ['clonal', 'leaf', 'Leaves of one with runners'],
+  ['shrub', 'fruit', 'Fruit of a shrub'],
+  ['tree', 'fruit', 'Fruit of a tree'],
+  ['mycelium', 'fruiting-body', 'Fruiting bodies'],
 ];
 const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
 

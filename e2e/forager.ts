@@ -12,25 +12,41 @@ export const guide = compileGuide(shippedGuide());
 export function specimen(id: string, stage: string, other: Record<string, string> = {}): Specimen {
   const taxon = guide.taxon(id);
   if (!taxon) throw new Error(`no taxon ${id}`);
-  return Object.fromEntries(guide.characters.flatMap((c) => {
-    if (!('states' in c.character)) return [];
-    const known = taxon.atStage.get(c.index)?.get(stage as never);
-    const usual = known?.kind === 'states' ? [...c.stateBit].find(([, bit]) => (known.typical & bit) !== 0)?.[0] : undefined;
-    const state = other[c.id] ?? usual;
-    const label = c.character.states.find((s) => s.id === state)?.label;
-    return label ? [[c.character.question, label]] : [];
-  }));
+  return Object.fromEntries(
+    guide.characters.flatMap((c) => {
+      if (!('states' in c.character)) return [];
+      const known = taxon.atStage.get(c.index)?.get(stage as never);
+      const usual =
+        known?.kind === 'states'
+          ? [...c.stateBit].find(([, bit]) => (known.typical & bit) !== 0)?.[0]
+          : undefined;
+      const state = other[c.id] ?? usual;
+      const label = c.character.states.find((s) => s.id === state)?.label;
+      return label ? [[c.character.question, label]] : [];
+    }),
+  );
 }
 
 /** What is told around a fungus that may be collected. */
 export const FUNGUS_TOLD = [
-  ['May you pick here?', 'Yes'], ['Does anything spoil the place?', 'Nothing seen'], ['Is it protected here?', 'No, looked up'], ['At which stage is it?', 'Open'], ['In what condition?', 'Fresh and sound'],
+  ['May you pick here?', 'Yes'],
+  ['Does anything spoil the place?', 'Nothing seen'],
+  ['Is it protected here?', 'No, looked up'],
+  ['At which stage is it?', 'Open'],
+  ['In what condition?', 'Fresh and sound'],
 ] as const;
 
-const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' });
 
 /** Begins a find: its kind, where it stands, what it is taken for. @returns the id in its address */
-export async function begin(page: Page, plan: RegExp, search: string, taxon: RegExp, where: string): Promise<string> {
+export async function begin(
+  page: Page,
+  plan: RegExp,
+  search: string,
+  taxon: RegExp,
+  where: string,
+): Promise<string> {
   await page.goto('/');
   await button(page, 'A new find').click();
   await page.getByRole('radio', { name: plan }).click();
@@ -49,7 +65,9 @@ export async function tell(page: Page, told: readonly (readonly [string, string]
     await chip.click();
   }
   // As soon as all is told it leads on by itself; whoever left something out goes on.
-  await page.waitForURL(/\/check$/, { timeout: 2500 }).catch(() => button(page, 'Go on to the check').click());
+  await page
+    .waitForURL(/\/check$/, { timeout: 2500 })
+    .catch(() => button(page, 'Go on to the check').click());
   await page.waitForURL(/\/check$/);
 }
 
@@ -58,14 +76,24 @@ export async function outcome(page: Page): Promise<string> {
   return /^\w+/.exec((await strip(page).getAttribute('aria-label')) ?? '')?.[0] ?? '';
 }
 
-const question = (page: Page) => page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first();
+const question = (page: Page) =>
+  page
+    .getByRole('heading', { level: 2 })
+    .filter({ hasText: /\?$|\.$/ })
+    .first();
 
 const SEEN = '[aria-label="What was seen"] [role="listitem"]';
 /** How many readings stand on the screen. */
 export const seen = (page: Page) => page.locator(SEEN).count();
-/** Waits until one more than so many does and it has been judged, so that the question on show is the next one. */
+/**
+ * Waits until one more than so many does and it has been judged, so that the question on show is the next
+ * one.
+ */
 export async function onceSeen(page: Page, before: number): Promise<void> {
-  await page.waitForFunction((known) => document.querySelectorAll(known.list).length > known.before, { list: SEEN, before });
+  await page.waitForFunction((known) => document.querySelectorAll(known.list).length > known.before, {
+    list: SEEN,
+    before,
+  });
   await page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
 }
 
@@ -75,7 +103,11 @@ export async function onceSeen(page: Page, before: number): Promise<void> {
  *
  * @returns the questions in the order in which they were asked
  */
-export async function answerAll(page: Page, specimen: Specimen, options: { until?: (outcome: string) => boolean; most?: number } = {}): Promise<string[]> {
+export async function answerAll(
+  page: Page,
+  specimen: Specimen,
+  options: { until?: (outcome: string) => boolean; most?: number } = {},
+): Promise<string[]> {
   const asked: string[] = [];
   for (let step = 0; step < (options.most ?? 40); step += 1) {
     if (options.until?.(await outcome(page))) break;
@@ -87,7 +119,11 @@ export async function answerAll(page: Page, specimen: Specimen, options: { until
     const before = await seen(page);
     const label = specimen[text];
     if (label === undefined) await button(page, /^Can’t see it/).click();
-    else await page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }).click();
+    else
+      await page
+        .getByRole('group', { name: 'Answers' })
+        .getByRole('button', { name: label, exact: true })
+        .click();
     // The reading appears among what was seen; only then is it the next question's turn.
     await onceSeen(page, before);
   }
@@ -105,7 +141,11 @@ export async function hold(page: Page, name: RegExp): Promise<void> {
 }
 
 /** The find as the server has it, once nothing waits to be sent. */
-export async function onRecord(page: Page, id: string, enough: (find: FindRecord) => boolean): Promise<FindRecord> {
+export async function onRecord(
+  page: Page,
+  id: string,
+  enough: (find: FindRecord) => boolean,
+): Promise<FindRecord> {
   for (let attempt = 0; attempt < 200; attempt += 1) {
     const response = await page.request.get(`/api/v1/finds/${id}`);
     if (response.ok()) {

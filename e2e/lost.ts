@@ -1,8 +1,8 @@
 import type { Page } from 'playwright-core';
 
 /**
- * What is lost of the words on a page: beyond its sides (where nothing scrolls), beyond what is tapped, cut short, or broken
- * in the middle of a short word. Text, since a compiler's helpers are not there in the page.
+ * What is lost of the words on a page: beyond its sides (where nothing scrolls), beyond what is tapped, cut
+ * short, or broken in the middle of a short word. Text, since a compiler's helpers are not there in the page.
  */
 const LOST = `(() => {
   const lost = new Set();

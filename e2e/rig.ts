@@ -3,26 +3,41 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
 import { startServer, type RunningServer } from '@pause/server';
-import { openCluster, type Cluster } from '../scripts/lib/postgres';
 import { freePort } from '../scripts/lib/ports';
+import { openCluster, type Cluster } from '../scripts/lib/postgres';
 
-/** The whole of Pause for a browser test: a database and a server of its own, and the built app in a real browser. */
+/**
+ * The whole of Pause for a browser test: a database and a server of its own, and the built app in a real
+ * browser.
+ */
 
 // Tests and scripts both run from the root of the repository.
 const ROOT = process.cwd();
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
 export const BROWSER_FLAGS = [
-  '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-  '--disable-component-update', '--disable-sync',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
 ];
 
 export interface Rig {
   readonly url: string;
   readonly databaseUrl: string;
   readonly browser: Browser;
-  /** A browser of its own. With `kept`, one that may keep the application on the device; else every file comes from the server. Signed in to the demo unless told otherwise. */
-  readonly open: (size?: { width: number; height: number }, kept?: boolean, signedIn?: boolean) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
+  /**
+   * A browser of its own. With `kept`, one that may keep the application on the device; else every file comes
+   * from the server. Signed in to the demo unless told otherwise.
+   */
+  readonly open: (
+    size?: { width: number; height: number },
+    kept?: boolean,
+    signedIn?: boolean,
+  ) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
   readonly stopServer: () => Promise<void>;
   readonly startServer: () => Promise<void>;
   /** Stops server and database, and starts both again on what is on disk. */
@@ -33,14 +48,20 @@ export interface Rig {
 const QUIET_MS = 400;
 const underway = new WeakMap<Page, Set<unknown>>();
 
-/** Waits until a page that the rig opened has asked for nothing for a while; that it goes on hearing of the server does not count. */
+/**
+ * Waits until a page that the rig opened has asked for nothing for a while; that it goes on hearing of the
+ * server does not count.
+ */
 export async function quiet(page: Page): Promise<void> {
   for (let since = Date.now(); Date.now() - since < QUIET_MS; await page.waitForTimeout(50)) {
     if ((underway.get(page)?.size ?? 0) > 0) since = Date.now();
   }
 }
 
-/** Makes an account, and confirms its address by the letter in the simulated mailbox; the browser is signed in then. */
+/**
+ * Makes an account, and confirms its address by the letter in the simulated mailbox; the browser is signed in
+ * then.
+ */
 export async function signUp(context: BrowserContext, url: string, name: string): Promise<void> {
   const email = `${name.toLowerCase()}@ostrel.example`;
   const send = async (path: string, data: object) => {
@@ -54,7 +75,9 @@ export async function signUp(context: BrowserContext, url: string, name: string)
 /** The token in the letter that asks somebody to confirm their address, read from the simulated mailbox. */
 export async function confirmationToken(url: string, email: string): Promise<string> {
   for (let tries = 0; tries < 50; tries += 1) {
-    const { letters } = await (await fetch(`${url}/api/v1/demo/mailbox`)).json() as { letters: { to: string; text: string }[] };
+    const { letters } = (await (await fetch(`${url}/api/v1/demo/mailbox`)).json()) as {
+      letters: { to: string; text: string }[];
+    };
     const token = /confirm\?token=(\S+)/.exec(letters.find(({ to }) => to === email)?.text ?? '')?.[1];
     if (token !== undefined) return decodeURIComponent(token);
   }
@@ -69,28 +92,47 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
   const port = await freePort();
   let server: RunningServer | undefined;
   const start = async () => {
-    server = await startServer({ databaseUrl: cluster.url, port, web, demo: true, mail: { kind: 'mailbox' }, logLevel: 'silent' });
+    server = await startServer({
+      databaseUrl: cluster.url,
+      port,
+      web,
+      demo: true,
+      mail: { kind: 'mailbox' },
+      logLevel: 'silent',
+    });
   };
   const stop = async () => {
     await server?.stop();
     server = undefined;
   };
   await start();
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: BROWSER_FLAGS });
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: BROWSER_FLAGS,
+  });
   const url = `http://127.0.0.1:${port}`;
   return {
     url,
     databaseUrl: cluster.url,
     browser,
     open: async (size = PHONE, kept = false, signedIn = true) => {
-      const context = await browser.newContext({ viewport: size, baseURL: url, locale: 'en-GB', timezoneId: 'Europe/Vienna', serviceWorkers: kept ? 'allow' : 'block' });
+      const context = await browser.newContext({
+        viewport: size,
+        baseURL: url,
+        locale: 'en-GB',
+        timezoneId: 'Europe/Vienna',
+        serviceWorkers: kept ? 'allow' : 'block',
+      });
       context.setDefaultTimeout(30_000);
       if (signedIn) await context.request.post('/api/v1/auth/demo/sign-in', { data: {} });
       const page = await context.newPage();
       const asked = new Set<unknown>();
       underway.set(page, asked);
-      page.on('request', (request) => { if (!request.url().endsWith('/sync/events')) asked.add(request); });
-      for (const ended of ['requestfinished', 'requestfailed'] as const) page.on(ended as 'requestfinished', (request) => asked.delete(request));
+      page.on('request', (request) => {
+        if (!request.url().endsWith('/sync/events')) asked.add(request);
+      });
+      for (const ended of ['requestfinished', 'requestfailed'] as const)
+        page.on(ended as 'requestfinished', (request) => asked.delete(request));
       const errors: string[] = [];
       page.on('pageerror', (error) => errors.push(error.message));
       return { page, context, errors };

@@ -50,7 +50,11 @@ export function thumbOf(page: Page): Thumb {
     taps += 1;
   };
   return {
-    page, taps: () => taps, scrolls: () => scrolls, see, tap,
+    page,
+    taps: () => taps,
+    scrolls: () => scrolls,
+    see,
+    tap,
     type: async (what, text) => {
       await tap(what);
       await what.first().fill(text);

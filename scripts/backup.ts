@@ -10,13 +10,19 @@ const HOME = process.env.PAUSE_HOME ?? join(ROOT, '.pause');
 const file = resolve(process.argv[2] ?? `pause-${new Date().toISOString().slice(0, 10)}.backup`);
 try {
   if (existsSync(file)) throw new Hitch(`${file} is there already; name another file.`);
-  const own = process.env.DATABASE_URL ? undefined : await openCluster(join(HOME, 'postgres'), { leaveRunning: true });
+  const own = process.env.DATABASE_URL
+    ? undefined
+    : await openCluster(join(HOME, 'postgres'), { leaveRunning: true });
   const told = await backUp(process.env.DATABASE_URL ?? own?.url ?? '', file);
   await own?.stop();
-  say(`${file}\n${told.finds} finds, ${told.entries} entries, ${told.readings} readings, ${told.verdicts} verdicts.`);
+  say(
+    `${file}\n${told.finds} finds, ${told.entries} entries, ${told.readings} readings, ${told.verdicts} verdicts.`,
+  );
   for (const problem of told.problems) say(`  not as it must be: ${problem}`);
   process.exit(told.problems.length === 0 ? 0 : 1);
 } catch (error) {
-  process.stderr.write(`pause: ${error instanceof Hitch ? error.message : (error as Error).stack ?? String(error)}\n`);
+  process.stderr.write(
+    `pause: ${error instanceof Hitch ? error.message : ((error as Error).stack ?? String(error))}\n`,
+  );
   process.exit(1);
 }

@@ -10,6 +10,8 @@ try {
   const main = await buildServer(ROOT);
   say(`${folder}\n${main}`);
 } catch (error) {
-  process.stderr.write(`pause: ${error instanceof Hitch ? error.message : (error as Error).stack ?? String(error)}\n`);
+  process.stderr.write(
+    `pause: ${error instanceof Hitch ? error.message : ((error as Error).stack ?? String(error))}\n`,
+  );
   process.exit(1);
 }

@@ -1,22 +1,25 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startServer, type RunningServer } from '@pause/server';
-import { openCluster, type Cluster } from './lib/postgres';
 import { portTaken } from './lib/ports';
+import { openCluster, type Cluster } from './lib/postgres';
 import { Hitch, say, step } from './lib/say';
 import { buildWebApp } from './lib/webapp';
 
 const ROOT = join(import.meta.dirname, '..');
 const DEFAULT_PORT = 8087;
 const STEPS = 4;
-/** Where the project's own database lives; PAUSE_HOME puts it elsewhere, so that two can stand side by side. */
+/**
+ * Where the project's own database lives; PAUSE_HOME puts it elsewhere, so that two can stand side by side.
+ */
 const HOME = process.env.PAUSE_HOME ?? join(ROOT, '.pause');
 const PID_FILE = join(HOME, 'demo.pid');
 
 function wantedPort(): number {
   const text = process.env.PORT ?? String(DEFAULT_PORT);
   const port = Number(text);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Hitch(`PORT is "${text}"; give a number from 1 to 65535.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Hitch(`PORT is "${text}"; give a number from 1 to 65535.`);
   return port;
 }
 
@@ -73,7 +76,9 @@ async function serve(databaseUrl: string, port: number, web: string): Promise<Ru
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException;
     if (code === 'EADDRINUSE') throw inUse(port);
-    throw new Hitch(`The database does not accept the work (${message || code || 'no answer'}); check DATABASE_URL, or unset it to use the project's own.`);
+    throw new Hitch(
+      `The database does not accept the work (${message || code || 'no answer'}); check DATABASE_URL, or unset it to use the project's own.`,
+    );
   }
 }
 
@@ -83,11 +88,27 @@ const inUse = (port: number) =>
 try {
   const port = wantedPort();
   if (await portTaken(port)) throw inUse(port);
-  const databaseUrl = await step(1, STEPS, process.env.DATABASE_URL ? 'Database: the one of DATABASE_URL' : 'Database: the project’s own, on loopback', openDatabase);
-  const web = await step(2, STEPS, 'Web application: building if its sources changed (up to two minutes the first time)', () => buildWebApp(ROOT));
-  const server = await step(3, STEPS, 'Server: migrating, loading the Ostrel valley', () => serve(databaseUrl, port, web.folder));
+  const databaseUrl = await step(
+    1,
+    STEPS,
+    process.env.DATABASE_URL
+      ? 'Database: the one of DATABASE_URL'
+      : 'Database: the project’s own, on loopback',
+    openDatabase,
+  );
+  const web = await step(
+    2,
+    STEPS,
+    'Web application: building if its sources changed (up to two minutes the first time)',
+    () => buildWebApp(ROOT),
+  );
+  const server = await step(3, STEPS, 'Server: migrating, loading the Ostrel valley', () =>
+    serve(databaseUrl, port, web.folder),
+  );
   say(`[4/${STEPS}] Ready. Ctrl-C stops everything.\n\n  ${server.url}\n`);
 } catch (error) {
-  process.stderr.write(`pause: ${error instanceof Hitch ? error.message : (error as Error).stack ?? String(error)}\n`);
+  process.stderr.write(
+    `pause: ${error instanceof Hitch ? error.message : ((error as Error).stack ?? String(error))}\n`,
+  );
   await stopAll(1);
 }

@@ -8,39 +8,66 @@ import { BROWSER_FLAGS } from '../e2e/rig';
 import { findChromium } from './lib/chromium';
 import { say } from './lib/say';
 
-/** Contact sheets, to be looked at: every drawn answer, and twelve taxa with three individuals each. npx tsx scripts/plates.ts [folder] */
+/**
+ * Contact sheets, to be looked at: every drawn answer, and twelve taxa with three individuals each. npx tsx
+ * scripts/plates.ts [folder]
+ */
 
 const guide = compileGuide(shippedGuide());
 const folder = process.argv[2] ?? join(import.meta.dirname, '../.pause/plates');
 mkdirSync(folder, { recursive: true });
 
 const WIDTH = { none: 0, faint: 1.2, fine: 1.2, line: 2, bold: 3 } as const;
-const FILL: Readonly<Record<string, string>> = { none: 'none', paper: '#FFFFFF', shade: '#DCE3DB', ink: '#14201B' };
-const svg = (plate: Plate, height: number) => `<svg height="${height}" viewBox="0 0 ${plate.width} ${plate.height}">${plate.marks.map((mark) => (
-  `<path d="${pathData(mark)}" fill="${FILL[mark.fill] ?? mark.fill}" stroke="${mark.ink === 'none' ? 'none' : mark.ink === 'faint' ? '#9AA59C' : '#14201B'}" stroke-width="${WIDTH[mark.ink]}" stroke-linejoin="round" stroke-linecap="round"/>`
-)).join('')}</svg>`;
-const cell = (drawing: string, words: string) => `<figure>${drawing}<figcaption>${words}</figcaption></figure>`;
+const FILL: Readonly<Record<string, string>> = {
+  none: 'none',
+  paper: '#FFFFFF',
+  shade: '#DCE3DB',
+  ink: '#14201B',
+};
+const svg = (plate: Plate, height: number) =>
+  `<svg height="${height}" viewBox="0 0 ${plate.width} ${plate.height}">${plate.marks
+    .map(
+      (mark) =>
+        `<path d="${pathData(mark)}" fill="${FILL[mark.fill] ?? mark.fill}" stroke="${mark.ink === 'none' ? 'none' : mark.ink === 'faint' ? '#9AA59C' : '#14201B'}" stroke-width="${WIDTH[mark.ink]}" stroke-linejoin="round" stroke-linecap="round"/>`,
+    )
+    .join('')}</svg>`;
+const cell = (drawing: string, words: string) =>
+  `<figure>${drawing}<figcaption>${words}</figcaption></figure>`;
 
 const characters = guide.characters.filter((c) => c.character.kind === 'states');
 const answers = characters.map((c) => {
   const states = 'states' in c.character ? c.character.states : [];
-  return `<h2>${c.character.name} <small>${c.id}</small></h2><div>${states.map((state) => {
-    const plate = answerPlate(c.id, state.id);
-    return plate ? cell(svg(plate, 84), state.label) : cell('', `${state.label}: not drawn`);
-  }).join('')}</div>`;
+  return `<h2>${c.character.name} <small>${c.id}</small></h2><div>${states
+    .map((state) => {
+      const plate = answerPlate(c.id, state.id);
+      return plate ? cell(svg(plate, 84), state.label) : cell('', `${state.label}: not drawn`);
+    })
+    .join('')}</div>`;
 });
 
 const TWELVE: readonly (readonly [taxon: string, stage: string])[] = [
-  ['cantharellus-cibarius', 'mature'], ['amanita-phalloides', 'mature'], ['boletus-edulis', 'mature'], ['hydnum-repandum', 'mature'], ['galerina-marginata', 'mature'], ['calvatia-gigantea', 'young'],
-  ['gentiana-lutea', 'flowering'], ['veratrum-album', 'flowering'], ['allium-ursinum', 'flowering'], ['conium-maculatum', 'fruiting'], ['vaccinium-myrtillus', 'fruiting'], ['taxus-baccata', 'fruiting'],
+  ['cantharellus-cibarius', 'mature'],
+  ['amanita-phalloides', 'mature'],
+  ['boletus-edulis', 'mature'],
+  ['hydnum-repandum', 'mature'],
+  ['galerina-marginata', 'mature'],
+  ['calvatia-gigantea', 'young'],
+  ['gentiana-lutea', 'flowering'],
+  ['veratrum-album', 'flowering'],
+  ['allium-ursinum', 'flowering'],
+  ['conium-maculatum', 'fruiting'],
+  ['vaccinium-myrtillus', 'fruiting'],
+  ['taxus-baccata', 'fruiting'],
 ];
 const whole = TWELVE.map(([id, stage]) => {
   const taxon = guide.taxon(id);
-  if (!taxon?.taxon.stages.includes(stage as StageId)) throw new Error(`${id} has no stage "${stage}" in this guide`);
+  if (!taxon?.taxon.stages.includes(stage as StageId))
+    throw new Error(`${id} has no stage "${stage}" in this guide`);
   return `<h2>${taxon.taxon.scientificName} <small>${stage}</small></h2><div>${[0, 1, 2].map((seed) => cell(svg(taxonPlate(guide, taxon, stage as StageId, seed), 240), seed === 0 ? 'typical' : `individual ${seed}`)).join('')}</div>`;
 });
 
-const page = (body: string) => `<style>body{margin:16px;background:#EEF1EC;color:#14201B;font:13px system-ui}div{display:flex;flex-wrap:wrap;gap:10px}figure{margin:0;width:130px;text-align:center}h2{font-size:15px;margin:14px 0 4px}small{font-weight:400;color:#3D4A43}.wide figure{width:auto}.wide section{display:inline-block;width:31%;vertical-align:top}</style>${body}`;
+const page = (body: string) =>
+  `<style>body{margin:16px;background:#EEF1EC;color:#14201B;font:13px system-ui}div{display:flex;flex-wrap:wrap;gap:10px}figure{margin:0;width:130px;text-align:center}h2{font-size:15px;margin:14px 0 4px}small{font-weight:400;color:#3D4A43}.wide figure{width:auto}.wide section{display:inline-block;width:31%;vertical-align:top}</style>${body}`;
 const browser = await chromium.launch({ executablePath: await findChromium(), args: BROWSER_FLAGS });
 const sheet = async (name: string, body: string, width: number) => {
   const tab = await browser.newPage({ viewport: { width, height: 800 } });
@@ -50,7 +77,13 @@ const sheet = async (name: string, body: string, width: number) => {
 };
 const SHEETS = 4;
 for (let part = 0; part < SHEETS; part += 1) {
-  await sheet(`answers-${part + 1}`, answers.slice(Math.ceil((part * answers.length) / SHEETS), Math.ceil(((part + 1) * answers.length) / SHEETS)).join(''), 1120);
+  await sheet(
+    `answers-${part + 1}`,
+    answers
+      .slice(Math.ceil((part * answers.length) / SHEETS), Math.ceil(((part + 1) * answers.length) / SHEETS))
+      .join(''),
+    1120,
+  );
 }
 await sheet('taxa', `<div class="wide">${whole.map((w) => `<section>${w}</section>`).join('')}</div>`, 1900);
 await browser.close();

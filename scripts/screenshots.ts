@@ -4,7 +4,10 @@ import type { Page } from 'playwright-core';
 import { PHONE, quiet, startRig, WIDE } from '../e2e/rig';
 import { buildWebApp } from './lib/webapp';
 
-/** Takes pictures of the main views from the demo data: npx tsx scripts/screenshots.ts [name …]. Views that belong together stand side by side in one. */
+/**
+ * Takes pictures of the main views from the demo data: npx tsx scripts/screenshots.ts [name …]. Views that
+ * belong together stand side by side in one.
+ */
 
 interface View {
   readonly path: string;
@@ -32,7 +35,12 @@ async function unnamed(page: Page): Promise<void> {
 }
 /** Tells what the four ceilings ask for. */
 async function howMuch(page: Page): Promise<void> {
-  for (const [label, value] of [['Who eats', '3'], ['How often', '4'], [/^How many, counted one by one/, '2600'], ['Litres that fit', '2']] as const) {
+  for (const [label, value] of [
+    ['Who eats', '3'],
+    ['How often', '4'],
+    [/^How many, counted one by one/, '2600'],
+    ['Litres that fit', '2'],
+  ] as const) {
     const field = page.getByRole('textbox', { name: label, exact: typeof label === 'string' });
     await field.fill(value);
     await field.blur();
@@ -54,9 +62,13 @@ async function choose(page: Page, name: RegExp): Promise<void> {
   const how = page.getByRole('button', { name: 'How to look' });
   if (await how.isVisible()) await how.evaluate((button) => button.scrollIntoView());
 }
-const dim = (page: Page) => page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
+const dim = (page: Page) =>
+  page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
 
-const one = (name: string, path: string, more: Omit<View, 'path'> = {}): Shot => ({ name, views: [{ path, ...more }] });
+const one = (name: string, path: string, more: Omit<View, 'path'> = {}): Shot => ({
+  name,
+  views: [{ path, ...more }],
+});
 
 const SHOTS: readonly Shot[] = [
   one('start', '/'),
@@ -70,19 +82,32 @@ const SHOTS: readonly Shot[] = [
     views: [
       { path: '/find/demo-find-4/around' },
       { path: '/find/demo-find-4/check', before: (page) => choose(page, /^Outline/) },
-      { path: '/find/demo-find-4/check', before: async (page) => { await choose(page, /^Section of the stem/).catch(() => undefined); const on = page.getByRole('button', { name: 'They are on' }); if (await on.isVisible()) await on.click(); } },
+      {
+        path: '/find/demo-find-4/check',
+        before: async (page) => {
+          await choose(page, /^Section of the stem/).catch(() => undefined);
+          const on = page.getByRole('button', { name: 'They are on' });
+          if (await on.isVisible()) await on.click();
+        },
+      },
       { path: '/find/demo-find-5/check', before: (page) => choose(page, /^Shape of the cap/) },
     ],
   },
   one('side-by-side', '/find/demo-find-5/beside?other=cortinarius-rubellus'),
-  { name: 'verdicts', views: ['demo-find-5', 'demo-find-2', 'demo-find-3'].map((find) => ({ path: `/find/${find}/verdict` })) },
+  {
+    name: 'verdicts',
+    views: ['demo-find-5', 'demo-find-2', 'demo-find-3'].map((find) => ({ path: `/find/${find}/verdict` })),
+  },
   one('candidates', '/new', { before: unnamed }),
   one('how-much', '/find/demo-find-1/take', { before: howMuch }),
   one('taxon', '/taxon/allium-ursinum'),
   one('eaten', '/eaten'),
   one('places-wide', '/places', { size: WIDE }),
   one('group', '/group/ostrel-walkers', { before: (page) => tap(page, 'Show a code') }),
-  one('batch', '/batch/demo-batch-b41d83f6', { before: (page) => page.getByRole('heading', { name: 'How dry it is' }).evaluate((heading) => heading.scrollIntoView()) }),
+  one('batch', '/batch/demo-batch-b41d83f6', {
+    before: (page) =>
+      page.getByRole('heading', { name: 'How dry it is' }).evaluate((heading) => heading.scrollIntoView()),
+  }),
   one('wood', '/practice/wood?seed=4', { before: wood }),
   one('confusion-wide', '/practice/confusion', { size: WIDE }),
   one('sheet-wide', '/sheet/demo-meal-pancakes', { size: WIDE }),
@@ -99,7 +124,10 @@ try {
   for (const { name, views } of SHOTS.filter((shot) => wanted.length === 0 || wanted.includes(shot.name))) {
     const taken: Buffer[] = [];
     for (const view of views) taken.push(await pictureOf(view));
-    writeFileSync(join(folder, `${name}.png`), taken.length === 1 && taken[0] ? taken[0] : await sideBySide(taken));
+    writeFileSync(
+      join(folder, `${name}.png`),
+      taken.length === 1 && taken[0] ? taken[0] : await sideBySide(taken),
+    );
     process.stdout.write(`${name}\n`);
   }
 } finally {
@@ -115,7 +143,7 @@ async function pictureOf(view: View): Promise<Buffer> {
   await page.getByRole('heading').first().waitFor();
   await view.before?.(page);
   const opening = page.getByRole('progressbar');
-  while (await opening.count() > 0) await page.waitForTimeout(50);
+  while ((await opening.count()) > 0) await page.waitForTimeout(50);
   // What is drawn by programs that come late asks for them only now.
   await quiet(page);
   await page.waitForTimeout(300);
@@ -126,9 +154,15 @@ async function pictureOf(view: View): Promise<Buffer> {
 
 /** Pictures of a phone's size in a row. */
 async function sideBySide(pictures: readonly Buffer[]): Promise<Buffer> {
-  const page = await rig.browser.newPage({ viewport: { width: pictures.length * (PHONE.width + GAP) + GAP, height: PHONE.height + 2 * GAP } });
-  const images = pictures.map((picture) => `<img alt="" src="data:image/png;base64,${picture.toString('base64')}">`).join('');
-  await page.setContent(`<body style="margin:0;padding:${GAP}px;display:flex;gap:${GAP}px;background:#C9CFC6">${images}</body>`);
+  const page = await rig.browser.newPage({
+    viewport: { width: pictures.length * (PHONE.width + GAP) + GAP, height: PHONE.height + 2 * GAP },
+  });
+  const images = pictures
+    .map((picture) => `<img alt="" src="data:image/png;base64,${picture.toString('base64')}">`)
+    .join('');
+  await page.setContent(
+    `<body style="margin:0;padding:${GAP}px;display:flex;gap:${GAP}px;background:#C9CFC6">${images}</body>`,
+  );
   const row = await page.screenshot();
   await page.close();
   return row;

@@ -1,5 +1,6 @@
-// Stands in for the index of react-native-web where a package asks for it by `require`, which reads all of it, lists and animations included; see
-// ../metro.config.js. Each name is read when it is first needed. Only names that Expo Router asks for stand here; the application’s own imports go past it.
+// Stands in for the index of react-native-web where a package asks for it by `require`, which reads all of
+// it, lists and animations included; see ../metro.config.js. Each name is read when it is first needed. Only
+// names that Expo Router asks for stand here; the application’s own imports go past it.
 const named = {
   I18nManager: () => require('react-native-web/dist/exports/I18nManager'),
   Image: () => require('react-native-web/dist/exports/Image'),

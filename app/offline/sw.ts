@@ -1,12 +1,22 @@
 import { clientsClaim } from 'workbox-core';
-import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute, type PrecacheEntry } from 'workbox-precaching';
+import {
+  cleanupOutdatedCaches,
+  createHandlerBoundToURL,
+  precacheAndRoute,
+  type PrecacheEntry,
+} from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 
 /** The part of a service worker's world that is used here. */
 interface Worker {
-  readonly clients: { matchAll(of: { type: 'window'; includeUncontrolled: boolean }): Promise<readonly unknown[]> };
+  readonly clients: {
+    matchAll(of: { type: 'window'; includeUncontrolled: boolean }): Promise<readonly unknown[]>;
+  };
   skipWaiting(): Promise<void>;
-  addEventListener(type: 'message', listener: (event: MessageEvent<{ readonly type?: string }>) => void): void;
+  addEventListener(
+    type: 'message',
+    listener: (event: MessageEvent<{ readonly type?: string }>) => void,
+  ): void;
 }
 declare const self: Worker;
 /** Every file of the built application, named by the build. */

@@ -1,8 +1,8 @@
 import './guide';
 import { countOf } from '@pause/core';
-import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/store/look';
 import { emergencyWhere } from '../src/features/emergency/numbers';
 import { loadMe, putForwardAgain, read, startFind, takeBack } from '../src/store/actions';
+import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/store/look';
 import { takeOverCounts } from '../src/store/takeOver';
 import { rig } from './rig';
 
@@ -10,7 +10,15 @@ import { rig } from './rig';
 
 function storage(): Storage {
   const held = new Map<string, string>();
-  return { getItem: (key: string) => held.get(key) ?? null, setItem: (key: string, value: string) => { held.set(key, value); }, removeItem: (key: string) => { held.delete(key); } } as unknown as Storage;
+  return {
+    getItem: (key: string) => held.get(key) ?? null,
+    setItem: (key: string, value: string) => {
+      held.set(key, value);
+    },
+    removeItem: (key: string) => {
+      held.delete(key);
+    },
+  } as unknown as Storage;
 }
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
 
@@ -21,11 +29,23 @@ describe('how it looks here', () => {
     const { store } = rig();
     store.dispatch(look.actions.lookSet({ theme: 'dim', text: 1.5, hand: 'left', pixelsPerMillimetre: 4.7 }));
     keepLook(kept, store.getState().look);
-    expect(keptLook(kept)).toEqual({ theme: 'dim', text: 1.5, hand: 'left', child: false, pixelsPerMillimetre: 4.7 });
+    expect(keptLook(kept)).toEqual({
+      theme: 'dim',
+      text: 1.5,
+      hand: 'left',
+      child: false,
+      pixelsPerMillimetre: 4.7,
+    });
   });
 
   test.each([
-    ['Europe/Vienna', '112'], ['Europe/London', '999'], ['America/Denver', '911'], ['Australia/Perth', '000'], ['Pacific/Auckland', '111'], ['UTC', undefined], ['Asia/Kolkata', undefined],
+    ['Europe/Vienna', '112'],
+    ['Europe/London', '999'],
+    ['America/Denver', '911'],
+    ['Australia/Perth', '000'],
+    ['Pacific/Auckland', '111'],
+    ['UTC', undefined],
+    ['Asia/Kolkata', undefined],
   ])('where the clock is set to %s, %s is called, and nothing is guessed', (zone, number) => {
     expect(emergencyWhere(zone)).toBe(number);
     // Every zone that is named is one that a browser knows.
@@ -49,7 +69,9 @@ describe('how it looks here', () => {
   });
 
   test.each([
-    ['no JSON at all', '{'], ['something else', '[1, 2]'], ['a number', '3'],
+    ['no JSON at all', '{'],
+    ['something else', '[1, 2]'],
+    ['a number', '3'],
   ])('%s is as usual', (_, text) => {
     const kept = storage();
     kept.setItem('pause:look', text);
@@ -58,13 +80,24 @@ describe('how it looks here', () => {
 
   test('one setting that cannot be is as usual, and the others stay', () => {
     const kept = storage();
-    kept.setItem('pause:look', JSON.stringify({ theme: 'neon', text: 9, hand: 'left', pixelsPerMillimetre: -3, child: 'perhaps' }));
+    kept.setItem(
+      'pause:look',
+      JSON.stringify({ theme: 'neon', text: 9, hand: 'left', pixelsPerMillimetre: -3, child: 'perhaps' }),
+    );
     expect(keptLook(kept)).toEqual({ ...USUAL_LOOK, hand: 'left' });
   });
 });
 
 describe('pieces counted', () => {
-  const counts = (...results: string[]) => countOf({ counted: results.map((result, n) => ({ id: `count-${n}-x`, at: '2026-09-14T08:00:00.000Z', by: 'mirel', result })) as never });
+  const counts = (...results: string[]) =>
+    countOf({
+      counted: results.map((result, n) => ({
+        id: `count-${n}-x`,
+        at: '2026-09-14T08:00:00.000Z',
+        by: 'mirel',
+        result,
+      })) as never,
+    });
 
   test('passed, stray, and the last one taken back: only once', () => {
     expect(counts()).toEqual({ passed: 0, strays: 0 });
@@ -94,19 +127,48 @@ describe('an answer taken back and put forward again', () => {
   test('is read as it was, note and all, and the taken-back one stays on record', async () => {
     const { store, records } = rig();
     await store.dispatch(loadMe());
-    const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius' as never, context: {} })))!;
+    const id = (await store.dispatch(
+      startFind({
+        kingdom: 'Fungi',
+        bodyPlan: 'cantharelloid',
+        target: 'cantharellus-cibarius' as never,
+        context: {},
+      }),
+    ))!;
     await settle();
     const piece = store.getState().finds[id]!.record!.pieces[0]!.id;
-    const first = (await store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'states', states: ['ridges' as never] }, sureness: 'fairly', note: 'under the rim' })))!;
+    const first = (await store.dispatch(
+      read(id, {
+        piece,
+        character: 'hymenophore' as never,
+        value: { kind: 'states', states: ['ridges' as never] },
+        sureness: 'fairly',
+        note: 'under the rim',
+      }),
+    ))!;
     await store.dispatch(takeBack(id, first));
-    const again = (await store.dispatch(putForwardAgain(id, store.getState().finds[id]!.record!.readings[0]!)))!;
+    const again = (await store.dispatch(
+      putForwardAgain(id, store.getState().finds[id]!.record!.readings[0]!),
+    ))!;
     await settle();
     expect(again).not.toBe(first);
     const record = records.get(id)!;
-    expect(record.readings.map(({ id: r, value, sureness, note }) => ({ r, value, sureness, note }))).toEqual([
-      { r: first, value: { kind: 'states', states: ['ridges'] }, sureness: 'fairly', note: 'under the rim' },
-      { r: again, value: { kind: 'states', states: ['ridges'] }, sureness: 'fairly', note: 'under the rim' },
-    ]);
+    expect(record.readings.map(({ id: r, value, sureness, note }) => ({ r, value, sureness, note }))).toEqual(
+      [
+        {
+          r: first,
+          value: { kind: 'states', states: ['ridges'] },
+          sureness: 'fairly',
+          note: 'under the rim',
+        },
+        {
+          r: again,
+          value: { kind: 'states', states: ['ridges'] },
+          sureness: 'fairly',
+          note: 'under the rim',
+        },
+      ],
+    );
     expect(record.withdrawals.map((w) => w.reading)).toEqual([first]);
   });
 

@@ -8,19 +8,39 @@ const entries = [
   { kind: 'pieces', find: 'f', body: { id: 'p', at: at(1), purpose: 'decide' } },
   { kind: 'targets', find: 'f', body: { id: 't', at: at(2), taxon: 'boletus-edulis' } },
   { kind: 'contexts', find: 'f', body: { id: 'c', at: at(3), context: { condition: 'fresh' } } },
-  { kind: 'readings', find: 'f', body: { id: 'r', piece: 'p', character: 'hymenophore', value: { kind: 'states', states: ['pores'] }, sureness: 'sure', by: 'mirel', at: at(4) } },
+  {
+    kind: 'readings',
+    find: 'f',
+    body: {
+      id: 'r',
+      piece: 'p',
+      character: 'hymenophore',
+      value: { kind: 'states', states: ['pores'] },
+      sureness: 'sure',
+      by: 'mirel',
+      at: at(4),
+    },
+  },
   { kind: 'withdrawals', find: 'f', body: { id: 'w', at: at(5), reading: 'r' } },
   { kind: 'skips', find: 'f', body: { id: 's', at: at(6), piece: 'p', character: 'latex' } },
   { kind: 'verdicts', find: 'f', body: { id: 'v', at: at(7), verdict: { outcome: 'pause' } } },
   { kind: 'decisions', find: 'f', body: { id: 'd', at: at(8), verdict: 'v', choice: 'later', by: 'mirel' } },
 ] as unknown as FindEntry[];
 
-const all = (list: readonly FindEntry[], from?: FindRecord) => list.reduce<FindRecord | undefined>(applyEntry, from);
+const all = (list: readonly FindEntry[], from?: FindRecord) =>
+  list.reduce<FindRecord | undefined>(applyEntry, from);
 
 test('entries make a record', () => {
   expect(all(entries)).toMatchObject({
-    id: 'f', pieces: [{ id: 'p', startedAt: at(1) }], targets: [{ taxon: 'boletus-edulis' }], context: { condition: 'fresh' },
-    readings: [{ id: 'r' }], withdrawals: [{ reading: 'r' }], skips: [{ character: 'latex' }], verdicts: [{ id: 'v' }], decisions: [{ choice: 'later' }],
+    id: 'f',
+    pieces: [{ id: 'p', startedAt: at(1) }],
+    targets: [{ taxon: 'boletus-edulis' }],
+    context: { condition: 'fresh' },
+    readings: [{ id: 'r' }],
+    withdrawals: [{ reading: 'r' }],
+    skips: [{ character: 'latex' }],
+    verdicts: [{ id: 'v' }],
+    decisions: [{ choice: 'later' }],
   });
 });
 
@@ -40,7 +60,25 @@ test('of two entries of one moment, the find comes before what belongs to it', (
 });
 
 test('the line of the log tells the newest name, verdict and decision', () => {
-  const record = all([...entries, { kind: 'targets', find: 'f', body: { id: 't2', at: at(9), taxon: 'boletus-satanas' } } as unknown as FindEntry])!;
-  expect(summaryOf(record)).toEqual({ id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', readings: 1, target: 'boletus-satanas', outcome: 'pause', choice: 'later' });
-  expect(FindSummary.parse(summaryOf({ ...record, number: 7, placeNote: 'Under the beeches' }))).toMatchObject({ number: 7, placeNote: 'Under the beeches' });
+  const record = all([
+    ...entries,
+    {
+      kind: 'targets',
+      find: 'f',
+      body: { id: 't2', at: at(9), taxon: 'boletus-satanas' },
+    } as unknown as FindEntry,
+  ])!;
+  expect(summaryOf(record)).toEqual({
+    id: 'f',
+    startedAt: at(0),
+    kingdom: 'Fungi',
+    person: 'mirel',
+    readings: 1,
+    target: 'boletus-satanas',
+    outcome: 'pause',
+    choice: 'later',
+  });
+  expect(
+    FindSummary.parse(summaryOf({ ...record, number: 7, placeNote: 'Under the beeches' })),
+  ).toMatchObject({ number: 7, placeNote: 'Under the beeches' });
 });

@@ -8,12 +8,18 @@ const shipped = JSON.stringify(shippedGuide());
 const hashOf = (text: string) => createHash('sha256').update(text).digest('hex');
 const outside = globalThis as unknown as { fetch: unknown };
 
-const browserHas = (crypto: unknown) => Object.defineProperty(globalThis, 'crypto', { value: crypto, configurable: true });
+const browserHas = (crypto: unknown) =>
+  Object.defineProperty(globalThis, 'crypto', { value: crypto, configurable: true });
 
 /** The file, and what the page tells of it. */
 function served(text: string, told: string | undefined, status = 200): void {
   const { buffer, byteOffset, byteLength } = Buffer.from(text);
-  outside.fetch = () => Promise.resolve({ ok: status < 400, status, arrayBuffer: () => Promise.resolve(buffer.slice(byteOffset, byteOffset + byteLength)) });
+  outside.fetch = () =>
+    Promise.resolve({
+      ok: status < 400,
+      status,
+      arrayBuffer: () => Promise.resolve(buffer.slice(byteOffset, byteOffset + byteLength)),
+    });
   document.head.innerHTML = told === undefined ? '' : `<meta name="pause-guide" content="${told}">`;
   browserHas(webcrypto);
 }
@@ -26,7 +32,9 @@ test('the very bytes that the page tells of are taken as they are, with the vers
 });
 
 test.each([
-  ['another byte', `${shipped} `, `${hashOf(shipped)} as-it-was-built`], ['a page that tells nothing', shipped, undefined], ['a page that tells only half', shipped, hashOf(shipped)],
+  ['another byte', `${shipped} `, `${hashOf(shipped)} as-it-was-built`],
+  ['a page that tells nothing', shipped, undefined],
+  ['a page that tells only half', shipped, hashOf(shipped)],
 ])('%s: it is read through, and its version is its own', async (_, text, told) => {
   served(text, told);
   expect((await loadGuide()).version).toBeUndefined();

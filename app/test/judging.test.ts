@@ -1,11 +1,16 @@
 /** What stands on the screen while the core is at work, late, or fails. */
 import './guide';
-import { loadMe, read, reconsider, startFind } from '../src/store/actions';
 import { inPlace, type Evaluator } from '../src/evaluate/client';
+import { loadMe, read, reconsider, startFind } from '../src/store/actions';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
-const START = { kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius', context: {} } as unknown as Parameters<typeof startFind>[0];
+const START = {
+  kingdom: 'Fungi',
+  bodyPlan: 'cantharelloid',
+  target: 'cantharellus-cibarius',
+  context: {},
+} as unknown as Parameters<typeof startFind>[0];
 
 async function started(evaluator: Evaluator) {
   const it = rig(evaluator);
@@ -13,16 +18,33 @@ async function started(evaluator: Evaluator) {
   const id = (await it.store.dispatch(startFind(START)))!;
   await settle();
   const piece = it.store.getState().finds[id]!.record!.pieces[0]!.id;
-  const tell = () => it.store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'states', states: ['ridges' as never] }, sureness: 'sure' }));
+  const tell = () =>
+    it.store.dispatch(
+      read(id, {
+        piece,
+        character: 'hymenophore' as never,
+        value: { kind: 'states', states: ['ridges' as never] },
+        sureness: 'sure',
+      }),
+    );
   return { ...it, id, tell, find: () => it.store.getState().finds[id]! };
 }
 
 test('bars do not wait for the plan: the earlier plan stands until the new one is there', async () => {
   let hold: Promise<void> = Promise.resolve();
-  const { tell, find } = await started({ ...inPlace, planOf: async (f) => { const plan = await inPlace.planOf(f); await hold; return plan; } });
+  const { tell, find } = await started({
+    ...inPlace,
+    planOf: async (f) => {
+      const plan = await inPlace.planOf(f);
+      await hold;
+      return plan;
+    },
+  });
   const [before, plan] = [find().evaluation!, find().evaluation!.plan];
   let release: () => void = () => undefined;
-  hold = new Promise((resolve) => { release = resolve; });
+  hold = new Promise((resolve) => {
+    release = resolve;
+  });
   await tell();
   await settle();
   expect(find().evaluated).toBe(find().change);
@@ -35,7 +57,10 @@ test('bars do not wait for the plan: the earlier plan stands until the new one i
 
 test('a comparison that fails is said, the answer is kept, and it can be tried again', async () => {
   let broken = false;
-  const { store, id, tell, find } = await started({ ...inPlace, judge: (f) => (broken ? Promise.reject(new Error('out of memory')) : inPlace.judge(f)) });
+  const { store, id, tell, find } = await started({
+    ...inPlace,
+    judge: (f) => (broken ? Promise.reject(new Error('out of memory')) : inPlace.judge(f)),
+  });
   broken = true;
   await tell();
   await settle();
@@ -54,7 +79,10 @@ test('an older comparison that comes late does not hide that the newest failed',
     ...inPlace,
     judge: async (f) => {
       if (mode === 'fail') throw new Error('no');
-      if (mode === 'hold') await new Promise<void>((resolve) => { waiting.push(resolve); });
+      if (mode === 'hold')
+        await new Promise<void>((resolve) => {
+          waiting.push(resolve);
+        });
       return inPlace.judge(f);
     },
   });
@@ -74,7 +102,9 @@ describe('what an answer comes to', () => {
     const { store, tell, find } = await started(inPlace);
     const before = find().change;
     const moments: boolean[] = [];
-    const stop = store.subscribe(() => { if (find().change > before) moments.push(find().evaluated === find().change); });
+    const stop = store.subscribe(() => {
+      if (find().change > before) moments.push(find().evaluated === find().change);
+    });
     await tell();
     await settle();
     stop();
@@ -87,12 +117,24 @@ describe('what an answer comes to', () => {
     let release: () => void = () => undefined;
     let hold: Promise<void> = Promise.resolve();
     let asked = 0;
-    const { store, id, tell, find } = await started({ ...inPlace, judge: async (f) => { asked += 1; await hold; return inPlace.judge(f); } });
-    hold = new Promise((resolve) => { release = resolve; });
+    const { store, id, tell, find } = await started({
+      ...inPlace,
+      judge: async (f) => {
+        asked += 1;
+        await hold;
+        return inPlace.judge(f);
+      },
+    });
+    hold = new Promise((resolve) => {
+      release = resolve;
+    });
     const telling = tell();
     await settle();
     // The find changes under it, as when another device's answer arrives.
-    store.dispatch({ type: 'finds/findLoaded', payload: { id, record: { ...find().record!, startedAt: '2030-01-01T00:00:00.000Z' }, waiting: [] } });
+    store.dispatch({
+      type: 'finds/findLoaded',
+      payload: { id, record: { ...find().record!, startedAt: '2030-01-01T00:00:00.000Z' }, waiting: [] },
+    });
     release();
     const askedBefore = asked;
     await telling;
@@ -104,9 +146,17 @@ describe('what an answer comes to', () => {
 
   test('does not hold up the answer where the core takes long', async () => {
     let hold: Promise<void> = Promise.resolve();
-    const { tell, find } = await started({ ...inPlace, judge: async (f) => { await hold; return inPlace.judge(f); } });
+    const { tell, find } = await started({
+      ...inPlace,
+      judge: async (f) => {
+        await hold;
+        return inPlace.judge(f);
+      },
+    });
     let release: () => void = () => undefined;
-    hold = new Promise((resolve) => { release = resolve; });
+    hold = new Promise((resolve) => {
+      release = resolve;
+    });
     await tell();
     expect(find().record!.readings).toHaveLength(1);
     expect(find().evaluated).toBeLessThan(find().change);

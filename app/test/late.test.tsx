@@ -7,12 +7,23 @@ import { latePart } from '../src/features/latePart';
 
 afterEach(cleanup);
 const Part = ({ word }: { readonly word: string }) => <Text>{word} is here</Text>;
-const settled = () => act(async () => { await new Promise((resolve) => setTimeout(resolve, 5)); });
+const settled = () =>
+  act(async () => {
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  });
 
 test('a part that is fetched late comes as soon as it is there, and only once', async () => {
   let fetched = 0;
-  const Late = latePart(() => { fetched += 1; return Promise.resolve(Part); });
-  render(<><Late word="One" /><Late word="Another" /></>);
+  const Late = latePart(() => {
+    fetched += 1;
+    return Promise.resolve(Part);
+  });
+  render(
+    <>
+      <Late word="One" />
+      <Late word="Another" />
+    </>,
+  );
   expect(screen.getAllByText('One moment …')).toHaveLength(2);
   await settled();
   expect([screen.getByText('One is here'), screen.getByText('Another is here')]).toHaveLength(2);
@@ -35,7 +46,10 @@ test('one that cannot be fetched says so, and is there when asked for again', as
 });
 
 test('a drawing beside words keeps its place and says nothing, fetched or not', async () => {
-  const Late = latePart<{ readonly word: string }>(() => Promise.reject(new Error('no connection')), ({ word }) => <Text>[{word}]</Text>);
+  const Late = latePart<{ readonly word: string }>(
+    () => Promise.reject(new Error('no connection')),
+    ({ word }) => <Text>[{word}]</Text>,
+  );
   render(<Late word="place" />);
   await settled();
   expect(screen.getByText('[place]')).toBeTruthy();
@@ -54,13 +68,24 @@ test('what a screen cannot do without, and cannot be fetched, takes its place wi
   class Boundary extends Component<{ readonly children: ReactNode }, { readonly error?: Error }> {
     override state: { readonly error?: Error } = {};
     static getDerivedStateFromError = (error: Error) => ({ error });
-    override render() { return this.state.error ? <Text>{this.state.error.message}</Text> : this.props.children; }
+    override render() {
+      return this.state.error ? <Text>{this.state.error.message}</Text> : this.props.children;
+    }
   }
   const silent = jest.spyOn(console, 'error').mockImplementation(() => undefined);
   const program = late<{ readonly word: string }>(() => Promise.reject(new Error('Loading module failed')));
   const Needing = () => <Text>{program.useNeeded()?.word ?? 'One moment'}</Text>;
   const Gladly = () => <Text>{program.useIt()?.word ?? 'Without'}</Text>;
-  render(<><Boundary><Needing /></Boundary><Boundary><Gladly /></Boundary></>);
+  render(
+    <>
+      <Boundary>
+        <Needing />
+      </Boundary>
+      <Boundary>
+        <Gladly />
+      </Boundary>
+    </>,
+  );
   expect(screen.getByText('One moment')).toBeTruthy();
   await settled();
   expect(screen.getByText('Loading module failed')).toBeTruthy();

@@ -1,18 +1,65 @@
-/** The notebook on the device: the browser's own database, and what the store makes of it without a connection. */
+/**
+ * The notebook on the device: the browser's own database, and what the store makes of it without a
+ * connection.
+ */
 import 'fake-indexeddb/auto';
 import './guide';
-import { nextStamp, type Entry, type FindRecord } from '@pause/core';
 import { Dexie } from 'dexie';
-import { acknowledgeNotKept, loadFind, loadList, loadMe, openOutbox, read, startFind } from '../src/store/actions';
+import { nextStamp, type Entry, type FindRecord } from '@pause/core';
+import {
+  acknowledgeNotKept,
+  loadFind,
+  loadList,
+  loadMe,
+  openOutbox,
+  read,
+  startFind,
+} from '../src/store/actions';
 import { browserDevice, NotKept, type Device } from '../src/store/device';
 import { flush } from '../src/store/sync';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
-const entry = (kind: Entry['kind'], id: string, second: number, body: object = {}) => ({ kind, find: 'f', body: { id, ...(kind === 'finds' ? { startedAt: at(second), kingdom: 'Fungi', person: 'mirel' } : { at: at(second) }), ...body } }) as unknown as Entry;
-const MADE = [entry('finds', 'f', 0), entry('pieces', 'p', 1, { purpose: 'decide' }), entry('targets', 't', 2, { taxon: 'boletus-edulis' })];
-const RECORD = { id: 'f', startedAt: at(0), kingdom: 'Fungi', person: 'mirel', pieces: [], targets: [], told: [], edits: [], consents: [], asks: [], reveals: [], pictures: [], drops: [], counted: [], context: {}, readings: [], withdrawals: [], skips: [], verdicts: [], decisions: [] } as unknown as FindRecord;
+const entry = (kind: Entry['kind'], id: string, second: number, body: object = {}) =>
+  ({
+    kind,
+    find: 'f',
+    body: {
+      id,
+      ...(kind === 'finds'
+        ? { startedAt: at(second), kingdom: 'Fungi', person: 'mirel' }
+        : { at: at(second) }),
+      ...body,
+    },
+  }) as unknown as Entry;
+const MADE = [
+  entry('finds', 'f', 0),
+  entry('pieces', 'p', 1, { purpose: 'decide' }),
+  entry('targets', 't', 2, { taxon: 'boletus-edulis' }),
+];
+const RECORD = {
+  id: 'f',
+  startedAt: at(0),
+  kingdom: 'Fungi',
+  person: 'mirel',
+  pieces: [],
+  targets: [],
+  told: [],
+  edits: [],
+  consents: [],
+  asks: [],
+  reveals: [],
+  pictures: [],
+  drops: [],
+  counted: [],
+  context: {},
+  readings: [],
+  withdrawals: [],
+  skips: [],
+  verdicts: [],
+  decisions: [],
+} as unknown as FindRecord;
 
 /** Whoever holds the device. */
 const HERE = { id: 'mirel', name: '', demo: false, offsetMs: 0, account: false, groups: [] };
@@ -30,27 +77,45 @@ describe('in the browser’s own database', () => {
     expect(await again.waiting()).toEqual(MADE);
     await again.settle([arrived(MADE[0]!), arrived(MADE[1]!)]);
     expect(await browserDevice(localStorage).waiting()).toEqual([MADE[2]]);
-    expect(await again.record('f')).toEqual({ ...RECORD, pieces: [{ id: 'p', startedAt: at(1), purpose: 'decide' }] });
+    expect(await again.record('f')).toEqual({
+      ...RECORD,
+      pieces: [{ id: 'p', startedAt: at(1), purpose: 'decide' }],
+    });
     await again.settle([{ status: 'refused', entry: MADE[2]!, reason: 'taxon: unknown' }]);
     expect(await again.waiting()).toEqual([]);
     expect((await again.record('f'))?.targets).toEqual([]);
-    expect(await browserDevice(localStorage).refused()).toEqual([{ entry: MADE[2], reason: 'taxon: unknown' }]);
+    expect(await browserDevice(localStorage).refused()).toEqual([
+      { entry: MADE[2], reason: 'taxon: unknown' },
+    ]);
     await again.forgetRefused();
     expect(await browserDevice(localStorage).refused()).toEqual([]);
   });
 
   test('what others told is taken once, in order, and never past a gap', async () => {
     const device = browserDevice(localStorage);
-    const numbered = MADE.map((one, index) => ({ entry: one, seq: index + 1, ...(index === 0 ? { number: 7 } : {}) }));
+    const numbered = MADE.map((one, index) => ({
+      entry: one,
+      seq: index + 1,
+      ...(index === 0 ? { number: 7 } : {}),
+    }));
     expect(await device.take({ stream: 'g:one', entries: numbered.slice(0, 2) })).toEqual(['f']);
     expect(await device.take({ stream: 'g:one', entries: numbered })).toEqual(['f']);
     expect([await device.taken('g:one'), await device.taken('g:two')]).toEqual([3, 0]);
-    expect(await device.record('f')).toMatchObject({ number: 7, pieces: [{ id: 'p' }], targets: [{ taxon: 'boletus-edulis' }] });
-    await expect(device.take({ stream: 'g:one', entries: [{ entry: MADE[0]!, seq: 5 }] })).rejects.toBeInstanceOf(NotKept);
+    expect(await device.record('f')).toMatchObject({
+      number: 7,
+      pieces: [{ id: 'p' }],
+      targets: [{ taxon: 'boletus-edulis' }],
+    });
+    await expect(
+      device.take({ stream: 'g:one', entries: [{ entry: MADE[0]!, seq: 5 }] }),
+    ).rejects.toBeInstanceOf(NotKept);
     expect(await device.taken('g:one')).toBe(3);
     expect(await device.list()).toMatchObject([{ id: 'f', number: 7, target: 'boletus-edulis' }]);
     // Its own, sent meanwhile, follow directly; another's in between is asked for.
-    await device.settle([{ ...arrived(MADE[1]!), stream: 'g:one', seq: 4 }, { ...arrived(MADE[2]!), stream: 'g:one', seq: 6 }]);
+    await device.settle([
+      { ...arrived(MADE[1]!), stream: 'g:one', seq: 4 },
+      { ...arrived(MADE[2]!), stream: 'g:one', seq: 6 },
+    ]);
     expect(await device.taken('g:one')).toBe(4);
   });
 
@@ -59,16 +124,23 @@ describe('in the browser’s own database', () => {
     expect(await device.person(HERE)).toEqual(HERE);
     await device.put(() => MADE);
     await device.adopt({ ...HERE, id: 'jorun', account: true });
-    expect((await device.waiting()).map((one) => ('person' in one.body ? one.body.person : undefined))).toEqual(['jorun', undefined, undefined]);
+    expect(
+      (await device.waiting()).map((one) => ('person' in one.body ? one.body.person : undefined)),
+    ).toEqual(['jorun', undefined, undefined]);
     expect(await device.person(HERE)).toMatchObject({ id: 'jorun', account: true });
     const clock = async (of: Device) => {
       const seen: unknown[] = [];
-      await of.put((...known) => { seen.push(...known); return []; });
+      await of.put((...known) => {
+        seen.push(...known);
+        return [];
+      });
       return seen;
     };
     const [name] = await clock(device);
     expect(name).toMatch(/^[0-9a-f]{8}$/);
-    const [entry] = await device.put((by, last) => [{ ...MADE[1]!, stamp: nextStamp(last, Date.parse('2026-09-14T08:00:01Z'), by) }]);
+    const [entry] = await device.put((by, last) => [
+      { ...MADE[1]!, stamp: nextStamp(last, Date.parse('2026-09-14T08:00:01Z'), by) },
+    ]);
     expect(entry?.stamp).toBe(`2026-09-14T08:00:01.000Z-0000-${name as string}`);
     expect(await clock(browserDevice(localStorage))).toEqual([name, entry?.stamp]);
     // What waits would be lost.
@@ -76,7 +148,11 @@ describe('in the browser’s own database', () => {
     await device.settle((await device.waiting()).map(arrived));
     expect((await device.list()).length).toBe(1);
     expect(await device.clear()).toBe(0);
-    expect([await device.waiting(), await device.list(), await device.person({ ...HERE, id: 'next' })]).toEqual([[], [], { ...HERE, id: 'next' }]);
+    expect([
+      await device.waiting(),
+      await device.list(),
+      await device.person({ ...HERE, id: 'next' }),
+    ]).toEqual([[], [], { ...HERE, id: 'next' }]);
   });
 
   test('what a window tells that has not heard of the account, or told before anybody knew whose notebook it is, is the account’s too', async () => {
@@ -85,13 +161,29 @@ describe('in the browser’s own database', () => {
     const [here, there] = await Promise.all([one.person(HERE), other.person({ ...HERE, id: 'other' })]);
     expect(there).toEqual(here);
     await one.adopt({ ...HERE, id: 'jorun', account: true });
-    const told = await other.put(() => [entry('finds', 'f', 0, { person: here.id }), entry('readings', 'r', 1, { by: '' }), entry('readings', 's', 2, { by: 'tam' })]);
-    expect(told.map(({ body }) => ('person' in body ? body.person : 'by' in body ? body.by : undefined))).toEqual(['jorun', 'jorun', 'tam']);
+    const told = await other.put(() => [
+      entry('finds', 'f', 0, { person: here.id }),
+      entry('readings', 'r', 1, { by: '' }),
+      entry('readings', 's', 2, { by: 'tam' }),
+    ]);
+    expect(
+      told.map(({ body }) => ('person' in body ? body.person : 'by' in body ? body.by : undefined)),
+    ).toEqual(['jorun', 'jorun', 'tam']);
     expect(await one.waiting()).toEqual(told);
   });
 
   test('a notebook of an earlier version is opened as it was', async () => {
-    const { told: _, edits: _e, consents: _c, asks: _a, reveals: _r, pictures: _p, drops: _d, counted: _n, ...earlier } = RECORD;
+    const {
+      told: _,
+      edits: _e,
+      consents: _c,
+      asks: _a,
+      reveals: _r,
+      pictures: _p,
+      drops: _d,
+      counted: _n,
+      ...earlier
+    } = RECORD;
     const before = new Dexie('pause-notebook');
     before.version(1).stores({ waiting: 'key', records: 'id', own: 'key' });
     await before.open();
@@ -107,16 +199,32 @@ describe('in the browser’s own database', () => {
   test('a device that heard of a stamp that tells no time tells again, keeps what waits, and fetches the rest anew', async () => {
     const device = browserDevice(localStorage);
     await device.put(() => MADE);
-    const poison = { ...entry('targets', 'u', 3, { taxon: 'boletus-edulis' }), stamp: '9999-99-99T99:99:99.999Z-0000-x' } as Entry;
-    await device.take({ stream: 'g:one', entries: [{ entry: MADE[0]!, seq: 1 }, { entry: poison, seq: 2 }] });
-    const told = (from: Device) => from.put((by, last) => [{ ...entry('skips', `s${Math.random()}`, 4), stamp: nextStamp(last, Date.parse(at(5)), by) }]);
+    const poison = {
+      ...entry('targets', 'u', 3, { taxon: 'boletus-edulis' }),
+      stamp: '9999-99-99T99:99:99.999Z-0000-x',
+    } as Entry;
+    await device.take({
+      stream: 'g:one',
+      entries: [
+        { entry: MADE[0]!, seq: 1 },
+        { entry: poison, seq: 2 },
+      ],
+    });
+    const told = (from: Device) =>
+      from.put((by, last) => [
+        { ...entry('skips', `s${Math.random()}`, 4), stamp: nextStamp(last, Date.parse(at(5)), by) },
+      ]);
     expect((await told(device))[0]?.stamp).toMatch(/^2026-09-14T08:00:05\.000Z-0000-/);
     // As an earlier version left it.
     const raw = await new Dexie('pause-notebook').open();
     await raw.table('own').put({ key: 'stamp', value: poison.stamp });
     raw.close();
     const again = browserDevice(localStorage);
-    expect([await again.taken('g:one'), await again.list(), (await again.waiting()).length]).toEqual([0, [], 4]);
+    expect([await again.taken('g:one'), await again.list(), (await again.waiting()).length]).toEqual([
+      0,
+      [],
+      4,
+    ]);
     expect((await told(again))[0]?.stamp).toMatch(/^2026-09-14T08:00:05\.000Z-000[0-9]-/);
     await again.take({ stream: 'g:one', entries: [{ entry: MADE[0]!, seq: 1 }] });
     expect(await again.record('f')).toMatchObject({ id: 'f' });
@@ -143,7 +251,10 @@ describe('in the browser’s own database', () => {
     await one.settle([arrived(MADE[0]!)]);
     await Promise.all([one.put(() => [MADE[1]!]), other.put(() => [MADE[2]!])]);
     await Promise.all([one.settle([arrived(MADE[1]!)]), other.settle([arrived(MADE[2]!)])]);
-    expect(await one.record('f')).toMatchObject({ pieces: [{ id: 'p' }], targets: [{ taxon: 'boletus-edulis' }] });
+    expect(await one.record('f')).toMatchObject({
+      pieces: [{ id: 'p' }],
+      targets: [{ taxon: 'boletus-edulis' }],
+    });
   });
 
   test('who it is comes back; what is no record is not believed', async () => {
@@ -161,19 +272,41 @@ describe('in the browser’s own database', () => {
 
   test('a browser that keeps nothing says so, and what only spares a question stays silent', async () => {
     const real = globalThis.indexedDB;
-    Object.defineProperty(Dexie.dependencies, 'indexedDB', { value: { open: () => { throw new DOMException('no', 'SecurityError'); } }, configurable: true, writable: true });
+    Object.defineProperty(Dexie.dependencies, 'indexedDB', {
+      value: {
+        open: () => {
+          throw new DOMException('no', 'SecurityError');
+        },
+      },
+      configurable: true,
+      writable: true,
+    });
     const device = browserDevice(localStorage);
     await expect(device.put(() => MADE)).rejects.toEqual(new NotKept('refused'));
     expect(await device.waiting()).toEqual([]);
-    Object.defineProperty(Dexie.dependencies, 'indexedDB', { value: real, configurable: true, writable: true });
+    Object.defineProperty(Dexie.dependencies, 'indexedDB', {
+      value: real,
+      configurable: true,
+      writable: true,
+    });
     await device.put(() => MADE);
     expect(await device.waiting()).toEqual(MADE);
   });
 });
 
 describe('without a connection', () => {
-  const START = { kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius', context: {} } as unknown as Parameters<typeof startFind>[0];
-  const ridges = (piece: string) => ({ piece: piece as never, character: 'hymenophore' as never, value: { kind: 'states' as const, states: ['ridges' as never] }, sureness: 'sure' as const });
+  const START = {
+    kingdom: 'Fungi',
+    bodyPlan: 'cantharelloid',
+    target: 'cantharellus-cibarius',
+    context: {},
+  } as unknown as Parameters<typeof startFind>[0];
+  const ridges = (piece: string) => ({
+    piece: piece as never,
+    character: 'hymenophore' as never,
+    value: { kind: 'states' as const, states: ['ridges' as never] },
+    sureness: 'sure' as const,
+  });
 
   /** One find made and sent, then the tab closed and the server gone. */
   async function gone() {
@@ -195,11 +328,17 @@ describe('without a connection', () => {
     await store.dispatch(loadList());
     expect(store.getState().list).toMatchObject({ status: 'ready', items: [{ id }] });
     await store.dispatch(loadFind(id));
-    expect(store.getState().finds[id]).toMatchObject({ status: 'ready', record: { targets: [{ taxon: 'cantharellus-cibarius' }] } });
+    expect(store.getState().finds[id]).toMatchObject({
+      status: 'ready',
+      record: { targets: [{ taxon: 'cantharellus-cibarius' }] },
+    });
     const other = (await store.dispatch(startFind(START)))!;
     await store.dispatch(read(other, ridges(store.getState().finds[other]!.record!.pieces[0]!.id)));
     await store.dispatch(loadList());
-    expect(store.getState().list.items.map((f) => [f.id, f.readings])).toEqual([[other, 1], [id, 0]]);
+    expect(store.getState().list.items.map((f) => [f.id, f.readings])).toEqual([
+      [other, 1],
+      [id, 0],
+    ]);
     expect(store.getState().outbox).toMatchObject({ away: true });
   });
 
@@ -235,9 +374,14 @@ describe('without a connection', () => {
 test('a device that is full says so; the answer is not on the screen, and can be told again', async () => {
   const it = rig();
   await it.store.dispatch(loadMe());
-  const id = (await it.store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'cantharelloid', context: {} } as never)))!;
+  const id = (await it.store.dispatch(
+    startFind({ kingdom: 'Fungi', bodyPlan: 'cantharelloid', context: {} } as never),
+  ))!;
   const piece = it.store.getState().finds[id]!.record!.pieces[0]!.id;
-  const tell = () => it.store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'cant-tell' }, sureness: 'sure' }));
+  const tell = () =>
+    it.store.dispatch(
+      read(id, { piece, character: 'hymenophore' as never, value: { kind: 'cant-tell' }, sureness: 'sure' }),
+    );
   it.storage.full = true;
   expect(await tell()).toBeUndefined();
   expect(it.store.getState().outbox.notKept).toBe('This device’s storage is full.');

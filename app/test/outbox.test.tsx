@@ -10,13 +10,23 @@ import { rig } from './rig';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn() }) }));
 
-const WAITING = [{ find: 'f', kind: 'skips', body: { id: 'one', at: '2026-09-14T08:00:00.000Z', piece: 'p', character: 'smell' } }] as unknown as Entry[];
+const WAITING = [
+  {
+    find: 'f',
+    kind: 'skips',
+    body: { id: 'one', at: '2026-09-14T08:00:00.000Z', piece: 'p', character: 'smell' },
+  },
+] as unknown as Entry[];
 type State = Parameters<typeof outbox.actions.noted>[0];
 
 async function said(state: State, signedOut = false): Promise<string> {
   const { store } = rig();
   await store.dispatch(loadMe());
-  const { container } = render(<Provider store={store}><OutboxWords /></Provider>);
+  const { container } = render(
+    <Provider store={store}>
+      <OutboxWords />
+    </Provider>,
+  );
   act(() => {
     store.dispatch(outbox.actions.noted(state));
     if (signedOut) store.dispatch(me.actions.notSignedIn({ demo: false }));
@@ -29,25 +39,49 @@ test('while all is well nothing is said', async () => {
 });
 
 test.each<[string, State, RegExp]>([
-  ['the device is full', { notKept: 'This device’s storage is full.' }, /What you told last was not kept.*storage is full\. It does not count/],
-  ['the server refused', { refused: WAITING.map((entry) => ({ entry, reason: 'character: unknown' })) }, /The server refused an entry.*character: unknown/],
-  ['no connection, and something waits', { away: true, waiting: WAITING }, /One entry waits to be sent.*Kept on this device/],
-  ['no room for what others told', { notTaken: 'This device’s storage is full.' }, /What others told could not be kept here.*What you told is safe/],
+  [
+    'the device is full',
+    { notKept: 'This device’s storage is full.' },
+    /What you told last was not kept.*storage is full\. It does not count/,
+  ],
+  [
+    'the server refused',
+    { refused: WAITING.map((entry) => ({ entry, reason: 'character: unknown' })) },
+    /The server refused an entry.*character: unknown/,
+  ],
+  [
+    'no connection, and something waits',
+    { away: true, waiting: WAITING },
+    /One entry waits to be sent.*Kept on this device/,
+  ],
+  [
+    'no room for what others told',
+    { notTaken: 'This device’s storage is full.' },
+    /What others told could not be kept here.*What you told is safe/,
+  ],
   ['told with a newer application', { newerTold: true }, /newer Pause.*right as far as it goes/],
   ['a clock a day ahead', { clockOff: 1440 }, /This device’s clock is a day ahead.*notebook’s time/],
   ['a clock two hours behind', { clockOff: -120 }, /clock is 2 hours behind/],
   ['a clock ten minutes ahead', { clockOff: 10 }, /clock is 10 minutes ahead/],
   ['a clock three days behind', { clockOff: -4320 }, /clock is 3 days behind/],
-  ['a wiped device', { fetching: { here: 50, all: 234 } }, /Fetching the notebook: 50 of 234.*go on meanwhile/],
+  [
+    'a wiped device',
+    { fetching: { here: 50, all: 234 } },
+    /Fetching the notebook: 50 of 234.*go on meanwhile/,
+  ],
 ])('%s', async (_, state, sentence) => {
   expect(await said(state)).toMatch(sentence);
 });
 
 test('signed out', async () => {
-  expect(await said({ waiting: WAITING }, true)).toMatch(/Mirel Aschkar is signed out.*stays on this device \(1 now\)/);
+  expect(await said({ waiting: WAITING }, true)).toMatch(
+    /Mirel Aschkar is signed out.*stays on this device \(1 now\)/,
+  );
 });
 
 test('what does not count is said before anything else', async () => {
-  expect(await said({ notKept: 'No.', away: true, waiting: WAITING, clockOff: 99 })).toMatch(/^What you told last was not kept/);
+  expect(await said({ notKept: 'No.', away: true, waiting: WAITING, clockOff: 99 })).toMatch(
+    /^What you told last was not kept/,
+  );
   expect(screen.getAllByRole('alert').length).toBeGreaterThan(0);
 });

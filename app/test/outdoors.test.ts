@@ -2,43 +2,80 @@
 import './guide';
 import * as fc from 'fast-check';
 import type { PageRecord, Sighting } from '@pause/core';
+import { dayOf } from '@pause/core/day';
 import { metresBetween } from '@pause/core/shape';
+import { guide } from '../src/evaluate/guide';
 import { simulatedWalker } from '../src/features/outdoors/files';
-import { warningsOf } from '../src/features/outdoors/Warned';
 import { spread } from '../src/features/outdoors/spread';
+import { warningsOf } from '../src/features/outdoors/Warned';
 import { kitReason, mayWords, pickingWords, siteWords, whyWords } from '../src/features/outdoors/words';
 import { lookAgain, lookAhead, stopLooking, takeGuide, type LookAgain } from '../src/season/look';
-import { guide } from '../src/evaluate/guide';
-import { dayOf } from '@pause/core/day';
 
 test('marks are pushed apart until each can be tapped, no further than needed, and stay on the sheet', () => {
-  fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 350 }), fc.integer({ min: 0, max: 300 })), { maxLength: 10 }), (marks) => {
-    const moved = spread(marks, 48, [350, 300]);
-    for (const [index, [x, y]] of moved.entries()) {
-      expect(x).toBeGreaterThanOrEqual(24);
-      expect(x).toBeLessThanOrEqual(326);
-      expect(y).toBeGreaterThanOrEqual(24);
-      expect(y).toBeLessThanOrEqual(276);
-      for (const [otherX, otherY] of moved.slice(index + 1)) expect(Math.max(Math.abs(x - otherX), Math.abs(y - otherY))).toBeGreaterThan(40);
-    }
-  }), { numRuns: 60 });
-  expect(spread([[100, 100], [250, 200]], 48, [350, 300])).toEqual([[100, 100], [250, 200]]);
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.integer({ min: 0, max: 350 }), fc.integer({ min: 0, max: 300 })), {
+        maxLength: 10,
+      }),
+      (marks) => {
+        const moved = spread(marks, 48, [350, 300]);
+        for (const [index, [x, y]] of moved.entries()) {
+          expect(x).toBeGreaterThanOrEqual(24);
+          expect(x).toBeLessThanOrEqual(326);
+          expect(y).toBeGreaterThanOrEqual(24);
+          expect(y).toBeLessThanOrEqual(276);
+          for (const [otherX, otherY] of moved.slice(index + 1))
+            expect(Math.max(Math.abs(x - otherX), Math.abs(y - otherY))).toBeGreaterThan(40);
+        }
+      },
+    ),
+    { numRuns: 60 },
+  );
+  expect(
+    spread(
+      [
+        [100, 100],
+        [250, 200],
+      ],
+      48,
+      [350, 300],
+    ),
+  ).toEqual([
+    [100, 100],
+    [250, 200],
+  ]);
 });
 
 test('whether one may pick, in two words', () => {
   const may = (picking: unknown) => mayWords({ picking } as never, '2026-09-14');
-  expect([undefined, { may: 'yes' }, { may: 'no' }, { may: 'ask' }, { may: 'permit' }, { may: 'permit', permitUntil: '2026-09-14' }, { may: 'permit', permitUntil: '2026-09-13' }].map(may))
-    .toEqual(['Ask first', 'Yes', 'No', 'Ask first', 'Needs a permit', 'With a permit', 'Permit ended']);
+  expect(
+    [
+      undefined,
+      { may: 'yes' },
+      { may: 'no' },
+      { may: 'ask' },
+      { may: 'permit' },
+      { may: 'permit', permitUntil: '2026-09-14' },
+      { may: 'permit', permitUntil: '2026-09-13' },
+    ].map(may),
+  ).toEqual(['Ask first', 'Yes', 'No', 'Ask first', 'Needs a permit', 'With a permit', 'Permit ended']);
 });
 
 test('where, why and what may be, as people say it', () => {
   expect(siteWords({ elevation: 1480, aspect: 'n', shade: 'open' })).toBe('1,480\u00A0m · north slope');
   expect(siteWords({})).toBe('');
   const warmer = { elevation: 2, aspect: 0.8, shade: -0.3 };
-  expect(whyWords({ place: -10, records: 1, year: 4, metres: -300, warmer })).toBe('10 days earlier than on open ground in the valley: 300\u00A0m lower, faces the sun, shaded; this year 4 days late.');
+  expect(whyWords({ place: -10, records: 1, year: 4, metres: -300, warmer })).toBe(
+    '10 days earlier than on open ground in the valley: 300\u00A0m lower, faces the sun, shaded; this year 4 days late.',
+  );
   expect(whyWords({ place: 1, records: -2, year: 0, metres: 20, warmer })).toBe('');
   expect(pickingWords({ code: 'permit-ended', on: '2026-08-31' })).toMatch(/^The permit ended on .*2026\.$/);
-  expect(pickingWords({ code: 'allowance', allowance: { part: 'fruiting-body', may: 'yes', perDay: { amount: 1, unit: 'litre' } } })).toBe('Fruiting body: yes, up to 1\u00A0litre a day.');
+  expect(
+    pickingWords({
+      code: 'allowance',
+      allowance: { part: 'fruiting-body', may: 'yes', perDay: { amount: 1, unit: 'litre' } },
+    }),
+  ).toBe('Fruiting body: yes, up to 1\u00A0litre a day.');
   expect(kitReason({ code: 'checks', taxa: ['boletus-edulis'] })).toBe('for checking penny bun');
 });
 
@@ -55,7 +92,18 @@ test('the demo’s simulated walker walks, within the valley and at a walker’s
 });
 
 describe('looking ahead', () => {
-  const heath = { id: 'heath', site: { elevation: 1480, aspect: 'n' as const }, sightings: [{ taxon: 'vaccinium-myrtillus' as never, what: 'seen' as const, stages: ['fruiting' as never], on: '2025-08-23' }] };
+  const heath = {
+    id: 'heath',
+    site: { elevation: 1480, aspect: 'n' as const },
+    sightings: [
+      {
+        taxon: 'vaccinium-myrtillus' as never,
+        what: 'seen' as const,
+        stages: ['fruiting' as never],
+        on: '2025-08-23',
+      },
+    ],
+  };
 
   test('is the same each time it is asked, says that its weather is made up, and explains itself', async () => {
     takeGuide({ raw: guide.guide });
@@ -63,7 +111,10 @@ describe('looking ahead', () => {
     const shares: number[] = [];
     const looked = await lookAhead(question, (share) => shares.push(share));
     expect(looked).toEqual(await lookAhead(question));
-    expect(looked).toMatchObject({ simulated: true, list: [{ taxon: 'vaccinium-myrtillus', place: 'heath', when: 'later' }] });
+    expect(looked).toMatchObject({
+      simulated: true,
+      list: [{ taxon: 'vaccinium-myrtillus', place: 'heath', when: 'later' }],
+    });
     expect(looked.list[0]!.why!.place).toBeGreaterThan(14);
   });
 
@@ -101,7 +152,10 @@ describe('looking ahead', () => {
   test('plans walks for what ripens, fewer where more may be missed', () => {
     takeGuide({ raw: guide.guide });
     const question = { places: [heath], today: dayOf('2026-06-10') };
-    const [careful, easy] = [0.02, 0.4].map((risk) => lookAgain(question, [['heath']], risk)[0]!) as [LookAgain, LookAgain];
+    const [careful, easy] = [0.02, 0.4].map((risk) => lookAgain(question, [['heath']], risk)[0]!) as [
+      LookAgain,
+      LookAgain,
+    ];
     expect(careful.missed).toMatchObject([{ taxon: 'vaccinium-myrtillus', place: 'heath' }]);
     expect(careful.missed[0]!.chance).toBeLessThanOrEqual(0.02);
     expect(easy.days.length).toBeLessThanOrEqual(careful.days.length);
@@ -111,19 +165,44 @@ describe('looking ahead', () => {
 });
 
 describe('what a group is told of dangerous ones', () => {
-  const said = (id: string, by: string, at: string, more: object = {}) => ({ id, by, at, on: at.slice(0, 10), what: 'suspected', taxon: 'atropa-bella-donna', ...more }) as unknown as Sighting;
-  const page = (sightings: Sighting[], more: object = {}) => ({ id: 'page-spring', kind: 'place', group: 'demo-group', startedAt: '2026-01-01T00:00:00.000Z', told: [], sightings, ...more }) as unknown as PageRecord;
+  const said = (id: string, by: string, at: string, more: object = {}) =>
+    ({
+      id,
+      by,
+      at,
+      on: at.slice(0, 10),
+      what: 'suspected',
+      taxon: 'atropa-bella-donna',
+      ...more,
+    }) as unknown as Sighting;
+  const page = (sightings: Sighting[], more: object = {}) =>
+    ({
+      id: 'page-spring',
+      kind: 'place',
+      group: 'demo-group',
+      startedAt: '2026-01-01T00:00:00.000Z',
+      told: [],
+      sightings,
+      ...more,
+    }) as unknown as PageRecord;
   const now = new Date('2026-09-14T09:00:00.000Z');
-  const warned = (sightings: Sighting[], read: string[] = [], more: object = {}) => warningsOf([page(sightings, more)], 'mirel', now, read, guide).map(({ sighting }) => sighting.id);
+  const warned = (sightings: Sighting[], read: string[] = [], more: object = {}) =>
+    warningsOf([page(sightings, more)], 'mirel', now, read, guide).map(({ sighting }) => sighting.id);
 
   test('is the last word of somebody else, of the last fortnight, until it is read or taken back', () => {
-    const [old, early, late] = [said('old', 'tarn', '2026-08-30T09:00:00.000Z'), said('early', 'tarn', '2026-09-08T09:00:00.000Z'), said('late', 'oda', '2026-09-12T09:00:00.000Z', { what: 'seen' })];
+    const [old, early, late] = [
+      said('old', 'tarn', '2026-08-30T09:00:00.000Z'),
+      said('early', 'tarn', '2026-09-08T09:00:00.000Z'),
+      said('late', 'oda', '2026-09-12T09:00:00.000Z', { what: 'seen' }),
+    ];
     expect(warned([early, late])).toEqual(['late']);
     expect(warned([old])).toEqual([]);
     expect(warned([said('own', 'mirel', '2026-09-12T09:00:00.000Z')])).toEqual([]);
     expect(warned([early, late], ['late'])).toEqual([]);
     expect(warned([early, said('gone', 'oda', '2026-09-13T09:00:00.000Z', { what: 'nothing' })])).toEqual([]);
-    expect(warned([said('harmless', 'tarn', '2026-09-12T09:00:00.000Z', { taxon: 'vaccinium-myrtillus' })])).toEqual([]);
+    expect(
+      warned([said('harmless', 'tarn', '2026-09-12T09:00:00.000Z', { taxon: 'vaccinium-myrtillus' })]),
+    ).toEqual([]);
     expect(warned([early], [], { group: undefined })).toEqual([]);
   });
 });

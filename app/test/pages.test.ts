@@ -1,4 +1,7 @@
-/** Pages of the notebook on a device: told without a connection, sent later, and laid together with what others told. */
+/**
+ * Pages of the notebook on a device: told without a connection, sent later, and laid together with what
+ * others told.
+ */
 import './guide';
 import { standing, type PageEntry } from '@pause/core';
 import { loadMe } from '../src/store/actions';
@@ -8,7 +11,15 @@ import { flush, streamGrew, syncAll } from '../src/store/sync';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
-const GROUP: Group = { id: 'walkers-one', name: 'Walkers', role: 'keeper', policy: { secondLookWhenUnreviewed: true, familyHint: false }, members: [], former: [], reviews: [] };
+const GROUP: Group = {
+  id: 'walkers-one',
+  name: 'Walkers',
+  role: 'keeper',
+  policy: { secondLookWhenUnreviewed: true, familyHint: false },
+  members: [],
+  former: [],
+  reviews: [],
+};
 
 async function opened() {
   const it = rig();
@@ -23,14 +34,25 @@ test('a place is begun, told of and seen at without a connection, and goes when 
   server.away = true;
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood', elevation: 640 })))!;
   expect(await store.dispatch(tellPage(id, 'place', { name: 'Upper wood', elevation: null }))).toBe(true);
-  expect(await store.dispatch(sight(id, { on: '2026-09-14', what: 'suspected', taxon: 'atropa-bella-donna' as never }))).toBe(true);
+  expect(
+    await store.dispatch(
+      sight(id, { on: '2026-09-14', what: 'suspected', taxon: 'atropa-bella-donna' as never }),
+    ),
+  ).toBe(true);
   expect(standing(page(id)!, 'place')).toEqual({ name: 'Upper wood' });
   expect(page(id)!.sightings).toMatchObject([{ what: 'suspected', by: 'mirel' }]);
   expect(sent).toEqual([]);
   server.away = false;
   await store.dispatch(flush());
   await settle();
-  expect(sent.map(({ kind }) => kind)).toEqual(['pages', 'fields', 'fields', 'fields', 'fields', 'sightings']);
+  expect(sent.map(({ kind }) => kind)).toEqual([
+    'pages',
+    'fields',
+    'fields',
+    'fields',
+    'fields',
+    'sightings',
+  ]);
   expect(kept.size).toBe(0);
   // As it is kept now, with nothing waiting.
   await store.dispatch(layPages());
@@ -60,7 +82,19 @@ test('what another device told of a page that is shown is shown at once', async 
   const { store, server, page } = await opened();
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
   await settle();
-  server.told({ kind: 'fields', page: id, body: { id: 'other-one', at: '2026-09-14T09:00:00.000Z', by: 'tam', of: 'place', field: 'moisture', value: 'wet' }, stamp: '2026-09-14T09:00:00.000Z-0000-karrow' } as unknown as PageEntry);
+  server.told({
+    kind: 'fields',
+    page: id,
+    body: {
+      id: 'other-one',
+      at: '2026-09-14T09:00:00.000Z',
+      by: 'tam',
+      of: 'place',
+      field: 'moisture',
+      value: 'wet',
+    },
+    stamp: '2026-09-14T09:00:00.000Z-0000-karrow',
+  } as unknown as PageEntry);
   await store.dispatch(syncAll());
   expect(standing(page(id)!, 'place')).toEqual({ name: 'Lower wood', moisture: 'wet' });
 });
@@ -71,8 +105,16 @@ test('of a stream that grew only that is fetched; where a group’s rules are am
   await settle();
   await store.dispatch(syncAll());
   let asked = 0;
-  server.meanwhile = () => { asked += 1; };
-  const told = (of: string, onPage: string, field: string, value: unknown, n: number) => server.told({ kind: 'fields', page: onPage, body: { id: `other-${n}`, at: '2026-09-14T09:00:00.000Z', by: 'tam', of, field, value }, stamp: `2026-09-14T09:00:0${n}.000Z-0000-karrow` } as unknown as PageEntry);
+  server.meanwhile = () => {
+    asked += 1;
+  };
+  const told = (of: string, onPage: string, field: string, value: unknown, n: number) =>
+    server.told({
+      kind: 'fields',
+      page: onPage,
+      body: { id: `other-${n}`, at: '2026-09-14T09:00:00.000Z', by: 'tam', of, field, value },
+      stamp: `2026-09-14T09:00:0${n}.000Z-0000-karrow`,
+    } as unknown as PageEntry);
   const grew = (last: number) => store.dispatch(streamGrew({ stream: 'p:mirel', last }));
   told('place', id, 'moisture', 'wet', 1);
   await grew(3);
@@ -104,9 +146,16 @@ test('pages of the group alone are not taken for all; the pages of another accou
 test('a keeper’s rule counts here at once, also while the server has not heard of it', async () => {
   const { store, server, own, page } = await opened();
   server.away = true;
-  expect(await store.dispatch(tellGroup(GROUP.id, { extraBars: { deadly: 1 }, familyHint: null, name: 'Karrow walkers' }))).toBe(true);
+  expect(
+    await store.dispatch(
+      tellGroup(GROUP.id, { extraBars: { deadly: 1 }, familyHint: null, name: 'Karrow walkers' }),
+    ),
+  ).toBe(true);
   const here = () => store.getState().me.person!.groups[0]!;
-  expect(here()).toMatchObject({ name: 'Karrow walkers', policy: { secondLookWhenUnreviewed: true, extraBars: { deadly: 1 } } });
+  expect(here()).toMatchObject({
+    name: 'Karrow walkers',
+    policy: { secondLookWhenUnreviewed: true, extraBars: { deadly: 1 } },
+  });
   expect(here().policy).not.toHaveProperty('familyHint');
   expect(own.person?.groups[0]?.policy).toEqual(here().policy);
   expect(page(GROUP.id)!.told.map(({ field }) => field)).toEqual(['extraBars', 'familyHint', 'name']);

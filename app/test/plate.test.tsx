@@ -1,48 +1,81 @@
 import './guide';
 import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import { guide } from '../src/evaluate/guide';
 import { StatePicture } from '../src/features/beside/StatePicture';
 import { AnswerDrawing } from '../src/features/plate/AnswerDrawing';
 import { TaxonDrawing } from '../src/features/plate/TaxonDrawing';
 import { loadPlates } from '../src/features/plate/usePlates';
-import { guide } from '../src/evaluate/guide';
 import { colour } from '../src/ui';
 import { lengthWords } from '../src/words/names';
 
-beforeAll(async () => { await loadPlates(); });
+beforeAll(async () => {
+  await loadPlates();
+});
 const taxon = (id: string) => guide.taxon(id)!;
 const strokes = (of: Element) => [...of.querySelectorAll('path')].map((path) => path.getAttribute('stroke'));
 
 test('a whole taxon: its scale in words, and only the parts that are pointed at in the accent', async () => {
-  const { container } = render(<TaxonDrawing taxon={taxon('amanita-phalloides')} stage={'mature' as never} height={200} accent={new Set(['volva'])} />);
-  await waitFor(() => { expect(container.querySelectorAll('path').length).toBeGreaterThan(5); });
+  const { container } = render(
+    <TaxonDrawing
+      taxon={taxon('amanita-phalloides')}
+      stage={'mature' as never}
+      height={200}
+      accent={new Set(['volva'])}
+    />,
+  );
+  await waitFor(() => {
+    expect(container.querySelectorAll('path').length).toBeGreaterThan(5);
+  });
   const inAccent = strokes(container).filter((stroke) => stroke === colour.collect);
   expect(inAccent.length).toBeGreaterThan(0);
   expect(inAccent.length).toBeLessThan(strokes(container).length / 2);
   expect(screen.getByText(/^\d+ (mm|cm)$/)).toBeTruthy();
   cleanup();
-  const plain = render(<TaxonDrawing taxon={taxon('amanita-phalloides')} stage={'mature' as never} height={200} accent={new Set()} />);
-  await waitFor(() => { expect(plain.container.querySelectorAll('path').length).toBeGreaterThan(5); });
+  const plain = render(
+    <TaxonDrawing
+      taxon={taxon('amanita-phalloides')}
+      stage={'mature' as never}
+      height={200}
+      accent={new Set()}
+    />,
+  );
+  await waitFor(() => {
+    expect(plain.container.querySelectorAll('path').length).toBeGreaterThan(5);
+  });
   expect(strokes(plain.container)).not.toContain(colour.collect);
 });
 
 test('a size that nobody stated is said not to be to scale', async () => {
   const cap = taxon('amanita-phalloides');
-  const unsized = { ...cap, taxon: { ...cap.taxon, statements: cap.taxon.statements.filter((s) => s.character !== 'cap.width') } };
+  const unsized = {
+    ...cap,
+    taxon: { ...cap.taxon, statements: cap.taxon.statements.filter((s) => s.character !== 'cap.width') },
+  };
   render(<TaxonDrawing taxon={unsized} stage={'mature' as never} height={200} accent={new Set()} />);
   expect(await screen.findByText('not to scale')).toBeTruthy();
 });
 
 test('what nobody has drawn takes no room, and its words stand alone', async () => {
   const { container } = render(<AnswerDrawing character="wing.beat" state="fast" height={80} />);
-  await waitFor(() => { expect(container.childElementCount).toBe(0); });
+  await waitFor(() => {
+    expect(container.childElementCount).toBe(0);
+  });
 });
 
 test('states are a drawing with their words, colours all their swatches, nothing is said as such', async () => {
-  const drawn = render(<StatePicture character="hymenophore.attachment" states={['adnate', 'notched'] as never} height={90} />);
-  await waitFor(() => { expect(drawn.container.querySelectorAll('path').length).toBeGreaterThan(2); });
-  expect(screen.getByText('Meets the stem at full width; curves up in a notch just before the stem')).toBeTruthy();
+  const drawn = render(
+    <StatePicture character="hymenophore.attachment" states={['adnate', 'notched'] as never} height={90} />,
+  );
+  await waitFor(() => {
+    expect(drawn.container.querySelectorAll('path').length).toBeGreaterThan(2);
+  });
+  expect(
+    screen.getByText('Meets the stem at full width; curves up in a notch just before the stem'),
+  ).toBeTruthy();
   cleanup();
-  const colours = render(<StatePicture character="flesh.colour" states={['white', 'ochre'] as never} height={90} />);
+  const colours = render(
+    <StatePicture character="flesh.colour" states={['white', 'ochre'] as never} height={90} />,
+  );
   expect(colours.container.querySelector('svg')).toBeNull();
   expect(colours.container.innerHTML.match(/background-color/g)).toHaveLength(2);
   cleanup();
@@ -50,6 +83,12 @@ test('states are a drawing with their words, colours all their swatches, nothing
   expect(screen.getByText('Nothing of it')).toBeTruthy();
 });
 
-test.each([[5, '5 mm'], [20, '2 cm'], [500, '50 cm'], [1000, '1 m'], [15, '1.5 cm']])('%d millimetres are %s', (millimetres, words) => {
+test.each([
+  [5, '5 mm'],
+  [20, '2 cm'],
+  [500, '50 cm'],
+  [1000, '1 m'],
+  [15, '1.5 cm'],
+])('%d millimetres are %s', (millimetres, words) => {
   expect(lengthWords(millimetres)).toBe(words);
 });

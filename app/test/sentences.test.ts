@@ -1,11 +1,14 @@
-/** Whatever is found, read and told: each line that comes of it is a sentence, says no word of the program, and fits the strip. */
+/**
+ * Whatever is found, read and told: each line that comes of it is a sentence, says no word of the program,
+ * and fits the strip.
+ */
 import './guide';
 import * as fc from 'fast-check';
 import { decide, nextChecks, parseCase, plan, type CompiledTaxon, type Verdict } from '@pause/core';
 import { guide } from '../src/evaluate/guide';
 import { wouldDigHelp } from '../src/features/check/digging';
-import { aroundLine, reasonWords, stripLine } from '../src/words/reasons';
 import { harmLine, lengthWords, readingWords, timeWords } from '../src/words/names';
+import { aroundLine, reasonWords, stripLine } from '../src/words/reasons';
 import { faultsOf } from './faulty';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();
@@ -14,75 +17,156 @@ const maybe = <T>(one: fc.Arbitrary<T>) => fc.option(one, { nil: undefined });
 /** What somebody may have answered to a question of the guide. */
 function value(character: (typeof guide.characters)[number]['character']): fc.Arbitrary<object> {
   const cannot = fc.constant({ kind: 'cant-tell' });
-  if (character.kind === 'count') return fc.oneof(cannot, fc.record({ kind: fc.constant('count'), number: fc.integer({ min: 0, max: 12 }) }));
-  if (character.kind === 'measure') return fc.oneof(cannot, fc.record({ kind: fc.constant('measure'), number: fc.integer({ min: 1, max: 90 }), unit: fc.constantFrom('mm', 'cm') }));
-  return fc.oneof(cannot, fc.subarray(character.states.map(({ id }) => id), { minLength: 1, maxLength: 2 }).map((states) => ({ kind: 'states', states })));
+  if (character.kind === 'count')
+    return fc.oneof(
+      cannot,
+      fc.record({ kind: fc.constant('count'), number: fc.integer({ min: 0, max: 12 }) }),
+    );
+  if (character.kind === 'measure')
+    return fc.oneof(
+      cannot,
+      fc.record({
+        kind: fc.constant('measure'),
+        number: fc.integer({ min: 1, max: 90 }),
+        unit: fc.constantFrom('mm', 'cm'),
+      }),
+    );
+  return fc.oneof(
+    cannot,
+    fc
+      .subarray(
+        character.states.map(({ id }) => id),
+        { minLength: 1, maxLength: 2 },
+      )
+      .map((states) => ({ kind: 'states', states })),
+  );
 }
 
 /** A find of this taxon, true or not, with anything told of it. */
 function finds(target: CompiledTaxon): fc.Arbitrary<object> {
   const { kingdom, parts, harmfulParts = [] } = target.taxon;
   const stages = guide.guide.stages.filter((stage) => stage.kingdom === kingdom).map(({ id }) => id);
-  const asked = guide.characters.map(({ character }) => character).filter((character) => character.kingdom === kingdom);
-  const readings = fc.array(fc.constantFrom(...asked).chain((character) => fc.record({
-    character: fc.constant(character.id), value: value(character), piece: fc.constantFrom('p1', 'p1', 'p2'), sureness: fc.constantFrom('sure', 'fairly', 'guess'), by: fc.constantFrom('mirel', 'tam'),
-  })), { maxLength: 24 });
-  const known = [...parts.map(({ part, use }) => ({ part, use })), ...harmfulParts.map(({ part }) => ({ part, use: 'food' }))];
-  return fc.record({
-    readings,
-    wanted: known.length > 0 ? maybe(fc.constantFrom(...known)) : fc.constant(undefined),
-    context: fc.record({
-      stages: maybe(fc.subarray(stages, { minLength: 1, maxLength: 2 })),
-      condition: maybe(fc.constantFrom('fresh', 'ripe', 'unripe', 'wilted', 'woody', 'insect-eaten', 'frosted', 'rotten')),
-      permission: maybe(fc.constantFrom('allowed', 'forbidden', 'unknown')),
-      contamination: maybe(fc.constantFrom('none-seen', 'sprayed', 'roadside', 'flooded', 'fouled', 'polluted', 'unknown')),
-      protection: maybe(fc.constantFrom('allowed', 'protected', 'unknown')),
-      growsMixed: maybe(fc.boolean()), tracedToBase: maybe(fc.boolean()), month: maybe(fc.integer({ min: 1, max: 12 })), elevation: maybe(fc.integer({ min: 0, max: 3000 })),
-      neighbours: maybe(fc.subarray(guide.taxa.filter(({ grade }) => grade === 'deadly').map(({ id }) => id), { minLength: 1, maxLength: 4 })),
-      eaters: maybe(fc.constant([{ name: 'Tam', cautions: ['ulcer', 'pregnancy', 'child'] }])),
-    }),
-    policy: maybe(fc.record({
-      secondLook: maybe(fc.constant(['deadly', 'serious'])), secondLookWhenUnreviewed: maybe(fc.boolean()), earned: maybe(fc.constant(['deadly'])), groupsNeeded: maybe(fc.constant(10)), place: maybe(fc.constant('ignored')),
-    })),
-    withdrawn: fc.boolean(),
-    skipped: fc.subarray(asked.map(({ id }) => id), { maxLength: 2 }),
-  }).map(({ readings: all, wanted, context, policy, withdrawn, skipped }) => JSON.parse(JSON.stringify({
-    guide: { id: guide.guide.id }, kingdom, target: target.id,
-    pieces: [{ id: 'p2', startedAt: at(0), purpose: 'compare' }, { id: 'p1', startedAt: at(1), purpose: 'decide' }],
-    readings: all.map((one, index) => ({ ...one, id: `r${index}`, at: at(index + 2) })),
-    ...(withdrawn && all.length > 0 ? { withdrawals: [{ reading: 'r0', at: at(50) }] } : {}),
-    skips: skipped.map((character) => ({ character, piece: 'p1', at: at(51) })),
-    context: { ...context, ...wanted }, ...(policy ? { policy } : {}),
-  })) as object);
+  const asked = guide.characters
+    .map(({ character }) => character)
+    .filter((character) => character.kingdom === kingdom);
+  const readings = fc.array(
+    fc.constantFrom(...asked).chain((character) =>
+      fc.record({
+        character: fc.constant(character.id),
+        value: value(character),
+        piece: fc.constantFrom('p1', 'p1', 'p2'),
+        sureness: fc.constantFrom('sure', 'fairly', 'guess'),
+        by: fc.constantFrom('mirel', 'tam'),
+      }),
+    ),
+    { maxLength: 24 },
+  );
+  const known = [
+    ...parts.map(({ part, use }) => ({ part, use })),
+    ...harmfulParts.map(({ part }) => ({ part, use: 'food' })),
+  ];
+  return fc
+    .record({
+      readings,
+      wanted: known.length > 0 ? maybe(fc.constantFrom(...known)) : fc.constant(undefined),
+      context: fc.record({
+        stages: maybe(fc.subarray(stages, { minLength: 1, maxLength: 2 })),
+        condition: maybe(
+          fc.constantFrom('fresh', 'ripe', 'unripe', 'wilted', 'woody', 'insect-eaten', 'frosted', 'rotten'),
+        ),
+        permission: maybe(fc.constantFrom('allowed', 'forbidden', 'unknown')),
+        contamination: maybe(
+          fc.constantFrom('none-seen', 'sprayed', 'roadside', 'flooded', 'fouled', 'polluted', 'unknown'),
+        ),
+        protection: maybe(fc.constantFrom('allowed', 'protected', 'unknown')),
+        growsMixed: maybe(fc.boolean()),
+        tracedToBase: maybe(fc.boolean()),
+        month: maybe(fc.integer({ min: 1, max: 12 })),
+        elevation: maybe(fc.integer({ min: 0, max: 3000 })),
+        neighbours: maybe(
+          fc.subarray(
+            guide.taxa.filter(({ grade }) => grade === 'deadly').map(({ id }) => id),
+            { minLength: 1, maxLength: 4 },
+          ),
+        ),
+        eaters: maybe(fc.constant([{ name: 'Tam', cautions: ['ulcer', 'pregnancy', 'child'] }])),
+      }),
+      policy: maybe(
+        fc.record({
+          secondLook: maybe(fc.constant(['deadly', 'serious'])),
+          secondLookWhenUnreviewed: maybe(fc.boolean()),
+          earned: maybe(fc.constant(['deadly'])),
+          groupsNeeded: maybe(fc.constant(10)),
+          place: maybe(fc.constant('ignored')),
+        }),
+      ),
+      withdrawn: fc.boolean(),
+      skipped: fc.subarray(
+        asked.map(({ id }) => id),
+        { maxLength: 2 },
+      ),
+    })
+    .map(
+      ({ readings: all, wanted, context, policy, withdrawn, skipped }) =>
+        JSON.parse(
+          JSON.stringify({
+            guide: { id: guide.guide.id },
+            kingdom,
+            target: target.id,
+            pieces: [
+              { id: 'p2', startedAt: at(0), purpose: 'compare' },
+              { id: 'p1', startedAt: at(1), purpose: 'decide' },
+            ],
+            readings: all.map((one, index) => ({ ...one, id: `r${index}`, at: at(index + 2) })),
+            ...(withdrawn && all.length > 0 ? { withdrawals: [{ reading: 'r0', at: at(50) }] } : {}),
+            skips: skipped.map((character) => ({ character, piece: 'p1', at: at(51) })),
+            context: { ...context, ...wanted },
+            ...(policy ? { policy } : {}),
+          }),
+        ) as object,
+    );
 }
 
 const SENTENCE = /^[A-Z0-9][^]*[.?]$/;
 const ids = guide.taxa.map(({ id }) => id);
 
 function linesOf(verdict: Verdict): string[] {
-  return [...verdict.reasons.map((reason) => reasonWords(reason, verdict)), stripLine(verdict), aroundLine(verdict)];
+  return [
+    ...verdict.reasons.map((reason) => reasonWords(reason, verdict)),
+    stripLine(verdict),
+    aroundLine(verdict),
+  ];
 }
 
-test.each(guide.taxa.map((taxon) => [taxon.id, taxon] as const))('%s, whatever is seen of it', (_, target) => {
-  fc.assert(fc.property(finds(target), (raw) => {
-    const find = parseCase(raw, guide);
-    const verdict = decide(guide, find);
-    for (const line of linesOf(verdict)) {
-      expect(line).toMatch(SENTENCE);
-      expect([line, faultsOf(line)]).toEqual([line, []]);
-      expect(ids.filter((id) => line.includes(id))).toEqual([]);
-    }
-    if (verdict.outcome === 'pause') expect(stripLine(verdict).length).toBeLessThanOrEqual(160);
-    // What is planned for it is said in its time, and not where nothing is to be planned.
-    const planned = plan(guide, find);
-    expect(stripLine(verdict, planned)).toMatch(/[.]$/);
-  }), { numRuns: 12 });
-});
+test.each(guide.taxa.map((taxon) => [taxon.id, taxon] as const))(
+  '%s, whatever is seen of it',
+  (_, target) => {
+    fc.assert(
+      fc.property(finds(target), (raw) => {
+        const find = parseCase(raw, guide);
+        const verdict = decide(guide, find);
+        for (const line of linesOf(verdict)) {
+          expect(line).toMatch(SENTENCE);
+          expect([line, faultsOf(line)]).toEqual([line, []]);
+          expect(ids.filter((id) => line.includes(id))).toEqual([]);
+        }
+        if (verdict.outcome === 'pause') expect(stripLine(verdict).length).toBeLessThanOrEqual(160);
+        // What is planned for it is said in its time, and not where nothing is to be planned.
+        const planned = plan(guide, find);
+        expect(stripLine(verdict, planned)).toMatch(/[.]$/);
+      }),
+      { numRuns: 12 },
+    );
+  },
+);
 
 test('what was read, how harmful it is, how long and how large: never a word of the program either', () => {
   for (const { character } of guide.characters) {
     if (!('states' in character)) continue;
-    for (const { id } of character.states) expect(readingWords({ character: character.id, value: { kind: 'states', states: [id] } })).toMatch(/^[A-Z0-9“]/);
+    for (const { id } of character.states)
+      expect(readingWords({ character: character.id, value: { kind: 'states', states: [id] } })).toMatch(
+        /^[A-Z0-9“]/,
+      );
   }
   for (const { id, grade } of guide.taxa) {
     const line = harmLine(id);
@@ -93,40 +177,97 @@ test('what was read, how harmful it is, how long and how large: never a word of 
     if (line.includes('silent')) expect(span).not.toBeNull();
     const hours = { hour: 1, day: 24, week: 168 } as const;
     const [, from, unitFrom, to, unitTo] = span ?? [];
-    if (span) expect(Number(from) * hours[(unitFrom ?? unitTo) as 'day']).toBeLessThan(Number(to) * hours[unitTo as 'day']);
+    if (span)
+      expect(Number(from) * hours[(unitFrom ?? unitTo) as 'day']).toBeLessThan(
+        Number(to) * hours[unitTo as 'day'],
+      );
     if (line.includes('within')) expect(line).toMatch(/within (an hour|\d+ (hours|days|weeks))$/);
   }
-  for (let seconds = 2; seconds < 20_000; seconds += 7) expect(timeWords(seconds)).toMatch(/^([2-9]|[1-5]\d) (seconds|minutes)$|^[2-4] hours$|^(a minute|an hour|overnight)$/);
-  for (const millimetres of [1, 9.5, 10, 45, 999, 1000, 2500]) expect(lengthWords(millimetres)).toMatch(/^\d+(\.\d+)? (mm|cm|m)$/);
+  for (let seconds = 2; seconds < 20_000; seconds += 7)
+    expect(timeWords(seconds)).toMatch(
+      /^([2-9]|[1-5]\d) (seconds|minutes)$|^[2-4] hours$|^(a minute|an hour|overnight)$/,
+    );
+  for (const millimetres of [1, 9.5, 10, 45, 999, 1000, 2500])
+    expect(lengthWords(millimetres)).toMatch(/^\d+(\.\d+)? (mm|cm|m)$/);
 });
 
 test.each([
-  ['bilberry', 'vaccinium-myrtillus', { stages: ['vegetative'], part: 'fruit', use: 'food' }, /^[A-Z0-9].* dangerous ones are not ruled out yet\. Even if it is bilberry, this is not the time for its ripe berries\. The time for that: in fruit\.$/],
-  ['bilberry', 'vaccinium-myrtillus', { stages: ['fruiting'], part: 'fruit', use: 'dye' }, /not ruled out yet\. Even if it is bilberry, the guide does not know the ripe berries for this use\.$/],
-])('what rules out only if it is %s is said with an if, and after what is not ruled out', (_, target, context, line) => {
-  const verdict = decide(guide, parseCase({
-    guide: { id: guide.guide.id }, kingdom: 'Plantae', target, pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings: [], context,
-  }, guide));
-  expect(verdict.outcome).toBe('leave');
-  expect(stripLine(verdict)).toMatch(line);
-});
+  [
+    'bilberry',
+    'vaccinium-myrtillus',
+    { stages: ['vegetative'], part: 'fruit', use: 'food' },
+    /^[A-Z0-9].* dangerous ones are not ruled out yet\. Even if it is bilberry, this is not the time for its ripe berries\. The time for that: in fruit\.$/,
+  ],
+  [
+    'bilberry',
+    'vaccinium-myrtillus',
+    { stages: ['fruiting'], part: 'fruit', use: 'dye' },
+    /not ruled out yet\. Even if it is bilberry, the guide does not know the ripe berries for this use\.$/,
+  ],
+])(
+  'what rules out only if it is %s is said with an if, and after what is not ruled out',
+  (_, target, context, line) => {
+    const verdict = decide(
+      guide,
+      parseCase(
+        {
+          guide: { id: guide.guide.id },
+          kingdom: 'Plantae',
+          target,
+          pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }],
+          readings: [],
+          context,
+        },
+        guide,
+      ),
+    );
+    expect(verdict.outcome).toBe('leave');
+    expect(stripLine(verdict)).toMatch(line);
+  },
+);
 
 test('where only a root would bring it on, it is asked whether one may be dug up; never of a fungus, and not twice', () => {
   const mustard = guide.taxon('alliaria-petiolata');
   const readings: { character: string }[] = [];
-  const find = (mayDig?: boolean) => parseCase({
-    guide: { id: guide.guide.id }, kingdom: 'Plantae', target: 'alliaria-petiolata', pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings,
-    context: { stages: ['flowering'], part: 'leaf', use: 'food', condition: 'fresh', permission: 'allowed', contamination: 'none-seen', ...(mayDig === undefined ? {} : { mayDig }) },
-  }, guide);
+  const find = (mayDig?: boolean) =>
+    parseCase(
+      {
+        guide: { id: guide.guide.id },
+        kingdom: 'Plantae',
+        target: 'alliaria-petiolata',
+        pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }],
+        readings,
+        context: {
+          stages: ['flowering'],
+          part: 'leaf',
+          use: 'food',
+          condition: 'fresh',
+          permission: 'allowed',
+          contamination: 'none-seen',
+          ...(mayDig === undefined ? {} : { mayDig }),
+        },
+      },
+      guide,
+    );
   // One of the plants that everything harmless leaves at pause.
   for (let step = 1; step < 30; step += 1) {
     const [next] = nextChecks(guide, find());
     const character = next && guide.character(next.character);
     const known = character && mustard?.atStage.get(character.index)?.get('flowering' as never);
     if (!character || !known) break;
-    const state = known.kind === 'states' ? [...character.stateBit].find(([, bit]) => (known.usual & bit) !== 0)?.[0] : undefined;
-    const value = known.kind === 'states' ? { kind: 'states', states: [state] } : { kind: 'measure', number: (known.usual[0] + known.usual[1]) / 2, unit: 'mm' };
-    readings.push({ ...{ id: `r${step}`, piece: 'p1', sureness: 'sure', by: 'mirel', at: at(step) }, character: character.id, value } as { character: string });
+    const state =
+      known.kind === 'states'
+        ? [...character.stateBit].find(([, bit]) => (known.usual & bit) !== 0)?.[0]
+        : undefined;
+    const value =
+      known.kind === 'states'
+        ? { kind: 'states', states: [state] }
+        : { kind: 'measure', number: (known.usual[0] + known.usual[1]) / 2, unit: 'mm' };
+    readings.push({
+      ...{ id: `r${step}`, piece: 'p1', sureness: 'sure', by: 'mirel', at: at(step) },
+      character: character.id,
+      value,
+    } as { character: string });
   }
   expect(decide(guide, find()).outcome).toBe('pause');
   expect(wouldDigHelp(find())).toBe(true);
@@ -136,10 +277,35 @@ test('where only a root would bring it on, it is asked whether one may be dug up
 
 test('however much was passed over, the strip has room for it', () => {
   const characters = ['habit.form', 'stem.width', 'leaf.base', 'stem.marks', 'stem.colour', 'stem.core'];
-  const verdict = decide(guide, parseCase({
-    guide: { id: guide.guide.id }, kingdom: 'Plantae', target: 'crataegus-monogyna', pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], context: { stages: ['fruiting'] },
-    readings: characters.map((character, i) => ({ id: `r${i}`, piece: 'p1', character, value: { kind: 'cant-tell' }, sureness: 'sure', by: 'mirel', at: at(i + 1) })),
-  }, guide));
-  expect(stripLine(verdict)).toMatch(/^Passed over: [^,]+, [^,]+ and four others\. One may stay open, not more\.$/);
-  expect(verdict.reasons.map((reason) => reasonWords(reason, verdict)).find((line) => line.startsWith('Passed over'))?.split(',')).toHaveLength(6);
+  const verdict = decide(
+    guide,
+    parseCase(
+      {
+        guide: { id: guide.guide.id },
+        kingdom: 'Plantae',
+        target: 'crataegus-monogyna',
+        pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }],
+        context: { stages: ['fruiting'] },
+        readings: characters.map((character, i) => ({
+          id: `r${i}`,
+          piece: 'p1',
+          character,
+          value: { kind: 'cant-tell' },
+          sureness: 'sure',
+          by: 'mirel',
+          at: at(i + 1),
+        })),
+      },
+      guide,
+    ),
+  );
+  expect(stripLine(verdict)).toMatch(
+    /^Passed over: [^,]+, [^,]+ and four others\. One may stay open, not more\.$/,
+  );
+  expect(
+    verdict.reasons
+      .map((reason) => reasonWords(reason, verdict))
+      .find((line) => line.startsWith('Passed over'))
+      ?.split(','),
+  ).toHaveLength(6);
 });

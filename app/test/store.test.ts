@@ -2,17 +2,35 @@ import './guide';
 import { Blob as WholeBlob } from 'node:buffer';
 import { type Entry } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
-import { acknowledgeRefusals, add, loadFind, loadList, loadMe, openOutbox, passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/store/actions';
-import { deleteAccount, signOut } from '../src/features/people/account';
 import { dropPicture, keepPicture } from '../src/features/eye/actions';
+import { deleteAccount, signOut } from '../src/features/people/account';
+import {
+  acknowledgeRefusals,
+  add,
+  loadFind,
+  loadList,
+  loadMe,
+  openOutbox,
+  passOver,
+  read,
+  recordDecision,
+  startFind,
+  takeBack,
+  tellContext,
+} from '../src/store/actions';
+import { Refused } from '../src/store/api';
 import { loadPictures } from '../src/store/loadPictures';
 import type { Picture } from '../src/store/pictures';
 import { flush, sendPictures, syncAll } from '../src/store/sync';
-import { Refused } from '../src/store/api';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
-const START = { kingdom: 'Fungi', bodyPlan: 'cantharelloid', target: 'cantharellus-cibarius', context: {} } as unknown as Parameters<typeof startFind>[0];
+const START = {
+  kingdom: 'Fungi',
+  bodyPlan: 'cantharelloid',
+  target: 'cantharellus-cibarius',
+  context: {},
+} as unknown as Parameters<typeof startFind>[0];
 
 async function started() {
   const it = rig();
@@ -20,7 +38,15 @@ async function started() {
   const id = (await it.store.dispatch(startFind(START)))!;
   await settle();
   const piece = it.store.getState().finds[id]!.record!.pieces[0]!.id;
-  const ridges = () => it.store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'states', states: ['ridges' as never] }, sureness: 'sure' }));
+  const ridges = () =>
+    it.store.dispatch(
+      read(id, {
+        piece,
+        character: 'hymenophore' as never,
+        value: { kind: 'states', states: ['ridges' as never] },
+        sureness: 'sure',
+      }),
+    );
   return { ...it, id, piece, ridges, find: () => it.store.getState().finds[id]! };
 }
 
@@ -35,7 +61,8 @@ test('a find is begun, judged and sent in order, by the clock of the demo', asyn
 
 test('an answer is judged at once; taken back, its bar is gone', async () => {
   const { store, id, ridges, find } = await started();
-  const bars = () => find().evaluation?.verdict.rows.find((r) => r.taxon === 'cortinarius-rubellus')?.bars.length;
+  const bars = () =>
+    find().evaluation?.verdict.rows.find((r) => r.taxon === 'cortinarius-rubellus')?.bars.length;
   expect(bars()).toBe(0);
   const reading = (await ridges())!;
   await settle();
@@ -61,7 +88,10 @@ test('while the server is away answers wait, survive a closed tab, and go when i
   void it.ridges();
   void it.store.dispatch(passOver(it.id, it.piece, 'latex' as never));
   await settle();
-  expect(it.store.getState().outbox).toMatchObject({ away: true, waiting: [{ kind: 'readings' }, { kind: 'skips' }] });
+  expect(it.store.getState().outbox).toMatchObject({
+    away: true,
+    waiting: [{ kind: 'readings' }, { kind: 'skips' }],
+  });
   expect(it.find().record?.readings).toHaveLength(1);
 
   const reopened = it.open();
@@ -85,7 +115,10 @@ test('a find that never reached the server is rebuilt from what waits', async ()
   await reopened.dispatch(openOutbox());
   await reopened.dispatch(loadMe());
   await reopened.dispatch(loadFind(id));
-  expect(reopened.getState().finds[id]).toMatchObject({ status: 'ready', record: { targets: [{ taxon: 'cantharellus-cibarius' }] } });
+  expect(reopened.getState().finds[id]).toMatchObject({
+    status: 'ready',
+    record: { targets: [{ taxon: 'cantharellus-cibarius' }] },
+  });
   it.server.away = false;
   await it.store.dispatch(flush());
   await reopened.dispatch(flush());
@@ -102,24 +135,58 @@ test('what a server refuses whole is sent in halves, until what it refuses is al
   const pushes: number[] = [];
   it.server.refuseWhole = (entries) => {
     pushes.push(entries.length);
-    return entries.some(({ body }) => body.id === culprit) ? new Refused(413, 'too-large', 'body: too large') : undefined;
+    return entries.some(({ body }) => body.id === culprit)
+      ? new Refused(413, 'too-large', 'body: too large')
+      : undefined;
   };
   it.server.away = false;
   await it.store.dispatch(flush());
   expect(first).toBeDefined();
   expect(it.store.getState().outbox.waiting).toEqual([]);
-  expect(it.store.getState().outbox.refused).toMatchObject([{ entry: { body: { id: culprit } }, reason: 'It is too large to be sent: one megabyte at most.' }]);
-  expect(it.sent.map(({ body }) => body.id)).toEqual(expect.arrayContaining(waiting.map(({ body }) => body.id).filter((id) => id !== culprit)));
+  expect(it.store.getState().outbox.refused).toMatchObject([
+    { entry: { body: { id: culprit } }, reason: 'It is too large to be sent: one megabyte at most.' },
+  ]);
+  expect(it.sent.map(({ body }) => body.id)).toEqual(
+    expect.arrayContaining(waiting.map(({ body }) => body.id).filter((id) => id !== culprit)),
+  );
   expect(pushes[0]).toBe(waiting.length);
 });
 
 test('what is large is sent in several goes, and half a character is not sent at all', async () => {
   const it = await started();
   const sizes: number[] = [];
-  it.server.refuseWhole = (entries) => { sizes.push(JSON.stringify(entries).length); return undefined; };
+  it.server.refuseWhole = (entries) => {
+    sizes.push(JSON.stringify(entries).length);
+    return undefined;
+  };
   it.server.away = true;
-  for (let n = 0; n < 4; n += 1) await it.store.dispatch(add({ find: it.id, kind: 'edits', body: { id: `edit-number-${n}`, at: it.server.now, by: 'mirel', field: 'note', value: 'x'.repeat(250_000) } } as never));
-  await it.store.dispatch(add({ find: it.id, kind: 'edits', body: { id: 'edit-cut-off', at: it.server.now, by: 'mirel', field: 'note', value: `Under beech ${'🍄'.slice(0, 1)}` } } as never));
+  for (let n = 0; n < 4; n += 1)
+    await it.store.dispatch(
+      add({
+        find: it.id,
+        kind: 'edits',
+        body: {
+          id: `edit-number-${n}`,
+          at: it.server.now,
+          by: 'mirel',
+          field: 'note',
+          value: 'x'.repeat(250_000),
+        },
+      } as never),
+    );
+  await it.store.dispatch(
+    add({
+      find: it.id,
+      kind: 'edits',
+      body: {
+        id: 'edit-cut-off',
+        at: it.server.now,
+        by: 'mirel',
+        field: 'note',
+        value: `Under beech ${'🍄'.slice(0, 1)}`,
+      },
+    } as never),
+  );
   it.server.away = false;
   await it.store.dispatch(flush());
   expect(it.store.getState().outbox.waiting).toEqual([]);
@@ -151,7 +218,10 @@ test('a find that is nowhere is missing; one that cannot be fetched has failed',
   expect(it.store.getState().finds.nowhere?.status).toBe('missing');
   it.server.away = true;
   await it.store.dispatch(loadFind('somewhere'));
-  expect(it.store.getState().finds.somewhere).toMatchObject({ status: 'failed', error: 'It is not on this device, and the server does not answer.' });
+  expect(it.store.getState().finds.somewhere).toMatchObject({
+    status: 'failed',
+    error: 'It is not on this device, and the server does not answer.',
+  });
 });
 
 test('a decision goes with the verdict that it was made on', async () => {
@@ -166,7 +236,10 @@ test('a decision goes with the verdict that it was made on', async () => {
 test('two things told in quick succession are both kept, and one unsaid stays unsaid', async () => {
   const it = await started();
   const tell = (context: object) => it.store.dispatch(tellContext(it.id, context as never));
-  await Promise.all([tell({ ...it.find().record!.context, condition: 'fresh' }), tell({ ...it.find().record!.context, permission: 'allowed' })]);
+  await Promise.all([
+    tell({ ...it.find().record!.context, condition: 'fresh' }),
+    tell({ ...it.find().record!.context, permission: 'allowed' }),
+  ]);
   expect(it.find().record!.context).toMatchObject({ condition: 'fresh', permission: 'allowed' });
   const { condition: _, ...rest } = it.find().record!.context;
   await tell(rest);
@@ -175,18 +248,34 @@ test('two things told in quick succession are both kept, and one unsaid stays un
 });
 
 describe('what others told', () => {
-  const other = (it: Awaited<ReturnType<typeof started>>, kind: string, second: number, body: object) => it.server.told({
-    find: it.id, kind, body: { id: `other-${second}`, at: new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString(), ...body }, stamp: new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString() + '-0000-tollar',
-  } as unknown as Entry);
+  const other = (it: Awaited<ReturnType<typeof started>>, kind: string, second: number, body: object) =>
+    it.server.told({
+      find: it.id,
+      kind,
+      body: {
+        id: `other-${second}`,
+        at: new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString(),
+        ...body,
+      },
+      stamp: new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString() + '-0000-tollar',
+    } as unknown as Entry);
 
   test('is fetched, shown and judged, in an open find and in the log', async () => {
     const it = await started();
     await it.store.dispatch(loadList());
-    other(it, 'readings', 1, { piece: it.piece, character: 'hymenophore', value: { kind: 'states', states: ['ridges'] }, sureness: 'sure', by: 'jorun' });
+    other(it, 'readings', 1, {
+      piece: it.piece,
+      character: 'hymenophore',
+      value: { kind: 'states', states: ['ridges'] },
+      sureness: 'sure',
+      by: 'jorun',
+    });
     await it.store.dispatch(syncAll());
     await settle();
     expect(it.find().record?.readings.map((r) => r.by)).toEqual(['jorun']);
-    expect(it.find().evaluation?.verdict.rows.find((r) => r.taxon === 'cortinarius-rubellus')?.bars).toHaveLength(1);
+    expect(
+      it.find().evaluation?.verdict.rows.find((r) => r.taxon === 'cortinarius-rubellus')?.bars,
+    ).toHaveLength(1);
     expect(it.store.getState().list.items[0]?.readings).toBe(1);
   });
 
@@ -230,7 +319,8 @@ describe('what others told', () => {
 
 describe('photos and sketches', () => {
   // The browser's own; this one cannot be read.
-  const blob = (parts: (string | Uint8Array)[], type: string) => new WholeBlob(parts, { type }) as unknown as Blob;
+  const blob = (parts: (string | Uint8Array)[], type: string) =>
+    new WholeBlob(parts, { type }) as unknown as Blob;
   const photo = (size: number) => blob([new Uint8Array(size).map((_, n) => n % 251)], 'image/jpeg');
 
   test('are kept, put on record, sent in parts, and go on where the connection broke off', async () => {
@@ -239,7 +329,12 @@ describe('photos and sketches', () => {
     await it.store.dispatch(keepPicture({ find: it.id, kind: 'photo', image: photo(300_000) }));
     const [told] = it.records.get(it.id)!.pictures;
     for (let n = 0; n < 50 && !it.server.away; n += 1) await settle();
-    expect(told).toMatchObject({ picture: 'photo', type: 'image/jpeg', size: 300_000, content: expect.stringMatching(/^[0-9a-f]{64}$/) as string });
+    expect(told).toMatchObject({
+      picture: 'photo',
+      type: 'image/jpeg',
+      size: 300_000,
+      content: expect.stringMatching(/^[0-9a-f]{64}$/) as string,
+    });
     expect(it.bytes.get(told!.id)).toHaveLength(131_072);
     it.server.partsLeft = Infinity;
     it.server.away = false;
@@ -255,22 +350,45 @@ describe('photos and sketches', () => {
 
   test('of others come when they are wanted, and stay; one on its way is left for another time', async () => {
     const it = await started();
-    const tell = (id: string) => it.server.told({ find: it.id, kind: 'pictures', body: { id, at: '2026-09-14T08:00:01.000Z', by: 'jorun', picture: 'photo', type: 'image/jpeg', size: 3, content: 'a'.repeat(64) } } as unknown as Entry);
+    const tell = (id: string) =>
+      it.server.told({
+        find: it.id,
+        kind: 'pictures',
+        body: {
+          id,
+          at: '2026-09-14T08:00:01.000Z',
+          by: 'jorun',
+          picture: 'photo',
+          type: 'image/jpeg',
+          size: 3,
+          content: 'a'.repeat(64),
+        },
+      } as unknown as Entry);
     tell('picture-here');
     tell('picture-coming');
     it.bytes.set('picture-here', [1, 2, 3]);
     await it.store.dispatch(syncAll());
     const shown: string[][] = [];
-    await it.store.dispatch(loadPictures(it.id, (all) => { shown.push(all.map((p) => p.id)); }));
+    await it.store.dispatch(
+      loadPictures(it.id, (all) => {
+        shown.push(all.map((p) => p.id));
+      }),
+    );
     expect(shown).toEqual([[], ['picture-here']]);
     it.server.away = true;
-    await it.store.dispatch(loadPictures(it.id, (all) => { shown.push(all.map((p) => p.id)); }));
+    await it.store.dispatch(
+      loadPictures(it.id, (all) => {
+        shown.push(all.map((p) => p.id));
+      }),
+    );
     expect(shown.at(-1)).toEqual(['picture-here']);
   });
 
   test('taken out again are gone here and on record', async () => {
     const it = await started();
-    await it.store.dispatch(keepPicture({ find: it.id, kind: 'sketch', image: blob(['<svg/>'], 'image/svg+xml') }));
+    await it.store.dispatch(
+      keepPicture({ find: it.id, kind: 'sketch', image: blob(['<svg/>'], 'image/svg+xml') }),
+    );
     await settle();
     const [picture] = [...it.pictures.values()];
     await it.store.dispatch(dropPicture(picture!));
@@ -278,21 +396,37 @@ describe('photos and sketches', () => {
     expect(it.pictures.size).toBe(0);
     expect(it.records.get(it.id)?.drops.map((d) => d.picture)).toEqual([picture!.id]);
     const shown: number[] = [];
-    await it.store.dispatch(loadPictures(it.id, (all) => { shown.push(all.length); }));
+    await it.store.dispatch(
+      loadPictures(it.id, (all) => {
+        shown.push(all.length);
+      }),
+    );
     expect(shown).toEqual([0]);
   });
 
   test('that the device does not take are not told of', async () => {
     const it = await started();
     it.storage.full = true;
-    await expect(it.store.dispatch(keepPicture({ find: it.id, kind: 'photo', image: photo(10) }))).rejects.toThrow();
+    await expect(
+      it.store.dispatch(keepPicture({ find: it.id, kind: 'photo', image: photo(10) })),
+    ).rejects.toThrow();
     expect([it.pictures.size, it.find().record?.pictures]).toEqual([0, []]);
   });
 });
 
 test('a device that was wiped fetches the whole notebook again, says how far it is, and is usable meanwhile', async () => {
   const it = await started();
-  for (let n = 0; n < 330; n += 1) it.server.told({ find: it.id, kind: 'skips', body: { id: `skip-of-old-${n}`, at: new Date(Date.UTC(2026, 8, 14, 8, 0, n % 60, n)).toISOString(), piece: it.piece, character: `character-${n}` } } as unknown as Entry);
+  for (let n = 0; n < 330; n += 1)
+    it.server.told({
+      find: it.id,
+      kind: 'skips',
+      body: {
+        id: `skip-of-old-${n}`,
+        at: new Date(Date.UTC(2026, 8, 14, 8, 0, n % 60, n)).toISOString(),
+        piece: it.piece,
+        character: `character-${n}`,
+      },
+    } as unknown as Entry);
   it.kept.clear();
   it.here.clear();
   it.own.taken = 0;
@@ -313,7 +447,12 @@ test('a device that was wiped fetches the whole notebook again, says how far it 
   expect(wiped.getState().outbox.fetching).toBeUndefined();
   await wiped.dispatch(loadFind(it.id));
   expect(wiped.getState().finds[it.id]?.record?.skips).toHaveLength(330);
-  expect(wiped.getState().list.items.map((line) => line.id).sort()).toEqual([it.id, other].sort());
+  expect(
+    wiped
+      .getState()
+      .list.items.map((line) => line.id)
+      .sort(),
+  ).toEqual([it.id, other].sort());
 });
 
 describe('whose it is', () => {
@@ -326,14 +465,24 @@ describe('whose it is', () => {
     expect(before).toMatchObject({ account: false, name: '' });
     const id = (await it.store.dispatch(startFind(START)))!;
     const piece = it.store.getState().finds[id]!.record!.pieces[0]!.id;
-    await it.store.dispatch(read(id, { piece, character: 'hymenophore' as never, value: { kind: 'cant-tell' }, sureness: 'sure' }));
+    await it.store.dispatch(
+      read(id, { piece, character: 'hymenophore' as never, value: { kind: 'cant-tell' }, sureness: 'sure' }),
+    );
     await it.store.dispatch(loadList());
-    expect([it.sent.length, it.store.getState().list.items.length, it.store.getState().outbox.away]).toEqual([0, 1, false]);
+    expect([it.sent.length, it.store.getState().list.items.length, it.store.getState().outbox.away]).toEqual([
+      0,
+      1,
+      false,
+    ]);
     it.server.signedIn = true;
     await it.store.dispatch(syncAll());
     await settle();
     expect(it.store.getState().me.person).toMatchObject({ id: 'mirel', account: true });
-    expect([it.kept.size, it.records.get(id)?.person, it.records.get(id)?.readings[0]?.by]).toEqual([0, 'mirel', 'mirel']);
+    expect([it.kept.size, it.records.get(id)?.person, it.records.get(id)?.readings[0]?.by]).toEqual([
+      0,
+      'mirel',
+      'mirel',
+    ]);
     expect(it.store.getState().finds[id]?.record?.readings[0]?.by).toBe('mirel');
     expect(JSON.stringify(it.records.get(id))).not.toContain(before.id);
   });
@@ -342,7 +491,9 @@ describe('whose it is', () => {
     for (const moment of ['before', 'meanwhile', 'during'] as const) {
       const it = rig();
       const told: Promise<string | undefined>[] = [];
-      const tell = () => { told.push(it.store.dispatch(startFind(START))); };
+      const tell = () => {
+        told.push(it.store.dispatch(startFind(START)));
+      };
       if (moment === 'before') tell();
       await settle();
       if (moment === 'meanwhile') it.server.meanwhile = tell;
@@ -365,7 +516,10 @@ describe('whose it is', () => {
     it.server.away = true;
     await it.ridges();
     it.server.away = false;
-    expect(await other.dispatch(signOut())).toMatchObject({ ok: false, title: 'One entry waits to be sent. Sign out when they have gone.' });
+    expect(await other.dispatch(signOut())).toMatchObject({
+      ok: false,
+      title: 'One entry waits to be sent. Sign out when they have gone.',
+    });
     it.server.who = 'jorun';
     await other.dispatch(syncAll());
     expect([it.kept.size, other.getState().me.person?.id]).toEqual([1, 'mirel']);
@@ -374,14 +528,23 @@ describe('whose it is', () => {
   test.each([
     ['signed out', () => signOut(), 'POST /auth/sign-out'],
     ['with the account gone', () => deleteAccount('Mirel Aschkar'), 'DELETE /me'],
-  ] as const)('%s nothing is left on the device, pictures too, and other windows hear of it', async (_, leave, wanted) => {
-    const it = await started();
-    it.pictures.set('q1', { id: 'q1', find: it.id, told: true, sent: true } as unknown as Picture);
-    const begin = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-    expect(await it.store.dispatch(leave())).toEqual({ ok: true });
-    begin.mockRestore();
-    expect([it.asked, it.here.size, it.pictures.size, it.own.person, it.emptied]).toEqual([[wanted], 0, 0, undefined, [true]]);
-  });
+  ] as const)(
+    '%s nothing is left on the device, pictures too, and other windows hear of it',
+    async (_, leave, wanted) => {
+      const it = await started();
+      it.pictures.set('q1', { id: 'q1', find: it.id, told: true, sent: true } as unknown as Picture);
+      const begin = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+      expect(await it.store.dispatch(leave())).toEqual({ ok: true });
+      begin.mockRestore();
+      expect([it.asked, it.here.size, it.pictures.size, it.own.person, it.emptied]).toEqual([
+        [wanted],
+        0,
+        0,
+        undefined,
+        [true],
+      ]);
+    },
+  );
 
   test('what another window tells in the moment of signing out stays, and waits for its account', async () => {
     const it = await started();
@@ -392,7 +555,10 @@ describe('whose it is', () => {
       Object.assign(it.server, { meanwhile: undefined, signedIn: false });
       void it.ridges();
     };
-    expect(await other.dispatch(signOut())).toMatchObject({ ok: false, title: expect.stringContaining('it stays on this device') as string });
+    expect(await other.dispatch(signOut())).toMatchObject({
+      ok: false,
+      title: expect.stringContaining('it stays on this device') as string,
+    });
     expect([it.kept.size, it.here.size, it.emptied, other.getState().me.signedOut]).toEqual([1, 1, [], true]);
     it.server.signedIn = true;
     await it.store.dispatch(syncAll());
@@ -467,7 +633,9 @@ describe('time', () => {
     await it.store.dispatch(loadMe());
     expect(it.store.getState().outbox.clockOff).toBe(-2880);
     await it.store.dispatch(startFind(START));
-    expect(it.sent[0]?.body).toMatchObject({ startedAt: expect.stringMatching(/^2030-01-03T00:00/) as string });
+    expect(it.sent[0]?.body).toMatchObject({
+      startedAt: expect.stringMatching(/^2030-01-03T00:00/) as string,
+    });
   });
 
   test('a newer guide at the server is said', async () => {

@@ -1,13 +1,16 @@
 import { onlyWhereItBegan } from '../src/ui/whereItBegan';
 
-/** A page with two buttons, of which one appears only once the other is down; what is pressed is written down. */
+/**
+ * A page with two buttons, of which one appears only once the other is down; what is pressed is written down.
+ */
 function page() {
   const document = window.document.implementation.createHTMLDocument();
   const pressed: string[] = [];
   const add = (name: string) => {
     const button = document.createElement('button');
     button.append(document.createElement('span'));
-    for (const kind of ['click', 'keydown']) button.addEventListener(kind, () => pressed.push(`${kind} ${name}`));
+    for (const kind of ['click', 'keydown'])
+      button.addEventListener(kind, () => pressed.push(`${kind} ${name}`));
     document.body.append(button);
     return button;
   };
@@ -15,9 +18,11 @@ function page() {
   onlyWhereItBegan(document, ({ detail }) => detail > 0);
   return { add, pressed };
 }
-const click = (target: Element, detail = 1) => target.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true, detail }));
+const click = (target: Element, detail = 1) =>
+  target.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true, detail }));
 const down = (target: Element) => target.dispatchEvent(new Event('pointerdown', { bubbles: true }));
-const key = (kind: 'keydown' | 'keyup', target: Element, repeat = false) => target.dispatchEvent(new KeyboardEvent(kind, { bubbles: true, cancelable: true, code: 'Enter', repeat }));
+const key = (kind: 'keydown' | 'keyup', target: Element, repeat = false) =>
+  target.dispatchEvent(new KeyboardEvent(kind, { bubbles: true, cancelable: true, code: 'Enter', repeat }));
 
 test('a click counts on what the finger went down on, on a part of it and on what holds it', () => {
   const { add, pressed } = page();

@@ -2,14 +2,26 @@ import { request } from 'node:http';
 import { Dexie } from 'dexie';
 import { canonicalJson, type FindRecord, type TaxonId } from '@pause/core';
 import type { Evaluator } from '../../app/src/evaluate/client';
-import { loadFind, loadList, loadMe, openOutbox, read, startFind, tellContext, write } from '../../app/src/store/actions';
-import { http } from '../../app/src/store/http';
+import {
+  loadFind,
+  loadList,
+  loadMe,
+  openOutbox,
+  read,
+  startFind,
+  tellContext,
+  write,
+} from '../../app/src/store/actions';
 import type { Device } from '../../app/src/store/device';
+import { http } from '../../app/src/store/http';
 import { notebook } from '../../app/src/store/notebook';
 import { makeStore, type Store } from '../../app/src/store/store';
 import { syncAll } from '../../app/src/store/sync';
 
-/** A device as it is in the hand: the application's own store and notebook, over a connection that can be made to fail. */
+/**
+ * A device as it is in the hand: the application's own store and notebook, over a connection that can be made
+ * to fail.
+ */
 
 /** What happens to the next request. */
 export type Fault = 'refused' | 'cut-request' | 'answer-lost' | 'twice' | 'late-again';
@@ -26,7 +38,12 @@ export class SimulatedDevice {
   online = true;
 
   /** @param forgetful keeps nothing of what is told, to see that it would be noticed */
-  constructor(readonly name: string, private readonly url: string, private readonly cookie: string, private readonly forgetful = false) {
+  constructor(
+    readonly name: string,
+    private readonly url: string,
+    private readonly cookie: string,
+    private readonly forgetful = false,
+  ) {
     this.store = this.open();
   }
 
@@ -36,7 +53,15 @@ export class SimulatedDevice {
     this.dead = dead;
     return makeStore({
       api: http((path, init) => (dead.yes ? never() : this.send(path, init))),
-      device: mortal({ ...notebook(NO_STORAGE, `pause-${this.name}`, DEXIE), ...(this.forgetful ? { put: (make: Parameters<Device['put']>[0]) => Promise.resolve(make('forgetful', undefined)) } : {}) }, dead),
+      device: mortal(
+        {
+          ...notebook(NO_STORAGE, `pause-${this.name}`, DEXIE),
+          ...(this.forgetful
+            ? { put: (make: Parameters<Device['put']>[0]) => Promise.resolve(make('forgetful', undefined)) }
+            : {}),
+        },
+        dead,
+      ),
       album: never,
       evaluator: NO_EVALUATOR,
       clock: () => Date.now() + this.clockOff,
@@ -61,7 +86,11 @@ export class SimulatedDevice {
   private async send(path: string, init: RequestInit): Promise<Response> {
     if (!this.online) throw new TypeError('no connection');
     const fault = init.method === 'POST' ? this.faults.shift() : undefined;
-    const go = () => fetch(this.url + path, { ...init, headers: { ...(init.headers as Record<string, string> | undefined), cookie: this.cookie } });
+    const go = () =>
+      fetch(this.url + path, {
+        ...init,
+        headers: { ...(init.headers as Record<string, string> | undefined), cookie: this.cookie },
+      });
     if (fault === 'refused') throw new TypeError('no connection');
     if (fault === 'cut-request') {
       await this.sendHalf(path, typeof init.body === 'string' ? init.body : '');
@@ -71,9 +100,25 @@ export class SimulatedDevice {
       await (await go()).arrayBuffer().catch(() => undefined);
       throw new TypeError('the answer was lost');
     }
-    if (fault === 'twice') void go().then((r) => r.arrayBuffer(), () => undefined).catch(() => undefined);
+    if (fault === 'twice')
+      void go()
+        .then(
+          (r) => r.arrayBuffer(),
+          () => undefined,
+        )
+        .catch(() => undefined);
     // The same arrives once more after other things have.
-    if (fault === 'late-again') setTimeout(() => void go().then((r) => r.arrayBuffer(), () => undefined).catch(() => undefined), 400);
+    if (fault === 'late-again')
+      setTimeout(
+        () =>
+          void go()
+            .then(
+              (r) => r.arrayBuffer(),
+              () => undefined,
+            )
+            .catch(() => undefined),
+        400,
+      );
     return go();
   }
 
@@ -81,7 +126,13 @@ export class SimulatedDevice {
     return new Promise((resolve) => {
       const { hostname, port } = new URL(this.url);
       const bytes = Buffer.from(body);
-      const sending = request({ hostname, port, path: `/api/v1${path.replace(/^\/api\/v1/, '')}`, method: 'POST', headers: { 'content-type': 'application/json', 'content-length': bytes.length, cookie: this.cookie } });
+      const sending = request({
+        hostname,
+        port,
+        path: `/api/v1${path.replace(/^\/api\/v1/, '')}`,
+        method: 'POST',
+        headers: { 'content-type': 'application/json', 'content-length': bytes.length, cookie: this.cookie },
+      });
       sending.on('error', () => resolve());
       sending.write(bytes.subarray(0, Math.ceil(bytes.length / 2)), () => {
         sending.destroy();
@@ -92,7 +143,9 @@ export class SimulatedDevice {
 
   /** Begins a find in the group's notebook. @returns its id, unless it was not kept */
   async find(taxon: string, group: string): Promise<string | undefined> {
-    return this.store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', target: taxon as TaxonId, group, context: {} }));
+    return this.store.dispatch(
+      startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', target: taxon as TaxonId, group, context: {} }),
+    );
   }
 
   /** Reads something on the first piece of a find, if this device knows it by now. */
@@ -100,7 +153,14 @@ export class SimulatedDevice {
     await this.store.dispatch(loadFind(find));
     const piece = this.store.getState().finds[find]?.record?.pieces[0]?.id;
     if (piece === undefined) return;
-    const id = await this.store.dispatch(read(find, { piece, character: character as never, value: { kind: 'states', states: [state as never] }, sureness: 'sure' }));
+    const id = await this.store.dispatch(
+      read(find, {
+        piece,
+        character: character as never,
+        value: { kind: 'states', states: [state as never] },
+        sureness: 'sure',
+      }),
+    );
     if (id !== undefined) this.acknowledged.add(id);
   }
 
@@ -110,7 +170,9 @@ export class SimulatedDevice {
     const record = this.store.getState().finds[find]?.record;
     if (!record) return;
     await this.store.dispatch(write(find, { field: 'note', value: text }));
-    await this.store.dispatch(tellContext(find, { ...record.context, condition: text.length % 2 === 0 ? 'fresh' : 'wilted' }));
+    await this.store.dispatch(
+      tellContext(find, { ...record.context, condition: text.length % 2 === 0 ? 'fresh' : 'wilted' }),
+    );
   }
 
   /** Sends and fetches until nothing waits. @returns whether it got there */
@@ -119,7 +181,9 @@ export class SimulatedDevice {
       await this.store.dispatch(syncAll());
       const { waiting, away } = this.store.getState().outbox;
       if (waiting.length === 0 && !away) return true;
-      await new Promise((resolve) => { setTimeout(resolve, 50); });
+      await new Promise((resolve) => {
+        setTimeout(resolve, 50);
+      });
     }
     return false;
   }
@@ -150,18 +214,33 @@ export function comparable({ number: _, ...record }: FindRecord): string {
   return canonicalJson(record);
 }
 
-const NO_STORAGE = { length: 0, getItem: () => null, setItem: () => undefined, removeItem: () => undefined, clear: () => undefined, key: () => null } as Storage;
+const NO_STORAGE = {
+  length: 0,
+  getItem: () => null,
+  setItem: () => undefined,
+  removeItem: () => undefined,
+  clear: () => undefined,
+  key: () => null,
+} as Storage;
 const DEXIE = () => Promise.resolve(Dexie);
 const never = () => new Promise<never>(() => undefined);
 /** Nothing is decided here; that is tested elsewhere. */
 const NO_EVALUATOR: Evaluator = { judge: never, planOf: never, effects: never };
 
 const gone = (dead: { readonly yes: boolean }) => dead.yes;
-/** A device's database seen from a tab: once the tab is gone nobody hears its answers, though what was asked is done. */
+/**
+ * A device's database seen from a tab: once the tab is gone nobody hears its answers, though what was asked
+ * is done.
+ */
 function mortal(device: Device, dead: { yes: boolean }): Device {
-  return Object.fromEntries(Object.entries(device).map(([name, work]) => [name, async (...given: unknown[]) => {
-    if (dead.yes) return never();
-    const answer: unknown = await (work as (...all: unknown[]) => Promise<unknown>)(...given);
-    return gone(dead) ? never() : answer;
-  }])) as unknown as Device;
+  return Object.fromEntries(
+    Object.entries(device).map(([name, work]) => [
+      name,
+      async (...given: unknown[]) => {
+        if (dead.yes) return never();
+        const answer: unknown = await (work as (...all: unknown[]) => Promise<unknown>)(...given);
+        return gone(dead) ? never() : answer;
+      },
+    ]),
+  ) as unknown as Device;
 }

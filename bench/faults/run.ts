@@ -4,11 +4,14 @@ import { parseEntry } from '@pause/core/notebook';
 import { seeded } from '@pause/core/plate';
 import { shippedGuide } from '@pause/guide';
 import { takeGuide } from '../../app/src/evaluate/guide';
-import { ATTACKS, HostileMember } from './hostile';
 import { comparable, SimulatedDevice, type Fault } from './device';
+import { ATTACKS, HostileMember } from './hostile';
 import { openWorld, type World } from './world';
 
-/** Several devices of one group, told things at random, while everything that can break does, and some members mean harm. */
+/**
+ * Several devices of one group, told things at random, while everything that can break does, and some members
+ * mean harm.
+ */
 export interface FaultRun {
   readonly seed: number;
   readonly devices: number;
@@ -36,18 +39,46 @@ export interface FaultReport extends FaultRun {
   readonly gaps: number;
 }
 
-const KINDS = ['refused', 'cut-request', 'answer-lost', 'twice', 'late-again', 'offline', 'tab-killed', 'clock', 'server-killed', 'database-killed'] as const;
+const KINDS = [
+  'refused',
+  'cut-request',
+  'answer-lost',
+  'twice',
+  'late-again',
+  'offline',
+  'tab-killed',
+  'clock',
+  'server-killed',
+  'database-killed',
+] as const;
 /** The two that take seconds are rarer. */
 const WEIGHT: Readonly<Record<(typeof KINDS)[number], number>> = {
-  refused: 4, 'cut-request': 4, 'answer-lost': 4, twice: 4, 'late-again': 4, offline: 4, 'tab-killed': 4, clock: 3, 'server-killed': 1, 'database-killed': 1,
+  refused: 4,
+  'cut-request': 4,
+  'answer-lost': 4,
+  twice: 4,
+  'late-again': 4,
+  offline: 4,
+  'tab-killed': 4,
+  clock: 3,
+  'server-killed': 1,
+  'database-killed': 1,
 };
-const CHARACTERS = [['cap.shape', 'funnel'], ['hymenophore', 'gills'], ['cap.surface', 'felty'], ['stipe.interior', 'solid']] as const;
+const CHARACTERS = [
+  ['cap.shape', 'funnel'],
+  ['hymenophore', 'gills'],
+  ['cap.surface', 'felty'],
+  ['stipe.interior', 'solid'],
+] as const;
 const DAY_MS = 86_400_000;
 /** Attacks in a run, of every kind about as many. */
 const ATTACKS_IN_ALL = 100;
 const LEAST_BETWEEN = 10;
 
-export async function runFaults({ seed, devices: count, readings, faults, hostile = 0, forgetful = false }: FaultRun, say: (line: string) => void = () => undefined): Promise<FaultReport> {
+export async function runFaults(
+  { seed, devices: count, readings, faults, hostile = 0, forgetful = false }: FaultRun,
+  say: (line: string) => void = () => undefined,
+): Promise<FaultReport> {
   const began = Date.now();
   takeGuide({ raw: shippedGuide() });
   const random = seeded(seed);
@@ -87,7 +118,8 @@ export async function runFaults({ seed, devices: count, readings, faults, hostil
       await device.readOn(one(finds), character, state);
       if (told % 40 === 7) await device.edit(one(finds), 'x'.repeat(1 + below(9)));
       if (told % 11 === 0) await one(devices).sync();
-      if (told % 1000 === 999) say(`${told + 1} readings told, ${Object.values(happened).reduce((a, b) => a + b, 0)} faults`);
+      if (told % 1000 === 999)
+        say(`${told + 1} readings told, ${Object.values(happened).reduce((a, b) => a + b, 0)} faults`);
     }
     await breaking;
     // After all of it, every one of them still tells something and is heard.
@@ -99,36 +131,63 @@ export async function runFaults({ seed, devices: count, readings, faults, hostil
     }
     // Twice: what the last one sent is news to the first.
     const stuck: string[] = [];
-    for (let round = 0; round < 2; round += 1) for (const device of devices) if (!(await device.settle())) stuck.push(`${device.name} did not come to rest`);
+    for (let round = 0; round < 2; round += 1)
+      for (const device of devices)
+        if (!(await device.settle())) stuck.push(`${device.name} did not come to rest`);
 
     const { records, entries, gaps } = await server(world, cookie, group);
-    const readingsThere = [...records.values()].flatMap((record) => record.readings.map((reading) => reading.id as string));
+    const readingsThere = [...records.values()].flatMap((record) =>
+      record.readings.map((reading) => reading.id as string),
+    );
     const known = new Set(readingsThere);
     const acknowledged = devices.flatMap((device) => [...device.acknowledged]);
     const unequal: string[] = [...stuck];
     for (const device of devices) {
       const mine = await device.everything();
-      if (mine.size !== records.size) unequal.push(`${device.name} has ${mine.size} finds, the server ${records.size}`);
-      for (const [id, record] of records) if (mine.get(id) !== comparable(record)) unequal.push(`${device.name} differs in ${id}`);
+      if (mine.size !== records.size)
+        unequal.push(`${device.name} has ${mine.size} finds, the server ${records.size}`);
+      for (const [id, record] of records)
+        if (mine.get(id) !== comparable(record)) unequal.push(`${device.name} differs in ${id}`);
     }
     return {
-      seed, devices: count, readings, faults, hostile, attacked, seconds: Math.round((Date.now() - began) / 1000), happened,
-      acknowledged: acknowledged.length, lost: acknowledged.filter((id) => !known.has(id)),
+      seed,
+      devices: count,
+      readings,
+      faults,
+      hostile,
+      attacked,
+      seconds: Math.round((Date.now() - began) / 1000),
+      happened,
+      acknowledged: acknowledged.length,
+      lost: acknowledged.filter((id) => !known.has(id)),
       doubled: readingsThere.filter((id, index) => readingsThere.indexOf(id) !== index),
-      unequal, refused: devices.flatMap((device) => device.refused), entries, gaps,
+      unequal,
+      refused: devices.flatMap((device) => device.refused),
+      entries,
+      gaps,
     };
   } finally {
     await world.close();
   }
 }
 
-async function make(kind: (typeof KINDS)[number], device: SimulatedDevice, world: World, random: () => number): Promise<void> {
+async function make(
+  kind: (typeof KINDS)[number],
+  device: SimulatedDevice,
+  world: World,
+  random: () => number,
+): Promise<void> {
   if (kind === 'server-killed') await world.killServer();
   else if (kind === 'database-killed') await world.killDatabase();
   else if (kind === 'tab-killed') await device.killTab();
   else if (kind === 'offline') {
     device.online = false;
-    setTimeout(() => { device.online = true; }, 300 + random() * 1500);
+    setTimeout(
+      () => {
+        device.online = true;
+      },
+      300 + random() * 1500,
+    );
   } else if (kind === 'clock') device.clockOff = Math.round((random() * 2 - 1) * 1.5 * DAY_MS);
   else device.faults.push(kind satisfies Fault);
 }
@@ -141,22 +200,42 @@ async function people(world: World, count: number, hostile: number, seed: number
   const cookies: string[] = [];
   const ids: string[] = [];
   for (let n = 0; n < count; n += 1) {
-    const response = await fetch(`${world.url}/api/v1/auth/sign-up/email`, { method: 'POST', headers: ORIGIN(world.url), body: JSON.stringify({ name: `Walker ${n}`, email: `walker${n}@ostrel.example`, password: 'a long enough password' }) });
+    const response = await fetch(`${world.url}/api/v1/auth/sign-up/email`, {
+      method: 'POST',
+      headers: ORIGIN(world.url),
+      body: JSON.stringify({
+        name: `Walker ${n}`,
+        email: `walker${n}@ostrel.example`,
+        password: 'a long enough password',
+      }),
+    });
     const cookie = (response.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
     if (cookie === '') throw new Error(`no session: ${response.status} ${await response.text()}`);
     cookies.push(cookie);
     ids.push(((await response.json()) as { user: { id: string } }).user.id);
-    if (n < count - hostile) devices.push(new SimulatedDevice(`${seed}-${n}-${Date.now()}`, world.url, cookie, forgetful && n === 0));
+    if (n < count - hostile)
+      devices.push(
+        new SimulatedDevice(`${seed}-${n}-${Date.now()}`, world.url, cookie, forgetful && n === 0),
+      );
   }
   const cookie = cookies[0] ?? '';
-  const ask = async (as: string, path: string, body: unknown) => (await fetch(`${world.url}/api/v1${path}`, { method: 'POST', headers: { ...ORIGIN(world.url), cookie: as }, body: JSON.stringify(body) })).json() as Promise<{ code?: string }>;
+  const ask = async (as: string, path: string, body: unknown) =>
+    (
+      await fetch(`${world.url}/api/v1${path}`, {
+        method: 'POST',
+        headers: { ...ORIGIN(world.url), cookie: as },
+        body: JSON.stringify(body),
+      })
+    ).json() as Promise<{ code?: string }>;
   const group = `group-of-${seed}-walkers`;
   await ask(cookie, '/groups', { id: group, name: 'Walkers' });
   for (const other of cookies.slice(1)) {
     const { code } = await ask(cookie, `/groups/${group}/invitations`, { role: 'member', days: 1 });
     await ask(other, '/invitations/accept', { code });
   }
-  const enemies = ids.slice(count - hostile).map((id, n) => new HostileMember(world.url, cookies[count - hostile + n] ?? '', id, group));
+  const enemies = ids
+    .slice(count - hostile)
+    .map((id, n) => new HostileMember(world.url, cookies[count - hostile + n] ?? '', id, group));
   return { devices, group, cookie, enemies };
 }
 
@@ -166,8 +245,10 @@ async function server(world: World, cookie: string, group: string) {
   let after = 0;
   let gaps = 0;
   for (;;) {
-    const response = await fetch(`${world.url}/api/v1/sync/pull?stream=g:${group}&after=${after}&most=1000`, { headers: { cookie } });
-    const page = await response.json() as { entries: { seq: number }[] };
+    const response = await fetch(`${world.url}/api/v1/sync/pull?stream=g:${group}&after=${after}&most=1000`, {
+      headers: { cookie },
+    });
+    const page = (await response.json()) as { entries: { seq: number }[] };
     for (const { seq, ...raw } of page.entries) {
       if (seq !== after + 1) gaps += 1;
       after = seq;

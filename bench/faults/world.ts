@@ -3,8 +3,8 @@ import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { Agent, createServer, request as ask, type IncomingMessage, type ServerResponse } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openCluster, type Cluster } from '../../scripts/lib/postgres';
 import { freePort } from '../../scripts/lib/ports';
+import { openCluster, type Cluster } from '../../scripts/lib/postgres';
 
 /** A server process of its own over a database of its own, both of which can be killed without warning. */
 export interface World {
@@ -12,7 +12,9 @@ export interface World {
   readonly databaseUrl: string;
   /** Ends the server as a lost power supply would, and starts another one. */
   readonly killServer: () => Promise<void>;
-  /** Stops the database at once, without letting it finish anything, and starts it again on what is on disk. */
+  /**
+   * Stops the database at once, without letting it finish anything, and starts it again on what is on disk.
+   */
   readonly killDatabase: () => Promise<void>;
   readonly close: () => Promise<void>;
 }
@@ -26,17 +28,29 @@ const START_MS = 60_000;
  *
  * @returns its address, and how to close it
  */
-export async function openBalancer(urls: readonly string[]): Promise<{ readonly url: string; readonly close: () => Promise<void> }> {
+export async function openBalancer(
+  urls: readonly string[],
+): Promise<{ readonly url: string; readonly close: () => Promise<void> }> {
   const agent = new Agent({ keepAlive: true });
   let turn = 0;
   const pass = (incoming: IncomingMessage, outgoing: ServerResponse, sent: Buffer, tries: number) => {
     const server = new URL(urls[turn % urls.length] ?? '');
     turn += 1;
-    const passed = ask({ agent, host: server.hostname, port: server.port, method: incoming.method, path: incoming.url, headers: incoming.headers }, (answer) => {
-      outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
-      answer.pipe(outgoing);
-      answer.on('error', () => outgoing.destroy());
-    });
+    const passed = ask(
+      {
+        agent,
+        host: server.hostname,
+        port: server.port,
+        method: incoming.method,
+        path: incoming.url,
+        headers: incoming.headers,
+      },
+      (answer) => {
+        outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
+        answer.pipe(outgoing);
+        answer.on('error', () => outgoing.destroy());
+      },
+    );
     passed.on('error', () => {
       if (outgoing.headersSent) outgoing.destroy();
       else if (tries < urls.length) pass(incoming, outgoing, sent, tries + 1);
@@ -51,41 +65,70 @@ export async function openBalancer(urls: readonly string[]): Promise<{ readonly 
     incoming.on('end', () => pass(incoming, outgoing, Buffer.concat(parts), 1));
   });
   const port = await freePort();
-  await new Promise<void>((resolve) => { balancer.listen(port, '127.0.0.1', resolve); });
+  await new Promise<void>((resolve) => {
+    balancer.listen(port, '127.0.0.1', resolve);
+  });
   return {
     url: `http://127.0.0.1:${port}`,
-    close: () => new Promise((resolve) => { agent.destroy(); balancer.closeAllConnections(); balancer.close(() => resolve()); }),
+    close: () =>
+      new Promise((resolve) => {
+        agent.destroy();
+        balancer.closeAllConnections();
+        balancer.close(() => resolve());
+      }),
   };
 }
 
 /**
- * @param servers how many stand in front of the one database; `url` names the first, the others follow in `urls`
+ * @param servers how many stand in front of the one database; `url` names the first, the others follow in
+ * `urls`
  * @param demo with the demo's people and finds
  * @param more of the environment of each
  */
-export async function openWorld(servers = 1, demo = false, more: Readonly<Record<string, string>> = {}): Promise<World & { readonly urls: readonly string[]; readonly pids: () => readonly number[] }> {
+export async function openWorld(
+  servers = 1,
+  demo = false,
+  more: Readonly<Record<string, string>> = {},
+): Promise<World & { readonly urls: readonly string[]; readonly pids: () => readonly number[] }> {
   const scratch = mkdtempSync(join(tmpdir(), 'pause-faults-'));
   chmodSync(scratch, 0o755);
   const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
   const ports = await Promise.all(Array.from({ length: servers }, freePort));
   const start = async (port: number) => {
     const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
-      cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), HOST: '127.0.0.1', LOG_LEVEL: 'silent', ...(demo ? { DEMO: '1' } : {}), ...more },
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: {
+        ...process.env,
+        DATABASE_URL: cluster.url,
+        PORT: String(port),
+        HOST: '127.0.0.1',
+        LOG_LEVEL: 'silent',
+        ...(demo ? { DEMO: '1' } : {}),
+        ...more,
+      },
     });
     await new Promise<void>((resolve, reject) => {
       const late = setTimeout(() => reject(new Error('the server did not start')), START_MS);
-      child.stdout.once('data', () => { clearTimeout(late); resolve(); });
-      child.once('exit', (code) => { clearTimeout(late); reject(new Error(`the server ended with ${code}`)); });
+      child.stdout.once('data', () => {
+        clearTimeout(late);
+        resolve();
+      });
+      child.once('exit', (code) => {
+        clearTimeout(late);
+        reject(new Error(`the server ended with ${code}`));
+      });
     });
     child.removeAllListeners('exit');
     return child;
   };
   const children: ChildProcess[] = [];
   for (const port of ports) children.push(await start(port));
-  const kill = (child: ChildProcess) => new Promise<void>((resolve) => {
-    child.once('exit', () => resolve());
-    child.kill('SIGKILL');
-  });
+  const kill = (child: ChildProcess) =>
+    new Promise<void>((resolve) => {
+      child.once('exit', () => resolve());
+      child.kill('SIGKILL');
+    });
   return {
     url: `http://127.0.0.1:${ports[0] ?? 0}`,
     urls: ports.map((port) => `http://127.0.0.1:${port}`),

@@ -1,4 +1,12 @@
-import { causesIn, causesOf, type CompiledCharacter, type CompiledTaxon, type ReadingValue, type StageId, type StateId } from '@pause/core';
+import {
+  causesIn,
+  causesOf,
+  type CompiledCharacter,
+  type CompiledTaxon,
+  type ReadingValue,
+  type StageId,
+  type StateId,
+} from '@pause/core';
 import type { Specimen } from './specimen';
 
 /** How somebody misreads: whole causes at once, and, if hopeful, towards what they want it to be. */
@@ -18,7 +26,13 @@ export interface Observer {
 const TOWARDS_TARGET = 0.9;
 
 /** Somebody in front of one specimen who takes it for the target. */
-export function observe(specimen: Specimen, target: CompiledTaxon, stage: StageId, temper: Temper, next: () => number): Observer {
+export function observe(
+  specimen: Specimen,
+  target: CompiledTaxon,
+  stage: StageId,
+  temper: Temper,
+  next: () => number,
+): Observer {
   const rate = Math.min(0.9, temper.misread * (temper.hopeful ? 2 : 1));
   const wrong = new Map<string, boolean>();
   const goesWrong = (cause: string) => {
@@ -31,17 +45,30 @@ export function observe(specimen: Specimen, target: CompiledTaxon, stage: StageI
   const last = new Map<number, ReadingValue>();
 
   const causesToGoWrong = (character: CompiledCharacter, value: ReadingValue): string[] => {
-    const states = value.kind === 'states' ? value.states.reduce((mask, state) => mask | (character.stateBit.get(state) ?? 0), 0) : 0;
-    return [`group ${character.group}`, ...causesIn(causesOf(character, states)).map((cause) => `shared ${cause}`)];
+    const states =
+      value.kind === 'states'
+        ? value.states.reduce((mask, state) => mask | (character.stateBit.get(state) ?? 0), 0)
+        : 0;
+    return [
+      `group ${character.group}`,
+      ...causesIn(causesOf(character, states)).map((cause) => `shared ${cause}`),
+    ];
   };
 
   const mistaken = (character: CompiledCharacter, truth: ReadingValue): ReadingValue => {
     if (truth.kind !== 'states') {
-      return truth.kind === 'measure' ? { ...truth, number: truth.number * (next() < 0.5 ? 0.4 : 2.5) } : truth;
+      return truth.kind === 'measure'
+        ? { ...truth, number: truth.number * (next() < 0.5 ? 0.4 : 2.5) }
+        : truth;
     }
     const known = target.atStage.get(character.index)?.get(stage);
-    const others = [...character.stateBit.keys()].filter((s) => !truth.states.includes(s as StateId)) as StateId[];
-    const wanted = known?.kind === 'states' ? others.filter((s) => (known.usual & (character.stateBit.get(s) ?? 0)) !== 0) : [];
+    const others = [...character.stateBit.keys()].filter(
+      (s) => !truth.states.includes(s as StateId),
+    ) as StateId[];
+    const wanted =
+      known?.kind === 'states'
+        ? others.filter((s) => (known.usual & (character.stateBit.get(s) ?? 0)) !== 0)
+        : [];
     const from = temper.hopeful && wanted.length > 0 && next() < TOWARDS_TARGET ? wanted : others;
     const state = from[Math.floor(next() * from.length)];
     return state === undefined ? truth : { kind: 'states', states: [state] };
@@ -52,8 +79,13 @@ export function observe(specimen: Specimen, target: CompiledTaxon, stage: StageI
       const truth = specimen.value(character);
       const before = last.get(character.index);
       // A mistake is repeated by chance until it is seen through once; then it stays seen through.
-      const repeated = before && JSON.stringify(before) !== JSON.stringify(truth) && next() < temper.repeat ? before : truth;
-      const value = before ? repeated : causesToGoWrong(character, truth).some(goesWrong) ? mistaken(character, truth) : truth;
+      const repeated =
+        before && JSON.stringify(before) !== JSON.stringify(truth) && next() < temper.repeat ? before : truth;
+      const value = before
+        ? repeated
+        : causesToGoWrong(character, truth).some(goesWrong)
+          ? mistaken(character, truth)
+          : truth;
       last.set(character.index, value);
       return value;
     },

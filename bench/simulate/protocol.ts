@@ -1,9 +1,17 @@
 import {
-  relationAtStages, toLook, type Case, type CompiledGuide, type CompiledTaxon, type PieceId, type Reading, type ReadingId, type StageId,
+  relationAtStages,
+  toLook,
+  type Case,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type PieceId,
+  type Reading,
+  type ReadingId,
+  type StageId,
 } from '@pause/core';
-import { grow } from './specimen';
 import { observe, type Temper } from './observer';
 import { EVERY_RULE, type Rules } from './rules';
+import { grow } from './specimen';
 
 /** What came of one find. */
 export interface Ended {
@@ -16,10 +24,23 @@ const MOST_STEPS = 40;
 const START = Date.UTC(2026, 8, 14, 8);
 const at = (step: number) => new Date(START + step * 10_000).toISOString();
 
-/** Somebody follows the next checks on a specimen of `truth`, taking it for `target`, until the verdict is no pause. */
-export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: CompiledTaxon, stage: StageId, temper: Temper, next: () => number, rules: Rules = EVERY_RULE): Ended {
+/**
+ * Somebody follows the next checks on a specimen of `truth`, taking it for `target`, until the verdict is no
+ * pause.
+ */
+export function followPause(
+  guide: CompiledGuide,
+  truth: CompiledTaxon,
+  target: CompiledTaxon,
+  stage: StageId,
+  temper: Temper,
+  next: () => number,
+  rules: Rules = EVERY_RULE,
+): Ended {
   const seen = rules.see(guide);
-  const trueStage = truth.taxon.stages.includes(stage) ? stage : truth.taxon.stages[Math.floor(next() * truth.taxon.stages.length)] ?? stage;
+  const trueStage = truth.taxon.stages.includes(stage)
+    ? stage
+    : (truth.taxon.stages[Math.floor(next() * truth.taxon.stages.length)] ?? stage);
   const part = target.taxon.parts.find((p) => p.stages.includes(stage)) ?? target.taxon.parts[0];
   let observer = observe(grow(guide, truth, trueStage, next), target, stage, temper, next);
   let pieces: Case['pieces'] = [{ id: 'p0' as PieceId, startedAt: at(0), purpose: 'decide' }];
@@ -28,8 +49,23 @@ export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: 
   let seconds = 0;
   let checks = 0;
   const find = (): Case => ({
-    guide: { id: guide.guide.id }, kingdom: target.taxon.kingdom, target: target.id, pieces, readings, skips,
-    context: { stages: [stage], condition: 'fresh', part: part?.part, use: part?.use, permission: 'allowed', contamination: 'none-seen', protection: 'allowed', tracedToBase: true, mayDig: true },
+    guide: { id: guide.guide.id },
+    kingdom: target.taxon.kingdom,
+    target: target.id,
+    pieces,
+    readings,
+    skips,
+    context: {
+      stages: [stage],
+      condition: 'fresh',
+      part: part?.part,
+      use: part?.use,
+      permission: 'allowed',
+      contamination: 'none-seen',
+      protection: 'allowed',
+      tracedToBase: true,
+      mayDig: true,
+    },
   });
   for (let step = 1; step <= MOST_STEPS; step += 1) {
     const { outcome, checks: proposed } = rules.judge(seen, find());
@@ -47,7 +83,13 @@ export function followPause(guide: CompiledGuide, truth: CompiledTaxon, target: 
     const piece = pieces.at(-1)?.id;
     if (!character || piece === undefined) throw new Error('a check asks for a character of the guide');
     const reading: Reading = {
-      id: `r${step}` as ReadingId, piece, character: character.id, value: observer.look(character), sureness: 'sure', by: 'observer', at: at(step),
+      id: `r${step}` as ReadingId,
+      piece,
+      character: character.id,
+      value: observer.look(character),
+      sureness: 'sure',
+      by: 'observer',
+      at: at(step),
     };
     checks += 1;
     seconds += character.character.seconds;

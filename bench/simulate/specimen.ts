@@ -1,4 +1,12 @@
-import type { CompiledCharacter, CompiledGuide, CompiledTaxon, Known, ReadingValue, StageId, StateId } from '@pause/core';
+import type {
+  CompiledCharacter,
+  CompiledGuide,
+  CompiledTaxon,
+  Known,
+  ReadingValue,
+  StageId,
+  StateId,
+} from '@pause/core';
 
 /** An individual that never existed: what it would show to somebody who misreads nothing. */
 export interface Specimen {
@@ -22,18 +30,27 @@ function states(character: CompiledCharacter, mask: number): StateId[] {
 /** A value within what is known; where nothing is known, nature may show anything. */
 function drawn(character: CompiledCharacter, known: Known | undefined, next: () => number): ReadingValue {
   if (character.stateBit.size > 0) {
-    if (known?.kind !== 'states') return { kind: 'states', states: [pick([...character.stateBit.keys()] as StateId[], next)] };
+    if (known?.kind !== 'states')
+      return { kind: 'states', states: [pick([...character.stateBit.keys()] as StateId[], next)] };
     const occasional = (known.possible & ~known.usual) >>> 0;
     const mask = occasional !== 0 && next() > USUAL_SHARE ? occasional : known.usual;
     return { kind: 'states', states: [pick(states(character, mask), next)] };
   }
-  const [low, high] = known?.kind === 'number' ? (next() < USUAL_SHARE ? known.usual : known.possible) : [1, 300];
+  const [low, high] =
+    known?.kind === 'number' ? (next() < USUAL_SHARE ? known.usual : known.possible) : [1, 300];
   const number = low + next() * (high - low);
-  return character.character.kind === 'count' ? { kind: 'count', number: Math.round(number) } : { kind: 'measure', number, unit: 'mm' };
+  return character.character.kind === 'count'
+    ? { kind: 'count', number: Math.round(number) }
+    : { kind: 'measure', number, unit: 'mm' };
 }
 
 /** One individual of a taxon at a stage. Values are drawn when first asked for, and then stay. */
-export function grow(guide: CompiledGuide, taxon: CompiledTaxon, stage: StageId, next: () => number): Specimen {
+export function grow(
+  guide: CompiledGuide,
+  taxon: CompiledTaxon,
+  stage: StageId,
+  next: () => number,
+): Specimen {
   const shown = new Map<number, ReadingValue>();
   return {
     taxon,
@@ -41,7 +58,11 @@ export function grow(guide: CompiledGuide, taxon: CompiledTaxon, stage: StageId,
     value: (character) => {
       const before = shown.get(character.index);
       if (before) return before;
-      const value = drawn(character, taxon.atStage.get(character.index)?.get(stage) ?? taxon.overall.get(character.index), next);
+      const value = drawn(
+        character,
+        taxon.atStage.get(character.index)?.get(stage) ?? taxon.overall.get(character.index),
+        next,
+      );
       shown.set(character.index, value);
       return value;
     },

@@ -57,8 +57,20 @@ async function answer(command: Asked, args: readonly string[]): Promise<string> 
     const said = ask(command, question, guide);
     return command === 'lint' && !json ? sentences(said as LintFinding[]) : canonicalJson(said);
   } catch (error) {
-    if (error instanceof CaseError) throw new Refusal(oneLine(file, error.problems.map((p) => `${p.field}: ${p.reason}`)));
-    if (error instanceof GuideError) throw new Refusal(oneLine(command === 'lint' || command === 'stack' ? file : guideFile ?? 'guide', error.message.split('\n')));
+    if (error instanceof CaseError)
+      throw new Refusal(
+        oneLine(
+          file,
+          error.problems.map((p) => `${p.field}: ${p.reason}`),
+        ),
+      );
+    if (error instanceof GuideError)
+      throw new Refusal(
+        oneLine(
+          command === 'lint' || command === 'stack' ? file : (guideFile ?? 'guide'),
+          error.message.split('\n'),
+        ),
+      );
     throw error;
   }
 }
@@ -70,7 +82,10 @@ function sentences(findings: readonly LintFinding[]): string {
   return findings.map((finding) => `${finding.level}: ${sayFinding(finding)}`).join('\n');
 }
 
-function readArguments(command: Asked, args: readonly string[]): { file: string; guideFile: string | undefined; json: boolean } {
+function readArguments(
+  command: Asked,
+  args: readonly string[],
+): { file: string; guideFile: string | undefined; json: boolean } {
   const files: string[] = [];
   let guideFile: string | undefined;
   let json = false;
@@ -81,7 +96,10 @@ function readArguments(command: Asked, args: readonly string[]): { file: string;
       guideFile = args[index];
       if (guideFile === undefined) throw new Refusal('--guide wants a file');
     } else if (arg === '--json' && command === 'lint') json = true;
-    else if (arg.startsWith('--')) throw new Refusal(`"${arg}" is not an option; there is: --guide${command === 'lint' ? ', --json' : ''}`);
+    else if (arg.startsWith('--'))
+      throw new Refusal(
+        `"${arg}" is not an option; there is: --guide${command === 'lint' ? ', --json' : ''}`,
+      );
     else files.push(arg);
   }
   const [file = command === 'lint' ? SHIPPED : undefined, ...more] = files;
@@ -100,7 +118,8 @@ async function readJson(file: string): Promise<unknown> {
   try {
     text = file === '-' ? await readAll(process.stdin) : await readFile(file, 'utf8');
   } catch (error) {
-    const reason = (error as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : (error as Error).message;
+    const reason =
+      (error as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : (error as Error).message;
     throw new Refusal(`${file}: ${reason}`);
   }
   try {

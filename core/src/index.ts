@@ -1,7 +1,8 @@
 /**
  * The reasoning of Pause: pure functions over a guide and a case.
  * No interface, no network, no clock and no randomness that is not passed in.
- * Every name is told by itself, here or in the index of guide and case, so that a program which reads modules when they are needed reads no others.
+ * Every name is told by itself, here or in the index of guide and case, so that a program which reads modules
+ * when they are needed reads no others.
  */
 export { canonicalJson, sameValue, contentHash, bytesHash } from './canonical';
 export { colourDistance, oklab, NEAR, type Oklab } from './colour';
@@ -11,25 +12,98 @@ export { relationOverall, couldFit, relationAtStages, disputesStage, type Relati
 export { expectedHere, type Expected } from './season/expected';
 export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './settle';
 export {
-  largestIndependent, groundsAgainst, filled, short, rowAgain, barRows, BARS_NEEDED, dangersOf, gradeBy, needOf, routeOf, tally,
-  type Tally, type Dangers, type Bar, type BarRow, type Ground,
+  largestIndependent,
+  groundsAgainst,
+  filled,
+  short,
+  rowAgain,
+  barRows,
+  BARS_NEEDED,
+  dangersOf,
+  gradeBy,
+  needOf,
+  routeOf,
+  tally,
+  type Tally,
+  type Dangers,
+  type Bar,
+  type BarRow,
+  type Ground,
 } from './bars';
-export { holds, GROUPS_NEEDED, ODD_MARK_GROUPS, STRAIN_SHARE, type SignatureMark, type TargetHolds } from './target';
+export {
+  holds,
+  GROUPS_NEEDED,
+  ODD_MARK_GROUPS,
+  STRAIN_SHARE,
+  type SignatureMark,
+  type TargetHolds,
+} from './target';
 export { Policy, GROUP_POLICY, taxonContent } from './policy';
 export { asksForTracing, cautionsFor, isLookedAt, meets } from './context';
-export { barsShort, decide, staysMissing, verdictFrom, weigh, type Outcome, type Verdict, type Weighed } from './verdict/decide';
-export type { ContextField, GroupRule, LeaveReason, NoteReason, PauseReason, Reason, ReasonCode } from './verdict/reason';
+export {
+  barsShort,
+  decide,
+  staysMissing,
+  verdictFrom,
+  weigh,
+  type Outcome,
+  type Verdict,
+  type Weighed,
+} from './verdict/decide';
+export type {
+  ContextField,
+  GroupRule,
+  LeaveReason,
+  NoteReason,
+  PauseReason,
+  Reason,
+  ReasonCode,
+} from './verdict/reason';
 export { lacksOnlySecondLooks } from './verdict/lookAgain';
 export { shopping, type Shopping } from './verdict/shopping';
 export { unanswered } from './verdict/unanswered';
-export { nextChecks, evaluate, weighAndAsk, answerEffects, type CheckWhy, type Check, type AnswerEffect } from './next';
+export {
+  nextChecks,
+  evaluate,
+  weighAndAsk,
+  answerEffects,
+  type CheckWhy,
+  type Check,
+  type AnswerEffect,
+} from './next';
 export { planAsAsked, type AskedCheck, type AskedPlan } from './next/way';
 export {
-  plan, fallbacks, buildProblem, canBeMade, solve, countBars, mostBars,
-  type Hands, type Option, type PlanProblem, type Row, type Solution, type Obstacle, type Plan, type PlannedCheck,
+  plan,
+  fallbacks,
+  buildProblem,
+  canBeMade,
+  solve,
+  countBars,
+  mostBars,
+  type Hands,
+  type Option,
+  type PlanProblem,
+  type Row,
+  type Solution,
+  type Obstacle,
+  type Plan,
+  type PlannedCheck,
 } from './plan';
 export { partings, type Parting } from './part';
-export { applyEntries, applyEntry, blindAsk, caseOf, contextOf, countOf, entriesOf, findsOf, mayBeBlind, edited, summaryOf, unnamedOf } from './find';
+export {
+  applyEntries,
+  applyEntry,
+  blindAsk,
+  caseOf,
+  contextOf,
+  countOf,
+  entriesOf,
+  findsOf,
+  mayBeBlind,
+  edited,
+  summaryOf,
+  unnamedOf,
+} from './find';
 export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './find';
 export { heard, nextStamp, Stamp, tellsTime } from './notebook/stamp';
 export type { Entry, FindEntry, PageEntry } from './notebook/entry';

@@ -1,6 +1,12 @@
 /** The second door of the core: what servers and command lines ask, and what no phone has to carry along. */
 export { ask, ASKED, QUESTIONS, type Asked } from './ask';
-export { identify, type Candidate, type Identification, type IdentifyOptions, type TellingCheck } from './identify';
+export {
+  identify,
+  type Candidate,
+  type Identification,
+  type IdentifyOptions,
+  type TellingCheck,
+} from './identify';
 export { verdictProblems } from './verdict/schema';
 export { pieceCheck, type PieceCheck } from './pieces';
 export { lint, separation, type LintFinding } from './lint';

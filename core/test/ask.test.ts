@@ -1,5 +1,5 @@
-import { ask, ASKED, QUESTIONS } from '../src/questions';
 import { CaseError } from '../src';
+import { ask, ASKED, QUESTIONS } from '../src/questions';
 import { find, followChecks, guide } from './finds';
 
 const fieldsOf = (asked: (typeof ASKED)[number], raw: unknown): string[] => {
@@ -27,7 +27,11 @@ test.each([
 });
 
 test('what is published as a question is what is parsed as one', () => {
-  const good = { plan: { find: chanterelle }, pieces: { find: chanterelle, hands: { longest: 60 } }, identify: { find: unnamed, earlierFinds: {} } };
+  const good = {
+    plan: { find: chanterelle },
+    pieces: { find: chanterelle, hands: { longest: 60 } },
+    identify: { find: unnamed, earlierFinds: {} },
+  };
   for (const [asked, raw] of Object.entries(good) as [keyof typeof good, unknown][]) {
     expect(QUESTIONS[asked].schema.safeParse(raw).success).toBe(true);
     expect(fieldsOf(asked, raw)).toEqual([]);
@@ -36,6 +40,13 @@ test('what is published as a question is what is parsed as one', () => {
 });
 
 test('hands keep a plan from what cannot be done', () => {
-  const planned = ask('plan', { find: JSON.parse(JSON.stringify(followChecks('hydnum-repandum'))) as unknown, hands: { without: ['latex'] } }, guide);
+  const planned = ask(
+    'plan',
+    {
+      find: JSON.parse(JSON.stringify(followChecks('hydnum-repandum'))) as unknown,
+      hands: { without: ['latex'] },
+    },
+    guide,
+  );
   expect(planned).toMatchObject({ plan: { feasible: true, checks: [], cost: 0 }, fallbacks: [] });
 });

@@ -2,11 +2,25 @@ import { busyBlocking, type Trace } from '../../bench/hand/busy';
 
 type Event = Trace['traceEvents'][number];
 const MAIN = { pid: 7, tid: 1 };
-const named = (tid: number, name: string): Event => ({ name: 'thread_name', pid: 7, tid, ts: 0, args: { name } });
+const named = (tid: number, name: string): Event => ({
+  name: 'thread_name',
+  pid: 7,
+  tid,
+  ts: 0,
+  args: { name },
+});
 const painted: Event = { name: 'firstContentfulPaint', ...MAIN, ts: 1_000_000 };
 /** A task that began so many milliseconds after the first paint. */
-const task = (at: number, clock: number, busy: number, more: Partial<Event> = {}): Event => ({ name: 'RunTask', ...MAIN, ts: 1_000_000 + at * 1000, dur: clock * 1000, tdur: busy * 1000, ...more });
-const blocking = (...events: Event[]) => busyBlocking({ traceEvents: [named(1, 'CrRendererMain'), named(2, 'Compositor'), painted, ...events] });
+const task = (at: number, clock: number, busy: number, more: Partial<Event> = {}): Event => ({
+  name: 'RunTask',
+  ...MAIN,
+  ts: 1_000_000 + at * 1000,
+  dur: clock * 1000,
+  tdur: busy * 1000,
+  ...more,
+});
+const blocking = (...events: Event[]) =>
+  busyBlocking({ traceEvents: [named(1, 'CrRendererMain'), named(2, 'Compositor'), painted, ...events] });
 
 test('what a task takes above fifty milliseconds on a processor four times slower, added up', () => {
   expect(blocking(task(0, 20, 20), task(100, 30, 30))).toBeCloseTo(30 + 70);
@@ -22,7 +36,9 @@ test('before the first paint, on another thread or in another program nobody is 
 });
 
 test('a task inside another one is counted once', () => {
-  expect(blocking(task(0, 40, 40), task(5, 30, 30, { name: 'ThreadControllerImpl::RunTask' }))).toBeCloseTo(110);
+  expect(blocking(task(0, 40, 40), task(5, 30, 30, { name: 'ThreadControllerImpl::RunTask' }))).toBeCloseTo(
+    110,
+  );
 });
 
 test('a recording without a page is an error', () => {

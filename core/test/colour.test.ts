@@ -1,8 +1,14 @@
 import { colourDistance, NEAR, oklab, relationOverall, toLook } from '../src';
 import { guide, reading, taxon } from './finds';
 
-// Reference values from the definition of Oklab: white is (1, 0, 0), black (0, 0, 0), and sRGB red about (0.628, 0.225, 0.126).
-test.each([['#ffffff', [1, 0, 0]], ['#000000', [0, 0, 0]], ['#ff0000', [0.62796, 0.22486, 0.12585]], ['#0000ff', [0.45201, -0.03246, -0.31153]]])('%s', (hex, expected) => {
+// Reference values from the definition of Oklab: white is (1, 0, 0), black (0, 0, 0), and sRGB red about
+// (0.628, 0.225, 0.126).
+test.each([
+  ['#ffffff', [1, 0, 0]],
+  ['#000000', [0, 0, 0]],
+  ['#ff0000', [0.62796, 0.22486, 0.12585]],
+  ['#0000ff', [0.45201, -0.03246, -0.31153]],
+])('%s', (hex, expected) => {
   oklab(hex).forEach((value, i) => expect(value).toBeCloseTo(expected[i]!, 3));
 });
 

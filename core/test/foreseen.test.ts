@@ -1,17 +1,23 @@
-/** Synthetic years whose true dates are known: what is foreseen beats the simple ways, and its spread holds what it says. */
+/**
+ * Synthetic years whose true dates are known: what is foreseen beats the simple ways, and its spread holds
+ * what it says.
+ */
 import { measure, measureFungi, visits } from '../../bench/season';
 
 const scores = new Map(measure([1, 2], 8, 10).map((score) => [score.name, score]));
 const of = (name: string) => scores.get(name)!;
 
-test.each(['no records', '1 year of records', '3 years of records', '6 years of records'])('with %s it is nearer than last year’s date and the months, and eight of ten fall within its spread', (records) => {
-  const { error, coverage, cases } = of(`Pause, ${records}`);
-  expect(cases).toBeGreaterThan(300);
-  expect(error).toBeLessThan(0.7 * of('The same date as last year').error);
-  expect(error).toBeLessThan(0.7 * of('The months of the guide, by height').error);
-  expect(coverage).toBeGreaterThan(0.72);
-  expect(coverage).toBeLessThan(0.9);
-});
+test.each(['no records', '1 year of records', '3 years of records', '6 years of records'])(
+  'with %s it is nearer than last year’s date and the months, and eight of ten fall within its spread',
+  (records) => {
+    const { error, coverage, cases } = of(`Pause, ${records}`);
+    expect(cases).toBeGreaterThan(300);
+    expect(error).toBeLessThan(0.7 * of('The same date as last year').error);
+    expect(error).toBeLessThan(0.7 * of('The months of the guide, by height').error);
+    expect(coverage).toBeGreaterThan(0.72);
+    expect(coverage).toBeLessThan(0.9);
+  },
+);
 
 test('records of one’s own bring it nearer', () => {
   expect(of('Pause, 1 year of records').error).toBeLessThan(0.8 * of('Pause, no records').error);

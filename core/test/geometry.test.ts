@@ -1,5 +1,21 @@
 import fc from 'fast-check';
-import { along, arc, boxOf, closedCurve, curve, ellipse, from, inside, mirrored, moved, scaled, seeded, turned, type Line, type Point } from '../src/plate/geometry';
+import {
+  along,
+  arc,
+  boxOf,
+  closedCurve,
+  curve,
+  ellipse,
+  from,
+  inside,
+  mirrored,
+  moved,
+  scaled,
+  seeded,
+  turned,
+  type Line,
+  type Point,
+} from '../src/plate/geometry';
 import { boxOfMarks, dot, faint, pathData, placed, shape, stroke } from '../src/plate/mark';
 
 const number = fc.double({ min: -100, max: 100, noNaN: true });
@@ -10,13 +26,19 @@ const length = (of: Line) => of.slice(1).reduce((sum, p, i) => sum + near(p, of[
 
 describe('moving a line about', () => {
   test('turning and mirroring keep every length; moving back comes home', () => {
-    fc.assert(fc.property(line, number, point, (of, degrees, about) => {
-      expect(length(turned(of, degrees, about))).toBeCloseTo(length(of), 6);
-      expect(length(mirrored(of, about[0]))).toBeCloseTo(length(of), 6);
-      const home = moved(moved(of, about[0], about[1]), -about[0], -about[1]);
-      home.forEach((p, i) => { expect(near(p, of[i]!)).toBeLessThan(1e-9); });
-      turned(turned(of, degrees, about), -degrees, about).forEach((p, i) => { expect(near(p, of[i]!)).toBeLessThan(1e-6); });
-    }));
+    fc.assert(
+      fc.property(line, number, point, (of, degrees, about) => {
+        expect(length(turned(of, degrees, about))).toBeCloseTo(length(of), 6);
+        expect(length(mirrored(of, about[0]))).toBeCloseTo(length(of), 6);
+        const home = moved(moved(of, about[0], about[1]), -about[0], -about[1]);
+        home.forEach((p, i) => {
+          expect(near(p, of[i]!)).toBeLessThan(1e-9);
+        });
+        turned(turned(of, degrees, about), -degrees, about).forEach((p, i) => {
+          expect(near(p, of[i]!)).toBeLessThan(1e-6);
+        });
+      }),
+    );
   });
 
   test.each([
@@ -25,22 +47,26 @@ describe('moving a line about', () => {
     ['two scales', scaled([[2, 3]], 2, 3), [[4, 9]]],
     ['up is minus ninety degrees', [from([0, 0], -90, 2)], [[0, -2]]],
   ])('%s', (_, got, wanted) => {
-    got.forEach((p, i) => { expect(near(p, wanted[i] as unknown as Point)).toBeLessThan(1e-9); });
+    got.forEach((p, i) => {
+      expect(near(p, wanted[i] as unknown as Point)).toBeLessThan(1e-9);
+    });
   });
 });
 
 describe('curves', () => {
   test('they go through every point they are given, in order', () => {
-    fc.assert(fc.property(line, (through) => {
-      const made = curve(...through);
-      let at = -1;
-      for (const p of through) {
-        at = made.findIndex((q, i) => i > at - 1 && near(p, q) < 1e-6);
-        expect(at).toBeGreaterThanOrEqual(0);
-      }
-      expect(near(made[0]!, through[0]!)).toBeLessThan(1e-9);
-      expect(near(made[made.length - 1]!, through[through.length - 1]!)).toBeLessThan(1e-9);
-    }));
+    fc.assert(
+      fc.property(line, (through) => {
+        const made = curve(...through);
+        let at = -1;
+        for (const p of through) {
+          at = made.findIndex((q, i) => i > at - 1 && near(p, q) < 1e-6);
+          expect(at).toBeGreaterThanOrEqual(0);
+        }
+        expect(near(made[0]!, through[0]!)).toBeLessThan(1e-9);
+        expect(near(made[made.length - 1]!, through[through.length - 1]!)).toBeLessThan(1e-9);
+      }),
+    );
   });
 
   test('a straight row stays straight', () => {
@@ -65,7 +91,11 @@ describe('curves', () => {
 
 describe('asking a line', () => {
   test('half way along an angle is its corner; before and after it the heading differs', () => {
-    const angle: Line = [[0, 0], [10, 0], [10, 10]];
+    const angle: Line = [
+      [0, 0],
+      [10, 0],
+      [10, 10],
+    ];
     expect(near(along(angle, 0.25).at, [5, 0])).toBeLessThan(1e-9);
     expect(along(angle, 0.25).heading).toBeCloseTo(0, 9);
     expect(near(along(angle, 0.75).at, [10, 5])).toBeLessThan(1e-9);
@@ -76,10 +106,16 @@ describe('asking a line', () => {
 
   test('what is inside an ellipse is what its formula says', () => {
     const outline = ellipse(0, 0, 10, 6);
-    fc.assert(fc.property(fc.double({ min: -14, max: 14, noNaN: true }), fc.double({ min: -9, max: 9, noNaN: true }), (x, y) => {
-      const r = (x / 10) ** 2 + (y / 6) ** 2;
-      if (Math.abs(r - 1) > 0.03) expect(inside([x, y], outline)).toBe(r < 1);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: -14, max: 14, noNaN: true }),
+        fc.double({ min: -9, max: 9, noNaN: true }),
+        (x, y) => {
+          const r = (x / 10) ** 2 + (y / 6) ** 2;
+          if (Math.abs(r - 1) > 0.03) expect(inside([x, y], outline)).toBe(r < 1);
+        },
+      ),
+    );
   });
 
   test('a seed gives the same numbers, spread over the whole range', () => {
@@ -89,24 +125,59 @@ describe('asking a line', () => {
     expect(c()).not.toBe(drawn[0]);
     expect(drawn.every((n) => n >= 0 && n < 1)).toBe(true);
     // Ten bins of 200: further than five standard deviations (13.4) from it would be no chance.
-    for (let bin = 0; bin < 10; bin += 1) expect(Math.abs(drawn.filter((n) => Math.floor(n * 10) === bin).length - 200)).toBeLessThan(67);
+    for (let bin = 0; bin < 10; bin += 1)
+      expect(Math.abs(drawn.filter((n) => Math.floor(n * 10) === bin).length - 200)).toBeLessThan(67);
   });
 });
 
 describe('marks', () => {
   test('path data: open or closed, to a tenth', () => {
-    expect(pathData(stroke([[0, 0], [1.26, -2]]))).toBe('M0 0L1.3 -2');
-    expect(pathData(shape([[0, 0], [4, 0], [4, 4]]))).toBe('M0 0L4 0L4 4Z');
+    expect(
+      pathData(
+        stroke([
+          [0, 0],
+          [1.26, -2],
+        ]),
+      ),
+    ).toBe('M0 0L1.3 -2');
+    expect(
+      pathData(
+        shape([
+          [0, 0],
+          [4, 0],
+          [4, 4],
+        ]),
+      ),
+    ).toBe('M0 0L4 0L4 4Z');
   });
 
   test('placing mirrors, scales, turns and moves, in this order', () => {
-    const [mark] = placed([stroke([[1, 0], [2, 0]])], { mirror: true, scale: 2, turn: 90, at: [10, 10] });
+    const [mark] = placed(
+      [
+        stroke([
+          [1, 0],
+          [2, 0],
+        ]),
+      ],
+      { mirror: true, scale: 2, turn: 90, at: [10, 10] },
+    );
     expect(near(mark!.line[0]!, [10, 8])).toBeLessThan(1e-9);
     expect(near(mark!.line[1]!, [10, 6])).toBeLessThan(1e-9);
   });
 
   test('faint keeps what has no ink without it', () => {
-    expect(faint([stroke([[0, 0], [1, 1]], 'bold'), dot(3, 3)]).map((mark) => mark.ink)).toEqual(['faint', 'none']);
+    expect(
+      faint([
+        stroke(
+          [
+            [0, 0],
+            [1, 1],
+          ],
+          'bold',
+        ),
+        dot(3, 3),
+      ]).map((mark) => mark.ink),
+    ).toEqual(['faint', 'none']);
     expect(boxOfMarks([dot(3, 3, 1), dot(9, 3, 1)])).toMatchObject({ left: 2, right: 10 });
   });
 });

@@ -1,11 +1,23 @@
 /**
- * Whoever answers honestly is never left standing: no way through the checks ends at *pause* with everything filled and
- * nothing to do, or for something passed over that is not asked for again. Walked at random over all that is collected, at every stage, by somebody who cannot see everything, is not
- * always sure, leaves the order, and tells the stage late.
+ * Whoever answers honestly is never left standing: no way through the checks ends at *pause* with everything
+ * filled and nothing to do, or for something passed over that is not asked for again. Walked at random over
+ * all that is collected, at every stage, by somebody who cannot see everything, is not always sure, leaves
+ * the order, and tells the stage late.
  */
-import { isCollectable, isDug, parseCase, toLook, weighAndAsk, type Case, type CompiledCharacter, type CompiledTaxon, type Reading, type StageId } from '../src';
-import { seeded } from '../src/seeded';
 import { grow } from '../../bench/simulate/specimen';
+import {
+  isCollectable,
+  isDug,
+  parseCase,
+  toLook,
+  weighAndAsk,
+  type Case,
+  type CompiledCharacter,
+  type CompiledTaxon,
+  type Reading,
+  type StageId,
+} from '../src';
+import { seeded } from '../src/seeded';
 import { guide } from './finds';
 
 /** Pairs of walks: with what cannot be there passed over before, and without. */
@@ -31,7 +43,13 @@ function walk(target: CompiledTaxon, stage: StageId, next: () => number, passes:
   let readings: Reading[] = [];
   let skips: NonNullable<Case['skips']> = [];
   let context: Case['context'] = {
-    ...(next() < 0.7 ? { stages: [stage] } : {}), condition: 'fresh', permission: 'allowed', contamination: 'none-seen', protection: 'allowed', tracedToBase: true, ...(part ? { part: part.part, use: part.use } : {}),
+    ...(next() < 0.7 ? { stages: [stage] } : {}),
+    condition: 'fresh',
+    permission: 'allowed',
+    contamination: 'none-seen',
+    protection: 'allowed',
+    tracedToBase: true,
+    ...(part ? { part: part.part, use: part.use } : {}),
   };
   const mayDig = next() < 0.4;
   if (mayDig) {
@@ -39,23 +57,48 @@ function walk(target: CompiledTaxon, stage: StageId, next: () => number, passes:
     // Who may dig one up does not always see much of its root.
     if (next() < 0.5) for (const one of guide.characters) if (isDug(one)) cannotSee.add(one.index);
   }
-  const raw = () => ({ guide: { id: guide.guide.id }, kingdom: target.taxon.kingdom, target: target.id, pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings, skips, context });
-  // What cannot be seen was looked for all the same, before anybody asked for the stage: nothing flowers out of its time, and nothing is dug up that may not be.
+  const raw = () => ({
+    guide: { id: guide.guide.id },
+    kingdom: target.taxon.kingdom,
+    target: target.id,
+    pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }],
+    readings,
+    skips,
+    context,
+  });
+  // What cannot be seen was looked for all the same, before anybody asked for the stage: nothing flowers out
+  // of its time, and nothing is dug up that may not be.
   const cannotBe = (one: CompiledCharacter) => (isDug(one) && !mayDig) || !one.stages.has(stage);
   for (const one of guide.characters) {
-    if (one.character.kingdom === target.taxon.kingdom && cannotBe(one) && passes() < 0.2) skips = [...skips, { character: one.id, piece: 'p1' as never, at: at(0) }];
+    if (one.character.kingdom === target.taxon.kingdom && cannotBe(one) && passes() < 0.2)
+      skips = [...skips, { character: one.id, piece: 'p1' as never, at: at(0) }];
   }
   for (let step = 1; step <= MOST_STEPS; step += 1) {
     const { outcome, reasons, rows, checks } = weighAndAsk(guide, parseCase(raw(), guide));
     const pause = reasons.filter(({ weight }) => weight === 'pause');
-    if (pause.some((reason) => reason.code === 'context-missing' && reason.field === 'stages') && (checks.length === 0 || next() < 0.2)) {
+    if (
+      pause.some((reason) => reason.code === 'context-missing' && reason.field === 'stages') &&
+      (checks.length === 0 || next() < 0.2)
+    ) {
       context = { ...context, stages: [stage] };
       continue;
     }
-    const filled = rows.every(({ have, need }) => have >= need) && !pause.some(({ code }) => code === 'groups-short' || code === 'signature-missing');
-    const possible = checks.filter((one) => { const known = guide.character(one.character); return known !== undefined && !cannotBe(known); });
+    const filled =
+      rows.every(({ have, need }) => have >= need) &&
+      !pause.some(({ code }) => code === 'groups-short' || code === 'signature-missing');
+    const possible = checks.filter((one) => {
+      const known = guide.character(one.character);
+      return known !== undefined && !cannotBe(known);
+    });
     const check = next() < 0.8 ? possible[0] : possible[Math.floor(next() * possible.length)];
-    if (outcome !== 'pause' || check === undefined || step === MOST_STEPS) return { outcome, asks: check !== undefined, filled, open: reasons.some(({ code }) => code === 'passed-over' || code === 'unanswered'), reasons: pause.map(({ code }) => code) };
+    if (outcome !== 'pause' || check === undefined || step === MOST_STEPS)
+      return {
+        outcome,
+        asks: check !== undefined,
+        filled,
+        open: reasons.some(({ code }) => code === 'passed-over' || code === 'unanswered'),
+        reasons: pause.map(({ code }) => code),
+      };
     const character = guide.character(check.character);
     if (!character) throw new Error(check.character);
     if (cannotSee.has(character.index) && check.why !== 'unanswered' && next() < 0.5) {
@@ -65,7 +108,13 @@ function walk(target: CompiledTaxon, stage: StageId, next: () => number, passes:
     // In other light, or through a lens, it is seen after all.
     const unseen = cannotSee.has(character.index) && check.why !== 'unanswered';
     const reading: Reading = {
-      id: `r${step}` as never, piece: 'p1' as never, character: character.id, value: unseen ? { kind: 'cant-tell' } : specimen.value(character), sureness: next() < 0.85 ? 'sure' : next() < 0.7 ? 'fairly' : 'guess', by: 'mirel', at: at(step),
+      id: `r${step}` as never,
+      piece: 'p1' as never,
+      character: character.id,
+      value: unseen ? { kind: 'cant-tell' } : specimen.value(character),
+      sureness: next() < 0.85 ? 'sure' : next() < 0.7 ? 'fairly' : 'guess',
+      by: 'mirel',
+      at: at(step),
     };
     // Somebody who is not sure looks again until the look says something.
     readings = [...readings, reading];
@@ -74,11 +123,25 @@ function walk(target: CompiledTaxon, stage: StageId, next: () => number, passes:
   throw new Error('not reached');
 }
 
-const walks = guide.taxa.filter(isCollectable).flatMap((target) => [...new Set(target.taxon.parts.flatMap(({ stages }) => stages))].map((stage) => [target.id, stage, target] as const)).map((one, n) => [...one, 7 + n * 1009] as const);
+const walks = guide.taxa
+  .filter(isCollectable)
+  .flatMap((target) =>
+    [...new Set(target.taxon.parts.flatMap(({ stages }) => stages))].map(
+      (stage) => [target.id, stage, target] as const,
+    ),
+  )
+  .map((one, n) => [...one, 7 + n * 1009] as const);
 
 test.each(walks)('%s, %s', (_, stage, target, seed) => {
   const passing = seeded(seed);
-  const pairs = Array.from({ length: PAIRS }, (_, n) => [walk(target, stage, seeded(seed + n), passing), walk(target, stage, seeded(seed + n), () => 1)] as const);
+  const pairs = Array.from(
+    { length: PAIRS },
+    (_, n) =>
+      [
+        walk(target, stage, seeded(seed + n), passing),
+        walk(target, stage, seeded(seed + n), () => 1),
+      ] as const,
+  );
   const ended = pairs.flat();
   expect(ended.filter(({ outcome, asks, filled }) => outcome === 'pause' && filled && !asks)).toEqual([]);
   // What was passed over can still be made good.

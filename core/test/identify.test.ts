@@ -3,23 +3,37 @@ import { parseUnnamed, type Unnamed } from '../src';
 import { identify } from '../src/questions';
 import { at, guide, reading, targets, taxon, usualValue } from './finds';
 
-const unnamed = (kingdom: string, readings: ReturnType<typeof reading>[], context: object = {}): Unnamed => parseUnnamed({
-  guide: { id: 'ostrel' }, kingdom, pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }], readings, context,
-}, guide);
+const unnamed = (kingdom: string, readings: ReturnType<typeof reading>[], context: object = {}): Unnamed =>
+  parseUnnamed(
+    {
+      guide: { id: 'ostrel' },
+      kingdom,
+      pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }],
+      readings,
+      context,
+    },
+    guide,
+  );
 
 test('probabilities and "none of these" add up to one, whatever was read', () => {
-  const some = fc.subarray(guide.characters.filter((c) => c.character.kingdom === 'Fungi' && c.stateBit.size > 0));
-  fc.assert(fc.property(some, fc.nat(), (characters, pick) => {
-    const read = characters.map((c) => reading(c.id, [...c.stateBit.keys()][pick % c.stateBit.size] ?? ''));
-    const found = identify(guide, unnamed('Fungi', read));
-    const sum = found.candidates.reduce((total, c) => total + c.probability, found.none);
-    expect(sum).toBeCloseTo(1, 9);
-    expect(found.candidates).toHaveLength(guide.taxa.filter((t) => t.taxon.kingdom === 'Fungi').length);
-  }), { numRuns: 60 });
+  const some = fc.subarray(
+    guide.characters.filter((c) => c.character.kingdom === 'Fungi' && c.stateBit.size > 0),
+  );
+  fc.assert(
+    fc.property(some, fc.nat(), (characters, pick) => {
+      const read = characters.map((c) => reading(c.id, [...c.stateBit.keys()][pick % c.stateBit.size] ?? ''));
+      const found = identify(guide, unnamed('Fungi', read));
+      const sum = found.candidates.reduce((total, c) => total + c.probability, found.none);
+      expect(sum).toBeCloseTo(1, 9);
+      expect(found.candidates).toHaveLength(guide.taxa.filter((t) => t.taxon.kingdom === 'Fungi').length);
+    }),
+    { numRuns: 60 },
+  );
 });
 
-// Worked by hand: one reading, "spines", misread rate 0.04, eight states. The one taxon that has spines shows them nine times of
-// ten (its young spines may look like pores): 0.9 x 0.96 + 0.1 x 0.04 / 7; each other by misreading: 0.04 / 7; none of the guide: 1 / 8.
+// Worked by hand: one reading, "spines", misread rate 0.04, eight states. The one taxon that has spines shows
+// them nine times of ten (its young spines may look like pores): 0.9 x 0.96 + 0.1 x 0.04 / 7; each other by
+// misreading: 0.04 / 7; none of the guide: 1 / 8.
 test('one reading, by hand', () => {
   const others = guide.taxa.filter((t) => t.taxon.kingdom === 'Fungi').length - 1;
   const spines = 0.9 * 0.96 + 0.1 * (0.04 / 7);
@@ -44,7 +58,11 @@ test.each(targets.map((t) => [t.id]))('%s read in full is named first', (id) => 
 
 test('what fits nothing in the guide is likeliest none of it', () => {
   const read = [
-    reading('hymenophore', 'smooth'), reading('cap.surface', 'slimy'), reading('latex', 'white'), reading('veil', 'cottony'), reading('stipe.interior', 'hollow'),
+    reading('hymenophore', 'smooth'),
+    reading('cap.surface', 'slimy'),
+    reading('latex', 'white'),
+    reading('veil', 'cottony'),
+    reading('stipe.interior', 'hollow'),
   ];
   const found = identify(guide, unnamed('Fungi', read));
   expect(found.none).toBeGreaterThan(found.candidates[0]?.probability ?? 1);
@@ -52,15 +70,23 @@ test('what fits nothing in the guide is likeliest none of it', () => {
 
 test('a guess moves less than a sure reading, a second one of the same group hardly more', () => {
   const lead = (readings: ReturnType<typeof reading>[]) =>
-    identify(guide, unnamed('Fungi', readings)).candidates.find((c) => c.taxon === 'cantharellus-cibarius')?.probability ?? 0;
+    identify(guide, unnamed('Fungi', readings)).candidates.find((c) => c.taxon === 'cantharellus-cibarius')
+      ?.probability ?? 0;
   const sure = lead([reading('hymenophore', 'ridges')]);
   expect(lead([reading('hymenophore', 'ridges', { sureness: 'guess' })])).toBeLessThan(sure);
   expect(lead([reading('hymenophore', 'ridges'), reading('hymenophore', 'ridges')])).toBeCloseTo(sure, 9);
 });
 
 test('place and earlier finds order, and rule nothing out', () => {
-  const at = (habitat: string) => identify(guide, unnamed('Plantae', [reading('plant.habitat', habitat)])).candidates;
-  const grows = (id: string, habitat: string) => taxon(id).taxon.statements.some((s) => s.character === 'plant.habitat' && 'usual' in s && [...s.usual, ...(s.occasional ?? [])].includes(habitat as never));
+  const at = (habitat: string) =>
+    identify(guide, unnamed('Plantae', [reading('plant.habitat', habitat)])).candidates;
+  const grows = (id: string, habitat: string) =>
+    taxon(id).taxon.statements.some(
+      (s) =>
+        s.character === 'plant.habitat' &&
+        'usual' in s &&
+        [...s.usual, ...(s.occasional ?? [])].includes(habitat as never),
+    );
   for (const candidate of at('garden').slice(0, 5)) expect(grows(candidate.taxon, 'garden')).toBe(true);
   for (const candidate of at('heath')) expect(candidate.probability).toBeGreaterThan(0.001);
   expect(at('heath').every((c) => c.fitsEverything)).toBe(true);
@@ -75,17 +101,24 @@ test('following the telling checks names a specimen with few of them', () => {
     for (let step = 0; step < 8; step += 1) {
       const found = identify(guide, unnamed(target.taxon.kingdom, read, { stages: [stage] }));
       if ((found.candidates[0]?.probability ?? 0) > 0.95) break;
-      const next = found.checks.find((c) => usualValue(target, guide.character(c.character)!, stage) !== undefined);
+      const next = found.checks.find(
+        (c) => usualValue(target, guide.character(c.character)!, stage) !== undefined,
+      );
       if (!next) break;
       read.push(reading(next.character, usualValue(target, guide.character(next.character)!, stage) ?? ''));
     }
-    expect(identify(guide, unnamed(target.taxon.kingdom, read, { stages: [stage] })).candidates[0]?.taxon).toBe(target.id);
+    expect(
+      identify(guide, unnamed(target.taxon.kingdom, read, { stages: [stage] })).candidates[0]?.taxon,
+    ).toBe(target.id);
     expect(read.length).toBeLessThanOrEqual(8);
   }
 });
 
 test('checks keep to the stage and to the hands', () => {
-  const checks = (hands: object) => identify(guide, unnamed('Fungi', [], { stages: ['young'] }), { hands }).checks.map((c) => c.character as string);
+  const checks = (hands: object) =>
+    identify(guide, unnamed('Fungi', [], { stages: ['young'] }), { hands }).checks.map(
+      (c) => c.character as string,
+    );
   expect(checks({})).not.toContain('spore.print');
   expect(checks({})).toContain('flesh.colour');
   expect(checks({ gear: new Set() })).not.toContain('flesh.colour');

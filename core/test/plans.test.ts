@@ -1,12 +1,37 @@
 /** Before setting out: what a place allows, who eats along, and the sheet of a walk. */
 import * as fc from 'fast-check';
 import { decide } from '../src';
-import { Habitat, metresBetween, middleOf, type Geometry, Tree, type PlaceFields, type Sighting } from '../src/page';
-import { contaminationAt, dangerousAt, daylight, groundAnswers, groundOf, joinedByWalks, kitFor, legs, lookalikesToExpect, notWorthIt, orderOfPlaces, pickingAt, suits, type HouseholdEater, type Stop } from '../src/plans';
+import {
+  Habitat,
+  metresBetween,
+  middleOf,
+  type Geometry,
+  Tree,
+  type PlaceFields,
+  type Sighting,
+} from '../src/page';
+import {
+  contaminationAt,
+  dangerousAt,
+  daylight,
+  groundAnswers,
+  groundOf,
+  joinedByWalks,
+  kitFor,
+  legs,
+  lookalikesToExpect,
+  notWorthIt,
+  orderOfPlaces,
+  pickingAt,
+  suits,
+  type HouseholdEater,
+  type Stop,
+} from '../src/plans';
 import { collectable, followChecks, guide } from './finds';
 
 const BILBERRY = guide.taxon('vaccinium-myrtillus')!;
-const at = (place: Partial<PlaceFields>, today = '2026-09-14', part = 'fruit') => pickingAt(place, BILBERRY.id, part, today);
+const at = (place: Partial<PlaceFields>, today = '2026-09-14', part = 'fruit') =>
+  pickingAt(place, BILBERRY.id, part, today);
 const place = (fields: unknown) => fields as Partial<PlaceFields>;
 
 describe('permission', () => {
@@ -16,41 +41,132 @@ describe('permission', () => {
     ['allowed', { picking: { may: 'yes' } }, 'allowed', []],
     ['forbidden', { picking: { may: 'no' } }, 'forbidden', ['forbidden']],
     ['a permit that nobody has yet', { picking: { may: 'permit' } }, 'unknown', ['permit-missing']],
-    ['a permit that ended yesterday', { picking: { may: 'permit', permitUntil: '2026-09-13' } }, 'unknown', ['permit-ended']],
-    ['a permit that expires tonight', { picking: { may: 'permit', permitUntil: '2026-09-14' } }, 'allowed', ['permit-ends']],
+    [
+      'a permit that ended yesterday',
+      { picking: { may: 'permit', permitUntil: '2026-09-13' } },
+      'unknown',
+      ['permit-ended'],
+    ],
+    [
+      'a permit that expires tonight',
+      { picking: { may: 'permit', permitUntil: '2026-09-14' } },
+      'allowed',
+      ['permit-ends'],
+    ],
     ['a permit for months', { picking: { may: 'permit', permitUntil: '2026-12-31' } }, 'allowed', []],
-    ['closed, but open for this', { picking: { may: 'no' }, allowances: [{ taxon: BILBERRY.id, may: 'yes' }] }, 'allowed', ['allowance']],
-    ['closed, with the most that anybody may take of what is open', { picking: { may: 'no' }, allowances: [{ may: 'yes', perDay: { amount: 1, unit: 'litre' } }] }, 'forbidden', ['forbidden']],
-    ['open, but closed for this', { picking: { may: 'yes' }, allowances: [{ taxon: BILBERRY.id, may: 'no' }] }, 'forbidden', ['allowance']],
-    ['open for this, closed for its part', { picking: { may: 'yes' }, allowances: [{ taxon: BILBERRY.id, may: 'yes' }, { taxon: BILBERRY.id, part: 'fruit', may: 'no' }] }, 'forbidden', ['allowance']],
-    ['two as exact, one of which forbids', { picking: { may: 'yes' }, allowances: [{ part: 'fruit', may: 'no' }, { part: 'fruit', may: 'yes' }] }, 'forbidden', ['allowance']],
-    ['something about others', { picking: { may: 'yes' }, allowances: [{ taxon: 'castanea-sativa', may: 'no' }, { part: 'root', may: 'no' }] }, 'allowed', []],
-    ['known for years', { picking: { may: 'yes' }, source: { text: 'the mill', on: '2023-05-01' } }, 'allowed', ['old']],
+    [
+      'closed, but open for this',
+      { picking: { may: 'no' }, allowances: [{ taxon: BILBERRY.id, may: 'yes' }] },
+      'allowed',
+      ['allowance'],
+    ],
+    [
+      'closed, with the most that anybody may take of what is open',
+      { picking: { may: 'no' }, allowances: [{ may: 'yes', perDay: { amount: 1, unit: 'litre' } }] },
+      'forbidden',
+      ['forbidden'],
+    ],
+    [
+      'open, but closed for this',
+      { picking: { may: 'yes' }, allowances: [{ taxon: BILBERRY.id, may: 'no' }] },
+      'forbidden',
+      ['allowance'],
+    ],
+    [
+      'open for this, closed for its part',
+      {
+        picking: { may: 'yes' },
+        allowances: [
+          { taxon: BILBERRY.id, may: 'yes' },
+          { taxon: BILBERRY.id, part: 'fruit', may: 'no' },
+        ],
+      },
+      'forbidden',
+      ['allowance'],
+    ],
+    [
+      'two as exact, one of which forbids',
+      {
+        picking: { may: 'yes' },
+        allowances: [
+          { part: 'fruit', may: 'no' },
+          { part: 'fruit', may: 'yes' },
+        ],
+      },
+      'forbidden',
+      ['allowance'],
+    ],
+    [
+      'something about others',
+      {
+        picking: { may: 'yes' },
+        allowances: [
+          { taxon: 'castanea-sativa', may: 'no' },
+          { part: 'root', may: 'no' },
+        ],
+      },
+      'allowed',
+      [],
+    ],
+    [
+      'known for years',
+      { picking: { may: 'yes' }, source: { text: 'the mill', on: '2023-05-01' } },
+      'allowed',
+      ['old'],
+    ],
   ])('%s', (_, fields, permission, codes) => {
     const { permission: found, reasons } = at(place(fields));
     expect([found, reasons.map(({ code }) => code)]).toEqual([permission, codes]);
   });
 
   test('what is not known never becomes an allowance, whatever else was told', () => {
-    fc.assert(fc.property(fc.array(fc.record({ part: fc.constantFrom('root', 'leaf'), may: fc.constantFrom('yes', 'no') })), fc.constantFrom('ask', 'permit', undefined), (allowances, may) => {
-      expect(at(place({ allowances, ...(may ? { picking: { may } } : {}) })).permission).toBe('unknown');
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ part: fc.constantFrom('root', 'leaf'), may: fc.constantFrom('yes', 'no') })),
+        fc.constantFrom('ask', 'permit', undefined),
+        (allowances, may) => {
+          expect(at(place({ allowances, ...(may ? { picking: { may } } : {}) })).permission).toBe('unknown');
+        },
+      ),
+    );
   });
 
   test('how much may be taken goes along', () => {
-    expect(at(place({ picking: { may: 'yes' }, allowances: [{ may: 'yes', perDay: { amount: 2, unit: 'litre' } }] })).perDay).toEqual({ amount: 2, unit: 'litre' });
+    expect(
+      at(
+        place({
+          picking: { may: 'yes' },
+          allowances: [{ may: 'yes', perDay: { amount: 2, unit: 'litre' } }],
+        }),
+      ).perDay,
+    ).toEqual({ amount: 2, unit: 'litre' });
   });
 });
 
 test('what spoils a place: the worst of it, nothing seen only where somebody looked', () => {
-  expect([{}, { spoils: [] }, { spoils: ['grazing'] }, { spoils: ['dogs', 'road', 'spray'] }, { spoils: ['dump', 'spray'] }].map((fields) => contaminationAt(place(fields)))).toEqual([undefined, 'none-seen', 'fouled', 'sprayed', 'polluted']);
+  expect(
+    [
+      {},
+      { spoils: [] },
+      { spoils: ['grazing'] },
+      { spoils: ['dogs', 'road', 'spray'] },
+      { spoils: ['dump', 'spray'] },
+    ].map((fields) => contaminationAt(place(fields))),
+  ).toEqual([undefined, 'none-seen', 'fouled', 'sprayed', 'polluted']);
 });
 
 describe('who eats along', () => {
-  const eater = (id: string, more: Partial<HouseholdEater> = {}): HouseholdEater => ({ id, name: id, ...more });
+  const eater = (id: string, more: Partial<HouseholdEater> = {}): HouseholdEater => ({
+    id,
+    name: id,
+    ...more,
+  });
   const angelica = guide.taxon('angelica-sylvestris')!;
   const [part] = angelica.taxon.parts;
-  const minded = (level: string) => angelica.taxon.cautions.find((caution) => caution.level === level && (caution.routes?.includes(part!.route ?? 'eaten') ?? true))?.for;
+  const minded = (level: string) =>
+    angelica.taxon.cautions.find(
+      (caution) => caution.level === level && (caution.routes?.includes(part!.route ?? 'eaten') ?? true),
+    )?.for;
 
   test('each with what they have to mind, and why', () => {
     const out = minded('rules-out') ?? minded('ask')!;
@@ -60,25 +176,71 @@ describe('who eats along', () => {
   });
 
   test('what nobody may have, or nobody likes, is not worth the way; who does not eat along does not count', () => {
-    const ruled = guide.taxa.flatMap((taxon) => taxon.taxon.parts.flatMap((one) => taxon.taxon.cautions.filter(({ level, routes }) => level === 'rules-out' && (routes?.includes(one.route ?? 'eaten') ?? true)).map((caution) => ({ taxon, part: one, caution }))))[0]!;
+    const ruled = guide.taxa.flatMap((taxon) =>
+      taxon.taxon.parts.flatMap((one) =>
+        taxon.taxon.cautions
+          .filter(
+            ({ level, routes }) => level === 'rules-out' && (routes?.includes(one.route ?? 'eaten') ?? true),
+          )
+          .map((caution) => ({ taxon, part: one, caution })),
+      ),
+    )[0]!;
     const one = eater('one', { cautions: [ruled.caution.for] });
     expect(notWorthIt([one], suits([one], ruled.taxon, ruled.part))).toBe(true);
     expect(notWorthIt([one, eater('two')], suits([one, eater('two')], ruled.taxon, ruled.part))).toBe(false);
     const away = { ...one, eatsAlong: false };
-    expect(notWorthIt([away, eater('two')], suits([away, eater('two')], ruled.taxon, ruled.part))).toBe(false);
-    const picky = [eater('a', { dislikes: [BILBERRY.id] }), eater('b', { dislikes: [BILBERRY.id], likes: [] })];
+    expect(notWorthIt([away, eater('two')], suits([away, eater('two')], ruled.taxon, ruled.part))).toBe(
+      false,
+    );
+    const picky = [
+      eater('a', { dislikes: [BILBERRY.id] }),
+      eater('b', { dislikes: [BILBERRY.id], likes: [] }),
+    ];
     expect(notWorthIt(picky, suits(picky, BILBERRY, BILBERRY.taxon.parts[0]!))).toBe(true);
     expect(notWorthIt([], suits([], BILBERRY, BILBERRY.taxon.parts[0]!))).toBe(false);
   });
 });
 
 describe('dangerous neighbours', () => {
-  const saw = (taxon: string, what: Sighting['what'], on: string, more = 0) => ({ id: `sighting-${taxon}-${on}-${more}`, at: `${on}T08:00:0${more}.000Z`, by: 'mirel', on, what, taxon }) as unknown as Sighting;
+  const saw = (taxon: string, what: Sighting['what'], on: string, more = 0) =>
+    ({
+      id: `sighting-${taxon}-${on}-${more}`,
+      at: `${on}T08:00:0${more}.000Z`,
+      by: 'mirel',
+      on,
+      what,
+      taxon,
+    }) as unknown as Sighting;
 
   test('are what was seen or suspected last; who looked again and found nothing takes it back', () => {
-    expect(dangerousAt([saw('atropa-bella-donna', 'suspected', '2026-07-01'), saw('vaccinium-myrtillus', 'seen', '2026-07-01'), saw('paris-quadrifolia', 'seen', '2025-07-01')], guide)).toEqual(['atropa-bella-donna', 'paris-quadrifolia']);
-    expect(dangerousAt([saw('atropa-bella-donna', 'suspected', '2026-07-01'), saw('atropa-bella-donna', 'nothing', '2026-08-01')], guide)).toEqual([]);
-    expect(dangerousAt([saw('atropa-bella-donna', 'nothing', '2026-08-01', 1), saw('atropa-bella-donna', 'seen', '2026-08-01', 2)], guide)).toEqual(['atropa-bella-donna']);
+    expect(
+      dangerousAt(
+        [
+          saw('atropa-bella-donna', 'suspected', '2026-07-01'),
+          saw('vaccinium-myrtillus', 'seen', '2026-07-01'),
+          saw('paris-quadrifolia', 'seen', '2025-07-01'),
+        ],
+        guide,
+      ),
+    ).toEqual(['atropa-bella-donna', 'paris-quadrifolia']);
+    expect(
+      dangerousAt(
+        [
+          saw('atropa-bella-donna', 'suspected', '2026-07-01'),
+          saw('atropa-bella-donna', 'nothing', '2026-08-01'),
+        ],
+        guide,
+      ),
+    ).toEqual([]);
+    expect(
+      dangerousAt(
+        [
+          saw('atropa-bella-donna', 'nothing', '2026-08-01', 1),
+          saw('atropa-bella-donna', 'seen', '2026-08-01', 2),
+        ],
+        guide,
+      ),
+    ).toEqual(['atropa-bella-donna']);
   });
 
   test('are said with the verdict, and every piece is to be followed to its base', () => {
@@ -88,39 +250,92 @@ describe('dangerous neighbours', () => {
     const beside = { ...find, context: { ...find.context, neighbours: ['amanita-phalloides' as never] } };
     const { outcome, reasons } = decide(guide, beside);
     expect(outcome).toBe('pause');
-    expect(reasons).toContainEqual({ code: 'dangerous-neighbours', taxa: ['amanita-phalloides'], weight: 'note' });
+    expect(reasons).toContainEqual({
+      code: 'dangerous-neighbours',
+      taxa: ['amanita-phalloides'],
+      weight: 'note',
+    });
     expect(reasons).toContainEqual({ code: 'context-missing', field: 'tracedToBase', weight: 'pause' });
-    expect(decide(guide, { ...beside, context: { ...beside.context, tracedToBase: true } }).outcome).toBe('collect');
+    expect(decide(guide, { ...beside, context: { ...beside.context, tracedToBase: true } }).outcome).toBe(
+      'collect',
+    );
     // A neighbour that does no harm, or is the target itself, is no matter.
-    expect(decide(guide, { ...find, context: { ...find.context, neighbours: [target as never, 'vaccinium-myrtillus' as never] } }).reasons.map(({ code }) => code)).not.toContain('dangerous-neighbours');
+    expect(
+      decide(guide, {
+        ...find,
+        context: { ...find.context, neighbours: [target as never, 'vaccinium-myrtillus' as never] },
+      }).reasons.map(({ code }) => code),
+    ).not.toContain('dangerous-neighbours');
     expect(collectable.length).toBeGreaterThan(0);
   });
 });
 
 describe('a walk', () => {
-  const point = (longitude: number, latitude: number): Geometry => ({ type: 'Point', coordinates: [longitude, latitude] });
-  const spots = fc.uniqueArray(fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 0, max: 60 })), { minLength: 2, maxLength: 6, selector: String });
+  const point = (longitude: number, latitude: number): Geometry => ({
+    type: 'Point',
+    coordinates: [longitude, latitude],
+  });
+  const spots = fc.uniqueArray(fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 0, max: 60 })), {
+    minLength: 2,
+    maxLength: 6,
+    selector: String,
+  });
 
   test('goes no further round than the best of all orders by more than a little, and visits each place once', () => {
-    const permutations = (all: number[]): number[][] => (all.length < 2 ? [all] : all.flatMap((one, index) => permutations([...all.slice(0, index), ...all.slice(index + 1)]).map((rest) => [one, ...rest])));
-    fc.assert(fc.property(spots, (all) => {
-      const stops = all.map(([x, y], index) => ({ id: `p${index}`, shape: point(12 + x / 1000, 46 + y / 1000) }));
-      const length = (order: readonly string[]) => order.slice(1).reduce((sum, id, index) => sum + metresBetween(middleOf(stops.find((s) => s.id === order[index])!.shape), middleOf(stops.find((s) => s.id === id)!.shape)), 0);
-      const found = orderOfPlaces(stops);
-      expect([...found].sort()).toEqual(stops.map(({ id }) => id).sort());
-      const best = Math.min(...permutations(all.map((_, index) => index)).map((order) => length(order.map((index) => `p${index}`))));
-      expect(length(found)).toBeLessThanOrEqual(best * 1.1 + 1);
-    }), { numRuns: 60 });
+    const permutations = (all: number[]): number[][] =>
+      all.length < 2
+        ? [all]
+        : all.flatMap((one, index) =>
+            permutations([...all.slice(0, index), ...all.slice(index + 1)]).map((rest) => [one, ...rest]),
+          );
+    fc.assert(
+      fc.property(spots, (all) => {
+        const stops = all.map(([x, y], index) => ({
+          id: `p${index}`,
+          shape: point(12 + x / 1000, 46 + y / 1000),
+        }));
+        const length = (order: readonly string[]) =>
+          order
+            .slice(1)
+            .reduce(
+              (sum, id, index) =>
+                sum +
+                metresBetween(
+                  middleOf(stops.find((s) => s.id === order[index])!.shape),
+                  middleOf(stops.find((s) => s.id === id)!.shape),
+                ),
+              0,
+            );
+        const found = orderOfPlaces(stops);
+        expect([...found].sort()).toEqual(stops.map(({ id }) => id).sort());
+        const best = Math.min(
+          ...permutations(all.map((_, index) => index)).map((order) =>
+            length(order.map((index) => `p${index}`)),
+          ),
+        );
+        expect(length(found)).toBeLessThanOrEqual(best * 1.1 + 1);
+      }),
+      { numRuns: 60 },
+    );
   });
 
   test('begins nearest to where one stands; what nobody drew comes last', () => {
-    const stops = [{ id: 'a', shape: point(12, 46) }, { id: 'nowhere' }, { id: 'b', shape: point(12.1, 46) }, { id: 'c', shape: point(12.2, 46) }];
+    const stops = [
+      { id: 'a', shape: point(12, 46) },
+      { id: 'nowhere' },
+      { id: 'b', shape: point(12.1, 46) },
+      { id: 'c', shape: point(12.2, 46) },
+    ];
     expect(orderOfPlaces(stops, [12.25, 46])).toEqual(['c', 'b', 'a', 'nowhere']);
     expect(orderOfPlaces([], [12, 46])).toEqual([]);
   });
 
   test('takes its time, and more of it uphill', () => {
-    const stops = [{ id: 'a', shape: point(12, 46), elevation: 600 }, { id: 'b', shape: point(12, 46.05), elevation: 1000 }, { id: 'c', shape: point(12, 46), elevation: 600 }];
+    const stops = [
+      { id: 'a', shape: point(12, 46), elevation: 600 },
+      { id: 'b', shape: point(12, 46.05), elevation: 1000 },
+      { id: 'c', shape: point(12, 46), elevation: 600 },
+    ];
     const [up, down] = legs(stops, ['a', 'b', 'c']);
     // 0.05 degrees are 5,560 m: 133 minutes at 2.5 km an hour; 400 m of climb one hour more.
     expect(up).toEqual({ to: 'b', metres: 5560, minutes: 193 });
@@ -129,27 +344,62 @@ describe('a walk', () => {
 
   test('has daylight from sunrise to dusk, by the place and the day', () => {
     const { sunrise, sunset, dusk } = daylight('2026-09-14', [12.2, 46.5]);
-    // Near the equinox the day is twelve and a half hours long there; the sun is highest at 11:07 UTC (12.2° east: 48.8 minutes before noon at Greenwich, and the sun 4.5 minutes early).
+    // Near the equinox the day is twelve and a half hours long there; the sun is highest at 11:07 UTC (12.2°
+    // east: 48.8 minutes before noon at Greenwich, and the sun 4.5 minutes early).
     expect((sunset!.getTime() - sunrise!.getTime()) / 3_600_000).toBeCloseTo(12.6, 1);
-    expect(Math.abs((sunset!.getTime() + sunrise!.getTime()) / 2 - Date.parse('2026-09-14T11:06:40Z'))).toBeLessThan(90_000);
+    expect(
+      Math.abs((sunset!.getTime() + sunrise!.getTime()) / 2 - Date.parse('2026-09-14T11:06:40Z')),
+    ).toBeLessThan(90_000);
     expect((dusk!.getTime() - sunset!.getTime()) / 60_000).toBeGreaterThan(25);
     expect(daylight('2026-06-21', [20, 75])).toEqual({});
   });
 
   test('brings what the checks need, a bag for every kind of part, and what the ground asks for, each thing once', () => {
-    const [bilberry, gentian, bolete] = ['vaccinium-myrtillus', 'gentiana-lutea', 'boletus-edulis'].map((id) => guide.taxon(id)!);
-    const kit = kitFor([{ taxon: bilberry!, part: 'fruit' }, { taxon: gentian!, part: 'root' }, { taxon: bolete!, part: 'fruiting-body' }], new Map([['boletus-edulis', ['knife', 'paper']], ['gentiana-lutea', ['knife']]]), ['ticks', 'bog'], { child: true, moisture: ['wet'] });
+    const [bilberry, gentian, bolete] = ['vaccinium-myrtillus', 'gentiana-lutea', 'boletus-edulis'].map(
+      (id) => guide.taxon(id)!,
+    );
+    const kit = kitFor(
+      [
+        { taxon: bilberry!, part: 'fruit' },
+        { taxon: gentian!, part: 'root' },
+        { taxon: bolete!, part: 'fruiting-body' },
+      ],
+      new Map([
+        ['boletus-edulis', ['knife', 'paper']],
+        ['gentiana-lutea', ['knife']],
+      ]),
+      ['ticks', 'bog'],
+      { child: true, moisture: ['wet'] },
+    );
     const items = kit.map(({ item }) => item);
     expect(new Set(items).size).toBe(items.length);
-    expect(items).toEqual(expect.arrayContaining(['knife', 'paper', 'box-fruit', 'bag-roots', 'basket-fungi', 'long-sleeves', 'boots', 'whistle', 'water', 'gloves']));
-    expect(kit.find(({ item }) => item === 'knife')!.reason).toEqual({ code: 'checks', taxa: ['gentiana-lutea', 'boletus-edulis'] });
+    expect(items).toEqual(
+      expect.arrayContaining([
+        'knife',
+        'paper',
+        'box-fruit',
+        'bag-roots',
+        'basket-fungi',
+        'long-sleeves',
+        'boots',
+        'whistle',
+        'water',
+        'gloves',
+      ]),
+    );
+    expect(kit.find(({ item }) => item === 'knife')!.reason).toEqual({
+      code: 'checks',
+      taxa: ['gentiana-lutea', 'boletus-edulis'],
+    });
     expect(kitFor([], new Map(), []).map(({ item }) => item)).toEqual(['water', 'gloves', 'phone']);
   });
 
   test('names every dangerous lookalike of a target, the deadly first, and which are not to be expected there and then', () => {
     for (const target of guide.taxa.filter(({ taxon }) => taxon.parts.length > 0)) {
       const expected = lookalikesToExpect(guide, target, { month: 9, elevation: 900 });
-      expect(expected.map(({ taxon }) => taxon.id).sort()).toEqual(target.taxon.lookalikes.filter((id) => guide.taxon(id)!.grade !== 'none').sort());
+      expect(expected.map(({ taxon }) => taxon.id).sort()).toEqual(
+        target.taxon.lookalikes.filter((id) => guide.taxon(id)!.grade !== 'none').sort(),
+      );
       const grades = expected.map(({ taxon }) => ['deadly', 'serious', 'unpleasant'].indexOf(taxon.grade));
       expect([...grades].sort((a, b) => a - b)).toEqual(grades);
     }
@@ -158,7 +408,11 @@ describe('a walk', () => {
   });
 
   test('knows where nobody digs', () => {
-    expect([{ habitat: ['bog'] }, { soil: ['stones'] }, { soil: ['loam'] }, {}].map((fields) => groundOf(place(fields)).digging)).toEqual(['never', 'hard', 'easy', 'unknown']);
+    expect(
+      [{ habitat: ['bog'] }, { soil: ['stones'] }, { soil: ['loam'] }, {}].map(
+        (fields) => groundOf(place(fields)).digging,
+      ),
+    ).toEqual(['never', 'hard', 'easy', 'unknown']);
   });
 });
 
@@ -176,24 +430,55 @@ describe('what is known of a place', () => {
   });
 
   test('several things are answered as by somebody who is torn; with one that the guide has no word for, nothing is', () => {
-    expect(groundAnswers('Plantae', { habitat: ['hedge', 'meadow', 'garden'], trees: ['oak'] })).toEqual([{ character: 'plant.habitat', states: ['garden', 'meadow'] }]);
+    expect(groundAnswers('Plantae', { habitat: ['hedge', 'meadow', 'garden'], trees: ['oak'] })).toEqual([
+      { character: 'plant.habitat', states: ['garden', 'meadow'] },
+    ]);
     expect(groundAnswers('Fungi', { habitat: ['meadow', 'wayside'] })).toEqual([]);
     expect(groundAnswers('Plantae', { habitat: [] })).toEqual([]);
     expect(groundAnswers('Plantae', {})).toEqual([]);
     // Of fungi also the trees; that there are none was looked for too.
-    expect(groundAnswers('Fungi', { habitat: ['meadow'], trees: [] })).toEqual([{ character: 'fungus.habitat', states: ['grassland'] }, { character: 'trees', states: ['none'] }]);
-    expect(groundAnswers('Fungi', { trees: ['beech', 'spruce'] })).toEqual([{ character: 'trees', states: ['beech', 'spruce'] }]);
+    expect(groundAnswers('Fungi', { habitat: ['meadow'], trees: [] })).toEqual([
+      { character: 'fungus.habitat', states: ['grassland'] },
+      { character: 'trees', states: ['none'] },
+    ]);
+    expect(groundAnswers('Fungi', { trees: ['beech', 'spruce'] })).toEqual([
+      { character: 'trees', states: ['beech', 'spruce'] },
+    ]);
   });
 });
 
 test('places that one walk joins are each near to another of it; those that nobody drew stand alone', () => {
-  const at = (id: string, north: number): Stop => ({ id, shape: { type: 'Point', coordinates: [12, 46 + north / 111_195] } });
-  expect(joinedByWalks([at('a', 0), at('far', 9000), at('c', 2600), at('b', 1300), { id: 'unknown' }, { id: 'as well' }])).toEqual([['a', 'c', 'b'], ['far'], ['unknown'], ['as well']]);
-  fc.assert(fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 30_000 }), { minLength: 1, maxLength: 9 }), (norths) => {
-    const walks = joinedByWalks(norths.map((north) => at(String(north), north)));
-    expect(walks.flat().map(Number).sort((a, b) => a - b)).toEqual([...norths].sort((a, b) => a - b));
-    const gap = (one: number[], other: number[]) => Math.min(...one.flatMap((a) => other.map((b) => Math.abs(a - b))));
-    const numbers = walks.map((walk) => walk.map(Number));
-    for (const [index, walk] of numbers.entries()) for (const other of numbers.slice(index + 1)) expect(gap(walk, other)).toBeGreaterThan(1490);
-  }));
+  const at = (id: string, north: number): Stop => ({
+    id,
+    shape: { type: 'Point', coordinates: [12, 46 + north / 111_195] },
+  });
+  expect(
+    joinedByWalks([
+      at('a', 0),
+      at('far', 9000),
+      at('c', 2600),
+      at('b', 1300),
+      { id: 'unknown' },
+      { id: 'as well' },
+    ]),
+  ).toEqual([['a', 'c', 'b'], ['far'], ['unknown'], ['as well']]);
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.integer({ min: 0, max: 30_000 }), { minLength: 1, maxLength: 9 }),
+      (norths) => {
+        const walks = joinedByWalks(norths.map((north) => at(String(north), north)));
+        expect(
+          walks
+            .flat()
+            .map(Number)
+            .sort((a, b) => a - b),
+        ).toEqual([...norths].sort((a, b) => a - b));
+        const gap = (one: number[], other: number[]) =>
+          Math.min(...one.flatMap((a) => other.map((b) => Math.abs(a - b))));
+        const numbers = walks.map((walk) => walk.map(Number));
+        for (const [index, walk] of numbers.entries())
+          for (const other of numbers.slice(index + 1)) expect(gap(walk, other)).toBeGreaterThan(1490);
+      },
+    ),
+  );
 });

@@ -1,5 +1,17 @@
 import { decide, GROUPS_NEEDED, nextChecks, ODD_MARK_GROUPS, type Verdict } from '../src';
-import { allUsual, at, collectable, dangers, find, followChecks, guide, lookedAtTwice, reading, goodContext, taxon } from './finds';
+import {
+  allUsual,
+  at,
+  collectable,
+  dangers,
+  find,
+  followChecks,
+  guide,
+  lookedAtTwice,
+  reading,
+  goodContext,
+  taxon,
+} from './finds';
 
 const codes = (verdict: Verdict, weight?: string) =>
   verdict.reasons.filter((r) => weight === undefined || r.weight === weight).map((r) => r.code);
@@ -10,22 +22,34 @@ const row = (verdict: Verdict, id: string) => {
 };
 const chanterelle = (readings: ReturnType<typeof reading>[], more: Record<string, unknown> = {}) =>
   decide(guide, find('cantharellus-cibarius', readings, more));
-const usualWithout = (target: string, ...ids: string[]) => lookedAtTwice(allUsual(target).filter((r) => !ids.includes(r.character)));
+const usualWithout = (target: string, ...ids: string[]) =>
+  lookedAtTwice(allUsual(target).filter((r) => !ids.includes(r.character)));
 
 describe('collect', () => {
-  test.each(collectable.map((t) => t.id))('%s: a true specimen, checked as proposed, reaches collect', (id) => {
-    const verdict = decide(guide, followChecks(id));
-    expect(verdict.outcome).toBe('collect');
-    expect(verdict.reasons.every((r) => r.weight === 'note')).toBe(true);
-  });
+  test.each(collectable.map((t) => t.id))(
+    '%s: a true specimen, checked as proposed, reaches collect',
+    (id) => {
+      const verdict = decide(guide, followChecks(id));
+      expect(verdict.outcome).toBe('collect');
+      expect(verdict.reasons.every((r) => r.weight === 'note')).toBe(true);
+    },
+  );
 
   test('an empty find is at pause and says everything that is missing', () => {
     const verdict = chanterelle([], { context: {} });
     expect(verdict.outcome).toBe('pause');
-    expect(codes(verdict)).toEqual(expect.arrayContaining(['bars-short', 'signature-missing', 'groups-short', 'context-missing']));
-    expect(verdict.reasons.flatMap((r) => (r.code === 'context-missing' ? [r.field] : []))).toEqual(
-      ['stages', 'condition', 'part', 'use', 'permission', 'contamination', 'protection'],
+    expect(codes(verdict)).toEqual(
+      expect.arrayContaining(['bars-short', 'signature-missing', 'groups-short', 'context-missing']),
     );
+    expect(verdict.reasons.flatMap((r) => (r.code === 'context-missing' ? [r.field] : []))).toEqual([
+      'stages',
+      'condition',
+      'part',
+      'use',
+      'permission',
+      'contamination',
+      'protection',
+    ]);
   });
 
   test('fairly sure is not sure: no bars and no fits', () => {
@@ -48,7 +72,12 @@ describe('collect', () => {
   test('every dangerous taxon has a row, listed ones first', () => {
     const { rows } = decide(guide, followChecks('cantharellus-cibarius'));
     expect(rows).toHaveLength(dangers.length);
-    expect(rows.slice(0, 4).map((r) => r.taxon)).toEqual(['cortinarius-orellanus', 'cortinarius-rubellus', 'paxillus-involutus', 'omphalotus-olearius']);
+    expect(rows.slice(0, 4).map((r) => r.taxon)).toEqual([
+      'cortinarius-orellanus',
+      'cortinarius-rubellus',
+      'paxillus-involutus',
+      'omphalotus-olearius',
+    ]);
   });
 });
 
@@ -67,14 +96,19 @@ describe('bars', () => {
 
   test('looks that disagree make the character disputed: no bar from it, whoever looks', () => {
     const verdict = chanterelle([
-      reading('cap.shape', 'funnel'), reading('cap.shape', 'irregular', { by: 'jorun' }), reading('hymenophore', 'ridges'),
+      reading('cap.shape', 'funnel'),
+      reading('cap.shape', 'irregular', { by: 'jorun' }),
+      reading('hymenophore', 'ridges'),
     ]);
     expect(row(verdict, 'cortinarius-rubellus').bars.map((b) => b.character)).toEqual(['hymenophore']);
     expect(codes(verdict, 'note')).toContain('disputed');
   });
 
   test('torn between two that share a state is no dispute', () => {
-    const verdict = chanterelle([reading('hymenophore', 'ridges'), reading('hymenophore', ['ridges', 'smooth'])]);
+    const verdict = chanterelle([
+      reading('hymenophore', 'ridges'),
+      reading('hymenophore', ['ridges', 'smooth']),
+    ]);
     expect(row(verdict, 'cortinarius-rubellus').bars).toHaveLength(1);
   });
 
@@ -85,7 +119,10 @@ describe('bars', () => {
 
   test('a group in which another reading fits the dangerous taxon gives none', () => {
     const alone = chanterelle([reading('hymenophore', 'ridges')]);
-    const spoiled = chanterelle([reading('hymenophore', 'ridges'), reading('hymenophore.branching', 'unbranched')]);
+    const spoiled = chanterelle([
+      reading('hymenophore', 'ridges'),
+      reading('hymenophore.branching', 'unbranched'),
+    ]);
     expect(row(alone, 'cortinarius-rubellus').bars).toHaveLength(1);
     expect(row(spoiled, 'cortinarius-rubellus').bars).toHaveLength(0);
   });
@@ -107,7 +144,10 @@ describe('bars', () => {
   });
 
   test('readings of another piece never give a bar', () => {
-    const pieces = [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(1), purpose: 'compare' }];
+    const pieces = [
+      { id: 'p1', startedAt: at(0), purpose: 'decide' },
+      { id: 'p2', startedAt: at(1), purpose: 'compare' },
+    ];
     const verdict = chanterelle([reading('hymenophore', 'ridges', { piece: 'p2' })], { pieces });
     expect(row(verdict, 'cortinarius-rubellus').bars).toEqual([]);
   });
@@ -115,11 +155,20 @@ describe('bars', () => {
 
 describe('measures', () => {
   const width = (number: number, unit: string, error?: number) =>
-    decide(guide, find('vaccinium-myrtillus', [reading('fruit.diameter', { kind: 'measure', number, unit, ...(error ? { error } : {}) })]));
+    decide(
+      guide,
+      find('vaccinium-myrtillus', [
+        reading('fruit.diameter', { kind: 'measure', number, unit, ...(error ? { error } : {}) }),
+      ]),
+    );
 
   // Deadly nightshade berries: at least 5 mm; the instrument's own error is 1 mm.
   test.each([
-    [3.5, 'mm', 1], [4, 'mm', 0], [0.35, 'cm', 1], [0.14, 'in', 1], [0.17, 'in', 0],
+    [3.5, 'mm', 1],
+    [4, 'mm', 0],
+    [0.35, 'cm', 1],
+    [0.14, 'in', 1],
+    [0.17, 'in', 0],
   ])('%d %s gives %d bars against nightshade', (number, unit, bars) => {
     expect(row(width(number, unit), 'atropa-bella-donna').bars).toHaveLength(bars);
   });
@@ -129,7 +178,12 @@ describe('measures', () => {
   });
 
   test('a measure so vague that it says nothing is no fit', () => {
-    const vague = decide(guide, find('vaccinium-myrtillus', [reading('fruit.diameter', { kind: 'measure', number: 7, unit: 'mm', error: 100 })]));
+    const vague = decide(
+      guide,
+      find('vaccinium-myrtillus', [
+        reading('fruit.diameter', { kind: 'measure', number: 7, unit: 'mm', error: 100 }),
+      ]),
+    );
     expect(vague.holds.fitGroups).toEqual([]);
   });
 });
@@ -140,14 +194,17 @@ describe('the target', () => {
     let kept = allUsual(id);
     for (const one of allUsual(id)) {
       const without = kept.filter((r) => r.character !== one.character);
-      if (codes(decide(guide, find(id, without)), 'pause').every((code) => code === 'groups-short')) kept = without;
+      if (codes(decide(guide, find(id, without)), 'pause').every((code) => code === 'groups-short'))
+        kept = without;
       if (decide(guide, find(id, kept)).holds.fitGroups.length === 7) break;
     }
     return kept;
   };
 
   test('seven groups are not eight', () => {
-    const [id, seven] = collectable.map((t) => [t.id as string, fewest(t.id)] as const).find(([one, kept]) => decide(guide, find(one, kept)).holds.fitGroups.length === 7)!;
+    const [id, seven] = collectable
+      .map((t) => [t.id as string, fewest(t.id)] as const)
+      .find(([one, kept]) => decide(guide, find(one, kept)).holds.fitGroups.length === 7)!;
     const verdict = decide(guide, find(id, seven));
     expect(verdict.holds).toMatchObject({ groupsNeeded: 8 });
     expect(codes(verdict, 'pause')).toEqual(['groups-short']);
@@ -155,7 +212,10 @@ describe('the target', () => {
   });
 
   test('two readings of one group are one fit', () => {
-    const verdict = chanterelle([reading('hymenophore', 'ridges'), reading('hymenophore.branching', 'cross-veined')]);
+    const verdict = chanterelle([
+      reading('hymenophore', 'ridges'),
+      reading('hymenophore.branching', 'cross-veined'),
+    ]);
     expect(verdict.holds.fitGroups).toEqual(['hymenophore']);
   });
 
@@ -170,10 +230,22 @@ describe('the target', () => {
     // What it shows now and then, of characters that are no marks of it.
     const odd = all.flatMap(({ character: id }) => {
       const known = target.atStage.get(guide.character(id)!.index)?.get('fruiting' as never);
-      const state = known?.kind === 'states' && !(target.taxon.signature as string[]).includes(id) ? [...guide.character(id)!.stateBit].find(([, bit]) => (known.possible & ~known.usual & bit) !== 0)?.[0] : undefined;
+      const state =
+        known?.kind === 'states' && !(target.taxon.signature as string[]).includes(id)
+          ? [...guide.character(id)!.stateBit].find(
+              ([, bit]) => (known.possible & ~known.usual & bit) !== 0,
+            )?.[0]
+          : undefined;
       return state === undefined ? [] : [reading(id, state)];
     });
-    const strained = (count: number) => decide(guide, find('corylus-avellana', [...all.filter((r) => !odd.slice(0, count).some((o) => o.character === r.character)), ...odd.slice(0, count)]));
+    const strained = (count: number) =>
+      decide(
+        guide,
+        find('corylus-avellana', [
+          ...all.filter((r) => !odd.slice(0, count).some((o) => o.character === r.character)),
+          ...odd.slice(0, count),
+        ]),
+      );
     expect(strained(1).holds.strains).toBe(1);
     expect(codes(strained(1), 'pause')).not.toContain('strained');
     const many = Math.ceil(all.length / 6) + 1;
@@ -183,9 +255,18 @@ describe('the target', () => {
 
   test('a reading of what cannot be seen at the recorded stage puts the stage in dispute', () => {
     const context = goodContext(taxon('galium-odoratum'), 'vegetative' as never);
-    const seen = allUsual('galium-odoratum').filter((r) => guide.character(r.character)!.stages.has('vegetative' as never));
-    const verdict = decide(guide, find('galium-odoratum', [...seen, reading('flower.colour', 'white')], { context }));
-    expect(verdict.reasons).toContainEqual({ weight: 'pause', code: 'stage-disputed', character: 'flower.colour' });
+    const seen = allUsual('galium-odoratum').filter((r) =>
+      guide.character(r.character)!.stages.has('vegetative' as never),
+    );
+    const verdict = decide(
+      guide,
+      find('galium-odoratum', [...seen, reading('flower.colour', 'white')], { context }),
+    );
+    expect(verdict.reasons).toContainEqual({
+      weight: 'pause',
+      code: 'stage-disputed',
+      character: 'flower.colour',
+    });
     expect(codes(decide(guide, find('galium-odoratum', seen, { context })))).not.toContain('stage-disputed');
   });
 
@@ -198,13 +279,17 @@ describe('the target', () => {
 
 describe('contradiction', () => {
   const good = usualWithout('cantharellus-cibarius', 'flesh.texture');
-  const texture = (...states: string[]) => chanterelle([...good, ...states.map((s) => reading('flesh.texture', s))]);
+  const texture = (...states: string[]) =>
+    chanterelle([...good, ...states.map((s) => reading('flesh.texture', s))]);
 
   test('once: pause, and it is what the next check asks again', () => {
     const verdict = texture('brittle');
     expect(verdict.outcome).toBe('pause');
     expect(codes(verdict, 'pause')).toEqual(['contradicted-open']);
-    const next = nextChecks(guide, find('cantharellus-cibarius', [...good, reading('flesh.texture', 'brittle')]));
+    const next = nextChecks(
+      guide,
+      find('cantharellus-cibarius', [...good, reading('flesh.texture', 'brittle')]),
+    );
     expect(next[0]).toMatchObject({ character: 'flesh.texture', why: 'contradicted' });
   });
 
@@ -224,35 +309,56 @@ describe('contradiction', () => {
     [['stringy', 'brittle', 'brittle', 'stringy', 'stringy'], 'collect'],
     [['stringy', 'brittle', 'brittle', 'stringy', 'brittle', 'stringy', 'brittle'], 'leave'],
     // An eighth and ninth look are shopping: the first seven have spoken.
-    [['stringy', 'brittle', 'brittle', 'stringy', 'brittle', 'stringy', 'brittle', 'stringy', 'stringy'], 'leave'],
+    [
+      ['stringy', 'brittle', 'brittle', 'stringy', 'brittle', 'stringy', 'brittle', 'stringy', 'stringy'],
+      'leave',
+    ],
   ])('%j is %s', (states, outcome) => {
     expect(texture(...states).outcome).toBe(outcome);
   });
 
   test('twice, while a deadly one fits everything seen: leave', () => {
     const readings = [
-      reading('stem.marks', 'spotted'), reading('stem.marks', 'spotted'), reading('leaf.smell', 'mousy'),
+      reading('stem.marks', 'spotted'),
+      reading('stem.marks', 'spotted'),
+      reading('leaf.smell', 'mousy'),
     ];
     const verdict = decide(guide, find('nasturtium-officinale', readings));
     expect(verdict.outcome).toBe('leave');
     expect(verdict.reasons).toContainEqual({
-      weight: 'leave', code: 'contradicted-and-danger-fits', character: 'stem.marks', taxa: expect.arrayContaining(['conium-maculatum']) as unknown,
+      weight: 'leave',
+      code: 'contradicted-and-danger-fits',
+      character: 'stem.marks',
+      taxa: expect.arrayContaining(['conium-maculatum']) as unknown,
     });
   });
 
   test('twice, while nothing dangerous fits: a third look is asked for', () => {
-    const verdict = decide(guide, find('hypericum-perforatum', [
-      reading('stem.hairs', 'downy'), reading('stem.hairs', 'downy'), reading('leaf.arrangement', 'opposite'),
-      reading('leaf.dots', 'clear'), reading('flower.form', 'brush'), reading('stem.section', 'two-lined'),
-    ]));
+    const verdict = decide(
+      guide,
+      find('hypericum-perforatum', [
+        reading('stem.hairs', 'downy'),
+        reading('stem.hairs', 'downy'),
+        reading('leaf.arrangement', 'opposite'),
+        reading('leaf.dots', 'clear'),
+        reading('flower.form', 'brush'),
+        reading('stem.section', 'two-lined'),
+      ]),
+    );
     expect(verdict.outcome).toBe('pause');
   });
 
   test('on a compared piece it lowers, and says which piece', () => {
-    const pieces = [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(1), purpose: 'compare' }];
+    const pieces = [
+      { id: 'p1', startedAt: at(0), purpose: 'decide' },
+      { id: 'p2', startedAt: at(1), purpose: 'compare' },
+    ];
     const all = lookedAtTwice(allUsual('cantharellus-cibarius'));
     expect(chanterelle(all, { pieces }).outcome).toBe('collect');
-    const verdict = chanterelle([...all, reading('hymenophore', 'pores', { piece: 'p2', sureness: 'guess' })], { pieces });
+    const verdict = chanterelle(
+      [...all, reading('hymenophore', 'pores', { piece: 'p2', sureness: 'guess' })],
+      { pieces },
+    );
     expect(codes(verdict, 'pause')).toContain('other-piece-against');
   });
 
@@ -271,27 +377,43 @@ describe('taking back and passing over', () => {
   test('a reading taken back is asked again before anything is collected', () => {
     const verdict = chanterelle([...rest, slip], { withdrawals: [{ reading: 'slip', at: at(101) }] });
     expect(codes(verdict, 'pause')).toEqual(['taken-back']);
-    const again = chanterelle([...rest, slip, reading('flesh.texture', 'stringy', { minute: 102 })], { withdrawals: [{ reading: 'slip', at: at(101) }] });
+    const again = chanterelle([...rest, slip, reading('flesh.texture', 'stringy', { minute: 102 })], {
+      withdrawals: [{ reading: 'slip', at: at(101) }],
+    });
     expect(again.outcome).toBe('collect');
   });
 
   test('taking back what was seen on a compared piece leaves it open there', () => {
-    const pieces = [{ id: 'p1', startedAt: at(0), purpose: 'decide' }, { id: 'p2', startedAt: at(1), purpose: 'compare' }];
+    const pieces = [
+      { id: 'p1', startedAt: at(0), purpose: 'decide' },
+      { id: 'p2', startedAt: at(1), purpose: 'compare' },
+    ];
     const beside = reading('flesh.texture', 'brittle', { id: 'beside', piece: 'p2', minute: 100 });
     const withdrawals = [{ reading: 'beside', at: at(101) }];
     expect(codes(chanterelle([...all, beside], { pieces }), 'pause')).toEqual(['other-piece-against']);
-    expect(chanterelle([...all, beside], { pieces, withdrawals }).reasons).toContainEqual({ weight: 'pause', code: 'taken-back', character: 'flesh.texture', piece: 'p2' });
+    expect(chanterelle([...all, beside], { pieces, withdrawals }).reasons).toContainEqual({
+      weight: 'pause',
+      code: 'taken-back',
+      character: 'flesh.texture',
+      piece: 'p2',
+    });
     const again = reading('flesh.texture', 'stringy', { piece: 'p2', minute: 102 });
     expect(chanterelle([...all, beside, again], { pieces, withdrawals }).outcome).toBe('collect');
   });
 
   test('once it was looked at again, a slip is no slip any more', () => {
-    const verdict = chanterelle([...rest, slip, reading('flesh.texture', 'stringy', { minute: 101 })], { withdrawals: [{ reading: 'slip', at: at(102) }] });
+    const verdict = chanterelle([...rest, slip, reading('flesh.texture', 'stringy', { minute: 101 })], {
+      withdrawals: [{ reading: 'slip', at: at(102) }],
+    });
     expect(codes(verdict, 'pause')).toEqual(['contradicted-open']);
   });
 
   test('taking back does not undo leave', () => {
-    const readings = [...rest, ...[97, 98, 99].map((minute) => reading('flesh.texture', 'brittle', { minute })), slip];
+    const readings = [
+      ...rest,
+      ...[97, 98, 99].map((minute) => reading('flesh.texture', 'brittle', { minute })),
+      slip,
+    ];
     expect(chanterelle(readings).outcome).toBe('leave');
     expect(chanterelle(readings, { withdrawals: [{ reading: 'slip', at: at(101) }] }).outcome).toBe('leave');
   });
@@ -304,15 +426,25 @@ describe('taking back and passing over', () => {
     expect(one.reasons).toContainEqual({ weight: 'note', code: 'passed-over', character: 'latex' });
     expect(row(one, 'cortinarius-rubellus').need).toBe(4);
     const two = { skips: [skip('latex'), skip('cap.join')] };
-    expect(chanterelle(without, two).reasons).toContainEqual({ weight: 'pause', code: 'unanswered', characters: ['cap.join', 'latex'] });
-    expect(new Set(codes(chanterelle([...without, reading('latex', 'none')], two), 'pause'))).toEqual(new Set(['bars-short']));
+    expect(chanterelle(without, two).reasons).toContainEqual({
+      weight: 'pause',
+      code: 'unanswered',
+      characters: ['cap.join', 'latex'],
+    });
+    expect(new Set(codes(chanterelle([...without, reading('latex', 'none')], two), 'pause'))).toEqual(
+      new Set(['bars-short']),
+    );
     const both = allUsual('cantharellus-cibarius').filter((r) => ['latex', 'cap.join'].includes(r.character));
     expect(chanterelle([...without, ...both], two).outcome).toBe('collect');
   });
 
   test('"can\'t tell" goes unanswered too', () => {
     const without = usualWithout('cantharellus-cibarius', 'cap.join', 'latex');
-    const verdict = chanterelle([...without, reading('latex', { kind: 'cant-tell' }), reading('cap.join', { kind: 'cant-tell' })]);
+    const verdict = chanterelle([
+      ...without,
+      reading('latex', { kind: 'cant-tell' }),
+      reading('cap.join', { kind: 'cant-tell' }),
+    ]);
     expect(new Set(codes(verdict, 'pause'))).toEqual(new Set(['unanswered', 'bars-short']));
   });
 });
@@ -326,12 +458,20 @@ describe('no shopping', () => {
   test('a first fresh piece is listed', () => {
     const verdict = chanterelle([...early, ...late('p2')], { pieces: [piece('p1', 0), piece('p2', 2)] });
     expect(verdict.piece).toBe('p2');
-    expect(verdict.reasons).toContainEqual({ weight: 'note', code: 'shopping', freshPieces: 1, changedTargets: 0, extraBars: 0 });
+    expect(verdict.reasons).toContainEqual({
+      weight: 'note',
+      code: 'shopping',
+      freshPieces: 1,
+      changedTargets: 0,
+      extraBars: 0,
+    });
     expect(verdict.outcome).toBe('collect');
   });
 
   test('from the second one on every deadly taxon needs a bar more', () => {
-    const verdict = chanterelle([...early, ...late('p3')], { pieces: [piece('p1', 0), piece('p2', 2), piece('p3', 3)] });
+    const verdict = chanterelle([...early, ...late('p3')], {
+      pieces: [piece('p1', 0), piece('p2', 2), piece('p3', 3)],
+    });
     expect(row(verdict, 'cortinarius-rubellus').need).toBe(4);
     expect(row(verdict, 'omphalotus-olearius').need).toBe(2);
   });
@@ -345,7 +485,10 @@ describe('no shopping', () => {
 
 describe('part, place and plant', () => {
   const withContext = (change: Record<string, unknown>, id = 'vaccinium-myrtillus') =>
-    decide(guide, find(id, lookedAtTwice(allUsual(id)), { context: { ...goodContext(taxon(id)), ...change } }));
+    decide(
+      guide,
+      find(id, lookedAtTwice(allUsual(id)), { context: { ...goodContext(taxon(id)), ...change } }),
+    );
 
   test.each([
     [{ permission: 'forbidden' }, 'place-forbidden'],
@@ -362,7 +505,12 @@ describe('part, place and plant', () => {
 
   test('the right plant at the wrong moment is leave, and says when it is worth having', () => {
     const verdict = withContext({ stages: ['vegetative'] });
-    expect(verdict.reasons).toContainEqual({ weight: 'leave', code: 'part-not-at-stage', part: 'fruit', good: ['fruiting'] });
+    expect(verdict.reasons).toContainEqual({
+      weight: 'leave',
+      code: 'part-not-at-stage',
+      part: 'fruit',
+      good: ['fruiting'],
+    });
   });
 
   test.each([
@@ -381,9 +529,16 @@ describe('part, place and plant', () => {
   });
 
   test.each([
-    ['vaccinium-myrtillus', 'unripe', 'leave'], ['vaccinium-myrtillus', 'ripe', 'collect'], ['prunus-spinosa', 'frosted', 'collect'], ['prunus-spinosa', 'woody', 'collect'],
-    ['boletus-edulis', 'frosted', 'leave'], ['boletus-edulis', 'insect-eaten', 'collect'], ['filipendula-ulmaria', 'woody', 'collect'], ['allium-ursinum', 'woody', 'leave'],
-    ['origanum-vulgare', 'woody', 'leave'], ['corylus-avellana', 'frosted', 'collect'],
+    ['vaccinium-myrtillus', 'unripe', 'leave'],
+    ['vaccinium-myrtillus', 'ripe', 'collect'],
+    ['prunus-spinosa', 'frosted', 'collect'],
+    ['prunus-spinosa', 'woody', 'collect'],
+    ['boletus-edulis', 'frosted', 'leave'],
+    ['boletus-edulis', 'insect-eaten', 'collect'],
+    ['filipendula-ulmaria', 'woody', 'collect'],
+    ['allium-ursinum', 'woody', 'leave'],
+    ['origanum-vulgare', 'woody', 'leave'],
+    ['corylus-avellana', 'frosted', 'collect'],
   ])('%s, %s: %s', (id, condition, outcome) => {
     expect(withContext({ condition }, id).outcome).toBe(outcome);
   });
@@ -393,7 +548,13 @@ describe('part, place and plant', () => {
   });
 
   test('a place that does not suit raises a doubt and no more', () => {
-    const verdict = decide(guide, find('cantharellus-cibarius', [...usualWithout('cantharellus-cibarius', 'fungus.habitat'), reading('fungus.habitat', 'grassland')]));
+    const verdict = decide(
+      guide,
+      find('cantharellus-cibarius', [
+        ...usualWithout('cantharellus-cibarius', 'fungus.habitat'),
+        reading('fungus.habitat', 'grassland'),
+      ]),
+    );
     expect(verdict.outcome).toBe('collect');
     expect(codes(verdict, 'note')).toContain('place-doubt');
   });
@@ -408,7 +569,9 @@ describe('what it leans on', () => {
   test('readings whose loss alone would change the verdict', () => {
     const lean = followChecks('cantharellus-cibarius');
     const verdict = decide(guide, lean);
-    const signature = lean.readings.filter((r) => ['hymenophore', 'stipe.interior'].includes(r.character)).map((r) => r.id);
+    const signature = lean.readings
+      .filter((r) => ['hymenophore', 'stipe.interior'].includes(r.character))
+      .map((r) => r.id);
     expect(verdict.leansOn).toEqual(expect.arrayContaining(signature));
     for (const id of verdict.leansOn) {
       const without = { ...lean, readings: lean.readings.filter((r) => r.id !== id) };
@@ -425,8 +588,12 @@ describe('a second look', () => {
     const verdict = bars(once);
     expect(new Set(codes(verdict, 'pause'))).toEqual(new Set(['look-again']));
     const asked = verdict.reasons.flatMap((r) => (r.code === 'look-again' ? [r.character] : []));
-    expect(nextChecks(guide, find('cantharellus-cibarius', once)).map((c) => [c.character, c.why])).toEqual(asked.map((id) => [id, 'look-again']));
-    const again = once.filter((r) => asked.includes(r.character as never)).map((r) => ({ ...r, id: `${r.id}-again` }));
+    expect(nextChecks(guide, find('cantharellus-cibarius', once)).map((c) => [c.character, c.why])).toEqual(
+      asked.map((id) => [id, 'look-again']),
+    );
+    const again = once
+      .filter((r) => asked.includes(r.character as never))
+      .map((r) => ({ ...r, id: `${r.id}-again` }));
     expect(bars([...once, ...again]).outcome).toBe('collect');
     expect(bars([...once, ...again.slice(1)]).outcome).toBe('pause');
   });
@@ -438,31 +605,49 @@ describe('a second look', () => {
 
   test('a second look that differs takes the bar away', () => {
     const character = bars(once).reasons.flatMap((r) => (r.code === 'look-again' ? [r.character] : []))[0]!;
-    const other = [...guide.character(character)!.stateBit.keys()].find((state) => !once.some((r) => r.character === character && JSON.stringify(r.value).includes(`"${state}"`)))!;
+    const other = [...guide.character(character)!.stateBit.keys()].find(
+      (state) =>
+        !once.some((r) => r.character === character && JSON.stringify(r.value).includes(`"${state}"`)),
+    )!;
     expect(bars([...once, reading(character, other, { minute: 900 })]).outcome).not.toBe('collect');
   });
 });
 
 describe('a mark in its rarer form', () => {
-  const withMark = (id: string, mark: string, state: string) => (
-    decide(guide, find(id, [...lookedAtTwice(allUsual(id).filter((r) => r.character !== mark)), reading(mark, state)]))
-  );
+  const withMark = (id: string, mark: string, state: string) =>
+    decide(
+      guide,
+      find(id, [...lookedAtTwice(allUsual(id).filter((r) => r.character !== mark)), reading(mark, state)]),
+    );
   const occasional = (id: string, mark: string) => {
     const c = guide.character(mark)!;
     const known = taxon(id).atStage.get(c.index)?.get(taxon(id).taxon.parts[0]!.stages.at(-1)!);
-    return known?.kind === 'states' ? [...c.stateBit].filter(([, bit]) => (known.possible & ~known.usual & bit) !== 0).map(([state]) => state) : [];
+    return known?.kind === 'states'
+      ? [...c.stateBit]
+          .filter(([, bit]) => (known.possible & ~known.usual & bit) !== 0)
+          .map(([state]) => state)
+      : [];
   };
 
   test('one may be odd, sure and in one form, and then more groups must fit', () => {
     let seen = 0;
     for (const target of collectable) {
       const asked = Math.max(GROUPS_NEEDED, target.taxon.groupsNeeded ?? 0);
-      for (const mark of target.taxon.signature) for (const state of occasional(target.id, mark)) {
-        const verdict = withMark(target.id, mark, state);
-        expect([target.id, mark, codes(verdict).includes('signature-missing')]).toEqual([target.id, mark, false]);
-        expect([target.id, mark, verdict.holds.groupsNeeded]).toEqual([target.id, mark, asked + ODD_MARK_GROUPS]);
-        seen += 1;
-      }
+      for (const mark of target.taxon.signature)
+        for (const state of occasional(target.id, mark)) {
+          const verdict = withMark(target.id, mark, state);
+          expect([target.id, mark, codes(verdict).includes('signature-missing')]).toEqual([
+            target.id,
+            mark,
+            false,
+          ]);
+          expect([target.id, mark, verdict.holds.groupsNeeded]).toEqual([
+            target.id,
+            mark,
+            asked + ODD_MARK_GROUPS,
+          ]);
+          seen += 1;
+        }
     }
     expect(seen).toBeGreaterThan(20);
   });
@@ -470,8 +655,13 @@ describe('a mark in its rarer form', () => {
   test('an odd mark that is not sure, or torn between two forms, does not hold', () => {
     const [state] = occasional('filipendula-ulmaria', 'leaf.smell');
     const others = lookedAtTwice(allUsual('filipendula-ulmaria').filter((r) => r.character !== 'leaf.smell'));
-    for (const odd of [reading('leaf.smell', state!, { sureness: 'fairly' }), reading('leaf.smell', ['herby', 'hay'])]) {
-      expect(codes(decide(guide, find('filipendula-ulmaria', [...others, odd])))).toContain('signature-missing');
+    for (const odd of [
+      reading('leaf.smell', state!, { sureness: 'fairly' }),
+      reading('leaf.smell', ['herby', 'hay']),
+    ]) {
+      expect(codes(decide(guide, find('filipendula-ulmaria', [...others, odd])))).toContain(
+        'signature-missing',
+      );
     }
   });
 
@@ -483,7 +673,13 @@ describe('a mark in its rarer form', () => {
     expect(two.length).toBeGreaterThan(0);
     for (const { id, marks } of two) {
       const odd = marks.map((mark) => reading(mark, occasional(id, mark)[0]!));
-      const verdict = decide(guide, find(id, [...lookedAtTwice(allUsual(id).filter((r) => !marks.includes(r.character as never))), ...odd]));
+      const verdict = decide(
+        guide,
+        find(id, [
+          ...lookedAtTwice(allUsual(id).filter((r) => !marks.includes(r.character as never))),
+          ...odd,
+        ]),
+      );
       expect(codes(verdict).filter((code) => code === 'signature-missing')).toHaveLength(2);
     }
   });

@@ -1,8 +1,15 @@
-/** What is announced is what is asked: walked check by check on a typical specimen of everything that is collected. */
-import { collectable, find, guide, reading } from './finds';
+/**
+ * What is announced is what is asked: walked check by check on a typical specimen of everything that is
+ * collected.
+ */
 import { nextChecks, parseCase, plan, planAsAsked, type Case, type Reading, type StageId } from '../src';
+import { collectable, find, guide, reading } from './finds';
 
-const ways = collectable.flatMap((target) => [...new Set(target.taxon.parts.flatMap(({ stages }) => stages))].map((stage) => [target.id, stage, target] as const));
+const ways = collectable.flatMap((target) =>
+  [...new Set(target.taxon.parts.flatMap(({ stages }) => stages))].map(
+    (stage) => [target.id, stage, target] as const,
+  ),
+);
 
 /** What a typical specimen shows. */
 function typical(find_: Case, id: string, stage: StageId): Reading['value'] | undefined {
@@ -11,7 +18,9 @@ function typical(find_: Case, id: string, stage: StageId): Reading['value'] | un
   if (!character || !known) return undefined;
   if (known.kind === 'number') {
     const middle = (known.usual[0] + known.usual[1]) / 2;
-    return character.character.kind === 'count' ? { kind: 'count', number: Math.round(middle) } : { kind: 'measure', number: middle, unit: 'mm' };
+    return character.character.kind === 'count'
+      ? { kind: 'count', number: Math.round(middle) }
+      : { kind: 'measure', number: middle, unit: 'mm' };
   }
   const state = [...character.stateBit].find(([, bit]) => (known.typical & bit) !== 0)?.[0];
   return state === undefined ? undefined : { kind: 'states', states: [state as never] };
@@ -20,11 +29,18 @@ function typical(find_: Case, id: string, stage: StageId): Reading['value'] | un
 test.each(ways)('%s, %s', (id, stage, target) => {
   const part = target.taxon.parts.find(({ stages }) => stages.includes(stage));
   const bare = find(id, []);
-  let now: Case = { ...bare, context: { ...bare.context, stages: [stage], ...(part ? { part: part.part, use: part.use } : {}) } };
+  let now: Case = {
+    ...bare,
+    context: { ...bare.context, stages: [stage], ...(part ? { part: part.part, use: part.use } : {}) },
+  };
   const announced = planAsAsked(guide, now);
   if (!announced.feasible) throw new Error('nothing announced');
   // Leaves of good King Henry alone: a typical one stays at pause, and that is not announced as a way.
-  expect([id, stage, announced.walked]).toEqual([id, stage, !(id === 'blitum-bonus-henricus' && stage === 'vegetative')]);
+  expect([id, stage, announced.walked]).toEqual([
+    id,
+    stage,
+    !(id === 'blitum-bonus-henricus' && stage === 'vegetative'),
+  ]);
   if (!announced.walked) return;
   expect(announced.checks.length).toBeGreaterThanOrEqual(7);
   expect(announced.seconds).toBe(announced.checks.reduce((sum, { seconds }) => sum + seconds, 0));
@@ -32,15 +48,37 @@ test.each(ways)('%s, %s', (id, stage, target) => {
     expect(nextChecks(guide, now)[0]?.character).toBe(character);
     const value = typical(now, character, stage);
     if (!value) throw new Error(character);
-    now = parseCase({ ...now, readings: [...now.readings, { id: `r${step}`, piece: 'p1', character, value, sureness: 'sure', by: 'mirel', at: new Date(Date.UTC(2026, 8, 15, 8, 0, step)).toISOString() }] }, guide);
+    now = parseCase(
+      {
+        ...now,
+        readings: [
+          ...now.readings,
+          {
+            id: `r${step}`,
+            piece: 'p1',
+            character,
+            value,
+            sureness: 'sure',
+            by: 'mirel',
+            at: new Date(Date.UTC(2026, 8, 15, 8, 0, step)).toISOString(),
+          },
+        ],
+      },
+      guide,
+    );
     // On the way the rest of it stays what was announced.
-    if (step === 3) expect(planAsAsked(guide, now)).toMatchObject({ checks: announced.checks.slice(4).map((one) => ({ character: one.character })) });
+    if (step === 3)
+      expect(planAsAsked(guide, now)).toMatchObject({
+        checks: announced.checks.slice(4).map((one) => ({ character: one.character })),
+      });
   }
   expect(nextChecks(guide, now)).toEqual([]);
 });
 
 test('where nothing can fill everything it says what stands in the way, as the plan does', () => {
-  const stuck = find('cantharellus-cibarius', [reading('hymenophore', 'ridges')], { context: { stages: ['mature'], gear: [], cannotSmell: true } });
+  const stuck = find('cantharellus-cibarius', [reading('hymenophore', 'ridges')], {
+    context: { stages: ['mature'], gear: [], cannotSmell: true },
+  });
   const asked = planAsAsked(guide, stuck);
   const proved = plan(guide, stuck);
   expect(asked.feasible).toBe(proved.feasible);

@@ -108,7 +108,9 @@ export const MUSHROOMS: readonly Task[] = [
       await thumb.see(named(page, 'button', 'Call 112'));
       await thumb.tap(named(page, 'radio', 'Something else'));
       await thumb.type(page.getByLabel('Name of what was eaten'), 'parasol');
-      await thumb.tap(page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Parasol/ }));
+      await thumb.tap(
+        page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Parasol/ }),
+      );
       await thumb.see(page.getByRole('status').getByText(/^It is mistaken for: /));
     },
   },

@@ -9,8 +9,10 @@ export interface Task {
   readonly run: (thumb: Thumb, rig: Rig) => Promise<void>;
 }
 
-export const named = (page: Page, role: 'button' | 'link' | 'radio' | 'checkbox', name: string | RegExp) => page.getByRole(role, { name, exact: typeof name === 'string' });
-export const chip = (page: Page, group: string | RegExp, name: string) => page.getByRole('group', { name: group }).getByText(name, { exact: true });
+export const named = (page: Page, role: 'button' | 'link' | 'radio' | 'checkbox', name: string | RegExp) =>
+  page.getByRole(role, { name, exact: typeof name === 'string' });
+export const chip = (page: Page, group: string | RegExp, name: string) =>
+  page.getByRole('group', { name: group }).getByText(name, { exact: true });
 export const room = (page: Page, name: string) => named(page, 'link', name);
 
 /** Begins a find by its form and the name that it is supposed to have. */
@@ -23,24 +25,40 @@ export async function suppose(thumb: Thumb, form: RegExp, name: string, taxon: R
   await page.waitForURL(/\/around/);
 }
 
-/** Begins a find by its form and its name, and says what stands around it, all as it should be. @param minds what somebody who will have it has to mind */
-export async function begin(thumb: Thumb, form: RegExp, name: string, taxon: RegExp, stage: string, minds = 'None of these'): Promise<void> {
+/**
+ * Begins a find by its form and its name, and says what stands around it, all as it should be.
+ *
+ * @param minds what somebody who will have it has to mind
+ */
+export async function begin(
+  thumb: Thumb,
+  form: RegExp,
+  name: string,
+  taxon: RegExp,
+  stage: string,
+  minds = 'None of these',
+): Promise<void> {
   const { page } = thumb;
   await suppose(thumb, form, name, taxon);
   await thumb.tap(named(page, 'checkbox', stage));
-  if (await page.getByRole('group', { name: 'Who will eat it?' }).count() > 0) await thumb.tap(chip(page, 'Who will eat it?', minds));
+  if ((await page.getByRole('group', { name: 'Who will eat it?' }).count()) > 0)
+    await thumb.tap(chip(page, 'Who will eat it?', minds));
   await thumb.tap(named(page, 'button', /^I may pick here, nothing spoils/));
-  if (await page.getByRole('group', { name: 'Is it protected here?' }).count() > 0) await thumb.tap(named(page, 'radio', 'No, looked up'));
-  if (await page.getByRole('group', { name: 'Traced to one base?' }).count() > 0) await thumb.tap(named(page, 'radio', 'Yes, all of it'));
+  if ((await page.getByRole('group', { name: 'Is it protected here?' }).count()) > 0)
+    await thumb.tap(named(page, 'radio', 'No, looked up'));
+  if ((await page.getByRole('group', { name: 'Traced to one base?' }).count()) > 0)
+    await thumb.tap(named(page, 'radio', 'Yes, all of it'));
   await page.waitForURL(/\/check$/);
   await strip(page).waitFor();
 }
 
-/** Answers as a usual specimen shows it until the verdict is no pause. What it does not show cannot be seen. */
+/**
+ * Answers as a usual specimen shows it until the verdict is no pause. What it does not show cannot be seen.
+ */
 export async function answer(thumb: Thumb, target: string, stage: string, most = 30): Promise<void> {
   const { page } = thumb;
   const shows = specimen(target, stage);
-  for (let step = 0; step < most && await outcome(page) === 'Pause'; step += 1) {
+  for (let step = 0; step < most && (await outcome(page)) === 'Pause'; step += 1) {
     const gloves = named(page, 'button', 'They are on');
     if (await gloves.isVisible()) await thumb.tap(gloves);
     if (await page.getByRole('heading', { name: 'Nothing more to ask' }).isVisible()) return;
@@ -48,7 +66,10 @@ export async function answer(thumb: Thumb, target: string, stage: string, most =
     const before = await seen(page);
     const label = shows[question];
     const number = numberFor(target, stage, question);
-    if (label !== undefined) await thumb.tap(page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }));
+    if (label !== undefined)
+      await thumb.tap(
+        page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }),
+      );
     else if (number === undefined) await thumb.tap(named(page, 'button', /^Can’t see it/));
     else {
       await thumb.type(page.getByLabel(number.counted ? 'Count' : 'Measure'), number.text);
@@ -59,8 +80,18 @@ export async function answer(thumb: Thumb, target: string, stage: string, most =
   }
 }
 
-/** Begins a find by its form without a name, and answers five questions as this taxon shows it. @param unseen what is said of a question that it has no answer to */
-export async function describe(thumb: Thumb, form: RegExp, taxon: string, stage: string, unseen: RegExp): Promise<void> {
+/**
+ * Begins a find by its form without a name, and answers five questions as this taxon shows it.
+ *
+ * @param unseen what is said of a question that it has no answer to
+ */
+export async function describe(
+  thumb: Thumb,
+  form: RegExp,
+  taxon: string,
+  stage: string,
+  unseen: RegExp,
+): Promise<void> {
   const { page } = thumb;
   await thumb.tap(named(page, 'button', 'A new find'));
   await thumb.tap(named(page, 'radio', form));
@@ -70,17 +101,35 @@ export async function describe(thumb: Thumb, form: RegExp, taxon: string, stage:
   for (let step = 0; step < 5; step += 1) {
     const before = await seen(page);
     const label = shows[await questionOn(page)];
-    await thumb.tap(label === undefined ? named(page, 'button', unseen) : page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }));
+    await thumb.tap(
+      label === undefined
+        ? named(page, 'button', unseen)
+        : page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }),
+    );
     await onceSeen(page, before);
   }
 }
 
-const questionOn = async (page: Page): Promise<string> => (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
+const questionOn = async (page: Page): Promise<string> =>
+  (await page
+    .getByRole('heading', { level: 2 })
+    .filter({ hasText: /\?$|\.$/ })
+    .first()
+    .textContent()) ?? '';
 
 /** The middle of what is usual of a number that a question asks for; lengths in centimetres. */
-function numberFor(target: string, stage: string, question: string): { readonly text: string; readonly counted: boolean } | undefined {
+function numberFor(
+  target: string,
+  stage: string,
+  question: string,
+): { readonly text: string; readonly counted: boolean } | undefined {
   const asked = guide.characters.find(({ character }) => character.question === question);
-  const known = asked && guide.taxon(target)?.atStage.get(asked.index)?.get(stage as never);
+  const known =
+    asked &&
+    guide
+      .taxon(target)
+      ?.atStage.get(asked.index)
+      ?.get(stage as never);
   if (known?.kind !== 'number') return undefined;
   const middle = (known.usual[0] + known.usual[1]) / 2;
   const counted = asked?.character.kind === 'count';
@@ -89,5 +138,6 @@ function numberFor(target: string, stage: string, question: string): { readonly 
 
 export async function expectOutcome(page: Page, wanted: string): Promise<void> {
   const is = await outcome(page);
-  if (is !== wanted) throw new Error(`${is} instead of ${wanted}: ${(await strip(page).getAttribute('aria-label')) ?? ''}`);
+  if (is !== wanted)
+    throw new Error(`${is} instead of ${wanted}: ${(await strip(page).getAttribute('aria-label')) ?? ''}`);
 }

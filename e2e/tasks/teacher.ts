@@ -42,7 +42,9 @@ export const TEACHER: readonly Task[] = [
       await page.getByRole('heading', { level: 1, name: 'Under the beeches' }).waitFor();
       await thumb.tap(named(page, 'button', 'Put in a pair'));
       await thumb.type(page.getByRole('textbox', { name: 'What is looked for' }), 'chanterelle');
-      await thumb.tap(page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Chanterelle/ }));
+      await thumb.tap(
+        page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Chanterelle/ }),
+      );
       await thumb.tap(page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /deadly$/ }));
       await thumb.see(page.getByRole('list', { name: 'Pairs of this lesson' }));
     },
@@ -54,7 +56,9 @@ export const TEACHER: readonly Task[] = [
       await begin(thumb, /^Herb: /, 'hypericum', /Hypericum perforatum/, 'In flower', 'With medicine: any');
       await answer(thumb, 'hypericum-perforatum', 'flowering');
       await expectOutcome(page, 'Pause');
-      await strip(page).getByText(/^For one of you: taken by mouth it weakens many medicines/).waitFor();
+      await strip(page)
+        .getByText(/^For one of you: taken by mouth it weakens many medicines/)
+        .waitFor();
     },
   },
   {
@@ -64,7 +68,9 @@ export const TEACHER: readonly Task[] = [
       await suppose(thumb, /^Herb: /, 'comfrey', /^Common comfrey|^Comfrey/);
       await thumb.tap(named(page, 'checkbox', 'Leaves only'));
       // What stage and part rule out is said with "even if", after what is not ruled out yet.
-      await strip(page).getByText(/^\d+ dangerous ones are not ruled out yet\. Even if it is common comfrey, /).waitFor();
+      await strip(page)
+        .getByText(/^\d+ dangerous ones are not ruled out yet\. Even if it is common comfrey, /)
+        .waitFor();
     },
   },
   {
@@ -73,7 +79,9 @@ export const TEACHER: readonly Task[] = [
       const { page } = thumb;
       await suppose(thumb, /^Herb: /, 'gentian', /Gentiana lutea/);
       await expectOutcome(page, 'Leave');
-      await strip(page).getByText(/white false hellebore/i).waitFor();
+      await strip(page)
+        .getByText(/white false hellebore/i)
+        .waitFor();
     },
   },
   {
@@ -126,7 +134,8 @@ export const TEACHER: readonly Task[] = [
       await thumb.tap(chip(page, 'May one pick here?', 'With a permit'));
       await thumb.type(page.getByLabel('Last day on which the permit holds'), '31.10.2026');
       await thumb.see(page.getByText('Yes, as far as you know'));
-      if (await page.getByLabel('Last day on which the permit holds').inputValue() !== '2026-10-31') throw new Error('the day was read otherwise');
+      if ((await page.getByLabel('Last day on which the permit holds').inputValue()) !== '2026-10-31')
+        throw new Error('the day was read otherwise');
     },
   },
 ];

@@ -1,10 +1,10 @@
 import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { connect, startServer } from '@pause/server';
 import { sql } from 'kysely';
-import { openCluster, type Cluster } from '../../scripts/lib/postgres';
+import { connect, startServer } from '@pause/server';
 import { backUp, restore } from '../../scripts/lib/copy';
+import { openCluster, type Cluster } from '../../scripts/lib/postgres';
 
 jest.setTimeout(120_000);
 
@@ -38,8 +38,16 @@ test('a copy is one file, comes back whole beside what is there, and serves', as
 });
 
 test.each([
-  ['a reading that is not there', sql`delete from entries where kind = 'readings' and id = 'demo-find-1-r1'`, /entries: \d+ before|does not follow/],
-  ['a reading that says something else', sql`update entries set body = jsonb_set(body, '{value,states,0}', '"winged"') where kind = 'readings' and id = 'demo-find-1-r1'`, /is not what was told/],
+  [
+    'a reading that is not there',
+    sql`delete from entries where kind = 'readings' and id = 'demo-find-1-r1'`,
+    /entries: \d+ before|does not follow/,
+  ],
+  [
+    'a reading that says something else',
+    sql`update entries set body = jsonb_set(body, '{value,states,0}', '"winged"') where kind = 'readings' and id = 'demo-find-1-r1'`,
+    /is not what was told/,
+  ],
 ])('%s would be noticed', async (name, harm, said) => {
   const file = join(scratch, `${name.replace(/ /g, '-')}.backup`);
   const spoiled = `spoiled_${Math.floor(Math.random() * 1e6)}`;
@@ -66,5 +74,7 @@ test('without what it came to nobody calls a copy whole', async () => {
   const file = join(scratch, 'bare.backup');
   await backUp(cluster.url, file);
   rmSync(`${file}.check.json`);
-  await expect(restore(file, cluster.url, 'restored_bare')).rejects.toThrow(/bare\.backup\.check\.json is not there/);
+  await expect(restore(file, cluster.url, 'restored_bare')).rejects.toThrow(
+    /bare\.backup\.check\.json is not there/,
+  );
 });

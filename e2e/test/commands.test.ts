@@ -18,10 +18,16 @@ afterAll(() => rmSync(home, { recursive: true, force: true }));
 /** scripts/demo, until it ends or says the wanted words; then it is interrupted as Ctrl-C would. */
 function demo(env: NodeJS.ProcessEnv, until?: RegExp): Promise<{ status: number | null; said: string }> {
   return new Promise((resolve) => {
-    const child = execFile(join(ROOT, 'scripts/demo'), { cwd: ROOT, env: { ...process.env, PAUSE_HOME: home, ...env } }, (_error, out, err) => {
-      resolve({ status: child.exitCode, said: out + err });
+    const child = execFile(
+      join(ROOT, 'scripts/demo'),
+      { cwd: ROOT, env: { ...process.env, PAUSE_HOME: home, ...env } },
+      (_error, out, err) => {
+        resolve({ status: child.exitCode, said: out + err });
+      },
+    );
+    child.stdout?.on('data', (text: string) => {
+      if (until?.test(text)) child.kill('SIGINT');
     });
-    child.stdout?.on('data', (text: string) => { if (until?.test(text)) child.kill('SIGINT'); });
   });
 }
 
@@ -32,7 +38,9 @@ test('a port in use gets one clear sentence', async () => {
   const { status, said } = await demo({ PORT: String(port) });
   server.close();
   expect(status).toBe(1);
-  expect(said.trim()).toBe(`pause: Port ${port} is in use; stop what uses it, or choose another: PORT=${port + 1} scripts/demo`);
+  expect(said.trim()).toBe(
+    `pause: Port ${port} is in use; stop what uses it, or choose another: PORT=${port + 1} scripts/demo`,
+  );
 });
 
 test('a port that is none gets one clear sentence', async () => {
@@ -45,19 +53,34 @@ test('a second one beside the first says that the first is there', async () => {
   const { status, said } = await demo({ PORT: String(await freePort()) });
   rmSync(join(home, 'demo.pid'));
   expect(status).toBe(1);
-  expect(said).toContain(`pause: Pause is running already (process ${process.pid}); use that one, or stop it first.`);
+  expect(said).toContain(
+    `pause: Pause is running already (process ${process.pid}); use that one, or stop it first.`,
+  );
 });
 
 test('a database that does not answer gets one clear sentence', async () => {
-  const { status, said } = await demo({ PORT: String(await freePort()), DATABASE_URL: 'postgres://nobody@127.0.0.1:1/none' });
+  const { status, said } = await demo({
+    PORT: String(await freePort()),
+    DATABASE_URL: 'postgres://nobody@127.0.0.1:1/none',
+  });
   expect(status).toBe(1);
-  expect(said).toMatch(/pause: The database does not accept the work \(.*ECONNREFUSED.*\); check DATABASE_URL, or unset it/);
+  expect(said).toMatch(
+    /pause: The database does not accept the work \(.*ECONNREFUSED.*\); check DATABASE_URL, or unset it/,
+  );
 });
 
 test('it starts on what is there, says how far it is and where to go, and Ctrl-C stops all of it', async () => {
   const port = await freePort();
   const { said } = await demo({ PORT: String(port) }, /Ctrl-C stops everything/);
-  for (const step of ['[1/4] Database', '[2/4] Web application', '[3/4] Server', '[4/4] Ready', `http://127.0.0.1:${port}`, 'Stopping']) expect(said).toContain(step);
+  for (const step of [
+    '[1/4] Database',
+    '[2/4] Web application',
+    '[3/4] Server',
+    '[4/4] Ready',
+    `http://127.0.0.1:${port}`,
+    'Stopping',
+  ])
+    expect(said).toContain(step);
   expect(await portTaken(port)).toBe(false);
 });
 

@@ -1,7 +1,10 @@
 import { ATTACKS } from '../../bench/faults/hostile';
 import { runFaults } from '../../bench/faults/run';
 
-/** The short form of `npm run bench:faults`: the application's own store and notebook, a real server and database, and everything that can break. */
+/**
+ * The short form of `npm run bench:faults`: the application's own store and notebook, a real server and
+ * database, and everything that can break.
+ */
 
 jest.setTimeout(240_000);
 

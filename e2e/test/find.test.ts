@@ -1,5 +1,16 @@
 import type { Page } from 'playwright-core';
-import { answerAll, begin, FUNGUS_TOLD, guide, hold, onRecord, outcome, specimen, strip, tell } from '../forager';
+import {
+  answerAll,
+  begin,
+  FUNGUS_TOLD,
+  guide,
+  hold,
+  onRecord,
+  outcome,
+  specimen,
+  strip,
+  tell,
+} from '../forager';
 import { startRig, WIDE, type Rig } from '../rig';
 
 jest.setTimeout(180_000);
@@ -8,71 +19,83 @@ const CHANTERELLE = specimen('cantharellus-cibarius', 'mature');
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 let rig: Rig;
-beforeAll(async () => { rig = await startRig(); });
-afterAll(async () => { await rig.close(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
+afterAll(async () => {
+  await rig.close();
+});
 
 const toVerdict = async (page: Page) => {
   await page.getByRole('link', { name: 'See the verdict and its reasons' }).click();
   await page.waitForURL(/\/verdict$/);
 };
 
-test.each(['a mouse', 'a finger'] as const)('a decision held with %s is taken when it is let go; the lift presses nothing else, and the same one held twice is one', async (by) => {
-  const { page, context, errors } = await rig.open({ width: 390, height: 664 });
-  const find = by === 'a mouse' ? 'demo-find-2' : 'demo-find-4';
-  const cdp = await context.newCDPSession(page);
-  if (by === 'a finger') await cdp.send('Emulation.setTouchEmulationEnabled', { enabled: true });
-  const button = page.getByRole('button', { name: /^I come back later/ });
-  const middle = async () => {
-    await button.scrollIntoViewIfNeeded();
-    const box = (await button.boundingBox())!;
-    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-  };
-  const down = async ({ x, y }: { x: number; y: number }) => {
-    if (by === 'a finger') {
-      await cdp.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
-      return;
-    }
-    await page.mouse.move(x, y);
-    await page.mouse.down();
-  };
-  const up = () => (by === 'a finger' ? cdp.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }) : page.mouse.up());
-  let opened = 0;
-  page.on('filechooser', () => { opened += 1; });
-  const decisions = async () => (await onRecord(page, find, () => true)).decisions.length;
-  const held = async () => {
-    await page.goto(`/find/${find}/verdict`);
-    const at = await middle();
-    await down(at);
-    await button.getByText('Now let go').waitFor();
-    await page.waitForTimeout(300);
-    expect(new URL(page.url()).pathname).toBe(`/find/${find}/verdict`);
-    return at;
-  };
-  await page.goto(`/find/${find}`);
-  await page.getByRole('heading', { level: 1 }).waitFor();
-  const before = await decisions();
+test.each(['a mouse', 'a finger'] as const)(
+  'a decision held with %s is taken when it is let go; the lift presses nothing else, and the same one held twice is one',
+  async (by) => {
+    const { page, context, errors } = await rig.open({ width: 390, height: 664 });
+    const find = by === 'a mouse' ? 'demo-find-2' : 'demo-find-4';
+    const cdp = await context.newCDPSession(page);
+    if (by === 'a finger') await cdp.send('Emulation.setTouchEmulationEnabled', { enabled: true });
+    const button = page.getByRole('button', { name: /^I come back later/ });
+    const middle = async () => {
+      await button.scrollIntoViewIfNeeded();
+      const box = (await button.boundingBox())!;
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    const down = async ({ x, y }: { x: number; y: number }) => {
+      if (by === 'a finger') {
+        await cdp.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
+        return;
+      }
+      await page.mouse.move(x, y);
+      await page.mouse.down();
+    };
+    const up = () =>
+      by === 'a finger'
+        ? cdp.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+        : page.mouse.up();
+    let opened = 0;
+    page.on('filechooser', () => {
+      opened += 1;
+    });
+    const decisions = async () => (await onRecord(page, find, () => true)).decisions.length;
+    const held = async () => {
+      await page.goto(`/find/${find}/verdict`);
+      const at = await middle();
+      await down(at);
+      await button.getByText('Now let go').waitFor();
+      await page.waitForTimeout(300);
+      expect(new URL(page.url()).pathname).toBe(`/find/${find}/verdict`);
+      return at;
+    };
+    await page.goto(`/find/${find}`);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    const before = await decisions();
 
-  if (by === 'a mouse') {
-    // Whoever slides off before letting go has decided nothing.
-    const { x, y } = await held();
-    await page.mouse.move(x, y - 120);
-    await page.mouse.up();
-    await page.waitForTimeout(300);
-    expect(new URL(page.url()).pathname).toBe(`/find/${find}/verdict`);
-  }
-  for (const time of [1, 2]) {
-    await held();
-    await up();
-    await page.waitForURL(new RegExp(`/find/${find}$`));
-    await page.getByRole('heading', { name: 'Left for later' }).first().waitFor();
-    await page.waitForTimeout(600);
-    expect([time, new URL(page.url()).pathname, opened]).toEqual([time, `/find/${find}`, 0]);
-    await onRecord(page, find, (record) => record.decisions.length > before);
-    expect([time, await decisions()]).toEqual([time, before + 1]);
-  }
-  expect(errors).toEqual([]);
-  await context.close();
-});
+    if (by === 'a mouse') {
+      // Whoever slides off before letting go has decided nothing.
+      const { x, y } = await held();
+      await page.mouse.move(x, y - 120);
+      await page.mouse.up();
+      await page.waitForTimeout(300);
+      expect(new URL(page.url()).pathname).toBe(`/find/${find}/verdict`);
+    }
+    for (const time of [1, 2]) {
+      await held();
+      await up();
+      await page.waitForURL(new RegExp(`/find/${find}$`));
+      await page.getByRole('heading', { name: 'Left for later' }).first().waitFor();
+      await page.waitForTimeout(600);
+      expect([time, new URL(page.url()).pathname, opened]).toEqual([time, `/find/${find}`, 0]);
+      await onRecord(page, find, (record) => record.decisions.length > before);
+      expect([time, await decisions()]).toEqual([time, before + 1]);
+    }
+    expect(errors).toEqual([]);
+    await context.close();
+  },
+);
 
 test('collect, pause and leave, on a phone; all three are there after server and database were restarted', async () => {
   const { page, context, errors } = await rig.open();
@@ -86,7 +109,11 @@ test('collect, pause and leave, on a phone; all three are there after server and
   // The deciding runs beside the drawing, in a worker.
   expect(page.workers()).toHaveLength(1);
   expect(await outcome(page)).toBe('Collect');
-  expect(await page.getByRole('button', { name: /^Deadly webcap deadly · silent for 2 to 21 days 3 of 3 bars filled/ }).count()).toBe(1);
+  expect(
+    await page
+      .getByRole('button', { name: /^Deadly webcap deadly · silent for 2 to 21 days 3 of 3 bars filled/ })
+      .count(),
+  ).toBe(1);
   await toVerdict(page);
   await page.getByText('Nothing recorded stands against collecting. You decide.').waitFor();
   await page.getByRole('heading', { name: 'What it leans on' }).waitFor();
@@ -99,7 +126,11 @@ test('collect, pause and leave, on a phone; all three are there after server and
   const paused = await begin(page, /^Ridges/, 'Canth', /^Chanterelle/, 'Beech slope, Lower Ostrel');
   await tell(page, FUNGUS_TOLD);
   const inside = guide.character('stipe.interior')!.character;
-  await answerAll(page, Object.fromEntries(Object.entries(CHANTERELLE).filter(([q]) => q !== inside.question)), { most: 14 });
+  await answerAll(
+    page,
+    Object.fromEntries(Object.entries(CHANTERELLE).filter(([q]) => q !== inside.question)),
+    { most: 14 },
+  );
   expect(await outcome(page)).toBe('Pause');
   await toVerdict(page);
   await page.getByText(`Its own marks, still to be seen for sure: ${lowerFirst(inside.name)}.`).waitFor();
@@ -108,24 +139,41 @@ test('collect, pause and leave, on a phone; all three are there after server and
   await page.getByRole('heading', { name: 'Left for later' }).waitFor();
 
   // A "chanterelle" with gills that smells of radish, looked at again each time it asks.
-  const left = await begin(page, /^Ridges/, 'Pfifferling', /^Chanterelle/, 'Mossy spruce below the Vessen hut');
+  const left = await begin(
+    page,
+    /^Ridges/,
+    'Pfifferling',
+    /^Chanterelle/,
+    'Mossy spruce below the Vessen hut',
+  );
   await tell(page, FUNGUS_TOLD);
-  const questions = await answerAll(page, specimen('cortinarius-rubellus', 'mature'), { until: (o) => o === 'Leave' });
+  const questions = await answerAll(page, specimen('cortinarius-rubellus', 'mature'), {
+    until: (o) => o === 'Leave',
+  });
   expect(await outcome(page)).toBe('Leave');
   expect(new Set(questions).size).toBeLessThan(questions.length);
-  await page.getByText(/speaks against chanterelle/).first().waitFor();
+  await page
+    .getByText(/speaks against chanterelle/)
+    .first()
+    .waitFor();
   await toVerdict(page);
   await page.getByRole('heading', { name: 'Against it' }).waitFor();
   await hold(page, /^I leave it/);
   await page.getByRole('heading', { name: 'Left', exact: true }).waitFor();
 
-  const before = await Promise.all([collected, paused, left].map((id) => onRecord(page, id, (find) => find.decisions.length === 1)));
+  const before = await Promise.all(
+    [collected, paused, left].map((id) => onRecord(page, id, (find) => find.decisions.length === 1)),
+  );
   expect(before.map((find) => find.verdicts.at(-1)?.verdict.outcome)).toEqual(['collect', 'pause', 'leave']);
 
   await rig.restart();
 
   await page.goto('/finds');
-  for (const name of [/^Collect Chanterelle Collected/, /^Pause Chanterelle Left for later/, /^Leave Chanterelle Left/]) {
+  for (const name of [
+    /^Collect Chanterelle Collected/,
+    /^Pause Chanterelle Left for later/,
+    /^Leave Chanterelle Left/,
+  ]) {
     await page.getByRole('link', { name }).first().waitFor();
   }
   for (const find of before) {
@@ -144,7 +192,10 @@ test('one with a near-double is left from the start, and it is said why', async 
   await begin(page, /^Umbels/, 'Giersch', /^Ground elder/, '');
   await page.getByRole('status', { name: /^Leave\. / }).waitFor();
   await toVerdict(page);
-  await page.getByText(/^Hemlock water-dropwort is so alike that Pause never says collect: from leaves alone/).first().waitFor();
+  await page
+    .getByText(/^Hemlock water-dropwort is so alike that Pause never says collect: from leaves alone/)
+    .first()
+    .waitFor();
   expect(await page.getByRole('button', { name: /^I collect it/ }).count()).toBe(0);
   await context.close();
 });
@@ -177,7 +228,10 @@ test('the smell and the skin of the cap are asked again, and each speaks against
   const find = await onRecord(page, id, (record) => record.readings.length === 4);
   expect(find.readings.map((r) => r.character)).toEqual(['smell', 'smell', 'cap.surface', 'cap.surface']);
   await toVerdict(page);
-  await page.getByText(/^Skin of the cap speaks against chanterelle, twice/).first().waitFor();
+  await page
+    .getByText(/^Skin of the cap speaks against chanterelle, twice/)
+    .first()
+    .waitFor();
   await context.close();
 });
 
@@ -219,9 +273,16 @@ test('torn between two, a guess, and "can’t tell" give no bar', async () => {
 test('every address can be reloaded, and a wrong one says so', async () => {
   const { page, context, errors } = await rig.open(WIDE);
   for (const [path, text] of [
-    ['/', 'Before you pick it'], ['/new', 'A new find'], ['/finds', 'Finds'], ['/find/demo-find-2', 'Penny bun'], ['/find/demo-find-5/check', 'Is it chanterelle?'],
-    ['/find/demo-find-5/around', 'Around the chanterelle'], ['/find/demo-find-2/verdict', 'Leave'], ['/eaten', 'Someone ate something'],
-    ['/find/never-made', 'There is no such find'], ['/nowhere', 'There is no such page'],
+    ['/', 'Before you pick it'],
+    ['/new', 'A new find'],
+    ['/finds', 'Finds'],
+    ['/find/demo-find-2', 'Penny bun'],
+    ['/find/demo-find-5/check', 'Is it chanterelle?'],
+    ['/find/demo-find-5/around', 'Around the chanterelle'],
+    ['/find/demo-find-2/verdict', 'Leave'],
+    ['/eaten', 'Someone ate something'],
+    ['/find/never-made', 'There is no such find'],
+    ['/nowhere', 'There is no such page'],
   ] as const) {
     await page.goto(path);
     await page.getByText(text, { exact: true }).first().waitFor();
@@ -235,7 +296,10 @@ test('every address can be reloaded, and a wrong one says so', async () => {
 test('on a wide screen digits answer, U cannot tell, N skips, Z takes back', async () => {
   const { page, context } = await rig.open(WIDE);
   const id = await begin(page, /^Spines/, 'hedgehog', /^Hedgehog/, '');
-  await tell(page, FUNGUS_TOLD.filter(([question]) => question !== 'Is it protected here?'));
+  await tell(
+    page,
+    FUNGUS_TOLD.filter(([question]) => question !== 'Is it protected here?'),
+  );
   await strip(page).waitFor();
   const judged = () => page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
   const count = async (n: number) => {
@@ -287,11 +351,16 @@ test('collecting against the verdict asks for a reason and stays marked', async 
   await page.getByRole('button', { name: 'It was collected all the same' }).click();
   const held = page.getByRole('button', { name: /^Collected against/ });
   expect(await held.isDisabled()).toBe(true);
-  await page.getByLabel('Why was it collected against the verdict?').fill('Jorun had it in the basket already.');
+  await page
+    .getByLabel('Why was it collected against the verdict?')
+    .fill('Jorun had it in the basket already.');
   await hold(page, /^Collected against/);
   await page.getByRole('heading', { name: 'Collected, against the verdict' }).waitFor();
   const find = await onRecord(page, 'demo-find-5', (record) => record.decisions.length === 1);
-  expect(find.decisions[0]).toMatchObject({ choice: 'collect', reason: 'Jorun had it in the basket already.' });
+  expect(find.decisions[0]).toMatchObject({
+    choice: 'collect',
+    reason: 'Jorun had it in the basket already.',
+  });
   await context.close();
 });
 

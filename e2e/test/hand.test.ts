@@ -9,10 +9,15 @@ jest.setTimeout(240_000);
 
 const guide = compileGuide(shippedGuide());
 let rig: Rig;
-beforeAll(async () => { rig = await startRig(); });
-afterAll(async () => { await rig.close(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
+afterAll(async () => {
+  await rig.close();
+});
 
-const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' });
 
 test('five targets settled on the shortest way: twenty taps at most', async () => {
   for (const [target, stage] of FIVE) {
@@ -36,7 +41,9 @@ test('nobody who eats along is passed by: with an allergy to ask for, the answer
   await page.getByRole('checkbox', { name: 'In fruit' }).click();
   await button(page, /^I may pick here, nothing spoils/).click();
   await page.getByRole('radio', { name: 'Yes', checked: true }).waitFor();
-  await page.getByText('Not told: for whom it is not, nobody has asked. The cautions stand with the verdict.').waitFor();
+  await page
+    .getByText('Not told: for whom it is not, nobody has asked. The cautions stand with the verdict.')
+    .waitFor();
   // It waits, however long the verdict has been there.
   await page.waitForTimeout(500);
   expect(page.url()).toMatch(/around/);
@@ -49,7 +56,9 @@ test('nobody who eats along is passed by: with an allergy to ask for, the answer
 /** Moves the focus with Tab alone until it is on what has this name, as a screen reader says it. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
   for (let step = 0; step < 160; step += 1) {
-    const here = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
+    const here = await page.evaluate(
+      () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
+    );
     if (name.test(here)) return;
     await page.keyboard.press('Tab');
   }
@@ -79,10 +88,18 @@ test('a whole check by the keyboard alone', async () => {
   await page.keyboard.press('?');
   const target = guide.taxon('cantharellus-cibarius')!;
   for (let step = 0; step < 16 && (await outcome(page)) === 'Pause'; step += 1) {
-    const question = (await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()) ?? '';
+    const question =
+      (await page
+        .getByRole('heading', { level: 2 })
+        .filter({ hasText: /\?$|\.$/ })
+        .first()
+        .textContent()) ?? '';
     const asked = guide.characters.find((c) => c.character.question === question)!;
     const known = target.atStage.get(asked.index)?.get('mature' as never);
-    const place = known?.kind === 'states' ? [...asked.stateBit].findIndex(([, bit]) => (bit & known.typical) !== 0) + 1 : 0;
+    const place =
+      known?.kind === 'states'
+        ? [...asked.stateBit].findIndex(([, bit]) => (bit & known.typical) !== 0) + 1
+        : 0;
     const before = await seen(page);
     await page.keyboard.press(place > 0 && place < 10 ? String(place) : 'u');
     await onceSeen(page, before);
@@ -111,15 +128,26 @@ test('no name yet: what is dangerous stays in view, and from a candidate to its 
   expect(atFirst).toBeGreaterThan(8);
   const target = guide.taxon('lactarius-deliciosus')!;
   for (let step = 0; step < 4; step += 1) {
-    const card = page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first();
+    const card = page
+      .getByRole('heading', { level: 2 })
+      .filter({ hasText: /\?$|\.$/ })
+      .first();
     await card.waitFor();
     const question = (await card.textContent()) ?? '';
     const asked = guide.characters.find((c) => c.character.question === question)!;
     const known = target.atStage.get(asked.index)?.get('mature' as never);
     const before = await seen(page);
-    const state = known?.kind === 'states' ? [...asked.stateBit].find(([, bit]) => (bit & known.typical) !== 0)?.[0] : undefined;
-    const label = 'states' in asked.character ? asked.character.states.find((s) => s.id === state)?.label : undefined;
-    if (label) await page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }).click();
+    const state =
+      known?.kind === 'states'
+        ? [...asked.stateBit].find(([, bit]) => (bit & known.typical) !== 0)?.[0]
+        : undefined;
+    const label =
+      'states' in asked.character ? asked.character.states.find((s) => s.id === state)?.label : undefined;
+    if (label)
+      await page
+        .getByRole('group', { name: 'Answers' })
+        .getByRole('button', { name: label, exact: true })
+        .click();
     else await button(page, /^Can’t see it/).click();
     await onceSeen(page, before);
   }
@@ -162,7 +190,9 @@ test('the guide to leaf through: a name in another language, one that means two,
   // On paper: nothing to press, and all of it.
   await page.emulateMedia({ media: 'print' });
   expect(await button(page, 'Print it').isVisible()).toBe(false);
-  const shown = await page.getByRole('article').evaluate((e) => e.getBoundingClientRect().bottom <= (document.scrollingElement?.scrollHeight ?? 0) + 1);
+  const shown = await page
+    .getByRole('article')
+    .evaluate((e) => e.getBoundingClientRect().bottom <= (document.scrollingElement?.scrollHeight ?? 0) + 1);
   expect(shown).toBe(true);
   await page.emulateMedia({ media: 'screen' });
   await page.goto('/taxon/no-such-thing');
@@ -198,13 +228,17 @@ describe('what is set on this device', () => {
     expect(await ground()).not.toBe(day);
     await page.goto('/find/demo-find-5/check');
     await strip(page).waitFor();
-    expect(await page.getByRole('heading', { level: 1 }).evaluate((e) => parseFloat(getComputedStyle(e).fontSize))).toBe(60);
+    expect(
+      await page.getByRole('heading', { level: 1 }).evaluate((e) => parseFloat(getComputedStyle(e).fontSize)),
+    ).toBe(60);
     const go = await page.getByRole('link', { name: 'See the verdict and its reasons' }).boundingBox();
     expect(go!.x).toBeLessThan(100);
     // Twice as large, and nothing is cut short or runs out of the screen.
     const lost = await page.evaluate(() => ({
       wide: document.documentElement.scrollWidth > window.innerWidth,
-      cut: [...document.querySelectorAll('[dir="auto"]')].filter((e) => getComputedStyle(e).textOverflow === 'ellipsis' && e.scrollWidth > e.clientWidth + 1).map((e) => e.textContent),
+      cut: [...document.querySelectorAll('[dir="auto"]')]
+        .filter((e) => getComputedStyle(e).textOverflow === 'ellipsis' && e.scrollWidth > e.clientWidth + 1)
+        .map((e) => e.textContent),
     }));
     expect(lost).toEqual({ wide: false, cut: [] });
     await context.close();
@@ -212,7 +246,9 @@ describe('what is set on this device', () => {
 
   test('a child gathers with an adult: the word of one is needed', async () => {
     const { page, context } = await rig.open();
-    await page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ child: true })));
+    await page.addInitScript(() =>
+      window.localStorage.setItem('pause:look', JSON.stringify({ child: true })),
+    );
     await page.goto('/find/demo-find-1/verdict');
     const collect = button(page, /^I collect it/);
     await collect.waitFor();
@@ -239,13 +275,16 @@ describe('photos and sketches', () => {
   const file = (name: string, mimeType: string, buffer: Buffer) => ({ name, mimeType, buffer });
   /** A photo of this size, made by the browser's own encoder. */
   async function photo(page: Page, width: number, height: number): Promise<Buffer> {
-    const url = await page.evaluate((size) => {
-      const canvas = document.createElement('canvas');
-      canvas.width = size.width;
-      canvas.height = size.height;
-      canvas.getContext('2d')!.fillRect(0, 0, size.width / 2, size.height / 2);
-      return canvas.toDataURL('image/jpeg', 0.5);
-    }, { width, height });
+    const url = await page.evaluate(
+      (size) => {
+        const canvas = document.createElement('canvas');
+        canvas.width = size.width;
+        canvas.height = size.height;
+        canvas.getContext('2d')!.fillRect(0, 0, size.width / 2, size.height / 2);
+        return canvas.toDataURL('image/jpeg', 0.5);
+      },
+      { width, height },
+    );
     return Buffer.from(url.slice(url.indexOf(',') + 1), 'base64');
   }
 
@@ -263,7 +302,9 @@ describe('photos and sketches', () => {
     await page.reload();
     const image = page.getByRole('list', { name: 'Photos and sketches' }).locator('img');
     await image.waitFor({ state: 'attached' });
-    expect(await image.evaluate((e: HTMLImageElement) => Math.max(e.naturalWidth, e.naturalHeight))).toBe(1600);
+    expect(await image.evaluate((e: HTMLImageElement) => Math.max(e.naturalWidth, e.naturalHeight))).toBe(
+      1600,
+    );
     expect(errors).toEqual([]);
     await context.close();
   });
@@ -294,20 +335,33 @@ describe('photos and sketches', () => {
     await button(page, 'Something else seen').click();
     await button(page, /^Width of the cap/).click();
     await page.getByRole('radio', { name: 'From a photo' }).click();
-    await page.locator('input[type="file"]').first().setInputFiles(file('card.jpg', 'image/jpeg', await photo(page, 1000, 1000)));
+    await page
+      .locator('input[type="file"]')
+      .first()
+      .setInputFiles(file('card.jpg', 'image/jpeg', await photo(page, 1000, 1000)));
     const board = page.getByRole('application', { name: 'The photo, to put points on' });
     await board.scrollIntoViewIfNeeded();
     await page.waitForTimeout(300);
     const box = (await board.boundingBox())!;
-    // The card is seen straight on, 171.2 by 107.96 pixels of the screen: two pixels a millimetre; then 120 pixels are 60 mm.
+    // The card is seen straight on, 171.2 by 107.96 pixels of the screen: two pixels a millimetre; then 120
+    // pixels are 60 mm.
     const corner = (x: number, y: number) => board.click({ position: { x, y } });
-    for (const [x, y] of [[30, 60], [201.2, 60], [201.2, 167.96], [30, 167.96]] as const) await corner(x, y);
+    for (const [x, y] of [
+      [30, 60],
+      [201.2, 60],
+      [201.2, 167.96],
+      [30, 167.96],
+    ] as const)
+      await corner(x, y);
     await corner(60, 260);
     await corner(180, 260);
     await page.getByText(/^60 mm, give or take \d+ mm\./).waitFor();
     expect(box.width).toBeGreaterThan(300);
     await button(page, 'Record it').click();
-    await page.getByText(/^60 mm, give or take \d+$/).first().waitFor();
+    await page
+      .getByText(/^60 mm, give or take \d+$/)
+      .first()
+      .waitFor();
     await context.close();
   });
 
@@ -315,9 +369,15 @@ describe('photos and sketches', () => {
     const { page, context } = await rig.open();
     await page.goto('/find/demo-find-4/check');
     await button(page, 'Something else seen').click();
-    await page.getByRole('group', { name: 'Leaf', exact: true }).getByRole('button', { name: /^Outline/ }).click();
+    await page
+      .getByRole('group', { name: 'Leaf', exact: true })
+      .getByRole('button', { name: /^Outline/ })
+      .click();
     await button(page, 'Draw it round on a photo').click();
-    await page.locator('input[type="file"]').first().setInputFiles(file('leaf.jpg', 'image/jpeg', await photo(page, 1000, 1000)));
+    await page
+      .locator('input[type="file"]')
+      .first()
+      .setInputFiles(file('leaf.jpg', 'image/jpeg', await photo(page, 1000, 1000)));
     const board = page.getByRole('application', { name: 'The photo, to put points on' });
     await board.scrollIntoViewIfNeeded();
     await page.waitForTimeout(300);
@@ -326,7 +386,10 @@ describe('photos and sketches', () => {
     const drawRound = async (points: number) => {
       for (let i = 0; i <= points; i += 1) {
         const turn = (2 * Math.PI * i) / 60 + Math.PI / 2;
-        await page.mouse.move(box.x + box.width / 2 + 45 * Math.cos(turn), box.y + 170 + 135 * Math.sin(turn));
+        await page.mouse.move(
+          box.x + box.width / 2 + 45 * Math.cos(turn),
+          box.y + 170 + 135 * Math.sin(turn),
+        );
         if (i === 0) await page.mouse.down();
       }
       await page.mouse.up();
@@ -334,10 +397,16 @@ describe('photos and sketches', () => {
     await drawRound(4);
     await page.getByText('That enclosed no leaf. Draw once round it.').waitFor();
     await drawRound(60);
-    await page.getByText(/^(2\.9|3\.0|3\.1) times as long as wide, broadest at (49|50|51) % of its length/).waitFor();
+    await page
+      .getByText(/^(2\.9|3\.0|3\.1) times as long as wide, broadest at (49|50|51) % of its length/)
+      .waitFor();
     await page.getByText(/^That is: broadest in the middle\./).waitFor();
     await button(page, /^Record (it|both)$/).click();
-    await page.getByLabel('What was seen').getByText(/^Broadest in the middle/).first().waitFor();
+    await page
+      .getByLabel('What was seen')
+      .getByText(/^Broadest in the middle/)
+      .first()
+      .waitFor();
     await context.close();
   });
 });
@@ -351,7 +420,11 @@ test('the back button in the middle of a check loses nothing', async () => {
   const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
   await answers.first().waitFor();
   const before = await seen(page);
-  const asked = await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent();
+  const asked = await page
+    .getByRole('heading', { level: 2 })
+    .filter({ hasText: /\?$|\.$/ })
+    .first()
+    .textContent();
   await answers.first().click();
   // In the same moment, before anything was judged or sent.
   await page.goBack();
@@ -360,7 +433,13 @@ test('the back button in the middle of a check loses nothing', async () => {
   await page.waitForURL(/check$/);
   await onceSeen(page, before);
   expect(await seen(page)).toBe(before + 1);
-  expect(await page.getByRole('heading', { level: 2 }).filter({ hasText: /\?$|\.$/ }).first().textContent()).not.toBe(asked);
+  expect(
+    await page
+      .getByRole('heading', { level: 2 })
+      .filter({ hasText: /\?$|\.$/ })
+      .first()
+      .textContent(),
+  ).not.toBe(asked);
   await page.reload();
   await onceSeen(page, before);
   expect(await seen(page)).toBe(before + 1);

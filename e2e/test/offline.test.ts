@@ -88,7 +88,8 @@ test('someone ate something, with the network off, from the middle of a check: w
     await strip(page).waitFor();
     await page.getByRole('link', { name: 'Eaten?', exact: true }).click();
     await page.getByRole('heading', { level: 1, name: 'Someone ate something' }).waitFor();
-    // The clock of the device is set to Vienna; where somebody chooses otherwise, that is kept on this device.
+    // The clock of the device is set to Vienna; where somebody chooses otherwise, that is kept on this
+    // device.
     await page.getByRole('button', { name: 'Call 112', exact: true }).waitFor();
     await page.getByRole('button', { name: 'Change the numbers' }).click();
     await page.getByRole('radio', { name: '999', exact: true }).click();
@@ -105,22 +106,35 @@ test('someone ate something, with the network off, from the middle of a check: w
     const aloud = page.getByRole('status').filter({ hasText: 'Read this out' });
     await aloud.waitFor();
     const said = (await aloud.textContent()) ?? '';
-    for (const part of ['Cantharellus cibarius, of the family Cantharellaceae', 'Cortinarius rubellus', 'what it was taken for, not what was eaten']) expect(said).toContain(part);
+    for (const part of [
+      'Cantharellus cibarius, of the family Cantharellaceae',
+      'Cortinarius rubellus',
+      'what it was taken for, not what was eaten',
+    ])
+      expect(said).toContain(part);
     const silent = page.getByRole('list', { name: 'How long each stays silent' }).getByRole('listitem');
     expect(await silent.first().textContent()).toMatch(/^Deadly webcapsilent for 2 to 21 days/);
     // No hour is written as if it were a day: what is silent comes before what shows within hours.
     const lines = await silent.allTextContents();
-    expect(lines.findIndex((line) => line.includes('within'))).toBeGreaterThan(lines.findLastIndex((line) => line.includes('silent for')));
+    expect(lines.findIndex((line) => line.includes('within'))).toBeGreaterThan(
+      lines.findLastIndex((line) => line.includes('silent for')),
+    );
     // What a friend brought is no find of one's own: by the name somebody gave it, or by what is left of it.
     await page.getByRole('radio', { name: 'Something else' }).click();
     await page.getByLabel('Name of what was eaten').fill('parasol');
-    await page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Parasol/ }).click();
+    await page
+      .getByRole('list', { name: 'Which one' })
+      .getByRole('button', { name: /^Parasol/ })
+      .click();
     await aloud.getByText(/Macrolepiota procera, of the family Agaricaceae/).waitFor();
     await aloud.getByText(/^It is mistaken for: .*\(deadly\)/).waitFor();
     await aloud.getByText('That is the name somebody gave it, not what was eaten. Say that, too.').waitFor();
     await aloud.getByRole('button', { name: 'Another name' }).click();
     await page.getByRole('button', { name: 'Look at what is left' }).click();
-    await page.getByRole('group', { name: 'Form of what was eaten' }).getByRole('button', { name: /^Gills: / }).click();
+    await page
+      .getByRole('group', { name: 'Form of what was eaten' })
+      .getByRole('button', { name: /^Gills: / })
+      .click();
     await page.waitForURL(/\/name$/);
     await page.getByRole('heading', { level: 1, name: 'What could it be?' }).waitFor();
     await page.getByText('New find · Somebody ate of it').waitFor();
@@ -142,9 +156,15 @@ test('a newer Pause is offered where nobody is checking, waits for other windows
   await kept(page);
   // The same application, but for one word and its name for the worker.
   const index = join(web, 'index.html');
-  writeFileSync(index, readFileSync(index, 'utf8').replace('<title>', '<meta name="newer" content="yes"><title>'));
+  writeFileSync(
+    index,
+    readFileSync(index, 'utf8').replace('<title>', '<meta name="newer" content="yes"><title>'),
+  );
   const worker = join(web, 'sw.js');
-  writeFileSync(worker, readFileSync(worker, 'utf8').replace(/(url:"\/index\.html",revision:")[0-9a-f]+/, '$1newer'));
+  writeFileSync(
+    worker,
+    readFileSync(worker, 'utf8').replace(/(url:"\/index\.html",revision:")[0-9a-f]+/, '$1newer'),
+  );
   await page.goto('/find/demo-find-5/check');
   await strip(page).waitFor();
   await page.waitForFunction('navigator.serviceWorker.getRegistration().then((r) => !!(r && r.waiting))');
@@ -166,7 +186,11 @@ test('a newer Pause is offered where nobody is checking, waits for other windows
 test('it can be put on the home screen: a manifest, its icons, and a worker', async () => {
   const { page, context } = await rig.open();
   await page.goto('/');
-  const manifest = (await (await page.request.get('/manifest.webmanifest')).json()) as { icons: { src: string; sizes: string; type: string }[]; start_url: string; display: string };
+  const manifest = (await (await page.request.get('/manifest.webmanifest')).json()) as {
+    icons: { src: string; sizes: string; type: string }[];
+    start_url: string;
+    display: string;
+  };
   expect(manifest).toMatchObject({ start_url: '/', display: 'standalone' });
   for (const { src, sizes, type } of manifest.icons) {
     const icon = await page.request.get(src);

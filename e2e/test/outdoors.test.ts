@@ -1,4 +1,7 @@
-/** Before setting out and out there: what is worth going for, places, sightings, who eats along, files, and what a group agreed on. */
+/**
+ * Before setting out and out there: what is worth going for, places, sightings, who eats along, files, and
+ * what a group agreed on.
+ */
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import type { FindRecord } from '@pause/core';
@@ -8,10 +11,15 @@ import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
 jest.setTimeout(240_000);
 
 let rig: Rig;
-beforeAll(async () => { rig = await startRig(); });
-afterAll(async () => { await rig.close(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
+afterAll(async () => {
+  await rig.close();
+});
 
-const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' });
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
 const chosen = (page: Page, name: string) => page.getByRole('radio', { name, checked: true }).waitFor();
 const lines = (page: Page, list: string) => page.getByRole('list', { name: list }).getByRole('listitem');
@@ -31,14 +39,29 @@ test('the week: what goes soon stands first, with why and with what the househol
   await page.goto('/week');
   await heading(page, 'Last chance').waitFor();
   const order = await page.getByRole('heading', { level: 2 }).allTextContents();
-  expect(['Last chance', 'Now', 'Soon', 'Later this year'].filter((when) => order.includes(when))).toEqual(order.filter((title) => ['Last chance', 'Now', 'Soon', 'Later this year'].includes(title)));
-  await page.getByRole('listitem').filter({ hasText: 'Hazel' }).getByText(/^Ask first for Mirel: anyone with birch hay fever/).first().waitFor();
+  expect(['Last chance', 'Now', 'Soon', 'Later this year'].filter((when) => order.includes(when))).toEqual(
+    order.filter((title) => ['Last chance', 'Now', 'Soon', 'Later this year'].includes(title)),
+  );
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Hazel' })
+    .getByText(/^Ask first for Mirel: anyone with birch hay fever/)
+    .first()
+    .waitFor();
   await page.getByText(/the demo’s valley has made-up weather/).waitFor();
   // Every bar is said in words too.
-  for (const label of await page.locator('[role="listitem"] [role="img"]').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')))) expect(label).toMatch(/^from about \d+ \w+ \(.*\) to about/);
+  for (const label of await page
+    .locator('[role="listitem"] [role="img"]')
+    .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label'))))
+    expect(label).toMatch(/^from about \d+ \w+ \(.*\) to about/);
   await page.getByRole('link', { name: /Blackthorn/ }).click();
   await page.waitForURL(/\/place\/demo-place-hedge$/);
-  await page.getByRole('note').getByText(/fly honeysuckle and purging buckthorn are known to stand here|purging buckthorn and fly honeysuckle are known/i).waitFor();
+  await page
+    .getByRole('note')
+    .getByText(
+      /fly honeysuckle and purging buckthorn are known to stand here|purging buckthorn and fly honeysuckle are known/i,
+    )
+    .waitFor();
   expect(errors).toEqual([]);
   await context.close();
 });
@@ -48,12 +71,17 @@ test('a place without a connection: told, seen at, found at; kept over a closed 
   await page.goto('/place/demo-place-hedge');
   await heading(page, 'When to come').waitFor();
   await quiet(page);
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null || navigator.serviceWorker.ready.then(() => true));
+  await page.waitForFunction(
+    () => navigator.serviceWorker.controller !== null || navigator.serviceWorker.ready.then(() => true),
+  );
   await page.reload();
   await heading(page, 'When to come').waitFor();
   const blackthorn = lines(page, 'What comes here').filter({ hasText: 'Blackthorn' });
   const before = await blackthorn.getByText(/^Ripe sloes, after frost: from about/).textContent();
-  await page.getByRole('group', { name: 'How often its good days may be missed' }).getByText('2 in 20').click();
+  await page
+    .getByRole('group', { name: 'How often its good days may be missed' })
+    .getByText('2 in 20')
+    .click();
   const walks = page.getByText(/^(One|\w+) walks?: \d/);
   await walks.waitFor();
   const planned = await walks.textContent();
@@ -64,16 +92,28 @@ test('a place without a connection: told, seen at, found at; kept over a closed 
   await button(page, 'Change what is known').click();
   await page.getByRole('group', { name: 'Light' }).getByText('Shaded').click();
   await button(page, 'Done').click();
-  await page.getByText(/540.m · south slope · shaded/).first().waitFor();
+  await page
+    .getByText(/540.m · south slope · shaded/)
+    .first()
+    .waitFor();
   // Less warmth: it comes later now, and so does the walk.
   await page.waitForFunction(([was]) => !document.body.textContent.includes(was ?? ''), [before]);
   await sight(page, 'belladonna', /^Deadly nightshade/, ['I think it is']);
-  await page.getByRole('note').getByText(/deadly nightshade/i).waitFor();
+  await page
+    .getByRole('note')
+    .getByText(/deadly nightshade/i)
+    .waitFor();
   await page.reload();
-  await page.getByRole('note').getByText(/deadly nightshade/i).waitFor();
+  await page
+    .getByRole('note')
+    .getByText(/deadly nightshade/i)
+    .waitFor();
 
   await button(page, 'A find here').click();
-  await page.getByRole('radio', { name: /^A shrub|^Shrub/ }).first().click();
+  await page
+    .getByRole('radio', { name: /^A shrub|^Shrub/ })
+    .first()
+    .click();
   await page.getByLabel('Name, in any language, or scientific').fill('sloe');
   await button(page, /^Blackthorn/).click();
   await page.waitForURL(/\/find\/([^/]+)\/around/);
@@ -85,19 +125,37 @@ test('a place without a connection: told, seen at, found at; kept over a closed 
   for (let tries = 0; tries < 60 && !record; tries += 1) {
     await page.waitForTimeout(500);
     const answer = await context.request.get(`/api/v1/finds/${id}`);
-    if (answer.ok()) record = await answer.json() as FindRecord;
+    if (answer.ok()) record = (await answer.json()) as FindRecord;
   }
-  expect(record).toMatchObject({ context: { elevation: 540, contamination: 'none-seen', permission: 'allowed' }, placeNote: 'Hedge on the mill lane' });
-  expect(record!.context.neighbours).toEqual(['atropa-bella-donna', 'lonicera-xylosteum', 'rhamnus-cathartica']);
+  expect(record).toMatchObject({
+    context: { elevation: 540, contamination: 'none-seen', permission: 'allowed' },
+    placeNote: 'Hedge on the mill lane',
+  });
+  expect(record!.context.neighbours).toEqual([
+    'atropa-bella-donna',
+    'lonicera-xylosteum',
+    'rhamnus-cathartica',
+  ]);
   expect(record!.edits.find(({ field }) => field === 'placePage')?.value).toBe('demo-place-hedge');
   // Where it stands need not be answered again.
-  expect(record!.readings).toMatchObject([{ character: 'plant.habitat', value: { kind: 'states', states: ['garden'] }, sureness: 'fairly' }]);
+  expect(record!.readings).toMatchObject([
+    { character: 'plant.habitat', value: { kind: 'states', states: ['garden'] }, sureness: 'fairly' },
+  ]);
 
   const second = await rig.open(PHONE);
   await second.page.goto('/place/demo-place-hedge');
-  await second.page.getByRole('note').getByText(/deadly nightshade/i).waitFor();
-  await second.page.getByText(/540.m · south slope · shaded/).first().waitFor();
-  await second.page.getByRole('group', { name: 'How often its good days may be missed' }).getByText('2 in 20').click();
+  await second.page
+    .getByRole('note')
+    .getByText(/deadly nightshade/i)
+    .waitFor();
+  await second.page
+    .getByText(/540.m · south slope · shaded/)
+    .first()
+    .waitFor();
+  await second.page
+    .getByRole('group', { name: 'How often its good days may be missed' })
+    .getByText('2 in 20')
+    .click();
   await second.page.getByText(/^(One|\w+) walks?: \d/).waitFor();
   expect(await second.page.getByText(/^(One|\w+) walks?: \d/).textContent()).not.toBe(planned);
   expect([...errors, ...second.errors]).toEqual([]);
@@ -112,7 +170,10 @@ test('places come in from a file and go out as one; what is no such file is refu
   await quiet(page);
   const count = await lines(page, 'Places').count();
   const load = async (name: string, text: string) => {
-    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Load a file').click()]);
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      button(page, 'Load a file').click(),
+    ]);
     await chooser.setFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) });
   };
   await load('walk.gpx', '<gpx><wpt lat="1" lon="2"></gpx>');
@@ -121,12 +182,20 @@ test('places come in from a file and go out as one; what is no such file is refu
   await load('walk.geojson', '{"type":"Point","coordinates":[46.5,12.2]}');
   await page.getByText(/changed over/).waitFor();
   expect(await lines(page, 'Places').count()).toBe(count);
-  await load('walk.gpx', '\uFEFF<?xml version="1.0"?><gpx version="1.1" creator="x" xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="46.5012" lon="12.1873"><ele>602</ele><name>Old &amp; bent ash tree</name></wpt></gpx>');
+  await load(
+    'walk.gpx',
+    '\uFEFF<?xml version="1.0"?><gpx version="1.1" creator="x" xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="46.5012" lon="12.1873"><ele>602</ele><name>Old &amp; bent ash tree</name></wpt></gpx>',
+  );
   await page.getByText('One place of 1 put down, in your own notebook.').waitFor();
   await lines(page, 'Places').filter({ hasText: 'Old & bent ash tree' }).getByText(/602/).waitFor();
   const [saved] = await Promise.all([page.waitForEvent('download'), button(page, 'Save as GeoJSON').click()]);
-  const written = JSON.parse(readFileSync(await saved.path(), 'utf8')) as { features: { properties: { name: string }; geometry: { coordinates: unknown } }[] };
-  expect(written.features.find(({ properties }) => properties.name === 'Old & bent ash tree')?.geometry.coordinates).toEqual([12.1873, 46.5012, 602]);
+  const written = JSON.parse(readFileSync(await saved.path(), 'utf8')) as {
+    features: { properties: { name: string }; geometry: { coordinates: unknown } }[];
+  };
+  expect(
+    written.features.find(({ properties }) => properties.name === 'Old & bent ash tree')?.geometry
+      .coordinates,
+  ).toEqual([12.1873, 46.5012, 602]);
   // A place of the group that is nobody's to know does not go out.
   expect(JSON.stringify(written)).not.toContain('River alders');
   await context.close();
@@ -163,22 +232,34 @@ test('a place is drawn on the map, nearer and nearer, and drawn anew by degrees;
 
   await button(page, 'Say it of one kind').click();
   await page.getByLabel('Which kind').fill('bilberry');
-  await page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Bilberry/ }).click();
+  await page
+    .getByRole('list', { name: 'Which one' })
+    .getByRole('button', { name: /^Bilberry/ })
+    .click();
   const most = page.getByLabel('The most of it that one person may take in a day');
   await most.fill('-2');
   await page.getByText('an amount above nothing').waitFor();
   expect(await button(page, 'Put it down').isDisabled()).toBe(true);
   await most.fill('1,5');
   await button(page, 'Put it down').click();
-  await page.getByText(/^Bilberry: yes, up to 1\.5.litres a day\.$/).first().waitFor();
+  await page
+    .getByText(/^Bilberry: yes, up to 1\.5.litres a day\.$/)
+    .first()
+    .waitFor();
   await button(page, 'Say it of one kind').click();
   await page.getByLabel('Which kind').fill('yellow gentian');
-  await page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Yellow gentian/ }).click();
+  await page
+    .getByRole('list', { name: 'Which one' })
+    .getByRole('button', { name: /^Yellow gentian/ })
+    .click();
   await page.getByText('Not here', { exact: true }).click();
   await button(page, 'Put it down').click();
   await page.getByText('Yellow gentian: not here.').first().waitFor();
   await button(page, /^Take away: Bilberry/).click();
-  await page.getByText(/^Bilberry: yes/).first().waitFor({ state: 'detached' });
+  await page
+    .getByText(/^Bilberry: yes/)
+    .first()
+    .waitFor({ state: 'detached' });
 
   await button(page, 'Draw it anew').click();
   await page.getByText('A line', { exact: true }).click();
@@ -204,17 +285,49 @@ test('a map of one’s own is drawn behind the places and stays on the device; w
   await page.goto('/places');
   await page.getByText(/The Ostrel valley, made up for the demo/).waitFor();
   const load = async (text: string) => {
-    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Load a map').click()]);
-    await chooser.setFiles({ name: 'ridge.geojson', mimeType: 'application/geo+json', buffer: Buffer.from(text) });
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      button(page, 'Load a map').click(),
+    ]);
+    await chooser.setFiles({
+      name: 'ridge.geojson',
+      mimeType: 'application/geo+json',
+      buffer: Buffer.from(text),
+    });
   };
-  await load('{"type":"FeatureCollection","features":[{"type":"Feature","properties":{"name":"Way"},"geometry":{"type":"LineString","coordinates":[[46,112],[46,113]]}}]}');
+  await load(
+    '{"type":"FeatureCollection","features":[{"type":"Feature","properties":{"name":"Way"},"geometry":{"type":"LineString","coordinates":[[46,112],[46,113]]}}]}',
+  );
   await page.getByText(/^Way: 112 is no latitude/).waitFor();
   await page.getByText('The map stays as it was.').waitFor();
   await page.getByText(/The Ostrel valley, made up for the demo/).waitFor();
-  await load(JSON.stringify({ type: 'FeatureCollection', features: [
-    { type: 'Feature', properties: { landuse: 'forest' }, geometry: { type: 'Polygon', coordinates: [[[12.15, 46.49], [12.25, 46.49], [12.25, 46.56], [12.15, 46.49]]] } },
-    { type: 'Feature', properties: { name: 'Ridge end' }, geometry: { type: 'Point', coordinates: [12.2, 46.51] } },
-  ] }));
+  await load(
+    JSON.stringify({
+      type: 'FeatureCollection',
+      features: [
+        {
+          type: 'Feature',
+          properties: { landuse: 'forest' },
+          geometry: {
+            type: 'Polygon',
+            coordinates: [
+              [
+                [12.15, 46.49],
+                [12.25, 46.49],
+                [12.25, 46.56],
+                [12.15, 46.49],
+              ],
+            ],
+          },
+        },
+        {
+          type: 'Feature',
+          properties: { name: 'Ridge end' },
+          geometry: { type: 'Point', coordinates: [12.2, 46.51] },
+        },
+      ],
+    }),
+  );
   await page.getByText('ridge.geojson is the map on this device.').waitFor();
   await page.getByText('Ridge end').waitFor();
   await page.reload();
@@ -249,11 +362,20 @@ test('what others suspect stands on the first screen until it is read; days to l
   for (let left = await more.count(); left > 0; left -= 1) await more.first().click();
   const careful = await walks.count();
   // What is near to one another is one walk.
-  await walks.filter({ hasText: /Beech slope, Lower Ostrel.* Chestnut bank/i }).first().waitFor();
-  const [saved] = await Promise.all([page.waitForEvent('download'), button(page, 'Into my calendar').click()]);
+  await walks
+    .filter({ hasText: /Beech slope, Lower Ostrel.* Chestnut bank/i })
+    .first()
+    .waitFor();
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    button(page, 'Into my calendar').click(),
+  ]);
   expect(readFileSync(await saved.path(), 'utf8').match(/BEGIN:VEVENT/g)).toHaveLength(careful);
   await page.getByText('5 in 20', { exact: true }).click();
-  await page.waitForFunction((was) => document.querySelectorAll('[aria-label="Walks to look again"] [role="listitem"]').length < was, careful);
+  await page.waitForFunction(
+    (was) => document.querySelectorAll('[aria-label="Walks to look again"] [role="listitem"]').length < was,
+    careful,
+  );
   expect(errors).toEqual([]);
   await context.close();
 });
@@ -299,7 +421,11 @@ test('a walk is planned, holds without a connection, and is one page on paper; w
   await button(page, 'Plan a walk').click();
   await page.waitForURL(/\/walk\/[0-9a-f-]{36}$/);
   const day = page.getByLabel('On which day');
-  for (const [typed, problem] of [['2026-02-31', 'a day that the calendar has'], ['1 May 1999', 'a day from 2026-01-01 to 2027-12-31'], ['17', 'a day like 31 October 2026, 31.10.2026 or 2026-10-31']] as const) {
+  for (const [typed, problem] of [
+    ['2026-02-31', 'a day that the calendar has'],
+    ['1 May 1999', 'a day from 2026-01-01 to 2027-12-31'],
+    ['17', 'a day like 31 October 2026, 31.10.2026 or 2026-10-31'],
+  ] as const) {
     await day.fill(typed);
     await day.blur();
     await page.getByText(problem, { exact: true }).waitFor();
@@ -307,14 +433,26 @@ test('a walk is planned, holds without a connection, and is one page on paper; w
   await day.fill('20 September');
   await day.blur();
   await page.getByRole('heading', { level: 1, name: '20 September 2026' }).waitFor();
-  for (const [label, typed, time] of [['When do you set out?', '8:30', '08:30'], ['Back by', '17', '17:00']] as const) {
+  for (const [label, typed, time] of [
+    ['When do you set out?', '8:30', '08:30'],
+    ['Back by', '17', '17:00'],
+  ] as const) {
     await page.getByLabel(label).fill(typed);
     await page.getByLabel(label).blur();
-    await page.waitForFunction(([of, to]) => [...document.querySelectorAll('input')].some((input) => input.getAttribute('aria-label') === of && input.value === to), [label, time] as const);
+    await page.waitForFunction(
+      ([of, to]) =>
+        [...document.querySelectorAll('input')].some(
+          (input) => input.getAttribute('aria-label') === of && input.value === to,
+        ),
+      [label, time] as const,
+    );
   }
   await page.getByRole('group', { name: 'Where to' }).getByText('Spruce above the Karrow spring').click();
   await page.getByRole('group', { name: 'Where to' }).getByText('Hedge on the mill lane').click();
-  await page.getByRole('group', { name: /^For what/ }).getByText(/^Hazel/).click();
+  await page
+    .getByRole('group', { name: /^For what/ })
+    .getByText(/^Hazel/)
+    .click();
   await page.getByRole('group', { name: 'Who goes along' }).getByText('A child').click();
   await page.getByLabel('Who knows where you are?').fill('Tam, at the mill');
   await page.getByLabel('Who knows where you are?').blur();
@@ -328,21 +466,37 @@ test('a walk is planned, holds without a connection, and is one page on paper; w
   await page.getByText(/sunrise 06:5\d · sunset 19:1\d/).waitFor();
   await page.getByRole('list', { name: 'The order of the places' }).getByRole('listitem').nth(1).waitFor();
   await page.getByText(/^\d+ checks, about/).waitFor();
-  for (const item of ['Whistle', 'Box for fruit', 'Long sleeves and trousers']) await page.getByRole('list', { name: 'What to bring' }).getByText(item).waitFor();
+  for (const item of ['Whistle', 'Box for fruit', 'Long sleeves and trousers'])
+    await page.getByRole('list', { name: 'What to bring' }).getByText(item).waitFor();
   const pdf = await page.pdf({ format: 'A4' });
   expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   await context.setOffline(false);
 
   await page.goto('/week');
   const load = async (text: string) => {
-    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button(page, 'Load weather').click()]);
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      button(page, 'Load weather').click(),
+    ]);
     await chooser.setFiles({ name: 'station.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   };
   await load('# elevation_m: 640\ndate,tmin,tmax_c,rain_mm\n2025-01-01,1,2,0\n');
   await page.getByText(/^tmin_c or tmin_f: there is no column/).waitFor();
-  const days = Array.from({ length: 365 + 256 }, (_, day) => new Date(Date.UTC(2025, 0, 1 + day)).toISOString().slice(0, 10));
-  await load(`# elevation_m: 640\ndate,tmin_c,tmax_c,rain_mm\n${days.filter((_, at) => at !== 40).map((day, at) => `${day},${(8 - 9 * Math.cos((2 * Math.PI * at) / 365)).toFixed(1)},${(18 - 9 * Math.cos((2 * Math.PI * at) / 365)).toFixed(1)},${at % 5 === 0 ? 9 : 0}`).join('\n')}\n`);
-  await page.getByText('Weather from 1 January 2025 to 13 September 2026 is in use on this device.').waitFor();
+  const days = Array.from({ length: 365 + 256 }, (_, day) =>
+    new Date(Date.UTC(2025, 0, 1 + day)).toISOString().slice(0, 10),
+  );
+  await load(
+    `# elevation_m: 640\ndate,tmin_c,tmax_c,rain_mm\n${days
+      .filter((_, at) => at !== 40)
+      .map(
+        (day, at) =>
+          `${day},${(8 - 9 * Math.cos((2 * Math.PI * at) / 365)).toFixed(1)},${(18 - 9 * Math.cos((2 * Math.PI * at) / 365)).toFixed(1)},${at % 5 === 0 ? 9 : 0}`,
+      )
+      .join('\n')}\n`,
+  );
+  await page
+    .getByText('Weather from 1 January 2025 to 13 September 2026 is in use on this device.')
+    .waitFor();
   await page.getByText('One day was missing and filled in.').waitFor();
   await page.getByText(/By the weather that you loaded/).waitFor();
   await page.reload();
@@ -358,27 +512,50 @@ test('who eats along colours the week', async () => {
   await page.goto('/eaters');
   await page.getByLabel('What you call them').fill('Guest Ilse');
   await button(page, 'Put them down').click();
-  await page.getByRole('group', { name: 'What Guest Ilse has to mind' }).getByText('With an allergy to apiaceae').click();
+  await page
+    .getByRole('group', { name: 'What Guest Ilse has to mind' })
+    .getByText('With an allergy to apiaceae')
+    .click();
   // Own words are minded as well: nobody has looked at them, and that is said.
   await page.getByLabel(/^Anything else Guest Ilse has to mind/).fill('grapefruit tablets');
   await button(page, 'Mind it').click();
-  await page.getByRole('listitem').filter({ hasText: 'Guest Ilse' }).getByText(/^with an allergy to apiaceae, besides: grapefruit tablets/).waitFor();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Guest Ilse' })
+    .getByText(/^with an allergy to apiaceae, besides: grapefruit tablets/)
+    .waitFor();
   await page.goto('/week');
-  await page.getByRole('listitem').filter({ hasText: 'Chanterelle' }).getByText('Ask first for Guest Ilse: the guide has not looked at “grapefruit tablets”. Ask a doctor or pharmacist.').first().waitFor();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Chanterelle' })
+    .getByText(
+      'Ask first for Guest Ilse: the guide has not looked at “grapefruit tablets”. Ask a doctor or pharmacist.',
+    )
+    .first()
+    .waitFor();
   // What is never collected is not in it: it stands apart, with the reason.
   await expect(page.getByRole('listitem').filter({ hasText: 'Caraway' }).count()).resolves.toBe(0);
   await button(page, /^Not with Pause, and why/).click();
   await page.getByRole('list', { name: 'Not with Pause, and why' }).getByText('Caraway').waitFor();
   const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'Spruce above the Karrow spring');
-  await page.getByRole('group', { name: 'Who will eat it?' }).getByText('As at home: Guest Ilse, Lune, Mirel').click();
+  await page
+    .getByRole('group', { name: 'Who will eat it?' })
+    .getByText('As at home: Guest Ilse, Lune, Mirel')
+    .click();
   await page.getByRole('radio', { name: /^As at home/, checked: true }).waitFor();
   await quiet(page);
-  expect((await (await context.request.get(`/api/v1/finds/${id}`)).json() as FindRecord).context.eaters?.map(({ name }) => name)).toEqual(['Guest Ilse', 'Lune', 'Mirel']);
+  expect(
+    ((await (await context.request.get(`/api/v1/finds/${id}`)).json()) as FindRecord).context.eaters?.map(
+      ({ name }) => name,
+    ),
+  ).toEqual(['Guest Ilse', 'Lune', 'Mirel']);
   // Only in one's own notebook; in a find of the group nobody at home is offered.
   await page.goto('/find/demo-find-4/around');
   await page.getByText('May you pick here?').first().waitFor();
   await expect(page.getByText(/^As at home/).count()).resolves.toBe(0);
-  const told = await (await context.request.get('/api/v1/sync/pull?stream=g:ostrel-walkers&most=1000')).text();
+  const told = await (
+    await context.request.get('/api/v1/sync/pull?stream=g:ostrel-walkers&most=1000')
+  ).text();
   expect(told).not.toContain('Ilse');
   await context.close();
 });
@@ -401,10 +578,20 @@ test('two keepers’ devices that were apart agree on the group’s rules in the
   await two.context.setOffline(false);
   await two.page.evaluate(() => window.dispatchEvent(new Event('online')));
   for (const { page } of [one, two]) {
-    await page.getByRole('list', { name: 'How it came about' }).getByText('More bars: 2 more for what is deadly').waitFor();
-    await page.getByRole('list', { name: 'How it came about' }).getByText('More bars: 1 more for what is deadly').waitFor();
+    await page
+      .getByRole('list', { name: 'How it came about' })
+      .getByText('More bars: 2 more for what is deadly')
+      .waitFor();
+    await page
+      .getByRole('list', { name: 'How it came about' })
+      .getByText('More bars: 1 more for what is deadly')
+      .waitFor();
     await chosen(page, '4 bars');
-    await page.getByRole('listitem').filter({ hasText: '2 more for what is deadly' }).getByText(/something else was told since/).waitFor();
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: '2 more for what is deadly' })
+      .getByText(/something else was told since/)
+      .waitFor();
     await chosen(page, 'Each by itself');
   }
   await one.context.close();
@@ -423,7 +610,11 @@ test('a find’s note is written over on two devices, and the earlier one stays 
   await quiet(page);
   const other = await rig.open(PHONE);
   await other.page.goto('/find/demo-find-1');
-  await other.page.waitForFunction(() => [...document.querySelectorAll('textarea')].some(({ value }) => value === 'Two litres in an hour, with Lune.'));
+  await other.page.waitForFunction(() =>
+    [...document.querySelectorAll('textarea')].some(
+      ({ value }) => value === 'Two litres in an hour, with Lune.',
+    ),
+  );
   await other.context.close();
   await context.close();
 });

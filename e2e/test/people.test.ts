@@ -1,12 +1,27 @@
 import type { BrowserContext, Page } from 'playwright-core';
-import { answerAll, begin, FUNGUS_TOLD, hold, onRecord, outcome, seen, specimen, strip, tell } from '../forager';
+import {
+  answerAll,
+  begin,
+  FUNGUS_TOLD,
+  hold,
+  onRecord,
+  outcome,
+  seen,
+  specimen,
+  strip,
+  tell,
+} from '../forager';
 import { PHONE, startRig, type Rig } from '../rig';
 
 jest.setTimeout(180_000);
 
 let rig: Rig;
-beforeAll(async () => { rig = await startRig(); });
-afterAll(async () => { await rig.close(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
+afterAll(async () => {
+  await rig.close();
+});
 
 interface Walker {
   readonly page: Page;
@@ -18,7 +33,7 @@ const addressOf = (name: string) => `${name.toLowerCase().replace(/ /g, '.')}@os
 /** Opens the link of the newest letter to somebody, looking again until it came. */
 async function openLink(page: Page, subject: string, name: string): Promise<void> {
   const link = page.getByRole('button', { name: `Open the link: ${subject}, to ${addressOf(name)}` }).first();
-  for (let tries = 0; tries < 20 && await link.count() === 0; tries += 1) {
+  for (let tries = 0; tries < 20 && (await link.count()) === 0; tries += 1) {
     await page.getByRole('button', { name: 'Look again' }).click();
     await page.waitForTimeout(100);
   }
@@ -78,7 +93,10 @@ async function findIn(page: Page, group: string, where?: string): Promise<string
 async function answer(page: Page, nth: number): Promise<void> {
   const before = await seen(page);
   await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(nth).click();
-  await page.waitForFunction((known) => document.querySelectorAll('[aria-label="What was seen"] > [role="listitem"]').length > known, before);
+  await page.waitForFunction(
+    (known) => document.querySelectorAll('[aria-label="What was seen"] > [role="listitem"]').length > known,
+    before,
+  );
   await page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
 }
 
@@ -125,24 +143,40 @@ test('two people of one group: joined by a code, a find shared and its place kep
   await other.page.getByRole('heading', { level: 1, name: 'A second look is asked of you' }).waitFor();
   expect(await other.page.getByRole('link', { name: 'Eaten?', exact: true }).count()).toBe(1);
   await other.page.getByRole('button', { name: 'Begin' }).click();
-  const asked = Number(/(\d+) left/.exec((await other.page.getByText(/left$/).textContent()) ?? '')?.[1] ?? 1);
+  const asked = Number(
+    /(\d+) left/.exec((await other.page.getByText(/left$/).textContent()) ?? '')?.[1] ?? 1,
+  );
   for (let n = 0; n < asked; n += 1) {
     const question = await other.page.getByRole('heading', { level: 2 }).first().textContent();
     expect(question).not.toMatch(/hanterelle/);
     // The first is seen otherwise than the finder saw it.
-    await other.page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(n === 0 ? 1 : 0).click();
-    await other.page.waitForFunction((was) => document.querySelector('[role="heading"][aria-level="2"]')?.textContent !== was, question);
+    await other.page
+      .getByRole('group', { name: 'Answers' })
+      .getByRole('button')
+      .nth(n === 0 ? 1 : 0)
+      .click();
+    await other.page.waitForFunction(
+      (was) => document.querySelector('[role="heading"][aria-level="2"]')?.textContent !== was,
+      question,
+    );
   }
   await other.page.getByText('Thank you: all of it is read').waitFor();
   await other.page.getByRole('button', { name: 'Side by side' }).click();
   await other.page.getByRole('heading', { level: 1, name: 'Both looks' }).waitFor();
   await one.page.getByRole('button', { name: 'Side by side' }).click();
-  await one.page.getByRole('listitem', { name: /: not the same$/ }).first().waitFor();
+  await one.page
+    .getByRole('listitem', { name: /: not the same$/ })
+    .first()
+    .waitFor();
   // What differs is looked at once more, on the same piece, by both.
   await one.page.getByRole('button', { name: 'Look at it together' }).click();
   await one.page.getByRole('button', { name: 'Duo Dahl is here and says it on this device' }).click();
   await strip(one.page).waitFor();
-  const find = await onRecord(one.page, id, (record) => record.readings.filter((r) => r.blind === true).length === asked);
+  const find = await onRecord(
+    one.page,
+    id,
+    (record) => record.readings.filter((r) => r.blind === true).length === asked,
+  );
   expect(find.pieces).toHaveLength(1);
   // It is of both only with the word of the other, by name.
   await one.page.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
@@ -151,12 +185,17 @@ test('two people of one group: joined by a code, a find shared and its place kep
   expect(find.readings.length).toBe(4 + asked);
   await word.getByRole('button', { name: 'I am Duo Dahl, and I see it so' }).click();
   const both = await onRecord(one.page, id, (record) => record.readings.length === 4 + asked + 1);
-  expect(both.readings.at(-1)).toMatchObject({ by: find.person, together: [find.readings.find((r) => r.blind === true)?.by] });
+  expect(both.readings.at(-1)).toMatchObject({
+    by: find.person,
+    together: [find.readings.find((r) => r.blind === true)?.by],
+  });
   // Nobody takes back what is not theirs.
   const mine = find.readings.filter((r) => r.by === find.person).length + 1;
   await other.page.goto(`/find/${id}/check`);
   await other.page.getByRole('list', { name: 'What was seen' }).first().waitFor();
-  expect(await other.page.getByRole('button', { name: /^Take back: / }).count()).toBeLessThanOrEqual(4 + asked + 1 - mine);
+  expect(await other.page.getByRole('button', { name: /^Take back: / }).count()).toBeLessThanOrEqual(
+    4 + asked + 1 - mine,
+  );
   expect([...one.errors, ...other.errors]).toEqual([]);
   await one.context.close();
   await other.context.close();
@@ -225,7 +264,10 @@ test('a verdict made without a connection that differs by the time it arrives: b
   await answer(other.page, 0);
   await onRecord(other.page, id, (record) => record.readings.length === 2);
   await one.context.setOffline(false);
-  await one.page.getByRole('note', { name: 'The notebook reached another verdict' }).getByText(/More was on record by then than the device knew/).waitFor();
+  await one.page
+    .getByRole('note', { name: 'The notebook reached another verdict' })
+    .getByText(/More was on record by then than the device knew/)
+    .waitFor();
   const find = await onRecord(one.page, id, (record) => record.verdicts.length === 1);
   expect(find.verdicts[0]?.arrival).toMatchObject({ because: 'record', verdict: { outcome: 'pause' } });
   await one.page.goto('/finds');
@@ -238,7 +280,9 @@ test('a young member of a group collects when an adult of it has agreed', async 
   await beginGroup(keeper.page, 'The Kvists');
   // This group does without second looks; the verdict will say so.
   await keeper.page.getByRole('checkbox', { name: 'Where no expert reviewed a deadly pair' }).click();
-  await keeper.page.getByRole('checkbox', { name: 'Where no expert reviewed a deadly pair', checked: false }).waitFor();
+  await keeper.page
+    .getByRole('checkbox', { name: 'Where no expert reviewed a deadly pair', checked: false })
+    .waitFor();
   await keeper.page.getByRole('radio', { name: 'Young member' }).click();
   await keeper.page.getByRole('button', { name: 'Show a code' }).click();
   const shown = keeper.page.getByRole('heading', { level: 3 });
@@ -272,7 +316,10 @@ test('a young member of a group collects when an adult of it has agreed', async 
   // The young one's screen hears of it by itself.
   await young.page.getByText(/An adult of the group has been asked/).waitFor({ state: 'detached' });
   await hold(young.page, /I collect it/);
-  await young.page.getByText(/Kaia Kvist agreed|Collected/).first().waitFor();
+  await young.page
+    .getByText(/Kaia Kvist agreed|Collected/)
+    .first()
+    .waitFor();
   const find = await onRecord(young.page, id, (record) => record.decisions.length === 1);
   expect([find.decisions[0]?.choice, find.consents.length]).toEqual(['collect', 1]);
   expect(find.decisions[0]?.verdict).toBe(find.consents[0]?.verdict);
@@ -288,17 +335,27 @@ test('a photo goes to the notebook and comes to another device; taken out again 
     const canvas = Object.assign(document.createElement('canvas'), { width: 900, height: 700 });
     const pen = canvas.getContext('2d');
     // Noise, so that it takes several parts.
-    for (let n = 0; n < 40_000; n += 1) pen?.fillRect((n * 7919) % 900, (n * 104_729) % 700, 1 + (n % 3), 1 + (n % 4));
-    const blob = await new Promise<Blob | null>((done) => { canvas.toBlob(done, 'image/jpeg', 0.95); });
+    for (let n = 0; n < 40_000; n += 1)
+      pen?.fillRect((n * 7919) % 900, (n * 104_729) % 700, 1 + (n % 3), 1 + (n % 4));
+    const blob = await new Promise<Blob | null>((done) => {
+      canvas.toBlob(done, 'image/jpeg', 0.95);
+    });
     return [...new Uint8Array(await (blob ?? new Blob()).arrayBuffer())];
   });
-  await one.page.locator('input[type="file"]').setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(jpeg) });
+  await one.page
+    .locator('input[type="file"]')
+    .setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(jpeg) });
   await one.page.getByRole('button', { name: 'Keep the photo' }).click();
   const list = (page: Page) => page.getByRole('list', { name: 'Photos and sketches' }).getByRole('listitem');
   await list(one.page).waitFor();
   // It may be told of before its bytes have all gone; then it comes a little later.
   await list(other.page).waitFor();
-  const width = await list(other.page).locator('img').evaluate(async (image: HTMLImageElement) => { await image.decode(); return image.naturalWidth; });
+  const width = await list(other.page)
+    .locator('img')
+    .evaluate(async (image: HTMLImageElement) => {
+      await image.decode();
+      return image.naturalWidth;
+    });
   expect(width).toBe(900);
   await one.page.getByRole('button', { name: 'Larger' }).click();
   await one.page.getByRole('button', { name: 'Delete it' }).click();
@@ -400,7 +457,11 @@ test('an account deleted: only by its own name, with its notebook and on this de
   await line.waitFor();
   expect(await line.textContent()).not.toContain('Lio');
   await keeper.page.goto(`/find/${shared}`);
-  await keeper.page.getByLabel('Where, in your own words').or(keeper.page.getByText('keeps it.')).first().waitFor();
+  await keeper.page
+    .getByLabel('Where, in your own words')
+    .or(keeper.page.getByText('keeps it.'))
+    .first()
+    .waitFor();
   expect(await keeper.page.getByText(/Lio/).count()).toBe(0);
   expect([...keeper.errors, ...leaver.errors]).toEqual([]);
   for (const { context } of [keeper, leaver]) await context.close();

@@ -1,4 +1,7 @@
-/** Practice: a walk of five finds without a network, drills by keyboard, a sketch, a lesson made by one person and done by another, and lessons from files. */
+/**
+ * Practice: a walk of five finds without a network, drills by keyboard, a sketch, a lesson made by one person
+ * and done by another, and lessons from files.
+ */
 import { writeFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -9,25 +12,39 @@ jest.setTimeout(180_000);
 
 let rig: Rig;
 const scratch = mkdtempSync(join(tmpdir(), 'pause-practice-'));
-beforeAll(async () => { rig = await startRig(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
 afterAll(async () => {
   await rig.close();
   rmSync(scratch, { recursive: true, force: true });
 });
 
-const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click();
+const press = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' }).click();
 const answers = (page: Page) => page.getByRole('group', { name: 'Answers' }).getByRole('button');
-interface Told { readonly kind: string; readonly page?: string; readonly body: { readonly field?: string; readonly of?: string; readonly value?: unknown } }
-const everything = async (request: APIRequestContext): Promise<Told[]> => ((await (await request.get('/api/v1/me/export')).json()) as { own: Told[] }).own;
-const toldOf = async (page: Page, field: string) => (await everything(page.context().request)).filter(({ kind, body }) => kind === 'fields' && body.of === 'practice' && body.field === field).map(({ body }) => body.value as { at: string }[]);
+interface Told {
+  readonly kind: string;
+  readonly page?: string;
+  readonly body: { readonly field?: string; readonly of?: string; readonly value?: unknown };
+}
+const everything = async (request: APIRequestContext): Promise<Told[]> =>
+  ((await (await request.get('/api/v1/me/export')).json()) as { own: Told[] }).own;
+const toldOf = async (page: Page, field: string) =>
+  (await everything(page.context().request))
+    .filter(({ kind, body }) => kind === 'fields' && body.of === 'practice' && body.field === field)
+    .map(({ body }) => body.value as { at: string }[]);
 
 /** Looks at one thing of the find and puts it down, by whatever way it is shown. */
 async function lookOnce(page: Page, organ: number): Promise<void> {
   await page.getByRole('group', { name: 'Where' }).getByRole('radio').nth(organ).click();
   await page.getByRole('list', { name: 'What can be looked at' }).getByRole('button').first().click();
-  await page.getByRole('button', { name: /^(Put it down|Look at something else|Back)$/ }).first().waitFor();
+  await page
+    .getByRole('button', { name: /^(Put it down|Look at something else|Back)$/ })
+    .first()
+    .waitFor();
   const told = page.getByRole('button', { name: /^(Put it down|Look at something else)$/ });
-  if (await told.count() > 0) await told.click();
+  if ((await told.count()) > 0) await told.click();
   else await answers(page).first().click();
   await page.getByRole('heading', { name: 'Look closer' }).waitFor();
 }
@@ -50,8 +67,17 @@ test('a walk of five finds on a phone, without a network; told later, it is all 
     await page.getByRole('list', { name: 'What you looked at' }).getByRole('listitem').nth(1).waitFor();
     await press(page, find === 2 ? 'Collect' : find === 3 ? 'Not yet' : 'Leave');
     // The review: what it was, the bars by what was read, and the plan beside one's own way.
-    await page.getByRole('status').getByText(find === 2 ? /^You said: collect · / : find === 3 ? /^You said: not yet · / : /^You said: leave · /).waitFor();
-    await page.getByRole('list', { name: 'The bars as they were' }).getByRole('img', { name: /of \d bars? filled$|of \d bars filled/ }).first().waitFor();
+    await page
+      .getByRole('status')
+      .getByText(
+        find === 2 ? /^You said: collect · / : find === 3 ? /^You said: not yet · / : /^You said: leave · /,
+      )
+      .waitFor();
+    await page
+      .getByRole('list', { name: 'The bars as they were' })
+      .getByRole('img', { name: /of \d bars? filled$|of \d bars filled/ })
+      .first()
+      .waitFor();
     await page.getByText('The plan', { exact: true }).waitFor();
     await press(page, find < 5 ? 'The next find' : 'The end of the walk');
   }
@@ -61,8 +87,19 @@ test('a walk of five finds on a phone, without a network; told later, it is all 
   await context.setOffline(false);
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await page.getByText(/to be sent/).waitFor({ state: 'detached', timeout: 30_000 });
-  for (let attempt = 0; attempt < 50 && !(await toldOf(page, 'finds')).some((finds) => finds.length === 5); attempt += 1) await page.waitForTimeout(200);
-  const [five] = (await toldOf(page, 'finds')).filter((finds) => finds.length === 5) as unknown as { target: string; was: string; seed: number; decided: string; looks: object[] }[][];
+  for (
+    let attempt = 0;
+    attempt < 50 && !(await toldOf(page, 'finds')).some((finds) => finds.length === 5);
+    attempt += 1
+  )
+    await page.waitForTimeout(200);
+  const [five] = (await toldOf(page, 'finds')).filter((finds) => finds.length === 5) as unknown as {
+    target: string;
+    was: string;
+    seed: number;
+    decided: string;
+    looks: object[];
+  }[][];
   expect(five?.map(({ decided }) => decided)).toEqual(['leave', 'collect', 'not-yet', 'leave', 'leave']);
 
   // Whoever opens the address of a walk meets the same finds.
@@ -98,16 +135,29 @@ test('drills by keyboard alone: the answer counts, comes back, and is seen in th
     await page.getByRole('radio', { name: 'Fairly', checked: true }).waitFor();
     await answers(page).nth(at).focus();
     await page.keyboard.press('Enter');
-    await page.getByRole('status').filter({ hasText: /^(Right|Not so)/ }).waitFor();
+    await page
+      .getByRole('status')
+      .filter({ hasText: /^(Right|Not so)/ })
+      .waitFor();
     await page.getByRole('button', { name: /^(Next|To the end)$/ }).focus();
     await page.keyboard.press('Enter');
   }
   await page.getByRole('heading', { name: /of 2 right$/ }).waitFor();
   await quiet(page);
-  const told = (await toldOf(page, 'answers')).at(-1) as unknown as { card: string; sureness: string; look: { character: string } }[];
-  expect(told.map(({ card, sureness, look }) => [card, sureness, look.character])).toEqual([['feature:cap.shape', 'fairly', 'cap.shape'], ['feature:cap.shape', 'fairly', 'cap.shape']]);
+  const told = (await toldOf(page, 'answers')).at(-1) as unknown as {
+    card: string;
+    sureness: string;
+    look: { character: string };
+  }[];
+  expect(told.map(({ card, sureness, look }) => [card, sureness, look.character])).toEqual([
+    ['feature:cap.shape', 'fairly', 'cap.shape'],
+    ['feature:cap.shape', 'fairly', 'cap.shape'],
+  ]);
   await page.goto('/practice/confusion');
-  await page.getByRole('list', { name: 'How often each word of sureness was wrong' }).getByRole('listitem', { name: /^Fairly: wrong \d+ of \d+/ }).waitFor();
+  await page
+    .getByRole('list', { name: 'How often each word of sureness was wrong' })
+    .getByRole('listitem', { name: /^Fairly: wrong \d+ of \d+/ })
+    .waitFor();
   // What nobody knows is said, and nothing breaks.
   await page.goto('/practice/drill?cards=pair:no-such:one');
   await page.getByText('The guide knows nothing of it that can be drawn.').waitFor();
@@ -120,7 +170,7 @@ test('a feature is drawn from memory, the plate is laid over it, and what was wr
   for (let attempt = 0; attempt < 30; attempt += 1) {
     await page.goto('/practice/drill?cards=term:hymenophore.attachment:decurrent');
     await page.getByRole('heading', { level: 2 }).waitFor();
-    if (await page.getByRole('heading', { name: /^Draw it from memory/ }).count() > 0) break;
+    if ((await page.getByRole('heading', { name: /^Draw it from memory/ }).count()) > 0) break;
   }
   const paper = page.getByRole('application', { name: 'Paper to draw on' });
   const box = await paper.boundingBox();
@@ -148,17 +198,31 @@ test('a feature is drawn from memory, the plate is laid over it, and what was wr
   await press(page, 'Stop here');
   await page.getByRole('heading', { level: 1, name: 'Practice' }).waitFor();
   await quiet(page);
-  expect((await toldOf(page, 'answers')).at(-1)).toMatchObject([{ card: 'term:hymenophore.attachment:decurrent', right: true, sureness: 'fairly' }]);
+  expect((await toldOf(page, 'answers')).at(-1)).toMatchObject([
+    { card: 'term:hymenophore.attachment:decurrent', right: true, sureness: 'fairly' },
+  ]);
   await context.close();
 });
 
 /** Somebody new, in the demo's group. */
 async function newcomer(name: string) {
   const keeper = await rig.open(PHONE);
-  const invited = await (await keeper.context.request.post('/api/v1/groups/ostrel-walkers/invitations', { data: { role: 'member', days: 2 }, headers: { origin: rig.url } })).json() as { code: string };
+  const invited = (await (
+    await keeper.context.request.post('/api/v1/groups/ostrel-walkers/invitations', {
+      data: { role: 'member', days: 2 },
+      headers: { origin: rig.url },
+    })
+  ).json()) as { code: string };
   const other = await rig.open(PHONE, false, false);
   await signUp(other.context, rig.url, name);
-  expect((await other.context.request.post('/api/v1/invitations/accept', { data: { code: invited.code }, headers: { origin: rig.url } })).ok()).toBe(true);
+  expect(
+    (
+      await other.context.request.post('/api/v1/invitations/accept', {
+        data: { code: invited.code },
+        headers: { origin: rig.url },
+      })
+    ).ok(),
+  ).toBe(true);
   return { keeper, other };
 }
 
@@ -172,25 +236,47 @@ test('a lesson is made by a keeper and done by another; it goes out as a file an
   await page.getByRole('heading', { level: 1, name: 'Under the beeches' }).waitFor();
   await press(page, 'Put in a pair');
   await page.getByRole('textbox', { name: 'What is looked for' }).fill('chanterelle');
-  await page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /^Chanterelle/ }).first().click();
-  await page.getByRole('list', { name: 'Which one' }).getByRole('button', { name: /deadly$/ }).first().click();
+  await page
+    .getByRole('list', { name: 'Which one' })
+    .getByRole('button', { name: /^Chanterelle/ })
+    .first()
+    .click();
+  await page
+    .getByRole('list', { name: 'Which one' })
+    .getByRole('button', { name: /deadly$/ })
+    .first()
+    .click();
   const note = page.getByRole('textbox', { name: /: what to look at$/ });
   await note.fill('Look whether it has ridges or gills.');
   await note.blur();
-  await page.getByRole('list', { name: 'Pairs of this lesson' }).getByText('Look whether it has ridges or gills.').waitFor();
+  await page
+    .getByRole('list', { name: 'Pairs of this lesson' })
+    .getByText('Look whether it has ridges or gills.')
+    .waitFor();
   // A picture of one's own goes with it, made small.
   const [chooser] = await Promise.all([page.waitForEvent('filechooser'), press(page, 'Chanterelle')]);
   await chooser.setFiles('docs/screenshots/side-by-side.png');
   await page.getByRole('list', { name: 'Pictures' }).getByRole('img', { name: 'Chanterelle' }).waitFor();
   const [download] = await Promise.all([page.waitForEvent('download'), press(page, 'Save as a file')]);
   const file = readFileSync(await download.path(), 'utf8');
-  expect(JSON.parse(file)).toMatchObject({ format: 'pause-lesson', version: 1, lesson: { title: 'Under the beeches', pairs: [{ target: 'cantharellus-cibarius', note: 'Look whether it has ridges or gills.' }], photos: [{ taxon: 'cantharellus-cibarius' }] } });
+  expect(JSON.parse(file)).toMatchObject({
+    format: 'pause-lesson',
+    version: 1,
+    lesson: {
+      title: 'Under the beeches',
+      pairs: [{ target: 'cantharellus-cibarius', note: 'Look whether it has ridges or gills.' }],
+      photos: [{ taxon: 'cantharellus-cibarius' }],
+    },
+  });
   await quiet(page);
   await page.getByText(/to be sent/).waitFor({ state: 'detached' });
 
   const theirs = other.page;
   await theirs.goto('/practice');
-  await theirs.getByRole('list', { name: 'Lessons' }).getByRole('link', { name: /Under the beeches/ }).click();
+  await theirs
+    .getByRole('list', { name: 'Lessons' })
+    .getByRole('link', { name: /Under the beeches/ })
+    .click();
   await theirs.getByRole('list', { name: 'Pictures' }).getByRole('img', { name: 'Chanterelle' }).waitFor();
   // It is a keeper’s to change.
   expect(await theirs.getByRole('heading', { name: 'Make it' }).count()).toBe(0);
@@ -200,20 +286,27 @@ test('a lesson is made by a keeper and done by another; it goes out as a file an
     await theirs.getByText('Look whether it has ridges or gills.').waitFor();
     const among = theirs.getByRole('group', { name: 'Individuals' });
     await theirs.getByRole('heading', { level: 2 }).first().waitFor();
-    if (await among.count() > 0) await press(theirs, 'None of them');
+    if ((await among.count()) > 0) await press(theirs, 'None of them');
     else await answers(theirs).first().click();
     await theirs.getByRole('button', { name: /^(Next|To the end)$/ }).click();
   }
   await theirs.getByRole('heading', { name: /of 2 right$/ }).waitFor();
   await quiet(theirs);
-  expect((await everything(other.context.request)).some(({ body }) => body.of === 'practice' && body.field === 'lesson')).toBe(true);
+  expect(
+    (await everything(other.context.request)).some(
+      ({ body }) => body.of === 'practice' && body.field === 'lesson',
+    ),
+  ).toBe(true);
 
   // Out and in again; with a taxon that the guide here does not have; and broken.
   const load = async (name: string, text: string) => {
     const path = join(scratch, name);
     writeFileSync(path, text);
     await theirs.goto('/practice/lessons');
-    const [chosen] = await Promise.all([theirs.waitForEvent('filechooser'), press(theirs, 'Load one from a file')]);
+    const [chosen] = await Promise.all([
+      theirs.waitForEvent('filechooser'),
+      press(theirs, 'Load one from a file'),
+    ]);
     await chosen.setFiles(path);
   };
   await load('again.json', file);
@@ -227,7 +320,10 @@ test('a lesson is made by a keeper and done by another; it goes out as a file an
   await quiet(theirs);
   await theirs.getByText(/to be sent|was refused/).waitFor({ state: 'detached' });
   await load('broken.json', JSON.stringify({ ...elsewhere, lesson: { ...elsewhere.lesson, title: '' } }));
-  await theirs.getByRole('alert').getByText(/^lesson\.title: /).waitFor();
+  await theirs
+    .getByRole('alert')
+    .getByText(/^lesson\.title: /)
+    .waitFor();
   await theirs.getByText('Nothing was taken of it.').waitFor();
   await load('none.json', 'no json');
   await theirs.getByRole('alert').getByText('file: it is no JSON.').waitFor();
@@ -267,6 +363,9 @@ test('the group’s picture is for its keeper, added up without names', async ()
   await page.getByText(/^3 people of Ostrel walkers let theirs count, added up without names/).waitFor();
   const [all] = [await page.getByRole('main').textContent()];
   for (const name of ['Jorun', 'Tam', 'Mirel']) expect(all).not.toContain(name);
-  await page.getByRole('list', { name: 'Read as another' }).getByText(/^Runs on down the stem read as/).waitFor();
+  await page
+    .getByRole('list', { name: 'Read as another' })
+    .getByText(/^Runs on down the stem read as/)
+    .waitFor();
   await context.close();
 });

@@ -11,13 +11,29 @@ import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
 jest.setTimeout(120_000);
 
 let rig: Rig;
-beforeAll(async () => { rig = await startRig(); });
-afterAll(async () => { await rig.close(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
+afterAll(async () => {
+  await rig.close();
+});
 
 /** Answers to the application from something else than the server. */
-async function withRoute(path: string, answer: { status: number; body?: object } | 'abort', work: (page: Awaited<ReturnType<Rig['open']>>['page']) => Promise<void>) {
+async function withRoute(
+  path: string,
+  answer: { status: number; body?: object } | 'abort',
+  work: (page: Awaited<ReturnType<Rig['open']>>['page']) => Promise<void>,
+) {
   const { page, context } = await rig.open();
-  await page.route(`**/api/v1${path}`, (route) => (answer === 'abort' ? route.abort() : route.fulfill({ status: answer.status, contentType: 'application/json', body: JSON.stringify(answer.body ?? {}) })));
+  await page.route(`**/api/v1${path}`, (route) =>
+    answer === 'abort'
+      ? route.abort()
+      : route.fulfill({
+          status: answer.status,
+          contentType: 'application/json',
+          body: JSON.stringify(answer.body ?? {}),
+        }),
+  );
   await work(page);
   await context.close();
 }
@@ -49,16 +65,23 @@ test('the start stands still: what comes later pushes nothing away', async () =>
 test('the first screen waits for no more than 450,000 bytes of programs, and what begins them is a script of its own', async () => {
   const { page, context } = await rig.open(PHONE, false, false);
   const html = await (await page.request.get('/')).text();
-  const programs = [...html.matchAll(/<script src="([^"]+)" defer>|<link rel="preload" as="script" href="([^"]+)">/g)].map(([, asked, ahead]) => asked ?? ahead ?? '');
+  const programs = [
+    ...html.matchAll(/<script src="([^"]+)" defer>|<link rel="preload" as="script" href="([^"]+)">/g),
+  ].map(([, asked, ahead]) => asked ?? ahead ?? '');
   expect(programs.length).toBeGreaterThan(3);
-  const texts = new Map(await Promise.all(programs.map(async (url) => [url, await (await page.request.get(url)).text()] as const)));
+  const texts = new Map(
+    await Promise.all(
+      programs.map(async (url) => [url, await (await page.request.get(url)).text()] as const),
+    ),
+  );
   const bytes = [...texts.values()].reduce((sum, text) => sum + gzipSync(text, { level: 9 }).length, 0);
   expect(bytes).toBeLessThan(450_000);
   const last = programs.findIndex((url) => url.includes('/begin-'));
   expect(texts.get(programs[last] ?? '')).toMatch(/^\/\/# allFunctionsCalledOnLoad\n(__r\(\d+\);\s*)+$/);
   for (const text of [...texts.values()].filter((_, at) => at !== last)) expect(text).not.toMatch(/^__r\(/m);
   // Each is taken up in a task of its own; the largest holds one module that cannot be cut.
-  for (const text of texts.values()) expect(text.length).toBeLessThan(text.split(/^__d\(/m).length > 2 ? 120_000 : 200_000);
+  for (const text of texts.values())
+    expect(text.length).toBeLessThan(text.split(/^__d\(/m).length > 2 ? 120_000 : 200_000);
   await context.close();
 });
 
@@ -68,11 +91,17 @@ test('what the page says by itself stands before the program is asked for; one s
   const html = await answer.text();
   const scripts = [...html.matchAll(/<script>([^]*?)<\/script>/g)].map(([, text = '']) => text);
   expect(scripts).toHaveLength(1);
-  expect(answer.headers()['content-security-policy']).toContain(`script-src 'self' 'sha256-${createHash('sha256').update(scripts[0] ?? '').digest('base64')}'`);
+  expect(answer.headers()['content-security-policy']).toContain(
+    `script-src 'self' 'sha256-${createHash('sha256')
+      .update(scripts[0] ?? '')
+      .digest('base64')}'`,
+  );
   expect(answer.headers()['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
   const asked: string[] = [];
   await page.route(/\.js$/, async (route) => {
-    asked.push(await page.getByText(/^Pause checks a wild plant or fungus/).isVisible() ? 'stood' : 'missing');
+    asked.push(
+      (await page.getByText(/^Pause checks a wild plant or fungus/).isVisible()) ? 'stood' : 'missing',
+    );
     await route.continue();
   });
   await page.goto('/');
@@ -83,12 +112,27 @@ test('what the page says by itself stands before the program is asked for; one s
 
 test('what the build pressed is sent as it is, by the best way that the phone knows, and kept for good', async () => {
   const { page, context } = await rig.open(PHONE, false, false);
-  const name = /\/_expo\/static\/js\/web\/entry-[^"]*\.js/.exec(await (await page.request.get('/')).text())?.[0] ?? '';
+  const name =
+    /\/_expo\/static\/js\/web\/entry-[^"]*\.js/.exec(await (await page.request.get('/')).text())?.[0] ?? '';
   const folder = join(process.cwd(), 'app/dist');
   const whole = readFileSync(join(folder, name));
-  for (const [accepts, encoding, bytes] of [['gzip, br', 'br', readFileSync(join(folder, `${name}.br`))], ['gzip', 'gzip', readFileSync(join(folder, `${name}.gz`))], ['identity', undefined, whole]] as const) {
+  for (const [accepts, encoding, bytes] of [
+    ['gzip, br', 'br', readFileSync(join(folder, `${name}.br`))],
+    ['gzip', 'gzip', readFileSync(join(folder, `${name}.gz`))],
+    ['identity', undefined, whole],
+  ] as const) {
     const { headers, body } = await raw(`${rig.url}${name}`, accepts);
-    expect([headers['content-encoding'], headers['content-type'], headers['cache-control'], headers.vary]).toEqual([encoding, expect.stringMatching(/^(text|application)\/javascript/), 'public, max-age=31536000, immutable', expect.stringContaining('Accept-Encoding')]);
+    expect([
+      headers['content-encoding'],
+      headers['content-type'],
+      headers['cache-control'],
+      headers.vary,
+    ]).toEqual([
+      encoding,
+      expect.stringMatching(/^(text|application)\/javascript/),
+      'public, max-age=31536000, immutable',
+      expect.stringContaining('Accept-Encoding'),
+    ]);
     expect(body.equals(bytes)).toBe(true);
   }
   expect(brotliDecompressSync(readFileSync(join(folder, `${name}.br`))).equals(whole)).toBe(true);
@@ -97,7 +141,9 @@ test('what the build pressed is sent as it is, by the best way that the phone kn
 
 /** An answer as it comes over the wire. */
 async function raw(url: string, accepts: string): Promise<{ headers: IncomingHttpHeaders; body: Buffer }> {
-  const response = await new Promise<IncomingMessage>((resolve, reject) => { get(url, { headers: { 'accept-encoding': accepts } }, resolve).on('error', reject); });
+  const response = await new Promise<IncomingMessage>((resolve, reject) => {
+    get(url, { headers: { 'accept-encoding': accepts } }, resolve).on('error', reject);
+  });
   const parts: Buffer[] = [];
   for await (const part of response) parts.push(part as Buffer);
   return { headers: response.headers, body: Buffer.concat(parts) };
@@ -107,7 +153,10 @@ test('the demo is opened by one tap, says that it is the demo, and takes along w
   const { page, context, errors } = await rig.open(PHONE, false, false);
   const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the old weir');
   await page.goto('/');
-  await page.getByText(/everyone in it|its people and their finds are made up/).first().waitFor();
+  await page
+    .getByText(/everyone in it|its people and their finds are made up/)
+    .first()
+    .waitFor();
   await page.getByRole('button', { name: 'Open it as Mirel Aschkar' }).click();
   await page.getByText(/Mirel Aschkar’s notebook · demo/).waitFor();
   await page.getByRole('link', { name: /Penny bun/ }).waitFor();
@@ -118,15 +167,26 @@ test('the demo is opened by one tap, says that it is the demo, and takes along w
 });
 
 test('a server that cannot work just now keeps nobody from a find, and is asked again', async () => {
-  await withRoute('/me', { status: 503, body: { type: 'urn:pause:problem:database-away', title: 'The database does not answer. Nothing was stored; try again.', status: 503 } }, async (page) => {
-    const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the old weir');
-    await page.goto('/notebook');
-    await page.getByText('Nobody is signed in.').waitFor();
-    await page.unroute('**/api/v1/me');
-    await page.goto('/');
-    await page.getByRole('link', { name: /Penny bun/ }).waitFor();
-    await onRecord(page, id, (record) => record.targets.length === 1);
-  });
+  await withRoute(
+    '/me',
+    {
+      status: 503,
+      body: {
+        type: 'urn:pause:problem:database-away',
+        title: 'The database does not answer. Nothing was stored; try again.',
+        status: 503,
+      },
+    },
+    async (page) => {
+      const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the old weir');
+      await page.goto('/notebook');
+      await page.getByText('Nobody is signed in.').waitFor();
+      await page.unroute('**/api/v1/me');
+      await page.goto('/');
+      await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+      await onRecord(page, id, (record) => record.targets.length === 1);
+    },
+  );
 });
 
 test('a server that sends nonsense is not believed', async () => {
@@ -212,7 +272,10 @@ test('a screen that Pause cannot draw says what is wrong and loses nothing', asy
   await page.getByText('Pause made a mistake here').waitFor();
   await page.getByText(/reading 'words'/).waitFor();
   await page.getByRole('link', { name: 'Finds' }).click();
-  await page.getByRole('link', { name: /Penny bun/ }).first().waitFor();
+  await page
+    .getByRole('link', { name: /Penny bun/ })
+    .first()
+    .waitFor();
   await context.close();
 });
 
@@ -235,8 +298,11 @@ test('side by side: what parts the two as drawings, what was read, and the next 
   await page.getByRole('button', { name: /^Deadly webcap deadly/ }).click();
   await page.getByRole('link', { name: 'Side by side' }).click();
   await page.getByRole('heading', { name: 'Where they part' }).waitFor();
-  // Both as a whole on one scale, the parts that differ in the accent, with the number that stands before what is said of them.
-  await page.waitForFunction(() => document.querySelectorAll('svg path[stroke="var(--pause-collect)"]').length > 4);
+  // Both as a whole on one scale, the parts that differ in the accent, with the number that stands before
+  // what is said of them.
+  await page.waitForFunction(
+    () => document.querySelectorAll('svg path[stroke="var(--pause-collect)"]').length > 4,
+  );
   await page.getByText('2 cm', { exact: true }).nth(1).waitFor();
   await page.waitForFunction(() => document.querySelectorAll('svg text').length >= 2);
   const pointed = await page.locator('svg text').allTextContents();
@@ -244,7 +310,9 @@ test('side by side: what parts the two as drawings, what was read, and the next 
   expect(pointed.every((number) => listed.some((text) => text.startsWith(number)))).toBe(true);
   const underside = page.getByRole('group', { name: 'Underside', exact: true });
   await underside.getByText('Thin gills, like the pages of a book').waitFor();
-  await page.waitForFunction(() => document.querySelectorAll('[aria-label="Underside"] svg path').length > 20);
+  await page.waitForFunction(
+    () => document.querySelectorAll('[aria-label="Underside"] svg path').length > 20,
+  );
   const drawings = await underside.locator('svg').evaluateAll((all) => all.map((svg) => svg.innerHTML));
   expect(drawings).toHaveLength(2);
   expect(new Set(drawings).size).toBe(2);
@@ -262,7 +330,24 @@ test('what the server refuses is said, and the record is shown as it stands', as
   const { page, context } = await rig.open();
   await page.goto('/find/demo-find-5/check');
   await strip(page).waitFor();
-  await page.route('**/sync/push', (route) => route.fulfill({ status: 200, contentType: 'application/json', body: JSON.stringify({ results: [{ status: 'refused', problem: { type: 'urn:pause:problem:invalid', title: 'value.states[0]: that is not a state', status: 422 } }] }) }));
+  await page.route('**/sync/push', (route) =>
+    route.fulfill({
+      status: 200,
+      contentType: 'application/json',
+      body: JSON.stringify({
+        results: [
+          {
+            status: 'refused',
+            problem: {
+              type: 'urn:pause:problem:invalid',
+              title: 'value.states[0]: that is not a state',
+              status: 422,
+            },
+          },
+        ],
+      }),
+    }),
+  );
   await page.getByRole('button', { name: 'Blunt ridges, folds of the flesh itself' }).click();
   await page.getByRole('alert').getByText('value.states[0]: that is not a state').waitFor();
   await page.getByRole('button', { name: 'I have read it' }).click();
@@ -287,10 +372,13 @@ test('two tabs on one find: both answers are kept', async () => {
     await tab.goto('/find/demo-find-4/check');
     await strip(tab).waitFor();
   }
-  const first = (tab: typeof page) => tab.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
+  const first = (tab: typeof page) =>
+    tab.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
   await Promise.all([first(page), first(other)]);
   for (let attempt = 0; attempt < 50; attempt += 1) {
-    const find = (await (await page.request.get('/api/v1/finds/demo-find-4')).json()) as { readings: unknown[] };
+    const find = (await (await page.request.get('/api/v1/finds/demo-find-4')).json()) as {
+      readings: unknown[];
+    };
     if (find.readings.length === 6) break;
     await page.waitForTimeout(100);
   }
@@ -302,16 +390,40 @@ test('two tabs on one find: both answers are kept', async () => {
 });
 
 test('the smallest things to tap are as large as a gloved finger, and nothing runs out of the screen', async () => {
-  for (const [size, paths] of [[PHONE, ['/', '/new', '/finds', '/find/demo-find-5/check', '/find/demo-find-4/around', '/find/demo-find-3/verdict', '/eaten']], [WIDE, ['/find/demo-find-5/check', '/finds']]] as const) {
+  for (const [size, paths] of [
+    [
+      PHONE,
+      [
+        '/',
+        '/new',
+        '/finds',
+        '/find/demo-find-5/check',
+        '/find/demo-find-4/around',
+        '/find/demo-find-3/verdict',
+        '/eaten',
+      ],
+    ],
+    [WIDE, ['/find/demo-find-5/check', '/finds']],
+  ] as const) {
     const { page, context } = await rig.open(size);
     for (const path of paths) {
       await page.goto(path);
       await quiet(page);
       const found = await page.evaluate(() => {
-        const little = [...document.querySelectorAll('[role="button"], [role="radio"], [role="checkbox"], [role="link"], button, a')]
-          .map((e) => ({ box: e.getBoundingClientRect(), name: e.getAttribute('aria-label') ?? e.textContent }))
+        const little = [
+          ...document.querySelectorAll(
+            '[role="button"], [role="radio"], [role="checkbox"], [role="link"], button, a',
+          ),
+        ]
+          .map((e) => ({
+            box: e.getBoundingClientRect(),
+            name: e.getAttribute('aria-label') ?? e.textContent,
+          }))
           .filter(({ box }) => box.width > 0 && (box.height < 47.5 || box.width < 40));
-        return { little: little.map(({ name, box }) => `${name} ${Math.round(box.width)}x${Math.round(box.height)}`), overflow: document.documentElement.scrollWidth > window.innerWidth };
+        return {
+          little: little.map(({ name, box }) => `${name} ${Math.round(box.width)}x${Math.round(box.height)}`),
+          overflow: document.documentElement.scrollWidth > window.innerWidth,
+        };
       });
       expect([path, found]).toEqual([path, { little: [], overflow: false }]);
     }

@@ -1,15 +1,23 @@
-/** From collect to how much: four ceilings told one by one, a wrong number refused, what was taken before counted, and the person's own steps. */
+/**
+ * From collect to how much: four ceilings told one by one, a wrong number refused, what was taken before
+ * counted, and the person's own steps.
+ */
 import type { Page } from 'playwright-core';
 import { PHONE, quiet, startRig, type Rig } from '../rig';
 
 jest.setTimeout(180_000);
 
 let rig: Rig;
-beforeAll(async () => { rig = await startRig(); });
-afterAll(async () => { await rig.close(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
+afterAll(async () => {
+  await rig.close();
+});
 
 const answer = (page: Page) => page.getByRole('status', { name: 'How much to take' });
-const ceiling = (page: Page, name: string) => page.getByRole('list', { name: 'The four ceilings' }).getByRole('listitem').filter({ hasText: name });
+const ceiling = (page: Page, name: string) =>
+  page.getByRole('list', { name: 'The four ceilings' }).getByRole('listitem').filter({ hasText: name });
 async function tell(page: Page, label: string | RegExp, value: string): Promise<void> {
   const field = page.getByRole('textbox', { name: label, exact: typeof label === 'string' });
   await field.fill(value);
@@ -32,12 +40,16 @@ test('the four ceilings, told one by one and without a connection, decide how mu
   await tell(page, 'Grams each time, made ready', '-5');
   await page.getByText('grams above nothing').waitFor();
   await tell(page, 'Grams each time, made ready', '150');
-  await answer(page).getByText(/^Take up to 600.g$/).waitFor();
+  await answer(page)
+    .getByText(/^Take up to 600.g$/)
+    .waitFor();
   await page.getByText(/^What you need decides: more is not needed\./).waitFor();
   await tell(page, HOW_MANY, '1,5');
   await page.getByText('a whole number from 0').waitFor();
   await tell(page, HOW_MANY, '600');
-  await ceiling(page, 'What the patch bears').getByText(/^2\d0.g$/).waitFor();
+  await ceiling(page, 'What the patch bears')
+    .getByText(/^2\d0.g$/)
+    .waitFor();
   await page.getByText(/^What the patch bears decides/).waitFor();
   const first = await ceiling(page, 'What the patch bears').innerText();
   // One is heavier than was guessed: so is what the patch bears.
@@ -48,11 +60,20 @@ test('the four ceilings, told one by one and without a connection, decide how mu
   expect(await page.getByRole('button', { name: 'Put it down' }).isDisabled()).toBe(true);
   await page.getByRole('group', { name: 'Of what', exact: true }).getByText('pieces').click();
   await page.getByRole('button', { name: 'Put it down' }).click();
-  await page.getByRole('alert').getByText(/^Then one piece weighs 200.g; about 1.g is usual\. Is that right\?$/).waitFor();
+  await page
+    .getByRole('alert')
+    .getByText(/^Then one piece weighs 200.g; about 1.g is usual\. Is that right\?$/)
+    .waitFor();
   await page.getByLabel('Weigh, in grams').fill('200');
   await page.getByRole('button', { name: 'Put it down' }).click();
   await page.getByText(/^A piece about 2 g/).waitFor();
-  await page.waitForFunction((was) => ![...document.querySelectorAll('[aria-label="The four ceilings"] [role="listitem"]')].some((one) => one.textContent.replace(/\s/g, '') === was.replace(/\s/g, '')), first);
+  await page.waitForFunction(
+    (was) =>
+      ![...document.querySelectorAll('[aria-label="The four ceilings"] [role="listitem"]')].some(
+        (one) => one.textContent.replace(/\s/g, '') === was.replace(/\s/g, ''),
+      ),
+    first,
+  );
   await tell(page, 'Litres that fit', '0,5');
   await page.getByText(/^Basket and hands decides: the basket is full then\./).waitFor();
 
@@ -74,7 +95,9 @@ test('the four ceilings, told one by one and without a connection, decide how mu
   await page.getByText(/^By how many are young, grown and bearing, it renews itself less/).waitFor();
   await tell(page, 'Young', '9000');
   await tell(page, 'Grown', '900');
-  await page.getByText(/^By how many are young, grown and bearing, it renews itself less/).waitFor({ state: 'detached' });
+  await page
+    .getByText(/^By how many are young, grown and bearing, it renews itself less/)
+    .waitFor({ state: 'detached' });
   await page.getByText('About 300: in eight of ten cases from 270 to 330.').waitFor();
   await page.getByText('It spreads where it does not belong', { exact: true }).click();
   await page.getByText(/all of it may go, and nothing of it is scattered/).waitFor();
@@ -87,11 +110,20 @@ test('the four ceilings, told one by one and without a connection, decide how mu
   await page.getByRole('list', { name: 'By which hand' }).getByText('A word of thanks').waitFor();
 
   await tell(page, 'How much', '600');
-  await page.getByRole('alert').getByText('Choose what it is measured in; until then it is not kept.').waitFor();
+  await page
+    .getByRole('alert')
+    .getByText('Choose what it is measured in; until then it is not kept.')
+    .waitFor();
   await page.getByRole('group', { name: 'Measured in' }).getByText('litres').click();
-  await page.getByRole('alert').getByText(/^600.litres of it weigh about \d+.kg\. Is that right\?$/).waitFor();
+  await page
+    .getByRole('alert')
+    .getByText(/^600.litres of it weigh about \d+.kg\. Is that right\?$/)
+    .waitFor();
   await tell(page, 'How much', '0.4');
-  await page.getByRole('status').getByText(/^Kept: 0.4.litres\.$/).waitFor();
+  await page
+    .getByRole('status')
+    .getByText(/^Kept: 0.4.litres\.$/)
+    .waitFor();
   await page.getByText('A quarter', { exact: true }).click();
   await page.getByText('One whole specimen is kept aside', { exact: true }).click();
   await context.setOffline(false);
@@ -113,7 +145,9 @@ test('the four ceilings, told one by one and without a connection, decide how mu
 test('of what is not collected, or was against the verdict, it is not said how much', async () => {
   const { page, context } = await rig.open(PHONE);
   await page.goto('/find/demo-find-4/take');
-  await page.getByRole('heading', { name: /^It is not collected|^It was collected against the verdict/ }).waitFor();
+  await page
+    .getByRole('heading', { name: /^It is not collected|^It was collected against the verdict/ })
+    .waitFor();
   expect(await page.getByRole('list', { name: 'The four ceilings' }).count()).toBe(0);
   await context.close();
 });
@@ -163,7 +197,9 @@ test('at home every piece is looked at again: strays open finds, passes bring th
 
   // Told faster than the device keeps it, nothing is lost.
   const time = Number(/\d+/.exec(await page.getByRole('heading', { name: /^Time \d+$/ }).innerText())?.[0]);
-  await page.getByRole('button', { name: 'All of it is gone through' }).evaluate((one: HTMLElement) => { for (let tap = 0; tap < 3; tap += 1) one.click(); });
+  await page.getByRole('button', { name: 'All of it is gone through' }).evaluate((one: HTMLElement) => {
+    for (let tap = 0; tap < 3; tap += 1) one.click();
+  });
   await page.getByRole('heading', { name: `Time ${time + 3}` }).waitFor();
   expect(errors).toEqual([]);
   await context.close();

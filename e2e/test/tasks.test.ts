@@ -1,12 +1,19 @@
-/** What new users set out to do on the demo can be done, on a phone as a browser shows it, within what a hand bears. */
+/**
+ * What new users set out to do on the demo can be done, on a phone as a browser shows it, within what a hand
+ * bears.
+ */
 import { startRig, type Rig } from '../rig';
 import { doTask, TASKS } from '../tasks';
 
 jest.setTimeout(240_000);
 
 let rig: Rig;
-beforeAll(async () => { rig = await startRig(); });
-afterAll(async () => { await rig.close(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
+afterAll(async () => {
+  await rig.close();
+});
 
 /** Taps and scrolls that a task may cost at most. */
 const MOST = { taps: 25, scrolls: 25 };

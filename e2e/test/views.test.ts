@@ -7,16 +7,26 @@ import { KINDS, openView, VIEWS, WIDE_VIEWS } from '../views';
 jest.setTimeout(900_000);
 
 let rig: Rig;
-beforeAll(async () => { rig = await startRig(); });
-afterAll(async () => { await rig.close(); });
+beforeAll(async () => {
+  rig = await startRig();
+});
+afterAll(async () => {
+  await rig.close();
+});
 
 interface Axe {
-  readonly run: (where: Document, how: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
+  readonly run: (
+    where: Document,
+    how: object,
+  ) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>;
 }
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 
 /** Sets how Pause looks, as another window of the same device would, and waits until the page follows. */
-async function set(page: Page, settings: { readonly theme: 'day' | 'dim'; readonly text: number }): Promise<void> {
+async function set(
+  page: Page,
+  settings: { readonly theme: 'day' | 'dim'; readonly text: number },
+): Promise<void> {
   await page.evaluate((kept) => {
     window.localStorage.setItem('pause:look', kept);
     window.dispatchEvent(new StorageEvent('storage', { key: 'pause:look' }));
@@ -26,30 +36,50 @@ async function set(page: Page, settings: { readonly theme: 'day' | 'dim'; readon
 
 /** @param only the rules to ask; else all, with the size of what is tapped */
 async function axe(page: Page, only?: readonly string[]): Promise<string[]> {
-  const how = { ...(only ? { runOnly: only } : { rules: { 'target-size': { enabled: true } } }), resultTypes: ['violations'] };
-  const { violations } = await page.evaluate((asked) => (window as unknown as { axe: Axe }).axe.run(document, asked), how);
-  return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).slice(0, 3).join(' | ')}`);
+  const how = {
+    ...(only ? { runOnly: only } : { rules: { 'target-size': { enabled: true } } }),
+    resultTypes: ['violations'],
+  };
+  const { violations } = await page.evaluate(
+    (asked) => (window as unknown as { axe: Axe }).axe.run(document, asked),
+    how,
+  );
+  return violations.map(
+    (v) =>
+      `${v.id}: ${v.nodes
+        .map((n) => n.html.slice(0, 120))
+        .slice(0, 3)
+        .join(' | ')}`,
+  );
 }
 
-/** What the screen is, how much larger its letters are set at most, and the views that are looked at dim, and in those letters. */
+/**
+ * What the screen is, how much larger its letters are set at most, and the views that are looked at dim, and
+ * in those letters.
+ */
 const SCREENS = [
   { name: 'phone', size: PHONE, text: 2, dim: KINDS, large: VIEWS },
   // On a wide screen letters as large as still leave it three panes, and the views with panes of their own.
   { name: 'wide', size: WIDE, text: 1.25, dim: WIDE_VIEWS, large: WIDE_VIEWS },
 ] as const;
 
-/** All that is wrong with a view: on a phone and where it is wide, by day and dim, in usual and in large letters. */
+/**
+ * All that is wrong with a view: on a phone and where it is wide, by day and dim, in usual and in large
+ * letters.
+ */
 async function wrongWith(page: Page, path: string): Promise<string[]> {
   const wrong: string[] = [];
   await page.setViewportSize(PHONE);
   await openView(page, path);
   await page.evaluate(AXE);
   for (const { name, size, text, dim, large } of SCREENS) {
-    const note = (where: string, found: readonly string[]) => wrong.push(...found.map((one) => `${path}, ${name}, ${where}: ${one}`));
+    const note = (where: string, found: readonly string[]) =>
+      wrong.push(...found.map((one) => `${path}, ${name}, ${where}: ${one}`));
     await page.setViewportSize(size);
     await set(page, { theme: 'day', text: 1 });
     // Wherever one is, what to do when someone ate something is one tap away.
-    if (await page.getByRole('link', { name: 'Eaten?', exact: true }).count() !== 1) note('day', ['no way to what to do when someone ate something']);
+    if ((await page.getByRole('link', { name: 'Eaten?', exact: true }).count()) !== 1)
+      note('day', ['no way to what to do when someone ate something']);
     note('day', await axe(page));
     // At dusk only the colours are others.
     if ((dim as readonly string[]).includes(path)) {
@@ -59,9 +89,18 @@ async function wrongWith(page: Page, path: string): Promise<string[]> {
     }
     if ((large as readonly string[]).includes(path)) {
       await set(page, { theme: 'day', text });
-      expect(await page.evaluate(() => document.documentElement.style.getPropertyValue('--pause-text'))).toBe(String(text));
+      expect(await page.evaluate(() => document.documentElement.style.getPropertyValue('--pause-text'))).toBe(
+        String(text),
+      );
       // That the letters themselves are so large, on a view that begins with a title.
-      if (path === large.at(-1)) expect(await page.evaluate(() => parseFloat(getComputedStyle(document.querySelector('[role="heading"]') ?? document.body).fontSize))).toBeGreaterThan(20 * text);
+      if (path === large.at(-1))
+        expect(
+          await page.evaluate(() =>
+            parseFloat(
+              getComputedStyle(document.querySelector('[role="heading"]') ?? document.body).fontSize,
+            ),
+          ),
+        ).toBeGreaterThan(20 * text);
       note(`letters ${text} times as large`, await lostOn(page));
     }
   }
@@ -72,7 +111,7 @@ test('every view, on a phone and wide: nothing stands in the way of anyone, by d
   const halves = [0, 1].map(async (half) => {
     const { page, context } = await rig.open(PHONE);
     const wrong: string[] = [];
-    for (const path of VIEWS.filter((_, i) => i % 2 === half)) wrong.push(...await wrongWith(page, path));
+    for (const path of VIEWS.filter((_, i) => i % 2 === half)) wrong.push(...(await wrongWith(page, path)));
     await context.close();
     return wrong;
   });

@@ -1,6 +1,6 @@
 import { parseGuide, type Guide } from '@pause/core';
-import head from '../data/guide.json';
 import characters from '../data/characters.json';
+import head from '../data/guide.json';
 import { taxa } from './taxa';
 
 /**

@@ -10,7 +10,12 @@ export interface WantedEntry {
   readonly outer?: readonly [number, number];
 }
 
-/** By taxon: what is usual and what occasional of it at the stages at which it is gathered, read without sight of the guide. */
-export function wantedReading(): Readonly<Record<string, { readonly characters: Readonly<Record<string, 'na' | WantedEntry>> }>> {
+/**
+ * By taxon: what is usual and what occasional of it at the stages at which it is gathered, read without sight
+ * of the guide.
+ */
+export function wantedReading(): Readonly<
+  Record<string, { readonly characters: Readonly<Record<string, 'na' | WantedEntry>> }>
+> {
   return wanted.taxa as unknown as ReturnType<typeof wantedReading>;
 }

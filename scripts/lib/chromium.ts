@@ -11,6 +11,7 @@ export async function findChromium(): Promise<string> {
   if (there) return there;
   await installPackages(['chromium']);
   const installed = found();
-  if (!installed) throw new Hitch('Chromium was installed but not found; the browser tests need /usr/bin/chromium.');
+  if (!installed)
+    throw new Hitch('Chromium was installed but not found; the browser tests need /usr/bin/chromium.');
   return installed;
 }

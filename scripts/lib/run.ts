@@ -6,10 +6,16 @@ export interface Ran {
 }
 
 /** Runs a program to its end, never throws for its status. Output and errors come back as one text. */
-export function run(command: string, args: readonly string[], options: { cwd?: string; env?: NodeJS.ProcessEnv; echo?: boolean } = {}): Promise<Ran> {
+export function run(
+  command: string,
+  args: readonly string[],
+  options: { cwd?: string; env?: NodeJS.ProcessEnv; echo?: boolean } = {},
+): Promise<Ran> {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, {
-      cwd: options.cwd, env: { ...process.env, ...options.env }, stdio: ['ignore', 'pipe', 'pipe'],
+      cwd: options.cwd,
+      env: { ...process.env, ...options.env },
+      stdio: ['ignore', 'pipe', 'pipe'],
     });
     let output = '';
     const take = (chunk: Buffer) => {
@@ -18,7 +24,9 @@ export function run(command: string, args: readonly string[], options: { cwd?: s
     };
     child.stdout.on('data', take);
     child.stderr.on('data', take);
-    child.on('error', (error: NodeJS.ErrnoException) => (error.code === 'ENOENT' ? resolve({ status: 127, output: `${command} is not there` }) : reject(error)));
+    child.on('error', (error: NodeJS.ErrnoException) =>
+      error.code === 'ENOENT' ? resolve({ status: 127, output: `${command} is not there` }) : reject(error),
+    );
     child.on('close', (status) => resolve({ status: status ?? 1, output }));
   });
 }

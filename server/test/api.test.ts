@@ -35,15 +35,23 @@ async function ask(method: string, path: string, body?: unknown, type = 'applica
     ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   });
   const text = await response.text();
-  return { status: response.status, type: response.headers.get('content-type') ?? '', body: (text ? JSON.parse(text) : {}) as Json };
+  return {
+    status: response.status,
+    type: response.headers.get('content-type') ?? '',
+    body: (text ? JSON.parse(text) : {}) as Json,
+  };
 }
 const post = (path: string, body: unknown) => ask('POST', path, body);
 
 async function counts(): Promise<Record<string, number>> {
-  const entries = await Promise.all(APPEND_ONLY.map(async (table) => {
-    const { rows } = await sql<{ n: number }>`select count(*)::int as n from ${sql.table(table)}`.execute(database.db);
-    return [table, rows[0]?.n ?? -1] as const;
-  }));
+  const entries = await Promise.all(
+    APPEND_ONLY.map(async (table) => {
+      const { rows } = await sql<{ n: number }>`select count(*)::int as n from ${sql.table(table)}`.execute(
+        database.db,
+      );
+      return [table, rows[0]?.n ?? -1] as const;
+    }),
+  );
   return Object.fromEntries(entries);
 }
 
@@ -52,13 +60,26 @@ async function begin(target = 'cantharellus-cibarius', kingdom = 'Fungi') {
   const find = randomUUID();
   const piece = randomUUID();
   const source = followChecks(target);
-  await post('/finds', { id: find, startedAt: at(0), kingdom, person: PERSON, placeNote: 'Spruce above the Karrow spring' });
+  await post('/finds', {
+    id: find,
+    startedAt: at(0),
+    kingdom,
+    person: PERSON,
+    placeNote: 'Spruce above the Karrow spring',
+  });
   await post(`/finds/${find}/pieces`, { id: piece, at: at(0), purpose: 'decide' });
   await post(`/finds/${find}/targets`, { id: randomUUID(), at: at(1), taxon: target });
   await post(`/finds/${find}/contexts`, { id: randomUUID(), at: at(2), context: source.context });
-  const reading = (character: string, value: unknown, more: Json = {}) => (
-    { id: randomUUID(), piece, character, value, sureness: 'sure', by: PERSON, at: at(10), ...more }
-  );
+  const reading = (character: string, value: unknown, more: Json = {}) => ({
+    id: randomUUID(),
+    piece,
+    character,
+    value,
+    sureness: 'sure',
+    by: PERSON,
+    at: at(10),
+    ...more,
+  });
   return { find, piece, reading };
 }
 
@@ -81,20 +102,36 @@ describe('a find, from beginning to decision', () => {
     expect(verdict.outcome).toBe('collect');
     const id = randomUUID();
     expect((await post(`/finds/${find}/verdicts`, { id, at: at(90), verdict })).status).toBe(201);
-    expect((await post(`/finds/${find}/decisions`, { id: randomUUID(), at: at(91), verdict: id, choice: 'collect', by: PERSON })).status).toBe(201);
+    expect(
+      (
+        await post(`/finds/${find}/decisions`, {
+          id: randomUUID(),
+          at: at(91),
+          verdict: id,
+          choice: 'collect',
+          by: PERSON,
+        })
+      ).status,
+    ).toBe(201);
 
     const kept = await record(find);
     expect(kept.readings).toHaveLength(2 * allUsual('cantharellus-cibarius').length);
     expect(kept.decisions.map((d) => d.choice)).toEqual(['collect']);
     expect(canonicalJson(kept.verdicts[0]?.verdict)).toBe(canonicalJson(verdict));
     const [line] = (await ask('GET', '/finds')).body.finds as Json[];
-    expect((await ask('GET', '/finds')).body.finds).toContainEqual(expect.objectContaining({ id: find, outcome: 'collect', choice: 'collect' }));
+    expect((await ask('GET', '/finds')).body.finds).toContainEqual(
+      expect.objectContaining({ id: find, outcome: 'collect', choice: 'collect' }),
+    );
     expect(line).toBeDefined();
   });
 
   test('the stateless decision gives the same bytes as the core', async () => {
     const find = followChecks('boletus-edulis');
-    const response = await fetch(`${server.url}/api/v1/decide`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(find) });
+    const response = await fetch(`${server.url}/api/v1/decide`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(find),
+    });
     expect(canonicalJson(await response.json())).toBe(canonicalJson(decide(guide, find)));
   });
 
@@ -105,14 +142,23 @@ describe('a find, from beginning to decision', () => {
     await post(`/finds/${find}/withdrawals`, { id: randomUUID(), at: at(11), reading: slip.id });
     await post(`/finds/${find}/skips`, { id: randomUUID(), at: at(12), piece, character: 'spore.print' });
     await post(`/finds/${find}/pieces`, { id: randomUUID(), at: at(13), purpose: 'compare' });
-    const noted = reading('cap.shape', { kind: 'states', states: ['funnel'] }, { at: at(14), note: 'the far side' });
+    const noted = reading(
+      'cap.shape',
+      { kind: 'states', states: ['funnel'] },
+      { at: at(14), note: 'the far side' },
+    );
     await post(`/finds/${find}/readings`, noted);
     expect((await record(find)).readings.at(-1)).toEqual(noted);
     const kept = await record(find);
     expect(kept.withdrawals).toEqual([{ reading: slip.id, at: at(11) }]);
     expect(kept.skips).toEqual([{ character: 'spore.print', piece, at: at(12) }]);
     expect(kept.pieces.map((p) => p.purpose)).toEqual(['decide', 'compare']);
-    expect(verdictOf(kept).reasons).toContainEqual({ weight: 'pause', code: 'taken-back', character: 'hymenophore', piece });
+    expect(verdictOf(kept).reasons).toContainEqual({
+      weight: 'pause',
+      code: 'taken-back',
+      character: 'hymenophore',
+      piece,
+    });
   });
 });
 
@@ -122,14 +168,19 @@ describe('sending twice', () => {
     const body = reading('hymenophore', { kind: 'states', states: ['ridges'] });
     expect((await post(`/finds/${find}/readings`, body)).status).toBe(201);
     const before = await counts();
-    expect(await post(`/finds/${find}/readings`, body)).toMatchObject({ status: 200, body: { status: 'known' } });
+    expect(await post(`/finds/${find}/readings`, body)).toMatchObject({
+      status: 200,
+      body: { status: 'known' },
+    });
     expect(await counts()).toEqual(before);
   });
 
   test('at the same moment, too', async () => {
     const { find, reading } = await begin();
     const body = reading('hymenophore', { kind: 'states', states: ['ridges'] });
-    const statuses = await Promise.all(Array.from({ length: 8 }, async () => (await post(`/finds/${find}/readings`, body)).status));
+    const statuses = await Promise.all(
+      Array.from({ length: 8 }, async () => (await post(`/finds/${find}/readings`, body)).status),
+    );
     expect(statuses.sort()).toEqual([200, 200, 200, 200, 200, 200, 200, 201]);
   });
 
@@ -138,8 +189,14 @@ describe('sending twice', () => {
     const body = reading('hymenophore', { kind: 'states', states: ['ridges'] });
     await post(`/finds/${find}/readings`, body);
     const before = await counts();
-    const answer = await post(`/finds/${find}/readings`, { ...body, value: { kind: 'states', states: ['gills'] } });
-    expect(answer).toMatchObject({ status: 409, body: { type: 'urn:pause:problem:duplicate-id', errors: [{ field: 'id' }] } });
+    const answer = await post(`/finds/${find}/readings`, {
+      ...body,
+      value: { kind: 'states', states: ['gills'] },
+    });
+    expect(answer).toMatchObject({
+      status: 409,
+      body: { type: 'urn:pause:problem:duplicate-id', errors: [{ field: 'id' }] },
+    });
     expect(await counts()).toEqual(before);
   });
 
@@ -163,19 +220,97 @@ describe('sending twice', () => {
 
 describe('what is wrong is refused with its field, and nothing is stored', () => {
   test.each<[string, string, (b: Awaited<ReturnType<typeof begin>>) => unknown, number, string]>([
-    ['unknown taxon', 'targets', () => ({ id: randomUUID(), at: at(3), taxon: 'morchella-nowhere' }), 422, 'taxon'],
-    ['state not in the character', 'readings', ({ reading }) => reading('hymenophore', { kind: 'states', states: ['teeth'] }), 422, 'value.states[0]'],
-    ['number without unit', 'readings', ({ reading }) => reading('cap.width', { kind: 'measure', number: 40 }), 422, 'value.unit'],
-    ['absurd number', 'readings', ({ reading }) => reading('cap.width', { kind: 'measure', number: 1e9, unit: 'mm' }), 422, 'value.number'],
-    ['reading on a piece that does not exist', 'readings', ({ reading }) => reading('hymenophore', { kind: 'states', states: ['ridges'] }, { piece: 'nowhere' }), 422, 'piece'],
-    ['unknown character', 'readings', ({ reading }) => reading('cap.sheen', { kind: 'states', states: ['dull'] }), 422, 'character'],
-    ['unknown person', 'readings', ({ reading }) => reading('hymenophore', { kind: 'states', states: ['ridges'] }, { by: 'nobody' }), 422, 'by'],
-    ['a member nobody knows', 'readings', ({ reading }) => reading('hymenophore', { kind: 'states', states: ['ridges'] }, { edible: true }), 422, 'body'],
-    ['no time', 'readings', ({ reading }) => reading('hymenophore', { kind: 'states', states: ['ridges'] }, { at: 'noon' }), 422, 'at'],
-    ['a stage of the other kingdom', 'contexts', () => ({ id: randomUUID(), at: at(3), context: { stages: ['flowering'] } }), 422, 'context.stages[0]'],
-    ['taking back what was not read', 'withdrawals', () => ({ id: randomUUID(), at: at(3), reading: 'nothing' }), 422, 'reading'],
-    ['skipping what cannot be asked', 'skips', ({ piece }) => ({ id: randomUUID(), at: at(3), piece, character: 'cap.sheen' }), 422, 'character'],
-    ['deciding on no verdict', 'decisions', () => ({ id: randomUUID(), at: at(3), verdict: randomUUID(), choice: 'leave', by: PERSON }), 422, 'verdict'],
+    [
+      'unknown taxon',
+      'targets',
+      () => ({ id: randomUUID(), at: at(3), taxon: 'morchella-nowhere' }),
+      422,
+      'taxon',
+    ],
+    [
+      'state not in the character',
+      'readings',
+      ({ reading }) => reading('hymenophore', { kind: 'states', states: ['teeth'] }),
+      422,
+      'value.states[0]',
+    ],
+    [
+      'number without unit',
+      'readings',
+      ({ reading }) => reading('cap.width', { kind: 'measure', number: 40 }),
+      422,
+      'value.unit',
+    ],
+    [
+      'absurd number',
+      'readings',
+      ({ reading }) => reading('cap.width', { kind: 'measure', number: 1e9, unit: 'mm' }),
+      422,
+      'value.number',
+    ],
+    [
+      'reading on a piece that does not exist',
+      'readings',
+      ({ reading }) => reading('hymenophore', { kind: 'states', states: ['ridges'] }, { piece: 'nowhere' }),
+      422,
+      'piece',
+    ],
+    [
+      'unknown character',
+      'readings',
+      ({ reading }) => reading('cap.sheen', { kind: 'states', states: ['dull'] }),
+      422,
+      'character',
+    ],
+    [
+      'unknown person',
+      'readings',
+      ({ reading }) => reading('hymenophore', { kind: 'states', states: ['ridges'] }, { by: 'nobody' }),
+      422,
+      'by',
+    ],
+    [
+      'a member nobody knows',
+      'readings',
+      ({ reading }) => reading('hymenophore', { kind: 'states', states: ['ridges'] }, { edible: true }),
+      422,
+      'body',
+    ],
+    [
+      'no time',
+      'readings',
+      ({ reading }) => reading('hymenophore', { kind: 'states', states: ['ridges'] }, { at: 'noon' }),
+      422,
+      'at',
+    ],
+    [
+      'a stage of the other kingdom',
+      'contexts',
+      () => ({ id: randomUUID(), at: at(3), context: { stages: ['flowering'] } }),
+      422,
+      'context.stages[0]',
+    ],
+    [
+      'taking back what was not read',
+      'withdrawals',
+      () => ({ id: randomUUID(), at: at(3), reading: 'nothing' }),
+      422,
+      'reading',
+    ],
+    [
+      'skipping what cannot be asked',
+      'skips',
+      ({ piece }) => ({ id: randomUUID(), at: at(3), piece, character: 'cap.sheen' }),
+      422,
+      'character',
+    ],
+    [
+      'deciding on no verdict',
+      'decisions',
+      () => ({ id: randomUUID(), at: at(3), verdict: randomUUID(), choice: 'leave', by: PERSON }),
+      422,
+      'verdict',
+    ],
   ])('%s', async (_, path, body, status, field) => {
     const begun = await begin();
     const before = await counts();
@@ -192,14 +327,36 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
     await post(`/finds/${find}/readings`, reading('hymenophore', { kind: 'states', states: ['ridges'] }));
     const verdict = verdictOf(await record(find));
     const forged = { id: randomUUID(), at: at(90), verdict: { ...verdict, outcome: 'collect' } };
-    expect(await post(`/finds/${find}/verdicts`, forged)).toMatchObject({ status: 201, body: { arrival: { because: 'record', verdict: { outcome: 'pause' } } } });
-    expect(await post(`/finds/${find}/verdicts`, forged)).toMatchObject({ status: 200, body: { arrival: { because: 'record' } } });
+    expect(await post(`/finds/${find}/verdicts`, forged)).toMatchObject({
+      status: 201,
+      body: { arrival: { because: 'record', verdict: { outcome: 'pause' } } },
+    });
+    expect(await post(`/finds/${find}/verdicts`, forged)).toMatchObject({
+      status: 200,
+      body: { arrival: { because: 'record' } },
+    });
     const older = { ...verdict, guide: { id: 'ostrel', version: 'f'.repeat(64) } };
     const same = await post(`/finds/${find}/verdicts`, { id: randomUUID(), at: at(91), verdict: older });
     expect([same.status, same.body.arrival]).toEqual([201, undefined]);
-    expect(await post(`/finds/${find}/verdicts`, { id: randomUUID(), at: at(92), verdict: { ...older, outcome: 'leave' } })).toMatchObject({ status: 201, body: { arrival: { because: 'guide' } } });
-    expect((await record(find)).verdicts.map((v) => [v.verdict.outcome, v.arrival?.verdict.outcome])).toEqual([['collect', 'pause'], ['pause', undefined], ['leave', 'pause']]);
-    const elsewhere = await post(`/finds/${find}/verdicts`, { id: randomUUID(), at: at(93), verdict: { ...verdict, guide: { id: 'elsewhere', version: guide.version } } });
+    expect(
+      await post(`/finds/${find}/verdicts`, {
+        id: randomUUID(),
+        at: at(92),
+        verdict: { ...older, outcome: 'leave' },
+      }),
+    ).toMatchObject({ status: 201, body: { arrival: { because: 'guide' } } });
+    expect((await record(find)).verdicts.map((v) => [v.verdict.outcome, v.arrival?.verdict.outcome])).toEqual(
+      [
+        ['collect', 'pause'],
+        ['pause', undefined],
+        ['leave', 'pause'],
+      ],
+    );
+    const elsewhere = await post(`/finds/${find}/verdicts`, {
+      id: randomUUID(),
+      at: at(93),
+      verdict: { ...verdict, guide: { id: 'elsewhere', version: guide.version } },
+    });
     expect(elsewhere).toMatchObject({ status: 422, body: { errors: [{ field: 'verdict.guide.id' }] } });
   });
 
@@ -208,13 +365,22 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
     const id = randomUUID();
     await post(`/finds/${find}/verdicts`, { id, at: at(90), verdict: verdictOf(await record(find)) });
     const decision = { id: randomUUID(), at: at(91), verdict: id, choice: 'collect', by: PERSON };
-    expect(await post(`/finds/${find}/decisions`, decision)).toMatchObject({ status: 422, body: { errors: [{ field: 'reason' }] } });
-    expect((await post(`/finds/${find}/decisions`, { ...decision, reason: 'A guide of the valley named it.' })).status).toBe(201);
+    expect(await post(`/finds/${find}/decisions`, decision)).toMatchObject({
+      status: 422,
+      body: { errors: [{ field: 'reason' }] },
+    });
+    expect(
+      (await post(`/finds/${find}/decisions`, { ...decision, reason: 'A guide of the valley named it.' }))
+        .status,
+    ).toBe(201);
   });
 
   test('malformed JSON, no JSON, a 2 MB body', async () => {
     const before = await counts();
-    expect(await post('/finds', '{"id": ')).toMatchObject({ status: 400, body: { type: 'urn:pause:problem:not-json' } });
+    expect(await post('/finds', '{"id": ')).toMatchObject({
+      status: 400,
+      body: { type: 'urn:pause:problem:not-json' },
+    });
     expect((await ask('POST', '/finds', 'id=3', 'application/x-www-form-urlencoded')).status).toBe(415);
     const large = await post('/finds', { id: randomUUID(), placeNote: 'x'.repeat(2 * 1024 * 1024) });
     expect(large).toMatchObject({ status: 413, body: { title: 'body: at most 1024 kB are taken at once' } });
@@ -222,8 +388,14 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
   });
 
   test('addresses that lead nowhere', async () => {
-    expect(await ask('GET', '/finds/none-such')).toMatchObject({ status: 404, body: { type: 'urn:pause:problem:no-such-find' } });
-    expect((await post('/finds/none-such/targets', { id: randomUUID(), at: at(1), taxon: 'boletus-edulis' })).status).toBe(404);
+    expect(await ask('GET', '/finds/none-such')).toMatchObject({
+      status: 404,
+      body: { type: 'urn:pause:problem:no-such-find' },
+    });
+    expect(
+      (await post('/finds/none-such/targets', { id: randomUUID(), at: at(1), taxon: 'boletus-edulis' }))
+        .status,
+    ).toBe(404);
     expect((await ask('GET', '/nothing')).status).toBe(404);
     expect((await ask('GET', `/guides/${'0'.repeat(64)}`)).status).toBe(404);
   });
@@ -231,13 +403,30 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
 
 describe('the database keeps what was read', () => {
   test.each(APPEND_ONLY)('%s can be added to, never changed, removed or emptied', async (table) => {
-    const [key, column] = ({ guides: ['version', 'id'], audit: ['number', 'what'], finds: ['id', 'person'], entries: ['id', 'stamp'], entry_ids: ['key', 'stream'], pages: ['id', 'stream'] } as const)[table];
-    const { rows } = await sql<{ key: string }>`select ${sql.ref(key)} as key from ${sql.table(table)} limit 1`.execute(database.db);
+    const [key, column] = (
+      {
+        guides: ['version', 'id'],
+        audit: ['number', 'what'],
+        finds: ['id', 'person'],
+        entries: ['id', 'stamp'],
+        entry_ids: ['key', 'stream'],
+        pages: ['id', 'stream'],
+      } as const
+    )[table];
+    const { rows } = await sql<{
+      key: string;
+    }>`select ${sql.ref(key)} as key from ${sql.table(table)} limit 1`.execute(database.db);
     const [row] = rows;
     expect(row).toBeDefined();
     const refused = /only added to, never changed/;
-    await expect(sql`update ${sql.table(table)} set ${sql.ref(column)} = ${sql.ref(column)} where ${sql.ref(key)} = ${row?.key}`.execute(database.db)).rejects.toThrow(refused);
-    await expect(sql`delete from ${sql.table(table)} where ${sql.ref(key)} = ${row?.key}`.execute(database.db)).rejects.toThrow(refused);
+    await expect(
+      sql`update ${sql.table(table)} set ${sql.ref(column)} = ${sql.ref(column)} where ${sql.ref(key)} = ${row?.key}`.execute(
+        database.db,
+      ),
+    ).rejects.toThrow(refused);
+    await expect(
+      sql`delete from ${sql.table(table)} where ${sql.ref(key)} = ${row?.key}`.execute(database.db),
+    ).rejects.toThrow(refused);
     await expect(sql`truncate ${sql.table(table)} cascade`.execute(database.db)).rejects.toThrow(refused);
   });
 });
@@ -246,22 +435,44 @@ describe('questions to the core', () => {
   const find = JSON.parse(JSON.stringify(followChecks('hydnum-repandum'))) as Json;
   const { target: _target, earlierTargets: _earlier, ...unnamed } = find;
   const verdict = decide(guide, followChecks('hydnum-repandum'));
-  const pack = { format: 'pause-pack/1', id: 'weir', title: 'The weir', licence: 'CC0-1.0', about: 'Below the weir.', over: guide.guide.id, names: { 'hydnum-repandum': { it: ['steccherino dorato'] } } };
+  const pack = {
+    format: 'pause-pack/1',
+    id: 'weir',
+    title: 'The weir',
+    licence: 'CC0-1.0',
+    about: 'Below the weir.',
+    over: guide.guide.id,
+    names: { 'hydnum-repandum': { it: ['steccherino dorato'] } },
+  };
   test.each<[Asked, unknown]>([
-    ['decide', find], ['next', { ...find, readings: [] }], ['plan', { find: { ...find, readings: [] }, hands: { gear: ['knife'] } }], ['pieces', { find }],
-    ['identify', { find: unnamed }], ['recompute', { find, verdict }], ['lint', guide.guide],
-    ['lint', pack], ['stack', pack],
+    ['decide', find],
+    ['next', { ...find, readings: [] }],
+    ['plan', { find: { ...find, readings: [] }, hands: { gear: ['knife'] } }],
+    ['pieces', { find }],
+    ['identify', { find: unnamed }],
+    ['recompute', { find, verdict }],
+    ['lint', guide.guide],
+    ['lint', pack],
+    ['stack', pack],
   ])('%s gives the same bytes as the core', async (asked, question) => {
     const answer = await post(`/${asked}`, question);
     expect(answer.status).toBe(200);
-    expect(canonicalJson(answer.body)).toBe(canonicalJson(askCore(asked, JSON.parse(JSON.stringify(question)), guide)));
+    expect(canonicalJson(answer.body)).toBe(
+      canonicalJson(askCore(asked, JSON.parse(JSON.stringify(question)), guide)),
+    );
   });
 
   test.each<[Asked, unknown, string]>([
-    ['decide', {}, 'guide'], ['next', { ...find, target: 'nothing-known' }, 'target'], ['plan', { find, hands: { longest: -1 } }, 'hands.longest'],
-    ['plan', { find: { ...find, kingdom: 'Animalia' } }, 'find.kingdom'], ['pieces', {}, 'find'], ['identify', { find }, 'find'],
-    ['recompute', { find, verdict: {} }, 'verdict'], ['lint', { format: 'pause-guide/0' }, 'format'],
-    ['stack', { ...pack, over: 'elsewhere' }, 'over'], ['lint', { ...pack, statements: [{}] }, 'statements[0].taxon'],
+    ['decide', {}, 'guide'],
+    ['next', { ...find, target: 'nothing-known' }, 'target'],
+    ['plan', { find, hands: { longest: -1 } }, 'hands.longest'],
+    ['plan', { find: { ...find, kingdom: 'Animalia' } }, 'find.kingdom'],
+    ['pieces', {}, 'find'],
+    ['identify', { find }, 'find'],
+    ['recompute', { find, verdict: {} }, 'verdict'],
+    ['lint', { format: 'pause-guide/0' }, 'format'],
+    ['stack', { ...pack, over: 'elsewhere' }, 'over'],
+    ['lint', { ...pack, statements: [{}] }, 'statements[0].taxon'],
   ])('%s refuses what is wrong and names the field', async (asked, question, field) => {
     const answer = await post(`/${asked}`, question);
     expect(answer.status).toBe(422);
@@ -281,8 +492,14 @@ describe('questions to the core', () => {
     expect(body.openapi).toBe('3.1.0');
     const paths = body.paths as Record<string, Json>;
     for (const asked of ASKED) expect(paths[`/${asked}`]).toHaveProperty('post.requestBody.content');
-    expect(paths['/finds/{find}/readings']).toHaveProperty(['post', 'requestBody', 'content', 'application/json', 'schema', 'properties', 'sureness', 'enum'], ['sure', 'fairly', 'guess']);
-    expect((await ask('GET', '/schemas/guide')).body).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema', type: 'object' });
+    expect(paths['/finds/{find}/readings']).toHaveProperty(
+      ['post', 'requestBody', 'content', 'application/json', 'schema', 'properties', 'sureness', 'enum'],
+      ['sure', 'fairly', 'guess'],
+    );
+    expect((await ask('GET', '/schemas/guide')).body).toMatchObject({
+      $schema: 'https://json-schema.org/draft/2020-12/schema',
+      type: 'object',
+    });
     expect((await ask('GET', '/schemas/none')).status).toBe(404);
   });
 });
@@ -292,7 +509,10 @@ describe('around it', () => {
     const { body } = await ask('GET', '/me');
     expect(body).toMatchObject({ id: PERSON, demo: true, guide: { id: 'ostrel', version: guide.version } });
     expect(String(body.now)).toMatch(/^2026-09-1/);
-    expect((await ask('GET', `/guides/${guide.version}`)).body).toMatchObject({ format: 'pause-guide/2', id: 'ostrel' });
+    expect((await ask('GET', `/guides/${guide.version}`)).body).toMatchObject({
+      format: 'pause-guide/2',
+      id: 'ostrel',
+    });
   });
 
   test('the demo holds every kind of verdict, each one recomputed', async () => {
@@ -301,7 +521,10 @@ describe('around it', () => {
     expect(new Set(demo.map((f) => f.outcome))).toEqual(new Set(['collect', 'leave', 'pause', undefined]));
     for (const { id } of demo) {
       const kept = await record(id);
-      for (const { verdict } of kept.verdicts) expect(canonicalJson(verdict)).toBe(canonicalJson(verdictOf(kept, kept.group ? GROUP_POLICY : undefined)));
+      for (const { verdict } of kept.verdicts)
+        expect(canonicalJson(verdict)).toBe(
+          canonicalJson(verdictOf(kept, kept.group ? GROUP_POLICY : undefined)),
+        );
     }
   });
 
@@ -321,7 +544,11 @@ describe('around it', () => {
       expect((await fetch(`${away.url}/api/v1/health`)).status).toBe(200);
       for (const path of ['/ready', `/guides/${'0'.repeat(64)}`]) {
         const response = await fetch(`${away.url}/api/v1${path}`);
-        expect([path, response.status, ((await response.json()) as Json).type]).toEqual([path, 503, 'urn:pause:problem:database-away']);
+        expect([path, response.status, ((await response.json()) as Json).type]).toEqual([
+          path,
+          503,
+          'urn:pause:problem:database-away',
+        ]);
       }
     } finally {
       await away.stop();
@@ -330,10 +557,14 @@ describe('around it', () => {
 
   // Jest takes a rejection that nobody hears of for a failure, as Node ends a server over it.
   test('a job that ends when its database has just gone ends no server; whoever waits for it hears of it', async () => {
-    const manager = Object.assign(Object.create(Manager.prototype) as Manager, { db: { executeSql: () => Promise.reject(new Error('terminating connection')) } });
+    const manager = Object.assign(Object.create(Manager.prototype) as Manager, {
+      db: { executeSql: () => Promise.reject(new Error('terminating connection')) },
+    });
     void manager.complete('recheck', 'a-job');
     void manager.fail('recheck', 'a-job', new Error('it did not work'));
-    await new Promise((resolve) => { setTimeout(resolve, 50); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 50);
+    });
     await expect(manager.complete('recheck', 'a-job')).rejects.toThrow('terminating connection');
   });
 });

@@ -4,7 +4,9 @@ import { connect, migrate, type Db } from '../src/db';
 /**
  * A database of its own for a test file, in the cluster that the test command started (TEST_DATABASE_URL).
  */
-export async function freshDatabase(name: string): Promise<{ url: string; db: Db; close: () => Promise<void> }> {
+export async function freshDatabase(
+  name: string,
+): Promise<{ url: string; db: Db; close: () => Promise<void> }> {
   const cluster = process.env.TEST_DATABASE_URL;
   if (!cluster) throw new Error('TEST_DATABASE_URL is not set; run scripts/test');
   const admin = connect(cluster);

@@ -1,4 +1,7 @@
-/** Hostile input on every route: reasons instead of answers, nothing stored, nothing thrown back at whoever sent it. */
+/**
+ * Hostile input on every route: reasons instead of answers, nothing stored, nothing thrown back at whoever
+ * sent it.
+ */
 import * as fc from 'fast-check';
 import { sql } from 'kysely';
 import { AUTH_PATHS } from '../src/accounts';
@@ -14,7 +17,13 @@ let cookie = '';
 let scripted = '';
 beforeAll(async () => {
   database = await freshDatabase('fuzz_test');
-  server = await startServer({ databaseUrl: database.url, port: 0, demo: true, logLevel: 'silent', proxies: 1 });
+  server = await startServer({
+    databaseUrl: database.url,
+    port: 0,
+    demo: true,
+    logLevel: 'silent',
+    proxies: 1,
+  });
   cookie = (await someone(server.url, 'Hostile Hask')).cookie;
   scripted = (await someone(server.url, `Scripted ${SCRIPT}`)).cookie;
 });
@@ -23,43 +32,148 @@ afterAll(async () => {
   await database.close();
 });
 
-const TABLES = ['entries', 'finds', 'groups', 'pages', 'memberships', 'invitations', 'streams', 'arrivals', 'people'];
+const TABLES = [
+  'entries',
+  'finds',
+  'groups',
+  'pages',
+  'memberships',
+  'invitations',
+  'streams',
+  'arrivals',
+  'people',
+];
 async function rows(): Promise<string> {
-  const all = await Promise.all(TABLES.map((table) => sql<{ n: number }>`select count(*)::int as n from ${sql.table(table)}`.execute(database.db)));
+  const all = await Promise.all(
+    TABLES.map((table) =>
+      sql<{ n: number }>`select count(*)::int as n from ${sql.table(table)}`.execute(database.db),
+    ),
+  );
   return all.map(({ rows: [row] }) => row?.n).join();
 }
 
-// From another place each time: who asks for very many things that are not there is refused before they are looked at.
+// From another place each time: who asks for very many things that are not there is refused before they are
+// looked at.
 let sentFrom = 0;
 const nextAddress = () => `10.${(sentFrom += 1) >> 16}.${(sentFrom >> 8) & 255}.${sentFrom & 255}`;
 
 /** Addresses of somebody else's things, of nothing, and of nonsense. */
 const PARTS: Readonly<Record<string, readonly string[]>> = {
-  find: ['demo-find-1', 'demo-find-3', 'none', '..%2f..%2fetc', '%00', SCRIPT, "' or 1=1 --", 'x'.repeat(3000)],
-  group: ['ostrel-walkers', 'none', SCRIPT, "'; drop table entries; --"], person: ['mirel', 'none', SCRIPT], picture: ['none', '%00', SCRIPT], taxon: ['none', SCRIPT], invitation: ['none', SCRIPT], version: ['0', SCRIPT, '%00'], name: ['guide2', '__proto__', 'constructor'],
+  find: [
+    'demo-find-1',
+    'demo-find-3',
+    'none',
+    '..%2f..%2fetc',
+    '%00',
+    SCRIPT,
+    "' or 1=1 --",
+    'x'.repeat(3000),
+  ],
+  group: ['ostrel-walkers', 'none', SCRIPT, "'; drop table entries; --"],
+  person: ['mirel', 'none', SCRIPT],
+  picture: ['none', '%00', SCRIPT],
+  taxon: ['none', SCRIPT],
+  invitation: ['none', SCRIPT],
+  version: ['0', SCRIPT, '%00'],
+  name: ['guide2', '__proto__', 'constructor'],
 };
-const filled = (path: string, pick: number) => path.replace(/:(\w+)/g, (_, name: string) => {
-  const parts = PARTS[name] ?? ['x'];
-  return encodeURI(parts[pick % parts.length] ?? 'x').replace(/%25/g, '%');
-});
+const filled = (path: string, pick: number) =>
+  path.replace(/:(\w+)/g, (_, name: string) => {
+    const parts = PARTS[name] ?? ['x'];
+    return encodeURI(parts[pick % parts.length] ?? 'x').replace(/%25/g, '%');
+  });
 
 const leaf = fc.oneof(
-  fc.constantFrom<unknown>(null, true, -1, 1e308, 0.5, '', SCRIPT, "' or '1'='1", '\u0000', '\ud800', 'mirel', 'demo-find-1', '2026-09-14T08:00:00.000Z', [], {}, '__proto__', 'x'.repeat(5000)),
-  fc.string(), fc.double({ noNaN: true, noDefaultInfinity: true }),
+  fc.constantFrom<unknown>(
+    null,
+    true,
+    -1,
+    1e308,
+    0.5,
+    '',
+    SCRIPT,
+    "' or '1'='1",
+    '\u0000',
+    '\ud800',
+    'mirel',
+    'demo-find-1',
+    '2026-09-14T08:00:00.000Z',
+    [],
+    {},
+    '__proto__',
+    'x'.repeat(5000),
+  ),
+  fc.string(),
+  fc.double({ noNaN: true, noDefaultInfinity: true }),
 );
-const KEYS = ['id', 'at', 'find', 'page', 'of', 'kind', 'body', 'stamp', 'startedAt', 'kingdom', 'person', 'group', 'piece', 'character', 'value', 'sureness', 'by', 'taxon', 'context', 'changed', 'verdict', 'choice', 'reason', 'field', 'entries', 'name', 'policy', 'role', 'days', 'code', 'email', 'password', 'states', 'unit', '__proto__', 'constructor'];
+const KEYS = [
+  'id',
+  'at',
+  'find',
+  'page',
+  'of',
+  'kind',
+  'body',
+  'stamp',
+  'startedAt',
+  'kingdom',
+  'person',
+  'group',
+  'piece',
+  'character',
+  'value',
+  'sureness',
+  'by',
+  'taxon',
+  'context',
+  'changed',
+  'verdict',
+  'choice',
+  'reason',
+  'field',
+  'entries',
+  'name',
+  'policy',
+  'role',
+  'days',
+  'code',
+  'email',
+  'password',
+  'states',
+  'unit',
+  '__proto__',
+  'constructor',
+];
 const body = fc.letrec((tie) => ({
-  any: fc.oneof({ maxDepth: 4, withCrossShrink: true }, leaf, tie('object'), fc.array(tie('any'), { maxLength: 4 })),
+  any: fc.oneof(
+    { maxDepth: 4, withCrossShrink: true },
+    leaf,
+    tie('object'),
+    fc.array(tie('any'), { maxLength: 4 }),
+  ),
   object: fc.dictionary(fc.constantFrom(...KEYS), tie('any'), { maxKeys: 7 }),
 })).any;
 
 async function send(method: string, path: string, text: string | undefined, type = 'application/json') {
-  const response = await fetch(`${server.url}/api/v1${path}`, { method, headers: { cookie, origin: server.url, 'x-forwarded-for': nextAddress(), ...(text === undefined ? {} : { 'content-type': type }) }, ...(text === undefined ? {} : { body: text }) });
+  const response = await fetch(`${server.url}/api/v1${path}`, {
+    method,
+    headers: {
+      cookie,
+      origin: server.url,
+      'x-forwarded-for': nextAddress(),
+      ...(text === undefined ? {} : { 'content-type': type }),
+    },
+    ...(text === undefined ? {} : { body: text }),
+  });
   if (response.headers.get('content-type')?.startsWith('text/event-stream')) {
     await response.body?.cancel();
     return { status: response.status, text: '' };
   }
-  return { status: response.status, text: await response.text(), type: response.headers.get('content-type') ?? '' };
+  return {
+    status: response.status,
+    text: await response.text(),
+    type: response.headers.get('content-type') ?? '',
+  };
 }
 
 const ALL = routes({} as Services);
@@ -67,46 +181,87 @@ const CHANGING = ALL.filter(({ method }) => method !== 'get');
 /** Stores something of one's own where the body happens to be right, and so is allowed to. */
 const OPEN_PATHS = new Set(['/groups', '/finds', '/sync/push']);
 
-test.each(CHANGING.map(({ method, path }) => [method, path] as const))('%s %s: whatever is sent, a reason comes back and nothing is kept', async (method, path) => {
-  const before = await rows();
-  await fc.assert(fc.asyncProperty(body, fc.nat(40), async (sent, pick) => {
-    const { status, text, type } = await send(method.toUpperCase(), filled(path, pick), JSON.stringify(sent));
-    expect([status, status < 500 || (status === 503 && text.includes('too-busy'))]).toEqual([status, true]);
-    if (status >= 400) {
-      expect(type).toMatch('application/problem+json');
-      expect(text).not.toContain(SCRIPT);
-      expect(JSON.parse(text)).toMatchObject({ status, title: expect.stringMatching(/\S/) as string });
-    } else if (!OPEN_PATHS.has(path)) expect([path, status, text.includes('refused') || status === 200]).toEqual([path, status, true]);
-  }), { numRuns: 40 });
-  expect(await rows()).toBe(before);
-}, 60_000);
+test.each(CHANGING.map(({ method, path }) => [method, path] as const))(
+  '%s %s: whatever is sent, a reason comes back and nothing is kept',
+  async (method, path) => {
+    const before = await rows();
+    await fc.assert(
+      fc.asyncProperty(body, fc.nat(40), async (sent, pick) => {
+        const { status, text, type } = await send(
+          method.toUpperCase(),
+          filled(path, pick),
+          JSON.stringify(sent),
+        );
+        expect([status, status < 500 || (status === 503 && text.includes('too-busy'))]).toEqual([
+          status,
+          true,
+        ]);
+        if (status >= 400) {
+          expect(type).toMatch('application/problem+json');
+          expect(text).not.toContain(SCRIPT);
+          expect(JSON.parse(text)).toMatchObject({ status, title: expect.stringMatching(/\S/) as string });
+        } else if (!OPEN_PATHS.has(path))
+          expect([path, status, text.includes('refused') || status === 200]).toEqual([path, status, true]);
+      }),
+      { numRuns: 40 },
+    );
+    expect(await rows()).toBe(before);
+  },
+  60_000,
+);
 
-test.each(ALL.filter(({ method }) => method === 'get').map(({ path }) => path))('get %s: addresses of nonsense', async (path) => {
-  for (let pick = 0; pick < 9; pick += 1) {
-    for (const query of ['', '?stream=p:mirel&after=-1', '?stream=__proto__&after=1e99&most=999999', `?stream=${encodeURIComponent(SCRIPT)}`, '?stream=g:ostrel-walkers', '?stream[]=a&stream[]=b']) {
-      const { status, text } = await send('GET', filled(path, pick) + query, undefined);
-      expect([path, pick, query, status < 500]).toEqual([path, pick, query, true]);
-      expect(text).not.toContain(SCRIPT);
-      expect(text).not.toContain('Aschkar');
+test.each(ALL.filter(({ method }) => method === 'get').map(({ path }) => path))(
+  'get %s: addresses of nonsense',
+  async (path) => {
+    for (let pick = 0; pick < 9; pick += 1) {
+      for (const query of [
+        '',
+        '?stream=p:mirel&after=-1',
+        '?stream=__proto__&after=1e99&most=999999',
+        `?stream=${encodeURIComponent(SCRIPT)}`,
+        '?stream=g:ostrel-walkers',
+        '?stream[]=a&stream[]=b',
+      ]) {
+        const { status, text } = await send('GET', filled(path, pick) + query, undefined);
+        expect([path, pick, query, status < 500]).toEqual([path, pick, query, true]);
+        expect(text).not.toContain(SCRIPT);
+        expect(text).not.toContain('Aschkar');
+      }
     }
-  }
-});
+  },
+);
 
-test.each([...AUTH_PATHS])('the door %s', async (path) => {
-  if (path === '/demo/sign-in' || path === '/sign-out' || path === '/revoke-sessions') return;
-  const before = await rows();
-  await fc.assert(fc.asyncProperty(body, async (sent) => {
-    const { status, text } = await send('POST', `/auth${path}`, JSON.stringify(sent));
-    expect([status, status >= 400 && status < 500]).toEqual([status, true]);
-    expect(text).not.toContain(SCRIPT);
-  }), { numRuns: 25 });
-  expect(await rows()).toBe(before);
-}, 60_000);
+test.each([...AUTH_PATHS])(
+  'the door %s',
+  async (path) => {
+    if (path === '/demo/sign-in' || path === '/sign-out' || path === '/revoke-sessions') return;
+    const before = await rows();
+    await fc.assert(
+      fc.asyncProperty(body, async (sent) => {
+        const { status, text } = await send('POST', `/auth${path}`, JSON.stringify(sent));
+        expect([status, status >= 400 && status < 500]).toEqual([status, true]);
+        expect(text).not.toContain(SCRIPT);
+      }),
+      { numRuns: 25 },
+    );
+    expect(await rows()).toBe(before);
+  },
+  60_000,
+);
 
 test.each<[string, string, string, number[]]>([
-  ['no JSON', '{"id":', 'application/json', [400]], ['another type', 'id=3', 'application/x-www-form-urlencoded', [415]], ['XML', '<a/>', 'text/xml', [415]],
-  ['too large', JSON.stringify({ entries: ['x'.repeat(1_200_000)] }), 'application/json', [413]], ['too many at once', JSON.stringify({ entries: Array.from({ length: 501 }, () => ({})) }), 'application/json', [422]],
-  ['too deep', '['.repeat(50_000) + ']'.repeat(50_000), 'application/json', [400, 422]], ['another encoding', '{}', 'application/json; charset=latin1', [415]],
+  ['no JSON', '{"id":', 'application/json', [400]],
+  ['another type', 'id=3', 'application/x-www-form-urlencoded', [415]],
+  ['XML', '<a/>', 'text/xml', [415]],
+  ['too large', JSON.stringify({ entries: ['x'.repeat(1_200_000)] }), 'application/json', [413]],
+  [
+    'too many at once',
+    JSON.stringify({ entries: Array.from({ length: 501 }, () => ({})) }),
+    'application/json',
+    [422],
+  ],
+  ['too deep', '['.repeat(50_000) + ']'.repeat(50_000), 'application/json', [400, 422]],
+  ['another encoding', '{}', 'application/json; charset=latin1', [415]],
 ])('%s is refused', async (_, text, type, statuses) => {
   const before = await rows();
   const answer = await send('POST', '/sync/push', text, type);

@@ -1,12 +1,18 @@
-import { SMTPServer } from 'smtp-server';
 import type { AddressInfo } from 'node:net';
+import { SMTPServer } from 'smtp-server';
 import { startServer, type RunningServer, type StartOptions } from '../src';
 import { freshDatabase } from './database';
 import { PASSWORD, signIn } from './people';
 
-/** Accounts with letters: against a mail server that speaks the protocol, and with the demo's simulated mailbox. */
+/**
+ * Accounts with letters: against a mail server that speaks the protocol, and with the demo's simulated
+ * mailbox.
+ */
 
-interface Received { readonly to: string; readonly text: string }
+interface Received {
+  readonly to: string;
+  readonly text: string;
+}
 interface MailServer {
   readonly port: number;
   readonly letters: Received[];
@@ -15,7 +21,8 @@ interface MailServer {
 async function mailServer(port = 0): Promise<MailServer> {
   const letters: Received[] = [];
   const server = new SMTPServer({
-    authOptional: true, disabledCommands: ['STARTTLS'],
+    authOptional: true,
+    disabledCommands: ['STARTTLS'],
     onData: (stream, session, done) => {
       const parts: Buffer[] = [];
       stream.on('data', (part: Buffer) => parts.push(part));
@@ -27,15 +34,26 @@ async function mailServer(port = 0): Promise<MailServer> {
       });
     },
   });
-  await new Promise<void>((resolve) => { server.listen(port, '127.0.0.1', resolve); });
-  return { port: (server.server.address() as AddressInfo).port, letters, close: () => new Promise((resolve) => { server.close(() => resolve()); }) };
+  await new Promise<void>((resolve) => {
+    server.listen(port, '127.0.0.1', resolve);
+  });
+  return {
+    port: (server.server.address() as AddressInfo).port,
+    letters,
+    close: () =>
+      new Promise((resolve) => {
+        server.close(() => resolve());
+      }),
+  };
 }
 
 const until = async <T>(look: () => T | undefined): Promise<T> => {
   for (let tries = 0; tries < 100; tries += 1) {
     const found = look();
     if (found !== undefined) return found;
-    await new Promise((resolve) => { setTimeout(resolve, 50); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 50);
+    });
   }
   throw new Error('it did not come');
 };
@@ -45,21 +63,39 @@ describe('accounts by mail', () => {
   let database: Awaited<ReturnType<typeof freshDatabase>>;
   let mail: MailServer;
   let server: RunningServer;
-  const start = (more: Partial<StartOptions>) => startServer({ databaseUrl: database.url, port: 0, demo: false, logLevel: 'silent', ...more });
+  const start = (more: Partial<StartOptions>) =>
+    startServer({ databaseUrl: database.url, port: 0, demo: false, logLevel: 'silent', ...more });
   beforeAll(async () => {
     database = await freshDatabase('pause_mail');
     mail = await mailServer();
-    server = await start({ mail: { kind: 'smtp', url: `smtp://127.0.0.1:${mail.port}`, from: 'Pause <pause@ostrel.example>' } });
+    server = await start({
+      mail: { kind: 'smtp', url: `smtp://127.0.0.1:${mail.port}`, from: 'Pause <pause@ostrel.example>' },
+    });
   });
   afterAll(async () => {
     await server.stop();
     await mail.close();
     await database.close();
   });
-  const post = (path: string, body: unknown, cookie?: string) => fetch(`${server.url}/api/v1/auth${path}`, { method: 'POST', headers: { 'content-type': 'application/json', origin: server.url, ...(cookie === undefined ? {} : { cookie }) }, body: JSON.stringify(body) });
-  const signUp = (name: string) => post('/sign-up/email', { name, email: `${name.toLowerCase()}@ostrel.example`, password: PASSWORD });
-  const letterTo = (name: string, about: RegExp) => until(() => mail.letters.find(({ to, text }) => to === `${name}@ostrel.example` && about.test(text)));
-  const cookieIn = (response: Response) => response.headers.getSetCookie().map((line) => /^pause\.session_token=[^;]+/.exec(line)?.[0]).find(Boolean);
+  const post = (path: string, body: unknown, cookie?: string) =>
+    fetch(`${server.url}/api/v1/auth${path}`, {
+      method: 'POST',
+      headers: {
+        'content-type': 'application/json',
+        origin: server.url,
+        ...(cookie === undefined ? {} : { cookie }),
+      },
+      body: JSON.stringify(body),
+    });
+  const signUp = (name: string) =>
+    post('/sign-up/email', { name, email: `${name.toLowerCase()}@ostrel.example`, password: PASSWORD });
+  const letterTo = (name: string, about: RegExp) =>
+    until(() => mail.letters.find(({ to, text }) => to === `${name}@ostrel.example` && about.test(text)));
+  const cookieIn = (response: Response) =>
+    response.headers
+      .getSetCookie()
+      .map((line) => /^pause\.session_token=[^;]+/.exec(line)?.[0])
+      .find(Boolean);
   const me = (cookie: string) => fetch(`${server.url}/api/v1/me`, { headers: { cookie } });
 
   test('an account opens only once its address is confirmed, by a link that signs in once', async () => {
@@ -77,13 +113,23 @@ describe('accounts by mail', () => {
 
   test('a link that was made up confirms nothing, and is said to be the link', async () => {
     const response = await post('/confirm', { token: 'eyJhbGciOiJIUzI1NiJ9.e30.x' });
-    expect([response.status, ((await response.json()) as { errors: { field: string }[] }).errors[0]?.field]).toEqual([422, 'token']);
+    expect([
+      response.status,
+      ((await response.json()) as { errors: { field: string }[] }).errors[0]?.field,
+    ]).toEqual([422, 'token']);
   });
 
   test('signing up and asking for a new password say nothing about who has an account', async () => {
     await signUp('Runa');
     await letterTo('runa', /Confirm your e-mail/);
-    const shape = async (response: Response) => ({ status: response.status, cookie: cookieIn(response), body: Object.entries(await response.json() as object).map(([key, value]) => `${key} ${value === null || typeof value !== 'object' ? String(value) : Object.keys(value as object).join()}`) });
+    const shape = async (response: Response) => ({
+      status: response.status,
+      cookie: cookieIn(response),
+      body: Object.entries((await response.json()) as object).map(
+        ([key, value]) =>
+          `${key} ${value === null || typeof value !== 'object' ? String(value) : Object.keys(value as object).join()}`,
+      ),
+    });
     const [known, unknown] = [await shape(await signUp('Runa')), await shape(await signUp('Sirke'))];
     expect(known).toEqual(unknown);
     expect((await letterTo('runa', /have an account for Pause already/)).text).not.toMatch(/token=/);
@@ -98,20 +144,31 @@ describe('accounts by mail', () => {
 
   test('a new password by mail ends every session, confirms the address, and its link is good once', async () => {
     await signUp('Tarek');
-    const confirmed = await post('/confirm', { token: tokenIn((await letterTo('tarek', /Confirm your e-mail/)).text) });
+    const confirmed = await post('/confirm', {
+      token: tokenIn((await letterTo('tarek', /Confirm your e-mail/)).text),
+    });
     const cookie = cookieIn(confirmed) ?? '';
     expect((await me(cookie)).status).toBe(200);
     await post('/request-password-reset', { email: 'tarek@ostrel.example' });
     const token = tokenIn((await letterTo('tarek', /A new password for Pause/)).text);
-    const { rows } = await (await import('kysely')).sql<{ identifier: string }>`select identifier from verification`.execute(database.db);
+    const { rows } = await (
+      await import('kysely')
+    ).sql<{ identifier: string }>`select identifier from verification`.execute(database.db);
     expect(rows.some(({ identifier }) => identifier.includes(token))).toBe(false);
     const soon = await post('/reset-password', { token, newPassword: 'password1234' });
-    expect([soon.status, ((await soon.json()) as { errors: { field: string }[] }).errors[0]?.field]).toEqual([422, 'newPassword']);
-    expect((await post('/reset-password', { token, newPassword: 'fog over the lower ford' })).status).toBe(200);
+    expect([soon.status, ((await soon.json()) as { errors: { field: string }[] }).errors[0]?.field]).toEqual([
+      422,
+      'newPassword',
+    ]);
+    expect((await post('/reset-password', { token, newPassword: 'fog over the lower ford' })).status).toBe(
+      200,
+    );
     expect((await me(cookie)).status).toBe(401);
     expect((await signIn(server.url, 'tarek@ostrel.example', PASSWORD)).status).toBe(401);
     expect((await signIn(server.url, 'tarek@ostrel.example', 'fog over the lower ford')).status).toBe(200);
-    expect((await post('/reset-password', { token, newPassword: 'another one for the ford' })).status).toBe(400);
+    expect((await post('/reset-password', { token, newPassword: 'another one for the ford' })).status).toBe(
+      400,
+    );
   });
 
   test('nobody can fill a mailbox: five letters an hour go to an address', async () => {
@@ -126,7 +183,9 @@ describe('accounts by mail', () => {
     await mail.close();
     const { port } = mail;
     await signUp('Yorick');
-    await new Promise((resolve) => { setTimeout(resolve, 500); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 500);
+    });
     mail = await mailServer(port);
     await letterTo('yorick', /Confirm your e-mail/);
   });
@@ -136,7 +195,12 @@ describe('accounts by mail', () => {
     await server.stop();
     server = await start({ mail: { kind: 'mailbox' } });
     await signUp('Zeno');
-    const look = async () => ((await (await fetch(`${server.url}/api/v1/demo/mailbox`)).json()) as { letters: { to: string; text: string }[] }).letters.find(({ to }) => to === 'zeno@ostrel.example');
+    const look = async () =>
+      (
+        (await (await fetch(`${server.url}/api/v1/demo/mailbox`)).json()) as {
+          letters: { to: string; text: string }[];
+        }
+      ).letters.find(({ to }) => to === 'zeno@ostrel.example');
     let found = await look();
     for (let tries = 0; tries < 50 && !found; tries += 1) found = await look();
     const confirmed = await post('/confirm', { token: tokenIn(found?.text ?? '') });

@@ -1,4 +1,7 @@
-/** What people practise stays theirs; lessons are a keeper's; and the group's picture adds up, without names, what those who agreed took for what. */
+/**
+ * What people practise stays theirs; lessons are a keeper's; and the group's picture adds up, without names,
+ * what those who agreed took for what.
+ */
 import { randomUUID } from 'node:crypto';
 import { stampOf } from '@pause/core/notebook';
 import { startServer, type RunningServer } from '../src/start';
@@ -17,27 +20,77 @@ const { ask, tell } = asking(() => server.url);
 const at = (second: number) => new Date(NOW - 3_600_000 + second * 1000).toISOString();
 const field = (who: Someone, page: string, of: string, name: string, value: unknown): Json => {
   told += 1;
-  return { page, kind: 'fields', body: { id: randomUUID(), at: at(told), by: who.id, of, field: name, value }, stamp: stampOf({ ms: NOW - 3_000_000 + told * 1000, count: 0, device: 'tollar' }) };
+  return {
+    page,
+    kind: 'fields',
+    body: { id: randomUUID(), at: at(told), by: who.id, of, field: name, value },
+    stamp: stampOf({ ms: NOW - 3_000_000 + told * 1000, count: 0, device: 'tollar' }),
+  };
 };
-const begin = (who: Someone, page: string, kind: string, of?: string): Json => ({ page, kind: 'pages', body: { id: page, at: at(0), by: who.id, kind, ...(of === undefined ? {} : { group: of }) } });
-const look = (character: string, shown: string, read: string) => ({ card: `feature:${character}`, at: at(1), right: shown === read, sureness: 'sure', look: { character, shown, read, sureness: 'sure' } });
-const find = { at: at(2), target: 'cantharellus-cibarius', was: 'omphalotus-olearius', stage: 'mature', seed: 4, strain: 0, decided: 'collect', points: -50, risked: 'serious', looks: [{ character: 'cap.shape', shown: 'flat', read: 'funnel', sureness: 'guess' }] };
+const begin = (who: Someone, page: string, kind: string, of?: string): Json => ({
+  page,
+  kind: 'pages',
+  body: { id: page, at: at(0), by: who.id, kind, ...(of === undefined ? {} : { group: of }) },
+});
+const look = (character: string, shown: string, read: string) => ({
+  card: `feature:${character}`,
+  at: at(1),
+  right: shown === read,
+  sureness: 'sure',
+  look: { character, shown, read, sureness: 'sure' },
+});
+const find = {
+  at: at(2),
+  target: 'cantharellus-cibarius',
+  was: 'omphalotus-olearius',
+  stage: 'mature',
+  seed: 4,
+  strain: 0,
+  decided: 'collect',
+  points: -50,
+  risked: 'serious',
+  looks: [{ character: 'cap.shape', shown: 'flat', read: 'funnel', sureness: 'guess' }],
+};
 /** A sitting of this person, and that it counts for the group. */
 async function practise(who: Someone, counts: boolean): Promise<void> {
   const [sitting, learner] = [randomUUID(), randomUUID()];
-  expect(await tell(who, begin(who, sitting, 'practice'), field(who, sitting, 'practice', 'answers', [look('volva', 'sac', 'none'), look('volva', 'sac', 'sac')]), field(who, sitting, 'practice', 'finds', [find]))).toEqual(['added', 'added', 'added']);
-  expect(await tell(who, begin(who, learner, 'learner'), field(who, learner, 'learner', 'countsFor', counts ? [group] : []))).toEqual(['added', 'added']);
+  expect(
+    await tell(
+      who,
+      begin(who, sitting, 'practice'),
+      field(who, sitting, 'practice', 'answers', [look('volva', 'sac', 'none'), look('volva', 'sac', 'sac')]),
+      field(who, sitting, 'practice', 'finds', [find]),
+    ),
+  ).toEqual(['added', 'added', 'added']);
+  expect(
+    await tell(
+      who,
+      begin(who, learner, 'learner'),
+      field(who, learner, 'learner', 'countsFor', counts ? [group] : []),
+    ),
+  ).toEqual(['added', 'added']);
 }
-const picture = async () => (await ask(keeper, 'GET', `/groups/${group}/confusion`)).body as { people: number; reads: Json[]; pairs: Json[]; taken: Json[] };
+const picture = async () =>
+  (await ask(keeper, 'GET', `/groups/${group}/confusion`)).body as {
+    people: number;
+    reads: Json[];
+    pairs: Json[];
+    taken: Json[];
+  };
 
 beforeAll(async () => {
   database = await freshDatabase('practice_test');
   server = await startServer({ databaseUrl: database.url, port: 0, demo: false, logLevel: 'silent' });
   keeper = await someone(server.url, 'Keeper Kvist');
-  members = [await someone(server.url, 'Member Moor'), await someone(server.url, 'Member Mead'), await someone(server.url, 'Member Maar')];
+  members = [
+    await someone(server.url, 'Member Moor'),
+    await someone(server.url, 'Member Mead'),
+    await someone(server.url, 'Member Maar'),
+  ];
   expect((await ask(keeper, 'POST', '/groups', { id: group, name: 'The learners' })).status).toBe(201);
   for (const member of members) {
-    const { code } = (await ask(keeper, 'POST', `/groups/${group}/invitations`, { role: 'member', days: 1 })).body;
+    const { code } = (await ask(keeper, 'POST', `/groups/${group}/invitations`, { role: 'member', days: 1 }))
+      .body;
     expect((await ask(member, 'POST', '/invitations/accept', { code })).status).toBe(200);
   }
 });
@@ -47,7 +100,8 @@ afterAll(async () => {
 });
 
 test('what somebody practised and how they want to is never told in a group’s notebook', async () => {
-  for (const kind of ['practice', 'learner']) expect(await tell(keeper, begin(keeper, randomUUID(), kind, group))).toEqual(['422 group']);
+  for (const kind of ['practice', 'learner'])
+    expect(await tell(keeper, begin(keeper, randomUUID(), kind, group))).toEqual(['422 group']);
 });
 
 test('lessons of a group are made by its keepers; one’s own by anybody, also about what this guide does not have', async () => {
@@ -55,12 +109,32 @@ test('lessons of a group are made by its keepers; one’s own by anybody, also a
   const [member] = members as [Someone];
   expect(await tell(member, begin(member, theirs, 'lesson', group))).toEqual(['422 by']);
   const pairs = [{ target: 'agaricus-campestris', other: 'amanita-nowhere' }];
-  expect(await tell(member, begin(member, own, 'lesson'), field(member, own, 'lesson', 'title', 'Mine'), field(member, own, 'lesson', 'pairs', pairs))).toEqual(['added', 'added', 'added']);
-  expect(await tell(keeper, begin(keeper, lesson, 'lesson', group), field(keeper, lesson, 'lesson', 'title', 'Ours'))).toEqual(['added', 'added']);
+  expect(
+    await tell(
+      member,
+      begin(member, own, 'lesson'),
+      field(member, own, 'lesson', 'title', 'Mine'),
+      field(member, own, 'lesson', 'pairs', pairs),
+    ),
+  ).toEqual(['added', 'added', 'added']);
+  expect(
+    await tell(
+      keeper,
+      begin(keeper, lesson, 'lesson', group),
+      field(keeper, lesson, 'lesson', 'title', 'Ours'),
+    ),
+  ).toEqual(['added', 'added']);
   expect(await tell(member, field(member, lesson, 'lesson', 'title', 'Mine now'))).toEqual(['422 by']);
   const pulled = await ask(member, 'GET', `/sync/pull?stream=g:${group}`);
   expect(JSON.stringify(pulled.body)).toContain('"Ours"');
-  expect(await tell(member, field(member, own, 'lesson', 'photos', [{ taxon: 'agaricus-campestris', image: 'https://elsewhere.example/x.jpg' }]))).toEqual(['422 body.value.0.image']);
+  expect(
+    await tell(
+      member,
+      field(member, own, 'lesson', 'photos', [
+        { taxon: 'agaricus-campestris', image: 'https://elsewhere.example/x.jpg' },
+      ]),
+    ),
+  ).toEqual(['422 body.value.0.image']);
 });
 
 test('the picture of a group is for its keeper, of those who let theirs count, from three people on, and names nobody', async () => {
@@ -74,10 +148,24 @@ test('the picture of a group is for its keeper, of those who let theirs count, f
   const told = await picture();
   expect(told.people).toBe(3);
   expect(told.reads).toHaveLength(3);
-  expect(told.reads).toContainEqual({ character: 'volva', shown: 'sac', read: 'none', sureness: 'sure', times: 3 });
-  expect(told.reads).toContainEqual({ character: 'cap.shape', shown: 'flat', read: 'funnel', sureness: 'guess', times: 3 });
+  expect(told.reads).toContainEqual({
+    character: 'volva',
+    shown: 'sac',
+    read: 'none',
+    sureness: 'sure',
+    times: 3,
+  });
+  expect(told.reads).toContainEqual({
+    character: 'cap.shape',
+    shown: 'flat',
+    read: 'funnel',
+    sureness: 'guess',
+    times: 3,
+  });
   expect(told.taken).toEqual([{ was: 'omphalotus-olearius', as: 'cantharellus-cibarius', times: 3 }]);
-  expect(told.pairs).toEqual([{ card: 'pair:cantharellus-cibarius:omphalotus-olearius', times: 3, wrong: 3 }]);
+  expect(told.pairs).toEqual([
+    { card: 'pair:cantharellus-cibarius:omphalotus-olearius', times: 3, wrong: 3 },
+  ]);
   for (const { id, name } of [keeper, ...members]) {
     expect(JSON.stringify(told)).not.toContain(id);
     expect(JSON.stringify(told)).not.toContain(name);

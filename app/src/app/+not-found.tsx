@@ -3,5 +3,15 @@ import { Notice, Screen } from '../ui';
 
 export default function NotFound() {
   const router = useRouter();
-  return <Screen><Notice whole title="There is no such page" text="The address leads nowhere in Pause." action="To the start" onAction={() => router.replace('/')} /></Screen>;
+  return (
+    <Screen>
+      <Notice
+        whole
+        title="There is no such page"
+        text="The address leads nowhere in Pause."
+        action="To the start"
+        onAction={() => router.replace('/')}
+      />
+    </Screen>
+  );
 }

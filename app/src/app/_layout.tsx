@@ -1,8 +1,8 @@
 import { Slot } from 'expo-router';
 import { startTransition, useCallback, useEffect, useLayoutEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Provider } from 'react-redux';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { Provider } from 'react-redux';
 import { workerEvaluator } from '../evaluate/client';
 import { loadGuide } from '../evaluate/guide';
 import { Broken } from '../features/Broken';
@@ -14,11 +14,11 @@ import { keepLook, keptLook, look, whenLookSet } from '../store/look';
 import { fetchWords } from '../store/OutboxLine';
 import { makeStore, useApp, type Store } from '../store/store';
 import { tellEmptied, whenEmptied } from '../store/windows';
-import { Notice } from '../ui/Notice';
 import { useFontsReady } from '../ui/fonts';
-import { TextSize } from '../ui/Words';
+import { Notice } from '../ui/Notice';
 import { applyLook, colour, space } from '../ui/tokens';
 import { onlyWhereItBegan } from '../ui/whereItBegan';
+import { TextSize } from '../ui/Words';
 
 // Before anything is drawn, so that nothing flashes up in other colours.
 applyLook(keptLook(window.localStorage), document.documentElement);
@@ -44,18 +44,26 @@ interface Loaded {
   readonly beginDeciding: () => void;
 }
 
-/** The screen stands first; then what this device keeps and what the server knows; and when that has come to rest who decides, unless somebody asked before, and the application for when there is no connection. */
+/**
+ * The screen stands first; then what this device keeps and what the server knows; and when that has come to
+ * rest who decides, unless somebody asked before, and the application for when there is no connection.
+ */
 function openNotebook({ store, beginDeciding }: Loaded): () => void {
   const again = () => void store.dispatch(loadMe());
   const begin = () => {
-    void store.dispatch(openOutbox()).then(() => store.dispatch(loadMe())).then(() => import('../store/worker')).then(async (worker) => {
-      worker.followServer(store);
-      fetchWords();
-      await worker.takeOverEarlier(store);
-      await worker.rested();
-      beginDeciding();
-      await worker.keepApplication(store.dispatch);
-    }).catch(() => undefined);
+    void store
+      .dispatch(openOutbox())
+      .then(() => store.dispatch(loadMe()))
+      .then(() => import('../store/worker'))
+      .then(async (worker) => {
+        worker.followServer(store);
+        fetchWords();
+        await worker.takeOverEarlier(store);
+        await worker.rested();
+        beginDeciding();
+        await worker.keepApplication(store.dispatch);
+      })
+      .catch(() => undefined);
   };
   // The screen's own program may still be on its way.
   const whenDrawn = () => {
@@ -75,27 +83,51 @@ export default function Layout() {
   const [loaded, setLoaded] = useState<Loaded | 'failed' | undefined>();
   const open = useCallback(() => {
     setLoaded(undefined);
-    loadGuide().then(async (guide) => {
-      await breath();
-      const evaluator = workerEvaluator(guide);
-      const store = makeStore({ api: httpApi, device: browserDevice(window.localStorage), album: () => import('../store/outside').then((outside) => outside.album), evaluator, clock: Date.now, drawn, emptied: tellEmptied }, { look: keptLook(window.localStorage) });
-      keepOwn(store);
-      // What is told here from now on would be told in the name of somebody who has gone.
-      whenEmptied(() => window.location.assign('/'));
-      startTransition(() => setLoaded({ store, beginDeciding: evaluator.begin }));
-    }).catch(() => setLoaded('failed'));
+    loadGuide()
+      .then(async (guide) => {
+        await breath();
+        const evaluator = workerEvaluator(guide);
+        const store = makeStore(
+          {
+            api: httpApi,
+            device: browserDevice(window.localStorage),
+            album: () => import('../store/outside').then((outside) => outside.album),
+            evaluator,
+            clock: Date.now,
+            drawn,
+            emptied: tellEmptied,
+          },
+          { look: keptLook(window.localStorage) },
+        );
+        keepOwn(store);
+        // What is told here from now on would be told in the name of somebody who has gone.
+        whenEmptied(() => window.location.assign('/'));
+        startTransition(() => setLoaded({ store, beginDeciding: evaluator.begin }));
+      })
+      .catch(() => setLoaded('failed'));
   }, []);
   useEffect(open, [open]);
   const ready = fontsReady && loaded !== undefined;
   // What the page shows by itself makes way for the program.
-  useLayoutEffect(() => { if (ready) document.getElementById('first')?.remove(); }, [ready]);
-  useEffect(() => (loaded && loaded !== 'failed' && ready ? openNotebook(loaded) : undefined), [loaded, ready]);
+  useLayoutEffect(() => {
+    if (ready) document.getElementById('first')?.remove();
+  }, [ready]);
+  useEffect(
+    () => (loaded && loaded !== 'failed' && ready ? openNotebook(loaded) : undefined),
+    [loaded, ready],
+  );
   if (!ready) return null;
   if (loaded === 'failed') {
     return (
       <SafeAreaProvider>
         <View style={styles.alone}>
-          <Notice whole title="The guide did not load" text="Without it nothing can be compared. Leave the find standing, or try again where there is a connection." action="Try again" onAction={open} />
+          <Notice
+            whole
+            title="The guide did not load"
+            text="Without it nothing can be compared. Leave the find standing, or try again where there is a connection."
+            action="Try again"
+            onAction={open}
+          />
         </View>
       </SafeAreaProvider>
     );

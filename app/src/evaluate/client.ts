@@ -21,18 +21,23 @@ export const inPlace: Evaluator = {
 
 /** An old phone takes half a second; a worker that says nothing for so long hangs. */
 const WORKER_SILENT_MS = 6000;
-const afterwards = () => new Promise<never>((_, reject) => { setTimeout(() => reject(new Error('the worker does not answer')), WORKER_SILENT_MS); });
+const afterwards = () =>
+  new Promise<never>((_, reject) => {
+    setTimeout(() => reject(new Error('the worker does not answer')), WORKER_SILENT_MS);
+  });
 
 /**
- * An evaluator in a worker, which begins when it is first asked or told to, and is given the guide first. A worker that is lost is replaced once by this
- * thread, so that no answer is lost.
+ * An evaluator in a worker, which begins when it is first asked or told to, and is given the guide first. A
+ * worker that is lost is replaced once by this thread, so that no answer is lost.
  */
 export function workerEvaluator(guide: GuideFile): Evaluator & { readonly begin: () => void } {
   if (typeof Worker === 'undefined') return { ...inPlace, begin: () => undefined };
   let begun = false;
   let remote: Remote<EvaluationApi> | undefined;
   let tellLoss: () => void = () => undefined;
-  const loss = new Promise<never>((_, reject) => { tellLoss = () => reject(new Error('the worker was lost')); });
+  const loss = new Promise<never>((_, reject) => {
+    tellLoss = () => reject(new Error('the worker was lost'));
+  });
   loss.catch(() => undefined);
   const begin = () => {
     if (begun) return;
@@ -45,12 +50,17 @@ export function workerEvaluator(guide: GuideFile): Evaluator & { readonly begin:
       });
       remote = wrap<EvaluationApi>(worker);
       // Messages keep their order, so nothing is asked of the worker before it has the guide.
-      remote.takeGuide(guide).catch(() => { remote = undefined; });
+      remote.takeGuide(guide).catch(() => {
+        remote = undefined;
+      });
     } catch {
       // No worker is to be had here: this thread does it.
     }
   };
-  const ask = async <T>(away: (api: Remote<EvaluationApi>) => Promise<T>, instead: () => Promise<T>): Promise<T> => {
+  const ask = async <T>(
+    away: (api: Remote<EvaluationApi>) => Promise<T>,
+    instead: () => Promise<T>,
+  ): Promise<T> => {
     begin();
     if (!remote) return instead();
     try {
@@ -62,8 +72,20 @@ export function workerEvaluator(guide: GuideFile): Evaluator & { readonly begin:
   };
   return {
     begin,
-    judge: (find) => ask((api) => api.judge(find), () => inPlace.judge(find)),
-    planOf: (find) => ask((api) => api.planOf(find), () => inPlace.planOf(find)),
-    effects: (find, character) => ask((api) => api.effects(find, character), () => inPlace.effects(find, character)),
+    judge: (find) =>
+      ask(
+        (api) => api.judge(find),
+        () => inPlace.judge(find),
+      ),
+    planOf: (find) =>
+      ask(
+        (api) => api.planOf(find),
+        () => inPlace.planOf(find),
+      ),
+    effects: (find, character) =>
+      ask(
+        (api) => api.effects(find, character),
+        () => inPlace.effects(find, character),
+      ),
   };
 }

@@ -1,4 +1,14 @@
-import { answerEffects, evaluate as evaluateFind, planAsAsked, type AnswerEffect, type AskedPlan, type Case, type Check, type CharacterId, type Verdict } from '@pause/core';
+import {
+  answerEffects,
+  evaluate as evaluateFind,
+  planAsAsked,
+  type AnswerEffect,
+  type AskedPlan,
+  type Case,
+  type Check,
+  type CharacterId,
+  type Verdict,
+} from '@pause/core';
 import { guide } from './guide';
 
 /** All that a screen needs to know about a find, from one pass of the core. */

@@ -6,7 +6,11 @@ interface Late<Program> {
   readonly load: () => Promise<Program>;
   /** The program, as soon as it is there; for what goes without as well. */
   readonly useIt: () => Program | undefined;
-  /** The same, for a screen that has nothing to show without it. @throws why it could not be fetched, which then takes the screen's place */
+  /**
+   * The same, for a screen that has nothing to show without it.
+   *
+   * @throws why it could not be fetched, which then takes the screen's place
+   */
   readonly useNeeded: () => Program | undefined;
   /** The same, with whether fetching it failed, and a way to try again. */
   readonly useTry: () => Tried<Program>;
@@ -39,8 +43,17 @@ export function late<Program extends object>(fetchIt: () => Promise<Program>): L
     useEffect(() => {
       if (program || failed) return undefined;
       let gone = false;
-      load().then((all) => { if (!gone) setProgram(all); }, () => { if (!gone) setFailed(true); });
-      return () => { gone = true; };
+      load().then(
+        (all) => {
+          if (!gone) setProgram(all);
+        },
+        () => {
+          if (!gone) setFailed(true);
+        },
+      );
+      return () => {
+        gone = true;
+      };
     }, [program, failed]);
     return { program, failed, again: () => setFailed(false) };
   }

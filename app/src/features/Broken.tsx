@@ -5,13 +5,24 @@ import { NotLoaded } from './NotLoaded';
 /** What the loader of programs says when one cannot be had. */
 const NOT_LOADED = /^Loading module /;
 
-/** Takes the place of a screen that could not be drawn, so that the rooms stay within reach. Nothing is lost: what was told is on the device before any screen says so. */
+/**
+ * Takes the place of a screen that could not be drawn, so that the rooms stay within reach. Nothing is lost:
+ * what was told is on the device before any screen says so.
+ */
 export function Broken({ error }: ErrorBoundaryProps) {
   return (
     <Screen>
-      {NOT_LOADED.test(error.message)
-        ? <NotLoaded again={again} />
-        : <Notice whole title="Pause made a mistake here" text={`What was told so far is kept. If it happens again, leave the find standing, and tell whoever keeps this Pause: “${error.message}”`} action="Try again" onAction={again} />}
+      {NOT_LOADED.test(error.message) ? (
+        <NotLoaded again={again} />
+      ) : (
+        <Notice
+          whole
+          title="Pause made a mistake here"
+          text={`What was told so far is kept. If it happens again, leave the find standing, and tell whoever keeps this Pause: “${error.message}”`}
+          action="Try again"
+          onAction={again}
+        />
+      )}
     </Screen>
   );
 }

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { guide } from '../evaluate/guide';
-import { CommonName, GRADE } from '../words/names';
 import { Input, Rule, SmallStrong, space, Strong, TARGET } from '../ui';
+import { CommonName, GRADE } from '../words/names';
 import { searchTaxa } from './new-find/search';
 
 const MOST = 6;
@@ -20,10 +20,22 @@ interface ChooseTaxonProps {
 /** A taxon by any of its names; the likeliest ones stand there before anything is typed. */
 export function ChooseTaxon({ label, placeholder, first, onChoose }: ChooseTaxonProps) {
   const [text, setText] = useState('');
-  const matches = text.trim() === '' ? first : searchTaxa(guide, text, undefined).slice(0, MOST).map((match) => match.taxon);
+  const matches =
+    text.trim() === ''
+      ? first
+      : searchTaxa(guide, text, undefined)
+          .slice(0, MOST)
+          .map((match) => match.taxon);
   return (
     <>
-      <Input aria-label={label} value={text} onChangeText={setText} placeholder={placeholder} autoCapitalize="none" autoCorrect={false} />
+      <Input
+        aria-label={label}
+        value={text}
+        onChangeText={setText}
+        placeholder={placeholder}
+        autoCapitalize="none"
+        autoCorrect={false}
+      />
       <View role="list" aria-label="Which one">
         {matches.map((one) => (
           <View key={one.id} role="listitem">

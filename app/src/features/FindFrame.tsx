@@ -7,7 +7,10 @@ import { useFind } from '../store/useFind';
 import { Loading, Notice, Screen } from '../ui';
 import { latePart } from './latePart';
 
-const TellPractised = latePart(() => import('./outdoors').then((m) => m.TellPractised), () => null);
+const TellPractised = latePart(
+  () => import('./outdoors').then((m) => m.TellPractised),
+  () => null,
+);
 
 export interface FindProps {
   readonly record: FindRecord;
@@ -20,7 +23,10 @@ export interface Judged {
 }
 
 /** The find that the address names: being fetched, not there, not reachable, or ready. */
-export function FindFrame({ render, blind = false }: {
+export function FindFrame({
+  render,
+  blind = false,
+}: {
   readonly render: (props: FindProps & Judged) => React.ReactNode;
   /** The screen itself shows nothing that would spoil a second look. */
   readonly blind?: boolean;
@@ -29,26 +35,65 @@ export function FindFrame({ render, blind = false }: {
   const act = useAct();
   const open = useFind(id);
   const me = useApp((state) => state.me.person?.id);
-  const asksEarned = useApp((state) => open?.record !== undefined && (policyOf(open.record, state.me.person?.groups ?? [])?.earned?.length ?? 0) > 0);
+  const asksEarned = useApp(
+    (state) =>
+      open?.record !== undefined &&
+      (policyOf(open.record, state.me.person?.groups ?? [])?.earned?.length ?? 0) > 0,
+  );
   if (open?.fault !== undefined) {
     // What stood before is not shown: it knows nothing of the newest answer.
     return (
       <Screen>
-        <Notice whole title="This find could not be compared" text={`What you told is kept. Without the comparison there is no verdict: leave it standing. (${open.fault})`} action="Try again" onAction={() => void act(reconsider(id))} />
+        <Notice
+          whole
+          title="This find could not be compared"
+          text={`What you told is kept. Without the comparison there is no verdict: leave it standing. (${open.fault})`}
+          action="Try again"
+          onAction={() => void act(reconsider(id))}
+        />
       </Screen>
     );
   }
-  if (open?.record && !blind && me !== undefined && blindAsk(open.record, me)) return <Redirect href={{ pathname: '/find/[id]/second', params: { id } }} />;
-  if (open?.record) return <>{asksEarned ? <TellPractised record={open.record} /> : null}{render({ record: open.record, evaluation: open.evaluation, current: open.evaluated === open.change })}</>;
+  if (open?.record && !blind && me !== undefined && blindAsk(open.record, me))
+    return <Redirect href={{ pathname: '/find/[id]/second', params: { id } }} />;
+  if (open?.record)
+    return (
+      <>
+        {asksEarned ? <TellPractised record={open.record} /> : null}
+        {render({
+          record: open.record,
+          evaluation: open.evaluation,
+          current: open.evaluated === open.change,
+        })}
+      </>
+    );
   if (open?.status === 'missing') {
-    return <Screen><Notice whole title="There is no such find" text="The address names a find that is not in this notebook." /></Screen>;
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="There is no such find"
+          text="The address names a find that is not in this notebook."
+        />
+      </Screen>
+    );
   }
   if (open?.status === 'failed') {
     return (
       <Screen>
-        <Notice whole title="The find could not be opened" text={open.error ?? ''} action="Try again" onAction={() => void act(loadFind(id))} />
+        <Notice
+          whole
+          title="The find could not be opened"
+          text={open.error ?? ''}
+          action="Try again"
+          onAction={() => void act(loadFind(id))}
+        />
       </Screen>
     );
   }
-  return <Screen><Loading what="Opening the find …" /></Screen>;
+  return (
+    <Screen>
+      <Loading what="Opening the find …" />
+    </Screen>
+  );
 }

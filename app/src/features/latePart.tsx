@@ -15,7 +15,10 @@ interface Meanwhile {
   readonly again: () => void;
 }
 
-function fetched<Props extends object>(fetchIt: () => Promise<ComponentType<Props>>, meanwhile: (state: Meanwhile, props: Props) => React.ReactElement): LatePart<Props> {
+function fetched<Props extends object>(
+  fetchIt: () => Promise<ComponentType<Props>>,
+  meanwhile: (state: Meanwhile, props: Props) => React.ReactElement,
+): LatePart<Props> {
   const part = late(async () => ({ Part: await fetchIt() }));
   function Late(props: Props) {
     const { program, failed, again } = part.useTry();
@@ -27,18 +30,36 @@ function fetched<Props extends object>(fetchIt: () => Promise<ComponentType<Prop
 /**
  * Fetched when it is first shown; where that fails it says so, and tries again when asked to.
  *
- * @param meanwhile keeps its place, for what is no more than a drawing beside words: there nothing is said either
+ * @param meanwhile keeps its place, for what is no more than a drawing beside words: there nothing is said
+ * either
  */
-export function latePart<Props extends object>(fetchIt: () => Promise<ComponentType<Props>>, meanwhile?: ComponentType<Props>): LatePart<Props> {
+export function latePart<Props extends object>(
+  fetchIt: () => Promise<ComponentType<Props>>,
+  meanwhile?: ComponentType<Props>,
+): LatePart<Props> {
   return fetched(fetchIt, ({ failed, again }, props) => {
     if (meanwhile) return createElement(meanwhile, props);
-    return failed
-      ? <Notice title="This part did not load" text="What was told so far is kept. Try again where there is a connection." action="Try again" onAction={again} />
-      : <Small soft>One moment …</Small>;
+    return failed ? (
+      <Notice
+        title="This part did not load"
+        text="What was told so far is kept. Try again where there is a connection."
+        action="Try again"
+        onAction={again}
+      />
+    ) : (
+      <Small soft>One moment …</Small>
+    );
   });
 }
 
-/** The same for a whole screen: while it is on its way, and where it cannot be had, the rooms are within reach. */
-export function lateScreen<Props extends object>(fetchIt: () => Promise<ComponentType<Props>>): LatePart<Props> {
-  return fetched(fetchIt, ({ failed, again }) => <Screen>{failed ? <NotLoaded again={again} /> : <Loading what="One moment …" />}</Screen>);
+/**
+ * The same for a whole screen: while it is on its way, and where it cannot be had, the rooms are within
+ * reach.
+ */
+export function lateScreen<Props extends object>(
+  fetchIt: () => Promise<ComponentType<Props>>,
+): LatePart<Props> {
+  return fetched(fetchIt, ({ failed, again }) => (
+    <Screen>{failed ? <NotLoaded again={again} /> : <Loading what="One moment …" />}</Screen>
+  ));
 }

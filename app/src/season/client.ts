@@ -12,13 +12,22 @@ let broken = false;
 /** The guide that this thread read through. */
 const taken = () => ({ raw: guide.guide, version: guide.version });
 
-async function ask<T>(away: (api: Remote<SeasonApi>) => Promise<T>, instead: () => T | Promise<T>): Promise<T> {
+async function ask<T>(
+  away: (api: Remote<SeasonApi>) => Promise<T>,
+  instead: () => T | Promise<T>,
+): Promise<T> {
   if (!remote && !broken && typeof Worker !== 'undefined') {
     try {
       const worker = new Worker(new URL('./worker.ts', window.location.href));
-      worker.addEventListener('error', () => { broken = true; remote = undefined; });
+      worker.addEventListener('error', () => {
+        broken = true;
+        remote = undefined;
+      });
       remote = wrap<SeasonApi>(worker);
-      remote.takeGuide(taken()).catch(() => { broken = true; remote = undefined; });
+      remote.takeGuide(taken()).catch(() => {
+        broken = true;
+        remote = undefined;
+      });
     } catch {
       broken = true;
     }
@@ -35,11 +44,24 @@ async function ask<T>(away: (api: Remote<SeasonApi>) => Promise<T>, instead: () 
 }
 
 export function lookAhead(question: Question, progress: (share: number) => void): Promise<Looked> {
-  return ask((api) => api.lookAhead(question, proxy(progress)), () => here.lookAhead(question, progress));
+  return ask(
+    (api) => api.lookAhead(question, proxy(progress)),
+    () => here.lookAhead(question, progress),
+  );
 }
 export function stopLooking(): Promise<void> {
-  return ask((api) => api.stopLooking(), () => here.stopLooking());
+  return ask(
+    (api) => api.stopLooking(),
+    () => here.stopLooking(),
+  );
 }
-export function lookAgain(question: Question, walks: readonly (readonly string[])[], risk: number): Promise<LookAgain[]> {
-  return ask((api) => api.lookAgain(question, walks, risk), () => here.lookAgain(question, walks, risk));
+export function lookAgain(
+  question: Question,
+  walks: readonly (readonly string[])[],
+  risk: number,
+): Promise<LookAgain[]> {
+  return ask(
+    (api) => api.lookAgain(question, walks, risk),
+    () => here.lookAgain(question, walks, risk),
+  );
 }

@@ -1,6 +1,16 @@
 import type { CompiledGuide, TaxonId } from '@pause/core';
 import { newYear, yearOf, type Day } from '@pause/core/day';
-import { joinedVisits, Season, weekSteps, why, type Outlook, type SeenPlace, type Spread, type When, type Why } from '@pause/core/season';
+import {
+  joinedVisits,
+  Season,
+  weekSteps,
+  why,
+  type Outlook,
+  type SeenPlace,
+  type Spread,
+  type When,
+  type Why,
+} from '@pause/core/season';
 import { simulateWeather, type WeatherSeries } from '@pause/core/weather';
 import { compiled, type GuideFile } from '../evaluate/guide';
 
@@ -34,7 +44,12 @@ export interface Question {
 /** Days to look again at some places, and how likely each of what ripens there is missed all the same. */
 export interface LookAgain {
   readonly days: readonly Day[];
-  readonly missed: readonly { readonly taxon: TaxonId; readonly part: number; readonly place: string; readonly chance: number }[];
+  readonly missed: readonly {
+    readonly taxon: TaxonId;
+    readonly part: number;
+    readonly place: string;
+    readonly chance: number;
+  }[];
 }
 
 const SEED = 4;
@@ -59,15 +74,38 @@ function seasonOf({ places, today, weather }: Question): Season {
   const whole = weather ?? madeUp(today);
   const from = newYear(yearOf(today) - YEARS_BACK);
   const skip = Math.max(0, from - whole.from);
-  const series = skip === 0 ? whole : { ...whole, from: whole.from + skip, least: whole.least.slice(skip), most: whole.most.slice(skip), rain: whole.rain.slice(skip) };
+  const series =
+    skip === 0
+      ? whole
+      : {
+          ...whole,
+          from: whole.from + skip,
+          least: whole.least.slice(skip),
+          most: whole.most.slice(skip),
+          rain: whole.rain.slice(skip),
+        };
   return new Season(guide, series, places, today);
 }
 
 const MOST_EXPLAINED = 40;
-const aheadOf = (season: Season, { taxon, part, place, when, forecast }: Outlook, explained: boolean): Ahead => {
+const aheadOf = (
+  season: Season,
+  { taxon, part, place, when, forecast }: Outlook,
+  explained: boolean,
+): Ahead => {
   const because = explained ? why(season, { taxon, part, place }) : undefined;
   const { begins, ends, chance, years } = forecast;
-  return { taxon: taxon.id, part: taxon.taxon.parts.indexOf(part), place, when, begins, ends, chance, years, ...(because ? { why: because } : {}) };
+  return {
+    taxon: taxon.id,
+    part: taxon.taxon.parts.indexOf(part),
+    place,
+    when,
+    begins,
+    ends,
+    chance,
+    years,
+    ...(because ? { why: because } : {}),
+  };
 };
 
 const TELL_MS = 250;
@@ -78,8 +116,15 @@ export function stopLooking(): void {
   stopAsked += 1;
 }
 
-/** Everything that was seen at these places and can be had now or later this season. @param progress is told the share done, from 0 to 1 */
-export async function lookAhead(question: Question, progress: (share: number) => void = () => undefined): Promise<Looked> {
+/**
+ * Everything that was seen at these places and can be had now or later this season.
+ *
+ * @param progress is told the share done, from 0 to 1
+ */
+export async function lookAhead(
+  question: Question,
+  progress: (share: number) => void = () => undefined,
+): Promise<Looked> {
   const begun = stopAsked;
   const season = seasonOf(question);
   const steps = weekSteps(season, () => true);
@@ -90,11 +135,18 @@ export async function lookAhead(question: Question, progress: (share: number) =>
     told = Date.now();
     progress(step.value);
     // Whoever wants it to stop has to be heard.
-    await new Promise((resolve) => { setTimeout(resolve, 0); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 0);
+    });
     if (stopAsked !== begun) stoppedAt ??= step.value;
   }
   const list = step.value.map((one, index) => aheadOf(season, one, index < MOST_EXPLAINED));
-  return { today: question.today, simulated: season.series.simulated === true, list, ...(stoppedAt === undefined ? {} : { stoppedAt }) };
+  return {
+    today: question.today,
+    simulated: season.series.simulated === true,
+    list,
+    ...(stoppedAt === undefined ? {} : { stoppedAt }),
+  };
 }
 
 /**
@@ -102,19 +154,50 @@ export async function lookAhead(question: Question, progress: (share: number) =>
  *
  * @param walks the places that one walk joins, each of them planned by itself
  */
-export function lookAgain(question: Question, walks: readonly (readonly string[])[], risk: number): LookAgain[] {
+export function lookAgain(
+  question: Question,
+  walks: readonly (readonly string[])[],
+  risk: number,
+): LookAgain[] {
   const season = seasonOf(question);
   return walks.map((at) => {
-    const coming = season.places.filter(({ id }) => at.includes(id)).flatMap((place) => weekOf(season, place).filter(({ when }) => when === 'soon' || when === 'later').map((outlook) => {
-      const part = outlook.taxon.taxon.parts.indexOf(outlook.part);
-      return { key: `${outlook.taxon.id} ${part} ${place.id}`, taxon: outlook.taxon.id, part, place: place.id, spans: season.spans(outlook.taxon, outlook.part, place) };
-    }));
-    const { days, missed } = joinedVisits(coming.map(({ key, spans }) => ({ id: key, spans })), question.today + 1, question.today + VISITS_WITHIN, risk);
-    return { days, missed: coming.map(({ key, taxon, part, place }) => ({ taxon, part, place, chance: missed.get(key) ?? 0 })) };
+    const coming = season.places
+      .filter(({ id }) => at.includes(id))
+      .flatMap((place) =>
+        weekOf(season, place)
+          .filter(({ when }) => when === 'soon' || when === 'later')
+          .map((outlook) => {
+            const part = outlook.taxon.taxon.parts.indexOf(outlook.part);
+            return {
+              key: `${outlook.taxon.id} ${part} ${place.id}`,
+              taxon: outlook.taxon.id,
+              part,
+              place: place.id,
+              spans: season.spans(outlook.taxon, outlook.part, place),
+            };
+          }),
+      );
+    const { days, missed } = joinedVisits(
+      coming.map(({ key, spans }) => ({ id: key, spans })),
+      question.today + 1,
+      question.today + VISITS_WITHIN,
+      risk,
+    );
+    return {
+      days,
+      missed: coming.map(({ key, taxon, part, place }) => ({
+        taxon,
+        part,
+        place,
+        chance: missed.get(key) ?? 0,
+      })),
+    };
   });
 }
 
 function weekOf(season: Season, place: SeenPlace): Outlook[] {
   const seen = new Set(place.sightings.filter(({ what }) => what === 'seen').map(({ taxon }) => taxon));
-  return season.guide.taxa.filter(({ id }) => seen.has(id)).flatMap((taxon) => taxon.taxon.parts.flatMap((part) => season.outlook(taxon, part, place) ?? []));
+  return season.guide.taxa
+    .filter(({ id }) => seen.has(id))
+    .flatMap((taxon) => taxon.taxon.parts.flatMap((part) => season.outlook(taxon, part, place) ?? []));
 }

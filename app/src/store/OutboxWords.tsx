@@ -13,19 +13,70 @@ interface Said {
   readonly alert?: boolean;
   readonly does: 'notKept' | 'refused' | 'again' | 'notebook' | 'signIn';
 }
-const several = (count: number, one: string, more: string) => (count === 1 ? `One ${one}` : `${count} ${more}`);
+const several = (count: number, one: string, more: string) =>
+  count === 1 ? `One ${one}` : `${count} ${more}`;
 
 /** What has to be known about the notebook before anything else; nothing while all is well. */
 function whatToSay({ me, outbox }: State): Said | undefined {
   const { waiting, refused, away, notKept, notTaken, clockOff, newerTold, fetching } = outbox;
-  if (notKept !== undefined) return { title: 'What you told last was not kept', text: `${notKept} It does not count: make room, then tell it again.`, action: 'I have read it', alert: true, does: 'notKept' };
-  if (refused[0]) return { title: `The server refused ${refused.length === 1 ? 'an entry' : `${refused.length} entries`}`, text: refused[0].reason, action: 'I have read it', alert: true, does: 'refused' };
-  if (me.signedOut) return { title: `${me.person?.name ?? 'You'} is signed out`, text: `What you tell stays on this device${waiting.length > 0 ? ` (${waiting.length} now)` : ''} until you sign in again.`, action: 'Sign in', does: 'signIn' };
-  if (away && waiting.length > 0 && me.person?.account) return { title: `${several(waiting.length, 'entry waits', 'entries wait')} to be sent`, text: 'Kept on this device; tried again every few seconds.', action: 'Try now', does: 'again' };
-  if (notTaken !== undefined) return { title: 'What others told could not be kept here', text: `${notTaken} What you told is safe. Make room, then try again.`, action: 'Try now', does: 'again' };
-  if (newerTold) return { title: 'Somebody told something with a newer Pause', text: 'This one cannot read it yet. What is here is right as far as it goes.', action: 'More', does: 'notebook' };
-  if (clockOff) return { title: `This device’s clock is ${clockWords(clockOff)}`, text: 'Pause reckons with the notebook’s time instead.', action: 'More', does: 'notebook' };
-  if (fetching) return { title: `Fetching the notebook: ${fetching.here} of ${fetching.all}`, text: 'You can go on meanwhile.', action: 'More', does: 'notebook' };
+  if (notKept !== undefined)
+    return {
+      title: 'What you told last was not kept',
+      text: `${notKept} It does not count: make room, then tell it again.`,
+      action: 'I have read it',
+      alert: true,
+      does: 'notKept',
+    };
+  if (refused[0])
+    return {
+      title: `The server refused ${refused.length === 1 ? 'an entry' : `${refused.length} entries`}`,
+      text: refused[0].reason,
+      action: 'I have read it',
+      alert: true,
+      does: 'refused',
+    };
+  if (me.signedOut)
+    return {
+      title: `${me.person?.name ?? 'You'} is signed out`,
+      text: `What you tell stays on this device${waiting.length > 0 ? ` (${waiting.length} now)` : ''} until you sign in again.`,
+      action: 'Sign in',
+      does: 'signIn',
+    };
+  if (away && waiting.length > 0 && me.person?.account)
+    return {
+      title: `${several(waiting.length, 'entry waits', 'entries wait')} to be sent`,
+      text: 'Kept on this device; tried again every few seconds.',
+      action: 'Try now',
+      does: 'again',
+    };
+  if (notTaken !== undefined)
+    return {
+      title: 'What others told could not be kept here',
+      text: `${notTaken} What you told is safe. Make room, then try again.`,
+      action: 'Try now',
+      does: 'again',
+    };
+  if (newerTold)
+    return {
+      title: 'Somebody told something with a newer Pause',
+      text: 'This one cannot read it yet. What is here is right as far as it goes.',
+      action: 'More',
+      does: 'notebook',
+    };
+  if (clockOff)
+    return {
+      title: `This device’s clock is ${clockWords(clockOff)}`,
+      text: 'Pause reckons with the notebook’s time instead.',
+      action: 'More',
+      does: 'notebook',
+    };
+  if (fetching)
+    return {
+      title: `Fetching the notebook: ${fetching.here} of ${fetching.all}`,
+      text: 'You can go on meanwhile.',
+      action: 'More',
+      does: 'notebook',
+    };
   return undefined;
 }
 
@@ -66,8 +117,14 @@ export function OutboxWords() {
 
 const styles = StyleSheet.create({
   line: {
-    flexDirection: 'row', alignItems: 'center', gap: space.m, paddingHorizontal: space.l, paddingVertical: space.s,
-    backgroundColor: colour.card, borderBottomWidth: stroke.medium, borderBottomColor: colour.ink,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    paddingHorizontal: space.l,
+    paddingVertical: space.s,
+    backgroundColor: colour.card,
+    borderBottomWidth: stroke.medium,
+    borderBottomColor: colour.ink,
   },
   words: { flex: 1 },
 });

@@ -1,6 +1,28 @@
 import {
-  applyEntries, caseOf, entriesOf, findsOf, GROUP_POLICY, nextStamp, summaryOf, type AnswerEffect, type Case, type CharacterId, type Choice, type Edit, type Entry, type FindRecord, type Kingdom, type PieceId, type Policy,
-  type Reading, type ReadingId, type ReadingValue, type Stamp, type Sureness, type TaxonId, type Verdict,
+  applyEntries,
+  caseOf,
+  entriesOf,
+  findsOf,
+  GROUP_POLICY,
+  nextStamp,
+  summaryOf,
+  type AnswerEffect,
+  type Case,
+  type CharacterId,
+  type Choice,
+  type Edit,
+  type Entry,
+  type FindRecord,
+  type Kingdom,
+  type PieceId,
+  type Policy,
+  type Reading,
+  type ReadingId,
+  type ReadingValue,
+  type Stamp,
+  type Sureness,
+  type TaxonId,
+  type Verdict,
 } from '@pause/core';
 import type { Judgement } from '../evaluate/evaluate';
 import { guide } from '../evaluate/guide';
@@ -16,15 +38,25 @@ export function newId(): string {
   return crypto.randomUUID();
 }
 
-/** Now, by the notebook's clock; every call is later than the one before, so that what was made first sorts first. */
+/**
+ * Now, by the notebook's clock; every call is later than the one before, so that what was made first sorts
+ * first.
+ */
 export function now(): Thunk<string> {
   return (_, getState, { clock, running }) => {
-    running.lastInstant = Math.max(running.lastInstant + 1, Math.floor(clock() + (getState().me.person?.offsetMs ?? 0)));
+    running.lastInstant = Math.max(
+      running.lastInstant + 1,
+      Math.floor(clock() + (getState().me.person?.offsetMs ?? 0)),
+    );
     return new Date(running.lastInstant).toISOString();
   };
 }
 
-/** All that a connection is for; see `sync.ts`, which is fetched when it is first wanted. @returns whether the server was reached */
+/**
+ * All that a connection is for; see `sync.ts`, which is fetched when it is first wanted.
+ *
+ * @returns whether the server was reached
+ */
 export function syncAll(): Thunk<Promise<boolean>> {
   return async (dispatch) => {
     const outside = await import('./outside').catch(() => undefined);
@@ -43,7 +75,18 @@ function openMe(): Thunk<Promise<void>> {
   return (dispatch, _, { device, running }) => {
     const open = async () => {
       dispatch(me.actions.meLoading());
-      dispatch(me.actions.meLoaded(await device.person({ id: newId(), name: '', demo: false, offsetMs: 0, account: false, groups: [] })));
+      dispatch(
+        me.actions.meLoaded(
+          await device.person({
+            id: newId(),
+            name: '',
+            demo: false,
+            offsetMs: 0,
+            account: false,
+            groups: [],
+          }),
+        ),
+      );
     };
     running.opening ??= open();
     return running.opening;
@@ -66,7 +109,10 @@ export function loadMe(): Thunk<Promise<void>> {
 
 /** So long nobody waits for the server before the notebook is shown as this device knows it. */
 const ASKED_MS = 3000;
-const after = (ms: number) => new Promise<undefined>((resolve) => { setTimeout(() => resolve(undefined), ms); });
+const after = (ms: number) =>
+  new Promise<undefined>((resolve) => {
+    setTimeout(() => resolve(undefined), ms);
+  });
 
 /** The log of finds, as this device knows it: it has every find that was told here or heard of. */
 export function loadList(): Thunk<Promise<void>> {
@@ -75,10 +121,13 @@ export function loadList(): Thunk<Promise<void>> {
     const { waiting } = getState().outbox;
     const lines = new Map((await device.list()).map((line) => [line.id, line]));
     for (const id of findsOf(waiting)) {
-      const record = getState().finds[id]?.record ?? applyEntries(await device.record(id), entriesOf(waiting, id));
+      const record =
+        getState().finds[id]?.record ?? applyEntries(await device.record(id), entriesOf(waiting, id));
       if (record) lines.set(id, summaryOf(record));
     }
-    const sorted = [...lines.values()].sort((a, b) => (a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0));
+    const sorted = [...lines.values()].sort((a, b) =>
+      a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0,
+    );
     dispatch(list.actions.listLoaded(sorted));
   };
 }
@@ -91,7 +140,9 @@ export function loadFind(id: string): Thunk<Promise<void>> {
     device.put(() => []).catch(() => undefined);
     const here = async () => {
       const kept = await device.record(id);
-      const known = kept !== undefined || getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
+      const known =
+        kept !== undefined ||
+        getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
       if (known) dispatch(layFind(id, kept));
       return known;
     };
@@ -99,7 +150,10 @@ export function loadFind(id: string): Thunk<Promise<void>> {
     const reached = await dispatch(syncAll());
     if (await here()) return;
     if (reached || getState().me.person?.account === false) dispatch(layFind(id, undefined));
-    else dispatch(finds.actions.findFailed({ id, error: 'It is not on this device, and the server does not answer.' }));
+    else
+      dispatch(
+        finds.actions.findFailed({ id, error: 'It is not on this device, and the server does not answer.' }),
+      );
   };
 }
 
@@ -114,13 +168,22 @@ export function layFind(id: string, record: FindRecord | undefined): Thunk {
 
 /** The rules that a find is decided by: those of its group. */
 export function policyOf(record: FindRecord, groups: readonly Group[]): Policy | undefined {
-  return record.group === undefined ? undefined : groups.find((group) => group.id === record.group)?.policy ?? GROUP_POLICY;
+  return record.group === undefined
+    ? undefined
+    : (groups.find((group) => group.id === record.group)?.policy ?? GROUP_POLICY);
 }
 
 /** A find as it is decided: by the rules of its group. */
-const ruled = (record: FindRecord): Thunk<Case | undefined> => (_, getState) => caseOf(record, guide, policyOf(record, getState().me.person?.groups ?? []));
+const ruled =
+  (record: FindRecord): Thunk<Case | undefined> =>
+  (_, getState) =>
+    caseOf(record, guide, policyOf(record, getState().me.person?.groups ?? []));
 
-/** Asks the core again about a find that changed. @param foreseen what it said already, where it was asked about the very same record before */
+/**
+ * Asks the core again about a find that changed.
+ *
+ * @param foreseen what it said already, where it was asked about the very same record before
+ */
 export function reconsider(id: string, foreseen?: Judgement): Thunk<Promise<void>> {
   return async (dispatch, getState, { evaluator, drawn }) => {
     const open = getState().finds[id];
@@ -128,17 +191,32 @@ export function reconsider(id: string, foreseen?: Judgement): Thunk<Promise<void
     if (!open || !find) return;
     const before = open.evaluation?.plan;
     if (foreseen && before) {
-      dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...foreseen, plan: before } }));
+      dispatch(
+        finds.actions.evaluated({ id, change: open.change, evaluation: { ...foreseen, plan: before } }),
+      );
       await drawn();
     }
     try {
-      // Both are asked for at once; bars and strip do not wait for the plan, once there is an earlier one to show.
-      const [judging, planning] = [foreseen ? Promise.resolve(foreseen) : evaluator.judge(find), evaluator.planOf(find)];
+      // Both are asked for at once; bars and strip do not wait for the plan, once there is an earlier one to
+      // show.
+      const [judging, planning] = [
+        foreseen ? Promise.resolve(foreseen) : evaluator.judge(find),
+        evaluator.planOf(find),
+      ];
       planning.catch(() => undefined);
       const judgement = await judging;
       const earlier = foreseen ? undefined : getState().finds[id]?.evaluation?.plan;
-      if (earlier) dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...judgement, plan: earlier } }));
-      dispatch(finds.actions.evaluated({ id, change: open.change, evaluation: { ...judgement, plan: await planning } }));
+      if (earlier)
+        dispatch(
+          finds.actions.evaluated({ id, change: open.change, evaluation: { ...judgement, plan: earlier } }),
+        );
+      dispatch(
+        finds.actions.evaluated({
+          id,
+          change: open.change,
+          evaluation: { ...judgement, plan: await planning },
+        }),
+      );
     } catch (error) {
       dispatch(finds.actions.evaluationFailed({ id, change: open.change, fault: message(error) }));
     }
@@ -150,7 +228,11 @@ export function askEffects(find: Case, character: CharacterId): Thunk<Promise<An
   return (_, __, { evaluator }) => evaluator.effects(find, character);
 }
 
-/** Puts entries on record: first on the device, then on the screen, then to the server. @returns whether they were kept; what was not does not count */
+/**
+ * Puts entries on record: first on the device, then on the screen, then to the server.
+ *
+ * @returns whether they were kept; what was not does not count
+ */
 export function add(...entries: Entry[]): Thunk<Promise<boolean>> {
   return addMade(() => entries);
 }
@@ -158,8 +240,15 @@ export function add(...entries: Entry[]): Thunk<Promise<boolean>> {
 /** As long as anybody waits for one drawing instead of two. */
 const ONE_DRAWING_MS = 50;
 
-/** Asks the core what a find on the screen comes to with these entries, while the device is still putting them down. @returns that, and the record it began from */
-function judgedAhead(entries: readonly Entry[]): Thunk<{ readonly judging: Promise<Judgement | undefined>; readonly of: FindRecord } | undefined> {
+/**
+ * Asks the core what a find on the screen comes to with these entries, while the device is still putting them
+ * down.
+ *
+ * @returns that, and the record it began from
+ */
+function judgedAhead(
+  entries: readonly Entry[],
+): Thunk<{ readonly judging: Promise<Judgement | undefined>; readonly of: FindRecord } | undefined> {
   return (dispatch, getState, { evaluator }) => {
     const id = entries[0]?.find ?? '';
     const of = getState().finds[id]?.record;
@@ -176,29 +265,31 @@ const UNSTAMPED = new Set<Entry['kind']>(['pieces', 'readings', 'withdrawals', '
 /** The same, for entries that are made from what was told just before them. */
 function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
   return (dispatch, getState, { device, running, drawn }) => {
-    const turn = running.lastTold.then(async () => {
-      // What is told before anybody knows whose notebook this is gets its author when it is kept.
-      await dispatch(openMe());
-      const made = make().map(withWholeCharacters);
-      // The core is asked first, where the stamp has no say in what it comes to.
-      let ahead = made.every(({ kind }) => UNSTAMPED.has(kind)) ? dispatch(judgedAhead(made)) : undefined;
-      const entries = await device.put((name, last) => {
-        const stamped = dispatch(stampedAfter(last, name, made));
-        ahead ??= dispatch(judgedAhead(stamped));
-        return stamped;
+    const turn = running.lastTold
+      .then(async () => {
+        // What is told before anybody knows whose notebook this is gets its author when it is kept.
+        await dispatch(openMe());
+        const made = make().map(withWholeCharacters);
+        // The core is asked first, where the stamp has no say in what it comes to.
+        let ahead = made.every(({ kind }) => UNSTAMPED.has(kind)) ? dispatch(judgedAhead(made)) : undefined;
+        const entries = await device.put((name, last) => {
+          const stamped = dispatch(stampedAfter(last, name, made));
+          ahead ??= dispatch(judgedAhead(stamped));
+          return stamped;
+        });
+        const [first] = entries;
+        // What it comes to is drawn with it, if it is known by then; else right after it.
+        const foreseen = ahead && (await Promise.race([ahead.judging, after(ONE_DRAWING_MS)]));
+        const same = ahead !== undefined && getState().finds[first?.find ?? '']?.record === ahead.of;
+        for (const entry of entries) dispatch(finds.actions.entryMade(entry));
+        if (first?.find) void dispatch(reconsider(first.find, same ? foreseen : undefined));
+        void drawn().then(() => dispatch(flush()));
+        return true;
+      })
+      .catch((error: unknown) => {
+        dispatch(outbox.actions.noted({ notKept: message(error) }));
+        return false;
       });
-      const [first] = entries;
-      // What it comes to is drawn with it, if it is known by then; else right after it.
-      const foreseen = ahead && await Promise.race([ahead.judging, after(ONE_DRAWING_MS)]);
-      const same = ahead !== undefined && getState().finds[first?.find ?? '']?.record === ahead.of;
-      for (const entry of entries) dispatch(finds.actions.entryMade(entry));
-      if (first?.find) void dispatch(reconsider(first.find, same ? foreseen : undefined));
-      void drawn().then(() => dispatch(flush()));
-      return true;
-    }).catch((error: unknown) => {
-      dispatch(outbox.actions.noted({ notKept: message(error) }));
-      return false;
-    });
     running.lastTold = turn;
     return turn;
   };
@@ -242,9 +333,19 @@ export function acknowledgeRefusals(): Thunk<Promise<void>> {
 /** Who tells something here; nobody as long as the device has not said, see `Device.put`. */
 export const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';
 
-/** Begins a find on a first piece, with what it is taken for, if anything. @returns its id, as soon as it is kept */
+/**
+ * Begins a find on a first piece, with what it is taken for, if anything.
+ *
+ * @returns its id, as soon as it is kept
+ */
 export function startFind(start: {
-  kingdom: Kingdom; bodyPlan: string; target?: TaxonId; placeNote?: string; placePage?: string; group?: string; context: Case['context'];
+  kingdom: Kingdom;
+  bodyPlan: string;
+  target?: TaxonId;
+  placeNote?: string;
+  placePage?: string;
+  group?: string;
+  context: Case['context'];
   /** What is known of where it stands. */
   answers?: readonly Pick<Reading, 'character' | 'value'>[];
 }): Thunk<Promise<string | undefined>> {
@@ -254,50 +355,120 @@ export function startFind(start: {
     const { kingdom, bodyPlan, placeNote, placePage, target, group, answers = [] } = start;
     const startedAt = dispatch(now());
     const context = { ...start.context, month: new Date(startedAt).getMonth() + 1 };
-    const kept = await dispatch(add(
-      { kind: 'finds', find, body: { id: find, startedAt, kingdom, bodyPlan, ...(group ? { group } : {}), person: dispatch(person()) } },
-      { kind: 'pieces', find, body: { id: piece, at: dispatch(now()), purpose: 'decide' } },
-      ...(target ? [{ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } } as const] : []),
-      { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },
-      ...answers.map((answer) => ({ kind: 'readings', find, body: { ...answer, id: newId() as ReadingId, piece, sureness: 'fairly', by: dispatch(person()), at: dispatch(now()) } } as const)),
-      ...([['placeNote', placeNote], ['placePage', placePage]] as const).flatMap(([field, value]) => (value ? [{ kind: 'edits', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), field, value } } as const] : [])),
-    ));
+    const kept = await dispatch(
+      add(
+        {
+          kind: 'finds',
+          find,
+          body: {
+            id: find,
+            startedAt,
+            kingdom,
+            bodyPlan,
+            ...(group ? { group } : {}),
+            person: dispatch(person()),
+          },
+        },
+        { kind: 'pieces', find, body: { id: piece, at: dispatch(now()), purpose: 'decide' } },
+        ...(target
+          ? [{ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } } as const]
+          : []),
+        { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },
+        ...answers.map(
+          (answer) =>
+            ({
+              kind: 'readings',
+              find,
+              body: {
+                ...answer,
+                id: newId() as ReadingId,
+                piece,
+                sureness: 'fairly',
+                by: dispatch(person()),
+                at: dispatch(now()),
+              },
+            }) as const,
+        ),
+        ...(
+          [
+            ['placeNote', placeNote],
+            ['placePage', placePage],
+          ] as const
+        ).flatMap(([field, value]) =>
+          value
+            ? [
+                {
+                  kind: 'edits',
+                  find,
+                  body: { id: newId(), at: dispatch(now()), by: dispatch(person()), field, value },
+                } as const,
+              ]
+            : [],
+        ),
+      ),
+    );
     return kept ? find : undefined;
   };
 }
 
-/** Tells what stands around it. Only what changed is told, so that two answers in quick succession are both kept, and those of two devices too. */
+/**
+ * Tells what stands around it. Only what changed is told, so that two answers in quick succession are both
+ * kept, and those of two devices too.
+ */
 export function tellContext(find: string, context: Case['context']): Thunk<Promise<boolean>> {
   return (dispatch, getState) => {
     const was = getState().finds[find]?.record?.context ?? {};
     const names = [...new Set([...Object.keys(was), ...Object.keys(context)])] as (keyof Case['context'])[];
     const changed = names.filter((name) => was[name] !== context[name]);
     if (changed.length === 0) return Promise.resolve(true);
-    const told = Object.fromEntries(changed.flatMap((name) => (context[name] === undefined ? [] : [[name, context[name]]])));
-    return dispatch(add({ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context: told, changed } }));
+    const told = Object.fromEntries(
+      changed.flatMap((name) => (context[name] === undefined ? [] : [[name, context[name]]])),
+    );
+    return dispatch(
+      add({ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context: told, changed } }),
+    );
   };
 }
 
 type Written = Pick<Edit, 'field' | 'value'>;
 /** Writes over small things of a find; what stood there before stays visible. */
 export function write(find: string, ...written: readonly Written[]): Thunk<Promise<boolean>> {
-  return (dispatch) => dispatch(add(...written.map((one) => (
-    { kind: 'edits', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...one } } as Entry
-  ))));
+  return (dispatch) =>
+    dispatch(
+      add(
+        ...written.map(
+          (one) =>
+            ({
+              kind: 'edits',
+              find,
+              body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...one },
+            }) as Entry,
+        ),
+      ),
+    );
 }
 
 /** An adult of the group agrees that a young member collects on this verdict. */
 export function consent(find: string, verdict: string): Thunk<Promise<boolean>> {
-  return (dispatch) => dispatch(add({ kind: 'consents', find, body: { id: newId(), at: dispatch(now()), verdict, by: dispatch(person()) } }));
+  return (dispatch) =>
+    dispatch(
+      add({
+        kind: 'consents',
+        find,
+        body: { id: newId(), at: dispatch(now()), verdict, by: dispatch(person()) },
+      }),
+    );
 }
 
 /** Puts a verdict on record, to be asked about. */
 export function recordVerdict(find: string, verdict: Verdict): Thunk<Promise<boolean>> {
-  return (dispatch) => dispatch(add({ kind: 'verdicts', find, body: { id: newId(), at: dispatch(now()), verdict } }));
+  return (dispatch) =>
+    dispatch(add({ kind: 'verdicts', find, body: { id: newId(), at: dispatch(now()), verdict } }));
 }
 
 export function changeTarget(find: string, taxon: TaxonId): Thunk<Promise<boolean>> {
-  return (dispatch) => dispatch(add({ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon } }));
+  return (dispatch) =>
+    dispatch(add({ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon } }));
 }
 
 export function startPiece(find: string, purpose: 'decide' | 'compare'): Thunk<PieceId> {
@@ -309,34 +480,75 @@ export function startPiece(find: string, purpose: 'decide' | 'compare'): Thunk<P
 }
 
 export function read(
-  find: string, reading: { piece: PieceId; character: CharacterId; value: ReadingValue; sureness: Sureness; note?: string; blind?: boolean; by?: string; together?: string[] },
+  find: string,
+  reading: {
+    piece: PieceId;
+    character: CharacterId;
+    value: ReadingValue;
+    sureness: Sureness;
+    note?: string;
+    blind?: boolean;
+    by?: string;
+    together?: string[];
+  },
 ): Thunk<Promise<ReadingId | undefined>> {
   return async (dispatch) => {
-    const body: Reading = { ...reading, id: newId() as ReadingId, by: reading.by ?? dispatch(person()), at: dispatch(now()) };
-    return await dispatch(add({ kind: 'readings', find, body })) ? body.id : undefined;
+    const body: Reading = {
+      ...reading,
+      id: newId() as ReadingId,
+      by: reading.by ?? dispatch(person()),
+      at: dispatch(now()),
+    };
+    return (await dispatch(add({ kind: 'readings', find, body }))) ? body.id : undefined;
   };
 }
 
 export function takeBack(find: string, reading: ReadingId): Thunk<Promise<boolean>> {
-  return (dispatch) => dispatch(add({ kind: 'withdrawals', find, body: { id: newId(), at: dispatch(now()), reading } }));
+  return (dispatch) =>
+    dispatch(add({ kind: 'withdrawals', find, body: { id: newId(), at: dispatch(now()), reading } }));
 }
 
 /** What was taken back by a slip is read as it was. */
-export function putForwardAgain(find: string, { piece, character, value, sureness, note }: Reading): Thunk<Promise<ReadingId | undefined>> {
+export function putForwardAgain(
+  find: string,
+  { piece, character, value, sureness, note }: Reading,
+): Thunk<Promise<ReadingId | undefined>> {
   return read(find, { piece, character, value, sureness, ...(note ? { note } : {}) });
 }
 
 export function passOver(find: string, piece: PieceId, character: CharacterId): Thunk<Promise<boolean>> {
-  return (dispatch) => dispatch(add({ kind: 'skips', find, body: { id: newId(), at: dispatch(now()), piece, character } }));
+  return (dispatch) =>
+    dispatch(add({ kind: 'skips', find, body: { id: newId(), at: dispatch(now()), piece, character } }));
 }
 
 /** The person's own decision, with the verdict it was made on; that may be on record already. */
-export function recordDecision(find: string, verdict: Verdict, choice: Choice, reason?: string, onRecord?: string): Thunk<Promise<boolean>> {
+export function recordDecision(
+  find: string,
+  verdict: Verdict,
+  choice: Choice,
+  reason?: string,
+  onRecord?: string,
+): Thunk<Promise<boolean>> {
   return (dispatch) => {
     const id = onRecord ?? newId();
-    return dispatch(add(
-      ...(onRecord === undefined ? [{ kind: 'verdicts', find, body: { id, at: dispatch(now()), verdict } } as const] : []),
-      { kind: 'decisions', find, body: { id: newId(), at: dispatch(now()), verdict: id, choice, by: dispatch(person()), ...(reason ? { reason } : {}) } },
-    ));
+    return dispatch(
+      add(
+        ...(onRecord === undefined
+          ? [{ kind: 'verdicts', find, body: { id, at: dispatch(now()), verdict } } as const]
+          : []),
+        {
+          kind: 'decisions',
+          find,
+          body: {
+            id: newId(),
+            at: dispatch(now()),
+            verdict: id,
+            choice,
+            by: dispatch(person()),
+            ...(reason ? { reason } : {}),
+          },
+        },
+      ),
+    );
   };
 }

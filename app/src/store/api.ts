@@ -11,10 +11,21 @@ export interface Group {
   readonly name: string;
   readonly role: Role;
   readonly policy: Policy;
-  readonly members: readonly { readonly person: string; readonly name: string; readonly role: Role; readonly joinedAt: string }[];
+  readonly members: readonly {
+    readonly person: string;
+    readonly name: string;
+    readonly role: Role;
+    readonly joinedAt: string;
+  }[];
   readonly former: readonly { readonly person: string; readonly name: string }[];
   /** Taxa that a keeper signed as reviewed. */
-  readonly reviews: readonly { readonly taxon: string; readonly content: string; readonly by: string; readonly at: string; readonly note?: string | undefined }[];
+  readonly reviews: readonly {
+    readonly taxon: string;
+    readonly content: string;
+    readonly by: string;
+    readonly at: string;
+    readonly note?: string | undefined;
+  }[];
 }
 export interface Me {
   readonly id: string;
@@ -27,10 +38,21 @@ export interface Me {
 }
 /** What became of one entry that was sent. */
 export type Sent =
-  | { readonly status: 'arrived'; readonly stream: string; readonly seq: number; readonly stamp: Stamp; readonly at?: string | undefined; readonly arrival?: { readonly verdict: Verdict } | undefined }
+  | {
+      readonly status: 'arrived';
+      readonly stream: string;
+      readonly seq: number;
+      readonly stamp: Stamp;
+      readonly at?: string | undefined;
+      readonly arrival?: { readonly verdict: Verdict } | undefined;
+    }
   | { readonly status: 'refused'; readonly reason: string };
 export interface Pulled {
-  readonly entries: readonly { readonly entry: Entry; readonly seq: number; readonly number?: number | undefined }[];
+  readonly entries: readonly {
+    readonly entry: Entry;
+    readonly seq: number;
+    readonly number?: number | undefined;
+  }[];
   readonly last: number;
   /** The next one was told by a newer application, and cannot be read here. */
   readonly newer: boolean;
@@ -38,7 +60,12 @@ export interface Pulled {
 
 /** The server said no, and sending again will not help. */
 export class Refused extends Error {
-  constructor(readonly status: number, readonly code: string, message: string, readonly errors: readonly { readonly field: string; readonly reason: string }[] = []) {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly errors: readonly { readonly field: string; readonly reason: string }[] = [],
+  ) {
     super(message);
     this.name = 'Refused';
   }
@@ -55,14 +82,25 @@ export interface Api {
   pull(stream: string, after: number): Promise<Pulled>;
   /** How much of a picture's bytes the server has. */
   received(picture: string): Promise<{ readonly received: number; readonly size: number }>;
-  sendPart(picture: string, from: number, bytes: Uint8Array<ArrayBuffer>): Promise<{ readonly received: number; readonly size: number }>;
+  sendPart(
+    picture: string,
+    from: number,
+    bytes: Uint8Array<ArrayBuffer>,
+  ): Promise<{ readonly received: number; readonly size: number }>;
   /** @throws Refused 404 while it is on its way */
   picture(id: string): Promise<Blob>;
   /** Asks something else of the server; parsing the answer is up to the caller. */
-  readonly ask: (method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown) => Promise<unknown>;
+  readonly ask: (
+    method: 'GET' | 'POST' | 'PATCH' | 'DELETE',
+    path: string,
+    body?: unknown,
+  ) => Promise<unknown>;
 }
 
 /** The server over HTTP; what talks to it is fetched when it is first asked something. */
 export const httpApi = new Proxy({} as Api, {
-  get: (_, name: keyof Api) => async (...given: never[]) => ((await import('./outside')).http()[name] as (...all: never[]) => unknown)(...given),
+  get:
+    (_, name: keyof Api) =>
+    async (...given: never[]) =>
+      ((await import('./outside')).http()[name] as (...all: never[]) => unknown)(...given),
 });

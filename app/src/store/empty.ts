@@ -1,6 +1,11 @@
 import type { Thunk } from './store';
 
-/** Leaves nothing of the notebook on this device, pictures too, and tells the other windows; does nothing where entries still wait. @returns how many wait */
+/**
+ * Leaves nothing of the notebook on this device, pictures too, and tells the other windows; does nothing
+ * where entries still wait.
+ *
+ * @returns how many wait
+ */
 export function emptyDevice(): Thunk<Promise<number>> {
   return async (_, __, { album, device, emptied }) => {
     const waiting = await device.clear();

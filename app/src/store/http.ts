@@ -1,6 +1,6 @@
+import { z } from 'zod';
 import { Stamp, type Policy, type Verdict } from '@pause/core';
 import { parseEntry } from '@pause/core/notebook';
-import { z } from 'zod';
 import { Away, Refused, type Api, type Pulled } from './api';
 
 /** The server over HTTP. Whatever comes from it is parsed here, once. */
@@ -8,23 +8,58 @@ import { Away, Refused, type Api, type Pulled } from './api';
 const Role = z.enum(['keeper', 'member', 'young']);
 const anything = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
 const GroupAnswer = z.object({
-  id: z.string(), name: z.string(), role: Role, policy: anything<Policy>(),
+  id: z.string(),
+  name: z.string(),
+  role: Role,
+  policy: anything<Policy>(),
   members: z.array(z.object({ person: z.string(), name: z.string(), role: Role, joinedAt: z.string() })),
   former: z.array(z.object({ person: z.string(), name: z.string() })),
-  reviews: z.array(z.object({ taxon: z.string(), content: z.string(), by: z.string(), at: z.string(), note: z.string().optional() })).default([]),
+  reviews: z
+    .array(
+      z.object({
+        taxon: z.string(),
+        content: z.string(),
+        by: z.string(),
+        at: z.string(),
+        note: z.string().optional(),
+      }),
+    )
+    .default([]),
 });
 const Me = z.object({
-  id: z.string(), name: z.string(), demo: z.boolean(), now: z.iso.datetime(), guide: z.object({ id: z.string(), version: z.string() }),
-  groups: z.array(GroupAnswer), streams: z.array(z.object({ id: z.string(), last: z.number() })),
+  id: z.string(),
+  name: z.string(),
+  demo: z.boolean(),
+  now: z.iso.datetime(),
+  guide: z.object({ id: z.string(), version: z.string() }),
+  groups: z.array(GroupAnswer),
+  streams: z.array(z.object({ id: z.string(), last: z.number() })),
 });
-const ProblemDetails = z.object({ title: z.string(), status: z.number(), type: z.string(), errors: z.array(z.object({ field: z.string(), reason: z.string() })).optional() });
+const ProblemDetails = z.object({
+  title: z.string(),
+  status: z.number(),
+  type: z.string(),
+  errors: z.array(z.object({ field: z.string(), reason: z.string() })).optional(),
+});
 const Pushed = z.object({
-  results: z.array(z.union([
-    z.object({ status: z.enum(['added', 'known']), stream: z.string(), seq: z.number(), stamp: Stamp, at: z.string().optional(), arrival: anything<{ verdict: Verdict }>().optional() }),
-    z.object({ status: z.literal('refused'), problem: ProblemDetails }),
-  ])),
+  results: z.array(
+    z.union([
+      z.object({
+        status: z.enum(['added', 'known']),
+        stream: z.string(),
+        seq: z.number(),
+        stamp: Stamp,
+        at: z.string().optional(),
+        arrival: anything<{ verdict: Verdict }>().optional(),
+      }),
+      z.object({ status: z.literal('refused'), problem: ProblemDetails }),
+    ]),
+  ),
 });
-const Page = z.object({ entries: z.array(z.looseObject({ seq: z.number(), number: z.number().optional() })), last: z.number() });
+const Page = z.object({
+  entries: z.array(z.looseObject({ seq: z.number(), number: z.number().optional() })),
+  last: z.number(),
+});
 
 const WAIT_MS = 15_000;
 type Send = (path: string, init: RequestInit) => Promise<Response>;
@@ -39,7 +74,9 @@ async function reach(send: Send, path: string, init: RequestInit): Promise<Respo
 
 /** What an answer says. @throws Refused, or Away where trying again may help */
 async function saidBy(response: Response): Promise<unknown> {
-  const text = await response.text().catch(() => { throw new Away('The server’s answer broke off.'); });
+  const text = await response.text().catch(() => {
+    throw new Away('The server’s answer broke off.');
+  });
   let said: unknown;
   try {
     said = text === '' ? undefined : JSON.parse(text);
@@ -49,13 +86,33 @@ async function saidBy(response: Response): Promise<unknown> {
   if (response.ok) return said;
   const problem = ProblemDetails.safeParse(said).data;
   // The library for accounts says it in its own way.
-  const title = problem?.title ?? z.object({ message: z.string() }).safeParse(said).data?.message ?? `The server answered ${response.status}.`;
+  const title =
+    problem?.title ??
+    z.object({ message: z.string() }).safeParse(said).data?.message ??
+    `The server answered ${response.status}.`;
   if (response.status >= 500 || response.status === 429) throw new Away(title);
-  throw new Refused(response.status, problem?.type.replace('urn:pause:problem:', '') ?? 'unknown', title, problem?.errors);
+  throw new Refused(
+    response.status,
+    problem?.type.replace('urn:pause:problem:', '') ?? 'unknown',
+    title,
+    problem?.errors,
+  );
 }
 
-async function askBy(send: Send, method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<unknown> {
-  return saidBy(await reach(send, path, { method, ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }) }));
+async function askBy(
+  send: Send,
+  method: 'GET' | 'POST' | 'PATCH' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<unknown> {
+  return saidBy(
+    await reach(send, path, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    }),
+  );
 }
 
 const Received = z.object({ received: z.number().int().nonnegative(), size: z.number().int().positive() });
@@ -72,29 +129,61 @@ export function http(send: Send = (path, init) => fetch(path, init)): Api {
   const ask: Api['ask'] = (method, path, body) => askBy(send, method, path, body);
   return {
     me: async () => believed(Me, await ask('GET', '/me')),
-    about: async () => believed(z.object({ demo: z.boolean(), now: z.iso.datetime(), mail: z.enum(['none', 'smtp', 'mailbox']).optional() }), await ask('GET', '/health')),
+    about: async () =>
+      believed(
+        z.object({
+          demo: z.boolean(),
+          now: z.iso.datetime(),
+          mail: z.enum(['none', 'smtp', 'mailbox']).optional(),
+        }),
+        await ask('GET', '/health'),
+      ),
     push: async (entries) => {
       const { results } = believed(Pushed, await ask('POST', '/sync/push', { entries }));
       if (results.length !== entries.length) throw new Away('The server did not answer for every entry.');
-      return results.map((one) => (one.status === 'refused' ? { status: 'refused', reason: one.problem.title } : { ...one, status: 'arrived' }));
+      return results.map((one) =>
+        one.status === 'refused'
+          ? { status: 'refused', reason: one.problem.title }
+          : { ...one, status: 'arrived' },
+      );
     },
     pull: async (stream, after): Promise<Pulled> => {
-      const { entries, last } = believed(Page, await ask('GET', `/sync/pull?${new URLSearchParams({ stream, after: String(after) }).toString()}`));
+      const { entries, last } = believed(
+        Page,
+        await ask('GET', `/sync/pull?${new URLSearchParams({ stream, after: String(after) }).toString()}`),
+      );
       const read = entries.map(({ seq, number, ...raw }) => ({ seq, number, parsed: parseEntry(raw) }));
       const end = read.findIndex(({ parsed }) => 'problems' in parsed);
       return {
-        last, newer: end >= 0,
-        entries: read.slice(0, end < 0 ? read.length : end).flatMap(({ seq, number, parsed }) => ('entry' in parsed ? [{ seq, number, entry: parsed.entry }] : [])),
+        last,
+        newer: end >= 0,
+        entries: read
+          .slice(0, end < 0 ? read.length : end)
+          .flatMap(({ seq, number, parsed }) =>
+            'entry' in parsed ? [{ seq, number, entry: parsed.entry }] : [],
+          ),
       };
     },
-    received: async (picture) => believed(Received, await ask('GET', `/pictures/${encodeURIComponent(picture)}/received`)),
-    sendPart: async (picture, from, bytes) => believed(Received, await saidBy(await reach(send, `/pictures/${encodeURIComponent(picture)}?from=${from}`, {
-      method: 'PUT', headers: { 'content-type': 'application/octet-stream' }, body: bytes,
-    }))),
+    received: async (picture) =>
+      believed(Received, await ask('GET', `/pictures/${encodeURIComponent(picture)}/received`)),
+    sendPart: async (picture, from, bytes) =>
+      believed(
+        Received,
+        await saidBy(
+          await reach(send, `/pictures/${encodeURIComponent(picture)}?from=${from}`, {
+            method: 'PUT',
+            headers: { 'content-type': 'application/octet-stream' },
+            body: bytes,
+          }),
+        ),
+      ),
     picture: async (id) => {
       const response = await reach(send, `/pictures/${encodeURIComponent(id)}`, {});
-      if (!response.ok) throw new Refused(response.status, 'not-here-yet', 'This picture is still on its way.');
-      return response.blob().catch(() => { throw new Away('The server’s answer broke off.'); });
+      if (!response.ok)
+        throw new Refused(response.status, 'not-here-yet', 'This picture is still on its way.');
+      return response.blob().catch(() => {
+        throw new Away('The server’s answer broke off.');
+      });
     },
     ask,
   };

@@ -2,14 +2,18 @@ import type { Picture } from './pictures';
 import type { Thunk } from './store';
 
 /**
- * Tells of the pictures of a find that are here at once, then of those that others made, one by one as they come; these are kept too.
+ * Tells of the pictures of a find that are here at once, then of those that others made, one by one as they
+ * come; these are kept too.
  *
  * @returns whether all that are on record are here
  */
-export function loadPictures(find: string, tell: (pictures: readonly Picture[]) => void): Thunk<Promise<boolean>> {
+export function loadPictures(
+  find: string,
+  tell: (pictures: readonly Picture[]) => void,
+): Thunk<Promise<boolean>> {
   return async (_, getState, { album, api, device }) => {
     const held = await album();
-    const record = getState().finds[find]?.record ?? await device.record(find);
+    const record = getState().finds[find]?.record ?? (await device.record(find));
     const dropped = new Set(record?.drops.map((drop) => drop.picture));
     let all = (await held.of(find)).filter(({ id }) => !dropped.has(id));
     let whole = true;
@@ -21,7 +25,17 @@ export function loadPictures(find: string, tell: (pictures: readonly Picture[]) 
         whole = false;
         continue;
       }
-      const one: Picture = { id, find, kind: picture, at, by, image, told: true, sent: true, ...(character ? { character } : {}) };
+      const one: Picture = {
+        id,
+        find,
+        kind: picture,
+        at,
+        by,
+        image,
+        told: true,
+        sent: true,
+        ...(character ? { character } : {}),
+      };
       await held.keep(one);
       all = [...all, one].sort((a, b) => (a.at < b.at ? -1 : 1));
       tell(all);
@@ -33,14 +47,26 @@ export function loadPictures(find: string, tell: (pictures: readonly Picture[]) 
 const AGAIN_MS = 5000;
 
 /** The same, again as long as one is still on its way from another device. @returns what ends it */
-export function followPictures(find: string, tell: (pictures: readonly Picture[] | undefined) => void): Thunk<() => void> {
+export function followPictures(
+  find: string,
+  tell: (pictures: readonly Picture[] | undefined) => void,
+): Thunk<() => void> {
   return (dispatch) => {
     let ended = false;
     let later: ReturnType<typeof setTimeout> | undefined;
     const look = () => {
-      dispatch(loadPictures(find, (all) => { if (!ended) tell(all); })).then((whole) => {
-        if (!whole && !ended) later = setTimeout(look, AGAIN_MS);
-      }, () => { if (!ended) tell(undefined); });
+      dispatch(
+        loadPictures(find, (all) => {
+          if (!ended) tell(all);
+        }),
+      ).then(
+        (whole) => {
+          if (!whole && !ended) later = setTimeout(look, AGAIN_MS);
+        },
+        () => {
+          if (!ended) tell(undefined);
+        },
+      );
     };
     look();
     return () => {

@@ -23,7 +23,10 @@ export const look = createSlice({
   name: 'look',
   initialState: USUAL_LOOK,
   reducers: {
-    lookSet: (state, { payload }: PayloadAction<Partial<LookSettings>>): LookSettings => ({ ...state, ...payload }),
+    lookSet: (state, { payload }: PayloadAction<Partial<LookSettings>>): LookSettings => ({
+      ...state,
+      ...payload,
+    }),
     /** All of it, as another window set it: what was taken away there is gone here. */
     lookReplaced: (_, { payload }: PayloadAction<LookSettings>): LookSettings => payload,
   },
@@ -33,9 +36,13 @@ const KEY = 'pause:look';
 /** Characters of a telephone number, as somebody types it. */
 export const LONGEST_NUMBER = 40;
 const isNumber = (said: unknown): said is string => typeof said === 'string' && said.length <= LONGEST_NUMBER;
-const oneOf = <T>(known: readonly T[], said: unknown, usual: T): T => known.find((one) => one === said) ?? usual;
+const oneOf = <T>(known: readonly T[], said: unknown, usual: T): T =>
+  known.find((one) => one === said) ?? usual;
 
-/** What was set on this device before; what cannot be read is as usual. It is read before anything is drawn, and so without what reads everything else. */
+/**
+ * What was set on this device before; what cannot be read is as usual. It is read before anything is drawn,
+ * and so without what reads everything else.
+ */
 export function keptLook(storage: Storage): LookSettings {
   let kept: unknown;
   try {
@@ -44,7 +51,8 @@ export function keptLook(storage: Storage): LookSettings {
     return USUAL_LOOK;
   }
   if (typeof kept !== 'object' || kept === null) return USUAL_LOOK;
-  const { theme, text, hand, child, emergencyLine, poisonLine, callsAsked, pixelsPerMillimetre } = kept as Readonly<Record<keyof LookSettings, unknown>>;
+  const { theme, text, hand, child, emergencyLine, poisonLine, callsAsked, pixelsPerMillimetre } =
+    kept as Readonly<Record<keyof LookSettings, unknown>>;
   return {
     theme: oneOf(['day', 'dim'], theme, USUAL_LOOK.theme),
     text: oneOf([1, 1.25, 1.5, 2], text, USUAL_LOOK.text),
@@ -53,12 +61,28 @@ export function keptLook(storage: Storage): LookSettings {
     ...(isNumber(emergencyLine) ? { emergencyLine } : {}),
     ...(isNumber(poisonLine) ? { poisonLine } : {}),
     ...(callsAsked === true ? { callsAsked } : {}),
-    ...(typeof pixelsPerMillimetre === 'number' && Number.isFinite(pixelsPerMillimetre) && pixelsPerMillimetre > 0 ? { pixelsPerMillimetre } : {}),
+    ...(typeof pixelsPerMillimetre === 'number' &&
+    Number.isFinite(pixelsPerMillimetre) &&
+    pixelsPerMillimetre > 0
+      ? { pixelsPerMillimetre }
+      : {}),
   };
 }
 
-/** In one order, so that the same settings are the same text, and no other window is told of what it has already. */
-const KEPT: readonly (keyof LookSettings)[] = ['theme', 'text', 'hand', 'child', 'emergencyLine', 'poisonLine', 'callsAsked', 'pixelsPerMillimetre'];
+/**
+ * In one order, so that the same settings are the same text, and no other window is told of what it has
+ * already.
+ */
+const KEPT: readonly (keyof LookSettings)[] = [
+  'theme',
+  'text',
+  'hand',
+  'child',
+  'emergencyLine',
+  'poisonLine',
+  'callsAsked',
+  'pixelsPerMillimetre',
+];
 
 export function keepLook(storage: Storage, settings: LookSettings): void {
   storage.setItem(KEY, JSON.stringify(settings, [...KEPT]));

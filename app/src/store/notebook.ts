@@ -1,13 +1,19 @@
-import { applyEntries, heard, summaryOf, tellsTime, type Entry, type Stamp } from '@pause/core';
-import { applyAllToPage, FindRecord, FindSummary, groupEntries, PageRecord } from '@pause/core/notebook';
 import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
-import { inOrder, NotKept, type Device, type Refusal } from './device';
+import { applyEntries, heard, summaryOf, tellsTime, type Entry, type Stamp } from '@pause/core';
+import { applyAllToPage, FindRecord, FindSummary, groupEntries, PageRecord } from '@pause/core/notebook';
 import type { Group } from './api';
+import { inOrder, NotKept, type Device, type Refusal } from './device';
 
 const Person = z.object({
-  id: z.string(), name: z.string(), demo: z.boolean(), offsetMs: z.number(), account: z.boolean().default(true),
-  groups: z.array(z.custom<Group>((value) => typeof value === 'object' && value !== null && 'members' in value)).default([]),
+  id: z.string(),
+  name: z.string(),
+  demo: z.boolean(),
+  offsetMs: z.number(),
+  account: z.boolean().default(true),
+  groups: z
+    .array(z.custom<Group>((value) => typeof value === 'object' && value !== null && 'members' in value))
+    .default([]),
 });
 
 const keyOf = (entry: Entry) => `${entry.kind}:${entry.body.id}`;
@@ -33,15 +39,26 @@ const EARLIER = 'pause:waiting:';
 const fetchDexie = async (): Promise<typeof Dexie> => (await import('dexie')).Dexie;
 
 /**
- * An earlier version took over stamps that tell no time, and what had one won over everything for good. Where this device heard of one, what it took
- * from the server is forgotten and fetched again; what waits to be sent stays.
+ * An earlier version took over stamps that tell no time, and what had one won over everything for good. Where
+ * this device heard of one, what it took from the server is forgotten and fetched again; what waits to be
+ * sent stays.
  */
 async function heal(notebook: Notebook): Promise<void> {
-  await notebook.transaction('rw', [notebook.records, notebook.lines, notebook.pages, notebook.own], async () => {
-    const kept = await notebook.own.get('stamp');
-    if (kept === undefined || tellsTime(kept.value as Stamp)) return;
-    await Promise.all([notebook.records.clear(), notebook.lines.clear(), notebook.pages.clear(), notebook.own.delete('stamp'), notebook.own.where('key').startsWith('taken ').delete()]);
-  });
+  await notebook.transaction(
+    'rw',
+    [notebook.records, notebook.lines, notebook.pages, notebook.own],
+    async () => {
+      const kept = await notebook.own.get('stamp');
+      if (kept === undefined || tellsTime(kept.value as Stamp)) return;
+      await Promise.all([
+        notebook.records.clear(),
+        notebook.lines.clear(),
+        notebook.pages.clear(),
+        notebook.own.delete('stamp'),
+        notebook.own.where('key').startsWith('taken ').delete(),
+      ]);
+    },
+  );
 }
 
 async function open(storage: Storage, name: string, fetchBase: typeof fetchDexie): Promise<Notebook> {
@@ -49,11 +66,16 @@ async function open(storage: Storage, name: string, fetchBase: typeof fetchDexie
   // A phone that dies takes nothing along: what is kept is on its storage before anything is said of it.
   const notebook = new Base(name, { chromeTransactionDurability: 'strict' }) as Notebook;
   notebook.version(1).stores({ waiting: 'key', records: 'id', own: 'key' });
-  notebook.version(2).stores({ waiting: 'key', records: 'id', lines: 'id', refused: 'key', own: 'key' }).upgrade(async (all) => {
-    const records = (await all.table('records').toArray()).flatMap((kept) => FindRecord.safeParse(kept).data ?? []);
-    await all.table('lines').bulkPut(records.map(summaryOf));
-    await all.table('own').delete('list');
-  });
+  notebook
+    .version(2)
+    .stores({ waiting: 'key', records: 'id', lines: 'id', refused: 'key', own: 'key' })
+    .upgrade(async (all) => {
+      const records = (await all.table('records').toArray()).flatMap(
+        (kept) => FindRecord.safeParse(kept).data ?? [],
+      );
+      await all.table('lines').bulkPut(records.map(summaryOf));
+      await all.table('own').delete('list');
+    });
   notebook.version(3).stores({ pages: 'id' });
   await notebook.open();
   await heal(notebook);
@@ -76,10 +98,21 @@ const isFull = (error: unknown): boolean => {
   return name === 'QuotaExceededError' || inner?.name === 'QuotaExceededError';
 };
 
-/** What tells whose something is, in an entry told by somebody whom this notebook belonged to earlier, or before anybody knew whose it is. */
+/**
+ * What tells whose something is, in an entry told by somebody whom this notebook belonged to earlier, or
+ * before anybody knew whose it is.
+ */
 function ownedBy(entry: Entry, formerly: readonly string[], to: string): Entry {
-  const earlier = Object.entries(entry.body).filter(([name, value]) => (name === 'by' || name === 'person') && (value === '' || formerly.includes(value as string)));
-  return earlier.length === 0 ? entry : { ...entry, body: { ...entry.body, ...Object.fromEntries(earlier.map(([name]) => [name, to])) } } as Entry;
+  const earlier = Object.entries(entry.body).filter(
+    ([name, value]) =>
+      (name === 'by' || name === 'person') && (value === '' || formerly.includes(value as string)),
+  );
+  return earlier.length === 0
+    ? entry
+    : ({
+        ...entry,
+        body: { ...entry.body, ...Object.fromEntries(earlier.map(([name]) => [name, to])) },
+      } as Entry);
 }
 
 /**
@@ -92,7 +125,9 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   let opened: Promise<Notebook> | undefined;
   const ready = () => {
     opened ??= open(storage, name, fetchBase);
-    opened.catch(() => { opened = undefined; });
+    opened.catch(() => {
+      opened = undefined;
+    });
     return opened;
   };
   /** What only spares asking the server again may fail without a word. */
@@ -114,30 +149,47 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   const keeper = async (all: Notebook) => Person.safeParse(await own(all, 'person')).data;
   /** The last stamp that was told or heard of goes on record with what it came with. */
   const hear = async (all: Notebook, entries: readonly Entry[]) => {
-    await heardSince(all, entries, await own(all, 'stamp') as Stamp | undefined);
+    await heardSince(all, entries, (await own(all, 'stamp')) as Stamp | undefined);
   };
   const heardSince = async (all: Notebook, entries: readonly Entry[], before: Stamp | undefined) => {
-    const last = entries.reduce<Stamp | undefined>((stamp, entry) => (entry.stamp ? heard(stamp, entry.stamp) : stamp), before);
+    const last = entries.reduce<Stamp | undefined>(
+      (stamp, entry) => (entry.stamp ? heard(stamp, entry.stamp) : stamp),
+      before,
+    );
     if (last !== before) await all.own.put({ key: 'stamp', value: last });
   };
   const keepAll = async (all: Notebook, records: ReadonlyMap<string, FindRecord>) => {
     await all.records.bulkPut([...records.values()]);
     await all.lines.bulkPut([...records.values()].map(summaryOf));
   };
-  /** Entries laid over what is kept, not over what this tab knows: another tab may have told more of the same find. */
-  const lay = async (all: Notebook, entries: readonly { readonly entry: Entry; readonly number?: number | undefined }[]): Promise<string[]> => {
+  /**
+   * Entries laid over what is kept, not over what this tab knows: another tab may have told more of the same
+   * find.
+   */
+  const lay = async (
+    all: Notebook,
+    entries: readonly { readonly entry: Entry; readonly number?: number | undefined }[],
+  ): Promise<string[]> => {
     const grouped = groupEntries(entries.map(({ entry }) => entry));
     const ids = [...grouped.finds.keys()];
-    const records = new Map((await all.records.bulkGet(ids)).flatMap((kept) => {
-      const record = kept && FindRecord.safeParse(kept).data;
-      return record ? [[record.id, record] as const] : [];
-    }));
+    const records = new Map(
+      (await all.records.bulkGet(ids)).flatMap((kept) => {
+        const record = kept && FindRecord.safeParse(kept).data;
+        return record ? [[record.id, record] as const] : [];
+      }),
+    );
     const pageIds = [...grouped.pages.keys()];
-    const pages = new Map((await all.pages.bulkGet(pageIds)).flatMap((kept) => {
-      const page = kept && PageRecord.safeParse(kept).data;
-      return page ? [[page.id, page] as const] : [];
-    }));
-    const numbers = new Map(entries.flatMap(({ entry: { find }, number }) => (find === undefined || number === undefined ? [] : [[find, number] as const])));
+    const pages = new Map(
+      (await all.pages.bulkGet(pageIds)).flatMap((kept) => {
+        const page = kept && PageRecord.safeParse(kept).data;
+        return page ? [[page.id, page] as const] : [];
+      }),
+    );
+    const numbers = new Map(
+      entries.flatMap(({ entry: { find }, number }) =>
+        find === undefined || number === undefined ? [] : [[find, number] as const],
+      ),
+    );
     for (const [id, told] of grouped.finds) {
       const record = applyEntries(records.get(id), told);
       const number = numbers.get(id);
@@ -152,79 +204,154 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     return [...ids, ...pageIds];
   };
   return {
-    put: async (make) => surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
-      const [named, before, person, formerly = []] = (await all.own.bulkGet(['device', 'stamp', 'person', 'formerly'])).map((kept) => kept?.value) as
-        [string | undefined, Stamp | undefined, { readonly id: string } | undefined, readonly string[] | undefined];
-      const device = named ?? crypto.randomUUID().slice(0, 8);
-      const made = make(device, before);
-      const entries = person ? made.map((entry) => ownedBy(entry, formerly, person.id)) : made;
-      // Asked for side by side: somebody waits for what this comes to.
-      await Promise.all([
-        all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry }))),
-        // What this device stamped last is later than all that it believes.
-        heardSince(all, entries, undefined),
-        ...(named === undefined ? [all.own.put({ key: 'device', value: device })] : []),
-      ]);
-      return entries;
-    })),
+    put: async (make) =>
+      surely((all) =>
+        all.transaction('rw', all.waiting, all.own, async () => {
+          const [named, before, person, formerly = []] = (
+            await all.own.bulkGet(['device', 'stamp', 'person', 'formerly'])
+          ).map((kept) => kept?.value) as [
+            string | undefined,
+            Stamp | undefined,
+            { readonly id: string } | undefined,
+            readonly string[] | undefined,
+          ];
+          const device = named ?? crypto.randomUUID().slice(0, 8);
+          const made = make(device, before);
+          const entries = person ? made.map((entry) => ownedBy(entry, formerly, person.id)) : made;
+          // Asked for side by side: somebody waits for what this comes to.
+          await Promise.all([
+            all.waiting.bulkPut(entries.map((entry) => ({ key: keyOf(entry), entry }))),
+            // What this device stamped last is later than all that it believes.
+            heardSince(all, entries, undefined),
+            ...(named === undefined ? [all.own.put({ key: 'device', value: device })] : []),
+          ]);
+          return entries;
+        }),
+      ),
     settle: async (settled) => {
-      await quietly((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {
-        const arrived = settled.flatMap((one) => (one.status === 'arrived' ? [one] : []));
-        await lay(all, arrived);
-        await hear(all, arrived.map(({ entry }) => entry));
-        for (const { stream, seq } of arrived) {
-          // What follows directly on what was taken need not be told again.
-          if (stream === undefined || seq === undefined) continue;
-          if (((await own(all, `taken ${stream}`) as number | undefined) ?? 0) === seq - 1) await all.own.put({ key: `taken ${stream}`, value: seq });
-        }
-        await all.refused.bulkPut(settled.flatMap((one) => (one.status === 'refused' ? [{ key: keyOf(one.entry), entry: one.entry, reason: one.reason }] : [])));
-        await all.waiting.bulkDelete(settled.map(({ entry }) => keyOf(entry)));
-      }));
+      await quietly((all) =>
+        all.transaction(
+          'rw',
+          [all.waiting, all.records, all.lines, all.pages, all.refused, all.own],
+          async () => {
+            const arrived = settled.flatMap((one) => (one.status === 'arrived' ? [one] : []));
+            await lay(all, arrived);
+            await hear(
+              all,
+              arrived.map(({ entry }) => entry),
+            );
+            for (const { stream, seq } of arrived) {
+              // What follows directly on what was taken need not be told again.
+              if (stream === undefined || seq === undefined) continue;
+              if ((((await own(all, `taken ${stream}`)) as number | undefined) ?? 0) === seq - 1)
+                await all.own.put({ key: `taken ${stream}`, value: seq });
+            }
+            await all.refused.bulkPut(
+              settled.flatMap((one) =>
+                one.status === 'refused'
+                  ? [{ key: keyOf(one.entry), entry: one.entry, reason: one.reason }]
+                  : [],
+              ),
+            );
+            await all.waiting.bulkDelete(settled.map(({ entry }) => keyOf(entry)));
+          },
+        ),
+      );
     },
-    waiting: async () => inOrder((await quietly((all) => all.waiting.toArray()) ?? []).map(({ entry }) => entry)),
-    refused: async () => (await quietly((all) => all.refused.toArray()) ?? []).map(({ entry, reason }) => ({ entry, reason })),
-    forgetRefused: async () => { await quietly((all) => all.refused.clear()); },
-    take: async ({ stream, entries }) => surely((all) => all.transaction('rw', all.records, all.lines, all.pages, all.own, async () => {
-      const before = (await own(all, `taken ${stream}`) as number | undefined) ?? 0;
-      const fresh = entries.filter(({ seq }) => seq > before);
-      const last = fresh.at(-1)?.seq ?? before;
-      // A number that is missing would never be asked for again.
-      if (last !== before + fresh.length) throw new Error(`the stream ${stream} has a gap`);
-      const ids = await lay(all, fresh);
-      await hear(all, fresh.map(({ entry }) => entry));
-      await all.own.put({ key: `taken ${stream}`, value: last });
-      return ids;
-    })),
-    taken: async (stream) => z.number().catch(0).parse(await quietly((all) => own(all, `taken ${stream}`))),
+    waiting: async () =>
+      inOrder(((await quietly((all) => all.waiting.toArray())) ?? []).map(({ entry }) => entry)),
+    refused: async () =>
+      ((await quietly((all) => all.refused.toArray())) ?? []).map(({ entry, reason }) => ({ entry, reason })),
+    forgetRefused: async () => {
+      await quietly((all) => all.refused.clear());
+    },
+    take: async ({ stream, entries }) =>
+      surely((all) =>
+        all.transaction('rw', all.records, all.lines, all.pages, all.own, async () => {
+          const before = ((await own(all, `taken ${stream}`)) as number | undefined) ?? 0;
+          const fresh = entries.filter(({ seq }) => seq > before);
+          const last = fresh.at(-1)?.seq ?? before;
+          // A number that is missing would never be asked for again.
+          if (last !== before + fresh.length) throw new Error(`the stream ${stream} has a gap`);
+          const ids = await lay(all, fresh);
+          await hear(
+            all,
+            fresh.map(({ entry }) => entry),
+          );
+          await all.own.put({ key: `taken ${stream}`, value: last });
+          return ids;
+        }),
+      ),
+    taken: async (stream) =>
+      z
+        .number()
+        .catch(0)
+        .parse(await quietly((all) => own(all, `taken ${stream}`))),
     record: async (id) => {
       const kept = await quietly((all) => all.records.get(id));
       return kept && FindRecord.safeParse(kept).data;
     },
-    list: async () => (await quietly((all) => all.lines.toArray()) ?? []).flatMap((line) => FindSummary.safeParse(line).data ?? []),
-    pages: async () => (await quietly((all) => all.pages.toArray()) ?? []).flatMap((page) => PageRecord.safeParse(page).data ?? []),
+    list: async () =>
+      ((await quietly((all) => all.lines.toArray())) ?? []).flatMap(
+        (line) => FindSummary.safeParse(line).data ?? [],
+      ),
+    pages: async () =>
+      ((await quietly((all) => all.pages.toArray())) ?? []).flatMap(
+        (page) => PageRecord.safeParse(page).data ?? [],
+      ),
     page: async (id) => PageRecord.safeParse(await quietly((all) => all.pages.get(id))).data,
-    keepFile: async (name, content) => { await surely((all) => (content === undefined ? all.own.delete(name) : all.own.put({ key: name, value: content }).then(() => undefined))); },
-    file: async (name) => quietly((all) => own(all, name)),
-    keepPerson: async (person) => { await quietly((all) => all.own.put({ key: 'person', value: person })); },
-    // In one step, so that two windows opened at once on a new device are one person's.
-    person: async (otherwise) => await quietly((all) => all.transaction('rw', all.own, async () => {
-      const kept = await keeper(all);
-      if (!kept) await all.own.put({ key: 'person', value: otherwise });
-      return kept ?? otherwise;
-    })) ?? otherwise,
-    adopt: async (person) => {
-      await surely((all) => all.transaction('rw', all.waiting, all.own, async () => {
-        const [was, before = []] = [await keeper(all), await own(all, 'formerly') as readonly string[] | undefined];
-        const earlier = was && was.id !== person.id ? [...before, was.id] : before;
-        await all.own.bulkPut([{ key: 'person', value: person }, { key: 'formerly', value: earlier }]);
-        const waiting = await all.waiting.toArray();
-        await all.waiting.bulkPut(waiting.map(({ key, entry }) => ({ key, entry: ownedBy(entry, earlier, person.id) })));
-      }));
+    keepFile: async (name, content) => {
+      await surely((all) =>
+        content === undefined
+          ? all.own.delete(name)
+          : all.own.put({ key: name, value: content }).then(() => undefined),
+      );
     },
-    clear: async () => surely((all) => all.transaction('rw', [all.waiting, all.records, all.lines, all.pages, all.refused, all.own], async () => {
-      const waiting = await all.waiting.count();
-      if (waiting === 0) for (const table of [all.records, all.lines, all.pages, all.refused, all.own]) await table.clear();
-      return waiting;
-    })),
+    file: async (name) => quietly((all) => own(all, name)),
+    keepPerson: async (person) => {
+      await quietly((all) => all.own.put({ key: 'person', value: person }));
+    },
+    // In one step, so that two windows opened at once on a new device are one person's.
+    person: async (otherwise) =>
+      (await quietly((all) =>
+        all.transaction('rw', all.own, async () => {
+          const kept = await keeper(all);
+          if (!kept) await all.own.put({ key: 'person', value: otherwise });
+          return kept ?? otherwise;
+        }),
+      )) ?? otherwise,
+    adopt: async (person) => {
+      await surely((all) =>
+        all.transaction('rw', all.waiting, all.own, async () => {
+          const [was, before = []] = [
+            await keeper(all),
+            (await own(all, 'formerly')) as readonly string[] | undefined,
+          ];
+          const earlier = was && was.id !== person.id ? [...before, was.id] : before;
+          await all.own.bulkPut([
+            { key: 'person', value: person },
+            { key: 'formerly', value: earlier },
+          ]);
+          const waiting = await all.waiting.toArray();
+          await all.waiting.bulkPut(
+            waiting.map(({ key, entry }) => ({ key, entry: ownedBy(entry, earlier, person.id) })),
+          );
+        }),
+      );
+    },
+    clear: async () =>
+      surely((all) =>
+        all.transaction(
+          'rw',
+          [all.waiting, all.records, all.lines, all.pages, all.refused, all.own],
+          async () => {
+            const waiting = await all.waiting.count();
+            if (waiting === 0)
+              for (const table of [all.records, all.lines, all.pages, all.refused, all.own])
+                await table.clear();
+            return waiting;
+          },
+        ),
+      ),
   };
 }

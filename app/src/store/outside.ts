@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { breath } from './drawn';
 import { http } from './http';
 
-/** What reaches outside the page: the server, the device's database, and what goes between them. One program, fetched when the first is wanted. */
+/**
+ * What reaches outside the page: the server, the device's database, and what goes between them. One program,
+ * fetched when the first is wanted.
+ */
 export { http };
 export { notebook } from './notebook';
 export { followPictures } from './loadPictures';
@@ -13,7 +16,10 @@ export { takeOverCounts } from './takeOver';
 export { applyToPage, bytesHash, parseEntry } from '@pause/core/notebook';
 export { readLesson } from '@pause/core/lesson';
 
-/** Reads what it stands on, a task each: a module is read when something of it is first named, and a finger should not wait for all at once. */
+/**
+ * Reads what it stands on, a task each: a module is read when something of it is first named, and a finger
+ * should not wait for all at once.
+ */
 export async function readBitByBit(): Promise<void> {
   for (const read of [() => z, () => http]) {
     read();

@@ -7,17 +7,36 @@ import type { Thunk } from './store';
 
 /** Pages of the notebook that are no finds: places, eaters, walks, and what groups agreed on. */
 
-const ofPage = (all: readonly Entry[], id: string) => all.filter((entry): entry is PageEntry => entry.page === id);
-const withWaiting = (page: PageRecord | undefined, waiting: readonly Entry[], id: string) => applyAllToPage(page, ofPage(waiting, id));
+const ofPage = (all: readonly Entry[], id: string) =>
+  all.filter((entry): entry is PageEntry => entry.page === id);
+const withWaiting = (page: PageRecord | undefined, waiting: readonly Entry[], id: string) =>
+  applyAllToPage(page, ofPage(waiting, id));
 
 /** Shows pages as this device keeps them, with what waits laid over; all of them where none is named. */
 export function layPages(ids?: readonly string[]): Thunk<Promise<void>> {
   return async (dispatch, getState, { device }) => {
-    // What waits is read first: an entry that arrives meanwhile is on the device by the time it waits no more, and one that is in both counts once.
+    // What waits is read first: an entry that arrives meanwhile is on the device by the time it waits no
+    // more, and one that is in both counts once.
     const { waiting } = getState().outbox;
-    const kept = ids ? (await Promise.all(ids.map((id) => device.page(id)))).flatMap((page) => page ?? []) : await device.pages();
-    const wanted = ids ?? [...new Set([...kept.map(({ id }) => id), ...waiting.flatMap(({ page }) => page ?? [])])];
-    dispatch(pages.actions.pagesLaid({ laid: wanted.flatMap((id) => withWaiting(kept.find((page) => page.id === id), waiting, id) ?? []), whole: ids === undefined }));
+    const kept = ids
+      ? (await Promise.all(ids.map((id) => device.page(id)))).flatMap((page) => page ?? [])
+      : await device.pages();
+    const wanted = ids ?? [
+      ...new Set([...kept.map(({ id }) => id), ...waiting.flatMap(({ page }) => page ?? [])]),
+    ];
+    dispatch(
+      pages.actions.pagesLaid({
+        laid: wanted.flatMap(
+          (id) =>
+            withWaiting(
+              kept.find((page) => page.id === id),
+              waiting,
+              id,
+            ) ?? [],
+        ),
+        whole: ids === undefined,
+      }),
+    );
   };
 }
 
@@ -33,15 +52,37 @@ function put(page: string, entries: readonly PageEntry[]): Thunk<Promise<boolean
 type Told<K extends PageKind> = { readonly [F in keyof FieldsOf<K>]?: FieldsOf<K>[F] | null };
 
 function fields<K extends PageKind>(page: string, of: K, told: Told<K>): Thunk<PageEntry[]> {
-  return (dispatch) => Object.entries<unknown>(told).map(([field, value]) => ({ kind: 'fields', page, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), of, field, value } }) as PageEntry);
+  return (dispatch) =>
+    Object.entries<unknown>(told).map(
+      ([field, value]) =>
+        ({
+          kind: 'fields',
+          page,
+          body: { id: newId(), at: dispatch(now()), by: dispatch(person()), of, field, value },
+        }) as PageEntry,
+    );
 }
 
 /** Begins a page with what is known by now. @returns its id, if it was kept */
-export function beginPage<K extends Exclude<PageKind, 'group'>>(kind: K, told: Told<K>, group?: string): Thunk<Promise<string | undefined>> {
+export function beginPage<K extends Exclude<PageKind, 'group'>>(
+  kind: K,
+  told: Told<K>,
+  group?: string,
+): Thunk<Promise<string | undefined>> {
   return async (dispatch) => {
     const id = newId();
-    const begun: PageEntry = { kind: 'pages', page: id, body: { id, at: dispatch(now()), by: dispatch(person()), kind, ...(group === undefined ? {} : { group }) } };
-    return await dispatch(put(id, [begun, ...dispatch(fields(id, kind, told))])) ? id : undefined;
+    const begun: PageEntry = {
+      kind: 'pages',
+      page: id,
+      body: {
+        id,
+        at: dispatch(now()),
+        by: dispatch(person()),
+        kind,
+        ...(group === undefined ? {} : { group }),
+      },
+    };
+    return (await dispatch(put(id, [begun, ...dispatch(fields(id, kind, told))]))) ? id : undefined;
   };
 }
 
@@ -52,18 +93,29 @@ export function tellPage<K extends PageKind>(page: string, of: K, told: Told<K>)
 
 /** Something was seen at a place, or looked for and not seen. */
 export function sight(place: string, sighting: Omit<Sighting, 'id' | 'at' | 'by'>): Thunk<Promise<boolean>> {
-  return (dispatch) => dispatch(put(place, [{ kind: 'sightings', page: place, body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...sighting } }]));
+  return (dispatch) =>
+    dispatch(
+      put(place, [
+        {
+          kind: 'sightings',
+          page: place,
+          body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...sighting },
+        },
+      ]),
+    );
 }
 
 /** Groups with what a keeper told of them here and the server has not heard of yet. */
 export function withTold(groups: readonly Group[], waiting: readonly Entry[]): Group[] {
-  return groups.map((group) => ofPage(waiting, group.id).reduce<Group>((told, entry) => {
-    if (entry.kind !== 'fields') return told;
-    const { field, value } = entry.body;
-    if (field === 'name') return typeof value === 'string' ? { ...told, name: value } : told;
-    const { [field as keyof Group['policy']]: _, ...rest } = told.policy;
-    return { ...told, policy: value === null ? rest : { ...rest, [field]: value } };
-  }, group));
+  return groups.map((group) =>
+    ofPage(waiting, group.id).reduce<Group>((told, entry) => {
+      if (entry.kind !== 'fields') return told;
+      const { field, value } = entry.body;
+      if (field === 'name') return typeof value === 'string' ? { ...told, name: value } : told;
+      const { [field as keyof Group['policy']]: _, ...rest } = told.policy;
+      return { ...told, policy: value === null ? rest : { ...rest, [field]: value } };
+    }, group),
+  );
 }
 
 /** A keeper tells the group's name or its rules; they count here at once. */
@@ -72,7 +124,9 @@ export function tellGroup(group: string, told: Told<'group'>): Thunk<Promise<boo
     const kept = await dispatch(tellPage(group, 'group', told));
     const was = getState().me.person;
     if (!kept || !was) return kept;
-    const told_here = Object.entries(told).map(([field, value]) => ({ kind: 'fields', page: group, body: { of: 'group', field, value } }) as Entry);
+    const told_here = Object.entries(told).map(
+      ([field, value]) => ({ kind: 'fields', page: group, body: { of: 'group', field, value } }) as Entry,
+    );
     const here = { ...was, groups: withTold(was.groups, told_here) };
     await device.keepPerson(here);
     dispatch(me.actions.meLoaded(here));

@@ -1,5 +1,5 @@
-import type { CharacterId } from '@pause/core';
 import type { Dexie, Table } from 'dexie';
+import type { CharacterId } from '@pause/core';
 
 /** A photo or a sketch of a find. */
 export interface Picture {
@@ -29,11 +29,16 @@ function opened(): Promise<Holding> {
     made.version(1).stores({ pictures: 'id, find' });
     return made;
   });
-  holding.catch(() => { holding = undefined; });
+  holding.catch(() => {
+    holding = undefined;
+  });
   return holding;
 }
 
-/** Photos and sketches on this device, in a database of their own: they are large, and nothing is decided by them. */
+/**
+ * Photos and sketches on this device, in a database of their own: they are large, and nothing is decided by
+ * them.
+ */
 export interface Album {
   keep(picture: Picture): Promise<void>;
   drop(id: string): Promise<void>;
@@ -46,13 +51,18 @@ export interface Album {
 }
 
 export const album: Album = {
-  keep: async (picture) => { await (await opened()).pictures.put(picture); },
+  keep: async (picture) => {
+    await (await opened()).pictures.put(picture);
+  },
   drop: async (id) => (await opened()).pictures.delete(id),
   of: async (find) => {
     const all = await (await opened()).pictures.where('find').equals(find).toArray();
     return all.sort((a, b) => (a.at < b.at ? -1 : 1));
   },
-  unsent: async () => (await opened()).pictures.filter((picture) => picture.told === true && picture.sent !== true).toArray(),
-  markSent: async (id) => { await (await opened()).pictures.update(id, { sent: true }); },
+  unsent: async () =>
+    (await opened()).pictures.filter((picture) => picture.told === true && picture.sent !== true).toArray(),
+  markSent: async (id) => {
+    await (await opened()).pictures.update(id, { sent: true });
+  },
   clear: async () => (await opened()).pictures.clear(),
 };

@@ -1,14 +1,25 @@
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
-import { applyEntries, applyEntry, entriesOf, type Entry, type FindRecord, type FindSummary, type PageRecord } from '@pause/core';
+import {
+  applyEntries,
+  applyEntry,
+  entriesOf,
+  type Entry,
+  type FindRecord,
+  type FindSummary,
+  type PageRecord,
+} from '@pause/core';
 import type { Evaluation } from '../evaluate/evaluate';
 import type { Group, Letters } from './api';
 import type { Refusal } from './device';
 
 /**
- * A reducer that makes the next state out of the one before as it is. Without a draft of it, which would be made and searched
- * through for every find and everything that waits, at each answer.
+ * A reducer that makes the next state out of the one before as it is. Without a draft of it, which would be
+ * made and searched through for every find and everything that waits, at each answer.
  */
-const plainly = <S, P>(next: (state: S, payload: P) => S) => (state: Draft<S>, { payload }: PayloadAction<P>): S => next(original(state), payload);
+const plainly =
+  <S, P>(next: (state: S, payload: P) => S) =>
+  (state: Draft<S>, { payload }: PayloadAction<P>): S =>
+    next(original(state), payload);
 
 export type Status = 'idle' | 'loading' | 'ready' | 'failed';
 
@@ -42,9 +53,21 @@ export const me = createSlice({
   initialState: nobody,
   reducers: {
     meLoading: (): MeState => ({ status: 'loading' }),
-    meLoaded: ({ asked = false }, { payload }: PayloadAction<Person>): MeState => ({ status: 'ready', person: payload, asked }),
+    meLoaded: ({ asked = false }, { payload }: PayloadAction<Person>): MeState => ({
+      status: 'ready',
+      person: payload,
+      asked,
+    }),
     serverAsked: (state): MeState => ({ ...state, asked: true }),
-    notSignedIn: (state, { payload }: PayloadAction<{ demo: boolean; mail?: Letters | undefined }>): MeState => ({ ...state, signedOut: state.person?.account === true, demoOffered: payload.demo, ...(payload.mail === undefined ? {} : { letters: payload.mail }) }),
+    notSignedIn: (
+      state,
+      { payload }: PayloadAction<{ demo: boolean; mail?: Letters | undefined }>,
+    ): MeState => ({
+      ...state,
+      signedOut: state.person?.account === true,
+      demoOffered: payload.demo,
+      ...(payload.mail === undefined ? {} : { letters: payload.mail }),
+    }),
   },
 });
 
@@ -58,8 +81,14 @@ export const list = createSlice({
   name: 'list',
   initialState: noList,
   reducers: {
-    listLoading: (state): ListState => ({ status: state.status === 'ready' ? 'ready' : 'loading', items: state.items }),
-    listLoaded: (_, { payload }: PayloadAction<readonly FindSummary[]>): ListState => ({ status: 'ready', items: payload }),
+    listLoading: (state): ListState => ({
+      status: state.status === 'ready' ? 'ready' : 'loading',
+      items: state.items,
+    }),
+    listLoaded: (_, { payload }: PayloadAction<readonly FindSummary[]>): ListState => ({
+      status: 'ready',
+      items: payload,
+    }),
   },
 });
 
@@ -83,38 +112,66 @@ export const finds = createSlice({
   name: 'finds',
   initialState: noFinds,
   reducers: {
-    findLoading: plainly((state: FindsState, id: string): FindsState => (
-      { ...state, [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'loading' } }
-    )),
-    findLoaded: plainly((state: FindsState, { id, record, waiting }: { id: string; record: FindRecord | undefined; waiting: readonly Entry[] }): FindsState => {
-      const whole = applyEntries(record, entriesOf(waiting, id));
-      const open = state[id];
-      if (open?.record && whole && JSON.stringify(open.record) === JSON.stringify(whole)) return { ...state, [id]: { ...open, status: 'ready' } };
-      const change = (open?.change ?? 0) + 1;
-      return { ...state, [id]: whole ? { ...(open ?? {}), status: 'ready', record: whole, change } : { status: 'missing', change } };
-    }),
-    findFailed: plainly((state: FindsState, { id, error }: { id: string; error: string }): FindsState => (
-      { ...state, [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'failed', error } }
-    )),
+    findLoading: plainly((state: FindsState, id: string): FindsState => ({
+      ...state,
+      [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'loading' },
+    })),
+    findLoaded: plainly(
+      (
+        state: FindsState,
+        { id, record, waiting }: { id: string; record: FindRecord | undefined; waiting: readonly Entry[] },
+      ): FindsState => {
+        const whole = applyEntries(record, entriesOf(waiting, id));
+        const open = state[id];
+        if (open?.record && whole && JSON.stringify(open.record) === JSON.stringify(whole))
+          return { ...state, [id]: { ...open, status: 'ready' } };
+        const change = (open?.change ?? 0) + 1;
+        return {
+          ...state,
+          [id]: whole
+            ? { ...(open ?? {}), status: 'ready', record: whole, change }
+            : { status: 'missing', change },
+        };
+      },
+    ),
+    findFailed: plainly((state: FindsState, { id, error }: { id: string; error: string }): FindsState => ({
+      ...state,
+      [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'failed', error },
+    })),
     entryMade: plainly((state: FindsState, entry: Entry): FindsState => {
       if (entry.find === undefined) return state;
       const open = state[entry.find];
       const record = applyEntry(open?.record, entry);
-      return record ? { ...state, [entry.find]: { ...open, status: 'ready', record, change: (open?.change ?? 0) + 1 } } : state;
+      return record
+        ? { ...state, [entry.find]: { ...open, status: 'ready', record, change: (open?.change ?? 0) + 1 } }
+        : state;
     }),
-    evaluated: plainly((state: FindsState, { id, change, evaluation }: { id: string; change: number; evaluation: Evaluation }): FindsState => {
-      const open = state[id];
-      if (!open || change < (open.evaluated ?? 0)) return state;
-      const { fault, ...sound } = open;
-      // An older one that comes late does not hide that the newest failed.
-      const stands = fault !== undefined && change !== open.change ? { fault } : {};
-      // It came whole from the core, and is not walked through once more.
-      return { ...state, [id]: { ...sound, ...stands, evaluation: Object.freeze(evaluation), evaluated: change } };
-    }),
-    evaluationFailed: plainly((state: FindsState, { id, change, fault }: { id: string; change: number; fault: string }): FindsState => {
-      const open = state[id];
-      return open && change === open.change ? { ...state, [id]: { ...open, fault } } : state;
-    }),
+    evaluated: plainly(
+      (
+        state: FindsState,
+        { id, change, evaluation }: { id: string; change: number; evaluation: Evaluation },
+      ): FindsState => {
+        const open = state[id];
+        if (!open || change < (open.evaluated ?? 0)) return state;
+        const { fault, ...sound } = open;
+        // An older one that comes late does not hide that the newest failed.
+        const stands = fault !== undefined && change !== open.change ? { fault } : {};
+        // It came whole from the core, and is not walked through once more.
+        return {
+          ...state,
+          [id]: { ...sound, ...stands, evaluation: Object.freeze(evaluation), evaluated: change },
+        };
+      },
+    ),
+    evaluationFailed: plainly(
+      (
+        state: FindsState,
+        { id, change, fault }: { id: string; change: number; fault: string },
+      ): FindsState => {
+        const open = state[id];
+        return open && change === open.change ? { ...state, [id]: { ...open, fault } } : state;
+      },
+    ),
   },
 });
 
@@ -129,9 +186,12 @@ export const pages = createSlice({
   initialState: noPages,
   reducers: {
     /** With `whole`, these are all that there are. */
-    pagesLaid: plainly((state: PagesState, { laid, whole }: { laid: readonly PageRecord[]; whole: boolean }): PagesState => (
-      { status: whole ? 'ready' : state.status, all: { ...state.all, ...Object.fromEntries(laid.map((page) => [page.id, page])) } }
-    )),
+    pagesLaid: plainly(
+      (state: PagesState, { laid, whole }: { laid: readonly PageRecord[]; whole: boolean }): PagesState => ({
+        status: whole ? 'ready' : state.status,
+        all: { ...state.all, ...Object.fromEntries(laid.map((page) => [page.id, page])) },
+      }),
+    ),
     /** The device is another account's now. */
     pagesForgotten: (): PagesState => noPages,
   },
@@ -149,7 +209,10 @@ interface OutboxState {
   readonly heardAt?: number | undefined;
   /** How many entries of the notebook are here, of how many, while it is being fetched. */
   readonly fetching?: { readonly here: number; readonly all: number } | undefined;
-  /** Photos and sketches on their way: how many are left, and how much of the one that goes now has gone, from 0 to 1. */
+  /**
+   * Photos and sketches on their way: how many are left, and how much of the one that goes now has gone, from
+   * 0 to 1.
+   */
   readonly pictures?: { readonly left: number; readonly share: number } | undefined;
   /** How many minutes this device's clock is ahead of the server's, where that is too much to be let pass. */
   readonly clockOff?: number | undefined;
@@ -169,19 +232,46 @@ export const outbox = createSlice({
   initialState: emptyOutbox,
   reducers: {
     /** What waited when the device was opened, before what was told since. */
-    outboxOpened: plainly((state: OutboxState, kept: readonly Entry[]): OutboxState => (
-      { ...state, waiting: [...kept.filter((entry) => !state.waiting.some((other) => same(entry, other))), ...state.waiting] }
-    )),
-    sent: plainly((state: OutboxState, { arrived, refused }: { arrived: readonly Entry[]; refused: readonly Refusal[] }): OutboxState => {
-      const gone = [...arrived, ...refused.map(({ entry }) => entry)];
-      return { ...state, away: false, waiting: state.waiting.filter((entry) => !gone.some((other) => same(entry, other))), refused: [...state.refused, ...refused] };
-    }),
+    outboxOpened: plainly((state: OutboxState, kept: readonly Entry[]): OutboxState => ({
+      ...state,
+      waiting: [
+        ...kept.filter((entry) => !state.waiting.some((other) => same(entry, other))),
+        ...state.waiting,
+      ],
+    })),
+    sent: plainly(
+      (
+        state: OutboxState,
+        { arrived, refused }: { arrived: readonly Entry[]; refused: readonly Refusal[] },
+      ): OutboxState => {
+        const gone = [...arrived, ...refused.map(({ entry }) => entry)];
+        return {
+          ...state,
+          away: false,
+          waiting: state.waiting.filter((entry) => !gone.some((other) => same(entry, other))),
+          refused: [...state.refused, ...refused],
+        };
+      },
+    ),
     /** What became known of it. */
-    noted: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({ ...state, ...known })),
+    noted: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({
+      ...state,
+      ...known,
+    })),
     /** The server was heard of. */
-    told: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({ ...state, away: false, ...known })),
+    told: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({
+      ...state,
+      away: false,
+      ...known,
+    })),
   },
   extraReducers: (builder) => {
-    builder.addCase(finds.actions.entryMade, plainly((state: OutboxState, entry: Entry): OutboxState => ({ ...state, waiting: [...state.waiting, entry] })));
+    builder.addCase(
+      finds.actions.entryMade,
+      plainly((state: OutboxState, entry: Entry): OutboxState => ({
+        ...state,
+        waiting: [...state.waiting, entry],
+      })),
+    );
   },
 });

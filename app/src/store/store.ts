@@ -3,8 +3,8 @@ import { useDispatch, useSelector } from 'react-redux';
 import type { Evaluator } from '../evaluate/client';
 import type { Api } from './api';
 import type { Device } from './device';
-import type { Album } from './pictures';
 import { look, type LookSettings } from './look';
+import type { Album } from './pictures';
 import { finds, list, me, outbox, pages } from './slices';
 import { update } from './update';
 
@@ -29,7 +29,9 @@ export interface Running {
   lastInstant: number;
   /** Asking the device who keeps this notebook, once. */
   opening: Promise<void> | undefined;
-  /** Everything that a connection is for, while it goes on, and whether it was asked for once more meanwhile. */
+  /**
+   * Everything that a connection is for, while it goes on, and whether it was asked for once more meanwhile.
+   */
   syncing: Promise<boolean> | undefined;
   again: boolean;
   sendingPictures: boolean;
@@ -38,13 +40,32 @@ export interface Running {
 
 /** @param kept what this device kept for itself: how it shows Pause */
 export function makeStore(outside: Outside, kept?: { readonly look: LookSettings }) {
-  const running: Running = { lastTold: Promise.resolve(), lastInstant: 0, opening: undefined, syncing: undefined, again: false, sendingPictures: false, retry: undefined };
+  const running: Running = {
+    lastTold: Promise.resolve(),
+    lastInstant: 0,
+    opening: undefined,
+    syncing: undefined,
+    again: false,
+    sendingPictures: false,
+    retry: undefined,
+  };
   return configureStore({
-    reducer: { me: me.reducer, list: list.reducer, finds: finds.reducer, pages: pages.reducer, outbox: outbox.reducer, look: look.reducer, update: update.reducer },
+    reducer: {
+      me: me.reducer,
+      list: list.reducer,
+      finds: finds.reducer,
+      pages: pages.reducer,
+      outbox: outbox.reducer,
+      look: look.reducer,
+      update: update.reducer,
+    },
     ...(kept ? { preloadedState: kept } : {}),
-    middleware: (defaults) => defaults({
-      thunk: { extraArgument: { ...outside, running } }, serializableCheck: false, immutableCheck: false,
-    }),
+    middleware: (defaults) =>
+      defaults({
+        thunk: { extraArgument: { ...outside, running } },
+        serializableCheck: false,
+        immutableCheck: false,
+      }),
   });
 }
 

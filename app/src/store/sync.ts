@@ -8,7 +8,10 @@ import { layPages, withTold } from './pages';
 import { me, outbox, pages, type Person } from './slices';
 import type { Running, State, Thunk } from './store';
 
-/** What goes to the server and what comes from it. Everything is on the device first; nothing here is waited for by a screen. */
+/**
+ * What goes to the server and what comes from it. Everything is on the device first; nothing here is waited
+ * for by a screen.
+ */
 
 const RETRY_MS = 4000;
 const AT_ONCE = 100;
@@ -16,7 +19,10 @@ const AT_ONCE = 100;
 const LETTERS_AT_ONCE = 300_000;
 /** A server that answers so has read what was sent, and will answer the same to the same. */
 const ABOUT_WHAT_WAS_SENT: ReadonlySet<number> = new Set([400, 413, 415, 422]);
-/** With more entries than this to come, it is said: a line that comes and goes at once would only push what is about to be tapped. */
+/**
+ * With more entries than this to come, it is said: a line that comes and goes at once would only push what is
+ * about to be tapped.
+ */
 const LONG = 300;
 /** A clock that is off by more is said to be wrong, and the notebook's time is reckoned with instead. */
 const CLOCK_OFF_MS = 5 * 60_000;
@@ -44,43 +50,75 @@ function nextBatch(waiting: readonly Entry[]): Entry[] {
   return batch;
 }
 
-/** Sends entries; where a server refuses them whole, each half by itself, until the one that it refuses is alone. That one is put aside. */
+/**
+ * Sends entries; where a server refuses them whole, each half by itself, until the one that it refuses is
+ * alone. That one is put aside.
+ */
 async function sendAll(api: Api, batch: readonly Entry[]): Promise<readonly Sent[]> {
   try {
     return await api.push(batch);
   } catch (error) {
     if (!(error instanceof Refused) || !ABOUT_WHAT_WAS_SENT.has(error.status)) throw error;
-    if (batch.length === 1) return [{ status: 'refused', reason: error.status === 413 ? 'It is too large to be sent: one megabyte at most.' : error.message }];
+    if (batch.length === 1)
+      return [
+        {
+          status: 'refused',
+          reason: error.status === 413 ? 'It is too large to be sent: one megabyte at most.' : error.message,
+        },
+      ];
     const half = Math.ceil(batch.length / 2);
-    return [...await sendAll(api, batch.slice(0, half)), ...await sendAll(api, batch.slice(half))];
+    return [...(await sendAll(api, batch.slice(0, half))), ...(await sendAll(api, batch.slice(half)))];
   }
 }
 
-/** Sends what waits, oldest first; tries again later if the server is away. Without an account it stays here. */
+/**
+ * Sends what waits, oldest first; tries again later if the server is away. Without an account it stays here.
+ */
 export function flush(): Thunk<Promise<void>> {
   return async (dispatch, getState, { api, device, running }) => {
     if (getState().outbox.sending || getState().me.person?.account !== true) return;
     dispatch(outbox.actions.noted({ sending: true }));
     clearTimeout(running.retry);
     try {
-      for (let batch = nextBatch(getState().outbox.waiting); batch.length > 0; batch = nextBatch(getState().outbox.waiting)) {
+      for (
+        let batch = nextBatch(getState().outbox.waiting);
+        batch.length > 0;
+        batch = nextBatch(getState().outbox.waiting)
+      ) {
         const sent = await sendAll(api, batch);
         const settled = batch.map((entry, index): Settled => {
           const one = sent[index];
-          if (one?.status !== 'arrived') return { status: 'refused', entry, reason: one?.reason ?? 'The server did not say why.' };
+          if (one?.status !== 'arrived')
+            return { status: 'refused', entry, reason: one?.reason ?? 'The server did not say why.' };
           const { stamp, at, arrival, stream, seq } = one;
           // The server moves what a clock told that is wrong.
-          const body = at === undefined ? entry.body : { ...entry.body, [entry.kind === 'finds' ? 'startedAt' : 'at']: at };
-          return { status: 'arrived', entry: { ...entry, body, stamp, ...(arrival ? { arrival } : {}) } as typeof entry, stream, seq };
+          const body =
+            at === undefined
+              ? entry.body
+              : { ...entry.body, [entry.kind === 'finds' ? 'startedAt' : 'at']: at };
+          return {
+            status: 'arrived',
+            entry: { ...entry, body, stamp, ...(arrival ? { arrival } : {}) } as typeof entry,
+            stream,
+            seq,
+          };
         });
         await device.settle(settled);
-        dispatch(outbox.actions.sent({
-          arrived: settled.flatMap((one) => (one.status === 'arrived' ? [one.entry] : [])),
-          refused: settled.flatMap((one) => (one.status === 'refused' ? [{ entry: one.entry, reason: one.reason }] : [])),
-        }));
-        const changed = findsOf(settled.flatMap((one) => (one.status === 'refused' || one.entry.arrival ? [one.entry] : [])));
+        dispatch(
+          outbox.actions.sent({
+            arrived: settled.flatMap((one) => (one.status === 'arrived' ? [one.entry] : [])),
+            refused: settled.flatMap((one) =>
+              one.status === 'refused' ? [{ entry: one.entry, reason: one.reason }] : [],
+            ),
+          }),
+        );
+        const changed = findsOf(
+          settled.flatMap((one) => (one.status === 'refused' || one.entry.arrival ? [one.entry] : [])),
+        );
         for (const id of changed) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
-        const takenBack = settled.flatMap(({ status, entry }) => (status === 'refused' ? entry.page ?? [] : []));
+        const takenBack = settled.flatMap(({ status, entry }) =>
+          status === 'refused' ? (entry.page ?? []) : [],
+        );
         if (takenBack.length > 0) await dispatch(layPages(takenBack));
       }
     } catch (error) {
@@ -95,7 +133,12 @@ export function flush(): Thunk<Promise<void>> {
 
 const PART_BYTES = 128 * 1024;
 
-async function sendBytes(api: Api, id: string, bytes: Uint8Array<ArrayBuffer>, going: (share: number) => void): Promise<void> {
+async function sendBytes(
+  api: Api,
+  id: string,
+  bytes: Uint8Array<ArrayBuffer>,
+  going: (share: number) => void,
+): Promise<void> {
   try {
     let { received, size } = await api.received(id);
     for (let begunAnew = 0; received < size && begunAnew < 2;) {
@@ -110,7 +153,10 @@ async function sendBytes(api: Api, id: string, bytes: Uint8Array<ArrayBuffer>, g
   }
 }
 
-/** The bytes of photos and sketches, after what is on record of them: in parts, going on where it broke off. Nothing else waits for it. */
+/**
+ * The bytes of photos and sketches, after what is on record of them: in parts, going on where it broke off.
+ * Nothing else waits for it.
+ */
 export function sendPictures(): Thunk<Promise<void>> {
   return async (dispatch, getState, { api, album, running }) => {
     if (running.sendingPictures || getState().me.person?.account !== true) return;
@@ -121,7 +167,9 @@ export function sendPictures(): Thunk<Promise<void>> {
       const ready = (await all.unsent()).filter(({ id }) => !waiting.has(id));
       for (const [index, { id, image }] of ready.entries()) {
         const bytes = new Uint8Array(await image.arrayBuffer());
-        await sendBytes(api, id, bytes, (share) => dispatch(outbox.actions.noted({ pictures: { left: ready.length - index, share } })));
+        await sendBytes(api, id, bytes, (share) =>
+          dispatch(outbox.actions.noted({ pictures: { left: ready.length - index, share } })),
+        );
         await all.markSent(id);
       }
     } catch (error) {
@@ -136,7 +184,12 @@ export function sendPictures(): Thunk<Promise<void>> {
 
 const askedAgain = (running: Running) => running.again;
 
-/** Who this is, what waits, and what others told: all that a connection is for. Asked for while it goes on, it is done once more. @returns whether the server was reached */
+/**
+ * Who this is, what waits, and what others told: all that a connection is for. Asked for while it goes on, it
+ * is done once more.
+ *
+ * @returns whether the server was reached
+ */
 export function syncAll(): Thunk<Promise<boolean>> {
   return (dispatch, _, { running }) => {
     if (running.syncing) {
@@ -148,7 +201,9 @@ export function syncAll(): Thunk<Promise<boolean>> {
       const reached = await dispatch(syncOnce());
       return askedAgain(running) ? round() : reached;
     };
-    running.syncing = round().finally(() => { running.syncing = undefined; });
+    running.syncing = round().finally(() => {
+      running.syncing = undefined;
+    });
     return running.syncing;
   };
 }
@@ -180,7 +235,10 @@ function syncOnce(): Thunk<Promise<boolean>> {
   };
 }
 
-/** Nobody is signed in: the notebook stays on this device. The demo has a time of its own, which is kept to all the same. */
+/**
+ * Nobody is signed in: the notebook stays on this device. The demo has a time of its own, which is kept to
+ * all the same.
+ */
 function staysHere(): Thunk<Promise<void>> {
   return async (dispatch, getState, { api, clock, device }) => {
     const before = clock();
@@ -196,7 +254,10 @@ function staysHere(): Thunk<Promise<void>> {
   };
 }
 
-/** This device is the account's: what was told on it before goes to it; what another account had here is forgotten, once nothing of it waits. Nothing is told meanwhile: it would be nobody's. */
+/**
+ * This device is the account's: what was told on it before goes to it; what another account had here is
+ * forgotten, once nothing of it waits. Nothing is told meanwhile: it would be nobody's.
+ */
 function becomes(told: Me, asked_at: number): Thunk<Promise<void>> {
   return (dispatch, _, { running }) => {
     const turn = running.lastTold.then(() => dispatch(belongsTo(told, asked_at)));
@@ -205,17 +266,28 @@ function becomes(told: Me, asked_at: number): Thunk<Promise<void>> {
   };
 }
 
-function belongsTo({ id, name, demo, now, groups, guide: theirs }: Me, asked_at: number): Thunk<Promise<void>> {
+function belongsTo(
+  { id, name, demo, now, groups, guide: theirs }: Me,
+  asked_at: number,
+): Thunk<Promise<void>> {
   return async (dispatch, getState, { clock, device }) => {
     const was = getState().me.person;
     // The answer was on its way for as long as nobody knows; the middle is nearest.
     const off = Date.parse(now) - (asked_at + clock()) / 2;
     const wrong = !demo && Math.abs(off) > CLOCK_OFF_MS;
-    const person: Person = { id, name, demo, groups: withTold(groups, getState().outbox.waiting), account: true, offsetMs: demo || wrong ? off : 0 };
+    const person: Person = {
+      id,
+      name,
+      demo,
+      groups: withTold(groups, getState().outbox.waiting),
+      account: true,
+      offsetMs: demo || wrong ? off : 0,
+    };
     const another = was !== undefined && was.id !== id;
     if (another && was.account) {
       // What another window told counts too.
-      if (await dispatch(emptyDevice()) > 0) throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
+      if ((await dispatch(emptyDevice())) > 0)
+        throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
     }
     if (another && !was.account) await device.adopt(person);
     else await device.keepPerson(person);
@@ -224,8 +296,17 @@ function belongsTo({ id, name, demo, now, groups, guide: theirs }: Me, asked_at:
       dispatch(outbox.actions.noted({ waiting: await device.waiting() }));
     }
     dispatch(me.actions.meLoaded(person));
-    if (another) for (const find of Object.keys(getState().finds)) dispatch(layFind(find, await device.record(find)));
-    dispatch(outbox.actions.told({ heardAt: clock(), otherGuide: theirs.version !== guide.version, ...(wrong ? { clockOff: Math.round(-off / 60_000) } : { clockOff: 0 }), newerTold: false, notTaken: undefined }));
+    if (another)
+      for (const find of Object.keys(getState().finds)) dispatch(layFind(find, await device.record(find)));
+    dispatch(
+      outbox.actions.told({
+        heardAt: clock(),
+        otherGuide: theirs.version !== guide.version,
+        ...(wrong ? { clockOff: Math.round(-off / 60_000) } : { clockOff: 0 }),
+        newerTold: false,
+        notTaken: undefined,
+      }),
+    );
   };
 }
 
@@ -239,9 +320,11 @@ function pullStream(stream: string, last: number): Thunk<Promise<boolean>> {
     let rules = false;
     try {
       while (here < all) {
-        if (all - from > LONG) dispatch(outbox.actions.noted({ fetching: { here: here - from, all: all - from } }));
+        if (all - from > LONG)
+          dispatch(outbox.actions.noted({ fetching: { here: here - from, all: all - from } }));
         const page = await api.pull(stream, here);
-        if (page.entries.length > 0) for (const id of await device.take({ stream, entries: page.entries })) touched.add(id);
+        if (page.entries.length > 0)
+          for (const id of await device.take({ stream, entries: page.entries })) touched.add(id);
         rules ||= page.entries.some(({ entry: { kind, body } }) => kind === 'fields' && body.of === 'group');
         here = page.entries.at(-1)?.seq ?? here;
         all = page.last;
@@ -263,7 +346,10 @@ function pullStream(stream: string, last: number): Thunk<Promise<boolean>> {
   };
 }
 
-/** A stream grew at the server: only that is fetched. Where nobody knows which grew, or a group's rules are among it, everything is asked for. */
+/**
+ * A stream grew at the server: only that is fetched. Where nobody knows which grew, or a group's rules are
+ * among it, everything is asked for.
+ */
 export function streamGrew(grew?: { readonly stream: string; readonly last: number }): Thunk<Promise<void>> {
   return async (dispatch, getState, { device, running }) => {
     if (grew && ((await device.taken(grew.stream)) >= grew.last || getState().outbox.sending)) return;

@@ -13,6 +13,9 @@ export const update = createSlice({
   initialState: none,
   reducers: {
     updateWaits: (state): UpdateState => ({ ...state, waiting: true }),
-    updateHeldUp: (state, { payload }: PayloadAction<boolean>): UpdateState => ({ ...state, othersOpen: payload }),
+    updateHeldUp: (state, { payload }: PayloadAction<boolean>): UpdateState => ({
+      ...state,
+      othersOpen: payload,
+    }),
   },
 });

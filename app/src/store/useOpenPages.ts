@@ -6,6 +6,8 @@ export function useOpenPages(): boolean {
   const act = useAct();
   const ready = useApp((state) => state.me.status === 'ready');
   const opened = useApp((state) => state.pages.status === 'ready');
-  useEffect(() => { if (ready && !opened) void import('./outside').then(({ layPages }) => act(layPages())); }, [act, opened, ready]);
+  useEffect(() => {
+    if (ready && !opened) void import('./outside').then(({ layPages }) => act(layPages()));
+  }, [act, opened, ready]);
   return opened;
 }

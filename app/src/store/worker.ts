@@ -6,16 +6,24 @@ import { update } from './update';
 const ANSWER_MS = 1500;
 let registration: ServiceWorkerRegistration | undefined;
 
-/** As long the page is left to whoever opened it: getting ready for later takes a phone's strength too. No longer, though it be in use: nobody knows when the connection ends. */
+/**
+ * As long the page is left to whoever opened it: getting ready for later takes a phone's strength too. No
+ * longer, though it be in use: nobody knows when the connection ends.
+ */
 const REST_MS = 1000;
 export async function rested(): Promise<void> {
-  await new Promise((resolve) => { setTimeout(resolve, REST_MS); });
-  if ('requestIdleCallback' in window) await new Promise((resolve) => { requestIdleCallback(resolve, { timeout: REST_MS }); });
+  await new Promise((resolve) => {
+    setTimeout(resolve, REST_MS);
+  });
+  if ('requestIdleCallback' in window)
+    await new Promise((resolve) => {
+      requestIdleCallback(resolve, { timeout: REST_MS });
+    });
 }
 
 /**
- * Keeps the application on the device, from the first visit on. A newer one is only told of: nobody's check is
- * interrupted by it. Where a browser has nothing to keep it in, the other screens are fetched at least.
+ * Keeps the application on the device, from the first visit on. A newer one is only told of: nobody's check
+ * is interrupted by it. Where a browser has nothing to keep it in, the other screens are fetched at least.
  */
 export async function keepApplication(dispatch: Dispatch): Promise<void> {
   if (process.env.NODE_ENV !== 'production') return;
@@ -37,10 +45,14 @@ export async function takeNewer(dispatch: Dispatch): Promise<void> {
   const newer = registration?.waiting;
   if (!newer) return;
   dispatch(update.actions.updateHeldUp(false));
-  navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true });
+  navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), {
+    once: true,
+  });
   const answer: unknown = await Promise.race([
     messageSW(newer, { type: 'take-over' }) as Promise<unknown>,
-    new Promise((resolve) => { setTimeout(resolve, ANSWER_MS); }),
+    new Promise((resolve) => {
+      setTimeout(resolve, ANSWER_MS);
+    }),
   ]);
   if (answer === 'others-open') dispatch(update.actions.updateHeldUp(true));
 }
@@ -65,7 +77,9 @@ export function followServer(store: Store): void {
     } else if (!source || source.readyState === EventSource.CLOSED) {
       source = new EventSource('/api/v1/sync/events');
       source.addEventListener('grew', ({ data }: MessageEvent<string>) => {
-        void import('./outside').then((outside) => store.dispatch(outside.streamGrew(Grew.safeParse(JSON.parse(data)).data)));
+        void import('./outside').then((outside) =>
+          store.dispatch(outside.streamGrew(Grew.safeParse(JSON.parse(data)).data)),
+        );
       });
     }
   };

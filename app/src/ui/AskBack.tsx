@@ -20,6 +20,11 @@ export function AskBack({ question, yes, onYes }: AskBackProps) {
 }
 
 const styles = StyleSheet.create({
-  question: { gap: space.s, paddingLeft: space.m, borderLeftWidth: stroke.thick * 2, borderLeftColor: colour.ink },
+  question: {
+    gap: space.s,
+    paddingLeft: space.m,
+    borderLeftWidth: stroke.thick * 2,
+    borderLeftColor: colour.ink,
+  },
   start: { alignSelf: 'flex-start' },
 });

@@ -1,6 +1,6 @@
 import { Pressable, StyleSheet, View, type PressableProps, type ViewStyle } from 'react-native';
-import { Strong } from './Words';
 import { colour, corner, space, stroke, TARGET } from './tokens';
+import { Strong } from './Words';
 
 interface ButtonProps extends Omit<PressableProps, 'children' | 'style'> {
   readonly label: string;
@@ -15,9 +15,20 @@ export function Button({ label, tone = 'ink', icon, style, disabled, ...props }:
       role="button"
       disabled={disabled}
       {...props}
-      style={({ pressed }) => [styles.button, styles[tone], pressed && styles.pressed, disabled === true && styles.disabled, style]}
+      style={({ pressed }) => [
+        styles.button,
+        styles[tone],
+        pressed && styles.pressed,
+        disabled === true && styles.disabled,
+        style,
+      ]}
     >
-      <Strong on={tone === 'ink' ? 'dark' : 'light'} style={[styles.label, tone === 'plain' && styles.underlined]}>{label}</Strong>
+      <Strong
+        on={tone === 'ink' ? 'dark' : 'light'}
+        style={[styles.label, tone === 'plain' && styles.underlined]}
+      >
+        {label}
+      </Strong>
       {icon}
     </Pressable>
   );
@@ -45,14 +56,26 @@ export function Chip({ label, chosen, kind = 'radio', ...props }: ChipProps) {
 }
 
 export function ChipRow({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
-  return <View role="group" aria-label={label} style={styles.row}>{children}</View>;
+  return (
+    <View role="group" aria-label={label} style={styles.row}>
+      {children}
+    </View>
+  );
 }
 
 const styles = StyleSheet.create({
   // A long label in large letters takes two lines, and stays on the screen.
   button: {
-    minHeight: 52, maxWidth: '100%', paddingHorizontal: space.l, paddingVertical: space.s, borderRadius: corner, borderWidth: stroke.medium,
-    flexDirection: 'row', gap: space.s, alignItems: 'center', justifyContent: 'center',
+    minHeight: 52,
+    maxWidth: '100%',
+    paddingHorizontal: space.l,
+    paddingVertical: space.s,
+    borderRadius: corner,
+    borderWidth: stroke.medium,
+    flexDirection: 'row',
+    gap: space.s,
+    alignItems: 'center',
+    justifyContent: 'center',
   },
   ink: { backgroundColor: colour.ink, borderColor: colour.ink },
   outline: { backgroundColor: 'transparent', borderColor: colour.ink },
@@ -63,8 +86,15 @@ const styles = StyleSheet.create({
   disabled: { opacity: 0.35 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   chip: {
-    minHeight: TARGET, maxWidth: '100%', paddingHorizontal: space.m + 2, paddingVertical: space.s, borderRadius: corner, justifyContent: 'center',
-    borderWidth: stroke.thin, borderColor: colour.ink, backgroundColor: colour.card,
+    minHeight: TARGET,
+    maxWidth: '100%',
+    paddingHorizontal: space.m + 2,
+    paddingVertical: space.s,
+    borderRadius: corner,
+    justifyContent: 'center',
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    backgroundColor: colour.card,
   },
   chosen: { backgroundColor: colour.ink },
 });

@@ -8,7 +8,14 @@ interface InputProps extends Omit<TextInputProps, 'style'> {
 
 /** A line to write in, or with `multiline` a few of them. */
 export function Input({ wrong = false, ...props }: InputProps) {
-  return <TextInput aria-invalid={wrong} placeholderTextColor={colour.inkSoft} {...props} style={[styles.input, props.multiline && styles.tall, wrong && styles.wrong]} />;
+  return (
+    <TextInput
+      aria-invalid={wrong}
+      placeholderTextColor={colour.inkSoft}
+      {...props}
+      style={[styles.input, props.multiline && styles.tall, wrong && styles.wrong]}
+    />
+  );
 }
 
 interface FieldProps extends Omit<TextInputProps, 'style'> {
@@ -24,7 +31,13 @@ export function Field({ label, hint, wrong, ...props }: FieldProps) {
     <View style={styles.field}>
       <SmallStrong>{label}</SmallStrong>
       <Input aria-label={label} wrong={wrong !== undefined} {...props} />
-      {wrong === undefined ? hint ? <Small soft>{hint}</Small> : null : <SmallStrong role="alert">{wrong}</SmallStrong>}
+      {wrong === undefined ? (
+        hint ? (
+          <Small soft>{hint}</Small>
+        ) : null
+      ) : (
+        <SmallStrong role="alert">{wrong}</SmallStrong>
+      )}
     </View>
   );
 }
@@ -32,8 +45,15 @@ export function Field({ label, hint, wrong, ...props }: FieldProps) {
 const styles = StyleSheet.create({
   field: { gap: space.xs },
   input: {
-    minHeight: 54, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.read, fontSize: typeSize(17), color: colour.ink, paddingHorizontal: space.m,
+    minHeight: 54,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    backgroundColor: colour.card,
+    fontFamily: font.read,
+    fontSize: typeSize(17),
+    color: colour.ink,
+    paddingHorizontal: space.m,
   },
   tall: { minHeight: 96, paddingVertical: space.m },
   wrong: { borderWidth: stroke.thick },

@@ -20,6 +20,14 @@ export function Line({ children, end }: LineProps) {
 }
 
 const styles = StyleSheet.create({
-  line: { minHeight: TARGET + 8, flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: space.m, rowGap: space.xs, paddingVertical: space.s },
+  line: {
+    minHeight: TARGET + 8,
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: space.m,
+    rowGap: space.xs,
+    paddingVertical: space.s,
+  },
   words: { flexGrow: 1, flexShrink: 1, flexBasis: 160 },
 });

@@ -11,7 +11,13 @@ interface MarkProps {
 export function PauseMark({ size, colour }: MarkProps) {
   return (
     <Svg width={size} height={size} viewBox="0 0 32 32" aria-hidden>
-      <Path d="M5 2 H14 V30 H5 Z M18 2 H27 V30 H18 Z" fill={colour} stroke={colour} strokeWidth={1} strokeLinejoin="round" />
+      <Path
+        d="M5 2 H14 V30 H5 Z M18 2 H27 V30 H18 Z"
+        fill={colour}
+        stroke={colour}
+        strokeWidth={1}
+        strokeLinejoin="round"
+      />
     </Svg>
   );
 }
@@ -29,7 +35,13 @@ export function LeaveMark({ size, colour }: MarkProps) {
 export function CollectMark({ size, colour }: MarkProps) {
   return (
     <Svg width={size} height={size} viewBox="0 0 32 32" aria-hidden>
-      <Path d="M2 9 C4 24 9 29 16 29 C23 29 28 24 30 9" fill="none" stroke={colour} strokeWidth={4.5} strokeLinecap="round" />
+      <Path
+        d="M2 9 C4 24 9 29 16 29 C23 29 28 24 30 9"
+        fill="none"
+        stroke={colour}
+        strokeWidth={4.5}
+        strokeLinecap="round"
+      />
       <Path d="M9 17 H23" stroke={colour} strokeWidth={2.5} strokeLinecap="round" />
     </Svg>
   );
@@ -43,22 +55,49 @@ export function OutcomeMark({ outcome, ...props }: MarkProps & { readonly outcom
 
 /** Where a ground was seen, small enough to stand inside a bar. */
 export function OrganGlyph({ organ, size, colour }: MarkProps & { readonly organ: string }) {
-  const line = { stroke: colour, strokeWidth: 1.8, strokeLinecap: 'round', strokeLinejoin: 'round', fill: 'none' } as const;
+  const line = {
+    stroke: colour,
+    strokeWidth: 1.8,
+    strokeLinecap: 'round',
+    strokeLinejoin: 'round',
+    fill: 'none',
+  } as const;
   const drawn: Record<string, React.ReactNode> = {
     habit: <Path {...line} d="M8 14 V5 M8 9 L4 6 M8 7.5 L12 4.5" />,
     stem: <Path {...line} d="M6 2 V14 M10 2 V14 M6 8 H10" />,
     leaf: <Path {...line} d="M3 13 C2 6 7 2 14 2 C14 9 10 14 3 13 L10 6" />,
-    flower: <><Circle cx={8} cy={8} r={2} {...line} /><Path {...line} d="M8 2 V4 M8 12 V14 M2 8 H4 M12 8 H14" /></>,
-    fruit: <><Circle cx={8} cy={9.5} r={4.5} {...line} /><Path {...line} d="M8 5 V2" /></>,
+    flower: (
+      <>
+        <Circle cx={8} cy={8} r={2} {...line} />
+        <Path {...line} d="M8 2 V4 M8 12 V14 M2 8 H4 M12 8 H14" />
+      </>
+    ),
+    fruit: (
+      <>
+        <Circle cx={8} cy={9.5} r={4.5} {...line} />
+        <Path {...line} d="M8 5 V2" />
+      </>
+    ),
     root: <Path {...line} d="M8 2 V14 M8 6 L4 10 M8 8 L12 12" />,
     cap: <Path {...line} d="M2 10 C2 3 14 3 14 10 Z" />,
     hymenophore: <Path {...line} d="M2 4 H14 M4 4 L6 12 M8 4 V12 M12 4 L10 12" />,
     stipe: <Path {...line} d="M6 2 L5 14 H11 L10 2" />,
     flesh: <Path {...line} d="M3 13 L13 3" />,
-    spores: <><Circle cx={4} cy={6} r={0.9} fill={colour} /><Circle cx={9} cy={4} r={0.9} fill={colour} /><Circle cx={12} cy={9} r={0.9} fill={colour} /><Circle cx={6} cy={11} r={0.9} fill={colour} /></>,
+    spores: (
+      <>
+        <Circle cx={4} cy={6} r={0.9} fill={colour} />
+        <Circle cx={9} cy={4} r={0.9} fill={colour} />
+        <Circle cx={12} cy={9} r={0.9} fill={colour} />
+        <Circle cx={6} cy={11} r={0.9} fill={colour} />
+      </>
+    ),
     smell: <Path {...line} d="M5 3 C8 6 8 10 5 13 M10 3 C13 6 13 10 10 13" />,
     veil: <Path {...line} d="M2 6 C6 10 10 10 14 6 M5 8.5 V12 M11 8.5 V12 M8 9 V13" />,
     place: <Line {...line} x1={2} y1={13} x2={14} y2={13} />,
   };
-  return <Svg width={size} height={size} viewBox="0 0 16 16" aria-hidden>{drawn[organ] ?? drawn.flesh}</Svg>;
+  return (
+    <Svg width={size} height={size} viewBox="0 0 16 16" aria-hidden>
+      {drawn[organ] ?? drawn.flesh}
+    </Svg>
+  );
 }

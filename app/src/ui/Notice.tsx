@@ -1,7 +1,7 @@
 import { ActivityIndicator, StyleSheet, View } from 'react-native';
 import { Button } from './Button';
-import { Body, Heading } from './Words';
 import { colour, space } from './tokens';
+import { Body, Heading } from './Words';
 
 /** Something is being fetched. */
 export function Loading({ what }: { readonly what: string }) {
@@ -28,7 +28,9 @@ export function Notice({ title, text, action, onAction, whole = false }: NoticeP
     <View style={styles.notice} role="status">
       <Heading {...(whole ? { 'aria-level': 1 } : {})}>{title}</Heading>
       <Body soft>{text}</Body>
-      {action && onAction ? <Button label={action} tone="outline" onPress={onAction} style={styles.action} /> : null}
+      {action && onAction ? (
+        <Button label={action} tone="outline" onPress={onAction} style={styles.action} />
+      ) : null}
     </View>
   );
 }

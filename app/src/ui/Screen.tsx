@@ -10,13 +10,23 @@ import { Small, TextSize } from './Words';
 /** Where one learns what to do when someone ate something. */
 export const EATEN = { href: '/eaten', label: 'Eaten?' } as const;
 
-const ROOMS: readonly { readonly href: Href; readonly label: string; readonly match: RegExp; readonly wide?: true }[] = [
+const ROOMS: readonly {
+  readonly href: Href;
+  readonly label: string;
+  readonly match: RegExp;
+  readonly wide?: true;
+}[] = [
   { href: '/', label: 'Start', match: /^\/$/ },
   { href: '/week', label: 'Week', match: /^\/(week|place|walk|eaters)/ },
   { href: '/new', label: 'New find', match: /^\/new/ },
   { href: '/finds', label: 'Finds', match: /^\/finds?(\/|$)/ },
   // On a phone the way there is at the head of the finds.
-  { href: '/pantry', label: 'Pantry', match: /^\/(pantry|batch|portion|labels|scan|taste|recall|logbook)/, wide: true },
+  {
+    href: '/pantry',
+    label: 'Pantry',
+    match: /^\/(pantry|batch|portion|labels|scan|taste|recall|logbook)/,
+    wide: true,
+  },
   { href: '/practice', label: 'Practice', match: /^\/practice/, wide: true },
   { href: '/guide', label: 'Guide', match: /^\/(guide|taxon|pair|card)/ },
   { ...EATEN, match: /^\/eaten/ },
@@ -56,8 +66,15 @@ export function Screen({ children, strip, panes = false, rooms = true }: ScreenP
       {wide ? <Rooms side /> : null}
       <View style={styles.main} role="main">
         <OutboxLine />
-        {panes ? <View style={styles.main}>{children}</View> : (
-          <ScrollView style={styles.main} contentContainerStyle={[styles.content, wide && styles.contentWide]}>{children}</ScrollView>
+        {panes ? (
+          <View style={styles.main}>{children}</View>
+        ) : (
+          <ScrollView
+            style={styles.main}
+            contentContainerStyle={[styles.content, wide && styles.contentWide]}
+          >
+            {children}
+          </ScrollView>
         )}
         {strip}
         {!wide && rooms ? <Rooms /> : null}
@@ -70,13 +87,34 @@ function Rooms({ side = false }: { readonly side?: boolean }) {
   const path = usePathname();
   return (
     <View role="navigation" aria-label="Rooms" style={side ? styles.side : styles.below}>
-      {side ? <View style={styles.mark}><PauseMark size={34} colour={colour.mark} /></View> : null}
-      {ROOMS.filter(({ wide }) => side || wide !== true).map((room) => <Room key={room.label} {...room} side={side} here={room.match.test(path) || (!side && room.label === 'Finds' && IN_FINDS.test(path))} />)}
+      {side ? (
+        <View style={styles.mark}>
+          <PauseMark size={34} colour={colour.mark} />
+        </View>
+      ) : null}
+      {ROOMS.filter(({ wide }) => side || wide !== true).map((room) => (
+        <Room
+          key={room.label}
+          {...room}
+          side={side}
+          here={room.match.test(path) || (!side && room.label === 'Finds' && IN_FINDS.test(path))}
+        />
+      ))}
     </View>
   );
 }
 
-function Room({ href, label, side, here }: { readonly href: Href; readonly label: string; readonly side: boolean; readonly here: boolean }) {
+function Room({
+  href,
+  label,
+  side,
+  here,
+}: {
+  readonly href: Href;
+  readonly label: string;
+  readonly side: boolean;
+  readonly here: boolean;
+}) {
   const [over, setOver] = useState(false);
   return (
     <Link href={href} asChild>
@@ -85,9 +123,17 @@ function Room({ href, label, side, here }: { readonly href: Href; readonly label
         aria-current={here ? 'page' : undefined}
         onHoverIn={() => setOver(true)}
         onHoverOut={() => setOver(false)}
-        style={StyleSheet.flatten([side ? styles.sideRoom : styles.room, here && (side ? styles.sideHere : styles.here)])}
+        style={StyleSheet.flatten([
+          side ? styles.sideRoom : styles.room,
+          here && (side ? styles.sideHere : styles.here),
+        ])}
       >
-        <Small on={side ? 'dark' : 'light'} style={[side && styles.onRooms, (here || over) && styles.hereText]}>{label}</Small>
+        <Small
+          on={side ? 'dark' : 'light'}
+          style={[side && styles.onRooms, (here || over) && styles.hereText]}
+        >
+          {label}
+        </Small>
       </Pressable>
     </Link>
   );
@@ -105,14 +151,35 @@ const styles = StyleSheet.create({
   content: { padding: space.l, gap: space.m, paddingBottom: space.xl },
   contentWide: { maxWidth: 1000, width: '100%', paddingHorizontal: space.xl, paddingTop: space.xl },
   // In large letters they stand in two rows.
-  below: { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: stroke.thin, borderTopColor: colour.line, backgroundColor: colour.ground },
-  room: { flexGrow: 1, minWidth: typeSize(52), minHeight: 54, paddingHorizontal: space.xs, alignItems: 'center', justifyContent: 'center', borderTopWidth: stroke.thick, borderTopColor: 'transparent' },
+  below: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    borderTopWidth: stroke.thin,
+    borderTopColor: colour.line,
+    backgroundColor: colour.ground,
+  },
+  room: {
+    flexGrow: 1,
+    minWidth: typeSize(52),
+    minHeight: 54,
+    paddingHorizontal: space.xs,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderTopWidth: stroke.thick,
+    borderTopColor: 'transparent',
+  },
   here: { borderTopColor: colour.ink },
   onRooms: { color: colour.onRooms },
   hereText: { fontFamily: font.readBold },
   side: { width: typeSize(104), backgroundColor: colour.rooms, paddingVertical: space.l },
   mark: { alignItems: 'center', paddingBottom: space.xl },
-  sideRoom: { minHeight: TARGET, justifyContent: 'center', paddingLeft: space.l, borderLeftWidth: 4, borderLeftColor: 'transparent' },
+  sideRoom: {
+    minHeight: TARGET,
+    justifyContent: 'center',
+    paddingLeft: space.l,
+    borderLeftWidth: 4,
+    borderLeftColor: 'transparent',
+  },
   sideHere: { borderLeftColor: colour.mark },
   rule: { height: 1, backgroundColor: colour.line },
   strongRule: { height: stroke.thick, backgroundColor: colour.ink },

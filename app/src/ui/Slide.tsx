@@ -13,20 +13,40 @@ interface SlideProps {
   readonly onChange: (value: number) => void;
 }
 
-/** A value set by sliding, and by one step at a time for whoever wants it to the hair. The slider is the browser's own. */
+/**
+ * A value set by sliding, and by one step at a time for whoever wants it to the hair. The slider is the
+ * browser's own.
+ */
 export function Slide({ label, value, least, most, step = 1, onChange }: SlideProps) {
   const set = (to: number) => onChange(Math.min(most, Math.max(least, to)));
   return (
     <View style={styles.slide}>
       <Small soft>{label}</Small>
       <View style={styles.row}>
-        <Button label="−" aria-label={`${label}: less`} tone="outline" style={styles.step} onPress={() => set(value - step)} />
+        <Button
+          label="−"
+          aria-label={`${label}: less`}
+          tone="outline"
+          style={styles.step}
+          onPress={() => set(value - step)}
+        />
         {createElement('input', {
-          type: 'range', 'aria-label': label, min: least, max: most, step, value,
+          type: 'range',
+          'aria-label': label,
+          min: least,
+          max: most,
+          step,
+          value,
           onChange: (event: { target: { value: string } }) => set(Number(event.target.value)),
           style: { flex: 1, minWidth: 0, height: TARGET, accentColor: colour.ink },
         })}
-        <Button label="+" aria-label={`${label}: more`} tone="outline" style={styles.step} onPress={() => set(value + step)} />
+        <Button
+          label="+"
+          aria-label={`${label}: more`}
+          tone="outline"
+          style={styles.step}
+          onPress={() => set(value + step)}
+        />
       </View>
     </View>
   );

@@ -5,18 +5,27 @@ import { space, TARGET } from './tokens';
 import { SmallStrong } from './Words';
 
 interface WaysOutProps {
-  /** Where the screen belongs, and what else is next to it; nothing where whoever looks should not wander off. */
+  /**
+   * Where the screen belongs, and what else is next to it; nothing where whoever looks should not wander off.
+   */
   readonly ways?: readonly { readonly href: Href; readonly label: string }[];
 }
 
-/** The ways out of a screen that has no rooms below it. What to do when someone ate something is never further than this. */
+/**
+ * The ways out of a screen that has no rooms below it. What to do when someone ate something is never further
+ * than this.
+ */
 export function WaysOut({ ways = [] }: WaysOutProps) {
   // There the rooms stand at the side.
   if (useWide()) return null;
   return (
     <View role="navigation" aria-label="Ways out" style={styles.row}>
       {[...ways, EATEN].map(({ href, label }) => (
-        <Link key={label} href={href} asChild><Pressable role="link" style={styles.way}><SmallStrong>{label}</SmallStrong></Pressable></Link>
+        <Link key={label} href={href} asChild>
+          <Pressable role="link" style={styles.way}>
+            <SmallStrong>{label}</SmallStrong>
+          </Pressable>
+        </Link>
       ))}
     </View>
   );

@@ -23,7 +23,12 @@ function words(style: TextStyle, heading?: number) {
 }
 
 const styles = StyleSheet.create({
-  verdict: { fontFamily: font.wordBold, fontSize: typeSize(34), lineHeight: typeSize(38), letterSpacing: -0.4 },
+  verdict: {
+    fontFamily: font.wordBold,
+    fontSize: typeSize(34),
+    lineHeight: typeSize(38),
+    letterSpacing: -0.4,
+  },
   title: { fontFamily: font.wordBold, fontSize: typeSize(30), lineHeight: typeSize(34), letterSpacing: -0.3 },
   question: { fontFamily: font.word, fontSize: typeSize(25), lineHeight: typeSize(29), letterSpacing: -0.2 },
   heading: { fontFamily: font.word, fontSize: typeSize(21), lineHeight: typeSize(26) },

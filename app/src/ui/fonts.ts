@@ -4,8 +4,17 @@ import { BricolageGrotesque_600SemiBold } from '@expo-google-fonts/bricolage-gro
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { useFonts } from 'expo-font';
 
-/** Takes the fonts that ship with the application into use. @returns whether they are there, or will not be */
+/**
+ * Takes the fonts that ship with the application into use.
+ *
+ * @returns whether they are there, or will not be
+ */
 export function useFontsReady(): boolean {
-  const [ready, failed] = useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_600SemiBold, BricolageGrotesque_600SemiBold, BricolageGrotesque_700Bold });
+  const [ready, failed] = useFonts({
+    AtkinsonHyperlegibleNext_400Regular,
+    AtkinsonHyperlegibleNext_600SemiBold,
+    BricolageGrotesque_600SemiBold,
+    BricolageGrotesque_700Bold,
+  });
   return ready || failed !== null;
 }

@@ -5,7 +5,12 @@ import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesq
 import { useEffect, useState } from 'react';
 import { fontAddress } from './fontAddress';
 
-const FONTS = { AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_600SemiBold, BricolageGrotesque_600SemiBold, BricolageGrotesque_700Bold };
+const FONTS = {
+  AtkinsonHyperlegibleNext_400Regular,
+  AtkinsonHyperlegibleNext_600SemiBold,
+  BricolageGrotesque_600SemiBold,
+  BricolageGrotesque_700Bold,
+};
 /** After so long the system's own letters do until the others come. */
 const FONTS_MS = 5000;
 
@@ -13,7 +18,9 @@ const FONTS_MS = 5000;
 export function useFontsReady(): boolean {
   const [ready, setReady] = useState(false);
   useEffect(() => {
-    const faces = Object.entries(FONTS).map(([family, font]) => new FontFace(family, `url("${fontAddress(font)}")`));
+    const faces = Object.entries(FONTS).map(
+      ([family, font]) => new FontFace(family, `url("${fontAddress(font)}")`),
+    );
     for (const face of faces) document.fonts.add(face);
     const done = () => setReady(true);
     setTimeout(done, FONTS_MS);

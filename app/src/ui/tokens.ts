@@ -46,10 +46,13 @@ const DIM: Colours = {
 const variable = (name: string) => `--pause-${name}`;
 const named = Object.keys(DAY) as (keyof Colours)[];
 
-/** In a browser colours are variables of the page, so that day and dusk change without drawing anything anew. */
-export const colour: Colours = Platform.OS === 'web'
-  ? Object.fromEntries(named.map((name) => [name, `var(${variable(name)})`])) as unknown as Colours
-  : DAY;
+/**
+ * In a browser colours are variables of the page, so that day and dusk change without drawing anything anew.
+ */
+export const colour: Colours =
+  Platform.OS === 'web'
+    ? (Object.fromEntries(named.map((name) => [name, `var(${variable(name)})`])) as unknown as Colours)
+    : DAY;
 
 export type Theme = 'day' | 'dim';
 export interface Look {
@@ -67,9 +70,14 @@ export function applyLook({ theme, text }: Look, page: HTMLElement): void {
 }
 const TEXT = '--pause-text';
 
-/** A size of type, or of a line of it, that grows with what the person has set; at most so many times, where it is large anyway and always in view. */
+/**
+ * A size of type, or of a line of it, that grows with what the person has set; at most so many times, where
+ * it is large anyway and always in view.
+ */
 export function typeSize(pixels: number, most = 2): number {
-  return Platform.OS === 'web' ? `calc(${pixels}px * min(var(${TEXT}, 1), ${most}))` as unknown as number : pixels;
+  return Platform.OS === 'web'
+    ? (`calc(${pixels}px * min(var(${TEXT}, 1), ${most}))` as unknown as number)
+    : pixels;
 }
 
 export const font = {

@@ -1,6 +1,9 @@
 import { useState } from 'react';
 
-/** A text being written over what was told before. What another device told meanwhile is shown, unless something else is being written. */
+/**
+ * A text being written over what was told before. What another device told meanwhile is shown, unless
+ * something else is being written.
+ */
 export function useText(told: string): [text: string, setText: (text: string) => void] {
   const [text, setText] = useState(told);
   const [was, setWas] = useState(told);

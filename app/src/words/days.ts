@@ -1,6 +1,9 @@
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 
-/** Day and month names and their order as the device's language has them. Making one takes long, so it is made when the first day is said. */
+/**
+ * Day and month names and their order as the device's language has them. Making one takes long, so it is made
+ * when the first day is said.
+ */
 export const saidBy = (parts: Intl.DateTimeFormatOptions) => {
   let made: Intl.DateTimeFormat | undefined;
   return (day: Date): string => (made ??= new Intl.DateTimeFormat(undefined, parts)).format(day);

@@ -1,14 +1,42 @@
-import { filled, lacksOnlySecondLooks, needsDigging, type AskedPlan, type BarRow, type CharacterId, type ContextField, type GroupRule, type Plan, type Reason, type Verdict } from '@pause/core';
+import {
+  filled,
+  lacksOnlySecondLooks,
+  needsDigging,
+  type AskedPlan,
+  type BarRow,
+  type CharacterId,
+  type ContextField,
+  type GroupRule,
+  type Plan,
+  type Reason,
+  type Verdict,
+} from '@pause/core';
 import { guide } from '../evaluate/guide';
 import {
-  characterName, CommonName, commonName, CONDITION, CONTAMINATION, GRADE, lowerFirst, numberWord, partName, scientificName, stageName, timeWords, upper,
+  characterName,
+  CommonName,
+  commonName,
+  CONDITION,
+  CONTAMINATION,
+  GRADE,
+  lowerFirst,
+  numberWord,
+  partName,
+  scientificName,
+  stageName,
+  timeWords,
+  upper,
 } from './names';
 
-/** The sentences for what the core gives as codes. One place, so that they can be read and translated together. */
+/**
+ * The sentences for what the core gives as codes. One place, so that they can be read and translated
+ * together.
+ */
 
-const list = (items: readonly string[]) => (
-  items.length <= 1 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1] ?? ''}`
-);
+const list = (items: readonly string[]) =>
+  items.length <= 1
+    ? items.join('')
+    : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1] ?? ''}`;
 /** A list for a sentence: the first few by name, the others by number. */
 export function few(items: readonly string[], most = 3): string {
   const more = items.length - most;
@@ -30,7 +58,10 @@ const FIELD: Readonly<Record<ContextField, string>> = {
 
 /** @param most of so many the names are said, of the others the number */
 function passedOver(characters: readonly CharacterId[], most = characters.length): string {
-  return `Passed over: ${few(characters.map((c) => lowerFirst(characterName(c))), most)}. One may stay open, not more.`;
+  return `Passed over: ${few(
+    characters.map((c) => lowerFirst(characterName(c))),
+    most,
+  )}. One may stay open, not more.`;
 }
 
 /** Whether any of these can only be seen on a root that was dug up. */
@@ -42,72 +73,111 @@ function rootAmong(characters: readonly CharacterId[]): boolean {
 export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'piece'>): string {
   const target = commonName(verdict.target);
   switch (reason.code) {
-    case 'other-kingdom': return `A ${target} is not of this kingdom: a fungus is no plant.`;
-    case 'not-wanted': return `${CommonName(reason.target)} (${scientificName(reason.target)}) is not for collecting. The guide knows no use for any part of it.`;
-    case 'contradicted': return `${characterName(reason.character)} speaks against ${target}, in ${numberWord(reason.against)} of ${numberWord(reason.looks)} looks.`;
+    case 'other-kingdom':
+      return `A ${target} is not of this kingdom: a fungus is no plant.`;
+    case 'not-wanted':
+      return `${CommonName(reason.target)} (${scientificName(reason.target)}) is not for collecting. The guide knows no use for any part of it.`;
+    case 'contradicted':
+      return `${characterName(reason.character)} speaks against ${target}, in ${numberWord(reason.against)} of ${numberWord(reason.looks)} looks.`;
     case 'contradicted-and-danger-fits':
       return `${characterName(reason.character)} speaks against ${target}, twice, and ${few(reason.taxa.map(commonName))} ${reason.taxa.length === 1 ? 'fits' : 'fit'} everything seen.`;
-    case 'part-not-wanted': return `Even if it is ${target}, the guide knows no use for this part: ${partName(verdict.target, reason.part)}.`;
-    case 'part-harmful': return `Even if it is ${target}, this part does harm: ${partName(verdict.target, reason.part)}.`;
-    case 'use-not-known': return `Even if it is ${target}, the guide does not know the ${partName(verdict.target, reason.part)} for this use.`;
+    case 'part-not-wanted':
+      return `Even if it is ${target}, the guide knows no use for this part: ${partName(verdict.target, reason.part)}.`;
+    case 'part-harmful':
+      return `Even if it is ${target}, this part does harm: ${partName(verdict.target, reason.part)}.`;
+    case 'use-not-known':
+      return `Even if it is ${target}, the guide does not know the ${partName(verdict.target, reason.part)} for this use.`;
     case 'part-not-at-stage':
       return `Even if it is ${target}, this is not the time for its ${partName(verdict.target, reason.part)}. The time for that: ${list(reason.good.map((s) => lowerFirst(stageName(s))))}.`;
-    case 'condition-rules-out': return `Its condition rules it out: ${lowerFirst(CONDITION[reason.condition])}.`;
-    case 'place-forbidden': return 'Picking is not allowed here.';
-    case 'place-contaminated': return `The place is spoiled: ${lowerFirst(CONTAMINATION[reason.contamination])}.`;
-    case 'protected': return reason.by ? 'By your group’s list it is protected here.' : 'It is protected here.';
+    case 'condition-rules-out':
+      return `Its condition rules it out: ${lowerFirst(CONDITION[reason.condition])}.`;
+    case 'place-forbidden':
+      return 'Picking is not allowed here.';
+    case 'place-contaminated':
+      return `The place is spoiled: ${lowerFirst(CONTAMINATION[reason.contamination])}.`;
+    case 'protected':
+      return reason.by ? 'By your group’s list it is protected here.' : 'It is protected here.';
 
-    case 'near-double': return `${CommonName(reason.taxon)} is so alike that Pause never says collect: ${lowerFirst(reason.why)}`;
-    case 'not-for-eater': return `Not for ${reason.eater}. ${reason.text}`;
-    case 'forgone-taxon': return `Your group leaves ${target} alone, whatever is seen.`;
-    case 'forgone-family': return `Your group leaves the whole family alone (${reason.family}).`;
+    case 'near-double':
+      return `${CommonName(reason.taxon)} is so alike that Pause never says collect: ${lowerFirst(reason.why)}`;
+    case 'not-for-eater':
+      return `Not for ${reason.eater}. ${reason.text}`;
+    case 'forgone-taxon':
+      return `Your group leaves ${target} alone, whatever is seen.`;
+    case 'forgone-family':
+      return `Your group leaves the whole family alone (${reason.family}).`;
 
-    case 'ask-for-eater': return `For ${reason.eater}: ${lowerFirst(reason.text)}`;
-    case 'name-open': return reason.name.kind === 'one-of'
-      ? `It is one of these: ${list(reason.name.taxa.map(commonName))}. That is worth writing down, and not enough to collect.`
-      : `It is named to its ${reason.name.kind} only: ${reason.name.name}. That is worth writing down, and not enough to collect.`;
+    case 'ask-for-eater':
+      return `For ${reason.eater}: ${lowerFirst(reason.text)}`;
+    case 'name-open':
+      return reason.name.kind === 'one-of'
+        ? `It is one of these: ${list(reason.name.taxa.map(commonName))}. That is worth writing down, and not enough to collect.`
+        : `It is named to its ${reason.name.kind} only: ${reason.name.name}. That is worth writing down, and not enough to collect.`;
     case 'second-look-missing':
       return `A second person has not looked yet, without knowing your answers, at what rules out ${commonName(reason.taxon)}: ${reason.have} of ${reason.need} grounds were seen by two.`;
-    case 'not-earned': return `Your group asks that whoever decides has earned the pair, by practice: with ${few(reason.taxa.map(commonName))} it is not.`;
-    case 'second-look-off': return `Your group does without a second look against ${few(reason.taxa.map(commonName))}, which no expert has reviewed.`;
+    case 'not-earned':
+      return `Your group asks that whoever decides has earned the pair, by practice: with ${few(reason.taxa.map(commonName))} it is not.`;
+    case 'second-look-off':
+      return `Your group does without a second look against ${few(reason.taxa.map(commonName))}, which no expert has reviewed.`;
 
     case 'bars-short': {
       const left = reason.need - reason.have;
       return `${CommonName(reason.taxon)} (${GRADE[reason.grade]}) is not ruled out: ${grounds(left)} more ${left === 1 ? 'is' : 'are'} needed.`;
     }
-    case 'look-again': return `Look once more, elsewhere on it: ${lowerFirst(characterName(reason.character))}. It rules out ${few(reason.taxa.map(commonName), 1)}.`;
-    case 'signature-missing': return `Its own mark has not been seen for sure: ${lowerFirst(characterName(reason.character))}.`;
+    case 'look-again':
+      return `Look once more, elsewhere on it: ${lowerFirst(characterName(reason.character))}. It rules out ${few(reason.taxa.map(commonName), 1)}.`;
+    case 'signature-missing':
+      return `Its own mark has not been seen for sure: ${lowerFirst(characterName(reason.character))}.`;
     case 'groups-short':
       return `${reason.have} of ${reason.need} independent things fit ${target}. A relative that the guide does not know could still be it.`;
-    case 'strained': return `${reason.strains} of ${reason.readings} readings fit only at a stretch. At most one in six may.`;
+    case 'strained':
+      return `${reason.strains} of ${reason.readings} readings fit only at a stretch. At most one in six may.`;
     case 'contradicted-open':
       return reason.against * 2 === reason.looks
         ? `Looks at ${lowerFirst(characterName(reason.character))} disagree. Look again, elsewhere on it, in other light.`
         : `${characterName(reason.character)} speaks against ${target}, seen ${times(reason.against)}. Look again, elsewhere on it, in other light.`;
-    case 'other-piece-against': return `On the piece beside it, ${lowerFirst(characterName(reason.character))} speaks against ${target}. Go through all pieces one by one.`;
-    case 'taken-back': return `An answer was taken back: ${lowerFirst(characterName(reason.character))}${reason.piece === verdict.piece ? '' : ', on another piece'}. Look again.`;
-    case 'unanswered': return `${passedOver(reason.characters)} Look at one of them again in other light or through a lens.${rootAmong(reason.characters) ? ' If no root may be dug up after all, say so under Around it.' : ''}`;
-    case 'stage-disputed': return `${characterName(reason.character)} cannot be seen at the stage told. The stage or the reading is wrong.`;
-    case 'not-traced': return 'What was read was not traced to one base with what you want.';
-    case 'context-missing': return FIELD[reason.field];
+    case 'other-piece-against':
+      return `On the piece beside it, ${lowerFirst(characterName(reason.character))} speaks against ${target}. Go through all pieces one by one.`;
+    case 'taken-back':
+      return `An answer was taken back: ${lowerFirst(characterName(reason.character))}${reason.piece === verdict.piece ? '' : ', on another piece'}. Look again.`;
+    case 'unanswered':
+      return `${passedOver(reason.characters)} Look at one of them again in other light or through a lens.${rootAmong(reason.characters) ? ' If no root may be dug up after all, say so under Around it.' : ''}`;
+    case 'stage-disputed':
+      return `${characterName(reason.character)} cannot be seen at the stage told. The stage or the reading is wrong.`;
+    case 'not-traced':
+      return 'What was read was not traced to one base with what you want.';
+    case 'context-missing':
+      return FIELD[reason.field];
 
-    case 'disputed': return `Looks at ${lowerFirst(characterName(reason.character))} disagree, so it rules nothing out on this find.`;
+    case 'disputed':
+      return `Looks at ${lowerFirst(characterName(reason.character))} disagree, so it rules nothing out on this find.`;
     case 'shopping': {
       const said = [
         ...(reason.freshPieces > 0 ? [`started again on another piece ${times(reason.freshPieces)}`] : []),
-        ...(reason.changedTargets > 0 ? [`changed what it is taken for ${times(reason.changedTargets)}`] : []),
+        ...(reason.changedTargets > 0
+          ? [`changed what it is taken for ${times(reason.changedTargets)}`]
+          : []),
       ];
       return `You ${list(said)}.${reason.extraBars > 0 ? ' Every deadly one needs a bar more.' : ''}`;
     }
-    case 'passed-over': return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.${rootAmong([reason.character]) ? ' If none may be dug up after all, say so under Around it.' : ''}`;
-    case 'place-doubt': return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
-    case 'place-strains': return `The place is not a common one for ${target}.`;
-    case 'dangerous-neighbours': return `${upper(few(reason.taxa.map(commonName)))} ${reason.taxa.length === 1 ? 'is' : 'are'} known to stand here. Look at every piece for it, and follow each stem to its base.`;
-    case 'season-doubt': return `${CommonName(verdict.target)} is not usual at this stage in ${monthName(reason.month)}. That raises a doubt; it settles nothing.`;
-    case 'height-doubt': return `${CommonName(verdict.target)} is not usual at ${Math.round(reason.elevation)} m. That raises a doubt; it settles nothing.`;
-    case 'group-rule': return GROUP_RULE[reason.rule];
-    case 'unreviewed': return `No local expert has reviewed what the guide says of ${list(reason.taxa.map(commonName))}. Nobody else has looked at this find either.`;
-    case 'near-relatives': return `Not in this guide at all: ${list(reason.names)}.`;
+    case 'passed-over':
+      return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.${rootAmong([reason.character]) ? ' If none may be dug up after all, say so under Around it.' : ''}`;
+    case 'place-doubt':
+      return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
+    case 'place-strains':
+      return `The place is not a common one for ${target}.`;
+    case 'dangerous-neighbours':
+      return `${upper(few(reason.taxa.map(commonName)))} ${reason.taxa.length === 1 ? 'is' : 'are'} known to stand here. Look at every piece for it, and follow each stem to its base.`;
+    case 'season-doubt':
+      return `${CommonName(verdict.target)} is not usual at this stage in ${monthName(reason.month)}. That raises a doubt; it settles nothing.`;
+    case 'height-doubt':
+      return `${CommonName(verdict.target)} is not usual at ${Math.round(reason.elevation)} m. That raises a doubt; it settles nothing.`;
+    case 'group-rule':
+      return GROUP_RULE[reason.rule];
+    case 'unreviewed':
+      return `No local expert has reviewed what the guide says of ${list(reason.taxa.map(commonName))}. Nobody else has looked at this find either.`;
+    case 'near-relatives':
+      return `Not in this guide at all: ${list(reason.names)}.`;
   }
 }
 
@@ -118,14 +188,22 @@ const GROUP_RULE: Readonly<Record<GroupRule, string>> = {
 };
 
 function monthName(month: number): string {
-  return new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2026, month - 1, 15)));
+  return new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(
+    new Date(Date.UTC(2026, month - 1, 15)),
+  );
 }
 
-/** What an answer did to the bars: those that were still wanted and are there now, and those that are lost. */
+/**
+ * What an answer did to the bars: those that were still wanted and are there now, and those that are lost.
+ */
 export function movedWords(before: readonly BarRow[], after: readonly BarRow[]): string | undefined {
   const had = new Map(before.map((row) => [row.taxon, filled(row)]));
   const change = (row: BarRow) => filled(row) - (had.get(row.taxon) ?? 0);
-  const names = (rows: readonly BarRow[]) => few(rows.map((row) => commonName(row.taxon)), 2);
+  const names = (rows: readonly BarRow[]) =>
+    few(
+      rows.map((row) => commonName(row.taxon)),
+      2,
+    );
   const [gained, lost] = [after.filter((row) => change(row) > 0), after.filter((row) => change(row) < 0)];
   const said = [
     ...(gained.length > 0 ? [`a bar more against ${names(gained)}`] : []),
@@ -135,12 +213,25 @@ export function movedWords(before: readonly BarRow[], after: readonly BarRow[]):
 }
 
 const TOLD: Readonly<Record<ContextField, string>> = {
-  stages: 'stage', condition: 'condition', part: 'part', use: 'use', permission: 'permission', contamination: 'what spoils the place', protection: 'protection', tracedToBase: 'traced to one base',
+  stages: 'stage',
+  condition: 'condition',
+  part: 'part',
+  use: 'use',
+  permission: 'permission',
+  contamination: 'what spoils the place',
+  protection: 'protection',
+  tracedToBase: 'traced to one base',
 };
 
 /** While what stands around it is being told: what its absence costs. */
 export function aroundLine(verdict: Verdict): string {
-  const missing = [...new Set(verdict.reasons.flatMap((r) => (r.code === 'context-missing' ? [TOLD[r.field]] : r.code === 'not-traced' ? [TOLD.tracedToBase] : [])))];
+  const missing = [
+    ...new Set(
+      verdict.reasons.flatMap((r) =>
+        r.code === 'context-missing' ? [TOLD[r.field]] : r.code === 'not-traced' ? [TOLD.tracedToBase] : [],
+      ),
+    ),
+  ];
   if (verdict.outcome !== 'pause' || missing.length === 0) return stripLine(verdict);
   return `Not told: ${list(missing)}. ${missing.length === 1 ? 'That alone keeps' : 'Each alone keeps'} it at pause.`;
 }
@@ -148,7 +239,11 @@ export function aroundLine(verdict: Verdict): string {
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
 export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
   const line = beforeSecondLooks(verdict, plan) ?? oneLine(verdict);
-  const rest = plan?.feasible === true && plan.seconds > 0 && verdict.outcome === 'pause' && /ruled out|fit so far/.test(line);
+  const rest =
+    plan?.feasible === true &&
+    plan.seconds > 0 &&
+    verdict.outcome === 'pause' &&
+    /ruled out|fit so far/.test(line);
   return rest ? `${line} All of it: about ${timeWords(plan.seconds)}.` : line;
 }
 
@@ -156,8 +251,12 @@ export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
 function beforeSecondLooks(verdict: Verdict, plan: AskedPlan | Plan | undefined): string | undefined {
   const [first] = plan?.feasible === true ? plan.checks : [];
   if (!first || !lacksOnlySecondLooks(verdict)) return undefined;
-  const again = verdict.reasons.some((reason) => reason.code === 'look-again' && reason.character === first.character);
-  return again ? undefined : `What is dangerous is ruled out. Before the second looks: ${lowerFirst(characterName(first.character))}.`;
+  const again = verdict.reasons.some(
+    (reason) => reason.code === 'look-again' && reason.character === first.character,
+  );
+  return again
+    ? undefined
+    : `What is dangerous is ruled out. Before the second looks: ${lowerFirst(characterName(first.character))}.`;
 }
 
 /** What holds only if it is what it is taken for: it is said as an *if*, and after what is not ruled out. */
@@ -167,7 +266,9 @@ export const aboutPart = ({ code }: Pick<Reason, 'code'>): boolean => ABOUT_PART
 /** How many dangerous ones are not ruled out yet, if any. */
 function notRuledOut({ reasons }: Verdict): string | undefined {
   const { length } = reasons.filter((r) => r.code === 'bars-short');
-  return length === 0 ? undefined : `${upper(numberWord(length))} ${length === 1 ? 'dangerous one is' : 'dangerous ones are'} not ruled out yet.`;
+  return length === 0
+    ? undefined
+    : `${upper(numberWord(length))} ${length === 1 ? 'dangerous one is' : 'dangerous ones are'} not ruled out yet.`;
 }
 
 function oneLine(verdict: Verdict): string {
@@ -179,16 +280,27 @@ function oneLine(verdict: Verdict): string {
     return open ? `${open} ${reasonWords(first, verdict)}` : reasonWords(first, verdict);
   }
   const pausing = verdict.reasons.filter((r) => r.weight === 'pause');
-  const urgent = pausing.find((r) => ['contradicted-open', 'taken-back', 'stage-disputed', 'other-piece-against', 'not-traced', 'unanswered'].includes(r.code));
+  const urgent = pausing.find((r) =>
+    [
+      'contradicted-open',
+      'taken-back',
+      'stage-disputed',
+      'other-piece-against',
+      'not-traced',
+      'unanswered',
+    ].includes(r.code),
+  );
   // The strip has room for three of them at most.
   if (urgent?.code === 'unanswered') return passedOver(urgent.characters, 2);
   if (urgent) return reasonWords(urgent, verdict);
   const open = notRuledOut(verdict);
   if (open) return open;
   const marks = pausing.filter((r) => r.code === 'signature-missing');
-  if (marks.length > 0) return `What is dangerous is ruled out. ${marks.length === 1 ? 'One of its own marks is' : `${upper(numberWord(marks.length))} of its own marks are`} still to be seen.`;
+  if (marks.length > 0)
+    return `What is dangerous is ruled out. ${marks.length === 1 ? 'One of its own marks is' : `${upper(numberWord(marks.length))} of its own marks are`} still to be seen.`;
   const groups = pausing.find((r) => r.code === 'groups-short');
-  if (groups?.code === 'groups-short') return `${groups.have} of ${groups.need} independent things fit so far.`;
+  if (groups?.code === 'groups-short')
+    return `${groups.have} of ${groups.need} independent things fit so far.`;
   const [only] = pausing;
   return only ? reasonWords(only, verdict) : 'Something is missing.';
 }

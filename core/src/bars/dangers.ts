@@ -2,13 +2,21 @@ import type { Case, CaseView } from '../case';
 import type { CompiledGuide, CompiledTaxon, GuideTables, HarmGrade, Route, TaxonId } from '../guide';
 
 /** Bars that each harm grade needs: deadly 3, serious 2, unpleasant 1. */
-export const BARS_NEEDED: Readonly<Record<HarmGrade, number>> = { none: 0, unpleasant: 1, serious: 2, deadly: 3 };
+export const BARS_NEEDED: Readonly<Record<HarmGrade, number>> = {
+  none: 0,
+  unpleasant: 1,
+  serious: 2,
+  deadly: 3,
+};
 
 /** Taxa that the target is barred against, by their harm in the use intended, with what each needs. */
 export interface Dangers {
   /** Indices into `guide.taxa` of those of the find's own kingdom, in the order of their rows. */
   readonly same: Int32Array;
-  /** By position in `same`: what a row says of it whatever was read, so that no taxon has to be looked up for a row. */
+  /**
+   * By position in `same`: what a row says of it whatever was read, so that no taxon has to be looked up for
+   * a row.
+   */
   readonly standing: readonly Standing[];
   /** Of the other kingdom: ruled out by that alone. */
   readonly other: readonly Standing[];
@@ -51,14 +59,20 @@ function needsOf(view: CaseView, extra: number): Readonly<Record<HarmGrade, numb
 
 const GRADE_ORDER: Readonly<Record<HarmGrade, number>> = { deadly: 0, serious: 1, unpleasant: 2, none: 3 };
 
-/** Where a row stands: listed lookalikes first, then the deadlier, then by id: a fixed order, so that rows do not jump. */
+/**
+ * Where a row stands: listed lookalikes first, then the deadlier, then by id: a fixed order, so that rows do
+ * not jump.
+ */
 function rowKey(guide: CompiledGuide, taxon: CompiledTaxon, grade: HarmGrade, listed: boolean): number {
   return ((listed ? 0 : 4) + GRADE_ORDER[grade]) * guide.tables.taxa + taxon.rank;
 }
 
 type Sorted = Pick<Dangers, 'same' | 'standing' | 'other'>;
 
-/** Who is dangerous to a target by a route never changes with the find: sorted out once for each that is asked about. */
+/**
+ * Who is dangerous to a target by a route never changes with the find: sorted out once for each that is asked
+ * about.
+ */
 const sorted = new WeakMap<GuideTables, Map<string, Sorted>>();
 
 function sortedFor(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, route: Route): Sorted {
@@ -72,7 +86,12 @@ function sortedFor(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, 
     .flatMap((taxon) => {
       const grade = gradeBy(taxon, route);
       if (taxon.index === target.index || grade === 'none') return [];
-      const standing: Standing = { taxon: taxon.id, grade, listed: listed.has(taxon.id), key: rowKey(guide, taxon, grade, listed.has(taxon.id)) };
+      const standing: Standing = {
+        taxon: taxon.id,
+        grade,
+        listed: listed.has(taxon.id),
+        key: rowKey(guide, taxon, grade, listed.has(taxon.id)),
+      };
       return [{ taxon, standing }];
     })
     .sort((a, b) => a.standing.key - b.standing.key);
@@ -80,13 +99,20 @@ function sortedFor(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, 
   const now: Sorted = {
     same: Int32Array.from(same, ({ taxon }) => taxon.index),
     standing: same.map(({ standing }) => standing),
-    other: dangerous.filter(({ taxon }) => taxon.taxon.kingdom !== view.find.kingdom).map(({ standing }) => standing),
+    other: dangerous
+      .filter(({ taxon }) => taxon.taxon.kingdom !== view.find.kingdom)
+      .map(({ standing }) => standing),
   };
   known.set(name, now);
   return now;
 }
 
-export function dangersOf(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, extra: number): Dangers {
+export function dangersOf(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+  extra: number,
+): Dangers {
   const route = routeOf(view.find, target);
   const { same, standing, other } = sortedFor(guide, view, target, route);
   return { same, standing, other, needs: needsOf(view, extra), route };

@@ -1,5 +1,14 @@
 import type { CaseView, Look, ReadingId } from '../case';
-import { causesIn, CAUSE_SETS, type CharacterId, type CompiledGuide, type CompiledTaxon, type HarmGrade, type SharedCause, type TaxonId } from '../guide';
+import {
+  causesIn,
+  CAUSE_SETS,
+  type CharacterId,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type HarmGrade,
+  type SharedCause,
+  type TaxonId,
+} from '../guide';
 import { couldFit, relationOverall } from '../relation';
 import type { Dangers, Standing } from './dangers';
 import type { Tally } from './tally';
@@ -65,27 +74,39 @@ export function largestIndependent<G extends Ground>(grounds: readonly G[]): G[]
     }
     best = next;
   }
-  return [...best.reduce<readonly G[]>((top, chosen) => (chosen && chosen.length > top.length ? chosen : top), [])];
+  return [
+    ...best.reduce<readonly G[]>((top, chosen) => (chosen && chosen.length > top.length ? chosen : top), []),
+  ];
 }
 
 interface LookGround extends Ground {
   readonly look: Look;
 }
 
-/** Grounds against a taxon: sure, undisputed looks of the decided piece, in groups where nothing fits the taxon. */
-export function groundsAgainst(view: CaseView, taxon: CompiledTaxon, disputed: ReadonlySet<number>): LookGround[] {
+/**
+ * Grounds against a taxon: sure, undisputed looks of the decided piece, in groups where nothing fits the
+ * taxon.
+ */
+export function groundsAgainst(
+  view: CaseView,
+  taxon: CompiledTaxon,
+  disputed: ReadonlySet<number>,
+): LookGround[] {
   const spoiled = new Set<number>();
   const notAgainst = new Set<number>();
   for (const look of view.looks) {
     if (couldFit(look, taxon)) spoiled.add(look.character.group);
-    if (look.kind === 'number' && relationOverall(look, taxon) !== 'against') notAgainst.add(look.character.index);
+    if (look.kind === 'number' && relationOverall(look, taxon) !== 'against')
+      notAgainst.add(look.character.index);
   }
   const grounds: LookGround[] = [];
   for (const look of view.looks) {
     const { character, reading } = look;
     if (reading.piece !== view.piece || reading.sureness !== 'sure' || character.place) continue;
-    if (disputed.has(character.index) || spoiled.has(character.group) || notAgainst.has(character.index)) continue;
-    if (relationOverall(look, taxon) === 'against') grounds.push({ group: character.group, causes: look.causes, look });
+    if (disputed.has(character.index) || spoiled.has(character.group) || notAgainst.has(character.index))
+      continue;
+    if (relationOverall(look, taxon) === 'against')
+      grounds.push({ group: character.group, causes: look.causes, look });
   }
   return grounds;
 }
@@ -101,12 +122,21 @@ export function short(row: BarRow): number {
 }
 
 function toBar(guide: CompiledGuide, look: Look): Bar {
-  return { reading: look.reading.id, character: look.character.id, group: guide.groups[look.character.group] ?? '', causes: causesIn(look.causes) };
+  return {
+    reading: look.reading.id,
+    character: look.character.id,
+    group: guide.groups[look.character.group] ?? '',
+    causes: causesIn(look.causes),
+  };
 }
 
 /** The same row, as its taxon is counted now at this position. */
 export function rowAgain(guide: CompiledGuide, row: BarRow, tallied: Tally, position: number): BarRow {
-  return { ...row, have: tallied.count(position), bars: tallied.looks(position, row.need).map((look) => toBar(guide, look)) };
+  return {
+    ...row,
+    have: tallied.count(position),
+    bars: tallied.looks(position, row.need).map((look) => toBar(guide, look)),
+  };
 }
 
 /** Rows of every dangerous taxon of the guide except the target itself, in the order of `rowKey`. */
@@ -133,9 +163,18 @@ export function barRows(guide: CompiledGuide, dangers: Dangers, tallied: Tally):
   let next = 0;
   for (let i = 0; i < dangers.standing.length; i += 1) {
     const { taxon, grade, listed, key } = dangers.standing[i] as Standing;
-    for (; next < ruledOut.length && (ruledOut[next] as Ruled).key < key; next += 1) rows.push((ruledOut[next] as Ruled).row);
+    for (; next < ruledOut.length && (ruledOut[next] as Ruled).key < key; next += 1)
+      rows.push((ruledOut[next] as Ruled).row);
     const need = dangers.needs[grade];
-    rows.push({ taxon, grade, listed, need, have: tallied.count(i), bars: barsOf(tallied.looks(i, need)), otherKingdom: false });
+    rows.push({
+      taxon,
+      grade,
+      listed,
+      need,
+      have: tallied.count(i),
+      bars: barsOf(tallied.looks(i, need)),
+      otherKingdom: false,
+    });
   }
   for (; next < ruledOut.length; next += 1) rows.push((ruledOut[next] as Ruled).row);
   return rows;
@@ -155,9 +194,10 @@ function otherKingdomRows({ other, needs }: Dangers): readonly Ruled[] {
   const name = `${needs.deadly} ${needs.serious} ${needs.unpleasant}`;
   const before = known.get(name);
   if (before) return before;
-  const now = other.map(({ taxon, grade, listed, key }): Ruled => (
-    { key, row: { taxon, grade, listed, need: needs[grade], have: 0, bars: [], otherKingdom: true } }
-  ));
+  const now = other.map(({ taxon, grade, listed, key }): Ruled => ({
+    key,
+    row: { taxon, grade, listed, need: needs[grade], have: 0, bars: [], otherKingdom: true },
+  }));
   known.set(name, now);
   return now;
 }

@@ -1,7 +1,10 @@
 import type { CaseView, Look } from '../case';
 import { CAUSE_SETS, type CompiledGuide } from '../guide';
 
-/** Of several groups that can give a ground of the same causes, more than this many are never needed to avoid a clash. */
+/**
+ * Of several groups that can give a ground of the same causes, more than this many are never needed to avoid
+ * a clash.
+ */
 const ENOUGH_GROUPS = 6;
 const ALL_CAUSES = CAUSE_SETS - 1;
 
@@ -12,7 +15,10 @@ function popcount(word: number): number {
 }
 
 /** What was read, in short: a local number for each group, smallest first, and the sets of shared causes. */
-function sortOut(view: CaseView): { readonly local: ReadonlyMap<number, number>; readonly masks: readonly number[] } {
+function sortOut(view: CaseView): {
+  readonly local: ReadonlyMap<number, number>;
+  readonly masks: readonly number[];
+} {
   const groups: number[] = [];
   const masks: number[] = [];
   for (const { character, causes } of view.looks) {
@@ -30,15 +36,20 @@ function sortOut(view: CaseView): { readonly local: ReadonlyMap<number, number>;
  * @param disputed characters (by index) that give no bar on this find
  * @param taxa indices into `guide.taxa`
  */
-export function tally(guide: CompiledGuide, view: CaseView, disputed: ReadonlySet<number>, taxa: Int32Array): Tally {
+export function tally(
+  guide: CompiledGuide,
+  view: CaseView,
+  disputed: ReadonlySet<number>,
+  taxa: Int32Array,
+): Tally {
   return new Tally(guide, view, disputed, taxa);
 }
 
 /**
- * The number of bars against many taxa at once. Each reading is compared with all of them in one run over flat
- * arrays; per taxon three bit sets over the groups that were read remain: groups with a ground free of shared causes,
- * groups with a ground of each set of shared causes, and groups spoiled because something read in them fits.
- * Positions are places in `taxa`.
+ * The number of bars against many taxa at once. Each reading is compared with all of them in one run over
+ * flat arrays; per taxon three bit sets over the groups that were read remain: groups with a ground free of
+ * shared causes, groups with a ground of each set of shared causes, and groups spoiled because something read
+ * in them fits. Positions are places in `taxa`.
  */
 export class Tally {
   private readonly words: number;
@@ -47,7 +58,10 @@ export class Tally {
   private readonly free: Uint32Array;
   private readonly spoiled: Uint32Array;
   private readonly bound: readonly Uint32Array[];
-  /** By character: taxa that some measure of it is not against. A number gives a bar only where every measure is. */
+  /**
+   * By character: taxa that some measure of it is not against. A number gives a bar only where every measure
+   * is.
+   */
   private readonly doubtful = new Map<number, Uint8Array>();
   /** Looks that can give grounds, by their place in the view, by local group. */
   private readonly looksOf: readonly number[][];
@@ -61,7 +75,9 @@ export class Tally {
   private readonly lists = new Map<number, readonly Look[]>();
 
   constructor(
-    private readonly guide: CompiledGuide, private readonly view: CaseView, private readonly disputed: ReadonlySet<number>,
+    private readonly guide: CompiledGuide,
+    private readonly view: CaseView,
+    private readonly disputed: ReadonlySet<number>,
     /** Indices of the taxa counted, in the order asked for. */
     readonly taxa: Int32Array,
   ) {
@@ -88,7 +104,8 @@ export class Tally {
     this.anyShared = new Uint8Array(size);
     for (let i = 0; i < size; i += 1) {
       this.counts[i] = this.counted(i);
-      for (const bits of this.bound) for (let w = 0; w < this.words; w += 1) if (bits[i * this.words + w] !== 0) this.anyShared[i] = 1;
+      for (const bits of this.bound)
+        for (let w = 0; w < this.words; w += 1) if (bits[i * this.words + w] !== 0) this.anyShared[i] = 1;
     }
   }
 
@@ -97,18 +114,26 @@ export class Tally {
     return this.counts[position] as number;
   }
 
-  /** The first so many looks of a largest set, in a fixed order. Of many taxa they are the same: then it is the same list. */
+  /**
+   * The first so many looks of a largest set, in a fixed order. Of many taxa they are the same: then it is
+   * the same list.
+   */
   looks(position: number, wanted: number): readonly Look[] {
     const { chosen, view } = this;
     chosen.length = 0;
     for (let word = 0; word < this.words && chosen.length < wanted; word += 1) {
       const at = position * this.words + word;
-      for (let left = (this.free[at] as number) & ~(this.spoiled[at] as number); left !== 0 && chosen.length < wanted; left &= left - 1) {
+      for (
+        let left = (this.free[at] as number) & ~(this.spoiled[at] as number);
+        left !== 0 && chosen.length < wanted;
+        left &= left - 1
+      ) {
         this.choose(position, word * 32 + 31 - Math.clz32(left & -left), 0);
       }
     }
     if (chosen.length < wanted && this.anyShared[position] === 1) {
-      for (const [mask, group] of this.picks(position)) if (chosen.length < wanted) this.choose(position, group, mask);
+      for (const [mask, group] of this.picks(position))
+        if (chosen.length < wanted) this.choose(position, group, mask);
     }
     // The list is found by the looks in it, as digits of a number.
     let name = 0;
@@ -126,7 +151,8 @@ export class Tally {
     const group = this.groupOf(look);
     for (const at of this.looksOf[group] ?? []) {
       const other = this.view.looks[at] as Look;
-      if (other !== look && other.causes === look.causes && this.isAgainst(other, position)) return this.count(position);
+      if (other !== look && other.causes === look.causes && this.isAgainst(other, position))
+        return this.count(position);
     }
     const bits = this.groundsOf(look.causes);
     if (!bits) return this.count(position);
@@ -138,7 +164,10 @@ export class Tally {
     return after;
   }
 
-  /** By how much a sure look would change the count: one in this group that is against the taxon, or one that fits it. */
+  /**
+   * By how much a sure look would change the count: one in this group that is against the taxon, or one that
+   * fits it.
+   */
   change(position: number, globalGroup: number, causes: number, relation: 'against' | 'fits'): number {
     const group = this.local.get(globalGroup);
     const { free, spoiled } = this;
@@ -152,10 +181,12 @@ export class Tally {
       spoiled[at] = kept;
       return after - this.count(position);
     }
-    if (group !== undefined && (this.has(spoiled, position, group) || this.has(free, position, group))) return 0;
+    if (group !== undefined && (this.has(spoiled, position, group) || this.has(free, position, group)))
+      return 0;
     if (this.anyShared[position] === 0) return 1;
     const had = this.boundCount(position);
-    // A new free group counts one; if it was picked for a ground with a cause before, that pick is lost unless replaced.
+    // A new free group counts one; if it was picked for a ground with a cause before, that pick is lost
+    // unless replaced.
     if (causes === 0) return group === undefined ? 1 : 1 + this.most(0, 0, group, -1, -1, -1, -1) - had;
     return Math.max(had, 1 + this.most(0, causes, group ?? -1, -1, -1, -1, -1)) - had;
   }
@@ -165,7 +196,12 @@ export class Tally {
   }
 
   private eligible({ reading, character }: Look): boolean {
-    return reading.piece === this.view.piece && reading.sureness === 'sure' && !character.place && !this.disputed.has(character.index);
+    return (
+      reading.piece === this.view.piece &&
+      reading.sureness === 'sure' &&
+      !character.place &&
+      !this.disputed.has(character.index)
+    );
   }
 
   private groundsOf(causes: number): Uint32Array | undefined {
@@ -209,11 +245,18 @@ export class Tally {
         continue;
       }
       doubt[i] = 1;
-      if (look.high >= (tables.spans[column + 2] as number) && look.low <= (tables.spans[column + 3] as number)) spoiled[at] = (spoiled[at] as number) | bit;
+      if (
+        look.high >= (tables.spans[column + 2] as number) &&
+        look.low <= (tables.spans[column + 3] as number)
+      )
+        spoiled[at] = (spoiled[at] as number) | bit;
     }
   }
 
-  /** Grounds of numbers that some measure does not bear out are taken back: their groups are filled again without them. */
+  /**
+   * Grounds of numbers that some measure does not bear out are taken back: their groups are filled again
+   * without them.
+   */
   private takeBackDoubtful(index: number, doubt: Uint8Array): void {
     const group = this.local.get(this.guide.characters[index]?.group ?? -1) ?? 0;
     const bit = (1 << (group & 31)) >>> 0;
@@ -244,7 +287,8 @@ export class Tally {
 
   private counted(position: number): number {
     let sum = this.boundCount(position);
-    for (let at = position * this.words; at < (position + 1) * this.words; at += 1) sum += popcount((this.free[at] as number) & ~(this.spoiled[at] as number));
+    for (let at = position * this.words; at < (position + 1) * this.words; at += 1)
+      sum += popcount((this.free[at] as number) & ~(this.spoiled[at] as number));
     return sum;
   }
 
@@ -271,8 +315,9 @@ export class Tally {
   }
 
   /**
-   * Most picks among the gathered, from mask number `from` on, that share no cause with each other or with `used`, of
-   * groups other than a, b, c, d, e. Exact; at most five deep, since every mask holds one of five causes.
+   * Most picks among the gathered, from mask number `from` on, that share no cause with each other or with
+   * `used`, of groups other than a, b, c, d, e. Exact; at most five deep, since every mask holds one of five
+   * causes.
    */
   private most(from: number, used: number, a: number, b: number, c: number, d: number, e: number): number {
     const { masks, candidateCount } = this;
@@ -305,7 +350,14 @@ export class Tally {
       const [a = -1, b = -1, c = -1, d = -1] = picked.map(([, group]) => group);
       for (let k = 0; k < (this.candidateCount[m] as number); k += 1) {
         const group = this.candidates[m * ENOUGH_GROUPS + k] as number;
-        if (group === a || group === b || group === c || group === d || 1 + this.most(m + 1, used | mask, group, a, b, c, d) < left) continue;
+        if (
+          group === a ||
+          group === b ||
+          group === c ||
+          group === d ||
+          1 + this.most(m + 1, used | mask, group, a, b, c, d) < left
+        )
+          continue;
         picked.push([mask, group]);
         used |= mask;
         left -= 1;

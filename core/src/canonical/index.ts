@@ -30,7 +30,12 @@ export function sameValue(a: unknown, b: unknown): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
   if (Array.isArray(a) || Array.isArray(b)) {
-    return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((item, i) => sameValue(item ?? null, b[i] ?? null));
+    return (
+      Array.isArray(a) &&
+      Array.isArray(b) &&
+      a.length === b.length &&
+      a.every((item, i) => sameValue(item ?? null, b[i] ?? null))
+    );
   }
   const [one, other] = [a as Record<string, unknown>, b as Record<string, unknown>];
   for (const key in one) if (!sameValue(one[key], other[key])) return false;

@@ -1,6 +1,22 @@
 export {
-  PieceId, ReadingId, Instant, Sureness, ReadingValue, Reading, Piece, Withdrawal, Skip, Condition, Permission, Contamination, Protection, Eater, OpenName, Context,
-  Case, Unnamed,
+  PieceId,
+  ReadingId,
+  Instant,
+  Sureness,
+  ReadingValue,
+  Reading,
+  Piece,
+  Withdrawal,
+  Skip,
+  Condition,
+  Permission,
+  Contamination,
+  Protection,
+  Eater,
+  OpenName,
+  Context,
+  Case,
+  Unnamed,
 } from './schema';
 export { caseProblems, parseCase, parseUnnamed, checkValue, CaseError, type CaseProblem } from './parse';
 export { isDug, mayBeDug, needsDigging } from './digging';

@@ -1,6 +1,6 @@
-import { Case, Unnamed } from './schema';
 import type { z } from 'zod';
 import { fieldPath, type CompiledGuide } from '../guide';
+import { Case, Unnamed } from './schema';
 
 /** A field of a case that is wrong, and what would be right. */
 export interface CaseProblem {
@@ -34,7 +34,11 @@ export function parseUnnamed(raw: unknown, guide: CompiledGuide): Unnamed {
   return parsed(Unnamed, raw, (find) => [...checkCase(find, guide)]);
 }
 
-function parsed<S extends z.ZodType>(schema: S, raw: unknown, check: (find: z.infer<S>) => CaseProblem[]): z.infer<S> {
+function parsed<S extends z.ZodType>(
+  schema: S,
+  raw: unknown,
+  check: (find: z.infer<S>) => CaseProblem[],
+): z.infer<S> {
   const result = schema.safeParse(raw);
   if (!result.success) {
     throw new CaseError(
@@ -47,34 +51,48 @@ function parsed<S extends z.ZodType>(schema: S, raw: unknown, check: (find: z.in
 }
 
 function* checkNames(find: Case, guide: CompiledGuide): Generator<CaseProblem> {
-  if (!guide.taxon(find.target)) yield { field: 'target', reason: `"${find.target}" is not a taxon of the guide` };
+  if (!guide.taxon(find.target))
+    yield { field: 'target', reason: `"${find.target}" is not a taxon of the guide` };
   for (const [index, earlier] of (find.earlierTargets ?? []).entries()) {
-    if (!guide.taxon(earlier.taxon)) yield { field: `earlierTargets[${index}].taxon`, reason: `"${earlier.taxon}" is not a taxon of the guide` };
+    if (!guide.taxon(earlier.taxon))
+      yield {
+        field: `earlierTargets[${index}].taxon`,
+        reason: `"${earlier.taxon}" is not a taxon of the guide`,
+      };
   }
 }
 
 function* checkCase(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem> {
-  if (find.guide.id !== guide.guide.id) yield { field: 'guide.id', reason: `"${find.guide.id}" is not at hand; "${guide.guide.id}" is` };
+  if (find.guide.id !== guide.guide.id)
+    yield { field: 'guide.id', reason: `"${find.guide.id}" is not at hand; "${guide.guide.id}" is` };
   if (find.guide.version !== undefined && find.guide.version !== guide.version) {
     yield { field: 'guide.version', reason: `the guide at hand has version ${guide.version}` };
   }
-  const plan = find.bodyPlan === undefined ? undefined : guide.guide.bodyPlans.find((b) => b.id === find.bodyPlan);
-  if (find.bodyPlan !== undefined && !plan) yield { field: 'bodyPlan', reason: `"${find.bodyPlan}" is not a body plan of the guide` };
-  if (plan && plan.kingdom !== find.kingdom) yield { field: 'bodyPlan', reason: `"${plan.id}" belongs to ${plan.kingdom}` };
+  const plan =
+    find.bodyPlan === undefined ? undefined : guide.guide.bodyPlans.find((b) => b.id === find.bodyPlan);
+  if (find.bodyPlan !== undefined && !plan)
+    yield { field: 'bodyPlan', reason: `"${find.bodyPlan}" is not a body plan of the guide` };
+  if (plan && plan.kingdom !== find.kingdom)
+    yield { field: 'bodyPlan', reason: `"${plan.id}" belongs to ${plan.kingdom}` };
 
   for (const [index, stage] of (find.context.stages ?? []).entries()) {
     const known = guide.guide.stages.find((s) => s.id === stage);
     if (!known || known.kingdom !== find.kingdom) {
-      yield { field: `context.stages[${index}]`, reason: `"${stage}" is not a growth stage of ${find.kingdom}` };
+      yield {
+        field: `context.stages[${index}]`,
+        reason: `"${stage}" is not a growth stage of ${find.kingdom}`,
+      };
     }
   }
   if (find.context.openName?.kind === 'one-of') {
     for (const [index, taxon] of find.context.openName.taxa.entries()) {
-      if (!guide.taxon(taxon)) yield { field: `context.openName.taxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
+      if (!guide.taxon(taxon))
+        yield { field: `context.openName.taxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
     }
   }
   for (const [index, taxon] of (find.policy?.forgoneTaxa ?? []).entries()) {
-    if (!guide.taxon(taxon)) yield { field: `policy.forgoneTaxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
+    if (!guide.taxon(taxon))
+      yield { field: `policy.forgoneTaxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
   }
   yield* checkPieces(find);
   yield* checkReadings(find, guide);
@@ -86,7 +104,8 @@ function* checkPieces(find: Unnamed): Generator<CaseProblem> {
     if (seen.has(piece.id)) yield { field: `pieces[${index}].id`, reason: `"${piece.id}" is there twice` };
     seen.add(piece.id);
   }
-  if (!find.pieces.some((p) => p.purpose === 'decide')) yield { field: 'pieces', reason: 'one piece must be there to decide about' };
+  if (!find.pieces.some((p) => p.purpose === 'decide'))
+    yield { field: 'pieces', reason: 'one piece must be there to decide about' };
 }
 
 function* checkReadings(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem> {
@@ -96,25 +115,38 @@ function* checkReadings(find: Unnamed, guide: CompiledGuide): Generator<CaseProb
     const at = () => `readings[${index}]`;
     if (ids.has(reading.id)) yield { field: `${at()}.id`, reason: `"${reading.id}" is there twice` };
     ids.add(reading.id);
-    if (!pieces.has(reading.piece)) yield { field: `${at()}.piece`, reason: `"${reading.piece}" is not a piece of this find` };
-    for (const problem of checkValue(reading, find.kingdom, guide)) yield { ...problem, field: `${at()}.${problem.field}` };
+    if (!pieces.has(reading.piece))
+      yield { field: `${at()}.piece`, reason: `"${reading.piece}" is not a piece of this find` };
+    for (const problem of checkValue(reading, find.kingdom, guide))
+      yield { ...problem, field: `${at()}.${problem.field}` };
   }
   const withdrawn = new Set<string>();
   for (const [index, withdrawal] of (find.withdrawals ?? []).entries()) {
     const field = `withdrawals[${index}].reading`;
-    if (!ids.has(withdrawal.reading)) yield { field, reason: `"${withdrawal.reading}" is not a reading of this find` };
-    if (withdrawn.has(withdrawal.reading)) yield { field, reason: `"${withdrawal.reading}" was taken back already` };
+    if (!ids.has(withdrawal.reading))
+      yield { field, reason: `"${withdrawal.reading}" is not a reading of this find` };
+    if (withdrawn.has(withdrawal.reading))
+      yield { field, reason: `"${withdrawal.reading}" was taken back already` };
     withdrawn.add(withdrawal.reading);
   }
   for (const [index, skip] of (find.skips ?? []).entries()) {
-    if (!guide.character(skip.character)) yield { field: `skips[${index}].character`, reason: `"${skip.character}" is not a character of the guide` };
-    if (!pieces.has(skip.piece)) yield { field: `skips[${index}].piece`, reason: `"${skip.piece}" is not a piece of this find` };
+    if (!guide.character(skip.character))
+      yield {
+        field: `skips[${index}].character`,
+        reason: `"${skip.character}" is not a character of the guide`,
+      };
+    if (!pieces.has(skip.piece))
+      yield { field: `skips[${index}].piece`, reason: `"${skip.piece}" is not a piece of this find` };
   }
 }
 
-/** What is wrong with one reading, field names relative to it. Also the check of a reading that arrives alone. */
+/**
+ * What is wrong with one reading, field names relative to it. Also the check of a reading that arrives alone.
+ */
 export function* checkValue(
-  reading: Pick<Case['readings'][number], 'character' | 'value'>, kingdom: Case['kingdom'], guide: CompiledGuide,
+  reading: Pick<Case['readings'][number], 'character' | 'value'>,
+  kingdom: Case['kingdom'],
+  guide: CompiledGuide,
 ): Generator<CaseProblem> {
   const character = guide.character(reading.character);
   if (!character) {
@@ -122,19 +154,30 @@ export function* checkValue(
     return;
   }
   if (character.character.kingdom !== kingdom) {
-    yield { field: 'character', reason: `"${reading.character}" is asked of ${character.character.kingdom}, the find is of ${kingdom}` };
+    yield {
+      field: 'character',
+      reason: `"${reading.character}" is asked of ${character.character.kingdom}, the find is of ${kingdom}`,
+    };
   }
   const value = reading.value;
   if (value.kind === 'cant-tell') return;
   const kind = character.character.kind;
   const wanted = kind === 'states' || kind === 'colour' ? 'states' : kind;
   if (value.kind !== wanted) {
-    yield { field: 'value.kind', reason: `"${reading.character}" is answered with ${wanted}, not ${value.kind}` };
+    yield {
+      field: 'value.kind',
+      reason: `"${reading.character}" is answered with ${wanted}, not ${value.kind}`,
+    };
     return;
   }
   if (value.kind !== 'states') return;
   for (const [position, state] of value.states.entries()) {
-    if (!character.stateBit.has(state)) yield { field: `value.states[${position}]`, reason: `"${state}" is not a state of "${reading.character}"` };
-    else if (value.states.indexOf(state) !== position) yield { field: `value.states[${position}]`, reason: `"${state}" is named twice` };
+    if (!character.stateBit.has(state))
+      yield {
+        field: `value.states[${position}]`,
+        reason: `"${state}" is not a state of "${reading.character}"`,
+      };
+    else if (value.states.indexOf(state) !== position)
+      yield { field: `value.states[${position}]`, reason: `"${state}" is named twice` };
   }
 }

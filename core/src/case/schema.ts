@@ -4,7 +4,11 @@ import { Policy } from '../policy/schema';
 
 /** A find as the deciding function sees it. Everything is data; nothing is looked up elsewhere. */
 
-const id = z.string().min(1).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
+const id = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
 export const PieceId = id.brand<'PieceId'>();
 export type PieceId = z.infer<typeof PieceId>;
 export const ReadingId = id.brand<'ReadingId'>();
@@ -57,7 +61,9 @@ export type Reading = z.infer<typeof Reading>;
 export const Piece = z.strictObject({
   id: PieceId,
   startedAt: Instant,
-  /** `decide`: the verdict is about the newest of these. `compare`: looked at beside it, can only lower it. */
+  /**
+   * `decide`: the verdict is about the newest of these. `compare`: looked at beside it, can only lower it.
+   */
   purpose: z.enum(['decide', 'compare']),
 });
 export type Piece = z.infer<typeof Piece>;
@@ -70,16 +76,36 @@ export const Skip = z.strictObject({ character: CharacterId, piece: PieceId, at:
 export type Skip = z.infer<typeof Skip>;
 
 /** Of the wanted part. `ripe` and `unripe` are said of fruits and cones. */
-export const Condition = z.enum(['fresh', 'ripe', 'unripe', 'wilted', 'woody', 'insect-eaten', 'frosted', 'rotten']);
+export const Condition = z.enum([
+  'fresh',
+  'ripe',
+  'unripe',
+  'wilted',
+  'woody',
+  'insect-eaten',
+  'frosted',
+  'rotten',
+]);
 export type Condition = z.infer<typeof Condition>;
 
 export const Permission = z.enum(['allowed', 'forbidden', 'unknown']);
 export type Permission = z.infer<typeof Permission>;
-export const Contamination = z.enum(['none-seen', 'sprayed', 'roadside', 'flooded', 'fouled', 'polluted', 'unknown']);
+export const Contamination = z.enum([
+  'none-seen',
+  'sprayed',
+  'roadside',
+  'flooded',
+  'fouled',
+  'polluted',
+  'unknown',
+]);
 export type Contamination = z.infer<typeof Contamination>;
 export const Protection = z.enum(['allowed', 'protected', 'unknown']);
 
-export const Eater = z.strictObject({ name: z.string().trim().min(1).max(80), cautions: z.array(Minded).max(30) });
+export const Eater = z.strictObject({
+  name: z.string().trim().min(1).max(80),
+  cautions: z.array(Minded).max(30),
+});
 export type Eater = z.infer<typeof Eater>;
 
 /** A name that stays open: a genus or family only, or one of two or more. */
@@ -111,15 +137,32 @@ export const Context = z.strictObject({
   eaters: z.array(Eater).max(30).optional(),
   /** The person goes no further than this: recorded, and never collected. */
   openName: OpenName.optional(),
-  /** How well whoever decides knows the target from some of its lookalikes, by what they practised: the day it was last, and whether it is earned. */
-  practised: z.array(z.strictObject({ taxon: TaxonId, last: z.iso.date('a day like 2026-09-14').optional(), earned: z.boolean() })).max(60).optional(),
+  /**
+   * How well whoever decides knows the target from some of its lookalikes, by what they practised: the day it
+   * was last, and whether it is earned.
+   */
+  practised: z
+    .array(
+      z.strictObject({
+        taxon: TaxonId,
+        last: z.iso.date('a day like 2026-09-14').optional(),
+        earned: z.boolean(),
+      }),
+    )
+    .max(60)
+    .optional(),
   /** Gear at hand, gloves included; left out: everything. It only matters for what is proposed. */
   gear: z.array(z.string().min(1).max(64)).max(30).optional(),
-  /** One may be dug up for looking: owner and law allow it, and ten and more stand there. Left out: nothing is dug. It only matters for what is proposed. */
+  /**
+   * One may be dug up for looking: owner and law allow it, and ten and more stand there. Left out: nothing is
+   * dug. It only matters for what is proposed.
+   */
   mayDig: z.boolean().optional(),
   /** A cold, a smoker's day: what is smelled is not proposed. */
   cannotSmell: z.boolean().optional(),
-  /** Calendar month of the find, 1 to 12, and its height above the sea in metres: they order and raise doubts. */
+  /**
+   * Calendar month of the find, 1 to 12, and its height above the sea in metres: they order and raise doubts.
+   */
   month: z.number().int().min(1).max(12).optional(),
   elevation: z.number().min(-500).max(9000).optional(),
 });
@@ -127,7 +170,13 @@ export type Context = z.infer<typeof Context>;
 
 export const Case = z.strictObject({
   /** `version` pins a content hash; without it, whatever version of that guide is at hand. */
-  guide: z.strictObject({ id: z.string(), version: z.string().regex(/^[0-9a-f]{64}$/).optional() }),
+  guide: z.strictObject({
+    id: z.string(),
+    version: z
+      .string()
+      .regex(/^[0-9a-f]{64}$/)
+      .optional(),
+  }),
   kingdom: Kingdom,
   bodyPlan: z.string().min(1).max(64).optional(),
   target: TaxonId,

@@ -40,15 +40,26 @@ export function toLook(guide: CompiledGuide, reading: Reading): Look | undefined
     const error = value.error ?? 0;
     const absence = value.number - error <= 0 ? CAUSE_BIT.absence : 0;
     return {
-      reading, character, causes: character.restsOn | absence, kind: 'number',
-      low: Math.max(0, value.number - error), high: value.orMore === true ? Infinity : value.number + error,
+      reading,
+      character,
+      causes: character.restsOn | absence,
+      kind: 'number',
+      low: Math.max(0, value.number - error),
+      high: value.orMore === true ? Infinity : value.number + error,
     };
   }
   const measure = character.character;
   const ownError = measure.kind === 'measure' ? millimetres(measure.error, measure.unit) : 0;
   const error = Math.max(ownError, value.error === undefined ? 0 : millimetres(value.error, value.unit));
   const size = millimetres(value.number, value.unit);
-  return { reading, character, causes: character.restsOn, kind: 'number', low: Math.max(0, size - error), high: size + error };
+  return {
+    reading,
+    character,
+    causes: character.restsOn,
+    kind: 'number',
+    low: Math.max(0, size - error),
+    high: size + error,
+  };
 }
 
 const byTime = (a: Reading, b: Reading) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1);
@@ -63,9 +74,16 @@ export function viewCase<F extends Unnamed>(guide: CompiledGuide, find: F): Case
   const takenBack = new Map((find.withdrawals ?? []).map((w) => [w.reading as string, w.at]));
   const isWithdrawn = (reading: Reading) => {
     const at = takenBack.get(reading.id);
-    return at !== undefined && !readings.some(
-      (other) => byTime(reading, other) < 0 && other.at <= at && !takenBack.has(other.id)
-        && other.character === reading.character && other.piece === reading.piece,
+    return (
+      at !== undefined &&
+      !readings.some(
+        (other) =>
+          byTime(reading, other) < 0 &&
+          other.at <= at &&
+          !takenBack.has(other.id) &&
+          other.character === reading.character &&
+          other.piece === reading.piece,
+      )
     );
   };
   const deciding = find.pieces
@@ -85,7 +103,8 @@ export function viewCase<F extends Unnamed>(guide: CompiledGuide, find: F): Case
       continue;
     }
     looks.push(look);
-    if (reading.piece === piece.id) onPiece.set(look.character.index, [...(onPiece.get(look.character.index) ?? []), look]);
+    if (reading.piece === piece.id)
+      onPiece.set(look.character.index, [...(onPiece.get(look.character.index) ?? []), look]);
   }
   return { find, piece: piece.id, looks, withdrawn, onPiece, firstReadingAt: readings[0]?.at };
 }

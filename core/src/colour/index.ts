@@ -1,6 +1,7 @@
 /**
- * Where a swatch lies in a perceptual colour space, and how far two are apart. Colour names are read by different
- * eyes in different light: what lies near a colour that a taxon shows can be called by its neighbour's name.
+ * Where a swatch lies in a perceptual colour space, and how far two are apart. Colour names are read by
+ * different eyes in different light: what lies near a colour that a taxon shows can be called by its
+ * neighbour's name.
  */
 
 /** Oklab (Björn Ottosson, 2020): lightness 0 to 1, and two opponent axes. */
@@ -27,7 +28,9 @@ export function oklab(hex: string): Oklab {
   ];
 }
 
-/** How far two places in Oklab are apart, in a straight line: 0 for the same colour, 1 from black to white. */
+/**
+ * How far two places in Oklab are apart, in a straight line: 0 for the same colour, 1 from black to white.
+ */
 export function apart(x: Oklab, y: Oklab): number {
   return Math.sqrt((x[0] - y[0]) ** 2 + (x[1] - y[1]) ** 2 + (x[2] - y[2]) ** 2);
 }

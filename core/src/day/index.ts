@@ -1,4 +1,7 @@
-/** Days of the calendar as whole numbers, so that they can be reckoned with: 0 is 1 January 1970. A day has no hours and no time zone. */
+/**
+ * Days of the calendar as whole numbers, so that they can be reckoned with: 0 is 1 January 1970. A day has no
+ * hours and no time zone.
+ */
 export type Day = number;
 
 const DAY_MS = 86_400_000;

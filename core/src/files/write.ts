@@ -32,7 +32,13 @@ export function toGpx(places: readonly WrittenPlace[]): string {
   for (const { shape, ...place } of places) {
     if (shape.type !== 'Point') continue;
     const [longitude, latitude, height = place.elevation] = shape.coordinates;
-    root.appendChild(described(document, at('wpt', height === undefined ? [longitude, latitude] : [longitude, latitude, height]), place));
+    root.appendChild(
+      described(
+        document,
+        at('wpt', height === undefined ? [longitude, latitude] : [longitude, latitude, height]),
+        place,
+      ),
+    );
   }
   for (const { shape, ...place } of places) {
     if (shape.type === 'Point') continue;
@@ -48,26 +54,45 @@ export function toGpx(places: readonly WrittenPlace[]): string {
   return `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLSerializer().serializeToString(document)}\n`;
 }
 
+/** Characters that XML 1.0 can't carry. */
+// eslint-disable-next-line no-control-regex
+const NOT_IN_XML = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g;
 function texted(document: Document, tag: string, text: string): Element {
   const element = document.createElementNS(GPX, tag);
-  // eslint-disable-next-line no-control-regex -- what XML 1.0 cannot carry
-  element.appendChild(document.createTextNode(text.replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g, '')));
+  element.appendChild(document.createTextNode(text.replace(NOT_IN_XML, '')));
   return element;
 }
-function described(document: Document, element: Element, { name, note }: Pick<WrittenPlace, 'name' | 'note'>): Element {
+function described(
+  document: Document,
+  element: Element,
+  { name, note }: Pick<WrittenPlace, 'name' | 'note'>,
+): Element {
   if (name !== undefined) element.appendChild(texted(document, 'name', name));
   if (note !== undefined) element.appendChild(texted(document, 'desc', note));
   return element;
 }
 
 export function toGeoJson(places: readonly WrittenPlace[]): string {
-  return `${JSON.stringify({
-    type: 'FeatureCollection',
-    features: places.map(({ id, name, note, elevation, shape }) => ({
-      type: 'Feature', id, geometry: shape.type === 'Polygon' ? { ...shape, coordinates: shape.coordinates.map((ring, index) => turned(ring, index === 0)) } : shape,
-      properties: { ...(name === undefined ? {} : { name }), ...(note === undefined ? {} : { description: note }), ...(elevation === undefined ? {} : { elevation }) },
-    })),
-  }, undefined, 2)}\n`;
+  return `${JSON.stringify(
+    {
+      type: 'FeatureCollection',
+      features: places.map(({ id, name, note, elevation, shape }) => ({
+        type: 'Feature',
+        id,
+        geometry:
+          shape.type === 'Polygon'
+            ? { ...shape, coordinates: shape.coordinates.map((ring, index) => turned(ring, index === 0)) }
+            : shape,
+        properties: {
+          ...(name === undefined ? {} : { name }),
+          ...(note === undefined ? {} : { description: note }),
+          ...(elevation === undefined ? {} : { elevation }),
+        },
+      })),
+    },
+    undefined,
+    2,
+  )}\n`;
 }
 
 /** Outer rings run against the clock, holes with it. */
@@ -93,8 +118,22 @@ export interface Appointment {
 export function toCalendar(title: string, appointments: readonly Appointment[], made: Date): string {
   const calendar = ical({ name: title, prodId: { company: 'Pause', product: 'Pause', language: 'EN' } });
   for (const { id, title: summary, text, where, when } of appointments) {
-    const at = 'day' in when ? { start: new Date(`${when.day}T00:00:00Z`), end: new Date(Date.parse(`${when.day}T00:00:00Z`) + 86_400_000), allDay: true } : { start: when.from, end: when.to };
-    calendar.createEvent({ id: `${id}@pause`, summary, stamp: made, ...at, ...(text === undefined ? {} : { description: text }), ...(where === undefined ? {} : { location: where }) });
+    const at =
+      'day' in when
+        ? {
+            start: new Date(`${when.day}T00:00:00Z`),
+            end: new Date(Date.parse(`${when.day}T00:00:00Z`) + 86_400_000),
+            allDay: true,
+          }
+        : { start: when.from, end: when.to };
+    calendar.createEvent({
+      id: `${id}@pause`,
+      summary,
+      stamp: made,
+      ...at,
+      ...(text === undefined ? {} : { description: text }),
+      ...(where === undefined ? {} : { location: where }),
+    });
   }
   return calendar.toString();
 }

@@ -4,7 +4,10 @@ import { CharacterId, Kingdom, TaxonId } from '../guide';
 import { Stamp } from '../notebook/stamp';
 import type { Verdict } from '../verdict';
 
-/** A find on record, as it is parsed where it comes from outside: what was added to it from first to last, its verdicts and the person's decisions. */
+/**
+ * A find on record, as it is parsed where it comes from outside: what was added to it from first to last, its
+ * verdicts and the person's decisions.
+ */
 
 const id = z.string().min(1).max(64);
 export const Outcome = z.enum(['leave', 'pause', 'collect']);
@@ -13,12 +16,27 @@ export const Choice = z.enum(['collect', 'leave', 'later']);
 export type Choice = z.infer<typeof Choice>;
 
 export const Decision = z.strictObject({
-  id, at: Instant, verdict: id, choice: Choice, reason: z.string().optional(), by: z.string(), stamp: Stamp.optional(),
+  id,
+  at: Instant,
+  verdict: id,
+  choice: Choice,
+  reason: z.string().optional(),
+  by: z.string(),
+  stamp: Stamp.optional(),
 });
 export type Decision = z.infer<typeof Decision>;
 
 /** What was told around a find at one time. With `changed` only these members, else the whole of it. */
-export const Told = z.strictObject({ id, at: Instant, context: Context, changed: z.array(z.enum(Object.keys(Context.shape) as [keyof Context, ...(keyof Context)[]])).max(40).optional(), stamp: Stamp.optional() });
+export const Told = z.strictObject({
+  id,
+  at: Instant,
+  context: Context,
+  changed: z
+    .array(z.enum(Object.keys(Context.shape) as [keyof Context, ...(keyof Context)[]]))
+    .max(40)
+    .optional(),
+  stamp: Stamp.optional(),
+});
 export type Told = z.infer<typeof Told>;
 
 /** Darwin Core: degrees on WGS 84, and how far in metres the true place can be from there. */
@@ -29,16 +47,36 @@ export const Position = z.strictObject({
 });
 export type Position = z.infer<typeof Position>;
 
-const edit = { id: z.string().min(8).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only'), at: Instant, by: z.string().min(1).max(64), withheld: z.boolean().optional() };
-/** The small things of a find that are written over: what was written last stands, and the rest stays visible. `null` empties. */
+const edit = {
+  id: z
+    .string()
+    .min(8)
+    .max(64)
+    .regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only'),
+  at: Instant,
+  by: z.string().min(1).max(64),
+  withheld: z.boolean().optional(),
+};
+/**
+ * The small things of a find that are written over: what was written last stands, and the rest stays visible.
+ * `null` empties.
+ */
 export const Edit = z.discriminatedUnion('field', [
-  z.strictObject({ ...edit, field: z.literal('placeNote'), value: z.string().trim().min(1).max(200).nullable() }),
+  z.strictObject({
+    ...edit,
+    field: z.literal('placeNote'),
+    value: z.string().trim().min(1).max(200).nullable(),
+  }),
   z.strictObject({ ...edit, field: z.literal('note'), value: z.string().trim().min(1).max(2000).nullable() }),
   z.strictObject({ ...edit, field: z.literal('position'), value: Position.nullable() }),
   /** The page of the place where it was. */
   z.strictObject({ ...edit, field: z.literal('placePage'), value: z.string().min(1).max(64).nullable() }),
   /** Who is told exactly where it was, besides the finder. */
-  z.strictObject({ ...edit, field: z.literal('exactFor'), value: z.union([z.enum(['finder', 'group']), z.array(z.string().min(1).max(64)).max(50)]) }),
+  z.strictObject({
+    ...edit,
+    field: z.literal('exactFor'),
+    value: z.union([z.enum(['finder', 'group']), z.array(z.string().min(1).max(64)).max(50)]),
+  }),
   /** What the others of the group are told of the place. */
   z.strictObject({ ...edit, field: z.literal('others'), value: z.enum(['nothing', 'cell']) }),
 ]);
@@ -57,12 +95,27 @@ export type Arrival = z.infer<typeof Arrival>;
 export const Consent = z.strictObject({ id, at: Instant, verdict: id, by: z.string() });
 export type Consent = z.infer<typeof Consent>;
 
-const made = { id: z.string().min(8).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only'), at: Instant, by: z.string().min(1).max(64) };
-/** Somebody is asked to look at some characters of a piece without knowing what was read or what it is taken for. */
+const made = {
+  id: z
+    .string()
+    .min(8)
+    .max(64)
+    .regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only'),
+  at: Instant,
+  by: z.string().min(1).max(64),
+};
+/**
+ * Somebody is asked to look at some characters of a piece without knowing what was read or what it is taken
+ * for.
+ */
 export const Ask = z.strictObject({
   ...made,
   /** A person of the group; or anybody who stands beside, under an id of its own. */
-  of: z.string().min(1).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only'),
+  of: z
+    .string()
+    .min(1)
+    .max(64)
+    .regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only'),
   /** What somebody is called who is no person of the group. */
   name: z.string().trim().min(1).max(80).optional(),
   /** Face to face: the answers are told on the device of whoever asks. */
@@ -71,11 +124,16 @@ export const Ask = z.strictObject({
   characters: z.array(CharacterId).min(1).max(40),
 });
 export type Ask = z.infer<typeof Ask>;
-/** Somebody who was asked had the name and the readings shown instead: what they read from then on is not blind. */
+/**
+ * Somebody who was asked had the name and the readings shown instead: what they read from then on is not
+ * blind.
+ */
 export const Reveal = z.strictObject(made);
 export type Reveal = z.infer<typeof Reveal>;
 
-/** A photo or a sketch of a find: what it is, and by which its bytes are known; they go by a way of their own. */
+/**
+ * A photo or a sketch of a find: what it is, and by which its bytes are known; they go by a way of their own.
+ */
 export const PictureEntry = z.strictObject({
   ...made,
   picture: z.enum(['photo', 'sketch']),
@@ -91,7 +149,10 @@ export type PictureEntry = z.infer<typeof PictureEntry>;
 /** Whoever made a picture takes it out again: its bytes are gone, and that there was one stays visible. */
 export const Drop = z.strictObject({ ...made, picture: z.string().min(1).max(64) });
 
-/** A further piece of the patch was gone through: it passed, or was a stray; or the last count of all was a slip of the thumb. */
+/**
+ * A further piece of the patch was gone through: it passed, or was a stray; or the last count of all was a
+ * slip of the thumb.
+ */
 export const Counted = z.strictObject({ ...made, result: z.enum(['passed', 'stray', 'taken-back']) });
 export type Counted = z.infer<typeof Counted>;
 
@@ -107,16 +168,28 @@ export const FindRecord = z.strictObject({
   group: z.string().optional(),
   pieces: z.array(Piece),
   /** What it was believed to be, oldest first; the last one is the target. */
-  targets: z.array(z.strictObject({ taxon: TaxonId, at: Instant, id: id.optional(), stamp: Stamp.optional() })),
+  targets: z.array(
+    z.strictObject({ taxon: TaxonId, at: Instant, id: id.optional(), stamp: Stamp.optional() }),
+  ),
   /** All that was told around it, oldest first, and what stands by it. */
   told: z.array(Told).default([]),
   context: Context,
   readings: z.array(Reading),
   withdrawals: z.array(Withdrawal),
   skips: z.array(Skip),
-  verdicts: z.array(z.strictObject({ id, at: Instant, verdict: anyVerdict, arrival: Arrival.optional(), stamp: Stamp.optional() })),
+  verdicts: z.array(
+    z.strictObject({
+      id,
+      at: Instant,
+      verdict: anyVerdict,
+      arrival: Arrival.optional(),
+      stamp: Stamp.optional(),
+    }),
+  ),
   decisions: z.array(Decision),
-  edits: z.array(z.custom<Edit>((value) => typeof value === 'object' && value !== null && 'field' in value)).default([]),
+  edits: z
+    .array(z.custom<Edit>((value) => typeof value === 'object' && value !== null && 'field' in value))
+    .default([]),
   consents: z.array(Consent).default([]),
   asks: z.array(Ask).default([]),
   reveals: z.array(Reveal).default([]),

@@ -1,7 +1,10 @@
 import type { CompiledTaxon } from './compile';
 import type { StageId } from './schema';
 
-/** Whether something of it can be collected with Pause: some part is wanted, and no near-double forbids it for ever. */
+/**
+ * Whether something of it can be collected with Pause: some part is wanted, and no near-double forbids it for
+ * ever.
+ */
 export function isCollectable({ taxon }: Pick<CompiledTaxon, 'taxon'>): boolean {
   return taxon.parts.length > 0 && (taxon.nearDoubles ?? []).length === 0;
 }

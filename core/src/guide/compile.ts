@@ -1,9 +1,19 @@
 import { contentHash } from '../canonical';
 import { apart, NEAR, oklab } from '../colour';
-import { millimetres } from './units';
 import {
-  harms, type Character, type CharacterId, type Guide, type HarmGrade, type SharedCause, type StageId, type StateId, type Statement, type Taxon, type TaxonId,
+  harms,
+  type Character,
+  type CharacterId,
+  type Guide,
+  type HarmGrade,
+  type SharedCause,
+  type StageId,
+  type StateId,
+  type Statement,
+  type Taxon,
+  type TaxonId,
 } from './schema';
+import { millimetres } from './units';
 
 /** States of one character as bits, lowest bit the first state; at most 32. */
 export type StateMask = number;
@@ -11,13 +21,17 @@ export type StateMask = number;
 /** What is known of one taxon and one character: state masks, or a numeric span (mm for measures). */
 export type Known =
   | {
-    readonly kind: 'states';
-    readonly usual: StateMask;
-    readonly possible: StateMask;
-    /** The usual state that is named first, of each statement: what a typical specimen shows. */
-    readonly typical: StateMask;
-  }
-  | { readonly kind: 'number'; readonly usual: readonly [number, number]; readonly possible: readonly [number, number] };
+      readonly kind: 'states';
+      readonly usual: StateMask;
+      readonly possible: StateMask;
+      /** The usual state that is named first, of each statement: what a typical specimen shows. */
+      readonly typical: StateMask;
+    }
+  | {
+      readonly kind: 'number';
+      readonly usual: readonly [number, number];
+      readonly possible: readonly [number, number];
+    };
 
 export interface CompiledCharacter {
   readonly index: number;
@@ -31,7 +45,10 @@ export interface CompiledCharacter {
   /** Shared causes of its states, besides: each as the states that rest on it, and its bit. */
   readonly stateCauses: readonly { readonly states: StateMask; readonly cause: number }[];
   readonly stateBit: ReadonlyMap<string, StateMask>;
-  /** By state position: the states that can be taken for it, by colour or because one shades into the other; itself included. */
+  /**
+   * By state position: the states that can be taken for it, by colour or because one shades into the other;
+   * itself included.
+   */
   readonly near: readonly StateMask[];
   /** States about which no second reader was asked: they never speak against a dangerous taxon. */
   readonly unreadMask: StateMask;
@@ -39,7 +56,8 @@ export interface CompiledCharacter {
 }
 
 /** The states that are bits of a mask, in the order of the character. */
-export const statesIn = ({ stateBit }: CompiledCharacter, mask: StateMask): StateId[] => [...stateBit].filter(([, bit]) => (bit & mask) !== 0).map(([state]) => state as StateId);
+export const statesIn = ({ stateBit }: CompiledCharacter, mask: StateMask): StateId[] =>
+  [...stateBit].filter(([, bit]) => (bit & mask) !== 0).map(([state]) => state as StateId);
 
 export interface CompiledTaxon {
   readonly index: number;
@@ -55,8 +73,8 @@ export interface CompiledTaxon {
 }
 
 /**
- * What every taxon can look like over all its stages, as flat arrays: row by character, column by taxon, so that
- * one reading is compared with all taxa in one run through memory.
+ * What every taxon can look like over all its stages, as flat arrays: row by character, column by taxon, so
+ * that one reading is compared with all taxa in one run through memory.
  */
 export interface GuideTables {
   readonly taxa: number;
@@ -81,15 +99,27 @@ export interface CompiledGuide {
   readonly taxon: (id: string) => CompiledTaxon | undefined;
 }
 
-export const CAUSE_BIT: Readonly<Record<SharedCause, number>> = { colour: 1, smell: 2, number: 4, absence: 8, outline: 16 };
+export const CAUSE_BIT: Readonly<Record<SharedCause, number>> = {
+  colour: 1,
+  smell: 2,
+  number: 4,
+  absence: 8,
+  outline: 16,
+};
 export const SHARED_CAUSES: readonly SharedCause[] = ['colour', 'smell', 'number', 'absence', 'outline'];
 
 /** Number of sets of shared causes: each is a number below it. */
 export const CAUSE_SETS = 1 << SHARED_CAUSES.length;
 
 /** Shared causes (as bits) of a reading of these states. */
-export function causesOf({ restsOn, stateCauses }: Pick<CompiledCharacter, 'restsOn' | 'stateCauses'>, states: StateMask): number {
-  return stateCauses.reduce((causes, one) => ((one.states & states) !== 0 ? causes | one.cause : causes), restsOn);
+export function causesOf(
+  { restsOn, stateCauses }: Pick<CompiledCharacter, 'restsOn' | 'stateCauses'>,
+  states: StateMask,
+): number {
+  return stateCauses.reduce(
+    (causes, one) => ((one.states & states) !== 0 ? causes | one.cause : causes),
+    restsOn,
+  );
 }
 
 /** The shared causes in a bit set, in fixed order. */
@@ -106,11 +136,20 @@ export function causesIn(mask: number): SharedCause[] {
 export function compileGuide(guide: Guide, version = contentHash(guide)): CompiledGuide {
   const groups = [...new Set(guide.characters.map((c) => c.group))].sort();
   const groupIndex = new Map(groups.map((group, index) => [group, index]));
-  const characters = guide.characters.map((character, index) => compileCharacter(guide, character, index, groupIndex));
+  const characters = guide.characters.map((character, index) =>
+    compileCharacter(guide, character, index, groupIndex),
+  );
   const byCharacter = new Map<string, CompiledCharacter>(characters.map((c) => [c.id, c]));
-  const ranks = new Map(guide.taxa.map((t) => t.id as string).sort().map((id, rank) => [id, rank]));
+  const ranks = new Map(
+    guide.taxa
+      .map((t) => t.id as string)
+      .sort()
+      .map((id, rank) => [id, rank]),
+  );
   const strict = guide.format !== 'pause-guide/1';
-  const taxa = guide.taxa.map((taxon, index) => compileTaxon(taxon, index, ranks.get(taxon.id) ?? index, byCharacter, strict));
+  const taxa = guide.taxa.map((taxon, index) =>
+    compileTaxon(taxon, index, ranks.get(taxon.id) ?? index, byCharacter, strict),
+  );
   const byTaxon = new Map<string, CompiledTaxon>(taxa.map((t) => [t.id, t]));
   const tables = once(() => tabulate(characters, taxa));
   return {
@@ -119,7 +158,9 @@ export function compileGuide(guide: Guide, version = contentHash(guide)): Compil
     groups,
     characters,
     taxa,
-    get tables() { return tables(); },
+    get tables() {
+      return tables();
+    },
     character: (id) => byCharacter.get(id),
     taxon: (id) => byTaxon.get(id),
   };
@@ -138,7 +179,10 @@ function tabulate(characters: readonly CompiledCharacter[], taxa: readonly Compi
         possible[character * columns + taxon.index] = known.possible;
         usual[character * columns + taxon.index] = known.usual;
       } else {
-        spans.set([...known.possible, ...known.usual], ((spanRow[character] ?? 0) * columns + taxon.index) * 4);
+        spans.set(
+          [...known.possible, ...known.usual],
+          ((spanRow[character] ?? 0) * columns + taxon.index) * 4,
+        );
       }
     }
   }
@@ -146,14 +190,23 @@ function tabulate(characters: readonly CompiledCharacter[], taxa: readonly Compi
 }
 
 function compileCharacter(
-  guide: Guide, character: Character, index: number, groupIndex: Map<string, number>,
+  guide: Guide,
+  character: Character,
+  index: number,
+  groupIndex: Map<string, number>,
 ): CompiledCharacter {
   const kindCause: SharedCause[] =
-    character.kind === 'colour' ? ['colour']
-    : character.kind === 'measure' || character.kind === 'count' ? ['number']
-    : [];
-  const smell: SharedCause[] = character.organ === 'smell' || character.observe === 'crush-and-smell' ? ['smell'] : [];
-  const restsOn = [...kindCause, ...smell, ...(character.restsOn ?? [])].reduce((mask, cause) => mask | CAUSE_BIT[cause], 0);
+    character.kind === 'colour'
+      ? ['colour']
+      : character.kind === 'measure' || character.kind === 'count'
+        ? ['number']
+        : [];
+  const smell: SharedCause[] =
+    character.organ === 'smell' || character.observe === 'crush-and-smell' ? ['smell'] : [];
+  const restsOn = [...kindCause, ...smell, ...(character.restsOn ?? [])].reduce(
+    (mask, cause) => mask | CAUSE_BIT[cause],
+    0,
+  );
   const stateBit = new Map<string, StateMask>();
   let absentMask = 0;
   let unreadMask = 0;
@@ -163,7 +216,8 @@ function compileCharacter(
       const bit = (1 << position) >>> 0;
       stateBit.set(state.id, bit);
       if (state.absent) absentMask = (absentMask | bit) >>> 0;
-      for (const cause of [...(state.absent ? ['absence' as const] : []), ...(state.restsOn ?? [])]) stateCauses.push({ states: bit, cause: CAUSE_BIT[cause] });
+      for (const cause of [...(state.absent ? ['absence' as const] : []), ...(state.restsOn ?? [])])
+        stateCauses.push({ states: bit, cause: CAUSE_BIT[cause] });
       if (state.unread) unreadMask = (unreadMask | bit) >>> 0;
     }
   }
@@ -179,7 +233,9 @@ function compileCharacter(
     stateBit,
     near: nearStates(character),
     unreadMask,
-    stages: new Set(character.stages ?? guide.stages.filter((s) => s.kingdom === character.kingdom).map((s) => s.id)),
+    stages: new Set(
+      character.stages ?? guide.stages.filter((s) => s.kingdom === character.kingdom).map((s) => s.id),
+    ),
   };
 }
 
@@ -187,17 +243,26 @@ function nearStates(character: Character): StateMask[] {
   if (character.kind !== 'states' && character.kind !== 'colour') return [];
   const { states, shades = [] } = character;
   const places = states.map(({ swatch }) => (swatch === undefined ? undefined : oklab(swatch)));
-  const shaded = (a: StateId | undefined, b: StateId | undefined) => shades.some(([one, other]) => (one === a && other === b) || (one === b && other === a));
-  return places.map((place, position) => places.reduce<number>((mask, other, index) => {
-    const alike = place !== undefined && other !== undefined && apart(place, other) < NEAR;
-    const near = index === position || alike || shaded(states[position]?.id, states[index]?.id);
-    return near ? (mask | (1 << index)) >>> 0 : mask;
-  }, 0));
+  const shaded = (a: StateId | undefined, b: StateId | undefined) =>
+    shades.some(([one, other]) => (one === a && other === b) || (one === b && other === a));
+  return places.map((place, position) =>
+    places.reduce<number>((mask, other, index) => {
+      const alike = place !== undefined && other !== undefined && apart(place, other) < NEAR;
+      const near = index === position || alike || shaded(states[position]?.id, states[index]?.id);
+      return near ? (mask | (1 << index)) >>> 0 : mask;
+    }, 0),
+  );
 }
 
-/** The states that can be meant when one of these is shown: a colour can be called by the name of its neighbour, and firm shades into soft. */
+/**
+ * The states that can be meant when one of these is shown: a colour can be called by the name of its
+ * neighbour, and firm shades into soft.
+ */
 function withNear(mask: StateMask, character: CompiledCharacter): StateMask {
-  return character.near.reduce((all, near, position) => ((mask & (1 << position)) !== 0 ? (all | near) >>> 0 : all), mask);
+  return character.near.reduce(
+    (all, near, position) => ((mask & (1 << position)) !== 0 ? (all | near) >>> 0 : all),
+    mask,
+  );
 }
 
 /** With ordered states, everything from the lowest to the highest of these. */
@@ -221,13 +286,23 @@ function known(statement: Statement, character: CompiledCharacter): Known {
   const mask = (states: readonly string[]) =>
     states.reduce((bits, state) => (bits | (character.stateBit.get(state) ?? 0)) >>> 0, 0);
   const usual = mask(statement.usual);
-  return { kind: 'states', usual, typical: mask(statement.usual.slice(0, 1)), possible: between(withNear((usual | mask(statement.occasional ?? [])) >>> 0, character), character) };
+  return {
+    kind: 'states',
+    usual,
+    typical: mask(statement.usual.slice(0, 1)),
+    possible: between(withNear((usual | mask(statement.occasional ?? [])) >>> 0, character), character),
+  };
 }
 
 /** What two statements about one character say together. */
 export function union(a: Known, b: Known, character: CompiledCharacter): Known {
   if (a.kind === 'states' && b.kind === 'states') {
-    return { kind: 'states', usual: (a.usual | b.usual) >>> 0, typical: (a.typical | b.typical) >>> 0, possible: between((a.possible | b.possible) >>> 0, character) };
+    return {
+      kind: 'states',
+      usual: (a.usual | b.usual) >>> 0,
+      typical: (a.typical | b.typical) >>> 0,
+      possible: between((a.possible | b.possible) >>> 0, character),
+    };
   }
   if (a.kind === 'number' && b.kind === 'number') {
     const hull = (x: readonly [number, number], y: readonly [number, number]) =>
@@ -243,15 +318,18 @@ function withAbsent(what: Known, character: CompiledCharacter): Known {
   return character.character.kind === 'count' ? { ...what, possible: [0, what.possible[1]] } : what;
 }
 
-/** How many readings that did not see each other must support a statement before it excludes anything of a dangerous taxon. */
+/**
+ * How many readings that did not see each other must support a statement before it excludes anything of a
+ * dangerous taxon.
+ */
 export const READINGS_NEEDED = 2;
 
 /** Whether enough readings support a statement. */
 export const isConfirmed = ({ readBy }: Statement): boolean => (readBy ?? []).length >= READINGS_NEEDED;
 
 /**
- * The same knowledge as far as it may speak against a dangerous taxon: one that was read once excludes nothing, and
- * neither does a state about which no second reader was asked.
+ * The same knowledge as far as it may speak against a dangerous taxon: one that was read once excludes
+ * nothing, and neither does a state about which no second reader was asked.
  */
 function asBar(what: Known, character: CompiledCharacter, confirmed: boolean): Known {
   if (what.kind === 'number') return confirmed ? what : { ...what, possible: [0, Infinity] };
@@ -259,11 +337,29 @@ function asBar(what: Known, character: CompiledCharacter, confirmed: boolean): K
   return { ...what, possible: confirmed ? (what.possible | character.unreadMask) >>> 0 : everything };
 }
 
-function compileTaxon(taxon: Taxon, index: number, rank: number, characters: Map<string, CompiledCharacter>, strict: boolean): CompiledTaxon {
+function compileTaxon(
+  taxon: Taxon,
+  index: number,
+  rank: number,
+  characters: Map<string, CompiledCharacter>,
+  strict: boolean,
+): CompiledTaxon {
   const said = once(() => spoken(taxon, characters));
   const overall = once(() => overStages(taxon, said(), strict && harms(taxon.harm)));
   const atStage = once(() => byStage(taxon, said()));
-  return { index, rank, id: taxon.id, taxon, grade: taxon.harm.grade, get overall() { return overall(); }, get atStage() { return atStage(); } };
+  return {
+    index,
+    rank,
+    id: taxon.id,
+    taxon,
+    grade: taxon.harm.grade,
+    get overall() {
+      return overall();
+    },
+    get atStage() {
+      return atStage();
+    },
+  };
 }
 
 /** What a guide does not need before it is asked for: made then, and kept. */
@@ -285,7 +381,11 @@ function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<C
   for (const statement of taxon.statements) {
     const character = characters.get(statement.character);
     if (!character) continue;
-    const one = { what: known(statement, character), confirmed: isConfirmed(statement), stages: statement.stages ?? taxon.stages };
+    const one = {
+      what: known(statement, character),
+      confirmed: isConfirmed(statement),
+      stages: statement.stages ?? taxon.stages,
+    };
     const others = said.get(character);
     if (others) others.push(one);
     else said.set(character, [one]);
@@ -293,14 +393,24 @@ function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<C
   return said;
 }
 
-function byStage(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly Said[]>): Map<number, Map<StageId, Known>> {
-  return new Map([...said].map(([character, statements]) => [
-    character.index, new Map(statements.flatMap(({ what, stages }) => stages.map((stage) => [stage, what] as const))),
-  ]));
+function byStage(
+  taxon: Taxon,
+  said: ReadonlyMap<CompiledCharacter, readonly Said[]>,
+): Map<number, Map<StageId, Known>> {
+  return new Map(
+    [...said].map(([character, statements]) => [
+      character.index,
+      new Map(statements.flatMap(({ what, stages }) => stages.map((stage) => [stage, what] as const))),
+    ]),
+  );
 }
 
 /** @param strict only what two readings exclude is excluded */
-function overStages(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly Said[]>, strict: boolean): Map<number, Known> {
+function overStages(
+  taxon: Taxon,
+  said: ReadonlyMap<CompiledCharacter, readonly Said[]>,
+  strict: boolean,
+): Map<number, Known> {
   const overall = new Map<number, Known>();
   for (const character of [...said.keys()].sort((a, b) => a.index - b.index)) {
     const statements = said.get(character) ?? [];
@@ -315,7 +425,16 @@ function overStages(taxon: Taxon, said: ReadonlyMap<CompiledCharacter, readonly 
     if (!joined || !complete) continue;
     const hidden = seenAt.length < taxon.stages.length || character.character.fades === true;
     const shown = hidden ? withAbsent(joined, character) : joined;
-    overall.set(character.index, strict ? asBar(shown, character, statements.every(({ confirmed }) => confirmed)) : shown);
+    overall.set(
+      character.index,
+      strict
+        ? asBar(
+            shown,
+            character,
+            statements.every(({ confirmed }) => confirmed),
+          )
+        : shown,
+    );
   }
   return overall;
 }

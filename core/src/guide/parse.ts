@@ -24,7 +24,8 @@ function sayProblem(problem: GuideProblem): string {
 /** `taxa[3].statements[2].usual` for `['taxa', 3, 'statements', 2, 'usual']`. */
 export function fieldPath(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
-    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key)),
+    (text, key) =>
+      typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key),
     '',
   );
 }
@@ -45,7 +46,8 @@ function locate(raw: unknown, path: readonly PropertyKey[]): Pick<GuideProblem, 
   }
   if (path[0] !== 'taxa') return {};
   const taxon = named(entry, 'id');
-  const character = path[2] === 'statements' ? named(step(step(entry, 'statements'), path[3]), 'character') : undefined;
+  const character =
+    path[2] === 'statements' ? named(step(step(entry, 'statements'), path[3]), 'character') : undefined;
   return { ...(taxon ? { taxon } : {}), ...(character ? { character } : {}) };
 }
 
@@ -76,11 +78,26 @@ function* duplicates(ids: readonly string[], path: string): Generator<GuideProbl
 }
 
 function* checkGuide(guide: Guide): Generator<GuideProblem> {
-  yield* duplicates(guide.stages.map((s) => s.id), 'stages');
-  yield* duplicates(guide.bodyPlans.map((b) => b.id), 'bodyPlans');
-  yield* duplicates(guide.characters.map((c) => c.id), 'characters');
-  yield* duplicates(guide.taxa.map((t) => t.id), 'taxa');
-  yield* duplicates((guide.readings ?? []).map((r) => r.id), 'readings');
+  yield* duplicates(
+    guide.stages.map((s) => s.id),
+    'stages',
+  );
+  yield* duplicates(
+    guide.bodyPlans.map((b) => b.id),
+    'bodyPlans',
+  );
+  yield* duplicates(
+    guide.characters.map((c) => c.id),
+    'characters',
+  );
+  yield* duplicates(
+    guide.taxa.map((t) => t.id),
+    'taxa',
+  );
+  yield* duplicates(
+    (guide.readings ?? []).map((r) => r.id),
+    'readings',
+  );
 
   const stageKingdom = new Map(guide.stages.map((s) => [s.id, s.kingdom]));
   const characters = new Map(guide.characters.map((c) => [c.id, c]));
@@ -89,13 +106,20 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
 
   for (const [index, plan] of guide.bodyPlans.entries()) {
     for (const id of [...(plan.core ?? []), ...(plan.marks ?? []).map((mark) => mark.character)]) {
-      if (!characters.has(id)) yield { path: `bodyPlans[${index}]`, reason: `character "${id}" is not in the guide` };
+      if (!characters.has(id))
+        yield { path: `bodyPlans[${index}]`, reason: `character "${id}" is not in the guide` };
     }
     for (const { character: id, states } of plan.marks ?? []) {
       const character = characters.get(id);
-      const known: readonly string[] = character && 'states' in character ? character.states.map((s) => s.id) : [];
+      const known: readonly string[] =
+        character && 'states' in character ? character.states.map((s) => s.id) : [];
       for (const state of states) {
-        if (!known.includes(state)) yield { path: `bodyPlans[${index}].marks`, character: id, reason: `state "${state}" is not in the character` };
+        if (!known.includes(state))
+          yield {
+            path: `bodyPlans[${index}].marks`,
+            character: id,
+            reason: `state "${state}" is not in the character`,
+          };
       }
     }
   }
@@ -105,27 +129,64 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
   for (const [index, taxon] of guide.taxa.entries()) {
     const path = `taxa[${index}]`;
     const plan = guide.bodyPlans.find((b) => b.id === taxon.bodyPlan);
-    if (!plan) yield { path: `${path}.bodyPlan`, taxon: taxon.id, reason: `body plan "${taxon.bodyPlan}" is not in the guide` };
+    if (!plan)
+      yield {
+        path: `${path}.bodyPlan`,
+        taxon: taxon.id,
+        reason: `body plan "${taxon.bodyPlan}" is not in the guide`,
+      };
     else if (plan.kingdom !== taxon.kingdom) {
-      yield { path: `${path}.bodyPlan`, taxon: taxon.id, reason: `body plan "${plan.id}" belongs to ${plan.kingdom}` };
+      yield {
+        path: `${path}.bodyPlan`,
+        taxon: taxon.id,
+        reason: `body plan "${plan.id}" belongs to ${plan.kingdom}`,
+      };
     }
     for (const other of taxon.lookalikes) {
-      if (!taxonIds.has(other)) yield { path: `${path}.lookalikes`, taxon: taxon.id, reason: `lookalike "${other}" is not in the guide` };
-      if (other === taxon.id) yield { path: `${path}.lookalikes`, taxon: taxon.id, reason: 'a taxon cannot be its own lookalike' };
+      if (!taxonIds.has(other))
+        yield {
+          path: `${path}.lookalikes`,
+          taxon: taxon.id,
+          reason: `lookalike "${other}" is not in the guide`,
+        };
+      if (other === taxon.id)
+        yield { path: `${path}.lookalikes`, taxon: taxon.id, reason: 'a taxon cannot be its own lookalike' };
     }
     for (const { taxon: other } of taxon.nearDoubles ?? []) {
-      if (!taxonIds.has(other) || other === taxon.id) yield { path: `${path}.nearDoubles`, taxon: taxon.id, reason: `near-double "${other}" is not another taxon of the guide` };
+      if (!taxonIds.has(other) || other === taxon.id)
+        yield {
+          path: `${path}.nearDoubles`,
+          taxon: taxon.id,
+          reason: `near-double "${other}" is not another taxon of the guide`,
+        };
     }
     yield* checkStages(taxon.stages, `${path}.stages`, taxon, stageKingdom);
     for (const [nth, { stage, begins, ends }] of (taxon.needs ?? []).entries()) {
       const at = `${path}.needs[${nth}]`;
       yield* checkStages([stage], `${at}.stage`, taxon, stageKingdom);
-      if ((taxon.needs ?? []).findIndex((need) => need.stage === stage) < nth) yield { path: `${at}.stage`, taxon: taxon.id, reason: 'each stage once' };
-      if (ends.warmth && ends.warmth.sum <= (begins.warmth?.sum ?? Infinity)) yield { path: `${at}.ends.warmth`, taxon: taxon.id, reason: 'more warmth than it began with, and only where it began with warmth' };
+      if ((taxon.needs ?? []).findIndex((need) => need.stage === stage) < nth)
+        yield { path: `${at}.stage`, taxon: taxon.id, reason: 'each stage once' };
+      if (ends.warmth && ends.warmth.sum <= (begins.warmth?.sum ?? Infinity))
+        yield {
+          path: `${at}.ends.warmth`,
+          taxon: taxon.id,
+          reason: 'more warmth than it began with, and only where it began with warmth',
+        };
     }
-    for (const [nth, { stage, elevation: [low, high] }] of (taxon.phenology ?? []).entries()) {
+    for (const [
+      nth,
+      {
+        stage,
+        elevation: [low, high],
+      },
+    ] of (taxon.phenology ?? []).entries()) {
       yield* checkStages([stage], `${path}.phenology[${nth}].stage`, taxon, stageKingdom);
-      if (low >= high) yield { path: `${path}.phenology[${nth}].elevation`, taxon: taxon.id, reason: 'a height runs from low to high' };
+      if (low >= high)
+        yield {
+          path: `${path}.phenology[${nth}].elevation`,
+          taxon: taxon.id,
+          reason: 'a height runs from low to high',
+        };
     }
     for (const part of taxon.parts) yield* checkStages(part.stages, `${path}.parts`, taxon, stageKingdom);
     yield* checkStatements(taxon, path, characters);
@@ -134,40 +195,68 @@ function* checkGuide(guide: Guide): Generator<GuideProblem> {
   }
 }
 
-function* checkCharacter(character: Character, path: string, stageKingdom: Map<string, string>): Generator<GuideProblem> {
+function* checkCharacter(
+  character: Character,
+  path: string,
+  stageKingdom: Map<string, string>,
+): Generator<GuideProblem> {
   for (const stage of character.stages ?? []) {
     if (stageKingdom.get(stage) !== character.kingdom) {
-      yield { path: `${path}.stages`, character: character.id, reason: `"${stage}" is not a growth stage of ${character.kingdom}` };
+      yield {
+        path: `${path}.stages`,
+        character: character.id,
+        reason: `"${stage}" is not a growth stage of ${character.kingdom}`,
+      };
     }
   }
   if (character.kind === 'states' || character.kind === 'colour') {
     const seen = new Set<string>();
     for (const state of character.states) {
-      if (seen.has(state.id)) yield { path: `${path}.states`, character: character.id, reason: `state "${state.id}" is there twice` };
+      if (seen.has(state.id))
+        yield {
+          path: `${path}.states`,
+          character: character.id,
+          reason: `state "${state.id}" is there twice`,
+        };
       seen.add(state.id);
     }
     for (const [index, pair] of (character.shades ?? []).entries()) {
       const where = { path: `${path}.shades[${index}]`, character: character.id };
-      for (const state of pair) if (!seen.has(state)) yield { ...where, reason: `state "${state}" is not in the character` };
+      for (const state of pair)
+        if (!seen.has(state)) yield { ...where, reason: `state "${state}" is not in the character` };
       if (pair[0] === pair[1]) yield { ...where, reason: 'a state shades into another one' };
     }
     if (character.fades && !character.states.some((s) => s.absent)) {
-      yield { path: `${path}.fades`, character: character.id, reason: 'what fades needs a state marked absent' };
+      yield {
+        path: `${path}.fades`,
+        character: character.id,
+        reason: 'what fades needs a state marked absent',
+      };
     }
   }
 }
 
 function* checkStages(
-  stages: readonly string[], path: string, taxon: Taxon, stageKingdom: Map<string, string>, character?: string,
+  stages: readonly string[],
+  path: string,
+  taxon: Taxon,
+  stageKingdom: Map<string, string>,
+  character?: string,
 ): Generator<GuideProblem> {
   const where = { path, taxon: taxon.id, ...(character ? { character } : {}) };
   for (const stage of stages) {
-    if (stageKingdom.get(stage) !== taxon.kingdom) yield { ...where, reason: `"${stage}" is not a growth stage of ${taxon.kingdom}` };
-    else if (!(taxon.stages as readonly string[]).includes(stage)) yield { ...where, reason: `"${stage}" is not among the stages of this taxon` };
+    if (stageKingdom.get(stage) !== taxon.kingdom)
+      yield { ...where, reason: `"${stage}" is not a growth stage of ${taxon.kingdom}` };
+    else if (!(taxon.stages as readonly string[]).includes(stage))
+      yield { ...where, reason: `"${stage}" is not among the stages of this taxon` };
   }
 }
 
-function* checkStatements(taxon: Taxon, path: string, characters: Map<string, Character>): Generator<GuideProblem> {
+function* checkStatements(
+  taxon: Taxon,
+  path: string,
+  characters: Map<string, Character>,
+): Generator<GuideProblem> {
   const told = new Map<string, Set<string>>();
   for (const [index, statement] of taxon.statements.entries()) {
     const where = { path: `${path}.statements[${index}]`, taxon: taxon.id, character: statement.character };
@@ -176,7 +265,8 @@ function* checkStatements(taxon: Taxon, path: string, characters: Map<string, Ch
       yield { ...where, reason: 'the character is not in the guide' };
       continue;
     }
-    if (character.kingdom !== taxon.kingdom) yield { ...where, reason: `the character is of ${character.kingdom}, the taxon of ${taxon.kingdom}` };
+    if (character.kingdom !== taxon.kingdom)
+      yield { ...where, reason: `the character is of ${character.kingdom}, the taxon of ${taxon.kingdom}` };
     const stageKingdom = new Map(taxon.stages.map((stage) => [stage as string, taxon.kingdom as string]));
     yield* checkStages(statement.stages ?? [], where.path, taxon, stageKingdom, statement.character);
     yield* checkValues(statement, character, where);
@@ -194,22 +284,31 @@ function* checkStatements(taxon: Taxon, path: string, characters: Map<string, Ch
 function* checkReadings(taxon: Taxon, path: string, readings: ReadonlySet<string>): Generator<GuideProblem> {
   for (const [index, { character, readBy = [] }] of taxon.statements.entries()) {
     const where = { path: `${path}.statements[${index}].readBy`, taxon: taxon.id, character };
-    for (const reading of readBy) if (!readings.has(reading)) yield { ...where, reason: `reading "${reading}" is not among the readings of the guide` };
+    for (const reading of readBy)
+      if (!readings.has(reading))
+        yield { ...where, reason: `reading "${reading}" is not among the readings of the guide` };
     if (new Set(readBy).size !== readBy.length) yield { ...where, reason: 'a reading is named twice' };
   }
 }
 
-function* checkValues(statement: Statement, character: Character, where: Omit<GuideProblem, 'reason'>): Generator<GuideProblem> {
+function* checkValues(
+  statement: Statement,
+  character: Character,
+  where: Omit<GuideProblem, 'reason'>,
+): Generator<GuideProblem> {
   if ('range' in statement) {
     const { usual, outer, unit } = statement.range;
     if (character.kind === 'states' || character.kind === 'colour') {
       yield { ...where, reason: 'the character has states, the statement gives a range' };
       return;
     }
-    if (character.kind === 'measure' && unit === undefined) yield { ...where, reason: 'a measure needs its unit' };
+    if (character.kind === 'measure' && unit === undefined)
+      yield { ...where, reason: 'a measure needs its unit' };
     if (character.kind === 'count' && unit !== undefined) yield { ...where, reason: 'a count has no unit' };
-    if (usual[0] > usual[1] || outer[0] > outer[1]) yield { ...where, reason: 'a range runs from small to large' };
-    if (outer[0] > usual[0] || outer[1] < usual[1]) yield { ...where, reason: 'the outer range must hold the usual one' };
+    if (usual[0] > usual[1] || outer[0] > outer[1])
+      yield { ...where, reason: 'a range runs from small to large' };
+    if (outer[0] > usual[0] || outer[1] < usual[1])
+      yield { ...where, reason: 'the outer range must hold the usual one' };
     return;
   }
   if (character.kind !== 'states' && character.kind !== 'colour') {
@@ -224,7 +323,11 @@ function* checkValues(statement: Statement, character: Character, where: Omit<Gu
   if (new Set(named).size !== named.length) yield { ...where, reason: 'a state is named twice' };
 }
 
-function* checkSignature(taxon: Taxon, path: string, characters: Map<string, Character>): Generator<GuideProblem> {
+function* checkSignature(
+  taxon: Taxon,
+  path: string,
+  characters: Map<string, Character>,
+): Generator<GuideProblem> {
   if (taxon.parts.length === 0) return;
   const groups = new Set<string>();
   for (const id of taxon.signature) {
@@ -237,7 +340,13 @@ function* checkSignature(taxon: Taxon, path: string, characters: Map<string, Cha
     groups.add(character.group);
     const statements = taxon.statements.filter((s) => s.character === id);
     if (statements.length === 0) yield { ...where, reason: 'a signature character needs a statement' };
-    if (character.organ === 'place') yield { ...where, reason: 'a character of the place cannot be a signature' };
+    if (character.organ === 'place')
+      yield { ...where, reason: 'a character of the place cannot be a signature' };
   }
-  if (groups.size < 2) yield { path: `${path}.signature`, taxon: taxon.id, reason: 'the signature of a wanted taxon comes from at least two groups' };
+  if (groups.size < 2)
+    yield {
+      path: `${path}.signature`,
+      taxon: taxon.id,
+      reason: 'the signature of a wanted taxon comes from at least two groups',
+    };
 }

@@ -26,12 +26,24 @@ export type Kingdom = z.infer<typeof Kingdom>;
 export const HarmGrade = z.enum(['none', 'unpleasant', 'serious', 'deadly']);
 export type HarmGrade = z.infer<typeof HarmGrade>;
 
-/** What readings can rest on together beyond their own group. Each is shared by all readings that rest on it. */
+/**
+ * What readings can rest on together beyond their own group. Each is shared by all readings that rest on it.
+ */
 export const SharedCause = z.enum(['colour', 'smell', 'number', 'absence', 'outline']);
 export type SharedCause = z.infer<typeof SharedCause>;
 
 export const ObservationMethod = z.enum([
-  'look', 'touch', 'rub', 'crush-and-smell', 'water', 'snap', 'measure', 'cut', 'dig', 'print', 'wait',
+  'look',
+  'touch',
+  'rub',
+  'crush-and-smell',
+  'water',
+  'snap',
+  'measure',
+  'cut',
+  'dig',
+  'print',
+  'wait',
 ]);
 export type ObservationMethod = z.infer<typeof ObservationMethod>;
 
@@ -44,12 +56,17 @@ export const Route = z.enum(['eaten', 'skin', 'wound', 'inhaled', 'ear', 'smoked
 export type Route = z.infer<typeof Route>;
 
 /** Whom a caution is for; allergies and medicines name their family or class after a colon. */
-export const CautionFor = z.string().regex(
-  /^(everyone|pregnancy|child|ulcer|blood-pressure|heart|diabetes|gout|kidney-disease|liver-disease|kidney-stones|mineral-shortage|alcohol|skin|(allergy|medicine):[a-z]+(-[a-z]+)*)$/,
-  'a caution of the format, like "pregnancy" or "allergy:apiaceae"',
-);
+export const CautionFor = z
+  .string()
+  .regex(
+    /^(everyone|pregnancy|child|ulcer|blood-pressure|heart|diabetes|gout|kidney-disease|liver-disease|kidney-stones|mineral-shortage|alcohol|skin|(allergy|medicine):[a-z]+(-[a-z]+)*)$/,
+    'a caution of the format, like "pregnancy" or "allergy:apiaceae"',
+  );
 /** What somebody has to mind: as a guide names it, or after `other:` in own words, which no guide knows. */
-export const Minded = z.union([CautionFor, z.string().regex(/^other:\S[^\n]{0,79}$/, 'own words after "other:", up to 80 characters')]);
+export const Minded = z.union([
+  CautionFor,
+  z.string().regex(/^other:\S[^\n]{0,79}$/, 'own words after "other:", up to 80 characters'),
+]);
 
 export const LengthUnit = z.enum(['mm', 'cm', 'm', 'in']);
 export type LengthUnit = z.infer<typeof LengthUnit>;
@@ -62,7 +79,10 @@ export const State = z.strictObject({
   /** What a reading of this state rests on besides what every reading of its character does. */
   restsOn: z.array(SharedCause).optional(),
   /** sRGB hex of a typical swatch, for colour characters. */
-  swatch: z.string().regex(/^#[0-9a-f]{6}$/).optional(),
+  swatch: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/)
+    .optional(),
   /** No second reader was asked about it yet: it never speaks against a dangerous taxon. */
   unread: z.boolean().optional(),
 });
@@ -73,7 +93,20 @@ const characterCommon = {
   kingdom: Kingdom,
   /** The organ, `habit` for the whole, or `place`. Characters of the place never give bars. */
   organ: z.enum([
-    'habit', 'stem', 'leaf', 'flower', 'fruit', 'root', 'cap', 'hymenophore', 'stipe', 'flesh', 'spores', 'smell', 'veil', 'place',
+    'habit',
+    'stem',
+    'leaf',
+    'flower',
+    'fruit',
+    'root',
+    'cap',
+    'hymenophore',
+    'stipe',
+    'flesh',
+    'spores',
+    'smell',
+    'veil',
+    'place',
   ]),
   name: text,
   question: text,
@@ -96,10 +129,15 @@ const characterCommon = {
 export const StateCharacter = z.strictObject({
   ...characterCommon,
   kind: z.enum(['states', 'colour']),
-  /** The states run from less to more in the order given: what lies between two possible ones is possible too. */
+  /**
+   * The states run from less to more in the order given: what lies between two possible ones is possible too.
+   */
   ordered: z.boolean().optional(),
   states: z.array(State).min(2).max(32),
-  /** Pairs of states whose border is a matter of degree. Where a taxon shows one of a pair, the other is possible too. */
+  /**
+   * Pairs of states whose border is a matter of degree. Where a taxon shows one of a pair, the other is
+   * possible too.
+   */
   shades: z.array(z.tuple([StateId, StateId])).optional(),
 });
 export const MeasureCharacter = z.strictObject({
@@ -118,7 +156,10 @@ export function isSmelled({ organ, observe }: Character): boolean {
   return organ === 'smell' || observe === 'crush-and-smell';
 }
 
-/** Ids of the readings that support a statement: each was made without sight of the others, and excludes all that the statement excludes. */
+/**
+ * Ids of the readings that support a statement: each was made without sight of the others, and excludes all
+ * that the statement excludes.
+ */
 const readBy = z.array(slug).min(1).optional();
 
 const StateStatement = z.strictObject({
@@ -171,8 +212,13 @@ export const Part = z.strictObject({
   before: z.array(text),
   /** Worth having only after a night as cold as that: some fruit is sweet after frost. */
   afterFrost: celsius.optional(),
-  /** Never raw: for so many minutes at least where references name a number, and with the water poured away. Left out: also raw, except of fungi. */
-  cook: z.strictObject({ minutes: z.number().positive().max(240).optional(), pourAway: z.boolean().optional() }).optional(),
+  /**
+   * Never raw: for so many minutes at least where references name a number, and with the water poured away.
+   * Left out: also raw, except of fungi.
+   */
+  cook: z
+    .strictObject({ minutes: z.number().positive().max(240).optional(), pourAway: z.boolean().optional() })
+    .optional(),
   /** Sour enough by itself that nothing deadly grows in a closed jar of it: a pH below 4.6. */
   acid: z.boolean().optional(),
   /** What must never be made of it. */
@@ -180,7 +226,9 @@ export const Part = z.strictObject({
 });
 export type Part = z.infer<typeof Part>;
 
-/** `rules-out`: not for such a person. `ask`: only after a pharmacist or doctor said so. `note`: to be known. */
+/**
+ * `rules-out`: not for such a person. `ask`: only after a pharmacist or doctor said so. `note`: to be known.
+ */
 export const Caution = z.strictObject({
   for: CautionFor,
   level: z.enum(['rules-out', 'ask', 'note']),
@@ -191,7 +239,10 @@ export type Caution = z.infer<typeof Caution>;
 
 const month = z.number().int().min(1).max(12);
 
-/** When a stage is usual: between two heights (metres above the sea), from one month to another; 11 to 2 runs over the year's end. */
+/**
+ * When a stage is usual: between two heights (metres above the sea), from one month to another; 11 to 2 runs
+ * over the year's end.
+ */
 export const Phenology = z.strictObject({
   stage: StageId,
   elevation: z.tuple([z.number().min(-400).max(9000), z.number().min(-400).max(9000)]),
@@ -200,18 +251,31 @@ export const Phenology = z.strictObject({
 export type Phenology = z.infer<typeof Phenology>;
 
 /**
- * What a stage waits for, counted from 1 January at the place itself: the warmth summed up over a base, then a cool spell, then a soaking rain, as far as each is
- * named; and what ends it, whichever comes first. Of general phenology, so only where to begin: what is seen at a place corrects it.
+ * What a stage waits for, counted from 1 January at the place itself: the warmth summed up over a base, then
+ * a cool spell, then a soaking rain, as far as each is named; and what ends it, whichever comes first. Of
+ * general phenology, so only where to begin: what is seen at a place corrects it.
  */
 export const Need = z.strictObject({
   stage: StageId,
   begins: z.strictObject({
     /** Degree-days over `base`, and how far plants differ from that as a share of it (standard deviation). */
-    warmth: z.strictObject({ base: celsius, sum: z.number().positive().max(6000), spread: z.number().gt(0).lt(1) }).optional(),
+    warmth: z
+      .strictObject({ base: celsius, sum: z.number().positive().max(6000), spread: z.number().gt(0).lt(1) })
+      .optional(),
     /** The mean temperature of ten days, in degrees. */
     cool: z.strictObject({ below: celsius }).optional(),
-    /** So much rain within so many days; it comes `lag` days later, give or take `spread` (standard deviation). */
-    rain: z.strictObject({ millimetres: z.number().positive().max(500), days: z.number().int().min(1).max(30), lag: z.number().min(0).max(60), spread: z.number().min(0).max(30) }).optional(),
+    /**
+     * So much rain within so many days; it comes `lag` days later, give or take `spread` (standard
+     * deviation).
+     */
+    rain: z
+      .strictObject({
+        millimetres: z.number().positive().max(500),
+        days: z.number().int().min(1).max(30),
+        lag: z.number().min(0).max(60),
+        spread: z.number().min(0).max(30),
+      })
+      .optional(),
   }),
   ends: z.strictObject({
     warmth: z.strictObject({ sum: z.number().positive().max(9000) }).optional(),
@@ -274,7 +338,10 @@ export const Taxon = z.strictObject({
 });
 export type Taxon = z.infer<typeof Taxon>;
 
-/** A form that can be told at the first look. It helps to find a target and to judge a guide; it makes no bar by itself. */
+/**
+ * A form that can be told at the first look. It helps to find a target and to judge a guide; it makes no bar
+ * by itself.
+ */
 export const BodyPlan = z.strictObject({
   id: slug,
   kingdom: Kingdom,
@@ -287,12 +354,18 @@ export const BodyPlan = z.strictObject({
 });
 export type BodyPlan = z.infer<typeof BodyPlan>;
 
-/** Somebody's account of what taxa can show, made without sight of any other. Statements name the readings that support them. */
+/**
+ * Somebody's account of what taxa can show, made without sight of any other. Statements name the readings
+ * that support them.
+ */
 export const Reader = z.strictObject({ id: slug, reader: text, about: text });
 export type Reader = z.infer<typeof Reader>;
 
 export const Guide = z.strictObject({
-  /** In the second format a statement about a dangerous taxon excludes nothing unless two readings support it. The first knows no readings. */
+  /**
+   * In the second format a statement about a dangerous taxon excludes nothing unless two readings support it.
+   * The first knows no readings.
+   */
   format: z.enum(['pause-guide/1', 'pause-guide/2']),
   id: slug,
   title: text,

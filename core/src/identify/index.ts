@@ -1,5 +1,17 @@
 import { viewCase, type CaseView, type Look, type Unnamed } from '../case';
-import { effortOf, harmlessFirst, type CharacterId, type CompiledCharacter, type CompiledGuide, type CompiledTaxon, type Damage, type HarmGrade, type Known, type StageId, type TaxonId } from '../guide';
+import {
+  effortOf,
+  harmlessFirst,
+  type CharacterId,
+  type CompiledCharacter,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type Damage,
+  type HarmGrade,
+  type Known,
+  type StageId,
+  type TaxonId,
+} from '../guide';
 import { misreadOf } from '../misread';
 import { canBeMade, type Hands } from '../plan';
 import { fitsAll, type Relation } from '../relation';
@@ -8,9 +20,9 @@ import { expectedHere } from '../season/expected';
 /**
  * No name yet: candidates by probability, and the check that tells most. Probability orders; only bars clear.
  *
- * The model is a naive Bayes classifier over independence groups (readings of one group count as one, by their mean
- * log-likelihood), with each character's misread rate. The next check maximises the expected fall of the entropy
- * (Shannon) of the candidates per second, dangerous ones weighted up.
+ * The model is a naive Bayes classifier over independence groups (readings of one group count as one, by
+ * their mean log-likelihood), with each character's misread rate. The next check maximises the expected fall
+ * of the entropy (Shannon) of the candidates per second, dangerous ones weighted up.
  */
 
 export interface Candidate {
@@ -34,7 +46,9 @@ export interface Identification {
   readonly candidates: readonly Candidate[];
   /** None of the guide: what was read is no better explained by any of its taxa than by chance. */
   readonly none: number;
-  /** The families that the candidates come from, likeliest first, as a hint; empty where a group does without. */
+  /**
+   * The families that the candidates come from, likeliest first, as a hint; empty where a group does without.
+   */
   readonly families: readonly { readonly family: string; readonly probability: number }[];
   readonly checks: readonly TellingCheck[];
 }
@@ -43,7 +57,10 @@ export interface IdentifyOptions {
   readonly hands?: Hands;
   /** How often this person, or group, found each taxon before. */
   readonly earlierFinds?: Readonly<Record<string, number>>;
-  /** How often this person misreads a character, where that was measured; else the guide's own estimate. It orders, and clears nothing. */
+  /**
+   * How often this person misreads a character, where that was measured; else the guide's own estimate. It
+   * orders, and clears nothing.
+   */
   readonly misread?: ReadonlyMap<string, number> | undefined;
 }
 
@@ -69,10 +86,17 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
   const stages = find.context.stages;
   const counts = find.policy?.place !== 'ignored';
   const how = { placeCounts: counts, misread: options.misread };
-  const scores = taxa.map((taxon) => (
-    Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) + Math.log(planFits(taxon, find)) + logLikelihood(view, taxon, stages, how) + (counts ? Math.log(hereNow(taxon, stages, find)) : 0)
-  ));
-  const noneScore = Math.log(NONE_PRIOR) + logLikelihood(view, undefined, stages, how) + (counts ? Math.log(HERE_UNKNOWN) : 0);
+  const scores = taxa.map(
+    (taxon) =>
+      Math.log(1 + (options.earlierFinds?.[taxon.id] ?? 0)) +
+      Math.log(planFits(taxon, find)) +
+      logLikelihood(view, taxon, stages, how) +
+      (counts ? Math.log(hereNow(taxon, stages, find)) : 0),
+  );
+  const noneScore =
+    Math.log(NONE_PRIOR) +
+    logLikelihood(view, undefined, stages, how) +
+    (counts ? Math.log(HERE_UNKNOWN) : 0);
   const probabilities = normalise([...scores, noneScore]);
   const candidates = taxa
     .map((taxon, i): Candidate => ({
@@ -98,10 +122,17 @@ function planFits({ taxon }: CompiledTaxon, { bodyPlan }: Unnamed): number {
 /** A family told is no plant told: rules have exceptions. Below this share it is no hint. */
 const HINT_SHARE = 0.02;
 
-function familiesOf(taxa: readonly CompiledTaxon[], probabilities: readonly number[]): { family: string; probability: number }[] {
+function familiesOf(
+  taxa: readonly CompiledTaxon[],
+  probabilities: readonly number[],
+): { family: string; probability: number }[] {
   const sums = new Map<string, number>();
-  for (const [i, { taxon }] of taxa.entries()) sums.set(taxon.family, (sums.get(taxon.family) ?? 0) + (probabilities[i] ?? 0));
-  return [...sums].filter(([, p]) => p >= HINT_SHARE).sort(([a, p], [b, q]) => q - p || (a < b ? -1 : 1)).map(([family, probability]) => ({ family, probability }));
+  for (const [i, { taxon }] of taxa.entries())
+    sums.set(taxon.family, (sums.get(taxon.family) ?? 0) + (probabilities[i] ?? 0));
+  return [...sums]
+    .filter(([, p]) => p >= HINT_SHARE)
+    .sort(([a, p], [b, q]) => q - p || (a < b ? -1 : 1))
+    .map(([family, probability]) => ({ family, probability }));
 }
 
 function normalise(scores: readonly number[]): number[] {
@@ -112,7 +143,12 @@ function normalise(scores: readonly number[]): number[] {
 }
 
 /** Of all that was read, one value a group; `undefined` is a plant that could show anything. */
-function logLikelihood(view: CaseView<Unnamed>, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined, { placeCounts, misread }: { readonly placeCounts: boolean; readonly misread: IdentifyOptions['misread'] }): number {
+function logLikelihood(
+  view: CaseView<Unnamed>,
+  taxon: CompiledTaxon | undefined,
+  stages: readonly StageId[] | undefined,
+  { placeCounts, misread }: { readonly placeCounts: boolean; readonly misread: IdentifyOptions['misread'] },
+): number {
   const groups = new Map<number, number[]>();
   for (const look of view.looks) {
     if (look.character.place && !placeCounts) continue;
@@ -120,23 +156,41 @@ function logLikelihood(view: CaseView<Unnamed>, taxon: CompiledTaxon | undefined
     const kept = look.character.place ? Math.max(PLACE_FLOOR, chance) : chance;
     groups.set(look.character.group, [...(groups.get(look.character.group) ?? []), Math.log(kept)]);
   }
-  return [...groups].sort(([a], [b]) => a - b).reduce((sum, [, logs]) => sum + logs.reduce((a, b) => a + b, 0) / logs.length, 0);
+  return [...groups]
+    .sort(([a], [b]) => a - b)
+    .reduce((sum, [, logs]) => sum + logs.reduce((a, b) => a + b, 0) / logs.length, 0);
 }
 
-const HERE: Readonly<Record<Relation, number>> = { fits: 1, strains: 0.6, silent: HERE_UNKNOWN, against: PLACE_FLOOR };
+const HERE: Readonly<Record<Relation, number>> = {
+  fits: 1,
+  strains: 0.6,
+  silent: HERE_UNKNOWN,
+  against: PLACE_FLOOR,
+};
 
 /** How much month and height speak for it; both together no lower than the place alone may. */
 function hereNow(taxon: CompiledTaxon, stages: readonly StageId[] | undefined, find: Unnamed): number {
   const { season, height } = expectedHere(taxon, stages, find.context);
   if (season === 'silent' && height === 'silent') return HERE_UNKNOWN;
-  return Math.max(PLACE_FLOOR, (season === 'silent' ? 1 : HERE[season]) * (height === 'silent' ? 1 : HERE[height]));
+  return Math.max(
+    PLACE_FLOOR,
+    (season === 'silent' ? 1 : HERE[season]) * (height === 'silent' ? 1 : HERE[height]),
+  );
 }
 
 /** What a taxon shows at the recorded stages it has; over all its stages where none of them is stated. */
-function knownOf(character: CompiledCharacter, taxon: CompiledTaxon, stages: readonly StageId[] | undefined): Known | undefined {
+function knownOf(
+  character: CompiledCharacter,
+  taxon: CompiledTaxon,
+  stages: readonly StageId[] | undefined,
+): Known | undefined {
   const stated = taxon.atStage.get(character.index);
-  const [only, ...more] = (stages ?? []).filter((stage) => taxon.taxon.stages.includes(stage) && character.stages.has(stage));
-  return only !== undefined && more.length === 0 ? stated?.get(only) ?? taxon.overall.get(character.index) : taxon.overall.get(character.index);
+  const [only, ...more] = (stages ?? []).filter(
+    (stage) => taxon.taxon.stages.includes(stage) && character.stages.has(stage),
+  );
+  return only !== undefined && more.length === 0
+    ? (stated?.get(only) ?? taxon.overall.get(character.index))
+    : taxon.overall.get(character.index);
 }
 
 function bits(mask: number): number {
@@ -153,18 +207,31 @@ function stateChances(character: CompiledCharacter, known: Known | undefined, mi
   const usualShare = occasional === 0 ? 1 : USUAL_SHARE;
   return Array.from({ length: size }, (_, position) => {
     const bit = (1 << position) >>> 0;
-    const shown = (known.usual & bit) !== 0 ? usualShare / bits(known.usual) : (occasional & bit) !== 0 ? (1 - usualShare) / bits(occasional) : 0;
+    const shown =
+      (known.usual & bit) !== 0
+        ? usualShare / bits(known.usual)
+        : (occasional & bit) !== 0
+          ? (1 - usualShare) / bits(occasional)
+          : 0;
     // A misreading may turn what is shown into any other state.
     return shown * (1 - misread) + (1 - shown) * (misread / Math.max(1, size - 1));
   });
 }
 
-function likelihood(look: Look, taxon: CompiledTaxon | undefined, stages: readonly StageId[] | undefined, own: ReadonlyMap<string, number> | undefined): number {
+function likelihood(
+  look: Look,
+  taxon: CompiledTaxon | undefined,
+  stages: readonly StageId[] | undefined,
+  own: ReadonlyMap<string, number> | undefined,
+): number {
   const { character, reading } = look;
   const misread = Math.min(0.5, misreadOf(character, own) * SURE_FACTOR[reading.sureness]);
   const known = taxon && knownOf(character, taxon, stages);
   if (look.kind === 'states') {
-    return stateChances(character, known, misread).reduce((sum, chance, position) => ((look.mask & (1 << position)) !== 0 ? sum + chance : sum), 0);
+    return stateChances(character, known, misread).reduce(
+      (sum, chance, position) => ((look.mask & (1 << position)) !== 0 ? sum + chance : sum),
+      0,
+    );
   }
   if (known?.kind !== 'number') return NUMBER_UNKNOWN;
   if (look.high < known.possible[0] || look.low > known.possible[1]) return misread;
@@ -176,25 +243,45 @@ function entropy(probabilities: readonly number[], weights: readonly number[]): 
 }
 
 function tellingChecks(
-  guide: CompiledGuide, view: CaseView<Unnamed>, taxa: readonly CompiledTaxon[], probabilities: readonly number[], { hands = {}, misread }: IdentifyOptions,
+  guide: CompiledGuide,
+  view: CaseView<Unnamed>,
+  taxa: readonly CompiledTaxon[],
+  probabilities: readonly number[],
+  { hands = {}, misread }: IdentifyOptions,
 ): TellingCheck[] {
   const stages = view.find.context.stages;
   const weights = [...taxa.map((t) => DANGER_WEIGHT[t.grade]), 1];
   const before = entropy(probabilities, weights);
   const telling = guide.characters
-    .filter((c) => c.character.kingdom === view.find.kingdom && c.stateBit.size > 0 && !view.onPiece.has(c.index))
+    .filter(
+      (c) => c.character.kingdom === view.find.kingdom && c.stateBit.size > 0 && !view.onPiece.has(c.index),
+    )
     .filter((c) => hands.without?.has(c.id) !== true && c.character.seconds <= (hands.longest ?? Infinity))
     .filter((c) => canBeMade(c, view.find, undefined, hands))
     .filter((c) => stages === undefined || stages.some((stage) => c.stages.has(stage)))
     .map((c): TellingCheck => {
-      const chances = [...taxa.map((t) => stateChances(c, knownOf(c, t, stages), misreadOf(c, misread))), stateChances(c, undefined, 0)];
+      const chances = [
+        ...taxa.map((t) => stateChances(c, knownOf(c, t, stages), misreadOf(c, misread))),
+        stateChances(c, undefined, 0),
+      ];
       let after = 0;
       for (let state = 0; state < c.stateBit.size; state += 1) {
         const joint = probabilities.map((p, i) => p * (chances[i]?.[state] ?? 0));
         const share = joint.reduce((a, b) => a + b, 0);
-        if (share > 0) after += share * entropy(joint.map((p) => p / share), weights);
+        if (share > 0)
+          after +=
+            share *
+            entropy(
+              joint.map((p) => p / share),
+              weights,
+            );
       }
-      return { character: c.id, bits: before - after, seconds: c.character.seconds, damage: c.character.damage };
+      return {
+        character: c.id,
+        bits: before - after,
+        seconds: c.character.seconds,
+        damage: c.character.damage,
+      };
     })
     .filter((check) => check.bits > 1e-6)
     .sort((a, b) => b.bits / effortOf(b) - a.bits / effortOf(a) || (a.character < b.character ? -1 : 1));

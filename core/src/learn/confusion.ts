@@ -18,16 +18,27 @@ export interface Rate {
   readonly high: number;
 }
 
-/** As if one in twenty had been read wrongly before anything was: what the guide's own misread rates lie about. */
+/**
+ * As if one in twenty had been read wrongly before anything was: what the guide's own misread rates lie
+ * about.
+ */
 const PRIOR = { wrong: 0.5, right: 9.5 };
 const GRID = 1000;
 
-/** The rate at which something goes wrong, from how often it did (beta-binomial). @throws RangeError for counts that are none */
+/**
+ * The rate at which something goes wrong, from how often it did (beta-binomial).
+ *
+ * @throws RangeError for counts that are none
+ */
 export function rateOf(wrong: number, times: number, prior = PRIOR): Rate {
-  if (!(Number.isInteger(wrong) && Number.isInteger(times) && wrong >= 0 && wrong <= times)) throw new RangeError('wrong: a whole number from 0 to the times');
+  if (!(Number.isInteger(wrong) && Number.isInteger(times) && wrong >= 0 && wrong <= times))
+    throw new RangeError('wrong: a whole number from 0 to the times');
   const [a, b] = [wrong + prior.wrong, times - wrong + prior.right];
   // In logarithms, so that many times do not run out of numbers.
-  const logs = Array.from({ length: GRID }, (_, at) => { const p = (at + 0.5) / GRID; return (a - 1) * Math.log(p) + (b - 1) * Math.log(1 - p); });
+  const logs = Array.from({ length: GRID }, (_, at) => {
+    const p = (at + 0.5) / GRID;
+    return (a - 1) * Math.log(p) + (b - 1) * Math.log(1 - p);
+  });
   const most = logs.reduce((x, y) => Math.max(x, y), -Infinity);
   const weights = logs.map((log) => Math.exp(log - most));
   const all = weights.reduce((x, y) => x + y, 0);
@@ -46,7 +57,12 @@ export interface Confusion {
   /** How often each character is misread. */
   readonly byCharacter: ReadonlyMap<CharacterId, Rate>;
   /** What was taken for what, most often first. */
-  readonly pairs: readonly { readonly character: CharacterId; readonly shown: StateId; readonly read: StateId; readonly times: number }[];
+  readonly pairs: readonly {
+    readonly character: CharacterId;
+    readonly shown: StateId;
+    readonly read: StateId;
+    readonly times: number;
+  }[];
   /** How often each word of sureness was right. */
   readonly calibration: Readonly<Record<Sureness, Rate>>;
 }
@@ -61,11 +77,15 @@ export function confusionOf(reads: readonly Read[]): Confusion {
     if (known) known.times += 1;
     else pairs.set(key, { character, shown, read, times: 1 });
   }
-  const wrongOf = (some: readonly Read[]) => rateOf(some.filter(({ shown, read }) => shown !== read).length, some.length);
+  const wrongOf = (some: readonly Read[]) =>
+    rateOf(some.filter(({ shown, read }) => shown !== read).length, some.length);
   const said = (sureness: Sureness) => wrongOf(reads.filter((one) => one.sureness === sureness));
   return {
     byCharacter: new Map([...characters].map(([character, some]) => [character, wrongOf(some)])),
-    pairs: [...pairs.values()].sort((a, b) => b.times - a.times || (`${a.character}${a.shown}` < `${b.character}${b.shown}` ? -1 : 1)), calibration: { sure: said('sure'), fairly: said('fairly'), guess: said('guess') },
+    pairs: [...pairs.values()].sort(
+      (a, b) => b.times - a.times || (`${a.character}${a.shown}` < `${b.character}${b.shown}` ? -1 : 1),
+    ),
+    calibration: { sure: said('sure'), fairly: said('fairly'), guess: said('guess') },
   };
 }
 

@@ -27,7 +27,12 @@ export interface History {
   /** Pairs as they were told apart in practice, and how often not. */
   readonly pairs: readonly PairTold[];
   /** What was collected and was another, most often first. */
-  readonly taken: readonly { readonly was: TaxonId; readonly as: TaxonId; readonly grade: HarmGrade; readonly times: number }[];
+  readonly taken: readonly {
+    readonly was: TaxonId;
+    readonly as: TaxonId;
+    readonly grade: HarmGrade;
+    readonly times: number;
+  }[];
 }
 
 export interface PairTold {
@@ -45,18 +50,28 @@ interface Event {
 const HURTS: readonly HarmGrade[] = ['serious', 'deadly'];
 
 /**
- * Folds sittings and what happened in earnest into what is remembered of each card, in the order in which it happened.
+ * Folds sittings and what happened in earnest into what is remembered of each card, in the order in which it
+ * happened.
  *
  * @param guide to know what harms; what it does not know any more counts as harmless
  */
-export function historyOf(guide: CompiledGuide, sittings: readonly Partial<PracticeFields>[], earnest: readonly InEarnest[] = []): History {
+export function historyOf(
+  guide: CompiledGuide,
+  sittings: readonly Partial<PracticeFields>[],
+  earnest: readonly InEarnest[] = [],
+): History {
   const finds = sittings.flatMap(({ finds: some = [] }) => some);
   const answers = sittings.flatMap(({ answers: some = [] }) => some);
   const gradeOf = (id: string): HarmGrade => guide.taxon(id)?.grade ?? 'none';
   const events: Event[] = [
     ...answers.map(({ card, at, right, sureness }): Event => {
       const of = cardOf(card);
-      return { card, at, what: { kind: 'drill', right, sure: sureness === 'sure' }, dangerous: !right && of?.kind === 'pair' && HURTS.includes(gradeOf(of.other)) };
+      return {
+        card,
+        at,
+        what: { kind: 'drill', right, sure: sureness === 'sure' },
+        dangerous: !right && of?.kind === 'pair' && HURTS.includes(gradeOf(of.other)),
+      };
     }),
     ...finds.flatMap((find) => eventsOf(find)),
     ...earnest.map(({ card, at, kind, dangerous }): Event => ({ card, at, what: { kind }, dangerous })),
@@ -65,9 +80,16 @@ export function historyOf(guide: CompiledGuide, sittings: readonly Partial<Pract
   for (const { card, at, what, dangerous } of events) {
     const known = cards.get(card);
     const now = new Date(at);
-    cards.set(card, { memory: met(known?.memory ?? unseen(now), what, now), last: at, lastDangerous: dangerous ? at : known?.lastDangerous });
+    cards.set(card, {
+      memory: met(known?.memory ?? unseen(now), what, now),
+      last: at,
+      lastDangerous: dangerous ? at : known?.lastDangerous,
+    });
   }
-  const reads: Read[] = [...answers.flatMap(({ look }) => look ?? []), ...finds.flatMap(({ looks }) => looks)];
+  const reads: Read[] = [
+    ...answers.flatMap(({ look }) => look ?? []),
+    ...finds.flatMap(({ looks }) => looks),
+  ];
   return { cards, reads, pairs: pairsTold(events), taken: takenFor(finds, gradeOf) };
 }
 
@@ -84,10 +106,34 @@ function pairsTold(events: readonly Event[]): PairTold[] {
 /** What a find of the practice wood tells of the pair it was about, and of what was looked at. */
 function eventsOf({ at, target, was, decided, risked, open, looks }: PracticeFind): Event[] {
   const collected = decided === 'collect';
-  const features = looks.map(({ character, shown, read, sureness }): Event => ({ card: featureCard(character), at, what: { kind: 'drill', right: shown === read, sure: sureness === 'sure' }, dangerous: false }));
-  if (was !== target) return [...features, { card: pairCard(target, was), at, what: { kind: 'drill', right: !collected, sure: true }, dangerous: collected && HURTS.includes(risked) }];
+  const features = looks.map(({ character, shown, read, sureness }): Event => ({
+    card: featureCard(character),
+    at,
+    what: { kind: 'drill', right: shown === read, sure: sureness === 'sure' },
+    dangerous: false,
+  }));
+  if (was !== target)
+    return [
+      ...features,
+      {
+        card: pairCard(target, was),
+        at,
+        what: { kind: 'drill', right: !collected, sure: true },
+        dangerous: collected && HURTS.includes(risked),
+      },
+    ];
   // Right by luck is not right: the one that was still open could have been it.
-  return collected && open !== undefined ? [...features, { card: pairCard(target, open), at, what: { kind: 'drill', right: false, sure: true }, dangerous: HURTS.includes(risked) }] : features;
+  return collected && open !== undefined
+    ? [
+        ...features,
+        {
+          card: pairCard(target, open),
+          at,
+          what: { kind: 'drill', right: false, sure: true },
+          dangerous: HURTS.includes(risked),
+        },
+      ]
+    : features;
 }
 
 function takenFor(finds: readonly PracticeFind[], gradeOf: (id: string) => HarmGrade): History['taken'] {
@@ -108,21 +154,43 @@ export interface Sorted {
   readonly grades: readonly HarmGrade[];
 }
 
-/** What of one's own was superseded in earnest: another answer by oneself or by a second pair of eyes, and strays that were let through. */
-export function inEarnest(guide: CompiledGuide, records: readonly FindRecord[], sorted: readonly Sorted[], me: string): InEarnest[] {
-  const wrong = records.flatMap((record) => record.readings.flatMap((reading, index): InEarnest[] => {
-    const { value } = reading;
-    if (reading.by !== me || value.kind !== 'states') return [];
-    const later = record.readings.find((other, at) => (
-      (other.blind === true ? other.by !== me : at > index && other.by === me) && other.piece === reading.piece && other.character === reading.character
-      && other.value.kind === 'states' && !other.value.states.some((state) => value.states.includes(state))
-    ));
-    return later ? [{ card: featureCard(reading.character), at: later.at, kind: 'field-wrong', dangerous: false }] : [];
-  }));
+/**
+ * What of one's own was superseded in earnest: another answer by oneself or by a second pair of eyes, and
+ * strays that were let through.
+ */
+export function inEarnest(
+  guide: CompiledGuide,
+  records: readonly FindRecord[],
+  sorted: readonly Sorted[],
+  me: string,
+): InEarnest[] {
+  const wrong = records.flatMap((record) =>
+    record.readings.flatMap((reading, index): InEarnest[] => {
+      const { value } = reading;
+      if (reading.by !== me || value.kind !== 'states') return [];
+      const later = record.readings.find(
+        (other, at) =>
+          (other.blind === true ? other.by !== me : at > index && other.by === me) &&
+          other.piece === reading.piece &&
+          other.character === reading.character &&
+          other.value.kind === 'states' &&
+          !other.value.states.some((state) => value.states.includes(state)),
+      );
+      return later
+        ? [{ card: featureCard(reading.character), at: later.at, kind: 'field-wrong', dangerous: false }]
+        : [];
+    }),
+  );
   const strays = sorted.flatMap(({ at, taxon, grades }) => {
     const target = guide.taxon(taxon);
-    const pairs = target?.taxon.lookalikes.filter((id) => grades.includes(guide.taxon(id)?.grade ?? 'none')) ?? [];
-    return pairs.map((other): InEarnest => ({ card: pairCard(taxon, other), at, kind: 'stray-through', dangerous: HURTS.includes(guide.taxon(other)?.grade ?? 'none') }));
+    const pairs =
+      target?.taxon.lookalikes.filter((id) => grades.includes(guide.taxon(id)?.grade ?? 'none')) ?? [];
+    return pairs.map((other): InEarnest => ({
+      card: pairCard(taxon, other),
+      at,
+      kind: 'stray-through',
+      dangerous: HURTS.includes(guide.taxon(other)?.grade ?? 'none'),
+    }));
   });
   return [...wrong, ...strays];
 }

@@ -1,4 +1,7 @@
-/** Learning the pairs: specimens that never existed, walks in the practice wood, drills, what somebody confuses, and when to look at what again. */
+/**
+ * Learning the pairs: specimens that never existed, walks in the practice wood, drills, what somebody
+ * confuses, and when to look at what again.
+ */
 export * from './specimen';
 export * from './walk';
 export * from './confusion';
@@ -7,4 +10,11 @@ export * from './cards';
 export * from './drill';
 export * from './history';
 export * from './lesson';
-export type { CardId, LearnerFields, LessonFields, PracticeAnswer, PracticeFields, PracticeFind } from './schema';
+export type {
+  CardId,
+  LearnerFields,
+  LessonFields,
+  PracticeAnswer,
+  PracticeFields,
+  PracticeFind,
+} from './schema';

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { LessonFields } from './schema';
 
-/** A lesson as open JSON, read. A door of its own: whoever only shows lessons does without what parses them. */
+/**
+ * A lesson as open JSON, read. A door of its own: whoever only shows lessons does without what parses them.
+ */
 
 export const LESSON_FORMAT = 'pause-lesson';
 const LessonFile = z.strictObject({
@@ -19,7 +21,9 @@ export interface LessonProblem {
   readonly reason: string;
 }
 /** Reads a lesson from a file. What a guide does not know stays in it, and is passed over in practice. */
-export function readLesson(source: string): { readonly file: LessonFile } | { readonly problems: readonly LessonProblem[] } {
+export function readLesson(
+  source: string,
+): { readonly file: LessonFile } | { readonly problems: readonly LessonProblem[] } {
   let raw: unknown;
   try {
     raw = JSON.parse(source);
@@ -28,5 +32,14 @@ export function readLesson(source: string): { readonly file: LessonFile } | { re
   }
   const parsed = LessonFile.safeParse(raw);
   if (parsed.success) return { file: parsed.data };
-  return { problems: parsed.error.issues.slice(0, 8).map(({ path, message }) => ({ field: path.map((step) => (typeof step === 'number' ? `[${step}]` : String(step))).join('.').replaceAll('.[', '[') || 'file', reason: message })) };
+  return {
+    problems: parsed.error.issues.slice(0, 8).map(({ path, message }) => ({
+      field:
+        path
+          .map((step) => (typeof step === 'number' ? `[${step}]` : String(step)))
+          .join('.')
+          .replaceAll('.[', '[') || 'file',
+      reason: message,
+    })),
+  };
 }

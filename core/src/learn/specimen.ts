@@ -3,7 +3,10 @@ import { statesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, typ
 import type { Individual } from '../plate/build';
 import { seeded } from '../seeded';
 
-/** Specimens that never existed: individuals made of what the guide states, to practise on. The same seed makes the same one. */
+/**
+ * Specimens that never existed: individuals made of what the guide states, to practise on. The same seed
+ * makes the same one.
+ */
 
 export interface Specimen {
   readonly taxon: CompiledTaxon['id'];
@@ -19,21 +22,32 @@ export interface SpecimenOf {
   readonly taxon: CompiledTaxon;
   readonly stage: StageId;
   readonly seed: number;
-  /** In how many characters it is not as usual, as far as the guide knows of such; it never leaves what is possible. */
+  /**
+   * In how many characters it is not as usual, as far as the guide knows of such; it never leaves what is
+   * possible.
+   */
   readonly strain?: number;
 }
 
 /** @throws RangeError for a stage that this taxon does not have */
 export function specimenOf(guide: CompiledGuide, { taxon, stage, seed, strain = 0 }: SpecimenOf): Specimen {
-  if (!taxon.taxon.stages.includes(stage)) throw new RangeError(`stage: one of ${taxon.taxon.stages.join(', ')}`);
+  if (!taxon.taxon.stages.includes(stage))
+    throw new RangeError(`stage: one of ${taxon.taxon.stages.join(', ')}`);
   const draw = seeded(seed * 7919 + taxon.rank * 104_729 + 17);
   const seen = guide.characters.flatMap((character) => {
     const known = character.stages.has(stage) ? taxon.atStage.get(character.index)?.get(stage) : undefined;
     return known ? [{ character, known }] : [];
   });
-  const canStrain = seen.filter(({ known }) => (known.kind === 'states' ? (known.possible & ~known.usual) !== 0 : known.possible[0] < known.usual[0] || known.possible[1] > known.usual[1]));
+  const canStrain = seen.filter(({ known }) =>
+    known.kind === 'states'
+      ? (known.possible & ~known.usual) !== 0
+      : known.possible[0] < known.usual[0] || known.possible[1] > known.usual[1],
+  );
   // Which of them are strained is drawn first, so that another strain changes nothing else.
-  const order = canStrain.map((one) => ({ one, at: draw() })).sort((a, b) => a.at - b.at).map(({ one }) => one);
+  const order = canStrain
+    .map((one) => ({ one, at: draw() }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ one }) => one);
   const strained = new Set(order.slice(0, strain).map(({ character }) => character.id));
   const shows = new Map<CharacterId, ReadingValue>();
   for (const { character, known } of seen) {
@@ -58,7 +72,11 @@ export function specimenOf(guide: CompiledGuide, { taxon, stage, seed, strain = 
 }
 
 /** Below what is usual, or above it, as far as that is possible. */
-function outside(usual: readonly [number, number], possible: readonly [number, number], draw: number): readonly [number, number] {
+function outside(
+  usual: readonly [number, number],
+  possible: readonly [number, number],
+  draw: number,
+): readonly [number, number] {
   const [below, above] = [usual[0] - possible[0], possible[1] - usual[1]];
   return draw * (below + above) < below ? [possible[0], usual[0]] : [usual[1], possible[1]];
 }
@@ -73,25 +91,64 @@ export interface LookedAt {
   readonly sureness: Sureness;
 }
 /** Looks that see what there is, each surely. */
-export const seenRightly = (specimen: Specimen, characters: readonly CharacterId[]): LookedAt[] => (
-  [...new Set(characters)].map((character) => ({ character, value: specimen.shows.get(character) ?? { kind: 'cant-tell' }, sureness: 'sure' }))
-);
+export const seenRightly = (specimen: Specimen, characters: readonly CharacterId[]): LookedAt[] =>
+  [...new Set(characters)].map((character) => ({
+    character,
+    value: specimen.shows.get(character) ?? { kind: 'cant-tell' },
+    sureness: 'sure',
+  }));
 
 /** The find that somebody makes of a specimen: what they take it for, and what they saw of it. */
-export function findOf(guide: CompiledGuide, specimen: Specimen, target: CompiledTaxon, looks: readonly LookedAt[]): Case {
-  const part = target.taxon.parts.find(({ stages }) => stages.includes(specimen.stage)) ?? target.taxon.parts[0];
-  const readings = looks.map(({ character, value, sureness }, at) => ({ id: `r${at}`, piece: 'p1', character, value, sureness, by: 'learner', at: instant(at + 1) }));
+export function findOf(
+  guide: CompiledGuide,
+  specimen: Specimen,
+  target: CompiledTaxon,
+  looks: readonly LookedAt[],
+): Case {
+  const part =
+    target.taxon.parts.find(({ stages }) => stages.includes(specimen.stage)) ?? target.taxon.parts[0];
+  const readings = looks.map(({ character, value, sureness }, at) => ({
+    id: `r${at}`,
+    piece: 'p1',
+    character,
+    value,
+    sureness,
+    by: 'learner',
+    at: instant(at + 1),
+  }));
   return {
-    guide: { id: guide.guide.id, version: guide.version }, kingdom: guide.taxon(specimen.taxon)?.taxon.kingdom ?? target.taxon.kingdom, target: target.id, pieces: [{ id: 'p1', startedAt: instant(0), purpose: 'decide' }], readings, withdrawals: [], skips: [],
-    context: { stages: [specimen.stage], condition: 'fresh', ...(part ? { part: part.part, use: part.use } : {}), permission: 'allowed', contamination: 'none-seen', protection: 'allowed', tracedToBase: true },
+    guide: { id: guide.guide.id, version: guide.version },
+    kingdom: guide.taxon(specimen.taxon)?.taxon.kingdom ?? target.taxon.kingdom,
+    target: target.id,
+    pieces: [{ id: 'p1', startedAt: instant(0), purpose: 'decide' }],
+    readings,
+    withdrawals: [],
+    skips: [],
+    context: {
+      stages: [specimen.stage],
+      condition: 'fresh',
+      ...(part ? { part: part.part, use: part.use } : {}),
+      permission: 'allowed',
+      contamination: 'none-seen',
+      protection: 'allowed',
+      tracedToBase: true,
+    },
   } as unknown as Case;
 }
 
-/** A specimen as it is drawn: the state of each character that has states, the size or number of the others. */
+/**
+ * A specimen as it is drawn: the state of each character that has states, the size or number of the others.
+ */
 export function individualOf({ shows }: Specimen): Individual {
   const shown = (id: string) => shows.get(id as CharacterId);
   return {
-    state: (id) => { const value = shown(id); return value?.kind === 'states' ? value.states[0] : undefined; },
-    size: (id) => { const value = shown(id); return value?.kind === 'measure' || value?.kind === 'count' ? value.number : undefined; },
+    state: (id) => {
+      const value = shown(id);
+      return value?.kind === 'states' ? value.states[0] : undefined;
+    },
+    size: (id) => {
+      const value = shown(id);
+      return value?.kind === 'measure' || value?.kind === 'count' ? value.number : undefined;
+    },
   };
 }

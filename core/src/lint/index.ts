@@ -11,8 +11,16 @@ export { separation } from './pairs';
 /** Lints a compiled guide. Findings come in a fixed order; weak ones first. */
 export function lint(guide: CompiledGuide): LintFinding[] {
   const findings: LintFinding[] = [
-    ...lintPairs(guide), ...sharedSignatures(guide), ...lintTaxa(guide), ...unused(guide), ...sharedNames(guide),
-    { level: 'note', code: 'unreviewed', taxa: guide.taxa.filter((t) => t.taxon.review.reviewedBy === null).length },
+    ...lintPairs(guide),
+    ...sharedSignatures(guide),
+    ...lintTaxa(guide),
+    ...unused(guide),
+    ...sharedNames(guide),
+    {
+      level: 'note',
+      code: 'unreviewed',
+      taxa: guide.taxa.filter((t) => t.taxon.review.reviewedBy === null).length,
+    },
   ];
   return [...findings.filter((f) => f.level === 'weak'), ...findings.filter((f) => f.level === 'note')];
 }

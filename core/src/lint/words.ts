@@ -6,8 +6,11 @@ export function unused(guide: CompiledGuide): LintFinding[] {
   return guide.characters.flatMap((character): LintFinding[] => {
     const stated = guide.taxa.flatMap((t) => t.taxon.statements.filter((s) => s.character === character.id));
     if (stated.length === 0) return [{ level: 'note', code: 'unused-character', character: character.id }];
-    const used = new Set<string>(stated.flatMap((s) => ('usual' in s ? [...s.usual, ...(s.occasional ?? [])] : [])));
-    return [...character.stateBit.keys()].filter((state) => !used.has(state))
+    const used = new Set<string>(
+      stated.flatMap((s) => ('usual' in s ? [...s.usual, ...(s.occasional ?? [])] : [])),
+    );
+    return [...character.stateBit.keys()]
+      .filter((state) => !used.has(state))
       .map((state) => ({ level: 'note', code: 'unused-state', character: character.id, state }));
   });
 }
@@ -21,6 +24,8 @@ export function sharedNames(guide: CompiledGuide): LintFinding[] {
       means.set(key, (means.get(key) ?? new Set<TaxonId>()).add(taxon.id));
     }
   }
-  return [...means].filter(([, taxa]) => taxa.size > 1).sort(([a], [b]) => (a < b ? -1 : 1))
+  return [...means]
+    .filter(([, taxa]) => taxa.size > 1)
+    .sort(([a], [b]) => (a < b ? -1 : 1))
     .map(([name, taxa]) => ({ level: 'note', code: 'name-means-two', name, taxa: [...taxa].sort() }));
 }

@@ -1,6 +1,9 @@
 import type { Pixel } from './plane';
 
-/** Outline terms that measures can tell; the others (needles, scales, arrowheads, cut leaves) are told by looking. */
+/**
+ * Outline terms that measures can tell; the others (needles, scales, arrowheads, cut leaves) are told by
+ * looking.
+ */
 export const OUTLINE_TERMS = ['ovate', 'elliptic', 'obovate', 'lanceolate', 'linear', 'round'] as const;
 export type OutlineTerm = (typeof OUTLINE_TERMS)[number];
 
@@ -24,8 +27,8 @@ const STEPS = 200;
 const END = 0.25;
 
 /**
- * The form of a blade whose outline was drawn round it, starting where the stalk joins. It lies along the line from
- * there to the point farthest away; widths are taken across that line.
+ * The form of a blade whose outline was drawn round it, starting where the stalk joins. It lies along the
+ * line from there to the point farthest away; widths are taken across that line.
  *
  * @param outline in pixels, or mm where a card took out the tilt
  * @returns undefined where it encloses nothing that could be a blade
@@ -58,7 +61,10 @@ export function bladeForm(outline: readonly Pixel[]): BladeForm | undefined {
 const apart = ([ax, ay]: Pixel, [bx, by]: Pixel) => Math.hypot(bx - ax, by - ay);
 const angle = (width: number, far: number) => (2 * Math.atan2(width / 2, far) * 180) / Math.PI;
 
-/** How wide the laid outline is at a share of its length: from its outermost crossing on one side to that on the other. */
+/**
+ * How wide the laid outline is at a share of its length: from its outermost crossing on one side to that on
+ * the other.
+ */
 function widthAt(laid: readonly Pixel[], t: number): number {
   let [least, most] = [Infinity, -Infinity];
   laid.forEach((a, i) => {
@@ -71,7 +77,10 @@ function widthAt(laid: readonly Pixel[], t: number): number {
   return most > least ? most - least : 0;
 }
 
-/** Where one term ends and the next begins. Leaf architecture calls it elliptic where it is broadest in the middle fifth. */
+/**
+ * Where one term ends and the next begins. Leaf architecture calls it elliptic where it is broadest in the
+ * middle fifth.
+ */
 const ROUND_BELOW = 1.2;
 const NARROW_FROM = 3;
 const LINEAR_FROM = 6;
@@ -89,8 +98,10 @@ export function outlineTerm(form: BladeForm): NamedOutline {
   const { ratio, broadest } = form;
   const byBroadest = broadest < MIDDLE[0] ? 'ovate' : broadest > MIDDLE[1] ? 'obovate' : 'elliptic';
   const narrow = form.parallel >= LINEAR_PARALLEL ? 'linear' : 'lanceolate';
-  if (ratio < ROUND_BELOW) return { term: 'round', next: { term: byBroadest, by: 'ratio', away: ROUND_BELOW / ratio - 1 } };
-  if (ratio >= LINEAR_FROM && narrow === 'linear') return { term: 'linear', next: { term: 'lanceolate', by: 'ratio', away: 1 - LINEAR_FROM / ratio } };
+  if (ratio < ROUND_BELOW)
+    return { term: 'round', next: { term: byBroadest, by: 'ratio', away: ROUND_BELOW / ratio - 1 } };
+  if (ratio >= LINEAR_FROM && narrow === 'linear')
+    return { term: 'linear', next: { term: 'lanceolate', by: 'ratio', away: 1 - LINEAR_FROM / ratio } };
   if (ratio >= NARROW_FROM) {
     const [lower, upper] = [1 - NARROW_FROM / ratio, LINEAR_FROM / ratio - 1];
     return narrow === 'linear' && upper < lower

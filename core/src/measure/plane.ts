@@ -14,8 +14,8 @@ export function onPlane(map: PlaneMap, [x, y]: Pixel): readonly [number, number]
 }
 
 /**
- * The map that sends four corners of a rectangle, as picked on a picture, to their true places: a card that lies in
- * the plane of the leaf takes the tilt out of it.
+ * The map that sends four corners of a rectangle, as picked on a picture, to their true places: a card that
+ * lies in the plane of the leaf takes the tilt out of it.
  *
  * Direct linear transformation of four point pairs (Hartley and Zisserman, Multiple View Geometry, 4.1).
  *
@@ -23,9 +23,18 @@ export function onPlane(map: PlaneMap, [x, y]: Pixel): readonly [number, number]
  * @param width and `height` in mm
  * @returns undefined where three of the corners lie in one line, or the order crosses itself
  */
-export function planeFromCard(corners: readonly [Pixel, Pixel, Pixel, Pixel], width: number, height: number): PlaneMap | undefined {
+export function planeFromCard(
+  corners: readonly [Pixel, Pixel, Pixel, Pixel],
+  width: number,
+  height: number,
+): PlaneMap | undefined {
   if (!convex(corners)) return undefined;
-  const true4 = [[0, 0], [width, 0], [width, height], [0, height]] as const;
+  const true4 = [
+    [0, 0],
+    [width, 0],
+    [width, height],
+    [0, height],
+  ] as const;
   const rows: number[][] = [];
   corners.forEach(([x, y], i) => {
     const [X, Y] = true4[i] as readonly [number, number];
@@ -50,7 +59,8 @@ function eliminated(rows: number[][]): number[] | undefined {
   const n = rows.length;
   for (let k = 0; k < n; k += 1) {
     let best = k;
-    for (let i = k + 1; i < n; i += 1) if (Math.abs(rows[i]?.[k] ?? 0) > Math.abs(rows[best]?.[k] ?? 0)) best = i;
+    for (let i = k + 1; i < n; i += 1)
+      if (Math.abs(rows[i]?.[k] ?? 0) > Math.abs(rows[best]?.[k] ?? 0)) best = i;
     const pivot = rows[best] as number[];
     if (Math.abs(pivot[k] ?? 0) < 1e-12) return undefined;
     rows[best] = rows[k] as number[];

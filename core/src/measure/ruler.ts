@@ -21,10 +21,15 @@ const PLAUSIBLE = { least: 2.5, most: 12 } as const;
  */
 export function rulerFromCard(pixels: number): ScreenRuler | undefined {
   const pixelsPerMillimetre = pixels / CARD.width;
-  return pixelsPerMillimetre >= PLAUSIBLE.least && pixelsPerMillimetre <= PLAUSIBLE.most ? { pixelsPerMillimetre } : undefined;
+  return pixelsPerMillimetre >= PLAUSIBLE.least && pixelsPerMillimetre <= PLAUSIBLE.most
+    ? { pixelsPerMillimetre }
+    : undefined;
 }
 
-/** A length laid along the screen, by a thing held to the glass: half a millimetre at each end, and what the card was out. */
+/**
+ * A length laid along the screen, by a thing held to the glass: half a millimetre at each end, and what the
+ * card was out.
+ */
 export function lengthOnScreen(pixels: number, { pixelsPerMillimetre }: ScreenRuler): Length {
   const millimetres = pixels / pixelsPerMillimetre;
   return { millimetres, error: 1 + millimetres * (1 / CARD.width) };

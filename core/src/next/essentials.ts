@@ -3,7 +3,10 @@ import type { Character, CompiledCharacter, CompiledGuide, CompiledTaxon } from 
 
 type Kingdom = Character['kingdom'];
 
-/** What anybody who gathers looks at first, whatever they take it for: a few things of each kingdom, each with the characters that show it. */
+/**
+ * What anybody who gathers looks at first, whatever they take it for: a few things of each kingdom, each with
+ * the characters that show it.
+ */
 const ESSENTIALS: Readonly<Record<Kingdom, readonly ((character: Character) => boolean)[]>> = {
   Fungi: [
     ({ organ }) => organ === 'hymenophore',
@@ -23,15 +26,26 @@ const ESSENTIALS: Readonly<Record<Kingdom, readonly ((character: Character) => b
 };
 
 /**
- * What of these essentials nobody has looked at yet, nor passed over: for each such thing the characters that show it
- * and of which the guide states something for the target.
+ * What of these essentials nobody has looked at yet, nor passed over: for each such thing the characters that
+ * show it and of which the guide states something for the target.
  *
  * @param askable whether a character can be looked at now
  */
-export function essentialsUnseen(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, askable: (character: CompiledCharacter) => boolean): readonly (readonly CompiledCharacter[])[] {
+export function essentialsUnseen(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+  askable: (character: CompiledCharacter) => boolean,
+): readonly (readonly CompiledCharacter[])[] {
   const { find } = view;
-  const lookedFor = new Set<string>([...find.readings, ...(find.skips ?? [])].filter(({ piece }) => piece === view.piece).map(({ character }) => character));
-  const known = guide.characters.filter((one) => one.character.kingdom === find.kingdom && target.atStage.has(one.index) && askable(one));
+  const lookedFor = new Set<string>(
+    [...find.readings, ...(find.skips ?? [])]
+      .filter(({ piece }) => piece === view.piece)
+      .map(({ character }) => character),
+  );
+  const known = guide.characters.filter(
+    (one) => one.character.kingdom === find.kingdom && target.atStage.has(one.index) && askable(one),
+  );
   return ESSENTIALS[find.kingdom].flatMap((shows) => {
     const characters = known.filter(({ character }) => shows(character));
     return characters.length > 0 && !characters.some(({ id }) => lookedFor.has(id)) ? [characters] : [];

@@ -1,23 +1,28 @@
 import { edited } from '../find/fold';
 import type { FindRecord, Position } from '../find/record';
-import { middleOf } from '../page/shape';
 import type { PageRecord } from '../page/fold';
+import { middleOf } from '../page/shape';
 import { standing } from '../page/standing';
 import type { FindEntry, PageEntry } from './entry';
 
-/** Side of the squares that stand for a place where it is not told exactly, in degrees; about eleven kilometres from south to north. */
+/**
+ * Side of the squares that stand for a place where it is not told exactly, in degrees; about eleven
+ * kilometres from south to north.
+ */
 const CELL_DEGREES = 0.1;
 const METRES_PER_DEGREE = 111_320;
 
 /**
- * The square that a place lies in, as its middle with an uncertainty that reaches its corners. Every place of one square gives the same.
- * Members are Darwin Core terms.
+ * The square that a place lies in, as its middle with an uncertainty that reaches its corners. Every place of
+ * one square gives the same. Members are Darwin Core terms.
  */
 export function coarse({ decimalLatitude, decimalLongitude }: Position): Position {
-  const middle = (degrees: number, most: number) => Math.min(most, Number(((Math.floor(degrees / CELL_DEGREES) + 0.5) * CELL_DEGREES).toFixed(2)));
+  const middle = (degrees: number, most: number) =>
+    Math.min(most, Number(((Math.floor(degrees / CELL_DEGREES) + 0.5) * CELL_DEGREES).toFixed(2)));
   const half = (CELL_DEGREES / 2) * METRES_PER_DEGREE;
   return {
-    decimalLatitude: middle(decimalLatitude, 90), decimalLongitude: middle(decimalLongitude, 180),
+    decimalLatitude: middle(decimalLatitude, 90),
+    decimalLongitude: middle(decimalLongitude, 180),
     coordinateUncertaintyInMeters: Math.ceil(Math.hypot(half, half)),
   };
 }
@@ -25,13 +30,19 @@ export function coarse({ decimalLatitude, decimalLongitude }: Position): Positio
 /** Of a find, what decides who is told where it was. */
 export type Placed = Pick<FindRecord, 'person' | 'edits'>;
 
-/** The same with only what was chosen last, so that whoever asks it of every entry does not go through all that was ever written. */
+/**
+ * The same with only what was chosen last, so that whoever asks it of every entry does not go through all
+ * that was ever written.
+ */
 export function chosenLast(record: Placed): Placed {
   const edits = (['exactFor', 'others'] as const).flatMap((field) => edited(record, field).now ?? []);
   return { person: record.person, edits };
 }
 
-/** Whether a person is told exactly where a find was. The finder always is; others only as the finder chose last. */
+/**
+ * Whether a person is told exactly where a find was. The finder always is; others only as the finder chose
+ * last.
+ */
 export function toldExactly(record: Placed, reader: string): boolean {
   if (record.person === reader) return true;
   const chosen = edited(record, 'exactFor').now?.value;
@@ -52,14 +63,24 @@ export function entryFor(entry: FindEntry, record: Placed, reader: string): Find
   }
   if (entry.kind !== 'edits') return entry;
   const { body } = entry;
-  if (body.field === 'exactFor' && Array.isArray(body.value)) return { ...entry, body: { ...body, value: body.value.filter((person) => person === reader) } };
-  if (body.field === 'placePage' && body.value !== null) return { ...entry, body: { ...body, value: null, withheld: true } };
-  if (body.field === 'placeNote' && body.value !== null) return { ...entry, body: { ...body, value: null, withheld: true } };
-  if (body.field === 'position' && body.value !== null) return { ...entry, body: { ...body, value: toldCoarsely(record) ? coarse(body.value) : null, withheld: true } };
+  if (body.field === 'exactFor' && Array.isArray(body.value))
+    return { ...entry, body: { ...body, value: body.value.filter((person) => person === reader) } };
+  if (body.field === 'placePage' && body.value !== null)
+    return { ...entry, body: { ...body, value: null, withheld: true } };
+  if (body.field === 'placeNote' && body.value !== null)
+    return { ...entry, body: { ...body, value: null, withheld: true } };
+  if (body.field === 'position' && body.value !== null)
+    return {
+      ...entry,
+      body: { ...body, value: toldCoarsely(record) ? coarse(body.value) : null, withheld: true },
+    };
   return entry;
 }
 
-/** Whether a person is told everything of a place in a group's notebook: who keeps it is, others as that one chose last. */
+/**
+ * Whether a person is told everything of a place in a group's notebook: who keeps it is, others as that one
+ * chose last.
+ */
 export function toldPlaceExactly(page: PageRecord, reader: string): boolean {
   if (page.kind !== 'place' || page.group === undefined || page.person === reader) return true;
   const chosen = standing(page, 'place').exactFor;
@@ -70,8 +91,9 @@ export function toldPlaceExactly(page: PageRecord, reader: string): boolean {
 const OPEN_FIELDS: readonly string[] = ['exactFor', 'others'];
 
 /**
- * An entry of a page as a reader may see it. Of a place that this reader is not told, the shape is left out or told as a square, everything else
- * that is told of it is left out, and of what was seen there only what and when.
+ * An entry of a page as a reader may see it. Of a place that this reader is not told, the shape is left out
+ * or told as a square, everything else that is told of it is left out, and of what was seen there only what
+ * and when.
  */
 export function pageEntryFor(entry: PageEntry, page: PageRecord, reader: string): PageEntry {
   if (toldPlaceExactly(page, reader)) return entry;
@@ -81,12 +103,20 @@ export function pageEntryFor(entry: PageEntry, page: PageRecord, reader: string)
   }
   if (entry.kind !== 'fields') return entry;
   const { body } = entry;
-  if (body.field === 'exactFor' && Array.isArray(body.value)) return { ...entry, body: { ...body, value: body.value.filter((person) => person === reader) } };
+  if (body.field === 'exactFor' && Array.isArray(body.value))
+    return { ...entry, body: { ...body, value: body.value.filter((person) => person === reader) } };
   if (OPEN_FIELDS.includes(body.field) || body.value === null) return entry;
   if (body.field === 'shape' && standing(page, 'place').others === 'cell') {
     const [decimalLongitude, decimalLatitude] = middleOf(body.value);
     const square = coarse({ decimalLatitude, decimalLongitude });
-    return { ...entry, body: { ...body, value: { type: 'Point', coordinates: [square.decimalLongitude, square.decimalLatitude] }, withheld: true } };
+    return {
+      ...entry,
+      body: {
+        ...body,
+        value: { type: 'Point', coordinates: [square.decimalLongitude, square.decimalLatitude] },
+        withheld: true,
+      },
+    };
   }
   return { ...entry, body: { ...body, value: null, withheld: true } };
 }

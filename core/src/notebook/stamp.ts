@@ -1,8 +1,9 @@
 import { z } from 'zod';
 
 /**
- * When something was told, so that devices which were apart agree on what came last. A hybrid logical clock: it stays as close to the wall clock
- * as it can, never runs backwards, and orders what one device heard of before what it told afterwards.
+ * When something was told, so that devices which were apart agree on what came last. A hybrid logical clock:
+ * it stays as close to the wall clock as it can, never runs backwards, and orders what one device heard of
+ * before what it told afterwards.
  *
  * Source: Kulkarni, Demirbas, Madappa, Avva, Leone, "Logical Physical Clocks", OPODIS 2014.
  */
@@ -18,8 +19,14 @@ export interface Moment {
 const FORM = /^(\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z)-([0-9a-z]{4})-([A-Za-z0-9_]{1,32})$/;
 const MOST = 36 ** 4;
 
-/** A moment as text; texts sort as moments do: `2026-09-14T07:40:00.000Z-0000-karrow`. Its form only: whether it tells a time is for `tellsTime`. */
-export const Stamp = z.string().regex(FORM, 'an instant, four digits and a device, like 2026-09-14T07:40:00.000Z-0000-karrow').brand<'Stamp'>();
+/**
+ * A moment as text; texts sort as moments do: `2026-09-14T07:40:00.000Z-0000-karrow`. Its form only: whether
+ * it tells a time is for `tellsTime`.
+ */
+export const Stamp = z
+  .string()
+  .regex(FORM, 'an instant, four digits and a device, like 2026-09-14T07:40:00.000Z-0000-karrow')
+  .brand<'Stamp'>();
 export type Stamp = z.infer<typeof Stamp>;
 
 export function stampOf({ ms, count, device }: Moment): Stamp {
@@ -30,7 +37,8 @@ export function stampOf({ ms, count, device }: Moment): Stamp {
 /** @throws TypeError for a text that is no stamp */
 export function momentOf(stamp: Stamp): Moment {
   const [, instant, count, device] = FORM.exec(stamp) ?? [];
-  if (instant === undefined || count === undefined || device === undefined) throw new TypeError(`"${stamp}" is not a stamp`);
+  if (instant === undefined || count === undefined || device === undefined)
+    throw new TypeError(`"${stamp}" is not a stamp`);
   return { ms: Date.parse(instant), count: parseInt(count, 36), device };
 }
 
@@ -40,24 +48,36 @@ const LATEST_MS = Date.UTC(2100, 0, 1);
 /** Whether milliseconds since 1970 are of a time in which something can have been told: from 1970 to 2099. */
 export const isInTime = (ms: number): boolean => ms >= EARLIEST_MS && ms < LATEST_MS;
 
-/** Whether a stamp tells a time that there is, from 1970 to 2099: `9999-99-99T99:99:99.999Z-…` has the form and tells none. */
+/**
+ * Whether a stamp tells a time that there is, from 1970 to 2099: `9999-99-99T99:99:99.999Z-…` has the form
+ * and tells none.
+ */
 export function tellsTime(stamp: Stamp): boolean {
   const [, instant] = FORM.exec(stamp) ?? [];
   const ms = instant === undefined ? NaN : Date.parse(instant);
   return isInTime(ms) && new Date(ms).toISOString() === instant;
 }
 
-/** A stamp heard of is never further ahead than this, unless it is wrong: a server allows minutes, and a clock that is off by more is set right by it. */
+/**
+ * A stamp heard of is never further ahead than this, unless it is wrong: a server allows minutes, and a clock
+ * that is off by more is set right by it.
+ */
 const MOST_HEARD_AHEAD_MS = 3_600_000;
 /** There was no Pause before: a clock that says so is wrong, and what was heard of is not. */
 const FIRST_DAY_MS = Date.UTC(2026, 0, 1);
 
-/** Whether a device goes on from this stamp. What tells no time, or is far ahead, would silence it or win over everybody for good. */
+/**
+ * Whether a device goes on from this stamp. What tells no time, or is far ahead, would silence it or win over
+ * everybody for good.
+ */
 function isBelieved(stamp: Stamp, now: number): boolean {
   return tellsTime(stamp) && (now < FIRST_DAY_MS || momentOf(stamp).ms <= now + MOST_HEARD_AHEAD_MS);
 }
 
-/** The stamp of what is told now: later than everything told or heard of before that can be believed, whatever the wall clock says. */
+/**
+ * The stamp of what is told now: later than everything told or heard of before that can be believed, whatever
+ * the wall clock says.
+ */
 export function nextStamp(last: Stamp | undefined, now: number, device: string): Stamp {
   const was = last !== undefined && isBelieved(last, now) ? momentOf(last) : undefined;
   if (!was || now > was.ms) return stampOf({ ms: now, count: 0, device });

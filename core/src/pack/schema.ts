@@ -2,10 +2,17 @@ import { z } from 'zod';
 import { Character, Reader, slug, Statement, Taxon, TaxonId, text } from '../guide/schema';
 
 /** A statement put right, and who of the keepers answers for it. */
-export const Correction = z.strictObject({ taxon: TaxonId, statement: Statement, reviewedBy: text.optional() });
+export const Correction = z.strictObject({
+  taxon: TaxonId,
+  statement: Statement,
+  reviewedBy: text.optional(),
+});
 export type Correction = z.infer<typeof Correction>;
 
-/** What local people lay over a guide: taxa and names it lacks, lookalikes of their valley, statements put right. */
+/**
+ * What local people lay over a guide: taxa and names it lacks, lookalikes of their valley, statements put
+ * right.
+ */
 export const Pack = z.strictObject({
   format: z.literal('pause-pack/1'),
   id: slug,

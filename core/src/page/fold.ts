@@ -4,7 +4,9 @@ import type { PageEntry } from '../notebook/entry';
 import { Stamp } from '../notebook/stamp';
 import { PAGE_KINDS, Sighting, type NewField, type PageKind } from './schema';
 
-const Told = z.custom<NewField & { readonly stamp?: Stamp | undefined }>((value) => typeof value === 'object' && value !== null && 'field' in value);
+const Told = z.custom<NewField & { readonly stamp?: Stamp | undefined }>(
+  (value) => typeof value === 'object' && value !== null && 'field' in value,
+);
 
 /** A page as its entries fold to it. */
 export const PageRecord = z.strictObject({
@@ -23,7 +25,8 @@ export type PageRecord = z.infer<typeof PageRecord>;
 const idOf = (item: { readonly id: string }) => item.id;
 
 /**
- * A page with one more entry. The same entry again changes nothing, and the order in which entries arrive does not matter once the page is there.
+ * A page with one more entry. The same entry again changes nothing, and the order in which entries arrive
+ * does not matter once the page is there.
  *
  * @returns undefined for an entry of a page that is not there yet
  */
@@ -36,20 +39,39 @@ export function applyToPage(page: PageRecord | undefined, entry: PageEntry): Pag
  *
  * @returns undefined where the page itself is in neither
  */
-export function applyAllToPage(page: PageRecord | undefined, entries: readonly PageEntry[]): PageRecord | undefined {
+export function applyAllToPage(
+  page: PageRecord | undefined,
+  entries: readonly PageEntry[],
+): PageRecord | undefined {
   const begun = page ?? beginning(entries);
   if (!begun) return undefined;
-  const told = entries.flatMap(({ kind, body, stamp }) => (kind === 'fields' ? [{ ...body, ...(stamp === undefined ? {} : { stamp }) }] : []));
+  const told = entries.flatMap(({ kind, body, stamp }) =>
+    kind === 'fields' ? [{ ...body, ...(stamp === undefined ? {} : { stamp }) }] : [],
+  );
   const sightings = entries.flatMap(({ kind, body }) => (kind === 'sightings' ? [body] : []));
   if (told.length === 0 && sightings.length === 0) return begun;
-  return { ...begun, told: placedAll(begun.told, told, idOf), sightings: placedAll(begun.sightings, sightings, idOf) };
+  return {
+    ...begun,
+    told: placedAll(begun.told, told, idOf),
+    sightings: placedAll(begun.sightings, sightings, idOf),
+  };
 }
 
 function beginning(entries: readonly PageEntry[]): PageRecord | undefined {
   for (const { kind, body, page } of entries) {
-    if (kind === 'pages') return { id: body.id, kind: body.kind, at: body.at, person: body.by, ...(body.group === undefined ? {} : { group: body.group }), told: [], sightings: [] };
+    if (kind === 'pages')
+      return {
+        id: body.id,
+        kind: body.kind,
+        at: body.at,
+        person: body.by,
+        ...(body.group === undefined ? {} : { group: body.group }),
+        told: [],
+        sightings: [],
+      };
     // A group has a page from the beginning: nobody has to begin it.
-    if (kind === 'fields' && body.of === 'group') return { id: page, kind: 'group', at: body.at, group: page, told: [], sightings: [] };
+    if (kind === 'fields' && body.of === 'group')
+      return { id: page, kind: 'group', at: body.at, group: page, told: [], sightings: [] };
   }
   return undefined;
 }

@@ -9,11 +9,16 @@ import { Count } from '../take/count';
 import { Geometry } from './geometry';
 
 /**
- * A page of the notebook that is not a find: a place, an eater, a walk, what was taken of a find, made of it and became of it, or what a group agreed on. It has fields that are written over one by one,
- * the last one told standing and the rest staying visible; and a place has sightings, which only add.
+ * A page of the notebook that is not a find: a place, an eater, a walk, what was taken of a find, made of it
+ * and became of it, or what a group agreed on. It has fields that are written over one by one, the last one
+ * told standing and the rest staying visible; and a place has sightings, which only add.
  */
 
-const id = z.string().min(8).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
+const id = z
+  .string()
+  .min(8)
+  .max(64)
+  .regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
 const person = z.string().min(1).max(64);
 const word = z.string().trim().min(1).max(120);
 const text = z.string().trim().min(1).max(2000);
@@ -26,8 +31,33 @@ export const Shade = z.enum(['open', 'half', 'shaded']);
 export type Shade = z.infer<typeof Shade>;
 export const Moisture = z.enum(['dry', 'fresh', 'moist', 'wet']);
 export type Moisture = z.infer<typeof Moisture>;
-export const Soil = z.enum(['calcareous', 'acid', 'sand', 'loam', 'clay', 'peat', 'stones', 'rich', 'disturbed']);
-export const Habitat = z.enum(['deciduous-wood', 'conifer-wood', 'mixed-wood', 'wood-edge', 'hedge', 'meadow', 'pasture', 'heath', 'bank', 'bog', 'scree', 'garden', 'field-edge', 'wayside']);
+export const Soil = z.enum([
+  'calcareous',
+  'acid',
+  'sand',
+  'loam',
+  'clay',
+  'peat',
+  'stones',
+  'rich',
+  'disturbed',
+]);
+export const Habitat = z.enum([
+  'deciduous-wood',
+  'conifer-wood',
+  'mixed-wood',
+  'wood-edge',
+  'hedge',
+  'meadow',
+  'pasture',
+  'heath',
+  'bank',
+  'bog',
+  'scree',
+  'garden',
+  'field-edge',
+  'wayside',
+]);
 export type Habitat = z.infer<typeof Habitat>;
 /** Trees, in groups that matter to fungi. */
 export const Tree = z.enum(['beech', 'oak', 'birch', 'hornbeam', 'spruce', 'pine', 'larch', 'ash']);
@@ -36,7 +66,18 @@ export type Tree = z.infer<typeof Tree>;
 export const Spoil = z.enum(['road', 'spray', 'flood', 'dogs', 'grazing', 'industry', 'dump']);
 export type Spoil = z.infer<typeof Spoil>;
 /** What could hurt whoever walks there. */
-export const Hazard = z.enum(['steep', 'tidal', 'bog', 'ditch', 'wasps', 'ticks', 'rockfall', 'traffic', 'stream', 'livestock']);
+export const Hazard = z.enum([
+  'steep',
+  'tidal',
+  'bog',
+  'ditch',
+  'wasps',
+  'ticks',
+  'rockfall',
+  'traffic',
+  'stream',
+  'livestock',
+]);
 export type Hazard = z.infer<typeof Hazard>;
 
 /** What may be picked somewhere: of one taxon or part, or of anything; and how much of it. */
@@ -45,11 +86,18 @@ export const Allowance = z.strictObject({
   part: z.string().min(1).max(64).optional(),
   may: z.enum(['yes', 'no']),
   /** The most that one person may take in a day. */
-  perDay: z.strictObject({ amount: z.number().positive().max(1e6), unit: z.enum(['g', 'litre', 'piece', 'handful']) }).optional(),
+  perDay: z
+    .strictObject({
+      amount: z.number().positive().max(1e6),
+      unit: z.enum(['g', 'litre', 'piece', 'handful']),
+    })
+    .optional(),
 });
 export type Allowance = z.infer<typeof Allowance>;
 
-/** Whether picking is allowed at a place, by whom, until when, and how that is known. Nothing here is the law. */
+/**
+ * Whether picking is allowed at a place, by whom, until when, and how that is known. Nothing here is the law.
+ */
 export const PickingRight = z.strictObject({
   may: z.enum(['yes', 'no', 'ask', 'permit']),
   /** Where a permit is needed: the last day on which it holds. Without one, it is still to be got. */
@@ -92,7 +140,10 @@ export type PlaceFields = z.infer<typeof PlaceFields>;
 /** Somebody who eats or uses what is gathered. Only ever in the notebook of one's own. */
 export const EaterFields = z.strictObject({
   name: word,
-  /** What has to be minded, as the guide names it (`pregnancy`, `allergy:apiaceae`, `medicine:blood-thinners`) or in own words (`other:hay fever`). */
+  /**
+   * What has to be minded, as the guide names it (`pregnancy`, `allergy:apiaceae`, `medicine:blood-thinners`)
+   * or in own words (`other:hay fever`).
+   */
   cautions: z.array(Minded).max(60),
   likes: z.array(TaxonId).max(200),
   dislikes: z.array(TaxonId).max(200),
@@ -132,9 +183,18 @@ export const HarvestFields = z.strictObject({
   /** It spreads where it does not belong, and nobody need spare it. */
   invader: z.boolean(),
   /** Who needs it, how often, and how much of it, ready, each time. */
-  need: z.strictObject({ eaters: z.number().int().positive().max(100), servings: z.number().int().positive().max(1000), servingGrams: positive, yield: z.number().gt(0, 'above 0').max(1, 'no more than 1') }),
+  need: z.strictObject({
+    eaters: z.number().int().positive().max(100),
+    servings: z.number().int().positive().max(1000),
+    servingGrams: positive,
+    yield: z.number().gt(0, 'above 0').max(1, 'no more than 1'),
+  }),
   persons: z.number().int().positive().max(100),
-  hands: z.strictObject({ basketLitres: positive.optional(), hours: positive.optional(), gramsPerHour: positive.optional() }),
+  hands: z.strictObject({
+    basketLitres: positive.optional(),
+    hours: positive.optional(),
+    gramsPerHour: positive.optional(),
+  }),
   /** One's own scales, in place of the usual weights. */
   weighings: z.array(z.strictObject({ amount: Amount, grams: positive })).max(60),
   /** What was taken, and as a share of what stood there. */
@@ -149,60 +209,120 @@ export const HarvestFields = z.strictObject({
   bag: word,
   /** One whole specimen is kept aside, before anything is eaten. */
   specimen: z.boolean(),
-  /** Looking again at home: strays that each pass through all pieces found, those of the pass that is going on, and how bad each of them was. */
+  /**
+   * Looking again at home: strays that each pass through all pieces found, those of the pass that is going
+   * on, and how bad each of them was.
+   */
   sorting: z.strictObject({
-    pieces: z.number().int('a whole number').positive('one or more').max(100_000), found: z.array(z.number().int().nonnegative()).max(40), now: z.number().int().nonnegative().max(100_000), grades: z.array(HarmGrade).max(1000),
+    pieces: z.number().int('a whole number').positive('one or more').max(100_000),
+    found: z.array(z.number().int().nonnegative()).max(40),
+    now: z.number().int().nonnegative().max(100_000),
+    grades: z.array(HarmGrade).max(1000),
   }),
   note: text,
 });
 export type HarvestFields = z.infer<typeof HarvestFields>;
 
 /** What a group agreed on; its keepers tell it. */
-export const GroupFields = z.strictObject({ name: z.string().trim().min(1).max(80), ...Policy.omit({ reviews: true }).required().shape });
+export const GroupFields = z.strictObject({
+  name: z.string().trim().min(1).max(80),
+  ...Policy.omit({ reviews: true }).required().shape,
+});
 export type GroupFields = z.infer<typeof GroupFields>;
 
-export const PAGE_FIELDS = { place: PlaceFields, eater: EaterFields, walk: WalkFields, harvest: HarvestFields, batch: BatchFields, portion: PortionFields, taste: TasteFields, practice: PracticeFields, learner: LearnerFields, lesson: LessonFields, group: GroupFields } as const;
+export const PAGE_FIELDS = {
+  place: PlaceFields,
+  eater: EaterFields,
+  walk: WalkFields,
+  harvest: HarvestFields,
+  batch: BatchFields,
+  portion: PortionFields,
+  taste: TasteFields,
+  practice: PracticeFields,
+  learner: LearnerFields,
+  lesson: LessonFields,
+  group: GroupFields,
+} as const;
 export type PageKind = keyof typeof PAGE_FIELDS;
 export const PAGE_KINDS = Object.keys(PAGE_FIELDS) as readonly PageKind[];
 export type FieldsOf<K extends PageKind> = z.infer<(typeof PAGE_FIELDS)[K]>;
 
 export const NewPage = z.strictObject({
-  id, at: Instant, by: person,
-  kind: z.enum(['place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste', 'practice', 'learner', 'lesson']),
+  id,
+  at: Instant,
+  by: person,
+  kind: z.enum([
+    'place',
+    'eater',
+    'walk',
+    'harvest',
+    'batch',
+    'portion',
+    'taste',
+    'practice',
+    'learner',
+    'lesson',
+  ]),
   /** The group whose notebook it is in; left out: the person's own. */
   group: z.string().min(1).max(64).optional(),
 });
 export type NewPage = z.infer<typeof NewPage>;
 
 /** One field of a page told anew; `null` empties it. */
-export type NewField = { [K in PageKind]: { [F in keyof FieldsOf<K> & string]: {
-  readonly id: string; readonly at: string; readonly by: string;
-  readonly of: K; readonly field: F; readonly value: FieldsOf<K>[F] | null;
-  /** The server left something out that the reader may not know. */
-  readonly withheld?: boolean | undefined;
-} }[keyof FieldsOf<K> & string] }[PageKind];
+export type NewField = {
+  [K in PageKind]: {
+    [F in keyof FieldsOf<K> & string]: {
+      readonly id: string;
+      readonly at: string;
+      readonly by: string;
+      readonly of: K;
+      readonly field: F;
+      readonly value: FieldsOf<K>[F] | null;
+      /** The server left something out that the reader may not know. */
+      readonly withheld?: boolean | undefined;
+    };
+  }[keyof FieldsOf<K> & string];
+}[PageKind];
 
-const told = z.strictObject({ id, at: Instant, by: person, of: z.enum(PAGE_KINDS as [PageKind, ...PageKind[]]), field: z.string(), value: z.unknown(), withheld: z.boolean().optional() });
+const told = z.strictObject({
+  id,
+  at: Instant,
+  by: person,
+  of: z.enum(PAGE_KINDS as [PageKind, ...PageKind[]]),
+  field: z.string(),
+  value: z.unknown(),
+  withheld: z.boolean().optional(),
+});
 /** Parsed in one go with its value, whose problems are named below `value`. */
 export const NewField = told.transform((one, context) => {
   const fields: Readonly<Record<string, z.ZodType>> = PAGE_FIELDS[one.of].shape;
   const field = Object.hasOwn(fields, one.field) ? fields[one.field] : undefined;
   if (!field) {
-    context.addIssue({ code: 'custom', path: ['field'], message: `"${one.field}" is not a field of a ${one.of}` });
+    context.addIssue({
+      code: 'custom',
+      path: ['field'],
+      message: `"${one.field}" is not a field of a ${one.of}`,
+    });
     return z.NEVER;
   }
   const value = field.nullable().safeParse(one.value);
   if (value.success) return { ...one, value: value.data } as NewField;
-  for (const { path, message } of value.error.issues) context.addIssue({ code: 'custom', path: ['value', ...path], message });
+  for (const { path, message } of value.error.issues)
+    context.addIssue({ code: 'custom', path: ['value', ...path], message });
   return z.NEVER;
 });
 
 /** Something seen at a place, or looked for and not seen. It needs no check, and settles nothing. */
 export const Sighting = z.strictObject({
-  id, at: Instant, by: person,
+  id,
+  at: Instant,
+  by: person,
   /** The day it was seen; by the calendar of the place. */
   on: LocalDate,
-  /** `seen`; `nothing`: it was looked for; `suspected`: something dangerous may stand here, and suspicion is enough to warn. */
+  /**
+   * `seen`; `nothing`: it was looked for; `suspected`: something dangerous may stand here, and suspicion is
+   * enough to warn.
+   */
   what: z.enum(['seen', 'nothing', 'suspected']),
   taxon: TaxonId,
   stages: z.array(StageId).min(1).max(12).optional(),

@@ -18,13 +18,28 @@ export interface Descent {
 
 /** What a page of the notebook comes from; nothing for a page that is none of these. */
 export function descendantOf(page: PageRecord): Descendant | undefined {
-  const of = (kind: DescentKind, sources: readonly (string | undefined)[]): Descendant => ({ id: page.id, kind, parents: [...new Set(sources.flatMap((one) => one ?? []))] });
+  const of = (kind: DescentKind, sources: readonly (string | undefined)[]): Descendant => ({
+    id: page.id,
+    kind,
+    parents: [...new Set(sources.flatMap((one) => one ?? []))],
+  });
   switch (page.kind) {
-    case 'harvest': return of('harvest', [standing(page, 'harvest').find]);
-    case 'batch': return of('batch', (standing(page, 'batch').from ?? []).map(({ id }) => id));
-    case 'portion': return of('portion', (standing(page, 'portion').of ?? []).map(({ id }) => id));
-    case 'taste': return of('taste', [standing(page, 'taste').of?.id]);
-    default: return undefined;
+    case 'harvest':
+      return of('harvest', [standing(page, 'harvest').find]);
+    case 'batch':
+      return of(
+        'batch',
+        (standing(page, 'batch').from ?? []).map(({ id }) => id),
+      );
+    case 'portion':
+      return of(
+        'portion',
+        (standing(page, 'portion').of ?? []).map(({ id }) => id),
+      );
+    case 'taste':
+      return of('taste', [standing(page, 'taste').of?.id]);
+    default:
+      return undefined;
   }
 }
 
@@ -50,7 +65,9 @@ export function descentOf(all: Iterable<Descendant>): Descent {
 export function ancestorsOf(descent: Descent, id: string): string[] {
   return reached(descent.parents, [id]);
 }
-/** Everything on the way down from any of these, nearest first, each once; they themselves are not among it. */
+/**
+ * Everything on the way down from any of these, nearest first, each once; they themselves are not among it.
+ */
 export function descendantsOf(descent: Descent, ids: readonly string[]): string[] {
   return reached(descent.children, ids);
 }

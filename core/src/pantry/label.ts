@@ -17,18 +17,41 @@ export interface LabelOf {
 
 /** Letters of an id that a person can copy by hand. */
 const SHORT = 8;
-export const shortCode = (id: string): string => id.replace(/[^A-Za-z0-9]/g, '').slice(-SHORT).toUpperCase();
+export const shortCode = (id: string): string =>
+  id
+    .replace(/[^A-Za-z0-9]/g, '')
+    .slice(-SHORT)
+    .toUpperCase();
 /** The address that its square holds. */
-export const labelAddress = (origin: string, id: string): string => `${origin}/batch/${encodeURIComponent(id)}`;
+export const labelAddress = (origin: string, id: string): string =>
+  `${origin}/batch/${encodeURIComponent(id)}`;
 /** The batch of an address that was read off a square; nothing where it leads elsewhere. */
 export function batchOfAddress(text: string): string | undefined {
   const id = /\/batch\/([A-Za-z0-9_-]{1,64})$/.exec(text.trim())?.[1];
   return id;
 }
 
-export function labelLines({ name, contents, method, on, bestBefore, store, place, by, warnings, id }: LabelOf): string[] {
+export function labelLines({
+  name,
+  contents,
+  method,
+  on,
+  bestBefore,
+  store,
+  place,
+  by,
+  warnings,
+  id,
+}: LabelOf): string[] {
   return [
-    name, ...contents.map(({ scientificName, part }) => `${scientificName}, ${part}`), [method, on].filter(Boolean).join(', '), ...(place === undefined ? [] : [place]), ...(by === undefined ? [] : [by]),
-    ...(bestBefore === undefined ? [] : [`Best before ${bestBefore}`]), ...(store === undefined ? [] : [store]), ...warnings, shortCode(id),
+    name,
+    ...contents.map(({ scientificName, part }) => `${scientificName}, ${part}`),
+    [method, on].filter(Boolean).join(', '),
+    ...(place === undefined ? [] : [place]),
+    ...(by === undefined ? [] : [by]),
+    ...(bestBefore === undefined ? [] : [`Best before ${bestBefore}`]),
+    ...(store === undefined ? [] : [store]),
+    ...warnings,
+    shortCode(id),
   ].filter((line) => line !== '');
 }

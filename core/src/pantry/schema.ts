@@ -5,7 +5,11 @@ import { Cooking, Method } from '../prepare/names';
 
 /** What is made of what was gathered, what became of it, and how a first taste went. */
 
-const id = z.string().min(1).max(64).regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
+const id = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only');
 const word = z.string().trim().min(1).max(120);
 const text = z.string().trim().min(1).max(2000);
 const day = z.iso.date('a day like 2026-09-14');
@@ -17,19 +21,39 @@ export const KeptAmount = z.strictObject({ amount: positive, unit: z.enum(['g', 
 export type KeptAmount = z.infer<typeof KeptAmount>;
 
 /** Something that something was made of, and how much of it went in; left out: all that there was. */
-export const Source = z.strictObject({ of: z.enum(['find', 'harvest', 'batch']), id, amount: KeptAmount.optional() });
+export const Source = z.strictObject({
+  of: z.enum(['find', 'harvest', 'batch']),
+  id,
+  amount: KeptAmount.optional(),
+});
 export type Source = z.infer<typeof Source>;
 
 const share = z.number('a number').min(0, 'from 0 to 1').max(1, 'from 0 to 1');
 const percent = z.number('a number').min(0, 'from 0 to 100').max(100, 'from 0 to 100');
 export const BatchFigures = z.strictObject({
-  sugarShare: share.optional(), acid: percent.optional(), saltShare: share.optional(), strength: percent.optional(), fresh: z.boolean().optional(), reused: z.boolean().optional(),
+  sugarShare: share.optional(),
+  acid: percent.optional(),
+  saltShare: share.optional(),
+  strength: percent.optional(),
+  fresh: z.boolean().optional(),
+  reused: z.boolean().optional(),
   /** What was put to what, as it was weighed and measured. */
-  plantGrams: positive.optional(), liquidMl: positive.optional(), liquidGrams: positive.optional(), waterMl: z.number().nonnegative('nothing or more').max(1e6).optional(), sugarGrams: positive.optional(), saltGrams: positive.optional(),
-  ratio: positive.optional(), spirit: percent.optional(), vinegar: percent.optional(),
+  plantGrams: positive.optional(),
+  liquidMl: positive.optional(),
+  liquidGrams: positive.optional(),
+  waterMl: z.number().nonnegative('nothing or more').max(1e6).optional(),
+  sugarGrams: positive.optional(),
+  saltGrams: positive.optional(),
+  ratio: positive.optional(),
+  spirit: percent.optional(),
+  vinegar: percent.optional(),
 });
 export type BatchFigures = z.infer<typeof BatchFigures>;
-export const CookedAs = z.strictObject({ how: Cooking, minutes: z.number().nonnegative('nothing or more').max(2000).optional(), poured: z.number().int('a whole number').min(0).max(20).optional() });
+export const CookedAs = z.strictObject({
+  how: Cooking,
+  minutes: z.number().nonnegative('nothing or more').max(2000).optional(),
+  poured: z.number().int('a whole number').min(0).max(20).optional(),
+});
 
 export const BatchFields = z.strictObject({
   name: word,
@@ -39,16 +63,29 @@ export const BatchFields = z.strictObject({
   method: Method,
   on: day,
   /** Steps that were done, or left out and why. */
-  steps: z.array(z.strictObject({ step: z.string().min(1).max(64), at: Instant, leftOut: text.optional() })).max(200),
+  steps: z
+    .array(z.strictObject({ step: z.string().min(1).max(64), at: Instant, leftOut: text.optional() }))
+    .max(200),
   /** Steps that somebody added, in their words. */
   added: z.array(z.strictObject({ id, text: word })).max(40),
   figures: BatchFigures,
   cooked: CookedAs,
   /** While it dries: all of it, or blades and ribs apart. */
-  weighings: z.array(z.strictObject({ at: Instant, what: z.enum(['all', 'blade', 'rib']), grams: positive })).max(200),
+  weighings: z
+    .array(z.strictObject({ at: Instant, what: z.enum(['all', 'blade', 'rib']), grams: positive }))
+    .max(200),
   /** Into the jar while it is conditioned: whether damp had come back. */
   looks: z.array(z.strictObject({ at: Instant, damp: z.boolean() })).max(100),
-  timers: z.array(z.strictObject({ id, step: z.string().min(1).max(64), startedAt: Instant, minutes: z.number().positive('above nothing').max(600_000) })).max(60),
+  timers: z
+    .array(
+      z.strictObject({
+        id,
+        step: z.string().min(1).max(64),
+        startedAt: Instant,
+        minutes: z.number().positive('above nothing').max(600_000),
+      }),
+    )
+    .max(60),
   /** Levels of a pot that boils down. */
   levels: z.array(z.strictObject({ at: Instant, level: positive })).max(40),
   target: positive,
@@ -58,7 +95,11 @@ export const BatchFields = z.strictObject({
   /** Nothing is left of it, or nobody is to have it. */
   ended: z.strictObject({ on: day, why: z.enum(['used-up', 'thrown-out', 'spoilt']) }),
   /** Somebody saw that it descends from what no longer stands, and what they did about it. */
-  recalled: z.strictObject({ at: Instant, because: z.string().min(1).max(400), did: z.enum(['held', 'discarded', 'looked-again']) }),
+  recalled: z.strictObject({
+    at: Instant,
+    because: z.string().min(1).max(400),
+    did: z.enum(['held', 'discarded', 'looked-again']),
+  }),
   note: text,
 });
 export type BatchFields = z.infer<typeof BatchFields>;
@@ -84,7 +125,8 @@ export const Sign = z.enum(['mouth', 'skin', 'stomach', 'head', 'breath', 'other
 export type Sign = z.infer<typeof Sign>;
 /** The first time that somebody has something new. Only ever in the notebook of one's own. */
 export const TasteFields = z.strictObject({
-  taxon: TaxonId, part,
+  taxon: TaxonId,
+  part,
   eater: word,
   of: Source,
   at: Instant,

@@ -1,6 +1,16 @@
-import { statesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type StageId, type StateId } from '../guide';
+import {
+  statesIn,
+  type CharacterId,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type StageId,
+  type StateId,
+} from '../guide';
 
-/** Something in which two taxa never agree: what is usual for the one lies outside all that is known of the other. */
+/**
+ * Something in which two taxa never agree: what is usual for the one lies outside all that is known of the
+ * other.
+ */
 export interface Parting {
   readonly character: CharacterId;
   readonly group: string;
@@ -15,7 +25,10 @@ export interface Parting {
  * target, would be a ground against the other. In the order of the guide; numbers are left out.
  */
 export function partings(
-  guide: CompiledGuide, target: CompiledTaxon, other: CompiledTaxon, stages: readonly StageId[] | undefined,
+  guide: CompiledGuide,
+  target: CompiledTaxon,
+  other: CompiledTaxon,
+  stages: readonly StageId[] | undefined,
 ): Parting[] {
   return guide.characters.flatMap((character) => {
     const theirs = other.overall.get(character.index);
@@ -26,6 +39,13 @@ export function partings(
       .map((stage) => stated?.get(stage))
       .reduce((mask, known) => (known?.kind === 'states' ? (mask | known.usual) >>> 0 : mask), 0);
     if (usual === 0 || (usual & theirs.possible) !== 0) return [];
-    return [{ character: character.id, group: character.character.group, target: statesIn(character, usual), other: statesIn(character, theirs.possible) }];
+    return [
+      {
+        character: character.id,
+        group: character.character.group,
+        target: statesIn(character, usual),
+        other: statesIn(character, theirs.possible),
+      },
+    ];
   });
 }

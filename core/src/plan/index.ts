@@ -16,15 +16,15 @@ export type Obstacle =
 
 export type Plan =
   | {
-    readonly feasible: true;
-    /** In the order to make them: harmless before harmful, then the quick ones first. */
-    readonly checks: readonly PlannedCheck[];
-    readonly seconds: number;
-    readonly damage: Damage;
-    readonly gear: readonly string[];
-    /** Seconds with damage counted as seconds; no cheaper set fills everything. */
-    readonly cost: number;
-  }
+      readonly feasible: true;
+      /** In the order to make them: harmless before harmful, then the quick ones first. */
+      readonly checks: readonly PlannedCheck[];
+      readonly seconds: number;
+      readonly damage: Damage;
+      readonly gear: readonly string[];
+      /** Seconds with damage counted as seconds; no cheaper set fills everything. */
+      readonly cost: number;
+    }
   | { readonly feasible: false; readonly obstacles: readonly Obstacle[] };
 
 export interface PlannedCheck {
@@ -39,8 +39,8 @@ const DAMAGES: readonly Damage[] = ['none', 'slight', 'part', 'whole'];
 
 /**
  * The cheapest set of checks, from what has been read so far, that would fill all bars, the signature and the
- * groups that must fit, if the specimen shows what is usual for the target at the recorded stages (all its stages,
- * if none is recorded). Proved cheapest. Checks that cannot be made with these hands are left out.
+ * groups that must fit, if the specimen shows what is usual for the target at the recorded stages (all its
+ * stages, if none is recorded). Proved cheapest. Checks that cannot be made with these hands are left out.
  *
  * @throws Error if the target is not in the guide
  */
@@ -51,20 +51,38 @@ export function plan(guide: CompiledGuide, find: Case, hands: Hands = {}): Plan 
 }
 
 /** For each check of a plan: the plan if it turns out to be impossible, the rest being as it is. */
-export function fallbacks(guide: CompiledGuide, find: Case, of: Plan, hands: Hands = {}): { readonly character: CharacterId; readonly plan: Plan }[] {
+export function fallbacks(
+  guide: CompiledGuide,
+  find: Case,
+  of: Plan,
+  hands: Hands = {},
+): { readonly character: CharacterId; readonly plan: Plan }[] {
   if (!of.feasible) return [];
   return of.checks.map(({ character }) => ({
-    character, plan: plan(guide, find, { ...hands, without: new Set([...(hands.without ?? []), character]) }),
+    character,
+    plan: plan(guide, find, { ...hands, without: new Set([...(hands.without ?? []), character]) }),
   }));
 }
 
 function planOf(problem: PlanProblem): Plan {
   const found = problem.unseen.length === 0 ? solve(problem) : undefined;
   if (!found) return { feasible: false, obstacles: obstacles(problem) };
-  const options = found.chosen.map((i) => [i, problem.options[i]] as const).filter((pair): pair is readonly [number, Option] => pair[1] !== undefined);
+  const options = found.chosen
+    .map((i) => [i, problem.options[i]] as const)
+    .filter((pair): pair is readonly [number, Option] => pair[1] !== undefined);
   const checks = options
-    .map(([i, option]) => planned(option, problem.rows.filter((row) => row.against[i] === 1).map((row) => row.taxon)))
-    .sort((a, b) => DAMAGES.indexOf(a.damage) - DAMAGES.indexOf(b.damage) || a.seconds - b.seconds || (a.character < b.character ? -1 : 1));
+    .map(([i, option]) =>
+      planned(
+        option,
+        problem.rows.filter((row) => row.against[i] === 1).map((row) => row.taxon),
+      ),
+    )
+    .sort(
+      (a, b) =>
+        DAMAGES.indexOf(a.damage) - DAMAGES.indexOf(b.damage) ||
+        a.seconds - b.seconds ||
+        (a.character < b.character ? -1 : 1),
+    );
   return {
     feasible: true,
     checks,

@@ -4,10 +4,11 @@ import type { PlanProblem, Row } from './problem';
 /**
  * Exact solver for the plan: depth-first branch and bound.
  *
- * Lower bound: the Lagrangian dual of the covering relaxation. A row that lacks r bars needs at least r more of the
- * options that are grounds against it (causes and groups forgotten), and so does the count of groups that must fit.
- * The multipliers are improved by subgradient steps (Held, Wolfe and Crowder 1974) and handed down the tree.
- * Before that, options are dropped that another one of their group replaces at no greater cost.
+ * Lower bound: the Lagrangian dual of the covering relaxation. A row that lacks r bars needs at least r more
+ * of the options that are grounds against it (causes and groups forgotten), and so does the count of groups
+ * that must fit. The multipliers are improved by subgradient steps (Held, Wolfe and Crowder 1974) and handed
+ * down the tree. Before that, options are dropped that another one of their group replaces at no greater
+ * cost.
  */
 
 export interface Solution {
@@ -17,13 +18,19 @@ export interface Solution {
   readonly nodes: number;
 }
 
-/** Beyond this many nodes the search gives up rather than hang; it has not been seen on guides, only on built riddles. */
+/**
+ * Beyond this many nodes the search gives up rather than hang; it has not been seen on guides, only on built
+ * riddles.
+ */
 const MOST_NODES = 200_000;
 const ROOT_STEPS = 120;
 const NODE_STEPS = 12;
 const EPSILON = 1e-9;
 
-/** The most bars that these grounds give: groups with a ground free of shared causes count one each, the rest by trying. */
+/**
+ * The most bars that these grounds give: groups with a ground free of shared causes count one each, the rest
+ * by trying.
+ */
 export function countBars(groupOf: readonly number[], causesOf: readonly number[]): number {
   const free = new Set<number>();
   for (let i = 0; i < groupOf.length; i += 1) if (causesOf[i] === 0) free.add(groupOf[i]!);
@@ -50,10 +57,14 @@ export function countBars(groupOf: readonly number[], causesOf: readonly number[
   return free.size + Math.max(...best);
 }
 
-/** Bars of one row under a choice. With `optimistic`, options not decided yet (-1) count as grounds, never as fits. */
+/**
+ * Bars of one row under a choice. With `optimistic`, options not decided yet (-1) count as grounds, never as
+ * fits.
+ */
 function barsOf(problem: PlanProblem, row: Row, state: Int8Array, optimistic: boolean): number {
   const none = new Set(row.spoiled);
-  for (let i = 0; i < state.length; i += 1) if (state[i] === 1 && row.fits[i] === 1) none.add(problem.options[i]!.group);
+  for (let i = 0; i < state.length; i += 1)
+    if (state[i] === 1 && row.fits[i] === 1) none.add(problem.options[i]!.group);
   const groups: number[] = [];
   const causes: number[] = [];
   for (const ground of row.standing) {
@@ -81,7 +92,9 @@ export function mostGroups(problem: PlanProblem): number {
   return new Set([...problem.fitGroups, ...problem.options.map((o) => o.group)]).size;
 }
 
-/** Whether option `a` does all that `b` does, for no more, without fitting any taxon that `b` does not fit. */
+/**
+ * Whether option `a` does all that `b` does, for no more, without fitting any taxon that `b` does not fit.
+ */
 function replaces(problem: PlanProblem, a: number, b: number): boolean {
   const [x, y] = [problem.options[a]!, problem.options[b]!];
   if (x.group !== y.group || (x.causes & ~y.causes) !== 0) return false;
@@ -96,13 +109,16 @@ export function solve(problem: PlanProblem): Solution | undefined {
   const state = new Int8Array(n).fill(-1);
   for (let b = 0; b < n; b += 1) {
     if (problem.forced.includes(b)) continue;
-    for (let a = 0; a < n && state[b] === -1; a += 1) if (a !== b && state[a] !== 0 && replaces(problem, a, b)) state[b] = 0;
+    for (let a = 0; a < n && state[b] === -1; a += 1)
+      if (a !== b && state[a] !== 0 && replaces(problem, a, b)) state[b] = 0;
   }
   for (const i of problem.forced) state[i] = 1;
 
   // Covering rows: one a dangerous taxon, and a last one for the groups that must fit.
   const m = problem.rows.length + 1;
-  const members: number[][] = problem.rows.map((row) => [...row.against.keys()].filter((i) => row.against[i] === 1 && state[i] !== 0));
+  const members: number[][] = problem.rows.map((row) =>
+    [...row.against.keys()].filter((i) => row.against[i] === 1 && state[i] !== 0),
+  );
   members.push([...state.keys()].filter((i) => state[i] !== 0));
 
   let best: number[] | undefined;
@@ -125,7 +141,9 @@ export function solve(problem: PlanProblem): Solution | undefined {
     const missing = problem.groupsNeeded - groups.size;
     if (missing > 0) {
       const reachable = new Set<number>();
-      for (let i = 0; i < n; i += 1) if (state[i] === -1 && !groups.has(problem.options[i]!.group)) reachable.add(problem.options[i]!.group);
+      for (let i = 0; i < n; i += 1)
+        if (state[i] === -1 && !groups.has(problem.options[i]!.group))
+          reachable.add(problem.options[i]!.group);
       if (reachable.size < missing) return undefined;
       lacks[m - 1] = missing;
     }
@@ -133,8 +151,16 @@ export function solve(problem: PlanProblem): Solution | undefined {
   };
 
   const reduced = new Float64Array(n);
-  /** The Lagrangian bound on what is still to be paid, improved from the given multipliers, which it changes. */
-  const bound = (lacks: Int32Array, groupsDone: ReadonlySet<number>, u: Float64Array, steps: number, wanted: number): number => {
+  /**
+   * The Lagrangian bound on what is still to be paid, improved from the given multipliers, which it changes.
+   */
+  const bound = (
+    lacks: Int32Array,
+    groupsDone: ReadonlySet<number>,
+    u: Float64Array,
+    steps: number,
+    wanted: number,
+  ): number => {
     let top = 0;
     let scale = 1;
     let sinceBetter = 0;
@@ -162,7 +188,8 @@ export function solve(problem: PlanProblem): Solution | undefined {
       for (let r = 0; r < m; r += 1) {
         if (lacks[r]! <= 0) continue;
         let g = lacks[r]!;
-        for (const i of members[r]!) if (state[i] === -1 && reduced[i]! < 0 && (r < m - 1 || inGroupRow(i))) g -= 1;
+        for (const i of members[r]!)
+          if (state[i] === -1 && reduced[i]! < 0 && (r < m - 1 || inGroupRow(i))) g -= 1;
         slope[r] = g;
         norm += g * g;
       }
@@ -197,7 +224,9 @@ export function solve(problem: PlanProblem): Solution | undefined {
     let liked = Infinity;
     for (let r = 0; r < m; r += 1) {
       if (lacks[r]! <= 0) continue;
-      const open = members[r]!.filter((i) => state[i] === -1 && (r < m - 1 || !groupsDone.has(problem.options[i]!.group)));
+      const open = members[r]!.filter(
+        (i) => state[i] === -1 && (r < m - 1 || !groupsDone.has(problem.options[i]!.group)),
+      );
       const slack = open.length - lacks[r]!;
       if (slack > tightest) continue;
       const here = open.reduce((a, i) => (a === -1 || reduced[i]! < reduced[a]! ? i : a), -1);
@@ -215,6 +244,10 @@ export function solve(problem: PlanProblem): Solution | undefined {
     state[pick] = -1;
   };
 
-  search(problem.forced.reduce((sum, i) => sum + cost[i]!, 0), multipliers, ROOT_STEPS);
+  search(
+    problem.forced.reduce((sum, i) => sum + cost[i]!, 0),
+    multipliers,
+    ROOT_STEPS,
+  );
   return best ? { chosen: best, cost: bestCost, nodes } : undefined;
 }

@@ -3,7 +3,10 @@ import type { CompiledTaxon } from '../guide';
 import type { Caution, Part } from '../guide/schema';
 import type { EaterFields } from '../page/schema';
 
-/** Who eats or uses what is gathered: what each has to mind of a plant, its part and the way it reaches the body. It warns and refers; it never prescribes. */
+/**
+ * Who eats or uses what is gathered: what each has to mind of a plant, its part and the way it reaches the
+ * body. It warns and refers; it never prescribes.
+ */
 
 export interface HouseholdEater extends Partial<EaterFields> {
   readonly id: string;
@@ -26,11 +29,17 @@ export interface Suits {
 export function suits(eaters: readonly HouseholdEater[], taxon: CompiledTaxon, part: Part): Suits {
   const along = eaters.filter(({ eatsAlong }) => eatsAlong !== false);
   const route = part.route ?? 'eaten';
-  const matches = along.flatMap(({ id, name = '', cautions = [] }) => cautionsFor({ cautions }, taxon, route).map((caution): Match => ({ eater: id, name, caution })));
-  const excluded = new Set(matches.filter(({ caution }) => caution.level === 'rules-out').map(({ eater }) => eater));
+  const matches = along.flatMap(({ id, name = '', cautions = [] }) =>
+    cautionsFor({ cautions }, taxon, route).map((caution): Match => ({ eater: id, name, caution })),
+  );
+  const excluded = new Set(
+    matches.filter(({ caution }) => caution.level === 'rules-out').map(({ eater }) => eater),
+  );
   return {
-    for: along.length > 0 && excluded.size === along.length ? 'none' : matches.length > 0 ? 'some' : 'all', matches,
-    likes: along.filter(({ likes }) => likes?.includes(taxon.id)).map(({ id }) => id), dislikes: along.filter(({ dislikes }) => dislikes?.includes(taxon.id)).map(({ id }) => id),
+    for: along.length > 0 && excluded.size === along.length ? 'none' : matches.length > 0 ? 'some' : 'all',
+    matches,
+    likes: along.filter(({ likes }) => likes?.includes(taxon.id)).map(({ id }) => id),
+    dislikes: along.filter(({ dislikes }) => dislikes?.includes(taxon.id)).map(({ id }) => id),
   };
 }
 

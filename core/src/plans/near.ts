@@ -5,7 +5,8 @@ import type { Stop } from './walk';
 export const NEAR_METRES = 1500;
 
 /**
- * Places that one walk joins: each of them near to another one of the same walk. Those that nobody drew stand alone.
+ * Places that one walk joins: each of them near to another one of the same walk. Those that nobody drew stand
+ * alone.
  *
  * @returns the ids of each walk's places, in the order in which they were given
  */
@@ -15,9 +16,14 @@ export function joinedByWalks(stops: readonly Stop[], metres = NEAR_METRES): rea
   for (const [a, p] of points.entries()) {
     for (const [b, q] of points.entries()) {
       if (b <= a || !p || !q || walkOf[a] === walkOf[b] || metresBetween(p, q) > metres) continue;
-      const [into, from] = [Math.min(walkOf[a] ?? a, walkOf[b] ?? b), Math.max(walkOf[a] ?? a, walkOf[b] ?? b)];
+      const [into, from] = [
+        Math.min(walkOf[a] ?? a, walkOf[b] ?? b),
+        Math.max(walkOf[a] ?? a, walkOf[b] ?? b),
+      ];
       for (const [index, walk] of walkOf.entries()) if (walk === from) walkOf[index] = into;
     }
   }
-  return [...new Set(walkOf)].sort((a, b) => a - b).map((walk) => stops.filter((_, index) => walkOf[index] === walk).map(({ id }) => id));
+  return [...new Set(walkOf)]
+    .sort((a, b) => a - b)
+    .map((walk) => stops.filter((_, index) => walkOf[index] === walk).map(({ id }) => id));
 }

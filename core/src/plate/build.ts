@@ -1,7 +1,9 @@
 import type { CompiledGuide, CompiledTaxon, StageId } from '../guide';
 import { seeded } from './geometry';
 
-/** What one individual of a taxon looks like at a stage: one state or number of each character that is stated. */
+/**
+ * What one individual of a taxon looks like at a stage: one state or number of each character that is stated.
+ */
 export interface Individual {
   /** A usual state; undefined where nothing is stated. */
   readonly state: (character: string) => string | undefined;
@@ -10,15 +12,23 @@ export interface Individual {
 }
 
 /**
- * Draws an individual from the statements of a taxon at a stage. Seed 0 is the typical one: what is named first, and the
- * middle of each range; every other seed is another individual, inside what is usual. The same seed gives the same one.
+ * Draws an individual from the statements of a taxon at a stage. Seed 0 is the typical one: what is named
+ * first, and the middle of each range; every other seed is another individual, inside what is usual. The same
+ * seed gives the same one.
  */
-export function individual(guide: CompiledGuide, taxon: CompiledTaxon, stage: StageId, seed: number): Individual {
+export function individual(
+  guide: CompiledGuide,
+  taxon: CompiledTaxon,
+  stage: StageId,
+  seed: number,
+): Individual {
   const stated = (id: string) => {
     const character = guide.character(id);
     // What cannot be seen at this stage is not there to be drawn.
     if (!character?.stages.has(stage)) return undefined;
-    return taxon.taxon.statements.find((s) => s.character === character.id && (s.stages ?? taxon.taxon.stages).includes(stage));
+    return taxon.taxon.statements.find(
+      (s) => s.character === character.id && (s.stages ?? taxon.taxon.stages).includes(stage),
+    );
   };
   const chance = (id: string) => seeded(seed * 7919 + (guide.character(id)?.index ?? 0) * 104729)();
   return {

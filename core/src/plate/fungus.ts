@@ -1,4 +1,14 @@
-import { arc, closedCurve, curve, ellipse, inside, mirrored, seeded, type Line, type Point } from './geometry';
+import {
+  arc,
+  closedCurve,
+  curve,
+  ellipse,
+  inside,
+  mirrored,
+  seeded,
+  type Line,
+  type Point,
+} from './geometry';
 import { shape, stroke, strokes, type Ink, type Mark } from './mark';
 
 /** All fungi are drawn about an upright at x = 60, the ground at y = 74. */
@@ -9,26 +19,146 @@ export const GROUND = 74;
 export function whole(left: Line): Line {
   return [...left, ...[...mirrored(left, MIDDLE)].reverse().slice(1)];
 }
-export const both = (marks: readonly Mark[]): Mark[] => [...marks, ...marks.map((mark) => ({ ...mark, line: mirrored(mark.line, MIDDLE) }))];
+export const both = (marks: readonly Mark[]): Mark[] => [
+  ...marks,
+  ...marks.map((mark) => ({ ...mark, line: mirrored(mark.line, MIDDLE) })),
+];
 
 type Profile = { readonly over: Line; readonly under: Line };
 
-const CONVEX: Profile = { over: [[26, 40], [30, 26], [42, 16], [60, 12]], under: [[26, 40], [42, 44], [60, 44]] };
+const CONVEX: Profile = {
+  over: [
+    [26, 40],
+    [30, 26],
+    [42, 16],
+    [60, 12],
+  ],
+  under: [
+    [26, 40],
+    [42, 44],
+    [60, 44],
+  ],
+};
 
 /** Left halves of caps, in side view: over the top from the rim, and underneath from the rim to the stem. */
 export const CAPS: Readonly<Record<string, Profile>> = {
-  conical: { over: [[32, 42], [42, 27], [52, 13], [60, 8]], under: [[32, 42], [46, 44], [60, 44]] },
-  umbonate: { over: [[24, 40], [32, 30], [45, 26], [52, 18], [60, 15]], under: [[24, 40], [42, 43], [60, 43]] },
+  conical: {
+    over: [
+      [32, 42],
+      [42, 27],
+      [52, 13],
+      [60, 8],
+    ],
+    under: [
+      [32, 42],
+      [46, 44],
+      [60, 44],
+    ],
+  },
+  umbonate: {
+    over: [
+      [24, 40],
+      [32, 30],
+      [45, 26],
+      [52, 18],
+      [60, 15],
+    ],
+    under: [
+      [24, 40],
+      [42, 43],
+      [60, 43],
+    ],
+  },
   convex: CONVEX,
-  flat: { over: [[20, 36], [24, 29], [40, 27], [60, 27]], under: [[20, 36], [40, 39], [60, 39]] },
-  funnel: { over: [[22, 22], [30, 20], [46, 29], [60, 33]], under: [[22, 22], [40, 38], [52, 54], [60, 58]] },
-  irregular: { over: [[18, 34], [24, 24], [36, 28], [46, 20], [60, 22]], under: [[18, 34], [30, 38], [44, 36], [60, 42]] },
-  bell: { over: [[38, 48], [36, 30], [45, 13], [60, 8]], under: [[38, 48], [48, 51], [60, 51]] },
-  globe: { over: [[34, 38], [38, 20], [48, 11], [60, 9]], under: [[34, 38], [38, 54], [50, 64], [60, 66]] },
-  cylinder: { over: [[44, 56], [43, 30], [46, 12], [60, 6]], under: [[44, 56], [52, 58], [60, 58]] },
+  flat: {
+    over: [
+      [20, 36],
+      [24, 29],
+      [40, 27],
+      [60, 27],
+    ],
+    under: [
+      [20, 36],
+      [40, 39],
+      [60, 39],
+    ],
+  },
+  funnel: {
+    over: [
+      [22, 22],
+      [30, 20],
+      [46, 29],
+      [60, 33],
+    ],
+    under: [
+      [22, 22],
+      [40, 38],
+      [52, 54],
+      [60, 58],
+    ],
+  },
+  irregular: {
+    over: [
+      [18, 34],
+      [24, 24],
+      [36, 28],
+      [46, 20],
+      [60, 22],
+    ],
+    under: [
+      [18, 34],
+      [30, 38],
+      [44, 36],
+      [60, 42],
+    ],
+  },
+  bell: {
+    over: [
+      [38, 48],
+      [36, 30],
+      [45, 13],
+      [60, 8],
+    ],
+    under: [
+      [38, 48],
+      [48, 51],
+      [60, 51],
+    ],
+  },
+  globe: {
+    over: [
+      [34, 38],
+      [38, 20],
+      [48, 11],
+      [60, 9],
+    ],
+    under: [
+      [34, 38],
+      [38, 54],
+      [50, 64],
+      [60, 66],
+    ],
+  },
+  cylinder: {
+    over: [
+      [44, 56],
+      [43, 30],
+      [46, 12],
+      [60, 6],
+    ],
+    under: [
+      [44, 56],
+      [52, 58],
+      [60, 58],
+    ],
+  },
 };
 
-export function capOutline(name: string): { readonly outline: Line; readonly over: Line; readonly under: Line } {
+export function capOutline(name: string): {
+  readonly outline: Line;
+  readonly over: Line;
+  readonly under: Line;
+} {
   const { over, under } = CAPS[name] ?? CONVEX;
   const top = whole(curve(...over));
   const below = whole(curve(...under));
@@ -37,7 +167,11 @@ export function capOutline(name: string): { readonly outline: Line; readonly ove
 
 /** A stem in side view from this height down, half as wide as told at the top and at the foot. */
 export function stemOutline(top: number, half: number, foot = half, ground = GROUND): Line {
-  const left = curve([MIDDLE - half, top], [MIDDLE - (half + foot) / 2, (top + ground) / 2], [MIDDLE - foot, ground]);
+  const left = curve(
+    [MIDDLE - half, top],
+    [MIDDLE - (half + foot) / 2, (top + ground) / 2],
+    [MIDDLE - foot, ground],
+  );
   return [...left, ...[...mirrored(left, MIDDLE)].reverse()];
 }
 
@@ -55,10 +189,19 @@ export const RIM = { cx: MIDDLE, cy: 36, rx: 42, ry: 15 };
 
 /** Seen a little from below: dome, face and stem; what is on the face comes between. */
 export function fromBelow(onFace: readonly Mark[], ink: Ink = 'faint'): Mark[] {
-  const dome: Line = [...arc(RIM.cx, RIM.cy, RIM.rx, 27, 180, 360), ...arc(RIM.cx, RIM.cy, RIM.rx, RIM.ry, 0, 180)];
+  const dome: Line = [
+    ...arc(RIM.cx, RIM.cy, RIM.rx, 27, 180, 360),
+    ...arc(RIM.cx, RIM.cy, RIM.rx, RIM.ry, 0, 180),
+  ];
   return [
-    shape(dome, 'paper', ink), shape(ellipse(RIM.cx, RIM.cy, RIM.rx, RIM.ry), 'paper', ink === 'faint' ? 'fine' : ink), ...onFace,
-    shape([...curve([54, 38], [54, 58], [53, GROUND]), ...[...curve([66, 38], [66, 58], [67, GROUND])].reverse()], 'paper', ink === 'faint' ? 'fine' : ink),
+    shape(dome, 'paper', ink),
+    shape(ellipse(RIM.cx, RIM.cy, RIM.rx, RIM.ry), 'paper', ink === 'faint' ? 'fine' : ink),
+    ...onFace,
+    shape(
+      [...curve([54, 38], [54, 58], [53, GROUND]), ...[...curve([66, 38], [66, 58], [67, GROUND])].reverse()],
+      'paper',
+      ink === 'faint' ? 'fine' : ink,
+    ),
   ];
 }
 
@@ -71,7 +214,8 @@ export function strewn(outline: Line, apart: number, seed: number, most = 200): 
   const points: Point[] = [];
   for (let tries = 0; tries < 1500 && points.length < most; tries += 1) {
     const p: Point = [left + (right - left) * next(), top + (bottom - top) * next()];
-    if (inside(p, outline) && points.every(([x, y]) => Math.hypot(x - p[0], y - p[1]) >= apart)) points.push(p);
+    if (inside(p, outline) && points.every(([x, y]) => Math.hypot(x - p[0], y - p[1]) >= apart))
+      points.push(p);
   }
   return points;
 }
@@ -84,17 +228,67 @@ export const shrunk = (outline: Line, share: number): Line => {
 
 /** A chanterelle's build: cap and stem in one, like a vase. */
 const VASE_LEFT = curve([20, 24], [34, 36], [46, 50], [52, 62], [53, GROUND]);
-export const vase = (): Mark => shape([...whole(curve([20, 24], [30, 16], [44, 22], [60, 20])), ...[...mirrored(VASE_LEFT, MIDDLE)].slice(1), ...[...VASE_LEFT].reverse().slice(0, -1)], 'paper');
+export const vase = (): Mark =>
+  shape(
+    [
+      ...whole(curve([20, 24], [30, 16], [44, 22], [60, 20])),
+      ...[...mirrored(VASE_LEFT, MIDDLE)].slice(1),
+      ...[...VASE_LEFT].reverse().slice(0, -1),
+    ],
+    'paper',
+  );
 
 export function honeycomb(head: Line, seed: number): Mark[] {
-  return strewn(shrunk(head, 0.86), 8.5, seed, 30).map(([x, y], i) => shape(closedCurve([x - 3.2, y - 1], [x - 0.5, y - 4 + (i % 2)], [x + 3, y - 1.5], [x + 2.5, y + 3], [x - 2, y + 3.4]), 'shade', 'fine'));
+  return strewn(shrunk(head, 0.86), 8.5, seed, 30).map(([x, y], i) =>
+    shape(
+      closedCurve(
+        [x - 3.2, y - 1],
+        [x - 0.5, y - 4 + (i % 2)],
+        [x + 3, y - 1.5],
+        [x + 2.5, y + 3],
+        [x - 2, y + 3.4],
+      ),
+      'shade',
+      'fine',
+    ),
+  );
 }
-export const HEAD = closedCurve([60, 6], [74, 14], [80, 30], [74, 44], [60, 48], [46, 44], [40, 30], [46, 14]);
-export const BRAIN = closedCurve([36, 40], [30, 28], [38, 16], [50, 18], [60, 10], [72, 16], [84, 18], [90, 30], [82, 42], [70, 40], [60, 46], [48, 42]);
-export const brainFolds = (): Mark[] => strokes([
-  curve([40, 34], [38, 26], [46, 22], [50, 28], [46, 34]), curve([52, 38], [56, 30], [54, 22], [62, 18]), curve([60, 40], [66, 34], [62, 26], [70, 22], [74, 28]),
-  curve([72, 38], [78, 34], [76, 26], [82, 24]), curve([84, 34], [86, 30], [84, 26]), curve([42, 40], [48, 37]),
-], 'line');
+export const HEAD = closedCurve(
+  [60, 6],
+  [74, 14],
+  [80, 30],
+  [74, 44],
+  [60, 48],
+  [46, 44],
+  [40, 30],
+  [46, 14],
+);
+export const BRAIN = closedCurve(
+  [36, 40],
+  [30, 28],
+  [38, 16],
+  [50, 18],
+  [60, 10],
+  [72, 16],
+  [84, 18],
+  [90, 30],
+  [82, 42],
+  [70, 40],
+  [60, 46],
+  [48, 42],
+);
+export const brainFolds = (): Mark[] =>
+  strokes(
+    [
+      curve([40, 34], [38, 26], [46, 22], [50, 28], [46, 34]),
+      curve([52, 38], [56, 30], [54, 22], [62, 18]),
+      curve([60, 40], [66, 34], [62, 26], [70, 22], [74, 28]),
+      curve([72, 38], [78, 34], [76, 26], [82, 24]),
+      curve([84, 34], [86, 30], [84, 26]),
+      curve([42, 40], [48, 37]),
+    ],
+    'line',
+  );
 
 /** The earth that it stands on. */
 export function ground(y = GROUND): Mark[] {

@@ -31,7 +31,15 @@ export function symmetric(x: number, ...right: Line): Line {
 }
 
 /** Part of an ellipse, degrees clockwise from the right. */
-export function arc(cx: number, cy: number, rx: number, ry: number, from: number, to: number, steps = 28): Line {
+export function arc(
+  cx: number,
+  cy: number,
+  rx: number,
+  ry: number,
+  from: number,
+  to: number,
+  steps = 28,
+): Line {
   return Array.from({ length: steps + 1 }, (_, i) => {
     const a = (from + ((to - from) * i) / steps) * RADIANS;
     return [cx + rx * Math.cos(a), cy + ry * Math.sin(a)];
@@ -75,7 +83,8 @@ const beyond = ([ax, ay]: Point, [bx, by]: Point): Point => [2 * ax - bx, 2 * ay
 
 /** Between p1 and p2, by Barry and Goldman's pyramid with knots at the square roots of the distances. */
 function catmullRom(p0: Point, p1: Point, p2: Point, p3: Point, share: number): Point {
-  const knot = (t: number, a: Point, b: Point) => t + Math.max(1e-6, Math.hypot(b[0] - a[0], b[1] - a[1]) ** 0.5);
+  const knot = (t: number, a: Point, b: Point) =>
+    t + Math.max(1e-6, Math.hypot(b[0] - a[0], b[1] - a[1]) ** 0.5);
   const t1 = knot(0, p0, p1);
   const t2 = knot(t1, p1, p2);
   const t3 = knot(t2, p2, p3);
@@ -90,7 +99,9 @@ function catmullRom(p0: Point, p1: Point, p2: Point, p3: Point, share: number): 
 
 /** Where a line stands after this share of its length, and which way it runs there (degrees). */
 export function along(line: Line, share: number): { readonly at: Point; readonly heading: number } {
-  const lengths = line.slice(1).map(([x, y], i) => Math.hypot(x - (line[i] as Point)[0], y - (line[i] as Point)[1]));
+  const lengths = line
+    .slice(1)
+    .map(([x, y], i) => Math.hypot(x - (line[i] as Point)[0], y - (line[i] as Point)[1]));
   let left = Math.min(1, Math.max(0, share)) * lengths.reduce((a, b) => a + b, 0);
   for (const [i, length] of lengths.entries()) {
     const [a, b] = [line[i] as Point, line[i + 1] as Point];
@@ -99,7 +110,10 @@ export function along(line: Line, share: number): { readonly at: Point; readonly
       continue;
     }
     const w = length === 0 ? 0 : left / length;
-    return { at: [a[0] + (b[0] - a[0]) * w, a[1] + (b[1] - a[1]) * w], heading: Math.atan2(b[1] - a[1], b[0] - a[0]) / RADIANS };
+    return {
+      at: [a[0] + (b[0] - a[0]) * w, a[1] + (b[1] - a[1]) * w],
+      heading: Math.atan2(b[1] - a[1], b[0] - a[0]) / RADIANS,
+    };
   }
   return { at: line[0] ?? [0, 0], heading: 0 };
 }

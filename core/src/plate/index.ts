@@ -1,4 +1,7 @@
-/** Drawings computed from what decides: pure geometry, no interface. A door of its own, so that a screen loads it when it draws. */
+/**
+ * Drawings computed from what decides: pure geometry, no interface. A door of its own, so that a screen loads
+ * it when it draws.
+ */
 export { answerPlate, ANSWER } from './answer';
 export { pathData, boxOfMarks, type Fill, type Ink, type Mark, type Plate } from './mark';
 export { boxOf, inside, seeded, type Box, type Line, type Point } from './geometry';

@@ -3,8 +3,8 @@ import { placed, segment, shape, stroke, strokes, type Mark } from './mark';
 
 /**
  * The outline of a blade: half its width, of 1 where it is broadest, at a share of its length from the base.
- * Two exponents make it: how it begins and how it ends. It is broadest where the first stands to the sum of both
- * (the mode of a beta curve).
+ * Two exponents make it: how it begins and how it ends. It is broadest where the first stands to the sum of
+ * both (the mode of a beta curve).
  */
 export interface Outline {
   readonly base: number;
@@ -32,16 +32,35 @@ export function halfWidth({ base, tip, parallel }: Outline, t: number): number {
   return (t / broadest) ** base * ((1 - t) / (1 - broadest)) ** tip;
 }
 
-export const MARGINS = ['entire', 'finely-serrate', 'coarsely-serrate', 'cut', 'double-serrate', 'bristle-toothed', 'rounded-teeth', 'rolled'] as const;
+export const MARGINS = [
+  'entire',
+  'finely-serrate',
+  'coarsely-serrate',
+  'cut',
+  'double-serrate',
+  'bristle-toothed',
+  'rounded-teeth',
+  'rolled',
+] as const;
 export type Margin = (typeof MARGINS)[number];
-export const isMargin = (state: string | undefined): state is Margin => (MARGINS as readonly (string | undefined)[]).includes(state);
+export const isMargin = (state: string | undefined): state is Margin =>
+  (MARGINS as readonly (string | undefined)[]).includes(state);
 
 const TEETH: Readonly<Record<Margin, { readonly count: number; readonly depth: number }>> = {
-  entire: { count: 0, depth: 0 }, rolled: { count: 0, depth: 0 }, 'finely-serrate': { count: 22, depth: 1.3 }, 'coarsely-serrate': { count: 9, depth: 3.2 },
-  'double-serrate': { count: 7, depth: 3.4 }, 'bristle-toothed': { count: 8, depth: 3 }, 'rounded-teeth': { count: 9, depth: 2.2 }, cut: { count: 4, depth: 0 },
+  entire: { count: 0, depth: 0 },
+  rolled: { count: 0, depth: 0 },
+  'finely-serrate': { count: 22, depth: 1.3 },
+  'coarsely-serrate': { count: 9, depth: 3.2 },
+  'double-serrate': { count: 7, depth: 3.4 },
+  'bristle-toothed': { count: 8, depth: 3 },
+  'rounded-teeth': { count: 9, depth: 2.2 },
+  cut: { count: 4, depth: 0 },
 };
 
-/** Points of the right edge from base to tip, teeth pointing to the tip. The blade stands upright, its base at the origin. */
+/**
+ * Points of the right edge from base to tip, teeth pointing to the tip. The blade stands upright, its base at
+ * the origin.
+ */
 function edge(outline: Outline, length: number, margin: Margin): Line {
   const width = length / outline.ratio / 2;
   const at = (t: number): Point => [width * halfWidth(outline, t), -length * t];
@@ -66,8 +85,14 @@ function edge(outline: Outline, length: number, margin: Margin): Line {
     const span = b - a;
     const here = depth * Math.min(1, 0.5 + halfWidth(outline, (a + b) / 2));
     line.push(at(a));
-    if (margin === 'rounded-teeth') line.push(out(a + span * 0.2, here * 0.8), out(a + span * 0.5, here), out(a + span * 0.8, here * 0.8));
-    else if (margin === 'double-serrate') line.push(out(a + span * 0.35, here * 0.55), out(a + span * 0.4, here * 0.25), out(a + span * 0.85, here));
+    if (margin === 'rounded-teeth')
+      line.push(out(a + span * 0.2, here * 0.8), out(a + span * 0.5, here), out(a + span * 0.8, here * 0.8));
+    else if (margin === 'double-serrate')
+      line.push(
+        out(a + span * 0.35, here * 0.55),
+        out(a + span * 0.4, here * 0.25),
+        out(a + span * 0.85, here),
+      );
     else line.push(out(a + span * 0.85, here));
   }
   return [...line, at(0.96), at(1)];
@@ -87,16 +112,28 @@ export function veins(outline: Outline, length: number, kind: Venation): Line[] 
   const side = (t: number, share: number): Point => [width * halfWidth(outline, t) * share, -length * t];
   const middle: Line = segment(0, 0, 0, -length * 0.97);
   const both = (lines: readonly Line[]) => lines.flatMap((line) => [line, mirrored(line)]);
-  const lengthwise = (shares: readonly number[]) => both(shares.map((share) => Array.from({ length: 25 }, (_, i) => side(i / 24, share))));
+  const lengthwise = (shares: readonly number[]) =>
+    both(shares.map((share) => Array.from({ length: 25 }, (_, i) => side(i / 24, share))));
   if (kind === 'one') return [middle];
   if (kind === 'arching') return [middle, ...lengthwise([0.4, 0.75])];
   if (kind === 'parallel') return [middle, ...lengthwise([0.3, 0.62])];
   if (kind === 'pleated') return [middle, ...lengthwise([0.2, 0.4, 0.6, 0.8])];
   const starts = kind === 'net' ? [0.12, 0.26, 0.4, 0.54, 0.68, 0.8] : [0.1, 0.25, 0.4];
-  return [middle, ...both(starts.map((t) => (
-    kind === 'net' ? curve([0, -length * t], side(t + 0.08, 0.45), side(Math.min(0.96, t + 0.14), 0.93))
-    : curve([0, -length * t], side(t + 0.1, 0.55), side(Math.min(0.9, t + 0.28), 0.72), side(Math.min(0.97, t + 0.5), 0.5))
-  )))];
+  return [
+    middle,
+    ...both(
+      starts.map((t) =>
+        kind === 'net'
+          ? curve([0, -length * t], side(t + 0.08, 0.45), side(Math.min(0.96, t + 0.14), 0.93))
+          : curve(
+              [0, -length * t],
+              side(t + 0.1, 0.55),
+              side(Math.min(0.9, t + 0.28), 0.72),
+              side(Math.min(0.97, t + 0.5), 0.5),
+            ),
+      ),
+    ),
+  ];
 }
 
 export interface Blade {
@@ -119,43 +156,100 @@ export function blade({ outline, length, margin = 'entire', venation = 'net' }: 
     }
   }
   if (margin === 'rolled') {
-    const inner = edge({ ...outline, ratio: outline.ratio * 1.28 }, length * 0.94, 'entire').map(([x, y]): Point => [x, y - length * 0.03]);
+    const inner = edge({ ...outline, ratio: outline.ratio * 1.28 }, length * 0.94, 'entire').map(
+      ([x, y]): Point => [x, y - length * 0.03],
+    );
     marks.push(stroke(inner, 'line'), stroke(mirrored(inner), 'line'));
   }
   return marks;
 }
 
-export const DIVISIONS = ['simple', 'ternate', 'biternate', 'pinnate', 'multipinnate', 'palmate', 'lobed'] as const;
+export const DIVISIONS = [
+  'simple',
+  'ternate',
+  'biternate',
+  'pinnate',
+  'multipinnate',
+  'palmate',
+  'lobed',
+] as const;
 export type Division = (typeof DIVISIONS)[number];
-export const isDivision = (state: string | undefined): state is Division => (DIVISIONS as readonly (string | undefined)[]).includes(state);
+export const isDivision = (state: string | undefined): state is Division =>
+  (DIVISIONS as readonly (string | undefined)[]).includes(state);
 
 const LEAFLET: Blade = { outline: OUTLINES.ovate, length: 20, venation: 'net' };
-const plain = (length: number, outline: Outline = OUTLINES.elliptic): Mark[] => blade({ outline, length, venation: 'one' });
+const plain = (length: number, outline: Outline = OUTLINES.elliptic): Mark[] =>
+  blade({ outline, length, venation: 'one' });
 
 /** A whole leaf with its stalk, the foot of the stalk at the origin, about 70 units high. */
 export function dividedLeaf(division: Division): Mark[] {
   switch (division) {
-    case 'simple': return [stroke(segment(0, 0, 0, -16)), ...placed(blade({ ...LEAFLET, length: 52 }), { at: [0, -16] })];
-    case 'ternate': return [
-      stroke(segment(0, 0, 0, -36)), ...[-68, 0, 68].flatMap((turn) => placed(blade({ ...LEAFLET, length: 31 }), { turn, at: [0, -34] })),
-    ];
-    case 'biternate': return [
-      stroke(segment(0, 0, 0, -46)), stroke([[-20, -33], [0, -22], [20, -33]]),
-      ...([[0, -44, 0], [-20, -33, -55], [20, -33, 55]] as const).flatMap(([x, y, turn]) => [-66, 0, 66].flatMap((more) => placed(plain(20, OUTLINES.ovate), { turn: turn + more * (x === 0 ? 1 : 0.85), at: [x, y] }))),
-    ];
-    case 'pinnate': return [
-      stroke(segment(0, 0, 0, -54)), ...placed(plain(17), { at: [0, -53] }),
-      ...[-16, -27, -38, -49].flatMap((y) => [-70, 70].flatMap((turn) => placed(plain(19), { turn, at: [0, y] }))),
-    ];
-    case 'multipinnate': return [
-      stroke(segment(0, 0, 0, -68)),
-      ...[[-18, 26], [-29, 22], [-40, 17], [-50, 12], [-58, 8]].flatMap(([y = 0, long = 0]) => [-1, 1].flatMap((side) => feather([0, y], side * 62, long))),
-    ];
-    case 'palmate': return [
-      stroke(segment(0, 0, 0, -28)),
-      ...([[-104, 22], [-54, 33], [0, 38], [54, 33], [104, 22]] as const).flatMap(([turn, length]) => placed(plain(length, OUTLINES.obovate), { turn, at: [0, -28] })),
-    ];
-    case 'lobed': return [stroke(segment(0, 0, 0, -16)), ...placed(blade({ outline: { base: 0.7, tip: 0.6, ratio: 1.35 }, length: 52, margin: 'cut' }), { at: [0, -16] })];
+    case 'simple':
+      return [stroke(segment(0, 0, 0, -16)), ...placed(blade({ ...LEAFLET, length: 52 }), { at: [0, -16] })];
+    case 'ternate':
+      return [
+        stroke(segment(0, 0, 0, -36)),
+        ...[-68, 0, 68].flatMap((turn) => placed(blade({ ...LEAFLET, length: 31 }), { turn, at: [0, -34] })),
+      ];
+    case 'biternate':
+      return [
+        stroke(segment(0, 0, 0, -46)),
+        stroke([
+          [-20, -33],
+          [0, -22],
+          [20, -33],
+        ]),
+        ...(
+          [
+            [0, -44, 0],
+            [-20, -33, -55],
+            [20, -33, 55],
+          ] as const
+        ).flatMap(([x, y, turn]) =>
+          [-66, 0, 66].flatMap((more) =>
+            placed(plain(20, OUTLINES.ovate), { turn: turn + more * (x === 0 ? 1 : 0.85), at: [x, y] }),
+          ),
+        ),
+      ];
+    case 'pinnate':
+      return [
+        stroke(segment(0, 0, 0, -54)),
+        ...placed(plain(17), { at: [0, -53] }),
+        ...[-16, -27, -38, -49].flatMap((y) =>
+          [-70, 70].flatMap((turn) => placed(plain(19), { turn, at: [0, y] })),
+        ),
+      ];
+    case 'multipinnate':
+      return [
+        stroke(segment(0, 0, 0, -68)),
+        ...[
+          [-18, 26],
+          [-29, 22],
+          [-40, 17],
+          [-50, 12],
+          [-58, 8],
+        ].flatMap(([y = 0, long = 0]) => [-1, 1].flatMap((side) => feather([0, y], side * 62, long))),
+      ];
+    case 'palmate':
+      return [
+        stroke(segment(0, 0, 0, -28)),
+        ...(
+          [
+            [-104, 22],
+            [-54, 33],
+            [0, 38],
+            [54, 33],
+            [104, 22],
+          ] as const
+        ).flatMap(([turn, length]) => placed(plain(length, OUTLINES.obovate), { turn, at: [0, -28] })),
+      ];
+    case 'lobed':
+      return [
+        stroke(segment(0, 0, 0, -16)),
+        ...placed(blade({ outline: { base: 0.7, tip: 0.6, ratio: 1.35 }, length: 52, margin: 'cut' }), {
+          at: [0, -16],
+        }),
+      ];
   }
 }
 
@@ -164,37 +258,89 @@ function feather(base: Point, heading: number, length: number): Mark[] {
   const tip = from(base, heading - 90, length);
   const axis: Line = [base, tip];
   const cuts = Math.max(2, Math.round(length / 4.5));
-  return [stroke(axis, 'fine'), ...Array.from({ length: cuts }, (_, i) => {
-    const { at } = along(axis, (i + 0.7) / cuts);
-    const size = Math.max(2.4, (1 - i / cuts) * length * 0.3 + 1.5);
-    return [-48, 48].map((turn) => stroke([at, from(at, heading - 90 + turn, size)], 'line'));
-  }).flat()];
+  return [
+    stroke(axis, 'fine'),
+    ...Array.from({ length: cuts }, (_, i) => {
+      const { at } = along(axis, (i + 0.7) / cuts);
+      const size = Math.max(2.4, (1 - i / cuts) * length * 0.3 + 1.5);
+      return [-48, 48].map((turn) => stroke([at, from(at, heading - 90 + turn, size)], 'line'));
+    }).flat(),
+  ];
 }
 
 /** A tuft of narrow segments, as of chamomile. */
 export function fineSegments(): Mark[] {
-  return [stroke(segment(0, 0, 0, -66), 'line'), ...[-14, -24, -34, -44, -54].flatMap((y, i) => [-1, 1].flatMap((side) => {
-    const long = 24 - i * 3.2;
-    const end = from([0, y], -90 + side * 55, long);
-    const axis: Line = [[0, y], end];
-    return [stroke(axis, 'line'), ...[0.4, 0.65, 0.9].flatMap((share) => [-40, 40].map((turn) => {
-      const { at } = along(axis, share);
-      return stroke([at, from(at, -90 + side * 55 + turn, 7 - share * 3)], 'line');
-    }))];
-  }))];
+  return [
+    stroke(segment(0, 0, 0, -66), 'line'),
+    ...[-14, -24, -34, -44, -54].flatMap((y, i) =>
+      [-1, 1].flatMap((side) => {
+        const long = 24 - i * 3.2;
+        const end = from([0, y], -90 + side * 55, long);
+        const axis: Line = [[0, y], end];
+        return [
+          stroke(axis, 'line'),
+          ...[0.4, 0.65, 0.9].flatMap((share) =>
+            [-40, 40].map((turn) => {
+              const { at } = along(axis, share);
+              return stroke([at, from(at, -90 + side * 55 + turn, 7 - share * 3)], 'line');
+            }),
+          ),
+        ];
+      }),
+    ),
+  ];
 }
 
 /** An arrowhead blade, foot of the stalk at the origin. */
 export function arrowBlade(): Mark[] {
   const right: Line = curve([0, -20], [7, -14], [17, -7], [14, -22], [9, -42], [0, -68]);
-  return [stroke(segment(0, 0, 0, -20)), shape([...right, ...[...mirrored(right)].reverse().slice(1)]), stroke(segment(0, -20, 0, -64), 'fine'),
-    ...strokes([[[0, -24], [11, -14]], [[0, -34], [9, -30]], [[0, -44], [6, -42]]].flatMap((line) => [line as unknown as Line, mirrored(line as unknown as Line)]))];
+  return [
+    stroke(segment(0, 0, 0, -20)),
+    shape([...right, ...[...mirrored(right)].reverse().slice(1)]),
+    stroke(segment(0, -20, 0, -64), 'fine'),
+    ...strokes(
+      [
+        [
+          [0, -24],
+          [11, -14],
+        ],
+        [
+          [0, -34],
+          [9, -30],
+        ],
+        [
+          [0, -44],
+          [6, -42],
+        ],
+      ].flatMap((line) => [line as unknown as Line, mirrored(line as unknown as Line)]),
+    ),
+  ];
 }
 
 /** Two heart lobes at the foot of a blade. */
 export function heartBlade(length: number): Mark[] {
   const w = length * 0.46;
-  const right: Line = curve([0, 0], [w * 0.35, length * 0.13], [w * 0.9, length * 0.02], [w, -length * 0.28], [w * 0.6, -length * 0.65], [0, -length * 0.92]);
-  return [shape([...right, ...[...mirrored(right)].reverse().slice(1)]), stroke(segment(0, 0, 0, -length * 0.88), 'fine'),
-    ...strokes([0.14, 0.34, 0.52].flatMap((t) => [1, -1].map((s): Line => curve([0, -length * t + length * 0.1], [s * w * 0.4, -length * (t + 0.02)], [s * w * (0.85 - t * 0.5), -length * (t + 0.14)]))))];
+  const right: Line = curve(
+    [0, 0],
+    [w * 0.35, length * 0.13],
+    [w * 0.9, length * 0.02],
+    [w, -length * 0.28],
+    [w * 0.6, -length * 0.65],
+    [0, -length * 0.92],
+  );
+  return [
+    shape([...right, ...[...mirrored(right)].reverse().slice(1)]),
+    stroke(segment(0, 0, 0, -length * 0.88), 'fine'),
+    ...strokes(
+      [0.14, 0.34, 0.52].flatMap((t) =>
+        [1, -1].map((s): Line =>
+          curve(
+            [0, -length * t + length * 0.1],
+            [s * w * 0.4, -length * (t + 0.02)],
+            [s * w * (0.85 - t * 0.5), -length * (t + 0.14)],
+          ),
+        ),
+      ),
+    ),
+  ];
 }

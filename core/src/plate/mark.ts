@@ -21,13 +21,26 @@ export interface Plate {
 }
 
 export const stroke = (line: Line, ink: Ink = 'line'): Mark => ({ line, closed: false, ink, fill: 'none' });
-export const strokes = (lines: readonly Line[], ink: Ink = 'fine'): Mark[] => lines.map((line) => stroke(line, ink));
-export const shape = (line: Line, fill: Fill = 'paper', ink: Ink = 'line'): Mark => ({ line, closed: true, ink, fill });
-export const dot = (x: number, y: number, r = 1.2, fill: Fill = 'ink'): Mark => shape(ellipse(x, y, r), fill, 'none');
-export const segment = (x1: number, y1: number, x2: number, y2: number): Line => [[x1, y1], [x2, y2]];
+export const strokes = (lines: readonly Line[], ink: Ink = 'fine'): Mark[] =>
+  lines.map((line) => stroke(line, ink));
+export const shape = (line: Line, fill: Fill = 'paper', ink: Ink = 'line'): Mark => ({
+  line,
+  closed: true,
+  ink,
+  fill,
+});
+export const dot = (x: number, y: number, r = 1.2, fill: Fill = 'ink'): Mark =>
+  shape(ellipse(x, y, r), fill, 'none');
+export const segment = (x1: number, y1: number, x2: number, y2: number): Line => [
+  [x1, y1],
+  [x2, y2],
+];
 
 /** The same marks elsewhere: mirrored left to right, scaled, turned about the origin, then moved. */
-export function placed(marks: readonly Mark[], to: { readonly at?: Point; readonly turn?: number; readonly scale?: number; readonly mirror?: boolean }): Mark[] {
+export function placed(
+  marks: readonly Mark[],
+  to: { readonly at?: Point; readonly turn?: number; readonly scale?: number; readonly mirror?: boolean },
+): Mark[] {
   const [dx, dy] = to.at ?? [0, 0];
   return marks.map((mark) => {
     const line = to.mirror ? mirrored(mark.line) : mark.line;

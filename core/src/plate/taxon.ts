@@ -17,8 +17,8 @@ export interface TaxonPlate extends Plate {
 }
 
 /**
- * A whole plant or fungus at a stage, in ink, from what the guide states of it: sizes within their usual ranges, parts
- * in their usual states. What is not stated is left out.
+ * A whole plant or fungus at a stage, in ink, from what the guide states of it: sizes within their usual
+ * ranges, parts in their usual states. What is not stated is left out.
  *
  * @param seed 0 for the typical individual, any other whole number for another one
  */
@@ -43,10 +43,14 @@ export interface AtStage {
 const FURTHEST_APART = 2.5;
 
 /**
- * Two taxa to be held against each other, on one common scale where both state a size and the smaller still shows how
- * it is built; else each on its own.
+ * Two taxa to be held against each other, on one common scale where both state a size and the smaller still
+ * shows how it is built; else each on its own.
  */
-export function pairPlates(guide: CompiledGuide, pair: readonly [AtStage, AtStage], seed = 0): { readonly plates: readonly [TaxonPlate, TaxonPlate]; readonly oneScale: boolean } {
+export function pairPlates(
+  guide: CompiledGuide,
+  pair: readonly [AtStage, AtStage],
+  seed = 0,
+): { readonly plates: readonly [TaxonPlate, TaxonPlate]; readonly oneScale: boolean } {
   const [a, b] = [wholeOf(guide, pair[0], seed), wholeOf(guide, pair[1], seed)];
   const [fitA, fitB] = [unitsFor(a), unitsFor(b)];
   const common = Math.min(fitA, fitB);
@@ -71,15 +75,31 @@ const boxOfParts = (parts: readonly Part[]) => boxOfMarks(parts.flatMap((part) =
 function unitsFor({ parts }: Whole): number {
   if (parts.length === 0) return 1;
   const { left, right, top, bottom } = boxOfParts(parts);
-  return Math.min((SHEET.width - 2 * MARGIN) / Math.max(1, right - left), (SHEET.height - 2 * MARGIN) / Math.max(1, bottom - top));
+  return Math.min(
+    (SHEET.width - 2 * MARGIN) / Math.max(1, right - left),
+    (SHEET.height - 2 * MARGIN) / Math.max(1, bottom - top),
+  );
 }
 
 /** Puts what was drawn in millimetres onto the sheet, standing on its lower edge. */
 function onSheet({ parts, sized }: Whole, by: number): TaxonPlate {
   if (parts.length === 0) return { ...SHEET, marks: [], parts: [], scale: undefined };
   const box = boxOfParts(parts);
-  const onto = (line: Line): Line => moved(scaled(moved(line, -(box.left + box.right) / 2, -box.bottom), by), SHEET.width / 2, SHEET.height - MARGIN);
-  const fitted = parts.map((part): Part => ({ ...part, marks: part.marks.map((mark) => ({ ...mark, line: onto(mark.line) })) }));
+  const onto = (line: Line): Line =>
+    moved(
+      scaled(moved(line, -(box.left + box.right) / 2, -box.bottom), by),
+      SHEET.width / 2,
+      SHEET.height - MARGIN,
+    );
+  const fitted = parts.map((part): Part => ({
+    ...part,
+    marks: part.marks.map((mark) => ({ ...mark, line: onto(mark.line) })),
+  }));
   const millimetres = NICE.find((mm) => mm * by >= 22) ?? 1000;
-  return { ...SHEET, marks: fitted.flatMap((part) => part.marks), parts: fitted, scale: sized ? { units: millimetres * by, millimetres } : undefined };
+  return {
+    ...SHEET,
+    marks: fitted.flatMap((part) => part.marks),
+    parts: fitted,
+    scale: sized ? { units: millimetres * by, millimetres } : undefined,
+  };
 }

@@ -16,6 +16,13 @@ export interface Whole {
 }
 
 /** A card without its surroundings. */
-export const solid = (marks: readonly Mark[] | undefined): Mark[] => (marks ?? []).filter((mark) => mark.ink !== 'faint');
+export const solid = (marks: readonly Mark[] | undefined): Mark[] =>
+  (marks ?? []).filter((mark) => mark.ink !== 'faint');
 /** From a card of 120 by 80 about (60, foot): so large that a unit is `by`, its foot at the given point. */
-export const fromCard = (marks: readonly Mark[] | undefined, by: number, at: Point, foot = 74, middle = 60): Mark[] => placed(placed(marks ?? [], { at: [-middle, -foot] }), { scale: by, at });
+export const fromCard = (
+  marks: readonly Mark[] | undefined,
+  by: number,
+  at: Point,
+  foot = 74,
+  middle = 60,
+): Mark[] => placed(placed(marks ?? [], { at: [-middle, -foot] }), { scale: by, at });

@@ -13,13 +13,17 @@ export function wholeFungus(one: Individual): Whole {
   const [capWidth, long, thick] = [wide ?? 60, one.size('stipe.length') ?? 0, one.size('stipe.width') ?? 0];
   const cap = outlineOf(one);
   const sized = wide !== undefined;
-  if (cap !== undefined && SINGLE.has(cap)) return { parts: singleBody(one, cap, capWidth, long, thick), sized };
+  if (cap !== undefined && SINGLE.has(cap))
+    return { parts: singleBody(one, cap, capWidth, long, thick), sized };
   const stemPart = stipe(one, long, thick);
   const capPart = cap === undefined ? [] : capOver(one, cap, capWidth, long);
   return { parts: [...stemPart, ...veilOn(one, long, thick), ...capPart], sized };
 }
 
-/** What the body is drawn as: pits, folds and balls are told by the underside, a shelf by where its stem is; else the outline of the cap. */
+/**
+ * What the body is drawn as: pits, folds and balls are told by the underside, a shelf by where its stem is;
+ * else the outline of the cap.
+ */
 function outlineOf(one: Individual): string | undefined {
   const [under, cap, place] = [one.state('hymenophore'), one.state('cap.shape'), one.state('stipe.place')];
   if (under === 'pits') return 'honeycomb';
@@ -30,38 +34,123 @@ function outlineOf(one: Individual): string | undefined {
 
 /** Half-widths of a stem from the top down, as shares of its thickness. */
 const STEM_HALVES: Readonly<Record<string, readonly number[]>> = {
-  tapering: [0.75, 0.55, 0.42, 0.3], cylindrical: [0.5, 0.5, 0.5, 0.5], club: [0.42, 0.5, 0.62, 0.85], bulbous: [0.42, 0.62, 0.85, 0.8], 'bulb-foot': [0.42, 0.44, 0.5, 1.05],
+  tapering: [0.75, 0.55, 0.42, 0.3],
+  cylindrical: [0.5, 0.5, 0.5, 0.5],
+  club: [0.42, 0.5, 0.62, 0.85],
+  bulbous: [0.42, 0.62, 0.85, 0.8],
+  'bulb-foot': [0.42, 0.44, 0.5, 1.05],
 };
 
 function stipe(one: Individual, long: number, thick: number): Part[] {
   const form = one.state('stipe.shape');
   if (long <= 0 || thick <= 0 || one.state('stipe.place') === 'none') return [];
   const halves = STEM_HALVES[form ?? 'cylindrical'] ?? [0.5, 0.5, 0.5, 0.5];
-  const right = curve(...halves.map((half, i): Point => [half * thick, -long + (long * i) / (halves.length - 1)]));
+  const right = curve(
+    ...halves.map((half, i): Point => [half * thick, -long + (long * i) / (halves.length - 1)]),
+  );
   const side: Line = [...right, [(halves[halves.length - 1] ?? 0.5) * thick * 0.5, long * 0.03]];
   const outline: Line = [...side, ...[...mirrored(side)].reverse()];
-  const body: Part = { of: ['stipe.shape', 'stipe.length', 'stipe.width'], marks: [shape(outline, 'paper', form === undefined ? 'faint' : 'line')] };
-  return [body, { of: ['stipe.net'], marks: pattern(one.state('stipe.net'), thick, long) }, { of: ['volva'], marks: foot(one.state('volva'), thick, long) }];
+  const body: Part = {
+    of: ['stipe.shape', 'stipe.length', 'stipe.width'],
+    marks: [shape(outline, 'paper', form === undefined ? 'faint' : 'line')],
+  };
+  return [
+    body,
+    { of: ['stipe.net'], marks: pattern(one.state('stipe.net'), thick, long) },
+    { of: ['volva'], marks: foot(one.state('volva'), thick, long) },
+  ];
 }
 
 function pattern(net: string | undefined, thick: number, long: number): Mark[] {
-  const rows = (from: number, to: number, count: number) => Array.from({ length: count }, (_, i) => -long * (from + ((to - from) * (i + 0.5)) / count));
+  const rows = (from: number, to: number, count: number) =>
+    Array.from({ length: count }, (_, i) => -long * (from + ((to - from) * (i + 0.5)) / count));
   const half = thick * 0.4;
   switch (net) {
-    case 'fine-net': case 'coarse-net': return rows(net === 'fine-net' ? 0.6 : 0.25, 0.95, net === 'fine-net' ? 5 : 6).flatMap((y) => strokes([[[-half, y - half * 0.5], [half, y + half * 0.5]], [[-half, y + half * 0.5], [half, y - half * 0.5]]], 'fine'));
-    case 'bands': return rows(0.1, 0.85, 5).map((y) => stroke(Array.from({ length: 7 }, (_, k): Point => [-half + (2 * half * k) / 6, y + (k % 2 ? half * 0.35 : 0)]), 'fine'));
-    case 'scales': return rows(0.05, 0.8, 6).flatMap((y, i) => [-0.5, 0.5].map((s) => stroke([[half * (s - 0.35), y], [half * (s + (i % 2 ? 0.1 : -0.1)), y + half * 0.4], [half * (s + 0.35), y]], 'fine')));
-    case 'pits': return rows(0.1, 0.9, 5).map((y, i) => shape(ellipse(half * (i % 2 ? 0.4 : -0.4), y, half * 0.26, half * 0.2), 'shade', 'fine'));
-    case 'fibres': return [-0.6, 0, 0.6].map((s, i) => stroke(segment(half * s, -long * (0.85 - i * 0.06), half * s, -long * 0.15), 'fine'));
-    default: return [];
+    case 'fine-net':
+    case 'coarse-net':
+      return rows(net === 'fine-net' ? 0.6 : 0.25, 0.95, net === 'fine-net' ? 5 : 6).flatMap((y) =>
+        strokes(
+          [
+            [
+              [-half, y - half * 0.5],
+              [half, y + half * 0.5],
+            ],
+            [
+              [-half, y + half * 0.5],
+              [half, y - half * 0.5],
+            ],
+          ],
+          'fine',
+        ),
+      );
+    case 'bands':
+      return rows(0.1, 0.85, 5).map((y) =>
+        stroke(
+          Array.from({ length: 7 }, (_, k): Point => [
+            -half + (2 * half * k) / 6,
+            y + (k % 2 ? half * 0.35 : 0),
+          ]),
+          'fine',
+        ),
+      );
+    case 'scales':
+      return rows(0.05, 0.8, 6).flatMap((y, i) =>
+        [-0.5, 0.5].map((s) =>
+          stroke(
+            [
+              [half * (s - 0.35), y],
+              [half * (s + (i % 2 ? 0.1 : -0.1)), y + half * 0.4],
+              [half * (s + 0.35), y],
+            ],
+            'fine',
+          ),
+        ),
+      );
+    case 'pits':
+      return rows(0.1, 0.9, 5).map((y, i) =>
+        shape(ellipse(half * (i % 2 ? 0.4 : -0.4), y, half * 0.26, half * 0.2), 'shade', 'fine'),
+      );
+    case 'fibres':
+      return [-0.6, 0, 0.6].map((s, i) =>
+        stroke(segment(half * s, -long * (0.85 - i * 0.06), half * s, -long * 0.15), 'fine'),
+      );
+    default:
+      return [];
   }
 }
 
 function foot(volva: string | undefined, thick: number, long: number): Mark[] {
   const w = thick * 1.25;
   const h = Math.min(long * 0.3, thick * 2.2);
-  if (volva === 'sac') return [shape(closedCurve([-w, -h], [-w * 1.05, -h * 0.3], [-w * 0.5, h * 0.22], [w * 0.5, h * 0.22], [w * 1.05, -h * 0.3], [w * 1.05, -h * 1.1], [w * 0.5, -h * 0.75], [0, -h * 0.95], [-w * 0.5, -h * 0.72]), 'shade', 'line')];
-  if (volva === 'rim') return [-0.28, -0.42].map((share) => stroke(curve([-thick * 0.95, long * share * 0.4], [0, long * share * 0.4 + thick * 0.25], [thick * 0.95, long * share * 0.4]), 'line'));
+  if (volva === 'sac')
+    return [
+      shape(
+        closedCurve(
+          [-w, -h],
+          [-w * 1.05, -h * 0.3],
+          [-w * 0.5, h * 0.22],
+          [w * 0.5, h * 0.22],
+          [w * 1.05, -h * 0.3],
+          [w * 1.05, -h * 1.1],
+          [w * 0.5, -h * 0.75],
+          [0, -h * 0.95],
+          [-w * 0.5, -h * 0.72],
+        ),
+        'shade',
+        'line',
+      ),
+    ];
+  if (volva === 'rim')
+    return [-0.28, -0.42].map((share) =>
+      stroke(
+        curve(
+          [-thick * 0.95, long * share * 0.4],
+          [0, long * share * 0.4 + thick * 0.25],
+          [thick * 0.95, long * share * 0.4],
+        ),
+        'line',
+      ),
+    );
   return [];
 }
 
@@ -70,12 +159,41 @@ function veilOn(one: Individual, long: number, thick: number): Part[] {
   if (long <= 0 || kind === undefined) return [];
   const y = -long * 0.68;
   const half = thick * 0.5;
-  const skirt = (drop: number, flare: number): Mark => shape([[-half, y], [-half * flare, y + drop], ...curve([-half * flare, y + drop], [0, y + drop * 1.2], [half * flare, y + drop]).slice(1, -1), [half * flare, y + drop], [half, y]], 'paper', 'line');
-  const marks: Mark[] = kind === 'hanging' ? [skirt(thick * 1.1, 2)]
-    : kind === 'thin' ? [skirt(thick * 0.25, 1.3)]
-    : kind === 'movable' ? [shape(ellipse(0, y, thick * 1.1, thick * 0.3), 'shade', 'line')]
-    : kind === 'cottony' ? [shape(closedCurve([-half * 1.5, y - half * 0.5], [0, y - half * 0.3], [half * 1.5, y - half * 0.5], [half * 1.6, y + half * 0.5], [0, y + half * 0.3], [-half * 1.6, y + half * 0.5]), 'paper', 'line')]
-    : [];
+  const skirt = (drop: number, flare: number): Mark =>
+    shape(
+      [
+        [-half, y],
+        [-half * flare, y + drop],
+        ...curve([-half * flare, y + drop], [0, y + drop * 1.2], [half * flare, y + drop]).slice(1, -1),
+        [half * flare, y + drop],
+        [half, y],
+      ],
+      'paper',
+      'line',
+    );
+  const marks: Mark[] =
+    kind === 'hanging'
+      ? [skirt(thick * 1.1, 2)]
+      : kind === 'thin'
+        ? [skirt(thick * 0.25, 1.3)]
+        : kind === 'movable'
+          ? [shape(ellipse(0, y, thick * 1.1, thick * 0.3), 'shade', 'line')]
+          : kind === 'cottony'
+            ? [
+                shape(
+                  closedCurve(
+                    [-half * 1.5, y - half * 0.5],
+                    [0, y - half * 0.3],
+                    [half * 1.5, y - half * 0.5],
+                    [half * 1.6, y + half * 0.5],
+                    [0, y + half * 0.3],
+                    [-half * 1.6, y + half * 0.5],
+                  ),
+                  'paper',
+                  'line',
+                ),
+              ]
+            : [];
   return [{ of: ['veil'], marks }];
 }
 
@@ -85,7 +203,8 @@ function capOver(one: Individual, cap: string, wide: number, long: number): Part
   const xs = outline.map(([x]) => x);
   const by = wide / (Math.max(...xs) - Math.min(...xs));
   const seat = Math.max(...under.map(([, y]) => y));
-  const rest = (line: Line): Line => moved(scaled(moved(line, -60, -seat), by), 0, -long + (cap === 'funnel' ? wide * 0.1 : wide * 0.03));
+  const rest = (line: Line): Line =>
+    moved(scaled(moved(line, -60, -seat), by), 0, -long + (cap === 'funnel' ? wide * 0.1 : wide * 0.03));
   const top = rest(outline);
   const below = rest(under);
   const kind = one.state('hymenophore');
@@ -93,7 +212,16 @@ function capOver(one: Individual, cap: string, wide: number, long: number): Part
   const right = below[below.length - 1] as Point;
   // Seen a little from below, the underside shows as a narrow face.
   const deep = wide * 0.07;
-  const face: Line = [...curve(left, [left[0] * 0.5, left[1] + deep], [0, left[1] + deep * 1.3], [right[0] * 0.5, right[1] + deep], right), ...[...below].reverse().slice(1, -1)];
+  const face: Line = [
+    ...curve(
+      left,
+      [left[0] * 0.5, left[1] + deep],
+      [0, left[1] + deep * 1.3],
+      [right[0] * 0.5, right[1] + deep],
+      right,
+    ),
+    ...[...below].reverse().slice(1, -1),
+  ];
   const marks: Mark[] = [];
   const hollowed = cap === 'funnel';
   if (!hollowed && (kind === 'gills' || kind === 'pores')) {
@@ -102,23 +230,52 @@ function capOver(one: Individual, cap: string, wide: number, long: number): Part
     for (let i = 1; i < count; i += 1) {
       const x = left[0] + ((right[0] - left[0]) * i) / count;
       const depth = deep * (1 - (x / right[0]) ** 2);
-      if (kind === 'gills') marks.push(stroke([[x, left[1] + depth], [x * 0.55, left[1] + deep * 0.1]], 'fine'));
+      if (kind === 'gills')
+        marks.push(
+          stroke(
+            [
+              [x, left[1] + depth],
+              [x * 0.55, left[1] + deep * 0.1],
+            ],
+            'fine',
+          ),
+        );
       else marks.push(shape(ellipse(x, left[1] + depth * 0.6, wide * 0.008), 'ink', 'none'));
     }
   } else if (kind === 'spines') {
     for (let i = 0; i < 16; i += 1) {
       const x = left[0] * 0.92 + ((right[0] - left[0]) * 0.92 * i) / 15;
-      marks.push(shape([[x - wide * 0.013, left[1] + wide * 0.03], [x, left[1] + wide * 0.11], [x + wide * 0.013, left[1] + wide * 0.03]], 'paper', 'fine'));
+      marks.push(
+        shape(
+          [
+            [x - wide * 0.013, left[1] + wide * 0.03],
+            [x, left[1] + wide * 0.11],
+            [x + wide * 0.013, left[1] + wide * 0.03],
+          ],
+          'paper',
+          'fine',
+        ),
+      );
     }
   }
-  // Where the cap is hollowed its underside is its outside: lines from the rim down, and on the stem where they run on.
+  // Where the cap is hollowed its underside is its outside: lines from the rim down, and on the stem where
+  // they run on.
   const runs = one.state('hymenophore.attachment') === 'decurrent' ? -long * 0.72 : -long;
   const lines = kind === 'ridges' ? 5 : 9;
-  const ridges = hollowed && (kind === 'ridges' || kind === 'gills') ? Array.from({ length: lines }, (_, i) => {
-    const side = -0.86 + (1.72 * i) / (lines - 1);
-    const rimAt: Point = [left[0] * -side * 0.94, left[1] + (-long - left[1]) * (1 - Math.abs(side)) * 0.42];
-    return stroke(curve(rimAt, [rimAt[0] * 0.4, (rimAt[1] + -long) / 2 + wide * 0.06], [side * wide * 0.06, runs]), 'fine');
-  }) : [];
+  const ridges =
+    hollowed && (kind === 'ridges' || kind === 'gills')
+      ? Array.from({ length: lines }, (_, i) => {
+          const side = -0.86 + (1.72 * i) / (lines - 1);
+          const rimAt: Point = [
+            left[0] * -side * 0.94,
+            left[1] + (-long - left[1]) * (1 - Math.abs(side)) * 0.42,
+          ];
+          return stroke(
+            curve(rimAt, [rimAt[0] * 0.4, (rimAt[1] + -long) / 2 + wide * 0.06], [side * wide * 0.06, runs]),
+            'fine',
+          );
+        })
+      : [];
   return [
     { of: ['hymenophore'], marks },
     { of: ['cap.shape', 'cap.width'], marks: [shape(top)] },
@@ -132,19 +289,85 @@ function surface(kind: string | undefined, outline: Line, wide: number): Mark[] 
   const points = (apart: number) => strewn(outline, wide * apart, 5, 40);
   const u = wide * 0.02;
   switch (kind) {
-    case 'scaly': case 'plates': return points(kind === 'plates' ? 0.14 : 0.1).map(([x, y]) => stroke([[x - u * 1.4, y], [x, y + u], [x + u * 1.4, y]], 'fine'));
-    case 'warts': return points(0.13).map(([x, y]) => shape(closedCurve([x - u * 1.3, y], [x, y - u], [x + u * 1.3, y], [x, y + u]), 'shade', 'fine'));
-    case 'fibrillose': return points(0.1).map(([x, y]) => stroke([[x, y], [x + (x / wide) * u * 4, y + u * 1.8]], 'fine'));
-    case 'soft-spines': return points(0.08).map(([x, y]) => shape([[x - u * 0.8, y + u * 0.6], [x, y - u * 1.4], [x + u * 0.8, y + u * 0.6]], 'paper', 'fine'));
-    case 'felty': return points(0.08).map(([x, y]) => stroke([[x, y], [x + u * 0.3, y - u]], 'fine'));
-    default: return [];
+    case 'scaly':
+    case 'plates':
+      return points(kind === 'plates' ? 0.14 : 0.1).map(([x, y]) =>
+        stroke(
+          [
+            [x - u * 1.4, y],
+            [x, y + u],
+            [x + u * 1.4, y],
+          ],
+          'fine',
+        ),
+      );
+    case 'warts':
+      return points(0.13).map(([x, y]) =>
+        shape(closedCurve([x - u * 1.3, y], [x, y - u], [x + u * 1.3, y], [x, y + u]), 'shade', 'fine'),
+      );
+    case 'fibrillose':
+      return points(0.1).map(([x, y]) =>
+        stroke(
+          [
+            [x, y],
+            [x + (x / wide) * u * 4, y + u * 1.8],
+          ],
+          'fine',
+        ),
+      );
+    case 'soft-spines':
+      return points(0.08).map(([x, y]) =>
+        shape(
+          [
+            [x - u * 0.8, y + u * 0.6],
+            [x, y - u * 1.4],
+            [x + u * 0.8, y + u * 0.6],
+          ],
+          'paper',
+          'fine',
+        ),
+      );
+    case 'felty':
+      return points(0.08).map(([x, y]) =>
+        stroke(
+          [
+            [x, y],
+            [x + u * 0.3, y - u],
+          ],
+          'fine',
+        ),
+      );
+    default:
+      return [];
   }
 }
 
 function rim(kind: string | undefined, left: Point, right: Point, wide: number): Mark[] {
   const at = (share: number): Point => [left[0] + (right[0] - left[0]) * share, left[1]];
-  if (kind === 'fringed') return [0.08, 0.22, 0.38, 0.55, 0.72, 0.88].map((share) => { const [x, y] = at(share); return shape([[x - wide * 0.025, y], [x, y + wide * 0.07], [x + wide * 0.025, y]], 'paper', 'fine'); });
-  if (kind === 'lined') return Array.from({ length: 13 }, (_, i) => { const [x, y] = at(0.06 + (0.88 * i) / 12); return stroke([[x, y - wide * 0.01], [x * 0.9, y - wide * 0.08]], 'fine'); });
+  if (kind === 'fringed')
+    return [0.08, 0.22, 0.38, 0.55, 0.72, 0.88].map((share) => {
+      const [x, y] = at(share);
+      return shape(
+        [
+          [x - wide * 0.025, y],
+          [x, y + wide * 0.07],
+          [x + wide * 0.025, y],
+        ],
+        'paper',
+        'fine',
+      );
+    });
+  if (kind === 'lined')
+    return Array.from({ length: 13 }, (_, i) => {
+      const [x, y] = at(0.06 + (0.88 * i) / 12);
+      return stroke(
+        [
+          [x, y - wide * 0.01],
+          [x * 0.9, y - wide * 0.08],
+        ],
+        'fine',
+      );
+    });
   return [];
 }
 
@@ -158,7 +381,15 @@ function singleBody(one: Individual, cap: string, wide: number, long: number, th
   const ball = ellipse(0, -wide * 0.48, wide / 2, wide * 0.48);
   return [
     ...(onStem ? stipe(one, long, thick) : []),
-    { of: ['cap.shape', 'cap.width'], marks: cap === 'globe' ? [shape(ball)] : body.map((mark) => (mark.ink === 'bold' ? { ...mark, ink: 'line' } : mark)) },
-    ...(cap === 'globe' ? [{ of: ['cap.surface'], marks: surface(one.state('cap.surface'), ball, wide) }] : []),
+    {
+      of: ['cap.shape', 'cap.width'],
+      marks:
+        cap === 'globe'
+          ? [shape(ball)]
+          : body.map((mark) => (mark.ink === 'bold' ? { ...mark, ink: 'line' } : mark)),
+    },
+    ...(cap === 'globe'
+      ? [{ of: ['cap.surface'], marks: surface(one.state('cap.surface'), ball, wide) }]
+      : []),
   ];
 }

@@ -7,5 +7,6 @@ export function noLess(field: string, value: number): void {
 }
 /** @param most such as 1 for a share, 100 for per cent */
 export function within(field: string, value: number, most: number): void {
-  if (!(Number.isFinite(value) && value >= 0 && value <= most)) throw new RangeError(`${field}: from 0 to ${most}`);
+  if (!(Number.isFinite(value) && value >= 0 && value <= most))
+    throw new RangeError(`${field}: from 0 to ${most}`);
 }

@@ -1,6 +1,8 @@
 /**
- * When it is dry: a thin layer loses what water it can still lose at a steady rate (Lewis, "The rate of drying of solid materials", Industrial and Engineering
- * Chemistry 13, 1921), so its weight runs to a last one along an exponential. A few weighings, and what is usual for such a part, say when it gets there and how sure that is.
+ * When it is dry: a thin layer loses what water it can still lose at a steady rate (Lewis, "The rate of
+ * drying of solid materials", Industrial and Engineering Chemistry 13, 1921), so its weight runs to a last
+ * one along an exponential. A few weighings, and what is usual for such a part, say when it gets there and
+ * how sure that is.
  */
 
 export interface Weighing {
@@ -42,18 +44,28 @@ const [SLOWEST, FASTEST] = [1 / 240, 1];
 const RATES = 160;
 const LEFTS = 60;
 
-/** @throws RangeError naming the field: fewer than two weighings, not in order, a weight of nothing, one that grows by more than damp air explains */
+/**
+ * @throws RangeError naming the field: fewer than two weighings, not in order, a weight of nothing, one that
+ * grows by more than damp air explains
+ */
 export function dryingOf({ weighings, usualLeft }: DryingQuestion): Drying {
   if (!(usualLeft > 0 && usualLeft < 1)) throw new RangeError('usual rest: between 0 and 1');
   if (weighings.length < 2) throw new RangeError('weighings: two or more');
   const first = weighings[0]?.grams ?? 0;
   weighings.forEach(({ hours, grams }, at) => {
     if (!(Number.isFinite(grams) && grams > 0)) throw new RangeError(`weighings[${at}].grams: above nothing`);
-    if (at > 0 && !(hours > (weighings[at - 1]?.hours ?? 0))) throw new RangeError(`weighings[${at}].hours: later than the one before; was the clock set back?`);
-    if (grams > first * 1.1 + 5) throw new RangeError(`weighings[${at}].grams: no more than it weighed at first`);
+    if (at > 0 && !(hours > (weighings[at - 1]?.hours ?? 0)))
+      throw new RangeError(`weighings[${at}].hours: later than the one before; was the clock set back?`);
+    if (grams > first * 1.1 + 5)
+      throw new RangeError(`weighings[${at}].grams: no more than it weighed at first`);
   });
   const deviation = Math.hypot(SCALE_SD, LAYER_SD * first);
-  interface Guess { readonly rate: number; readonly left: number; readonly start: number; readonly log: number }
+  interface Guess {
+    readonly rate: number;
+    readonly left: number;
+    readonly start: number;
+    readonly log: number;
+  }
   const guesses: Guess[] = [];
   for (let r = 0; r < RATES; r += 1) {
     const rate = SLOWEST * (FASTEST / SLOWEST) ** (r / (RATES - 1));
@@ -64,9 +76,11 @@ export function dryingOf({ weighings, usualLeft }: DryingQuestion): Drying {
       if (left >= 0.97) continue;
       // Only the weight at the start is left to fit, and that is a straight line through nothing.
       const shape = falls.map((fall) => left + (1 - left) * fall);
-      const start = shape.reduce((sum, s, at) => sum + s * (weighings[at]?.grams ?? 0), 0) / shape.reduce((sum, s) => sum + s * s, 0);
+      const start =
+        shape.reduce((sum, s, at) => sum + s * (weighings[at]?.grams ?? 0), 0) /
+        shape.reduce((sum, s) => sum + s * s, 0);
       const misfit = shape.reduce((sum, s, at) => sum + ((weighings[at]?.grams ?? 0) - start * s) ** 2, 0);
-      guesses.push({ rate, left, start, log: -misfit / (2 * deviation ** 2) - z * z / 2 });
+      guesses.push({ rate, left, start, log: -misfit / (2 * deviation ** 2) - (z * z) / 2 });
     }
   }
   const best = guesses.reduce((a, b) => (b.log > a.log ? b : a));
@@ -76,14 +90,21 @@ export function dryingOf({ weighings, usualLeft }: DryingQuestion): Drying {
   const sum = weight.reduce((a, b) => a + b, 0);
   return {
     dryAt: spreadOf(guesses.map(hoursOf), weight),
-    dryGrams: spreadOf(guesses.map(({ start, left }) => start * left * (1 + CLOSE)), weight),
+    dryGrams: spreadOf(
+      guesses.map(({ start, left }) => start * left * (1 + CLOSE)),
+      weight,
+    ),
     at: (hours) => best.start * (best.left + (1 - best.left) * Math.exp(-best.rate * hours)),
-    dry: guesses.reduce((chance, guess, at) => chance + (hoursOf(guess) <= last ? weight[at] ?? 0 : 0), 0) / sum,
+    dry:
+      guesses.reduce((chance, guess, at) => chance + (hoursOf(guess) <= last ? (weight[at] ?? 0) : 0), 0) /
+      sum,
   };
 }
 
 function spreadOf(values: readonly number[], weights: readonly number[]): Spread {
-  const order = values.map((value, at) => ({ value, weight: weights[at] ?? 0 })).sort((a, b) => a.value - b.value);
+  const order = values
+    .map((value, at) => ({ value, weight: weights[at] ?? 0 }))
+    .sort((a, b) => a.value - b.value);
   const sum = order.reduce((all, { weight }) => all + weight, 0);
   const at = (share: number) => {
     let reached = 0;

@@ -2,7 +2,10 @@ import { FERMENT_SALT, PICKLE_ACID, SUGAR_KEEPS } from './liquid';
 import { isEaten, mustBeCooked, type Made, type Method } from './method';
 import { KEEPS_FROM_STRENGTH } from './spirit';
 
-/** How long what was made keeps, and what spoils it: the short end of what general household references agree on. */
+/**
+ * How long what was made keeps, and what spoils it: the short end of what general household references agree
+ * on.
+ */
 
 /** Where it has to stand. */
 export type Store = 'cool-dark' | 'fridge' | 'freezer';
@@ -48,16 +51,36 @@ export interface Figures {
 }
 
 export type SpoilCode =
-  | 'water-in-oil' | 'oil-eaten' | 'sugar-short' | 'acid-short' | 'acid-unknown' | 'brine-reused' | 'salt-short' | 'salt-much' | 'weak-alcohol' | 'damp-mould' | 'still-cook' | 'gas' | 'cool-at-once' | 'skin-trial' | 'no-dose';
+  | 'water-in-oil'
+  | 'oil-eaten'
+  | 'sugar-short'
+  | 'acid-short'
+  | 'acid-unknown'
+  | 'brine-reused'
+  | 'salt-short'
+  | 'salt-much'
+  | 'weak-alcohol'
+  | 'damp-mould'
+  | 'still-cook'
+  | 'gas'
+  | 'cool-at-once'
+  | 'skin-trial'
+  | 'no-dose';
 
-/** What its figures leave of that. An eaten oil, and a syrup or spirit too weak to keep, are for a few days in the fridge only. */
+/**
+ * What its figures leave of that. An eaten oil, and a syrup or spirit too weak to keep, are for a few days in
+ * the fridge only.
+ */
 export function keepingOf(made: Made, method: Method, figures: Figures = {}): Keeping | undefined {
   if (method === 'distil') return undefined;
   if (method === 'infused-oil' && isEaten(made.part)) return { days: 4, store: 'fridge' };
   if (method === 'syrup' && (figures.sugarShare ?? 0) < SUGAR_KEEPS) return { days: 14, store: 'fridge' };
-  if (method === 'tincture' && (figures.strength ?? 0) < KEEPS_FROM_STRENGTH) return { days: 7, store: 'fridge' };
-  if (method === 'pickle' && (figures.reused === true || (figures.acid ?? 0) < PICKLE_ACID)) return { days: 4, store: 'fridge' };
-  if (method === 'ferment' && (figures.saltShare ?? 0) < FERMENT_SALT.least) return { days: 4, store: 'fridge' };
+  if (method === 'tincture' && (figures.strength ?? 0) < KEEPS_FROM_STRENGTH)
+    return { days: 7, store: 'fridge' };
+  if (method === 'pickle' && (figures.reused === true || (figures.acid ?? 0) < PICKLE_ACID))
+    return { days: 4, store: 'fridge' };
+  if (method === 'ferment' && (figures.saltShare ?? 0) < FERMENT_SALT.least)
+    return { days: 4, store: 'fridge' };
   if (method === 'infused-oil' && figures.fresh === true) return { days: 30, store: 'cool-dark' };
   return KEEPS[method];
 }
@@ -70,8 +93,13 @@ export function spoilsOf(made: Made, method: Method, figures: Figures = {}): rea
     (method === 'infused-oil' || method === 'salve') && figures.fresh !== false && 'water-in-oil',
     method === 'syrup' && (figures.sugarShare ?? 0) < SUGAR_KEEPS && 'sugar-short',
     method === 'pickle' && figures.reused === true && 'brine-reused',
-    method === 'pickle' && figures.reused !== true && (figures.acid === undefined ? 'acid-unknown' : figures.acid < PICKLE_ACID && 'acid-short'),
-    method === 'ferment' && figures.saltShare !== undefined && figures.saltShare > FERMENT_SALT.most && 'salt-much',
+    method === 'pickle' &&
+      figures.reused !== true &&
+      (figures.acid === undefined ? 'acid-unknown' : figures.acid < PICKLE_ACID && 'acid-short'),
+    method === 'ferment' &&
+      figures.saltShare !== undefined &&
+      figures.saltShare > FERMENT_SALT.most &&
+      'salt-much',
     method === 'ferment' && (figures.saltShare ?? 0) < FERMENT_SALT.least && 'salt-short',
     method === 'ferment' && 'gas',
     method === 'tincture' && (figures.strength ?? 0) < KEEPS_FROM_STRENGTH && 'weak-alcohol',

@@ -11,15 +11,21 @@ export interface Boiling {
   readonly target: number;
 }
 /**
- * When a decoction is boiled down: over one flame, in a pot with straight walls, as much goes in each minute as in the one before.
+ * When a decoction is boiled down: over one flame, in a pot with straight walls, as much goes in each minute
+ * as in the one before.
  *
- * @returns the minute, by the same clock; and by how much the level falls in a minute @throws RangeError naming the field
+ * @returns the minute, by the same clock; and by how much the level falls in a minute @throws RangeError
+ * naming the field
  */
-export function boiledDownAt({ first, second, target }: Boiling): { readonly minute: number; readonly perMinute: number } {
+export function boiledDownAt({ first, second, target }: Boiling): {
+  readonly minute: number;
+  readonly perMinute: number;
+} {
   above('first level', first.level);
   above('second level', second.level);
   above('target', target);
-  if (second.minute <= first.minute) throw new RangeError('second time: after the first; was the clock set back?');
+  if (second.minute <= first.minute)
+    throw new RangeError('second time: after the first; was the clock set back?');
   if (second.level >= first.level) throw new RangeError('second level: below the first');
   if (target >= first.level) throw new RangeError('target: below the first level');
   const perMinute = (first.level - second.level) / (second.minute - first.minute);
@@ -28,7 +34,10 @@ export function boiledDownAt({ first, second, target }: Boiling): { readonly min
 
 /** Of a sugar solution, the share by weight from which it keeps closed and cool without anything else. */
 export const SUGAR_KEEPS = 0.65;
-/** Grams of sugar that bring a liquid to a share of sugar by weight; what sweetness it has of its own is not counted. */
+/**
+ * Grams of sugar that bring a liquid to a share of sugar by weight; what sweetness it has of its own is not
+ * counted.
+ */
 export function sugarFor(liquidGrams: number, share = SUGAR_KEEPS): number {
   noLess('liquid', liquidGrams);
   if (!(share >= 0 && share < 1)) throw new RangeError('share: from 0 to less than 1');
@@ -40,7 +49,10 @@ export function sugarShare(sugarGrams: number, liquidGrams: number): number {
   return sugarGrams / (sugarGrams + liquidGrams);
 }
 
-/** Of vinegar and water together, in per cent: from so much acid on what is sour too little by itself is pickled. It is household vinegar (5 %) with no more than its own amount of water. */
+/**
+ * Of vinegar and water together, in per cent: from so much acid on what is sour too little by itself is
+ * pickled. It is household vinegar (5 %) with no more than its own amount of water.
+ */
 export const PICKLE_ACID = 2.5;
 /** Per cent of acid in the liquid of a pickle. @param strength of the vinegar, in per cent */
 export function acidOf(vinegarMl: number, strength: number, waterMl: number): number {
@@ -49,7 +61,9 @@ export function acidOf(vinegarMl: number, strength: number, waterMl: number): nu
   noLess('water', waterMl);
   return (vinegarMl * strength) / (vinegarMl + waterMl);
 }
-/** The most water to so much vinegar, so that it is sour enough; nothing where the vinegar itself is too weak. */
+/**
+ * The most water to so much vinegar, so that it is sour enough; nothing where the vinegar itself is too weak.
+ */
 export function mostWaterFor(vinegarMl: number, strength: number): number | undefined {
   above('vinegar', vinegarMl);
   within('strength', strength, 100);

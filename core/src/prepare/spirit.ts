@@ -1,10 +1,14 @@
 import { above, noLess, within } from './check';
 
 /**
- * Alcohol and water. Volumes of the two do not add up (a litre of each is less than two litres), weights do: so everything is reckoned by weight, and turned into
- * volumes by the density of the mixture at 20 degrees (International Critical Tables; ethanol, per cent by weight, in steps of five).
+ * Alcohol and water. Volumes of the two do not add up (a litre of each is less than two litres), weights do:
+ * so everything is reckoned by weight, and turned into volumes by the density of the mixture at 20 degrees
+ * (International Critical Tables; ethanol, per cent by weight, in steps of five).
  */
-const DENSITY = [0.99823, 0.98938, 0.98187, 0.97514, 0.96864, 0.96168, 0.95382, 0.94494, 0.93518, 0.92472, 0.91384, 0.90258, 0.89113, 0.87948, 0.86766, 0.85564, 0.84344, 0.83095, 0.81797, 0.80424, 0.78934] as const;
+const DENSITY = [
+  0.99823, 0.98938, 0.98187, 0.97514, 0.96864, 0.96168, 0.95382, 0.94494, 0.93518, 0.92472, 0.91384, 0.90258,
+  0.89113, 0.87948, 0.86766, 0.85564, 0.84344, 0.83095, 0.81797, 0.80424, 0.78934,
+] as const;
 const STEP = 0.05;
 /** Grams of a millilitre of water, and of alcohol, at 20 degrees. */
 export const WATER_DENSITY = DENSITY[0];
@@ -21,7 +25,11 @@ export function densityOf(share: number): number {
 /** Strength as bottles tell it: per cent of the volume, from a share of the weight. */
 export const strengthOf = (share: number): number => (share * densityOf(share) * 100) / ALCOHOL_DENSITY;
 
-/** The share of the weight, from per cent of the volume. @throws RangeError for a strength below 0 or above 100 */
+/**
+ * The share of the weight, from per cent of the volume.
+ *
+ * @throws RangeError for a strength below 0 or above 100
+ */
 export function shareOfStrength(strength: number): number {
   within('strength', strength, 100);
   let [low, high] = [0, 1];
@@ -33,8 +41,16 @@ export function shareOfStrength(strength: number): number {
   return (low + high) / 2;
 }
 
-/** What comes of a spirit and water put together. @returns per cent of the volume, and how many millilitres it makes */
-export function mixed(spiritMl: number, strength: number, waterGrams: number): { readonly strength: number; readonly millilitres: number } {
+/**
+ * What comes of a spirit and water put together.
+ *
+ * @returns per cent of the volume, and how many millilitres it makes
+ */
+export function mixed(
+  spiritMl: number,
+  strength: number,
+  waterGrams: number,
+): { readonly strength: number; readonly millilitres: number } {
   noLess('spirit', spiritMl);
   noLess('water', waterGrams);
   const share = shareOfStrength(strength);
@@ -57,12 +73,20 @@ export interface TinctureQuestion {
   readonly spirit: number;
 }
 export type Tincture =
-  | { readonly possible: true; readonly millilitres: number; readonly spiritMl: number; readonly spiritGrams: number; readonly waterMl: number; readonly plantWaterGrams: number }
+  | {
+      readonly possible: true;
+      readonly millilitres: number;
+      readonly spiritMl: number;
+      readonly spiritGrams: number;
+      readonly waterMl: number;
+      readonly plantWaterGrams: number;
+    }
   /** The spirit is too weak, or the plant brings too much water: as strong as it gets at this ratio. */
   | { readonly possible: false; readonly strongest: number; readonly plantWaterGrams: number };
 
 /**
- * How much spirit and water make a tincture of a ratio and a strength, the water that the plant brings in counted.
+ * How much spirit and water make a tincture of a ratio and a strength, the water that the plant brings in
+ * counted.
  *
  * @throws RangeError naming the field
  */
@@ -78,8 +102,16 @@ export function tincture({ plantGrams, waterShare, ratio, strength, spirit }: Ti
   const all = millilitres * densityOf(wanted);
   const spiritGrams = have === 0 ? Infinity : (all * wanted) / have;
   const water = all - spiritGrams - plantWaterGrams;
-  if (water < -1e-6 * all) return { possible: false, strongest: strongestOf(millilitres, plantWaterGrams, have), plantWaterGrams };
-  return { possible: true, millilitres, spiritMl: spiritGrams / densityOf(have), spiritGrams, waterMl: Math.max(0, water) / WATER_DENSITY, plantWaterGrams };
+  if (water < -1e-6 * all)
+    return { possible: false, strongest: strongestOf(millilitres, plantWaterGrams, have), plantWaterGrams };
+  return {
+    possible: true,
+    millilitres,
+    spiritMl: spiritGrams / densityOf(have),
+    spiritGrams,
+    waterMl: Math.max(0, water) / WATER_DENSITY,
+    plantWaterGrams,
+  };
 }
 
 /** The strength where all that is not the plant's own water is the spirit. */

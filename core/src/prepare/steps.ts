@@ -4,9 +4,49 @@ import { isEaten, mustBeCooked, type Made, type Method } from './method';
 /** What is done to it, one after another. */
 
 export type StepCode =
-  | 'guide' | 'own' | 'look-again' | 'specimen' | 'wash' | 'shake-out' | 'soak' | 'peel' | 'cut-thin' | 'spread' | 'turn-daily' | 'test-brittle' | 'condition' | 'wilt' | 'chop' | 'cover-with-spirit' | 'shake-daily' | 'cover-with-oil' | 'stand-in-light'
-  | 'filter' | 'warm-in-fat' | 'add-wax' | 'skin-trial' | 'pour-hot' | 'steep-covered' | 'cold-water' | 'simmer' | 'boil-first' | 'cover-with-vinegar' | 'weigh-salt' | 'press-under' | 'let-gas-out' | 'add-sugar' | 'boil-up' | 'fill-hot' | 'boil-jars' | 'blanch'
-  | 'freeze-flat' | 'roast' | 'cook-through' | 'pour-away' | 'keep-cool' | 'label';
+  | 'guide'
+  | 'own'
+  | 'look-again'
+  | 'specimen'
+  | 'wash'
+  | 'shake-out'
+  | 'soak'
+  | 'peel'
+  | 'cut-thin'
+  | 'spread'
+  | 'turn-daily'
+  | 'test-brittle'
+  | 'condition'
+  | 'wilt'
+  | 'chop'
+  | 'cover-with-spirit'
+  | 'shake-daily'
+  | 'cover-with-oil'
+  | 'stand-in-light'
+  | 'filter'
+  | 'warm-in-fat'
+  | 'add-wax'
+  | 'skin-trial'
+  | 'pour-hot'
+  | 'steep-covered'
+  | 'cold-water'
+  | 'simmer'
+  | 'boil-first'
+  | 'cover-with-vinegar'
+  | 'weigh-salt'
+  | 'press-under'
+  | 'let-gas-out'
+  | 'add-sugar'
+  | 'boil-up'
+  | 'fill-hot'
+  | 'boil-jars'
+  | 'blanch'
+  | 'freeze-flat'
+  | 'roast'
+  | 'cook-through'
+  | 'pour-away'
+  | 'keep-cool'
+  | 'label';
 
 export interface Step {
   readonly id: string;
@@ -22,8 +62,14 @@ export interface Step {
   readonly days?: number;
 }
 
-type Short = StepCode | { readonly code: StepCode; readonly required?: true; readonly minutes?: number; readonly days?: number };
-const must = (code: StepCode, more: { readonly minutes?: number; readonly days?: number } = {}): Short => ({ code, required: true, ...more });
+type Short =
+  | StepCode
+  | { readonly code: StepCode; readonly required?: true; readonly minutes?: number; readonly days?: number };
+const must = (code: StepCode, more: { readonly minutes?: number; readonly days?: number } = {}): Short => ({
+  code,
+  required: true,
+  ...more,
+});
 
 /** Of what is already dry, or was made before, only what follows is asked. */
 export interface StepsQuestion {
@@ -35,14 +81,31 @@ export interface StepsQuestion {
   readonly dried?: boolean;
 }
 
-/** Uses that are a way of making it. What the guide says first of such a part describes that way, step by step, and nothing else that is made of it. */
+/**
+ * Uses that are a way of making it. What the guide says first of such a part describes that way, step by
+ * step, and nothing else that is made of it.
+ */
 const MAKING: readonly string[] = ['infused-oil', 'salve'];
 /** Steps that keep somebody from harm, where they have to be done. */
-const SAFETY: readonly StepCode[] = ['look-again', 'cook-through', 'pour-away', 'boil-first', 'boil-jars', 'keep-cool'];
-/** What the guide says first of heat, of looking again and of what is thrown out keeps somebody from harm; frost, taste and toughness do not. */
-const isSafety = (text: string): boolean => /\b(cook|boil|steam|raw|poison|look|cut (it|every)|slit|smell|kernels|half dry|throw out)\b/i.test(text);
+const SAFETY: readonly StepCode[] = [
+  'look-again',
+  'cook-through',
+  'pour-away',
+  'boil-first',
+  'boil-jars',
+  'keep-cool',
+];
+/**
+ * What the guide says first of heat, of looking again and of what is thrown out keeps somebody from harm;
+ * frost, taste and toughness do not.
+ */
+const isSafety = (text: string): boolean =>
+  /\b(cook|boil|steam|raw|poison|look|cut (it|every)|slit|smell|kernels|half dry|throw out)\b/i.test(text);
 
-/** Whether the guide asks for heat: that is a matter of the pot, not of the tray that it dries on. What is said in another way is asked for at once. */
+/**
+ * Whether the guide asks for heat: that is a matter of the pot, not of the tray that it dries on. What is
+ * said in another way is asked for at once.
+ */
 const isOfCooking = (text: string): boolean => /^(Cook|Boil) /.test(text);
 
 export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQuestion): Step[] {
@@ -50,34 +113,112 @@ export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQues
   const eaten = isEaten(part);
   const said = part.before.some(isOfCooking);
   const heat: Short[] = mustBeCooked(made)
-    ? [...(said && part.cook?.minutes === undefined ? [] : [must('cook-through', part.cook?.minutes === undefined ? {} : { minutes: part.cook.minutes })]), ...(part.cook?.pourAway === true ? [must('pour-away')] : [])] : [];
+    ? [
+        ...(said && part.cook?.minutes === undefined
+          ? []
+          : [must('cook-through', part.cook?.minutes === undefined ? {} : { minutes: part.cook.minutes })]),
+        ...(part.cook?.pourAway === true ? [must('pour-away')] : []),
+      ]
+    : [];
   const hard = part.part === 'root' || part.part === 'cone';
   const ways: Readonly<Record<Exclude<Method, 'distil'>, readonly Short[]>> = {
     fresh: ['keep-cool'],
-    cook: [kingdom === 'Plantae' ? 'wash' : 'chop', ...(heat.length > 0 || said ? heat : ['cook-through'] as const)],
-    dry: [hard || kingdom === 'Fungi' ? 'cut-thin' : 'shake-out', 'spread', 'turn-daily', 'test-brittle', must('condition', { days: CONDITIONING_DAYS })],
+    cook: [
+      kingdom === 'Plantae' ? 'wash' : 'chop',
+      ...(heat.length > 0 || said ? heat : (['cook-through'] as const)),
+    ],
+    dry: [
+      hard || kingdom === 'Fungi' ? 'cut-thin' : 'shake-out',
+      'spread',
+      'turn-daily',
+      'test-brittle',
+      must('condition', { days: CONDITIONING_DAYS }),
+    ],
     infuse: ['pour-hot', { code: 'steep-covered', minutes: 10 }, 'filter'],
     decoct: ['chop', 'cold-water', { code: 'simmer', minutes: 20 }, 'filter'],
     tincture: ['chop', 'cover-with-spirit', { code: 'shake-daily', days: 28 }, 'filter'],
-    'infused-oil': [...(dried ? [] : [must('wilt')]), 'cover-with-oil', eaten ? must('keep-cool') : { code: 'stand-in-light', days: 28 }, must('filter'), ...(eaten ? [] : [must('skin-trial', { minutes: 24 * 60 })])],
-    salve: [...(part.part === 'root' && !dried ? ['wash' as const] : []), 'chop', 'warm-in-fat', must('filter'), 'add-wax', must('skin-trial', { minutes: 24 * 60 })],
+    'infused-oil': [
+      ...(dried ? [] : [must('wilt')]),
+      'cover-with-oil',
+      eaten ? must('keep-cool') : { code: 'stand-in-light', days: 28 },
+      must('filter'),
+      ...(eaten ? [] : [must('skin-trial', { minutes: 24 * 60 })]),
+    ],
+    salve: [
+      ...(part.part === 'root' && !dried ? ['wash' as const] : []),
+      'chop',
+      'warm-in-fat',
+      must('filter'),
+      'add-wax',
+      must('skin-trial', { minutes: 24 * 60 }),
+    ],
     syrup: ['boil-up', 'filter', 'add-sugar', must('boil-up'), must('fill-hot')],
-    pickle: [...(kingdom === 'Fungi' ? [must('boil-first', { minutes: part.cook?.minutes ?? 15 })] : ['wash' as const]), must('cover-with-vinegar'), must('boil-up'), must('fill-hot'), 'keep-cool'],
-    ferment: ['wash', 'chop', must('weigh-salt'), must('press-under'), { code: 'let-gas-out', days: 14 }, 'keep-cool'],
+    pickle: [
+      ...(kingdom === 'Fungi'
+        ? [must('boil-first', { minutes: part.cook?.minutes ?? 15 })]
+        : ['wash' as const]),
+      must('cover-with-vinegar'),
+      must('boil-up'),
+      must('fill-hot'),
+      'keep-cool',
+    ],
+    ferment: [
+      'wash',
+      'chop',
+      must('weigh-salt'),
+      must('press-under'),
+      { code: 'let-gas-out', days: 14 },
+      'keep-cool',
+    ],
     roast: ['shake-out', { code: 'roast', minutes: 25 }],
-    freeze: [...(kingdom === 'Fungi' ? heat : part.part === 'leaf' || part.part === 'shoot' ? ['blanch' as const] : []), 'freeze-flat'],
+    freeze: [
+      ...(kingdom === 'Fungi'
+        ? heat
+        : part.part === 'leaf' || part.part === 'shoot'
+          ? ['blanch' as const]
+          : []),
+      'freeze-flat',
+    ],
     bottle: ['wash', must('fill-hot'), must('boil-jars', { minutes: 20 })],
   };
-  const before: Step[] = (MAKING.includes(part.use) ? [] : part.before).map((text, at): Step => ({ id: `guide-${at + 1}`, code: 'guide', text, required: true, ...(isSafety(text) ? { safety: true } : {}) })).filter(({ text = '' }) => method === 'cook' || (method === 'freeze' && kingdom === 'Fungi') || !isOfCooking(text));
+  const before: Step[] = (MAKING.includes(part.use) ? [] : part.before)
+    .map((text, at): Step => ({
+      id: `guide-${at + 1}`,
+      code: 'guide',
+      text,
+      required: true,
+      ...(isSafety(text) ? { safety: true } : {}),
+    }))
+    .filter(
+      ({ text = '' }) =>
+        method === 'cook' || (method === 'freeze' && kingdom === 'Fungi') || !isOfCooking(text),
+    );
   const first: Short[] = fromHarvest ? [must('look-again'), must('specimen')] : [];
   const counted = new Map<StepCode, number>();
   const step = (short: Short): Step => {
-    const { code, required = false, ...more }: { code: StepCode; required?: boolean; minutes?: number; days?: number } = typeof short === 'string' ? { code: short } : short;
+    const {
+      code,
+      required = false,
+      ...more
+    }: { code: StepCode; required?: boolean; minutes?: number; days?: number } = typeof short === 'string'
+      ? { code: short }
+      : short;
     const times = (counted.get(code) ?? 0) + 1;
     counted.set(code, times);
-    return { id: times === 1 ? code : `${code}-${times}`, code, required, ...more, ...(required && SAFETY.includes(code) ? { safety: true } : {}) };
+    return {
+      id: times === 1 ? code : `${code}-${times}`,
+      code,
+      required,
+      ...more,
+      ...(required && SAFETY.includes(code) ? { safety: true } : {}),
+    };
   };
-  return [...first.map(step), ...(fromHarvest || method === 'cook' || method === 'freeze' ? before : []), ...(method === 'distil' ? [] : ways[method]).map(step), step(must('label'))];
+  return [
+    ...first.map(step),
+    ...(fromHarvest || method === 'cook' || method === 'freeze' ? before : []),
+    ...(method === 'distil' ? [] : ways[method]).map(step),
+    step(must('label')),
+  ];
 }
 
 /** What became of a step: done, or left out and why. */
@@ -86,12 +227,25 @@ export interface StepDone {
   readonly at: string;
   readonly leftOut?: string | undefined;
 }
-/** Steps that have to be done before it is ready, or left out with a reason, unless they keep somebody from harm. */
+/**
+ * Steps that have to be done before it is ready, or left out with a reason, unless they keep somebody from
+ * harm.
+ */
 export function openSteps(steps: readonly Step[], done: readonly StepDone[]): Step[] {
-  return steps.filter(({ id, required, safety }) => required && !done.some(({ step, leftOut }) => step === id && (leftOut === undefined || (safety !== true && leftOut.trim() !== ''))));
+  return steps.filter(
+    ({ id, required, safety }) =>
+      required &&
+      !done.some(
+        ({ step, leftOut }) =>
+          step === id && (leftOut === undefined || (safety !== true && leftOut.trim() !== '')),
+      ),
+  );
 }
 /** Those that had to be done and were left out: it stands on the label. */
-export function leftOutOf(steps: readonly Step[], done: readonly StepDone[]): readonly { readonly step: Step; readonly why: string }[] {
+export function leftOutOf(
+  steps: readonly Step[],
+  done: readonly StepDone[],
+): readonly { readonly step: Step; readonly why: string }[] {
   return steps.flatMap((step) => {
     const told = done.findLast((one) => one.step === step.id);
     return step.required && told?.leftOut !== undefined ? [{ step, why: told.leftOut }] : [];

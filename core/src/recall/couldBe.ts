@@ -1,5 +1,5 @@
-import { CaseError, parseCase, parseUnnamed, viewCase } from '../case';
 import { short } from '../bars';
+import { CaseError, parseCase, parseUnnamed, viewCase } from '../case';
 import { caseOf, unnamedOf, type FindRecord } from '../find';
 import { GRADES, type CompiledGuide, type CompiledTaxon } from '../guide';
 import { fitsAll } from '../relation';
@@ -10,35 +10,58 @@ export interface CouldBe {
   readonly taxon: CompiledTaxon;
   /** A taxon that it was taken for names it as its lookalike. */
   readonly listed: boolean;
-  /** What was read does not rule it out: fewer bars than it needs; of a find without a name, nothing against it. */
+  /**
+   * What was read does not rule it out: fewer bars than it needs; of a find without a name, nothing against
+   * it.
+   */
   readonly open: boolean;
 }
 
-const byWeight = (a: CouldBe, b: CouldBe) => Number(b.open) - Number(a.open) || Number(b.listed) - Number(a.listed) || GRADES.indexOf(b.taxon.grade) - GRADES.indexOf(a.taxon.grade) || (a.taxon.id < b.taxon.id ? -1 : 1);
+const byWeight = (a: CouldBe, b: CouldBe) =>
+  Number(b.open) - Number(a.open) ||
+  Number(b.listed) - Number(a.listed) ||
+  GRADES.indexOf(b.taxon.grade) - GRADES.indexOf(a.taxon.grade) ||
+  (a.taxon.id < b.taxon.id ? -1 : 1);
 
 /**
- * What finds may have been instead of what they were taken for, for whoever treats somebody that ate of them: the lookalikes
- * that do harm, ruled out or not (who looked may have erred), and whatever else of this guide that does harm and is not ruled
- * out of every one of them. A find that this guide cannot read rules nothing out.
+ * What finds may have been instead of what they were taken for, for whoever treats somebody that ate of them:
+ * the lookalikes that do harm, ruled out or not (who looked may have erred), and whatever else of this guide
+ * that does harm and is not ruled out of every one of them. A find that this guide cannot read rules nothing
+ * out.
  *
  * @returns those not ruled out first, among them the lookalikes first, then by harm
  */
 export function couldBe(records: readonly FindRecord[], guide: CompiledGuide): CouldBe[] {
-  const finds = records.map((record) => ({ kingdom: record.kingdom, lookalikes: guide.taxon(record.targets.at(-1)?.taxon ?? '')?.taxon.lookalikes ?? [], isOpen: openOf(record, guide) }));
-  return guide.taxa.filter(({ grade }) => grade !== 'none').map((taxon): CouldBe => ({
-    taxon,
-    listed: finds.some(({ lookalikes }) => lookalikes.includes(taxon.id)),
-    open: finds.some(({ kingdom, isOpen }) => kingdom === taxon.taxon.kingdom && isOpen(taxon)),
-  })).filter(({ listed, open }) => listed || open).sort(byWeight);
+  const finds = records.map((record) => ({
+    kingdom: record.kingdom,
+    lookalikes: guide.taxon(record.targets.at(-1)?.taxon ?? '')?.taxon.lookalikes ?? [],
+    isOpen: openOf(record, guide),
+  }));
+  return guide.taxa
+    .filter(({ grade }) => grade !== 'none')
+    .map((taxon): CouldBe => ({
+      taxon,
+      listed: finds.some(({ lookalikes }) => lookalikes.includes(taxon.id)),
+      open: finds.some(({ kingdom, isOpen }) => kingdom === taxon.taxon.kingdom && isOpen(taxon)),
+    }))
+    .filter(({ listed, open }) => listed || open)
+    .sort(byWeight);
 }
 
-/** Whether a taxon of its kingdom is not ruled out by what was read of a find, as if eaten: what was gathered for a salve may have been eaten too. */
+/**
+ * Whether a taxon of its kingdom is not ruled out by what was read of a find, as if eaten: what was gathered
+ * for a salve may have been eaten too.
+ */
 function openOf(record: FindRecord, guide: CompiledGuide): (taxon: CompiledTaxon) => boolean {
   try {
     const named = caseOf(record, guide);
     if (named) {
       const eaten = { ...named, context: { ...named.context, part: undefined, use: undefined } };
-      const left = new Set<string>(decide(guide, parseCase(eaten, guide)).rows.filter((row) => short(row) > 0).map(({ taxon }) => taxon));
+      const left = new Set<string>(
+        decide(guide, parseCase(eaten, guide))
+          .rows.filter((row) => short(row) > 0)
+          .map(({ taxon }) => taxon),
+      );
       return ({ id }) => left.has(id);
     }
     const unnamed = unnamedOf(record, guide);

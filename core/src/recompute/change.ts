@@ -1,6 +1,13 @@
 import { canonicalJson } from '../canonical';
 import { toLook, type Case, type Look, type Reading } from '../case';
-import { harms, type CharacterId, type CompiledGuide, type CompiledTaxon, type Taxon, type TaxonId } from '../guide';
+import {
+  harms,
+  type CharacterId,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type Taxon,
+  type TaxonId,
+} from '../guide';
 import { couldFit, relationOverall } from '../relation';
 
 /** A taxon of which something else is said on one character; `undefined` where a version does not know it. */
@@ -30,16 +37,29 @@ export interface GuideChange {
 }
 
 /** What of a taxon counts wherever it is a danger. */
-const asDanger = ({ id, kingdom, harm, stages, growsMixed, review }: Taxon) => canonicalJson({ id, kingdom, harm, stages, growsMixed, review });
+const asDanger = ({ id, kingdom, harm, stages, growsMixed, review }: Taxon) =>
+  canonicalJson({ id, kingdom, harm, stages, growsMixed, review });
 /** What of it counts only where it is the target; names, food, benefits and the like count nowhere. */
-const asTarget = ({ statements: _s, vernacularNames: _n, food: _f, benefits: _b, otherUses: _o, regrowth: _r, ...rest }: Taxon) => canonicalJson(rest);
+const asTarget = ({
+  statements: _s,
+  vernacularNames: _n,
+  food: _f,
+  benefits: _b,
+  otherUses: _o,
+  regrowth: _r,
+  ...rest
+}: Taxon) => canonicalJson(rest);
 const sayings = (compiled: CompiledTaxon | undefined): Map<CharacterId, string> => {
   const said = new Map<CharacterId, unknown[]>();
-  for (const s of compiled?.taxon.statements ?? []) said.set(s.character, [...(said.get(s.character) ?? []), s]);
+  for (const s of compiled?.taxon.statements ?? [])
+    said.set(s.character, [...(said.get(s.character) ?? []), s]);
   return new Map([...said].map(([character, statements]) => [character, canonicalJson(statements)]));
 };
 
-/** Compares two versions once, so that of any number of stored verdicts only those have to be asked again that it touches. */
+/**
+ * Compares two versions once, so that of any number of stored verdicts only those have to be asked again that
+ * it touches.
+ */
 export function changeBetween(before: CompiledGuide, after: CompiledGuide): GuideChange {
   const stayed = after.characters.filter((c) => before.character(c.id)).map((c) => c.id);
   const order = before.characters.filter((c) => after.character(c.id)).map((c) => c.id);
@@ -47,12 +67,14 @@ export function changeBetween(before: CompiledGuide, after: CompiledGuide): Guid
     const now = after.taxon(taxon.id);
     return now ? [[taxon, now] as const] : [];
   });
-  const everything = before.taxa.length !== after.taxa.length
-    || both.length !== before.taxa.length
-    || before.guide.id !== after.guide.id
-    || canonicalJson([before.guide.stages, before.guide.bodyPlans]) !== canonicalJson([after.guide.stages, after.guide.bodyPlans])
-    || stayed.some((id, i) => id !== order[i])
-    || both.some(([was, is]) => asDanger(was.taxon) !== asDanger(is.taxon));
+  const everything =
+    before.taxa.length !== after.taxa.length ||
+    both.length !== before.taxa.length ||
+    before.guide.id !== after.guide.id ||
+    canonicalJson([before.guide.stages, before.guide.bodyPlans]) !==
+      canonicalJson([after.guide.stages, after.guide.bodyPlans]) ||
+    stayed.some((id, i) => id !== order[i]) ||
+    both.some(([was, is]) => asDanger(was.taxon) !== asDanger(is.taxon));
   const said = saidOtherwise(before, after);
   const statements = new Map<CharacterId, ChangedStatement[]>();
   for (const one of said) statements.set(one.character, [...(statements.get(one.character) ?? []), one]);
@@ -60,10 +82,16 @@ export function changeBetween(before: CompiledGuide, after: CompiledGuide): Guid
     before,
     after,
     everything,
-    targets: new Set(both.filter(([was, is]) => asTarget(was.taxon) !== asTarget(is.taxon)).map(([{ id }]) => id)),
-    characters: new Set(before.characters
-      .filter((old) => canonicalJson(old.character) !== canonicalJson(after.character(old.id)?.character ?? null))
-      .map(({ id }) => id)),
+    targets: new Set(
+      both.filter(([was, is]) => asTarget(was.taxon) !== asTarget(is.taxon)).map(([{ id }]) => id),
+    ),
+    characters: new Set(
+      before.characters
+        .filter(
+          (old) => canonicalJson(old.character) !== canonicalJson(after.character(old.id)?.character ?? null),
+        )
+        .map(({ id }) => id),
+    ),
     said,
     statements,
   };
@@ -76,14 +104,18 @@ function saidOtherwise(before: CompiledGuide, after: CompiledGuide): ChangedStat
     const [was, is] = [sayings(old), sayings(now)];
     const harmful = [old, now].some((t) => t !== undefined && harms(t.taxon.harm));
     for (const character of [...new Set([...was.keys(), ...is.keys()])].sort()) {
-      if (was.get(character) !== is.get(character)) changed.push({ taxon, character, before: old, after: now, harms: harmful });
+      if (was.get(character) !== is.get(character))
+        changed.push({ taxon, character, before: old, after: now, harms: harmful });
     }
   }
   return changed;
 }
 
 /** The changed statements on what was read of a find: about its target and about whatever harms. */
-export function statementsMet(change: GuideChange, find: Case): { readonly taxon: TaxonId; readonly character: CharacterId }[] {
+export function statementsMet(
+  change: GuideChange,
+  find: Case,
+): { readonly taxon: TaxonId; readonly character: CharacterId }[] {
   if (change.said.length === 0) return [];
   const read = new Set(find.readings.map(({ character }) => character));
   const met: { readonly taxon: TaxonId; readonly character: CharacterId }[] = [];
@@ -97,14 +129,15 @@ export function statementsMet(change: GuideChange, find: Case): { readonly taxon
 export type Touched = 'all' | ReadonlySet<TaxonId>;
 
 /**
- * What of the verdict on a find a change can make any difference to. A statement about a danger does only where what
- * was read stands to it in another way than before.
+ * What of the verdict on a find a change can make any difference to. A statement about a danger does only
+ * where what was read stands to it in another way than before.
  */
 export function touched(change: GuideChange, find: Case): Touched {
   if (change.everything || change.targets.has(find.target)) return 'all';
   const dangers = new Set<TaxonId>();
   if (change.characters.size === 0 && change.statements.size === 0) return dangers;
-  for (const { character } of find.skips ?? []) if (asksTargetOtherwise(change, find, character)) return 'all';
+  for (const { character } of find.skips ?? [])
+    if (asksTargetOtherwise(change, find, character)) return 'all';
   for (const reading of find.readings) {
     if (asksTargetOtherwise(change, find, reading.character)) return 'all';
     const moved = movedBy(change, reading);
@@ -114,7 +147,10 @@ export function touched(change: GuideChange, find: Case): Touched {
   return dangers;
 }
 
-/** The dangers to which this reading stands otherwise than before, whatever the find was taken for; `all` where one version cannot read it. */
+/**
+ * The dangers to which this reading stands otherwise than before, whatever the find was taken for; `all`
+ * where one version cannot read it.
+ */
 export function movedBy(change: GuideChange, reading: Reading): 'all' | readonly TaxonId[] {
   if (change.characters.has(reading.character)) return 'all';
   const said = change.statements.get(reading.character);
@@ -125,12 +161,23 @@ export function movedBy(change: GuideChange, reading: Reading): 'all' | readonly
 }
 
 function asksTargetOtherwise(change: GuideChange, find: Case, character: CharacterId): boolean {
-  return change.characters.has(character) || (change.statements.get(character)?.some(({ taxon }) => taxon === find.target) ?? false);
+  return (
+    change.characters.has(character) ||
+    (change.statements.get(character)?.some(({ taxon }) => taxon === find.target) ?? false)
+  );
 }
 
 /** Whether what was read stands to this danger in another way than before. */
-function standsOtherwise({ before, after, harms: harmful }: ChangedStatement, then: Look, now: Look): boolean {
-  return harmful && (
-    !before || !after || relationOverall(then, before) !== relationOverall(now, after) || couldFit(then, before) !== couldFit(now, after)
+function standsOtherwise(
+  { before, after, harms: harmful }: ChangedStatement,
+  then: Look,
+  now: Look,
+): boolean {
+  return (
+    harmful &&
+    (!before ||
+      !after ||
+      relationOverall(then, before) !== relationOverall(now, after) ||
+      couldFit(then, before) !== couldFit(now, after))
   );
 }

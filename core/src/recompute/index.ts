@@ -2,9 +2,9 @@ import type { BarRow } from '../bars';
 import { canonicalJson, sameValue } from '../canonical';
 import { CaseError, caseProblems, type Case, type CaseProblem } from '../case';
 import type { CharacterId, CompiledGuide, TaxonId } from '../guide';
+import { decide, type Outcome, type Reason, type Verdict } from '../verdict';
 import { changeBetween, statementsMet, touched } from './change';
 import { withRowsAgain } from './rows';
-import { decide, type Outcome, type Reason, type Verdict } from '../verdict';
 
 /** A stored verdict, asked again of another guide version. */
 export interface Recomputed {
@@ -14,10 +14,16 @@ export interface Recomputed {
   readonly recalled: boolean;
   readonly reasonsGone: readonly Reason[];
   readonly reasonsNew: readonly Reason[];
-  readonly rows: readonly { readonly taxon: TaxonId; readonly from: { readonly have: number; readonly need: number } | undefined; readonly to: { readonly have: number; readonly need: number } | undefined }[];
+  readonly rows: readonly {
+    readonly taxon: TaxonId;
+    readonly from: { readonly have: number; readonly need: number } | undefined;
+    readonly to: { readonly have: number; readonly need: number } | undefined;
+  }[];
   /** What was read and the new guide no longer asks; these readings were left out. */
   readonly unread: readonly CaseProblem[];
-  /** Statements on what was read that differ between the two guides; none where the old guide is not at hand. */
+  /**
+   * Statements on what was read that differ between the two guides; none where the old guide is not at hand.
+   */
   readonly statements: readonly { readonly taxon: TaxonId; readonly character: CharacterId }[];
 }
 
@@ -28,19 +34,27 @@ interface Stored {
 }
 
 /**
- * Re-evaluates a stored find under a new guide version, with what changed and why. The find stays as it is; readings
- * that the new guide cannot read are left out and named. A target that the new guide does not know is a CaseError.
+ * Re-evaluates a stored find under a new guide version, with what changed and why. The find stays as it is;
+ * readings that the new guide cannot read are left out and named. A target that the new guide does not know
+ * is a CaseError.
  */
-export function recompute(stored: Stored, guide: CompiledGuide): { verdict: Verdict; difference: Recomputed } {
+export function recompute(
+  stored: Stored,
+  guide: CompiledGuide,
+): { verdict: Verdict; difference: Recomputed } {
   return askedAgain(stored, guide, []);
 }
 
 /**
- * Re-evaluates any number of stored finds under a new version: the two versions are compared once, and only what the
- * difference touches is asked again. What it does not touch keeps its verdict, under the new version's name; the
- * result is the same as that of `recompute` for each, with the statements that differ (`core/test/recompute.test.ts`).
+ * Re-evaluates any number of stored finds under a new version: the two versions are compared once, and only
+ * what the difference touches is asked again. What it does not touch keeps its verdict, under the new
+ * version's name; the result is the same as that of `recompute` for each, with the statements that differ
+ * (`core/test/recompute.test.ts`).
  */
-export function recomputer(before: CompiledGuide, after: CompiledGuide): (stored: Stored) => { verdict: Verdict; difference: Recomputed } {
+export function recomputer(
+  before: CompiledGuide,
+  after: CompiledGuide,
+): (stored: Stored) => { verdict: Verdict; difference: Recomputed } {
   const change = changeBetween(before, after);
   const asksTheSame = !change.everything && change.characters.size === 0;
   return (stored) => {
@@ -58,19 +72,34 @@ export function recomputer(before: CompiledGuide, after: CompiledGuide): (stored
     return {
       verdict: { ...verdict, guide: { id: after.guide.id, version: after.version } },
       difference: {
-        before: { outcome, version: before.version }, after: { outcome, version: after.version },
-        recalled: false, reasonsGone: [], reasonsNew: [], rows: [], unread: [], statements,
+        before: { outcome, version: before.version },
+        after: { outcome, version: after.version },
+        recalled: false,
+        reasonsGone: [],
+        reasonsNew: [],
+        rows: [],
+        unread: [],
+        statements,
       },
     };
   };
 }
 
-function askedAgain(stored: Stored, guide: CompiledGuide, statements: Recomputed['statements']): { verdict: Verdict; difference: Recomputed } {
+function askedAgain(
+  stored: Stored,
+  guide: CompiledGuide,
+  statements: Recomputed['statements'],
+): { verdict: Verdict; difference: Recomputed } {
   const { find, unread } = readable(stored.find, guide);
   return compared(stored.verdict, decide(guide, find), unread, statements);
 }
 
-function compared(old: Verdict, verdict: Verdict, unread: Recomputed['unread'], statements: Recomputed['statements']): { verdict: Verdict; difference: Recomputed } {
+function compared(
+  old: Verdict,
+  verdict: Verdict,
+  unread: Recomputed['unread'],
+  statements: Recomputed['statements'],
+): { verdict: Verdict; difference: Recomputed } {
   return {
     verdict,
     difference: {
@@ -86,16 +115,29 @@ function compared(old: Verdict, verdict: Verdict, unread: Recomputed['unread'], 
 }
 
 function rowsChanged(before: readonly BarRow[], after: readonly BarRow[]): Recomputed['rows'] {
-  const sameRow = (a: BarRow | undefined, b: BarRow | undefined) => a?.taxon === b?.taxon && a?.have === b?.have && a?.need === b?.need;
-  if (before === after || before.length === after.length && before.every((row, i) => sameRow(row, after[i]))) return [];
-  const count = (rows: readonly BarRow[]) => new Map(rows.map((row) => [row.taxon, { have: row.have, need: row.need }]));
+  const sameRow = (a: BarRow | undefined, b: BarRow | undefined) =>
+    a?.taxon === b?.taxon && a?.have === b?.have && a?.need === b?.need;
+  if (
+    before === after ||
+    (before.length === after.length && before.every((row, i) => sameRow(row, after[i])))
+  )
+    return [];
+  const count = (rows: readonly BarRow[]) =>
+    new Map(rows.map((row) => [row.taxon, { have: row.have, need: row.need }]));
   const [from, to] = [count(before), count(after)];
-  return [...new Set([...from.keys(), ...to.keys()])].sort()
-    .filter((taxon) => from.get(taxon)?.have !== to.get(taxon)?.have || from.get(taxon)?.need !== to.get(taxon)?.need)
+  return [...new Set([...from.keys(), ...to.keys()])]
+    .sort()
+    .filter(
+      (taxon) =>
+        from.get(taxon)?.have !== to.get(taxon)?.have || from.get(taxon)?.need !== to.get(taxon)?.need,
+    )
     .map((taxon) => ({ taxon, from: from.get(taxon), to: to.get(taxon) }));
 }
 
-function reasonsChanged(before: readonly Reason[], after: readonly Reason[]): { reasonsGone: Reason[]; reasonsNew: Reason[] } {
+function reasonsChanged(
+  before: readonly Reason[],
+  after: readonly Reason[],
+): { reasonsGone: Reason[]; reasonsNew: Reason[] } {
   if (before === after || sameValue(before, after)) return { reasonsGone: [], reasonsNew: [] };
   const old = new Map(before.map((reason) => [canonicalJson(reason), reason]));
   const now = new Map(after.map((reason) => [canonicalJson(reason), reason]));

@@ -18,7 +18,9 @@ function compare(look: Look, known: Known): Relation {
     const meetsUsual = look.high >= known.usual[0] && look.low <= known.usual[1];
     // A measure so vague that it reaches beyond all that is known is no fit.
     const within = look.low >= known.possible[0] && look.high <= known.possible[1];
-    return meetsUsual && (within || look.high - look.low <= (known.usual[1] - known.usual[0]) / 2) ? 'fits' : 'strains';
+    return meetsUsual && (within || look.high - look.low <= (known.usual[1] - known.usual[0]) / 2)
+      ? 'fits'
+      : 'strains';
   }
   return 'silent';
 }
@@ -39,15 +41,24 @@ export function couldFit(look: Look, taxon: CompiledTaxon): boolean {
   const known = taxon.overall.get(look.character.index);
   if (!known) return false;
   if (look.kind === 'states' && known.kind === 'states') return (look.mask & known.usual) !== 0;
-  return look.kind === 'number' && known.kind === 'number' && look.high >= known.usual[0] && look.low <= known.usual[1];
+  return (
+    look.kind === 'number' &&
+    known.kind === 'number' &&
+    look.high >= known.usual[0] &&
+    look.low <= known.usual[1]
+  );
 }
 
 /**
  * For the target, at the stages recorded. With several stages on one plant the reading may come from any of
- * them: it is against only if all of them speak and all exclude it. Without a recorded stage all stages count.
- * What fades is never against the target for being absent.
+ * them: it is against only if all of them speak and all exclude it. Without a recorded stage all stages
+ * count. What fades is never against the target for being absent.
  */
-export function relationAtStages(look: Look, taxon: CompiledTaxon, stages: readonly StageId[] | undefined): Relation {
+export function relationAtStages(
+  look: Look,
+  taxon: CompiledTaxon,
+  stages: readonly StageId[] | undefined,
+): Relation {
   const stated = taxon.atStage.get(look.character.index);
   if (!stated) return 'silent';
   let seen = 0;
@@ -69,7 +80,9 @@ export function relationAtStages(look: Look, taxon: CompiledTaxon, stages: reado
   return 'against';
 }
 
-/** A reading of something that cannot be seen at any recorded stage: the stage must be wrong, or the reading. */
+/**
+ * A reading of something that cannot be seen at any recorded stage: the stage must be wrong, or the reading.
+ */
 export function disputesStage(look: Look, stages: readonly StageId[]): boolean {
   if (stages.some((stage) => look.character.stages.has(stage))) return false;
   if (look.kind === 'states') return (look.mask & ~look.character.absentMask) !== 0;

@@ -2,7 +2,10 @@ import type { Context } from '../case/schema';
 import type { CompiledTaxon, StageId } from '../guide';
 import type { Relation } from '../relation';
 
-/** What the calendar and the height above the sea say of a taxon, each like a reading: they order and raise doubts, and never rule out. */
+/**
+ * What the calendar and the height above the sea say of a taxon, each like a reading: they order and raise
+ * doubts, and never rule out.
+ */
 export interface Expected {
   readonly season: Relation;
   readonly height: Relation;
@@ -20,16 +23,33 @@ function monthsAway(month: number, [from, to]: readonly [number, number]): numbe
 }
 
 /**
- * How month and height stand to what the guide says of these stages of a taxon. `strains`: one month beside the usual
- * ones, or a little beyond the band: years and slopes differ. `silent`: nothing was recorded, or nothing is said.
+ * How month and height stand to what the guide says of these stages of a taxon. `strains`: one month beside
+ * the usual ones, or a little beyond the band: years and slopes differ. `silent`: nothing was recorded, or
+ * nothing is said.
  */
-export function expectedHere({ taxon }: CompiledTaxon, stages: readonly StageId[] | undefined, { month, elevation }: Pick<Context, 'month' | 'elevation'>): Expected {
+export function expectedHere(
+  { taxon }: CompiledTaxon,
+  stages: readonly StageId[] | undefined,
+  { month, elevation }: Pick<Context, 'month' | 'elevation'>,
+): Expected {
   const told = (taxon.phenology ?? []).filter((p) => stages === undefined || stages.includes(p.stage));
-  const complete = told.length > 0 && (stages ?? taxon.stages).every((stage) => !taxon.stages.includes(stage) || told.some((p) => p.stage === stage));
+  const complete =
+    told.length > 0 &&
+    (stages ?? taxon.stages).every(
+      (stage) => !taxon.stages.includes(stage) || told.some((p) => p.stage === stage),
+    );
   if (!complete) return { season: 'silent', height: 'silent' };
-  const beyond = (p: (typeof told)[number]) => (elevation === undefined ? 0 : Math.max(p.elevation[0] - elevation, elevation - p.elevation[1], 0));
+  const beyond = (p: (typeof told)[number]) =>
+    elevation === undefined ? 0 : Math.max(p.elevation[0] - elevation, elevation - p.elevation[1], 0);
   const nearest = Math.min(...told.map(beyond));
-  const height: Relation = elevation === undefined ? 'silent' : nearest === 0 ? 'fits' : nearest <= HEIGHT_LEEWAY ? 'strains' : 'against';
+  const height: Relation =
+    elevation === undefined
+      ? 'silent'
+      : nearest === 0
+        ? 'fits'
+        : nearest <= HEIGHT_LEEWAY
+          ? 'strains'
+          : 'against';
   if (month === undefined) return { season: 'silent', height };
   const away = Math.min(...told.filter((p) => beyond(p) === nearest).map((p) => monthsAway(month, p.months)));
   return { season: away === 0 ? 'fits' : away === 1 ? 'strains' : 'against', height };

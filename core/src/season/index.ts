@@ -1,4 +1,7 @@
-/** When what stands where: warmth summed over days, rain and frost, corrected by height, slope, shade, and what was seen there. */
+/**
+ * When what stands where: warmth summed over days, rain and frost, corrected by height, slope, shade, and
+ * what was seen there.
+ */
 export * from './expected';
 export * from './site';
 export * from './warmth';

@@ -1,11 +1,13 @@
 /**
- * What a person's own records say beside the guide. The warmth that a stage waits for is the guide's, times how far the taxon in this region differs from it, times
- * how far this place differs for everything that grows there, times how far one year differs from another. In logarithms these add up, each normally distributed
- * around nothing, and what was seen moves all of them at once: little after one year, more with each further one, and a taxon never seen at a place by what was
- * seen of others there.
+ * What a person's own records say beside the guide. The warmth that a stage waits for is the guide's, times
+ * how far the taxon in this region differs from it, times how far this place differs for everything that
+ * grows there, times how far one year differs from another. In logarithms these add up, each normally
+ * distributed around nothing, and what was seen moves all of them at once: little after one year, more with
+ * each further one, and a taxon never seen at a place by what was seen of others there.
  *
- * Method: Gaussian linear model with crossed random effects, solved exactly (Lindley and Smith, "Bayes estimates for the linear model", JRSS B 34, 1972); the
- * places are eliminated first, so that it stays quick with many of them.
+ * Method: Gaussian linear model with crossed random effects, solved exactly (Lindley and Smith, "Bayes
+ * estimates for the linear model", JRSS B 34, 1972); the places are eliminated first, so that it stays quick
+ * with many of them.
  */
 
 /** When a stage began at a place in one year, as a share of the guide's warmth. */
@@ -47,7 +49,11 @@ export class Learned {
   readonly #cross: Float64Array[];
 
   /** @param spreadOf how far plants differ from the guide, by taxon and stage */
-  constructor(onsets: readonly Onset[], readonly spreadOf: (what: string) => number, readonly spreads: Spreads = SPREADS) {
+  constructor(
+    onsets: readonly Onset[],
+    readonly spreadOf: (what: string) => number,
+    readonly spreads: Spreads = SPREADS,
+  ) {
     this.#whats = numbered(onsets.map(({ what }) => what));
     this.#places = numbered(onsets.map(({ place }) => place));
     const [n, p] = [this.#whats.size, this.#places.size];
@@ -68,14 +74,21 @@ export class Learned {
       const key = `${what} ${place}`;
       this.#years.set(key, (this.#years.get(key) ?? new Set()).add(year));
     }
-    const matrix = Array.from({ length: n }, (_, i) => { const row = new Float64Array(n); row[i] = own[i] ?? 0; return row; });
+    const matrix = Array.from({ length: n }, (_, i) => {
+      const row = new Float64Array(n);
+      row[i] = own[i] ?? 0;
+      return row;
+    });
     const right = ownRight.slice();
     for (let j = 0; j < p; j += 1) {
       const [row, pivot] = [between[j] ?? new Float64Array(n), placeOwn[j] ?? 1];
       const seen = [...row.keys()].filter((i) => row[i] !== 0);
       for (const i of seen) {
         right[i] = (right[i] ?? 0) - ((row[i] ?? 0) * (placeRight[j] ?? 0)) / pivot;
-        for (const k of seen) { const line = matrix[i]; if (line) line[k] = (line[k] ?? 0) - ((row[i] ?? 0) * (row[k] ?? 0)) / pivot; }
+        for (const k of seen) {
+          const line = matrix[i];
+          if (line) line[k] = (line[k] ?? 0) - ((row[i] ?? 0) * (row[k] ?? 0)) / pivot;
+        }
       }
     }
     this.#covariance = inverse(matrix);
@@ -94,11 +107,11 @@ export class Learned {
   /** What is believed of a taxon's stage at a place, also where neither was ever seen. */
   belief(what: string, place: string): Belief {
     const [i, j] = [this.#whats.get(what), this.#places.get(place)];
-    const ofWhat = i === undefined ? this.spreadOf(what) ** 2 : this.#covariance[i]?.[i] ?? 0;
-    const ofPlace = j === undefined ? this.spreads.place ** 2 : this.#placeVariance[j] ?? 0;
-    const both = i === undefined || j === undefined ? 0 : this.#cross[j]?.[i] ?? 0;
+    const ofWhat = i === undefined ? this.spreadOf(what) ** 2 : (this.#covariance[i]?.[i] ?? 0);
+    const ofPlace = j === undefined ? this.spreads.place ** 2 : (this.#placeVariance[j] ?? 0);
+    const both = i === undefined || j === undefined ? 0 : (this.#cross[j]?.[i] ?? 0);
     return {
-      mean: (i === undefined ? 0 : this.#mean[i] ?? 0) + (j === undefined ? 0 : this.#placeMean[j] ?? 0),
+      mean: (i === undefined ? 0 : (this.#mean[i] ?? 0)) + (j === undefined ? 0 : (this.#placeMean[j] ?? 0)),
       deviation: Math.sqrt(Math.max(0, ofWhat + ofPlace + 2 * both) + this.spreads.year ** 2),
     };
   }
@@ -114,13 +127,15 @@ export class Learned {
   }
 }
 
-const numbered = (all: readonly string[]): ReadonlyMap<string, number> => new Map([...new Set(all)].map((one, index) => [one, index]));
+const numbered = (all: readonly string[]): ReadonlyMap<string, number> =>
+  new Map([...new Set(all)].map((one, index) => [one, index]));
 function dot(a: Float64Array, b: Float64Array): number {
   let sum = 0;
   for (let i = 0; i < a.length; i += 1) sum += (a[i] ?? 0) * (b[i] ?? 0);
   return sum;
 }
-const times = (matrix: readonly Float64Array[], vector: Float64Array): Float64Array => Float64Array.from(matrix, (row) => dot(row, vector));
+const times = (matrix: readonly Float64Array[], vector: Float64Array): Float64Array =>
+  Float64Array.from(matrix, (row) => dot(row, vector));
 
 /** The inverse of a symmetric, positive definite matrix, by Cholesky's factors. */
 function inverse(matrix: readonly Float64Array[]): Float64Array[] {
@@ -148,7 +163,10 @@ function inverse(matrix: readonly Float64Array[]): Float64Array[] {
       for (let k = i + 1; k < n; k += 1) sum -= (low[k]?.[i] ?? 0) * (x[k] ?? 0);
       x[i] = sum / (low[i]?.[i] ?? 1);
     }
-    for (let i = 0; i < n; i += 1) { const row = out[i]; if (row) row[column] = x[i] ?? 0; }
+    for (let i = 0; i < n; i += 1) {
+      const row = out[i];
+      if (row) row[column] = x[i] ?? 0;
+    }
   }
   return out;
 }

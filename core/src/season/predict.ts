@@ -6,9 +6,22 @@ import { SPREADS, type Belief, type Learned } from './learn';
 import { asTheGuide, type LagBelief } from './rain';
 import { scenariosOf, SEASON_DAYS, type Scenario } from './scenario';
 import { degreesAt, roughDegreesAt, type Site } from './site';
-import { beginsOf, endsOf, firstFrost, NEVER, packed, stageSpan, type Deviation, type Packed, type Span } from './window';
+import {
+  beginsOf,
+  endsOf,
+  firstFrost,
+  NEVER,
+  packed,
+  stageSpan,
+  type Deviation,
+  type Packed,
+  type Span,
+} from './window';
 
-/** A day that nobody knows exactly: in one of ten cases it is before `low`, in one of ten after `high`, and as often before `mid` as after it. */
+/**
+ * A day that nobody knows exactly: in one of ten cases it is before `low`, in one of ten after `high`, and as
+ * often before `mid` as after it.
+ */
 export interface Spread {
   readonly low: Day;
   readonly mid: Day;
@@ -27,10 +40,16 @@ export interface Forecast {
 }
 
 type Warm = Need & { readonly begins: { readonly warmth: NonNullable<Need['begins']['warmth']> } };
-/** Rain and cool spells open a season of their own; when they come says little of the warmth that was needed. */
-export const decidedByWarmth = (need: Need): need is Warm => need.begins.warmth !== undefined && !need.begins.rain && !need.begins.cool;
+/**
+ * Rain and cool spells open a season of their own; when they come says little of the warmth that was needed.
+ */
+export const decidedByWarmth = (need: Need): need is Warm =>
+  need.begins.warmth !== undefined && !need.begins.rain && !need.begins.cool;
 
-/** What was seen this season at a place of one stage: not yet on `after`, there by `by` and still on `still`, and over on `over`. */
+/**
+ * What was seen this season at a place of one stage: not yet on `after`, there by `by` and still on `still`,
+ * and over on `over`.
+ */
 export interface ThisSeason {
   readonly after?: Day | undefined;
   readonly by?: Day | undefined;
@@ -64,7 +83,13 @@ export class Forecaster {
    * @param today the day that is asked about; the weather is known up to the day before it
    * @param lags by taxon, what was learned of how long after rain it comes
    */
-  constructor(readonly series: WeatherSeries, year: number, readonly today: Day, readonly learned?: Learned, readonly lags: ReadonlyMap<string, LagBelief> = new Map()) {
+  constructor(
+    readonly series: WeatherSeries,
+    year: number,
+    readonly today: Day,
+    readonly learned?: Learned,
+    readonly lags: ReadonlyMap<string, LagBelief> = new Map(),
+  ) {
     this.scenarios = scenariosOf(series, year, today);
     this.from = newYear(year);
   }
@@ -77,15 +102,20 @@ export class Forecaster {
     const key = own || seen ? undefined : `${what} ${warmer}`;
     const have = key === undefined ? undefined : this.#alike.get(key);
     if (have) return have;
-    const { mean, deviation } = own ?? { mean: 0, deviation: Math.hypot(need.begins.warmth?.spread ?? 0, SPREADS.place, SPREADS.year) };
+    const { mean, deviation } = own ?? {
+      mean: 0,
+      deviation: Math.hypot(need.begins.warmth?.spread ?? 0, SPREADS.place, SPREADS.year),
+    };
     const notBefore = this.today - this.from;
     const spread = need.begins.rain?.spread ?? 1;
     const lag = this.lags.get(taxon.id) ?? asTheGuide(spread);
     const deviations = Z.map((z, index): Deviation => ({
-      factor: need.begins.warmth ? Math.exp(mean + deviation * z) : 1, lag: (lag.mean + lag.deviation * (Z[LAG_ORDER[index] ?? 0] ?? 0)) / spread,
+      factor: need.begins.warmth ? Math.exp(mean + deviation * z) : 1,
+      lag: (lag.mean + lag.deviation * (Z[LAG_ORDER[index] ?? 0] ?? 0)) / spread,
     }));
     const all: Packed[] = [];
-    for (const scenario of this.scenarios) for (const one of deviations) all.push(stageSpan(need, scenario, warmer, one, notBefore));
+    for (const scenario of this.scenarios)
+      for (const one of deviations) all.push(stageSpan(need, scenario, warmer, one, notBefore));
     if (key !== undefined) this.#alike.set(key, all);
     return seen ? lasting(corrected(all, this.#since(seen)), this.#since(seen)) : all;
   }
@@ -97,15 +127,24 @@ export class Forecaster {
 
   /** What was learned that matters to a stage at a place, if anything was. */
   #own(need: Need, what: string, place: string): Belief | undefined {
-    return this.learned && decidedByWarmth(need) && this.learned.knows(what, place) ? this.learned.belief(what, place) : undefined;
+    return this.learned && decidedByWarmth(need) && this.learned.knows(what, place)
+      ? this.learned.belief(what, place)
+      : undefined;
   }
 
   #warmer(site: Site, need: Need): number {
-    return need.begins.rain ? roughDegreesAt(this.series.elevation, site) : degreesAt(this.series.elevation, site);
+    return need.begins.rain
+      ? roughDegreesAt(this.series.elevation, site)
+      : degreesAt(this.series.elevation, site);
   }
 
   /** Every way in which a part may be had. */
-  #part(taxon: CompiledTaxon, part: Wanted, place: Where, seen: ReadonlyMap<StageId, ThisSeason> | undefined): Packed[] | undefined {
+  #part(
+    taxon: CompiledTaxon,
+    part: Wanted,
+    place: Where,
+    seen: ReadonlyMap<StageId, ThisSeason> | undefined,
+  ): Packed[] | undefined {
     const needs = (taxon.taxon.needs ?? []).filter(({ stage }) => part.stages.includes(stage));
     // A part that is good at a stage of which nothing is known cannot be foreseen.
     if (needs.length < part.stages.length || needs.length === 0) return undefined;
@@ -122,13 +161,25 @@ export class Forecaster {
     });
   }
 
-  /** Every way in which a part may be had, as days of the calendar; those in which it does not come are left out. */
+  /**
+   * Every way in which a part may be had, as days of the calendar; those in which it does not come are left
+   * out.
+   */
   spans(taxon: CompiledTaxon, part: Wanted, place: Where, seen?: ReadonlyMap<StageId, ThisSeason>): Span[] {
-    return (this.#part(taxon, part, place, seen) ?? []).flatMap((span) => (span === NEVER ? [] : [{ begins: this.from + beginsOf(span), ends: this.from + endsOf(span) }]));
+    return (this.#part(taxon, part, place, seen) ?? []).flatMap((span) =>
+      span === NEVER ? [] : [{ begins: this.from + beginsOf(span), ends: this.from + endsOf(span) }],
+    );
   }
 
-  /** @returns nothing where the guide does not say what the part waits for, or where it does not come any more */
-  part(taxon: CompiledTaxon, part: Wanted, place: Where, seen?: ReadonlyMap<StageId, ThisSeason>): Forecast | undefined {
+  /**
+   * @returns nothing where the guide does not say what the part waits for, or where it does not come any more
+   */
+  part(
+    taxon: CompiledTaxon,
+    part: Wanted,
+    place: Where,
+    seen?: ReadonlyMap<StageId, ThisSeason>,
+  ): Forecast | undefined {
     const spans = this.#part(taxon, part, place, seen);
     if (!spans) return undefined;
     const known = this.#summed.get(spans);
@@ -143,8 +194,17 @@ export class Forecaster {
       comes += 1;
       if (beginsOf(span) <= today) there += 1;
     }
-    const years = Math.max(0, ...part.stages.map((stage) => this.learned?.years(whatOf(taxon.id, stage), place.id) ?? 0));
-    const forecast = { begins: this.#spread(sure.map(beginsOf)), ends: this.#spread(sure.map(endsOf)), years, chance: there / spans.length, comes: comes / spans.length };
+    const years = Math.max(
+      0,
+      ...part.stages.map((stage) => this.learned?.years(whatOf(taxon.id, stage), place.id) ?? 0),
+    );
+    const forecast = {
+      begins: this.#spread(sure.map(beginsOf)),
+      ends: this.#spread(sure.map(endsOf)),
+      years,
+      chance: there / spans.length,
+      comes: comes / spans.length,
+    };
     if (years === 0) this.#summed.set(spans, forecast);
     return forecast;
   }
@@ -168,7 +228,10 @@ function inOrder(list: readonly number[]): Float64Array {
   return sorted;
 }
 
-/** Between the two nearest of a sorted list (type 5 of Hyndman and Fan, "Sample quantiles in statistical packages", 1996: each value stands for the middle of its share). */
+/**
+ * Between the two nearest of a sorted list (type 5 of Hyndman and Fan, "Sample quantiles in statistical
+ * packages", 1996: each value stands for the middle of its share).
+ */
 export function quantile(sorted: Float64Array, share: number): number {
   const place = Math.min(Math.max(share * sorted.length - 0.5, 0), sorted.length - 1);
   const [below, above] = [sorted[Math.floor(place)] ?? 0, sorted[Math.ceil(place)] ?? 0];
@@ -181,10 +244,19 @@ function union(a: Packed, b: Packed): Packed {
 }
 
 const A_WEEK = 7;
-/** Only what agrees with what was seen, as often as it takes to stand for all; where nothing does, what is nearest to it. */
-function corrected(all: readonly Packed[], { after = -Infinity, by = Infinity }: Pick<ThisSeason, 'after' | 'by'>): Packed[] {
-  const agree = all.filter((span) => (span === NEVER ? by === Infinity : beginsOf(span) > after && beginsOf(span) <= by));
-  if (agree.some((span) => span !== NEVER)) return all.map((span, index) => (agree.includes(span) ? span : agree[index % agree.length] ?? NEVER));
+/**
+ * Only what agrees with what was seen, as often as it takes to stand for all; where nothing does, what is
+ * nearest to it.
+ */
+function corrected(
+  all: readonly Packed[],
+  { after = -Infinity, by = Infinity }: Pick<ThisSeason, 'after' | 'by'>,
+): Packed[] {
+  const agree = all.filter((span) =>
+    span === NEVER ? by === Infinity : beginsOf(span) > after && beginsOf(span) <= by,
+  );
+  if (agree.some((span) => span !== NEVER))
+    return all.map((span, index) => (agree.includes(span) ? span : (agree[index % agree.length] ?? NEVER)));
   return all.map((span) => {
     if (span === NEVER) return by === Infinity ? NEVER : packed(by, by + A_WEEK);
     const begins = Math.min(Math.max(beginsOf(span), after + 1), by);
@@ -192,8 +264,14 @@ function corrected(all: readonly Packed[], { after = -Infinity, by = Infinity }:
   });
 }
 
-/** What was still there on a day lasts beyond it, by a week or a fifth of the time foreseen for all of it; what was over by then lasts no longer. */
-function lasting(all: readonly Packed[], { still = -Infinity, over = Infinity }: Pick<ThisSeason, 'still' | 'over'>): Packed[] {
+/**
+ * What was still there on a day lasts beyond it, by a week or a fifth of the time foreseen for all of it;
+ * what was over by then lasts no longer.
+ */
+function lasting(
+  all: readonly Packed[],
+  { still = -Infinity, over = Infinity }: Pick<ThisSeason, 'still' | 'over'>,
+): Packed[] {
   if (still === -Infinity && over === Infinity) return [...all];
   return all.map((span) => {
     if (span === NEVER) return NEVER;

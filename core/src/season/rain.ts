@@ -9,9 +9,10 @@ import { firstReaching } from './warmth';
 import { AS_THE_GUIDE_SAYS, withinSeason } from './window';
 
 /**
- * How long after rain a fungus comes, beside what the guide says. Which rain brought it nobody sees; but each visit, with it there or not, agrees with some lags
- * and not with others. So every lag is tried on every visit (Bayes' rule on a grid of days), and what is believed afterwards moves all its stages at once:
- * shrunk towards the guide, less with each year of records.
+ * How long after rain a fungus comes, beside what the guide says. Which rain brought it nobody sees; but each
+ * visit, with it there or not, agrees with some lags and not with others. So every lag is tried on every
+ * visit (Bayes' rule on a grid of days), and what is believed afterwards moves all its stages at once: shrunk
+ * towards the guide, less with each year of records.
  *
  * A visit says little by itself: rain falls in patches, and a single one is overlooked.
  */
@@ -24,7 +25,10 @@ export interface LagBelief {
   readonly years: number;
 }
 
-/** How the guide's spread comes about: one kind in one region differs from it, and one year from another. Together they are the whole of it. */
+/**
+ * How the guide's spread comes about: one kind in one region differs from it, and one year from another.
+ * Together they are the whole of it.
+ */
 const OF_TAXON = 0.8;
 const OF_YEAR = 0.6;
 /** How often it is there although rain and lag say no, or not seen there although they say yes. */
@@ -50,10 +54,22 @@ interface Look {
 }
 
 /**
- * For which lags it should be there on the day of a visit: one bit for each, the lowest for the shortest. It is there where some soaking rain fell so long
- * before as the lag, and not longer before than it lasts besides.
+ * For which lags it should be there on the day of a visit: one bit for each, the lowest for the shortest. It
+ * is there where some soaking rain fell so long before as the lag, and not longer before than it lasts
+ * besides.
  */
-function lagsThatBring({ need: { begins: { rain } }, season: { first, over, lasts }, day }: Look, scenario: Scenario, shortest: number, count: number): number {
+function lagsThatBring(
+  {
+    need: {
+      begins: { rain },
+    },
+    season: { first, over, lasts },
+    day,
+  }: Look,
+  scenario: Scenario,
+  shortest: number,
+  count: number,
+): number {
   if (first < 0 || day < first || day >= over) return 0;
   const soaked = scenario.soaked(rain.millimetres, rain.days);
   const every = 2 ** count - 1;
@@ -70,43 +86,75 @@ function lagsThatBring({ need: { begins: { rain } }, season: { first, over, last
 }
 
 /** What sightings of earlier years say of each taxon that waits for rain. */
-export function lagsOf(places: readonly SeenPlace[], guide: CompiledGuide, series: WeatherSeries, before: Day): ReadonlyMap<string, LagBelief> {
+export function lagsOf(
+  places: readonly SeenPlace[],
+  guide: CompiledGuide,
+  series: WeatherSeries,
+  before: Day,
+): ReadonlyMap<string, LagBelief> {
   /** Logarithm of how well each lag agrees with all that was seen. */
-  const agrees = new Map<string, { readonly logs: Float64Array; readonly spread: number; readonly years: Set<number> }>();
+  const agrees = new Map<
+    string,
+    { readonly logs: Float64Array; readonly spread: number; readonly years: Set<number> }
+  >();
   const needsOf = new Map<string, readonly Rainy[]>();
   const seasonsOf = new Map<string, readonly Pick<Look, 'need' | 'season'>[]>();
   for (const place of places) {
     const warmer = roughDegreesAt(series.elevation, place.site);
-    for (const { id, needs, year, sightings } of byTaxonAndYear(place, before, (id) => kept(needsOf, id, () => (guide.taxon(id)?.taxon.needs ?? []).filter(isRainy)))) {
+    for (const { id, needs, year, sightings } of byTaxonAndYear(place, before, (id) =>
+      kept(needsOf, id, () => (guide.taxon(id)?.taxon.needs ?? []).filter(isRainy)),
+    )) {
       const scenario = pastYear(series, year);
       if (!scenario) continue;
-      const seasons = kept(seasonsOf, `${id} ${year} ${warmer}`, () => needs.map((need) => ({ need, season: withinSeason(need, scenario, warmer, AS_THE_GUIDE_SAYS) })));
+      const seasons = kept(seasonsOf, `${id} ${year} ${warmer}`, () =>
+        needs.map((need) => ({ need, season: withinSeason(need, scenario, warmer, AS_THE_GUIDE_SAYS) })),
+      );
       const looks = sightings.flatMap((one) => looksOf(one, seasons, scenario.from));
       if (looks.length === 0) continue;
       const spread = needs[0]?.begins.rain.spread ?? 3;
-      const row = kept(agrees, id, () => ({ logs: new Float64Array(2 * REACH + 1), spread, years: new Set<number>() }));
+      const row = kept(agrees, id, () => ({
+        logs: new Float64Array(2 * REACH + 1),
+        spread,
+        years: new Set<number>(),
+      }));
       row.years.add(year);
       // Longer or shorter by what one year differs from another, each of five equal shares.
-      const ofYear = Z.map((z) => Math.max(-YEAR_REACH, Math.min(Math.round(z * OF_YEAR * spread), YEAR_REACH)));
+      const ofYear = Z.map((z) =>
+        Math.max(-YEAR_REACH, Math.min(Math.round(z * OF_YEAR * spread), YEAR_REACH)),
+      );
       const count = 2 * (REACH + YEAR_REACH) + 1;
       const asForeseen = new Int32Array(count);
       for (const look of looks) {
-        const bits = lagsThatBring(look, scenario, Math.round(look.need.begins.rain.lag) - REACH - YEAR_REACH, count);
-        for (let at = 0; at < count; at += 1) if (((bits >>> at) & 1) === Number(look.there)) asForeseen[at] = (asForeseen[at] ?? 0) + 1;
+        const bits = lagsThatBring(
+          look,
+          scenario,
+          Math.round(look.need.begins.rain.lag) - REACH - YEAR_REACH,
+          count,
+        );
+        for (let at = 0; at < count; at += 1)
+          if (((bits >>> at) & 1) === Number(look.there)) asForeseen[at] = (asForeseen[at] ?? 0) + 1;
       }
       // As a share of the likeliest: each visit that agrees makes a lag so many times likelier.
       const most = asForeseen.reduce((a, b) => Math.max(a, b), 0);
       const likely = Float64Array.from(asForeseen, (agreeing) => Math.max(LEAST, TIMES ** (agreeing - most)));
       for (let at = 0; at < row.logs.length; at += 1) {
-        row.logs[at] = (row.logs[at] ?? 0) + Math.log(ofYear.reduce((sum, longer) => sum + (likely[at + YEAR_REACH + longer] ?? 0), 0));
+        row.logs[at] =
+          (row.logs[at] ?? 0) +
+          Math.log(ofYear.reduce((sum, longer) => sum + (likely[at + YEAR_REACH + longer] ?? 0), 0));
       }
     }
   }
-  return new Map([...agrees].map(([id, { logs, spread, years }]) => [id, believed(logs, spread, years.size)]));
+  return new Map(
+    [...agrees].map(([id, { logs, spread, years }]) => [id, believed(logs, spread, years.size)]),
+  );
 }
 
 /** What nothing was seen of: the guide's lag, and the whole of its spread. */
-export const asTheGuide = (spread: number): LagBelief => ({ mean: 0, deviation: spread * Math.hypot(OF_TAXON, OF_YEAR), years: 0 });
+export const asTheGuide = (spread: number): LagBelief => ({
+  mean: 0,
+  deviation: spread * Math.hypot(OF_TAXON, OF_YEAR),
+  years: 0,
+});
 
 function believed(logs: Float64Array, spread: number, years: number): LagBelief {
   const prior = (days: number) => -0.5 * (days / (OF_TAXON * spread)) ** 2;
@@ -135,22 +183,34 @@ interface Watched {
 }
 
 /** What was seen of those that wait for rain, in each year that is over. */
-function byTaxonAndYear({ sightings }: SeenPlace, before: Day, needsOf: (taxon: string) => readonly Rainy[]): Iterable<Watched> {
+function byTaxonAndYear(
+  { sightings }: SeenPlace,
+  before: Day,
+  needsOf: (taxon: string) => readonly Rainy[],
+): Iterable<Watched> {
   const all = new Map<string, Watched>();
   const last = isoOf(before);
   for (const one of sightings) {
     const needs = one.on < last ? needsOf(one.taxon) : [];
     if (needs.length === 0) continue;
     const year = Number(one.on.slice(0, 4));
-    kept(all, `${one.taxon} ${year}`, () => ({ id: one.taxon, needs, year, sightings: [] })).sightings.push(one);
+    kept(all, `${one.taxon} ${year}`, () => ({ id: one.taxon, needs, year, sightings: [] })).sightings.push(
+      one,
+    );
   }
   return all.values();
 }
 
 /** Seen at a stage: that stage is there. Looked for in vain: none of them is. */
-function looksOf({ what, stages, on }: SeenPlace['sightings'][number], seasons: readonly Pick<Look, 'need' | 'season'>[], from: Day): Look[] {
+function looksOf(
+  { what, stages, on }: SeenPlace['sightings'][number],
+  seasons: readonly Pick<Look, 'need' | 'season'>[],
+  from: Day,
+): Look[] {
   if (what === 'suspected' || (what === 'seen' && !stages)) return [];
   const there = what === 'seen';
   const day = dayOf(on) - from;
-  return seasons.filter(({ need }) => !there || stages?.includes(need.stage)).map((one) => ({ ...one, day, there }));
+  return seasons
+    .filter(({ need }) => !there || stages?.includes(need.stage))
+    .map((one) => ({ ...one, day, there }));
 }

@@ -9,7 +9,10 @@ const COOL_DAYS = 10;
 /** One number for two that have no more than a tenth. */
 const keyOf = (a: number, b: number) => Math.round(a * 10) * 100_000 + Math.round(b * 10);
 
-/** One way in which the weather of a season may go: what is known of it by today, and then as it went in another year. */
+/**
+ * One way in which the weather of a season may go: what is known of it by today, and then as it went in
+ * another year.
+ */
 export class Scenario {
   readonly #warmth = new Map<number, Float64Array>();
   readonly #frosts = new Map<number, readonly number[]>();
@@ -17,7 +20,13 @@ export class Scenario {
   readonly #soaked = new Map<number, readonly number[]>();
 
   /** @param known how many of its days are known, from the first on */
-  constructor(readonly from: Day, readonly least: readonly number[], readonly most: readonly number[], readonly rain: readonly number[], readonly known: number) {}
+  constructor(
+    readonly from: Day,
+    readonly least: readonly number[],
+    readonly most: readonly number[],
+    readonly rain: readonly number[],
+    readonly known: number,
+  ) {}
 
   /** Degree-days summed up to the end of each day, where it is so much warmer than at the station. */
   warmth(base: number, warmer: number): Float64Array {
@@ -41,7 +50,8 @@ export class Scenario {
     let sum = 0;
     for (let day = 0; day < means.length; day += 1) {
       sum += ((this.least[day] ?? 0) + (this.most[day] ?? 0)) / 2;
-      if (day >= COOL_DAYS) sum -= ((this.least[day - COOL_DAYS] ?? 0) + (this.most[day - COOL_DAYS] ?? 0)) / 2;
+      if (day >= COOL_DAYS)
+        sum -= ((this.least[day - COOL_DAYS] ?? 0) + (this.most[day - COOL_DAYS] ?? 0)) / 2;
       means[day] = sum / Math.min(day + 1, COOL_DAYS);
     }
     this.#tenDays = means;
@@ -66,7 +76,7 @@ export class Scenario {
     const days: number[] = [];
     let sum = 0;
     for (const [day, fell] of this.rain.entries()) {
-      sum += fell - (day >= within ? this.rain[day - within] ?? 0 : 0);
+      sum += fell - (day >= within ? (this.rain[day - within] ?? 0) : 0);
       if (sum >= millimetres) days.push(day);
     }
     this.#soaked.set(key, days);
@@ -78,23 +88,33 @@ export class Scenario {
 export function yearsOf(series: WeatherSeries): number[] {
   const last = yearOf(endOf(series) - 1);
   const years: number[] = [];
-  for (let year = yearOf(series.from); year <= last; year += 1) if (series.from <= newYear(year) && endOf(series) >= newYear(year + 1)) years.push(year);
+  for (let year = yearOf(series.from); year <= last; year += 1)
+    if (series.from <= newYear(year) && endOf(series) >= newYear(year + 1)) years.push(year);
   return years;
 }
 
 const pastYears = new WeakMap<WeatherSeries, Map<number, Scenario | undefined>>();
 
-/** The way in which a year went that is on record whole; made once, so that everything that is learned of it shares its sums. */
+/**
+ * The way in which a year went that is on record whole; made once, so that everything that is learned of it
+ * shares its sums.
+ */
 export function pastYear(series: WeatherSeries, year: number): Scenario | undefined {
   const years = pastYears.get(series) ?? new Map<number, Scenario | undefined>();
   pastYears.set(series, years);
-  if (!years.has(year)) years.set(year, newYear(year) >= series.from && newYear(year + 1) <= endOf(series) ? scenariosOf(series, year, newYear(year + 1))[0] : undefined);
+  if (!years.has(year))
+    years.set(
+      year,
+      newYear(year) >= series.from && newYear(year + 1) <= endOf(series)
+        ? scenariosOf(series, year, newYear(year + 1))[0]
+        : undefined,
+    );
   return years.get(year);
 }
 
 /**
- * The ways in which the season of a year may go, seen from a day: one for each whole year on record besides it. Where the whole season is known by then, the
- * one way in which it went.
+ * The ways in which the season of a year may go, seen from a day: one for each whole year on record besides
+ * it. Where the whole season is known by then, the one way in which it went.
  *
  * @param today the first day of which nothing is known yet
  * @throws RangeError where no year is on record whole

@@ -3,7 +3,10 @@ import type { Span } from './window';
 
 /** When to look again, so that the good days are hardly missed and few walks are made. */
 
-/** Something that ripens at one place, by all the ways in which its good days may fall; each as likely as the others. */
+/**
+ * Something that ripens at one place, by all the ways in which its good days may fall; each as likely as the
+ * others.
+ */
 export interface Ripening {
   readonly id: string;
   /** Days of the calendar. Left out where it does not come: that cannot be missed. */
@@ -19,12 +22,16 @@ const MOST_VISITS = 12;
 
 /** How likely it is that none of these days falls into the good ones. */
 export function missedBy(spans: readonly Span[], days: readonly Day[]): number {
-  return spans.length === 0 ? 0 : spans.filter(({ begins, ends }) => !days.some((day) => day >= begins && day <= ends)).length / spans.length;
+  return spans.length === 0
+    ? 0
+    : spans.filter(({ begins, ends }) => !days.some((day) => day >= begins && day <= ends)).length /
+        spans.length;
 }
 
 /**
- * The fewest days on which to look at one place: with no fewer can the chance to miss the good days be that small. Found by dynamic programming over the last
- * day of so many: which ways of ripening a further visit meets depends only on the visit before it.
+ * The fewest days on which to look at one place: with no fewer can the chance to miss the good days be that
+ * small. Found by dynamic programming over the last day of so many: which ways of ripening a further visit
+ * meets depends only on the visit before it.
  *
  * @param from the first day on which somebody can go, `to` the last
  * @param risk the chance to miss that is accepted, from 0 to 1
@@ -41,7 +48,9 @@ export function fewestVisits(spans: readonly Span[], from: Day, to: Day, risk: n
     return count;
   };
   const first = Float64Array.from({ length: days }, (_, day) => met(-Infinity, from + day));
-  const gain = Array.from({ length: days }, (_, before) => Float64Array.from({ length: days }, (__, day) => (day > before ? met(from + before, from + day) : 0)));
+  const gain = Array.from({ length: days }, (_, before) =>
+    Float64Array.from({ length: days }, (__, day) => (day > before ? met(from + before, from + day) : 0)),
+  );
   const came: Int32Array[] = [new Int32Array(days).fill(-1)];
   let best = first;
   let most: readonly Day[] = [];
@@ -56,35 +65,50 @@ export function fewestVisits(spans: readonly Span[], from: Day, to: Day, risk: n
     for (let day = 1; day < days; day += 1) {
       for (let before = 0; before < day; before += 1) {
         const value = (best[before] ?? 0) + (gain[before]?.[day] ?? 0);
-        if (value > (next[day] ?? 0)) { next[day] = value; back[day] = before; }
+        if (value > (next[day] ?? 0)) {
+          next[day] = value;
+          back[day] = before;
+        }
       }
     }
     came.push(back);
     best = next;
   }
-  // Good days so short and so uncertain that no reasonable number of walks is enough: as many as are reasonable.
+  // Good days so short and so uncertain that no reasonable number of walks is enough: as many as are
+  // reasonable.
   return most;
 }
 
 function traced(came: readonly Int32Array[], last: number): number[] {
   const days: number[] = [];
-  for (let at = last, visit = came.length - 1; at >= 0 && visit >= 0; at = came[visit]?.[at] ?? -1, visit -= 1) days.unshift(at);
+  for (
+    let at = last, visit = came.length - 1;
+    at >= 0 && visit >= 0;
+    at = came[visit]?.[at] ?? -1, visit -= 1
+  )
+    days.unshift(at);
   return days;
 }
 
 /**
- * Days on which to look at several places that one walk joins, so that nothing of all that ripens there is missed with more than the accepted risk. Always the
- * day that brings most is added, then what has become needless is taken out: never many more than the fewest (Wolsey 1982, for submodular covers).
+ * Days on which to look at several places that one walk joins, so that nothing of all that ripens there is
+ * missed with more than the accepted risk. Always the day that brings most is added, then what has become
+ * needless is taken out: never many more than the fewest (Wolsey 1982, for submodular covers).
  */
 export function joinedVisits(all: readonly Ripening[], from: Day, to: Day, risk: number): Visits {
-  const reachable = all.map(({ id, spans }) => ({ id, spans: spans.filter(({ ends, begins }) => ends >= from && begins <= to) }));
-  const missed = (days: readonly Day[]) => new Map(reachable.map(({ id, spans }) => [id, missedBy(spans, days)]));
+  const reachable = all.map(({ id, spans }) => ({
+    id,
+    spans: spans.filter(({ ends, begins }) => ends >= from && begins <= to),
+  }));
+  const missed = (days: readonly Day[]) =>
+    new Map(reachable.map(({ id, spans }) => [id, missedBy(spans, days)]));
   const [only] = reachable;
   if (reachable.length === 1 && only) {
     const days = fewestVisits(only.spans, from, to, risk);
     return { days, missed: missed(days) };
   }
-  const short = (days: readonly Day[]) => reachable.reduce((sum, { spans }) => sum + Math.max(0, missedBy(spans, days) - risk), 0);
+  const short = (days: readonly Day[]) =>
+    reachable.reduce((sum, { spans }) => sum + Math.max(0, missedBy(spans, days) - risk), 0);
   let days: Day[] = [];
   for (let left = short(days); left > 1e-9 && days.length < MOST_VISITS * 2; left = short(days)) {
     let [bestLeft, bestDays]: [number, Day[]] = [left, []];

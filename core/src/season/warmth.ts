@@ -1,7 +1,9 @@
 /**
- * Degree-days of one day over a base: the area between base and a sine through the least and the greatest temperature.
+ * Degree-days of one day over a base: the area between base and a sine through the least and the greatest
+ * temperature.
  *
- * Source: Baskerville and Emin, "Rapid estimation of heat accumulation from maximum and minimum temperatures", Ecology 50, 1969.
+ * Source: Baskerville and Emin, "Rapid estimation of heat accumulation from maximum and minimum
+ * temperatures", Ecology 50, 1969.
  *
  * @param least of the day, in degrees Celsius
  * @param most of the day

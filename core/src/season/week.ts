@@ -9,7 +9,10 @@ import { lagsOf, type LagBelief } from './rain';
 import { warmerThan } from './site';
 import type { Span } from './window';
 
-/** What is worth going for: of everything that was ever seen at a person's places, what can be had now, soon, and for the last days. */
+/**
+ * What is worth going for: of everything that was ever seen at a person's places, what can be had now, soon,
+ * and for the last days.
+ */
 
 export type When = 'now' | 'last' | 'soon' | 'later';
 export interface Outlook {
@@ -32,7 +35,11 @@ const WINTER_ENDS = 119;
 
 /** How far plants differ from the guide, by taxon and stage. */
 export function spreadsOf(guide: CompiledGuide): (what: string) => number {
-  const all = new Map<string, number>(guide.taxa.flatMap(({ id, taxon }) => (taxon.needs ?? []).map((need) => [`${id} ${need.stage}`, need.begins.warmth?.spread ?? 0.12] as const)));
+  const all = new Map<string, number>(
+    guide.taxa.flatMap(({ id, taxon }) =>
+      (taxon.needs ?? []).map((need) => [`${id} ${need.stage}`, need.begins.warmth?.spread ?? 0.12] as const),
+    ),
+  );
   return (what) => all.get(what) ?? 0.12;
 }
 
@@ -45,7 +52,12 @@ export class Season {
   /** What was seen since the last winter, by place and taxon. */
   readonly #recent = new Map<SeenPlace, Map<string, SeenPlace['sightings'][number][]>>();
 
-  constructor(readonly guide: CompiledGuide, readonly series: WeatherSeries, readonly places: readonly SeenPlace[], readonly today: Day) {
+  constructor(
+    readonly guide: CompiledGuide,
+    readonly series: WeatherSeries,
+    readonly places: readonly SeenPlace[],
+    readonly today: Day,
+  ) {
     const year = yearOf(today);
     this.learned = new Learned(onsetsOf(places, guide, series, newYear(year)), spreadsOf(guide));
     this.lags = lagsOf(places, guide, series, newYear(year));
@@ -53,12 +65,17 @@ export class Season {
     this.#forecasters = years.map((one) => new Forecaster(series, one, today, this.learned, this.lags));
   }
 
-  #seen(taxon: CompiledTaxon, place: SeenPlace, { from }: Forecaster): ReturnType<typeof seenThisSeason> | undefined {
+  #seen(
+    taxon: CompiledTaxon,
+    place: SeenPlace,
+    { from }: Forecaster,
+  ): ReturnType<typeof seenThisSeason> | undefined {
     let recent = this.#recent.get(place);
     if (!recent) {
       recent = new Map();
       const first = isoOf(this.#forecasters[0]?.from ?? from);
-      for (const one of place.sightings) if (one.on >= first) recent.set(one.taxon, [...(recent.get(one.taxon) ?? []), one]);
+      for (const one of place.sightings)
+        if (one.on >= first) recent.set(one.taxon, [...(recent.get(one.taxon) ?? []), one]);
       this.#recent.set(place, recent);
     }
     const sightings = recent.get(taxon.id);
@@ -68,7 +85,9 @@ export class Season {
 
   /** When a part can be had at a place: of two seasons that meet in winter the one that is not over. */
   forecast(taxon: CompiledTaxon, part: Part, place: SeenPlace): Forecast | undefined {
-    const all = this.#forecasters.flatMap((forecaster) => forecaster.part(taxon, part, place, this.#seen(taxon, place, forecaster)) ?? []);
+    const all = this.#forecasters.flatMap(
+      (forecaster) => forecaster.part(taxon, part, place, this.#seen(taxon, place, forecaster)) ?? [],
+    );
     return all.find((one) => !isOver(one, this.today)) ?? all.at(-1);
   }
 
@@ -104,10 +123,16 @@ const ORDER: readonly When[] = ['last', 'now', 'soon', 'later'];
  * What is worth going for, first what goes soon.
  *
  * @param wanted whether a household and its group have any use for it
- * @param everything whether everything wanted is looked up everywhere, and not only what was seen at each place
- * @returns in steps, each telling the share that is done; `false` given back to one stops there, and what was found by then is the list
+ * @param everything whether everything wanted is looked up everywhere, and not only what was seen at each
+ * place
+ * @returns in steps, each telling the share that is done; `false` given back to one stops there, and what was
+ * found by then is the list
  */
-export function* weekSteps(season: Season, wanted: (taxon: CompiledTaxon, part: Part) => boolean, everything = false): Generator<number, Outlook[], boolean | undefined> {
+export function* weekSteps(
+  season: Season,
+  wanted: (taxon: CompiledTaxon, part: Part) => boolean,
+  everything = false,
+): Generator<number, Outlook[], boolean | undefined> {
   const all: Outlook[] = [];
   const taxa = season.guide.taxa.filter(({ taxon }) => taxon.parts.length > 0 && taxon.needs);
   for (const [index, place] of season.places.entries()) {
@@ -122,16 +147,23 @@ export function* weekSteps(season: Season, wanted: (taxon: CompiledTaxon, part: 
     }
     if ((yield (index + 1) / season.places.length) === false) break;
   }
-  const near = ({ when, forecast }: Outlook) => (when === 'last' ? forecast.ends.mid : when === 'now' ? -forecast.chance : forecast.begins.mid);
+  const near = ({ when, forecast }: Outlook) =>
+    when === 'last' ? forecast.ends.mid : when === 'now' ? -forecast.chance : forecast.begins.mid;
   return all.sort((a, b) => ORDER.indexOf(a.when) - ORDER.indexOf(b.when) || near(a) - near(b));
 }
 
-export function week(season: Season, wanted: (taxon: CompiledTaxon, part: Part) => boolean = () => true): Outlook[] {
+export function week(
+  season: Season,
+  wanted: (taxon: CompiledTaxon, part: Part) => boolean = () => true,
+): Outlook[] {
   const steps = weekSteps(season, wanted);
   for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value;
 }
 
-/** Why it comes when it comes: days earlier (less than 0) or later than on open, level ground at the station's height in a usual year. */
+/**
+ * Why it comes when it comes: days earlier (less than 0) or later than on open, level ground at the station's
+ * height in a usual year.
+ */
 export interface Why {
   /** By height, slope and shade. */
   readonly place: number;
@@ -144,17 +176,28 @@ export interface Why {
   readonly metres: number;
 }
 
-export function why(season: Season, { taxon, part, place }: Pick<Outlook, 'taxon' | 'part' | 'place'>): Why | undefined {
+export function why(
+  season: Season,
+  { taxon, part, place }: Pick<Outlook, 'taxon' | 'part' | 'place'>,
+): Why | undefined {
   const at = season.places.find(({ id }) => id === place);
   // When the rain came decides it, and not how warm the place is.
-  if (!at || taxon.taxon.needs?.some(({ stage, begins }) => begins.rain && part.stages.includes(stage))) return undefined;
+  if (!at || taxon.taxon.needs?.some(({ stage, begins }) => begins.rain && part.stages.includes(stage)))
+    return undefined;
   const year = yearOf(season.today);
   const usual = new Forecaster(season.series, year, newYear(year));
   const level = usual.part(taxon, part, { id: '', site: {} })?.begins.mid;
   const here = usual.part(taxon, part, at)?.begins.mid;
-  const known = new Forecaster(season.series, year, newYear(year), season.learned).part(taxon, part, at)?.begins.mid;
+  const known = new Forecaster(season.series, year, newYear(year), season.learned).part(taxon, part, at)
+    ?.begins.mid;
   const now = season.forecast(taxon, part, at)?.begins.mid;
   if (level === undefined || here === undefined || known === undefined || now === undefined) return undefined;
   const { elevation } = season.series;
-  return { place: here - level, records: known - here, year: now - known, warmer: warmerThan(elevation, at.site), metres: (at.site.elevation ?? elevation) - elevation };
+  return {
+    place: here - level,
+    records: known - here,
+    year: now - known,
+    warmer: warmerThan(elevation, at.site),
+    metres: (at.site.elevation ?? elevation) - elevation,
+  };
 }

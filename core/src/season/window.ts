@@ -32,12 +32,22 @@ export const AS_THE_GUIDE_SAYS: Deviation = { factor: 1, lag: 0 };
  * When a stage lasts in one scenario at a place.
  *
  * @param warmer degrees to add to the station's
- * @param notBefore the first day of interest: of what comes again after each rain, the first that is not over by then
+ * @param notBefore the first day of interest: of what comes again after each rain, the first that is not over
+ * by then
  * @returns `NEVER` where it does not begin in this season
  */
-export function stageSpan(need: Need, scenario: Scenario, warmer: number, deviation: Deviation, notBefore = 0): Packed {
+export function stageSpan(
+  need: Need,
+  scenario: Scenario,
+  warmer: number,
+  deviation: Deviation,
+  notBefore = 0,
+): Packed {
   const days = scenario.least.length;
-  const { begins: { rain }, ends } = need;
+  const {
+    begins: { rain },
+    ends,
+  } = need;
   const { first, over, lasts } = withinSeason(need, scenario, warmer, deviation);
   if (first < 0) return NEVER;
   if (!rain) {
@@ -47,15 +57,25 @@ export function stageSpan(need: Need, scenario: Scenario, warmer: number, deviat
   return flush(scenario, { rain, first, over, lasts, lag: deviation.lag, notBefore });
 }
 
-/** The days within which it can come at all: from `first`, which is -1 where it does not begin in this season, to the day before `over`; and how many days each coming lasts. */
-export function withinSeason({ begins, ends }: Need, scenario: Scenario, warmer: number, { factor }: Deviation): { readonly first: number; readonly over: number; readonly lasts: number } {
+/**
+ * The days within which it can come at all: from `first`, which is -1 where it does not begin in this season,
+ * to the day before `over`; and how many days each coming lasts.
+ */
+export function withinSeason(
+  { begins, ends }: Need,
+  scenario: Scenario,
+  warmer: number,
+  { factor }: Deviation,
+): { readonly first: number; readonly over: number; readonly lasts: number } {
   const days = scenario.least.length;
   const { warmth, cool } = begins;
   let first = warmth ? firstReaching(scenario.warmth(warmth.base, warmer), warmth.sum * factor) : 0;
   if (cool) while (first < days && (scenario.tenDays[first] ?? 0) + warmer > cool.below) first += 1;
   if (first >= days || (warmth && first >= YEAR_ENDS)) return { first: -1, over: -1, lasts: 0 };
   const over = Math.min(
-    ends.warmth && warmth ? Math.min(firstReaching(scenario.warmth(warmth.base, warmer), ends.warmth.sum * factor), YEAR_ENDS) : days,
+    ends.warmth && warmth
+      ? Math.min(firstReaching(scenario.warmth(warmth.base, warmer), ends.warmth.sum * factor), YEAR_ENDS)
+      : days,
     ends.frost ? firstFrost(scenario, warmer, ends.frost.below, first) : days,
   );
   return { first, over, lasts: ends.days ?? 14 };
@@ -71,7 +91,12 @@ export function firstFrost(scenario: Scenario, warmer: number, below: number, fr
 }
 
 interface Flushing {
-  readonly rain: { readonly millimetres: number; readonly days: number; readonly lag: number; readonly spread: number };
+  readonly rain: {
+    readonly millimetres: number;
+    readonly days: number;
+    readonly lag: number;
+    readonly spread: number;
+  };
   readonly first: number;
   readonly over: number;
   readonly lasts: number;
@@ -79,7 +104,9 @@ interface Flushing {
   readonly notBefore: number;
 }
 
-/** Fruit bodies come some days after each soaking rain, and those of rains that follow closely are one flush. */
+/**
+ * Fruit bodies come some days after each soaking rain, and those of rains that follow closely are one flush.
+ */
 function flush(scenario: Scenario, { rain, first, over, lasts, lag, notBefore }: Flushing): Packed {
   const later = lagDays(rain.lag + lag * rain.spread);
   let [begins, ends] = [-1, -1];

@@ -18,13 +18,17 @@ export function disputedCharacters(view: CaseView): Set<number> {
     if (look.kind !== 'states') continue;
     for (let j = 0; j < i; j += 1) {
       const other = looks[j] as Look;
-      if (other.kind === 'states' && other.character === look.character && (other.mask & look.mask) === 0) disputed.add(look.character.index);
+      if (other.kind === 'states' && other.character === look.character && (other.mask & look.mask) === 0)
+        disputed.add(look.character.index);
     }
   }
   return disputed;
 }
 
-/** So many looks against the target, most of all looks made, settle it: what was misread once is often misread twice and three times. */
+/**
+ * So many looks against the target, most of all looks made, settle it: what was misread once is often misread
+ * twice and three times.
+ */
 export const LOOKS_TO_LEAVE = 4;
 /** So many looks have to be made before those that fit can outvote one that does not. */
 const LOOKS_TO_OUTVOTE = 3;
@@ -35,7 +39,8 @@ export interface Settled {
   readonly against: number;
   /**
    * `agreed`: no look is against. `outvoted`: some are, a majority of three to seven is not.
-   * `open`: contradicted up to three times, or a tie. `contradicted`: a majority of at least four looks is against.
+   * `open`: contradicted up to three times, or a tie. `contradicted`: a majority of at least four looks is
+   * against.
    */
   readonly outcome: 'agreed' | 'outvoted' | 'open' | 'contradicted';
   /** Of what is settled; `silent` while open. */
@@ -47,9 +52,9 @@ export interface Settled {
 }
 
 /**
- * Whether what people saw differently was looked at again by all of them: since the first look of the last of them, each
- * looked once more, or gave their word to somebody who did. Who alone looked first and looked blind has nothing to settle with
- * anybody.
+ * Whether what people saw differently was looked at again by all of them: since the first look of the last of
+ * them, each looked once more, or gave their word to somebody who did. Who alone looked first and looked
+ * blind has nothing to settle with anybody.
  */
 function allLookedAgain(looks: readonly Look[]): boolean {
   const readings = looks.map(({ reading }) => reading);
@@ -57,11 +62,20 @@ function allLookedAgain(looks: readonly Look[]): boolean {
   if (people.length < 2 || !readings.some(({ blind }) => blind === true)) return true;
   const last = Math.max(...people.map((person) => readings.findIndex(({ by }) => by === person)));
   const since = readings.slice(last + 1);
-  return people.every((person) => since.some(({ by, together }) => by === person || together?.includes(person) === true));
+  return people.every((person) =>
+    since.some(({ by, together }) => by === person || together?.includes(person) === true),
+  );
 }
 
-/** Settles the looks at one character for the target: a majority of three to seven decides. Where two people differ, it takes both to settle it for the target. */
-export function settle(looks: readonly Look[], target: CompiledTaxon, stages: readonly StageId[] | undefined): Settled {
+/**
+ * Settles the looks at one character for the target: a majority of three to seven decides. Where two people
+ * differ, it takes both to settle it for the target.
+ */
+export function settle(
+  looks: readonly Look[],
+  target: CompiledTaxon,
+  stages: readonly StageId[] | undefined,
+): Settled {
   const counted = looks.length > LOOKS_THAT_COUNT ? looks.slice(0, LOOKS_THAT_COUNT) : looks;
   let against = 0;
   let sureFits = 0;
@@ -79,13 +93,22 @@ export function settle(looks: readonly Look[], target: CompiledTaxon, stages: re
     }
   }
   const unsettled = { looks: counted, against, sureFit: false, sureStrain: false };
-  if (against >= LOOKS_TO_LEAVE && against * 2 > counted.length) return { ...unsettled, outcome: 'contradicted', relation: 'against' };
-  if (against > 0 && (counted.length < LOOKS_TO_OUTVOTE || against * 2 >= counted.length || !allLookedAgain(counted))) return { ...unsettled, outcome: 'open', relation: 'silent' };
+  if (against >= LOOKS_TO_LEAVE && against * 2 > counted.length)
+    return { ...unsettled, outcome: 'contradicted', relation: 'against' };
+  if (
+    against > 0 &&
+    (counted.length < LOOKS_TO_OUTVOTE || against * 2 >= counted.length || !allLookedAgain(counted))
+  )
+    return { ...unsettled, outcome: 'open', relation: 'silent' };
   // Where looks disagree, a majority of them has to be sure; where none is against, one is enough.
   const enough = against === 0 ? 1 : Math.floor(counted.length / 2) + 1;
   return {
-    looks: counted, against, outcome: against === 0 ? 'agreed' : 'outvoted', relation: best,
-    sureFit: sureFits >= enough, sureStrain: best === 'strains' && sureStrains >= enough,
+    looks: counted,
+    against,
+    outcome: against === 0 ? 'agreed' : 'outvoted',
+    relation: best,
+    sureFit: sureFits >= enough,
+    sureStrain: best === 'strains' && sureStrains >= enough,
   };
 }
 

@@ -3,7 +3,10 @@ import { fromGrams, toGrams, type Amount, type AmountUnit, type Weights } from '
 import { gramsForHands, gramsNeeded, type Hands, type Need } from './need';
 import { patchCeiling, type PatchCeiling, type PatchQuestion } from './patch';
 
-/** The four ceilings: what is taken is the least of what is needed, what the patch bears, what is allowed, and what basket and hands are good for. */
+/**
+ * The four ceilings: what is taken is the least of what is needed, what the patch bears, what is allowed, and
+ * what basket and hands are good for.
+ */
 
 export type CeilingName = 'need' | 'patch' | 'permission' | 'hands';
 export interface Ceiling {
@@ -31,7 +34,10 @@ export interface TakeQuestion {
 export interface Take {
   readonly ceilings: readonly Ceiling[];
   readonly patch: PatchCeiling;
-  /** The least of those that are known, in grams; nothing where none is, or where nobody knows whether it is allowed. */
+  /**
+   * The least of those that are known, in grams; nothing where none is, or where nobody knows whether it is
+   * allowed.
+   */
   readonly grams: number | undefined;
   /** Which of them is the least. */
   readonly binds: CeilingName | undefined;
@@ -47,25 +53,46 @@ export function take(question: TakeQuestion): Take {
   if (!(Number.isInteger(persons) && persons >= 1)) throw new RangeError('persons: one or more');
   const patch = patchCeiling(question.patch);
   const worked = gramsForHands(hands, weights.litre);
-  const allowed = permissionGrams(permission, perDay && toGrams(perDay, weights) * persons, takenToday.reduce((sum, one) => sum + toGrams(one, weights), 0));
+  const allowed = permissionGrams(
+    permission,
+    perDay && toGrams(perDay, weights) * persons,
+    takenToday.reduce((sum, one) => sum + toGrams(one, weights), 0),
+  );
   const missing = (known: boolean, ...what: Missing[]) => (known ? [] : what);
   const ceilings: Ceiling[] = [
     { name: 'need', grams: need && gramsNeeded(need), missing: missing(need !== undefined, 'need') },
-    { name: 'patch', grams: patch.pieces === undefined ? undefined : patch.pieces * weights.piece, missing: missing(patch.pieces !== undefined, patch.share === undefined ? 'life' : 'count') },
+    {
+      name: 'patch',
+      grams: patch.pieces === undefined ? undefined : patch.pieces * weights.piece,
+      missing: missing(patch.pieces !== undefined, patch.share === undefined ? 'life' : 'count'),
+    },
     { name: 'permission', grams: allowed, missing: missing(permission !== 'unknown', 'permission') },
     { name: 'hands', grams: worked?.grams, missing: missing(worked !== undefined, 'hands') },
   ];
-  const known = ceilings.filter((one): one is Ceiling & { grams: number } => one.grams !== undefined && Number.isFinite(one.grams)).sort((a, b) => a.grams - b.grams);
+  const known = ceilings
+    .filter(
+      (one): one is Ceiling & { grams: number } => one.grams !== undefined && Number.isFinite(one.grams),
+    )
+    .sort((a, b) => a.grams - b.grams);
   const [least, second] = known;
   const open = permission !== 'unknown' && least !== undefined;
   return {
-    ceilings, patch, grams: open ? least.grams : undefined, binds: open ? least.name : undefined,
-    next: open && second && second.grams > least.grams ? { name: second.name, grams: second.grams } : undefined, ...(worked ? { short: worked.short } : {}),
+    ceilings,
+    patch,
+    grams: open ? least.grams : undefined,
+    binds: open ? least.name : undefined,
+    next:
+      open && second && second.grams > least.grams ? { name: second.name, grams: second.grams } : undefined,
+    ...(worked ? { short: worked.short } : {}),
   };
 }
 
 /** Infinite where it is allowed without a most. */
-function permissionGrams(permission: Permission, most: number | undefined, taken: number): number | undefined {
+function permissionGrams(
+  permission: Permission,
+  most: number | undefined,
+  taken: number,
+): number | undefined {
   if (permission === 'unknown') return undefined;
   if (permission === 'forbidden') return 0;
   return most === undefined ? Infinity : Math.max(0, most - taken);

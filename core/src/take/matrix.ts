@@ -1,6 +1,7 @@
 /**
- * Stage-structured projection of a patch: from one year to the next, so many of each stage give so many of each (Lefkovitch, "The study of population growth in
- * organisms grouped by stages", Biometrics 21, 1965; Caswell, "Matrix Population Models").
+ * Stage-structured projection of a patch: from one year to the next, so many of each stage give so many of
+ * each (Lefkovitch, "The study of population growth in organisms grouped by stages", Biometrics 21, 1965;
+ * Caswell, "Matrix Population Models").
  */
 
 /** `matrix[to][from]`: how many of a stage next year come of one of another now. */
@@ -14,7 +15,10 @@ export function project(matrix: Matrix, patch: readonly number[]): number[] {
 const STEPS = 4000;
 const EXACT = 1e-13;
 
-/** Stages as they come to stand to one another (together 1), and by what the whole grows in a year: the largest eigenvalue, by power iteration. */
+/**
+ * Stages as they come to stand to one another (together 1), and by what the whole grows in a year: the
+ * largest eigenvalue, by power iteration.
+ */
 export function growth(matrix: Matrix): { readonly rate: number; readonly stages: readonly number[] } {
   let stages: readonly number[] = matrix.map(() => 1 / matrix.length);
   let rate = 0;
@@ -34,16 +38,23 @@ export function growth(matrix: Matrix): { readonly rate: number; readonly stages
 const turned = (matrix: Matrix): Matrix => matrix.map((_, from) => matrix.map((row) => row[from] ?? 0));
 
 /**
- * How many times more of some stages there come to be, for as many of them now, than in a patch whose stages stand as they come to stand: below 1 where hardly
- * any follow those that are old (population momentum; Caswell, chapter 4, by the left eigenvector).
+ * How many times more of some stages there come to be, for as many of them now, than in a patch whose stages
+ * stand as they come to stand: below 1 where hardly any follow those that are old (population momentum;
+ * Caswell, chapter 4, by the left eigenvector).
  *
  * @param counts whether a stage is one of those
  * @throws RangeError where there is none of them
  */
-export function momentum(matrix: Matrix, patch: readonly number[], counts: (stage: number) => boolean): number {
+export function momentum(
+  matrix: Matrix,
+  patch: readonly number[],
+  counts: (stage: number) => boolean,
+): number {
   const [value, settled] = [growth(turned(matrix)).stages, growth(matrix).stages];
-  const some = (stages: readonly number[]) => stages.reduce((sum, one, at) => sum + (counts(at) ? one : 0), 0);
-  const worth = (stages: readonly number[]) => stages.reduce((sum, one, at) => sum + one * (value[at] ?? 0), 0);
+  const some = (stages: readonly number[]) =>
+    stages.reduce((sum, one, at) => sum + (counts(at) ? one : 0), 0);
+  const worth = (stages: readonly number[]) =>
+    stages.reduce((sum, one, at) => sum + one * (value[at] ?? 0), 0);
   if (!(some(patch) > 0)) throw new RangeError('patch: one or more of the stages that count');
   return (worth(patch) / worth(settled)) * (some(settled) / some(patch));
 }

@@ -7,7 +7,10 @@ export interface Need {
   readonly servings: number;
   /** Grams of it, ready, each time. */
   readonly servingGrams: number;
-  /** What the preparation leaves of a gram as it was picked: dried leaves about a fifth. Above 0, up to 1; what takes up water is reckoned without it. */
+  /**
+   * What the preparation leaves of a gram as it was picked: dried leaves about a fifth. Above 0, up to 1;
+   * what takes up water is reckoned without it.
+   */
   readonly yield: number;
   /** Grams that are in the store already, ready. */
   readonly inStore?: number | undefined;
@@ -15,7 +18,8 @@ export interface Need {
 
 /** @returns grams as they are picked @throws RangeError naming the field that is no such number */
 export function gramsNeeded({ eaters, servings, servingGrams, yield: left, inStore = 0 }: Need): number {
-  for (const [field, value] of Object.entries({ eaters, servings, servingGrams, inStore })) if (!(value >= 0 && Number.isFinite(value))) throw new RangeError(`${field}: nothing or more`);
+  for (const [field, value] of Object.entries({ eaters, servings, servingGrams, inStore }))
+    if (!(value >= 0 && Number.isFinite(value))) throw new RangeError(`${field}: nothing or more`);
   if (!(left > 0 && left <= 1)) throw new RangeError('yield: above 0 and no more than 1');
   return Math.max(0, eaters * servings * servingGrams - inStore) / left;
 }
@@ -30,11 +34,21 @@ export interface Hands {
   readonly gramsPerHour?: number | undefined;
 }
 
-/** @param gramsPerLitre as it lies in the basket @returns grams, and which of the two is short; nothing where neither was told */
-export function gramsForHands({ basketLitres, hours, gramsPerHour }: Hands, gramsPerLitre: number): { readonly grams: number; readonly short: 'basket' | 'hours' } | undefined {
-  for (const [field, value] of Object.entries({ basketLitres, hours, gramsPerHour })) if (value !== undefined && !(value >= 0 && Number.isFinite(value))) throw new RangeError(`${field}: nothing or more`);
+/**
+ * @param gramsPerLitre as it lies in the basket
+ * @returns grams, and which of the two is short; nothing where neither was told
+ */
+export function gramsForHands(
+  { basketLitres, hours, gramsPerHour }: Hands,
+  gramsPerLitre: number,
+): { readonly grams: number; readonly short: 'basket' | 'hours' } | undefined {
+  for (const [field, value] of Object.entries({ basketLitres, hours, gramsPerHour }))
+    if (value !== undefined && !(value >= 0 && Number.isFinite(value)))
+      throw new RangeError(`${field}: nothing or more`);
   const basket = basketLitres === undefined ? undefined : basketLitres * gramsPerLitre;
   const work = hours === undefined || gramsPerHour === undefined ? undefined : hours * gramsPerHour;
   if (basket === undefined && work === undefined) return undefined;
-  return (basket ?? Infinity) <= (work ?? Infinity) ? { grams: basket ?? 0, short: 'basket' } : { grams: work ?? 0, short: 'hours' };
+  return (basket ?? Infinity) <= (work ?? Infinity)
+    ? { grams: basket ?? 0, short: 'basket' }
+    : { grams: work ?? 0, short: 'hours' };
 }

@@ -5,7 +5,10 @@ import { settle, type Settled } from '../settle';
 
 /** Groups from which sure fits must come: the defence against a relative that the guide does not know. */
 export const GROUPS_NEEDED = 8;
-/** So many groups more must fit where one mark of the signature was seen in a form that the target has only now and then. */
+/**
+ * So many groups more must fit where one mark of the signature was seen in a form that the target has only
+ * now and then.
+ */
 export const ODD_MARK_GROUPS = 2;
 /** At most one settled reading in this many may strain. */
 export const STRAIN_SHARE = 6;
@@ -57,7 +60,8 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
     }
     settled.set(index, outcome);
     if (stages && looks.some((look) => disputesStage(look, stages))) stageDisputes.push(character.id);
-    if (outcome.outcome === 'open' || outcome.outcome === 'contradicted' || outcome.relation === 'silent') continue;
+    if (outcome.outcome === 'open' || outcome.outcome === 'contradicted' || outcome.relation === 'silent')
+      continue;
     readings += 1;
     if (outcome.relation === 'strains') strains += 1;
     const group = guide.groups[character.group];
@@ -69,12 +73,24 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
     fitGroups.add(group);
   }
 
-  const compared = new Set(view.find.pieces.filter((piece) => piece.purpose === 'compare').map((piece) => piece.id));
-  const otherPieces = compared.size === 0 ? [] : view.looks.filter(
-    (look) => compared.has(look.reading.piece) && !look.character.place && relationAtStages(look, target, stages) === 'against',
+  const compared = new Set(
+    view.find.pieces.filter((piece) => piece.purpose === 'compare').map((piece) => piece.id),
   );
+  const otherPieces =
+    compared.size === 0
+      ? []
+      : view.looks.filter(
+          (look) =>
+            compared.has(look.reading.piece) &&
+            !look.character.place &&
+            relationAtStages(look, target, stages) === 'against',
+        );
   const { marks: signature, odd } = signatureMarks(guide, target, settled);
-  const groupsAsked = Math.max(GROUPS_NEEDED, target.taxon.groupsNeeded ?? 0, view.find.policy?.groupsNeeded ?? 0);
+  const groupsAsked = Math.max(
+    GROUPS_NEEDED,
+    target.taxon.groupsNeeded ?? 0,
+    view.find.policy?.groupsNeeded ?? 0,
+  );
   return {
     settled,
     fitGroups: [...fitGroups].sort(),
@@ -89,12 +105,23 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
   };
 }
 
-/** Every mark needs a sure reading that fits. One of them may be odd: seen sure in a form that it has now and then. */
+/**
+ * Every mark needs a sure reading that fits. One of them may be odd: seen sure in a form that it has now and
+ * then.
+ */
 function signatureMarks(
-  guide: CompiledGuide, target: CompiledTaxon, settled: ReadonlyMap<number, Settled>,
+  guide: CompiledGuide,
+  target: CompiledTaxon,
+  settled: ReadonlyMap<number, Settled>,
 ): { readonly marks: readonly SignatureMark[]; readonly odd: boolean } {
-  const lookedAt = target.taxon.signature.map((id) => ({ id, of: settled.get(guide.character(id)?.index ?? -1) }));
-  const marks = lookedAt.map(({ id, of }) => ({ character: id, held: of?.sureFit === true && of.outcome !== 'open' }));
+  const lookedAt = target.taxon.signature.map((id) => ({
+    id,
+    of: settled.get(guide.character(id)?.index ?? -1),
+  }));
+  const marks = lookedAt.map(({ id, of }) => ({
+    character: id,
+    held: of?.sureFit === true && of.outcome !== 'open',
+  }));
   const missing = marks.filter((mark) => !mark.held);
   const only = missing.length === 1 ? lookedAt.find(({ id }) => id === missing[0]?.character) : undefined;
   if (only?.of?.sureStrain !== true) return { marks, odd: false };

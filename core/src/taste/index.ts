@@ -5,8 +5,8 @@ import type { Sign } from '../pantry/schema';
 import { isEaten } from '../prepare/method';
 
 /**
- * The first time somebody has something new: one adult, one new thing, a small amount, made ready as it has to be, and then a day of waiting. It says how this
- * person takes it, and nothing of what it is.
+ * The first time somebody has something new: one adult, one new thing, a small amount, made ready as it has
+ * to be, and then a day of waiting. It says how this person takes it, and nothing of what it is.
  */
 
 export { mealReminders, type MealReminder } from './remind';
@@ -41,7 +41,15 @@ export type TasteRefusal =
   | { readonly code: 'another-new'; readonly taxon: string };
 
 /** Why it must not be tried so, or not now; empty where it may. */
-export function tasteRefusals({ taxon, part, cautions, stands, ready, others, now }: TasteQuestion): TasteRefusal[] {
+export function tasteRefusals({
+  taxon,
+  part,
+  cautions,
+  stands,
+  ready,
+  others,
+  now,
+}: TasteQuestion): TasteRefusal[] {
   const all: (TasteRefusal | false)[] = [
     !stands && { code: 'recalled' },
     !isEaten(part) && { code: 'not-eaten' },
@@ -50,9 +58,18 @@ export function tasteRefusals({ taxon, part, cautions, stands, ready, others, no
     cautions.includes('pregnancy') && { code: 'pregnant' },
     !ready && { code: 'not-ready', kingdom: taxon.taxon.kingdom },
   ];
-  const mind = cautionsFor({ cautions }, taxon, 'eaten').filter((one) => one.for !== 'child' && one.for !== 'pregnancy');
-  const waits = others.find((one) => one.taxon !== taxon.id && !one.ended && now.getTime() - Date.parse(one.at) < WAIT_HOURS * 3_600_000);
-  return [...all.filter((one) => one !== false), ...mind.map((one) => ({ code: 'caution', caution: one.for, text: one.text }) as const), ...(waits ? [{ code: 'another-new', taxon: waits.taxon } as const] : [])];
+  const mind = cautionsFor({ cautions }, taxon, 'eaten').filter(
+    (one) => one.for !== 'child' && one.for !== 'pregnancy',
+  );
+  const waits = others.find(
+    (one) =>
+      one.taxon !== taxon.id && !one.ended && now.getTime() - Date.parse(one.at) < WAIT_HOURS * 3_600_000,
+  );
+  return [
+    ...all.filter((one) => one !== false),
+    ...mind.map((one) => ({ code: 'caution', caution: one.for, text: one.text }) as const),
+    ...(waits ? [{ code: 'another-new', taxon: waits.taxon } as const] : []),
+  ];
 }
 
 export type TasteState =
@@ -64,7 +81,8 @@ export type TasteState =
   | { readonly state: 'clock-set-back' };
 
 /**
- * After how many hours somebody should have been asked and was not: the last of `REMIND_HOURS` that has gone, with no answer since.
+ * After how many hours somebody should have been asked and was not: the last of `REMIND_HOURS` that has gone,
+ * with no answer since.
  *
  * @param answered when they said how it was, whatever they said
  */
@@ -78,10 +96,15 @@ export function reminderDue(at: string, answered: readonly string[], now: Date):
 const CALL: readonly Sign[] = ['breath', 'head'];
 
 export function tasteState(at: string, signs: readonly { readonly sign: Sign }[], now: Date): TasteState {
-  if (signs.length > 0) return { state: 'stop', call: signs.some(({ sign }) => CALL.includes(sign)) || signs.length > 1 };
+  if (signs.length > 0)
+    return { state: 'stop', call: signs.some(({ sign }) => CALL.includes(sign)) || signs.length > 1 };
   const hours = (now.getTime() - Date.parse(at)) / 3_600_000;
   if (hours < -0.01) return { state: 'clock-set-back' };
   if (hours >= WAIT_HOURS) return { state: 'waited' };
   const next = REMIND_HOURS.find((hour) => hour > hours);
-  return { state: 'waiting', hoursLeft: WAIT_HOURS - hours, askAt: next === undefined ? undefined : new Date(Date.parse(at) + next * 3_600_000) };
+  return {
+    state: 'waiting',
+    hoursLeft: WAIT_HOURS - hours,
+    askAt: next === undefined ? undefined : new Date(Date.parse(at) + next * 3_600_000),
+  };
 }

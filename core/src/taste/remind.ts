@@ -22,6 +22,9 @@ export function mealReminders({ who, minds, taxa, hadBefore }: MealQuestion): Me
   return who.flatMap((name): MealReminder[] => {
     const before = hadBefore(name);
     const fresh = [...new Set(taxa)].filter((taxon) => !before.has(taxon));
-    return [...(minds(name).includes('child') ? [{ code: 'child', name } as const] : []), ...(fresh.length > 0 ? [{ code: 'new', name, taxa: fresh } as const] : [])];
+    return [
+      ...(minds(name).includes('child') ? [{ code: 'child', name } as const] : []),
+      ...(fresh.length > 0 ? [{ code: 'new', name, taxa: fresh } as const] : []),
+    ];
   });
 }

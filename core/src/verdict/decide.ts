@@ -7,8 +7,8 @@ import { relationAtStages, relationOverall } from '../relation';
 import { expectedHere } from '../season/expected';
 import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
 import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
-import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
 import { looksAgain, isTight, slackOf } from './lookAgain';
+import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
 import { extraBars, shopping, type Shopping } from './shopping';
 import { unanswered, UNANSWERED_FREE } from './unanswered';
 
@@ -37,8 +37,8 @@ export interface Verdict {
  * Decides a find: a pure function of guide version and case. The same input gives the same verdict, to the
  * byte, wherever it runs (`canonicalJson(decide(guide, find))`).
  *
- * First that applies: *leave* if anything rules it out, *pause* if anything is missing or open, else *collect*.
- * All reasons are given, also those that did not decide.
+ * First that applies: *leave* if anything rules it out, *pause* if anything is missing or open, else
+ * *collect*. All reasons are given, also those that did not decide.
  *
  * @param guide from `compileGuide`
  * @param find from `parseCase` against the same guide
@@ -60,7 +60,11 @@ export function verdictFrom(guide: CompiledGuide, view: CaseView, weighed: Weigh
     reasons: weighed.reasons,
     rows: weighed.rows,
     holds: {
-      fitGroups: held.fitGroups, groupsNeeded: held.groupsNeeded, strains: held.strains, readings: held.readings, signature: held.signature,
+      fitGroups: held.fitGroups,
+      groupsNeeded: held.groupsNeeded,
+      strains: held.strains,
+      readings: held.readings,
+      signature: held.signature,
     },
     leansOn: leansOn(guide, view, weighed),
   };
@@ -85,7 +89,9 @@ function judge(guide: CompiledGuide, view: CaseView): Judged {
   const around = contextReasons(view.find, target);
   const contradicted = contradictions(guide, view, target, held);
   const leave: LeaveReason[] = [
-    ...(target.taxon.kingdom === view.find.kingdom ? [] : [{ code: 'other-kingdom', target: target.id } as const]),
+    ...(target.taxon.kingdom === view.find.kingdom
+      ? []
+      : [{ code: 'other-kingdom', target: target.id } as const]),
     ...contradicted,
     ...around.leave,
     ...forgone(view.find, target),
@@ -95,7 +101,15 @@ function judge(guide: CompiledGuide, view: CaseView): Judged {
     ...stillMissing(guide, view, target, held),
     ...around.pause,
   ];
-  return { target, held, disputed: disputedCharacters(view), shopped: shopping(view), leave, pause, ruledOutUnread: leave.length > contradicted.length };
+  return {
+    target,
+    held,
+    disputed: disputedCharacters(view),
+    shopped: shopping(view),
+    leave,
+    pause,
+    ruledOutUnread: leave.length > contradicted.length,
+  };
 }
 
 export interface Weighed {
@@ -108,8 +122,15 @@ export interface Weighed {
   readonly tallied: Tally;
 }
 
-/** Dangerous ones that are known to stand there: said with every verdict, since a known patch is not a known piece. */
-function neighbourNotes(guide: CompiledGuide, neighbours: readonly TaxonId[], target: CompiledTaxon): NoteReason[] {
+/**
+ * Dangerous ones that are known to stand there: said with every verdict, since a known patch is not a known
+ * piece.
+ */
+function neighbourNotes(
+  guide: CompiledGuide,
+  neighbours: readonly TaxonId[],
+  target: CompiledTaxon,
+): NoteReason[] {
   const taxa = neighbours.filter((id) => id !== target.id && (guide.taxon(id)?.grade ?? 'none') !== 'none');
   return taxa.length > 0 ? [{ code: 'dangerous-neighbours', taxa }] : [];
 }
@@ -118,7 +139,9 @@ function neighbourNotes(guide: CompiledGuide, neighbours: readonly TaxonId[], ta
 function passedOverNote(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): NoteReason[] {
   const open = unanswered(guide, view, target);
   const [character] = open;
-  return character !== undefined && open.length <= UNANSWERED_FREE ? [{ code: 'passed-over', character }] : [];
+  return character !== undefined && open.length <= UNANSWERED_FREE
+    ? [{ code: 'passed-over', character }]
+    : [];
 }
 
 /** The verdict without what it leans on, and what it was made of. */
@@ -131,37 +154,68 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const missingBars = barsShort(rows);
   const second = askedOfRows(guide, view, target, rows, disputed);
   const notes: NoteReason[] = [
-    ...[...disputed].sort((a, b) => a - b).map((index) => ({ code: 'disputed', character: characterId(guide, index) } as const)),
+    ...[...disputed]
+      .sort((a, b) => a - b)
+      .map((index) => ({ code: 'disputed', character: characterId(guide, index) }) as const),
     ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
     ...passedOverNote(guide, view, target),
     ...neighbourNotes(guide, view.find.context.neighbours ?? [], target),
     ...(view.find.policy?.place === 'ignored' ? [] : placeNotes(view, target, held)),
-    ...groupRules(view.find.policy).map((rule) => ({ code: 'group-rule', rule } as const)),
+    ...groupRules(view.find.policy).map((rule) => ({ code: 'group-rule', rule }) as const),
     ...second.notes,
     ...unreviewed(guide, target, rows),
-    ...(target.taxon.nearRelatives.length > 0 ? [{ code: 'near-relatives', names: target.taxon.nearRelatives } as const] : []),
+    ...(target.taxon.nearRelatives.length > 0
+      ? [{ code: 'near-relatives', names: target.taxon.nearRelatives } as const]
+      : []),
   ];
   const reasons: Reason[] = [
-    ...leave.map((reason) => ({ ...reason, weight: 'leave' } as const)),
-    ...judged.pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
-    ...second.pause.map((reason) => ({ ...reason, weight: 'pause' } as const)),
+    ...leave.map((reason) => ({ ...reason, weight: 'leave' }) as const),
+    ...judged.pause.map((reason) => ({ ...reason, weight: 'pause' }) as const),
+    ...second.pause.map((reason) => ({ ...reason, weight: 'pause' }) as const),
     ...missingBars,
     ...(missingBars.length > 0 ? [] : lookAgainReasons(guide, view, judged, dangers, tallied)),
-    ...notes.map((reason) => ({ ...reason, weight: 'note' } as const)),
+    ...notes.map((reason) => ({ ...reason, weight: 'note' }) as const),
   ];
   const missing = reasons.some((reason) => reason.weight === 'pause');
-  return { outcome: leave.length > 0 ? 'leave' : missing ? 'pause' : 'collect', reasons, rows, held, judged, dangers, tallied };
+  return {
+    outcome: leave.length > 0 ? 'leave' : missing ? 'pause' : 'collect',
+    reasons,
+    rows,
+    held,
+    judged,
+    dangers,
+    tallied,
+  };
 }
 
-/** Reasons that more checks can mend: while there are any, nothing is looked at a second time for safety's sake. */
+/**
+ * Reasons that more checks can mend: while there are any, nothing is looked at a second time for safety's
+ * sake.
+ */
 const MENDED_BY_CHECKS: ReadonlySet<string> = new Set([
-  'contradicted-open', 'taken-back', 'stage-disputed', 'unanswered', 'signature-missing', 'groups-short', 'strained',
+  'contradicted-open',
+  'taken-back',
+  'stage-disputed',
+  'unanswered',
+  'signature-missing',
+  'groups-short',
+  'strained',
 ]);
 
 /** What has to be looked at a second time, once every check is made and no row lacks bars. */
-function lookAgainReasons(guide: CompiledGuide, view: CaseView, judged: Judged, dangers: Dangers, tallied: Tally): Reason[] {
+function lookAgainReasons(
+  guide: CompiledGuide,
+  view: CaseView,
+  judged: Judged,
+  dangers: Dangers,
+  tallied: Tally,
+): Reason[] {
   if (judged.leave.length > 0 || judged.pause.some(({ code }) => MENDED_BY_CHECKS.has(code))) return [];
-  return looksAgain(guide, view, dangers, tallied).map((again) => ({ weight: 'pause', code: 'look-again', ...again }));
+  return looksAgain(guide, view, dangers, tallied).map((again) => ({
+    weight: 'pause',
+    code: 'look-again',
+    ...again,
+  }));
 }
 
 /** Place, season and height raise doubts about the target; more they never do. */
@@ -169,10 +223,12 @@ function placeNotes(view: CaseView, target: CompiledTaxon, held: TargetHolds): N
   const { month, elevation, stages } = view.find.context;
   const { season, height } = expectedHere(target, stages, view.find.context);
   return [
-    ...held.placeDoubts.map((character) => ({ code: 'place-doubt', character } as const)),
-    ...held.placeStrains.map((character) => ({ code: 'place-strains', character } as const)),
+    ...held.placeDoubts.map((character) => ({ code: 'place-doubt', character }) as const),
+    ...held.placeStrains.map((character) => ({ code: 'place-strains', character }) as const),
     ...(season === 'against' && month !== undefined ? [{ code: 'season-doubt', month } as const] : []),
-    ...(height === 'against' && elevation !== undefined ? [{ code: 'height-doubt', elevation } as const] : []),
+    ...(height === 'against' && elevation !== undefined
+      ? [{ code: 'height-doubt', elevation } as const]
+      : []),
   ];
 }
 
@@ -180,21 +236,34 @@ function placeNotes(view: CaseView, target: CompiledTaxon, held: TargetHolds): N
 export function barsShort(rows: readonly BarRow[]): Reason[] {
   const reasons: Reason[] = [];
   for (const row of rows) {
-    if (short(row) > 0) reasons.push({ weight: 'pause', code: 'bars-short', taxon: row.taxon, grade: row.grade, have: row.have, need: row.need });
+    if (short(row) > 0)
+      reasons.push({
+        weight: 'pause',
+        code: 'bars-short',
+        taxon: row.taxon,
+        grade: row.grade,
+        have: row.have,
+        need: row.need,
+      });
   }
   return reasons;
 }
 
 /**
- * The outcome alone, stopping at the first reason that settles it. `among` are the places, in the order of their rows,
- * of the dangers whose bars have to be counted; the others are known to have theirs.
+ * The outcome alone, stopping at the first reason that settles it. `among` are the places, in the order of
+ * their rows, of the dangers whose bars have to be counted; the others are known to have theirs.
  */
 function outcomeOf(guide: CompiledGuide, view: CaseView, among: readonly number[]): Outcome {
   const { target, disputed, leave, pause } = judge(guide, view);
   if (leave.length > 0) return 'leave';
   if (pause.length > 0) return 'pause';
   const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
-  const tallied = tally(guide, view, disputed, Int32Array.from(among, (place) => dangers.same[place] as number));
+  const tallied = tally(
+    guide,
+    view,
+    disputed,
+    Int32Array.from(among, (place) => dangers.same[place] as number),
+  );
   if (among.some((place, at) => slackOf(view, dangers, tallied, place, at) < 0)) return 'pause';
   if (asksOfRows(view.find.policy)) {
     const rows = barRows(guide, dangers, tally(guide, view, disputed, dangers.same));
@@ -213,21 +282,44 @@ function characterId(guide: CompiledGuide, index: number): CharacterId {
  * Contradicted for good: by a majority of at least four looks, or by two while a deadly or serious taxon fits
  * everything seen. Looks that were taken back still count here: a slip can be mended, a refusal not undone.
  */
-function contradictions(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, held: TargetHolds): LeaveReason[] {
+function contradictions(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+  held: TargetHolds,
+): LeaveReason[] {
   const { withdrawn } = view;
-  if (withdrawn.length === 0 && [...held.settled.values()].every((settled) => settled.against === 0)) return [];
+  if (withdrawn.length === 0 && [...held.settled.values()].every((settled) => settled.against === 0))
+    return [];
   const stages = view.find.context.stages;
-  const indices = new Set([...held.settled.keys(), ...withdrawn.filter((l) => !l.character.place).map((l) => l.character.index)]);
+  const indices = new Set([
+    ...held.settled.keys(),
+    ...withdrawn.filter((l) => !l.character.place).map((l) => l.character.index),
+  ]);
   const reasons: LeaveReason[] = [];
   let dangers: TaxonId[] | undefined;
   for (const index of [...indices].sort((a, b) => a - b)) {
     const standing = held.settled.get(index);
-    const withTakenBack = [...(view.onPiece.get(index) ?? []), ...withdrawn.filter(
-      (look) => look.character.index === index && look.reading.piece === view.piece,
-    )].sort((a, b) => (a.reading.at < b.reading.at ? -1 : a.reading.at > b.reading.at ? 1 : a.reading.id < b.reading.id ? -1 : 1));
+    const withTakenBack = [
+      ...(view.onPiece.get(index) ?? []),
+      ...withdrawn.filter((look) => look.character.index === index && look.reading.piece === view.piece),
+    ].sort((a, b) =>
+      a.reading.at < b.reading.at
+        ? -1
+        : a.reading.at > b.reading.at
+          ? 1
+          : a.reading.id < b.reading.id
+            ? -1
+            : 1,
+    );
     const everLooked = settle(withTakenBack, target, stages);
     const character = characterId(guide, index);
-    const final = standing?.outcome === 'contradicted' ? standing : everLooked.outcome === 'contradicted' ? everLooked : undefined;
+    const final =
+      standing?.outcome === 'contradicted'
+        ? standing
+        : everLooked.outcome === 'contradicted'
+          ? everLooked
+          : undefined;
     if (final) {
       reasons.push({ code: 'contradicted', character, against: final.against, looks: final.looks.length });
       continue;
@@ -250,33 +342,58 @@ function contradictions(guide: CompiledGuide, view: CaseView, target: CompiledTa
 function dangersThatFitEverything(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): TaxonId[] {
   const seen = [...view.onPiece.values()].flat().filter((look) => !look.character.place);
   return guide.taxa
-    .filter((taxon) => (taxon.grade === 'deadly' || taxon.grade === 'serious') && taxon.index !== target.index)
+    .filter(
+      (taxon) => (taxon.grade === 'deadly' || taxon.grade === 'serious') && taxon.index !== target.index,
+    )
     .filter((taxon) => taxon.taxon.kingdom === view.find.kingdom)
     .filter((taxon) => seen.every((look) => relationOverall(look, taxon) !== 'against'))
     .map((taxon) => taxon.id)
     .sort();
 }
 
-function openContradictions(guide: CompiledGuide, held: TargetHolds, leave: readonly LeaveReason[]): PauseReason[] {
+function openContradictions(
+  guide: CompiledGuide,
+  held: TargetHolds,
+  leave: readonly LeaveReason[],
+): PauseReason[] {
   const closed = new Set(leave.flatMap((reason) => ('character' in reason ? [reason.character] : [])));
   return [...held.settled]
     .filter(([index, settled]) => settled.outcome === 'open' && !closed.has(characterId(guide, index)))
     .map(([index, settled]) => ({
-      code: 'contradicted-open', character: characterId(guide, index), against: settled.against, looks: settled.looks.length,
+      code: 'contradicted-open',
+      character: characterId(guide, index),
+      against: settled.against,
+      looks: settled.looks.length,
     }));
 }
 
-/** Looks that were taken back and not made again, on whatever piece: the place apart, which settles nothing. */
+/**
+ * Looks that were taken back and not made again, on whatever piece: the place apart, which settles nothing.
+ */
 function takenBack(view: CaseView): { character: CharacterId; piece: PieceId }[] {
   if (view.withdrawn.length === 0) return [];
-  const open = view.withdrawn.filter((gone) => !gone.character.place && !view.looks.some(
-    (look) => look.character.index === gone.character.index && look.reading.piece === gone.reading.piece,
-  ));
-  const named = new Map(open.map((look) => [`${look.character.id} ${look.reading.piece}`, { character: look.character.id, piece: look.reading.piece }]));
+  const open = view.withdrawn.filter(
+    (gone) =>
+      !gone.character.place &&
+      !view.looks.some(
+        (look) => look.character.index === gone.character.index && look.reading.piece === gone.reading.piece,
+      ),
+  );
+  const named = new Map(
+    open.map((look) => [
+      `${look.character.id} ${look.reading.piece}`,
+      { character: look.character.id, piece: look.reading.piece },
+    ]),
+  );
   return [...named].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, what]) => what);
 }
 
-function stillMissing(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, held: TargetHolds): PauseReason[] {
+function stillMissing(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+  held: TargetHolds,
+): PauseReason[] {
   const reasons: PauseReason[] = [];
   for (const { character, piece } of takenBack(view)) reasons.push({ code: 'taken-back', character, piece });
   for (const character of held.stageDisputes) reasons.push({ code: 'stage-disputed', character });
@@ -285,23 +402,35 @@ function stillMissing(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
   }
   const open = unanswered(guide, view, target);
   if (open.length > UNANSWERED_FREE) reasons.push({ code: 'unanswered', characters: open });
-  for (const mark of held.signature) if (!mark.held) reasons.push({ code: 'signature-missing', character: mark.character });
+  for (const mark of held.signature)
+    if (!mark.held) reasons.push({ code: 'signature-missing', character: mark.character });
   if (held.fitGroups.length < held.groupsNeeded) {
     reasons.push({ code: 'groups-short', have: held.fitGroups.length, need: held.groupsNeeded });
   }
-  if (held.strains * STRAIN_SHARE > held.readings) reasons.push({ code: 'strained', strains: held.strains, readings: held.readings });
+  if (held.strains * STRAIN_SHARE > held.readings)
+    reasons.push({ code: 'strained', strains: held.strains, readings: held.readings });
   return reasons;
 }
 
 function unreviewed(guide: CompiledGuide, target: CompiledTaxon, rows: readonly BarRow[]): NoteReason[] {
-  const pair = [target.id, ...rows.filter((row) => row.listed && row.grade === 'deadly').map((row) => row.taxon)];
+  const pair = [
+    target.id,
+    ...rows.filter((row) => row.listed && row.grade === 'deadly').map((row) => row.taxon),
+  ];
   const taxa = pair.filter((id) => guide.taxon(id)?.taxon.review.reviewedBy === null);
   return taxa.length > 0 ? [{ code: 'unreviewed', taxa }] : [];
 }
 
 /** Reasons to pause that the loss of a reading cannot mend, as long as no look is against the target. */
 const STAYS: ReadonlySet<string> = new Set([
-  'context-missing', 'signature-missing', 'groups-short', 'unanswered', 'taken-back', 'name-open', 'ask-for-eater', 'not-traced',
+  'context-missing',
+  'signature-missing',
+  'groups-short',
+  'unanswered',
+  'taken-back',
+  'name-open',
+  'ask-for-eater',
+  'not-traced',
 ]);
 
 /** Whether something is missing that the loss of a reading cannot mend. */
@@ -312,14 +441,17 @@ export function staysMissing(reasons: readonly { readonly code: string }[]): boo
 /**
  * Readings whose loss alone would change the outcome.
  *
- * Most are settled without deciding again: while something is missing anyway, no loss matters; and a look that is the
- * only one at its character takes with it its fit, its group, its mark, and at most one bar of a row. Only rows without
- * a bar to spare need to be counted again.
+ * Most are settled without deciding again: while something is missing anyway, no loss matters; and a look
+ * that is the only one at its character takes with it its fit, its group, its mark, and at most one bar of a
+ * row. Only rows without a bar to spare need to be counted again.
  */
 function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): ReadingId[] {
   const { judged, tallied, dangers, outcome, held } = weighed;
   if (judged.ruledOutUnread) return [];
-  const quiet = view.withdrawn.length === 0 && held.otherPieces.length === 0 && [...held.settled.values()].every((s) => s.against === 0);
+  const quiet =
+    view.withdrawn.length === 0 &&
+    held.otherPieces.length === 0 &&
+    [...held.settled.values()].every((s) => s.against === 0);
   if (outcome === 'pause' && quiet && staysMissing(judged.pause)) return [];
 
   // Rows that can lose nothing.
@@ -332,7 +464,8 @@ function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed): Readin
   ]);
   const withdrawn = new Set<string>((view.find.withdrawals ?? []).map((w) => w.reading));
   const looksAt = new Map<number, number>();
-  for (const look of view.looks) looksAt.set(look.character.index, (looksAt.get(look.character.index) ?? 0) + 1);
+  for (const look of view.looks)
+    looksAt.set(look.character.index, (looksAt.get(look.character.index) ?? 0) + 1);
 
   const simple = outcome === 'collect' && quiet && !asksOfRows(view.find.policy);
   return view.looks
@@ -361,7 +494,8 @@ function losesTarget(guide: CompiledGuide, view: CaseView, held: TargetHolds, lo
   if (held.signature.some((mark) => mark.character === character.id)) return true;
   if (held.strains * STRAIN_SHARE > held.readings - 1 && settled.relation !== 'strains') return true;
   if (!settled.sureFit || held.fitGroups.length > held.groupsNeeded) return false;
-  return ![...held.settled].some(([index, other]) => (
-    index !== character.index && other.sureFit && guide.characters[index]?.group === character.group
-  ));
+  return ![...held.settled].some(
+    ([index, other]) =>
+      index !== character.index && other.sureFit && guide.characters[index]?.group === character.group,
+  );
 }

@@ -4,15 +4,16 @@ import { effortOf, HANDLING_SECONDS, type CharacterId, type CompiledGuide, type 
 import type { Reason } from './reason';
 
 /**
- * What is wanted against a deadly taxon beyond the bars it needs, before anything is collected: a bar to spare counts
- * two, a bar that was seen twice counts one.
+ * What is wanted against a deadly taxon beyond the bars it needs, before anything is collected: a bar to
+ * spare counts two, a bar that was seen twice counts one.
  */
 const MORE_WANTED = { listed: 4, other: 2 } as const;
 export const SPARE_COUNTS = 2;
 /** Points that are wanted against a deadly taxon, by whether the target lists it. */
 export const moreWanted = (listed: boolean): number => (listed ? MORE_WANTED.listed : MORE_WANTED.other);
 /** Points beyond those that are wanted. */
-const beyondWanted = (spare: number, twice: number, listed: boolean) => spare * SPARE_COUNTS + twice - moreWanted(listed);
+const beyondWanted = (spare: number, twice: number, listed: boolean) =>
+  spare * SPARE_COUNTS + twice - moreWanted(listed);
 
 /** A character to look at once more, and the deadly taxa against which that helps. */
 export interface LookAgain {
@@ -21,10 +22,10 @@ export interface LookAgain {
 }
 
 /**
- * How far a row is beyond what it needs. A deadly taxon needs bars to spare, or bars that were seen twice, besides:
- * whoever wants it to be the target misreads towards it, and single looks are soon misread. One more independent bar
- * says more than one more look at the same thing. Where every bar was seen twice, nothing more is asked. Negative where
- * something is missing.
+ * How far a row is beyond what it needs. A deadly taxon needs bars to spare, or bars that were seen twice,
+ * besides: whoever wants it to be the target misreads towards it, and single looks are soon misread. One more
+ * independent bar says more than one more look at the same thing. Where every bar was seen twice, nothing
+ * more is asked. Negative where something is missing.
  *
  * @param place of the row among all dangers
  * @param at its position in the tally, where that counts only some of them
@@ -47,29 +48,48 @@ const MOST_LOST = SPARE_COUNTS + 1;
 
 /** Whether the loss of one look could make a row short. */
 export function isTight(view: CaseView, dangers: Dangers, tallied: Tally, place: number): boolean {
-  return slackOf(view, dangers, tallied, place) <= (dangers.standing[place]?.grade === 'deadly' ? MOST_LOST : 0);
+  return (
+    slackOf(view, dangers, tallied, place) <= (dangers.standing[place]?.grade === 'deadly' ? MOST_LOST : 0)
+  );
 }
 
-/** The same of a row as it stands in a verdict, which names only as many bars as are needed: it may be said of one that could not. */
-export function mayFallShort(guide: CompiledGuide, view: CaseView, { grade, listed, need, have, bars }: BarRow): boolean {
+/**
+ * The same of a row as it stands in a verdict, which names only as many bars as are needed: it may be said of
+ * one that could not.
+ */
+export function mayFallShort(
+  guide: CompiledGuide,
+  view: CaseView,
+  { grade, listed, need, have, bars }: BarRow,
+): boolean {
   if (grade !== 'deadly' || have <= need) return have <= need;
-  const twice = bars.filter(({ character }) => timesSeen(view, guide.character(character)?.index ?? -1) > 1).length;
+  const twice = bars.filter(
+    ({ character }) => timesSeen(view, guide.character(character)?.index ?? -1) > 1,
+  ).length;
   return beyondWanted(have - need, twice, listed) <= MOST_LOST;
 }
 
 function seenTwice(view: CaseView, tallied: Tally, at: number): number {
-  return tallied.looks(at, tallied.count(at)).filter((look) => timesSeen(view, look.character.index) > 1).length;
+  return tallied.looks(at, tallied.count(at)).filter((look) => timesSeen(view, look.character.index) > 1)
+    .length;
 }
 
 /**
- * The fewest characters, chosen one after the other, that have to be looked at a second time before every deadly taxon
- * is as far off as wanted. It is for finds of which no row lacks bars.
+ * The fewest characters, chosen one after the other, that have to be looked at a second time before every
+ * deadly taxon is as far off as wanted. It is for finds of which no row lacks bars.
  */
-export function looksAgain(guide: CompiledGuide, view: CaseView, dangers: Dangers, tallied: Tally): LookAgain[] {
+export function looksAgain(
+  guide: CompiledGuide,
+  view: CaseView,
+  dangers: Dangers,
+  tallied: Tally,
+): LookAgain[] {
   let rows = dangers.standing.flatMap(({ taxon }, at) => {
     const slack = slackOf(view, dangers, tallied, at);
     if (slack >= 0) return [];
-    const once = tallied.looks(at, tallied.count(at)).filter((look) => timesSeen(view, look.character.index) === 1);
+    const once = tallied
+      .looks(at, tallied.count(at))
+      .filter((look) => timesSeen(view, look.character.index) === 1);
     return [{ taxon, lack: -slack, characters: [...new Set(once.map((look) => look.character.id))] }];
   });
   const chosen: LookAgain[] = [];
@@ -86,13 +106,25 @@ export function looksAgain(guide: CompiledGuide, view: CaseView, dangers: Danger
     const served = rows.filter((row) => row.characters.includes(character));
     chosen.push({ character, taxa: served.map((row) => row.taxon) });
     rows = rows
-      .map((row) => (row.characters.includes(character) ? { ...row, lack: row.lack - 1, characters: row.characters.filter((id) => id !== character) } : row))
+      .map((row) =>
+        row.characters.includes(character)
+          ? { ...row, lack: row.lack - 1, characters: row.characters.filter((id) => id !== character) }
+          : row,
+      )
       .filter((row) => row.lack > 0);
   }
   return chosen;
 }
 
 /** Whether nothing is missing but second looks. */
-export function lacksOnlySecondLooks({ outcome, reasons }: { readonly outcome: string; readonly reasons: readonly Reason[] }): boolean {
-  return outcome === 'pause' && reasons.every(({ weight, code }) => weight === 'note' || code === 'look-again');
+export function lacksOnlySecondLooks({
+  outcome,
+  reasons,
+}: {
+  readonly outcome: string;
+  readonly reasons: readonly Reason[];
+}): boolean {
+  return (
+    outcome === 'pause' && reasons.every(({ weight, code }) => weight === 'note' || code === 'look-again')
+  );
 }

@@ -14,7 +14,16 @@ const character = { character: CharacterId };
 const looks = { against: count, looks: count };
 const bars = { have: count, need: count };
 const eater = { eater: z.string().max(80), caution: z.string().max(200), text: sentence };
-const FIELDS = ['stages', 'condition', 'part', 'use', 'permission', 'contamination', 'protection', 'tracedToBase'] as const satisfies readonly ContextField[];
+const FIELDS = [
+  'stages',
+  'condition',
+  'part',
+  'use',
+  'permission',
+  'contamination',
+  'protection',
+  'tracedToBase',
+] as const satisfies readonly ContextField[];
 const RULES = ['extra-bars', 'more-groups', 'place-ignored'] as const satisfies readonly GroupRule[];
 
 type ReasonOf<C extends ReasonCode> = Extract<Reason, { code: C }>;
@@ -64,14 +73,31 @@ const REASONS = {
   'second-look-off': ['note', { taxa }],
   unreviewed: ['note', { taxa }],
   'near-relatives': ['note', { names: z.array(z.string().max(200)).max(100) }],
-} as const satisfies { readonly [C in ReasonCode]: readonly [weight: ReasonOf<C>['weight'], parameters: { readonly [P in Exclude<keyof ReasonOf<C>, 'code' | 'weight'>]-?: z.ZodType }] };
+} as const satisfies {
+  readonly [C in ReasonCode]: readonly [
+    weight: ReasonOf<C>['weight'],
+    parameters: { readonly [P in Exclude<keyof ReasonOf<C>, 'code' | 'weight'>]-?: z.ZodType },
+  ];
+};
 
-const shapes = Object.entries(REASONS).map(([code, [weight, parameters]]) => z.strictObject({ code: z.literal(code), weight: z.literal(weight), ...(parameters as z.ZodRawShape) }));
+const shapes = Object.entries(REASONS).map(([code, [weight, parameters]]) =>
+  z.strictObject({ code: z.literal(code), weight: z.literal(weight), ...(parameters as z.ZodRawShape) }),
+);
 const AnyReason = z.discriminatedUnion('code', shapes as [(typeof shapes)[number], ...typeof shapes]);
 
-const Bar = z.strictObject({ reading: ReadingId, character: CharacterId, group: z.string().max(80), causes: z.array(SharedCause).max(10) });
+const Bar = z.strictObject({
+  reading: ReadingId,
+  character: CharacterId,
+  group: z.string().max(80),
+  causes: z.array(SharedCause).max(10),
+});
 const BarRow = z.strictObject({
-  taxon: TaxonId, grade: HarmGrade, listed: z.boolean(), ...bars, bars: z.array(Bar).max(40), otherKingdom: z.boolean(),
+  taxon: TaxonId,
+  grade: HarmGrade,
+  listed: z.boolean(),
+  ...bars,
+  bars: z.array(Bar).max(40),
+  otherKingdom: z.boolean(),
 });
 
 /** @see Verdict */
@@ -83,7 +109,10 @@ export const StrictVerdict = z.strictObject({
   reasons: z.array(AnyReason).max(2000),
   rows: z.array(BarRow).max(400),
   holds: z.strictObject({
-    fitGroups: z.array(z.string().max(80)).max(200), groupsNeeded: count, strains: count, readings: count,
+    fitGroups: z.array(z.string().max(80)).max(200),
+    groupsNeeded: count,
+    strains: count,
+    readings: count,
     signature: z.array(z.strictObject({ character: CharacterId, held: z.boolean() })).max(20),
   }),
   leansOn: z.array(ReadingId).max(500),
@@ -92,5 +121,7 @@ export const StrictVerdict = z.strictObject({
 /** What is in a verdict from outside that does not belong there, or is missing; nothing where it is one. */
 export function verdictProblems(verdict: Verdict): { readonly field: string; readonly reason: string }[] {
   const { error } = StrictVerdict.safeParse(verdict);
-  return (error?.issues ?? []).slice(0, 20).map(({ path, message }) => ({ field: ['verdict', ...path.map(String)].join('.'), reason: message }));
+  return (error?.issues ?? [])
+    .slice(0, 20)
+    .map(({ path, message }) => ({ field: ['verdict', ...path.map(String)].join('.'), reason: message }));
 }

@@ -22,8 +22,8 @@ export function shopping(view: CaseView): Shopping {
 }
 
 /**
- * Bars that every deadly taxon needs more: one for shopping, and one while a check is passed over that could have
- * spoken against the target.
+ * Bars that every deadly taxon needs more: one for shopping, and one while a check is passed over that could
+ * have spoken against the target.
  */
 export function extraBars(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): number {
   return shopping(view).extraBars + (unanswered(guide, view, target).length > 0 ? 1 : 0);

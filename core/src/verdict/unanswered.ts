@@ -5,8 +5,8 @@ import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
 export const UNANSWERED_FREE = 1;
 
 /**
- * Characters of the decided piece that were skipped, or could not be told, with no answer that stands, and of which the
- * guide states something for the target. Sorted by id.
+ * Characters of the decided piece that were skipped, or could not be told, with no answer that stands, and of
+ * which the guide states something for the target. Sorted by id.
  */
 export function passedOver(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {
   const passed = new Set<CharacterId>();
@@ -17,21 +17,31 @@ export function passedOver(guide: CompiledGuide, view: CaseView, target: Compile
   return [...passed]
     .filter((id) => {
       const character = guide.character(id);
-      return character !== undefined && !character.place && !view.onPiece.has(character.index) && target.atStage.has(character.index);
+      return (
+        character !== undefined &&
+        !character.place &&
+        !view.onPiece.has(character.index) &&
+        target.atStage.has(character.index)
+      );
     })
     .sort();
 }
 
-/** Whether a look at the root of the decided piece was passed over. One root shows all of it, so nothing else about it is asked. */
+/**
+ * Whether a look at the root of the decided piece was passed over. One root shows all of it, so nothing else
+ * about it is asked.
+ */
 export function rootPassedOver(guide: CompiledGuide, view: CaseView): boolean {
   const { readings, skips = [] } = view.find;
-  return [...skips, ...readings.filter(({ value }) => value.kind === 'cant-tell')].some(({ piece, character }) => piece === view.piece && needsDigging(guide, character));
+  return [...skips, ...readings.filter(({ value }) => value.kind === 'cant-tell')].some(
+    ({ piece, character }) => piece === view.piece && needsDigging(guide, character),
+  );
 }
 
 /**
- * Of those, the ones whose answer could have spoken against the target. What cannot be there does not count: flowers at
- * fruiting time, spores of a young cap, a root that nobody may dig. Of a root that may be dug one thing counts for all of it.
- * Until the stage is known, nothing can be said to be there.
+ * Of those, the ones whose answer could have spoken against the target. What cannot be there does not count:
+ * flowers at fruiting time, spores of a young cap, a root that nobody may dig. Of a root that may be dug one
+ * thing counts for all of it. Until the stage is known, nothing can be said to be there.
  */
 export function unanswered(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {
   const stages = view.find.context.stages ?? [];

@@ -20,7 +20,13 @@ export const groupOf = (stream: string) => (stream.startsWith('g:') ? stream.sli
 
 /** A person with the groups they belong to now. */
 export async function actorOf(db: Db, person: string): Promise<Actor> {
-  const groups = await db.selectFrom('memberships').select(['group_id as group', 'role']).where('person', '=', person).where('left_at', 'is', null).orderBy('joined_at').execute();
+  const groups = await db
+    .selectFrom('memberships')
+    .select(['group_id as group', 'role'])
+    .where('person', '=', person)
+    .where('left_at', 'is', null)
+    .orderBy('joined_at')
+    .execute();
   return { person, groups };
 }
 
@@ -44,7 +50,9 @@ export const noSuchPage = (id: string) => new Problem(404, 'no-such-page', `Ther
 export const noSuchGroup = (id: string) => new Problem(404, 'no-such-group', `There is no group "${id}".`);
 const keepersOnly = () => new Problem(403, 'keepers-only', 'Only a keeper of the group may do this.');
 
-/** @throws Problem 404 unless the person belongs to the group, 403 unless as its keeper where that is needed */
+/**
+ * @throws Problem 404 unless the person belongs to the group, 403 unless as its keeper where that is needed
+ */
 export function mustBeIn(actor: Actor, group: string, as: 'member' | 'keeper' = 'member'): Role {
   const role = roleIn(actor, group);
   if (!role) throw noSuchGroup(group);

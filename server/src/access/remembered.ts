@@ -1,8 +1,13 @@
 import { LRUCache } from 'lru-cache';
 
-/** Who asks, kept for a few seconds, so that not every request asks the database. What became of somebody's sessions or groups is forgotten at once. */
+/**
+ * Who asks, kept for a few seconds, so that not every request asks the database. What became of somebody's
+ * sessions or groups is forgotten at once.
+ */
 export interface Remembered<T> {
-  /** What is known by this key; found out, and kept, where nothing is. Nothing is kept of what is not there. */
+  /**
+   * What is known by this key; found out, and kept, where nothing is. Nothing is kept of what is not there.
+   */
   readonly by: (key: string, find: () => Promise<T | undefined>) => Promise<T | undefined>;
   readonly forget: (person: string) => void;
 }

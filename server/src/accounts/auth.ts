@@ -26,23 +26,38 @@ const Password = z.string().max(PASSWORD_AT_MOST);
 const Nothing = z.strictObject({});
 const Token = z.string().min(1).max(1000);
 
-/** Confirms an e-mail address. The library takes it as GET, which a mail program that looks at links would use up. */
+/**
+ * Confirms an e-mail address. The library takes it as GET, which a mail program that looks at links would use
+ * up.
+ */
 export const CONFIRM = '/confirm';
-/** What of the library's interface is open to the outside, and what each takes; everything else is not there. */
+/**
+ * What of the library's interface is open to the outside, and what each takes; everything else is not there.
+ */
 export const AUTH_BODIES = {
   '/sign-up/email': z.strictObject({ name: Name, email: Email, password: Password }),
   '/sign-in/email': z.strictObject({ email: Email, password: Password, rememberMe: z.boolean().optional() }),
   '/sign-out': Nothing,
   '/revoke-sessions': Nothing,
   // Whoever changes a password ends all other sessions: somebody else may be in one.
-  '/change-password': z.strictObject({ currentPassword: Password, newPassword: Password, revokeOtherSessions: z.boolean().optional() }).transform((sent) => ({ ...sent, revokeOtherSessions: true })),
+  '/change-password': z
+    .strictObject({
+      currentPassword: Password,
+      newPassword: Password,
+      revokeOtherSessions: z.boolean().optional(),
+    })
+    .transform((sent) => ({ ...sent, revokeOtherSessions: true })),
   '/request-password-reset': z.strictObject({ email: Email }),
   '/reset-password': z.strictObject({ token: Token, newPassword: Password }),
   [CONFIRM]: z.strictObject({ token: Token }),
   '/demo/sign-in': Nothing,
 } as const satisfies Readonly<Record<string, z.ZodType>>;
 /** What is there only where letters are sent. */
-export const LETTER_PATHS: ReadonlySet<string> = new Set(['/request-password-reset', '/reset-password', CONFIRM]);
+export const LETTER_PATHS: ReadonlySet<string> = new Set([
+  '/request-password-reset',
+  '/reset-password',
+  CONFIRM,
+]);
 export const AUTH_PATHS = Object.keys(AUTH_BODIES) as readonly (keyof typeof AUTH_BODIES)[];
 
 export interface AuthOptions {
@@ -56,24 +71,47 @@ export interface AuthOptions {
   readonly mail?: Mail | undefined;
 }
 
-/** Accounts by e-mail address and password (scrypt), sessions in the database by a cookie that scripts cannot read. */
+/**
+ * Accounts by e-mail address and password (scrypt), sessions in the database by a cookie that scripts cannot
+ * read.
+ */
 export function openAuth({ db, secret, demoPerson, publicUrl, mail }: AuthOptions) {
-  /** Where the links of letters lead. A mail server is only used with an address that is set; the mailbox's letters are read on this server. */
+  /**
+   * Where the links of letters lead. A mail server is only used with an address that is set; the mailbox's
+   * letters are read on this server.
+   */
   const origin = (request: Request | undefined) => publicUrl ?? (request ? new URL(request.url).origin : '');
   return betterAuth({
     database: { db: db as never, type: 'postgres' },
     secret,
     basePath: '/api/v1/auth',
     ...(publicUrl === undefined ? {} : { baseURL: publicUrl }),
-    // The page and the interface are one origin; that a request comes from there is checked before it gets here, too.
+    // The page and the interface are one origin; that a request comes from there is checked before it gets
+    // here, too.
     trustedOrigins: (request) => (request ? [new URL(request.url).origin] : []),
-    emailAndPassword: { enabled: true, minPasswordLength: PASSWORD_AT_LEAST, maxPasswordLength: PASSWORD_AT_MOST, autoSignIn: true, ...(mail === undefined ? {} : byMail(db, mail, origin)) },
+    emailAndPassword: {
+      enabled: true,
+      minPasswordLength: PASSWORD_AT_LEAST,
+      maxPasswordLength: PASSWORD_AT_MOST,
+      autoSignIn: true,
+      ...(mail === undefined ? {} : byMail(db, mail, origin)),
+    },
     ...(mail === undefined ? {} : { emailVerification: confirmedByMail(db, mail, origin) }),
     verification: { storeIdentifier: 'hashed' },
     session: { expiresIn: 90 * DAY_SECONDS, updateAge: DAY_SECONDS },
     rateLimit: {
-      enabled: true, storage: 'database', window: 60, max: 300,
-      customRules: { '/sign-in/email': { window: 60, max: 10 }, '/sign-up/email': { window: 3600, max: 20 }, '/demo/sign-in': { window: 60, max: 300 }, '/change-password': { window: 60, max: 10 }, '/request-password-reset': { window: 60, max: 10 }, '/reset-password': { window: 60, max: 10 } },
+      enabled: true,
+      storage: 'database',
+      window: 60,
+      max: 300,
+      customRules: {
+        '/sign-in/email': { window: 60, max: 10 },
+        '/sign-up/email': { window: 3600, max: 20 },
+        '/demo/sign-in': { window: 60, max: 300 },
+        '/change-password': { window: 60, max: 10 },
+        '/request-password-reset': { window: 60, max: 10 },
+        '/reset-password': { window: 60, max: 10 },
+      },
     },
     advanced: {
       cookiePrefix: 'pause',
@@ -82,27 +120,46 @@ export function openAuth({ db, secret, demoPerson, publicUrl, mail }: AuthOption
       ipAddress: { ipAddressHeaders: [FROM_HEADER] },
     },
     databaseHooks: {
-      user: { create: { after: async ({ id, name }) => {
-        await db.insertInto('people').values({ id, name }).onConflict((conflict) => conflict.column('id').doNothing()).execute();
-        await record(db, id, 'account-made');
-      } } },
+      user: {
+        create: {
+          after: async ({ id, name }) => {
+            await db
+              .insertInto('people')
+              .values({ id, name })
+              .onConflict((conflict) => conflict.column('id').doNothing())
+              .execute();
+            await record(db, id, 'account-made');
+          },
+        },
+      },
       session: { create: { after: async ({ userId }) => record(db, userId, 'signed-in') } },
-      account: { update: { after: async ({ userId }) => { if (userId) await record(db, userId, 'password-changed'); } } },
+      account: {
+        update: {
+          after: async ({ userId }) => {
+            if (userId) await record(db, userId, 'password-changed');
+          },
+        },
+      },
     },
     logger: { disabled: true },
     telemetry: { enabled: false },
-    plugins: demoPerson === undefined ? [] : [{
-      id: 'demo',
-      endpoints: {
-        demoSignIn: createAuthEndpoint('/demo/sign-in', { method: 'POST' }, async (ctx) => {
-          const user = await ctx.context.internalAdapter.findUserById(demoPerson);
-          if (!user) throw ctx.error('NOT_FOUND');
-          const session = await ctx.context.internalAdapter.createSession(user.id);
-          await setSessionCookie(ctx, { session, user });
-          return ctx.json({ id: user.id });
-        }),
-      },
-    }],
+    plugins:
+      demoPerson === undefined
+        ? []
+        : [
+            {
+              id: 'demo',
+              endpoints: {
+                demoSignIn: createAuthEndpoint('/demo/sign-in', { method: 'POST' }, async (ctx) => {
+                  const user = await ctx.context.internalAdapter.findUserById(demoPerson);
+                  if (!user) throw ctx.error('NOT_FOUND');
+                  const session = await ctx.context.internalAdapter.createSession(user.id);
+                  await setSessionCookie(ctx, { session, user });
+                  return ctx.json({ id: user.id });
+                }),
+              },
+            },
+          ],
   });
 }
 export type Auth = ReturnType<typeof openAuth>;
@@ -114,14 +171,21 @@ interface Account {
   readonly email: string;
 }
 
-/** With letters, signing up says nothing about who has an account: the answer is the same, and the letter tells whoever owns the address. */
+/**
+ * With letters, signing up says nothing about who has an account: the answer is the same, and the letter
+ * tells whoever owns the address.
+ */
 function byMail(db: Db, mail: Mail, origin: Origin) {
   return {
     requireEmailVerification: true,
     resetPasswordTokenExpiresIn: 3600,
     revokeSessionsOnPasswordReset: true,
-    sendResetPassword: ({ user, token }: { readonly user: Account; readonly token: string }, request?: Request) => Promise.resolve(mail.send(resetLetter(user, origin(request), token))),
-    onExistingUserSignUp: ({ user }: { readonly user: Account }, request?: Request) => Promise.resolve(mail.send(knownLetter(user, origin(request)))),
+    sendResetPassword: (
+      { user, token }: { readonly user: Account; readonly token: string },
+      request?: Request,
+    ) => Promise.resolve(mail.send(resetLetter(user, origin(request), token))),
+    onExistingUserSignUp: ({ user }: { readonly user: Account }, request?: Request) =>
+      Promise.resolve(mail.send(knownLetter(user, origin(request)))),
     onPasswordReset: async ({ user }: { readonly user: Account }) => {
       // Whoever has the letter owns the address.
       await db.updateTable('user').set({ emailVerified: true }).where('id', '=', user.id).execute();
@@ -137,18 +201,25 @@ function confirmedByMail(db: Db, mail: Mail, origin: Origin) {
     sendOnSignIn: true,
     autoSignInAfterVerification: true,
     expiresIn: DAY_SECONDS,
-    sendVerificationEmail: ({ user, token }: { readonly user: Account; readonly token: string }, request?: Request) => Promise.resolve(mail.send(confirmLetter(user, origin(request), token))),
+    sendVerificationEmail: (
+      { user, token }: { readonly user: Account; readonly token: string },
+      request?: Request,
+    ) => Promise.resolve(mail.send(confirmLetter(user, origin(request), token))),
     afterEmailVerification: async (user: Account) => record(db, user.id, 'address-confirmed'),
   };
 }
 
-
 /** The hash of somebody's password; none where they have no password. */
 async function hashOf(db: Db, person: string): Promise<string | undefined> {
-  const { rows: [account] } = await sql<{ password: string | null }>`select password from account where "userId" = ${person} and "providerId" = 'credential'`.execute(db);
+  const {
+    rows: [account],
+  } = await sql<{
+    password: string | null;
+  }>`select password from account where "userId" = ${person} and "providerId" = 'credential'`.execute(db);
   return account?.password ?? undefined;
 }
-export const hasPassword = async (db: Db, person: string): Promise<boolean> => (await hashOf(db, person)) !== undefined;
+export const hasPassword = async (db: Db, person: string): Promise<boolean> =>
+  (await hashOf(db, person)) !== undefined;
 
 /** Whether it is this person's password; whoever has none needs none. */
 export async function passwordFits(auth: Auth, db: Db, person: string, password: string): Promise<boolean> {
@@ -161,8 +232,14 @@ export async function passwordFits(auth: Auth, db: Db, person: string, password:
 /** However often it is used, a session ends after this. */
 const LONGEST_SESSION_MS = 180 * DAY_SECONDS * 1000;
 
-/** Who asks. A session that is used goes on for a while: then `renewed` holds what the browser is told of it. */
-export async function sessionOf(auth: Auth, db: Db, headers: Headers): Promise<{ readonly session: Session; readonly renewed: readonly string[] } | undefined> {
+/**
+ * Who asks. A session that is used goes on for a while: then `renewed` holds what the browser is told of it.
+ */
+export async function sessionOf(
+  auth: Auth,
+  db: Db,
+  headers: Headers,
+): Promise<{ readonly session: Session; readonly renewed: readonly string[] } | undefined> {
   const { headers: set, response: found } = await auth.api.getSession({ headers, returnHeaders: true });
   if (!found) return undefined;
   const { id, userId, createdAt } = found.session;
@@ -173,9 +250,16 @@ export async function sessionOf(auth: Auth, db: Db, headers: Headers): Promise<{
   return { session: { person: userId, id }, renewed: set.getSetCookie() };
 }
 
-/** The secret that signs cookies: the one given, or one made once and kept in the database, so that several servers share it. */
+/**
+ * The secret that signs cookies: the one given, or one made once and kept in the database, so that several
+ * servers share it.
+ */
 export async function sharedSecret(db: Db, given: string | undefined): Promise<string> {
   if (given !== undefined) return given;
-  await db.insertInto('server_secret').values({ secret: randomBytes(32).toString('hex') }).onConflict((conflict) => conflict.column('only').doNothing()).execute();
+  await db
+    .insertInto('server_secret')
+    .values({ secret: randomBytes(32).toString('hex') })
+    .onConflict((conflict) => conflict.column('only').doNothing())
+    .execute();
   return (await db.selectFrom('server_secret').select('secret').executeTakeFirstOrThrow()).secret;
 }

@@ -32,8 +32,17 @@ interface SessionRow {
 }
 
 export async function sessionsOf(db: Db, { person, id }: Session): Promise<SessionView[]> {
-  const { rows } = await sql<SessionRow>`select id, "createdAt", "updatedAt", "userAgent" from session where "userId" = ${person} and "expiresAt" > now() order by "updatedAt" desc, id limit 100`.execute(db);
-  return rows.map((row) => ({ id: row.id, current: row.id === id, device: deviceWords(row.userAgent ?? ''), since: row.createdAt.toISOString(), lastUsed: row.updatedAt.toISOString() }));
+  const { rows } =
+    await sql<SessionRow>`select id, "createdAt", "updatedAt", "userAgent" from session where "userId" = ${person} and "expiresAt" > now() order by "updatedAt" desc, id limit 100`.execute(
+      db,
+    );
+  return rows.map((row) => ({
+    id: row.id,
+    current: row.id === id,
+    device: deviceWords(row.userAgent ?? ''),
+    since: row.createdAt.toISOString(),
+    lastUsed: row.updatedAt.toISOString(),
+  }));
 }
 
 function deviceWords(userAgent: string): string {
@@ -45,7 +54,8 @@ function deviceWords(userAgent: string): string {
 
 /** Signs out somewhere else. @throws Problem 404 where there is no such session of this person */
 export async function endSession(db: Db, person: string, id: string): Promise<void> {
-  const { numAffectedRows } = await sql`delete from session where id = ${id} and "userId" = ${person}`.execute(db);
+  const { numAffectedRows } =
+    await sql`delete from session where id = ${id} and "userId" = ${person}`.execute(db);
   if (!numAffectedRows) throw new Problem(404, 'no-such-session', 'That session has ended already.');
   await record(db, person, 'signed-out-elsewhere');
   await tellPerson(db, person);

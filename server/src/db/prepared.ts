@@ -2,7 +2,8 @@ import type { PostgresPool, PostgresPoolClient } from 'kysely';
 import type pg from 'pg';
 
 /**
- * Statements that are asked again and again are prepared: PostgreSQL reads and plans them once a connection. Most of what a short statement costs is that.
+ * Statements that are asked again and again are prepared: PostgreSQL reads and plans them once a connection.
+ * Most of what a short statement costs is that.
  */
 
 /** A statement has a name from this many uses on, in this process. */
@@ -37,9 +38,14 @@ function preparingClient(client: pg.PoolClient): PostgresPoolClient {
   if (known) return known;
   const query = (text: unknown, values?: readonly unknown[]) => {
     const name = typeof text === 'string' ? statementName(text) : undefined;
-    return name === undefined ? client.query(text as string, values as unknown[]) : client.query({ name, text: text as string, values: values as unknown[] });
+    return name === undefined
+      ? client.query(text as string, values as unknown[])
+      : client.query({ name, text: text as string, values: values as unknown[] });
   };
-  const own = { query, release: (destroy?: boolean) => client.release(destroy) } as unknown as PostgresPoolClient;
+  const own = {
+    query,
+    release: (destroy?: boolean) => client.release(destroy),
+  } as unknown as PostgresPoolClient;
   wrapped.set(client, own);
   return own;
 }

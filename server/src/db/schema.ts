@@ -78,7 +78,10 @@ export interface ApplicationRoleTable {
   only: Generated<boolean>;
   password: string;
 }
-/** How much a person has put on record: of a stream, a find or a page, as "stream g:1"; of a kind of a find, as "find ID readings own"; and "find ID collected". */
+/**
+ * How much a person has put on record: of a stream, a find or a page, as "stream g:1"; of a kind of a find,
+ * as "find ID readings own"; and "find ID collected".
+ */
 export interface WrittenTable {
   of: string;
   person: string;
@@ -231,4 +234,11 @@ export interface Database {
 }
 
 /** Tables that the database itself keeps from being changed. */
-export const APPEND_ONLY = ['guides', 'finds', 'pages', 'entries', 'entry_ids', 'audit'] as const satisfies readonly (keyof Database)[];
+export const APPEND_ONLY = [
+  'guides',
+  'finds',
+  'pages',
+  'entries',
+  'entry_ids',
+  'audit',
+] as const satisfies readonly (keyof Database)[];

@@ -11,8 +11,11 @@ export async function demoOffset(db: Db): Promise<number | undefined> {
 
 /** Sets the demo's clock once; later calls leave it, so that time never runs backwards in a notebook. */
 export async function setDemoClock(db: Db, now: number): Promise<void> {
-  await db.insertInto('demo_clock').values({ offset_ms: Date.parse(DEMO_MORNING) - now })
-    .onConflict((conflict) => conflict.column('only').doNothing()).execute();
+  await db
+    .insertInto('demo_clock')
+    .values({ offset_ms: Date.parse(DEMO_MORNING) - now })
+    .onConflict((conflict) => conflict.column('only').doNothing())
+    .execute();
 }
 
 /** The time by the notebook, which in a demo is another one. */

@@ -9,7 +9,13 @@ import { pagesOf } from '../notebook/read';
 export interface GroupConfusion {
   /** How many let theirs count. Of fewer than `FEWEST` nothing is told: it would tell who. */
   readonly people: number;
-  readonly reads: readonly { readonly character: string; readonly shown: string; readonly read: string; readonly sureness: Sureness; readonly times: number }[];
+  readonly reads: readonly {
+    readonly character: string;
+    readonly shown: string;
+    readonly read: string;
+    readonly sureness: Sureness;
+    readonly times: number;
+  }[];
   /** Pairs as they were told apart in practice, and how often not. */
   readonly pairs: readonly PairTold[];
   /** What was collected in practice and was another. */
@@ -18,15 +24,47 @@ export interface GroupConfusion {
 const FEWEST = 3;
 
 export async function confusionOfGroup(db: Db, guide: CompiledGuide, group: string): Promise<GroupConfusion> {
-  const members = (await db.selectFrom('memberships').select('person').where('group_id', '=', group).where('left_at', 'is', null).execute()).map(({ person }) => person);
-  const heads = await db.selectFrom('pages').select(['id', 'kind', 'person']).where('kind', 'in', ['learner', 'practice']).where('stream', 'in', members.map(ownStream)).execute();
-  const learners = await pagesOf(db, heads.filter(({ kind }) => kind === 'learner').map(({ id }) => id));
-  const people = new Set([...learners.values()].filter((page) => standing(page, 'learner').countsFor?.includes(group)).flatMap(({ person }) => person ?? []));
+  const members = (
+    await db
+      .selectFrom('memberships')
+      .select('person')
+      .where('group_id', '=', group)
+      .where('left_at', 'is', null)
+      .execute()
+  ).map(({ person }) => person);
+  const heads = await db
+    .selectFrom('pages')
+    .select(['id', 'kind', 'person'])
+    .where('kind', 'in', ['learner', 'practice'])
+    .where('stream', 'in', members.map(ownStream))
+    .execute();
+  const learners = await pagesOf(
+    db,
+    heads.filter(({ kind }) => kind === 'learner').map(({ id }) => id),
+  );
+  const people = new Set(
+    [...learners.values()]
+      .filter((page) => standing(page, 'learner').countsFor?.includes(group))
+      .flatMap(({ person }) => person ?? []),
+  );
   if (people.size < FEWEST) return { people: people.size, reads: [], pairs: [], taken: [] };
-  const sittings = await pagesOf(db, heads.filter(({ kind, person }) => kind === 'practice' && person !== null && people.has(person)).map(({ id }) => id));
+  const sittings = await pagesOf(
+    db,
+    heads
+      .filter(({ kind, person }) => kind === 'practice' && person !== null && people.has(person))
+      .map(({ id }) => id),
+  );
   // As if they were one: whose each was is not told.
-  const { reads, pairs, taken } = historyOf(guide, [...sittings.values()].map((page) => standing(page, 'practice')));
-  return { people: people.size, reads: counted(reads), pairs, taken: taken.map(({ was, as, times }) => ({ was, as, times })) };
+  const { reads, pairs, taken } = historyOf(
+    guide,
+    [...sittings.values()].map((page) => standing(page, 'practice')),
+  );
+  return {
+    people: people.size,
+    reads: counted(reads),
+    pairs,
+    taken: taken.map(({ was, as, times }) => ({ was, as, times })),
+  };
 }
 
 function counted(reads: readonly Read[]): GroupConfusion['reads'] {

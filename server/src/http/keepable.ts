@@ -1,6 +1,9 @@
 const DEEPEST = 60;
 const LONE_SURROGATE = /\p{Surrogate}/u;
-/** Text that no database keeps: with the character 0, or with half of a character. Where it stands is named; nothing else is looked at here. */
+/**
+ * Text that no database keeps: with the character 0, or with half of a character. Where it stands is named;
+ * nothing else is looked at here.
+ */
 export function unkeepable(value: unknown, path = '', depth = 0): string | undefined {
   if (depth > DEEPEST) return path;
   if (Buffer.isBuffer(value)) return undefined;
@@ -14,4 +17,5 @@ export function unkeepable(value: unknown, path = '', depth = 0): string | undef
   return undefined;
 }
 
-export const UNKEEPABLE = 'this text cannot be kept: it holds what is no whole character, or is nested too deep';
+export const UNKEEPABLE =
+  'this text cannot be kept: it holds what is no whole character, or is nested too deep';

@@ -18,15 +18,24 @@ export function openMetrics(): Metrics {
   return {
     registry,
     seconds: new Histogram({
-      name: 'pause_request_seconds', help: 'How long requests took', labelNames: ['method', 'route', 'status'], buckets: [0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 2.5, 5, 10], registers: [registry],
+      name: 'pause_request_seconds',
+      help: 'How long requests took',
+      labelNames: ['method', 'route', 'status'],
+      buckets: [0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 2.5, 5, 10],
+      registers: [registry],
     }),
-    entries: new Counter({ name: 'pause_entries_total', help: 'Entries that were sent, by what became of them', labelNames: ['status'], registers: [registry] }),
+    entries: new Counter({
+      name: 'pause_entries_total',
+      help: 'Entries that were sent, by what became of them',
+      labelNames: ['status'],
+      registers: [registry],
+    }),
   };
 }
 
 /**
- * Gives every request an id, which the answer carries, and logs what became of it: the route as it stands in the table, never the address with what is in it,
- * no headers and no bodies.
+ * Gives every request an id, which the answer carries, and logs what became of it: the route as it stands in
+ * the table, never the address with what is in it, no headers and no bodies.
  */
 export function observed(log: Logger, metrics: Metrics | undefined): RequestHandler {
   return (request, response, next) => {
@@ -49,7 +58,10 @@ export function observed(log: Logger, metrics: Metrics | undefined): RequestHand
 export function serveMetrics({ registry }: Metrics, port: number): Promise<Server> {
   return new Promise((resolve, reject) => {
     const server = createServer((_, response) => {
-      registry.metrics().then((text) => response.setHeader('Content-Type', registry.contentType).end(text), () => response.writeHead(500).end());
+      registry.metrics().then(
+        (text) => response.setHeader('Content-Type', registry.contentType).end(text),
+        () => response.writeHead(500).end(),
+      );
     });
     server.once('error', reject);
     server.listen(port, '127.0.0.1', () => resolve(server));

@@ -1,17 +1,20 @@
-import type { CompiledGuide } from '@pause/core';
+import { CompiledQuery, sql } from 'kysely';
 import PgBoss from 'pg-boss';
 import Manager from 'pg-boss/src/manager.js';
 import type { Logger } from 'pino';
 import { z } from 'zod';
-import { CompiledQuery, sql } from 'kysely';
-import type { Db } from '../db';
-import type { Moved } from '../notebook/entries';
-import { markMoved, markNotebook, recheckAll, recheckHarvests, recheckMoved } from '../recall';
+import type { CompiledGuide } from '@pause/core';
 import { groupStream } from '../access';
-import { sweep, type Objects } from '../pictures';
+import type { Db } from '../db';
 import { answerAsSimulated, EXPERT_ANSWERS_AFTER_SECONDS } from '../demo/expert';
+import type { Moved } from '../notebook/entries';
+import { sweep, type Objects } from '../pictures';
+import { markMoved, markNotebook, recheckAll, recheckHarvests, recheckMoved } from '../recall';
 
-/** Work that nobody waits for, in a queue in the same database: each piece is done once, by whichever server is there, and again if that one was killed over it. */
+/**
+ * Work that nobody waits for, in a queue in the same database: each piece is done once, by whichever server
+ * is there, and again if that one was killed over it.
+ */
 export interface Jobs {
   /** The simulated expert of the demo answers an ask, after a while. */
   readonly expertAnswers: (find: string, ask: string) => Promise<void>;
@@ -22,8 +25,9 @@ export interface Jobs {
   readonly stop: () => Promise<void>;
 }
 
-// The queue puts down what became of a job and does not wait for it. Where its database has just gone, nobody would hear of that, and a rejection that
-// nobody hears of ends the server. The job is taken up again when it has expired; the lost connection is logged by itself.
+// The queue puts down what became of a job and does not wait for it. Where its database has just gone, nobody
+// would hear of that, and a rejection that nobody hears of ends the server. The job is taken up again when it
+// has expired; the lost connection is logged by itself.
 for (const name of ['complete', 'fail'] as const) {
   const putDown = Manager.prototype[name];
   Manager.prototype[name] = function heard(...given: unknown[]) {
@@ -35,7 +39,9 @@ for (const name of ['complete', 'fail'] as const) {
 
 /** The queue writes through this transaction, and what it wrote is there with it or not at all. */
 const within = (transaction: Db): PgBoss.Db => ({
-  executeSql: async (text, values) => ({ rows: (await transaction.executeQuery(CompiledQuery.raw(text, values))).rows }),
+  executeSql: async (text, values) => ({
+    rows: (await transaction.executeQuery(CompiledQuery.raw(text, values))).rows,
+  }),
 });
 
 const SWEEP = 'sweep-pictures';
@@ -66,8 +72,21 @@ export interface JobOptions {
   readonly now: () => number;
 }
 
-export async function openJobs({ db, databaseUrl, guide, log, objects, now, takenUpAfterSeconds = 60 }: JobOptions): Promise<Jobs> {
-  const boss = new PgBoss({ connectionString: databaseUrl, max: 3, maintenanceIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)), superviseIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)) } as PgBoss.ConstructorOptions);
+export async function openJobs({
+  db,
+  databaseUrl,
+  guide,
+  log,
+  objects,
+  now,
+  takenUpAfterSeconds = 60,
+}: JobOptions): Promise<Jobs> {
+  const boss = new PgBoss({
+    connectionString: databaseUrl,
+    max: 3,
+    maintenanceIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)),
+    superviseIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)),
+  } as PgBoss.ConstructorOptions);
   // A queue that cannot reach its database tries again by itself.
   boss.on('error', (error) => log.warn({ err: error }, 'jobs'));
   await boss.start();
@@ -78,7 +97,8 @@ export async function openJobs({ db, databaseUrl, guide, log, objects, now, take
   await boss.createQueue(RECHECK_ALL);
   const pace = { pollingIntervalSeconds: 1 };
   const retry = { retryLimit: 20, retryDelay: 1 };
-  const askAll = () => boss.send(RECHECK_ALL, { version: guide.version }, { ...retry, expireInSeconds: 3600 });
+  const askAll = () =>
+    boss.send(RECHECK_ALL, { version: guide.version }, { ...retry, expireInSeconds: 3600 });
   await boss.work(EXPERT, pace, async (jobs) => {
     for (const { data } of jobs) {
       const { find, ask } = Answer.parse(data);
@@ -100,7 +120,9 @@ export async function openJobs({ db, databaseUrl, guide, log, objects, now, take
   await boss.work(RECHECK_HARVESTS, pace, async (jobs) => {
     for (const { data } of jobs) await recheckHarvests(db, Harvests.parse(data).harvests);
   });
-  await boss.work(RECHECK_ALL, pace, async () => { await recheckAll(db, guide); });
+  await boss.work(RECHECK_ALL, pace, async () => {
+    await recheckAll(db, guide);
+  });
   // By another version of the guide something that was collected may no longer stand.
   await askAll();
   await boss.work(TIDY, pace, () => tidy(db));
@@ -111,20 +133,37 @@ export async function openJobs({ db, databaseUrl, guide, log, objects, now, take
     await boss.schedule(SWEEP, '*/5 * * * *');
   }
   let running = true;
-  boss.on('stopped', () => { running = false; });
+  boss.on('stopped', () => {
+    running = false;
+  });
   return {
     expertAnswers: async (find, ask) => {
-      await boss.send(EXPERT, { find, ask }, { singletonKey: ask, startAfter: EXPERT_ANSWERS_AFTER_SECONDS, retryLimit: 20, retryDelay: 1, expireInSeconds: takenUpAfterSeconds });
+      await boss.send(
+        EXPERT,
+        { find, ask },
+        {
+          singletonKey: ask,
+          startAfter: EXPERT_ANSWERS_AFTER_SECONDS,
+          retryLimit: 20,
+          retryDelay: 1,
+          expireInSeconds: takenUpAfterSeconds,
+        },
+      );
     },
     recheck: async ({ finds, streams, harvests, groups }, transaction) => {
       const options = { ...retry, expireInSeconds: takenUpAfterSeconds, db: within(transaction) };
       await markMoved(transaction, finds);
-      for (const stream of streams) await boss.send(RECHECK, { stream }, { ...options, singletonKey: stream });
-      for (const stream of groups.map(groupStream)) await boss.send(RECHECK_GROUP, { stream }, { ...options, singletonKey: stream });
+      for (const stream of streams)
+        await boss.send(RECHECK, { stream }, { ...options, singletonKey: stream });
+      for (const stream of groups.map(groupStream))
+        await boss.send(RECHECK_GROUP, { stream }, { ...options, singletonKey: stream });
       if (harvests.length > 0) await boss.send(RECHECK_HARVESTS, { harvests }, options);
     },
     running: () => running,
-    stop: () => { running = false; return boss.stop({ graceful: true, timeout: 2000, wait: true }); },
+    stop: () => {
+      running = false;
+      return boss.stop({ graceful: true, timeout: 2000, wait: true });
+    },
   };
 }
 

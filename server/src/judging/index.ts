@@ -5,8 +5,9 @@ import { inThread, openThreads } from '../threads';
 import type { Reached, Told } from './worker';
 
 /**
- * Works out what this server reaches where verdicts arrive. A find as people look at it is decided where the push is served; one of very many readings
- * takes seconds, and goes to a thread of its own, which starts when it is first needed.
+ * Works out what this server reaches where verdicts arrive. A find as people look at it is decided where the
+ * push is served; one of very many readings takes seconds, and goes to a thread of its own, which starts when
+ * it is first needed.
  */
 export interface Judging {
   readonly judge: Judge;

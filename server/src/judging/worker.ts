@@ -1,6 +1,13 @@
-import { compileGuide, type CompiledGuide, type FindRecord, type Guide, type Policy, type Verdict } from '@pause/core';
-import type { Arrival } from '@pause/core/notebook';
 import { workerData } from 'piscina';
+import {
+  compileGuide,
+  type CompiledGuide,
+  type FindRecord,
+  type Guide,
+  type Policy,
+  type Verdict,
+} from '@pause/core';
+import type { Arrival } from '@pause/core/notebook';
 import { onArrival } from '../notebook/judge';
 import { Problem } from '../problem';
 import type { ThreadRefusal } from '../threads';

@@ -13,16 +13,17 @@ export interface Letter {
   readonly text: string;
 }
 
-/** Where letters go: to a mail server, or to the simulated mailbox of the demo, out of which nothing is sent. */
+/**
+ * Where letters go: to a mail server, or to the simulated mailbox of the demo, out of which nothing is sent.
+ */
 export type MailSettings =
-  | { readonly kind: 'smtp'; readonly url: string; readonly from: string }
-  | { readonly kind: 'mailbox' };
+  { readonly kind: 'smtp'; readonly url: string; readonly from: string } | { readonly kind: 'mailbox' };
 
 export interface Mail {
   readonly kind: MailSettings['kind'];
   /**
-   * Sends a letter, without waiting for it: how long an answer takes must not tell whether there was anybody to write to.
-   * It is tried again for a while if the mail server does not take it.
+   * Sends a letter, without waiting for it: how long an answer takes must not tell whether there was anybody
+   * to write to. It is tried again for a while if the mail server does not take it.
    */
   readonly send: (letter: Letter) => void;
   readonly close: () => void;
@@ -32,7 +33,10 @@ export interface Mail {
 const AGAIN_AFTER_MS = [2000, 20_000, 120_000];
 
 export function openMail(settings: MailSettings, db: Db, log: Logger): Mail {
-  const { deliver, close } = settings.kind === 'smtp' ? bySmtp(settings.url, settings.from) : { deliver: (letter: Letter) => keepLetter(db, letter), close: () => undefined };
+  const { deliver, close } =
+    settings.kind === 'smtp'
+      ? bySmtp(settings.url, settings.from)
+      : { deliver: (letter: Letter) => keepLetter(db, letter), close: () => undefined };
   const limit = letterLimit(db);
   const waiting = new Set<NodeJS.Timeout>();
   let closed = false;
@@ -56,7 +60,8 @@ export function openMail(settings: MailSettings, db: Db, log: Logger): Mail {
   };
   return {
     kind: settings.kind,
-    send: (letter) => void send(letter).catch((error: unknown) => log.error({ err: error }, 'a letter could not be sent')),
+    send: (letter) =>
+      void send(letter).catch((error: unknown) => log.error({ err: error }, 'a letter could not be sent')),
     close: () => {
       closed = true;
       for (const timer of waiting) clearTimeout(timer);
@@ -65,10 +70,15 @@ export function openMail(settings: MailSettings, db: Db, log: Logger): Mail {
   };
 }
 
-function bySmtp(url: string, from: string): { readonly deliver: (letter: Letter) => Promise<void>; readonly close: () => void } {
+function bySmtp(
+  url: string,
+  from: string,
+): { readonly deliver: (letter: Letter) => Promise<void>; readonly close: () => void } {
   const transport = createTransport(url, { from });
   return {
-    deliver: async ({ to, subject, text }) => { await transport.sendMail({ to, subject, text }); },
+    deliver: async ({ to, subject, text }) => {
+      await transport.sendMail({ to, subject, text });
+    },
     close: () => transport.close(),
   };
 }

@@ -1,7 +1,10 @@
 import type { Db } from '../db';
 import type { Letter } from '.';
 
-/** The simulated mailbox of the demo: it keeps what a mail server would send, for anybody who uses the demo to read. */
+/**
+ * The simulated mailbox of the demo: it keeps what a mail server would send, for anybody who uses the demo to
+ * read.
+ */
 
 const KEPT = 30;
 
@@ -18,6 +21,10 @@ export async function keepLetter(db: Db, { to, subject, text }: Letter): Promise
 
 /** The newest first. */
 export async function keptLetters(db: Db): Promise<KeptLetter[]> {
-  const rows = await db.selectFrom('simulated_letters').select(['id', 'at', 'to', 'subject', 'text']).orderBy('id', 'desc').execute();
+  const rows = await db
+    .selectFrom('simulated_letters')
+    .select(['id', 'at', 'to', 'subject', 'text'])
+    .orderBy('id', 'desc')
+    .execute();
   return rows.map(({ at, ...letter }) => ({ ...letter, at: at.toISOString() }));
 }

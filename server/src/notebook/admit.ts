@@ -1,17 +1,42 @@
-import { applyToPage, isInTime, MOST_AHEAD_MS, nextStamp, tellsTime, tooFarAhead, type Arrival, type Entry, type Stamp } from '@pause/core/notebook';
+import {
+  applyToPage,
+  isInTime,
+  MOST_AHEAD_MS,
+  nextStamp,
+  tellsTime,
+  tooFarAhead,
+  type Arrival,
+  type Entry,
+  type Stamp,
+} from '@pause/core/notebook';
 import { descendantOf } from '@pause/core/pantry';
 import { groupOf, mayRead, type Actor } from '../access';
 import type { Role } from '../db/schema';
 import { invalid, Problem, tooBusy, type FieldProblem } from '../problem';
 import { checkEntry, checkFind } from './check';
 import { checkPage, sourcesIn } from './checkPage';
-import { aboutOf, begins, hashOf, mostCharacters, notThere, streamOfNew, timeField, timeOf, withTime, type Pushed, type Sending } from './entries';
+import {
+  aboutOf,
+  begins,
+  hashOf,
+  mostCharacters,
+  notThere,
+  streamOfNew,
+  timeField,
+  timeOf,
+  withTime,
+  type Pushed,
+  type Sending,
+} from './entries';
 import { judgeHere } from './judge';
 import { noted } from './onRecord';
 import { idOf, type State } from './state';
 import type { Additions } from './store';
 
-/** Decides, entry by entry, what is put on record: who may add it, whether it is right, and what it changes for the next one. */
+/**
+ * Decides, entry by entry, what is put on record: who may add it, whether it is right, and what it changes
+ * for the next one.
+ */
 
 /** Verdicts of one push are worked out for no longer than this: its notebooks are held meanwhile. */
 const MOST_JUDGING_MS = 10_000;
@@ -23,12 +48,22 @@ export type Admit = (sent: Entry, sending: Sending) => Promise<Pushed>;
 export function openAdmission(state: State, additions: Additions): Admit {
   const judgedUntil = Date.now() + MOST_JUDGING_MS;
   let lastStamp: Stamp | undefined;
-  const arrivalOf = async (entry: Entry, stream: string, { options: { guide, now, judge = judgeHere(guide) } }: Sending): Promise<Arrival | undefined> => {
+  const arrivalOf = async (
+    entry: Entry,
+    stream: string,
+    { options: { guide, now, judge = judgeHere(guide) } }: Sending,
+  ): Promise<Arrival | undefined> => {
     if (entry.kind !== 'verdicts') return undefined;
-    if (entry.body.verdict.guide.id !== guide.guide.id) throw invalid([{ field: 'verdict.guide.id', reason: `this server decides by "${guide.guide.id}"` }]);
+    if (entry.body.verdict.guide.id !== guide.guide.id)
+      throw invalid([{ field: 'verdict.guide.id', reason: `this server decides by "${guide.guide.id}"` }]);
     const record = state.cases.of(entry.find);
     if (!record) throw notThere(entry);
-    if (Date.now() > judgedUntil) throw new Problem(503, 'too-busy', 'These verdicts take too long to work out. Send fewer of them at once.');
+    if (Date.now() > judgedUntil)
+      throw new Problem(
+        503,
+        'too-busy',
+        'These verdicts take too long to work out. Send fewer of them at once.',
+      );
     return judge(entry.body.verdict, record, state.groups.get(stream)?.policy, new Date(now).toISOString());
   };
   /** The entry's own stamp; one of the server's where it has none, or one from a clock that is ahead. */
@@ -38,18 +73,29 @@ export function openAdmission(state: State, additions: Additions): Admit {
     return lastStamp;
   };
   return async (sent, sending) => {
-    const { actor, options: { guide, now } } = sending;
+    const {
+      actor,
+      options: { guide, now },
+    } = sending;
     const again = repeated(state, actor, sent);
     if (again) return again;
     const { entry, movedTo } = onTime(sent, now);
     const json = JSON.stringify(entry.body);
-    if (json.length > mostCharacters(entry)) throw invalid([{ field: 'body', reason: `it is too large: ${json.length} characters, at most ${mostCharacters(entry)}` }]);
+    if (json.length > mostCharacters(entry))
+      throw invalid([
+        {
+          field: 'body',
+          reason: `it is too large: ${json.length} characters, at most ${mostCharacters(entry)}`,
+        },
+      ]);
     const hash = hashOf(entry);
-    if (entry.stamp !== undefined && !tellsTime(entry.stamp)) throw invalid([{ field: 'stamp', reason: 'it tells no time from 1970 to 2099' }]);
+    if (entry.stamp !== undefined && !tellsTime(entry.stamp))
+      throw invalid([{ field: 'stamp', reason: 'it tells no time from 1970 to 2099' }]);
     const { stream, roles } = placeOf(state, actor, entry);
     const finder = finderOf(state, entry);
     const problems = problemsOf(state, entry, { actor, guide, roles });
-    const full = problems.length > 0 ? [] : state.written.full(actor.person, entry, stream, finder, json.length);
+    const full =
+      problems.length > 0 ? [] : state.written.full(actor.person, entry, stream, finder, json.length);
     if (problems.length + full.length > 0) throw invalid([...problems, ...full]);
     const arrival = await arrivalOf(entry, stream, sending);
     const stamp = stampOf(entry, now);
@@ -58,26 +104,59 @@ export function openAdmission(state: State, additions: Additions): Admit {
     state.last.set(stream, seq);
     state.written.add(actor.person, entry, stream, finder, json.length);
     if (begins(entry)) state.heads.set(aboutOf(entry), stream);
-    state.known.set(idOf(entry.kind, entry.body.id), { hash, stream, seq, stamp, at: timeOf(entry), ...(arrival ? { arrival } : {}) });
+    state.known.set(idOf(entry.kind, entry.body.id), {
+      hash,
+      stream,
+      seq,
+      stamp,
+      at: timeOf(entry),
+      ...(arrival ? { arrival } : {}),
+    });
     add(additions, entry, { stream, seq, stamp, person: actor.person, body: json, content_hash: hash });
-    if (arrival && entry.find !== undefined) additions.arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
-    return { status: 'added', stream, seq, stamp, ...(movedTo === undefined ? {} : { at: movedTo }), ...(arrival ? { arrival } : {}) };
+    if (arrival && entry.find !== undefined)
+      additions.arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
+    return {
+      status: 'added',
+      stream,
+      seq,
+      stamp,
+      ...(movedTo === undefined ? {} : { at: movedTo }),
+      ...(arrival ? { arrival } : {}),
+    };
   };
 }
 
-const taken = (id: string) => new Problem(409, 'duplicate-id', `id: "${id}" is taken by something else`, [{ field: 'id', reason: 'this id was used before, with other content' }]);
+const taken = (id: string) =>
+  new Problem(409, 'duplicate-id', `id: "${id}" is taken by something else`, [
+    { field: 'id', reason: 'this id was used before, with other content' },
+  ]);
 
-/** What an entry that is on record already became. @throws Problem 409 where its id was used for something else */
+/**
+ * What an entry that is on record already became.
+ *
+ * @throws Problem 409 where its id was used for something else
+ */
 function repeated(state: State, actor: Actor, sent: Entry): Pushed | undefined {
   const earlier = state.known.get(idOf(sent.kind, sent.body.id));
   if (!earlier) return undefined;
   const moved = timeOf(sent) > earlier.at;
-  const same = earlier.hash === hashOf(sent) || (moved && earlier.hash === hashOf(withTime(sent, earlier.at)));
+  const same =
+    earlier.hash === hashOf(sent) || (moved && earlier.hash === hashOf(withTime(sent, earlier.at)));
   if (!same || !mayRead(actor, earlier.stream)) throw taken(sent.body.id);
-  return { status: 'known', stream: earlier.stream, seq: earlier.seq, stamp: earlier.stamp, ...(moved ? { at: earlier.at } : {}), ...(earlier.arrival ? { arrival: earlier.arrival } : {}) };
+  return {
+    status: 'known',
+    stream: earlier.stream,
+    seq: earlier.seq,
+    stamp: earlier.stamp,
+    ...(moved ? { at: earlier.at } : {}),
+    ...(earlier.arrival ? { arrival: earlier.arrival } : {}),
+  };
 }
 
-/** A clock that is ahead must not win over everybody else's: what it dates later than now gets the time at which it arrived. */
+/**
+ * A clock that is ahead must not win over everybody else's: what it dates later than now gets the time at
+ * which it arrived.
+ */
 function onTime(sent: Entry, now: number): { readonly entry: Entry; readonly movedTo?: string } {
   const ms = Date.parse(timeOf(sent));
   if (!isInTime(ms)) throw invalid([{ field: timeField(sent), reason: 'it is no time from 1970 to 2099' }]);
@@ -86,12 +165,23 @@ function onTime(sent: Entry, now: number): { readonly entry: Entry; readonly mov
   return { entry: withTime(sent, movedTo), movedTo };
 }
 
-/** The notebook that an entry goes to, and who has which role in it. @throws Problem where the person may not write there */
-function placeOf({ heads, groups, last }: State, actor: Actor, entry: Entry): { readonly stream: string; readonly roles: ReadonlyMap<string, Role> } {
+/**
+ * The notebook that an entry goes to, and who has which role in it.
+ *
+ * @throws Problem where the person may not write there
+ */
+function placeOf(
+  { heads, groups, last }: State,
+  actor: Actor,
+  entry: Entry,
+): { readonly stream: string; readonly roles: ReadonlyMap<string, Role> } {
   const begun = heads.get(aboutOf(entry));
   const stream = begun ?? streamOfNew(entry, actor.person);
   if (stream === undefined) throw notThere(entry);
-  if (!mayRead(actor, stream)) throw begins(entry) && begun === undefined ? invalid([{ field: 'group', reason: 'you do not belong to this group' }]) : notThere(entry);
+  if (!mayRead(actor, stream))
+    throw begins(entry) && begun === undefined
+      ? invalid([{ field: 'group', reason: 'you do not belong to this group' }])
+      : notThere(entry);
   if (begins(entry) && begun !== undefined) throw taken(entry.body.id);
   // It began in between, in a notebook that is not held here: sent again, it is.
   if (!last.has(stream)) throw tooBusy();
@@ -101,7 +191,8 @@ function placeOf({ heads, groups, last }: State, actor: Actor, entry: Entry): { 
   return { stream, roles };
 }
 
-const finderOf = ({ finds }: State, entry: Entry) => (entry.kind === 'finds' ? entry.body.person : finds.get(entry.find ?? '')?.person ?? '');
+const finderOf = ({ finds }: State, entry: Entry) =>
+  entry.kind === 'finds' ? entry.body.person : (finds.get(entry.find ?? '')?.person ?? '');
 
 interface Checking {
   readonly actor: Actor;
@@ -116,9 +207,24 @@ function problemsOf(state: State, entry: Entry, { actor, guide, roles }: Checkin
   const page = entry.page === undefined ? undefined : state.pages.get(entry.page);
   if (!begins(entry) && !record && !page) throw notThere(entry);
   if (entry.page === undefined) return record ? checkEntry(entry, { guide, person, record, roles }) : [];
-  const streamOf = (id: string) => state.heads.get(`page ${id}`) ?? state.heads.get(`find ${id}`) ?? state.sources.get(`page ${id}`) ?? state.sources.get(`find ${id}`);
-  const isThere = (may: boolean) => (id: string) => { const stream = streamOf(id); return stream !== undefined && mayRead(actor, stream) === may; };
-  return checkPage(entry, { guide, person, page, roles, parents: state.parents, there: isThere(true), hidden: isThere(false) });
+  const streamOf = (id: string) =>
+    state.heads.get(`page ${id}`) ??
+    state.heads.get(`find ${id}`) ??
+    state.sources.get(`page ${id}`) ??
+    state.sources.get(`find ${id}`);
+  const isThere = (may: boolean) => (id: string) => {
+    const stream = streamOf(id);
+    return stream !== undefined && mayRead(actor, stream) === may;
+  };
+  return checkPage(entry, {
+    guide,
+    person,
+    page,
+    roles,
+    parents: state.parents,
+    there: isThere(true),
+    hidden: isThere(false),
+  });
 }
 
 /** Takes an admitted entry into account for the ones that follow. */
@@ -132,16 +238,36 @@ function fold(state: State, additions: Additions, entry: Entry): void {
   const page = applyToPage(state.pages.get(entry.page), entry);
   if (!page) return;
   state.pages.set(entry.page, page);
-  const descendant = entry.kind === 'fields' && sourcesIn(entry.body.field, entry.body.value).length > 0 ? descendantOf(page) : undefined;
+  const descendant =
+    entry.kind === 'fields' && sourcesIn(entry.body.field, entry.body.value).length > 0
+      ? descendantOf(page)
+      : undefined;
   if (!descendant) return;
   additions.descends.set(descendant.id, descendant.parents);
   state.parents.set(descendant.id, descendant.parents);
 }
 
-type Written = Pick<Additions['rows'][number], 'stream' | 'seq' | 'stamp' | 'person' | 'body' | 'content_hash'>;
+type Written = Pick<
+  Additions['rows'][number],
+  'stream' | 'seq' | 'stamp' | 'person' | 'body' | 'content_hash'
+>;
 function add(additions: Additions, entry: Entry, written: Written): void {
   const { stream, person } = written;
-  additions.rows.push({ ...written, kind: entry.kind, id: entry.body.id, about: aboutOf(entry), find_id: entry.find ?? null, page_id: entry.page ?? null });
-  if (entry.kind === 'finds') additions.finds.push({ id: entry.find, stream, person, started_at: entry.body.startedAt, kingdom: entry.body.kingdom });
+  additions.rows.push({
+    ...written,
+    kind: entry.kind,
+    id: entry.body.id,
+    about: aboutOf(entry),
+    find_id: entry.find ?? null,
+    page_id: entry.page ?? null,
+  });
+  if (entry.kind === 'finds')
+    additions.finds.push({
+      id: entry.find,
+      stream,
+      person,
+      started_at: entry.body.startedAt,
+      kingdom: entry.body.kingdom,
+    });
   if (entry.kind === 'pages') additions.pages.push({ id: entry.page, stream, kind: entry.body.kind, person });
 }

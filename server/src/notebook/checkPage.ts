@@ -1,6 +1,6 @@
 import type { CompiledGuide } from '@pause/core';
-import { descentOf, wouldCircle } from '@pause/core/pantry';
 import { toldPlaceExactly, type PageEntry, type PageRecord } from '@pause/core/notebook';
+import { descentOf, wouldCircle } from '@pause/core/pantry';
 import type { Role } from '../db/schema';
 import type { FieldProblem } from '../problem';
 
@@ -22,37 +22,77 @@ interface Around {
   readonly hidden: (id: string) => boolean;
 }
 /** Kept by one person, who alone tells of it. */
-const OWN_ONLY: Readonly<Partial<Record<PageRecord['kind'], string>>> = { harvest: 'only who took it tells what was taken', portion: 'only who told of it tells more', taste: 'only who tasted tells how it was' };
-const NEVER_SHARED: Readonly<Partial<Record<PageRecord['kind'], string>>> = { eater: 'who eats along is told in one’s own notebook only', taste: 'how somebody takes something is told in one’s own notebook only', practice: 'what somebody practised is told in one’s own notebook only', learner: 'how somebody practises is told in one’s own notebook only' };
+const OWN_ONLY: Readonly<Partial<Record<PageRecord['kind'], string>>> = {
+  harvest: 'only who took it tells what was taken',
+  portion: 'only who told of it tells more',
+  taste: 'only who tasted tells how it was',
+};
+const NEVER_SHARED: Readonly<Partial<Record<PageRecord['kind'], string>>> = {
+  eater: 'who eats along is told in one’s own notebook only',
+  taste: 'how somebody takes something is told in one’s own notebook only',
+  practice: 'what somebody practised is told in one’s own notebook only',
+  learner: 'how somebody practises is told in one’s own notebook only',
+};
 
 /** What is wrong with an entry of a page; nothing where it may be added. */
 export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
   const { guide, person, page, roles } = around;
   const by = entry.body.by === person ? [] : wrong('by', `"${entry.body.by}" is not who is signed in`);
-  const known = (field: string, taxon: string | undefined) => (taxon === undefined || guide.taxon(taxon) ? [] : wrong(field, `"${taxon}" is not a taxon of the guide`));
+  const known = (field: string, taxon: string | undefined) =>
+    taxon === undefined || guide.taxon(taxon) ? [] : wrong(field, `"${taxon}" is not a taxon of the guide`);
   switch (entry.kind) {
     case 'pages':
-      return [...by, ...(entry.body.group === undefined ? [] : [...whyNever(entry.body.kind), ...notKeeper(entry.body.kind, around)])];
+      return [
+        ...by,
+        ...(entry.body.group === undefined
+          ? []
+          : [...whyNever(entry.body.kind), ...notKeeper(entry.body.kind, around)]),
+      ];
     case 'fields': {
       const { body } = entry;
       if (!page || body.of !== page.kind) return wrong('of', `this page is not one of a ${body.of}`);
       if (body.withheld) return wrong('withheld', 'only the server leaves something out');
-      if (page.kind === 'group' && roles.get(person) !== 'keeper') return wrong('by', 'only a keeper of the group tells its rules');
-      if (page.kind === 'group' && body.field === 'name' && body.value === null) return wrong('value', 'a group has a name');
-      if (page.kind === 'place' && KEEPERS_FIELDS.includes(body.field) && page.person !== person) return wrong('field', 'only who keeps a place tells where it is, and whom');
-      if (page.group !== undefined && notKeeper(page.kind, around).length > 0) return notKeeper(page.kind, around);
+      if (page.kind === 'group' && roles.get(person) !== 'keeper')
+        return wrong('by', 'only a keeper of the group tells its rules');
+      if (page.kind === 'group' && body.field === 'name' && body.value === null)
+        return wrong('value', 'a group has a name');
+      if (page.kind === 'place' && KEEPERS_FIELDS.includes(body.field) && page.person !== person)
+        return wrong('field', 'only who keeps a place tells where it is, and whom');
+      if (page.group !== undefined && notKeeper(page.kind, around).length > 0)
+        return notKeeper(page.kind, around);
       const own = OWN_ONLY[page.kind];
       if (own !== undefined && page.person !== person) return wrong('by', own);
-      if (!toldPlaceExactly(page, person)) return wrong('page', 'who is not told where a place is cannot change what is told of it');
-      return [...by, ...((page.kind === 'harvest' || page.kind === 'taste') && body.field === 'taxon' && typeof body.value === 'string' ? known('value', body.value) : []), ...(page.kind === 'lesson' ? [] : taxaIn(body.field, body.value)).flatMap(([path, taxon]) => known(`value${path}`, taxon)), ...sourceProblems(entry.page, body.value, body.field, around)];
+      if (!toldPlaceExactly(page, person))
+        return wrong('page', 'who is not told where a place is cannot change what is told of it');
+      return [
+        ...by,
+        ...((page.kind === 'harvest' || page.kind === 'taste') &&
+        body.field === 'taxon' &&
+        typeof body.value === 'string'
+          ? known('value', body.value)
+          : []),
+        ...(page.kind === 'lesson' ? [] : taxaIn(body.field, body.value)).flatMap(([path, taxon]) =>
+          known(`value${path}`, taxon),
+        ),
+        ...sourceProblems(entry.page, body.value, body.field, around),
+      ];
     }
     case 'sightings': {
       if (page?.kind !== 'place') return wrong('page', 'only a place has sightings');
       const kingdom = guide.taxon(entry.body.taxon)?.taxon.kingdom;
-      const stages = new Set<string>(guide.guide.stages.filter((s) => s.kingdom === kingdom).map((s) => s.id));
+      const stages = new Set<string>(
+        guide.guide.stages.filter((s) => s.kingdom === kingdom).map((s) => s.id),
+      );
       return [
-        ...by, ...known('taxon', entry.body.taxon),
-        ...(kingdom ? (entry.body.stages ?? []).flatMap((stage, index) => (stages.has(stage) ? [] : wrong(`stages[${index}]`, `"${stage}" is not a growth stage of ${kingdom}`))) : []),
+        ...by,
+        ...known('taxon', entry.body.taxon),
+        ...(kingdom
+          ? (entry.body.stages ?? []).flatMap((stage, index) =>
+              stages.has(stage)
+                ? []
+                : wrong(`stages[${index}]`, `"${stage}" is not a growth stage of ${kingdom}`),
+            )
+          : []),
       ];
     }
   }
@@ -69,27 +109,44 @@ function taxaIn(field: string, value: unknown): [path: string, taxon: string][] 
   });
 }
 
-const whyNever = (kind: PageRecord['kind']): FieldProblem[] => { const why = NEVER_SHARED[kind]; return why === undefined ? [] : wrong('group', why); };
+const whyNever = (kind: PageRecord['kind']): FieldProblem[] => {
+  const why = NEVER_SHARED[kind];
+  return why === undefined ? [] : wrong('group', why);
+};
 
 /** Lessons of a group are made by its keepers. */
-const notKeeper = (kind: PageRecord['kind'], { roles, person }: Around): FieldProblem[] => (kind === 'lesson' && roles.get(person) !== 'keeper' ? wrong('by', 'only a keeper of the group makes its lessons') : []);
+const notKeeper = (kind: PageRecord['kind'], { roles, person }: Around): FieldProblem[] =>
+  kind === 'lesson' && roles.get(person) !== 'keeper'
+    ? wrong('by', 'only a keeper of the group makes its lessons')
+    : [];
 
 /** The ids that a field names as what something comes from. */
 export function sourcesIn(field: string, value: unknown): string[] {
   if (field === 'find') return typeof value === 'string' ? [value] : [];
   if (field !== 'from' && field !== 'of') return [];
   const all: unknown[] = Array.isArray(value) ? value : [value];
-  return all.flatMap((one) => (typeof one === 'object' && one !== null && 'id' in one && typeof one.id === 'string' ? [one.id] : []));
+  return all.flatMap((one) =>
+    typeof one === 'object' && one !== null && 'id' in one && typeof one.id === 'string' ? [one.id] : [],
+  );
 }
 
 /** What something comes from has to be there, and must not come from it in turn. */
-function sourceProblems(id: string, value: unknown, field: string, { parents, there, hidden }: Around): FieldProblem[] {
+function sourceProblems(
+  id: string,
+  value: unknown,
+  field: string,
+  { parents, there, hidden }: Around,
+): FieldProblem[] {
   const sources = sourcesIn(field, value);
-  const descent = descentOf([...parents].map(([child, above]) => ({ id: child, kind: 'batch', parents: above })));
+  const descent = descentOf(
+    [...parents].map(([child, above]) => ({ id: child, kind: 'batch', parents: above })),
+  );
   return sources.flatMap((source, index) => {
     const at = field === 'find' ? 'value' : `value${Array.isArray(value) ? `[${index}]` : ''}.id`;
     if (wouldCircle(descent, id, [source])) return wrong(at, 'nothing can come from itself');
     // A harvest may come from elsewhere, out of a file, with no find here; never from somebody else's.
-    return (field === 'find' ? !hidden(source) : there(source)) ? [] : wrong(at, `there is no "${source}" that it could come from`);
+    return (field === 'find' ? !hidden(source) : there(source))
+      ? []
+      : wrong(at, `there is no "${source}" that it could come from`);
   });
 }

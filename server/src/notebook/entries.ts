@@ -12,10 +12,15 @@ import type { Quotas } from './quotas';
 /** What became of one entry. */
 export type Pushed =
   | {
-    readonly status: 'added' | 'known'; readonly stream: string; readonly seq: number; readonly stamp: Stamp; readonly arrival?: Arrival; readonly number?: number;
-    /** When it was made by the server's clock, where the clock of the device was wrong. */
-    readonly at?: string;
-  }
+      readonly status: 'added' | 'known';
+      readonly stream: string;
+      readonly seq: number;
+      readonly stamp: Stamp;
+      readonly arrival?: Arrival;
+      readonly number?: number;
+      /** When it was made by the server's clock, where the clock of the device was wrong. */
+      readonly at?: string;
+    }
   | { readonly status: 'refused'; readonly problem: Problem };
 
 export interface PushOptions {
@@ -24,7 +29,10 @@ export interface PushOptions {
   readonly now: number;
   /** Hears of asks once they are on record. */
   readonly asked?: (find: string, ask: string, of: string) => Promise<void>;
-  /** Puts it into the queue in the same transaction: what is on record is decided again, whichever process is killed. */
+  /**
+   * Puts it into the queue in the same transaction: what is on record is decided again, whichever process is
+   * killed.
+   */
   readonly recheck?: (what: Moved, transaction: Db) => Promise<void>;
   /** Works out what this server reaches where a verdict arrives. */
   readonly judge?: Judge;
@@ -33,7 +41,10 @@ export interface PushOptions {
   readonly quotas?: Quotas;
 }
 
-/** Something of these changed that may change whether a verdict holds: collected finds with their notebooks, harvests with strays, and groups with other rules. */
+/**
+ * Something of these changed that may change whether a verdict holds: collected finds with their notebooks,
+ * harvests with strays, and groups with other rules.
+ */
 export interface Moved {
   readonly finds: readonly string[];
   readonly streams: readonly string[];
@@ -41,7 +52,15 @@ export interface Moved {
   readonly groups: readonly string[];
 }
 /** The kinds of entry that can change the verdict on a find, or what was decided on it. */
-export const MOVES: readonly Entry['kind'][] = ['pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'decisions'];
+export const MOVES: readonly Entry['kind'][] = [
+  'pieces',
+  'targets',
+  'contexts',
+  'readings',
+  'withdrawals',
+  'skips',
+  'decisions',
+];
 
 /** What one device sends, of one person. */
 export interface Sending {
@@ -53,22 +72,40 @@ export interface Sending {
 export const isCollecting = (entry: Entry) => entry.kind === 'decisions' && entry.body.choice === 'collect';
 export const begins = (entry: Entry) => entry.kind === 'finds' || entry.kind === 'pages';
 /** The find or the page that an entry belongs to. Neither passes for the other. */
-export const aboutOf = (entry: Entry) => (entry.find === undefined ? `page ${entry.page}` : `find ${entry.find}`);
-export const notThere = (entry: Entry) => (entry.find === undefined ? noSuchPage(entry.page) : noSuchFind(entry.find));
+export const aboutOf = (entry: Entry) =>
+  entry.find === undefined ? `page ${entry.page}` : `find ${entry.find}`;
+export const notThere = (entry: Entry) =>
+  entry.find === undefined ? noSuchPage(entry.page) : noSuchFind(entry.find);
 /** The notebook in which a find or a page begins. */
-export const streamOfNew = (entry: Entry, person: string) => (
-  entry.kind === 'finds' || entry.kind === 'pages' ? (entry.body.group === undefined ? ownStream(person) : groupStream(entry.body.group)) : undefined
-);
+export const streamOfNew = (entry: Entry, person: string) =>
+  entry.kind === 'finds' || entry.kind === 'pages'
+    ? entry.body.group === undefined
+      ? ownStream(person)
+      : groupStream(entry.body.group)
+    : undefined;
 
 export const timeField = (entry: Entry) => (entry.kind === 'finds' ? 'startedAt' : 'at');
-export const timeOf = (entry: Entry): string => (entry.kind === 'finds' ? entry.body.startedAt : entry.body.at);
-export const withTime = (entry: Entry, at: string): Entry => ({ ...entry, body: { ...entry.body, [timeField(entry)]: at } }) as Entry;
+export const timeOf = (entry: Entry): string =>
+  entry.kind === 'finds' ? entry.body.startedAt : entry.body.at;
+export const withTime = (entry: Entry, at: string): Entry =>
+  ({ ...entry, body: { ...entry.body, [timeField(entry)]: at } }) as Entry;
 
 /** The same as `contentHash`, by Node.js' own and faster SHA-256. */
 const hashOfContent = (content: unknown) => hash('sha256', canonicalJson(content), 'hex');
-export const hashOf = (entry: Entry) => hashOfContent(begins(entry) ? entry.body : { ...entry.body, ...(entry.find === undefined ? { page: entry.page } : { find: entry.find }) });
+export const hashOf = (entry: Entry) =>
+  hashOfContent(
+    begins(entry)
+      ? entry.body
+      : { ...entry.body, ...(entry.find === undefined ? { page: entry.page } : { find: entry.find }) },
+  );
 
-/** The largest entry, in characters of its JSON: a verdict on a long guide is less than half of it. The photos of a lesson go with it. */
+/**
+ * The largest entry, in characters of its JSON: a verdict on a long guide is less than half of it. The photos
+ * of a lesson go with it.
+ */
 const MOST_CHARACTERS = 64 * 1024;
 const MOST_CHARACTERS_OF_PHOTOS = 900 * 1024;
-export const mostCharacters = (entry: Entry) => (entry.kind === 'fields' && entry.body.of === 'lesson' && entry.body.field === 'photos' ? MOST_CHARACTERS_OF_PHOTOS : MOST_CHARACTERS);
+export const mostCharacters = (entry: Entry) =>
+  entry.kind === 'fields' && entry.body.of === 'lesson' && entry.body.field === 'photos'
+    ? MOST_CHARACTERS_OF_PHOTOS
+    : MOST_CHARACTERS;

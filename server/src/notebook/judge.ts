@@ -1,9 +1,28 @@
-import { canonicalJson, caseOf, CaseError, decide, parseCase, type Case, type CompiledGuide, type FindRecord, type Policy, type Verdict } from '@pause/core';
+import {
+  canonicalJson,
+  caseOf,
+  CaseError,
+  decide,
+  parseCase,
+  type Case,
+  type CompiledGuide,
+  type FindRecord,
+  type Policy,
+  type Verdict,
+} from '@pause/core';
 import type { Arrival } from '@pause/core/notebook';
 import { invalid } from '../problem';
 
-/** The verdict that a record gives under this guide and these rules. @throws Problem 422 where it gives none yet */
-export function decideRecord(record: FindRecord, guide: CompiledGuide, policy?: Policy): { find: Case; verdict: Verdict } {
+/**
+ * The verdict that a record gives under this guide and these rules.
+ *
+ * @throws Problem 422 where it gives none yet
+ */
+export function decideRecord(
+  record: FindRecord,
+  guide: CompiledGuide,
+  policy?: Policy,
+): { find: Case; verdict: Verdict } {
   const raw = caseOf(record, guide, policy);
   if (!raw) throw invalid([{ field: 'find', reason: 'it has no target or no piece yet' }]);
   try {
@@ -18,10 +37,16 @@ export function decideRecord(record: FindRecord, guide: CompiledGuide, policy?: 
 const apartFromVersion = (verdict: Verdict) => canonicalJson({ ...verdict, guide: { id: verdict.guide.id } });
 
 /**
- * What this server reaches where a verdict arrives: nothing to say where it is the same, whatever the version of the guide is called; else the verdict
- * of what is on record here, and what had changed.
+ * What this server reaches where a verdict arrives: nothing to say where it is the same, whatever the version
+ * of the guide is called; else the verdict of what is on record here, and what had changed.
  */
-export function onArrival(told: Verdict, record: FindRecord, guide: CompiledGuide, policy: Policy | undefined, at: string): Arrival | undefined {
+export function onArrival(
+  told: Verdict,
+  record: FindRecord,
+  guide: CompiledGuide,
+  policy: Policy | undefined,
+  at: string,
+): Arrival | undefined {
   const { verdict } = decideRecord(record, guide, policy);
   if (apartFromVersion(told) === apartFromVersion(verdict)) return undefined;
   if (told.guide.version !== guide.version) return { at, because: 'guide', verdict };
@@ -30,6 +55,14 @@ export function onArrival(told: Verdict, record: FindRecord, guide: CompiledGuid
 }
 
 /** What this server reaches where a verdict arrives, here or in a thread of its own. */
-export type Judge = (told: Verdict, record: FindRecord, policy: Policy | undefined, at: string) => Promise<Arrival | undefined>;
+export type Judge = (
+  told: Verdict,
+  record: FindRecord,
+  policy: Policy | undefined,
+  at: string,
+) => Promise<Arrival | undefined>;
 /** Without a thread: for whoever keeps nobody waiting. */
-export const judgeHere = (guide: CompiledGuide): Judge => (told, record, policy, at) => Promise.resolve(onArrival(told, record, guide, policy, at));
+export const judgeHere =
+  (guide: CompiledGuide): Judge =>
+  (told, record, policy, at) =>
+    Promise.resolve(onArrival(told, record, guide, policy, at));

@@ -1,6 +1,6 @@
+import { sql } from 'kysely';
 import type { Kingdom } from '@pause/core';
 import type { Arrival, Kind, Stamp } from '@pause/core/notebook';
-import { sql } from 'kysely';
 import type { Db } from '../db';
 import { inStreams } from './ids';
 import type { CountKeys, WrittenRow } from './quotas';
@@ -28,8 +28,19 @@ export interface Looked {
 }
 
 /** @param keys of `entryKey`, as hexadecimal digits */
-export async function lookUp(db: Db, keys: readonly string[], finds: readonly string[], { of, people }: CountKeys): Promise<Looked> {
-  const { rows: [found] } = await sql<{ ids: [string, string, number, string][] | null; finds: FindHead[] | null; written: WrittenRow[] | null }>`select
+export async function lookUp(
+  db: Db,
+  keys: readonly string[],
+  finds: readonly string[],
+  { of, people }: CountKeys,
+): Promise<Looked> {
+  const {
+    rows: [found],
+  } = await sql<{
+    ids: [string, string, number, string][] | null;
+    finds: FindHead[] | null;
+    written: WrittenRow[] | null;
+  }>`select
     (select json_agg(json_build_array(key, stream, seq, about)) from entry_ids where key = any(${[...keys]}::uuid[])) as ids,
     (select json_agg(json_build_object('id', id, 'stream', stream, 'person', person, 'kingdom', kingdom)) from finds where id = any(${[...finds]}::text[])) as finds,
     (select json_agg(counted) from (
@@ -37,8 +48,14 @@ export async function lookUp(db: Db, keys: readonly string[], finds: readonly st
       union all select '', person, 0, coalesce(sum(bytes), 0) from written where person = any(${[...people]}::text[]) and of like 'stream %' group by person
     ) as counted) as written`.execute(db);
   return {
-    ids: (found?.ids ?? []).map(([key, stream, seq, about]) => ({ key: key.replaceAll('-', ''), stream, seq, about })),
-    finds: found?.finds ?? [], written: found?.written ?? [],
+    ids: (found?.ids ?? []).map(([key, stream, seq, about]) => ({
+      key: key.replaceAll('-', ''),
+      stream,
+      seq,
+      about,
+    })),
+    finds: found?.finds ?? [],
+    written: found?.written ?? [],
   };
 }
 

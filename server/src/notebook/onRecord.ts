@@ -1,13 +1,14 @@
+import { sql } from 'kysely';
 import type { Kingdom } from '@pause/core';
 import type { Entry, FindEntry, PageRecord } from '@pause/core/notebook';
-import { sql } from 'kysely';
 import type { Db } from '../db';
 import { entryKey, inStreams } from './ids';
 import type { EntryOnRecord, FindHead } from './lookup';
 import { newestFields } from './read';
 
 /**
- * Of a find, only what is needed to check more entries of it, however long it is: what the entries name, and who looked at it.
+ * Of a find, only what is needed to check more entries of it, however long it is: what the entries name, and
+ * who looked at it.
  */
 export interface OnRecord {
   readonly person: string;
@@ -22,7 +23,17 @@ export interface OnRecord {
   readonly reveals: { readonly by: string }[];
 }
 
-const begun = (person: string, kingdom: Kingdom): OnRecord => ({ person, kingdom, pieces: [], readings: [], verdicts: [], consents: [], pictures: [], asks: [], reveals: [] });
+const begun = (person: string, kingdom: Kingdom): OnRecord => ({
+  person,
+  kingdom,
+  pieces: [],
+  readings: [],
+  verdicts: [],
+  consents: [],
+  pictures: [],
+  asks: [],
+  reveals: [],
+});
 
 /** What an entry of a find names, as kind and id. */
 function namedBy(entry: FindEntry): [kind: string, id: string][] {
@@ -31,12 +42,15 @@ function namedBy(entry: FindEntry): [kind: string, id: string][] {
     case 'asks':
     case 'skips':
       return [['pieces', entry.body.piece]];
-    case 'withdrawals': return [['readings', entry.body.reading]];
-    case 'drops': return [['pictures', entry.body.picture]];
+    case 'withdrawals':
+      return [['readings', entry.body.reading]];
+    case 'drops':
+      return [['pictures', entry.body.picture]];
     case 'consents':
     case 'decisions':
       return [['verdicts', entry.body.verdict]];
-    default: return [];
+    default:
+      return [];
   }
 }
 
@@ -46,13 +60,19 @@ interface Told<E = FindEntry> {
   readonly teller: string;
 }
 /** Whether it matters who else looked at the find. */
-const asksWhoLooked = ({ entry, teller }: Told) => entry.kind === 'readings' && (entry.body.blind === true || entry.body.together !== undefined || entry.body.by !== teller);
+const asksWhoLooked = ({ entry, teller }: Told) =>
+  entry.kind === 'readings' &&
+  (entry.body.blind === true || entry.body.together !== undefined || entry.body.by !== teller);
 const isOfFind = (told: Told<Entry>): told is Told => told.entry.find !== undefined;
 const of = (entries: readonly FindEntry[]) => [...new Set(entries.map(({ find }) => find))];
 
 /** The ids that entries of finds name, by their key. */
 export function namedIn(entries: readonly Entry[]): Map<string, readonly [kind: string, id: string]> {
-  return new Map(entries.flatMap((entry) => (entry.find === undefined ? [] : namedBy(entry))).map((named) => [entryKey(...named), named]));
+  return new Map(
+    entries
+      .flatMap((entry) => (entry.find === undefined ? [] : namedBy(entry)))
+      .map((named) => [entryKey(...named), named]),
+  );
 }
 /** The kinds of which more is asked than whether they are there. */
 export const NAMED_WITH_MORE = ['readings', 'pictures', 'verdicts'];
@@ -66,10 +86,19 @@ export interface FindsOnRecord {
 }
 
 /** @param streams those of the finds @returns by the id of the find; none for a find that has not begun */
-export async function onRecordOf(db: Db, all: readonly Told<Entry>[], streams: readonly string[], { heads, pieces, named }: FindsOnRecord): Promise<Map<string, OnRecord>> {
+export async function onRecordOf(
+  db: Db,
+  all: readonly Told<Entry>[],
+  streams: readonly string[],
+  { heads, pieces, named }: FindsOnRecord,
+): Promise<Map<string, OnRecord>> {
   const told = all.filter(isOfFind);
   const entries = told.map(({ entry }) => entry);
-  const found = new Map(heads.filter(({ stream }) => streams.includes(stream)).map(({ id, person, kingdom }) => [id, begun(person, kingdom)]));
+  const found = new Map(
+    heads
+      .filter(({ stream }) => streams.includes(stream))
+      .map(({ id, person, kingdom }) => [id, begun(person, kingdom)]),
+  );
   for (const { id, about } of pieces) found.get(about.slice('find '.length))?.pieces.push({ id });
   for (const { kind, id, find_id, by, blind, outcome } of named) {
     const record = found.get(find_id ?? '');
@@ -77,17 +106,33 @@ export async function onRecordOf(db: Db, all: readonly Told<Entry>[], streams: r
     if (kind === 'pictures') record?.pictures.push({ id, by });
     if (kind === 'verdicts') record?.verdicts.push({ id, outcome });
   }
-  const chosen = entries.flatMap((entry) => (entry.kind === 'decisions' && entry.body.choice === 'collect' ? [entry.body.verdict] : []));
+  const chosen = entries.flatMap((entry) =>
+    entry.kind === 'decisions' && entry.body.choice === 'collect' ? [entry.body.verdict] : [],
+  );
   if (chosen.length > 0) {
-    const { rows } = await sql<{ find_id: string; verdict: string }>`select find_id, body->>'verdict' as verdict from entries
-      where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind = 'consents' and body->>'verdict' = any(${chosen}::text[])`.execute(db);
+    const { rows } = await sql<{
+      find_id: string;
+      verdict: string;
+    }>`select find_id, body->>'verdict' as verdict from entries
+      where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind = 'consents' and body->>'verdict' = any(${chosen}::text[])`.execute(
+      db,
+    );
     for (const { find_id, verdict } of rows) found.get(find_id)?.consents.push({ verdict });
   }
   const looked = told.filter(asksWhoLooked).map(({ entry }) => entry);
   if (looked.length > 0) {
-    const { rows } = await sql<{ find_id: string; kind: string; by: string; of: string; here: boolean | null; blind: boolean | null }>`
+    const { rows } = await sql<{
+      find_id: string;
+      kind: string;
+      by: string;
+      of: string;
+      here: boolean | null;
+      blind: boolean | null;
+    }>`
       select distinct find_id, kind, body->>'by' as by, body->>'of' as of, (body->>'here')::boolean as here, (body->>'blind')::boolean as blind from entries
-      where stream = ${inStreams(streams)} and find_id = any(${of(looked)}::text[]) and kind in ('readings', 'asks', 'reveals')`.execute(db);
+      where stream = ${inStreams(streams)} and find_id = any(${of(looked)}::text[]) and kind in ('readings', 'asks', 'reveals')`.execute(
+      db,
+    );
     for (const { find_id, kind, by, of, here, blind } of rows) {
       const record = found.get(find_id);
       if (kind === 'readings') record?.readings.push({ by, blind: blind ?? undefined });
@@ -98,18 +143,36 @@ export async function onRecordOf(db: Db, all: readonly Told<Entry>[], streams: r
   return found;
 }
 
-/** Notes an entry that was added, so that the next ones may name it. @returns the record, begun where the entry begins it */
+/**
+ * Notes an entry that was added, so that the next ones may name it.
+ *
+ * @returns the record, begun where the entry begins it
+ */
 export function noted(record: OnRecord | undefined, entry: FindEntry): OnRecord | undefined {
   if (entry.kind === 'finds') return record ?? begun(entry.body.person, entry.body.kingdom);
   if (!record) return undefined;
   switch (entry.kind) {
-    case 'pieces': record.pieces.push(entry.body); break;
-    case 'readings': record.readings.push(entry.body); break;
-    case 'verdicts': record.verdicts.push({ id: entry.body.id, outcome: entry.body.verdict.outcome }); break;
-    case 'consents': record.consents.push(entry.body); break;
-    case 'pictures': record.pictures.push(entry.body); break;
-    case 'asks': record.asks.push(entry.body); break;
-    case 'reveals': record.reveals.push(entry.body); break;
+    case 'pieces':
+      record.pieces.push(entry.body);
+      break;
+    case 'readings':
+      record.readings.push(entry.body);
+      break;
+    case 'verdicts':
+      record.verdicts.push({ id: entry.body.id, outcome: entry.body.verdict.outcome });
+      break;
+    case 'consents':
+      record.consents.push(entry.body);
+      break;
+    case 'pictures':
+      record.pictures.push(entry.body);
+      break;
+    case 'asks':
+      record.asks.push(entry.body);
+      break;
+    case 'reveals':
+      record.reveals.push(entry.body);
+      break;
     default:
   }
   return record;

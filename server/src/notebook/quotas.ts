@@ -11,14 +11,25 @@ export interface Quotas {
   readonly person: number;
   readonly stream: number;
 }
-export const QUOTAS: Quotas = { entries: 10_000, bytes: 16_000_000, person: 300_000_000, stream: 2_000_000_000 };
+export const QUOTAS: Quotas = {
+  entries: 10_000,
+  bytes: 16_000_000,
+  person: 300_000_000,
+  stream: 2_000_000_000,
+};
 
 /**
- * How many of these a find may have: told by whoever began it, and by everybody else together. What others tell never takes the finder's part.
- * Together they are what a case may hold.
+ * How many of these a find may have: told by whoever began it, and by everybody else together. What others
+ * tell never takes the finder's part. Together they are what a case may hold.
  */
 const OF_A_FIND: Readonly<Partial<Record<Entry['kind'], readonly [finder: number, others: number]>>> = {
-  pieces: [30, 20], readings: [300, 200], withdrawals: [300, 200], skips: [300, 200], targets: [300, 200], verdicts: [300, 200], pictures: [200, 100],
+  pieces: [30, 20],
+  readings: [300, 200],
+  withdrawals: [300, 200],
+  skips: [300, 200],
+  targets: [300, 200],
+  verdicts: [300, 200],
+  pictures: [200, 100],
 };
 const ofKind = (find: string, kind: string, own: boolean) => `find ${find} ${kind} ${own ? 'own' : 'others'}`;
 const ofCollecting = (find: string) => `find ${find} collected`;
@@ -26,14 +37,26 @@ const streamKey = (stream: string) => `stream ${stream}`;
 /** Under this key stands what one person wrote anywhere. It is added up when it is read. */
 const ANYWHERE = '';
 
-interface Count { entries: number; bytes: number }
+interface Count {
+  entries: number;
+  bytes: number;
+}
 const none = (): Count => ({ entries: 0, bytes: 0 });
-const plus = (count: Count, bytes: number): Count => ({ entries: count.entries + 1, bytes: count.bytes + bytes });
+const plus = (count: Count, bytes: number): Count => ({
+  entries: count.entries + 1,
+  bytes: count.bytes + bytes,
+});
 
 /** Counts what people add to what is on record. */
 export interface Written {
   /** What stands against one entry more; nothing where there is room. */
-  readonly full: (person: string, entry: Entry, stream: string, finder: string, bytes: number) => FieldProblem[];
+  readonly full: (
+    person: string,
+    entry: Entry,
+    stream: string,
+    finder: string,
+    bytes: number,
+  ) => FieldProblem[];
   readonly add: (person: string, entry: Entry, stream: string, finder: string, bytes: number) => void;
   /** Whether somebody has decided to collect this find. */
   readonly isCollected: (find: string) => boolean;
@@ -64,12 +87,16 @@ export function countKeysOf(adds: readonly Adds[], streams: readonly string[]): 
     if (seen.has(`${about} ${kind}`)) continue;
     seen.add(`${about} ${kind}`);
     of.add(about);
-    if (find !== undefined && OF_A_FIND[kind]) of.add(ofKind(find, kind, true)).add(ofKind(find, kind, false));
+    if (find !== undefined && OF_A_FIND[kind])
+      of.add(ofKind(find, kind, true)).add(ofKind(find, kind, false));
     if (find !== undefined && MOVES.includes(kind)) of.add(ofCollecting(find));
   }
   return { of: [...of], people: [...new Set(adds.map(({ person }) => person))] };
 }
-/** A line of the table `written`, for one person or for all others together. `of` is empty for what a person wrote anywhere. */
+/**
+ * A line of the table `written`, for one person or for all others together. `of` is empty for what a person
+ * wrote anywhere.
+ */
 export interface WrittenRow extends Readonly<Count> {
   readonly of: string;
   readonly person: string | null;
@@ -91,7 +118,8 @@ export function openWritten(rows: readonly WrittenRow[], quotas: Quotas = QUOTAS
   const count = (of: string, person: string, bytes: number) => {
     byEach.set(key(of, person), plus(countOf(of, person), bytes));
     byKey.set(of, plus(countOfAll(of), bytes));
-    if (of !== ANYWHERE) added.set(key(of, person), { of, person, ...plus(added.get(key(of, person)) ?? none(), bytes) });
+    if (of !== ANYWHERE)
+      added.set(key(of, person), { of, person, ...plus(added.get(key(of, person)) ?? none(), bytes) });
   };
   const tooManyOfKind = (person: string, entry: Entry, finder: string): FieldProblem[] => {
     const most = OF_A_FIND[entry.kind];
@@ -99,26 +127,43 @@ export function openWritten(rows: readonly WrittenRow[], quotas: Quotas = QUOTAS
     const own = finder === person;
     const allowed = own ? most[0] : most[1];
     if (countOfAll(ofKind(entry.find, entry.kind, own)).entries < allowed) return [];
-    return [{ field: 'kind', reason: `there are ${allowed} ${entry.kind} on this find already${own ? '' : ' by others than the finder'}, which is the most: begin another find` }];
+    return [
+      {
+        field: 'kind',
+        reason: `there are ${allowed} ${entry.kind} on this find already${own ? '' : ' by others than the finder'}, which is the most: begin another find`,
+      },
+    ];
   };
   return {
     full: (person, entry, stream, finder, bytes) => {
       const field = entry.find === undefined ? 'page' : 'find';
       const before = countOf(aboutOf(entry), person);
-      if (before.entries >= quotas.entries) return [{ field, reason: `you put ${quotas.entries} entries on record of it already, which is the most: begin another` }];
-      if (before.bytes + bytes > quotas.bytes) return [{ field, reason: `what you put on record of it is as large as it may be: begin another` }];
+      if (before.entries >= quotas.entries)
+        return [
+          {
+            field,
+            reason: `you put ${quotas.entries} entries on record of it already, which is the most: begin another`,
+          },
+        ];
+      if (before.bytes + bytes > quotas.bytes)
+        return [{ field, reason: `what you put on record of it is as large as it may be: begin another` }];
       const tooMany = tooManyOfKind(person, entry, finder);
       if (tooMany.length > 0) return tooMany;
-      if (countOf(ANYWHERE, person).bytes + bytes > quotas.person) return [{ field: 'by', reason: 'you put as much on record as one person may' }];
-      return countOfAll(streamKey(stream)).bytes + bytes > quotas.stream ? [{ field: 'group', reason: 'this notebook holds as much as it may' }] : [];
+      if (countOf(ANYWHERE, person).bytes + bytes > quotas.person)
+        return [{ field: 'by', reason: 'you put as much on record as one person may' }];
+      return countOfAll(streamKey(stream)).bytes + bytes > quotas.stream
+        ? [{ field: 'group', reason: 'this notebook holds as much as it may' }]
+        : [];
     },
     add: (person, entry, stream, finder, bytes) => {
       const of = [aboutOf(entry), streamKey(stream), ANYWHERE];
-      if (entry.find !== undefined && OF_A_FIND[entry.kind]) of.push(ofKind(entry.find, entry.kind, finder === person));
+      if (entry.find !== undefined && OF_A_FIND[entry.kind])
+        of.push(ofKind(entry.find, entry.kind, finder === person));
       if (entry.find !== undefined && isCollecting(entry)) of.push(ofCollecting(entry.find));
       for (const one of of) count(one, person, bytes);
     },
     isCollected: (find) => countOfAll(ofCollecting(find)).entries > 0,
-    added: () => [...added.values()].sort((a, b) => (`${a.of}\n${a.person}` < `${b.of}\n${b.person}` ? -1 : 1)),
+    added: () =>
+      [...added.values()].sort((a, b) => (`${a.of}\n${a.person}` < `${b.of}\n${b.person}` ? -1 : 1)),
   };
 }

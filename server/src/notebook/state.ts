@@ -1,6 +1,6 @@
+import { sql } from 'kysely';
 import { applyEntries, type FindRecord, type Policy } from '@pause/core';
 import type { Arrival, Entry, FindEntry, PageRecord, Stamp } from '@pause/core/notebook';
-import { sql } from 'kysely';
 import type { Db } from '../db';
 import type { Role } from '../db/schema';
 import { sourcesIn } from './checkPage';
@@ -13,7 +13,10 @@ import { NAMED_WITH_MORE, namedIn, onRecordOf, pageOutlines, type OnRecord } fro
 import { countKeysOf, openWritten, type Written } from './quotas';
 import { casesOf } from './read';
 
-/** What is on record of everything that a push names, read once its notebooks are held. It grows with every entry that is admitted. */
+/**
+ * What is on record of everything that a push names, read once its notebooks are held. It grows with every
+ * entry that is admitted.
+ */
 export interface State {
   /** The streams of finds and pages, by "find ID" and "page ID". */
   readonly heads: Map<string, string>;
@@ -25,7 +28,10 @@ export interface State {
   readonly known: Map<string, Known>;
   readonly finds: Map<string, OnRecord>;
   readonly pages: Map<string, PageRecord>;
-  readonly groups: ReadonlyMap<string, { readonly policy: Policy; readonly roles: ReadonlyMap<string, Role> }>;
+  readonly groups: ReadonlyMap<
+    string,
+    { readonly policy: Policy; readonly roles: ReadonlyMap<string, Role> }
+  >;
   readonly written: Written;
   readonly cases: Cases;
   /** The last number of each stream that is held. */
@@ -43,29 +49,61 @@ export interface Known {
 export const idOf = (kind: string, id: string) => `${kind} ${id}`;
 
 /** @param last the last number of each stream that is held */
-export async function readState(db: Db, sendings: readonly Sending[], scope: Scope, last: Map<string, number>): Promise<State> {
+export async function readState(
+  db: Db,
+  sendings: readonly Sending[],
+  scope: Scope,
+  last: Map<string, number>,
+): Promise<State> {
   const entries = sendings.flatMap((sending) => sending.entries);
   const streams = [...new Set(scope.wanted.flat())];
   const adds = sendings.map((sending) => ({ person: sending.actor.person, entries: sending.entries }));
   const sent = new Set(entries.map((entry) => entryKey(entry.kind, entry.body.id)));
   const named = namedIn(entries);
-  const { ids, finds, written } = await lookUp(db, [...new Set([...sent, ...named.keys()])], scope.finds, countKeysOf(adds, streams));
+  const { ids, finds, written } = await lookUp(
+    db,
+    [...new Set([...sent, ...named.keys()])],
+    scope.finds,
+    countKeysOf(adds, streams),
+  );
   // A name counts only in the notebooks that are held.
   const namedIds = ids.filter(({ key, stream }) => named.has(key) && streams.includes(stream));
   const withMore = (key: string) => NAMED_WITH_MORE.includes(named.get(key)?.[0] ?? '');
-  const onRecord = await entriesAt(db, [...new Set([...ids.filter(({ key }) => sent.has(key)), ...namedIds.filter(({ key }) => withMore(key))])]);
-  const isNamed = ({ kind, id, stream }: EntryOnRecord) => named.has(entryKey(kind, id)) && streams.includes(stream);
-  const sources = [...new Set(entries.flatMap((entry) => (entry.kind === 'fields' ? sourcesIn(entry.body.field, entry.body.value) : [])))];
+  const onRecord = await entriesAt(db, [
+    ...new Set([...ids.filter(({ key }) => sent.has(key)), ...namedIds.filter(({ key }) => withMore(key))]),
+  ]);
+  const isNamed = ({ kind, id, stream }: EntryOnRecord) =>
+    named.has(entryKey(kind, id)) && streams.includes(stream);
+  const sources = [
+    ...new Set(
+      entries.flatMap((entry) =>
+        entry.kind === 'fields' ? sourcesIn(entry.body.field, entry.body.value) : [],
+      ),
+    ),
+  ];
   const newPages = scope.pageIds.filter((id) => !scope.begun.has(`page ${id}`));
   return {
     // Read again now that nobody else can add to these streams.
-    heads: new Map([...scope.begun, ...finds.map(({ id, stream }) => [`find ${id}`, stream] as const), ...await streamsOfAll(db, [], newPages)]),
+    heads: new Map([
+      ...scope.begun,
+      ...finds.map(({ id, stream }) => [`find ${id}`, stream] as const),
+      ...(await streamsOfAll(db, [], newPages)),
+    ]),
     sources: await streamsOfAll(db, sources, sources),
     parents: await parentsAbove(db, sources),
     known: knownAmong(onRecord.filter(({ kind, id }) => sent.has(entryKey(kind, id)))),
-    finds: await onRecordOf(db, adds.flatMap(({ person, entries: added }) => added.map((entry) => ({ entry, teller: person }))), streams, {
-      heads: finds, named: onRecord.filter(isNamed), pieces: namedIds.flatMap(({ key, about }: UsedId) => (named.get(key)?.[0] === 'pieces' ? [{ id: named.get(key)?.[1] ?? '', about }] : [])),
-    }),
+    finds: await onRecordOf(
+      db,
+      adds.flatMap(({ person, entries: added }) => added.map((entry) => ({ entry, teller: person }))),
+      streams,
+      {
+        heads: finds,
+        named: onRecord.filter(isNamed),
+        pieces: namedIds.flatMap(({ key, about }: UsedId) =>
+          named.get(key)?.[0] === 'pieces' ? [{ id: named.get(key)?.[1] ?? '', about }] : [],
+        ),
+      },
+    ),
     pages: await pageOutlines(db, scope.pageIds),
     groups: await groupsOf(db, streams),
     written: openWritten(written, sendings[0]?.options.quotas),
@@ -75,9 +113,19 @@ export async function readState(db: Db, sendings: readonly Sending[], scope: Sco
 }
 
 function knownAmong(rows: readonly EntryOnRecord[]): Map<string, Known> {
-  return new Map(rows.map((row) => [idOf(row.kind, row.id), {
-    hash: row.content_hash, stream: row.stream, seq: Number(row.seq), stamp: row.stamp, at: row.at, ...(row.arrival ? { arrival: row.arrival } : {}),
-  }]));
+  return new Map(
+    rows.map((row) => [
+      idOf(row.kind, row.id),
+      {
+        hash: row.content_hash,
+        stream: row.stream,
+        seq: Number(row.seq),
+        stamp: row.stamp,
+        at: row.at,
+        ...(row.arrival ? { arrival: row.arrival } : {}),
+      },
+    ]),
+  );
 }
 
 /** What comes from what, from these on up. */
@@ -85,7 +133,9 @@ async function parentsAbove(db: Db, ids: readonly string[]): Promise<Map<string,
   if (ids.length === 0) return new Map();
   const { rows } = await sql<{ child: string; parents: string[] }>`
     with recursive up (id) as (select unnest(${[...ids]}::text[]) union select descents.parent from up join descents on descents.child = up.id)
-    select child, array_agg(parent) as parents from descents where child in (select id from up) group by child`.execute(db);
+    select child, array_agg(parent) as parents from descents where child in (select id from up) group by child`.execute(
+    db,
+  );
   return new Map(rows.map(({ child, parents }) => [child, parents]));
 }
 
@@ -99,7 +149,9 @@ async function openCases(db: Db, entries: readonly Entry[], streams: readonly st
   const records = await casesOf(db, judged, streams);
   const waiting = new Map<string, FindEntry[]>(judged.map((find) => [find, []]));
   return {
-    add: (find, entry) => { waiting.get(find)?.push(entry); },
+    add: (find, entry) => {
+      waiting.get(find)?.push(entry);
+    },
     of: (find) => {
       const record = applyEntries(records.get(find), waiting.get(find) ?? []);
       waiting.set(find, []);

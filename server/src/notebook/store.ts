@@ -1,5 +1,5 @@
-import type { Kingdom, PageKind } from '@pause/core';
 import { sql } from 'kysely';
+import type { Kingdom, PageKind } from '@pause/core';
 import type { Db } from '../db';
 import { entryKey } from './ids';
 import type { Addition } from './quotas';
@@ -7,7 +7,11 @@ import { CHANNEL } from './read';
 
 /** Writes what a push adds. */
 
-export type Row = Record<'stream' | 'kind' | 'id' | 'about' | 'person' | 'stamp' | 'body' | 'content_hash', string> & Record<'find_id' | 'page_id', string | null> & { seq: number };
+export type Row = Record<
+  'stream' | 'kind' | 'id' | 'about' | 'person' | 'stamp' | 'body' | 'content_hash',
+  string
+> &
+  Record<'find_id' | 'page_id', string | null> & { seq: number };
 
 export interface Additions {
   readonly rows: Row[];
@@ -17,9 +21,19 @@ export interface Additions {
   /** Parents of what comes from something else, by the child. */
   readonly descends: Map<string, readonly string[]>;
 }
-export const noAdditions = (): Additions => ({ rows: [], finds: [], pages: [], arrivals: [], descends: new Map() });
+export const noAdditions = (): Additions => ({
+  rows: [],
+  finds: [],
+  pages: [],
+  arrivals: [],
+  descends: new Map(),
+});
 
-export async function store(db: Db, { rows, finds, pages, arrivals, descends }: Additions, counts: readonly Addition[]): Promise<void> {
+export async function store(
+  db: Db,
+  { rows, finds, pages, arrivals, descends }: Additions,
+  counts: readonly Addition[],
+): Promise<void> {
   if (rows.length === 0) return;
   if (finds.length > 0) await db.insertInto('finds').values(finds).execute();
   if (pages.length > 0) await db.insertInto('pages').values(pages).execute();
@@ -29,8 +43,9 @@ export async function store(db: Db, { rows, finds, pages, arrivals, descends }: 
 }
 
 /**
- * Entries, their ids, how much was written, and how far each stream has got: one statement however many they are, each column an array. Every server hears how far the
- * streams have got, once the transaction is through.
+ * Entries, their ids, how much was written, and how far each stream has got: one statement however many they
+ * are, each column an array. Every server hears how far the streams have got, once the transaction is
+ * through.
  */
 async function storeRows(db: Db, rows: readonly Row[], counts: readonly Addition[]): Promise<void> {
   const column = (name: keyof Row) => rows.map((row) => row[name]);
@@ -51,12 +66,17 @@ async function storeRows(db: Db, rows: readonly Row[], counts: readonly Addition
       update streams set last = ends.last from unnest(${[...ends.keys()]}::text[], ${[...ends.values()]}::bigint[]) as ends (id, last) where streams.id = ends.id
       returning streams.id, streams.last
     )
-    select pg_notify(${CHANNEL}, '{"stream":'::text || to_json(id)::text || ',"last":'::text || last::text || '}'::text) from grown`.execute(db);
+    select pg_notify(${CHANNEL}, '{"stream":'::text || to_json(id)::text || ',"last":'::text || last::text || '}'::text) from grown`.execute(
+    db,
+  );
 }
 
 async function storeDescents(db: Db, descends: ReadonlyMap<string, readonly string[]>): Promise<void> {
   if (descends.size === 0) return;
-  await db.deleteFrom('descents').where('child', 'in', [...descends.keys()]).execute();
+  await db
+    .deleteFrom('descents')
+    .where('child', 'in', [...descends.keys()])
+    .execute();
   const rows = [...descends].flatMap(([child, parents]) => parents.map((parent) => ({ child, parent })));
   if (rows.length > 0) await db.insertInto('descents').values(rows).execute();
 }

@@ -1,6 +1,10 @@
 import { tooBusy } from '../problem';
 
-/** Runs a task when all of these names are free, and keeps them until it is done. @throws Problem 503 where too many wait, or for too long */
+/**
+ * Runs a task when all of these names are free, and keeps them until it is done.
+ *
+ * @throws Problem 503 where too many wait, or for too long
+ */
 export type Turns = <T>(names: readonly string[], task: () => Promise<T>) => Promise<T>;
 
 export interface TurnLimits {
@@ -10,8 +14,8 @@ export interface TurnLimits {
 }
 
 /**
- * One after the other, by name, within this process: whoever waits for a notebook that somebody else writes into holds no database connection meanwhile,
- * so that everybody else still has one.
+ * One after the other, by name, within this process: whoever waits for a notebook that somebody else writes
+ * into holds no database connection meanwhile, so that everybody else still has one.
  */
 export function openTurns({ waiting, longestMs }: TurnLimits): Turns {
   const last = new Map<string, Promise<void>>();
@@ -25,7 +29,9 @@ export function openTurns({ waiting, longestMs }: TurnLimits): Turns {
   const turn = async (name: string): Promise<() => void> => {
     const before = last.get(name) ?? Promise.resolve();
     let release: () => void = () => undefined;
-    const mine = new Promise<void>((resolve) => { release = resolve; });
+    const mine = new Promise<void>((resolve) => {
+      release = resolve;
+    });
     const tail = before.then(() => mine);
     last.set(name, tail);
     void tail.then(() => {
@@ -37,7 +43,9 @@ export function openTurns({ waiting, longestMs }: TurnLimits): Turns {
       throw tooBusy();
     }
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const late = new Promise<boolean>((resolve) => { timer = setTimeout(() => resolve(true), longestMs); });
+    const late = new Promise<boolean>((resolve) => {
+      timer = setTimeout(() => resolve(true), longestMs);
+    });
     const isLate = await Promise.race([before.then(() => false), late]);
     clearTimeout(timer);
     if (!isLate) return release;

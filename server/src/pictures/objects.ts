@@ -18,14 +18,24 @@ export interface ObjectSettings {
 }
 
 const LONGEST_MS = 10_000;
-const away = () => new Problem(503, 'pictures-away', 'The store of pictures does not answer. Send it again in a while.');
+const away = () =>
+  new Problem(503, 'pictures-away', 'The store of pictures does not answer. Send it again in a while.');
 
-/** Who asks is taken from the environment as Amazon's own programs do: `AWS_ACCESS_KEY_ID`, `AWS_SECRET_ACCESS_KEY`. */
+/**
+ * Who asks is taken from the environment as Amazon's own programs do: `AWS_ACCESS_KEY_ID`,
+ * `AWS_SECRET_ACCESS_KEY`.
+ */
 export async function openObjects({ bucket, region, endpoint }: ObjectSettings): Promise<Objects> {
   // Read only where it is used: it is a large package.
-  const { DeleteObjectCommand, GetObjectCommand, PutObjectCommand, S3Client } = await import('@aws-sdk/client-s3');
+  const { DeleteObjectCommand, GetObjectCommand, PutObjectCommand, S3Client } =
+    await import('@aws-sdk/client-s3');
   // Stores of others know neither buckets as names of hosts nor Amazon's newer checksums.
-  const client = new S3Client({ region, requestChecksumCalculation: 'WHEN_REQUIRED', responseChecksumValidation: 'WHEN_REQUIRED', ...(endpoint === undefined ? {} : { endpoint, forcePathStyle: true }) });
+  const client = new S3Client({
+    region,
+    requestChecksumCalculation: 'WHEN_REQUIRED',
+    responseChecksumValidation: 'WHEN_REQUIRED',
+    ...(endpoint === undefined ? {} : { endpoint, forcePathStyle: true }),
+  });
   const object = (id: string) => ({ Bucket: bucket, Key: `pictures/${id}` });
   const asked = async <T>(ask: (options: { abortSignal: AbortSignal }) => Promise<T>): Promise<T> => {
     try {
@@ -35,9 +45,22 @@ export async function openObjects({ bucket, region, endpoint }: ObjectSettings):
     }
   };
   return {
-    put: async (id, bytes, type) => { await asked((options) => client.send(new PutObjectCommand({ ...object(id), Body: bytes, ContentType: type }), options)); },
-    get: async (id) => asked(async (options) => Buffer.from(await (await client.send(new GetObjectCommand(object(id)), options)).Body?.transformToByteArray() ?? [])),
-    remove: async (id) => { await asked((options) => client.send(new DeleteObjectCommand(object(id)), options)); },
+    put: async (id, bytes, type) => {
+      await asked((options) =>
+        client.send(new PutObjectCommand({ ...object(id), Body: bytes, ContentType: type }), options),
+      );
+    },
+    get: async (id) =>
+      asked(async (options) =>
+        Buffer.from(
+          (await (
+            await client.send(new GetObjectCommand(object(id)), options)
+          ).Body?.transformToByteArray()) ?? [],
+        ),
+      ),
+    remove: async (id) => {
+      await asked((options) => client.send(new DeleteObjectCommand(object(id)), options));
+    },
     close: () => client.destroy(),
   };
 }

@@ -3,7 +3,10 @@ import type { Asked } from '@pause/core/questions';
 import { inThread, openThreads } from '../threads';
 import type { Question, Said } from './worker';
 
-/** Answers to what is asked of the core, worked out in threads of their own, so that a long plan keeps nobody waiting. */
+/**
+ * Answers to what is asked of the core, worked out in threads of their own, so that a long plan keeps nobody
+ * waiting.
+ */
 export interface Questions {
   /** @throws Problem 422 naming the field, or 503 if too many ask or it takes too long */
   readonly ask: (asked: Asked, body: unknown, gone?: AbortSignal) => Promise<unknown>;

@@ -1,6 +1,6 @@
+import { workerData } from 'piscina';
 import { CaseError, compileGuide, GuideError, type CompiledGuide, type Guide } from '@pause/core';
 import { ask, type Asked } from '@pause/core/questions';
-import { workerData } from 'piscina';
 import type { ThreadRefusal } from '../threads';
 
 /** A thread that answers questions. The guide is compiled once, when it starts. */
@@ -21,7 +21,8 @@ export default function answer({ asked, body }: Question): Said | ThreadRefusal 
     return { said: ask(asked, body, guide) };
   } catch (error) {
     if (error instanceof CaseError) return { refused: error.problems };
-    if (error instanceof GuideError) return { refused: error.problems.map((p) => ({ field: p.path, reason: p.reason })) };
+    if (error instanceof GuideError)
+      return { refused: error.problems.map((p) => ({ field: p.path, reason: p.reason })) };
     throw error;
   }
 }

@@ -5,11 +5,15 @@ import { inThread, openThreads } from '../threads';
 import type { Asked, Read } from './worker';
 
 /**
- * Reads a find for somebody. One as people have it is read where the request is served; one of thousands of entries takes a second to fold and to write
- * out, and goes to a thread of its own, which starts when it is first needed.
+ * Reads a find for somebody. One as people have it is read where the request is served; one of thousands of
+ * entries takes a second to fold and to write out, and goes to a thread of its own, which starts when it is
+ * first needed.
  */
 export interface Reading {
-  /** @returns JSON of the find as this reader may see it; none where there is no such find. @throws Problem 503 where too many long ones are asked for */
+  /**
+   * @returns JSON of the find as this reader may see it; none where there is no such find.
+   * @throws Problem 503 where too many long ones are asked for
+   */
   readonly find: (db: Db, find: string, reader: string, gone: AbortSignal) => Promise<string | undefined>;
   readonly stop: () => Promise<void>;
 }
@@ -23,8 +27,13 @@ export function openReading(databaseUrl: string): Reading {
   const threads = openThreads<Asked, Read>(here, 'reading', databaseUrl, { most: 1 });
   return {
     find: async (db, find, reader, gone) => {
-      const { rows: [written] } = await sql<{ entries: string }>`select coalesce(sum(entries), 0) as entries from written where of = ${`find ${find}`}`.execute(db);
-      if (Number(written?.entries ?? 0) > MOST_HERE) return (await inThread(threads, { find, reader }, LONGEST_MS, gone)).json;
+      const {
+        rows: [written],
+      } = await sql<{
+        entries: string;
+      }>`select coalesce(sum(entries), 0) as entries from written where of = ${`find ${find}`}`.execute(db);
+      if (Number(written?.entries ?? 0) > MOST_HERE)
+        return (await inThread(threads, { find, reader }, LONGEST_MS, gone)).json;
       const record = (await recordsFor(db, [find], reader)).get(find);
       return record && JSON.stringify(record);
     },

@@ -1,5 +1,5 @@
-import type { FindRecord } from '@pause/core';
 import { workerData } from 'piscina';
+import type { FindRecord } from '@pause/core';
 import { connect, SERVING, type Db } from '../db';
 import { recordsFor } from '../notebook/read';
 

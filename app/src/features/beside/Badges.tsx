@@ -15,8 +15,23 @@ export const BADGE = 11;
 export function Badges({ badges, px }: { readonly badges: readonly Badge[]; readonly px: number }) {
   return badges.map(({ number, at: [x, y], filled }) => (
     <Fragment key={number}>
-      <Circle cx={x} cy={y} r={(BADGE - 1) * px} fill={filled ? colour.collect : colour.card} stroke={colour.collect} strokeWidth={2 * px} />
-      <Text transform={`translate(${x} ${y + 5 * px})`} textAnchor="middle" fontFamily={font.readBold} fontSize={14 * px} fill={filled ? colour.onDark : colour.collect}>{number}</Text>
+      <Circle
+        cx={x}
+        cy={y}
+        r={(BADGE - 1) * px}
+        fill={filled ? colour.collect : colour.card}
+        stroke={colour.collect}
+        strokeWidth={2 * px}
+      />
+      <Text
+        transform={`translate(${x} ${y + 5 * px})`}
+        textAnchor="middle"
+        fontFamily={font.readBold}
+        fontSize={14 * px}
+        fill={filled ? colour.onDark : colour.collect}
+      >
+        {number}
+      </Text>
     </Fragment>
   ));
 }

@@ -6,7 +6,11 @@ import { SmallStrong, TARGET } from '../../ui';
 export function BesideLink({ find, other }: { readonly find: string; readonly other: string }) {
   const router = useRouter();
   return (
-    <Pressable role="link" onPress={() => router.push({ pathname: '/find/[id]/beside', params: { id: find, other } })} style={styles.link}>
+    <Pressable
+      role="link"
+      onPress={() => router.push({ pathname: '/find/[id]/beside', params: { id: find, other } })}
+      style={styles.link}
+    >
       <SmallStrong style={styles.underlined}>Side by side</SmallStrong>
     </Pressable>
   );

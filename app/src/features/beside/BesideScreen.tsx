@@ -3,25 +3,51 @@ import { useState } from 'react';
 import { Image, ScrollView, StyleSheet, View } from 'react-native';
 import { filled, short, type BarRow, type CompiledTaxon } from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
-import { useCase } from '../../store/useCase';
 import { guide } from '../../evaluate/guide';
+import { useCase } from '../../store/useCase';
+import {
+  Button,
+  Chip,
+  colour,
+  Heading,
+  Loading,
+  Notice,
+  Screen,
+  Small,
+  space,
+  stroke,
+  Title,
+  typeSize,
+} from '../../ui';
 import { CommonName, harmLine, scientificName } from '../../words/names';
-import { Button, Chip, colour, Heading, Loading, Notice, Screen, Small, space, stroke, Title, typeSize } from '../../ui';
-import { FindWaysOut } from '../finds/FindWaysOut';
 import { Uprights } from '../check/Uprights';
+import { useObjectUrl } from '../eye/useObjectUrl';
 import { usePictures } from '../eye/usePictures';
 import { FindFrame, type FindProps } from '../FindFrame';
-import { useObjectUrl } from '../eye/useObjectUrl';
+import { FindWaysOut } from '../finds/FindWaysOut';
 import { latePart } from '../latePart';
 import { SideBySide } from './late';
 
-const Practised = latePart(() => import('../outdoors').then((m) => m.Practised), () => null);
+const Practised = latePart(
+  () => import('../outdoors').then((m) => m.Practised),
+  () => null,
+);
 
 /** Target and lookalike side by side, where they part and what this find was read to be. */
 export function BesideScreen() {
-  return <FindFrame render={({ record, evaluation }) => (
-    evaluation ? <Beside record={record} evaluation={evaluation} /> : <Screen><Loading what="Comparing with the guide …" /></Screen>
-  )} />;
+  return (
+    <FindFrame
+      render={({ record, evaluation }) =>
+        evaluation ? (
+          <Beside record={record} evaluation={evaluation} />
+        ) : (
+          <Screen>
+            <Loading what="Comparing with the guide …" />
+          </Screen>
+        )
+      }
+    />
+  );
 }
 
 function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evaluation }) {
@@ -29,22 +55,45 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
   const { other } = useLocalSearchParams<{ other?: string }>();
   const [asked, setAsked] = useState(other);
   const [mine, setMine] = useState(false);
-  const photo = usePictures(record.id).pictures.filter((p) => p.kind === 'photo').at(-1)?.image;
+  const photo = usePictures(record.id)
+    .pictures.filter((p) => p.kind === 'photo')
+    .at(-1)?.image;
   const find = useCase(record);
   // Those named as lookalikes, and whatever else is not ruled out yet.
-  const rows = evaluation.verdict.rows.filter((row) => !row.otherKingdom && (row.listed || short(row) > 0 || row.taxon === other));
-  const at = Math.max(0, rows.findIndex((row) => row.taxon === asked));
+  const rows = evaluation.verdict.rows.filter(
+    (row) => !row.otherKingdom && (row.listed || short(row) > 0 || row.taxon === other),
+  );
+  const at = Math.max(
+    0,
+    rows.findIndex((row) => row.taxon === asked),
+  );
   const row = rows[at];
   const target = find && guide.taxon(find.target);
   const lookalike = row && guide.taxon(row.taxon);
   const check = () => router.replace({ pathname: '/find/[id]/check', params: { id: record.id } });
   if (!find || !target || !row || !lookalike) {
-    return <Screen><Notice whole title="Nothing to put beside it" text="The guide knows nothing dangerous that is not ruled out, and names no lookalike." action="Back to the check" onAction={check} /></Screen>;
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="Nothing to put beside it"
+          text="The guide knows nothing dangerous that is not ruled out, and names no lookalike."
+          action="Back to the check"
+          onAction={check}
+        />
+      </Screen>
+    );
   }
   const strip = (
     <View style={styles.strip}>
       <Button label="The check" tone="outline" style={styles.way} onPress={check} />
-      {rows.length > 1 ? <Button label={`Next of ${rows.length}`} style={styles.way} onPress={() => setAsked(rows[(at + 1) % rows.length]?.taxon)} /> : null}
+      {rows.length > 1 ? (
+        <Button
+          label={`Next of ${rows.length}`}
+          style={styles.way}
+          onPress={() => setAsked(rows[(at + 1) % rows.length]?.taxon)}
+        />
+      ) : null}
     </View>
   );
   return (
@@ -52,7 +101,9 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
         <View style={styles.sheet}>
           <FindWaysOut find={record.id} />
-          <Small soft>Side by side · {at + 1} of {rows.length}</Small>
+          <Small soft>
+            Side by side · {at + 1} of {rows.length}
+          </Small>
           <Title>Where they part</Title>
           <Names target={target} row={row} />
           <Practised target={target.id} other={row.taxon} />
@@ -63,7 +114,16 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
             target={target}
             other={lookalike}
             mine={photo && mine ? <Mine photo={photo} /> : undefined}
-            between={photo ? <Chip kind="checkbox" label="My own photo on the left" chosen={mine} onPress={() => setMine(!mine)} /> : undefined}
+            between={
+              photo ? (
+                <Chip
+                  kind="checkbox"
+                  label="My own photo on the left"
+                  chosen={mine}
+                  onPress={() => setMine(!mine)}
+                />
+              ) : undefined
+            }
           />
         </View>
       </ScrollView>
@@ -74,7 +134,9 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
 /** The newest photo of this find. */
 function Mine({ photo }: { readonly photo: Blob }) {
   const uri = useObjectUrl(photo);
-  return uri ? <Image source={{ uri }} resizeMode="contain" accessibilityLabel="My own photo" style={styles.mine} /> : null;
+  return uri ? (
+    <Image source={{ uri }} resizeMode="contain" accessibilityLabel="My own photo" style={styles.mine} />
+  ) : null;
 }
 
 function Names({ target, row }: { readonly target: CompiledTaxon; readonly row: BarRow }) {
@@ -82,14 +144,20 @@ function Names({ target, row }: { readonly target: CompiledTaxon; readonly row: 
     <View style={styles.names}>
       <View style={styles.half}>
         <Heading>{CommonName(target.id)}</Heading>
-        <Small soft style={styles.scientific}>{scientificName(target.id)}</Small>
+        <Small soft style={styles.scientific}>
+          {scientificName(target.id)}
+        </Small>
         <Small soft>what you take it for</Small>
       </View>
       <View style={[styles.half, styles.right]}>
         <Heading>{CommonName(row.taxon)}</Heading>
-        <Small soft style={styles.scientific}>{scientificName(row.taxon)}</Small>
+        <Small soft style={styles.scientific}>
+          {scientificName(row.taxon)}
+        </Small>
         <Small soft>{harmLine(row.taxon)}</Small>
-        <View style={styles.bars} role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}><Uprights row={row} /></View>
+        <View style={styles.bars} role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}>
+          <Uprights row={row} />
+        </View>
       </View>
     </View>
   );
@@ -105,6 +173,15 @@ const styles = StyleSheet.create({
   right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
   scientific: { fontStyle: 'italic' },
   bars: { paddingTop: space.s, alignSelf: 'flex-start' },
-  strip: { flexDirection: 'row', gap: space.m, padding: space.m, paddingHorizontal: space.l, borderTopWidth: stroke.thick, borderTopColor: colour.ink, backgroundColor: colour.ground, justifyContent: 'center' },
+  strip: {
+    flexDirection: 'row',
+    gap: space.m,
+    padding: space.m,
+    paddingHorizontal: space.l,
+    borderTopWidth: stroke.thick,
+    borderTopColor: colour.ink,
+    backgroundColor: colour.ground,
+    justifyContent: 'center',
+  },
   way: { flex: 1, maxWidth: 360, minHeight: 56 },
 });

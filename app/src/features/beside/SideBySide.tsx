@@ -1,10 +1,18 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { partings, relationOverall, viewCase, type Case, type CompiledTaxon, type Parting, type StageId } from '@pause/core';
+import {
+  partings,
+  relationOverall,
+  viewCase,
+  type Case,
+  type CompiledTaxon,
+  type Parting,
+  type StageId,
+} from '@pause/core';
 import type { AtStage } from '@pause/core/plate';
 import { guide } from '../../evaluate/guide';
-import { characterName, commonName, numberWord, stageName } from '../../words/names';
 import { Body, Button, colour, Heading, Rule, Small, SmallStrong, space, Strong, useWide } from '../../ui';
+import { characterName, commonName, numberWord, stageName } from '../../words/names';
 import { PlateDrawing } from '../plate/TaxonDrawing';
 import { usePlates } from '../plate/usePlates';
 import { BADGE, Badges, type Badge } from './Badges';
@@ -36,9 +44,20 @@ function numbered({ stages, target, other, find }: SideBySideProps): Numbered[] 
   const told = partings(guide, target, other, stages).map((parting) => {
     const mine = looks.filter((look) => look.character.id === parting.character);
     const against = mine.some((look) => relationOverall(look, other) === 'against');
-    return { parting, ...(mine.length > 0 ? { read: against ? `Read so, and it speaks against ${commonName(other.id)}` : `Read, and it does not speak against ${commonName(other.id)}` } : {}) };
+    return {
+      parting,
+      ...(mine.length > 0
+        ? {
+            read: against
+              ? `Read so, and it speaks against ${commonName(other.id)}`
+              : `Read, and it does not speak against ${commonName(other.id)}`,
+          }
+        : {}),
+    };
   });
-  return [...told.filter((t) => t.read === undefined), ...told.filter((t) => t.read !== undefined)].map((t, i) => ({ ...t, number: i + 1 }));
+  return [...told.filter((t) => t.read === undefined), ...told.filter((t) => t.read !== undefined)].map(
+    (t, i) => ({ ...t, number: i + 1 }),
+  );
 }
 
 /** Both as a whole, the parts in which they differ numbered, and below what each number says. */
@@ -53,14 +72,35 @@ export function SideBySide(props: SideBySideProps) {
   const seen = told.filter((t) => t.read !== undefined);
   return (
     <View style={styles.list}>
-      <Drawings stages={stages} target={target} other={other} shown={[...shown, ...seen].slice(0, POINTED)} mine={mine} />
+      <Drawings
+        stages={stages}
+        target={target}
+        other={other}
+        shown={[...shown, ...seen].slice(0, POINTED)}
+        mine={mine}
+      />
       {between}
       <Rule strong />
-      {told.length === 0 ? <Body soft>At this stage the guide names nothing that always parts them. That is a reason to leave it.</Body> : null}
-      {shown.map((t) => <Difference key={t.parting.character} {...t} />)}
-      {open.length > shown.length ? <Button label={`Show ${numberWord(open.length - shown.length)} more`} tone="outline" onPress={() => setAll(true)} style={styles.more} /> : null}
+      {told.length === 0 ? (
+        <Body soft>
+          At this stage the guide names nothing that always parts them. That is a reason to leave it.
+        </Body>
+      ) : null}
+      {shown.map((t) => (
+        <Difference key={t.parting.character} {...t} />
+      ))}
+      {open.length > shown.length ? (
+        <Button
+          label={`Show ${numberWord(open.length - shown.length)} more`}
+          tone="outline"
+          onPress={() => setAll(true)}
+          style={styles.more}
+        />
+      ) : null}
       {seen.length > 0 ? <Heading style={styles.seen}>Read on this find</Heading> : null}
-      {seen.map((t) => <Difference key={t.parting.character} {...t} />)}
+      {seen.map((t) => (
+        <Difference key={t.parting.character} {...t} />
+      ))}
     </View>
   );
 }
@@ -70,28 +110,56 @@ const POINTED = 7;
 const NOTHING: ReadonlySet<string> = new Set();
 
 /** Both at the stage told, on one scale where that shows both well. */
-function Drawings({ stages, target, other, shown, mine }: Pick<SideBySideProps, 'stages' | 'target' | 'other' | 'mine'> & { readonly shown: readonly Numbered[] }) {
+function Drawings({
+  stages,
+  target,
+  other,
+  shown,
+  mine,
+}: Pick<SideBySideProps, 'stages' | 'target' | 'other' | 'mine'> & { readonly shown: readonly Numbered[] }) {
   const plates = usePlates();
   const height = useWide() ? 320 : 208;
-  const pair = useMemo(() => [target, other].map((taxon) => {
-    const stage = stages?.find((s) => taxon.taxon.stages.includes(s)) ?? taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
-    return { taxon, stage: stage as StageId };
-  }) as [AtStage, AtStage], [stages, target, other]);
+  const pair = useMemo(
+    () =>
+      [target, other].map((taxon) => {
+        const stage =
+          stages?.find((s) => taxon.taxon.stages.includes(s)) ??
+          taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
+        return { taxon, stage: stage as StageId };
+      }) as [AtStage, AtStage],
+    [stages, target, other],
+  );
   const drawn = useMemo(() => plates?.pairPlates(guide, pair), [plates, pair]);
   const accent = new Set<string>(shown.map((t) => t.parting.character));
-  const badges = drawn?.plates.map((plate) => plates?.labels(plate, [...accent], (BADGE * plate.height) / height).flatMap(({ character, at }): Badge[] => (
-    shown.filter((t) => t.parting.character === character).map(({ number, read }) => ({ number, at, filled: read !== undefined }))
-  )));
+  const badges = drawn?.plates.map((plate) =>
+    plates
+      ?.labels(plate, [...accent], (BADGE * plate.height) / height)
+      .flatMap(({ character, at }): Badge[] =>
+        shown
+          .filter((t) => t.parting.character === character)
+          .map(({ number, read }) => ({ number, at, filled: read !== undefined })),
+      ),
+  );
   return (
     <View style={styles.pair}>
       {pair.map(({ taxon, stage }, i) => (
         <View key={taxon.id} style={[styles.half, i === 1 && styles.right]}>
-          {i === 0 && mine ? mine : (
+          {i === 0 && mine ? (
+            mine
+          ) : (
             <>
-              <PlateDrawing plates={plates} plate={drawn?.plates[i]} height={height} accent={mine ? NOTHING : accent}>
+              <PlateDrawing
+                plates={plates}
+                plate={drawn?.plates[i]}
+                height={height}
+                accent={mine ? NOTHING : accent}
+              >
                 <Badges badges={badges?.[i] ?? []} px={(drawn?.plates[i]?.height ?? 0) / height} />
               </PlateDrawing>
-              <Small soft style={styles.centred}>{stageName(stage)}{drawn?.oneScale ? '' : ', in a scale of its own'}</Small>
+              <Small soft style={styles.centred}>
+                {stageName(stage)}
+                {drawn?.oneScale ? '' : ', in a scale of its own'}
+              </Small>
             </>
           )}
         </View>
@@ -105,7 +173,14 @@ function Difference({ parting, number, read }: Numbered) {
   return (
     <View role="group" aria-label={characterName(parting.character)} style={styles.difference}>
       <View style={styles.what}>
-        <View style={[styles.number, read !== undefined && styles.numberRead]}><SmallStrong on={read !== undefined ? 'dark' : 'light'} style={read === undefined && styles.numberOpen}>{number}</SmallStrong></View>
+        <View style={[styles.number, read !== undefined && styles.numberRead]}>
+          <SmallStrong
+            on={read !== undefined ? 'dark' : 'light'}
+            style={read === undefined && styles.numberOpen}
+          >
+            {number}
+          </SmallStrong>
+        </View>
         <Strong>{characterName(parting.character)}</Strong>
       </View>
       <View style={styles.pair}>
@@ -127,7 +202,16 @@ const styles = StyleSheet.create({
   difference: { gap: space.s },
   what: { flexDirection: 'row', alignItems: 'center', gap: space.s },
   pair: { flexDirection: 'row', gap: space.m, alignItems: 'stretch' },
-  number: { width: 26, height: 26, borderRadius: 13, borderWidth: 2, borderColor: colour.collect, backgroundColor: colour.card, alignItems: 'center', justifyContent: 'center' },
+  number: {
+    width: 26,
+    height: 26,
+    borderRadius: 13,
+    borderWidth: 2,
+    borderColor: colour.collect,
+    backgroundColor: colour.card,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
   numberRead: { backgroundColor: colour.collect },
   numberOpen: { color: colour.collect },
   between: { width: 1, backgroundColor: colour.line },

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import type { StateId } from '@pause/core';
-import { characterOf, lowerFirst } from '../../words/names';
 import { colour, corner, Small, space, stroke } from '../../ui';
+import { characterOf, lowerFirst } from '../../words/names';
 import { AnswerDrawing } from '../plate/AnswerDrawing';
 
 interface StatePictureProps {
@@ -14,7 +14,8 @@ interface StatePictureProps {
 /** The first of these states as a drawing, or all of them as swatches, with their words below. */
 export function StatePicture({ character, states, height, soft = false }: StatePictureProps) {
   const known = characterOf(character);
-  const told = known && 'states' in known ? states.flatMap((id) => known.states.filter((s) => s.id === id)) : [];
+  const told =
+    known && 'states' in known ? states.flatMap((id) => known.states.filter((s) => s.id === id)) : [];
   const [first] = told;
   const words = told.map(({ label }, index) => (index === 0 ? label : lowerFirst(label))).join('; ');
   const swatches = told.flatMap(({ swatch }) => (swatch ? [swatch] : []));
@@ -22,17 +23,31 @@ export function StatePicture({ character, states, height, soft = false }: StateP
     <View style={styles.picture}>
       {swatches.length > 0 ? (
         <View style={[styles.swatches, { height: height * 0.5 }]}>
-          {swatches.slice(0, 5).map((swatch) => <View key={swatch} style={[styles.swatch, { backgroundColor: swatch }]} />)}
+          {swatches.slice(0, 5).map((swatch) => (
+            <View key={swatch} style={[styles.swatch, { backgroundColor: swatch }]} />
+          ))}
         </View>
-      ) : first ? <AnswerDrawing character={character} state={first.id} height={height} /> : null}
-      <Small soft={soft} style={styles.words}>{words || 'Nothing of it'}</Small>
+      ) : first ? (
+        <AnswerDrawing character={character} state={first.id} height={height} />
+      ) : null}
+      <Small soft={soft} style={styles.words}>
+        {words || 'Nothing of it'}
+      </Small>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   picture: { flex: 1, gap: space.xs, alignItems: 'flex-start' },
-  swatches: { flexDirection: 'row', alignSelf: 'stretch', borderRadius: corner, overflow: 'hidden', borderWidth: stroke.thin, borderColor: colour.ink, marginVertical: space.s },
+  swatches: {
+    flexDirection: 'row',
+    alignSelf: 'stretch',
+    borderRadius: corner,
+    overflow: 'hidden',
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    marginVertical: space.s,
+  },
   swatch: { flex: 1 },
   words: { paddingRight: space.s },
 });

@@ -4,8 +4,30 @@ import { asksForTracing, type Case, type FindRecord, type StageId } from '@pause
 import { guide } from '../../evaluate/guide';
 import { tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
-import { cautionFor, CommonName, CONDITION, CONTAMINATION, partName, stageName, upper } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, corner, font, Heading, Small, SmallStrong, space, stroke, typeSize } from '../../ui';
+import {
+  Body,
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  corner,
+  font,
+  Heading,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  typeSize,
+} from '../../ui';
+import {
+  cautionFor,
+  CommonName,
+  CONDITION,
+  CONTAMINATION,
+  partName,
+  stageName,
+  upper,
+} from '../../words/names';
 import { TaxonDrawing } from '../plate/TaxonDrawing';
 import { MAY_DIG, MAY_DIG_HINT } from './digging';
 import { useEatersAsked } from './useHousehold';
@@ -48,10 +70,18 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
   };
   const parts = taxon.taxon.parts;
   const traced = asksForTracing({ context } as Case, taxon);
-  const asItShould = context.permission === undefined && context.contamination === undefined && context.condition === undefined;
+  const asItShould =
+    context.permission === undefined &&
+    context.contamination === undefined &&
+    context.condition === undefined;
   return (
     <View style={styles.around}>
-      <Ask title="At which stage is it?" hint="More than one, if one plant shows more than one." missing={context.stages === undefined} cost="every stage has to be thought of, so the checks tell less, and it stays at pause.">
+      <Ask
+        title="At which stage is it?"
+        hint="More than one, if one plant shows more than one."
+        missing={context.stages === undefined}
+        cost="every stage has to be thought of, so the checks tell less, and it stays at pause."
+      >
         {stages.map((stage) => (
           <Pressable
             key={stage.id}
@@ -61,9 +91,13 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
             onPress={() => toggleStage(stage.id)}
             style={[styles.stage, context.stages?.includes(stage.id) && styles.stageChosen]}
           >
-            {taxon.taxon.stages.includes(stage.id)
-              ? <TaxonDrawing taxon={taxon} stage={stage.id} height={104} accent={NOTHING} scale={false} />
-              : <View style={styles.unknown}><Small soft>The guide does not know it so</Small></View>}
+            {taxon.taxon.stages.includes(stage.id) ? (
+              <TaxonDrawing taxon={taxon} stage={stage.id} height={104} accent={NOTHING} scale={false} />
+            ) : (
+              <View style={styles.unknown}>
+                <Small soft>The guide does not know it so</Small>
+              </View>
+            )}
             <SmallStrong style={styles.centred}>{stageName(stage.id)}</SmallStrong>
           </Pressable>
         ))}
@@ -72,58 +106,162 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
       {asItShould ? (
         <View style={styles.ask}>
           <Body>If it is so, say it in one:</Body>
-          <Button label="I may pick here, nothing spoils the place, and it is fresh and sound" tone="outline" onPress={() => tell({ permission: 'allowed', contamination: 'none-seen', condition: 'fresh' })} />
+          <Button
+            label="I may pick here, nothing spoils the place, and it is fresh and sound"
+            tone="outline"
+            onPress={() => tell({ permission: 'allowed', contamination: 'none-seen', condition: 'fresh' })}
+          />
         </View>
       ) : null}
-      <Ask title="May you pick here?" hint="The owner’s word, or the rule of the place." missing={context.permission === undefined || context.permission === 'unknown'} cost="it stays at pause.">
-        <Chip label="Yes" chosen={context.permission === 'allowed'} onPress={() => tell({ permission: 'allowed' })} />
-        <Chip label="No" chosen={context.permission === 'forbidden'} onPress={() => tell({ permission: 'forbidden' })} />
-        <Chip label="Must ask" chosen={context.permission === 'unknown'} onPress={() => tell({ permission: 'unknown' })} />
+      <Ask
+        title="May you pick here?"
+        hint="The owner’s word, or the rule of the place."
+        missing={context.permission === undefined || context.permission === 'unknown'}
+        cost="it stays at pause."
+      >
+        <Chip
+          label="Yes"
+          chosen={context.permission === 'allowed'}
+          onPress={() => tell({ permission: 'allowed' })}
+        />
+        <Chip
+          label="No"
+          chosen={context.permission === 'forbidden'}
+          onPress={() => tell({ permission: 'forbidden' })}
+        />
+        <Chip
+          label="Must ask"
+          chosen={context.permission === 'unknown'}
+          onPress={() => tell({ permission: 'unknown' })}
+        />
       </Ask>
       {taxon.taxon.protection === 'often' ? (
-        <Ask title="Is it protected here?" hint={`${CommonName(target)} is often protected. Look up your own law.`} missing={context.protection === undefined || context.protection === 'unknown'} cost="it stays at pause.">
-          <Chip label="No, looked up" chosen={context.protection === 'allowed'} onPress={() => tell({ protection: 'allowed' })} />
-          <Chip label="Yes" chosen={context.protection === 'protected'} onPress={() => tell({ protection: 'protected' })} />
-          <Chip label="Don’t know" chosen={context.protection === 'unknown'} onPress={() => tell({ protection: 'unknown' })} />
+        <Ask
+          title="Is it protected here?"
+          hint={`${CommonName(target)} is often protected. Look up your own law.`}
+          missing={context.protection === undefined || context.protection === 'unknown'}
+          cost="it stays at pause."
+        >
+          <Chip
+            label="No, looked up"
+            chosen={context.protection === 'allowed'}
+            onPress={() => tell({ protection: 'allowed' })}
+          />
+          <Chip
+            label="Yes"
+            chosen={context.protection === 'protected'}
+            onPress={() => tell({ protection: 'protected' })}
+          />
+          <Chip
+            label="Don’t know"
+            chosen={context.protection === 'unknown'}
+            onPress={() => tell({ protection: 'unknown' })}
+          />
         </Ask>
       ) : null}
-      <Ask title="Does anything spoil the place?" missing={context.contamination === undefined || context.contamination === 'unknown'} cost="it stays at pause.">
+      <Ask
+        title="Does anything spoil the place?"
+        missing={context.contamination === undefined || context.contamination === 'unknown'}
+        cost="it stays at pause."
+      >
         {(Object.keys(CONTAMINATION) as (keyof typeof CONTAMINATION)[]).map((id) => (
-          <Chip key={id} label={CONTAMINATION[id]} chosen={context.contamination === id} onPress={() => tell({ contamination: id })} />
+          <Chip
+            key={id}
+            label={CONTAMINATION[id]}
+            chosen={context.contamination === id}
+            onPress={() => tell({ contamination: id })}
+          />
         ))}
       </Ask>
-      <Ask title="In what condition?" missing={context.condition === undefined} cost="it stays at pause; a wilted or rotten one can harm although it is the right one.">
+      <Ask
+        title="In what condition?"
+        missing={context.condition === undefined}
+        cost="it stays at pause; a wilted or rotten one can harm although it is the right one."
+      >
         {conditionsOf(context.part).map((id) => (
-          <Chip key={id} label={CONDITION[id]} chosen={context.condition === id} onPress={() => tell({ condition: id })} />
+          <Chip
+            key={id}
+            label={CONDITION[id]}
+            chosen={context.condition === id}
+            onPress={() => tell({ condition: id })}
+          />
         ))}
       </Ask>
       {parts.length > 0 ? (
-        <Ask title="What do you want of it?" missing={context.part === undefined || context.use === undefined} cost="harm is reckoned as if eaten, and it stays at pause.">
+        <Ask
+          title="What do you want of it?"
+          missing={context.part === undefined || context.use === undefined}
+          cost="harm is reckoned as if eaten, and it stays at pause."
+        >
           {parts.map(({ part, use }) => (
-            <Chip key={`${part}-${use}`} label={partName(target, part)} chosen={context.part === part && context.use === use} onPress={() => tell({ part, use })} />
+            <Chip
+              key={`${part}-${use}`}
+              label={partName(target, part)}
+              chosen={context.part === part && context.use === use}
+              onPress={() => tell({ part, use })}
+            />
           ))}
         </Ask>
       ) : null}
       {traced ? (
-        <Ask title="Traced to one base?" hint="It grows among others. Follow what you read, and what you want, down to one root." missing={context.tracedToBase === undefined} cost="what you read may be another plant’s, and it stays at pause.">
-          <Chip label="Yes, all of it" chosen={context.tracedToBase === true} onPress={() => tell({ tracedToBase: true })} />
-          <Chip label="No" chosen={context.tracedToBase === false} onPress={() => tell({ tracedToBase: false })} />
-          {taxon.taxon.growsMixed ? null : <Chip label="It stands alone" chosen={false} onPress={() => tell({ growsMixed: false })} />}
+        <Ask
+          title="Traced to one base?"
+          hint="It grows among others. Follow what you read, and what you want, down to one root."
+          missing={context.tracedToBase === undefined}
+          cost="what you read may be another plant’s, and it stays at pause."
+        >
+          <Chip
+            label="Yes, all of it"
+            chosen={context.tracedToBase === true}
+            onPress={() => tell({ tracedToBase: true })}
+          />
+          <Chip
+            label="No"
+            chosen={context.tracedToBase === false}
+            onPress={() => tell({ tracedToBase: false })}
+          />
+          {taxon.taxon.growsMixed ? null : (
+            <Chip label="It stands alone" chosen={false} onPress={() => tell({ growsMixed: false })} />
+          )}
         </Ask>
       ) : (
         <Ask title="Is anything twined in?" missing={false} cost="">
-          <Chip label="It stands alone" chosen={context.growsMixed === false} onPress={() => tell({ growsMixed: false })} />
-          <Chip label="Others grow through it" chosen={context.growsMixed === true} onPress={() => tell({ growsMixed: true })} />
+          <Chip
+            label="It stands alone"
+            chosen={context.growsMixed === false}
+            onPress={() => tell({ growsMixed: false })}
+          />
+          <Chip
+            label="Others grow through it"
+            chosen={context.growsMixed === true}
+            onPress={() => tell({ growsMixed: true })}
+          />
         </Ask>
       )}
-      <Ask title="What have you with you?" hint="Only checks that you can make are asked for." missing={false} cost="">
+      <Ask
+        title="What have you with you?"
+        hint="Only checks that you can make are asked for."
+        missing={false}
+        cost=""
+      >
         {GEAR.map((gear) => (
-          <Chip key={gear} kind="checkbox" label={upper(gear)} chosen={context.gear?.includes(gear) ?? true} onPress={() => {
-            const now = context.gear ?? GEAR;
-            void tell({ gear: [...(now.includes(gear) ? now.filter((g) => g !== gear) : [...now, gear])] });
-          }} />
+          <Chip
+            key={gear}
+            kind="checkbox"
+            label={upper(gear)}
+            chosen={context.gear?.includes(gear) ?? true}
+            onPress={() => {
+              const now = context.gear ?? GEAR;
+              void tell({ gear: [...(now.includes(gear) ? now.filter((g) => g !== gear) : [...now, gear])] });
+            }}
+          />
         ))}
-        <Chip kind="checkbox" label="A nose that smells" chosen={context.cannotSmell !== true} onPress={() => tell({ cannotSmell: context.cannotSmell !== true })} />
+        <Chip
+          kind="checkbox"
+          label="A nose that smells"
+          chosen={context.cannotSmell !== true}
+          onPress={() => tell({ cannotSmell: context.cannotSmell !== true })}
+        />
       </Ask>
       {record.kingdom === 'Plantae' ? (
         <Ask title={MAY_DIG} hint={MAY_DIG_HINT} missing={false} cost="">
@@ -131,10 +269,13 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           <Chip label="Yes" chosen={context.mayDig === true} onPress={() => tell({ mayDig: true })} />
         </Ask>
       ) : null}
-      <Height elevation={context.elevation} onTell={(elevation) => {
-        const { elevation: _, ...rest } = context;
-        void act(tellContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));
-      }} />
+      <Height
+        elevation={context.elevation}
+        onTell={(elevation) => {
+          const { elevation: _, ...rest } = context;
+          void act(tellContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));
+        }}
+      />
     </View>
   );
 }
@@ -149,24 +290,54 @@ function Eaters({ record, target }: { readonly record: FindRecord; readonly targ
   const { cautions, home, asks } = useEatersAsked(record, target);
   const told = record.context.eaters;
   const minded = new Set<string>((told ?? []).flatMap((e) => e.cautions));
-  const tell = (eaters: NonNullable<Context['eaters']>) => act(tellContext(record.id, { ...record.context, eaters }));
+  const tell = (eaters: NonNullable<Context['eaters']>) =>
+    act(tellContext(record.id, { ...record.context, eaters }));
   const toggle = (caution: (typeof cautions)[number]) => {
     const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
     void tell([{ name: 'one of you', cautions: now }]);
   };
-  const asAtHome = home !== undefined && told !== undefined && told.length === home.length && home.every(({ name }, index) => told[index]?.name === name);
+  const asAtHome =
+    home !== undefined &&
+    told !== undefined &&
+    told.length === home.length &&
+    home.every(({ name }, index) => told[index]?.name === name);
   if (!asks) return null;
   return (
-    <Ask title="Who will eat it?" hint="Of those who will, is anyone of these?" missing={told === undefined} cost="for whom it is not, nobody has asked. The cautions stand with the verdict.">
-      {home ? <Chip label={`As at home: ${home.map(({ name }) => name).join(', ')}`} chosen={asAtHome} onPress={() => tell(home)} /> : null}
+    <Ask
+      title="Who will eat it?"
+      hint="Of those who will, is anyone of these?"
+      missing={told === undefined}
+      cost="for whom it is not, nobody has asked. The cautions stand with the verdict."
+    >
+      {home ? (
+        <Chip
+          label={`As at home: ${home.map(({ name }) => name).join(', ')}`}
+          chosen={asAtHome}
+          onPress={() => tell(home)}
+        />
+      ) : null}
       <Chip label="None of these" chosen={told !== undefined && minded.size === 0} onPress={() => tell([])} />
-      {cautions.map((caution) => <Chip key={caution} kind="checkbox" label={cautionFor(caution)} chosen={minded.has(caution)} onPress={() => toggle(caution)} />)}
+      {cautions.map((caution) => (
+        <Chip
+          key={caution}
+          kind="checkbox"
+          label={cautionFor(caution)}
+          chosen={minded.has(caution)}
+          onPress={() => toggle(caution)}
+        />
+      ))}
     </Ask>
   );
 }
 
 /** Height above the sea: with the month it orders and raises doubts, and never settles anything. */
-function Height({ elevation, onTell }: { readonly elevation: number | undefined; readonly onTell: (elevation: number | undefined) => void }) {
+function Height({
+  elevation,
+  onTell,
+}: {
+  readonly elevation: number | undefined;
+  readonly onTell: (elevation: number | undefined) => void;
+}) {
   const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
   const number = Number(text.replace(',', '.'));
   const wrong = text.trim() !== '' && !(Number.isFinite(number) && number >= -500 && number <= 9000);
@@ -181,12 +352,16 @@ function Height({ elevation, onTell }: { readonly elevation: number | undefined;
           inputMode="decimal"
           value={text}
           onChangeText={setText}
-          onBlur={() => { if (!wrong && number !== elevation) onTell(text.trim() === '' ? undefined : number); }}
+          onBlur={() => {
+            if (!wrong && number !== elevation) onTell(text.trim() === '' ? undefined : number);
+          }}
           style={styles.input}
         />
         <Body>m above the sea</Body>
       </View>
-      {wrong ? <SmallStrong role="alert">Height: give metres above the sea, from -500 to 9000.</SmallStrong> : null}
+      {wrong ? (
+        <SmallStrong role="alert">Height: give metres above the sea, from -500 to 9000.</SmallStrong>
+      ) : null}
     </View>
   );
 }
@@ -194,19 +369,42 @@ function Height({ elevation, onTell }: { readonly elevation: number | undefined;
 const styles = StyleSheet.create({
   around: { gap: space.xl },
   ask: { gap: space.s },
-  stage: { width: '30.5%', maxWidth: 150, flexGrow: 1, minHeight: 150, alignItems: 'center', justifyContent: 'space-between', gap: space.xs, padding: space.xs, borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line, backgroundColor: colour.card },
+  stage: {
+    width: '30.5%',
+    maxWidth: 150,
+    flexGrow: 1,
+    minHeight: 150,
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    gap: space.xs,
+    padding: space.xs,
+    borderRadius: corner,
+    borderWidth: stroke.thin,
+    borderColor: colour.line,
+    backgroundColor: colour.card,
+  },
   stageChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
   unknown: { flex: 1, justifyContent: 'center', padding: space.xs },
   centred: { textAlign: 'center' },
   height: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   input: {
-    width: 110, minHeight: 52, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.readBold, fontSize: typeSize(21), color: colour.ink, paddingHorizontal: space.m,
+    width: 110,
+    minHeight: 52,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    backgroundColor: colour.card,
+    fontFamily: font.readBold,
+    fontSize: typeSize(21),
+    color: colour.ink,
+    paddingHorizontal: space.m,
   },
 });
 
 /** Ripeness is asked of what ripens. */
 function conditionsOf(part: string | undefined): (keyof typeof CONDITION)[] {
   const ripens = part === 'fruit' || part === 'cone';
-  return (Object.keys(CONDITION) as (keyof typeof CONDITION)[]).filter((id) => ripens || (id !== 'ripe' && id !== 'unripe'));
+  return (Object.keys(CONDITION) as (keyof typeof CONDITION)[]).filter(
+    (id) => ripens || (id !== 'ripe' && id !== 'unripe'),
+  );
 }

@@ -2,27 +2,37 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Screen, Small, space, Title } from '../../ui';
-import { FindWaysOut } from '../finds/FindWaysOut';
 import { commonName } from '../../words/names';
 import { FindFrame, type FindProps } from '../FindFrame';
+import { FindWaysOut } from '../finds/FindWaysOut';
 import { Around } from './Around';
 import { DecisionStrip } from './DecisionStrip';
 import { useEatersAsked } from './useHousehold';
 
-/** Place, stage, condition and wish, told in one go; each can be left out, and then it says what that costs. */
+/**
+ * Place, stage, condition and wish, told in one go; each can be left out, and then it says what that costs.
+ */
 export function AroundScreen() {
-  return <FindFrame render={({ record, evaluation }) => <AroundView record={record} evaluation={evaluation} />} />;
+  return (
+    <FindFrame render={({ record, evaluation }) => <AroundView record={record} evaluation={evaluation} />} />
+  );
 }
 
-/** Whoever comes from naming it is led on to the check as soon as nothing is left to tell; whoever comes back stays. */
+/**
+ * Whoever comes from naming it is led on to the check as soon as nothing is left to tell; whoever comes back
+ * stays.
+ */
 function useLeadOn({ record, evaluation }: FindProps): void {
   const { id } = record;
   const eaters = useEatersAsked(record, record.targets.at(-1)?.taxon ?? '');
   const router = useRouter();
   const { first } = useLocalSearchParams<{ first?: string }>();
   const verdict = evaluation?.verdict;
-  const done = first !== undefined && !eaters.open && verdict?.outcome === 'pause'
-    && !verdict.reasons.some((r) => r.code === 'context-missing' || r.code === 'not-traced');
+  const done =
+    first !== undefined &&
+    !eaters.open &&
+    verdict?.outcome === 'pause' &&
+    !verdict.reasons.some((r) => r.code === 'context-missing' || r.code === 'not-traced');
   useEffect(() => {
     if (done) router.replace({ pathname: '/find/[id]/check', params: { id } });
   }, [done, id, router]);
@@ -34,14 +44,21 @@ function AroundView({ record, evaluation }: FindProps) {
   const target = record.targets.at(-1)?.taxon;
   if (!target) return null;
   return (
-    <Screen rooms={false} strip={evaluation ? <DecisionStrip find={record.id} verdict={evaluation.verdict} around /> : null}>
+    <Screen
+      rooms={false}
+      strip={evaluation ? <DecisionStrip find={record.id} verdict={evaluation.verdict} around /> : null}
+    >
       <View style={styles.head}>
         <FindWaysOut find={record.id} />
         <Small soft>The place speaks first</Small>
         <Title>Around the {commonName(target)}</Title>
       </View>
       <Around record={record} target={target} />
-      <Button label="Go on to the check" style={styles.go} onPress={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id } })} />
+      <Button
+        label="Go on to the check"
+        style={styles.go}
+        onPress={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id } })}
+      />
     </Screen>
   );
 }

@@ -1,13 +1,32 @@
 import { createContext, memo, use, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { filled, partings, short, type BarRow, type Case, type CharacterId, type Check, type TaxonId } from '@pause/core';
+import {
+  filled,
+  partings,
+  short,
+  type BarRow,
+  type Case,
+  type CharacterId,
+  type Check,
+  type TaxonId,
+} from '@pause/core';
 import { guide } from '../../evaluate/guide';
-import { characterName, CommonName, commonName, harmLine, lowerFirst, numberWord, readingWords, timeWords, upper } from '../../words/names';
+import { Button, colour, corner, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
+import {
+  characterName,
+  CommonName,
+  commonName,
+  harmLine,
+  lowerFirst,
+  numberWord,
+  readingWords,
+  timeWords,
+  upper,
+} from '../../words/names';
 import { few } from '../../words/reasons';
 import { BesideLink } from '../beside/BesideLink';
 import { Parting } from './Parting';
 import { Uprights } from './Uprights';
-import { Button, colour, corner, Rule, Small, SmallStrong, space, Strong, stroke, TARGET } from '../../ui';
 
 /** What only opened rows need; a closed one is not drawn anew because of it. */
 const Now = createContext<Omit<BarsProps, 'rows'> | undefined>(undefined);
@@ -22,7 +41,9 @@ const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
       <Pressable role="button" aria-expanded={told} onPress={() => setTold(!told)} style={styles.row}>
         <View style={styles.name}>
           <Strong numberOfLines={1}>{CommonName(taxon)}</Strong>
-          <Small soft numberOfLines={1}>{harmLine(taxon)}</Small>
+          <Small soft numberOfLines={1}>
+            {harmLine(taxon)}
+          </Small>
         </View>
         <Stands taxon={taxon} />
       </Pressable>
@@ -34,7 +55,11 @@ const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
 
 function Stands({ taxon }: { readonly taxon: TaxonId }) {
   const row = use(Standing).get(taxon);
-  return row ? <View role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}><Uprights row={row} /></View> : null;
+  return row ? (
+    <View role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}>
+      <Uprights row={row} />
+    </View>
+  ) : null;
 }
 
 function Grounds({ taxon }: { readonly taxon: TaxonId }) {
@@ -54,7 +79,9 @@ function Grounds({ taxon }: { readonly taxon: TaxonId }) {
         );
       })}
       {short(row) > 0 ? (
-        <SmallStrong>{upper(numberWord(short(row)))} {short(row) === 1 ? 'is' : 'are'} still open.</SmallStrong>
+        <SmallStrong>
+          {upper(numberWord(short(row)))} {short(row) === 1 ? 'is' : 'are'} still open.
+        </SmallStrong>
       ) : null}
       {short(row) > 0 ? <Cheapest row={row} find={find} checks={checks} onChoose={onChoose} /> : null}
       {row.have > row.need ? <Small soft>And {numberWord(row.have - row.need)} to spare.</Small> : null}
@@ -65,12 +92,32 @@ function Grounds({ taxon }: { readonly taxon: TaxonId }) {
 }
 
 /** The quickest of the proposed checks that would fill an open bar. */
-function Cheapest({ row, find, checks, onChoose }: Pick<BarsProps, 'find' | 'checks' | 'onChoose'> & { readonly row: BarRow }) {
+function Cheapest({
+  row,
+  find,
+  checks,
+  onChoose,
+}: Pick<BarsProps, 'find' | 'checks' | 'onChoose'> & { readonly row: BarRow }) {
   const [target, other] = [guide.taxon(find.target), guide.taxon(row.taxon)];
-  const telling = useMemo(() => new Set<string>(target && other ? partings(guide, target, other, find.context.stages).map((p) => p.character) : []), [target, other, find.context.stages]);
-  const quickest = checks.filter((c) => telling.has(c.character)).reduce<Check | undefined>((best, c) => (best && best.seconds <= c.seconds ? best : c), undefined);
+  const telling = useMemo(
+    () =>
+      new Set<string>(
+        target && other ? partings(guide, target, other, find.context.stages).map((p) => p.character) : [],
+      ),
+    [target, other, find.context.stages],
+  );
+  const quickest = checks
+    .filter((c) => telling.has(c.character))
+    .reduce<Check | undefined>((best, c) => (best && best.seconds <= c.seconds ? best : c), undefined);
   if (!quickest) return <Small soft>None of the checks that can be made now would fill it.</Small>;
-  return <Button label={`Quickest: ${lowerFirst(characterName(quickest.character))}, ${timeWords(quickest.seconds)}`} tone="outline" style={styles.quickest} onPress={() => onChoose(quickest.character)} />;
+  return (
+    <Button
+      label={`Quickest: ${lowerFirst(characterName(quickest.character))}, ${timeWords(quickest.seconds)}`}
+      tone="outline"
+      style={styles.quickest}
+      onPress={() => onChoose(quickest.character)}
+    />
+  );
 }
 
 interface BarsProps {
@@ -97,42 +144,79 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
   const compact = !others && unlistedShort.length > 1 && listed.length > 0;
   const otherKingdom = done.filter((row) => row.otherKingdom).length;
   return (
-    <Now value={now}><Standing value={standing}><View role="list" aria-label="Bars against each lookalike">
-      <Rule />
-      {listed.map((row) => <Row key={row.taxon} taxon={row.taxon} />)}
-      {compact ? (
-        <View role="listitem"><Pressable role="button" onPress={() => setOthers(true)} style={styles.line}>
-          <View style={styles.name}>
-            <Small numberOfLines={2}>
-              <SmallStrong>Also open: </SmallStrong>{few(unlistedShort.map((row) => commonName(row.taxon)), 3)}{done.length > 0 ? `; ${done.length} more ruled out` : ''}
-            </Small>
-          </View>
-          <SmallStrong style={styles.more}>show</SmallStrong>
-        </Pressable></View>
-      ) : unlistedShort.map((row) => <Row key={row.taxon} taxon={row.taxon} />)}
-      {done.length > 0 && !compact ? (
-        <View role="listitem"><Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
-          <Small soft style={styles.name}>
-            {done.length} more dangerous {done.length === 1 ? 'one' : 'ones'} ruled out
-            {otherKingdom > 0 ? `, ${numberWord(otherKingdom)} of the other kingdom` : ''}
-          </Small>
-          <SmallStrong style={styles.more}>{all ? 'hide' : 'show'}</SmallStrong>
-        </Pressable></View>
-      ) : null}
-      {all ? done.map((row) => (
-        row.otherKingdom
-          ? <Small key={row.taxon} role="listitem" soft style={styles.kingdom}>{CommonName(row.taxon)}: a fungus is no plant</Small>
-          : <Row key={row.taxon} taxon={row.taxon} />
-      )) : null}
-    </View></Standing></Now>
+    <Now value={now}>
+      <Standing value={standing}>
+        <View role="list" aria-label="Bars against each lookalike">
+          <Rule />
+          {listed.map((row) => (
+            <Row key={row.taxon} taxon={row.taxon} />
+          ))}
+          {compact ? (
+            <View role="listitem">
+              <Pressable role="button" onPress={() => setOthers(true)} style={styles.line}>
+                <View style={styles.name}>
+                  <Small numberOfLines={2}>
+                    <SmallStrong>Also open: </SmallStrong>
+                    {few(
+                      unlistedShort.map((row) => commonName(row.taxon)),
+                      3,
+                    )}
+                    {done.length > 0 ? `; ${done.length} more ruled out` : ''}
+                  </Small>
+                </View>
+                <SmallStrong style={styles.more}>show</SmallStrong>
+              </Pressable>
+            </View>
+          ) : (
+            unlistedShort.map((row) => <Row key={row.taxon} taxon={row.taxon} />)
+          )}
+          {done.length > 0 && !compact ? (
+            <View role="listitem">
+              <Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
+                <Small soft style={styles.name}>
+                  {done.length} more dangerous {done.length === 1 ? 'one' : 'ones'} ruled out
+                  {otherKingdom > 0 ? `, ${numberWord(otherKingdom)} of the other kingdom` : ''}
+                </Small>
+                <SmallStrong style={styles.more}>{all ? 'hide' : 'show'}</SmallStrong>
+              </Pressable>
+            </View>
+          ) : null}
+          {all
+            ? done.map((row) =>
+                row.otherKingdom ? (
+                  <Small key={row.taxon} role="listitem" soft style={styles.kingdom}>
+                    {CommonName(row.taxon)}: a fungus is no plant
+                  </Small>
+                ) : (
+                  <Row key={row.taxon} taxon={row.taxon} />
+                ),
+              )
+            : null}
+        </View>
+      </Standing>
+    </Now>
   );
 });
 
 const styles = StyleSheet.create({
   quickest: { alignSelf: 'flex-start' },
-  row: { flexDirection: 'row', alignItems: 'center', minHeight: TARGET + 6, paddingVertical: space.xs, gap: space.m },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    minHeight: TARGET + 6,
+    paddingVertical: space.xs,
+    gap: space.m,
+  },
   name: { flex: 1 },
-  grounds: { paddingBottom: space.m, paddingLeft: space.m, gap: space.xs, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink, marginBottom: space.s, borderRadius: corner },
+  grounds: {
+    paddingBottom: space.m,
+    paddingLeft: space.m,
+    gap: space.xs,
+    borderLeftWidth: stroke.thick,
+    borderLeftColor: colour.ink,
+    marginBottom: space.s,
+    borderRadius: corner,
+  },
   line: { flexDirection: 'row', alignItems: 'center', minHeight: TARGET, gap: space.m },
   more: { textDecorationLine: 'underline' },
   kingdom: { paddingVertical: space.xs },

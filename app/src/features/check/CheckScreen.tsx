@@ -1,21 +1,68 @@
 import { Link, Redirect, useLocalSearchParams } from 'expo-router';
-import { createContext, memo, startTransition, use, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { Pressable, ScrollView, StyleSheet, View, type LayoutChangeEvent, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
-import { short, type AnswerEffect, type Case, type CharacterId, type Check, type PieceId, type Verdict, type ReadingId } from '@pause/core';
+import {
+  createContext,
+  memo,
+  startTransition,
+  use,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from 'react';
+import {
+  Pressable,
+  ScrollView,
+  StyleSheet,
+  View,
+  type LayoutChangeEvent,
+  type NativeScrollEvent,
+  type NativeSyntheticEvent,
+} from 'react-native';
+import {
+  short,
+  type AnswerEffect,
+  type Case,
+  type CharacterId,
+  type Check,
+  type PieceId,
+  type Verdict,
+  type ReadingId,
+} from '@pause/core';
 import type { Evaluation } from '../../evaluate/evaluate';
 import { guide } from '../../evaluate/guide';
 import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '../../store/actions';
 import { useAct } from '../../store/store';
 import { useCase } from '../../store/useCase';
+import {
+  Body,
+  Button,
+  colour,
+  Heading,
+  Loading,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  TARGET,
+  Title,
+  useTwoPanes,
+  useWide,
+  WaysOut,
+} from '../../ui';
 import { characterOf, commonName, lowerFirst, readingWords, scientificName } from '../../words/names';
 import { movedWords } from '../../words/reasons';
-import { Body, Button, colour, Heading, Loading, Rule, Screen, Small, SmallStrong, space, stroke, TARGET, Title, useTwoPanes, useWide, WaysOut } from '../../ui';
-import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
-import { FindFrame, type FindProps, type Judged } from '../FindFrame';
 import { BesideLink } from '../beside/BesideLink';
-import { AnswerCard, cardKey, type Answer } from './card';
-import { Bars } from './Bars';
 import { Pictures } from '../eye/late';
+import { FindFrame, type FindProps, type Judged } from '../FindFrame';
+import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
+import { TheirWord } from '../second/TheirWord';
+import { Bars } from './Bars';
+import { AnswerCard, cardKey, type Answer } from './card';
 import { DecisionStrip } from './DecisionStrip';
 import { GlovesFirst } from './GlovesFirst';
 import { KeysSheet } from './KeysSheet';
@@ -23,16 +70,24 @@ import { MissingAround, NothingToAsk } from './NothingToAsk';
 import { MoreWays, OtherChecks } from './OtherWays';
 import { Parting } from './Parting';
 import { Seen } from './Seen';
-import { TheirWord } from '../second/TheirWord';
 import { useKeys } from './useKeys';
 
 export function CheckScreen() {
-  return <FindFrame render={({ record, evaluation, current }) => (
-    record.targets.length === 0 ? <Redirect href={{ pathname: '/find/[id]/name', params: { id: record.id } }} />
-      : evaluation
-      ? <CheckView record={record} evaluation={evaluation} current={current} />
-      : <Screen><Loading what="Comparing with the guide …" /></Screen>
-  )} />;
+  return (
+    <FindFrame
+      render={({ record, evaluation, current }) =>
+        record.targets.length === 0 ? (
+          <Redirect href={{ pathname: '/find/[id]/name', params: { id: record.id } }} />
+        ) : evaluation ? (
+          <CheckView record={record} evaluation={evaluation} current={current} />
+        ) : (
+          <Screen>
+            <Loading what="Comparing with the guide …" />
+          </Screen>
+        )
+      }
+    />
+  );
 }
 
 interface CheckProps extends FindProps, Judged {
@@ -47,23 +102,42 @@ interface Last {
 }
 
 /** What is asked now: what the person chose, else what the core proposes first. */
-function currentCheck(checks: readonly Check[], chosen: CharacterId | undefined, find: Case): Check | undefined {
+function currentCheck(
+  checks: readonly Check[],
+  chosen: CharacterId | undefined,
+  find: Case,
+): Check | undefined {
   if (chosen === undefined) return checks[0];
   const proposed = checks.find((check) => check.character === chosen);
   if (proposed) return proposed;
   const character = characterOf(chosen);
   return character && guide.taxon(find.target)
-    ? { character: chosen, why: 'brings-nearer', seconds: character.seconds, damage: character.damage, skin: [], gain: 0 }
+    ? {
+        character: chosen,
+        why: 'brings-nearer',
+        seconds: character.seconds,
+        damage: character.damage,
+        skin: [],
+        gain: 0,
+      }
     : undefined;
 }
 
 function CheckView({ record, evaluation, current }: CheckProps) {
   // The same record gives the same case, so that what hangs on it is not worked out anew at every drawing.
   const find = useCase(record);
-  const now = useMemo(() => (find ? { record, evaluation, current, find } : undefined), [record, evaluation, current, find]);
-  // Strip and bars are drawn first, everything else right after them: one answer moves all of it, and only those two are waited for.
+  const now = useMemo(
+    () => (find ? { record, evaluation, current, find } : undefined),
+    [record, evaluation, current, find],
+  );
+  // Strip and bars are drawn first, everything else right after them: one answer moves all of it, and only
+  // those two are waited for.
   const shown = useDeferredValue(now);
-  return now && shown ? <Newest value={now}><CheckOf shown={shown} /></Newest> : null;
+  return now && shown ? (
+    <Newest value={now}>
+      <CheckOf shown={shown} />
+    </Newest>
+  ) : null;
 }
 
 interface CheckNow extends CheckProps {
@@ -74,16 +148,33 @@ const Newest = createContext<CheckNow | undefined>(undefined);
 
 function StripNow() {
   const now = use(Newest);
-  return now ? <DecisionStrip find={now.record.id} verdict={now.evaluation.verdict} plan={now.evaluation.plan} /> : null;
+  return now ? (
+    <DecisionStrip find={now.record.id} verdict={now.evaluation.verdict} plan={now.evaluation.plan} />
+  ) : null;
 }
 
-function BarsNow({ checks, onChoose }: { readonly checks: readonly Check[]; readonly onChoose: (character: CharacterId) => void }) {
+function BarsNow({
+  checks,
+  onChoose,
+}: {
+  readonly checks: readonly Check[];
+  readonly onChoose: (character: CharacterId) => void;
+}) {
   const now = use(Newest);
   const wide = useWide();
   // The bars tell of the find as it was judged.
   const [judged, setJudged] = useState(now?.find);
   if (now?.current && judged !== now.find) setJudged(now.find);
-  return now && judged ? <Bars id={now.record.id} rows={now.evaluation.verdict.rows} find={judged} parts={!wide} checks={checks} onChoose={onChoose} /> : null;
+  return now && judged ? (
+    <Bars
+      id={now.record.id}
+      rows={now.evaluation.verdict.rows}
+      find={judged}
+      parts={!wide}
+      checks={checks}
+      onChoose={onChoose}
+    />
+  ) : null;
 }
 
 /** What was told last, and what the find came to before it. */
@@ -95,12 +186,17 @@ interface Told {
 /** What is judged sooner is not said to be busy first: that would be one more drawing to wait for. */
 const SOON_MS = 80;
 
-/** What was told a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew until what it came to does, or until that takes long. */
+/**
+ * What was told a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew
+ * until what it came to does, or until that takes long.
+ */
 function useTold() {
   const [held] = useState(() => {
     let told: Told | undefined;
     const heard = new Set<() => void>();
-    const say = () => { for (const hear of heard) hear(); };
+    const say = () => {
+      for (const hear of heard) hear();
+    };
     return {
       get: () => told,
       set: (next: Told | undefined) => {
@@ -110,22 +206,44 @@ function useTold() {
       },
       subscribe: (hear: () => void) => {
         heard.add(hear);
-        return () => { heard.delete(hear); };
+        return () => {
+          heard.delete(hear);
+        };
       },
     };
   });
   return held;
 }
 
-/** Whether this very question was answered a moment ago: a second tap would answer it twice. An answer to any other one counts. */
-const isJudging = (told: Told | undefined, check: Check | undefined, { current, evaluation }: CheckNow) => told !== undefined && told.character === check?.character && (!current || told.before === evaluation.verdict);
+/**
+ * Whether this very question was answered a moment ago: a second tap would answer it twice. An answer to any
+ * other one counts.
+ */
+const isJudging = (told: Told | undefined, check: Check | undefined, { current, evaluation }: CheckNow) =>
+  told !== undefined &&
+  told.character === check?.character &&
+  (!current || told.before === evaluation.verdict);
 
 /** What is asked; busy while an answer is being judged, and until what it came to is shown. */
-function Asking({ shown, check, told, onLayout, children }: {
-  readonly shown: CheckNow; readonly check: Check | undefined; readonly told: ReturnType<typeof useTold>; readonly onLayout: (event: LayoutChangeEvent) => void; readonly children: React.ReactNode;
+function Asking({
+  shown,
+  check,
+  told,
+  onLayout,
+  children,
+}: {
+  readonly shown: CheckNow;
+  readonly check: Check | undefined;
+  readonly told: ReturnType<typeof useTold>;
+  readonly onLayout: (event: LayoutChangeEvent) => void;
+  readonly children: React.ReactNode;
 }) {
   const judging = isJudging(useSyncExternalStore(told.subscribe, told.get, told.get), check, shown);
-  return <View style={styles.next} aria-busy={judging || shown !== use(Newest)} onLayout={onLayout}>{children}</View>;
+  return (
+    <View style={styles.next} aria-busy={judging || shown !== use(Newest)} onLayout={onLayout}>
+      {children}
+    </View>
+  );
 }
 const STRIP = <StripNow />;
 
@@ -138,11 +256,21 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const [last, setLast] = useState<Last | undefined>();
   const [sheet, setSheet] = useState(false);
   const [compare, setCompare] = useState<PieceId | undefined>();
-  const { again, together, word } = useLocalSearchParams<{ again?: string; together?: string; word?: string }>();
+  const { again, together, word } = useLocalSearchParams<{
+    again?: string;
+    together?: string;
+    word?: string;
+  }>();
   const { verdict } = evaluation;
   // What the verdict leans on is asked once more, on a piece beside this one.
-  const leaned = useMemo(() => (again ? record.readings.filter((r) => again.split(',').includes(r.id)).map((r) => r.character) : []), [again, record.readings]);
-  const lookedAgain = new Set<string>(record.readings.filter((r) => r.piece === compare).map((r) => r.character));
+  const leaned = useMemo(
+    () =>
+      again ? record.readings.filter((r) => again.split(',').includes(r.id)).map((r) => r.character) : [],
+    [again, record.readings],
+  );
+  const lookedAgain = new Set<string>(
+    record.readings.filter((r) => r.piece === compare).map((r) => r.character),
+  );
   const open = leaned.filter((c, i) => leaned.indexOf(c) === i && !lookedAgain.has(c));
   useEffect(() => {
     if (leaned.length > 0 && !compare) setCompare(act(startPiece(record.id, 'compare')));
@@ -153,10 +281,14 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const [before] = useState(record.readings.length);
   const seenTogether = new Set<string>(record.readings.slice(before).map((r) => r.character));
   const disputed = together?.split(',').filter((c) => characterOf(c) && !seenTogether.has(c)) ?? [];
-  const lookAgainAt = compare && leaned.length > 0 ? open.join() : disputed.length > 0 ? disputed.join() : undefined;
+  const lookAgainAt =
+    compare && leaned.length > 0 ? open.join() : disputed.length > 0 ? disputed.join() : undefined;
   // The same evaluation proposes the same, so that what hangs on it is not drawn anew.
   const checks = useMemo(
-    () => (lookAgainAt === undefined ? evaluation.checks : lookAgainAt.split(',').flatMap((c) => currentCheck([], c as CharacterId, find) ?? [])),
+    () =>
+      lookAgainAt === undefined
+        ? evaluation.checks
+        : lookAgainAt.split(',').flatMap((c) => currentCheck([], c as CharacterId, find) ?? []),
     [lookAgainAt, evaluation, find],
   );
   const piece = compare ?? (verdict.piece as PieceId);
@@ -170,12 +302,19 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const scrolled = useRef(0);
   const [cardTop, setCardTop] = useState(0);
   /** Whoever scrolled past the question gets the next one in view. */
-  const toCard = () => scroller.current?.scrollTo({ y: tablet ? 0 : Math.max(0, cardTop - space.m), animated: false });
+  const toCard = () =>
+    scroller.current?.scrollTo({ y: tablet ? 0 : Math.max(0, cardTop - space.m), animated: false });
   const settleDown = () => {
     setChosen(undefined);
     if (scrolled.current > cardTop) toCard();
   };
-  const follow = { ref: scroller, scrollEventThrottle: 100, onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => { scrolled.current = event.nativeEvent.contentOffset.y; } };
+  const follow = {
+    ref: scroller,
+    scrollEventThrottle: 100,
+    onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => {
+      scrolled.current = event.nativeEvent.contentOffset.y;
+    },
+  };
   const told = useTold();
   /** An answer that waits for the word of whoever looks along. */
   const [waiting, setWaiting] = useState<{ readonly of: CharacterId; readonly given: Answer }>();
@@ -185,7 +324,16 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     if (!check || isJudging(told.get(), check, shown)) return;
     setWaiting(undefined);
     // The core is asked before anything is drawn.
-    const keeping = act(read(record.id, { piece, character: check.character, value, sureness, ...(note ? { note } : {}), ...(along === undefined ? {} : { together: [along] }) }));
+    const keeping = act(
+      read(record.id, {
+        piece,
+        character: check.character,
+        value,
+        sureness,
+        ...(note ? { note } : {}),
+        ...(along === undefined ? {} : { together: [along] }),
+      }),
+    );
     told.set({ character: check.character, before: verdict });
     void keeping.then((reading) => {
       // Said only once it is kept; what was not kept may be told again.
@@ -198,7 +346,8 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     });
   });
   const answer = useLatest((answered: Answer) => {
-    if (word !== undefined && check && disputed.includes(check.character)) setWaiting({ of: check.character, given: answered });
+    if (word !== undefined && check && disputed.includes(check.character))
+      setWaiting({ of: check.character, given: answered });
     else keep(answered);
   });
   const pass = useLatest(() => {
@@ -210,9 +359,12 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   });
   const back = useLatest(() => {
     if (!last) return;
-    // Until that is judged the question is still the one before: an answer meant for the one that comes back must not land on it.
+    // Until that is judged the question is still the one before: an answer meant for the one that comes back
+    // must not land on it.
     told.set(check && { character: check.character, before: verdict });
-    void act(takeBack(record.id, last.reading)).then((kept) => { if (!kept) told.set(undefined); });
+    void act(takeBack(record.id, last.reading)).then((kept) => {
+      if (!kept) told.set(undefined);
+    });
     setLast(undefined);
     settleDown();
   });
@@ -230,38 +382,99 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   });
   useKeys({ z: back, '?': () => setSheet(!sheet) }, wide);
 
-  const choose = useLatest((character: CharacterId) => { setChosen(character); toCard(); });
-  const beside = useMemo(() => (check ? <Pictures find={record.id} character={check.character} /> : null), [record.id, check]);
+  const choose = useLatest((character: CharacterId) => {
+    setChosen(character);
+    toCard();
+  });
+  const beside = useMemo(
+    () => (check ? <Pictures find={record.id} character={check.character} /> : null),
+    [record.id, check],
+  );
   const comparing = useLatest(() => setCompare(act(startPiece(record.id, 'compare'))));
   const header = useMemo(() => <Header record={record} find={find} piece={piece} />, [record, find, piece]);
   const bars = useMemo(() => <BarsNow checks={checks} onChoose={choose} />, [checks, choose]);
-  const asking = useMemo(() => (
-    <>
-      {last ? (
-        <View style={styles.last} role="status">
-          <Small style={styles.grow}><SmallStrong>Recorded: </SmallStrong>{lowerFirst(last.words)}. {moved}</Small>
-          <Button label={wide ? 'Take back  Z' : 'Take back'} tone="plain" onPress={back} />
-        </View>
-      ) : null}
-      {compare ? (
-        <View style={styles.last}>
-          <Small style={styles.grow}>You are looking at another piece beside it. It can lower the verdict, never raise it.</Small>
-          <Button label="Back to the piece" tone="plain" onPress={() => setCompare(undefined)} />
-        </View>
-      ) : null}
-      {check && given && word !== undefined ? (
-        <TheirWord record={record} person={word} seen={readingWords({ character: check.character, value: given.value })} onWord={(same) => keep(given, same ? word : undefined)} onBack={() => setWaiting(undefined)} />
-      ) : check && gloves
-        ? <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
-        : check ? <AnswerCard key={key} check={check} target={find.target} stages={record.context.stages} effects={effects} keys={wide} onAnswer={answer} onPass={pass} {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })} beside={beside} />
-        : <NothingToAsk record={record} find={find} evaluation={evaluation} />}
-      <MissingAround record={record} evaluation={evaluation} />
-      <OtherChecks find={find} current={check} onChoose={choose} />
-      <MoreWays record={record} onCompare={comparing} />
-    </>
-  ), [last, moved, wide, back, compare, check, given, word, keep, gloves, withoutGloves, key, find, record, evaluation, effects, answer, pass, cannotSmell, beside, choose, comparing]);
+  const asking = useMemo(
+    () => (
+      <>
+        {last ? (
+          <View style={styles.last} role="status">
+            <Small style={styles.grow}>
+              <SmallStrong>Recorded: </SmallStrong>
+              {lowerFirst(last.words)}. {moved}
+            </Small>
+            <Button label={wide ? 'Take back  Z' : 'Take back'} tone="plain" onPress={back} />
+          </View>
+        ) : null}
+        {compare ? (
+          <View style={styles.last}>
+            <Small style={styles.grow}>
+              You are looking at another piece beside it. It can lower the verdict, never raise it.
+            </Small>
+            <Button label="Back to the piece" tone="plain" onPress={() => setCompare(undefined)} />
+          </View>
+        ) : null}
+        {check && given && word !== undefined ? (
+          <TheirWord
+            record={record}
+            person={word}
+            seen={readingWords({ character: check.character, value: given.value })}
+            onWord={(same) => keep(given, same ? word : undefined)}
+            onBack={() => setWaiting(undefined)}
+          />
+        ) : check && gloves ? (
+          <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
+        ) : check ? (
+          <AnswerCard
+            key={key}
+            check={check}
+            target={find.target}
+            stages={record.context.stages}
+            effects={effects}
+            keys={wide}
+            onAnswer={answer}
+            onPass={pass}
+            {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })}
+            beside={beside}
+          />
+        ) : (
+          <NothingToAsk record={record} find={find} evaluation={evaluation} />
+        )}
+        <MissingAround record={record} evaluation={evaluation} />
+        <OtherChecks find={find} current={check} onChoose={choose} />
+        <MoreWays record={record} onCompare={comparing} />
+      </>
+    ),
+    [
+      last,
+      moved,
+      wide,
+      back,
+      compare,
+      check,
+      given,
+      word,
+      keep,
+      gloves,
+      withoutGloves,
+      key,
+      find,
+      record,
+      evaluation,
+      effects,
+      answer,
+      pass,
+      cannotSmell,
+      beside,
+      choose,
+      comparing,
+    ],
+  );
   const toTop = useLatest((event: LayoutChangeEvent) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y));
-  const next = <Asking shown={shown} check={check} told={told} onLayout={toTop}>{asking}</Asking>;
+  const next = (
+    <Asking shown={shown} check={check} told={told} onLayout={toTop}>
+      {asking}
+    </Asking>
+  );
 
   if (wide) {
     return (
@@ -270,18 +483,29 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
           <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
             {header}
             <Link href={{ pathname: '/find/[id]/around', params: { id: record.id } }} asChild>
-              <Pressable role="link" style={styles.topLink}><SmallStrong style={styles.underlined}>Place, stage and condition</SmallStrong></Pressable>
+              <Pressable role="link" style={styles.topLink}>
+                <SmallStrong style={styles.underlined}>Place, stage and condition</SmallStrong>
+              </Pressable>
             </Link>
             <Heading>Seen</Heading>
             <Seen record={record} slips />
           </ScrollView>
           <ScrollView style={[styles.pane, styles.middle]} contentContainerStyle={styles.paneContent}>
             <Heading>Between you and it</Heading>
-            <Body soft>Three grounds for deadly, two for serious, one for unpleasant. Seen by you, on this piece.</Body>
+            <Body soft>
+              Three grounds for deadly, two for serious, one for unpleasant. Seen by you, on this piece.
+            </Body>
             {bars}
             <MostUrgent id={record.id} find={find} verdict={verdict} />
           </ScrollView>
-          <ScrollView {...follow} style={[styles.pane, styles.widePane]} contentContainerStyle={styles.paneContent}>{sheet ? <KeysSheet onClose={() => setSheet(false)} /> : null}{next}</ScrollView>
+          <ScrollView
+            {...follow}
+            style={[styles.pane, styles.widePane]}
+            contentContainerStyle={styles.paneContent}
+          >
+            {sheet ? <KeysSheet onClose={() => setSheet(false)} /> : null}
+            {next}
+          </ScrollView>
         </View>
       </Screen>
     );
@@ -290,8 +514,19 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     return (
       <Screen panes rooms={false} strip={STRIP}>
         <View style={styles.panes}>
-          <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>{header}{bars}<Heading>Seen</Heading><Seen record={record} slips /></ScrollView>
-          <ScrollView {...follow} style={[styles.pane, styles.second]} contentContainerStyle={styles.paneContent}>{next}</ScrollView>
+          <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
+            {header}
+            {bars}
+            <Heading>Seen</Heading>
+            <Seen record={record} slips />
+          </ScrollView>
+          <ScrollView
+            {...follow}
+            style={[styles.pane, styles.second]}
+            contentContainerStyle={styles.paneContent}
+          >
+            {next}
+          </ScrollView>
         </View>
       </Screen>
     );
@@ -315,10 +550,15 @@ function wantsGloves({ character, skin }: Check): boolean {
   return skin.length > 0 || (characterOf(character)?.gear ?? []).includes('gloves');
 }
 
-/** The same function for as long as the screen stands, doing what the newest one does: what is handed on need not be drawn anew. */
+/**
+ * The same function for as long as the screen stands, doing what the newest one does: what is handed on need
+ * not be drawn anew.
+ */
 function useLatest<Args extends unknown[]>(work: (...args: Args) => void): (...args: Args) => void {
   const latest = useRef(work);
-  useEffect(() => { latest.current = work; });
+  useEffect(() => {
+    latest.current = work;
+  });
   return useCallback((...args: Args) => latest.current(...args), []);
 }
 
@@ -333,7 +573,10 @@ const NO_EFFECTS: readonly AnswerEffect[] = [];
 
 /** What each answer would do, worked out for the check on show. */
 function useEffects(find: Case, check: Check | undefined, wanted: boolean): readonly AnswerEffect[] {
-  const [told, setTold] = useState<{ readonly character: CharacterId; readonly effects: readonly AnswerEffect[] }>();
+  const [told, setTold] = useState<{
+    readonly character: CharacterId;
+    readonly effects: readonly AnswerEffect[];
+  }>();
   const act = useAct();
   const character = check?.character;
   useEffect(() => {
@@ -342,13 +585,23 @@ function useEffects(find: Case, check: Check | undefined, wanted: boolean): read
     void act(askEffects(find, character)).then((effects) => {
       if (current) setTold({ character, effects });
     });
-    return () => { current = false; };
+    return () => {
+      current = false;
+    };
   }, [act, find, character, wanted]);
   return told && told.character === character ? told.effects : NO_EFFECTS;
 }
 
 /** On a wide screen: where the target and the most urgent lookalike part. */
-function MostUrgent({ id, find, verdict }: { readonly id: string; readonly find: Case; readonly verdict: Verdict }) {
+function MostUrgent({
+  id,
+  find,
+  verdict,
+}: {
+  readonly id: string;
+  readonly find: Case;
+  readonly verdict: Verdict;
+}) {
   const same = verdict.rows.filter((row) => !row.otherKingdom);
   const urgent = same.find((row) => short(row) > 0) ?? same[0];
   if (!urgent) return null;
@@ -361,19 +614,47 @@ function MostUrgent({ id, find, verdict }: { readonly id: string; readonly find:
   );
 }
 
-function Header({ record, find, piece }: { readonly record: FindProps['record']; readonly find: Case; readonly piece: string }) {
+function Header({
+  record,
+  find,
+  piece,
+}: {
+  readonly record: FindProps['record'];
+  readonly find: Case;
+  readonly piece: string;
+}) {
   const wide = useWide();
   const number = record.pieces.findIndex((p) => p.id === piece) + 1;
-  const where = [record.number ? `Find ${record.number}` : 'New find', record.placeNote, record.pieces.length > 1 ? `piece ${number}` : undefined];
+  const where = [
+    record.number ? `Find ${record.number}` : 'New find',
+    record.placeNote,
+    record.pieces.length > 1 ? `piece ${number}` : undefined,
+  ];
   return (
     <View style={styles.header}>
       <View style={styles.grow}>
-        <WaysOut ways={[{ href: '/finds', label: '‹ Finds' }, { href: { pathname: '/find/[id]/around', params: { id: record.id } }, label: 'Around it' }]} />
-        {wide ? <Small soft numberOfLines={1}>{where.filter(Boolean).join(' · ')}</Small> : null}
+        <WaysOut
+          ways={[
+            { href: '/finds', label: '‹ Finds' },
+            { href: { pathname: '/find/[id]/around', params: { id: record.id } }, label: 'Around it' },
+          ]}
+        />
+        {wide ? (
+          <Small soft numberOfLines={1}>
+            {where.filter(Boolean).join(' · ')}
+          </Small>
+        ) : null}
         <Title>Is it {commonName(find.target)}?</Title>
-        <Small soft numberOfLines={1}><Small soft style={styles.scientific}>{scientificName(find.target)}</Small>{wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}</Small>
+        <Small soft numberOfLines={1}>
+          <Small soft style={styles.scientific}>
+            {scientificName(find.target)}
+          </Small>
+          {wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}
+        </Small>
       </View>
-      {record.bodyPlan && wide ? <BodyPlanGlyph plan={record.bodyPlan} size={64} colour={colour.ink} /> : null}
+      {record.bodyPlan && wide ? (
+        <BodyPlanGlyph plan={record.bodyPlan} size={64} colour={colour.ink} />
+      ) : null}
     </View>
   );
 }
@@ -393,6 +674,13 @@ const styles = StyleSheet.create({
   bleed: { marginHorizontal: -space.l, marginTop: space.xs },
   underlined: { textDecorationLine: 'underline' },
   next: { gap: space.m },
-  last: { flexDirection: 'row', alignItems: 'center', gap: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink, paddingLeft: space.m },
+  last: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    borderLeftWidth: stroke.thick,
+    borderLeftColor: colour.ink,
+    paddingLeft: space.m,
+  },
   grow: { flex: 1 },
 });

@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import type { TaxonId } from '@pause/core';
 import { guide } from '../../evaluate/guide';
+import { Body, Button, colour, Question, Small, space } from '../../ui';
 import { CommonName, commonName } from '../../words/names';
 import { few } from '../../words/reasons';
-import { Body, Button, colour, Question, Small, space } from '../../ui';
 
 interface GlovesFirstProps {
   /** Not ruled out yet, and harmful to the skin. */
@@ -24,7 +24,11 @@ export function GlovesFirst({ skin, onOn, onWithout }: GlovesFirstProps) {
           ? `The next check touches it, and ${few(skin.map(commonName))} ${skin.length === 1 ? 'is' : 'are'} not ruled out yet.`
           : 'The next check needs gloves.'}
       </Body>
-      {first && harm ? <Small soft>{CommonName(first)}: {harm.sap ?? harm.touch}</Small> : null}
+      {first && harm ? (
+        <Small soft>
+          {CommonName(first)}: {harm.sap ?? harm.touch}
+        </Small>
+      ) : null}
       <View style={styles.ways}>
         <Button label="They are on" style={styles.way} onPress={onOn} />
         <Button label="No gloves: only look" tone="outline" style={styles.way} onPress={onWithout} />

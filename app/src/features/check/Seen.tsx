@@ -3,26 +3,45 @@ import { StyleSheet, View } from 'react-native';
 import type { FindRecord, Reading } from '@pause/core';
 import { putForwardAgain, takeBack } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
-import { characterName, characterOf, readingWords, SURENESS } from '../../words/names';
 import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '../../ui';
+import { characterName, characterOf, readingWords, SURENESS } from '../../words/names';
 
 const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0);
 
-/** Whether it is the newest look at its character on its piece: only such a one can be a slip of the finger. */
+/**
+ * Whether it is the newest look at its character on its piece: only such a one can be a slip of the finger.
+ */
 function canBeTakenBack(reading: Reading, record: FindRecord): boolean {
   const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
-  return !gone.has(reading.id) && !record.readings.some((other) => (
-    other.character === reading.character && other.piece === reading.piece && other.at > reading.at && !gone.has(other.id)
-  ));
+  return (
+    !gone.has(reading.id) &&
+    !record.readings.some(
+      (other) =>
+        other.character === reading.character &&
+        other.piece === reading.piece &&
+        other.at > reading.at &&
+        !gone.has(other.id),
+    )
+  );
 }
 
 /** Whether what was taken back has been looked at again since. */
 function readAgain(reading: Reading, record: FindRecord): boolean {
-  return record.readings.some((other) => other.character === reading.character && other.piece === reading.piece && other.at > reading.at);
+  return record.readings.some(
+    (other) =>
+      other.character === reading.character && other.piece === reading.piece && other.at > reading.at,
+  );
 }
 
-/** Every reading of the find, newest first; with `slips`, the way to take one's own slip back. Taken-back ones stay visible. */
-export const Seen = memo(function Seen({ record, slips, names }: {
+/**
+ * Every reading of the find, newest first; with `slips`, the way to take one's own slip back. Taken-back ones
+ * stay visible.
+ */
+export const Seen = memo(function Seen({
+  record,
+  slips,
+  names,
+}: {
   readonly record: FindRecord;
   readonly slips: boolean;
   /** Who read what, where several did. */
@@ -42,9 +61,27 @@ export const Seen = memo(function Seen({ record, slips, names }: {
             find={record.id}
             reading={reading}
             back={back}
-            by={names ? `${[reading.by, ...(reading.together ?? [])].map(names).join(' and ')}${reading.blind ? ', blind' : ''}` : reading.blind ? 'blind' : undefined}
-            piece={record.pieces.length > 1 ? record.pieces.findIndex((p) => p.id === reading.piece) + 1 : undefined}
-            way={!slips || reading.by !== me ? undefined : canBeTakenBack(reading, record) ? 'take-back' : back && !readAgain(reading, record) ? 'put-forward' : undefined}
+            by={
+              names
+                ? `${[reading.by, ...(reading.together ?? [])].map(names).join(' and ')}${reading.blind ? ', blind' : ''}`
+                : reading.blind
+                  ? 'blind'
+                  : undefined
+            }
+            piece={
+              record.pieces.length > 1
+                ? record.pieces.findIndex((p) => p.id === reading.piece) + 1
+                : undefined
+            }
+            way={
+              !slips || reading.by !== me
+                ? undefined
+                : canBeTakenBack(reading, record)
+                  ? 'take-back'
+                  : back && !readAgain(reading, record)
+                    ? 'put-forward'
+                    : undefined
+            }
           />
         );
       })}
@@ -70,12 +107,24 @@ const SeenReading = memo(function SeenReading({ find, reading, back, by, piece, 
   return (
     <View role="listitem">
       <View style={styles.row}>
-        <OrganGlyph organ={characterOf(reading.character)?.organ ?? 'flesh'} size={22} colour={back ? colour.inkSoft : colour.ink} />
+        <OrganGlyph
+          organ={characterOf(reading.character)?.organ ?? 'flesh'}
+          size={22}
+          colour={back ? colour.inkSoft : colour.ink}
+        />
         <View style={styles.words}>
-          <Strong soft={back} style={back ? styles.struck : undefined}>{readingWords(reading)}</Strong>
+          <Strong soft={back} style={back ? styles.struck : undefined}>
+            {readingWords(reading)}
+          </Strong>
           <Small soft>
-            {characterName(reading.character)} · {back ? 'taken back' : reading.value.kind === 'cant-tell' ? 'no ground' : SURENESS[reading.sureness]}
-            {piece === undefined ? '' : ` · piece ${piece}`}{by === undefined ? '' : ` · ${by}`}
+            {characterName(reading.character)} ·{' '}
+            {back
+              ? 'taken back'
+              : reading.value.kind === 'cant-tell'
+                ? 'no ground'
+                : SURENESS[reading.sureness]}
+            {piece === undefined ? '' : ` · piece ${piece}`}
+            {by === undefined ? '' : ` · ${by}`}
           </Small>
           {reading.note ? <Small>{reading.note}</Small> : null}
         </View>

@@ -1,12 +1,18 @@
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { BarRow, CharacterId } from '@pause/core';
-import { characterOf } from '../../words/names';
 import { colour, OrganGlyph, stroke } from '../../ui';
+import { characterOf } from '../../words/names';
 
 /** One upright: filled where there is a ground, open where one is missing. */
-const Upright = memo(function Upright({ ground, size }: { readonly ground: CharacterId | undefined; readonly size: 'large' | 'small' }) {
-  const organ = ground ? characterOf(ground)?.organ ?? 'flesh' : '';
+const Upright = memo(function Upright({
+  ground,
+  size,
+}: {
+  readonly ground: CharacterId | undefined;
+  readonly size: 'large' | 'small';
+}) {
+  const organ = ground ? (characterOf(ground)?.organ ?? 'flesh') : '';
   const shape = size === 'large' ? styles.upright : styles.uprightSmall;
   if (!ground) return <View style={[shape, size === 'large' ? styles.open : styles.openSmall]} />;
   return (
@@ -16,10 +22,18 @@ const Upright = memo(function Upright({ ground, size }: { readonly ground: Chara
   );
 });
 
-export function Uprights({ row, size = 'large' }: { readonly row: BarRow; readonly size?: 'large' | 'small' }) {
+export function Uprights({
+  row,
+  size = 'large',
+}: {
+  readonly row: BarRow;
+  readonly size?: 'large' | 'small';
+}) {
   return (
     <View style={styles.uprights}>
-      {Array.from({ length: row.need }, (_, index) => <Upright key={index} ground={row.bars[index]?.character} size={size} />)}
+      {Array.from({ length: row.need }, (_, index) => (
+        <Upright key={index} ground={row.bars[index]?.character} size={size} />
+      ))}
     </View>
   );
 }

@@ -9,11 +9,16 @@ interface Keys {
   readonly '?'?: () => void;
 }
 
-/** Keys on a wide screen: digits answer, U cannot see, N goes on, Z takes back, H shows how, ? shows the keys. Silent while somebody types. */
+/**
+ * Keys on a wide screen: digits answer, U cannot see, N goes on, Z takes back, H shows how, ? shows the keys.
+ * Silent while somebody types.
+ */
 export function useKeys(keys: Keys, on: boolean): void {
   const latest = useRef(keys);
   // Before it is painted: whoever sees a question may answer it.
-  useLayoutEffect(() => { latest.current = keys; });
+  useLayoutEffect(() => {
+    latest.current = keys;
+  });
   useLayoutEffect(() => {
     if (!on || typeof window === 'undefined') return undefined;
     const press = (event: KeyboardEvent) => {
@@ -21,7 +26,9 @@ export function useKeys(keys: Keys, on: boolean): void {
       if (typing || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       const key = event.key.toLowerCase();
       const { digit, ...named } = latest.current;
-      const act = /^[1-9]$/.test(key) ? digit && (() => digit(Number(key))) : named[key as keyof typeof named];
+      const act = /^[1-9]$/.test(key)
+        ? digit && (() => digit(Number(key)))
+        : named[key as keyof typeof named];
       if (!act) return;
       event.preventDefault();
       act();

@@ -1,8 +1,8 @@
 import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { guide } from '../../evaluate/guide';
-import { CommonName, GRADE, harmLine } from '../../words/names';
 import { Body, colour, Heading, Rule, Screen, Small, space, Strong, Title } from '../../ui';
+import { CommonName, GRADE, harmLine } from '../../words/names';
 import { Calls } from './Calls';
 import { ReadOut } from './ReadOut';
 
@@ -12,12 +12,22 @@ const FIRST = [
   'If someone is drowsy, cramps, breathes badly or has collapsed: the emergency number first.',
   'Take bits of it out of the mouth. Rinse the mouth with water; eyes and skin too, if they touched it.',
 ];
-const NOT = ['Do not make anyone vomit.', 'Give nothing to eat or drink against it, no milk, salt water or alcohol, unless the poison service says so.', 'Do not leave the person alone.'];
-const KEEP = ['What is left: raw, cooked, peelings, the basket. Cool, in paper.', 'What was vomited, in a clean jar.', 'Names and times of all who ate of it, also those who feel well.'];
+const NOT = [
+  'Do not make anyone vomit.',
+  'Give nothing to eat or drink against it, no milk, salt water or alcohol, unless the poison service says so.',
+  'Do not leave the person alone.',
+];
+const KEEP = [
+  'What is left: raw, cooked, peelings, the basket. Cool, in paper.',
+  'What was vomited, in a clean jar.',
+  'Names and times of all who ate of it, also those who feel well.',
+];
 
 /** What to do when someone has eaten the wrong thing. Needs no network and no find. */
 export function EatenScreen() {
-  const dangerous = guide.taxa.filter((taxon) => taxon.taxon.harm.onsetHours !== undefined).sort(silentLongest);
+  const dangerous = guide.taxa
+    .filter((taxon) => taxon.taxon.harm.onsetHours !== undefined)
+    .sort(silentLongest);
   return (
     <Screen>
       <Title>Someone ate something</Title>
@@ -27,7 +37,10 @@ export function EatenScreen() {
       <Numbered title="Keep, and write down" lines={KEEP} />
       <ReadOut />
       <Heading>Feeling well means nothing yet</Heading>
-      <Body>The worst poisons are silent for many hours, some for days. Early vomiting does not rule a late poison out: baskets are mixed. This is how long, for those of this guide on which references agree:</Body>
+      <Body>
+        The worst poisons are silent for many hours, some for days. Early vomiting does not rule a late poison
+        out: baskets are mixed. This is how long, for those of this guide on which references agree:
+      </Body>
       <View role="list" aria-label="How long each stays silent">
         <Rule />
         {dangerous.map((taxon) => (
@@ -46,9 +59,18 @@ export function EatenScreen() {
   );
 }
 
-const silentLongest = (a: CompiledTaxon, b: CompiledTaxon) => (b.taxon.harm.onsetHours?.[0] ?? 0) - (a.taxon.harm.onsetHours?.[0] ?? 0);
+const silentLongest = (a: CompiledTaxon, b: CompiledTaxon) =>
+  (b.taxon.harm.onsetHours?.[0] ?? 0) - (a.taxon.harm.onsetHours?.[0] ?? 0);
 
-function Numbered({ title, lines, numbered = false }: { readonly title: string; readonly lines: readonly string[]; readonly numbered?: boolean }) {
+function Numbered({
+  title,
+  lines,
+  numbered = false,
+}: {
+  readonly title: string;
+  readonly lines: readonly string[];
+  readonly numbered?: boolean;
+}) {
   return (
     <View style={styles.block}>
       <Heading>{title}</Heading>

@@ -18,17 +18,32 @@ export function PickPhoto({ label, onPhoto }: PickPhotoProps) {
     setWrong(undefined);
     setBusy(true);
     preparePhoto(file)
-      .then(onPhoto, (error: unknown) => setWrong(error instanceof NoPicture ? error.message : 'The photo could not be read.'))
+      .then(onPhoto, (error: unknown) =>
+        setWrong(error instanceof NoPicture ? error.message : 'The photo could not be read.'),
+      )
       .finally(() => setBusy(false));
   };
   return (
     <View style={styles.pick}>
       {createElement('input', {
-        ref: input, type: 'file', accept: 'image/*', capture: 'environment', 'aria-label': label, tabIndex: -1, style: { display: 'none' },
-        onChange: (event: { target: HTMLInputElement }) => { take(event.target.files?.[0]); event.target.value = ''; },
+        ref: input,
+        type: 'file',
+        accept: 'image/*',
+        capture: 'environment',
+        'aria-label': label,
+        tabIndex: -1,
+        style: { display: 'none' },
+        onChange: (event: { target: HTMLInputElement }) => {
+          take(event.target.files?.[0]);
+          event.target.value = '';
+        },
       })}
       <Button label={label} tone="outline" onPress={() => input.current?.click()} />
-      {busy ? <Small soft role="status">Making it small …</Small> : null}
+      {busy ? (
+        <Small soft role="status">
+          Making it small …
+        </Small>
+      ) : null}
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}
     </View>
   );

@@ -19,7 +19,16 @@ const PAPER = { width: 360, height: 300 } as const;
 
 /** A stroke of the pen as an outline: thicker where it was pressed. */
 function outlineOf(points: readonly Point[]): string {
-  const edge = getStroke(points.map(([x, y, p]) => [x, y, p]), { size: 5, thinning: 0.6, smoothing: 0.5, streamline: 0.4, simulatePressure: points.every(([, , p]) => p === 0.5) });
+  const edge = getStroke(
+    points.map(([x, y, p]) => [x, y, p]),
+    {
+      size: 5,
+      thinning: 0.6,
+      smoothing: 0.5,
+      streamline: 0.4,
+      simulatePressure: points.every(([, , p]) => p === 0.5),
+    },
+  );
   return edge.length === 0 ? '' : `M${edge.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
 }
 
@@ -42,32 +51,55 @@ export function SketchPad({ photos, onSave, onCancel, done = 'Keep it' }: Sketch
   };
   const save = () => {
     const paths = strokes.map((s) => `<path d="${outlineOf(s)}"/>`).join('');
-    onSave(new Blob([`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${PAPER.width} ${PAPER.height}" fill="#14201B"><rect width="100%" height="100%" fill="#ffffff"/>${paths}</svg>`], { type: 'image/svg+xml' }));
+    onSave(
+      new Blob(
+        [
+          `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${PAPER.width} ${PAPER.height}" fill="#14201B"><rect width="100%" height="100%" fill="#ffffff"/>${paths}</svg>`,
+        ],
+        { type: 'image/svg+xml' },
+      ),
+    );
   };
   return (
     <View style={styles.pad}>
-      {below ? <Chip kind="checkbox" label="Over the last photo" chosen={over} onPress={() => setOver(!over)} /> : null}
+      {below ? (
+        <Chip kind="checkbox" label="Over the last photo" chosen={over} onPress={() => setOver(!over)} />
+      ) : null}
       <View style={styles.paper}>
-        {createElement('svg', {
-          viewBox: `0 0 ${PAPER.width} ${PAPER.height}`, role: 'application', 'aria-label': 'Paper to draw on',
-          style: { display: 'block', width: '100%', touchAction: 'none', cursor: 'crosshair' },
-          onPointerDown: (event: PointerEvent<SVGSVGElement>) => {
-            event.currentTarget.setPointerCapture(event.pointerId);
-            drawing.current = [at(event)];
-            setNow(drawing.current);
+        {createElement(
+          'svg',
+          {
+            viewBox: `0 0 ${PAPER.width} ${PAPER.height}`,
+            role: 'application',
+            'aria-label': 'Paper to draw on',
+            style: { display: 'block', width: '100%', touchAction: 'none', cursor: 'crosshair' },
+            onPointerDown: (event: PointerEvent<SVGSVGElement>) => {
+              event.currentTarget.setPointerCapture(event.pointerId);
+              drawing.current = [at(event)];
+              setNow(drawing.current);
+            },
+            onPointerMove: (event: PointerEvent<SVGSVGElement>) => {
+              if (!drawing.current) return;
+              drawing.current.push(at(event));
+              setNow([...drawing.current]);
+            },
+            onPointerUp: lift,
+            onPointerCancel: lift,
           },
-          onPointerMove: (event: PointerEvent<SVGSVGElement>) => {
-            if (!drawing.current) return;
-            drawing.current.push(at(event));
-            setNow([...drawing.current]);
-          },
-          onPointerUp: lift, onPointerCancel: lift,
-        },
-        below && over ? <Faint key="below" photo={below} /> : null,
-        ...[...strokes, now].map((s, i) => createElement('path', { key: i, d: outlineOf(s), fill: '#14201B' })))}
+          below && over ? <Faint key="below" photo={below} /> : null,
+          ...[...strokes, now].map((s, i) =>
+            createElement('path', { key: i, d: outlineOf(s), fill: '#14201B' }),
+          ),
+        )}
       </View>
       <View style={styles.ways}>
-        <Button label="Undo" tone="outline" disabled={strokes.length === 0} style={styles.way} onPress={() => setStrokes(strokes.slice(0, -1))} />
+        <Button
+          label="Undo"
+          tone="outline"
+          disabled={strokes.length === 0}
+          style={styles.way}
+          onPress={() => setStrokes(strokes.slice(0, -1))}
+        />
         <Button label="Throw away" tone="outline" style={styles.way} onPress={onCancel} />
         <Button label={done} disabled={strokes.length === 0} style={styles.way} onPress={save} />
       </View>
@@ -76,7 +108,13 @@ export function SketchPad({ photos, onSave, onCancel, done = 'Keep it' }: Sketch
 }
 
 function Faint({ photo }: { readonly photo: Blob }) {
-  return createElement('image', { href: useObjectUrl(photo), width: PAPER.width, height: PAPER.height, opacity: 0.35, preserveAspectRatio: 'xMidYMid meet' });
+  return createElement('image', {
+    href: useObjectUrl(photo),
+    width: PAPER.width,
+    height: PAPER.height,
+    opacity: 0.35,
+    preserveAspectRatio: 'xMidYMid meet',
+  });
 }
 
 const styles = StyleSheet.create({

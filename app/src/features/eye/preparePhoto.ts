@@ -1,4 +1,7 @@
-/** Longest side of a photo that is kept, in pixels: enough to see hairs on a stem, small enough for a full phone. */
+/**
+ * Longest side of a photo that is kept, in pixels: enough to see hairs on a stem, small enough for a full
+ * phone.
+ */
 export const LONGEST = 1600;
 /** No camera of a phone makes more; a larger picture would take the memory of an old phone. */
 const MOST_PIXELS = 120e6;
@@ -16,13 +19,15 @@ export interface Prepared {
 export class NoPicture extends Error {}
 
 /**
- * Makes a photo small, and draws it anew so that nothing the camera wrote into it (position, device, time) goes with it.
+ * Makes a photo small, and draws it anew so that nothing the camera wrote into it (position, device, time)
+ * goes with it.
  *
  * @throws NoPicture where it is none, or too large
  */
 export async function preparePhoto(file: Blob): Promise<Prepared> {
   if (file.size === 0) throw new NoPicture('The file is empty. Take the photo again.');
-  if (file.size > MOST_BYTES) throw new NoPicture('The photo is larger than 60 MB. Take it again with fewer pixels.');
+  if (file.size > MOST_BYTES)
+    throw new NoPicture('The photo is larger than 60 MB. Take it again with fewer pixels.');
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
@@ -30,13 +35,19 @@ export async function preparePhoto(file: Blob): Promise<Prepared> {
     throw new NoPicture('This is no picture that can be read here. Photos are JPEG, PNG or WebP.');
   }
   try {
-    if (bitmap.width * bitmap.height > MOST_PIXELS) throw new NoPicture('The photo has more pixels than this device can hold. Take it again with fewer.');
+    if (bitmap.width * bitmap.height > MOST_PIXELS)
+      throw new NoPicture('The photo has more pixels than this device can hold. Take it again with fewer.');
     const share = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
-    const [width, height] = [Math.max(1, Math.round(bitmap.width * share)), Math.max(1, Math.round(bitmap.height * share))];
+    const [width, height] = [
+      Math.max(1, Math.round(bitmap.width * share)),
+      Math.max(1, Math.round(bitmap.height * share)),
+    ];
     const canvas = document.createElement('canvas');
     Object.assign(canvas, { width, height });
     canvas.getContext('2d')?.drawImage(bitmap, 0, 0, width, height);
-    const image = await new Promise<Blob | null>((done) => { canvas.toBlob(done, 'image/jpeg', 0.82); });
+    const image = await new Promise<Blob | null>((done) => {
+      canvas.toBlob(done, 'image/jpeg', 0.82);
+    });
     if (!image) throw new NoPicture('The photo could not be made small. Take it again.');
     const place = await placeOf(file);
     return { image, width, height, ...(place ? { place } : {}) };
@@ -48,8 +59,10 @@ export async function preparePhoto(file: Blob): Promise<Prepared> {
 async function placeOf(file: Blob): Promise<Prepared['place']> {
   try {
     const { gps } = await import('exifr');
-    const found = await gps(file) as { latitude: number; longitude: number } | undefined;
-    return found && Number.isFinite(found.latitude) && Number.isFinite(found.longitude) ? { latitude: found.latitude, longitude: found.longitude } : undefined;
+    const found = (await gps(file)) as { latitude: number; longitude: number } | undefined;
+    return found && Number.isFinite(found.latitude) && Number.isFinite(found.longitude)
+      ? { latitude: found.latitude, longitude: found.longitude }
+      : undefined;
   } catch {
     return undefined;
   }

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { UpdateLine } from '../start/UpdateLine';
 import { Body, Button, Loading, Notice, Rule, Screen, space, Title } from '../../ui';
+import { UpdateLine } from '../start/UpdateLine';
 import { FindLine } from './FindLine';
 import { useFinds, useToday } from './useFinds';
 
@@ -22,14 +22,23 @@ export function FindsScreen() {
       </View>
       {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
       {status === 'ready' && items.length === 0 ? (
-        <Notice title="Nothing has been found yet" text="A find begins with what you believe it is." action="A new find" onAction={() => router.push('/new')} />
+        <Notice
+          title="Nothing has been found yet"
+          text="A find begins with what you believe it is."
+          action="A new find"
+          onAction={() => router.push('/new')}
+        />
       ) : null}
       {items.length > 0 ? (
         <>
-          <Body soft>{collected} collected, {left} walked away from, {items.length - collected - left} open.</Body>
+          <Body soft>
+            {collected} collected, {left} walked away from, {items.length - collected - left} open.
+          </Body>
           <View role="list" aria-label="Finds">
             <Rule />
-            {items.map((find) => <FindLine key={find.id} find={find} today={today} />)}
+            {items.map((find) => (
+              <FindLine key={find.id} find={find} today={today} />
+            ))}
           </View>
         </>
       ) : null}

@@ -24,10 +24,26 @@ export function Written({ record, field, label, placeholder, most, first = '' }:
   return (
     <>
       <Input
-        aria-label={label} value={text} onChangeText={setText} maxLength={most} placeholder={placeholder} multiline={field === 'note'}
-        onBlur={() => { if (said !== told) void act(write(record.id, { field, value: said === '' ? null : said })); }}
+        aria-label={label}
+        value={text}
+        onChangeText={setText}
+        maxLength={most}
+        placeholder={placeholder}
+        multiline={field === 'note'}
+        onBlur={() => {
+          if (said !== told) void act(write(record.id, { field, value: said === '' ? null : said }));
+        }}
       />
-      {earlier.length > 0 ? <Small soft>Before: {earlier.slice(0, 3).map((one) => `“${one}”`).join(', ')}.</Small> : null}
+      {earlier.length > 0 ? (
+        <Small soft>
+          Before:{' '}
+          {earlier
+            .slice(0, 3)
+            .map((one) => `“${one}”`)
+            .join(', ')}
+          .
+        </Small>
+      ) : null}
     </>
   );
 }

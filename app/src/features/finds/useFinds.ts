@@ -8,11 +8,13 @@ export function useFinds() {
   const act = useAct();
   const ready = useApp((state) => state.me.status === 'ready');
   const waits = useApp((state) => state.outbox.waiting.length > 0);
-  useFocusEffect(useCallback(() => {
-    if (ready) void act(loadList());
-    // Once more when everything has been sent.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [act, ready, waits]));
+  useFocusEffect(
+    useCallback(() => {
+      if (ready) void act(loadList());
+      // Once more when everything has been sent.
+      // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [act, ready, waits]),
+  );
   return useApp((state) => state.list);
 }
 

@@ -3,18 +3,38 @@ import { useMemo, useState } from 'react';
 import { FlatList, Pressable, StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, HarmGrade } from '@pause/core';
 import { guide } from '../../evaluate/guide';
+import {
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  corner,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  space,
+  Strong,
+  stroke,
+  TARGET,
+  Title,
+  useWide,
+} from '../../ui';
 import { CommonName, GRADE, harmLine } from '../../words/names';
-import { Button, Chip, ChipRow, colour, corner, Notice, Rule, Screen, Small, space, Strong, stroke, TARGET, Title, useWide } from '../../ui';
-import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
-import { searchTaxa } from '../new-find/search';
-import { NameField } from '../new-find/NameField';
-import { SharedName } from '../new-find/SharedName';
-import { TaxonDrawing } from '../plate/TaxonDrawing';
 import { useToday } from '../finds/useFinds';
+import { NameField } from '../new-find/NameField';
+import { searchTaxa } from '../new-find/search';
+import { SharedName } from '../new-find/SharedName';
+import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
+import { TaxonDrawing } from '../plate/TaxonDrawing';
 import { usualIn } from './months';
 
 const GRADES: readonly { readonly id: HarmGrade | 'all'; readonly label: string }[] = [
-  { id: 'all', label: 'All' }, { id: 'none', label: 'Wanted' }, { id: 'deadly', label: 'Deadly' }, { id: 'serious', label: 'Serious' }, { id: 'unpleasant', label: 'Unpleasant' },
+  { id: 'all', label: 'All' },
+  { id: 'none', label: 'Wanted' },
+  { id: 'deadly', label: 'Deadly' },
+  { id: 'serious', label: 'Serious' },
+  { id: 'unpleasant', label: 'Unpleasant' },
 ];
 const NOTHING = new Set<string>();
 
@@ -27,18 +47,33 @@ export function GuideScreen() {
   const [grade, setGrade] = useState<HarmGrade | 'all'>('all');
   const [plan, setPlan] = useState<string>();
   const [now, setNow] = useState(false);
-  const found = useMemo(() => searchTaxa(guide, text, undefined).map(({ taxon, name }) => ({ taxon, name })).filter(({ taxon }) => (
-    (grade === 'all' || (grade === 'none' ? taxon.taxon.parts.length > 0 : taxon.grade === grade))
-    && (plan === undefined || taxon.taxon.bodyPlan === plan) && (!now || usualIn(taxon.taxon, month))
-  )), [text, grade, plan, now, month]);
+  const found = useMemo(
+    () =>
+      searchTaxa(guide, text, undefined)
+        .map(({ taxon, name }) => ({ taxon, name }))
+        .filter(
+          ({ taxon }) =>
+            (grade === 'all' || (grade === 'none' ? taxon.taxon.parts.length > 0 : taxon.grade === grade)) &&
+            (plan === undefined || taxon.taxon.bodyPlan === plan) &&
+            (!now || usualIn(taxon.taxon, month)),
+        ),
+    [text, grade, plan, now, month],
+  );
   const header = (
     <View style={styles.head}>
       <Title>The guide</Title>
-      <Small soft>{guide.taxa.length} taxa. General knowledge, reviewed by no local expert. What it does not name, it does not know.</Small>
-      <View style={styles.name}><NameField text={text} placeholder="Name, in any language" onText={setText} /></View>
+      <Small soft>
+        {guide.taxa.length} taxa. General knowledge, reviewed by no local expert. What it does not name, it
+        does not know.
+      </Small>
+      <View style={styles.name}>
+        <NameField text={text} placeholder="Name, in any language" onText={setText} />
+      </View>
       <SharedName text={text} />
       <ChipRow label="Which">
-        {GRADES.map(({ id, label }) => <Chip key={id} label={label} chosen={grade === id} onPress={() => setGrade(id)} />)}
+        {GRADES.map(({ id, label }) => (
+          <Chip key={id} label={label} chosen={grade === id} onPress={() => setGrade(id)} />
+        ))}
         <Chip kind="checkbox" label="To be met this month" chosen={now} onPress={() => setNow(!now)} />
       </ChipRow>
       <View style={styles.plans} role="radiogroup" aria-label="Form">
@@ -56,8 +91,22 @@ export function GuideScreen() {
         ))}
       </View>
       <View style={styles.count}>
-        <Strong style={styles.grow}>{found.length === 1 ? 'One' : found.length} of them{plan ? ` · ${guide.guide.bodyPlans.find((p) => p.id === plan)?.name ?? ''}` : ''}</Strong>
-        {text || plan || now || grade !== 'all' ? <Button label="Show all" tone="plain" onPress={() => { setText(''); setGrade('all'); setPlan(undefined); setNow(false); }} /> : null}
+        <Strong style={styles.grow}>
+          {found.length === 1 ? 'One' : found.length} of them
+          {plan ? ` · ${guide.guide.bodyPlans.find((p) => p.id === plan)?.name ?? ''}` : ''}
+        </Strong>
+        {text || plan || now || grade !== 'all' ? (
+          <Button
+            label="Show all"
+            tone="plain"
+            onPress={() => {
+              setText('');
+              setGrade('all');
+              setPlan(undefined);
+              setNow(false);
+            }}
+          />
+        ) : null}
       </View>
       <Rule />
     </View>
@@ -70,25 +119,60 @@ export function GuideScreen() {
         keyExtractor={({ taxon }) => taxon.id}
         numColumns={wide ? 3 : 1}
         ListHeaderComponent={header}
-        ListEmptyComponent={<Notice title="None like that" text="Nothing in this guide is all of it. Take something back, or leave it standing." />}
+        ListEmptyComponent={
+          <Notice
+            title="None like that"
+            text="Nothing in this guide is all of it. Take something back, or leave it standing."
+          />
+        }
         contentContainerStyle={styles.page}
         initialNumToRender={9}
-        renderItem={({ item }) => <Entry taxon={item.taxon} name={item.name} onOpen={() => router.push({ pathname: '/taxon/[id]', params: { id: item.taxon.id } })} />}
+        renderItem={({ item }) => (
+          <Entry
+            taxon={item.taxon}
+            name={item.name}
+            onOpen={() => router.push({ pathname: '/taxon/[id]', params: { id: item.taxon.id } })}
+          />
+        )}
       />
     </Screen>
   );
 }
 
-function Entry({ taxon, name, onOpen }: { readonly taxon: CompiledTaxon; readonly name: string | undefined; readonly onOpen: () => void }) {
+function Entry({
+  taxon,
+  name,
+  onOpen,
+}: {
+  readonly taxon: CompiledTaxon;
+  readonly name: string | undefined;
+  readonly onOpen: () => void;
+}) {
   const stage = taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
   return (
-    <Pressable role="link" onPress={onOpen} style={({ pressed }) => [styles.entry, pressed && styles.pressed]}>
-      <View style={styles.plate}>{stage ? <TaxonDrawing taxon={taxon} stage={stage} height={84} accent={NOTHING} scale={false} /> : null}</View>
+    <Pressable
+      role="link"
+      onPress={onOpen}
+      style={({ pressed }) => [styles.entry, pressed && styles.pressed]}
+    >
+      <View style={styles.plate}>
+        {stage ? (
+          <TaxonDrawing taxon={taxon} stage={stage} height={84} accent={NOTHING} scale={false} />
+        ) : null}
+      </View>
       <View style={styles.grow}>
         <Strong>{CommonName(taxon.id)}</Strong>
         {name ? <Small>{name}</Small> : null}
-        <Small soft style={styles.scientific}>{taxon.taxon.scientificName}</Small>
-        <Small soft={taxon.grade === 'none'}>{taxon.grade === 'none' ? (taxon.taxon.parts.length > 0 ? 'wanted' : GRADE.none) : harmLine(taxon.id)}</Small>
+        <Small soft style={styles.scientific}>
+          {taxon.taxon.scientificName}
+        </Small>
+        <Small soft={taxon.grade === 'none'}>
+          {taxon.grade === 'none'
+            ? taxon.taxon.parts.length > 0
+              ? 'wanted'
+              : GRADE.none
+            : harmLine(taxon.id)}
+        </Small>
       </View>
     </Pressable>
   );
@@ -99,10 +183,27 @@ const styles = StyleSheet.create({
   head: { gap: space.m },
   name: { maxWidth: 560, width: '100%' },
   plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.xs },
-  plan: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center', borderRadius: corner, borderWidth: stroke.medium, borderColor: 'transparent' },
+  plan: {
+    width: TARGET,
+    height: TARGET,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: corner,
+    borderWidth: stroke.medium,
+    borderColor: 'transparent',
+  },
   planChosen: { borderColor: colour.ink, backgroundColor: colour.card },
   count: { flexDirection: 'row', alignItems: 'center', minHeight: TARGET },
-  entry: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: 96, borderBottomWidth: 1, borderBottomColor: colour.line, paddingVertical: space.xs },
+  entry: {
+    flex: 1,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: 96,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.line,
+    paddingVertical: space.xs,
+  },
   plate: { width: 72, alignItems: 'center' },
   pressed: { opacity: 0.6 },
   grow: { flex: 1 },

@@ -1,8 +1,8 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { guide } from '../../evaluate/guide';
-import { CommonName, harmLine, scientificName } from '../../words/names';
 import { Button, colour, Heading, Notice, Screen, Small, space, Title, typeSize } from '../../ui';
+import { CommonName, harmLine, scientificName } from '../../words/names';
 import { SideBySide } from '../beside/late';
 
 /** Any two taxa side by side, without a find. */
@@ -10,7 +10,18 @@ export function PairScreen() {
   const { a, b } = useLocalSearchParams<{ a?: string; b?: string }>();
   const router = useRouter();
   const [one, other] = [guide.taxon(a ?? ''), guide.taxon(b ?? '')];
-  if (!one || !other || one === other) return <Screen><Notice whole title="Two of the guide are needed" text="One of these is not in this guide." action="To the guide" onAction={() => router.replace('/guide')} /></Screen>;
+  if (!one || !other || one === other)
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="Two of the guide are needed"
+          text="One of these is not in this guide."
+          action="To the guide"
+          onAction={() => router.replace('/guide')}
+        />
+      </Screen>
+    );
   return (
     <Screen panes>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
@@ -20,13 +31,24 @@ export function PairScreen() {
             {[one, other].map((taxon, i) => (
               <View key={taxon.id} style={[styles.half, i === 1 && styles.right]}>
                 <Heading>{CommonName(taxon.id)}</Heading>
-                <Small soft style={styles.scientific}>{scientificName(taxon.id)}</Small>
+                <Small soft style={styles.scientific}>
+                  {scientificName(taxon.id)}
+                </Small>
                 <Small soft>{harmLine(taxon.id)}</Small>
               </View>
             ))}
           </View>
           <SideBySide key={`${one.id} ${other.id}`} stages={undefined} target={one} other={other} />
-          <Button label="Back" tone="outline" style={styles.back} onPress={() => (router.canGoBack() ? router.back() : router.replace({ pathname: '/taxon/[id]', params: { id: one.id } }))} />
+          <Button
+            label="Back"
+            tone="outline"
+            style={styles.back}
+            onPress={() =>
+              router.canGoBack()
+                ? router.back()
+                : router.replace({ pathname: '/taxon/[id]', params: { id: one.id } })
+            }
+          />
         </View>
       </ScrollView>
     </Screen>

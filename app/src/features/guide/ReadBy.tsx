@@ -3,12 +3,14 @@ import { View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { answersOnFile } from '@pause/guide/answers';
 import { guide } from '../../evaluate/guide';
-import { characterName } from '../../words/names';
 import { Button, Heading, Rule, Small, SmallStrong, space } from '../../ui';
+import { characterName } from '../../words/names';
 
 const FIRST = 3;
 
-/** Who read a taxon without seeing what the others wrote, what they asked to be changed, and what came of it. */
+/**
+ * Who read a taxon without seeing what the others wrote, what they asked to be changed, and what came of it.
+ */
 export function ReadBy({ taxon: { id, taxon } }: { readonly taxon: CompiledTaxon }) {
   const [all, setAll] = useState(false);
   const by = new Set(taxon.statements.flatMap(({ readBy = [] }) => readBy));
@@ -19,19 +21,37 @@ export function ReadBy({ taxon: { id, taxon } }: { readonly taxon: CompiledTaxon
     <View style={{ gap: space.s }}>
       <Heading>Who read it</Heading>
       {readers.length === 0 ? <Small>Only whoever wrote it.</Small> : null}
-      {readers.map((one) => <Small key={one.id}><SmallStrong>{one.reader}. </SmallStrong>{one.about}</Small>)}
+      {readers.map((one) => (
+        <Small key={one.id}>
+          <SmallStrong>{one.reader}. </SmallStrong>
+          {one.about}
+        </Small>
+      ))}
       {answers.length > 0 ? (
         <View role="list" aria-label="What was asked of it, and answered" style={{ gap: space.xs }}>
           {shown.map((one, index) => (
             <View key={index} role="listitem" style={{ gap: space.xs, paddingTop: space.xs }}>
-              <Small>{one.character === undefined ? '' : `${characterName(one.character)}: `}{one.asked}</Small>
-              <SmallStrong>{one.taken ? 'Taken. ' : 'Not taken. '}{one.why}</SmallStrong>
+              <Small>
+                {one.character === undefined ? '' : `${characterName(one.character)}: `}
+                {one.asked}
+              </Small>
+              <SmallStrong>
+                {one.taken ? 'Taken. ' : 'Not taken. '}
+                {one.why}
+              </SmallStrong>
               <Rule />
             </View>
           ))}
         </View>
       ) : null}
-      {shown.length < answers.length ? <Button label={`${answers.length - shown.length} more answers`} tone="plain" style={{ alignSelf: 'flex-start' }} onPress={() => setAll(true)} /> : null}
+      {shown.length < answers.length ? (
+        <Button
+          label={`${answers.length - shown.length} more answers`}
+          tone="plain"
+          style={{ alignSelf: 'flex-start' }}
+          onPress={() => setAll(true)}
+        />
+      ) : null}
     </View>
   );
 }

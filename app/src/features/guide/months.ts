@@ -1,9 +1,13 @@
 import type { StageId, Taxon } from '@pause/core';
 
 /** Whether a month lies in a run of months, which may go over the end of the year. */
-const within = (month: number, [from, to]: readonly [number, number]) => (from <= to ? month >= from && month <= to : month >= from || month <= to);
+const within = (month: number, [from, to]: readonly [number, number]) =>
+  from <= to ? month >= from && month <= to : month >= from || month <= to;
 
-/** Whether it is usual to meet it in this month, at any height and stage; where the guide says nothing, it may be. */
+/**
+ * Whether it is usual to meet it in this month, at any height and stage; where the guide says nothing, it may
+ * be.
+ */
 export function usualIn({ phenology }: Taxon, month: number): boolean {
   return phenology === undefined || phenology.some(({ months }) => within(month, months));
 }
@@ -13,7 +17,10 @@ const monthName = (month: number) => NAME.format(new Date(Date.UTC(2026, month -
 
 /** When and how high a stage is usual, in words, one for each height. */
 export function monthsOf({ phenology }: Taxon, stage: StageId): string[] {
-  return (phenology ?? []).filter((p) => p.stage === stage).map(({ elevation: [low, high], months: [from, to] }) => (
-    `${from === to ? monthName(from) : `${monthName(from)} to ${monthName(to)}`}, ${low <= 0 ? `up to ${high}\u00A0m` : `${low} to ${high}\u00A0m`}`
-  ));
+  return (phenology ?? [])
+    .filter((p) => p.stage === stage)
+    .map(
+      ({ elevation: [low, high], months: [from, to] }) =>
+        `${from === to ? monthName(from) : `${monthName(from)} to ${monthName(to)}`}, ${low <= 0 ? `up to ${high}\u00A0m` : `${low} to ${high}\u00A0m`}`,
+    );
 }

@@ -5,7 +5,10 @@ import { useAct, useApp } from '../../store/store';
 import { Body, Button, Chip, ChipRow, Heading, Screen, Small, space, Title } from '../../ui';
 
 const SIZES: readonly { readonly text: LookSettings['text']; readonly label: string }[] = [
-  { text: 1, label: 'As usual' }, { text: 1.25, label: 'Larger' }, { text: 1.5, label: 'Large' }, { text: 2, label: 'Twice' },
+  { text: 1, label: 'As usual' },
+  { text: 1.25, label: 'Larger' },
+  { text: 1.5, label: 'Large' },
+  { text: 2, label: 'Twice' },
 ];
 
 /** How Pause looks on this device: for dusk, for weak eyes, for the other hand. */
@@ -19,7 +22,9 @@ export function LookScreen() {
       <Title>How it looks here</Title>
       <View style={styles.ask}>
         <Heading>Light</Heading>
-        <Body soft>Dim keeps your eyes used to the dusk. Colours are judged by day, whatever stands here.</Body>
+        <Body soft>
+          Dim keeps your eyes used to the dusk. Colours are judged by day, whatever stands here.
+        </Body>
         <ChipRow label="Light">
           <Chip label="By day" chosen={now.theme === 'day'} onPress={() => set({ theme: 'day' })} />
           <Chip label="Dim, for dusk" chosen={now.theme === 'dim'} onPress={() => set({ theme: 'dim' })} />
@@ -28,7 +33,9 @@ export function LookScreen() {
       <View style={styles.ask}>
         <Heading>Size of the text</Heading>
         <ChipRow label="Size of the text">
-          {SIZES.map(({ text, label }) => <Chip key={text} label={label} chosen={now.text === text} onPress={() => set({ text })} />)}
+          {SIZES.map(({ text, label }) => (
+            <Chip key={text} label={label} chosen={now.text === text} onPress={() => set({ text })} />
+          ))}
         </ChipRow>
       </View>
       <View style={styles.ask}>
@@ -53,7 +60,12 @@ export function LookScreen() {
             ? 'Not set yet. Lay a bank or library card on the screen once; then it can measure.'
             : 'Set for this screen. Set it again after changing the zoom of the browser.'}
         </Body>
-        <Button label={now.pixelsPerMillimetre === undefined ? 'Set it with a card' : 'Set it again'} tone="outline" style={styles.start} onPress={() => router.push('/ruler')} />
+        <Button
+          label={now.pixelsPerMillimetre === undefined ? 'Set it with a card' : 'Set it again'}
+          tone="outline"
+          style={styles.start}
+          onPress={() => router.push('/ruler')}
+        />
       </View>
       <Small soft>Kept on this device only.</Small>
     </Screen>

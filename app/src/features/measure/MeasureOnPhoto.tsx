@@ -1,7 +1,20 @@
 import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { CARD, lengthOnPicture, type Length, type Pixel, type Reference } from '@pause/core/measure';
-import { Body, Button, Chip, ChipRow, colour, corner, font, Small, space, Strong, stroke, typeSize } from '../../ui';
+import {
+  Body,
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  corner,
+  font,
+  Small,
+  space,
+  Strong,
+  stroke,
+  typeSize,
+} from '../../ui';
 import { PickPhoto } from '../eye/PickPhoto';
 import type { Prepared } from '../eye/preparePhoto';
 import { PhotoBoard, type Mark } from './PhotoBoard';
@@ -22,23 +35,42 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
   if (!photo) {
     return (
       <View style={styles.steps}>
-        <Body soft>Lay it flat beside a bank or library card, or beside anything whose length you know. Hold the phone level above it.</Body>
+        <Body soft>
+          Lay it flat beside a bank or library card, or beside anything whose length you know. Hold the phone
+          level above it.
+        </Body>
         <PickPhoto label="Take the photo" onPhoto={setPhoto} />
       </View>
     );
   }
   const lengthMissing = !card && !(Number.isFinite(known) && known > 0 && known <= 2000);
-  const given: Reference | undefined = reference.length < wanted ? undefined
-    : card ? { kind: 'card', corners: reference as unknown as [Pixel, Pixel, Pixel, Pixel], ...CARD }
-    : lengthMissing ? undefined : { kind: 'length', ends: reference as unknown as [Pixel, Pixel], millimetres: known };
-  const length = given && ends.length === 2
-    ? lengthOnPicture(ends as unknown as [Pixel, Pixel], given, { width: photo.width, picked: (PICKED_ON_SCREEN * photo.width) / SHOWN_WIDE })
-    : undefined;
-  const next = reference.length < wanted
-    ? card ? `Tap the corners of the card one after the other, along its long side first: ${reference.length} of 4.` : `Tap both ends of what you know: ${reference.length} of 2.`
-    : ends.length < 2 ? `Now both ends of what you measure: ${ends.length} of 2.`
-    : length ? 'Drag a point to mend it.'
-    : card ? 'Those are not the corners of a card: go round it, the long side first.' : 'Give the length of what you know.';
+  const given: Reference | undefined =
+    reference.length < wanted
+      ? undefined
+      : card
+        ? { kind: 'card', corners: reference as unknown as [Pixel, Pixel, Pixel, Pixel], ...CARD }
+        : lengthMissing
+          ? undefined
+          : { kind: 'length', ends: reference as unknown as [Pixel, Pixel], millimetres: known };
+  const length =
+    given && ends.length === 2
+      ? lengthOnPicture(ends as unknown as [Pixel, Pixel], given, {
+          width: photo.width,
+          picked: (PICKED_ON_SCREEN * photo.width) / SHOWN_WIDE,
+        })
+      : undefined;
+  const next =
+    reference.length < wanted
+      ? card
+        ? `Tap the corners of the card one after the other, along its long side first: ${reference.length} of 4.`
+        : `Tap both ends of what you know: ${reference.length} of 2.`
+      : ends.length < 2
+        ? `Now both ends of what you measure: ${ends.length} of 2.`
+        : length
+          ? 'Drag a point to mend it.'
+          : card
+            ? 'Those are not the corners of a card: go round it, the long side first.'
+            : 'Give the length of what you know.';
   const marks: Mark[] = [
     { points: reference, name: card ? 'Card' : 'Known length', tone: 'reference' },
     { points: ends, name: 'What is measured', tone: 'thing' },
@@ -46,12 +78,33 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
   return (
     <View style={styles.steps}>
       <ChipRow label="What lies beside it">
-        <Chip label="A card" chosen={card} onPress={() => { setCard(true); setPoints([]); }} />
-        <Chip label="A known length" chosen={!card} onPress={() => { setCard(false); setPoints([]); }} />
+        <Chip
+          label="A card"
+          chosen={card}
+          onPress={() => {
+            setCard(true);
+            setPoints([]);
+          }}
+        />
+        <Chip
+          label="A known length"
+          chosen={!card}
+          onPress={() => {
+            setCard(false);
+            setPoints([]);
+          }}
+        />
       </ChipRow>
       {card ? null : (
         <View style={styles.known}>
-          <TextInput aria-label="Known length in millimetres" inputMode="decimal" value={text} onChangeText={setText} aria-invalid={text !== '' && lengthMissing} style={styles.input} />
+          <TextInput
+            aria-label="Known length in millimetres"
+            inputMode="decimal"
+            value={text}
+            onChangeText={setText}
+            aria-invalid={text !== '' && lengthMissing}
+            style={styles.input}
+          />
           <Strong>mm long</Strong>
         </View>
       )}
@@ -59,15 +112,47 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
       <PhotoBoard
         photo={photo}
         marks={marks}
-        onPoint={(p) => { if (points.length < wanted + 2) setPoints([...points, p]); }}
-        onMove={(mark, point, to) => setPoints(points.map((p, i) => (i === (mark === 0 ? point : wanted + point) ? to : p)))}
+        onPoint={(p) => {
+          if (points.length < wanted + 2) setPoints([...points, p]);
+        }}
+        onMove={(mark, point, to) =>
+          setPoints(points.map((p, i) => (i === (mark === 0 ? point : wanted + point) ? to : p)))
+        }
       />
-      {length ? <Body><Strong>{Math.round(length.millimetres)} mm, give or take {Math.max(1, Math.ceil(length.error))} mm.</Strong> {card ? 'The card takes the tilt out of it.' : 'The tilt of the phone is not known; a card would tell it.'}</Body> : null}
+      {length ? (
+        <Body>
+          <Strong>
+            {Math.round(length.millimetres)} mm, give or take {Math.max(1, Math.ceil(length.error))} mm.
+          </Strong>{' '}
+          {card
+            ? 'The card takes the tilt out of it.'
+            : 'The tilt of the phone is not known; a card would tell it.'}
+        </Body>
+      ) : null}
       <View style={styles.ways}>
-        <Button label="Undo point" tone="outline" style={styles.way} disabled={points.length === 0} onPress={() => setPoints(points.slice(0, -1))} />
-        <Button label="Record it" style={styles.way} disabled={!length} onPress={() => { if (length) onLength(length); }} />
+        <Button
+          label="Undo point"
+          tone="outline"
+          style={styles.way}
+          disabled={points.length === 0}
+          onPress={() => setPoints(points.slice(0, -1))}
+        />
+        <Button
+          label="Record it"
+          style={styles.way}
+          disabled={!length}
+          onPress={() => {
+            if (length) onLength(length);
+          }}
+        />
       </View>
-      <Button label="Put the next point in the middle" tone="plain" disabled={points.length >= wanted + 2} style={styles.start} onPress={() => setPoints([...points, [photo.width / 2, photo.height / 2]])} />
+      <Button
+        label="Put the next point in the middle"
+        tone="plain"
+        disabled={points.length >= wanted + 2}
+        style={styles.start}
+        onPress={() => setPoints([...points, [photo.width / 2, photo.height / 2]])}
+      />
       <Small soft>The photo stays on this device.</Small>
     </View>
   );
@@ -77,8 +162,16 @@ const styles = StyleSheet.create({
   steps: { gap: space.m },
   known: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   input: {
-    width: 110, minHeight: 52, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card,
-    fontFamily: font.readBold, fontSize: typeSize(21), color: colour.ink, paddingHorizontal: space.m,
+    width: 110,
+    minHeight: 52,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    backgroundColor: colour.card,
+    fontFamily: font.readBold,
+    fontSize: typeSize(21),
+    color: colour.ink,
+    paddingHorizontal: space.m,
   },
   ways: { flexDirection: 'row', gap: space.m },
   way: { flex: 1 },

@@ -8,5 +8,14 @@ interface NameFieldProps {
 
 /** A name, in any language, or scientific. */
 export function NameField({ text, placeholder, onText }: NameFieldProps) {
-  return <Input aria-label="Name, in any language, or scientific" value={text} onChangeText={onText} autoCapitalize="none" autoCorrect={false} placeholder={placeholder} />;
+  return (
+    <Input
+      aria-label="Name, in any language, or scientific"
+      value={text}
+      onChangeText={onText}
+      autoCapitalize="none"
+      autoCorrect={false}
+      placeholder={placeholder}
+    />
+  );
 }

@@ -1,17 +1,46 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { isCollectable, type BodyPlan, type CompiledTaxon, type Context, type FindSummary, type Kingdom, type TaxonId } from '@pause/core';
+import {
+  isCollectable,
+  type BodyPlan,
+  type CompiledTaxon,
+  type Context,
+  type FindSummary,
+  type Kingdom,
+  type TaxonId,
+} from '@pause/core';
 import { guide } from '../../evaluate/guide';
 import { changeTarget, startFind } from '../../store/actions';
 import { useAct, useApp } from '../../store/store';
+import {
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  corner,
+  Heading,
+  Input,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  Strong,
+  TARGET,
+  Title,
+  typeSize,
+  useWide,
+} from '../../ui';
 import { CommonName, GRADE } from '../../words/names';
-import { Button, Chip, ChipRow, colour, corner, Heading, Input, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, TARGET, Title, typeSize, useWide } from '../../ui';
-import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { useFinds, useToday } from '../finds/useFinds';
 import { usualIn } from '../guide/months';
-import { searchTaxa } from './search';
+import { BodyPlanGlyph } from '../plate/BodyPlanGlyph';
 import { NameField } from './NameField';
+import { searchTaxa } from './search';
 import { SharedName } from './SharedName';
 
 const withNote = (placeNote: string | undefined) => (placeNote ? { placeNote } : {});
@@ -31,9 +60,22 @@ export function NewFindScreen() {
   );
 }
 
-/** What is offered is what was known when the form was opened: nothing moves, or comes to mean another taxon, under a finger. */
-function Form({ find, found: foundNow }: { readonly find: string | undefined; readonly found: readonly FindSummary[] }) {
-  const { plan: givenPlan, text: givenText, place } = useLocalSearchParams<{ plan?: string; text?: string; place?: string }>();
+/**
+ * What is offered is what was known when the form was opened: nothing moves, or comes to mean another taxon,
+ * under a finger.
+ */
+function Form({
+  find,
+  found: foundNow,
+}: {
+  readonly find: string | undefined;
+  readonly found: readonly FindSummary[];
+}) {
+  const {
+    plan: givenPlan,
+    text: givenText,
+    place,
+  } = useLocalSearchParams<{ plan?: string; text?: string; place?: string }>();
   const router = useRouter();
   const act = useAct();
   const wide = useWide();
@@ -55,29 +97,66 @@ function Form({ find, found: foundNow }: { readonly find: string | undefined; re
 
   // What was found before, or is about now, is one tap away, with the form that the guide gives it.
   const before = useMemo(() => {
-    const again = [...new Set(found.flatMap((f) => f.target ?? []))].flatMap((id) => guide.taxon(id) ?? []).filter(isCollectable).slice(0, AGAIN);
-    const now = guide.taxa.filter((one) => isCollectable(one) && one.taxon.phenology !== undefined && usualIn(one.taxon, month) && !again.some((t) => t.id === one.id));
+    const again = [...new Set(found.flatMap((f) => f.target ?? []))]
+      .flatMap((id) => guide.taxon(id) ?? [])
+      .filter(isCollectable)
+      .slice(0, AGAIN);
+    const now = guide.taxa.filter(
+      (one) =>
+        isCollectable(one) &&
+        one.taxon.phenology !== undefined &&
+        usualIn(one.taxon, month) &&
+        !again.some((t) => t.id === one.id),
+    );
     return [...again, ...now].slice(0, QUICK);
   }, [found, month]);
 
   const choose = (taxon: CompiledTaxon, of = chosenPlan) => {
     if (find) {
-      void act(changeTarget(find, taxon.id)).then((kept) => kept && router.replace({ pathname: '/find/[id]/check', params: { id: find } }));
+      void act(changeTarget(find, taxon.id)).then(
+        (kept) => kept && router.replace({ pathname: '/find/[id]/check', params: { id: find } }),
+      );
       return;
     }
     if (!of) return;
     const [only, ...more] = taxon.taxon.parts;
-    begin(of, { target: taxon.id, ...(only && more.length === 0 ? { wanted: { part: only.part, use: only.use } } : {}) }, (id) => router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }));
+    begin(
+      of,
+      {
+        target: taxon.id,
+        ...(only && more.length === 0 ? { wanted: { part: only.part, use: only.use } } : {}),
+      },
+      (id) => router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }),
+    );
   };
 
-  const begin = ({ kingdom, id: bodyPlan }: BodyPlan, { target, wanted }: { readonly target?: TaxonId; readonly wanted?: Pick<Context, 'part' | 'use'> }, then: (id: string) => void) => {
+  const begin = (
+    { kingdom, id: bodyPlan }: BodyPlan,
+    { target, wanted }: { readonly target?: TaxonId; readonly wanted?: Pick<Context, 'part' | 'use'> },
+    then: (id: string) => void,
+  ) => {
     const note = placeNote.trim();
     // What is known of the place need not be told again.
-    const around = place ? import('../outdoors').then(({ atPlace }) => act(atPlace(place, kingdom, target, wanted?.part))) : Promise.resolve(undefined);
-    void around.then((at) => act(startFind({
-      kingdom, bodyPlan, ...(target ? { target } : {}), ...withNote(note || at?.name), ...(at && place ? { placePage: place, answers: at.answers } : {}), ...(group ? { group } : {}),
-      context: { ...wanted, ...at?.context },
-    }))).then((id) => { if (id) then(id); });
+    const around = place
+      ? import('../outdoors').then(({ atPlace }) => act(atPlace(place, kingdom, target, wanted?.part)))
+      : Promise.resolve(undefined);
+    void around
+      .then((at) =>
+        act(
+          startFind({
+            kingdom,
+            bodyPlan,
+            ...(target ? { target } : {}),
+            ...withNote(note || at?.name),
+            ...(at && place ? { placePage: place, answers: at.answers } : {}),
+            ...(group ? { group } : {}),
+            context: { ...wanted, ...at?.context },
+          }),
+        ),
+      )
+      .then((id) => {
+        if (id) then(id);
+      });
   };
 
   return (
@@ -87,7 +166,17 @@ function Form({ find, found: foundNow }: { readonly find: string | undefined; re
           <Heading>One of these?</Heading>
           <View role="group" aria-label="Found before, or about now" style={styles.before}>
             {before.map((taxon) => (
-              <Button key={taxon.id} label={CommonName(taxon.id)} tone="outline" onPress={() => choose(taxon, guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan))} />
+              <Button
+                key={taxon.id}
+                label={CommonName(taxon.id)}
+                tone="outline"
+                onPress={() =>
+                  choose(
+                    taxon,
+                    guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan),
+                  )
+                }
+              />
             ))}
           </View>
         </View>
@@ -105,7 +194,13 @@ function Form({ find, found: foundNow }: { readonly find: string | undefined; re
           {find ? null : (
             <View style={styles.field}>
               <Heading>Where?</Heading>
-              <Input aria-label="Where, in your own words" value={placeNote} onChangeText={setPlaceNote} maxLength={200} placeholder="Only for your notebook; may stay empty" />
+              <Input
+                aria-label="Where, in your own words"
+                value={placeNote}
+                onChangeText={setPlaceNote}
+                maxLength={200}
+                placeholder="Only for your notebook; may stay empty"
+              />
             </View>
           )}
           {find || !groups?.length ? null : (
@@ -113,15 +208,28 @@ function Form({ find, found: foundNow }: { readonly find: string | undefined; re
               <Heading>In whose notebook?</Heading>
               <ChipRow label="In whose notebook?">
                 <Chip label="Mine" chosen={group === undefined} onPress={() => setGroup(undefined)} />
-                {groups.map(({ id, name }) => <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />)}
+                {groups.map(({ id, name }) => (
+                  <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />
+                ))}
               </ChipRow>
-              {group ? <Small soft>The group sees the find and decides by its rules with you. Where it was stays with you until you say otherwise.</Small> : null}
+              {group ? (
+                <Small soft>
+                  The group sees the find and decides by its rules with you. Where it was stays with you until
+                  you say otherwise.
+                </Small>
+              ) : null}
             </View>
           )}
           {find ? null : (
-            <Button label="I have no name for it yet" tone="outline" style={styles.unnamed} onPress={() => {
-              if (chosenPlan) begin(chosenPlan, {}, (id) => router.push({ pathname: '/find/[id]/name', params: { id } }));
-            }} />
+            <Button
+              label="I have no name for it yet"
+              tone="outline"
+              style={styles.unnamed}
+              onPress={() => {
+                if (chosenPlan)
+                  begin(chosenPlan, {}, (id) => router.push({ pathname: '/find/[id]/name', params: { id } }));
+              }}
+            />
           )}
           <View style={styles.field}>
             <Heading>I think it is …</Heading>
@@ -132,10 +240,19 @@ function Form({ find, found: foundNow }: { readonly find: string | undefined; re
             <Rule />
             {matches.map(({ taxon, name, otherPlan }) => (
               <View key={taxon.id} role="listitem">
-                <Pressable role="button" onPress={() => choose(taxon)} style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}>
+                <Pressable
+                  role="button"
+                  onPress={() => choose(taxon)}
+                  style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}
+                >
                   <View style={styles.grow}>
-                    <Strong>{CommonName(taxon.id)}{name ? <Small soft>  {name}</Small> : null}</Strong>
-                    <Small soft style={styles.scientific}>{taxon.taxon.scientificName}</Small>
+                    <Strong>
+                      {CommonName(taxon.id)}
+                      {name ? <Small soft> {name}</Small> : null}
+                    </Strong>
+                    <Small soft style={styles.scientific}>
+                      {taxon.taxon.scientificName}
+                    </Small>
                   </View>
                   {taxon.grade === 'none' ? null : <SmallStrong>{GRADE[taxon.grade]}</SmallStrong>}
                   {otherPlan ? <Small soft>{otherPlan}</Small> : null}
@@ -178,8 +295,16 @@ function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAga
   );
 }
 
-function Plans({ kingdom, title, plan, onPlan }: {
-  readonly kingdom: Kingdom; readonly title: string; readonly plan: string | undefined; readonly onPlan: (plan: string) => void;
+function Plans({
+  kingdom,
+  title,
+  plan,
+  onPlan,
+}: {
+  readonly kingdom: Kingdom;
+  readonly title: string;
+  readonly plan: string | undefined;
+  readonly onPlan: (plan: string) => void;
 }) {
   const wide = useWide();
   const size = wide ? 72 : 54;
@@ -187,19 +312,21 @@ function Plans({ kingdom, title, plan, onPlan }: {
     <View style={styles.field}>
       <Heading>{title}</Heading>
       <View style={styles.plans} role="radiogroup" aria-label={title}>
-        {guide.guide.bodyPlans.filter((p) => p.kingdom === kingdom).map((p) => (
-          <Pressable
-            key={p.id}
-            role="radio"
-            aria-checked={p.id === plan}
-            aria-label={`${p.name}: ${p.hint}`}
-            onPress={() => onPlan(p.id)}
-            style={[styles.plan, wide && styles.planWide, p.id === plan && styles.planChosen]}
-          >
-            <BodyPlanGlyph plan={p.id} size={size} colour={colour.ink} />
-            <Strong style={styles.planName}>{p.name}</Strong>
-          </Pressable>
-        ))}
+        {guide.guide.bodyPlans
+          .filter((p) => p.kingdom === kingdom)
+          .map((p) => (
+            <Pressable
+              key={p.id}
+              role="radio"
+              aria-checked={p.id === plan}
+              aria-label={`${p.name}: ${p.hint}`}
+              onPress={() => onPlan(p.id)}
+              style={[styles.plan, wide && styles.planWide, p.id === plan && styles.planChosen]}
+            >
+              <BodyPlanGlyph plan={p.id} size={size} colour={colour.ink} />
+              <Strong style={styles.planName}>{p.name}</Strong>
+            </Pressable>
+          ))}
       </View>
     </View>
   );
@@ -209,8 +336,18 @@ const styles = StyleSheet.create({
   plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   before: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   plan: {
-    flexGrow: 1, flexBasis: typeSize(92), maxWidth: typeSize(124), minHeight: 96, alignItems: 'center', justifyContent: 'center', gap: 2, padding: space.xs,
-    borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.line, backgroundColor: colour.card,
+    flexGrow: 1,
+    flexBasis: typeSize(92),
+    maxWidth: typeSize(124),
+    minHeight: 96,
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 2,
+    padding: space.xs,
+    borderRadius: corner,
+    borderWidth: stroke.thin,
+    borderColor: colour.line,
+    backgroundColor: colour.card,
   },
   planWide: { flexBasis: typeSize(124) },
   planName: { textAlign: 'center' },
@@ -219,7 +356,13 @@ const styles = StyleSheet.create({
   planChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
   field: { gap: space.s },
   unnamed: { alignSelf: 'flex-start' },
-  taxon: { minHeight: TARGET + 12, flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
+  taxon: {
+    minHeight: TARGET + 12,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    paddingVertical: space.s,
+  },
   pressed: { opacity: 0.6 },
   grow: { flex: 1 },
   scientific: { fontStyle: 'italic' },

@@ -10,10 +10,17 @@ export function SharedName({ text }: { readonly text: string }) {
   if (shared.length === 0) return null;
   return (
     <View role="alert" style={styles.caution}>
-      <Strong>“{text.trim()}” is a name of {shared.length === 2 ? 'two' : 'several'} of these:</Strong>
-      <Body>{shared.map((t) => t.taxon.scientificName).join(' and ')}. Only the scientific name tells them apart; be sure which one you mean.</Body>
+      <Strong>
+        “{text.trim()}” is a name of {shared.length === 2 ? 'two' : 'several'} of these:
+      </Strong>
+      <Body>
+        {shared.map((t) => t.taxon.scientificName).join(' and ')}. Only the scientific name tells them apart;
+        be sure which one you mean.
+      </Body>
     </View>
   );
 }
 
-const styles = StyleSheet.create({ caution: { gap: space.xs, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m } });
+const styles = StyleSheet.create({
+  caution: { gap: space.xs, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
+});

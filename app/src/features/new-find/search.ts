@@ -10,12 +10,18 @@ export interface Match {
 
 /** Lower case, without accents, so that "cepe" finds "cèpe". */
 function plain(text: string): string {
-  return text.normalize('NFD').replace(/\p{Diacritic}/gu, '').replace(/[’']/g, '').toLowerCase().trim();
+  return text
+    .normalize('NFD')
+    .replace(/\p{Diacritic}/gu, '')
+    .replace(/[’']/g, '')
+    .toLowerCase()
+    .trim();
 }
 
 /**
  * Taxa whose scientific name, or a common name in any language, holds the text at the start of a word.
- * Those of the chosen body plan first, then by the name shown. Empty text matches all of the chosen plan's kingdom.
+ * Those of the chosen body plan first, then by the name shown. Empty text matches all of the chosen plan's
+ * kingdom.
  */
 export function searchTaxa(guide: CompiledGuide, text: string, plan: string | undefined): Match[] {
   const wanted = plain(text);
@@ -24,28 +30,41 @@ export function searchTaxa(guide: CompiledGuide, text: string, plan: string | un
     if (chosen && chosen.kingdom !== taxon.taxon.kingdom) return [];
     const shown = taxon.taxon.vernacularNames.en?.[0] ?? taxon.taxon.scientificName;
     const names = [shown, taxon.taxon.scientificName, ...Object.values(taxon.taxon.vernacularNames).flat()];
-    const hit = names.find((name) => ` ${plain(name).replace(/-/g, ' ')}`.includes(` ${wanted.replace(/-/g, ' ')}`));
+    const hit = names.find((name) =>
+      ` ${plain(name).replace(/-/g, ' ')}`.includes(` ${wanted.replace(/-/g, ' ')}`),
+    );
     if (hit === undefined) return [];
-    const other = chosen && taxon.taxon.bodyPlan !== chosen.id
-      ? guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan)?.name.toLowerCase()
-      : undefined;
-    return [{
-      taxon,
-      ...(hit === shown || hit === taxon.taxon.scientificName ? {} : { name: hit }),
-      ...(other ? { otherPlan: other } : {}),
-    }];
+    const other =
+      chosen && taxon.taxon.bodyPlan !== chosen.id
+        ? guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan)?.name.toLowerCase()
+        : undefined;
+    return [
+      {
+        taxon,
+        ...(hit === shown || hit === taxon.taxon.scientificName ? {} : { name: hit }),
+        ...(other ? { otherPlan: other } : {}),
+      },
+    ];
   });
   const label = (match: Match) => match.taxon.taxon.vernacularNames.en?.[0] ?? '';
-  return found.sort((a, b) => Number(a.otherPlan !== undefined) - Number(b.otherPlan !== undefined) || label(a).localeCompare(label(b)));
+  return found.sort(
+    (a, b) =>
+      Number(a.otherPlan !== undefined) - Number(b.otherPlan !== undefined) ||
+      label(a).localeCompare(label(b)),
+  );
 }
 
 /**
- * Taxa that share the common name that was typed in full, in any language: two plants have gone by one name before,
- * and people have died of it. Empty where it means one taxon, or none.
+ * Taxa that share the common name that was typed in full, in any language: two plants have gone by one name
+ * before, and people have died of it. Empty where it means one taxon, or none.
  */
 export function sharingName(guide: CompiledGuide, text: string): CompiledTaxon[] {
   const wanted = plain(text);
   if (wanted === '') return [];
-  const sharing = guide.taxa.filter(({ taxon }) => Object.values(taxon.vernacularNames).flat().some((name) => plain(name) === wanted));
+  const sharing = guide.taxa.filter(({ taxon }) =>
+    Object.values(taxon.vernacularNames)
+      .flat()
+      .some((name) => plain(name) === wanted),
+  );
   return sharing.length > 1 ? sharing : [];
 }

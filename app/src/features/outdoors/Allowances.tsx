@@ -4,17 +4,24 @@ import { sameValue, type CompiledTaxon, type FieldsOf } from '@pause/core';
 import { taxaSeenAt } from '@pause/core/season';
 import { readNumber } from '@pause/core/typed';
 import { guide } from '../../evaluate/guide';
-import { CommonName, upper } from '../../words/names';
 import { Body, Button, Chip, ChipRow, Field, SmallStrong, space, Strong } from '../../ui';
+import { CommonName, upper } from '../../words/names';
 import { ChooseTaxon } from '../ChooseTaxon';
 import { seenPlace, type Place } from './usePlaces';
 import { pickingWords } from './words';
 
-/** What may be picked at a place and how much of it a day: of anything, and of single kinds and their parts. */
+/**
+ * What may be picked at a place and how much of it a day: of anything, and of single kinds and their parts.
+ */
 
 type Allowance = FieldsOf<'place'>['allowances'][number];
 type Unit = NonNullable<Allowance['perDay']>['unit'];
-const UNITS: Readonly<Record<Unit, string>> = { g: 'grams', litre: 'litres', piece: 'pieces', handful: 'handfuls' };
+const UNITS: Readonly<Record<Unit, string>> = {
+  g: 'grams',
+  litre: 'litres',
+  piece: 'pieces',
+  handful: 'handfuls',
+};
 /** Tells the list anew, made of what stands by then. */
 type Say = (make: (now: readonly Allowance[]) => readonly Allowance[]) => void;
 
@@ -24,7 +31,13 @@ const isWrong = (text: string) => text.trim() !== '' && !(amountOf(text) > 0 && 
 const WRONG = 'an amount above nothing';
 
 function Units({ unit, onChoose }: { readonly unit: Unit; readonly onChoose: (unit: Unit) => void }) {
-  return <ChipRow label="Measured in">{(Object.keys(UNITS) as Unit[]).map((one) => <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => onChoose(one)} />)}</ChipRow>;
+  return (
+    <ChipRow label="Measured in">
+      {(Object.keys(UNITS) as Unit[]).map((one) => (
+        <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => onChoose(one)} />
+      ))}
+    </ChipRow>
+  );
 }
 
 export function Allowances({ place, say }: { readonly place: Place; readonly say: Say }) {
@@ -41,13 +54,35 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
           return (
             <View key={JSON.stringify(one)} style={styles.named}>
               <Body style={styles.grow}>{words}</Body>
-              <Button label="Take away" aria-label={`Take away: ${words}`} tone="plain" onPress={() => say((now) => now.filter((other) => !sameValue(other, one)))} />
+              <Button
+                label="Take away"
+                aria-label={`Take away: ${words}`}
+                tone="plain"
+                onPress={() => say((now) => now.filter((other) => !sameValue(other, one)))}
+              />
             </View>
           );
         })}
-        {adding
-          ? <Named place={place} onTell={(one) => { say((now) => [...now.filter(({ taxon, part }) => taxon !== one.taxon || part !== one.part), one]); setAdding(false); }} onAway={() => setAdding(false)} />
-          : <Button label="Say it of one kind" tone="outline" style={styles.start} onPress={() => setAdding(true)} />}
+        {adding ? (
+          <Named
+            place={place}
+            onTell={(one) => {
+              say((now) => [
+                ...now.filter(({ taxon, part }) => taxon !== one.taxon || part !== one.part),
+                one,
+              ]);
+              setAdding(false);
+            }}
+            onAway={() => setAdding(false)}
+          />
+        ) : (
+          <Button
+            label="Say it of one kind"
+            tone="outline"
+            style={styles.start}
+            onPress={() => setAdding(true)}
+          />
+        )}
       </View>
     </>
   );
@@ -61,28 +96,62 @@ function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say
   const [unit, setUnit] = useState<Unit>(general?.perDay?.unit ?? 'g');
   const wrong = isWrong(text);
   const put = (of: Unit) => {
-    say((now) => [...now.filter((one) => !isGeneral(one)), ...(text.trim() === '' ? [] : [{ may: 'yes' as const, perDay: { amount: amountOf(text), unit: of } }])]);
+    say((now) => [
+      ...now.filter((one) => !isGeneral(one)),
+      ...(text.trim() === '' ? [] : [{ may: 'yes' as const, perDay: { amount: amountOf(text), unit: of } }]),
+    ]);
   };
   return (
     <View style={styles.field}>
-      <Field label="The most that one person may take in a day" inputMode="decimal" value={text} onChangeText={setText} placeholder="As much as you like" {...(wrong ? { wrong: WRONG } : {})} onBlur={() => { if (!wrong && text !== told) put(unit); }} />
-      <Units unit={unit} onChoose={(one) => { setUnit(one); if (!wrong && text.trim() !== '') put(one); }} />
+      <Field
+        label="The most that one person may take in a day"
+        inputMode="decimal"
+        value={text}
+        onChangeText={setText}
+        placeholder="As much as you like"
+        {...(wrong ? { wrong: WRONG } : {})}
+        onBlur={() => {
+          if (!wrong && text !== told) put(unit);
+        }}
+      />
+      <Units
+        unit={unit}
+        onChoose={(one) => {
+          setUnit(one);
+          if (!wrong && text.trim() !== '') put(one);
+        }}
+      />
     </View>
   );
 }
 
 /** Of one kind, or of one of its parts. */
-function Named({ place, onTell, onAway }: { readonly place: Place; readonly onTell: (allowance: Allowance) => void; readonly onAway: () => void }) {
+function Named({
+  place,
+  onTell,
+  onAway,
+}: {
+  readonly place: Place;
+  readonly onTell: (allowance: Allowance) => void;
+  readonly onAway: () => void;
+}) {
   const [taxon, setTaxon] = useState<CompiledTaxon | undefined>();
   const [part, setPart] = useState<string | undefined>();
   const [may, setMay] = useState<Allowance['may']>('yes');
   const [text, setText] = useState('');
   const [unit, setUnit] = useState<Unit>('litre');
   if (!taxon) {
-    const seen = [...taxaSeenAt(seenPlace(place))].flatMap((id) => guide.taxon(id) ?? []).filter((one) => one.taxon.parts.length > 0);
+    const seen = [...taxaSeenAt(seenPlace(place))]
+      .flatMap((id) => guide.taxon(id) ?? [])
+      .filter((one) => one.taxon.parts.length > 0);
     return (
       <View style={styles.field}>
-        <ChooseTaxon label="Which kind" placeholder="A name; what was seen here stands below" first={seen} onChoose={setTaxon} />
+        <ChooseTaxon
+          label="Which kind"
+          placeholder="A name; what was seen here stands below"
+          first={seen}
+          onChoose={setTaxon}
+        />
         <Button label="Not now" tone="plain" style={styles.start} onPress={onAway} />
       </View>
     );
@@ -95,7 +164,9 @@ function Named({ place, onTell, onAway }: { readonly place: Place; readonly onTe
       <Strong>{CommonName(taxon.id)}</Strong>
       <ChipRow label="Which part of it">
         <Chip label="All of it" chosen={part === undefined} onPress={() => setPart(undefined)} />
-        {parts.map(([id, name]) => <Chip key={id} label={upper(name)} chosen={part === id} onPress={() => setPart(id)} />)}
+        {parts.map(([id, name]) => (
+          <Chip key={id} label={upper(name)} chosen={part === id} onPress={() => setPart(id)} />
+        ))}
       </ChipRow>
       <ChipRow label="May it be picked here">
         <Chip label="Yes, here" chosen={may === 'yes'} onPress={() => setMay('yes')} />
@@ -103,12 +174,23 @@ function Named({ place, onTell, onAway }: { readonly place: Place; readonly onTe
       </ChipRow>
       {may === 'yes' ? (
         <>
-          <Field label="The most of it that one person may take in a day" inputMode="decimal" value={text} onChangeText={setText} placeholder="As much as you like" {...(wrong ? { wrong: WRONG } : {})} />
+          <Field
+            label="The most of it that one person may take in a day"
+            inputMode="decimal"
+            value={text}
+            onChangeText={setText}
+            placeholder="As much as you like"
+            {...(wrong ? { wrong: WRONG } : {})}
+          />
           <Units unit={unit} onChoose={setUnit} />
         </>
       ) : null}
       <View style={styles.ways}>
-        <Button label="Put it down" disabled={wrong} onPress={() => onTell({ taxon: taxon.id, ...(part === undefined ? {} : { part }), may, ...perDay })} />
+        <Button
+          label="Put it down"
+          disabled={wrong}
+          onPress={() => onTell({ taxon: taxon.id, ...(part === undefined ? {} : { part }), may, ...perDay })}
+        />
         <Button label="Another kind" tone="plain" onPress={() => setTaxon(undefined)} />
         <Button label="Not now" tone="plain" onPress={onAway} />
       </View>

@@ -3,26 +3,36 @@ import { StyleSheet, View } from 'react-native';
 import type { Geometry, GeoPosition } from '@pause/core/page';
 import { LEAST_POSITIONS, lengthOf, positionsOf, shapeOf, type ShapeKind } from '@pause/core/shape';
 import { useApp } from '../../store/store';
-import { numberWord } from '../../words/names';
 import { Button, Chip, ChipRow, Field, Small, SmallStrong, space, Strong, useWide } from '../../ui';
+import { numberWord } from '../../words/names';
 import { whereIStand } from './files';
-import { MapView } from './MapView';
 import { useMap } from './map';
+import { MapView } from './MapView';
 import type { Place } from './usePlaces';
 import { areaWords, metres } from './words';
 
-const KINDS: Readonly<Record<ShapeKind, string>> = { Point: 'A point', LineString: 'A line', Polygon: 'An area' };
+const KINDS: Readonly<Record<ShapeKind, string>> = {
+  Point: 'A point',
+  LineString: 'A line',
+  Polygon: 'An area',
+};
 
 /** A position as people write it: latitude first, as on maps and phones. */
 export function readPosition(text: string): readonly [number, number] | undefined {
-  const [latitude, longitude, ...more] = text.trim().split(/[\s,;]+/).map(Number);
+  const [latitude, longitude, ...more] = text
+    .trim()
+    .split(/[\s,;]+/)
+    .map(Number);
   if (latitude === undefined || longitude === undefined || more.length > 0) return undefined;
   return Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180 ? [longitude, latitude] : undefined;
 }
 
 function sizeWords(kind: ShapeKind, positions: readonly GeoPosition[]): string {
   const least = LEAST_POSITIONS[kind];
-  if (positions.length < least) return positions.length === 0 ? 'Tap the map where it begins.' : `${KINDS[kind]} has at least ${numberWord(least)} points.`;
+  if (positions.length < least)
+    return positions.length === 0
+      ? 'Tap the map where it begins.'
+      : `${KINDS[kind]} has at least ${numberWord(least)} points.`;
   if (kind === 'LineString') return `About ${metres(lengthOf(positions))} long.`;
   if (kind === 'Point') return 'Tap elsewhere to move it.';
   return `About ${areaWords(positions)}.`;
@@ -55,24 +65,76 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
     <View style={wide ? styles.columns : styles.block}>
       <View style={[styles.block, wide && styles.map]}>
         <ChipRow label="What it is on the map">
-          {(Object.keys(KINDS) as ShapeKind[]).map((one) => <Chip key={one} label={KINDS[one]} chosen={kind === one} onPress={() => setKind(one)} />)}
+          {(Object.keys(KINDS) as ShapeKind[]).map((one) => (
+            <Chip key={one} label={KINDS[one]} chosen={kind === one} onPress={() => setKind(one)} />
+          ))}
         </ChipRow>
-        <MapView places={places} data={data} height={wide ? 430 : 340} drawing={{ kind, positions, onPoint: add }} onChoose={() => undefined} />
+        <MapView
+          places={places}
+          data={data}
+          height={wide ? 430 : 340}
+          drawing={{ kind, positions, onPoint: add }}
+          onChoose={() => undefined}
+        />
       </View>
       <View style={[styles.block, wide && styles.grow]}>
         <Strong role="status">{sizeWords(kind, positions)}</Strong>
         <View style={styles.ways}>
-          <Button label="Where I stand" tone="outline" onPress={() => void whereIStand(demo).then((found) => { if (typeof found === 'string') setSaid(found); else add(found); })} />
-          <Button label="Take back" aria-label="Take back the last point" tone="outline" disabled={positions.length === 0} onPress={() => setPositions(positions.slice(0, -1))} />
+          <Button
+            label="Where I stand"
+            tone="outline"
+            onPress={() =>
+              void whereIStand(demo).then((found) => {
+                if (typeof found === 'string') setSaid(found);
+                else add(found);
+              })
+            }
+          />
+          <Button
+            label="Take back"
+            aria-label="Take back the last point"
+            tone="outline"
+            disabled={positions.length === 0}
+            onPress={() => setPositions(positions.slice(0, -1))}
+          />
         </View>
-        {demo ? <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small> : null}
+        {demo ? (
+          <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small>
+        ) : null}
         {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
         <View style={styles.degrees}>
-          <View style={styles.grow}><Field label="Or by its degrees, north first" value={text} onChangeText={setText} placeholder="46.5078, 12.2000" inputMode="text" {...(text.trim() !== '' && !typed ? { wrong: 'two numbers, north and then east, like 46.5078, 12.2000' } : {})} /></View>
-          <Button label="Add it" tone="outline" disabled={!typed} onPress={() => { if (typed) { add(typed); setText(''); } }} />
+          <View style={styles.grow}>
+            <Field
+              label="Or by its degrees, north first"
+              value={text}
+              onChangeText={setText}
+              placeholder="46.5078, 12.2000"
+              inputMode="text"
+              {...(text.trim() !== '' && !typed
+                ? { wrong: 'two numbers, north and then east, like 46.5078, 12.2000' }
+                : {})}
+            />
+          </View>
+          <Button
+            label="Add it"
+            tone="outline"
+            disabled={!typed}
+            onPress={() => {
+              if (typed) {
+                add(typed);
+                setText('');
+              }
+            }}
+          />
         </View>
         <View style={styles.ways}>
-          <Button label="That is where it is" disabled={!now} onPress={() => { if (now) onDone(now); }} />
+          <Button
+            label="That is where it is"
+            disabled={!now}
+            onPress={() => {
+              if (now) onDone(now);
+            }}
+          />
           <Button label="Not now" tone="plain" onPress={onAway} />
         </View>
       </View>

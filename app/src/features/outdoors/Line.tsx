@@ -1,5 +1,5 @@
-import { readDay, readTime, yearsAround, type Typed } from '@pause/core/typed';
 import type { Day } from '@pause/core/day';
+import { readDay, readTime, yearsAround, type Typed } from '@pause/core/typed';
 import { Field, useText } from '../../ui';
 
 interface LineProps {
@@ -25,7 +25,18 @@ export function Line({ label, value, most = 120, hint, placeholder, read = asItI
     setText(told.value);
     if (told.value !== value) onTell(told.value);
   };
-  return <Field label={label} value={text} onChangeText={setText} maxLength={most} {...(placeholder ? { placeholder } : {})} {...(hint ? { hint } : {})} {...('problem' in told ? { wrong: told.problem } : {})} onBlur={put} />;
+  return (
+    <Field
+      label={label}
+      value={text}
+      onChangeText={setText}
+      maxLength={most}
+      {...(placeholder ? { placeholder } : {})}
+      {...(hint ? { hint } : {})}
+      {...('problem' in told ? { wrong: told.problem } : {})}
+      onBlur={put}
+    />
+  );
 }
 
 interface DayLineProps extends Omit<LineProps, 'read' | 'placeholder' | 'most'> {
@@ -37,8 +48,16 @@ interface DayLineProps extends Omit<LineProps, 'read' | 'placeholder' | 'most'> 
 
 /** A day, as people write it. */
 export function DayLine({ today, back, ahead, ...line }: DayLineProps) {
-  return <Line {...line} placeholder="31 October 2026" read={(text) => readDay(text, yearsAround(today, back, ahead))} />;
+  return (
+    <Line
+      {...line}
+      placeholder="31 October 2026"
+      read={(text) => readDay(text, yearsAround(today, back, ahead))}
+    />
+  );
 }
 
 /** A time of the day, as people write it. */
-export const TimeLine = (line: Omit<LineProps, 'read' | 'placeholder' | 'most'>) => <Line {...line} placeholder="8:30" read={readTime} />;
+export const TimeLine = (line: Omit<LineProps, 'read' | 'placeholder' | 'most'>) => (
+  <Line {...line} placeholder="8:30" read={readTime} />
+);

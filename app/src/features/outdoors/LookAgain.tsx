@@ -6,9 +6,9 @@ import { joinedByWalks, NEAR_METRES } from '@pause/core/plans';
 import { metresBetween, middleOf } from '@pause/core/shape';
 import { lookAgain } from '../../season/client';
 import type { LookAgain as Planned, Question } from '../../season/look';
+import { Body, Button, Chip, ChipRow, Heading, Rule, Small, SmallStrong, space, Strong } from '../../ui';
 import { CommonName, commonName, upper } from '../../words/names';
 import { few } from '../../words/reasons';
-import { Body, Button, Chip, ChipRow, Heading, Rule, Small, SmallStrong, space, Strong } from '../../ui';
 import { saveFile } from './files';
 import type { Place } from './usePlaces';
 import { dayName } from './words';
@@ -25,19 +25,44 @@ interface Visit {
   readonly taxa: readonly TaxonId[];
 }
 
-function visitsOf(walks: readonly (readonly string[])[], planned: readonly Planned[], places: readonly Place[]): Visit[] {
-  return planned.flatMap(({ days, missed }, index) => {
-    const there = places.filter(({ id }) => walks[index]?.includes(id) && missed.some(({ place }) => place === id));
-    return days.map((day): Visit => ({ day, places: there, taxa: [...new Set(missed.map(({ taxon }) => taxon))] }));
-  }).sort((a, b) => a.day - b.day);
+function visitsOf(
+  walks: readonly (readonly string[])[],
+  planned: readonly Planned[],
+  places: readonly Place[],
+): Visit[] {
+  return planned
+    .flatMap(({ days, missed }, index) => {
+      const there = places.filter(
+        ({ id }) => walks[index]?.includes(id) && missed.some(({ place }) => place === id),
+      );
+      return days.map((day): Visit => ({
+        day,
+        places: there,
+        taxa: [...new Set(missed.map(({ taxon }) => taxon))],
+      }));
+    })
+    .sort((a, b) => a.day - b.day);
 }
 
 const namesOf = (places: readonly Place[]) => few(places.map(({ name }) => name));
 
 function saveVisits(visits: readonly Visit[]): void {
-  void import('@pause/core/files').then(({ toCalendar }) => saveFile('look-again.ics', 'text/calendar', toCalendar('Pause', visits.map(({ day, places, taxa }) => ({
-    id: `look-${isoOf(day)}-${places.map(({ id }) => id).join('-')}`, title: `Look again: ${namesOf(places)}, ${dayName(day)}`, when: { day: isoOf(day) }, text: taxa.map(CommonName).join(', '),
-  })), new Date())));
+  void import('@pause/core/files').then(({ toCalendar }) =>
+    saveFile(
+      'look-again.ics',
+      'text/calendar',
+      toCalendar(
+        'Pause',
+        visits.map(({ day, places, taxa }) => ({
+          id: `look-${isoOf(day)}-${places.map(({ id }) => id).join('-')}`,
+          title: `Look again: ${namesOf(places)}, ${dayName(day)}`,
+          when: { day: isoOf(day) },
+          text: taxa.map(CommonName).join(', '),
+        })),
+        new Date(),
+      ),
+    ),
+  );
 }
 
 /** The plan for an accepted risk, asked anew when that or the walks change. */
@@ -51,10 +76,23 @@ function usePlan(question: Question, places: readonly Place[]) {
   return { risk, visits, choose };
 }
 
-function Risks({ chosen, onChoose }: { readonly chosen: number | undefined; readonly onChoose: (risk: number) => void }) {
+function Risks({
+  chosen,
+  onChoose,
+}: {
+  readonly chosen: number | undefined;
+  readonly onChoose: (risk: number) => void;
+}) {
   return (
     <ChipRow label="How often its good days may be missed">
-      {RISKS.map((one) => <Chip key={one} label={`${Math.round(one * 20)} in 20`} chosen={chosen === one} onPress={() => onChoose(one)} />)}
+      {RISKS.map((one) => (
+        <Chip
+          key={one}
+          label={`${Math.round(one * 20)} in 20`}
+          chosen={chosen === one}
+          onPress={() => onChoose(one)}
+        />
+      ))}
     </ChipRow>
   );
 }
@@ -63,18 +101,40 @@ function After({ visits }: { readonly visits: readonly Visit[] }) {
   return (
     <>
       <Small soft>It is planned anew from what you see there.</Small>
-      {visits.length > 0 ? <Button label="Into my calendar" tone="outline" style={styles.start} onPress={() => saveVisits(visits)} /> : null}
+      {visits.length > 0 ? (
+        <Button
+          label="Into my calendar"
+          tone="outline"
+          style={styles.start}
+          onPress={() => saveVisits(visits)}
+        />
+      ) : null}
     </>
   );
 }
 
 function nearTo(place: Place, places: readonly Place[]): readonly Place[] {
   const { shape } = place.fields;
-  return shape ? places.filter((other) => other.id !== place.id && other.fields.shape && metresBetween(middleOf(shape), middleOf(other.fields.shape)) <= NEAR_METRES) : [];
+  return shape
+    ? places.filter(
+        (other) =>
+          other.id !== place.id &&
+          other.fields.shape &&
+          metresBetween(middleOf(shape), middleOf(other.fields.shape)) <= NEAR_METRES,
+      )
+    : [];
 }
 
 /** Of one place, and of what is near to it if one walk is to join them. */
-export function LookAgain({ place, places, question }: { readonly place: Place; readonly places: readonly Place[]; readonly question: Question }) {
+export function LookAgain({
+  place,
+  places,
+  question,
+}: {
+  readonly place: Place;
+  readonly places: readonly Place[];
+  readonly question: Question;
+}) {
   const near = nearTo(place, places);
   const { risk, visits, choose } = usePlan(question, places);
   const [joined, setJoined] = useState(false);
@@ -86,10 +146,23 @@ export function LookAgain({ place, places, question }: { readonly place: Place; 
     <View style={styles.block}>
       <SmallStrong>Days to look again: in how many years of twenty may the good days be missed?</SmallStrong>
       <Risks chosen={risk} onChoose={(one) => ask(one, joined)} />
-      {near.length > 0 ? <ChipRow label="Whether one walk joins what is near"><Chip kind="checkbox" label={`In one walk with ${namesOf(near)}`} chosen={joined} onPress={() => ask(risk ?? 0.1, !joined)} /></ChipRow> : null}
+      {near.length > 0 ? (
+        <ChipRow label="Whether one walk joins what is near">
+          <Chip
+            kind="checkbox"
+            label={`In one walk with ${namesOf(near)}`}
+            chosen={joined}
+            onPress={() => ask(risk ?? 0.1, !joined)}
+          />
+        </ChipRow>
+      ) : null}
       {visits ? (
         <>
-          <Body>{visits.length === 0 ? 'No walk is needed for that.' : `${upper(visits.length === 1 ? 'one walk' : `${visits.length} walks`)}: ${visits.map(({ day }) => dayName(day)).join(', ')}.`}</Body>
+          <Body>
+            {visits.length === 0
+              ? 'No walk is needed for that.'
+              : `${upper(visits.length === 1 ? 'one walk' : `${visits.length} walks`)}: ${visits.map(({ day }) => dayName(day)).join(', ')}.`}
+          </Body>
           <After visits={visits} />
         </>
       ) : null}
@@ -98,7 +171,13 @@ export function LookAgain({ place, places, question }: { readonly place: Place; 
 }
 
 /** Of all places, those that are near to one another joined. */
-export function AllLookAgain({ places, question }: { readonly places: readonly Place[]; readonly question: Question }) {
+export function AllLookAgain({
+  places,
+  question,
+}: {
+  readonly places: readonly Place[];
+  readonly question: Question;
+}) {
   const { risk, visits, choose } = usePlan(question, places);
   const [all, setAll] = useState(false);
   const shown = all ? visits : visits?.slice(0, SHOWN);
@@ -106,10 +185,17 @@ export function AllLookAgain({ places, question }: { readonly places: readonly P
     <View style={styles.block}>
       <Heading>When to look again</Heading>
       <Body>In how many years of twenty may the good days of what ripens be missed?</Body>
-      <Risks chosen={risk} onChoose={(one) => choose(one, joinedByWalks(places.map(({ id, fields: { shape } }) => ({ id, shape }))))} />
+      <Risks
+        chosen={risk}
+        onChoose={(one) =>
+          choose(one, joinedByWalks(places.map(({ id, fields: { shape } }) => ({ id, shape }))))
+        }
+      />
       {visits && shown ? (
         <>
-          {visits.length === 0 ? <Body>Nothing ripens of which the days are still to be found.</Body> : (
+          {visits.length === 0 ? (
+            <Body>Nothing ripens of which the days are still to be found.</Body>
+          ) : (
             <View role="list" aria-label="Walks to look again">
               <Rule />
               {shown.map(({ day, places: there, taxa }) => (
@@ -126,7 +212,14 @@ export function AllLookAgain({ places, question }: { readonly places: readonly P
               ))}
             </View>
           )}
-          {shown.length < visits.length ? <Button label={`${visits.length - shown.length} more`} tone="plain" style={styles.start} onPress={() => setAll(true)} /> : null}
+          {shown.length < visits.length ? (
+            <Button
+              label={`${visits.length - shown.length} more`}
+              tone="plain"
+              style={styles.start}
+              onPress={() => setAll(true)}
+            />
+          ) : null}
           <After visits={visits} />
         </>
       ) : null}

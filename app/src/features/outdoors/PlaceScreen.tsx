@@ -5,18 +5,34 @@ import { isoOf } from '@pause/core/day';
 import { dangerousAt, pickingAt } from '@pause/core/plans';
 import { guide } from '../../evaluate/guide';
 import { useApp } from '../../store/store';
+import {
+  Body,
+  Button,
+  colour,
+  Heading,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  Strong,
+  Title,
+  useWide,
+} from '../../ui';
 import { CommonName, commonName, lowerFirst, stageName, upper } from '../../words/names';
 import { memberName } from '../../words/people';
 import { few } from '../../words/reasons';
-import { Body, Button, colour, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, Title, useWide } from '../../ui';
 import { LookAgain } from './LookAgain';
 import { LookingBack } from './LookingBack';
 import { PlaceFacts } from './PlaceFacts';
 import { Sight } from './Sight';
 import { useAhead } from './useAhead';
 import { useDay, usePlaces, type Place } from './usePlaces';
-import { isoDayName, pickingWords, siteWords, WHEN, whyWords } from './words';
 import { WindowAxis, WindowBar, windowWords } from './WindowBar';
+import { isoDayName, pickingWords, siteWords, WHEN, whyWords } from './words';
 
 /** A place: what it allows, what comes when, what was seen there, and what is known of it. */
 export function PlaceScreen() {
@@ -24,9 +40,29 @@ export function PlaceScreen() {
   const router = useRouter();
   const { ready, places } = usePlaces();
   const place = places.find((one) => one.id === id);
-  if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
-  if (!place) return <Screen><Notice whole title="There is no such place" text="Or it is in a notebook that you do not read." action="Places" onAction={() => router.replace('/places')} /></Screen>;
-  return <Screen><OnePlace key={place.id} place={place} places={places} /></Screen>;
+  if (!ready)
+    return (
+      <Screen>
+        <Loading what="Opening the notebook …" />
+      </Screen>
+    );
+  if (!place)
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="There is no such place"
+          text="Or it is in a notebook that you do not read."
+          action="Places"
+          onAction={() => router.replace('/places')}
+        />
+      </Screen>
+    );
+  return (
+    <Screen>
+      <OnePlace key={place.id} place={place} places={places} />
+    </Screen>
+  );
 }
 
 function OnePlace({ place, places }: { readonly place: Place; readonly places: readonly Place[] }) {
@@ -39,19 +75,38 @@ function OnePlace({ place, places }: { readonly place: Place; readonly places: r
   return (
     <>
       <View>
-        <Small soft>{[siteWords(place.fields), group ? `in the notebook of ${group.name}` : 'yours alone'].filter(Boolean).join(' · ')}</Small>
+        <Small soft>
+          {[siteWords(place.fields), group ? `in the notebook of ${group.name}` : 'yours alone']
+            .filter(Boolean)
+            .join(' · ')}
+        </Small>
         <Title>{place.name}</Title>
       </View>
-      {place.withheld ? <Body>{group ? memberName(group, place.page.person ?? '') : 'Whoever keeps it'} does not tell where it is. What was seen there is told to the group.</Body> : null}
+      {place.withheld ? (
+        <Body>
+          {group ? memberName(group, place.page.person ?? '') : 'Whoever keeps it'} does not tell where it is.
+          What was seen there is told to the group.
+        </Body>
+      ) : null}
       {dangers.length > 0 ? (
         <View style={styles.danger} role="note" aria-label="Dangerous ones known here">
-          <Strong>{upper(few(dangers.map(commonName)))} {dangers.length === 1 ? 'is' : 'are'} known to stand here</Strong>
+          <Strong>
+            {upper(few(dangers.map(commonName)))} {dangers.length === 1 ? 'is' : 'are'} known to stand here
+          </Strong>
           <Small>Whatever is picked here: look at every piece, and follow each stem to its base.</Small>
         </View>
       ) : null}
       <View style={styles.ways}>
-        <Button label="A find here" onPress={() => router.push({ pathname: '/new', params: { place: place.id } })} />
-        <Button label="Tell what you see" tone="outline" onPress={() => setSighting(!sighting)} aria-expanded={sighting} />
+        <Button
+          label="A find here"
+          onPress={() => router.push({ pathname: '/new', params: { place: place.id } })}
+        />
+        <Button
+          label="Tell what you see"
+          tone="outline"
+          onPress={() => setSighting(!sighting)}
+          aria-expanded={sighting}
+        />
       </View>
       {sighting ? <Sight place={place} onDone={() => setSighting(false)} /> : null}
       <View style={wide ? styles.columns : styles.column}>
@@ -75,11 +130,28 @@ function May({ place, today }: { readonly place: Place; readonly today: string }
   return (
     <View style={styles.block}>
       <Heading>May one pick here?</Heading>
-      <Strong>{permission === 'allowed' ? 'Yes, as far as you know' : permission === 'forbidden' ? 'No' : 'Ask first'}</Strong>
-      {reasons.map((reason) => <Body key={reason.code}>{pickingWords(reason)}</Body>)}
-      {place.fields.allowances?.map((allowance) => <Body key={JSON.stringify(allowance)}>{pickingWords({ code: 'allowance', allowance })}</Body>)}
-      {picking?.may === 'permit' && picking.permitUntil !== undefined && picking.permitUntil >= today ? <Body>{picking.permitName ?? 'Permit'}: until {isoDayName(picking.permitUntil)}.</Body> : null}
-      <Small soft>{[owner, source && `${source.text}, ${isoDayName(source.on)}`].filter(Boolean).join(' · ') || 'Nobody told yet whose it is.'}</Small>
+      <Strong>
+        {permission === 'allowed'
+          ? 'Yes, as far as you know'
+          : permission === 'forbidden'
+            ? 'No'
+            : 'Ask first'}
+      </Strong>
+      {reasons.map((reason) => (
+        <Body key={reason.code}>{pickingWords(reason)}</Body>
+      ))}
+      {place.fields.allowances?.map((allowance) => (
+        <Body key={JSON.stringify(allowance)}>{pickingWords({ code: 'allowance', allowance })}</Body>
+      ))}
+      {picking?.may === 'permit' && picking.permitUntil !== undefined && picking.permitUntil >= today ? (
+        <Body>
+          {picking.permitName ?? 'Permit'}: until {isoDayName(picking.permitUntil)}.
+        </Body>
+      ) : null}
+      <Small soft>
+        {[owner, source && `${source.text}, ${isoDayName(source.on)}`].filter(Boolean).join(' · ') ||
+          'Nobody told yet whose it is.'}
+      </Small>
       <Small soft>This is what was told, not the law.</Small>
     </View>
   );
@@ -99,7 +171,11 @@ function Coming({ place, places }: { readonly place: Place; readonly places: rea
   return (
     <View style={styles.block}>
       <Heading>When to come</Heading>
-      {!looked ? <Loading what="Looking ahead …" /> : list.length === 0 ? <Body>Nothing that was seen here can be had now or later this year.</Body> : (
+      {!looked ? (
+        <Loading what="Looking ahead …" />
+      ) : list.length === 0 ? (
+        <Body>Nothing that was seen here can be had now or later this year.</Body>
+      ) : (
         <>
           <WindowAxis range={range} today={today} />
           <View role="list" aria-label="What comes here">
@@ -110,9 +186,20 @@ function Coming({ place, places }: { readonly place: Place; readonly places: rea
                   <Strong style={styles.grow}>{CommonName(one.taxon)}</Strong>
                   <SmallStrong>{WHEN[one.when]}</SmallStrong>
                 </View>
-                <WindowBar begins={one.begins} ends={one.ends} range={range} today={today} label={windowWords(one.begins, one.ends)} />
-                <Small>{upper(guide.taxon(one.taxon)?.taxon.parts[one.part]?.name ?? '')}: {windowWords(one.begins, one.ends)}.</Small>
-                {FOR_DRYING.includes(guide.taxon(one.taxon)?.taxon.parts[one.part]?.use ?? '') ? <Small>To be dried: go on a dry day after a dry one, when the dew has gone.</Small> : null}
+                <WindowBar
+                  begins={one.begins}
+                  ends={one.ends}
+                  range={range}
+                  today={today}
+                  label={windowWords(one.begins, one.ends)}
+                />
+                <Small>
+                  {upper(guide.taxon(one.taxon)?.taxon.parts[one.part]?.name ?? '')}:{' '}
+                  {windowWords(one.begins, one.ends)}.
+                </Small>
+                {FOR_DRYING.includes(guide.taxon(one.taxon)?.taxon.parts[one.part]?.use ?? '') ? (
+                  <Small>To be dried: go on a dry day after a dry one, when the dew has gone.</Small>
+                ) : null}
                 {one.why && whyWords(one.why) ? <Small soft>{whyWords(one.why)}</Small> : null}
                 <Rule />
               </View>
@@ -129,33 +216,62 @@ function Coming({ place, places }: { readonly place: Place; readonly places: rea
 function Seen({ place }: { readonly place: Place }) {
   const group = useApp(({ me: { person } }) => person?.groups.find((one) => one.id === place.page.group));
   const [all, setAll] = useState(false);
-  const sightings = useMemo(() => [...place.page.sightings].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0)), [place]);
+  const sightings = useMemo(
+    () => [...place.page.sightings].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0)),
+    [place],
+  );
   const shown = all ? sightings : sightings.slice(0, 5);
   return (
     <View style={styles.block}>
       <Heading>What was seen here</Heading>
-      {sightings.length === 0 ? <Body>Nothing yet. A look at which nothing was there counts too.</Body> : null}
+      {sightings.length === 0 ? (
+        <Body>Nothing yet. A look at which nothing was there counts too.</Body>
+      ) : null}
       <View role="list" aria-label="Sightings">
         {shown.map(({ id, taxon, what, stages, on, note, by, worthVisit }) => (
           <View key={id} role="listitem" style={styles.seen}>
-            <Body>{CommonName(taxon as never)}{what === 'nothing' ? ': looked, nothing' : what === 'suspected' ? ': suspected here' : stages ? `: ${stages.map((stage) => lowerFirst(stageName(stage))).join(', ')}` : ''}{worthVisit ? ', worth a visit' : ''}</Body>
-            <Small soft>{[isoDayName(on), group ? memberName(group, by) : undefined, note].filter(Boolean).join(' · ')}</Small>
+            <Body>
+              {CommonName(taxon as never)}
+              {what === 'nothing'
+                ? ': looked, nothing'
+                : what === 'suspected'
+                  ? ': suspected here'
+                  : stages
+                    ? `: ${stages.map((stage) => lowerFirst(stageName(stage))).join(', ')}`
+                    : ''}
+              {worthVisit ? ', worth a visit' : ''}
+            </Body>
+            <Small soft>
+              {[isoDayName(on), group ? memberName(group, by) : undefined, note].filter(Boolean).join(' · ')}
+            </Small>
           </View>
         ))}
       </View>
-      {shown.length < sightings.length ? <Button label={`All ${sightings.length}`} tone="plain" style={styles.start} onPress={() => setAll(true)} /> : null}
+      {shown.length < sightings.length ? (
+        <Button
+          label={`All ${sightings.length}`}
+          tone="plain"
+          style={styles.start}
+          onPress={() => setAll(true)}
+        />
+      ) : null}
       <LookingBack place={place} />
     </View>
   );
 }
-
 
 const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
   column: { gap: space.xl },
   grow: { flex: 1 },
   block: { gap: space.s },
-  danger: { gap: space.xs, padding: space.m, backgroundColor: colour.card, borderLeftWidth: stroke.thick * 2, borderLeftColor: colour.ink },
+  danger: {
+    gap: space.xs,
+    padding: space.m,
+    backgroundColor: colour.card,
+    borderLeftWidth: stroke.thick * 2,
+    borderLeftColor: colour.ink,
+  },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
   line: { gap: space.xs, paddingTop: space.m },
   first: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },

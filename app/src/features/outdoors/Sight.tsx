@@ -5,8 +5,8 @@ import { isoOf } from '@pause/core/day';
 import { taxaSeenAt } from '@pause/core/season';
 import { guide } from '../../evaluate/guide';
 import { useAct } from '../../store/store';
-import { CommonName, stageName } from '../../words/names';
 import { Button, Chip, ChipRow, Heading, Input, Small, space } from '../../ui';
+import { CommonName, stageName } from '../../words/names';
 import { ChooseTaxon } from '../ChooseTaxon';
 import { seenPlace, useDay, type Place } from './usePlaces';
 
@@ -25,15 +25,36 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
   const said = note.trim();
   const tell = () => {
     if (!taxon) return;
-    void import('../../store/outside').then(({ sight }) => act(sight(place.id, {
-      on: isoOf(today), taxon: taxon.id, what, ...(what === 'seen' && stages.length > 0 ? { stages: [...stages] } : {}), ...(worth ? { worthVisit: true } : {}), ...(said ? { note: said } : {}),
-    }))).then((kept) => { if (kept) onDone(); });
+    void import('../../store/outside')
+      .then(({ sight }) =>
+        act(
+          sight(place.id, {
+            on: isoOf(today),
+            taxon: taxon.id,
+            what,
+            ...(what === 'seen' && stages.length > 0 ? { stages: [...stages] } : {}),
+            ...(worth ? { worthVisit: true } : {}),
+            ...(said ? { note: said } : {}),
+          }),
+        ),
+      )
+      .then((kept) => {
+        if (kept) onDone();
+      });
   };
   if (!taxon) {
     return (
       <View style={styles.block}>
         <Heading>What do you see?</Heading>
-        <ChooseTaxon label="Name of what you see" placeholder="A name; what was seen here stands below" first={before} onChoose={(one) => { setTaxon(one); setWhat(one.grade === 'none' ? 'seen' : 'suspected'); }} />
+        <ChooseTaxon
+          label="Name of what you see"
+          placeholder="A name; what was seen here stands below"
+          first={before}
+          onChoose={(one) => {
+            setTaxon(one);
+            setWhat(one.grade === 'none' ? 'seen' : 'suspected');
+          }}
+        />
       </View>
     );
   }
@@ -47,12 +68,37 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
       </ChipRow>
       {what === 'seen' ? (
         <ChipRow label="At which stages">
-          {taxon.taxon.stages.map((stage) => <Chip key={stage} kind="checkbox" label={stageName(stage)} chosen={stages.includes(stage)} onPress={() => setStages(stages.includes(stage) ? stages.filter((one) => one !== stage) : [...stages, stage])} />)}
+          {taxon.taxon.stages.map((stage) => (
+            <Chip
+              key={stage}
+              kind="checkbox"
+              label={stageName(stage)}
+              chosen={stages.includes(stage)}
+              onPress={() =>
+                setStages(stages.includes(stage) ? stages.filter((one) => one !== stage) : [...stages, stage])
+              }
+            />
+          ))}
         </ChipRow>
       ) : null}
-      {what === 'nothing' ? null : <ChipRow label="For later"><Chip kind="checkbox" label="Worth a visit" chosen={worth} onPress={() => setWorth(!worth)} /></ChipRow>}
-      <Input aria-label="A note on it" value={note} onChangeText={setNote} maxLength={2000} placeholder="Where exactly, how many; may stay empty" />
-      {taxon.grade !== 'none' && what !== 'nothing' ? <Small>Suspicion is enough to warn: whoever picks here is told.{place.page.group ? ' The group hears of it at once.' : ''}</Small> : null}
+      {what === 'nothing' ? null : (
+        <ChipRow label="For later">
+          <Chip kind="checkbox" label="Worth a visit" chosen={worth} onPress={() => setWorth(!worth)} />
+        </ChipRow>
+      )}
+      <Input
+        aria-label="A note on it"
+        value={note}
+        onChangeText={setNote}
+        maxLength={2000}
+        placeholder="Where exactly, how many; may stay empty"
+      />
+      {taxon.grade !== 'none' && what !== 'nothing' ? (
+        <Small>
+          Suspicion is enough to warn: whoever picks here is told.
+          {place.page.group ? ' The group hears of it at once.' : ''}
+        </Small>
+      ) : null}
       <View style={styles.ways}>
         <Button label="Put it down" onPress={tell} />
         <Button label="Another one" tone="plain" onPress={() => setTaxon(undefined)} />

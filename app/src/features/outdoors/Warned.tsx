@@ -7,14 +7,16 @@ import { dangerousAt } from '@pause/core/plans';
 import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
 import { useOpenPages } from '../../store/useOpenPages';
+import { Button, colour, Small, space, stroke, Strong, TARGET } from '../../ui';
 import { CommonName } from '../../words/names';
 import { memberName } from '../../words/people';
-import { Button, colour, Small, space, stroke, Strong, TARGET } from '../../ui';
 import { useToday } from '../finds/useFinds';
 import { placeOf, type Place } from './usePlaces';
 import { isoDayName } from './words';
 
-/** Somebody of a group saw or suspects a dangerous one: whoever opens Pause is told, until they have read it. */
+/**
+ * Somebody of a group saw or suspects a dangerous one: whoever opens Pause is told, until they have read it.
+ */
 
 const WARN_DAYS = 14;
 const SHOWN = 3;
@@ -26,23 +28,46 @@ export interface Warning {
 }
 
 /**
- * What others told of dangerous ones in the last fortnight and still stands, newest first; of one kind at one place only the last word.
+ * What others told of dangerous ones in the last fortnight and still stands, newest first; of one kind at one
+ * place only the last word.
  *
  * @param read ids of sightings that were read before
  */
-export function warningsOf(pages: readonly PageRecord[], me: string, now: Date, read: readonly string[], guide: CompiledGuide): Warning[] {
+export function warningsOf(
+  pages: readonly PageRecord[],
+  me: string,
+  now: Date,
+  read: readonly string[],
+  guide: CompiledGuide,
+): Warning[] {
   const since = new Date(now.getTime() - WARN_DAYS * DAY_MS).toISOString();
-  return pages.filter(({ kind, group }) => kind === 'place' && group !== undefined).flatMap((page) => dangerousAt(page.sightings, guide).flatMap((taxon): Warning[] => {
-    const told = page.sightings.filter((one) => one.taxon === taxon && one.what !== 'nothing' && one.by !== me && one.at >= since).sort((a, b) => (a.at < b.at ? 1 : -1));
-    const [sighting] = told;
-    return sighting && !told.some(({ id }) => read.includes(id)) ? [{ place: placeOf(page), sighting }] : [];
-  })).sort((a, b) => (a.sighting.at < b.sighting.at ? 1 : -1));
+  return pages
+    .filter(({ kind, group }) => kind === 'place' && group !== undefined)
+    .flatMap((page) =>
+      dangerousAt(page.sightings, guide).flatMap((taxon): Warning[] => {
+        const told = page.sightings
+          .filter((one) => one.taxon === taxon && one.what !== 'nothing' && one.by !== me && one.at >= since)
+          .sort((a, b) => (a.at < b.at ? 1 : -1));
+        const [sighting] = told;
+        return sighting && !told.some(({ id }) => read.includes(id))
+          ? [{ place: placeOf(page), sighting }]
+          : [];
+      }),
+    )
+    .sort((a, b) => (a.sighting.at < b.sighting.at ? 1 : -1));
 }
 
 const READ = 'warned';
 const Ids = z.array(z.string()).catch([]);
-const readBefore = (): Thunk<Promise<string[]>> => async (_, __, { device }) => Ids.parse(await device.file(READ));
-const keepRead = (ids: readonly string[]): Thunk<Promise<void>> => async (_, __, { device }) => { await device.keepFile(READ, ids).catch(() => undefined); };
+const readBefore =
+  (): Thunk<Promise<string[]>> =>
+  async (_, __, { device }) =>
+    Ids.parse(await device.file(READ));
+const keepRead =
+  (ids: readonly string[]): Thunk<Promise<void>> =>
+  async (_, __, { device }) => {
+    await device.keepFile(READ, ids).catch(() => undefined);
+  };
 
 export function Warned() {
   const act = useAct();
@@ -51,8 +76,13 @@ export function Warned() {
   const pages = useApp((state) => state.pages.all);
   const today = useToday();
   const [read, setRead] = useState<readonly string[] | undefined>();
-  useEffect(() => { void act(readBefore()).then(setRead); }, [act]);
-  const warnings = useMemo(() => (opened && me && read ? warningsOf(Object.values(pages), me.id, today, read, guide) : []), [me, opened, pages, read, today]);
+  useEffect(() => {
+    void act(readBefore()).then(setRead);
+  }, [act]);
+  const warnings = useMemo(
+    () => (opened && me && read ? warningsOf(Object.values(pages), me.id, today, read, guide) : []),
+    [me, opened, pages, read, today],
+  );
   if (!read || warnings.length === 0) return null;
   const understood = () => {
     const now = [...read, ...warnings.map(({ sighting }) => sighting.id)].slice(-200);
@@ -66,20 +96,34 @@ export function Warned() {
         return (
           <Link key={id} href={{ pathname: '/place/[id]', params: { id: place.id } }} asChild>
             <Pressable role="link" style={styles.line}>
-              <Strong>{CommonName(taxon)} {what === 'suspected' ? 'suspected' : 'seen'}: {place.name}</Strong>
-              <Small>{[group ? memberName(group, by) : undefined, isoDayName(on), note].filter(Boolean).join(' · ')}</Small>
+              <Strong>
+                {CommonName(taxon)} {what === 'suspected' ? 'suspected' : 'seen'}: {place.name}
+              </Strong>
+              <Small>
+                {[group ? memberName(group, by) : undefined, isoDayName(on), note]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </Small>
             </Pressable>
           </Link>
         );
       })}
-      {warnings.length > SHOWN ? <Small>And {warnings.length - SHOWN} more, on the places’ pages.</Small> : null}
+      {warnings.length > SHOWN ? (
+        <Small>And {warnings.length - SHOWN} more, on the places’ pages.</Small>
+      ) : null}
       <Button label="Understood" tone="outline" style={styles.start} onPress={understood} />
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  warned: { gap: space.s, padding: space.m, backgroundColor: colour.card, borderLeftWidth: stroke.thick * 2, borderLeftColor: colour.ink },
+  warned: {
+    gap: space.s,
+    padding: space.m,
+    backgroundColor: colour.card,
+    borderLeftWidth: stroke.thick * 2,
+    borderLeftColor: colour.ink,
+  },
   line: { minHeight: TARGET, justifyContent: 'center' },
   start: { alignSelf: 'flex-start' },
 });

@@ -39,7 +39,16 @@ export function WindowAxis({ range, today }: { readonly range: Range; readonly t
           {monthsIn(range).map((day) => (
             <G key={day}>
               <Line x1={scale(day)} x2={scale(day)} y1={16} y2={24} stroke={colour.faint} strokeWidth={1} />
-              {scale(day) < width - 34 ? <Text transform={`translate(${scale(day) + 4} 14)`} fontFamily={font.read} fontSize={15} fill={colour.inkSoft}>{MONTH.format(new Date(`${isoOf(day)}T12:00:00Z`))}</Text> : null}
+              {scale(day) < width - 34 ? (
+                <Text
+                  transform={`translate(${scale(day) + 4} 14)`}
+                  fontFamily={font.read}
+                  fontSize={15}
+                  fill={colour.inkSoft}
+                >
+                  {MONTH.format(new Date(`${isoOf(day)}T12:00:00Z`))}
+                </Text>
+              ) : null}
             </G>
           ))}
           <Line x1={scale(today)} x2={scale(today)} y1={15} y2={24} stroke={colour.ink} strokeWidth={3} />
@@ -49,18 +58,61 @@ export function WindowAxis({ range, today }: { readonly range: Range; readonly t
   );
 }
 
-/** When something can be had: the full bar where that is likelier than not, the thin line as far as it may be. */
-export function WindowBar({ begins, ends, range, today, label }: { readonly begins: Spread; readonly ends: Spread; readonly range: Range; readonly today: Day; readonly label: string }) {
+/**
+ * When something can be had: the full bar where that is likelier than not, the thin line as far as it may be.
+ */
+export function WindowBar({
+  begins,
+  ends,
+  range,
+  today,
+  label,
+}: {
+  readonly begins: Spread;
+  readonly ends: Spread;
+  readonly range: Range;
+  readonly today: Day;
+  readonly label: string;
+}) {
   const [width, onLayout] = useWidth();
   const scale = scaleOf(range, width);
   const [first, last] = [scale(begins.mid), scale(Math.max(ends.mid, begins.mid + 1))];
   return (
-    <View style={styles.bar} onLayout={onLayout} role="img" aria-label={`${label}: ${windowWords(begins, ends)}`}>
+    <View
+      style={styles.bar}
+      onLayout={onLayout}
+      role="img"
+      aria-label={`${label}: ${windowWords(begins, ends)}`}
+    >
       {width > 0 ? (
         <Svg width={width} height={22}>
-          {monthsIn(range).map((day) => <Line key={day} x1={scale(day)} x2={scale(day)} y1={0} y2={22} stroke={colour.line} strokeWidth={1} />)}
-          <Line x1={scale(begins.low)} x2={scale(ends.high)} y1={11} y2={11} stroke={colour.ink} strokeWidth={2} />
-          <Line x1={first} x2={Math.max(first + 3, last)} y1={11} y2={11} stroke={colour.ink} strokeWidth={14} />
+          {monthsIn(range).map((day) => (
+            <Line
+              key={day}
+              x1={scale(day)}
+              x2={scale(day)}
+              y1={0}
+              y2={22}
+              stroke={colour.line}
+              strokeWidth={1}
+            />
+          ))}
+          <Line
+            x1={scale(begins.low)}
+            x2={scale(ends.high)}
+            y1={11}
+            y2={11}
+            stroke={colour.ink}
+            strokeWidth={2}
+          />
+          <Line
+            x1={first}
+            x2={Math.max(first + 3, last)}
+            y1={11}
+            y2={11}
+            stroke={colour.ink}
+            strokeWidth={14}
+          />
           <Line x1={scale(today)} x2={scale(today)} y1={0} y2={22} stroke={colour.mark} strokeWidth={3} />
           <Line x1={scale(today)} x2={scale(today)} y1={0} y2={22} stroke={colour.ink} strokeWidth={1} />
         </Svg>

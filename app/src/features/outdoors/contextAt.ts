@@ -1,18 +1,38 @@
-import { standing, type CharacterId, type Context, type Kingdom, type PageRecord, type ReadingValue, type StateId, type TaxonId } from '@pause/core';
-import { contaminationAt, dangerousAt, groundAnswers, pickingAt } from '@pause/core/plans';
+import {
+  standing,
+  type CharacterId,
+  type Context,
+  type Kingdom,
+  type PageRecord,
+  type ReadingValue,
+  type StateId,
+  type TaxonId,
+} from '@pause/core';
 import { isoOf, dayAt } from '@pause/core/day';
+import { contaminationAt, dangerousAt, groundAnswers, pickingAt } from '@pause/core/plans';
 import { guide } from '../../evaluate/guide';
 import type { Thunk } from '../../store/store';
 
-/** What a place tells of a find that begins there: only what was told, the rest is asked. @param today a day like 2026-09-14 */
-export function contextAt(page: PageRecord, taxon: TaxonId | undefined, part: string | undefined, today: string): Partial<Context> {
+/**
+ * What a place tells of a find that begins there: only what was told, the rest is asked.
+ *
+ * @param today a day like 2026-09-14
+ */
+export function contextAt(
+  page: PageRecord,
+  taxon: TaxonId | undefined,
+  part: string | undefined,
+  today: string,
+): Partial<Context> {
   const fields = standing(page, 'place');
   const neighbours = dangerousAt(page.sightings, guide);
   const permission = taxon === undefined ? undefined : pickingAt(fields, taxon, part, today).permission;
   const contamination = contaminationAt(fields);
   return {
-    ...(fields.elevation === undefined ? {} : { elevation: fields.elevation }), ...(neighbours.length > 0 ? { neighbours } : {}),
-    ...(permission === undefined || permission === 'unknown' ? {} : { permission }), ...(contamination === undefined ? {} : { contamination }),
+    ...(fields.elevation === undefined ? {} : { elevation: fields.elevation }),
+    ...(neighbours.length > 0 ? { neighbours } : {}),
+    ...(permission === undefined || permission === 'unknown' ? {} : { permission }),
+    ...(contamination === undefined ? {} : { contamination }),
   };
 }
 
@@ -25,7 +45,12 @@ export interface AtPlace {
 }
 
 /** The same by the id of a place, with what it is called; nothing where it is not in this notebook. */
-export function atPlace(id: string, kingdom: Kingdom, taxon: TaxonId | undefined, part: string | undefined): Thunk<Promise<AtPlace | undefined>> {
+export function atPlace(
+  id: string,
+  kingdom: Kingdom,
+  taxon: TaxonId | undefined,
+  part: string | undefined,
+): Thunk<Promise<AtPlace | undefined>> {
   return async (dispatch, getState, { clock }) => {
     const { layPages } = await import('../../store/outside');
     await dispatch(layPages());
@@ -34,8 +59,16 @@ export function atPlace(id: string, kingdom: Kingdom, taxon: TaxonId | undefined
     if (page?.kind !== 'place') return undefined;
     const now = new Date(clock() + (state.me.person?.offsetMs ?? 0));
     const fields = standing(page, 'place');
-    const answers = groundAnswers(kingdom, fields).map(({ character, states }) => ({ character: character as CharacterId, value: { kind: 'states', states: [...states] as StateId[] } as const }))
+    const answers = groundAnswers(kingdom, fields)
+      .map(({ character, states }) => ({
+        character: character as CharacterId,
+        value: { kind: 'states', states: [...states] as StateId[] } as const,
+      }))
       .filter(({ character }) => guide.character(character));
-    return { context: contextAt(page, taxon, part, isoOf(dayAt(now, -now.getTimezoneOffset()))), answers, name: fields.name };
+    return {
+      context: contextAt(page, taxon, part, isoOf(dayAt(now, -now.getTimezoneOffset()))),
+      answers,
+      name: fields.name,
+    };
   };
 }

@@ -4,12 +4,18 @@ import type { MapData } from '@pause/core/files';
 import { useAct, useApp, type Thunk } from '../../store/store';
 import { chooseFile } from './files';
 
-/** The map that places are drawn on: one's own, kept on this device; else, in the demo, the invented valley. */
+/**
+ * The map that places are drawn on: one's own, kept on this device; else, in the demo, the invented valley.
+ */
 
 // What was kept here had been read whole before.
 const Kept = z.object({ type: z.literal('FeatureCollection'), features: z.array(z.looseObject({})) });
-const kept = (): Thunk<Promise<MapData | undefined>> => async (_, __, { device }) => Kept.safeParse(await device.file('map')).data as unknown as MapData | undefined;
-const theValley = (): Promise<MapData> => import('./valley.json').then((file) => ('default' in file ? file.default : file) as unknown as MapData);
+const kept =
+  (): Thunk<Promise<MapData | undefined>> =>
+  async (_, __, { device }) =>
+    Kept.safeParse(await device.file('map')).data as unknown as MapData | undefined;
+const theValley = (): Promise<MapData> =>
+  import('./valley.json').then((file) => ('default' in file ? file.default : file) as unknown as MapData);
 
 export interface ShownMap {
   readonly data: MapData | undefined;
@@ -29,7 +35,9 @@ export function useMap(): ShownMap {
       const data = own ?? (demo ? await theValley() : undefined);
       if (!gone) setShown({ data, own: own !== undefined });
     });
-    return () => { gone = true; };
+    return () => {
+      gone = true;
+    };
   }, [act, demo, round]);
   return { ...shown, again: () => setRound(round + 1) };
 }
@@ -40,9 +48,14 @@ export function loadMap(): Thunk<Promise<readonly string[]>> {
     const file = await chooseFile('.geojson,.json,application/geo+json');
     if (!file) return [];
     const { readMap, MOST_BYTES } = await import('@pause/core/files');
-    if (file.size > MOST_BYTES) return [`${file.name}: it is larger than ${MOST_BYTES / 1e6} MB. The map stays as it was.`];
+    if (file.size > MOST_BYTES)
+      return [`${file.name}: it is larger than ${MOST_BYTES / 1e6} MB. The map stays as it was.`];
     const read = readMap(await file.text());
-    if ('problems' in read) return [...read.problems.map(({ field, reason }) => `${field}: ${reason}.`), 'The map stays as it was.'];
+    if ('problems' in read)
+      return [
+        ...read.problems.map(({ field, reason }) => `${field}: ${reason}.`),
+        'The map stays as it was.',
+      ];
     try {
       await device.keepFile('map', read.map);
     } catch (error) {
@@ -52,4 +65,8 @@ export function loadMap(): Thunk<Promise<readonly string[]>> {
   };
 }
 
-export const forgetMap = (): Thunk<Promise<void>> => async (_, __, { device }) => { await device.keepFile('map', undefined); };
+export const forgetMap =
+  (): Thunk<Promise<void>> =>
+  async (_, __, { device }) => {
+    await device.keepFile('map', undefined);
+  };

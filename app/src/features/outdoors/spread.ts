@@ -1,10 +1,16 @@
 /**
- * Marks pushed apart until none is nearer to another than a finger needs, as little as that takes, and kept within the sheet.
+ * Marks pushed apart until none is nearer to another than a finger needs, as little as that takes, and kept
+ * within the sheet.
  *
  * @param least pixels between two marks
  */
-export function spread(marks: readonly (readonly [number, number])[], least: number, [width, height]: readonly [number, number]): [number, number][] {
-  const inside = (value: number, most: number) => Math.min(Math.max(value, least / 2), Math.max(least / 2, most - least / 2));
+export function spread(
+  marks: readonly (readonly [number, number])[],
+  least: number,
+  [width, height]: readonly [number, number],
+): [number, number][] {
+  const inside = (value: number, most: number) =>
+    Math.min(Math.max(value, least / 2), Math.max(least / 2, most - least / 2));
   const moved = marks.map(([x, y]): [number, number] => [inside(x, width), inside(y, height)]);
   for (let round = 0; round < 200; round += 1) {
     let still = true;
@@ -22,7 +28,10 @@ export function spread(marks: readonly (readonly [number, number])[], least: num
         b[way] += push;
       }
     }
-    for (const mark of moved) { mark[0] = inside(mark[0], width); mark[1] = inside(mark[1], height); }
+    for (const mark of moved) {
+      mark[0] = inside(mark[0], width);
+      mark[1] = inside(mark[1], height);
+    }
     if (still) break;
   }
   return moved;

@@ -19,14 +19,27 @@ export interface Place {
 export function placeOf(page: PageRecord): Place {
   const fields = standing(page, 'place');
   const withheld = page.told.some((one) => one.withheld === true);
-  return { id: page.id, page, fields, withheld, name: fields.name ?? (withheld ? 'A place of the group' : 'A place without a name') };
+  return {
+    id: page.id,
+    page,
+    fields,
+    withheld,
+    name: fields.name ?? (withheld ? 'A place of the group' : 'A place without a name'),
+  };
 }
 
 /** Every place that this person knows of, by name. */
 export function usePlaces(): { readonly ready: boolean; readonly places: readonly Place[] } {
   const ready = useOpenPages();
   const all = useApp((state) => state.pages.all);
-  const places = useMemo(() => Object.values(all).filter(({ kind }) => kind === 'place').map(placeOf).sort((a, b) => a.name.localeCompare(b.name)), [all]);
+  const places = useMemo(
+    () =>
+      Object.values(all)
+        .filter(({ kind }) => kind === 'place')
+        .map(placeOf)
+        .sort((a, b) => a.name.localeCompare(b.name)),
+    [all],
+  );
   return { ready, places };
 }
 
@@ -37,11 +50,21 @@ export interface EaterPage {
 /** Everybody who eats along, of the pages that are open. */
 export function useEaters(): readonly EaterPage[] {
   const all = useApp((state) => state.pages.all);
-  return useMemo(() => Object.values(all).filter(({ kind }) => kind === 'eater').map((page) => ({ id: page.id, fields: standing(page, 'eater') })), [all]);
+  return useMemo(
+    () =>
+      Object.values(all)
+        .filter(({ kind }) => kind === 'eater')
+        .map((page) => ({ id: page.id, fields: standing(page, 'eater') })),
+    [all],
+  );
 }
 
 /** A place as looking ahead sees it. */
-export const seenPlace = ({ id, fields: { elevation, aspect, shade }, page }: Place): SeenPlace => ({ id, site: { elevation, aspect, shade }, sightings: page.sightings });
+export const seenPlace = ({ id, fields: { elevation, aspect, shade }, page }: Place): SeenPlace => ({
+  id,
+  site: { elevation, aspect, shade },
+  sightings: page.sightings,
+});
 
 /** Today by the notebook's clock and this device's time zone, as a number. */
 export function useDay(): Day {

@@ -15,7 +15,10 @@ export interface Zoom {
   readonly whole: () => void;
 }
 
-/** Two fingers move the sheet, one only once it is drawn larger: until then it scrolls the page. The wheel belongs to the page too, but with the control key. */
+/**
+ * Two fingers move the sheet, one only once it is drawn larger: until then it scrolls the page. The wheel
+ * belongs to the page too, but with the control key.
+ */
 function wanted(event: Event, scale: number): boolean {
   if (event.type === 'wheel') return (event as WheelEvent).ctrlKey || (event as WheelEvent).metaKey;
   if ('touches' in event) return (event as TouchEvent).touches.length > 1 || scale > 1;
@@ -31,7 +34,16 @@ export function useZoom(width: number, height: number): Zoom {
   useEffect(() => {
     const node = sheet.current as unknown as HTMLElement | null;
     if (!node || width === 0) return undefined;
-    const made = zoom<HTMLElement, unknown>().scaleExtent([1, NEAREST]).extent([[0, 0], [width, height]]).translateExtent([[0, 0], [width, height]])
+    const made = zoom<HTMLElement, unknown>()
+      .scaleExtent([1, NEAREST])
+      .extent([
+        [0, 0],
+        [width, height],
+      ])
+      .translateExtent([
+        [0, 0],
+        [width, height],
+      ])
       .filter((event: Event) => wanted(event, scale.current))
       .on('zoom', ({ transform: now }: { transform: ZoomTransform }) => {
         scale.current = now.k;
@@ -39,21 +51,36 @@ export function useZoom(width: number, height: number): Zoom {
       });
     behaviour.current = made;
     select(node).call(made).on('dblclick.zoom', null);
-    return () => { select(node).on('.zoom', null); };
+    return () => {
+      select(node).on('.zoom', null);
+    };
   }, [height, width]);
-  const on = (act: (made: ZoomBehavior<HTMLElement, unknown>, selection: ReturnType<typeof select<HTMLElement, unknown>>) => void) => {
+  const on = (
+    act: (
+      made: ZoomBehavior<HTMLElement, unknown>,
+      selection: ReturnType<typeof select<HTMLElement, unknown>>,
+    ) => void,
+  ) => {
     const node = sheet.current as unknown as HTMLElement | null;
     if (node && behaviour.current) act(behaviour.current, select<HTMLElement, unknown>(node));
   };
   return {
-    sheet, transform,
-    nearer: (at) => on((made, selection) => {
-      // What one looks at comes to the middle.
-      const k = Math.min(scale.current * STEP, NEAREST);
-      const [x, y] = transform.invert([at[0], at[1]]);
-      made.transform(selection, zoomIdentity.translate(width / 2, height / 2).scale(k).translate(-x, -y));
-      made.translateBy(selection, 0, 0);
-    }),
+    sheet,
+    transform,
+    nearer: (at) =>
+      on((made, selection) => {
+        // What one looks at comes to the middle.
+        const k = Math.min(scale.current * STEP, NEAREST);
+        const [x, y] = transform.invert([at[0], at[1]]);
+        made.transform(
+          selection,
+          zoomIdentity
+            .translate(width / 2, height / 2)
+            .scale(k)
+            .translate(-x, -y),
+        );
+        made.translateBy(selection, 0, 0);
+      }),
     farther: () => on((made, selection) => made.scaleBy(selection, 1 / STEP)),
     whole: () => on((made, selection) => made.transform(selection, zoomIdentity)),
   };

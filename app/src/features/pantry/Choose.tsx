@@ -33,7 +33,10 @@ export interface Chosen<C extends Choice> {
 export const WHOLE = 'whole';
 
 /** How much of something is taken, as it was typed or chosen; nothing typed is nothing yet. */
-export function amountOf({ source, left }: Choice, text: string): { readonly source: Source; readonly problem?: string } {
+export function amountOf(
+  { source, left }: Choice,
+  text: string,
+): { readonly source: Source; readonly problem?: string } {
   const said = text.trim();
   if (said === WHOLE) return { source: left ? { ...source, amount: left } : source };
   if (said === '') return { source, problem: NOTHING_YET };
@@ -48,11 +51,22 @@ const NOTHING_YET = 'how much it is';
 /** @param first what is chosen as soon as it is there, until something else is */
 export function useChosen<C extends Choice>(choices: readonly C[], first: string | undefined): Chosen<C> {
   const [told, set] = useState<Readonly<Record<string, string>>>();
-  const texts = told ?? (first !== undefined && choices.some(({ source, not }) => source.id === first && not === undefined) ? { [first]: '' } : {});
+  const texts =
+    told ??
+    (first !== undefined && choices.some(({ source, not }) => source.id === first && not === undefined)
+      ? { [first]: '' }
+      : {});
   const picked = choices.filter(({ source }) => source.id in texts);
   const amounts = picked.map((one) => amountOf(one, texts[one.source.id] ?? ''));
   const groups = new Set(picked.map(({ group }) => group));
-  return { picked, amounts, right: picked.length > 0 && amounts.every(({ problem }) => problem === undefined), group: groups.size === 1 ? [...groups][0] : undefined, texts, set };
+  return {
+    picked,
+    amounts,
+    right: picked.length > 0 && amounts.every(({ problem }) => problem === undefined),
+    group: groups.size === 1 ? [...groups][0] : undefined,
+    texts,
+    set,
+  };
 }
 
 const IN: Readonly<Record<KeptAmount['unit'], string>> = { g: 'grams', ml: 'millilitres', piece: 'pieces' };
@@ -62,7 +76,11 @@ interface ChooseProps {
   readonly chosen: Chosen<Choice>;
   /** What is asked for each: "How much of it goes in". */
   readonly asks: string;
-  /** What is offered in place of an amount: "All of it". @param known whether anybody knows how much there is */
+  /**
+   * What is offered in place of an amount: "All of it".
+   *
+   * @param known whether anybody knows how much there is
+   */
   readonly whole: (known: boolean) => string;
 }
 
@@ -77,7 +95,20 @@ export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }
           const problem = amounts.find(({ source }) => source.id === id)?.problem;
           return (
             <View key={id} role="listitem">
-              <Pressable role="checkbox" aria-checked={text !== undefined} aria-label={`${name}, ${line}`} disabled={not !== undefined} onPress={() => set(text === undefined ? { ...texts, [id]: '' } : Object.fromEntries(Object.entries(texts).filter(([other]) => other !== id)))} style={styles.choice}>
+              <Pressable
+                role="checkbox"
+                aria-checked={text !== undefined}
+                aria-label={`${name}, ${line}`}
+                disabled={not !== undefined}
+                onPress={() =>
+                  set(
+                    text === undefined
+                      ? { ...texts, [id]: '' }
+                      : Object.fromEntries(Object.entries(texts).filter(([other]) => other !== id)),
+                  )
+                }
+                style={styles.choice}
+              >
                 <View style={[styles.mark, text !== undefined && styles.marked]} />
                 <View style={styles.grow}>
                   <Strong>{name}</Strong>
@@ -87,9 +118,20 @@ export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }
               </Pressable>
               {text === undefined ? null : (
                 <View style={styles.amount}>
-                  <Field label={`${asks}, in ${IN[left?.unit ?? 'g']}`} inputMode="decimal" value={text === WHOLE ? '' : text} onChangeText={(more) => set({ ...texts, [id]: more })} {...(problem && problem !== NOTHING_YET ? { wrong: problem } : {})} />
+                  <Field
+                    label={`${asks}, in ${IN[left?.unit ?? 'g']}`}
+                    inputMode="decimal"
+                    value={text === WHOLE ? '' : text}
+                    onChangeText={(more) => set({ ...texts, [id]: more })}
+                    {...(problem && problem !== NOTHING_YET ? { wrong: problem } : {})}
+                  />
                   <ChipRow label={`How much of ${name}`}>
-                    <Chip kind="checkbox" label={left ? `${whole(true)}: ${amountWords(left)}` : whole(false)} chosen={text === WHOLE} onPress={() => set({ ...texts, [id]: text === WHOLE ? '' : WHOLE })} />
+                    <Chip
+                      kind="checkbox"
+                      label={left ? `${whole(true)}: ${amountWords(left)}` : whole(false)}
+                      chosen={text === WHOLE}
+                      onPress={() => set({ ...texts, [id]: text === WHOLE ? '' : WHOLE })}
+                    />
                   </ChipRow>
                 </View>
               )}
@@ -104,9 +146,22 @@ export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }
 
 const MARK = 24;
 const styles = StyleSheet.create({
-  choice: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET + 4, paddingVertical: space.s },
+  choice: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: TARGET + 4,
+    paddingVertical: space.s,
+  },
   grow: { flex: 1 },
-  mark: { width: MARK, height: MARK, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: 3, backgroundColor: colour.card },
+  mark: {
+    width: MARK,
+    height: MARK,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    borderRadius: 3,
+    backgroundColor: colour.card,
+  },
   marked: { backgroundColor: colour.ink },
   amount: { gap: space.s, paddingBottom: space.m, paddingLeft: MARK + space.m },
 });

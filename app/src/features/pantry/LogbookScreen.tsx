@@ -7,8 +7,27 @@ import { isoOf } from '@pause/core/day';
 import { yearOf, yearsOf, type Year } from '@pause/core/logbook';
 import { toGrams, usualWeights, weighed } from '@pause/core/take';
 import { useAct, useApp } from '../../store/store';
+import {
+  Body,
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  font,
+  Heading,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  Title,
+  useWide,
+  typeSize,
+} from '../../ui';
 import { CommonName } from '../../words/names';
-import { Body, Button, Chip, ChipRow, colour, font, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, Strong, Title, useWide, typeSize } from '../../ui';
 import { useFinds } from '../finds/useFinds';
 import { useDay } from '../outdoors/usePlaces';
 import { weighingsOf } from '../take/harvests';
@@ -23,30 +42,61 @@ export function LogbookScreen() {
   const { items } = useFinds();
   const wide = useWide();
   const today = isoOf(useDay());
-  const years = yearsOf([today, ...items.map(({ startedAt }) => startedAt), ...pantry.harvests.flatMap(({ fields }) => fields.on ?? [])]);
+  const years = yearsOf([
+    today,
+    ...items.map(({ startedAt }) => startedAt),
+    ...pantry.harvests.flatMap(({ fields }) => fields.on ?? []),
+  ]);
   const [year, setYear] = useState<number>();
   const me = useApp((state) => state.me.person);
   const [all, setAll] = useState(false);
   const mine = (person: string | undefined) => all || person === undefined || person === me?.id;
-  if (!pantry.ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
+  if (!pantry.ready)
+    return (
+      <Screen>
+        <Loading what="Opening the notebook …" />
+      </Screen>
+    );
   const shown = year ?? Number(today.slice(0, 4));
   const one = yearOf({
-    year: shown, finds: items.filter(({ person }) => mine(person)), harvests: harvestsIn(pantry, mine), batches: pantry.batches.flatMap(({ person, fields }) => (mine(person) ? fields.on ?? [] : [])), meals: pantry.portions.flatMap(({ person, fields }) => (mine(person) && fields.what === 'meal' ? fields.at ?? [] : [])),
+    year: shown,
+    finds: items.filter(({ person }) => mine(person)),
+    harvests: harvestsIn(pantry, mine),
+    batches: pantry.batches.flatMap(({ person, fields }) => (mine(person) ? (fields.on ?? []) : [])),
+    meals: pantry.portions.flatMap(({ person, fields }) =>
+      mine(person) && fields.what === 'meal' ? (fields.at ?? []) : [],
+    ),
   });
   return (
     <Screen>
       <Title>Logbook</Title>
-      {years.length > 1 ? <ChipRow label="Year">{years.map((each) => <Chip key={each} label={String(each)} chosen={each === shown} onPress={() => setYear(each)} />)}</ChipRow> : null}
+      {years.length > 1 ? (
+        <ChipRow label="Year">
+          {years.map((each) => (
+            <Chip key={each} label={String(each)} chosen={each === shown} onPress={() => setYear(each)} />
+          ))}
+        </ChipRow>
+      ) : null}
       {me && me.groups.length > 0 ? (
         <ChipRow label="Whose">
           <Chip label="Yours" chosen={!all} onPress={() => setAll(false)} />
           <Chip label="With your groups’" chosen={all} onPress={() => setAll(true)} />
         </ChipRow>
       ) : null}
-      {one.finds === 0 && one.grams === 0 ? <Notice title={`Nothing in ${shown} yet`} text="What you check, collect and make stands here, a year at a time." /> : (
+      {one.finds === 0 && one.grams === 0 ? (
+        <Notice
+          title={`Nothing in ${shown} yet`}
+          text="What you check, collect and make stands here, a year at a time."
+        />
+      ) : (
         <View style={wide ? styles.columns : styles.column}>
-          <View style={[styles.block, wide && styles.grow]}><Numbers year={one} /><Months year={one} /></View>
-          <View style={[styles.block, wide && styles.grow]}><Taxa year={one} /></View>
+          <View style={[styles.block, wide && styles.grow]}>
+            <Numbers year={one} />
+            <Months year={one} />
+          </View>
+          <View style={[styles.block, wide && styles.grow]}>
+            <Taxa year={one} />
+          </View>
         </View>
       )}
       <Files today={today} />
@@ -56,19 +106,48 @@ export function LogbookScreen() {
 
 /** Harvests with their weight, by the scales of who took them. */
 function harvestsIn({ harvests }: Pantry, mine: (person: string) => boolean) {
-  return harvests.flatMap(({ person, fields: { on, taxon, part, taken } }) => (!mine(person) || on === undefined || taxon === undefined || part === undefined || !taken ? [] : [{ on, taxon, grams: toGrams(taken, weighed(usualWeights(part), weighingsOf(harvests, { taxon, part }, person))) }]));
+  return harvests.flatMap(({ person, fields: { on, taxon, part, taken } }) =>
+    !mine(person) || on === undefined || taxon === undefined || part === undefined || !taken
+      ? []
+      : [
+          {
+            on,
+            taxon,
+            grams: toGrams(
+              taken,
+              weighed(usualWeights(part), weighingsOf(harvests, { taxon, part }, person)),
+            ),
+          },
+        ],
+  );
 }
 
 function Numbers({ year }: { readonly year: Year }) {
-  const all = [['Finds', String(year.finds)], ['Walked away from', String(year.left)], ['Collected', String(year.collected)], ['Gathered', amountWords({ amount: year.grams, unit: 'g' })], ['Batches made', String(year.batches)], ['Meals', String(year.meals)]] as const;
+  const all = [
+    ['Finds', String(year.finds)],
+    ['Walked away from', String(year.left)],
+    ['Collected', String(year.collected)],
+    ['Gathered', amountWords({ amount: year.grams, unit: 'g' })],
+    ['Batches made', String(year.batches)],
+    ['Meals', String(year.meals)],
+  ] as const;
   return (
     <View style={styles.numbers} role="list" aria-label="The year in numbers">
-      {all.map(([name, value]) => <View key={name} role="listitem" style={styles.number}><Heading>{value}</Heading><Small soft>{name}</Small></View>)}
+      {all.map(([name, value]) => (
+        <View key={name} role="listitem" style={styles.number}>
+          <Heading>{value}</Heading>
+          <Small soft>{name}</Small>
+        </View>
+      ))}
     </View>
   );
 }
 
-const MONTHS = Array.from({ length: 12 }, (_, month) => new Intl.DateTimeFormat(undefined, { month: 'narrow', timeZone: 'UTC' }).format(new Date(Date.UTC(2026, month, 15))));
+const MONTHS = Array.from({ length: 12 }, (_, month) =>
+  new Intl.DateTimeFormat(undefined, { month: 'narrow', timeZone: 'UTC' }).format(
+    new Date(Date.UTC(2026, month, 15)),
+  ),
+);
 const HEIGHT = 130;
 const BELOW = 24;
 
@@ -81,7 +160,12 @@ function Months({ year: { months } }: { readonly year: Year }) {
   const step = width / 12;
   return (
     <View style={styles.block}>
-      <View style={styles.chart} onLayout={onLayout} role="img" aria-label={`Finds by month: ${months.map(({ collected, other }, month) => `${MONTHS[month]} ${collected + other}`).join(', ')}`}>
+      <View
+        style={styles.chart}
+        onLayout={onLayout}
+        role="img"
+        aria-label={`Finds by month: ${months.map(({ collected, other }, month) => `${MONTHS[month]} ${collected + other}`).join(', ')}`}
+      >
         {width > 0 ? (
           <Svg width={width} height={HEIGHT}>
             {months.map(({ collected, other }, month) => {
@@ -89,14 +173,53 @@ function Months({ year: { months } }: { readonly year: Year }) {
               const x = month * step + step * 0.18;
               return (
                 <G key={month}>
-                  {other > 0 ? <Path d={boxPath(x, foot - y(collected) - y(other), step * 0.64, y(other))} fill={colour.card} stroke={colour.ink} strokeWidth={1.5} /> : null}
-                  {collected > 0 ? <Path d={boxPath(x, foot - y(collected), step * 0.64, y(collected))} fill={colour.collect} stroke={colour.ink} strokeWidth={1.5} /> : null}
-                  {collected + other > 0 ? <Text transform={`translate(${x + step * 0.32} ${foot - y(collected + other) - 5})`} textAnchor="middle" fontFamily={font.readBold} fontSize={15} fill={colour.ink}>{collected + other}</Text> : null}
-                  <Text transform={`translate(${month * step + step / 2} ${HEIGHT - 6})`} textAnchor="middle" fontFamily={font.read} fontSize={15} fill={colour.inkSoft}>{MONTHS[month]}</Text>
+                  {other > 0 ? (
+                    <Path
+                      d={boxPath(x, foot - y(collected) - y(other), step * 0.64, y(other))}
+                      fill={colour.card}
+                      stroke={colour.ink}
+                      strokeWidth={1.5}
+                    />
+                  ) : null}
+                  {collected > 0 ? (
+                    <Path
+                      d={boxPath(x, foot - y(collected), step * 0.64, y(collected))}
+                      fill={colour.collect}
+                      stroke={colour.ink}
+                      strokeWidth={1.5}
+                    />
+                  ) : null}
+                  {collected + other > 0 ? (
+                    <Text
+                      transform={`translate(${x + step * 0.32} ${foot - y(collected + other) - 5})`}
+                      textAnchor="middle"
+                      fontFamily={font.readBold}
+                      fontSize={15}
+                      fill={colour.ink}
+                    >
+                      {collected + other}
+                    </Text>
+                  ) : null}
+                  <Text
+                    transform={`translate(${month * step + step / 2} ${HEIGHT - 6})`}
+                    textAnchor="middle"
+                    fontFamily={font.read}
+                    fontSize={15}
+                    fill={colour.inkSoft}
+                  >
+                    {MONTHS[month]}
+                  </Text>
                 </G>
               );
             })}
-            <Line x1={0} x2={width} y1={HEIGHT - BELOW} y2={HEIGHT - BELOW} stroke={colour.ink} strokeWidth={1.5} />
+            <Line
+              x1={0}
+              x2={width}
+              y1={HEIGHT - BELOW}
+              y2={HEIGHT - BELOW}
+              stroke={colour.ink}
+              strokeWidth={1.5}
+            />
           </Svg>
         ) : null}
       </View>
@@ -115,7 +238,18 @@ function Taxa({ year: { taxa } }: { readonly year: Year }) {
         {taxa.map(({ taxon, finds, collected, left, grams }) => (
           <View key={taxon} role="listitem">
             <View style={styles.line}>
-              <View style={styles.grow}><Strong>{CommonName(taxon)}</Strong><Small soft>{[finds > 0 && (finds === 1 ? 'one find' : `${finds} finds`), collected > 0 && `${collected} collected`, left > 0 && `${left} left`].filter(Boolean).join(', ')}</Small></View>
+              <View style={styles.grow}>
+                <Strong>{CommonName(taxon)}</Strong>
+                <Small soft>
+                  {[
+                    finds > 0 && (finds === 1 ? 'one find' : `${finds} finds`),
+                    collected > 0 && `${collected} collected`,
+                    left > 0 && `${left} left`,
+                  ]
+                    .filter(Boolean)
+                    .join(', ')}
+                </Small>
+              </View>
               {grams > 0 ? <SmallStrong>{amountWords({ amount: grams, unit: 'g' })}</SmallStrong> : null}
             </View>
             <Rule />
@@ -134,7 +268,10 @@ function Files({ today }: { readonly today: string }) {
   return (
     <View style={styles.block}>
       <Heading>All of it, as files</Heading>
-      <Body>Everything that is on this device: whole (JSON), as one table (CSV), or the finds as occurrences (Darwin Core). Each comes in again the same way; nothing that is here is written over.</Body>
+      <Body>
+        Everything that is on this device: whole (JSON), as one table (CSV), or the finds as occurrences
+        (Darwin Core). Each comes in again the same way; nothing that is here is written over.
+      </Body>
       <View style={styles.ways}>
         <Button label="Save it whole" tone="outline" onPress={() => save('json')} />
         <Button label="As a table" tone="outline" onPress={() => save('csv')} />
@@ -142,7 +279,11 @@ function Files({ today }: { readonly today: string }) {
         <Button label="Take a file in" tone="outline" onPress={() => void act(loadLogbook()).then(setSaid)} />
         <Button label="Pantry" tone="plain" onPress={() => router.push('/pantry')} />
       </View>
-      <View role="status" aria-label="What was taken in">{said.map((line) => <SmallStrong key={line}>{line}</SmallStrong>)}</View>
+      <View role="status" aria-label="What was taken in">
+        {said.map((line) => (
+          <SmallStrong key={line}>{line}</SmallStrong>
+        ))}
+      </View>
     </View>
   );
 }

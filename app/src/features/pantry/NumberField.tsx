@@ -23,11 +23,23 @@ const KEPT = 'Kept.';
 const MOST = 1e6;
 
 /** A number that is told when its field is left, if it is as it should be. */
-export function NumberField({ label, value, right, check = (one) => one > 0, whole = false, placeholder, hint, keeps = true, onTell }: NumberProps) {
+export function NumberField({
+  label,
+  value,
+  right,
+  check = (one) => one > 0,
+  whole = false,
+  placeholder,
+  hint,
+  keeps = true,
+  onTell,
+}: NumberProps) {
   const [kept, setKept] = useState(false);
   const [text, setText] = useState(value === undefined ? '' : String(value));
   const number = readNumber(text);
-  const wrong = number !== undefined && !(Number.isFinite(number) && check(number) && (!whole || Number.isInteger(number)) && number <= MOST);
+  const wrong =
+    number !== undefined &&
+    !(Number.isFinite(number) && check(number) && (!whole || Number.isInteger(number)) && number <= MOST);
   const put = () => {
     if (wrong || number === value) return;
     onTell(number);
@@ -36,8 +48,17 @@ export function NumberField({ label, value, right, check = (one) => one > 0, who
   const below = kept ? KEPT : hint;
   return (
     <Field
-      label={label} inputMode="decimal" value={text} onChangeText={(typed) => { setText(typed); setKept(false); }} {...(placeholder ? { placeholder } : {})}
-      {...(below ? { hint: below } : {})} {...(wrong ? { wrong: right } : {})} onBlur={put}
+      label={label}
+      inputMode="decimal"
+      value={text}
+      onChangeText={(typed) => {
+        setText(typed);
+        setKept(false);
+      }}
+      {...(placeholder ? { placeholder } : {})}
+      {...(below ? { hint: below } : {})}
+      {...(wrong ? { wrong: right } : {})}
+      onBlur={put}
     />
   );
 }
@@ -67,8 +88,17 @@ export function QuantityField({ label, of, value, hint, onTell }: QuantityProps)
   const below = kept ? KEPT : hint;
   return (
     <Field
-      label={label} value={text} onChangeText={(typed) => { setText(typed); setKept(false); }} maxLength={30} placeholder={of === 'mass' ? '250 g' : '1 1/2 cups'}
-      {...(below ? { hint: below } : {})} {...(problem === undefined ? {} : { wrong: problem })} onBlur={put}
+      label={label}
+      value={text}
+      onChangeText={(typed) => {
+        setText(typed);
+        setKept(false);
+      }}
+      maxLength={30}
+      placeholder={of === 'mass' ? '250 g' : '1 1/2 cups'}
+      {...(below ? { hint: below } : {})}
+      {...(problem === undefined ? {} : { wrong: problem })}
+      onBlur={put}
     />
   );
 }

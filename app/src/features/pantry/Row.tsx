@@ -29,7 +29,13 @@ export function Row({ href, name, line, end }: RowProps) {
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET + 8, paddingVertical: space.s },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: TARGET + 8,
+    paddingVertical: space.s,
+  },
   grow: { flex: 1 },
   end: { textAlign: 'right', maxWidth: '45%' },
 });

@@ -40,11 +40,22 @@ function useClock(runs: boolean): Date {
 }
 
 /** Timers of a batch: when they were started is kept, so they run on while nothing is open. */
-export function Timers({ id, steps, timers }: { readonly id: string; readonly steps: readonly Step[]; readonly timers: readonly Timer[] }) {
+export function Timers({
+  id,
+  steps,
+  timers,
+}: {
+  readonly id: string;
+  readonly steps: readonly Step[];
+  readonly timers: readonly Timer[];
+}) {
   const act = useAct();
   const at = useClock(timers.length > 0);
   if (timers.length === 0) return null;
-  const stop = (timer: string) => void act(tellOf(id, 'batch', ({ timers: all = [] }) => ({ timers: all.filter((one) => one.id !== timer) })));
+  const stop = (timer: string) =>
+    void act(
+      tellOf(id, 'batch', ({ timers: all = [] }) => ({ timers: all.filter((one) => one.id !== timer) })),
+    );
   return (
     <View role="list" aria-label="Timers" style={styles.all}>
       {timers.map((timer) => {
@@ -53,10 +64,26 @@ export function Timers({ id, steps, timers }: { readonly id: string; readonly st
         return (
           <View key={timer.id} role="listitem" style={[styles.timer, state.state === 'done' && styles.done]}>
             <View style={styles.grow}>
-              <Strong>{state.state === 'running' ? leftWords(state.minutesLeft) : state.state === 'done' ? 'Done' : 'The clock was set back'}</Strong>
-              <Small>{step ? stepWords(step) : timer.step}{state.state === 'clock-set-back' ? '. Nobody knows how long it ran: look at it, and start it anew.' : ''}</Small>
+              <Strong>
+                {state.state === 'running'
+                  ? leftWords(state.minutesLeft)
+                  : state.state === 'done'
+                    ? 'Done'
+                    : 'The clock was set back'}
+              </Strong>
+              <Small>
+                {step ? stepWords(step) : timer.step}
+                {state.state === 'clock-set-back'
+                  ? '. Nobody knows how long it ran: look at it, and start it anew.'
+                  : ''}
+              </Small>
             </View>
-            <Button label={state.state === 'done' ? 'Seen' : 'Stop'} aria-label={`${state.state === 'done' ? 'Seen' : 'Stop'}: ${step ? stepWords(step) : timer.step}`} tone="outline" onPress={() => stop(timer.id)} />
+            <Button
+              label={state.state === 'done' ? 'Seen' : 'Stop'}
+              aria-label={`${state.state === 'done' ? 'Seen' : 'Stop'}: ${step ? stepWords(step) : timer.step}`}
+              tone="outline"
+              onPress={() => stop(timer.id)}
+            />
           </View>
         );
       })}
@@ -69,13 +96,36 @@ export function StartTimer({ id, step }: { readonly id: string; readonly step: S
   const act = useAct();
   const minutes = step.minutes ?? (step.days === undefined ? undefined : step.days * 1440);
   if (minutes === undefined) return null;
-  return <Button label={`Start ${leftWords(minutes).replace(':00', ' minutes')}`} tone="outline" onPress={() => void act(tellOf(id, 'batch', ({ timers = [] }) => ({ timers: [...timers.filter((one) => one.step !== step.id), { id: newId(), step: step.id, startedAt: act(now()), minutes }] })))} />;
+  return (
+    <Button
+      label={`Start ${leftWords(minutes).replace(':00', ' minutes')}`}
+      tone="outline"
+      onPress={() =>
+        void act(
+          tellOf(id, 'batch', ({ timers = [] }) => ({
+            timers: [
+              ...timers.filter((one) => one.step !== step.id),
+              { id: newId(), step: step.id, startedAt: act(now()), minutes },
+            ],
+          })),
+        )
+      }
+    />
+  );
 }
-
 
 const styles = StyleSheet.create({
   all: { gap: space.s },
-  timer: { flexDirection: 'row', alignItems: 'center', gap: space.m, padding: space.m, borderRadius: corner, borderWidth: stroke.medium, borderColor: colour.ink, backgroundColor: colour.card },
+  timer: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    padding: space.m,
+    borderRadius: corner,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    backgroundColor: colour.card,
+  },
   done: { backgroundColor: colour.pause },
   grow: { flex: 1 },
 });

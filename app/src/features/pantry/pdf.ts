@@ -5,7 +5,10 @@ import { PDFDocument, rgb, type PDFFont } from 'pdf-lib';
 import { fontAddress } from '../../ui/fontAddress';
 import type { Sheet } from './sheet';
 
-/** A sheet as a page to save: A4, in two columns, with its letters along; photos after it. Its program is large, and fetched when a sheet is first saved. */
+/**
+ * A sheet as a page to save: A4, in two columns, with its letters along; photos after it. Its program is
+ * large, and fetched when a sheet is first saved.
+ */
 
 const [WIDTH, HEIGHT] = [595.28, 841.89];
 const MARGIN = 36;
@@ -46,17 +49,27 @@ export function wrapped(text: string, width: number, widthOf: (text: string) => 
   return line === '' ? lines : [...lines, line];
 }
 
-export async function pdfOf(sheet: Sheet, photos: readonly Photo[], fonts?: { readonly regular: ArrayBuffer; readonly bold: ArrayBuffer }): Promise<Uint8Array> {
+export async function pdfOf(
+  sheet: Sheet,
+  photos: readonly Photo[],
+  fonts?: { readonly regular: ArrayBuffer; readonly bold: ArrayBuffer },
+): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
   pdf.registerFontkit(fontkit);
   pdf.setTitle(sheet.title);
   pdf.setProducer('Pause');
-  const [regular, bold] = [await pdf.embedFont(fonts?.regular ?? await bytesOf(fontRegular), { subset: true }), await pdf.embedFont(fonts?.bold ?? await bytesOf(fontBold), { subset: true })];
+  const [regular, bold] = [
+    await pdf.embedFont(fonts?.regular ?? (await bytesOf(fontRegular)), { subset: true }),
+    await pdf.embedFont(fonts?.bold ?? (await bytesOf(fontBold)), { subset: true }),
+  ];
   const ink = rgb(0.08, 0.13, 0.11);
   let page = pdf.addPage([WIDTH, HEIGHT]);
   page.drawText('Pause', { x: MARGIN, y: HEIGHT - MARGIN - 14, size: 16, font: bold, color: ink });
   page.drawText(sheet.title, { x: MARGIN + 60, y: HEIGHT - MARGIN - 14, size: 11, font: bold, color: ink });
-  page.drawText('What it was taken for is not what was eaten. Made by the people concerned, from what they saw; reviewed by no expert.', { x: MARGIN, y: HEIGHT - MARGIN - 29, size: SIZE, font: regular, color: ink });
+  page.drawText(
+    'What it was taken for is not what was eaten. Made by the people concerned, from what they saw; reviewed by no expert.',
+    { x: MARGIN, y: HEIGHT - MARGIN - 29, size: SIZE, font: regular, color: ink },
+  );
   let top = HEIGHT - MARGIN - 44;
   let [column, y] = [0, top];
   const next = () => {
@@ -77,14 +90,24 @@ export async function pdfOf(sheet: Sheet, photos: readonly Photo[], fonts?: { re
     // A heading does not stand alone at the foot of a column.
     if (y - HEAD - 2 * LEAD < MARGIN) next();
     put(title, bold, 9.5, HEAD + 5);
-    for (const line of lines) wrapped(line, COLUMN - 8, (text) => regular.widthOfTextAtSize(text, SIZE)).forEach((text, at) => put(at === 0 ? `– ${text}` : `   ${text}`, regular, SIZE, LEAD));
+    for (const line of lines)
+      wrapped(line, COLUMN - 8, (text) => regular.widthOfTextAtSize(text, SIZE)).forEach((text, at) =>
+        put(at === 0 ? `– ${text}` : `   ${text}`, regular, SIZE, LEAD),
+      );
   }
-  for (const { type, bytes } of photos.filter((photo) => photo.type === 'image/jpeg' || photo.type === 'image/png').slice(0, MOST_PICTURES)) {
+  for (const { type, bytes } of photos
+    .filter((photo) => photo.type === 'image/jpeg' || photo.type === 'image/png')
+    .slice(0, MOST_PICTURES)) {
     const image = type === 'image/png' ? await pdf.embedPng(bytes) : await pdf.embedJpg(bytes);
     const scale = Math.min(COLUMN / image.width, 200 / image.height, 1);
     if (y - image.height * scale - 10 < MARGIN) next();
     y -= image.height * scale + 10;
-    page.drawImage(image, { x: MARGIN + column * (COLUMN + GAP), y, width: image.width * scale, height: image.height * scale });
+    page.drawImage(image, {
+      x: MARGIN + column * (COLUMN + GAP),
+      y,
+      width: image.width * scale,
+      height: image.height * scale,
+    });
   }
   return pdf.save();
 }

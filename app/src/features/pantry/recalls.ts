@@ -6,13 +6,31 @@ import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
 import { pantryOf, type Pantry } from './pantry';
 
-/** What no longer stands, as this device knows it; and what the notebook found besides, where it can be reached. */
+/**
+ * What no longer stands, as this device knows it; and what the notebook found besides, where it can be
+ * reached.
+ */
 
 const READ = 'recalled';
 const Ids = z.array(z.string()).catch([]);
-const Changed = z.object({ taxon: z.string(), character: z.string().optional(), readBy: z.array(z.string()) });
-const CauseTold = z.object({ code: z.enum(['verdict', 'decision', 'stray']), of: z.string(), grade: z.enum(['none', 'unpleasant', 'serious', 'deadly']), because: z.enum(['guide', 'record', 'policy', 'rules']).optional(), outcome: z.enum(['leave', 'pause']).optional(), touched: z.literal(true).optional(), changed: z.array(Changed).optional() }) as unknown as z.ZodType<Cause>;
-const Answer = z.object({ recalls: z.array(z.object({ cause: CauseTold, ids: z.array(z.string()) })), run: z.object({ done: z.number(), total: z.number() }).optional() });
+const Changed = z.object({
+  taxon: z.string(),
+  character: z.string().optional(),
+  readBy: z.array(z.string()),
+});
+const CauseTold = z.object({
+  code: z.enum(['verdict', 'decision', 'stray']),
+  of: z.string(),
+  grade: z.enum(['none', 'unpleasant', 'serious', 'deadly']),
+  because: z.enum(['guide', 'record', 'policy', 'rules']).optional(),
+  outcome: z.enum(['leave', 'pause']).optional(),
+  touched: z.literal(true).optional(),
+  changed: z.array(Changed).optional(),
+}) as unknown as z.ZodType<Cause>;
+const Answer = z.object({
+  recalls: z.array(z.object({ cause: CauseTold, ids: z.array(z.string()) })),
+  run: z.object({ done: z.number(), total: z.number() }).optional(),
+});
 
 /** The record as it stands with what waits. */
 export function recordOf(id: string): Thunk<Promise<FindRecord | undefined>> {
@@ -33,13 +51,25 @@ export function causesHere(): Thunk<Promise<Cause[]>> {
     const { descent, harvests } = pantryOf(getState().pages.all);
     const collected = (await device.list()).filter(({ choice }) => choice === 'collect').map(({ id }) => id);
     const roots = [...descent.kinds].flatMap(([id, kind]) => (kind === 'find' ? [id] : []));
-    const causes: Cause[] = strayCauses(harvests.map(({ id, person, fields: { on, bag, sorting } }) => ({ id, person, on, bag, grades: sorting?.grades ?? [] })));
+    const causes: Cause[] = strayCauses(
+      harvests.map(({ id, person, fields: { on, bag, sorting } }) => ({
+        id,
+        person,
+        on,
+        bag,
+        grades: sorting?.grades ?? [],
+      })),
+    );
     for (const [index, id] of [...new Set([...collected, ...roots])].entries()) {
       if (index % AT_ONCE === AT_ONCE - 1) await breathe();
       const record = await dispatch(recordOf(id));
       if (!record) continue;
       try {
-        const cause = causeOf(record, guide, me.person?.groups.find((one) => one.id === record.group)?.policy);
+        const cause = causeOf(
+          record,
+          guide,
+          me.person?.groups.find((one) => one.id === record.group)?.policy,
+        );
         if (cause) causes.push(cause);
       } catch (error) {
         if (!(error instanceof CaseError)) throw error;
@@ -58,13 +88,24 @@ function causesTold(): Thunk<Promise<z.infer<typeof Answer> | undefined>> {
   };
 }
 
-const readBefore = (): Thunk<Promise<string[]>> => async (_, __, { device }) => Ids.parse(await device.file(READ));
-const keepRead = (ids: readonly string[]): Thunk<Promise<void>> => async (_, __, { device }) => { await device.keepFile(READ, ids).catch(() => undefined); };
+const readBefore =
+  (): Thunk<Promise<string[]>> =>
+  async (_, __, { device }) =>
+    Ids.parse(await device.file(READ));
+const keepRead =
+  (ids: readonly string[]): Thunk<Promise<void>> =>
+  async (_, __, { device }) => {
+    await device.keepFile(READ, ids).catch(() => undefined);
+  };
 
 /** By which a recall is known again: it is another one once its causes are. */
-export const recallKey = ({ id, causes }: Pick<Recalled, 'id' | 'causes'>): string => (
-  `${id} ${causes.map((one) => [one.code, one.of, one.grade, one.code === 'verdict' ? `${one.because}-${one.outcome}` : ''].join(' ')).sort().join(' | ')}`.slice(0, 400)
-);
+export const recallKey = ({ id, causes }: Pick<Recalled, 'id' | 'causes'>): string =>
+  `${id} ${causes
+    .map((one) =>
+      [one.code, one.of, one.grade, one.code === 'verdict' ? `${one.because}-${one.outcome}` : ''].join(' '),
+    )
+    .sort()
+    .join(' | ')}`.slice(0, 400);
 
 export interface Recalls {
   /** Everything that is in question and of which there may still be some, or that was eaten. */
@@ -79,7 +120,10 @@ export interface Recalls {
 
 export function recalledOf(pantry: Pantry, causes: readonly Cause[]): Recalled[] {
   const gifts = new Set(pantry.portions.flatMap(({ id, fields }) => (fields.what === 'gift' ? [id] : [])));
-  const gone = new Set([...pantry.batches.flatMap(({ id, fields }) => (fields.ended ? [id] : [])), ...pantry.portions.flatMap(({ id, fields }) => (fields.what === 'thrown-out' ? [id] : []))]);
+  const gone = new Set([
+    ...pantry.batches.flatMap(({ id, fields }) => (fields.ended ? [id] : [])),
+    ...pantry.portions.flatMap(({ id, fields }) => (fields.what === 'thrown-out' ? [id] : [])),
+  ]);
   return recall(pantry.descent, causes, (id) => gifts.has(id)).filter(({ id }) => !gone.has(id));
 }
 
@@ -94,34 +138,59 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
   const [told, setTold] = useState<z.infer<typeof Answer>>();
   const [read, setRead] = useState<readonly string[]>([]);
   const { ready } = pantry;
-  useEffect(() => { void act(readBefore()).then(setRead); }, [act]);
+  useEffect(() => {
+    void act(readBefore()).then(setRead);
+  }, [act]);
   useEffect(() => {
     if (!ready || !known) return undefined;
     let stale = false;
-    void act(causesHere()).then((causes) => { if (!stale) setHere(causes); });
-    return () => { stale = true; };
+    void act(causesHere()).then((causes) => {
+      if (!stale) setHere(causes);
+    });
+    return () => {
+      stale = true;
+    };
   }, [act, finds, known, list, pantry.pages, ready]);
   // Asked anew once what was told here has arrived there.
   useEffect(() => {
     if (!known || away || waits) return undefined;
     let stale = false;
-    void act(causesTold()).then((answer) => { if (!stale) setTold(answer); });
-    return () => { stale = true; };
+    void act(causesTold()).then((answer) => {
+      if (!stale) setTold(answer);
+    });
+    return () => {
+      stale = true;
+    };
   }, [act, away, known, waits]);
   const all = useMemo(() => {
     if (!here) return [];
     const mine = new Set(here.map((one) => one.of));
     // What this device can judge itself it judges by what it knows, which may be newer.
-    const besides = (told?.recalls ?? []).flatMap(({ cause }) => (mine.has(cause.of) || list.some(({ id }) => id === cause.of) || cause.of in pantry.pages ? [] : [cause]));
+    const besides = (told?.recalls ?? []).flatMap(({ cause }) =>
+      mine.has(cause.of) || list.some(({ id }) => id === cause.of) || cause.of in pantry.pages ? [] : [cause],
+    );
     return recalledOf(pantry, [...here, ...besides]);
   }, [here, list, pantry, told]);
-  const done = useMemo(() => new Set([...read, ...pantry.batches.flatMap(({ fields: { recalled } }) => recalled?.because ?? [])]), [pantry, read]);
-  const seenTo = useCallback((one: Recalled) => {
-    setRead((before) => {
-      const now = [...before, recallKey(one)].slice(-500);
-      void act(keepRead(now));
-      return now;
-    });
-  }, [act]);
-  return { all, open: all.filter((one) => !done.has(recallKey(one))), run: told?.run, ready: here !== undefined, seenTo };
+  const done = useMemo(
+    () =>
+      new Set([...read, ...pantry.batches.flatMap(({ fields: { recalled } }) => recalled?.because ?? [])]),
+    [pantry, read],
+  );
+  const seenTo = useCallback(
+    (one: Recalled) => {
+      setRead((before) => {
+        const now = [...before, recallKey(one)].slice(-500);
+        void act(keepRead(now));
+        return now;
+      });
+    },
+    [act],
+  );
+  return {
+    all,
+    open: all.filter((one) => !done.has(recallKey(one))),
+    run: told?.run,
+    ready: here !== undefined,
+    seenTo,
+  };
 }

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
-import { latePart } from '../latePart';
 import { Body, colour, corner, Small, space, stroke, Title } from '../../ui';
+import { latePart } from '../latePart';
 
 const Square = latePart(() => import('../outdoors').then((m) => m.Square));
 
@@ -21,7 +21,17 @@ export function Code({ code, address }: { readonly code: string; readonly addres
 }
 
 const styles = StyleSheet.create({
-  code: { flexDirection: 'row', flexWrap: 'wrap', gap: space.l, alignItems: 'center', padding: space.m, backgroundColor: colour.card, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner },
+  code: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    gap: space.l,
+    alignItems: 'center',
+    padding: space.m,
+    backgroundColor: colour.card,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    borderRadius: corner,
+  },
   square: { backgroundColor: '#FFFFFF' },
   words: { flexShrink: 1, minWidth: 150, flexBasis: 150, flexGrow: 1, gap: space.xs },
 });

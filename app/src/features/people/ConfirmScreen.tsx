@@ -25,12 +25,26 @@ export function ConfirmScreen() {
     if (confirmed?.signedIn === true) router.replace('/');
     else setBefore(confirmed !== undefined);
   };
-  if (before) return <Screen><Notice whole title="It is confirmed already" text="Sign in with your password." action="Sign in" onAction={() => router.replace('/sign-in')} /></Screen>;
+  if (before)
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="It is confirmed already"
+          text="Sign in with your password."
+          action="Sign in"
+          onAction={() => router.replace('/sign-in')}
+        />
+      </Screen>
+    );
   return (
     <Screen>
       <View style={styles.block}>
         <Title>Confirm your e-mail address</Title>
-        <Body>Did you make the account that the letter is about? Then confirm it: you are signed in, and what this device holds goes into your notebook.</Body>
+        <Body>
+          Did you make the account that the letter is about? Then confirm it: you are signed in, and what this
+          device holds goes into your notebook.
+        </Body>
         {wrong ? <SmallStrong role="alert">{wrong}</SmallStrong> : null}
         <Button label="It was me: confirm" disabled={busy} onPress={() => void confirm()} />
         <Button label="It was not me" tone="plain" style={styles.start} onPress={() => router.replace('/')} />
@@ -39,4 +53,7 @@ export function ConfirmScreen() {
   );
 }
 
-const styles = StyleSheet.create({ block: { gap: space.m, maxWidth: 560 }, start: { alignSelf: 'flex-start' } });
+const styles = StyleSheet.create({
+  block: { gap: space.m, maxWidth: 560 },
+  start: { alignSelf: 'flex-start' },
+});

@@ -11,16 +11,31 @@ export function DemoDoor({ onOpen }: { readonly onOpen?: () => void }) {
   return (
     <View style={styles.demo} role="region" aria-label="The demo">
       <Heading>This is the demo</Heading>
-      <Body>The Ostrel valley, its people and their finds are made up. Open it as one of them: one tap, no password.</Body>
-      <Button label="Open it as Mirel Aschkar" onPress={() => void act(openDemo()).then((outcome) => {
-        if (!outcome.ok) setWrong(outcome.title);
-        else onOpen?.();
-      })} />
+      <Body>
+        The Ostrel valley, its people and their finds are made up. Open it as one of them: one tap, no
+        password.
+      </Body>
+      <Button
+        label="Open it as Mirel Aschkar"
+        onPress={() =>
+          void act(openDemo()).then((outcome) => {
+            if (!outcome.ok) setWrong(outcome.title);
+            else onOpen?.();
+          })
+        }
+      />
       {wrong ? <SmallStrong role="alert">{wrong}</SmallStrong> : null}
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  demo: { gap: space.s, padding: space.l, backgroundColor: colour.card, borderWidth: stroke.medium, borderColor: colour.ink, borderRadius: corner },
+  demo: {
+    gap: space.s,
+    padding: space.l,
+    backgroundColor: colour.card,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    borderRadius: corner,
+  },
 });

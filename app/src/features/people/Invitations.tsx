@@ -3,16 +3,20 @@ import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import type { Group, Role } from '../../store/api';
 import { useAct } from '../../store/store';
+import { Button, Chip, ChipRow, Heading, Line, Rule, Small, SmallStrong, space, Strong } from '../../ui';
 import { dayWords } from '../../words/days';
 import { memberName } from '../../words/people';
-import { Button, Chip, ChipRow, Heading, Line, Rule, Small, SmallStrong, space, Strong } from '../../ui';
 import { invitationsOf, inviteTo, takeBackInvitation, type Outcome } from './account';
 import { Code } from './Code';
 import { ROLE, ROLE_MEANS } from './words';
 
 const ROLES = ['keeper', 'member', 'young'] as const;
 const Made = z.object({ code: z.string(), expiresAt: z.string() });
-const Open = z.object({ invitations: z.array(z.object({ id: z.string(), role: z.enum(ROLES), by: z.string(), expiresAt: z.string() })) });
+const Open = z.object({
+  invitations: z.array(
+    z.object({ id: z.string(), role: z.enum(ROLES), by: z.string(), expiresAt: z.string() }),
+  ),
+});
 type OpenInvitation = z.infer<typeof Open>['invitations'][number];
 const DAYS = 7;
 
@@ -31,7 +35,9 @@ export function Invitations({ group, tell }: InvitationsProps) {
     const outcome = await act(invitationsOf(group.id));
     setOpen(Open.safeParse(outcome.ok ? outcome.said : undefined).data?.invitations ?? []);
   }, [act, group.id]);
-  useEffect(() => { void look(); }, [look]);
+  useEffect(() => {
+    void look();
+  }, [look]);
   const makeCode = async () => {
     const outcome = await act(inviteTo(group.id, role, DAYS));
     tell(outcome);
@@ -47,12 +53,31 @@ export function Invitations({ group, tell }: InvitationsProps) {
     <View style={styles.block}>
       <Heading>Let somebody in</Heading>
       <ChipRow label="As what">
-        {ROLES.map((one) => <Chip key={one} label={ROLE[one]} chosen={one === role} onPress={() => { setRole(one); setCode(undefined); }} />)}
+        {ROLES.map((one) => (
+          <Chip
+            key={one}
+            label={ROLE[one]}
+            chosen={one === role}
+            onPress={() => {
+              setRole(one);
+              setCode(undefined);
+            }}
+          />
+        ))}
       </ChipRow>
-      <Small soft>{ROLE[role]}: {ROLE_MEANS[role]}.</Small>
+      <Small soft>
+        {ROLE[role]}: {ROLE_MEANS[role]}.
+      </Small>
       {code ? <Code code={code} address={`${window.location.origin}/join?code=${code}`} /> : null}
-      <Button label={code ? 'Another code' : 'Show a code'} tone="outline" style={styles.start} onPress={() => void makeCode()} />
-      <Small soft>A code that nobody used is worth nothing after {DAYS} days, or once you no longer keep the group.</Small>
+      <Button
+        label={code ? 'Another code' : 'Show a code'}
+        tone="outline"
+        style={styles.start}
+        onPress={() => void makeCode()}
+      />
+      <Small soft>
+        A code that nobody used is worth nothing after {DAYS} days, or once you no longer keep the group.
+      </Small>
       {open.length > 0 ? (
         <>
           <SmallStrong>Not used yet</SmallStrong>
@@ -62,7 +87,10 @@ export function Invitations({ group, tell }: InvitationsProps) {
               <View key={one.id} role="listitem">
                 <Line end={<Button label="Take back" tone="plain" onPress={() => void takeBack(one.id)} />}>
                   <Strong>{ROLE[one.role]}</Strong>
-                  <Small soft>Made by {memberName(group, one.by)}, good until {dayWords(new Date(one.expiresAt), new Date())}</Small>
+                  <Small soft>
+                    Made by {memberName(group, one.by)}, good until{' '}
+                    {dayWords(new Date(one.expiresAt), new Date())}
+                  </Small>
                 </Line>
                 <Rule />
               </View>

@@ -31,10 +31,22 @@ export function JoinScreen() {
     <Screen>
       <View style={wide ? styles.narrow : styles.all}>
         <Title>Join a group</Title>
-        <Body>A keeper of the group shows you a code, or a square to photograph. It lets one person in, once.</Body>
+        <Body>
+          A keeper of the group shows you a code, or a square to photograph. It lets one person in, once.
+        </Body>
         {account ? (
           <>
-            <Field label="Code" value={code} onChangeText={setCode} autoCapitalize="characters" autoCorrect={false} maxLength={40} placeholder="ABCDE-FGHJK" wrong={wrong} onSubmitEditing={() => void join()} />
+            <Field
+              label="Code"
+              value={code}
+              onChangeText={setCode}
+              autoCapitalize="characters"
+              autoCorrect={false}
+              maxLength={40}
+              placeholder="ABCDE-FGHJK"
+              wrong={wrong}
+              onSubmitEditing={() => void join()}
+            />
             <Button label="Join" onPress={() => void join()} />
           </>
         ) : (

@@ -6,7 +6,11 @@ import { useAct } from '../../store/store';
 import { Body, Button, Heading, Notice, Rule, Screen, Small, space, Title } from '../../ui';
 import { lettersInMailbox } from './account';
 
-const Letters = z.object({ letters: z.array(z.object({ id: z.string(), at: z.string(), to: z.string(), subject: z.string(), text: z.string() })) });
+const Letters = z.object({
+  letters: z.array(
+    z.object({ id: z.string(), at: z.string(), to: z.string(), subject: z.string(), text: z.string() }),
+  ),
+});
 type KeptLetter = z.infer<typeof Letters>['letters'][number];
 
 /** The demo's simulated mailbox: what a mail server would send. */
@@ -19,17 +23,29 @@ export function MailboxScreen() {
     setLetters(Letters.safeParse(outcome.ok ? outcome.said : undefined).data?.letters);
     setWrong(outcome.ok ? undefined : outcome.title);
   }, [act]);
-  useEffect(() => { void look(); }, [look]);
+  useEffect(() => {
+    void look();
+  }, [look]);
   return (
     <Screen>
       <View style={styles.block}>
         <Title>Simulated mailbox</Title>
-        <Body>This is the demo: no letter leaves this machine. What a mail server would send lies here, for everybody who uses the demo.</Body>
+        <Body>
+          This is the demo: no letter leaves this machine. What a mail server would send lies here, for
+          everybody who uses the demo.
+        </Body>
         {wrong ? <Notice title="There is no simulated mailbox here" text={wrong} /> : null}
-        {letters?.length === 0 ? <Notice title="It is empty" text="Make an account, or ask for a new password: the letter comes here." /> : null}
+        {letters?.length === 0 ? (
+          <Notice
+            title="It is empty"
+            text="Make an account, or ask for a new password: the letter comes here."
+          />
+        ) : null}
         <Button label="Look again" tone="outline" style={styles.start} onPress={() => void look()} />
         <View role="list" aria-label="Letters">
-          {letters?.map((letter) => <LetterView key={letter.id} letter={letter} />)}
+          {letters?.map((letter) => (
+            <LetterView key={letter.id} letter={letter} />
+          ))}
         </View>
       </View>
     </Screen>
@@ -47,10 +63,27 @@ function LetterView({ letter: { to, subject, text } }: { readonly letter: KeptLe
       <Rule />
       <Heading>{subject}</Heading>
       <Small soft>To {to}</Small>
-      {text.trim().split('\n\n').filter((paragraph) => paragraph !== link).map((paragraph) => <Body key={paragraph}>{paragraph}</Body>)}
-      {address ? <Button label="Open the link" aria-label={`Open the link: ${subject}, to ${to}`} style={styles.start} onPress={() => router.push(`${address.pathname}${address.search}` as '/confirm')} /> : null}
+      {text
+        .trim()
+        .split('\n\n')
+        .filter((paragraph) => paragraph !== link)
+        .map((paragraph) => (
+          <Body key={paragraph}>{paragraph}</Body>
+        ))}
+      {address ? (
+        <Button
+          label="Open the link"
+          aria-label={`Open the link: ${subject}, to ${to}`}
+          style={styles.start}
+          onPress={() => router.push(`${address.pathname}${address.search}` as '/confirm')}
+        />
+      ) : null}
     </View>
   );
 }
 
-const styles = StyleSheet.create({ block: { gap: space.m, maxWidth: 640 }, letter: { gap: space.s, paddingBottom: space.m }, start: { alignSelf: 'flex-start' } });
+const styles = StyleSheet.create({
+  block: { gap: space.m, maxWidth: 640 },
+  letter: { gap: space.s, paddingBottom: space.m },
+  start: { alignSelf: 'flex-start' },
+});

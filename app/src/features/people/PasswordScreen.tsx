@@ -28,12 +28,31 @@ function Ask() {
     setWrong(outcome.ok ? undefined : `E-mail address: ${outcome.title}`);
     setSent(outcome.ok);
   };
-  if (sent) return <LetterSent to={`${email.trim()}, if an account has that address`} then="Its link lets you choose a new password; it is good for one hour." onBack={() => router.replace('/sign-in')} />;
+  if (sent)
+    return (
+      <LetterSent
+        to={`${email.trim()}, if an account has that address`}
+        then="Its link lets you choose a new password; it is good for one hour."
+        onBack={() => router.replace('/sign-in')}
+      />
+    );
   return (
     <View style={styles.block}>
       <Title>A new password</Title>
-      <Body>We send a letter with a link to the address of your account. Until you use it, the old password holds.</Body>
-      <Field label="E-mail address" value={email} onChangeText={setEmail} maxLength={200} inputMode="email" autoCapitalize="none" autoComplete="email" wrong={wrong} onSubmitEditing={() => void ask()} />
+      <Body>
+        We send a letter with a link to the address of your account. Until you use it, the old password holds.
+      </Body>
+      <Field
+        label="E-mail address"
+        value={email}
+        onChangeText={setEmail}
+        maxLength={200}
+        inputMode="email"
+        autoCapitalize="none"
+        autoComplete="email"
+        wrong={wrong}
+        onSubmitEditing={() => void ask()}
+      />
       <Button label="Send the letter" onPress={() => void ask()} />
     </View>
   );
@@ -52,16 +71,41 @@ function Choose({ token }: { readonly token: string }) {
       return;
     }
     const outcome = await act(setPassword(token, password));
-    setWrong(outcome.ok ? undefined : outcome.field === undefined ? outcome.title : `Password: ${outcome.title}`);
+    setWrong(
+      outcome.ok ? undefined : outcome.field === undefined ? outcome.title : `Password: ${outcome.title}`,
+    );
     setStale(!outcome.ok && outcome.status === 400);
     setDone(outcome.ok);
   };
-  if (done) return <Notice whole title="The new password holds" text="You are signed out on every device. Sign in with the new password." action="Sign in" onAction={() => router.replace('/sign-in')} />;
+  if (done)
+    return (
+      <Notice
+        whole
+        title="The new password holds"
+        text="You are signed out on every device. Sign in with the new password."
+        action="Sign in"
+        onAction={() => router.replace('/sign-in')}
+      />
+    );
   return (
     <View style={styles.block}>
       <Title>Choose a new password</Title>
-      <Field label="New password" hint={`At least ${SHORTEST_PASSWORD} characters; a sentence is good`} value={password} onChangeText={setWritten} maxLength={200} secureTextEntry autoComplete="new-password" wrong={wrong} onSubmitEditing={() => void choose()} />
-      {stale ? <Button label="Ask for another letter" onPress={() => router.replace('/reset')} /> : <Button label="Keep this password" onPress={() => void choose()} />}
+      <Field
+        label="New password"
+        hint={`At least ${SHORTEST_PASSWORD} characters; a sentence is good`}
+        value={password}
+        onChangeText={setWritten}
+        maxLength={200}
+        secureTextEntry
+        autoComplete="new-password"
+        wrong={wrong}
+        onSubmitEditing={() => void choose()}
+      />
+      {stale ? (
+        <Button label="Ask for another letter" onPress={() => router.replace('/reset')} />
+      ) : (
+        <Button label="Keep this password" onPress={() => void choose()} />
+      )}
     </View>
   );
 }

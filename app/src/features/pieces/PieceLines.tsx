@@ -4,27 +4,56 @@ import type { Case, CharacterId, StateId } from '@pause/core';
 import type { PieceCheck } from '@pause/core/pieces';
 import { guide } from '../../evaluate/guide';
 import { late } from '../../evaluate/late';
-import { characterName, characterOf, timeWords } from '../../words/names';
 import { Body, colour, Small, space, Strong } from '../../ui';
+import { characterName, characterOf, timeWords } from '../../words/names';
 import { StatePicture } from '../beside/StatePicture';
 import { useOwnRates } from '../practice/ownRates';
 
-const { useNeeded: usePieces } = late<typeof import('@pause/core/pieces')>(() => import('@pause/core/pieces'));
+const { useNeeded: usePieces } = late<typeof import('@pause/core/pieces')>(
+  () => import('@pause/core/pieces'),
+);
 
 export function usePieceCheck(find: Case | undefined): PieceCheck | undefined {
   const program = usePieces();
   const misread = useOwnRates();
-  return useMemo(() => (program && find ? program.pieceCheck(guide, find, {}, misread) : undefined), [program, find, misread]);
+  return useMemo(
+    () => (program && find ? program.pieceCheck(guide, find, {}, misread) : undefined),
+    [program, find, misread],
+  );
 }
 
-/** Everything that each piece has to show, and what could lie among them that the guide does not know at all. */
-export function PieceLines({ check: { checks }, find }: { readonly check: Extract<PieceCheck, { readonly feasible: true }>; readonly find: Case }) {
+/**
+ * Everything that each piece has to show, and what could lie among them that the guide does not know at all.
+ */
+export function PieceLines({
+  check: { checks },
+  find,
+}: {
+  readonly check: Extract<PieceCheck, { readonly feasible: true }>;
+  readonly find: Case;
+}) {
   const relatives = guide.taxon(find.target)?.taxon.nearRelatives ?? [];
   return (
     <>
-      {checks.length === 0 ? <Body>The guide names no lookalike of it. Look at each piece all the same: what is not like the one you checked is a stray.</Body> : null}
-      {checks.map(({ character, seconds }, i) => <PieceLine key={character} target={find.target} stages={find.context.stages} character={character} seconds={seconds} last={i === checks.length - 1} />)}
-      {relatives.length > 0 ? <Small>Could lie among them, and is not in this guide at all: {relatives.join(', ')}.</Small> : null}
+      {checks.length === 0 ? (
+        <Body>
+          The guide names no lookalike of it. Look at each piece all the same: what is not like the one you
+          checked is a stray.
+        </Body>
+      ) : null}
+      {checks.map(({ character, seconds }, i) => (
+        <PieceLine
+          key={character}
+          target={find.target}
+          stages={find.context.stages}
+          character={character}
+          seconds={seconds}
+          last={i === checks.length - 1}
+        />
+      ))}
+      {relatives.length > 0 ? (
+        <Small>Could lie among them, and is not in this guide at all: {relatives.join(', ')}.</Small>
+      ) : null}
     </>
   );
 }
@@ -41,9 +70,15 @@ interface PieceLineProps {
 function PieceLine({ target, stages, character, seconds, last }: PieceLineProps) {
   const known = characterOf(character);
   const at = guide.taxon(target)?.atStage.get(guide.character(character)?.index ?? -1);
-  const usual = [...(at ?? [])].filter(([stage]) => stages?.includes(stage) ?? true).flatMap(([, k]) => (
-    k.kind === 'states' ? [...(guide.character(character)?.stateBit ?? [])].filter(([, bit]) => (bit & k.usual) !== 0).map(([state]) => state as StateId) : []
-  ));
+  const usual = [...(at ?? [])]
+    .filter(([stage]) => stages?.includes(stage) ?? true)
+    .flatMap(([, k]) =>
+      k.kind === 'states'
+        ? [...(guide.character(character)?.stateBit ?? [])]
+            .filter(([, bit]) => (bit & k.usual) !== 0)
+            .map(([state]) => state as StateId)
+        : [],
+    );
   return (
     <View style={[styles.check, last && styles.checkLast]}>
       <View style={styles.grow}>
@@ -51,14 +86,23 @@ function PieceLine({ target, stages, character, seconds, last }: PieceLineProps)
         <Small soft>{known?.how}</Small>
         <Small soft>{timeWords(seconds)}</Small>
       </View>
-      <View style={styles.picture}><StatePicture character={character} states={[...new Set(usual)]} height={72} /></View>
+      <View style={styles.picture}>
+        <StatePicture character={character} states={[...new Set(usual)]} height={72} />
+      </View>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   grow: { flex: 1 },
-  check: { flexDirection: 'row', gap: space.m, alignItems: 'center', borderBottomWidth: 1, borderBottomColor: colour.line, paddingVertical: space.s },
+  check: {
+    flexDirection: 'row',
+    gap: space.m,
+    alignItems: 'center',
+    borderBottomWidth: 1,
+    borderBottomColor: colour.line,
+    paddingVertical: space.s,
+  },
   checkLast: { borderBottomWidth: 0 },
   picture: { width: 150 },
 });

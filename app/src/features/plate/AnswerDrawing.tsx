@@ -9,7 +9,10 @@ interface AnswerDrawingProps {
   readonly height: number;
 }
 
-/** One answer as a drawing. Keeps its room while the drawing is on its way; takes none where nobody has drawn it. */
+/**
+ * One answer as a drawing. Keeps its room while the drawing is on its way; takes none where nobody has drawn
+ * it.
+ */
 export function AnswerDrawing({ character, state, height }: AnswerDrawingProps) {
   const plates = usePlates();
   const plate = useMemo(() => plates && drawn(plates, character, state), [plates, character, state]);
@@ -18,7 +21,10 @@ export function AnswerDrawing({ character, state, height }: AnswerDrawingProps) 
   return plate ? <PlateView plate={plate} pathOf={plates.pathData} height={height} /> : null;
 }
 
-/** Bars and question stand first; the drawings come a frame later, and give way to whatever is tapped meanwhile. */
+/**
+ * Bars and question stand first; the drawings come a frame later, and give way to whatever is tapped
+ * meanwhile.
+ */
 function useNextFrame(): boolean {
   const [shown, setShown] = useState(false);
   useEffect(() => {

@@ -3,8 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, StageId } from '@pause/core';
 import type { TaxonPlate } from '@pause/core/plate';
 import { guide } from '../../evaluate/guide';
-import { lengthWords } from '../../words/names';
 import { colour, PlateView, Small, space } from '../../ui';
+import { lengthWords } from '../../words/names';
 import { usePlates, type Plates } from './usePlates';
 
 interface TaxonDrawingProps {
@@ -31,25 +31,38 @@ interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage'> {
   readonly children?: React.ReactNode;
 }
 
-/** A whole taxon as it has been drawn, with its scale. Its place is kept while what draws is being fetched. */
+/**
+ * A whole taxon as it has been drawn, with its scale. Its place is kept while what draws is being fetched.
+ */
 export function PlateDrawing({ plates, plate, height, accent, children, scale = true }: PlateDrawingProps) {
   const pointed = useMemo(
-    () => new Set(plate?.parts.filter((part) => part.of.some((character) => accent.has(character))).flatMap((part) => part.marks)),
+    () =>
+      new Set(
+        plate?.parts
+          .filter((part) => part.of.some((character) => accent.has(character)))
+          .flatMap((part) => part.marks),
+      ),
     [plate, accent],
   );
   if (!plates || !plate) return <View style={{ height: height + (scale ? SCALE : 0) }} />;
   const unit = height / plate.height;
   return (
     <View style={styles.drawing}>
-      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed}>{children}</PlateView>
-      {scale ? <View style={styles.scale}>
-        {plate.scale ? (
-          <>
-            <View style={[styles.bar, { width: plate.scale.units * unit }]} />
-            <Small soft>{lengthWords(plate.scale.millimetres)}</Small>
-          </>
-        ) : <Small soft>not to scale</Small>}
-      </View> : null}
+      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed}>
+        {children}
+      </PlateView>
+      {scale ? (
+        <View style={styles.scale}>
+          {plate.scale ? (
+            <>
+              <View style={[styles.bar, { width: plate.scale.units * unit }]} />
+              <Small soft>{lengthWords(plate.scale.millimetres)}</Small>
+            </>
+          ) : (
+            <Small soft>not to scale</Small>
+          )}
+        </View>
+      ) : null}
     </View>
   );
 }

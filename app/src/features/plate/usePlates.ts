@@ -3,4 +3,8 @@ import { late } from '../../evaluate/late';
 export type Plates = typeof import('@pause/core/plate');
 
 /** What draws plates: the first screen does without. */
-export const { load: loadPlates, useIt: usePlates, useNeeded: useNeededPlates } = late<Plates>(() => import('@pause/core/plate'));
+export const {
+  load: loadPlates,
+  useIt: usePlates,
+  useNeeded: useNeededPlates,
+} = late<Plates>(() => import('@pause/core/plate'));

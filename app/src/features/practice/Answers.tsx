@@ -12,7 +12,13 @@ export function Answers<T extends string>({ answers, disabled = false, onAnswer 
   return (
     <View style={styles.answers} role="group" aria-label="Answers">
       {answers.map(({ id, label }) => (
-        <Pressable key={id} role="button" disabled={disabled} onPress={() => onAnswer(id)} style={({ pressed }) => [styles.answer, pressed && styles.pressed, disabled && styles.disabled]}>
+        <Pressable
+          key={id}
+          role="button"
+          disabled={disabled}
+          onPress={() => onAnswer(id)}
+          style={({ pressed }) => [styles.answer, pressed && styles.pressed, disabled && styles.disabled]}
+        >
           <Strong style={styles.label}>{label}</Strong>
         </Pressable>
       ))}
@@ -22,7 +28,19 @@ export function Answers<T extends string>({ answers, disabled = false, onAnswer 
 
 const styles = StyleSheet.create({
   answers: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  answer: { minHeight: TARGET + 4, maxWidth: '100%', flexGrow: 1, paddingHorizontal: space.m + 2, paddingVertical: space.s, justifyContent: 'center', alignItems: 'center', borderRadius: corner, borderWidth: stroke.medium, borderColor: colour.ink, backgroundColor: colour.card },
+  answer: {
+    minHeight: TARGET + 4,
+    maxWidth: '100%',
+    flexGrow: 1,
+    paddingHorizontal: space.m + 2,
+    paddingVertical: space.s,
+    justifyContent: 'center',
+    alignItems: 'center',
+    borderRadius: corner,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    backgroundColor: colour.card,
+  },
   label: { textAlign: 'center' },
   pressed: { opacity: 0.7 },
   disabled: { opacity: 0.45 },

@@ -1,9 +1,9 @@
 import { createElement, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { lowerFirst, characterName } from '../../words/names';
 import { Body, Button, colour, Question, Small, space, stroke } from '../../ui';
-import { useObjectUrl } from '../eye/useObjectUrl';
+import { lowerFirst, characterName } from '../../words/names';
 import { SketchPad } from '../eye/late';
+import { useObjectUrl } from '../eye/useObjectUrl';
 import { usePlates } from '../plate/usePlates';
 import { Shown } from './Look';
 import { stateLabel } from './words';
@@ -22,23 +22,69 @@ export function DrawIt({ character, state, onJudged }: DrawItProps) {
   const [paper, setPaper] = useState(0);
   return (
     <View style={styles.block}>
-      <Question>Draw it from memory: {lowerFirst(characterName(character))}, “{lowerFirst(stateLabel(character, state))}”</Question>
+      <Question>
+        Draw it from memory: {lowerFirst(characterName(character))}, “
+        {lowerFirst(stateLabel(character, state))}”
+      </Question>
       {sketch ? (
         <>
           <Over sketch={sketch} character={character} state={state} />
           {judged ? null : (
             <View style={styles.ways}>
-              <Button label="It is right" style={styles.way} onPress={() => { setJudged('right'); onJudged('right'); }} />
-              <Button label="Nearly" tone="outline" style={styles.way} onPress={() => { setJudged('nearly'); onJudged('nearly'); }} />
-              <Button label="It is wrong" tone="outline" style={styles.way} onPress={() => { setJudged('wrong'); onJudged('wrong'); }} />
+              <Button
+                label="It is right"
+                style={styles.way}
+                onPress={() => {
+                  setJudged('right');
+                  onJudged('right');
+                }}
+              />
+              <Button
+                label="Nearly"
+                tone="outline"
+                style={styles.way}
+                onPress={() => {
+                  setJudged('nearly');
+                  onJudged('nearly');
+                }}
+              />
+              <Button
+                label="It is wrong"
+                tone="outline"
+                style={styles.way}
+                onPress={() => {
+                  setJudged('wrong');
+                  onJudged('wrong');
+                }}
+              />
             </View>
           )}
         </>
       ) : (
         <>
           <Small soft>Only what decides. A few lines are enough.</Small>
-          {judged ? null : <SketchPad key={paper} photos={NO_PHOTOS} onSave={setSketch} onCancel={() => setPaper(paper + 1)} done="Lay the plate over it" />}
-          {judged ? <Shown character={character} state={state} height={140} /> : <Button label="I don’t remember" tone="plain" style={styles.start} onPress={() => { setJudged('wrong'); onJudged('wrong'); }} />}
+          {judged ? null : (
+            <SketchPad
+              key={paper}
+              photos={NO_PHOTOS}
+              onSave={setSketch}
+              onCancel={() => setPaper(paper + 1)}
+              done="Lay the plate over it"
+            />
+          )}
+          {judged ? (
+            <Shown character={character} state={state} height={140} />
+          ) : (
+            <Button
+              label="I don’t remember"
+              tone="plain"
+              style={styles.start}
+              onPress={() => {
+                setJudged('wrong');
+                onJudged('wrong');
+              }}
+            />
+          )}
         </>
       )}
     </View>
@@ -56,26 +102,97 @@ interface Mark {
 }
 
 /** The sketch with the plate over it. A tap rings what was drawn wrong; another on the ring takes it away. */
-function Over({ sketch, character, state }: { readonly sketch: Blob; readonly character: string; readonly state: string }) {
+function Over({
+  sketch,
+  character,
+  state,
+}: {
+  readonly sketch: Blob;
+  readonly character: string;
+  readonly state: string;
+}) {
   const plates = usePlates();
   const url = useObjectUrl(sketch);
   const [marks, setMarks] = useState<readonly Mark[]>([]);
-  const paths = useMemo(() => (plates?.answerPlate(character, state)?.marks ?? []).filter(({ ink }) => ink !== 'none').map((mark) => ({ d: plates?.pathData(mark) ?? '', faint: mark.ink === 'faint' })), [plates, character, state]);
-  const tap = ({ currentTarget, clientX, clientY }: { readonly currentTarget: SVGSVGElement; readonly clientX: number; readonly clientY: number }) => {
+  const paths = useMemo(
+    () =>
+      (plates?.answerPlate(character, state)?.marks ?? [])
+        .filter(({ ink }) => ink !== 'none')
+        .map((mark) => ({ d: plates?.pathData(mark) ?? '', faint: mark.ink === 'faint' })),
+    [plates, character, state],
+  );
+  const tap = ({
+    currentTarget,
+    clientX,
+    clientY,
+  }: {
+    readonly currentTarget: SVGSVGElement;
+    readonly clientX: number;
+    readonly clientY: number;
+  }) => {
     const box = currentTarget.getBoundingClientRect();
-    const at = { x: (clientX - box.left) * PAPER.width / box.width, y: (clientY - box.top) * PAPER.height / box.height };
+    const at = {
+      x: ((clientX - box.left) * PAPER.width) / box.width,
+      y: ((clientY - box.top) * PAPER.height) / box.height,
+    };
     const near = marks.find(({ x, y }) => Math.hypot(x - at.x, y - at.y) < RING);
     setMarks(near ? marks.filter((one) => one !== near) : [...marks, at]);
   };
   return (
     <View style={styles.block}>
       <View style={styles.paper}>
-        {createElement('svg', { viewBox: `0 0 ${PAPER.width} ${PAPER.height}`, role: 'img', 'aria-label': 'Your sketch with the plate over it', style: { display: 'block', width: '100%', cursor: 'pointer' }, onClick: tap },
-          url ? createElement('image', { key: 'sketch', href: url, width: PAPER.width, height: PAPER.height }) : null,
-          createElement('g', { key: 'plate', transform: `translate(${(PAPER.width - PLATE.width * PLATE.by) / 2} ${(PAPER.height - PLATE.height * PLATE.by) / 2}) scale(${PLATE.by})`, style: { pointerEvents: 'none' } }, ...paths.map(({ d, faint }, index) => createElement('path', { key: index, d, fill: 'none', stroke: '#1E4B8F', strokeWidth: faint ? 0.5 : 1, opacity: faint ? 0.5 : 0.9, strokeLinecap: 'round', strokeLinejoin: 'round' }))),
-          ...marks.map(({ x, y }, index) => createElement('circle', { key: `mark ${index}`, cx: x, cy: y, r: RING, fill: 'none', stroke: '#A3480E', strokeWidth: 3 })))}
+        {createElement(
+          'svg',
+          {
+            viewBox: `0 0 ${PAPER.width} ${PAPER.height}`,
+            role: 'img',
+            'aria-label': 'Your sketch with the plate over it',
+            style: { display: 'block', width: '100%', cursor: 'pointer' },
+            onClick: tap,
+          },
+          url
+            ? createElement('image', { key: 'sketch', href: url, width: PAPER.width, height: PAPER.height })
+            : null,
+          createElement(
+            'g',
+            {
+              key: 'plate',
+              transform: `translate(${(PAPER.width - PLATE.width * PLATE.by) / 2} ${(PAPER.height - PLATE.height * PLATE.by) / 2}) scale(${PLATE.by})`,
+              style: { pointerEvents: 'none' },
+            },
+            ...paths.map(({ d, faint }, index) =>
+              createElement('path', {
+                key: index,
+                d,
+                fill: 'none',
+                stroke: '#1E4B8F',
+                strokeWidth: faint ? 0.5 : 1,
+                opacity: faint ? 0.5 : 0.9,
+                strokeLinecap: 'round',
+                strokeLinejoin: 'round',
+              }),
+            ),
+          ),
+          ...marks.map(({ x, y }, index) =>
+            createElement('circle', {
+              key: `mark ${index}`,
+              cx: x,
+              cy: y,
+              r: RING,
+              fill: 'none',
+              stroke: '#A3480E',
+              strokeWidth: 3,
+            }),
+          ),
+        )}
       </View>
-      <Body>{marks.length === 0 ? 'Tap where yours is otherwise.' : marks.length === 1 ? 'One place is marked.' : `${marks.length} places are marked.`}</Body>
+      <Body>
+        {marks.length === 0
+          ? 'Tap where yours is otherwise.'
+          : marks.length === 1
+            ? 'One place is marked.'
+            : `${marks.length} places are marked.`}
+      </Body>
     </View>
   );
 }

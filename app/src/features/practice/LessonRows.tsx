@@ -11,7 +11,15 @@ export function LessonRows() {
   return (
     <View role="list" aria-label="Lessons">
       <Rule />
-      {lessonsOf(pages).map(({ id, fields, group }) => <Row key={id} href={{ pathname: '/practice/lesson/[id]', params: { id } }} name={fields.title ?? 'A lesson'} line={group === undefined ? 'Your own' : groups?.find((one) => one.id === group)?.name} end={`${fields.pairs?.length ?? 0} ${fields.pairs?.length === 1 ? 'pair' : 'pairs'}`} />)}
+      {lessonsOf(pages).map(({ id, fields, group }) => (
+        <Row
+          key={id}
+          href={{ pathname: '/practice/lesson/[id]', params: { id } }}
+          name={fields.title ?? 'A lesson'}
+          line={group === undefined ? 'Your own' : groups?.find((one) => one.id === group)?.name}
+          end={`${fields.pairs?.length ?? 0} ${fields.pairs?.length === 1 ? 'pair' : 'pairs'}`}
+        />
+      ))}
     </View>
   );
 }

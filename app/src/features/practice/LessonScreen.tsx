@@ -2,12 +2,37 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
-import { drawnPartings, pairCard, pairsOf, type CardId, type Drawable, type LessonPairKnown } from '@pause/core/learn';
+import {
+  drawnPartings,
+  pairCard,
+  pairsOf,
+  type CardId,
+  type Drawable,
+  type LessonPairKnown,
+} from '@pause/core/learn';
 import { guide } from '../../evaluate/guide';
 import { useAct, useApp } from '../../store/store';
 import { useOpenPages } from '../../store/useOpenPages';
+import {
+  Body,
+  Button,
+  colour,
+  corner,
+  Field,
+  Heading,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  Strong,
+  Title,
+  typeSize,
+} from '../../ui';
 import { characterName, CommonName, commonName, harmLine, scientificName } from '../../words/names';
-import { Body, Button, colour, corner, Field, Heading, Loading, Notice, Rule, Screen, Small, SmallStrong, space, stroke, Strong, Title, typeSize } from '../../ui';
 import { StatePicture } from '../beside/StatePicture';
 import { ChooseTaxon } from '../ChooseTaxon';
 import { chooseFile } from '../outdoors/files';
@@ -28,9 +53,29 @@ export function LessonScreen() {
   const pages = useApp((state) => state.pages.all);
   const lesson = useMemo(() => lessonsOf(pages).find((one) => one.id === id), [pages, id]);
   const [doing, setDoing] = useState(false);
-  if (!ready || !plates) return <Screen><Loading what="Opening the lesson …" /></Screen>;
-  if (!lesson) return <Screen><Notice whole title="No such lesson" text="It is not in this notebook, or not on this device yet." action="Lessons" onAction={() => router.replace('/practice/lessons')} /></Screen>;
-  return doing ? <Doing lesson={lesson} plates={plates} /> : <Reading lesson={lesson} plates={plates} onDo={() => setDoing(true)} />;
+  if (!ready || !plates)
+    return (
+      <Screen>
+        <Loading what="Opening the lesson …" />
+      </Screen>
+    );
+  if (!lesson)
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="No such lesson"
+          text="It is not in this notebook, or not on this device yet."
+          action="Lessons"
+          onAction={() => router.replace('/practice/lessons')}
+        />
+      </Screen>
+    );
+  return doing ? (
+    <Doing lesson={lesson} plates={plates} />
+  ) : (
+    <Reading lesson={lesson} plates={plates} onDo={() => setDoing(true)} />
+  );
 }
 
 /** Each pair twice, in another order the second time. */
@@ -44,14 +89,37 @@ function Doing({ lesson, plates }: { readonly lesson: Lesson; readonly plates: P
   const { keep, kept, flush } = useSitting('lesson', lesson.id);
   const noteOf = (card: CardId) => {
     const pair = known.find(({ target, other }) => pairCard(target.id, other.id) === card);
-    return pair?.note ? <View style={styles.note}><Small soft>{lesson.fields.title}</Small><Body>{pair.note}</Body></View> : null;
+    return pair?.note ? (
+      <View style={styles.note}>
+        <Small soft>{lesson.fields.title}</Small>
+        <Body>{pair.note}</Body>
+      </View>
+    ) : null;
   };
-  return <Drills drills={drills} plates={plates} answers={kept.answers} onAnswer={(answer) => keep({ answers: [answer] })} onEnd={flush} empty="Nothing of its pairs can be drawn at a stage that both have." noteOf={noteOf} />;
+  return (
+    <Drills
+      drills={drills}
+      plates={plates}
+      answers={kept.answers}
+      onAnswer={(answer) => keep({ answers: [answer] })}
+      onEnd={flush}
+      empty="Nothing of its pairs can be drawn at a stage that both have."
+      noteOf={noteOf}
+    />
+  );
 }
 
 const NOT_PRINTED = { dataSet: { print: 'no' } } as object;
 
-function Reading({ lesson, plates, onDo }: { readonly lesson: Lesson; readonly plates: Plates; readonly onDo: () => void }) {
+function Reading({
+  lesson,
+  plates,
+  onDo,
+}: {
+  readonly lesson: Lesson;
+  readonly plates: Plates;
+  readonly onDo: () => void;
+}) {
   const me = useApp((state) => state.me.person);
   const group = me?.groups.find((one) => one.id === lesson.group);
   const may = lesson.group === undefined ? lesson.person === me?.id : group?.role === 'keeper';
@@ -64,47 +132,91 @@ function Reading({ lesson, plates, onDo }: { readonly lesson: Lesson; readonly p
         <Small soft>Lesson{group ? ` of ${group.name}` : ''}</Small>
         <Title>{title ?? 'A lesson'}</Title>
         {note ? <Body>{note}</Body> : null}
-        {unknown.length > 0 ? <View role="alert"><Strong>Not in this guide: {unknown.join(', ')}</Strong><Small>It stays in the lesson, and is passed over in practice.</Small></View> : null}
+        {unknown.length > 0 ? (
+          <View role="alert">
+            <Strong>Not in this guide: {unknown.join(', ')}</Strong>
+            <Small>It stays in the lesson, and is passed over in practice.</Small>
+          </View>
+        ) : null}
         <View style={styles.ways}>
           <Button label="Do it now" disabled={known.length === 0} onPress={onDo} />
-          <Button label="Print its cards" tone="outline" disabled={known.length === 0} onPress={() => window.print()} />
+          <Button
+            label="Print its cards"
+            tone="outline"
+            disabled={known.length === 0}
+            onPress={() => window.print()}
+          />
           <Button label="Save as a file" tone="outline" onPress={() => saveLesson(lesson.fields)} />
         </View>
       </View>
       <View role="list" aria-label="Pairs of this lesson" style={styles.cards}>
-        {known.map((pair) => <PairCard key={`${pair.target.id} ${pair.other.id}`} pair={pair} drawable={drawable} />)}
+        {known.map((pair) => (
+          <PairCard key={`${pair.target.id} ${pair.other.id}`} pair={pair} drawable={drawable} />
+        ))}
       </View>
       {photos.length > 0 ? (
         <View style={styles.photos} role="list" aria-label="Pictures">
           {photos.map(({ taxon, image, caption }, index) => (
             <View key={index} role="listitem" style={styles.photo}>
-              <Image source={{ uri: image }} resizeMode="cover" accessibilityLabel={caption ?? CommonName(taxon)} style={styles.image} />
+              <Image
+                source={{ uri: image }}
+                resizeMode="cover"
+                accessibilityLabel={caption ?? CommonName(taxon)}
+                style={styles.image}
+              />
               <SmallStrong>{guide.taxon(taxon) ? CommonName(taxon) : taxon}</SmallStrong>
               {caption ? <Small soft>{caption}</Small> : null}
             </View>
           ))}
         </View>
       ) : null}
-      {may ? <View {...NOT_PRINTED}><Making lesson={lesson} /></View> : null}
+      {may ? (
+        <View {...NOT_PRINTED}>
+          <Making lesson={lesson} />
+        </View>
+      ) : null}
     </Screen>
   );
 }
 
 /** A card to be read, and printed: both, and what parts them. */
-function PairCard({ pair: { target, other, note }, drawable }: { readonly pair: LessonPairKnown; readonly drawable: Drawable }) {
-  const parts = useMemo(() => drawnPartings(guide, target, other, undefined, drawable).slice(0, 3), [target, other, drawable]);
+function PairCard({
+  pair: { target, other, note },
+  drawable,
+}: {
+  readonly pair: LessonPairKnown;
+  readonly drawable: Drawable;
+}) {
+  const parts = useMemo(
+    () => drawnPartings(guide, target, other, undefined, drawable).slice(0, 3),
+    [target, other, drawable],
+  );
   const shared = target.taxon.stages.filter((stage) => other.taxon.stages.includes(stage));
   const stageOf = (taxon: CompiledTaxon) => shared.at(-1) ?? taxon.taxon.stages.at(-1);
   return (
-    <View role="listitem" aria-label={`${CommonName(target.id)} and ${commonName(other.id)}`} style={styles.card}>
+    <View
+      role="listitem"
+      aria-label={`${CommonName(target.id)} and ${commonName(other.id)}`}
+      style={styles.card}
+    >
       <View style={styles.two}>
         {[target, other].map((taxon, index) => {
           const stage = stageOf(taxon);
           return (
             <View key={taxon.id} style={[styles.half, index === 1 && styles.right]}>
-              {stage === undefined ? null : <TaxonDrawing taxon={taxon} stage={stage} height={150} accent={new Set(parts.map(({ character }) => character))} scale={false} />}
+              {stage === undefined ? null : (
+                <TaxonDrawing
+                  taxon={taxon}
+                  stage={stage}
+                  height={150}
+                  accent={new Set(parts.map(({ character }) => character))}
+                  scale={false}
+                />
+              )}
               <Strong>{CommonName(taxon.id)}</Strong>
-              <Small soft style={styles.scientific}>{scientificName(taxon.id)}</Small>
+              <Small soft style={styles.scientific}>
+                {scientificName(taxon.id)}
+              </Small>
               <Small soft>{harmLine(taxon.id)}</Small>
             </View>
           );
@@ -114,8 +226,12 @@ function PairCard({ pair: { target, other, note }, drawable }: { readonly pair: 
         <View key={character} style={styles.block}>
           <SmallStrong>{characterName(character)}</SmallStrong>
           <View style={styles.two}>
-            <View style={styles.half}><StatePicture character={character} states={own} height={64} /></View>
-            <View style={[styles.half, styles.right]}><StatePicture character={character} states={theirs} height={64} /></View>
+            <View style={styles.half}>
+              <StatePicture character={character} states={own} height={64} />
+            </View>
+            <View style={[styles.half, styles.right]}>
+              <StatePicture character={character} states={theirs} height={64} />
+            </View>
           </View>
         </View>
       ))}
@@ -127,14 +243,22 @@ function PairCard({ pair: { target, other, note }, drawable }: { readonly pair: 
 /** For whoever keeps it: pairs, words and pictures. */
 function Making({ lesson }: { readonly lesson: Lesson }) {
   const act = useAct();
-  const tell = (make: Parameters<typeof tellOf<'lesson'>>[2]) => { void act(tellOf(lesson.id, 'lesson', make)); };
+  const tell = (make: Parameters<typeof tellOf<'lesson'>>[2]) => {
+    void act(tellOf(lesson.id, 'lesson', make));
+  };
   const { title = '', note = '', pairs = [], photos = [] } = lesson.fields;
   const [words, setWords] = useState({ title, note });
   const [target, setTarget] = useState<CompiledTaxon>();
   const [adding, setAdding] = useState(false);
   const [wrong, setWrong] = useState<string>();
   const add = (other: CompiledTaxon) => {
-    if (target) tell(({ pairs: now = [] }) => ({ pairs: [...now.filter((one) => !(one.target === target.id && one.other === other.id)), { target: target.id, other: other.id }].slice(0, 40) }));
+    if (target)
+      tell(({ pairs: now = [] }) => ({
+        pairs: [
+          ...now.filter((one) => !(one.target === target.id && one.other === other.id)),
+          { target: target.id, other: other.id },
+        ].slice(0, 40),
+      }));
     setTarget(undefined);
     setAdding(false);
   };
@@ -146,46 +270,150 @@ function Making({ lesson }: { readonly lesson: Lesson }) {
       const image = await pictureOf(file);
       tell(({ photos: now = [] }) => ({ photos: [...now, { taxon: taxon as never, image }].slice(-5) }));
     } catch {
-      setWrong('This is no picture that can be read here, or it cannot be made small enough. Photos are JPEG, PNG or WebP.');
+      setWrong(
+        'This is no picture that can be read here, or it cannot be made small enough. Photos are JPEG, PNG or WebP.',
+      );
     }
   };
-  const taxa = [...new Set(pairs.flatMap(({ target: one, other }) => [one, other]))].filter((id) => guide.taxon(id));
+  const taxa = [...new Set(pairs.flatMap(({ target: one, other }) => [one, other]))].filter((id) =>
+    guide.taxon(id),
+  );
   return (
     <View style={styles.making}>
       <Rule strong />
       <Heading>Make it</Heading>
-      <Field label="What it is called" value={words.title} onChangeText={(text) => setWords({ ...words, title: text })} maxLength={120} {...(words.title.trim() === '' ? { wrong: 'a lesson has a name' } : {})} onBlur={() => { if (words.title.trim() !== '' && words.title.trim() !== title) tell(() => ({ title: words.title.trim() })); }} />
-      <Field label="What you have to say of it" value={words.note} multiline onChangeText={(text) => setWords({ ...words, note: text })} maxLength={2000} onBlur={() => { if (words.note.trim() !== note) tell(() => ({ note: words.note.trim() === '' ? null : words.note.trim() })); }} />
+      <Field
+        label="What it is called"
+        value={words.title}
+        onChangeText={(text) => setWords({ ...words, title: text })}
+        maxLength={120}
+        {...(words.title.trim() === '' ? { wrong: 'a lesson has a name' } : {})}
+        onBlur={() => {
+          if (words.title.trim() !== '' && words.title.trim() !== title)
+            tell(() => ({ title: words.title.trim() }));
+        }}
+      />
+      <Field
+        label="What you have to say of it"
+        value={words.note}
+        multiline
+        onChangeText={(text) => setWords({ ...words, note: text })}
+        maxLength={2000}
+        onBlur={() => {
+          if (words.note.trim() !== note)
+            tell(() => ({ note: words.note.trim() === '' ? null : words.note.trim() }));
+        }}
+      />
       {pairs.map(({ target: one, other, note: said = '' }, index) => (
         <View key={`${one} ${other}`} style={styles.block}>
-          <PairNote name={`${guide.taxon(one) ? CommonName(one) : one} and ${guide.taxon(other) ? commonName(other) : other}`} note={said} onNote={(text) => tell(({ pairs: now = [] }) => ({ pairs: now.map((pair, at) => (at === index ? { target: pair.target, other: pair.other, ...(text === '' ? {} : { note: text }) } : pair)) }))} />
-          <Button label="Take this pair out" tone="plain" style={styles.start} onPress={() => tell(({ pairs: now = [] }) => ({ pairs: now.filter((_, at) => at !== index) }))} />
+          <PairNote
+            name={`${guide.taxon(one) ? CommonName(one) : one} and ${guide.taxon(other) ? commonName(other) : other}`}
+            note={said}
+            onNote={(text) =>
+              tell(({ pairs: now = [] }) => ({
+                pairs: now.map((pair, at) =>
+                  at === index
+                    ? { target: pair.target, other: pair.other, ...(text === '' ? {} : { note: text }) }
+                    : pair,
+                ),
+              }))
+            }
+          />
+          <Button
+            label="Take this pair out"
+            tone="plain"
+            style={styles.start}
+            onPress={() => tell(({ pairs: now = [] }) => ({ pairs: now.filter((_, at) => at !== index) }))}
+          />
         </View>
       ))}
       {adding ? (
         <View style={styles.block}>
-          <Strong>{target ? `${CommonName(target.id)}, and what it is taken for` : 'What is looked for'}</Strong>
-          {target
-            ? <ChooseTaxon key="other" label="What it is taken for" placeholder="A name" first={target.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? [])} onChoose={add} />
-            : <ChooseTaxon key="target" label="What is looked for" placeholder="A name" first={[]} onChoose={setTarget} />}
-          <Button label="Never mind" tone="plain" style={styles.start} onPress={() => { setAdding(false); setTarget(undefined); }} />
+          <Strong>
+            {target ? `${CommonName(target.id)}, and what it is taken for` : 'What is looked for'}
+          </Strong>
+          {target ? (
+            <ChooseTaxon
+              key="other"
+              label="What it is taken for"
+              placeholder="A name"
+              first={target.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? [])}
+              onChoose={add}
+            />
+          ) : (
+            <ChooseTaxon
+              key="target"
+              label="What is looked for"
+              placeholder="A name"
+              first={[]}
+              onChoose={setTarget}
+            />
+          )}
+          <Button
+            label="Never mind"
+            tone="plain"
+            style={styles.start}
+            onPress={() => {
+              setAdding(false);
+              setTarget(undefined);
+            }}
+          />
         </View>
-      ) : <Button label="Put in a pair" tone="outline" style={styles.start} onPress={() => setAdding(true)} />}
+      ) : (
+        <Button label="Put in a pair" tone="outline" style={styles.start} onPress={() => setAdding(true)} />
+      )}
       {taxa.length > 0 && photos.length < 5 ? (
         <View style={styles.block}>
           <SmallStrong>Your own picture of</SmallStrong>
-          <View style={styles.ways}>{taxa.map((id) => <Button key={id} label={CommonName(id)} tone="outline" onPress={() => { void picture(id); }} />)}</View>
+          <View style={styles.ways}>
+            {taxa.map((id) => (
+              <Button
+                key={id}
+                label={CommonName(id)}
+                tone="outline"
+                onPress={() => {
+                  void picture(id);
+                }}
+              />
+            ))}
+          </View>
         </View>
       ) : null}
-      {photos.length > 0 ? <Button label="Take the last picture out" tone="plain" style={styles.start} onPress={() => tell(({ photos: now = [] }) => ({ photos: now.slice(0, -1) }))} /> : null}
+      {photos.length > 0 ? (
+        <Button
+          label="Take the last picture out"
+          tone="plain"
+          style={styles.start}
+          onPress={() => tell(({ photos: now = [] }) => ({ photos: now.slice(0, -1) }))}
+        />
+      ) : null}
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}
     </View>
   );
 }
 
-function PairNote({ name, note, onNote }: { readonly name: string; readonly note: string; readonly onNote: (text: string) => void }) {
+function PairNote({
+  name,
+  note,
+  onNote,
+}: {
+  readonly name: string;
+  readonly note: string;
+  readonly onNote: (text: string) => void;
+}) {
   const [text, setText] = useState(note);
-  return <Field label={`${name}: what to look at`} value={text} multiline onChangeText={setText} maxLength={2000} onBlur={() => { if (text.trim() !== note) onNote(text.trim()); }} />;
+  return (
+    <Field
+      label={`${name}: what to look at`}
+      value={text}
+      multiline
+      onChangeText={setText}
+      maxLength={2000}
+      onBlur={() => {
+        if (text.trim() !== note) onNote(text.trim());
+      }}
+    />
+  );
 }
 
 const styles = StyleSheet.create({
@@ -195,7 +423,17 @@ const styles = StyleSheet.create({
   start: { alignSelf: 'flex-start' },
   note: { borderLeftWidth: 4, borderLeftColor: colour.ink, paddingLeft: space.m },
   cards: { gap: space.l, flexDirection: 'row', flexWrap: 'wrap' },
-  card: { gap: space.m, padding: space.m, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card, flexGrow: 1, flexBasis: 320, maxWidth: 560 },
+  card: {
+    gap: space.m,
+    padding: space.m,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    backgroundColor: colour.card,
+    flexGrow: 1,
+    flexBasis: 320,
+    maxWidth: 560,
+  },
   two: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
   half: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(110), gap: 2 },
   right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },

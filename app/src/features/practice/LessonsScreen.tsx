@@ -3,7 +3,19 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useAct, useApp } from '../../store/store';
 import { useOpenPages } from '../../store/useOpenPages';
-import { Body, Button, Chip, ChipRow, Field, Loading, Screen, Small, SmallStrong, space, Title } from '../../ui';
+import {
+  Body,
+  Button,
+  Chip,
+  ChipRow,
+  Field,
+  Loading,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  Title,
+} from '../../ui';
 import { begin } from '../pantry/pantry';
 import { LessonRows } from './LessonRows';
 import { loadLesson } from './lessons';
@@ -18,8 +30,15 @@ export function LessonsScreen() {
   const [title, setTitle] = useState('');
   const [group, setGroup] = useState<string>();
   const [remarks, setRemarks] = useState<readonly string[]>([]);
-  const open = (id: string | undefined) => { if (id !== undefined) router.push({ pathname: '/practice/lesson/[id]', params: { id } }); };
-  if (!ready) return <Screen><Loading what="Opening the notebook …" /></Screen>;
+  const open = (id: string | undefined) => {
+    if (id !== undefined) router.push({ pathname: '/practice/lesson/[id]', params: { id } });
+  };
+  if (!ready)
+    return (
+      <Screen>
+        <Loading what="Opening the notebook …" />
+      </Screen>
+    );
   return (
     <Screen>
       <View>
@@ -28,21 +47,52 @@ export function LessonsScreen() {
       </View>
       <LessonRows />
       <View style={styles.block}>
-        <Field label="A new lesson: what it is called" value={title} onChangeText={setTitle} maxLength={120} placeholder="White gills, white spores" />
+        <Field
+          label="A new lesson: what it is called"
+          value={title}
+          onChangeText={setTitle}
+          maxLength={120}
+          placeholder="White gills, white spores"
+        />
         {keeps.length > 0 ? (
           <>
             <SmallStrong>For whom</SmallStrong>
             <ChipRow label="For whom">
               <Chip label="Myself" chosen={group === undefined} onPress={() => setGroup(undefined)} />
-              {keeps.map(({ id, name }) => <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />)}
+              {keeps.map(({ id, name }) => (
+                <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />
+              ))}
             </ChipRow>
           </>
-        ) : <Small soft>A lesson for a group is made by one of its keepers.</Small>}
+        ) : (
+          <Small soft>A lesson for a group is made by one of its keepers.</Small>
+        )}
         <View style={styles.ways}>
-          <Button label="Begin it" disabled={title.trim() === ''} onPress={() => { void act(begin('lesson', { title: title.trim(), pairs: [] }, group)).then(open); }} />
-          <Button label="Load one from a file" tone="outline" onPress={() => { void act(loadLesson(group)).then(({ id, remarks: told }) => { setRemarks(told); open(id); }); }} />
+          <Button
+            label="Begin it"
+            disabled={title.trim() === ''}
+            onPress={() => {
+              void act(begin('lesson', { title: title.trim(), pairs: [] }, group)).then(open);
+            }}
+          />
+          <Button
+            label="Load one from a file"
+            tone="outline"
+            onPress={() => {
+              void act(loadLesson(group)).then(({ id, remarks: told }) => {
+                setRemarks(told);
+                open(id);
+              });
+            }}
+          />
         </View>
-        {remarks.length > 0 ? <View role="alert">{remarks.map((one) => <Body key={one}>{one}</Body>)}</View> : null}
+        {remarks.length > 0 ? (
+          <View role="alert">
+            {remarks.map((one) => (
+              <Body key={one}>{one}</Body>
+            ))}
+          </View>
+        ) : null}
       </View>
     </Screen>
   );

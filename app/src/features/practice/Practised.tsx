@@ -20,13 +20,27 @@ export function Practised({ target, other }: { readonly target: string; readonly
   const { card, earned } = pairStanding(history, target, other, now);
   return (
     <View style={styles.line}>
-      <Small soft style={styles.grow}>{practisedWords(card, earned, now)}</Small>
-      <Button label="Practise it" tone="plain" onPress={() => router.push({ pathname: '/practice/drill', params: { cards: Array.from({ length: 4 }, () => pairCard(target, other)).join(',') } })} />
+      <Small soft style={styles.grow}>
+        {practisedWords(card, earned, now)}
+      </Small>
+      <Button
+        label="Practise it"
+        tone="plain"
+        onPress={() =>
+          router.push({
+            pathname: '/practice/drill',
+            params: { cards: Array.from({ length: 4 }, () => pairCard(target, other)).join(',') },
+          })
+        }
+      />
     </View>
   );
 }
 
-/** Where the group asks for earned pairs, tells with the find how whoever found it stands with them. Shows nothing. */
+/**
+ * Where the group asks for earned pairs, tells with the find how whoever found it stands with them. Shows
+ * nothing.
+ */
 export function TellPractised({ record }: { readonly record: FindRecord }) {
   const act = useAct();
   const me = useApp((state) => state.me.person?.id);
@@ -45,8 +59,8 @@ export function TellPractised({ record }: { readonly record: FindRecord }) {
     if (sameValue(practised, was) || sameValue(practised, told.current ?? null)) return;
     told.current = practised;
     void act(tellContext(record.id, { ...record.context, practised }));
-  // Once a day is enough for what fades over weeks.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
+    // Once a day is enough for what fades over weeks.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [act, ready, history, target, me, record.context.practised, record.decisions.length, day]);
   return null;
 }

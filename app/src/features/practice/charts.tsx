@@ -16,9 +16,13 @@ interface RateBarProps {
 
 const [WIDTH, HEIGHT] = [300, 18];
 
-const box = (x: number, y: number, width: number, height: number) => `M${x} ${y}h${width}v${height}h${-width}z`;
+const box = (x: number, y: number, width: number, height: number) =>
+  `M${x} ${y}h${width}v${height}h${-width}z`;
 
-/** One rate as a bar, with the span in which it most likely lies and a tick where it usually is. Said in words beside. */
+/**
+ * One rate as a bar, with the span in which it most likely lies and a tick where it usually is. Said in words
+ * beside.
+ */
 export function RateBar({ name, rate, usual, most, line }: RateBarProps) {
   const x = (share: number) => Math.min(1, share / most) * WIDTH;
   return (
@@ -27,11 +31,19 @@ export function RateBar({ name, rate, usual, most, line }: RateBarProps) {
         <SmallStrong style={styles.grow}>{name}</SmallStrong>
         <Small soft>{line}</Small>
       </View>
-      <Svg width="100%" height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden>
+      <Svg
+        width="100%"
+        height={HEIGHT}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        preserveAspectRatio="none"
+        aria-hidden
+      >
         <Path d={box(0, 5, WIDTH, 8)} fill={colour.shade} />
         <Path d={box(0, 5, x(rate.mid), 8)} fill={colour.ink} />
         <Path d={box(x(rate.low), 14.5, x(rate.high) - x(rate.low), 2)} fill={colour.inkSoft} />
-        {usual === undefined ? null : <Path d={box(Math.max(0, x(usual) - 1.5), 0, 3, HEIGHT)} fill={colour.collect} />}
+        {usual === undefined ? null : (
+          <Path d={box(Math.max(0, x(usual) - 1.5), 0, 3, HEIGHT)} fill={colour.collect} />
+        )}
       </Svg>
     </View>
   );
@@ -42,7 +54,8 @@ export function BarKey({ usual }: { readonly usual: string }) {
   return <Small soft>Dark: how often. The line below it: where it most likely lies. Blue: {usual}.</Small>;
 }
 
-export const spanWords = ({ times, wrong, low, high }: Rate): string => (times === 0 ? 'not looked at yet' : `${wrong} of ${times} · ${percent(low)} to ${percent(high)}`);
+export const spanWords = ({ times, wrong, low, high }: Rate): string =>
+  times === 0 ? 'not looked at yet' : `${wrong} of ${times} · ${percent(low)} to ${percent(high)}`;
 
 const styles = StyleSheet.create({
   bar: { gap: 2, paddingVertical: space.xs },

@@ -1,17 +1,44 @@
 import { useEffect, useMemo, useState } from 'react';
-import { expectedHere, fieldHistory, isCollectable, standing, wantedStages, type CompiledTaxon, type FieldsOf, type FindRecord, type PageRecord } from '@pause/core';
-import { cardsOf, confusionOf, historyOf, inEarnest, isEarned, pairCard, sitting, type CardHistory, type CardId, type Confusion, type History, type InEarnest, type Pictures, type PracticeFields, type Soon, type Sorted } from '@pause/core/learn';
+import {
+  expectedHere,
+  fieldHistory,
+  isCollectable,
+  standing,
+  wantedStages,
+  type CompiledTaxon,
+  type FieldsOf,
+  type FindRecord,
+  type PageRecord,
+} from '@pause/core';
+import { isoOf } from '@pause/core/day';
+import {
+  cardsOf,
+  confusionOf,
+  historyOf,
+  inEarnest,
+  isEarned,
+  pairCard,
+  sitting,
+  type CardHistory,
+  type CardId,
+  type Confusion,
+  type History,
+  type InEarnest,
+  type Pictures,
+  type PracticeFields,
+  type Soon,
+  type Sorted,
+} from '@pause/core/learn';
 import { guide } from '../../evaluate/guide';
 import { useAct, useApp, type Thunk } from '../../store/store';
 import { useOpenPages } from '../../store/useOpenPages';
-import { useDay } from '../outdoors/usePlaces';
 import { useToday } from '../finds/useFinds';
 import { tellOf } from '../outdoors/tell';
+import { useDay } from '../outdoors/usePlaces';
 import { begin } from '../pantry/pantry';
 import { recordOf } from '../pantry/recalls';
-import { harvestsOf } from '../take/harvests';
 import type { Plates } from '../plate/usePlates';
-import { isoOf } from '@pause/core/day';
+import { harvestsOf } from '../take/harvests';
 
 /** What somebody practised, what went wrong in earnest, and what comes of both. */
 
@@ -25,14 +52,26 @@ const MINUTES = 5;
 /** Drills that fit into a minute. */
 export const A_MINUTE = 3;
 
-const mine = (pages: Readonly<Record<string, PageRecord>>, kind: PageRecord['kind'], me: string) => Object.values(pages).filter((page) => page.kind === kind && page.person === me);
+const mine = (pages: Readonly<Record<string, PageRecord>>, kind: PageRecord['kind'], me: string) =>
+  Object.values(pages).filter((page) => page.kind === kind && page.person === me);
 
 export function learnerOf(pages: Readonly<Record<string, PageRecord>>, me: string): Learner {
-  const all = mine(pages, 'learner', me).sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1));
-  // Begun on two devices before they heard of one another, there are two; of each thing what was told last stands.
-  const last = <F extends keyof FieldsOf<'learner'>>(field: F): FieldsOf<'learner'>[F] | undefined => all.flatMap((page) => fieldHistory(page, field).slice(0, 1))
-    .sort((a, b) => ((a.stamp ?? a.at) < (b.stamp ?? b.at) ? 1 : -1))[0]?.value as FieldsOf<'learner'>[F] | undefined;
-  return { id: all[0]?.id, minutes: last('minutes') ?? MINUTES, gentle: last('gentle') ?? false, countsFor: last('countsFor') ?? [] };
+  const all = mine(pages, 'learner', me).sort((a, b) =>
+    a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1,
+  );
+  // Begun on two devices before they heard of one another, there are two; of each thing what was told last
+  // stands.
+  const last = <F extends keyof FieldsOf<'learner'>>(field: F): FieldsOf<'learner'>[F] | undefined =>
+    all
+      .flatMap((page) => fieldHistory(page, field).slice(0, 1))
+      .sort((a, b) => ((a.stamp ?? a.at) < (b.stamp ?? b.at) ? 1 : -1))[0]?.value as
+      FieldsOf<'learner'>[F] | undefined;
+  return {
+    id: all[0]?.id,
+    minutes: last('minutes') ?? MINUTES,
+    gentle: last('gentle') ?? false,
+    countsFor: last('countsFor') ?? [],
+  };
 }
 
 /** Tells how one wants to practise, on the one page for it. */
@@ -41,20 +80,30 @@ export function tellLearner(make: (now: Learner) => Partial<Omit<Learner, 'id'>>
     const of = () => learnerOf(getState().pages.all, getState().me.person?.id ?? '');
     const told = make(of()) as Partial<{ minutes: number; gentle: boolean; countsFor: string[] }>;
     const { id } = of();
-    return id === undefined ? (await dispatch(begin('learner', told, undefined))) !== undefined : dispatch(tellOf(id, 'learner', () => told));
+    return id === undefined
+      ? (await dispatch(begin('learner', told, undefined))) !== undefined
+      : dispatch(tellOf(id, 'learner', () => told));
   };
 }
 
-export const sittingsOf = (pages: Readonly<Record<string, PageRecord>>, me: string): Partial<PracticeFields>[] => mine(pages, 'practice', me).map((page) => standing(page, 'practice'));
+export const sittingsOf = (
+  pages: Readonly<Record<string, PageRecord>>,
+  me: string,
+): Partial<PracticeFields>[] => mine(pages, 'practice', me).map((page) => standing(page, 'practice'));
 
-/** What a slip outdoors means for practice is a matter of days: every find is not read anew for each screen. */
+/**
+ * What a slip outdoors means for practice is a matter of days: every find is not read anew for each screen.
+ */
 const EARNEST_MS = 300_000;
 let earnestKept: { readonly of: string; readonly at: number; readonly all: readonly InEarnest[] } | undefined;
 
 /** What of one's own was superseded in earnest, as this device keeps it. */
 function earnestHere(): Thunk<Promise<readonly InEarnest[]>> {
   return async (dispatch, getState, { device }) => {
-    const { me: { person }, pages } = getState();
+    const {
+      me: { person },
+      pages,
+    } = getState();
     const of = person?.id ?? '';
     if (earnestKept?.of === of && Date.now() - earnestKept.at < EARNEST_MS) return earnestKept.all;
     const records: FindRecord[] = [];
@@ -62,9 +111,12 @@ function earnestHere(): Thunk<Promise<readonly InEarnest[]>> {
       const record = await dispatch(recordOf(id));
       if (record) records.push(record);
     }
-    const sorted = harvestsOf(Object.values(pages.all)).flatMap(({ person: who, fields: { on, taxon, sorting } }): Sorted[] => (
-      who === of && on !== undefined && taxon !== undefined && sorting ? [{ at: `${on}T20:00:00.000Z`, taxon, grades: sorting.grades }] : []
-    ));
+    const sorted = harvestsOf(Object.values(pages.all)).flatMap(
+      ({ person: who, fields: { on, taxon, sorting } }): Sorted[] =>
+        who === of && on !== undefined && taxon !== undefined && sorting
+          ? [{ at: `${on}T20:00:00.000Z`, taxon, grades: sorting.grades }]
+          : [],
+    );
     const all = inEarnest(guide, records, sorted, of);
     earnestKept = { of, at: Date.now(), all };
     return all;
@@ -92,8 +144,15 @@ export function usePractice(): Practice {
   useEffect(() => {
     if (!ready) return undefined;
     let gone = false;
-    act(earnestHere()).then((all) => { if (!gone) setEarnest(all); }, () => undefined);
-    return () => { gone = true; };
+    act(earnestHere()).then(
+      (all) => {
+        if (!gone) setEarnest(all);
+      },
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
   }, [act, ready, me]);
   const sittings = useMemo(() => sittingsOf(pages, me), [pages, me]);
   const history = useMemo(() => historyOf(guide, sittings, earnest), [sittings, earnest]);
@@ -115,11 +174,15 @@ function useSoon(): ReadonlyMap<string, Soon> {
       const { on, targets = [] } = standing(page, 'walk');
       return on !== undefined && on >= today ? targets.map(({ taxon }): string => taxon) : [];
     });
-    const about = WANTED.filter((taxon) => expectedHere(taxon, wantedStages(taxon), { month }).season === 'fits').map(({ id }): string => id);
+    const about = WANTED.filter(
+      (taxon) => expectedHere(taxon, wantedStages(taxon), { month }).season === 'fits',
+    ).map(({ id }): string => id);
     return new Map([...about.map((id) => [id, 1] as const), ...planned.map((id) => [id, 2] as const)]);
   }, [pages, day]);
 }
-export const WANTED: readonly CompiledTaxon[] = guide.taxa.filter((taxon) => isCollectable(taxon) && taxon.taxon.lookalikes.length > 0);
+export const WANTED: readonly CompiledTaxon[] = guide.taxa.filter(
+  (taxon) => isCollectable(taxon) && taxon.taxon.lookalikes.length > 0,
+);
 
 /** What can be shown: states drawn or as their colour, and wholes. Each is asked of the drawings once. */
 export function picturesBy(plates: Plates): Pictures {
@@ -149,22 +212,52 @@ export function picturesBy(plates: Plates): Pictures {
 }
 
 /** How soon one may meet what a card is about. */
-export const aboutSoon = (card: CardId, soon: ReadonlyMap<string, Soon>): Soon => card.split(':').slice(1).reduce<Soon>((most, part) => { const one = soon.get(part) ?? 0; return one > most ? one : most; }, 0);
+export const aboutSoon = (card: CardId, soon: ReadonlyMap<string, Soon>): Soon =>
+  card
+    .split(':')
+    .slice(1)
+    .reduce<Soon>((most, part) => {
+      const one = soon.get(part) ?? 0;
+      return one > most ? one : most;
+    }, 0);
 
 /** Cards for a sitting of so many minutes: what is due, then something new. */
-export function cardsNow({ history, soon, learner, now }: Pick<Practice, 'history' | 'soon' | 'learner' | 'now'>, pictures: Pictures, minutes = learner.minutes): CardId[] {
-  const all = cardsOf(guide, WANTED, pictures, WANTED.filter(({ id }) => soon.has(id)));
+export function cardsNow(
+  { history, soon, learner, now }: Pick<Practice, 'history' | 'soon' | 'learner' | 'now'>,
+  pictures: Pictures,
+  minutes = learner.minutes,
+): CardId[] {
+  const all = cardsOf(
+    guide,
+    WANTED,
+    pictures,
+    WANTED.filter(({ id }) => soon.has(id)),
+  );
   // What was mistaken outdoors is practised, whatever it belongs to.
   const known = new Set<string>(all.map(({ id }) => id));
-  const more = [...history.cards.keys()].filter((id) => !known.has(id)).map((id) => ({ id, grade: 'none' as const }));
+  const more = [...history.cards.keys()]
+    .filter((id) => !known.has(id))
+    .map((id) => ({ id, grade: 'none' as const }));
   const most = Math.max(1, minutes * A_MINUTE);
   // For a child: to look and to name, and nothing that is decided.
   const cards = [...all, ...more].filter(({ id }) => !learner.gentle || !id.startsWith('pair:'));
-  return sitting({ cards, memories: new Map([...history.cards].map(([id, { memory }]) => [id, memory])), soon: (card) => aboutSoon(card, soon), now, most, fresh: Math.ceil(most / 2) });
+  return sitting({
+    cards,
+    memories: new Map([...history.cards].map(([id, { memory }]) => [id, memory])),
+    soon: (card) => aboutSoon(card, soon),
+    now,
+    most,
+    fresh: Math.ceil(most / 2),
+  });
 }
 
 /** How somebody stands with a pair. */
-export function pairStanding(history: History, target: string, other: string, now: Date): { readonly card: CardHistory | undefined; readonly earned: boolean } {
+export function pairStanding(
+  history: History,
+  target: string,
+  other: string,
+  now: Date,
+): { readonly card: CardHistory | undefined; readonly earned: boolean } {
   const card = history.cards.get(pairCard(target, other));
   return { card, earned: card !== undefined && isEarned(card.memory, card.lastDangerous, now) };
 }
@@ -172,7 +265,14 @@ export function pairStanding(history: History, target: string, other: string, no
 /** With fewer looks at a character than this, the guide's own estimate is the better one. */
 const ENOUGH = 12;
 /** How often this person misreads what, as far as practice tells. */
-export function misreadRates(pages: Readonly<Record<string, PageRecord>>, me: string): ReadonlyMap<string, number> {
+export function misreadRates(
+  pages: Readonly<Record<string, PageRecord>>,
+  me: string,
+): ReadonlyMap<string, number> {
   const { byCharacter } = confusionOf(historyOf(guide, sittingsOf(pages, me)).reads);
-  return new Map([...byCharacter].filter(([, { times }]) => times >= ENOUGH).map(([character, { mid }]) => [character, mid]));
+  return new Map(
+    [...byCharacter]
+      .filter(([, { times }]) => times >= ENOUGH)
+      .map(([character, { mid }]) => [character, mid]),
+  );
 }

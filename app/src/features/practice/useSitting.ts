@@ -2,8 +2,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { isoOf } from '@pause/core/day';
 import type { PracticeFields } from '@pause/core/learn';
 import { useAct } from '../../store/store';
-import { useDay } from '../outdoors/usePlaces';
 import { inTurn, tellOf } from '../outdoors/tell';
+import { useDay } from '../outdoors/usePlaces';
 import { begin } from '../pantry/pantry';
 
 type Kept = Pick<PracticeFields, 'answers' | 'finds'>;
@@ -17,7 +17,10 @@ interface Sitting {
 
 /** All of a sitting is told anew each time, so not after every answer. */
 const A_HANDFUL = 6;
-const filled = ({ answers, finds }: Kept): Partial<Kept> => ({ ...(answers.length > 0 ? { answers } : {}), ...(finds.length > 0 ? { finds } : {}) });
+const filled = ({ answers, finds }: Kept): Partial<Kept> => ({
+  ...(answers.length > 0 ? { answers } : {}),
+  ...(finds.length > 0 ? { finds } : {}),
+});
 
 /** A sitting, put down as it goes on: whoever stops in the middle has what they did. */
 export function useSitting(what: PracticeFields['what'], lesson?: string): Sitting {
@@ -35,18 +38,29 @@ export function useSitting(what: PracticeFields['what'], lesson?: string): Sitti
     void inTurn(turn, async () => {
       const told = filled(all.current);
       if (page.current !== undefined) await act(tellOf(page.current, 'practice', () => told));
-      else page.current = await act(begin('practice', { on, what, ...(lesson === undefined ? {} : { lesson }), ...told }, undefined));
+      else
+        page.current = await act(
+          begin('practice', { on, what, ...(lesson === undefined ? {} : { lesson }), ...told }, undefined),
+        );
     });
   }, [act, on, turn, what, lesson]);
-  const keep = useCallback((more: Partial<Kept>) => {
-    all.current = { answers: [...all.current.answers, ...(more.answers ?? [])], finds: [...all.current.finds, ...(more.finds ?? [])] };
-    setKept(all.current);
-    open.current += 1;
-    // A find of the practice wood takes minutes, an answer seconds.
-    if (more.finds !== undefined || open.current >= A_HANDFUL) flush();
-  }, [flush]);
+  const keep = useCallback(
+    (more: Partial<Kept>) => {
+      all.current = {
+        answers: [...all.current.answers, ...(more.answers ?? [])],
+        finds: [...all.current.finds, ...(more.finds ?? [])],
+      };
+      setKept(all.current);
+      open.current += 1;
+      // A find of the practice wood takes minutes, an answer seconds.
+      if (more.finds !== undefined || open.current >= A_HANDFUL) flush();
+    },
+    [flush],
+  );
   useEffect(() => {
-    const hidden = () => { if (document.visibilityState === 'hidden') flush(); };
+    const hidden = () => {
+      if (document.visibilityState === 'hidden') flush();
+    };
     document.addEventListener('visibilitychange', hidden);
     return () => {
       document.removeEventListener('visibilitychange', hidden);

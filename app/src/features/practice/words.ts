@@ -1,45 +1,104 @@
 import type { CompiledTaxon } from '@pause/core';
 import { cardOf, type CardHistory, type CardId, type Scored, type WalkDecision } from '@pause/core/learn';
-import { characterName, characterOf, CommonName, commonName, lowerFirst, numberWord } from '../../words/names';
+import {
+  characterName,
+  characterOf,
+  CommonName,
+  commonName,
+  lowerFirst,
+  numberWord,
+} from '../../words/names';
 
 /** Plain words for practice. */
 
-export const DECIDED: Readonly<Record<WalkDecision, string>> = { collect: 'Collect', leave: 'Leave', 'not-yet': 'Not yet' };
+export const DECIDED: Readonly<Record<WalkDecision, string>> = {
+  collect: 'Collect',
+  leave: 'Leave',
+  'not-yet': 'Not yet',
+};
 
 /** The way out of what goes on for a while. */
 export const TO_PRACTICE = [{ href: '/practice', label: '‹ Practice' }] as const;
 
 export function stateLabel(character: string, state: string): string {
   const known = characterOf(character);
-  return (known && 'states' in known ? known.states.find(({ id }) => id === state)?.label : undefined) ?? state;
+  return (
+    (known && 'states' in known ? known.states.find(({ id }) => id === state)?.label : undefined) ?? state
+  );
 }
 
 /** What a card is about, as a heading. */
 export function cardName(id: CardId): string {
   const card = cardOf(id);
   switch (card?.kind) {
-    case 'pair': return `${CommonName(card.target)} and ${commonName(card.other)}`;
-    case 'feature': return characterName(card.character);
-    case 'term': return `${characterName(card.character)}: ${lowerFirst(stateLabel(card.character, card.state))}`;
-    case 'stages': return `${CommonName(card.taxon)} through the year`;
-    case undefined: return id;
+    case 'pair':
+      return `${CommonName(card.target)} and ${commonName(card.other)}`;
+    case 'feature':
+      return characterName(card.character);
+    case 'term':
+      return `${characterName(card.character)}: ${lowerFirst(stateLabel(card.character, card.state))}`;
+    case 'stages':
+      return `${CommonName(card.taxon)} through the year`;
+    case undefined:
+      return id;
   }
 }
 
 /** What a walk's decision came to, in one line, and why. */
-export function resultWords({ was, could, risked, open }: Pick<Scored, 'was' | 'could' | 'risked' | 'open'>, decided: WalkDecision, { is, hoped }: { readonly is: CompiledTaxon; readonly hoped: CompiledTaxon }): { readonly line: string; readonly why: string; readonly tone: 'good' | 'bad' | 'even' } {
+export function resultWords(
+  { was, could, risked, open }: Pick<Scored, 'was' | 'could' | 'risked' | 'open'>,
+  decided: WalkDecision,
+  { is, hoped }: { readonly is: CompiledTaxon; readonly hoped: CompiledTaxon },
+): { readonly line: string; readonly why: string; readonly tone: 'good' | 'bad' | 'even' } {
   const [name, hope] = [commonName(is.id), commonName(hoped.id)];
   if (decided === 'collect') {
-    if (!was) return { line: `It was ${name}`, why: risked === 'none' ? `It does no harm, and it is not ${hope}.` : `${CommonName(is.id)} is ${risked}. It would have been in the basket.`, tone: 'bad' };
-    if (open !== undefined) return { line: `It was ${hope}, this time`, why: `${CommonName(open)} was not ruled out. What came right by luck comes wrong by luck.`, tone: 'bad' };
-    return { line: `It was ${hope}, and you knew`, why: 'Everything dangerous that looks like it was ruled out.', tone: 'good' };
+    if (!was)
+      return {
+        line: `It was ${name}`,
+        why:
+          risked === 'none'
+            ? `It does no harm, and it is not ${hope}.`
+            : `${CommonName(is.id)} is ${risked}. It would have been in the basket.`,
+        tone: 'bad',
+      };
+    if (open !== undefined)
+      return {
+        line: `It was ${hope}, this time`,
+        why: `${CommonName(open)} was not ruled out. What came right by luck comes wrong by luck.`,
+        tone: 'bad',
+      };
+    return {
+      line: `It was ${hope}, and you knew`,
+      why: 'Everything dangerous that looks like it was ruled out.',
+      tone: 'good',
+    };
   }
   if (!was) {
-    if (decided === 'leave') return { line: `It was ${name}`, why: is.grade === 'none' ? `It does no harm; it was not ${hope}.` : 'You left what would have done harm.', tone: 'good' };
+    if (decided === 'leave')
+      return {
+        line: `It was ${name}`,
+        why:
+          is.grade === 'none'
+            ? `It does no harm; it was not ${hope}.`
+            : 'You left what would have done harm.',
+        tone: 'good',
+      };
     return { line: `It was ${name}`, why: 'Nothing was taken, and nothing was settled.', tone: 'even' };
   }
-  if (!could) return { line: `It was ${hope}`, why: 'So nobody could know by looks alone. To take nothing was right.', tone: 'good' };
-  return { line: `It was ${hope}`, why: decided === 'leave' ? 'It could have been known: a few more looks.' : 'A few more looks would have settled it.', tone: 'even' };
+  if (!could)
+    return {
+      line: `It was ${hope}`,
+      why: 'So nobody could know by looks alone. To take nothing was right.',
+      tone: 'good',
+    };
+  return {
+    line: `It was ${hope}`,
+    why:
+      decided === 'leave'
+        ? 'It could have been known: a few more looks.'
+        : 'A few more looks would have settled it.',
+    tone: 'even',
+  };
 }
 
 /** How long ago something was, as people say it. */
@@ -60,4 +119,5 @@ export function practisedWords(history: CardHistory | undefined, earned: boolean
 }
 
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
-export const pointsWords = (points: number): string => `${points > 0 ? '+' : points < 0 ? '−' : ''}${Math.abs(Math.round(points * 10) / 10)}`;
+export const pointsWords = (points: number): string =>
+  `${points > 0 ? '+' : points < 0 ? '−' : ''}${Math.abs(Math.round(points * 10) / 10)}`;

@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import type { FindRecord } from '@pause/core';
 import { useApp } from '../../store/store';
-import { readerName } from '../../words/people';
-import { lowerFirst } from '../../words/names';
 import { Body, Button, colour, Heading, space } from '../../ui';
+import { lowerFirst } from '../../words/names';
+import { readerName } from '../../words/people';
 
 interface TheirWordProps {
   readonly record: FindRecord;
@@ -22,7 +22,9 @@ export function TheirWord({ record, person, seen, onWord, onBack }: TheirWordPro
   return (
     <View style={styles.card} role="group" aria-label={`The word of ${name}`}>
       <Heading>Now give it to {name}</Heading>
-      <Body>{name}, look at the same spot. Seen here just now: {lowerFirst(seen)}. Do you see it so too?</Body>
+      <Body>
+        {name}, look at the same spot. Seen here just now: {lowerFirst(seen)}. Do you see it so too?
+      </Body>
       <Button label={`I am ${name}, and I see it so`} onPress={() => onWord(true)} />
       <Button label={`I am ${name}, and I see it otherwise`} tone="outline" onPress={() => onWord(false)} />
       <Button label="Back to the question" tone="plain" style={styles.start} onPress={onBack} />

@@ -1,24 +1,52 @@
 import { useRouter } from 'expo-router';
-import { useDeferredValue, useState } from 'react';
 import Plus from 'lucide-react-native/icons/plus';
+import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { FindSummary } from '@pause/core';
 import { guide } from '../../evaluate/guide';
-import { latePart } from '../latePart';
 import { look } from '../../store/look';
 import { useAct, useApp } from '../../store/store';
-import { UpdateLine } from './UpdateLine';
-import { Body, Button, colour, Heading, Loading, Notice, PauseMark, Rule, Screen, Small, SmallStrong, space, stroke, Title, useWide } from '../../ui';
-import { DemoDoor } from '../people/DemoDoor';
+import {
+  Body,
+  Button,
+  colour,
+  Heading,
+  Loading,
+  Notice,
+  PauseMark,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  Title,
+  useWide,
+} from '../../ui';
 import { FindLine } from '../finds/FindLine';
 import { useFinds, useToday } from '../finds/useFinds';
+import { latePart } from '../latePart';
+import { DemoDoor } from '../people/DemoDoor';
+import { UpdateLine } from './UpdateLine';
 
-const Warned = latePart(() => import('../outdoors').then((m) => m.Warned), () => null);
-const Recalled = latePart(() => import('../outdoors').then((m) => m.Recalled), () => null);
-const WhomToCall = latePart(() => import('./WhomToCall').then((m) => m.WhomToCall), () => null);
+const Warned = latePart(
+  () => import('../outdoors').then((m) => m.Warned),
+  () => null,
+);
+const Recalled = latePart(
+  () => import('../outdoors').then((m) => m.Recalled),
+  () => null,
+);
+const WhomToCall = latePart(
+  () => import('./WhomToCall').then((m) => m.WhomToCall),
+  () => null,
+);
 const SHOWN = 5;
 
-/** What is going on, and what was found lately. Each part follows what it shows: nothing else is drawn again when the notebook opens or the server answers. */
+/**
+ * What is going on, and what was found lately. Each part follows what it shows: nothing else is drawn again
+ * when the notebook opens or the server answers.
+ */
 export function StartScreen() {
   const router = useRouter();
   const wide = useWide();
@@ -32,15 +60,25 @@ export function StartScreen() {
           <Whose />
         </View>
       </View>
-      <Body>Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks like it.</Body>
-      <Button label="A new find" icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />} onPress={() => router.push('/new')} {...(wide ? { style: styles.begin } : {})} />
+      <Body>
+        Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks
+        like it.
+      </Body>
+      <Button
+        label="A new find"
+        icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />}
+        onPress={() => router.push('/new')}
+        {...(wide ? { style: styles.begin } : {})}
+      />
       <AskWhomToCall />
       <Notebook />
     </Screen>
   );
 }
 
-/** Asked at the first start, in one line that stands there at once; what is put in comes when it is wanted. */
+/**
+ * Asked at the first start, in one line that stands there at once; what is put in comes when it is wanted.
+ */
 function AskWhomToCall() {
   const act = useAct();
   const asked = useApp((state) => state.look.callsAsked);
@@ -52,7 +90,11 @@ function AskWhomToCall() {
       <SmallStrong>If somebody eats the wrong thing, whom do you call?</SmallStrong>
       <View style={styles.answers}>
         <Button label="Put in the numbers" tone="plain" onPress={() => setOpen(true)} />
-        <Button label="Not now" tone="plain" onPress={() => act(look.actions.lookSet({ callsAsked: true }))} />
+        <Button
+          label="Not now"
+          tone="plain"
+          onPress={() => act(look.actions.lookSet({ callsAsked: true }))}
+        />
       </View>
     </View>
   );
@@ -62,7 +104,13 @@ function AskWhomToCall() {
 function Whose() {
   const person = useApp((state) => state.me.person);
   const away = useApp((state) => state.outbox.away);
-  return <Small soft>{person ? `${person.account ? `${person.name}’s notebook` : 'The notebook of this device'}${person.demo && person.account ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}${away ? ' · without a connection, as this device knows it' : ''}` : 'Opening the notebook …'}</Small>;
+  return (
+    <Small soft>
+      {person
+        ? `${person.account ? `${person.name}’s notebook` : 'The notebook of this device'}${person.demo && person.account ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}${away ? ' · without a connection, as this device knows it' : ''}`
+        : 'Opening the notebook …'}
+    </Small>
+  );
 }
 
 function Notebook() {
@@ -86,7 +134,9 @@ function Notebook() {
         <Block title="Going on" label="Finds that are not decided" finds={open} today={today} />
         <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
       </View>
-      {settled && items.length === 0 ? <Notice title="Nothing has been found yet" text="What you check will stand here." /> : null}
+      {settled && items.length === 0 ? (
+        <Notice title="Nothing has been found yet" text="What you check will stand here." />
+      ) : null}
       {settled ? <Onward /> : null}
     </>
   );
@@ -105,22 +155,35 @@ function Onward() {
       </View>
       <View style={styles.caution}>
         <Small soft>
-          Pause never says that anything is safe. Its guide covers {guide.taxa.length} taxa; it is general knowledge, and no local expert has reviewed it.
-          Ask the owner, the law of the place, and someone who knows.
+          Pause never says that anything is safe. Its guide covers {guide.taxa.length} taxa; it is general
+          knowledge, and no local expert has reviewed it. Ask the owner, the law of the place, and someone who
+          knows.
         </Small>
       </View>
     </>
   );
 }
 
-function Block({ title, label, finds, today }: { readonly title: string; readonly label: string; readonly finds: readonly FindSummary[]; readonly today: Date }) {
+function Block({
+  title,
+  label,
+  finds,
+  today,
+}: {
+  readonly title: string;
+  readonly label: string;
+  readonly finds: readonly FindSummary[];
+  readonly today: Date;
+}) {
   if (finds.length === 0) return null;
   return (
     <View style={styles.block}>
       <Heading>{title}</Heading>
       <View role="list" aria-label={label}>
         <Rule />
-        {finds.map((find) => <FindLine key={find.id} find={find} today={today} />)}
+        {finds.map((find) => (
+          <FindLine key={find.id} find={find} today={today} />
+        ))}
       </View>
     </View>
   );

@@ -10,14 +10,30 @@ export function UpdateOffer() {
     <View style={styles.line} role="status">
       <View style={styles.words}>
         <SmallStrong>A newer Pause is on this device</SmallStrong>
-        <Small>{othersOpen ? 'Another window of Pause is open. Close it first, then try again.' : 'What you have told stays as it is.'}</Small>
+        <Small>
+          {othersOpen
+            ? 'Another window of Pause is open. Close it first, then try again.'
+            : 'What you have told stays as it is.'}
+        </Small>
       </View>
-      <Button label="Use it now" tone="outline" onPress={() => void import('../../store/worker').then((worker) => worker.takeNewer(act))} />
+      <Button
+        label="Use it now"
+        tone="outline"
+        onPress={() => void import('../../store/worker').then((worker) => worker.takeNewer(act))}
+      />
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  line: { flexDirection: 'row', alignItems: 'center', gap: space.m, padding: space.m, backgroundColor: colour.card, borderWidth: stroke.thin, borderColor: colour.ink },
+  line: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    padding: space.m,
+    backgroundColor: colour.card,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+  },
   words: { flex: 1 },
 });

@@ -11,14 +11,30 @@ export function WhomToCall() {
   return (
     <View style={styles.card} role="region" aria-label="Whom to call">
       <Heading>If somebody eats the wrong thing</Heading>
-      <Body>Put in the number of your poison service now. It will stand first on “Eaten?”, also without a connection.</Body>
+      <Body>
+        Put in the number of your poison service now. It will stand first on “Eaten?”, also without a
+        connection.
+      </Body>
       <Calls needed={false} />
-      <Button label={poisonLine ? 'Done' : 'Not now'} tone={poisonLine ? 'ink' : 'outline'} style={styles.start} onPress={() => act(look.actions.lookSet({ callsAsked: true }))} />
+      <Button
+        label={poisonLine ? 'Done' : 'Not now'}
+        tone={poisonLine ? 'ink' : 'outline'}
+        style={styles.start}
+        onPress={() => act(look.actions.lookSet({ callsAsked: true }))}
+      />
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  card: { gap: space.s, marginTop: space.m, padding: space.m, borderWidth: stroke.thin, borderColor: colour.ink, borderRadius: corner, backgroundColor: colour.card },
+  card: {
+    gap: space.s,
+    marginTop: space.m,
+    padding: space.m,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    backgroundColor: colour.card,
+  },
   start: { alignSelf: 'flex-start' },
 });

@@ -10,10 +10,17 @@ type Told = { readonly [F in keyof Fields]?: Fields[F] | null };
 /** Tells fields, made of what stands when their turn comes: two answers in quick succession are both kept. */
 export type TellHarvest = (make: (now: Harvest) => Told) => void;
 
-const ofFind = (all: readonly HarvestPage[], find: string, person: string) => all.find((one) => one.fields.find === find && one.person === person);
+const ofFind = (all: readonly HarvestPage[], find: string, person: string) =>
+  all.find((one) => one.fields.find === find && one.person === person);
 
 /** The page is begun with the first thing told. */
-function tellOwn(begun: Pick<Fields, 'find' | 'taxon' | 'part' | 'on'> & Partial<Pick<Fields, 'stages'>> & { readonly place?: string }, person: string, group: string | undefined, make: (now: Harvest) => Told): Thunk<Promise<void>> {
+function tellOwn(
+  begun: Pick<Fields, 'find' | 'taxon' | 'part' | 'on'> &
+    Partial<Pick<Fields, 'stages'>> & { readonly place?: string },
+  person: string,
+  group: string | undefined,
+  make: (now: Harvest) => Told,
+): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
     const { beginPage, tellPage } = await import('../../store/outside');
     const own = ofFind(harvestsOf(Object.values(getState().pages.all)), begun.find, person);
@@ -41,7 +48,23 @@ export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string):
   const place = placeOfFind(record);
   const key = `${me} ${record.id}`;
   const tell: TellHarvest = (make) => {
-    void inTurn(key, () => act(tellOwn({ find: record.id, taxon, part, on, ...(place === undefined ? {} : { place }), ...(record.context.stages ? { stages: [...record.context.stages] } : {}) }, me, record.group, make))).catch(() => undefined);
+    void inTurn(key, () =>
+      act(
+        tellOwn(
+          {
+            find: record.id,
+            taxon,
+            part,
+            on,
+            ...(place === undefined ? {} : { place }),
+            ...(record.context.stages ? { stages: [...record.context.stages] } : {}),
+          },
+          me,
+          record.group,
+          make,
+        ),
+      ),
+    ).catch(() => undefined);
   };
   return { id: own?.id, told: own?.fields ?? {}, tell, settled: () => settled(key) };
 }

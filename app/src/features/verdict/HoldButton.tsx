@@ -12,12 +12,16 @@ interface HoldButtonProps {
   readonly onHeld: () => void;
 }
 
-/** What ends a press: a finger, a mouse or a key that is let go. A press can also end because the page scrolls, or a menu opens. */
+/**
+ * What ends a press: a finger, a mouse or a key that is let go. A press can also end because the page
+ * scrolls, or a menu opens.
+ */
 const LIFTS = new Set(['touchend', 'mouseup', 'pointerup', 'keyup']);
 
 /**
- * A button that has to be held: a decision is not a slip of the finger. It acts when the finger is lifted, after it was
- * down long enough; whoever slides off it first has decided nothing. Enter or the space bar can be held too.
+ * A button that has to be held: a decision is not a slip of the finger. It acts when the finger is lifted,
+ * after it was down long enough; whoever slides off it first has decided nothing. Enter or the space bar can
+ * be held too.
  */
 export function HoldButton({ label, hint, tone, disabled = false, onHeld }: HoldButtonProps) {
   const [filled] = useState(() => new Animated.Value(0));
@@ -29,7 +33,12 @@ export function HoldButton({ label, hint, tone, disabled = false, onHeld }: Hold
   const press = () => {
     if (disabled) return;
     setHolding('short');
-    Animated.timing(filled, { toValue: 1, duration: HOLD_MS, easing: Easing.linear, useNativeDriver: false }).start();
+    Animated.timing(filled, {
+      toValue: 1,
+      duration: HOLD_MS,
+      easing: Easing.linear,
+      useNativeDriver: false,
+    }).start();
     timer.current = setTimeout(() => setHolding('enough'), HOLD_MS);
   };
   const release = (event: GestureResponderEvent) => {
@@ -53,19 +62,32 @@ export function HoldButton({ label, hint, tone, disabled = false, onHeld }: Hold
       style={[styles.button, styles[tone], disabled && styles.disabled]}
     >
       <Animated.View
-        style={[styles.fill, dark ? styles.fillDark : styles.fillLight, { width: filled.interpolate({ inputRange: [0, 1], outputRange: ['0%', '100%'] }) }]}
+        style={[
+          styles.fill,
+          dark ? styles.fillDark : styles.fillLight,
+          { width: filled.interpolate({ inputRange: [0, 1], outputRange: ['0%', '100%'] }) },
+        ]}
       />
       <View style={styles.words}>
         <Strong on={dark ? 'dark' : 'light'}>{label}</Strong>
-        <Small on={dark ? 'dark' : 'light'}>{holding === 'not' ? hint : holding === 'short' ? 'Keep holding …' : 'Now let go'}</Small>
+        <Small on={dark ? 'dark' : 'light'}>
+          {holding === 'not' ? hint : holding === 'short' ? 'Keep holding …' : 'Now let go'}
+        </Small>
       </View>
     </Pressable>
   );
 }
 
-/** Whether a press ended with a lift on the button itself. On the web a key's event is the browser's own, and a view is an element. */
+/**
+ * Whether a press ended with a lift on the button itself. On the web a key's event is the browser's own, and
+ * a view is an element.
+ */
 function isLift(event: GestureResponderEvent, button: View | null): boolean {
-  const ended = ((event.nativeEvent as unknown) ?? event) as { readonly type: string; readonly pageX?: number; readonly pageY?: number };
+  const ended = ((event.nativeEvent as unknown) ?? event) as {
+    readonly type: string;
+    readonly pageX?: number;
+    readonly pageY?: number;
+  };
   if (!LIFTS.has(ended.type)) return false;
   const box = (button as unknown as HTMLElement | null)?.getBoundingClientRect();
   if (ended.type === 'keyup' || ended.pageX === undefined || ended.pageY === undefined || !box) return true;
@@ -74,7 +96,14 @@ function isLift(event: GestureResponderEvent, button: View | null): boolean {
 }
 
 const styles = StyleSheet.create({
-  button: { minHeight: 64, borderRadius: corner, borderWidth: stroke.medium, overflow: 'hidden', justifyContent: 'center', borderColor: colour.ink },
+  button: {
+    minHeight: 64,
+    borderRadius: corner,
+    borderWidth: stroke.medium,
+    overflow: 'hidden',
+    justifyContent: 'center',
+    borderColor: colour.ink,
+  },
   ink: { backgroundColor: colour.ink },
   collect: { backgroundColor: colour.collect, borderColor: colour.collect },
   outline: { backgroundColor: colour.card },

@@ -3,31 +3,49 @@ import { sql, type CreateTableBuilder, type Kysely } from 'kysely';
 /** Finds and all that is added to them. What was read, judged and decided can be added to, never changed. */
 
 const NEVER_CHANGED = [
-  'guides', 'finds', 'pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'verdicts', 'decisions',
+  'guides',
+  'finds',
+  'pieces',
+  'targets',
+  'contexts',
+  'readings',
+  'withdrawals',
+  'skips',
+  'verdicts',
+  'decisions',
 ];
 
 export async function up(db: Kysely<unknown>): Promise<void> {
-  await db.schema.createTable('people')
+  await db.schema
+    .createTable('people')
     .addColumn('id', 'text', (c) => c.primaryKey())
     .addColumn('name', 'text', (c) => c.notNull())
     .execute();
 
-  await db.schema.createTable('demo_clock')
-    .addColumn('only', 'boolean', (c) => c.primaryKey().defaultTo(true).check(sql`"only"`))
+  await db.schema
+    .createTable('demo_clock')
+    .addColumn('only', 'boolean', (c) =>
+      c
+        .primaryKey()
+        .defaultTo(true)
+        .check(sql`"only"`),
+    )
     .addColumn('offset_ms', 'bigint', (c) => c.notNull())
     .execute();
 
-  await db.schema.createTable('guides')
+  await db.schema
+    .createTable('guides')
     .addColumn('version', 'text', (c) => c.primaryKey())
     .addColumn('id', 'text', (c) => c.notNull())
     .addColumn('document', 'jsonb', (c) => c.notNull())
     .addColumn('received_at', 'timestamptz', (c) => c.notNull().defaultTo(sql`now()`))
     .execute();
 
-  const appended = <T extends string>(table: CreateTableBuilder<T>) => table
-    .addColumn('id', 'text', (c) => c.primaryKey())
-    .addColumn('content_hash', 'text', (c) => c.notNull())
-    .addColumn('received_at', 'timestamptz', (c) => c.notNull().defaultTo(sql`now()`));
+  const appended = <T extends string>(table: CreateTableBuilder<T>) =>
+    table
+      .addColumn('id', 'text', (c) => c.primaryKey())
+      .addColumn('content_hash', 'text', (c) => c.notNull())
+      .addColumn('received_at', 'timestamptz', (c) => c.notNull().defaultTo(sql`now()`));
 
   await appended(db.schema.createTable('finds'))
     .addColumn('number', 'integer', (c) => c.generatedAlwaysAsIdentity().unique())
@@ -38,16 +56,21 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('person', 'text', (c) => c.notNull().references('people.id'))
     .execute();
 
-  const ofFind = (name: string) => appended(db.schema.createTable(name))
-    .addColumn('find_id', 'text', (c) => c.notNull().references('finds.id'))
-    .addColumn('at', 'timestamptz', (c) => c.notNull());
+  const ofFind = (name: string) =>
+    appended(db.schema.createTable(name))
+      .addColumn('find_id', 'text', (c) => c.notNull().references('finds.id'))
+      .addColumn('at', 'timestamptz', (c) => c.notNull());
 
   await ofFind('pieces')
     .addColumn('purpose', 'text', (c) => c.notNull().check(sql`purpose in ('decide', 'compare')`))
     .addUniqueConstraint('pieces_of_find', ['find_id', 'id'])
     .execute();
-  await ofFind('targets').addColumn('taxon', 'text', (c) => c.notNull()).execute();
-  await ofFind('contexts').addColumn('context', 'jsonb', (c) => c.notNull()).execute();
+  await ofFind('targets')
+    .addColumn('taxon', 'text', (c) => c.notNull())
+    .execute();
+  await ofFind('contexts')
+    .addColumn('context', 'jsonb', (c) => c.notNull())
+    .execute();
   await ofFind('readings')
     .addColumn('piece_id', 'text', (c) => c.notNull())
     .addColumn('character', 'text', (c) => c.notNull())
@@ -83,7 +106,16 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addForeignKeyConstraint('decisions_verdict', ['find_id', 'verdict_id'], 'verdicts', ['find_id', 'id'])
     .execute();
 
-  for (const table of ['pieces', 'targets', 'contexts', 'readings', 'withdrawals', 'skips', 'verdicts', 'decisions']) {
+  for (const table of [
+    'pieces',
+    'targets',
+    'contexts',
+    'readings',
+    'withdrawals',
+    'skips',
+    'verdicts',
+    'decisions',
+  ]) {
     await db.schema.createIndex(`${table}_by_find`).on(table).columns(['find_id', 'at']).execute();
   }
 

@@ -2,7 +2,8 @@ import { sql, type Kysely } from 'kysely';
 
 /** What the demo's simulated mailbox holds. A server with a mail server of its own keeps no letter. */
 export async function up(db: Kysely<unknown>): Promise<void> {
-  await db.schema.createTable('simulated_letters')
+  await db.schema
+    .createTable('simulated_letters')
     .addColumn('id', 'bigint', (c) => c.generatedAlwaysAsIdentity().primaryKey())
     .addColumn('at', 'timestamptz', (c) => c.notNull().defaultTo(sql`now()`))
     .addColumn('to', 'text', (c) => c.notNull())

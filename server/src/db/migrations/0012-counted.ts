@@ -1,8 +1,9 @@
 import { sql, type Kysely } from 'kysely';
 
 /**
- * What a push has to know of the finds that it writes to is kept where it is read by one key, instead of being counted from the entries each time: the kingdom of a
- * find, the find or page that an id belongs to, and how many entries of each limited kind a find has.
+ * What a push has to know of the finds that it writes to is kept where it is read by one key, instead of
+ * being counted from the entries each time: the kingdom of a find, the find or page that an id belongs to,
+ * and how many entries of each limited kind a find has.
  */
 
 /** The kinds of which a find may have only so many, and the decisions to collect. */
@@ -10,18 +11,29 @@ const LIMITED = ['pieces', 'readings', 'withdrawals', 'skips', 'targets', 'verdi
 
 export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`alter table finds add column kingdom text`.execute(db);
-  await changing(db, 'finds', () => sql`update finds set kingdom = entries.body->>'kingdom' from entries where entries.find_id = finds.id and entries.kind = 'finds' and entries.stream = finds.stream`.execute(db));
+  await changing(db, 'finds', () =>
+    sql`update finds set kingdom = entries.body->>'kingdom' from entries where entries.find_id = finds.id and entries.kind = 'finds' and entries.stream = finds.stream`.execute(
+      db,
+    ),
+  );
   await sql`alter table finds alter column kingdom set not null`.execute(db);
   await sql`alter table entry_ids add column about text`.execute(db);
-  await changing(db, 'entry_ids', () => sql`update entry_ids set about = case when entries.find_id is null then 'page ' || entries.page_id else 'find ' || entries.find_id end
-    from entries where entries.stream = entry_ids.stream and entries.seq = entry_ids.seq`.execute(db));
-  // A server that does not know of this column, and is still running, can write nothing any more: it would not count what it writes.
+  await changing(db, 'entry_ids', () =>
+    sql`update entry_ids set about = case when entries.find_id is null then 'page ' || entries.page_id else 'find ' || entries.find_id end
+    from entries where entries.stream = entry_ids.stream and entries.seq = entry_ids.seq`.execute(db),
+  );
+  // A server that does not know of this column, and is still running, can write nothing any more: it would
+  // not count what it writes.
   await sql`alter table entry_ids alter column about set not null`.execute(db);
   await sql`insert into written (of, person, entries, bytes)
     select 'find ' || e.find_id || ' ' || e.kind || case when e.person = f.person then ' own' else ' others' end, e.person, count(*), sum(octet_length(e.body::text))
-    from entries e join finds f on f.id = e.find_id where e.kind = any(${LIMITED}::text[]) group by 1, 2`.execute(db);
+    from entries e join finds f on f.id = e.find_id where e.kind = any(${LIMITED}::text[]) group by 1, 2`.execute(
+    db,
+  );
   await sql`insert into written (of, person, entries, bytes)
-    select 'find ' || find_id || ' collected', person, count(*), sum(octet_length(body::text)) from entries where kind = 'decisions' and body->>'choice' = 'collect' group by 1, 2`.execute(db);
+    select 'find ' || find_id || ' collected', person, count(*), sum(octet_length(body::text)) from entries where kind = 'decisions' and body->>'choice' = 'collect' group by 1, 2`.execute(
+    db,
+  );
   await eraseWithCounts(db);
 }
 
