@@ -3,62 +3,17 @@ import { betterAuth } from 'better-auth';
 import { createAuthEndpoint } from 'better-auth/api';
 import { setSessionCookie } from 'better-auth/cookies';
 import { sql } from 'kysely';
-import { z } from 'zod';
 import type { Db } from '../db';
 import type { Mail } from '../mail';
 import { confirmLetter, knownLetter, resetLetter } from '../mail/letters';
-import { tellPerson } from '../notebook/read';
+import { tellPerson } from '../notebook/news';
 import { record } from './audit';
+import { PASSWORD_AT_MOST, PASSWORD_AT_LEAST } from './bodies';
 import type { Session } from './sessions';
 
 const DAY_SECONDS = 86_400;
-export const PASSWORD_AT_LEAST = 10;
-const PASSWORD_AT_MOST = 200;
 /** Set by this server to where the request came from; whatever a client sends under this name is dropped. */
 export const FROM_HEADER = 'x-pause-from';
-
-/** No body of an account is larger; what is, is not read. */
-export const AUTH_BODY_LIMIT = '16kb';
-const Name = z.string().trim().min(1).max(80);
-const Email = z.string().min(3).max(254);
-/** How short it may be is for the library to say. */
-const Password = z.string().max(PASSWORD_AT_MOST);
-const Nothing = z.strictObject({});
-const Token = z.string().min(1).max(1000);
-
-/**
- * Confirms an e-mail address. The library takes it as GET, which a mail program that looks at links would use
- * up.
- */
-export const CONFIRM = '/confirm';
-/**
- * What of the library's interface is open to the outside, and what each takes; everything else is not there.
- */
-export const AUTH_BODIES = {
-  '/sign-up/email': z.strictObject({ name: Name, email: Email, password: Password }),
-  '/sign-in/email': z.strictObject({ email: Email, password: Password, rememberMe: z.boolean().optional() }),
-  '/sign-out': Nothing,
-  '/revoke-sessions': Nothing,
-  // Whoever changes a password ends all other sessions: somebody else may be in one.
-  '/change-password': z
-    .strictObject({
-      currentPassword: Password,
-      newPassword: Password,
-      revokeOtherSessions: z.boolean().optional(),
-    })
-    .transform((sent) => ({ ...sent, revokeOtherSessions: true })),
-  '/request-password-reset': z.strictObject({ email: Email }),
-  '/reset-password': z.strictObject({ token: Token, newPassword: Password }),
-  [CONFIRM]: z.strictObject({ token: Token }),
-  '/demo/sign-in': Nothing,
-} as const satisfies Readonly<Record<string, z.ZodType>>;
-/** What is there only where letters are sent. */
-export const LETTER_PATHS: ReadonlySet<string> = new Set([
-  '/request-password-reset',
-  '/reset-password',
-  CONFIRM,
-]);
-export const AUTH_PATHS = Object.keys(AUTH_BODIES) as readonly (keyof typeof AUTH_BODIES)[];
 
 export interface AuthOptions {
   readonly db: Db;

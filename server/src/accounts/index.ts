@@ -1,18 +1,5 @@
-export {
-  AUTH_BODIES,
-  AUTH_BODY_LIMIT,
-  AUTH_PATHS,
-  CONFIRM,
-  FROM_HEADER,
-  hasPassword,
-  LETTER_PATHS,
-  openAuth,
-  PASSWORD_AT_LEAST,
-  passwordFits,
-  sessionOf,
-  sharedSecret,
-  type Auth,
-} from './auth';
+export { FROM_HEADER, hasPassword, openAuth, passwordFits, sessionOf, sharedSecret, type Auth } from './auth';
+export { AUTH_BODIES, AUTH_BODY_LIMIT, AUTH_PATHS, CONFIRM, LETTER_PATHS, PASSWORD_AT_LEAST } from './bodies';
 export { record, type Happening } from './audit';
 export { deletePerson, exportPerson, type PersonExport } from './person';
 export { isSoonGuessed } from './passwords';

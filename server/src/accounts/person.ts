@@ -3,7 +3,8 @@ import type { Entry } from '@pause/core/notebook';
 import { actorOf, ownStream, type Membership } from '../access';
 import type { Db } from '../db';
 import { leaveAll } from '../groups';
-import { tellPerson, toEntry } from '../notebook/read';
+import { tellPerson } from '../notebook/news';
+import { toEntry } from '../notebook/rows';
 import { invalid } from '../problem';
 import { record } from './audit';
 

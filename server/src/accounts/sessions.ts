@@ -1,7 +1,7 @@
 import Bowser from 'bowser';
 import { sql } from 'kysely';
 import type { Db } from '../db';
-import { tellPerson } from '../notebook/read';
+import { tellPerson } from '../notebook/news';
 import { Problem } from '../problem';
 import { record } from './audit';
 

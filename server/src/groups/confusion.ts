@@ -2,7 +2,7 @@ import { standing, type CompiledGuide, type Sureness, type TaxonId } from '@paus
 import { historyOf, type PairTold, type Read } from '@pause/core/learn';
 import { ownStream } from '../access';
 import type { Db } from '../db';
-import { pagesOf } from '../notebook/read';
+import { pagesOf } from '../notebook/pages';
 
 /** What the people of a group take for what, added up without names, of those who let it count. */
 

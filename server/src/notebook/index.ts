@@ -1,16 +1,8 @@
 export { push } from './push';
 export { hashOf, type Pushed, type PushOptions } from './entries';
-export {
-  CHANNEL,
-  listFinds,
-  onPersonNews,
-  pull,
-  recordsFor,
-  recordsOf,
-  streamEnds,
-  tellPerson,
-  toEntry,
-  type Pulled,
-} from './read';
+export { CHANNEL, onPersonNews, tellPerson } from './news';
+export { pull, streamEnds, type Pulled } from './pull';
+export { listFinds, recordsFor, recordsOf } from './records';
+export { toEntry } from './rows';
 export { decideRecord } from './judge';
 export { keepGuide, ping } from './guide';

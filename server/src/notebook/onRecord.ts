@@ -4,7 +4,7 @@ import type { Entry, FindEntry, PageRecord } from '@pause/core/notebook';
 import type { Db } from '../db';
 import { entryKey, inStreams } from './ids';
 import type { EntryOnRecord, FindHead } from './lookup';
-import { newestFields } from './read';
+import { newestFields } from './pages';
 
 /**
  * Of a find, only what is needed to check more entries of it, however long it is: what the entries name, and

@@ -11,7 +11,7 @@ import { streamsOfAll, type Scope } from './locks';
 import { entriesAt, lookUp, type EntryOnRecord, type UsedId } from './lookup';
 import { NAMED_WITH_MORE, namedIn, onRecordOf, pageOutlines, type OnRecord } from './onRecord';
 import { countKeysOf, openWritten, type Written } from './quotas';
-import { casesOf } from './read';
+import { casesOf } from './records';
 
 /**
  * What is on record of everything that a push names, read once its notebooks are held. It grows with every

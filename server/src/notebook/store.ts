@@ -2,8 +2,8 @@ import { sql } from 'kysely';
 import type { Kingdom, PageKind } from '@pause/core';
 import type { Db } from '../db';
 import { entryKey } from './ids';
+import { CHANNEL } from './news';
 import type { Addition } from './quotas';
-import { CHANNEL } from './read';
 
 /** Writes what a push adds. */
 

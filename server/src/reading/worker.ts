@@ -1,7 +1,7 @@
 import { workerData } from 'piscina';
 import type { FindRecord } from '@pause/core';
 import { connect, SERVING, type Db } from '../db';
-import { recordsFor } from '../notebook/read';
+import { recordsFor } from '../notebook/records';
 
 /** A thread that reads long finds, over a database connection of its own. */
 

@@ -1,0 +1,21 @@
+import type { Request, Response } from 'express';
+import { z } from 'zod';
+
+/** What stands in an address. */
+
+export const whole = (most: number) => z.coerce.number().int().min(0).max(most);
+
+export const parameter = (request: Request, name: string): string => {
+  const value = request.params[name];
+  // What cannot be a name of anything is none.
+  return typeof value === 'string' && value.length <= 200 && !value.includes('\0') ? value : '';
+};
+
+/** Aborted when whoever asked is gone before there was an answer. */
+export function goneOf(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.on('close', () => {
+    if (!response.writableFinished) gone.abort();
+  });
+  return gone.signal;
+}

@@ -1,0 +1,2 @@
+/** Where a device sends its entries. */
+export const PUSH = '/sync/push';

@@ -1,0 +1,26 @@
+import { sql } from 'kysely';
+import type { Cause } from '@pause/core/recall';
+import type { Db } from '../db';
+
+/** Writes which recalls hold and which do not any more. */
+
+interface Settled {
+  readonly of: string;
+  readonly stream: string;
+  readonly cause: Cause | undefined;
+}
+
+/** Keeps what no longer stands and why, and forgets what stands again. */
+export async function settle(db: Db, settled: readonly Settled[]): Promise<void> {
+  const stands = settled.filter(({ cause }) => !cause).map(({ of }) => of);
+  if (stands.length > 0) await db.deleteFrom('recalls').where('of', 'in', stands).execute();
+  const not = settled.flatMap(({ of, stream, cause }) =>
+    cause ? [{ of, stream, cause: JSON.stringify(cause) }] : [],
+  );
+  if (not.length > 0)
+    await db
+      .insertInto('recalls')
+      .values(not)
+      .onConflict((conflict) => conflict.column('of').doUpdateSet({ cause: sql`excluded.cause` }))
+      .execute();
+}
