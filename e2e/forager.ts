@@ -57,7 +57,7 @@ export async function begin(
   return /find\/([^/]+)/.exec(page.url())?.[1] ?? '';
 }
 
-/** Tells what stands around it: one chip under each question, then goes on to the check. */
+/** Answers what is asked of place and condition: one chip under each question, then goes on to the check. */
 export async function tell(page: Page, told: readonly (readonly [string, string])[]): Promise<void> {
   for (const [question, answer] of told) {
     const group = page.getByRole('group', { name: question });

@@ -125,15 +125,15 @@ describe('what not telling costs', () => {
   test('names what is missing, and that each alone keeps it at pause', () => {
     const { permission: _p, contamination: _c, ...rest } = { ...told, part: part!.part, use: part!.use };
     expect(aroundLine(find(rest))).toBe(
-      'Not told: permission and what spoils the place. Each alone keeps it at pause.',
+      'Still open: permission and what spoils the place. Each alone keeps it at pause.',
     );
     expect(aroundLine(find({ ...rest, contamination: 'none-seen' }))).toBe(
-      'Not told: permission. That alone keeps it at pause.',
+      'Still open: permission. That alone keeps it at pause.',
     );
   });
 
   test('says the next thing where all is told, and why where it is left', () => {
-    expect(aroundLine(find({ ...told, part: part!.part, use: part!.use }))).not.toMatch(/^Not told/);
+    expect(aroundLine(find({ ...told, part: part!.part, use: part!.use }))).not.toMatch(/^Still open/);
     expect(aroundLine(find({ ...told, part: part!.part, use: part!.use, permission: 'forbidden' }))).toBe(
       'Picking is not allowed here.',
     );

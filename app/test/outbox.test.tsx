@@ -42,7 +42,7 @@ test.each<[string, State, RegExp]>([
   [
     'the device is full',
     { notKept: 'This device’s storage is full.' },
-    /What you told last was not kept.*storage is full\. It does not count/,
+    /Your last entry was not kept.*storage is full\. It does not count/,
   ],
   [
     'the server refused',
@@ -57,7 +57,7 @@ test.each<[string, State, RegExp]>([
   [
     'no room for what others told',
     { notTaken: 'This device’s storage is full.' },
-    /What others told could not be kept here.*What you told is safe/,
+    /What others recorded could not be kept here.*What you recorded is safe/,
   ],
   ['told with a newer application', { newerTold: true }, /newer Pause.*right as far as it goes/],
   ['a clock a day ahead', { clockOff: 1440 }, /This device’s clock is a day ahead.*notebook’s time/],
@@ -81,7 +81,7 @@ test('signed out', async () => {
 
 test('what does not count is said before anything else', async () => {
   expect(await said({ notKept: 'No.', away: true, waiting: WAITING, clockOff: 99 })).toMatch(
-    /^What you told last was not kept/,
+    /^Your last entry was not kept/,
   );
   expect(screen.getAllByRole('alert').length).toBeGreaterThan(0);
 });

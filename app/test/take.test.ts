@@ -118,7 +118,7 @@ test('what decides is said with what would change it', () => {
     expect.stringMatching(/^100/),
     expect.stringMatching(/kg$/),
     'As much as you like',
-    'Nobody told yet what fits.',
+    'Nobody has said yet what fits.',
   ]);
   expect(
     bindsWords(

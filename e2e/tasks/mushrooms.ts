@@ -11,7 +11,7 @@ export const MUSHROOMS: readonly Task[] = [
       await expectOutcome(page, 'Collect');
       await thumb.tap(named(page, 'link', 'See the verdict and its reasons'));
       await thumb.hold(named(page, 'button', /^I collect it/));
-      await named(page, 'button', 'How much, and by which hand').waitFor();
+      await named(page, 'button', 'How much to take, and how').waitFor();
     },
   },
   {
@@ -73,7 +73,7 @@ export const MUSHROOMS: readonly Task[] = [
     run: async (thumb) => {
       const { page } = thumb;
       await page.goto('/find/demo-find-1');
-      await thumb.tap(named(page, 'button', 'How much, and by which hand'));
+      await thumb.tap(named(page, 'button', 'How much to take, and how'));
       await thumb.type(page.getByRole('textbox', { name: 'How much', exact: true }), '0.5');
       await thumb.tap(chip(page, 'Measured in', 'litres'));
       await page.getByText(/^Kept: 0.5.litres\.$/).waitFor();

@@ -26,7 +26,7 @@ export async function suppose(thumb: Thumb, form: RegExp, name: string, taxon: R
 }
 
 /**
- * Begins a find by its form and its name, and says what stands around it, all as it should be.
+ * Begins a find by its form and its name, and answers what is asked of place and condition, all as it should be.
  *
  * @param minds what somebody who will have it has to mind
  */

@@ -115,7 +115,7 @@ test('collect, pause and leave, on a phone; all three are there after server and
       .count(),
   ).toBe(1);
   await toVerdict(page);
-  await page.getByText('Nothing recorded stands against collecting. You decide.').waitFor();
+  await page.getByText('Nothing on record speaks against collecting. You decide.').waitFor();
   await page.getByRole('heading', { name: 'What it leans on' }).waitFor();
   await page.getByText(/Not in this guide at all: other chanterelles/).waitFor();
   await hold(page, /^I collect it/);
@@ -278,7 +278,7 @@ test('every address can be reloaded, and a wrong one says so', async () => {
     ['/finds', 'Finds'],
     ['/find/demo-find-2', 'Penny bun'],
     ['/find/demo-find-5/check', 'Is it chanterelle?'],
-    ['/find/demo-find-5/around', 'Around the chanterelle'],
+    ['/find/demo-find-5/around', 'Place and condition'],
     ['/find/demo-find-2/verdict', 'Leave'],
     ['/eaten', 'Someone ate something'],
     ['/find/never-made', 'There is no such find'],

@@ -42,7 +42,7 @@ test('nobody who eats along is passed by: with an allergy to ask for, the answer
   await button(page, /^I may pick here, nothing spoils/).click();
   await page.getByRole('radio', { name: 'Yes', checked: true }).waitFor();
   await page
-    .getByText('Not told: for whom it is not, nobody has asked. The cautions stand with the verdict.')
+    .getByText('Still open: for whom it is not, nobody has asked. The cautions stand with the verdict.')
     .waitFor();
   // It waits, however long the verdict has been there.
   await page.waitForTimeout(500);
@@ -155,7 +155,7 @@ test('no name yet: what is dangerous stays in view, and from a candidate to its 
   await button(page, 'Choose: saffron milkcap').click();
   await button(page, 'I take it for this: check it').click();
   await page.waitForURL(/around/);
-  await page.getByRole('heading', { name: 'Around the saffron milkcap' }).waitFor();
+  await page.getByRole('heading', { name: 'Place and condition' }).waitFor();
   expect(errors).toEqual([]);
   await context.close();
 });

@@ -390,7 +390,7 @@ test('a new place, where the phone stands, is one’s own unless told otherwise;
   await button(page, 'Put it down').click();
   await page.waitForURL(/\/place\/[0-9a-f-]{36}$/);
   await page.getByText('yours alone').waitFor();
-  await page.getByText('Nobody has told yet whether one may pick here: ask first.').waitFor();
+  await page.getByText('Nobody has recorded yet whether picking is allowed here: ask first.').waitFor();
   await button(page, 'Change what is known').click();
   await page.getByRole('group', { name: 'May one pick here?' }).getByText('With a permit').click();
   await page.getByText('A permit is needed, and none is put down.').waitFor();
@@ -590,7 +590,7 @@ test('two keepers’ devices that were apart agree on the group’s rules in the
     await page
       .getByRole('listitem')
       .filter({ hasText: '2 more for what is deadly' })
-      .getByText(/something else was told since/)
+      .getByText(/something else was recorded since/)
       .waitFor();
     await chosen(page, 'Each by itself');
   }

@@ -89,7 +89,7 @@ async function textOf(file: string): Promise<{ text: string; pages: number }> {
 test('chanterelles from the verdict to the jar, partly without a connection; recalled by a corrected guide; and the sheet', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   const find = await collect(page);
-  await press(page, 'How much, and by which hand');
+  await press(page, 'How much to take, and how');
   await fill(page, 'Who eats', '2');
   await fill(page, 'Grams each time, made ready', '300');
   await page

@@ -28,7 +28,7 @@ const HOW_MANY = /^How many, counted one by one/;
 test('the four ceilings, told one by one and without a connection, decide how much; what was taken counts next time', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/find/demo-find-1');
-  await page.getByRole('button', { name: 'How much, and by which hand' }).click();
+  await page.getByRole('button', { name: 'How much to take, and how' }).click();
   // The place of this find allows it; nobody told anything else.
   await ceiling(page, 'What is allowed').getByText('As much as you like').waitFor();
   await ceiling(page, 'What the patch bears').getByText('Nobody counted yet.').waitFor();
@@ -155,7 +155,7 @@ test('of what is not collected, or was against the verdict, it is not said how m
 test('at home every piece is looked at again: strays open finds, passes bring the chance down, a deadly one puts all of it aside until it is settled', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/find/demo-find-1');
-  const collected = page.getByRole('button', { name: 'How much, and by which hand' });
+  const collected = page.getByRole('button', { name: 'How much to take, and how' });
   await collected.click();
   await page.getByRole('button', { name: 'Look again at home' }).click();
   await page.getByRole('heading', { name: 'Look again' }).waitFor();

@@ -18,7 +18,7 @@ export function Broken({ error }: ErrorBoundaryProps) {
         <Notice
           whole
           title="Pause made a mistake here"
-          text={`What was told so far is kept. If it happens again, leave the find standing, and tell whoever keeps this Pause: “${error.message}”`}
+          text={`Your answers are kept. If it happens again, leave the find where it is, and tell the person who runs this Pause: “${error.message}”`}
           action="Try again"
           onAction={again}
         />

@@ -47,7 +47,7 @@ export function FindFrame({
         <Notice
           whole
           title="This find could not be compared"
-          text={`What you told is kept. Without the comparison there is no verdict: leave it standing. (${open.fault})`}
+          text={`Your answers are kept. Without the comparison there is no verdict: leave the find where it is. (${open.fault})`}
           action="Try again"
           onAction={() => void act(reconsider(id))}
         />

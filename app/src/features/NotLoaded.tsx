@@ -6,7 +6,7 @@ export function NotLoaded({ again }: { readonly again: () => void }) {
     <Notice
       whole
       title="This screen did not load"
-      text="What was told so far is kept. Try again where there is a connection; until then leave the find standing."
+      text="Your answers are kept. Try again where there is a connection. Until then leave the find where it is."
       action="Try again"
       onAction={again}
     />

@@ -42,7 +42,7 @@ export function latePart<Props extends object>(
     return failed ? (
       <Notice
         title="This part did not load"
-        text="What was told so far is kept. Try again where there is a connection."
+        text="Your answers are kept. Try again where there is a connection."
         action="Try again"
         onAction={again}
       />

@@ -21,8 +21,8 @@ function whatToSay({ me, outbox }: State): Said | undefined {
   const { waiting, refused, away, notKept, notTaken, clockOff, newerTold, fetching } = outbox;
   if (notKept !== undefined)
     return {
-      title: 'What you told last was not kept',
-      text: `${notKept} It does not count: make room, then tell it again.`,
+      title: 'Your last entry was not kept',
+      text: `${notKept} It does not count: make room, then enter it again.`,
       action: 'I have read it',
       alert: true,
       does: 'notKept',
@@ -38,7 +38,7 @@ function whatToSay({ me, outbox }: State): Said | undefined {
   if (me.signedOut)
     return {
       title: `${me.person?.name ?? 'You'} is signed out`,
-      text: `What you tell stays on this device${waiting.length > 0 ? ` (${waiting.length} now)` : ''} until you sign in again.`,
+      text: `What you record stays on this device${waiting.length > 0 ? ` (${waiting.length} now)` : ''} until you sign in again.`,
       action: 'Sign in',
       does: 'signIn',
     };
@@ -51,14 +51,14 @@ function whatToSay({ me, outbox }: State): Said | undefined {
     };
   if (notTaken !== undefined)
     return {
-      title: 'What others told could not be kept here',
-      text: `${notTaken} What you told is safe. Make room, then try again.`,
+      title: 'What others recorded could not be kept here',
+      text: `${notTaken} What you recorded is safe. Make room, then try again.`,
       action: 'Try now',
       does: 'again',
     };
   if (newerTold)
     return {
-      title: 'Somebody told something with a newer Pause',
+      title: 'Somebody recorded something with a newer Pause',
       text: 'This one cannot read it yet. What is here is right as far as it goes.',
       action: 'More',
       does: 'notebook',

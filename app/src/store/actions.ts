@@ -136,7 +136,7 @@ export function loadList(): Thunk<Promise<void>> {
 export function loadFind(id: string): Thunk<Promise<void>> {
   return async (dispatch, getState, { device }) => {
     dispatch(finds.actions.findLoading(id));
-    // The way that an answer takes is gone once without one, so that the first is not the slowest.
+    // Warm up the write path, so that the first answer is fast.
     device.put(() => []).catch(() => undefined);
     const here = async () => {
       const kept = await device.record(id);
@@ -412,7 +412,7 @@ export function startFind(start: {
 }
 
 /**
- * Tells what stands around it. Only what changed is told, so that two answers in quick succession are both
+ * Records the place and condition. Only what changed is told, so that two answers in quick succession are both
  * kept, and those of two devices too.
  */
 export function tellContext(find: string, context: Case['context']): Thunk<Promise<boolean>> {

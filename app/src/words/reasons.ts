@@ -46,13 +46,13 @@ const grounds = (n: number) => (n === 1 ? 'one ground' : `${numberWord(n)} groun
 const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${numberWord(n)} times`);
 
 const FIELD: Readonly<Record<ContextField, string>> = {
-  stages: 'The growth stage has not been told.',
-  condition: 'In what condition it is has not been told.',
-  part: 'It has not been told which part is wanted.',
-  use: 'It has not been told what it is for.',
+  stages: 'The growth stage has not been recorded.',
+  condition: 'Its condition has not been recorded.',
+  part: 'Which part is wanted has not been recorded.',
+  use: 'What it is for has not been recorded.',
   permission: 'Whether picking is allowed here is not known. Ask first.',
   contamination: 'Whether anything spoils this place is not known.',
-  protection: 'This one is often protected. Look up your own law, then tell what it says.',
+  protection: 'This one is often protected. Look up your own law, then record what it says.',
   tracedToBase: 'It grows among others. Trace what you read and what you want to one base.',
 };
 
@@ -141,9 +141,9 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
     case 'taken-back':
       return `An answer was taken back: ${lowerFirst(characterName(reason.character))}${reason.piece === verdict.piece ? '' : ', on another piece'}. Look again.`;
     case 'unanswered':
-      return `${passedOver(reason.characters)} Look at one of them again in other light or through a lens.${rootAmong(reason.characters) ? ' If no root may be dug up after all, say so under Around it.' : ''}`;
+      return `${passedOver(reason.characters)} Look at one of them again in other light or through a lens.${rootAmong(reason.characters) ? ' If no root may be dug up after all, say so under Place and condition.' : ''}`;
     case 'stage-disputed':
-      return `${characterName(reason.character)} cannot be seen at the stage told. The stage or the reading is wrong.`;
+      return `${characterName(reason.character)} cannot be seen at the recorded stage. The stage or the reading is wrong.`;
     case 'not-traced':
       return 'What was read was not traced to one base with what you want.';
     case 'context-missing':
@@ -161,7 +161,7 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
       return `You ${list(said)}.${reason.extraBars > 0 ? ' Every deadly one needs a bar more.' : ''}`;
     }
     case 'passed-over':
-      return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.${rootAmong([reason.character]) ? ' If none may be dug up after all, say so under Around it.' : ''}`;
+      return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.${rootAmong([reason.character]) ? ' If none may be dug up after all, say so under Place and condition.' : ''}`;
     case 'place-doubt':
       return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
     case 'place-strains':
@@ -223,7 +223,7 @@ const TOLD: Readonly<Record<ContextField, string>> = {
   tracedToBase: 'traced to one base',
 };
 
-/** While what stands around it is being told: what its absence costs. */
+/** While place and condition are being answered: what leaving one out costs. */
 export function aroundLine(verdict: Verdict): string {
   const missing = [
     ...new Set(
@@ -233,7 +233,7 @@ export function aroundLine(verdict: Verdict): string {
     ),
   ];
   if (verdict.outcome !== 'pause' || missing.length === 0) return stripLine(verdict);
-  return `Not told: ${list(missing)}. ${missing.length === 1 ? 'That alone keeps' : 'Each alone keeps'} it at pause.`;
+  return `Still open: ${list(missing)}. ${missing.length === 1 ? 'That alone keeps' : 'Each alone keeps'} it at pause.`;
 }
 
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
@@ -272,7 +272,7 @@ function notRuledOut({ reasons }: Verdict): string | undefined {
 }
 
 function oneLine(verdict: Verdict): string {
-  if (verdict.outcome === 'collect') return 'Nothing recorded stands against collecting. You decide.';
+  if (verdict.outcome === 'collect') return 'Nothing on record speaks against collecting. You decide.';
   if (verdict.outcome === 'leave') {
     const first = verdict.reasons.find((r) => r.weight === 'leave');
     if (!first) return 'Leave it.';

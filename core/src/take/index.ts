@@ -1,4 +1,4 @@
-/** How much to take, and by which hand: need, patch, permission, basket and hands. */
+/** How much to take, and how: need, patch, permission, basket and hands. */
 export * from './amount';
 export * from './count';
 export * from './matrix';

@@ -221,13 +221,13 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
             onPress={() => tell({ tracedToBase: false })}
           />
           {taxon.taxon.growsMixed ? null : (
-            <Chip label="It stands alone" chosen={false} onPress={() => tell({ growsMixed: false })} />
+            <Chip label="It grows alone" chosen={false} onPress={() => tell({ growsMixed: false })} />
           )}
         </Ask>
       ) : (
         <Ask title="Is anything twined in?" missing={false} cost="">
           <Chip
-            label="It stands alone"
+            label="It grows alone"
             chosen={context.growsMixed === false}
             onPress={() => tell({ growsMixed: false })}
           />

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Screen, Small, space, Title } from '../../ui';
-import { commonName } from '../../words/names';
+import { commonName, upper } from '../../words/names';
 import { FindFrame, type FindProps } from '../FindFrame';
 import { FindWaysOut } from '../finds/FindWaysOut';
 import { Around } from './Around';
@@ -10,7 +10,7 @@ import { DecisionStrip } from './DecisionStrip';
 import { useEatersAsked } from './useHousehold';
 
 /**
- * Place, stage, condition and wish, told in one go; each can be left out, and then it says what that costs.
+ * Asks for place, stage, condition and use on one screen. Each may be left out; the screen says what that costs.
  */
 export function AroundScreen() {
   return (
@@ -19,8 +19,8 @@ export function AroundScreen() {
 }
 
 /**
- * Whoever comes from naming it is led on to the check as soon as nothing is left to tell; whoever comes back
- * stays.
+ * Leads somebody who has just named the find on to the check, as soon as nothing is left to answer here.
+ * Somebody who comes back stays.
  */
 function useLeadOn({ record, evaluation }: FindProps): void {
   const { id } = record;
@@ -50,8 +50,8 @@ function AroundView({ record, evaluation }: FindProps) {
     >
       <View style={styles.head}>
         <FindWaysOut find={record.id} />
-        <Small soft>The place speaks first</Small>
-        <Title>Around the {commonName(target)}</Title>
+        <Small soft>{upper(commonName(target))}: the place speaks first</Small>
+        <Title>Place and condition</Title>
       </View>
       <Around record={record} target={target} />
       <Button

@@ -636,7 +636,10 @@ function Header({
         <WaysOut
           ways={[
             { href: '/finds', label: '‹ Finds' },
-            { href: { pathname: '/find/[id]/around', params: { id: record.id } }, label: 'Around it' },
+            {
+              href: { pathname: '/find/[id]/around', params: { id: record.id } },
+              label: 'Place and condition',
+            },
           ]}
         />
         {wide ? (

@@ -232,7 +232,7 @@ function Asked({ record }: { readonly record: FindRecord }) {
       <View style={styles.grow}>
         <Strong>{finder.name} asks whether to collect it</Strong>
         <Small>
-          Nothing recorded stands against it. Look at the readings, best at the plant itself, before you
+          Nothing on record speaks against it. Look at the readings, best at the plant itself, before you
           agree.
         </Small>
       </View>
@@ -250,7 +250,7 @@ function Counted({ record }: { readonly record: FindRecord }) {
     <View style={styles.collected}>
       {lastOutcome(record) === 'collect' ? (
         <Button
-          label="How much, and by which hand"
+          label="How much to take, and how"
           style={styles.start}
           onPress={() => router.push({ pathname: '/find/[id]/take', params: { id: record.id } })}
         />
@@ -364,7 +364,7 @@ function AroundTold({
   if (told.length === 0) return null;
   return (
     <>
-      <Heading>Around it</Heading>
+      <Heading>Place and condition</Heading>
       <View>
         <Rule />
         {told.map(([name, value]) => (

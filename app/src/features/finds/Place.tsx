@@ -91,7 +91,7 @@ function Own({
       return;
     }
     if (!('geolocation' in navigator)) {
-      setSaid('This browser does not tell where it is.');
+      setSaid('This browser does not give its position.');
       return;
     }
     navigator.geolocation.getCurrentPosition(
@@ -106,7 +106,7 @@ function Own({
             },
           }),
         ),
-      () => setSaid('The phone did not tell where it is; it may not be allowed to.'),
+      () => setSaid('The phone did not give its position. It may not be allowed to.'),
       { enableHighAccuracy: true, timeout: 20_000 },
     );
   };
@@ -142,8 +142,8 @@ function Own({
       {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
       {group ? (
         <>
-          <SmallStrong>Who is told exactly?</SmallStrong>
-          <ChipRow label="Who is told exactly?">
+          <SmallStrong>Who may see the exact place?</SmallStrong>
+          <ChipRow label="Who may see the exact place?">
             <Chip label="Only me" chosen={exactFor === 'finder'} onPress={() => tell('exactFor', 'finder')} />
             <Chip
               label={`All of ${group.name}`}
@@ -170,7 +170,7 @@ function Own({
           {exactFor === 'group' ? null : (
             <>
               <SmallStrong>And the others?</SmallStrong>
-              <ChipRow label="What the others are told">
+              <ChipRow label="What others see">
                 <Chip
                   label="Nothing"
                   chosen={others === 'nothing'}

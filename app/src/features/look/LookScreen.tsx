@@ -23,7 +23,8 @@ export function LookScreen() {
       <View style={styles.ask}>
         <Heading>Light</Heading>
         <Body soft>
-          Dim keeps your eyes used to the dusk. Colours are judged by day, whatever stands here.
+          Dim keeps your eyes used to the dusk. Colours are judged by daylight, whatever the screen looks
+          like.
         </Body>
         <ChipRow label="Light">
           <Chip label="By day" chosen={now.theme === 'day'} onPress={() => set({ theme: 'day' })} />

@@ -126,7 +126,7 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
           </Strong>{' '}
           {card
             ? 'The card takes the tilt out of it.'
-            : 'The tilt of the phone is not known; a card would tell it.'}
+            : 'The tilt of the phone is not known; a card would show it.'}
         </Body>
       ) : null}
       <View style={styles.ways}>

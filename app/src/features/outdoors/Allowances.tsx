@@ -148,7 +148,7 @@ function Named({
       <View style={styles.field}>
         <ChooseTaxon
           label="Which kind"
-          placeholder="A name; what was seen here stands below"
+          placeholder="A name; what was seen here is listed below"
           first={seen}
           onChoose={setTaxon}
         />

@@ -194,7 +194,7 @@ export function AllLookAgain({
       {visits && shown ? (
         <>
           {visits.length === 0 ? (
-            <Body>Nothing ripens of which the days are still to be found.</Body>
+            <Body>Nothing left to plan.</Body>
           ) : (
             <View role="list" aria-label="Walks to look again">
               <Rule />

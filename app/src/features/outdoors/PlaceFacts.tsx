@@ -182,7 +182,7 @@ function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: T
       />
       {group && keeps ? (
         <>
-          <ChipGroup label={`Who of ${group.name} is told where it is?`}>
+          <ChipGroup label={`Who of ${group.name} may see where it is?`}>
             <Chip
               label="Only me"
               chosen={fields.exactFor === undefined || fields.exactFor === 'finder'}

@@ -85,7 +85,7 @@ function OnePlace({ place, places }: { readonly place: Place; readonly places: r
       {place.withheld ? (
         <Body>
           {group ? memberName(group, place.page.person ?? '') : 'Whoever keeps it'} does not tell where it is.
-          What was seen there is told to the group.
+          The group can read what was seen there.
         </Body>
       ) : null}
       {dangers.length > 0 ? (
@@ -150,9 +150,9 @@ function May({ place, today }: { readonly place: Place; readonly today: string }
       ) : null}
       <Small soft>
         {[owner, source && `${source.text}, ${isoDayName(source.on)}`].filter(Boolean).join(' · ') ||
-          'Nobody told yet whose it is.'}
+          'Nobody has said yet whose land it is.'}
       </Small>
-      <Small soft>This is what was told, not the law.</Small>
+      <Small soft>This is what people recorded, not the law.</Small>
     </View>
   );
 }

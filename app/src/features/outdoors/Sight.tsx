@@ -48,7 +48,7 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
         <Heading>What do you see?</Heading>
         <ChooseTaxon
           label="Name of what you see"
-          placeholder="A name; what was seen here stands below"
+          placeholder="A name; what was seen here is listed below"
           first={before}
           onChoose={(one) => {
             setTaxon(one);
@@ -95,7 +95,7 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
       />
       {taxon.grade !== 'none' && what !== 'nothing' ? (
         <Small>
-          Suspicion is enough to warn: whoever picks here is told.
+          A suspicion is enough: everybody who picks here is warned.
           {place.page.group ? ' The group hears of it at once.' : ''}
         </Small>
       ) : null}

@@ -60,7 +60,7 @@ export function WeekScreen() {
         <Title>What is worth going for</Title>
         <Notice
           title="There is no place yet"
-          text="Put down the places that you know, and what you saw there. From then on Pause tells when it is time to go."
+          text="Put down the places that you know, and what you saw there. From then on Pause says when it is time to go."
           action="Put down a place"
           onAction={() => router.push('/places')}
         />

@@ -157,7 +157,7 @@ export function shapeWords(shape: Geometry): string {
 export function pickingWords(reason: PickingReason): string {
   switch (reason.code) {
     case 'not-told':
-      return 'Nobody has told yet whether one may pick here: ask first.';
+      return 'Nobody has recorded yet whether picking is allowed here: ask first.';
     case 'ask-first':
       return reason.owner === undefined ? 'Ask the owner first.' : `Ask first: ${reason.owner}.`;
     case 'forbidden':

@@ -59,7 +59,7 @@ export function BatchScreen() {
         <Notice
           whole
           title="There is no such batch"
-          text="The label is of a batch that is not in this notebook, or not told to you."
+          text="The label is of a batch that is not in this notebook, or not shared with you."
         />
       </Screen>
     );

@@ -93,7 +93,7 @@ function From({
   };
   if (of === 'batch') {
     const batch = pantry.batches.find((one) => one.id === id);
-    if (!batch) return <Small soft>A batch that is not told here</Small>;
+    if (!batch) return <Small soft>A batch that is not shared here</Small>;
     const { name = 'A batch', method, on, from = [] } = batch.fields;
     return (
       <View role="listitem">

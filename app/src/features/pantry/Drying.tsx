@@ -150,7 +150,7 @@ function Series({
       />
       <Body>
         {dried.dry > 0.9
-          ? 'It is dry, as far as its weight tells. Bend a piece: it has to break.'
+          ? 'It is dry, as far as its weight shows. Bend a piece: it has to break.'
           : `Dry at about ${Math.round(dried.dryGrams.mid)} g (${Math.round(dried.dryGrams.low)} to ${Math.round(dried.dryGrams.high)}), about ${when(mid)}.`}
       </Body>
       {dried.dry > 0.9 ? null : (

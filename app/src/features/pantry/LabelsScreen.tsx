@@ -66,7 +66,7 @@ export function LabelsScreen() {
           ))}
         </ChipRow>
         {batches.length === 0 ? (
-          <Notice title="Nothing to label" text="What is made stands here." />
+          <Notice title="Nothing to label" text="What you make is listed here." />
         ) : (
           <Button label="Print them" style={styles.start} onPress={() => window.print()} />
         )}

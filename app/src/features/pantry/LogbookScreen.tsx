@@ -86,7 +86,7 @@ export function LogbookScreen() {
       {one.finds === 0 && one.grams === 0 ? (
         <Notice
           title={`Nothing in ${shown} yet`}
-          text="What you check, collect and make stands here, a year at a time."
+          text="Everything you check, collect and make is listed here, a year at a time."
         />
       ) : (
         <View style={wide ? styles.columns : styles.column}>

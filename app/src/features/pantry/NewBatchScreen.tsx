@@ -180,7 +180,9 @@ function New({
           />
         ) : null}
         {group === undefined && picked.some((one) => one.group !== undefined) ? (
-          <Small>Some of it is in one notebook, some in another: what comes of it stands in your own.</Small>
+          <Small>
+            Some of it is in one notebook, some in another: what is made of it goes into your own.
+          </Small>
         ) : null}
         <Button label="Begin" disabled={!ready} onPress={make} />
       </View>

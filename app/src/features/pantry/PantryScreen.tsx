@@ -83,7 +83,7 @@ export function PantryScreen() {
       {pantry.batches.length === 0 ? (
         <Notice
           title="Nothing has been made yet"
-          text="What you collect becomes a harvest; from there it is dried, cooked or put by, and stands here with all that it comes from."
+          text="What you collect becomes a harvest; from there it is dried, cooked or put by. Everything is listed here with what it was made from."
         />
       ) : (
         <Field
@@ -252,7 +252,7 @@ function Lately({ pantry, today }: { readonly pantry: Pantry; readonly today: Da
   const person = useApp((state) => state.me.person);
   const toldBy = ({ person: by, group: id }: PortionPage) => {
     const group = by === person?.id ? undefined : person?.groups.find((one) => one.id === id);
-    return group && `told by ${memberName(group, by)}`;
+    return group && `recorded by ${memberName(group, by)}`;
   };
   const lately = pantry.portions.slice(0, FIRST);
   if (lately.length === 0) return null;

@@ -136,7 +136,7 @@ function OnTheSpot({ find }: { readonly find: string }) {
         <Notice
           whole
           title="Not on this"
-          text="Only what was decided and stands can be put down as eaten where it stood."
+          text="Only a find that was decided and still holds can be recorded as eaten on the spot."
           action="To the find"
           onAction={toFind}
         />
@@ -273,7 +273,7 @@ function Portion({
       {choices.length === 0 ? (
         <Notice
           title="Nothing is ready"
-          text="Only what is ready and stands can be put down."
+          text="Only what is ready and still holds can be recorded."
           action="Pantry"
           onAction={() => router.push('/pantry')}
         />
@@ -355,7 +355,7 @@ function Portion({
           value={toWhom}
           onChangeText={setToWhom}
           maxLength={80}
-          hint="So that they can be told if something is wrong with it."
+          hint="So that you can warn them if something is wrong with it."
         />
       ) : null}
       {why.length > 0 && picked.length > 0 ? <Small>Still to be told: {why.join(', ')}.</Small> : null}

@@ -45,7 +45,7 @@ export function RecallScreen() {
   return (
     <Screen>
       <View>
-        <Title>What no longer stands</Title>
+        <Title>What no longer holds</Title>
         <Body soft>
           When a guide is corrected, a reading taken back, a stray found or a decision changed, all that was
           made of it is found again.
@@ -53,7 +53,7 @@ export function RecallScreen() {
       </View>
       {recalls.all.length === 0 ? (
         <Notice
-          title="Everything stands"
+          title="Everything holds"
           text="By all that is on record here, and by the guide in force, what was collected would be collected again."
         />
       ) : null}
@@ -100,7 +100,7 @@ export function useNames(pantry: Pantry): (id: string) => string {
     const taste = pantry.tastes.find((one) => one.id === id);
     return taste
       ? `First taste of ${CommonName(taste.fields.taxon ?? '').toLowerCase()}`
-      : 'A find that is not told here';
+      : 'A find that is not shared here';
   };
 }
 

@@ -113,7 +113,7 @@ function IfWrong({
         </Body>
       </View>
       <View style={styles.block}>
-        <Heading>What only you can tell</Heading>
+        <Heading>What only you can say</Heading>
         <Field
           label="Who, with age and weight"
           value={typed.who}

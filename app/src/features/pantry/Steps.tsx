@@ -112,7 +112,7 @@ export function Steps({
                     value={why}
                     onChangeText={setWhy}
                     maxLength={200}
-                    hint="It stands on the label from then on."
+                    hint="The label shows it from then on."
                   />
                   <View style={styles.ways}>
                     <Button

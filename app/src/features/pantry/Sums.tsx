@@ -224,7 +224,7 @@ function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, put }: 
             value={vinegar}
             right="above 0, and no more than 100"
             check={isStrength}
-            hint="It stands on the bottle."
+            hint="The bottle says it."
             onTell={(value) => put({ vinegar: value })}
           />
         </View>

@@ -7,7 +7,7 @@ import { useAct, useApp, type Thunk } from '../../store/store';
 import { pantryOf, type Pantry } from './pantry';
 
 /**
- * What no longer stands, as this device knows it; and what the notebook found besides, where it can be
+ * What no longer holds, as this device knows it; and what the notebook found besides, where it can be
  * reached.
  */
 

@@ -147,7 +147,7 @@ export const SPOILS: Readonly<Record<SpoilCode, string>> = {
     'Less than two thirds of it is sugar: it keeps only in the fridge, for two weeks, or frozen.',
   'acid-short':
     'Too little acid: household vinegar (5 %) with no more than its own amount of water. So it is for the fridge and the next days.',
-  'acid-unknown': 'Nobody told how strong the vinegar is, so it is for the fridge and the next days.',
+  'acid-unknown': 'Nobody recorded how strong the vinegar is, so it is for the fridge and the next days.',
   'brine-reused': 'Nobody knows how strong a used brine still is: it is for the fridge and the next days.',
   'salt-short': 'Less than two per cent of salt, weighed with the water: the wrong ones may grow.',
   'salt-much': 'So much salt that nothing ferments.',
@@ -158,7 +158,7 @@ export const SPOILS: Readonly<Record<SpoilCode, string>> = {
   'cool-at-once': 'What is not eaten at once is cooled within two hours.',
   'skin-trial': 'For whole skin only, and after a small trial.',
   'no-dose':
-    'How it was used is told as tradition. Pause gives no dose and no cure: ask a pharmacist or doctor.',
+    'Former uses are shown as tradition. Pause gives no dose and no cure: ask a pharmacist or doctor.',
 };
 
 export const UNIT: Readonly<Record<KeptAmount['unit'], string>> = { g: 'g', ml: 'ml', piece: 'pieces' };
@@ -214,11 +214,11 @@ export function causeWords(cause: Cause, name: string): string {
         ? `${name}: it lay in one bag with a deadly stray.`
         : `${name}: a ${GRADE[cause.grade]} stray lay among it.`;
     case 'verdict':
-      return `${name}: ${{ guide: 'by the corrected guide', record: 'by what was told since', policy: 'by the rules of the group now', rules: 'by stricter rules of Pause' }[cause.because]} the verdict is ${cause.outcome}.${worst(cause.grade)}${changedWords(cause.changed ?? [])}`;
+      return `${name}: ${{ guide: 'by the corrected guide', record: 'by what was recorded since', policy: 'by the rules of the group now', rules: 'by stricter rules of Pause' }[cause.because]} the verdict is ${cause.outcome}.${worst(cause.grade)}${changedWords(cause.changed ?? [])}`;
   }
 }
 const MEASURE: Readonly<Record<Measure, readonly [word: string, what: string]>> = {
-  hold: ['Hold it', 'Nobody eats of it until the find stands again.'],
+  hold: ['Hold it', 'Nobody eats of it until the find holds again.'],
   discard: ['Throw it out', 'It cannot be gone through any more. Not on the compost, not to animals.'],
   'look-again': ['Look again', 'Go through every piece once more.'],
   watch: ['It was eaten', 'Ask everybody who had some how they are.'],

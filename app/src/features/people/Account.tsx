@@ -142,8 +142,8 @@ function Delete({
   return (
     <View style={styles.block}>
       <Body>
-        Your own notebook is deleted with it, for good. What you told in the notebooks of groups stays there,
-        without your name.
+        Your own notebook is deleted with it, for good. What you recorded in the notebooks of groups stays
+        there, without your name.
       </Body>
       <Field
         label="Write your name to say that you mean it"

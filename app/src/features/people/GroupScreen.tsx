@@ -148,7 +148,7 @@ function Members({ group, me, tell }: Part & { readonly me: string }) {
                     })
                   }
                 />
-                <Small soft>What was told in the group’s notebook stays in it.</Small>
+                <Small soft>What was recorded in the group’s notebook stays in it.</Small>
               </View>
             ) : null}
             <Rule />
@@ -213,7 +213,7 @@ function Agreed({ group }: { readonly group: Group }) {
             </Body>
             <Small soft>
               {memberName(group, one.by)}, {dayWords(new Date(one.at), new Date())}
-              {stands(page, one) ? '' : '; something else was told since'}
+              {stands(page, one) ? '' : '; something else was recorded since'}
             </Small>
           </View>
         ))}
@@ -253,7 +253,7 @@ function Rules({ group }: { readonly group: Group }) {
       <Heading>Its rules</Heading>
       <Body soft>
         {may
-          ? 'They can only make a verdict stricter than the guide’s own, never laxer; whoever decides is told whose rules they are.'
+          ? 'They can only make a verdict stricter than the guide’s own, never laxer; every verdict says whose rules they are.'
           : 'A keeper of the group chooses them. They can only make a verdict stricter, never laxer.'}
       </Body>
       <School
@@ -332,7 +332,7 @@ function Rules({ group }: { readonly group: Group }) {
       </School>
       <School
         title="Range, season, habitat"
-        why="They tell what to expect; but plants travel and seasons shift, so they never rule anything out."
+        why="They say what to expect; but plants travel and seasons shift, so they never rule anything out."
       >
         <Chip
           label="Order and raise doubts"

@@ -58,8 +58,8 @@ function Whose() {
     <View style={styles.block}>
       <Body>
         {person?.account
-          ? `${person.name} is signed out. What you tell stays on this device until you sign in again.`
-          : 'Nobody is signed in. Everything you tell is on this device, and nowhere else: if it is lost, so is the notebook.'}
+          ? `${person.name} is signed out. What you record stays on this device until you sign in again.`
+          : 'Nobody is signed in. Everything you record is on this device, and nowhere else: if it is lost, so is the notebook.'}
       </Body>
       <Button
         label={person?.account ? 'Sign in again' : 'Sign in, or make an account'}
@@ -100,12 +100,12 @@ function Sending() {
       : []),
     ...(clockOff
       ? [
-          'This device’s clock is wrong. What you tell has the notebook’s time, and what was told before is put in order by when it arrived. Setting the clock right mends it.',
+          'This device’s clock is wrong. New entries get the time of the notebook; earlier ones are ordered by when they arrived. Set the clock right.',
         ]
       : []),
     ...(newerTold
       ? [
-          'Somebody told something with a newer Pause. It waits at the server; open the newer Pause on this device, and it will be here.',
+          'Somebody recorded something with a newer Pause. It waits at the server; open the newer Pause on this device, and it will be here.',
         ]
       : []),
     ...(otherGuide
@@ -115,7 +115,7 @@ function Sending() {
       : []),
     ...(notTaken
       ? [
-          `What others told could not be kept here. ${notTaken} Make room on the device; what you told yourself is safe.`,
+          `What others recorded could not be kept here. ${notTaken} Make room on the device; what you recorded yourself is safe.`,
         ]
       : []),
   ];
@@ -125,7 +125,7 @@ function Sending() {
         {!account
           ? 'On this device'
           : waiting.length === 0
-            ? 'Everything told here is at the server'
+            ? 'Everything recorded here is at the server'
             : waiting.length === 1
               ? 'One entry waits to be sent'
               : `${waiting.length} entries wait to be sent`}

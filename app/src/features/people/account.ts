@@ -109,7 +109,7 @@ function leave(then: string, atTheServer: (api: Api) => Promise<unknown>): Thunk
       return {
         ok: false,
         title:
-          'You are signed out. Something was told meanwhile; it stays on this device until you sign in again.',
+          'You are signed out. Something was recorded meanwhile; it stays on this device until you sign in again.',
       };
     }
     dispatch(me.actions.meLoading());

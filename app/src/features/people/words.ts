@@ -15,7 +15,7 @@ export const KIND: Readonly<Record<Entry['kind'], string>> = {
   finds: 'A find begun',
   pieces: 'A piece',
   targets: 'What it is taken for',
-  contexts: 'What stands around it',
+  contexts: 'Place and condition',
   readings: 'Something read',
   withdrawals: 'Something taken back',
   skips: 'A check passed over',
@@ -29,7 +29,7 @@ export const KIND: Readonly<Record<Entry['kind'], string>> = {
   drops: 'A picture taken out',
   counts: 'A piece counted',
   pages: 'A page begun',
-  fields: 'Something told',
+  fields: 'Something recorded',
   sightings: 'Something seen',
 };
 export const ROLE: Readonly<Record<Role, string>> = {

@@ -63,7 +63,7 @@ export function ConfusionScreen() {
       ) : practice.history.reads.length === 0 && practice.history.taken.length === 0 ? (
         <Notice
           title="Nothing was practised yet"
-          text="After a walk in the practice wood, or a few drills, it stands here."
+          text="After a walk in the practice wood, or a few drills, it is shown here."
           action="To practice"
           onAction={() => router.push('/practice')}
         />
@@ -270,7 +270,7 @@ function OfGroup({ id, name }: { readonly id: string; readonly name: string }) {
     return (
       <Notice
         title="Too few to tell"
-        text={`${answer.people === 1 ? 'One person of' : answer.people === 0 ? 'Nobody of' : `${answer.people} people of`} ${name} let theirs count. From three on it is added up, without names; of fewer it would tell who.`}
+        text={`${answer.people === 1 ? 'One person of' : answer.people === 0 ? 'Nobody of' : `${answer.people} people of`} ${name} let theirs count. From three on it is added up, without names; with fewer, one could see who it was.`}
       />
     );
   }

@@ -545,7 +545,7 @@ function Told({
   const own = character && usual?.kind === 'states' ? statesIn(character, usual.usual) : [];
   return (
     <View style={styles.block}>
-      <Heading>{was ? 'The next look would be' : 'This would have told'}</Heading>
+      <Heading>{was ? 'The next look would be' : 'This would have shown it'}</Heading>
       <Strong>{characterName(telling)}</Strong>
       {!was && shown?.kind === 'states' && own.length > 0 ? (
         <View style={styles.two}>

@@ -61,7 +61,7 @@ function Together({ record }: { readonly record: FindRecord }) {
           text={
             asked
               ? 'It will lie here beside yours as soon as it is.'
-              : 'The best second look is one that was not told the answer.'
+              : 'The best second look comes from somebody who does not know the answer.'
           }
           action="Ask for one"
           onAction={() => router.replace({ pathname: '/find/[id]/ask', params })}
@@ -247,7 +247,7 @@ function OverTime({
           {first} and {second} have looked at {looks === 1 ? 'one thing' : `${looks} things`} one after the
           other
           {looks >= FEWEST
-            ? ', and always said one and the same: that tells nothing yet'
+            ? ', and always said one and the same: that shows nothing yet'
             : `; from ${FEWEST} on it can be said how well they agree`}
           .
         </Body>

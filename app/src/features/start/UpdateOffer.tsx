@@ -13,7 +13,7 @@ export function UpdateOffer() {
         <Small>
           {othersOpen
             ? 'Another window of Pause is open. Close it first, then try again.'
-            : 'What you have told stays as it is.'}
+            : 'What you have recorded stays as it is.'}
         </Small>
       </View>
       <Button

@@ -358,7 +358,7 @@ function Pass({ record, taxon, sorting, change, settled }: PassProps) {
       </View>
       {asking ? (
         <View style={styles.block} role="group" aria-label="What the stray is">
-          <SmallStrong>What do you take it for? It opens a find, which tells for sure.</SmallStrong>
+          <SmallStrong>What do you take it for? It opens a find, which settles it.</SmallStrong>
           {taxon.taxon.lookalikes
             .flatMap((id) => guide.taxon(id) ?? [])
             .map((one) => (

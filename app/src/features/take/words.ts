@@ -17,7 +17,7 @@ import {
 
 import { numberWord } from '../../words/names';
 
-/** Plain words for how much to take, and by which hand. */
+/** Plain words for how much to take, and how. */
 
 export const CEILING: Readonly<Record<CeilingName, string>> = {
   need: 'What you need',
@@ -26,11 +26,11 @@ export const CEILING: Readonly<Record<CeilingName, string>> = {
   hands: 'Basket and hands',
 };
 export const MISSING: Readonly<Record<Missing, string>> = {
-  need: 'Nobody told yet for whom.',
+  need: 'Nobody has said yet for whom.',
   count: 'Nobody counted yet.',
   life: 'The guide does not say how it lives.',
   permission: 'Ask first whether one may pick here.',
-  hands: 'Nobody told yet what fits.',
+  hands: 'Nobody has said yet what fits.',
 };
 const UNIT: Readonly<Record<AmountUnit, readonly [string, string]>> = {
   g: ['g', 'g'],
@@ -70,7 +70,7 @@ export function bindsWords({ binds, next, short, ceilings }: Take): string {
   if (binds === undefined)
     return ceilings.some(({ missing }) => missing.includes('permission'))
       ? 'Before anything is taken, somebody has to be asked.'
-      : 'Tell one of the four, and an amount stands here.';
+      : 'Answer one of the four, and an amount is shown here.';
   const because =
     binds === 'hands' && short
       ? short === 'basket'
