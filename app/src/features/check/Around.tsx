@@ -49,7 +49,7 @@ function Ask({ title, hint, missing, cost, children }: AskProps) {
       <Heading>{title}</Heading>
       {hint ? <Body soft>{hint}</Body> : null}
       <ChipRow label={title}>{children}</ChipRow>
-      {missing ? <Small>Not told: {cost}</Small> : null}
+      {missing ? <Small>Still open: {cost}</Small> : null}
     </View>
   );
 }

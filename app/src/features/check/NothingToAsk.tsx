@@ -84,7 +84,7 @@ export function MissingAround({
     <View style={styles.missing}>
       <Small style={styles.grow}>
         {missing === 1 ? 'One thing' : `${upper(numberWord(missing))} things`} about place and plant{' '}
-        {missing === 1 ? 'is' : 'are'} not told.
+        {missing === 1 ? 'is' : 'are'} not recorded.
       </Small>
       <Button
         label="Tell"

@@ -176,7 +176,7 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
   return {
     title: `For whoever treats · ${momentWords(printedAt)}`,
     finds: records.map((one) => one.id),
-    parts: parts.map((part) => (part.lines.length > 0 ? part : { ...part, lines: ['Not told.'] })),
+    parts: parts.map((part) => (part.lines.length > 0 ? part : { ...part, lines: ['Not recorded.'] })),
   };
 }
 
