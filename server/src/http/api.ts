@@ -3,7 +3,6 @@ import compression from 'compression';
 import express from 'express';
 import type { RequestHandler } from 'express';
 import type { Logger } from 'pino';
-import type { CompiledGuide } from '@pause/core';
 import { type Actor, actorOf } from '../access';
 import { openRemembered } from '../access/remembered';
 import {
@@ -19,44 +18,20 @@ import {
   type Auth,
   type Session,
 } from '../accounts';
-import type { Db } from '../db';
-import type { Clock } from '../demo/clock';
-import type { Jobs } from '../jobs';
-import type { Judging } from '../judging';
-import type { Live } from '../live';
-import type { Mail } from '../mail';
 import { tellPerson } from '../notebook';
-import type { Objects } from '../pictures';
 import { invalid, Problem } from '../problem';
-import type { Questions } from '../questions';
-import type { Reading } from '../reading';
 import { soonGuessed, accountOf, confirm } from './accountRoutes';
 import { body } from './body';
 import { fromOwnPages, onlyKeepable } from './guards';
 import { openLimits, openTries, fromOf, countedAs } from './limits';
-import type { Metrics } from './observe';
 import { PUSH, type Services, routes, admitted } from './routes';
 
 /** The HTTP interface, version 1. */
 
-export interface AppOptions {
-  readonly db: Db;
-  /** One connection of its own, to ask whether the database is there however busy the others are. */
-  readonly pulse: Db;
-  readonly clock: Clock;
-  readonly metrics?: Metrics | undefined;
-  readonly guide: CompiledGuide;
-  readonly questions: Questions;
-  readonly judging: Judging;
-  readonly reading: Reading;
-  readonly live: Live;
-  readonly jobs: Jobs;
+/** What the routes work with, but for what `api` makes of it; and how all of it is served. */
+export interface AppOptions extends Omit<Services, 'whoAsks' | 'actorFor' | 'checkPassword'> {
   readonly auth: Auth;
   readonly log: Logger;
-  /** Where whole pictures lie, if not in the database. */
-  readonly objects?: Objects | undefined;
-  /** Where letters go, if any are sent. */
-  readonly mail?: Mail['kind'] | undefined;
   /** Folder of the built web application; without it only the API is served. */
   readonly web?: string;
   /** Proxies in front whose word on where a request comes from is taken, as Express counts them. */
@@ -65,7 +40,7 @@ export interface AppOptions {
   readonly publicUrl?: string;
 }
 
-export const BODY_LIMIT = '1mb';
+const BODY_LIMIT = '1mb';
 
 /**
  * Packs answers, but not the events, which have to arrive at once, nor the answer to a short push, where
@@ -83,21 +58,8 @@ function compressed(): RequestHandler {
 
 const SHORT_PUSH_BYTES = 4096;
 
-export function api({
-  db,
-  pulse,
-  clock,
-  metrics,
-  guide,
-  questions,
-  judging,
-  reading,
-  live,
-  jobs,
-  auth,
-  objects,
-  mail,
-}: AppOptions): express.Router {
+export function api(options: AppOptions): express.Router {
+  const { db, live, auth, mail } = options;
   const limits = openLimits(db);
   const tries = openTries(db);
   const sessions = openRemembered<Session>(({ person }) => person);
@@ -156,23 +118,7 @@ export function api({
   router.use(compressed());
   router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
   router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
-  for (const route of routes({
-    db,
-    pulse,
-    clock,
-    metrics,
-    guide,
-    questions,
-    judging,
-    reading,
-    live,
-    jobs,
-    objects,
-    mail,
-    whoAsks,
-    actorFor,
-    checkPassword,
-  })) {
+  for (const route of routes({ ...options, whoAsks, actorFor, checkPassword })) {
     router[route.method](route.path, async (request, response) => {
       response.set('Cache-Control', 'no-store');
       if (route.pace === 'uncounted') return route.handle(request, response, { person: '', groups: [] });

@@ -20,7 +20,7 @@ export interface Services {
   /** One connection of its own, to ask whether the database is there however busy the others are. */
   readonly pulse: Db;
   readonly clock: Clock;
-  readonly metrics: Metrics | undefined;
+  readonly metrics?: Metrics | undefined;
   readonly guide: CompiledGuide;
   readonly questions: Questions;
   readonly judging: Judging;
