@@ -32,6 +32,7 @@ export function WaysOut({ ways = [] }: WaysOutProps) {
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', gap: space.l, justifyContent: 'space-between' },
-  way: { minHeight: TARGET, minWidth: TARGET, justifyContent: 'center' },
+  // In large letters the ways take a second line.
+  row: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.l, justifyContent: 'space-between' },
+  way: { minHeight: TARGET, minWidth: TARGET, maxWidth: '100%', justifyContent: 'center' },
 });
