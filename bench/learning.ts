@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { nextChecks, type CharacterId, type HarmGrade, type StateId } from '@pause/core';
+import { answerPlate } from '@pause/core/drawing';
 import {
   cardsOf,
   confusionOf,
@@ -18,9 +19,8 @@ import {
   type Pictures,
   type Read,
   type WalkDecision,
-} from '@pause/core/learn';
-import { answerPlate } from '@pause/core/plate';
-import { seeded } from '@pause/core/weather';
+} from '@pause/core/practice';
+import { seeded } from '@pause/core/season/weather';
 import { collectable, guide } from '../core/test/finds';
 
 /**

@@ -1,9 +1,9 @@
 import { writeFileSync } from 'node:fs';
 import { compileGuide, decide, parseGuide, type Case, type CompiledGuide, type Verdict } from '@pause/core';
 import { descentOf, type Descendant } from '@pause/core/pantry';
+import { recall, recallPlainly, type Cause } from '@pause/core/pantry/recall';
 import { recomputer } from '@pause/core/questions';
-import { recall, recallPlainly, type Cause } from '@pause/core/recall';
-import { seeded } from '@pause/core/weather';
+import { seeded } from '@pause/core/season/weather';
 import { shippedGuide } from '@pause/guide';
 import { collectable, followChecks, guide } from '../core/test/finds';
 import { onServer } from './recallServer';

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { compileGuide, type Guide } from '@pause/core';
-import { dayOf, dayOfYear, isoOf, newYear, type Day } from '@pause/core/day';
+import { dayOf, dayOfYear, isoOf, newYear, type Day } from '@pause/core/lib/day';
 import {
   fewestVisits,
   Forecaster,
@@ -14,7 +14,7 @@ import {
   weekSteps,
   type SeenPlace,
 } from '@pause/core/season';
-import { seeded, simulateWeather } from '@pause/core/weather';
+import { seeded, simulateWeather } from '@pause/core/season/weather';
 import { shippedGuide } from '@pause/guide';
 import { fungusSightingsOf, guide, MATURE, sightingsOf, world, type World } from './season/truth';
 

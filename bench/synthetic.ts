@@ -1,5 +1,5 @@
 import type { Case, CharacterId, Guide, StageId, StateId, TaxonId } from '@pause/core';
-import { seeded } from '@pause/core/plate';
+import { seeded } from '@pause/core/drawing';
 
 /** Guides and finds of any size, made up from a seed, for measuring how the core grows. */
 

@@ -12,8 +12,8 @@ import {
   shareOf,
   yearOf,
   type LifeForm,
-} from '@pause/core/take';
-import { normal, seeded } from '@pause/core/weather';
+} from '@pause/core/harvest/taking';
+import { normal, seeded } from '@pause/core/season/weather';
 
 /**
  * Whether a patch of which the ceiling is taken every year is still as large after fifty years that differ

@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from 'playwright-core';
 import { compileGuide, type StageId } from '@pause/core';
-import { answerPlate, pathData, taxonPlate, type Plate } from '@pause/core/plate';
+import { answerPlate, pathData, taxonPlate, type Plate } from '@pause/core/drawing';
 import { shippedGuide } from '@pause/guide';
 import { BROWSER_FLAGS } from '../e2e/rig';
 import { findChromium } from './lib/chromium';

@@ -190,7 +190,7 @@ const valley = {
     ),
   ],
 };
-writeFileSync('app/src/features/outdoors/valley.json', `${JSON.stringify(valley)}\n`);
+writeFileSync('app/src/screens/places/valley.json', `${JSON.stringify(valley)}\n`);
 for (const [name, x, y] of [
   ['weir', 0.5, 0.42],
   ['slope', 0.52, 0.2],

@@ -1,9 +1,9 @@
 import './guide';
 import { countOf } from '@pause/core';
-import { emergencyWhere } from '../src/features/emergency/numbers';
-import { loadMe, putForwardAgain, read, startFind, takeBack } from '../src/store/actions';
-import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/store/look';
-import { takeOverCounts } from '../src/store/takeOver';
+import { loadMe, putForwardAgain, read, startFind, takeBack } from '../src/notebook/actions';
+import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/notebook/look';
+import { takeOverCounts } from '../src/notebook/takeOver';
+import { emergencyWhere } from '../src/screens/emergency/numbers';
 import { rig } from './rig';
 
 /** What a device keeps for itself, and what is taken back and put forward again. */

@@ -1,6 +1,6 @@
 import { applyEntry, summaryOf, type FindEntry, type FindRecord } from '@pause/core';
 import { FindSummary } from '@pause/core/notebook';
-import { inOrder } from '../src/store/device';
+import { inOrder } from '../src/notebook/device';
 
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
 const entries = [

@@ -1,10 +1,10 @@
 import './guide';
 import { decide, parseCase, type Case } from '@pause/core';
-import { guide } from '../src/evaluate/guide';
-import { numberProblem } from '../src/features/check/NumberAnswer';
-import { monthsOf, usualIn } from '../src/features/guide/months';
-import { cautionFor, openNameWords, readingWords } from '../src/words/names';
-import { aroundLine } from '../src/words/reasons';
+import { guide } from '../src/deciding/guide';
+import { numberProblem } from '../src/screens/check/NumberAnswer';
+import { monthsOf, usualIn } from '../src/text/months';
+import { cautionFor, openNameWords, readingWords } from '../src/text/names';
+import { aroundLine } from '../src/text/reasons';
 
 const ramsons = guide.taxon('allium-ursinum')!.taxon;
 

@@ -2,7 +2,7 @@
 import { createHash, webcrypto } from 'node:crypto';
 import { compileGuide, GuideError } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
-import { guide, loadGuide } from '../src/evaluate/guide';
+import { guide, loadGuide } from '../src/deciding/guide';
 
 const shipped = JSON.stringify(shippedGuide());
 const hashOf = (text: string) => createHash('sha256').update(text).digest('hex');

@@ -1,6 +1,6 @@
 /** What is taken of a server's answers, and what is not. */
-import { Away, Refused } from '../src/store/api';
-import { http } from '../src/store/http';
+import { Away, Refused } from '../src/notebook/api';
+import { http } from '../src/notebook/http';
 
 // This page has no clock for requests; a browser has.
 Object.assign(AbortSignal, { timeout: () => new AbortController().signal });

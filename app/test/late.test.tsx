@@ -2,8 +2,8 @@ import './guide';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { Component, type ReactNode } from 'react';
 import { Text } from 'react-native';
-import { late } from '../src/evaluate/late';
-import { latePart } from '../src/features/latePart';
+import { latePart } from '../src/components/latePart';
+import { late } from '../src/lib/late';
 
 afterEach(cleanup);
 const Part = ({ word }: { readonly word: string }) => <Text>{word} is here</Text>;

@@ -5,11 +5,7 @@
 import './guide';
 import * as fc from 'fast-check';
 import type { FieldsOf, PageRecord } from '@pause/core';
-import { isoOf } from '@pause/core/day';
-import { Aspect, Hazard, Moisture, Shade } from '@pause/core/page';
-import type { BatchFields, PortionFields } from '@pause/core/pantry';
-import { kitFor } from '@pause/core/plans';
-import { COOKING_WAYS, cookingRefusal, METHODS, refusalOf } from '@pause/core/prepare';
+import { COOKING_WAYS, cookingRefusal, METHODS, refusalOf } from '@pause/core/harvest/preparing';
 import {
   estimateOf,
   LIVES,
@@ -19,8 +15,27 @@ import {
   type Count,
   type LifeForm,
   type TakeQuestion,
-} from '@pause/core/take';
-import { guide } from '../src/evaluate/guide';
+} from '@pause/core/harvest/taking';
+import { isoOf } from '@pause/core/lib/day';
+import { Aspect, Hazard, Moisture, Shade } from '@pause/core/notebook/page';
+import { kitFor } from '@pause/core/outings';
+import type { BatchFields, PortionFields } from '@pause/core/pantry';
+import { guide } from '../src/deciding/guide';
+import { leftIn, pantryOf } from '../src/notebook/pantry';
+import { spoilsFor, stepsOf } from '../src/screens/pantry/batch';
+import { daysWords } from '../src/screens/pantry/BatchScreen';
+import { linesOf } from '../src/screens/pantry/LabelsScreen';
+import { portionWords } from '../src/screens/pantry/PantryScreen';
+import { amountOf, bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/text/harvest';
+import { cautionFor, harmLine } from '../src/text/names';
+import {
+  amountWords,
+  cookingRefusalWords,
+  refusalWords,
+  SPOILS,
+  stepWords,
+  tasteRefusalWords,
+} from '../src/text/pantry';
 import {
   isoDayName,
   kitReason,
@@ -29,22 +44,7 @@ import {
   shapeWords,
   siteWords,
   whyWords,
-} from '../src/features/outdoors/words';
-import { spoilsFor, stepsOf } from '../src/features/pantry/batch';
-import { daysWords } from '../src/features/pantry/BatchScreen';
-import { linesOf } from '../src/features/pantry/LabelsScreen';
-import { leftIn, pantryOf } from '../src/features/pantry/pantry';
-import { portionWords } from '../src/features/pantry/PantryScreen';
-import {
-  amountWords,
-  cookingRefusalWords,
-  refusalWords,
-  SPOILS,
-  stepWords,
-  tasteRefusalWords,
-} from '../src/features/pantry/words';
-import { amountOf, bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/features/take/words';
-import { cautionFor, harmLine } from '../src/words/names';
+} from '../src/text/places';
 import { faultsOf } from './faulty';
 
 jest.mock('@expo-google-fonts/atkinson-hyperlegible-next/400Regular', () => ({

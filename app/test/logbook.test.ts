@@ -1,14 +1,14 @@
 /** On a device: what is told in quick succession, what no longer stands, and the logbook coming in. */
 import './guide';
 import { decide, standing, type Entry, type FindRecord } from '@pause/core';
-import { exportOf, tableOf, toDarwinCore, toTable, occurrencesOf } from '@pause/core/logbook';
+import { exportOf, tableOf, toDarwinCore, toTable, occurrencesOf } from '@pause/core/formats/logbook';
 import { followChecks } from '../../core/test/finds';
-import { guide, takeGuide } from '../src/evaluate/guide';
-import { tellOf, toggled } from '../src/features/outdoors/tell';
-import { entriesIn } from '../src/features/pantry/files';
-import { causesHere } from '../src/features/pantry/recalls';
-import { add, loadMe } from '../src/store/actions';
-import { beginPage, layPages } from '../src/store/pages';
+import { guide, takeGuide } from '../src/deciding/guide';
+import { add, loadMe } from '../src/notebook/actions';
+import { beginPage, layPages } from '../src/notebook/pages';
+import { causesHere } from '../src/notebook/recalls';
+import { tellOf, toggled } from '../src/notebook/tell';
+import { entriesIn } from '../src/screens/pantry/files';
 import { rig } from './rig';
 
 const AT = '2026-09-14T08:00:00.000Z';

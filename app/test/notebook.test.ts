@@ -14,9 +14,9 @@ import {
   openOutbox,
   read,
   startFind,
-} from '../src/store/actions';
-import { browserDevice, NotKept, type Device } from '../src/store/device';
-import { flush } from '../src/store/sync';
+} from '../src/notebook/actions';
+import { browserDevice, NotKept, type Device } from '../src/notebook/device';
+import { flush } from '../src/notebook/sync';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));

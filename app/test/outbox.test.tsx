@@ -3,9 +3,9 @@ import './guide';
 import { act, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import type { Entry } from '@pause/core';
-import { loadMe } from '../src/store/actions';
-import { OutboxWords } from '../src/store/OutboxWords';
-import { me, outbox } from '../src/store/slices';
+import { OutboxWords } from '../src/components/OutboxWords';
+import { loadMe } from '../src/notebook/actions';
+import { me, outbox } from '../src/notebook/slices';
 import { rig } from './rig';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn() }) }));

@@ -2,14 +2,14 @@
 import './guide';
 import * as fc from 'fast-check';
 import type { PageRecord, Sighting } from '@pause/core';
-import { dayOf } from '@pause/core/day';
-import { metresBetween } from '@pause/core/shape';
-import { guide } from '../src/evaluate/guide';
-import { simulatedWalker } from '../src/features/outdoors/files';
-import { spread } from '../src/features/outdoors/spread';
-import { warningsOf } from '../src/features/outdoors/Warned';
-import { kitReason, mayWords, pickingWords, siteWords, whyWords } from '../src/features/outdoors/words';
-import { lookAgain, lookAhead, stopLooking, takeGuide, type LookAgain } from '../src/season/look';
+import { dayOf } from '@pause/core/lib/day';
+import { metresBetween } from '@pause/core/notebook/page/shape';
+import { guide } from '../src/deciding/guide';
+import { lookAgain, lookAhead, stopLooking, takeGuide, type LookAgain } from '../src/deciding/season/look';
+import { spread } from '../src/screens/places/spread';
+import { warningsOf } from '../src/screens/places/Warned';
+import { simulatedWalker } from '../src/screens/places/whereIStand';
+import { kitReason, mayWords, pickingWords, siteWords, whyWords } from '../src/text/places';
 
 test('marks are pushed apart until each can be tapped, no further than needed, and stay on the sheet', () => {
   fc.assert(

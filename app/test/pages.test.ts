@@ -4,10 +4,10 @@
  */
 import './guide';
 import { standing, type PageEntry } from '@pause/core';
-import { loadMe } from '../src/store/actions';
-import type { Group } from '../src/store/api';
-import { beginPage, layPages, sight, tellGroup, tellPage, withTold } from '../src/store/pages';
-import { flush, streamGrew, syncAll } from '../src/store/sync';
+import { loadMe } from '../src/notebook/actions';
+import type { Group } from '../src/notebook/api';
+import { beginPage, layPages, sight, tellGroup, tellPage, withTold } from '../src/notebook/pages';
+import { flush, streamGrew, syncAll } from '../src/notebook/sync';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));

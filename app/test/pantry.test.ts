@@ -5,21 +5,15 @@
 import 'fake-indexeddb/auto';
 import { parse } from 'csv-parse/sync';
 import { decide, type Entry, type FindRecord, type PageRecord } from '@pause/core';
-import { toDarwinCore, occurrencesOf, OCCURRENCE_TERMS, tableOf, toTable } from '@pause/core/logbook';
+import { toDarwinCore, occurrencesOf, OCCURRENCE_TERMS, tableOf, toTable } from '@pause/core/formats/logbook';
+import { learnedYield } from '@pause/core/harvest/preparing';
 import { parseEntry } from '@pause/core/notebook';
 import type { BatchFields } from '@pause/core/pantry';
-import { learnedYield } from '@pause/core/prepare';
-import { type ChangedGround, couldBe } from '@pause/core/recall';
-import { mealReminders } from '@pause/core/taste';
+import { type ChangedGround, couldBe } from '@pause/core/pantry/recall';
+import { mealReminders } from '@pause/core/pantry/tasting';
 import { followChecks } from '../../core/test/finds';
 import './guide';
-import { guide } from '../src/evaluate/guide';
-import { isoDayName } from '../src/features/outdoors/words';
-import { bestBeforeOf, keepsFor, spoilsFor, stepsOf, yieldFor } from '../src/features/pantry/batch';
-import { daysWords } from '../src/features/pantry/BatchScreen';
-import { amountOf, WHOLE, type Choice } from '../src/features/pantry/Choose';
-import { linesOf } from '../src/features/pantry/LabelsScreen';
-import { choicesOf } from '../src/features/pantry/NewBatchScreen';
+import { guide } from '../src/deciding/guide';
 import {
   gramsIn,
   hadBefore,
@@ -28,14 +22,20 @@ import {
   pantryOf,
   placesOf,
   wholeGrams,
-} from '../src/features/pantry/pantry';
-import { matches, portionWords } from '../src/features/pantry/PantryScreen';
-import { wrapped } from '../src/features/pantry/pdf';
-import { namesOf } from '../src/features/pantry/PortionScreen';
-import { recalledOf, recallKey } from '../src/features/pantry/recalls';
-import { findsBehind, sheetOf } from '../src/features/pantry/sheet';
-import { settled } from '../src/features/pantry/Sums';
-import { leftWords, nextTimer } from '../src/features/pantry/Timers';
+} from '../src/notebook/pantry';
+import { recalledOf, recallKey } from '../src/notebook/recalls';
+import { yieldsOf } from '../src/screens/harvest/TakeScreen';
+import { bestBeforeOf, keepsFor, spoilsFor, stepsOf, yieldFor } from '../src/screens/pantry/batch';
+import { daysWords } from '../src/screens/pantry/BatchScreen';
+import { amountOf, WHOLE, type Choice } from '../src/screens/pantry/Choose';
+import { linesOf } from '../src/screens/pantry/LabelsScreen';
+import { choicesOf } from '../src/screens/pantry/NewBatchScreen';
+import { matches, portionWords } from '../src/screens/pantry/PantryScreen';
+import { wrapped } from '../src/screens/pantry/pdf';
+import { namesOf } from '../src/screens/pantry/PortionScreen';
+import { findsBehind, sheetOf } from '../src/screens/pantry/sheet';
+import { settled } from '../src/screens/pantry/Sums';
+import { leftWords, nextTimer } from '../src/screens/pantry/Timers';
 import {
   amountWords,
   causeWords,
@@ -43,8 +43,8 @@ import {
   measureWords,
   refusalWords,
   stepWords,
-} from '../src/features/pantry/words';
-import { yieldsOf } from '../src/features/take/TakeScreen';
+} from '../src/text/pantry';
+import { isoDayName } from '../src/text/places';
 
 jest.mock('@expo-google-fonts/atkinson-hyperlegible-next/400Regular', () => ({
   AtkinsonHyperlegibleNext_400Regular: 'regular.ttf',

@@ -1,12 +1,12 @@
 import './guide';
 import { cleanup, render, screen, waitFor } from '@testing-library/react';
-import { guide } from '../src/evaluate/guide';
-import { StatePicture } from '../src/features/beside/StatePicture';
-import { AnswerDrawing } from '../src/features/plate/AnswerDrawing';
-import { TaxonDrawing } from '../src/features/plate/TaxonDrawing';
-import { loadPlates } from '../src/features/plate/usePlates';
-import { colour } from '../src/ui';
-import { lengthWords } from '../src/words/names';
+import { colour } from '../src/components';
+import { AnswerDrawing } from '../src/components/plates/AnswerDrawing';
+import { StatePicture } from '../src/components/plates/StatePicture';
+import { TaxonDrawing } from '../src/components/plates/TaxonDrawing';
+import { loadPlates } from '../src/components/plates/usePlates';
+import { guide } from '../src/deciding/guide';
+import { lengthWords } from '../src/text/names';
 
 beforeAll(async () => {
   await loadPlates();

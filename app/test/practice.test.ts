@@ -4,11 +4,10 @@
  */
 import 'fake-indexeddb/auto';
 import type { PageRecord } from '@pause/core';
-import { featureCard, historyOf, pairCard, stagesCard, termCard } from '@pause/core/learn';
-import * as plates from '@pause/core/plate';
+import * as plates from '@pause/core/drawing';
+import { featureCard, historyOf, pairCard, stagesCard, termCard } from '@pause/core/practice';
 import './guide';
-import { guide } from '../src/evaluate/guide';
-import { lessonsOf } from '../src/features/practice/lessons';
+import { guide } from '../src/deciding/guide';
 import {
   aboutSoon,
   A_MINUTE,
@@ -16,11 +15,12 @@ import {
   learnerOf,
   misreadRates,
   pairStanding,
-  picturesBy,
   sittingsOf,
   WANTED,
-} from '../src/features/practice/practice';
-import { agoWords, cardName, pointsWords, practisedWords, resultWords } from '../src/features/practice/words';
+} from '../src/notebook/practice';
+import { lessonsOf } from '../src/screens/practice/lessons';
+import { picturesBy } from '../src/screens/practice/pictures';
+import { agoWords, cardName, pointsWords, practisedWords, resultWords } from '../src/text/practice';
 
 const AT = '2026-09-14T08:00:00.000Z';
 const NOW = new Date(AT);

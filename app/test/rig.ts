@@ -8,13 +8,13 @@ import {
   type Stamp,
 } from '@pause/core';
 import { applyToPage } from '@pause/core/notebook';
-import { inPlace, type Evaluator } from '../src/evaluate/client';
-import { guide } from '../src/evaluate/guide';
-import { Away, Refused, type Api, type Group } from '../src/store/api';
-import { inOrder, NotKept, type Device, type DeviceFile, type Refusal } from '../src/store/device';
-import type { Album, Picture } from '../src/store/pictures';
-import type { Person } from '../src/store/slices';
-import { makeStore } from '../src/store/store';
+import { inPlace, type Evaluator } from '../src/deciding/client';
+import { guide } from '../src/deciding/guide';
+import { Away, Refused, type Api, type Group } from '../src/notebook/api';
+import { inOrder, NotKept, type Device, type DeviceFile, type Refusal } from '../src/notebook/device';
+import type { Album, Picture } from '../src/notebook/pictures';
+import type { Person } from '../src/notebook/slices';
+import { makeStore } from '../src/notebook/store';
 
 const ofFind = (records: ReadonlyMap<string, FindRecord>, entry: Entry) =>
   entry.find === undefined ? undefined : applyEntry(records.get(entry.find), entry);

@@ -5,10 +5,10 @@
 import './guide';
 import * as fc from 'fast-check';
 import { decide, nextChecks, parseCase, plan, type CompiledTaxon, type Verdict } from '@pause/core';
-import { guide } from '../src/evaluate/guide';
-import { wouldDigHelp } from '../src/features/check/digging';
-import { harmLine, lengthWords, readingWords, timeWords } from '../src/words/names';
-import { aroundLine, reasonWords, stripLine } from '../src/words/reasons';
+import { guide } from '../src/deciding/guide';
+import { wouldDigHelp } from '../src/screens/check/digging';
+import { harmLine, lengthWords, readingWords, timeWords } from '../src/text/names';
+import { aroundLine, reasonWords, stripLine } from '../src/text/reasons';
 import { faultsOf } from './faulty';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();

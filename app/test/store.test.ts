@@ -2,8 +2,7 @@ import './guide';
 import { Blob as WholeBlob } from 'node:buffer';
 import { type Entry } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
-import { dropPicture, keepPicture } from '../src/features/eye/actions';
-import { deleteAccount, signOut } from '../src/features/people/account';
+import { dropPicture, keepPicture } from '../src/components/photos/actions';
 import {
   acknowledgeRefusals,
   add,
@@ -17,11 +16,12 @@ import {
   startFind,
   takeBack,
   tellContext,
-} from '../src/store/actions';
-import { Refused } from '../src/store/api';
-import { loadPictures } from '../src/store/loadPictures';
-import type { Picture } from '../src/store/pictures';
-import { flush, sendPictures, syncAll } from '../src/store/sync';
+} from '../src/notebook/actions';
+import { Refused } from '../src/notebook/api';
+import { loadPictures } from '../src/notebook/loadPictures';
+import type { Picture } from '../src/notebook/pictures';
+import { flush, sendPictures, syncAll } from '../src/notebook/sync';
+import { deleteAccount, signOut } from '../src/screens/people/account';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));

@@ -1,9 +1,9 @@
 /** What was taken before, and the words for how much. */
 import './guide';
 import type { PageRecord } from '@pause/core';
-import { dayOf } from '@pause/core/day';
-import { leftOver } from '@pause/core/sort';
-import { take, usualWeights, weighed } from '@pause/core/take';
+import { leftOver } from '@pause/core/harvest/sorting';
+import { take, usualWeights, weighed } from '@pause/core/harvest/taking';
+import { dayOf } from '@pause/core/lib/day';
 import {
   harvestsOf,
   inTheSameBag,
@@ -11,10 +11,10 @@ import {
   takenBefore,
   takenToday,
   weighingsOf,
-} from '../src/features/take/harvests';
-import { sortingOf } from '../src/features/take/SortScreen';
-import { countsOf } from '../src/features/take/Told';
-import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/features/take/words';
+} from '../src/notebook/harvests';
+import { sortingOf } from '../src/screens/harvest/SortScreen';
+import { countsOf } from '../src/screens/harvest/Told';
+import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/text/harvest';
 
 const page = (id: string, person: string, fields: Record<string, unknown>): PageRecord =>
   ({

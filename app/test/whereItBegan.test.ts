@@ -1,4 +1,4 @@
-import { onlyWhereItBegan } from '../src/ui/whereItBegan';
+import { onlyWhereItBegan } from '../src/components/whereItBegan';
 
 /**
  * A page with two buttons, of which one appears only once the other is down; what is pressed is written down.

@@ -10,10 +10,10 @@ import {
   type StageId,
 } from '@pause/core';
 import { allUsual, find, usualValue } from '../../core/test/finds';
-import { guide } from '../src/evaluate/guide';
-import { searchTaxa, sharingName } from '../src/features/new-find/search';
-import { characterName, harmLine, lowerFirst, readingWords, timeWords } from '../src/words/names';
-import { movedWords, reasonWords, stripLine } from '../src/words/reasons';
+import { searchTaxa, sharingName } from '../src/components/names/search';
+import { guide } from '../src/deciding/guide';
+import { characterName, harmLine, lowerFirst, readingWords, timeWords } from '../src/text/names';
+import { movedWords, reasonWords, stripLine } from '../src/text/reasons';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();
 let counter = 0;

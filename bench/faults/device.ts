@@ -1,7 +1,7 @@
 import { request } from 'node:http';
 import { Dexie } from 'dexie';
 import { canonicalJson, type FindRecord, type TaxonId } from '@pause/core';
-import type { Evaluator } from '../../app/src/evaluate/client';
+import type { Evaluator } from '../../app/src/deciding/client';
 import {
   loadFind,
   loadList,
@@ -11,12 +11,12 @@ import {
   startFind,
   tellContext,
   write,
-} from '../../app/src/store/actions';
-import type { Device } from '../../app/src/store/device';
-import { http } from '../../app/src/store/http';
-import { notebook } from '../../app/src/store/notebook';
-import { makeStore, type Store } from '../../app/src/store/store';
-import { syncAll } from '../../app/src/store/sync';
+} from '../../app/src/notebook/actions';
+import type { Device } from '../../app/src/notebook/device';
+import { http } from '../../app/src/notebook/http';
+import { notebook } from '../../app/src/notebook/notebook';
+import { makeStore, type Store } from '../../app/src/notebook/store';
+import { syncAll } from '../../app/src/notebook/sync';
 
 /**
  * A device as it is in the hand: the application's own store and notebook, over a connection that can be made

@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import { applyEntry, type FindRecord } from '@pause/core';
+import { seeded } from '@pause/core/drawing';
 import { parseEntry } from '@pause/core/notebook';
-import { seeded } from '@pause/core/plate';
 import { shippedGuide } from '@pause/guide';
-import { takeGuide } from '../../app/src/evaluate/guide';
+import { takeGuide } from '../../app/src/deciding/guide';
 import { comparable, SimulatedDevice, type Fault } from './device';
 import { ATTACKS, HostileMember } from './hostile';
 import { openWorld, type World } from './world';

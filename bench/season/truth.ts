@@ -1,7 +1,7 @@
 import { compileGuide, type CompiledTaxon, type Need, type StageId } from '@pause/core';
-import { dayOf, isoOf, newYear, type Day } from '@pause/core/day';
+import { dayOf, isoOf, newYear, type Day } from '@pause/core/lib/day';
 import { degreeDays, type SeenPlace } from '@pause/core/season';
-import { normal, seeded, simulateWeather, type WeatherSeries } from '@pause/core/weather';
+import { normal, seeded, simulateWeather, type WeatherSeries } from '@pause/core/season/weather';
 import { shippedGuide } from '@pause/guide';
 
 /**

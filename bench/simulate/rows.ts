@@ -5,7 +5,7 @@ import {
   type CompiledTaxon,
   type StageId,
 } from '@pause/core';
-import { seeded } from '@pause/core/plate';
+import { seeded } from '@pause/core/drawing';
 import { shippedGuide } from '@pause/guide';
 import { shippedReadings } from '@pause/guide/readings';
 import { wantedReading } from '@pause/guide/wanted';

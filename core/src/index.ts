@@ -4,13 +4,19 @@
  * Every name is told by itself, here or in the index of guide and case, so that a program which reads modules
  * when they are needed reads no others.
  */
-export { canonicalJson, sameValue, contentHash, bytesHash } from './canonical';
-export { colourDistance, oklab, NEAR, type Oklab } from './colour';
+export { canonicalJson, sameValue, contentHash, bytesHash } from './lib/canonical';
+export { colourDistance, oklab, NEAR, type Oklab } from './lib/colour';
 export * from './guide';
 export * from './case';
-export { relationOverall, couldFit, relationAtStages, disputesStage, type Relation } from './relation';
-export { expectedHere, type Expected } from './season/expected';
-export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './settle';
+export {
+  relationOverall,
+  couldFit,
+  relationAtStages,
+  disputesStage,
+  type Relation,
+} from './verdict/relation';
+export { expectedHere, type Expected } from './verdict/expected';
+export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './verdict/settle';
 export {
   largestIndependent,
   groundsAgainst,
@@ -29,7 +35,7 @@ export {
   type Bar,
   type BarRow,
   type Ground,
-} from './bars';
+} from './verdict/bars';
 export {
   holds,
   GROUPS_NEEDED,
@@ -37,9 +43,9 @@ export {
   STRAIN_SHARE,
   type SignatureMark,
   type TargetHolds,
-} from './target';
-export { Policy, GROUP_POLICY, taxonContent } from './policy';
-export { asksForTracing, cautionsFor, isLookedAt, meets } from './context';
+} from './verdict/target';
+export { taxonContent } from './verdict/policy';
+export { asksForTracing, cautionsFor, isLookedAt, meets } from './verdict/context';
 export {
   barsShort,
   decide,
@@ -70,8 +76,8 @@ export {
   type CheckWhy,
   type Check,
   type AnswerEffect,
-} from './next';
-export { planAsAsked, type AskedCheck, type AskedPlan } from './next/way';
+} from './advice/next';
+export { planAsAsked, type AskedCheck, type AskedPlan } from './advice/next/way';
 export {
   plan,
   fallbacks,
@@ -88,8 +94,8 @@ export {
   type Obstacle,
   type Plan,
   type PlannedCheck,
-} from './plan';
-export { partings, type Parting } from './part';
+} from './advice/plan';
+export { partings, type Parting } from './guide/partings';
 export {
   applyEntries,
   applyEntry,
@@ -103,9 +109,9 @@ export {
   edited,
   summaryOf,
   unnamedOf,
-} from './find';
-export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './find';
+} from './notebook/find';
+export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './notebook/find';
 export { heard, nextStamp, Stamp, tellsTime } from './notebook/stamp';
 export type { Entry, FindEntry, PageEntry } from './notebook/entry';
-export { fieldHistory, standing } from './page/standing';
-export type { FieldsOf, PageKind, PageRecord, Sighting } from './page';
+export { fieldHistory, standing } from './notebook/page/standing';
+export type { FieldsOf, PageKind, PageRecord, Sighting } from './notebook/page';

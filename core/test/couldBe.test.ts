@@ -1,7 +1,7 @@
 /** What somebody may have eaten: what it was is never missing from the list, however it was named. */
 import fc from 'fast-check';
 import type { Case, FindRecord } from '../src';
-import { couldBe } from '../src/recall';
+import { couldBe } from '../src/pantry/recall';
 import {
   allUsual,
   at,

@@ -17,8 +17,8 @@ import {
   toGeoJson,
   toGpx,
   type WrittenPlace,
-} from '../src/files';
-import type { Geometry } from '../src/page';
+} from '../src/formats/files';
+import type { Geometry } from '../src/notebook/page';
 
 const RING: [number, number][] = [
   [12.1, 46.5],

@@ -15,8 +15,8 @@ import {
   turned,
   type Line,
   type Point,
-} from '../src/plate/geometry';
-import { boxOfMarks, dot, faint, pathData, placed, shape, stroke } from '../src/plate/mark';
+} from '../src/drawing/geometry';
+import { boxOfMarks, dot, faint, pathData, placed, shape, stroke } from '../src/drawing/mark';
 
 const number = fc.double({ min: -100, max: 100, noNaN: true });
 const point: fc.Arbitrary<Point> = fc.tuple(number, number);

@@ -1,7 +1,7 @@
 import { caseOf, decide, isCollectable, nextChecks, parseCase, unnamedOf, type Case } from '../src';
-import { identify } from '../src/identify';
+import { identify } from '../src/advice/identify';
+import { plan } from '../src/advice/plan';
 import { FindRecord } from '../src/notebook';
-import { plan } from '../src/plan';
 import { at, character, find, guide, reading, taxon } from './finds';
 
 /** What a person's hands, nose and patience let be read. */

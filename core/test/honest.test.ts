@@ -17,7 +17,7 @@ import {
   type Reading,
   type StageId,
 } from '../src';
-import { seeded } from '../src/seeded';
+import { seeded } from '../src/lib/seeded';
 import { guide } from './finds';
 
 /** Pairs of walks: with what cannot be there passed over before, and without. */

@@ -23,9 +23,9 @@ import {
   type Read,
   type Specimen,
   type WalkDecision,
-} from '../src/learn';
-import { relationAtStages } from '../src/relation';
-import { seeded } from '../src/weather';
+} from '../src/practice';
+import { seeded } from '../src/season/weather';
+import { relationAtStages } from '../src/verdict/relation';
 import { collectable, guide, taxon } from './finds';
 
 describe('specimens', () => {

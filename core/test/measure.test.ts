@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { bladeOutline, halfWidth, OUTLINES } from '../src/drawing';
 import {
   bladeForm,
   CARD,
@@ -11,8 +12,7 @@ import {
   planeFromCard,
   rulerFromCard,
   type Pixel,
-} from '../src/measure';
-import { bladeOutline, halfWidth, OUTLINES } from '../src/plate';
+} from '../src/measuring';
 
 /**
  * A pinhole camera over a table, tilted by `tilt` degrees about an axis in the table at `axis` degrees: where

@@ -1,5 +1,5 @@
 import { cautionsFor, decide, isLookedAt, meets } from '../src';
-import { tasteRefusals } from '../src/taste';
+import { tasteRefusals } from '../src/pantry/tasting';
 import { allUsual, find, goodContext, guide, taxon } from './finds';
 
 test.each([

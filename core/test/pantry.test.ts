@@ -5,7 +5,6 @@
 import * as fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
 import { compileGuide, decide, parseGuide, type CompiledGuide, type FindRecord } from '../src';
-import { applyEntry } from '../src/find';
 import {
   entriesOfFind,
   entriesOfPage,
@@ -18,8 +17,9 @@ import {
   toTable,
   yearOf,
   yearsOf,
-} from '../src/logbook';
+} from '../src/formats/logbook';
 import { applyToPage, parseEntry, type PageEntry, type PageRecord } from '../src/notebook';
+import { applyEntry } from '../src/notebook/find';
 import {
   ancestorsOf,
   batchOfAddress,
@@ -38,8 +38,8 @@ import {
   wouldCircle,
   type Descendant,
 } from '../src/pantry';
-import { causeOf, recall, recallPlainly, strayCause, strayCauses, type Cause } from '../src/recall';
-import { reminderDue, tasteRefusals, tasteState, WAIT_HOURS } from '../src/taste';
+import { causeOf, recall, recallPlainly, strayCause, strayCauses, type Cause } from '../src/pantry/recall';
+import { reminderDue, tasteRefusals, tasteState, WAIT_HOURS } from '../src/pantry/tasting';
 import { followChecks, guide, taxon } from './finds';
 
 const AT = '2026-09-14T08:00:00.000Z';

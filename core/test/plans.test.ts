@@ -9,7 +9,7 @@ import {
   Tree,
   type PlaceFields,
   type Sighting,
-} from '../src/page';
+} from '../src/notebook/page';
 import {
   contaminationAt,
   dangerousAt,
@@ -26,7 +26,7 @@ import {
   suits,
   type HouseholdEater,
   type Stop,
-} from '../src/plans';
+} from '../src/outings';
 import { collectable, followChecks, guide } from './finds';
 
 const BILBERRY = guide.taxon('vaccinium-myrtillus')!;

@@ -15,8 +15,8 @@ import {
   taxonPlate,
   veins,
   type Point,
-} from '../src/plate';
-import { individual } from '../src/plate/build';
+} from '../src/drawing';
+import { individual } from '../src/drawing/build';
 import { guide, taxon } from './finds';
 
 const asked = guide.characters

@@ -4,7 +4,15 @@
  */
 import * as fc from 'fast-check';
 import { decide, relationOverall, toLook, type FindRecord } from '../src';
-import { identify } from '../src/identify';
+import { identify } from '../src/advice/identify';
+import { pieceCheck } from '../src/advice/pieces';
+import { answerPlate, individualPlate, pathData, taxonPlate } from '../src/drawing';
+import {
+  CardId as CardIdSchema,
+  LearnerFields,
+  LessonFields,
+  PracticeFields as PracticeSchema,
+} from '../src/notebook/page/practice';
 import {
   canBeOrdered,
   cardOf,
@@ -33,16 +41,8 @@ import {
   type Pictures,
   type PracticeFields,
   type PracticeFind,
-} from '../src/learn';
-import { readLesson } from '../src/learn/readLesson';
-import {
-  CardId as CardIdSchema,
-  LearnerFields,
-  LessonFields,
-  PracticeFields as PracticeSchema,
-} from '../src/learn/schema';
-import { pieceCheck } from '../src/pieces';
-import { answerPlate, individualPlate, pathData, taxonPlate } from '../src/plate';
+} from '../src/practice';
+import { readLesson } from '../src/practice/readLesson';
 import { at, collectable, followChecks, guide, reading, taxon } from './finds';
 
 const known = new Map<string, boolean>();

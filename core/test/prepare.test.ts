@@ -40,7 +40,7 @@ import {
   WATER_DENSITY,
   type KitchenUnit,
   type Made,
-} from '../src/prepare';
+} from '../src/harvest/preparing';
 import { guide } from './finds';
 
 const made = (id: string, at = 0): Made => {

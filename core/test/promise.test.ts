@@ -15,7 +15,7 @@ import {
   weigh,
   type Look,
 } from '../src';
-import { seeded } from '../src/weather';
+import { seeded } from '../src/season/weather';
 import { collectable, dangers, find, goodContext, guide, reading } from './finds';
 
 /**

@@ -1,7 +1,7 @@
 /** Foreseeing: warmth summed over days, rain and frost, what was seen before, and when to look again. */
 import * as fc from 'fast-check';
-import { dayAt, dayOf, dayOfYear, isoOf, monthOf, newYear } from '../src/day';
 import type { Need } from '../src/guide/schema';
+import { dayAt, dayOf, dayOfYear, isoOf, monthOf, newYear } from '../src/lib/day';
 import {
   AS_THE_GUIDE_SAYS,
   beginsOf,
@@ -29,7 +29,7 @@ import {
   type SeenPlace,
   type Span,
 } from '../src/season';
-import { simulateWeather, VALLEY, type WeatherSeries } from '../src/weather';
+import { simulateWeather, VALLEY, type WeatherSeries } from '../src/season/weather';
 import { guide } from './finds';
 
 describe('days', () => {

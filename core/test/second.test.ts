@@ -1,7 +1,7 @@
 /** A second look: what it looks at, what the two say, and how often they say the same. */
 import * as fc from 'fast-check';
 import { blindAsk, caseOf, decide, mayBeBlind, type FindRecord, type Reading } from '../src';
-import { agreementTable, checksForSecondLook, cohenKappa, sideBySide } from '../src/second';
+import { agreementTable, checksForSecondLook, cohenKappa, sideBySide } from '../src/notebook/secondLook';
 import { at, followChecks, guide } from './finds';
 
 const find = followChecks('cantharellus-cibarius');

@@ -9,8 +9,8 @@ import {
   UNCHECKED_STRAYS,
   type Belief,
   type Sorting,
-} from '../src/sort';
-import { seeded } from '../src/weather';
+} from '../src/harvest/sorting';
+import { seeded } from '../src/season/weather';
 
 /**
  * A chance drawn as it is believed, where one of the numbers is 1: then its distribution function can be

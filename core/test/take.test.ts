@@ -35,7 +35,7 @@ import {
   type Count,
   type LifeForm,
   type TakeQuestion,
-} from '../src/take';
+} from '../src/harvest/taking';
 import { guide } from './finds';
 
 const FORMS = Object.keys(LIVES) as LifeForm[];

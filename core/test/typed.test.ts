@@ -1,7 +1,7 @@
 /** What people type: every way in which they write it is read, and what could be two things is refused. */
 import * as fc from 'fast-check';
-import { dayOf, isoOf } from '../src/day';
-import { readDay, readNumber, readTime, yearsAround } from '../src/typed';
+import { dayOf, isoOf } from '../src/lib/day';
+import { readDay, readNumber, readTime, yearsAround } from '../src/lib/typed';
 
 const today = dayOf('2026-09-14');
 const range = yearsAround(today, 1, 2);

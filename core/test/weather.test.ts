@@ -1,7 +1,7 @@
 /** Weather: a station's table, whatever its order and units, and the made-up stand-in. */
 import * as fc from 'fast-check';
-import { dayOf, dayOfYear } from '../src/day';
-import { endOf, parseWeather, simulateWeather, VALLEY } from '../src/weather';
+import { dayOf, dayOfYear } from '../src/lib/day';
+import { endOf, parseWeather, simulateWeather, VALLEY } from '../src/season/weather';
 
 const TABLE =
   '# elevation_m: 640\ndate,tmin_c,tmax_c,rain_mm\n2026-05-01,4.2,15.1,0\n2026-05-02,5,16,12.5\n2026-05-03,3,11,2\n';

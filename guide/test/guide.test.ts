@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Character, compileGuide, isCollectable, Statement } from '@pause/core';
-import { dayOf, isoOf } from '@pause/core/day';
-import { readLesson } from '@pause/core/lesson';
+import { dayOf, isoOf } from '@pause/core/lib/day';
+import { readLesson } from '@pause/core/practice/lesson';
 import { layPack, lint, parsePack } from '@pause/core/questions';
 import { Forecaster } from '@pause/core/season';
-import { simulateWeather } from '@pause/core/weather';
+import { simulateWeather } from '@pause/core/season/weather';
 import { shippedGuide } from '../src';
 
 const guide = compileGuide(shippedGuide());

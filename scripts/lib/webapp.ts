@@ -40,7 +40,7 @@ function sourceHash(root: string): string {
 
 /**
  * Screens are programs of their own, so that the first one is soon there. The page names the others, to be
- * fetched when the first one has come to rest (`app/src/store/worker.ts`): whoever loses the connection
+ * fetched when the first one has come to rest (`app/src/notebook/worker.ts`): whoever loses the connection
  * afterwards can still open them.
  */
 function fetchAhead(folder: string): void {

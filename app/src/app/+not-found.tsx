@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { Notice, Screen } from '../ui';
+import { Notice, Screen } from '../components';
 
 export default function NotFound() {
   const router = useRouter();

@@ -3,22 +3,22 @@ import { startTransition, useCallback, useEffect, useLayoutEffect, useState } fr
 import { StyleSheet, View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
-import { workerEvaluator } from '../evaluate/client';
-import { loadGuide } from '../evaluate/guide';
-import { Broken } from '../features/Broken';
-import { loadMe, openOutbox } from '../store/actions';
-import { httpApi } from '../store/api';
-import { browserDevice } from '../store/device';
-import { breath, drawn } from '../store/drawn';
-import { keepLook, keptLook, look, whenLookSet } from '../store/look';
-import { fetchWords } from '../store/OutboxLine';
-import { makeStore, useApp, type Store } from '../store/store';
-import { tellEmptied, whenEmptied } from '../store/windows';
-import { useFontsReady } from '../ui/fonts';
-import { Notice } from '../ui/Notice';
-import { applyLook, colour, space } from '../ui/tokens';
-import { onlyWhereItBegan } from '../ui/whereItBegan';
-import { TextSize } from '../ui/Words';
+import { Broken } from '../components/Broken';
+import { useFontsReady } from '../components/fonts';
+import { Notice } from '../components/Notice';
+import { fetchWords } from '../components/OutboxLine';
+import { applyLook, colour, space } from '../components/tokens';
+import { onlyWhereItBegan } from '../components/whereItBegan';
+import { TextSize } from '../components/Words';
+import { workerEvaluator } from '../deciding/client';
+import { loadGuide } from '../deciding/guide';
+import { breath, drawn } from '../lib/breath';
+import { loadMe, openOutbox } from '../notebook/actions';
+import { httpApi } from '../notebook/api';
+import { browserDevice } from '../notebook/device';
+import { keepLook, keptLook, look, whenLookSet } from '../notebook/look';
+import { makeStore, useApp, type Store } from '../notebook/store';
+import { tellEmptied, whenEmptied } from '../notebook/windows';
 
 // Before anything is drawn, so that nothing flashes up in other colours.
 applyLook(keptLook(window.localStorage), document.documentElement);
@@ -54,7 +54,7 @@ function openNotebook({ store, beginDeciding }: Loaded): () => void {
     void store
       .dispatch(openOutbox())
       .then(() => store.dispatch(loadMe()))
-      .then(() => import('../store/worker'))
+      .then(() => import('../notebook/worker'))
       .then(async (worker) => {
         worker.followServer(store);
         fetchWords();
@@ -91,7 +91,7 @@ export default function Layout() {
           {
             api: httpApi,
             device: browserDevice(window.localStorage),
-            album: () => import('../store/outside').then((outside) => outside.album),
+            album: () => import('../notebook/outside').then((outside) => outside.album),
             evaluator,
             clock: Date.now,
             drawn,

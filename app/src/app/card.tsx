@@ -1,1 +1,1 @@
-export { CardScreen as default } from '../features/guide/CardScreen';
+export { CardScreen as default } from '../screens/guide/CardScreen';

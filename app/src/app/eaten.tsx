@@ -1,1 +1,1 @@
-export { EatenScreen as default } from '../features/emergency/EatenScreen';
+export { EatenScreen as default } from '../screens/emergency/EatenScreen';

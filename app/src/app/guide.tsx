@@ -1,1 +1,1 @@
-export { GuideScreen as default } from '../features/guide/GuideScreen';
+export { GuideScreen as default } from '../screens/guide/GuideScreen';

@@ -1,1 +1,1 @@
-export { StartScreen as default } from '../features/start/StartScreen';
+export { StartScreen as default } from '../screens/start/StartScreen';

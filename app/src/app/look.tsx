@@ -1,1 +1,1 @@
-export { LookScreen as default } from '../features/look/LookScreen';
+export { LookScreen as default } from '../screens/settings/LookScreen';

@@ -1,1 +1,1 @@
-export { NewFindScreen as default } from '../features/new-find/NewFindScreen';
+export { NewFindScreen as default } from '../screens/finds/NewFindScreen';

@@ -1,1 +1,1 @@
-export { PairScreen as default } from '../features/guide/PairScreen';
+export { PairScreen as default } from '../screens/guide/PairScreen';

@@ -1,1 +1,1 @@
-export { RulerScreen as default } from '../features/look/RulerScreen';
+export { RulerScreen as default } from '../screens/settings/RulerScreen';

@@ -21,3 +21,4 @@ export {
 export { caseProblems, parseCase, parseUnnamed, checkValue, CaseError, type CaseProblem } from './parse';
 export { isDug, mayBeDug, needsDigging } from './digging';
 export { viewCase, toLook, type CaseView, type Look } from './view';
+export { GROUP_POLICY, Policy } from './policy';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { CharacterId, Kingdom, LengthUnit, Minded, StageId, StateId, TaxonId } from '../guide/schema';
-import { Policy } from '../policy/schema';
+import { CharacterId, Kingdom, LengthUnit, Minded, StageId, StateId, TaxonId } from '../guide';
+import { Policy } from './policy';
 
 /** A find as the deciding function sees it. Everything is data; nothing is looked up elsewhere. */
 

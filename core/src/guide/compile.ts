@@ -1,5 +1,5 @@
-import { contentHash } from '../canonical';
-import { apart, NEAR, oklab } from '../colour';
+import { contentHash } from '../lib/canonical';
+import { apart, NEAR, oklab } from '../lib/colour';
 import {
   harms,
   type Character,

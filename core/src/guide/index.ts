@@ -25,6 +25,7 @@ export {
   Harm,
   Part,
   Caution,
+  Minded,
   Phenology,
   Need,
   Regrowth,

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { Context, Instant, PieceId, Reading, ReadingId } from '../case';
-import { Arrival, Ask, Choice, Counted, Drop, Edit, PictureEntry, Reveal, Told } from '../find/record';
 import { CharacterId, Kingdom, TaxonId } from '../guide';
-import { NewField, NewPage, Sighting } from '../page/schema';
 import type { Verdict } from '../verdict';
+import { Arrival, Ask, Choice, Counted, Drop, Edit, PictureEntry, Reveal, Told } from './find/record';
+import { NewField, NewPage, Sighting } from './page/schema';
 import { Stamp } from './stamp';
 
 /**

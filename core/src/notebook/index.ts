@@ -2,6 +2,6 @@
 export * from './entry';
 export * from './stamp';
 export * from './place';
-export * from '../find/record';
-export * from '../page';
-export { bytesHash } from '../canonical';
+export * from './find/record';
+export * from './page';
+export { bytesHash } from '../lib/canonical';

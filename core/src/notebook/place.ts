@@ -1,9 +1,9 @@
-import { edited } from '../find/fold';
-import type { FindRecord, Position } from '../find/record';
-import type { PageRecord } from '../page/fold';
-import { middleOf } from '../page/shape';
-import { standing } from '../page/standing';
 import type { FindEntry, PageEntry } from './entry';
+import { edited } from './find/fold';
+import type { FindRecord, Position } from './find/record';
+import type { PageRecord } from './page/fold';
+import { middleOf } from './page/shape';
+import { standing } from './page/standing';
 
 /**
  * Side of the squares that stand for a place where it is not told exactly, in degrees; about eleven

@@ -1,6 +1,5 @@
-import type { PageRecord } from '../page/fold';
-import { standing } from '../page/standing';
-import type { Source } from './schema';
+import type { PageRecord, Source } from '../notebook/page';
+import { standing } from '../notebook/page/standing';
 
 /** What comes from what: finds, what was taken of them, what was made of that, and what became of it. */
 

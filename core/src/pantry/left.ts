@@ -1,4 +1,4 @@
-import type { BatchFields, KeptAmount, PortionFields, Source } from './schema';
+import type { BatchFields, KeptAmount, PortionFields, Source } from '../notebook/page';
 
 /** How much of a batch is left, and what is told that cannot be. */
 

@@ -2,7 +2,7 @@
  * When what stands where: warmth summed over days, rain and frost, corrected by height, slope, shade, and
  * what was seen there.
  */
-export * from './expected';
+export { expectedHere, type Expected } from '../verdict';
 export * from './site';
 export * from './warmth';
 export * from './scenario';

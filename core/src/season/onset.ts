@@ -1,12 +1,12 @@
-import { dayOf, yearOf, type Day } from '../day';
 import type { CompiledGuide, CompiledTaxon, StageId } from '../guide';
-import type { Sighting } from '../page/schema';
-import type { WeatherSeries } from '../weather/series';
+import { dayOf, yearOf, type Day } from '../lib/day';
+import type { Sighting } from '../notebook/page';
 import type { Onset } from './learn';
 import { decidedByWarmth, whatOf, type ThisSeason } from './predict';
 import { pastYear } from './scenario';
 import { degreesAt, type Site } from './site';
 import { firstReaching } from './warmth';
+import type { WeatherSeries } from './weather';
 
 /**
  * What sightings say of when a stage began: nobody looked every day, so only that it was between two visits.

@@ -1,11 +1,10 @@
-import { newYear, type Day } from '../day';
-import type { CompiledTaxon, StageId } from '../guide';
-import type { Need, Part } from '../guide/schema';
-import type { WeatherSeries } from '../weather/series';
+import type { CompiledTaxon, StageId, Need, Part } from '../guide';
+import { newYear, type Day } from '../lib/day';
 import { SPREADS, type Belief, type Learned } from './learn';
 import { asTheGuide, type LagBelief } from './rain';
 import { scenariosOf, SEASON_DAYS, type Scenario } from './scenario';
 import { degreesAt, roughDegreesAt, type Site } from './site';
+import type { WeatherSeries } from './weather';
 import {
   beginsOf,
   endsOf,

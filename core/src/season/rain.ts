@@ -1,11 +1,10 @@
-import { dayOf, isoOf, type Day } from '../day';
-import type { CompiledGuide } from '../guide';
-import type { Need } from '../guide/schema';
-import type { WeatherSeries } from '../weather/series';
+import type { CompiledGuide, Need } from '../guide';
+import { dayOf, isoOf, type Day } from '../lib/day';
 import type { SeenPlace } from './onset';
 import { pastYear, type Scenario } from './scenario';
 import { roughDegreesAt } from './site';
 import { firstReaching } from './warmth';
+import type { WeatherSeries } from './weather';
 import { AS_THE_GUIDE_SAYS, withinSeason } from './window';
 
 /**

@@ -1,6 +1,6 @@
-import { newYear, yearOf, type Day } from '../day';
-import { endOf, type WeatherSeries } from '../weather/series';
+import { newYear, yearOf, type Day } from '../lib/day';
 import { degreeDays } from './warmth';
+import { endOf, type WeatherSeries } from './weather';
 
 /** A season is reckoned from 1 January and reaches into the next spring: what fruits in winter ends there. */
 export const SEASON_DAYS = 366 + 120;

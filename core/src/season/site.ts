@@ -1,4 +1,4 @@
-import type { Aspect, Shade } from '../page/schema';
+import type { Aspect, Shade } from '../notebook/page';
 
 /** What of a place decides how warm it is there. */
 export interface Site {

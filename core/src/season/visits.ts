@@ -1,4 +1,4 @@
-import type { Day } from '../day';
+import type { Day } from '../lib/day';
 import type { Span } from './window';
 
 /** When to look again, so that the good days are hardly missed and few walks are made. */

@@ -1,12 +1,11 @@
-import { dayOfYear, isoOf, newYear, yearOf, type Day } from '../day';
-import type { CompiledGuide, CompiledTaxon } from '../guide';
-import type { Part } from '../guide/schema';
-import type { WeatherSeries } from '../weather/series';
+import type { CompiledGuide, CompiledTaxon, Part } from '../guide';
+import { dayOfYear, isoOf, newYear, yearOf, type Day } from '../lib/day';
 import { Learned } from './learn';
 import { onsetsOf, seenThisSeason, type SeenPlace } from './onset';
 import { Forecaster, type Forecast } from './predict';
 import { lagsOf, type LagBelief } from './rain';
 import { warmerThan } from './site';
+import type { WeatherSeries } from './weather';
 import type { Span } from './window';
 
 /**

@@ -1,4 +1,4 @@
-import type { Need } from '../guide/schema';
+import type { Need } from '../guide';
 import type { Scenario } from './scenario';
 import { firstReaching } from './warmth';
 

@@ -1,15 +1,15 @@
-import { barRows, dangersOf, short, tally, type BarRow, type Dangers, type Tally } from '../bars';
 import { viewCase, type Case, type CaseView, type Look, type PieceId, type ReadingId } from '../case';
-import { contextReasons } from '../context';
 import type { CharacterId, CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
-import { asksOfRows, forgone, groupRules, askedOfRows } from '../policy';
-import { relationAtStages, relationOverall } from '../relation';
-import { expectedHere } from '../season/expected';
-import { disputedCharacters, settle, LOOKS_THAT_COUNT } from '../settle';
-import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from '../target';
+import { barRows, dangersOf, short, tally, type BarRow, type Dangers, type Tally } from './bars';
+import { contextReasons } from './context';
+import { expectedHere } from './expected';
 import { looksAgain, isTight, slackOf } from './lookAgain';
+import { asksOfRows, forgone, groupRules, askedOfRows } from './policy';
 import type { LeaveReason, NoteReason, PauseReason, Reason } from './reason';
+import { relationAtStages, relationOverall } from './relation';
+import { disputedCharacters, settle, LOOKS_THAT_COUNT } from './settle';
 import { extraBars, shopping, type Shopping } from './shopping';
+import { holds, STRAIN_SHARE, type SignatureMark, type TargetHolds } from './target';
 import { unanswered, UNANSWERED_FREE } from './unanswered';
 
 export type Outcome = 'leave' | 'pause' | 'collect';

@@ -20,3 +20,42 @@ export type {
 export { lacksOnlySecondLooks, mayFallShort, moreWanted, SPARE_COUNTS } from './lookAgain';
 export { extraBars, shopping, type Shopping } from './shopping';
 export { passedOver, rootPassedOver, unanswered } from './unanswered';
+export {
+  BARS_NEEDED,
+  barRows,
+  dangersOf,
+  filled,
+  gradeBy,
+  groundsAgainst,
+  largestIndependent,
+  needOf,
+  routeOf,
+  rowAgain,
+  short,
+  tally,
+  type Bar,
+  type BarRow,
+  type Dangers,
+  type Ground,
+  type Tally,
+} from './bars';
+export { asksForTracing, cautionsFor, isLookedAt, meets } from './context';
+export { expectedHere, type Expected } from './expected';
+export { asksOfRows, taxonContent } from './policy';
+export {
+  couldFit,
+  disputesStage,
+  fitsAll,
+  relationAtStages,
+  relationOverall,
+  type Relation,
+} from './relation';
+export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './settle';
+export {
+  GROUPS_NEEDED,
+  holds,
+  ODD_MARK_GROUPS,
+  STRAIN_SHARE,
+  type SignatureMark,
+  type TargetHolds,
+} from './target';

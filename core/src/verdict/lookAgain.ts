@@ -1,6 +1,6 @@
-import type { BarRow, Dangers, Tally } from '../bars';
 import type { CaseView } from '../case';
 import { effortOf, HANDLING_SECONDS, type CharacterId, type CompiledGuide, type TaxonId } from '../guide';
+import type { BarRow, Dangers, Tally } from './bars';
 import type { Reason } from './reason';
 
 /**

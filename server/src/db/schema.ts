@@ -1,7 +1,7 @@
 import type { ColumnType, Generated } from 'kysely';
 import type { Guide, Kingdom, PageKind, Policy, TaxonId } from '@pause/core';
 import type { Arrival, Kind } from '@pause/core/notebook';
-import type { Cause } from '@pause/core/recall';
+import type { Cause } from '@pause/core/pantry/recall';
 
 type Instant = ColumnType<Date, string, never>;
 type Json<T> = ColumnType<T, string, never>;

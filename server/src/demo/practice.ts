@@ -10,8 +10,8 @@ import {
   type PracticeFields,
   type PracticeFind,
   type WalkDecision,
-} from '@pause/core/learn';
-import { seeded } from '@pause/core/weather';
+} from '@pause/core/practice';
+import { seeded } from '@pause/core/season/weather';
 import type { DemoPage } from './pantry';
 
 /** What the invented walkers practised over the summer, each with an eye of their own. */

@@ -1,5 +1,5 @@
 import { standing, type CompiledGuide, type Sureness, type TaxonId } from '@pause/core';
-import { historyOf, type PairTold, type Read } from '@pause/core/learn';
+import { historyOf, type PairTold, type Read } from '@pause/core/practice';
 import { ownStream } from '../access';
 import type { Db } from '../db';
 import { pagesOf } from '../notebook/pages';

@@ -3,6 +3,7 @@ import { bytesHash } from '@pause/core/notebook';
 import type { Actor } from '../access';
 import type { Db } from '../db';
 import { invalid, Problem } from '../problem';
+import { countBytes } from './bytes';
 import { writtenInto } from './metadata';
 import type { Objects } from './objects';
 import { type Received, told, noSuchPicture, soFar, whole } from './show';
@@ -12,21 +13,6 @@ import { forget } from './sweep';
 
 /** Bytes of pictures that one person may have in all notebooks. */
 const MOST_OF_ONE_PERSON = 2_000_000_000;
-
-/** Bytes of pictures, among what each person has put on record. */
-const PICTURES = 'pictures';
-
-export async function countBytes(db: Db, person: string, bytes: number): Promise<number> {
-  const {
-    rows: [row],
-  } = await sql<{
-    bytes: string;
-  }>`insert into written as w (of, person, entries, bytes) values (${PICTURES}, ${person}, 0, ${String(Math.max(0, bytes))})
-    on conflict (of, person) do update set bytes = greatest(0, w.bytes + ${String(bytes)}::bigint) returning bytes`.execute(
-    db,
-  );
-  return Number(row?.bytes ?? 0);
-}
 
 /**
  * Takes the next part. The same part again changes nothing.

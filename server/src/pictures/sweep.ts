@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import type { Db } from '../db';
+import { countBytes } from './bytes';
 import type { Objects } from './objects';
-import { countBytes } from './receive';
 
 /** Removes pictures that were taken out again. */
 

@@ -8,7 +8,7 @@ import {
   canonicalJson,
   CaseError,
 } from '@pause/core';
-import { causeOf, collectedOn, type Cause } from '@pause/core/recall';
+import { causeOf, collectedOn, type Cause } from '@pause/core/pantry/recall';
 import type { Db } from '../db';
 import { groupsOf } from '../notebook/groupRules';
 import { outcomesOf } from '../notebook/records';

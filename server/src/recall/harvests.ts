@@ -1,5 +1,5 @@
 import { standing } from '@pause/core';
-import { strayCauses } from '@pause/core/recall';
+import { strayCauses } from '@pause/core/pantry/recall';
 import type { Db } from '../db';
 import { pagesOf } from '../notebook/pages';
 import { settle } from './settle';

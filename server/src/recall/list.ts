@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { Cause } from '@pause/core/recall';
+import type { Cause } from '@pause/core/pantry/recall';
 import { type Actor, streamsOf } from '../access';
 import type { Db } from '../db';
 import type { Progress } from './all';

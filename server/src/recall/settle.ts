@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { Cause } from '@pause/core/recall';
+import type { Cause } from '@pause/core/pantry/recall';
 import type { Db } from '../db';
 
 /** Writes which recalls hold and which do not any more. */

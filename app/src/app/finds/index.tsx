@@ -1,1 +1,1 @@
-export { FindsScreen as default } from '../../features/finds/FindsScreen';
+export { FindsScreen as default } from '../../screens/finds/FindsScreen';

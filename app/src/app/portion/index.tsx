@@ -1,4 +1,4 @@
-import { lateScreen } from '../../features/latePart';
+import { lateScreen } from '../../components/lateScreen';
 
 // Fetched as one program with the other screens of its kind.
-export default lateScreen(() => import('../../features/outdoors').then((m) => m.PortionScreen));
+export default lateScreen(() => import('../../screens/later').then((m) => m.PortionScreen));

@@ -1,1 +1,1 @@
-export { TaxonScreen as default } from '../../features/guide/TaxonScreen';
+export { TaxonScreen as default } from '../../screens/guide/TaxonScreen';

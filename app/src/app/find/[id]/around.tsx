@@ -1,1 +1,1 @@
-export { AroundScreen as default } from '../../../features/check/AroundScreen';
+export { AroundScreen as default } from '../../../screens/check/AroundScreen';

@@ -1,1 +1,1 @@
-export { BesideScreen as default } from '../../../features/beside/BesideScreen';
+export { BesideScreen as default } from '../../../screens/check/beside/BesideScreen';

@@ -1,1 +1,1 @@
-export { CheckScreen as default } from '../../../features/check/CheckScreen';
+export { CheckScreen as default } from '../../../screens/check/CheckScreen';

@@ -1,1 +1,1 @@
-export { FindScreen as default } from '../../../features/finds/FindScreen';
+export { FindScreen as default } from '../../../screens/finds/FindScreen';

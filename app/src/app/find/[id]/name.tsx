@@ -1,1 +1,1 @@
-export { NamingScreen as default } from '../../../features/naming/NamingScreen';
+export { NamingScreen as default } from '../../../screens/check/naming/NamingScreen';

@@ -1,1 +1,1 @@
-export { PiecesScreen as default } from '../../../features/pieces/PiecesScreen';
+export { PiecesScreen as default } from '../../../screens/check/pieces/PiecesScreen';

@@ -1,1 +1,1 @@
-export { VerdictScreen as default } from '../../../features/verdict/VerdictScreen';
+export { VerdictScreen as default } from '../../../screens/check/verdict/VerdictScreen';

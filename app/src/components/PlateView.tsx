@@ -1,0 +1,63 @@
+import { memo, useMemo } from 'react';
+import Svg, { Path } from 'react-native-svg';
+import type { Fill, Ink, Plate } from '@pause/core/drawing';
+import { colour } from './tokens';
+
+const WIDTH: Readonly<Record<Ink, number>> = { none: 0, faint: 1.2, fine: 1.2, line: 2, bold: 3 };
+const FILL: Readonly<Record<string, string>> = {
+  none: 'none',
+  paper: colour.card,
+  shade: colour.shade,
+  ink: colour.ink,
+};
+const filled = (fill: Fill): string => FILL[fill] ?? fill;
+
+interface PlateViewProps {
+  readonly plate: Plate;
+  readonly pathOf: (mark: Plate['marks'][number]) => string;
+  readonly height: number;
+  /** Marks that are pointed at, drawn in the accent. */
+  readonly accent?: ReadonlySet<Plate['marks'][number]>;
+  /** Drawn over it, in units of its sheet. */
+  readonly children?: React.ReactNode;
+}
+
+/** A plate in ink. Hidden from readers that speak: what it shows always stands beside it in words. */
+export const PlateView = memo(function PlateView({
+  plate,
+  pathOf,
+  height,
+  accent,
+  children,
+}: PlateViewProps) {
+  const paths = useMemo(() => plate.marks.map(pathOf), [plate, pathOf]);
+  return (
+    <Svg
+      width={(height * plate.width) / plate.height}
+      height={height}
+      viewBox={`0 0 ${plate.width} ${plate.height}`}
+      aria-hidden
+    >
+      {plate.marks.map((mark, i) => (
+        <Path
+          key={i}
+          d={paths[i] as string}
+          fill={filled(mark.fill)}
+          stroke={
+            mark.ink === 'none'
+              ? 'none'
+              : accent?.has(mark)
+                ? colour.collect
+                : mark.ink === 'faint'
+                  ? colour.faint
+                  : colour.ink
+          }
+          strokeWidth={WIDTH[mark.ink]}
+          strokeLinejoin="round"
+          strokeLinecap="round"
+        />
+      ))}
+      {children}
+    </Svg>
+  );
+});

@@ -1,0 +1,41 @@
+import { Link, type Href } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Rule, Small, SmallStrong, space, Strong, TARGET } from '.';
+
+interface RowProps {
+  readonly href: Href;
+  readonly name: string;
+  readonly line?: string | undefined;
+  /** At its end: how much, or how it stands. */
+  readonly end?: string | undefined;
+}
+
+/** A line of a list that leads to its page. */
+export function Row({ href, name, line, end }: RowProps) {
+  return (
+    <View role="listitem">
+      <Link href={href} asChild>
+        <Pressable role="link" style={styles.row}>
+          <View style={styles.grow}>
+            <Strong>{name}</Strong>
+            {line ? <Small soft>{line}</Small> : null}
+          </View>
+          {end ? <SmallStrong style={styles.end}>{end}</SmallStrong> : null}
+        </Pressable>
+      </Link>
+      <Rule />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: TARGET + 8,
+    paddingVertical: space.s,
+  },
+  grow: { flex: 1 },
+  end: { textAlign: 'right', maxWidth: '45%' },
+});

@@ -1,0 +1,26 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Body, colour, space, Strong } from '..';
+import { guide } from '../../deciding/guide';
+import { sharingName } from './search';
+
+/** A caution where the name that was typed means two taxa: people have died of that. */
+export function SharedName({ text }: { readonly text: string }) {
+  const shared = useMemo(() => sharingName(guide, text), [text]);
+  if (shared.length === 0) return null;
+  return (
+    <View role="alert" style={styles.caution}>
+      <Strong>
+        “{text.trim()}” is a name of {shared.length === 2 ? 'two' : 'several'} of these:
+      </Strong>
+      <Body>
+        {shared.map((t) => t.taxon.scientificName).join(' and ')}. Only the scientific name tells them apart;
+        be sure which one you mean.
+      </Body>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  caution: { gap: space.xs, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
+});

@@ -1,0 +1,53 @@
+import { StyleSheet, View } from 'react-native';
+import type { StateId } from '@pause/core';
+import { colour, corner, Small, space, stroke } from '..';
+import { characterOf, lowerFirst } from '../../text/names';
+import { AnswerDrawing } from './AnswerDrawing';
+
+interface StatePictureProps {
+  readonly character: string;
+  readonly states: readonly StateId[];
+  readonly height: number;
+  readonly soft?: boolean;
+}
+
+/** The first of these states as a drawing, or all of them as swatches, with their words below. */
+export function StatePicture({ character, states, height, soft = false }: StatePictureProps) {
+  const known = characterOf(character);
+  const told =
+    known && 'states' in known ? states.flatMap((id) => known.states.filter((s) => s.id === id)) : [];
+  const [first] = told;
+  const words = told.map(({ label }, index) => (index === 0 ? label : lowerFirst(label))).join('; ');
+  const swatches = told.flatMap(({ swatch }) => (swatch ? [swatch] : []));
+  return (
+    <View style={styles.picture}>
+      {swatches.length > 0 ? (
+        <View style={[styles.swatches, { height: height * 0.5 }]}>
+          {swatches.slice(0, 5).map((swatch) => (
+            <View key={swatch} style={[styles.swatch, { backgroundColor: swatch }]} />
+          ))}
+        </View>
+      ) : first ? (
+        <AnswerDrawing character={character} state={first.id} height={height} />
+      ) : null}
+      <Small soft={soft} style={styles.words}>
+        {words || 'Nothing of it'}
+      </Small>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  picture: { flex: 1, gap: space.xs, alignItems: 'flex-start' },
+  swatches: {
+    flexDirection: 'row',
+    alignSelf: 'stretch',
+    borderRadius: corner,
+    overflow: 'hidden',
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    marginVertical: space.s,
+  },
+  swatch: { flex: 1 },
+  words: { paddingRight: space.s },
+});

@@ -1,0 +1,75 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { CompiledTaxon, StageId } from '@pause/core';
+import type { TaxonPlate } from '@pause/core/drawing';
+import { colour, PlateView, Small, space } from '..';
+import { guide } from '../../deciding/guide';
+import { lengthWords } from '../../text/names';
+import { usePlates, type Plates } from './usePlates';
+
+interface TaxonDrawingProps {
+  readonly taxon: CompiledTaxon;
+  readonly stage: StageId;
+  readonly height: number;
+  /** Characters whose parts are drawn in the accent. */
+  readonly accent: ReadonlySet<string>;
+  /** Whether the scale is drawn below. */
+  readonly scale?: boolean;
+}
+
+/** A whole taxon at a stage, drawn from what the guide states, with a scale where it states a size. */
+export function TaxonDrawing({ taxon, stage, ...how }: TaxonDrawingProps) {
+  const plates = usePlates();
+  const plate = useMemo(() => plates?.taxonPlate(guide, taxon, stage), [plates, taxon, stage]);
+  return <PlateDrawing plates={plates} plate={plate} {...how} />;
+}
+
+interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage'> {
+  readonly plates: Plates | undefined;
+  readonly plate: TaxonPlate | undefined;
+  /** Drawn over it, in units of its sheet. */
+  readonly children?: React.ReactNode;
+}
+
+/**
+ * A whole taxon as it has been drawn, with its scale. Its place is kept while what draws is being fetched.
+ */
+export function PlateDrawing({ plates, plate, height, accent, children, scale = true }: PlateDrawingProps) {
+  const pointed = useMemo(
+    () =>
+      new Set(
+        plate?.parts
+          .filter((part) => part.of.some((character) => accent.has(character)))
+          .flatMap((part) => part.marks),
+      ),
+    [plate, accent],
+  );
+  if (!plates || !plate) return <View style={{ height: height + (scale ? SCALE : 0) }} />;
+  const unit = height / plate.height;
+  return (
+    <View style={styles.drawing}>
+      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed}>
+        {children}
+      </PlateView>
+      {scale ? (
+        <View style={styles.scale}>
+          {plate.scale ? (
+            <>
+              <View style={[styles.bar, { width: plate.scale.units * unit }]} />
+              <Small soft>{lengthWords(plate.scale.millimetres)}</Small>
+            </>
+          ) : (
+            <Small soft>not to scale</Small>
+          )}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const SCALE = 24;
+const styles = StyleSheet.create({
+  drawing: { alignItems: 'center', gap: space.xs },
+  scale: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: SCALE - space.xs },
+  bar: { height: 8, borderColor: colour.ink, borderBottomWidth: 2, borderLeftWidth: 2, borderRightWidth: 2 },
+});

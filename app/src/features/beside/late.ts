@@ -1,4 +1,0 @@
-import { latePart } from '../latePart';
-
-/** What stands side by side, fetched when a screen first shows it. */
-export const SideBySide = latePart(() => import('./SideBySide').then((m) => m.SideBySide));

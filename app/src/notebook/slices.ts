@@ -1,0 +1,277 @@
+import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
+import {
+  applyEntries,
+  applyEntry,
+  entriesOf,
+  type Entry,
+  type FindRecord,
+  type FindSummary,
+  type PageRecord,
+} from '@pause/core';
+import type { Evaluation } from '../deciding/evaluate';
+import type { Group, Letters } from './api';
+import type { Refusal } from './device';
+
+/**
+ * A reducer that makes the next state out of the one before as it is. Without a draft of it, which would be
+ * made and searched through for every find and everything that waits, at each answer.
+ */
+const plainly =
+  <S, P>(next: (state: S, payload: P) => S) =>
+  (state: Draft<S>, { payload }: PayloadAction<P>): S =>
+    next(original(state), payload);
+
+export type Status = 'idle' | 'loading' | 'ready' | 'failed';
+
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly demo: boolean;
+  /** To add to this device's clock: the demo's, or where this device's is wrong. */
+  readonly offsetMs: number;
+  /** Signed in with an account; without one the notebook is on this device alone. */
+  readonly account: boolean;
+  readonly groups: readonly Group[];
+}
+interface MeState {
+  readonly status: Status;
+  readonly person?: Person;
+  /** The server does not know this device's session any more: sign in again, and what waits goes on. */
+  readonly signedOut?: boolean;
+  /** The server is the demo, and nobody is signed in. */
+  readonly demoOffered?: boolean;
+  /** Where the server's letters go, as it said last. */
+  readonly letters?: Letters;
+  /** What the server knows is here, or it was long enough in coming. */
+  readonly asked?: boolean;
+}
+
+const nobody: MeState = { status: 'idle' };
+
+export const me = createSlice({
+  name: 'me',
+  initialState: nobody,
+  reducers: {
+    meLoading: (): MeState => ({ status: 'loading' }),
+    meLoaded: ({ asked = false }, { payload }: PayloadAction<Person>): MeState => ({
+      status: 'ready',
+      person: payload,
+      asked,
+    }),
+    serverAsked: (state): MeState => ({ ...state, asked: true }),
+    notSignedIn: (
+      state,
+      { payload }: PayloadAction<{ demo: boolean; mail?: Letters | undefined }>,
+    ): MeState => ({
+      ...state,
+      signedOut: state.person?.account === true,
+      demoOffered: payload.demo,
+      ...(payload.mail === undefined ? {} : { letters: payload.mail }),
+    }),
+  },
+});
+
+interface ListState {
+  readonly status: Status;
+  readonly items: readonly FindSummary[];
+}
+const noList: ListState = { status: 'idle', items: [] };
+
+export const list = createSlice({
+  name: 'list',
+  initialState: noList,
+  reducers: {
+    listLoading: (state): ListState => ({
+      status: state.status === 'ready' ? 'ready' : 'loading',
+      items: state.items,
+    }),
+    listLoaded: (_, { payload }: PayloadAction<readonly FindSummary[]>): ListState => ({
+      status: 'ready',
+      items: payload,
+    }),
+  },
+});
+
+export interface OpenFind {
+  readonly status: Status | 'missing';
+  readonly record?: FindRecord;
+  /** Grows with every change of the record, so that a late evaluation is known to be late. */
+  readonly change: number;
+  readonly evaluation?: Evaluation;
+  /** The change that the evaluation is of. */
+  readonly evaluated?: number;
+  /** Why the newest record could not be evaluated. */
+  readonly fault?: string;
+  readonly error?: string;
+}
+type FindsState = Readonly<Record<string, OpenFind>>;
+
+const noFinds: FindsState = {};
+
+export const finds = createSlice({
+  name: 'finds',
+  initialState: noFinds,
+  reducers: {
+    findLoading: plainly((state: FindsState, id: string): FindsState => ({
+      ...state,
+      [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'loading' },
+    })),
+    findLoaded: plainly(
+      (
+        state: FindsState,
+        { id, record, waiting }: { id: string; record: FindRecord | undefined; waiting: readonly Entry[] },
+      ): FindsState => {
+        const whole = applyEntries(record, entriesOf(waiting, id));
+        const open = state[id];
+        if (open?.record && whole && JSON.stringify(open.record) === JSON.stringify(whole))
+          return { ...state, [id]: { ...open, status: 'ready' } };
+        const change = (open?.change ?? 0) + 1;
+        return {
+          ...state,
+          [id]: whole
+            ? { ...(open ?? {}), status: 'ready', record: whole, change }
+            : { status: 'missing', change },
+        };
+      },
+    ),
+    findFailed: plainly((state: FindsState, { id, error }: { id: string; error: string }): FindsState => ({
+      ...state,
+      [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'failed', error },
+    })),
+    entryMade: plainly((state: FindsState, entry: Entry): FindsState => {
+      if (entry.find === undefined) return state;
+      const open = state[entry.find];
+      const record = applyEntry(open?.record, entry);
+      return record
+        ? { ...state, [entry.find]: { ...open, status: 'ready', record, change: (open?.change ?? 0) + 1 } }
+        : state;
+    }),
+    evaluated: plainly(
+      (
+        state: FindsState,
+        { id, change, evaluation }: { id: string; change: number; evaluation: Evaluation },
+      ): FindsState => {
+        const open = state[id];
+        if (!open || change < (open.evaluated ?? 0)) return state;
+        const { fault, ...sound } = open;
+        // An older one that comes late does not hide that the newest failed.
+        const stands = fault !== undefined && change !== open.change ? { fault } : {};
+        // It came whole from the core, and is not walked through once more.
+        return {
+          ...state,
+          [id]: { ...sound, ...stands, evaluation: Object.freeze(evaluation), evaluated: change },
+        };
+      },
+    ),
+    evaluationFailed: plainly(
+      (
+        state: FindsState,
+        { id, change, fault }: { id: string; change: number; fault: string },
+      ): FindsState => {
+        const open = state[id];
+        return open && change === open.change ? { ...state, [id]: { ...open, fault } } : state;
+      },
+    ),
+  },
+});
+
+/** Pages of the notebook that are no finds, as they stand with what waits: places, eaters, walks. */
+interface PagesState {
+  readonly status: Status;
+  readonly all: Readonly<Record<string, PageRecord>>;
+}
+const noPages: PagesState = { status: 'idle', all: {} };
+export const pages = createSlice({
+  name: 'pages',
+  initialState: noPages,
+  reducers: {
+    /** With `whole`, these are all that there are. */
+    pagesLaid: plainly(
+      (state: PagesState, { laid, whole }: { laid: readonly PageRecord[]; whole: boolean }): PagesState => ({
+        status: whole ? 'ready' : state.status,
+        all: { ...state.all, ...Object.fromEntries(laid.map((page) => [page.id, page])) },
+      }),
+    ),
+    /** The device is another account's now. */
+    pagesForgotten: (): PagesState => noPages,
+  },
+});
+
+interface OutboxState {
+  readonly waiting: readonly Entry[];
+  readonly refused: readonly Refusal[];
+  readonly sending: boolean;
+  /** The last try did not reach the server. */
+  readonly away: boolean;
+  /** Why the last thing told was not kept on this device, and so does not count. */
+  readonly notKept?: string | undefined;
+  /** When the server was last heard of, by this device's clock. */
+  readonly heardAt?: number | undefined;
+  /** How many entries of the notebook are here, of how many, while it is being fetched. */
+  readonly fetching?: { readonly here: number; readonly all: number } | undefined;
+  /**
+   * Photos and sketches on their way: how many are left, and how much of the one that goes now has gone, from
+   * 0 to 1.
+   */
+  readonly pictures?: { readonly left: number; readonly share: number } | undefined;
+  /** How many minutes this device's clock is ahead of the server's, where that is too much to be let pass. */
+  readonly clockOff?: number | undefined;
+  /** Somebody told something with a newer application, which cannot be read here. */
+  readonly newerTold?: boolean | undefined;
+  /** The server decides by another version of the guide. */
+  readonly otherGuide?: boolean | undefined;
+  /** Why what the server told could not be kept here. */
+  readonly notTaken?: string | undefined;
+}
+const same = (a: Entry, b: Entry) => a.kind === b.kind && a.body.id === b.body.id;
+
+const emptyOutbox: OutboxState = { waiting: [], refused: [], sending: false, away: false };
+
+export const outbox = createSlice({
+  name: 'outbox',
+  initialState: emptyOutbox,
+  reducers: {
+    /** What waited when the device was opened, before what was told since. */
+    outboxOpened: plainly((state: OutboxState, kept: readonly Entry[]): OutboxState => ({
+      ...state,
+      waiting: [
+        ...kept.filter((entry) => !state.waiting.some((other) => same(entry, other))),
+        ...state.waiting,
+      ],
+    })),
+    sent: plainly(
+      (
+        state: OutboxState,
+        { arrived, refused }: { arrived: readonly Entry[]; refused: readonly Refusal[] },
+      ): OutboxState => {
+        const gone = [...arrived, ...refused.map(({ entry }) => entry)];
+        return {
+          ...state,
+          away: false,
+          waiting: state.waiting.filter((entry) => !gone.some((other) => same(entry, other))),
+          refused: [...state.refused, ...refused],
+        };
+      },
+    ),
+    /** What became known of it. */
+    noted: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({
+      ...state,
+      ...known,
+    })),
+    /** The server was heard of. */
+    told: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({
+      ...state,
+      away: false,
+      ...known,
+    })),
+  },
+  extraReducers: (builder) => {
+    builder.addCase(
+      finds.actions.entryMade,
+      plainly((state: OutboxState, entry: Entry): OutboxState => ({
+        ...state,
+        waiting: [...state.waiting, entry],
+      })),
+    );
+  },
+});

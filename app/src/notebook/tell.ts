@@ -1,0 +1,50 @@
+import { standing, type FieldsOf, type PageKind } from '@pause/core';
+import type { Thunk } from './store';
+
+/** Telling fields of a page one after the other, so that what is told in quick succession is all kept. */
+
+export type Told<K extends PageKind> = { readonly [F in keyof FieldsOf<K>]?: FieldsOf<K>[F] | null };
+
+/** What is being told, by what it is told of. */
+const turns = new Map<string, Promise<unknown>>();
+
+/**
+ * Does something when everything before it, of the same thing, is done.
+ *
+ * @returns what comes of it; what fails holds up nothing that follows
+ */
+export function inTurn<T>(of: string, work: () => Promise<T>): Promise<T> {
+  const turn = settled(of).then(work);
+  turns.set(
+    of,
+    turn.catch(() => undefined),
+  );
+  return turn;
+}
+/** Resolves once everything that was told by now has had its turn. */
+export const settled = (of: string): Promise<unknown> => turns.get(of) ?? Promise.resolve();
+
+/**
+ * Tells fields of a page, made of what stands when their turn comes: two answers in quick succession are both
+ * kept.
+ *
+ * @returns whether they were kept
+ */
+export function tellOf<K extends Exclude<PageKind, 'group'>>(
+  id: string,
+  kind: K,
+  make: (now: Partial<FieldsOf<K>>) => Told<K>,
+): Thunk<Promise<boolean>> {
+  return (dispatch, getState) =>
+    inTurn(id, async () => {
+      const { tellPage } = await import('./outside');
+      const page = getState().pages.all[id];
+      if (page?.kind !== kind) return false;
+      const told = make(standing(page, kind));
+      return Object.keys(told).length === 0 || (await dispatch(tellPage(id, kind, told)));
+    }).catch(() => false);
+}
+
+/** A list with one more of it, or without it. */
+export const toggled = <T>(list: readonly T[] | undefined, one: T): T[] =>
+  list?.includes(one) ? list.filter((other) => other !== one) : [...(list ?? []), one];

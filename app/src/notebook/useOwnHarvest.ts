@@ -1,0 +1,70 @@
+import type { FieldsOf, FindRecord, TaxonId } from '@pause/core';
+import { isoOf } from '@pause/core/lib/day';
+import { harvestsOf, placeOfFind, useHarvests, type Harvest, type HarvestPage } from './harvests';
+import { useAct, useApp, type Thunk } from './store';
+import { inTurn, settled } from './tell';
+import { useDay } from './usePlaces';
+
+type Fields = FieldsOf<'harvest'>;
+type Told = { readonly [F in keyof Fields]?: Fields[F] | null };
+/** Tells fields, made of what stands when their turn comes: two answers in quick succession are both kept. */
+export type TellHarvest = (make: (now: Harvest) => Told) => void;
+
+const ofFind = (all: readonly HarvestPage[], find: string, person: string) =>
+  all.find((one) => one.fields.find === find && one.person === person);
+
+/** The page is begun with the first thing told. */
+function tellOwn(
+  begun: Pick<Fields, 'find' | 'taxon' | 'part' | 'on'> &
+    Partial<Pick<Fields, 'stages'>> & { readonly place?: string },
+  person: string,
+  group: string | undefined,
+  make: (now: Harvest) => Told,
+): Thunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const { beginPage, tellPage } = await import('./outside');
+    const own = ofFind(harvestsOf(Object.values(getState().pages.all)), begun.find, person);
+    const told = make(own?.fields ?? {});
+    if (Object.keys(told).length === 0) return;
+    if (own) await dispatch(tellPage(own.id, 'harvest', told));
+    else await dispatch(beginPage('harvest', { ...begun, ...told }, group));
+  };
+}
+
+interface OwnHarvest {
+  readonly id: string | undefined;
+  readonly told: Harvest;
+  readonly tell: TellHarvest;
+  /** Resolves once everything that was told by now has had its turn. */
+  readonly settled: () => Promise<unknown>;
+}
+
+/** What this person told of what they took of a find, and a way to tell more. */
+export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string): OwnHarvest {
+  const act = useAct();
+  const on = isoOf(useDay());
+  const me = useApp((state) => state.me.person?.id ?? '');
+  const own = ofFind(useHarvests(), record.id, me);
+  const place = placeOfFind(record);
+  const key = `${me} ${record.id}`;
+  const tell: TellHarvest = (make) => {
+    void inTurn(key, () =>
+      act(
+        tellOwn(
+          {
+            find: record.id,
+            taxon,
+            part,
+            on,
+            ...(place === undefined ? {} : { place }),
+            ...(record.context.stages ? { stages: [...record.context.stages] } : {}),
+          },
+          me,
+          record.group,
+          make,
+        ),
+      ),
+    ).catch(() => undefined);
+  };
+  return { id: own?.id, told: own?.fields ?? {}, tell, settled: () => settled(key) };
+}

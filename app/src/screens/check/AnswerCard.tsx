@@ -1,0 +1,261 @@
+import { memo, useState } from 'react';
+import { Pressable, StyleSheet, TextInput, View } from 'react-native';
+import {
+  isSmelled,
+  type AnswerEffect,
+  type Check,
+  type ReadingValue,
+  type StageId,
+  type Sureness,
+  type TaxonId,
+} from '@pause/core';
+import {
+  Body,
+  Button,
+  colour,
+  corner,
+  font,
+  OrganGlyph,
+  Question,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  stroke,
+  TARGET,
+  typeSize,
+} from '../../components';
+import { characterOf, commonName, DAMAGE, timeWords } from '../../text/names';
+import { HowToLook } from './HowToLook';
+import { NumberAnswer } from './NumberAnswer';
+import { StateAnswers } from './StateAnswers';
+import { useKeys } from './useKeys';
+
+export interface Answer {
+  readonly value: ReadingValue;
+  readonly sureness: Sureness;
+  readonly note?: string;
+}
+
+interface AnswerCardProps {
+  readonly check: Check;
+  /** What it is taken for, if anything yet, and the stages told. */
+  readonly target: TaxonId | undefined;
+  readonly stages: readonly StageId[] | undefined;
+  readonly effects: readonly AnswerEffect[];
+  readonly keys: boolean;
+  readonly onAnswer: (answer: Answer) => void;
+  readonly onPass: () => void;
+  /** The nose is no use today; left out where that was said. */
+  readonly onCannotSmell?: () => void;
+  /** Photos and sketches of this find. */
+  readonly beside?: React.ReactNode;
+}
+
+const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] = [
+  { id: 'sure', label: 'Sure' },
+  { id: 'fairly', label: 'Fairly' },
+  { id: 'guess', label: 'Guess' },
+];
+
+/** The next check: a question about one organ, how to look, and its answers. */
+export const AnswerCard = memo(function AnswerCard({
+  check,
+  target,
+  stages,
+  effects,
+  keys,
+  onAnswer,
+  onPass,
+  onCannotSmell,
+  beside,
+}: AnswerCardProps) {
+  const [sureness, setSureness] = useState<Sureness>('sure');
+  const [how, setHow] = useState(false);
+  const [more, setMore] = useState(false);
+  const [note, setNote] = useState('');
+  const character = characterOf(check.character);
+  const answer = (value: ReadingValue, said = note.trim()) =>
+    onAnswer({ value, sureness, ...(said ? { note: said } : {}) });
+  useKeys(
+    {
+      digit: (n) => {
+        const state = character && 'states' in character ? character.states[n - 1] : undefined;
+        if (state) answer({ kind: 'states', states: [state.id] });
+      },
+      u: () => answer({ kind: 'cant-tell' }),
+      n: onPass,
+      h: () => setHow(!how),
+    },
+    keys,
+  );
+  if (!character) return null;
+  return (
+    <View style={styles.card}>
+      <View style={styles.meta}>
+        <OrganGlyph organ={character.organ} size={20} colour={colour.inkSoft} />
+        <Small soft style={styles.grow}>
+          {[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}
+        </Small>
+        <Pressable role="button" aria-expanded={how} onPress={() => setHow(!how)} style={styles.how}>
+          <SmallStrong style={styles.underlined}>{keys ? 'How to look  H' : 'How to look'}</SmallStrong>
+        </Pressable>
+      </View>
+      <Question>{character.question}</Question>
+      {how ? (
+        <HowToLook character={character} target={target} stages={stages} />
+      ) : keys ? (
+        <Small soft>{character.how}</Small>
+      ) : null}
+      <LookAgain check={check} target={target} />
+      <View style={styles.sureness} role="radiogroup" aria-label="How sure are you?">
+        {SURENESSES.map(({ id, label }, index) => (
+          <Pressable
+            key={id}
+            role="radio"
+            aria-checked={sureness === id}
+            onPress={() => setSureness(id)}
+            style={[styles.sure, index > 0 && styles.sureNext, sureness === id && styles.sureChosen]}
+          >
+            <Strong on={sureness === id ? 'dark' : 'light'}>{label}</Strong>
+          </Pressable>
+        ))}
+      </View>
+      {character.kind === 'states' || character.kind === 'colour' ? (
+        <StateAnswers
+          key={character.id}
+          character={character.id}
+          drawn={character.kind === 'states'}
+          states={character.states}
+          effects={effects}
+          keys={keys}
+          onAnswer={answer}
+        />
+      ) : (
+        <NumberAnswer key={character.id} character={character.id} onAnswer={answer} />
+      )}
+      <View style={styles.ways}>
+        <Button
+          label={keys ? 'Can’t see it  U' : 'Can’t see it'}
+          tone="outline"
+          style={styles.way}
+          onPress={() => answer({ kind: 'cant-tell' })}
+        />
+        <Button
+          label="Not on this piece"
+          tone="outline"
+          style={styles.way}
+          onPress={() =>
+            answer({ kind: 'cant-tell' }, ['Not on this piece.', note.trim()].filter(Boolean).join(' '))
+          }
+        />
+        <Button label={keys ? 'Skip  N' : 'Skip'} tone="outline" style={styles.way} onPress={onPass} />
+        {onCannotSmell && isSmelled(character) ? (
+          <Button label="Can’t smell today" tone="outline" style={styles.way} onPress={onCannotSmell} />
+        ) : null}
+      </View>
+      <Button
+        label={more ? 'No note' : 'Note, photo or sketch'}
+        tone="plain"
+        aria-expanded={more}
+        style={styles.more}
+        onPress={() => {
+          setMore(!more);
+          setNote('');
+        }}
+      />
+      {more ? (
+        <View style={styles.card}>
+          <TextInput
+            aria-label="A note with this answer"
+            value={note}
+            onChangeText={setNote}
+            maxLength={400}
+            multiline
+            placeholder="Where on it, in what light. It goes with your next answer."
+            placeholderTextColor={colour.inkSoft}
+            style={styles.note}
+          />
+          {beside}
+        </View>
+      ) : null}
+    </View>
+  );
+});
+
+function LookAgain({ check, target }: { readonly check: Check; readonly target: TaxonId | undefined }) {
+  if (check.why === 'contradicted') {
+    return (
+      <View style={styles.again}>
+        <Strong>Look again</Strong>
+        <Body>
+          This spoke against {target ? commonName(target) : 'it'}. Look elsewhere on the same piece, in other
+          light.
+        </Body>
+      </View>
+    );
+  }
+  if (check.why === 'look-again')
+    return (
+      <View style={styles.again}>
+        <Strong>Look once more, elsewhere on it: what is deadly is ruled out by this.</Strong>
+      </View>
+    );
+  if (check.why === 'mark-unsure')
+    return (
+      <View style={styles.again}>
+        <Strong>Look again: a mark of it was seen, but not surely.</Strong>
+      </View>
+    );
+  return check.why === 'taken-back' ? (
+    <View style={styles.again}>
+      <Strong>Look again: the answer was taken back.</Strong>
+    </View>
+  ) : null;
+}
+
+const styles = StyleSheet.create({
+  card: { gap: space.s + 2 },
+  meta: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.s,
+    minHeight: TARGET,
+    marginVertical: -space.s,
+  },
+  grow: { flex: 1 },
+  how: { minHeight: TARGET, justifyContent: 'center' },
+  underlined: { textDecorationLine: 'underline' },
+  again: {
+    borderLeftWidth: 5,
+    borderLeftColor: colour.ink,
+    backgroundColor: colour.pause,
+    padding: space.m,
+    gap: space.xs,
+  },
+  sureness: {
+    flexDirection: 'row',
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    overflow: 'hidden',
+  },
+  sure: { flex: 1, minHeight: TARGET, alignItems: 'center', justifyContent: 'center' },
+  sureNext: { borderLeftWidth: stroke.thin, borderLeftColor: colour.ink },
+  sureChosen: { backgroundColor: colour.ink },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
+  way: { flexGrow: 1, paddingHorizontal: space.s },
+  more: { alignSelf: 'flex-start', minHeight: TARGET },
+  note: {
+    minHeight: 76,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    backgroundColor: colour.card,
+    fontFamily: font.read,
+    fontSize: typeSize(17),
+    color: colour.ink,
+    padding: space.m,
+    textAlignVertical: 'top',
+  },
+});

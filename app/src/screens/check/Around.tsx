@@ -1,0 +1,410 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, TextInput, View } from 'react-native';
+import { asksForTracing, type Case, type FindRecord, type StageId } from '@pause/core';
+import {
+  Body,
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  corner,
+  font,
+  Heading,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  typeSize,
+} from '../../components';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { guide } from '../../deciding/guide';
+import { tellContext } from '../../notebook/actions';
+import { useAct } from '../../notebook/store';
+import {
+  cautionFor,
+  CommonName,
+  CONDITION,
+  CONTAMINATION,
+  partName,
+  stageName,
+  upper,
+} from '../../text/names';
+import { MAY_DIG, MAY_DIG_HINT } from './digging';
+import { useEatersAsked } from './useHousehold';
+
+type Context = Case['context'];
+
+interface AskProps {
+  readonly title: string;
+  readonly hint?: string;
+  readonly missing: boolean;
+  /** What it costs not to tell. */
+  readonly cost: string;
+  readonly children: React.ReactNode;
+}
+
+function Ask({ title, hint, missing, cost, children }: AskProps) {
+  return (
+    <View style={styles.ask}>
+      <Heading>{title}</Heading>
+      {hint ? <Body soft>{hint}</Body> : null}
+      <ChipRow label={title}>{children}</ChipRow>
+      {missing ? <Small>Still open: {cost}</Small> : null}
+    </View>
+  );
+}
+
+/** What stands around the specimen: the place first, then the plant, then what it is wanted for. */
+export function Around({ record, target }: { readonly record: FindRecord; readonly target: string }) {
+  const act = useAct();
+  const taxon = guide.taxon(target);
+  const { context } = record;
+  if (!taxon) return null;
+  const tell = (change: Partial<Context>) => act(tellContext(record.id, { ...context, ...change }));
+  const stages = guide.guide.stages.filter((s) => s.kingdom === record.kingdom);
+  const toggleStage = (stage: StageId) => {
+    const now = context.stages ?? [];
+    const next = now.includes(stage) ? now.filter((s) => s !== stage) : [...now, stage];
+    const { stages: _, ...rest } = context;
+    void act(tellContext(record.id, next.length > 0 ? { ...rest, stages: next } : rest));
+  };
+  const parts = taxon.taxon.parts;
+  const traced = asksForTracing({ context } as Case, taxon);
+  const asItShould =
+    context.permission === undefined &&
+    context.contamination === undefined &&
+    context.condition === undefined;
+  return (
+    <View style={styles.around}>
+      <Ask
+        title="At which stage is it?"
+        hint="More than one, if one plant shows more than one."
+        missing={context.stages === undefined}
+        cost="every stage has to be thought of, so the checks tell less, and it stays at pause."
+      >
+        {stages.map((stage) => (
+          <Pressable
+            key={stage.id}
+            role="checkbox"
+            aria-checked={context.stages?.includes(stage.id) ?? false}
+            aria-label={stageName(stage.id)}
+            onPress={() => toggleStage(stage.id)}
+            style={[styles.stage, context.stages?.includes(stage.id) && styles.stageChosen]}
+          >
+            {taxon.taxon.stages.includes(stage.id) ? (
+              <TaxonDrawing taxon={taxon} stage={stage.id} height={104} accent={NOTHING} scale={false} />
+            ) : (
+              <View style={styles.unknown}>
+                <Small soft>The guide does not know it so</Small>
+              </View>
+            )}
+            <SmallStrong style={styles.centred}>{stageName(stage.id)}</SmallStrong>
+          </Pressable>
+        ))}
+      </Ask>
+      <Eaters record={record} target={target} />
+      {asItShould ? (
+        <View style={styles.ask}>
+          <Body>If it is so, say it in one:</Body>
+          <Button
+            label="I may pick here, nothing spoils the place, and it is fresh and sound"
+            tone="outline"
+            onPress={() => tell({ permission: 'allowed', contamination: 'none-seen', condition: 'fresh' })}
+          />
+        </View>
+      ) : null}
+      <Ask
+        title="May you pick here?"
+        hint="The owner’s word, or the rule of the place."
+        missing={context.permission === undefined || context.permission === 'unknown'}
+        cost="it stays at pause."
+      >
+        <Chip
+          label="Yes"
+          chosen={context.permission === 'allowed'}
+          onPress={() => tell({ permission: 'allowed' })}
+        />
+        <Chip
+          label="No"
+          chosen={context.permission === 'forbidden'}
+          onPress={() => tell({ permission: 'forbidden' })}
+        />
+        <Chip
+          label="Must ask"
+          chosen={context.permission === 'unknown'}
+          onPress={() => tell({ permission: 'unknown' })}
+        />
+      </Ask>
+      {taxon.taxon.protection === 'often' ? (
+        <Ask
+          title="Is it protected here?"
+          hint={`${CommonName(target)} is often protected. Look up your own law.`}
+          missing={context.protection === undefined || context.protection === 'unknown'}
+          cost="it stays at pause."
+        >
+          <Chip
+            label="No, looked up"
+            chosen={context.protection === 'allowed'}
+            onPress={() => tell({ protection: 'allowed' })}
+          />
+          <Chip
+            label="Yes"
+            chosen={context.protection === 'protected'}
+            onPress={() => tell({ protection: 'protected' })}
+          />
+          <Chip
+            label="Don’t know"
+            chosen={context.protection === 'unknown'}
+            onPress={() => tell({ protection: 'unknown' })}
+          />
+        </Ask>
+      ) : null}
+      <Ask
+        title="Does anything spoil the place?"
+        missing={context.contamination === undefined || context.contamination === 'unknown'}
+        cost="it stays at pause."
+      >
+        {(Object.keys(CONTAMINATION) as (keyof typeof CONTAMINATION)[]).map((id) => (
+          <Chip
+            key={id}
+            label={CONTAMINATION[id]}
+            chosen={context.contamination === id}
+            onPress={() => tell({ contamination: id })}
+          />
+        ))}
+      </Ask>
+      <Ask
+        title="In what condition?"
+        missing={context.condition === undefined}
+        cost="it stays at pause; a wilted or rotten one can harm although it is the right one."
+      >
+        {conditionsOf(context.part).map((id) => (
+          <Chip
+            key={id}
+            label={CONDITION[id]}
+            chosen={context.condition === id}
+            onPress={() => tell({ condition: id })}
+          />
+        ))}
+      </Ask>
+      {parts.length > 0 ? (
+        <Ask
+          title="What do you want of it?"
+          missing={context.part === undefined || context.use === undefined}
+          cost="harm is reckoned as if eaten, and it stays at pause."
+        >
+          {parts.map(({ part, use }) => (
+            <Chip
+              key={`${part}-${use}`}
+              label={partName(target, part)}
+              chosen={context.part === part && context.use === use}
+              onPress={() => tell({ part, use })}
+            />
+          ))}
+        </Ask>
+      ) : null}
+      {traced ? (
+        <Ask
+          title="Traced to one base?"
+          hint="It grows among others. Follow what you read, and what you want, down to one root."
+          missing={context.tracedToBase === undefined}
+          cost="what you read may be another plant’s, and it stays at pause."
+        >
+          <Chip
+            label="Yes, all of it"
+            chosen={context.tracedToBase === true}
+            onPress={() => tell({ tracedToBase: true })}
+          />
+          <Chip
+            label="No"
+            chosen={context.tracedToBase === false}
+            onPress={() => tell({ tracedToBase: false })}
+          />
+          {taxon.taxon.growsMixed ? null : (
+            <Chip label="It grows alone" chosen={false} onPress={() => tell({ growsMixed: false })} />
+          )}
+        </Ask>
+      ) : (
+        <Ask title="Is anything twined in?" missing={false} cost="">
+          <Chip
+            label="It grows alone"
+            chosen={context.growsMixed === false}
+            onPress={() => tell({ growsMixed: false })}
+          />
+          <Chip
+            label="Others grow through it"
+            chosen={context.growsMixed === true}
+            onPress={() => tell({ growsMixed: true })}
+          />
+        </Ask>
+      )}
+      <Ask
+        title="What have you with you?"
+        hint="Only checks that you can make are asked for."
+        missing={false}
+        cost=""
+      >
+        {GEAR.map((gear) => (
+          <Chip
+            key={gear}
+            kind="checkbox"
+            label={upper(gear)}
+            chosen={context.gear?.includes(gear) ?? true}
+            onPress={() => {
+              const now = context.gear ?? GEAR;
+              void tell({ gear: [...(now.includes(gear) ? now.filter((g) => g !== gear) : [...now, gear])] });
+            }}
+          />
+        ))}
+        <Chip
+          kind="checkbox"
+          label="A nose that smells"
+          chosen={context.cannotSmell !== true}
+          onPress={() => tell({ cannotSmell: context.cannotSmell !== true })}
+        />
+      </Ask>
+      {record.kingdom === 'Plantae' ? (
+        <Ask title={MAY_DIG} hint={MAY_DIG_HINT} missing={false} cost="">
+          <Chip label="No" chosen={context.mayDig !== true} onPress={() => tell({ mayDig: false })} />
+          <Chip label="Yes" chosen={context.mayDig === true} onPress={() => tell({ mayDig: true })} />
+        </Ask>
+      ) : null}
+      <Height
+        elevation={context.elevation}
+        onTell={(elevation) => {
+          const { elevation: _, ...rest } = context;
+          void act(tellContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));
+        }}
+      />
+    </View>
+  );
+}
+
+/** All that a check can want. */
+const GEAR: readonly string[] = ['gloves', 'knife', 'lens', 'paper', 'ruler', 'trowel'];
+const NOTHING = new Set<string>();
+
+/** Who will eat it. It stands above the answer for everything, so that nobody who eats along is passed by. */
+function Eaters({ record, target }: { readonly record: FindRecord; readonly target: string }) {
+  const act = useAct();
+  const { cautions, home, asks } = useEatersAsked(record, target);
+  const told = record.context.eaters;
+  const minded = new Set<string>((told ?? []).flatMap((e) => e.cautions));
+  const tell = (eaters: NonNullable<Context['eaters']>) =>
+    act(tellContext(record.id, { ...record.context, eaters }));
+  const toggle = (caution: (typeof cautions)[number]) => {
+    const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
+    void tell([{ name: 'one of you', cautions: now }]);
+  };
+  const asAtHome =
+    home !== undefined &&
+    told !== undefined &&
+    told.length === home.length &&
+    home.every(({ name }, index) => told[index]?.name === name);
+  if (!asks) return null;
+  return (
+    <Ask
+      title="Who will eat it?"
+      hint="Of those who will, is anyone of these?"
+      missing={told === undefined}
+      cost="for whom it is not, nobody has asked. The cautions stand with the verdict."
+    >
+      {home ? (
+        <Chip
+          label={`As at home: ${home.map(({ name }) => name).join(', ')}`}
+          chosen={asAtHome}
+          onPress={() => tell(home)}
+        />
+      ) : null}
+      <Chip label="None of these" chosen={told !== undefined && minded.size === 0} onPress={() => tell([])} />
+      {cautions.map((caution) => (
+        <Chip
+          key={caution}
+          kind="checkbox"
+          label={cautionFor(caution)}
+          chosen={minded.has(caution)}
+          onPress={() => toggle(caution)}
+        />
+      ))}
+    </Ask>
+  );
+}
+
+/** Height above the sea: with the month it orders and raises doubts, and never settles anything. */
+function Height({
+  elevation,
+  onTell,
+}: {
+  readonly elevation: number | undefined;
+  readonly onTell: (elevation: number | undefined) => void;
+}) {
+  const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
+  const number = Number(text.replace(',', '.'));
+  const wrong = text.trim() !== '' && !(Number.isFinite(number) && number >= -500 && number <= 9000);
+  return (
+    <View style={styles.ask}>
+      <Heading>How high is it here?</Heading>
+      <Body soft>With the month it only raises doubts; it settles nothing.</Body>
+      <View style={styles.height}>
+        <TextInput
+          aria-label="Height above the sea in metres"
+          aria-invalid={wrong}
+          inputMode="decimal"
+          value={text}
+          onChangeText={setText}
+          onBlur={() => {
+            if (!wrong && number !== elevation) onTell(text.trim() === '' ? undefined : number);
+          }}
+          style={styles.input}
+        />
+        <Body>m above the sea</Body>
+      </View>
+      {wrong ? (
+        <SmallStrong role="alert">Height: give metres above the sea, from -500 to 9000.</SmallStrong>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  around: { gap: space.xl },
+  ask: { gap: space.s },
+  stage: {
+    width: '30.5%',
+    maxWidth: 150,
+    flexGrow: 1,
+    minHeight: 150,
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    gap: space.xs,
+    padding: space.xs,
+    borderRadius: corner,
+    borderWidth: stroke.thin,
+    borderColor: colour.line,
+    backgroundColor: colour.card,
+  },
+  stageChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
+  unknown: { flex: 1, justifyContent: 'center', padding: space.xs },
+  centred: { textAlign: 'center' },
+  height: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
+  input: {
+    width: 110,
+    minHeight: 52,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    backgroundColor: colour.card,
+    fontFamily: font.readBold,
+    fontSize: typeSize(21),
+    color: colour.ink,
+    paddingHorizontal: space.m,
+  },
+});
+
+/** Ripeness is asked of what ripens. */
+function conditionsOf(part: string | undefined): (keyof typeof CONDITION)[] {
+  const ripens = part === 'fruit' || part === 'cone';
+  return (Object.keys(CONDITION) as (keyof typeof CONDITION)[]).filter(
+    (id) => ripens || (id !== 'ripe' && id !== 'unripe'),
+  );
+}

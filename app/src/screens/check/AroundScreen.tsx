@@ -1,0 +1,66 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Screen, Small, space, Title } from '../../components';
+import { FindFrame, type FindProps } from '../../components/FindFrame';
+import { FindWaysOut } from '../../components/FindWaysOut';
+import { commonName, upper } from '../../text/names';
+import { Around } from './Around';
+import { DecisionStrip } from './DecisionStrip';
+import { useEatersAsked } from './useHousehold';
+
+/**
+ * Asks for place, stage, condition and use on one screen. Each may be left out; the screen says what that costs.
+ */
+export function AroundScreen() {
+  return (
+    <FindFrame render={({ record, evaluation }) => <AroundView record={record} evaluation={evaluation} />} />
+  );
+}
+
+/**
+ * Leads somebody who has just named the find on to the check, as soon as nothing is left to answer here.
+ * Somebody who comes back stays.
+ */
+function useLeadOn({ record, evaluation }: FindProps): void {
+  const { id } = record;
+  const eaters = useEatersAsked(record, record.targets.at(-1)?.taxon ?? '');
+  const router = useRouter();
+  const { first } = useLocalSearchParams<{ first?: string }>();
+  const verdict = evaluation?.verdict;
+  const done =
+    first !== undefined &&
+    !eaters.open &&
+    verdict?.outcome === 'pause' &&
+    !verdict.reasons.some((r) => r.code === 'context-missing' || r.code === 'not-traced');
+  useEffect(() => {
+    if (done) router.replace({ pathname: '/find/[id]/check', params: { id } });
+  }, [done, id, router]);
+}
+
+function AroundView({ record, evaluation }: FindProps) {
+  const router = useRouter();
+  useLeadOn({ record, evaluation });
+  const target = record.targets.at(-1)?.taxon;
+  if (!target) return null;
+  return (
+    <Screen
+      rooms={false}
+      strip={evaluation ? <DecisionStrip find={record.id} verdict={evaluation.verdict} around /> : null}
+    >
+      <View style={styles.head}>
+        <FindWaysOut find={record.id} />
+        <Small soft>{upper(commonName(target))}: the place speaks first</Small>
+        <Title>Place and condition</Title>
+      </View>
+      <Around record={record} target={target} />
+      <Button
+        label="Go on to the check"
+        style={styles.go}
+        onPress={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id } })}
+      />
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({ head: { marginBottom: space.m }, go: { marginTop: space.m } });

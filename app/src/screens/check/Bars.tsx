@@ -1,0 +1,234 @@
+import { createContext, memo, use, useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import {
+  filled,
+  partings,
+  short,
+  type BarRow,
+  type Case,
+  type CharacterId,
+  type Check,
+  type TaxonId,
+} from '@pause/core';
+import {
+  Button,
+  colour,
+  corner,
+  Rule,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  stroke,
+  TARGET,
+} from '../../components';
+import { Uprights } from '../../components/Uprights';
+import { guide } from '../../deciding/guide';
+import {
+  characterName,
+  CommonName,
+  commonName,
+  harmLine,
+  lowerFirst,
+  numberWord,
+  readingWords,
+  timeWords,
+  upper,
+} from '../../text/names';
+import { few } from '../../text/reasons';
+import { BesideLink } from './beside/BesideLink';
+import { Parting } from './Parting';
+
+/** What only opened rows need; a closed one is not drawn anew because of it. */
+const Now = createContext<Omit<BarsProps, 'rows'> | undefined>(undefined);
+/** How each lookalike stands. Of a row that stays only its bars are drawn anew. */
+const Standing = createContext<ReadonlyMap<TaxonId, BarRow>>(new Map());
+
+/** One lookalike and what stands between it and the find; opens to show which reading fills each bar. */
+const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
+  const [told, setTold] = useState(false);
+  return (
+    <View role="listitem">
+      <Pressable role="button" aria-expanded={told} onPress={() => setTold(!told)} style={styles.row}>
+        <View style={styles.name}>
+          <Strong numberOfLines={1}>{CommonName(taxon)}</Strong>
+          <Small soft numberOfLines={1}>
+            {harmLine(taxon)}
+          </Small>
+        </View>
+        <Stands taxon={taxon} />
+      </Pressable>
+      {told ? <Grounds taxon={taxon} /> : null}
+      <Rule />
+    </View>
+  );
+});
+
+function Stands({ taxon }: { readonly taxon: TaxonId }) {
+  const row = use(Standing).get(taxon);
+  return row ? (
+    <View role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}>
+      <Uprights row={row} />
+    </View>
+  ) : null;
+}
+
+function Grounds({ taxon }: { readonly taxon: TaxonId }) {
+  const now = use(Now);
+  const row = use(Standing).get(taxon);
+  if (!now || !row) return null;
+  const { id, find, parts, checks, onChoose } = now;
+  return (
+    <View style={styles.grounds}>
+      {row.bars.map((bar) => {
+        const reading = find.readings.find((r) => r.id === bar.reading);
+        return (
+          <Small key={bar.reading}>
+            {characterName(bar.character)}: {reading ? readingWords(reading) : ''}
+            {bar.causes.length > 0 ? ` (rests on ${bar.causes.join(' and ')})` : ''}
+          </Small>
+        );
+      })}
+      {short(row) > 0 ? (
+        <SmallStrong>
+          {upper(numberWord(short(row)))} {short(row) === 1 ? 'is' : 'are'} still open.
+        </SmallStrong>
+      ) : null}
+      {short(row) > 0 ? <Cheapest row={row} find={find} checks={checks} onChoose={onChoose} /> : null}
+      {row.have > row.need ? <Small soft>And {numberWord(row.have - row.need)} to spare.</Small> : null}
+      {row.otherKingdom ? null : <BesideLink find={id} other={row.taxon} />}
+      {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
+    </View>
+  );
+}
+
+/** The quickest of the proposed checks that would fill an open bar. */
+function Cheapest({
+  row,
+  find,
+  checks,
+  onChoose,
+}: Pick<BarsProps, 'find' | 'checks' | 'onChoose'> & { readonly row: BarRow }) {
+  const [target, other] = [guide.taxon(find.target), guide.taxon(row.taxon)];
+  const telling = useMemo(
+    () =>
+      new Set<string>(
+        target && other ? partings(guide, target, other, find.context.stages).map((p) => p.character) : [],
+      ),
+    [target, other, find.context.stages],
+  );
+  const quickest = checks
+    .filter((c) => telling.has(c.character))
+    .reduce<Check | undefined>((best, c) => (best && best.seconds <= c.seconds ? best : c), undefined);
+  if (!quickest) return <Small soft>None of the checks that can be made now would fill it.</Small>;
+  return (
+    <Button
+      label={`Quickest: ${lowerFirst(characterName(quickest.character))}, ${timeWords(quickest.seconds)}`}
+      tone="outline"
+      style={styles.quickest}
+      onPress={() => onChoose(quickest.character)}
+    />
+  );
+}
+
+interface BarsProps {
+  /** Of the find. */
+  readonly id: string;
+  readonly rows: readonly BarRow[];
+  readonly find: Case;
+  /** Show what parts them inside an opened row. */
+  readonly parts: boolean;
+  /** Proposed now; one of them may fill what is open. */
+  readonly checks: readonly Check[];
+  readonly onChoose: (character: CharacterId) => void;
+}
+
+/** Listed lookalikes one by one, the others while they are short; the rest as one calm line. */
+export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose }: BarsProps) {
+  const now = useMemo(() => ({ id, find, parts, checks, onChoose }), [id, find, parts, checks, onChoose]);
+  const standing = useMemo(() => new Map(rows.map((row) => [row.taxon, row])), [rows]);
+  const [all, setAll] = useState(false);
+  const [others, setOthers] = useState(false);
+  const listed = rows.filter((row) => row.listed && !row.otherKingdom);
+  const unlistedShort = rows.filter((row) => !row.listed && short(row) > 0);
+  const done = rows.filter((row) => !row.listed && short(row) === 0);
+  const compact = !others && unlistedShort.length > 1 && listed.length > 0;
+  const otherKingdom = done.filter((row) => row.otherKingdom).length;
+  return (
+    <Now value={now}>
+      <Standing value={standing}>
+        <View role="list" aria-label="Bars against each lookalike">
+          <Rule />
+          {listed.map((row) => (
+            <Row key={row.taxon} taxon={row.taxon} />
+          ))}
+          {compact ? (
+            <View role="listitem">
+              <Pressable role="button" onPress={() => setOthers(true)} style={styles.line}>
+                <View style={styles.name}>
+                  <Small numberOfLines={2}>
+                    <SmallStrong>Also open: </SmallStrong>
+                    {few(
+                      unlistedShort.map((row) => commonName(row.taxon)),
+                      3,
+                    )}
+                    {done.length > 0 ? `; ${done.length} more ruled out` : ''}
+                  </Small>
+                </View>
+                <SmallStrong style={styles.more}>show</SmallStrong>
+              </Pressable>
+            </View>
+          ) : (
+            unlistedShort.map((row) => <Row key={row.taxon} taxon={row.taxon} />)
+          )}
+          {done.length > 0 && !compact ? (
+            <View role="listitem">
+              <Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
+                <Small soft style={styles.name}>
+                  {done.length} more dangerous {done.length === 1 ? 'one' : 'ones'} ruled out
+                  {otherKingdom > 0 ? `, ${numberWord(otherKingdom)} of the other kingdom` : ''}
+                </Small>
+                <SmallStrong style={styles.more}>{all ? 'hide' : 'show'}</SmallStrong>
+              </Pressable>
+            </View>
+          ) : null}
+          {all
+            ? done.map((row) =>
+                row.otherKingdom ? (
+                  <Small key={row.taxon} role="listitem" soft style={styles.kingdom}>
+                    {CommonName(row.taxon)}: a fungus is no plant
+                  </Small>
+                ) : (
+                  <Row key={row.taxon} taxon={row.taxon} />
+                ),
+              )
+            : null}
+        </View>
+      </Standing>
+    </Now>
+  );
+});
+
+const styles = StyleSheet.create({
+  quickest: { alignSelf: 'flex-start' },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    minHeight: TARGET + 6,
+    paddingVertical: space.xs,
+    gap: space.m,
+  },
+  name: { flex: 1 },
+  grounds: {
+    paddingBottom: space.m,
+    paddingLeft: space.m,
+    gap: space.xs,
+    borderLeftWidth: stroke.thick,
+    borderLeftColor: colour.ink,
+    marginBottom: space.s,
+    borderRadius: corner,
+  },
+  line: { flexDirection: 'row', alignItems: 'center', minHeight: TARGET, gap: space.m },
+  more: { textDecorationLine: 'underline' },
+  kingdom: { paddingVertical: space.xs },
+});

@@ -1,0 +1,689 @@
+import { Link, Redirect, useLocalSearchParams } from 'expo-router';
+import {
+  createContext,
+  memo,
+  startTransition,
+  use,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from 'react';
+import {
+  Pressable,
+  ScrollView,
+  StyleSheet,
+  View,
+  type LayoutChangeEvent,
+  type NativeScrollEvent,
+  type NativeSyntheticEvent,
+} from 'react-native';
+import {
+  short,
+  type AnswerEffect,
+  type Case,
+  type CharacterId,
+  type Check,
+  type PieceId,
+  type Verdict,
+  type ReadingId,
+} from '@pause/core';
+import {
+  Body,
+  Button,
+  colour,
+  Heading,
+  Loading,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  TARGET,
+  Title,
+  useTwoPanes,
+  useWide,
+  WaysOut,
+} from '../../components';
+import { FindFrame, type FindProps, type Judged } from '../../components/FindFrame';
+import { Pictures } from '../../components/photos/late';
+import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+import type { Evaluation } from '../../deciding/evaluate';
+import { guide } from '../../deciding/guide';
+import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '../../notebook/actions';
+import { useAct } from '../../notebook/store';
+import { useCase } from '../../notebook/useCase';
+import { characterOf, commonName, lowerFirst, readingWords, scientificName } from '../../text/names';
+import { movedWords } from '../../text/reasons';
+import { Bars } from './Bars';
+import { BesideLink } from './beside/BesideLink';
+import { AnswerCard, cardKey, type Answer } from './card';
+import { DecisionStrip } from './DecisionStrip';
+import { GlovesFirst } from './GlovesFirst';
+import { KeysSheet } from './KeysSheet';
+import { MissingAround, NothingToAsk } from './NothingToAsk';
+import { MoreWays, OtherChecks } from './OtherWays';
+import { Parting } from './Parting';
+import { TheirWord } from './second/TheirWord';
+import { Seen } from './Seen';
+import { useKeys } from './useKeys';
+
+export function CheckScreen() {
+  return (
+    <FindFrame
+      render={({ record, evaluation, current }) =>
+        record.targets.length === 0 ? (
+          <Redirect href={{ pathname: '/find/[id]/name', params: { id: record.id } }} />
+        ) : evaluation ? (
+          <CheckView record={record} evaluation={evaluation} current={current} />
+        ) : (
+          <Screen>
+            <Loading what="Comparing with the guide …" />
+          </Screen>
+        )
+      }
+    />
+  );
+}
+
+interface CheckProps extends FindProps, Judged {
+  readonly evaluation: Evaluation;
+}
+
+interface Last {
+  readonly reading: ReadingId;
+  readonly words: string;
+  /** The bars as they stood before it. */
+  readonly rows: Verdict['rows'];
+}
+
+/** What is asked now: what the person chose, else what the core proposes first. */
+function currentCheck(
+  checks: readonly Check[],
+  chosen: CharacterId | undefined,
+  find: Case,
+): Check | undefined {
+  if (chosen === undefined) return checks[0];
+  const proposed = checks.find((check) => check.character === chosen);
+  if (proposed) return proposed;
+  const character = characterOf(chosen);
+  return character && guide.taxon(find.target)
+    ? {
+        character: chosen,
+        why: 'brings-nearer',
+        seconds: character.seconds,
+        damage: character.damage,
+        skin: [],
+        gain: 0,
+      }
+    : undefined;
+}
+
+function CheckView({ record, evaluation, current }: CheckProps) {
+  // The same record gives the same case, so that what hangs on it is not worked out anew at every drawing.
+  const find = useCase(record);
+  const now = useMemo(
+    () => (find ? { record, evaluation, current, find } : undefined),
+    [record, evaluation, current, find],
+  );
+  // Strip and bars are drawn first, everything else right after them: one answer moves all of it, and only
+  // those two are waited for.
+  const shown = useDeferredValue(now);
+  return now && shown ? (
+    <Newest value={now}>
+      <CheckOf shown={shown} />
+    </Newest>
+  ) : null;
+}
+
+interface CheckNow extends CheckProps {
+  readonly find: Case;
+}
+/** The find as it stands, also while what is shown beside strip and bars is still the answer before. */
+const Newest = createContext<CheckNow | undefined>(undefined);
+
+function StripNow() {
+  const now = use(Newest);
+  return now ? (
+    <DecisionStrip find={now.record.id} verdict={now.evaluation.verdict} plan={now.evaluation.plan} />
+  ) : null;
+}
+
+function BarsNow({
+  checks,
+  onChoose,
+}: {
+  readonly checks: readonly Check[];
+  readonly onChoose: (character: CharacterId) => void;
+}) {
+  const now = use(Newest);
+  const wide = useWide();
+  // The bars tell of the find as it was judged.
+  const [judged, setJudged] = useState(now?.find);
+  if (now?.current && judged !== now.find) setJudged(now.find);
+  return now && judged ? (
+    <Bars
+      id={now.record.id}
+      rows={now.evaluation.verdict.rows}
+      find={judged}
+      parts={!wide}
+      checks={checks}
+      onChoose={onChoose}
+    />
+  ) : null;
+}
+
+/** What was told last, and what the find came to before it. */
+interface Told {
+  readonly character: CharacterId;
+  readonly before: Verdict;
+}
+
+/** What is judged sooner is not said to be busy first: that would be one more drawing to wait for. */
+const SOON_MS = 80;
+
+/**
+ * What was told a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew
+ * until what it came to does, or until that takes long.
+ */
+function useTold() {
+  const [held] = useState(() => {
+    let told: Told | undefined;
+    const heard = new Set<() => void>();
+    const say = () => {
+      for (const hear of heard) hear();
+    };
+    return {
+      get: () => told,
+      set: (next: Told | undefined) => {
+        told = next;
+        if (next) setTimeout(say, SOON_MS);
+        else say();
+      },
+      subscribe: (hear: () => void) => {
+        heard.add(hear);
+        return () => {
+          heard.delete(hear);
+        };
+      },
+    };
+  });
+  return held;
+}
+
+/**
+ * Whether this very question was answered a moment ago: a second tap would answer it twice. An answer to any
+ * other one counts.
+ */
+const isJudging = (told: Told | undefined, check: Check | undefined, { current, evaluation }: CheckNow) =>
+  told !== undefined &&
+  told.character === check?.character &&
+  (!current || told.before === evaluation.verdict);
+
+/** What is asked; busy while an answer is being judged, and until what it came to is shown. */
+function Asking({
+  shown,
+  check,
+  told,
+  onLayout,
+  children,
+}: {
+  readonly shown: CheckNow;
+  readonly check: Check | undefined;
+  readonly told: ReturnType<typeof useTold>;
+  readonly onLayout: (event: LayoutChangeEvent) => void;
+  readonly children: React.ReactNode;
+}) {
+  const judging = isJudging(useSyncExternalStore(told.subscribe, told.get, told.get), check, shown);
+  return (
+    <View style={styles.next} aria-busy={judging || shown !== use(Newest)} onLayout={onLayout}>
+      {children}
+    </View>
+  );
+}
+const STRIP = <StripNow />;
+
+const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
+  const act = useAct();
+  const { record, evaluation, find } = shown;
+  const wide = useWide();
+  const tablet = useTwoPanes();
+  const [chosen, setChosen] = useState<CharacterId | undefined>();
+  const [last, setLast] = useState<Last | undefined>();
+  const [sheet, setSheet] = useState(false);
+  const [compare, setCompare] = useState<PieceId | undefined>();
+  const { again, together, word } = useLocalSearchParams<{
+    again?: string;
+    together?: string;
+    word?: string;
+  }>();
+  const { verdict } = evaluation;
+  // What the verdict leans on is asked once more, on a piece beside this one.
+  const leaned = useMemo(
+    () =>
+      again ? record.readings.filter((r) => again.split(',').includes(r.id)).map((r) => r.character) : [],
+    [again, record.readings],
+  );
+  const lookedAgain = new Set<string>(
+    record.readings.filter((r) => r.piece === compare).map((r) => r.character),
+  );
+  const open = leaned.filter((c, i) => leaned.indexOf(c) === i && !lookedAgain.has(c));
+  useEffect(() => {
+    if (leaned.length > 0 && !compare) setCompare(act(startPiece(record.id, 'compare')));
+    // Once, when the screen is opened for it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  // What two people saw differently is looked at once more by both, on the piece itself.
+  const [before] = useState(record.readings.length);
+  const seenTogether = new Set<string>(record.readings.slice(before).map((r) => r.character));
+  const disputed = together?.split(',').filter((c) => characterOf(c) && !seenTogether.has(c)) ?? [];
+  const lookAgainAt =
+    compare && leaned.length > 0 ? open.join() : disputed.length > 0 ? disputed.join() : undefined;
+  // The same evaluation proposes the same, so that what hangs on it is not drawn anew.
+  const checks = useMemo(
+    () =>
+      lookAgainAt === undefined
+        ? evaluation.checks
+        : lookAgainAt.split(',').flatMap((c) => currentCheck([], c as CharacterId, find) ?? []),
+    [lookAgainAt, evaluation, find],
+  );
+  const piece = compare ?? (verdict.piece as PieceId);
+  const check = useMemo(() => currentCheck(checks, chosen, find), [checks, chosen, find]);
+  const judged = useCount(verdict);
+  const key = check ? cardKey(check, judged) : '';
+  const effects = useEffects(find, check, wide);
+
+  const moved = last ? movedWords(last.rows, verdict.rows) : undefined;
+  const scroller = useRef<ScrollView>(null);
+  const scrolled = useRef(0);
+  const [cardTop, setCardTop] = useState(0);
+  /** Whoever scrolled past the question gets the next one in view. */
+  const toCard = () =>
+    scroller.current?.scrollTo({ y: tablet ? 0 : Math.max(0, cardTop - space.m), animated: false });
+  const settleDown = () => {
+    setChosen(undefined);
+    if (scrolled.current > cardTop) toCard();
+  };
+  const follow = {
+    ref: scroller,
+    scrollEventThrottle: 100,
+    onScroll: (event: NativeSyntheticEvent<NativeScrollEvent>) => {
+      scrolled.current = event.nativeEvent.contentOffset.y;
+    },
+  };
+  const told = useTold();
+  /** An answer that waits for the word of whoever looks along. */
+  const [waiting, setWaiting] = useState<{ readonly of: CharacterId; readonly given: Answer }>();
+  // Whoever turns to another question meanwhile has not answered that one.
+  const given = waiting?.of === check?.character ? waiting?.given : undefined;
+  const keep = useLatest(({ value, sureness, note }: Answer, along?: string) => {
+    if (!check || isJudging(told.get(), check, shown)) return;
+    setWaiting(undefined);
+    // The core is asked before anything is drawn.
+    const keeping = act(
+      read(record.id, {
+        piece,
+        character: check.character,
+        value,
+        sureness,
+        ...(note ? { note } : {}),
+        ...(along === undefined ? {} : { together: [along] }),
+      }),
+    );
+    told.set({ character: check.character, before: verdict });
+    void keeping.then((reading) => {
+      // Said only once it is kept; what was not kept may be told again.
+      if (!reading) return told.set(undefined);
+      // Strip and bars are drawn before it.
+      startTransition(() => {
+        setLast({ reading, words: readingWords({ character: check.character, value }), rows: verdict.rows });
+        settleDown();
+      });
+    });
+  });
+  const answer = useLatest((answered: Answer) => {
+    if (word !== undefined && check && disputed.includes(check.character))
+      setWaiting({ of: check.character, given: answered });
+    else keep(answered);
+  });
+  const pass = useLatest(() => {
+    if (!check || isJudging(told.get(), check, shown)) return;
+    told.set({ character: check.character, before: verdict });
+    void act(passOver(record.id, piece, check.character));
+    setLast(undefined);
+    settleDown();
+  });
+  const back = useLatest(() => {
+    if (!last) return;
+    // Until that is judged the question is still the one before: an answer meant for the one that comes back
+    // must not land on it.
+    told.set(check && { character: check.character, before: verdict });
+    void act(takeBack(record.id, last.reading)).then((kept) => {
+      if (!kept) told.set(undefined);
+    });
+    setLast(undefined);
+    settleDown();
+  });
+  const [worn, setWorn] = useState(false);
+  const gloves = check !== undefined && !worn && wantsGloves(check);
+  /** Only what is looked at, as long as there is any of it. */
+  const withoutGloves = useLatest(() => {
+    const looking = checks.find((c) => !wantsGloves(c));
+    if (looking && looking.character !== check?.character) setChosen(looking.character);
+    else pass();
+  });
+  const cannotSmell = useLatest(() => {
+    void act(tellContext(record.id, { ...record.context, cannotSmell: true }));
+    settleDown();
+  });
+  useKeys({ z: back, '?': () => setSheet(!sheet) }, wide);
+
+  const choose = useLatest((character: CharacterId) => {
+    setChosen(character);
+    toCard();
+  });
+  const beside = useMemo(
+    () => (check ? <Pictures find={record.id} character={check.character} /> : null),
+    [record.id, check],
+  );
+  const comparing = useLatest(() => setCompare(act(startPiece(record.id, 'compare'))));
+  const header = useMemo(() => <Header record={record} find={find} piece={piece} />, [record, find, piece]);
+  const bars = useMemo(() => <BarsNow checks={checks} onChoose={choose} />, [checks, choose]);
+  const asking = useMemo(
+    () => (
+      <>
+        {last ? (
+          <View style={styles.last} role="status">
+            <Small style={styles.grow}>
+              <SmallStrong>Recorded: </SmallStrong>
+              {lowerFirst(last.words)}. {moved}
+            </Small>
+            <Button label={wide ? 'Take back  Z' : 'Take back'} tone="plain" onPress={back} />
+          </View>
+        ) : null}
+        {compare ? (
+          <View style={styles.last}>
+            <Small style={styles.grow}>
+              You are looking at another piece beside it. It can lower the verdict, never raise it.
+            </Small>
+            <Button label="Back to the piece" tone="plain" onPress={() => setCompare(undefined)} />
+          </View>
+        ) : null}
+        {check && given && word !== undefined ? (
+          <TheirWord
+            record={record}
+            person={word}
+            seen={readingWords({ character: check.character, value: given.value })}
+            onWord={(same) => keep(given, same ? word : undefined)}
+            onBack={() => setWaiting(undefined)}
+          />
+        ) : check && gloves ? (
+          <GlovesFirst skin={check.skin} onOn={() => setWorn(true)} onWithout={withoutGloves} />
+        ) : check ? (
+          <AnswerCard
+            key={key}
+            check={check}
+            target={find.target}
+            stages={record.context.stages}
+            effects={effects}
+            keys={wide}
+            onAnswer={answer}
+            onPass={pass}
+            {...(find.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })}
+            beside={beside}
+          />
+        ) : (
+          <NothingToAsk record={record} find={find} evaluation={evaluation} />
+        )}
+        <MissingAround record={record} evaluation={evaluation} />
+        <OtherChecks find={find} current={check} onChoose={choose} />
+        <MoreWays record={record} onCompare={comparing} />
+      </>
+    ),
+    [
+      last,
+      moved,
+      wide,
+      back,
+      compare,
+      check,
+      given,
+      word,
+      keep,
+      gloves,
+      withoutGloves,
+      key,
+      find,
+      record,
+      evaluation,
+      effects,
+      answer,
+      pass,
+      cannotSmell,
+      beside,
+      choose,
+      comparing,
+    ],
+  );
+  const toTop = useLatest((event: LayoutChangeEvent) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y));
+  const next = (
+    <Asking shown={shown} check={check} told={told} onLayout={toTop}>
+      {asking}
+    </Asking>
+  );
+
+  if (wide) {
+    return (
+      <Screen panes strip={STRIP}>
+        <View style={styles.panes}>
+          <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
+            {header}
+            <Link href={{ pathname: '/find/[id]/around', params: { id: record.id } }} asChild>
+              <Pressable role="link" style={styles.topLink}>
+                <SmallStrong style={styles.underlined}>Place, stage and condition</SmallStrong>
+              </Pressable>
+            </Link>
+            <Heading>Seen</Heading>
+            <Seen record={record} slips />
+          </ScrollView>
+          <ScrollView style={[styles.pane, styles.middle]} contentContainerStyle={styles.paneContent}>
+            <Heading>Between you and it</Heading>
+            <Body soft>
+              Three grounds for deadly, two for serious, one for unpleasant. Seen by you, on this piece.
+            </Body>
+            {bars}
+            <MostUrgent id={record.id} find={find} verdict={verdict} />
+          </ScrollView>
+          <ScrollView
+            {...follow}
+            style={[styles.pane, styles.widePane]}
+            contentContainerStyle={styles.paneContent}
+          >
+            {sheet ? <KeysSheet onClose={() => setSheet(false)} /> : null}
+            {next}
+          </ScrollView>
+        </View>
+      </Screen>
+    );
+  }
+  if (tablet) {
+    return (
+      <Screen panes rooms={false} strip={STRIP}>
+        <View style={styles.panes}>
+          <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
+            {header}
+            {bars}
+            <Heading>Seen</Heading>
+            <Seen record={record} slips />
+          </ScrollView>
+          <ScrollView
+            {...follow}
+            style={[styles.pane, styles.second]}
+            contentContainerStyle={styles.paneContent}
+          >
+            {next}
+          </ScrollView>
+        </View>
+      </Screen>
+    );
+  }
+  return (
+    <Screen panes rooms={false} strip={STRIP}>
+      <ScrollView {...follow} contentContainerStyle={styles.phone}>
+        {header}
+        {bars}
+        <Rule strong style={styles.bleed} />
+        {next}
+        <Heading>Seen</Heading>
+        <Seen record={record} slips />
+      </ScrollView>
+    </Screen>
+  );
+});
+
+/** Whether it touches what may harm the skin, or is made with gloves anyway. */
+function wantsGloves({ character, skin }: Check): boolean {
+  return skin.length > 0 || (characterOf(character)?.gear ?? []).includes('gloves');
+}
+
+/**
+ * The same function for as long as the screen stands, doing what the newest one does: what is handed on need
+ * not be drawn anew.
+ */
+function useLatest<Args extends unknown[]>(work: (...args: Args) => void): (...args: Args) => void {
+  const latest = useRef(work);
+  useEffect(() => {
+    latest.current = work;
+  });
+  return useCallback((...args: Args) => latest.current(...args), []);
+}
+
+/** How many different values there have been. */
+function useCount(value: unknown): number {
+  const [seen, setSeen] = useState({ value, count: 0 });
+  if (seen.value !== value) setSeen({ value, count: seen.count + 1 });
+  return seen.value === value ? seen.count : seen.count + 1;
+}
+
+const NO_EFFECTS: readonly AnswerEffect[] = [];
+
+/** What each answer would do, worked out for the check on show. */
+function useEffects(find: Case, check: Check | undefined, wanted: boolean): readonly AnswerEffect[] {
+  const [told, setTold] = useState<{
+    readonly character: CharacterId;
+    readonly effects: readonly AnswerEffect[];
+  }>();
+  const act = useAct();
+  const character = check?.character;
+  useEffect(() => {
+    if (!wanted || !character) return undefined;
+    let current = true;
+    void act(askEffects(find, character)).then((effects) => {
+      if (current) setTold({ character, effects });
+    });
+    return () => {
+      current = false;
+    };
+  }, [act, find, character, wanted]);
+  return told && told.character === character ? told.effects : NO_EFFECTS;
+}
+
+/** On a wide screen: where the target and the most urgent lookalike part. */
+function MostUrgent({
+  id,
+  find,
+  verdict,
+}: {
+  readonly id: string;
+  readonly find: Case;
+  readonly verdict: Verdict;
+}) {
+  const same = verdict.rows.filter((row) => !row.otherKingdom);
+  const urgent = same.find((row) => short(row) > 0) ?? same[0];
+  if (!urgent) return null;
+  return (
+    <View style={styles.urgent}>
+      <Heading>Where they part</Heading>
+      <BesideLink find={id} other={urgent.taxon} />
+      <Parting find={find} other={urgent.taxon} most={7} />
+    </View>
+  );
+}
+
+function Header({
+  record,
+  find,
+  piece,
+}: {
+  readonly record: FindProps['record'];
+  readonly find: Case;
+  readonly piece: string;
+}) {
+  const wide = useWide();
+  const number = record.pieces.findIndex((p) => p.id === piece) + 1;
+  const where = [
+    record.number ? `Find ${record.number}` : 'New find',
+    record.placeNote,
+    record.pieces.length > 1 ? `piece ${number}` : undefined,
+  ];
+  return (
+    <View style={styles.header}>
+      <View style={styles.grow}>
+        <WaysOut
+          ways={[
+            { href: '/finds', label: '‹ Finds' },
+            {
+              href: { pathname: '/find/[id]/around', params: { id: record.id } },
+              label: 'Place and condition',
+            },
+          ]}
+        />
+        {wide ? (
+          <Small soft numberOfLines={1}>
+            {where.filter(Boolean).join(' · ')}
+          </Small>
+        ) : null}
+        <Title>Is it {commonName(find.target)}?</Title>
+        <Small soft numberOfLines={1}>
+          <Small soft style={styles.scientific}>
+            {scientificName(find.target)}
+          </Small>
+          {wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}
+        </Small>
+      </View>
+      {record.bodyPlan && wide ? (
+        <BodyPlanGlyph plan={record.bodyPlan} size={64} colour={colour.ink} />
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  phone: { paddingHorizontal: space.l, paddingTop: space.s, paddingBottom: space.xl, gap: space.m },
+  panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  pane: { flex: 1 },
+  second: { flex: 1.1, borderLeftWidth: 1, borderColor: colour.line },
+  middle: { borderLeftWidth: 1, borderRightWidth: 1, borderColor: colour.line, flex: 1.25 },
+  widePane: { flex: 1.35 },
+  paneContent: { padding: space.l + 4, gap: space.m },
+  urgent: { marginTop: space.l, gap: space.s },
+  header: { flexDirection: 'row', gap: space.m, alignItems: 'flex-end' },
+  scientific: { fontStyle: 'italic' },
+  topLink: { minHeight: TARGET, justifyContent: 'center' },
+  bleed: { marginHorizontal: -space.l, marginTop: space.xs },
+  underlined: { textDecorationLine: 'underline' },
+  next: { gap: space.m },
+  last: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    borderLeftWidth: stroke.thick,
+    borderLeftColor: colour.ink,
+    paddingLeft: space.m,
+  },
+  grow: { flex: 1 },
+});

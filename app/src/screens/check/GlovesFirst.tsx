@@ -1,0 +1,44 @@
+import { StyleSheet, View } from 'react-native';
+import type { TaxonId } from '@pause/core';
+import { Body, Button, colour, Question, Small, space } from '../../components';
+import { guide } from '../../deciding/guide';
+import { CommonName, commonName } from '../../text/names';
+import { few } from '../../text/reasons';
+
+interface GlovesFirstProps {
+  /** Not ruled out yet, and harmful to the skin. */
+  readonly skin: readonly TaxonId[];
+  readonly onOn: () => void;
+  readonly onWithout: () => void;
+}
+
+/** What must be put on before a check that touches. */
+export function GlovesFirst({ skin, onOn, onWithout }: GlovesFirstProps) {
+  const [first] = skin;
+  const harm = first ? guide.taxon(first)?.taxon.harm : undefined;
+  return (
+    <View style={styles.card} role="group" aria-label="Gloves first">
+      <Question>Gloves first</Question>
+      <Body>
+        {skin.length > 0
+          ? `The next check touches it, and ${few(skin.map(commonName))} ${skin.length === 1 ? 'is' : 'are'} not ruled out yet.`
+          : 'The next check needs gloves.'}
+      </Body>
+      {first && harm ? (
+        <Small soft>
+          {CommonName(first)}: {harm.sap ?? harm.touch}
+        </Small>
+      ) : null}
+      <View style={styles.ways}>
+        <Button label="They are on" style={styles.way} onPress={onOn} />
+        <Button label="No gloves: only look" tone="outline" style={styles.way} onPress={onWithout} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { gap: space.m, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
+  ways: { flexDirection: 'row', gap: space.s + 2, flexWrap: 'wrap' },
+  way: { flexGrow: 1 },
+});

@@ -1,0 +1,48 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Character, StageId, TaxonId } from '@pause/core';
+import { Body, Small, space } from '../../components';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { guide } from '../../deciding/guide';
+import { commonName } from '../../text/names';
+
+/** Where on the specimen to look, and how: the target drawn at the stage told, the place in the accent. */
+export function HowToLook({
+  character,
+  target,
+  stages,
+}: {
+  readonly character: Character;
+  readonly target: TaxonId | undefined;
+  readonly stages: readonly StageId[] | undefined;
+}) {
+  const taxon = target && guide.taxon(target);
+  const stage = taxon && taxon.taxon.stages.find((s) => stages?.includes(s) ?? true);
+  const place = useMemo(() => {
+    const stated =
+      taxon &&
+      stage !== undefined &&
+      taxon.atStage.get(guide.character(character.id)?.index ?? -1)?.has(stage) === true;
+    return new Set<string>(
+      stated
+        ? [character.id]
+        : guide.characters.filter((c) => c.character.organ === character.organ).map((c) => c.id),
+    );
+  }, [character, taxon, stage]);
+  return (
+    <View style={styles.how}>
+      {taxon && stage ? <TaxonDrawing taxon={taxon} stage={stage} height={150} accent={place} /> : null}
+      <View style={styles.words}>
+        <Body>{character.how}</Body>
+        {taxon ? (
+          <Small soft>Drawn: {commonName(taxon.id)}, as it would be. What you hold may not be it.</Small>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  how: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
+  words: { flex: 1, gap: space.xs },
+});

@@ -1,0 +1,111 @@
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Case, FindRecord } from '@pause/core';
+import { Body, Button, colour, Heading, Small, space, stroke } from '../../components';
+import type { Evaluation } from '../../deciding/evaluate';
+import { tellContext } from '../../notebook/actions';
+import { useAct } from '../../notebook/store';
+import { characterName, commonName, lowerFirst, numberWord, upper } from '../../text/names';
+import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
+
+/** Which taxon or mark the plan cannot get past. */
+function standsInTheWay({ plan }: Evaluation): string {
+  if (plan.feasible) return '';
+  const said = plan.obstacles.flatMap((o) =>
+    o.code === 'cannot-bar'
+      ? [`${commonName(o.taxon)} cannot be ruled out`]
+      : o.code === 'mark-unseen'
+        ? [`${lowerFirst(characterName(o.character))} cannot be seen`]
+        : [],
+  );
+  return said.length > 0 ? `: ${said.join(', ')}` : '';
+}
+
+/** Where no check is left: why, and the way to the verdict. */
+export function NothingToAsk({
+  record,
+  find,
+  evaluation,
+}: {
+  readonly record: FindRecord;
+  readonly find: Case;
+  readonly evaluation: Evaluation;
+}) {
+  const act = useAct();
+  const router = useRouter();
+  const { outcome } = evaluation.verdict;
+  const rootHelps = useMemo(() => outcome === 'pause' && wouldDigHelp(find), [find, outcome]);
+  const text =
+    outcome === 'collect'
+      ? 'Every bar is filled and the target holds. Read the reasons, then decide.'
+      : outcome === 'leave'
+        ? 'Nothing more needs to be looked at. The reasons are on the next page.'
+        : `At this stage the guide knows no further look that would settle it${standsInTheWay(evaluation)}. Walking away costs nothing.`;
+  return (
+    <View style={styles.next}>
+      <Heading>Nothing more to ask</Heading>
+      <Body soft>{text}</Body>
+      {rootHelps ? (
+        <View style={styles.dig}>
+          <Body>
+            Its root would tell more. {MAY_DIG} {MAY_DIG_HINT}
+          </Body>
+          <Button
+            label="Yes, one may be dug up"
+            tone="outline"
+            style={styles.start}
+            onPress={() => void act(tellContext(record.id, { ...record.context, mayDig: true }))}
+          />
+        </View>
+      ) : null}
+      <Button
+        label="See the verdict"
+        onPress={() => router.push({ pathname: '/find/[id]/verdict', params: { id: record.id } })}
+      />
+    </View>
+  );
+}
+
+/** What about place and plant has not been told, and the way there. */
+export function MissingAround({
+  record,
+  evaluation,
+}: {
+  readonly record: FindRecord;
+  readonly evaluation: Evaluation;
+}) {
+  const router = useRouter();
+  const missing = evaluation.verdict.reasons.filter(
+    (r) => r.code === 'context-missing' || r.code === 'not-traced',
+  ).length;
+  if (missing === 0) return null;
+  return (
+    <View style={styles.missing}>
+      <Small style={styles.grow}>
+        {missing === 1 ? 'One thing' : `${upper(numberWord(missing))} things`} about place and plant{' '}
+        {missing === 1 ? 'is' : 'are'} not recorded.
+      </Small>
+      <Button
+        label="Tell"
+        tone="outline"
+        onPress={() => router.push({ pathname: '/find/[id]/around', params: { id: record.id } })}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  next: { gap: space.m },
+  dig: { gap: space.s, paddingLeft: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink },
+  start: { alignSelf: 'flex-start' },
+  missing: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    borderTopWidth: 1,
+    borderTopColor: colour.line,
+    paddingTop: space.m,
+  },
+  grow: { flex: 1 },
+});

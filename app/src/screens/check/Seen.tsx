@@ -1,0 +1,156 @@
+import { memo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { FindRecord, Reading } from '@pause/core';
+import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '../../components';
+import { putForwardAgain, takeBack } from '../../notebook/actions';
+import { useAct, useApp } from '../../notebook/store';
+import { characterName, characterOf, readingWords, SURENESS } from '../../text/names';
+
+const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0);
+
+/**
+ * Whether it is the newest look at its character on its piece: only such a one can be a slip of the finger.
+ */
+function canBeTakenBack(reading: Reading, record: FindRecord): boolean {
+  const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
+  return (
+    !gone.has(reading.id) &&
+    !record.readings.some(
+      (other) =>
+        other.character === reading.character &&
+        other.piece === reading.piece &&
+        other.at > reading.at &&
+        !gone.has(other.id),
+    )
+  );
+}
+
+/** Whether what was taken back has been looked at again since. */
+function readAgain(reading: Reading, record: FindRecord): boolean {
+  return record.readings.some(
+    (other) =>
+      other.character === reading.character && other.piece === reading.piece && other.at > reading.at,
+  );
+}
+
+/**
+ * Every reading of the find, newest first; with `slips`, the way to take one's own slip back. Taken-back ones
+ * stay visible.
+ */
+export const Seen = memo(function Seen({
+  record,
+  slips,
+  names,
+}: {
+  readonly record: FindRecord;
+  readonly slips: boolean;
+  /** Who read what, where several did. */
+  readonly names?: ((by: string) => string) | undefined;
+}) {
+  const me = useApp((state) => state.me.person?.id ?? '');
+  const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
+  const readings = [...record.readings].sort(newestFirst);
+  if (readings.length === 0) return <Body soft>Nothing has been read yet.</Body>;
+  return (
+    <View role="list" aria-label="What was seen">
+      {readings.map((reading) => {
+        const back = gone.has(reading.id);
+        return (
+          <SeenReading
+            key={reading.id}
+            find={record.id}
+            reading={reading}
+            back={back}
+            by={
+              names
+                ? `${[reading.by, ...(reading.together ?? [])].map(names).join(' and ')}${reading.blind ? ', blind' : ''}`
+                : reading.blind
+                  ? 'blind'
+                  : undefined
+            }
+            piece={
+              record.pieces.length > 1
+                ? record.pieces.findIndex((p) => p.id === reading.piece) + 1
+                : undefined
+            }
+            way={
+              !slips || reading.by !== me
+                ? undefined
+                : canBeTakenBack(reading, record)
+                  ? 'take-back'
+                  : back && !readAgain(reading, record)
+                    ? 'put-forward'
+                    : undefined
+            }
+          />
+        );
+      })}
+    </View>
+  );
+});
+
+interface SeenReadingProps {
+  readonly find: string;
+  readonly reading: Reading;
+  readonly back: boolean;
+  /** Who read it, and whether blind. */
+  readonly by: string | undefined;
+  /** Its number, where there are several. */
+  readonly piece: number | undefined;
+  /** What can be done about a slip. */
+  readonly way: 'take-back' | 'put-forward' | undefined;
+}
+
+/** One reading. Drawn anew only where something about itself changed: there may be thirty of them. */
+const SeenReading = memo(function SeenReading({ find, reading, back, by, piece, way }: SeenReadingProps) {
+  const act = useAct();
+  return (
+    <View role="listitem">
+      <View style={styles.row}>
+        <OrganGlyph
+          organ={characterOf(reading.character)?.organ ?? 'flesh'}
+          size={22}
+          colour={back ? colour.inkSoft : colour.ink}
+        />
+        <View style={styles.words}>
+          <Strong soft={back} style={back ? styles.struck : undefined}>
+            {readingWords(reading)}
+          </Strong>
+          <Small soft>
+            {characterName(reading.character)} ·{' '}
+            {back
+              ? 'taken back'
+              : reading.value.kind === 'cant-tell'
+                ? 'no ground'
+                : SURENESS[reading.sureness]}
+            {piece === undefined ? '' : ` · piece ${piece}`}
+            {by === undefined ? '' : ` · ${by}`}
+          </Small>
+          {reading.note ? <Small>{reading.note}</Small> : null}
+        </View>
+        {way === 'take-back' ? (
+          <Button
+            label="Take back"
+            tone="plain"
+            aria-label={`Take back: ${characterName(reading.character)}, ${readingWords(reading)}`}
+            onPress={() => act(takeBack(find, reading.id))}
+          />
+        ) : way === 'put-forward' ? (
+          <Button
+            label="Put forward again"
+            tone="plain"
+            aria-label={`Put forward again: ${characterName(reading.character)}, ${readingWords(reading)}`}
+            onPress={() => act(putForwardAgain(find, reading))}
+          />
+        ) : null}
+      </View>
+      <Rule />
+    </View>
+  );
+});
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
+  words: { flex: 1 },
+  struck: { textDecorationLine: 'line-through' },
+});

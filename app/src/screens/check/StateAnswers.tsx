@@ -1,0 +1,186 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { AnswerEffect, ReadingValue, State, StateId } from '@pause/core';
+import {
+  Button,
+  colour,
+  corner,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  stroke,
+  TARGET,
+  typeSize,
+} from '../../components';
+import { latePart } from '../../components/latePart';
+import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
+import { useApp } from '../../notebook/store';
+import { commonName } from '../../text/names';
+import { few } from '../../text/reasons';
+const OutlineOnPhoto = latePart(() => import('./measuring/onPhoto').then((m) => m.OutlineOnPhoto));
+
+interface StateAnswersProps {
+  readonly character: string;
+  /** States are drawings; colours are their own swatches. */
+  readonly drawn: boolean;
+  readonly states: readonly State[];
+  readonly effects: readonly AnswerEffect[];
+  readonly keys: boolean;
+  readonly onAnswer: (value: ReadingValue) => void;
+}
+
+const DRAWING = 84;
+
+/** One tap answers. A long press, or "torn", lets two or more be named, and then asks for one more tap. */
+export function StateAnswers({ character, drawn, states, effects, keys, onAnswer }: StateAnswersProps) {
+  const [torn, setTorn] = useState<readonly StateId[] | undefined>();
+  const [photo, setPhoto] = useState(false);
+  const dim = useApp((state) => state.look.theme === 'dim');
+  const tap = (state: StateId) => {
+    if (!torn) onAnswer({ kind: 'states', states: [state] });
+    else setTorn(torn.includes(state) ? torn.filter((s) => s !== state) : [...torn, state]);
+  };
+  return (
+    <View style={styles.answers}>
+      {drawn ? null : (
+        <Small soft>
+          {dim
+            ? 'This screen is dimmed: compare by day, or with a light that is white. '
+            : 'Compare in daylight, out of the sun, not under leaves or a lamp. '}
+          Between two colours, name both.
+        </Small>
+      )}
+      <View style={styles.grid} role="group" aria-label="Answers">
+        {states.map((state, index) => {
+          const chosen = torn?.includes(state.id) ?? false;
+          return (
+            <Pressable
+              key={state.id}
+              role={torn ? 'checkbox' : 'button'}
+              {...(torn ? { 'aria-checked': chosen } : {})}
+              onPress={() => tap(state.id)}
+              onLongPress={() => {
+                if (!torn) setTorn([state.id]);
+              }}
+              delayLongPress={450}
+              style={({ pressed }) => [styles.answer, (pressed || chosen) && styles.answerOn]}
+            >
+              {drawn ? (
+                <View style={styles.drawing}>
+                  <AnswerDrawing character={character} state={state.id} height={DRAWING} />
+                </View>
+              ) : null}
+              {state.swatch ? <View style={[styles.swatch, { backgroundColor: state.swatch }]} /> : null}
+              <Strong>{state.label}</Strong>
+              {keys && index < 9 ? (
+                <Small soft style={styles.digit}>
+                  {index + 1}
+                </Small>
+              ) : null}
+            </Pressable>
+          );
+        })}
+      </View>
+      {torn ? (
+        <View style={styles.ways}>
+          <Button
+            label="One answer only"
+            tone="outline"
+            style={styles.way}
+            onPress={() => setTorn(undefined)}
+          />
+          <Button
+            label={torn.length < 2 ? 'Name two or more' : 'It is one of these'}
+            style={styles.way}
+            disabled={torn.length < 2}
+            onPress={() => onAnswer({ kind: 'states', states: [...torn] })}
+          />
+        </View>
+      ) : (
+        <Button label="Torn between some" tone="plain" onPress={() => setTorn([])} style={styles.torn} />
+      )}
+      {character === 'leaf.outline' ? (
+        photo ? (
+          <OutlineOnPhoto onAnswer={onAnswer} />
+        ) : (
+          <Button
+            label="Draw it round on a photo"
+            tone="outline"
+            onPress={() => setPhoto(true)}
+            style={styles.torn}
+          />
+        )
+      ) : null}
+      {keys ? <Effects states={states} effects={effects} /> : null}
+    </View>
+  );
+}
+
+/** What each answer would do, for those who want to know before they look. */
+function Effects({
+  states,
+  effects,
+}: {
+  readonly states: readonly State[];
+  readonly effects: readonly AnswerEffect[];
+}) {
+  const lines = effects.flatMap((effect) => {
+    const label = states.find((s) => s.id === effect.state)?.label;
+    const gained = effect.bars.filter((bar) => bar.to > bar.from && bar.from < bar.need);
+    const said = [
+      ...(effect.relation === 'against' ? ['speaks against it: look twice, then leave'] : []),
+      ...(gained.length > 0
+        ? [
+            `a bar against ${few(
+              gained.map((bar) => commonName(bar.taxon)),
+              4,
+            )}`,
+          ]
+        : []),
+    ];
+    return label && said.length > 0 ? [{ label, said: said.join('; ') }] : [];
+  });
+  if (lines.length === 0) return null;
+  return (
+    <View style={styles.effects}>
+      <Strong>What each answer would do</Strong>
+      {lines.map(({ label, said }) => (
+        <Small key={label}>
+          <SmallStrong>{label}: </SmallStrong>
+          {said}.
+        </Small>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  answers: { gap: space.s + 2 },
+  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
+  answer: {
+    flexGrow: 1,
+    flexBasis: typeSize(140),
+    minHeight: 68,
+    padding: space.m,
+    borderRadius: corner,
+    borderWidth: stroke.thin,
+    borderColor: colour.line,
+    backgroundColor: colour.card,
+    gap: space.s,
+  },
+  answerOn: { borderColor: colour.ink, borderWidth: stroke.thick, padding: space.m - stroke.thin },
+  drawing: { alignItems: 'center' },
+  digit: { position: 'absolute', top: space.s, right: space.m },
+  swatch: {
+    alignSelf: 'stretch',
+    height: 64,
+    borderRadius: corner,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+  },
+  ways: { flexDirection: 'row', gap: space.s + 2 },
+  way: { flex: 1 },
+  torn: { alignSelf: 'flex-start', minHeight: TARGET },
+  effects: { gap: space.xs, paddingTop: space.s },
+});

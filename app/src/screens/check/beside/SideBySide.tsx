@@ -1,0 +1,232 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import {
+  partings,
+  relationOverall,
+  viewCase,
+  type Case,
+  type CompiledTaxon,
+  type Parting,
+  type StageId,
+} from '@pause/core';
+import type { AtStage } from '@pause/core/drawing';
+import {
+  Body,
+  Button,
+  colour,
+  Heading,
+  Rule,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  useWide,
+} from '../../../components';
+import { StatePicture } from '../../../components/plates/StatePicture';
+import { PlateDrawing } from '../../../components/plates/TaxonDrawing';
+import { usePlates } from '../../../components/plates/usePlates';
+import { guide } from '../../../deciding/guide';
+import { characterName, commonName, numberWord, stageName } from '../../../text/names';
+import { BADGE, Badges, type Badge } from './Badges';
+
+interface SideBySideProps {
+  readonly stages: readonly StageId[] | undefined;
+  readonly target: CompiledTaxon;
+  readonly other: CompiledTaxon;
+  /** What has been read, if a find is being checked. */
+  readonly find?: Case;
+  /** The person's own picture, in place of the target's. */
+  readonly mine?: React.ReactNode;
+  /** Stands between the drawings and what differs. */
+  readonly between?: React.ReactNode;
+}
+
+interface Numbered {
+  readonly parting: Parting;
+  /** The same number points at it on the drawings. */
+  readonly number: number;
+  /** What the find was read to be, in a sentence. */
+  readonly read?: string;
+}
+
+/** What parts the two, numbered: not read yet comes first, it is what can still tell them apart. */
+function numbered({ stages, target, other, find }: SideBySideProps): Numbered[] {
+  const looks = find ? viewCase(guide, find).looks : [];
+  const told = partings(guide, target, other, stages).map((parting) => {
+    const mine = looks.filter((look) => look.character.id === parting.character);
+    const against = mine.some((look) => relationOverall(look, other) === 'against');
+    return {
+      parting,
+      ...(mine.length > 0
+        ? {
+            read: against
+              ? `Read so, and it speaks against ${commonName(other.id)}`
+              : `Read, and it does not speak against ${commonName(other.id)}`,
+          }
+        : {}),
+    };
+  });
+  return [...told.filter((t) => t.read === undefined), ...told.filter((t) => t.read !== undefined)].map(
+    (t, i) => ({ ...t, number: i + 1 }),
+  );
+}
+
+/** Both as a whole, the parts in which they differ numbered, and below what each number says. */
+export function SideBySide(props: SideBySideProps) {
+  const { stages, target, other, find, mine, between } = props;
+  const [all, setAll] = useState(false);
+  // Everything else about the screen leaves the numbers as they are.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const told = useMemo(() => numbered(props), [stages, target, other, find]);
+  const open = told.filter((t) => t.read === undefined);
+  const shown = all ? open : open.slice(0, FIRST);
+  const seen = told.filter((t) => t.read !== undefined);
+  return (
+    <View style={styles.list}>
+      <Drawings
+        stages={stages}
+        target={target}
+        other={other}
+        shown={[...shown, ...seen].slice(0, POINTED)}
+        mine={mine}
+      />
+      {between}
+      <Rule strong />
+      {told.length === 0 ? (
+        <Body soft>
+          At this stage the guide names nothing that always parts them. That is a reason to leave it.
+        </Body>
+      ) : null}
+      {shown.map((t) => (
+        <Difference key={t.parting.character} {...t} />
+      ))}
+      {open.length > shown.length ? (
+        <Button
+          label={`Show ${numberWord(open.length - shown.length)} more`}
+          tone="outline"
+          onPress={() => setAll(true)}
+          style={styles.more}
+        />
+      ) : null}
+      {seen.length > 0 ? <Heading style={styles.seen}>Read on this find</Heading> : null}
+      {seen.map((t) => (
+        <Difference key={t.parting.character} {...t} />
+      ))}
+    </View>
+  );
+}
+/** So many differences are told at first, and so many numbers stand on a drawing at most. */
+const FIRST = 6;
+const POINTED = 7;
+const NOTHING: ReadonlySet<string> = new Set();
+
+/** Both at the stage told, on one scale where that shows both well. */
+function Drawings({
+  stages,
+  target,
+  other,
+  shown,
+  mine,
+}: Pick<SideBySideProps, 'stages' | 'target' | 'other' | 'mine'> & { readonly shown: readonly Numbered[] }) {
+  const plates = usePlates();
+  const height = useWide() ? 320 : 208;
+  const pair = useMemo(
+    () =>
+      [target, other].map((taxon) => {
+        const stage =
+          stages?.find((s) => taxon.taxon.stages.includes(s)) ??
+          taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
+        return { taxon, stage: stage as StageId };
+      }) as [AtStage, AtStage],
+    [stages, target, other],
+  );
+  const drawn = useMemo(() => plates?.pairPlates(guide, pair), [plates, pair]);
+  const accent = new Set<string>(shown.map((t) => t.parting.character));
+  const badges = drawn?.plates.map((plate) =>
+    plates
+      ?.labels(plate, [...accent], (BADGE * plate.height) / height)
+      .flatMap(({ character, at }): Badge[] =>
+        shown
+          .filter((t) => t.parting.character === character)
+          .map(({ number, read }) => ({ number, at, filled: read !== undefined })),
+      ),
+  );
+  return (
+    <View style={styles.pair}>
+      {pair.map(({ taxon, stage }, i) => (
+        <View key={taxon.id} style={[styles.half, i === 1 && styles.right]}>
+          {i === 0 && mine ? (
+            mine
+          ) : (
+            <>
+              <PlateDrawing
+                plates={plates}
+                plate={drawn?.plates[i]}
+                height={height}
+                accent={mine ? NOTHING : accent}
+              >
+                <Badges badges={badges?.[i] ?? []} px={(drawn?.plates[i]?.height ?? 0) / height} />
+              </PlateDrawing>
+              <Small soft style={styles.centred}>
+                {stageName(stage)}
+                {drawn?.oneScale ? '' : ', in a scale of its own'}
+              </Small>
+            </>
+          )}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Difference({ parting, number, read }: Numbered) {
+  const wide = useWide();
+  return (
+    <View role="group" aria-label={characterName(parting.character)} style={styles.difference}>
+      <View style={styles.what}>
+        <View style={[styles.number, read !== undefined && styles.numberRead]}>
+          <SmallStrong
+            on={read !== undefined ? 'dark' : 'light'}
+            style={read === undefined && styles.numberOpen}
+          >
+            {number}
+          </SmallStrong>
+        </View>
+        <Strong>{characterName(parting.character)}</Strong>
+      </View>
+      <View style={styles.pair}>
+        <StatePicture character={parting.character} states={parting.target} height={wide ? 110 : 92} />
+        <View style={styles.between} />
+        <StatePicture character={parting.character} states={parting.other} height={wide ? 110 : 92} />
+      </View>
+      {read ? <SmallStrong style={styles.read}>{read}</SmallStrong> : null}
+      <Rule />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  half: { flex: 1, gap: 2 },
+  right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
+  centred: { textAlign: 'center' },
+  list: { gap: space.m },
+  difference: { gap: space.s },
+  what: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  pair: { flexDirection: 'row', gap: space.m, alignItems: 'stretch' },
+  number: {
+    width: 26,
+    height: 26,
+    borderRadius: 13,
+    borderWidth: 2,
+    borderColor: colour.collect,
+    backgroundColor: colour.card,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  numberRead: { backgroundColor: colour.collect },
+  numberOpen: { color: colour.collect },
+  between: { width: 1, backgroundColor: colour.line },
+  read: { borderLeftWidth: 4, borderLeftColor: colour.collect, paddingLeft: space.s },
+  seen: { paddingTop: space.m },
+  more: { alignSelf: 'flex-start' },
+});

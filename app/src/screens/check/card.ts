@@ -1,0 +1,12 @@
+import { latePart } from '../../components/latePart';
+
+/** The card is a program of its own, for the screens that ask; it is fetched as soon as one of them is. */
+const fetchCard = () => import('./AnswerCard').then((m) => m.AnswerCard);
+export const AnswerCard = latePart(fetchCard);
+AnswerCard.fetchAhead();
+export type { Answer } from './AnswerCard';
+
+/** The card is made anew for each check, so that sureness and torn never carry over. */
+export function cardKey(check: { readonly character: string }, change: number): string {
+  return `${check.character}:${change}`;
+}

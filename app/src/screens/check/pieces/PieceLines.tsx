@@ -1,0 +1,108 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Case, CharacterId, StateId } from '@pause/core';
+import type { PieceCheck } from '@pause/core/advice/pieces';
+import { Body, colour, Small, space, Strong } from '../../../components';
+import { StatePicture } from '../../../components/plates/StatePicture';
+import { guide } from '../../../deciding/guide';
+import { late } from '../../../lib/late';
+import { useOwnRates } from '../../../notebook/ownRates';
+import { characterName, characterOf, timeWords } from '../../../text/names';
+
+const { useNeeded: usePieces } = late<typeof import('@pause/core/advice/pieces')>(
+  () => import('@pause/core/advice/pieces'),
+);
+
+export function usePieceCheck(find: Case | undefined): PieceCheck | undefined {
+  const program = usePieces();
+  const misread = useOwnRates();
+  return useMemo(
+    () => (program && find ? program.pieceCheck(guide, find, {}, misread) : undefined),
+    [program, find, misread],
+  );
+}
+
+/**
+ * Everything that each piece has to show, and what could lie among them that the guide does not know at all.
+ */
+export function PieceLines({
+  check: { checks },
+  find,
+}: {
+  readonly check: Extract<PieceCheck, { readonly feasible: true }>;
+  readonly find: Case;
+}) {
+  const relatives = guide.taxon(find.target)?.taxon.nearRelatives ?? [];
+  return (
+    <>
+      {checks.length === 0 ? (
+        <Body>
+          The guide names no lookalike of it. Look at each piece all the same: what is not like the one you
+          checked is a stray.
+        </Body>
+      ) : null}
+      {checks.map(({ character, seconds }, i) => (
+        <PieceLine
+          key={character}
+          target={find.target}
+          stages={find.context.stages}
+          character={character}
+          seconds={seconds}
+          last={i === checks.length - 1}
+        />
+      ))}
+      {relatives.length > 0 ? (
+        <Small>Could lie among them, and is not in this guide at all: {relatives.join(', ')}.</Small>
+      ) : null}
+    </>
+  );
+}
+
+interface PieceLineProps {
+  readonly target: string;
+  readonly stages: readonly string[] | undefined;
+  readonly character: CharacterId;
+  readonly seconds: number;
+  readonly last: boolean;
+}
+
+/** One check of the piece check: what every piece has to show. */
+function PieceLine({ target, stages, character, seconds, last }: PieceLineProps) {
+  const known = characterOf(character);
+  const at = guide.taxon(target)?.atStage.get(guide.character(character)?.index ?? -1);
+  const usual = [...(at ?? [])]
+    .filter(([stage]) => stages?.includes(stage) ?? true)
+    .flatMap(([, k]) =>
+      k.kind === 'states'
+        ? [...(guide.character(character)?.stateBit ?? [])]
+            .filter(([, bit]) => (bit & k.usual) !== 0)
+            .map(([state]) => state as StateId)
+        : [],
+    );
+  return (
+    <View style={[styles.check, last && styles.checkLast]}>
+      <View style={styles.grow}>
+        <Strong>{characterName(character)}</Strong>
+        <Small soft>{known?.how}</Small>
+        <Small soft>{timeWords(seconds)}</Small>
+      </View>
+      <View style={styles.picture}>
+        <StatePicture character={character} states={[...new Set(usual)]} height={72} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  grow: { flex: 1 },
+  check: {
+    flexDirection: 'row',
+    gap: space.m,
+    alignItems: 'center',
+    borderBottomWidth: 1,
+    borderBottomColor: colour.line,
+    paddingVertical: space.s,
+  },
+  checkLast: { borderBottomWidth: 0 },
+  picture: { width: 150 },
+});

@@ -1,0 +1,227 @@
+import { useRouter } from 'expo-router';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { countOf, type FindRecord } from '@pause/core';
+import {
+  Body,
+  Button,
+  colour,
+  corner,
+  Heading,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  space,
+  Strong,
+  stroke,
+  Title,
+  VerdictWord,
+} from '../../../components';
+import { FindFrame } from '../../../components/FindFrame';
+import { FindWaysOut } from '../../../components/FindWaysOut';
+import { add, newId, now, person, startFind } from '../../../notebook/actions';
+import { useOwnRates } from '../../../notebook/ownRates';
+import { useAct, type Thunk } from '../../../notebook/store';
+import { useCase } from '../../../notebook/useCase';
+import { commonName, timeWords } from '../../../text/names';
+import { PieceLines, usePieceCheck } from './PieceLines';
+
+/** One more was gone through; or the last count was a slip. */
+function countPiece(find: string, result: 'passed' | 'stray' | 'taken-back'): Thunk<Promise<boolean>> {
+  return (dispatch) =>
+    dispatch(
+      add({
+        kind: 'counts',
+        find,
+        body: { id: newId(), at: dispatch(now()), by: dispatch(person()), result },
+      }),
+    );
+}
+
+/** The rest of the patch, piece by piece: pass, stray, stop. */
+export function PiecesScreen() {
+  return <FindFrame render={({ record }) => <Pieces record={record} />} />;
+}
+
+function Pieces({ record }: { readonly record: FindRecord }) {
+  const act = useAct();
+  const router = useRouter();
+  const find = useCase(record);
+  const told = usePieceCheck(find);
+  const count = countOf(record);
+  const rates = useOwnRates();
+  if (!find)
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="No name yet"
+          text="Only what has been checked as one thing can be gone through piece by piece."
+          action="Back to the find"
+          onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
+        />
+      </Screen>
+    );
+  if (!told)
+    return (
+      <Screen>
+        <Loading what="Working out the quickest checks …" />
+      </Screen>
+    );
+  if (!told.feasible) {
+    return (
+      <Screen>
+        <Title>Piece by piece</Title>
+        <Body>
+          No quick check parts the pieces:{' '}
+          {told.obstacles.flatMap((o) => (o.code === 'cannot-bar' ? [commonName(o.taxon)] : [])).join(', ')}{' '}
+          cannot be ruled out at a glance. Check each one as a find of its own.
+        </Body>
+        <Button
+          label="Back to the find"
+          tone="outline"
+          style={styles.start}
+          onPress={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
+        />
+      </Screen>
+    );
+  }
+  const stray = () => {
+    void act(countPiece(record.id, 'stray'));
+    void act(
+      startFind({
+        kingdom: record.kingdom,
+        bodyPlan: record.bodyPlan ?? '',
+        placeNote: `Stray among the pieces of ${record.number ? `find ${record.number}` : commonName(find.target)}`,
+        ...(record.group ? { group: record.group } : {}),
+        context: {},
+      }),
+    ).then((id) => {
+      if (id) router.push({ pathname: '/find/[id]/name', params: { id } });
+    });
+  };
+  const slips = told.slips.slice(1);
+  const own = told.checks.some(({ character }) => rates?.has(character));
+  const strip = (
+    <View style={styles.strip}>
+      <Pressable
+        role="button"
+        onPress={stray}
+        style={({ pressed }) => [styles.big, styles.stray, pressed && styles.pressed]}
+      >
+        <Strong>Stray</Strong>
+        <Small style={styles.under}>opens a find for it</Small>
+      </Pressable>
+      <Pressable
+        role="button"
+        onPress={() => void act(countPiece(record.id, 'passed'))}
+        style={({ pressed }) => [styles.big, styles.passes, pressed && styles.pressed]}
+      >
+        <Strong on="dark">Passes</Strong>
+        <Small on="dark" style={styles.under}>
+          all of it as drawn
+        </Small>
+      </Pressable>
+    </View>
+  );
+  return (
+    <Screen panes rooms={false} strip={strip}>
+      <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
+        <FindWaysOut find={record.id} />
+        <Small soft role="heading" aria-level={1}>
+          The rest of the patch · {commonName(find.target)}
+        </Small>
+        <View
+          style={styles.tally}
+          role="status"
+          aria-live="polite"
+          aria-label={`${count.passed} passed, ${count.strays} strays`}
+        >
+          <View>
+            <VerdictWord>{count.passed}</VerdictWord>
+            <Small soft>passed</Small>
+          </View>
+          <View>
+            <VerdictWord>{count.strays}</VerdictWord>
+            <Small soft>{count.strays === 1 ? 'stray' : 'strays'}</Small>
+          </View>
+          <View style={styles.grow} />
+          <Button
+            label="Take back"
+            tone="plain"
+            disabled={!count.last}
+            onPress={() => void act(countPiece(record.id, 'taken-back'))}
+          />
+        </View>
+        {told.checks.length === 0 ? (
+          <PieceLines check={told} find={find} />
+        ) : (
+          <>
+            <Heading>On each piece, every one of these</Heading>
+            <Body soft>
+              About {timeWords(told.seconds)} a piece. Anything else is a stray, also what you can’t make out.
+            </Body>
+            <PieceLines check={told} find={find} />
+            {slips.length > 1 ? (
+              <Small soft>
+                {own ? 'In your hands, by what you practised,' : 'In ordinary hands'}{' '}
+                {share(slips[0]?.share ?? 0)} of the strays slips through the first check alone,{' '}
+                {share(slips.at(-1)?.share ?? 0)} through all of them.{' '}
+                {count.strays > 0 ? 'There are strays here: do not leave one out.' : ''}
+              </Small>
+            ) : null}
+          </>
+        )}
+        <Rule strong />
+        <Button
+          label="Stop here"
+          tone="outline"
+          style={styles.start}
+          onPress={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
+        />
+        <Small soft>The count is kept with the find.</Small>
+      </ScrollView>
+    </Screen>
+  );
+}
+
+const share = (s: number) =>
+  s <= 0 ? 'none' : s < 0.001 ? 'fewer than one in a thousand' : `one in ${Math.max(1, Math.round(1 / s))}`;
+
+const styles = StyleSheet.create({
+  page: {
+    padding: space.l,
+    gap: space.m,
+    paddingBottom: space.xl,
+    width: '100%',
+    maxWidth: 720,
+    alignSelf: 'center',
+  },
+  tally: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl, alignItems: 'center' },
+  under: { textAlign: 'center', maxWidth: '100%' },
+  grow: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
+  strip: {
+    flexDirection: 'row',
+    gap: space.m,
+    padding: space.m,
+    paddingHorizontal: space.l,
+    borderTopWidth: stroke.thick,
+    borderTopColor: colour.ink,
+    justifyContent: 'center',
+  },
+  big: {
+    flex: 1,
+    maxWidth: 340,
+    minHeight: 84,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: corner,
+    borderWidth: stroke.thick,
+    borderColor: colour.ink,
+  },
+  stray: { backgroundColor: colour.card },
+  passes: { backgroundColor: colour.ink },
+  pressed: { opacity: 0.7 },
+});

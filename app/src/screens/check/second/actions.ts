@@ -1,0 +1,36 @@
+import { applyEntries, entriesOf, findsOf, type Ask, type FindRecord } from '@pause/core';
+import { add, newId, now, person } from '../../../notebook/actions';
+import type { Thunk } from '../../../notebook/store';
+
+/** What is told about second looks. */
+
+/** Asks somebody to look at some of it without knowing the answers. */
+export function askForLook(
+  find: string,
+  ask: Pick<Ask, 'of' | 'name' | 'here' | 'piece' | 'characters'>,
+): Thunk<Promise<string | undefined>> {
+  return async (dispatch) => {
+    const body: Ask = { ...ask, id: newId(), at: dispatch(now()), by: dispatch(person()) };
+    return (await dispatch(add({ kind: 'asks', find, body }))) ? body.id : undefined;
+  };
+}
+
+/** Has the name and the readings shown: what is read from now on is not blind. */
+export function reveal(find: string): Thunk<Promise<boolean>> {
+  return (dispatch) =>
+    dispatch(
+      add({ kind: 'reveals', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()) } }),
+    );
+}
+
+/** Every find that this device knows, whole, with what waits. */
+export function allRecords(): Thunk<Promise<FindRecord[]>> {
+  return async (_, getState, { device }) => {
+    const { waiting } = getState().outbox;
+    const ids = [...(await device.list()).map(({ id }) => id), ...findsOf(waiting)];
+    const records = await Promise.all(
+      [...new Set(ids)].map(async (id) => applyEntries(await device.record(id), entriesOf(waiting, id))),
+    );
+    return records.flatMap((record) => record ?? []);
+  };
+}

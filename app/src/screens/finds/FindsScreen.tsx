@@ -1,0 +1,52 @@
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { Body, Button, Loading, Notice, Rule, Screen, space, Title } from '../../components';
+import { UpdateLine } from '../../components/UpdateLine';
+import { useFinds, useToday } from '../../notebook/useFinds';
+import { FindLine } from './FindLine';
+
+/** The log of finds, newest first. Walking away is a result too, and counted. */
+export function FindsScreen() {
+  const router = useRouter();
+  const { status, items } = useFinds();
+  const today = useToday();
+  const left = items.filter((find) => find.choice === 'leave').length;
+  const collected = items.filter((find) => find.choice === 'collect').length;
+  return (
+    <Screen>
+      <UpdateLine />
+      <View style={styles.head}>
+        <Title style={styles.grow}>Finds</Title>
+        <Button label="Pantry" tone="outline" onPress={() => router.push('/pantry')} />
+        <Button label="Logbook" tone="outline" onPress={() => router.push('/logbook')} />
+      </View>
+      {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
+      {status === 'ready' && items.length === 0 ? (
+        <Notice
+          title="Nothing has been found yet"
+          text="A find begins with what you believe it is."
+          action="A new find"
+          onAction={() => router.push('/new')}
+        />
+      ) : null}
+      {items.length > 0 ? (
+        <>
+          <Body soft>
+            {collected} collected, {left} walked away from, {items.length - collected - left} open.
+          </Body>
+          <View role="list" aria-label="Finds">
+            <Rule />
+            {items.map((find) => (
+              <FindLine key={find.id} find={find} today={today} />
+            ))}
+          </View>
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
+  grow: { flexGrow: 1 },
+});

@@ -1,0 +1,369 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import {
+  isCollectable,
+  type BodyPlan,
+  type CompiledTaxon,
+  type Context,
+  type FindSummary,
+  type Kingdom,
+  type TaxonId,
+} from '@pause/core';
+import {
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  corner,
+  Heading,
+  Input,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  Strong,
+  TARGET,
+  Title,
+  typeSize,
+  useWide,
+} from '../../components';
+import { NameField } from '../../components/names/NameField';
+import { searchTaxa } from '../../components/names/search';
+import { SharedName } from '../../components/names/SharedName';
+import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+import { guide } from '../../deciding/guide';
+import { changeTarget, startFind } from '../../notebook/actions';
+import { useAct, useApp } from '../../notebook/store';
+import { useFinds, useToday } from '../../notebook/useFinds';
+import { usualIn } from '../../text/months';
+import { CommonName, GRADE } from '../../text/names';
+
+const withNote = (placeNote: string | undefined) => (placeNote ? { placeNote } : {});
+
+/** What kind of body it has, then what the person believes it is. */
+export function NewFindScreen() {
+  const { find } = useLocalSearchParams<{ find?: string }>();
+  const { status, items } = useFinds();
+  // An empty notebook may be one that only the server knows yet: its finds, its groups, its season.
+  const known = useApp(({ me }) => me.person !== undefined && (me.person.account || me.asked === true));
+  const ready = status === 'ready' && (known || items.length > 0);
+  return (
+    <Screen>
+      <Title>{find ? 'What do you take it for now?' : 'A new find'}</Title>
+      {ready ? <Form find={find} found={items} /> : <Loading what="Opening the notebook …" />}
+    </Screen>
+  );
+}
+
+/**
+ * What is offered is what was known when the form was opened: nothing moves, or comes to mean another taxon,
+ * under a finger.
+ */
+function Form({
+  find,
+  found: foundNow,
+}: {
+  readonly find: string | undefined;
+  readonly found: readonly FindSummary[];
+}) {
+  const {
+    plan: givenPlan,
+    text: givenText,
+    place,
+  } = useLocalSearchParams<{ plan?: string; text?: string; place?: string }>();
+  const router = useRouter();
+  const act = useAct();
+  const wide = useWide();
+  const [found] = useState(foundNow);
+  const monthNow = useToday().getMonth() + 1;
+  const [month] = useState(monthNow);
+  const groupsNow = useApp((state) => state.me.person?.groups);
+  const [groups, setGroups] = useState(groupsNow);
+  const [plan, setPlan] = useState<string | undefined>(givenPlan);
+  const choosePlan = (chosen: string | undefined) => {
+    setGroups(groupsNow);
+    setPlan(chosen);
+  };
+  const [text, setText] = useState(givenText ?? '');
+  const [placeNote, setPlaceNote] = useState('');
+  const [group, setGroup] = useState<string | undefined>();
+  const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
+  const chosenPlan = guide.guide.bodyPlans.find((p) => p.id === plan);
+
+  // What was found before, or is about now, is one tap away, with the form that the guide gives it.
+  const before = useMemo(() => {
+    const again = [...new Set(found.flatMap((f) => f.target ?? []))]
+      .flatMap((id) => guide.taxon(id) ?? [])
+      .filter(isCollectable)
+      .slice(0, AGAIN);
+    const now = guide.taxa.filter(
+      (one) =>
+        isCollectable(one) &&
+        one.taxon.phenology !== undefined &&
+        usualIn(one.taxon, month) &&
+        !again.some((t) => t.id === one.id),
+    );
+    return [...again, ...now].slice(0, QUICK);
+  }, [found, month]);
+
+  const choose = (taxon: CompiledTaxon, of = chosenPlan) => {
+    if (find) {
+      void act(changeTarget(find, taxon.id)).then(
+        (kept) => kept && router.replace({ pathname: '/find/[id]/check', params: { id: find } }),
+      );
+      return;
+    }
+    if (!of) return;
+    const [only, ...more] = taxon.taxon.parts;
+    begin(
+      of,
+      {
+        target: taxon.id,
+        ...(only && more.length === 0 ? { wanted: { part: only.part, use: only.use } } : {}),
+      },
+      (id) => router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } }),
+    );
+  };
+
+  const begin = (
+    { kingdom, id: bodyPlan }: BodyPlan,
+    { target, wanted }: { readonly target?: TaxonId; readonly wanted?: Pick<Context, 'part' | 'use'> },
+    then: (id: string) => void,
+  ) => {
+    const note = placeNote.trim();
+    // What is known of the place need not be told again.
+    const around = place
+      ? import('../later').then(({ atPlace }) => act(atPlace(place, kingdom, target, wanted?.part)))
+      : Promise.resolve(undefined);
+    void around
+      .then((at) =>
+        act(
+          startFind({
+            kingdom,
+            bodyPlan,
+            ...(target ? { target } : {}),
+            ...withNote(note || at?.name),
+            ...(at && place ? { placePage: place, answers: at.answers } : {}),
+            ...(group ? { group } : {}),
+            context: { ...wanted, ...at?.context },
+          }),
+        ),
+      )
+      .then((id) => {
+        if (id) then(id);
+      });
+  };
+
+  return (
+    <>
+      {find || chosenPlan || before.length === 0 ? null : (
+        <View style={styles.field}>
+          <Heading>One of these?</Heading>
+          <View role="group" aria-label="Found before, or about now" style={styles.before}>
+            {before.map((taxon) => (
+              <Button
+                key={taxon.id}
+                label={CommonName(taxon.id)}
+                tone="outline"
+                onPress={() =>
+                  choose(
+                    taxon,
+                    guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan),
+                  )
+                }
+              />
+            ))}
+          </View>
+        </View>
+      )}
+      {find ? null : chosenPlan && !wide ? (
+        <ChosenPlan plan={chosenPlan} onAgain={() => choosePlan(undefined)} />
+      ) : (
+        <>
+          <Plans kingdom="Fungi" title="A fungus, and below its cap" plan={plan} onPlan={choosePlan} />
+          <Plans kingdom="Plantae" title="A plant" plan={plan} onPlan={choosePlan} />
+        </>
+      )}
+      {plan || find ? (
+        <>
+          {find ? null : (
+            <View style={styles.field}>
+              <Heading>Where?</Heading>
+              <Input
+                aria-label="Where, in your own words"
+                value={placeNote}
+                onChangeText={setPlaceNote}
+                maxLength={200}
+                placeholder="Only for your notebook; may stay empty"
+              />
+            </View>
+          )}
+          {find || !groups?.length ? null : (
+            <View style={styles.field}>
+              <Heading>In whose notebook?</Heading>
+              <ChipRow label="In whose notebook?">
+                <Chip label="Mine" chosen={group === undefined} onPress={() => setGroup(undefined)} />
+                {groups.map(({ id, name }) => (
+                  <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />
+                ))}
+              </ChipRow>
+              {group ? (
+                <Small soft>
+                  The group sees the find and decides by its rules with you. Where it was stays with you until
+                  you say otherwise.
+                </Small>
+              ) : null}
+            </View>
+          )}
+          {find ? null : (
+            <Button
+              label="I have no name for it yet"
+              tone="outline"
+              style={styles.unnamed}
+              onPress={() => {
+                if (chosenPlan)
+                  begin(chosenPlan, {}, (id) => router.push({ pathname: '/find/[id]/name', params: { id } }));
+              }}
+            />
+          )}
+          <View style={styles.field}>
+            <Heading>I think it is …</Heading>
+            <NameField text={text} placeholder="Common or scientific name" onText={setText} />
+          </View>
+          <SharedName text={text} />
+          <View role="list" aria-label="Taxa of the guide">
+            <Rule />
+            {matches.map(({ taxon, name, otherPlan }) => (
+              <View key={taxon.id} role="listitem">
+                <Pressable
+                  role="button"
+                  onPress={() => choose(taxon)}
+                  style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}
+                >
+                  <View style={styles.grow}>
+                    <Strong>
+                      {CommonName(taxon.id)}
+                      {name ? <Small soft> {name}</Small> : null}
+                    </Strong>
+                    <Small soft style={styles.scientific}>
+                      {taxon.taxon.scientificName}
+                    </Small>
+                  </View>
+                  {taxon.grade === 'none' ? null : <SmallStrong>{GRADE[taxon.grade]}</SmallStrong>}
+                  {otherPlan ? <Small soft>{otherPlan}</Small> : null}
+                </Pressable>
+                <Rule />
+              </View>
+            ))}
+          </View>
+          {matches.length === 0 ? (
+            <Notice
+              title="Not in this guide"
+              text={`The guide holds ${guide.taxa.length} taxa, and this is none of them. What it does not know it cannot compare; leave it standing.`}
+              action="Show all again"
+              onAction={() => setText('')}
+            />
+          ) : null}
+        </>
+      ) : null}
+    </>
+  );
+}
+
+/** So many of what was found before are offered again, and so many in all. */
+const AGAIN = 4;
+const QUICK = 6;
+
+/** On a phone the chosen form stands for all, so that the names come into view. */
+function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAgain: () => void }) {
+  return (
+    <View style={styles.chosen} role="radiogroup" aria-label="The form chosen">
+      <View style={styles.chosenPlan} role="radio" aria-checked aria-label={`${plan.name}: ${plan.hint}`}>
+        <BodyPlanGlyph plan={plan.id} size={56} colour={colour.ink} />
+        <View style={styles.grow}>
+          <Strong>{plan.name}</Strong>
+          <Small soft>{plan.hint}</Small>
+        </View>
+      </View>
+      <Button label="Change" tone="plain" onPress={onAgain} />
+    </View>
+  );
+}
+
+function Plans({
+  kingdom,
+  title,
+  plan,
+  onPlan,
+}: {
+  readonly kingdom: Kingdom;
+  readonly title: string;
+  readonly plan: string | undefined;
+  readonly onPlan: (plan: string) => void;
+}) {
+  const wide = useWide();
+  const size = wide ? 72 : 54;
+  return (
+    <View style={styles.field}>
+      <Heading>{title}</Heading>
+      <View style={styles.plans} role="radiogroup" aria-label={title}>
+        {guide.guide.bodyPlans
+          .filter((p) => p.kingdom === kingdom)
+          .map((p) => (
+            <Pressable
+              key={p.id}
+              role="radio"
+              aria-checked={p.id === plan}
+              aria-label={`${p.name}: ${p.hint}`}
+              onPress={() => onPlan(p.id)}
+              style={[styles.plan, wide && styles.planWide, p.id === plan && styles.planChosen]}
+            >
+              <BodyPlanGlyph plan={p.id} size={size} colour={colour.ink} />
+              <Strong style={styles.planName}>{p.name}</Strong>
+            </Pressable>
+          ))}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  before: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  plan: {
+    flexGrow: 1,
+    flexBasis: typeSize(92),
+    maxWidth: typeSize(124),
+    minHeight: 96,
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 2,
+    padding: space.xs,
+    borderRadius: corner,
+    borderWidth: stroke.thin,
+    borderColor: colour.line,
+    backgroundColor: colour.card,
+  },
+  planWide: { flexBasis: typeSize(124) },
+  planName: { textAlign: 'center' },
+  chosen: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+  chosenPlan: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.m },
+  planChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
+  field: { gap: space.s },
+  unnamed: { alignSelf: 'flex-start' },
+  taxon: {
+    minHeight: TARGET + 12,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    paddingVertical: space.s,
+  },
+  pressed: { opacity: 0.6 },
+  grow: { flex: 1 },
+  scientific: { fontStyle: 'italic' },
+});

@@ -1,0 +1,49 @@
+import { edited, type FindRecord } from '@pause/core';
+import { Input, Small, useText } from '../../components';
+import { write } from '../../notebook/actions';
+import { useAct } from '../../notebook/store';
+
+interface WrittenProps {
+  readonly record: FindRecord;
+  readonly field: 'placeNote' | 'note';
+  readonly label: string;
+  readonly placeholder: string;
+  readonly most: number;
+  /** What stood there from the beginning, where nothing was written over it. */
+  readonly first?: string | undefined;
+}
+
+/** A text of a find that is written over: what was there before stays visible. */
+export function Written({ record, field, label, placeholder, most, first = '' }: WrittenProps) {
+  const act = useAct();
+  const { now, before } = edited(record, field);
+  const told = now === undefined ? first : typeof now.value === 'string' ? now.value : '';
+  const [text, setText] = useText(told);
+  const said = text.trim();
+  const earlier = before.flatMap(({ value }) => (typeof value === 'string' ? [value] : []));
+  return (
+    <>
+      <Input
+        aria-label={label}
+        value={text}
+        onChangeText={setText}
+        maxLength={most}
+        placeholder={placeholder}
+        multiline={field === 'note'}
+        onBlur={() => {
+          if (said !== told) void act(write(record.id, { field, value: said === '' ? null : said }));
+        }}
+      />
+      {earlier.length > 0 ? (
+        <Small soft>
+          Before:{' '}
+          {earlier
+            .slice(0, 3)
+            .map((one) => `“${one}”`)
+            .join(', ')}
+          .
+        </Small>
+      ) : null}
+    </>
+  );
+}

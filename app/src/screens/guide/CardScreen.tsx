@@ -1,0 +1,180 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { partings, type CompiledTaxon, type StageId } from '@pause/core';
+import {
+  Body,
+  Button,
+  colour,
+  Heading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  WaysOut,
+} from '../../components';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { guide } from '../../deciding/guide';
+import { characterName, characterOf, CommonName, harmLine, lowerFirst, stageName } from '../../text/names';
+
+const NOTHING = new Set<string>();
+const MOST = 4;
+
+/** A card for the pocket: a target and what looks like it, for paper. */
+export function CardScreen() {
+  const { of } = useLocalSearchParams<{ of?: string }>();
+  const router = useRouter();
+  const taxon = guide.taxon(of ?? '');
+  if (!taxon)
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="Not in this guide"
+          text="There is no card of what it does not know."
+          action="To the guide"
+          onAction={() => router.replace('/guide')}
+        />
+      </Screen>
+    );
+  const wanted = taxon.taxon.parts[0]?.stages ?? taxon.taxon.stages;
+  const stage = wanted[Math.min(1, wanted.length - 1)];
+  const others = taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []);
+  return (
+    <Screen
+      panes
+      rooms={false}
+      strip={
+        <View role="navigation" aria-label="Card" style={styles.strip}>
+          <Button
+            label="Back"
+            tone="outline"
+            style={styles.way}
+            onPress={() =>
+              router.canGoBack()
+                ? router.back()
+                : router.replace({ pathname: '/taxon/[id]', params: { id: taxon.id } })
+            }
+          />
+          <Button label="Print it" style={styles.way} onPress={() => window.print()} />
+        </View>
+      }
+    >
+      <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
+        <WaysOut
+          ways={[{ href: { pathname: '/taxon/[id]', params: { id: taxon.id } }, label: '‹ In the guide' }]}
+        />
+        <View style={styles.card} role="article" aria-label={`Pocket card of ${CommonName(taxon.id)}`}>
+          <View style={styles.top}>
+            {stage ? (
+              <TaxonDrawing
+                taxon={taxon}
+                stage={stage}
+                height={180}
+                accent={new Set(taxon.taxon.signature)}
+              />
+            ) : null}
+            <View style={styles.grow}>
+              <Heading aria-level={1}>{CommonName(taxon.id)}</Heading>
+              <Small style={styles.scientific}>{taxon.taxon.scientificName}</Small>
+              <SmallStrong>All of these must be seen:</SmallStrong>
+              {taxon.taxon.signature.map((id) => (
+                <Small key={id}>
+                  ◆ {characterName(id)}: {lowerFirst(usualWords(taxon, id, taxon.taxon.stages))}
+                </Small>
+              ))}
+              {stage ? <Small soft>Drawn: {lowerFirst(stageName(stage))}</Small> : null}
+            </View>
+          </View>
+          {others.map((other) => (
+            <Against key={other.id} target={taxon} other={other} />
+          ))}
+          <Rule strong />
+          <Small>
+            Three grounds against each deadly one, two against a serious one, one against an unpleasant one;
+            seen by you, on this piece. In doubt, leave it. From general knowledge, reviewed by no local
+            expert.
+          </Small>
+        </View>
+      </ScrollView>
+    </Screen>
+  );
+}
+
+function Against({ target, other }: { readonly target: CompiledTaxon; readonly other: CompiledTaxon }) {
+  const seen = new Set<string>();
+  const parts = partings(guide, target, other, undefined)
+    .filter((p) => !seen.has(p.group) && seen.add(p.group))
+    .slice(0, MOST);
+  const stage = other.taxon.stages[Math.min(1, other.taxon.stages.length - 1)];
+  return (
+    <View style={styles.against}>
+      <View style={styles.small}>
+        {stage ? (
+          <TaxonDrawing taxon={other} stage={stage} height={110} accent={NOTHING} scale={false} />
+        ) : null}
+      </View>
+      <View style={styles.grow}>
+        <Strong>{CommonName(other.id)}</Strong>
+        <Small>{harmLine(other.id)}</Small>
+        {parts.map((p) => (
+          <Small key={p.character}>
+            □ {characterName(p.character)}: {words(p.character, p.target)}; not {words(p.character, p.other)}
+          </Small>
+        ))}
+        {parts.length === 0 ? <Body>Nothing always parts them: leave it.</Body> : null}
+      </View>
+    </View>
+  );
+}
+
+function words(character: string, states: readonly string[]): string {
+  const known = characterOf(character);
+  const labels = states
+    .slice(0, 3)
+    .map((id) =>
+      known && 'states' in known ? lowerFirst(known.states.find((s) => s.id === id)?.label ?? id) : id,
+    );
+  return labels.join(' or ') || 'there';
+}
+
+function usualWords(taxon: CompiledTaxon, id: string, stages: readonly StageId[]): string {
+  const character = guide.character(id);
+  if (!character) return '';
+  const mask = stages.reduce((bits, stage) => {
+    const known = taxon.atStage.get(character.index)?.get(stage);
+    return known?.kind === 'states' ? bits | known.usual : bits;
+  }, 0);
+  return words(
+    id,
+    [...character.stateBit].filter(([, bit]) => (bit & mask) !== 0).map(([state]) => state),
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { padding: space.l },
+  card: { gap: space.m, maxWidth: 640, width: '100%', alignSelf: 'center' },
+  top: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
+  grow: { flex: 1 },
+  scientific: { fontStyle: 'italic' },
+  against: {
+    flexDirection: 'row',
+    gap: space.m,
+    borderTopWidth: 1,
+    borderTopColor: colour.ink,
+    paddingTop: space.s,
+    alignItems: 'center',
+  },
+  small: { width: 100, alignItems: 'center' },
+  strip: {
+    flexDirection: 'row',
+    gap: space.m,
+    padding: space.m,
+    paddingHorizontal: space.l,
+    borderTopWidth: 1,
+    borderTopColor: colour.line,
+  },
+  way: { flex: 1, maxWidth: 320 },
+});

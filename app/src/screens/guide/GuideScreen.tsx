@@ -1,0 +1,211 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { FlatList, Pressable, StyleSheet, View } from 'react-native';
+import type { CompiledTaxon, HarmGrade } from '@pause/core';
+import {
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  corner,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  space,
+  Strong,
+  stroke,
+  TARGET,
+  Title,
+  useWide,
+} from '../../components';
+import { NameField } from '../../components/names/NameField';
+import { searchTaxa } from '../../components/names/search';
+import { SharedName } from '../../components/names/SharedName';
+import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { guide } from '../../deciding/guide';
+import { useToday } from '../../notebook/useFinds';
+import { usualIn } from '../../text/months';
+import { CommonName, GRADE, harmLine } from '../../text/names';
+
+const GRADES: readonly { readonly id: HarmGrade | 'all'; readonly label: string }[] = [
+  { id: 'all', label: 'All' },
+  { id: 'none', label: 'Wanted' },
+  { id: 'deadly', label: 'Deadly' },
+  { id: 'serious', label: 'Serious' },
+  { id: 'unpleasant', label: 'Unpleasant' },
+];
+const NOTHING = new Set<string>();
+
+/** The guide to leaf through: by form, by harm, by month, by a name in any language. */
+export function GuideScreen() {
+  const router = useRouter();
+  const wide = useWide();
+  const month = useToday().getMonth() + 1;
+  const [text, setText] = useState('');
+  const [grade, setGrade] = useState<HarmGrade | 'all'>('all');
+  const [plan, setPlan] = useState<string>();
+  const [now, setNow] = useState(false);
+  const found = useMemo(
+    () =>
+      searchTaxa(guide, text, undefined)
+        .map(({ taxon, name }) => ({ taxon, name }))
+        .filter(
+          ({ taxon }) =>
+            (grade === 'all' || (grade === 'none' ? taxon.taxon.parts.length > 0 : taxon.grade === grade)) &&
+            (plan === undefined || taxon.taxon.bodyPlan === plan) &&
+            (!now || usualIn(taxon.taxon, month)),
+        ),
+    [text, grade, plan, now, month],
+  );
+  const header = (
+    <View style={styles.head}>
+      <Title>The guide</Title>
+      <Small soft>
+        {guide.taxa.length} taxa. General knowledge, reviewed by no local expert. What it does not name, it
+        does not know.
+      </Small>
+      <View style={styles.name}>
+        <NameField text={text} placeholder="Name, in any language" onText={setText} />
+      </View>
+      <SharedName text={text} />
+      <ChipRow label="Which">
+        {GRADES.map(({ id, label }) => (
+          <Chip key={id} label={label} chosen={grade === id} onPress={() => setGrade(id)} />
+        ))}
+        <Chip kind="checkbox" label="To be met this month" chosen={now} onPress={() => setNow(!now)} />
+      </ChipRow>
+      <View style={styles.plans} role="radiogroup" aria-label="Form">
+        {guide.guide.bodyPlans.map((p) => (
+          <Pressable
+            key={p.id}
+            role="radio"
+            aria-checked={p.id === plan}
+            aria-label={`${p.name}: ${p.hint}`}
+            onPress={() => setPlan(p.id === plan ? undefined : p.id)}
+            style={[styles.plan, p.id === plan && styles.planChosen]}
+          >
+            <BodyPlanGlyph plan={p.id} size={34} colour={colour.ink} />
+          </Pressable>
+        ))}
+      </View>
+      <View style={styles.count}>
+        <Strong style={styles.grow}>
+          {found.length === 1 ? 'One' : found.length} of them
+          {plan ? ` · ${guide.guide.bodyPlans.find((p) => p.id === plan)?.name ?? ''}` : ''}
+        </Strong>
+        {text || plan || now || grade !== 'all' ? (
+          <Button
+            label="Show all"
+            tone="plain"
+            onPress={() => {
+              setText('');
+              setGrade('all');
+              setPlan(undefined);
+              setNow(false);
+            }}
+          />
+        ) : null}
+      </View>
+      <Rule />
+    </View>
+  );
+  return (
+    <Screen panes>
+      <FlatList
+        key={wide ? 'wide' : 'narrow'}
+        data={found}
+        keyExtractor={({ taxon }) => taxon.id}
+        numColumns={wide ? 3 : 1}
+        ListHeaderComponent={header}
+        ListEmptyComponent={
+          <Notice
+            title="None like that"
+            text="Nothing in this guide is all of it. Take something back, or leave it standing."
+          />
+        }
+        contentContainerStyle={styles.page}
+        initialNumToRender={9}
+        renderItem={({ item }) => (
+          <Entry
+            taxon={item.taxon}
+            name={item.name}
+            onOpen={() => router.push({ pathname: '/taxon/[id]', params: { id: item.taxon.id } })}
+          />
+        )}
+      />
+    </Screen>
+  );
+}
+
+function Entry({
+  taxon,
+  name,
+  onOpen,
+}: {
+  readonly taxon: CompiledTaxon;
+  readonly name: string | undefined;
+  readonly onOpen: () => void;
+}) {
+  const stage = taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
+  return (
+    <Pressable
+      role="link"
+      onPress={onOpen}
+      style={({ pressed }) => [styles.entry, pressed && styles.pressed]}
+    >
+      <View style={styles.plate}>
+        {stage ? (
+          <TaxonDrawing taxon={taxon} stage={stage} height={84} accent={NOTHING} scale={false} />
+        ) : null}
+      </View>
+      <View style={styles.grow}>
+        <Strong>{CommonName(taxon.id)}</Strong>
+        {name ? <Small>{name}</Small> : null}
+        <Small soft style={styles.scientific}>
+          {taxon.taxon.scientificName}
+        </Small>
+        <Small soft={taxon.grade === 'none'}>
+          {taxon.grade === 'none'
+            ? taxon.taxon.parts.length > 0
+              ? 'wanted'
+              : GRADE.none
+            : harmLine(taxon.id)}
+        </Small>
+      </View>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { padding: space.l, paddingBottom: space.xl },
+  head: { gap: space.m },
+  name: { maxWidth: 560, width: '100%' },
+  plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.xs },
+  plan: {
+    width: TARGET,
+    height: TARGET,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderRadius: corner,
+    borderWidth: stroke.medium,
+    borderColor: 'transparent',
+  },
+  planChosen: { borderColor: colour.ink, backgroundColor: colour.card },
+  count: { flexDirection: 'row', alignItems: 'center', minHeight: TARGET },
+  entry: {
+    flex: 1,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: 96,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.line,
+    paddingVertical: space.xs,
+  },
+  plate: { width: 72, alignItems: 'center' },
+  pressed: { opacity: 0.6 },
+  grow: { flex: 1 },
+  scientific: { fontStyle: 'italic' },
+});

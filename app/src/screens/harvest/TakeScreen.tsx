@@ -1,0 +1,289 @@
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { CompiledTaxon, FieldsOf, FindRecord, TaxonId } from '@pause/core';
+import { learnedYield, usualYield } from '@pause/core/harvest/preparing';
+import {
+  estimateOf,
+  mannerFor,
+  SCHOOL_SHARES,
+  stagesOf,
+  take,
+  usualWeights,
+  weighed,
+  type Take,
+  type TakeQuestion,
+  type Weights,
+} from '@pause/core/harvest/taking';
+import { isoOf } from '@pause/core/lib/day';
+import { pickingAt } from '@pause/core/outings';
+import { Body, Button, Heading, Rule, Screen, Small, space, Title, useWide } from '../../components';
+import {
+  lastTaken,
+  placeOfFind,
+  takenBefore,
+  takenToday,
+  useHarvests,
+  weighingsOf,
+  type Harvest,
+} from '../../notebook/harvests';
+import { leftIn, ownYields, pantryOf, type Pantry } from '../../notebook/pantry';
+import { useApp } from '../../notebook/store';
+import { useOwnHarvest } from '../../notebook/useOwnHarvest';
+import { placeOf, useDay, useEaters } from '../../notebook/usePlaces';
+import { bindsWords, patchWords, seenAs, weightOf } from '../../text/harvest';
+import { CommonName, upper } from '../../text/names';
+import { memberName } from '../../text/people';
+import { Ceilings } from './Ceilings';
+import { Collected } from './Collected';
+import { Manner } from './Manner';
+import { Told, type YieldOf } from './Told';
+
+/** How much of a find is taken: four ceilings, and the least of them. */
+export function TakeScreen() {
+  return (
+    <Collected render={(record, taxon, part) => <Taking record={record} taxon={taxon} wanted={part} />} />
+  );
+}
+
+function Taking({
+  record,
+  taxon,
+  wanted,
+}: {
+  readonly record: FindRecord;
+  readonly taxon: CompiledTaxon;
+  readonly wanted: string;
+}) {
+  const router = useRouter();
+  const wide = useWide();
+  const today = useDay();
+  const harvests = useHarvests();
+  const me = useApp((state) => state.me.person?.id ?? '');
+  const pages = useApp((state) => state.pages.all);
+  const eaters = useEaters().filter(({ fields }) => fields.eatsAlong !== false).length;
+  const at = Math.max(
+    0,
+    taxon.taxon.parts.findIndex((one) => one.part === wanted),
+  );
+  const part = taxon.taxon.parts[at];
+  const { id: own, told, tell } = useOwnHarvest(record, taxon.id, wanted);
+  const placeId = placeOfFind(record);
+  const placePage = placeId === undefined ? undefined : pages[placeId];
+  const place = placePage?.kind === 'place' ? placeOf(placePage) : undefined;
+  const of = { place: placeId, taxon: taxon.id, part: wanted };
+  const iso = isoOf(today);
+  const weights = weighed(usualWeights(of.part), weighingsOf(harvests, of, me));
+  const pantry = useMemo(() => pantryOf(pages), [pages]);
+  const yields = yieldsOf(pantry, { kingdom: taxon.taxon.kingdom, part }, taxon.id);
+  const answer = take(
+    questionOf({
+      record,
+      taxon,
+      part: of.part,
+      place: place?.fields,
+      told,
+      weights,
+      inStore:
+        told.need && yields.find((one) => Math.abs((told.need?.yield ?? 0) - one.yield) < 1e-6)?.inStore,
+      today: iso,
+      before: takenBefore(harvests, of, today, own),
+      earlier: takenToday(harvests, of, iso, own),
+    }),
+  );
+  const manner = mannerFor(taxon, at, told.invader);
+  const last = lastTaken(harvests, of, today, own);
+  const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
+  const left = (
+    <View style={[styles.column, wide && styles.grow]}>
+      <Answer take={answer} weights={weights} pieces={told.count && estimateOf(told.count, of.part).mid} />
+      {last ? (
+        <Small>
+          Taken here last{' '}
+          {last.daysAgo === 0 ? 'today' : last.daysAgo === 1 ? 'yesterday' : `${last.daysAgo} days ago`}, by{' '}
+          {last.person === me ? 'you' : group ? memberName(group, last.person) : 'somebody'}
+          {last.share === undefined ? '' : `: ${Math.round(last.share * 100)} % of it`}.
+        </Small>
+      ) : null}
+      {manner ? <Manner manner={manner} regrowth={taxon.taxon.regrowth?.text} /> : null}
+    </View>
+  );
+  const right = (
+    <View style={[styles.column, wide && styles.grow]}>
+      <Told
+        told={told}
+        part={part ? { id: part.part, name: part.name } : { id: wanted, name: '' }}
+        lifeForm={taxon.taxon.regrowth?.lifeForm}
+        eaters={Math.max(1, eaters)}
+        weights={weights}
+        yields={yields}
+        tell={tell}
+      />
+      <Button
+        label="Look again at home"
+        tone="outline"
+        style={styles.start}
+        onPress={() => router.push({ pathname: '/find/[id]/sort', params: { id: record.id } })}
+      />
+    </View>
+  );
+  return (
+    <Screen>
+      <View>
+        <Small soft>{[CommonName(taxon.id), part?.name, place?.name].filter(Boolean).join(' · ')}</Small>
+        <Title>How much</Title>
+      </View>
+      {wide ? (
+        <View style={styles.columns}>
+          {left}
+          {right}
+        </View>
+      ) : (
+        <>
+          {left}
+          {right}
+        </>
+      )}
+    </Screen>
+  );
+}
+
+interface Asked {
+  readonly record: FindRecord;
+  readonly taxon: CompiledTaxon;
+  readonly part: string;
+  readonly place: Partial<FieldsOf<'place'>> | undefined;
+  readonly told: Harvest;
+  readonly weights: Weights;
+  /** Grams that are in the pantry, so made. */
+  readonly inStore: number | undefined;
+  readonly today: string;
+  readonly before: NonNullable<TakeQuestion['patch']['taken']>;
+  readonly earlier: NonNullable<TakeQuestion['takenToday']>;
+}
+
+/**
+ * What was told, as the core is asked. A place that says what one may pick stands before what was told of the
+ * find.
+ */
+function questionOf({
+  record,
+  taxon,
+  part,
+  place,
+  told,
+  weights,
+  inStore,
+  today,
+  before,
+  earlier,
+}: Asked): TakeQuestion {
+  const picking = place && pickingAt(place, taxon.id, part, today);
+  return {
+    ...(told.need ? { need: { ...told.need, inStore } } : {}),
+    patch: {
+      lifeForm: taxon.taxon.regrowth?.lifeForm,
+      part,
+      ...(told.count ? { count: estimateOf(told.count, part), stages: stagesOf(told.count) } : {}),
+      invader: told.invader === true,
+      taken: before,
+    },
+    permission:
+      picking && picking.permission !== 'unknown'
+        ? picking.permission
+        : (record.context.permission ?? 'unknown'),
+    ...(picking?.perDay ? { perDay: picking.perDay } : {}),
+    persons: told.persons ?? 1,
+    takenToday: earlier,
+    ...(told.hands ? { hands: told.hands } : {}),
+    weights,
+  };
+}
+
+/**
+ * Ways of making a part ready: what each leaves of it, by own batches and what is usual, and how much of it
+ * stands in the pantry.
+ */
+export function yieldsOf(
+  pantry: Pantry,
+  {
+    kingdom,
+    part,
+  }: {
+    readonly kingdom: CompiledTaxon['taxon']['kingdom'];
+    readonly part: CompiledTaxon['taxon']['parts'][number] | undefined;
+  },
+  taxon: TaxonId,
+): YieldOf[] {
+  if (!part) return [];
+  const store = (method: 'cook' | 'dry') =>
+    pantry.batches.reduce((sum, batch) => {
+      const { contents = [], method: by } = batch.fields;
+      const left =
+        by === method &&
+        contents.length === 1 &&
+        contents[0]?.taxon === taxon &&
+        contents[0].part === part.part
+          ? leftIn(pantry, batch)
+          : undefined;
+      return sum + (left?.unit === 'g' ? left.amount : 0);
+    }, 0);
+  const by = (method: 'cook' | 'dry', label: string): YieldOf => ({
+    label,
+    ...learnedYield(usualYield({ kingdom, part }, method), ownYields(pantry, taxon, part.part, method)),
+    inStore: store(method),
+  });
+  return [{ label: 'As it is', yield: 1, batches: 0, inStore: 0 }, by('cook', 'Cooked'), by('dry', 'Dried')];
+}
+
+/** The amount, the picture, and what would change it. */
+function Answer({
+  take: answer,
+  weights,
+  pieces,
+}: {
+  readonly take: Take;
+  readonly weights: Weights;
+  readonly pieces: number | undefined;
+}) {
+  const { grams, patch } = answer;
+  return (
+    <View style={styles.block}>
+      <View role="status" aria-label="How much to take">
+        <Heading>
+          {grams === undefined
+            ? 'Not known yet'
+            : grams === 0
+              ? 'Take nothing'
+              : `Take up to ${weightOf(grams)}`}
+        </Heading>
+        {grams === undefined || grams === 0 ? null : <Body>{upper(seenAs(grams, weights))}.</Body>}
+      </View>
+      <Ceilings take={answer} />
+      <Body>{bindsWords(answer)}</Body>
+      <Rule />
+      {patch.reasons.map((reason) => (
+        <Small key={reason.code}>{patchWords(reason)}</Small>
+      ))}
+      {pieces === undefined ? null : (
+        <Small soft>
+          Others would take a tenth ({Math.floor(pieces * (SCHOOL_SHARES[0] ?? 0))}), a quarter (
+          {Math.floor(pieces * (SCHOOL_SHARES[1] ?? 0))}) or a third (
+          {Math.floor(pieces * (SCHOOL_SHARES[2] ?? 0))}), whatever it is.
+        </Small>
+      )}
+      <Small soft>
+        Weights are rough until you weigh one yourself; rates of growing back are general, and of no patch
+        that anybody measured.
+      </Small>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
+  column: { gap: space.xl },
+  grow: { flex: 1 },
+  block: { gap: space.m },
+  start: { alignSelf: 'flex-start' },
+});

@@ -1,0 +1,145 @@
+import { Link } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { Source } from '@pause/core/pantry';
+import { colour, Heading, Small, space, stroke, Strong, TARGET } from '../../components';
+import type { Pantry } from '../../notebook/pantry';
+import { useApp } from '../../notebook/store';
+import { placeOf } from '../../notebook/usePlaces';
+import { CommonName, partName, scientificName } from '../../text/names';
+import { amountWords, METHOD } from '../../text/pantry';
+import { memberName } from '../../text/people';
+import { isoDayName } from '../../text/places';
+import { portionWords } from './PantryScreen';
+
+/** All that it comes from, up to every find, with where, when and by whom; and what became of it. */
+export function Comes({ id, pantry }: { readonly id: string; readonly pantry: Pantry }) {
+  const batch = pantry.batches.find((one) => one.id === id);
+  const children = pantry.descent.children.get(id) ?? [];
+  const became = pantry.portions.filter((one) => children.includes(one.id));
+  const made = pantry.batches.filter((one) => children.includes(one.id));
+  return (
+    <View style={styles.block}>
+      <Heading>What it comes from</Heading>
+      <View role="list" aria-label="What it comes from">
+        {(batch?.fields.from ?? []).map((source) => (
+          <From key={source.id} source={source} pantry={pantry} seen={[id]} />
+        ))}
+      </View>
+      {became.length + made.length > 0 ? (
+        <>
+          <Heading>What came of it</Heading>
+          <View role="list" aria-label="What came of it">
+            {made.map((one) => (
+              <Line
+                key={one.id}
+                href={{ pathname: '/batch/[id]', params: { id: one.id } }}
+                name={one.fields.name ?? 'A batch'}
+                line={one.fields.on ? isoDayName(one.fields.on) : ''}
+              />
+            ))}
+            {became.map((one) => (
+              <Line
+                key={one.id}
+                href={{ pathname: '/portion/[id]', params: { id: one.id } }}
+                name={portionWords(pantry, one)}
+                line={one.fields.at ? isoDayName(one.fields.at.slice(0, 10)) : ''}
+              />
+            ))}
+          </View>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+function Line({
+  href,
+  name,
+  line,
+}: {
+  readonly href: React.ComponentProps<typeof Link>['href'];
+  readonly name: string;
+  readonly line: string;
+}) {
+  return (
+    <View role="listitem">
+      <Link href={href} asChild>
+        <Pressable role="link" style={styles.line}>
+          <Strong style={styles.underlined}>{name}</Strong>
+          {line ? <Small soft>{line}</Small> : null}
+        </Pressable>
+      </Link>
+    </View>
+  );
+}
+
+function From({
+  source,
+  pantry,
+  seen,
+}: {
+  readonly source: Source;
+  readonly pantry: Pantry;
+  readonly seen: readonly string[];
+}) {
+  const groups = useApp((state) => state.me.person?.groups);
+  const me = useApp((state) => state.me.person?.id);
+  const { id, of, amount } = source;
+  const some = amount ? `${amountWords(amount)} of it` : undefined;
+  if (seen.includes(id)) return null;
+  const who = (person: string, group: string | undefined) => {
+    const known = groups?.find((one) => one.id === group);
+    return person === me ? undefined : known ? memberName(known, person) : undefined;
+  };
+  if (of === 'batch') {
+    const batch = pantry.batches.find((one) => one.id === id);
+    if (!batch) return <Small soft>A batch that is not shared here</Small>;
+    const { name = 'A batch', method, on, from = [] } = batch.fields;
+    return (
+      <View role="listitem">
+        <Line
+          href={{ pathname: '/batch/[id]', params: { id } }}
+          name={name}
+          line={[method && METHOD[method][1], on && isoDayName(on), who(batch.person, batch.group), some]
+            .filter(Boolean)
+            .join(' · ')}
+        />
+        <View role="list" aria-label={`What ${name} comes from`} style={styles.deeper}>
+          {from.map((one) => (
+            <From key={one.id} source={one} pantry={pantry} seen={[...seen, id]} />
+          ))}
+        </View>
+      </View>
+    );
+  }
+  const harvest = pantry.harvests.find((one) => one.id === id);
+  const page = pantry.pages[id];
+  if (!harvest)
+    return <Line href={{ pathname: '/find/[id]', params: { id } }} name="A find" line={some ?? ''} />;
+  const { taxon = '', part = '', on, place, find = '', taken } = harvest.fields;
+  const placePage = place === undefined ? undefined : pantry.pages[place];
+  return (
+    <Line
+      href={{ pathname: '/find/[id]', params: { id: find } }}
+      name={`${CommonName(taxon)}, ${partName(taxon, part)}`}
+      line={[
+        scientificName(taxon),
+        on && isoDayName(on),
+        placePage?.kind === 'place' && placeOf(placePage).name,
+        who(harvest.person, page?.group),
+        taken &&
+          `${taken.amount} ${taken.unit === 'g' ? 'g' : `${taken.unit}${taken.amount === 1 ? '' : 's'}`} taken`,
+        some,
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  line: { minHeight: TARGET, justifyContent: 'center', paddingVertical: space.xs },
+  underlined: { textDecorationLine: 'underline' },
+  deeper: { paddingLeft: space.m, borderLeftWidth: stroke.medium, borderLeftColor: colour.line },
+});

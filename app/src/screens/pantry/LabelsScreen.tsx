@@ -1,0 +1,193 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isEaten, leftOutOf, mustBeCooked } from '@pause/core/harvest/preparing';
+import { dayOf, isoOf } from '@pause/core/lib/day';
+import { labelAddress, labelLines, type BatchFields } from '@pause/core/pantry';
+import {
+  Body,
+  Button,
+  Chip,
+  ChipRow,
+  colour,
+  Heading,
+  Loading,
+  Notice,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  stroke,
+  Title,
+} from '../../components';
+import { guide } from '../../deciding/guide';
+import { isThere, placesOf, usePantry, type BatchPage, type Pantry } from '../../notebook/pantry';
+import { useApp } from '../../notebook/store';
+import { partName, scientificName } from '../../text/names';
+import { METHOD, stepWords, STORE } from '../../text/pantry';
+import { isoDayName } from '../../text/places';
+import { keepsFor, madesOf, stepsOf } from './batch';
+import { Square } from './Square';
+
+/** Labels to print: one, or a sheet of all that stand on the shelf. */
+export function LabelsScreen() {
+  const { id } = useLocalSearchParams<{ id?: string }>();
+  const pantry = usePantry();
+  const [all, setAll] = useState(id === undefined);
+  const [times, setTimes] = useState(1);
+  if (!pantry.ready)
+    return (
+      <Screen>
+        <Loading what="Opening the notebook …" />
+      </Screen>
+    );
+  const batches = all
+    ? pantry.batches.filter((batch) => isThere(pantry, batch))
+    : pantry.batches.filter((one) => one.id === id);
+  return (
+    <Screen>
+      <View style={styles.block} {...NOT_PRINTED}>
+        <Title>Labels</Title>
+        <Body>In plain words, for the jar; the square leads back to all that it comes from.</Body>
+        {id === undefined ? null : (
+          <ChipRow label="Which">
+            <Chip label="This one" chosen={!all} onPress={() => setAll(false)} />
+            <Chip label="All on the shelf" chosen={all} onPress={() => setAll(true)} />
+          </ChipRow>
+        )}
+        <ChipRow label="How many of each">
+          {[1, 2, 4, 8].map((one) => (
+            <Chip
+              key={one}
+              label={one === 1 ? 'Once' : one === 2 ? 'Twice' : `${one} times`}
+              chosen={times === one}
+              onPress={() => setTimes(one)}
+            />
+          ))}
+        </ChipRow>
+        {batches.length === 0 ? (
+          <Notice title="Nothing to label" text="What you make is listed here." />
+        ) : (
+          <Button label="Print them" style={styles.start} onPress={() => window.print()} />
+        )}
+      </View>
+      <View style={styles.sheet} role="list" aria-label="Labels">
+        {batches.flatMap((batch) =>
+          Array.from({ length: times }, (_, at) => (
+            <Label key={`${batch.id} ${at}`} batch={batch} pantry={pantry} />
+          )),
+        )}
+      </View>
+    </Screen>
+  );
+}
+const NOT_PRINTED = { dataSet: { print: 'no' } } as object;
+
+/** What a label says, line by line. */
+export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] {
+  const { id, fields } = batch;
+  const { name = 'A batch', contents = [], method, on, bestBefore, readyOn, steps: done = [] } = fields;
+  const places = placesOf(pantry, id);
+  const mades = madesOf(contents);
+  const steps = stepsOf(fields, pantry);
+  // As long as it stands in the light, it does not stand where it is kept afterwards.
+  const standing = readyOn === undefined ? steps.find(({ code }) => code === 'stand-in-light') : undefined;
+  const keeping = keepsFor(fields);
+  return labelLines({
+    id,
+    name,
+    contents: contents.map(({ taxon, part }) => ({
+      scientificName: scientificName(taxon),
+      part: partName(taxon, part),
+    })),
+    method: method ? METHOD[method][1] : '',
+    ...(on ? { on: isoDayName(on) } : {}),
+    ...(bestBefore ? { bestBefore: isoDayName(bestBefore) } : {}),
+    ...(standing
+      ? { store: 'Stands in the light, covered with a cloth' }
+      : keeping
+        ? { store: `Keep ${STORE[keeping.store]}` }
+        : {}),
+    ...(places.length > 0 ? { place: places.join(', ') } : {}),
+    ...(by === '' ? {} : { by }),
+    warnings: [
+      ...(standing && on ? [`Strain it on ${isoDayName(isoOf(dayOf(on) + (standing.days ?? 0)))}`] : []),
+      ...(mades.some(({ part }) => !isEaten(part))
+        ? ['For whole skin only, not for eating', ...skinCautions(contents)]
+        : []),
+      ...(method !== 'cook' && mades.some(mustBeCooked) ? ['Cook it before it is eaten'] : []),
+      ...leftOutOf(steps, done).map(({ step, why }) => `Left out: ${stepWords(step)}. ${why}`),
+    ],
+  });
+}
+
+/** What the guide says to everybody who puts it on the skin: to keep it out of the sun, never on a wound. */
+function skinCautions(contents: BatchFields['contents']): string[] {
+  const cautions = contents.flatMap(({ taxon }) => guide.taxon(taxon)?.taxon.cautions ?? []);
+  return [
+    ...new Set(
+      cautions
+        .filter(
+          (one) =>
+            one.for === 'everyone' &&
+            (one.routes ?? []).some((route) => route === 'skin' || route === 'wound'),
+        )
+        .map(({ text }) => text),
+    ),
+  ];
+}
+
+function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: Pantry }) {
+  const groups = useApp((state) => state.me.person?.groups);
+  const me = useApp((state) => state.me.person);
+  const by =
+    batch.person === me?.id
+      ? me.name
+      : (groups?.flatMap(({ members }) => [...members]).find(({ person }) => person === batch.person)?.name ??
+        '');
+  const [name = '', ...lines] = linesOf(batch, pantry, by);
+  return (
+    <View role="listitem" aria-label={`Label of ${name}`} style={styles.label}>
+      <View style={styles.words}>
+        <Heading style={styles.ink}>{name}</Heading>
+        {lines.map((line, at) =>
+          at === lines.length - 1 ? (
+            <SmallStrong key={line} style={styles.ink}>
+              {line}
+            </SmallStrong>
+          ) : (
+            <Small key={line} style={styles.ink}>
+              {line}
+            </Small>
+          ),
+        )}
+      </View>
+      <Square
+        text={labelAddress(window.location.origin, batch.id)}
+        size={104}
+        label={`A square that leads to ${name}`}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.m },
+  start: { alignSelf: 'flex-start' },
+  sheet: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
+  // Paper is white, whatever the screen is.
+  label: {
+    flexDirection: 'row',
+    gap: space.m,
+    alignItems: 'center',
+    padding: space.m,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    backgroundColor: '#FFFFFF',
+    flexGrow: 1,
+    flexBasis: 320,
+    maxWidth: 460,
+  },
+  words: { flex: 1 },
+  ink: { color: '#14201B' },
+});

@@ -1,0 +1,249 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import {
+  Body,
+  Button,
+  colour,
+  corner,
+  Field,
+  Heading,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  space,
+  stroke,
+  Strong,
+  Title,
+} from '../../components';
+import { now } from '../../notebook/actions';
+import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from '../../notebook/pantry';
+import { useAct, useApp } from '../../notebook/store';
+import { tellOf } from '../../notebook/tell';
+import { momentWords } from '../../text/days';
+import { CommonName, partName, scientificName } from '../../text/names';
+import { amountWords, COOKING, METHOD, SPOILS } from '../../text/pantry';
+import { isoDayName } from '../../text/places';
+import { spoilsFor } from './batch';
+import { portionWords } from './PantryScreen';
+
+/** What was eaten, used or given: of what, by whom, and how it went. */
+export function PortionPage() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const pantry = usePantry();
+  const portion = pantry.portions.find((one) => one.id === id);
+  if (!pantry.ready)
+    return (
+      <Screen>
+        <Loading what="Opening the notebook …" />
+      </Screen>
+    );
+  if (!portion)
+    return (
+      <Screen>
+        <Notice
+          whole
+          title="There is no such page"
+          text="The address names a meal that is not in this notebook."
+        />
+      </Screen>
+    );
+  return <Portion portion={portion} pantry={pantry} />;
+}
+
+function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry: Pantry }) {
+  const act = useAct();
+  const router = useRouter();
+  const me = useApp((state) => state.me.person?.id);
+  const [text, setText] = useState('');
+  const {
+    id,
+    person,
+    fields: { what = 'meal', at, of = [], who = [], cooked, toWhom, signs = [] },
+  } = portion;
+  const feel = () => {
+    void act(
+      tellOf(id, 'portion', ({ signs: all = [] }) => ({
+        signs: [...all, { at: act(now()), text: text.trim() }],
+      })),
+    );
+    setText('');
+  };
+  return (
+    <Screen>
+      <View>
+        <Small soft>{at ? momentWords(new Date(at)) : ''}</Small>
+        <Title>{portionWords(pantry, portion)}</Title>
+        {cooked ? (
+          <Body>
+            {COOKING[cooked.how]}
+            {cooked.minutes === undefined ? '' : `, ${cooked.minutes} minutes`}
+          </Body>
+        ) : null}
+      </View>
+      <View style={styles.block}>
+        <Heading>Of what</Heading>
+        <View role="list" aria-label="Of what">
+          <Rule strong />
+          {of.map((source) => {
+            const from = sourceOf(pantry, source);
+            const name =
+              from === undefined
+                ? 'A find'
+                : from.name === ''
+                  ? CommonName(from.contents[0]?.taxon ?? '')
+                  : from.name;
+            return (
+              <View key={source.id} role="listitem">
+                <View style={styles.line}>
+                  <View style={styles.grow}>
+                    <Strong>{name}</Strong>
+                    <Small soft>
+                      {from?.contents
+                        .map((one) => `${scientificName(one.taxon)}, ${partName(one.taxon, one.part)}`)
+                        .join('; ')}
+                    </Small>
+                  </View>
+                  <Button
+                    label="Open"
+                    aria-label={`Open ${name}`}
+                    tone="plain"
+                    onPress={() =>
+                      router.push({
+                        pathname: source.of === 'batch' ? '/batch/[id]' : '/find/[id]',
+                        params: { id: source.id },
+                      })
+                    }
+                  />
+                </View>
+                <Rule />
+              </View>
+            );
+          })}
+        </View>
+        {who.length > 0 ? (
+          <Body>
+            {what === 'meal' ? 'Eaten by' : 'On'} {who.join(', ')}.
+          </Body>
+        ) : null}
+      </View>
+      {what === 'gift' ? <GiftNote portion={portion} pantry={pantry} toWhom={toWhom ?? ''} /> : null}
+      {what === 'meal' || what === 'outward' ? (
+        <View style={styles.block}>
+          <Heading>How it went</Heading>
+          {signs.length === 0 ? <Body>Nobody has felt anything so far.</Body> : null}
+          <View role="list" aria-label="What was felt">
+            {signs.map((one) => (
+              <View key={one.at} role="listitem">
+                <Body>
+                  {momentWords(new Date(one.at))}: {one.text}
+                </Body>
+              </View>
+            ))}
+          </View>
+          {person === me ? (
+            <>
+              <Field
+                label="Somebody felt something"
+                value={text}
+                onChangeText={setText}
+                maxLength={120}
+                hint="Who, and what."
+              />
+              <Button
+                label="Put it down"
+                tone="outline"
+                disabled={text.trim() === ''}
+                style={styles.start}
+                onPress={feel}
+              />
+            </>
+          ) : null}
+          {signs.length > 0 ? (
+            <Strong>Do not wait for more of it: call, and have the sheet ready.</Strong>
+          ) : null}
+          <Button
+            label="Someone is ill after it"
+            tone={signs.length > 0 ? 'ink' : 'outline'}
+            style={styles.start}
+            onPress={() => router.push({ pathname: '/sheet/[id]', params: { id } })}
+          />
+        </View>
+      ) : null}
+    </Screen>
+  );
+}
+
+/** What goes with it: to be printed and handed over. */
+function GiftNote({
+  portion,
+  pantry,
+  toWhom,
+}: {
+  readonly portion: Page;
+  readonly pantry: Pantry;
+  readonly toWhom: string;
+}) {
+  const me = useApp((state) => state.me.person?.name ?? '');
+  const batches = (portion.fields.of ?? []).flatMap(({ id, amount }) =>
+    pantry.batches.filter((one) => one.id === id).map((batch) => ({ batch, amount })),
+  );
+  return (
+    <View style={styles.block}>
+      <View style={styles.note} role="article" aria-label="A note to hand over">
+        <Heading>For {toWhom}</Heading>
+        {batches.map(({ batch: { id, fields }, amount }) => (
+          <View key={id}>
+            <Strong>
+              {fields.name}
+              {amount ? `, ${amountWords(amount)}` : ''}
+            </Strong>
+            <Body>
+              {(fields.contents ?? [])
+                .map(
+                  (one) =>
+                    `${CommonName(one.taxon)} (${scientificName(one.taxon)}), ${partName(one.taxon, one.part)}`,
+                )
+                .join('; ')}
+              ; {fields.method ? METHOD[fields.method][1] : ''}
+              {fields.on ? `, ${isoDayName(fields.on)}` : ''}.
+            </Body>
+            {fields.bestBefore ? <Body>Best before {isoDayName(fields.bestBefore)}.</Body> : null}
+            {spoilsFor(fields).map((one) => (
+              <Body key={one}>{SPOILS[one]}</Body>
+            ))}
+          </View>
+        ))}
+        <Body>
+          Gathered wild, and looked at piece by piece by {me}. The first time only a little, and nothing else
+          that is new that day. Whoever feels unwell after it calls the poison service, with this note at
+          hand.
+        </Body>
+      </View>
+      <Button
+        label="Print the note"
+        tone="outline"
+        style={styles.start}
+        {...({ dataSet: { print: 'no' } } as object)}
+        onPress={() => window.print()}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  line: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
+  grow: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
+  note: {
+    gap: space.s,
+    padding: space.l,
+    backgroundColor: colour.card,
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    borderRadius: corner,
+  },
+});

@@ -1,0 +1,94 @@
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { reminderDue } from '@pause/core/pantry/tasting';
+import { Button, colour, corner, Small, space, Strong } from '../../components';
+import { usePantry, type Pantry } from '../../notebook/pantry';
+import { useRecalls, type Recalls } from '../../notebook/recalls';
+import { useToday } from '../../notebook/useFinds';
+import { commonName } from '../../text/names';
+
+/**
+ * Something that was gathered or made no longer stands: said wherever one begins, until somebody has seen to
+ * it.
+ */
+export function RecallNotice({ recalls: { open, run } }: { readonly recalls: Recalls }) {
+  const router = useRouter();
+  if (run)
+    return (
+      <Small soft>
+        The notebook asks everything again by the newer guide: {run.done} of {run.total} finds.
+      </Small>
+    );
+  const made = open.filter(({ kind }) => kind !== 'find');
+  if (open.length === 0) return null;
+  const most = made.length > 0 ? made : open;
+  return (
+    <View style={styles.notice} role="status" aria-label="In question">
+      <Strong>
+        {most.length === 1 ? 'One thing' : `${most.length} things`} you {made.length > 0 ? 'have' : 'found'}{' '}
+        no longer {most.length === 1 ? 'stands' : 'stand'}
+      </Strong>
+      <Small>
+        {made.length > 0
+          ? 'Eat nothing of it until you have looked at why.'
+          : 'It was collected, and would not be now.'}
+      </Small>
+      <Button
+        label="What, and why"
+        tone="outline"
+        style={styles.start}
+        onPress={() => router.push('/recall')}
+      />
+    </View>
+  );
+}
+
+/** Somebody tasted something new, and should be asked how they are. */
+function Reminders({ tastes }: Pick<Pantry, 'tastes'>) {
+  const router = useRouter();
+  const now = useToday();
+  const due = tastes.flatMap(
+    ({ id, fields: { at, eater = 'Somebody', taxon = '', asked = [], signs = [], ended } }) => {
+      const hours =
+        at === undefined || ended
+          ? undefined
+          : reminderDue(at, [...asked, ...signs.map((one) => one.at)], now);
+      return hours === undefined ? [] : [{ id, hours, eater, taxon }];
+    },
+  );
+  return (
+    <>
+      {due.map(({ id, hours, eater, taxon }) => (
+        <View key={id} style={styles.notice} role="status" aria-label="To be asked">
+          <Strong>How is {eater}?</Strong>
+          <Small>
+            {hours === 1 ? 'An hour has' : `${hours} hours have`} gone since the first taste of{' '}
+            {commonName(taxon)}.
+          </Small>
+          <Button
+            label="Put it down"
+            tone="outline"
+            style={styles.start}
+            onPress={() => router.push({ pathname: '/taste/[id]', params: { id } })}
+          />
+        </View>
+      ))}
+    </>
+  );
+}
+
+/** The same for the first screen, where the pantry is not open. */
+export function Recalled() {
+  const pantry = usePantry();
+  return (
+    <>
+      <RecallNotice recalls={useRecalls(pantry)} />
+      <Reminders tastes={pantry.tastes} />
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  notice: { gap: space.xs, padding: space.m, backgroundColor: colour.pause, borderRadius: corner },
+  start: { alignSelf: 'flex-start', marginTop: space.xs },
+});

@@ -1,0 +1,186 @@
+import { Link } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { isoOf } from '@pause/core/lib/day';
+import type { Recalled } from '@pause/core/pantry/recall';
+import {
+  Body,
+  Button,
+  colour,
+  Heading,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  space,
+  stroke,
+  Strong,
+  TARGET,
+  Title,
+} from '../../components';
+import { now } from '../../notebook/actions';
+import { usePantry, type Pantry } from '../../notebook/pantry';
+import { recallKey, useRecalls } from '../../notebook/recalls';
+import { useAct } from '../../notebook/store';
+import { tellOf } from '../../notebook/tell';
+import { useFinds, useToday } from '../../notebook/useFinds';
+import { useDay } from '../../notebook/usePlaces';
+import { dayWords } from '../../text/days';
+import { CommonName } from '../../text/names';
+import { causeWords, measureWords } from '../../text/pantry';
+import { portionWords } from './PantryScreen';
+
+/** Everything that descends from what no longer stands: why, by which way, and what to do with it. */
+export function RecallScreen() {
+  const pantry = usePantry();
+  const recalls = useRecalls(pantry);
+  const nameOf = useNames(pantry);
+  if (!pantry.ready || !recalls.ready)
+    return (
+      <Screen>
+        <Loading what="Asking everything that was collected once more …" />
+      </Screen>
+    );
+  const rest = recalls.all.filter((one) => !recalls.open.includes(one));
+  return (
+    <Screen>
+      <View>
+        <Title>What no longer holds</Title>
+        <Body soft>
+          When a guide is corrected, a reading taken back, a stray found or a decision changed, all that was
+          made of it is found again.
+        </Body>
+      </View>
+      {recalls.all.length === 0 ? (
+        <Notice
+          title="Everything holds"
+          text="By all that is on record here, and by the guide in force, what was collected would be collected again."
+        />
+      ) : null}
+      <View role="list" aria-label="To be seen to">
+        {recalls.open.map((one) => (
+          <Hit key={one.id} one={one} nameOf={nameOf} onSeen={() => recalls.seenTo(one)} />
+        ))}
+      </View>
+      {rest.length > 0 ? (
+        <View style={styles.block}>
+          <Heading>Seen to</Heading>
+          <View role="list" aria-label="Seen to">
+            {rest.map((one) => (
+              <View key={one.id} role="listitem" style={styles.seen}>
+                <Strong>{nameOf(one.id)}</Strong>
+                <Small soft>{one.causes.map((cause) => causeWords(cause, nameOf(cause.of))).join(' ')}</Small>
+                <Rule />
+              </View>
+            ))}
+          </View>
+        </View>
+      ) : null}
+    </Screen>
+  );
+}
+
+/** What anything that can be in question is called here. */
+export function useNames(pantry: Pantry): (id: string) => string {
+  const finds = useFinds().items;
+  const today = useToday();
+  return (id) => {
+    const find = finds.find((one) => one.id === id);
+    if (find)
+      return `Find ${find.number ?? ''} ${find.target === undefined ? '' : CommonName(find.target)}`
+        .replace(/\s+/g, ' ')
+        .trim();
+    const batch = pantry.batches.find((one) => one.id === id);
+    if (batch) return batch.fields.name ?? 'A batch';
+    const harvest = pantry.harvests.find((one) => one.id === id);
+    if (harvest) return `Harvest of ${CommonName(harvest.fields.taxon ?? '').toLowerCase()}`;
+    const portion = pantry.portions.find((one) => one.id === id);
+    if (portion)
+      return `${portionWords(pantry, portion)}${portion.fields.at ? `, ${dayWords(new Date(portion.fields.at), today)}` : ''}`;
+    const taste = pantry.tastes.find((one) => one.id === id);
+    return taste
+      ? `First taste of ${CommonName(taste.fields.taxon ?? '').toLowerCase()}`
+      : 'A find that is not shared here';
+  };
+}
+
+function hrefOf({ id, kind, way }: Recalled) {
+  if (kind === 'batch') return { pathname: '/batch/[id]', params: { id } } as const;
+  if (kind === 'portion') return { pathname: '/portion/[id]', params: { id } } as const;
+  if (kind === 'taste') return { pathname: '/taste/[id]', params: { id } } as const;
+  return {
+    pathname: kind === 'harvest' ? '/find/[id]/sort' : '/find/[id]',
+    params: { id: kind === 'harvest' ? (way.at(-2) ?? id) : id },
+  } as const;
+}
+
+function Hit({
+  one,
+  nameOf,
+  onSeen,
+}: {
+  readonly one: Recalled;
+  readonly nameOf: (id: string) => string;
+  readonly onSeen: () => void;
+}) {
+  const act = useAct();
+  const today = isoOf(useDay());
+  const [word, what] = measureWords(one);
+  const seen = (did: 'held' | 'discarded') => {
+    onSeen();
+    if (one.kind === 'batch')
+      void act(
+        tellOf(one.id, 'batch', () => ({
+          recalled: { at: act(now()), because: recallKey(one), did },
+          ...(did === 'discarded' ? { ended: { on: today, why: 'thrown-out' as const } } : {}),
+        })),
+      );
+  };
+  return (
+    <View role="listitem" style={styles.hit} aria-label={nameOf(one.id)}>
+      <Link href={hrefOf(one)} asChild>
+        <Pressable role="link" style={styles.name}>
+          <Strong style={styles.underlined}>{nameOf(one.id)}</Strong>
+        </Pressable>
+      </Link>
+      <Heading>{word}</Heading>
+      <Body>{what}</Body>
+      {one.causes.map((cause) => (
+        <Body key={`${cause.code} ${cause.of}`}>{causeWords(cause, nameOf(cause.of))}</Body>
+      ))}
+      {one.way.length > 1 ? <Small soft>{one.way.map(nameOf).join(' → ')}</Small> : null}
+      <View style={styles.ways}>
+        {one.kind === 'batch' ? (
+          <Button label="It is thrown out" tone="outline" onPress={() => seen('discarded')} />
+        ) : null}
+        <Button
+          label={
+            one.kind === 'portion'
+              ? one.measure === 'warn'
+                ? 'They are told'
+                : 'They are asked'
+              : 'It is put aside'
+          }
+          tone="outline"
+          onPress={() => seen('held')}
+        />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  hit: {
+    gap: space.s,
+    padding: space.m,
+    marginBottom: space.m,
+    borderLeftWidth: stroke.thick * 2,
+    borderLeftColor: colour.ink,
+    backgroundColor: colour.card,
+  },
+  name: { minHeight: TARGET, justifyContent: 'center' },
+  underlined: { textDecorationLine: 'underline' },
+  seen: { gap: space.xs, paddingTop: space.s },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+});

@@ -1,0 +1,193 @@
+import { useRouter } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { batchOfAddress, shortCode } from '@pause/core/pantry';
+import {
+  Body,
+  Button,
+  colour,
+  corner,
+  Field,
+  Heading,
+  Screen,
+  space,
+  stroke,
+  Strong,
+  Title,
+} from '../../components';
+import { chooseFile } from '../../lib/files';
+import { usePantry } from '../../notebook/pantry';
+
+/** Reads a label: by the camera, from a picture, or by its letters. */
+export function ScanScreen() {
+  const router = useRouter();
+  const pantry = usePantry();
+  const [said, setSaid] = useState<string>();
+  const [code, setCode] = useState('');
+  const [filming, setFilming] = useState(false);
+  const open = (text: string | undefined, what: string) => {
+    const id = text === undefined ? undefined : batchOfAddress(text);
+    if (id === undefined)
+      setSaid(
+        text === undefined
+          ? `No square was found ${what}. More light, and the whole square with the white around it.`
+          : 'This square is of no label of Pause.',
+      );
+    else router.replace({ pathname: '/batch/[id]', params: { id } });
+  };
+  const typed = pantry.batches.find(({ id }) => shortCode(id) === code.trim().toUpperCase());
+  const fromPicture = async () => {
+    const file = await chooseFile('image/*');
+    if (!file) return;
+    setSaid(undefined);
+    try {
+      open(await readSquare(file), 'in the picture');
+    } catch {
+      setSaid('This is no picture that can be read.');
+    }
+  };
+  return (
+    <Screen>
+      <Title>Read a label</Title>
+      {filming ? (
+        <Camera
+          onText={(text) => {
+            setFilming(false);
+            open(text, '');
+          }}
+          onFail={(why) => {
+            setFilming(false);
+            setSaid(why);
+          }}
+        />
+      ) : (
+        <Button
+          label="With the camera"
+          onPress={() => {
+            setSaid(undefined);
+            setFilming(true);
+          }}
+        />
+      )}
+      {filming ? <Button label="Stop" tone="outline" onPress={() => setFilming(false)} /> : null}
+      <Button label="From a picture" tone="outline" onPress={() => void fromPicture()} />
+      {said === undefined ? null : <Strong role="alert">{said}</Strong>}
+      <View style={styles.block}>
+        <Heading>Or by its letters</Heading>
+        <Field
+          label="The eight letters at the end of the label"
+          value={code}
+          onChangeText={setCode}
+          maxLength={12}
+          autoCapitalize="characters"
+        />
+        {code.trim().length >= 8 && !typed ? <Body>No batch of this notebook has these.</Body> : null}
+        <Button
+          label="Open it"
+          tone="outline"
+          disabled={!typed}
+          style={styles.start}
+          onPress={() => {
+            if (typed) router.replace({ pathname: '/batch/[id]', params: { id: typed.id } });
+          }}
+        />
+      </View>
+    </Screen>
+  );
+}
+
+/**
+ * Pictures are read at this width at most: a square on a label is large in it, and more would only take
+ * longer.
+ */
+const MOST_PIXELS = 1600;
+
+/** The text of the square in a picture; nothing where there is none. */
+export async function readSquare(file: Blob): Promise<string | undefined> {
+  const picture = await createImageBitmap(file);
+  const scale = Math.min(1, MOST_PIXELS / Math.max(picture.width, picture.height));
+  return squareIn(picture, Math.round(picture.width * scale), Math.round(picture.height * scale));
+}
+
+async function squareIn(
+  source: CanvasImageSource,
+  width: number,
+  height: number,
+): Promise<string | undefined> {
+  const canvas = Object.assign(document.createElement('canvas'), { width, height });
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  if (!context || width === 0 || height === 0) return undefined;
+  context.drawImage(source, 0, 0, width, height);
+  const { default: jsQr } = await import('jsqr');
+  return jsQr(context.getImageData(0, 0, width, height).data, width, height)?.data;
+}
+
+const LOOK_MS = 250;
+
+function Camera({
+  onText,
+  onFail,
+}: {
+  readonly onText: (text: string) => void;
+  readonly onFail: (why: string) => void;
+}) {
+  const place = useRef<HTMLDivElement>(null);
+  const told = useRef({ onText, onFail });
+  useEffect(() => {
+    told.current = { onText, onFail };
+  });
+  useEffect(() => {
+    const ended = { is: false };
+    let stream: MediaStream | undefined;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const begin = async () => {
+      if (!('mediaDevices' in navigator)) throw new Error('none');
+      stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
+      if (ended.is) return;
+      const video = Object.assign(document.createElement('video'), {
+        srcObject: stream,
+        muted: true,
+        playsInline: true,
+      });
+      Object.assign(video.style, { width: '100%', display: 'block' });
+      place.current?.append(video);
+      await video.play();
+      const look = async () => {
+        const text = await squareIn(video, video.videoWidth, video.videoHeight);
+        if (ended.is) return;
+        if (text !== undefined) told.current.onText(text);
+        else timer = setTimeout(() => void look(), LOOK_MS);
+      };
+      await look();
+    };
+    begin().catch(() => {
+      if (!ended.is)
+        told.current.onFail(
+          'This device gives no picture of a camera; it may not be allowed to. Take a photo, and read it from there.',
+        );
+    });
+    return () => {
+      ended.is = true;
+      clearTimeout(timer);
+      for (const track of stream?.getTracks() ?? []) track.stop();
+    };
+  }, []);
+  return (
+    <View style={styles.camera} role="img" aria-label="What the camera sees">
+      <div ref={place} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s, marginTop: space.l },
+  start: { alignSelf: 'flex-start' },
+  camera: {
+    minHeight: 220,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    borderRadius: corner,
+    overflow: 'hidden',
+    backgroundColor: colour.shade,
+  },
+});

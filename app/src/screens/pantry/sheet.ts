@@ -1,0 +1,246 @@
+import { edited, type CompiledTaxon, type FindRecord } from '@pause/core';
+import { ancestorsOf, descendantsOf, type Descent } from '@pause/core/pantry';
+import type { CouldBe } from '@pause/core/pantry/recall';
+import { guide } from '../../deciding/guide';
+import type { BatchPage, Pantry, PortionPage } from '../../notebook/pantry';
+import { recordOf } from '../../notebook/recalls';
+import type { Thunk } from '../../notebook/store';
+import { momentWords } from '../../text/days';
+import {
+  characterName,
+  CHOICE,
+  CommonName,
+  GRADE,
+  harmLine,
+  lowerFirst,
+  OUTCOME,
+  partName,
+  readingWords,
+  SURENESS,
+} from '../../text/names';
+import { amountWords, COOKING, METHOD, SIGN, stepWords } from '../../text/pantry';
+import { isoDayName } from '../../text/places';
+import { stepsOf } from './batch';
+import { portionWords } from './PantryScreen';
+
+/** One page for whoever treats somebody: all that is on record of what was eaten, in plain words. */
+
+export interface SheetPart {
+  readonly title: string;
+  readonly lines: readonly string[];
+}
+export interface Sheet {
+  readonly title: string;
+  readonly finds: readonly string[];
+  readonly parts: readonly SheetPart[];
+}
+/** What only somebody there can tell. */
+export interface Typed {
+  readonly who: string;
+  readonly when: string;
+  readonly amount: string;
+  readonly signs: string;
+}
+export const NOTHING_TYPED: Typed = { who: '', when: '', amount: '', signs: '' };
+
+/** The finds that something goes back to: itself, where it is one. */
+export function findsBehind(descent: Descent, id: string): string[] {
+  const above = ancestorsOf(descent, id).filter((one) => descent.kinds.get(one) === 'find');
+  return above.length > 0 ? above : [id];
+}
+export const recordsBehind =
+  (ids: readonly string[]): Thunk<Promise<FindRecord[]>> =>
+  async (dispatch) =>
+    (await Promise.all(ids.map((id) => dispatch(recordOf(id))))).flatMap((one) => one ?? []);
+
+/**
+ * "deadly; amatoxins: destroys the liver. Silent for six to twenty-four hours; then …": when it shows is said
+ * once.
+ */
+function harmWords({
+  id,
+  grade,
+  taxon: {
+    harm: { syndrome, effects },
+  },
+}: CompiledTaxon): string {
+  return [
+    [effects?.startsWith('Silent') ? GRADE[grade] : harmLine(id), syndrome].filter(Boolean).join('; '),
+    effects,
+  ]
+    .filter(Boolean)
+    .join('. ');
+}
+
+/** So many that nobody named as a lookalike are told by name, the worst of them. */
+const MOST_OTHERS = 10;
+function insteadLines(records: readonly FindRecord[], could: readonly CouldBe[]): string[] {
+  if (records.length === 0) return ['Not known: nothing is on record of it.'];
+  const untold = new Set(could.filter(({ listed }) => !listed).slice(MOST_OTHERS));
+  const shown = could.filter((one) => !untold.has(one));
+  return [
+    ...shown.map(
+      ({ taxon, open }) =>
+        `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ${open ? 'Not ruled out by what was seen.' : 'Ruled out by what was seen, if it was seen rightly.'}`,
+    ),
+    ...(untold.size > 0
+      ? [`${untold.size} more of the guide that do harm are not ruled out either: too little was looked at.`]
+      : []),
+    ...(could.some((one) => one.open)
+      ? []
+      : [
+          'Nothing else of the guide that does harm is left by what was seen. The guide does not know everything.',
+        ]),
+  ];
+}
+
+interface SheetQuestion {
+  readonly id: string;
+  readonly pantry: Pantry;
+  readonly records: readonly FindRecord[];
+  /** What these finds may have been. */
+  readonly could: readonly CouldBe[];
+  readonly typed: Typed;
+  readonly nameOf: (person: string) => string;
+  readonly printedAt: Date;
+}
+
+/** "Chanterelle, Cantharellus cibarius, Cantharellaceae; cap"; of what does harm by itself, that too. */
+function takenFor(record: FindRecord): string {
+  const named = record.targets.at(-1)?.taxon;
+  if (named === undefined) return 'It was given no name.';
+  const taxon = guide.taxon(named);
+  if (!taxon) return `${named}, which this guide does not know.`;
+  const {
+    id,
+    grade,
+    taxon: { family, scientificName: name },
+  } = taxon;
+  return [
+    `${CommonName(id)}, ${name}, ${family}`,
+    record.context.part && partName(id, record.context.part),
+    grade !== 'none' && harmWords(taxon),
+  ]
+    .filter(Boolean)
+    .join('; ');
+}
+
+export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }: SheetQuestion): Sheet {
+  const below = new Set([id, ...descendantsOf(pantry.descent, [id])]);
+  const portions = pantry.portions.filter(
+    (one) => below.has(one.id) && (one.fields.what === 'meal' || one.fields.what === 'outward'),
+  );
+  const taste = pantry.tastes.find((one) => one.id === id);
+  const lineage = new Set([id, ...ancestorsOf(pantry.descent, id)]);
+  const batches = pantry.batches.filter((one) => lineage.has(one.id));
+  const said = (label: string, text: string) => (text.trim() === '' ? [] : [`${label}: ${text.trim()}`]);
+  const parts: SheetPart[] = [
+    { title: 'What it was taken for', lines: records.map(takenFor) },
+    { title: 'What it could have been instead', lines: insteadLines(records, could) },
+    {
+      title: 'Who, when, how much',
+      lines: [
+        ...said('Who', typed.who),
+        ...said('When', typed.when),
+        ...said('How much', typed.amount),
+        ...portions.flatMap((one) => eaten(pantry, one)),
+        ...(taste
+          ? [
+              `First taste: ${taste.fields.eater ?? ''}, ${taste.fields.at ? momentWords(new Date(taste.fields.at)) : ''}, about a teaspoon`,
+            ]
+          : []),
+      ],
+    },
+    {
+      title: 'What is felt, and since when',
+      lines: [
+        ...said('Told now', typed.signs),
+        ...portions.flatMap(({ fields: { signs = [] } }) =>
+          signs.map((one) => `${momentWords(new Date(one.at))}: ${one.text}`),
+        ),
+        ...(taste?.fields.signs ?? []).map(
+          (one) => `${momentWords(new Date(one.at))}: ${SIGN[one.sign]}${one.text ? `, ${one.text}` : ''}`,
+        ),
+      ],
+    },
+    { title: 'How it was made ready', lines: batches.flatMap((one) => prepared(pantry, one)) },
+    ...records.map((record): SheetPart => ({
+      title: `Where and when it was found${record.number === undefined ? '' : ` (find ${record.number})`}`,
+      lines: found(record, nameOf),
+    })),
+    ...records.map((record): SheetPart => ({
+      title: `What was seen of it${record.number === undefined ? '' : ` (find ${record.number})`}`,
+      lines: seen(record, nameOf),
+    })),
+  ];
+  return {
+    title: `For whoever treats · ${momentWords(printedAt)}`,
+    finds: records.map((one) => one.id),
+    parts: parts.map((part) => (part.lines.length > 0 ? part : { ...part, lines: ['Not recorded.'] })),
+  };
+}
+
+function eaten(pantry: Pantry, portion: PortionPage): string[] {
+  const { at, of = [], cooked } = portion.fields;
+  const amounts = of.map(({ id, amount }) => {
+    const made = pantry.batches.find((one) => one.id === id)?.fields.made;
+    return amount
+      ? amountWords(amount)
+      : made
+        ? `all that was left of ${amountWords(made)}`
+        : 'nobody weighed it';
+  });
+  return [
+    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${amounts.join(' and ')}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : ` ${cooked.minutes} minutes`}` : ''}`,
+  ];
+}
+
+function prepared(pantry: Pantry, { fields }: BatchPage): string[] {
+  const { name = 'A batch', method, on, cooked, steps = [], figures = {} } = fields;
+  const done = stepsOf(fields, pantry).flatMap((step) => {
+    const told = steps.findLast((one) => one.step === step.id);
+    return told === undefined || step.code === 'label'
+      ? []
+      : [
+          told.leftOut === undefined
+            ? lowerFirst(stepWords(step)).replace(/\.$/, '')
+            : `LEFT OUT: ${stepWords(step)} (${told.leftOut})`,
+        ];
+  });
+  return [
+    `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : `, ${cooked.minutes} minutes`}${cooked.poured === undefined ? '' : `, water poured away ${cooked.poured} times`}` : ''}${figures.strength === undefined ? '' : `; ${figures.strength} % alcohol`}`,
+    ...(done.length > 0 ? [`Done: ${done.join('; ')}`] : []),
+  ];
+}
+
+function found(record: FindRecord, nameOf: (person: string) => string): string[] {
+  const position = edited(record, 'position').now;
+  const at =
+    position?.field === 'position' && position.value !== null && position.withheld !== true
+      ? position.value
+      : undefined;
+  const decision = record.decisions.at(-1);
+  const outcome = record.verdicts.at(-1)?.verdict.outcome;
+  return [
+    [
+      momentWords(new Date(record.startedAt)),
+      record.placeNote,
+      at && `${at.decimalLatitude}, ${at.decimalLongitude}`,
+      `by ${nameOf(record.person)}`,
+    ]
+      .filter(Boolean)
+      .join('; '),
+    `Verdict: ${outcome === undefined ? 'none' : OUTCOME[outcome].toLowerCase()}. ${decision ? `${CHOICE[decision.choice]}${decision.choice === 'collect' && outcome !== 'collect' ? ', against the verdict' : ''}.` : 'Not decided.'}`,
+  ];
+}
+
+function seen(record: FindRecord, nameOf: (person: string) => string): string[] {
+  const gone = new Set(record.withdrawals.map(({ reading }) => reading));
+  const several = new Set(record.readings.map(({ by }) => by)).size > 1;
+  return record.readings
+    .filter(({ id }) => !gone.has(id))
+    .map(
+      (reading) =>
+        `${characterName(reading.character)}: ${readingWords(reading)} (${SURENESS[reading.sureness]}${several ? `, ${nameOf(reading.by)}` : ''})`,
+    );
+}

@@ -1,0 +1,119 @@
+import { useCallback, useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { z } from 'zod';
+import {
+  Button,
+  Chip,
+  ChipRow,
+  Heading,
+  Line,
+  Rule,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+} from '../../components';
+import type { Group, Role } from '../../notebook/api';
+import { useAct } from '../../notebook/store';
+import { dayWords } from '../../text/days';
+import { ROLE, ROLE_MEANS } from '../../text/groups';
+import { memberName } from '../../text/people';
+import { invitationsOf, inviteTo, takeBackInvitation, type Outcome } from './account';
+import { Code } from './Code';
+
+const ROLES = ['keeper', 'member', 'young'] as const;
+const Made = z.object({ code: z.string(), expiresAt: z.string() });
+const Open = z.object({
+  invitations: z.array(
+    z.object({ id: z.string(), role: z.enum(ROLES), by: z.string(), expiresAt: z.string() }),
+  ),
+});
+type OpenInvitation = z.infer<typeof Open>['invitations'][number];
+const DAYS = 7;
+
+interface InvitationsProps {
+  readonly group: Group;
+  readonly tell: (outcome: Outcome) => void;
+}
+
+/** Letting somebody in, and the codes that nobody has used yet. */
+export function Invitations({ group, tell }: InvitationsProps) {
+  const act = useAct();
+  const [role, setRole] = useState<Role>('member');
+  const [code, setCode] = useState<string | undefined>();
+  const [open, setOpen] = useState<readonly OpenInvitation[]>([]);
+  const look = useCallback(async () => {
+    const outcome = await act(invitationsOf(group.id));
+    setOpen(Open.safeParse(outcome.ok ? outcome.said : undefined).data?.invitations ?? []);
+  }, [act, group.id]);
+  useEffect(() => {
+    void look();
+  }, [look]);
+  const makeCode = async () => {
+    const outcome = await act(inviteTo(group.id, role, DAYS));
+    tell(outcome);
+    setCode(Made.safeParse(outcome.ok ? outcome.said : undefined).data?.code);
+    await look();
+  };
+  const takeBack = async (id: string) => {
+    tell(await act(takeBackInvitation(group.id, id)));
+    setCode(undefined);
+    await look();
+  };
+  return (
+    <View style={styles.block}>
+      <Heading>Let somebody in</Heading>
+      <ChipRow label="As what">
+        {ROLES.map((one) => (
+          <Chip
+            key={one}
+            label={ROLE[one]}
+            chosen={one === role}
+            onPress={() => {
+              setRole(one);
+              setCode(undefined);
+            }}
+          />
+        ))}
+      </ChipRow>
+      <Small soft>
+        {ROLE[role]}: {ROLE_MEANS[role]}.
+      </Small>
+      {code ? <Code code={code} address={`${window.location.origin}/join?code=${code}`} /> : null}
+      <Button
+        label={code ? 'Another code' : 'Show a code'}
+        tone="outline"
+        style={styles.start}
+        onPress={() => void makeCode()}
+      />
+      <Small soft>
+        A code that nobody used is worth nothing after {DAYS} days, or once you no longer keep the group.
+      </Small>
+      {open.length > 0 ? (
+        <>
+          <SmallStrong>Not used yet</SmallStrong>
+          <View role="list" aria-label="Codes that nobody has used yet">
+            <Rule />
+            {open.map((one) => (
+              <View key={one.id} role="listitem">
+                <Line end={<Button label="Take back" tone="plain" onPress={() => void takeBack(one.id)} />}>
+                  <Strong>{ROLE[one.role]}</Strong>
+                  <Small soft>
+                    Made by {memberName(group, one.by)}, good until{' '}
+                    {dayWords(new Date(one.expiresAt), new Date())}
+                  </Small>
+                </Line>
+                <Rule />
+              </View>
+            ))}
+          </View>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  start: { alignSelf: 'flex-start' },
+});

@@ -1,0 +1,208 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { sameValue, type CompiledTaxon, type FieldsOf } from '@pause/core';
+import { readNumber } from '@pause/core/lib/typed';
+import { taxaSeenAt } from '@pause/core/season';
+import { Body, Button, Chip, ChipRow, Field, SmallStrong, space, Strong } from '../../components';
+import { ChooseTaxon } from '../../components/names/ChooseTaxon';
+import { guide } from '../../deciding/guide';
+import { seenPlace, type Place } from '../../notebook/usePlaces';
+import { CommonName, upper } from '../../text/names';
+import { pickingWords } from '../../text/places';
+
+/**
+ * What may be picked at a place and how much of it a day: of anything, and of single kinds and their parts.
+ */
+
+type Allowance = FieldsOf<'place'>['allowances'][number];
+type Unit = NonNullable<Allowance['perDay']>['unit'];
+const UNITS: Readonly<Record<Unit, string>> = {
+  g: 'grams',
+  litre: 'litres',
+  piece: 'pieces',
+  handful: 'handfuls',
+};
+/** Tells the list anew, made of what stands by then. */
+type Say = (make: (now: readonly Allowance[]) => readonly Allowance[]) => void;
+
+const isGeneral = ({ taxon, part }: Allowance) => taxon === undefined && part === undefined;
+const amountOf = (text: string) => readNumber(text) ?? 0;
+const isWrong = (text: string) => text.trim() !== '' && !(amountOf(text) > 0 && amountOf(text) <= 1e6);
+const WRONG = 'an amount above nothing';
+
+function Units({ unit, onChoose }: { readonly unit: Unit; readonly onChoose: (unit: Unit) => void }) {
+  return (
+    <ChipRow label="Measured in">
+      {(Object.keys(UNITS) as Unit[]).map((one) => (
+        <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => onChoose(one)} />
+      ))}
+    </ChipRow>
+  );
+}
+
+export function Allowances({ place, say }: { readonly place: Place; readonly say: Say }) {
+  const [adding, setAdding] = useState(false);
+  const all = place.fields.allowances ?? [];
+  const named = all.filter((one) => !isGeneral(one));
+  return (
+    <>
+      <PerDay all={all} say={say} />
+      <View style={styles.field}>
+        <SmallStrong>What is said of single kinds</SmallStrong>
+        {named.map((one) => {
+          const words = pickingWords({ code: 'allowance', allowance: one });
+          return (
+            <View key={JSON.stringify(one)} style={styles.named}>
+              <Body style={styles.grow}>{words}</Body>
+              <Button
+                label="Take away"
+                aria-label={`Take away: ${words}`}
+                tone="plain"
+                onPress={() => say((now) => now.filter((other) => !sameValue(other, one)))}
+              />
+            </View>
+          );
+        })}
+        {adding ? (
+          <Named
+            place={place}
+            onTell={(one) => {
+              say((now) => [
+                ...now.filter(({ taxon, part }) => taxon !== one.taxon || part !== one.part),
+                one,
+              ]);
+              setAdding(false);
+            }}
+            onAway={() => setAdding(false)}
+          />
+        ) : (
+          <Button
+            label="Say it of one kind"
+            tone="outline"
+            style={styles.start}
+            onPress={() => setAdding(true)}
+          />
+        )}
+      </View>
+    </>
+  );
+}
+
+/** The most that one person may take in a day, of anything. */
+function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say: Say }) {
+  const general = all.find(isGeneral);
+  const told = general?.perDay ? String(general.perDay.amount) : '';
+  const [text, setText] = useState(told);
+  const [unit, setUnit] = useState<Unit>(general?.perDay?.unit ?? 'g');
+  const wrong = isWrong(text);
+  const put = (of: Unit) => {
+    say((now) => [
+      ...now.filter((one) => !isGeneral(one)),
+      ...(text.trim() === '' ? [] : [{ may: 'yes' as const, perDay: { amount: amountOf(text), unit: of } }]),
+    ]);
+  };
+  return (
+    <View style={styles.field}>
+      <Field
+        label="The most that one person may take in a day"
+        inputMode="decimal"
+        value={text}
+        onChangeText={setText}
+        placeholder="As much as you like"
+        {...(wrong ? { wrong: WRONG } : {})}
+        onBlur={() => {
+          if (!wrong && text !== told) put(unit);
+        }}
+      />
+      <Units
+        unit={unit}
+        onChoose={(one) => {
+          setUnit(one);
+          if (!wrong && text.trim() !== '') put(one);
+        }}
+      />
+    </View>
+  );
+}
+
+/** Of one kind, or of one of its parts. */
+function Named({
+  place,
+  onTell,
+  onAway,
+}: {
+  readonly place: Place;
+  readonly onTell: (allowance: Allowance) => void;
+  readonly onAway: () => void;
+}) {
+  const [taxon, setTaxon] = useState<CompiledTaxon | undefined>();
+  const [part, setPart] = useState<string | undefined>();
+  const [may, setMay] = useState<Allowance['may']>('yes');
+  const [text, setText] = useState('');
+  const [unit, setUnit] = useState<Unit>('litre');
+  if (!taxon) {
+    const seen = [...taxaSeenAt(seenPlace(place))]
+      .flatMap((id) => guide.taxon(id) ?? [])
+      .filter((one) => one.taxon.parts.length > 0);
+    return (
+      <View style={styles.field}>
+        <ChooseTaxon
+          label="Which kind"
+          placeholder="A name; what was seen here is listed below"
+          first={seen}
+          onChoose={setTaxon}
+        />
+        <Button label="Not now" tone="plain" style={styles.start} onPress={onAway} />
+      </View>
+    );
+  }
+  const parts = [...new Map(taxon.taxon.parts.map((one) => [one.part, one.name] as const))];
+  const wrong = may === 'yes' && isWrong(text);
+  const perDay = may === 'yes' && text.trim() !== '' ? { perDay: { amount: amountOf(text), unit } } : {};
+  return (
+    <View style={styles.form}>
+      <Strong>{CommonName(taxon.id)}</Strong>
+      <ChipRow label="Which part of it">
+        <Chip label="All of it" chosen={part === undefined} onPress={() => setPart(undefined)} />
+        {parts.map(([id, name]) => (
+          <Chip key={id} label={upper(name)} chosen={part === id} onPress={() => setPart(id)} />
+        ))}
+      </ChipRow>
+      <ChipRow label="May it be picked here">
+        <Chip label="Yes, here" chosen={may === 'yes'} onPress={() => setMay('yes')} />
+        <Chip label="Not here" chosen={may === 'no'} onPress={() => setMay('no')} />
+      </ChipRow>
+      {may === 'yes' ? (
+        <>
+          <Field
+            label="The most of it that one person may take in a day"
+            inputMode="decimal"
+            value={text}
+            onChangeText={setText}
+            placeholder="As much as you like"
+            {...(wrong ? { wrong: WRONG } : {})}
+          />
+          <Units unit={unit} onChoose={setUnit} />
+        </>
+      ) : null}
+      <View style={styles.ways}>
+        <Button
+          label="Put it down"
+          disabled={wrong}
+          onPress={() => onTell({ taxon: taxon.id, ...(part === undefined ? {} : { part }), may, ...perDay })}
+        />
+        <Button label="Another kind" tone="plain" onPress={() => setTaxon(undefined)} />
+        <Button label="Not now" tone="plain" onPress={onAway} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  field: { gap: space.xs },
+  form: { gap: space.m, marginTop: space.xs },
+  named: { flexDirection: 'row', alignItems: 'center', gap: space.m },
+  grow: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
+});

@@ -1,0 +1,404 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { fieldHistory, type FieldsOf } from '@pause/core';
+import { isoOf } from '@pause/core/lib/day';
+import { readNumber } from '@pause/core/lib/typed';
+import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../components';
+import { useAct, useApp } from '../../notebook/store';
+import { tellOf, toggled, type Told } from '../../notebook/tell';
+import { useDay, usePlaces, type Place } from '../../notebook/usePlaces';
+import { memberName } from '../../text/people';
+import {
+  ASPECT,
+  HABITAT,
+  HAZARD,
+  MOISTURE,
+  PICKING,
+  SHADE,
+  shapeWords,
+  SOIL,
+  SPOIL,
+  TREE,
+} from '../../text/places';
+import { Allowances } from './Allowances';
+import { DrawShape } from './DrawShape';
+import { DayLine, Line } from './Line';
+
+type Fields = FieldsOf<'place'>;
+type Tell = (told: Told<'place'>) => void;
+/** Tells what is made of what stands by then. */
+type TellMade = (make: (now: Partial<Fields>) => Told<'place'>) => void;
+
+/** What is known of a place; told in a few taps, and changed by whoever knows better. */
+export function PlaceFacts({ place }: { readonly place: Place }) {
+  const act = useAct();
+  const [open, setOpen] = useState(false);
+  const { fields } = place;
+  const tellMade: TellMade = (make) => void act(tellOf(place.id, 'place', make));
+  const lines = [
+    fields.moisture && MOISTURE[fields.moisture],
+    fields.soil?.map((one) => SOIL[one]).join(', '),
+    fields.habitat?.map((one) => HABITAT[one]).join(', '),
+    fields.trees &&
+      (fields.trees.length === 0
+        ? 'No trees near'
+        : `Trees: ${fields.trees.map((one) => TREE[one].toLowerCase()).join('; ')}`),
+    fields.companions && `Beside it: ${fields.companions.join(', ')}`,
+    fields.spoils &&
+      (fields.spoils.length === 0
+        ? 'Nothing spoils it'
+        : `Could be spoiled: ${fields.spoils.map((one) => SPOIL[one].toLowerCase()).join(', ')}`),
+    fields.hazards &&
+      fields.hazards.length > 0 &&
+      `Mind yourself: ${fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')}`,
+    fields.history,
+    fields.note,
+  ].filter((line): line is string => typeof line === 'string' && line !== '');
+  return (
+    <View style={styles.block}>
+      <Heading>What is known of it</Heading>
+      {lines.length === 0 ? <Body>Nothing yet.</Body> : lines.map((line) => <Body key={line}>{line}</Body>)}
+      <Button
+        label={open ? 'Done' : 'Change what is known'}
+        tone="outline"
+        style={styles.start}
+        onPress={() => setOpen(!open)}
+        aria-expanded={open}
+      />
+      {open ? <Edit place={place} tellMade={tellMade} /> : null}
+    </View>
+  );
+}
+
+function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: TellMade }) {
+  const tell: Tell = (told) => tellMade(() => told);
+  const { fields } = place;
+  const keeps = useApp((state) => state.me.person?.id === place.page.person);
+  const group = useApp(({ me: { person } }) => person?.groups.find((one) => one.id === place.page.group));
+  const names = fieldHistory(place.page, 'name')
+    .slice(1)
+    .flatMap(({ value }) => (typeof value === 'string' ? [value] : []));
+  return (
+    <View style={styles.column}>
+      <Line
+        label="Name"
+        value={fields.name ?? ''}
+        most={120}
+        onTell={(name) => {
+          if (name !== '') tell({ name });
+        }}
+        hint={names.length > 0 ? `Before: ${names.slice(0, 3).join(', ')}` : undefined}
+      />
+      <Where place={place} tell={tell} />
+      <Height elevation={fields.elevation} onTell={(elevation) => tell({ elevation })} />
+      <One label="It faces" words={ASPECT} chosen={fields.aspect} onTell={(aspect) => tell({ aspect })} />
+      <One label="Light" words={SHADE} chosen={fields.shade} onTell={(shade) => tell({ shade })} />
+      <One
+        label="Ground"
+        words={MOISTURE}
+        chosen={fields.moisture}
+        onTell={(moisture) => tell({ moisture })}
+      />
+      <Many
+        label="Soil"
+        words={SOIL}
+        chosen={fields.soil}
+        onTell={(make) => tellMade(({ soil }) => ({ soil: make(soil) }))}
+      />
+      <Many
+        label="What it is"
+        words={HABITAT}
+        chosen={fields.habitat}
+        onTell={(make) => tellMade(({ habitat }) => ({ habitat: make(habitat) }))}
+      />
+      <Many
+        label="Trees near"
+        none="None"
+        words={TREE}
+        chosen={fields.trees}
+        onTell={(make) => tellMade(({ trees }) => ({ trees: make(trees) }))}
+      />
+      <Line
+        label="Other plants that stand there"
+        value={fields.companions?.join(', ') ?? ''}
+        most={2000}
+        hint="One after another, with commas"
+        onTell={(text) => tell({ companions: companionsOf(text) })}
+      />
+      <Many
+        label="Does anything spoil it?"
+        none="Nothing"
+        words={SPOIL}
+        chosen={fields.spoils}
+        onTell={(make) => tellMade(({ spoils }) => ({ spoils: make(spoils) }))}
+      />
+      <Many
+        label="What could hurt you?"
+        none="Nothing"
+        words={HAZARD}
+        chosen={fields.hazards}
+        onTell={(make) => tellMade(({ hazards }) => ({ hazards: make(hazards) }))}
+      />
+      <One
+        label="May one pick here?"
+        words={PICKING}
+        chosen={fields.picking?.may}
+        onTell={(may) => tellMade(({ picking }) => ({ picking: may === null ? null : { ...picking, may } }))}
+      />
+      {fields.picking?.may === 'permit' ? (
+        <Until
+          until={fields.picking.permitUntil}
+          onTell={(permitUntil) =>
+            tellMade(({ picking }) =>
+              picking
+                ? {
+                    picking: {
+                      may: 'permit',
+                      ...(picking.permitName ? { permitName: picking.permitName } : {}),
+                      ...(permitUntil ? { permitUntil } : {}),
+                    },
+                  }
+                : {},
+            )
+          }
+        />
+      ) : null}
+      <Allowances
+        place={place}
+        say={(make) =>
+          tellMade(({ allowances = [] }) => {
+            const all = [...make(allowances)];
+            return { allowances: all.length > 0 ? all : null };
+          })
+        }
+      />
+      <Line
+        label="Whose is it?"
+        value={fields.owner ?? ''}
+        most={120}
+        onTell={(owner) => tell({ owner: owner === '' ? null : owner })}
+      />
+      <Source place={place} tell={tell} />
+      <Line
+        label="Sown, moved or cut there before"
+        value={fields.history ?? ''}
+        most={2000}
+        onTell={(history) => tell({ history: history === '' ? null : history })}
+      />
+      <Line
+        label="A note"
+        value={fields.note ?? ''}
+        most={2000}
+        onTell={(note) => tell({ note: note === '' ? null : note })}
+      />
+      {group && keeps ? (
+        <>
+          <ChipGroup label={`Who of ${group.name} may see where it is?`}>
+            <Chip
+              label="Only me"
+              chosen={fields.exactFor === undefined || fields.exactFor === 'finder'}
+              onPress={() => tell({ exactFor: 'finder' })}
+            />
+            <Chip
+              label="Everybody"
+              chosen={fields.exactFor === 'group'}
+              onPress={() => tell(told(fields, 'group'))}
+            />
+          </ChipGroup>
+          {fields.exactFor === 'group' ? null : (
+            <ChipGroup label="And the others?">
+              <Chip
+                label="Nothing"
+                chosen={fields.others !== 'cell'}
+                onPress={() => tell({ others: 'nothing' })}
+              />
+              <Chip
+                label="A square of eleven kilometres"
+                chosen={fields.others === 'cell'}
+                onPress={() => tell({ others: 'cell', ...(fields.shape ? { shape: fields.shape } : {}) })}
+              />
+            </ChipGroup>
+          )}
+        </>
+      ) : group ? (
+        <Small soft>
+          {memberName(group, place.page.person ?? '')} keeps it, and decides who is told where it is.
+        </Small>
+      ) : null}
+    </View>
+  );
+}
+
+/** As many as a page holds, each no longer than a name. */
+function companionsOf(text: string): string[] | null {
+  const all = text
+    .split(/[,;\n]/)
+    .map((one) => one.trim().slice(0, 120))
+    .filter((one) => one !== '')
+    .slice(0, 60);
+  return all.length > 0 ? all : null;
+}
+
+/** Whoever is told more by a choice hears everything again, as they may know it now. */
+const told = (fields: Partial<Fields>, exactFor: 'group') => ({ ...fields, exactFor });
+
+function ChipGroup({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+  return (
+    <View style={styles.field}>
+      <SmallStrong>{label}</SmallStrong>
+      <ChipRow label={label}>{children}</ChipRow>
+    </View>
+  );
+}
+
+function One<T extends string>({
+  label,
+  words,
+  chosen,
+  onTell,
+}: {
+  readonly label: string;
+  readonly words: Readonly<Record<T, string>>;
+  readonly chosen: T | undefined;
+  readonly onTell: (value: T | null) => void;
+}) {
+  return (
+    <ChipGroup label={label}>
+      {(Object.keys(words) as T[]).map((id) => (
+        <Chip
+          key={id}
+          label={words[id]}
+          chosen={chosen === id}
+          onPress={() => onTell(chosen === id ? null : id)}
+        />
+      ))}
+    </ChipGroup>
+  );
+}
+
+function Many<T extends string>({
+  label,
+  words,
+  chosen,
+  none,
+  onTell,
+}: {
+  readonly label: string;
+  readonly words: Readonly<Record<T, string>>;
+  readonly chosen: readonly T[] | undefined;
+  readonly none?: string;
+  readonly onTell: (make: (now: readonly T[] | undefined) => T[]) => void;
+}) {
+  return (
+    <ChipGroup label={label}>
+      {none === undefined ? null : (
+        <Chip kind="checkbox" label={none} chosen={chosen?.length === 0} onPress={() => onTell(() => [])} />
+      )}
+      {(Object.keys(words) as T[]).map((id) => (
+        <Chip
+          key={id}
+          kind="checkbox"
+          label={words[id]}
+          chosen={chosen?.includes(id) === true}
+          onPress={() => onTell((now) => toggled(now, id))}
+        />
+      ))}
+    </ChipGroup>
+  );
+}
+
+/** Where it is on the map, drawn anew. */
+function Where({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+  const { places } = usePlaces();
+  const [drawing, setDrawing] = useState(false);
+  const { shape } = place.fields;
+  return (
+    <View style={styles.field}>
+      <SmallStrong>Where it is</SmallStrong>
+      {drawing ? (
+        <DrawShape
+          shape={shape}
+          places={places}
+          onDone={(drawn) => {
+            tell({ shape: drawn });
+            setDrawing(false);
+          }}
+          onAway={() => setDrawing(false)}
+        />
+      ) : (
+        <View style={styles.ways}>
+          <Button
+            label={shape ? 'Draw it anew' : 'Draw it on the map'}
+            tone="outline"
+            onPress={() => setDrawing(true)}
+          />
+          <Small>{shape ? shapeWords(shape) : 'Nobody drew it yet.'}</Small>
+        </View>
+      )}
+    </View>
+  );
+}
+
+function Height({
+  elevation,
+  onTell,
+}: {
+  readonly elevation: number | undefined;
+  readonly onTell: (metres: number | null) => void;
+}) {
+  const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
+  const number = readNumber(text);
+  const wrong = number !== undefined && !(number >= -500 && number <= 9000);
+  return (
+    <Field
+      label="Metres above the sea"
+      inputMode="decimal"
+      value={text}
+      onChangeText={setText}
+      {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})}
+      onBlur={() => {
+        if (!wrong) onTell(number ?? null);
+      }}
+    />
+  );
+}
+
+function Until({
+  until,
+  onTell,
+}: {
+  readonly until: string | undefined;
+  readonly onTell: (day: string | undefined) => void;
+}) {
+  return (
+    <DayLine
+      label="Last day on which the permit holds"
+      value={until ?? ''}
+      today={useDay()}
+      back={5}
+      ahead={20}
+      onTell={(text) => onTell(text === '' ? undefined : text)}
+    />
+  );
+}
+
+/** How it is known, as of today. */
+function Source({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+  const today = isoOf(useDay());
+  return (
+    <Line
+      label="How do you know?"
+      value={place.fields.source?.text ?? ''}
+      most={120}
+      onTell={(text) => tell({ source: text === '' ? null : { text, on: today } })}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  column: { gap: space.l, marginTop: space.m },
+  field: { gap: space.xs },
+  start: { alignSelf: 'flex-start' },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
+});

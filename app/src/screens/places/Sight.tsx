@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { CompiledTaxon, StageId } from '@pause/core';
+import { isoOf } from '@pause/core/lib/day';
+import { taxaSeenAt } from '@pause/core/season';
+import { Button, Chip, ChipRow, Heading, Input, Small, space } from '../../components';
+import { ChooseTaxon } from '../../components/names/ChooseTaxon';
+import { guide } from '../../deciding/guide';
+import { useAct } from '../../notebook/store';
+import { seenPlace, useDay, type Place } from '../../notebook/usePlaces';
+import { CommonName, stageName } from '../../text/names';
+
+type What = 'seen' | 'nothing' | 'suspected';
+
+/** Something seen, looked for in vain, or suspected: no check is needed for that. */
+export function Sight({ place, onDone }: { readonly place: Place; readonly onDone: () => void }) {
+  const act = useAct();
+  const today = useDay();
+  const [taxon, setTaxon] = useState<CompiledTaxon | undefined>();
+  const [what, setWhat] = useState<What>('seen');
+  const [stages, setStages] = useState<readonly StageId[]>([]);
+  const [note, setNote] = useState('');
+  const [worth, setWorth] = useState(false);
+  const before = [...taxaSeenAt(seenPlace(place))].flatMap((id) => guide.taxon(id) ?? []);
+  const said = note.trim();
+  const tell = () => {
+    if (!taxon) return;
+    void import('../../notebook/outside')
+      .then(({ sight }) =>
+        act(
+          sight(place.id, {
+            on: isoOf(today),
+            taxon: taxon.id,
+            what,
+            ...(what === 'seen' && stages.length > 0 ? { stages: [...stages] } : {}),
+            ...(worth ? { worthVisit: true } : {}),
+            ...(said ? { note: said } : {}),
+          }),
+        ),
+      )
+      .then((kept) => {
+        if (kept) onDone();
+      });
+  };
+  if (!taxon) {
+    return (
+      <View style={styles.block}>
+        <Heading>What do you see?</Heading>
+        <ChooseTaxon
+          label="Name of what you see"
+          placeholder="A name; what was seen here is listed below"
+          first={before}
+          onChoose={(one) => {
+            setTaxon(one);
+            setWhat(one.grade === 'none' ? 'seen' : 'suspected');
+          }}
+        />
+      </View>
+    );
+  }
+  return (
+    <View style={styles.block}>
+      <Heading>{CommonName(taxon.id)}</Heading>
+      <ChipRow label="What of it">
+        <Chip label="It is here" chosen={what === 'seen'} onPress={() => setWhat('seen')} />
+        <Chip label="I think it is" chosen={what === 'suspected'} onPress={() => setWhat('suspected')} />
+        <Chip label="Looked, nothing" chosen={what === 'nothing'} onPress={() => setWhat('nothing')} />
+      </ChipRow>
+      {what === 'seen' ? (
+        <ChipRow label="At which stages">
+          {taxon.taxon.stages.map((stage) => (
+            <Chip
+              key={stage}
+              kind="checkbox"
+              label={stageName(stage)}
+              chosen={stages.includes(stage)}
+              onPress={() =>
+                setStages(stages.includes(stage) ? stages.filter((one) => one !== stage) : [...stages, stage])
+              }
+            />
+          ))}
+        </ChipRow>
+      ) : null}
+      {what === 'nothing' ? null : (
+        <ChipRow label="For later">
+          <Chip kind="checkbox" label="Worth a visit" chosen={worth} onPress={() => setWorth(!worth)} />
+        </ChipRow>
+      )}
+      <Input
+        aria-label="A note on it"
+        value={note}
+        onChangeText={setNote}
+        maxLength={2000}
+        placeholder="Where exactly, how many; may stay empty"
+      />
+      {taxon.grade !== 'none' && what !== 'nothing' ? (
+        <Small>
+          A suspicion is enough: everybody who picks here is warned.
+          {place.page.group ? ' The group hears of it at once.' : ''}
+        </Small>
+      ) : null}
+      <View style={styles.ways}>
+        <Button label="Put it down" onPress={tell} />
+        <Button label="Another one" tone="plain" onPress={() => setTaxon(undefined)} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.s },
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
+});

@@ -1,0 +1,42 @@
+import { useEffect, useMemo, useState } from 'react';
+import { lookAhead } from '../../deciding/season/client';
+import type { Looked, Question } from '../../deciding/season/look';
+import { seenPlace, useDay, type Place } from '../../notebook/usePlaces';
+import { useWeather } from './weather';
+
+export interface AheadState {
+  readonly looked?: Looked;
+  /** From 0 to 1, while it takes longer. */
+  readonly share?: number;
+  readonly failed?: string;
+}
+
+/** What can be had at these places now and later; asked anew when a place or the day changes. */
+export function useAhead(
+  places: readonly Place[],
+): AheadState & { readonly question: Question; readonly weatherChanged: () => void } {
+  const today = useDay();
+  const { weather, again } = useWeather();
+  const question = useMemo(
+    () => ({ places: places.map(seenPlace), today, ...(weather ? { weather } : {}) }),
+    [places, today, weather],
+  );
+  const [state, setState] = useState<AheadState>({});
+  useEffect(() => {
+    if (weather === undefined) return undefined;
+    let gone = false;
+    const tell = (next: AheadState) => {
+      if (!gone) setState((was) => ({ ...(was.looked ? { looked: was.looked } : {}), ...next }));
+    };
+    void lookAhead(question, (share) => tell({ share })).then(
+      (looked) => {
+        if (!gone) setState({ looked });
+      },
+      (error: unknown) => tell({ failed: error instanceof Error ? error.message : String(error) }),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [question, weather]);
+  return { ...state, question, weatherChanged: again };
+}

@@ -1,0 +1,85 @@
+import { useEffect, useState } from 'react';
+import { z } from 'zod';
+import { isoOf } from '@pause/core/lib/day';
+import { yearsOf } from '@pause/core/season';
+import { endOf, parseWeather, type WeatherSeries } from '@pause/core/season/weather';
+import { chooseFile } from '../../lib/files';
+import { useAct, type Thunk } from '../../notebook/store';
+import { isoDayName } from '../../text/places';
+
+/** Weather of a station of one's own, kept on this device. */
+
+const numbers = z.array(z.number());
+const Kept = z.object({
+  elevation: z.number(),
+  from: z.number().int(),
+  least: numbers,
+  most: numbers,
+  rain: numbers,
+});
+const MOST_BYTES = 5_000_000;
+
+const kept =
+  (): Thunk<Promise<WeatherSeries | undefined>> =>
+  async (_, __, { device }) =>
+    Kept.safeParse(await device.file('weather')).data;
+
+/**
+ * What was loaded here, and a way to look again after loading; `undefined` while nobody knows yet, `null`
+ * where there is none.
+ */
+export function useWeather(): {
+  readonly weather: WeatherSeries | null | undefined;
+  readonly again: () => void;
+} {
+  const act = useAct();
+  const [round, setRound] = useState(0);
+  const [weather, setWeather] = useState<WeatherSeries | null | undefined>();
+  useEffect(() => {
+    let gone = false;
+    void act(kept()).then((found) => {
+      if (!gone) setWeather(found ?? null);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [act, round]);
+  return { weather, again: () => setRound(round + 1) };
+}
+
+/** Takes a station's table into use on this device. @returns what is to be said of it */
+export function loadWeather(): Thunk<Promise<readonly string[]>> {
+  return async (_, __, { device }) => {
+    const file = await chooseFile('.csv,text/csv');
+    if (!file) return [];
+    if (file.size > MOST_BYTES)
+      return [`${file.name}: it is larger than ${MOST_BYTES / 1e6} MB. Nothing was taken of it.`];
+    const parsed = parseWeather(await file.text());
+    if ('problems' in parsed)
+      return [
+        ...parsed.problems.map(({ field, reason }) => `${field}: ${reason}.`),
+        'Nothing was taken of it.',
+      ];
+    const { series, filled } = parsed;
+    if (yearsOf(series).length === 0)
+      return ['date: at least one whole year, from 1 January to 31 December. Nothing was taken of it.'];
+    try {
+      await device.keepFile('weather', series);
+    } catch (error) {
+      return [error instanceof Error ? error.message : String(error)];
+    }
+    return [
+      `Weather from ${isoDayName(isoOf(series.from))} to ${isoDayName(isoOf(endOf(series) - 1))} is in use on this device.`,
+      ...(filled.length > 0
+        ? [`${filled.length === 1 ? 'One day was' : `${filled.length} days were`} missing and filled in.`]
+        : []),
+    ];
+  };
+}
+
+/** Back to the made-up stand-in. */
+export const forgetWeather =
+  (): Thunk<Promise<void>> =>
+  async (_, __, { device }) => {
+    await device.keepFile('weather', undefined);
+  };

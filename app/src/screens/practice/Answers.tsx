@@ -1,0 +1,47 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import { colour, corner, space, stroke, Strong, TARGET } from '../../components';
+
+interface AnswersProps<T extends string> {
+  readonly answers: readonly { readonly id: T; readonly label: string }[];
+  readonly disabled?: boolean;
+  readonly onAnswer: (id: T) => void;
+}
+
+/** Words to choose from; one tap answers. As wide as they are, so that many of them fit under a drawing. */
+export function Answers<T extends string>({ answers, disabled = false, onAnswer }: AnswersProps<T>) {
+  return (
+    <View style={styles.answers} role="group" aria-label="Answers">
+      {answers.map(({ id, label }) => (
+        <Pressable
+          key={id}
+          role="button"
+          disabled={disabled}
+          onPress={() => onAnswer(id)}
+          style={({ pressed }) => [styles.answer, pressed && styles.pressed, disabled && styles.disabled]}
+        >
+          <Strong style={styles.label}>{label}</Strong>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  answers: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  answer: {
+    minHeight: TARGET + 4,
+    maxWidth: '100%',
+    flexGrow: 1,
+    paddingHorizontal: space.m + 2,
+    paddingVertical: space.s,
+    justifyContent: 'center',
+    alignItems: 'center',
+    borderRadius: corner,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    backgroundColor: colour.card,
+  },
+  label: { textAlign: 'center' },
+  pressed: { opacity: 0.7 },
+  disabled: { opacity: 0.45 },
+});

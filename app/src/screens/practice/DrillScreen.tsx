@@ -1,0 +1,207 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Sureness } from '@pause/core';
+import { drillFor, type CardId, type Drill, type PracticeAnswer } from '@pause/core/practice';
+import {
+  Body,
+  Button,
+  Loading,
+  Notice,
+  Rule,
+  Screen,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  Title,
+  WaysOut,
+} from '../../components';
+import { useNeededPlates, type Plates } from '../../components/plates/usePlates';
+import { guide } from '../../deciding/guide';
+import { now } from '../../notebook/actions';
+import { cardsNow, usePractice, type Practice } from '../../notebook/practice';
+import { useAct } from '../../notebook/store';
+import { cardName, TO_PRACTICE } from '../../text/practice';
+import { DrillCard, type DrillAnswer } from './DrillCard';
+import { picturesBy } from './pictures';
+import { useSitting } from './useSitting';
+
+/** A sitting of a few minutes: what is due, one question after another. */
+export function DrillScreen() {
+  const practice = usePractice();
+  const plates = useNeededPlates();
+  const { cards, minutes } = useLocalSearchParams<{ cards?: string; minutes?: string }>();
+  if (!practice.ready || !plates)
+    return (
+      <Screen>
+        <Loading what="Looking out what is due …" />
+      </Screen>
+    );
+  return (
+    <Sitting
+      practice={practice}
+      plates={plates}
+      told={cards?.split(',').filter((one) => one !== '')}
+      minutes={Number(minutes) > 0 ? Number(minutes) : undefined}
+    />
+  );
+}
+
+interface SittingProps {
+  readonly practice: Practice;
+  readonly plates: Plates;
+  /** Asked for, in place of what is due. */
+  readonly told: readonly CardId[] | undefined;
+  readonly minutes: number | undefined;
+}
+
+function Sitting({ practice, plates, told, minutes }: SittingProps) {
+  const pictures = useMemo(() => picturesBy(plates), [plates]);
+  const [drills] = useState(() => drillsFor(told ?? cardsNow(practice, pictures, minutes), pictures));
+  const { keep, kept, flush } = useSitting('drill');
+  return (
+    <Drills
+      drills={drills}
+      plates={plates}
+      answers={kept.answers}
+      gentle={practice.learner.gentle}
+      onAnswer={(answer) => keep({ answers: [answer] })}
+      onEnd={flush}
+      empty={
+        told
+          ? 'The guide knows nothing of it that can be drawn.'
+          : 'Nothing is due. What you have looked at comes back when it begins to fade.'
+      }
+    />
+  );
+}
+
+/** Questions for these cards; each sitting asks anew. */
+export function drillsFor(cards: readonly CardId[], pictures: ReturnType<typeof picturesBy>): Drill[] {
+  return cards.flatMap((card) => drillFor(guide, card, Math.floor(Math.random() * 1e6), pictures) ?? []);
+}
+
+interface DrillsProps {
+  readonly drills: readonly Drill[];
+  readonly plates: Plates;
+  readonly answers: readonly PracticeAnswer[];
+  readonly onAnswer: (answer: PracticeAnswer) => void;
+  /** The last one was answered. */
+  readonly onEnd: () => void;
+  readonly empty: string;
+  /** The set for a child. */
+  readonly gentle?: boolean;
+  /** Said with a question, by whoever made the lesson. */
+  readonly noteOf?: (card: CardId) => React.ReactNode;
+}
+
+export function Drills({
+  drills,
+  plates,
+  answers,
+  onAnswer,
+  onEnd,
+  empty,
+  gentle = false,
+  noteOf,
+}: DrillsProps) {
+  const router = useRouter();
+  const act = useAct();
+  const [at, setAt] = useState(0);
+  const drill = drills[at];
+  const toPractice = () => (router.canGoBack() ? router.back() : router.replace('/practice'));
+  if (drills.length === 0)
+    return (
+      <Screen>
+        <Notice whole title="Nothing to practise now" text={empty} action="Back" onAction={toPractice} />
+      </Screen>
+    );
+  if (!drill) return <SittingEnd answers={answers} gentle={gentle} onBack={toPractice} />;
+  const answered = ({ right, sureness, look }: DrillAnswer, said: Sureness) =>
+    onAnswer({
+      card: drill.card,
+      at: act(now()),
+      right,
+      sureness: sureness ?? said,
+      ...(look ? { look } : {}),
+    });
+  return (
+    <Screen rooms={false}>
+      <WaysOut ways={TO_PRACTICE} />
+      <Small soft role="heading" aria-level={1}>
+        Practice · {at + 1} of {drills.length}
+      </Small>
+      <DrillCard
+        key={at}
+        drill={drill}
+        plates={plates}
+        note={noteOf?.(drill.card)}
+        onAnswer={answered}
+        onNext={() => {
+          if (at + 1 === drills.length) onEnd();
+          setAt(at + 1);
+        }}
+        last={at + 1 === drills.length}
+      />
+      <Button label="Stop here" tone="plain" style={styles.start} onPress={toPractice} />
+    </Screen>
+  );
+}
+
+function SittingEnd({
+  answers,
+  gentle,
+  onBack,
+}: {
+  readonly answers: readonly PracticeAnswer[];
+  readonly gentle: boolean;
+  readonly onBack: () => void;
+}) {
+  const right = answers.filter((one) => one.right).length;
+  const wrong = answers.filter((one) => !one.right);
+  return (
+    <Screen>
+      <View>
+        <Small soft>Practice</Small>
+        <Title>
+          {right} of {answers.length} right
+        </Title>
+        <Body>
+          {gentle
+            ? 'Whatever you find outdoors, show it to an adult before anybody picks it.'
+            : wrong.length === 0
+              ? 'What was looked at comes back when it begins to fade.'
+              : 'What was mistaken comes back soon.'}
+        </Body>
+      </View>
+      <View role="list" aria-label="What was asked">
+        <Rule />
+        {answers.map((one, index) => (
+          <View key={index} role="listitem">
+            <View style={styles.row}>
+              <Strong style={styles.grow}>{cardName(one.card)}</Strong>
+              <SmallStrong>
+                {one.right
+                  ? one.sureness === 'sure'
+                    ? 'known'
+                    : 'right, not sure'
+                  : one.sureness === 'sure'
+                    ? 'sure, and wrong'
+                    : 'wrong'}
+              </SmallStrong>
+            </View>
+            <Rule />
+          </View>
+        ))}
+      </View>
+      <Button label="Done" onPress={onBack} />
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  start: { alignSelf: 'flex-start' },
+  row: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: 48 },
+  grow: { flex: 1 },
+});

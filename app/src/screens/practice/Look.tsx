@@ -1,0 +1,142 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isSmelled, type Character, type Sureness } from '@pause/core';
+import type { Drawable, LookedAt, Specimen } from '@pause/core/practice';
+import { Body, Button, colour, corner, Question, Small, space, Strong, stroke } from '../../components';
+import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
+import { characterOf, readingWords } from '../../text/names';
+import { Answers } from './Answers';
+import { HowSure } from './Sureness';
+
+interface LookProps {
+  readonly character: Character;
+  readonly specimen: Specimen;
+  readonly drawable: Drawable;
+  readonly onLooked: (look: LookedAt) => void;
+  readonly onBack: () => void;
+}
+
+/**
+ * One look at a specimen of the practice wood: what is drawn has to be put into a word; what is smelled, felt
+ * or measured is told.
+ */
+export function Look({ character, specimen, drawable, onLooked, onBack }: LookProps) {
+  const [sureness, setSureness] = useState<Sureness>('sure');
+  const shown = specimen.shows.get(character.id);
+  const id = character.id;
+  if (!shown) {
+    return (
+      <View style={styles.block}>
+        <Question>{character.question}</Question>
+        <Body>There is nothing to be seen of it here, or the guide does not say.</Body>
+        <Button
+          label="Look at something else"
+          onPress={() => onLooked({ character: id, value: { kind: 'cant-tell' }, sureness: 'sure' })}
+        />
+      </View>
+    );
+  }
+  const state = shown.kind === 'states' ? shown.states[0] : undefined;
+  const told =
+    state === undefined || isSmelled(character) || !drawable(character.id, state) || !('states' in character);
+  if (told) {
+    return (
+      <View style={styles.block}>
+        <Question>{character.question}</Question>
+        <View style={styles.told} role="status">
+          <Strong>{toldWords(character, shown)}</Strong>
+        </View>
+        <Button
+          label="Put it down"
+          onPress={() => onLooked({ character: id, value: shown, sureness: 'sure' })}
+        />
+        <Button label="Back" tone="plain" style={styles.start} onPress={onBack} />
+      </View>
+    );
+  }
+  return (
+    <View style={styles.block}>
+      <Question>{character.question}</Question>
+      <Shown character={character.id} state={state} height={132} />
+      <HowSure sureness={sureness} onChange={setSureness} />
+      <Answers
+        answers={character.states}
+        onAnswer={(state) =>
+          onLooked({ character: id, value: { kind: 'states', states: [state] }, sureness })
+        }
+      />
+      <Button label="Back" tone="plain" style={styles.start} onPress={onBack} />
+    </View>
+  );
+}
+
+function toldWords(character: Character, value: LookedAt['value']): string {
+  const words = readingWords({ character: character.id, value });
+  const how = isSmelled(character)
+    ? 'You smell'
+    : character.observe === 'measure'
+      ? 'You measure'
+      : value.kind === 'count'
+        ? 'You count'
+        : 'You find';
+  return `${how}: ${words}`;
+}
+
+/** What there is to be seen: a drawing, or a colour as it is. */
+export function Shown({
+  character,
+  state,
+  height,
+}: {
+  readonly character: string;
+  readonly state: string;
+  readonly height: number;
+}) {
+  const known = characterOf(character);
+  const swatch = known && 'states' in known ? known.states.find(({ id }) => id === state)?.swatch : undefined;
+  return (
+    <View style={styles.shown} role="img" aria-label="What there is to be seen">
+      {swatch ? (
+        <View style={[styles.swatch, { height: height * 0.7, backgroundColor: swatch }]} />
+      ) : (
+        <AnswerDrawing character={character} state={state} height={height} />
+      )}
+    </View>
+  );
+}
+
+/** What was looked at so far. */
+export function Looked({ looks }: { readonly looks: readonly LookedAt[] }) {
+  if (looks.length === 0) return null;
+  return (
+    <View role="list" aria-label="What you looked at">
+      {looks.map(({ character, value, sureness }) => (
+        <View key={character} role="listitem" style={styles.line}>
+          <Small style={styles.grow}>{characterOf(character)?.name}</Small>
+          <Small soft style={styles.right}>
+            {value.kind === 'cant-tell' ? 'nothing to be seen' : readingWords({ character, value })}
+            {sureness === 'sure' ? '' : sureness === 'fairly' ? ', fairly sure' : ', a guess'}
+          </Small>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: space.m },
+  told: { borderLeftWidth: 4, borderLeftColor: colour.ink, paddingLeft: space.m, paddingVertical: space.s },
+  start: { alignSelf: 'flex-start' },
+  shown: {
+    alignItems: 'center',
+    padding: space.m,
+    borderWidth: stroke.thin,
+    borderColor: colour.line,
+    borderRadius: corner,
+    backgroundColor: colour.card,
+  },
+  swatch: { alignSelf: 'stretch', borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.ink },
+  line: { flexDirection: 'row', gap: space.m, paddingVertical: space.xs },
+  grow: { flex: 1 },
+  right: { flex: 1, textAlign: 'right' },
+});

@@ -1,0 +1,293 @@
+import { useRouter } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { cardOf, EARNED, isEarned, pairCard, type CardId } from '@pause/core/practice';
+import {
+  Body,
+  Button,
+  Chip,
+  ChipRow,
+  Heading,
+  Loading,
+  Rule,
+  Screen,
+  Small,
+  space,
+  Strong,
+  Title,
+  useWide,
+  typeSize,
+} from '../../components';
+import { usePlates, type Plates } from '../../components/plates/usePlates';
+import { guide } from '../../deciding/guide';
+import {
+  aboutSoon,
+  cardsNow,
+  pairStanding,
+  tellLearner,
+  usePractice,
+  WANTED,
+  type Practice,
+} from '../../notebook/practice';
+import { useAct, useApp } from '../../notebook/store';
+import { CommonName, commonName, GRADE, numberWord, upper } from '../../text/names';
+import { agoWords } from '../../text/practice';
+import { LessonRows } from './LessonRows';
+import { picturesBy } from './pictures';
+
+/** Learning the pairs, a little at a time. */
+export function PracticeScreen() {
+  const practice = usePractice();
+  const plates = usePlates();
+  if (!practice.ready)
+    return (
+      <Screen>
+        <Loading what="Opening the notebook …" />
+      </Screen>
+    );
+  return <Home practice={practice} plates={plates} />;
+}
+
+const MINUTES = [2, 5, 10, 15] as const;
+
+function Home({ practice, plates }: { readonly practice: Practice; readonly plates: Plates | undefined }) {
+  const act = useAct();
+  const router = useRouter();
+  const wide = useWide();
+  const { learner } = practice;
+  const due = useDue(practice, plates);
+  const groups = useApp((state) => state.me.person?.groups ?? []);
+  const start = (
+    <View style={[styles.column, wide && styles.grow]}>
+      <View style={styles.block}>
+        <Heading>
+          {due === undefined
+            ? 'Looking out what is due …'
+            : due.length === 0
+              ? 'Nothing is due today'
+              : `${upper(numberWord(due.length))} to look at now`}
+        </Heading>
+        {due && due.length > 0 ? <Body>{dueWords(due, practice)}</Body> : null}
+        <ChipRow label="Minutes a day">
+          {MINUTES.map((one) => (
+            <Chip
+              key={one}
+              label={`${one} min`}
+              chosen={learner.minutes === one}
+              onPress={() => {
+                void act(tellLearner(() => ({ minutes: one })));
+              }}
+            />
+          ))}
+        </ChipRow>
+        <Button
+          label={
+            learner.minutes === 2
+              ? 'Practise for two minutes'
+              : `Practise for ${numberWord(learner.minutes)} minutes`
+          }
+          disabled={due?.length === 0}
+          onPress={() => router.push('/practice/drill')}
+        />
+      </View>
+      <View style={styles.block}>
+        <Heading>The practice wood</Heading>
+        <Body>Five finds that never existed, met as outdoors: you choose what to look at, and decide.</Body>
+        <Button label="Walk into the wood" tone="outline" onPress={() => router.push('/practice/wood')} />
+      </View>
+      <ChipRow label="Set">
+        <Chip
+          kind="checkbox"
+          label="A gentler set, for a child"
+          chosen={learner.gentle}
+          onPress={() => {
+            void act(tellLearner(({ gentle }) => ({ gentle: !gentle })));
+          }}
+        />
+      </ChipRow>
+    </View>
+  );
+  return (
+    <Screen>
+      <View>
+        <Title>Practice</Title>
+        <Small soft>Pair by pair: by looking, by drawing, and again before it fades.</Small>
+      </View>
+      <View style={wide ? styles.columns : styles.column}>
+        {start}
+        <View style={[styles.column, wide && styles.grow]}>
+          <Pairs practice={practice} />
+          <View style={styles.block}>
+            <Heading>Lessons</Heading>
+            <LessonRows />
+            <Button
+              label="Make or load a lesson"
+              tone="plain"
+              style={styles.start}
+              onPress={() => router.push('/practice/lessons')}
+            />
+          </View>
+          <View style={styles.block}>
+            <Heading>What is taken for what</Heading>
+            <Button
+              label="See the picture"
+              tone="outline"
+              style={styles.start}
+              onPress={() => router.push('/practice/confusion')}
+            />
+            {groups.length > 0 ? (
+              <>
+                <Small soft>Yours may count in a group’s picture, without your name:</Small>
+                <ChipRow label="Counts for">
+                  {groups.map(({ id, name }) => (
+                    <Chip
+                      key={id}
+                      kind="checkbox"
+                      label={name}
+                      chosen={learner.countsFor.includes(id)}
+                      onPress={() => {
+                        void act(
+                          tellLearner(({ countsFor }) => ({
+                            countsFor: countsFor.includes(id)
+                              ? countsFor.filter((one) => one !== id)
+                              : [...countsFor, id],
+                          })),
+                        );
+                      }}
+                    />
+                  ))}
+                </ChipRow>
+              </>
+            ) : null}
+          </View>
+        </View>
+      </View>
+    </Screen>
+  );
+}
+
+/** Worked out after the screen stands: it takes a moment on an old phone. */
+function useDue(practice: Practice, plates: Plates | undefined): readonly CardId[] | undefined {
+  const [due, setDue] = useState<readonly CardId[]>();
+  const { history, learner, soon } = practice;
+  const pictures = useMemo(() => plates && picturesBy(plates), [plates]);
+  useEffect(() => {
+    if (!pictures) return undefined;
+    const soonish = setTimeout(
+      () => setDue(cardsNow({ history, learner, soon, now: practice.now }, pictures)),
+      0,
+    );
+    return () => clearTimeout(soonish);
+    // The clock alone asks nothing anew.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [history, learner, soon, pictures]);
+  return due;
+}
+
+function dueWords(cards: readonly CardId[], { history, soon, now }: Practice): string {
+  const known = cards.flatMap((id) => history.cards.get(id) ?? []);
+  const due = known.filter(({ memory }) => Date.parse(memory.due) <= now.getTime()).length;
+  const about = cards.filter((id) => aboutSoon(id, soon) > 0).length;
+  const told = [
+    [due, 'due'],
+    [cards.length - known.length, 'new'],
+    [known.length - due, 'before it fades'],
+  ] as const;
+  const parts = told.filter(([count]) => count > 0).map(([count, word]) => `${numberWord(count)} ${word}`);
+  return `${upper(parts.join(', '))}.${about > 0 ? ` ${upper(numberWord(about))} of what stands around now, or is planned.` : ''}`;
+}
+
+/** The pairs that can kill or harm, and how one stands with each. */
+function Pairs({ practice: { history, now, soon } }: { readonly practice: Practice }) {
+  const router = useRouter();
+  const [all, setAll] = useState(false);
+  const pairs = useMemo(
+    () =>
+      WANTED.flatMap((target) =>
+        target.taxon.lookalikes.flatMap((id) => {
+          const other = guide.taxon(id);
+          return other && (other.grade === 'deadly' || other.grade === 'serious') ? [{ target, other }] : [];
+        }),
+      ).sort(
+        (a, b) =>
+          Number(history.cards.has(pairCard(b.target.id, b.other.id))) -
+            Number(history.cards.has(pairCard(a.target.id, a.other.id))) ||
+          (soon.get(b.target.id) ?? 0) - (soon.get(a.target.id) ?? 0) ||
+          Number(b.other.grade === 'deadly') - Number(a.other.grade === 'deadly') ||
+          (a.target.id < b.target.id ? -1 : 1),
+      ),
+    [soon, history],
+  );
+  const known = [...history.cards].filter(([id]) => cardOf(id)?.kind === 'pair');
+  const earned = known.filter(([, { memory, lastDangerous }]) => isEarned(memory, lastDangerous, now)).length;
+  return (
+    <View style={styles.block}>
+      <Heading>Pairs</Heading>
+      <Small soft>
+        {earned === 0
+          ? 'None is earned yet'
+          : `${upper(numberWord(earned))} ${earned === 1 ? 'is' : 'are'} earned`}
+        . Earned is what has been looked at {numberWord(EARNED.times)} times or more, is remembered for a
+        month, and was not mistaken dangerously for two months. It fades.
+      </Small>
+      <View role="list" aria-label="Pairs">
+        <Rule />
+        {pairs.slice(0, all ? pairs.length : FIRST).map(({ target, other }) => {
+          const { card, earned: is } = pairStanding(history, target.id, other.id, now);
+          return (
+            <View key={`${target.id} ${other.id}`} role="listitem">
+              <View style={styles.row}>
+                <View style={styles.pair}>
+                  <Strong>{CommonName(target.id)}</Strong>
+                  <Small soft>
+                    and {commonName(other.id)} · {GRADE[other.grade]}
+                  </Small>
+                </View>
+                <Button
+                  label={card ? (is ? 'Earned' : upper(agoWords(card.last, now))) : 'Begin'}
+                  aria-label={`Practise ${commonName(target.id)} and ${commonName(other.id)}: ${card ? (is ? 'earned' : `last ${agoWords(card.last, now)}`) : 'never yet'}`}
+                  tone="plain"
+                  onPress={() =>
+                    router.push({
+                      pathname: '/practice/drill',
+                      params: {
+                        cards: Array.from({ length: 4 }, () => pairCard(target.id, other.id)).join(','),
+                      },
+                    })
+                  }
+                />
+              </View>
+              <Rule />
+            </View>
+          );
+        })}
+      </View>
+      {all || pairs.length <= FIRST ? null : (
+        <Button
+          label={`Show all ${pairs.length}`}
+          tone="plain"
+          style={styles.start}
+          onPress={() => setAll(true)}
+        />
+      )}
+    </View>
+  );
+}
+const FIRST = 5;
+
+const styles = StyleSheet.create({
+  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
+  column: { gap: space.xl },
+  block: { gap: space.s },
+  grow: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
+  pair: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(160) },
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: 56,
+    paddingVertical: space.xs,
+  },
+});

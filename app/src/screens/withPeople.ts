@@ -1,0 +1,12 @@
+export { ConfirmScreen } from './people/ConfirmScreen';
+export { DemoDoor } from './people/DemoDoor';
+export { GroupScreen } from './people/GroupScreen';
+export { JoinScreen } from './people/JoinScreen';
+export { MailboxScreen } from './people/MailboxScreen';
+export { NotebookScreen } from './people/NotebookScreen';
+export { PasswordScreen } from './people/PasswordScreen';
+export { SignInScreen } from './people/SignInScreen';
+export { AskScreen } from './check/second/AskScreen';
+export { SecondLookScreen } from './check/second/SecondLookScreen';
+export { TogetherScreen } from './check/second/TogetherScreen';
+export { Reviews } from './people/Reviews';

@@ -1,0 +1,149 @@
+import type { Case, Reading, ReadingValue } from '../../case';
+import type {
+  CharacterId,
+  CompiledCharacter,
+  CompiledGuide,
+  CompiledTaxon,
+  Damage,
+  StageId,
+  StateId,
+} from '../../guide';
+import { plan, type Plan } from '../plan';
+import { weighAndAsk } from '.';
+
+/** A check as it will be asked. */
+export interface AskedCheck {
+  readonly character: CharacterId;
+  readonly seconds: number;
+  readonly damage: Damage;
+  /** It was looked at before. */
+  readonly again: boolean;
+}
+
+/** What is announced: the checks as they will be asked, or what stands in the way. */
+export type AskedPlan =
+  | {
+      readonly feasible: true;
+      /**
+       * These are the checks as they will be asked; else the cheapest that would do, where a typical specimen
+       * does not get there.
+       */
+      readonly walked: boolean;
+      readonly checks: readonly AskedCheck[];
+      readonly seconds: number;
+      readonly gear: readonly string[];
+    }
+  | Extract<Plan, { readonly feasible: false }>;
+
+/** No honest way is longer. */
+const MOST_STEPS = 40;
+/**
+ * Reasons that no look at the specimen mends: what stands around it, who eats it, and who else has to look.
+ */
+const BESIDE_LOOKS: ReadonlySet<string> = new Set([
+  'context-missing',
+  'ask-for-eater',
+  'not-traced',
+  'second-look-missing',
+  'not-earned',
+  'name-open',
+]);
+
+/**
+ * The checks that will be asked from here on, one after the other, if each shows what is typical of the
+ * target, and what they leave undone. What is announced is what will be asked, so it is walked, not planned:
+ * the next checks weigh also what may go wrong, and are not the cheapest set that a plan proves.
+ *
+ * @returns what stands in the way, where nothing can fill everything
+ * @throws Error if the target is not in the guide
+ */
+export function planAsAsked(guide: CompiledGuide, find: Case): AskedPlan {
+  const proved = plan(guide, find);
+  if (!proved.feasible) return proved;
+  const target = guide.taxon(find.target);
+  if (!target) throw new Error(`target "${find.target}" is not in the guide`);
+  const asked: AskedCheck[] = [];
+  let readings: readonly Reading[] = find.readings;
+  const seen = new Set<string>(
+    readings.filter(({ value }) => value.kind !== 'cant-tell').map(({ character }) => character),
+  );
+  const piece = find.pieces.filter(({ purpose }) => purpose === 'decide').at(-1)?.id;
+  for (let step = 0; step < MOST_STEPS && piece !== undefined; step += 1) {
+    const { outcome, reasons, checks } = weighAndAsk(guide, { ...find, readings: [...readings] });
+    const [next] = checks;
+    const value =
+      next &&
+      typicalValue(guide.character(next.character), target, find.context.stages ?? target.taxon.stages);
+    if (outcome !== 'pause' || !next || !value) {
+      const filled =
+        outcome === 'collect' ||
+        (outcome === 'pause' &&
+          reasons.every(({ weight, code }) => weight !== 'pause' || BESIDE_LOOKS.has(code)));
+      if (filled) return summed(guide, asked);
+      break;
+    }
+    asked.push({
+      character: next.character,
+      seconds: next.seconds,
+      damage: next.damage,
+      again: seen.has(next.character),
+    });
+    seen.add(next.character);
+    readings = [
+      ...readings,
+      {
+        id: `asked-${step}` as Reading['id'],
+        piece,
+        character: next.character,
+        value,
+        sureness: 'sure',
+        by: 'nobody',
+        at: `9999-12-31T23:59:${String(step + 10)}.000Z`,
+      },
+    ];
+  }
+  // The way on a typical specimen does not end here: what is proved stands for it.
+  return {
+    feasible: true,
+    walked: false,
+    checks: proved.checks.map(({ character, seconds, damage }) => ({
+      character,
+      seconds,
+      damage,
+      again: seen.has(character),
+    })),
+    seconds: proved.seconds,
+    gear: proved.gear,
+  };
+}
+
+function summed(guide: CompiledGuide, checks: readonly AskedCheck[]): AskedPlan {
+  const gear = new Set(checks.flatMap(({ character }) => guide.character(character)?.character.gear ?? []));
+  return {
+    feasible: true,
+    walked: true,
+    checks,
+    seconds: checks.reduce((sum, { seconds }) => sum + seconds, 0),
+    gear: [...gear].sort(),
+  };
+}
+
+/** What a typical specimen of the target shows of a character; nothing where the guide does not say. */
+function typicalValue(
+  character: CompiledCharacter | undefined,
+  target: CompiledTaxon,
+  stages: readonly StageId[],
+): ReadingValue | undefined {
+  if (!character) return undefined;
+  const stated = target.atStage.get(character.index);
+  const known = stages.flatMap((stage) => (character.stages.has(stage) ? (stated?.get(stage) ?? []) : []))[0];
+  if (!known) return undefined;
+  if (known.kind === 'number') {
+    const middle = (known.usual[0] + known.usual[1]) / 2;
+    return character.character.kind === 'count'
+      ? { kind: 'count', number: Math.round(middle) }
+      : { kind: 'measure', number: middle, unit: 'mm' };
+  }
+  const state = [...character.stateBit].find(([, bit]) => (known.typical & bit) !== 0)?.[0];
+  return state === undefined ? undefined : { kind: 'states', states: [state as StateId] };
+}

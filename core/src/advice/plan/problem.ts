@@ -1,0 +1,214 @@
+import { isDug, mayBeDug, type CaseView, type Unnamed } from '../../case';
+import {
+  CAUSE_BIT,
+  causesOf,
+  effortOf,
+  isSmelled,
+  millimetres,
+  type CompiledCharacter,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type StageId,
+} from '../../guide';
+import {
+  dangersOf,
+  groundsAgainst,
+  largestIndependent,
+  needOf,
+  couldFit,
+  disputedCharacters,
+  holds,
+  extraBars,
+  passedOver,
+} from '../../verdict';
+
+/**
+ * The plan as a weighted set multicover with causes: choose checks of least cost so that every dangerous
+ * taxon gets its bars, the signature is read and enough groups fit, if the specimen shows what is usual for
+ * the target. Plain arrays over options (checks) and rows (dangerous taxa), so that any solver can read it.
+ */
+
+/** What the person has at hand. */
+export interface Hands {
+  /** Gear at hand; left out: what the find says, or everything. */
+  readonly gear?: ReadonlySet<string>;
+  /** Characters that turned out impossible to read. */
+  readonly without?: ReadonlySet<string>;
+  /** Nothing that takes longer than this, in seconds. */
+  readonly longest?: number;
+}
+
+/**
+ * Whether a check can be made by this person now: all its gear is at hand (by what is given here, else by
+ * what the find says), the nose does, and nothing is dug up that may not be.
+ */
+export function canBeMade(
+  compiled: CompiledCharacter,
+  find: Unnamed,
+  target: CompiledTaxon | undefined,
+  hands: Hands = {},
+): boolean {
+  const { character } = compiled;
+  if (find.context.cannotSmell === true && isSmelled(character)) return false;
+  if (isDug(compiled) && !mayBeDug(find, target)) return false;
+  return (character.gear ?? []).every((g) =>
+    hands.gear ? hands.gear.has(g) : find.context.gear?.includes(g) !== false,
+  );
+}
+
+export interface Option {
+  readonly character: CompiledCharacter;
+  /** Seconds, with damage counted as seconds. */
+  readonly cost: number;
+  readonly group: number;
+  /** Shared causes of the answer that is expected, as bits. */
+  readonly causes: number;
+}
+
+export interface Row {
+  readonly taxon: CompiledTaxon;
+  readonly need: number;
+  /** By option: would its expected answer be a ground against this taxon? */
+  readonly against: Uint8Array;
+  /** By option: would it fit this taxon, so that its group gives no ground? */
+  readonly fits: Uint8Array;
+  /** Grounds that stand already: their groups and causes. */
+  readonly standing: readonly { readonly group: number; readonly causes: number }[];
+  /** Groups that give no ground any more, because something read in them fits. */
+  readonly spoiled: ReadonlySet<number>;
+}
+
+export interface PlanProblem {
+  readonly options: readonly Option[];
+  readonly rows: readonly Row[];
+  /** Options that the plan must hold: signature marks not seen yet. */
+  readonly forced: readonly number[];
+  /** Groups from which sure fits stand already. */
+  readonly fitGroups: ReadonlySet<number>;
+  readonly groupsNeeded: number;
+  /** Signature marks that cannot be read now. */
+  readonly unseen: readonly CompiledCharacter[];
+}
+
+export function buildProblem(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+  hands: Hands,
+): PlanProblem {
+  const stages = view.find.context.stages ?? target.taxon.stages;
+  const passed = new Set<string>(passedOver(guide, view, target));
+  const possible = (c: CompiledCharacter) =>
+    !c.place &&
+    c.character.kingdom === view.find.kingdom &&
+    !view.onPiece.has(c.index) &&
+    !passed.has(c.id) &&
+    hands.without?.has(c.id) !== true &&
+    c.character.seconds <= (hands.longest ?? Infinity) &&
+    canBeMade(c, view.find, target, hands) &&
+    stages.some((stage) => c.stages.has(stage));
+  const expected = guide.characters.flatMap((character) => {
+    const typical = possible(character) ? typicalOf(character, target, stages) : undefined;
+    return typical ? [{ character, typical }] : [];
+  });
+  // The outline is one thing, however many characters it is read in: they count as the group of the first.
+  const outline = guide.characters.find((c) =>
+    c.stateCauses.some(({ cause }) => cause === CAUSE_BIT.outline),
+  )?.group;
+  const options: Option[] = expected.map(({ character, typical }) => {
+    const causes = causesOf(character, typical.kind === 'states' ? typical.mask : 0);
+    const group = (causes & CAUSE_BIT.outline) !== 0 ? (outline ?? character.group) : character.group;
+    return { character, cost: effortOf(character.character), group, causes };
+  });
+
+  const disputed = disputedCharacters(view);
+  const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
+  const rows = [...dangers.same]
+    .flatMap((index) => guide.taxa[index] ?? [])
+    .map((taxon) => {
+      const standing = groundsAgainst(view, taxon, disputed).map(({ group, causes }) => ({ group, causes }));
+      const spoiled = new Set(
+        view.looks.filter((look) => couldFit(look, taxon)).map((look) => look.character.group),
+      );
+      const relation = expected.map(({ character, typical }) => expectedRelation(character, typical, taxon));
+      return {
+        taxon,
+        need: needOf(dangers, taxon),
+        against: Uint8Array.from(relation, (r, i) =>
+          r === 'against' && !disputed.has(expected[i]?.character.index ?? -1) ? 1 : 0,
+        ),
+        fits: Uint8Array.from(relation, (r) => (r === 'fits' ? 1 : 0)),
+        standing,
+        spoiled,
+      };
+    })
+    .filter((row) => largestIndependent(row.standing).length < row.need);
+
+  const held = holds(guide, view, target);
+  const fitGroups = new Set(held.fitGroups.map((group) => guide.groups.indexOf(group)));
+  const missing = held.signature.filter((mark) => !mark.held).map((mark) => mark.character);
+  const forced: number[] = [];
+  const unseen: CompiledCharacter[] = [];
+  for (const id of missing) {
+    const option = options.findIndex((o) => o.character.id === id);
+    const character = guide.character(id);
+    if (option >= 0) forced.push(option);
+    else if (character) unseen.push(character);
+  }
+  return { options, rows, forced, fitGroups, groupsNeeded: held.groupsNeeded, unseen };
+}
+
+type Typical =
+  | { readonly kind: 'states'; readonly mask: number }
+  | { readonly kind: 'number'; readonly span: readonly [number, number] };
+
+/**
+ * What a typical specimen of the target shows at these stages; undefined where a stage at which it shows is
+ * not stated.
+ */
+function typicalOf(
+  character: CompiledCharacter,
+  target: CompiledTaxon,
+  stages: readonly StageId[],
+): Typical | undefined {
+  const stated = target.atStage.get(character.index);
+  const seen = stages.filter((stage) => character.stages.has(stage)).map((stage) => stated?.get(stage));
+  let typical: Typical | undefined;
+  for (const known of seen) {
+    if (!known) return undefined;
+    if (known.kind === 'states')
+      typical = {
+        kind: 'states',
+        mask: (known.typical | (typical?.kind === 'states' ? typical.mask : 0)) >>> 0,
+      };
+    else {
+      const span: readonly [number, number] = typical?.kind === 'number' ? typical.span : known.usual;
+      typical = {
+        kind: 'number',
+        span: [Math.min(span[0], known.usual[0]), Math.max(span[1], known.usual[1])],
+      };
+    }
+  }
+  return typical;
+}
+
+/** `against` only if every typical answer is; `fits` if one of them could be usual for the other too. */
+function expectedRelation(
+  character: CompiledCharacter,
+  typical: Typical,
+  taxon: CompiledTaxon,
+): 'against' | 'fits' | 'neither' {
+  const known = taxon.overall.get(character.index);
+  if (known?.kind === 'states' && typical.kind === 'states') {
+    if ((typical.mask & known.possible) === 0) return 'against';
+    return (typical.mask & known.usual) !== 0 ? 'fits' : 'neither';
+  }
+  if (known?.kind === 'number' && typical.kind === 'number') {
+    const measure = character.character;
+    const error = measure.kind === 'measure' ? millimetres(measure.error, measure.unit) : 0;
+    if (typical.span[1] + error < known.possible[0] || typical.span[0] - error > known.possible[1])
+      return 'against';
+    return typical.span[1] >= known.usual[0] && typical.span[0] <= known.usual[1] ? 'fits' : 'neither';
+  }
+  return 'neither';
+}

@@ -1,0 +1,8 @@
+/** Pages of the notebook that are not finds: places, eaters, walks, and what groups agreed on. */
+export * from './schema';
+export * from './geometry';
+export * from './shape';
+export * from './fold';
+export * from './standing';
+export * from './pantry';
+export * from './practice';

@@ -1,6 +1,0 @@
-/** Pages of the notebook that are not finds: places, eaters, walks, and what groups agreed on. */
-export * from './schema';
-export * from './geometry';
-export * from './shape';
-export * from './fold';
-export * from './standing';

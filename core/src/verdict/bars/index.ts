@@ -1,0 +1,203 @@
+import type { CaseView, Look, ReadingId } from '../../case';
+import {
+  causesIn,
+  CAUSE_SETS,
+  type CharacterId,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type HarmGrade,
+  type SharedCause,
+  type TaxonId,
+} from '../../guide';
+import { couldFit, relationOverall } from '../relation';
+import type { Dangers, Standing } from './dangers';
+import type { Tally } from './tally';
+
+export { BARS_NEEDED, dangersOf, gradeBy, needOf, routeOf, type Dangers } from './dangers';
+export { tally, type Tally } from './tally';
+
+/** One ground against one taxon. */
+export interface Bar {
+  readonly reading: ReadingId;
+  readonly character: CharacterId;
+  readonly group: string;
+  readonly causes: readonly SharedCause[];
+}
+
+/** What stands between the find and one dangerous taxon. */
+export interface BarRow {
+  readonly taxon: TaxonId;
+  readonly grade: HarmGrade;
+  /** Named by the target as a lookalike. */
+  readonly listed: boolean;
+  readonly need: number;
+  /** Size of the largest set of grounds that share no cause. */
+  readonly have: number;
+  /** The first of them, as many as are needed. */
+  readonly bars: readonly Bar[];
+  /** A fungus is no plant: that alone rules it out. */
+  readonly otherKingdom: boolean;
+}
+
+/** A reading that could be a bar: its group, and the shared causes it rests on as bits. */
+export interface Ground {
+  readonly group: number;
+  readonly causes: number;
+}
+
+/**
+ * The largest set of grounds that share no cause: at most one a group, at most one on each shared cause.
+ * Exact: groups one after the other, over the sets of shared causes used so far
+ * (a maximum set packing, small because only five causes are shared between groups).
+ * Grounds named first are preferred among equals, so the answer is the same for the same order.
+ *
+ * @example
+ * largestIndependent([{ group: 0, causes: 1 }, { group: 1, causes: 1 }, { group: 2, causes: 0 }])
+ * // the first and the third: two of them rest on colour
+ */
+export function largestIndependent<G extends Ground>(grounds: readonly G[]): G[] {
+  const groups = new Map<number, G[]>();
+  for (const ground of grounds) groups.set(ground.group, [...(groups.get(ground.group) ?? []), ground]);
+
+  let best: (readonly G[] | undefined)[] = new Array<readonly G[] | undefined>(CAUSE_SETS).fill(undefined);
+  best[0] = [];
+  for (const members of groups.values()) {
+    const next = [...best];
+    for (let used = 0; used < CAUSE_SETS; used += 1) {
+      const chosen = best[used];
+      if (!chosen) continue;
+      for (const ground of members) {
+        if ((used & ground.causes) !== 0) continue;
+        const now = used | ground.causes;
+        if ((next[now]?.length ?? -1) < chosen.length + 1) next[now] = [...chosen, ground];
+      }
+    }
+    best = next;
+  }
+  return [
+    ...best.reduce<readonly G[]>((top, chosen) => (chosen && chosen.length > top.length ? chosen : top), []),
+  ];
+}
+
+interface LookGround extends Ground {
+  readonly look: Look;
+}
+
+/**
+ * Grounds against a taxon: sure, undisputed looks of the decided piece, in groups where nothing fits the
+ * taxon.
+ */
+export function groundsAgainst(
+  view: CaseView,
+  taxon: CompiledTaxon,
+  disputed: ReadonlySet<number>,
+): LookGround[] {
+  const spoiled = new Set<number>();
+  const notAgainst = new Set<number>();
+  for (const look of view.looks) {
+    if (couldFit(look, taxon)) spoiled.add(look.character.group);
+    if (look.kind === 'number' && relationOverall(look, taxon) !== 'against')
+      notAgainst.add(look.character.index);
+  }
+  const grounds: LookGround[] = [];
+  for (const look of view.looks) {
+    const { character, reading } = look;
+    if (reading.piece !== view.piece || reading.sureness !== 'sure' || character.place) continue;
+    if (disputed.has(character.index) || spoiled.has(character.group) || notAgainst.has(character.index))
+      continue;
+    if (relationOverall(look, taxon) === 'against')
+      grounds.push({ group: character.group, causes: look.causes, look });
+  }
+  return grounds;
+}
+
+/** How many of the bars that a row needs are there. */
+export function filled(row: BarRow): number {
+  return Math.min(row.need, row.have);
+}
+
+/** How many bars a row still lacks. */
+export function short(row: BarRow): number {
+  return row.otherKingdom ? 0 : Math.max(0, row.need - row.have);
+}
+
+function toBar(guide: CompiledGuide, look: Look): Bar {
+  return {
+    reading: look.reading.id,
+    character: look.character.id,
+    group: guide.groups[look.character.group] ?? '',
+    causes: causesIn(look.causes),
+  };
+}
+
+/** The same row, as its taxon is counted now at this position. */
+export function rowAgain(guide: CompiledGuide, row: BarRow, tallied: Tally, position: number): BarRow {
+  return {
+    ...row,
+    have: tallied.count(position),
+    bars: tallied.looks(position, row.need).map((look) => toBar(guide, look)),
+  };
+}
+
+/** Rows of every dangerous taxon of the guide except the target itself, in the order of `rowKey`. */
+export function barRows(guide: CompiledGuide, dangers: Dangers, tallied: Tally): BarRow[] {
+  const bars = new Map<Look, Bar>();
+  const barOf = (look: Look): Bar => {
+    const known = bars.get(look);
+    if (known) return known;
+    const bar = toBar(guide, look);
+    bars.set(look, bar);
+    return bar;
+  };
+  // Most rows share their bars with many others: one list for all of them.
+  const lists = new Map<readonly Look[], readonly Bar[]>();
+  const barsOf = (looks: readonly Look[]): readonly Bar[] => {
+    const known = lists.get(looks);
+    if (known) return known;
+    const list = looks.map(barOf);
+    lists.set(looks, list);
+    return list;
+  };
+  const rows: BarRow[] = [];
+  const ruledOut = otherKingdomRows(dangers);
+  let next = 0;
+  for (let i = 0; i < dangers.standing.length; i += 1) {
+    const { taxon, grade, listed, key } = dangers.standing[i] as Standing;
+    for (; next < ruledOut.length && (ruledOut[next] as Ruled).key < key; next += 1)
+      rows.push((ruledOut[next] as Ruled).row);
+    const need = dangers.needs[grade];
+    rows.push({
+      taxon,
+      grade,
+      listed,
+      need,
+      have: tallied.count(i),
+      bars: barsOf(tallied.looks(i, need)),
+      otherKingdom: false,
+    });
+  }
+  for (; next < ruledOut.length; next += 1) rows.push((ruledOut[next] as Ruled).row);
+  return rows;
+}
+
+interface Ruled {
+  readonly key: number;
+  readonly row: BarRow;
+}
+
+/** Rows of the other kingdom are the same for every find with these needs. */
+const ruled = new WeakMap<Dangers['other'], Map<string, readonly Ruled[]>>();
+
+function otherKingdomRows({ other, needs }: Dangers): readonly Ruled[] {
+  const known = ruled.get(other) ?? new Map<string, readonly Ruled[]>();
+  ruled.set(other, known);
+  const name = `${needs.deadly} ${needs.serious} ${needs.unpleasant}`;
+  const before = known.get(name);
+  if (before) return before;
+  const now = other.map(({ taxon, grade, listed, key }): Ruled => ({
+    key,
+    row: { taxon, grade, listed, need: needs[grade], have: 0, bars: [], otherKingdom: true },
+  }));
+  known.set(name, now);
+  return now;
+}

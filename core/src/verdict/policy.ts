@@ -1,0 +1,140 @@
+import type { Case, CaseView, Policy } from '../case';
+import type { CompiledGuide, CompiledTaxon } from '../guide';
+import { contentHash } from '../lib/canonical';
+import { groundsAgainst, largestIndependent, type BarRow } from './bars';
+import type { GroupRule, LeaveReason, NoteReason, PauseReason } from './reason';
+import { relationOverall } from './relation';
+import { GROUPS_NEEDED } from './target';
+
+/** What the group leaves alone, whatever is seen. */
+export function forgone(find: Case, target: CompiledTaxon): LeaveReason[] {
+  const policy = find.policy ?? {};
+  return [
+    ...(policy.forgoneTaxa?.includes(target.id) === true
+      ? [{ code: 'forgone-taxon', target: target.id } as const]
+      : []),
+    ...(policy.forgoneFamilies?.includes(target.taxon.family) === true
+      ? [{ code: 'forgone-family', family: target.taxon.family } as const]
+      : []),
+  ];
+}
+
+/** The rules of the group that shape this verdict, so that the person is told whose they are. */
+export function groupRules(policy: Policy | undefined): GroupRule[] {
+  return [
+    ...(Object.values(policy?.extraBars ?? {}).some((more) => more > 0) ? ['extra-bars' as const] : []),
+    ...((policy?.groupsNeeded ?? 0) > GROUPS_NEEDED ? ['more-groups' as const] : []),
+    ...(policy?.place === 'ignored' ? ['place-ignored' as const] : []),
+  ];
+}
+
+/**
+ * Whether these rules ask for anything of each row besides its bars: a second person, or that the pair was
+ * earned.
+ */
+export function asksOfRows(policy: Policy | undefined): boolean {
+  return (
+    policy?.secondLookWhenUnreviewed === true ||
+    (policy?.secondLook?.length ?? 0) > 0 ||
+    (policy?.earned?.length ?? 0) > 0
+  );
+}
+
+/** Pairs that whoever decides has not earned, where the group asks for it. */
+function notEarned(find: Case, rows: readonly BarRow[]): PauseReason[] {
+  const grades = find.policy?.earned ?? [];
+  if (grades.length === 0) return [];
+  const earned = new Set(
+    (find.context.practised ?? []).filter((one) => one.earned).map(({ taxon }) => taxon),
+  );
+  const taxa = rows
+    .filter(
+      (row) =>
+        row.listed &&
+        !row.otherKingdom &&
+        row.grade !== 'none' &&
+        grades.includes(row.grade) &&
+        !earned.has(row.taxon),
+    )
+    .map(({ taxon }) => taxon);
+  return taxa.length > 0 ? [{ code: 'not-earned', taxa }] : [];
+}
+
+const signed = new WeakMap<CompiledTaxon['taxon'], string>();
+/**
+ * What a review of a taxon is bound to: everything that the guide says of it, and nothing of who reviewed it.
+ * SHA-256 of its canonical JSON.
+ */
+export function taxonContent({ taxon }: CompiledTaxon): string {
+  const known = signed.get(taxon);
+  if (known !== undefined) return known;
+  const { review: _, ...said } = taxon;
+  const content = contentHash(said);
+  signed.set(taxon, content);
+  return content;
+}
+
+/**
+ * Whether an expert has reviewed what the guide says of a taxon: whoever the guide names, or a keeper of the
+ * group.
+ */
+function reviewed(guide: CompiledGuide, id: string, policy: Policy): boolean {
+  const taxon = guide.taxon(id);
+  if (!taxon || taxon.taxon.review.reviewedBy !== null) return true;
+  const review = policy.reviews?.find((one) => one.taxon === taxon.id);
+  return review !== undefined && review.content === taxonContent(taxon);
+}
+
+/**
+ * Which rows still want a second person's look, or that the pair is earned; and a note where the group does
+ * without the former.
+ */
+export function askedOfRows(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+  rows: readonly BarRow[],
+  disputed: ReadonlySet<number>,
+): { pause: PauseReason[]; notes: NoteReason[] } {
+  const policy = view.find.policy ?? {};
+  const unreviewed = (row: BarRow) =>
+    row.listed && row.grade === 'deadly' && [target.id, row.taxon].some((id) => !reviewed(guide, id, policy));
+  const asked = rows.filter(
+    (row) =>
+      !row.otherKingdom &&
+      row.need > 0 &&
+      row.grade !== 'none' &&
+      ((policy.secondLook?.includes(row.grade) ?? false) ||
+        (policy.secondLookWhenUnreviewed === true && unreviewed(row))),
+  );
+  const pause = asked.flatMap((row): PauseReason[] => {
+    const taxon = guide.taxon(row.taxon);
+    const have = taxon ? seenByTwo(view, taxon, disputed) : 0;
+    return have < row.need ? [{ code: 'second-look-missing', taxon: row.taxon, have, need: row.need }] : [];
+  });
+  const turnedOff =
+    policy.secondLookWhenUnreviewed === false ? rows.filter(unreviewed).map((row) => row.taxon) : [];
+  return {
+    pause: [...pause, ...notEarned(view.find, rows)],
+    notes: turnedOff.length > 0 ? [{ code: 'second-look-off', taxa: turnedOff }] : [],
+  };
+}
+
+/**
+ * Bars that would stand on characters read by two people, the second one blind, both sure and both against
+ * it.
+ */
+function seenByTwo(view: CaseView, taxon: CompiledTaxon, disputed: ReadonlySet<number>): number {
+  const grounds = groundsAgainst(view, taxon, disputed).filter(({ look }) =>
+    view.looks.some(
+      (other) =>
+        other.reading.blind === true &&
+        other.reading.by !== look.reading.by &&
+        other.reading.piece === view.piece &&
+        other.reading.sureness === 'sure' &&
+        other.character.index === look.character.index &&
+        relationOverall(other, taxon) === 'against',
+    ),
+  );
+  return largestIndependent(grounds).length;
+}
