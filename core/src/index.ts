@@ -46,16 +46,9 @@ export {
 } from './verdict/target';
 export { taxonContent } from './verdict/policy';
 export { asksForTracing, cautionsFor, isLookedAt, meets } from './verdict/context';
-export {
-  barsShort,
-  decide,
-  staysMissing,
-  verdictFrom,
-  weigh,
-  type Outcome,
-  type Verdict,
-  type Weighed,
-} from './verdict/decide';
+export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } from './verdict/decide';
+export { staysMissing } from './verdict/leansOn';
+export { type Outcome } from './verdict/judge';
 export type {
   ContextField,
   GroupRule,
@@ -68,15 +61,9 @@ export type {
 export { lacksOnlySecondLooks } from './verdict/lookAgain';
 export { shopping, type Shopping } from './verdict/shopping';
 export { unanswered } from './verdict/unanswered';
-export {
-  nextChecks,
-  evaluate,
-  weighAndAsk,
-  answerEffects,
-  type CheckWhy,
-  type Check,
-  type AnswerEffect,
-} from './advice/next';
+export { nextChecks, evaluate, weighAndAsk } from './advice/next';
+export { answerEffects, type AnswerEffect } from './advice/next/effects';
+export { type CheckWhy, type Check } from './advice/next/check';
 export { planAsAsked, type AskedCheck, type AskedPlan } from './advice/next/way';
 export {
   plan,

@@ -535,7 +535,7 @@ describe('a map of one’s own', () => {
   });
 
   test('as it ships with the demo, is read as it is written', () => {
-    const shipped = readFileSync(join(__dirname, '../../app/src/features/outdoors/valley.json'), 'utf8');
+    const shipped = readFileSync(join(__dirname, '../../app/src/screens/places/valley.json'), 'utf8');
     const read = readMap(shipped);
     if (!('map' in read)) throw new Error(JSON.stringify(read.problems));
     const count = (all: readonly { readonly properties: { readonly kind?: string } | null }[]) =>

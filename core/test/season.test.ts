@@ -1,6 +1,6 @@
 /** Foreseeing: warmth summed over days, rain and frost, what was seen before, and when to look again. */
 import * as fc from 'fast-check';
-import type { Need } from '../src/guide/schema';
+import type { Need } from '../src/guide/taxon';
 import { dayAt, dayOf, dayOfYear, isoOf, monthOf, newYear } from '../src/lib/day';
 import {
   AS_THE_GUIDE_SAYS,

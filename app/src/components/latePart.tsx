@@ -51,4 +51,3 @@ export function latePart<Props extends object>(
     );
   });
 }
-

@@ -1,5 +1,5 @@
-import type { CompiledTaxon } from './compile';
-import type { StageId } from './schema';
+import type { CompiledTaxon } from './compiled';
+import type { StageId } from './ids';
 
 /**
  * Whether something of it can be collected with Pause: some part is wanted, and no near-double forbids it for

@@ -1,4 +1,5 @@
-import type { Character, Damage } from './schema';
+import type { Character } from './character';
+import type { Damage } from './ids';
 
 /**
  * Seconds that any check is worth avoiding, whatever it takes: finding the place on the specimen, answering,

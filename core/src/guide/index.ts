@@ -1,6 +1,6 @@
+export { isSmelled, State, StateCharacter, MeasureCharacter, CountCharacter, Character } from './character';
+export { harms, Statement, Harm, Part, Caution, Phenology, Need, Regrowth, Benefit, Taxon } from './taxon';
 export {
-  isSmelled,
-  harms,
   slug,
   text,
   TaxonId,
@@ -15,44 +15,23 @@ export {
   Route,
   CautionFor,
   LengthUnit,
-  State,
-  StateCharacter,
-  MeasureCharacter,
-  CountCharacter,
-  Character,
-  Statement,
-  Reader,
-  Harm,
-  Part,
-  Caution,
   Minded,
-  Phenology,
-  Need,
-  Regrowth,
-  Benefit,
-  Taxon,
-  BodyPlan,
-  Guide,
-} from './schema';
-export { parseGuide, GuideError, fieldPath, type GuideProblem } from './parse';
+} from './ids';
+export { Reader, BodyPlan, Guide } from './schema';
+export { parseGuide } from './parse';
+export { GuideError, fieldPath, type GuideProblem } from './problem';
+export { compileGuide } from './compile';
+export { causesIn, causesOf, CAUSE_BIT, CAUSE_SETS, SHARED_CAUSES } from './causes';
+export { isConfirmed, union, READINGS_NEEDED } from './known';
 export {
-  compileGuide,
-  causesIn,
-  causesOf,
-  isConfirmed,
   statesIn,
-  union,
-  CAUSE_BIT,
-  CAUSE_SETS,
-  READINGS_NEEDED,
-  SHARED_CAUSES,
   type CompiledCharacter,
   type CompiledGuide,
   type CompiledTaxon,
   type GuideTables,
   type Known,
   type StateMask,
-} from './compile';
+} from './compiled';
 export { GRADES } from './grades';
 export { isCollectable, wantedStages } from './collectable';
 export { DAMAGE_SECONDS, effortOf, HANDLING_SECONDS, harmlessFirst } from './effort';

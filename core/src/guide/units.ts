@@ -1,4 +1,4 @@
-import type { LengthUnit } from './schema';
+import type { LengthUnit } from './ids';
 
 const PER_UNIT: Readonly<Record<LengthUnit, number>> = { mm: 1, cm: 10, m: 1000, in: 25.4 };
 

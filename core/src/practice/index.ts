@@ -4,10 +4,13 @@
  */
 export * from './specimen';
 export * from './walk';
+export * from './encounter';
+export * from './score';
 export * from './confusion';
 export * from './repeat';
 export * from './cards';
 export * from './drill';
+export * from './drillKinds';
 export * from './history';
 export * from './lesson';
 export type {

@@ -10,6 +10,8 @@ export * from './window';
 export * from './learn';
 export * from './rain';
 export * from './predict';
+export * from './spread';
+export * from './thisSeason';
 export * from './onset';
 export * from './visits';
 export * from './week';

@@ -2,9 +2,10 @@ import type { CompiledGuide, CompiledTaxon, StageId } from '../guide';
 import { dayOf, yearOf, type Day } from '../lib/day';
 import type { Sighting } from '../notebook/page';
 import type { Onset } from './learn';
-import { decidedByWarmth, whatOf, type ThisSeason } from './predict';
+import { decidedByWarmth, whatOf } from './predict';
 import { pastYear } from './scenario';
 import { degreesAt, type Site } from './site';
+import { type ThisSeason } from './thisSeason';
 import { firstReaching } from './warmth';
 import type { WeatherSeries } from './weather';
 

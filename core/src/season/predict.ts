@@ -1,31 +1,24 @@
-import type { CompiledTaxon, StageId, Need, Part } from '../guide';
-import { newYear, type Day } from '../lib/day';
-import { SPREADS, type Belief, type Learned } from './learn';
-import { asTheGuide, type LagBelief } from './rain';
-import { scenariosOf, SEASON_DAYS, type Scenario } from './scenario';
-import { degreesAt, roughDegreesAt, type Site } from './site';
+import type { Need, Part, CompiledTaxon, StageId } from '../guide';
+import { type Day, newYear } from '../lib/day';
+import { type Learned, SPREADS, type Belief } from './learn';
+import { type LagBelief, asTheGuide } from './rain';
+import { type Scenario, scenariosOf, SEASON_DAYS } from './scenario';
+import { type Site, roughDegreesAt, degreesAt } from './site';
+import { type Spread, union, inOrder, quantile } from './spread';
+import { type ThisSeason, lasting, corrected } from './thisSeason';
 import type { WeatherSeries } from './weather';
 import {
+  type Packed,
+  type Deviation,
+  stageSpan,
+  NEVER,
+  firstFrost,
   beginsOf,
   endsOf,
-  firstFrost,
-  NEVER,
   packed,
-  stageSpan,
-  type Deviation,
-  type Packed,
   type Span,
 } from './window';
 
-/**
- * A day that nobody knows exactly: in one of ten cases it is before `low`, in one of ten after `high`, and as
- * often before `mid` as after it.
- */
-export interface Spread {
-  readonly low: Day;
-  readonly mid: Day;
-  readonly high: Day;
-}
 /** When a part can be had at a place. */
 export interface Forecast {
   readonly begins: Spread;
@@ -39,31 +32,22 @@ export interface Forecast {
 }
 
 type Warm = Need & { readonly begins: { readonly warmth: NonNullable<Need['begins']['warmth']> } };
+
 /**
  * Rain and cool spells open a season of their own; when they come says little of the warmth that was needed.
  */
 export const decidedByWarmth = (need: Need): need is Warm =>
   need.begins.warmth !== undefined && !need.begins.rain && !need.begins.cool;
 
-/**
- * What was seen this season at a place of one stage: not yet on `after`, there by `by` and still on `still`,
- * and over on `over`.
- */
-export interface ThisSeason {
-  readonly after?: Day | undefined;
-  readonly by?: Day | undefined;
-  readonly still?: Day | undefined;
-  readonly over?: Day | undefined;
-}
-
 /** The means of five equal shares of the normal distribution: they stand for everything in them. */
 const Z = [-1.3998, -0.5314, 0, 0.5314, 1.3998];
+
 /** How long after rain is taken in another order than how much warmth, so that the two do not go together. */
 const LAG_ORDER = [2, 4, 0, 3, 1];
 
 export const whatOf = (taxon: string, stage: string): string => `${taxon} ${stage}`;
-
 type Wanted = Pick<Part, 'stages' | 'afterFrost'>;
+
 interface Where {
   readonly id: string;
   readonly site: Site;
@@ -214,69 +198,3 @@ export class Forecaster {
     return { low: at(0.1), mid: at(0.5), high: at(0.9) };
   }
 }
-
-/** A short list from least to most; that it is short is why it is put in order by insertion. */
-function inOrder(list: readonly number[]): Float64Array {
-  const sorted = Float64Array.from(list);
-  for (let i = 1; i < sorted.length; i += 1) {
-    const value = sorted[i] ?? 0;
-    let at = i - 1;
-    for (; at >= 0 && (sorted[at] ?? 0) > value; at -= 1) sorted[at + 1] = sorted[at] ?? 0;
-    sorted[at + 1] = value;
-  }
-  return sorted;
-}
-
-/**
- * Between the two nearest of a sorted list (type 5 of Hyndman and Fan, "Sample quantiles in statistical
- * packages", 1996: each value stands for the middle of its share).
- */
-export function quantile(sorted: Float64Array, share: number): number {
-  const place = Math.min(Math.max(share * sorted.length - 0.5, 0), sorted.length - 1);
-  const [below, above] = [sorted[Math.floor(place)] ?? 0, sorted[Math.ceil(place)] ?? 0];
-  return below + (above - below) * (place - Math.floor(place));
-}
-
-function union(a: Packed, b: Packed): Packed {
-  if (a === NEVER || b === NEVER) return Math.max(a, b);
-  return packed(Math.min(beginsOf(a), beginsOf(b)), Math.max(endsOf(a), endsOf(b)));
-}
-
-const A_WEEK = 7;
-/**
- * Only what agrees with what was seen, as often as it takes to stand for all; where nothing does, what is
- * nearest to it.
- */
-function corrected(
-  all: readonly Packed[],
-  { after = -Infinity, by = Infinity }: Pick<ThisSeason, 'after' | 'by'>,
-): Packed[] {
-  const agree = all.filter((span) =>
-    span === NEVER ? by === Infinity : beginsOf(span) > after && beginsOf(span) <= by,
-  );
-  if (agree.some((span) => span !== NEVER))
-    return all.map((span, index) => (agree.includes(span) ? span : (agree[index % agree.length] ?? NEVER)));
-  return all.map((span) => {
-    if (span === NEVER) return by === Infinity ? NEVER : packed(by, by + A_WEEK);
-    const begins = Math.min(Math.max(beginsOf(span), after + 1), by);
-    return packed(begins, Math.max(endsOf(span) + begins - beginsOf(span), begins));
-  });
-}
-
-/**
- * What was still there on a day lasts beyond it, by a week or a fifth of the time foreseen for all of it;
- * what was over by then lasts no longer.
- */
-function lasting(
-  all: readonly Packed[],
-  { still = -Infinity, over = Infinity }: Pick<ThisSeason, 'still' | 'over'>,
-): Packed[] {
-  if (still === -Infinity && over === Infinity) return [...all];
-  return all.map((span) => {
-    if (span === NEVER) return NEVER;
-    const [begins, ends] = [beginsOf(span), endsOf(span)];
-    const lasts = ends > still ? ends : still + Math.max(A_WEEK, Math.round((ends - begins) / STILL_LEFT));
-    return over <= begins ? NEVER : packed(begins, Math.max(begins, Math.min(lasts, over - 1)));
-  });
-}
-const STILL_LEFT = 5;

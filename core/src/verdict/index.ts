@@ -1,13 +1,6 @@
-export {
-  barsShort,
-  decide,
-  staysMissing,
-  verdictFrom,
-  weigh,
-  type Outcome,
-  type Verdict,
-  type Weighed,
-} from './decide';
+export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } from './decide';
+export { staysMissing } from './leansOn';
+export { type Outcome } from './judge';
 export type {
   ContextField,
   GroupRule,

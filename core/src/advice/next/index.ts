@@ -1,90 +1,24 @@
+import { type Case, viewCase, type CaseView, isDug, needsDigging } from '../../case';
+import { type CompiledGuide, type CharacterId, type CompiledCharacter, harmlessFirst } from '../../guide';
 import {
-  isDug,
-  needsDigging,
-  toLook,
-  viewCase,
-  type Case,
-  type CaseView,
-  type ReadingValue,
-} from '../../case';
-import {
-  effortOf,
-  HANDLING_SECONDS,
-  harmlessFirst,
-  type CharacterId,
-  type CompiledCharacter,
-  type CompiledGuide,
-  type CompiledTaxon,
-  type Damage,
-  type StateId,
-  type TaxonId,
-} from '../../guide';
-import { dangersOf, short, tally, disputedCharacters, LOOKS_THAT_COUNT } from '../../verdict';
-import {
-  relationAtStages,
-  type Relation,
-  extraBars,
-  passedOver,
-  rootPassedOver,
-  unanswered,
-  verdictFrom,
   weigh,
   type Verdict,
+  verdictFrom,
   type Weighed,
+  passedOver,
+  rootPassedOver,
+  short,
+  LOOKS_THAT_COUNT,
+  unanswered,
 } from '../../verdict';
 import { canBeMade } from '../plan';
+import { type Check, check, rate, easier, onlyLooks } from './check';
 import { essentialsUnseen } from './essentials';
-import { gains, stagesOf, supposed } from './gain';
+import { stagesOf } from './foreseen';
+import { gains } from './gain';
 
-/** Why a check is proposed. */
-export type CheckWhy =
-  /**
-   * A look contradicted the target, or looks are at a tie: look again, elsewhere on the piece, in other
-   * light.
-   */
-  | 'contradicted'
-  /** An answer was taken back. */
-  | 'taken-back'
-  /** A mark of the target was seen, but not sure, or only nearly: look again. */
-  | 'mark-unsure'
-  /** A decision would rest on one look at it. */
-  | 'look-again'
-  /** It brings bars, a signature mark or a group that is still missing. */
-  | 'brings-nearer'
-  /**
-   * Anybody who gathers looks at it: underside, flesh, colour, base and ground of a mushroom; leaf, stem,
-   * smell, flower or fruit of a plant.
-   */
-  | 'essential'
-  /** It was passed over, and too many were. */
-  | 'unanswered';
-
-export interface Check {
-  readonly character: CharacterId;
-  readonly why: CheckWhy;
-  readonly seconds: number;
-  readonly damage: Damage;
-  /** Dangers not ruled out yet that harm the skin, where the check touches: gloves first. */
-  readonly skin: readonly TaxonId[];
-  /**
-   * What this check would bring if it shows what is usual for the target (see `gains`): a number to compare
-   * checks by.
-   */
-  readonly gain: number;
-}
-
-/** What one answer would do. */
-export interface AnswerEffect {
-  readonly state: StateId;
-  readonly relation: Relation;
-  /** Rows whose number of bars would change. */
-  readonly bars: readonly {
-    readonly taxon: TaxonId;
-    readonly from: number;
-    readonly to: number;
-    readonly need: number;
-  }[];
-}
+export { type Check, type CheckWhy } from './check';
+export { answerEffects, type AnswerEffect } from './effects';
 
 /**
  * The checks worth making now, best first: what was taken back, or contradicts the target in more than one
@@ -214,83 +148,4 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
     ...reopened,
   ];
   return harmSkin.length > 0 ? all.map((c) => (onlyLooks(guide, c) ? c : { ...c, skin: harmSkin })) : all;
-}
-
-/**
- * For each state of a character, how it stands to the target and which rows would move if it were read now,
- * sure. Empty for numbers.
- */
-export function answerEffects(guide: CompiledGuide, find: Case, id: CharacterId): AnswerEffect[] {
-  const character = guide.character(id);
-  const target = guide.taxon(find.target);
-  if (!character || !target) return [];
-  const view = viewCase(guide, find);
-  const rowsNow = rowsOf(guide, view, target);
-  return [...character.stateBit.keys()].map((key) => {
-    const state = key as StateId;
-    const value: ReadingValue = { kind: 'states', states: [state] };
-    const look = toLook(guide, supposed(character, value, view.piece));
-    const rows = rowsOf(guide, suppose(guide, view, character, value), target);
-    const bars = rows.flatMap((row) => {
-      const now = rowsNow.find((r) => r.taxon === row.taxon);
-      return now && now.have !== row.have
-        ? [{ taxon: row.taxon, from: now.have, to: row.have, need: row.need }]
-        : [];
-    });
-    return { state, relation: look ? relationAtStages(look, target, find.context.stages) : 'silent', bars };
-  });
-}
-
-function check(guide: CompiledGuide, id: CharacterId, why: CheckWhy, gain: number): Check {
-  const character = guide.character(id)?.character;
-  return {
-    character: id,
-    why,
-    seconds: character?.seconds ?? 0,
-    damage: character?.damage ?? 'none',
-    skin: [],
-    gain,
-  };
-}
-
-const takes = (c: Check): number => HANDLING_SECONDS + effortOf(c);
-const rate = (c: Check): number => c.gain / takes(c);
-
-/**
- * Whether one check is to be preferred to another that shows the same thing: it brings more for what it
- * takes, or takes less.
- */
-function easier(one: Check, other: Check): boolean {
-  return rate(one) > rate(other) || (rate(one) === rate(other) && takes(one) < takes(other));
-}
-
-function onlyLooks(guide: CompiledGuide, c: Check): boolean {
-  return guide.character(c.character)?.character.observe === 'look';
-}
-
-/** Every dangerous row of a view, as bars by taxon. */
-function rowsOf(
-  guide: CompiledGuide,
-  view: CaseView,
-  target: CompiledTaxon,
-): readonly { readonly taxon: TaxonId; readonly have: number; readonly need: number }[] {
-  const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
-  const tallied = tally(guide, view, disputedCharacters(view), dangers.same);
-  return dangers.standing.map(({ taxon, grade }, i) => ({
-    taxon,
-    have: tallied.count(i),
-    need: dangers.needs[grade],
-  }));
-}
-
-function suppose(
-  guide: CompiledGuide,
-  view: CaseView,
-  character: CompiledCharacter,
-  value: ReadingValue,
-): CaseView {
-  return viewCase(guide, {
-    ...view.find,
-    readings: [...view.find.readings, supposed(character, value, view.piece)],
-  });
 }

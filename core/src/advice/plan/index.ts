@@ -1,10 +1,12 @@
 import { viewCase, type Case } from '../../case';
 import type { CharacterId, CompiledGuide, CompiledTaxon, Damage, TaxonId } from '../../guide';
+import { mostBars, mostGroups } from './count';
 import { buildProblem, type Hands, type Option, type PlanProblem } from './problem';
-import { mostBars, mostGroups, solve } from './solve';
+import { solve } from './solve';
 
 export { buildProblem, canBeMade, type Hands, type Option, type PlanProblem, type Row } from './problem';
-export { solve, countBars, mostBars, type Solution } from './solve';
+export { solve } from './solve';
+export { countBars, mostBars, type Solution } from './count';
 
 /** Why there is no plan now: what cannot be filled, however much is looked at. */
 export type Obstacle =

@@ -1,96 +1,15 @@
-import { CAUSE_SETS } from '../../guide';
-import type { PlanProblem, Row } from './problem';
-
-/**
- * Exact solver for the plan: depth-first branch and bound.
- *
- * Lower bound: the Lagrangian dual of the covering relaxation. A row that lacks r bars needs at least r more
- * of the options that are grounds against it (causes and groups forgotten), and so does the count of groups
- * that must fit. The multipliers are improved by subgradient steps (Held, Wolfe and Crowder 1974) and handed
- * down the tree. Before that, options are dropped that another one of their group replaces at no greater
- * cost.
- */
-
-export interface Solution {
-  /** Indices of the chosen options, ascending. */
-  readonly chosen: readonly number[];
-  readonly cost: number;
-  readonly nodes: number;
-}
+import { type Solution, barsOf } from './count';
+import type { PlanProblem } from './problem';
 
 /**
  * Beyond this many nodes the search gives up rather than hang; it has not been seen on guides, only on built
  * riddles.
  */
 const MOST_NODES = 200_000;
+
 const ROOT_STEPS = 120;
 const NODE_STEPS = 12;
 const EPSILON = 1e-9;
-
-/**
- * The most bars that these grounds give: groups with a ground free of shared causes count one each, the rest
- * by trying.
- */
-export function countBars(groupOf: readonly number[], causesOf: readonly number[]): number {
-  const free = new Set<number>();
-  for (let i = 0; i < groupOf.length; i += 1) if (causesOf[i] === 0) free.add(groupOf[i]!);
-  const bound = new Map<number, number[]>();
-  for (let i = 0; i < groupOf.length; i += 1) {
-    const group = groupOf[i]!;
-    if (free.has(group)) continue;
-    const masks = bound.get(group);
-    if (masks) masks.push(causesOf[i]!);
-    else bound.set(group, [causesOf[i]!]);
-  }
-  if (bound.size === 0) return free.size;
-  const best = new Int8Array(CAUSE_SETS).fill(-1);
-  best[0] = 0;
-  for (const masks of bound.values()) {
-    for (let used = CAUSE_SETS - 1; used >= 0; used -= 1) {
-      const have = best[used]!;
-      if (have < 0) continue;
-      for (const mask of masks) {
-        if ((used & mask) === 0 && best[used | mask]! < have + 1) best[used | mask] = have + 1;
-      }
-    }
-  }
-  return free.size + Math.max(...best);
-}
-
-/**
- * Bars of one row under a choice. With `optimistic`, options not decided yet (-1) count as grounds, never as
- * fits.
- */
-function barsOf(problem: PlanProblem, row: Row, state: Int8Array, optimistic: boolean): number {
-  const none = new Set(row.spoiled);
-  for (let i = 0; i < state.length; i += 1)
-    if (state[i] === 1 && row.fits[i] === 1) none.add(problem.options[i]!.group);
-  const groups: number[] = [];
-  const causes: number[] = [];
-  for (const ground of row.standing) {
-    if (none.has(ground.group)) continue;
-    groups.push(ground.group);
-    causes.push(ground.causes);
-  }
-  for (let i = 0; i < state.length; i += 1) {
-    if (row.against[i] !== 1 || (state[i] !== 1 && !(optimistic && state[i] === -1))) continue;
-    const option = problem.options[i]!;
-    if (none.has(option.group)) continue;
-    groups.push(option.group);
-    causes.push(option.causes);
-  }
-  return countBars(groups, causes);
-}
-
-/** The most bars each row could get, all options taken together; for saying what stands in the way. */
-export function mostBars(problem: PlanProblem, row: Row): number {
-  return barsOf(problem, row, new Int8Array(problem.options.length).fill(-1), true);
-}
-
-/** The most groups that could fit. */
-export function mostGroups(problem: PlanProblem): number {
-  return new Set([...problem.fitGroups, ...problem.options.map((o) => o.group)]).size;
-}
 
 /**
  * Whether option `a` does all that `b` does, for no more, without fitting any taxon that `b` does not fit.

@@ -1,5 +1,6 @@
 import type { FeatureCollection, Geometry } from 'geojson';
-import { fromGeoJson, latitudeTooFar, MOST_BYTES, textOf, type Feature, type FileProblem } from './read';
+import { fromGeoJson, MOST_BYTES, textOf, type Feature, type FileProblem } from './read';
+import { latitudeTooFar } from './simplify';
 
 /**
  * A map of one's own out of a file: GeoJSON (RFC 7946), with what each feature is either as `kind`, in the

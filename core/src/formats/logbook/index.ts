@@ -3,3 +3,4 @@ export * from './year';
 export * from './unfold';
 export * from './occurrences';
 export * from './table';
+export * from './readTable';

@@ -1,5 +1,8 @@
 import { z } from 'zod';
-import { Character, Reader, slug, Statement, Taxon, TaxonId, text } from '../schema';
+import { Character } from '../character';
+import { slug, TaxonId, text } from '../ids';
+import { Reader } from '../schema';
+import { Statement, Taxon } from '../taxon';
 
 /** A statement put right, and who of the keepers answers for it. */
 export const Correction = z.strictObject({

@@ -11,3 +11,4 @@ export * from './method';
 export * from './keep';
 export * from './yields';
 export * from './steps';
+export * from './step';

@@ -1,0 +1,108 @@
+import type { CompiledCharacter, CompiledTaxon, Known } from './compiled';
+import { type StageId } from './ids';
+import { known, isConfirmed, union, withAbsent, asBar } from './known';
+import { type Taxon, harms } from './taxon';
+
+/** Compiles one taxon. */
+
+export function compileTaxon(
+  taxon: Taxon,
+  index: number,
+  rank: number,
+  characters: Map<string, CompiledCharacter>,
+  strict: boolean,
+): CompiledTaxon {
+  const said = once(() => spoken(taxon, characters));
+  const overall = once(() => overStages(taxon, said(), strict && harms(taxon.harm)));
+  const atStage = once(() => byStage(taxon, said()));
+  return {
+    index,
+    rank,
+    id: taxon.id,
+    taxon,
+    grade: taxon.harm.grade,
+    get overall() {
+      return overall();
+    },
+    get atStage() {
+      return atStage();
+    },
+  };
+}
+
+/** What a guide does not need before it is asked for: made then, and kept. */
+export function once<T>(make: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= make());
+}
+
+/** One statement as bits or a span, and the stages that it speaks of. */
+interface Said {
+  readonly what: Known;
+  readonly confirmed: boolean;
+  readonly stages: readonly StageId[];
+}
+
+/** What is stated of a taxon, by character. */
+function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<CompiledCharacter, Said[]> {
+  const said = new Map<CompiledCharacter, Said[]>();
+  for (const statement of taxon.statements) {
+    const character = characters.get(statement.character);
+    if (!character) continue;
+    const one = {
+      what: known(statement, character),
+      confirmed: isConfirmed(statement),
+      stages: statement.stages ?? taxon.stages,
+    };
+    const others = said.get(character);
+    if (others) others.push(one);
+    else said.set(character, [one]);
+  }
+  return said;
+}
+
+function byStage(
+  taxon: Taxon,
+  said: ReadonlyMap<CompiledCharacter, readonly Said[]>,
+): Map<number, Map<StageId, Known>> {
+  return new Map(
+    [...said].map(([character, statements]) => [
+      character.index,
+      new Map(statements.flatMap(({ what, stages }) => stages.map((stage) => [stage, what] as const))),
+    ]),
+  );
+}
+
+/** @param strict only what two readings exclude is excluded */
+function overStages(
+  taxon: Taxon,
+  said: ReadonlyMap<CompiledCharacter, readonly Said[]>,
+  strict: boolean,
+): Map<number, Known> {
+  const overall = new Map<number, Known>();
+  for (const character of [...said.keys()].sort((a, b) => a.index - b.index)) {
+    const statements = said.get(character) ?? [];
+    const seenAt = taxon.stages.filter((stage) => character.stages.has(stage));
+    let joined: Known | undefined;
+    // A stage without a statement makes the whole unknown: a mistaken stage must not make a bar.
+    const complete = seenAt.every((stage) => {
+      const what = statements.findLast(({ stages }) => stages.includes(stage))?.what;
+      if (what && what !== joined) joined = joined ? union(joined, what, character) : what;
+      return what !== undefined;
+    });
+    if (!joined || !complete) continue;
+    const hidden = seenAt.length < taxon.stages.length || character.character.fades === true;
+    const shown = hidden ? withAbsent(joined, character) : joined;
+    overall.set(
+      character.index,
+      strict
+        ? asBar(
+            shown,
+            character,
+            statements.every(({ confirmed }) => confirmed),
+          )
+        : shown,
+    );
+  }
+  return overall;
+}
