@@ -1,6 +1,7 @@
 import './guide';
 import { countOf } from '@pause/core';
-import { loadMe, putForwardAgain, read, startFind, takeBack } from '../src/notebook/actions';
+import { loadMe } from '../src/notebook/added';
+import { putForwardAgain, read, startFind, takeBack } from '../src/notebook/actions';
 import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/notebook/look';
 import { takeOverCounts } from '../src/notebook/takeOver';
 import { emergencyWhere } from '../src/screens/emergency/numbers';

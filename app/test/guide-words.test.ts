@@ -4,7 +4,7 @@ import { guide } from '../src/deciding/guide';
 import { numberProblem } from '../src/screens/check/NumberAnswer';
 import { monthsOf, usualIn } from '../src/text/months';
 import { cautionFor, openNameWords, readingWords } from '../src/text/names';
-import { aroundLine } from '../src/text/reasons';
+import { aroundLine } from '../src/text/strip';
 
 const ramsons = guide.taxon('allium-ursinum')!.taxon;
 

@@ -1,7 +1,8 @@
 /** What stands on the screen while the core is at work, late, or fails. */
 import './guide';
 import { inPlace, type Evaluator } from '../src/deciding/client';
-import { loadMe, read, reconsider, startFind } from '../src/notebook/actions';
+import { loadMe, reconsider } from '../src/notebook/added';
+import { read, startFind } from '../src/notebook/actions';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));

@@ -23,9 +23,9 @@ import type { BatchFields, PortionFields } from '@pause/core/pantry';
 import { guide } from '../src/deciding/guide';
 import { leftIn, pantryOf } from '../src/notebook/pantry';
 import { spoilsFor, stepsOf } from '../src/screens/pantry/batch';
-import { daysWords } from '../src/screens/pantry/BatchScreen';
+import { daysWords } from '../src/screens/pantry/batchStyles';
 import { linesOf } from '../src/screens/pantry/LabelsScreen';
-import { portionWords } from '../src/screens/pantry/PantryScreen';
+import { portionWords } from '../src/screens/pantry/PantryParts';
 import { amountOf, bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/text/harvest';
 import { cautionFor, harmLine } from '../src/text/names';
 import {
@@ -36,15 +36,8 @@ import {
   stepWords,
   tasteRefusalWords,
 } from '../src/text/pantry';
-import {
-  isoDayName,
-  kitReason,
-  mayWords,
-  pickingWords,
-  shapeWords,
-  siteWords,
-  whyWords,
-} from '../src/text/places';
+import { isoDayName, mayWords, pickingWords, shapeWords, siteWords, whyWords } from '../src/text/places';
+import { kitReason } from '../src/text/kit';
 import { faultsOf } from './faulty';
 
 jest.mock('@expo-google-fonts/atkinson-hyperlegible-next/400Regular', () => ({

@@ -4,11 +4,11 @@ import { decide, standing, type Entry, type FindRecord } from '@pause/core';
 import { exportOf, tableOf, toDarwinCore, toTable, occurrencesOf } from '@pause/core/formats/logbook';
 import { followChecks } from '../../core/test/finds';
 import { guide, takeGuide } from '../src/deciding/guide';
-import { add, loadMe } from '../src/notebook/actions';
+import { add, loadMe } from '../src/notebook/added';
 import { beginPage, layPages } from '../src/notebook/pages';
 import { causesHere } from '../src/notebook/recalls';
 import { tellOf, toggled } from '../src/notebook/tell';
-import { entriesIn } from '../src/screens/pantry/files';
+import { entriesIn } from '../src/screens/pantry/entriesIn';
 import { rig } from './rig';
 
 const AT = '2026-09-14T08:00:00.000Z';

@@ -6,17 +6,10 @@ import 'fake-indexeddb/auto';
 import './guide';
 import { Dexie } from 'dexie';
 import { nextStamp, type Entry, type FindRecord } from '@pause/core';
-import {
-  acknowledgeNotKept,
-  loadFind,
-  loadList,
-  loadMe,
-  openOutbox,
-  read,
-  startFind,
-} from '../src/notebook/actions';
+import { acknowledgeNotKept, loadFind, loadList, loadMe, openOutbox } from '../src/notebook/added';
+import { read, startFind } from '../src/notebook/actions';
 import { browserDevice, NotKept, type Device } from '../src/notebook/device';
-import { flush } from '../src/notebook/sync';
+import { flush } from '../src/notebook/send';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));

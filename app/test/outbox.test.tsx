@@ -4,8 +4,9 @@ import { act, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import type { Entry } from '@pause/core';
 import { OutboxWords } from '../src/components/OutboxWords';
-import { loadMe } from '../src/notebook/actions';
-import { me, outbox } from '../src/notebook/slices';
+import { loadMe } from '../src/notebook/added';
+import { me } from '../src/notebook/slices';
+import { outbox } from '../src/notebook/outboxSlice';
 import { rig } from './rig';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn() }) }));

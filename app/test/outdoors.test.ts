@@ -9,7 +9,8 @@ import { lookAgain, lookAhead, stopLooking, takeGuide, type LookAgain } from '..
 import { spread } from '../src/screens/places/spread';
 import { warningsOf } from '../src/screens/places/Warned';
 import { simulatedWalker } from '../src/screens/places/whereIStand';
-import { kitReason, mayWords, pickingWords, siteWords, whyWords } from '../src/text/places';
+import { kitReason } from '../src/text/kit';
+import { mayWords, pickingWords, siteWords, whyWords } from '../src/text/places';
 
 test('marks are pushed apart until each can be tapped, no further than needed, and stay on the sheet', () => {
   fc.assert(

@@ -4,10 +4,11 @@
  */
 import './guide';
 import { standing, type PageEntry } from '@pause/core';
-import { loadMe } from '../src/notebook/actions';
+import { loadMe } from '../src/notebook/added';
 import type { Group } from '../src/notebook/api';
 import { beginPage, layPages, sight, tellGroup, tellPage, withTold } from '../src/notebook/pages';
-import { flush, streamGrew, syncAll } from '../src/notebook/sync';
+import { flush } from '../src/notebook/send';
+import { streamGrew, syncAll } from '../src/notebook/sync';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));

@@ -24,26 +24,21 @@ import {
   wholeGrams,
 } from '../src/notebook/pantry';
 import { recalledOf, recallKey } from '../src/notebook/recalls';
-import { yieldsOf } from '../src/screens/harvest/TakeScreen';
+import { yieldsOf } from '../src/screens/harvest/questionOf';
 import { bestBeforeOf, keepsFor, spoilsFor, stepsOf, yieldFor } from '../src/screens/pantry/batch';
-import { daysWords } from '../src/screens/pantry/BatchScreen';
+import { daysWords } from '../src/screens/pantry/batchStyles';
 import { amountOf, WHOLE, type Choice } from '../src/screens/pantry/Choose';
 import { linesOf } from '../src/screens/pantry/LabelsScreen';
-import { choicesOf } from '../src/screens/pantry/NewBatchScreen';
-import { matches, portionWords } from '../src/screens/pantry/PantryScreen';
+import { choicesOf } from '../src/screens/pantry/choicesOf';
+import { matches } from '../src/screens/pantry/PantryScreen';
+import { portionWords } from '../src/screens/pantry/PantryParts';
 import { wrapped } from '../src/screens/pantry/pdf';
-import { namesOf } from '../src/screens/pantry/PortionScreen';
+import { namesOf } from '../src/screens/pantry/Portion';
 import { findsBehind, sheetOf } from '../src/screens/pantry/sheet';
 import { settled } from '../src/screens/pantry/Sums';
 import { leftWords, nextTimer } from '../src/screens/pantry/Timers';
-import {
-  amountWords,
-  causeWords,
-  mealReminderWords,
-  measureWords,
-  refusalWords,
-  stepWords,
-} from '../src/text/pantry';
+import { amountWords, mealReminderWords, refusalWords, stepWords } from '../src/text/pantry';
+import { causeWords, measureWords } from '../src/text/recalls';
 import { isoDayName } from '../src/text/places';
 
 jest.mock('@expo-google-fonts/atkinson-hyperlegible-next/400Regular', () => ({

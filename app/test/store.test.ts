@@ -3,24 +3,13 @@ import { Blob as WholeBlob } from 'node:buffer';
 import { type Entry } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
 import { dropPicture, keepPicture } from '../src/components/photos/actions';
-import {
-  acknowledgeRefusals,
-  add,
-  loadFind,
-  loadList,
-  loadMe,
-  openOutbox,
-  passOver,
-  read,
-  recordDecision,
-  startFind,
-  takeBack,
-  tellContext,
-} from '../src/notebook/actions';
+import { acknowledgeRefusals, add, loadFind, loadList, loadMe, openOutbox } from '../src/notebook/added';
+import { passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/notebook/actions';
 import { Refused } from '../src/notebook/api';
 import { loadPictures } from '../src/notebook/loadPictures';
 import type { Picture } from '../src/notebook/pictures';
-import { flush, sendPictures, syncAll } from '../src/notebook/sync';
+import { flush, sendPictures } from '../src/notebook/send';
+import { syncAll } from '../src/notebook/sync';
 import { deleteAccount, signOut } from '../src/screens/people/account';
 import { rig } from './rig';
 

@@ -13,7 +13,7 @@ import {
   weighingsOf,
 } from '../src/notebook/harvests';
 import { sortingOf } from '../src/screens/harvest/SortScreen';
-import { countsOf } from '../src/screens/harvest/Told';
+import { countsOf } from '../src/screens/harvest/PatchTold';
 import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/text/harvest';
 
 const page = (id: string, person: string, fields: Record<string, unknown>): PageRecord =>

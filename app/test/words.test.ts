@@ -13,7 +13,8 @@ import { allUsual, find, usualValue } from '../../core/test/finds';
 import { searchTaxa, sharingName } from '../src/components/names/search';
 import { guide } from '../src/deciding/guide';
 import { characterName, harmLine, lowerFirst, readingWords, timeWords } from '../src/text/names';
-import { movedWords, reasonWords, stripLine } from '../src/text/reasons';
+import { movedWords, reasonWords } from '../src/text/reasons';
+import { stripLine } from '../src/text/strip';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();
 let counter = 0;

@@ -2,16 +2,8 @@ import { request } from 'node:http';
 import { Dexie } from 'dexie';
 import { canonicalJson, type FindRecord, type TaxonId } from '@pause/core';
 import type { Evaluator } from '../../app/src/deciding/client';
-import {
-  loadFind,
-  loadList,
-  loadMe,
-  openOutbox,
-  read,
-  startFind,
-  tellContext,
-  write,
-} from '../../app/src/notebook/actions';
+import { loadFind, loadList, loadMe, openOutbox } from '../../app/src/notebook/added';
+import { read, startFind, tellContext, write } from '../../app/src/notebook/actions';
 import type { Device } from '../../app/src/notebook/device';
 import { http } from '../../app/src/notebook/http';
 import { notebook } from '../../app/src/notebook/notebook';

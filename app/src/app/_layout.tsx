@@ -13,7 +13,7 @@ import { TextSize } from '../components/Words';
 import { workerEvaluator } from '../deciding/client';
 import { loadGuide } from '../deciding/guide';
 import { breath, drawn } from '../lib/breath';
-import { loadMe, openOutbox } from '../notebook/actions';
+import { loadMe, openOutbox } from '../notebook/added';
 import { httpApi } from '../notebook/api';
 import { browserDevice } from '../notebook/device';
 import { keepLook, keptLook, look, whenLookSet } from '../notebook/look';

@@ -1,7 +1,7 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { blindAsk, type FindRecord } from '@pause/core';
 import type { Evaluation } from '../deciding/evaluate';
-import { loadFind, policyOf, reconsider } from '../notebook/actions';
+import { loadFind, policyOf, reconsider } from '../notebook/added';
 import { useAct, useApp } from '../notebook/store';
 import { useFind } from '../notebook/useFind';
 import { latePart } from './latePart';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { acknowledgeNotKept, acknowledgeRefusals, syncAll } from '../notebook/actions';
+import { acknowledgeNotKept, acknowledgeRefusals, syncAll } from '../notebook/added';
 import { useAct, useApp, type State } from '../notebook/store';
 import { Button } from './Button';
 import { colour, space, stroke } from './tokens';

@@ -1,6 +1,6 @@
 import type { Entry, FieldsOf, PageEntry, PageKind, PageRecord, Sighting } from '@pause/core';
 import { applyAllToPage } from '@pause/core/notebook';
-import { add, newId, now, person } from './actions';
+import { add, newId, now, person } from './added';
 import type { Group } from './api';
 import { me, pages } from './slices';
 import type { Thunk } from './store';

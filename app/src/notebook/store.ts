@@ -5,7 +5,8 @@ import type { Api } from './api';
 import type { Device } from './device';
 import { look, type LookSettings } from './look';
 import type { Album } from './pictures';
-import { finds, list, me, outbox, pages } from './slices';
+import { finds, list, me, pages } from './slices';
+import { outbox } from './outboxSlice';
 import { update } from './update';
 
 /** What the store reaches outside itself. Handed in, so that tests can hand in their own. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Entry } from '@pause/core';
-import { add, newId, now, person } from './actions';
+import { add, newId, now, person } from './added';
 import { keptAs } from './own';
 import type { Thunk } from './store';
 

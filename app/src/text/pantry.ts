@@ -1,19 +1,17 @@
-import type { HarmGrade } from '@pause/core';
 import type {
-  Cooking,
-  CookingRefusal,
-  Keeping,
   Method,
+  Cooking,
+  Keeping,
   Refusal,
-  SpoilCode,
-  Step,
+  CookingRefusal,
   StepCode,
+  Step,
+  SpoilCode,
 } from '@pause/core/harvest/preparing';
-import type { KeptAmount, Sign } from '@pause/core/pantry';
-import type { Cause, ChangedGround, Measure, Recalled } from '@pause/core/pantry/recall';
-import type { MealReminder, TasteRefusal } from '@pause/core/pantry/tasting';
 import { guide } from '../deciding/guide';
-import { cautionFor, characterName, CommonName, commonName, GRADE, lowerFirst, numberWord } from './names';
+import type { KeptAmount, Sign } from '@pause/core/pantry';
+import type { TasteRefusal, MealReminder } from '@pause/core/pantry/tasting';
+import { GRADE, cautionFor, lowerFirst, commonName } from './names';
 import { few } from './reasons';
 
 /** What is made, in the words of a kitchen. */
@@ -36,6 +34,7 @@ export const METHOD: Readonly<Record<Method, readonly [doing: string, done: stri
   bottle: ['Boil it in jars', 'in jars'],
   distil: ['Distil an oil', 'distilled'],
 };
+
 export const COOKING: Readonly<Record<Cooking, string>> = {
   raw: 'Raw',
   boil: 'Boiled, water kept',
@@ -43,6 +42,7 @@ export const COOKING: Readonly<Record<Cooking, string>> = {
   steam: 'Steamed',
   fry: 'Fried',
 };
+
 export const STORE: Readonly<Record<Keeping['store'], string>> = {
   'cool-dark': 'cool and dark',
   fridge: 'in the fridge',
@@ -63,6 +63,7 @@ export function refusalWords(refusal: Refusal): string {
       return 'It is not sour enough: boiling does not kill what makes botulism, and in a closed jar it grows.';
   }
 }
+
 export function cookingRefusalWords(refusal: CookingRefusal): string {
   switch (refusal.code) {
     case 'never-raw':
@@ -119,10 +120,12 @@ const STEP: Readonly<Record<StepCode, string>> = {
   'keep-cool': 'Keep it in the fridge',
   label: 'Put a label on it',
 };
+
 /** What is often done besides, and is no step of every kitchen. */
 export const BESIDES: readonly string[] = (['wash', 'soak', 'peel', 'chop', 'filter'] as const).map(
   (code) => STEP[code],
 );
+
 export const stepWords = ({
   code,
   text,
@@ -154,6 +157,7 @@ export const SPOILS: Readonly<Record<SpoilCode, string>> = {
 };
 
 export const UNIT: Readonly<Record<KeptAmount['unit'], string>> = { g: 'g', ml: 'ml', piece: 'pieces' };
+
 export function amountWords({
   amount,
   unit,
@@ -175,64 +179,6 @@ export const SIGN: Readonly<Record<Sign, string>> = {
   breath: 'Breath',
   other: 'Something else',
 };
-
-const worst = (grade: HarmGrade) =>
-  grade === 'none'
-    ? ' Everything dangerous of the guide is still ruled out.'
-    : ` What could be among it is ${GRADE[grade]}.`;
-const CHANGES_SHOWN = 2;
-/** Which statements of the guide changed, and who found it. */
-function changedWords(changed: readonly ChangedGround[]): string {
-  if (changed.length === 0) return '';
-  const shown = changed.slice(0, CHANGES_SHOWN).map(({ taxon, character, readBy }) => {
-    const readers = readBy.flatMap((id) => guide.guide.readings?.find((one) => one.id === id)?.reader ?? []);
-    const what =
-      character === undefined
-        ? `${CommonName(taxon)} is new in the guide`
-        : `What the guide says of ${commonName(taxon)} changed: ${lowerFirst(characterName(character))}`;
-    return `${what}. ${readers.length > 0 ? `Found by: ${readers.map(lowerFirst).join('; ')}.` : 'Found by whoever wrote it.'}`;
-  });
-  const more = changed.length - shown.length;
-  return ` ${shown.join(' ')}${more > 0 ? ` And ${numberWord(more)} more.` : ''}`;
-}
-
-/** Why something is in question. */
-export function causeWords(cause: Cause, name: string): string {
-  switch (cause.code) {
-    case 'decision':
-      return `${name}: it was collected, and decided otherwise since.`;
-    case 'stray':
-      return cause.touched
-        ? `${name}: it lay in one bag with a deadly stray.`
-        : `${name}: a ${GRADE[cause.grade]} stray lay among it.`;
-    case 'verdict':
-      return `${name}: ${{ guide: 'by the corrected guide', record: 'by what was recorded since', policy: 'by the rules of the group now', rules: 'by stricter rules of Pause' }[cause.because]} the verdict is ${cause.outcome}.${worst(cause.grade)}${changedWords(cause.changed ?? [])}`;
-  }
-}
-const MEASURE: Readonly<Record<Measure, readonly [word: string, what: string]>> = {
-  hold: ['Hold it', 'Nobody eats of it until the find holds again.'],
-  discard: ['Throw it out', 'It cannot be gone through any more. Not on the compost, not to animals.'],
-  'look-again': ['Look again', 'Go through every piece once more.'],
-  watch: ['It was eaten', 'Ask everybody who had some how they are.'],
-  warn: ['Tell who has it', 'Somebody else has it: tell them today.'],
-};
-const CALL_NOW = 'It may have been a dangerous one: call the poison service now, before anything is felt.';
-/**
- * What to do with something in question, in a word and in a sentence or two. It says no more than its causes
- * do.
- */
-export function measureWords({
-  measure,
-  causes,
-}: Pick<Recalled, 'measure' | 'causes'>): readonly [word: string, what: string] {
-  const [word, what] = MEASURE[measure];
-  const dangerous = causes.some(({ grade }) => grade === 'deadly' || grade === 'serious');
-  return [word, measure === 'watch' && dangerous ? `${CALL_NOW} ${what}` : what];
-}
-export const recalledName = ({ kind }: Pick<Recalled, 'kind'>): string =>
-  ({ find: 'Find', harvest: 'Harvest', batch: 'Batch', portion: 'Eaten or given', taste: 'First taste' })[
-    kind
-  ];
 
 export function tasteRefusalWords(refusal: TasteRefusal): string {
   switch (refusal.code) {

@@ -1,15 +1,16 @@
 import type { FieldsOf } from '@pause/core';
-import { isoOf, type Day } from '@pause/core/lib/day';
-import type { Geometry, GeoPosition } from '@pause/core/notebook/page';
-import { areaOf, lengthOf } from '@pause/core/notebook/page/shape';
-import type { KitReason, PickingReason } from '@pause/core/outings';
-import type { When, Why } from '@pause/core/season';
 import { saidBy } from './days';
-import { CommonName, commonName, upper } from './names';
+import { type Day, isoOf } from '@pause/core/lib/day';
+import type { When, Why } from '@pause/core/season';
+import type { GeoPosition, Geometry } from '@pause/core/notebook/page';
+import { areaOf, lengthOf } from '@pause/core/notebook/page/shape';
+import type { PickingReason } from '@pause/core/outings';
+import { CommonName, upper } from './names';
 
 /** Plain words for places and for what comes when. */
 
 type Fields = FieldsOf<'place'>;
+
 const dayOfYear = saidBy({ day: 'numeric', month: 'long', timeZone: 'UTC' });
 const dayAndYear = saidBy({ day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 const atNoon = (iso: string) => new Date(`${iso}T12:00:00Z`);
@@ -23,6 +24,7 @@ export const WHEN: Readonly<Record<When, string>> = {
   soon: 'Soon',
   later: 'Later this year',
 };
+
 export const ASPECT: Readonly<Record<Fields['aspect'], string>> = {
   flat: 'Level',
   n: 'North',
@@ -34,17 +36,20 @@ export const ASPECT: Readonly<Record<Fields['aspect'], string>> = {
   w: 'West',
   nw: 'North-west',
 };
+
 export const SHADE: Readonly<Record<Fields['shade'], string>> = {
   open: 'Open',
   half: 'Half shade',
   shaded: 'Shaded',
 };
+
 export const MOISTURE: Readonly<Record<Fields['moisture'], string>> = {
   dry: 'Dry',
   fresh: 'Fresh',
   moist: 'Moist',
   wet: 'Wet',
 };
+
 export const SOIL: Readonly<Record<Fields['soil'][number], string>> = {
   calcareous: 'Lime',
   acid: 'Acid',
@@ -56,6 +61,7 @@ export const SOIL: Readonly<Record<Fields['soil'][number], string>> = {
   rich: 'Rich',
   disturbed: 'Disturbed',
 };
+
 export const TREE: Readonly<Record<Fields['trees'][number], string>> = {
   beech: 'Beech',
   oak: 'Oak, sweet chestnut',
@@ -66,6 +72,7 @@ export const TREE: Readonly<Record<Fields['trees'][number], string>> = {
   larch: 'Larch',
   ash: 'Ash, elm, fruit trees',
 };
+
 export const HABITAT: Readonly<Record<Fields['habitat'][number], string>> = {
   'deciduous-wood': 'Broadleaved wood',
   'conifer-wood': 'Conifer wood',
@@ -82,6 +89,7 @@ export const HABITAT: Readonly<Record<Fields['habitat'][number], string>> = {
   'field-edge': 'Edge of a field',
   wayside: 'Wayside',
 };
+
 export const SPOIL: Readonly<Record<Fields['spoils'][number], string>> = {
   road: 'Road',
   spray: 'Sprayed',
@@ -91,6 +99,7 @@ export const SPOIL: Readonly<Record<Fields['spoils'][number], string>> = {
   industry: 'Industry',
   dump: 'Dump',
 };
+
 export const HAZARD: Readonly<Record<Fields['hazards'][number], string>> = {
   steep: 'Steep',
   tidal: 'Tide',
@@ -103,12 +112,14 @@ export const HAZARD: Readonly<Record<Fields['hazards'][number], string>> = {
   stream: 'Stream',
   livestock: 'Cattle',
 };
+
 export const PICKING: Readonly<Record<Fields['picking']['may'], string>> = {
   yes: 'Yes',
   ask: 'Ask first',
   permit: 'With a permit',
   no: 'No',
 };
+
 export const ABUNDANCE = { single: 'A single one', few: 'A few', many: 'Many', plenty: 'Plenty' } as const;
 
 /** Where a place lies, in a line. */
@@ -128,6 +139,7 @@ const UNIT = {
   piece: ['piece', 'pieces'],
   handful: ['handful', 'handfuls'],
 } as const;
+
 const amountWords = ({ amount, unit }: { readonly amount: number; readonly unit: keyof typeof UNIT }) =>
   `${amount}\u00A0${UNIT[unit][amount === 1 ? 0 : 1]}`;
 
@@ -139,6 +151,7 @@ export function mayWords({ picking }: Partial<Fields>, today: string): string {
 }
 
 const HECTARE = 10_000;
+
 /** How large the ground within a ring is. */
 export function areaWords(ring: readonly GeoPosition[]): string {
   const area = areaOf(ring);
@@ -187,6 +200,7 @@ export function pickingWords(reason: PickingReason): string {
 
 const days = (count: number) => (Math.abs(count) === 1 ? 'a day' : `${Math.abs(count)} days`);
 const LEAST = 3;
+
 /** Why it comes when it comes; nothing where it comes as usual. */
 export function whyWords({ place, records, year, metres: higher, warmer }: Why): string {
   const parts: string[] = [];
@@ -209,45 +223,4 @@ export function whyWords({ place, records, year, metres: higher, warmer }: Why):
   if (Math.abs(year) >= LEAST) parts.push(`this year ${days(year)} ${year < 0 ? 'early' : 'late'}`);
   const said = parts.slice(0, 2).join('; ');
   return said === '' ? '' : `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
-}
-
-/** Things to bring. */
-export const KIT: Readonly<Record<string, string>> = {
-  knife: 'Knife',
-  lens: 'Lens',
-  paper: 'Pale paper',
-  ruler: 'Ruler',
-  trowel: 'Digging stick or trowel',
-  gloves: 'Gloves',
-  water: 'Water',
-  phone: 'Phone, charged',
-  whistle: 'Whistle',
-  boots: 'Boots',
-  helmet: 'Helmet',
-  stick: 'Walking stick',
-  'tide-table': 'Tide table',
-  'long-sleeves': 'Long sleeves and trousers',
-  'bright-vest': 'Bright vest',
-  bag: 'Bag',
-  'bag-roots': 'Bag for roots',
-  'bag-leaves': 'Bag for leaves',
-  'bag-flowers': 'Bag for flowers',
-  'box-fruit': 'Box for fruit',
-  'basket-fungi': 'Basket for fungi',
-};
-export function kitReason(reason: KitReason): string {
-  switch (reason.code) {
-    case 'checks':
-      return `for checking ${reason.taxa.map((id) => commonName(id)).join(', ')}`;
-    case 'parts':
-      return 'kinds are kept apart';
-    case 'hazard':
-      return `because of: ${HAZARD[reason.hazard].toLowerCase()}`;
-    case 'child':
-      return 'for the child';
-    case 'ground':
-      return 'wet ground';
-    case 'always':
-      return '';
-  }
 }

@@ -1,5 +1,5 @@
 import { type Entry } from '@pause/core';
-import { add, newId, now, person } from '../../notebook/actions';
+import { add, newId, now, person } from '../../notebook/added';
 import type { Picture } from '../../notebook/pictures';
 import type { Thunk } from '../../notebook/store';
 

@@ -1,58 +1,15 @@
-import { useState } from 'react';
-import { Pressable, StyleSheet, TextInput, View } from 'react-native';
-import { asksForTracing, type Case, type FindRecord, type StageId } from '@pause/core';
-import {
-  Body,
-  Button,
-  Chip,
-  ChipRow,
-  colour,
-  corner,
-  font,
-  Heading,
-  Small,
-  SmallStrong,
-  space,
-  stroke,
-  typeSize,
-} from '../../components';
-import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
-import { guide } from '../../deciding/guide';
-import { tellContext } from '../../notebook/actions';
+import { type FindRecord, type StageId, asksForTracing, type Case } from '@pause/core';
 import { useAct } from '../../notebook/store';
-import {
-  cautionFor,
-  CommonName,
-  CONDITION,
-  CONTAMINATION,
-  partName,
-  stageName,
-  upper,
-} from '../../text/names';
+import { guide } from '../../deciding/guide';
+import { type Context, Ask, NOTHING, Eaters } from './AroundEaters';
+import { tellContext } from '../../notebook/actions';
+import { View, Pressable } from 'react-native';
+import { styles } from './aroundStyles';
+import { stageName, CommonName, CONTAMINATION, CONDITION, partName, upper } from '../../text/names';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { Small, SmallStrong, Body, Button, Chip } from '../../components';
 import { MAY_DIG, MAY_DIG_HINT } from './digging';
-import { useEatersAsked } from './useHousehold';
-
-type Context = Case['context'];
-
-interface AskProps {
-  readonly title: string;
-  readonly hint?: string;
-  readonly missing: boolean;
-  /** What it costs not to tell. */
-  readonly cost: string;
-  readonly children: React.ReactNode;
-}
-
-function Ask({ title, hint, missing, cost, children }: AskProps) {
-  return (
-    <View style={styles.ask}>
-      <Heading>{title}</Heading>
-      {hint ? <Body soft>{hint}</Body> : null}
-      <ChipRow label={title}>{children}</ChipRow>
-      {missing ? <Small>Still open: {cost}</Small> : null}
-    </View>
-  );
-}
+import { Height } from './AroundHeight';
 
 /** What stands around the specimen: the place first, then the plant, then what it is wanted for. */
 export function Around({ record, target }: { readonly record: FindRecord; readonly target: string }) {
@@ -282,124 +239,6 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
 
 /** All that a check can want. */
 const GEAR: readonly string[] = ['gloves', 'knife', 'lens', 'paper', 'ruler', 'trowel'];
-const NOTHING = new Set<string>();
-
-/** Who will eat it. It stands above the answer for everything, so that nobody who eats along is passed by. */
-function Eaters({ record, target }: { readonly record: FindRecord; readonly target: string }) {
-  const act = useAct();
-  const { cautions, home, asks } = useEatersAsked(record, target);
-  const told = record.context.eaters;
-  const minded = new Set<string>((told ?? []).flatMap((e) => e.cautions));
-  const tell = (eaters: NonNullable<Context['eaters']>) =>
-    act(tellContext(record.id, { ...record.context, eaters }));
-  const toggle = (caution: (typeof cautions)[number]) => {
-    const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
-    void tell([{ name: 'one of you', cautions: now }]);
-  };
-  const asAtHome =
-    home !== undefined &&
-    told !== undefined &&
-    told.length === home.length &&
-    home.every(({ name }, index) => told[index]?.name === name);
-  if (!asks) return null;
-  return (
-    <Ask
-      title="Who will eat it?"
-      hint="Of those who will, is anyone of these?"
-      missing={told === undefined}
-      cost="for whom it is not, nobody has asked. The cautions stand with the verdict."
-    >
-      {home ? (
-        <Chip
-          label={`As at home: ${home.map(({ name }) => name).join(', ')}`}
-          chosen={asAtHome}
-          onPress={() => tell(home)}
-        />
-      ) : null}
-      <Chip label="None of these" chosen={told !== undefined && minded.size === 0} onPress={() => tell([])} />
-      {cautions.map((caution) => (
-        <Chip
-          key={caution}
-          kind="checkbox"
-          label={cautionFor(caution)}
-          chosen={minded.has(caution)}
-          onPress={() => toggle(caution)}
-        />
-      ))}
-    </Ask>
-  );
-}
-
-/** Height above the sea: with the month it orders and raises doubts, and never settles anything. */
-function Height({
-  elevation,
-  onTell,
-}: {
-  readonly elevation: number | undefined;
-  readonly onTell: (elevation: number | undefined) => void;
-}) {
-  const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
-  const number = Number(text.replace(',', '.'));
-  const wrong = text.trim() !== '' && !(Number.isFinite(number) && number >= -500 && number <= 9000);
-  return (
-    <View style={styles.ask}>
-      <Heading>How high is it here?</Heading>
-      <Body soft>With the month it only raises doubts; it settles nothing.</Body>
-      <View style={styles.height}>
-        <TextInput
-          aria-label="Height above the sea in metres"
-          aria-invalid={wrong}
-          inputMode="decimal"
-          value={text}
-          onChangeText={setText}
-          onBlur={() => {
-            if (!wrong && number !== elevation) onTell(text.trim() === '' ? undefined : number);
-          }}
-          style={styles.input}
-        />
-        <Body>m above the sea</Body>
-      </View>
-      {wrong ? (
-        <SmallStrong role="alert">Height: give metres above the sea, from -500 to 9000.</SmallStrong>
-      ) : null}
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  around: { gap: space.xl },
-  ask: { gap: space.s },
-  stage: {
-    width: '30.5%',
-    maxWidth: 150,
-    flexGrow: 1,
-    minHeight: 150,
-    alignItems: 'center',
-    justifyContent: 'space-between',
-    gap: space.xs,
-    padding: space.xs,
-    borderRadius: corner,
-    borderWidth: stroke.thin,
-    borderColor: colour.line,
-    backgroundColor: colour.card,
-  },
-  stageChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
-  unknown: { flex: 1, justifyContent: 'center', padding: space.xs },
-  centred: { textAlign: 'center' },
-  height: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
-  input: {
-    width: 110,
-    minHeight: 52,
-    borderWidth: stroke.medium,
-    borderColor: colour.ink,
-    borderRadius: corner,
-    backgroundColor: colour.card,
-    fontFamily: font.readBold,
-    fontSize: typeSize(21),
-    color: colour.ink,
-    paddingHorizontal: space.m,
-  },
-});
 
 /** Ripeness is asked of what ripens. */
 function conditionsOf(part: string | undefined): (keyof typeof CONDITION)[] {

@@ -1,76 +1,57 @@
-import { Link, Redirect, useLocalSearchParams } from 'expo-router';
+import { FindFrame } from '../../components/FindFrame';
+import { Redirect, useLocalSearchParams, Link } from 'expo-router';
 import {
-  createContext,
-  memo,
-  startTransition,
-  use,
-  useCallback,
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  useSyncExternalStore,
-} from 'react';
-import {
-  Pressable,
-  ScrollView,
-  StyleSheet,
-  View,
-  type LayoutChangeEvent,
-  type NativeScrollEvent,
-  type NativeSyntheticEvent,
-} from 'react-native';
-import {
-  short,
-  type AnswerEffect,
-  type Case,
-  type CharacterId,
-  type Check,
-  type PieceId,
-  type Verdict,
-  type ReadingId,
-} from '@pause/core';
-import {
-  Body,
-  Button,
-  colour,
-  Heading,
-  Loading,
-  Rule,
   Screen,
+  Loading,
+  useWide,
+  useTwoPanes,
+  space,
   Small,
   SmallStrong,
-  space,
-  stroke,
-  TARGET,
-  Title,
-  useTwoPanes,
-  useWide,
-  WaysOut,
+  Button,
+  Heading,
+  Body,
+  Rule,
 } from '../../components';
-import { FindFrame, type FindProps, type Judged } from '../../components/FindFrame';
-import { Pictures } from '../../components/photos/late';
-import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
-import type { Evaluation } from '../../deciding/evaluate';
+import type { ReadingId, Verdict, Check, CharacterId, Case, PieceId } from '@pause/core';
+import { characterOf, readingWords, lowerFirst } from '../../text/names';
 import { guide } from '../../deciding/guide';
-import { askEffects, passOver, read, startPiece, takeBack, tellContext } from '../../notebook/actions';
-import { useAct } from '../../notebook/store';
+import { type CheckProps, Newest, type CheckNow, BarsNow, STRIP } from './CheckParts';
 import { useCase } from '../../notebook/useCase';
-import { characterOf, commonName, lowerFirst, readingWords, scientificName } from '../../text/names';
+import {
+  useMemo,
+  useDeferredValue,
+  useSyncExternalStore,
+  use,
+  memo,
+  useState,
+  useEffect,
+  useRef,
+  startTransition,
+} from 'react';
+import { useTold, isJudging, useCount, useEffects, useLatest } from './useJudged';
+import {
+  type LayoutChangeEvent,
+  View,
+  ScrollView,
+  type NativeSyntheticEvent,
+  type NativeScrollEvent,
+  Pressable,
+} from 'react-native';
+import { styles } from './checkStyles';
+import { useAct } from '../../notebook/store';
+import { startPiece, read, passOver, takeBack, tellContext } from '../../notebook/actions';
+import { cardKey, type Answer, AnswerCard } from './card';
 import { movedWords } from '../../text/reasons';
-import { Bars } from './Bars';
-import { BesideLink } from './beside/BesideLink';
-import { AnswerCard, cardKey, type Answer } from './card';
-import { DecisionStrip } from './DecisionStrip';
-import { GlovesFirst } from './GlovesFirst';
-import { KeysSheet } from './KeysSheet';
-import { MissingAround, NothingToAsk } from './NothingToAsk';
-import { MoreWays, OtherChecks } from './OtherWays';
-import { Parting } from './Parting';
-import { TheirWord } from './second/TheirWord';
-import { Seen } from './Seen';
 import { useKeys } from './useKeys';
+import { Pictures } from '../../components/photos/late';
+import { Header, MostUrgent } from './CheckHeader';
+import { TheirWord } from './second/TheirWord';
+import { GlovesFirst } from './GlovesFirst';
+import { NothingToAsk, MissingAround } from './NothingToAsk';
+import { OtherChecks, MoreWays } from './OtherWays';
+import { Seen } from './Seen';
+import { KeysSheet } from './KeysSheet';
 
 export function CheckScreen() {
   return (
@@ -88,10 +69,6 @@ export function CheckScreen() {
       }
     />
   );
-}
-
-interface CheckProps extends FindProps, Judged {
-  readonly evaluation: Evaluation;
 }
 
 interface Last {
@@ -140,90 +117,6 @@ function CheckView({ record, evaluation, current }: CheckProps) {
   ) : null;
 }
 
-interface CheckNow extends CheckProps {
-  readonly find: Case;
-}
-/** The find as it stands, also while what is shown beside strip and bars is still the answer before. */
-const Newest = createContext<CheckNow | undefined>(undefined);
-
-function StripNow() {
-  const now = use(Newest);
-  return now ? (
-    <DecisionStrip find={now.record.id} verdict={now.evaluation.verdict} plan={now.evaluation.plan} />
-  ) : null;
-}
-
-function BarsNow({
-  checks,
-  onChoose,
-}: {
-  readonly checks: readonly Check[];
-  readonly onChoose: (character: CharacterId) => void;
-}) {
-  const now = use(Newest);
-  const wide = useWide();
-  // The bars tell of the find as it was judged.
-  const [judged, setJudged] = useState(now?.find);
-  if (now?.current && judged !== now.find) setJudged(now.find);
-  return now && judged ? (
-    <Bars
-      id={now.record.id}
-      rows={now.evaluation.verdict.rows}
-      find={judged}
-      parts={!wide}
-      checks={checks}
-      onChoose={onChoose}
-    />
-  ) : null;
-}
-
-/** What was told last, and what the find came to before it. */
-interface Told {
-  readonly character: CharacterId;
-  readonly before: Verdict;
-}
-
-/** What is judged sooner is not said to be busy first: that would be one more drawing to wait for. */
-const SOON_MS = 80;
-
-/**
- * What was told a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew
- * until what it came to does, or until that takes long.
- */
-function useTold() {
-  const [held] = useState(() => {
-    let told: Told | undefined;
-    const heard = new Set<() => void>();
-    const say = () => {
-      for (const hear of heard) hear();
-    };
-    return {
-      get: () => told,
-      set: (next: Told | undefined) => {
-        told = next;
-        if (next) setTimeout(say, SOON_MS);
-        else say();
-      },
-      subscribe: (hear: () => void) => {
-        heard.add(hear);
-        return () => {
-          heard.delete(hear);
-        };
-      },
-    };
-  });
-  return held;
-}
-
-/**
- * Whether this very question was answered a moment ago: a second tap would answer it twice. An answer to any
- * other one counts.
- */
-const isJudging = (told: Told | undefined, check: Check | undefined, { current, evaluation }: CheckNow) =>
-  told !== undefined &&
-  told.character === check?.character &&
-  (!current || told.before === evaluation.verdict);
-
 /** What is asked; busy while an answer is being judged, and until what it came to is shown. */
 function Asking({
   shown,
@@ -245,7 +138,6 @@ function Asking({
     </View>
   );
 }
-const STRIP = <StripNow />;
 
 const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const act = useAct();
@@ -549,141 +441,3 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
 function wantsGloves({ character, skin }: Check): boolean {
   return skin.length > 0 || (characterOf(character)?.gear ?? []).includes('gloves');
 }
-
-/**
- * The same function for as long as the screen stands, doing what the newest one does: what is handed on need
- * not be drawn anew.
- */
-function useLatest<Args extends unknown[]>(work: (...args: Args) => void): (...args: Args) => void {
-  const latest = useRef(work);
-  useEffect(() => {
-    latest.current = work;
-  });
-  return useCallback((...args: Args) => latest.current(...args), []);
-}
-
-/** How many different values there have been. */
-function useCount(value: unknown): number {
-  const [seen, setSeen] = useState({ value, count: 0 });
-  if (seen.value !== value) setSeen({ value, count: seen.count + 1 });
-  return seen.value === value ? seen.count : seen.count + 1;
-}
-
-const NO_EFFECTS: readonly AnswerEffect[] = [];
-
-/** What each answer would do, worked out for the check on show. */
-function useEffects(find: Case, check: Check | undefined, wanted: boolean): readonly AnswerEffect[] {
-  const [told, setTold] = useState<{
-    readonly character: CharacterId;
-    readonly effects: readonly AnswerEffect[];
-  }>();
-  const act = useAct();
-  const character = check?.character;
-  useEffect(() => {
-    if (!wanted || !character) return undefined;
-    let current = true;
-    void act(askEffects(find, character)).then((effects) => {
-      if (current) setTold({ character, effects });
-    });
-    return () => {
-      current = false;
-    };
-  }, [act, find, character, wanted]);
-  return told && told.character === character ? told.effects : NO_EFFECTS;
-}
-
-/** On a wide screen: where the target and the most urgent lookalike part. */
-function MostUrgent({
-  id,
-  find,
-  verdict,
-}: {
-  readonly id: string;
-  readonly find: Case;
-  readonly verdict: Verdict;
-}) {
-  const same = verdict.rows.filter((row) => !row.otherKingdom);
-  const urgent = same.find((row) => short(row) > 0) ?? same[0];
-  if (!urgent) return null;
-  return (
-    <View style={styles.urgent}>
-      <Heading>Where they part</Heading>
-      <BesideLink find={id} other={urgent.taxon} />
-      <Parting find={find} other={urgent.taxon} most={7} />
-    </View>
-  );
-}
-
-function Header({
-  record,
-  find,
-  piece,
-}: {
-  readonly record: FindProps['record'];
-  readonly find: Case;
-  readonly piece: string;
-}) {
-  const wide = useWide();
-  const number = record.pieces.findIndex((p) => p.id === piece) + 1;
-  const where = [
-    record.number ? `Find ${record.number}` : 'New find',
-    record.placeNote,
-    record.pieces.length > 1 ? `piece ${number}` : undefined,
-  ];
-  return (
-    <View style={styles.header}>
-      <View style={styles.grow}>
-        <WaysOut
-          ways={[
-            { href: '/finds', label: '‹ Finds' },
-            {
-              href: { pathname: '/find/[id]/around', params: { id: record.id } },
-              label: 'Place and condition',
-            },
-          ]}
-        />
-        {wide ? (
-          <Small soft numberOfLines={1}>
-            {where.filter(Boolean).join(' · ')}
-          </Small>
-        ) : null}
-        <Title>Is it {commonName(find.target)}?</Title>
-        <Small soft numberOfLines={1}>
-          <Small soft style={styles.scientific}>
-            {scientificName(find.target)}
-          </Small>
-          {wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}
-        </Small>
-      </View>
-      {record.bodyPlan && wide ? (
-        <BodyPlanGlyph plan={record.bodyPlan} size={64} colour={colour.ink} />
-      ) : null}
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  phone: { paddingHorizontal: space.l, paddingTop: space.s, paddingBottom: space.xl, gap: space.m },
-  panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
-  pane: { flex: 1 },
-  second: { flex: 1.1, borderLeftWidth: 1, borderColor: colour.line },
-  middle: { borderLeftWidth: 1, borderRightWidth: 1, borderColor: colour.line, flex: 1.25 },
-  widePane: { flex: 1.35 },
-  paneContent: { padding: space.l + 4, gap: space.m },
-  urgent: { marginTop: space.l, gap: space.s },
-  header: { flexDirection: 'row', gap: space.m, alignItems: 'flex-end' },
-  scientific: { fontStyle: 'italic' },
-  topLink: { minHeight: TARGET, justifyContent: 'center' },
-  bleed: { marginHorizontal: -space.l, marginTop: space.xs },
-  underlined: { textDecorationLine: 'underline' },
-  next: { gap: space.m },
-  last: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.m,
-    borderLeftWidth: stroke.thick,
-    borderLeftColor: colour.ink,
-    paddingLeft: space.m,
-  },
-  grow: { flex: 1 },
-});

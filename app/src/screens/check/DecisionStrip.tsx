@@ -17,7 +17,7 @@ import {
 } from '../../components';
 import { useApp } from '../../notebook/store';
 import { OUTCOME } from '../../text/names';
-import { aroundLine, stripLine } from '../../text/reasons';
+import { aroundLine, stripLine } from '../../text/strip';
 
 /** Mark, word, and the one line of what is missing. Always in view; the way to the verdict. */
 export const DecisionStrip = memo(function DecisionStrip({

@@ -1,47 +1,41 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
-import {
-  isCollectable,
-  type BodyPlan,
-  type CompiledTaxon,
-  type Context,
-  type FindSummary,
-  type Kingdom,
-  type TaxonId,
-} from '@pause/core';
-import {
-  Button,
-  Chip,
-  ChipRow,
-  colour,
-  corner,
-  Heading,
-  Input,
-  Loading,
-  Notice,
-  Rule,
-  Screen,
-  Small,
-  SmallStrong,
-  space,
-  stroke,
-  Strong,
-  TARGET,
-  Title,
-  typeSize,
-  useWide,
-} from '../../components';
-import { NameField } from '../../components/names/NameField';
-import { searchTaxa } from '../../components/names/search';
-import { SharedName } from '../../components/names/SharedName';
-import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
-import { guide } from '../../deciding/guide';
-import { changeTarget, startFind } from '../../notebook/actions';
-import { useAct, useApp } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
+import { useApp, useAct } from '../../notebook/store';
+import {
+  Screen,
+  Title,
+  Loading,
+  useWide,
+  Heading,
+  Button,
+  Input,
+  ChipRow,
+  Chip,
+  Small,
+  Rule,
+  Strong,
+  SmallStrong,
+  Notice,
+} from '../../components';
+import {
+  type FindSummary,
+  isCollectable,
+  type CompiledTaxon,
+  type BodyPlan,
+  type TaxonId,
+  type Context,
+} from '@pause/core';
+import { useState, useMemo } from 'react';
+import { searchTaxa } from '../../components/names/search';
+import { guide } from '../../deciding/guide';
 import { usualIn } from '../../text/months';
+import { changeTarget, startFind } from '../../notebook/actions';
+import { View, Pressable } from 'react-native';
+import { styles } from './newFindStyles';
 import { CommonName, GRADE } from '../../text/names';
+import { ChosenPlan, Plans } from './PlanChoice';
+import { NameField } from '../../components/names/NameField';
+import { SharedName } from '../../components/names/SharedName';
 
 const withNote = (placeNote: string | undefined) => (placeNote ? { placeNote } : {});
 
@@ -277,93 +271,5 @@ function Form({
 
 /** So many of what was found before are offered again, and so many in all. */
 const AGAIN = 4;
+
 const QUICK = 6;
-
-/** On a phone the chosen form stands for all, so that the names come into view. */
-function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAgain: () => void }) {
-  return (
-    <View style={styles.chosen} role="radiogroup" aria-label="The form chosen">
-      <View style={styles.chosenPlan} role="radio" aria-checked aria-label={`${plan.name}: ${plan.hint}`}>
-        <BodyPlanGlyph plan={plan.id} size={56} colour={colour.ink} />
-        <View style={styles.grow}>
-          <Strong>{plan.name}</Strong>
-          <Small soft>{plan.hint}</Small>
-        </View>
-      </View>
-      <Button label="Change" tone="plain" onPress={onAgain} />
-    </View>
-  );
-}
-
-function Plans({
-  kingdom,
-  title,
-  plan,
-  onPlan,
-}: {
-  readonly kingdom: Kingdom;
-  readonly title: string;
-  readonly plan: string | undefined;
-  readonly onPlan: (plan: string) => void;
-}) {
-  const wide = useWide();
-  const size = wide ? 72 : 54;
-  return (
-    <View style={styles.field}>
-      <Heading>{title}</Heading>
-      <View style={styles.plans} role="radiogroup" aria-label={title}>
-        {guide.guide.bodyPlans
-          .filter((p) => p.kingdom === kingdom)
-          .map((p) => (
-            <Pressable
-              key={p.id}
-              role="radio"
-              aria-checked={p.id === plan}
-              aria-label={`${p.name}: ${p.hint}`}
-              onPress={() => onPlan(p.id)}
-              style={[styles.plan, wide && styles.planWide, p.id === plan && styles.planChosen]}
-            >
-              <BodyPlanGlyph plan={p.id} size={size} colour={colour.ink} />
-              <Strong style={styles.planName}>{p.name}</Strong>
-            </Pressable>
-          ))}
-      </View>
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  before: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  plan: {
-    flexGrow: 1,
-    flexBasis: typeSize(92),
-    maxWidth: typeSize(124),
-    minHeight: 96,
-    alignItems: 'center',
-    justifyContent: 'center',
-    gap: 2,
-    padding: space.xs,
-    borderRadius: corner,
-    borderWidth: stroke.thin,
-    borderColor: colour.line,
-    backgroundColor: colour.card,
-  },
-  planWide: { flexBasis: typeSize(124) },
-  planName: { textAlign: 'center' },
-  chosen: { flexDirection: 'row', alignItems: 'center', gap: space.s },
-  chosenPlan: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.m },
-  planChosen: { borderColor: colour.ink, borderWidth: stroke.thick },
-  field: { gap: space.s },
-  unnamed: { alignSelf: 'flex-start' },
-  taxon: {
-    minHeight: TARGET + 12,
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.m,
-    paddingVertical: space.s,
-  },
-  pressed: { opacity: 0.6 },
-  grow: { flex: 1 },
-  scientific: { fontStyle: 'italic' },
-});

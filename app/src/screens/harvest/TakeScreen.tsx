@@ -1,43 +1,39 @@
+import { Collected } from './Collected';
+import type { FindRecord, CompiledTaxon } from '@pause/core';
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
-import { StyleSheet, View } from 'react-native';
-import type { CompiledTaxon, FieldsOf, FindRecord, TaxonId } from '@pause/core';
-import { learnedYield, usualYield } from '@pause/core/harvest/preparing';
+import { useWide, Small, Button, Screen, Title, Heading, Body, Rule, space } from '../../components';
+import { useDay, useEaters, placeOf } from '../../notebook/usePlaces';
 import {
-  estimateOf,
-  mannerFor,
-  SCHOOL_SHARES,
-  stagesOf,
-  take,
-  usualWeights,
-  weighed,
-  type Take,
-  type TakeQuestion,
-  type Weights,
-} from '@pause/core/harvest/taking';
-import { isoOf } from '@pause/core/lib/day';
-import { pickingAt } from '@pause/core/outings';
-import { Body, Button, Heading, Rule, Screen, Small, space, Title, useWide } from '../../components';
-import {
-  lastTaken,
+  useHarvests,
   placeOfFind,
+  weighingsOf,
   takenBefore,
   takenToday,
-  useHarvests,
-  weighingsOf,
-  type Harvest,
+  lastTaken,
 } from '../../notebook/harvests';
-import { leftIn, ownYields, pantryOf, type Pantry } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { useOwnHarvest } from '../../notebook/useOwnHarvest';
-import { placeOf, useDay, useEaters } from '../../notebook/usePlaces';
-import { bindsWords, patchWords, seenAs, weightOf } from '../../text/harvest';
-import { CommonName, upper } from '../../text/names';
+import { isoOf } from '@pause/core/lib/day';
+import {
+  weighed,
+  usualWeights,
+  take,
+  mannerFor,
+  estimateOf,
+  type Take,
+  type Weights,
+  SCHOOL_SHARES,
+} from '@pause/core/harvest/taking';
+import { useMemo } from 'react';
+import { pantryOf } from '../../notebook/pantry';
+import { yieldsOf, questionOf } from './questionOf';
+import { View, StyleSheet } from 'react-native';
 import { memberName } from '../../text/people';
-import { Ceilings } from './Ceilings';
-import { Collected } from './Collected';
 import { Manner } from './Manner';
-import { Told, type YieldOf } from './Told';
+import { Told } from './Told';
+import { CommonName, upper } from '../../text/names';
+import { weightOf, seenAs, bindsWords, patchWords } from '../../text/harvest';
+import { Ceilings } from './Ceilings';
 
 /** How much of a find is taken: four ceilings, and the least of them. */
 export function TakeScreen() {
@@ -146,94 +142,6 @@ function Taking({
       )}
     </Screen>
   );
-}
-
-interface Asked {
-  readonly record: FindRecord;
-  readonly taxon: CompiledTaxon;
-  readonly part: string;
-  readonly place: Partial<FieldsOf<'place'>> | undefined;
-  readonly told: Harvest;
-  readonly weights: Weights;
-  /** Grams that are in the pantry, so made. */
-  readonly inStore: number | undefined;
-  readonly today: string;
-  readonly before: NonNullable<TakeQuestion['patch']['taken']>;
-  readonly earlier: NonNullable<TakeQuestion['takenToday']>;
-}
-
-/**
- * What was told, as the core is asked. A place that says what one may pick stands before what was told of the
- * find.
- */
-function questionOf({
-  record,
-  taxon,
-  part,
-  place,
-  told,
-  weights,
-  inStore,
-  today,
-  before,
-  earlier,
-}: Asked): TakeQuestion {
-  const picking = place && pickingAt(place, taxon.id, part, today);
-  return {
-    ...(told.need ? { need: { ...told.need, inStore } } : {}),
-    patch: {
-      lifeForm: taxon.taxon.regrowth?.lifeForm,
-      part,
-      ...(told.count ? { count: estimateOf(told.count, part), stages: stagesOf(told.count) } : {}),
-      invader: told.invader === true,
-      taken: before,
-    },
-    permission:
-      picking && picking.permission !== 'unknown'
-        ? picking.permission
-        : (record.context.permission ?? 'unknown'),
-    ...(picking?.perDay ? { perDay: picking.perDay } : {}),
-    persons: told.persons ?? 1,
-    takenToday: earlier,
-    ...(told.hands ? { hands: told.hands } : {}),
-    weights,
-  };
-}
-
-/**
- * Ways of making a part ready: what each leaves of it, by own batches and what is usual, and how much of it
- * stands in the pantry.
- */
-export function yieldsOf(
-  pantry: Pantry,
-  {
-    kingdom,
-    part,
-  }: {
-    readonly kingdom: CompiledTaxon['taxon']['kingdom'];
-    readonly part: CompiledTaxon['taxon']['parts'][number] | undefined;
-  },
-  taxon: TaxonId,
-): YieldOf[] {
-  if (!part) return [];
-  const store = (method: 'cook' | 'dry') =>
-    pantry.batches.reduce((sum, batch) => {
-      const { contents = [], method: by } = batch.fields;
-      const left =
-        by === method &&
-        contents.length === 1 &&
-        contents[0]?.taxon === taxon &&
-        contents[0].part === part.part
-          ? leftIn(pantry, batch)
-          : undefined;
-      return sum + (left?.unit === 'g' ? left.amount : 0);
-    }, 0);
-  const by = (method: 'cook' | 'dry', label: string): YieldOf => ({
-    label,
-    ...learnedYield(usualYield({ kingdom, part }, method), ownYields(pantry, taxon, part.part, method)),
-    inStore: store(method),
-  });
-  return [{ label: 'As it is', yield: 1, batches: 0, inStore: 0 }, by('cook', 'Cooked'), by('dry', 'Dried')];
 }
 
 /** The amount, the picture, and what would change it. */

@@ -9,7 +9,7 @@ import { CommonName, partName, scientificName } from '../../text/names';
 import { amountWords, METHOD } from '../../text/pantry';
 import { memberName } from '../../text/people';
 import { isoDayName } from '../../text/places';
-import { portionWords } from './PantryScreen';
+import { portionWords } from './PantryParts';
 
 /** All that it comes from, up to every find, with where, when and by whom; and what became of it. */
 export function Comes({ id, pantry }: { readonly id: string; readonly pantry: Pantry }) {

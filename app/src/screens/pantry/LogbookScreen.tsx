@@ -1,40 +1,35 @@
-import { scaleLinear } from 'd3-scale';
-import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { StyleSheet, View, type LayoutChangeEvent } from 'react-native';
-import Svg, { G, Line, Path, Text } from 'react-native-svg';
-import { yearOf, yearsOf, type Year } from '@pause/core/formats/logbook';
-import { toGrams, usualWeights, weighed } from '@pause/core/harvest/taking';
-import { isoOf } from '@pause/core/lib/day';
+import { usePantry, type Pantry } from '../../notebook/pantry';
+import { useFinds } from '../../notebook/useFinds';
 import {
+  useWide,
+  Screen,
+  Loading,
+  Title,
+  ChipRow,
+  Chip,
+  Notice,
+  Heading,
+  Small,
+  Rule,
+  Strong,
+  SmallStrong,
   Body,
   Button,
-  Chip,
-  ChipRow,
-  colour,
-  font,
-  Heading,
-  Loading,
-  Notice,
-  Rule,
-  Screen,
-  Small,
-  SmallStrong,
-  space,
-  Strong,
-  Title,
-  useWide,
-  typeSize,
 } from '../../components';
-import { weighingsOf } from '../../notebook/harvests';
-import { usePantry, type Pantry } from '../../notebook/pantry';
-import { useAct, useApp } from '../../notebook/store';
-import { useFinds } from '../../notebook/useFinds';
+import { isoOf } from '@pause/core/lib/day';
 import { useDay } from '../../notebook/usePlaces';
-import { CommonName } from '../../text/names';
+import { yearsOf, yearOf, type Year } from '@pause/core/formats/logbook';
+import { useState } from 'react';
+import { useApp, useAct } from '../../notebook/store';
+import { View } from 'react-native';
+import { styles } from './logbookStyles';
+import { Months } from './LogbookMonths';
+import { toGrams, weighed, usualWeights } from '@pause/core/harvest/taking';
+import { weighingsOf } from '../../notebook/harvests';
 import { amountWords } from '../../text/pantry';
-import { boxPath } from './Drying';
-import { loadLogbook, saveLogbook } from './files';
+import { CommonName } from '../../text/names';
+import { useRouter } from 'expo-router';
+import { saveLogbook, loadLogbook } from './files';
 
 /** A year of it: what was found, walked away from, gathered and made; and all of it in open files. */
 export function LogbookScreen() {
@@ -143,91 +138,6 @@ function Numbers({ year }: { readonly year: Year }) {
   );
 }
 
-const MONTHS = Array.from({ length: 12 }, (_, month) =>
-  new Intl.DateTimeFormat(undefined, { month: 'narrow', timeZone: 'UTC' }).format(
-    new Date(Date.UTC(2026, month, 15)),
-  ),
-);
-const HEIGHT = 130;
-const BELOW = 24;
-
-/** Finds of each month: those collected filled, the others open. */
-function Months({ year: { months } }: { readonly year: Year }) {
-  const [width, setWidth] = useState(0);
-  const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) => setWidth(Math.round(layout.width));
-  const most = Math.max(1, ...months.map(({ collected, other }) => collected + other));
-  const y = scaleLinear([0, most], [0, HEIGHT - BELOW - 18]);
-  const step = width / 12;
-  return (
-    <View style={styles.block}>
-      <View
-        style={styles.chart}
-        onLayout={onLayout}
-        role="img"
-        aria-label={`Finds by month: ${months.map(({ collected, other }, month) => `${MONTHS[month]} ${collected + other}`).join(', ')}`}
-      >
-        {width > 0 ? (
-          <Svg width={width} height={HEIGHT}>
-            {months.map(({ collected, other }, month) => {
-              const foot = HEIGHT - BELOW;
-              const x = month * step + step * 0.18;
-              return (
-                <G key={month}>
-                  {other > 0 ? (
-                    <Path
-                      d={boxPath(x, foot - y(collected) - y(other), step * 0.64, y(other))}
-                      fill={colour.card}
-                      stroke={colour.ink}
-                      strokeWidth={1.5}
-                    />
-                  ) : null}
-                  {collected > 0 ? (
-                    <Path
-                      d={boxPath(x, foot - y(collected), step * 0.64, y(collected))}
-                      fill={colour.collect}
-                      stroke={colour.ink}
-                      strokeWidth={1.5}
-                    />
-                  ) : null}
-                  {collected + other > 0 ? (
-                    <Text
-                      transform={`translate(${x + step * 0.32} ${foot - y(collected + other) - 5})`}
-                      textAnchor="middle"
-                      fontFamily={font.readBold}
-                      fontSize={15}
-                      fill={colour.ink}
-                    >
-                      {collected + other}
-                    </Text>
-                  ) : null}
-                  <Text
-                    transform={`translate(${month * step + step / 2} ${HEIGHT - 6})`}
-                    textAnchor="middle"
-                    fontFamily={font.read}
-                    fontSize={15}
-                    fill={colour.inkSoft}
-                  >
-                    {MONTHS[month]}
-                  </Text>
-                </G>
-              );
-            })}
-            <Line
-              x1={0}
-              x2={width}
-              y1={HEIGHT - BELOW}
-              y2={HEIGHT - BELOW}
-              stroke={colour.ink}
-              strokeWidth={1.5}
-            />
-          </Svg>
-        ) : null}
-      </View>
-      <Small soft>Finds by month; filled what was collected, open what was not.</Small>
-    </View>
-  );
-}
-
 function Taxa({ year: { taxa } }: { readonly year: Year }) {
   if (taxa.length === 0) return null;
   return (
@@ -287,15 +197,3 @@ function Files({ today }: { readonly today: string }) {
     </View>
   );
 }
-
-const styles = StyleSheet.create({
-  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
-  column: { gap: space.xl },
-  grow: { flex: 1 },
-  block: { gap: space.m },
-  numbers: { flexDirection: 'row', flexWrap: 'wrap', rowGap: space.m },
-  number: { flexGrow: 1, flexBasis: typeSize(104) },
-  chart: { height: HEIGHT },
-  line: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-});

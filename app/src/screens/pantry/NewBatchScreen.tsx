@@ -1,107 +1,35 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
-import { METHODS, refusalOf, type Method } from '@pause/core/harvest/preparing';
-import { isoOf } from '@pause/core/lib/day';
-import type { BatchFields } from '@pause/core/pantry';
-import { strayCause } from '@pause/core/pantry/recall';
-import {
-  Body,
-  Button,
-  colour,
-  Field,
-  Heading,
-  Loading,
-  Notice,
-  Rule,
-  Screen,
-  Small,
-  space,
-  stroke,
-  Strong,
-  TARGET,
-  Title,
-  useWide,
-} from '../../components';
-import {
-  begin,
-  isThere,
-  leftIn,
-  leftOfHarvest,
-  usePantry,
-  wholeGrams,
-  type Pantry,
-} from '../../notebook/pantry';
+import { usePantry, begin } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
+import {
+  Screen,
+  Loading,
+  useWide,
+  Notice,
+  Heading,
+  Field,
+  Small,
+  Button,
+  Title,
+  Body,
+  Rule,
+  Strong,
+  space,
+  TARGET,
+  colour,
+  stroke,
+} from '../../components';
+import { choicesOf, unique } from './choicesOf';
+import { type Choice, useChosen, Choose } from './Choose';
 import { useAct } from '../../notebook/store';
+import { isoOf } from '@pause/core/lib/day';
 import { useDay } from '../../notebook/usePlaces';
-import { CommonName, upper } from '../../text/names';
-import { amountWords, contentWords, METHOD, refusalWords } from '../../text/pantry';
-import { isoDayName } from '../../text/places';
+import { useState } from 'react';
+import { type Method, refusalOf, METHODS } from '@pause/core/harvest/preparing';
 import { madesOf } from './batch';
-import { Choose, useChosen, type Choice } from './Choose';
-
-/** What something can be made of: harvests, and what stands in the pantry. */
-export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
-  const used = new Set(
-    pantry.batches.flatMap(({ fields }) =>
-      (fields.from ?? []).filter(({ amount }) => amount === undefined).map(({ id }) => id),
-    ),
-  );
-  const harvests = pantry.harvests.flatMap(({ id, fields }): Choice[] => {
-    const { taxon, part, on, sorting } = fields;
-    if (taxon === undefined || part === undefined || used.has(id)) return [];
-    const whole = wholeGrams(pantry, { of: 'harvest', id });
-    const grams = leftOfHarvest(pantry, id);
-    // All of it has been made into something.
-    if (whole !== undefined && whole > 0 && grams === 0) return [];
-    const stray = strayCause(id, sorting?.grades ?? []);
-    return [
-      {
-        source: { of: 'harvest', id },
-        name: CommonName(taxon),
-        line: [
-          'harvest',
-          on && isoDayName(on),
-          grams !== undefined &&
-            `about ${amountWords({ amount: grams, unit: 'g' })}${grams < (whole ?? grams) ? ' left' : ''}`,
-        ]
-          .filter(Boolean)
-          .join(' · '),
-        contents: [{ taxon, part }],
-        group: pantry.pages[id]?.group,
-        left: grams === undefined || grams <= 0 ? undefined : { amount: grams, unit: 'g' },
-        ...(held.has(id) || stray
-          ? {
-              not:
-                stray?.grade === 'deadly'
-                  ? 'It is put aside: a deadly stray lay among it.'
-                  : stray
-                    ? 'A stray lay among it: look again first.'
-                    : 'The find does not stand any more.',
-            }
-          : {}),
-      },
-    ];
-  });
-  const batches = pantry.batches
-    .filter((batch) => isThere(pantry, batch))
-    .map((batch): Choice => {
-      const left = leftIn(pantry, batch);
-      return {
-        source: { of: 'batch', id: batch.id },
-        name: batch.fields.name ?? 'A batch',
-        line: [batch.fields.method && METHOD[batch.fields.method][1], left && `${amountWords(left)} left`]
-          .filter(Boolean)
-          .join(' · '),
-        contents: batch.fields.contents ?? [],
-        group: batch.group,
-        left,
-        ...(held.has(batch.id) ? { not: 'What it comes from does not stand any more.' } : {}),
-      };
-    });
-  return [...harvests, ...batches];
-}
+import { upper } from '../../text/names';
+import { contentWords, METHOD, refusalWords } from '../../text/pantry';
+import { View, Pressable, StyleSheet } from 'react-native';
 
 /** Makes something of what was gathered, or of what was made before. */
 export function NewBatchScreen() {
@@ -213,10 +141,6 @@ function New({
   );
 }
 
-function unique(contents: BatchFields['contents']): BatchFields['contents'] {
-  return [...new Map(contents.map((one) => [`${one.taxon} ${one.part}`, one])).values()];
-}
-
 /** What may be made of all of it; and what must not, and why. */
 function Methods({
   mades,
@@ -276,6 +200,7 @@ function Methods({
 }
 
 const MARK = 24;
+
 const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
   block: { gap: space.s },

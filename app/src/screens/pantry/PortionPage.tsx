@@ -18,7 +18,7 @@ import {
   Strong,
   Title,
 } from '../../components';
-import { now } from '../../notebook/actions';
+import { now } from '../../notebook/added';
 import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
@@ -27,7 +27,7 @@ import { CommonName, partName, scientificName } from '../../text/names';
 import { amountWords, COOKING, METHOD, SPOILS } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { spoilsFor } from './batch';
-import { portionWords } from './PantryScreen';
+import { portionWords } from './PantryParts';
 
 /** What was eaten, used or given: of what, by whom, and how it went. */
 export function PortionPage() {

@@ -18,7 +18,7 @@ import {
   TARGET,
   Title,
 } from '../../components';
-import { now } from '../../notebook/actions';
+import { now } from '../../notebook/added';
 import { usePantry, type Pantry } from '../../notebook/pantry';
 import { recallKey, useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
@@ -27,8 +27,8 @@ import { useFinds, useToday } from '../../notebook/useFinds';
 import { useDay } from '../../notebook/usePlaces';
 import { dayWords } from '../../text/days';
 import { CommonName } from '../../text/names';
-import { causeWords, measureWords } from '../../text/pantry';
-import { portionWords } from './PantryScreen';
+import { causeWords, measureWords } from '../../text/recalls';
+import { portionWords } from './PantryParts';
 
 /** Everything that descends from what no longer stands: why, by which way, and what to do with it. */
 export function RecallScreen() {

@@ -18,7 +18,7 @@ import {
   stroke,
   TARGET,
 } from '../../components';
-import { newId, now } from '../../notebook/actions';
+import { newId, now } from '../../notebook/added';
 import { useAct } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
 import { BESIDES, stepWords } from '../../text/pantry';

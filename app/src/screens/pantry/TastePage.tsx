@@ -1,36 +1,31 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import type { Sign, TasteFields } from '@pause/core/pantry';
-import { tasteState } from '@pause/core/pantry/tasting';
+import { usePantry, type TastePage as Page } from '../../notebook/pantry';
 import {
-  Body,
-  Button,
-  Chip,
-  ChipRow,
-  colour,
-  corner,
-  Field,
-  Heading,
+  Screen,
   Loading,
   Notice,
-  Screen,
   Small,
-  space,
-  stroke,
-  Strong,
   Title,
+  Strong,
+  Body,
+  Button,
+  ChipRow,
+  Heading,
+  Field,
 } from '../../components';
-import { guide } from '../../deciding/guide';
-import { now } from '../../notebook/actions';
-import { usePantry, type TastePage as Page } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
 import { useToday } from '../../notebook/useFinds';
-import { useEaters } from '../../notebook/usePlaces';
+import { useState } from 'react';
+import { tasteState } from '@pause/core/pantry/tasting';
+import type { TasteFields, Sign } from '@pause/core/pantry';
+import { tellOf } from '../../notebook/tell';
+import { now } from '../../notebook/added';
+import { View } from 'react-native';
 import { momentWords } from '../../text/days';
-import { cautionFor, CommonName } from '../../text/names';
+import { CommonName } from '../../text/names';
+import { styles } from './tasteStyles';
 import { SIGN } from '../../text/pantry';
+import { ToCautions, Helped } from './TasteParts';
 
 /** A first taste that is going on, or how it went. */
 export function TastePage() {
@@ -176,123 +171,3 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
     </Screen>
   );
 }
-
-/** What was felt becomes something that this one minds, where the guide has a word for it. */
-function ToCautions({ eater, taxon }: { readonly eater: string; readonly taxon: string }) {
-  const act = useAct();
-  const page = useEaters().find(({ fields }) => fields.name === eater);
-  const cautions = [
-    ...new Set(
-      guide
-        .taxon(taxon)
-        ?.taxon.cautions.map((one) => one.for)
-        .filter((one) => one.startsWith('allergy:')) ?? [],
-    ),
-  ];
-  const family = guide.taxon(taxon)?.taxon.family.toLowerCase();
-  const offered = [...new Set([...cautions, ...(family ? [`allergy:${family}`] : [])])];
-  if (!page)
-    return (
-      <Small soft>
-        Put {eater} down among those who eat along, and what was felt can be minded from then on.
-      </Small>
-    );
-  const { cautions: has = [], dislikes = [] } = page.fields;
-  const tell = (told: object) =>
-    void import('../../notebook/outside').then(({ tellPage }) => act(tellPage(page.id, 'eater', told)));
-  const id = guide.taxon(taxon)?.id;
-  return (
-    <View style={styles.block}>
-      <Heading>What {eater} minds from now on</Heading>
-      <ChipRow label={`What ${eater} minds from now on`}>
-        {offered.map((one) => (
-          <Chip
-            key={one}
-            kind="checkbox"
-            label={cautionFor(one)}
-            chosen={has.includes(one)}
-            onPress={() =>
-              tell({ cautions: has.includes(one) ? has.filter((other) => other !== one) : [...has, one] })
-            }
-          />
-        ))}
-        {id === undefined ? null : (
-          <Chip
-            kind="checkbox"
-            label={`No more ${CommonName(taxon).toLowerCase()}`}
-            chosen={dislikes.includes(id)}
-            onPress={() =>
-              tell({
-                dislikes: dislikes.includes(id)
-                  ? dislikes.filter((other) => other !== id)
-                  : [...dislikes, id],
-              })
-            }
-          />
-        )}
-      </ChipRow>
-    </View>
-  );
-}
-
-const SOURCE = {
-  tradition: 'Told by tradition',
-  trial: 'Tried by somebody',
-  study: 'Found in a study',
-} as const;
-const DID: Readonly<Record<NonNullable<TasteFields['helped']>['did'], string>> = {
-  helped: 'It helped',
-  nothing: 'It did nothing',
-  worse: 'It made it worse',
-};
-
-/** One's own trial, kept apart from what tradition and studies say. */
-function Helped({
-  id,
-  helped,
-  taxon,
-}: {
-  readonly id: string;
-  readonly helped: TasteFields['helped'] | undefined;
-  readonly taxon: string;
-}) {
-  const act = useAct();
-  const [text, setText] = useState(helped?.text ?? '');
-  const tell = (did: NonNullable<TasteFields['helped']>['did']) =>
-    void act(tellOf(id, 'taste', () => ({ helped: { did, text: text.trim() === '' ? '–' : text.trim() } })));
-  return (
-    <View style={styles.block}>
-      <Heading>Your own trial</Heading>
-      <Small soft>
-        What it was meant for, and whether it helped: one person’s trial, which Pause keeps apart from
-        tradition and studies, and never makes a dose or a cure of.
-      </Small>
-      {(guide.taxon(taxon)?.taxon.benefits ?? []).map((one) => (
-        <Small key={one.text}>
-          {SOURCE[one.source]}: {one.text}
-        </Small>
-      ))}
-      <Field label="What it was meant for" value={text} onChangeText={setText} maxLength={120} />
-      <ChipRow label="Whether it helped">
-        {(Object.keys(DID) as (keyof typeof DID)[]).map((did) => (
-          <Chip key={did} label={DID[did]} chosen={helped?.did === did} onPress={() => tell(did)} />
-        ))}
-      </ChipRow>
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  block: { gap: space.s },
-  stop: { gap: space.s, padding: space.m, backgroundColor: colour.leave, borderRadius: corner },
-  onDark: { backgroundColor: colour.ground, alignSelf: 'flex-start' },
-  wait: {
-    gap: space.xs,
-    padding: space.m,
-    borderWidth: stroke.medium,
-    borderColor: colour.ink,
-    borderRadius: corner,
-    backgroundColor: colour.card,
-  },
-  start: { alignSelf: 'flex-start' },
-});

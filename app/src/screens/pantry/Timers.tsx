@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { timerAt, type Step } from '@pause/core/harvest/preparing';
 import type { BatchFields } from '@pause/core/pantry';
 import { Button, colour, corner, Small, space, stroke, Strong } from '../../components';
-import { newId, now } from '../../notebook/actions';
+import { newId, now } from '../../notebook/added';
 import { useAct, useApp } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
 import { stepWords } from '../../text/pantry';

@@ -21,7 +21,7 @@ import {
 import { amountWords, COOKING, METHOD, SIGN, stepWords } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { stepsOf } from './batch';
-import { portionWords } from './PantryScreen';
+import { portionWords } from './PantryParts';
 
 /** One page for whoever treats somebody: all that is on record of what was eaten, in plain words. */
 

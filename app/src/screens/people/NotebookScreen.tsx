@@ -1,28 +1,14 @@
-import { Link, useRouter } from 'expo-router';
-import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
-import { entriesOf, findsOf, type Entry } from '@pause/core';
-import {
-  Body,
-  Button,
-  Field,
-  Heading,
-  Rule,
-  Screen,
-  Small,
-  space,
-  Strong,
-  TARGET,
-  Title,
-  useWide,
-} from '../../components';
-import { newId, syncAll } from '../../notebook/actions';
-import { useAct, useApp } from '../../notebook/store';
-import { dayWords } from '../../text/days';
-import { KIND, ROLE } from '../../text/groups';
-import { CommonName } from '../../text/names';
-import { beginGroup } from './account';
+import { useWide, Screen, Title, Body, Button, Heading, Rule, Strong, Small, Field } from '../../components';
+import { View, Pressable } from 'react-native';
+import { styles } from './notebookStyles';
+import { Sending } from './NotebookSending';
 import { Account } from './Account';
+import { useRouter, Link } from 'expo-router';
+import { useApp, useAct } from '../../notebook/store';
+import { useState } from 'react';
+import { newId } from '../../notebook/added';
+import { beginGroup } from './account';
+import { ROLE } from '../../text/groups';
 
 /** Whose notebook this is, what went and what waits, and with whom it is shared. */
 export function NotebookScreen() {
@@ -66,111 +52,6 @@ function Whose() {
         style={styles.start}
         onPress={() => router.push('/sign-in')}
       />
-    </View>
-  );
-}
-
-/** What waits, what went, what was refused and why; and what else is to be known of this device. */
-function Sending() {
-  const act = useAct();
-  const { waiting, refused, away, heardAt, clockOff, newerTold, otherGuide, notTaken, fetching, pictures } =
-    useApp((state) => state.outbox);
-  const finds = useApp((state) => state.finds);
-  const lines = useApp((state) => state.list.items);
-  const account = useApp((state) => state.me.person?.account === true && state.me.signedOut !== true);
-  const name = (find: string | undefined) => {
-    if (find === undefined) return 'A page of the notebook';
-    const target =
-      finds[find]?.record?.targets.at(-1)?.taxon ?? lines.find((line) => line.id === find)?.target;
-    return target ? CommonName(target) : 'A find without a name yet';
-  };
-  const ofPages = waiting.filter(({ page }) => page !== undefined);
-  const byFind: { readonly find: string | undefined; readonly entries: readonly Entry[] }[] = [
-    ...[...findsOf(waiting)].map((find) => ({ find, entries: entriesOf(waiting, find) })),
-    ...(ofPages.length > 0 ? [{ find: undefined, entries: ofPages }] : []),
-  ];
-  const notes = [
-    ...(pictures
-      ? [
-          `Photos and sketches are on their way: ${pictures.left} left, ${Math.round(pictures.share * 100)} % of this one has gone.`,
-        ]
-      : []),
-    ...(fetching
-      ? [`The notebook is being fetched: ${fetching.here} of ${fetching.all} entries are here.`]
-      : []),
-    ...(clockOff
-      ? [
-          'This device’s clock is wrong. New entries get the time of the notebook; earlier ones are ordered by when they arrived. Set the clock right.',
-        ]
-      : []),
-    ...(newerTold
-      ? [
-          'Somebody recorded something with a newer Pause. It waits at the server; open the newer Pause on this device, and it will be here.',
-        ]
-      : []),
-    ...(otherGuide
-      ? [
-          'The server decides by another version of the guide. Verdicts made here are reached again there, and where they differ both are shown.',
-        ]
-      : []),
-    ...(notTaken
-      ? [
-          `What others recorded could not be kept here. ${notTaken} Make room on the device; what you recorded yourself is safe.`,
-        ]
-      : []),
-  ];
-  return (
-    <View style={styles.block}>
-      <Heading>
-        {!account
-          ? 'On this device'
-          : waiting.length === 0
-            ? 'Everything recorded here is at the server'
-            : waiting.length === 1
-              ? 'One entry waits to be sent'
-              : `${waiting.length} entries wait to be sent`}
-      </Heading>
-      <Body soft>
-        {!account
-          ? `${waiting.length} ${waiting.length === 1 ? 'entry' : 'entries'}, to be sent when somebody signs in.`
-          : away
-            ? 'There is no connection. All of it is kept on this device, and tried again every few seconds.'
-            : heardAt
-              ? `The server was last heard of ${dayWords(new Date(heardAt), new Date())}.`
-              : 'The server has not been heard of yet.'}
-      </Body>
-      {byFind.length > 0 ? (
-        <View role="list" aria-label="What waits">
-          <Rule />
-          {byFind.map(({ find, entries }) => (
-            <View key={find ?? 'pages'} role="listitem">
-              <View style={styles.line}>
-                <Strong style={styles.grow}>{name(find)}</Strong>
-                <Small soft>
-                  {entries.length === 1 && entries[0] ? KIND[entries[0].kind] : `${entries.length} entries`}
-                </Small>
-              </View>
-              <Rule />
-            </View>
-          ))}
-        </View>
-      ) : null}
-      {refused.length > 0 ? (
-        <View role="list" aria-label="What was refused" style={styles.block}>
-          <Strong>Refused</Strong>
-          {refused.map(({ entry, reason }) => (
-            <Body key={entry.body.id}>
-              {KIND[entry.kind]} of {name(entry.find)}: {reason}
-            </Body>
-          ))}
-        </View>
-      ) : null}
-      {notes.map((note) => (
-        <Body key={note}>{note}</Body>
-      ))}
-      {account ? (
-        <Button label="Look now" tone="outline" style={styles.start} onPress={() => void act(syncAll())} />
-      ) : null}
     </View>
   );
 }
@@ -238,19 +119,3 @@ function Groups() {
     </View>
   );
 }
-
-const styles = StyleSheet.create({
-  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
-  column: { gap: space.l },
-  block: { gap: space.s },
-  line: {
-    minHeight: TARGET + 8,
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.m,
-    paddingVertical: space.s,
-  },
-  grow: { flex: 1 },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
-  start: { alignSelf: 'flex-start' },
-});

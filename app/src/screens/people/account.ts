@@ -1,4 +1,4 @@
-import { loadList, syncAll } from '../../notebook/actions';
+import { loadList, syncAll } from '../../notebook/added';
 import { Refused, type Api } from '../../notebook/api';
 import { emptyDevice } from '../../notebook/empty';
 import { me } from '../../notebook/slices';

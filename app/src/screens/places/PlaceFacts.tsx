@@ -1,33 +1,28 @@
-import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { fieldHistory, type FieldsOf } from '@pause/core';
-import { isoOf } from '@pause/core/lib/day';
-import { readNumber } from '@pause/core/lib/typed';
-import { Body, Button, Chip, ChipRow, Field, Heading, Small, SmallStrong, space } from '../../components';
+import type { Place } from '../../notebook/usePlaces';
 import { useAct, useApp } from '../../notebook/store';
-import { tellOf, toggled, type Told } from '../../notebook/tell';
-import { useDay, usePlaces, type Place } from '../../notebook/usePlaces';
-import { memberName } from '../../text/people';
+import { useState } from 'react';
 import {
-  ASPECT,
-  HABITAT,
-  HAZARD,
-  MOISTURE,
-  PICKING,
-  SHADE,
-  shapeWords,
-  SOIL,
-  SPOIL,
-  TREE,
-} from '../../text/places';
+  type TellMade,
+  type Tell,
+  told,
+  Where,
+  Height,
+  One,
+  Many,
+  companionsOf,
+  Until,
+  Source,
+  ChipGroup,
+} from './PlaceFactParts';
+import { tellOf } from '../../notebook/tell';
+import { MOISTURE, SOIL, HABITAT, TREE, SPOIL, HAZARD, ASPECT, SHADE, PICKING } from '../../text/places';
+import { View } from 'react-native';
+import { styles } from './placeFactStyles';
+import { Heading, Body, Button, Chip, Small } from '../../components';
+import { fieldHistory } from '@pause/core';
+import { Line } from './Line';
 import { Allowances } from './Allowances';
-import { DrawShape } from './DrawShape';
-import { DayLine, Line } from './Line';
-
-type Fields = FieldsOf<'place'>;
-type Tell = (told: Told<'place'>) => void;
-/** Tells what is made of what stands by then. */
-type TellMade = (make: (now: Partial<Fields>) => Told<'place'>) => void;
+import { memberName } from '../../text/people';
 
 /** What is known of a place; told in a few taps, and changed by whoever knows better. */
 export function PlaceFacts({ place }: { readonly place: Place }) {
@@ -228,177 +223,3 @@ function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: T
     </View>
   );
 }
-
-/** As many as a page holds, each no longer than a name. */
-function companionsOf(text: string): string[] | null {
-  const all = text
-    .split(/[,;\n]/)
-    .map((one) => one.trim().slice(0, 120))
-    .filter((one) => one !== '')
-    .slice(0, 60);
-  return all.length > 0 ? all : null;
-}
-
-/** Whoever is told more by a choice hears everything again, as they may know it now. */
-const told = (fields: Partial<Fields>, exactFor: 'group') => ({ ...fields, exactFor });
-
-function ChipGroup({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
-  return (
-    <View style={styles.field}>
-      <SmallStrong>{label}</SmallStrong>
-      <ChipRow label={label}>{children}</ChipRow>
-    </View>
-  );
-}
-
-function One<T extends string>({
-  label,
-  words,
-  chosen,
-  onTell,
-}: {
-  readonly label: string;
-  readonly words: Readonly<Record<T, string>>;
-  readonly chosen: T | undefined;
-  readonly onTell: (value: T | null) => void;
-}) {
-  return (
-    <ChipGroup label={label}>
-      {(Object.keys(words) as T[]).map((id) => (
-        <Chip
-          key={id}
-          label={words[id]}
-          chosen={chosen === id}
-          onPress={() => onTell(chosen === id ? null : id)}
-        />
-      ))}
-    </ChipGroup>
-  );
-}
-
-function Many<T extends string>({
-  label,
-  words,
-  chosen,
-  none,
-  onTell,
-}: {
-  readonly label: string;
-  readonly words: Readonly<Record<T, string>>;
-  readonly chosen: readonly T[] | undefined;
-  readonly none?: string;
-  readonly onTell: (make: (now: readonly T[] | undefined) => T[]) => void;
-}) {
-  return (
-    <ChipGroup label={label}>
-      {none === undefined ? null : (
-        <Chip kind="checkbox" label={none} chosen={chosen?.length === 0} onPress={() => onTell(() => [])} />
-      )}
-      {(Object.keys(words) as T[]).map((id) => (
-        <Chip
-          key={id}
-          kind="checkbox"
-          label={words[id]}
-          chosen={chosen?.includes(id) === true}
-          onPress={() => onTell((now) => toggled(now, id))}
-        />
-      ))}
-    </ChipGroup>
-  );
-}
-
-/** Where it is on the map, drawn anew. */
-function Where({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
-  const { places } = usePlaces();
-  const [drawing, setDrawing] = useState(false);
-  const { shape } = place.fields;
-  return (
-    <View style={styles.field}>
-      <SmallStrong>Where it is</SmallStrong>
-      {drawing ? (
-        <DrawShape
-          shape={shape}
-          places={places}
-          onDone={(drawn) => {
-            tell({ shape: drawn });
-            setDrawing(false);
-          }}
-          onAway={() => setDrawing(false)}
-        />
-      ) : (
-        <View style={styles.ways}>
-          <Button
-            label={shape ? 'Draw it anew' : 'Draw it on the map'}
-            tone="outline"
-            onPress={() => setDrawing(true)}
-          />
-          <Small>{shape ? shapeWords(shape) : 'Nobody drew it yet.'}</Small>
-        </View>
-      )}
-    </View>
-  );
-}
-
-function Height({
-  elevation,
-  onTell,
-}: {
-  readonly elevation: number | undefined;
-  readonly onTell: (metres: number | null) => void;
-}) {
-  const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
-  const number = readNumber(text);
-  const wrong = number !== undefined && !(number >= -500 && number <= 9000);
-  return (
-    <Field
-      label="Metres above the sea"
-      inputMode="decimal"
-      value={text}
-      onChangeText={setText}
-      {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})}
-      onBlur={() => {
-        if (!wrong) onTell(number ?? null);
-      }}
-    />
-  );
-}
-
-function Until({
-  until,
-  onTell,
-}: {
-  readonly until: string | undefined;
-  readonly onTell: (day: string | undefined) => void;
-}) {
-  return (
-    <DayLine
-      label="Last day on which the permit holds"
-      value={until ?? ''}
-      today={useDay()}
-      back={5}
-      ahead={20}
-      onTell={(text) => onTell(text === '' ? undefined : text)}
-    />
-  );
-}
-
-/** How it is known, as of today. */
-function Source({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
-  const today = isoOf(useDay());
-  return (
-    <Line
-      label="How do you know?"
-      value={place.fields.source?.text ?? ''}
-      most={120}
-      onTell={(text) => tell({ source: text === '' ? null : { text, on: today } })}
-    />
-  );
-}
-
-const styles = StyleSheet.create({
-  block: { gap: space.s },
-  column: { gap: space.l, marginTop: space.m },
-  field: { gap: space.xs },
-  start: { alignSelf: 'flex-start' },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
-});

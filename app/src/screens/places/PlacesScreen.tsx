@@ -1,39 +1,30 @@
-import { Link, useRouter } from 'expo-router';
-import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
-import { isoOf } from '@pause/core/lib/day';
-import type { Geometry } from '@pause/core/notebook/page';
-import { dangerousAt } from '@pause/core/outings';
+import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
 import {
-  Body,
-  Button,
-  Chip,
-  ChipRow,
-  Field,
-  Heading,
-  Loading,
-  Notice,
-  Rule,
-  Screen,
-  Small,
-  SmallStrong,
-  space,
-  Strong,
-  TARGET,
-  Title,
   useWide,
+  Screen,
+  Loading,
+  Button,
+  Title,
+  Notice,
+  Small,
+  Rule,
+  Strong,
+  SmallStrong,
 } from '../../components';
-import { guide } from '../../deciding/guide';
-import { useAct, useApp } from '../../notebook/store';
-import { useDay, usePlaces, type Place } from '../../notebook/usePlaces';
-import { commonName } from '../../text/names';
-import { mayWords, shapeWords, siteWords } from '../../text/places';
-import { few } from '../../text/reasons';
-import { DrawShape } from './DrawShape';
-import { loadPlaces, savePlaces } from './files';
-import { forgetMap, loadMap, useMap, type ShownMap } from './map';
+import { useMap } from './map';
+import { useState } from 'react';
+import { styles } from './placesStyles';
+import { View, Pressable } from 'react-native';
 import { MapView } from './MapView';
-import { whereIStand } from './whereIStand';
+import { siteWords, mayWords } from '../../text/places';
+import { NewPlace, Files } from './NewPlace';
+import { useApp } from '../../notebook/store';
+import { dangerousAt } from '@pause/core/outings';
+import { guide } from '../../deciding/guide';
+import { isoOf } from '@pause/core/lib/day';
+import { Link } from 'expo-router';
+import { few } from '../../text/reasons';
+import { commonName } from '../../text/names';
 
 /** All places, as a list and on the map. */
 export function PlacesScreen() {
@@ -141,183 +132,3 @@ function PlaceLine({
     </View>
   );
 }
-
-function NewPlace({ places, onDone }: { readonly places: readonly Place[]; readonly onDone: () => void }) {
-  const act = useAct();
-  const router = useRouter();
-  const groups = useApp((state) => state.me.person?.groups ?? []);
-  const demo = useApp((state) => state.me.person?.demo === true);
-  const [name, setName] = useState('');
-  const [group, setGroup] = useState<string | undefined>();
-  const [shape, setShape] = useState<Geometry | undefined>();
-  const [drawing, setDrawing] = useState(false);
-  const [said, setSaid] = useState<string | undefined>();
-  const called = name.trim();
-  const begin = () =>
-    void import('../../notebook/outside')
-      .then(({ beginPage }) =>
-        act(
-          beginPage(
-            'place',
-            {
-              name: called,
-              ...(shape ? { shape } : {}),
-              ...(group ? { exactFor: 'group' } : {}),
-            },
-            group,
-          ),
-        ),
-      )
-      .then((id) => {
-        if (id === undefined) return;
-        onDone();
-        router.push({ pathname: '/place/[id]', params: { id } });
-      });
-  return (
-    <View style={styles.block}>
-      <Heading>A new place</Heading>
-      <View style={styles.form}>
-        <Field label="What you call it" value={name} onChangeText={setName} maxLength={120} />
-      </View>
-      {drawing ? (
-        <DrawShape
-          shape={shape}
-          places={places}
-          onDone={(drawn) => {
-            setShape(drawn);
-            setDrawing(false);
-          }}
-          onAway={() => setDrawing(false)}
-        />
-      ) : (
-        <>
-          <View style={styles.ways}>
-            <Button
-              label="It is where I stand"
-              tone="outline"
-              onPress={() =>
-                void whereIStand(demo).then((found) => {
-                  if (typeof found === 'string') setSaid(found);
-                  else {
-                    setSaid(undefined);
-                    setShape({ type: 'Point', coordinates: [...found] });
-                  }
-                })
-              }
-            />
-            <Button
-              label={shape ? 'Change it on the map' : 'Draw it on the map'}
-              tone="outline"
-              onPress={() => setDrawing(true)}
-            />
-            {shape ? <Small>{shapeWords(shape)}</Small> : null}
-          </View>
-          {demo ? (
-            <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small>
-          ) : null}
-          {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
-          {groups.length > 0 ? (
-            <>
-              <SmallStrong>Who knows of it?</SmallStrong>
-              <ChipRow label="Who knows of it?">
-                <Chip label="Only me" chosen={group === undefined} onPress={() => setGroup(undefined)} />
-                {groups.map((one) => (
-                  <Chip
-                    key={one.id}
-                    label={`All of ${one.name}`}
-                    chosen={group === one.id}
-                    onPress={() => setGroup(one.id)}
-                  />
-                ))}
-              </ChipRow>
-            </>
-          ) : null}
-          <View style={styles.ways}>
-            <Button label="Put it down" disabled={called === ''} onPress={begin} />
-            <Button label="Not now" tone="plain" onPress={onDone} />
-          </View>
-        </>
-      )}
-    </View>
-  );
-}
-
-/** Places from other programs, and for them. */
-function Files({ places, map }: { readonly places: readonly Place[]; readonly map: ShownMap }) {
-  const act = useAct();
-  const today = useDay();
-  const [said, setSaid] = useState<readonly string[]>([]);
-  const own = places.filter(({ withheld, fields }) => !withheld && fields.shape);
-  return (
-    <View style={styles.block}>
-      <Heading>Files</Heading>
-      <Body soft>
-        GPX and GeoJSON, from other programs and for them. What you save holds exact places: think of whom you
-        give it.
-      </Body>
-      <View style={styles.ways}>
-        <Button label="Load a file" tone="outline" onPress={() => void act(loadPlaces(own)).then(setSaid)} />
-        <Button
-          label="Save as GPX"
-          tone="outline"
-          disabled={own.length === 0}
-          onPress={() => void savePlaces('gpx', own, isoOf(today))}
-        />
-        <Button
-          label="Save as GeoJSON"
-          tone="outline"
-          disabled={own.length === 0}
-          onPress={() => void savePlaces('geojson', own, isoOf(today))}
-        />
-      </View>
-      <Body soft>
-        A map of your own (GeoJSON: woods, waters, paths, contours) is drawn behind them, and stays on this
-        device.
-      </Body>
-      <View style={styles.ways}>
-        <Button
-          label="Load a map"
-          tone="outline"
-          onPress={() =>
-            void act(loadMap()).then((lines) => {
-              setSaid(lines);
-              map.again();
-            })
-          }
-        />
-        {map.own ? (
-          <Button
-            label="Forget the map"
-            tone="plain"
-            onPress={() =>
-              void act(forgetMap()).then(() => {
-                setSaid([]);
-                map.again();
-              })
-            }
-          />
-        ) : null}
-      </View>
-      {said.map((line) => (
-        <SmallStrong key={line} role="alert">
-          {line}
-        </SmallStrong>
-      ))}
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  columns: { flexDirection: 'row', gap: space.xl, alignItems: 'flex-start' },
-  column: { gap: space.m },
-  grow: { flex: 1 },
-  below: { marginTop: space.s },
-  line: { minHeight: TARGET + 10, flexDirection: 'row', gap: space.m, paddingVertical: space.m },
-  number: { width: 28, alignItems: 'center' },
-  first: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
-  chosen: { flex: 1, textDecorationLine: 'underline' },
-  add: { alignSelf: 'flex-start', marginTop: space.m },
-  form: { maxWidth: 560 },
-  block: { gap: space.s, marginTop: space.m },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
-});

@@ -19,11 +19,12 @@ import {
 } from '../../components';
 import { useNeededPlates, type Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
-import { now } from '../../notebook/actions';
+import { now } from '../../notebook/added';
 import { cardsNow, usePractice, type Practice } from '../../notebook/practice';
 import { useAct } from '../../notebook/store';
 import { cardName, TO_PRACTICE } from '../../text/practice';
-import { DrillCard, type DrillAnswer } from './DrillCard';
+import { DrillCard } from './DrillCard';
+import { type DrillAnswer } from './drillStyles';
 import { picturesBy } from './pictures';
 import { useSitting } from './useSitting';
 

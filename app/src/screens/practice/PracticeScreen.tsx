@@ -1,38 +1,26 @@
-import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { cardOf, EARNED, isEarned, pairCard, type CardId } from '@pause/core/practice';
-import {
-  Body,
-  Button,
-  Chip,
-  ChipRow,
-  Heading,
-  Loading,
-  Rule,
-  Screen,
-  Small,
-  space,
-  Strong,
-  Title,
-  useWide,
-  typeSize,
-} from '../../components';
+import { usePractice, type Practice, tellLearner, cardsNow, aboutSoon } from '../../notebook/practice';
 import { usePlates, type Plates } from '../../components/plates/usePlates';
-import { guide } from '../../deciding/guide';
 import {
-  aboutSoon,
-  cardsNow,
-  pairStanding,
-  tellLearner,
-  usePractice,
-  WANTED,
-  type Practice,
-} from '../../notebook/practice';
+  Screen,
+  Loading,
+  useWide,
+  Heading,
+  Body,
+  ChipRow,
+  Chip,
+  Button,
+  Title,
+  Small,
+} from '../../components';
 import { useAct, useApp } from '../../notebook/store';
-import { CommonName, commonName, GRADE, numberWord, upper } from '../../text/names';
-import { agoWords } from '../../text/practice';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { styles } from './practiceStyles';
+import { upper, numberWord } from '../../text/names';
+import { Pairs } from './Pairs';
 import { LessonRows } from './LessonRows';
+import type { CardId } from '@pause/core/practice';
+import { useState, useMemo, useEffect } from 'react';
 import { picturesBy } from './pictures';
 
 /** Learning the pairs, a little at a time. */
@@ -196,98 +184,3 @@ function dueWords(cards: readonly CardId[], { history, soon, now }: Practice): s
   const parts = told.filter(([count]) => count > 0).map(([count, word]) => `${numberWord(count)} ${word}`);
   return `${upper(parts.join(', '))}.${about > 0 ? ` ${upper(numberWord(about))} of what stands around now, or is planned.` : ''}`;
 }
-
-/** The pairs that can kill or harm, and how one stands with each. */
-function Pairs({ practice: { history, now, soon } }: { readonly practice: Practice }) {
-  const router = useRouter();
-  const [all, setAll] = useState(false);
-  const pairs = useMemo(
-    () =>
-      WANTED.flatMap((target) =>
-        target.taxon.lookalikes.flatMap((id) => {
-          const other = guide.taxon(id);
-          return other && (other.grade === 'deadly' || other.grade === 'serious') ? [{ target, other }] : [];
-        }),
-      ).sort(
-        (a, b) =>
-          Number(history.cards.has(pairCard(b.target.id, b.other.id))) -
-            Number(history.cards.has(pairCard(a.target.id, a.other.id))) ||
-          (soon.get(b.target.id) ?? 0) - (soon.get(a.target.id) ?? 0) ||
-          Number(b.other.grade === 'deadly') - Number(a.other.grade === 'deadly') ||
-          (a.target.id < b.target.id ? -1 : 1),
-      ),
-    [soon, history],
-  );
-  const known = [...history.cards].filter(([id]) => cardOf(id)?.kind === 'pair');
-  const earned = known.filter(([, { memory, lastDangerous }]) => isEarned(memory, lastDangerous, now)).length;
-  return (
-    <View style={styles.block}>
-      <Heading>Pairs</Heading>
-      <Small soft>
-        {earned === 0
-          ? 'None is earned yet'
-          : `${upper(numberWord(earned))} ${earned === 1 ? 'is' : 'are'} earned`}
-        . Earned is what has been looked at {numberWord(EARNED.times)} times or more, is remembered for a
-        month, and was not mistaken dangerously for two months. It fades.
-      </Small>
-      <View role="list" aria-label="Pairs">
-        <Rule />
-        {pairs.slice(0, all ? pairs.length : FIRST).map(({ target, other }) => {
-          const { card, earned: is } = pairStanding(history, target.id, other.id, now);
-          return (
-            <View key={`${target.id} ${other.id}`} role="listitem">
-              <View style={styles.row}>
-                <View style={styles.pair}>
-                  <Strong>{CommonName(target.id)}</Strong>
-                  <Small soft>
-                    and {commonName(other.id)} · {GRADE[other.grade]}
-                  </Small>
-                </View>
-                <Button
-                  label={card ? (is ? 'Earned' : upper(agoWords(card.last, now))) : 'Begin'}
-                  aria-label={`Practise ${commonName(target.id)} and ${commonName(other.id)}: ${card ? (is ? 'earned' : `last ${agoWords(card.last, now)}`) : 'never yet'}`}
-                  tone="plain"
-                  onPress={() =>
-                    router.push({
-                      pathname: '/practice/drill',
-                      params: {
-                        cards: Array.from({ length: 4 }, () => pairCard(target.id, other.id)).join(','),
-                      },
-                    })
-                  }
-                />
-              </View>
-              <Rule />
-            </View>
-          );
-        })}
-      </View>
-      {all || pairs.length <= FIRST ? null : (
-        <Button
-          label={`Show all ${pairs.length}`}
-          tone="plain"
-          style={styles.start}
-          onPress={() => setAll(true)}
-        />
-      )}
-    </View>
-  );
-}
-const FIRST = 5;
-
-const styles = StyleSheet.create({
-  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
-  column: { gap: space.xl },
-  block: { gap: space.s },
-  grow: { flex: 1 },
-  start: { alignSelf: 'flex-start' },
-  pair: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(160) },
-  row: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    alignItems: 'center',
-    gap: space.m,
-    minHeight: 56,
-    paddingVertical: space.xs,
-  },
-});

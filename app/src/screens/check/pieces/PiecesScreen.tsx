@@ -20,7 +20,8 @@ import {
 } from '../../../components';
 import { FindFrame } from '../../../components/FindFrame';
 import { FindWaysOut } from '../../../components/FindWaysOut';
-import { add, newId, now, person, startFind } from '../../../notebook/actions';
+import { add, newId, now, person } from '../../../notebook/added';
+import { startFind } from '../../../notebook/actions';
 import { useOwnRates } from '../../../notebook/ownRates';
 import { useAct, type Thunk } from '../../../notebook/store';
 import { useCase } from '../../../notebook/useCase';

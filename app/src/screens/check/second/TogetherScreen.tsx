@@ -1,39 +1,31 @@
-import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { blindAsk, type FindRecord, type Reading } from '@pause/core';
-import {
-  agreementTable,
-  cohenKappa,
-  sideBySide,
-  type Agreement,
-  type BothLooks,
-} from '@pause/core/notebook/second-look';
-import {
-  Body,
-  Button,
-  Chip,
-  ChipRow,
-  colour,
-  Heading,
-  Notice,
-  OrganGlyph,
-  Rule,
-  Screen,
-  Small,
-  SmallStrong,
-  space,
-  Strong,
-  stroke,
-  Title,
-} from '../../../components';
 import { FindFrame } from '../../../components/FindFrame';
-import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
+import { type Agreement, sideBySide, type BothLooks } from '@pause/core/notebook/second-look';
+import { type FindRecord, blindAsk, type Reading } from '@pause/core';
+import { useRouter } from 'expo-router';
+import { useApp } from '../../../notebook/store';
+import { useState, useMemo } from 'react';
 import { guide } from '../../../deciding/guide';
-import { useAct, useApp } from '../../../notebook/store';
-import { characterName, characterOf, readingWords } from '../../../text/names';
+import {
+  Screen,
+  Notice,
+  Small,
+  Title,
+  ChipRow,
+  Chip,
+  Body,
+  Rule,
+  Button,
+  OrganGlyph,
+  colour,
+  Strong,
+  SmallStrong,
+} from '../../../components';
 import { readerName } from '../../../text/people';
-import { allRecords } from './actions';
+import { View } from 'react-native';
+import { styles } from './togetherStyles';
+import { OverTime } from './OverTime';
+import { characterName, characterOf, readingWords } from '../../../text/names';
+import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
 
 /** Both looks side by side: where the two agree, and what they should look at together. */
 export function TogetherScreen() {
@@ -46,8 +38,8 @@ const SAYS: Readonly<Record<Agreement, string>> = {
   differ: 'Not the same',
   'no-ground': 'One could not tell',
 };
+
 const FIRST: Readonly<Record<Agreement, number>> = { differ: 0, partly: 1, 'no-ground': 2, agree: 3 };
-const FEWEST = 10;
 
 function Together({ record }: { readonly record: FindRecord }) {
   const router = useRouter();
@@ -208,105 +200,3 @@ function Side({ name, reading }: { readonly name: string; readonly reading: Read
     </View>
   );
 }
-
-/**
- * How often these two say the same, beyond what chance would do, over everything they looked at one after the
- * other.
- */
-function OverTime({
-  one,
-  other,
-  first,
-  second,
-}: {
-  readonly one: string;
-  readonly other: string;
-  readonly first: string;
-  readonly second: string;
-}) {
-  const act = useAct();
-  const [records, setRecords] = useState<readonly FindRecord[]>();
-  useEffect(() => {
-    void act(allRecords()).then(setRecords);
-  }, [act]);
-  const table = useMemo(() => agreementTable(guide, records ?? [], one, other), [records, one, other]);
-  if (!records) return null;
-  const told = cohenKappa(table);
-  const looks = table.flat().reduce((sum, count) => sum + count, 0);
-  return (
-    <View style={styles.block}>
-      <Heading>The two of you over time</Heading>
-      {told && looks >= FEWEST ? (
-        <>
-          <Scale low={told.low} high={told.high} at={told.kappa} />
-          <Body>
-            {agreementWords(told.kappa)}: kappa {told.kappa.toFixed(2)}, between {told.low.toFixed(2)} and{' '}
-            {told.high.toFixed(2)}, from {told.looks} looks.
-          </Body>
-          <Small soft>
-            Cohen’s kappa: 1 is always the same, 0 what chance alone would do. Counted by whether a look fits,
-            strains or speaks against what it was taken for.
-          </Small>
-        </>
-      ) : (
-        <Body soft>
-          {first} and {second} have looked at {looks === 1 ? 'one thing' : `${looks} things`} one after the
-          other
-          {looks >= FEWEST
-            ? ', and always said one and the same: that shows nothing yet'
-            : `; from ${FEWEST} on it can be said how well they agree`}
-          .
-        </Body>
-      )}
-    </View>
-  );
-}
-
-function agreementWords(kappa: number): string {
-  if (kappa < 0.2) return 'Hardly more often the same than by chance';
-  if (kappa < 0.6) return 'More often the same than by chance';
-  return kappa < 0.8 ? 'Mostly the same' : 'Nearly always the same';
-}
-
-/** From chance to always, with the interval as a bar and the estimate as a line. */
-function Scale({ low, high, at }: { readonly low: number; readonly high: number; readonly at: number }) {
-  const share = (value: number): `${number}%` => `${Math.max(0, Math.min(100, value * 100))}%`;
-  return (
-    <View
-      style={styles.scale}
-      role="img"
-      aria-label={`Agreement ${at.toFixed(2)}, between ${low.toFixed(2)} and ${high.toFixed(2)}, on a scale from chance to always`}
-    >
-      <View style={styles.line}>
-        <View style={[styles.range, { left: share(low), right: share(1 - high) }]} />
-        <View style={[styles.mark, { left: share(at) }]} />
-      </View>
-      <View style={styles.ends}>
-        <Small soft>chance</Small>
-        <Small soft>always the same</Small>
-      </View>
-    </View>
-  );
-}
-
-const styles = StyleSheet.create({
-  differ: { gap: space.s, padding: space.m, backgroundColor: colour.pause },
-  pair: { gap: space.s, paddingVertical: space.m },
-  loud: { borderLeftWidth: stroke.thick + 2, borderLeftColor: colour.ink, paddingLeft: space.m },
-  head: { flexDirection: 'row', gap: space.s, alignItems: 'center' },
-  sides: { flexDirection: 'row', gap: space.m },
-  side: { flex: 1, gap: 2 },
-  grow: { flex: 1 },
-  block: { gap: space.s },
-  scale: { gap: space.xs, maxWidth: 480 },
-  line: {
-    height: 22,
-    justifyContent: 'center',
-    borderBottomWidth: stroke.thin,
-    borderBottomColor: colour.ink,
-  },
-  range: { position: 'absolute', height: 10, backgroundColor: colour.line, bottom: 0 },
-  mark: { position: 'absolute', width: stroke.thick, height: 20, backgroundColor: colour.ink, bottom: 0 },
-  ends: { flexDirection: 'row', justifyContent: 'space-between' },
-  start: { alignSelf: 'flex-start' },
-});

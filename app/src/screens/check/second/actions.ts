@@ -1,5 +1,5 @@
 import { applyEntries, entriesOf, findsOf, type Ask, type FindRecord } from '@pause/core';
-import { add, newId, now, person } from '../../../notebook/actions';
+import { add, newId, now, person } from '../../../notebook/added';
 import type { Thunk } from '../../../notebook/store';
 
 /** What is told about second looks. */

@@ -1,0 +1,80 @@
+import type { Case, FindRecord } from '@pause/core';
+import { View } from 'react-native';
+import { styles } from './aroundStyles';
+import { Heading, Body, ChipRow, Small, Chip } from '../../components';
+import { useAct } from '../../notebook/store';
+import { useEatersAsked } from './useHousehold';
+import { tellContext } from '../../notebook/actions';
+import { cautionFor } from '../../text/names';
+
+/** Who eats along, and one question. */
+
+export type Context = Case['context'];
+
+interface AskProps {
+  readonly title: string;
+  readonly hint?: string;
+  readonly missing: boolean;
+  /** What it costs not to tell. */
+  readonly cost: string;
+  readonly children: React.ReactNode;
+}
+
+export function Ask({ title, hint, missing, cost, children }: AskProps) {
+  return (
+    <View style={styles.ask}>
+      <Heading>{title}</Heading>
+      {hint ? <Body soft>{hint}</Body> : null}
+      <ChipRow label={title}>{children}</ChipRow>
+      {missing ? <Small>Still open: {cost}</Small> : null}
+    </View>
+  );
+}
+
+export const NOTHING = new Set<string>();
+
+/** Who will eat it. It stands above the answer for everything, so that nobody who eats along is passed by. */
+export function Eaters({ record, target }: { readonly record: FindRecord; readonly target: string }) {
+  const act = useAct();
+  const { cautions, home, asks } = useEatersAsked(record, target);
+  const told = record.context.eaters;
+  const minded = new Set<string>((told ?? []).flatMap((e) => e.cautions));
+  const tell = (eaters: NonNullable<Context['eaters']>) =>
+    act(tellContext(record.id, { ...record.context, eaters }));
+  const toggle = (caution: (typeof cautions)[number]) => {
+    const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
+    void tell([{ name: 'one of you', cautions: now }]);
+  };
+  const asAtHome =
+    home !== undefined &&
+    told !== undefined &&
+    told.length === home.length &&
+    home.every(({ name }, index) => told[index]?.name === name);
+  if (!asks) return null;
+  return (
+    <Ask
+      title="Who will eat it?"
+      hint="Of those who will, is anyone of these?"
+      missing={told === undefined}
+      cost="for whom it is not, nobody has asked. The cautions stand with the verdict."
+    >
+      {home ? (
+        <Chip
+          label={`As at home: ${home.map(({ name }) => name).join(', ')}`}
+          chosen={asAtHome}
+          onPress={() => tell(home)}
+        />
+      ) : null}
+      <Chip label="None of these" chosen={told !== undefined && minded.size === 0} onPress={() => tell([])} />
+      {cautions.map((caution) => (
+        <Chip
+          key={caution}
+          kind="checkbox"
+          label={cautionFor(caution)}
+          chosen={minded.has(caution)}
+          onPress={() => toggle(caution)}
+        />
+      ))}
+    </Ask>
+  );
+}

@@ -1,0 +1,81 @@
+import { type Case, type Verdict, short } from '@pause/core';
+import { View } from 'react-native';
+import { styles } from './checkStyles';
+import { Heading, useWide, WaysOut, Small, Title, colour } from '../../components';
+import { BesideLink } from './beside/BesideLink';
+import { Parting } from './Parting';
+import type { FindProps } from '../../components/FindFrame';
+import { commonName, scientificName } from '../../text/names';
+import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+
+/** The head of the check. */
+
+/** On a wide screen: where the target and the most urgent lookalike part. */
+export function MostUrgent({
+  id,
+  find,
+  verdict,
+}: {
+  readonly id: string;
+  readonly find: Case;
+  readonly verdict: Verdict;
+}) {
+  const same = verdict.rows.filter((row) => !row.otherKingdom);
+  const urgent = same.find((row) => short(row) > 0) ?? same[0];
+  if (!urgent) return null;
+  return (
+    <View style={styles.urgent}>
+      <Heading>Where they part</Heading>
+      <BesideLink find={id} other={urgent.taxon} />
+      <Parting find={find} other={urgent.taxon} most={7} />
+    </View>
+  );
+}
+
+export function Header({
+  record,
+  find,
+  piece,
+}: {
+  readonly record: FindProps['record'];
+  readonly find: Case;
+  readonly piece: string;
+}) {
+  const wide = useWide();
+  const number = record.pieces.findIndex((p) => p.id === piece) + 1;
+  const where = [
+    record.number ? `Find ${record.number}` : 'New find',
+    record.placeNote,
+    record.pieces.length > 1 ? `piece ${number}` : undefined,
+  ];
+  return (
+    <View style={styles.header}>
+      <View style={styles.grow}>
+        <WaysOut
+          ways={[
+            { href: '/finds', label: '‹ Finds' },
+            {
+              href: { pathname: '/find/[id]/around', params: { id: record.id } },
+              label: 'Place and condition',
+            },
+          ]}
+        />
+        {wide ? (
+          <Small soft numberOfLines={1}>
+            {where.filter(Boolean).join(' · ')}
+          </Small>
+        ) : null}
+        <Title>Is it {commonName(find.target)}?</Title>
+        <Small soft numberOfLines={1}>
+          <Small soft style={styles.scientific}>
+            {scientificName(find.target)}
+          </Small>
+          {wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}
+        </Small>
+      </View>
+      {record.bodyPlan && wide ? (
+        <BodyPlanGlyph plan={record.bodyPlan} size={64} colour={colour.ink} />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,30 @@
+import { StyleSheet } from 'react-native';
+import { space, colour, TARGET, stroke } from '../../components';
+
+/** How the check looks. */
+
+export const styles = StyleSheet.create({
+  phone: { paddingHorizontal: space.l, paddingTop: space.s, paddingBottom: space.xl, gap: space.m },
+  panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  pane: { flex: 1 },
+  second: { flex: 1.1, borderLeftWidth: 1, borderColor: colour.line },
+  middle: { borderLeftWidth: 1, borderRightWidth: 1, borderColor: colour.line, flex: 1.25 },
+  widePane: { flex: 1.35 },
+  paneContent: { padding: space.l + 4, gap: space.m },
+  urgent: { marginTop: space.l, gap: space.s },
+  header: { flexDirection: 'row', gap: space.m, alignItems: 'flex-end' },
+  scientific: { fontStyle: 'italic' },
+  topLink: { minHeight: TARGET, justifyContent: 'center' },
+  bleed: { marginHorizontal: -space.l, marginTop: space.xs },
+  underlined: { textDecorationLine: 'underline' },
+  next: { gap: space.m },
+  last: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    borderLeftWidth: stroke.thick,
+    borderLeftColor: colour.ink,
+    paddingLeft: space.m,
+  },
+  grow: { flex: 1 },
+});

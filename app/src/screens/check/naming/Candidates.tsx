@@ -1,0 +1,170 @@
+import type { Identification, Candidate } from '@pause/core/advice/identify';
+import { type FindRecord, type TaxonId, isCollectable } from '@pause/core';
+import { useAct } from '../../../notebook/store';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { tellContext } from '../../../notebook/actions';
+import { View } from 'react-native';
+import { styles } from './namingStyles';
+import { Button, Chip, Rule, Small, SmallStrong, Strong } from '../../../components';
+import { openNameWords, scientificName, CommonName, harmLine, commonName } from '../../../text/names';
+import { guide } from '../../../deciding/guide';
+import { TaxonDrawing } from '../../../components/plates/TaxonDrawing';
+
+/** What a find may be, likeliest first. */
+
+/** So many candidates stand in view; the rest is one tap away. */
+const SHOWN = 5;
+
+const NOTHING = new Set<string>();
+
+export function Candidates({
+  told,
+  record,
+  onName,
+}: {
+  readonly told: Identification;
+  readonly record: FindRecord;
+  readonly onName: (taxon: TaxonId, to?: 'around' | 'verdict') => void;
+}) {
+  const act = useAct();
+  const router = useRouter();
+  const [all, setAll] = useState(false);
+  const [open, setOpen] = useState<TaxonId>();
+  const [pair, setPair] = useState<readonly TaxonId[]>([]);
+  const shown = told.candidates.slice(0, all ? 15 : SHOWN);
+  const compare = (taxon: TaxonId) =>
+    setPair(pair.includes(taxon) ? pair.filter((t) => t !== taxon) : [...pair.slice(-1), taxon]);
+  const [family] = told.families;
+  const genus = genusOf(shown[0]?.taxon);
+  const leaveOpen = (openName: NonNullable<FindRecord['context']['openName']>) => {
+    void act(tellContext(record.id, { ...record.context, openName })).then(
+      (kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }),
+    );
+  };
+  return (
+    <View style={styles.block}>
+      <View style={styles.block} role="list" aria-label="Candidates">
+        {shown.map((candidate) => (
+          <View key={candidate.taxon} role="listitem">
+            <CandidateLine
+              candidate={candidate}
+              opened={open === candidate.taxon}
+              onOpen={() => setOpen(open === candidate.taxon ? undefined : candidate.taxon)}
+            />
+            {open === candidate.taxon ? (
+              <View style={styles.ways}>
+                <Button label="I take it for this: check it" onPress={() => onName(candidate.taxon)} />
+                {candidate.grade === 'deadly' || candidate.grade === 'serious' ? (
+                  <Button
+                    label="A dangerous one stands here: note it"
+                    tone="outline"
+                    onPress={() => onName(candidate.taxon, 'verdict')}
+                  />
+                ) : null}
+                <Chip
+                  kind="checkbox"
+                  label="Compare"
+                  chosen={pair.includes(candidate.taxon)}
+                  onPress={() => compare(candidate.taxon)}
+                />
+              </View>
+            ) : null}
+            <Rule />
+          </View>
+        ))}
+      </View>
+      {told.none > 0.02 ? (
+        <Small soft>Something that is not in this guide: {percent(told.none)}.</Small>
+      ) : null}
+      <View style={styles.ways}>
+        {told.candidates.length > SHOWN ? (
+          <Button label={all ? 'Fewer' : 'More'} tone="plain" onPress={() => setAll(!all)} />
+        ) : null}
+        {pair.length === 2 ? (
+          <Button
+            label="Compare these two"
+            tone="outline"
+            onPress={() => router.push({ pathname: '/pair', params: { a: pair[0], b: pair[1] } })}
+          />
+        ) : null}
+      </View>
+      {record.readings.length > 0 ? (
+        <View style={styles.block}>
+          <SmallStrong>Leave the name open: it is kept, and never collected.</SmallStrong>
+          <View style={styles.ways}>
+            {genus ? (
+              <Button
+                label={`Genus only: ${genus}`}
+                tone="outline"
+                onPress={() => leaveOpen({ kind: 'genus', name: genus })}
+              />
+            ) : null}
+            {family && family.probability > 0.5 ? (
+              <Button
+                label={`Family only: ${family.family}`}
+                tone="outline"
+                onPress={() => leaveOpen({ kind: 'family', name: family.family })}
+              />
+            ) : null}
+            {pair.length === 2 ? (
+              <Button
+                label={`One of two: ${openNameWords({ kind: 'one-of', taxa: [...pair] })}`}
+                tone="outline"
+                onPress={() => leaveOpen({ kind: 'one-of', taxa: [...pair] })}
+              />
+            ) : null}
+          </View>
+          {pair.length < 2 ? (
+            <Small soft>For “one of two”, open two candidates and mark both with Compare.</Small>
+          ) : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const genusOf = (taxon: TaxonId | undefined) => (taxon ? scientificName(taxon).split(' ')[0] : undefined);
+const percent = (p: number) => (p < 0.01 ? 'under 1 %' : `${Math.round(p * 100)} %`);
+
+function CandidateLine({
+  candidate,
+  opened,
+  onOpen,
+}: {
+  readonly candidate: Candidate;
+  readonly opened: boolean;
+  readonly onOpen: () => void;
+}) {
+  const taxon = guide.taxon(candidate.taxon);
+  const stage = taxon?.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
+  return (
+    <View style={styles.candidate}>
+      <View style={styles.plate}>
+        {taxon && stage ? (
+          <TaxonDrawing taxon={taxon} stage={stage} height={72} accent={NOTHING} scale={false} />
+        ) : null}
+      </View>
+      <View style={styles.grow}>
+        <Strong>{CommonName(candidate.taxon)}</Strong>
+        <Small soft={candidate.grade === 'none'}>
+          {candidate.grade === 'none' ? scientificName(candidate.taxon) : harmLine(candidate.taxon)}
+          {candidate.fitsEverything ? '' : ' · something speaks against it'}
+          {taxon && taxon.taxon.parts.length > 0 && !isCollectable(taxon)
+            ? ' · never collected with Pause'
+            : ''}
+        </Small>
+        <View style={styles.chance} role="img" aria-label={`${percent(candidate.probability)} likely`}>
+          <View style={[styles.length, { width: `${Math.max(1, candidate.probability * 100)}%` }]} />
+        </View>
+      </View>
+      <Button
+        label={opened ? 'Close' : 'Choose'}
+        tone="plain"
+        aria-label={`${opened ? 'Close' : 'Choose'}: ${commonName(candidate.taxon)}`}
+        aria-expanded={opened}
+        onPress={onOpen}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,100 @@
+import type { CharacterId, Verdict, Check, AnswerEffect, Case } from '@pause/core';
+import { useState, useRef, useEffect, useCallback } from 'react';
+import type { CheckNow } from './CheckParts';
+import { useAct } from '../../notebook/store';
+import { askEffects } from '../../notebook/added';
+
+/** What the check waits for, and what each answer would do. */
+
+/** What was told last, and what the find came to before it. */
+interface Told {
+  readonly character: CharacterId;
+  readonly before: Verdict;
+}
+
+/** What is judged sooner is not said to be busy first: that would be one more drawing to wait for. */
+const SOON_MS = 80;
+
+/**
+ * What was told a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew
+ * until what it came to does, or until that takes long.
+ */
+export function useTold() {
+  const [held] = useState(() => {
+    let told: Told | undefined;
+    const heard = new Set<() => void>();
+    const say = () => {
+      for (const hear of heard) hear();
+    };
+    return {
+      get: () => told,
+      set: (next: Told | undefined) => {
+        told = next;
+        if (next) setTimeout(say, SOON_MS);
+        else say();
+      },
+      subscribe: (hear: () => void) => {
+        heard.add(hear);
+        return () => {
+          heard.delete(hear);
+        };
+      },
+    };
+  });
+  return held;
+}
+
+/**
+ * Whether this very question was answered a moment ago: a second tap would answer it twice. An answer to any
+ * other one counts.
+ */
+export const isJudging = (
+  told: Told | undefined,
+  check: Check | undefined,
+  { current, evaluation }: CheckNow,
+) =>
+  told !== undefined &&
+  told.character === check?.character &&
+  (!current || told.before === evaluation.verdict);
+
+/**
+ * The same function for as long as the screen stands, doing what the newest one does: what is handed on need
+ * not be drawn anew.
+ */
+export function useLatest<Args extends unknown[]>(work: (...args: Args) => void): (...args: Args) => void {
+  const latest = useRef(work);
+  useEffect(() => {
+    latest.current = work;
+  });
+  return useCallback((...args: Args) => latest.current(...args), []);
+}
+
+/** How many different values there have been. */
+export function useCount(value: unknown): number {
+  const [seen, setSeen] = useState({ value, count: 0 });
+  if (seen.value !== value) setSeen({ value, count: seen.count + 1 });
+  return seen.value === value ? seen.count : seen.count + 1;
+}
+
+const NO_EFFECTS: readonly AnswerEffect[] = [];
+
+/** What each answer would do, worked out for the check on show. */
+export function useEffects(find: Case, check: Check | undefined, wanted: boolean): readonly AnswerEffect[] {
+  const [told, setTold] = useState<{
+    readonly character: CharacterId;
+    readonly effects: readonly AnswerEffect[];
+  }>();
+  const act = useAct();
+  const character = check?.character;
+  useEffect(() => {
+    if (!wanted || !character) return undefined;
+    let current = true;
+    void act(askEffects(find, character)).then((effects) => {
+      if (current) setTold({ character, effects });
+    });
+    return () => {
+      current = false;
+    };
+  }, [act, find, character, wanted]);
+  return told && told.character === character ? told.effects : NO_EFFECTS;
+}

@@ -1,0 +1,61 @@
+import type { BodyPlan, Kingdom } from '@pause/core';
+import { View, Pressable } from 'react-native';
+import { styles } from './newFindStyles';
+import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+import { colour, Strong, Small, Button, useWide, Heading } from '../../components';
+import { guide } from '../../deciding/guide';
+
+/** Choosing a body plan. */
+
+/** On a phone the chosen form stands for all, so that the names come into view. */
+export function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAgain: () => void }) {
+  return (
+    <View style={styles.chosen} role="radiogroup" aria-label="The form chosen">
+      <View style={styles.chosenPlan} role="radio" aria-checked aria-label={`${plan.name}: ${plan.hint}`}>
+        <BodyPlanGlyph plan={plan.id} size={56} colour={colour.ink} />
+        <View style={styles.grow}>
+          <Strong>{plan.name}</Strong>
+          <Small soft>{plan.hint}</Small>
+        </View>
+      </View>
+      <Button label="Change" tone="plain" onPress={onAgain} />
+    </View>
+  );
+}
+
+export function Plans({
+  kingdom,
+  title,
+  plan,
+  onPlan,
+}: {
+  readonly kingdom: Kingdom;
+  readonly title: string;
+  readonly plan: string | undefined;
+  readonly onPlan: (plan: string) => void;
+}) {
+  const wide = useWide();
+  const size = wide ? 72 : 54;
+  return (
+    <View style={styles.field}>
+      <Heading>{title}</Heading>
+      <View style={styles.plans} role="radiogroup" aria-label={title}>
+        {guide.guide.bodyPlans
+          .filter((p) => p.kingdom === kingdom)
+          .map((p) => (
+            <Pressable
+              key={p.id}
+              role="radio"
+              aria-checked={p.id === plan}
+              aria-label={`${p.name}: ${p.hint}`}
+              onPress={() => onPlan(p.id)}
+              style={[styles.plan, wide && styles.planWide, p.id === plan && styles.planChosen]}
+            >
+              <BodyPlanGlyph plan={p.id} size={size} colour={colour.ink} />
+              <Strong style={styles.planName}>{p.name}</Strong>
+            </Pressable>
+          ))}
+      </View>
+    </View>
+  );
+}

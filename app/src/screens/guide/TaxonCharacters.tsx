@@ -1,0 +1,163 @@
+import type { TaxonProps } from './TaxonParts';
+import { useWide, Heading, OrganGlyph, colour, Small, Rule, Button } from '../../components';
+import { useMemo, useState } from 'react';
+import { guide } from '../../deciding/guide';
+import { View } from 'react-native';
+import { styles } from './taxonStyles';
+import { commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
+import {
+  type CompiledTaxon,
+  type CompiledCharacter,
+  type Known,
+  union,
+  harms,
+  READINGS_NEEDED,
+  type StageId,
+} from '@pause/core';
+import { latePart } from '../../components/latePart';
+
+/** What the guide says of a taxon, and who read it. */
+
+/** What can be seen of it, as a table by organ. */
+export function Characters({ taxon }: TaxonProps) {
+  const wide = useWide();
+  const rows = useMemo(
+    () =>
+      guide.characters.flatMap((c) => {
+        const known = statedOf(taxon, c);
+        return known
+          ? [
+              {
+                id: c.id,
+                organ: c.character.organ,
+                name: c.character.name,
+                words: knownWords(taxon, c.id, c.index, known),
+                read: readWords(taxon.taxon, c.id),
+              },
+            ]
+          : [];
+      }),
+    [taxon],
+  );
+  const [readers, setReaders] = useState(false);
+  const organs = [...new Set(rows.map((row) => row.organ))];
+  return (
+    <View style={styles.block}>
+      <Heading>What is to be seen</Heading>
+      <View
+        role="table"
+        aria-label={`Characters of ${commonName(taxon.id)}`}
+        style={wide ? styles.columns : undefined}
+      >
+        {organs.map((organ) => (
+          <View key={organ} role="rowgroup" style={wide ? styles.column : undefined}>
+            {rows
+              .filter((row) => row.organ === organ)
+              .map((row, i) => (
+                <View key={row.id}>
+                  <View role="row" style={styles.row}>
+                    <View style={styles.glyph}>
+                      {i === 0 ? <OrganGlyph organ={organ} size={18} colour={colour.ink} /> : null}
+                    </View>
+                    <Small role="rowheader" soft style={styles.name}>
+                      {row.name}
+                      {taxon.taxon.signature.includes(row.id) ? ' ◆' : ''}
+                    </Small>
+                    <Small role="cell" style={styles.value}>
+                      {row.words}
+                      {readers ? <Small soft>{`  ${row.read}`}</Small> : null}
+                    </Small>
+                  </View>
+                  <Rule />
+                </View>
+              ))}
+          </View>
+        ))}
+      </View>
+      <Button
+        label={readers ? 'Hide who read what' : 'Who read what'}
+        tone="plain"
+        style={styles.start}
+        onPress={() => setReaders(!readers)}
+      />
+      {readers ? <ReadBy taxon={taxon} /> : null}
+      {taxon.taxon.signature.length > 0 ? (
+        <Small soft>◆ One of its own marks: all of them must be seen before Pause says collect.</Small>
+      ) : null}
+    </View>
+  );
+}
+
+/** What is stated, over all stages: without what is only supposed so that it bars nothing. */
+function statedOf(taxon: CompiledTaxon, character: CompiledCharacter): Known | undefined {
+  const [first, ...rest] = taxon.atStage.get(character.index)?.values() ?? [];
+  return first && rest.reduce((all, one) => union(all, one, character), first);
+}
+
+/** How many read it: "read by 3", or that too few did for it to rule anything out. */
+function readWords(taxon: CompiledTaxon['taxon'], character: string): string {
+  const counts = taxon.statements
+    .filter((one) => one.character === character)
+    .map(({ readBy = [] }) => readBy.length);
+  const least = Math.min(...counts);
+  return harms(taxon.harm) && least < READINGS_NEEDED
+    ? `read by ${least}: it rules nothing out yet`
+    : least > 0
+      ? `read by ${least}`
+      : '';
+}
+
+/** What is stated of a character: the usual, the occasional in brackets, by stage where it changes. */
+function knownWords(taxon: CompiledTaxon, id: string, index: number, known: Known): string {
+  const character = guide.character(id);
+  if (!character) return '';
+  if (known.kind === 'number') {
+    const {
+      usual: [low, high],
+      possible: [least, most],
+    } = known;
+    const words = (n: number) =>
+      character.character.kind === 'count' ? String(n) : lengthWords(Math.round(n * 10) / 10);
+    const span = low === high ? words(low) : `${words(low)} to ${words(high)}`;
+    return least === low && most === high ? span : `${span} (${words(least)} to ${words(most)})`;
+  }
+  const labels = (mask: number) =>
+    [...character.stateBit]
+      .filter(([, bit]) => (bit & mask) !== 0)
+      .flatMap(([state]) => {
+        const c = character.character;
+        return 'states' in c ? [lowerFirst(c.states.find((s) => s.id === state)?.label ?? state)] : [];
+      });
+  const byStage = [...(taxon.atStage.get(index) ?? new Map<StageId, Known>())].flatMap(([stage, at]) =>
+    at.kind === 'states' ? [{ stage, usual: labels(at.usual).join(', ') }] : [],
+  );
+  const changes = new Set(byStage.map((s) => s.usual)).size > 1;
+  const rare = labels(known.possible & ~known.usual);
+  const usual = changes
+    ? byStage.map((s) => `${lowerFirst(stageName(s.stage))}: ${s.usual}`).join('; ')
+    : labels(known.usual).join(', ');
+  return rare.length > 0 ? `${usual} (also ${rare.join(', ')})` : usual;
+}
+
+const ReadBy = latePart(
+  () => import('./ReadBy').then((m) => m.ReadBy),
+  () => null,
+);
+
+export function Sources({ taxon: { taxon } }: TaxonProps) {
+  return (
+    <>
+      <Small soft>
+        {taxon.review.reviewedBy
+          ? `Reviewed by ${taxon.review.reviewedBy}.`
+          : 'General knowledge on which references agree. No local expert has reviewed it.'}
+      </Small>
+      <Reviews taxon={taxon.id} />
+    </>
+  );
+}
+
+const Reviews = latePart(
+  () => import('../withPeople').then((m) => m.Reviews),
+  () => null,
+);

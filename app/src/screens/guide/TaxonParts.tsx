@@ -1,0 +1,261 @@
+import { type CompiledTaxon, partings } from '@pause/core';
+import { useRouter } from 'expo-router';
+import {
+  LANGUAGE,
+  CommonName,
+  harmLine,
+  commonName,
+  stageName,
+  lowerFirst,
+  GRADE,
+  characterName,
+  cautionFor,
+} from '../../text/names';
+import { guide } from '../../deciding/guide';
+import { View, ScrollView, Pressable } from 'react-native';
+import { styles } from './taxonStyles';
+import { Title, Body, Small, Strong, Button, Heading, SmallStrong, Rule } from '../../components';
+import { few } from '../../text/reasons';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { monthsOf } from '../../text/months';
+
+/** The head of a taxon, its harm, lookalikes and uses. */
+
+const NOTHING = new Set<string>();
+
+export interface TaxonProps {
+  readonly taxon: CompiledTaxon;
+}
+
+export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
+  const router = useRouter();
+  const others = Object.entries(taxon.vernacularNames).map(
+    ([language, names]) => `${LANGUAGE[language] ?? language}: ${names.join(', ')}`,
+  );
+  const shared = guide.taxa.filter(
+    (t) =>
+      t.id !== id &&
+      Object.values(t.taxon.vernacularNames)
+        .flat()
+        .some((name) => Object.values(taxon.vernacularNames).flat().includes(name)),
+  );
+  return (
+    <View style={styles.block}>
+      <Title>{CommonName(id)}</Title>
+      <Body>
+        <Body style={styles.scientific}>{taxon.scientificName}</Body> {taxon.scientificNameAuthorship} ·{' '}
+        {taxon.family}
+      </Body>
+      <Small soft>{others.join(' · ')}</Small>
+      {grade === 'none' ? null : (
+        <View style={styles.grade}>
+          <Strong on="dark">{harmLine(id)}</Strong>
+        </View>
+      )}
+      {shared.length > 0 ? (
+        <Body>
+          <Strong>A name of it is a name of something else, too: </Strong>
+          {few(shared.map((t) => t.taxon.scientificName))}. Only the scientific name tells them apart.
+        </Body>
+      ) : null}
+      {(taxon.nearDoubles ?? []).map((double) => (
+        <Body key={double.taxon}>
+          <Strong>Pause never says collect: </Strong>it is too like {commonName(double.taxon)}. {double.why}
+        </Body>
+      ))}
+      {taxon.parts.length > 0 ? (
+        <View style={styles.ways}>
+          <Button
+            label="Found one: check it"
+            onPress={() =>
+              router.push({ pathname: '/new', params: { plan: taxon.bodyPlan, text: taxon.scientificName } })
+            }
+          />
+          <Button
+            label="Pocket card"
+            tone="outline"
+            onPress={() => router.push({ pathname: '/card', params: { of: id } })}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+export function Plates({ taxon }: TaxonProps) {
+  return (
+    <View style={styles.block}>
+      <Heading>Drawn from what is stated</Heading>
+      <ScrollView
+        horizontal
+        contentContainerStyle={styles.plates}
+        tabIndex={0}
+        role="list"
+        aria-label="Plates by stage"
+      >
+        {taxon.taxon.stages.map((stage) => (
+          <View key={stage} style={styles.plate} role="listitem" aria-label={stageName(stage)}>
+            <TaxonDrawing taxon={taxon} stage={stage} height={230} accent={NOTHING} />
+            <SmallStrong style={styles.centred}>{stageName(stage)}</SmallStrong>
+            {monthsOf(taxon.taxon, stage).map((line) => (
+              <Small key={line} soft style={styles.centred}>
+                {line}
+              </Small>
+            ))}
+          </View>
+        ))}
+      </ScrollView>
+      <Small soft>
+        What is not stated is not drawn. No photograph, no single plant: compare the marks, not the picture.
+      </Small>
+    </View>
+  );
+}
+
+export function Harm({ taxon: { taxon } }: TaxonProps) {
+  const { harm, harmfulParts } = taxon;
+  const lines = [
+    harm.effects,
+    harm.touch && `On the skin: ${lowerFirst(harm.touch)}`,
+    harm.sap && `Its sap: ${lowerFirst(harm.sap)}`,
+    harm.sun && `In the sun: ${lowerFirst(harm.sun)}`,
+  ].filter((line): line is string => Boolean(line));
+  const byRoute = Object.entries(harm.byRoute ?? {}).map(
+    ([route, grade]) => `${ROUTE[route] ?? route}: ${GRADE[grade]}`,
+  );
+  if (lines.length + byRoute.length + (harmfulParts?.length ?? 0) === 0 && !harm.syndrome) return null;
+  return (
+    <View style={[styles.block, styles.harm]}>
+      <Heading>What it does</Heading>
+      {harm.syndrome ? <Strong>{harm.syndrome}</Strong> : null}
+      {lines.map((line) => (
+        <Body key={line}>{line}</Body>
+      ))}
+      {byRoute.length > 0 ? <Body>Other than eaten: {byRoute.join('; ')}.</Body> : null}
+      {(harmfulParts ?? []).map((part) => (
+        <Body key={part.part}>
+          <Strong>Not this part, the {part.name}: </Strong>
+          {lowerFirst(part.why)}
+        </Body>
+      ))}
+    </View>
+  );
+}
+
+const ROUTE: Readonly<Record<string, string>> = {
+  eaten: 'eaten',
+  skin: 'on the skin',
+  wound: 'on a wound',
+  inhaled: 'breathed in',
+  smoked: 'smoked',
+  none: 'no contact',
+};
+
+/** What it is taken for; for a danger, what is taken for it. */
+export function Lookalikes({ taxon }: TaxonProps) {
+  const router = useRouter();
+  const named = taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []);
+  const takenFor = guide.taxa.filter((t) => t.taxon.lookalikes.includes(taxon.id));
+  const others = named.length > 0 ? named : takenFor;
+  if (others.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Heading>{named.length > 0 ? 'What looks like it' : 'What it is mistaken for'}</Heading>
+      <View role="list">
+        <Rule />
+        {others.map((other) => {
+          const [target, danger] = named.length > 0 ? [taxon, other] : [other, taxon];
+          const parts = partings(guide, target, danger, undefined);
+          return (
+            <View key={other.id} role="listitem">
+              <Pressable
+                role="link"
+                onPress={() => router.push({ pathname: '/pair', params: { a: target.id, b: danger.id } })}
+                style={styles.other}
+              >
+                <View style={styles.about}>
+                  <Strong>{CommonName(other.id)}</Strong>
+                  <Small soft>{harmLine(other.id) || GRADE.none}</Small>
+                  <Small>
+                    {parts.length > 0
+                      ? `Parted by ${few(
+                          parts.map((p) => lowerFirst(characterName(p.character))),
+                          4,
+                        )}.`
+                      : 'Nothing always parts them.'}
+                  </Small>
+                </View>
+                <SmallStrong style={styles.underlined}>Side by side</SmallStrong>
+              </Pressable>
+              <Rule />
+            </View>
+          );
+        })}
+      </View>
+      {taxon.taxon.nearRelatives.length > 0 ? (
+        <Small soft>Not in this guide at all: {taxon.taxon.nearRelatives.join(', ')}.</Small>
+      ) : null}
+    </View>
+  );
+}
+
+export function Uses({ taxon: { taxon } }: TaxonProps) {
+  const { parts, food, cautions, benefits, otherUses, regrowth, protection } = taxon;
+  if (parts.length === 0 && (otherUses ?? []).length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Heading>What it is wanted for</Heading>
+      {food ? (
+        <Body>
+          {food.gives}; in place of {food.replaces}.
+        </Body>
+      ) : null}
+      {parts.map((part) => (
+        <View key={`${part.part} ${part.use}`} style={styles.use}>
+          <Strong>
+            {part.name}
+            {part.route && part.route !== 'eaten' ? `, ${ROUTE[part.route] ?? part.route}` : ''}
+          </Strong>
+          <Small soft>{part.stages.map((s) => lowerFirst(stageName(s))).join(', ')}</Small>
+          {part.before.map((line) => (
+            <Body key={line}>{line}</Body>
+          ))}
+        </View>
+      ))}
+      {cautions.map((caution) => (
+        <Body key={caution.for + caution.text}>
+          <Strong>
+            {cautionFor(caution.for)}
+            {caution.level === 'rules-out' ? ', not at all' : caution.level === 'ask' ? ', ask first' : ''}
+            :{' '}
+          </Strong>
+          {lowerFirst(caution.text)}
+        </Body>
+      ))}
+      {(otherUses ?? []).map((use) => (
+        <Body key={use.use}>
+          <Strong>Not as food: </Strong>
+          {use.use}
+        </Body>
+      ))}
+      {(benefits ?? []).map((b) => (
+        <Small key={b.text} soft>
+          {b.text} ({SOURCE[b.source]})
+        </Small>
+      ))}
+      {regrowth ? (
+        <Body>
+          <Strong>How it grows back: </Strong>
+          {lowerFirst(regrowth.text)}
+        </Body>
+      ) : null}
+      {protection === 'often' ? (
+        <Body>
+          <Strong>Often protected.</Strong> Look up your own law.
+        </Body>
+      ) : null}
+    </View>
+  );
+}
+
+const SOURCE = { tradition: 'handed down', trial: 'from a trial', study: 'from a study' } as const;

@@ -1,0 +1,195 @@
+import { type LifeForm, type Count, estimateOf, COUNTED_BY_STAGE } from '@pause/core/harvest/taking';
+import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { styles } from './toldStyles';
+import { Heading, ChipRow, Chip, Body, Small, Field } from '../../components';
+import { NumberField } from '../../components/NumberField';
+import { readNumber } from '@pause/core/lib/typed';
+
+/** How many stand there. */
+
+export interface Part {
+  readonly id: string;
+  readonly name: string;
+}
+
+const HOW = { counted: 'Counted', stages: 'By stage', squares: 'In squares', about: 'About' } as const;
+
+const STAGES = [
+  ['young', 'Young'],
+  ['grown', 'Grown'],
+  ['bearing', 'Bearing'],
+] as const;
+
+const ORDER = { few: 'A few', tens: 'Tens', hundreds: 'Hundreds', thousands: 'Thousands' } as const;
+
+/** Numbers of squares as they are typed: 4, 6, 0, 8. */
+export function countsOf(text: string): number[] | undefined {
+  const all = text
+    .split(/[\s,;]+/)
+    .filter((one) => one !== '')
+    .map(Number);
+  return all.length >= 2 &&
+    all.length <= 200 &&
+    all.every((one) => Number.isInteger(one) && one >= 0 && one <= 1e6)
+    ? all
+    : undefined;
+}
+
+export function PatchTold({
+  part,
+  lifeForm,
+  count,
+  invader,
+  tell,
+}: {
+  readonly part: Part;
+  readonly lifeForm: LifeForm | undefined;
+  readonly count: Count | undefined;
+  readonly invader: boolean;
+  readonly tell: TellHarvest;
+}) {
+  const [how, setHow] = useState<Count['how']>(count?.how ?? 'counted');
+  const estimate = count && estimateOf(count, part.id);
+  const ways = (Object.keys(HOW) as Count['how'][]).filter(
+    (one) => one !== 'stages' || (lifeForm !== undefined && COUNTED_BY_STAGE.includes(lifeForm)),
+  );
+  return (
+    <View style={styles.block}>
+      <Heading>What stands there</Heading>
+      <ChipRow label="How you know">
+        {ways.map((one) => (
+          <Chip key={one} label={HOW[one]} chosen={how === one} onPress={() => setHow(one)} />
+        ))}
+      </ChipRow>
+      {how === 'counted' ? (
+        <NumberField
+          label={`How many, counted one by one: ${part.name}`}
+          value={count?.how === 'counted' ? count.number : undefined}
+          whole
+          check={(one) => one >= 0}
+          right="a whole number from 0"
+          onTell={(number) =>
+            tell(() => ({ count: number === undefined ? null : { how: 'counted', number } }))
+          }
+        />
+      ) : null}
+      {how === 'stages' ? <Stages count={count?.how === 'stages' ? count : undefined} tell={tell} /> : null}
+      {how === 'squares' ? (
+        <Squares count={count?.how === 'squares' ? count : undefined} tell={tell} />
+      ) : null}
+      {how === 'about' ? (
+        <ChipRow label="About how many">
+          {(Object.keys(ORDER) as (keyof typeof ORDER)[]).map((order) => (
+            <Chip
+              key={order}
+              label={ORDER[order]}
+              chosen={count?.how === 'about' && count.order === order}
+              onPress={() => tell(() => ({ count: { how: 'about', order } }))}
+            />
+          ))}
+        </ChipRow>
+      ) : null}
+      {estimate && estimate.low !== estimate.high ? (
+        <Body>
+          About {estimate.mid.toLocaleString()}: in eight of ten cases from {estimate.low.toLocaleString()} to{' '}
+          {estimate.high.toLocaleString()}.
+        </Body>
+      ) : null}
+      <ChipRow label="Where it belongs">
+        <Chip
+          kind="checkbox"
+          label="It spreads where it does not belong"
+          chosen={invader}
+          onPress={() => tell(({ invader: now }) => ({ invader: now !== true }))}
+        />
+      </ChipRow>
+    </View>
+  );
+}
+
+/**
+ * Each plant once, by how far it is. Whoever counts one of the three counts the others as none until they are
+ * told.
+ */
+function Stages({
+  count,
+  tell,
+}: {
+  readonly count: Extract<Count, { how: 'stages' }> | undefined;
+  readonly tell: TellHarvest;
+}) {
+  const put = (stage: (typeof STAGES)[number][0], number: number | undefined) =>
+    tell(({ count: now }) => ({
+      count: {
+        ...(now?.how === 'stages' ? now : { how: 'stages' as const, young: 0, grown: 0, bearing: 0 }),
+        [stage]: number ?? 0,
+      },
+    }));
+  return (
+    <>
+      <View style={styles.row}>
+        {STAGES.map(([stage, label]) => (
+          <View key={stage} style={styles.grow}>
+            <NumberField
+              label={label}
+              value={count?.[stage]}
+              whole
+              check={(one) => one >= 0}
+              right="a whole number from 0"
+              onTell={(number) => put(stage, number)}
+            />
+          </View>
+        ))}
+      </View>
+      <Small soft>
+        Each plant once, by how far it is; bearing is what has flowers or fruit. Young ones are overlooked
+        most: look low.
+      </Small>
+    </>
+  );
+}
+
+function Squares({
+  count,
+  tell,
+}: {
+  readonly count: Extract<Count, { how: 'squares' }> | undefined;
+  readonly tell: TellHarvest;
+}) {
+  const [text, setText] = useState(count?.counts.join(', ') ?? '');
+  const [of, setOf] = useState(count ? String(count.squares) : '');
+  const counts = countsOf(text);
+  const squares = readNumber(of);
+  const few =
+    counts !== undefined && squares !== undefined && !(Number.isInteger(squares) && squares >= counts.length);
+  const put = () => {
+    if (counts && squares !== undefined && !few) tell(() => ({ count: { how: 'squares', counts, squares } }));
+  };
+  return (
+    <>
+      <Field
+        label="How many in each square or strip"
+        value={text}
+        onChangeText={setText}
+        placeholder="4, 6, 0, 8"
+        {...(text.trim() !== '' && !counts
+          ? { wrong: 'whole numbers with commas, of two squares or more' }
+          : {})}
+        onBlur={put}
+      />
+      <Field
+        label="How many such squares the patch is"
+        inputMode="numeric"
+        value={of}
+        onChangeText={setOf}
+        {...(few ? { wrong: 'a whole number, no fewer than were looked at' } : {})}
+        onBlur={put}
+      />
+      <Small soft>
+        Lay them out before you look: every fifth step along the patch, and not where most stand.
+      </Small>
+    </>
+  );
+}

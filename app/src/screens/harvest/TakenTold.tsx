@@ -1,0 +1,142 @@
+import { UNITS } from './HandsTold';
+import type { Harvest } from '../../notebook/harvests';
+import {
+  type Weights,
+  type AmountUnit,
+  type Amount,
+  isImprobable,
+  toGrams,
+} from '@pause/core/harvest/taking';
+import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { styles } from './toldStyles';
+import { Heading, ChipRow, Chip, SmallStrong, AskBack, Small, Field } from '../../components';
+import { NumberField } from '../../components/NumberField';
+import { amountOf, weightOf } from '../../text/harvest';
+
+/** What was taken. */
+
+const UNIT_OF_TAKEN = { ...UNITS, g: 'grams' } as const;
+const WETNESS = { dry: 'Dry', damp: 'Damp', wet: 'Wet' } as const;
+
+const SHARES = [
+  ['A trace', 0.02],
+  ['A tenth', 0.1],
+  ['A quarter', 0.25],
+  ['A third', 0.33],
+  ['Half', 0.5],
+  ['All of it', 1],
+] as const;
+
+/** What was taken in the end: it counts when somebody comes here next. */
+export function TakenTold({
+  told,
+  weights,
+  tell,
+}: {
+  readonly told: Harvest;
+  readonly weights: Weights;
+  readonly tell: TellHarvest;
+}) {
+  const [amount, setAmount] = useState(told.taken?.amount);
+  const [unit, setUnit] = useState<AmountUnit | undefined>(told.taken?.unit);
+  const [asked, setAsked] = useState<Amount>();
+  const [bag, setBag] = useState(told.bag ?? '');
+  const [manner, setManner] = useState(told.manner ?? '');
+  const put = (many: number | undefined, of: AmountUnit | undefined) => {
+    setAmount(many);
+    setUnit(of);
+    setAsked(undefined);
+    if (many === undefined) tell(() => ({ taken: null }));
+    if (many === undefined || of === undefined) return;
+    const taken = { amount: many, unit: of };
+    if (isImprobable(toGrams(taken, weights), told.persons)) setAsked(taken);
+    else tell(() => ({ taken }));
+  };
+  const isKept = told.taken !== undefined && told.taken.amount === amount && told.taken.unit === unit;
+  return (
+    <View style={styles.block}>
+      <Heading>What was taken</Heading>
+      <NumberField
+        label="How much"
+        value={amount}
+        check={(one) => one >= 0}
+        right="nothing or more"
+        keeps={false}
+        onTell={(many) => put(many, unit)}
+      />
+      <ChipRow label="Measured in">
+        {(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => (
+          <Chip key={one} label={UNIT_OF_TAKEN[one]} chosen={unit === one} onPress={() => put(amount, one)} />
+        ))}
+      </ChipRow>
+      {amount !== undefined && unit === undefined ? (
+        <SmallStrong role="alert">Choose what it is measured in; until then it is not kept.</SmallStrong>
+      ) : null}
+      {asked ? (
+        <AskBack
+          question={`${amountOf(asked.amount, asked.unit)}${asked.unit === 'g' ? '' : ` of it weigh about ${weightOf(toGrams(asked, weights))}`}. Is that right?`}
+          yes="Yes, that much was taken"
+          onYes={() => {
+            tell(() => ({ taken: asked }));
+            setAsked(undefined);
+          }}
+        />
+      ) : null}
+      {isKept && told.taken ? (
+        <Small soft role="status">
+          Kept: {amountOf(told.taken.amount, told.taken.unit)}.
+        </Small>
+      ) : null}
+      <SmallStrong>Of what stood there</SmallStrong>
+      <ChipRow label="Of what stood there">
+        {SHARES.map(([label, share]) => (
+          <Chip
+            key={label}
+            label={label}
+            chosen={told.share === share}
+            onPress={() => tell(() => ({ share }))}
+          />
+        ))}
+      </ChipRow>
+      <ChipRow label="How wet it was">
+        {(Object.keys(WETNESS) as (keyof typeof WETNESS)[]).map((one) => (
+          <Chip
+            key={one}
+            label={WETNESS[one]}
+            chosen={told.wetness === one}
+            onPress={() => tell(() => ({ wetness: one }))}
+          />
+        ))}
+      </ChipRow>
+      <Field
+        label="The bag or basket it lies in"
+        value={bag}
+        onChangeText={setBag}
+        maxLength={120}
+        onBlur={() => {
+          if (bag.trim() !== (told.bag ?? '')) tell(() => ({ bag: bag.trim() === '' ? null : bag.trim() }));
+        }}
+      />
+      <Field
+        label="By which hand, if otherwise than said"
+        value={manner}
+        onChangeText={setManner}
+        maxLength={300}
+        onBlur={() => {
+          if (manner.trim() !== (told.manner ?? ''))
+            tell(() => ({ manner: manner.trim() === '' ? null : manner.trim() }));
+        }}
+      />
+      <ChipRow label="For looking at again">
+        <Chip
+          kind="checkbox"
+          label="One whole specimen is kept aside"
+          chosen={told.specimen === true}
+          onPress={() => tell(({ specimen }) => ({ specimen: specimen !== true }))}
+        />
+      </ChipRow>
+    </View>
+  );
+}

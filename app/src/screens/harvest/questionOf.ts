@@ -1,0 +1,97 @@
+import type { FindRecord, CompiledTaxon, FieldsOf, TaxonId } from '@pause/core';
+import { type Harvest, takenToday } from '../../notebook/harvests';
+import { type Weights, type TakeQuestion, estimateOf, stagesOf } from '@pause/core/harvest/taking';
+import { pickingAt } from '@pause/core/outings';
+import { type Pantry, leftIn, ownYields } from '../../notebook/pantry';
+import type { YieldOf } from './Told';
+import { learnedYield, usualYield } from '@pause/core/harvest/preparing';
+
+/** The question of how much to take. */
+
+interface Asked {
+  readonly record: FindRecord;
+  readonly taxon: CompiledTaxon;
+  readonly part: string;
+  readonly place: Partial<FieldsOf<'place'>> | undefined;
+  readonly told: Harvest;
+  readonly weights: Weights;
+  /** Grams that are in the pantry, so made. */
+  readonly inStore: number | undefined;
+  readonly today: string;
+  readonly before: NonNullable<TakeQuestion['patch']['taken']>;
+  readonly earlier: NonNullable<TakeQuestion['takenToday']>;
+}
+
+/**
+ * What was told, as the core is asked. A place that says what one may pick stands before what was told of the
+ * find.
+ */
+export function questionOf({
+  record,
+  taxon,
+  part,
+  place,
+  told,
+  weights,
+  inStore,
+  today,
+  before,
+  earlier,
+}: Asked): TakeQuestion {
+  const picking = place && pickingAt(place, taxon.id, part, today);
+  return {
+    ...(told.need ? { need: { ...told.need, inStore } } : {}),
+    patch: {
+      lifeForm: taxon.taxon.regrowth?.lifeForm,
+      part,
+      ...(told.count ? { count: estimateOf(told.count, part), stages: stagesOf(told.count) } : {}),
+      invader: told.invader === true,
+      taken: before,
+    },
+    permission:
+      picking && picking.permission !== 'unknown'
+        ? picking.permission
+        : (record.context.permission ?? 'unknown'),
+    ...(picking?.perDay ? { perDay: picking.perDay } : {}),
+    persons: told.persons ?? 1,
+    takenToday: earlier,
+    ...(told.hands ? { hands: told.hands } : {}),
+    weights,
+  };
+}
+
+/**
+ * Ways of making a part ready: what each leaves of it, by own batches and what is usual, and how much of it
+ * stands in the pantry.
+ */
+export function yieldsOf(
+  pantry: Pantry,
+  {
+    kingdom,
+    part,
+  }: {
+    readonly kingdom: CompiledTaxon['taxon']['kingdom'];
+    readonly part: CompiledTaxon['taxon']['parts'][number] | undefined;
+  },
+  taxon: TaxonId,
+): YieldOf[] {
+  if (!part) return [];
+  const store = (method: 'cook' | 'dry') =>
+    pantry.batches.reduce((sum, batch) => {
+      const { contents = [], method: by } = batch.fields;
+      const left =
+        by === method &&
+        contents.length === 1 &&
+        contents[0]?.taxon === taxon &&
+        contents[0].part === part.part
+          ? leftIn(pantry, batch)
+          : undefined;
+      return sum + (left?.unit === 'g' ? left.amount : 0);
+    }, 0);
+  const by = (method: 'cook' | 'dry', label: string): YieldOf => ({
+    label,
+    ...learnedYield(usualYield({ kingdom, part }, method), ownYields(pantry, taxon, part.part, method)),
+    inStore: store(method),
+  });
+  return [{ label: 'As it is', yield: 1, batches: 0, inStore: 0 }, by('cook', 'Cooked'), by('dry', 'Dried')];
+}

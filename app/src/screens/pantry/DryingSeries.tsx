@@ -1,0 +1,183 @@
+import type { BatchFields } from '@pause/core/pantry';
+import { useApp } from '../../notebook/store';
+import { Body, Strong, Small, colour, font } from '../../components';
+import { amountWords } from '../../text/pantry';
+import { dryingOf, type Drying as Dried } from '@pause/core/harvest/preparing';
+import { now } from '../../notebook/added';
+import { momentWords } from '../../text/days';
+import { View, type LayoutChangeEvent } from 'react-native';
+import { styles } from './dryingStyles';
+import { useState } from 'react';
+import { scaleLinear } from 'd3-scale';
+import Svg from 'react-native-svg';
+import { Path, Line, Circle, Text } from 'react-native-svg';
+
+/** Weighings of what dries, as a chart. */
+
+export type Weighed = BatchFields['weighings'][number];
+const HOUR = 3_600_000;
+
+export function Series({
+  name,
+  weighings,
+  usualLeft,
+}: {
+  readonly name: string | undefined;
+  readonly weighings: readonly Weighed[];
+  readonly usualLeft: number;
+}) {
+  const offset = useApp((state) => state.me.person?.offsetMs ?? 0);
+  const start = Date.parse(weighings[0]?.at ?? '');
+  const points = weighings.map(({ at, grams }) => ({ hours: (Date.parse(at) - start) / HOUR, grams }));
+  const inOrder = points.every(({ hours }, at) => at === 0 || hours > (points[at - 1]?.hours ?? 0));
+  if (!inOrder)
+    return (
+      <Body>
+        {name ? `${name}: ` : ''}the weighings are not one after another. Was the clock set back? Take the
+        last one back, and weigh once more.
+      </Body>
+    );
+  const last = points.at(-1)?.grams ?? 0;
+  const title = `${name ? `${name}: ` : ''}${amountWords({ amount: last, unit: 'g' })}`;
+  if (points.length < 2) return <Strong>{title}</Strong>;
+  const dried = dryingOf({ weighings: points, usualLeft });
+  const { low, mid, high } = dried.dryAt;
+  const hour = (Date.now() + offset - start) / HOUR;
+  const when = (hours: number) => momentWords(new Date(start + hours * HOUR));
+  return (
+    <View style={styles.block}>
+      <Strong>{title}</Strong>
+      <Chart
+        points={points}
+        dried={dried}
+        hour={hour}
+        label={`${name ?? 'Weight'}: ${points.map(({ grams }) => Math.round(grams)).join(', ')} grams; dry at about ${Math.round(dried.dryGrams.mid)} grams`}
+      />
+      <Body>
+        {dried.dry > 0.9
+          ? 'It is dry, as far as its weight shows. Bend a piece: it has to break.'
+          : `Dry at about ${Math.round(dried.dryGrams.mid)} g (${Math.round(dried.dryGrams.low)} to ${Math.round(dried.dryGrams.high)}), about ${when(mid)}.`}
+      </Body>
+      {dried.dry > 0.9 ? null : (
+        <Small soft>
+          In eight of ten cases between {when(low)} and {when(high)}. Each weighing brings that closer.
+        </Small>
+      )}
+    </View>
+  );
+}
+
+export const HEIGHT = 150;
+const LEFT = 52;
+const BELOW = 24;
+
+/** A rectangle as a path. */
+export const boxPath = (x: number, y: number, width: number, height: number): string =>
+  `M${x.toFixed(1)} ${y.toFixed(1)}h${width.toFixed(1)}v${height.toFixed(1)}h${(-width).toFixed(1)}z`;
+
+function Chart({
+  points,
+  dried,
+  hour,
+  label,
+}: {
+  readonly points: readonly { readonly hours: number; readonly grams: number }[];
+  readonly dried: Dried;
+  readonly hour: number;
+  readonly label: string;
+}) {
+  const [width, setWidth] = useState(0);
+  const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) => setWidth(Math.round(layout.width));
+  const until = Math.max(dried.dryAt.high * 1.05, (points.at(-1)?.hours ?? 0) * 1.1, 1);
+  const x = scaleLinear([0, until], [LEFT, Math.max(LEFT + 1, width - 6)]);
+  const most = Math.max(...points.map(({ grams }) => grams), 1);
+  const y = scaleLinear([0, most], [HEIGHT - BELOW, 10]);
+  const curve = Array.from({ length: 60 }, (_, at) => {
+    const hours = (until * at) / 59;
+    return `${at === 0 ? 'M' : 'L'}${x(hours).toFixed(1)} ${y(dried.at(hours)).toFixed(1)}`;
+  }).join('');
+  const day = until > 60 ? 24 : until > 20 ? 12 : 4;
+  const ticks = Array.from({ length: Math.floor(until / day) }, (_, at) => (at + 1) * day);
+  return (
+    <View style={styles.chart} onLayout={onLayout} role="img" aria-label={label}>
+      {width > 0 ? (
+        <Svg width={width} height={HEIGHT}>
+          <Path
+            d={boxPath(
+              x(dried.dryAt.low),
+              10,
+              Math.max(2, x(dried.dryAt.high) - x(dried.dryAt.low)),
+              HEIGHT - BELOW - 10,
+            )}
+            fill={colour.shade}
+          />
+          <Line
+            x1={LEFT}
+            x2={width - 6}
+            y1={y(dried.dryGrams.mid)}
+            y2={y(dried.dryGrams.mid)}
+            stroke={colour.ink}
+            strokeWidth={1}
+            strokeDasharray="4 4"
+          />
+          <Path d={curve} fill="none" stroke={colour.ink} strokeWidth={2} />
+          {hour > 0 && hour < until ? (
+            <Line
+              x1={x(hour)}
+              x2={x(hour)}
+              y1={10}
+              y2={HEIGHT - BELOW}
+              stroke={colour.faint}
+              strokeWidth={2}
+            />
+          ) : null}
+          {points.map(({ hours, grams }) => (
+            <Circle
+              key={hours}
+              cx={x(hours)}
+              cy={y(grams)}
+              r={5}
+              fill={colour.card}
+              stroke={colour.ink}
+              strokeWidth={2.5}
+            />
+          ))}
+          <Line
+            x1={LEFT}
+            x2={width - 6}
+            y1={HEIGHT - BELOW}
+            y2={HEIGHT - BELOW}
+            stroke={colour.ink}
+            strokeWidth={1}
+          />
+          {[most, dried.dryGrams.mid].map((grams) => (
+            <Text
+              key={grams}
+              transform={`translate(${LEFT - 10} ${y(grams) + 5})`}
+              textAnchor="end"
+              fontFamily={font.read}
+              fontSize={15}
+              fill={colour.inkSoft}
+            >
+              {Math.round(grams)}
+            </Text>
+          ))}
+          {ticks
+            .filter((_, at) => ticks.length < 6 || at % Math.ceil(ticks.length / 5) === 0)
+            .map((hours) => (
+              <Text
+                key={hours}
+                transform={`translate(${x(hours)} ${HEIGHT - 5})`}
+                textAnchor="middle"
+                fontFamily={font.read}
+                fontSize={15}
+                fill={colour.inkSoft}
+              >
+                {day === 24 ? `${hours / 24} d` : `${hours} h`}
+              </Text>
+            ))}
+        </Svg>
+      ) : null}
+    </View>
+  );
+}

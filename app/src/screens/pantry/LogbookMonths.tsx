@@ -1,0 +1,97 @@
+import type { Year } from '@pause/core/formats/logbook';
+import { useState } from 'react';
+import { type LayoutChangeEvent, View } from 'react-native';
+import { scaleLinear } from 'd3-scale';
+import { styles } from './logbookStyles';
+import Svg from 'react-native-svg';
+import { G, Path, Text, Line } from 'react-native-svg';
+import { boxPath } from './DryingSeries';
+import { colour, font, Small } from '../../components';
+
+/** A year by months, as a chart. */
+
+const MONTHS = Array.from({ length: 12 }, (_, month) =>
+  new Intl.DateTimeFormat(undefined, { month: 'narrow', timeZone: 'UTC' }).format(
+    new Date(Date.UTC(2026, month, 15)),
+  ),
+);
+
+export const HEIGHT = 130;
+const BELOW = 24;
+
+/** Finds of each month: those collected filled, the others open. */
+export function Months({ year: { months } }: { readonly year: Year }) {
+  const [width, setWidth] = useState(0);
+  const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) => setWidth(Math.round(layout.width));
+  const most = Math.max(1, ...months.map(({ collected, other }) => collected + other));
+  const y = scaleLinear([0, most], [0, HEIGHT - BELOW - 18]);
+  const step = width / 12;
+  return (
+    <View style={styles.block}>
+      <View
+        style={styles.chart}
+        onLayout={onLayout}
+        role="img"
+        aria-label={`Finds by month: ${months.map(({ collected, other }, month) => `${MONTHS[month]} ${collected + other}`).join(', ')}`}
+      >
+        {width > 0 ? (
+          <Svg width={width} height={HEIGHT}>
+            {months.map(({ collected, other }, month) => {
+              const foot = HEIGHT - BELOW;
+              const x = month * step + step * 0.18;
+              return (
+                <G key={month}>
+                  {other > 0 ? (
+                    <Path
+                      d={boxPath(x, foot - y(collected) - y(other), step * 0.64, y(other))}
+                      fill={colour.card}
+                      stroke={colour.ink}
+                      strokeWidth={1.5}
+                    />
+                  ) : null}
+                  {collected > 0 ? (
+                    <Path
+                      d={boxPath(x, foot - y(collected), step * 0.64, y(collected))}
+                      fill={colour.collect}
+                      stroke={colour.ink}
+                      strokeWidth={1.5}
+                    />
+                  ) : null}
+                  {collected + other > 0 ? (
+                    <Text
+                      transform={`translate(${x + step * 0.32} ${foot - y(collected + other) - 5})`}
+                      textAnchor="middle"
+                      fontFamily={font.readBold}
+                      fontSize={15}
+                      fill={colour.ink}
+                    >
+                      {collected + other}
+                    </Text>
+                  ) : null}
+                  <Text
+                    transform={`translate(${month * step + step / 2} ${HEIGHT - 6})`}
+                    textAnchor="middle"
+                    fontFamily={font.read}
+                    fontSize={15}
+                    fill={colour.inkSoft}
+                  >
+                    {MONTHS[month]}
+                  </Text>
+                </G>
+              );
+            })}
+            <Line
+              x1={0}
+              x2={width}
+              y1={HEIGHT - BELOW}
+              y2={HEIGHT - BELOW}
+              stroke={colour.ink}
+              strokeWidth={1.5}
+            />
+          </Svg>
+        ) : null}
+      </View>
+      <Small soft>Finds by month; filled what was collected, open what was not.</Small>
+    </View>
+  );
+}

@@ -1,0 +1,160 @@
+import { type BatchPage, type Pantry, leftIn, type PortionPage, sourceOf } from '../../notebook/pantry';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { styles } from './pantryStyles';
+import { Heading, Rule, Button } from '../../components';
+import { Row } from '../../components/Row';
+import { nextTimer } from './Timers';
+import { METHOD, amountWords } from '../../text/pantry';
+import { isoDayName } from '../../text/places';
+import { tasteState } from '@pause/core/pantry/tasting';
+import { CommonName } from '../../text/names';
+import { useApp } from '../../notebook/store';
+import { memberName } from '../../text/people';
+import { dayWords } from '../../text/days';
+
+/** The shelves of the pantry. */
+
+interface ShelfProps {
+  readonly title: string;
+  readonly batches: readonly BatchPage[];
+  readonly pantry: Pantry;
+  readonly held: ReadonlySet<string>;
+  readonly now: Date;
+}
+
+const FIRST = 8;
+
+export function Shelf({ title, batches, pantry, held, now }: ShelfProps) {
+  const [all, setAll] = useState(false);
+  if (batches.length === 0) return null;
+  const shown = all ? batches : batches.slice(0, title === 'Used up' ? 3 : FIRST);
+  return (
+    <View style={styles.block}>
+      <Heading>{title}</Heading>
+      <View role="list" aria-label={title}>
+        <Rule strong />
+        {shown.map((batch) => (
+          <Row
+            key={batch.id}
+            href={{ pathname: '/batch/[id]', params: { id: batch.id } }}
+            name={batch.fields.name ?? 'A batch'}
+            line={lineOf(batch, now)}
+            end={held.has(batch.id) ? 'In question' : endOf(pantry, batch)}
+          />
+        ))}
+      </View>
+      {shown.length < batches.length ? (
+        <Button
+          label={`All ${batches.length}`}
+          tone="plain"
+          style={styles.start}
+          onPress={() => setAll(true)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function lineOf({ fields }: BatchPage, now: Date): string {
+  const { method, on, bestBefore, readyOn } = fields;
+  const timer = readyOn === undefined ? nextTimer(fields, now) : undefined;
+  return [
+    method && METHOD[method][1],
+    readyOn === undefined
+      ? on && `begun ${isoDayName(on)}`
+      : bestBefore && `best before ${isoDayName(bestBefore)}`,
+    timer,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+function endOf(pantry: Pantry, batch: BatchPage): string | undefined {
+  if (batch.fields.ended)
+    return { 'used-up': 'used up', 'thrown-out': 'thrown out', spoilt: 'spoilt' }[batch.fields.ended.why];
+  const left = leftIn(pantry, batch);
+  return left === undefined ? undefined : left.amount === 0 ? 'used up' : amountWords(left);
+}
+
+/** First tastes that are being waited for. */
+export function Tastes({ pantry, now }: { readonly pantry: Pantry; readonly now: Date }) {
+  const waiting = pantry.tastes.filter(({ fields }) => fields.ended === undefined && fields.at !== undefined);
+  if (waiting.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Heading>First tastes</Heading>
+      <View role="list" aria-label="First tastes">
+        <Rule strong />
+        {waiting.map(({ id, fields: { taxon = '', eater = '', at = '', signs = [] } }) => {
+          const state = tasteState(at, signs, now);
+          return (
+            <Row
+              key={id}
+              href={{ pathname: '/taste/[id]', params: { id } }}
+              name={`${CommonName(taxon)}: ${eater}`}
+              line={
+                state.state === 'waiting'
+                  ? `another ${Math.ceil(state.hoursLeft)} hours to wait`
+                  : state.state === 'waited'
+                    ? 'How was it?'
+                    : 'Look at it'
+              }
+            />
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+const WHAT = { meal: 'eaten', outward: 'used', gift: 'given to', 'thrown-out': 'thrown out' } as const;
+
+export function portionWords(
+  pantry: Pantry,
+  { fields: { what = 'meal', who = [], toWhom, of = [], dish } }: PortionPage,
+): string {
+  const names = of
+    .map((one) => sourceOf(pantry, one))
+    .flatMap((source) =>
+      source ? [source.name === '' ? CommonName(source.contents[0]?.taxon ?? '') : source.name] : [],
+    );
+  return [
+    dish ?? names.join(', '),
+    what === 'gift'
+      ? `${WHAT.gift} ${toWhom ?? 'somebody'}`
+      : [WHAT[what], who.length > 0 && `${what === 'outward' ? 'on' : 'by'} ${who.join(', ')}`]
+          .filter(Boolean)
+          .join(' '),
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+export function Lately({ pantry, today }: { readonly pantry: Pantry; readonly today: Date }) {
+  const person = useApp((state) => state.me.person);
+  const toldBy = ({ person: by, group: id }: PortionPage) => {
+    const group = by === person?.id ? undefined : person?.groups.find((one) => one.id === id);
+    return group && `recorded by ${memberName(group, by)}`;
+  };
+  const lately = pantry.portions.slice(0, FIRST);
+  if (lately.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Heading>What became of it</Heading>
+      <View role="list" aria-label="What became of it">
+        <Rule strong />
+        {lately.map((portion) => (
+          <Row
+            key={portion.id}
+            href={{ pathname: '/portion/[id]', params: { id: portion.id } }}
+            name={portionWords(pantry, portion)}
+            line={[portion.fields.at && dayWords(new Date(portion.fields.at), today), toldBy(portion)]
+              .filter(Boolean)
+              .join(' · ')}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,286 @@
+import type { PortionFields, BatchFields } from '@pause/core/pantry';
+import { type Choice, useChosen, Choose } from './Choose';
+import { useAct, useApp } from '../../notebook/store';
+import { useRouter } from 'expo-router';
+import {
+  useWide,
+  ChipRow,
+  Chip,
+  Notice,
+  SmallStrong,
+  Heading,
+  Field,
+  Button,
+  Strong,
+  Body,
+  Small,
+  Screen,
+  Title,
+  space,
+  stroke,
+  colour,
+} from '../../components';
+import { usePantry, madeOf, hadBefore, begin } from '../../notebook/pantry';
+import { useEaters } from '../../notebook/usePlaces';
+import { useState } from 'react';
+import { cautionsFor } from '@pause/core';
+import { mealReminders } from '@pause/core/pantry/tasting';
+import { cookingRefusal, mustBeCooked } from '@pause/core/harvest/preparing';
+import { now } from '../../notebook/added';
+import { View, StyleSheet } from 'react-native';
+import { cautionFor, lowerFirst } from '../../text/names';
+import { mealReminderWords } from '../../text/pantry';
+import { Cooked } from './BoilingDown';
+
+/** Telling a portion. */
+
+type What = PortionFields['what'];
+
+const WHAT: Readonly<Record<What, readonly [title: string, button: string]>> = {
+  meal: ['A meal', 'It was eaten'],
+  outward: ['Used outwardly', 'It was used'],
+  gift: ['Given away', 'It was given'],
+  'thrown-out': ['Thrown out', 'It is thrown out'],
+};
+
+export const isWhat = (text: string | undefined): text is What => text !== undefined && text in WHAT;
+
+export interface Ready extends Choice {
+  /** Nothing more has to be done to it. */
+  readonly ready: boolean;
+}
+
+export function Portion({
+  first,
+  what: asked,
+  choices,
+  held,
+}: {
+  readonly first: string | undefined;
+  readonly what: What;
+  readonly choices: readonly Ready[];
+  readonly held: number;
+}) {
+  const act = useAct();
+  const router = useRouter();
+  const wide = useWide();
+  const pantry = usePantry();
+  const eaters = useEaters();
+  const me = useApp((state) => state.me.person?.name ?? '');
+  const [what, setWhat] = useState<What>(asked);
+  const chosen = useChosen(choices, first);
+  const { picked, amounts, group } = chosen;
+  const [who, setWho] = useState<readonly string[]>([]);
+  const [other, setOther] = useState('');
+  const [dish, setDish] = useState('');
+  const [toWhom, setToWhom] = useState('');
+  const [cooked, setCooked] = useState<BatchFields['cooked']>();
+  const mades = picked.flatMap(({ contents }) => contents.flatMap((one) => madeOf(one) ?? []));
+  const uncooked = picked
+    .filter(({ ready }) => !ready)
+    .flatMap(({ contents }) => contents.flatMap((one) => madeOf(one) ?? []));
+  const names = namesOf(
+    me,
+    eaters.flatMap(({ fields }) => fields.name ?? []),
+  );
+  const eating = what === 'meal' || what === 'outward';
+  const eaterOf = (name: string) => eaters.find(({ fields }) => fields.name === name);
+  const warnings = eating
+    ? who.flatMap((name) => {
+        const eater = eaterOf(name);
+        return eater
+          ? mades.flatMap((made) =>
+              cautionsFor(
+                { cautions: eater.fields.cautions ?? [] },
+                made.taxon,
+                what === 'outward' ? 'skin' : 'eaten',
+              ).map((caution) => ({ name, caution, taxon: made.taxon.id })),
+            )
+          : [];
+      })
+    : [];
+  const minds = (name: string) => eaterOf(name)?.fields.cautions ?? [];
+  const reminders =
+    what === 'meal'
+      ? mealReminders({
+          who,
+          minds,
+          taxa: mades.map(({ taxon }) => taxon.id),
+          hadBefore: (name) => hadBefore(pantry, name),
+        })
+      : [];
+  const rulesOut = warnings.filter(({ caution }) => caution.level === 'rules-out');
+  const refused =
+    what === 'meal' && cooked ? uncooked.flatMap((made) => cookingRefusal(made, cooked) ?? []) : [];
+  const outwardOnly =
+    what === 'meal' && mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');
+  const why = [
+    picked.length === 0 && 'of what',
+    picked.length > 0 && !chosen.right && 'how much, as it can be',
+    eating && who.length === 0 && 'by whom',
+    what === 'gift' && toWhom.trim() === '' && 'who has it now',
+    what === 'meal' &&
+      uncooked.some(mustBeCooked) &&
+      (!cooked || refused.length > 0) &&
+      'how it was cooked, as it has to be',
+    outwardOnly && 'nothing that is for the skin only',
+    rulesOut.length > 0 && 'nobody whom it is not for',
+  ].filter((one) => one !== false);
+  const put = () => {
+    void act(
+      begin(
+        'portion',
+        {
+          what,
+          at: act(now()),
+          of: amounts.map(({ source }) => source),
+          ...(eating ? { who: [...who] } : {}),
+          ...(dish.trim() === '' || what !== 'meal' ? {} : { dish: dish.trim() }),
+          ...(what === 'gift' ? { toWhom: toWhom.trim() } : {}),
+          ...(what === 'meal' && cooked ? { cooked } : {}),
+        },
+        group,
+      ),
+    ).then((id) => {
+      if (id !== undefined) router.replace({ pathname: '/portion/[id]', params: { id } });
+    });
+  };
+  const toggle = (name: string) =>
+    setWho(who.includes(name) ? who.filter((one) => one !== name) : [...who, name]);
+  const left = (
+    <View style={[styles.block, wide && styles.grow]}>
+      <ChipRow label="What became of it">
+        {(['meal', 'outward', 'gift', 'thrown-out'] as const).map((one) => (
+          <Chip key={one} label={WHAT[one][0]} chosen={what === one} onPress={() => setWhat(one)} />
+        ))}
+      </ChipRow>
+      {choices.length === 0 ? (
+        <Notice
+          title="Nothing is ready"
+          text="Only what is ready and still holds can be recorded."
+          action="Pantry"
+          onAction={() => router.push('/pantry')}
+        />
+      ) : null}
+      <Choose
+        choices={choices}
+        chosen={chosen}
+        asks="How much of it"
+        whole={(known) => (known ? 'All that is left' : 'Some, not weighed')}
+      />
+      {held > 0 && what !== 'thrown-out' ? (
+        <SmallStrong>
+          {held === 1 ? 'One batch is' : `${held} batches are`} in question, and left out here.
+        </SmallStrong>
+      ) : null}
+    </View>
+  );
+  const right = (
+    <View style={[styles.block, wide && styles.grow]}>
+      {eating ? (
+        <>
+          <Heading>{what === 'meal' ? 'Who ate' : 'On whom'}</Heading>
+          <ChipRow label={what === 'meal' ? 'Who ate' : 'On whom'}>
+            {[...new Set([...names, ...who])].map((name) => (
+              <Chip
+                key={name}
+                kind="checkbox"
+                label={name}
+                chosen={who.includes(name)}
+                onPress={() => toggle(name)}
+              />
+            ))}
+          </ChipRow>
+          <View style={styles.row}>
+            <View style={styles.grow}>
+              <Field label="Somebody else" value={other} onChangeText={setOther} maxLength={80} />
+            </View>
+            <Button
+              label="Add"
+              tone="outline"
+              disabled={other.trim() === ''}
+              style={styles.low}
+              onPress={() => {
+                setWho([...new Set([...who, other.trim()])]);
+                setOther('');
+              }}
+            />
+          </View>
+          {warnings.map(({ name, caution, taxon }) => (
+            <View key={`${name} ${taxon} ${caution.for}`} style={styles.warning} role="alert">
+              <Strong>
+                {name}: {caution.level === 'rules-out' ? 'not for them' : 'ask a pharmacist or doctor first'}
+              </Strong>
+              <Body>
+                {cautionFor(caution.for)}: {lowerFirst(caution.text)}
+              </Body>
+            </View>
+          ))}
+          {reminders.length > 0 ? (
+            <View role="list" aria-label="To be minded at the meal" style={styles.block}>
+              {reminders.map((one) => (
+                <View key={`${one.name} ${one.code}`} role="listitem" style={styles.reminder}>
+                  <Body>{mealReminderWords(one)}</Body>
+                </View>
+              ))}
+            </View>
+          ) : null}
+        </>
+      ) : null}
+      {what === 'meal' ? (
+        <Field label="What the dish was" value={dish} onChangeText={setDish} maxLength={120} />
+      ) : null}
+      {what === 'meal' && uncooked.length > 0 ? (
+        <Cooked cooked={cooked} made={uncooked} onTell={setCooked} />
+      ) : null}
+      {what === 'gift' ? (
+        <Field
+          label="Who has it now"
+          value={toWhom}
+          onChangeText={setToWhom}
+          maxLength={80}
+          hint="So that you can warn them if something is wrong with it."
+        />
+      ) : null}
+      {why.length > 0 && picked.length > 0 ? <Small>Still to be told: {why.join(', ')}.</Small> : null}
+      <Button label={WHAT[what][1]} disabled={why.length > 0} onPress={put} />
+    </View>
+  );
+  return (
+    <Screen>
+      <Title>{WHAT[what][0]}</Title>
+      {wide ? (
+        <View style={styles.columns}>
+          {left}
+          {right}
+        </View>
+      ) : (
+        <>
+          {left}
+          {right}
+        </>
+      )}
+    </Screen>
+  );
+}
+
+/** Who may have eaten: oneself and those who eat along; oneself only once, by whichever name. */
+export function namesOf(me: string, eaters: readonly string[]): string[] {
+  const [first = me] = me.split(' ');
+  return [...new Set([...(me === '' || eaters.includes(first) ? [] : [me]), ...eaters])];
+}
+
+const styles = StyleSheet.create({
+  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
+  block: { gap: space.s },
+  grow: { flex: 1 },
+  row: { flexDirection: 'row', gap: space.m, alignItems: 'flex-start' },
+  low: { marginTop: 24 },
+  reminder: { paddingLeft: space.m, borderLeftWidth: stroke.medium, borderLeftColor: colour.ink },
+  warning: {
+    gap: space.xs,
+    paddingLeft: space.m,
+    borderLeftWidth: stroke.thick * 2,
+    borderLeftColor: colour.ink,
+  },
+});

@@ -1,0 +1,118 @@
+import { useAct } from '../../notebook/store';
+import { useEaters } from '../../notebook/usePlaces';
+import { guide } from '../../deciding/guide';
+import { Small, Heading, ChipRow, Chip, Field } from '../../components';
+import { View } from 'react-native';
+import { styles } from './tasteStyles';
+import { cautionFor, CommonName } from '../../text/names';
+import type { TasteFields } from '@pause/core/pantry';
+import { useState } from 'react';
+import { tellOf } from '../../notebook/tell';
+
+/** What followed on a first taste. */
+
+/** What was felt becomes something that this one minds, where the guide has a word for it. */
+export function ToCautions({ eater, taxon }: { readonly eater: string; readonly taxon: string }) {
+  const act = useAct();
+  const page = useEaters().find(({ fields }) => fields.name === eater);
+  const cautions = [
+    ...new Set(
+      guide
+        .taxon(taxon)
+        ?.taxon.cautions.map((one) => one.for)
+        .filter((one) => one.startsWith('allergy:')) ?? [],
+    ),
+  ];
+  const family = guide.taxon(taxon)?.taxon.family.toLowerCase();
+  const offered = [...new Set([...cautions, ...(family ? [`allergy:${family}`] : [])])];
+  if (!page)
+    return (
+      <Small soft>
+        Put {eater} down among those who eat along, and what was felt can be minded from then on.
+      </Small>
+    );
+  const { cautions: has = [], dislikes = [] } = page.fields;
+  const tell = (told: object) =>
+    void import('../../notebook/outside').then(({ tellPage }) => act(tellPage(page.id, 'eater', told)));
+  const id = guide.taxon(taxon)?.id;
+  return (
+    <View style={styles.block}>
+      <Heading>What {eater} minds from now on</Heading>
+      <ChipRow label={`What ${eater} minds from now on`}>
+        {offered.map((one) => (
+          <Chip
+            key={one}
+            kind="checkbox"
+            label={cautionFor(one)}
+            chosen={has.includes(one)}
+            onPress={() =>
+              tell({ cautions: has.includes(one) ? has.filter((other) => other !== one) : [...has, one] })
+            }
+          />
+        ))}
+        {id === undefined ? null : (
+          <Chip
+            kind="checkbox"
+            label={`No more ${CommonName(taxon).toLowerCase()}`}
+            chosen={dislikes.includes(id)}
+            onPress={() =>
+              tell({
+                dislikes: dislikes.includes(id)
+                  ? dislikes.filter((other) => other !== id)
+                  : [...dislikes, id],
+              })
+            }
+          />
+        )}
+      </ChipRow>
+    </View>
+  );
+}
+
+const SOURCE = {
+  tradition: 'Told by tradition',
+  trial: 'Tried by somebody',
+  study: 'Found in a study',
+} as const;
+
+const DID: Readonly<Record<NonNullable<TasteFields['helped']>['did'], string>> = {
+  helped: 'It helped',
+  nothing: 'It did nothing',
+  worse: 'It made it worse',
+};
+
+/** One's own trial, kept apart from what tradition and studies say. */
+export function Helped({
+  id,
+  helped,
+  taxon,
+}: {
+  readonly id: string;
+  readonly helped: TasteFields['helped'] | undefined;
+  readonly taxon: string;
+}) {
+  const act = useAct();
+  const [text, setText] = useState(helped?.text ?? '');
+  const tell = (did: NonNullable<TasteFields['helped']>['did']) =>
+    void act(tellOf(id, 'taste', () => ({ helped: { did, text: text.trim() === '' ? '–' : text.trim() } })));
+  return (
+    <View style={styles.block}>
+      <Heading>Your own trial</Heading>
+      <Small soft>
+        What it was meant for, and whether it helped: one person’s trial, which Pause keeps apart from
+        tradition and studies, and never makes a dose or a cure of.
+      </Small>
+      {(guide.taxon(taxon)?.taxon.benefits ?? []).map((one) => (
+        <Small key={one.text}>
+          {SOURCE[one.source]}: {one.text}
+        </Small>
+      ))}
+      <Field label="What it was meant for" value={text} onChangeText={setText} maxLength={120} />
+      <ChipRow label="Whether it helped">
+        {(Object.keys(DID) as (keyof typeof DID)[]).map((did) => (
+          <Chip key={did} label={DID[did]} chosen={helped?.did === did} onPress={() => tell(did)} />
+        ))}
+      </ChipRow>
+    </View>
+  );
+}

@@ -1,0 +1,75 @@
+import { type Pantry, wholeGrams, leftOfHarvest, isThere, leftIn } from '../../notebook/pantry';
+import type { Choice } from './Choose';
+import { strayCause } from '@pause/core/pantry/recall';
+import { CommonName } from '../../text/names';
+import { isoDayName } from '../../text/places';
+import { amountWords, METHOD } from '../../text/pantry';
+import type { BatchFields } from '@pause/core/pantry';
+
+/** What a batch can be made of. */
+
+/** What something can be made of: harvests, and what stands in the pantry. */
+export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
+  const used = new Set(
+    pantry.batches.flatMap(({ fields }) =>
+      (fields.from ?? []).filter(({ amount }) => amount === undefined).map(({ id }) => id),
+    ),
+  );
+  const harvests = pantry.harvests.flatMap(({ id, fields }): Choice[] => {
+    const { taxon, part, on, sorting } = fields;
+    if (taxon === undefined || part === undefined || used.has(id)) return [];
+    const whole = wholeGrams(pantry, { of: 'harvest', id });
+    const grams = leftOfHarvest(pantry, id);
+    // All of it has been made into something.
+    if (whole !== undefined && whole > 0 && grams === 0) return [];
+    const stray = strayCause(id, sorting?.grades ?? []);
+    return [
+      {
+        source: { of: 'harvest', id },
+        name: CommonName(taxon),
+        line: [
+          'harvest',
+          on && isoDayName(on),
+          grams !== undefined &&
+            `about ${amountWords({ amount: grams, unit: 'g' })}${grams < (whole ?? grams) ? ' left' : ''}`,
+        ]
+          .filter(Boolean)
+          .join(' · '),
+        contents: [{ taxon, part }],
+        group: pantry.pages[id]?.group,
+        left: grams === undefined || grams <= 0 ? undefined : { amount: grams, unit: 'g' },
+        ...(held.has(id) || stray
+          ? {
+              not:
+                stray?.grade === 'deadly'
+                  ? 'It is put aside: a deadly stray lay among it.'
+                  : stray
+                    ? 'A stray lay among it: look again first.'
+                    : 'The find does not stand any more.',
+            }
+          : {}),
+      },
+    ];
+  });
+  const batches = pantry.batches
+    .filter((batch) => isThere(pantry, batch))
+    .map((batch): Choice => {
+      const left = leftIn(pantry, batch);
+      return {
+        source: { of: 'batch', id: batch.id },
+        name: batch.fields.name ?? 'A batch',
+        line: [batch.fields.method && METHOD[batch.fields.method][1], left && `${amountWords(left)} left`]
+          .filter(Boolean)
+          .join(' · '),
+        contents: batch.fields.contents ?? [],
+        group: batch.group,
+        left,
+        ...(held.has(batch.id) ? { not: 'What it comes from does not stand any more.' } : {}),
+      };
+    });
+  return [...harvests, ...batches];
+}
+
+export function unique(contents: BatchFields['contents']): BatchFields['contents'] {
+  return [...new Map(contents.map((one) => [`${one.taxon} ${one.part}`, one])).values()];
+}

@@ -1,0 +1,209 @@
+import { type Entry, type FindRecord, type PageRecord, applyEntry, sameValue } from '@pause/core';
+import type { Thunk } from '../../notebook/store';
+import { readOccurrences, TABLE_COLUMNS, type ReadFind, readTable } from '@pause/core/formats/logbook';
+import { guide } from '../../deciding/guide';
+import { recordOf } from '../../notebook/recalls';
+import { newId, now } from '../../notebook/added';
+
+/** The entries in a file. */
+
+export const MOST_TOLD = 6;
+export const AT_ONCE = 200;
+
+interface Taken {
+  readonly entries: readonly Entry[];
+  /** What is to be said of it: what was left out, and why. */
+  readonly remarks: readonly string[];
+}
+
+/** What of a file is not here yet, as entries of this person. */
+export function entriesIn(text: string): Thunk<Promise<Taken>> {
+  return async (dispatch) => {
+    const clean = text.replace(/^\uFEFF/, '').trim();
+    if (clean.startsWith('{')) return dispatch(fromExport(clean));
+    const head = clean.split(/\r?\n/, 1)[0] ?? '';
+    if (head.includes('scientificName')) {
+      const { rows, problems } = readOccurrences(clean, guide);
+      return {
+        entries: await dispatch(findsFrom(rows)),
+        remarks: problems.map(({ field, reason }) => `${field}: ${reason}.`),
+      };
+    }
+    if (TABLE_COLUMNS.slice(0, 3).every((column) => head.includes(column))) return dispatch(fromTable(clean));
+    return {
+      entries: [],
+      remarks: [
+        'It is none of the formats that Pause writes: a logbook (JSON or CSV), or occurrences (Darwin Core).',
+      ],
+    };
+  };
+}
+
+/** An export: everything of this person's own that is not here. What others told stays theirs. */
+function fromExport(text: string): Thunk<Promise<Taken>> {
+  return async (dispatch, getState, { device }) => {
+    let raw: unknown;
+    try {
+      raw = JSON.parse(text);
+    } catch {
+      return { entries: [], remarks: ['It is not JSON. Nothing was taken of it.'] };
+    }
+    const { applyToPage, parseEntry } = await import('../../notebook/outside');
+    const told = raw as {
+      readonly format?: unknown;
+      readonly person?: { readonly id?: unknown };
+      readonly own?: unknown;
+    };
+    if (told.format !== 'pause-export/1' || !Array.isArray(told.own))
+      return {
+        entries: [],
+        remarks: ['It is no export of Pause: “format” is not “pause-export/1”, or “own” is not a list.'],
+      };
+    const me = getState().me.person?.id;
+    const from = told.person?.id;
+    const remarks: string[] = [];
+    const entries: Entry[] = [];
+    const finds = new Map<string, FindRecord | undefined>();
+    const pages = new Map<string, PageRecord | undefined>();
+    let others = 0;
+    for (const [index, one] of (told.own as unknown[]).entries()) {
+      const parsed = parseEntry(one);
+      if ('problems' in parsed) {
+        remarks.push(...parsed.problems.map(({ field, reason }) => `own[${index}].${field}: ${reason}.`));
+        continue;
+      }
+      const entry = mine(parsed.entry, from, me);
+      if (!entry) {
+        others += 1;
+        continue;
+      }
+      if (entry.find !== undefined) {
+        const before = finds.has(entry.find) ? finds.get(entry.find) : await dispatch(recordOf(entry.find));
+        const after = applyEntry(before, entry);
+        finds.set(entry.find, after ?? before);
+        if (after && !(before && sameValue(after, before))) entries.push(entry);
+      } else {
+        const before = pages.has(entry.page)
+          ? pages.get(entry.page)
+          : (getState().pages.all[entry.page] ?? (await device.page(entry.page)));
+        const after = applyToPage(before, entry);
+        pages.set(entry.page, after ?? before);
+        if (after && !(before && sameValue(after, before))) entries.push(entry);
+      }
+    }
+    return {
+      entries,
+      remarks: [
+        ...(others > 0
+          ? [
+              others === 1
+                ? 'One entry is somebody else’s, and stays theirs.'
+                : `${others} entries are somebody else’s, and stay theirs.`,
+            ]
+          : []),
+        ...remarks,
+      ],
+    };
+  };
+}
+
+/**
+ * An entry as this person's, where the export is of the same one; from another notebook of theirs it becomes
+ * theirs here.
+ */
+function mine(entry: Entry, from: unknown, me: string | undefined): Entry | undefined {
+  const { body } = entry;
+  const by = 'by' in body ? body.by : 'person' in body ? body.person : me;
+  if (by === me) return entry;
+  if (by !== from || me === undefined) return undefined;
+  return {
+    ...entry,
+    body: Object.fromEntries(
+      Object.entries(body).map(([name, value]) => [
+        name,
+        (name === 'by' || name === 'person') && value === from ? me : value,
+      ]),
+    ),
+  } as Entry;
+}
+
+/** Finds that nobody checked here: what they were taken for, where and when. */
+function findsFrom(rows: readonly ReadFind[]): Thunk<Promise<Entry[]>> {
+  return async (dispatch, getState) => {
+    const person = getState().me.person?.id ?? '';
+    const entries: Entry[] = [];
+    for (const { id = newId(), startedAt, kingdom, taxon, bodyPlan, placeNote, note, position } of rows) {
+      if (await dispatch(recordOf(id))) continue;
+      const at = dispatch(now());
+      const body = (more: object) => ({ id: newId(), at, by: person, ...more });
+      entries.push(
+        ...([
+          {
+            kind: 'finds',
+            find: id,
+            body: {
+              id,
+              startedAt,
+              kingdom,
+              person,
+              ...(bodyPlan === undefined ? {} : { bodyPlan }),
+              ...(placeNote === undefined ? {} : { placeNote }),
+            },
+          },
+          { kind: 'pieces', find: id, body: { id: newId(), at, purpose: 'decide' } },
+          ...(taxon === undefined ? [] : [{ kind: 'targets', find: id, body: { id: newId(), at, taxon } }]),
+          ...(note === undefined
+            ? []
+            : [{ kind: 'edits', find: id, body: body({ field: 'note', value: note }) }]),
+          ...(position === undefined
+            ? []
+            : [{ kind: 'edits', find: id, body: body({ field: 'position', value: position }) }]),
+        ] as Entry[]),
+      );
+    }
+    return entries;
+  };
+}
+
+function fromTable(text: string): Thunk<Promise<Taken>> {
+  return async (dispatch, getState, { device }) => {
+    const { rows, problems } = readTable(text, guide);
+    const person = getState().me.person?.id ?? '';
+    const entries = await dispatch(
+      findsFrom(
+        rows.flatMap((row) => {
+          const taxon = row.kind === 'find' ? guide.taxon(row.taxon)?.taxon : undefined;
+          return row.kind === 'find' && taxon
+            ? [
+                {
+                  id: row.id,
+                  startedAt: row.startedAt,
+                  kingdom: taxon.kingdom,
+                  bodyPlan: taxon.bodyPlan,
+                  taxon: row.taxon,
+                  ...(row.placeNote === undefined ? {} : { placeNote: row.placeNote }),
+                  ...(row.note === undefined ? {} : { note: row.note }),
+                },
+              ]
+            : [];
+        }),
+      ),
+    );
+    for (const row of rows) {
+      if (row.kind === 'find' || getState().pages.all[row.id] || (await device.page(row.id))) continue;
+      const at = dispatch(now());
+      entries.push(
+        { kind: 'pages', page: row.id, body: { id: row.id, at, by: person, kind: row.kind } },
+        ...Object.entries<unknown>(row.fields).map(
+          ([field, value]) =>
+            ({
+              kind: 'fields',
+              page: row.id,
+              body: { id: newId(), at: dispatch(now()), by: person, of: row.kind, field, value },
+            }) as Entry,
+        ),
+      );
+    }
+    return { entries, remarks: problems.map(({ field, reason }) => `${field}: ${reason}.`) };
+  };
+}

@@ -1,0 +1,92 @@
+import type { Group } from '../../notebook/api';
+import { type Outcome, changeRole, takeOut } from './account';
+import { useAct } from '../../notebook/store';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { styles } from './groupStyles';
+import { Heading, Line, Rule, Button, Strong, Small, ChipRow, Chip } from '../../components';
+import { ROLE, ROLE_MEANS } from '../../text/groups';
+
+/** The members of a group. */
+
+const ROLES = ['keeper', 'member', 'young'] as const;
+
+const byRole = ({ members }: Group) =>
+  [...members].sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role));
+
+interface Part {
+  readonly group: Group;
+  readonly tell: (outcome: Outcome) => void;
+}
+
+export function Members({ group, me, tell }: Part & { readonly me: string }) {
+  const act = useAct();
+  const router = useRouter();
+  const [open, setOpen] = useState<string | undefined>();
+  const keeper = group.role === 'keeper';
+  return (
+    <View style={styles.block}>
+      <Heading>Who belongs to it</Heading>
+      <View role="list" aria-label="Members">
+        <Rule />
+        {byRole(group).map(({ person, name, role }) => (
+          <View key={person} role="listitem">
+            <Line
+              end={
+                person === me || keeper ? (
+                  <Button
+                    label={open === person ? 'Close' : 'Change'}
+                    tone="plain"
+                    aria-label={`${open === person ? 'Close' : 'Change'} ${name}`}
+                    onPress={() => setOpen(open === person ? undefined : person)}
+                  />
+                ) : null
+              }
+            >
+              <Strong>
+                {name}
+                {person === me ? ' (you)' : ''}
+              </Strong>
+              <Small soft>
+                {ROLE[role]}: {ROLE_MEANS[role]}
+              </Small>
+            </Line>
+            {open === person ? (
+              <View style={styles.change}>
+                {keeper ? (
+                  <ChipRow label={`What ${name} is`}>
+                    {ROLES.map((one) => (
+                      <Chip
+                        key={one}
+                        label={ROLE[one]}
+                        chosen={one === role}
+                        onPress={() => void act(changeRole(group.id, person, one)).then(tell)}
+                      />
+                    ))}
+                  </ChipRow>
+                ) : null}
+                <Button
+                  label={person === me ? 'Leave the group' : `Take ${name} out of the group`}
+                  tone="outline"
+                  style={styles.start}
+                  onPress={() =>
+                    void act(takeOut(group.id, person)).then((outcome) => {
+                      tell(outcome);
+                      if (outcome.ok && person === me) router.replace('/notebook');
+                    })
+                  }
+                />
+                <Small soft>What was recorded in the group’s notebook stays in it.</Small>
+              </View>
+            ) : null}
+            <Rule />
+          </View>
+        ))}
+      </View>
+      {group.former.length > 0 ? (
+        <Small soft>Belonged to it before: {group.former.map(({ name }) => name).join(', ')}.</Small>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,192 @@
+import type { FieldsOf } from '@pause/core';
+import { type Told, toggled } from '../../notebook/tell';
+import { View } from 'react-native';
+import { styles } from './placeFactStyles';
+import { SmallStrong, ChipRow, Chip, Button, Small, Field } from '../../components';
+import { type Place, usePlaces, useDay } from '../../notebook/usePlaces';
+import { useState } from 'react';
+import { DrawShape } from './DrawShape';
+import { shapeWords } from '../../text/places';
+import { readNumber } from '@pause/core/lib/typed';
+import { DayLine, Line } from './Line';
+import { isoOf } from '@pause/core/lib/day';
+
+/** The single facts of a place. */
+
+type Fields = FieldsOf<'place'>;
+export type Tell = (told: Told<'place'>) => void;
+
+/** Tells what is made of what stands by then. */
+export type TellMade = (make: (now: Partial<Fields>) => Told<'place'>) => void;
+
+/** As many as a page holds, each no longer than a name. */
+export function companionsOf(text: string): string[] | null {
+  const all = text
+    .split(/[,;\n]/)
+    .map((one) => one.trim().slice(0, 120))
+    .filter((one) => one !== '')
+    .slice(0, 60);
+  return all.length > 0 ? all : null;
+}
+
+/** Whoever is told more by a choice hears everything again, as they may know it now. */
+export const told = (fields: Partial<Fields>, exactFor: 'group') => ({ ...fields, exactFor });
+
+export function ChipGroup({
+  label,
+  children,
+}: {
+  readonly label: string;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <View style={styles.field}>
+      <SmallStrong>{label}</SmallStrong>
+      <ChipRow label={label}>{children}</ChipRow>
+    </View>
+  );
+}
+
+export function One<T extends string>({
+  label,
+  words,
+  chosen,
+  onTell,
+}: {
+  readonly label: string;
+  readonly words: Readonly<Record<T, string>>;
+  readonly chosen: T | undefined;
+  readonly onTell: (value: T | null) => void;
+}) {
+  return (
+    <ChipGroup label={label}>
+      {(Object.keys(words) as T[]).map((id) => (
+        <Chip
+          key={id}
+          label={words[id]}
+          chosen={chosen === id}
+          onPress={() => onTell(chosen === id ? null : id)}
+        />
+      ))}
+    </ChipGroup>
+  );
+}
+
+export function Many<T extends string>({
+  label,
+  words,
+  chosen,
+  none,
+  onTell,
+}: {
+  readonly label: string;
+  readonly words: Readonly<Record<T, string>>;
+  readonly chosen: readonly T[] | undefined;
+  readonly none?: string;
+  readonly onTell: (make: (now: readonly T[] | undefined) => T[]) => void;
+}) {
+  return (
+    <ChipGroup label={label}>
+      {none === undefined ? null : (
+        <Chip kind="checkbox" label={none} chosen={chosen?.length === 0} onPress={() => onTell(() => [])} />
+      )}
+      {(Object.keys(words) as T[]).map((id) => (
+        <Chip
+          key={id}
+          kind="checkbox"
+          label={words[id]}
+          chosen={chosen?.includes(id) === true}
+          onPress={() => onTell((now) => toggled(now, id))}
+        />
+      ))}
+    </ChipGroup>
+  );
+}
+
+/** Where it is on the map, drawn anew. */
+export function Where({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+  const { places } = usePlaces();
+  const [drawing, setDrawing] = useState(false);
+  const { shape } = place.fields;
+  return (
+    <View style={styles.field}>
+      <SmallStrong>Where it is</SmallStrong>
+      {drawing ? (
+        <DrawShape
+          shape={shape}
+          places={places}
+          onDone={(drawn) => {
+            tell({ shape: drawn });
+            setDrawing(false);
+          }}
+          onAway={() => setDrawing(false)}
+        />
+      ) : (
+        <View style={styles.ways}>
+          <Button
+            label={shape ? 'Draw it anew' : 'Draw it on the map'}
+            tone="outline"
+            onPress={() => setDrawing(true)}
+          />
+          <Small>{shape ? shapeWords(shape) : 'Nobody drew it yet.'}</Small>
+        </View>
+      )}
+    </View>
+  );
+}
+
+export function Height({
+  elevation,
+  onTell,
+}: {
+  readonly elevation: number | undefined;
+  readonly onTell: (metres: number | null) => void;
+}) {
+  const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
+  const number = readNumber(text);
+  const wrong = number !== undefined && !(number >= -500 && number <= 9000);
+  return (
+    <Field
+      label="Metres above the sea"
+      inputMode="decimal"
+      value={text}
+      onChangeText={setText}
+      {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})}
+      onBlur={() => {
+        if (!wrong) onTell(number ?? null);
+      }}
+    />
+  );
+}
+
+export function Until({
+  until,
+  onTell,
+}: {
+  readonly until: string | undefined;
+  readonly onTell: (day: string | undefined) => void;
+}) {
+  return (
+    <DayLine
+      label="Last day on which the permit holds"
+      value={until ?? ''}
+      today={useDay()}
+      back={5}
+      ahead={20}
+      onTell={(text) => onTell(text === '' ? undefined : text)}
+    />
+  );
+}
+
+/** How it is known, as of today. */
+export function Source({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+  const today = isoOf(useDay());
+  return (
+    <Line
+      label="How do you know?"
+      value={place.fields.source?.text ?? ''}
+      most={120}
+      onTell={(text) => tell({ source: text === '' ? null : { text, on: today } })}
+    />
+  );
+}

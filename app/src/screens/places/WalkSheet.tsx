@@ -1,0 +1,279 @@
+import type { CompiledTaxon, AskedPlan, Case } from '@pause/core';
+import { type Thunk, useAct } from '../../notebook/store';
+import { guide } from '../../deciding/guide';
+import { type Walk, styles } from './walkStyles';
+import type { Place } from '../../notebook/usePlaces';
+import { useWide, Body, Strong, Heading, Rule, Small, SmallStrong } from '../../components';
+import { monthOf, dayOf } from '@pause/core/lib/day';
+import { useMemo, useState, useEffect } from 'react';
+import {
+  orderOfPlaces,
+  legs,
+  daylight,
+  kitFor,
+  lookalikesToExpect,
+  dangerousAt,
+  pickingAt,
+  groundOf,
+  type KitItem,
+} from '@pause/core/outings';
+import { middleOf } from '@pause/core/notebook/page/shape';
+import { View } from 'react-native';
+import { CommonName, timeWords, lowerFirst, commonName, upper } from '../../text/names';
+import { few } from '../../text/reasons';
+import { pickingWords, siteWords, metres, HAZARD } from '../../text/places';
+import { KIT, kitReason } from '../../text/kit';
+
+/** The sheet of a walk. */
+
+const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+
+interface Target {
+  readonly taxon: CompiledTaxon;
+  readonly part: CompiledTaxon['taxon']['parts'][number];
+}
+
+/** The checks of each target from nothing on, as they will be asked out there. */
+function plansOf(targets: readonly Target[], month: number): Thunk<Promise<ReadonlyMap<string, AskedPlan>>> {
+  return async (_, __, { evaluator }) => {
+    const plans = new Map<string, AskedPlan>();
+    for (const { taxon, part } of targets) {
+      const find = {
+        guide: { id: guide.guide.id },
+        kingdom: taxon.taxon.kingdom,
+        bodyPlan: taxon.taxon.bodyPlan,
+        target: taxon.id,
+        pieces: [{ id: 'planned', startedAt: '2026-01-01T00:00:00.000Z', purpose: 'decide' }],
+        readings: [],
+        context: { stages: part.stages, part: part.part, use: part.use, month },
+      } as unknown as Case;
+      plans.set(taxon.id, await evaluator.planOf(find));
+    }
+    return plans;
+  };
+}
+
+/** One page to take along: the order of the places, what to bring, and what each target asks for. */
+export function Sheet({
+  walk,
+  on,
+  going,
+}: {
+  readonly walk: Walk;
+  readonly on: string;
+  readonly going: readonly Place[];
+}) {
+  const act = useAct();
+  const wide = useWide();
+  const month = monthOf(dayOf(on));
+  const targets = useMemo(
+    () =>
+      (walk.targets ?? []).flatMap((one): Target[] => {
+        const taxon = guide.taxon(one.taxon);
+        const part = taxon?.taxon.parts.find((p) => p.part === one.part);
+        return taxon && part ? [{ taxon, part }] : [];
+      }),
+    [walk.targets],
+  );
+  const [plans, setPlans] = useState<ReadonlyMap<string, AskedPlan>>(new Map());
+  useEffect(() => {
+    let gone = false;
+    void act(plansOf(targets, month)).then((all) => {
+      if (!gone) setPlans(all);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [act, month, targets]);
+  if (going.length === 0) return <Body>Choose where to, and for what.</Body>;
+  const stops = going.map(({ id, fields: { shape, elevation } }) => ({ id, shape, elevation }));
+  const order = orderOfPlaces(stops);
+  const way = new Map(legs(stops, order).map((leg) => [leg.to, leg]));
+  const first = going.find(({ fields }) => fields.shape)?.fields.shape;
+  const light = first ? daylight(on, middleOf(first)) : {};
+  const gear = new Map([...plans].map(([id, plan]) => [id, plan.feasible ? plan.gear : []]));
+  const kit = kitFor(
+    targets.map(({ taxon, part }) => ({ taxon, part: part.part })),
+    gear,
+    [...new Set(going.flatMap(({ fields }) => fields.hazards ?? []))],
+    { child: walk.child === true, moisture: going.flatMap(({ fields }) => fields.moisture ?? []) },
+  );
+  const lowest = going.flatMap(({ fields }) => fields.elevation ?? []).sort((a, b) => a - b)[0];
+  return (
+    <>
+      <Body>
+        {[
+          walk.from && `Set out at ${walk.from}`,
+          light.sunrise && `sunrise ${TIME.format(light.sunrise)}`,
+          light.sunset && `sunset ${TIME.format(light.sunset)}`,
+          light.dusk && `dark at ${TIME.format(light.dusk)}`,
+          walk.backBy && `back by ${walk.backBy}`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </Body>
+      <Strong>
+        {walk.contact
+          ? `${walk.contact} knows where you are.`
+          : 'Tell somebody where you go, and by when you are back.'}
+      </Strong>
+      {walk.child ? (
+        <Body>
+          With a child: what a child picks, an adult has checked before. Show what is dangerous first.
+        </Body>
+      ) : null}
+      <View style={wide ? styles.columns : styles.column}>
+        <View style={[styles.block, wide && styles.grow]}>
+          <Heading>In this order</Heading>
+          <View role="list" aria-label="The order of the places">
+            <Rule strong />
+            {order.flatMap((id, index) => {
+              const place = going.find((one) => one.id === id);
+              return place
+                ? [
+                    <Stop
+                      key={id}
+                      number={index + 1}
+                      place={place}
+                      on={on}
+                      targets={targets}
+                      minutes={way.get(id)}
+                    />,
+                  ]
+                : [];
+            })}
+          </View>
+          <Heading>Bring</Heading>
+          <View role="list" aria-label="What to bring">
+            {kit.map((item) => (
+              <Kit key={item.item} item={item} />
+            ))}
+          </View>
+        </View>
+        <View style={[styles.block, wide && styles.grow]}>
+          <Heading>For each of them</Heading>
+          {targets.length === 0 ? <Body>Nothing is chosen to look for.</Body> : null}
+          {targets.map(({ taxon, part }) => {
+            const plan = plans.get(taxon.id);
+            const alike = lookalikesToExpect(guide, taxon, { month, elevation: lowest });
+            return (
+              <View key={`${taxon.id} ${part.part}`} style={styles.target}>
+                <Strong>
+                  {CommonName(taxon.id)}, {part.name}
+                </Strong>
+                {plan ? (
+                  <Body>
+                    {plan.feasible
+                      ? `${plan.checks.length} checks, about ${timeWords(plan.seconds)}: ${plan.checks
+                          .filter(({ again }) => !again)
+                          .map(({ character }) =>
+                            lowerFirst(guide.character(character)?.character.name ?? ''),
+                          )
+                          .join(', ')}.`
+                      : 'At this stage not everything dangerous can be ruled out: it stays at pause.'}
+                  </Body>
+                ) : (
+                  <Small soft>Planning …</Small>
+                )}
+                <Body>
+                  Look out for{' '}
+                  {few(
+                    alike.filter(({ likely }) => likely).map((one) => commonName(one.taxon.id)),
+                    6,
+                  ) || 'nothing that is usual now'}
+                  .
+                  {alike.some(({ likely }) => !likely)
+                    ? ` Not usual now, and not ruled out by that: ${alike
+                        .filter(({ likely }) => !likely)
+                        .map((one) => commonName(one.taxon.id))
+                        .join(', ')}.`
+                    : ''}
+                </Body>
+              </View>
+            );
+          })}
+        </View>
+      </View>
+    </>
+  );
+}
+
+function Stop({
+  number,
+  place,
+  on,
+  targets,
+  minutes,
+}: {
+  readonly number: number;
+  readonly place: Place;
+  readonly on: string;
+  readonly targets: readonly Target[];
+  readonly minutes: ReturnType<typeof legs>[number] | undefined;
+}) {
+  const { fields } = place;
+  const dangers = dangerousAt(place.page.sightings, guide);
+  const seen = new Set(place.page.sightings.filter(({ what }) => what === 'seen').map(({ taxon }) => taxon));
+  const here = targets.filter(({ taxon }) => seen.has(taxon.id));
+  const said = [
+    ...new Set(
+      here
+        .flatMap(({ taxon, part }) => {
+          const { permission, reasons } = pickingAt(fields, taxon.id, part.part, on);
+          return reasons.length > 0
+            ? reasons.map(pickingWords)
+            : [permission === 'allowed' ? 'Picking is allowed, as far as you know.' : ''];
+        })
+        .filter(Boolean),
+    ),
+  ];
+  const { digging } = groundOf(fields);
+  return (
+    <View role="listitem" style={styles.stop}>
+      <Strong>
+        {number}. {place.name}
+      </Strong>
+      <Small soft>
+        {[
+          siteWords(fields),
+          minutes && `${metres(minutes.metres)} from the last one, about ${minutes.minutes} minutes`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </Small>
+      {here.length > 0 ? (
+        <Body>
+          {upper(here.map(({ taxon, part }) => `${commonName(taxon.id)}, ${part.name}`).join('; '))}.
+        </Body>
+      ) : null}
+      {said.map((line) => (
+        <Small key={line}>{line}</Small>
+      ))}
+      {here.some(({ part }) => part.part === 'root') ? (
+        <Small>
+          {digging === 'never'
+            ? 'Do not dig here.'
+            : digging === 'hard'
+              ? 'Stony ground: digging is slow.'
+              : 'Close the ground again after digging.'}
+        </Small>
+      ) : null}
+      {dangers.length > 0 ? <SmallStrong>Dangerous here: {few(dangers.map(commonName))}</SmallStrong> : null}
+      {fields.hazards && fields.hazards.length > 0 ? (
+        <Small>Mind yourself: {fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')}</Small>
+      ) : null}
+      <Rule style={styles.under} />
+    </View>
+  );
+}
+
+function Kit({ item: { item, reason } }: { readonly item: KitItem }) {
+  return (
+    <View role="listitem" style={styles.kit}>
+      <Body>{KIT[item] ?? upper(item)}</Body>
+      <Small soft style={styles.grow}>
+        {kitReason(reason)}
+      </Small>
+    </View>
+  );
+}

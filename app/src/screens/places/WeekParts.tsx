@@ -1,0 +1,237 @@
+import type { Looked, Question, Ahead } from '../../deciding/season/look';
+import { type Place, type EaterPage, useDay } from '../../notebook/usePlaces';
+import { type CompiledTaxon, standing } from '@pause/core';
+import { useState } from 'react';
+import { View, Pressable } from 'react-native';
+import { styles } from './weekStyles';
+import { Button, Small, SmallStrong, Heading, Rule, Strong } from '../../components';
+import { CommonName, lowerFirst } from '../../text/names';
+import { useAct, useApp } from '../../notebook/store';
+import { loadWeather, forgetWeather } from './weather';
+import { useRouter, Link } from 'expo-router';
+import { isoOf } from '@pause/core/lib/day';
+import { isoDayName, WHEN, whyWords } from '../../text/places';
+import { suits } from '@pause/core/outings';
+import type { When } from '@pause/core/season';
+import { type Range, WindowAxis, WindowBar, windowWords } from './WindowBar';
+
+/** The parts of a week. */
+
+const FIRST = 4;
+
+export interface WeekProps {
+  readonly looked: Looked;
+  readonly places: readonly Place[];
+  readonly eaters: readonly EaterPage[];
+  readonly question: Question;
+  readonly onWeather: () => void;
+}
+
+/** What is about too and is never collected with Pause: to be known, not to be gone for. */
+export function Never({ taxa }: { readonly taxa: readonly CompiledTaxon[] }) {
+  const [open, setOpen] = useState(false);
+  if (taxa.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Button
+        label={open ? 'Not with Pause, and why: close' : `Not with Pause, and why: ${taxa.length}`}
+        tone="plain"
+        style={styles.start}
+        onPress={() => setOpen(!open)}
+      />
+      {open ? (
+        <View role="list" aria-label="Not with Pause, and why" style={styles.block}>
+          {taxa.map(({ id, taxon }) => (
+            <View key={id} role="listitem">
+              <Small>
+                <SmallStrong>{CommonName(id)}: </SmallStrong>
+                {taxon.nearDoubles?.[0]?.why ?? ''}
+              </Small>
+            </View>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** A table of a station near by makes the days one's own. */
+export function Weather({
+  simulated,
+  onChange,
+}: {
+  readonly simulated: boolean;
+  readonly onChange: () => void;
+}) {
+  const act = useAct();
+  const [said, setSaid] = useState<readonly string[]>([]);
+  const [explained, setExplained] = useState(false);
+  return (
+    <View style={styles.block}>
+      <View style={styles.ways}>
+        <Button
+          label="Load weather"
+          tone="plain"
+          onPress={() =>
+            void act(loadWeather()).then((lines) => {
+              setSaid(lines);
+              onChange();
+            })
+          }
+        />
+        {simulated ? null : (
+          <Button
+            label="Forget it"
+            aria-label="Forget the weather that was loaded"
+            tone="plain"
+            onPress={() =>
+              void act(forgetWeather()).then(() => {
+                setSaid([]);
+                onChange();
+              })
+            }
+          />
+        )}
+        <Button
+          label="What such a table holds"
+          tone="plain"
+          aria-expanded={explained}
+          onPress={() => setExplained(!explained)}
+        />
+      </View>
+      {explained ? (
+        <Small soft>
+          A table (CSV) of daily values: date, tmin_c, tmax_c, rain_mm, and a line “# elevation_m: 640” for
+          the height of its station.
+        </Small>
+      ) : null}
+      {said.map((line) => (
+        <SmallStrong key={line} role="alert">
+          {line}
+        </SmallStrong>
+      ))}
+    </View>
+  );
+}
+
+/** Walks that are still to be gone, and the way to plan another. */
+export function Ways() {
+  const router = useRouter();
+  const act = useAct();
+  const today = isoOf(useDay());
+  const pages = useApp((state) => state.pages.all);
+  const walks = Object.values(pages)
+    .filter(({ kind }) => kind === 'walk')
+    .map((page) => ({ id: page.id, on: standing(page, 'walk').on ?? today }))
+    .filter(({ on }) => on >= today)
+    .sort((a, b) => (a.on < b.on ? -1 : 1));
+  const plan = () =>
+    void import('../../notebook/outside')
+      .then(({ beginPage }) => act(beginPage('walk', { on: today })))
+      .then((id) => {
+        if (id !== undefined) router.push({ pathname: '/walk/[id]', params: { id } });
+      });
+  return (
+    <View style={styles.ways}>
+      <Button label="Plan a walk" onPress={plan} />
+      {walks.map(({ id, on }) => (
+        <Button
+          key={id}
+          label={`The walk of ${isoDayName(on)}`}
+          tone="outline"
+          onPress={() => router.push({ pathname: '/walk/[id]', params: { id } })}
+        />
+      ))}
+      <Button label="Places" tone="outline" onPress={() => router.push('/places')} />
+      <Button label="Who eats along" tone="outline" onPress={() => router.push('/eaters')} />
+    </View>
+  );
+}
+
+interface Entry {
+  readonly one: Ahead;
+  readonly place: Place;
+  readonly part: { readonly name: string };
+  readonly suit: ReturnType<typeof suits>;
+}
+
+export function Block({
+  when,
+  entries,
+  range,
+  today,
+}: {
+  readonly when: When;
+  readonly entries: readonly Entry[];
+  readonly range: Range;
+  readonly today: number;
+}) {
+  const [all, setAll] = useState(false);
+  if (entries.length === 0) return null;
+  const shown = all || when !== 'later' ? entries : entries.slice(0, FIRST);
+  return (
+    <View style={styles.block}>
+      <Heading>{WHEN[when]}</Heading>
+      <WindowAxis range={range} today={today} />
+      <View role="list" aria-label={WHEN[when]}>
+        <Rule strong />
+        {shown.map((entry) => (
+          <Line
+            key={`${entry.one.taxon} ${entry.one.part} ${entry.place.id}`}
+            {...entry}
+            range={range}
+            today={today}
+          />
+        ))}
+      </View>
+      {shown.length < entries.length ? (
+        <Button
+          label={`${entries.length - shown.length} more`}
+          tone="plain"
+          style={styles.start}
+          onPress={() => setAll(true)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function Line({
+  one,
+  place,
+  part,
+  suit,
+  range,
+  today,
+}: Entry & { readonly range: Range; readonly today: number }) {
+  const because = one.why ? whyWords(one.why) : '';
+  const minding = suit.matches.map(
+    ({ name, caution }) =>
+      `${caution.level === 'rules-out' ? 'Not for' : 'Ask first for'} ${name}: ${lowerFirst(caution.text)}`,
+  );
+  return (
+    <View role="listitem">
+      <Link href={{ pathname: '/place/[id]', params: { id: place.id } }} asChild>
+        <Pressable role="link" style={styles.line}>
+          <View style={styles.first}>
+            <Strong style={styles.grow}>{CommonName(one.taxon)}</Strong>
+            <SmallStrong>{part.name}</SmallStrong>
+          </View>
+          <Small>{place.name}</Small>
+          <WindowBar
+            begins={one.begins}
+            ends={one.ends}
+            range={range}
+            today={today}
+            label={windowWords(one.begins, one.ends)}
+          />
+          {because ? <Small soft>{because}</Small> : null}
+          {minding.map((text) => (
+            <SmallStrong key={text}>{text}</SmallStrong>
+          ))}
+        </Pressable>
+      </Link>
+      <Rule />
+    </View>
+  );
+}

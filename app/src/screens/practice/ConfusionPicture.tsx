@@ -1,0 +1,147 @@
+import { type Confusion, type PairTold, rateOf } from '@pause/core/practice';
+import { useWide, Heading, Small, Strong, SmallStrong, Rule } from '../../components';
+import { View } from 'react-native';
+import { styles } from './confusionStyles';
+import { RateBar, spanWords, BarKey } from './charts';
+import { cardName, stateLabel } from '../../text/practice';
+import { CommonName, commonName, GRADE, characterName, lowerFirst } from '../../text/names';
+import { guide } from '../../deciding/guide';
+
+/** What is taken for what, as a picture. */
+
+type Taken = readonly { readonly was: string; readonly as: string; readonly times: number }[];
+
+export function Picture({
+  confusion,
+  pairs: told,
+  taken,
+}: {
+  readonly confusion: Confusion;
+  readonly pairs: readonly PairTold[];
+  readonly taken: Taken;
+}) {
+  const wide = useWide();
+  const { byCharacter, pairs, calibration } = confusion;
+  // One or two looks without a slip say nothing yet.
+  const misread = [...byCharacter]
+    .filter(([, { times, wrong }]) => wrong > 0 || times >= SAYS)
+    .sort(([a, x], [b, y]) => y.mid - x.mid || (a < b ? -1 : 1))
+    .slice(0, SHOWN);
+  const mistaken = told
+    .filter(({ wrong }) => wrong > 0)
+    .slice(0, SHOWN)
+    .map((one) => ({ ...one, rate: rateOf(one.wrong, one.times) }));
+  const most = Math.max(0.2, ...misread.map(([, { high }]) => high));
+  const words = [
+    ['sure', 'Sure'],
+    ['fairly', 'Fairly'],
+    ['guess', 'A guess'],
+  ] as const;
+  return (
+    <View style={wide ? styles.columns : styles.column}>
+      <View style={[styles.column, wide && styles.grow]}>
+        <View style={styles.block}>
+          <Heading>When you said …</Heading>
+          <View role="list" aria-label="How often each word of sureness was wrong">
+            {words.map(([id, label]) => (
+              <RateBar
+                key={id}
+                name={label}
+                rate={calibration[id]}
+                usual={PROMISED[id]}
+                most={0.6}
+                line={calibration[id].times === 0 ? 'not said yet' : `wrong ${spanWords(calibration[id])}`}
+              />
+            ))}
+          </View>
+          <BarKey usual="what the word promises" />
+        </View>
+        {mistaken.length > 0 ? (
+          <View style={styles.block}>
+            <Heading>Pairs not told apart</Heading>
+            <View role="list" aria-label="Pairs not told apart">
+              {mistaken.map(({ card, rate }) => (
+                <RateBar
+                  key={card}
+                  name={cardName(card)}
+                  rate={rate}
+                  most={Math.max(0.4, ...mistaken.map((one) => one.rate.high))}
+                  line={spanWords(rate)}
+                />
+              ))}
+            </View>
+          </View>
+        ) : null}
+        <View style={styles.block}>
+          <Heading>Collected, and it was another</Heading>
+          {taken.length === 0 ? (
+            <Small soft>None, in all walks of the practice wood.</Small>
+          ) : (
+            <View role="list" aria-label="Collected, and it was another">
+              {taken.slice(0, SHOWN).map(({ was, as, times }) => (
+                <View key={`${was} ${as}`} role="listitem">
+                  <View style={styles.row}>
+                    <View style={styles.grow}>
+                      <Strong>{CommonName(was)}</Strong>
+                      <Small soft>taken for {commonName(as)}</Small>
+                    </View>
+                    <SmallStrong>
+                      {GRADE[guide.taxon(was)?.grade ?? 'none']}
+                      {times > 1 ? `, ${times} times` : ''}
+                    </SmallStrong>
+                  </View>
+                  <Rule />
+                </View>
+              ))}
+            </View>
+          )}
+        </View>
+      </View>
+      <View style={[styles.column, wide && styles.grow]}>
+        <View style={styles.block}>
+          <Heading>Misread, by character</Heading>
+          <View role="list" aria-label="Misread, by character">
+            {misread.map(([character, rate]) => (
+              <RateBar
+                key={character}
+                name={characterName(character)}
+                rate={rate}
+                usual={guide.character(character)?.character.misread}
+                most={most}
+                line={spanWords(rate)}
+              />
+            ))}
+          </View>
+          <BarKey usual="what the guide reckons with" />
+        </View>
+        {pairs.length > 0 ? (
+          <View style={styles.block}>
+            <Heading>Read as another</Heading>
+            <View role="list" aria-label="Read as another">
+              {pairs.slice(0, SHOWN).map(({ character, shown, read, times }) => (
+                <View key={`${character} ${shown} ${read}`} role="listitem">
+                  <View style={styles.row}>
+                    <View style={styles.grow}>
+                      <Strong>
+                        {stateLabel(character, shown)} read as {lowerFirst(stateLabel(character, read))}
+                      </Strong>
+                      <Small soft>{characterName(character)}</Small>
+                    </View>
+                    <SmallStrong>{times === 1 ? 'once' : `${times} times`}</SmallStrong>
+                  </View>
+                  <Rule />
+                </View>
+              ))}
+            </View>
+          </View>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+const SHOWN = 8;
+const SAYS = 8;
+
+/** How often whoever uses these words may be wrong, for them to mean anything. */
+const PROMISED = { sure: 0.02, fairly: 0.1, guess: 0.4 } as const;

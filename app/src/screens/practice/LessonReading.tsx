@@ -1,0 +1,148 @@
+import { type Lesson, saveLesson } from './lessons';
+import type { Plates } from '../../components/plates/usePlates';
+import { useApp } from '../../notebook/store';
+import { pairsOf, type LessonPairKnown, type Drawable, drawnPartings } from '@pause/core/practice';
+import { guide } from '../../deciding/guide';
+import { useMemo } from 'react';
+import { picturesBy } from './pictures';
+import { Screen, Small, Title, Body, Strong, Button, SmallStrong } from '../../components';
+import { View, Image } from 'react-native';
+import { styles } from './lessonStyles';
+import { CommonName, commonName, scientificName, harmLine, characterName } from '../../text/names';
+import { Making } from './LessonMaking';
+import type { CompiledTaxon } from '@pause/core';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { StatePicture } from '../../components/plates/StatePicture';
+
+/** A lesson to read. */
+
+const NOT_PRINTED = { dataSet: { print: 'no' } } as object;
+
+export function Reading({
+  lesson,
+  plates,
+  onDo,
+}: {
+  readonly lesson: Lesson;
+  readonly plates: Plates;
+  readonly onDo: () => void;
+}) {
+  const me = useApp((state) => state.me.person);
+  const group = me?.groups.find((one) => one.id === lesson.group);
+  const may = lesson.group === undefined ? lesson.person === me?.id : group?.role === 'keeper';
+  const { known, unknown } = pairsOf(guide, lesson.fields);
+  const drawable = useMemo(() => picturesBy(plates).state, [plates]);
+  const { title, note, photos = [] } = lesson.fields;
+  return (
+    <Screen>
+      <View style={styles.block} {...NOT_PRINTED}>
+        <Small soft>Lesson{group ? ` of ${group.name}` : ''}</Small>
+        <Title>{title ?? 'A lesson'}</Title>
+        {note ? <Body>{note}</Body> : null}
+        {unknown.length > 0 ? (
+          <View role="alert">
+            <Strong>Not in this guide: {unknown.join(', ')}</Strong>
+            <Small>It stays in the lesson, and is passed over in practice.</Small>
+          </View>
+        ) : null}
+        <View style={styles.ways}>
+          <Button label="Do it now" disabled={known.length === 0} onPress={onDo} />
+          <Button
+            label="Print its cards"
+            tone="outline"
+            disabled={known.length === 0}
+            onPress={() => window.print()}
+          />
+          <Button label="Save as a file" tone="outline" onPress={() => saveLesson(lesson.fields)} />
+        </View>
+      </View>
+      <View role="list" aria-label="Pairs of this lesson" style={styles.cards}>
+        {known.map((pair) => (
+          <PairCard key={`${pair.target.id} ${pair.other.id}`} pair={pair} drawable={drawable} />
+        ))}
+      </View>
+      {photos.length > 0 ? (
+        <View style={styles.photos} role="list" aria-label="Pictures">
+          {photos.map(({ taxon, image, caption }, index) => (
+            <View key={index} role="listitem" style={styles.photo}>
+              <Image
+                source={{ uri: image }}
+                resizeMode="cover"
+                accessibilityLabel={caption ?? CommonName(taxon)}
+                style={styles.image}
+              />
+              <SmallStrong>{guide.taxon(taxon) ? CommonName(taxon) : taxon}</SmallStrong>
+              {caption ? <Small soft>{caption}</Small> : null}
+            </View>
+          ))}
+        </View>
+      ) : null}
+      {may ? (
+        <View {...NOT_PRINTED}>
+          <Making lesson={lesson} />
+        </View>
+      ) : null}
+    </Screen>
+  );
+}
+
+/** A card to be read, and printed: both, and what parts them. */
+function PairCard({
+  pair: { target, other, note },
+  drawable,
+}: {
+  readonly pair: LessonPairKnown;
+  readonly drawable: Drawable;
+}) {
+  const parts = useMemo(
+    () => drawnPartings(guide, target, other, undefined, drawable).slice(0, 3),
+    [target, other, drawable],
+  );
+  const shared = target.taxon.stages.filter((stage) => other.taxon.stages.includes(stage));
+  const stageOf = (taxon: CompiledTaxon) => shared.at(-1) ?? taxon.taxon.stages.at(-1);
+  return (
+    <View
+      role="listitem"
+      aria-label={`${CommonName(target.id)} and ${commonName(other.id)}`}
+      style={styles.card}
+    >
+      <View style={styles.two}>
+        {[target, other].map((taxon, index) => {
+          const stage = stageOf(taxon);
+          return (
+            <View key={taxon.id} style={[styles.half, index === 1 && styles.right]}>
+              {stage === undefined ? null : (
+                <TaxonDrawing
+                  taxon={taxon}
+                  stage={stage}
+                  height={150}
+                  accent={new Set(parts.map(({ character }) => character))}
+                  scale={false}
+                />
+              )}
+              <Strong>{CommonName(taxon.id)}</Strong>
+              <Small soft style={styles.scientific}>
+                {scientificName(taxon.id)}
+              </Small>
+              <Small soft>{harmLine(taxon.id)}</Small>
+            </View>
+          );
+        })}
+      </View>
+      {parts.map(({ character, target: own, other: theirs }) => (
+        <View key={character} style={styles.block}>
+          <SmallStrong>{characterName(character)}</SmallStrong>
+          <View style={styles.two}>
+            <View style={styles.half}>
+              <StatePicture character={character} states={own} height={64} />
+            </View>
+            <View style={[styles.half, styles.right]}>
+              <StatePicture character={character} states={theirs} height={64} />
+            </View>
+          </View>
+        </View>
+      ))}
+      {note ? <Body>{note}</Body> : null}
+    </View>
+  );
+}

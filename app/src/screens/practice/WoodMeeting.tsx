@@ -1,0 +1,206 @@
+import type { Plates } from '../../components/plates/usePlates';
+import {
+  type Encounter,
+  type Drawable,
+  type LookedAt,
+  type WalkDecision,
+  individualOf,
+} from '@pause/core/practice';
+import type { Character } from '@pause/core';
+import {
+  useWide,
+  Button,
+  Screen,
+  WaysOut,
+  Small,
+  Title,
+  PlateView,
+  Strong,
+  Heading,
+  ChipRow,
+  Chip,
+  Rule,
+} from '../../components';
+import { useState, useMemo } from 'react';
+import { guide } from '../../deciding/guide';
+import {
+  characterOf,
+  lowerFirst,
+  stageName,
+  commonName,
+  numberWord,
+  timeWords,
+  DAMAGE,
+} from '../../text/names';
+import { View, Pressable } from 'react-native';
+import { styles } from './woodStyles';
+import { DECIDED, TO_PRACTICE } from '../../text/practice';
+import { Look, Looked } from './Look';
+
+/** Meeting one specimen in the wood. */
+
+interface MeetingProps {
+  readonly plates: Plates;
+  readonly encounter: Encounter;
+  readonly drawable: Drawable;
+  readonly at: number;
+  readonly of: number;
+  readonly gentle: boolean;
+  readonly onDecide: (looks: readonly LookedAt[], decided: WalkDecision) => void;
+}
+
+const ORGAN: Readonly<Record<Character['organ'], string>> = {
+  habit: 'The whole',
+  stem: 'Stem',
+  leaf: 'Leaf',
+  flower: 'Flower',
+  fruit: 'Fruit',
+  root: 'Root',
+  cap: 'Cap',
+  hymenophore: 'Under the cap',
+  stipe: 'Stem',
+  flesh: 'Flesh',
+  spores: 'Spores',
+  smell: 'Smell',
+  veil: 'Veil and volva',
+  place: 'Place',
+};
+
+/** A find as it is met: from afar first, then what one chooses to look at. */
+export function Meeting({
+  plates,
+  encounter: { specimen, target },
+  drawable,
+  at,
+  of,
+  gentle,
+  onDecide,
+}: MeetingProps) {
+  const wide = useWide();
+  const [looks, setLooks] = useState<readonly LookedAt[]>([]);
+  const [organ, setOrgan] = useState<Character['organ']>();
+  const [chosen, setChosen] = useState<string>();
+  const plate = useMemo(
+    () => plates.individualPlate(individualOf(specimen), target.taxon.kingdom),
+    [plates, specimen, target],
+  );
+  const all = guide.characters
+    .filter(
+      ({ character, stages, place }) =>
+        !place && character.kingdom === target.taxon.kingdom && stages.has(specimen.stage),
+    )
+    .map(({ character }) => character);
+  const open = all.filter(({ id }) => !looks.some((look) => look.character === id));
+  // They stay where they are, however much of them was looked at.
+  const organs = [...new Set(all.map((one) => one.organ))].filter((one) =>
+    open.some(({ organ: of }) => of === one),
+  );
+  const asked = chosen === undefined ? undefined : characterOf(chosen);
+  const strip = (
+    <View style={styles.strip}>
+      {gentle ? (
+        <Button label="Show it to an adult" style={styles.way} onPress={() => onDecide(looks, 'not-yet')} />
+      ) : (
+        <Button
+          label={DECIDED.collect}
+          tone="outline"
+          style={styles.way}
+          onPress={() => onDecide(looks, 'collect')}
+        />
+      )}
+      {gentle ? null : (
+        <Button
+          label={DECIDED['not-yet']}
+          tone="outline"
+          style={styles.way}
+          onPress={() => onDecide(looks, 'not-yet')}
+        />
+      )}
+      <Button
+        label={DECIDED.leave}
+        tone="outline"
+        style={styles.way}
+        onPress={() => onDecide(looks, 'leave')}
+      />
+    </View>
+  );
+  return (
+    <Screen strip={strip} rooms={false}>
+      <WaysOut ways={TO_PRACTICE} />
+      <View>
+        <Small soft>
+          Practice wood · find {at} of {of} · stage: {lowerFirst(stageName(specimen.stage))}
+        </Small>
+        <Title>Is it {commonName(target.id)}?</Title>
+      </View>
+      {asked ? (
+        <Look
+          key={asked.id}
+          character={asked}
+          specimen={specimen}
+          drawable={drawable}
+          onBack={() => setChosen(undefined)}
+          onLooked={(look) => {
+            setLooks([...looks, look]);
+            setChosen(undefined);
+          }}
+        />
+      ) : (
+        <View style={wide ? styles.columns : styles.block}>
+          <View style={[styles.block, wide && styles.grow]}>
+            <View style={styles.afar}>
+              <PlateView plate={plate} pathOf={plates.pathData} height={120} />
+              <View style={styles.grow}>
+                <Strong>From where you stand</Strong>
+                <Small soft>
+                  {looks.length === 0
+                    ? 'Made up: it never grew anywhere. It may be what you hope, or what is taken for it.'
+                    : `${looks.length === 1 ? 'One look' : `${numberWord(looks.length)} looks`} so far, ${timeWords(looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0))}.`}
+                </Small>
+              </View>
+            </View>
+            <Looked looks={looks} />
+          </View>
+          <View style={[styles.block, wide && styles.grow]}>
+            <Heading>Look closer</Heading>
+            <ChipRow label="Where">
+              {organs.map((one) => (
+                <Chip
+                  key={one}
+                  label={ORGAN[one]}
+                  chosen={organ === one}
+                  onPress={() => setOrgan(organ === one ? undefined : one)}
+                />
+              ))}
+            </ChipRow>
+            {organ ? (
+              <View role="list" aria-label="What can be looked at">
+                {open
+                  .filter((one) => one.organ === organ)
+                  .map((one) => (
+                    <View key={one.id} role="listitem">
+                      <Pressable
+                        role="button"
+                        aria-label={one.name}
+                        onPress={() => setChosen(one.id)}
+                        style={({ pressed }) => [styles.choice, pressed && styles.pressed]}
+                      >
+                        <Strong style={styles.grow}>{one.name}</Strong>
+                        <Small soft>
+                          {[
+                            timeWords(one.seconds),
+                            ...(one.damage === 'none' ? [] : [lowerFirst(DAMAGE[one.damage])]),
+                          ].join(' · ')}
+                        </Small>
+                      </Pressable>
+                      <Rule />
+                    </View>
+                  ))}
+              </View>
+            ) : null}
+          </View>
+        </View>
+      )}
+    </Screen>
+  );
+}

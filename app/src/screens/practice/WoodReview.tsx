@@ -1,0 +1,326 @@
+import {
+  type Encounter,
+  type WalkDecision,
+  type LookedAt,
+  type Scored,
+  individualOf,
+  findOf,
+} from '@pause/core/practice';
+import type { Plates } from '../../components/plates/usePlates';
+import {
+  useWide,
+  Button,
+  Screen,
+  WaysOut,
+  Small,
+  VerdictWord,
+  Body,
+  PlateView,
+  Strong,
+  Heading,
+  Rule,
+  SmallStrong,
+  Title,
+} from '../../components';
+import { guide } from '../../deciding/guide';
+import { resultWords, TO_PRACTICE, DECIDED, pointsWords } from '../../text/practice';
+import { useMemo, useState } from 'react';
+import { plan, statesIn } from '@pause/core';
+import { View } from 'react-native';
+import { styles } from './woodStyles';
+import {
+  lowerFirst,
+  CommonName,
+  scientificName,
+  harmLine,
+  characterName,
+  timeWords,
+  characterOf,
+  numberWord,
+  commonName,
+} from '../../text/names';
+import { Uprights } from '../../components/Uprights';
+import { StatePicture } from '../../components/plates/StatePicture';
+import { useRouter } from 'expo-router';
+
+/** What a walk in the wood showed. */
+
+export interface Done {
+  readonly encounter: Encounter;
+  readonly decided: WalkDecision;
+  readonly looks: readonly LookedAt[];
+  readonly scored: Scored;
+}
+
+/** What it was, and what the looks were worth. */
+export function Review({
+  plates,
+  done: { encounter, decided, looks, scored },
+  at,
+  of,
+  onNext,
+}: {
+  readonly plates: Plates;
+  readonly done: Done;
+  readonly at: number;
+  readonly of: number;
+  readonly onNext: () => void;
+}) {
+  const wide = useWide();
+  const { specimen, target } = encounter;
+  const is = guide.taxon(specimen.taxon) ?? target;
+  const { line, why, tone } = resultWords(scored, decided, { is, hoped: target });
+  const plate = useMemo(
+    () => plates.individualPlate(individualOf(specimen), target.taxon.kingdom),
+    [plates, specimen, target],
+  );
+  const rows = scored.verdict.rows.filter((row) => !row.otherKingdom && row.need > 0 && row.listed);
+  const proposed = useMemo(() => plan(guide, findOf(guide, specimen, target, [])), [specimen, target]);
+  const strip = (
+    <View style={styles.strip}>
+      <Button label={at < of ? 'The next find' : 'The end of the walk'} style={styles.way} onPress={onNext} />
+    </View>
+  );
+  return (
+    <Screen strip={strip} rooms={false}>
+      <WaysOut ways={TO_PRACTICE} />
+      <View
+        style={[styles.band, tone === 'bad' ? styles.bad : tone === 'good' ? styles.good : styles.even]}
+        role="status"
+      >
+        <Small on={tone === 'even' ? 'light' : 'dark'}>
+          You said: {lowerFirst(DECIDED[decided])} · {pointsWords(scored.points)}
+        </Small>
+        <VerdictWord on={tone === 'even' ? 'light' : 'dark'}>{line}</VerdictWord>
+        <Body on={tone === 'even' ? 'light' : 'dark'}>{why}</Body>
+      </View>
+      <View style={wide ? styles.columns : styles.column}>
+        <View style={[styles.column, wide && styles.grow]}>
+          <View style={styles.afar}>
+            <PlateView plate={plate} pathOf={plates.pathData} height={150} />
+            <View style={styles.grow}>
+              <Strong>{CommonName(is.id)}</Strong>
+              <Small soft style={styles.scientific}>
+                {scientificName(is.id)}
+              </Small>
+              <Small soft>{harmLine(is.id)}</Small>
+              {specimen.strained.length > 0 ? (
+                <Small>
+                  Not quite as usual in{' '}
+                  {specimen.strained.map((id) => lowerFirst(characterName(id))).join(', ')}.
+                </Small>
+              ) : null}
+            </View>
+          </View>
+          {scored.misread.length > 0 ? (
+            <View style={styles.block}>
+              <Heading>Read otherwise than it was</Heading>
+              {scored.misread.map((id) => (
+                <Misread key={id} character={id} specimen={specimen} looks={looks} />
+              ))}
+            </View>
+          ) : null}
+          <Told scored={scored} encounter={encounter} />
+        </View>
+        <View style={[styles.column, wide && styles.grow]}>
+          <View style={styles.block}>
+            <Heading>The bars as they were</Heading>
+            <View role="list" aria-label="The bars as they were">
+              {rows.map((row) => (
+                <View key={row.taxon} role="listitem">
+                  <View style={styles.row}>
+                    <View style={styles.grow}>
+                      <Strong>{CommonName(row.taxon)}</Strong>
+                    </View>
+                    <View
+                      role="img"
+                      aria-label={`${Math.min(row.have, row.need)} of ${row.need} bars filled`}
+                    >
+                      <Uprights row={row} size="small" />
+                    </View>
+                  </View>
+                  <Rule />
+                </View>
+              ))}
+            </View>
+          </View>
+          <View style={styles.two}>
+            <View style={styles.half}>
+              <SmallStrong>Your way</SmallStrong>
+              {looks.length === 0 ? (
+                <Small soft>No look at all</Small>
+              ) : (
+                looks.map(({ character }) => (
+                  <Small key={character} soft={scored.wasted.includes(character)}>
+                    {characterName(character)}
+                    {scored.wasted.includes(character) ? ': brought nothing' : ''}
+                  </Small>
+                ))
+              )}
+              <Small soft>
+                {timeWords(
+                  looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0),
+                )}
+              </Small>
+            </View>
+            <View style={[styles.half, styles.rightHalf]}>
+              <SmallStrong>The plan</SmallStrong>
+              {proposed.feasible ? (
+                proposed.checks.map(({ character }) => (
+                  <Small key={character}>{characterName(character)}</Small>
+                ))
+              ) : (
+                <Small>At this stage nothing settles it: to walk on is right.</Small>
+              )}
+              {proposed.feasible ? <Small soft>{timeWords(proposed.seconds)}</Small> : null}
+            </View>
+          </View>
+        </View>
+      </View>
+    </Screen>
+  );
+}
+
+function Misread({
+  character,
+  specimen,
+  looks,
+}: {
+  readonly character: LookedAt['character'];
+  readonly specimen: Encounter['specimen'];
+  readonly looks: readonly LookedAt[];
+}) {
+  const shown = specimen.shows.get(character);
+  const read = looks.find((look) => look.character === character)?.value;
+  if (shown?.kind !== 'states' || read?.kind !== 'states') return null;
+  return (
+    <View style={styles.block}>
+      <SmallStrong>{characterName(character)}</SmallStrong>
+      <View style={styles.two}>
+        <View style={styles.half}>
+          <Small soft>It was</Small>
+          <StatePicture character={character} states={shown.states} height={84} />
+        </View>
+        <View style={[styles.half, styles.rightHalf]}>
+          <Small soft>You read</Small>
+          <StatePicture character={character} states={read.states} height={84} />
+        </View>
+      </View>
+    </View>
+  );
+}
+
+/** The check that would have told. */
+function Told({
+  scored,
+  encounter: { specimen, target },
+}: {
+  readonly scored: Scored;
+  readonly encounter: Encounter;
+}) {
+  const { telling, was } = scored;
+  if (telling === undefined) return null;
+  const shown = specimen.shows.get(telling);
+  const character = guide.character(telling);
+  const usual = character && target.atStage.get(character.index)?.get(specimen.stage);
+  const own = character && usual?.kind === 'states' ? statesIn(character, usual.usual) : [];
+  return (
+    <View style={styles.block}>
+      <Heading>{was ? 'The next look would be' : 'This would have shown it'}</Heading>
+      <Strong>{characterName(telling)}</Strong>
+      {!was && shown?.kind === 'states' && own.length > 0 ? (
+        <View style={styles.two}>
+          <View style={styles.half}>
+            <Small soft>Here</Small>
+            <StatePicture character={telling} states={shown.states} height={84} />
+          </View>
+          <View style={[styles.half, styles.rightHalf]}>
+            <Small soft>{CommonName(target.id)}</Small>
+            <StatePicture character={telling} states={own} height={84} />
+          </View>
+        </View>
+      ) : (
+        <Small soft>{characterOf(telling)?.how}</Small>
+      )}
+    </View>
+  );
+}
+
+/** The walk as a whole. */
+export function WalkEnd({
+  done,
+  seed,
+  gentle,
+  onAgain,
+}: {
+  readonly done: readonly Done[];
+  readonly seed: number;
+  readonly gentle: boolean;
+  readonly onAgain: () => void;
+}) {
+  const router = useRouter();
+  const [copied, setCopied] = useState(false);
+  const points = done.reduce((sum, { scored }) => sum + scored.points, 0);
+  const dangerous = done.filter(
+    ({ scored, decided }) => decided === 'collect' && scored.risked !== 'none',
+  ).length;
+  const address = `${window.location.origin}/practice/wood?seed=${seed}`;
+  return (
+    <Screen>
+      <View>
+        <Small soft>Practice wood</Small>
+        <Title>
+          {gentle
+            ? 'Well looked'
+            : dangerous === 0
+              ? 'Nothing dangerous taken'
+              : dangerous === 1
+                ? 'One that was not safe to take'
+                : `${numberWord(dangerous)} that were not safe to take`}
+        </Title>
+        {gentle ? (
+          <Body>Whatever you find outdoors, show it to an adult before anybody picks it.</Body>
+        ) : (
+          <Body>{pointsWords(points)} points. One dangerous find taken outweighs many left for nothing.</Body>
+        )}
+      </View>
+      <View role="list" aria-label="Finds of this walk">
+        <Rule />
+        {done.map(({ encounter, decided, scored }, index) => (
+          <View key={index} role="listitem">
+            <View style={styles.row}>
+              <View style={styles.grow}>
+                <Strong>{CommonName(encounter.specimen.taxon)}</Strong>
+                <Small soft>
+                  {encounter.specimen.taxon === encounter.target.id
+                    ? 'as you hoped'
+                    : `not ${commonName(encounter.target.id)}`}{' '}
+                  · {lowerFirst(DECIDED[decided])}
+                  {scored.misread.length > 0
+                    ? ` · ${scored.misread.map((id) => lowerFirst(characterName(id))).join(', ')} misread`
+                    : ''}
+                </Small>
+              </View>
+              {gentle ? null : <SmallStrong>{pointsWords(scored.points)}</SmallStrong>}
+            </View>
+            <Rule />
+          </View>
+        ))}
+      </View>
+      <Button label="Another walk" onPress={onAgain} />
+      <Button label="To practice" tone="outline" onPress={() => router.replace('/practice')} />
+      <Button
+        label={copied ? 'Copied' : 'Copy the address of this walk'}
+        tone="plain"
+        style={styles.start}
+        onPress={() => {
+          void navigator.clipboard.writeText(address).then(
+            () => setCopied(true),
+            () => undefined,
+          );
+        }}
+      />
+      <Small soft>Whoever opens it meets the same five finds.</Small>
+    </Screen>
+  );
+}

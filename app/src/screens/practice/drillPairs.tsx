@@ -1,0 +1,179 @@
+import type { KindProps } from './drillKinds';
+import { Question, Strong, Small, SmallStrong, Button, PlateView } from '../../components';
+import { View, Pressable } from 'react-native';
+import { styles } from './drillStyles';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { CommonName, characterName, commonName, lowerFirst, upper, numberWord } from '../../text/names';
+import { Answers } from './Answers';
+import { type Drill, individualOf, type Specimen } from '@pause/core/practice';
+import { type StageId, statesIn, type CharacterId } from '@pause/core';
+import { guide } from '../../deciding/guide';
+import { stateLabel } from '../../text/practice';
+import { useState, useMemo } from 'react';
+import type { TaxonPlate } from '@pause/core/drawing';
+import type { Plates } from '../../components/plates/usePlates';
+import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
+
+/** Drills on a pair. */
+
+/** Two side by side: which of these parts them? */
+export function Differs({
+  drill: { target, other, stage, options, right },
+  answered,
+  onAnswer,
+}: KindProps<'differs'>) {
+  const accent = new Set<string>(answered ? [right] : []);
+  return (
+    <>
+      <Question>Which of these parts them?</Question>
+      <View style={styles.two}>
+        {[target, other].map((taxon) => (
+          <View key={taxon.id} style={styles.half}>
+            <TaxonDrawing taxon={taxon} stage={stage} height={190} accent={accent} scale={false} />
+            <Strong>{CommonName(taxon.id)}</Strong>
+          </View>
+        ))}
+      </View>
+      <Answers
+        answers={options.map((id) => ({ id, label: characterName(id) }))}
+        disabled={answered}
+        onAnswer={(one) =>
+          onAnswer(
+            { right: one === right },
+            `${characterName(right)}: ${commonName(target.id)} ${stated(target, right, stage)}, ${commonName(other.id)} ${stated(other, right, stage)}.`,
+          )
+        }
+      />
+    </>
+  );
+}
+
+/** What is usual of a taxon at a stage, in words. */
+function stated(
+  taxon: Extract<Drill, { kind: 'differs' }>['target'],
+  character: string,
+  stage: StageId,
+): string {
+  const compiled = guide.character(character);
+  const known = taxon.atStage.get(compiled?.index ?? -1)?.get(stage);
+  if (!compiled || known?.kind !== 'states') return 'otherwise';
+  return statesIn(compiled, known.usual)
+    .map((state) => lowerFirst(stateLabel(character, state)))
+    .join(' or ');
+}
+
+/** Individuals of two kinds: tap the other ones. */
+export function Among({
+  drill: { kind, target, other, shownBy, specimens },
+  plates,
+  answered,
+  onAnswer,
+}: KindProps<'which' | 'basket'>) {
+  const [marked, setMarked] = useState<readonly number[]>([]);
+  const wholes = useMemo(
+    () => specimens.map((one) => plates.individualPlate(individualOf(one), target.taxon.kingdom)),
+    [plates, specimens, target],
+  );
+  // What no whole shows stands by itself, with all of them alike.
+  const apart = shownBy.filter(
+    (character) => !wholes.some((whole) => whole.parts.some(({ of }) => of.includes(character))),
+  );
+  const truth = specimens.flatMap(({ taxon }, index) => (taxon === other.id ? [index] : []));
+  const done = () => {
+    const right = truth.length === marked.length && truth.every((one) => marked.includes(one));
+    const told =
+      truth.length === 0
+        ? `No ${commonName(other.id)} was among them.`
+        : `${truth.length === 1 ? 'One was' : `${upper(numberWord(truth.length))} were`} ${commonName(other.id)}: ${truth.map((one) => numberWord(one + 1)).join(', ')}.`;
+    onAnswer({ right }, told);
+  };
+  return (
+    <>
+      <Question>
+        {kind === 'which'
+          ? `Which are ${commonName(other.id)}?`
+          : `A basket of ${commonName(target.id)}. Is a stray in it?`}
+      </Question>
+      <Small soft>
+        {kind === 'which'
+          ? `The others are ${commonName(target.id)}.`
+          : `It would be ${commonName(other.id)}; there may be none.`}{' '}
+        Shown: {shownBy.map((one) => lowerFirst(characterName(one))).join(' and ')}.
+      </Small>
+      <View style={styles.tiles} role="group" aria-label="Individuals">
+        {specimens.map((specimen, index) => (
+          <Pressable
+            key={index}
+            role="checkbox"
+            aria-checked={marked.includes(index)}
+            aria-label={`Number ${numberWord(index + 1)}`}
+            disabled={answered}
+            onPress={() =>
+              setMarked(marked.includes(index) ? marked.filter((one) => one !== index) : [...marked, index])
+            }
+            style={[
+              styles.tile,
+              marked.includes(index) && styles.marked,
+              answered && specimen.taxon === other.id && styles.stray,
+            ]}
+          >
+            <Piece
+              specimen={specimen}
+              plate={wholes[index]}
+              apart={apart}
+              plates={plates}
+              large={kind === 'which'}
+            />
+            <SmallStrong>
+              {index + 1}
+              {answered && specimen.taxon === other.id ? ` ${commonName(other.id)}` : ''}
+            </SmallStrong>
+          </Pressable>
+        ))}
+      </View>
+      {answered ? null : (
+        <Button
+          label={
+            marked.length === 0
+              ? 'None of them'
+              : marked.length === 1
+                ? 'This one'
+                : `These ${numberWord(marked.length)}`
+          }
+          onPress={done}
+        />
+      )}
+    </>
+  );
+}
+
+/** One individual as a whole; and by itself what no whole shows of what parts them. */
+function Piece({
+  specimen,
+  plate,
+  apart,
+  plates,
+  large,
+}: {
+  readonly specimen: Specimen;
+  readonly plate: TaxonPlate | undefined;
+  readonly apart: readonly CharacterId[];
+  readonly plates: Plates;
+  readonly large: boolean;
+}) {
+  const stateOf = (character: CharacterId) => {
+    const value = specimen.shows.get(character);
+    return value?.kind === 'states' ? value.states[0] : undefined;
+  };
+  return (
+    <>
+      {plate ? <PlateView plate={plate} pathOf={plates.pathData} height={large ? 104 : 76} /> : null}
+      {apart.map((character) => {
+        const state = stateOf(character);
+        return state === undefined ? null : (
+          <AnswerDrawing key={character} character={character} state={state} height={48} />
+        );
+      })}
+    </>
+  );
+}

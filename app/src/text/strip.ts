@@ -1,0 +1,106 @@
+import {
+  type ContextField,
+  type Verdict,
+  type AskedPlan,
+  type Plan,
+  lacksOnlySecondLooks,
+  type Reason,
+} from '@pause/core';
+import { list, reasonWords, passedOver } from './reasons';
+import { timeWords, lowerFirst, characterName, upper, numberWord } from './names';
+
+/** The one line of a verdict. */
+
+const TOLD: Readonly<Record<ContextField, string>> = {
+  stages: 'stage',
+  condition: 'condition',
+  part: 'part',
+  use: 'use',
+  permission: 'permission',
+  contamination: 'what spoils the place',
+  protection: 'protection',
+  tracedToBase: 'traced to one base',
+};
+
+/** While place and condition are being answered: what leaving one out costs. */
+export function aroundLine(verdict: Verdict): string {
+  const missing = [
+    ...new Set(
+      verdict.reasons.flatMap((r) =>
+        r.code === 'context-missing' ? [TOLD[r.field]] : r.code === 'not-traced' ? [TOLD.tracedToBase] : [],
+      ),
+    ),
+  ];
+  if (verdict.outcome !== 'pause' || missing.length === 0) return stripLine(verdict);
+  return `Still open: ${list(missing)}. ${missing.length === 1 ? 'That alone keeps' : 'Each alone keeps'} it at pause.`;
+}
+
+/** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
+export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
+  const line = beforeSecondLooks(verdict, plan) ?? oneLine(verdict);
+  const rest =
+    plan?.feasible === true &&
+    plan.seconds > 0 &&
+    verdict.outcome === 'pause' &&
+    /ruled out|fit so far/.test(line);
+  return rest ? `${line} All of it: about ${timeWords(plan.seconds)}.` : line;
+}
+
+/** Where only second looks are missing, and something else is asked before them: what that is. */
+function beforeSecondLooks(verdict: Verdict, plan: AskedPlan | Plan | undefined): string | undefined {
+  const [first] = plan?.feasible === true ? plan.checks : [];
+  if (!first || !lacksOnlySecondLooks(verdict)) return undefined;
+  const again = verdict.reasons.some(
+    (reason) => reason.code === 'look-again' && reason.character === first.character,
+  );
+  return again
+    ? undefined
+    : `What is dangerous is ruled out. Before the second looks: ${lowerFirst(characterName(first.character))}.`;
+}
+
+/** What holds only if it is what it is taken for: it is said as an *if*, and after what is not ruled out. */
+const ABOUT_PART = new Set(['part-not-wanted', 'part-harmful', 'use-not-known', 'part-not-at-stage']);
+
+export const aboutPart = ({ code }: Pick<Reason, 'code'>): boolean => ABOUT_PART.has(code);
+
+/** How many dangerous ones are not ruled out yet, if any. */
+function notRuledOut({ reasons }: Verdict): string | undefined {
+  const { length } = reasons.filter((r) => r.code === 'bars-short');
+  return length === 0
+    ? undefined
+    : `${upper(numberWord(length))} ${length === 1 ? 'dangerous one is' : 'dangerous ones are'} not ruled out yet.`;
+}
+
+function oneLine(verdict: Verdict): string {
+  if (verdict.outcome === 'collect') return 'Nothing on record speaks against collecting. You decide.';
+  if (verdict.outcome === 'leave') {
+    const first = verdict.reasons.find((r) => r.weight === 'leave');
+    if (!first) return 'Leave it.';
+    const open = aboutPart(first) ? notRuledOut(verdict) : undefined;
+    return open ? `${open} ${reasonWords(first, verdict)}` : reasonWords(first, verdict);
+  }
+  const pausing = verdict.reasons.filter((r) => r.weight === 'pause');
+  const urgent = pausing.find((r) =>
+    [
+      'contradicted-open',
+      'taken-back',
+      'stage-disputed',
+      'other-piece-against',
+      'not-traced',
+      'unanswered',
+    ].includes(r.code),
+  );
+  // The strip has room for three of them at most.
+  if (urgent?.code === 'unanswered') return passedOver(urgent.characters, 2);
+  if (urgent) return reasonWords(urgent, verdict);
+  const open = notRuledOut(verdict);
+  if (open) return open;
+  const marks = pausing.filter((r) => r.code === 'signature-missing');
+  if (marks.length > 0)
+    return `What is dangerous is ruled out. ${marks.length === 1 ? 'One of its own marks is' : `${upper(numberWord(marks.length))} of its own marks are`} still to be seen.`;
+  const groups = pausing.find((r) => r.code === 'groups-short');
+  if (groups?.code === 'groups-short')
+    return `${groups.have} of ${groups.need} independent things fit so far.`;
+  const [only] = pausing;
+  return only ? reasonWords(only, verdict) : 'Something is missing.';
+}
