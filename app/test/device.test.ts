@@ -1,6 +1,6 @@
 import './guide';
 import { countOf } from '@pause/core';
-import { loadMe } from '../src/notebook/added';
+import { loadMe } from '../src/notebook/open';
 import { putForwardAgain, read, startFind, takeBack } from '../src/notebook/actions';
 import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/notebook/look';
 import { takeOverCounts } from '../src/notebook/takeOver';

@@ -1,7 +1,8 @@
 /** What stands on the screen while the core is at work, late, or fails. */
 import './guide';
 import { inPlace, type Evaluator } from '../src/deciding/client';
-import { loadMe, reconsider } from '../src/notebook/added';
+import { loadMe } from '../src/notebook/open';
+import { reconsider } from '../src/notebook/reconsider';
 import { read, startFind } from '../src/notebook/actions';
 import { rig } from './rig';
 

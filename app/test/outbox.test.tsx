@@ -4,7 +4,7 @@ import { act, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import type { Entry } from '@pause/core';
 import { OutboxWords } from '../src/components/OutboxWords';
-import { loadMe } from '../src/notebook/added';
+import { loadMe } from '../src/notebook/open';
 import { me } from '../src/notebook/slices';
 import { outbox } from '../src/notebook/outboxSlice';
 import { rig } from './rig';

@@ -4,7 +4,7 @@
  */
 import './guide';
 import { standing, type PageEntry } from '@pause/core';
-import { loadMe } from '../src/notebook/added';
+import { loadMe } from '../src/notebook/open';
 import type { Group } from '../src/notebook/api';
 import { beginPage, layPages, sight, tellGroup, tellPage, withTold } from '../src/notebook/pages';
 import { flush } from '../src/notebook/send';

@@ -33,7 +33,7 @@ import { choicesOf } from '../src/screens/pantry/choicesOf';
 import { matches } from '../src/screens/pantry/PantryScreen';
 import { portionWords } from '../src/screens/pantry/PantryParts';
 import { wrapped } from '../src/screens/pantry/pdf';
-import { namesOf } from '../src/screens/pantry/Portion';
+import { namesOf } from '../src/screens/pantry/portionKinds';
 import { findsBehind, sheetOf } from '../src/screens/pantry/sheet';
 import { settled } from '../src/screens/pantry/Sums';
 import { leftWords, nextTimer } from '../src/screens/pantry/Timers';

@@ -13,10 +13,11 @@ import { TextSize } from '../components/Words';
 import { workerEvaluator } from '../deciding/client';
 import { loadGuide } from '../deciding/guide';
 import { breath, drawn } from '../lib/breath';
-import { loadMe, openOutbox } from '../notebook/added';
 import { httpApi } from '../notebook/api';
 import { browserDevice } from '../notebook/device';
 import { keepLook, keptLook, look, whenLookSet } from '../notebook/look';
+import { loadMe } from '../notebook/open';
+import { openOutbox } from '../notebook/outboxActions';
 import { makeStore, useApp, type Store } from '../notebook/store';
 import { tellEmptied, whenEmptied } from '../notebook/windows';
 

@@ -1,7 +1,8 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { blindAsk, type FindRecord } from '@pause/core';
 import type { Evaluation } from '../deciding/evaluate';
-import { loadFind, policyOf, reconsider } from '../notebook/added';
+import { loadFind } from '../notebook/open';
+import { policyOf, reconsider } from '../notebook/reconsider';
 import { useAct, useApp } from '../notebook/store';
 import { useFind } from '../notebook/useFind';
 import { latePart } from './latePart';

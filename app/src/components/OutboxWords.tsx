@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { acknowledgeNotKept, acknowledgeRefusals, syncAll } from '../notebook/added';
+import { syncAll } from '../notebook/open';
+import { acknowledgeNotKept, acknowledgeRefusals } from '../notebook/outboxActions';
 import { useAct, useApp, type State } from '../notebook/store';
 import { Button } from './Button';
 import { colour, space, stroke } from './tokens';

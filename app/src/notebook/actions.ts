@@ -13,9 +13,10 @@ import type {
   Sureness,
   Choice,
 } from '@pause/core';
-import type { Thunk } from './store';
-import { newId, now, add, person } from './added';
+import { now, add } from './add';
+import { newId, person } from './open';
 import { finds } from './slices';
+import type { Thunk } from './store';
 
 /**
  * Begins a find on a first piece, with what it is taken for, if anything.

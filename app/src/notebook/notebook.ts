@@ -1,8 +1,8 @@
-import { fetchDexie, type Notebook, open, isFull, Person, ownedBy, keyOf } from './tables';
-import { type Device, NotKept, inOrder } from './device';
+import { z } from 'zod';
 import { type Entry, type Stamp, heard, summaryOf, applyEntries } from '@pause/core';
 import { FindRecord, groupEntries, PageRecord, applyAllToPage, FindSummary } from '@pause/core/notebook';
-import { z } from 'zod';
+import { type Device, NotKept, inOrder } from './device';
+import { fetchDexie, type Notebook, open, isFull, Person, ownedBy, keyOf } from './tables';
 
 /**
  * The notebook in the browser's own database.

@@ -1,6 +1,6 @@
+import { createSlice } from '@reduxjs/toolkit';
 import type { Entry } from '@pause/core';
 import type { Refusal } from './device';
-import { createSlice } from '@reduxjs/toolkit';
 import { plainly, finds } from './slices';
 
 /** What waits to be sent. */

@@ -1,7 +1,8 @@
 import type { Entry, FieldsOf, PageEntry, PageKind, PageRecord, Sighting } from '@pause/core';
 import { applyAllToPage } from '@pause/core/notebook';
-import { add, newId, now, person } from './added';
+import { add, now } from './add';
 import type { Group } from './api';
+import { newId, person } from './open';
 import { me, pages } from './slices';
 import type { Thunk } from './store';
 

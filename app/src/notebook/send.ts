@@ -1,12 +1,12 @@
-import { pages, me } from './slices';
-import { outbox } from './outboxSlice';
-import type { State, Thunk } from './store';
-import { syncAll } from './sync';
 import { type Entry, findsOf } from '@pause/core';
 import { type Api, type Sent, Refused, Away } from './api';
 import type { Settled } from './device';
-import { layFind } from './added';
+import { layFind } from './open';
+import { outbox } from './outboxSlice';
 import { layPages } from './pages';
+import { pages, me } from './slices';
+import type { State, Thunk } from './store';
+import { syncAll } from './sync';
 
 /** Sending entries and pictures to the server. */
 

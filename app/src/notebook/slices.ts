@@ -1,5 +1,4 @@
 import { type Draft, type PayloadAction, original, createSlice } from '@reduxjs/toolkit';
-import type { Group, Letters } from './api';
 import {
   type FindSummary,
   type FindRecord,
@@ -10,6 +9,7 @@ import {
   type PageRecord,
 } from '@pause/core';
 import type { Evaluation } from '../deciding/evaluate';
+import type { Group, Letters } from './api';
 
 /**
  * A reducer that makes the next state out of the one before as it is. Without a draft of it, which would be

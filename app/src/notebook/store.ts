@@ -4,9 +4,9 @@ import type { Evaluator } from '../deciding/client';
 import type { Api } from './api';
 import type { Device } from './device';
 import { look, type LookSettings } from './look';
+import { outbox } from './outboxSlice';
 import type { Album } from './pictures';
 import { finds, list, me, pages } from './slices';
-import { outbox } from './outboxSlice';
 import { update } from './update';
 
 /** What the store reaches outside itself. Handed in, so that tests can hand in their own. */

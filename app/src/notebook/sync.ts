@@ -1,13 +1,13 @@
-import type { Running, Thunk } from './store';
-import { me, type Person, pages } from './slices';
-import { outbox } from './outboxSlice';
-import { flush, away, sendPictures, anyOpen } from './send';
+import { guide } from '../deciding/guide';
 import { Refused, Away, type Me } from './api';
 import { NotKept } from './device';
-import { guide } from '../deciding/guide';
-import { withTold, layPages } from './pages';
 import { emptyDevice } from './empty';
-import { layFind, loadList } from './added';
+import { layFind, loadList } from './open';
+import { outbox } from './outboxSlice';
+import { withTold, layPages } from './pages';
+import { flush, away, sendPictures, anyOpen } from './send';
+import { me, type Person, pages } from './slices';
+import type { Running, Thunk } from './store';
 
 /**
  * With more entries than this to come, it is said: a line that comes and goes at once would only push what is

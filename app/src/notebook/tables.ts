@@ -1,10 +1,9 @@
-import { z } from 'zod';
-import type { Group } from './api';
-import { type Entry, tellsTime, type Stamp, summaryOf } from '@pause/core';
 import type { Dexie, Table } from 'dexie';
+import { z } from 'zod';
+import { type Entry, tellsTime, type Stamp, summaryOf } from '@pause/core';
 import { FindRecord, FindSummary, PageRecord } from '@pause/core/notebook';
+import type { Group } from './api';
 import type { Refusal } from './device';
-import { notebook } from './notebook';
 
 /** The tables of the device's database, and opening it. */
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Entry } from '@pause/core';
-import { add, newId, now, person } from './added';
+import { add, now } from './add';
+import { newId, person } from './open';
 import { keptAs } from './own';
 import type { Thunk } from './store';
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { caseOf, type Case, type FindRecord } from '@pause/core';
 import { guide } from '../deciding/guide';
-import { policyOf } from './added';
+import { policyOf } from './reconsider';
 import { useApp } from './store';
 
 /** A find as the deciding function sees it, by the rules of its group. */

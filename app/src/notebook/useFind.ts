@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { loadFind } from './added';
+import { loadFind } from './open';
 import type { OpenFind } from './slices';
 import { useAct, useApp } from './store';
 

@@ -8,7 +8,6 @@ import type {
   Step,
   SpoilCode,
 } from '@pause/core/harvest/preparing';
-import { guide } from '../deciding/guide';
 import type { KeptAmount, Sign } from '@pause/core/pantry';
 import type { TasteRefusal, MealReminder } from '@pause/core/pantry/tasting';
 import { GRADE, cautionFor, lowerFirst, commonName } from './names';

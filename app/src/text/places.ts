@@ -1,10 +1,10 @@
 import type { FieldsOf } from '@pause/core';
-import { saidBy } from './days';
 import { type Day, isoOf } from '@pause/core/lib/day';
-import type { When, Why } from '@pause/core/season';
 import type { GeoPosition, Geometry } from '@pause/core/notebook/page';
 import { areaOf, lengthOf } from '@pause/core/notebook/page/shape';
 import type { PickingReason } from '@pause/core/outings';
+import type { When, Why } from '@pause/core/season';
+import { saidBy } from './days';
 import { CommonName, upper } from './names';
 
 /** Plain words for places and for what comes when. */

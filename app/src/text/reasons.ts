@@ -1,4 +1,15 @@
 import {
+  type ContextField,
+  type CharacterId,
+  needsDigging,
+  type Reason,
+  type Verdict,
+  type GroupRule,
+  type BarRow,
+  filled,
+} from '@pause/core';
+import { guide } from '../deciding/guide';
+import {
   numberWord,
   lowerFirst,
   characterName,
@@ -12,17 +23,6 @@ import {
   GRADE,
   upper,
 } from './names';
-import {
-  type ContextField,
-  type CharacterId,
-  needsDigging,
-  type Reason,
-  type Verdict,
-  type GroupRule,
-  type BarRow,
-  filled,
-} from '@pause/core';
-import { guide } from '../deciding/guide';
 
 /**
  * The sentences for what the core gives as codes. One place, so that they can be read and translated

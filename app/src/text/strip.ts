@@ -6,8 +6,8 @@ import {
   lacksOnlySecondLooks,
   type Reason,
 } from '@pause/core';
-import { list, reasonWords, passedOver } from './reasons';
 import { timeWords, lowerFirst, characterName, upper, numberWord } from './names';
+import { list, reasonWords, passedOver } from './reasons';
 
 /** The one line of a verdict. */
 

@@ -1,5 +1,6 @@
 import { type Entry } from '@pause/core';
-import { add, newId, now, person } from '../../notebook/added';
+import { add, now } from '../../notebook/add';
+import { newId, person } from '../../notebook/open';
 import type { Picture } from '../../notebook/pictures';
 import type { Thunk } from '../../notebook/store';
 

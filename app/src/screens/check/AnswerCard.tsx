@@ -1,31 +1,17 @@
 import { memo, useState } from 'react';
-import { Pressable, StyleSheet, TextInput, View } from 'react-native';
+import { View, Pressable, TextInput } from 'react-native';
 import {
-  isSmelled,
-  type AnswerEffect,
-  type Check,
   type ReadingValue,
-  type StageId,
   type Sureness,
+  type Check,
   type TaxonId,
+  type StageId,
+  type AnswerEffect,
+  isSmelled,
 } from '@pause/core';
-import {
-  Body,
-  Button,
-  colour,
-  corner,
-  font,
-  OrganGlyph,
-  Question,
-  Small,
-  SmallStrong,
-  space,
-  Strong,
-  stroke,
-  TARGET,
-  typeSize,
-} from '../../components';
-import { characterOf, commonName, DAMAGE, timeWords } from '../../text/names';
+import { OrganGlyph, colour, Small, SmallStrong, Question, Strong, Button, Body } from '../../components';
+import { characterOf, timeWords, DAMAGE, commonName } from '../../text/names';
+import { styles } from './answerCardStyles';
 import { HowToLook } from './HowToLook';
 import { NumberAnswer } from './NumberAnswer';
 import { StateAnswers } from './StateAnswers';
@@ -213,49 +199,3 @@ function LookAgain({ check, target }: { readonly check: Check; readonly target: 
     </View>
   ) : null;
 }
-
-const styles = StyleSheet.create({
-  card: { gap: space.s + 2 },
-  meta: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.s,
-    minHeight: TARGET,
-    marginVertical: -space.s,
-  },
-  grow: { flex: 1 },
-  how: { minHeight: TARGET, justifyContent: 'center' },
-  underlined: { textDecorationLine: 'underline' },
-  again: {
-    borderLeftWidth: 5,
-    borderLeftColor: colour.ink,
-    backgroundColor: colour.pause,
-    padding: space.m,
-    gap: space.xs,
-  },
-  sureness: {
-    flexDirection: 'row',
-    borderWidth: stroke.thin,
-    borderColor: colour.ink,
-    borderRadius: corner,
-    overflow: 'hidden',
-  },
-  sure: { flex: 1, minHeight: TARGET, alignItems: 'center', justifyContent: 'center' },
-  sureNext: { borderLeftWidth: stroke.thin, borderLeftColor: colour.ink },
-  sureChosen: { backgroundColor: colour.ink },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
-  way: { flexGrow: 1, paddingHorizontal: space.s },
-  more: { alignSelf: 'flex-start', minHeight: TARGET },
-  note: {
-    minHeight: 76,
-    borderWidth: stroke.thin,
-    borderColor: colour.ink,
-    borderRadius: corner,
-    backgroundColor: colour.card,
-    fontFamily: font.read,
-    fontSize: typeSize(17),
-    color: colour.ink,
-    padding: space.m,
-    textAlignVertical: 'top',
-  },
-});

@@ -1,15 +1,15 @@
-import { type FindRecord, type StageId, asksForTracing, type Case } from '@pause/core';
-import { useAct } from '../../notebook/store';
-import { guide } from '../../deciding/guide';
-import { type Context, Ask, NOTHING, Eaters } from './AroundEaters';
-import { tellContext } from '../../notebook/actions';
 import { View, Pressable } from 'react-native';
-import { styles } from './aroundStyles';
-import { stageName, CommonName, CONTAMINATION, CONDITION, partName, upper } from '../../text/names';
-import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { type FindRecord, type StageId, asksForTracing, type Case } from '@pause/core';
 import { Small, SmallStrong, Body, Button, Chip } from '../../components';
-import { MAY_DIG, MAY_DIG_HINT } from './digging';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { guide } from '../../deciding/guide';
+import { tellContext } from '../../notebook/actions';
+import { useAct } from '../../notebook/store';
+import { stageName, CommonName, CONTAMINATION, CONDITION, partName, upper } from '../../text/names';
+import { type Context, Ask, NOTHING, Eaters } from './AroundEaters';
 import { Height } from './AroundHeight';
+import { styles } from './aroundStyles';
+import { MAY_DIG, MAY_DIG_HINT } from './digging';
 
 /** What stands around the specimen: the place first, then the plant, then what it is wanted for. */
 export function Around({ record, target }: { readonly record: FindRecord; readonly target: string }) {

@@ -1,11 +1,11 @@
-import type { Case, FindRecord } from '@pause/core';
 import { View } from 'react-native';
-import { styles } from './aroundStyles';
+import type { Case, FindRecord } from '@pause/core';
 import { Heading, Body, ChipRow, Small, Chip } from '../../components';
-import { useAct } from '../../notebook/store';
-import { useEatersAsked } from './useHousehold';
 import { tellContext } from '../../notebook/actions';
+import { useAct } from '../../notebook/store';
 import { cautionFor } from '../../text/names';
+import { styles } from './aroundStyles';
+import { useEatersAsked } from './useHousehold';
 
 /** Who eats along, and one question. */
 

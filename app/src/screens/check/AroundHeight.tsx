@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View, TextInput } from 'react-native';
-import { styles } from './aroundStyles';
 import { Heading, Body, SmallStrong } from '../../components';
+import { styles } from './aroundStyles';
 
 /** How high the place is. */
 

@@ -1,12 +1,12 @@
-import { type Case, type Verdict, short } from '@pause/core';
 import { View } from 'react-native';
-import { styles } from './checkStyles';
+import { type Case, type Verdict, short } from '@pause/core';
 import { Heading, useWide, WaysOut, Small, Title, colour } from '../../components';
-import { BesideLink } from './beside/BesideLink';
-import { Parting } from './Parting';
 import type { FindProps } from '../../components/FindFrame';
-import { commonName, scientificName } from '../../text/names';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+import { commonName, scientificName } from '../../text/names';
+import { BesideLink } from './beside/BesideLink';
+import { styles } from './checkStyles';
+import { Parting } from './Parting';
 
 /** The head of the check. */
 

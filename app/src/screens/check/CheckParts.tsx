@@ -1,10 +1,10 @@
+import { createContext, use, useState } from 'react';
+import type { Case, Check, CharacterId } from '@pause/core';
+import { useWide } from '../../components';
 import type { FindProps, Judged } from '../../components/FindFrame';
 import type { Evaluation } from '../../deciding/evaluate';
-import type { Case, Check, CharacterId } from '@pause/core';
-import { createContext, use, useState } from 'react';
-import { DecisionStrip } from './DecisionStrip';
-import { useWide } from '../../components';
 import { Bars } from './Bars';
+import { DecisionStrip } from './DecisionStrip';
 
 /** The bars and the strip of the newest verdict. */
 

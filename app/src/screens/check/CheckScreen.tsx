@@ -1,5 +1,24 @@
-import { FindFrame } from '../../components/FindFrame';
 import { Redirect, useLocalSearchParams, Link } from 'expo-router';
+import {
+  useMemo,
+  useDeferredValue,
+  useSyncExternalStore,
+  use,
+  memo,
+  useState,
+  useEffect,
+  useRef,
+  startTransition,
+} from 'react';
+import {
+  type LayoutChangeEvent,
+  View,
+  ScrollView,
+  type NativeSyntheticEvent,
+  type NativeScrollEvent,
+  Pressable,
+} from 'react-native';
+import type { ReadingId, Verdict, Check, CharacterId, Case, PieceId } from '@pause/core';
 import {
   Screen,
   Loading,
@@ -13,45 +32,26 @@ import {
   Body,
   Rule,
 } from '../../components';
-import type { ReadingId, Verdict, Check, CharacterId, Case, PieceId } from '@pause/core';
-import { characterOf, readingWords, lowerFirst } from '../../text/names';
-import { guide } from '../../deciding/guide';
-import { type CheckProps, Newest, type CheckNow, BarsNow, STRIP } from './CheckParts';
-import { useCase } from '../../notebook/useCase';
-import {
-  useMemo,
-  useDeferredValue,
-  useSyncExternalStore,
-  use,
-  memo,
-  useState,
-  useEffect,
-  useRef,
-  startTransition,
-} from 'react';
-import { useTold, isJudging, useCount, useEffects, useLatest } from './useJudged';
-import {
-  type LayoutChangeEvent,
-  View,
-  ScrollView,
-  type NativeSyntheticEvent,
-  type NativeScrollEvent,
-  Pressable,
-} from 'react-native';
-import { styles } from './checkStyles';
-import { useAct } from '../../notebook/store';
-import { startPiece, read, passOver, takeBack, tellContext } from '../../notebook/actions';
-import { cardKey, type Answer, AnswerCard } from './card';
-import { movedWords } from '../../text/reasons';
-import { useKeys } from './useKeys';
+import { FindFrame } from '../../components/FindFrame';
 import { Pictures } from '../../components/photos/late';
+import { guide } from '../../deciding/guide';
+import { startPiece, read, passOver, takeBack, tellContext } from '../../notebook/actions';
+import { useAct } from '../../notebook/store';
+import { useCase } from '../../notebook/useCase';
+import { characterOf, readingWords, lowerFirst } from '../../text/names';
+import { movedWords } from '../../text/reasons';
+import { cardKey, type Answer, AnswerCard } from './card';
 import { Header, MostUrgent } from './CheckHeader';
-import { TheirWord } from './second/TheirWord';
+import { type CheckProps, Newest, type CheckNow, BarsNow, STRIP } from './CheckParts';
+import { styles } from './checkStyles';
 import { GlovesFirst } from './GlovesFirst';
+import { KeysSheet } from './KeysSheet';
 import { NothingToAsk, MissingAround } from './NothingToAsk';
 import { OtherChecks, MoreWays } from './OtherWays';
+import { TheirWord } from './second/TheirWord';
 import { Seen } from './Seen';
-import { KeysSheet } from './KeysSheet';
+import { useTold, isJudging, useCount, useEffects, useLatest } from './useJudged';
+import { useKeys } from './useKeys';
 
 export function CheckScreen() {
   return (

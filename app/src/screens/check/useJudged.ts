@@ -1,8 +1,8 @@
-import type { CharacterId, Verdict, Check, AnswerEffect, Case } from '@pause/core';
 import { useState, useRef, useEffect, useCallback } from 'react';
-import type { CheckNow } from './CheckParts';
+import type { CharacterId, Verdict, Check, AnswerEffect, Case } from '@pause/core';
+import { askEffects } from '../../notebook/reconsider';
 import { useAct } from '../../notebook/store';
-import { askEffects } from '../../notebook/added';
+import type { CheckNow } from './CheckParts';
 
 /** What the check waits for, and what each answer would do. */
 

@@ -1,27 +1,19 @@
-import { FindFrame } from '../../components/FindFrame';
-import type { FindRecord } from '@pause/core';
-import type { Evaluation } from '../../deciding/evaluate';
 import { useRouter } from 'expo-router';
-import { useApp } from '../../notebook/store';
-import { readerName } from '../../text/people';
-import { Screen, Small, Title, OutcomeMark, colour, Strong, Button, Heading } from '../../components';
 import { View } from 'react-native';
+import type { FindRecord } from '@pause/core';
+import { Screen, Small, Title, OutcomeMark, colour, Strong, Button, Heading } from '../../components';
+import { FindFrame } from '../../components/FindFrame';
+import { Pictures } from '../../components/photos/late';
+import type { Evaluation } from '../../deciding/evaluate';
+import { useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
 import { CommonName, scientificName, OUTCOME } from '../../text/names';
-import { styles } from './findStyles';
-import {
-  Shared,
-  Decisions,
-  Differs,
-  Asked,
-  lastOutcome,
-  SecondLooks,
-  Counted,
-  AroundTold,
-} from './FindParts';
+import { readerName } from '../../text/people';
 import { stripLine } from '../../text/strip';
-import { Pictures } from '../../components/photos/late';
 import { Seen } from '../check/Seen';
+import { Decisions, lastOutcome, Counted, AroundTold } from './FindDecisions';
+import { Shared, Differs, Asked, SecondLooks } from './FindParts';
+import { styles } from './findStyles';
 import { Place } from './Place';
 import { Written } from './Written';
 

@@ -1,6 +1,14 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useFinds, useToday } from '../../notebook/useFinds';
-import { useApp, useAct } from '../../notebook/store';
+import { useState, useMemo } from 'react';
+import { View, Pressable } from 'react-native';
+import {
+  type FindSummary,
+  isCollectable,
+  type CompiledTaxon,
+  type BodyPlan,
+  type TaxonId,
+  type Context,
+} from '@pause/core';
 import {
   Screen,
   Title,
@@ -17,27 +25,18 @@ import {
   SmallStrong,
   Notice,
 } from '../../components';
-import {
-  type FindSummary,
-  isCollectable,
-  type CompiledTaxon,
-  type BodyPlan,
-  type TaxonId,
-  type Context,
-} from '@pause/core';
-import { useState, useMemo } from 'react';
-import { searchTaxa } from '../../components/names/search';
-import { guide } from '../../deciding/guide';
-import { usualIn } from '../../text/months';
-import { changeTarget, startFind } from '../../notebook/actions';
-import { View, Pressable } from 'react-native';
-import { styles } from './newFindStyles';
-import { CommonName, GRADE } from '../../text/names';
-import { ChosenPlan, Plans } from './PlanChoice';
 import { NameField } from '../../components/names/NameField';
+import { searchTaxa } from '../../components/names/search';
 import { SharedName } from '../../components/names/SharedName';
-
-const withNote = (placeNote: string | undefined) => (placeNote ? { placeNote } : {});
+import { guide } from '../../deciding/guide';
+import { changeTarget, startFind } from '../../notebook/actions';
+import { useApp, useAct } from '../../notebook/store';
+import { useFinds, useToday } from '../../notebook/useFinds';
+import { usualIn } from '../../text/months';
+import { CommonName, GRADE } from '../../text/names';
+import { styles } from './newFindStyles';
+import { AGAIN, QUICK, withNote } from './newFindWords';
+import { ChosenPlan, Plans } from './PlanChoice';
 
 /** What kind of body it has, then what the person believes it is. */
 export function NewFindScreen() {
@@ -268,8 +267,3 @@ function Form({
     </>
   );
 }
-
-/** So many of what was found before are offered again, and so many in all. */
-const AGAIN = 4;
-
-const QUICK = 6;

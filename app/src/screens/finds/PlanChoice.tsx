@@ -1,9 +1,9 @@
-import type { BodyPlan, Kingdom } from '@pause/core';
 import { View, Pressable } from 'react-native';
-import { styles } from './newFindStyles';
-import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+import type { BodyPlan, Kingdom } from '@pause/core';
 import { colour, Strong, Small, Button, useWide, Heading } from '../../components';
+import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
 import { guide } from '../../deciding/guide';
+import { styles } from './newFindStyles';
 
 /** Choosing a body plan. */
 

@@ -1,10 +1,5 @@
-import type { TaxonProps } from './TaxonParts';
-import { useWide, Heading, OrganGlyph, colour, Small, Rule, Button } from '../../components';
 import { useMemo, useState } from 'react';
-import { guide } from '../../deciding/guide';
 import { View } from 'react-native';
-import { styles } from './taxonStyles';
-import { commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
 import {
   type CompiledTaxon,
   type CompiledCharacter,
@@ -14,7 +9,12 @@ import {
   READINGS_NEEDED,
   type StageId,
 } from '@pause/core';
+import { useWide, Heading, OrganGlyph, colour, Small, Rule, Button } from '../../components';
 import { latePart } from '../../components/latePart';
+import { guide } from '../../deciding/guide';
+import { commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
+import { styles } from './taxonStyles';
+import type { TaxonProps } from './TaxonUses';
 
 /** What the guide says of a taxon, and who read it. */
 

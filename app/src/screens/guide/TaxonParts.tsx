@@ -1,5 +1,10 @@
-import { type CompiledTaxon, partings } from '@pause/core';
 import { useRouter } from 'expo-router';
+import { View, ScrollView, Pressable } from 'react-native';
+import { partings } from '@pause/core';
+import { Title, Body, Small, Strong, Button, Heading, SmallStrong, Rule } from '../../components';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { guide } from '../../deciding/guide';
+import { monthsOf } from '../../text/months';
 import {
   LANGUAGE,
   CommonName,
@@ -9,23 +14,14 @@ import {
   lowerFirst,
   GRADE,
   characterName,
-  cautionFor,
 } from '../../text/names';
-import { guide } from '../../deciding/guide';
-import { View, ScrollView, Pressable } from 'react-native';
-import { styles } from './taxonStyles';
-import { Title, Body, Small, Strong, Button, Heading, SmallStrong, Rule } from '../../components';
 import { few } from '../../text/reasons';
-import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
-import { monthsOf } from '../../text/months';
+import { styles } from './taxonStyles';
+import { type TaxonProps, ROUTE } from './TaxonUses';
 
 /** The head of a taxon, its harm, lookalikes and uses. */
 
 const NOTHING = new Set<string>();
-
-export interface TaxonProps {
-  readonly taxon: CompiledTaxon;
-}
 
 export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
   const router = useRouter();
@@ -142,15 +138,6 @@ export function Harm({ taxon: { taxon } }: TaxonProps) {
   );
 }
 
-const ROUTE: Readonly<Record<string, string>> = {
-  eaten: 'eaten',
-  skin: 'on the skin',
-  wound: 'on a wound',
-  inhaled: 'breathed in',
-  smoked: 'smoked',
-  none: 'no contact',
-};
-
 /** What it is taken for; for a danger, what is taken for it. */
 export function Lookalikes({ taxon }: TaxonProps) {
   const router = useRouter();
@@ -198,64 +185,3 @@ export function Lookalikes({ taxon }: TaxonProps) {
     </View>
   );
 }
-
-export function Uses({ taxon: { taxon } }: TaxonProps) {
-  const { parts, food, cautions, benefits, otherUses, regrowth, protection } = taxon;
-  if (parts.length === 0 && (otherUses ?? []).length === 0) return null;
-  return (
-    <View style={styles.block}>
-      <Heading>What it is wanted for</Heading>
-      {food ? (
-        <Body>
-          {food.gives}; in place of {food.replaces}.
-        </Body>
-      ) : null}
-      {parts.map((part) => (
-        <View key={`${part.part} ${part.use}`} style={styles.use}>
-          <Strong>
-            {part.name}
-            {part.route && part.route !== 'eaten' ? `, ${ROUTE[part.route] ?? part.route}` : ''}
-          </Strong>
-          <Small soft>{part.stages.map((s) => lowerFirst(stageName(s))).join(', ')}</Small>
-          {part.before.map((line) => (
-            <Body key={line}>{line}</Body>
-          ))}
-        </View>
-      ))}
-      {cautions.map((caution) => (
-        <Body key={caution.for + caution.text}>
-          <Strong>
-            {cautionFor(caution.for)}
-            {caution.level === 'rules-out' ? ', not at all' : caution.level === 'ask' ? ', ask first' : ''}
-            :{' '}
-          </Strong>
-          {lowerFirst(caution.text)}
-        </Body>
-      ))}
-      {(otherUses ?? []).map((use) => (
-        <Body key={use.use}>
-          <Strong>Not as food: </Strong>
-          {use.use}
-        </Body>
-      ))}
-      {(benefits ?? []).map((b) => (
-        <Small key={b.text} soft>
-          {b.text} ({SOURCE[b.source]})
-        </Small>
-      ))}
-      {regrowth ? (
-        <Body>
-          <Strong>How it grows back: </Strong>
-          {lowerFirst(regrowth.text)}
-        </Body>
-      ) : null}
-      {protection === 'often' ? (
-        <Body>
-          <Strong>Often protected.</Strong> Look up your own law.
-        </Body>
-      ) : null}
-    </View>
-  );
-}
-
-const SOURCE = { tradition: 'handed down', trial: 'from a trial', study: 'from a study' } as const;

@@ -1,10 +1,11 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { guide } from '../../deciding/guide';
-import { Screen, Notice } from '../../components';
 import { ScrollView, View } from 'react-native';
-import { styles } from './taxonStyles';
-import { Head, Plates, Harm, Lookalikes, Uses } from './TaxonParts';
+import { Screen, Notice } from '../../components';
+import { guide } from '../../deciding/guide';
 import { Characters, Sources } from './TaxonCharacters';
+import { Head, Plates, Harm, Lookalikes } from './TaxonParts';
+import { styles } from './taxonStyles';
+import { Uses } from './TaxonUses';
 
 /** All that the guide says of one taxon. */
 export function TaxonScreen() {

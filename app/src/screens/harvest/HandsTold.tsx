@@ -1,13 +1,13 @@
-import type { FieldsOf } from '@pause/core';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { styles } from './toldStyles';
+import type { FieldsOf } from '@pause/core';
+import { type Weights, isUnusualWeighing } from '@pause/core/harvest/taking';
+import { readNumber } from '@pause/core/lib/typed';
 import { Heading, Body, Field, ChipRow, Chip, AskBack, Button } from '../../components';
 import { NumberField } from '../../components/NumberField';
+import type { TellHarvest } from '../../notebook/useOwnHarvest';
 import { amountWords } from '../../text/pantry';
-import { type Weights, isUnusualWeighing } from '@pause/core/harvest/taking';
-import { useState } from 'react';
-import { readNumber } from '@pause/core/lib/typed';
+import { styles } from './toldStyles';
 
 /** Who carries it, and what it weighs. */
 

@@ -1,11 +1,11 @@
-import { type LifeForm, type Count, estimateOf, COUNTED_BY_STAGE } from '@pause/core/harvest/taking';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { styles } from './toldStyles';
+import { type LifeForm, type Count, estimateOf, COUNTED_BY_STAGE } from '@pause/core/harvest/taking';
+import { readNumber } from '@pause/core/lib/typed';
 import { Heading, ChipRow, Chip, Body, Small, Field } from '../../components';
 import { NumberField } from '../../components/NumberField';
-import { readNumber } from '@pause/core/lib/typed';
+import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import { styles } from './toldStyles';
 
 /** How many stand there. */
 

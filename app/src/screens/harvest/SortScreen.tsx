@@ -1,5 +1,6 @@
-import { Collected } from './Collected';
-import { type Told, type Change, worstOf, Standing, Pieces, Pass, Strays } from './SortParts';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { type FindRecord, type CompiledTaxon, countOf } from '@pause/core';
 import {
   type Sorting,
   USUAL_STRAYS,
@@ -7,17 +8,17 @@ import {
   detectionWith,
   basketState,
 } from '@pause/core/harvest/sorting';
-import { type FindRecord, type CompiledTaxon, countOf } from '@pause/core';
 import { useWide, Body, Small, Button, Heading, Screen, Title } from '../../components';
-import { useCase } from '../../notebook/useCase';
-import { usePieceCheck, PieceLines } from '../check/pieces/PieceLines';
-import { useRouter } from 'expo-router';
-import { useOwnHarvest } from '../../notebook/useOwnHarvest';
-import { useOwnRates } from '../../notebook/ownRates';
 import { inTheSameBag, useHarvests } from '../../notebook/harvests';
-import { View } from 'react-native';
-import { styles } from './sortStyles';
+import { useOwnRates } from '../../notebook/ownRates';
+import { useCase } from '../../notebook/useCase';
+import { useOwnHarvest } from '../../notebook/useOwnHarvest';
 import { commonName, CommonName } from '../../text/names';
+import { usePieceCheck, PieceLines } from '../check/pieces/PieceLines';
+import { Collected } from './Collected';
+import { Standing, Pieces, Strays } from './SortParts';
+import { type Told, type Change, worstOf, Pass } from './SortPass';
+import { styles } from './sortStyles';
 
 /**
  * Looking again at home, in good light: every piece, pass after pass, until what may be left is little enough

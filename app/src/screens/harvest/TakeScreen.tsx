@@ -1,19 +1,7 @@
-import { Collected } from './Collected';
-import type { FindRecord, CompiledTaxon } from '@pause/core';
 import { useRouter } from 'expo-router';
-import { useWide, Small, Button, Screen, Title, Heading, Body, Rule, space } from '../../components';
-import { useDay, useEaters, placeOf } from '../../notebook/usePlaces';
-import {
-  useHarvests,
-  placeOfFind,
-  weighingsOf,
-  takenBefore,
-  takenToday,
-  lastTaken,
-} from '../../notebook/harvests';
-import { useApp } from '../../notebook/store';
-import { useOwnHarvest } from '../../notebook/useOwnHarvest';
-import { isoOf } from '@pause/core/lib/day';
+import { useMemo } from 'react';
+import { View, StyleSheet } from 'react-native';
+import type { FindRecord, CompiledTaxon } from '@pause/core';
 import {
   weighed,
   usualWeights,
@@ -24,16 +12,28 @@ import {
   type Weights,
   SCHOOL_SHARES,
 } from '@pause/core/harvest/taking';
-import { useMemo } from 'react';
+import { isoOf } from '@pause/core/lib/day';
+import { useWide, Small, Button, Screen, Title, Heading, Body, Rule, space } from '../../components';
+import {
+  useHarvests,
+  placeOfFind,
+  weighingsOf,
+  takenBefore,
+  takenToday,
+  lastTaken,
+} from '../../notebook/harvests';
 import { pantryOf } from '../../notebook/pantry';
-import { yieldsOf, questionOf } from './questionOf';
-import { View, StyleSheet } from 'react-native';
-import { memberName } from '../../text/people';
-import { Manner } from './Manner';
-import { Told } from './Told';
-import { CommonName, upper } from '../../text/names';
+import { useApp } from '../../notebook/store';
+import { useOwnHarvest } from '../../notebook/useOwnHarvest';
+import { useDay, useEaters, placeOf } from '../../notebook/usePlaces';
 import { weightOf, seenAs, bindsWords, patchWords } from '../../text/harvest';
+import { CommonName, upper } from '../../text/names';
+import { memberName } from '../../text/people';
 import { Ceilings } from './Ceilings';
+import { Collected } from './Collected';
+import { Manner } from './Manner';
+import { yieldsOf, questionOf } from './questionOf';
+import { Told } from './Told';
 
 /** How much of a find is taken: four ceilings, and the least of them. */
 export function TakeScreen() {

@@ -1,5 +1,5 @@
-import { UNITS } from './HandsTold';
-import type { Harvest } from '../../notebook/harvests';
+import { useState } from 'react';
+import { View } from 'react-native';
 import {
   type Weights,
   type AmountUnit,
@@ -7,13 +7,13 @@ import {
   isImprobable,
   toGrams,
 } from '@pause/core/harvest/taking';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
-import { useState } from 'react';
-import { View } from 'react-native';
-import { styles } from './toldStyles';
 import { Heading, ChipRow, Chip, SmallStrong, AskBack, Small, Field } from '../../components';
 import { NumberField } from '../../components/NumberField';
+import type { Harvest } from '../../notebook/harvests';
+import type { TellHarvest } from '../../notebook/useOwnHarvest';
 import { amountOf, weightOf } from '../../text/harvest';
+import { UNITS } from './HandsTold';
+import { styles } from './toldStyles';
 
 /** What was taken. */
 

@@ -1,13 +1,13 @@
-import type { Harvest } from '../../notebook/harvests';
-import { type Part, PatchTold } from './PatchTold';
-import type { LifeForm, Weights } from '@pause/core/harvest/taking';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
-import { HandsTold, WeighTold, type Fields } from './HandsTold';
-import { TakenTold } from './TakenTold';
 import { View } from 'react-native';
-import { styles } from './toldStyles';
+import type { LifeForm, Weights } from '@pause/core/harvest/taking';
 import { Heading, ChipRow, Chip, Small } from '../../components';
 import { NumberField } from '../../components/NumberField';
+import type { Harvest } from '../../notebook/harvests';
+import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import { HandsTold, WeighTold, type Fields } from './HandsTold';
+import { type Part, PatchTold } from './PatchTold';
+import { TakenTold } from './TakenTold';
+import { styles } from './toldStyles';
 
 interface ToldProps {
   readonly told: Harvest;

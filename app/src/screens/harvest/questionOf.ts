@@ -1,10 +1,10 @@
 import type { FindRecord, CompiledTaxon, FieldsOf, TaxonId } from '@pause/core';
-import { type Harvest, takenToday } from '../../notebook/harvests';
+import { learnedYield, usualYield } from '@pause/core/harvest/preparing';
 import { type Weights, type TakeQuestion, estimateOf, stagesOf } from '@pause/core/harvest/taking';
 import { pickingAt } from '@pause/core/outings';
+import { type Harvest } from '../../notebook/harvests';
 import { type Pantry, leftIn, ownYields } from '../../notebook/pantry';
 import type { YieldOf } from './Told';
-import { learnedYield, usualYield } from '@pause/core/harvest/preparing';
 
 /** The question of how much to take. */
 

@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { usePantry, type BatchPage, type Pantry, leftIn } from '../../notebook/pantry';
+import { View } from 'react-native';
+import { leftOutOf } from '@pause/core/harvest/preparing';
 import {
   Screen,
   Loading,
@@ -13,23 +14,23 @@ import {
   Strong,
   SmallStrong,
 } from '../../components';
-import { useAct } from '../../notebook/store';
-import { stepsOf, keepsFor, spoilsFor, yieldFor, madesOf } from './batch';
+import { usePantry, type BatchPage, type Pantry, leftIn } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
-import { leftOutOf } from '@pause/core/harvest/preparing';
-import { View } from 'react-native';
-import { styles, daysWords } from './batchStyles';
-import { Timers } from './Timers';
-import { Became, Ready, Ended, Held } from './BatchParts';
-import { Steps } from './Steps';
-import { Drying, Conditioning } from './Drying';
-import { BoilingDown, Cooked } from './BoilingDown';
-import { Sums } from './Sums';
+import { useAct } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
-import { SPOILS, STORE, METHOD, amountWords, stepWords } from '../../text/pantry';
-import { Comes } from './Comes';
-import { isoDayName } from '../../text/places';
 import { upper } from '../../text/names';
+import { SPOILS, STORE, METHOD, amountWords, stepWords } from '../../text/pantry';
+import { isoDayName } from '../../text/places';
+import { stepsOf, keepsFor, spoilsFor, yieldFor, madesOf } from './batch';
+import { Became, Ended, Held } from './BatchParts';
+import { Ready } from './BatchReady';
+import { styles, daysWords } from './batchStyles';
+import { BoilingDown, Cooked } from './BoilingDown';
+import { Comes } from './Comes';
+import { Drying, Conditioning } from './Drying';
+import { Steps } from './Steps';
+import { Sums } from './Sums';
+import { Timers } from './Timers';
 
 /** One batch: what is done to it, what came of it, and all that it comes from. */
 export function BatchScreen() {

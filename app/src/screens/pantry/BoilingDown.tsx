@@ -1,7 +1,5 @@
-import type { BatchFields } from '@pause/core/pantry';
-import { useAct } from '../../notebook/store';
 import { useState } from 'react';
-import { readNumber } from '@pause/core/lib/typed';
+import { View } from 'react-native';
 import {
   boiledDownAt,
   type Made,
@@ -9,13 +7,15 @@ import {
   COOKING_WAYS,
   mustBeCooked,
 } from '@pause/core/harvest/preparing';
-import { View } from 'react-native';
-import { styles } from './sumsStyles';
+import { readNumber } from '@pause/core/lib/typed';
+import type { BatchFields } from '@pause/core/pantry';
 import { Heading, Field, Button, Small, Strong, SmallStrong, ChipRow, Chip } from '../../components';
 import { NumberField } from '../../components/NumberField';
+import { now } from '../../notebook/add';
+import { useAct } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
-import { now } from '../../notebook/added';
 import { COOKING, cookingRefusalWords } from '../../text/pantry';
+import { styles } from './sumsStyles';
 
 /** Boiling down and cooking. */
 

@@ -1,14 +1,14 @@
-import { type Weighed, Series } from './DryingSeries';
-import { useAct } from '../../notebook/store';
 import { useState } from 'react';
-import { readNumber } from '@pause/core/lib/typed';
-import { tellOf } from '../../notebook/tell';
-import { now } from '../../notebook/added';
 import { View } from 'react-native';
-import { styles } from './dryingStyles';
-import { Heading, Body, ChipRow, Chip, Field, Button } from '../../components';
-import type { BatchFields } from '@pause/core/pantry';
 import { conditioned, CONDITIONING_DAYS } from '@pause/core/harvest/preparing';
+import { readNumber } from '@pause/core/lib/typed';
+import type { BatchFields } from '@pause/core/pantry';
+import { Heading, Body, ChipRow, Chip, Field, Button } from '../../components';
+import { now } from '../../notebook/add';
+import { useAct } from '../../notebook/store';
+import { tellOf } from '../../notebook/tell';
+import { type Weighed, Series } from './DryingSeries';
+import { styles } from './dryingStyles';
 
 const WHAT: Readonly<Record<Weighed['what'], string>> = {
   all: 'All of it',

@@ -1,16 +1,14 @@
-import type { BatchFields } from '@pause/core/pantry';
-import { useApp } from '../../notebook/store';
-import { Body, Strong, Small, colour, font } from '../../components';
-import { amountWords } from '../../text/pantry';
-import { dryingOf, type Drying as Dried } from '@pause/core/harvest/preparing';
-import { now } from '../../notebook/added';
-import { momentWords } from '../../text/days';
-import { View, type LayoutChangeEvent } from 'react-native';
-import { styles } from './dryingStyles';
-import { useState } from 'react';
 import { scaleLinear } from 'd3-scale';
-import Svg from 'react-native-svg';
-import { Path, Line, Circle, Text } from 'react-native-svg';
+import { useState } from 'react';
+import { View, type LayoutChangeEvent } from 'react-native';
+import Svg, { Path, Line, Circle, Text } from 'react-native-svg';
+import { dryingOf, type Drying as Dried } from '@pause/core/harvest/preparing';
+import type { BatchFields } from '@pause/core/pantry';
+import { Body, Strong, Small, colour, font } from '../../components';
+import { useApp } from '../../notebook/store';
+import { momentWords } from '../../text/days';
+import { amountWords } from '../../text/pantry';
+import { HEIGHT, styles } from './dryingStyles';
 
 /** Weighings of what dries, as a chart. */
 
@@ -67,7 +65,6 @@ export function Series({
   );
 }
 
-export const HEIGHT = 150;
 const LEFT = 52;
 const BELOW = 24;
 

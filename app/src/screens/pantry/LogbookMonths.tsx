@@ -1,12 +1,11 @@
-import type { Year } from '@pause/core/formats/logbook';
+import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { type LayoutChangeEvent, View } from 'react-native';
-import { scaleLinear } from 'd3-scale';
-import { styles } from './logbookStyles';
-import Svg from 'react-native-svg';
-import { G, Path, Text, Line } from 'react-native-svg';
-import { boxPath } from './DryingSeries';
+import Svg, { G, Path, Text, Line } from 'react-native-svg';
+import type { Year } from '@pause/core/formats/logbook';
 import { colour, font, Small } from '../../components';
+import { boxPath } from './DryingSeries';
+import { HEIGHT, styles } from './logbookStyles';
 
 /** A year by months, as a chart. */
 
@@ -16,7 +15,6 @@ const MONTHS = Array.from({ length: 12 }, (_, month) =>
   ),
 );
 
-export const HEIGHT = 130;
 const BELOW = 24;
 
 /** Finds of each month: those collected filled, the others open. */

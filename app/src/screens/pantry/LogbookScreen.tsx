@@ -1,5 +1,9 @@
-import { usePantry, type Pantry } from '../../notebook/pantry';
-import { useFinds } from '../../notebook/useFinds';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { yearsOf, yearOf, type Year } from '@pause/core/formats/logbook';
+import { toGrams, weighed, usualWeights } from '@pause/core/harvest/taking';
+import { isoOf } from '@pause/core/lib/day';
 import {
   useWide,
   Screen,
@@ -16,20 +20,16 @@ import {
   Body,
   Button,
 } from '../../components';
-import { isoOf } from '@pause/core/lib/day';
-import { useDay } from '../../notebook/usePlaces';
-import { yearsOf, yearOf, type Year } from '@pause/core/formats/logbook';
-import { useState } from 'react';
-import { useApp, useAct } from '../../notebook/store';
-import { View } from 'react-native';
-import { styles } from './logbookStyles';
-import { Months } from './LogbookMonths';
-import { toGrams, weighed, usualWeights } from '@pause/core/harvest/taking';
 import { weighingsOf } from '../../notebook/harvests';
-import { amountWords } from '../../text/pantry';
+import { usePantry, type Pantry } from '../../notebook/pantry';
+import { useApp, useAct } from '../../notebook/store';
+import { useFinds } from '../../notebook/useFinds';
+import { useDay } from '../../notebook/usePlaces';
 import { CommonName } from '../../text/names';
-import { useRouter } from 'expo-router';
+import { amountWords } from '../../text/pantry';
 import { saveLogbook, loadLogbook } from './files';
+import { Months } from './LogbookMonths';
+import { styles } from './logbookStyles';
 
 /** A year of it: what was found, walked away from, gathered and made; and all of it in open files. */
 export function LogbookScreen() {

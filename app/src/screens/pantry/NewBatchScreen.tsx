@@ -1,6 +1,8 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { usePantry, begin } from '../../notebook/pantry';
-import { useRecalls } from '../../notebook/recalls';
+import { useState } from 'react';
+import { View, Pressable, StyleSheet } from 'react-native';
+import { type Method, refusalOf, METHODS } from '@pause/core/harvest/preparing';
+import { isoOf } from '@pause/core/lib/day';
 import {
   Screen,
   Loading,
@@ -19,17 +21,15 @@ import {
   colour,
   stroke,
 } from '../../components';
-import { choicesOf, unique } from './choicesOf';
-import { type Choice, useChosen, Choose } from './Choose';
+import { usePantry, begin } from '../../notebook/pantry';
+import { useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
-import { isoOf } from '@pause/core/lib/day';
 import { useDay } from '../../notebook/usePlaces';
-import { useState } from 'react';
-import { type Method, refusalOf, METHODS } from '@pause/core/harvest/preparing';
-import { madesOf } from './batch';
 import { upper } from '../../text/names';
 import { contentWords, METHOD, refusalWords } from '../../text/pantry';
-import { View, Pressable, StyleSheet } from 'react-native';
+import { madesOf } from './batch';
+import { choicesOf, unique } from './choicesOf';
+import { type Choice, useChosen, Choose } from './Choose';
 
 /** Makes something of what was gathered, or of what was made before. */
 export function NewBatchScreen() {

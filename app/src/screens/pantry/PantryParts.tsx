@@ -1,17 +1,17 @@
-import { type BatchPage, type Pantry, leftIn, type PortionPage, sourceOf } from '../../notebook/pantry';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { styles } from './pantryStyles';
+import { tasteState } from '@pause/core/pantry/tasting';
 import { Heading, Rule, Button } from '../../components';
 import { Row } from '../../components/Row';
-import { nextTimer } from './Timers';
-import { METHOD, amountWords } from '../../text/pantry';
-import { isoDayName } from '../../text/places';
-import { tasteState } from '@pause/core/pantry/tasting';
-import { CommonName } from '../../text/names';
+import { type BatchPage, type Pantry, leftIn, type PortionPage, sourceOf } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
-import { memberName } from '../../text/people';
 import { dayWords } from '../../text/days';
+import { CommonName } from '../../text/names';
+import { METHOD, amountWords } from '../../text/pantry';
+import { memberName } from '../../text/people';
+import { isoDayName } from '../../text/places';
+import { styles } from './pantryStyles';
+import { nextTimer } from './Timers';
 
 /** The shelves of the pantry. */
 

@@ -1,15 +1,15 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { shortCode } from '@pause/core/pantry';
 import { useWide, Screen, Loading, Title, Small, Button, Notice, Field, Body } from '../../components';
 import { usePantry, placesOf, isThere, type BatchPage } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
-import { useState } from 'react';
 import { useToday } from '../../notebook/useFinds';
-import { View } from 'react-native';
-import { styles } from './pantryStyles';
-import { Shelf, Tastes, Lately } from './PantryParts';
-import { RecallNotice } from './RecallNotice';
-import { shortCode } from '@pause/core/pantry';
 import { commonName, scientificName } from '../../text/names';
+import { Shelf, Tastes, Lately } from './PantryParts';
+import { styles } from './pantryStyles';
+import { RecallNotice } from './RecallNotice';
 
 /** What is being made, what is there, and what became of it. */
 export function PantryScreen() {

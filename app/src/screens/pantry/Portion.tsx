@@ -1,7 +1,10 @@
-import type { PortionFields, BatchFields } from '@pause/core/pantry';
-import { type Choice, useChosen, Choose } from './Choose';
-import { useAct, useApp } from '../../notebook/store';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { cautionsFor } from '@pause/core';
+import { cookingRefusal, mustBeCooked } from '@pause/core/harvest/preparing';
+import type { BatchFields } from '@pause/core/pantry';
+import { mealReminders } from '@pause/core/pantry/tasting';
 import {
   useWide,
   ChipRow,
@@ -16,39 +19,16 @@ import {
   Small,
   Screen,
   Title,
-  space,
-  stroke,
-  colour,
 } from '../../components';
+import { now } from '../../notebook/add';
 import { usePantry, madeOf, hadBefore, begin } from '../../notebook/pantry';
+import { useAct, useApp } from '../../notebook/store';
 import { useEaters } from '../../notebook/usePlaces';
-import { useState } from 'react';
-import { cautionsFor } from '@pause/core';
-import { mealReminders } from '@pause/core/pantry/tasting';
-import { cookingRefusal, mustBeCooked } from '@pause/core/harvest/preparing';
-import { now } from '../../notebook/added';
-import { View, StyleSheet } from 'react-native';
 import { cautionFor, lowerFirst } from '../../text/names';
 import { mealReminderWords } from '../../text/pantry';
 import { Cooked } from './BoilingDown';
-
-/** Telling a portion. */
-
-type What = PortionFields['what'];
-
-const WHAT: Readonly<Record<What, readonly [title: string, button: string]>> = {
-  meal: ['A meal', 'It was eaten'],
-  outward: ['Used outwardly', 'It was used'],
-  gift: ['Given away', 'It was given'],
-  'thrown-out': ['Thrown out', 'It is thrown out'],
-};
-
-export const isWhat = (text: string | undefined): text is What => text !== undefined && text in WHAT;
-
-export interface Ready extends Choice {
-  /** Nothing more has to be done to it. */
-  readonly ready: boolean;
-}
+import { useChosen, Choose } from './Choose';
+import { type What, type Ready, namesOf, styles, WHAT } from './portionKinds';
 
 export function Portion({
   first,
@@ -263,24 +243,3 @@ export function Portion({
     </Screen>
   );
 }
-
-/** Who may have eaten: oneself and those who eat along; oneself only once, by whichever name. */
-export function namesOf(me: string, eaters: readonly string[]): string[] {
-  const [first = me] = me.split(' ');
-  return [...new Set([...(me === '' || eaters.includes(first) ? [] : [me]), ...eaters])];
-}
-
-const styles = StyleSheet.create({
-  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
-  block: { gap: space.s },
-  grow: { flex: 1 },
-  row: { flexDirection: 'row', gap: space.m, alignItems: 'flex-start' },
-  low: { marginTop: 24 },
-  reminder: { paddingLeft: space.m, borderLeftWidth: stroke.medium, borderLeftColor: colour.ink },
-  warning: {
-    gap: space.xs,
-    paddingLeft: space.m,
-    borderLeftWidth: stroke.thick * 2,
-    borderLeftColor: colour.ink,
-  },
-});

@@ -18,7 +18,7 @@ import {
   Strong,
   Title,
 } from '../../components';
-import { now } from '../../notebook/added';
+import { now } from '../../notebook/add';
 import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';

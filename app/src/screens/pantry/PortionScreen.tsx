@@ -1,14 +1,15 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { usePantry, type Pantry, isThere, leftIn, madeOf } from '../../notebook/pantry';
-import { useRecalls } from '../../notebook/recalls';
-import { Screen, Loading, Notice } from '../../components';
-import { Portion, isWhat, type Ready } from './Portion';
-import { METHOD, amountWords } from '../../text/pantry';
-import { useFind } from '../../notebook/useFind';
-import { onTheSpotProblem } from '@pause/core/pantry';
 import type { TaxonId } from '@pause/core';
 import { mustBeCooked } from '@pause/core/harvest/preparing';
+import { onTheSpotProblem } from '@pause/core/pantry';
+import { Screen, Loading, Notice } from '../../components';
+import { usePantry, type Pantry, isThere, leftIn, madeOf } from '../../notebook/pantry';
+import { useRecalls } from '../../notebook/recalls';
+import { useFind } from '../../notebook/useFind';
 import { CommonName } from '../../text/names';
+import { METHOD, amountWords } from '../../text/pantry';
+import { Portion } from './Portion';
+import { isWhat, type Ready } from './portionKinds';
 
 /**
  * What became of something: eaten, used, given or thrown out; of one batch or of several, or of a find where

@@ -18,7 +18,7 @@ import {
   TARGET,
   Title,
 } from '../../components';
-import { now } from '../../notebook/added';
+import { now } from '../../notebook/add';
 import { usePantry, type Pantry } from '../../notebook/pantry';
 import { recallKey, useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';

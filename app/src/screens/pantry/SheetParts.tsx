@@ -1,10 +1,10 @@
-import { z } from 'zod';
-import { type Thunk, useAct } from '../../notebook/store';
-import type { Typed, Sheet } from './sheet';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { styles } from './sheetStyles';
+import { z } from 'zod';
 import { Button, Strong, Small } from '../../components';
+import { type Thunk, useAct } from '../../notebook/store';
+import type { Typed, Sheet } from './sheet';
+import { styles } from './sheetStyles';
 
 /** The parts of a sheet. */
 

@@ -1,10 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useAct, useApp } from '../../notebook/store';
-import { usePantry, type Pantry } from '../../notebook/pantry';
 import { useState, useEffect, useMemo } from 'react';
+import { View } from 'react-native';
 import type { FindRecord } from '@pause/core';
-import { type Typed, NOTHING_TYPED, findsBehind, recordsBehind, sheetOf } from './sheet';
-import { keptSheets, keepSheet, NOT_PRINTED, Hand, PoisonLine } from './SheetParts';
+import { couldBe } from '@pause/core/pantry/recall';
 import {
   Screen,
   Loading,
@@ -17,13 +15,15 @@ import {
   Title,
   Notice,
 } from '../../components';
+import { guide } from '../../deciding/guide';
+import { usePantry, type Pantry } from '../../notebook/pantry';
+import { useAct, useApp } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
 import { memberName } from '../../text/people';
-import { couldBe } from '@pause/core/pantry/recall';
-import { guide } from '../../deciding/guide';
-import { View } from 'react-native';
-import { styles } from './sheetStyles';
 import { Calls } from '../emergency/Calls';
+import { type Typed, NOTHING_TYPED, findsBehind, recordsBehind, sheetOf } from './sheet';
+import { keptSheets, keepSheet, NOT_PRINTED, Hand, PoisonLine } from './SheetParts';
+import { styles } from './sheetStyles';
 
 /**
  * Something went wrong: whom to call, what to keep, and the one page for whoever treats. All of it without a

@@ -18,7 +18,8 @@ import {
   stroke,
   TARGET,
 } from '../../components';
-import { newId, now } from '../../notebook/added';
+import { now } from '../../notebook/add';
+import { newId } from '../../notebook/open';
 import { useAct } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
 import { BESIDES, stepWords } from '../../text/pantry';

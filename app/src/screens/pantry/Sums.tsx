@@ -1,12 +1,12 @@
+import { View } from 'react-native';
+import { sugarShare, acidOf, saltShare } from '@pause/core/harvest/preparing';
 import type { BatchFields, BatchFigures } from '@pause/core/pantry';
+import { Heading, Strong, Small, ChipRow, Chip } from '../../components';
+import { QuantityField } from '../../components/NumberField';
 import { useAct } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
 import { Syrup, Spirit, Pickle, Ferment, type Told, g } from './SumsKinds';
-import { sugarShare, acidOf, saltShare } from '@pause/core/harvest/preparing';
-import { View } from 'react-native';
 import { styles } from './sumsStyles';
-import { Heading, Strong, Small, ChipRow, Chip } from '../../components';
-import { QuantityField } from '../../components/NumberField';
 
 /** The sums of a kitchen, for what is being made: by weight inside, in the units that it is told in. */
 

@@ -1,21 +1,19 @@
-import { amountWords } from '../../text/pantry';
-import type { BatchFigures } from '@pause/core/pantry';
+import { View } from 'react-native';
 import {
-  sugarShare,
   sugarFor,
   SUGAR_KEEPS,
   tincture,
   KEEPS_FROM_STRENGTH,
   mostWaterFor,
   PICKLE_ACID,
-  saltShare,
   saltFor,
   FERMENT_SALT,
 } from '@pause/core/harvest/preparing';
-import { View } from 'react-native';
-import { styles } from './sumsStyles';
+import type { BatchFigures } from '@pause/core/pantry';
 import { Heading, Body, Strong, ChipRow, Chip, Small } from '../../components';
 import { QuantityField, NumberField } from '../../components/NumberField';
+import { amountWords } from '../../text/pantry';
+import { styles } from './sumsStyles';
 
 /** Sums of syrup, spirit, pickle and ferment. */
 

@@ -1,5 +1,8 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { usePantry, type TastePage as Page } from '../../notebook/pantry';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { TasteFields, Sign } from '@pause/core/pantry';
+import { tasteState } from '@pause/core/pantry/tasting';
 import {
   Screen,
   Loading,
@@ -13,19 +16,16 @@ import {
   Heading,
   Field,
 } from '../../components';
+import { now } from '../../notebook/add';
+import { usePantry, type TastePage as Page } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
-import { useToday } from '../../notebook/useFinds';
-import { useState } from 'react';
-import { tasteState } from '@pause/core/pantry/tasting';
-import type { TasteFields, Sign } from '@pause/core/pantry';
 import { tellOf } from '../../notebook/tell';
-import { now } from '../../notebook/added';
-import { View } from 'react-native';
+import { useToday } from '../../notebook/useFinds';
 import { momentWords } from '../../text/days';
 import { CommonName } from '../../text/names';
-import { styles } from './tasteStyles';
 import { SIGN } from '../../text/pantry';
 import { ToCautions, Helped } from './TasteParts';
+import { styles } from './tasteStyles';
 
 /** A first taste that is going on, or how it went. */
 export function TastePage() {

@@ -1,13 +1,13 @@
-import { useAct } from '../../notebook/store';
-import { useEaters } from '../../notebook/usePlaces';
-import { guide } from '../../deciding/guide';
-import { Small, Heading, ChipRow, Chip, Field } from '../../components';
-import { View } from 'react-native';
-import { styles } from './tasteStyles';
-import { cautionFor, CommonName } from '../../text/names';
-import type { TasteFields } from '@pause/core/pantry';
 import { useState } from 'react';
+import { View } from 'react-native';
+import type { TasteFields } from '@pause/core/pantry';
+import { Small, Heading, ChipRow, Chip, Field } from '../../components';
+import { guide } from '../../deciding/guide';
+import { useAct } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
+import { useEaters } from '../../notebook/usePlaces';
+import { cautionFor, CommonName } from '../../text/names';
+import { styles } from './tasteStyles';
 
 /** What followed on a first taste. */
 

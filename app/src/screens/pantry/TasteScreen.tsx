@@ -16,7 +16,7 @@ import {
   Strong,
   Title,
 } from '../../components';
-import { now } from '../../notebook/added';
+import { now } from '../../notebook/add';
 import { begin, isThere, madeOf, usePantry, type Pantry } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useAct, useApp } from '../../notebook/store';
@@ -24,7 +24,7 @@ import { useToday } from '../../notebook/useFinds';
 import { useEaters } from '../../notebook/usePlaces';
 import { CommonName, partName } from '../../text/names';
 import { tasteRefusalWords } from '../../text/pantry';
-import { namesOf } from './Portion';
+import { namesOf } from './portionKinds';
 
 /**
  * The first time: one grown person, one new thing, a small amount, made ready as it has to be; and then a day

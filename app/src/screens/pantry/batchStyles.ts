@@ -1,6 +1,6 @@
-import { numberWord } from '../../text/names';
 import { StyleSheet } from 'react-native';
 import { space, colour, corner } from '../../components';
+import { numberWord } from '../../text/names';
 
 /** How a batch looks. */
 

@@ -1,10 +1,10 @@
-import { type Pantry, wholeGrams, leftOfHarvest, isThere, leftIn } from '../../notebook/pantry';
-import type { Choice } from './Choose';
-import { strayCause } from '@pause/core/pantry/recall';
-import { CommonName } from '../../text/names';
-import { isoDayName } from '../../text/places';
-import { amountWords, METHOD } from '../../text/pantry';
 import type { BatchFields } from '@pause/core/pantry';
+import { strayCause } from '@pause/core/pantry/recall';
+import { type Pantry, wholeGrams, leftOfHarvest, isThere, leftIn } from '../../notebook/pantry';
+import { CommonName } from '../../text/names';
+import { amountWords, METHOD } from '../../text/pantry';
+import { isoDayName } from '../../text/places';
+import type { Choice } from './Choose';
 
 /** What a batch can be made of. */
 

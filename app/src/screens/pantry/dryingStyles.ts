@@ -1,8 +1,9 @@
 import { StyleSheet } from 'react-native';
 import { space } from '../../components';
-import { HEIGHT } from './DryingSeries';
 
 /** How drying looks. */
+
+export const HEIGHT = 150;
 
 export const styles = StyleSheet.create({
   block: { gap: space.s },

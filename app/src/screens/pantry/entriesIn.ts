@@ -1,9 +1,10 @@
 import { type Entry, type FindRecord, type PageRecord, applyEntry, sameValue } from '@pause/core';
-import type { Thunk } from '../../notebook/store';
 import { readOccurrences, TABLE_COLUMNS, type ReadFind, readTable } from '@pause/core/formats/logbook';
 import { guide } from '../../deciding/guide';
+import { now } from '../../notebook/add';
+import { newId } from '../../notebook/open';
 import { recordOf } from '../../notebook/recalls';
-import { newId, now } from '../../notebook/added';
+import type { Thunk } from '../../notebook/store';
 
 /** The entries in a file. */
 

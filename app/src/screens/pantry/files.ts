@@ -1,12 +1,12 @@
-import type { Thunk } from '../../notebook/store';
 import type { FindRecord } from '@pause/core';
-import { recordOf } from '../../notebook/recalls';
-import { memberName } from '../../text/people';
-import { saveFile, chooseFile } from '../../lib/files';
 import { exportOf, toTable, tableOf, toDarwinCore, occurrencesOf } from '@pause/core/formats/logbook';
 import { guide } from '../../deciding/guide';
+import { saveFile, chooseFile } from '../../lib/files';
+import { add } from '../../notebook/add';
+import { recordOf } from '../../notebook/recalls';
+import type { Thunk } from '../../notebook/store';
+import { memberName } from '../../text/people';
 import { entriesIn, AT_ONCE, MOST_TOLD } from './entriesIn';
-import { add } from '../../notebook/added';
 
 /** The whole logbook out of this device and into it, in open formats. */
 
@@ -58,7 +58,7 @@ export function loadLogbook(): Thunk<Promise<readonly string[]>> {
     }
     const [{ layPages }, { loadList }] = await Promise.all([
       import('../../notebook/outside'),
-      import('../../notebook/added'),
+      import('../../notebook/open'),
     ]);
     await dispatch(layPages());
     await dispatch(loadList());

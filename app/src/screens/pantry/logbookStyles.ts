@@ -1,8 +1,9 @@
 import { StyleSheet } from 'react-native';
 import { space, typeSize } from '../../components';
-import { HEIGHT } from './LogbookMonths';
 
 /** How the logbook looks. */
+
+export const HEIGHT = 130;
 
 export const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },

@@ -1,12 +1,12 @@
-import type { Group } from '../../notebook/api';
-import { type Outcome, changeRole, takeOut } from './account';
-import { useAct } from '../../notebook/store';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { styles } from './groupStyles';
 import { Heading, Line, Rule, Button, Strong, Small, ChipRow, Chip } from '../../components';
+import type { Group } from '../../notebook/api';
+import { useAct } from '../../notebook/store';
 import { ROLE, ROLE_MEANS } from '../../text/groups';
+import { type Outcome, changeRole, takeOut } from './account';
+import { styles } from './groupStyles';
 
 /** The members of a group. */
 

@@ -1,19 +1,17 @@
-import { guide } from '../../deciding/guide';
-import { type FieldsOf, type PageRecord, fieldHistory, type TaxonId } from '@pause/core';
-import type { Group } from '../../notebook/api';
-import { useAct, useApp } from '../../notebook/store';
-import { useState, useEffect } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
+import type { FieldsOf } from '@pause/core';
+import { Heading, Field, Button, Body, Chip } from '../../components';
+import { guide } from '../../deciding/guide';
+import type { Group } from '../../notebook/api';
+import { useAct } from '../../notebook/store';
+import { School, Chosen } from './GroupChosen';
 import { styles } from './groupStyles';
-import { Heading, Field, Button, Body, Small, Chip, Strong, ChipRow } from '../../components';
-import { FIELD } from '../../text/groups';
-import { memberName } from '../../text/people';
-import { dayWords } from '../../text/days';
-import { commonName, CommonName } from '../../text/names';
 
 /** The rules of a group. */
 
 const WANTED = guide.taxa.filter(({ taxon }) => taxon.parts.length > 0).map(({ id }) => id);
+
 const OFTEN_PROTECTED = guide.taxa.filter(({ taxon }) => taxon.protection === 'often').map(({ id }) => id);
 type Change = { readonly [F in keyof FieldsOf<'group'>]?: FieldsOf<'group'>[F] | undefined };
 
@@ -44,57 +42,6 @@ export function Name({ group }: { readonly group: Group }) {
       ) : null}
     </View>
   );
-}
-
-const MOST_SHOWN = 8;
-
-/** Who agreed on what, and when: what was told before stays visible. */
-export function Agreed({ group }: { readonly group: Group }) {
-  const act = useAct();
-  const page = useApp((state) => state.pages.all[group.id]);
-  useEffect(() => {
-    void import('../../notebook/outside').then(({ layPages }) => act(layPages([group.id])));
-  }, [act, group.id]);
-  const told = [...(page?.told ?? [])].reverse();
-  if (!page || told.length === 0) return null;
-  return (
-    <View style={styles.block}>
-      <Heading>How it came about</Heading>
-      <View role="list" aria-label="How it came about" style={styles.block}>
-        {told.slice(0, MOST_SHOWN).map((one) => (
-          <View key={one.id} role="listitem">
-            <Body>
-              {FIELD[one.field as keyof typeof FIELD]}: {saidOf(one.value)}
-            </Body>
-            <Small soft>
-              {memberName(group, one.by)}, {dayWords(new Date(one.at), new Date())}
-              {stands(page, one) ? '' : '; something else was recorded since'}
-            </Small>
-          </View>
-        ))}
-      </View>
-    </View>
-  );
-}
-
-const stands = (page: PageRecord, { id, field }: { readonly id: string; readonly field: string }) =>
-  fieldHistory(page, field)[0]?.id === id;
-
-export type Rule = FieldsOf<'group'>[keyof FieldsOf<'group'>];
-
-function saidOf(told: unknown): string {
-  const value = told as Rule | null;
-  if (value === null) return 'as the guide has it';
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (Array.isArray(value))
-    return value.length === 0
-      ? 'none'
-      : value.map((one) => (guide.taxon(one) ? commonName(one as TaxonId) : one)).join(', ');
-  return typeof value === 'object'
-    ? Object.entries(value)
-        .map(([grade, more]) => `${more} more for what is ${grade}`)
-        .join(', ')
-    : String(value);
 }
 
 /** The schools on which people differ, each with its reason; a keeper chooses. */
@@ -240,81 +187,6 @@ export function Rules({ group }: { readonly group: Group }) {
         may={may}
         onChange={(protectedTaxa) => set({ protectedTaxa })}
       />
-    </View>
-  );
-}
-
-function School({
-  title,
-  why,
-  children,
-}: {
-  readonly title: string;
-  readonly why: string;
-  readonly children: React.ReactNode;
-}) {
-  return (
-    <View style={styles.rule}>
-      <Strong>{title}</Strong>
-      <Small soft>{why}</Small>
-      <ChipRow label={title}>{children}</ChipRow>
-    </View>
-  );
-}
-
-/** Taxa chosen one by one out of those of the guide that are wanted. */
-function Chosen({
-  title,
-  why,
-  chosen,
-  taxa,
-  may,
-  onChange,
-}: {
-  readonly title: string;
-  readonly why: string;
-  readonly chosen: readonly TaxonId[];
-  readonly taxa: readonly TaxonId[];
-  readonly may: boolean;
-  readonly onChange: (taxa: TaxonId[] | undefined) => void;
-}) {
-  const [all, setAll] = useState(false);
-  const sorted = [...taxa].sort((a, b) => commonName(a).localeCompare(commonName(b)));
-  const shown = all ? sorted : sorted.filter((id) => chosen.includes(id));
-  const toggled = (id: TaxonId) =>
-    chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
-  return (
-    <View style={styles.rule}>
-      <Strong>{title}</Strong>
-      <Small soft>{why}</Small>
-      {shown.length > 0 ? (
-        <ChipRow label={title}>
-          {shown.map((id) => (
-            <Chip
-              key={id}
-              kind="checkbox"
-              label={CommonName(id)}
-              chosen={chosen.includes(id)}
-              disabled={!may}
-              onPress={() => {
-                const next = toggled(id);
-                onChange(next.length > 0 ? next : undefined);
-              }}
-            />
-          ))}
-        </ChipRow>
-      ) : (
-        <Body>None.</Body>
-      )}
-      {may ? (
-        <Button
-          label={all ? 'Show only what is chosen' : 'Choose'}
-          aria-label={`${all ? 'Show only what is chosen' : 'Choose'}: ${title}`}
-          tone="plain"
-          style={styles.start}
-          onPress={() => setAll(!all)}
-        />
-      ) : null}
     </View>
   );
 }

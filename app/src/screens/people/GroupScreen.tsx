@@ -1,14 +1,15 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useWide, Screen, Body, Notice, Small, Title, SmallStrong } from '../../components';
 import { useState } from 'react';
-import { useApp } from '../../notebook/store';
-import type { Outcome } from './account';
 import { View } from 'react-native';
+import { useWide, Screen, Body, Notice, Small, Title, SmallStrong } from '../../components';
+import { useApp } from '../../notebook/store';
 import { ROLE } from '../../text/groups';
-import { styles } from './groupStyles';
+import type { Outcome } from './account';
+import { Agreed } from './GroupAgreed';
 import { Members } from './GroupMembers';
+import { Name, Rules } from './GroupRules';
+import { styles } from './groupStyles';
 import { Invitations } from './Invitations';
-import { Name, Rules, Agreed } from './GroupRules';
 
 /** A group: who belongs to it, and the rules by which it decides. */
 export function GroupScreen() {

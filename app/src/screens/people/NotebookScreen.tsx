@@ -1,14 +1,14 @@
-import { useWide, Screen, Title, Body, Button, Heading, Rule, Strong, Small, Field } from '../../components';
-import { View, Pressable } from 'react-native';
-import { styles } from './notebookStyles';
-import { Sending } from './NotebookSending';
-import { Account } from './Account';
 import { useRouter, Link } from 'expo-router';
-import { useApp, useAct } from '../../notebook/store';
 import { useState } from 'react';
-import { newId } from '../../notebook/added';
-import { beginGroup } from './account';
+import { View, Pressable } from 'react-native';
+import { useWide, Screen, Title, Body, Button, Heading, Rule, Strong, Small, Field } from '../../components';
+import { newId } from '../../notebook/open';
+import { useApp, useAct } from '../../notebook/store';
 import { ROLE } from '../../text/groups';
+import { Account } from './Account';
+import { beginGroup } from './account';
+import { Sending } from './NotebookSending';
+import { styles } from './notebookStyles';
 
 /** Whose notebook this is, what went and what waits, and with whom it is shared. */
 export function NotebookScreen() {

@@ -1,12 +1,12 @@
-import { useAct, useApp } from '../../notebook/store';
-import { CommonName } from '../../text/names';
-import { type Entry, findsOf, entriesOf } from '@pause/core';
 import { View } from 'react-native';
-import { styles } from './notebookStyles';
+import { type Entry, findsOf, entriesOf } from '@pause/core';
 import { Heading, Body, Rule, Strong, Small, Button } from '../../components';
+import { syncAll } from '../../notebook/open';
+import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
 import { KIND } from '../../text/groups';
-import { syncAll } from '../../notebook/added';
+import { CommonName } from '../../text/names';
+import { styles } from './notebookStyles';
 
 /** What waits to be sent. */
 

@@ -1,6 +1,6 @@
-import { loadList, syncAll } from '../../notebook/added';
 import { Refused, type Api } from '../../notebook/api';
 import { emptyDevice } from '../../notebook/empty';
+import { loadList, syncAll } from '../../notebook/open';
 import { me } from '../../notebook/slices';
 import type { Thunk } from '../../notebook/store';
 

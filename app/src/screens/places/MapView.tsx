@@ -1,3 +1,11 @@
+import { geoMercator, geoPath } from 'd3-geo';
+import type { Geometry as GeoGeometry } from 'geojson';
+import { useState, useMemo } from 'react';
+import { type GestureResponderEvent, View, Pressable, StyleSheet } from 'react-native';
+import Svg, { G, Path, Text } from 'react-native-svg';
+import type { MapData } from '@pause/core/formats/files';
+import { positionsOf, middleOf } from '@pause/core/notebook/page/shape';
+import { TARGET, colour, stroke, font, Small, Button, space } from '../../components';
 import {
   type MapViewProps,
   flatPositions,
@@ -14,17 +22,8 @@ import {
   Draft,
   Mark,
 } from './mapParts';
-import { useState, useMemo } from 'react';
-import { useZoom } from './useZoom';
-import type { Geometry as GeoGeometry } from 'geojson';
-import { positionsOf, middleOf } from '@pause/core/notebook/page/shape';
-import { geoMercator, geoPath } from 'd3-geo';
-import type { MapData } from '@pause/core/formats/files';
 import { spread } from './spread';
-import { TARGET, colour, stroke, font, Small, Button, space } from '../../components';
-import { type GestureResponderEvent, View, Pressable, StyleSheet } from 'react-native';
-import Svg from 'react-native-svg';
-import { G, Path, Text } from 'react-native-svg';
+import { useZoom } from './useZoom';
 
 /** Places by their numbers in the list, on a map of one's own, drawn here without a connection. */
 export function MapView({ places, data, chosen, onChoose, height, drawing }: MapViewProps) {

@@ -1,17 +1,17 @@
-import { type Place, useDay } from '../../notebook/usePlaces';
-import { useAct, useApp } from '../../notebook/store';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { Geometry } from '@pause/core/notebook/page';
 import { View } from 'react-native';
-import { styles } from './placesStyles';
-import { Heading, Field, Button, Small, SmallStrong, ChipRow, Chip, Body } from '../../components';
-import { DrawShape } from './DrawShape';
-import { whereIStand } from './whereIStand';
-import { shapeWords } from '../../text/places';
-import { type ShownMap, loadMap, forgetMap } from './map';
-import { loadPlaces, savePlaces } from './files';
 import { isoOf } from '@pause/core/lib/day';
+import type { Geometry } from '@pause/core/notebook/page';
+import { Heading, Field, Button, Small, SmallStrong, ChipRow, Chip, Body } from '../../components';
+import { useAct, useApp } from '../../notebook/store';
+import { type Place, useDay } from '../../notebook/usePlaces';
+import { shapeWords } from '../../text/places';
+import { DrawShape } from './DrawShape';
+import { loadPlaces, savePlaces } from './files';
+import { type ShownMap, loadMap, forgetMap } from './map';
+import { styles } from './placesStyles';
+import { whereIStand } from './whereIStand';
 
 /** A new place, by hand or from a file. */
 

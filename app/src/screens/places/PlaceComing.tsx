@@ -1,18 +1,18 @@
-import { type Place, useDay } from '../../notebook/usePlaces';
-import { pickingAt } from '@pause/core/outings';
+import { useState, useMemo } from 'react';
 import { View } from 'react-native';
-import { styles } from './placeStyles';
+import { pickingAt } from '@pause/core/outings';
 import { Heading, Strong, Body, Small, Loading, Rule, SmallStrong, Button } from '../../components';
+import { guide } from '../../deciding/guide';
+import { useApp } from '../../notebook/store';
+import { type Place, useDay } from '../../notebook/usePlaces';
+import { CommonName, upper, lowerFirst, stageName } from '../../text/names';
+import { memberName } from '../../text/people';
 import { pickingWords, isoDayName, WHEN, whyWords } from '../../text/places';
+import { LookAgain } from './LookAgain';
+import { LookingBack } from './LookingBack';
+import { styles } from './placeStyles';
 import { useAhead } from './useAhead';
 import { WindowAxis, WindowBar, windowWords } from './WindowBar';
-import { CommonName, upper, lowerFirst, stageName } from '../../text/names';
-import { guide } from '../../deciding/guide';
-import { LookAgain } from './LookAgain';
-import { useApp } from '../../notebook/store';
-import { useState, useMemo } from 'react';
-import { memberName } from '../../text/people';
-import { LookingBack } from './LookingBack';
 
 /** What is coming at a place, was seen there, and may be taken. */
 

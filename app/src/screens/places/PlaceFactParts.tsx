@@ -1,15 +1,15 @@
-import type { FieldsOf } from '@pause/core';
-import { type Told, toggled } from '../../notebook/tell';
-import { View } from 'react-native';
-import { styles } from './placeFactStyles';
-import { SmallStrong, ChipRow, Chip, Button, Small, Field } from '../../components';
-import { type Place, usePlaces, useDay } from '../../notebook/usePlaces';
 import { useState } from 'react';
-import { DrawShape } from './DrawShape';
-import { shapeWords } from '../../text/places';
-import { readNumber } from '@pause/core/lib/typed';
-import { DayLine, Line } from './Line';
+import { View } from 'react-native';
+import type { FieldsOf } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
+import { readNumber } from '@pause/core/lib/typed';
+import { SmallStrong, ChipRow, Chip, Button, Small, Field } from '../../components';
+import { type Told, toggled } from '../../notebook/tell';
+import { type Place, usePlaces, useDay } from '../../notebook/usePlaces';
+import { shapeWords } from '../../text/places';
+import { DrawShape } from './DrawShape';
+import { DayLine, Line } from './Line';
+import { styles } from './placeFactStyles';
 
 /** The single facts of a place. */
 

@@ -1,6 +1,14 @@
-import type { Place } from '../../notebook/usePlaces';
-import { useAct, useApp } from '../../notebook/store';
 import { useState } from 'react';
+import { View } from 'react-native';
+import { fieldHistory } from '@pause/core';
+import { Heading, Body, Button, Chip, Small } from '../../components';
+import { useAct, useApp } from '../../notebook/store';
+import { tellOf } from '../../notebook/tell';
+import type { Place } from '../../notebook/usePlaces';
+import { memberName } from '../../text/people';
+import { MOISTURE, SOIL, HABITAT, TREE, SPOIL, HAZARD, ASPECT, SHADE, PICKING } from '../../text/places';
+import { Allowances } from './Allowances';
+import { Line } from './Line';
 import {
   type TellMade,
   type Tell,
@@ -14,15 +22,7 @@ import {
   Source,
   ChipGroup,
 } from './PlaceFactParts';
-import { tellOf } from '../../notebook/tell';
-import { MOISTURE, SOIL, HABITAT, TREE, SPOIL, HAZARD, ASPECT, SHADE, PICKING } from '../../text/places';
-import { View } from 'react-native';
 import { styles } from './placeFactStyles';
-import { Heading, Body, Button, Chip, Small } from '../../components';
-import { fieldHistory } from '@pause/core';
-import { Line } from './Line';
-import { Allowances } from './Allowances';
-import { memberName } from '../../text/people';
 
 /** What is known of a place; told in a few taps, and changed by whoever knows better. */
 export function PlaceFacts({ place }: { readonly place: Place }) {

@@ -1,20 +1,20 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
-import { Screen, Loading, Notice, useWide, Small, Title, Body, Strong, Button } from '../../components';
-import { isoOf } from '@pause/core/lib/day';
 import { useState } from 'react';
-import { useApp } from '../../notebook/store';
-import { dangerousAt } from '@pause/core/outings';
-import { guide } from '../../deciding/guide';
 import { View } from 'react-native';
-import { siteWords } from '../../text/places';
-import { memberName } from '../../text/people';
-import { styles } from './placeStyles';
+import { isoOf } from '@pause/core/lib/day';
+import { dangerousAt } from '@pause/core/outings';
+import { Screen, Loading, Notice, useWide, Small, Title, Body, Strong, Button } from '../../components';
+import { guide } from '../../deciding/guide';
+import { useApp } from '../../notebook/store';
+import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
 import { upper, commonName } from '../../text/names';
+import { memberName } from '../../text/people';
+import { siteWords } from '../../text/places';
 import { few } from '../../text/reasons';
-import { Sight } from './Sight';
 import { Coming, Seen, May } from './PlaceComing';
 import { PlaceFacts } from './PlaceFacts';
+import { styles } from './placeStyles';
+import { Sight } from './Sight';
 
 /** A place: what it allows, what comes when, what was seen there, and what is known of it. */
 export function PlaceScreen() {
@@ -104,4 +104,3 @@ function OnePlace({ place, places }: { readonly place: Place; readonly places: r
     </>
   );
 }
-

@@ -1,4 +1,8 @@
-import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
+import { Link } from 'expo-router';
+import { useState } from 'react';
+import { View, Pressable } from 'react-native';
+import { isoOf } from '@pause/core/lib/day';
+import { dangerousAt } from '@pause/core/outings';
 import {
   useWide,
   Screen,
@@ -11,20 +15,16 @@ import {
   Strong,
   SmallStrong,
 } from '../../components';
-import { useMap } from './map';
-import { useState } from 'react';
-import { styles } from './placesStyles';
-import { View, Pressable } from 'react-native';
-import { MapView } from './MapView';
-import { siteWords, mayWords } from '../../text/places';
-import { NewPlace, Files } from './NewPlace';
-import { useApp } from '../../notebook/store';
-import { dangerousAt } from '@pause/core/outings';
 import { guide } from '../../deciding/guide';
-import { isoOf } from '@pause/core/lib/day';
-import { Link } from 'expo-router';
-import { few } from '../../text/reasons';
+import { useApp } from '../../notebook/store';
+import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
 import { commonName } from '../../text/names';
+import { siteWords, mayWords } from '../../text/places';
+import { few } from '../../text/reasons';
+import { useMap } from './map';
+import { MapView } from './MapView';
+import { NewPlace, Files } from './NewPlace';
+import { styles } from './placesStyles';
 
 /** All places, as a list and on the map. */
 export function PlacesScreen() {

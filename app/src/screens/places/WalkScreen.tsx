@@ -1,34 +1,18 @@
-import { type FieldsOf, standing, isCollectable } from '@pause/core';
-import { type Told, tellOf, toggled } from '../../notebook/tell';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
-import { useApp, useAct } from '../../notebook/store';
-import {
-  Screen,
-  Loading,
-  Notice,
-  Small,
-  Title,
-  Button,
-  Chip,
-  Body,
-  SmallStrong,
-  ChipRow,
-} from '../../components';
-import { type Walk, styles } from './walkStyles';
 import { useState, useMemo } from 'react';
-import { isoOf, type Day, dayOf } from '@pause/core/lib/day';
-import { useAhead } from './useAhead';
 import { View } from 'react-native';
-import { isoDayName } from '../../text/places';
-import { Sheet } from './WalkSheet';
+import { standing } from '@pause/core';
+import { isoOf } from '@pause/core/lib/day';
+import { Screen, Loading, Notice, Small, Title, Button } from '../../components';
 import { saveFile } from '../../lib/files';
-import type { Ahead } from '../../deciding/season/look';
-import { guide } from '../../deciding/guide';
-import { CommonName } from '../../text/names';
-import { DayLine, TimeLine, Line } from './Line';
-
-type Tell = (make: (now: Partial<FieldsOf<'walk'>>) => Told<'walk'>) => void;
+import { useApp, useAct } from '../../notebook/store';
+import { tellOf } from '../../notebook/tell';
+import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
+import { isoDayName } from '../../text/places';
+import { useAhead } from './useAhead';
+import { type Tell, Edit } from './WalkEdit';
+import { Sheet } from './WalkSheet';
+import { type Walk, styles } from './walkStyles';
 
 /** A walk: where to, for what, and the sheet to take along. */
 export function WalkScreen() {
@@ -138,120 +122,5 @@ async function intoCalendar(
       ],
       new Date(),
     ),
-  );
-}
-
-function Edit({
-  walk,
-  on,
-  today,
-  places,
-  list,
-  tell,
-}: {
-  readonly today: Day;
-  readonly walk: Walk;
-  readonly on: string;
-  readonly places: readonly Place[];
-  readonly list: readonly Ahead[];
-  readonly tell: Tell;
-}) {
-  const chosen = walk.places ?? [];
-  const targets = walk.targets ?? [];
-  const day = dayOf(on);
-  const known = places.filter(({ withheld }) => !withheld);
-  const there = list.filter(
-    (one) => chosen.includes(one.place) && one.begins.low <= day && one.ends.high >= day,
-  );
-  const wanted = [...new Map(there.map((one) => [`${one.taxon} ${one.part}`, one])).values()].flatMap(
-    (one) => {
-      const taxon = guide.taxon(one.taxon);
-      const part = taxon && isCollectable(taxon) ? taxon.taxon.parts[one.part] : undefined;
-      return part
-        ? [{ taxon: one.taxon, part: part.part, name: `${CommonName(one.taxon)}, ${part.name}` }]
-        : [];
-    },
-  );
-  const has = (one: { taxon: string; part: string }) =>
-    targets.some(({ taxon, part }) => taxon === one.taxon && part === one.part);
-  return (
-    <View style={styles.column}>
-      <DayLine
-        label="On which day"
-        value={on}
-        today={today}
-        back={0}
-        ahead={1}
-        hint={isoDayName(on)}
-        onTell={(text) => {
-          if (text !== '') tell(() => ({ on: text }));
-        }}
-      />
-      <Group label="Where to">
-        {known.map(({ id, name }) => (
-          <Chip
-            key={id}
-            kind="checkbox"
-            label={name}
-            chosen={chosen.includes(id)}
-            onPress={() => tell((now) => ({ places: toggled(now.places, id) }))}
-          />
-        ))}
-      </Group>
-      {chosen.length > 0 ? (
-        <Group label="For what? This can be there on that day.">
-          {wanted.map(({ taxon, part, name }) => (
-            <Chip
-              key={name}
-              kind="checkbox"
-              label={name}
-              chosen={has({ taxon, part })}
-              onPress={() =>
-                tell(({ targets: now = [] }) => {
-                  const rest = now.filter((one) => !(one.taxon === taxon && one.part === part));
-                  return { targets: rest.length < now.length ? rest : [...now, { taxon, part }] };
-                })
-              }
-            />
-          ))}
-        </Group>
-      ) : null}
-      {chosen.length > 0 && wanted.length === 0 ? (
-        <Body>Nothing that was seen at these places is about on that day.</Body>
-      ) : null}
-      <Group label="Who goes along">
-        <Chip
-          kind="checkbox"
-          label="A child"
-          chosen={walk.child === true}
-          onPress={() => tell((now) => ({ child: now.child !== true }))}
-        />
-      </Group>
-      <TimeLine
-        label="When do you set out?"
-        value={walk.from ?? ''}
-        onTell={(text) => tell(() => ({ from: text === '' ? null : text }))}
-      />
-      <TimeLine
-        label="Back by"
-        value={walk.backBy ?? ''}
-        onTell={(text) => tell(() => ({ backBy: text === '' ? null : text }))}
-      />
-      <Line
-        label="Who knows where you are?"
-        value={walk.contact ?? ''}
-        placeholder="A name, a number"
-        onTell={(text) => tell(() => ({ contact: text === '' ? null : text }))}
-      />
-    </View>
-  );
-}
-
-function Group({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
-  return (
-    <View style={styles.field}>
-      <SmallStrong>{label}</SmallStrong>
-      <ChipRow label={label}>{children}</ChipRow>
-    </View>
   );
 }

@@ -1,37 +1,21 @@
-import type { CompiledTaxon, AskedPlan, Case } from '@pause/core';
-import { type Thunk, useAct } from '../../notebook/store';
-import { guide } from '../../deciding/guide';
-import { type Walk, styles } from './walkStyles';
-import type { Place } from '../../notebook/usePlaces';
-import { useWide, Body, Strong, Heading, Rule, Small, SmallStrong } from '../../components';
-import { monthOf, dayOf } from '@pause/core/lib/day';
 import { useMemo, useState, useEffect } from 'react';
-import {
-  orderOfPlaces,
-  legs,
-  daylight,
-  kitFor,
-  lookalikesToExpect,
-  dangerousAt,
-  pickingAt,
-  groundOf,
-  type KitItem,
-} from '@pause/core/outings';
-import { middleOf } from '@pause/core/notebook/page/shape';
 import { View } from 'react-native';
-import { CommonName, timeWords, lowerFirst, commonName, upper } from '../../text/names';
+import type { AskedPlan, Case } from '@pause/core';
+import { monthOf, dayOf } from '@pause/core/lib/day';
+import { middleOf } from '@pause/core/notebook/page/shape';
+import { orderOfPlaces, legs, daylight, kitFor, lookalikesToExpect } from '@pause/core/outings';
+import { useWide, Body, Strong, Heading, Rule, Small } from '../../components';
+import { guide } from '../../deciding/guide';
+import { type Thunk, useAct } from '../../notebook/store';
+import type { Place } from '../../notebook/usePlaces';
+import { CommonName, timeWords, lowerFirst, commonName } from '../../text/names';
 import { few } from '../../text/reasons';
-import { pickingWords, siteWords, metres, HAZARD } from '../../text/places';
-import { KIT, kitReason } from '../../text/kit';
+import { type Target, Stop, Kit } from './WalkStop';
+import { type Walk, styles } from './walkStyles';
 
 /** The sheet of a walk. */
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
-
-interface Target {
-  readonly taxon: CompiledTaxon;
-  readonly part: CompiledTaxon['taxon']['parts'][number];
-}
 
 /** The checks of each target from nothing on, as they will be asked out there. */
 function plansOf(targets: readonly Target[], month: number): Thunk<Promise<ReadonlyMap<string, AskedPlan>>> {
@@ -195,85 +179,5 @@ export function Sheet({
         </View>
       </View>
     </>
-  );
-}
-
-function Stop({
-  number,
-  place,
-  on,
-  targets,
-  minutes,
-}: {
-  readonly number: number;
-  readonly place: Place;
-  readonly on: string;
-  readonly targets: readonly Target[];
-  readonly minutes: ReturnType<typeof legs>[number] | undefined;
-}) {
-  const { fields } = place;
-  const dangers = dangerousAt(place.page.sightings, guide);
-  const seen = new Set(place.page.sightings.filter(({ what }) => what === 'seen').map(({ taxon }) => taxon));
-  const here = targets.filter(({ taxon }) => seen.has(taxon.id));
-  const said = [
-    ...new Set(
-      here
-        .flatMap(({ taxon, part }) => {
-          const { permission, reasons } = pickingAt(fields, taxon.id, part.part, on);
-          return reasons.length > 0
-            ? reasons.map(pickingWords)
-            : [permission === 'allowed' ? 'Picking is allowed, as far as you know.' : ''];
-        })
-        .filter(Boolean),
-    ),
-  ];
-  const { digging } = groundOf(fields);
-  return (
-    <View role="listitem" style={styles.stop}>
-      <Strong>
-        {number}. {place.name}
-      </Strong>
-      <Small soft>
-        {[
-          siteWords(fields),
-          minutes && `${metres(minutes.metres)} from the last one, about ${minutes.minutes} minutes`,
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </Small>
-      {here.length > 0 ? (
-        <Body>
-          {upper(here.map(({ taxon, part }) => `${commonName(taxon.id)}, ${part.name}`).join('; '))}.
-        </Body>
-      ) : null}
-      {said.map((line) => (
-        <Small key={line}>{line}</Small>
-      ))}
-      {here.some(({ part }) => part.part === 'root') ? (
-        <Small>
-          {digging === 'never'
-            ? 'Do not dig here.'
-            : digging === 'hard'
-              ? 'Stony ground: digging is slow.'
-              : 'Close the ground again after digging.'}
-        </Small>
-      ) : null}
-      {dangers.length > 0 ? <SmallStrong>Dangerous here: {few(dangers.map(commonName))}</SmallStrong> : null}
-      {fields.hazards && fields.hazards.length > 0 ? (
-        <Small>Mind yourself: {fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')}</Small>
-      ) : null}
-      <Rule style={styles.under} />
-    </View>
-  );
-}
-
-function Kit({ item: { item, reason } }: { readonly item: KitItem }) {
-  return (
-    <View role="listitem" style={styles.kit}>
-      <Body>{KIT[item] ?? upper(item)}</Body>
-      <Small soft style={styles.grow}>
-        {kitReason(reason)}
-      </Small>
-    </View>
   );
 }

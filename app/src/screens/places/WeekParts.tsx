@@ -1,18 +1,18 @@
-import type { Looked, Question, Ahead } from '../../deciding/season/look';
-import { type Place, type EaterPage, useDay } from '../../notebook/usePlaces';
-import { type CompiledTaxon, standing } from '@pause/core';
+import { useRouter, Link } from 'expo-router';
 import { useState } from 'react';
 import { View, Pressable } from 'react-native';
-import { styles } from './weekStyles';
-import { Button, Small, SmallStrong, Heading, Rule, Strong } from '../../components';
-import { CommonName, lowerFirst } from '../../text/names';
-import { useAct, useApp } from '../../notebook/store';
-import { loadWeather, forgetWeather } from './weather';
-import { useRouter, Link } from 'expo-router';
+import { type CompiledTaxon, standing } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
-import { isoDayName, WHEN, whyWords } from '../../text/places';
 import { suits } from '@pause/core/outings';
 import type { When } from '@pause/core/season';
+import { Button, Small, SmallStrong, Heading, Rule, Strong } from '../../components';
+import type { Looked, Question, Ahead } from '../../deciding/season/look';
+import { useAct, useApp } from '../../notebook/store';
+import { type Place, type EaterPage, useDay } from '../../notebook/usePlaces';
+import { CommonName, lowerFirst } from '../../text/names';
+import { isoDayName, WHEN, whyWords } from '../../text/places';
+import { loadWeather, forgetWeather } from './weather';
+import { styles } from './weekStyles';
 import { type Range, WindowAxis, WindowBar, windowWords } from './WindowBar';
 
 /** The parts of a week. */

@@ -1,20 +1,20 @@
-import { usePlaces, useEaters } from '../../notebook/usePlaces';
 import { useRouter } from 'expo-router';
-import { useAhead } from './useAhead';
-import { Screen, Loading, Title, Notice, Small, Button, useWide, SmallStrong, Body } from '../../components';
 import { View } from 'react-native';
-import { isoOf } from '@pause/core/lib/day';
-import { styles } from './weekStyles';
-import { stopLooking } from '../../deciding/season/client';
-import { type WeekProps, Block, Ways, Never, Weather } from './WeekParts';
-import { useApp } from '../../notebook/store';
-import type { Range } from './WindowBar';
-import { guide } from '../../deciding/guide';
-import { suits, notWorthIt } from '@pause/core/outings';
 import { isCollectable } from '@pause/core';
+import { isoOf } from '@pause/core/lib/day';
+import { suits, notWorthIt } from '@pause/core/outings';
 import type { When } from '@pause/core/season';
+import { Screen, Loading, Title, Notice, Small, Button, useWide, SmallStrong, Body } from '../../components';
+import { guide } from '../../deciding/guide';
+import { stopLooking } from '../../deciding/season/client';
+import { useApp } from '../../notebook/store';
+import { usePlaces, useEaters } from '../../notebook/usePlaces';
 import { CommonName, lowerFirst } from '../../text/names';
 import { AllLookAgain } from './LookAgain';
+import { useAhead } from './useAhead';
+import { type WeekProps, Block, Ways, Never, Weather } from './WeekParts';
+import { styles } from './weekStyles';
+import type { Range } from './WindowBar';
 
 const WEEKDAY = new Intl.DateTimeFormat(undefined, {
   weekday: 'long',

@@ -1,10 +1,10 @@
-import type { Place } from '../../notebook/usePlaces';
-import type { MapData } from '@pause/core/formats/files';
-import type { ShapeKind } from '@pause/core/notebook/page/shape';
-import type { GeoPosition, Geometry } from '@pause/core/notebook/page';
-import { Path, G, Circle, Line, Text } from 'react-native-svg';
-import { colour, stroke, font } from '../../components';
 import type { ViewStyle } from 'react-native';
+import { Path, G, Circle, Line, Text } from 'react-native-svg';
+import type { MapData } from '@pause/core/formats/files';
+import type { GeoPosition, Geometry } from '@pause/core/notebook/page';
+import type { ShapeKind } from '@pause/core/notebook/page/shape';
+import { colour, font } from '../../components';
+import type { Place } from '../../notebook/usePlaces';
 
 /** What is drawn on a map. */
 

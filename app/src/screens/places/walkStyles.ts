@@ -1,5 +1,5 @@
-import type { FieldsOf } from '@pause/core';
 import { StyleSheet } from 'react-native';
+import type { FieldsOf } from '@pause/core';
 import { space } from '../../components';
 
 /** How a walk looks. */

@@ -1,11 +1,11 @@
+import { View } from 'react-native';
 import { type Confusion, type PairTold, rateOf } from '@pause/core/practice';
 import { useWide, Heading, Small, Strong, SmallStrong, Rule } from '../../components';
-import { View } from 'react-native';
-import { styles } from './confusionStyles';
-import { RateBar, spanWords, BarKey } from './charts';
-import { cardName, stateLabel } from '../../text/practice';
-import { CommonName, commonName, GRADE, characterName, lowerFirst } from '../../text/names';
 import { guide } from '../../deciding/guide';
+import { CommonName, commonName, GRADE, characterName, lowerFirst } from '../../text/names';
+import { cardName, stateLabel } from '../../text/practice';
+import { RateBar, spanWords, BarKey } from './charts';
+import { styles } from './confusionStyles';
 
 /** What is taken for what, as a picture. */
 

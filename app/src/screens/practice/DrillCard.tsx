@@ -1,14 +1,14 @@
-import type { Drill } from '@pause/core/practice';
-import type { Plates } from '../../components/plates/usePlates';
-import { type DrillAnswer, styles } from './drillStyles';
-import type { Sureness } from '@pause/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { HowSure } from './Sureness';
+import type { Sureness } from '@pause/core';
+import type { Drill } from '@pause/core/practice';
 import { Strong, Body, Button } from '../../components';
-import { type KindProps, Word, Drawing, Colours, Stages, Measure } from './drillKinds';
+import type { Plates } from '../../components/plates/usePlates';
 import { DrawIt } from './DrawIt';
+import { type KindProps, Word, Drawing, Colours, Stages, Measure } from './drillKinds';
 import { Differs, Among } from './drillPairs';
+import { type DrillAnswer, styles } from './drillStyles';
+import { HowSure } from './Sureness';
 
 interface DrillCardProps {
   readonly drill: Drill;

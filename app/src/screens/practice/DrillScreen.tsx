@@ -19,7 +19,7 @@ import {
 } from '../../components';
 import { useNeededPlates, type Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
-import { now } from '../../notebook/added';
+import { now } from '../../notebook/add';
 import { cardsNow, usePractice, type Practice } from '../../notebook/practice';
 import { useAct } from '../../notebook/store';
 import { cardName, TO_PRACTICE } from '../../text/practice';

@@ -1,15 +1,15 @@
-import { type Lesson, pictureOf } from './lessons';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { CompiledTaxon } from '@pause/core';
+import { Rule, Heading, Field, Button, Strong, SmallStrong } from '../../components';
+import { ChooseTaxon } from '../../components/names/ChooseTaxon';
+import { guide } from '../../deciding/guide';
+import { chooseFile } from '../../lib/files';
 import { useAct } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
-import { useState } from 'react';
-import type { CompiledTaxon } from '@pause/core';
-import { chooseFile } from '../../lib/files';
-import { guide } from '../../deciding/guide';
-import { View } from 'react-native';
-import { styles } from './lessonStyles';
-import { Rule, Heading, Field, Button, Strong, SmallStrong } from '../../components';
 import { CommonName, commonName } from '../../text/names';
-import { ChooseTaxon } from '../../components/names/ChooseTaxon';
+import { type Lesson, pictureOf } from './lessons';
+import { styles } from './lessonStyles';
 
 /** Making a lesson. */
 

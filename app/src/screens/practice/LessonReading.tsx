@@ -1,18 +1,18 @@
-import { type Lesson, saveLesson } from './lessons';
-import type { Plates } from '../../components/plates/usePlates';
-import { useApp } from '../../notebook/store';
-import { pairsOf, type LessonPairKnown, type Drawable, drawnPartings } from '@pause/core/practice';
-import { guide } from '../../deciding/guide';
 import { useMemo } from 'react';
-import { picturesBy } from './pictures';
-import { Screen, Small, Title, Body, Strong, Button, SmallStrong } from '../../components';
 import { View, Image } from 'react-native';
-import { styles } from './lessonStyles';
+import type { CompiledTaxon } from '@pause/core';
+import { pairsOf, type LessonPairKnown, type Drawable, drawnPartings } from '@pause/core/practice';
+import { Screen, Small, Title, Body, Strong, Button, SmallStrong } from '../../components';
+import { StatePicture } from '../../components/plates/StatePicture';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import type { Plates } from '../../components/plates/usePlates';
+import { guide } from '../../deciding/guide';
+import { useApp } from '../../notebook/store';
 import { CommonName, commonName, scientificName, harmLine, characterName } from '../../text/names';
 import { Making } from './LessonMaking';
-import type { CompiledTaxon } from '@pause/core';
-import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
-import { StatePicture } from '../../components/plates/StatePicture';
+import { type Lesson, saveLesson } from './lessons';
+import { styles } from './lessonStyles';
+import { picturesBy } from './pictures';
 
 /** A lesson to read. */
 

@@ -1,18 +1,18 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useOpenPages } from '../../notebook/useOpenPages';
-import { useNeededPlates, type Plates } from '../../components/plates/usePlates';
-import { useApp } from '../../notebook/store';
 import { useMemo, useState } from 'react';
-import { lessonsOf, type Lesson } from './lessons';
-import { Screen, Loading, Notice, Small, Body } from '../../components';
-import { Reading } from './LessonReading';
-import { picturesBy } from './pictures';
-import { pairsOf, pairCard, type CardId } from '@pause/core/practice';
-import { guide } from '../../deciding/guide';
-import { drillsFor, Drills } from './DrillScreen';
-import { useSitting } from './useSitting';
 import { View } from 'react-native';
+import { pairsOf, pairCard, type CardId } from '@pause/core/practice';
+import { Screen, Loading, Notice, Small, Body } from '../../components';
+import { useNeededPlates, type Plates } from '../../components/plates/usePlates';
+import { guide } from '../../deciding/guide';
+import { useApp } from '../../notebook/store';
+import { useOpenPages } from '../../notebook/useOpenPages';
+import { drillsFor, Drills } from './DrillScreen';
+import { Reading } from './LessonReading';
+import { lessonsOf, type Lesson } from './lessons';
 import { styles } from './lessonStyles';
+import { picturesBy } from './pictures';
+import { useSitting } from './useSitting';
 
 /** One lesson: read it, do it, print its cards; and for whoever keeps it, make it. */
 export function LessonScreen() {

@@ -1,13 +1,13 @@
-import { type Practice, WANTED, pairStanding } from '../../notebook/practice';
 import { useRouter } from 'expo-router';
 import { useState, useMemo } from 'react';
-import { guide } from '../../deciding/guide';
-import { pairCard, cardOf, isEarned, EARNED } from '@pause/core/practice';
 import { View } from 'react-native';
-import { styles } from './practiceStyles';
+import { pairCard, cardOf, isEarned, EARNED } from '@pause/core/practice';
 import { Heading, Small, Rule, Strong, Button } from '../../components';
+import { guide } from '../../deciding/guide';
+import { type Practice, WANTED, pairStanding } from '../../notebook/practice';
 import { upper, numberWord, CommonName, commonName, GRADE } from '../../text/names';
 import { agoWords } from '../../text/practice';
+import { styles } from './practiceStyles';
 
 /** The pairs that somebody confuses. */
 

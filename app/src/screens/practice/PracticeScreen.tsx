@@ -1,5 +1,7 @@
-import { usePractice, type Practice, tellLearner, cardsNow, aboutSoon } from '../../notebook/practice';
-import { usePlates, type Plates } from '../../components/plates/usePlates';
+import { useRouter } from 'expo-router';
+import { useState, useMemo, useEffect } from 'react';
+import { View } from 'react-native';
+import type { CardId } from '@pause/core/practice';
 import {
   Screen,
   Loading,
@@ -12,16 +14,14 @@ import {
   Title,
   Small,
 } from '../../components';
+import { usePlates, type Plates } from '../../components/plates/usePlates';
+import { usePractice, type Practice, tellLearner, cardsNow, aboutSoon } from '../../notebook/practice';
 import { useAct, useApp } from '../../notebook/store';
-import { useRouter } from 'expo-router';
-import { View } from 'react-native';
-import { styles } from './practiceStyles';
 import { upper, numberWord } from '../../text/names';
-import { Pairs } from './Pairs';
 import { LessonRows } from './LessonRows';
-import type { CardId } from '@pause/core/practice';
-import { useState, useMemo, useEffect } from 'react';
+import { Pairs } from './Pairs';
 import { picturesBy } from './pictures';
+import { styles } from './practiceStyles';
 
 /** Learning the pairs, a little at a time. */
 export function PracticeScreen() {

@@ -1,4 +1,6 @@
-import type { Plates } from '../../components/plates/usePlates';
+import { useState, useMemo } from 'react';
+import { View, Pressable } from 'react-native';
+import type { Character } from '@pause/core';
 import {
   type Encounter,
   type Drawable,
@@ -6,7 +8,6 @@ import {
   type WalkDecision,
   individualOf,
 } from '@pause/core/practice';
-import type { Character } from '@pause/core';
 import {
   useWide,
   Button,
@@ -21,7 +22,7 @@ import {
   Chip,
   Rule,
 } from '../../components';
-import { useState, useMemo } from 'react';
+import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
 import {
   characterOf,
@@ -32,10 +33,9 @@ import {
   timeWords,
   DAMAGE,
 } from '../../text/names';
-import { View, Pressable } from 'react-native';
-import { styles } from './woodStyles';
 import { DECIDED, TO_PRACTICE } from '../../text/practice';
 import { Look, Looked } from './Look';
+import { styles } from './woodStyles';
 
 /** Meeting one specimen in the wood. */
 

@@ -1,12 +1,7 @@
-import {
-  type Encounter,
-  type WalkDecision,
-  type LookedAt,
-  type Scored,
-  individualOf,
-  findOf,
-} from '@pause/core/practice';
-import type { Plates } from '../../components/plates/usePlates';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { plan, statesIn } from '@pause/core';
+import { individualOf, findOf, type LookedAt, type Encounter, type Scored } from '@pause/core/practice';
 import {
   useWide,
   Button,
@@ -20,14 +15,11 @@ import {
   Heading,
   Rule,
   SmallStrong,
-  Title,
 } from '../../components';
+import { StatePicture } from '../../components/plates/StatePicture';
+import type { Plates } from '../../components/plates/usePlates';
+import { Uprights } from '../../components/Uprights';
 import { guide } from '../../deciding/guide';
-import { resultWords, TO_PRACTICE, DECIDED, pointsWords } from '../../text/practice';
-import { useMemo, useState } from 'react';
-import { plan, statesIn } from '@pause/core';
-import { View } from 'react-native';
-import { styles } from './woodStyles';
 import {
   lowerFirst,
   CommonName,
@@ -36,21 +28,10 @@ import {
   characterName,
   timeWords,
   characterOf,
-  numberWord,
-  commonName,
 } from '../../text/names';
-import { Uprights } from '../../components/Uprights';
-import { StatePicture } from '../../components/plates/StatePicture';
-import { useRouter } from 'expo-router';
-
-/** What a walk in the wood showed. */
-
-export interface Done {
-  readonly encounter: Encounter;
-  readonly decided: WalkDecision;
-  readonly looks: readonly LookedAt[];
-  readonly scored: Scored;
-}
+import { resultWords, TO_PRACTICE, DECIDED, pointsWords } from '../../text/practice';
+import type { Done } from './WalkEnd';
+import { styles } from './woodStyles';
 
 /** What it was, and what the looks were worth. */
 export function Review({
@@ -243,84 +224,5 @@ function Told({
         <Small soft>{characterOf(telling)?.how}</Small>
       )}
     </View>
-  );
-}
-
-/** The walk as a whole. */
-export function WalkEnd({
-  done,
-  seed,
-  gentle,
-  onAgain,
-}: {
-  readonly done: readonly Done[];
-  readonly seed: number;
-  readonly gentle: boolean;
-  readonly onAgain: () => void;
-}) {
-  const router = useRouter();
-  const [copied, setCopied] = useState(false);
-  const points = done.reduce((sum, { scored }) => sum + scored.points, 0);
-  const dangerous = done.filter(
-    ({ scored, decided }) => decided === 'collect' && scored.risked !== 'none',
-  ).length;
-  const address = `${window.location.origin}/practice/wood?seed=${seed}`;
-  return (
-    <Screen>
-      <View>
-        <Small soft>Practice wood</Small>
-        <Title>
-          {gentle
-            ? 'Well looked'
-            : dangerous === 0
-              ? 'Nothing dangerous taken'
-              : dangerous === 1
-                ? 'One that was not safe to take'
-                : `${numberWord(dangerous)} that were not safe to take`}
-        </Title>
-        {gentle ? (
-          <Body>Whatever you find outdoors, show it to an adult before anybody picks it.</Body>
-        ) : (
-          <Body>{pointsWords(points)} points. One dangerous find taken outweighs many left for nothing.</Body>
-        )}
-      </View>
-      <View role="list" aria-label="Finds of this walk">
-        <Rule />
-        {done.map(({ encounter, decided, scored }, index) => (
-          <View key={index} role="listitem">
-            <View style={styles.row}>
-              <View style={styles.grow}>
-                <Strong>{CommonName(encounter.specimen.taxon)}</Strong>
-                <Small soft>
-                  {encounter.specimen.taxon === encounter.target.id
-                    ? 'as you hoped'
-                    : `not ${commonName(encounter.target.id)}`}{' '}
-                  · {lowerFirst(DECIDED[decided])}
-                  {scored.misread.length > 0
-                    ? ` · ${scored.misread.map((id) => lowerFirst(characterName(id))).join(', ')} misread`
-                    : ''}
-                </Small>
-              </View>
-              {gentle ? null : <SmallStrong>{pointsWords(scored.points)}</SmallStrong>}
-            </View>
-            <Rule />
-          </View>
-        ))}
-      </View>
-      <Button label="Another walk" onPress={onAgain} />
-      <Button label="To practice" tone="outline" onPress={() => router.replace('/practice')} />
-      <Button
-        label={copied ? 'Copied' : 'Copy the address of this walk'}
-        tone="plain"
-        style={styles.start}
-        onPress={() => {
-          void navigator.clipboard.writeText(address).then(
-            () => setCopied(true),
-            () => undefined,
-          );
-        }}
-      />
-      <Small soft>Whoever opens it meets the same five finds.</Small>
-    </Screen>
   );
 }

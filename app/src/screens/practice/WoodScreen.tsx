@@ -1,10 +1,6 @@
-import { usePractice, type Practice } from '../../notebook/practice';
-import { useNeededPlates, type Plates } from '../../components/plates/usePlates';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Screen, Loading, Notice } from '../../components';
-import { useAct } from '../../notebook/store';
 import { useState, useMemo } from 'react';
-import { now } from '../../notebook/added';
+import type { StateId } from '@pause/core';
 import {
   walkOf,
   type Encounter,
@@ -14,12 +10,17 @@ import {
   type Scored,
   type PracticeFind,
 } from '@pause/core/practice';
+import { Screen, Loading, Notice } from '../../components';
+import { useNeededPlates, type Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
-import { type Done, Review, WalkEnd } from './WoodReview';
-import { useSitting } from './useSitting';
+import { now } from '../../notebook/add';
+import { usePractice, type Practice } from '../../notebook/practice';
+import { useAct } from '../../notebook/store';
 import { picturesBy } from './pictures';
+import { useSitting } from './useSitting';
+import { type Done, WalkEnd } from './WalkEnd';
 import { Meeting } from './WoodMeeting';
-import type { StateId } from '@pause/core';
+import { Review } from './WoodReview';
 
 const FINDS = 5;
 

@@ -1,8 +1,12 @@
-import { type Drill, individualOf } from '@pause/core/practice';
-import type { Plates } from '../../components/plates/usePlates';
+import { useState, useMemo } from 'react';
+import { View, Pressable } from 'react-native';
 import type { Sureness, StageId } from '@pause/core';
-import { type DrillAnswer, styles } from './drillStyles';
+import { type Drill, individualOf } from '@pause/core/practice';
 import { Question, Small, SmallStrong, ChipRow, Chip } from '../../components';
+import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
+import { TaxonDrawing, PlateDrawing } from '../../components/plates/TaxonDrawing';
+import type { Plates } from '../../components/plates/usePlates';
+import { guide } from '../../deciding/guide';
 import {
   characterName,
   lowerFirst,
@@ -12,14 +16,10 @@ import {
   stageName,
   lengthWords,
 } from '../../text/names';
-import { Shown } from './Look';
-import { Answers } from './Answers';
 import { stateLabel } from '../../text/practice';
-import { View, Pressable } from 'react-native';
-import { guide } from '../../deciding/guide';
-import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
-import { useState, useMemo } from 'react';
-import { TaxonDrawing, PlateDrawing } from '../../components/plates/TaxonDrawing';
+import { Answers } from './Answers';
+import { type DrillAnswer, styles } from './drillStyles';
+import { Shown } from './Look';
 
 /** Drills on one feature. */
 

@@ -1,18 +1,18 @@
-import type { KindProps } from './drillKinds';
-import { Question, Strong, Small, SmallStrong, Button, PlateView } from '../../components';
-import { View, Pressable } from 'react-native';
-import { styles } from './drillStyles';
-import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
-import { CommonName, characterName, commonName, lowerFirst, upper, numberWord } from '../../text/names';
-import { Answers } from './Answers';
-import { type Drill, individualOf, type Specimen } from '@pause/core/practice';
-import { type StageId, statesIn, type CharacterId } from '@pause/core';
-import { guide } from '../../deciding/guide';
-import { stateLabel } from '../../text/practice';
 import { useState, useMemo } from 'react';
+import { View, Pressable } from 'react-native';
+import { type StageId, statesIn, type CharacterId } from '@pause/core';
 import type { TaxonPlate } from '@pause/core/drawing';
-import type { Plates } from '../../components/plates/usePlates';
+import { type Drill, individualOf, type Specimen } from '@pause/core/practice';
+import { Question, Strong, Small, SmallStrong, Button, PlateView } from '../../components';
 import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import type { Plates } from '../../components/plates/usePlates';
+import { guide } from '../../deciding/guide';
+import { CommonName, characterName, commonName, lowerFirst, upper, numberWord } from '../../text/names';
+import { stateLabel } from '../../text/practice';
+import { Answers } from './Answers';
+import type { KindProps } from './drillKinds';
+import { styles } from './drillStyles';
 
 /** Drills on a pair. */
 

@@ -1,6 +1,6 @@
+import { StyleSheet } from 'react-native';
 import type { Sureness } from '@pause/core';
 import type { PracticeAnswer } from '@pause/core/practice';
-import { StyleSheet } from 'react-native';
 import { space, colour, typeSize, stroke, corner } from '../../components';
 
 /** How a drill looks. */

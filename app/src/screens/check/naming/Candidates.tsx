@@ -1,15 +1,15 @@
-import type { Identification, Candidate } from '@pause/core/advice/identify';
-import { type FindRecord, type TaxonId, isCollectable } from '@pause/core';
-import { useAct } from '../../../notebook/store';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { tellContext } from '../../../notebook/actions';
 import { View } from 'react-native';
-import { styles } from './namingStyles';
+import { type FindRecord, type TaxonId, isCollectable } from '@pause/core';
+import type { Identification, Candidate } from '@pause/core/advice/identify';
 import { Button, Chip, Rule, Small, SmallStrong, Strong } from '../../../components';
-import { openNameWords, scientificName, CommonName, harmLine, commonName } from '../../../text/names';
-import { guide } from '../../../deciding/guide';
 import { TaxonDrawing } from '../../../components/plates/TaxonDrawing';
+import { guide } from '../../../deciding/guide';
+import { tellContext } from '../../../notebook/actions';
+import { useAct } from '../../../notebook/store';
+import { openNameWords, scientificName, CommonName, harmLine, commonName } from '../../../text/names';
+import { styles } from './namingStyles';
 
 /** What a find may be, likeliest first. */
 

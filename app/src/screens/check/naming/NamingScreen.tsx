@@ -1,7 +1,8 @@
-import { FindFrame } from '../../../components/FindFrame';
-import { type FindRecord, unnamedOf, type CharacterId, type TaxonId, type Check } from '@pause/core';
-import { useAct, useApp } from '../../../notebook/store';
 import { useRouter } from 'expo-router';
+import { useMemo, useRef, useState } from 'react';
+import { View, ScrollView } from 'react-native';
+import { type FindRecord, unnamedOf, type CharacterId, type TaxonId, type Check } from '@pause/core';
+import type { Identification } from '@pause/core/advice/identify';
 import {
   useWide,
   useTwoPanes,
@@ -15,20 +16,19 @@ import {
   Rule,
   Strong,
 } from '../../../components';
-import { useMemo, useRef, useState } from 'react';
-import { guide } from '../../../deciding/guide';
-import { useIdentification } from './useIdentification';
-import { changeTarget, tellContext, read, passOver, takeBack } from '../../../notebook/actions';
-import { type Answer, AnswerCard, cardKey } from '../card';
-import { Pictures } from '../../../components/photos/late';
-import { Candidates } from './Candidates';
-import { View, ScrollView } from 'react-native';
+import { FindFrame } from '../../../components/FindFrame';
 import { FindWaysOut } from '../../../components/FindWaysOut';
-import { styles } from './namingStyles';
-import { Seen } from '../Seen';
+import { Pictures } from '../../../components/photos/late';
+import { guide } from '../../../deciding/guide';
+import { changeTarget, tellContext, read, passOver, takeBack } from '../../../notebook/actions';
+import { useAct, useApp } from '../../../notebook/store';
 import { characterOf, upper, commonName } from '../../../text/names';
-import type { Identification } from '@pause/core/advice/identify';
 import { few } from '../../../text/reasons';
+import { type Answer, AnswerCard, cardKey } from '../card';
+import { Seen } from '../Seen';
+import { Candidates } from './Candidates';
+import { styles } from './namingStyles';
+import { useIdentification } from './useIdentification';
 
 /** What it could be, from what is seen; and from there to a name that can be checked. */
 export function NamingScreen() {

@@ -20,8 +20,9 @@ import {
 } from '../../../components';
 import { FindFrame } from '../../../components/FindFrame';
 import { FindWaysOut } from '../../../components/FindWaysOut';
-import { add, newId, now, person } from '../../../notebook/added';
 import { startFind } from '../../../notebook/actions';
+import { add, now } from '../../../notebook/add';
+import { newId, person } from '../../../notebook/open';
 import { useOwnRates } from '../../../notebook/ownRates';
 import { useAct, type Thunk } from '../../../notebook/store';
 import { useCase } from '../../../notebook/useCase';

@@ -1,12 +1,12 @@
-import { useAct } from '../../../notebook/store';
 import { useState, useEffect, useMemo } from 'react';
-import type { FindRecord } from '@pause/core';
-import { allRecords } from './actions';
-import { agreementTable, cohenKappa } from '@pause/core/notebook/second-look';
-import { guide } from '../../../deciding/guide';
 import { View } from 'react-native';
-import { styles } from './togetherStyles';
+import type { FindRecord } from '@pause/core';
+import { agreementTable, cohenKappa } from '@pause/core/notebook/second-look';
 import { Heading, Body, Small } from '../../../components';
+import { guide } from '../../../deciding/guide';
+import { useAct } from '../../../notebook/store';
+import { allRecords } from './actions';
+import { styles } from './togetherStyles';
 
 /** How often two people see the same. */
 

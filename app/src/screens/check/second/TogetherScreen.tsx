@@ -1,10 +1,8 @@
-import { FindFrame } from '../../../components/FindFrame';
-import { type Agreement, sideBySide, type BothLooks } from '@pause/core/notebook/second-look';
-import { type FindRecord, blindAsk, type Reading } from '@pause/core';
 import { useRouter } from 'expo-router';
-import { useApp } from '../../../notebook/store';
 import { useState, useMemo } from 'react';
-import { guide } from '../../../deciding/guide';
+import { View } from 'react-native';
+import { type FindRecord, blindAsk, type Reading } from '@pause/core';
+import { type Agreement, sideBySide, type BothLooks } from '@pause/core/notebook/second-look';
 import {
   Screen,
   Notice,
@@ -20,12 +18,14 @@ import {
   Strong,
   SmallStrong,
 } from '../../../components';
-import { readerName } from '../../../text/people';
-import { View } from 'react-native';
-import { styles } from './togetherStyles';
-import { OverTime } from './OverTime';
-import { characterName, characterOf, readingWords } from '../../../text/names';
+import { FindFrame } from '../../../components/FindFrame';
 import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
+import { guide } from '../../../deciding/guide';
+import { useApp } from '../../../notebook/store';
+import { characterName, characterOf, readingWords } from '../../../text/names';
+import { readerName } from '../../../text/people';
+import { OverTime } from './OverTime';
+import { styles } from './togetherStyles';
 
 /** Both looks side by side: where the two agree, and what they should look at together. */
 export function TogetherScreen() {

@@ -1,5 +1,6 @@
 import { applyEntries, entriesOf, findsOf, type Ask, type FindRecord } from '@pause/core';
-import { add, newId, now, person } from '../../../notebook/added';
+import { add, now } from '../../../notebook/add';
+import { newId, person } from '../../../notebook/open';
 import type { Thunk } from '../../../notebook/store';
 
 /** What is told about second looks. */

@@ -1,14 +1,14 @@
-import { type FindRecord, type Verdict, type Choice, sameValue } from '@pause/core';
-import { useAct, useApp } from '../../../notebook/store';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { recordDecision, recordVerdict } from '../../../notebook/actions';
 import { View, TextInput } from 'react-native';
-import { styles } from './verdictStyles';
+import { type FindRecord, type Verdict, type Choice, sameValue } from '@pause/core';
 import { Heading, Body, Strong, colour, Button, Small } from '../../../components';
-import { HoldButton } from './HoldButton';
 import { guide } from '../../../deciding/guide';
+import { recordDecision, recordVerdict } from '../../../notebook/actions';
+import { useAct, useApp } from '../../../notebook/store';
 import { OUTCOME } from '../../../text/names';
+import { HoldButton } from './HoldButton';
+import { styles } from './verdictStyles';
 
 /** What a person decides after a verdict. */
 

@@ -1,7 +1,8 @@
-import { type Verdict, type Reason, type AskedPlan, type FindRecord, short } from '@pause/core';
 import { View } from 'react-native';
-import { styles } from './verdictStyles';
+import { type Verdict, type Reason, type AskedPlan, type FindRecord, short } from '@pause/core';
 import { OutcomeMark, colour, Small, VerdictWord, Body, Heading, Strong, Button } from '../../../components';
+import { Uprights } from '../../../components/Uprights';
+import { guide } from '../../../deciding/guide';
 import {
   commonName,
   scientificName,
@@ -13,10 +14,9 @@ import {
   lowerFirst,
   readingWords,
 } from '../../../text/names';
-import { stripLine, aboutPart } from '../../../text/strip';
 import { reasonWords } from '../../../text/reasons';
-import { Uprights } from '../../../components/Uprights';
-import { guide } from '../../../deciding/guide';
+import { stripLine, aboutPart } from '../../../text/strip';
+import { styles } from './verdictStyles';
 
 /** The parts of a verdict. */
 

@@ -1,13 +1,13 @@
-import { FindFrame } from '../../../components/FindFrame';
-import { Screen, Loading, Button, Rule } from '../../../components';
-import type { Reason, FindRecord } from '@pause/core';
-import type { Evaluation } from '../../../deciding/evaluate';
 import { useRouter } from 'expo-router';
-import { aboutPart } from '../../../text/strip';
-import { few } from '../../../text/reasons';
+import type { Reason, FindRecord } from '@pause/core';
+import { Screen, Loading, Button, Rule } from '../../../components';
+import { FindFrame } from '../../../components/FindFrame';
+import type { Evaluation } from '../../../deciding/evaluate';
 import { lowerFirst, characterName, commonName } from '../../../text/names';
-import { Band, Group, WouldChange, SeenFor, LeansOn, Before } from './VerdictParts';
+import { few } from '../../../text/reasons';
+import { aboutPart } from '../../../text/strip';
 import { OwnDecision } from './OwnDecision';
+import { Band, Group, WouldChange, SeenFor, LeansOn, Before } from './VerdictParts';
 
 export function VerdictScreen() {
   return (

@@ -1,0 +1,120 @@
+import { findsOf, applyEntries, entriesOf, summaryOf, type FindRecord } from '@pause/core';
+import { after } from './add';
+import { outbox } from './outboxSlice';
+import { reconsider } from './reconsider';
+import { me, list, finds } from './slices';
+import type { Thunk } from './store';
+
+/** Opening what the device keeps: who is signed in, the list of finds, one find. */
+
+/** An id that nobody else makes. */
+export function newId(): string {
+  return crypto.randomUUID();
+}
+
+/**
+ * All that a connection is for; see `sync.ts`, which is fetched when it is first wanted.
+ *
+ * @returns whether the server was reached
+ */
+export function syncAll(): Thunk<Promise<boolean>> {
+  return async (dispatch) => {
+    const outside = await import('./outside').catch(() => undefined);
+    return outside ? dispatch(outside.syncAll()) : false;
+  };
+}
+
+/** Who keeps this notebook, as this device knows it. Without an account it is whoever holds the device. */
+export function openMe(): Thunk<Promise<void>> {
+  return (dispatch, _, { device, running }) => {
+    const open = async () => {
+      dispatch(me.actions.meLoading());
+      dispatch(
+        me.actions.meLoaded(
+          await device.person({
+            id: newId(),
+            name: '',
+            demo: false,
+            offsetMs: 0,
+            account: false,
+            groups: [],
+          }),
+        ),
+      );
+    };
+    running.opening ??= open();
+    return running.opening;
+  };
+}
+
+/** Who keeps this notebook: as this device knows it at once, then as the server does. */
+export function loadMe(): Thunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    await dispatch(openMe());
+    const synced = dispatch(syncAll());
+    void Promise.race([synced.catch(() => undefined), after(ASKED_MS)]).then(async () => {
+      // Where the log is on show, it is there before anything says that it is empty.
+      if (getState().list.status !== 'idle') await dispatch(loadList());
+      dispatch(me.actions.serverAsked());
+    });
+    await synced;
+  };
+}
+
+/** So long nobody waits for the server before the notebook is shown as this device knows it. */
+const ASKED_MS = 3000;
+
+/** The log of finds, as this device knows it: it has every find that was told here or heard of. */
+export function loadList(): Thunk<Promise<void>> {
+  return async (dispatch, getState, { device }) => {
+    dispatch(list.actions.listLoading());
+    const { waiting } = getState().outbox;
+    const lines = new Map((await device.list()).map((line) => [line.id, line]));
+    for (const id of findsOf(waiting)) {
+      const record =
+        getState().finds[id]?.record ?? applyEntries(await device.record(id), entriesOf(waiting, id));
+      if (record) lines.set(id, summaryOf(record));
+    }
+    const sorted = [...lines.values()].sort((a, b) =>
+      a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0,
+    );
+    dispatch(list.actions.listLoaded(sorted));
+  };
+}
+
+/** A find, as this device knows it; where it does not, the server is asked first. */
+export function loadFind(id: string): Thunk<Promise<void>> {
+  return async (dispatch, getState, { device }) => {
+    dispatch(finds.actions.findLoading(id));
+    // Warm up the write path, so that the first answer is fast.
+    device.put(() => []).catch(() => undefined);
+    const here = async () => {
+      const kept = await device.record(id);
+      const known =
+        kept !== undefined ||
+        getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
+      if (known) dispatch(layFind(id, kept));
+      return known;
+    };
+    if (await here()) return;
+    const reached = await dispatch(syncAll());
+    if (await here()) return;
+    if (reached || getState().me.person?.account === false) dispatch(layFind(id, undefined));
+    else
+      dispatch(
+        finds.actions.findFailed({ id, error: 'It is not on this device, and the server does not answer.' }),
+      );
+  };
+}
+
+/** Lays what waits over a find as it is kept, shows it, and judges it again if that changed it. */
+export function layFind(id: string, record: FindRecord | undefined): Thunk {
+  return (dispatch, getState) => {
+    const was = getState().finds[id]?.change;
+    dispatch(finds.actions.findLoaded({ id, record, waiting: getState().outbox.waiting }));
+    if (getState().finds[id]?.change !== was) void dispatch(reconsider(id));
+  };
+}
+
+/** Who tells something here; nobody as long as the device has not said, see `Device.put`. */
+export const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';

@@ -1,0 +1,162 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { type FindRecord, countOf } from '@pause/core';
+import { Button, Body, OutcomeMark, colour, Heading, Small, Rule } from '../../components';
+import { momentWords } from '../../text/days';
+import {
+  CHOICE,
+  OUTCOME,
+  lowerFirst,
+  stageName,
+  CONDITION,
+  partName,
+  CONTAMINATION,
+  cautionFor,
+  openNameWords,
+  commonName,
+} from '../../text/names';
+import { styles } from './findStyles';
+
+/** Decisions on a find, how many there were, and where it grows. */
+
+/** Pieces gone through after it was collected, and the way to go through more. */
+export function Counted({ record }: { readonly record: FindRecord }) {
+  const router = useRouter();
+  const { passed, strays } = countOf(record);
+  if (record.decisions.at(-1)?.choice !== 'collect') return null;
+  return (
+    <View style={styles.collected}>
+      {lastOutcome(record) === 'collect' ? (
+        <Button
+          label="How much to take, and how"
+          style={styles.start}
+          onPress={() => router.push({ pathname: '/find/[id]/take', params: { id: record.id } })}
+        />
+      ) : null}
+      <Body>
+        {passed + strays > 0
+          ? `Piece by piece: ${passed} passed, ${strays} ${strays === 1 ? 'stray' : 'strays'}.`
+          : 'The rest of the patch has not been gone through.'}
+      </Body>
+      {lastOutcome(record) === 'collect' && record.kingdom === 'Plantae' ? (
+        <Button
+          label="Eaten where it stood"
+          tone="outline"
+          style={styles.start}
+          onPress={() => router.push({ pathname: '/portion', params: { find: record.id } })}
+        />
+      ) : null}
+      <Button
+        label="Someone is ill after it"
+        tone="outline"
+        style={styles.start}
+        onPress={() => router.push({ pathname: '/sheet/[id]', params: { id: record.id } })}
+      />
+      <Button
+        label="Piece by piece"
+        tone="outline"
+        style={styles.start}
+        onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })}
+      />
+    </View>
+  );
+}
+
+/** What the verdict was when the person last decided. */
+export function lastOutcome(record: FindRecord): string | undefined {
+  const last = record.decisions.at(-1);
+  return record.verdicts.find((v) => v.id === last?.verdict)?.verdict.outcome;
+}
+
+export function Decisions({ record }: { readonly record: FindRecord }) {
+  if (record.decisions.length === 0) return <Body soft>Nobody has decided yet.</Body>;
+  return (
+    <View role="list" aria-label="Decisions" style={styles.decisions}>
+      {[...record.decisions].reverse().map((decision) => {
+        const verdict = record.verdicts.find((v) => v.id === decision.verdict)?.verdict;
+        const outcome = verdict?.outcome ?? 'pause';
+        const odds = decision.choice === 'collect' && outcome !== 'collect';
+        return (
+          <View key={decision.id} role="listitem" style={styles.decision}>
+            <OutcomeMark
+              outcome={outcome}
+              size={34}
+              colour={outcome === 'collect' ? colour.collect : colour.ink}
+            />
+            <View style={styles.grow}>
+              <Heading>
+                {CHOICE[decision.choice]}
+                {odds ? ', against the verdict' : ''}
+              </Heading>
+              <Small soft>
+                {momentWords(new Date(decision.at))} · the verdict was {OUTCOME[outcome].toLowerCase()}
+              </Small>
+              {decision.reason ? <Body>“{decision.reason}”</Body> : null}
+            </View>
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+export function AroundTold({
+  record,
+  target,
+}: {
+  readonly record: FindRecord;
+  readonly target: string | undefined;
+}) {
+  const { context } = record;
+  const told = [
+    context.stages && ['Stage', context.stages.map((s) => lowerFirst(stageName(s))).join(', ')],
+    context.condition && ['Condition', lowerFirst(CONDITION[context.condition])],
+    context.part && target && ['Wanted', partName(target, context.part)],
+    context.permission && [
+      'Picking here',
+      { allowed: 'allowed', forbidden: 'not allowed', unknown: 'not known' }[context.permission],
+    ],
+    context.contamination && ['What spoils it', lowerFirst(CONTAMINATION[context.contamination])],
+    context.protection && [
+      'Protected',
+      { allowed: 'no, looked up', protected: 'yes', unknown: 'not known' }[context.protection],
+    ],
+    context.tracedToBase !== undefined && ['Traced to one base', context.tracedToBase ? 'yes' : 'no'],
+    context.eaters !== undefined && [
+      'Who will eat it',
+      context.eaters
+        .flatMap((e) => e.cautions)
+        .map((c) => lowerFirst(cautionFor(c)))
+        .join(', ') || 'nobody who has to mind it',
+    ],
+    context.elevation !== undefined && ['Height', `${context.elevation} m`],
+    context.openName && ['Named', openNameWords(context.openName)],
+    record.targets.length > 1 && [
+      'Taken for before',
+      record.targets
+        .slice(0, -1)
+        .map((t) => commonName(t.taxon))
+        .join(', '),
+    ],
+  ].filter((line): line is string[] => Array.isArray(line));
+  if (told.length === 0) return null;
+  return (
+    <>
+      <Heading>Place and condition</Heading>
+      <View>
+        <Rule />
+        {told.map(([name, value]) => (
+          <View key={name}>
+            <View style={styles.told}>
+              <Small soft style={styles.toldName}>
+                {name}
+              </Small>
+              <Body style={styles.grow}>{value}</Body>
+            </View>
+            <Rule />
+          </View>
+        ))}
+      </View>
+    </>
+  );
+}

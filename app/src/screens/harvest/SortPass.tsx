@@ -1,0 +1,118 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View, Pressable } from 'react-native';
+import { type CompiledTaxon, type HarmGrade, GRADES, type FindRecord, type TaxonId } from '@pause/core';
+import { Heading, Strong, Small, SmallStrong, Rule, Button } from '../../components';
+import { guide } from '../../deciding/guide';
+import { startFind } from '../../notebook/actions';
+import type { Harvest } from '../../notebook/harvests';
+import { useAct } from '../../notebook/store';
+import { commonName, CommonName, GRADE } from '../../text/names';
+import { styles } from './sortStyles';
+
+/** One pass over what was collected. */
+
+export type Told = NonNullable<Harvest['sorting']>;
+export type Change = (make: (now: Told) => Told) => void;
+
+/** The worst that could be among the pieces: of the lookalikes that the guide lists. */
+export function worstOf({ taxon }: CompiledTaxon): HarmGrade {
+  return taxon.lookalikes.reduce<HarmGrade>((worst, id) => {
+    const grade = guide.taxon(id)?.grade ?? 'none';
+    return GRADES.indexOf(grade) > GRADES.indexOf(worst) ? grade : worst;
+  }, 'none');
+}
+
+interface PassProps {
+  readonly record: FindRecord;
+  readonly taxon: CompiledTaxon;
+  readonly sorting: Told;
+  readonly change: Change;
+  readonly settled: () => Promise<unknown>;
+}
+
+/** One pass through all of it: strays as they turn up, and its end. */
+export function Pass({ record, taxon, sorting, change, settled }: PassProps) {
+  const act = useAct();
+  const router = useRouter();
+  const [asking, setAsking] = useState(false);
+  const { found, now, pieces } = sorting;
+  const most = found.reduce((a, b) => a + b, 0) + now >= pieces;
+  const stray = (id: TaxonId | 'harmless' | 'unknown') => {
+    const grade =
+      id === 'harmless' ? 'none' : id === 'unknown' ? worstOf(taxon) : (guide.taxon(id)?.grade ?? 'none');
+    // What could do no harm says nothing of how many are left that could.
+    change((was) => ({ ...was, now: was.now + Number(grade !== 'none'), grades: [...was.grades, grade] }));
+    setAsking(false);
+    if (id === 'harmless') return;
+    const target = id === 'unknown' ? {} : { target: id };
+    // The stray is on record before anything leads away from here.
+    void settled()
+      .then(() =>
+        act(
+          startFind({
+            kingdom: record.kingdom,
+            bodyPlan: guide.taxon(id)?.taxon.bodyPlan ?? record.bodyPlan ?? '',
+            ...target,
+            placeNote: `Stray in the basket of ${record.number ? `find ${record.number}` : commonName(taxon.id)}`,
+            ...(record.group ? { group: record.group } : {}),
+            context: {},
+          }),
+        ),
+      )
+      .then((opened) => {
+        if (opened)
+          router.push({
+            pathname: id === 'unknown' ? '/find/[id]/name' : '/find/[id]/check',
+            params: { id: opened },
+          });
+      });
+  };
+  return (
+    <View style={styles.block}>
+      <Heading>{found.length === 0 ? 'The first time' : `Time ${found.length + 1}`}</Heading>
+      <View style={styles.buttons}>
+        <Pressable
+          role="button"
+          aria-label="A stray"
+          disabled={most}
+          onPress={() => setAsking(true)}
+          style={({ pressed }) => [styles.big, pressed && styles.pressed]}
+        >
+          <Strong>A stray</Strong>
+          <Small>{now === 0 ? 'none so far this time' : `${now} so far this time`}</Small>
+        </Pressable>
+        <Pressable
+          role="button"
+          aria-label="All of it is gone through"
+          onPress={() => change((was) => ({ ...was, found: [...was.found, was.now], now: 0 }))}
+          style={({ pressed }) => [styles.big, styles.dark, pressed && styles.pressed]}
+        >
+          <Strong on="dark">All gone through</Strong>
+          <Small on="dark">every single piece</Small>
+        </Pressable>
+      </View>
+      {asking ? (
+        <View style={styles.block} role="group" aria-label="What the stray is">
+          <SmallStrong>What do you take it for? It opens a find, which settles it.</SmallStrong>
+          {taxon.taxon.lookalikes
+            .flatMap((id) => guide.taxon(id) ?? [])
+            .map((one) => (
+              <View key={one.id}>
+                <Pressable role="button" onPress={() => stray(one.id)} style={styles.line}>
+                  <Strong style={styles.grow}>{CommonName(one.id)}</Strong>
+                  {one.grade === 'none' ? null : <SmallStrong>{GRADE[one.grade]}</SmallStrong>}
+                </Pressable>
+                <Rule />
+              </View>
+            ))}
+          <View style={styles.buttons}>
+            <Button label="I can’t tell" tone="outline" onPress={() => stray('unknown')} />
+            <Button label="A leaf, a bit of moss" tone="outline" onPress={() => stray('harmless')} />
+            <Button label="Not a stray" tone="plain" onPress={() => setAsking(false)} />
+          </View>
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,43 @@
+import { StyleSheet } from 'react-native';
+import type { PortionFields } from '@pause/core/pantry';
+import { space, stroke, colour } from '../../components';
+import type { Choice } from './Choose';
+
+/** The kinds of portions. */
+
+export type What = PortionFields['what'];
+
+export const WHAT: Readonly<Record<What, readonly [title: string, button: string]>> = {
+  meal: ['A meal', 'It was eaten'],
+  outward: ['Used outwardly', 'It was used'],
+  gift: ['Given away', 'It was given'],
+  'thrown-out': ['Thrown out', 'It is thrown out'],
+};
+
+export const isWhat = (text: string | undefined): text is What => text !== undefined && text in WHAT;
+
+export interface Ready extends Choice {
+  /** Nothing more has to be done to it. */
+  readonly ready: boolean;
+}
+
+/** Who may have eaten: oneself and those who eat along; oneself only once, by whichever name. */
+export function namesOf(me: string, eaters: readonly string[]): string[] {
+  const [first = me] = me.split(' ');
+  return [...new Set([...(me === '' || eaters.includes(first) ? [] : [me]), ...eaters])];
+}
+
+export const styles = StyleSheet.create({
+  columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
+  block: { gap: space.s },
+  grow: { flex: 1 },
+  row: { flexDirection: 'row', gap: space.m, alignItems: 'flex-start' },
+  low: { marginTop: 24 },
+  reminder: { paddingLeft: space.m, borderLeftWidth: stroke.medium, borderLeftColor: colour.ink },
+  warning: {
+    gap: space.xs,
+    paddingLeft: space.m,
+    borderLeftWidth: stroke.thick * 2,
+    borderLeftColor: colour.ink,
+  },
+});

@@ -1,0 +1,65 @@
+import { useEffect } from 'react';
+import { View } from 'react-native';
+import { type PageRecord, fieldHistory, type FieldsOf, type TaxonId } from '@pause/core';
+import { Heading, Body, Small } from '../../components';
+import { guide } from '../../deciding/guide';
+import type { Group } from '../../notebook/api';
+import { useAct, useApp } from '../../notebook/store';
+import { dayWords } from '../../text/days';
+import { FIELD } from '../../text/groups';
+import { commonName } from '../../text/names';
+import { memberName } from '../../text/people';
+import { styles } from './groupStyles';
+
+/** What a group agreed on, and when. */
+
+const MOST_SHOWN = 8;
+
+/** Who agreed on what, and when: what was told before stays visible. */
+export function Agreed({ group }: { readonly group: Group }) {
+  const act = useAct();
+  const page = useApp((state) => state.pages.all[group.id]);
+  useEffect(() => {
+    void import('../../notebook/outside').then(({ layPages }) => act(layPages([group.id])));
+  }, [act, group.id]);
+  const told = [...(page?.told ?? [])].reverse();
+  if (!page || told.length === 0) return null;
+  return (
+    <View style={styles.block}>
+      <Heading>How it came about</Heading>
+      <View role="list" aria-label="How it came about" style={styles.block}>
+        {told.slice(0, MOST_SHOWN).map((one) => (
+          <View key={one.id} role="listitem">
+            <Body>
+              {FIELD[one.field as keyof typeof FIELD]}: {saidOf(one.value)}
+            </Body>
+            <Small soft>
+              {memberName(group, one.by)}, {dayWords(new Date(one.at), new Date())}
+              {stands(page, one) ? '' : '; something else was recorded since'}
+            </Small>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const stands = (page: PageRecord, { id, field }: { readonly id: string; readonly field: string }) =>
+  fieldHistory(page, field)[0]?.id === id;
+
+export type Rule = FieldsOf<'group'>[keyof FieldsOf<'group'>];
+
+function saidOf(told: unknown): string {
+  const value = told as Rule | null;
+  if (value === null) return 'as the guide has it';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value))
+    return value.length === 0
+      ? 'none'
+      : value.map((one) => (guide.taxon(one) ? commonName(one as TaxonId) : one)).join(', ');
+  return typeof value === 'object'
+    ? Object.entries(value)
+        .map(([grade, more]) => `${more} more for what is ${grade}`)
+        .join(', ')
+    : String(value);
+}

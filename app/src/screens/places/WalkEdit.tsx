@@ -1,0 +1,131 @@
+import { View } from 'react-native';
+import { type FieldsOf, isCollectable } from '@pause/core';
+import { type Day, dayOf } from '@pause/core/lib/day';
+import { Chip, Body, SmallStrong, ChipRow } from '../../components';
+import { guide } from '../../deciding/guide';
+import type { Ahead } from '../../deciding/season/look';
+import { type Told, toggled } from '../../notebook/tell';
+import type { Place } from '../../notebook/usePlaces';
+import { CommonName } from '../../text/names';
+import { isoDayName } from '../../text/places';
+import { DayLine, TimeLine, Line } from './Line';
+import { type Walk, styles } from './walkStyles';
+
+/** Planning a walk. */
+
+export type Tell = (make: (now: Partial<FieldsOf<'walk'>>) => Told<'walk'>) => void;
+
+export function Edit({
+  walk,
+  on,
+  today,
+  places,
+  list,
+  tell,
+}: {
+  readonly today: Day;
+  readonly walk: Walk;
+  readonly on: string;
+  readonly places: readonly Place[];
+  readonly list: readonly Ahead[];
+  readonly tell: Tell;
+}) {
+  const chosen = walk.places ?? [];
+  const targets = walk.targets ?? [];
+  const day = dayOf(on);
+  const known = places.filter(({ withheld }) => !withheld);
+  const there = list.filter(
+    (one) => chosen.includes(one.place) && one.begins.low <= day && one.ends.high >= day,
+  );
+  const wanted = [...new Map(there.map((one) => [`${one.taxon} ${one.part}`, one])).values()].flatMap(
+    (one) => {
+      const taxon = guide.taxon(one.taxon);
+      const part = taxon && isCollectable(taxon) ? taxon.taxon.parts[one.part] : undefined;
+      return part
+        ? [{ taxon: one.taxon, part: part.part, name: `${CommonName(one.taxon)}, ${part.name}` }]
+        : [];
+    },
+  );
+  const has = (one: { taxon: string; part: string }) =>
+    targets.some(({ taxon, part }) => taxon === one.taxon && part === one.part);
+  return (
+    <View style={styles.column}>
+      <DayLine
+        label="On which day"
+        value={on}
+        today={today}
+        back={0}
+        ahead={1}
+        hint={isoDayName(on)}
+        onTell={(text) => {
+          if (text !== '') tell(() => ({ on: text }));
+        }}
+      />
+      <Group label="Where to">
+        {known.map(({ id, name }) => (
+          <Chip
+            key={id}
+            kind="checkbox"
+            label={name}
+            chosen={chosen.includes(id)}
+            onPress={() => tell((now) => ({ places: toggled(now.places, id) }))}
+          />
+        ))}
+      </Group>
+      {chosen.length > 0 ? (
+        <Group label="For what? This can be there on that day.">
+          {wanted.map(({ taxon, part, name }) => (
+            <Chip
+              key={name}
+              kind="checkbox"
+              label={name}
+              chosen={has({ taxon, part })}
+              onPress={() =>
+                tell(({ targets: now = [] }) => {
+                  const rest = now.filter((one) => !(one.taxon === taxon && one.part === part));
+                  return { targets: rest.length < now.length ? rest : [...now, { taxon, part }] };
+                })
+              }
+            />
+          ))}
+        </Group>
+      ) : null}
+      {chosen.length > 0 && wanted.length === 0 ? (
+        <Body>Nothing that was seen at these places is about on that day.</Body>
+      ) : null}
+      <Group label="Who goes along">
+        <Chip
+          kind="checkbox"
+          label="A child"
+          chosen={walk.child === true}
+          onPress={() => tell((now) => ({ child: now.child !== true }))}
+        />
+      </Group>
+      <TimeLine
+        label="When do you set out?"
+        value={walk.from ?? ''}
+        onTell={(text) => tell(() => ({ from: text === '' ? null : text }))}
+      />
+      <TimeLine
+        label="Back by"
+        value={walk.backBy ?? ''}
+        onTell={(text) => tell(() => ({ backBy: text === '' ? null : text }))}
+      />
+      <Line
+        label="Who knows where you are?"
+        value={walk.contact ?? ''}
+        placeholder="A name, a number"
+        onTell={(text) => tell(() => ({ contact: text === '' ? null : text }))}
+      />
+    </View>
+  );
+}
+
+function Group({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+  return (
+    <View style={styles.field}>
+      <SmallStrong>{label}</SmallStrong>
+      <ChipRow label={label}>{children}</ChipRow>
+    </View>
+  );
+}
