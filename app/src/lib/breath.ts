@@ -21,3 +21,9 @@ export const breath = (): Promise<void> =>
   new Promise((resolve) => {
     setTimeout(resolve, 0);
   });
+
+/** Resolves after so many milliseconds. */
+export const after = (ms: number) =>
+  new Promise<undefined>((resolve) => {
+    setTimeout(() => resolve(undefined), ms);
+  });

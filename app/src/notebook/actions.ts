@@ -15,7 +15,6 @@ import type {
 } from '@pause/core';
 import { now, add } from './add';
 import { newId, person } from './open';
-import { finds } from './slices';
 import type { Thunk } from './store';
 
 /**

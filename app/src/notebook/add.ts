@@ -1,9 +1,10 @@
 import { type Entry, type FindRecord, applyEntries, entriesOf, type Stamp, nextStamp } from '@pause/core';
 import type { Judgement } from '../deciding/evaluate';
-import { person, openMe } from './open';
+import { after } from '../lib/breath';
+import { openMe } from './open';
 import { outbox } from './outboxSlice';
 import { ruled, reconsider, message } from './reconsider';
-import { me, finds } from './slices';
+import { finds } from './slices';
 import type { Thunk } from './store';
 import { withWholeCharacters } from './whole';
 
@@ -29,11 +30,6 @@ function flush(): Thunk<Promise<void>> {
     if (outside) await dispatch(outside.flush());
   };
 }
-
-export const after = (ms: number) =>
-  new Promise<undefined>((resolve) => {
-    setTimeout(() => resolve(undefined), ms);
-  });
 
 /**
  * Puts entries on record: first on the device, then on the screen, then to the server.

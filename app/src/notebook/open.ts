@@ -1,6 +1,5 @@
 import { findsOf, applyEntries, entriesOf, summaryOf, type FindRecord } from '@pause/core';
-import { after } from './add';
-import { outbox } from './outboxSlice';
+import { after } from '../lib/breath';
 import { reconsider } from './reconsider';
 import { me, list, finds } from './slices';
 import type { Thunk } from './store';

@@ -1,7 +1,6 @@
 import { findsOf } from '@pause/core';
 import { layFind } from './open';
 import { outbox } from './outboxSlice';
-import { finds } from './slices';
 import type { Thunk } from './store';
 
 /** What is said of entries that wait or were refused. */

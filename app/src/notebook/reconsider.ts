@@ -10,8 +10,7 @@ import {
 import type { Judgement } from '../deciding/evaluate';
 import { guide } from '../deciding/guide';
 import type { Group } from './api';
-import { person } from './open';
-import { me, finds } from './slices';
+import { finds } from './slices';
 import type { Thunk } from './store';
 
 /** Deciding on a find anew, with the rules of its group. */

@@ -1,12 +1,11 @@
 import { type Entry, findsOf } from '@pause/core';
 import { type Api, type Sent, Refused, Away } from './api';
 import type { Settled } from './device';
-import { layFind } from './open';
+import { layFind, syncAll } from './open';
 import { outbox } from './outboxSlice';
 import { layPages } from './pages';
-import { pages, me } from './slices';
+import { me } from './slices';
 import type { State, Thunk } from './store';
-import { syncAll } from './sync';
 
 /** Sending entries and pictures to the server. */
 
