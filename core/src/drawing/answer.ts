@@ -1,9 +1,10 @@
 import * as cap from './cap';
 import * as flower from './flower';
 import * as fruit from './fruit';
+import { habitat } from './habitat';
 import * as hymenophore from './hymenophore';
 import type { Fill, Mark, Plate } from './mark';
-import { habitat, tree, wood } from './place';
+import { tree, wood } from './place';
 import * as root from './root';
 import { likeness } from './smell';
 import * as stem from './stem';

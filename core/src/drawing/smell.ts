@@ -1,8 +1,8 @@
-import { rosette } from './flower';
 import { strewn, mushroom } from './fungus';
 import { closedCurve, curve, ellipse, from, symmetric, type Point } from './geometry';
 import { blade, OUTLINES } from './leaf';
 import { dot, placed, segment, shape, stroke, strokes, type Mark } from './mark';
+import { rosette } from './petals';
 
 const leaf = (at: Point, turn: number, length: number): Mark[] =>
   placed(blade({ outline: OUTLINES.elliptic, length, venation: 'one' }), { at, turn });

@@ -2,18 +2,8 @@ import type { Individual } from './build';
 import * as flower from './flower';
 import * as fruit from './fruit';
 import type { Point } from './geometry';
-import {
-  arrowBlade,
-  blade,
-  dividedLeaf,
-  fineSegments,
-  heartBlade,
-  isDivision,
-  isMargin,
-  OUTLINES,
-  type Outline,
-  type Venation,
-} from './leaf';
+import { arrowBlade, blade, heartBlade, isMargin, OUTLINES, type Outline, type Venation } from './leaf';
+import { dividedLeaf, fineSegments, isDivision } from './leafDivided';
 import { boxOfMarks, placed, segment, stroke, type Mark } from './mark';
 import * as root from './root';
 import * as stem from './stem';
