@@ -274,7 +274,7 @@ function run(): void {
 
 *Written by \`npm run bench:learning\`.*
 
-Specimens that never existed are made of what the guide states (\`core/src/learn/specimen.ts\`; over all taxa and stages none leaves what is possible, and where nothing is strained none leaves what is usual: \`core/test/learn.test.ts\`). Each pair, character, term and order of stages is a card; a model of how people forget (FSRS, of \`ts-fsrs\`) says when to look at it again. What was superseded in earnest counts more than a drill: a slip there is told to the model twice, a stray that was let through three times.
+Specimens that never existed are made of what the guide states (\`core/src/practice/specimen.ts\`; over all taxa and stages none leaves what is possible, and where nothing is strained none leaves what is usual: \`core/test/learn.test.ts\`). Each pair, character, term and order of stages is a card; a model of how people forget (FSRS, of \`ts-fsrs\`) says when to look at it again. What was superseded in earnest counts more than a drill: a slip there is told to the model twice, a stray that was let through three times.
 
 **Earned** is a pair that was looked at ${EARNED.times} times or more, of which the model says that it would be remembered for ${EARNED.stabilityDays} days and is remembered now with at least ${percent(EARNED.remembered)}, and that was not mistaken dangerously for ${EARNED.withoutDangerousDays} days, in practice or in earnest. It fades by itself. It fills no bar; a group may ask for it besides all bars.
 

@@ -106,11 +106,12 @@ try {
       return path;
     },
   );
-  await step(2, STEPS, 'Types, lint and format', () =>
+  await step(2, STEPS, 'Types, lint, format and unused code', () =>
     Promise.all([
       one('type check', 'npm', ['run', '--silent', 'typecheck']),
       one('lint', 'npm', ['run', '--silent', 'lint']),
       one('format', 'npm', ['run', '--silent', 'format']),
+      one('unused code', 'npm', ['run', '--silent', 'unused']),
     ]),
   );
   await step(3, STEPS, 'Unit and API tests', () =>

@@ -1,8 +1,8 @@
 import './guide';
 import { countOf } from '@pause/core';
-import { loadMe } from '../src/notebook/open';
 import { putForwardAgain, read, startFind, takeBack } from '../src/notebook/actions';
 import { keepLook, keptLook, look, USUAL_LOOK, whenLookSet } from '../src/notebook/look';
+import { loadMe } from '../src/notebook/open';
 import { takeOverCounts } from '../src/notebook/takeOver';
 import { emergencyWhere } from '../src/screens/emergency/numbers';
 import { rig } from './rig';

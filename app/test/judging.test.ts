@@ -1,9 +1,9 @@
 /** What stands on the screen while the core is at work, late, or fails. */
 import './guide';
 import { inPlace, type Evaluator } from '../src/deciding/client';
+import { read, startFind } from '../src/notebook/actions';
 import { loadMe } from '../src/notebook/open';
 import { reconsider } from '../src/notebook/reconsider';
-import { read, startFind } from '../src/notebook/actions';
 import { rig } from './rig';
 
 const settle = () => new Promise((resolve) => setTimeout(resolve, 20));

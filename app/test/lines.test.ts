@@ -27,6 +27,7 @@ import { daysWords } from '../src/screens/pantry/batchStyles';
 import { linesOf } from '../src/screens/pantry/LabelsScreen';
 import { portionWords } from '../src/screens/pantry/PantryParts';
 import { amountOf, bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/text/harvest';
+import { kitReason } from '../src/text/kit';
 import { cautionFor, harmLine } from '../src/text/names';
 import {
   amountWords,
@@ -37,7 +38,6 @@ import {
   tasteRefusalWords,
 } from '../src/text/pantry';
 import { isoDayName, mayWords, pickingWords, shapeWords, siteWords, whyWords } from '../src/text/places';
-import { kitReason } from '../src/text/kit';
 import { faultsOf } from './faulty';
 
 jest.mock('@expo-google-fonts/atkinson-hyperlegible-next/400Regular', () => ({

@@ -6,10 +6,10 @@ import 'fake-indexeddb/auto';
 import './guide';
 import { Dexie } from 'dexie';
 import { nextStamp, type Entry, type FindRecord } from '@pause/core';
-import { acknowledgeNotKept, openOutbox } from '../src/notebook/outboxActions';
-import { loadFind, loadList, loadMe } from '../src/notebook/open';
 import { read, startFind } from '../src/notebook/actions';
 import { browserDevice, NotKept, type Device } from '../src/notebook/device';
+import { loadFind, loadList, loadMe } from '../src/notebook/open';
+import { acknowledgeNotKept, openOutbox } from '../src/notebook/outboxActions';
 import { flush } from '../src/notebook/send';
 import { rig } from './rig';
 

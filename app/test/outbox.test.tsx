@@ -5,8 +5,8 @@ import { Provider } from 'react-redux';
 import type { Entry } from '@pause/core';
 import { OutboxWords } from '../src/components/OutboxWords';
 import { loadMe } from '../src/notebook/open';
-import { me } from '../src/notebook/slices';
 import { outbox } from '../src/notebook/outboxSlice';
+import { me } from '../src/notebook/slices';
 import { rig } from './rig';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn() }) }));

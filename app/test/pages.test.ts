@@ -4,8 +4,8 @@
  */
 import './guide';
 import { standing, type PageEntry } from '@pause/core';
-import { loadMe } from '../src/notebook/open';
 import type { Group } from '../src/notebook/api';
+import { loadMe } from '../src/notebook/open';
 import { beginPage, layPages, sight, tellGroup, tellPage, withTold } from '../src/notebook/pages';
 import { flush } from '../src/notebook/send';
 import { streamGrew, syncAll } from '../src/notebook/sync';

@@ -27,19 +27,19 @@ import { recalledOf, recallKey } from '../src/notebook/recalls';
 import { yieldsOf } from '../src/screens/harvest/questionOf';
 import { bestBeforeOf, keepsFor, spoilsFor, stepsOf, yieldFor } from '../src/screens/pantry/batch';
 import { daysWords } from '../src/screens/pantry/batchStyles';
+import { choicesOf } from '../src/screens/pantry/choicesOf';
 import { amountOf, WHOLE, type Choice } from '../src/screens/pantry/Choose';
 import { linesOf } from '../src/screens/pantry/LabelsScreen';
-import { choicesOf } from '../src/screens/pantry/choicesOf';
-import { matches } from '../src/screens/pantry/PantryScreen';
 import { portionWords } from '../src/screens/pantry/PantryParts';
+import { matches } from '../src/screens/pantry/PantryScreen';
 import { wrapped } from '../src/screens/pantry/pdf';
 import { namesOf } from '../src/screens/pantry/portionKinds';
 import { findsBehind, sheetOf } from '../src/screens/pantry/sheet';
 import { settled } from '../src/screens/pantry/Sums';
 import { leftWords, nextTimer } from '../src/screens/pantry/Timers';
 import { amountWords, mealReminderWords, refusalWords, stepWords } from '../src/text/pantry';
-import { causeWords, measureWords } from '../src/text/recalls';
 import { isoDayName } from '../src/text/places';
+import { causeWords, measureWords } from '../src/text/recalls';
 
 jest.mock('@expo-google-fonts/atkinson-hyperlegible-next/400Regular', () => ({
   AtkinsonHyperlegibleNext_400Regular: 'regular.ttf',

@@ -8,8 +8,8 @@ import { decide, nextChecks, parseCase, plan, type CompiledTaxon, type Verdict }
 import { guide } from '../src/deciding/guide';
 import { wouldDigHelp } from '../src/screens/check/digging';
 import { harmLine, lengthWords, readingWords, timeWords } from '../src/text/names';
-import { aroundLine, stripLine } from '../src/text/strip';
 import { reasonWords } from '../src/text/reasons';
+import { aroundLine, stripLine } from '../src/text/strip';
 import { faultsOf } from './faulty';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();

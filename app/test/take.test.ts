@@ -12,8 +12,8 @@ import {
   takenToday,
   weighingsOf,
 } from '../src/notebook/harvests';
-import { sortingOf } from '../src/screens/harvest/SortScreen';
 import { countsOf } from '../src/screens/harvest/PatchTold';
+import { sortingOf } from '../src/screens/harvest/SortScreen';
 import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/text/harvest';
 
 const page = (id: string, person: string, fields: Record<string, unknown>): PageRecord =>

@@ -2,12 +2,12 @@ import { request } from 'node:http';
 import { Dexie } from 'dexie';
 import { canonicalJson, type FindRecord, type TaxonId } from '@pause/core';
 import type { Evaluator } from '../../app/src/deciding/client';
-import { loadFind, loadList, loadMe } from '../../app/src/notebook/open';
-import { openOutbox } from '../../app/src/notebook/outboxActions';
 import { read, startFind, tellContext, write } from '../../app/src/notebook/actions';
 import type { Device } from '../../app/src/notebook/device';
 import { http } from '../../app/src/notebook/http';
 import { notebook } from '../../app/src/notebook/notebook';
+import { loadFind, loadList, loadMe } from '../../app/src/notebook/open';
+import { openOutbox } from '../../app/src/notebook/outboxActions';
 import { makeStore, type Store } from '../../app/src/notebook/store';
 import { syncAll } from '../../app/src/notebook/sync';
 

@@ -8,15 +8,9 @@ export { canonicalJson, sameValue, contentHash, bytesHash } from './lib/canonica
 export { colourDistance, oklab, NEAR, type Oklab } from './lib/colour';
 export * from './guide';
 export * from './case';
-export {
-  relationOverall,
-  couldFit,
-  relationAtStages,
-  disputesStage,
-  type Relation,
-} from './verdict/relation';
-export { expectedHere, type Expected } from './verdict/expected';
-export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './verdict/settle';
+export { relationOverall, couldFit, relationAtStages, disputesStage, type Relation } from './verdict';
+export { expectedHere, type Expected } from './verdict';
+export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './verdict';
 export {
   largestIndependent,
   groundsAgainst,
@@ -35,7 +29,7 @@ export {
   type Bar,
   type BarRow,
   type Ground,
-} from './verdict/bars';
+} from './verdict';
 export {
   holds,
   GROUPS_NEEDED,
@@ -43,12 +37,12 @@ export {
   STRAIN_SHARE,
   type SignatureMark,
   type TargetHolds,
-} from './verdict/target';
-export { taxonContent } from './verdict/policy';
-export { asksForTracing, cautionsFor, isLookedAt, meets } from './verdict/context';
-export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } from './verdict/decide';
-export { staysMissing } from './verdict/leansOn';
-export { type Outcome } from './verdict/judge';
+} from './verdict';
+export { taxonContent } from './verdict';
+export { asksForTracing, cautionsFor, isLookedAt, meets } from './verdict';
+export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } from './verdict';
+export { staysMissing } from './verdict';
+export { type Outcome } from './verdict';
 export type {
   ContextField,
   GroupRule,
@@ -57,10 +51,10 @@ export type {
   PauseReason,
   Reason,
   ReasonCode,
-} from './verdict/reason';
-export { lacksOnlySecondLooks } from './verdict/lookAgain';
-export { shopping, type Shopping } from './verdict/shopping';
-export { unanswered } from './verdict/unanswered';
+} from './verdict';
+export { lacksOnlySecondLooks } from './verdict';
+export { shopping, type Shopping } from './verdict';
+export { unanswered } from './verdict';
 export { nextChecks, evaluate, weighAndAsk } from './advice/next';
 export { answerEffects, type AnswerEffect } from './advice/next/effects';
 export { type CheckWhy, type Check } from './advice/next/check';

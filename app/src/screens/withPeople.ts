@@ -1,5 +1,4 @@
 export { ConfirmScreen } from './people/ConfirmScreen';
-export { DemoDoor } from './people/DemoDoor';
 export { GroupScreen } from './people/GroupScreen';
 export { JoinScreen } from './people/JoinScreen';
 export { MailboxScreen } from './people/MailboxScreen';

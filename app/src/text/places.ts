@@ -120,8 +120,6 @@ export const PICKING: Readonly<Record<Fields['picking']['may'], string>> = {
   no: 'No',
 };
 
-export const ABUNDANCE = { single: 'A single one', few: 'A few', many: 'Many', plenty: 'Plenty' } as const;
-
 /** Where a place lies, in a line. */
 export function siteWords({ elevation, aspect, shade }: Partial<Fields>): string {
   return [

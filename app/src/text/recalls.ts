@@ -63,8 +63,3 @@ export function measureWords({
   const dangerous = causes.some(({ grade }) => grade === 'deadly' || grade === 'serious');
   return [word, measure === 'watch' && dangerous ? `${CALL_NOW} ${what}` : what];
 }
-
-export const recalledName = ({ kind }: Pick<Recalled, 'kind'>): string =>
-  ({ find: 'Find', harvest: 'Harvest', batch: 'Batch', portion: 'Eaten or given', taste: 'First taste' })[
-    kind
-  ];

@@ -1,7 +1,7 @@
 import { type Character } from './character';
+import { checkTaxon } from './checkTaxon';
 import { type GuideProblem, duplicates } from './problem';
 import type { BodyPlan, Guide } from './schema';
-import { checkTaxon } from './checkTaxon';
 
 /** Checks that a schema cannot make: whether the parts of a guide fit each other. */
 

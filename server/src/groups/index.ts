@@ -1,4 +1,4 @@
-export { RoleName, NewGroup, NewInvitation, InvitationCode, NewReview, RoleChange } from './bodies';
+export { NewGroup, NewInvitation, InvitationCode, NewReview, RoleChange } from './bodies';
 export { type GroupView, groupView, groupViews } from './view';
 export { withReviews, signReview, unsignReview } from './reviews';
 export { putGroup, makeGroup } from './making';

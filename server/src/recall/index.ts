@@ -1,4 +1,4 @@
-export { recheckFinds, recheckTold } from './finds';
+export { recheckTold } from './finds';
 export { recheckHarvests } from './harvests';
 export { type Progress, recheckAll } from './all';
 export { markMoved, markNotebook, recheckMoved } from './moved';

@@ -1,2 +1,2 @@
-export { Correction, Pack } from './schema';
+export { Pack } from './schema';
 export { layPack, parsePack, type Held, type Laid } from './lay';
