@@ -13,13 +13,13 @@ try {
   const own = process.env.DATABASE_URL
     ? undefined
     : await openCluster(join(HOME, 'postgres'), { leaveRunning: true });
-  const told = await backUp(process.env.DATABASE_URL ?? own?.url ?? '', file);
+  const summary = await backUp(process.env.DATABASE_URL ?? own?.url ?? '', file);
   await own?.stop();
   say(
-    `${file}\n${told.finds} finds, ${told.entries} entries, ${told.readings} readings, ${told.verdicts} verdicts.`,
+    `${file}\n${summary.finds} finds, ${summary.entries} entries, ${summary.readings} readings, ${summary.verdicts} verdicts.`,
   );
-  for (const problem of told.problems) say(`  not as it must be: ${problem}`);
-  process.exit(told.problems.length === 0 ? 0 : 1);
+  for (const problem of summary.problems) say(`  not as it must be: ${problem}`);
+  process.exit(summary.problems.length === 0 ? 0 : 1);
 } catch (error) {
   process.stderr.write(
     `pause: ${error instanceof Hitch ? error.message : ((error as Error).stack ?? String(error))}\n`,

@@ -15,11 +15,11 @@ try {
   const own = process.env.DATABASE_URL
     ? undefined
     : await openCluster(join(HOME, 'postgres'), { leaveRunning: true });
-  const { url, told, wrong } = await restore(
-    resolve(given),
-    process.env.DATABASE_URL ?? own?.url ?? '',
-    name,
-  );
+  const {
+    url,
+    summary: told,
+    wrong,
+  } = await restore(resolve(given), process.env.DATABASE_URL ?? own?.url ?? '', name);
   await own?.stop();
   if (wrong.length > 0)
     throw new Hitch(`It is not what the copy was made of, and was not kept:\n  ${wrong.join('\n  ')}`);

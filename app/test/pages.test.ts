@@ -6,7 +6,7 @@ import './guide';
 import { standing, type PageEntry } from '@pause/core';
 import type { Group } from '../src/notebook/api';
 import { loadMe } from '../src/notebook/open';
-import { beginPage, layPages, sight, tellGroup, tellPage, withTold } from '../src/notebook/pages';
+import { beginPage, layPages, sight, changeGroup, changePage, withTold } from '../src/notebook/pages';
 import { flush } from '../src/notebook/send';
 import { streamGrew, syncAll } from '../src/notebook/sync';
 import { rig } from './rig';
@@ -34,7 +34,7 @@ test('a place is begun, told of and seen at without a connection, and goes when 
   const { store, server, sent, page, kept } = await opened();
   server.away = true;
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood', elevation: 640 })))!;
-  expect(await store.dispatch(tellPage(id, 'place', { name: 'Upper wood', elevation: null }))).toBe(true);
+  expect(await store.dispatch(changePage(id, 'place', { name: 'Upper wood', elevation: null }))).toBe(true);
   expect(
     await store.dispatch(
       sight(id, { on: '2026-09-14', what: 'suspected', taxon: 'atropa-bella-donna' as never }),
@@ -73,7 +73,7 @@ test('a refused field is taken off the page again', async () => {
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
   await settle();
   server.refuse = 'fields';
-  await store.dispatch(tellPage(id, 'place', { name: 'Upper wood' }));
+  await store.dispatch(changePage(id, 'place', { name: 'Upper wood' }));
   await settle();
   expect(standing(page(id)!, 'place')).toEqual({ name: 'Lower wood' });
   expect(store.getState().outbox.refused).toHaveLength(1);
@@ -149,7 +149,7 @@ test('a keeper’s rule counts here at once, also while the server has not heard
   server.away = true;
   expect(
     await store.dispatch(
-      tellGroup(GROUP.id, { extraBars: { deadly: 1 }, familyHint: null, name: 'Karrow walkers' }),
+      changeGroup(GROUP.id, { extraBars: { deadly: 1 }, familyHint: null, name: 'Karrow walkers' }),
     ),
   ).toBe(true);
   const here = () => store.getState().me.person!.groups[0]!;

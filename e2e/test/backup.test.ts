@@ -30,7 +30,7 @@ test('a copy is one file, comes back whole beside what is there, and serves', as
   expect([file, `${file}.check.json`].map((one) => statSync(one).mode & 0o777)).toEqual([0o600, 0o600]);
   const back = await restore(file, cluster.url, 'restored_whole');
   expect(back.wrong).toEqual([]);
-  expect(back.told).toEqual(told);
+  expect(back.summary).toEqual(told);
   const server = await startServer({ databaseUrl: back.url, port: 0, demo: true, logLevel: 'silent' });
   expect((await fetch(`${server.url}/api/v1/health`)).status).toBe(200);
   await server.stop();

@@ -53,9 +53,9 @@ export async function backUp(url: string, file: string): Promise<Digest> {
           rmSync(file, { force: true });
           throw new Hitch(`The copy could not be written to ${file}: ${tail(output, 3)}`);
         }
-        const told = await digest(transaction, compileGuide(shippedGuide()));
-        writeFileSync(beside(file), `${JSON.stringify(told, null, 2)}\n`, OWNER_ONLY);
-        return told;
+        const summary = await digest(transaction, compileGuide(shippedGuide()));
+        writeFileSync(beside(file), `${JSON.stringify(summary, null, 2)}\n`, OWNER_ONLY);
+        return summary;
       });
   } finally {
     await db.destroy();
@@ -72,7 +72,7 @@ export async function restore(
   file: string,
   server: string,
   name: string,
-): Promise<{ url: string; told: Digest; wrong: string[] }> {
+): Promise<{ url: string; summary: Digest; wrong: string[] }> {
   const before = checkOf(file);
   const bin = await binaries();
   const admin = connect(server);
@@ -87,10 +87,10 @@ export async function restore(
       { env },
     );
     if (status !== 0) throw new Hitch(`The copy in ${file} could not be read back: ${tail(output, 3)}`);
-    const told = await checked(url.href);
-    const wrong = differences(before, told);
+    const summary = await checked(url.href);
+    const wrong = differences(before, summary);
     if (wrong.length > 0) await dropDatabase(server, name);
-    return { url: url.href, told, wrong };
+    return { url: url.href, summary, wrong };
   } catch (error) {
     await dropDatabase(server, name);
     throw error;

@@ -79,11 +79,11 @@ export function QuantityField({ label, of, value, hint, onTell }: QuantityProps)
   const [text, setText] = useState(value === undefined ? '' : `${Math.round(value * 10) / 10} ${base}`);
   const read = text.trim() === '' ? undefined : readQuantity(text, of);
   const problem = read && 'problem' in read ? read.problem : undefined;
-  const told = read && 'quantity' in read ? inUnit(read.quantity, base) : undefined;
+  const understood = read && 'quantity' in read ? inUnit(read.quantity, base) : undefined;
   const put = () => {
-    if (problem !== undefined || told === value) return;
-    onTell(told);
-    setKept(told !== undefined);
+    if (problem !== undefined || understood === value) return;
+    onTell(understood);
+    setKept(understood !== undefined);
   };
   const below = kept ? KEPT : hint;
   return (

@@ -4,12 +4,12 @@ import { useState } from 'react';
  * A text being written over what was told before. What another device told meanwhile is shown, unless
  * something else is being written.
  */
-export function useText(told: string): [text: string, setText: (text: string) => void] {
-  const [text, setText] = useState(told);
-  const [was, setWas] = useState(told);
-  if (was !== told) {
-    setWas(told);
-    if (text.trim() === was) setText(told);
+export function useText(saved: string): [text: string, setText: (text: string) => void] {
+  const [text, setText] = useState(saved);
+  const [was, setWas] = useState(saved);
+  if (was !== saved) {
+    setWas(saved);
+    if (text.trim() === was) setText(saved);
   }
   return [text, setText];
 }

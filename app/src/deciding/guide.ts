@@ -63,11 +63,11 @@ export async function loadGuide(): Promise<GuideFile> {
   if (!response.ok) throw new Error(`the guide could not be loaded (${response.status})`);
   const bytes = await response.arrayBuffer();
   const version = await toldVersion(bytes);
-  const told = version === undefined ? {} : { version };
+  const query = version === undefined ? {} : { version };
   // Bit by bit, so that a finger is not kept waiting.
   await breath();
   const raw = rawOf({ bytes });
   await breath();
-  takeGuide({ raw, ...told });
-  return { bytes, ...told };
+  takeGuide({ raw, ...query });
+  return { bytes, ...query };
 }

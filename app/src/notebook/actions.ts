@@ -105,11 +105,11 @@ export function tellContext(find: string, context: Case['context']): Thunk<Promi
     const names = [...new Set([...Object.keys(was), ...Object.keys(context)])] as (keyof Case['context'])[];
     const changed = names.filter((name) => was[name] !== context[name]);
     if (changed.length === 0) return Promise.resolve(true);
-    const told = Object.fromEntries(
+    const changes = Object.fromEntries(
       changed.flatMap((name) => (context[name] === undefined ? [] : [[name, context[name]]])),
     );
     return dispatch(
-      add({ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context: told, changed } }),
+      add({ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context: changes, changed } }),
     );
   };
 }

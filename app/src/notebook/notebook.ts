@@ -79,13 +79,13 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
         find === undefined || number === undefined ? [] : [[find, number] as const],
       ),
     );
-    for (const [id, told] of grouped.finds) {
-      const record = applyEntries(records.get(id), told);
+    for (const [id, entries] of grouped.finds) {
+      const record = applyEntries(records.get(id), entries);
       const number = numbers.get(id);
       if (record) records.set(id, number === undefined ? record : { ...record, number });
     }
-    for (const [id, told] of grouped.pages) {
-      const page = applyAllToPage(pages.get(id), told);
+    for (const [id, entries] of grouped.pages) {
+      const page = applyAllToPage(pages.get(id), entries);
       if (page) pages.set(id, page);
     }
     await keepAll(all, records);

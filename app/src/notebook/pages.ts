@@ -50,11 +50,11 @@ function put(page: string, entries: readonly PageEntry[]): Thunk<Promise<boolean
   };
 }
 
-type Told<K extends PageKind> = { readonly [F in keyof FieldsOf<K>]?: FieldsOf<K>[F] | null };
+type Changes<K extends PageKind> = { readonly [F in keyof FieldsOf<K>]?: FieldsOf<K>[F] | null };
 
-function fields<K extends PageKind>(page: string, of: K, told: Told<K>): Thunk<PageEntry[]> {
+function fields<K extends PageKind>(page: string, of: K, changes: Changes<K>): Thunk<PageEntry[]> {
   return (dispatch) =>
-    Object.entries<unknown>(told).map(
+    Object.entries<unknown>(changes).map(
       ([field, value]) =>
         ({
           kind: 'fields',
@@ -67,7 +67,7 @@ function fields<K extends PageKind>(page: string, of: K, told: Told<K>): Thunk<P
 /** Begins a page with what is known by now. @returns its id, if it was kept */
 export function beginPage<K extends Exclude<PageKind, 'group'>>(
   kind: K,
-  told: Told<K>,
+  changes: Changes<K>,
   group?: string,
 ): Thunk<Promise<string | undefined>> {
   return async (dispatch) => {
@@ -83,13 +83,17 @@ export function beginPage<K extends Exclude<PageKind, 'group'>>(
         ...(group === undefined ? {} : { group }),
       },
     };
-    return (await dispatch(put(id, [begun, ...dispatch(fields(id, kind, told))]))) ? id : undefined;
+    return (await dispatch(put(id, [begun, ...dispatch(fields(id, kind, changes))]))) ? id : undefined;
   };
 }
 
 /** Tells fields of a page anew; `null` empties one. */
-export function tellPage<K extends PageKind>(page: string, of: K, told: Told<K>): Thunk<Promise<boolean>> {
-  return (dispatch) => dispatch(put(page, dispatch(fields(page, of, told))));
+export function changePage<K extends PageKind>(
+  page: string,
+  of: K,
+  changes: Changes<K>,
+): Thunk<Promise<boolean>> {
+  return (dispatch) => dispatch(put(page, dispatch(fields(page, of, changes))));
 }
 
 /** Something was seen at a place, or looked for and not seen. */
@@ -109,23 +113,23 @@ export function sight(place: string, sighting: Omit<Sighting, 'id' | 'at' | 'by'
 /** Groups with what a keeper told of them here and the server has not heard of yet. */
 export function withTold(groups: readonly Group[], waiting: readonly Entry[]): Group[] {
   return groups.map((group) =>
-    ofPage(waiting, group.id).reduce<Group>((told, entry) => {
-      if (entry.kind !== 'fields') return told;
+    ofPage(waiting, group.id).reduce<Group>((current, entry) => {
+      if (entry.kind !== 'fields') return current;
       const { field, value } = entry.body;
-      if (field === 'name') return typeof value === 'string' ? { ...told, name: value } : told;
-      const { [field as keyof Group['policy']]: _, ...rest } = told.policy;
-      return { ...told, policy: value === null ? rest : { ...rest, [field]: value } };
+      if (field === 'name') return typeof value === 'string' ? { ...current, name: value } : current;
+      const { [field as keyof Group['policy']]: _, ...rest } = current.policy;
+      return { ...current, policy: value === null ? rest : { ...rest, [field]: value } };
     }, group),
   );
 }
 
 /** A keeper tells the group's name or its rules; they count here at once. */
-export function tellGroup(group: string, told: Told<'group'>): Thunk<Promise<boolean>> {
+export function changeGroup(group: string, changes: Changes<'group'>): Thunk<Promise<boolean>> {
   return async (dispatch, getState, { device }) => {
-    const kept = await dispatch(tellPage(group, 'group', told));
+    const kept = await dispatch(changePage(group, 'group', changes));
     const was = getState().me.person;
     if (!kept || !was) return kept;
-    const told_here = Object.entries(told).map(
+    const told_here = Object.entries(changes).map(
       ([field, value]) => ({ kind: 'fields', page: group, body: { of: 'group', field, value } }) as Entry,
     );
     const here = { ...was, groups: withTold(was.groups, told_here) };

@@ -18,7 +18,7 @@ import {
 import { guide } from '../deciding/guide';
 import { harvestsOf, weighingsOf, type HarvestPage } from './harvests';
 import { useApp, type Thunk } from './store';
-import type { Told } from './tell';
+import type { Changes } from './tell';
 import { useOpenPages } from './useOpenPages';
 import { placeOf } from './usePlaces';
 
@@ -228,8 +228,8 @@ export function ownYields(
 /** @returns its id, if it was kept */
 export function begin<K extends Exclude<PageKind, 'group'>>(
   kind: K,
-  told: Told<K>,
+  fields: Changes<K>,
   group: string | undefined,
 ): Thunk<Promise<string | undefined>> {
-  return async (dispatch) => dispatch((await import('./outside')).beginPage(kind, told, group));
+  return async (dispatch) => dispatch((await import('./outside')).beginPage(kind, fields, group));
 }

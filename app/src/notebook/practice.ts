@@ -77,11 +77,11 @@ export function learnerOf(pages: Readonly<Record<string, PageRecord>>, me: strin
 export function tellLearner(make: (now: Learner) => Partial<Omit<Learner, 'id'>>): Thunk<Promise<boolean>> {
   return async (dispatch, getState) => {
     const of = () => learnerOf(getState().pages.all, getState().me.person?.id ?? '');
-    const told = make(of()) as Partial<{ minutes: number; gentle: boolean; countsFor: string[] }>;
+    const changes = make(of()) as Partial<{ minutes: number; gentle: boolean; countsFor: string[] }>;
     const { id } = of();
     return id === undefined
-      ? (await dispatch(begin('learner', told, undefined))) !== undefined
-      : dispatch(tellOf(id, 'learner', () => told));
+      ? (await dispatch(begin('learner', changes, undefined))) !== undefined
+      : dispatch(tellOf(id, 'learner', () => changes));
   };
 }
 

@@ -135,7 +135,7 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
   const away = useApp((state) => state.outbox.away);
   const waits = useApp((state) => state.outbox.waiting.length > 0);
   const [here, setHere] = useState<readonly Cause[]>();
-  const [told, setTold] = useState<z.infer<typeof Answer>>();
+  const [answer, setAnswer] = useState<z.infer<typeof Answer>>();
   const [read, setRead] = useState<readonly string[]>([]);
   const { ready } = pantry;
   useEffect(() => {
@@ -156,7 +156,7 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
     if (!known || away || waits) return undefined;
     let stale = false;
     void act(causesTold()).then((answer) => {
-      if (!stale) setTold(answer);
+      if (!stale) setAnswer(answer);
     });
     return () => {
       stale = true;
@@ -166,11 +166,11 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
     if (!here) return [];
     const mine = new Set(here.map((one) => one.of));
     // What this device can judge itself it judges by what it knows, which may be newer.
-    const besides = (told?.recalls ?? []).flatMap(({ cause }) =>
+    const besides = (answer?.recalls ?? []).flatMap(({ cause }) =>
       mine.has(cause.of) || list.some(({ id }) => id === cause.of) || cause.of in pantry.pages ? [] : [cause],
     );
     return recalledOf(pantry, [...here, ...besides]);
-  }, [here, list, pantry, told]);
+  }, [here, list, pantry, answer]);
   const done = useMemo(
     () =>
       new Set([...read, ...pantry.batches.flatMap(({ fields: { recalled } }) => recalled?.because ?? [])]),
@@ -189,7 +189,7 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
   return {
     all,
     open: all.filter((one) => !done.has(recallKey(one))),
-    run: told?.run,
+    run: answer?.run,
     ready: here !== undefined,
     seenTo,
   };

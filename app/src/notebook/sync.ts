@@ -48,11 +48,11 @@ function syncOnce(): Thunk<Promise<boolean>> {
   return async (dispatch, getState, { api, clock }) => {
     const before = clock();
     try {
-      const told = await api.me();
-      await dispatch(becomes(told, before));
+      const account = await api.me();
+      await dispatch(becomes(account, before));
       await dispatch(flush());
       if (getState().outbox.away) return false;
-      for (const { id, last } of told.streams) await dispatch(pullStream(id, last));
+      for (const { id, last } of account.streams) await dispatch(pullStream(id, last));
       void dispatch(sendPictures());
       return true;
     } catch (error) {
@@ -94,9 +94,9 @@ function staysHere(): Thunk<Promise<void>> {
  * This device is the account's: what was told on it before goes to it; what another account had here is
  * forgotten, once nothing of it waits. Nothing is told meanwhile: it would be nobody's.
  */
-function becomes(told: Me, asked_at: number): Thunk<Promise<void>> {
+function becomes(account: Me, asked_at: number): Thunk<Promise<void>> {
   return (dispatch, _, { running }) => {
-    const turn = running.lastTold.then(() => dispatch(belongsTo(told, asked_at)));
+    const turn = running.lastTold.then(() => dispatch(belongsTo(account, asked_at)));
     running.lastTold = turn.catch(() => undefined);
     return turn;
   };

@@ -3,7 +3,7 @@ import type { Thunk } from './store';
 
 /** Telling fields of a page one after the other, so that what is told in quick succession is all kept. */
 
-export type Told<K extends PageKind> = { readonly [F in keyof FieldsOf<K>]?: FieldsOf<K>[F] | null };
+export type Changes<K extends PageKind> = { readonly [F in keyof FieldsOf<K>]?: FieldsOf<K>[F] | null };
 
 /** What is being told, by what it is told of. */
 const turns = new Map<string, Promise<unknown>>();
@@ -33,15 +33,15 @@ export const settled = (of: string): Promise<unknown> => turns.get(of) ?? Promis
 export function tellOf<K extends Exclude<PageKind, 'group'>>(
   id: string,
   kind: K,
-  make: (now: Partial<FieldsOf<K>>) => Told<K>,
+  make: (now: Partial<FieldsOf<K>>) => Changes<K>,
 ): Thunk<Promise<boolean>> {
   return (dispatch, getState) =>
     inTurn(id, async () => {
       const { tellPage } = await import('./outside');
       const page = getState().pages.all[id];
       if (page?.kind !== kind) return false;
-      const told = make(standing(page, kind));
-      return Object.keys(told).length === 0 || (await dispatch(tellPage(id, kind, told)));
+      const changes = make(standing(page, kind));
+      return Object.keys(changes).length === 0 || (await dispatch(tellPage(id, kind, changes)));
     }).catch(() => false);
 }
 

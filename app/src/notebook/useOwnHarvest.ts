@@ -6,9 +6,9 @@ import { inTurn, settled } from './tell';
 import { useDay } from './usePlaces';
 
 type Fields = FieldsOf<'harvest'>;
-type Told = { readonly [F in keyof Fields]?: Fields[F] | null };
+type Changes = { readonly [F in keyof Fields]?: Fields[F] | null };
 /** Tells fields, made of what stands when their turn comes: two answers in quick succession are both kept. */
-export type TellHarvest = (make: (now: Harvest) => Told) => void;
+export type TellHarvest = (make: (now: Harvest) => Changes) => void;
 
 const ofFind = (all: readonly HarvestPage[], find: string, person: string) =>
   all.find((one) => one.fields.find === find && one.person === person);
@@ -19,21 +19,21 @@ function tellOwn(
     Partial<Pick<Fields, 'stages'>> & { readonly place?: string },
   person: string,
   group: string | undefined,
-  make: (now: Harvest) => Told,
+  make: (now: Harvest) => Changes,
 ): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
     const { beginPage, tellPage } = await import('./outside');
     const own = ofFind(harvestsOf(Object.values(getState().pages.all)), begun.find, person);
-    const told = make(own?.fields ?? {});
-    if (Object.keys(told).length === 0) return;
-    if (own) await dispatch(tellPage(own.id, 'harvest', told));
-    else await dispatch(beginPage('harvest', { ...begun, ...told }, group));
+    const changes = make(own?.fields ?? {});
+    if (Object.keys(changes).length === 0) return;
+    if (own) await dispatch(tellPage(own.id, 'harvest', changes));
+    else await dispatch(beginPage('harvest', { ...begun, ...changes }, group));
   };
 }
 
 interface OwnHarvest {
   readonly id: string | undefined;
-  readonly told: Harvest;
+  readonly harvest: Harvest;
   readonly tell: TellHarvest;
   /** Resolves once everything that was told by now has had its turn. */
   readonly settled: () => Promise<unknown>;
@@ -66,5 +66,5 @@ export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string):
       ),
     ).catch(() => undefined);
   };
-  return { id: own?.id, told: own?.fields ?? {}, tell, settled: () => settled(key) };
+  return { id: own?.id, harvest: own?.fields ?? {}, tell, settled: () => settled(key) };
 }

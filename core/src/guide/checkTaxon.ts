@@ -118,7 +118,7 @@ function* checkStatements(
   path: string,
   characters: Map<string, Character>,
 ): Generator<GuideProblem> {
-  const told = new Map<string, Set<string>>();
+  const stagesOf = new Map<string, Set<string>>();
   for (const [index, statement] of taxon.statements.entries()) {
     const where = { path: `${path}.statements[${index}]`, taxon: taxon.id, character: statement.character };
     const character = characters.get(statement.character);
@@ -132,12 +132,12 @@ function* checkStatements(
     yield* checkStages(statement.stages ?? [], where.path, taxon, stageKingdom, statement.character);
     yield* checkValues(statement, character, where);
 
-    const before = told.get(statement.character) ?? new Set<string>();
+    const before = stagesOf.get(statement.character) ?? new Set<string>();
     for (const stage of statement.stages ?? taxon.stages) {
       if (before.has(stage)) yield { ...where, reason: `stage "${stage}" is stated twice` };
       before.add(stage);
     }
-    told.set(statement.character, before);
+    stagesOf.set(statement.character, before);
   }
 }
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Context, Instant, PieceId, Reading, ReadingId } from '../case';
 import { CharacterId, Kingdom, TaxonId } from '../guide';
 import type { Verdict } from '../verdict';
-import { Arrival, Ask, Choice, Counted, Drop, Edit, PictureEntry, Reveal, Told } from './find/record';
+import { Arrival, Ask, Choice, Counted, Drop, Edit, PictureEntry, Reveal, ContextEntry } from './find/record';
 import { NewField, NewPage, Sighting } from './page/schema';
 import { Stamp } from './stamp';
 
@@ -37,7 +37,7 @@ export const NewTarget = z.strictObject({ id, at: Instant, taxon: TaxonId });
  * With `changed`: only these members are told, and what of them is not in `context` is no longer so. Without:
  * the whole of it.
  */
-export const NewContext = Told.omit({ stamp: true }).extend({ id, context: Context });
+export const NewContext = ContextEntry.omit({ stamp: true }).extend({ id, context: Context });
 export const NewReading = Reading;
 export const NewWithdrawal = z.strictObject({ id, at: Instant, reading: ReadingId });
 export const NewSkip = z.strictObject({ id, at: Instant, piece: PieceId, character: CharacterId });

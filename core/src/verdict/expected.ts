@@ -32,16 +32,16 @@ export function expectedHere(
   stages: readonly StageId[] | undefined,
   { month, elevation }: Pick<Context, 'month' | 'elevation'>,
 ): Expected {
-  const told = (taxon.phenology ?? []).filter((p) => stages === undefined || stages.includes(p.stage));
+  const seasons = (taxon.phenology ?? []).filter((p) => stages === undefined || stages.includes(p.stage));
   const complete =
-    told.length > 0 &&
+    seasons.length > 0 &&
     (stages ?? taxon.stages).every(
-      (stage) => !taxon.stages.includes(stage) || told.some((p) => p.stage === stage),
+      (stage) => !taxon.stages.includes(stage) || seasons.some((p) => p.stage === stage),
     );
   if (!complete) return { season: 'silent', height: 'silent' };
-  const beyond = (p: (typeof told)[number]) =>
+  const beyond = (p: (typeof seasons)[number]) =>
     elevation === undefined ? 0 : Math.max(p.elevation[0] - elevation, elevation - p.elevation[1], 0);
-  const nearest = Math.min(...told.map(beyond));
+  const nearest = Math.min(...seasons.map(beyond));
   const height: Relation =
     elevation === undefined
       ? 'silent'
@@ -51,6 +51,8 @@ export function expectedHere(
           ? 'strains'
           : 'against';
   if (month === undefined) return { season: 'silent', height };
-  const away = Math.min(...told.filter((p) => beyond(p) === nearest).map((p) => monthsAway(month, p.months)));
+  const away = Math.min(
+    ...seasons.filter((p) => beyond(p) === nearest).map((p) => monthsAway(month, p.months)),
+  );
   return { season: away === 0 ? 'fits' : away === 1 ? 'strains' : 'against', height };
 }

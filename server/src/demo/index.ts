@@ -81,12 +81,12 @@ async function loadPage(
     readonly fields: Readonly<Record<string, unknown>>;
   },
 ): Promise<void> {
-  let told = 0;
+  let sent = 0;
   const entry = (entryKind: Entry['kind'], body: object): Entry => {
-    told += 1;
+    sent += 1;
     // What was seen in the season is told in the evening; the rest on its first morning.
     const evening = 'on' in body ? Date.parse(`${String(body.on)}T17:00:00.000Z`) : 0;
-    const at = new Date(Math.max(SEASON_START, evening) + told * 1000).toISOString();
+    const at = new Date(Math.max(SEASON_START, evening) + sent * 1000).toISOString();
     const parsed = parseEntry({
       page: id,
       kind: entryKind,

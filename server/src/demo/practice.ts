@@ -88,7 +88,7 @@ export function demoPractice(guide: CompiledGuide, group: string): DemoPage[] {
     guide.character(character)?.stateBit.has(state) ?? false;
   const pages = WALKERS.flatMap(({ keeper, seed, confuses, drilled }): DemoPage[] => {
     const draw = seeded(seed);
-    const told = EVENINGS.map((on, evening): DemoPage => {
+    const evenings = EVENINGS.map((on, evening): DemoPage => {
       const at = (second: number) =>
         `${on}T19:${String(Math.floor(second / 60)).padStart(2, '0')}:${String(second % 60).padStart(2, '0')}.000Z`;
       const sureness = (right: boolean): Sureness => {
@@ -137,7 +137,7 @@ export function demoPractice(guide: CompiledGuide, group: string): DemoPage[] {
         shared: 'own',
         fields: { minutes: 5, countsFor: [group] },
       },
-      ...told,
+      ...evenings,
     ];
   });
   return [

@@ -12,8 +12,8 @@ type GroupField = Extract<PageEntry, { kind: 'fields' }>;
  * What a keeper told of the group's name and rules is part of them, field by field: what was told last
  * stands, whenever it arrived.
  */
-export async function settleGroups(db: Db, person: string, told: readonly GroupField[]): Promise<void> {
-  for (const group of new Set(told.map(({ page }) => page))) {
+export async function settleGroups(db: Db, person: string, fields: readonly GroupField[]): Promise<void> {
+  for (const group of new Set(fields.map(({ page }) => page))) {
     const rows = await sql<{ field: string; value: unknown }>`
       select distinct on (body ->> 'field') body ->> 'field' as field, body -> 'value' as value from entries
       where stream = ${groupStream(group)} and page_id = ${group} and kind = 'fields' order by body ->> 'field', stamp collate "C" desc, id collate "C" desc`.execute(
@@ -37,6 +37,6 @@ export async function settleGroups(db: Db, person: string, told: readonly GroupF
       .where('id', '=', group)
       .execute();
   }
-  for (const { page, body } of told)
+  for (const { page, body } of fields)
     await record(db, person, 'group-changed', page, { field: body.field, value: body.value });
 }

@@ -2,7 +2,7 @@ import { setImmediate as letOthers } from 'node:timers/promises';
 import type { CompiledGuide } from '@pause/core';
 import { judgeHere, type Judge } from '../notebook/judge';
 import { inThread, openThreads } from '../threads';
-import type { Reached, Told } from './worker';
+import type { Reached, Question } from './worker';
 
 /**
  * Works out what this server reaches where verdicts arrive. A find as people look at it is decided where the
@@ -21,7 +21,7 @@ const LONGEST_MS = 10_000;
 const here = typeof __dirname === 'string' ? __dirname : import.meta.dirname;
 
 export function openJudging(guide: CompiledGuide): Judging {
-  const threads = openThreads<Told, Reached>(here, 'judging', guide.guide, { most: 1 });
+  const threads = openThreads<Question, Reached>(here, 'judging', guide.guide, { most: 1 });
   const atOnce = judgeHere(guide);
   return {
     judge: async (verdict, record, policy, at) => {

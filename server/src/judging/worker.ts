@@ -14,7 +14,7 @@ import type { ThreadRefusal } from '../threads';
 
 /** A thread that works out verdicts. The guide is compiled once, when it starts. */
 
-export interface Told {
+export interface Question {
   readonly verdict: Verdict;
   readonly record: FindRecord;
   readonly policy: Policy | undefined;
@@ -26,7 +26,7 @@ export interface Reached {
 
 let guide: CompiledGuide | undefined;
 
-export default function reach({ verdict, record, policy, at }: Told): Reached | ThreadRefusal {
+export default function reach({ verdict, record, policy, at }: Question): Reached | ThreadRefusal {
   guide ??= compileGuide(workerData as Guide);
   try {
     return { arrival: onArrival(verdict, record, guide, policy, at) };

@@ -41,22 +41,22 @@ const apartFromVersion = (verdict: Verdict) => canonicalJson({ ...verdict, guide
  * of the guide is called; else the verdict of what is on record here, and what had changed.
  */
 export function onArrival(
-  told: Verdict,
+  sent: Verdict,
   record: FindRecord,
   guide: CompiledGuide,
   policy: Policy | undefined,
   at: string,
 ): Arrival | undefined {
   const { verdict } = decideRecord(record, guide, policy);
-  if (apartFromVersion(told) === apartFromVersion(verdict)) return undefined;
-  if (told.guide.version !== guide.version) return { at, because: 'guide', verdict };
-  const alone = policy && apartFromVersion(told) === apartFromVersion(decideRecord(record, guide).verdict);
+  if (apartFromVersion(sent) === apartFromVersion(verdict)) return undefined;
+  if (sent.guide.version !== guide.version) return { at, because: 'guide', verdict };
+  const alone = policy && apartFromVersion(sent) === apartFromVersion(decideRecord(record, guide).verdict);
   return { at, because: alone ? 'policy' : 'record', verdict };
 }
 
 /** What this server reaches where a verdict arrives, here or in a thread of its own. */
 export type Judge = (
-  told: Verdict,
+  sent: Verdict,
   record: FindRecord,
   policy: Policy | undefined,
   at: string,
@@ -64,5 +64,5 @@ export type Judge = (
 /** Without a thread: for whoever keeps nobody waiting. */
 export const judgeHere =
   (guide: CompiledGuide): Judge =>
-  (told, record, policy, at) =>
-    Promise.resolve(onArrival(told, record, guide, policy, at));
+  (sent, record, policy, at) =>
+    Promise.resolve(onArrival(sent, record, guide, policy, at));

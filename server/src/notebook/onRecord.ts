@@ -55,15 +55,15 @@ function namedBy(entry: FindEntry): [kind: string, id: string][] {
 }
 
 /** An entry, and who tells it. */
-interface Told<E = FindEntry> {
+interface Recorded<E = FindEntry> {
   readonly entry: E;
   readonly teller: string;
 }
 /** Whether it matters who else looked at the find. */
-const asksWhoLooked = ({ entry, teller }: Told) =>
+const asksWhoLooked = ({ entry, teller }: Recorded) =>
   entry.kind === 'readings' &&
   (entry.body.blind === true || entry.body.together !== undefined || entry.body.by !== teller);
-const isOfFind = (told: Told<Entry>): told is Told => told.entry.find !== undefined;
+const isOfFind = (recorded: Recorded<Entry>): recorded is Recorded => recorded.entry.find !== undefined;
 const of = (entries: readonly FindEntry[]) => [...new Set(entries.map(({ find }) => find))];
 
 /** The ids that entries of finds name, by their key. */
@@ -88,12 +88,12 @@ export interface FindsOnRecord {
 /** @param streams those of the finds @returns by the id of the find; none for a find that has not begun */
 export async function onRecordOf(
   db: Db,
-  all: readonly Told<Entry>[],
+  all: readonly Recorded<Entry>[],
   streams: readonly string[],
   { heads, pieces, named }: FindsOnRecord,
 ): Promise<Map<string, OnRecord>> {
-  const told = all.filter(isOfFind);
-  const entries = told.map(({ entry }) => entry);
+  const ofFinds = all.filter(isOfFind);
+  const entries = ofFinds.map(({ entry }) => entry);
   const found = new Map(
     heads
       .filter(({ stream }) => streams.includes(stream))
@@ -119,7 +119,7 @@ export async function onRecordOf(
     );
     for (const { find_id, verdict } of rows) found.get(find_id)?.consents.push({ verdict });
   }
-  const looked = told.filter(asksWhoLooked).map(({ entry }) => entry);
+  const looked = ofFinds.filter(asksWhoLooked).map(({ entry }) => entry);
   if (looked.length > 0) {
     const { rows } = await sql<{
       find_id: string;

@@ -58,7 +58,7 @@ export async function newestFields(
     cross join lateral (select * from entries where stream = ${inStreams([...new Set(heads.map(({ stream }) => stream))])} and page_id = page.id and kind = 'fields' and body->>'field' = wanted.field order by stamp collate "C" desc, id desc limit 1) as e`.execute(
     db,
   );
-  const told = groupEntries(rows.map(toEntry)).pages;
+  const entries = groupEntries(rows.map(toEntry)).pages;
   return new Map(
     heads.map(({ id, kind, person, stream }) => {
       const group = groupOf(stream);
@@ -71,7 +71,7 @@ export async function newestFields(
         told: [],
         sightings: [],
       };
-      return [id, applyAllToPage(page, told.get(id) ?? []) ?? page];
+      return [id, applyAllToPage(page, entries.get(id) ?? []) ?? page];
     }),
   );
 }

@@ -6,7 +6,7 @@ import { invalid, Problem } from '../problem';
 import { countBytes } from './bytes';
 import { writtenInto } from './metadata';
 import type { Objects } from './objects';
-import { type Received, told, noSuchPicture, soFar, whole } from './show';
+import { type Received, pictureEntry, noSuchPicture, soFar, whole } from './show';
 import { forget } from './sweep';
 
 /** Takes pictures in parts, and checks them whole. */
@@ -45,7 +45,7 @@ function take(
 ): Promise<Received & { readonly refused?: string }> {
   return db.transaction().execute(async (transaction) => {
     await sql`select pg_advisory_xact_lock(hashtext(${id}))`.execute(transaction);
-    const one = await told(transaction, id);
+    const one = await pictureEntry(transaction, id);
     if (!one) throw noSuchPicture();
     if (one.person !== actor.person) throw new Problem(403, 'not-yours', 'Only who made a picture sends it.');
     const { size, content } = one.entry;

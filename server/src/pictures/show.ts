@@ -15,7 +15,7 @@ export interface Received {
 
 export const noSuchPicture = () => new Problem(404, 'no-such-picture', 'There is no such picture.');
 
-export async function told(
+export async function pictureEntry(
   db: Db,
   id: string,
 ): Promise<{ stream: string; find: string; person: string; entry: PictureEntry } | undefined> {
@@ -42,7 +42,7 @@ export async function told(
  * taken out again
  */
 export async function mustView(db: Db, actor: Actor, id: string): Promise<void> {
-  const one = await told(db, id);
+  const one = await pictureEntry(db, id);
   if (!one || !mayRead(actor, one.stream)) throw noSuchPicture();
   const { rows } =
     await sql`select 1 from entries where stream = ${one.stream} and kind = 'drops' and find_id = ${one.find} and body ->> 'picture' = ${id}`.execute(
@@ -64,7 +64,7 @@ export async function soFar(db: Db, id: string): Promise<number> {
 
 /** How much of a picture is here, to go on from there. */
 export async function received(db: Db, id: string): Promise<Received> {
-  const one = await told(db, id);
+  const one = await pictureEntry(db, id);
   if (!one) throw noSuchPicture();
   return { received: await soFar(db, id), size: one.entry.size };
 }
@@ -85,7 +85,7 @@ export async function picture(
   objects: Objects | undefined,
   id: string,
 ): Promise<{ type: string; bytes: Buffer }> {
-  const one = await told(db, id);
+  const one = await pictureEntry(db, id);
   const stored = await db
     .selectFrom('stored_pictures')
     .select('id')

@@ -9,14 +9,14 @@ import { settle } from './settle';
 /** Looks whether a stray that was found in a harvest puts it in question. */
 export async function recheckHarvests(db: Db, harvests: readonly string[]): Promise<void> {
   if (harvests.length === 0) return;
-  const told = await db
+  const rows = await db
     .selectFrom('pages')
     .select('person')
     .distinct()
     .where('id', 'in', [...harvests])
     .where('kind', '=', 'harvest')
     .execute();
-  const people = told.flatMap(({ person }) => person ?? []);
+  const people = rows.flatMap(({ person }) => person ?? []);
   if (people.length === 0) return;
   // What lay in one bag with it is in question too: everything that the same ones took is looked at.
   const heads = await db

@@ -12,7 +12,7 @@ export function usePictures(find: string): {
 } {
   const act = useAct();
   const [pictures, setPictures] = useState<readonly Picture[] | undefined>(NONE);
-  const told = useApp(
+  const ownPictures = useApp(
     ({ finds }) => (finds[find]?.record?.pictures.length ?? 0) + (finds[find]?.record?.drops.length ?? 0),
   );
   const [round, setRound] = useState(0);
@@ -26,7 +26,7 @@ export function usePictures(find: string): {
         (end) => end(),
         () => undefined,
       );
-  }, [act, find, round, told]);
+  }, [act, find, round, ownPictures]);
   return {
     pictures: pictures ?? NONE,
     failed: !pictures,

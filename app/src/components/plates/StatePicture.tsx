@@ -14,11 +14,11 @@ interface StatePictureProps {
 /** The first of these states as a drawing, or all of them as swatches, with their words below. */
 export function StatePicture({ character, states, height, soft = false }: StatePictureProps) {
   const known = characterOf(character);
-  const told =
+  const label =
     known && 'states' in known ? states.flatMap((id) => known.states.filter((s) => s.id === id)) : [];
-  const [first] = told;
-  const words = told.map(({ label }, index) => (index === 0 ? label : lowerFirst(label))).join('; ');
-  const swatches = told.flatMap(({ swatch }) => (swatch ? [swatch] : []));
+  const [first] = label;
+  const words = label.map(({ label }, index) => (index === 0 ? label : lowerFirst(label))).join('; ');
+  const swatches = label.flatMap(({ swatch }) => (swatch ? [swatch] : []));
   return (
     <View style={styles.picture}>
       {swatches.length > 0 ? (

@@ -130,9 +130,9 @@ export async function lookAhead(
   const steps = weekSteps(season, () => true);
   let step = steps.next();
   let stoppedAt: number | undefined;
-  for (let told = Date.now(); !step.done; step = steps.next(stoppedAt === undefined)) {
-    if (Date.now() - told < TELL_MS) continue;
-    told = Date.now();
+  for (let lastReport = Date.now(); !step.done; step = steps.next(stoppedAt === undefined)) {
+    if (Date.now() - lastReport < TELL_MS) continue;
+    lastReport = Date.now();
     progress(step.value);
     // Whoever wants it to stop has to be heard.
     await new Promise((resolve) => {

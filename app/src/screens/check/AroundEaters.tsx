@@ -37,8 +37,8 @@ export const NOTHING = new Set<string>();
 export function Eaters({ record, target }: { readonly record: FindRecord; readonly target: string }) {
   const act = useAct();
   const { cautions, home, asks } = useEatersAsked(record, target);
-  const told = record.context.eaters;
-  const minded = new Set<string>((told ?? []).flatMap((e) => e.cautions));
+  const chosen = record.context.eaters;
+  const minded = new Set<string>((chosen ?? []).flatMap((e) => e.cautions));
   const tell = (eaters: NonNullable<Context['eaters']>) =>
     act(tellContext(record.id, { ...record.context, eaters }));
   const toggle = (caution: (typeof cautions)[number]) => {
@@ -47,15 +47,15 @@ export function Eaters({ record, target }: { readonly record: FindRecord; readon
   };
   const asAtHome =
     home !== undefined &&
-    told !== undefined &&
-    told.length === home.length &&
-    home.every(({ name }, index) => told[index]?.name === name);
+    chosen !== undefined &&
+    chosen.length === home.length &&
+    home.every(({ name }, index) => chosen[index]?.name === name);
   if (!asks) return null;
   return (
     <Ask
       title="Who will eat it?"
       hint="Of those who will, is anyone of these?"
-      missing={told === undefined}
+      missing={chosen === undefined}
       cost="for whom it is not, nobody has asked. The cautions stand with the verdict."
     >
       {home ? (
@@ -65,7 +65,11 @@ export function Eaters({ record, target }: { readonly record: FindRecord; readon
           onPress={() => tell(home)}
         />
       ) : null}
-      <Chip label="None of these" chosen={told !== undefined && minded.size === 0} onPress={() => tell([])} />
+      <Chip
+        label="None of these"
+        chosen={chosen !== undefined && minded.size === 0}
+        onPress={() => tell([])}
+      />
       {cautions.map((caution) => (
         <Chip
           key={caution}

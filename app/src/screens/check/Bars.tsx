@@ -46,10 +46,15 @@ const Standing = createContext<ReadonlyMap<TaxonId, BarRow>>(new Map());
 
 /** One lookalike and what stands between it and the find; opens to show which reading fills each bar. */
 const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
-  const [told, setTold] = useState(false);
+  const [explained, setExplained] = useState(false);
   return (
     <View role="listitem">
-      <Pressable role="button" aria-expanded={told} onPress={() => setTold(!told)} style={styles.row}>
+      <Pressable
+        role="button"
+        aria-expanded={explained}
+        onPress={() => setExplained(!explained)}
+        style={styles.row}
+      >
         <View style={styles.name}>
           <Strong numberOfLines={1}>{CommonName(taxon)}</Strong>
           <Small soft numberOfLines={1}>
@@ -58,7 +63,7 @@ const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
         </View>
         <Stands taxon={taxon} />
       </Pressable>
-      {told ? <Grounds taxon={taxon} /> : null}
+      {explained ? <Grounds taxon={taxon} /> : null}
       <Rule />
     </View>
   );

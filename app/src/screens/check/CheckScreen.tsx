@@ -121,13 +121,13 @@ function CheckView({ record, evaluation, current }: CheckProps) {
 function Asking({
   shown,
   check,
-  told,
+  saving: told,
   onLayout,
   children,
 }: {
   readonly shown: CheckNow;
   readonly check: Check | undefined;
-  readonly told: ReturnType<typeof useTold>;
+  readonly saving: ReturnType<typeof useTold>;
   readonly onLayout: (event: LayoutChangeEvent) => void;
   readonly children: React.ReactNode;
 }) {
@@ -207,13 +207,13 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
       scrolled.current = event.nativeEvent.contentOffset.y;
     },
   };
-  const told = useTold();
+  const saving = useTold();
   /** An answer that waits for the word of whoever looks along. */
   const [waiting, setWaiting] = useState<{ readonly of: CharacterId; readonly given: Answer }>();
   // Whoever turns to another question meanwhile has not answered that one.
   const given = waiting?.of === check?.character ? waiting?.given : undefined;
   const keep = useLatest(({ value, sureness, note }: Answer, along?: string) => {
-    if (!check || isJudging(told.get(), check, shown)) return;
+    if (!check || isJudging(saving.get(), check, shown)) return;
     setWaiting(undefined);
     // The core is asked before anything is drawn.
     const keeping = act(
@@ -226,10 +226,10 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
         ...(along === undefined ? {} : { together: [along] }),
       }),
     );
-    told.set({ character: check.character, before: verdict });
+    saving.set({ character: check.character, before: verdict });
     void keeping.then((reading) => {
       // Said only once it is kept; what was not kept may be told again.
-      if (!reading) return told.set(undefined);
+      if (!reading) return saving.set(undefined);
       // Strip and bars are drawn before it.
       startTransition(() => {
         setLast({ reading, words: readingWords({ character: check.character, value }), rows: verdict.rows });
@@ -243,8 +243,8 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     else keep(answered);
   });
   const pass = useLatest(() => {
-    if (!check || isJudging(told.get(), check, shown)) return;
-    told.set({ character: check.character, before: verdict });
+    if (!check || isJudging(saving.get(), check, shown)) return;
+    saving.set({ character: check.character, before: verdict });
     void act(passOver(record.id, piece, check.character));
     setLast(undefined);
     settleDown();
@@ -253,9 +253,9 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     if (!last) return;
     // Until that is judged the question is still the one before: an answer meant for the one that comes back
     // must not land on it.
-    told.set(check && { character: check.character, before: verdict });
+    saving.set(check && { character: check.character, before: verdict });
     void act(takeBack(record.id, last.reading)).then((kept) => {
-      if (!kept) told.set(undefined);
+      if (!kept) saving.set(undefined);
     });
     setLast(undefined);
     settleDown();
@@ -363,7 +363,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   );
   const toTop = useLatest((event: LayoutChangeEvent) => setCardTop(tablet ? 0 : event.nativeEvent.layout.y));
   const next = (
-    <Asking shown={shown} check={check} told={told} onLayout={toTop}>
+    <Asking shown={shown} check={check} saving={saving} onLayout={toTop}>
       {asking}
     </Asking>
   );

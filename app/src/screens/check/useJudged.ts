@@ -7,7 +7,7 @@ import type { CheckNow } from './CheckParts';
 /** What the check waits for, and what each answer would do. */
 
 /** What was told last, and what the find came to before it. */
-interface Told {
+interface Saving {
   readonly character: CharacterId;
   readonly before: Verdict;
 }
@@ -21,15 +21,15 @@ const SOON_MS = 80;
  */
 export function useTold() {
   const [held] = useState(() => {
-    let told: Told | undefined;
+    let saving: Saving | undefined;
     const heard = new Set<() => void>();
     const say = () => {
       for (const hear of heard) hear();
     };
     return {
-      get: () => told,
-      set: (next: Told | undefined) => {
-        told = next;
+      get: () => saving,
+      set: (next: Saving | undefined) => {
+        saving = next;
         if (next) setTimeout(say, SOON_MS);
         else say();
       },
@@ -49,13 +49,13 @@ export function useTold() {
  * other one counts.
  */
 export const isJudging = (
-  told: Told | undefined,
+  saving: Saving | undefined,
   check: Check | undefined,
   { current, evaluation }: CheckNow,
 ) =>
-  told !== undefined &&
-  told.character === check?.character &&
-  (!current || told.before === evaluation.verdict);
+  saving !== undefined &&
+  saving.character === check?.character &&
+  (!current || saving.before === evaluation.verdict);
 
 /**
  * The same function for as long as the screen stands, doing what the newest one does: what is handed on need

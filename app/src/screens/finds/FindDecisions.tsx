@@ -108,7 +108,7 @@ export function AroundTold({
   readonly target: string | undefined;
 }) {
   const { context } = record;
-  const told = [
+  const facts = [
     context.stages && ['Stage', context.stages.map((s) => lowerFirst(stageName(s))).join(', ')],
     context.condition && ['Condition', lowerFirst(CONDITION[context.condition])],
     context.part && target && ['Wanted', partName(target, context.part)],
@@ -139,15 +139,15 @@ export function AroundTold({
         .join(', '),
     ],
   ].filter((line): line is string[] => Array.isArray(line));
-  if (told.length === 0) return null;
+  if (facts.length === 0) return null;
   return (
     <>
       <Heading>Place and condition</Heading>
       <View>
         <Rule />
-        {told.map(([name, value]) => (
+        {facts.map(([name, value]) => (
           <View key={name}>
-            <View style={styles.told}>
+            <View style={styles.fact}>
               <Small soft style={styles.toldName}>
                 {name}
               </Small>

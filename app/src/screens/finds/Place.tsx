@@ -45,12 +45,12 @@ function Others({ record, finder }: { readonly record: FindRecord; readonly find
       </Body>
     );
   }
-  const told =
+  const saved =
     position?.value && typeof position.value === 'object' && 'decimalLatitude' in position.value
       ? position.value
       : undefined;
-  if (!record.placeNote && !told) return <Body>{finder} keeps it.</Body>;
-  return <Body>{[record.placeNote, told && positionWords(told)].filter(Boolean).join(' · ')}</Body>;
+  if (!record.placeNote && !saved) return <Body>{finder} keeps it.</Body>;
+  return <Body>{[record.placeNote, saved && positionWords(saved)].filter(Boolean).join(' · ')}</Body>;
 }
 
 /** The demo's phone stands here, and says that it does not really. */

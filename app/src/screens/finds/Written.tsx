@@ -17,8 +17,8 @@ interface WrittenProps {
 export function Written({ record, field, label, placeholder, most, first = '' }: WrittenProps) {
   const act = useAct();
   const { now, before } = edited(record, field);
-  const told = now === undefined ? first : typeof now.value === 'string' ? now.value : '';
-  const [text, setText] = useText(told);
+  const saved = now === undefined ? first : typeof now.value === 'string' ? now.value : '';
+  const [text, setText] = useText(saved);
   const said = text.trim();
   const earlier = before.flatMap(({ value }) => (typeof value === 'string' ? [value] : []));
   return (
@@ -31,7 +31,7 @@ export function Written({ record, field, label, placeholder, most, first = '' }:
         placeholder={placeholder}
         multiline={field === 'note'}
         onBlur={() => {
-          if (said !== told) void act(write(record.id, { field, value: said === '' ? null : said }));
+          if (said !== saved) void act(write(record.id, { field, value: said === '' ? null : said }));
         }}
       />
       {earlier.length > 0 ? (

@@ -22,6 +22,6 @@ export const styles = StyleSheet.create({
   way: { flex: 1 },
   decisions: { gap: space.m },
   decision: { flexDirection: 'row', gap: space.m, alignItems: 'flex-start' },
-  told: { flexDirection: 'row', gap: space.m, paddingVertical: space.s },
+  fact: { flexDirection: 'row', gap: space.m, paddingVertical: space.s },
   toldName: { width: 130, paddingTop: 2 },
 });

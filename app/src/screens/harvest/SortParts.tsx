@@ -5,7 +5,7 @@ import type { BasketState } from '@pause/core/harvest/sorting';
 import { Strong, Body, Small, Field, Heading, SmallStrong, ChipRow, Chip } from '../../components';
 import type { TellHarvest } from '../../notebook/useOwnHarvest';
 import { numberWord, upper, GRADE } from '../../text/names';
-import type { Told, Change } from './SortPass';
+import type { SortingField, Change } from './SortPass';
 import { styles } from './sortStyles';
 
 const oddsWords = (chance: number) =>
@@ -21,7 +21,7 @@ export function Standing({
   state,
   worst,
 }: {
-  readonly sorting: Told;
+  readonly sorting: SortingField;
   readonly state: BasketState;
   readonly worst: HarmGrade;
 }) {
@@ -75,7 +75,7 @@ export function Pieces({
   sorting,
   tell,
 }: {
-  readonly sorting: Told | undefined;
+  readonly sorting: SortingField | undefined;
   readonly tell: TellHarvest;
 }) {
   const [text, setText] = useState(sorting ? String(sorting.pieces) : '');
@@ -103,7 +103,13 @@ export function Pieces({
 }
 
 /** What each stray turned out to be: until a find settles it, it counts as what it was taken for. */
-export function Strays({ sorting: { grades }, change }: { readonly sorting: Told; readonly change: Change }) {
+export function Strays({
+  sorting: { grades },
+  change,
+}: {
+  readonly sorting: SortingField;
+  readonly change: Change;
+}) {
   return (
     <View style={styles.block} role="list" aria-label="Strays">
       <Heading>What the strays are</Heading>

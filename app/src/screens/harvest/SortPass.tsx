@@ -12,8 +12,8 @@ import { styles } from './sortStyles';
 
 /** One pass over what was collected. */
 
-export type Told = NonNullable<Harvest['sorting']>;
-export type Change = (make: (now: Told) => Told) => void;
+export type SortingField = NonNullable<Harvest['sorting']>;
+export type Change = (make: (now: SortingField) => SortingField) => void;
 
 /** The worst that could be among the pieces: of the lookalikes that the guide lists. */
 export function worstOf({ taxon }: CompiledTaxon): HarmGrade {
@@ -26,7 +26,7 @@ export function worstOf({ taxon }: CompiledTaxon): HarmGrade {
 interface PassProps {
   readonly record: FindRecord;
   readonly taxon: CompiledTaxon;
-  readonly sorting: Told;
+  readonly sorting: SortingField;
   readonly change: Change;
   readonly settled: () => Promise<unknown>;
 }

@@ -17,7 +17,7 @@ import { commonName, CommonName } from '../../text/names';
 import { usePieceCheck, PieceLines } from '../check/pieces/PieceLines';
 import { Collected } from './Collected';
 import { Standing, Pieces, Strays } from './SortParts';
-import { type Told, type Change, worstOf, Pass } from './SortPass';
+import { type Change, type SortingField, worstOf, Pass } from './SortPass';
 import { styles } from './sortStyles';
 
 /**
@@ -32,7 +32,7 @@ export function SortScreen() {
  * What was told, as the core is asked. What was gone through piece by piece where it grew is less likely to
  * hold strays; whoever misreads more than is usual finds fewer.
  */
-export function sortingOf({ pieces, found }: Told, checkedOutside: number, slip?: number): Sorting {
+export function sortingOf({ pieces, found }: SortingField, checkedOutside: number, slip?: number): Sorting {
   return {
     pieces,
     found,
@@ -56,7 +56,7 @@ function Sort({
   const router = useRouter();
   const {
     id,
-    told: { sorting },
+    harvest: { sorting },
     tell,
     settled,
   } = useOwnHarvest(record, taxon.id, part);

@@ -33,7 +33,7 @@ import { Ceilings } from './Ceilings';
 import { Collected } from './Collected';
 import { Manner } from './Manner';
 import { yieldsOf, questionOf } from './questionOf';
-import { Told } from './Told';
+import { HarvestQuestions } from './Told';
 
 /** How much of a find is taken: four ceilings, and the least of them. */
 export function TakeScreen() {
@@ -63,7 +63,7 @@ function Taking({
     taxon.taxon.parts.findIndex((one) => one.part === wanted),
   );
   const part = taxon.taxon.parts[at];
-  const { id: own, told, tell } = useOwnHarvest(record, taxon.id, wanted);
+  const { id: own, harvest: told, tell } = useOwnHarvest(record, taxon.id, wanted);
   const placeId = placeOfFind(record);
   const placePage = placeId === undefined ? undefined : pages[placeId];
   const place = placePage?.kind === 'place' ? placeOf(placePage) : undefined;
@@ -78,7 +78,7 @@ function Taking({
       taxon,
       part: of.part,
       place: place?.fields,
-      told,
+      harvest: told,
       weights,
       inStore:
         told.need && yields.find((one) => Math.abs((told.need?.yield ?? 0) - one.yield) < 1e-6)?.inStore,
@@ -106,8 +106,8 @@ function Taking({
   );
   const right = (
     <View style={[styles.column, wide && styles.grow]}>
-      <Told
-        told={told}
+      <HarvestQuestions
+        harvest={told}
         part={part ? { id: part.part, name: part.name } : { id: wanted, name: '' }}
         lifeForm={taxon.taxon.regrowth?.lifeForm}
         eaters={Math.max(1, eaters)}

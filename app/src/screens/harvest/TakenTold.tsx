@@ -31,11 +31,11 @@ const SHARES = [
 
 /** What was taken in the end: it counts when somebody comes here next. */
 export function TakenTold({
-  told,
+  harvest: told,
   weights,
   tell,
 }: {
-  readonly told: Harvest;
+  readonly harvest: Harvest;
   readonly weights: Weights;
   readonly tell: TellHarvest;
 }) {

@@ -10,7 +10,7 @@ import { TakenTold } from './TakenTold';
 import { styles } from './toldStyles';
 
 interface ToldProps {
-  readonly told: Harvest;
+  readonly harvest: Harvest;
   /** What is taken of it, as it is called. */
   readonly part: Part;
   readonly lifeForm: LifeForm | undefined;
@@ -21,7 +21,15 @@ interface ToldProps {
   readonly tell: TellHarvest;
 }
 
-export function Told({ told, part, lifeForm, eaters, weights, yields, tell }: ToldProps) {
+export function HarvestQuestions({
+  harvest: told,
+  part,
+  lifeForm,
+  eaters,
+  weights,
+  yields,
+  tell,
+}: ToldProps) {
   return (
     <>
       <NeedTold need={told.need} eaters={eaters} yields={yields} tell={tell} />
@@ -34,7 +42,7 @@ export function Told({ told, part, lifeForm, eaters, weights, yields, tell }: To
       />
       <HandsTold hands={told.hands} persons={told.persons} tell={tell} />
       <WeighTold weights={weights} tell={tell} />
-      <TakenTold told={told} weights={weights} tell={tell} />
+      <TakenTold harvest={told} weights={weights} tell={tell} />
     </>
   );
 }

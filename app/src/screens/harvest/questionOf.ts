@@ -13,7 +13,7 @@ interface Asked {
   readonly taxon: CompiledTaxon;
   readonly part: string;
   readonly place: Partial<FieldsOf<'place'>> | undefined;
-  readonly told: Harvest;
+  readonly harvest: Harvest;
   readonly weights: Weights;
   /** Grams that are in the pantry, so made. */
   readonly inStore: number | undefined;
@@ -31,7 +31,7 @@ export function questionOf({
   taxon,
   part,
   place,
-  told,
+  harvest: told,
   weights,
   inStore,
   today,

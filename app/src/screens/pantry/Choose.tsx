@@ -62,9 +62,9 @@ const NOTHING_YET = 'how much it is';
 
 /** @param first what is chosen as soon as it is there, until something else is */
 export function useChosen<C extends Choice>(choices: readonly C[], first: string | undefined): Chosen<C> {
-  const [told, set] = useState<Readonly<Record<string, string>>>();
+  const [typed, set] = useState<Readonly<Record<string, string>>>();
   const texts =
-    told ??
+    typed ??
     (first !== undefined && choices.some(({ source, not }) => source.id === first && not === undefined)
       ? { [first]: '' }
       : {});

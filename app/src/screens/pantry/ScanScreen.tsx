@@ -132,9 +132,9 @@ function Camera({
   readonly onFail: (why: string) => void;
 }) {
   const place = useRef<HTMLDivElement>(null);
-  const told = useRef({ onText, onFail });
+  const callbacks = useRef({ onText, onFail });
   useEffect(() => {
-    told.current = { onText, onFail };
+    callbacks.current = { onText, onFail };
   });
   useEffect(() => {
     const ended = { is: false };
@@ -155,14 +155,14 @@ function Camera({
       const look = async () => {
         const text = await squareIn(video, video.videoWidth, video.videoHeight);
         if (ended.is) return;
-        if (text !== undefined) told.current.onText(text);
+        if (text !== undefined) callbacks.current.onText(text);
         else timer = setTimeout(() => void look(), LOOK_MS);
       };
       await look();
     };
     begin().catch(() => {
       if (!ended.is)
-        told.current.onFail(
+        callbacks.current.onFail(
           'This device gives no picture of a camera; it may not be allowed to. Take a photo, and read it from there.',
         );
     });

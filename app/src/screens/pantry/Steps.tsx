@@ -64,9 +64,9 @@ export function Steps({
       <View role="list" aria-label="Steps">
         <Rule strong />
         {steps.map((step) => {
-          const told = done.findLast((one) => one.step === step.id);
+          const last = done.findLast((one) => one.step === step.id);
           const words = stepWords(step);
-          const isDone = told !== undefined && told.leftOut === undefined;
+          const isDone = last !== undefined && last.leftOut === undefined;
           return (
             <View key={step.id} role="listitem">
               <View style={styles.step}>
@@ -82,14 +82,14 @@ export function Steps({
                   </View>
                   <View style={styles.grow}>
                     <Body style={isDone ? styles.soft : undefined}>{words}</Body>
-                    {told?.leftOut !== undefined ? (
-                      <SmallStrong>Left out: {told.leftOut}</SmallStrong>
+                    {last?.leftOut !== undefined ? (
+                      <SmallStrong>Left out: {last.leftOut}</SmallStrong>
                     ) : step.required && !isDone ? (
                       <Small>has to be done</Small>
                     ) : null}
                   </View>
                 </Pressable>
-                {told === undefined && step.required && step.safety !== true && leaving !== step.id ? (
+                {last === undefined && step.required && step.safety !== true && leaving !== step.id ? (
                   <Button
                     label="Leave out"
                     aria-label={`Leave out: ${words}`}
@@ -101,7 +101,7 @@ export function Steps({
                   />
                 ) : null}
               </View>
-              {told === undefined && (step.minutes !== undefined || step.days !== undefined) ? (
+              {last === undefined && (step.minutes !== undefined || step.days !== undefined) ? (
                 <View style={styles.ways}>
                   <StartTimer id={id} step={step} />
                 </View>

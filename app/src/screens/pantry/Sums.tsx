@@ -5,7 +5,7 @@ import { Heading, Strong, Small, ChipRow, Chip } from '../../components';
 import { QuantityField } from '../../components/NumberField';
 import { useAct } from '../../notebook/store';
 import { tellOf } from '../../notebook/tell';
-import { Syrup, Spirit, Pickle, Ferment, type Told, g } from './SumsKinds';
+import { Syrup, Spirit, Pickle, Ferment, type Figures, g } from './SumsKinds';
 import { styles } from './sumsStyles';
 
 /** The sums of a kitchen, for what is being made: by weight inside, in the units that it is told in. */
@@ -72,7 +72,7 @@ export function settled(method: BatchFields['method'], figures: BatchFigures): B
   return figures;
 }
 
-function Steeped({ figures: { plantGrams, liquidMl }, put }: Told) {
+function Steeped({ figures: { plantGrams, liquidMl }, put }: Figures) {
   return (
     <View style={styles.block}>
       <Heading>How much to how much</Heading>
@@ -102,7 +102,7 @@ function Steeped({ figures: { plantGrams, liquidMl }, put }: Told) {
   );
 }
 
-function Oil({ figures: { plantGrams, liquidMl, fresh }, put }: Told) {
+function Oil({ figures: { plantGrams, liquidMl, fresh }, put }: Figures) {
   return (
     <View style={styles.block}>
       <Heading>How it goes in</Heading>

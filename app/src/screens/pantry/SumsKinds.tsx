@@ -21,12 +21,12 @@ export const g = (grams: number) => amountWords({ amount: grams, unit: 'g' });
 const ml = (millilitres: number) => amountWords({ amount: millilitres, unit: 'ml' });
 const percent = (value: number) => `${(Math.round(value * 10) / 10).toLocaleString()}\u00A0%`;
 
-export interface Told {
+export interface Figures {
   readonly figures: BatchFigures;
   readonly put: (more: { readonly [F in keyof BatchFigures]?: BatchFigures[F] | undefined }) => void;
 }
 
-export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share }, put }: Told) {
+export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share }, put }: Figures) {
   return (
     <View style={styles.block}>
       <Heading>Sugar</Heading>
@@ -60,7 +60,7 @@ export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share },
 const RATIOS = [2, 3, 5, 10] as const;
 const isStrength = (value: number) => value > 0 && value <= 100;
 
-export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }, put }: Told) {
+export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }, put }: Figures) {
   const answer =
     plantGrams !== undefined &&
     ratio !== undefined &&
@@ -133,7 +133,7 @@ export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }
   );
 }
 
-export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, put }: Told) {
+export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, put }: Figures) {
   const most = liquidMl !== undefined && vinegar !== undefined ? mostWaterFor(liquidMl, vinegar) : undefined;
   return (
     <View style={styles.block}>
@@ -188,7 +188,7 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
   );
 }
 
-export function Ferment({ figures: { plantGrams, waterMl, saltGrams, saltShare: share }, put }: Told) {
+export function Ferment({ figures: { plantGrams, waterMl, saltGrams, saltShare: share }, put }: Figures) {
   return (
     <View style={styles.block}>
       <Heading>Salt</Heading>

@@ -32,8 +32,8 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
       </Small>
     );
   const { cautions: has = [], dislikes = [] } = page.fields;
-  const tell = (told: object) =>
-    void import('../../notebook/outside').then(({ tellPage }) => act(tellPage(page.id, 'eater', told)));
+  const tell = (changes: object) =>
+    void import('../../notebook/outside').then(({ tellPage }) => act(tellPage(page.id, 'eater', changes)));
   const id = guide.taxon(taxon)?.id;
   return (
     <View style={styles.block}>

@@ -50,24 +50,24 @@ function fromExport(text: string): Thunk<Promise<Taken>> {
       return { entries: [], remarks: ['It is not JSON. Nothing was taken of it.'] };
     }
     const { applyToPage, parseEntry } = await import('../../notebook/outside');
-    const told = raw as {
+    const exported = raw as {
       readonly format?: unknown;
       readonly person?: { readonly id?: unknown };
       readonly own?: unknown;
     };
-    if (told.format !== 'pause-export/1' || !Array.isArray(told.own))
+    if (exported.format !== 'pause-export/1' || !Array.isArray(exported.own))
       return {
         entries: [],
         remarks: ['It is no export of Pause: “format” is not “pause-export/1”, or “own” is not a list.'],
       };
     const me = getState().me.person?.id;
-    const from = told.person?.id;
+    const from = exported.person?.id;
     const remarks: string[] = [];
     const entries: Entry[] = [];
     const finds = new Map<string, FindRecord | undefined>();
     const pages = new Map<string, PageRecord | undefined>();
     let others = 0;
-    for (const [index, one] of (told.own as unknown[]).entries()) {
+    for (const [index, one] of (exported.own as unknown[]).entries()) {
       const parsed = parseEntry(one);
       if ('problems' in parsed) {
         remarks.push(...parsed.problems.map(({ field, reason }) => `own[${index}].${field}: ${reason}.`));

@@ -198,13 +198,13 @@ function eaten(pantry: Pantry, portion: PortionPage): string[] {
 function prepared(pantry: Pantry, { fields }: BatchPage): string[] {
   const { name = 'A batch', method, on, cooked, steps = [], figures = {} } = fields;
   const done = stepsOf(fields, pantry).flatMap((step) => {
-    const told = steps.findLast((one) => one.step === step.id);
-    return told === undefined || step.code === 'label'
+    const last = steps.findLast((one) => one.step === step.id);
+    return last === undefined || step.code === 'label'
       ? []
       : [
-          told.leftOut === undefined
+          last.leftOut === undefined
             ? lowerFirst(stepWords(step)).replace(/\.$/, '')
-            : `LEFT OUT: ${stepWords(step)} (${told.leftOut})`,
+            : `LEFT OUT: ${stepWords(step)} (${last.leftOut})`,
         ];
   });
   return [

@@ -22,16 +22,16 @@ export function Agreed({ group }: { readonly group: Group }) {
   useEffect(() => {
     void import('../../notebook/outside').then(({ layPages }) => act(layPages([group.id])));
   }, [act, group.id]);
-  const told = [...(page?.told ?? [])].reverse();
-  if (!page || told.length === 0) return null;
+  const changes = [...(page?.told ?? [])].reverse();
+  if (!page || changes.length === 0) return null;
   return (
     <View style={styles.block}>
       <Heading>How it came about</Heading>
       <View role="list" aria-label="How it came about" style={styles.block}>
-        {told.slice(0, MOST_SHOWN).map((one) => (
+        {changes.slice(0, MOST_SHOWN).map((one) => (
           <View key={one.id} role="listitem">
             <Body>
-              {FIELD[one.field as keyof typeof FIELD]}: {saidOf(one.value)}
+              {FIELD[one.field as keyof typeof FIELD]}: {ruleWords(one.value)}
             </Body>
             <Small soft>
               {memberName(group, one.by)}, {dayWords(new Date(one.at), new Date())}
@@ -49,8 +49,8 @@ const stands = (page: PageRecord, { id, field }: { readonly id: string; readonly
 
 export type Rule = FieldsOf<'group'>[keyof FieldsOf<'group'>];
 
-function saidOf(told: unknown): string {
-  const value = told as Rule | null;
+function ruleWords(rule: unknown): string {
+  const value = rule as Rule | null;
   if (value === null) return 'as the guide has it';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value))

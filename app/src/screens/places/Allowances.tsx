@@ -91,8 +91,8 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
 /** The most that one person may take in a day, of anything. */
 function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say: Say }) {
   const general = all.find(isGeneral);
-  const told = general?.perDay ? String(general.perDay.amount) : '';
-  const [text, setText] = useState(told);
+  const amount = general?.perDay ? String(general.perDay.amount) : '';
+  const [text, setText] = useState(amount);
   const [unit, setUnit] = useState<Unit>(general?.perDay?.unit ?? 'g');
   const wrong = isWrong(text);
   const put = (of: Unit) => {
@@ -111,7 +111,7 @@ function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say
         placeholder="As much as you like"
         {...(wrong ? { wrong: WRONG } : {})}
         onBlur={() => {
-          if (!wrong && text !== told) put(unit);
+          if (!wrong && text !== amount) put(unit);
         }}
       />
       <Units

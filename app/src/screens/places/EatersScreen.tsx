@@ -20,7 +20,7 @@ import {
 } from '../../components';
 import { guide } from '../../deciding/guide';
 import { useAct } from '../../notebook/store';
-import { tellOf, toggled, type Told } from '../../notebook/tell';
+import { tellOf, toggled, type Changes } from '../../notebook/tell';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { useEaters, type EaterPage } from '../../notebook/usePlaces';
 import { cautionFor, CommonName, commonName, lowerFirst } from '../../text/names';
@@ -113,7 +113,7 @@ function Eater({
 }) {
   const act = useAct();
   const { name = 'Somebody', cautions = [], likes = [], dislikes = [], eatsAlong } = fields;
-  const tell = (make: (now: Partial<FieldsOf<'eater'>>) => Told<'eater'>) =>
+  const tell = (make: (now: Partial<FieldsOf<'eater'>>) => Changes<'eater'>) =>
     void act(tellOf(id, 'eater', make));
   return (
     <View role="listitem">

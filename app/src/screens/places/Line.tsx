@@ -19,11 +19,11 @@ const asItIs = (text: string): Typed<string> => ({ value: text });
 export function Line({ label, value, most = 120, hint, placeholder, read = asItIs, onTell }: LineProps) {
   const [text, setText] = useText(value);
   const typed = text.trim();
-  const told: Typed<string> = typed === '' ? { value: '' } : read(typed);
+  const parsed: Typed<string> = typed === '' ? { value: '' } : read(typed);
   const put = () => {
-    if ('problem' in told) return;
-    setText(told.value);
-    if (told.value !== value) onTell(told.value);
+    if ('problem' in parsed) return;
+    setText(parsed.value);
+    if (parsed.value !== value) onTell(parsed.value);
   };
   return (
     <Field
@@ -33,7 +33,7 @@ export function Line({ label, value, most = 120, hint, placeholder, read = asItI
       maxLength={most}
       {...(placeholder ? { placeholder } : {})}
       {...(hint ? { hint } : {})}
-      {...('problem' in told ? { wrong: told.problem } : {})}
+      {...('problem' in parsed ? { wrong: parsed.problem } : {})}
       onBlur={put}
     />
   );

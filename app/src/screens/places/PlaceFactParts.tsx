@@ -4,7 +4,7 @@ import type { FieldsOf } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
 import { readNumber } from '@pause/core/lib/typed';
 import { SmallStrong, ChipRow, Chip, Button, Small, Field } from '../../components';
-import { type Told, toggled } from '../../notebook/tell';
+import { type Changes, toggled } from '../../notebook/tell';
 import { type Place, usePlaces, useDay } from '../../notebook/usePlaces';
 import { shapeWords } from '../../text/places';
 import { DrawShape } from './DrawShape';
@@ -14,10 +14,10 @@ import { styles } from './placeFactStyles';
 /** The single facts of a place. */
 
 type Fields = FieldsOf<'place'>;
-export type Tell = (told: Told<'place'>) => void;
+export type Tell = (changes: Changes<'place'>) => void;
 
 /** Tells what is made of what stands by then. */
-export type TellMade = (make: (now: Partial<Fields>) => Told<'place'>) => void;
+export type TellMade = (make: (now: Partial<Fields>) => Changes<'place'>) => void;
 
 /** As many as a page holds, each no longer than a name. */
 export function companionsOf(text: string): string[] | null {
@@ -30,7 +30,7 @@ export function companionsOf(text: string): string[] | null {
 }
 
 /** Whoever is told more by a choice hears everything again, as they may know it now. */
-export const told = (fields: Partial<Fields>, exactFor: 'group') => ({ ...fields, exactFor });
+export const placeForGroup = (fields: Partial<Fields>, exactFor: 'group') => ({ ...fields, exactFor });
 
 export function ChipGroup({
   label,

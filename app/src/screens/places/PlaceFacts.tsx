@@ -12,7 +12,7 @@ import { Line } from './Line';
 import {
   type TellMade,
   type Tell,
-  told,
+  placeForGroup,
   Where,
   Height,
   One,
@@ -66,7 +66,7 @@ export function PlaceFacts({ place }: { readonly place: Place }) {
 }
 
 function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: TellMade }) {
-  const tell: Tell = (told) => tellMade(() => told);
+  const tell: Tell = (changes) => tellMade(() => changes);
   const { fields } = place;
   const keeps = useApp((state) => state.me.person?.id === place.page.person);
   const group = useApp(({ me: { person } }) => person?.groups.find((one) => one.id === place.page.group));
@@ -197,7 +197,7 @@ function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: T
             <Chip
               label="Everybody"
               chosen={fields.exactFor === 'group'}
-              onPress={() => tell(told(fields, 'group'))}
+              onPress={() => tell(placeForGroup(fields, 'group'))}
             />
           </ChipGroup>
           {fields.exactFor === 'group' ? null : (

@@ -4,7 +4,7 @@ import { type Day, dayOf } from '@pause/core/lib/day';
 import { Chip, Body, SmallStrong, ChipRow } from '../../components';
 import { guide } from '../../deciding/guide';
 import type { Ahead } from '../../deciding/season/look';
-import { type Told, toggled } from '../../notebook/tell';
+import { type Changes, toggled } from '../../notebook/tell';
 import type { Place } from '../../notebook/usePlaces';
 import { CommonName } from '../../text/names';
 import { isoDayName } from '../../text/places';
@@ -13,7 +13,7 @@ import { type Walk, styles } from './walkStyles';
 
 /** Planning a walk. */
 
-export type Tell = (make: (now: Partial<FieldsOf<'walk'>>) => Told<'walk'>) => void;
+export type Tell = (make: (now: Partial<FieldsOf<'walk'>>) => Changes<'walk'>) => void;
 
 export function Edit({
   walk,

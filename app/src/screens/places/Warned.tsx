@@ -45,11 +45,11 @@ export function warningsOf(
     .filter(({ kind, group }) => kind === 'place' && group !== undefined)
     .flatMap((page) =>
       dangerousAt(page.sightings, guide).flatMap((taxon): Warning[] => {
-        const told = page.sightings
+        const seen = page.sightings
           .filter((one) => one.taxon === taxon && one.what !== 'nothing' && one.by !== me && one.at >= since)
           .sort((a, b) => (a.at < b.at ? 1 : -1));
-        const [sighting] = told;
-        return sighting && !told.some(({ id }) => read.includes(id))
+        const [sighting] = seen;
+        return sighting && !seen.some(({ id }) => read.includes(id))
           ? [{ place: placeOf(page), sighting }]
           : [];
       }),

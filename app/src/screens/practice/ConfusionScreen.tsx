@@ -94,8 +94,8 @@ function OfGroup({ id, name }: { readonly id: string; readonly name: string }) {
   const [again, setAgain] = useState(0);
   useEffect(() => {
     let gone = false;
-    void act(askGroup(id)).then((told) => {
-      if (!gone) setAnswer(told ?? 'away');
+    void act(askGroup(id)).then((answer) => {
+      if (!gone) setAnswer(answer ?? 'away');
     });
     return () => {
       gone = true;

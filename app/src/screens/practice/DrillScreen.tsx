@@ -43,7 +43,7 @@ export function DrillScreen() {
     <Sitting
       practice={practice}
       plates={plates}
-      told={cards?.split(',').filter((one) => one !== '')}
+      chosen={cards?.split(',').filter((one) => one !== '')}
       minutes={Number(minutes) > 0 ? Number(minutes) : undefined}
     />
   );
@@ -53,11 +53,11 @@ interface SittingProps {
   readonly practice: Practice;
   readonly plates: Plates;
   /** Asked for, in place of what is due. */
-  readonly told: readonly CardId[] | undefined;
+  readonly chosen: readonly CardId[] | undefined;
   readonly minutes: number | undefined;
 }
 
-function Sitting({ practice, plates, told, minutes }: SittingProps) {
+function Sitting({ practice, plates, chosen: told, minutes }: SittingProps) {
   const pictures = useMemo(() => picturesBy(plates), [plates]);
   const [drills] = useState(() => drillsFor(told ?? cardsNow(practice, pictures, minutes), pictures));
   const { keep, kept, flush } = useSitting('drill');

@@ -37,13 +37,13 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
     );
   }
   const state = shown.kind === 'states' ? shown.states[0] : undefined;
-  const told =
+  const states =
     state === undefined || isSmelled(character) || !drawable(character.id, state) || !('states' in character);
-  if (told) {
+  if (states) {
     return (
       <View style={styles.block}>
         <Question>{character.question}</Question>
-        <View style={styles.told} role="status">
+        <View style={styles.answer} role="status">
           <Strong>{toldWords(character, shown)}</Strong>
         </View>
         <Button
@@ -125,7 +125,7 @@ export function Looked({ looks }: { readonly looks: readonly LookedAt[] }) {
 
 const styles = StyleSheet.create({
   block: { gap: space.m },
-  told: { borderLeftWidth: 4, borderLeftColor: colour.ink, paddingLeft: space.m, paddingVertical: space.s },
+  answer: { borderLeftWidth: 4, borderLeftColor: colour.ink, paddingLeft: space.m, paddingVertical: space.s },
   start: { alignSelf: 'flex-start' },
   shown: {
     alignItems: 'center',

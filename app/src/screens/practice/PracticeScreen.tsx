@@ -176,11 +176,11 @@ function dueWords(cards: readonly CardId[], { history, soon, now }: Practice): s
   const known = cards.flatMap((id) => history.cards.get(id) ?? []);
   const due = known.filter(({ memory }) => Date.parse(memory.due) <= now.getTime()).length;
   const about = cards.filter((id) => aboutSoon(id, soon) > 0).length;
-  const told = [
+  const facts = [
     [due, 'due'],
     [cards.length - known.length, 'new'],
     [known.length - due, 'before it fades'],
   ] as const;
-  const parts = told.filter(([count]) => count > 0).map(([count, word]) => `${numberWord(count)} ${word}`);
+  const parts = facts.filter(([count]) => count > 0).map(([count, word]) => `${numberWord(count)} ${word}`);
   return `${upper(parts.join(', '))}.${about > 0 ? ` ${upper(numberWord(about))} of what stands around now, or is planned.` : ''}`;
 }

@@ -47,7 +47,7 @@ export function TellPractised({ record }: { readonly record: FindRecord }) {
   const { ready, history, now } = usePractice();
   const day = isoOf(useDay());
   const target = record.targets.at(-1)?.taxon;
-  const told = useRef<unknown>(undefined);
+  const lastSent = useRef<unknown>(undefined);
   useEffect(() => {
     const known = target === undefined ? undefined : guide.taxon(target);
     if (!ready || !known || record.person !== me || record.decisions.length > 0) return;
@@ -56,8 +56,8 @@ export function TellPractised({ record }: { readonly record: FindRecord }) {
       return card ? [{ taxon: id, last: card.last.slice(0, 10), earned }] : [];
     });
     const was = record.context.practised ?? [];
-    if (sameValue(practised, was) || sameValue(practised, told.current ?? null)) return;
-    told.current = practised;
+    if (sameValue(practised, was) || sameValue(practised, lastSent.current ?? null)) return;
+    lastSent.current = practised;
     void act(tellContext(record.id, { ...record.context, practised }));
     // Once a day is enough for what fades over weeks.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -101,7 +101,7 @@ export function Review({
               ))}
             </View>
           ) : null}
-          <Told scored={scored} encounter={encounter} />
+          <ReadingsSeen scored={scored} encounter={encounter} />
         </View>
         <View style={[styles.column, wide && styles.grow]}>
           <View style={styles.block}>
@@ -192,7 +192,7 @@ function Misread({
 }
 
 /** The check that would have told. */
-function Told({
+function ReadingsSeen({
   scored,
   encounter: { specimen, target },
 }: {

@@ -35,12 +35,12 @@ export function WoodScreen() {
         <Loading what="Walking into the wood …" />
       </Screen>
     );
-  return <Wood key={seed ?? ''} practice={practice} plates={plates} told={seed} />;
+  return <Wood key={seed ?? ''} practice={practice} plates={plates} seed={seed} />;
 }
 
-function seedOf(told: string | undefined): number {
-  const number = Number(told);
-  return told !== undefined && Number.isInteger(number) && number >= 0 && number < 1e9
+function seedOf(seed: string | undefined): number {
+  const number = Number(seed);
+  return seed !== undefined && Number.isInteger(number) && number >= 0 && number < 1e9
     ? number
     : Math.floor(Math.random() * 1e6);
 }
@@ -48,11 +48,11 @@ function seedOf(told: string | undefined): number {
 function Wood({
   practice,
   plates,
-  told,
+  seed: told,
 }: {
   readonly practice: Practice;
   readonly plates: Plates;
-  readonly told: string | undefined;
+  readonly seed: string | undefined;
 }) {
   const router = useRouter();
   const act = useAct();

@@ -81,11 +81,11 @@ export function Among({
   const truth = specimens.flatMap(({ taxon }, index) => (taxon === other.id ? [index] : []));
   const done = () => {
     const right = truth.length === marked.length && truth.every((one) => marked.includes(one));
-    const told =
+    const chosen =
       truth.length === 0
         ? `No ${commonName(other.id)} was among them.`
         : `${truth.length === 1 ? 'One was' : `${upper(numberWord(truth.length))} were`} ${commonName(other.id)}: ${truth.map((one) => numberWord(one + 1)).join(', ')}.`;
-    onAnswer({ right }, told);
+    onAnswer({ right }, chosen);
   };
   return (
     <>

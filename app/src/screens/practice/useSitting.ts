@@ -36,11 +36,11 @@ export function useSitting(what: PracticeFields['what'], lesson?: string): Sitti
     open.current = 0;
     // One after the other, so that the page is begun once.
     void inTurn(turn, async () => {
-      const told = filled(all.current);
-      if (page.current !== undefined) await act(tellOf(page.current, 'practice', () => told));
+      const fields = filled(all.current);
+      if (page.current !== undefined) await act(tellOf(page.current, 'practice', () => fields));
       else
         page.current = await act(
-          begin('practice', { on, what, ...(lesson === undefined ? {} : { lesson }), ...told }, undefined),
+          begin('practice', { on, what, ...(lesson === undefined ? {} : { lesson }), ...fields }, undefined),
         );
     });
   }, [act, on, turn, what, lesson]);

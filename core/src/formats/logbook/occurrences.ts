@@ -190,11 +190,11 @@ export function readOccurrences(text: string, guide: CompiledGuide): ReadRows<Re
     const own: RowProblem[] = [];
     const say = (column: string, reason: string) => own.push({ field: `line ${line}, ${column}`, reason });
     // A day alone is taken as its noon: which hour it was nobody said.
-    const told = (row.eventDate ?? '').trim();
-    const at = /^\d{4}-\d{2}-\d{2}$/.test(told)
-      ? Date.parse(`${told}T12:00:00.000Z`)
-      : /^\d{4}-\d{2}-\d{2}T/.test(told)
-        ? Date.parse(told)
+    const date = (row.eventDate ?? '').trim();
+    const at = /^\d{4}-\d{2}-\d{2}$/.test(date)
+      ? Date.parse(`${date}T12:00:00.000Z`)
+      : /^\d{4}-\d{2}-\d{2}T/.test(date)
+        ? Date.parse(date)
         : NaN;
     if (!Number.isFinite(at)) say('eventDate', 'a day like 2026-09-14, or an instant of ISO 8601');
     const name = (row.scientificName ?? '').trim();

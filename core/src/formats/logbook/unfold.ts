@@ -37,7 +37,7 @@ export function entriesOfFind(record: FindRecord): FindEntry[] {
     ...(stamp === undefined ? {} : { stamp }),
     body,
   });
-  const told =
+  const contexts =
     record.told.length > 0 || Object.keys(record.context).length === 0
       ? record.told
       : [{ id: madeId('context', find), at: startedAt, context: record.context }];
@@ -52,7 +52,7 @@ export function entriesOfFind(record: FindRecord): FindEntry[] {
       kind: 'targets',
       ...stamped({ ...target, id: id ?? madeId('target', find, target.taxon, target.at) }),
     })),
-    ...told.map((one) => ({ kind: 'contexts', ...stamped(one) })),
+    ...contexts.map((one) => ({ kind: 'contexts', ...stamped(one) })),
     ...record.asks.map((body) => ({ kind: 'asks', find, body })),
     ...record.reveals.map((body) => ({ kind: 'reveals', find, body })),
     ...record.readings.map((body) => ({ kind: 'readings', find, body })),

@@ -87,7 +87,7 @@ export function leftOutOf(
   done: readonly StepDone[],
 ): readonly { readonly step: Step; readonly why: string }[] {
   return steps.flatMap((step) => {
-    const told = done.findLast((one) => one.step === step.id);
-    return step.required && told?.leftOut !== undefined ? [{ step, why: told.leftOut }] : [];
+    const last = done.findLast((one) => one.step === step.id);
+    return step.required && last?.leftOut !== undefined ? [{ step, why: last.leftOut }] : [];
   });
 }

@@ -1,6 +1,6 @@
 import type { Context } from '../../case';
 import type { Entry, FindEntry } from '../entry';
-import type { Edit, EditField, FindRecord, Told } from './record';
+import type { Edit, EditField, FindRecord, ContextEntry } from './record';
 
 /** Texts that begin with an instant sort as instants do, stamped or not. */
 const laterOf = (item: { readonly at: string; readonly stamp?: string | undefined }) => item.stamp ?? item.at;
@@ -63,9 +63,9 @@ const idOf = (item: { readonly id: string }) => item.id;
  * What stands around a find by all that was told of it: each member as it was told last. What names no
  * changed members is the whole of it as it then stood.
  */
-export function contextOf(told: readonly Told[]): Context {
+export function contextOf(contexts: readonly ContextEntry[]): Context {
   const context = new Map<string, unknown>();
-  for (const { context: said, changed } of told) {
+  for (const { context: said, changed } of contexts) {
     if (!changed) context.clear();
     for (const name of changed ?? []) context.delete(name);
     for (const [name, value] of Object.entries(said))
@@ -120,7 +120,7 @@ export function applyEntries(
   if (!begun || entries.every(({ kind }) => kind === 'finds')) return begun;
   const bodies = <K extends FindEntry['kind']>(kind: K) =>
     ofKind(entries, kind).map(({ body }) => body as BodyOf<K>);
-  const told = withContexts(begun, ofKind(entries, 'contexts'));
+  const contexts = withContexts(begun, ofKind(entries, 'contexts'));
   const next: FindRecord = {
     ...begun,
     pieces: withPieces(begun.pieces, bodies('pieces')),
@@ -129,7 +129,7 @@ export function applyEntries(
       ofKind(entries, 'targets').map((entry) => ({ ...entry.body, ...stamped(entry) })),
       (target) => target.id ?? `${target.at} ${target.taxon}`,
     ),
-    ...(told === begun.told ? {} : { told, context: contextOf(told) }),
+    ...(contexts === begun.told ? {} : { told: contexts, context: contextOf(contexts) }),
     readings: placedAll(begun.readings, bodies('readings'), idOf),
     withdrawals: withWithdrawals(begun.withdrawals, bodies('withdrawals')),
     skips: placedAll(

@@ -27,7 +27,7 @@ export const Decision = z.strictObject({
 export type Decision = z.infer<typeof Decision>;
 
 /** What was told around a find at one time. With `changed` only these members, else the whole of it. */
-export const Told = z.strictObject({
+export const ContextEntry = z.strictObject({
   id,
   at: Instant,
   context: Context,
@@ -37,7 +37,7 @@ export const Told = z.strictObject({
     .optional(),
   stamp: Stamp.optional(),
 });
-export type Told = z.infer<typeof Told>;
+export type ContextEntry = z.infer<typeof ContextEntry>;
 
 /** Darwin Core: degrees on WGS 84, and how far in metres the true place can be from there. */
 export const Position = z.strictObject({
@@ -172,7 +172,7 @@ export const FindRecord = z.strictObject({
     z.strictObject({ taxon: TaxonId, at: Instant, id: id.optional(), stamp: Stamp.optional() }),
   ),
   /** All that was told around it, oldest first, and what stands by it. */
-  told: z.array(Told).default([]),
+  told: z.array(ContextEntry).default([]),
   context: Context,
   readings: z.array(Reading),
   withdrawals: z.array(Withdrawal),

@@ -4,7 +4,7 @@ import { placedAll } from '../find';
 import { Stamp } from '../stamp';
 import { PAGE_KINDS, Sighting, type NewField, type PageKind } from './schema';
 
-const Told = z.custom<NewField & { readonly stamp?: Stamp | undefined }>(
+const FieldEntry = z.custom<NewField & { readonly stamp?: Stamp | undefined }>(
   (value) => typeof value === 'object' && value !== null && 'field' in value,
 );
 
@@ -17,7 +17,7 @@ export const PageRecord = z.strictObject({
   person: z.string().optional(),
   group: z.string().optional(),
   /** Every field that was ever told, oldest first. */
-  told: z.array(Told),
+  told: z.array(FieldEntry),
   sightings: z.array(Sighting),
 });
 export type PageRecord = z.infer<typeof PageRecord>;
@@ -45,14 +45,14 @@ export function applyAllToPage(
 ): PageRecord | undefined {
   const begun = page ?? beginning(entries);
   if (!begun) return undefined;
-  const told = entries.flatMap(({ kind, body, stamp }) =>
+  const fields = entries.flatMap(({ kind, body, stamp }) =>
     kind === 'fields' ? [{ ...body, ...(stamp === undefined ? {} : { stamp }) }] : [],
   );
   const sightings = entries.flatMap(({ kind, body }) => (kind === 'sightings' ? [body] : []));
-  if (told.length === 0 && sightings.length === 0) return begun;
+  if (fields.length === 0 && sightings.length === 0) return begun;
   return {
     ...begun,
-    told: placedAll(begun.told, told, idOf),
+    told: placedAll(begun.told, fields, idOf),
     sightings: placedAll(begun.sightings, sightings, idOf),
   };
 }

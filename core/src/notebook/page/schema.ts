@@ -64,7 +64,7 @@ export type NewField = {
   }[keyof FieldsOf<K> & string];
 }[PageKind];
 
-const told = z.strictObject({
+const fieldBase = z.strictObject({
   id,
   at: Instant,
   by: person,
@@ -75,7 +75,7 @@ const told = z.strictObject({
 });
 
 /** Parsed in one go with its value, whose problems are named below `value`. */
-export const NewField = told.transform((one, context) => {
+export const NewField = fieldBase.transform((one, context) => {
   const fields: Readonly<Record<string, z.ZodType>> = PAGE_FIELDS[one.of].shape;
   const field = Object.hasOwn(fields, one.field) ? fields[one.field] : undefined;
   if (!field) {

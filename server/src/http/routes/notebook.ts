@@ -28,17 +28,17 @@ const Pull = z.strictObject({
 export function notebookRoutes(services: Services, add: Add): void {
   const { db, clock, metrics, live, whoAsks } = services;
   add('post', PUSH, 'person', async (request, response, actor) => {
-    const told = body(Push, request).entries.map((raw) => {
+    const parsed = body(Push, request).entries.map((raw) => {
       const field = unkeepable(raw);
       return field === undefined
         ? parseEntry(raw)
         : { problems: [{ field: field || 'entry', reason: UNKEEPABLE }] };
     });
-    const sound = told.flatMap((one) => ('entry' in one ? [one.entry] : []));
+    const sound = parsed.flatMap((one) => ('entry' in one ? [one.entry] : []));
     const pushed = sound.length > 0 ? await push(db, actor, sound, pushOptions(services, response)) : [];
     let next = 0;
     response.json({
-      results: told.map((one) => {
+      results: parsed.map((one) => {
         const result: Pushed =
           'entry' in one
             ? (pushed[next++] ?? { status: 'refused', problem: invalid([]) })

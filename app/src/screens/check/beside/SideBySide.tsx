@@ -52,7 +52,7 @@ interface Numbered {
 /** What parts the two, numbered: not read yet comes first, it is what can still tell them apart. */
 function numbered({ stages, target, other, find }: SideBySideProps): Numbered[] {
   const looks = find ? viewCase(guide, find).looks : [];
-  const told = partings(guide, target, other, stages).map((parting) => {
+  const rows = partings(guide, target, other, stages).map((parting) => {
     const mine = looks.filter((look) => look.character.id === parting.character);
     const against = mine.some((look) => relationOverall(look, other) === 'against');
     return {
@@ -66,7 +66,7 @@ function numbered({ stages, target, other, find }: SideBySideProps): Numbered[] 
         : {}),
     };
   });
-  return [...told.filter((t) => t.read === undefined), ...told.filter((t) => t.read !== undefined)].map(
+  return [...rows.filter((t) => t.read === undefined), ...rows.filter((t) => t.read !== undefined)].map(
     (t, i) => ({ ...t, number: i + 1 }),
   );
 }
@@ -77,10 +77,10 @@ export function SideBySide(props: SideBySideProps) {
   const [all, setAll] = useState(false);
   // Everything else about the screen leaves the numbers as they are.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const told = useMemo(() => numbered(props), [stages, target, other, find]);
-  const open = told.filter((t) => t.read === undefined);
+  const rows = useMemo(() => numbered(props), [stages, target, other, find]);
+  const open = rows.filter((t) => t.read === undefined);
   const shown = all ? open : open.slice(0, FIRST);
-  const seen = told.filter((t) => t.read !== undefined);
+  const seen = rows.filter((t) => t.read !== undefined);
   return (
     <View style={styles.list}>
       <Drawings
@@ -92,7 +92,7 @@ export function SideBySide(props: SideBySideProps) {
       />
       {between}
       <Rule strong />
-      {told.length === 0 ? (
+      {rows.length === 0 ? (
         <Body soft>
           At this stage the guide names nothing that always parts them. That is a reason to leave it.
         </Body>

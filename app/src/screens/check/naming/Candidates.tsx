@@ -19,11 +19,11 @@ const SHOWN = 5;
 const NOTHING = new Set<string>();
 
 export function Candidates({
-  told,
+  identification: told,
   record,
   onName,
 }: {
-  readonly told: Identification;
+  readonly identification: Identification;
   readonly record: FindRecord;
   readonly onName: (taxon: TaxonId, to?: 'around' | 'verdict') => void;
 }) {

@@ -43,11 +43,11 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const find = useMemo(() => unnamedOf(record, guide), [record]);
   const me = useApp((state) => state.me.person?.id ?? '');
   const earlier = useApp((state) => state.list.items);
-  const told = useIdentification(find, earlier);
+  const identification = useIdentification(find, earlier);
   const answering = useRef<CharacterId>(undefined);
   const [later, setLater] = useState<readonly CharacterId[]>([]);
   const piece = record.pieces.filter((p) => p.purpose === 'decide').at(-1)?.id;
-  if (!told || !piece)
+  if (!identification || !piece)
     return (
       <Screen>
         <Loading what="Comparing with the guide …" />
@@ -61,7 +61,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
       .filter((r) => !record.withdrawals.some((w) => w.reading === r.id))
       .map((r) => r.character),
   ]);
-  const next = told.checks.find((c) => !passed.has(c.character));
+  const next = identification.checks.find((c) => !passed.has(c.character));
   const last = [...record.readings]
     .sort((a, b) => (a.at < b.at ? 1 : -1))
     .find((r) => r.by === me && !record.withdrawals.some((w) => w.reading === r.id));
@@ -118,7 +118,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
       open.
     </Body>
   );
-  const candidates = <Candidates told={told} onName={name} record={record} />;
+  const candidates = <Candidates identification={identification} onName={name} record={record} />;
   const head = (
     <View>
       <FindWaysOut find={record.id} />
@@ -140,7 +140,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   ) : null;
   if (tablet) {
     return (
-      <Screen panes rooms={wide} strip={<DangerStrip told={told} />}>
+      <Screen panes rooms={wide} strip={<DangerStrip identification={identification} />}>
         <View style={styles.panes}>
           <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
             {head}
@@ -157,7 +157,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
     );
   }
   return (
-    <Screen panes rooms={false} strip={<DangerStrip told={told} />}>
+    <Screen panes rooms={false} strip={<DangerStrip identification={identification} />}>
       <ScrollView contentContainerStyle={styles.paneContent}>
         {head}
         {record.readings.length > 0 ? candidates : null}
@@ -185,8 +185,8 @@ function asCheck(character: CharacterId): Check {
 }
 
 /** Dangerous ones that nothing seen speaks against: always in view, never scrolled away. */
-function DangerStrip({ told }: { readonly told: Identification }) {
-  const fitting = told.candidates.filter(
+function DangerStrip({ identification }: { readonly identification: Identification }) {
+  const fitting = identification.candidates.filter(
     (c) => c.fitsEverything && (c.grade === 'deadly' || c.grade === 'serious'),
   );
   const deadly = fitting.filter((c) => c.grade === 'deadly').length;

@@ -50,7 +50,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   const act = useAct();
   const router = useRouter();
   const find = useCase(record);
-  const told = usePieceCheck(find);
+  const pieceCheck = usePieceCheck(find);
   const count = countOf(record);
   const rates = useOwnRates();
   if (!find)
@@ -65,19 +65,21 @@ function Pieces({ record }: { readonly record: FindRecord }) {
         />
       </Screen>
     );
-  if (!told)
+  if (!pieceCheck)
     return (
       <Screen>
         <Loading what="Working out the quickest checks …" />
       </Screen>
     );
-  if (!told.feasible) {
+  if (!pieceCheck.feasible) {
     return (
       <Screen>
         <Title>Piece by piece</Title>
         <Body>
           No quick check parts the pieces:{' '}
-          {told.obstacles.flatMap((o) => (o.code === 'cannot-bar' ? [commonName(o.taxon)] : [])).join(', ')}{' '}
+          {pieceCheck.obstacles
+            .flatMap((o) => (o.code === 'cannot-bar' ? [commonName(o.taxon)] : []))
+            .join(', ')}{' '}
           cannot be ruled out at a glance. Check each one as a find of its own.
         </Body>
         <Button
@@ -103,8 +105,8 @@ function Pieces({ record }: { readonly record: FindRecord }) {
       if (id) router.push({ pathname: '/find/[id]/name', params: { id } });
     });
   };
-  const slips = told.slips.slice(1);
-  const own = told.checks.some(({ character }) => rates?.has(character));
+  const slips = pieceCheck.slips.slice(1);
+  const own = pieceCheck.checks.some(({ character }) => rates?.has(character));
   const strip = (
     <View style={styles.strip}>
       <Pressable
@@ -156,15 +158,16 @@ function Pieces({ record }: { readonly record: FindRecord }) {
             onPress={() => void act(countPiece(record.id, 'taken-back'))}
           />
         </View>
-        {told.checks.length === 0 ? (
-          <PieceLines check={told} find={find} />
+        {pieceCheck.checks.length === 0 ? (
+          <PieceLines check={pieceCheck} find={find} />
         ) : (
           <>
             <Heading>On each piece, every one of these</Heading>
             <Body soft>
-              About {timeWords(told.seconds)} a piece. Anything else is a stray, also what you can’t make out.
+              About {timeWords(pieceCheck.seconds)} a piece. Anything else is a stray, also what you can’t
+              make out.
             </Body>
-            <PieceLines check={told} find={find} />
+            <PieceLines check={pieceCheck} find={find} />
             {slips.length > 1 ? (
               <Small soft>
                 {own ? 'In your hands, by what you practised,' : 'In ordinary hands'}{' '}

@@ -34,17 +34,17 @@ export function OverTime({
   }, [act]);
   const table = useMemo(() => agreementTable(guide, records ?? [], one, other), [records, one, other]);
   if (!records) return null;
-  const told = cohenKappa(table);
+  const kappa = cohenKappa(table);
   const looks = table.flat().reduce((sum, count) => sum + count, 0);
   return (
     <View style={styles.block}>
       <Heading>The two of you over time</Heading>
-      {told && looks >= FEWEST ? (
+      {kappa && looks >= FEWEST ? (
         <>
-          <Scale low={told.low} high={told.high} at={told.kappa} />
+          <Scale low={kappa.low} high={kappa.high} at={kappa.kappa} />
           <Body>
-            {agreementWords(told.kappa)}: kappa {told.kappa.toFixed(2)}, between {told.low.toFixed(2)} and{' '}
-            {told.high.toFixed(2)}, from {told.looks} looks.
+            {agreementWords(kappa.kappa)}: kappa {kappa.kappa.toFixed(2)}, between {kappa.low.toFixed(2)} and{' '}
+            {kappa.high.toFixed(2)}, from {kappa.looks} looks.
           </Body>
           <Small soft>
             Cohen’s kappa: 1 is always the same, 0 what chance alone would do. Counted by whether a look fits,
