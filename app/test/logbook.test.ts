@@ -6,9 +6,9 @@ import { followChecks } from '../../core/test/finds';
 import { guide, takeGuide } from '../src/deciding/guide';
 import { add } from '../src/notebook/add';
 import { loadMe } from '../src/notebook/open';
-import { beginPage, layPages } from '../src/notebook/pages';
+import { beginPage, loadPages } from '../src/notebook/pages';
 import { causesHere } from '../src/notebook/recalls';
-import { tellOf, toggled } from '../src/notebook/tell';
+import { changeFields, toggled } from '../src/notebook/tell';
 import { entriesIn } from '../src/screens/pantry/entriesIn';
 import { rig } from './rig';
 
@@ -43,7 +43,7 @@ function collected(find: string, target: string, person = 'mirel'): Entry[] {
 async function opened() {
   const it = rig();
   await it.store.dispatch(loadMe());
-  await it.store.dispatch(layPages());
+  await it.store.dispatch(loadPages());
   return it;
 }
 const settle = () => new Promise((resolve) => setTimeout(resolve, 30));
@@ -52,14 +52,14 @@ test('answers told faster than they are kept are all kept, each made of what sto
   const { store } = await opened();
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood', soil: ['acid'] })))!;
   const told = ['loam', 'peat', 'acid', 'clay'].map((one) =>
-    store.dispatch(tellOf(id, 'place', ({ soil }) => ({ soil: toggled(soil, one as never) }))),
+    store.dispatch(changeFields(id, 'place', ({ soil }) => ({ soil: toggled(soil, one as never) }))),
   );
   expect(await Promise.all(told)).toEqual([true, true, true, true]);
   expect(standing(store.getState().pages.all[id]!, 'place').soil).toEqual(['loam', 'peat', 'clay']);
   // Nothing to tell is no failure; a page of another kind is.
-  expect(await store.dispatch(tellOf(id, 'place', () => ({})))).toBe(true);
-  expect(await store.dispatch(tellOf(id, 'walk', () => ({ name: 'x' })))).toBe(false);
-  expect(await store.dispatch(tellOf('nowhere', 'place', () => ({ name: 'x' })))).toBe(false);
+  expect(await store.dispatch(changeFields(id, 'place', () => ({})))).toBe(true);
+  expect(await store.dispatch(changeFields(id, 'walk', () => ({ name: 'x' })))).toBe(false);
+  expect(await store.dispatch(changeFields('nowhere', 'place', () => ({ name: 'x' })))).toBe(false);
 });
 
 describe('what no longer stands', () => {

@@ -6,7 +6,7 @@ import './guide';
 import { standing, type PageEntry } from '@pause/core';
 import type { Group } from '../src/notebook/api';
 import { loadMe } from '../src/notebook/open';
-import { beginPage, layPages, sight, changeGroup, changePage, withTold } from '../src/notebook/pages';
+import { beginPage, loadPages, sight, changeGroup, changePage, withPending } from '../src/notebook/pages';
 import { flush } from '../src/notebook/send';
 import { streamGrew, syncAll } from '../src/notebook/sync';
 import { rig } from './rig';
@@ -56,7 +56,7 @@ test('a place is begun, told of and seen at without a connection, and goes when 
   ]);
   expect(kept.size).toBe(0);
   // As it is kept now, with nothing waiting.
-  await store.dispatch(layPages());
+  await store.dispatch(loadPages());
   expect(standing(page(id)!, 'place')).toEqual({ name: 'Upper wood' });
 });
 
@@ -134,7 +134,7 @@ test('pages of the group alone are not taken for all; the pages of another accou
   const { store, server, page } = await opened();
   const id = (await store.dispatch(beginPage('eater', { name: 'Lune', cautions: ['child'] })))!;
   expect(store.getState().pages.status).toBe('idle');
-  await store.dispatch(layPages());
+  await store.dispatch(loadPages());
   expect(store.getState().pages.status).toBe('ready');
   await settle();
   expect(page(id)).toBeDefined();
@@ -161,5 +161,5 @@ test('a keeper’s rule counts here at once, also while the server has not heard
   expect(own.person?.groups[0]?.policy).toEqual(here().policy);
   expect(page(GROUP.id)!.told.map(({ field }) => field)).toEqual(['extraBars', 'familyHint', 'name']);
   // The server still tells the old rules; what waits stands over them.
-  expect(withTold([GROUP], store.getState().outbox.waiting)[0]).toEqual(here());
+  expect(withPending([GROUP], store.getState().outbox.waiting)[0]).toEqual(here());
 });

@@ -3,7 +3,7 @@ import { Blob as WholeBlob } from 'node:buffer';
 import { type Entry } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
 import { dropPicture, keepPicture } from '../src/components/photos/actions';
-import { passOver, read, recordDecision, startFind, takeBack, tellContext } from '../src/notebook/actions';
+import { passOver, read, recordDecision, startFind, takeBack, saveContext } from '../src/notebook/actions';
 import { add } from '../src/notebook/add';
 import { Refused } from '../src/notebook/api';
 import { loadPictures } from '../src/notebook/loadPictures';
@@ -226,7 +226,7 @@ test('a decision goes with the verdict that it was made on', async () => {
 
 test('two things told in quick succession are both kept, and one unsaid stays unsaid', async () => {
   const it = await started();
-  const tell = (context: object) => it.store.dispatch(tellContext(it.id, context as never));
+  const tell = (context: object) => it.store.dispatch(saveContext(it.id, context as never));
   await Promise.all([
     tell({ ...it.find().record!.context, condition: 'fresh' }),
     tell({ ...it.find().record!.context, permission: 'allowed' }),
@@ -273,7 +273,7 @@ describe('what others told', () => {
   test('of two devices that were apart, each keeps what the other told beside its own', async () => {
     const it = await started();
     it.server.away = true;
-    await it.store.dispatch(tellContext(it.id, { condition: 'fresh' } as never));
+    await it.store.dispatch(saveContext(it.id, { condition: 'fresh' } as never));
     other(it, 'contexts', 2, { context: { part: 'fruiting-body' }, changed: ['part'] });
     it.server.away = false;
     await it.store.dispatch(syncAll());
@@ -288,11 +288,11 @@ describe('what others told', () => {
     other(it, 'skips', 4, { piece: it.piece, character: 'smell' });
     await it.store.dispatch(syncAll());
     expect(it.find().record?.skips.map((s) => s.character)).toEqual(['latex']);
-    expect(it.store.getState().outbox.newerTold).toBe(true);
+    expect(it.store.getState().outbox.newerVersion).toBe(true);
     it.server.newerFrom = undefined;
     await it.store.dispatch(syncAll());
     expect(it.find().record?.skips).toHaveLength(2);
-    expect(it.store.getState().outbox.newerTold).toBe(false);
+    expect(it.store.getState().outbox.newerVersion).toBe(false);
   });
 
   test('that this device has no room for is said, and fetched when there is room', async () => {

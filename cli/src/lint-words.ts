@@ -30,8 +30,8 @@ export function sayFinding(finding: LintFinding): string {
   }
 }
 
-function mend({ unsaid }: { readonly unsaid: readonly string[] }): string {
-  return unsaid.length > 0
-    ? `State of the second, if references agree: ${unsaid.join(', ')}.`
+function mend({ unstated }: { readonly unstated: readonly string[] }): string {
+  return unstated.length > 0
+    ? `State of the second, if references agree: ${unstated.join(', ')}.`
     : 'Everything that can be asked is stated of both: narrow what is usual for the first, take a stage away at which it is collected, or declare a near-double.';
 }

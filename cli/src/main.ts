@@ -54,8 +54,8 @@ async function answer(command: Asked, args: readonly string[]): Promise<string> 
   const other = guideFile === undefined ? undefined : await readJson(guideFile);
   try {
     const guide = compileGuide(other === undefined ? shippedGuide() : parseGuide(other));
-    const said = ask(command, question, guide);
-    return command === 'lint' && !json ? sentences(said as LintFinding[]) : canonicalJson(said);
+    const reply = ask(command, question, guide);
+    return command === 'lint' && !json ? sentences(reply as LintFinding[]) : canonicalJson(reply);
   } catch (error) {
     if (error instanceof CaseError)
       throw new Refusal(

@@ -4,13 +4,13 @@ import { applyEntries, applyEntry, canonicalJson, edited, type FindEntry, type F
 import {
   coarse,
   entryFor,
-  heard,
+  latest,
   momentOf,
   nextStamp,
   parseEntry,
   stampOf,
-  tellsTime,
-  toldExactly,
+  isTime,
+  seesExactPlace,
   tooFarAhead,
   type Stamp,
 } from '../src/notebook';
@@ -64,7 +64,7 @@ describe('stamps', () => {
         (steps) => {
           let last: Stamp | undefined;
           for (const { now, other } of steps) {
-            if (other) last = heard(last, stampOf(other));
+            if (other) last = latest(last, stampOf(other));
             const next = nextStamp(last, now, 'karrow');
             const believed =
               last !== undefined && (now < Date.UTC(2026, 0, 1) || momentOf(last).ms <= now + 3_600_000);
@@ -87,12 +87,12 @@ describe('stamps', () => {
     ] as Stamp[];
     const first = nextStamp(undefined, MORNING, 'a');
     expect([
-      tellsTime(first),
-      tellsTime('1970-01-01T00:00:00.000Z-0000-x' as Stamp),
-      tellsTime('2099-12-31T23:59:59.999Z-zzzz-x' as Stamp),
+      isTime(first),
+      isTime('1970-01-01T00:00:00.000Z-0000-x' as Stamp),
+      isTime('2099-12-31T23:59:59.999Z-zzzz-x' as Stamp),
     ]).toEqual([true, true, true]);
     for (const one of none) {
-      expect([one, tellsTime(one), heard(first, one), heard(undefined, one), heard(one, first)]).toEqual([
+      expect([one, isTime(one), latest(first, one), latest(undefined, one), latest(one, first)]).toEqual([
         one,
         false,
         first,
@@ -294,10 +294,10 @@ describe('a place', () => {
     entry('edits', { by: 'mirel', field: 'exactFor', value: exactFor }, second);
 
   test('is told to the finder, and to others as the finder chose last', () => {
-    expect([toldExactly(record(), 'mirel'), toldExactly(record(), 'jorun')]).toEqual([true, false]);
-    expect(toldExactly(record(told('group', 2)), 'jorun')).toBe(true);
-    expect(toldExactly(record(told('group', 2), told('finder', 3)), 'jorun')).toBe(false);
-    expect(['jorun', 'tam'].map((p) => toldExactly(record(told(['jorun'], 2)), p))).toEqual([true, false]);
+    expect([seesExactPlace(record(), 'mirel'), seesExactPlace(record(), 'jorun')]).toEqual([true, false]);
+    expect(seesExactPlace(record(told('group', 2)), 'jorun')).toBe(true);
+    expect(seesExactPlace(record(told('group', 2), told('finder', 3)), 'jorun')).toBe(false);
+    expect(['jorun', 'tam'].map((p) => seesExactPlace(record(told(['jorun'], 2)), p))).toEqual([true, false]);
   });
 
   test('is left out of every entry that tells it, or told as a square', () => {

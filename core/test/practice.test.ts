@@ -22,7 +22,7 @@ import {
   featureCard,
   historyOf,
   individualOf,
-  inEarnest,
+  fromFinds,
   isEarned,
   lessonFile,
   met,
@@ -401,7 +401,7 @@ describe('what is remembered', () => {
       ] as never,
     });
     const strays = [{ at: at(9), taxon: 'agaricus-campestris', grades: ['deadly'] as const }];
-    const all = inEarnest(guide, [own, blind, others, agreeing], strays, 'ilse');
+    const all = fromFinds(guide, [own, blind, others, agreeing], strays, 'ilse');
     const deadly = taxon('agaricus-campestris').taxon.lookalikes.filter(
       (other) => taxon(other).grade === 'deadly',
     );

@@ -32,6 +32,8 @@ async function person(url: string, name: string): Promise<{ id: string; cookie: 
   const confirmed = await post(url, '/auth/confirm', {
     token: await confirmationToken(url, `${name}@ostrel.example`),
   });
+  if (!confirmed.ok)
+    throw new Error(`${name} could not confirm: ${confirmed.status} ${await confirmed.text()}`);
   return {
     id,
     cookie:

@@ -124,9 +124,9 @@ export async function openCluster(folder: string, { leaveRunning = false } = {})
       'start',
     ]);
     if (status !== 0) {
-      const said = existsSync(log) ? tail(readFileSync(log, 'utf8'), 4) : tail(output, 4);
+      const lastLines = existsSync(log) ? tail(readFileSync(log, 'utf8'), 4) : tail(output, 4);
       throw new Hitch(
-        `The database in ${data} cannot start; read what it says below, or move that folder away to begin anew.\n${said}`,
+        `The database in ${data} cannot start; read what it says below, or move that folder away to begin anew.\n${lastLines}`,
       );
     }
   };

@@ -61,11 +61,11 @@ export async function inThread<Task, Done extends object>(
   pool: Piscina<Task, Done | ThreadRefusal>,
   task: Task,
   longestMs: number,
-  gone?: AbortSignal,
+  signal?: AbortSignal,
 ): Promise<Done> {
   const late = AbortSignal.timeout(longestMs);
   const answer = await pool
-    .run(task, { signal: gone ? AbortSignal.any([late, gone]) : late })
+    .run(task, { signal: signal ? AbortSignal.any([late, signal]) : late })
     .catch((error: unknown) => {
       throw isBusy(error) ? tooBusy() : error;
     });

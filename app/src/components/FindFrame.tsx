@@ -8,7 +8,7 @@ import { useFind } from '../notebook/useFind';
 import { latePart } from './latePart';
 import { Loading, Notice, Screen } from '.';
 
-const TellPractised = latePart(
+const SendPractised = latePart(
   () => import('../screens/later').then((m) => m.TellPractised),
   () => null,
 );
@@ -60,7 +60,7 @@ export function FindFrame({
   if (open?.record)
     return (
       <>
-        {asksEarned ? <TellPractised record={open.record} /> : null}
+        {asksEarned ? <SendPractised record={open.record} /> : null}
         {render({
           record: open.record,
           evaluation: open.evaluation,

@@ -15,7 +15,7 @@ interface NumberProps {
   readonly hint?: string;
   /** Left out: what is told is kept, and the field says so. */
   readonly keeps?: boolean;
-  readonly onTell: (value: number | undefined) => void;
+  readonly onChange: (value: number | undefined) => void;
 }
 const KEPT = 'Kept.';
 
@@ -32,7 +32,7 @@ export function NumberField({
   placeholder,
   hint,
   keeps = true,
-  onTell,
+  onChange,
 }: NumberProps) {
   const [kept, setKept] = useState(false);
   const [text, setText] = useState(value === undefined ? '' : String(value));
@@ -42,7 +42,7 @@ export function NumberField({
     !(Number.isFinite(number) && check(number) && (!whole || Number.isInteger(number)) && number <= MOST);
   const put = () => {
     if (wrong || number === value) return;
-    onTell(number);
+    onChange(number);
     setKept(keeps && number !== undefined);
   };
   const below = kept ? KEPT : hint;
@@ -69,11 +69,11 @@ interface QuantityProps {
   /** Grams or millilitres. */
   readonly value: number | undefined;
   readonly hint?: string;
-  readonly onTell: (value: number | undefined) => void;
+  readonly onChange: (value: number | undefined) => void;
 }
 
 /** An amount as a kitchen keeps it, with its unit, which is never guessed; grams or millilitres are told. */
-export function QuantityField({ label, of, value, hint, onTell }: QuantityProps) {
+export function QuantityField({ label, of, value, hint, onChange }: QuantityProps) {
   const base = of === 'mass' ? 'g' : 'ml';
   const [kept, setKept] = useState(false);
   const [text, setText] = useState(value === undefined ? '' : `${Math.round(value * 10) / 10} ${base}`);
@@ -82,7 +82,7 @@ export function QuantityField({ label, of, value, hint, onTell }: QuantityProps)
   const understood = read && 'quantity' in read ? inUnit(read.quantity, base) : undefined;
   const put = () => {
     if (problem !== undefined || understood === value) return;
-    onTell(understood);
+    onChange(understood);
     setKept(understood !== undefined);
   };
   const below = kept ? KEPT : hint;

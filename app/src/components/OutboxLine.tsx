@@ -13,13 +13,13 @@ export const fetchWords = OutboxWords.fetchAhead;
  */
 export function OutboxLine() {
   const wanted = useApp(
-    ({ me, outbox: { waiting, refused, away, notKept, notTaken, clockOff, newerTold, fetching } }) =>
+    ({ me, outbox: { waiting, refused, away, notKept, notTaken, clockOff, newerVersion, fetching } }) =>
       notKept !== undefined ||
       refused.length > 0 ||
       me.signedOut === true ||
       (away && waiting.length > 0) ||
       notTaken !== undefined ||
-      newerTold === true ||
+      newerVersion === true ||
       (clockOff ?? 0) !== 0 ||
       fetching !== undefined,
   );

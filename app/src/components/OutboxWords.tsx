@@ -19,7 +19,7 @@ const several = (count: number, one: string, more: string) =>
 
 /** What has to be known about the notebook before anything else; nothing while all is well. */
 function whatToSay({ me, outbox }: State): Said | undefined {
-  const { waiting, refused, away, notKept, notTaken, clockOff, newerTold, fetching } = outbox;
+  const { waiting, refused, away, notKept, notTaken, clockOff, newerVersion, fetching } = outbox;
   if (notKept !== undefined)
     return {
       title: 'Your last entry was not kept',
@@ -57,7 +57,7 @@ function whatToSay({ me, outbox }: State): Said | undefined {
       action: 'Try now',
       does: 'again',
     };
-  if (newerTold)
+  if (newerVersion)
     return {
       title: 'Somebody recorded something with a newer Pause',
       text: 'This one cannot read it yet. What is here is right as far as it goes.',
@@ -93,12 +93,12 @@ function clockWords(minutes: number): string {
 export function OutboxWords() {
   const act = useAct();
   const router = useRouter();
-  const said = useApp((state) => {
+  const line = useApp((state) => {
     const all = whatToSay(state);
     return all ? JSON.stringify(all) : undefined;
   });
-  if (said === undefined) return null;
-  const { title, text, action, alert, does } = JSON.parse(said) as Said;
+  if (line === undefined) return null;
+  const { title, text, action, alert, does } = JSON.parse(line) as Said;
   const press = () => {
     if (does === 'notKept') act(acknowledgeNotKept());
     else if (does === 'refused') void act(acknowledgeRefusals());

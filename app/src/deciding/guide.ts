@@ -43,7 +43,7 @@ export function takeGuide(file: GuideFile): void {
 }
 
 /** The version that the page tells, if the file is the very one that it tells of. */
-async function toldVersion(bytes: ArrayBuffer): Promise<string | undefined> {
+async function statedVersion(bytes: ArrayBuffer): Promise<string | undefined> {
   const [hash, version] =
     document.querySelector(`meta[name="${GUIDE_META}"]`)?.getAttribute('content')?.split(' ') ?? [];
   // Not there without a safe connection.
@@ -62,7 +62,7 @@ export async function loadGuide(): Promise<GuideFile> {
   const response = await fetch(GUIDE_FILE);
   if (!response.ok) throw new Error(`the guide could not be loaded (${response.status})`);
   const bytes = await response.arrayBuffer();
-  const version = await toldVersion(bytes);
+  const version = await statedVersion(bytes);
   const query = version === undefined ? {} : { version };
   // Bit by bit, so that a finger is not kept waiting.
   await breath();

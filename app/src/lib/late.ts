@@ -42,17 +42,17 @@ export function late<Program extends object>(fetchIt: () => Promise<Program>): L
     const [failed, setFailed] = useState(false);
     useEffect(() => {
       if (program || failed) return undefined;
-      let gone = false;
+      let cancelled = false;
       load().then(
         (all) => {
-          if (!gone) setProgram(all);
+          if (!cancelled) setProgram(all);
         },
         () => {
-          if (!gone) setFailed(true);
+          if (!cancelled) setFailed(true);
         },
       );
       return () => {
-        gone = true;
+        cancelled = true;
       };
     }, [program, failed]);
     return { program, failed, again: () => setFailed(false) };

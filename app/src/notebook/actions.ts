@@ -99,7 +99,7 @@ export function startFind(start: {
  * Records the place and condition. Only what changed is told, so that two answers in quick succession are both
  * kept, and those of two devices too.
  */
-export function tellContext(find: string, context: Case['context']): Thunk<Promise<boolean>> {
+export function saveContext(find: string, context: Case['context']): Thunk<Promise<boolean>> {
   return (dispatch, getState) => {
     const was = getState().finds[find]?.record?.context ?? {};
     const names = [...new Set([...Object.keys(was), ...Object.keys(context)])] as (keyof Case['context'])[];

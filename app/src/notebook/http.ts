@@ -73,22 +73,22 @@ async function reach(send: Send, path: string, init: RequestInit): Promise<Respo
 }
 
 /** What an answer says. @throws Refused, or Away where trying again may help */
-async function saidBy(response: Response): Promise<unknown> {
+async function bodyOf(response: Response): Promise<unknown> {
   const text = await response.text().catch(() => {
     throw new Away('The server’s answer broke off.');
   });
-  let said: unknown;
+  let parsed: unknown;
   try {
-    said = text === '' ? undefined : JSON.parse(text);
+    parsed = text === '' ? undefined : JSON.parse(text);
   } catch {
     throw new Away('The server answered with something that is not JSON.');
   }
-  if (response.ok) return said;
-  const problem = ProblemDetails.safeParse(said).data;
+  if (response.ok) return parsed;
+  const problem = ProblemDetails.safeParse(parsed).data;
   // The library for accounts says it in its own way.
   const title =
     problem?.title ??
-    z.object({ message: z.string() }).safeParse(said).data?.message ??
+    z.object({ message: z.string() }).safeParse(parsed).data?.message ??
     `The server answered ${response.status}.`;
   if (response.status >= 500 || response.status === 429) throw new Away(title);
   throw new Refused(
@@ -105,7 +105,7 @@ async function askBy(
   path: string,
   body?: unknown,
 ): Promise<unknown> {
-  return saidBy(
+  return bodyOf(
     await reach(send, path, {
       method,
       ...(body === undefined
@@ -118,8 +118,8 @@ async function askBy(
 const Received = z.object({ received: z.number().int().nonnegative(), size: z.number().int().positive() });
 
 /** What is not as it should be comes from a server of another time: nothing is taken of it. */
-function believed<S extends z.ZodType>(schema: S, said: unknown): z.infer<S> {
-  const result = schema.safeParse(said);
+function believed<S extends z.ZodType>(schema: S, parsed: unknown): z.infer<S> {
+  const result = schema.safeParse(parsed);
   if (!result.success) throw new Away('The server answered with something that this Pause does not know.');
   return result.data;
 }
@@ -169,7 +169,7 @@ export function http(send: Send = (path, init) => fetch(path, init)): Api {
     sendPart: async (picture, from, bytes) =>
       believed(
         Received,
-        await saidBy(
+        await bodyOf(
           await reach(send, `/pictures/${encodeURIComponent(picture)}?from=${from}`, {
             method: 'PUT',
             headers: { 'content-type': 'application/octet-stream' },

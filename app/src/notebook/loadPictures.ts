@@ -9,7 +9,7 @@ import type { Thunk } from './store';
  */
 export function loadPictures(
   find: string,
-  tell: (pictures: readonly Picture[]) => void,
+  show: (pictures: readonly Picture[]) => void,
 ): Thunk<Promise<boolean>> {
   return async (_, getState, { album, api, device }) => {
     const held = await album();
@@ -17,7 +17,7 @@ export function loadPictures(
     const dropped = new Set(record?.drops.map((drop) => drop.picture));
     let all = (await held.of(find)).filter(({ id }) => !dropped.has(id));
     let whole = true;
-    tell(all);
+    show(all);
     for (const { id, at, by, picture, character } of record?.pictures ?? []) {
       if (dropped.has(id) || all.some((one) => one.id === id)) continue;
       const image = await api.picture(id).catch(() => undefined);
@@ -38,7 +38,7 @@ export function loadPictures(
       };
       await held.keep(one);
       all = [...all, one].sort((a, b) => (a.at < b.at ? -1 : 1));
-      tell(all);
+      show(all);
     }
     return whole;
   };
@@ -49,7 +49,7 @@ const AGAIN_MS = 5000;
 /** The same, again as long as one is still on its way from another device. @returns what ends it */
 export function followPictures(
   find: string,
-  tell: (pictures: readonly Picture[] | undefined) => void,
+  show: (pictures: readonly Picture[] | undefined) => void,
 ): Thunk<() => void> {
   return (dispatch) => {
     let ended = false;
@@ -57,14 +57,14 @@ export function followPictures(
     const look = () => {
       dispatch(
         loadPictures(find, (all) => {
-          if (!ended) tell(all);
+          if (!ended) show(all);
         }),
       ).then(
         (whole) => {
           if (!whole && !ended) later = setTimeout(look, AGAIN_MS);
         },
         () => {
-          if (!ended) tell(undefined);
+          if (!ended) show(undefined);
         },
       );
     };

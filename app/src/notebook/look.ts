@@ -35,9 +35,10 @@ export const look = createSlice({
 const KEY = 'pause:look';
 /** Characters of a telephone number, as somebody types it. */
 export const LONGEST_NUMBER = 40;
-const isNumber = (said: unknown): said is string => typeof said === 'string' && said.length <= LONGEST_NUMBER;
-const oneOf = <T>(known: readonly T[], said: unknown, usual: T): T =>
-  known.find((one) => one === said) ?? usual;
+const isNumber = (value: unknown): value is string =>
+  typeof value === 'string' && value.length <= LONGEST_NUMBER;
+const oneOf = <T>(known: readonly T[], value: unknown, usual: T): T =>
+  known.find((one) => one === value) ?? usual;
 
 /**
  * What was set on this device before; what cannot be read is as usual. It is read before anything is drawn,

@@ -55,7 +55,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
    * Entries laid over what is kept, not over what this tab knows: another tab may have told more of the same
    * find.
    */
-  const lay = async (
+  const merge = async (
     all: Notebook,
     entries: readonly { readonly entry: Entry; readonly number?: number | undefined }[],
   ): Promise<string[]> => {
@@ -124,7 +124,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
           [all.waiting, all.records, all.lines, all.pages, all.refused, all.own],
           async () => {
             const arrived = settled.flatMap((one) => (one.status === 'arrived' ? [one] : []));
-            await lay(all, arrived);
+            await merge(all, arrived);
             await hear(
               all,
               arrived.map(({ entry }) => entry),
@@ -162,7 +162,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
           const last = fresh.at(-1)?.seq ?? before;
           // A number that is missing would never be asked for again.
           if (last !== before + fresh.length) throw new Error(`the stream ${stream} has a gap`);
-          const ids = await lay(all, fresh);
+          const ids = await merge(all, fresh);
           await hear(
             all,
             fresh.map(({ entry }) => entry),

@@ -92,13 +92,13 @@ export function loadFind(id: string): Thunk<Promise<void>> {
       const known =
         kept !== undefined ||
         getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
-      if (known) dispatch(layFind(id, kept));
+      if (known) dispatch(showFind(id, kept));
       return known;
     };
     if (await here()) return;
     const reached = await dispatch(syncAll());
     if (await here()) return;
-    if (reached || getState().me.person?.account === false) dispatch(layFind(id, undefined));
+    if (reached || getState().me.person?.account === false) dispatch(showFind(id, undefined));
     else
       dispatch(
         finds.actions.findFailed({ id, error: 'It is not on this device, and the server does not answer.' }),
@@ -107,7 +107,7 @@ export function loadFind(id: string): Thunk<Promise<void>> {
 }
 
 /** Lays what waits over a find as it is kept, shows it, and judges it again if that changed it. */
-export function layFind(id: string, record: FindRecord | undefined): Thunk {
+export function showFind(id: string, record: FindRecord | undefined): Thunk {
   return (dispatch, getState) => {
     const was = getState().finds[id]?.change;
     dispatch(finds.actions.findLoaded({ id, record, waiting: getState().outbox.waiting }));

@@ -1,5 +1,5 @@
 import { findsOf } from '@pause/core';
-import { layFind } from './open';
+import { showFind } from './open';
 import { outbox } from './outboxSlice';
 import type { Thunk } from './store';
 
@@ -25,6 +25,6 @@ export function acknowledgeRefusals(): Thunk<Promise<void>> {
     const concerned = findsOf(getState().outbox.refused.map(({ entry }) => entry));
     await device.forgetRefused();
     dispatch(outbox.actions.noted({ refused: [] }));
-    for (const id of concerned) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
+    for (const id of concerned) if (getState().finds[id]) dispatch(showFind(id, await device.record(id)));
   };
 }

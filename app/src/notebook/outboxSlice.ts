@@ -14,7 +14,7 @@ interface OutboxState {
   /** Why the last thing told was not kept on this device, and so does not count. */
   readonly notKept?: string | undefined;
   /** When the server was last heard of, by this device's clock. */
-  readonly heardAt?: number | undefined;
+  readonly syncedAt?: number | undefined;
   /** How many entries of the notebook are here, of how many, while it is being fetched. */
   readonly fetching?: { readonly here: number; readonly all: number } | undefined;
   /**
@@ -25,7 +25,7 @@ interface OutboxState {
   /** How many minutes this device's clock is ahead of the server's, where that is too much to be let pass. */
   readonly clockOff?: number | undefined;
   /** Somebody told something with a newer application, which cannot be read here. */
-  readonly newerTold?: boolean | undefined;
+  readonly newerVersion?: boolean | undefined;
   /** The server decides by another version of the guide. */
   readonly otherGuide?: boolean | undefined;
   /** Why what the server told could not be kept here. */
@@ -52,11 +52,11 @@ export const outbox = createSlice({
         state: OutboxState,
         { arrived, refused }: { arrived: readonly Entry[]; refused: readonly Refusal[] },
       ): OutboxState => {
-        const gone = [...arrived, ...refused.map(({ entry }) => entry)];
+        const settled = [...arrived, ...refused.map(({ entry }) => entry)];
         return {
           ...state,
           away: false,
-          waiting: state.waiting.filter((entry) => !gone.some((other) => same(entry, other))),
+          waiting: state.waiting.filter((entry) => !settled.some((other) => same(entry, other))),
           refused: [...state.refused, ...refused],
         };
       },

@@ -10,7 +10,13 @@ export { http };
 export { notebook } from './notebook';
 export { followPictures } from './loadPictures';
 export { album } from './pictures';
-export { beginPage, layPages, sight, changeGroup as tellGroup, changePage as tellPage } from './pages';
+export {
+  beginPage,
+  loadPages as layPages,
+  sight,
+  changeGroup as tellGroup,
+  changePage as tellPage,
+} from './pages';
 export { flush } from './send';
 export { streamGrew, syncAll } from './sync';
 export { takeOverCounts } from './takeOver';

@@ -14,7 +14,7 @@ const withWaiting = (page: PageRecord | undefined, waiting: readonly Entry[], id
   applyAllToPage(page, ofPage(waiting, id));
 
 /** Shows pages as this device keeps them, with what waits laid over; all of them where none is named. */
-export function layPages(ids?: readonly string[]): Thunk<Promise<void>> {
+export function loadPages(ids?: readonly string[]): Thunk<Promise<void>> {
   return async (dispatch, getState, { device }) => {
     // What waits is read first: an entry that arrives meanwhile is on the device by the time it waits no
     // more, and one that is in both counts once.
@@ -26,8 +26,8 @@ export function layPages(ids?: readonly string[]): Thunk<Promise<void>> {
       ...new Set([...kept.map(({ id }) => id), ...waiting.flatMap(({ page }) => page ?? [])]),
     ];
     dispatch(
-      pages.actions.pagesLaid({
-        laid: wanted.flatMap(
+      pages.actions.pagesLoaded({
+        loaded: wanted.flatMap(
           (id) =>
             withWaiting(
               kept.find((page) => page.id === id),
@@ -45,7 +45,7 @@ export function layPages(ids?: readonly string[]): Thunk<Promise<void>> {
 function put(page: string, entries: readonly PageEntry[]): Thunk<Promise<boolean>> {
   return async (dispatch) => {
     const kept = await dispatch(add(...entries));
-    if (kept) await dispatch(layPages([page]));
+    if (kept) await dispatch(loadPages([page]));
     return kept;
   };
 }
@@ -111,7 +111,7 @@ export function sight(place: string, sighting: Omit<Sighting, 'id' | 'at' | 'by'
 }
 
 /** Groups with what a keeper told of them here and the server has not heard of yet. */
-export function withTold(groups: readonly Group[], waiting: readonly Entry[]): Group[] {
+export function withPending(groups: readonly Group[], waiting: readonly Entry[]): Group[] {
   return groups.map((group) =>
     ofPage(waiting, group.id).reduce<Group>((current, entry) => {
       if (entry.kind !== 'fields') return current;
@@ -129,10 +129,10 @@ export function changeGroup(group: string, changes: Changes<'group'>): Thunk<Pro
     const kept = await dispatch(changePage(group, 'group', changes));
     const was = getState().me.person;
     if (!kept || !was) return kept;
-    const told_here = Object.entries(changes).map(
+    const changedHere = Object.entries(changes).map(
       ([field, value]) => ({ kind: 'fields', page: group, body: { of: 'group', field, value } }) as Entry,
     );
-    const here = { ...was, groups: withTold(was.groups, told_here) };
+    const here = { ...was, groups: withPending(was.groups, changedHere) };
     await device.keepPerson(here);
     dispatch(me.actions.meLoaded(here));
     return kept;

@@ -15,7 +15,7 @@ import {
   cardsOf,
   confusionOf,
   historyOf,
-  inEarnest,
+  fromFinds,
   isEarned,
   pairCard,
   sitting,
@@ -23,7 +23,7 @@ import {
   type CardId,
   type Confusion,
   type History,
-  type InEarnest,
+  type FromFinds,
   type Pictures,
   type PracticeFields,
   type Soon,
@@ -34,7 +34,7 @@ import { harvestsOf } from './harvests';
 import { begin } from './pantry';
 import { recordOf } from './recalls';
 import { useAct, useApp, type Thunk } from './store';
-import { tellOf } from './tell';
+import { changeFields } from './tell';
 import { useToday } from './useFinds';
 import { useOpenPages } from './useOpenPages';
 import { useDay } from './usePlaces';
@@ -74,14 +74,14 @@ export function learnerOf(pages: Readonly<Record<string, PageRecord>>, me: strin
 }
 
 /** Tells how one wants to practise, on the one page for it. */
-export function tellLearner(make: (now: Learner) => Partial<Omit<Learner, 'id'>>): Thunk<Promise<boolean>> {
+export function saveLearner(make: (now: Learner) => Partial<Omit<Learner, 'id'>>): Thunk<Promise<boolean>> {
   return async (dispatch, getState) => {
     const of = () => learnerOf(getState().pages.all, getState().me.person?.id ?? '');
     const changes = make(of()) as Partial<{ minutes: number; gentle: boolean; countsFor: string[] }>;
     const { id } = of();
     return id === undefined
       ? (await dispatch(begin('learner', changes, undefined))) !== undefined
-      : dispatch(tellOf(id, 'learner', () => changes));
+      : dispatch(changeFields(id, 'learner', () => changes));
   };
 }
 
@@ -94,10 +94,10 @@ export const sittingsOf = (
  * What a slip outdoors means for practice is a matter of days: every find is not read anew for each screen.
  */
 const EARNEST_MS = 300_000;
-let earnestKept: { readonly of: string; readonly at: number; readonly all: readonly InEarnest[] } | undefined;
+let earnestKept: { readonly of: string; readonly at: number; readonly all: readonly FromFinds[] } | undefined;
 
 /** What of one's own was superseded in earnest, as this device keeps it. */
-function earnestHere(): Thunk<Promise<readonly InEarnest[]>> {
+function earnestHere(): Thunk<Promise<readonly FromFinds[]>> {
   return async (dispatch, getState, { device }) => {
     const {
       me: { person },
@@ -116,7 +116,7 @@ function earnestHere(): Thunk<Promise<readonly InEarnest[]>> {
           ? [{ at: `${on}T20:00:00.000Z`, taxon, grades: sorting.grades }]
           : [],
     );
-    const all = inEarnest(guide, records, sorted, of);
+    const all = fromFinds(guide, records, sorted, of);
     earnestKept = { of, at: Date.now(), all };
     return all;
   };
@@ -132,29 +132,29 @@ export interface Practice {
   readonly now: Date;
 }
 
-const NOTHING: readonly InEarnest[] = [];
+const NOTHING: readonly FromFinds[] = [];
 export function usePractice(): Practice {
   const act = useAct();
   const ready = useOpenPages();
   const pages = useApp((state) => state.pages.all);
   const me = useApp((state) => state.me.person?.id ?? '');
   const now = useToday();
-  const [earnest, setEarnest] = useState(NOTHING);
+  const [ofFinds, setOfFinds] = useState(NOTHING);
   useEffect(() => {
     if (!ready) return undefined;
-    let gone = false;
+    let cancelled = false;
     act(earnestHere()).then(
       (all) => {
-        if (!gone) setEarnest(all);
+        if (!cancelled) setOfFinds(all);
       },
       () => undefined,
     );
     return () => {
-      gone = true;
+      cancelled = true;
     };
   }, [act, ready, me]);
   const sittings = useMemo(() => sittingsOf(pages, me), [pages, me]);
-  const history = useMemo(() => historyOf(guide, sittings, earnest), [sittings, earnest]);
+  const history = useMemo(() => historyOf(guide, sittings, ofFinds), [sittings, ofFinds]);
   const confusion = useMemo(() => confusionOf(history.reads), [history]);
   const learner = useMemo(() => learnerOf(pages, me), [pages, me]);
   const soon = useSoon();

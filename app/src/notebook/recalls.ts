@@ -18,7 +18,7 @@ const Changed = z.object({
   character: z.string().optional(),
   readBy: z.array(z.string()),
 });
-const CauseTold = z.object({
+const CauseAnswer = z.object({
   code: z.enum(['verdict', 'decision', 'stray']),
   of: z.string(),
   grade: z.enum(['none', 'unpleasant', 'serious', 'deadly']),
@@ -28,7 +28,7 @@ const CauseTold = z.object({
   changed: z.array(Changed).optional(),
 }) as unknown as z.ZodType<Cause>;
 const Answer = z.object({
-  recalls: z.array(z.object({ cause: CauseTold, ids: z.array(z.string()) })),
+  recalls: z.array(z.object({ cause: CauseAnswer, ids: z.array(z.string()) })),
   run: z.object({ done: z.number(), total: z.number() }).optional(),
 });
 
@@ -81,7 +81,7 @@ export function causesHere(): Thunk<Promise<Cause[]>> {
 }
 
 /** What the notebook found: also of finds that are not told to this person. */
-function causesTold(): Thunk<Promise<z.infer<typeof Answer> | undefined>> {
+function fetchCauses(): Thunk<Promise<z.infer<typeof Answer> | undefined>> {
   return async (_, getState, { api }) => {
     if (getState().me.person?.account !== true || getState().outbox.away) return undefined;
     return Answer.safeParse(await api.ask('GET', '/recalls').catch(() => undefined)).data;
@@ -120,11 +120,11 @@ export interface Recalls {
 
 export function recalledOf(pantry: Pantry, causes: readonly Cause[]): Recalled[] {
   const gifts = new Set(pantry.portions.flatMap(({ id, fields }) => (fields.what === 'gift' ? [id] : [])));
-  const gone = new Set([
+  const finished = new Set([
     ...pantry.batches.flatMap(({ id, fields }) => (fields.ended ? [id] : [])),
     ...pantry.portions.flatMap(({ id, fields }) => (fields.what === 'thrown-out' ? [id] : [])),
   ]);
-  return recall(pantry.descent, causes, (id) => gifts.has(id)).filter(({ id }) => !gone.has(id));
+  return recall(pantry.descent, causes, (id) => gifts.has(id)).filter(({ id }) => !finished.has(id));
 }
 
 export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recalls {
@@ -155,7 +155,7 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
   useEffect(() => {
     if (!known || away || waits) return undefined;
     let stale = false;
-    void act(causesTold()).then((answer) => {
+    void act(fetchCauses()).then((answer) => {
       if (!stale) setAnswer(answer);
     });
     return () => {

@@ -1,9 +1,9 @@
 import { type Entry, findsOf } from '@pause/core';
 import { type Api, type Sent, Refused, Away } from './api';
 import type { Settled } from './device';
-import { layFind, syncAll } from './open';
+import { showFind, syncAll } from './open';
 import { outbox } from './outboxSlice';
-import { layPages } from './pages';
+import { loadPages } from './pages';
 import { me } from './slices';
 import type { State, Thunk } from './store';
 
@@ -107,11 +107,11 @@ export function flush(): Thunk<Promise<void>> {
         const changed = findsOf(
           settled.flatMap((one) => (one.status === 'refused' || one.entry.arrival ? [one.entry] : [])),
         );
-        for (const id of changed) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
+        for (const id of changed) if (getState().finds[id]) dispatch(showFind(id, await device.record(id)));
         const takenBack = settled.flatMap(({ status, entry }) =>
           status === 'refused' ? (entry.page ?? []) : [],
         );
-        if (takenBack.length > 0) await dispatch(layPages(takenBack));
+        if (takenBack.length > 0) await dispatch(loadPages(takenBack));
       }
     } catch (error) {
       if (error instanceof Refused && error.status === 401) dispatch(me.actions.notSignedIn({ demo: false }));

@@ -156,11 +156,11 @@ export const finds = createSlice({
         if (!open || change < (open.evaluated ?? 0)) return state;
         const { fault, ...sound } = open;
         // An older one that comes late does not hide that the newest failed.
-        const stands = fault !== undefined && change !== open.change ? { fault } : {};
+        const kept = fault !== undefined && change !== open.change ? { fault } : {};
         // It came whole from the core, and is not walked through once more.
         return {
           ...state,
-          [id]: { ...sound, ...stands, evaluation: Object.freeze(evaluation), evaluated: change },
+          [id]: { ...sound, ...kept, evaluation: Object.freeze(evaluation), evaluated: change },
         };
       },
     ),
@@ -189,10 +189,13 @@ export const pages = createSlice({
   initialState: noPages,
   reducers: {
     /** With `whole`, these are all that there are. */
-    pagesLaid: plainly(
-      (state: PagesState, { laid, whole }: { laid: readonly PageRecord[]; whole: boolean }): PagesState => ({
+    pagesLoaded: plainly(
+      (
+        state: PagesState,
+        { loaded, whole }: { loaded: readonly PageRecord[]; whole: boolean },
+      ): PagesState => ({
         status: whole ? 'ready' : state.status,
-        all: { ...state.all, ...Object.fromEntries(laid.map((page) => [page.id, page])) },
+        all: { ...state.all, ...Object.fromEntries(loaded.map((page) => [page.id, page])) },
       }),
     ),
     /** The device is another account's now. */

@@ -2,9 +2,9 @@ import { guide } from '../deciding/guide';
 import { Refused, Away, type Me } from './api';
 import { NotKept } from './device';
 import { emptyDevice } from './empty';
-import { layFind, loadList } from './open';
+import { showFind, loadList } from './open';
 import { outbox } from './outboxSlice';
-import { withTold, layPages } from './pages';
+import { withPending, loadPages } from './pages';
 import { flush, away, sendPictures, anyOpen } from './send';
 import { me, type Person, pages } from './slices';
 import type { Running, Thunk } from './store';
@@ -18,7 +18,7 @@ const LONG = 300;
 /** A clock that is off by more is said to be wrong, and the notebook's time is reckoned with instead. */
 const CLOCK_OFF_MS = 5 * 60_000;
 
-const askedAgain = (running: Running) => running.again;
+const wantsAgain = (running: Running) => running.again;
 
 /**
  * Who this is, what waits, and what others told: all that a connection is for. Asked for while it goes on, it
@@ -35,7 +35,7 @@ export function syncAll(): Thunk<Promise<boolean>> {
     const round = async (): Promise<boolean> => {
       running.again = false;
       const reached = await dispatch(syncOnce());
-      return askedAgain(running) ? round() : reached;
+      return wantsAgain(running) ? round() : reached;
     };
     running.syncing = round().finally(() => {
       running.syncing = undefined;
@@ -85,7 +85,7 @@ function staysHere(): Thunk<Promise<void>> {
       await device.keepPerson(here);
       dispatch(me.actions.meLoaded(here));
     }
-    dispatch(outbox.actions.told({ heardAt: clock() }));
+    dispatch(outbox.actions.told({ syncedAt: clock() }));
     dispatch(me.actions.notSignedIn({ demo, mail }));
   };
 }
@@ -115,7 +115,7 @@ function belongsTo(
       id,
       name,
       demo,
-      groups: withTold(groups, getState().outbox.waiting),
+      groups: withPending(groups, getState().outbox.waiting),
       account: true,
       offsetMs: demo || wrong ? off : 0,
     };
@@ -133,13 +133,13 @@ function belongsTo(
     }
     dispatch(me.actions.meLoaded(person));
     if (another)
-      for (const find of Object.keys(getState().finds)) dispatch(layFind(find, await device.record(find)));
+      for (const find of Object.keys(getState().finds)) dispatch(showFind(find, await device.record(find)));
     dispatch(
       outbox.actions.told({
-        heardAt: clock(),
+        syncedAt: clock(),
         otherGuide: theirs.version !== guide.version,
         ...(wrong ? { clockOff: Math.round(-off / 60_000) } : { clockOff: 0 }),
-        newerTold: false,
+        newerVersion: false,
         notTaken: undefined,
       }),
     );
@@ -165,7 +165,7 @@ function pullStream(stream: string, last: number): Thunk<Promise<boolean>> {
         here = page.entries.at(-1)?.seq ?? here;
         all = page.last;
         if (page.newer) {
-          dispatch(outbox.actions.told({ newerTold: true }));
+          dispatch(outbox.actions.told({ newerVersion: true }));
           break;
         }
         if (page.entries.length === 0) break;
@@ -173,8 +173,8 @@ function pullStream(stream: string, last: number): Thunk<Promise<boolean>> {
     } finally {
       dispatch(outbox.actions.noted({ fetching: undefined }));
       if (touched.size > 0) {
-        for (const id of touched) if (getState().finds[id]) dispatch(layFind(id, await device.record(id)));
-        if (anyOpen(getState())) await dispatch(layPages([...touched]));
+        for (const id of touched) if (getState().finds[id]) dispatch(showFind(id, await device.record(id)));
+        if (anyOpen(getState())) await dispatch(loadPages([...touched]));
         if (getState().list.status === 'ready') await dispatch(loadList());
       }
     }

@@ -30,7 +30,7 @@ export const settled = (of: string): Promise<unknown> => turns.get(of) ?? Promis
  *
  * @returns whether they were kept
  */
-export function tellOf<K extends Exclude<PageKind, 'group'>>(
+export function changeFields<K extends Exclude<PageKind, 'group'>>(
   id: string,
   kind: K,
   make: (now: Partial<FieldsOf<K>>) => Changes<K>,

@@ -8,13 +8,13 @@ import { useDay } from './usePlaces';
 type Fields = FieldsOf<'harvest'>;
 type Changes = { readonly [F in keyof Fields]?: Fields[F] | null };
 /** Tells fields, made of what stands when their turn comes: two answers in quick succession are both kept. */
-export type TellHarvest = (make: (now: Harvest) => Changes) => void;
+export type SaveHarvest = (make: (now: Harvest) => Changes) => void;
 
 const ofFind = (all: readonly HarvestPage[], find: string, person: string) =>
   all.find((one) => one.fields.find === find && one.person === person);
 
 /** The page is begun with the first thing told. */
-function tellOwn(
+function saveOwn(
   begun: Pick<Fields, 'find' | 'taxon' | 'part' | 'on'> &
     Partial<Pick<Fields, 'stages'>> & { readonly place?: string },
   person: string,
@@ -34,7 +34,7 @@ function tellOwn(
 interface OwnHarvest {
   readonly id: string | undefined;
   readonly harvest: Harvest;
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
   /** Resolves once everything that was told by now has had its turn. */
   readonly settled: () => Promise<unknown>;
 }
@@ -47,10 +47,10 @@ export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string):
   const own = ofFind(useHarvests(), record.id, me);
   const place = placeOfFind(record);
   const key = `${me} ${record.id}`;
-  const tell: TellHarvest = (make) => {
+  const save: SaveHarvest = (make) => {
     void inTurn(key, () =>
       act(
-        tellOwn(
+        saveOwn(
           {
             find: record.id,
             taxon,
@@ -66,5 +66,5 @@ export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string):
       ),
     ).catch(() => undefined);
   };
-  return { id: own?.id, harvest: own?.fields ?? {}, tell, settled: () => settled(key) };
+  return { id: own?.id, harvest: own?.fields ?? {}, save, settled: () => settled(key) };
 }

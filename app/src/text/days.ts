@@ -4,13 +4,13 @@ import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
  * Day and month names and their order as the device's language has them. Making one takes long, so it is made
  * when the first day is said.
  */
-export const saidBy = (parts: Intl.DateTimeFormatOptions) => {
+export const formatBy = (parts: Intl.DateTimeFormatOptions) => {
   let made: Intl.DateTimeFormat | undefined;
   return (day: Date): string => (made ??= new Intl.DateTimeFormat(undefined, parts)).format(day);
 };
-const time = saidBy({ hour: 'numeric', minute: '2-digit' });
-const dayOfYear = saidBy({ day: 'numeric', month: 'long' });
-const dayAndYear = saidBy({ day: 'numeric', month: 'long', year: 'numeric' });
+const time = formatBy({ hour: 'numeric', minute: '2-digit' });
+const dayOfYear = formatBy({ day: 'numeric', month: 'long' });
+const dayAndYear = formatBy({ day: 'numeric', month: 'long', year: 'numeric' });
 
 /** A day as people say it, seen from `today`: "today, 09:20", "yesterday, 07:05", "11 September". */
 export function dayWords(day: Date, today: Date): string {

@@ -49,11 +49,11 @@ export function weightOf(grams: number): string {
 }
 /** The same in pieces, handfuls and litres: what one can see without scales. */
 export function seenAs(grams: number, weights: Weights): string {
-  const said = (['piece', 'handful', 'litre'] as const)
+  const units = (['piece', 'handful', 'litre'] as const)
     .map((unit) => [seenAmount(grams, unit, weights), unit] as const)
     .filter(([amount]) => amount > 0)
     .map(([amount, unit]) => amountOf(amount, unit));
-  return said.length > 0 ? `about ${said.join(' or ')}` : 'less than a piece';
+  return units.length > 0 ? `about ${units.join(' or ')}` : 'less than a piece';
 }
 
 export const valueOf = ({ grams, missing }: Ceiling): string =>

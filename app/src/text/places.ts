@@ -4,15 +4,15 @@ import type { GeoPosition, Geometry } from '@pause/core/notebook/page';
 import { areaOf, lengthOf } from '@pause/core/notebook/page/shape';
 import type { PickingReason } from '@pause/core/outings';
 import type { When, Why } from '@pause/core/season';
-import { saidBy } from './days';
+import { formatBy } from './days';
 import { CommonName, upper } from './names';
 
 /** Plain words for places and for what comes when. */
 
 type Fields = FieldsOf<'place'>;
 
-const dayOfYear = saidBy({ day: 'numeric', month: 'long', timeZone: 'UTC' });
-const dayAndYear = saidBy({ day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+const dayOfYear = formatBy({ day: 'numeric', month: 'long', timeZone: 'UTC' });
+const dayAndYear = formatBy({ day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
 const atNoon = (iso: string) => new Date(`${iso}T12:00:00Z`);
 export const dayName = (day: Day): string => dayOfYear(atNoon(isoOf(day)));
 export const isoDayName = (iso: string): string => dayAndYear(atNoon(iso));
@@ -219,6 +219,6 @@ export function whyWords({ place, records, year, metres: higher, warmer }: Why):
       `${days(records)} ${records < 0 ? 'earlier' : 'later'} than the guide has it, by what was seen`,
     );
   if (Math.abs(year) >= LEAST) parts.push(`this year ${days(year)} ${year < 0 ? 'early' : 'late'}`);
-  const said = parts.slice(0, 2).join('; ');
-  return said === '' ? '' : `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+  const first = parts.slice(0, 2).join('; ');
+  return first === '' ? '' : `${first.charAt(0).toUpperCase()}${first.slice(1)}.`;
 }

@@ -150,13 +150,13 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
     case 'disputed':
       return `Looks at ${lowerFirst(characterName(reason.character))} disagree, so it rules nothing out on this find.`;
     case 'shopping': {
-      const said = [
+      const parts = [
         ...(reason.freshPieces > 0 ? [`started again on another piece ${times(reason.freshPieces)}`] : []),
         ...(reason.changedTargets > 0
           ? [`changed what it is taken for ${times(reason.changedTargets)}`]
           : []),
       ];
-      return `You ${list(said)}.${reason.extraBars > 0 ? ' Every deadly one needs a bar more.' : ''}`;
+      return `You ${list(parts)}.${reason.extraBars > 0 ? ' Every deadly one needs a bar more.' : ''}`;
     }
     case 'passed-over':
       return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.${rootAmong([reason.character]) ? ' If none may be dug up after all, say so under Place and condition.' : ''}`;
@@ -203,9 +203,9 @@ export function movedWords(before: readonly BarRow[], after: readonly BarRow[]):
       2,
     );
   const [gained, lost] = [after.filter((row) => change(row) > 0), after.filter((row) => change(row) < 0)];
-  const said = [
+  const parts = [
     ...(gained.length > 0 ? [`a bar more against ${names(gained)}`] : []),
     ...(lost.length > 0 ? [`a bar lost against ${names(lost)}`] : []),
   ];
-  return said.length > 0 ? `${upper(said.join('; '))}.` : undefined;
+  return parts.length > 0 ? `${upper(parts.join('; '))}.` : undefined;
 }

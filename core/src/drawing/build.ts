@@ -33,9 +33,9 @@ export function individual(
   const chance = (id: string) => seeded(seed * 7919 + (guide.character(id)?.index ?? 0) * 104729)();
   return {
     state: (id) => {
-      const said = stated(id);
-      if (!said || !('usual' in said)) return undefined;
-      return said.usual[seed === 0 ? 0 : Math.floor(chance(id) * said.usual.length)];
+      const statement = stated(id);
+      if (!statement || !('usual' in statement)) return undefined;
+      return statement.usual[seed === 0 ? 0 : Math.floor(chance(id) * statement.usual.length)];
     },
     size: (id) => {
       const character = guide.character(id);

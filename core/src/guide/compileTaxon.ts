@@ -12,9 +12,9 @@ export function compileTaxon(
   characters: Map<string, CompiledCharacter>,
   strict: boolean,
 ): CompiledTaxon {
-  const said = once(() => spoken(taxon, characters));
-  const overall = once(() => overStages(taxon, said(), strict && harms(taxon.harm)));
-  const atStage = once(() => byStage(taxon, said()));
+  const ofTaxon = once(() => spoken(taxon, characters));
+  const overall = once(() => overStages(taxon, ofTaxon(), strict && harms(taxon.harm)));
+  const atStage = once(() => byStage(taxon, ofTaxon()));
   return {
     index,
     rank,
@@ -37,15 +37,15 @@ export function once<T>(make: () => T): () => T {
 }
 
 /** One statement as bits or a span, and the stages that it speaks of. */
-interface Said {
+interface Stated {
   readonly what: Known;
   readonly confirmed: boolean;
   readonly stages: readonly StageId[];
 }
 
 /** What is stated of a taxon, by character. */
-function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<CompiledCharacter, Said[]> {
-  const said = new Map<CompiledCharacter, Said[]>();
+function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<CompiledCharacter, Stated[]> {
+  const ofTaxon = new Map<CompiledCharacter, Stated[]>();
   for (const statement of taxon.statements) {
     const character = characters.get(statement.character);
     if (!character) continue;
@@ -54,19 +54,19 @@ function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<C
       confirmed: isConfirmed(statement),
       stages: statement.stages ?? taxon.stages,
     };
-    const others = said.get(character);
+    const others = ofTaxon.get(character);
     if (others) others.push(one);
-    else said.set(character, [one]);
+    else ofTaxon.set(character, [one]);
   }
-  return said;
+  return ofTaxon;
 }
 
 function byStage(
   taxon: Taxon,
-  said: ReadonlyMap<CompiledCharacter, readonly Said[]>,
+  ofTaxon: ReadonlyMap<CompiledCharacter, readonly Stated[]>,
 ): Map<number, Map<StageId, Known>> {
   return new Map(
-    [...said].map(([character, statements]) => [
+    [...ofTaxon].map(([character, statements]) => [
       character.index,
       new Map(statements.flatMap(({ what, stages }) => stages.map((stage) => [stage, what] as const))),
     ]),
@@ -76,12 +76,12 @@ function byStage(
 /** @param strict only what two readings exclude is excluded */
 function overStages(
   taxon: Taxon,
-  said: ReadonlyMap<CompiledCharacter, readonly Said[]>,
+  ofTaxon: ReadonlyMap<CompiledCharacter, readonly Stated[]>,
   strict: boolean,
 ): Map<number, Known> {
   const overall = new Map<number, Known>();
-  for (const character of [...said.keys()].sort((a, b) => a.index - b.index)) {
-    const statements = said.get(character) ?? [];
+  for (const character of [...ofTaxon.keys()].sort((a, b) => a.index - b.index)) {
+    const statements = ofTaxon.get(character) ?? [];
     const seenAt = taxon.stages.filter((stage) => character.stages.has(stage));
     let joined: Known | undefined;
     // A stage without a statement makes the whole unknown: a mistaken stage must not make a bar.

@@ -86,11 +86,11 @@ function dayIn(year: number, month: number, date: number): Day | undefined {
  */
 export function readDay(text: string, { today, from, to }: DayRange): Typed<string> {
   const typed = text.trim().replace(/\s+/g, ' ');
-  const said = /^(today|tomorrow|yesterday)$/i.exec(typed)?.[1]?.toLowerCase();
-  const parts = said === undefined ? partsOfDay(typed) : undefined;
+  const word = /^(today|tomorrow|yesterday)$/i.exec(typed)?.[1]?.toLowerCase();
+  const parts = word === undefined ? partsOfDay(typed) : undefined;
   if (parts === 'ambiguous') return { problem: 'with the month as a word: it could be two days' };
   let day =
-    said === 'today' ? today : said === 'tomorrow' ? today + 1 : said === 'yesterday' ? today - 1 : undefined;
+    word === 'today' ? today : word === 'tomorrow' ? today + 1 : word === 'yesterday' ? today - 1 : undefined;
   if (parts) {
     const [year, month, date] = parts;
     const thisYear = yearOf(today);

@@ -41,19 +41,19 @@ export function bladeForm(outline: readonly Pixel[]): BladeForm | undefined {
   if (!(length > 0)) return undefined;
   const [ux, uy] = [(tip[0] - base[0]) / length, (tip[1] - base[1]) / length];
   // Along the blade as a share of its length, and across it.
-  const laid = outline.map(([x, y]): Pixel => {
+  const turned = outline.map(([x, y]): Pixel => {
     const [dx, dy] = [x - base[0], y - base[1]];
     return [(dx * ux + dy * uy) / length, (dy * ux - dx * uy) / length];
   });
-  const widths = Array.from({ length: STEPS - 1 }, (_, i) => widthAt(laid, (i + 1) / STEPS));
+  const widths = Array.from({ length: STEPS - 1 }, (_, i) => widthAt(turned, (i + 1) / STEPS));
   const most = Math.max(...widths);
   if (!(most > 0.005)) return undefined;
   const wide = widths.flatMap((w, i) => (w >= most * 0.98 ? [(i + 1) / STEPS] : []));
   return {
     ratio: 1 / most,
     broadest: wide.reduce((sum, t) => sum + t, 0) / wide.length,
-    baseAngle: angle(widthAt(laid, END), END),
-    tipAngle: angle(widthAt(laid, 1 - END), END),
+    baseAngle: angle(widthAt(turned, END), END),
+    tipAngle: angle(widthAt(turned, 1 - END), END),
     parallel: widths.filter((w) => w >= most * 0.9).length / STEPS,
   };
 }
@@ -65,10 +65,10 @@ const angle = (width: number, far: number) => (2 * Math.atan2(width / 2, far) * 
  * How wide the laid outline is at a share of its length: from its outermost crossing on one side to that on
  * the other.
  */
-function widthAt(laid: readonly Pixel[], t: number): number {
+function widthAt(turned: readonly Pixel[], t: number): number {
   let [least, most] = [Infinity, -Infinity];
-  laid.forEach((a, i) => {
-    const b = laid[(i + 1) % laid.length] as Pixel;
+  turned.forEach((a, i) => {
+    const b = turned[(i + 1) % turned.length] as Pixel;
     if ((a[0] - t) * (b[0] - t) > 0 || a[0] === b[0]) return;
     const across = a[1] + ((t - a[0]) / (b[0] - a[0])) * (b[1] - a[1]);
     least = Math.min(least, across);

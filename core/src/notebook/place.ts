@@ -43,20 +43,20 @@ export function chosenLast(record: Placed): Placed {
  * Whether a person is told exactly where a find was. The finder always is; others only as the finder chose
  * last.
  */
-export function toldExactly(record: Placed, reader: string): boolean {
+export function seesExactPlace(record: Placed, reader: string): boolean {
   if (record.person === reader) return true;
   const chosen = edited(record, 'exactFor').now?.value;
   return chosen === 'group' || (Array.isArray(chosen) && chosen.includes(reader));
 }
 
 /** Whether others are told the square it lies in. */
-function toldCoarsely(record: Placed): boolean {
+function isPlacedCoarsely(record: Placed): boolean {
   return edited(record, 'others').now?.value === 'cell';
 }
 
 /** An entry as a reader may see it: what tells the place is left out, or told as a square. */
 export function entryFor(entry: FindEntry, record: Placed, reader: string): FindEntry {
-  if (toldExactly(record, reader)) return entry;
+  if (seesExactPlace(record, reader)) return entry;
   if (entry.kind === 'finds') {
     const { placeNote, ...body } = entry.body;
     return placeNote === undefined ? entry : { ...entry, body };
@@ -72,7 +72,7 @@ export function entryFor(entry: FindEntry, record: Placed, reader: string): Find
   if (body.field === 'position' && body.value !== null)
     return {
       ...entry,
-      body: { ...body, value: toldCoarsely(record) ? coarse(body.value) : null, withheld: true },
+      body: { ...body, value: isPlacedCoarsely(record) ? coarse(body.value) : null, withheld: true },
     };
   return entry;
 }
@@ -81,7 +81,7 @@ export function entryFor(entry: FindEntry, record: Placed, reader: string): Find
  * Whether a person is told everything of a place in a group's notebook: who keeps it is, others as that one
  * chose last.
  */
-export function toldPlaceExactly(page: PageRecord, reader: string): boolean {
+export function seesExactShape(page: PageRecord, reader: string): boolean {
   if (page.kind !== 'place' || page.group === undefined || page.person === reader) return true;
   const chosen = standing(page, 'place').exactFor;
   return chosen === 'group' || (Array.isArray(chosen) && chosen.includes(reader));
@@ -96,7 +96,7 @@ const OPEN_FIELDS: readonly string[] = ['exactFor', 'others'];
  * and when.
  */
 export function pageEntryFor(entry: PageEntry, page: PageRecord, reader: string): PageEntry {
-  if (toldPlaceExactly(page, reader)) return entry;
+  if (seesExactShape(page, reader)) return entry;
   if (entry.kind === 'sightings') {
     const { note: _, ...body } = entry.body;
     return { ...entry, body };

@@ -59,8 +59,8 @@ function agreementOf(one: Look | undefined, other: Look | undefined): Agreement 
  * only what the second one read blind. In the order in which the second one looked.
  */
 export function sideBySide(guide: CompiledGuide, record: FindRecord, second: string): BothLooks[] {
-  const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
-  const standing = record.readings.filter((reading) => !gone.has(reading.id));
+  const withdrawn = new Set<string>(record.withdrawals.map((w) => w.reading));
+  const standing = record.readings.filter((reading) => !withdrawn.has(reading.id));
   const blind = standing.filter((reading) => reading.by === second && reading.blind === true);
   const newest = new Map(blind.map((reading) => [`${reading.piece} ${reading.character}`, reading]));
   return [...newest.values()].flatMap((theirs): BothLooks[] => {

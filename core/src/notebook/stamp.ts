@@ -52,7 +52,7 @@ export const isInTime = (ms: number): boolean => ms >= EARLIEST_MS && ms < LATES
  * Whether a stamp tells a time that there is, from 1970 to 2099: `9999-99-99T99:99:99.999Z-…` has the form
  * and tells none.
  */
-export function tellsTime(stamp: Stamp): boolean {
+export function isTime(stamp: Stamp): boolean {
   const [, instant] = FORM.exec(stamp) ?? [];
   const ms = instant === undefined ? NaN : Date.parse(instant);
   return isInTime(ms) && new Date(ms).toISOString() === instant;
@@ -71,7 +71,7 @@ const FIRST_DAY_MS = Date.UTC(2026, 0, 1);
  * everybody for good.
  */
 function isBelieved(stamp: Stamp, now: number): boolean {
-  return tellsTime(stamp) && (now < FIRST_DAY_MS || momentOf(stamp).ms <= now + MOST_HEARD_AHEAD_MS);
+  return isTime(stamp) && (now < FIRST_DAY_MS || momentOf(stamp).ms <= now + MOST_HEARD_AHEAD_MS);
 }
 
 /**
@@ -85,9 +85,9 @@ export function nextStamp(last: Stamp | undefined, now: number, device: string):
 }
 
 /** The last stamp of a device that hears of another's. One that tells no time is not heard. */
-export function heard(last: Stamp | undefined, other: Stamp): Stamp | undefined {
-  if (!tellsTime(other)) return last;
-  return last !== undefined && tellsTime(last) && last >= other ? last : other;
+export function latest(last: Stamp | undefined, other: Stamp): Stamp | undefined {
+  if (!isTime(other)) return last;
+  return last !== undefined && isTime(last) && last >= other ? last : other;
 }
 
 /** A clock further ahead than this is wrong, and must not win over everybody for as long as it is. */

@@ -42,31 +42,31 @@ export function pickingAt(
   const whose = owner === undefined ? {} : { owner };
   const allowance = mostExact(place.allowances ?? [], taxon, part);
   const perDay = allowance?.perDay === undefined ? {} : { perDay: allowance.perDay };
-  const said = (permission: Permission, ...reasons: PickingReason[]): Picking => ({
+  const result = (permission: Permission, ...reasons: PickingReason[]): Picking => ({
     permission,
     reasons: [...reasons, ...old],
     ...perDay,
   });
-  if (allowance?.may === 'no') return said('forbidden', { code: 'allowance', allowance });
+  if (allowance?.may === 'no') return result('forbidden', { code: 'allowance', allowance });
   const allowed: PickingReason[] = allowance ? [{ code: 'allowance', allowance }] : [];
-  if (!picking) return said('unknown', { code: 'not-told' });
+  if (!picking) return result('unknown', { code: 'not-told' });
   switch (picking.may) {
     case 'no':
       // A place that is closed but for something named is open for that; how much of anything may be taken
       // opens nothing.
       return allowance && isNamed(allowance)
-        ? said('allowed', ...allowed)
-        : said('forbidden', { code: 'forbidden', ...whose });
+        ? result('allowed', ...allowed)
+        : result('forbidden', { code: 'forbidden', ...whose });
     case 'ask':
-      return said('unknown', { code: 'ask-first', ...whose });
+      return result('unknown', { code: 'ask-first', ...whose });
     case 'yes':
-      return said('allowed', ...allowed);
+      return result('allowed', ...allowed);
     case 'permit': {
       const { permitUntil } = picking;
-      if (permitUntil === undefined) return said('unknown', { code: 'permit-missing' });
+      if (permitUntil === undefined) return result('unknown', { code: 'permit-missing' });
       const left = daysFrom(today, permitUntil);
-      if (left < 0) return said('unknown', { code: 'permit-ended', on: permitUntil });
-      return said(
+      if (left < 0) return result('unknown', { code: 'permit-ended', on: permitUntil });
+      return result(
         'allowed',
         ...(left <= WEEK_DAYS ? [{ code: 'permit-ends', on: permitUntil } as const] : []),
         ...allowed,

@@ -79,13 +79,13 @@ export function confusionOf(reads: readonly Read[]): Confusion {
   }
   const wrongOf = (some: readonly Read[]) =>
     rateOf(some.filter(({ shown, read }) => shown !== read).length, some.length);
-  const said = (sureness: Sureness) => wrongOf(reads.filter((one) => one.sureness === sureness));
+  const wrongWhen = (sureness: Sureness) => wrongOf(reads.filter((one) => one.sureness === sureness));
   return {
     byCharacter: new Map([...characters].map(([character, some]) => [character, wrongOf(some)])),
     pairs: [...pairs.values()].sort(
       (a, b) => b.times - a.times || (`${a.character}${a.shown}` < `${b.character}${b.shown}` ? -1 : 1),
     ),
-    calibration: { sure: said('sure'), fairly: said('fairly'), guess: said('guess') },
+    calibration: { sure: wrongWhen('sure'), fairly: wrongWhen('fairly'), guess: wrongWhen('guess') },
   };
 }
 

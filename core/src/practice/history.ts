@@ -7,7 +7,7 @@ import { met, unseen, type Memory, type MetAgain } from './repeat';
 
 /** What is remembered, from all that was practised and from what went wrong in earnest. */
 
-export interface InEarnest {
+export interface FromFinds {
   readonly card: CardId;
   readonly at: string;
   readonly kind: 'field-wrong' | 'stray-through';
@@ -25,7 +25,7 @@ export interface History {
   readonly cards: ReadonlyMap<string, CardHistory>;
   readonly reads: readonly Read[];
   /** Pairs as they were told apart in practice, and how often not. */
-  readonly pairs: readonly PairTold[];
+  readonly pairs: readonly PairHistory[];
   /** What was collected and was another, most often first. */
   readonly taken: readonly {
     readonly was: TaxonId;
@@ -35,7 +35,7 @@ export interface History {
   }[];
 }
 
-export interface PairTold {
+export interface PairHistory {
   readonly card: CardId;
   readonly times: number;
   readonly wrong: number;
@@ -58,7 +58,7 @@ const HURTS: readonly HarmGrade[] = ['serious', 'deadly'];
 export function historyOf(
   guide: CompiledGuide,
   sittings: readonly Partial<PracticeFields>[],
-  earnest: readonly InEarnest[] = [],
+  ofFinds: readonly FromFinds[] = [],
 ): History {
   const finds = sittings.flatMap(({ finds: some = [] }) => some);
   const answers = sittings.flatMap(({ answers: some = [] }) => some);
@@ -74,7 +74,7 @@ export function historyOf(
       };
     }),
     ...finds.flatMap((find) => eventsOf(find)),
-    ...earnest.map(({ card, at, kind, dangerous }): Event => ({ card, at, what: { kind }, dangerous })),
+    ...ofFinds.map(({ card, at, kind, dangerous }): Event => ({ card, at, what: { kind }, dangerous })),
   ].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.card < b.card ? -1 : 1));
   const cards = new Map<string, CardHistory>();
   for (const { card, at, what, dangerous } of events) {
@@ -90,10 +90,10 @@ export function historyOf(
     ...answers.flatMap(({ look }) => look ?? []),
     ...finds.flatMap(({ looks }) => looks),
   ];
-  return { cards, reads, pairs: pairsTold(events), taken: takenFor(finds, gradeOf) };
+  return { cards, reads, pairs: pairHistories(events), taken: takenFor(finds, gradeOf) };
 }
 
-function pairsTold(events: readonly Event[]): PairTold[] {
+function pairHistories(events: readonly Event[]): PairHistory[] {
   const pairs = new Map<CardId, { card: CardId; times: number; wrong: number }>();
   for (const { card, what } of events) {
     if (what.kind !== 'drill' || cardOf(card)?.kind !== 'pair') continue;
@@ -158,14 +158,14 @@ export interface Sorted {
  * What of one's own was superseded in earnest: another answer by oneself or by a second pair of eyes, and
  * strays that were let through.
  */
-export function inEarnest(
+export function fromFinds(
   guide: CompiledGuide,
   records: readonly FindRecord[],
   sorted: readonly Sorted[],
   me: string,
-): InEarnest[] {
+): FromFinds[] {
   const wrong = records.flatMap((record) =>
-    record.readings.flatMap((reading, index): InEarnest[] => {
+    record.readings.flatMap((reading, index): FromFinds[] => {
       const { value } = reading;
       if (reading.by !== me || value.kind !== 'states') return [];
       const later = record.readings.find(
@@ -185,7 +185,7 @@ export function inEarnest(
     const target = guide.taxon(taxon);
     const pairs =
       target?.taxon.lookalikes.filter((id) => grades.includes(guide.taxon(id)?.grade ?? 'none')) ?? [];
-    return pairs.map((other): InEarnest => ({
+    return pairs.map((other): FromFinds => ({
       card: pairCard(taxon, other),
       at,
       kind: 'stray-through',

@@ -86,10 +86,12 @@ export function outcomeOf(guide: CompiledGuide, view: CaseView, among: readonly 
 function takenBack(view: CaseView): { character: CharacterId; piece: PieceId }[] {
   if (view.withdrawn.length === 0) return [];
   const open = view.withdrawn.filter(
-    (gone) =>
-      !gone.character.place &&
+    (withdrawn) =>
+      !withdrawn.character.place &&
       !view.looks.some(
-        (look) => look.character.index === gone.character.index && look.reading.piece === gone.reading.piece,
+        (look) =>
+          look.character.index === withdrawn.character.index &&
+          look.reading.piece === withdrawn.reading.piece,
       ),
   );
   const named = new Map(

@@ -68,8 +68,8 @@ const signed = new WeakMap<CompiledTaxon['taxon'], string>();
 export function taxonContent({ taxon }: CompiledTaxon): string {
   const known = signed.get(taxon);
   if (known !== undefined) return known;
-  const { review: _, ...said } = taxon;
-  const content = contentHash(said);
+  const { review: _, ...rest } = taxon;
+  const content = contentHash(rest);
   signed.set(taxon, content);
   return content;
 }

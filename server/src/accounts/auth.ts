@@ -6,7 +6,7 @@ import { sql } from 'kysely';
 import type { Db } from '../db';
 import type { Mail } from '../mail';
 import { confirmLetter, knownLetter, resetLetter } from '../mail/letters';
-import { tellPerson } from '../notebook/news';
+import { notifyPerson } from '../notebook/news';
 import { record } from './audit';
 import { PASSWORD_AT_MOST, PASSWORD_AT_LEAST } from './bodies';
 import type { Session } from './sessions';
@@ -145,7 +145,7 @@ function byMail(db: Db, mail: Mail, origin: Origin) {
       // Whoever has the letter owns the address.
       await db.updateTable('user').set({ emailVerified: true }).where('id', '=', user.id).execute();
       await record(db, user.id, 'password-reset');
-      await tellPerson(db, user.id);
+      await notifyPerson(db, user.id);
     },
   };
 }

@@ -3,7 +3,7 @@ import type { Entry } from '@pause/core/notebook';
 import { actorOf, ownStream, type Membership } from '../access';
 import type { Db } from '../db';
 import { leaveAll } from '../groups';
-import { tellPerson } from '../notebook/news';
+import { notifyPerson } from '../notebook/news';
 import { toEntry } from '../notebook/rows';
 import { invalid } from '../problem';
 import { record } from './audit';
@@ -70,6 +70,6 @@ export async function deletePerson(db: Db, person: string, name: string): Promis
       .where('id', '=', person)
       .execute();
     await record(transaction, person, 'account-deleted');
-    await tellPerson(transaction, person);
+    await notifyPerson(transaction, person);
   });
 }

@@ -1,7 +1,7 @@
 import Bowser from 'bowser';
 import { sql } from 'kysely';
 import type { Db } from '../db';
-import { tellPerson } from '../notebook/news';
+import { notifyPerson } from '../notebook/news';
 import { Problem } from '../problem';
 import { record } from './audit';
 
@@ -58,5 +58,5 @@ export async function endSession(db: Db, person: string, id: string): Promise<vo
     await sql`delete from session where id = ${id} and "userId" = ${person}`.execute(db);
   if (!numAffectedRows) throw new Problem(404, 'no-such-session', 'That session has ended already.');
   await record(db, person, 'signed-out-elsewhere');
-  await tellPerson(db, person);
+  await notifyPerson(db, person);
 }

@@ -125,39 +125,39 @@ async function loadFind(db: Db, guide: CompiledGuide, demo: DemoFind): Promise<v
   const start = Date.parse(demo.startedAt);
   const instant = (seconds: number) => new Date(start + seconds * 1000).toISOString();
   /** An entry as the device of its teller would have made it. */
-  const entry = (teller: string, kind: Entry['kind'], seconds: number, body: object): Entry => {
+  const entry = (author: string, kind: Entry['kind'], seconds: number, body: object): Entry => {
     const parsed = parseEntry({
       find: id,
       kind,
-      stamp: stampOf({ ms: start + seconds * 1000, count: 0, device: teller }),
+      stamp: stampOf({ ms: start + seconds * 1000, count: 0, device: author }),
       body,
     });
     if ('problems' in parsed) throw new Error(`demo find ${id}: ${JSON.stringify(parsed.problems)}`);
     return parsed.entry;
   };
-  const tell = async (teller: string, entries: readonly Entry[]) => {
-    const pushed = await push(db, await actorOf(db, teller), entries, {
+  const send = async (author: string, entries: readonly Entry[]) => {
+    const pushed = await push(db, await actorOf(db, author), entries, {
       guide,
       now: Date.parse(DEMO_MORNING),
     });
     for (const one of pushed) if (one.status === 'refused') throw one.problem;
   };
   let seconds = 30;
-  const readings = (teller: string, name: string, blind: boolean) =>
+  const readings = (author: string, name: string, blind: boolean) =>
     demo.readings.map(([character, ...states], index) => {
       seconds += 25;
-      return entry(teller, 'readings', seconds, {
+      return entry(author, 'readings', seconds, {
         id: `${id}-${name}${index + 1}`,
         piece: `${id}-p1`,
         character,
         value: { kind: 'states', states },
         sureness: 'sure',
-        by: teller,
+        by: author,
         at: instant(seconds),
         ...(blind ? { blind } : {}),
       });
     });
-  await tell(person, [
+  await send(person, [
     entry(person, 'finds', 0, {
       id,
       startedAt: demo.startedAt,
@@ -201,12 +201,12 @@ async function loadFind(db: Db, guide: CompiledGuide, demo: DemoFind): Promise<v
     entry(person, 'contexts', 20, { id: `${id}-c1`, at: instant(20), context: demo.context }),
     ...readings(person, 'r', false),
   ]);
-  if (demo.secondLookBy) await tell(demo.secondLookBy, readings(demo.secondLookBy, 's', true));
+  if (demo.secondLookBy) await send(demo.secondLookBy, readings(demo.secondLookBy, 's', true));
   if (!demo.decision) return;
   const record = (await recordsOf(db, [id])).get(id);
   if (!record) throw new Error(`demo find ${id} was not stored`);
   const { verdict } = decideRecord(record, guide, demo.shared ? GROUP_POLICY : undefined);
-  await tell(person, [
+  await send(person, [
     entry(person, 'verdicts', seconds + 10, { id: `${id}-v1`, at: instant(seconds + 10), verdict }),
     entry(person, 'decisions', seconds + 40, {
       id: `${id}-d1`,

@@ -1,5 +1,5 @@
 import { standing, type CompiledGuide, type Sureness, type TaxonId } from '@pause/core';
-import { historyOf, type PairTold, type Read } from '@pause/core/practice';
+import { historyOf, type PairHistory, type Read } from '@pause/core/practice';
 import { ownStream } from '../access';
 import type { Db } from '../db';
 import { pagesOf } from '../notebook/pages';
@@ -17,7 +17,7 @@ export interface GroupConfusion {
     readonly times: number;
   }[];
   /** Pairs as they were told apart in practice, and how often not. */
-  readonly pairs: readonly PairTold[];
+  readonly pairs: readonly PairHistory[];
   /** What was collected in practice and was another. */
   readonly taken: readonly { readonly was: TaxonId; readonly as: TaxonId; readonly times: number }[];
 }

@@ -5,7 +5,7 @@ import type { Actor } from '../access';
 import { record } from '../accounts/audit';
 import type { Db } from '../db';
 import type { Role } from '../db/schema';
-import { tellPerson } from '../notebook/news';
+import { notifyPerson } from '../notebook/news';
 import { invalid, Problem } from '../problem';
 import type { NewInvitation, InvitationCode } from './bodies';
 import { holdPerson, mustHaveRoom, MOST_MEMBERS } from './making';
@@ -164,7 +164,7 @@ export function accept(
       )
       .execute();
     await record(transaction, actor.person, 'joined', group, { role });
-    await tellPerson(transaction, actor.person);
+    await notifyPerson(transaction, actor.person);
     return { group };
   });
 }

@@ -3,7 +3,7 @@ import { GROUP_POLICY } from '@pause/core';
 import { groupStream, type Actor } from '../access';
 import { record } from '../accounts/audit';
 import type { Db } from '../db';
-import { tellPerson } from '../notebook/news';
+import { notifyPerson } from '../notebook/news';
 import { Problem, invalid } from '../problem';
 import type { NewGroup } from './bodies';
 
@@ -45,7 +45,7 @@ export function makeGroup(db: Db, actor: Actor, made: z.infer<typeof NewGroup>):
       .insertInto('memberships')
       .values({ group_id: made.id, person: actor.person, role: 'keeper', left_at: null })
       .execute();
-    await tellPerson(transaction, actor.person);
+    await notifyPerson(transaction, actor.person);
     await record(transaction, actor.person, 'group-made', made.id);
     return true;
   });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { type Actor, mustBeIn } from '../access';
 import { record } from '../accounts/audit';
 import type { Db } from '../db';
-import { tellPerson } from '../notebook/news';
+import { notifyPerson } from '../notebook/news';
 import { Problem } from '../problem';
 import type { RoleChange } from './bodies';
 
@@ -54,7 +54,7 @@ async function leaveWithin(db: Db, actor: Actor, group: string, person: string):
     .executeTakeFirst();
   if (numUpdatedRows === 0n) throw new Problem(404, 'no-such-member', `There is no member "${person}".`);
   await record(db, actor.person, person === actor.person ? 'left' : 'removed', group, { person });
-  await tellPerson(db, person);
+  await notifyPerson(db, person);
 }
 
 /** Leaves every group, as far as each allows. */
@@ -83,6 +83,6 @@ export function changeRole(
       .executeTakeFirst();
     if (numUpdatedRows === 0n) throw new Problem(404, 'no-such-member', `There is no member "${person}".`);
     await record(transaction, actor.person, 'role-changed', group, { person, role });
-    await tellPerson(transaction, person);
+    await notifyPerson(transaction, person);
   });
 }

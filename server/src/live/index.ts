@@ -42,10 +42,10 @@ const MOST_OF_ONE_PERSON = 30;
 
 export function openLive(databaseUrl: string): Live {
   const listeners: ((person: string) => void)[] = [];
-  const heard = (person: string) => {
+  const changed = (person: string) => {
     for (const hear of listeners) hear(person);
   };
-  const hearNoMore = onPersonNews(heard);
+  const hearNoMore = onPersonNews(changed);
   const followers = new Map<
     Response,
     { person: string; streams: readonly string[]; again: Follower['again'] }
@@ -53,7 +53,7 @@ export function openLive(databaseUrl: string): Live {
   let client: pg.Client | undefined;
   let again: ReturnType<typeof setTimeout> | undefined;
   let stopped = false;
-  const tell = (text: string, to: (streams: readonly string[]) => boolean = () => true) => {
+  const notify = (text: string, to: (streams: readonly string[]) => boolean = () => true) => {
     for (const [response, { streams }] of followers) if (to(streams)) response.write(text);
   };
   /** Who has signed out is told no more; who joined or left a group, of what they may see by now. */
@@ -78,9 +78,9 @@ export function openLive(databaseUrl: string): Live {
     fresh.on('notification', ({ payload }) => {
       const { stream, person } = JSON.parse(payload ?? '{}') as News;
       if (stream !== undefined)
-        tell(`event: grew\ndata: ${payload ?? ''}\n\n`, (streams) => streams.includes(stream));
+        notify(`event: grew\ndata: ${payload ?? ''}\n\n`, (streams) => streams.includes(stream));
       if (person === undefined) return;
-      heard(person);
+      changed(person);
       void look((one) => one === person);
     });
     const broken = () => {
@@ -96,14 +96,14 @@ export function openLive(databaseUrl: string): Live {
       await fresh.connect();
       await fresh.query(`listen ${CHANNEL}`);
       // Whatever grew while nobody listened.
-      tell('event: grew\ndata: {}\n\n');
+      notify('event: grew\ndata: {}\n\n');
     } catch {
       broken();
     }
   };
   void listen();
   const alive = setInterval(() => {
-    tell(': alive\n\n');
+    notify(': alive\n\n');
     void look(() => true);
   }, ALIVE_MS);
   alive.unref();

@@ -3,7 +3,7 @@ import {
   isInTime,
   MOST_AHEAD_MS,
   nextStamp,
-  tellsTime,
+  isTime,
   tooFarAhead,
   type Arrival,
   type Entry,
@@ -87,7 +87,7 @@ export function openAdmission(state: State, additions: Additions): Admit {
         },
       ]);
     const hash = hashOf(entry);
-    if (entry.stamp !== undefined && !tellsTime(entry.stamp))
+    if (entry.stamp !== undefined && !isTime(entry.stamp))
       throw invalid([{ field: 'stamp', reason: 'it tells no time from 1970 to 2099' }]);
     const { stream, roles } = placeOf(state, actor, entry);
     const finder = finderOf(state, entry);

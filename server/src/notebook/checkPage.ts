@@ -1,5 +1,5 @@
 import type { CompiledGuide } from '@pause/core';
-import { toldPlaceExactly, type PageEntry, type PageRecord } from '@pause/core/notebook';
+import { seesExactShape, type PageEntry, type PageRecord } from '@pause/core/notebook';
 import { descentOf, wouldCircle } from '@pause/core/pantry';
 import type { Role } from '../db/schema';
 import type { FieldProblem } from '../problem';
@@ -62,7 +62,7 @@ export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
         return notKeeper(page.kind, around);
       const own = OWN_ONLY[page.kind];
       if (own !== undefined && page.person !== person) return wrong('by', own);
-      if (!toldPlaceExactly(page, person))
+      if (!seesExactShape(page, person))
         return wrong('page', 'who is not told where a place is cannot change what is told of it');
       return [
         ...by,

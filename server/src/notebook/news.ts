@@ -20,7 +20,7 @@ export function onPersonNews(hear: (person: string) => void): () => void {
  * Tells this server at once, and every other once the transaction is through, that something became of a
  * person's sessions or groups.
  */
-export async function tellPerson(db: Db, person: string): Promise<void> {
+export async function notifyPerson(db: Db, person: string): Promise<void> {
   personNews.emit(PERSON, person);
   await sql`select pg_notify(${CHANNEL}, ${JSON.stringify({ person })})`.execute(db);
 }

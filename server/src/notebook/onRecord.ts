@@ -57,12 +57,12 @@ function namedBy(entry: FindEntry): [kind: string, id: string][] {
 /** An entry, and who tells it. */
 interface Recorded<E = FindEntry> {
   readonly entry: E;
-  readonly teller: string;
+  readonly author: string;
 }
 /** Whether it matters who else looked at the find. */
-const asksWhoLooked = ({ entry, teller }: Recorded) =>
+const asksWhoLooked = ({ entry, author }: Recorded) =>
   entry.kind === 'readings' &&
-  (entry.body.blind === true || entry.body.together !== undefined || entry.body.by !== teller);
+  (entry.body.blind === true || entry.body.together !== undefined || entry.body.by !== author);
 const isOfFind = (recorded: Recorded<Entry>): recorded is Recorded => recorded.entry.find !== undefined;
 const of = (entries: readonly FindEntry[]) => [...new Set(entries.map(({ find }) => find))];
 

@@ -94,7 +94,7 @@ export async function readState(
     known: knownAmong(onRecord.filter(({ kind, id }) => sent.has(entryKey(kind, id)))),
     finds: await onRecordOf(
       db,
-      adds.flatMap(({ person, entries: added }) => added.map((entry) => ({ entry, teller: person }))),
+      adds.flatMap(({ person, entries: added }) => added.map((entry) => ({ entry, author: person }))),
       streams,
       {
         heads: finds,

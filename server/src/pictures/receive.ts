@@ -71,9 +71,9 @@ function take(
       .execute();
     if (here + bytes.length < size) return { received: here + bytes.length, size };
     const all = await whole(transaction, id);
-    const asTold = bytesHash(all) === content;
-    const refused = asTold && one.entry.type !== 'image/svg+xml' ? whyRefused(all) : undefined;
-    if (asTold && refused === undefined) {
+    const asAnnounced = bytesHash(all) === content;
+    const refused = asAnnounced && one.entry.type !== 'image/svg+xml' ? whyRefused(all) : undefined;
+    if (asAnnounced && refused === undefined) {
       if (objects) await moveOut(transaction, objects, id, one.find, all, one.entry.type);
       return { received: size, size };
     }

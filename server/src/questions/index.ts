@@ -9,7 +9,7 @@ import type { Question, Said } from './worker';
  */
 export interface Questions {
   /** @throws Problem 422 naming the field, or 503 if too many ask or it takes too long */
-  readonly ask: (asked: Asked, body: unknown, gone?: AbortSignal) => Promise<unknown>;
+  readonly ask: (asked: Asked, body: unknown, signal?: AbortSignal) => Promise<unknown>;
   readonly stop: () => Promise<void>;
 }
 
@@ -21,7 +21,7 @@ const here = typeof __dirname === 'string' ? __dirname : import.meta.dirname;
 export function openQuestions(guide: CompiledGuide): Questions {
   const threads = openThreads<Question, Said>(here, 'questions', guide.guide, { least: 1, most: THREADS });
   return {
-    ask: async (asked, body, gone) => (await inThread(threads, { asked, body }, LONGEST_MS, gone)).said,
+    ask: async (asked, body, signal) => (await inThread(threads, { asked, body }, LONGEST_MS, signal)).said,
     stop: () => threads.destroy(),
   };
 }

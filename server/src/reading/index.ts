@@ -14,7 +14,7 @@ export interface Reading {
    * @returns JSON of the find as this reader may see it; none where there is no such find.
    * @throws Problem 503 where too many long ones are asked for
    */
-  readonly find: (db: Db, find: string, reader: string, gone: AbortSignal) => Promise<string | undefined>;
+  readonly find: (db: Db, find: string, reader: string, signal: AbortSignal) => Promise<string | undefined>;
   readonly stop: () => Promise<void>;
 }
 
@@ -26,14 +26,14 @@ const here = typeof __dirname === 'string' ? __dirname : import.meta.dirname;
 export function openReading(databaseUrl: string): Reading {
   const threads = openThreads<Asked, Read>(here, 'reading', databaseUrl, { most: 1 });
   return {
-    find: async (db, find, reader, gone) => {
+    find: async (db, find, reader, signal) => {
       const {
         rows: [written],
       } = await sql<{
         entries: string;
       }>`select coalesce(sum(entries), 0) as entries from written where of = ${`find ${find}`}`.execute(db);
       if (Number(written?.entries ?? 0) > MOST_HERE)
-        return (await inThread(threads, { find, reader }, LONGEST_MS, gone)).json;
+        return (await inThread(threads, { find, reader }, LONGEST_MS, signal)).json;
       const record = (await recordsFor(db, [find], reader)).get(find);
       return record && JSON.stringify(record);
     },

@@ -65,7 +65,11 @@ export async function recheckFinds(db: Db, guide: CompiledGuide, finds: readonly
  * one that was asked of a newer one is asked of that again: what a correction called back does not come to
  * stand by the older guide.
  */
-export async function recheckTold(db: Db, guide: CompiledGuide, finds: readonly string[]): Promise<void> {
+export async function recheckAfterEntries(
+  db: Db,
+  guide: CompiledGuide,
+  finds: readonly string[],
+): Promise<void> {
   if (finds.length === 0) return;
   const rows = await db
     .selectFrom('recall_asked as asked')

@@ -1,5 +1,5 @@
-export { recheckTold } from './finds';
+export { recheckAfterEntries as recheckTold } from './finds';
 export { recheckHarvests } from './harvests';
 export { type Progress, recheckAll } from './all';
 export { markMoved, markNotebook, recheckMoved } from './moved';
-export { type RecallTold, type RecallsTold, recallsFor } from './list';
+export { type RecallEntry as RecallTold, type RecallList as RecallsTold, recallsFor } from './list';

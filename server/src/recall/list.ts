@@ -6,20 +6,20 @@ import type { Progress } from './all';
 
 /** The recalls that a person may see. */
 
-export interface RecallTold {
+export interface RecallEntry {
   readonly cause: Cause;
   /** What descends from it, of all that this person may read; with itself, where they may read that. */
   readonly ids: readonly string[];
 }
 
-export interface RecallsTold {
-  readonly recalls: readonly RecallTold[];
+export interface RecallList {
+  readonly recalls: readonly RecallEntry[];
   /** How far asking again has got, while it goes on. */
   readonly run?: Progress;
 }
 
 /** Everything that no longer stands and concerns this person: theirs, and their groups'. */
-export async function recallsFor(db: Db, actor: Actor, version: string): Promise<RecallsTold> {
+export async function recallsFor(db: Db, actor: Actor, version: string): Promise<RecallList> {
   const streams = streamsOf(actor);
   const { rows } = await sql<{ of: string; cause: Cause; ids: string[] }>`
     with recursive outside (id) as (

@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import type { CompiledGuide } from '@pause/core';
 import type { Db } from '../db';
-import { recheckTold } from './finds';
+import { recheckAfterEntries } from './finds';
 
 /** Finds of which something changed: marked in the transaction that changed it, decided again by a job. */
 
@@ -39,7 +39,7 @@ export async function recheckMoved(db: Db, guide: CompiledGuide, stream: string)
     }>`select f.id, a.moved_at::text as moved from finds f join recall_asked a on a.find_id = f.id and a.moved_at is not null
       where f.stream = ${stream} order by f.id limit ${MOVED_AT_ONCE}`.execute(db);
     if (rows.length === 0) return;
-    await recheckTold(
+    await recheckAfterEntries(
       db,
       guide,
       rows.map(({ id }) => id),

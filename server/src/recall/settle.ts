@@ -12,8 +12,8 @@ interface Settled {
 
 /** Keeps what no longer stands and why, and forgets what stands again. */
 export async function settle(db: Db, settled: readonly Settled[]): Promise<void> {
-  const stands = settled.filter(({ cause }) => !cause).map(({ of }) => of);
-  if (stands.length > 0) await db.deleteFrom('recalls').where('of', 'in', stands).execute();
+  const holding = settled.filter(({ cause }) => !cause).map(({ of }) => of);
+  if (holding.length > 0) await db.deleteFrom('recalls').where('of', 'in', holding).execute();
   const not = settled.flatMap(({ of, stream, cause }) =>
     cause ? [{ of, stream, cause: JSON.stringify(cause) }] : [],
   );

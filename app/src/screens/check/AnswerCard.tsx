@@ -61,8 +61,8 @@ export const AnswerCard = memo(function AnswerCard({
   const [more, setMore] = useState(false);
   const [note, setNote] = useState('');
   const character = characterOf(check.character);
-  const answer = (value: ReadingValue, said = note.trim()) =>
-    onAnswer({ value, sureness, ...(said ? { note: said } : {}) });
+  const answer = (value: ReadingValue, written = note.trim()) =>
+    onAnswer({ value, sureness, ...(written ? { note: written } : {}) });
   useKeys(
     {
       digit: (n) => {

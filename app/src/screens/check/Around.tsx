@@ -3,7 +3,7 @@ import { type FindRecord, type StageId, asksForTracing, type Case } from '@pause
 import { Small, SmallStrong, Body, Button, Chip } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
-import { tellContext } from '../../notebook/actions';
+import { saveContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { stageName, CommonName, CONTAMINATION, CONDITION, partName, upper } from '../../text/names';
 import { type Context, Ask, NOTHING, Eaters } from './AroundEaters';
@@ -17,13 +17,13 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
   const taxon = guide.taxon(target);
   const { context } = record;
   if (!taxon) return null;
-  const tell = (change: Partial<Context>) => act(tellContext(record.id, { ...context, ...change }));
+  const save = (change: Partial<Context>) => act(saveContext(record.id, { ...context, ...change }));
   const stages = guide.guide.stages.filter((s) => s.kingdom === record.kingdom);
   const toggleStage = (stage: StageId) => {
     const now = context.stages ?? [];
     const next = now.includes(stage) ? now.filter((s) => s !== stage) : [...now, stage];
     const { stages: _, ...rest } = context;
-    void act(tellContext(record.id, next.length > 0 ? { ...rest, stages: next } : rest));
+    void act(saveContext(record.id, next.length > 0 ? { ...rest, stages: next } : rest));
   };
   const parts = taxon.taxon.parts;
   const traced = asksForTracing({ context } as Case, taxon);
@@ -66,7 +66,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           <Button
             label="I may pick here, nothing spoils the place, and it is fresh and sound"
             tone="outline"
-            onPress={() => tell({ permission: 'allowed', contamination: 'none-seen', condition: 'fresh' })}
+            onPress={() => save({ permission: 'allowed', contamination: 'none-seen', condition: 'fresh' })}
           />
         </View>
       ) : null}
@@ -79,17 +79,17 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
         <Chip
           label="Yes"
           chosen={context.permission === 'allowed'}
-          onPress={() => tell({ permission: 'allowed' })}
+          onPress={() => save({ permission: 'allowed' })}
         />
         <Chip
           label="No"
           chosen={context.permission === 'forbidden'}
-          onPress={() => tell({ permission: 'forbidden' })}
+          onPress={() => save({ permission: 'forbidden' })}
         />
         <Chip
           label="Must ask"
           chosen={context.permission === 'unknown'}
-          onPress={() => tell({ permission: 'unknown' })}
+          onPress={() => save({ permission: 'unknown' })}
         />
       </Ask>
       {taxon.taxon.protection === 'often' ? (
@@ -102,17 +102,17 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           <Chip
             label="No, looked up"
             chosen={context.protection === 'allowed'}
-            onPress={() => tell({ protection: 'allowed' })}
+            onPress={() => save({ protection: 'allowed' })}
           />
           <Chip
             label="Yes"
             chosen={context.protection === 'protected'}
-            onPress={() => tell({ protection: 'protected' })}
+            onPress={() => save({ protection: 'protected' })}
           />
           <Chip
             label="Don’t know"
             chosen={context.protection === 'unknown'}
-            onPress={() => tell({ protection: 'unknown' })}
+            onPress={() => save({ protection: 'unknown' })}
           />
         </Ask>
       ) : null}
@@ -126,7 +126,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
             key={id}
             label={CONTAMINATION[id]}
             chosen={context.contamination === id}
-            onPress={() => tell({ contamination: id })}
+            onPress={() => save({ contamination: id })}
           />
         ))}
       </Ask>
@@ -140,7 +140,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
             key={id}
             label={CONDITION[id]}
             chosen={context.condition === id}
-            onPress={() => tell({ condition: id })}
+            onPress={() => save({ condition: id })}
           />
         ))}
       </Ask>
@@ -155,7 +155,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
               key={`${part}-${use}`}
               label={partName(target, part)}
               chosen={context.part === part && context.use === use}
-              onPress={() => tell({ part, use })}
+              onPress={() => save({ part, use })}
             />
           ))}
         </Ask>
@@ -170,15 +170,15 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           <Chip
             label="Yes, all of it"
             chosen={context.tracedToBase === true}
-            onPress={() => tell({ tracedToBase: true })}
+            onPress={() => save({ tracedToBase: true })}
           />
           <Chip
             label="No"
             chosen={context.tracedToBase === false}
-            onPress={() => tell({ tracedToBase: false })}
+            onPress={() => save({ tracedToBase: false })}
           />
           {taxon.taxon.growsMixed ? null : (
-            <Chip label="It grows alone" chosen={false} onPress={() => tell({ growsMixed: false })} />
+            <Chip label="It grows alone" chosen={false} onPress={() => save({ growsMixed: false })} />
           )}
         </Ask>
       ) : (
@@ -186,12 +186,12 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           <Chip
             label="It grows alone"
             chosen={context.growsMixed === false}
-            onPress={() => tell({ growsMixed: false })}
+            onPress={() => save({ growsMixed: false })}
           />
           <Chip
             label="Others grow through it"
             chosen={context.growsMixed === true}
-            onPress={() => tell({ growsMixed: true })}
+            onPress={() => save({ growsMixed: true })}
           />
         </Ask>
       )}
@@ -209,7 +209,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
             chosen={context.gear?.includes(gear) ?? true}
             onPress={() => {
               const now = context.gear ?? GEAR;
-              void tell({ gear: [...(now.includes(gear) ? now.filter((g) => g !== gear) : [...now, gear])] });
+              void save({ gear: [...(now.includes(gear) ? now.filter((g) => g !== gear) : [...now, gear])] });
             }}
           />
         ))}
@@ -217,20 +217,20 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           kind="checkbox"
           label="A nose that smells"
           chosen={context.cannotSmell !== true}
-          onPress={() => tell({ cannotSmell: context.cannotSmell !== true })}
+          onPress={() => save({ cannotSmell: context.cannotSmell !== true })}
         />
       </Ask>
       {record.kingdom === 'Plantae' ? (
         <Ask title={MAY_DIG} hint={MAY_DIG_HINT} missing={false} cost="">
-          <Chip label="No" chosen={context.mayDig !== true} onPress={() => tell({ mayDig: false })} />
-          <Chip label="Yes" chosen={context.mayDig === true} onPress={() => tell({ mayDig: true })} />
+          <Chip label="No" chosen={context.mayDig !== true} onPress={() => save({ mayDig: false })} />
+          <Chip label="Yes" chosen={context.mayDig === true} onPress={() => save({ mayDig: true })} />
         </Ask>
       ) : null}
       <Height
         elevation={context.elevation}
-        onTell={(elevation) => {
+        onChange={(elevation) => {
           const { elevation: _, ...rest } = context;
-          void act(tellContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));
+          void act(saveContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));
         }}
       />
     </View>

@@ -1,11 +1,11 @@
 import { View } from 'react-native';
 import type { Case, FindRecord } from '@pause/core';
 import { Heading, Body, ChipRow, Small, Chip } from '../../components';
-import { tellContext } from '../../notebook/actions';
+import { saveContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { cautionFor } from '../../text/names';
 import { styles } from './aroundStyles';
-import { useEatersAsked } from './useHousehold';
+import { useEatersQuestion } from './useHousehold';
 
 /** Who eats along, and one question. */
 
@@ -36,14 +36,14 @@ export const NOTHING = new Set<string>();
 /** Who will eat it. It stands above the answer for everything, so that nobody who eats along is passed by. */
 export function Eaters({ record, target }: { readonly record: FindRecord; readonly target: string }) {
   const act = useAct();
-  const { cautions, home, asks } = useEatersAsked(record, target);
+  const { cautions, home, asks } = useEatersQuestion(record, target);
   const chosen = record.context.eaters;
   const minded = new Set<string>((chosen ?? []).flatMap((e) => e.cautions));
-  const tell = (eaters: NonNullable<Context['eaters']>) =>
-    act(tellContext(record.id, { ...record.context, eaters }));
+  const save = (eaters: NonNullable<Context['eaters']>) =>
+    act(saveContext(record.id, { ...record.context, eaters }));
   const toggle = (caution: (typeof cautions)[number]) => {
     const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
-    void tell([{ name: 'one of you', cautions: now }]);
+    void save([{ name: 'one of you', cautions: now }]);
   };
   const asAtHome =
     home !== undefined &&
@@ -62,13 +62,13 @@ export function Eaters({ record, target }: { readonly record: FindRecord; readon
         <Chip
           label={`As at home: ${home.map(({ name }) => name).join(', ')}`}
           chosen={asAtHome}
-          onPress={() => tell(home)}
+          onPress={() => save(home)}
         />
       ) : null}
       <Chip
         label="None of these"
         chosen={chosen !== undefined && minded.size === 0}
-        onPress={() => tell([])}
+        onPress={() => save([])}
       />
       {cautions.map((caution) => (
         <Chip

@@ -8,10 +8,10 @@ import { styles } from './aroundStyles';
 /** Height above the sea: with the month it orders and raises doubts, and never settles anything. */
 export function Height({
   elevation,
-  onTell,
+  onChange,
 }: {
   readonly elevation: number | undefined;
-  readonly onTell: (elevation: number | undefined) => void;
+  readonly onChange: (elevation: number | undefined) => void;
 }) {
   const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
   const number = Number(text.replace(',', '.'));
@@ -28,7 +28,7 @@ export function Height({
           value={text}
           onChangeText={setText}
           onBlur={() => {
-            if (!wrong && number !== elevation) onTell(text.trim() === '' ? undefined : number);
+            if (!wrong && number !== elevation) onChange(text.trim() === '' ? undefined : number);
           }}
           style={styles.input}
         />

@@ -7,7 +7,7 @@ import { FindWaysOut } from '../../components/FindWaysOut';
 import { commonName, upper } from '../../text/names';
 import { Around } from './Around';
 import { DecisionStrip } from './DecisionStrip';
-import { useEatersAsked } from './useHousehold';
+import { useEatersQuestion } from './useHousehold';
 
 /**
  * Asks for place, stage, condition and use on one screen. Each may be left out; the screen says what that costs.
@@ -24,7 +24,7 @@ export function AroundScreen() {
  */
 function useLeadOn({ record, evaluation }: FindProps): void {
   const { id } = record;
-  const eaters = useEatersAsked(record, record.targets.at(-1)?.taxon ?? '');
+  const eaters = useEatersQuestion(record, record.targets.at(-1)?.taxon ?? '');
   const router = useRouter();
   const { first } = useLocalSearchParams<{ first?: string }>();
   const verdict = evaluation?.verdict;

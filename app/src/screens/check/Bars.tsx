@@ -61,7 +61,7 @@ const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
             {harmLine(taxon)}
           </Small>
         </View>
-        <Stands taxon={taxon} />
+        <StandsHere taxon={taxon} />
       </Pressable>
       {explained ? <Grounds taxon={taxon} /> : null}
       <Rule />
@@ -69,7 +69,7 @@ const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
   );
 });
 
-function Stands({ taxon }: { readonly taxon: TaxonId }) {
+function StandsHere({ taxon }: { readonly taxon: TaxonId }) {
   const row = use(Standing).get(taxon);
   return row ? (
     <View role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}>
@@ -115,7 +115,7 @@ function Cheapest({
   onChoose,
 }: Pick<BarsProps, 'find' | 'checks' | 'onChoose'> & { readonly row: BarRow }) {
   const [target, other] = [guide.taxon(find.target), guide.taxon(row.taxon)];
-  const telling = useMemo(
+  const helpful = useMemo(
     () =>
       new Set<string>(
         target && other ? partings(guide, target, other, find.context.stages).map((p) => p.character) : [],
@@ -123,7 +123,7 @@ function Cheapest({
     [target, other, find.context.stages],
   );
   const quickest = checks
-    .filter((c) => telling.has(c.character))
+    .filter((c) => helpful.has(c.character))
     .reduce<Check | undefined>((best, c) => (best && best.seconds <= c.seconds ? best : c), undefined);
   if (!quickest) return <Small soft>None of the checks that can be made now would fill it.</Small>;
   return (

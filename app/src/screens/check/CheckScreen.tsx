@@ -35,7 +35,7 @@ import {
 import { FindFrame } from '../../components/FindFrame';
 import { Pictures } from '../../components/photos/late';
 import { guide } from '../../deciding/guide';
-import { startPiece, read, passOver, takeBack, tellContext } from '../../notebook/actions';
+import { startPiece, read, passOver, takeBack, saveContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { useCase } from '../../notebook/useCase';
 import { characterOf, readingWords, lowerFirst } from '../../text/names';
@@ -50,7 +50,7 @@ import { NothingToAsk, MissingAround } from './NothingToAsk';
 import { OtherChecks, MoreWays } from './OtherWays';
 import { TheirWord } from './second/TheirWord';
 import { Seen } from './Seen';
-import { useTold, isJudging, useCount, useEffects, useLatest } from './useJudged';
+import { useSaving, isJudging, useCount, useEffects, useLatest } from './useJudged';
 import { useKeys } from './useKeys';
 
 export function CheckScreen() {
@@ -127,7 +127,7 @@ function Asking({
 }: {
   readonly shown: CheckNow;
   readonly check: Check | undefined;
-  readonly saving: ReturnType<typeof useTold>;
+  readonly saving: ReturnType<typeof useSaving>;
   readonly onLayout: (event: LayoutChangeEvent) => void;
   readonly children: React.ReactNode;
 }) {
@@ -207,7 +207,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
       scrolled.current = event.nativeEvent.contentOffset.y;
     },
   };
-  const saving = useTold();
+  const saving = useSaving();
   /** An answer that waits for the word of whoever looks along. */
   const [waiting, setWaiting] = useState<{ readonly of: CharacterId; readonly given: Answer }>();
   // Whoever turns to another question meanwhile has not answered that one.
@@ -269,7 +269,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     else pass();
   });
   const cannotSmell = useLatest(() => {
-    void act(tellContext(record.id, { ...record.context, cannotSmell: true }));
+    void act(saveContext(record.id, { ...record.context, cannotSmell: true }));
     settleDown();
   });
   useKeys({ z: back, '?': () => setSheet(!sheet) }, wide);

@@ -32,7 +32,7 @@ export const DecisionStrip = memo(function DecisionStrip({
   readonly around?: boolean;
 }) {
   return (
-    <Said
+    <Sentence
       find={find}
       outcome={verdict.outcome}
       line={around ? aroundLine(verdict) : stripLine(verdict, plan)}
@@ -42,7 +42,7 @@ export const DecisionStrip = memo(function DecisionStrip({
 });
 
 /** Drawn anew only where something else is said. */
-const Said = memo(function Said({
+const Sentence = memo(function Sentence({
   find,
   outcome,
   line,

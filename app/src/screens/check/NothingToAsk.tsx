@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Case, FindRecord } from '@pause/core';
 import { Body, Button, colour, Heading, Small, space, stroke } from '../../components';
 import type { Evaluation } from '../../deciding/evaluate';
-import { tellContext } from '../../notebook/actions';
+import { saveContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { characterName, commonName, lowerFirst, numberWord, upper } from '../../text/names';
 import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
@@ -12,14 +12,14 @@ import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
 /** Which taxon or mark the plan cannot get past. */
 function standsInTheWay({ plan }: Evaluation): string {
   if (plan.feasible) return '';
-  const said = plan.obstacles.flatMap((o) =>
+  const obstacles = plan.obstacles.flatMap((o) =>
     o.code === 'cannot-bar'
       ? [`${commonName(o.taxon)} cannot be ruled out`]
       : o.code === 'mark-unseen'
         ? [`${lowerFirst(characterName(o.character))} cannot be seen`]
         : [],
   );
-  return said.length > 0 ? `: ${said.join(', ')}` : '';
+  return obstacles.length > 0 ? `: ${obstacles.join(', ')}` : '';
 }
 
 /** Where no check is left: why, and the way to the verdict. */
@@ -55,7 +55,7 @@ export function NothingToAsk({
             label="Yes, one may be dug up"
             tone="outline"
             style={styles.start}
-            onPress={() => void act(tellContext(record.id, { ...record.context, mayDig: true }))}
+            onPress={() => void act(saveContext(record.id, { ...record.context, mayDig: true }))}
           />
         </View>
       ) : null}

@@ -12,15 +12,15 @@ const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ?
  * Whether it is the newest look at its character on its piece: only such a one can be a slip of the finger.
  */
 function canBeTakenBack(reading: Reading, record: FindRecord): boolean {
-  const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
+  const withdrawn = new Set<string>(record.withdrawals.map((w) => w.reading));
   return (
-    !gone.has(reading.id) &&
+    !withdrawn.has(reading.id) &&
     !record.readings.some(
       (other) =>
         other.character === reading.character &&
         other.piece === reading.piece &&
         other.at > reading.at &&
-        !gone.has(other.id),
+        !withdrawn.has(other.id),
     )
   );
 }
@@ -48,13 +48,13 @@ export const Seen = memo(function Seen({
   readonly names?: ((by: string) => string) | undefined;
 }) {
   const me = useApp((state) => state.me.person?.id ?? '');
-  const gone = new Set<string>(record.withdrawals.map((w) => w.reading));
+  const withdrawn = new Set<string>(record.withdrawals.map((w) => w.reading));
   const readings = [...record.readings].sort(newestFirst);
   if (readings.length === 0) return <Body soft>Nothing has been read yet.</Body>;
   return (
     <View role="list" aria-label="What was seen">
       {readings.map((reading) => {
-        const back = gone.has(reading.id);
+        const back = withdrawn.has(reading.id);
         return (
           <SeenReading
             key={reading.id}

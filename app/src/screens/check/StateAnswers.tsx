@@ -128,7 +128,7 @@ function Effects({
   const lines = effects.flatMap((effect) => {
     const label = states.find((s) => s.id === effect.state)?.label;
     const gained = effect.bars.filter((bar) => bar.to > bar.from && bar.from < bar.need);
-    const said = [
+    const effectWords = [
       ...(effect.relation === 'against' ? ['speaks against it: look twice, then leave'] : []),
       ...(gained.length > 0
         ? [
@@ -139,16 +139,16 @@ function Effects({
           ]
         : []),
     ];
-    return label && said.length > 0 ? [{ label, said: said.join('; ') }] : [];
+    return label && effectWords.length > 0 ? [{ label, effectWords: effectWords.join('; ') }] : [];
   });
   if (lines.length === 0) return null;
   return (
     <View style={styles.effects}>
       <Strong>What each answer would do</Strong>
-      {lines.map(({ label, said }) => (
+      {lines.map(({ label, effectWords }) => (
         <Small key={label}>
           <SmallStrong>{label}: </SmallStrong>
-          {said}.
+          {effectWords}.
         </Small>
       ))}
     </View>

@@ -27,7 +27,7 @@ export function useHousehold(): Eaters {
 /** As many as a find can carry of one person. */
 const MOST = 30;
 
-interface EatersAsked {
+interface EatersQuestion {
   /** What the guide cautions of, so that it is asked by name. */
   readonly cautions: readonly string[];
   /**
@@ -41,7 +41,7 @@ interface EatersAsked {
 }
 
 /** What is asked about those who will eat of a find. */
-export function useEatersAsked(record: FindRecord, target: string): EatersAsked {
+export function useEatersQuestion(record: FindRecord, target: string): EatersQuestion {
   const ready = useOpenPages();
   const household = useHousehold();
   const taxon = guide.taxon(target);

@@ -19,12 +19,12 @@ const SOON_MS = 80;
  * What was told a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew
  * until what it came to does, or until that takes long.
  */
-export function useTold() {
+export function useSaving() {
   const [held] = useState(() => {
     let saving: Saving | undefined;
-    const heard = new Set<() => void>();
+    const listeners = new Set<() => void>();
     const say = () => {
-      for (const hear of heard) hear();
+      for (const hear of listeners) hear();
     };
     return {
       get: () => saving,
@@ -34,9 +34,9 @@ export function useTold() {
         else say();
       },
       subscribe: (hear: () => void) => {
-        heard.add(hear);
+        listeners.add(hear);
         return () => {
-          heard.delete(hear);
+          listeners.delete(hear);
         };
       },
     };

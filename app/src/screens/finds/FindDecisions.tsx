@@ -100,7 +100,7 @@ export function Decisions({ record }: { readonly record: FindRecord }) {
   );
 }
 
-export function AroundTold({
+export function ContextFacts({
   record,
   target,
 }: {
@@ -148,7 +148,7 @@ export function AroundTold({
         {facts.map(([name, value]) => (
           <View key={name}>
             <View style={styles.fact}>
-              <Small soft style={styles.toldName}>
+              <Small soft style={styles.factName}>
                 {name}
               </Small>
               <Body style={styles.grow}>{value}</Body>

@@ -11,7 +11,7 @@ import { CommonName, scientificName, OUTCOME } from '../../text/names';
 import { readerName } from '../../text/people';
 import { stripLine } from '../../text/strip';
 import { Seen } from '../check/Seen';
-import { Decisions, lastOutcome, Counted, AroundTold } from './FindDecisions';
+import { Decisions, lastOutcome, Counted, ContextFacts } from './FindDecisions';
 import { Shared, Differs, Asked, SecondLooks } from './FindParts';
 import { styles } from './findStyles';
 import { Place } from './Place';
@@ -93,7 +93,7 @@ function FindView({
       <Pictures find={record.id} />
       <Heading>Every reading</Heading>
       <Seen record={record} slips={false} names={names} />
-      <AroundTold record={record} target={target} />
+      <ContextFacts record={record} target={target} />
       <Place record={record} />
       <View style={styles.note}>
         <Heading>A note</Heading>

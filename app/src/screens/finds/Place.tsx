@@ -70,12 +70,12 @@ function Own({
   readonly demo: boolean;
 }) {
   const act = useAct();
-  const [said, setSaid] = useState<string | undefined>();
+  const [message, setMessage] = useState<string | undefined>();
   const position = edited(record, 'position').now?.value as Position | null | undefined;
   const exactFor = (edited(record, 'exactFor').now?.value ?? 'finder') as 'finder' | 'group' | string[];
   const others = (edited(record, 'others').now?.value ?? 'nothing') as 'nothing' | 'cell';
   /** Whoever is told more by this hears the place again, as they may know it now. */
-  const tell = (field: 'exactFor' | 'others', value: unknown) =>
+  const save = (field: 'exactFor' | 'others', value: unknown) =>
     void act(
       write(
         record.id,
@@ -85,13 +85,13 @@ function Own({
       ),
     );
   const stand = () => {
-    setSaid(undefined);
+    setMessage(undefined);
     if (demo) {
       void act(write(record.id, { field: 'position', value: DEMO_POSITION }));
       return;
     }
     if (!('geolocation' in navigator)) {
-      setSaid('This browser does not give its position.');
+      setMessage('This browser does not give its position.');
       return;
     }
     navigator.geolocation.getCurrentPosition(
@@ -106,7 +106,7 @@ function Own({
             },
           }),
         ),
-      () => setSaid('The phone did not give its position. It may not be allowed to.'),
+      () => setMessage('The phone did not give its position. It may not be allowed to.'),
       { enableHighAccuracy: true, timeout: 20_000 },
     );
   };
@@ -139,16 +139,16 @@ function Own({
       {demo ? (
         <Small soft>The demo has no real position: a simulated phone stands in for yours.</Small>
       ) : null}
-      {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
+      {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
       {group ? (
         <>
           <SmallStrong>Who may see the exact place?</SmallStrong>
           <ChipRow label="Who may see the exact place?">
-            <Chip label="Only me" chosen={exactFor === 'finder'} onPress={() => tell('exactFor', 'finder')} />
+            <Chip label="Only me" chosen={exactFor === 'finder'} onPress={() => save('exactFor', 'finder')} />
             <Chip
               label={`All of ${group.name}`}
               chosen={exactFor === 'group'}
-              onPress={() => tell('exactFor', 'group')}
+              onPress={() => save('exactFor', 'group')}
             />
             {group.members
               .filter((m) => m.person !== record.person)
@@ -162,7 +162,7 @@ function Own({
                     const next = some.includes(person)
                       ? some.filter((one) => one !== person)
                       : [...some, person];
-                    tell('exactFor', next.length > 0 ? next : 'finder');
+                    save('exactFor', next.length > 0 ? next : 'finder');
                   }}
                 />
               ))}
@@ -174,12 +174,12 @@ function Own({
                 <Chip
                   label="Nothing"
                   chosen={others === 'nothing'}
-                  onPress={() => tell('others', 'nothing')}
+                  onPress={() => save('others', 'nothing')}
                 />
                 <Chip
                   label="A square of eleven kilometres"
                   chosen={others === 'cell'}
-                  onPress={() => tell('others', 'cell')}
+                  onPress={() => save('others', 'cell')}
                 />
               </ChipRow>
             </>

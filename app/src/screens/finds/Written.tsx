@@ -19,7 +19,7 @@ export function Written({ record, field, label, placeholder, most, first = '' }:
   const { now, before } = edited(record, field);
   const saved = now === undefined ? first : typeof now.value === 'string' ? now.value : '';
   const [text, setText] = useText(saved);
-  const said = text.trim();
+  const written = text.trim();
   const earlier = before.flatMap(({ value }) => (typeof value === 'string' ? [value] : []));
   return (
     <>
@@ -31,7 +31,8 @@ export function Written({ record, field, label, placeholder, most, first = '' }:
         placeholder={placeholder}
         multiline={field === 'note'}
         onBlur={() => {
-          if (said !== saved) void act(write(record.id, { field, value: said === '' ? null : said }));
+          if (written !== saved)
+            void act(write(record.id, { field, value: written === '' ? null : written }));
         }}
       />
       {earlier.length > 0 ? (

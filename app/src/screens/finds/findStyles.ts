@@ -23,5 +23,5 @@ export const styles = StyleSheet.create({
   decisions: { gap: space.m },
   decision: { flexDirection: 'row', gap: space.m, alignItems: 'flex-start' },
   fact: { flexDirection: 'row', gap: space.m, paddingVertical: space.s },
-  toldName: { width: 130, paddingTop: 2 },
+  factName: { width: 130, paddingTop: 2 },
 });

@@ -5,7 +5,7 @@ import { type Weights, isUnusualWeighing } from '@pause/core/harvest/taking';
 import { readNumber } from '@pause/core/lib/typed';
 import { Heading, Body, Field, ChipRow, Chip, AskBack, Button } from '../../components';
 import { NumberField } from '../../components/NumberField';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { amountWords } from '../../text/pantry';
 import { styles } from './toldStyles';
 
@@ -13,17 +13,17 @@ import { styles } from './toldStyles';
 
 export type Fields = FieldsOf<'harvest'>;
 
-export function HandsTold({
+export function HandsQuestion({
   hands = {},
   persons,
-  tell,
+  save,
 }: {
   readonly hands: Fields['hands'] | undefined;
   readonly persons: number | undefined;
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
 }) {
   const put = (field: keyof Fields['hands'], value: number | undefined) =>
-    tell(({ hands: now = {} }) => {
+    save(({ hands: now = {} }) => {
       const { [field]: _, ...rest } = now;
       return { hands: value === undefined ? rest : { ...rest, [field]: value } };
     });
@@ -36,7 +36,7 @@ export function HandsTold({
             label="Litres that fit"
             value={hands.basketLitres}
             right="litres above nothing"
-            onTell={(value) => put('basketLitres', value)}
+            onChange={(value) => put('basketLitres', value)}
           />
         </View>
         <View style={styles.grow}>
@@ -47,7 +47,7 @@ export function HandsTold({
             whole
             check={(one) => one >= 1}
             right="a whole number from 1"
-            onTell={(value) => tell(() => ({ persons: value ?? null }))}
+            onChange={(value) => save(() => ({ persons: value ?? null }))}
           />
         </View>
       </View>
@@ -57,7 +57,7 @@ export function HandsTold({
             label="Hours for it at home"
             value={hands.hours}
             right="hours above nothing"
-            onTell={(value) => put('hours', value)}
+            onChange={(value) => put('hours', value)}
           />
         </View>
         <View style={styles.grow}>
@@ -65,7 +65,7 @@ export function HandsTold({
             label="Grams done in an hour"
             value={hands.gramsPerHour}
             right="grams above nothing"
-            onTell={(value) => put('gramsPerHour', value)}
+            onChange={(value) => put('gramsPerHour', value)}
           />
         </View>
       </View>
@@ -83,7 +83,13 @@ const UNIT_NAME: Readonly<Record<keyof typeof UNITS, string>> = {
 };
 
 /** Weighed once, it is no longer guessed. */
-export function WeighTold({ weights, tell }: { readonly weights: Weights; readonly tell: TellHarvest }) {
+export function WeighingQuestion({
+  weights,
+  save,
+}: {
+  readonly weights: Weights;
+  readonly save: SaveHarvest;
+}) {
   const [open, setOpen] = useState(false);
   const [unit, setUnit] = useState<keyof typeof UNITS>();
   const [many, setMany] = useState('');
@@ -97,7 +103,7 @@ export function WeighTold({ weights, tell }: { readonly weights: Weights; readon
       : undefined;
   const keep = () => {
     if (!weighing) return;
-    tell(({ weighings = [] }) => ({ weighings: [...weighings, weighing].slice(-60) }));
+    save(({ weighings = [] }) => ({ weighings: [...weighings, weighing].slice(-60) }));
     setOpen(false);
     setAsked(false);
   };

@@ -47,7 +47,7 @@ export function Manner({
     ...giveBack.map((one) => `${GIVE_BACK[one]}.`),
     `${WEATHER[weather]}; into ${BAG[bag]}.`,
   ];
-  const said = text.trim();
+  const written = text.trim();
   return (
     <View style={styles.block}>
       <Heading>By which hand</Heading>
@@ -86,9 +86,9 @@ export function Manner({
           <View style={styles.own}>
             <Button
               label="Put it down"
-              disabled={said === '' || own.length >= MOST}
+              disabled={written === '' || own.length >= MOST}
               onPress={() => {
-                put([...own, said]);
+                put([...own, written]);
                 setText('');
                 setAdding(false);
               }}

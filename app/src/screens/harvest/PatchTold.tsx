@@ -4,7 +4,7 @@ import { type LifeForm, type Count, estimateOf, COUNTED_BY_STAGE } from '@pause/
 import { readNumber } from '@pause/core/lib/typed';
 import { Heading, ChipRow, Chip, Body, Small, Field } from '../../components';
 import { NumberField } from '../../components/NumberField';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { styles } from './toldStyles';
 
 /** How many stand there. */
@@ -37,18 +37,18 @@ export function countsOf(text: string): number[] | undefined {
     : undefined;
 }
 
-export function PatchTold({
+export function PatchQuestion({
   part,
   lifeForm,
   count,
   invader,
-  tell,
+  save,
 }: {
   readonly part: Part;
   readonly lifeForm: LifeForm | undefined;
   readonly count: Count | undefined;
   readonly invader: boolean;
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
 }) {
   const [how, setHow] = useState<Count['how']>(count?.how ?? 'counted');
   const estimate = count && estimateOf(count, part.id);
@@ -70,14 +70,14 @@ export function PatchTold({
           whole
           check={(one) => one >= 0}
           right="a whole number from 0"
-          onTell={(number) =>
-            tell(() => ({ count: number === undefined ? null : { how: 'counted', number } }))
+          onChange={(number) =>
+            save(() => ({ count: number === undefined ? null : { how: 'counted', number } }))
           }
         />
       ) : null}
-      {how === 'stages' ? <Stages count={count?.how === 'stages' ? count : undefined} tell={tell} /> : null}
+      {how === 'stages' ? <Stages count={count?.how === 'stages' ? count : undefined} save={save} /> : null}
       {how === 'squares' ? (
-        <Squares count={count?.how === 'squares' ? count : undefined} tell={tell} />
+        <Squares count={count?.how === 'squares' ? count : undefined} save={save} />
       ) : null}
       {how === 'about' ? (
         <ChipRow label="About how many">
@@ -86,7 +86,7 @@ export function PatchTold({
               key={order}
               label={ORDER[order]}
               chosen={count?.how === 'about' && count.order === order}
-              onPress={() => tell(() => ({ count: { how: 'about', order } }))}
+              onPress={() => save(() => ({ count: { how: 'about', order } }))}
             />
           ))}
         </ChipRow>
@@ -102,7 +102,7 @@ export function PatchTold({
           kind="checkbox"
           label="It spreads where it does not belong"
           chosen={invader}
-          onPress={() => tell(({ invader: now }) => ({ invader: now !== true }))}
+          onPress={() => save(({ invader: now }) => ({ invader: now !== true }))}
         />
       </ChipRow>
     </View>
@@ -115,13 +115,13 @@ export function PatchTold({
  */
 function Stages({
   count,
-  tell,
+  save,
 }: {
   readonly count: Extract<Count, { how: 'stages' }> | undefined;
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
 }) {
   const put = (stage: (typeof STAGES)[number][0], number: number | undefined) =>
-    tell(({ count: now }) => ({
+    save(({ count: now }) => ({
       count: {
         ...(now?.how === 'stages' ? now : { how: 'stages' as const, young: 0, grown: 0, bearing: 0 }),
         [stage]: number ?? 0,
@@ -138,7 +138,7 @@ function Stages({
               whole
               check={(one) => one >= 0}
               right="a whole number from 0"
-              onTell={(number) => put(stage, number)}
+              onChange={(number) => put(stage, number)}
             />
           </View>
         ))}
@@ -153,10 +153,10 @@ function Stages({
 
 function Squares({
   count,
-  tell,
+  save,
 }: {
   readonly count: Extract<Count, { how: 'squares' }> | undefined;
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
 }) {
   const [text, setText] = useState(count?.counts.join(', ') ?? '');
   const [of, setOf] = useState(count ? String(count.squares) : '');
@@ -165,7 +165,7 @@ function Squares({
   const few =
     counts !== undefined && squares !== undefined && !(Number.isInteger(squares) && squares >= counts.length);
   const put = () => {
-    if (counts && squares !== undefined && !few) tell(() => ({ count: { how: 'squares', counts, squares } }));
+    if (counts && squares !== undefined && !few) save(() => ({ count: { how: 'squares', counts, squares } }));
   };
   return (
     <>

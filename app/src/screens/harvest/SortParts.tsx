@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { type HarmGrade, GRADES } from '@pause/core';
 import type { BasketState } from '@pause/core/harvest/sorting';
 import { Strong, Body, Small, Field, Heading, SmallStrong, ChipRow, Chip } from '../../components';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { numberWord, upper, GRADE } from '../../text/names';
 import type { SortingField, Change } from './SortPass';
 import { styles } from './sortStyles';
@@ -26,7 +26,7 @@ export function Standing({
   readonly worst: HarmGrade;
 }) {
   const strays = found.reduce((a, b) => a + b, 0);
-  const said =
+  const result =
     found.length === 0
       ? 'Nobody has gone through it yet.'
       : `Gone through ${found.length === 1 ? 'once' : found.length === 2 ? 'twice' : `${numberWord(found.length)} times`}: ${strays === 0 ? 'no stray' : strays === 1 ? 'one stray' : `${strays} strays`}.`;
@@ -38,7 +38,7 @@ export function Standing({
         <Strong on="dark">Put all of it aside</Strong>
         <Body on="dark">
           A deadly one lay among them, or may have. Eat nothing of this basket, nor of anything that touched
-          it; keep the stray, and wash hands, knife and board. {said}
+          it; keep the stray, and wash hands, knife and board. {result}
         </Body>
       </View>
     );
@@ -57,7 +57,7 @@ export function Standing({
             : `${upper(numberWord(Math.max(1, state.passes)))} more ${state.passes > 1 ? 'times' : 'time'}`}
       </Strong>
       <Body>
-        {said}
+        {result}
         {odds}
       </Body>
       <Small>
@@ -73,10 +73,10 @@ export function Standing({
 
 export function Pieces({
   sorting,
-  tell,
+  save,
 }: {
   readonly sorting: SortingField | undefined;
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
 }) {
   const [text, setText] = useState(sorting ? String(sorting.pieces) : '');
   const number = Number(text);
@@ -94,7 +94,7 @@ export function Pieces({
         : {})}
       onBlur={() => {
         if (!wrong && text.trim() !== '' && number !== sorting?.pieces)
-          tell(({ sorting: now }) => ({
+          save(({ sorting: now }) => ({
             sorting: { found: [], now: 0, grades: [], ...now, pieces: number },
           }));
       }}

@@ -57,7 +57,7 @@ function Sort({
   const {
     id,
     harvest: { sorting },
-    tell,
+    save,
     settled,
   } = useOwnHarvest(record, taxon.id, part);
   const rates = useOwnRates();
@@ -67,7 +67,7 @@ function Sort({
       ? check.slips.at(-1)?.share
       : undefined;
   const beside = inTheSameBag(useHarvests(), id);
-  const change: Change = (make) => tell(({ sorting: now }) => (now ? { sorting: make(now) } : {}));
+  const change: Change = (make) => save(({ sorting: now }) => (now ? { sorting: make(now) } : {}));
   const state =
     sorting && basketState(sortingOf(sorting, countOf(record).passed, slip), worstOf(taxon), sorting.grades);
   const left = (
@@ -83,7 +83,7 @@ function Sort({
           touches one touches all of it.
         </Small>
       ) : null}
-      <Pieces sorting={sorting} tell={tell} />
+      <Pieces sorting={sorting} save={save} />
       {sorting ? (
         <Pass record={record} taxon={taxon} sorting={sorting} change={change} settled={settled} />
       ) : null}

@@ -63,7 +63,7 @@ function Taking({
     taxon.taxon.parts.findIndex((one) => one.part === wanted),
   );
   const part = taxon.taxon.parts[at];
-  const { id: own, harvest: told, tell } = useOwnHarvest(record, taxon.id, wanted);
+  const { id: own, harvest: told, save } = useOwnHarvest(record, taxon.id, wanted);
   const placeId = placeOfFind(record);
   const placePage = placeId === undefined ? undefined : pages[placeId];
   const place = placePage?.kind === 'place' ? placeOf(placePage) : undefined;
@@ -113,7 +113,7 @@ function Taking({
         eaters={Math.max(1, eaters)}
         weights={weights}
         yields={yields}
-        tell={tell}
+        save={save}
       />
       <Button
         label="Look again at home"

@@ -10,7 +10,7 @@ import {
 import { Heading, ChipRow, Chip, SmallStrong, AskBack, Small, Field } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { Harvest } from '../../notebook/harvests';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
+import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { amountOf, weightOf } from '../../text/harvest';
 import { UNITS } from './HandsTold';
 import { styles } from './toldStyles';
@@ -30,14 +30,14 @@ const SHARES = [
 ] as const;
 
 /** What was taken in the end: it counts when somebody comes here next. */
-export function TakenTold({
+export function TakenQuestion({
   harvest: told,
   weights,
-  tell,
+  save,
 }: {
   readonly harvest: Harvest;
   readonly weights: Weights;
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
 }) {
   const [amount, setAmount] = useState(told.taken?.amount);
   const [unit, setUnit] = useState<AmountUnit | undefined>(told.taken?.unit);
@@ -48,11 +48,11 @@ export function TakenTold({
     setAmount(many);
     setUnit(of);
     setAsked(undefined);
-    if (many === undefined) tell(() => ({ taken: null }));
+    if (many === undefined) save(() => ({ taken: null }));
     if (many === undefined || of === undefined) return;
     const taken = { amount: many, unit: of };
     if (isImprobable(toGrams(taken, weights), told.persons)) setAsked(taken);
-    else tell(() => ({ taken }));
+    else save(() => ({ taken }));
   };
   const isKept = told.taken !== undefined && told.taken.amount === amount && told.taken.unit === unit;
   return (
@@ -64,7 +64,7 @@ export function TakenTold({
         check={(one) => one >= 0}
         right="nothing or more"
         keeps={false}
-        onTell={(many) => put(many, unit)}
+        onChange={(many) => put(many, unit)}
       />
       <ChipRow label="Measured in">
         {(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => (
@@ -79,7 +79,7 @@ export function TakenTold({
           question={`${amountOf(asked.amount, asked.unit)}${asked.unit === 'g' ? '' : ` of it weigh about ${weightOf(toGrams(asked, weights))}`}. Is that right?`}
           yes="Yes, that much was taken"
           onYes={() => {
-            tell(() => ({ taken: asked }));
+            save(() => ({ taken: asked }));
             setAsked(undefined);
           }}
         />
@@ -96,7 +96,7 @@ export function TakenTold({
             key={label}
             label={label}
             chosen={told.share === share}
-            onPress={() => tell(() => ({ share }))}
+            onPress={() => save(() => ({ share }))}
           />
         ))}
       </ChipRow>
@@ -106,7 +106,7 @@ export function TakenTold({
             key={one}
             label={WETNESS[one]}
             chosen={told.wetness === one}
-            onPress={() => tell(() => ({ wetness: one }))}
+            onPress={() => save(() => ({ wetness: one }))}
           />
         ))}
       </ChipRow>
@@ -116,7 +116,7 @@ export function TakenTold({
         onChangeText={setBag}
         maxLength={120}
         onBlur={() => {
-          if (bag.trim() !== (told.bag ?? '')) tell(() => ({ bag: bag.trim() === '' ? null : bag.trim() }));
+          if (bag.trim() !== (told.bag ?? '')) save(() => ({ bag: bag.trim() === '' ? null : bag.trim() }));
         }}
       />
       <Field
@@ -126,7 +126,7 @@ export function TakenTold({
         maxLength={300}
         onBlur={() => {
           if (manner.trim() !== (told.manner ?? ''))
-            tell(() => ({ manner: manner.trim() === '' ? null : manner.trim() }));
+            save(() => ({ manner: manner.trim() === '' ? null : manner.trim() }));
         }}
       />
       <ChipRow label="For looking at again">
@@ -134,7 +134,7 @@ export function TakenTold({
           kind="checkbox"
           label="One whole specimen is kept aside"
           chosen={told.specimen === true}
-          onPress={() => tell(({ specimen }) => ({ specimen: specimen !== true }))}
+          onPress={() => save(({ specimen }) => ({ specimen: specimen !== true }))}
         />
       </ChipRow>
     </View>

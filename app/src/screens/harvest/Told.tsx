@@ -3,10 +3,10 @@ import type { LifeForm, Weights } from '@pause/core/harvest/taking';
 import { Heading, ChipRow, Chip, Small } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { Harvest } from '../../notebook/harvests';
-import type { TellHarvest } from '../../notebook/useOwnHarvest';
-import { HandsTold, WeighTold, type Fields } from './HandsTold';
-import { type Part, PatchTold } from './PatchTold';
-import { TakenTold } from './TakenTold';
+import type { SaveHarvest } from '../../notebook/useOwnHarvest';
+import { HandsQuestion, WeighingQuestion, type Fields } from './HandsTold';
+import { type Part, PatchQuestion } from './PatchTold';
+import { TakenQuestion } from './TakenTold';
 import { styles } from './toldStyles';
 
 interface ToldProps {
@@ -18,7 +18,7 @@ interface ToldProps {
   readonly eaters: number;
   readonly weights: Weights;
   readonly yields: readonly YieldOf[];
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
 }
 
 export function HarvestQuestions({
@@ -28,21 +28,21 @@ export function HarvestQuestions({
   eaters,
   weights,
   yields,
-  tell,
+  save,
 }: ToldProps) {
   return (
     <>
-      <NeedTold need={told.need} eaters={eaters} yields={yields} tell={tell} />
-      <PatchTold
+      <NeedQuestion need={told.need} eaters={eaters} yields={yields} save={save} />
+      <PatchQuestion
         part={part}
         lifeForm={lifeForm}
         count={told.count}
         invader={told.invader === true}
-        tell={tell}
+        save={save}
       />
-      <HandsTold hands={told.hands} persons={told.persons} tell={tell} />
-      <WeighTold weights={weights} tell={tell} />
-      <TakenTold harvest={told} weights={weights} tell={tell} />
+      <HandsQuestion hands={told.hands} persons={told.persons} save={save} />
+      <WeighingQuestion weights={weights} save={save} />
+      <TakenQuestion harvest={told} weights={weights} save={save} />
     </>
   );
 }
@@ -57,19 +57,19 @@ export interface YieldOf {
   readonly inStore: number;
 }
 
-function NeedTold({
+function NeedQuestion({
   need,
   eaters,
   yields,
-  tell,
+  save,
 }: {
   readonly yields: readonly YieldOf[];
   readonly need: Fields['need'] | undefined;
   readonly eaters: number;
-  readonly tell: TellHarvest;
+  readonly save: SaveHarvest;
 }) {
   const put = (more: Partial<Fields['need']>) =>
-    tell(({ need: now = { eaters, servings: 1, servingGrams: 150, yield: 1 } }) => ({
+    save(({ need: now = { eaters, servings: 1, servingGrams: 150, yield: 1 } }) => ({
       need: { ...now, ...more },
     }));
   const chosen = need && yields.find((one) => Math.abs(need.yield - one.yield) < 1e-6);
@@ -83,7 +83,7 @@ function NeedTold({
             label="Who eats"
             value={need?.eaters ?? eaters}
             {...whole}
-            onTell={(one) => {
+            onChange={(one) => {
               if (one) put({ eaters: one });
             }}
           />
@@ -94,7 +94,7 @@ function NeedTold({
             value={need?.servings}
             placeholder="1"
             {...whole}
-            onTell={(one) => {
+            onChange={(one) => {
               if (one) put({ servings: one });
             }}
           />
@@ -105,7 +105,7 @@ function NeedTold({
         value={need?.servingGrams}
         placeholder="150"
         right="grams above nothing"
-        onTell={(one) => {
+        onChange={(one) => {
           if (one) put({ servingGrams: one });
         }}
       />

@@ -6,7 +6,7 @@ import type { Recalled } from '@pause/core/pantry/recall';
 import { Strong, Body, Button, Heading, ChipRow } from '../../components';
 import type { Pantry, BatchPage } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { useDay } from '../../notebook/usePlaces';
 import { measureWords, causeWords } from '../../text/recalls';
 import { madesOf } from './batch';
@@ -91,7 +91,7 @@ export function Ended({ id }: { readonly id: string }) {
   const today = isoOf(useDay());
   const [asking, setAsking] = useState(false);
   const end = (why: 'used-up' | 'thrown-out' | 'spoilt') =>
-    void act(tellOf(id, 'batch', () => ({ ended: { on: today, why } })));
+    void act(changeFields(id, 'batch', () => ({ ended: { on: today, why } })));
   if (!asking)
     return (
       <Button

@@ -7,7 +7,7 @@ import { type KeptAmount, madeProblem, isImprobablyMade } from '@pause/core/pant
 import { Heading, Small, Field, ChipRow, Chip, SmallStrong, AskBack, Button } from '../../components';
 import { type BatchPage, type Pantry, gramsIn } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { useDay } from '../../notebook/usePlaces';
 import { numberWord } from '../../text/names';
 import { stepWords, amountWords, UNIT, STORE } from '../../text/pantry';
@@ -36,9 +36,9 @@ export function Ready({
   const grams = gramsIn(pantry, from, id);
   const usual = yieldFor(pantry, fields);
   const amount = readNumber(text) ?? 0;
-  const said = text.trim() !== '';
+  const named = text.trim() !== '';
   const right = Number.isFinite(amount) && amount > 0 && amount <= 1e6;
-  const problem = !said
+  const problem = !named
     ? undefined
     : !right
       ? { reason: 'above nothing' }
@@ -48,7 +48,7 @@ export function Ready({
       ? madesOf(contents).flatMap((one) => (cooked ? (cookingRefusal(one, cooked) ?? []) : []))
       : [];
   const why = [
-    ...(said && unit === undefined ? ['Choose what it is measured in'] : []),
+    ...(named && unit === undefined ? ['Choose what it is measured in'] : []),
     ...open.map(stepWords),
     ...(method === 'cook' && !cooked ? ['How it was cooked'] : []),
     ...(refusals.length > 0 ? ['Cook it as it has to be'] : []),
@@ -58,7 +58,7 @@ export function Ready({
   const ready = () => {
     if (!unit) return;
     void act(
-      tellOf(id, 'batch', (is) => {
+      changeFields(id, 'batch', (is) => {
         const keeps = keepsFor(is);
         return {
           made: { amount, unit },
@@ -124,7 +124,7 @@ export function Ready({
       ) : (
         <Button
           label="It is ready"
-          disabled={!said || problem !== undefined || why.length > 0}
+          disabled={!named || problem !== undefined || why.length > 0}
           onPress={() => (unit && isImprobablyMade({ amount, unit }, grams) ? setAsked(true) : ready())}
         />
       )}

@@ -17,7 +17,7 @@ import {
 import { usePantry, type BatchPage, type Pantry, leftIn } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { upper } from '../../text/names';
 import { SPOILS, STORE, METHOD, amountWords, stepWords } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
@@ -113,7 +113,7 @@ function Batch({
               <Cooked
                 cooked={fields.cooked}
                 made={madesOf(fields.contents)}
-                onTell={(cooked) => void act(tellOf(id, 'batch', () => ({ cooked })))}
+                onChange={(cooked) => void act(changeFields(id, 'batch', () => ({ cooked })))}
               />
             </View>
           ) : null}

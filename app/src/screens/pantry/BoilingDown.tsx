@@ -13,7 +13,7 @@ import { Heading, Field, Button, Small, Strong, SmallStrong, ChipRow, Chip } fro
 import { NumberField } from '../../components/NumberField';
 import { now } from '../../notebook/add';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { COOKING, cookingRefusalWords } from '../../text/pantry';
 import { styles } from './sumsStyles';
 
@@ -43,7 +43,7 @@ export function BoilingDown({
         : last && level >= last.level
           ? 'lower than the last one'
           : undefined;
-  const said = (): string | undefined => {
+  const result = (): string | undefined => {
     if (!first || !last || first === last || target === undefined) return undefined;
     try {
       const { minute } = boiledDownAt({
@@ -79,7 +79,7 @@ export function BoilingDown({
             right="above nothing"
             check={(one) => one > 0}
             hint="By a ruler or a jug, both the same."
-            onTell={(value) => void act(tellOf(id, 'batch', () => ({ target: value ?? null })))}
+            onChange={(value) => void act(changeFields(id, 'batch', () => ({ target: value ?? null })))}
           />
         </View>
       </View>
@@ -90,15 +90,17 @@ export function BoilingDown({
         style={styles.start}
         onPress={() => {
           void act(
-            tellOf(id, 'batch', ({ levels: all = [] }) => ({ levels: [...all, { at: act(now()), level }] })),
+            changeFields(id, 'batch', ({ levels: all = [] }) => ({
+              levels: [...all, { at: act(now()), level }],
+            })),
           );
           setText('');
         }}
       />
       {levels.length > 0 ? <Small soft>{levels.map((one) => one.level).join(' → ')}</Small> : null}
-      {said() === undefined ? null : (
+      {result() === undefined ? null : (
         <Strong role="status" aria-label="Boiling down">
-          {said()}
+          {result()}
         </Strong>
       )}
     </View>
@@ -109,11 +111,11 @@ export function BoilingDown({
 export function Cooked({
   cooked,
   made,
-  onTell,
+  onChange,
 }: {
   readonly cooked: BatchFields['cooked'] | undefined;
   readonly made: readonly Made[];
-  readonly onTell: (cooked: BatchFields['cooked']) => void;
+  readonly onChange: (cooked: BatchFields['cooked']) => void;
 }) {
   const refusals = cooked ? made.flatMap((one) => cookingRefusal(one, cooked) ?? []) : [];
   return (
@@ -125,7 +127,7 @@ export function Cooked({
             key={how}
             label={COOKING[how]}
             chosen={cooked?.how === how}
-            onPress={() => onTell({ ...cooked, how })}
+            onPress={() => onChange({ ...cooked, how })}
           />
         ))}
       </ChipRow>
@@ -137,8 +139,8 @@ export function Cooked({
               value={cooked.minutes}
               right="nothing or more"
               check={(one) => one >= 0 && one <= 2000}
-              onTell={(minutes) =>
-                onTell({
+              onChange={(minutes) =>
+                onChange({
                   how: cooked.how,
                   ...(minutes === undefined ? {} : { minutes }),
                   ...(cooked.poured === undefined ? {} : { poured: cooked.poured }),
@@ -152,8 +154,8 @@ export function Cooked({
               value={cooked.poured}
               right="a whole number from 0"
               check={(one) => Number.isInteger(one) && one >= 0 && one <= 20}
-              onTell={(poured) =>
-                onTell({
+              onChange={(poured) =>
+                onChange({
                   how: cooked.how,
                   ...(cooked.minutes === undefined ? {} : { minutes: cooked.minutes }),
                   ...(poured === undefined ? {} : { poured }),

@@ -49,10 +49,10 @@ export function amountOf(
   { source, left }: Choice,
   text: string,
 ): { readonly source: Source; readonly problem?: string } {
-  const said = text.trim();
-  if (said === WHOLE) return { source: left ? { ...source, amount: left } : source };
-  if (said === '') return { source, problem: NOTHING_YET };
-  const amount: KeptAmount = { amount: readNumber(said) ?? 0, unit: left?.unit ?? 'g' };
+  const written = text.trim();
+  if (written === WHOLE) return { source: left ? { ...source, amount: left } : source };
+  if (written === '') return { source, problem: NOTHING_YET };
+  const amount: KeptAmount = { amount: readNumber(written) ?? 0, unit: left?.unit ?? 'g' };
   if (!(Number.isFinite(amount.amount) && amount.amount > 0)) return { source, problem: 'above nothing' };
   const problem = takingProblem('amount', amount, left);
   return problem ? { source, problem: problem.reason } : { source: { ...source, amount } };

@@ -6,7 +6,7 @@ import type { BatchFields } from '@pause/core/pantry';
 import { Heading, Body, ChipRow, Chip, Field, Button } from '../../components';
 import { now } from '../../notebook/add';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { type Weighed, Series } from './DryingSeries';
 import { styles } from './dryingStyles';
 
@@ -46,7 +46,7 @@ export function Drying({
   );
   const weigh = () => {
     void act(
-      tellOf(id, 'batch', ({ weighings: all = [] }) => ({
+      changeFields(id, 'batch', ({ weighings: all = [] }) => ({
         weighings: [...all, { at: act(now()), what, grams }],
       })),
     );
@@ -100,7 +100,9 @@ export function Drying({
           tone="plain"
           style={styles.start}
           onPress={() =>
-            void act(tellOf(id, 'batch', ({ weighings: all = [] }) => ({ weighings: all.slice(0, -1) })))
+            void act(
+              changeFields(id, 'batch', ({ weighings: all = [] }) => ({ weighings: all.slice(0, -1) })),
+            )
           }
         />
       ) : null}
@@ -114,7 +116,9 @@ export function Conditioning({ id, looks }: { readonly id: string; readonly look
   const state = conditioned(looks);
   const since = looks.length - 1 - looks.map(({ damp }) => damp).lastIndexOf(true);
   const look = (damp: boolean) =>
-    void act(tellOf(id, 'batch', ({ looks: all = [] }) => ({ looks: [...all, { at: act(now()), damp }] })));
+    void act(
+      changeFields(id, 'batch', ({ looks: all = [] }) => ({ looks: [...all, { at: act(now()), damp }] })),
+    );
   return (
     <View style={styles.block}>
       <Heading>In the jar</Heading>

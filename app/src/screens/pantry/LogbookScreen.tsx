@@ -173,7 +173,7 @@ function Taxa({ year: { taxa } }: { readonly year: Year }) {
 function Files({ today }: { readonly today: string }) {
   const act = useAct();
   const router = useRouter();
-  const [said, setSaid] = useState<readonly string[]>([]);
+  const [messages, setMessage] = useState<readonly string[]>([]);
   const save = (format: 'json' | 'csv' | 'occurrences') => void act(saveLogbook(format, today));
   return (
     <View style={styles.block}>
@@ -186,11 +186,15 @@ function Files({ today }: { readonly today: string }) {
         <Button label="Save it whole" tone="outline" onPress={() => save('json')} />
         <Button label="As a table" tone="outline" onPress={() => save('csv')} />
         <Button label="As occurrences" tone="outline" onPress={() => save('occurrences')} />
-        <Button label="Take a file in" tone="outline" onPress={() => void act(loadLogbook()).then(setSaid)} />
+        <Button
+          label="Take a file in"
+          tone="outline"
+          onPress={() => void act(loadLogbook()).then(setMessage)}
+        />
         <Button label="Pantry" tone="plain" onPress={() => router.push('/pantry')} />
       </View>
       <View role="status" aria-label="What was taken in">
-        {said.map((line) => (
+        {messages.map((line) => (
           <SmallStrong key={line}>{line}</SmallStrong>
         ))}
       </View>

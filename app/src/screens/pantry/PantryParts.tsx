@@ -133,7 +133,7 @@ export function portionWords(
 
 export function Lately({ pantry, today }: { readonly pantry: Pantry; readonly today: Date }) {
   const person = useApp((state) => state.me.person);
-  const toldBy = ({ person: by, group: id }: PortionPage) => {
+  const writtenBy = ({ person: by, group: id }: PortionPage) => {
     const group = by === person?.id ? undefined : person?.groups.find((one) => one.id === id);
     return group && `recorded by ${memberName(group, by)}`;
   };
@@ -149,7 +149,7 @@ export function Lately({ pantry, today }: { readonly pantry: Pantry; readonly to
             key={portion.id}
             href={{ pathname: '/portion/[id]', params: { id: portion.id } }}
             name={portionWords(pantry, portion)}
-            line={[portion.fields.at && dayWords(new Date(portion.fields.at), today), toldBy(portion)]
+            line={[portion.fields.at && dayWords(new Date(portion.fields.at), today), writtenBy(portion)]
               .filter(Boolean)
               .join(' · ')}
           />

@@ -29,12 +29,12 @@ export function PantryScreen() {
   const found = pantry.batches.filter((batch) => matches(batch, text, placesOf(pantry, batch.id)));
   const making = found.filter(({ fields }) => fields.readyOn === undefined && fields.ended === undefined);
   const there = found.filter((batch) => batch.fields.readyOn !== undefined && isThere(pantry, batch));
-  const gone = found.filter((batch) => !making.includes(batch) && !there.includes(batch));
+  const finished = found.filter((batch) => !making.includes(batch) && !there.includes(batch));
   const shelves = (
     <View style={[styles.column, wide && styles.grow]}>
       <Shelf title="Being made" batches={making} pantry={pantry} held={held} now={today} />
       <Shelf title="On the shelf" batches={there} pantry={pantry} held={held} now={today} />
-      <Shelf title="Used up" batches={gone} pantry={pantry} held={held} now={today} />
+      <Shelf title="Used up" batches={finished} pantry={pantry} held={held} now={today} />
     </View>
   );
   return (

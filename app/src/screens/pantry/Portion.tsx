@@ -211,7 +211,7 @@ export function Portion({
         <Field label="What the dish was" value={dish} onChangeText={setDish} maxLength={120} />
       ) : null}
       {what === 'meal' && uncooked.length > 0 ? (
-        <Cooked cooked={cooked} made={uncooked} onTell={setCooked} />
+        <Cooked cooked={cooked} made={uncooked} onChange={setCooked} />
       ) : null}
       {what === 'gift' ? (
         <Field

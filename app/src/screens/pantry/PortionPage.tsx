@@ -21,7 +21,7 @@ import {
 import { now } from '../../notebook/add';
 import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { momentWords } from '../../text/days';
 import { CommonName, partName, scientificName } from '../../text/names';
 import { amountWords, COOKING, METHOD, SPOILS } from '../../text/pantry';
@@ -65,7 +65,7 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
   } = portion;
   const feel = () => {
     void act(
-      tellOf(id, 'portion', ({ signs: all = [] }) => ({
+      changeFields(id, 'portion', ({ signs: all = [] }) => ({
         signs: [...all, { at: act(now()), text: text.trim() }],
       })),
     );

@@ -78,7 +78,7 @@ function OnTheSpot({ find }: { readonly find: string }) {
   const part = record.context.part ?? '';
   const problem = onTheSpotProblem(record.kingdom, 'meal', [{ of: 'find', id: find }]);
   const made = madeOf({ taxon: taxon as TaxonId, part });
-  const stands =
+  const ready =
     record.decisions.at(-1)?.choice === 'collect' && open.evaluation.verdict.outcome === 'collect';
   if (problem)
     return (
@@ -92,7 +92,7 @@ function OnTheSpot({ find }: { readonly find: string }) {
         />
       </Screen>
     );
-  if (!stands || !made)
+  if (!ready || !made)
     return (
       <Screen>
         <Notice

@@ -22,7 +22,7 @@ import { now } from '../../notebook/add';
 import { usePantry, type Pantry } from '../../notebook/pantry';
 import { recallKey, useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { useDay } from '../../notebook/usePlaces';
 import { dayWords } from '../../text/days';
@@ -130,7 +130,7 @@ function Hit({
     onSeen();
     if (one.kind === 'batch')
       void act(
-        tellOf(one.id, 'batch', () => ({
+        changeFields(one.id, 'batch', () => ({
           recalled: { at: act(now()), because: recallKey(one), did },
           ...(did === 'discarded' ? { ended: { on: today, why: 'thrown-out' as const } } : {}),
         })),

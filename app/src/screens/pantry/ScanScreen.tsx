@@ -22,13 +22,13 @@ import { usePantry } from '../../notebook/pantry';
 export function ScanScreen() {
   const router = useRouter();
   const pantry = usePantry();
-  const [said, setSaid] = useState<string>();
+  const [message, setMessage] = useState<string>();
   const [code, setCode] = useState('');
   const [filming, setFilming] = useState(false);
   const open = (text: string | undefined, what: string) => {
     const id = text === undefined ? undefined : batchOfAddress(text);
     if (id === undefined)
-      setSaid(
+      setMessage(
         text === undefined
           ? `No square was found ${what}. More light, and the whole square with the white around it.`
           : 'This square is of no label of Pause.',
@@ -39,11 +39,11 @@ export function ScanScreen() {
   const fromPicture = async () => {
     const file = await chooseFile('image/*');
     if (!file) return;
-    setSaid(undefined);
+    setMessage(undefined);
     try {
       open(await readSquare(file), 'in the picture');
     } catch {
-      setSaid('This is no picture that can be read.');
+      setMessage('This is no picture that can be read.');
     }
   };
   return (
@@ -57,21 +57,21 @@ export function ScanScreen() {
           }}
           onFail={(why) => {
             setFilming(false);
-            setSaid(why);
+            setMessage(why);
           }}
         />
       ) : (
         <Button
           label="With the camera"
           onPress={() => {
-            setSaid(undefined);
+            setMessage(undefined);
             setFilming(true);
           }}
         />
       )}
       {filming ? <Button label="Stop" tone="outline" onPress={() => setFilming(false)} /> : null}
       <Button label="From a picture" tone="outline" onPress={() => void fromPicture()} />
-      {said === undefined ? null : <Strong role="alert">{said}</Strong>}
+      {message === undefined ? null : <Strong role="alert">{message}</Strong>}
       <View style={styles.block}>
         <Heading>Or by its letters</Heading>
         <Field

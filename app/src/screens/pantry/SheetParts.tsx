@@ -85,7 +85,7 @@ const ANSWERS_MS = 900;
 export function PoisonLine({ sheet }: { readonly sheet: Sheet }) {
   const [answer, setAnswer] = useState<string>();
   const [asking, setAsking] = useState(false);
-  const tell = () => {
+  const report = () => {
     setAsking(true);
     setTimeout(() => {
       setAsking(false);
@@ -102,7 +102,7 @@ export function PoisonLine({ sheet }: { readonly sheet: Sheet }) {
         tone="outline"
         disabled={asking}
         style={styles.start}
-        onPress={tell}
+        onPress={report}
       />
       {answer ? (
         <Strong role="status" aria-label="The made-up poison line">

@@ -21,7 +21,7 @@ import {
 import { now } from '../../notebook/add';
 import { newId } from '../../notebook/open';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { BESIDES, stepWords } from '../../text/pantry';
 import { StartTimer } from './Timers';
 
@@ -45,13 +45,13 @@ export function Steps({
   const [why, setWhy] = useState('');
   const put = (step: string, more: Partial<Done>) =>
     void act(
-      tellOf(id, 'batch', ({ steps: all = [] }) => ({
+      changeFields(id, 'batch', ({ steps: all = [] }) => ({
         steps: [...all.filter((one) => one.step !== step), { step, at: act(now()), ...more }],
       })),
     );
   const undo = (step: string) =>
     void act(
-      tellOf(id, 'batch', ({ steps: all = [] }) => ({ steps: all.filter((one) => one.step !== step) })),
+      changeFields(id, 'batch', ({ steps: all = [] }) => ({ steps: all.filter((one) => one.step !== step) })),
     );
   const leave = (step: string) => {
     put(step, { leftOut: why.trim() });
@@ -140,10 +140,10 @@ function Another({ id, taken }: { readonly id: string; readonly taken: readonly 
   const act = useAct();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
-  const add = (said: string) => {
+  const add = (note: string) => {
     void act(
-      tellOf(id, 'batch', ({ added = [] }) => ({
-        added: [...added, { id: newId(), text: said }].slice(0, 40),
+      changeFields(id, 'batch', ({ added = [] }) => ({
+        added: [...added, { id: newId(), text: note }].slice(0, 40),
       })),
     );
     setText('');

@@ -4,7 +4,7 @@ import type { BatchFields, BatchFigures } from '@pause/core/pantry';
 import { Heading, Strong, Small, ChipRow, Chip } from '../../components';
 import { QuantityField } from '../../components/NumberField';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { Syrup, Spirit, Pickle, Ferment, type Figures, g } from './SumsKinds';
 import { styles } from './sumsStyles';
 
@@ -20,7 +20,7 @@ export function Sums({ id, method, figures }: SumsProps) {
   const act = useAct();
   const put = (more: { readonly [F in keyof BatchFigures]?: BatchFigures[F] | undefined }) =>
     void act(
-      tellOf(id, 'batch', ({ figures: was = {} }) => ({
+      changeFields(id, 'batch', ({ figures: was = {} }) => ({
         figures: settled(
           method,
           Object.fromEntries(Object.entries({ ...was, ...more }).filter(([, value]) => value !== undefined)),
@@ -82,7 +82,7 @@ function Steeped({ figures: { plantGrams, liquidMl }, put }: Figures) {
             label="The plant weighs"
             of="mass"
             value={plantGrams}
-            onTell={(value) => put({ plantGrams: value })}
+            onChange={(value) => put({ plantGrams: value })}
           />
         </View>
         <View style={styles.grow}>
@@ -90,7 +90,7 @@ function Steeped({ figures: { plantGrams, liquidMl }, put }: Figures) {
             label="Water"
             of="volume"
             value={liquidMl}
-            onTell={(value) => put({ liquidMl: value })}
+            onChange={(value) => put({ liquidMl: value })}
           />
         </View>
       </View>
@@ -116,7 +116,7 @@ function Oil({ figures: { plantGrams, liquidMl, fresh }, put }: Figures) {
             label="The plant weighs"
             of="mass"
             value={plantGrams}
-            onTell={(value) => put({ plantGrams: value })}
+            onChange={(value) => put({ plantGrams: value })}
           />
         </View>
         <View style={styles.grow}>
@@ -124,7 +124,7 @@ function Oil({ figures: { plantGrams, liquidMl, fresh }, put }: Figures) {
             label="Oil or fat"
             of="volume"
             value={liquidMl}
-            onTell={(value) => put({ liquidMl: value })}
+            onChange={(value) => put({ liquidMl: value })}
           />
         </View>
       </View>

@@ -34,7 +34,7 @@ export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share },
         label="The juice weighs"
         of="mass"
         value={liquidGrams}
-        onTell={(value) => put({ liquidGrams: value })}
+        onChange={(value) => put({ liquidGrams: value })}
       />
       {liquidGrams === undefined ? null : (
         <Body>
@@ -46,7 +46,7 @@ export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share },
         label="Sugar that goes in"
         of="mass"
         value={sugarGrams}
-        onTell={(value) => put({ sugarGrams: value })}
+        onChange={(value) => put({ sugarGrams: value })}
       />
       {share === undefined ? null : (
         <Strong>
@@ -76,7 +76,7 @@ export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }
         label="The plant weighs"
         of="mass"
         value={plantGrams}
-        onTell={(value) => put({ plantGrams: value })}
+        onChange={(value) => put({ plantGrams: value })}
       />
       <ChipRow label="How the plant is">
         <Chip label="Fresh" chosen={fresh === true} onPress={() => put({ fresh: true })} />
@@ -94,7 +94,7 @@ export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }
             value={spirit}
             right="above 0, and no more than 100"
             check={isStrength}
-            onTell={(value) => put({ spirit: value })}
+            onChange={(value) => put({ spirit: value })}
           />
         </View>
         <View style={styles.grow}>
@@ -103,7 +103,7 @@ export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }
             value={strength}
             right="above 0, and no more than 100"
             check={isStrength}
-            onTell={(value) => put({ strength: value })}
+            onChange={(value) => put({ strength: value })}
           />
         </View>
       </View>
@@ -142,7 +142,7 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
         label="Vinegar"
         of="volume"
         value={liquidMl}
-        onTell={(value) => put({ liquidMl: value })}
+        onChange={(value) => put({ liquidMl: value })}
       />
       <View style={styles.row}>
         <View style={styles.grow}>
@@ -152,7 +152,7 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
             right="above 0, and no more than 100"
             check={isStrength}
             hint="The bottle says it."
-            onTell={(value) => put({ vinegar: value })}
+            onChange={(value) => put({ vinegar: value })}
           />
         </View>
         <View style={styles.grow}>
@@ -160,7 +160,7 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
             label="Water to it"
             of="volume"
             value={waterMl}
-            onTell={(value) => put({ waterMl: value })}
+            onChange={(value) => put({ waterMl: value })}
           />
         </View>
       </View>
@@ -196,13 +196,13 @@ export function Ferment({ figures: { plantGrams, waterMl, saltGrams, saltShare: 
         label="The plant weighs"
         of="mass"
         value={plantGrams}
-        onTell={(value) => put({ plantGrams: value })}
+        onChange={(value) => put({ plantGrams: value })}
       />
       <QuantityField
         label="Water to it"
         of="volume"
         value={waterMl}
-        onTell={(value) => put({ waterMl: value })}
+        onChange={(value) => put({ waterMl: value })}
       />
       {plantGrams === undefined ? null : (
         <Body>
@@ -213,7 +213,7 @@ export function Ferment({ figures: { plantGrams, waterMl, saltGrams, saltShare: 
         label="Salt that goes in"
         of="mass"
         value={saltGrams}
-        onTell={(value) => put({ saltGrams: value })}
+        onChange={(value) => put({ saltGrams: value })}
       />
       {share === undefined ? null : (
         <Strong role="status" aria-label="Salt">

@@ -19,7 +19,7 @@ import {
 import { now } from '../../notebook/add';
 import { usePantry, type TastePage as Page } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { useToday } from '../../notebook/useFinds';
 import { momentWords } from '../../text/days';
 import { CommonName } from '../../text/names';
@@ -60,14 +60,14 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
   const state = tasteState(at, signs, today);
   const feel = (sign: TasteFields['signs'][number]['sign']) => {
     void act(
-      tellOf(id, 'taste', ({ signs: all = [] }) => ({
+      changeFields(id, 'taste', ({ signs: all = [] }) => ({
         signs: [...all, { at: act(now()), sign, ...(text.trim() === '' ? {} : { text: text.trim() }) }],
       })),
     );
     setText('');
   };
   const end = (result: NonNullable<TasteFields['ended']>['result']) =>
-    void act(tellOf(id, 'taste', () => ({ ended: { at: act(now()), result } })));
+    void act(changeFields(id, 'taste', () => ({ ended: { at: act(now()), result } })));
   return (
     <Screen>
       <View>
@@ -105,7 +105,7 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
             style={styles.start}
             onPress={() =>
               void act(
-                tellOf(id, 'taste', ({ asked = [] }) => ({ asked: [...asked, act(now())].slice(-60) })),
+                changeFields(id, 'taste', ({ asked = [] }) => ({ asked: [...asked, act(now())].slice(-60) })),
               )
             }
           />

@@ -4,7 +4,7 @@ import type { TasteFields } from '@pause/core/pantry';
 import { Small, Heading, ChipRow, Chip, Field } from '../../components';
 import { guide } from '../../deciding/guide';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { useEaters } from '../../notebook/usePlaces';
 import { cautionFor, CommonName } from '../../text/names';
 import { styles } from './tasteStyles';
@@ -32,7 +32,7 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
       </Small>
     );
   const { cautions: has = [], dislikes = [] } = page.fields;
-  const tell = (changes: object) =>
+  const save = (changes: object) =>
     void import('../../notebook/outside').then(({ tellPage }) => act(tellPage(page.id, 'eater', changes)));
   const id = guide.taxon(taxon)?.id;
   return (
@@ -46,7 +46,7 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
             label={cautionFor(one)}
             chosen={has.includes(one)}
             onPress={() =>
-              tell({ cautions: has.includes(one) ? has.filter((other) => other !== one) : [...has, one] })
+              save({ cautions: has.includes(one) ? has.filter((other) => other !== one) : [...has, one] })
             }
           />
         ))}
@@ -56,7 +56,7 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
             label={`No more ${CommonName(taxon).toLowerCase()}`}
             chosen={dislikes.includes(id)}
             onPress={() =>
-              tell({
+              save({
                 dislikes: dislikes.includes(id)
                   ? dislikes.filter((other) => other !== id)
                   : [...dislikes, id],
@@ -93,8 +93,10 @@ export function Helped({
 }) {
   const act = useAct();
   const [text, setText] = useState(helped?.text ?? '');
-  const tell = (did: NonNullable<TasteFields['helped']>['did']) =>
-    void act(tellOf(id, 'taste', () => ({ helped: { did, text: text.trim() === '' ? '–' : text.trim() } })));
+  const save = (did: NonNullable<TasteFields['helped']>['did']) =>
+    void act(
+      changeFields(id, 'taste', () => ({ helped: { did, text: text.trim() === '' ? '–' : text.trim() } })),
+    );
   return (
     <View style={styles.block}>
       <Heading>Your own trial</Heading>
@@ -110,7 +112,7 @@ export function Helped({
       <Field label="What it was meant for" value={text} onChangeText={setText} maxLength={120} />
       <ChipRow label="Whether it helped">
         {(Object.keys(DID) as (keyof typeof DID)[]).map((did) => (
-          <Chip key={did} label={DID[did]} chosen={helped?.did === did} onPress={() => tell(did)} />
+          <Chip key={did} label={DID[did]} chosen={helped?.did === did} onPress={() => save(did)} />
         ))}
       </ChipRow>
     </View>

@@ -6,7 +6,7 @@ import { Button, colour, corner, Small, space, stroke, Strong } from '../../comp
 import { now } from '../../notebook/add';
 import { newId } from '../../notebook/open';
 import { useAct, useApp } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { stepWords } from '../../text/pantry';
 
 type Timer = BatchFields['timers'][number];
@@ -55,7 +55,9 @@ export function Timers({
   if (timers.length === 0) return null;
   const stop = (timer: string) =>
     void act(
-      tellOf(id, 'batch', ({ timers: all = [] }) => ({ timers: all.filter((one) => one.id !== timer) })),
+      changeFields(id, 'batch', ({ timers: all = [] }) => ({
+        timers: all.filter((one) => one.id !== timer),
+      })),
     );
   return (
     <View role="list" aria-label="Timers" style={styles.all}>
@@ -103,7 +105,7 @@ export function StartTimer({ id, step }: { readonly id: string; readonly step: S
       tone="outline"
       onPress={() =>
         void act(
-          tellOf(id, 'batch', ({ timers = [] }) => ({
+          changeFields(id, 'batch', ({ timers = [] }) => ({
             timers: [
               ...timers.filter((one) => one.step !== step.id),
               { id: newId(), step: step.id, startedAt: act(now()), minutes },

@@ -56,11 +56,11 @@ export function loadLogbook(): Thunk<Promise<readonly string[]>> {
       if (!(await dispatch(add(...some)))) break;
       kept += some.length;
     }
-    const [{ layPages }, { loadList }] = await Promise.all([
+    const [{ layPages: loadPages }, { loadList }] = await Promise.all([
       import('../../notebook/outside'),
       import('../../notebook/open'),
     ]);
-    await dispatch(layPages());
+    await dispatch(loadPages());
     await dispatch(loadList());
     const all = kept === entries.length ? '' : ` of ${entries.length}; the device took no more`;
     return [

@@ -47,9 +47,9 @@ export function Account() {
     if (here) void look();
   }, [here, look]);
   if (!person || !here) return null;
-  const tell = (outcome: Outcome) => setProblem(outcome.ok ? undefined : outcome);
+  const save = (outcome: Outcome) => setProblem(outcome.ok ? undefined : outcome);
   const end = async (id: string) => {
-    tell(await act(endSession(id)));
+    save(await act(endSession(id)));
     await look();
   };
   return (
@@ -61,7 +61,7 @@ export function Account() {
           tone="outline"
           onPress={() => window.location.assign('/api/v1/me/export')}
         />
-        <Button label="Sign out" tone="outline" onPress={() => void act(signOut()).then(tell)} />
+        <Button label="Sign out" tone="outline" onPress={() => void act(signOut()).then(save)} />
       </View>
       <Small soft>
         A file with all you ever told, in an open form. Signing out leaves nothing of the notebook on this
@@ -74,7 +74,7 @@ export function Account() {
         <Button
           label="Sign out everywhere"
           tone="plain"
-          onPress={() => void act(signOutEverywhere()).then(tell)}
+          onPress={() => void act(signOutEverywhere()).then(save)}
         />
         <Button label="Delete the account" tone="plain" onPress={() => setDeleting(true)} />
       </View>
@@ -83,7 +83,7 @@ export function Account() {
           name={person.name}
           hasPassword={known?.hasPassword === true}
           wrong={problem?.field === 'password' ? problem.title : undefined}
-          onDelete={(name, password) => void act(deleteAccount(name, password)).then(tell)}
+          onDelete={(name, password) => void act(deleteAccount(name, password)).then(save)}
         />
       ) : null}
       {problem && problem.field !== 'password' ? (

@@ -17,10 +17,10 @@ const byRole = ({ members }: Group) =>
 
 interface Part {
   readonly group: Group;
-  readonly tell: (outcome: Outcome) => void;
+  readonly save: (outcome: Outcome) => void;
 }
 
-export function Members({ group, me, tell }: Part & { readonly me: string }) {
+export function Members({ group, me, save }: Part & { readonly me: string }) {
   const act = useAct();
   const router = useRouter();
   const [open, setOpen] = useState<string | undefined>();
@@ -61,7 +61,7 @@ export function Members({ group, me, tell }: Part & { readonly me: string }) {
                         key={one}
                         label={ROLE[one]}
                         chosen={one === role}
-                        onPress={() => void act(changeRole(group.id, person, one)).then(tell)}
+                        onPress={() => void act(changeRole(group.id, person, one)).then(save)}
                       />
                     ))}
                   </ChipRow>
@@ -72,7 +72,7 @@ export function Members({ group, me, tell }: Part & { readonly me: string }) {
                   style={styles.start}
                   onPress={() =>
                     void act(takeOut(group.id, person)).then((outcome) => {
-                      tell(outcome);
+                      save(outcome);
                       if (outcome.ok && person === me) router.replace('/notebook');
                     })
                   }

@@ -30,7 +30,7 @@ function useTell(group: Group): (change: Change) => void {
 }
 
 export function Name({ group }: { readonly group: Group }) {
-  const tell = useTell(group);
+  const save = useTell(group);
   const [name, setName] = useState(group.name);
   const said = name.trim();
   return (
@@ -38,7 +38,7 @@ export function Name({ group }: { readonly group: Group }) {
       <Heading>What it is called</Heading>
       <Field label="Name of the group" value={name} onChangeText={setName} maxLength={80} />
       {said !== '' && said !== group.name ? (
-        <Button label="Call it so" tone="outline" style={styles.start} onPress={() => tell({ name: said })} />
+        <Button label="Call it so" tone="outline" style={styles.start} onPress={() => save({ name: said })} />
       ) : null}
     </View>
   );

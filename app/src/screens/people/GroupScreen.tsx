@@ -16,7 +16,7 @@ export function GroupScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const router = useRouter();
   const wide = useWide();
-  const [said, setSaid] = useState<string | undefined>();
+  const [said, setMessage] = useState<string | undefined>();
   const { status, person } = useApp((state) => state.me);
   const group = person?.groups.find((one) => one.id === id);
   if (status !== 'ready')
@@ -37,7 +37,7 @@ export function GroupScreen() {
         />
       </Screen>
     );
-  const tell = (outcome: Outcome) => setSaid(outcome.ok ? undefined : outcome.title);
+  const save = (outcome: Outcome) => setMessage(outcome.ok ? undefined : outcome.title);
   return (
     <Screen>
       <View>
@@ -47,8 +47,8 @@ export function GroupScreen() {
       {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
       <View style={wide ? styles.columns : styles.column}>
         <View style={[styles.column, wide && styles.grow]}>
-          <Members group={group} me={person.id} tell={tell} />
-          {group.role === 'keeper' ? <Invitations group={group} tell={tell} /> : null}
+          <Members group={group} me={person.id} save={save} />
+          {group.role === 'keeper' ? <Invitations group={group} save={save} /> : null}
           {group.role === 'keeper' ? <Name group={group} /> : null}
         </View>
         <View style={wide ? styles.grow : undefined}>

@@ -33,11 +33,11 @@ const DAYS = 7;
 
 interface InvitationsProps {
   readonly group: Group;
-  readonly tell: (outcome: Outcome) => void;
+  readonly save: (outcome: Outcome) => void;
 }
 
 /** Letting somebody in, and the codes that nobody has used yet. */
-export function Invitations({ group, tell }: InvitationsProps) {
+export function Invitations({ group, save }: InvitationsProps) {
   const act = useAct();
   const [role, setRole] = useState<Role>('member');
   const [code, setCode] = useState<string | undefined>();
@@ -51,12 +51,12 @@ export function Invitations({ group, tell }: InvitationsProps) {
   }, [look]);
   const makeCode = async () => {
     const outcome = await act(inviteTo(group.id, role, DAYS));
-    tell(outcome);
+    save(outcome);
     setCode(Made.safeParse(outcome.ok ? outcome.said : undefined).data?.code);
     await look();
   };
   const takeBack = async (id: string) => {
-    tell(await act(takeBackInvitation(group.id, id)));
+    save(await act(takeBackInvitation(group.id, id)));
     setCode(undefined);
     await look();
   };

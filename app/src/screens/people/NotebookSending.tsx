@@ -13,8 +13,18 @@ import { styles } from './notebookStyles';
 /** What waits, what went, what was refused and why; and what else is to be known of this device. */
 export function Sending() {
   const act = useAct();
-  const { waiting, refused, away, heardAt, clockOff, newerTold, otherGuide, notTaken, fetching, pictures } =
-    useApp((state) => state.outbox);
+  const {
+    waiting,
+    refused,
+    away,
+    syncedAt,
+    clockOff,
+    newerVersion,
+    otherGuide,
+    notTaken,
+    fetching,
+    pictures,
+  } = useApp((state) => state.outbox);
   const finds = useApp((state) => state.finds);
   const lines = useApp((state) => state.list.items);
   const account = useApp((state) => state.me.person?.account === true && state.me.signedOut !== true);
@@ -43,7 +53,7 @@ export function Sending() {
           'This device’s clock is wrong. New entries get the time of the notebook; earlier ones are ordered by when they arrived. Set the clock right.',
         ]
       : []),
-    ...(newerTold
+    ...(newerVersion
       ? [
           'Somebody recorded something with a newer Pause. It waits at the server; open the newer Pause on this device, and it will be here.',
         ]
@@ -75,8 +85,8 @@ export function Sending() {
           ? `${waiting.length} ${waiting.length === 1 ? 'entry' : 'entries'}, to be sent when somebody signs in.`
           : away
             ? 'There is no connection. All of it is kept on this device, and tried again every few seconds.'
-            : heardAt
-              ? `The server was last heard of ${dayWords(new Date(heardAt), new Date())}.`
+            : syncedAt
+              ? `The server was last heard of ${dayWords(new Date(syncedAt), new Date())}.`
               : 'The server has not been heard of yet.'}
       </Body>
       {byFind.length > 0 ? (

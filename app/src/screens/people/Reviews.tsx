@@ -41,12 +41,12 @@ function Review({
   const act = useAct();
   const [open, setOpen] = useState(false);
   const [note, setNote] = useState('');
-  const [said, setSaid] = useState<string | undefined>();
+  const [said, setMessage] = useState<string | undefined>();
   const review = group.reviews.find((r) => r.taxon === taxon);
   const stands = review?.content === content;
   const keeper = group.role === 'keeper';
-  const tell = (outcome: Outcome) => {
-    setSaid(outcome.ok ? undefined : outcome.title);
+  const save = (outcome: Outcome) => {
+    setMessage(outcome.ok ? undefined : outcome.title);
     if (outcome.ok) setOpen(false);
   };
   return (
@@ -68,7 +68,7 @@ function Review({
             <Button
               label="Take the signature back"
               tone="plain"
-              onPress={() => void act(unsignReview(group.id, taxon)).then(tell)}
+              onPress={() => void act(unsignReview(group.id, taxon)).then(save)}
             />
           ) : (
             <Button label="Sign it as reviewed" tone="outline" onPress={() => setOpen(true)} />
@@ -92,7 +92,7 @@ function Review({
             label="Sign it"
             style={styles.start}
             onPress={() =>
-              void act(signReview(group.id, taxon, content, note.trim() || undefined)).then(tell)
+              void act(signReview(group.id, taxon, content, note.trim() || undefined)).then(save)
             }
           />
         </View>

@@ -66,7 +66,7 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
         {adding ? (
           <Named
             place={place}
-            onTell={(one) => {
+            onChange={(one) => {
               say((now) => [
                 ...now.filter(({ taxon, part }) => taxon !== one.taxon || part !== one.part),
                 one,
@@ -128,11 +128,11 @@ function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say
 /** Of one kind, or of one of its parts. */
 function Named({
   place,
-  onTell,
+  onChange,
   onAway,
 }: {
   readonly place: Place;
-  readonly onTell: (allowance: Allowance) => void;
+  readonly onChange: (allowance: Allowance) => void;
   readonly onAway: () => void;
 }) {
   const [taxon, setTaxon] = useState<CompiledTaxon | undefined>();
@@ -189,7 +189,9 @@ function Named({
         <Button
           label="Put it down"
           disabled={wrong}
-          onPress={() => onTell({ taxon: taxon.id, ...(part === undefined ? {} : { part }), may, ...perDay })}
+          onPress={() =>
+            onChange({ taxon: taxon.id, ...(part === undefined ? {} : { part }), may, ...perDay })
+          }
         />
         <Button label="Another kind" tone="plain" onPress={() => setTaxon(undefined)} />
         <Button label="Not now" tone="plain" onPress={onAway} />

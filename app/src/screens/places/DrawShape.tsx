@@ -60,9 +60,9 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
   const [kind, setKind] = useState<ShapeKind>(shape?.type ?? 'Point');
   const [positions, setPositions] = useState<readonly GeoPosition[]>(() => (shape ? drawnBefore(shape) : []));
   const [text, setText] = useState('');
-  const [said, setSaid] = useState<string | undefined>();
+  const [said, setMessage] = useState<string | undefined>();
   const add = (position: readonly [number, number]) => {
-    setSaid(undefined);
+    setMessage(undefined);
     setPositions((was) => (kind === 'Point' ? [[...position]] : [...was, [...position]]));
   };
   const typed = readPosition(text);
@@ -91,7 +91,7 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
             tone="outline"
             onPress={() =>
               void whereIStand(demo).then((found) => {
-                if (typeof found === 'string') setSaid(found);
+                if (typeof found === 'string') setMessage(found);
                 else add(found);
               })
             }

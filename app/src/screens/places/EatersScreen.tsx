@@ -20,7 +20,7 @@ import {
 } from '../../components';
 import { guide } from '../../deciding/guide';
 import { useAct } from '../../notebook/store';
-import { tellOf, toggled, type Changes } from '../../notebook/tell';
+import { changeFields, toggled, type Changes } from '../../notebook/tell';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { useEaters, type EaterPage } from '../../notebook/usePlaces';
 import { cautionFor, CommonName, commonName, lowerFirst } from '../../text/names';
@@ -113,8 +113,8 @@ function Eater({
 }) {
   const act = useAct();
   const { name = 'Somebody', cautions = [], likes = [], dislikes = [], eatsAlong } = fields;
-  const tell = (make: (now: Partial<FieldsOf<'eater'>>) => Changes<'eater'>) =>
-    void act(tellOf(id, 'eater', make));
+  const save = (make: (now: Partial<FieldsOf<'eater'>>) => Changes<'eater'>) =>
+    void act(changeFields(id, 'eater', make));
   return (
     <View role="listitem">
       <View style={styles.line}>
@@ -147,7 +147,7 @@ function Eater({
               kind="checkbox"
               label="Eats along"
               chosen={eatsAlong !== false}
-              onPress={() => tell((now) => ({ eatsAlong: now.eatsAlong === false }))}
+              onPress={() => save((now) => ({ eatsAlong: now.eatsAlong === false }))}
             />
           </ChipRow>
           <SmallStrong>Has to mind</SmallStrong>
@@ -158,14 +158,14 @@ function Eater({
                 kind="checkbox"
                 label={cautionFor(one)}
                 chosen={cautions.includes(one)}
-                onPress={() => tell((now) => ({ cautions: toggled(now.cautions, one) }))}
+                onPress={() => save((now) => ({ cautions: toggled(now.cautions, one) }))}
               />
             ))}
           </ChipRow>
           <OwnWords
             name={name}
             onSay={(words) =>
-              tell((now) => ({
+              save((now) => ({
                 cautions: [
                   ...(now.cautions ?? []).filter((one) => one !== `other:${words}`),
                   `other:${words}`,
@@ -182,7 +182,7 @@ function Eater({
                 label={CommonName(one)}
                 chosen={likes.includes(one)}
                 onPress={() =>
-                  tell((now) => ({
+                  save((now) => ({
                     likes: toggled(now.likes, one),
                     dislikes: (now.dislikes ?? []).filter((other) => other !== one),
                   }))
@@ -199,7 +199,7 @@ function Eater({
                 label={CommonName(one)}
                 chosen={dislikes.includes(one)}
                 onPress={() =>
-                  tell((now) => ({
+                  save((now) => ({
                     dislikes: toggled(now.dislikes, one),
                     likes: (now.likes ?? []).filter((other) => other !== one),
                   }))

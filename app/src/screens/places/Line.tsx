@@ -10,20 +10,20 @@ interface LineProps {
   readonly placeholder?: string;
   /** Reads what was typed; without it any text is kept as it is. */
   readonly read?: (text: string) => Typed<string>;
-  readonly onTell: (text: string) => void;
+  readonly onChange: (text: string) => void;
 }
 
 const asItIs = (text: string): Typed<string> => ({ value: text });
 
 /** A line that is told when it is left, if it can be read; then it shows how it was read. */
-export function Line({ label, value, most = 120, hint, placeholder, read = asItIs, onTell }: LineProps) {
+export function Line({ label, value, most = 120, hint, placeholder, read = asItIs, onChange }: LineProps) {
   const [text, setText] = useText(value);
   const typed = text.trim();
   const parsed: Typed<string> = typed === '' ? { value: '' } : read(typed);
   const put = () => {
     if ('problem' in parsed) return;
     setText(parsed.value);
-    if (parsed.value !== value) onTell(parsed.value);
+    if (parsed.value !== value) onChange(parsed.value);
   };
   return (
     <Field

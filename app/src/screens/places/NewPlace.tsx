@@ -30,7 +30,7 @@ export function NewPlace({
   const [group, setGroup] = useState<string | undefined>();
   const [shape, setShape] = useState<Geometry | undefined>();
   const [drawing, setDrawing] = useState(false);
-  const [said, setSaid] = useState<string | undefined>();
+  const [said, setMessage] = useState<string | undefined>();
   const called = name.trim();
   const begin = () =>
     void import('../../notebook/outside')
@@ -76,9 +76,9 @@ export function NewPlace({
               tone="outline"
               onPress={() =>
                 void whereIStand(demo).then((found) => {
-                  if (typeof found === 'string') setSaid(found);
+                  if (typeof found === 'string') setMessage(found);
                   else {
-                    setSaid(undefined);
+                    setMessage(undefined);
                     setShape({ type: 'Point', coordinates: [...found] });
                   }
                 })
@@ -125,7 +125,7 @@ export function NewPlace({
 export function Files({ places, map }: { readonly places: readonly Place[]; readonly map: ShownMap }) {
   const act = useAct();
   const today = useDay();
-  const [said, setSaid] = useState<readonly string[]>([]);
+  const [said, setMessage] = useState<readonly string[]>([]);
   const own = places.filter(({ withheld, fields }) => !withheld && fields.shape);
   return (
     <View style={styles.block}>
@@ -135,7 +135,11 @@ export function Files({ places, map }: { readonly places: readonly Place[]; read
         give it.
       </Body>
       <View style={styles.ways}>
-        <Button label="Load a file" tone="outline" onPress={() => void act(loadPlaces(own)).then(setSaid)} />
+        <Button
+          label="Load a file"
+          tone="outline"
+          onPress={() => void act(loadPlaces(own)).then(setMessage)}
+        />
         <Button
           label="Save as GPX"
           tone="outline"
@@ -159,7 +163,7 @@ export function Files({ places, map }: { readonly places: readonly Place[]; read
           tone="outline"
           onPress={() =>
             void act(loadMap()).then((lines) => {
-              setSaid(lines);
+              setMessage(lines);
               map.again();
             })
           }
@@ -170,7 +174,7 @@ export function Files({ places, map }: { readonly places: readonly Place[]; read
             tone="plain"
             onPress={() =>
               void act(forgetMap()).then(() => {
-                setSaid([]);
+                setMessage([]);
                 map.again();
               })
             }

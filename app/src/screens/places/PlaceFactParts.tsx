@@ -14,10 +14,10 @@ import { styles } from './placeFactStyles';
 /** The single facts of a place. */
 
 type Fields = FieldsOf<'place'>;
-export type Tell = (changes: Changes<'place'>) => void;
+export type Save = (changes: Changes<'place'>) => void;
 
 /** Tells what is made of what stands by then. */
-export type TellMade = (make: (now: Partial<Fields>) => Changes<'place'>) => void;
+export type ChangeMade = (make: (now: Partial<Fields>) => Changes<'place'>) => void;
 
 /** As many as a page holds, each no longer than a name. */
 export function companionsOf(text: string): string[] | null {
@@ -51,12 +51,12 @@ export function One<T extends string>({
   label,
   words,
   chosen,
-  onTell,
+  onChange,
 }: {
   readonly label: string;
   readonly words: Readonly<Record<T, string>>;
   readonly chosen: T | undefined;
-  readonly onTell: (value: T | null) => void;
+  readonly onChange: (value: T | null) => void;
 }) {
   return (
     <ChipGroup label={label}>
@@ -65,7 +65,7 @@ export function One<T extends string>({
           key={id}
           label={words[id]}
           chosen={chosen === id}
-          onPress={() => onTell(chosen === id ? null : id)}
+          onPress={() => onChange(chosen === id ? null : id)}
         />
       ))}
     </ChipGroup>
@@ -77,18 +77,18 @@ export function Many<T extends string>({
   words,
   chosen,
   none,
-  onTell,
+  onChange,
 }: {
   readonly label: string;
   readonly words: Readonly<Record<T, string>>;
   readonly chosen: readonly T[] | undefined;
   readonly none?: string;
-  readonly onTell: (make: (now: readonly T[] | undefined) => T[]) => void;
+  readonly onChange: (make: (now: readonly T[] | undefined) => T[]) => void;
 }) {
   return (
     <ChipGroup label={label}>
       {none === undefined ? null : (
-        <Chip kind="checkbox" label={none} chosen={chosen?.length === 0} onPress={() => onTell(() => [])} />
+        <Chip kind="checkbox" label={none} chosen={chosen?.length === 0} onPress={() => onChange(() => [])} />
       )}
       {(Object.keys(words) as T[]).map((id) => (
         <Chip
@@ -96,7 +96,7 @@ export function Many<T extends string>({
           kind="checkbox"
           label={words[id]}
           chosen={chosen?.includes(id) === true}
-          onPress={() => onTell((now) => toggled(now, id))}
+          onPress={() => onChange((now) => toggled(now, id))}
         />
       ))}
     </ChipGroup>
@@ -104,7 +104,7 @@ export function Many<T extends string>({
 }
 
 /** Where it is on the map, drawn anew. */
-export function Where({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+export function Where({ place, save }: { readonly place: Place; readonly save: Save }) {
   const { places } = usePlaces();
   const [drawing, setDrawing] = useState(false);
   const { shape } = place.fields;
@@ -116,7 +116,7 @@ export function Where({ place, tell }: { readonly place: Place; readonly tell: T
           shape={shape}
           places={places}
           onDone={(drawn) => {
-            tell({ shape: drawn });
+            save({ shape: drawn });
             setDrawing(false);
           }}
           onAway={() => setDrawing(false)}
@@ -137,10 +137,10 @@ export function Where({ place, tell }: { readonly place: Place; readonly tell: T
 
 export function Height({
   elevation,
-  onTell,
+  onChange,
 }: {
   readonly elevation: number | undefined;
-  readonly onTell: (metres: number | null) => void;
+  readonly onChange: (metres: number | null) => void;
 }) {
   const [text, setText] = useState(elevation === undefined ? '' : String(elevation));
   const number = readNumber(text);
@@ -153,7 +153,7 @@ export function Height({
       onChangeText={setText}
       {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})}
       onBlur={() => {
-        if (!wrong) onTell(number ?? null);
+        if (!wrong) onChange(number ?? null);
       }}
     />
   );
@@ -161,10 +161,10 @@ export function Height({
 
 export function Until({
   until,
-  onTell,
+  onChange,
 }: {
   readonly until: string | undefined;
-  readonly onTell: (day: string | undefined) => void;
+  readonly onChange: (day: string | undefined) => void;
 }) {
   return (
     <DayLine
@@ -173,20 +173,20 @@ export function Until({
       today={useDay()}
       back={5}
       ahead={20}
-      onTell={(text) => onTell(text === '' ? undefined : text)}
+      onChange={(text) => onChange(text === '' ? undefined : text)}
     />
   );
 }
 
 /** How it is known, as of today. */
-export function Source({ place, tell }: { readonly place: Place; readonly tell: Tell }) {
+export function Source({ place, save }: { readonly place: Place; readonly save: Save }) {
   const today = isoOf(useDay());
   return (
     <Line
       label="How do you know?"
       value={place.fields.source?.text ?? ''}
       most={120}
-      onTell={(text) => tell({ source: text === '' ? null : { text, on: today } })}
+      onChange={(text) => save({ source: text === '' ? null : { text, on: today } })}
     />
   );
 }

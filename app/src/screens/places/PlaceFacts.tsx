@@ -3,15 +3,15 @@ import { View } from 'react-native';
 import { fieldHistory } from '@pause/core';
 import { Heading, Body, Button, Chip, Small } from '../../components';
 import { useAct, useApp } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import type { Place } from '../../notebook/usePlaces';
 import { memberName } from '../../text/people';
 import { MOISTURE, SOIL, HABITAT, TREE, SPOIL, HAZARD, ASPECT, SHADE, PICKING } from '../../text/places';
 import { Allowances } from './Allowances';
 import { Line } from './Line';
 import {
-  type TellMade,
-  type Tell,
+  type ChangeMade,
+  type Save,
   placeForGroup,
   Where,
   Height,
@@ -29,7 +29,7 @@ export function PlaceFacts({ place }: { readonly place: Place }) {
   const act = useAct();
   const [open, setOpen] = useState(false);
   const { fields } = place;
-  const tellMade: TellMade = (make) => void act(tellOf(place.id, 'place', make));
+  const changeMade: ChangeMade = (make) => void act(changeFields(place.id, 'place', make));
   const lines = [
     fields.moisture && MOISTURE[fields.moisture],
     fields.soil?.map((one) => SOIL[one]).join(', '),
@@ -60,13 +60,13 @@ export function PlaceFacts({ place }: { readonly place: Place }) {
         onPress={() => setOpen(!open)}
         aria-expanded={open}
       />
-      {open ? <Edit place={place} tellMade={tellMade} /> : null}
+      {open ? <Edit place={place} changeMade={changeMade} /> : null}
     </View>
   );
 }
 
-function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: TellMade }) {
-  const tell: Tell = (changes) => tellMade(() => changes);
+function Edit({ place, changeMade }: { readonly place: Place; readonly changeMade: ChangeMade }) {
+  const save: Save = (changes) => changeMade(() => changes);
   const { fields } = place;
   const keeps = useApp((state) => state.me.person?.id === place.page.person);
   const group = useApp(({ me: { person } }) => person?.groups.find((one) => one.id === place.page.group));
@@ -79,72 +79,74 @@ function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: T
         label="Name"
         value={fields.name ?? ''}
         most={120}
-        onTell={(name) => {
-          if (name !== '') tell({ name });
+        onChange={(name) => {
+          if (name !== '') save({ name });
         }}
         hint={names.length > 0 ? `Before: ${names.slice(0, 3).join(', ')}` : undefined}
       />
-      <Where place={place} tell={tell} />
-      <Height elevation={fields.elevation} onTell={(elevation) => tell({ elevation })} />
-      <One label="It faces" words={ASPECT} chosen={fields.aspect} onTell={(aspect) => tell({ aspect })} />
-      <One label="Light" words={SHADE} chosen={fields.shade} onTell={(shade) => tell({ shade })} />
+      <Where place={place} save={save} />
+      <Height elevation={fields.elevation} onChange={(elevation) => save({ elevation })} />
+      <One label="It faces" words={ASPECT} chosen={fields.aspect} onChange={(aspect) => save({ aspect })} />
+      <One label="Light" words={SHADE} chosen={fields.shade} onChange={(shade) => save({ shade })} />
       <One
         label="Ground"
         words={MOISTURE}
         chosen={fields.moisture}
-        onTell={(moisture) => tell({ moisture })}
+        onChange={(moisture) => save({ moisture })}
       />
       <Many
         label="Soil"
         words={SOIL}
         chosen={fields.soil}
-        onTell={(make) => tellMade(({ soil }) => ({ soil: make(soil) }))}
+        onChange={(make) => changeMade(({ soil }) => ({ soil: make(soil) }))}
       />
       <Many
         label="What it is"
         words={HABITAT}
         chosen={fields.habitat}
-        onTell={(make) => tellMade(({ habitat }) => ({ habitat: make(habitat) }))}
+        onChange={(make) => changeMade(({ habitat }) => ({ habitat: make(habitat) }))}
       />
       <Many
         label="Trees near"
         none="None"
         words={TREE}
         chosen={fields.trees}
-        onTell={(make) => tellMade(({ trees }) => ({ trees: make(trees) }))}
+        onChange={(make) => changeMade(({ trees }) => ({ trees: make(trees) }))}
       />
       <Line
         label="Other plants that stand there"
         value={fields.companions?.join(', ') ?? ''}
         most={2000}
         hint="One after another, with commas"
-        onTell={(text) => tell({ companions: companionsOf(text) })}
+        onChange={(text) => save({ companions: companionsOf(text) })}
       />
       <Many
         label="Does anything spoil it?"
         none="Nothing"
         words={SPOIL}
         chosen={fields.spoils}
-        onTell={(make) => tellMade(({ spoils }) => ({ spoils: make(spoils) }))}
+        onChange={(make) => changeMade(({ spoils }) => ({ spoils: make(spoils) }))}
       />
       <Many
         label="What could hurt you?"
         none="Nothing"
         words={HAZARD}
         chosen={fields.hazards}
-        onTell={(make) => tellMade(({ hazards }) => ({ hazards: make(hazards) }))}
+        onChange={(make) => changeMade(({ hazards }) => ({ hazards: make(hazards) }))}
       />
       <One
         label="May one pick here?"
         words={PICKING}
         chosen={fields.picking?.may}
-        onTell={(may) => tellMade(({ picking }) => ({ picking: may === null ? null : { ...picking, may } }))}
+        onChange={(may) =>
+          changeMade(({ picking }) => ({ picking: may === null ? null : { ...picking, may } }))
+        }
       />
       {fields.picking?.may === 'permit' ? (
         <Until
           until={fields.picking.permitUntil}
-          onTell={(permitUntil) =>
-            tellMade(({ picking }) =>
+          onChange={(permitUntil) =>
+            changeMade(({ picking }) =>
               picking
                 ? {
                     picking: {
@@ -161,7 +163,7 @@ function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: T
       <Allowances
         place={place}
         say={(make) =>
-          tellMade(({ allowances = [] }) => {
+          changeMade(({ allowances = [] }) => {
             const all = [...make(allowances)];
             return { allowances: all.length > 0 ? all : null };
           })
@@ -171,20 +173,20 @@ function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: T
         label="Whose is it?"
         value={fields.owner ?? ''}
         most={120}
-        onTell={(owner) => tell({ owner: owner === '' ? null : owner })}
+        onChange={(owner) => save({ owner: owner === '' ? null : owner })}
       />
-      <Source place={place} tell={tell} />
+      <Source place={place} save={save} />
       <Line
         label="Sown, moved or cut there before"
         value={fields.history ?? ''}
         most={2000}
-        onTell={(history) => tell({ history: history === '' ? null : history })}
+        onChange={(history) => save({ history: history === '' ? null : history })}
       />
       <Line
         label="A note"
         value={fields.note ?? ''}
         most={2000}
-        onTell={(note) => tell({ note: note === '' ? null : note })}
+        onChange={(note) => save({ note: note === '' ? null : note })}
       />
       {group && keeps ? (
         <>
@@ -192,12 +194,12 @@ function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: T
             <Chip
               label="Only me"
               chosen={fields.exactFor === undefined || fields.exactFor === 'finder'}
-              onPress={() => tell({ exactFor: 'finder' })}
+              onPress={() => save({ exactFor: 'finder' })}
             />
             <Chip
               label="Everybody"
               chosen={fields.exactFor === 'group'}
-              onPress={() => tell(placeForGroup(fields, 'group'))}
+              onPress={() => save(placeForGroup(fields, 'group'))}
             />
           </ChipGroup>
           {fields.exactFor === 'group' ? null : (
@@ -205,12 +207,12 @@ function Edit({ place, tellMade }: { readonly place: Place; readonly tellMade: T
               <Chip
                 label="Nothing"
                 chosen={fields.others !== 'cell'}
-                onPress={() => tell({ others: 'nothing' })}
+                onPress={() => save({ others: 'nothing' })}
               />
               <Chip
                 label="A square of eleven kilometres"
                 chosen={fields.others === 'cell'}
-                onPress={() => tell({ others: 'cell', ...(fields.shape ? { shape: fields.shape } : {}) })}
+                onPress={() => save({ others: 'cell', ...(fields.shape ? { shape: fields.shape } : {}) })}
               />
             </ChipGroup>
           )}

@@ -23,7 +23,7 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
   const [worth, setWorth] = useState(false);
   const before = [...taxaSeenAt(seenPlace(place))].flatMap((id) => guide.taxon(id) ?? []);
   const said = note.trim();
-  const tell = () => {
+  const save = () => {
     if (!taxon) return;
     void import('../../notebook/outside')
       .then(({ sight }) =>
@@ -100,7 +100,7 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
         </Small>
       ) : null}
       <View style={styles.ways}>
-        <Button label="Put it down" onPress={tell} />
+        <Button label="Put it down" onPress={save} />
         <Button label="Another one" tone="plain" onPress={() => setTaxon(undefined)} />
       </View>
     </View>

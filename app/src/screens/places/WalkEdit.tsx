@@ -13,7 +13,7 @@ import { type Walk, styles } from './walkStyles';
 
 /** Planning a walk. */
 
-export type Tell = (make: (now: Partial<FieldsOf<'walk'>>) => Changes<'walk'>) => void;
+export type Save = (make: (now: Partial<FieldsOf<'walk'>>) => Changes<'walk'>) => void;
 
 export function Edit({
   walk,
@@ -21,14 +21,14 @@ export function Edit({
   today,
   places,
   list,
-  tell,
+  save,
 }: {
   readonly today: Day;
   readonly walk: Walk;
   readonly on: string;
   readonly places: readonly Place[];
   readonly list: readonly Ahead[];
-  readonly tell: Tell;
+  readonly save: Save;
 }) {
   const chosen = walk.places ?? [];
   const targets = walk.targets ?? [];
@@ -57,8 +57,8 @@ export function Edit({
         back={0}
         ahead={1}
         hint={isoDayName(on)}
-        onTell={(text) => {
-          if (text !== '') tell(() => ({ on: text }));
+        onChange={(text) => {
+          if (text !== '') save(() => ({ on: text }));
         }}
       />
       <Group label="Where to">
@@ -68,7 +68,7 @@ export function Edit({
             kind="checkbox"
             label={name}
             chosen={chosen.includes(id)}
-            onPress={() => tell((now) => ({ places: toggled(now.places, id) }))}
+            onPress={() => save((now) => ({ places: toggled(now.places, id) }))}
           />
         ))}
       </Group>
@@ -81,7 +81,7 @@ export function Edit({
               label={name}
               chosen={has({ taxon, part })}
               onPress={() =>
-                tell(({ targets: now = [] }) => {
+                save(({ targets: now = [] }) => {
                   const rest = now.filter((one) => !(one.taxon === taxon && one.part === part));
                   return { targets: rest.length < now.length ? rest : [...now, { taxon, part }] };
                 })
@@ -98,24 +98,24 @@ export function Edit({
           kind="checkbox"
           label="A child"
           chosen={walk.child === true}
-          onPress={() => tell((now) => ({ child: now.child !== true }))}
+          onPress={() => save((now) => ({ child: now.child !== true }))}
         />
       </Group>
       <TimeLine
         label="When do you set out?"
         value={walk.from ?? ''}
-        onTell={(text) => tell(() => ({ from: text === '' ? null : text }))}
+        onChange={(text) => save(() => ({ from: text === '' ? null : text }))}
       />
       <TimeLine
         label="Back by"
         value={walk.backBy ?? ''}
-        onTell={(text) => tell(() => ({ backBy: text === '' ? null : text }))}
+        onChange={(text) => save(() => ({ backBy: text === '' ? null : text }))}
       />
       <Line
         label="Who knows where you are?"
         value={walk.contact ?? ''}
         placeholder="A name, a number"
-        onTell={(text) => tell(() => ({ contact: text === '' ? null : text }))}
+        onChange={(text) => save(() => ({ contact: text === '' ? null : text }))}
       />
     </View>
   );

@@ -6,11 +6,11 @@ import { isoOf } from '@pause/core/lib/day';
 import { Screen, Loading, Notice, Small, Title, Button } from '../../components';
 import { saveFile } from '../../lib/files';
 import { useApp, useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
 import { isoDayName } from '../../text/places';
 import { useAhead } from './useAhead';
-import { type Tell, Edit } from './WalkEdit';
+import { type Save, Edit } from './WalkEdit';
 import { Sheet } from './WalkSheet';
 import { type Walk, styles } from './walkStyles';
 
@@ -57,7 +57,7 @@ function OneWalk({
   const act = useAct();
   const today = useDay();
   const [editing, setEditing] = useState((walk.places ?? []).length === 0);
-  const tell: Tell = (make) => void act(tellOf(id, 'walk', make));
+  const save: Save = (make) => void act(changeFields(id, 'walk', make));
   const on = walk.on ?? isoOf(today);
   const going = useMemo(
     () => places.filter((place) => walk.places?.includes(place.id)),
@@ -88,7 +88,7 @@ function OneWalk({
         )}
       </View>
       {editing ? (
-        <Edit walk={walk} on={on} today={today} places={places} list={looked?.list ?? []} tell={tell} />
+        <Edit walk={walk} on={on} today={today} places={places} list={looked?.list ?? []} save={save} />
       ) : (
         <Sheet walk={walk} on={on} going={going} />
       )}

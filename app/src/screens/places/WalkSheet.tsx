@@ -61,12 +61,12 @@ export function Sheet({
   );
   const [plans, setPlans] = useState<ReadonlyMap<string, AskedPlan>>(new Map());
   useEffect(() => {
-    let gone = false;
+    let cancelled = false;
     void act(plansOf(targets, month)).then((all) => {
-      if (!gone) setPlans(all);
+      if (!cancelled) setPlans(all);
     });
     return () => {
-      gone = true;
+      cancelled = true;
     };
   }, [act, month, targets]);
   if (going.length === 0) return <Body>Choose where to, and for what.</Body>;

@@ -34,7 +34,7 @@ export function Stop({
   const dangers = dangerousAt(place.page.sightings, guide);
   const seen = new Set(place.page.sightings.filter(({ what }) => what === 'seen').map(({ taxon }) => taxon));
   const here = targets.filter(({ taxon }) => seen.has(taxon.id));
-  const said = [
+  const facts = [
     ...new Set(
       here
         .flatMap(({ taxon, part }) => {
@@ -65,7 +65,7 @@ export function Stop({
           {upper(here.map(({ taxon, part }) => `${commonName(taxon.id)}, ${part.name}`).join('; '))}.
         </Body>
       ) : null}
-      {said.map((line) => (
+      {facts.map((line) => (
         <Small key={line}>{line}</Small>
       ))}
       {here.some(({ part }) => part.part === 'root') ? (

@@ -64,7 +64,7 @@ export function Weather({
   readonly onChange: () => void;
 }) {
   const act = useAct();
-  const [said, setSaid] = useState<readonly string[]>([]);
+  const [messages, setMessage] = useState<readonly string[]>([]);
   const [explained, setExplained] = useState(false);
   return (
     <View style={styles.block}>
@@ -74,7 +74,7 @@ export function Weather({
           tone="plain"
           onPress={() =>
             void act(loadWeather()).then((lines) => {
-              setSaid(lines);
+              setMessage(lines);
               onChange();
             })
           }
@@ -86,7 +86,7 @@ export function Weather({
             tone="plain"
             onPress={() =>
               void act(forgetWeather()).then(() => {
-                setSaid([]);
+                setMessage([]);
                 onChange();
               })
             }
@@ -105,7 +105,7 @@ export function Weather({
           the height of its station.
         </Small>
       ) : null}
-      {said.map((line) => (
+      {messages.map((line) => (
         <SmallStrong key={line} role="alert">
           {line}
         </SmallStrong>

@@ -52,8 +52,8 @@ export function atPlace(
   part: string | undefined,
 ): Thunk<Promise<AtPlace | undefined>> {
   return async (dispatch, getState, { clock }) => {
-    const { layPages } = await import('../../notebook/outside');
-    await dispatch(layPages());
+    const { layPages: loadPages } = await import('../../notebook/outside');
+    await dispatch(loadPages());
     const state = getState();
     const page = state.pages.all[id];
     if (page?.kind !== 'place') return undefined;

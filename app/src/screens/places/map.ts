@@ -30,13 +30,13 @@ export function useMap(): ShownMap {
   const [round, setRound] = useState(0);
   const [shown, setShown] = useState<Omit<ShownMap, 'again'>>({ data: undefined, own: false });
   useEffect(() => {
-    let gone = false;
+    let cancelled = false;
     void act(kept()).then(async (own) => {
       const data = own ?? (demo ? await theValley() : undefined);
-      if (!gone) setShown({ data, own: own !== undefined });
+      if (!cancelled) setShown({ data, own: own !== undefined });
     });
     return () => {
-      gone = true;
+      cancelled = true;
     };
   }, [act, demo, round]);
   return { ...shown, again: () => setRound(round + 1) };

@@ -24,18 +24,18 @@ export function useAhead(
   const [state, setState] = useState<AheadState>({});
   useEffect(() => {
     if (weather === undefined) return undefined;
-    let gone = false;
-    const tell = (next: AheadState) => {
-      if (!gone) setState((was) => ({ ...(was.looked ? { looked: was.looked } : {}), ...next }));
+    let cancelled = false;
+    const show = (next: AheadState) => {
+      if (!cancelled) setState((was) => ({ ...(was.looked ? { looked: was.looked } : {}), ...next }));
     };
-    void lookAhead(question, (share) => tell({ share })).then(
+    void lookAhead(question, (share) => show({ share })).then(
       (looked) => {
-        if (!gone) setState({ looked });
+        if (!cancelled) setState({ looked });
       },
-      (error: unknown) => tell({ failed: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) => show({ failed: error instanceof Error ? error.message : String(error) }),
     );
     return () => {
-      gone = true;
+      cancelled = true;
     };
   }, [question, weather]);
   return { ...state, question, weatherChanged: again };

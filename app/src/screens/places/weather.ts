@@ -36,12 +36,12 @@ export function useWeather(): {
   const [round, setRound] = useState(0);
   const [weather, setWeather] = useState<WeatherSeries | null | undefined>();
   useEffect(() => {
-    let gone = false;
+    let cancelled = false;
     void act(kept()).then((found) => {
-      if (!gone) setWeather(found ?? null);
+      if (!cancelled) setWeather(found ?? null);
     });
     return () => {
-      gone = true;
+      cancelled = true;
     };
   }, [act, round]);
   return { weather, again: () => setRound(round + 1) };

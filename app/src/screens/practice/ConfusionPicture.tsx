@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { type Confusion, type PairTold, rateOf } from '@pause/core/practice';
+import { type Confusion, type PairHistory, rateOf } from '@pause/core/practice';
 import { useWide, Heading, Small, Strong, SmallStrong, Rule } from '../../components';
 import { guide } from '../../deciding/guide';
 import { CommonName, commonName, GRADE, characterName, lowerFirst } from '../../text/names';
@@ -17,7 +17,7 @@ export function Picture({
   taken,
 }: {
   readonly confusion: Confusion;
-  readonly pairs: readonly PairTold[];
+  readonly pairs: readonly PairHistory[];
   readonly taken: Taken;
 }) {
   const wide = useWide();

@@ -93,12 +93,12 @@ function OfGroup({ id, name }: { readonly id: string; readonly name: string }) {
   const [answer, setAnswer] = useState<z.infer<typeof Answer> | 'away'>();
   const [again, setAgain] = useState(0);
   useEffect(() => {
-    let gone = false;
+    let cancelled = false;
     void act(askGroup(id)).then((answer) => {
-      if (!gone) setAnswer(answer ?? 'away');
+      if (!cancelled) setAnswer(answer ?? 'away');
     });
     return () => {
-      gone = true;
+      cancelled = true;
     };
   }, [act, id, again]);
   if (answer === undefined) return <Loading what="Adding up …" />;

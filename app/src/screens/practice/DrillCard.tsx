@@ -22,10 +22,10 @@ interface DrillCardProps {
 /** One question; after it is answered, what was right. */
 export function DrillCard({ drill, plates, note, last, onAnswer, onNext }: DrillCardProps) {
   const [sureness, setSureness] = useState<Sureness>('sure');
-  const [result, setResult] = useState<{ readonly right: boolean; readonly said: string }>();
-  const answer = (given: DrillAnswer, said: string) => {
+  const [result, setResult] = useState<{ readonly right: boolean; readonly answered: string }>();
+  const answer = (given: DrillAnswer, answered: string) => {
     if (result) return;
-    setResult({ right: given.right, said });
+    setResult({ right: given.right, answered });
     onAnswer(given, sureness);
   };
   const props = { plates, answered: result !== undefined, sureness, onAnswer: answer };
@@ -37,7 +37,7 @@ export function DrillCard({ drill, plates, note, last, onAnswer, onNext }: Drill
       {result ? (
         <View style={[styles.result, result.right ? styles.right : styles.wrong]} role="status">
           <Strong on={result.right ? 'dark' : 'light'}>{result.right ? 'Right' : 'Not so'}</Strong>
-          <Body on={result.right ? 'dark' : 'light'}>{result.said}</Body>
+          <Body on={result.right ? 'dark' : 'light'}>{result.answered}</Body>
         </View>
       ) : null}
       {result ? <Button label={last ? 'To the end' : 'Next'} onPress={onNext} /> : null}

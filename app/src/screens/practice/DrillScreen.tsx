@@ -119,12 +119,12 @@ export function Drills({
       </Screen>
     );
   if (!drill) return <SittingEnd answers={answers} gentle={gentle} onBack={toPractice} />;
-  const answered = ({ right, sureness, look }: DrillAnswer, said: Sureness) =>
+  const answered = ({ right, sureness, look }: DrillAnswer, sure: Sureness) =>
     onAnswer({
       card: drill.card,
       at: act(now()),
       right,
-      sureness: sureness ?? said,
+      sureness: sureness ?? sure,
       ...(look ? { look } : {}),
     });
   return (

@@ -6,7 +6,7 @@ import { ChooseTaxon } from '../../components/names/ChooseTaxon';
 import { guide } from '../../deciding/guide';
 import { chooseFile } from '../../lib/files';
 import { useAct } from '../../notebook/store';
-import { tellOf } from '../../notebook/tell';
+import { changeFields } from '../../notebook/tell';
 import { CommonName, commonName } from '../../text/names';
 import { type Lesson, pictureOf } from './lessons';
 import { styles } from './lessonStyles';
@@ -16,8 +16,8 @@ import { styles } from './lessonStyles';
 /** For whoever keeps it: pairs, words and pictures. */
 export function Making({ lesson }: { readonly lesson: Lesson }) {
   const act = useAct();
-  const tell = (make: Parameters<typeof tellOf<'lesson'>>[2]) => {
-    void act(tellOf(lesson.id, 'lesson', make));
+  const save = (make: Parameters<typeof changeFields<'lesson'>>[2]) => {
+    void act(changeFields(lesson.id, 'lesson', make));
   };
   const { title = '', note = '', pairs = [], photos = [] } = lesson.fields;
   const [words, setWords] = useState({ title, note });
@@ -26,7 +26,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
   const [wrong, setWrong] = useState<string>();
   const add = (other: CompiledTaxon) => {
     if (target)
-      tell(({ pairs: now = [] }) => ({
+      save(({ pairs: now = [] }) => ({
         pairs: [
           ...now.filter((one) => !(one.target === target.id && one.other === other.id)),
           { target: target.id, other: other.id },
@@ -41,7 +41,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
     if (!file) return;
     try {
       const image = await pictureOf(file);
-      tell(({ photos: now = [] }) => ({ photos: [...now, { taxon: taxon as never, image }].slice(-5) }));
+      save(({ photos: now = [] }) => ({ photos: [...now, { taxon: taxon as never, image }].slice(-5) }));
     } catch {
       setWrong(
         'This is no picture that can be read here, or it cannot be made small enough. Photos are JPEG, PNG or WebP.',
@@ -63,7 +63,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
         {...(words.title.trim() === '' ? { wrong: 'a lesson has a name' } : {})}
         onBlur={() => {
           if (words.title.trim() !== '' && words.title.trim() !== title)
-            tell(() => ({ title: words.title.trim() }));
+            save(() => ({ title: words.title.trim() }));
         }}
       />
       <Field
@@ -74,7 +74,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
         maxLength={2000}
         onBlur={() => {
           if (words.note.trim() !== note)
-            tell(() => ({ note: words.note.trim() === '' ? null : words.note.trim() }));
+            save(() => ({ note: words.note.trim() === '' ? null : words.note.trim() }));
         }}
       />
       {pairs.map(({ target: one, other, note: said = '' }, index) => (
@@ -83,7 +83,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
             name={`${guide.taxon(one) ? CommonName(one) : one} and ${guide.taxon(other) ? commonName(other) : other}`}
             note={said}
             onNote={(text) =>
-              tell(({ pairs: now = [] }) => ({
+              save(({ pairs: now = [] }) => ({
                 pairs: now.map((pair, at) =>
                   at === index
                     ? { target: pair.target, other: pair.other, ...(text === '' ? {} : { note: text }) }
@@ -96,7 +96,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
             label="Take this pair out"
             tone="plain"
             style={styles.start}
-            onPress={() => tell(({ pairs: now = [] }) => ({ pairs: now.filter((_, at) => at !== index) }))}
+            onPress={() => save(({ pairs: now = [] }) => ({ pairs: now.filter((_, at) => at !== index) }))}
           />
         </View>
       ))}
@@ -157,7 +157,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
           label="Take the last picture out"
           tone="plain"
           style={styles.start}
-          onPress={() => tell(({ photos: now = [] }) => ({ photos: now.slice(0, -1) }))}
+          onPress={() => save(({ photos: now = [] }) => ({ photos: now.slice(0, -1) }))}
         />
       ) : null}
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}

@@ -44,7 +44,7 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
       <View style={styles.block}>
         <Question>{character.question}</Question>
         <View style={styles.answer} role="status">
-          <Strong>{toldWords(character, shown)}</Strong>
+          <Strong>{valueWords(character, shown)}</Strong>
         </View>
         <Button
           label="Put it down"
@@ -70,7 +70,7 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
   );
 }
 
-function toldWords(character: Character, value: LookedAt['value']): string {
+function valueWords(character: Character, value: LookedAt['value']): string {
   const words = readingWords({ character: character.id, value });
   const how = isSmelled(character)
     ? 'You smell'

@@ -15,7 +15,7 @@ import {
   Small,
 } from '../../components';
 import { usePlates, type Plates } from '../../components/plates/usePlates';
-import { usePractice, type Practice, tellLearner, cardsNow, aboutSoon } from '../../notebook/practice';
+import { usePractice, type Practice, saveLearner, cardsNow, aboutSoon } from '../../notebook/practice';
 import { useAct, useApp } from '../../notebook/store';
 import { upper, numberWord } from '../../text/names';
 import { LessonRows } from './LessonRows';
@@ -63,7 +63,7 @@ function Home({ practice, plates }: { readonly practice: Practice; readonly plat
               label={`${one} min`}
               chosen={learner.minutes === one}
               onPress={() => {
-                void act(tellLearner(() => ({ minutes: one })));
+                void act(saveLearner(() => ({ minutes: one })));
               }}
             />
           ))}
@@ -89,7 +89,7 @@ function Home({ practice, plates }: { readonly practice: Practice; readonly plat
           label="A gentler set, for a child"
           chosen={learner.gentle}
           onPress={() => {
-            void act(tellLearner(({ gentle }) => ({ gentle: !gentle })));
+            void act(saveLearner(({ gentle }) => ({ gentle: !gentle })));
           }}
         />
       </ChipRow>
@@ -135,7 +135,7 @@ function Home({ practice, plates }: { readonly practice: Practice; readonly plat
                       chosen={learner.countsFor.includes(id)}
                       onPress={() => {
                         void act(
-                          tellLearner(({ countsFor }) => ({
+                          saveLearner(({ countsFor }) => ({
                             countsFor: countsFor.includes(id)
                               ? countsFor.filter((one) => one !== id)
                               : [...countsFor, id],

@@ -6,7 +6,7 @@ import { isoOf } from '@pause/core/lib/day';
 import { pairCard } from '@pause/core/practice';
 import { Button, Small, space } from '../../components';
 import { guide } from '../../deciding/guide';
-import { tellContext } from '../../notebook/actions';
+import { saveContext } from '../../notebook/actions';
 import { pairStanding, usePractice } from '../../notebook/practice';
 import { useAct, useApp } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
@@ -41,7 +41,7 @@ export function Practised({ target, other }: { readonly target: string; readonly
  * Where the group asks for earned pairs, tells with the find how whoever found it stands with them. Shows
  * nothing.
  */
-export function TellPractised({ record }: { readonly record: FindRecord }) {
+export function SendPractised({ record }: { readonly record: FindRecord }) {
   const act = useAct();
   const me = useApp((state) => state.me.person?.id);
   const { ready, history, now } = usePractice();
@@ -58,7 +58,7 @@ export function TellPractised({ record }: { readonly record: FindRecord }) {
     const was = record.context.practised ?? [];
     if (sameValue(practised, was) || sameValue(practised, lastSent.current ?? null)) return;
     lastSent.current = practised;
-    void act(tellContext(record.id, { ...record.context, practised }));
+    void act(saveContext(record.id, { ...record.context, practised }));
     // Once a day is enough for what fades over weeks.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [act, ready, history, target, me, record.context.practised, record.decisions.length, day]);

@@ -30,7 +30,7 @@ export interface KindProps<K extends Drill['kind']> {
   /** What was answered, once it was. */
   readonly answered: boolean;
   readonly sureness: Sureness;
-  readonly onAnswer: (answer: DrillAnswer, said: string) => void;
+  readonly onAnswer: (answer: DrillAnswer, answerWords: string) => void;
 }
 
 /** A drawing, and words to choose from. */

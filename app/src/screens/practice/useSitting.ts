@@ -3,7 +3,7 @@ import { isoOf } from '@pause/core/lib/day';
 import type { PracticeFields } from '@pause/core/practice';
 import { begin } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
-import { inTurn, tellOf } from '../../notebook/tell';
+import { inTurn, changeFields } from '../../notebook/tell';
 import { useDay } from '../../notebook/usePlaces';
 
 type Kept = Pick<PracticeFields, 'answers' | 'finds'>;
@@ -37,7 +37,7 @@ export function useSitting(what: PracticeFields['what'], lesson?: string): Sitti
     // One after the other, so that the page is begun once.
     void inTurn(turn, async () => {
       const fields = filled(all.current);
-      if (page.current !== undefined) await act(tellOf(page.current, 'practice', () => fields));
+      if (page.current !== undefined) await act(changeFields(page.current, 'practice', () => fields));
       else
         page.current = await act(
           begin('practice', { on, what, ...(lesson === undefined ? {} : { lesson }), ...fields }, undefined),

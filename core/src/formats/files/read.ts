@@ -95,9 +95,9 @@ const WGS84 = /CRS84|EPSG::?4326/;
 export function fromGeoJson(
   text: string,
 ): readonly Feature[] | { readonly problems: readonly FileProblem[] } {
-  let said: unknown;
+  let parsed: unknown;
   try {
-    said = JSON.parse(text);
+    parsed = JSON.parse(text);
   } catch (error) {
     return {
       problems: [
@@ -108,9 +108,9 @@ export function fromGeoJson(
       ],
     };
   }
-  if (typeof said !== 'object' || said === null || !('type' in said))
+  if (typeof parsed !== 'object' || parsed === null || !('type' in parsed))
     return { problems: [{ field: 'type', reason: 'this is JSON, but not GeoJSON' }] };
-  const { type, features, crs } = said as { type: unknown; features?: unknown; crs?: unknown };
+  const { type, features, crs } = parsed as { type: unknown; features?: unknown; crs?: unknown };
   if (crs !== undefined && crs !== null && !WGS84.test(JSON.stringify(crs)))
     return {
       problems: [
@@ -121,7 +121,7 @@ export function fromGeoJson(
     return Array.isArray(features)
       ? (features as Feature[])
       : { problems: [{ field: 'features', reason: 'a list of features' }] };
-  return type === 'Feature' ? [said as Feature] : [{ geometry: said }];
+  return type === 'Feature' ? [parsed as Feature] : [{ geometry: parsed }];
 }
 
 function taken(features: readonly Feature[], near: readonly [number, number] | undefined): ReadPlaces {

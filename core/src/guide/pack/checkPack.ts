@@ -6,7 +6,7 @@ import { Pack } from './schema';
 export function* checkPack(guide: Guide, pack: Pack): Generator<GuideProblem> {
   if (pack.over !== guide.id)
     yield { path: 'over', reason: `it is made for the guide "${pack.over}", this is "${guide.id}"` };
-  if ((guide.packs ?? []).some((laid) => laid.id === pack.id))
+  if ((guide.packs ?? []).some((applied) => applied.id === pack.id))
     yield { path: 'id', reason: `a pack "${pack.id}" is laid over this guide already` };
   const taxa = new Map(guide.taxa.map((t) => [t.id as string, t]));
   const added = new Set((pack.taxa ?? []).map((t) => t.id as string));

@@ -16,7 +16,7 @@ import type { Correction } from './schema';
 
 /** Corrects statements of a taxon: wider always, narrower only where a keeper reviewed it. */
 
-type Said = { readonly readBy: readonly string[] | undefined } & (
+type Stated = { readonly readBy: readonly string[] | undefined } & (
   | { readonly usual: readonly StateId[]; readonly occasional: readonly StateId[] }
   | {
       readonly usual: readonly [number, number];
@@ -25,7 +25,7 @@ type Said = { readonly readBy: readonly string[] | undefined } & (
     }
 );
 
-function said(statement: Statement): Said {
+function statedBy(statement: Statement): Stated {
   const { readBy } = statement;
   return 'range' in statement
     ? { usual: statement.range.usual, outer: statement.range.outer, unit: statement.range.unit, readBy }
@@ -42,11 +42,11 @@ export function correct(
   const character = characters.get(statement.character);
   if (!character) return taxon.statements;
   const free = reviewedBy !== undefined || !harms(taxon.harm);
-  const now = said(statement);
-  const before = new Map<StageId, Said>();
+  const now = statedBy(statement);
+  const before = new Map<StageId, Stated>();
   for (const other of taxon.statements) {
     if (other.character === statement.character)
-      for (const stage of other.stages ?? taxon.stages) before.set(stage, said(other));
+      for (const stage of other.stages ?? taxon.stages) before.set(stage, statedBy(other));
   }
   const after = new Map(before);
   const widened: StageId[] = [];
@@ -75,7 +75,7 @@ export function correct(
  * Everything that one or the other holds possible; what is usual to either stays usual. Whoever supported the
  * narrower one supports this.
  */
-function widen(old: Said, now: Said): Said {
+function widen(old: Stated, now: Stated): Stated {
   if ('occasional' in old && 'occasional' in now) {
     const usual = [...new Set([...old.usual, ...now.usual])];
     const occasional = [...new Set([...old.occasional, ...now.occasional])].filter(
@@ -100,8 +100,8 @@ function widen(old: Said, now: Said): Said {
   throw new GuideError([{ path: 'statements', reason: 'states and a range cannot be joined' }]);
 }
 
-function same(a: Said, b: Said): boolean {
-  const sorted = (s: Said) =>
+function same(a: Stated, b: Stated): boolean {
+  const sorted = (s: Stated) =>
     'occasional' in s
       ? { usual: [...s.usual].sort(), occasional: [...s.occasional].sort() }
       : { usual: s.usual, outer: s.outer, ...(s.unit ? { unit: s.unit } : {}) };
@@ -111,9 +111,9 @@ function same(a: Said, b: Said): boolean {
 function asStatements(
   taxon: Taxon,
   character: CharacterId,
-  byStage: ReadonlyMap<StageId, Said>,
+  byStage: ReadonlyMap<StageId, Stated>,
 ): Statement[] {
-  const groups: { readonly what: Said; readonly stages: StageId[] }[] = [];
+  const groups: { readonly what: Stated; readonly stages: StageId[] }[] = [];
   for (const stage of taxon.stages) {
     const what = byStage.get(stage);
     if (!what) continue;

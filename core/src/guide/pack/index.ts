@@ -1,2 +1,2 @@
 export { Pack } from './schema';
-export { layPack, parsePack, type Held, type Laid } from './lay';
+export { applyPack as layPack, parsePack, type Held, type AppliedPack as Laid } from './lay';

@@ -27,7 +27,7 @@ export interface Held {
   readonly why: 'only-widened' | 'still-unknown';
 }
 
-export interface Laid {
+export interface AppliedPack {
   /** The guide as it is with the pack; a guide like any other, its version the hash of what it says. */
   readonly guide: Guide;
   readonly held: readonly Held[];
@@ -54,7 +54,7 @@ export function parsePack(raw: unknown): Pack {
  *
  * @throws GuideError naming what does not fit the guide; the guide itself is never changed
  */
-export function layPack(guide: Guide, pack: Pack): Laid {
+export function applyPack(guide: Guide, pack: Pack): AppliedPack {
   const problems = [...checkPack(guide, pack)];
   if (problems.length > 0) throw new GuideError(problems);
   const held: Held[] = [];

@@ -91,10 +91,10 @@ export function readQuantity(
   text: string,
   wanted?: Quantity['of'],
 ): { readonly quantity: Quantity } | { readonly problem: string } {
-  const said =
+  const given =
     /^\s*(?:(\d+(?:[.,]\d+)?)?\s*([½¼¾⅓⅔])?|(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+))\s*([a-z ]+?)\s*$/i.exec(text);
-  if (!said) return { problem: 'a number and a unit, like 250 g or 1 1/2 cups' };
-  const [, whole, half, before, over, under, name = ''] = said;
+  if (!given) return { problem: 'a number and a unit, like 250 g or 1 1/2 cups' };
+  const [, whole, half, before, over, under, name = ''] = given;
   const amount =
     under === undefined
       ? Number((whole ?? '0').replace(',', '.')) + (half === undefined ? 0 : (FRACTIONS[half] ?? 0))

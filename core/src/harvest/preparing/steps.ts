@@ -54,10 +54,10 @@ const isOfCooking = (text: string): boolean => /^(Cook|Boil) /.test(text);
 export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQuestion): Step[] {
   const { part, kingdom } = made;
   const eaten = isEaten(part);
-  const said = part.before.some(isOfCooking);
+  const cooked = part.before.some(isOfCooking);
   const heat: Short[] = mustBeCooked(made)
     ? [
-        ...(said && part.cook?.minutes === undefined
+        ...(cooked && part.cook?.minutes === undefined
           ? []
           : [must('cook-through', part.cook?.minutes === undefined ? {} : { minutes: part.cook.minutes })]),
         ...(part.cook?.pourAway === true ? [must('pour-away')] : []),
@@ -68,7 +68,7 @@ export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQues
     fresh: ['keep-cool'],
     cook: [
       kingdom === 'Plantae' ? 'wash' : 'chop',
-      ...(heat.length > 0 || said ? heat : (['cook-through'] as const)),
+      ...(heat.length > 0 || cooked ? heat : (['cook-through'] as const)),
     ],
     dry: [
       hard || kingdom === 'Fungi' ? 'cut-thin' : 'shake-out',

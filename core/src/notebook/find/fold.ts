@@ -65,10 +65,10 @@ const idOf = (item: { readonly id: string }) => item.id;
  */
 export function contextOf(contexts: readonly ContextEntry[]): Context {
   const context = new Map<string, unknown>();
-  for (const { context: said, changed } of contexts) {
+  for (const { context: stated, changed } of contexts) {
     if (!changed) context.clear();
     for (const name of changed ?? []) context.delete(name);
-    for (const [name, value] of Object.entries(said))
+    for (const [name, value] of Object.entries(stated))
       if (!changed || (changed as readonly string[]).includes(name)) context.set(name, value);
   }
   return Object.fromEntries(context);

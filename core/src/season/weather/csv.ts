@@ -62,8 +62,8 @@ interface Row {
  */
 export function parseWeather(text: string, elevation?: number): ParsedWeather {
   const clean = text.replace(/^\uFEFF/, '');
-  const said = /^#\s*elevation_m\s*:\s*(-?\d+(?:\.\d+)?)\s*$/m.exec(clean)?.[1];
-  const height = said === undefined ? elevation : Number(said);
+  const stated = /^#\s*elevation_m\s*:\s*(-?\d+(?:\.\d+)?)\s*$/m.exec(clean)?.[1];
+  const height = stated === undefined ? elevation : Number(stated);
   if (height === undefined)
     return {
       problems: [
@@ -102,7 +102,7 @@ export function parseWeather(text: string, elevation?: number): ParsedWeather {
     return [];
   });
   if (problems.length > 0) return { problems: problems.slice(0, MOST_TOLD) };
-  return laid(rows, height);
+  return arranged(rows, height);
 }
 
 /** @returns the row; nothing for a day without values; or what is wrong with it */
@@ -133,7 +133,7 @@ function readRow(
 }
 
 /** The rows day by day, short gaps filled on a straight line. */
-function laid(rows: readonly Row[], elevation: number): ParsedWeather {
+function arranged(rows: readonly Row[], elevation: number): ParsedWeather {
   const sorted = [...rows].sort((a, b) => a.day - b.day);
   const [begin, end] = [sorted[0], sorted.at(-1)];
   if (!begin || !end) return { problems: [{ field: 'date', reason: 'there is no day with values' }] };

@@ -13,7 +13,7 @@ interface Parted {
    * Characters that the target states and the taxon leaves unsaid at some stage. Where none is left: declare
    * a near-double.
    */
-  readonly unsaid: readonly CharacterId[];
+  readonly unstated: readonly CharacterId[];
 }
 
 /**

@@ -40,7 +40,7 @@ function lintPair(guide: CompiledGuide, target: CompiledTaxon, other: CompiledTa
       stage,
       most: bars,
       need,
-      unsaid: unsaid(guide, target, other, [stage]),
+      unstated: unstated(guide, target, other, [stage]),
     }));
 }
 
@@ -89,7 +89,7 @@ function numbersPart(
   return mine.usual[0] - error > theirs.possible[1] || mine.usual[1] + error < theirs.possible[0];
 }
 
-function unsaid(
+function unstated(
   guide: CompiledGuide,
   target: CompiledTaxon,
   other: CompiledTaxon,

@@ -68,11 +68,11 @@ function tooFew(compiled: CompiledTaxon): LintFinding[] {
 function againstPlan(guide: CompiledGuide, compiled: CompiledTaxon): LintFinding[] {
   const { taxon, id } = compiled;
   const body = guide.guide.bodyPlans.find((b) => b.id === taxon.bodyPlan);
-  const unsaid = matters(compiled)
+  const unstated = matters(compiled)
     ? (body?.core ?? []).filter((character) => !compiled.overall.has(guide.character(character)?.index ?? -1))
     : [];
   return [
-    ...unsaid.map((character) => ({ level: 'weak', code: 'core-unsaid', taxon: id, character }) as const),
+    ...unstated.map((character) => ({ level: 'weak', code: 'core-unsaid', taxon: id, character }) as const),
     ...(body?.marks ?? []).flatMap(({ character, states }): LintFinding[] => {
       const other = usualStates(taxon.statements, character).filter((state) => !states.includes(state));
       return other.length > 0

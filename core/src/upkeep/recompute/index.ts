@@ -44,7 +44,7 @@ export function recompute(
   stored: Stored,
   guide: CompiledGuide,
 ): { verdict: Verdict; difference: Recomputed } {
-  return askedAgain(stored, guide, []);
+  return decideAgain(stored, guide, []);
 }
 
 /**
@@ -62,11 +62,11 @@ export function recomputer(
   return (stored) => {
     const { find, verdict } = stored;
     const statements = statementsMet(change, find);
-    if (verdict.guide.version !== before.version) return askedAgain(stored, after, statements);
+    if (verdict.guide.version !== before.version) return decideAgain(stored, after, statements);
     const moved = touched(change, find);
     if (moved === 'all' || moved.size > 0) {
       // What the old version could read, a version with the same questions and taxa can read.
-      if (!asksTheSame) return askedAgain(stored, after, statements);
+      if (!asksTheSame) return decideAgain(stored, after, statements);
       const rows = moved === 'all' ? undefined : withRowsAgain(after, find, verdict, moved);
       return compared(verdict, rows ?? decide(after, find), [], statements);
     }
@@ -87,7 +87,7 @@ export function recomputer(
   };
 }
 
-function askedAgain(
+function decideAgain(
   stored: Stored,
   guide: CompiledGuide,
   statements: Recomputed['statements'],
@@ -163,11 +163,11 @@ function readable(stored: Case, guide: CompiledGuide): { find: Case; unread: Cas
     if (skip) badSkips.add(Number(skip[1]));
     return reading !== null || skip !== null;
   });
-  const gone = new Set(find.readings.filter((_, i) => bad.has(i)).map((r) => r.id));
+  const dropped = new Set(find.readings.filter((_, i) => bad.has(i)).map((r) => r.id));
   const rest: Case = {
     ...find,
-    readings: find.readings.filter((r) => !gone.has(r.id)),
-    withdrawals: (find.withdrawals ?? []).filter((w) => !gone.has(w.reading)),
+    readings: find.readings.filter((r) => !dropped.has(r.id)),
+    withdrawals: (find.withdrawals ?? []).filter((w) => !dropped.has(w.reading)),
     skips: (find.skips ?? []).filter((_, i) => !badSkips.has(i)),
   };
   const left = caseProblems(rest, guide);

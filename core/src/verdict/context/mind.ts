@@ -108,7 +108,7 @@ export function isLookedAt(minded: string): boolean {
 }
 
 /** What is minded, as a person would say it: "celery", "blood thinners", or their own words. */
-const saidOf = (minded: string) => {
+const wordsOf = (minded: string) => {
   const [kind, of] = split(minded);
   return kind === 'other' ? of : of.split('-').join(' ');
 };
@@ -138,7 +138,7 @@ export function cautionsFor(
               {
                 for: one,
                 level: 'ask',
-                text: `The guide has not looked at “${saidOf(one)}”. Ask a doctor or pharmacist.`,
+                text: `The guide has not looked at “${wordsOf(one)}”. Ask a doctor or pharmacist.`,
               },
             ];
           const [kind, of] = split(one);

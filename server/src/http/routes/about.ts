@@ -4,7 +4,7 @@ import { keptLetters } from '../../mail/mailbox';
 import { ping } from '../../notebook';
 import { Problem } from '../../problem';
 import { openApi, publishedSchema } from '../openapi';
-import { parameter, goneOf } from './parameters';
+import { parameter, abortSignalOf } from './parameters';
 import type { Add, Services } from './types';
 
 /** What a server says of itself, and what it answers to anybody. */
@@ -77,7 +77,7 @@ export function aboutRoutes(services: Services, add: Add): void {
       `/${asked}`,
       'anyone',
       async (request, response) =>
-        void response.json(await questions.ask(asked, request.body, goneOf(response))),
+        void response.json(await questions.ask(asked, request.body, abortSignalOf(response))),
       'heavy',
     );
   }

@@ -5,7 +5,7 @@ import { listFinds, push } from '../../notebook';
 import { invalid } from '../../problem';
 import { recallsFor } from '../../recall';
 import { body } from '../body';
-import { parameter, goneOf } from './parameters';
+import { parameter, abortSignalOf } from './parameters';
 import { pushOptions } from './pushing';
 import type { Add, Services } from './types';
 
@@ -35,7 +35,7 @@ export function findRoutes(services: Services, add: Add): void {
   );
   add('get', '/finds/:find', 'reader', async (request, response, actor) => {
     const find = parameter(request, 'find');
-    const json = await reading.find(db, find, actor.person, goneOf(response));
+    const json = await reading.find(db, find, actor.person, abortSignalOf(response));
     if (json === undefined) throw noSuchFind(find);
     response.type('json').send(json);
   });

@@ -12,10 +12,10 @@ export const parameter = (request: Request, name: string): string => {
 };
 
 /** Aborted when whoever asked is gone before there was an answer. */
-export function goneOf(response: Response): AbortSignal {
-  const gone = new AbortController();
+export function abortSignalOf(response: Response): AbortSignal {
+  const controller = new AbortController();
   response.on('close', () => {
-    if (!response.writableFinished) gone.abort();
+    if (!response.writableFinished) controller.abort();
   });
-  return gone.signal;
+  return controller.signal;
 }

@@ -1,7 +1,7 @@
 import type { Response } from 'express';
 import { EXPERT } from '../../demo/expert';
 import type { PushOptions } from '../../notebook';
-import { goneOf } from './parameters';
+import { abortSignalOf } from './parameters';
 import type { Services } from './types';
 
 /** What every push is given. */
@@ -14,6 +14,6 @@ export function pushOptions({ guide, clock, jobs, judging }: Services, response:
     },
     recheck: jobs.recheck,
     judge: judging.judge,
-    signal: goneOf(response),
+    signal: abortSignalOf(response),
   };
 }

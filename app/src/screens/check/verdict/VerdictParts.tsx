@@ -91,7 +91,7 @@ export function WouldChange({ verdict, plan }: { readonly verdict: Verdict; read
     );
   }
   if (!plan.feasible) {
-    const said = plan.obstacles.map((o) =>
+    const obstacles = plan.obstacles.map((o) =>
       o.code === 'cannot-bar'
         ? `${CommonName(o.taxon)} cannot be ruled out at this stage: at most ${o.most} of ${o.need} grounds.`
         : o.code === 'mark-unseen'
@@ -103,7 +103,7 @@ export function WouldChange({ verdict, plan }: { readonly verdict: Verdict; read
     return (
       <View style={styles.group}>
         <Heading>What would change it</Heading>
-        {said.slice(0, 5).map((line) => (
+        {obstacles.slice(0, 5).map((line) => (
           <Body key={line}>{line}</Body>
         ))}
         <Body soft>Another stage, or other gear. Walking away costs nothing.</Body>
