@@ -11,6 +11,8 @@ import { beginApart, inPieces, compileAhead, askAtOnce, fetchAhead } from './web
 const SOURCES = [
   'app',
   'scripts/lib/webapp.ts',
+  'scripts/lib/webappFiles.ts',
+  'scripts/lib/webappScripts.ts',
   'core/src',
   'guide/src',
   'guide/data',
