@@ -15,16 +15,16 @@ try {
   const own = process.env.DATABASE_URL
     ? undefined
     : await openCluster(join(HOME, 'postgres'), { leaveRunning: true });
-  const {
-    url,
-    summary: told,
-    wrong,
-  } = await restore(resolve(given), process.env.DATABASE_URL ?? own?.url ?? '', name);
+  const { url, summary, wrong } = await restore(
+    resolve(given),
+    process.env.DATABASE_URL ?? own?.url ?? '',
+    name,
+  );
   await own?.stop();
   if (wrong.length > 0)
     throw new Hitch(`It is not what the copy was made of, and was not kept:\n  ${wrong.join('\n  ')}`);
   say(
-    `${told.finds} finds, ${told.entries} entries, ${told.readings} readings, ${told.verdicts} verdicts are in the database ${name}.`,
+    `${summary.finds} finds, ${summary.entries} entries, ${summary.readings} readings, ${summary.verdicts} verdicts are in the database ${name}.`,
   );
   say(
     `Every one of them is there and every find decides as before.${process.env.DATABASE_URL ? `\nDATABASE_URL=${url.replace(/:[^:@/]+@/, ':…@')}` : ''}`,

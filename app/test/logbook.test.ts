@@ -5,10 +5,10 @@ import { exportOf, tableOf, toDarwinCore, toTable, occurrencesOf } from '@pause/
 import { followChecks } from '../../core/test/finds';
 import { guide, takeGuide } from '../src/deciding/guide';
 import { add } from '../src/notebook/add';
+import { changeFields, toggled } from '../src/notebook/changeFields';
 import { loadMe } from '../src/notebook/open';
 import { beginPage, loadPages } from '../src/notebook/pages';
 import { causesHere } from '../src/notebook/recalls';
-import { changeFields, toggled } from '../src/notebook/tell';
 import { entriesIn } from '../src/screens/pantry/entriesIn';
 import { rig } from './rig';
 

@@ -12,7 +12,7 @@ import {
   takenToday,
   weighingsOf,
 } from '../src/notebook/harvests';
-import { countsOf } from '../src/screens/harvest/PatchTold';
+import { countsOf } from '../src/screens/harvest/PatchQuestion';
 import { sortingOf } from '../src/screens/harvest/SortScreen';
 import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/text/harvest';
 

@@ -92,7 +92,7 @@ export {
   unnamedOf,
 } from './notebook/find';
 export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './notebook/find';
-export { latest as heard, nextStamp, Stamp, isTime as tellsTime } from './notebook/stamp';
+export { latest, nextStamp, Stamp, isTime } from './notebook/stamp';
 export type { Entry, FindEntry, PageEntry } from './notebook/entry';
 export { fieldHistory, standing } from './notebook/page/standing';
 export type { FieldsOf, PageKind, PageRecord, Sighting } from './notebook/page';

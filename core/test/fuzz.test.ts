@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
 import { canonicalJson, CaseError, compileGuide, decide, GuideError, parseCase, parseGuide } from '../src';
-import { ask, layPack, lint, parsePack } from '../src/questions';
+import { ask, applyPack, lint, parsePack } from '../src/questions';
 import { followChecks, guide, targets } from './finds';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
@@ -162,11 +162,11 @@ test('2,000 broken packs end in clear errors only', () => {
       { taxon: 'gentiana-lutea', statement: { character: 'leaf.arrangement', usual: ['opposite'] } },
     ],
   } as unknown as Json;
-  expect(layPack(under, parsePack(pack)).held).toHaveLength(1);
+  expect(applyPack(under, parsePack(pack)).held).toHaveLength(1);
   fc.assert(
     fc.property(spoiled(pack), (raw) => {
       try {
-        compileGuide(layPack(under, parsePack(raw)).guide);
+        compileGuide(applyPack(under, parsePack(raw)).guide);
       } catch (error) {
         refusal(error);
         refused += 1;

@@ -9,7 +9,7 @@ import {
   type StageId,
   type TaxonId,
 } from '../src';
-import { layPack, parsePack } from '../src/questions';
+import { applyPack, parsePack } from '../src/questions';
 import { collectable, dangers, followChecks, guide, taxon } from './finds';
 
 const pack = (more: Record<string, unknown> = {}) => ({
@@ -21,7 +21,7 @@ const pack = (more: Record<string, unknown> = {}) => ({
   over: guide.guide.id,
   ...more,
 });
-const lay = (more: Record<string, unknown>) => layPack(guide.guide, parsePack(pack(more)));
+const lay = (more: Record<string, unknown>) => applyPack(guide.guide, parsePack(pack(more)));
 const statementsOf = (g: Guide, id: string, character: string) =>
   g.taxa.find((t) => t.id === id)?.statements.filter((s) => s.character === character);
 const problems = (work: () => unknown) => {
@@ -172,7 +172,7 @@ describe('a pack laid over a guide', () => {
 
   test('packs stack, each named, and none is laid twice', () => {
     const first = lay({ names: { 'boletus-edulis': { it: ['porcino'] } } }).guide;
-    const second = layPack(
+    const second = applyPack(
       first,
       parsePack({
         ...pack(),
@@ -184,7 +184,7 @@ describe('a pack laid over a guide', () => {
     expect(second.taxa.find((t) => t.id === 'boletus-edulis')?.vernacularNames.it).toEqual(
       expect.arrayContaining(['porcino', 'porcino di montagna']),
     );
-    expect(problems(() => layPack(second, parsePack(pack())))).toEqual(['id']);
+    expect(problems(() => applyPack(second, parsePack(pack())))).toEqual(['id']);
   });
 
   test.each([

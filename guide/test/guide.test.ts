@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { Character, compileGuide, isCollectable, Statement } from '@pause/core';
 import { dayOf, isoOf } from '@pause/core/lib/day';
 import { readLesson } from '@pause/core/practice/lesson';
-import { layPack, lint, parsePack } from '@pause/core/questions';
+import { applyPack, lint, parsePack } from '@pause/core/questions';
 import { Forecaster } from '@pause/core/season';
 import { simulateWeather } from '@pause/core/season/weather';
 import { shippedGuide } from '../src';
@@ -169,7 +169,7 @@ test('the examples of the format are of the format', () => {
   expect(Character.parse(JSON.parse(character!)).id).toBe('stem.marks');
   for (const line of statements!.trim().split('\n'))
     expect(Statement.safeParse(JSON.parse(line)).success).toBe(true);
-  const { held } = layPack(shippedGuide(), parsePack(JSON.parse(pack!)));
+  const { held } = applyPack(shippedGuide(), parsePack(JSON.parse(pack!)));
   expect(held).toEqual([
     {
       taxon: 'conium-maculatum',

@@ -6,7 +6,7 @@ import pg from 'pg';
 import { parseEntry, type Entry } from '@pause/core/notebook';
 import { guide } from '../../core/test/finds';
 import { actorOf } from '../src/access';
-import { tellPerson } from '../src/notebook';
+import { notifyPerson } from '../src/notebook';
 import { scopeOf } from '../src/notebook/locks';
 import { writeTogether } from '../src/notebook/write';
 import { startServer, type RunningServer } from '../src/start';
@@ -438,7 +438,7 @@ describe('an account', () => {
     const aged = (days: number) =>
       sql`update session set "createdAt" = now() - make_interval(days => ${days}), "updatedAt" = now() - make_interval(days => 2), "expiresAt" = now() + make_interval(days => 88) where "userId" = ${guest.id}`
         .execute(database.db)
-        .then(() => tellPerson(database.db, guest.id));
+        .then(() => notifyPerson(database.db, guest.id));
     await aged(100);
     const renewed = await fetch(`${server.url}/api/v1/me`, { headers: { cookie: guest.cookie } });
     expect([

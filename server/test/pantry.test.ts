@@ -11,7 +11,7 @@ import { followChecks, guide } from '../../core/test/finds';
 import { actorOf, ownStream } from '../src/access';
 import type { Db } from '../src/db';
 import { keepGuide, push } from '../src/notebook';
-import { markMoved, recallsFor, recheckAll, recheckMoved, recheckTold } from '../src/recall';
+import { markMoved, recallsFor, recheckAll, recheckMoved, recheckAfterEntries } from '../src/recall';
 import { startServer, type RunningServer } from '../src/start';
 import { freshDatabase } from './database';
 import { asking, someone, type Someone } from './people';
@@ -447,7 +447,7 @@ test('told again at a server with an older guide, a find is asked of the newer o
     (await server.db.selectFrom('recalls').select('cause').where('of', '=', find).executeTakeFirst())?.cause;
   expect(await cause()).toMatchObject({ because: 'guide' });
   // Nothing of it speaks to the older guide: there it would stand.
-  await recheckTold(server.db, guide, [find]);
+  await recheckAfterEntries(server.db, guide, [find]);
   expect(await cause()).toMatchObject({ because: 'guide' });
   expect(
     await tell(keeper, {
@@ -456,7 +456,7 @@ test('told again at a server with an older guide, a find is asked of the newer o
       body: { id: randomUUID(), at: at(30), reading: readings[0] },
     }),
   ).toEqual(['added']);
-  await recheckTold(server.db, guide, [find]);
+  await recheckAfterEntries(server.db, guide, [find]);
   expect(await cause()).toMatchObject({ because: 'record' });
   // Put back to the older one on purpose, that one is asked; once nothing that was told before is still being
   // asked of the other.

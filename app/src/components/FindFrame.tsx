@@ -9,7 +9,7 @@ import { latePart } from './latePart';
 import { Loading, Notice, Screen } from '.';
 
 const SendPractised = latePart(
-  () => import('../screens/later').then((m) => m.TellPractised),
+  () => import('../screens/later').then((m) => m.SendPractised),
   () => null,
 );
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Entry, type Stamp, heard, summaryOf, applyEntries } from '@pause/core';
+import { type Entry, type Stamp, latest, summaryOf, applyEntries } from '@pause/core';
 import { FindRecord, groupEntries, PageRecord, applyAllToPage, FindSummary } from '@pause/core/notebook';
 import { type Device, NotKept, inOrder } from './device';
 import { fetchDexie, type Notebook, open, isFull, Person, ownedBy, keyOf } from './tables';
@@ -36,13 +36,13 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
   };
   const own = async (all: Notebook, key: string): Promise<unknown> => (await all.own.get(key))?.value;
   const keeper = async (all: Notebook) => Person.safeParse(await own(all, 'person')).data;
-  /** The last stamp that was told or heard of goes on record with what it came with. */
+  /** The last stamp, made here or received, goes on record with what it came with. */
   const hear = async (all: Notebook, entries: readonly Entry[]) => {
     await heardSince(all, entries, (await own(all, 'stamp')) as Stamp | undefined);
   };
   const heardSince = async (all: Notebook, entries: readonly Entry[], before: Stamp | undefined) => {
     const last = entries.reduce<Stamp | undefined>(
-      (stamp, entry) => (entry.stamp ? heard(stamp, entry.stamp) : stamp),
+      (stamp, entry) => (entry.stamp ? latest(stamp, entry.stamp) : stamp),
       before,
     );
     if (last !== before) await all.own.put({ key: 'stamp', value: last });

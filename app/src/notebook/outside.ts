@@ -10,13 +10,7 @@ export { http };
 export { notebook } from './notebook';
 export { followPictures } from './loadPictures';
 export { album } from './pictures';
-export {
-  beginPage,
-  loadPages as layPages,
-  sight,
-  changeGroup as tellGroup,
-  changePage as tellPage,
-} from './pages';
+export { beginPage, loadPages, sight, changeGroup, changePage } from './pages';
 export { flush } from './send';
 export { streamGrew, syncAll } from './sync';
 export { takeOverCounts } from './takeOver';

@@ -16,9 +16,9 @@ import {
   type TasteFields,
 } from '@pause/core/pantry';
 import { guide } from '../deciding/guide';
+import type { Changes } from './changeFields';
 import { harvestsOf, weighingsOf, type HarvestPage } from './harvests';
 import { useApp, type Thunk } from './store';
-import type { Changes } from './tell';
 import { useOpenPages } from './useOpenPages';
 import { placeOf } from './usePlaces';
 

@@ -30,11 +30,11 @@ import {
   type Sorted,
 } from '@pause/core/practice';
 import { guide } from '../deciding/guide';
+import { changeFields } from './changeFields';
 import { harvestsOf } from './harvests';
 import { begin } from './pantry';
 import { recordOf } from './recalls';
 import { useAct, useApp, type Thunk } from './store';
-import { changeFields } from './tell';
 import { useToday } from './useFinds';
 import { useOpenPages } from './useOpenPages';
 import { useDay } from './usePlaces';

@@ -1,6 +1,6 @@
 import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
-import { type Entry, tellsTime, type Stamp, summaryOf } from '@pause/core';
+import { type Entry, isTime, type Stamp, summaryOf } from '@pause/core';
 import { FindRecord, FindSummary, PageRecord } from '@pause/core/notebook';
 import type { Group } from './api';
 import type { Refusal } from './device';
@@ -53,7 +53,7 @@ async function heal(notebook: Notebook): Promise<void> {
     [notebook.records, notebook.lines, notebook.pages, notebook.own],
     async () => {
       const kept = await notebook.own.get('stamp');
-      if (kept === undefined || tellsTime(kept.value as Stamp)) return;
+      if (kept === undefined || isTime(kept.value as Stamp)) return;
       await Promise.all([
         notebook.records.clear(),
         notebook.lines.clear(),

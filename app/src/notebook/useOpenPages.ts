@@ -7,7 +7,7 @@ export function useOpenPages(): boolean {
   const ready = useApp((state) => state.me.status === 'ready');
   const opened = useApp((state) => state.pages.status === 'ready');
   useEffect(() => {
-    if (ready && !opened) void import('./outside').then(({ layPages: loadPages }) => act(loadPages()));
+    if (ready && !opened) void import('./outside').then(({ loadPages }) => act(loadPages()));
   }, [act, opened, ready]);
   return opened;
 }

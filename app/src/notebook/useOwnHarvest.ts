@@ -1,8 +1,8 @@
 import type { FieldsOf, FindRecord, TaxonId } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
+import { inTurn, settled } from './changeFields';
 import { harvestsOf, placeOfFind, useHarvests, type Harvest, type HarvestPage } from './harvests';
 import { useAct, useApp, type Thunk } from './store';
-import { inTurn, settled } from './tell';
 import { useDay } from './usePlaces';
 
 type Fields = FieldsOf<'harvest'>;
@@ -22,11 +22,11 @@ function saveOwn(
   make: (now: Harvest) => Changes,
 ): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
-    const { beginPage, tellPage } = await import('./outside');
+    const { beginPage, changePage } = await import('./outside');
     const own = ofFind(harvestsOf(Object.values(getState().pages.all)), begun.find, person);
     const changes = make(own?.fields ?? {});
     if (Object.keys(changes).length === 0) return;
-    if (own) await dispatch(tellPage(own.id, 'harvest', changes));
+    if (own) await dispatch(changePage(own.id, 'harvest', changes));
     else await dispatch(beginPage('harvest', { ...begun, ...changes }, group));
   };
 }

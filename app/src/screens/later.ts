@@ -27,5 +27,5 @@ export { LessonScreen } from './practice/LessonScreen';
 export { LessonsScreen } from './practice/LessonsScreen';
 export { misreadRates } from '../notebook/practice';
 export { PracticeScreen } from './practice/PracticeScreen';
-export { Practised, SendPractised as TellPractised } from './practice/Practised';
+export { Practised, SendPractised } from './practice/Practised';
 export { WoodScreen } from './practice/WoodScreen';

@@ -21,7 +21,7 @@ const MOST = 36 ** 4;
 
 /**
  * A moment as text; texts sort as moments do: `2026-09-14T07:40:00.000Z-0000-karrow`. Its form only: whether
- * it tells a time is for `tellsTime`.
+ * it tells a time is for `isTime`.
  */
 export const Stamp = z
   .string()

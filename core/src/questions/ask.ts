@@ -5,7 +5,7 @@ import { pieceCheck } from '../advice/pieces';
 import { fallbacks, plan, type Hands } from '../advice/plan';
 import { Case, CaseError, parseCase, parseUnnamed, Unnamed } from '../case';
 import { compileGuide, fieldPath, Guide, parseGuide, type CompiledGuide } from '../guide';
-import { layPack, Pack, parsePack } from '../guide/pack';
+import { applyPack, Pack, parsePack } from '../guide/pack';
 import { lint } from '../upkeep/lint';
 import { recompute } from '../upkeep/recompute';
 import { decide, type Verdict } from '../verdict';
@@ -104,9 +104,9 @@ export function ask(asked: Asked, raw: unknown, guide: CompiledGuide): unknown {
       return below('find', () => recompute({ find, verdict }, guide));
     }
     case 'lint':
-      return lint(compileGuide(isPack(raw) ? layPack(guide.guide, parsePack(raw)).guide : parseGuide(raw)));
+      return lint(compileGuide(isPack(raw) ? applyPack(guide.guide, parsePack(raw)).guide : parseGuide(raw)));
     case 'stack':
-      return layPack(guide.guide, parsePack(raw));
+      return applyPack(guide.guide, parsePack(raw));
   }
 }
 

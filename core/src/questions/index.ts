@@ -10,7 +10,7 @@ export {
 export { verdictProblems } from '../verdict/schema';
 export { pieceCheck, type PieceCheck } from '../advice/pieces';
 export { lint, separation, type LintFinding } from '../upkeep/lint';
-export { layPack, Pack, parsePack, type Held, type Laid } from '../guide/pack';
+export { applyPack, Pack, parsePack, type AppliedPack, type Held } from '../guide/pack';
 export {
   changeBetween,
   movedBy,

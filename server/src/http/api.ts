@@ -18,7 +18,7 @@ import {
   type Auth,
   type Session,
 } from '../accounts';
-import { tellPerson } from '../notebook';
+import { notifyPerson } from '../notebook';
 import { invalid, Problem } from '../problem';
 import { soonGuessed, accountOf, confirm } from './accountRoutes';
 import { body } from './body';
@@ -112,7 +112,7 @@ export function api(options: AppOptions): express.Router {
       if (path === CONFIRM) await confirm(auth, request, response);
       else await handler(request, response);
       if (account !== undefined && response.statusCode < 400) await tries.succeeded(account);
-      if (person !== undefined && path !== '/sign-up/email') await tellPerson(db, person);
+      if (person !== undefined && path !== '/sign-up/email') await notifyPerson(db, person);
     });
   }
   router.use(compressed());

@@ -1,4 +1,4 @@
-export { recheckAfterEntries as recheckTold } from './finds';
+export { recheckAfterEntries } from './finds';
 export { recheckHarvests } from './harvests';
 export { type Progress, recheckAll } from './all';
 export { markMoved, markNotebook, recheckMoved } from './moved';

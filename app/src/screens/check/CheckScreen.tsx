@@ -121,7 +121,7 @@ function CheckView({ record, evaluation, current }: CheckProps) {
 function Asking({
   shown,
   check,
-  saving: told,
+  saving,
   onLayout,
   children,
 }: {
@@ -131,7 +131,7 @@ function Asking({
   readonly onLayout: (event: LayoutChangeEvent) => void;
   readonly children: React.ReactNode;
 }) {
-  const judging = isJudging(useSyncExternalStore(told.subscribe, told.get, told.get), check, shown);
+  const judging = isJudging(useSyncExternalStore(saving.subscribe, saving.get, saving.get), check, shown);
   return (
     <View style={styles.next} aria-busy={judging || shown !== use(Newest)} onLayout={onLayout}>
       {children}

@@ -80,7 +80,7 @@ const NO_EFFECTS: readonly AnswerEffect[] = [];
 
 /** What each answer would do, worked out for the check on show. */
 export function useEffects(find: Case, check: Check | undefined, wanted: boolean): readonly AnswerEffect[] {
-  const [told, setTold] = useState<{
+  const [known, setKnown] = useState<{
     readonly character: CharacterId;
     readonly effects: readonly AnswerEffect[];
   }>();
@@ -90,11 +90,11 @@ export function useEffects(find: Case, check: Check | undefined, wanted: boolean
     if (!wanted || !character) return undefined;
     let current = true;
     void act(askEffects(find, character)).then((effects) => {
-      if (current) setTold({ character, effects });
+      if (current) setKnown({ character, effects });
     });
     return () => {
       current = false;
     };
   }, [act, find, character, wanted]);
-  return told && told.character === character ? told.effects : NO_EFFECTS;
+  return known && known.character === character ? known.effects : NO_EFFECTS;
 }

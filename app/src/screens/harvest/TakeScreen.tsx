@@ -31,9 +31,9 @@ import { CommonName, upper } from '../../text/names';
 import { memberName } from '../../text/people';
 import { Ceilings } from './Ceilings';
 import { Collected } from './Collected';
+import { HarvestQuestions } from './HarvestQuestions';
 import { Manner } from './Manner';
 import { yieldsOf, questionOf } from './questionOf';
-import { HarvestQuestions } from './Told';
 
 /** How much of a find is taken: four ceilings, and the least of them. */
 export function TakeScreen() {
@@ -63,7 +63,7 @@ function Taking({
     taxon.taxon.parts.findIndex((one) => one.part === wanted),
   );
   const part = taxon.taxon.parts[at];
-  const { id: own, harvest: told, save } = useOwnHarvest(record, taxon.id, wanted);
+  const { id: own, harvest, save } = useOwnHarvest(record, taxon.id, wanted);
   const placeId = placeOfFind(record);
   const placePage = placeId === undefined ? undefined : pages[placeId];
   const place = placePage?.kind === 'place' ? placeOf(placePage) : undefined;
@@ -78,21 +78,26 @@ function Taking({
       taxon,
       part: of.part,
       place: place?.fields,
-      harvest: told,
+      harvest,
       weights,
       inStore:
-        told.need && yields.find((one) => Math.abs((told.need?.yield ?? 0) - one.yield) < 1e-6)?.inStore,
+        harvest.need &&
+        yields.find((one) => Math.abs((harvest.need?.yield ?? 0) - one.yield) < 1e-6)?.inStore,
       today: iso,
       before: takenBefore(harvests, of, today, own),
       earlier: takenToday(harvests, of, iso, own),
     }),
   );
-  const manner = mannerFor(taxon, at, told.invader);
+  const manner = mannerFor(taxon, at, harvest.invader);
   const last = lastTaken(harvests, of, today, own);
   const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
   const left = (
     <View style={[styles.column, wide && styles.grow]}>
-      <Answer take={answer} weights={weights} pieces={told.count && estimateOf(told.count, of.part).mid} />
+      <Answer
+        take={answer}
+        weights={weights}
+        pieces={harvest.count && estimateOf(harvest.count, of.part).mid}
+      />
       {last ? (
         <Small>
           Taken here last{' '}
@@ -107,7 +112,7 @@ function Taking({
   const right = (
     <View style={[styles.column, wide && styles.grow]}>
       <HarvestQuestions
-        harvest={told}
+        harvest={harvest}
         part={part ? { id: part.part, name: part.name } : { id: wanted, name: '' }}
         lifeForm={taxon.taxon.regrowth?.lifeForm}
         eaters={Math.max(1, eaters)}

@@ -4,7 +4,7 @@ import { type Weights, type TakeQuestion, estimateOf, stagesOf } from '@pause/co
 import { pickingAt } from '@pause/core/outings';
 import { type Harvest } from '../../notebook/harvests';
 import { type Pantry, leftIn, ownYields } from '../../notebook/pantry';
-import type { YieldOf } from './Told';
+import type { YieldOf } from './HarvestQuestions';
 
 /** The question of how much to take. */
 
@@ -31,7 +31,7 @@ export function questionOf({
   taxon,
   part,
   place,
-  harvest: told,
+  harvest,
   weights,
   inStore,
   today,
@@ -40,12 +40,12 @@ export function questionOf({
 }: Asked): TakeQuestion {
   const picking = place && pickingAt(place, taxon.id, part, today);
   return {
-    ...(told.need ? { need: { ...told.need, inStore } } : {}),
+    ...(harvest.need ? { need: { ...harvest.need, inStore } } : {}),
     patch: {
       lifeForm: taxon.taxon.regrowth?.lifeForm,
       part,
-      ...(told.count ? { count: estimateOf(told.count, part), stages: stagesOf(told.count) } : {}),
-      invader: told.invader === true,
+      ...(harvest.count ? { count: estimateOf(harvest.count, part), stages: stagesOf(harvest.count) } : {}),
+      invader: harvest.invader === true,
       taken: before,
     },
     permission:
@@ -53,9 +53,9 @@ export function questionOf({
         ? picking.permission
         : (record.context.permission ?? 'unknown'),
     ...(picking?.perDay ? { perDay: picking.perDay } : {}),
-    persons: told.persons ?? 1,
+    persons: harvest.persons ?? 1,
     takenToday: earlier,
-    ...(told.hands ? { hands: told.hands } : {}),
+    ...(harvest.hands ? { hands: harvest.hands } : {}),
     weights,
   };
 }

@@ -14,10 +14,10 @@ import {
   Strong,
   SmallStrong,
 } from '../../components';
+import { changeFields } from '../../notebook/changeFields';
 import { usePantry, type BatchPage, type Pantry, leftIn } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { upper } from '../../text/names';
 import { SPOILS, STORE, METHOD, amountWords, stepWords } from '../../text/pantry';
 import { isoDayName } from '../../text/places';

@@ -12,8 +12,8 @@ import type { BatchFields } from '@pause/core/pantry';
 import { Heading, Field, Button, Small, Strong, SmallStrong, ChipRow, Chip } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import { now } from '../../notebook/add';
+import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { COOKING, cookingRefusalWords } from '../../text/pantry';
 import { styles } from './sumsStyles';
 

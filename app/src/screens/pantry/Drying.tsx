@@ -5,8 +5,8 @@ import { readNumber } from '@pause/core/lib/typed';
 import type { BatchFields } from '@pause/core/pantry';
 import { Heading, Body, ChipRow, Chip, Field, Button } from '../../components';
 import { now } from '../../notebook/add';
+import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { type Weighed, Series } from './DryingSeries';
 import { styles } from './dryingStyles';
 

@@ -19,9 +19,9 @@ import {
   Title,
 } from '../../components';
 import { now } from '../../notebook/add';
+import { changeFields } from '../../notebook/changeFields';
 import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { momentWords } from '../../text/days';
 import { CommonName, partName, scientificName } from '../../text/names';
 import { amountWords, COOKING, METHOD, SPOILS } from '../../text/pantry';

@@ -19,10 +19,10 @@ import {
   Title,
 } from '../../components';
 import { now } from '../../notebook/add';
+import { changeFields } from '../../notebook/changeFields';
 import { usePantry, type Pantry } from '../../notebook/pantry';
 import { recallKey, useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { useDay } from '../../notebook/usePlaces';
 import { dayWords } from '../../text/days';

@@ -19,9 +19,9 @@ import {
   TARGET,
 } from '../../components';
 import { now } from '../../notebook/add';
+import { changeFields } from '../../notebook/changeFields';
 import { newId } from '../../notebook/open';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { BESIDES, stepWords } from '../../text/pantry';
 import { StartTimer } from './Timers';
 

@@ -3,8 +3,8 @@ import { sugarShare, acidOf, saltShare } from '@pause/core/harvest/preparing';
 import type { BatchFields, BatchFigures } from '@pause/core/pantry';
 import { Heading, Strong, Small, ChipRow, Chip } from '../../components';
 import { QuantityField } from '../../components/NumberField';
+import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { Syrup, Spirit, Pickle, Ferment, type Figures, g } from './SumsKinds';
 import { styles } from './sumsStyles';
 

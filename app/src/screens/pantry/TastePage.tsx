@@ -17,9 +17,9 @@ import {
   Field,
 } from '../../components';
 import { now } from '../../notebook/add';
+import { changeFields } from '../../notebook/changeFields';
 import { usePantry, type TastePage as Page } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { useToday } from '../../notebook/useFinds';
 import { momentWords } from '../../text/days';
 import { CommonName } from '../../text/names';

@@ -3,8 +3,8 @@ import { View } from 'react-native';
 import type { TasteFields } from '@pause/core/pantry';
 import { Small, Heading, ChipRow, Chip, Field } from '../../components';
 import { guide } from '../../deciding/guide';
+import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { useEaters } from '../../notebook/usePlaces';
 import { cautionFor, CommonName } from '../../text/names';
 import { styles } from './tasteStyles';
@@ -33,7 +33,9 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
     );
   const { cautions: has = [], dislikes = [] } = page.fields;
   const save = (changes: object) =>
-    void import('../../notebook/outside').then(({ tellPage }) => act(tellPage(page.id, 'eater', changes)));
+    void import('../../notebook/outside').then(({ changePage }) =>
+      act(changePage(page.id, 'eater', changes)),
+    );
   const id = guide.taxon(taxon)?.id;
   return (
     <View style={styles.block}>

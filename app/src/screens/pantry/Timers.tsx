@@ -4,9 +4,9 @@ import { timerAt, type Step } from '@pause/core/harvest/preparing';
 import type { BatchFields } from '@pause/core/pantry';
 import { Button, colour, corner, Small, space, stroke, Strong } from '../../components';
 import { now } from '../../notebook/add';
+import { changeFields } from '../../notebook/changeFields';
 import { newId } from '../../notebook/open';
 import { useAct, useApp } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { stepWords } from '../../text/pantry';
 
 type Timer = BatchFields['timers'][number];

@@ -56,7 +56,7 @@ export function loadLogbook(): Thunk<Promise<readonly string[]>> {
       if (!(await dispatch(add(...some)))) break;
       kept += some.length;
     }
-    const [{ layPages: loadPages }, { loadList }] = await Promise.all([
+    const [{ loadPages }, { loadList }] = await Promise.all([
       import('../../notebook/outside'),
       import('../../notebook/open'),
     ]);

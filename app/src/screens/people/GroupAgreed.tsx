@@ -20,7 +20,7 @@ export function Agreed({ group }: { readonly group: Group }) {
   const act = useAct();
   const page = useApp((state) => state.pages.all[group.id]);
   useEffect(() => {
-    void import('../../notebook/outside').then(({ layPages: loadPages }) => act(loadPages([group.id])));
+    void import('../../notebook/outside').then(({ loadPages }) => act(loadPages([group.id])));
   }, [act, group.id]);
   const changes = [...(page?.told ?? [])].reverse();
   if (!page || changes.length === 0) return null;

@@ -19,9 +19,9 @@ type Change = { readonly [F in keyof FieldsOf<'group'>]?: FieldsOf<'group'>[F] |
 function useTell(group: Group): (change: Change) => void {
   const act = useAct();
   return (change) =>
-    void import('../../notebook/outside').then(({ tellGroup }) =>
+    void import('../../notebook/outside').then(({ changeGroup }) =>
       act(
-        tellGroup(
+        changeGroup(
           group.id,
           Object.fromEntries(Object.entries(change).map(([field, value]) => [field, value ?? null])),
         ),

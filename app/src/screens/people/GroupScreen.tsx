@@ -16,7 +16,7 @@ export function GroupScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const router = useRouter();
   const wide = useWide();
-  const [said, setMessage] = useState<string | undefined>();
+  const [message, setMessage] = useState<string | undefined>();
   const { status, person } = useApp((state) => state.me);
   const group = person?.groups.find((one) => one.id === id);
   if (status !== 'ready')
@@ -44,7 +44,7 @@ export function GroupScreen() {
         <Small soft>Group · you are {ROLE[group.role].toLowerCase()}</Small>
         <Title>{group.name}</Title>
       </View>
-      {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
+      {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
       <View style={wide ? styles.columns : styles.column}>
         <View style={[styles.column, wide && styles.grow]}>
           <Members group={group} me={person.id} save={save} />

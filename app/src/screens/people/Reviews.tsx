@@ -41,7 +41,7 @@ function Review({
   const act = useAct();
   const [open, setOpen] = useState(false);
   const [note, setNote] = useState('');
-  const [said, setMessage] = useState<string | undefined>();
+  const [message, setMessage] = useState<string | undefined>();
   const review = group.reviews.find((r) => r.taxon === taxon);
   const stands = review?.content === content;
   const keeper = group.role === 'keeper';
@@ -97,7 +97,7 @@ function Review({
           />
         </View>
       ) : null}
-      {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
+      {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
     </View>
   );
 }

@@ -60,7 +60,7 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
   const [kind, setKind] = useState<ShapeKind>(shape?.type ?? 'Point');
   const [positions, setPositions] = useState<readonly GeoPosition[]>(() => (shape ? drawnBefore(shape) : []));
   const [text, setText] = useState('');
-  const [said, setMessage] = useState<string | undefined>();
+  const [message, setMessage] = useState<string | undefined>();
   const add = (position: readonly [number, number]) => {
     setMessage(undefined);
     setPositions((was) => (kind === 'Point' ? [[...position]] : [...was, [...position]]));
@@ -107,7 +107,7 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
         {demo ? (
           <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small>
         ) : null}
-        {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
+        {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
         <View style={styles.degrees}>
           <View style={styles.grow}>
             <Field

@@ -19,8 +19,8 @@ import {
   Title,
 } from '../../components';
 import { guide } from '../../deciding/guide';
+import { changeFields, toggled, type Changes } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { changeFields, toggled, type Changes } from '../../notebook/tell';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { useEaters, type EaterPage } from '../../notebook/usePlaces';
 import { cautionFor, CommonName, commonName, lowerFirst } from '../../text/names';

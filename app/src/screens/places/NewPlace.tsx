@@ -30,7 +30,7 @@ export function NewPlace({
   const [group, setGroup] = useState<string | undefined>();
   const [shape, setShape] = useState<Geometry | undefined>();
   const [drawing, setDrawing] = useState(false);
-  const [said, setMessage] = useState<string | undefined>();
+  const [message, setMessage] = useState<string | undefined>();
   const called = name.trim();
   const begin = () =>
     void import('../../notebook/outside')
@@ -94,7 +94,7 @@ export function NewPlace({
           {demo ? (
             <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small>
           ) : null}
-          {said ? <SmallStrong role="alert">{said}</SmallStrong> : null}
+          {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
           {groups.length > 0 ? (
             <>
               <SmallStrong>Who knows of it?</SmallStrong>
@@ -125,7 +125,7 @@ export function NewPlace({
 export function Files({ places, map }: { readonly places: readonly Place[]; readonly map: ShownMap }) {
   const act = useAct();
   const today = useDay();
-  const [said, setMessage] = useState<readonly string[]>([]);
+  const [message, setMessage] = useState<readonly string[]>([]);
   const own = places.filter(({ withheld, fields }) => !withheld && fields.shape);
   return (
     <View style={styles.block}>
@@ -181,7 +181,7 @@ export function Files({ places, map }: { readonly places: readonly Place[]; read
           />
         ) : null}
       </View>
-      {said.map((line) => (
+      {message.map((line) => (
         <SmallStrong key={line} role="alert">
           {line}
         </SmallStrong>

@@ -4,7 +4,7 @@ import type { FieldsOf } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
 import { readNumber } from '@pause/core/lib/typed';
 import { SmallStrong, ChipRow, Chip, Button, Small, Field } from '../../components';
-import { type Changes, toggled } from '../../notebook/tell';
+import { type Changes, toggled } from '../../notebook/changeFields';
 import { type Place, usePlaces, useDay } from '../../notebook/usePlaces';
 import { shapeWords } from '../../text/places';
 import { DrawShape } from './DrawShape';

@@ -4,7 +4,7 @@ import { type Day, dayOf } from '@pause/core/lib/day';
 import { Chip, Body, SmallStrong, ChipRow } from '../../components';
 import { guide } from '../../deciding/guide';
 import type { Ahead } from '../../deciding/season/look';
-import { type Changes, toggled } from '../../notebook/tell';
+import { type Changes, toggled } from '../../notebook/changeFields';
 import type { Place } from '../../notebook/usePlaces';
 import { CommonName } from '../../text/names';
 import { isoDayName } from '../../text/places';

@@ -52,7 +52,7 @@ export function atPlace(
   part: string | undefined,
 ): Thunk<Promise<AtPlace | undefined>> {
   return async (dispatch, getState, { clock }) => {
-    const { layPages: loadPages } = await import('../../notebook/outside');
+    const { loadPages } = await import('../../notebook/outside');
     await dispatch(loadPages());
     const state = getState();
     const page = state.pages.all[id];

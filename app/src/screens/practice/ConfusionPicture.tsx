@@ -13,7 +13,7 @@ type Taken = readonly { readonly was: string; readonly as: string; readonly time
 
 export function Picture({
   confusion,
-  pairs: told,
+  pairs: allPairs,
   taken,
 }: {
   readonly confusion: Confusion;
@@ -27,7 +27,7 @@ export function Picture({
     .filter(([, { times, wrong }]) => wrong > 0 || times >= SAYS)
     .sort(([a, x], [b, y]) => y.mid - x.mid || (a < b ? -1 : 1))
     .slice(0, SHOWN);
-  const mistaken = told
+  const mistaken = allPairs
     .filter(({ wrong }) => wrong > 0)
     .slice(0, SHOWN)
     .map((one) => ({ ...one, rate: rateOf(one.wrong, one.times) }));

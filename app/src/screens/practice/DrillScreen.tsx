@@ -57,9 +57,9 @@ interface SittingProps {
   readonly minutes: number | undefined;
 }
 
-function Sitting({ practice, plates, chosen: told, minutes }: SittingProps) {
+function Sitting({ practice, plates, chosen, minutes }: SittingProps) {
   const pictures = useMemo(() => picturesBy(plates), [plates]);
-  const [drills] = useState(() => drillsFor(told ?? cardsNow(practice, pictures, minutes), pictures));
+  const [drills] = useState(() => drillsFor(chosen ?? cardsNow(practice, pictures, minutes), pictures));
   const { keep, kept, flush } = useSitting('drill');
   return (
     <Drills
@@ -70,7 +70,7 @@ function Sitting({ practice, plates, chosen: told, minutes }: SittingProps) {
       onAnswer={(answer) => keep({ answers: [answer] })}
       onEnd={flush}
       empty={
-        told
+        chosen
           ? 'The guide knows nothing of it that can be drawn.'
           : 'Nothing is due. What you have looked at comes back when it begins to fade.'
       }

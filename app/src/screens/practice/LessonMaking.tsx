@@ -5,8 +5,8 @@ import { Rule, Heading, Field, Button, Strong, SmallStrong } from '../../compone
 import { ChooseTaxon } from '../../components/names/ChooseTaxon';
 import { guide } from '../../deciding/guide';
 import { chooseFile } from '../../lib/files';
+import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { changeFields } from '../../notebook/tell';
 import { CommonName, commonName } from '../../text/names';
 import { type Lesson, pictureOf } from './lessons';
 import { styles } from './lessonStyles';

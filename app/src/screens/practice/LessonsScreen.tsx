@@ -79,8 +79,8 @@ export function LessonsScreen() {
             label="Load one from a file"
             tone="outline"
             onPress={() => {
-              void act(loadLesson(group)).then(({ id, remarks: told }) => {
-                setRemarks(told);
+              void act(loadLesson(group)).then(({ id, remarks: fromFile }) => {
+                setRemarks(fromFile);
                 open(id);
               });
             }}

@@ -48,7 +48,7 @@ function seedOf(seed: string | undefined): number {
 function Wood({
   practice,
   plates,
-  seed: told,
+  seed: givenSeed,
 }: {
   readonly practice: Practice;
   readonly plates: Plates;
@@ -57,7 +57,7 @@ function Wood({
   const router = useRouter();
   const act = useAct();
   const { gentle } = practice.learner;
-  const [seed] = useState(() => seedOf(told));
+  const [seed] = useState(() => seedOf(givenSeed));
   const [walk] = useState(() => {
     const due = [...practice.history.cards]
       .filter(([, { memory }]) => Date.parse(memory.due) <= practice.now.getTime())
@@ -72,7 +72,7 @@ function Wood({
     return walkOf(guide, {
       seed,
       finds: FINDS,
-      ...(told === undefined ? { month: practice.now.getMonth() + 1, rather } : {}),
+      ...(givenSeed === undefined ? { month: practice.now.getMonth() + 1, rather } : {}),
     });
   });
   const [done, setDone] = useState<readonly Done[]>([]);

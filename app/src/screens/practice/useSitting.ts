@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { isoOf } from '@pause/core/lib/day';
 import type { PracticeFields } from '@pause/core/practice';
+import { inTurn, changeFields } from '../../notebook/changeFields';
 import { begin } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
-import { inTurn, changeFields } from '../../notebook/tell';
 import { useDay } from '../../notebook/usePlaces';
 
 type Kept = Pick<PracticeFields, 'answers' | 'finds'>;

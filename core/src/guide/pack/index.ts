@@ -1,2 +1,2 @@
 export { Pack } from './schema';
-export { applyPack as layPack, parsePack, type Held, type AppliedPack as Laid } from './lay';
+export { applyPack, parsePack, type Held, type AppliedPack } from './lay';

@@ -20,7 +20,7 @@ export type {
   Outcome,
   Position,
   Reveal,
-  ContextEntry as Told,
+  ContextEntry,
 } from './record';
 
 /** The line of the log that stands for a find, from all that is on record of it. */

@@ -19,7 +19,7 @@ const SHOWN = 5;
 const NOTHING = new Set<string>();
 
 export function Candidates({
-  identification: told,
+  identification,
   record,
   onName,
 }: {
@@ -32,10 +32,10 @@ export function Candidates({
   const [all, setAll] = useState(false);
   const [open, setOpen] = useState<TaxonId>();
   const [pair, setPair] = useState<readonly TaxonId[]>([]);
-  const shown = told.candidates.slice(0, all ? 15 : SHOWN);
+  const shown = identification.candidates.slice(0, all ? 15 : SHOWN);
   const compare = (taxon: TaxonId) =>
     setPair(pair.includes(taxon) ? pair.filter((t) => t !== taxon) : [...pair.slice(-1), taxon]);
-  const [family] = told.families;
+  const [family] = identification.families;
   const genus = genusOf(shown[0]?.taxon);
   const leaveOpen = (openName: NonNullable<FindRecord['context']['openName']>) => {
     void act(saveContext(record.id, { ...record.context, openName })).then(
@@ -74,11 +74,11 @@ export function Candidates({
           </View>
         ))}
       </View>
-      {told.none > 0.02 ? (
-        <Small soft>Something that is not in this guide: {percent(told.none)}.</Small>
+      {identification.none > 0.02 ? (
+        <Small soft>Something that is not in this guide: {percent(identification.none)}.</Small>
       ) : null}
       <View style={styles.ways}>
-        {told.candidates.length > SHOWN ? (
+        {identification.candidates.length > SHOWN ? (
           <Button label={all ? 'Fewer' : 'More'} tone="plain" onPress={() => setAll(!all)} />
         ) : null}
         {pair.length === 2 ? (

@@ -37,11 +37,11 @@ export function changeFields<K extends Exclude<PageKind, 'group'>>(
 ): Thunk<Promise<boolean>> {
   return (dispatch, getState) =>
     inTurn(id, async () => {
-      const { tellPage } = await import('./outside');
+      const { changePage } = await import('./outside');
       const page = getState().pages.all[id];
       if (page?.kind !== kind) return false;
       const changes = make(standing(page, kind));
-      return Object.keys(changes).length === 0 || (await dispatch(tellPage(id, kind, changes)));
+      return Object.keys(changes).length === 0 || (await dispatch(changePage(id, kind, changes)));
     }).catch(() => false);
 }
 

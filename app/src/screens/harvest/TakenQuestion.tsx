@@ -12,8 +12,8 @@ import { NumberField } from '../../components/NumberField';
 import type { Harvest } from '../../notebook/harvests';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { amountOf, weightOf } from '../../text/harvest';
-import { UNITS } from './HandsTold';
-import { styles } from './toldStyles';
+import { UNITS } from './HandsQuestion';
+import { styles } from './questionStyles';
 
 /** What was taken. */
 
@@ -31,7 +31,7 @@ const SHARES = [
 
 /** What was taken in the end: it counts when somebody comes here next. */
 export function TakenQuestion({
-  harvest: told,
+  harvest,
   weights,
   save,
 }: {
@@ -39,11 +39,11 @@ export function TakenQuestion({
   readonly weights: Weights;
   readonly save: SaveHarvest;
 }) {
-  const [amount, setAmount] = useState(told.taken?.amount);
-  const [unit, setUnit] = useState<AmountUnit | undefined>(told.taken?.unit);
+  const [amount, setAmount] = useState(harvest.taken?.amount);
+  const [unit, setUnit] = useState<AmountUnit | undefined>(harvest.taken?.unit);
   const [asked, setAsked] = useState<Amount>();
-  const [bag, setBag] = useState(told.bag ?? '');
-  const [manner, setManner] = useState(told.manner ?? '');
+  const [bag, setBag] = useState(harvest.bag ?? '');
+  const [manner, setManner] = useState(harvest.manner ?? '');
   const put = (many: number | undefined, of: AmountUnit | undefined) => {
     setAmount(many);
     setUnit(of);
@@ -51,10 +51,11 @@ export function TakenQuestion({
     if (many === undefined) save(() => ({ taken: null }));
     if (many === undefined || of === undefined) return;
     const taken = { amount: many, unit: of };
-    if (isImprobable(toGrams(taken, weights), told.persons)) setAsked(taken);
+    if (isImprobable(toGrams(taken, weights), harvest.persons)) setAsked(taken);
     else save(() => ({ taken }));
   };
-  const isKept = told.taken !== undefined && told.taken.amount === amount && told.taken.unit === unit;
+  const isKept =
+    harvest.taken !== undefined && harvest.taken.amount === amount && harvest.taken.unit === unit;
   return (
     <View style={styles.block}>
       <Heading>What was taken</Heading>
@@ -84,9 +85,9 @@ export function TakenQuestion({
           }}
         />
       ) : null}
-      {isKept && told.taken ? (
+      {isKept && harvest.taken ? (
         <Small soft role="status">
-          Kept: {amountOf(told.taken.amount, told.taken.unit)}.
+          Kept: {amountOf(harvest.taken.amount, harvest.taken.unit)}.
         </Small>
       ) : null}
       <SmallStrong>Of what stood there</SmallStrong>
@@ -95,7 +96,7 @@ export function TakenQuestion({
           <Chip
             key={label}
             label={label}
-            chosen={told.share === share}
+            chosen={harvest.share === share}
             onPress={() => save(() => ({ share }))}
           />
         ))}
@@ -105,7 +106,7 @@ export function TakenQuestion({
           <Chip
             key={one}
             label={WETNESS[one]}
-            chosen={told.wetness === one}
+            chosen={harvest.wetness === one}
             onPress={() => save(() => ({ wetness: one }))}
           />
         ))}
@@ -116,7 +117,8 @@ export function TakenQuestion({
         onChangeText={setBag}
         maxLength={120}
         onBlur={() => {
-          if (bag.trim() !== (told.bag ?? '')) save(() => ({ bag: bag.trim() === '' ? null : bag.trim() }));
+          if (bag.trim() !== (harvest.bag ?? ''))
+            save(() => ({ bag: bag.trim() === '' ? null : bag.trim() }));
         }}
       />
       <Field
@@ -125,7 +127,7 @@ export function TakenQuestion({
         onChangeText={setManner}
         maxLength={300}
         onBlur={() => {
-          if (manner.trim() !== (told.manner ?? ''))
+          if (manner.trim() !== (harvest.manner ?? ''))
             save(() => ({ manner: manner.trim() === '' ? null : manner.trim() }));
         }}
       />
@@ -133,7 +135,7 @@ export function TakenQuestion({
         <Chip
           kind="checkbox"
           label="One whole specimen is kept aside"
-          chosen={told.specimen === true}
+          chosen={harvest.specimen === true}
           onPress={() => save(({ specimen }) => ({ specimen: specimen !== true }))}
         />
       </ChipRow>

@@ -4,12 +4,12 @@ import { Heading, ChipRow, Chip, Small } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { Harvest } from '../../notebook/harvests';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
-import { HandsQuestion, WeighingQuestion, type Fields } from './HandsTold';
-import { type Part, PatchQuestion } from './PatchTold';
-import { TakenQuestion } from './TakenTold';
-import { styles } from './toldStyles';
+import { HandsQuestion, WeighingQuestion, type Fields } from './HandsQuestion';
+import { type Part, PatchQuestion } from './PatchQuestion';
+import { styles } from './questionStyles';
+import { TakenQuestion } from './TakenQuestion';
 
-interface ToldProps {
+interface HarvestQuestionsProps {
   readonly harvest: Harvest;
   /** What is taken of it, as it is called. */
   readonly part: Part;
@@ -21,28 +21,20 @@ interface ToldProps {
   readonly save: SaveHarvest;
 }
 
-export function HarvestQuestions({
-  harvest: told,
-  part,
-  lifeForm,
-  eaters,
-  weights,
-  yields,
-  save,
-}: ToldProps) {
+export function HarvestQuestions({ harvest, part, lifeForm, eaters, weights, yields, save }: HarvestQuestionsProps) {
   return (
     <>
-      <NeedQuestion need={told.need} eaters={eaters} yields={yields} save={save} />
+      <NeedQuestion need={harvest.need} eaters={eaters} yields={yields} save={save} />
       <PatchQuestion
         part={part}
         lifeForm={lifeForm}
-        count={told.count}
-        invader={told.invader === true}
+        count={harvest.count}
+        invader={harvest.invader === true}
         save={save}
       />
-      <HandsQuestion hands={told.hands} persons={told.persons} save={save} />
+      <HandsQuestion hands={harvest.hands} persons={harvest.persons} save={save} />
       <WeighingQuestion weights={weights} save={save} />
-      <TakenQuestion harvest={told} weights={weights} save={save} />
+      <TakenQuestion harvest={harvest} weights={weights} save={save} />
     </>
   );
 }

@@ -7,7 +7,7 @@ import { Heading, Body, Field, ChipRow, Chip, AskBack, Button } from '../../comp
 import { NumberField } from '../../components/NumberField';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { amountWords } from '../../text/pantry';
-import { styles } from './toldStyles';
+import { styles } from './questionStyles';
 
 /** Who carries it, and what it weighs. */
 

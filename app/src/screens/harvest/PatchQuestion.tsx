@@ -5,7 +5,7 @@ import { readNumber } from '@pause/core/lib/typed';
 import { Heading, ChipRow, Chip, Body, Small, Field } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
-import { styles } from './toldStyles';
+import { styles } from './questionStyles';
 
 /** How many stand there. */
 
