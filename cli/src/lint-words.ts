@@ -9,7 +9,7 @@ export function sayFinding(finding: LintFinding): string {
       return `${finding.taxon}, ${finding.part}, ${finding.stages.join(', ')}: no set of checks ends in collect. Take the stage away from the part, add statements about what it could be taken for, or declare a near-double.`;
     case 'few-statements':
       return `${finding.taxon}: ${finding.have} statements, ${finding.need} are wanted. Add what references agree on.`;
-    case 'core-unsaid':
+    case 'core-unstated':
       return `${finding.taxon} / ${finding.character}: every dangerous taxon of its body plan states this, at all its stages. State it, or the others stay unbarred for want of it.`;
     case 'contradicts-plan':
       return `${finding.taxon} / ${finding.character}: usual ${finding.states.join(', ')} contradicts its body plan. Correct the statement, or the body plan.`;

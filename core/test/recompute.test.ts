@@ -373,7 +373,7 @@ describe('lint', () => {
       stage: 'vegetative',
       most: 2,
       need: 3,
-      unsaid: expect.arrayContaining(['leaf.venation', 'root.form']) as unknown,
+      unstated: expect.arrayContaining(['leaf.venation', 'root.form']) as unknown,
     });
   });
 
@@ -386,7 +386,7 @@ describe('lint', () => {
     });
     expect(lint(worse)).toContainEqual({
       level: 'weak',
-      code: 'core-unsaid',
+      code: 'core-unstated',
       taxon: 'galerina-marginata',
       character: 'volva',
     });

@@ -21,7 +21,15 @@ interface HarvestQuestionsProps {
   readonly save: SaveHarvest;
 }
 
-export function HarvestQuestions({ harvest, part, lifeForm, eaters, weights, yields, save }: HarvestQuestionsProps) {
+export function HarvestQuestions({
+  harvest,
+  part,
+  lifeForm,
+  eaters,
+  weights,
+  yields,
+  save,
+}: HarvestQuestionsProps) {
   return (
     <>
       <NeedQuestion need={harvest.need} eaters={eaters} yields={yields} save={save} />

@@ -29,7 +29,7 @@ export type LintFinding = { readonly level: 'weak' | 'note' } & (
       readonly stages: readonly StageId[];
     }
   | { readonly code: 'few-statements'; readonly taxon: TaxonId; readonly have: number; readonly need: number }
-  | { readonly code: 'core-unsaid'; readonly taxon: TaxonId; readonly character: CharacterId }
+  | { readonly code: 'core-unstated'; readonly taxon: TaxonId; readonly character: CharacterId }
   | {
       readonly code: 'contradicts-plan';
       readonly taxon: TaxonId;

@@ -72,7 +72,7 @@ function againstPlan(guide: CompiledGuide, compiled: CompiledTaxon): LintFinding
     ? (body?.core ?? []).filter((character) => !compiled.overall.has(guide.character(character)?.index ?? -1))
     : [];
   return [
-    ...unstated.map((character) => ({ level: 'weak', code: 'core-unsaid', taxon: id, character }) as const),
+    ...unstated.map((character) => ({ level: 'weak', code: 'core-unstated', taxon: id, character }) as const),
     ...(body?.marks ?? []).flatMap(({ character, states }): LintFinding[] => {
       const other = usualStates(taxon.statements, character).filter((state) => !states.includes(state));
       return other.length > 0
