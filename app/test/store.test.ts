@@ -3,7 +3,7 @@ import { Blob as WholeBlob } from 'node:buffer';
 import { type Entry } from '@pause/core';
 import { FindRecord } from '@pause/core/notebook';
 import { dropPicture, keepPicture } from '../src/components/photos/actions';
-import { passOver, read, recordDecision, startFind, takeBack, saveContext } from '../src/notebook/actions';
+import { passOver, read, recordDecision, startFind, takeBack, changeContext } from '../src/notebook/actions';
 import { add } from '../src/notebook/add';
 import { Refused } from '../src/notebook/api';
 import { loadPictures } from '../src/notebook/loadPictures';
@@ -224,18 +224,30 @@ test('a decision goes with the verdict that it was made on', async () => {
   expect(record.verdicts[0]?.verdict).toEqual(it.find().evaluation!.verdict);
 });
 
-test('two things told in quick succession are both kept, and one unsaid stays unsaid', async () => {
+test('changes of a context in quick succession are all kept, and one withdrawn stays withdrawn', async () => {
   const it = await started();
-  const tell = (context: object) => it.store.dispatch(saveContext(it.id, context as never));
+  const change = (...args: Parameters<typeof changeContext> extends [string, ...infer Rest] ? Rest : never) =>
+    it.store.dispatch(changeContext(it.id, ...args));
+  const context = () => it.find().record!.context;
+  await Promise.all([change({ condition: 'fresh' }), change({ permission: 'allowed' })]);
+  expect(context()).toMatchObject({ condition: 'fresh', permission: 'allowed' });
   await Promise.all([
-    tell({ ...it.find().record!.context, condition: 'fresh' }),
-    tell({ ...it.find().record!.context, permission: 'allowed' }),
+    change(({ gear = [] }) => ({ gear: [...gear, 'knife'] })),
+    change(({ gear = [] }) => ({ gear: [...gear, 'lens'] })),
   ]);
-  expect(it.find().record!.context).toMatchObject({ condition: 'fresh', permission: 'allowed' });
-  const { condition: _, ...rest } = it.find().record!.context;
-  await tell(rest);
-  expect(it.find().record!.context).toMatchObject({ permission: 'allowed' });
-  expect(it.find().record!.context).not.toHaveProperty('condition');
+  expect(context().gear).toEqual(['knife', 'lens']);
+  await change({ condition: undefined });
+  expect(context()).toMatchObject({ permission: 'allowed' });
+  expect(context()).not.toHaveProperty('condition');
+});
+
+test('a change that comes late undoes nothing that was answered meanwhile', async () => {
+  const it = await started();
+  await it.store.dispatch(changeContext(it.id, { condition: 'wilted', cannotSmell: false }));
+  const screen = it.find().record!;
+  await it.store.dispatch(changeContext(it.id, { condition: 'fresh' }));
+  await it.store.dispatch(changeContext(screen.id, { cannotSmell: true }));
+  expect(it.find().record!.context).toMatchObject({ condition: 'fresh', cannotSmell: true });
 });
 
 describe('what others told', () => {
@@ -273,7 +285,7 @@ describe('what others told', () => {
   test('of two devices that were apart, each keeps what the other told beside its own', async () => {
     const it = await started();
     it.server.away = true;
-    await it.store.dispatch(saveContext(it.id, { condition: 'fresh' } as never));
+    await it.store.dispatch(changeContext(it.id, { condition: 'fresh' }));
     other(it, 'contexts', 2, { context: { part: 'fruiting-body' }, changed: ['part'] });
     it.server.away = false;
     await it.store.dispatch(syncAll());

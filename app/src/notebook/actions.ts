@@ -13,7 +13,7 @@ import type {
   Sureness,
   Choice,
 } from '@pause/core';
-import { now, add } from './add';
+import { now, add, addMade } from './add';
 import { newId, person } from './open';
 import type { Thunk } from './store';
 
@@ -95,23 +95,34 @@ export function startFind(start: {
   };
 }
 
+type Context = Case['context'];
+
+/** The members of a context that change; one that is undefined is no longer known. */
+export type ContextChange = { readonly [Name in keyof Context]?: Context[Name] | undefined };
+
 /**
- * Records the place and condition. Only what changed is told, so that two answers in quick succession are both
- * kept, and those of two devices too.
+ * Changes some members of a find's context and leaves all others as they are, so that answers in quick
+ * succession are all kept, and those of two devices too.
+ *
+ * @param change - a member that depends on what is known by then is worked out by a function
  */
-export function saveContext(find: string, context: Case['context']): Thunk<Promise<boolean>> {
-  return (dispatch, getState) => {
-    const was = getState().finds[find]?.record?.context ?? {};
-    const names = [...new Set([...Object.keys(was), ...Object.keys(context)])] as (keyof Case['context'])[];
-    const changed = names.filter((name) => was[name] !== context[name]);
-    if (changed.length === 0) return Promise.resolve(true);
-    const changes = Object.fromEntries(
-      changed.flatMap((name) => (context[name] === undefined ? [] : [[name, context[name]]])),
+export function changeContext(
+  find: string,
+  change: ContextChange | ((context: Context) => ContextChange),
+): Thunk<Promise<boolean>> {
+  return (dispatch, getState) =>
+    dispatch(
+      addMade(() => {
+        const was: Context = getState().finds[find]?.record?.context ?? {};
+        const wanted = typeof change === 'function' ? change(was) : change;
+        const names = Object.keys(wanted) as (keyof Context)[];
+        const changed = names.filter((name) => was[name] !== wanted[name]);
+        if (changed.length === 0) return [];
+        const known = changed.filter((name) => wanted[name] !== undefined);
+        const context = Object.fromEntries(known.map((name) => [name, wanted[name]]));
+        return [{ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context, changed } }];
+      }),
     );
-    return dispatch(
-      add({ kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context: changes, changed } }),
-    );
-  };
 }
 
 type Written = Pick<Edit, 'field' | 'value'>;

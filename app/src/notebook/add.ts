@@ -65,14 +65,20 @@ function judgedAhead(
 /** Kinds of which nothing overrules an earlier one: a find with them is the same whatever their stamps. */
 const UNSTAMPED = new Set<Entry['kind']>(['pieces', 'readings', 'withdrawals', 'skips']);
 
-/** The same, for entries that are made from what was told just before them. */
-function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
+/**
+ * Puts entries on record that depend on what was added just before them: they are made when everything before
+ * them is kept and on the screen.
+ *
+ * @param make - may make none
+ */
+export function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
   return (dispatch, getState, { device, running, drawn }) => {
     const turn = running.lastTold
       .then(async () => {
         // What is told before anybody knows whose notebook this is gets its author when it is kept.
         await dispatch(openMe());
         const made = make().map(withWholeCharacters);
+        if (made.length === 0) return true;
         // The core is asked first, where the stamp has no say in what it comes to.
         let ahead = made.every(({ kind }) => UNSTAMPED.has(kind)) ? dispatch(judgedAhead(made)) : undefined;
         const entries = await device.put((name, last) => {

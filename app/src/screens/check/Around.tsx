@@ -3,10 +3,10 @@ import { type FindRecord, type StageId, asksForTracing, type Case } from '@pause
 import { Small, SmallStrong, Body, Button, Chip } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
-import { saveContext } from '../../notebook/actions';
+import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { stageName, CommonName, CONTAMINATION, CONDITION, partName, upper } from '../../text/names';
-import { type Context, Ask, NOTHING, Eaters } from './AroundEaters';
+import { type Context, Ask, NOTHING, Eaters, toggled } from './AroundEaters';
 import { Height } from './AroundHeight';
 import { styles } from './aroundStyles';
 import { MAY_DIG, MAY_DIG_HINT } from './digging';
@@ -17,13 +17,15 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
   const taxon = guide.taxon(target);
   const { context } = record;
   if (!taxon) return null;
-  const save = (change: Partial<Context>) => act(saveContext(record.id, { ...context, ...change }));
+  const save = (change: Partial<Context>) => act(changeContext(record.id, change));
   const stages = guide.guide.stages.filter((s) => s.kingdom === record.kingdom);
   const toggleStage = (stage: StageId) => {
-    const now = context.stages ?? [];
-    const next = now.includes(stage) ? now.filter((s) => s !== stage) : [...now, stage];
-    const { stages: _, ...rest } = context;
-    void act(saveContext(record.id, next.length > 0 ? { ...rest, stages: next } : rest));
+    void act(
+      changeContext(record.id, ({ stages = [] }) => {
+        const next = toggled(stages, stage);
+        return { stages: next.length > 0 ? next : undefined };
+      }),
+    );
   };
   const parts = taxon.taxon.parts;
   const traced = asksForTracing({ context } as Case, taxon);
@@ -207,10 +209,9 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
             kind="checkbox"
             label={upper(gear)}
             chosen={context.gear?.includes(gear) ?? true}
-            onPress={() => {
-              const now = context.gear ?? GEAR;
-              void save({ gear: [...(now.includes(gear) ? now.filter((g) => g !== gear) : [...now, gear])] });
-            }}
+            onPress={() =>
+              void act(changeContext(record.id, ({ gear: now = GEAR }) => ({ gear: toggled(now, gear) })))
+            }
           />
         ))}
         <Chip
@@ -228,10 +229,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
       ) : null}
       <Height
         elevation={context.elevation}
-        onChange={(elevation) => {
-          const { elevation: _, ...rest } = context;
-          void act(saveContext(record.id, elevation === undefined ? rest : { ...rest, elevation }));
-        }}
+        onChange={(elevation) => void act(changeContext(record.id, { elevation }))}
       />
     </View>
   );

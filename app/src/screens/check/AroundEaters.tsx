@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Case, FindRecord } from '@pause/core';
 import { Heading, Body, ChipRow, Small, Chip } from '../../components';
-import { saveContext } from '../../notebook/actions';
+import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { cautionFor } from '../../text/names';
 import { styles } from './aroundStyles';
@@ -33,17 +33,25 @@ export function Ask({ title, hint, missing, cost, children }: AskProps) {
 
 export const NOTHING = new Set<string>();
 
+/** A list with one more, or with one less if it was in it. */
+export function toggled<T>(list: readonly T[], one: T): T[] {
+  return list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
+}
+
 /** Who will eat it. It stands above the answer for everything, so that nobody who eats along is passed by. */
 export function Eaters({ record, target }: { readonly record: FindRecord; readonly target: string }) {
   const act = useAct();
   const { cautions, home, asks } = useEatersQuestion(record, target);
   const chosen = record.context.eaters;
   const minded = new Set<string>((chosen ?? []).flatMap((e) => e.cautions));
-  const save = (eaters: NonNullable<Context['eaters']>) =>
-    act(saveContext(record.id, { ...record.context, eaters }));
+  const save = (eaters: NonNullable<Context['eaters']>) => act(changeContext(record.id, { eaters }));
   const toggle = (caution: (typeof cautions)[number]) => {
-    const now = minded.has(caution) ? [...minded].filter((c) => c !== caution) : [...minded, caution];
-    void save([{ name: 'one of you', cautions: now }]);
+    void act(
+      changeContext(record.id, ({ eaters = [] }) => {
+        const known = new Set(eaters.flatMap((eater) => eater.cautions));
+        return { eaters: [{ name: 'one of you', cautions: toggled([...known], caution) }] };
+      }),
+    );
   };
   const asAtHome =
     home !== undefined &&

@@ -35,7 +35,7 @@ import {
 import { FindFrame } from '../../components/FindFrame';
 import { Pictures } from '../../components/photos/late';
 import { guide } from '../../deciding/guide';
-import { startPiece, read, passOver, takeBack, saveContext } from '../../notebook/actions';
+import { startPiece, read, passOver, takeBack, changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { useCase } from '../../notebook/useCase';
 import { characterOf, readingWords, lowerFirst } from '../../text/names';
@@ -269,7 +269,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     else pass();
   });
   const cannotSmell = useLatest(() => {
-    void act(saveContext(record.id, { ...record.context, cannotSmell: true }));
+    void act(changeContext(record.id, { cannotSmell: true }));
     settleDown();
   });
   useKeys({ z: back, '?': () => setSheet(!sheet) }, wide);

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Case, FindRecord } from '@pause/core';
 import { Body, Button, colour, Heading, Small, space, stroke } from '../../components';
 import type { Evaluation } from '../../deciding/evaluate';
-import { saveContext } from '../../notebook/actions';
+import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { characterName, commonName, lowerFirst, numberWord, upper } from '../../text/names';
 import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
@@ -55,7 +55,7 @@ export function NothingToAsk({
             label="Yes, one may be dug up"
             tone="outline"
             style={styles.start}
-            onPress={() => void act(saveContext(record.id, { ...record.context, mayDig: true }))}
+            onPress={() => void act(changeContext(record.id, { mayDig: true }))}
           />
         </View>
       ) : null}

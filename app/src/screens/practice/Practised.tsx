@@ -6,7 +6,7 @@ import { isoOf } from '@pause/core/lib/day';
 import { pairCard } from '@pause/core/practice';
 import { Button, Small, space } from '../../components';
 import { guide } from '../../deciding/guide';
-import { saveContext } from '../../notebook/actions';
+import { changeContext } from '../../notebook/actions';
 import { pairStanding, usePractice } from '../../notebook/practice';
 import { useAct, useApp } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
@@ -58,7 +58,7 @@ export function SendPractised({ record }: { readonly record: FindRecord }) {
     const was = record.context.practised ?? [];
     if (sameValue(practised, was) || sameValue(practised, lastSent.current ?? null)) return;
     lastSent.current = practised;
-    void act(saveContext(record.id, { ...record.context, practised }));
+    void act(changeContext(record.id, { practised }));
     // Once a day is enough for what fades over weeks.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [act, ready, history, target, me, record.context.practised, record.decisions.length, day]);

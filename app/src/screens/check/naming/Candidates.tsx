@@ -6,7 +6,7 @@ import type { Identification, Candidate } from '@pause/core/advice/identify';
 import { Button, Chip, Rule, Small, SmallStrong, Strong } from '../../../components';
 import { TaxonDrawing } from '../../../components/plates/TaxonDrawing';
 import { guide } from '../../../deciding/guide';
-import { saveContext } from '../../../notebook/actions';
+import { changeContext } from '../../../notebook/actions';
 import { useAct } from '../../../notebook/store';
 import { openNameWords, scientificName, CommonName, harmLine, commonName } from '../../../text/names';
 import { styles } from './namingStyles';
@@ -38,7 +38,7 @@ export function Candidates({
   const [family] = identification.families;
   const genus = genusOf(shown[0]?.taxon);
   const leaveOpen = (openName: NonNullable<FindRecord['context']['openName']>) => {
-    void act(saveContext(record.id, { ...record.context, openName })).then(
+    void act(changeContext(record.id, { openName })).then(
       (kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }),
     );
   };

@@ -20,7 +20,7 @@ import { FindFrame } from '../../../components/FindFrame';
 import { FindWaysOut } from '../../../components/FindWaysOut';
 import { Pictures } from '../../../components/photos/late';
 import { guide } from '../../../deciding/guide';
-import { changeTarget, saveContext, read, passOver, takeBack } from '../../../notebook/actions';
+import { changeTarget, changeContext, read, passOver, takeBack } from '../../../notebook/actions';
 import { useAct, useApp } from '../../../notebook/store';
 import { characterOf, upper, commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
@@ -68,8 +68,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   const name = (taxon: TaxonId, to: 'around' | 'verdict' = 'around') => {
     const [only, ...more] = guide.taxon(taxon)?.taxon.parts ?? [];
     const named = act(changeTarget(record.id, taxon));
-    if (only && more.length === 0)
-      void act(saveContext(record.id, { ...record.context, part: only.part, use: only.use }));
+    if (only && more.length === 0) void act(changeContext(record.id, { part: only.part, use: only.use }));
     void named.then(
       (kept) =>
         kept &&
@@ -107,7 +106,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
         ? {}
         : {
             onCannotSmell: () => {
-              void act(saveContext(record.id, { ...record.context, cannotSmell: true }));
+              void act(changeContext(record.id, { cannotSmell: true }));
             },
           })}
       beside={<Pictures find={record.id} character={next.character} />}
