@@ -14,7 +14,7 @@ export function SharedName({ text }: { readonly text: string }) {
         “{text.trim()}” is a name of {shared.length === 2 ? 'two' : 'several'} of these:
       </Strong>
       <Body>
-        {shared.map((t) => t.taxon.scientificName).join(' and ')}. Only the scientific name tells them apart;
+        {shared.map(({ taxon }) => taxon.scientificName).join(' and ')}. Only the scientific name tells them apart;
         be sure which one you mean.
       </Body>
     </View>

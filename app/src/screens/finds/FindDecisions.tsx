@@ -135,7 +135,7 @@ export function ContextFacts({
       'Taken for before',
       record.targets
         .slice(0, -1)
-        .map((t) => commonName(t.taxon))
+        .map(({ taxon }) => commonName(taxon))
         .join(', '),
     ],
   ].filter((line): line is string[] => Array.isArray(line));

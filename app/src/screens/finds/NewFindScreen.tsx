@@ -99,7 +99,7 @@ function Form({
         isCollectable(one) &&
         one.taxon.phenology !== undefined &&
         usualIn(one.taxon, month) &&
-        !again.some((t) => t.id === one.id),
+        !again.some(({ id }) => id === one.id),
     );
     return [...again, ...now].slice(0, QUICK);
   }, [found, month]);

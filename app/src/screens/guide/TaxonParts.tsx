@@ -29,9 +29,9 @@ export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
     ([language, names]) => `${LANGUAGE[language] ?? language}: ${names.join(', ')}`,
   );
   const shared = guide.taxa.filter(
-    (t) =>
-      t.id !== id &&
-      Object.values(t.taxon.vernacularNames)
+    (other) =>
+      other.id !== id &&
+      Object.values(other.taxon.vernacularNames)
         .flat()
         .some((name) => Object.values(taxon.vernacularNames).flat().includes(name)),
   );
@@ -51,7 +51,7 @@ export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
       {shared.length > 0 ? (
         <Body>
           <Strong>A name of it is a name of something else, too: </Strong>
-          {few(shared.map((t) => t.taxon.scientificName))}. Only the scientific name tells them apart.
+          {few(shared.map((other) => other.taxon.scientificName))}. Only the scientific name tells them apart.
         </Body>
       ) : null}
       {(taxon.nearDoubles ?? []).map((double) => (
@@ -142,7 +142,7 @@ export function Harm({ taxon: { taxon } }: TaxonProps) {
 export function Lookalikes({ taxon }: TaxonProps) {
   const router = useRouter();
   const named = taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []);
-  const takenFor = guide.taxa.filter((t) => t.taxon.lookalikes.includes(taxon.id));
+  const takenFor = guide.taxa.filter((other) => other.taxon.lookalikes.includes(taxon.id));
   const others = named.length > 0 ? named : takenFor;
   if (others.length === 0) return null;
   return (

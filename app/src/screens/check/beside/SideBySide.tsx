@@ -66,8 +66,8 @@ function numbered({ stages, target, other, find }: SideBySideProps): Numbered[] 
         : {}),
     };
   });
-  return [...rows.filter((t) => t.read === undefined), ...rows.filter((t) => t.read !== undefined)].map(
-    (t, i) => ({ ...t, number: i + 1 }),
+  return [...rows.filter((row) => row.read === undefined), ...rows.filter((row) => row.read !== undefined)].map(
+    (row, i) => ({ ...row, number: i + 1 }),
   );
 }
 
@@ -78,9 +78,9 @@ export function SideBySide(props: SideBySideProps) {
   // Everything else about the screen leaves the numbers as they are.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const rows = useMemo(() => numbered(props), [stages, target, other, find]);
-  const open = rows.filter((t) => t.read === undefined);
+  const open = rows.filter((row) => row.read === undefined);
   const shown = all ? open : open.slice(0, FIRST);
-  const seen = rows.filter((t) => t.read !== undefined);
+  const seen = rows.filter((row) => row.read !== undefined);
   return (
     <View style={styles.list}>
       <Drawings
@@ -97,8 +97,8 @@ export function SideBySide(props: SideBySideProps) {
           At this stage the guide names nothing that always parts them. That is a reason to leave it.
         </Body>
       ) : null}
-      {shown.map((t) => (
-        <Difference key={t.parting.character} {...t} />
+      {shown.map((row) => (
+        <Difference key={row.parting.character} {...row} />
       ))}
       {open.length > shown.length ? (
         <Button
@@ -109,8 +109,8 @@ export function SideBySide(props: SideBySideProps) {
         />
       ) : null}
       {seen.length > 0 ? <Heading style={styles.seen}>Read on this find</Heading> : null}
-      {seen.map((t) => (
-        <Difference key={t.parting.character} {...t} />
+      {seen.map((row) => (
+        <Difference key={row.parting.character} {...row} />
       ))}
     </View>
   );
@@ -141,13 +141,13 @@ function Drawings({
     [stages, target, other],
   );
   const drawn = useMemo(() => plates?.pairPlates(guide, pair), [plates, pair]);
-  const accent = new Set<string>(shown.map((t) => t.parting.character));
+  const accent = new Set<string>(shown.map((row) => row.parting.character));
   const badges = drawn?.plates.map((plate) =>
     plates
       ?.labels(plate, [...accent], (BADGE * plate.height) / height)
       .flatMap(({ character, at }): Badge[] =>
         shown
-          .filter((t) => t.parting.character === character)
+          .filter((row) => row.parting.character === character)
           .map(({ number, read }) => ({ number, at, filled: read !== undefined })),
       ),
   );

@@ -34,7 +34,7 @@ export function Candidates({
   const [pair, setPair] = useState<readonly TaxonId[]>([]);
   const shown = identification.candidates.slice(0, all ? 15 : SHOWN);
   const compare = (taxon: TaxonId) =>
-    setPair(pair.includes(taxon) ? pair.filter((t) => t !== taxon) : [...pair.slice(-1), taxon]);
+    setPair(pair.includes(taxon) ? pair.filter((other) => other !== taxon) : [...pair.slice(-1), taxon]);
   const [family] = identification.families;
   const genus = genusOf(shown[0]?.taxon);
   const leaveOpen = (openName: NonNullable<FindRecord['context']['openName']>) => {
