@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Notice, Screen } from '../components';
+import { t } from '../text/en/components';
 
 export default function NotFound() {
   const router = useRouter();
@@ -7,9 +8,9 @@ export default function NotFound() {
     <Screen>
       <Notice
         whole
-        title="There is no such page"
-        text="The address leads nowhere in Pause."
-        action="To the start"
+        title={t.thereIsNoSuchPage}
+        text={t.theAddressLeadsNowhereIn}
+        action={t.toTheStart}
         onAction={() => router.replace('/')}
       />
     </Screen>

@@ -20,6 +20,7 @@ import { loadMe } from '../notebook/open';
 import { openOutbox } from '../notebook/outboxActions';
 import { makeStore, useApp, type Store } from '../notebook/store';
 import { tellEmptied, whenEmptied } from '../notebook/windows';
+import { t } from '../text/en/components';
 
 // Before anything is drawn, so that nothing flashes up in other colours.
 applyLook(keptLook(window.localStorage), document.documentElement);
@@ -124,9 +125,9 @@ export default function Layout() {
         <View style={styles.alone}>
           <Notice
             whole
-            title="The guide did not load"
-            text="Without it nothing can be compared. Leave the find standing, or try again where there is a connection."
-            action="Try again"
+            title={t.theGuideDidNotLoad}
+            text={t.withoutItNothingCanBe}
+            action={t.tryAgain}
             onAction={open}
           />
         </View>

@@ -1,6 +1,7 @@
 import type { ErrorBoundaryProps } from 'expo-router';
 import { NotLoaded } from './NotLoaded';
 import { Notice, Screen } from '.';
+import { t } from '../text/en/components';
 
 /** What the loader of programs says when one cannot be had. */
 const NOT_LOADED = /^Loading module /;
@@ -17,9 +18,9 @@ export function Broken({ error }: ErrorBoundaryProps) {
       ) : (
         <Notice
           whole
-          title="Pause made a mistake here"
-          text={`Your answers are kept. If it happens again, leave the find where it is, and tell the person who runs this Pause: “${error.message}”`}
-          action="Try again"
+          title={t.pauseMadeAMistakeHere}
+          text={t.yourAnswersAreKeptIf(error.message)}
+          action={t.tryAgain}
           onAction={again}
         />
       )}

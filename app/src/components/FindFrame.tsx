@@ -7,6 +7,7 @@ import { useAct, useApp } from '../notebook/store';
 import { useFind } from '../notebook/useFind';
 import { latePart } from './latePart';
 import { Loading, Notice, Screen } from '.';
+import { t } from '../text/en/components';
 
 const SendPractised = latePart(
   () => import('../screens/later').then((m) => m.SendPractised),
@@ -47,9 +48,9 @@ export function FindFrame({
       <Screen>
         <Notice
           whole
-          title="This find could not be compared"
-          text={`Your answers are kept. Without the comparison there is no verdict: leave the find where it is. (${open.fault})`}
-          action="Try again"
+          title={t.thisFindCouldNotBe}
+          text={t.yourAnswersAreKeptWithout(open.fault)}
+          action={t.tryAgain}
           onAction={() => void act(reconsider(id))}
         />
       </Screen>
@@ -71,11 +72,7 @@ export function FindFrame({
   if (open?.status === 'missing') {
     return (
       <Screen>
-        <Notice
-          whole
-          title="There is no such find"
-          text="The address names a find that is not in this notebook."
-        />
+        <Notice whole title={t.thereIsNoSuchFind} text={t.theAddressNamesAFind} />
       </Screen>
     );
   }
@@ -84,9 +81,9 @@ export function FindFrame({
       <Screen>
         <Notice
           whole
-          title="The find could not be opened"
+          title={t.theFindCouldNotBe}
           text={open.error ?? ''}
-          action="Try again"
+          action={t.tryAgain}
           onAction={() => void act(loadFind(id))}
         />
       </Screen>
@@ -94,7 +91,7 @@ export function FindFrame({
   }
   return (
     <Screen>
-      <Loading what="Opening the find …" />
+      <Loading what={t.openingTheFind} />
     </Screen>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { inUnit, readQuantity, type Quantity } from '@pause/core/harvest/preparing';
 import { readNumber } from '@pause/core/lib/typed';
 import { Field } from '.';
+import { t } from '../text/en/components';
 
 interface NumberProps {
   readonly label: string;
@@ -17,7 +18,7 @@ interface NumberProps {
   readonly keeps?: boolean;
   readonly onChange: (value: number | undefined) => void;
 }
-const KEPT = 'Kept.';
+const KEPT = t.kept;
 
 /** More than this is no amount that anybody has in a kitchen or a basket. */
 const MOST = 1e6;
@@ -95,7 +96,7 @@ export function QuantityField({ label, of, value, hint, onChange }: QuantityProp
         setKept(false);
       }}
       maxLength={30}
-      placeholder={of === 'mass' ? '250 g' : '1 1/2 cups'}
+      placeholder={of === 'mass' ? '250 g' : t.n112Cups}
       {...(below ? { hint: below } : {})}
       {...(problem === undefined ? {} : { wrong: problem })}
       onBlur={put}

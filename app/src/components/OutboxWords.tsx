@@ -6,6 +6,7 @@ import { useAct, useApp, type State } from '../notebook/store';
 import { Button } from './Button';
 import { colour, space, stroke } from './tokens';
 import { Small, SmallStrong } from './Words';
+import { t } from '../text/en/components';
 
 interface Said {
   readonly title: string;
@@ -14,68 +15,67 @@ interface Said {
   readonly alert?: boolean;
   readonly does: 'notKept' | 'refused' | 'again' | 'notebook' | 'signIn';
 }
-const several = (count: number, one: string, more: string) =>
-  count === 1 ? `One ${one}` : `${count} ${more}`;
+const several = (count: number, one: string, more: string) => t.n(count, one, more);
 
 /** What has to be known about the notebook before anything else; nothing while all is well. */
 function whatToSay({ me, outbox }: State): Said | undefined {
   const { waiting, refused, away, notKept, notTaken, clockOff, newerVersion, fetching } = outbox;
   if (notKept !== undefined)
     return {
-      title: 'Your last entry was not kept',
-      text: `${notKept} It does not count: make room, then enter it again.`,
-      action: 'I have read it',
+      title: t.yourLastEntryWasNot,
+      text: t.itDoesNotCountMake(notKept),
+      action: t.iHaveReadIt,
       alert: true,
       does: 'notKept',
     };
   if (refused[0])
     return {
-      title: `The server refused ${refused.length === 1 ? 'an entry' : `${refused.length} entries`}`,
+      title: t.theServerRefusedEntries(refused.length),
       text: refused[0].reason,
-      action: 'I have read it',
+      action: t.iHaveReadIt,
       alert: true,
       does: 'refused',
     };
   if (me.signedOut)
     return {
-      title: `${me.person?.name ?? 'You'} is signed out`,
-      text: `What you record stays on this device${waiting.length > 0 ? ` (${waiting.length} now)` : ''} until you sign in again.`,
-      action: 'Sign in',
+      title: t.isSignedOut(me.person?.name ?? t.you),
+      text: t.whatYouRecordStaysOn(waiting.length > 0 ? t.now(waiting.length) : ''),
+      action: t.signIn,
       does: 'signIn',
     };
   if (away && waiting.length > 0 && me.person?.account)
     return {
-      title: `${several(waiting.length, 'entry waits', 'entries wait')} to be sent`,
-      text: 'Kept on this device; tried again every few seconds.',
-      action: 'Try now',
+      title: t.toBeSent(several(waiting.length, t.entryWaits, t.entriesWait)),
+      text: t.keptOnThisDeviceTried,
+      action: t.tryNow,
       does: 'again',
     };
   if (notTaken !== undefined)
     return {
-      title: 'What others recorded could not be kept here',
-      text: `${notTaken} What you recorded is safe. Make room, then try again.`,
-      action: 'Try now',
+      title: t.whatOthersRecordedCouldNot,
+      text: t.whatYouRecordedIsSafe(notTaken),
+      action: t.tryNow,
       does: 'again',
     };
   if (newerVersion)
     return {
-      title: 'Somebody recorded something with a newer Pause',
-      text: 'This one cannot read it yet. What is here is right as far as it goes.',
-      action: 'More',
+      title: t.somebodyRecordedSomethingWithA,
+      text: t.thisOneCannotReadIt,
+      action: t.more,
       does: 'notebook',
     };
   if (clockOff)
     return {
-      title: `This device’s clock is ${clockWords(clockOff)}`,
-      text: 'Pause reckons with the notebook’s time instead.',
-      action: 'More',
+      title: t.thisDevicesClockIs(clockWords(clockOff)),
+      text: t.pauseReckonsWithTheNotebooks,
+      action: t.more,
       does: 'notebook',
     };
   if (fetching)
     return {
-      title: `Fetching the notebook: ${fetching.here} of ${fetching.all}`,
-      text: 'You can go on meanwhile.',
-      action: 'More',
+      title: t.fetchingTheNotebookOf(fetching.here, fetching.all),
+      text: t.youCanGoOnMeanwhile,
+      action: t.more,
       does: 'notebook',
     };
   return undefined;
@@ -84,9 +84,9 @@ function whatToSay({ me, outbox }: State): Said | undefined {
 /** How far a clock is off, as people say it. */
 function clockWords(minutes: number): string {
   const [far, way] = [Math.abs(minutes), minutes > 0 ? 'ahead' : 'behind'];
-  if (far >= 36 * 60) return `${Math.round(far / 1440)} days ${way}`;
-  if (far >= 18 * 60) return `a day ${way}`;
-  return far >= 90 ? `${Math.round(far / 60)} hours ${way}` : `${far} minutes ${way}`;
+  if (far >= 36 * 60) return t.days(Math.round(far / 1440), way);
+  if (far >= 18 * 60) return t.aDay(way);
+  return far >= 90 ? t.hours(Math.round(far / 60), way) : t.minutes(far, way);
 }
 
 /** What is to be said, why, and what can be done about it. */

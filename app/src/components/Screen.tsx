@@ -6,9 +6,10 @@ import { PauseMark } from './Marks';
 import { OutboxLine } from './OutboxLine';
 import { colour, font, space, stroke, TABLET, TARGET, typeSize, WIDE } from './tokens';
 import { Small, TextSize } from './Words';
+import { t } from '../text/en/components';
 
 /** Where one learns what to do when someone ate something. */
-export const EATEN = { href: '/eaten', label: 'Eaten?' } as const;
+export const EATEN = { href: '/eaten', label: t.eaten } as const;
 
 const ROOMS: readonly {
   readonly href: Href;
@@ -16,19 +17,19 @@ const ROOMS: readonly {
   readonly match: RegExp;
   readonly wide?: true;
 }[] = [
-  { href: '/', label: 'Start', match: /^\/$/ },
-  { href: '/week', label: 'Week', match: /^\/(week|place|walk|eaters)/ },
-  { href: '/new', label: 'New find', match: /^\/new/ },
-  { href: '/finds', label: 'Finds', match: /^\/finds?(\/|$)/ },
+  { href: '/', label: t.start, match: /^\/$/ },
+  { href: '/week', label: t.week, match: /^\/(week|place|walk|eaters)/ },
+  { href: '/new', label: t.newFind, match: /^\/new/ },
+  { href: '/finds', label: t.finds, match: /^\/finds?(\/|$)/ },
   // On a phone the way there is at the head of the finds.
   {
     href: '/pantry',
-    label: 'Pantry',
+    label: t.pantry,
     match: /^\/(pantry|batch|portion|labels|scan|taste|recall|logbook)/,
     wide: true,
   },
-  { href: '/practice', label: 'Practice', match: /^\/practice/, wide: true },
-  { href: '/guide', label: 'Guide', match: /^\/(guide|taxon|pair|card)/ },
+  { href: '/practice', label: t.practice, match: /^\/practice/, wide: true },
+  { href: '/guide', label: t.guide, match: /^\/(guide|taxon|pair|card)/ },
   { ...EATEN, match: /^\/eaten/ },
 ];
 
@@ -86,7 +87,7 @@ export function Screen({ children, strip, panes = false, rooms = true }: ScreenP
 function Rooms({ side = false }: { readonly side?: boolean }) {
   const path = usePathname();
   return (
-    <View role="navigation" aria-label="Rooms" style={side ? styles.side : styles.below}>
+    <View role="navigation" aria-label={t.rooms} style={side ? styles.side : styles.below}>
       {side ? (
         <View style={styles.mark}>
           <PauseMark size={34} colour={colour.mark} />

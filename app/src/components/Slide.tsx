@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button } from './Button';
 import { colour, space, TARGET } from './tokens';
 import { Small } from './Words';
+import { t } from '../text/en/components';
 
 interface SlideProps {
   readonly label: string;
@@ -25,7 +26,7 @@ export function Slide({ label, value, least, most, step = 1, onChange }: SlidePr
       <View style={styles.row}>
         <Button
           label="−"
-          aria-label={`${label}: less`}
+          aria-label={t.less(label)}
           tone="outline"
           style={styles.step}
           onPress={() => set(value - step)}
@@ -42,7 +43,7 @@ export function Slide({ label, value, least, most, step = 1, onChange }: SlidePr
         })}
         <Button
           label="+"
-          aria-label={`${label}: more`}
+          aria-label={t.more2(label)}
           tone="outline"
           style={styles.step}
           onPress={() => set(value + step)}

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { useAct, useApp } from '../notebook/store';
 import { Button, colour, Small, SmallStrong, space, stroke } from '.';
+import { t } from '../text/en/components';
 
 /** A newer Pause is offered, where nobody is in the middle of anything. */
 export function UpdateOffer() {
@@ -9,15 +10,11 @@ export function UpdateOffer() {
   return (
     <View style={styles.line} role="status">
       <View style={styles.words}>
-        <SmallStrong>A newer Pause is on this device</SmallStrong>
-        <Small>
-          {othersOpen
-            ? 'Another window of Pause is open. Close it first, then try again.'
-            : 'What you have recorded stays as it is.'}
-        </Small>
+        <SmallStrong>{t.aNewerPauseIsOn}</SmallStrong>
+        <Small>{othersOpen ? t.anotherWindowOfPauseIs : t.whatYouHaveRecordedStays}</Small>
       </View>
       <Button
-        label="Use it now"
+        label={t.useItNow}
         tone="outline"
         onPress={() => void import('../notebook/worker').then((worker) => worker.takeNewer(act))}
       />

@@ -3,6 +3,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { EATEN, useWide } from './Screen';
 import { space, TARGET } from './tokens';
 import { SmallStrong } from './Words';
+import { t } from '../text/en/components';
 
 interface WaysOutProps {
   /**
@@ -19,7 +20,7 @@ export function WaysOut({ ways = [] }: WaysOutProps) {
   // There the rooms stand at the side.
   if (useWide()) return null;
   return (
-    <View role="navigation" aria-label="Ways out" style={styles.row}>
+    <View role="navigation" aria-label={t.waysOut} style={styles.row}>
       {[...ways, EATEN].map(({ href, label }) => (
         <Link key={label} href={href} asChild>
           <Pressable role="link" style={styles.way}>

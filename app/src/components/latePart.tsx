@@ -2,6 +2,7 @@ import { createElement, type ComponentType } from 'react';
 import { late } from '../lib/late';
 import { Notice } from './Notice';
 import { Small } from './Words';
+import { t } from '../text/en/components';
 
 /** A part of a screen that is a program of its own. */
 export interface LatePart<Props> {
@@ -41,13 +42,13 @@ export function latePart<Props extends object>(
     if (meanwhile) return createElement(meanwhile, props);
     return failed ? (
       <Notice
-        title="This part did not load"
-        text="Your answers are kept. Try again where there is a connection."
-        action="Try again"
+        title={t.thisPartDidNotLoad}
+        text={t.yourAnswersAreKeptTry}
+        action={t.tryAgain}
         onAction={again}
       />
     ) : (
-      <Small soft>One moment …</Small>
+      <Small soft>{t.oneMoment}</Small>
     );
   });
 }

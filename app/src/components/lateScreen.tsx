@@ -3,6 +3,7 @@ import { fetched, type LatePart } from './latePart';
 import { Loading } from './Notice';
 import { NotLoaded } from './NotLoaded';
 import { Screen } from './Screen';
+import { t } from '../text/en/components';
 
 /**
  * A screen that is a program of its own. While it is on its way, and where it cannot be fetched, the rooms
@@ -12,6 +13,6 @@ export function lateScreen<Props extends object>(
   fetchIt: () => Promise<ComponentType<Props>>,
 ): LatePart<Props> {
   return fetched(fetchIt, ({ failed, again }) => (
-    <Screen>{failed ? <NotLoaded again={again} /> : <Loading what="One moment …" />}</Screen>
+    <Screen>{failed ? <NotLoaded again={again} /> : <Loading what={t.oneMoment} />}</Screen>
   ));
 }

@@ -1,58 +1,59 @@
 import type { Entry, FieldsOf } from '@pause/core';
 import type { Role } from '../notebook/api';
+import { t } from './en/people';
 
 /** Plain words for what stands in a notebook and who belongs to it. */
 
 /** What an e-mail address looks like, as far as it can be seen without writing to it. */
 export const EMAIL = {
   value: /^\s*\S+@\S+\.\S+\s*$/,
-  message: 'E-mail address: something like you@example.org',
+  message: t.eMailAddressSomethingLike,
 } as const;
 /** Of a password, in characters. */
 export const SHORTEST_PASSWORD = 10;
 
 export const KIND: Readonly<Record<Entry['kind'], string>> = {
-  finds: 'A find begun',
-  pieces: 'A piece',
-  targets: 'What it is taken for',
-  contexts: 'Place and condition',
-  readings: 'Something read',
-  withdrawals: 'Something taken back',
-  skips: 'A check passed over',
-  verdicts: 'A verdict',
-  consents: 'An adult’s word',
-  decisions: 'A decision',
-  edits: 'A note',
-  asks: 'A second look asked for',
-  reveals: 'Answers shown',
-  pictures: 'A photo or a sketch',
-  drops: 'A picture taken out',
-  counts: 'A piece counted',
-  pages: 'A page begun',
-  fields: 'Something recorded',
-  sightings: 'Something seen',
+  finds: t.aFindBegun,
+  pieces: t.aPiece,
+  targets: t.whatItIsTakenFor,
+  contexts: t.placeAndCondition,
+  readings: t.somethingRead,
+  withdrawals: t.somethingTakenBack,
+  skips: t.aCheckPassedOver,
+  verdicts: t.aVerdict,
+  consents: t.anAdultsWord,
+  decisions: t.aDecision,
+  edits: t.aNote,
+  asks: t.aSecondLookAskedFor,
+  reveals: t.answersShown,
+  pictures: t.aPhotoOrASketch,
+  drops: t.aPictureTakenOut,
+  counts: t.aPieceCounted,
+  pages: t.aPageBegun,
+  fields: t.somethingRecorded,
+  sightings: t.somethingSeen,
 };
 export const ROLE: Readonly<Record<Role, string>> = {
-  keeper: 'Keeper',
-  member: 'Member',
-  young: 'Young member',
+  keeper: t.keeper,
+  member: t.member,
+  young: t.youngMember,
 };
 export const ROLE_MEANS: Readonly<Record<Role, string>> = {
-  keeper: 'decides the group’s rules, invites, and gives roles',
-  member: 'reads, checks and decides in the group’s notebook',
-  young: 'does the same; collecting waits for an adult of the group',
+  keeper: t.decidesTheGroupsRulesInvites,
+  member: t.readsChecksAndDecidesIn,
+  young: t.doesTheSameCollectingWaits,
 };
 /** The fields that a group agrees on, in plain words. */
 export const FIELD: Readonly<Record<keyof FieldsOf<'group'>, string>> = {
-  name: 'Name',
-  extraBars: 'More bars',
-  groupsNeeded: 'Groups that must fit',
-  forgoneTaxa: 'Left alone',
-  forgoneFamilies: 'Families left alone',
-  protectedTaxa: 'Protected',
-  place: 'Range, season, habitat',
-  familyHint: 'The family as a hint',
-  secondLook: 'A second look for',
-  secondLookWhenUnreviewed: 'A second look where no expert reviewed a deadly pair',
-  earned: 'Earned pairs for',
+  name: t.name,
+  extraBars: t.moreBars,
+  groupsNeeded: t.groupsThatMustFit,
+  forgoneTaxa: t.leftAlone,
+  forgoneFamilies: t.familiesLeftAlone,
+  protectedTaxa: t.protected,
+  place: t.rangeSeasonHabitat,
+  familyHint: t.theFamilyAsAHint,
+  secondLook: t.aSecondLookFor,
+  secondLookWhenUnreviewed: t.aSecondLookWhereNo,
+  earned: t.earnedPairsFor,
 };

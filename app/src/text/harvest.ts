@@ -16,21 +16,22 @@ import {
 } from '@pause/core/harvest/taking';
 
 import { numberWord } from './names';
+import { t } from './en/harvest';
 
 /** Plain words for how much to take, and how. */
 
 export const CEILING: Readonly<Record<CeilingName, string>> = {
-  need: 'What you need',
-  patch: 'What the patch bears',
-  permission: 'What is allowed',
-  hands: 'Basket and hands',
+  need: t.whatYouNeed,
+  patch: t.whatThePatchBears,
+  permission: t.whatIsAllowed,
+  hands: t.basketAndHands,
 };
 export const MISSING: Readonly<Record<Missing, string>> = {
-  need: 'Nobody has said yet for whom.',
-  count: 'Nobody counted yet.',
-  life: 'The guide does not say how it lives.',
-  permission: 'Ask first whether one may pick here.',
-  hands: 'Nobody has said yet what fits.',
+  need: t.nobodyHasSaidYetFor,
+  count: t.nobodyCountedYet,
+  life: t.theGuideDoesNotSay,
+  permission: t.askFirstWhetherOneMay,
+  hands: t.nobodyHasSaidYetWhat,
 };
 const UNIT: Readonly<Record<AmountUnit, readonly [string, string]>> = {
   g: ['g', 'g'],
@@ -44,7 +45,7 @@ export const amountOf = (amount: number, unit: AmountUnit): string =>
 /** Grams as one sees them on scales. */
 export function weightOf(grams: number): string {
   if (grams >= 1000)
-    return `${(grams / 1000).toLocaleString(undefined, { maximumFractionDigits: grams >= 10_000 ? 0 : 1 })}\u00A0kg`;
+    return t.kg((grams / 1000).toLocaleString(undefined, { maximumFractionDigits: grams >= 10_000 ? 0 : 1 }));
   return `${Math.floor(grams / (grams >= 100 ? 10 : 1)) * (grams >= 100 ? 10 : 1)}\u00A0g`;
 }
 /** The same in pieces, handfuls and litres: what one can see without scales. */
@@ -53,7 +54,7 @@ export function seenAs(grams: number, weights: Weights): string {
     .map((unit) => [seenAmount(grams, unit, weights), unit] as const)
     .filter(([amount]) => amount > 0)
     .map(([amount, unit]) => amountOf(amount, unit));
-  return units.length > 0 ? `about ${units.join(' or ')}` : 'less than a piece';
+  return units.length > 0 ? t.about(units.join(' or ')) : t.lessThanAPiece;
 }
 
 export const valueOf = ({ grams, missing }: Ceiling): string =>
@@ -62,102 +63,110 @@ export const valueOf = ({ grams, missing }: Ceiling): string =>
     : grams === undefined
       ? ''
       : grams === Infinity
-        ? 'As much as you like'
+        ? t.asMuchAsYouLike
         : weightOf(grams);
 
 /** What binds, and what would change it. */
 export function bindsWords({ binds, next, short, ceilings }: Take): string {
   if (binds === undefined)
     return ceilings.some(({ missing }) => missing.includes('permission'))
-      ? 'Before anything is taken, somebody has to be asked.'
-      : 'Answer one of the four, and an amount is shown here.';
+      ? t.beforeAnythingIsTakenSomebody
+      : t.answerOneOfTheFour;
   const because =
     binds === 'hands' && short
       ? short === 'basket'
-        ? 'the basket is full then'
-        : 'more would spoil before it is made ready'
+        ? t.theBasketIsFullThen
+        : t.moreWouldSpoilBeforeIt
       : {
-          need: 'more is not needed',
-          patch: 'more would cost the patch',
-          permission: 'more is not allowed',
+          need: t.moreIsNotNeeded,
+          patch: t.moreWouldCostThePatch,
+          permission: t.moreIsNotAllowed,
           hands: '',
         }[binds];
-  return `${CEILING[binds]} decides: ${because}.${next ? ` Were it not for that, ${CEILING[next.name].toLowerCase()} would stop at ${weightOf(next.grams)}.` : ''}`;
+  return t.decides(
+    CEILING[binds],
+    because,
+    next ? t.wereItNotForThat(CEILING[next.name].toLowerCase(), weightOf(next.grams)) : '',
+  );
 }
 
 const percent = (share: number) => `${Math.round(share * 100)}\u00A0%`;
 export function patchWords(reason: PatchReason): string {
   switch (reason.code) {
     case 'invader':
-      return 'It spreads where it does not belong: all of it may go, and nothing of it is scattered.';
+      return t.itSpreadsWhereItDoes;
     case 'few':
-      return `Only ${reason.number} stand there: of so few hardly any is taken, and nothing that ends a plant.`;
+      return t.onlyStandThereOfSo(reason.number);
     case 'share':
       return reason.share >= 1
-        ? 'It lives on by its runners: what is taken costs it hardly anything.'
-        : `Taken every year, up to ${percent(reason.share)} of it leaves a patch that is no smaller in ${reason.years} years, in ${numberWord(Math.round(reason.chance * 10))} of ten patches.`;
+        ? t.itLivesOnByIts
+        : t.takenEveryYearUpTo(
+            percent(reason.share),
+            reason.years,
+            numberWord(Math.round(reason.chance * 10)),
+          );
     case 'taken-before':
-      return `${percent(reason.share)} of it was taken before and has not grown again yet.`;
+      return t.ofItWasTakenBefore(percent(reason.share));
     case 'renews-less':
-      return `By how many are young, grown and bearing, it renews itself less than such a patch usually does: else it would be ${percent(reason.usual)}.`;
+      return t.byHowManyAreYoung(percent(reason.usual));
     case 'shrinking':
-      return 'Such a patch hardly holds its own even with nothing taken.';
+      return t.suchAPatchHardlyHolds;
     case 'life-unknown':
-      return 'The guide does not say how it lives on, so nobody knows what it bears.';
+      return t.theGuideDoesNotSayHow;
   }
 }
 
 export const TOOL: Readonly<Record<Tool, string>> = {
-  hand: 'your hand',
-  knife: 'a knife',
-  scissors: 'scissors',
-  'digging-stick': 'a digging stick',
-  gloves: 'gloves',
-  brush: 'a brush',
+  hand: t.yourHand,
+  knife: t.aKnife,
+  scissors: t.scissors,
+  'digging-stick': t.aDiggingStick,
+  gloves: t.gloves,
+  brush: t.aBrush,
 };
 export const WHERE: Readonly<Record<Where, string>> = {
-  'pluck-single': 'Pluck single ones, here and there',
-  'cut-above-ground': 'Cut above the ground',
-  'cut-above-leaf-pair': 'Cut above a pair of leaves, so that it shoots again',
-  'cut-flower-head': 'Cut single heads',
-  'pluck-ripe': 'Pluck what is ripe',
-  'gather-fallen': 'Gather what has fallen',
-  'lift-straight': 'Loosen round about and lift straight up',
-  'trace-runner': 'Trace the runner to its end before you pull',
-  'cut-or-twist-at-base': 'Look at its base first; then cut or twist it out',
-  'cut-cap': 'Look at its base first; then cut the cap',
+  'pluck-single': t.pluckSingleOnesHereAnd,
+  'cut-above-ground': t.cutAboveTheGround,
+  'cut-above-leaf-pair': t.cutAboveAPairOf,
+  'cut-flower-head': t.cutSingleHeads,
+  'pluck-ripe': t.pluckWhatIsRipe,
+  'gather-fallen': t.gatherWhatHasFallen,
+  'lift-straight': t.loosenRoundAboutAndLift,
+  'trace-runner': t.traceTheRunnerToIts,
+  'cut-or-twist-at-base': t.lookAtItsBaseFirst,
+  'cut-cap': t.lookAtItsBaseFirstThen,
 };
 export const LEAVE: Readonly<Record<Leave, string>> = {
-  'most-leaves': 'most leaves of each plant',
-  'heart-leaves': 'its heart',
-  'small-ones': 'the small ones',
-  'old-ones': 'the old ones',
-  'every-second': 'every second one',
-  'seed-heads': 'seed heads',
-  'for-animals': 'some for the animals',
-  'root-piece': 'a piece of root',
-  twigs: 'every twig',
-  'the-ground-closed': 'the ground closed',
-  'its-base-for-looking': 'nothing unlooked at below the cap',
+  'most-leaves': t.mostLeavesOfEachPlant,
+  'heart-leaves': t.itsHeart,
+  'small-ones': t.theSmallOnes,
+  'old-ones': t.theOldOnes,
+  'every-second': t.everySecondOne,
+  'seed-heads': t.seedHeads,
+  'for-animals': t.someForTheAnimals,
+  'root-piece': t.aPieceOfRoot,
+  twigs: t.everyTwig,
+  'the-ground-closed': t.theGroundClosed,
+  'its-base-for-looking': t.nothingUnlookedAtBelowThe,
 };
 export const GIVE_BACK: Readonly<Record<GiveBack, string>> = {
-  'scatter-seed': 'Scatter ripe seed',
-  'replant-crown': 'Plant the crown again',
-  'root-piece-back': 'Lay a piece of root back',
-  'close-hole': 'Close the hole',
-  'close-moss': 'Close moss and litter',
-  'nothing-it-spreads': 'Scatter nothing: it spreads by itself',
+  'scatter-seed': t.scatterRipeSeed,
+  'replant-crown': t.plantTheCrownAgain,
+  'root-piece-back': t.layAPieceOfRoot,
+  'close-hole': t.closeTheHole,
+  'close-moss': t.closeMossAndLitter,
+  'nothing-it-spreads': t.scatterNothingItSpreadsBy,
 };
 export const WEATHER: Readonly<Record<Weather, string>> = {
-  'dry-after-dew': 'On a dry day, when the dew has gone',
-  any: 'In any weather',
-  'after-frost': 'After frost',
-  'not-frozen': 'While the ground is not frozen',
+  'dry-after-dew': t.onADryDayWhen,
+  any: t.inAnyWeather,
+  'after-frost': t.afterFrost,
+  'not-frozen': t.whileTheGroundIsNot,
 };
 export const BAG: Readonly<Record<Bag, string>> = {
-  'paper-or-cloth': 'paper or cloth',
-  basket: 'a basket',
-  box: 'a box',
-  'bag-for-roots': 'a bag for roots',
-  'own-bag': 'a bag of its own',
+  'paper-or-cloth': t.paperOrCloth,
+  basket: t.aBasket,
+  box: t.aBox,
+  'bag-for-roots': t.aBagForRoots,
+  'own-bag': t.aBagOfItsOwn,
 };

@@ -1,46 +1,47 @@
 import type { KitReason } from '@pause/core/outings';
 import { commonName } from './names';
 import { HAZARD } from './places';
+import { t } from './en/kit';
 
 /** What to take along, and why. */
 
 /** Things to bring. */
 export const KIT: Readonly<Record<string, string>> = {
-  knife: 'Knife',
-  lens: 'Lens',
-  paper: 'Pale paper',
-  ruler: 'Ruler',
-  trowel: 'Digging stick or trowel',
-  gloves: 'Gloves',
-  water: 'Water',
-  phone: 'Phone, charged',
-  whistle: 'Whistle',
-  boots: 'Boots',
-  helmet: 'Helmet',
-  stick: 'Walking stick',
-  'tide-table': 'Tide table',
-  'long-sleeves': 'Long sleeves and trousers',
-  'bright-vest': 'Bright vest',
-  bag: 'Bag',
-  'bag-roots': 'Bag for roots',
-  'bag-leaves': 'Bag for leaves',
-  'bag-flowers': 'Bag for flowers',
-  'box-fruit': 'Box for fruit',
-  'basket-fungi': 'Basket for fungi',
+  knife: t.knife,
+  lens: t.lens,
+  paper: t.palePaper,
+  ruler: t.ruler,
+  trowel: t.diggingStickOrTrowel,
+  gloves: t.gloves,
+  water: t.water,
+  phone: t.phoneCharged,
+  whistle: t.whistle,
+  boots: t.boots,
+  helmet: t.helmet,
+  stick: t.walkingStick,
+  'tide-table': t.tideTable,
+  'long-sleeves': t.longSleevesAndTrousers,
+  'bright-vest': t.brightVest,
+  bag: t.bag,
+  'bag-roots': t.bagForRoots,
+  'bag-leaves': t.bagForLeaves,
+  'bag-flowers': t.bagForFlowers,
+  'box-fruit': t.boxForFruit,
+  'basket-fungi': t.basketForFungi,
 };
 
 export function kitReason(reason: KitReason): string {
   switch (reason.code) {
     case 'checks':
-      return `for checking ${reason.taxa.map((id) => commonName(id)).join(', ')}`;
+      return t.forChecking(reason.taxa.map((id) => commonName(id)).join(', '));
     case 'parts':
-      return 'kinds are kept apart';
+      return t.kindsAreKeptApart;
     case 'hazard':
-      return `because of: ${HAZARD[reason.hazard].toLowerCase()}`;
+      return t.becauseOf(HAZARD[reason.hazard].toLowerCase());
     case 'child':
-      return 'for the child';
+      return t.forTheChild;
     case 'ground':
-      return 'wet ground';
+      return t.wetGround;
     case 'always':
       return '';
   }

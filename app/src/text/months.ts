@@ -1,4 +1,5 @@
 import type { StageId, Taxon } from '@pause/core';
+import { t } from './en/names';
 
 /** Whether a month lies in a run of months, which may go over the end of the year. */
 const within = (month: number, [from, to]: readonly [number, number]) =>
@@ -21,6 +22,6 @@ export function monthsOf({ phenology }: Taxon, stage: StageId): string[] {
     .filter((p) => p.stage === stage)
     .map(
       ({ elevation: [low, high], months: [from, to] }) =>
-        `${from === to ? monthName(from) : `${monthName(from)} to ${monthName(to)}`}, ${low <= 0 ? `up to ${high}\u00A0m` : `${low} to ${high}\u00A0m`}`,
+        `${from === to ? monthName(from) : t.to3(monthName(from), monthName(to))}, ${low <= 0 ? t.upToM(high) : t.toM(low, high)}`,
     );
 }

@@ -1,5 +1,6 @@
 import type { Case, Character, Choice, Damage, HarmGrade, Reading, Verdict } from '@pause/core';
 import { guide } from '../deciding/guide';
+import { t } from './en/names';
 
 /** Names and small phrases. English first; the guide's own words where it has them. */
 
@@ -39,47 +40,47 @@ export function partName(target: string, part: string): string {
 /** What a reading says, in the guide's words. */
 export function readingWords(reading: Pick<Reading, 'character' | 'value'>): string {
   const { value } = reading;
-  if (value.kind === 'cant-tell') return 'Could not tell';
-  if (value.kind === 'count') return value.orMore === true ? `${value.number} or more` : String(value.number);
+  if (value.kind === 'cant-tell') return t.couldNotTell;
+  if (value.kind === 'count') return value.orMore === true ? t.orMore(value.number) : String(value.number);
   if (value.kind === 'measure')
     return value.error === undefined
       ? `${value.number} ${value.unit}`
-      : `${value.number} ${value.unit}, give or take ${value.error}`;
+      : t.giveOrTake(value.number, value.unit, value.error);
   const character = characterOf(reading.character);
   const labels = value.states.map((state) =>
     character && 'states' in character
       ? (character.states.find((s) => s.id === state)?.label ?? state)
       : state,
   );
-  return labels.map((label, index) => (index === 0 ? label : lowerFirst(label))).join(', or ');
+  return labels.map((label, index) => (index === 0 ? label : lowerFirst(label))).join(t.or);
 }
 
 export const SURENESS: Readonly<Record<Reading['sureness'], string>> = {
-  sure: 'sure',
-  fairly: 'fairly sure',
-  guess: 'a guess',
+  sure: t.sure,
+  fairly: t.fairlySure,
+  guess: t.aGuess,
 };
 export const OUTCOME: Readonly<Record<Verdict['outcome'], string>> = {
-  leave: 'Leave',
-  pause: 'Pause',
-  collect: 'Collect',
+  leave: t.leave,
+  pause: t.pause,
+  collect: t.collect,
 };
 export const CHOICE: Readonly<Record<Choice, string>> = {
-  collect: 'Collected',
-  leave: 'Left',
-  later: 'Left for later',
+  collect: t.collected,
+  leave: t.left,
+  later: t.leftForLater,
 };
 export const GRADE: Readonly<Record<HarmGrade, string>> = {
-  none: 'no harm known',
-  unpleasant: 'unpleasant',
-  serious: 'serious',
-  deadly: 'deadly',
+  none: t.noHarmKnown,
+  unpleasant: t.unpleasant,
+  serious: t.serious,
+  deadly: t.deadly,
 };
 export const DAMAGE: Readonly<Record<Damage, string>> = {
-  none: 'harms nothing',
-  slight: 'marks it slightly',
-  part: 'costs a piece',
-  whole: 'costs the plant',
+  none: t.harmsNothing,
+  slight: t.marksItSlightly,
+  part: t.costsAPiece,
+  whole: t.costsThePlant,
 };
 
 /** "deadly · silent for 2 to 17 days" */
@@ -88,11 +89,11 @@ export function harmLine(taxon: string): string {
   if (!harm) return '';
   const onset = harm.onsetHours;
   if (!onset) return GRADE[harm.grade];
-  return `${GRADE[harm.grade]} · ${onset[0] >= 6 ? `silent for ${spanOfHours(onset)}` : `within ${hoursWords(onset[1])}`}`;
+  return `${GRADE[harm.grade]} · ${onset[0] >= 6 ? t.silentFor(spanOfHours(onset)) : t.within(hoursWords(onset[1]))}`;
 }
 
-const hoursWords = (hours: number) => (hours === 1 ? 'an hour' : many(...lasting(hours)));
-const many = (amount: number, unit: string) => `${amount} ${unit}${amount === 1 ? '' : 's'}`;
+const hoursWords = (hours: number) => (hours === 1 ? t.anHour : many(...lasting(hours)));
+const many = (amount: number, unit: string) => `${amount} ${unit}${t.s(amount)}`;
 const MOST_DAYS = 30;
 /**
  * Hours up to two days, days up to a month, weeks beyond.
@@ -111,17 +112,17 @@ function spanOfHours([from, to]: readonly [number, number]): string {
   const [least, unitOfLeast] = lasting(from, from >= 24);
   const [most, unitOfMost] = lasting(to, from >= 24 || to >= 48);
   return unitOfLeast === unitOfMost
-    ? `${least} to ${many(most, unitOfMost)}`
-    : `${many(least, unitOfLeast)} to ${many(most, unitOfMost)}`;
+    ? t.to(least, many(most, unitOfMost))
+    : t.to2(many(least, unitOfLeast), many(most, unitOfMost));
 }
 
 /** Time as people say it: "10 seconds", "2 minutes", "overnight". */
 export function timeWords(seconds: number): string {
   if (seconds >= 4 * 3600) return 'overnight';
-  if (seconds >= 5400) return `${Math.round(seconds / 3600)} hours`;
-  if (seconds >= 3300) return 'an hour';
-  if (seconds >= 90) return `${Math.round(seconds / 60)} minutes`;
-  return seconds >= 55 ? 'a minute' : `${seconds} seconds`;
+  if (seconds >= 5400) return t.hours(Math.round(seconds / 3600));
+  if (seconds >= 3300) return t.anHour;
+  if (seconds >= 90) return t.minutes(Math.round(seconds / 60));
+  return seconds >= 55 ? t.aMinute : t.seconds(seconds);
 }
 
 const NUMBERS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
@@ -130,76 +131,76 @@ export function numberWord(n: number): string {
 }
 
 export const CONDITION: Readonly<Record<NonNullable<Case['context']['condition']>, string>> = {
-  fresh: 'Fresh and sound',
-  ripe: 'Ripe',
-  unripe: 'Not ripe yet',
-  wilted: 'Wilted',
-  woody: 'Tough, woody',
-  'insect-eaten': 'Eaten by insects',
-  frosted: 'Frosted',
-  rotten: 'Rotten, mouldy',
+  fresh: t.freshAndSound,
+  ripe: t.ripe,
+  unripe: t.notRipeYet,
+  wilted: t.wilted,
+  woody: t.toughWoody,
+  'insect-eaten': t.eatenByInsects,
+  frosted: t.frosted,
+  rotten: t.rottenMouldy,
 };
 export const CONTAMINATION: Readonly<Record<NonNullable<Case['context']['contamination']>, string>> = {
-  'none-seen': 'Nothing seen',
-  roadside: 'Beside a road',
-  sprayed: 'Sprayed',
-  flooded: 'Flooded',
-  fouled: 'Fouled by animals',
-  polluted: 'Polluted',
-  unknown: 'Don’t know',
+  'none-seen': t.nothingSeen,
+  roadside: t.besideARoad,
+  sprayed: t.sprayed,
+  flooded: t.flooded,
+  fouled: t.fouledByAnimals,
+  polluted: t.polluted,
+  unknown: t.dontKnow,
 };
 
 /** A length as people say it: millimetres while they are few. */
 export function lengthWords(millimetres: number): string {
   return millimetres < 10
-    ? `${millimetres} mm`
+    ? t.mm(millimetres)
     : millimetres < 1000
-      ? `${millimetres / 10} cm`
-      : `${millimetres / 1000} m`;
+      ? t.cm(millimetres / 10)
+      : t.m(millimetres / 1000);
 }
 
 export const LANGUAGE: Readonly<Record<string, string>> = {
-  en: 'English',
-  de: 'German',
-  fr: 'French',
-  it: 'Italian',
-  es: 'Spanish',
-  pl: 'Polish',
-  cs: 'Czech',
-  nl: 'Dutch',
-  sl: 'Slovene',
-  sv: 'Swedish',
-  pt: 'Portuguese',
-  hu: 'Hungarian',
+  en: t.english,
+  de: t.german,
+  fr: t.french,
+  it: t.italian,
+  es: t.spanish,
+  pl: t.polish,
+  cs: t.czech,
+  nl: t.dutch,
+  sl: t.slovene,
+  sv: t.swedish,
+  pt: t.portuguese,
+  hu: t.hungarian,
 };
 
 const FOR: Readonly<Record<string, string>> = {
-  everyone: 'For everyone',
-  pregnancy: 'In pregnancy',
-  child: 'For children',
-  ulcer: 'With a stomach ulcer',
-  'blood-pressure': 'With high blood pressure',
-  'kidney-stones': 'With kidney stones',
-  'kidney-disease': 'With a kidney disease',
-  'liver-disease': 'With a liver disease',
-  heart: 'With a heart disease',
-  diabetes: 'With diabetes',
-  gout: 'With gout',
-  'mineral-shortage': 'When short of minerals',
-  alcohol: 'With alcohol',
-  skin: 'For sensitive skin',
+  everyone: t.forEveryone,
+  pregnancy: t.inPregnancy,
+  child: t.forChildren,
+  ulcer: t.withAStomachUlcer,
+  'blood-pressure': t.withHighBloodPressure,
+  'kidney-stones': t.withKidneyStones,
+  'kidney-disease': t.withAKidneyDisease,
+  'liver-disease': t.withALiverDisease,
+  heart: t.withAHeartDisease,
+  diabetes: t.withDiabetes,
+  gout: t.withGout,
+  'mineral-shortage': t.whenShortOfMinerals,
+  alcohol: t.withAlcohol,
+  skin: t.forSensitiveSkin,
 };
 /** Whom a caution is for: "With an allergy to apiaceae". */
 export function cautionFor(id: string): string {
   const [kind, of] = [id.split(':')[0], id.slice(id.indexOf(':') + 1)];
-  if (kind === 'allergy' && of) return `With an allergy to ${of.split('-').join(' ')}`;
-  if (kind === 'medicine' && of) return `With medicine: ${of.split('-').join(' ')}`;
-  if (kind === 'other' && of) return `Besides: ${of}`;
+  if (kind === 'allergy' && of) return t.withAnAllergyTo(of.split('-').join(' '));
+  if (kind === 'medicine' && of) return t.withMedicine(of.split('-').join(' '));
+  if (kind === 'other' && of) return t.besides(of);
   return FOR[id] ?? id;
 }
 
 type OpenName = NonNullable<Case['context']['openName']>;
 /** A name that stays open: "genus Cantharellus only", "bilberry or bog bilberry". */
 export function openNameWords(name: OpenName): string {
-  return name.kind === 'one-of' ? name.taxa.map(commonName).join(' or ') : `${name.kind} ${name.name} only`;
+  return name.kind === 'one-of' ? name.taxa.map(commonName).join(' or ') : t.only(name.kind, name.name);
 }

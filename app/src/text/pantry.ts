@@ -12,40 +12,41 @@ import type { KeptAmount, Sign } from '@pause/core/pantry';
 import type { TasteRefusal, MealReminder } from '@pause/core/pantry/tasting';
 import { GRADE, cautionFor, lowerFirst, commonName } from './names';
 import { few } from './reasons';
+import { t } from './en/pantry';
 
 /** What is made, in the words of a kitchen. */
 
 /** What one does, and what it then is. */
 export const METHOD: Readonly<Record<Method, readonly [doing: string, done: string]>> = {
-  fresh: ['Keep it fresh', 'fresh'],
-  cook: ['Cook it', 'cooked'],
-  dry: ['Dry it', 'dried'],
-  infuse: ['Steep it', 'infusion'],
-  decoct: ['Boil it down', 'decoction'],
-  tincture: ['Put it in spirit', 'in spirit'],
-  'infused-oil': ['Put it in oil', 'in oil'],
-  salve: ['Make a salve', 'salve'],
-  syrup: ['Make a syrup', 'syrup'],
-  pickle: ['Pickle it', 'pickled'],
-  ferment: ['Ferment it', 'fermented'],
-  roast: ['Roast it', 'roasted'],
-  freeze: ['Freeze it', 'frozen'],
-  bottle: ['Boil it in jars', 'in jars'],
-  distil: ['Distil an oil', 'distilled'],
+  fresh: [t.keepItFresh, t.fresh],
+  cook: [t.cookIt, t.cooked],
+  dry: [t.dryIt, t.dried],
+  infuse: [t.steepIt, t.infusion],
+  decoct: [t.boilItDown, t.decoction],
+  tincture: [t.putItInSpirit, t.inSpirit],
+  'infused-oil': [t.putItInOil, t.inOil],
+  salve: [t.makeASalve, t.salve],
+  syrup: [t.makeASyrup, t.syrup],
+  pickle: [t.pickleIt, t.pickled],
+  ferment: [t.fermentIt, t.fermented],
+  roast: [t.roastIt, t.roasted],
+  freeze: [t.freezeIt, t.frozen],
+  bottle: [t.boilItInJars, t.inJars],
+  distil: [t.distilAnOil, t.distilled],
 };
 
 export const COOKING: Readonly<Record<Cooking, string>> = {
-  raw: 'Raw',
-  boil: 'Boiled, water kept',
-  'boil-pour': 'Boiled, water poured away',
-  steam: 'Steamed',
-  fry: 'Fried',
+  raw: t.raw,
+  boil: t.boiledWaterKept,
+  'boil-pour': t.boiledWaterPouredAway,
+  steam: t.steamed,
+  fry: t.fried,
 };
 
 export const STORE: Readonly<Record<Keeping['store'], string>> = {
-  'cool-dark': 'cool and dark',
-  fridge: 'in the fridge',
-  freezer: 'in the freezer',
+  'cool-dark': t.coolAndDark,
+  fridge: t.inTheFridge,
+  freezer: t.inTheFreezer,
 };
 
 export function refusalWords(refusal: Refusal): string {
@@ -53,71 +54,69 @@ export function refusalWords(refusal: Refusal): string {
     case 'never':
       return refusal.why;
     case 'not-for-use':
-      return refusal.methods.length > 0
-        ? 'The guide knows nothing of it being used so.'
-        : 'The guide knows of nothing to be made of it.';
+      return refusal.methods.length > 0 ? t.theGuideKnowsNothingOf : t.theGuideKnowsOfNothing;
     case 'distilled':
-      return 'Distilled oils can poison where the herb only flavours.';
+      return t.distilledOilsCanPoisonWhere;
     case 'low-acid-jar':
-      return 'It is not sour enough: boiling does not kill what makes botulism, and in a closed jar it grows.';
+      return t.itIsNotSourEnough;
   }
 }
 
 export function cookingRefusalWords(refusal: CookingRefusal): string {
   switch (refusal.code) {
     case 'never-raw':
-      return 'Nobody eats it raw.';
+      return t.nobodyEatsItRaw;
     case 'too-short':
-      return `Not before ${refusal.minutes} minutes of heat.`;
+      return t.notBeforeMinutesOfHeat(refusal.minutes);
     case 'water-kept':
-      return 'The water has to be poured away.';
+      return t.theWaterHasToBe;
   }
 }
 
 const STEP: Readonly<Record<StepCode, string>> = {
   guide: '',
   own: '',
-  'look-again': 'Go through every piece once more, in good light',
-  specimen: 'Keep one whole specimen aside',
-  wash: 'Wash it in plenty of water',
-  'shake-out': 'Shake out insects; do not wash it',
-  soak: 'Soak it',
-  peel: 'Peel it',
-  'cut-thin': 'Cut it thin, all to one thickness',
-  spread: 'Spread it in one layer, in shade, where air moves',
-  'turn-daily': 'Turn it every day',
-  'test-brittle': 'Bend the thickest piece: it has to break',
-  condition: 'In a closed jar, opened and shaken each day, until no damp comes back',
-  wilt: 'Let it wilt until no water is left on it',
-  chop: 'Chop it small',
-  'cover-with-spirit': 'Cover it with spirit',
-  'shake-daily': 'Shake it every day, out of the light',
-  'cover-with-oil': 'Cover it with oil, nothing standing out',
-  'stand-in-light': 'Let it stand, covered with a cloth, and stir it',
-  filter: 'Strain it through a fine cloth',
-  'warm-in-fat': 'Warm it in fat, never boiling',
-  'add-wax': 'Stir in wax until a drop sets',
-  'skin-trial': 'Try it first: a little inside the arm, and wait a day',
-  'pour-hot': 'Pour hot water over it',
-  'steep-covered': 'Let it steep, covered',
-  'cold-water': 'Put it up with cold water',
-  simmer: 'Let it simmer',
-  'boil-first': 'Boil it through first, and pour the water away',
-  'cover-with-vinegar': 'Cover it with vinegar of known strength, fresh, not used before',
-  'weigh-salt': 'Weigh the salt',
-  'press-under': 'Press it down until liquid stands above it',
-  'let-gas-out': 'Let gas out every day',
-  'add-sugar': 'Stir in the sugar',
-  'boil-up': 'Bring it to the boil',
-  'fill-hot': 'Fill it boiling hot into clean jars, to the brim, and close them',
-  'boil-jars': 'Boil the closed jars',
-  blanch: 'Blanch it, and cool it at once',
-  'freeze-flat': 'Freeze it flat, in portions',
-  roast: 'Roast it',
-  'cook-through': 'Cook it right through',
-  'pour-away': 'Pour the water away',
-  'keep-cool': 'Keep it in the fridge',
-  label: 'Put a label on it',
+  'look-again': t.goThroughEveryPieceOnce,
+  specimen: t.keepOneWholeSpecimenAside,
+  wash: t.washItInPlentyOf,
+  'shake-out': t.shakeOutInsectsDoNot,
+  soak: t.soakIt,
+  peel: t.peelIt,
+  'cut-thin': t.cutItThinAllTo,
+  spread: t.spreadItInOneLayer,
+  'turn-daily': t.turnItEveryDay,
+  'test-brittle': t.bendTheThickestPieceIt,
+  condition: t.inAClosedJarOpened,
+  wilt: t.letItWiltUntilNo,
+  chop: t.chopItSmall,
+  'cover-with-spirit': t.coverItWithSpirit,
+  'shake-daily': t.shakeItEveryDayOut,
+  'cover-with-oil': t.coverItWithOilNothing,
+  'stand-in-light': t.letItStandCoveredWith,
+  filter: t.strainItThroughAFine,
+  'warm-in-fat': t.warmItInFatNever,
+  'add-wax': t.stirInWaxUntilA,
+  'skin-trial': t.tryItFirstALittle,
+  'pour-hot': t.pourHotWaterOverIt,
+  'steep-covered': t.letItSteepCovered,
+  'cold-water': t.putItUpWithCold,
+  simmer: t.letItSimmer,
+  'boil-first': t.boilItThroughFirstAnd,
+  'cover-with-vinegar': t.coverItWithVinegarOf,
+  'weigh-salt': t.weighTheSalt,
+  'press-under': t.pressItDownUntilLiquid,
+  'let-gas-out': t.letGasOutEveryDay,
+  'add-sugar': t.stirInTheSugar,
+  'boil-up': t.bringItToTheBoil,
+  'fill-hot': t.fillItBoilingHotInto,
+  'boil-jars': t.boilTheClosedJars,
+  blanch: t.blanchItAndCoolIt,
+  'freeze-flat': t.freezeItFlatInPortions,
+  roast: t.roastIt,
+  'cook-through': t.cookItRightThrough,
+  'pour-away': t.pourTheWaterAway,
+  'keep-cool': t.keepItInTheFridge,
+  label: t.putALabelOnIt,
 };
 
 /** What is often done besides, and is no step of every kitchen. */
@@ -131,28 +130,24 @@ export const stepWords = ({
   minutes,
   days,
 }: Pick<Step, 'code' | 'text' | 'minutes' | 'days'>): string =>
-  `${text ?? STEP[code]}${minutes === undefined ? '' : minutes >= 120 ? ` (${Math.round(minutes / 60)} hours)` : ` (${minutes} minutes)`}${days === undefined ? '' : ` (${days} days)`}`;
+  `${text ?? STEP[code]}${minutes === undefined ? '' : minutes >= 120 ? t.hours(Math.round(minutes / 60)) : t.minutes(minutes)}${days === undefined ? '' : t.days(days)}`;
 
 export const SPOILS: Readonly<Record<SpoilCode, string>> = {
-  'water-in-oil': 'Water in oil spoils it: nothing wet goes in, and no drop settles at the bottom.',
-  'oil-eaten':
-    'Botulism grows where oil keeps air away from what lies in it: only in the fridge, only some days, and never at room warmth.',
-  'sugar-short':
-    'Less than two thirds of it is sugar: it keeps only in the fridge, for two weeks, or frozen.',
-  'acid-short':
-    'Too little acid: household vinegar (5 %) with no more than its own amount of water. So it is for the fridge and the next days.',
-  'acid-unknown': 'Nobody recorded how strong the vinegar is, so it is for the fridge and the next days.',
-  'brine-reused': 'Nobody knows how strong a used brine still is: it is for the fridge and the next days.',
-  'salt-short': 'Less than two per cent of salt, weighed with the water: the wrong ones may grow.',
-  'salt-much': 'So much salt that nothing ferments.',
-  'weak-alcohol': 'Below 25 % alcohol it does not keep by that alone: a week, in the fridge.',
-  'damp-mould': 'Damp turns it mouldy without a smell. What shows any is thrown out whole.',
-  'still-cook': 'It still has to be cooked before anybody eats it.',
-  gas: 'It makes gas: no jar is closed tight while it works.',
-  'cool-at-once': 'What is not eaten at once is cooled within two hours.',
-  'skin-trial': 'For whole skin only, and after a small trial.',
-  'no-dose':
-    'Former uses are shown as tradition. Pause gives no dose and no cure: ask a pharmacist or doctor.',
+  'water-in-oil': t.waterInOilSpoilsIt,
+  'oil-eaten': t.botulismGrowsWhereOilKeeps,
+  'sugar-short': t.lessThanTwoThirdsOf,
+  'acid-short': t.tooLittleAcidHouseholdVinegar,
+  'acid-unknown': t.nobodyRecordedHowStrongThe,
+  'brine-reused': t.nobodyKnowsHowStrongA,
+  'salt-short': t.lessThanTwoPerCent,
+  'salt-much': t.soMuchSaltThatNothing,
+  'weak-alcohol': t.below25PercentAlcoholIt,
+  'damp-mould': t.dampTurnsItMouldyWithout,
+  'still-cook': t.itStillHasToBe,
+  gas: t.itMakesGasNoJar,
+  'cool-at-once': t.whatIsNotEatenAt,
+  'skin-trial': t.forWholeSkinOnlyAnd,
+  'no-dose': t.formerUsesAreShownAs,
 };
 
 export const UNIT: Readonly<Record<KeptAmount['unit'], string>> = { g: 'g', ml: 'ml', piece: 'pieces' };
@@ -165,40 +160,38 @@ export function amountWords({
   readonly unit: KeptAmount['unit'];
 }): string {
   const rounded = amount >= 100 ? Math.round(amount) : Math.round(amount * 10) / 10;
-  if (unit === 'g' && amount >= 1000) return `${(Math.round(amount / 10) / 100).toLocaleString()}\u00A0kg`;
+  if (unit === 'g' && amount >= 1000) return t.kg((Math.round(amount / 10) / 100).toLocaleString());
   if (unit === 'ml' && amount >= 1000) return `${(Math.round(amount / 10) / 100).toLocaleString()}\u00A0l`;
-  return `${rounded.toLocaleString()}\u00A0${unit === 'piece' && rounded === 1 ? 'piece' : UNIT[unit]}`;
+  return `${rounded.toLocaleString()}\u00A0${unit === 'piece' && rounded === 1 ? t.piece : UNIT[unit]}`;
 }
 
 export const SIGN: Readonly<Record<Sign, string>> = {
-  mouth: 'In the mouth',
-  skin: 'On the skin',
-  stomach: 'Stomach',
-  head: 'Head, dizzy',
-  breath: 'Breath',
-  other: 'Something else',
+  mouth: t.inTheMouth,
+  skin: t.onTheSkin,
+  stomach: t.stomach,
+  head: t.headDizzy,
+  breath: t.breath,
+  other: t.somethingElse,
 };
 
 export function tasteRefusalWords(refusal: TasteRefusal): string {
   switch (refusal.code) {
     case 'recalled':
-      return 'The find that it comes from does not stand.';
+      return t.theFindThatItComes;
     case 'not-eaten':
-      return 'It is not for eating.';
+      return t.itIsNotForEating;
     case 'harmful':
-      return `It is ${GRADE[refusal.grade]}: nobody tries it.`;
+      return t.itIsNobodyTriesIt(GRADE[refusal.grade]);
     case 'child':
-      return 'A child is not the one who tries something new.';
+      return t.aChildIsNotThe;
     case 'pregnant':
-      return 'Not in pregnancy.';
+      return t.notInPregnancy;
     case 'caution':
       return `${cautionFor(refusal.caution)}: ${lowerFirst(refusal.text)}`;
     case 'not-ready':
-      return refusal.kingdom === 'Fungi'
-        ? 'It has to be cooked first.'
-        : 'It is not made ready as it has to be.';
+      return refusal.kingdom === 'Fungi' ? t.itHasToBeCooked : t.itIsNotMadeReady;
     case 'another-new':
-      return `${commonName(refusal.taxon)} was new less than a day ago: one at a time.`;
+      return t.wasNewLessThanA(commonName(refusal.taxon));
   }
 }
 
@@ -206,9 +199,9 @@ export function tasteRefusalWords(refusal: TasteRefusal): string {
 export function mealReminderWords(reminder: MealReminder): string {
   switch (reminder.code) {
     case 'child':
-      return `${reminder.name} is a child: give little of it. In a small body the same amount does more.`;
+      return t.isAChildGiveLittle(reminder.name);
     case 'new':
-      return `${few(reminder.taxa.map(commonName))} ${reminder.taxa.length === 1 ? 'is' : 'are'} new to ${reminder.name}, by all that was put down here: a little of it, nothing else that is new, and a day of waiting before more.`;
+      return t.areNewToByAll(few(reminder.taxa.map(commonName)), reminder.taxa.length, reminder.name);
   }
 }
 

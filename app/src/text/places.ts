@@ -6,6 +6,7 @@ import type { PickingReason } from '@pause/core/outings';
 import type { When, Why } from '@pause/core/season';
 import { formatBy } from './days';
 import { CommonName, upper } from './names';
+import { t } from './en/places';
 
 /** Plain words for places and for what comes when. */
 
@@ -19,112 +20,112 @@ export const isoDayName = (iso: string): string => dayAndYear(atNoon(iso));
 export const metres = (number: number): string => `${Math.round(number).toLocaleString()}\u00A0m`;
 
 export const WHEN: Readonly<Record<When, string>> = {
-  last: 'Last chance',
-  now: 'Now',
-  soon: 'Soon',
-  later: 'Later this year',
+  last: t.lastChance,
+  now: t.now,
+  soon: t.soon,
+  later: t.laterThisYear,
 };
 
 export const ASPECT: Readonly<Record<Fields['aspect'], string>> = {
-  flat: 'Level',
-  n: 'North',
-  ne: 'North-east',
-  e: 'East',
-  se: 'South-east',
-  s: 'South',
-  sw: 'South-west',
-  w: 'West',
-  nw: 'North-west',
+  flat: t.level,
+  n: t.north,
+  ne: t.northEast,
+  e: t.east,
+  se: t.southEast,
+  s: t.south,
+  sw: t.southWest,
+  w: t.west,
+  nw: t.northWest,
 };
 
 export const SHADE: Readonly<Record<Fields['shade'], string>> = {
-  open: 'Open',
-  half: 'Half shade',
-  shaded: 'Shaded',
+  open: t.open,
+  half: t.halfShade,
+  shaded: t.shaded,
 };
 
 export const MOISTURE: Readonly<Record<Fields['moisture'], string>> = {
-  dry: 'Dry',
-  fresh: 'Fresh',
-  moist: 'Moist',
-  wet: 'Wet',
+  dry: t.dry,
+  fresh: t.fresh,
+  moist: t.moist,
+  wet: t.wet,
 };
 
 export const SOIL: Readonly<Record<Fields['soil'][number], string>> = {
-  calcareous: 'Lime',
-  acid: 'Acid',
-  sand: 'Sand',
-  loam: 'Loam',
-  clay: 'Clay',
-  peat: 'Peat',
-  stones: 'Stones',
-  rich: 'Rich',
-  disturbed: 'Disturbed',
+  calcareous: t.lime,
+  acid: t.acid,
+  sand: t.sand,
+  loam: t.loam,
+  clay: t.clay,
+  peat: t.peat,
+  stones: t.stones,
+  rich: t.rich,
+  disturbed: t.disturbed,
 };
 
 export const TREE: Readonly<Record<Fields['trees'][number], string>> = {
-  beech: 'Beech',
-  oak: 'Oak, sweet chestnut',
-  birch: 'Birch',
-  hornbeam: 'Hornbeam, hazel',
-  spruce: 'Spruce, fir',
-  pine: 'Pine',
-  larch: 'Larch',
-  ash: 'Ash, elm, fruit trees',
+  beech: t.beech,
+  oak: t.oakSweetChestnut,
+  birch: t.birch,
+  hornbeam: t.hornbeamHazel,
+  spruce: t.spruceFir,
+  pine: t.pine,
+  larch: t.larch,
+  ash: t.ashElmFruitTrees,
 };
 
 export const HABITAT: Readonly<Record<Fields['habitat'][number], string>> = {
-  'deciduous-wood': 'Broadleaved wood',
-  'conifer-wood': 'Conifer wood',
-  'mixed-wood': 'Mixed wood',
-  'wood-edge': 'Edge of a wood',
-  hedge: 'Hedge',
-  meadow: 'Meadow',
-  pasture: 'Pasture',
-  heath: 'Heath',
-  bank: 'Bank of water',
-  bog: 'Bog',
-  scree: 'Scree',
-  garden: 'Garden',
-  'field-edge': 'Edge of a field',
-  wayside: 'Wayside',
+  'deciduous-wood': t.broadleavedWood,
+  'conifer-wood': t.coniferWood,
+  'mixed-wood': t.mixedWood,
+  'wood-edge': t.edgeOfAWood,
+  hedge: t.hedge,
+  meadow: t.meadow,
+  pasture: t.pasture,
+  heath: t.heath,
+  bank: t.bankOfWater,
+  bog: t.bog,
+  scree: t.scree,
+  garden: t.garden,
+  'field-edge': t.edgeOfAField,
+  wayside: t.wayside,
 };
 
 export const SPOIL: Readonly<Record<Fields['spoils'][number], string>> = {
-  road: 'Road',
-  spray: 'Sprayed',
-  flood: 'Floods',
-  dogs: 'Dogs',
-  grazing: 'Grazed',
-  industry: 'Industry',
-  dump: 'Dump',
+  road: t.road,
+  spray: t.sprayed,
+  flood: t.floods,
+  dogs: t.dogs,
+  grazing: t.grazed,
+  industry: t.industry,
+  dump: t.dump,
 };
 
 export const HAZARD: Readonly<Record<Fields['hazards'][number], string>> = {
-  steep: 'Steep',
-  tidal: 'Tide',
-  bog: 'Bog',
-  ditch: 'Ditch',
-  wasps: 'Wasps',
-  ticks: 'Ticks',
-  rockfall: 'Rockfall',
-  traffic: 'Traffic',
-  stream: 'Stream',
-  livestock: 'Cattle',
+  steep: t.steep,
+  tidal: t.tide,
+  bog: t.bog,
+  ditch: t.ditch,
+  wasps: t.wasps,
+  ticks: t.ticks,
+  rockfall: t.rockfall,
+  traffic: t.traffic,
+  stream: t.stream,
+  livestock: t.cattle,
 };
 
 export const PICKING: Readonly<Record<Fields['picking']['may'], string>> = {
-  yes: 'Yes',
-  ask: 'Ask first',
-  permit: 'With a permit',
-  no: 'No',
+  yes: t.yes,
+  ask: t.askFirst,
+  permit: t.withAPermit,
+  no: t.no,
 };
 
 /** Where a place lies, in a line. */
 export function siteWords({ elevation, aspect, shade }: Partial<Fields>): string {
   return [
     elevation === undefined ? undefined : metres(elevation),
-    aspect === undefined || aspect === 'flat' ? undefined : `${ASPECT[aspect].toLowerCase()} slope`,
+    aspect === undefined || aspect === 'flat' ? undefined : t.slope(ASPECT[aspect].toLowerCase()),
     shade === undefined || shade === 'open' ? undefined : SHADE[shade].toLowerCase(),
   ]
     .filter(Boolean)
@@ -144,8 +145,8 @@ const amountWords = ({ amount, unit }: { readonly amount: number; readonly unit:
 /** Whether one may pick at a place, in two words. @param today a day like 2026-09-14 */
 export function mayWords({ picking }: Partial<Fields>, today: string): string {
   if (picking?.may !== 'permit') return PICKING[picking?.may ?? 'ask'];
-  if (picking.permitUntil === undefined) return 'Needs a permit';
-  return picking.permitUntil < today ? 'Permit ended' : PICKING.permit;
+  if (picking.permitUntil === undefined) return t.needsAPermit;
+  return picking.permitUntil < today ? t.permitEnded : PICKING.permit;
 }
 
 const HECTARE = 10_000;
@@ -154,49 +155,47 @@ const HECTARE = 10_000;
 export function areaWords(ring: readonly GeoPosition[]): string {
   const area = areaOf(ring);
   return area >= HECTARE / 10
-    ? `${(area / HECTARE).toLocaleString(undefined, { maximumSignificantDigits: 2 })}\u00A0hectares`
-    : `${Math.round(area).toLocaleString()}\u00A0square metres`;
+    ? t.hectares((area / HECTARE).toLocaleString(undefined, { maximumSignificantDigits: 2 }))
+    : t.squareMetres(Math.round(area).toLocaleString());
 }
 
 /** Where it was drawn. */
 export function shapeWords(shape: Geometry): string {
-  if (shape.type === 'LineString') return `A line of ${metres(lengthOf(shape.coordinates))}`;
-  if (shape.type === 'Polygon') return `An area of ${areaWords(shape.coordinates[0] ?? [])}`;
+  if (shape.type === 'LineString') return t.aLineOf(metres(lengthOf(shape.coordinates)));
+  if (shape.type === 'Polygon') return t.anAreaOf(areaWords(shape.coordinates[0] ?? []));
   return `${shape.coordinates[1].toFixed(4)}, ${shape.coordinates[0].toFixed(4)}`;
 }
 
 export function pickingWords(reason: PickingReason): string {
   switch (reason.code) {
     case 'not-told':
-      return 'Nobody has recorded yet whether picking is allowed here: ask first.';
+      return t.nobodyHasRecordedYetWhether;
     case 'ask-first':
-      return reason.owner === undefined ? 'Ask the owner first.' : `Ask first: ${reason.owner}.`;
+      return reason.owner === undefined ? t.askTheOwnerFirst : t.askFirst2(reason.owner);
     case 'forbidden':
-      return reason.owner === undefined
-        ? 'Picking is not allowed here.'
-        : `${reason.owner} does not allow picking.`;
+      return reason.owner === undefined ? t.pickingIsNotAllowedHere : t.doesNotAllowPicking(reason.owner);
     case 'permit-missing':
-      return 'A permit is needed, and none is put down.';
+      return t.aPermitIsNeededAnd;
     case 'permit-ended':
-      return `The permit ended on ${isoDayName(reason.on)}.`;
+      return t.thePermitEndedOn(isoDayName(reason.on));
     case 'permit-ends':
-      return `The permit ends on ${isoDayName(reason.on)}.`;
+      return t.thePermitEndsOn(isoDayName(reason.on));
     case 'old':
-      return `This is known from ${isoDayName(reason.on)}: ask again.`;
+      return t.thisIsKnownFromAsk(isoDayName(reason.on));
     case 'allowance': {
       const { taxon, part, may, perDay } = reason.allowance;
       const what =
         [taxon === undefined ? undefined : CommonName(taxon), part?.split('-').join(' ')]
           .filter(Boolean)
-          .join(', ') || 'Everything';
+          .join(', ') || t.everything;
       return may === 'no'
-        ? `${upper(what)}: not here.`
-        : `${upper(what)}: yes${perDay ? `, up to ${amountWords(perDay)} a day` : ''}.`;
+        ? t.notHere(upper(what))
+        : t.yes2(upper(what), perDay ? t.upToADay(amountWords(perDay)) : '');
     }
   }
 }
 
-const days = (count: number) => (Math.abs(count) === 1 ? 'a day' : `${Math.abs(count)} days`);
+const days = (count: number) => t.days(Math.abs(count));
 const LEAST = 3;
 
 /** Why it comes when it comes; nothing where it comes as usual. */
@@ -204,21 +203,19 @@ export function whyWords({ place, records, year, metres: higher, warmer }: Why):
   const parts: string[] = [];
   if (Math.abs(place) >= LEAST) {
     const because = [
-      Math.abs(higher) >= 50 ? `${metres(Math.abs(higher))} ${higher > 0 ? 'higher' : 'lower'}` : undefined,
-      warmer.aspect === 0 ? undefined : warmer.aspect > 0 ? 'faces the sun' : 'faces away from the sun',
+      Math.abs(higher) >= 50 ? `${metres(Math.abs(higher))} ${higher > 0 ? t.higher : t.lower}` : undefined,
+      warmer.aspect === 0 ? undefined : warmer.aspect > 0 ? t.facesTheSun : t.facesAwayFromTheSun,
       warmer.shade < 0 ? 'shaded' : undefined,
     ]
       .filter(Boolean)
       .join(', ');
     parts.push(
-      `${days(place)} ${place < 0 ? 'earlier' : 'later'} than on open ground in the valley${because ? `: ${because}` : ''}`,
+      t.thanOnOpenGroundIn(days(place), place < 0 ? t.earlier : t.later, because ? `: ${because}` : ''),
     );
   }
   if (Math.abs(records) >= LEAST)
-    parts.push(
-      `${days(records)} ${records < 0 ? 'earlier' : 'later'} than the guide has it, by what was seen`,
-    );
-  if (Math.abs(year) >= LEAST) parts.push(`this year ${days(year)} ${year < 0 ? 'early' : 'late'}`);
+    parts.push(t.thanTheGuideHasIt(days(records), records < 0 ? t.earlier : t.later));
+  if (Math.abs(year) >= LEAST) parts.push(t.thisYear(days(year), year < 0 ? t.early : t.late));
   const first = parts.slice(0, 2).join('; ');
   return first === '' ? '' : `${first.charAt(0).toUpperCase()}${first.slice(1)}.`;
 }

@@ -1,17 +1,18 @@
 import type { CompiledTaxon } from '@pause/core';
 import { cardOf, type CardHistory, type CardId, type Scored, type WalkDecision } from '@pause/core/practice';
 import { characterName, characterOf, CommonName, commonName, lowerFirst, numberWord } from './names';
+import { t } from './en/practice';
 
 /** Plain words for practice. */
 
 export const DECIDED: Readonly<Record<WalkDecision, string>> = {
-  collect: 'Collect',
-  leave: 'Leave',
-  'not-yet': 'Not yet',
+  collect: t.collect,
+  leave: t.leave,
+  'not-yet': t.notYet,
 };
 
 /** The way out of what goes on for a while. */
-export const TO_PRACTICE = [{ href: '/practice', label: '‹ Practice' }] as const;
+export const TO_PRACTICE = [{ href: '/practice', label: t.practice }] as const;
 
 export function stateLabel(character: string, state: string): string {
   const known = characterOf(character);
@@ -25,13 +26,13 @@ export function cardName(id: CardId): string {
   const card = cardOf(id);
   switch (card?.kind) {
     case 'pair':
-      return `${CommonName(card.target)} and ${commonName(card.other)}`;
+      return t.and(CommonName(card.target), commonName(card.other));
     case 'feature':
       return characterName(card.character);
     case 'term':
       return `${characterName(card.character)}: ${lowerFirst(stateLabel(card.character, card.state))}`;
     case 'stages':
-      return `${CommonName(card.taxon)} through the year`;
+      return t.throughTheYear(CommonName(card.taxon));
     case undefined:
       return id;
   }
@@ -47,49 +48,40 @@ export function resultWords(
   if (decided === 'collect') {
     if (!was)
       return {
-        line: `It was ${name}`,
-        why:
-          risked === 'none'
-            ? `It does no harm, and it is not ${hope}.`
-            : `${CommonName(is.id)} is ${risked}. It would have been in the basket.`,
+        line: t.itWas(name),
+        why: risked === 'none' ? t.itDoesNoHarmAnd(hope) : t.isItWouldHaveBeen(CommonName(is.id), risked),
         tone: 'bad',
       };
     if (open !== undefined)
       return {
-        line: `It was ${hope}, this time`,
-        why: `${CommonName(open)} was not ruled out. What came right by luck comes wrong by luck.`,
+        line: t.itWasThisTime(hope),
+        why: t.wasNotRuledOutWhat(CommonName(open)),
         tone: 'bad',
       };
     return {
-      line: `It was ${hope}, and you knew`,
-      why: 'Everything dangerous that looks like it was ruled out.',
+      line: t.itWasAndYouKnew(hope),
+      why: t.everythingDangerousThatLooksLike,
       tone: 'good',
     };
   }
   if (!was) {
     if (decided === 'leave')
       return {
-        line: `It was ${name}`,
-        why:
-          is.grade === 'none'
-            ? `It does no harm; it was not ${hope}.`
-            : 'You left what would have done harm.',
+        line: t.itWas(name),
+        why: is.grade === 'none' ? t.itDoesNoHarmIt(hope) : t.youLeftWhatWouldHave,
         tone: 'good',
       };
-    return { line: `It was ${name}`, why: 'Nothing was taken, and nothing was settled.', tone: 'even' };
+    return { line: t.itWas(name), why: t.nothingWasTakenAndNothing, tone: 'even' };
   }
   if (!could)
     return {
-      line: `It was ${hope}`,
-      why: 'So nobody could know by looks alone. To take nothing was right.',
+      line: t.itWas2(hope),
+      why: t.soNobodyCouldKnowBy,
       tone: 'good',
     };
   return {
-    line: `It was ${hope}`,
-    why:
-      decided === 'leave'
-        ? 'It could have been known: a few more looks.'
-        : 'A few more looks would have settled it.',
+    line: t.itWas2(hope),
+    why: decided === 'leave' ? t.itCouldHaveBeenKnown : t.aFewMoreLooksWould,
     tone: 'even',
   };
 }
@@ -99,16 +91,16 @@ export function agoWords(at: string, now: Date): string {
   const days = Math.max(0, Math.floor((now.getTime() - Date.parse(at)) / 86_400_000));
   if (days === 0) return 'today';
   if (days === 1) return 'yesterday';
-  if (days < 14) return `${numberWord(days)} days ago`;
-  if (days < 60) return `${numberWord(Math.round(days / 7))} weeks ago`;
-  if (days < 700) return `${numberWord(Math.round(days / 30.4))} months ago`;
-  return `${numberWord(Math.round(days / 365))} years ago`;
+  if (days < 14) return t.daysAgo(numberWord(days));
+  if (days < 60) return t.weeksAgo(numberWord(Math.round(days / 7)));
+  if (days < 700) return t.monthsAgo(numberWord(Math.round(days / 30.4)));
+  return t.yearsAgo(numberWord(Math.round(days / 365)));
 }
 
 /** How well somebody knows a pair by now, for the field. */
 export function practisedWords(history: CardHistory | undefined, earned: boolean, now: Date): string {
-  if (!history) return 'You have never practised this pair.';
-  return `You last practised this pair ${agoWords(history.last, now)}${earned ? ', and have earned it' : ''}.`;
+  if (!history) return t.youHaveNeverPractisedThis;
+  return t.youLastPractisedThisPair(agoWords(history.last, now), earned ? t.andHaveEarnedIt : '');
 }
 
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;

@@ -23,6 +23,7 @@ import {
   GRADE,
   upper,
 } from './names';
+import { t } from './en/reasons';
 
 /**
  * The sentences for what the core gives as codes. One place, so that they can be read and translated
@@ -30,36 +31,36 @@ import {
  */
 
 export const list = (items: readonly string[]) =>
-  items.length <= 1
-    ? items.join('')
-    : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1] ?? ''}`;
+  items.length <= 1 ? items.join('') : t.and(items.slice(0, -1).join(', '), items[items.length - 1] ?? '');
 
 /** A list for a sentence: the first few by name, the others by number. */
 export function few(items: readonly string[], most = 3): string {
   const more = items.length - most;
-  return more <= 1 ? list(items) : `${items.slice(0, most).join(', ')} and ${numberWord(more)} others`;
+  return more <= 1 ? list(items) : t.andOthers(items.slice(0, most).join(', '), numberWord(more));
 }
 
-const grounds = (n: number) => (n === 1 ? 'one ground' : `${numberWord(n)} grounds`);
-const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${numberWord(n)} times`);
+const grounds = (n: number) => t.grounds(n, numberWord(n));
+const times = (n: number) => (n === 1 ? 'once' : n === 2 ? t.twice : t.times(numberWord(n)));
 
 const FIELD: Readonly<Record<ContextField, string>> = {
-  stages: 'The growth stage has not been recorded.',
-  condition: 'Its condition has not been recorded.',
-  part: 'Which part is wanted has not been recorded.',
-  use: 'What it is for has not been recorded.',
-  permission: 'Whether picking is allowed here is not known. Ask first.',
-  contamination: 'Whether anything spoils this place is not known.',
-  protection: 'This one is often protected. Look up your own law, then record what it says.',
-  tracedToBase: 'It grows among others. Trace what you read and what you want to one base.',
+  stages: t.theGrowthStageHasNot,
+  condition: t.itsConditionHasNotBeen,
+  part: t.whichPartIsWantedHas,
+  use: t.whatItIsForHas,
+  permission: t.whetherPickingIsAllowedHere,
+  contamination: t.whetherAnythingSpoilsThisPlace,
+  protection: t.thisOneIsOftenProtected,
+  tracedToBase: t.itGrowsAmongOthersTrace,
 };
 
 /** @param most of so many the names are said, of the others the number */
 export function passedOver(characters: readonly CharacterId[], most = characters.length): string {
-  return `Passed over: ${few(
-    characters.map((c) => lowerFirst(characterName(c))),
-    most,
-  )}. One may stay open, not more.`;
+  return t.passedOverOneMayStay(
+    few(
+      characters.map((c) => lowerFirst(characterName(c))),
+      most,
+    ),
+  );
 }
 
 /** Whether any of these can only be seen on a root that was dug up. */
@@ -72,117 +73,141 @@ export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'p
   const target = commonName(verdict.target);
   switch (reason.code) {
     case 'other-kingdom':
-      return `A ${target} is not of this kingdom: a fungus is no plant.`;
+      return t.aIsNotOfThis(target);
     case 'not-wanted':
-      return `${CommonName(reason.target)} (${scientificName(reason.target)}) is not for collecting. The guide knows no use for any part of it.`;
+      return t.isNotForCollectingThe(CommonName(reason.target), scientificName(reason.target));
     case 'contradicted':
-      return `${characterName(reason.character)} speaks against ${target}, in ${numberWord(reason.against)} of ${numberWord(reason.looks)} looks.`;
+      return t.speaksAgainstInOfLooks(
+        characterName(reason.character),
+        target,
+        numberWord(reason.against),
+        numberWord(reason.looks),
+      );
     case 'contradicted-and-danger-fits':
-      return `${characterName(reason.character)} speaks against ${target}, twice, and ${few(reason.taxa.map(commonName))} ${reason.taxa.length === 1 ? 'fits' : 'fit'} everything seen.`;
+      return t.speaksAgainstTwiceAndFit(
+        characterName(reason.character),
+        target,
+        few(reason.taxa.map(commonName)),
+        reason.taxa.length,
+      );
     case 'part-not-wanted':
-      return `Even if it is ${target}, the guide knows no use for this part: ${partName(verdict.target, reason.part)}.`;
+      return t.evenIfItIsThe(target, partName(verdict.target, reason.part));
     case 'part-harmful':
-      return `Even if it is ${target}, this part does harm: ${partName(verdict.target, reason.part)}.`;
+      return t.evenIfItIsThis(target, partName(verdict.target, reason.part));
     case 'use-not-known':
-      return `Even if it is ${target}, the guide does not know the ${partName(verdict.target, reason.part)} for this use.`;
+      return t.evenIfItIsTheGuide(target, partName(verdict.target, reason.part));
     case 'part-not-at-stage':
-      return `Even if it is ${target}, this is not the time for its ${partName(verdict.target, reason.part)}. The time for that: ${list(reason.good.map((s) => lowerFirst(stageName(s))))}.`;
+      return t.evenIfItIsThisIs(
+        target,
+        partName(verdict.target, reason.part),
+        list(reason.good.map((s) => lowerFirst(stageName(s)))),
+      );
     case 'condition-rules-out':
-      return `Its condition rules it out: ${lowerFirst(CONDITION[reason.condition])}.`;
+      return t.itsConditionRulesItOut(lowerFirst(CONDITION[reason.condition]));
     case 'place-forbidden':
-      return 'Picking is not allowed here.';
+      return t.pickingIsNotAllowedHere;
     case 'place-contaminated':
-      return `The place is spoiled: ${lowerFirst(CONTAMINATION[reason.contamination])}.`;
+      return t.thePlaceIsSpoiled(lowerFirst(CONTAMINATION[reason.contamination]));
     case 'protected':
-      return reason.by ? 'By your group’s list it is protected here.' : 'It is protected here.';
+      return reason.by ? t.byYourGroupsListIt : t.itIsProtectedHere;
 
     case 'near-double':
-      return `${CommonName(reason.taxon)} is so alike that Pause never says collect: ${lowerFirst(reason.why)}`;
+      return t.isSoAlikeThatPause(CommonName(reason.taxon), lowerFirst(reason.why));
     case 'not-for-eater':
-      return `Not for ${reason.eater}. ${reason.text}`;
+      return t.notFor(reason.eater, reason.text);
     case 'forgone-taxon':
-      return `Your group leaves ${target} alone, whatever is seen.`;
+      return t.yourGroupLeavesAloneWhatever(target);
     case 'forgone-family':
-      return `Your group leaves the whole family alone (${reason.family}).`;
+      return t.yourGroupLeavesTheWhole(reason.family);
 
     case 'ask-for-eater':
-      return `For ${reason.eater}: ${lowerFirst(reason.text)}`;
+      return t.for(reason.eater, lowerFirst(reason.text));
     case 'name-open':
       return reason.name.kind === 'one-of'
-        ? `It is one of these: ${list(reason.name.taxa.map(commonName))}. That is worth writing down, and not enough to collect.`
-        : `It is named to its ${reason.name.kind} only: ${reason.name.name}. That is worth writing down, and not enough to collect.`;
+        ? t.itIsOneOfThese(list(reason.name.taxa.map(commonName)))
+        : t.itIsNamedToIts(reason.name.kind, reason.name.name);
     case 'second-look-missing':
-      return `A second person has not looked yet, without knowing your answers, at what rules out ${commonName(reason.taxon)}: ${reason.have} of ${reason.need} grounds were seen by two.`;
+      return t.aSecondPersonHasNot(commonName(reason.taxon), reason.have, reason.need);
     case 'not-earned':
-      return `Your group asks that whoever decides has earned the pair, by practice: with ${few(reason.taxa.map(commonName))} it is not.`;
+      return t.yourGroupAsksThatWhoever(few(reason.taxa.map(commonName)));
     case 'second-look-off':
-      return `Your group does without a second look against ${few(reason.taxa.map(commonName))}, which no expert has reviewed.`;
+      return t.yourGroupDoesWithoutA(few(reason.taxa.map(commonName)));
 
     case 'bars-short': {
       const left = reason.need - reason.have;
-      return `${CommonName(reason.taxon)} (${GRADE[reason.grade]}) is not ruled out: ${grounds(left)} more ${left === 1 ? 'is' : 'are'} needed.`;
+      return t.isNotRuledOutMore(CommonName(reason.taxon), GRADE[reason.grade], grounds(left), left);
     }
     case 'look-again':
-      return `Look once more, elsewhere on it: ${lowerFirst(characterName(reason.character))}. It rules out ${few(reason.taxa.map(commonName), 1)}.`;
+      return t.lookOnceMoreElsewhereOn(
+        lowerFirst(characterName(reason.character)),
+        few(reason.taxa.map(commonName), 1),
+      );
     case 'signature-missing':
-      return `Its own mark has not been seen for sure: ${lowerFirst(characterName(reason.character))}.`;
+      return t.itsOwnMarkHasNot(lowerFirst(characterName(reason.character)));
     case 'groups-short':
-      return `${reason.have} of ${reason.need} independent things fit ${target}. A relative that the guide does not know could still be it.`;
+      return t.ofIndependentThingsFitA(reason.have, reason.need, target);
     case 'strained':
-      return `${reason.strains} of ${reason.readings} readings fit only at a stretch. At most one in six may.`;
+      return t.ofReadingsFitOnlyAt(reason.strains, reason.readings);
     case 'contradicted-open':
       return reason.against * 2 === reason.looks
-        ? `Looks at ${lowerFirst(characterName(reason.character))} disagree. Look again, elsewhere on it, in other light.`
-        : `${characterName(reason.character)} speaks against ${target}, seen ${times(reason.against)}. Look again, elsewhere on it, in other light.`;
+        ? t.looksAtDisagreeLookAgain(lowerFirst(characterName(reason.character)))
+        : t.speaksAgainstSeenLookAgain(characterName(reason.character), target, times(reason.against));
     case 'other-piece-against':
-      return `On the piece beside it, ${lowerFirst(characterName(reason.character))} speaks against ${target}. Go through all pieces one by one.`;
+      return t.onThePieceBesideIt(lowerFirst(characterName(reason.character)), target);
     case 'taken-back':
-      return `An answer was taken back: ${lowerFirst(characterName(reason.character))}${reason.piece === verdict.piece ? '' : ', on another piece'}. Look again.`;
+      return t.anAnswerWasTakenBack(
+        lowerFirst(characterName(reason.character)),
+        reason.piece === verdict.piece ? '' : t.onAnotherPiece,
+      );
     case 'unanswered':
-      return `${passedOver(reason.characters)} Look at one of them again in other light or through a lens.${rootAmong(reason.characters) ? ' If no root may be dug up after all, say so under Place and condition.' : ''}`;
+      return t.lookAtOneOfThem(
+        passedOver(reason.characters),
+        rootAmong(reason.characters) ? t.ifNoRootMayBe : '',
+      );
     case 'stage-disputed':
-      return `${characterName(reason.character)} cannot be seen at the recorded stage. The stage or the reading is wrong.`;
+      return t.cannotBeSeenAtThe(characterName(reason.character));
     case 'not-traced':
-      return 'What was read was not traced to one base with what you want.';
+      return t.whatWasReadWasNot;
     case 'context-missing':
       return FIELD[reason.field];
 
     case 'disputed':
-      return `Looks at ${lowerFirst(characterName(reason.character))} disagree, so it rules nothing out on this find.`;
+      return t.looksAtDisagreeSoIt(lowerFirst(characterName(reason.character)));
     case 'shopping': {
       const parts = [
-        ...(reason.freshPieces > 0 ? [`started again on another piece ${times(reason.freshPieces)}`] : []),
-        ...(reason.changedTargets > 0
-          ? [`changed what it is taken for ${times(reason.changedTargets)}`]
-          : []),
+        ...(reason.freshPieces > 0 ? [t.startedAgainOnAnotherPiece(times(reason.freshPieces))] : []),
+        ...(reason.changedTargets > 0 ? [t.changedWhatItIsTaken(times(reason.changedTargets))] : []),
       ];
-      return `You ${list(parts)}.${reason.extraBars > 0 ? ' Every deadly one needs a bar more.' : ''}`;
+      return t.you(list(parts), reason.extraBars > 0 ? t.everyDeadlyOneNeedsA : '');
     }
     case 'passed-over':
-      return `Passed over: ${lowerFirst(characterName(reason.character))}. Until it is answered, every deadly one needs a bar more.${rootAmong([reason.character]) ? ' If none may be dug up after all, say so under Place and condition.' : ''}`;
+      return t.passedOverUntilItIs(
+        lowerFirst(characterName(reason.character)),
+        rootAmong([reason.character]) ? t.ifNoneMayBeDug : '',
+      );
     case 'place-doubt':
-      return `The place is unusual for ${target}. That raises a doubt; it settles nothing.`;
+      return t.thePlaceIsUnusualFor(target);
     case 'place-strains':
-      return `The place is not a common one for ${target}.`;
+      return t.thePlaceIsNotA(target);
     case 'dangerous-neighbours':
-      return `${upper(few(reason.taxa.map(commonName)))} ${reason.taxa.length === 1 ? 'is' : 'are'} known to stand here. Look at every piece for it, and follow each stem to its base.`;
+      return t.areKnownToStandHere(upper(few(reason.taxa.map(commonName))), reason.taxa.length);
     case 'season-doubt':
-      return `${CommonName(verdict.target)} is not usual at this stage in ${monthName(reason.month)}. That raises a doubt; it settles nothing.`;
+      return t.isNotUsualAtThis(CommonName(verdict.target), monthName(reason.month));
     case 'height-doubt':
-      return `${CommonName(verdict.target)} is not usual at ${Math.round(reason.elevation)} m. That raises a doubt; it settles nothing.`;
+      return t.isNotUsualAtM(CommonName(verdict.target), Math.round(reason.elevation));
     case 'group-rule':
       return GROUP_RULE[reason.rule];
     case 'unreviewed':
-      return `No local expert has reviewed what the guide says of ${list(reason.taxa.map(commonName))}. Nobody else has looked at this find either.`;
+      return t.noLocalExpertHasReviewed(list(reason.taxa.map(commonName)));
     case 'near-relatives':
-      return `Not in this guide at all: ${list(reason.names)}.`;
+      return t.notInThisGuideAt(list(reason.names));
   }
 }
 
 const GROUP_RULE: Readonly<Record<GroupRule, string>> = {
-  'extra-bars': 'Your group asks for more bars than the model does.',
-  'more-groups': 'Your group wants more independent things to fit than the model does.',
-  'place-ignored': 'Your group leaves place, season and height out of it: plants travel, and seasons shift.',
+  'extra-bars': t.yourGroupAsksForMore,
+  'more-groups': t.yourGroupWantsMoreIndependent,
+  'place-ignored': t.yourGroupLeavesPlaceSeason,
 };
 
 function monthName(month: number): string {
@@ -204,8 +229,8 @@ export function movedWords(before: readonly BarRow[], after: readonly BarRow[]):
     );
   const [gained, lost] = [after.filter((row) => change(row) > 0), after.filter((row) => change(row) < 0)];
   const parts = [
-    ...(gained.length > 0 ? [`a bar more against ${names(gained)}`] : []),
-    ...(lost.length > 0 ? [`a bar lost against ${names(lost)}`] : []),
+    ...(gained.length > 0 ? [t.aBarMoreAgainst(names(gained))] : []),
+    ...(lost.length > 0 ? [t.aBarLostAgainst(names(lost))] : []),
   ];
   return parts.length > 0 ? `${upper(parts.join('; '))}.` : undefined;
 }

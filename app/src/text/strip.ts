@@ -8,18 +8,19 @@ import {
 } from '@pause/core';
 import { timeWords, lowerFirst, characterName, upper, numberWord } from './names';
 import { list, reasonWords, passedOver } from './reasons';
+import { t } from './en/strip';
 
 /** The one line of a verdict. */
 
 const TOLD: Readonly<Record<ContextField, string>> = {
-  stages: 'stage',
-  condition: 'condition',
-  part: 'part',
-  use: 'use',
-  permission: 'permission',
-  contamination: 'what spoils the place',
-  protection: 'protection',
-  tracedToBase: 'traced to one base',
+  stages: t.stage,
+  condition: t.condition,
+  part: t.part,
+  use: t.use,
+  permission: t.permission,
+  contamination: t.whatSpoilsThePlace,
+  protection: t.protection,
+  tracedToBase: t.tracedToOneBase,
 };
 
 /** While place and condition are being answered: what leaving one out costs. */
@@ -32,7 +33,7 @@ export function aroundLine(verdict: Verdict): string {
     ),
   ];
   if (verdict.outcome !== 'pause' || missing.length === 0) return stripLine(verdict);
-  return `Still open: ${list(missing)}. ${missing.length === 1 ? 'That alone keeps' : 'Each alone keeps'} it at pause.`;
+  return t.stillOpenEachAloneKeeps(list(missing), missing.length);
 }
 
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
@@ -43,7 +44,7 @@ export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
     plan.seconds > 0 &&
     verdict.outcome === 'pause' &&
     /ruled out|fit so far/.test(line);
-  return rest ? `${line} All of it: about ${timeWords(plan.seconds)}.` : line;
+  return rest ? t.allOfItAbout(line, timeWords(plan.seconds)) : line;
 }
 
 /** Where only second looks are missing, and something else is asked before them: what that is. */
@@ -53,9 +54,7 @@ function beforeSecondLooks(verdict: Verdict, plan: AskedPlan | Plan | undefined)
   const again = verdict.reasons.some(
     (reason) => reason.code === 'look-again' && reason.character === first.character,
   );
-  return again
-    ? undefined
-    : `What is dangerous is ruled out. Before the second looks: ${lowerFirst(characterName(first.character))}.`;
+  return again ? undefined : t.whatIsDangerousIsRuled(lowerFirst(characterName(first.character)));
 }
 
 /** What holds only if it is what it is taken for: it is said as an *if*, and after what is not ruled out. */
@@ -66,16 +65,14 @@ export const aboutPart = ({ code }: Pick<Reason, 'code'>): boolean => ABOUT_PART
 /** How many dangerous ones are not ruled out yet, if any. */
 function notRuledOut({ reasons }: Verdict): string | undefined {
   const { length } = reasons.filter((r) => r.code === 'bars-short');
-  return length === 0
-    ? undefined
-    : `${upper(numberWord(length))} ${length === 1 ? 'dangerous one is' : 'dangerous ones are'} not ruled out yet.`;
+  return length === 0 ? undefined : t.dangerousOnesAreNotRuled(upper(numberWord(length)), length);
 }
 
 function oneLine(verdict: Verdict): string {
-  if (verdict.outcome === 'collect') return 'Nothing on record speaks against collecting. You decide.';
+  if (verdict.outcome === 'collect') return t.nothingOnRecordSpeaksAgainst;
   if (verdict.outcome === 'leave') {
     const first = verdict.reasons.find((r) => r.weight === 'leave');
-    if (!first) return 'Leave it.';
+    if (!first) return t.leaveIt;
     const open = aboutPart(first) ? notRuledOut(verdict) : undefined;
     return open ? `${open} ${reasonWords(first, verdict)}` : reasonWords(first, verdict);
   }
@@ -96,11 +93,9 @@ function oneLine(verdict: Verdict): string {
   const open = notRuledOut(verdict);
   if (open) return open;
   const marks = pausing.filter((r) => r.code === 'signature-missing');
-  if (marks.length > 0)
-    return `What is dangerous is ruled out. ${marks.length === 1 ? 'One of its own marks is' : `${upper(numberWord(marks.length))} of its own marks are`} still to be seen.`;
+  if (marks.length > 0) return t.whatIsDangerousIsRuledOut(marks.length, upper(numberWord(marks.length)));
   const groups = pausing.find((r) => r.code === 'groups-short');
-  if (groups?.code === 'groups-short')
-    return `${groups.have} of ${groups.need} independent things fit so far.`;
+  if (groups?.code === 'groups-short') return t.ofIndependentThingsFitSo(groups.have, groups.need);
   const [only] = pausing;
-  return only ? reasonWords(only, verdict) : 'Something is missing.';
+  return only ? reasonWords(only, verdict) : t.somethingIsMissing;
 }

@@ -5,6 +5,7 @@ import { Input, Rule, SmallStrong, space, Strong, TARGET } from '..';
 import { guide } from '../../deciding/guide';
 import { CommonName, GRADE } from '../../text/names';
 import { searchTaxa } from './search';
+import { t } from '../../text/en/components';
 
 const MOST = 6;
 
@@ -36,7 +37,7 @@ export function ChooseTaxon({ label, placeholder, first, onChoose }: ChooseTaxon
         autoCapitalize="none"
         autoCorrect={false}
       />
-      <View role="list" aria-label="Which one">
+      <View role="list" aria-label={t.whichOne}>
         {matches.map((one) => (
           <View key={one.id} role="listitem">
             <Pressable role="button" onPress={() => onChoose(one)} style={styles.line}>

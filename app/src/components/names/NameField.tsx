@@ -1,4 +1,5 @@
 import { Input } from '..';
+import { t } from '../../text/en/components';
 
 interface NameFieldProps {
   readonly text: string;
@@ -10,7 +11,7 @@ interface NameFieldProps {
 export function NameField({ text, placeholder, onText }: NameFieldProps) {
   return (
     <Input
-      aria-label="Name, in any language, or scientific"
+      aria-label={t.nameInAnyLanguageOr}
       value={text}
       onChangeText={onText}
       autoCapitalize="none"

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Body, colour, space, Strong } from '..';
 import { guide } from '../../deciding/guide';
 import { sharingName } from './search';
+import { t } from '../../text/en/components';
 
 /** A caution where the name that was typed means two taxa: people have died of that. */
 export function SharedName({ text }: { readonly text: string }) {
@@ -10,12 +11,9 @@ export function SharedName({ text }: { readonly text: string }) {
   if (shared.length === 0) return null;
   return (
     <View role="alert" style={styles.caution}>
-      <Strong>
-        “{text.trim()}” is a name of {shared.length === 2 ? 'two' : 'several'} of these:
-      </Strong>
+      <Strong>{t.isANameOfOf(text.trim(), shared.length === 2 ? t.two : t.several)}</Strong>
       <Body>
-        {shared.map(({ taxon }) => taxon.scientificName).join(' and ')}. Only the scientific name tells them apart;
-        be sure which one you mean.
+        {t.onlyTheScientificNameTells(shared.map(({ taxon }) => taxon.scientificName).join(' and '))}
       </Body>
     </View>
   );

@@ -2,6 +2,7 @@ import { createElement, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Small, space, Strong } from '..';
 import { NoPicture, preparePhoto, type Prepared } from './preparePhoto';
+import { t } from '../../text/en/photos';
 
 interface PickPhotoProps {
   readonly label: string;
@@ -19,7 +20,7 @@ export function PickPhoto({ label, onPhoto }: PickPhotoProps) {
     setBusy(true);
     preparePhoto(file)
       .then(onPhoto, (error: unknown) =>
-        setWrong(error instanceof NoPicture ? error.message : 'The photo could not be read.'),
+        setWrong(error instanceof NoPicture ? error.message : t.thePhotoCouldNotBeRead),
       )
       .finally(() => setBusy(false));
   };
@@ -41,7 +42,7 @@ export function PickPhoto({ label, onPhoto }: PickPhotoProps) {
       <Button label={label} tone="outline" onPress={() => input.current?.click()} />
       {busy ? (
         <Small soft role="status">
-          Making it small …
+          {t.makingItSmall}
         </Small>
       ) : null}
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}

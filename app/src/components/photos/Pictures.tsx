@@ -11,6 +11,7 @@ import { PickPhoto } from './PickPhoto';
 import type { Prepared } from './preparePhoto';
 import { useObjectUrl } from './useObjectUrl';
 import { usePictures } from './usePictures';
+import { t } from '../../text/en/photos';
 
 interface PicturesProps {
   readonly find: string;
@@ -44,16 +45,13 @@ export function Pictures({ find, character }: PicturesProps) {
         setWrong(undefined);
         again();
       },
-      () =>
-        setWrong(
-          'It could not be kept: the storage of this device is full, or closed to Pause. It is still here; make room and try again.',
-        ),
+      () => setWrong(t.itCouldNotBeKept),
     );
   };
   return (
     <View style={styles.pictures}>
       {pictures.length > 0 ? (
-        <View style={styles.row} role="list" aria-label="Photos and sketches">
+        <View style={styles.row} role="list" aria-label={t.photosAndSketches}>
           {pictures.map((picture) => (
             <Thumbnail
               key={picture.id}
@@ -71,26 +69,26 @@ export function Pictures({ find, character }: PicturesProps) {
       ) : null}
       {failed ? (
         <Small soft role="status">
-          Pictures cannot be kept in this browser window.
+          {t.picturesCannotBeKeptIn}
         </Small>
       ) : null}
       {taken ? (
         <View style={styles.pictures}>
-          <Body soft>Made small. What the camera wrote into it, such as place and device, is gone.</Body>
+          <Body soft>{t.madeSmallWhatTheCamera}</Body>
           {taken.place ? (
             <Chip
               kind="checkbox"
-              label="Keep where it was taken"
+              label={t.keepWhereItWasTaken}
               chosen={place}
               onPress={() => setPlace(!place)}
             />
           ) : null}
           <View style={styles.ways}>
             <Button
-              label="Keep the photo"
+              label={t.keepThePhoto}
               onPress={() => keep('photo', taken.image, place ? taken.place : undefined)}
             />
-            <Button label="Throw away" tone="outline" onPress={() => setTaken(undefined)} />
+            <Button label={t.throwAway} tone="outline" onPress={() => setTaken(undefined)} />
           </View>
         </View>
       ) : null}
@@ -103,16 +101,16 @@ export function Pictures({ find, character }: PicturesProps) {
         />
       ) : taken ? null : (
         <View style={styles.ways}>
-          <PickPhoto label="Photo" onPhoto={setTaken} />
-          <Button label="Sketch" tone="outline" onPress={() => setDrawing(true)} />
+          <PickPhoto label={t.photo} onPhoto={setTaken} />
+          <Button label={t.sketch} tone="outline" onPress={() => setDrawing(true)} />
         </View>
       )}
       <Small soft>
         {going
-          ? `Sending pictures: ${going.left} left, ${Math.round(going.share * 100)} % of this one.`
+          ? t.sendingPicturesLeftPercentOf(going.left, Math.round(going.share * 100))
           : me?.account
-            ? 'Kept here, and in the notebook of this find as soon as there is a connection. Where a photo was taken stays on this device.'
-            : 'Photos and sketches stay on this device.'}
+            ? t.keptHereAndInThe
+            : t.photosAndSketchesStayOn}
       </Small>
     </View>
   );
@@ -127,7 +125,7 @@ function Thumbnail({
 }) {
   const url = useObjectUrl(picture.image);
   const [large, setLarge] = useState(false);
-  const name = `${picture.kind === 'photo' ? 'Photo' : 'Sketch'}${picture.character ? ` · ${characterName(picture.character)}` : ''}`;
+  const name = `${picture.kind === 'photo' ? t.photo : t.sketch}${picture.character ? ` · ${characterName(picture.character)}` : ''}`;
   return (
     <View role="listitem" style={large ? styles.large : styles.thumbnail}>
       {url ? (
@@ -140,8 +138,8 @@ function Thumbnail({
       ) : null}
       <Small soft>{name}</Small>
       <View style={styles.ways}>
-        <Button label={large ? 'Smaller' : 'Larger'} tone="plain" onPress={() => setLarge(!large)} />
-        {large && onDrop ? <Button label="Delete it" tone="plain" onPress={onDrop} /> : null}
+        <Button label={large ? t.smaller : t.larger} tone="plain" onPress={() => setLarge(!large)} />
+        {large && onDrop ? <Button label={t.deleteIt} tone="plain" onPress={onDrop} /> : null}
       </View>
     </View>
   );

@@ -3,6 +3,7 @@ import { createElement, useRef, useState, type PointerEvent } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Chip, colour, space, stroke } from '..';
 import { useObjectUrl } from './useObjectUrl';
+import { t } from '../../text/en/photos';
 
 type Point = readonly [x: number, y: number, pressure: number];
 
@@ -33,7 +34,7 @@ function outlineOf(points: readonly Point[]): string {
 }
 
 /** Drawing is looking: a page for pen or finger, blank or over a faint photo. */
-export function SketchPad({ photos, onSave, onCancel, done = 'Keep it' }: SketchPadProps) {
+export function SketchPad({ photos, onSave, onCancel, done = t.keepIt }: SketchPadProps) {
   const [strokes, setStrokes] = useState<readonly (readonly Point[])[]>([]);
   const drawing = useRef<Point[] | undefined>(undefined);
   const [now, setNow] = useState<readonly Point[]>([]);
@@ -63,7 +64,7 @@ export function SketchPad({ photos, onSave, onCancel, done = 'Keep it' }: Sketch
   return (
     <View style={styles.pad}>
       {below ? (
-        <Chip kind="checkbox" label="Over the last photo" chosen={over} onPress={() => setOver(!over)} />
+        <Chip kind="checkbox" label={t.overTheLastPhoto} chosen={over} onPress={() => setOver(!over)} />
       ) : null}
       <View style={styles.paper}>
         {createElement(
@@ -71,7 +72,7 @@ export function SketchPad({ photos, onSave, onCancel, done = 'Keep it' }: Sketch
           {
             viewBox: `0 0 ${PAPER.width} ${PAPER.height}`,
             role: 'application',
-            'aria-label': 'Paper to draw on',
+            'aria-label': t.paperToDrawOn,
             style: { display: 'block', width: '100%', touchAction: 'none', cursor: 'crosshair' },
             onPointerDown: (event: PointerEvent<SVGSVGElement>) => {
               event.currentTarget.setPointerCapture(event.pointerId);
@@ -94,13 +95,13 @@ export function SketchPad({ photos, onSave, onCancel, done = 'Keep it' }: Sketch
       </View>
       <View style={styles.ways}>
         <Button
-          label="Undo"
+          label={t.undo}
           tone="outline"
           disabled={strokes.length === 0}
           style={styles.way}
           onPress={() => setStrokes(strokes.slice(0, -1))}
         />
-        <Button label="Throw away" tone="outline" style={styles.way} onPress={onCancel} />
+        <Button label={t.throwAway} tone="outline" style={styles.way} onPress={onCancel} />
         <Button label={done} disabled={strokes.length === 0} style={styles.way} onPress={save} />
       </View>
     </View>

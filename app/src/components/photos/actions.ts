@@ -3,6 +3,7 @@ import { add, now } from '../../notebook/add';
 import { newId, person } from '../../notebook/open';
 import type { Picture } from '../../notebook/pictures';
 import type { Thunk } from '../../notebook/store';
+import { t } from '../../text/en/photos';
 
 /**
  * Photos and sketches: kept on the device, put on record with the find, and sent when there is a connection.
@@ -44,7 +45,7 @@ export function keepPicture(
     } as Entry;
     if (!(await dispatch(add(entry)))) {
       await (await album()).drop(id);
-      throw new Error('not kept');
+      throw new Error(t.notKept);
     }
   };
 }

@@ -1,3 +1,4 @@
+import { t } from '../../text/en/photos';
 /**
  * Longest side of a photo that is kept, in pixels: enough to see hairs on a stem, small enough for a full
  * phone.
@@ -25,18 +26,16 @@ export class NoPicture extends Error {}
  * @throws NoPicture where it is none, or too large
  */
 export async function preparePhoto(file: Blob): Promise<Prepared> {
-  if (file.size === 0) throw new NoPicture('The file is empty. Take the photo again.');
-  if (file.size > MOST_BYTES)
-    throw new NoPicture('The photo is larger than 60 MB. Take it again with fewer pixels.');
+  if (file.size === 0) throw new NoPicture(t.theFileIsEmptyTake);
+  if (file.size > MOST_BYTES) throw new NoPicture(t.thePhotoIsLargerThan);
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    throw new NoPicture('This is no picture that can be read here. Photos are JPEG, PNG or WebP.');
+    throw new NoPicture(t.thisIsNoPictureThat);
   }
   try {
-    if (bitmap.width * bitmap.height > MOST_PIXELS)
-      throw new NoPicture('The photo has more pixels than this device can hold. Take it again with fewer.');
+    if (bitmap.width * bitmap.height > MOST_PIXELS) throw new NoPicture(t.thePhotoHasMorePixels);
     const share = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
     const [width, height] = [
       Math.max(1, Math.round(bitmap.width * share)),
@@ -48,7 +47,7 @@ export async function preparePhoto(file: Blob): Promise<Prepared> {
     const image = await new Promise<Blob | null>((done) => {
       canvas.toBlob(done, 'image/jpeg', 0.82);
     });
-    if (!image) throw new NoPicture('The photo could not be made small. Take it again.');
+    if (!image) throw new NoPicture(t.thePhotoCouldNotBe);
     const place = await placeOf(file);
     return { image, width, height, ...(place ? { place } : {}) };
   } finally {

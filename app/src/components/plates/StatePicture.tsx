@@ -3,6 +3,7 @@ import type { StateId } from '@pause/core';
 import { colour, corner, Small, space, stroke } from '..';
 import { characterOf, lowerFirst } from '../../text/names';
 import { AnswerDrawing } from './AnswerDrawing';
+import { t } from '../../text/en/plates';
 
 interface StatePictureProps {
   readonly character: string;
@@ -31,7 +32,7 @@ export function StatePicture({ character, states, height, soft = false }: StateP
         <AnswerDrawing character={character} state={first.id} height={height} />
       ) : null}
       <Small soft={soft} style={styles.words}>
-        {words || 'Nothing of it'}
+        {words || t.nothingOfIt}
       </Small>
     </View>
   );

@@ -6,6 +6,7 @@ import { colour, PlateView, Small, space } from '..';
 import { guide } from '../../deciding/guide';
 import { lengthWords } from '../../text/names';
 import { usePlates, type Plates } from './usePlates';
+import { t } from '../../text/en/plates';
 
 interface TaxonDrawingProps {
   readonly taxon: CompiledTaxon;
@@ -59,7 +60,7 @@ export function PlateDrawing({ plates, plate, height, accent, children, scale = 
               <Small soft>{lengthWords(plate.scale.millimetres)}</Small>
             </>
           ) : (
-            <Small soft>not to scale</Small>
+            <Small soft>{t.notToScale}</Small>
           )}
         </View>
       ) : null}

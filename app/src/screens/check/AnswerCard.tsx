@@ -16,6 +16,7 @@ import { HowToLook } from './HowToLook';
 import { NumberAnswer } from './NumberAnswer';
 import { StateAnswers } from './StateAnswers';
 import { useKeys } from './useKeys';
+import { t } from '../../text/en/check';
 
 export interface Answer {
   readonly value: ReadingValue;
@@ -39,9 +40,9 @@ interface AnswerCardProps {
 }
 
 const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] = [
-  { id: 'sure', label: 'Sure' },
-  { id: 'fairly', label: 'Fairly' },
-  { id: 'guess', label: 'Guess' },
+  { id: 'sure', label: t.sure },
+  { id: 'fairly', label: t.fairly },
+  { id: 'guess', label: t.guess },
 ];
 
 /** The next check: a question about one organ, how to look, and its answers. */
@@ -84,7 +85,7 @@ export const AnswerCard = memo(function AnswerCard({
           {[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}
         </Small>
         <Pressable role="button" aria-expanded={how} onPress={() => setHow(!how)} style={styles.how}>
-          <SmallStrong style={styles.underlined}>{keys ? 'How to look  H' : 'How to look'}</SmallStrong>
+          <SmallStrong style={styles.underlined}>{keys ? t.howToLookH : t.howToLook}</SmallStrong>
         </Pressable>
       </View>
       <Question>{character.question}</Question>
@@ -94,7 +95,7 @@ export const AnswerCard = memo(function AnswerCard({
         <Small soft>{character.how}</Small>
       ) : null}
       <LookAgain check={check} target={target} />
-      <View style={styles.sureness} role="radiogroup" aria-label="How sure are you?">
+      <View style={styles.sureness} role="radiogroup" aria-label={t.howSureAreYou}>
         {SURENESSES.map(({ id, label }, index) => (
           <Pressable
             key={id}
@@ -122,26 +123,26 @@ export const AnswerCard = memo(function AnswerCard({
       )}
       <View style={styles.ways}>
         <Button
-          label={keys ? 'Can’t see it  U' : 'Can’t see it'}
+          label={keys ? t.cantSeeItU : t.cantSeeIt}
           tone="outline"
           style={styles.way}
           onPress={() => answer({ kind: 'cant-tell' })}
         />
         <Button
-          label="Not on this piece"
+          label={t.notOnThisPiece}
           tone="outline"
           style={styles.way}
           onPress={() =>
-            answer({ kind: 'cant-tell' }, ['Not on this piece.', note.trim()].filter(Boolean).join(' '))
+            answer({ kind: 'cant-tell' }, [t.notOnThisPiece2, note.trim()].filter(Boolean).join(' '))
           }
         />
-        <Button label={keys ? 'Skip  N' : 'Skip'} tone="outline" style={styles.way} onPress={onPass} />
+        <Button label={keys ? t.skipN : t.skip} tone="outline" style={styles.way} onPress={onPass} />
         {onCannotSmell && isSmelled(character) ? (
-          <Button label="Can’t smell today" tone="outline" style={styles.way} onPress={onCannotSmell} />
+          <Button label={t.cantSmellToday} tone="outline" style={styles.way} onPress={onCannotSmell} />
         ) : null}
       </View>
       <Button
-        label={more ? 'No note' : 'Note, photo or sketch'}
+        label={more ? t.noNote : t.notePhotoOrSketch}
         tone="plain"
         aria-expanded={more}
         style={styles.more}
@@ -153,12 +154,12 @@ export const AnswerCard = memo(function AnswerCard({
       {more ? (
         <View style={styles.card}>
           <TextInput
-            aria-label="A note with this answer"
+            aria-label={t.aNoteWithThisAnswer}
             value={note}
             onChangeText={setNote}
             maxLength={400}
             multiline
-            placeholder="Where on it, in what light. It goes with your next answer."
+            placeholder={t.whereOnItInWhat}
             placeholderTextColor={colour.inkSoft}
             style={styles.note}
           />
@@ -173,29 +174,26 @@ function LookAgain({ check, target }: { readonly check: Check; readonly target: 
   if (check.why === 'contradicted') {
     return (
       <View style={styles.again}>
-        <Strong>Look again</Strong>
-        <Body>
-          This spoke against {target ? commonName(target) : 'it'}. Look elsewhere on the same piece, in other
-          light.
-        </Body>
+        <Strong>{t.lookAgain}</Strong>
+        <Body>{t.thisSpokeAgainstLookElsewhere(target ? commonName(target) : t.it)}</Body>
       </View>
     );
   }
   if (check.why === 'look-again')
     return (
       <View style={styles.again}>
-        <Strong>Look once more, elsewhere on it: what is deadly is ruled out by this.</Strong>
+        <Strong>{t.lookOnceMoreElsewhereOn}</Strong>
       </View>
     );
   if (check.why === 'mark-unsure')
     return (
       <View style={styles.again}>
-        <Strong>Look again: a mark of it was seen, but not surely.</Strong>
+        <Strong>{t.lookAgainAMarkOf}</Strong>
       </View>
     );
   return check.why === 'taken-back' ? (
     <View style={styles.again}>
-      <Strong>Look again: the answer was taken back.</Strong>
+      <Strong>{t.lookAgainTheAnswerWas}</Strong>
     </View>
   ) : null;
 }

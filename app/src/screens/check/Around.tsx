@@ -10,6 +10,7 @@ import { type Context, Ask, NOTHING, Eaters, toggled } from './AroundEaters';
 import { Height } from './AroundHeight';
 import { styles } from './aroundStyles';
 import { MAY_DIG, MAY_DIG_HINT } from './digging';
+import { t } from '../../text/en/check';
 
 /** What stands around the specimen: the place first, then the plant, then what it is wanted for. */
 export function Around({ record, target }: { readonly record: FindRecord; readonly target: string }) {
@@ -36,10 +37,10 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
   return (
     <View style={styles.around}>
       <Ask
-        title="At which stage is it?"
-        hint="More than one, if one plant shows more than one."
+        title={t.atWhichStageIsIt}
+        hint={t.moreThanOneIfOne}
         missing={context.stages === undefined}
-        cost="every stage has to be thought of, so the checks tell less, and it stays at pause."
+        cost={t.everyStageHasToBe}
       >
         {stages.map((stage) => (
           <Pressable
@@ -54,7 +55,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
               <TaxonDrawing taxon={taxon} stage={stage.id} height={104} accent={NOTHING} scale={false} />
             ) : (
               <View style={styles.unknown}>
-                <Small soft>The guide does not know it so</Small>
+                <Small soft>{t.theGuideDoesNotKnow}</Small>
               </View>
             )}
             <SmallStrong style={styles.centred}>{stageName(stage.id)}</SmallStrong>
@@ -64,64 +65,64 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
       <Eaters record={record} target={target} />
       {asItShould ? (
         <View style={styles.ask}>
-          <Body>If it is so, say it in one:</Body>
+          <Body>{t.ifItIsSoSay}</Body>
           <Button
-            label="I may pick here, nothing spoils the place, and it is fresh and sound"
+            label={t.iMayPickHereNothing}
             tone="outline"
             onPress={() => save({ permission: 'allowed', contamination: 'none-seen', condition: 'fresh' })}
           />
         </View>
       ) : null}
       <Ask
-        title="May you pick here?"
-        hint="The owner’s word, or the rule of the place."
+        title={t.mayYouPickHere}
+        hint={t.theOwnersWordOrThe}
         missing={context.permission === undefined || context.permission === 'unknown'}
-        cost="it stays at pause."
+        cost={t.itStaysAtPause}
       >
         <Chip
-          label="Yes"
+          label={t.yes}
           chosen={context.permission === 'allowed'}
           onPress={() => save({ permission: 'allowed' })}
         />
         <Chip
-          label="No"
+          label={t.no}
           chosen={context.permission === 'forbidden'}
           onPress={() => save({ permission: 'forbidden' })}
         />
         <Chip
-          label="Must ask"
+          label={t.mustAsk}
           chosen={context.permission === 'unknown'}
           onPress={() => save({ permission: 'unknown' })}
         />
       </Ask>
       {taxon.taxon.protection === 'often' ? (
         <Ask
-          title="Is it protected here?"
-          hint={`${CommonName(target)} is often protected. Look up your own law.`}
+          title={t.isItProtectedHere}
+          hint={t.isOftenProtectedLookUp(CommonName(target))}
           missing={context.protection === undefined || context.protection === 'unknown'}
-          cost="it stays at pause."
+          cost={t.itStaysAtPause}
         >
           <Chip
-            label="No, looked up"
+            label={t.noLookedUp}
             chosen={context.protection === 'allowed'}
             onPress={() => save({ protection: 'allowed' })}
           />
           <Chip
-            label="Yes"
+            label={t.yes}
             chosen={context.protection === 'protected'}
             onPress={() => save({ protection: 'protected' })}
           />
           <Chip
-            label="Don’t know"
+            label={t.dontKnow}
             chosen={context.protection === 'unknown'}
             onPress={() => save({ protection: 'unknown' })}
           />
         </Ask>
       ) : null}
       <Ask
-        title="Does anything spoil the place?"
+        title={t.doesAnythingSpoilThePlace}
         missing={context.contamination === undefined || context.contamination === 'unknown'}
-        cost="it stays at pause."
+        cost={t.itStaysAtPause}
       >
         {(Object.keys(CONTAMINATION) as (keyof typeof CONTAMINATION)[]).map((id) => (
           <Chip
@@ -132,11 +133,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
           />
         ))}
       </Ask>
-      <Ask
-        title="In what condition?"
-        missing={context.condition === undefined}
-        cost="it stays at pause; a wilted or rotten one can harm although it is the right one."
-      >
+      <Ask title={t.inWhatCondition} missing={context.condition === undefined} cost={t.itStaysAtPauseA}>
         {conditionsOf(context.part).map((id) => (
           <Chip
             key={id}
@@ -148,9 +145,9 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
       </Ask>
       {parts.length > 0 ? (
         <Ask
-          title="What do you want of it?"
+          title={t.whatDoYouWantOf}
           missing={context.part === undefined || context.use === undefined}
-          cost="harm is reckoned as if eaten, and it stays at pause."
+          cost={t.harmIsReckonedAsIf}
         >
           {parts.map(({ part, use }) => (
             <Chip
@@ -164,45 +161,40 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
       ) : null}
       {traced ? (
         <Ask
-          title="Traced to one base?"
-          hint="It grows among others. Follow what you read, and what you want, down to one root."
+          title={t.tracedToOneBase}
+          hint={t.itGrowsAmongOthersFollow}
           missing={context.tracedToBase === undefined}
-          cost="what you read may be another plant’s, and it stays at pause."
+          cost={t.whatYouReadMayBe}
         >
           <Chip
-            label="Yes, all of it"
+            label={t.yesAllOfIt}
             chosen={context.tracedToBase === true}
             onPress={() => save({ tracedToBase: true })}
           />
           <Chip
-            label="No"
+            label={t.no}
             chosen={context.tracedToBase === false}
             onPress={() => save({ tracedToBase: false })}
           />
           {taxon.taxon.growsMixed ? null : (
-            <Chip label="It grows alone" chosen={false} onPress={() => save({ growsMixed: false })} />
+            <Chip label={t.itGrowsAlone} chosen={false} onPress={() => save({ growsMixed: false })} />
           )}
         </Ask>
       ) : (
-        <Ask title="Is anything twined in?" missing={false} cost="">
+        <Ask title={t.isAnythingTwinedIn} missing={false} cost="">
           <Chip
-            label="It grows alone"
+            label={t.itGrowsAlone}
             chosen={context.growsMixed === false}
             onPress={() => save({ growsMixed: false })}
           />
           <Chip
-            label="Others grow through it"
+            label={t.othersGrowThroughIt}
             chosen={context.growsMixed === true}
             onPress={() => save({ growsMixed: true })}
           />
         </Ask>
       )}
-      <Ask
-        title="What have you with you?"
-        hint="Only checks that you can make are asked for."
-        missing={false}
-        cost=""
-      >
+      <Ask title={t.whatHaveYouWithYou} hint={t.onlyChecksThatYouCan} missing={false} cost="">
         {GEAR.map((gear) => (
           <Chip
             key={gear}
@@ -216,15 +208,15 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
         ))}
         <Chip
           kind="checkbox"
-          label="A nose that smells"
+          label={t.aNoseThatSmells}
           chosen={context.cannotSmell !== true}
           onPress={() => save({ cannotSmell: context.cannotSmell !== true })}
         />
       </Ask>
       {record.kingdom === 'Plantae' ? (
         <Ask title={MAY_DIG} hint={MAY_DIG_HINT} missing={false} cost="">
-          <Chip label="No" chosen={context.mayDig !== true} onPress={() => save({ mayDig: false })} />
-          <Chip label="Yes" chosen={context.mayDig === true} onPress={() => save({ mayDig: true })} />
+          <Chip label={t.no} chosen={context.mayDig !== true} onPress={() => save({ mayDig: false })} />
+          <Chip label={t.yes} chosen={context.mayDig === true} onPress={() => save({ mayDig: true })} />
         </Ask>
       ) : null}
       <Height

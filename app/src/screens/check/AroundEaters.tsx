@@ -6,6 +6,7 @@ import { useAct } from '../../notebook/store';
 import { cautionFor } from '../../text/names';
 import { styles } from './aroundStyles';
 import { useEatersQuestion } from './useHousehold';
+import { t } from '../../text/en/check';
 
 /** Who eats along, and one question. */
 
@@ -26,7 +27,7 @@ export function Ask({ title, hint, missing, cost, children }: AskProps) {
       <Heading>{title}</Heading>
       {hint ? <Body soft>{hint}</Body> : null}
       <ChipRow label={title}>{children}</ChipRow>
-      {missing ? <Small>Still open: {cost}</Small> : null}
+      {missing ? <Small>{t.stillOpen(cost)}</Small> : null}
     </View>
   );
 }
@@ -49,7 +50,7 @@ export function Eaters({ record, target }: { readonly record: FindRecord; readon
     void act(
       changeContext(record.id, ({ eaters = [] }) => {
         const known = new Set(eaters.flatMap((eater) => eater.cautions));
-        return { eaters: [{ name: 'one of you', cautions: toggled([...known], caution) }] };
+        return { eaters: [{ name: t.oneOfYou, cautions: toggled([...known], caution) }] };
       }),
     );
   };
@@ -61,20 +62,20 @@ export function Eaters({ record, target }: { readonly record: FindRecord; readon
   if (!asks) return null;
   return (
     <Ask
-      title="Who will eat it?"
-      hint="Of those who will, is anyone of these?"
+      title={t.whoWillEatIt}
+      hint={t.ofThoseWhoWillIs}
       missing={chosen === undefined}
-      cost="for whom it is not, nobody has asked. The cautions stand with the verdict."
+      cost={t.forWhomItIsNot}
     >
       {home ? (
         <Chip
-          label={`As at home: ${home.map(({ name }) => name).join(', ')}`}
+          label={t.asAtHome(home.map(({ name }) => name).join(', '))}
           chosen={asAtHome}
           onPress={() => save(home)}
         />
       ) : null}
       <Chip
-        label="None of these"
+        label={t.noneOfThese}
         chosen={chosen !== undefined && minded.size === 0}
         onPress={() => save([])}
       />

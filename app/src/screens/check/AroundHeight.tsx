@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View, TextInput } from 'react-native';
 import { Heading, Body, SmallStrong } from '../../components';
 import { styles } from './aroundStyles';
+import { t } from '../../text/en/check';
 
 /** How high the place is. */
 
@@ -18,11 +19,11 @@ export function Height({
   const wrong = text.trim() !== '' && !(Number.isFinite(number) && number >= -500 && number <= 9000);
   return (
     <View style={styles.ask}>
-      <Heading>How high is it here?</Heading>
-      <Body soft>With the month it only raises doubts; it settles nothing.</Body>
+      <Heading>{t.howHighIsItHere}</Heading>
+      <Body soft>{t.withTheMonthItOnly}</Body>
       <View style={styles.height}>
         <TextInput
-          aria-label="Height above the sea in metres"
+          aria-label={t.heightAboveTheSeaIn}
           aria-invalid={wrong}
           inputMode="decimal"
           value={text}
@@ -32,11 +33,9 @@ export function Height({
           }}
           style={styles.input}
         />
-        <Body>m above the sea</Body>
+        <Body>{t.mAboveTheSea}</Body>
       </View>
-      {wrong ? (
-        <SmallStrong role="alert">Height: give metres above the sea, from -500 to 9000.</SmallStrong>
-      ) : null}
+      {wrong ? <SmallStrong role="alert">{t.heightGiveMetresAboveThe}</SmallStrong> : null}
     </View>
   );
 }

@@ -8,6 +8,7 @@ import { commonName, upper } from '../../text/names';
 import { Around } from './Around';
 import { DecisionStrip } from './DecisionStrip';
 import { useEatersQuestion } from './useHousehold';
+import { t } from '../../text/en/check';
 
 /**
  * Asks for place, stage, condition and use on one screen. Each may be left out; the screen says what that costs.
@@ -50,12 +51,12 @@ function AroundView({ record, evaluation }: FindProps) {
     >
       <View style={styles.head}>
         <FindWaysOut find={record.id} />
-        <Small soft>{upper(commonName(target))}: the place speaks first</Small>
-        <Title>Place and condition</Title>
+        <Small soft>{t.thePlaceSpeaksFirst(upper(commonName(target)))}</Small>
+        <Title>{t.placeAndCondition}</Title>
       </View>
       <Around record={record} target={target} />
       <Button
-        label="Go on to the check"
+        label={t.goOnToTheCheck}
         style={styles.go}
         onPress={() => router.push({ pathname: '/find/[id]/check', params: { id: record.id } })}
       />

@@ -38,6 +38,7 @@ import {
 import { few } from '../../text/reasons';
 import { BesideLink } from './beside/BesideLink';
 import { Parting } from './Parting';
+import { t } from '../../text/en/check';
 
 /** What only opened rows need; a closed one is not drawn anew because of it. */
 const Now = createContext<Omit<BarsProps, 'rows'> | undefined>(undefined);
@@ -72,7 +73,7 @@ const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
 function StandsHere({ taxon }: { readonly taxon: TaxonId }) {
   const row = use(Standing).get(taxon);
   return row ? (
-    <View role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}>
+    <View role="img" aria-label={t.ofBarsFilled(filled(row), row.need)}>
       <Uprights row={row} />
     </View>
   ) : null;
@@ -90,17 +91,15 @@ function Grounds({ taxon }: { readonly taxon: TaxonId }) {
         return (
           <Small key={bar.reading}>
             {characterName(bar.character)}: {reading ? readingWords(reading) : ''}
-            {bar.causes.length > 0 ? ` (rests on ${bar.causes.join(' and ')})` : ''}
+            {bar.causes.length > 0 ? t.restsOn(bar.causes.join(' and ')) : ''}
           </Small>
         );
       })}
       {short(row) > 0 ? (
-        <SmallStrong>
-          {upper(numberWord(short(row)))} {short(row) === 1 ? 'is' : 'are'} still open.
-        </SmallStrong>
+        <SmallStrong>{t.areStillOpen(upper(numberWord(short(row))), short(row))}</SmallStrong>
       ) : null}
       {short(row) > 0 ? <Cheapest row={row} find={find} checks={checks} onChoose={onChoose} /> : null}
-      {row.have > row.need ? <Small soft>And {numberWord(row.have - row.need)} to spare.</Small> : null}
+      {row.have > row.need ? <Small soft>{t.andToSpare(numberWord(row.have - row.need))}</Small> : null}
       {row.otherKingdom ? null : <BesideLink find={id} other={row.taxon} />}
       {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
     </View>
@@ -125,10 +124,10 @@ function Cheapest({
   const quickest = checks
     .filter((c) => helpful.has(c.character))
     .reduce<Check | undefined>((best, c) => (best && best.seconds <= c.seconds ? best : c), undefined);
-  if (!quickest) return <Small soft>None of the checks that can be made now would fill it.</Small>;
+  if (!quickest) return <Small soft>{t.noneOfTheChecksThat}</Small>;
   return (
     <Button
-      label={`Quickest: ${lowerFirst(characterName(quickest.character))}, ${timeWords(quickest.seconds)}`}
+      label={t.quickest(lowerFirst(characterName(quickest.character)), timeWords(quickest.seconds))}
       tone="outline"
       style={styles.quickest}
       onPress={() => onChoose(quickest.character)}
@@ -162,7 +161,7 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
   return (
     <Now value={now}>
       <Standing value={standing}>
-        <View role="list" aria-label="Bars against each lookalike">
+        <View role="list" aria-label={t.barsAgainstEachLookalike}>
           <Rule />
           {listed.map((row) => (
             <Row key={row.taxon} taxon={row.taxon} />
@@ -172,15 +171,15 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
               <Pressable role="button" onPress={() => setOthers(true)} style={styles.line}>
                 <View style={styles.name}>
                   <Small numberOfLines={2}>
-                    <SmallStrong>Also open: </SmallStrong>
+                    <SmallStrong>{t.alsoOpen} </SmallStrong>
                     {few(
                       unlistedShort.map((row) => commonName(row.taxon)),
                       3,
                     )}
-                    {done.length > 0 ? `; ${done.length} more ruled out` : ''}
+                    {done.length > 0 ? t.moreRuledOut(done.length) : ''}
                   </Small>
                 </View>
-                <SmallStrong style={styles.more}>show</SmallStrong>
+                <SmallStrong style={styles.more}>{t.show}</SmallStrong>
               </Pressable>
             </View>
           ) : (
@@ -190,10 +189,12 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
             <View role="listitem">
               <Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
                 <Small soft style={styles.name}>
-                  {done.length} more dangerous {done.length === 1 ? 'one' : 'ones'} ruled out
-                  {otherKingdom > 0 ? `, ${numberWord(otherKingdom)} of the other kingdom` : ''}
+                  {t.moreDangerousOnesRuledOut(
+                    done.length,
+                    otherKingdom > 0 ? t.ofTheOtherKingdom(numberWord(otherKingdom)) : '',
+                  )}
                 </Small>
-                <SmallStrong style={styles.more}>{all ? 'hide' : 'show'}</SmallStrong>
+                <SmallStrong style={styles.more}>{all ? t.hide : t.show}</SmallStrong>
               </Pressable>
             </View>
           ) : null}
@@ -201,7 +202,7 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
             ? done.map((row) =>
                 row.otherKingdom ? (
                   <Small key={row.taxon} role="listitem" soft style={styles.kingdom}>
-                    {CommonName(row.taxon)}: a fungus is no plant
+                    {t.aFungusIsNoPlant(CommonName(row.taxon))}
                   </Small>
                 ) : (
                   <Row key={row.taxon} taxon={row.taxon} />

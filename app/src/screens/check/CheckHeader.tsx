@@ -7,6 +7,7 @@ import { commonName, scientificName } from '../../text/names';
 import { BesideLink } from './beside/BesideLink';
 import { styles } from './checkStyles';
 import { Parting } from './Parting';
+import { t } from '../../text/en/check';
 
 /** The head of the check. */
 
@@ -25,7 +26,7 @@ export function MostUrgent({
   if (!urgent) return null;
   return (
     <View style={styles.urgent}>
-      <Heading>Where they part</Heading>
+      <Heading>{t.whereTheyPart}</Heading>
       <BesideLink find={id} other={urgent.taxon} />
       <Parting find={find} other={urgent.taxon} most={7} />
     </View>
@@ -44,19 +45,19 @@ export function Header({
   const wide = useWide();
   const number = record.pieces.findIndex((p) => p.id === piece) + 1;
   const where = [
-    record.number ? `Find ${record.number}` : 'New find',
+    record.number ? t.find(record.number) : t.newFind,
     record.placeNote,
-    record.pieces.length > 1 ? `piece ${number}` : undefined,
+    record.pieces.length > 1 ? t.piece(number) : undefined,
   ];
   return (
     <View style={styles.header}>
       <View style={styles.grow}>
         <WaysOut
           ways={[
-            { href: '/finds', label: '‹ Finds' },
+            { href: '/finds', label: t.finds },
             {
               href: { pathname: '/find/[id]/around', params: { id: record.id } },
-              label: 'Place and condition',
+              label: t.placeAndCondition,
             },
           ]}
         />
@@ -65,7 +66,7 @@ export function Header({
             {where.filter(Boolean).join(' · ')}
           </Small>
         ) : null}
-        <Title>Is it {commonName(find.target)}?</Title>
+        <Title>{t.isIt(commonName(find.target))}</Title>
         <Small soft numberOfLines={1}>
           <Small soft style={styles.scientific}>
             {scientificName(find.target)}

@@ -52,6 +52,7 @@ import { TheirWord } from './second/TheirWord';
 import { Seen } from './Seen';
 import { useSaving, isJudging, useCount, useEffects, useLatest } from './useJudged';
 import { useKeys } from './useKeys';
+import { t } from '../../text/en/check';
 
 export function CheckScreen() {
   return (
@@ -63,7 +64,7 @@ export function CheckScreen() {
           <CheckView record={record} evaluation={evaluation} current={current} />
         ) : (
           <Screen>
-            <Loading what="Comparing with the guide …" />
+            <Loading what={t.comparingWithTheGuide} />
           </Screen>
         )
       }
@@ -291,18 +292,16 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
         {last ? (
           <View style={styles.last} role="status">
             <Small style={styles.grow}>
-              <SmallStrong>Recorded: </SmallStrong>
+              <SmallStrong>{t.recorded} </SmallStrong>
               {lowerFirst(last.words)}. {moved}
             </Small>
-            <Button label={wide ? 'Take back  Z' : 'Take back'} tone="plain" onPress={back} />
+            <Button label={wide ? t.takeBackZ : t.takeBack} tone="plain" onPress={back} />
           </View>
         ) : null}
         {compare ? (
           <View style={styles.last}>
-            <Small style={styles.grow}>
-              You are looking at another piece beside it. It can lower the verdict, never raise it.
-            </Small>
-            <Button label="Back to the piece" tone="plain" onPress={() => setCompare(undefined)} />
+            <Small style={styles.grow}>{t.youAreLookingAtAnother}</Small>
+            <Button label={t.backToThePiece} tone="plain" onPress={() => setCompare(undefined)} />
           </View>
         ) : null}
         {check && given && word !== undefined ? (
@@ -376,17 +375,15 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
             {header}
             <Link href={{ pathname: '/find/[id]/around', params: { id: record.id } }} asChild>
               <Pressable role="link" style={styles.topLink}>
-                <SmallStrong style={styles.underlined}>Place, stage and condition</SmallStrong>
+                <SmallStrong style={styles.underlined}>{t.placeStageAndCondition}</SmallStrong>
               </Pressable>
             </Link>
-            <Heading>Seen</Heading>
+            <Heading>{t.seen}</Heading>
             <Seen record={record} slips />
           </ScrollView>
           <ScrollView style={[styles.pane, styles.middle]} contentContainerStyle={styles.paneContent}>
-            <Heading>Between you and it</Heading>
-            <Body soft>
-              Three grounds for deadly, two for serious, one for unpleasant. Seen by you, on this piece.
-            </Body>
+            <Heading>{t.betweenYouAndIt}</Heading>
+            <Body soft>{t.threeGroundsForDeadlyTwo}</Body>
             {bars}
             <MostUrgent id={record.id} find={find} verdict={verdict} />
           </ScrollView>
@@ -409,7 +406,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
           <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
             {header}
             {bars}
-            <Heading>Seen</Heading>
+            <Heading>{t.seen}</Heading>
             <Seen record={record} slips />
           </ScrollView>
           <ScrollView
@@ -430,7 +427,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
         {bars}
         <Rule strong style={styles.bleed} />
         {next}
-        <Heading>Seen</Heading>
+        <Heading>{t.seen}</Heading>
         <Seen record={record} slips />
       </ScrollView>
     </Screen>

@@ -18,6 +18,7 @@ import {
 import { useApp } from '../../notebook/store';
 import { OUTCOME } from '../../text/names';
 import { aroundLine, stripLine } from '../../text/strip';
+import { t } from '../../text/en/check';
 
 /** Mark, word, and the one line of what is missing. Always in view; the way to the verdict. */
 export const DecisionStrip = memo(function DecisionStrip({
@@ -93,13 +94,13 @@ const Onward = memo(function Onward({
   return (
     <Pressable
       role="link"
-      aria-label={onward ? 'On to the check' : 'See the verdict and its reasons'}
+      aria-label={onward ? t.onToTheCheck : t.seeTheVerdictAndIts}
       onPress={() =>
         router.push({ pathname: onward ? '/find/[id]/check' : '/find/[id]/verdict', params: { id: find } })
       }
       style={({ pressed }) => [styles.go, dark && styles.goOnDark, pressed && styles.pressed]}
     >
-      {wide ? <Strong on={dark ? 'light' : 'dark'}>{onward ? 'Check' : 'Reasons'}</Strong> : null}
+      {wide ? <Strong on={dark ? 'light' : 'dark'}>{onward ? t.check : t.reasons}</Strong> : null}
       <ArrowRight size={24} color={dark ? colour.ink : colour.onDark} strokeWidth={2.5} />
     </Pressable>
   );

@@ -4,6 +4,7 @@ import { Body, Button, colour, Question, Small, space } from '../../components';
 import { guide } from '../../deciding/guide';
 import { CommonName, commonName } from '../../text/names';
 import { few } from '../../text/reasons';
+import { t } from '../../text/en/check';
 
 interface GlovesFirstProps {
   /** Not ruled out yet, and harmful to the skin. */
@@ -17,12 +18,12 @@ export function GlovesFirst({ skin, onOn, onWithout }: GlovesFirstProps) {
   const [first] = skin;
   const harm = first ? guide.taxon(first)?.taxon.harm : undefined;
   return (
-    <View style={styles.card} role="group" aria-label="Gloves first">
-      <Question>Gloves first</Question>
+    <View style={styles.card} role="group" aria-label={t.glovesFirst}>
+      <Question>{t.glovesFirst}</Question>
       <Body>
         {skin.length > 0
-          ? `The next check touches it, and ${few(skin.map(commonName))} ${skin.length === 1 ? 'is' : 'are'} not ruled out yet.`
-          : 'The next check needs gloves.'}
+          ? t.theNextCheckTouchesIt(few(skin.map(commonName)), skin.length)
+          : t.theNextCheckNeedsGloves}
       </Body>
       {first && harm ? (
         <Small soft>
@@ -30,8 +31,8 @@ export function GlovesFirst({ skin, onOn, onWithout }: GlovesFirstProps) {
         </Small>
       ) : null}
       <View style={styles.ways}>
-        <Button label="They are on" style={styles.way} onPress={onOn} />
-        <Button label="No gloves: only look" tone="outline" style={styles.way} onPress={onWithout} />
+        <Button label={t.theyAreOn} style={styles.way} onPress={onOn} />
+        <Button label={t.noGlovesOnlyLook} tone="outline" style={styles.way} onPress={onWithout} />
       </View>
     </View>
   );

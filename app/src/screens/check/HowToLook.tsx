@@ -5,6 +5,7 @@ import { Body, Small, space } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
 import { commonName } from '../../text/names';
+import { t } from '../../text/en/check';
 
 /** Where on the specimen to look, and how: the target drawn at the stage told, the place in the accent. */
 export function HowToLook({
@@ -34,9 +35,7 @@ export function HowToLook({
       {taxon && stage ? <TaxonDrawing taxon={taxon} stage={stage} height={150} accent={place} /> : null}
       <View style={styles.words}>
         <Body>{character.how}</Body>
-        {taxon ? (
-          <Small soft>Drawn: {commonName(taxon.id)}, as it would be. What you hold may not be it.</Small>
-        ) : null}
+        {taxon ? <Small soft>{t.drawnAsItWouldBe(commonName(taxon.id))}</Small> : null}
       </View>
     </View>
   );

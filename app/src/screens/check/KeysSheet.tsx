@@ -1,27 +1,28 @@
 import { StyleSheet, View } from 'react-native';
 import { Body, Button, colour, Heading, space, Strong, stroke } from '../../components';
+import { t } from '../../text/en/check';
 
 const KEYS: readonly (readonly [key: string, does: string])[] = [
-  ['1 to 9', 'the answer with that number'],
-  ['U', 'can’t see it'],
-  ['N', 'skip to the next'],
-  ['Z', 'take back the last answer'],
-  ['H', 'how to look'],
-  ['?', 'this sheet'],
+  [t.n1To9, t.theAnswerWithThatNumber],
+  ['U', t.cantSeeIt2],
+  ['N', t.skipToTheNext],
+  ['Z', t.takeBackTheLastAnswer],
+  ['H', t.howToLook2],
+  ['?', t.thisSheet],
 ];
 
 /** What the keys do. */
 export function KeysSheet({ onClose }: { readonly onClose: () => void }) {
   return (
-    <View style={styles.sheet} role="dialog" aria-label="Keys">
-      <Heading>Keys</Heading>
+    <View style={styles.sheet} role="dialog" aria-label={t.keys}>
+      <Heading>{t.keys}</Heading>
       {KEYS.map(([key, does]) => (
         <View key={key} style={styles.line}>
           <Strong style={styles.key}>{key}</Strong>
           <Body>{does}</Body>
         </View>
       ))}
-      <Button label="Close" tone="outline" style={styles.close} onPress={onClose} />
+      <Button label={t.close} tone="outline" style={styles.close} onPress={onClose} />
     </View>
   );
 }

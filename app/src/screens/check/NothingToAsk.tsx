@@ -8,15 +8,16 @@ import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { characterName, commonName, lowerFirst, numberWord, upper } from '../../text/names';
 import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
+import { t } from '../../text/en/check';
 
 /** Which taxon or mark the plan cannot get past. */
 function standsInTheWay({ plan }: Evaluation): string {
   if (plan.feasible) return '';
   const obstacles = plan.obstacles.flatMap((o) =>
     o.code === 'cannot-bar'
-      ? [`${commonName(o.taxon)} cannot be ruled out`]
+      ? [t.cannotBeRuledOut(commonName(o.taxon))]
       : o.code === 'mark-unseen'
-        ? [`${lowerFirst(characterName(o.character))} cannot be seen`]
+        ? [t.cannotBeSeen(lowerFirst(characterName(o.character)))]
         : [],
   );
   return obstacles.length > 0 ? `: ${obstacles.join(', ')}` : '';
@@ -38,21 +39,19 @@ export function NothingToAsk({
   const rootHelps = useMemo(() => outcome === 'pause' && wouldDigHelp(find), [find, outcome]);
   const text =
     outcome === 'collect'
-      ? 'Every bar is filled and the target holds. Read the reasons, then decide.'
+      ? t.everyBarIsFilledAnd
       : outcome === 'leave'
-        ? 'Nothing more needs to be looked at. The reasons are on the next page.'
-        : `At this stage the guide knows no further look that would settle it${standsInTheWay(evaluation)}. Walking away costs nothing.`;
+        ? t.nothingMoreNeedsToBe
+        : t.atThisStageTheGuideKnows(standsInTheWay(evaluation));
   return (
     <View style={styles.next}>
-      <Heading>Nothing more to ask</Heading>
+      <Heading>{t.nothingMoreToAsk}</Heading>
       <Body soft>{text}</Body>
       {rootHelps ? (
         <View style={styles.dig}>
-          <Body>
-            Its root would tell more. {MAY_DIG} {MAY_DIG_HINT}
-          </Body>
+          <Body>{t.itsRootWouldTellMore(MAY_DIG, MAY_DIG_HINT)}</Body>
           <Button
-            label="Yes, one may be dug up"
+            label={t.yesOneMayBeDug}
             tone="outline"
             style={styles.start}
             onPress={() => void act(changeContext(record.id, { mayDig: true }))}
@@ -60,7 +59,7 @@ export function NothingToAsk({
         </View>
       ) : null}
       <Button
-        label="See the verdict"
+        label={t.seeTheVerdict}
         onPress={() => router.push({ pathname: '/find/[id]/verdict', params: { id: record.id } })}
       />
     </View>
@@ -82,12 +81,9 @@ export function MissingAround({
   if (missing === 0) return null;
   return (
     <View style={styles.missing}>
-      <Small style={styles.grow}>
-        {missing === 1 ? 'One thing' : `${upper(numberWord(missing))} things`} about place and plant{' '}
-        {missing === 1 ? 'is' : 'are'} not recorded.
-      </Small>
+      <Small style={styles.grow}>{t.thingsAboutPlaceAndPlant(missing, upper(numberWord(missing)))}</Small>
       <Button
-        label="Tell"
+        label={t.tell}
         tone="outline"
         onPress={() => router.push({ pathname: '/find/[id]/around', params: { id: record.id } })}
       />

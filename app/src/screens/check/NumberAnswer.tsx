@@ -18,6 +18,7 @@ import {
 import { latePart } from '../../components/latePart';
 import { guide } from '../../deciding/guide';
 import { lengthWords } from '../../text/names';
+import { t } from '../../text/en/check';
 const MeasureOnPhoto = latePart(() => import('./measuring/onPhoto').then((m) => m.MeasureOnPhoto));
 const MeasureOnScreen = latePart(() => import('./measuring/MeasureOnScreen').then((m) => m.MeasureOnScreen));
 
@@ -51,15 +52,12 @@ export function numberProblem(
 ): string | undefined {
   if (text.trim() === '') return undefined;
   const number = Number(text.replace(',', '.'));
-  if (!Number.isFinite(number) || number < 0) return 'Give a number, like 12 or 4.5.';
-  if (kind === 'count' && !Number.isInteger(number)) return 'A count is a whole number.';
+  if (!Number.isFinite(number) || number < 0) return t.giveANumberLike12;
+  if (kind === 'count' && !Number.isInteger(number)) return t.aCountIsAWhole;
   const largest = largestKnown(character) || 1000;
-  if (kind === 'count')
-    return number > largest * ABSURD
-      ? `Nothing in the guide has more than ${largest}. Check the number.`
-      : undefined;
+  if (kind === 'count') return number > largest * ABSURD ? t.nothingInTheGuideHas(largest) : undefined;
   return millimetres(number, unit) > largest * ABSURD
-    ? `Nothing in the guide comes near that; the largest is ${lengthWords(largest)}. Check the number and the unit.`
+    ? t.nothingInTheGuideComes(lengthWords(largest))
     : undefined;
 }
 
@@ -82,9 +80,15 @@ function Count({ character, onAnswer }: NumberAnswerProps) {
   return (
     <View style={styles.answers}>
       <View style={styles.stepper}>
-        <Button label="−" aria-label="One less" tone="outline" style={styles.step} onPress={() => step(-1)} />
+        <Button
+          label="−"
+          aria-label={t.oneLess}
+          tone="outline"
+          style={styles.step}
+          onPress={() => step(-1)}
+        />
         <TextInput
-          aria-label="Count"
+          aria-label={t.count}
           aria-invalid={wrong !== undefined}
           inputMode="numeric"
           value={text}
@@ -93,14 +97,14 @@ function Count({ character, onAnswer }: NumberAnswerProps) {
           placeholder="?"
           placeholderTextColor={colour.inkSoft}
         />
-        <Button label="+" aria-label="One more" tone="outline" style={styles.step} onPress={() => step(1)} />
+        <Button label="+" aria-label={t.oneMore} tone="outline" style={styles.step} onPress={() => step(1)} />
       </View>
-      <ChipRow label="Exactly, or more">
-        <Chip kind="checkbox" label="That many or more" chosen={orMore} onPress={() => setOrMore(!orMore)} />
+      <ChipRow label={t.exactlyOrMore}>
+        <Chip kind="checkbox" label={t.thatManyOrMore} chosen={orMore} onPress={() => setOrMore(!orMore)} />
       </ChipRow>
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}
       <Button
-        label="Record it"
+        label={t.recordIt}
         disabled={number === undefined}
         onPress={() => {
           if (number !== undefined) onAnswer({ kind: 'count', number, ...(orMore ? { orMore } : {}) });
@@ -113,9 +117,9 @@ function Count({ character, onAnswer }: NumberAnswerProps) {
 const UNITS: readonly LengthUnit[] = ['mm', 'cm', 'in'];
 type Way = 'type' | 'screen' | 'photo';
 const WAYS: readonly { readonly id: Way; readonly label: string }[] = [
-  { id: 'type', label: 'Type it' },
-  { id: 'screen', label: 'Ruler here' },
-  { id: 'photo', label: 'From a photo' },
+  { id: 'type', label: t.typeIt },
+  { id: 'screen', label: t.rulerHere },
+  { id: 'photo', label: t.fromAPhoto },
 ];
 
 /** Typed, held to a ruler on the screen, or taken off a photo. */
@@ -130,7 +134,7 @@ function Measure({ character, unit, onAnswer }: NumberAnswerProps & { readonly u
     });
   return (
     <View style={styles.answers}>
-      <ChipRow label="By which means">
+      <ChipRow label={t.byWhichMeans}>
         {WAYS.map(({ id, label }) => (
           <Chip key={id} label={label} chosen={way === id} onPress={() => setWay(id)} />
         ))}
@@ -155,14 +159,14 @@ function Typed({ character, unit, onAnswer }: NumberAnswerProps & { readonly uni
     <>
       <View style={styles.measure}>
         <TextInput
-          aria-label="Measure"
+          aria-label={t.measure}
           aria-invalid={wrong !== undefined}
           inputMode="decimal"
           value={text}
           onChangeText={setText}
           style={styles.input}
         />
-        <ChipRow label="Unit">
+        <ChipRow label={t.unit}>
           {UNITS.map((u) => (
             <Chip key={u} label={u} chosen={u === chosen} onPress={() => setChosen(u)} />
           ))}
@@ -170,7 +174,7 @@ function Typed({ character, unit, onAnswer }: NumberAnswerProps & { readonly uni
       </View>
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}
       <Button
-        label="Record it"
+        label={t.recordIt}
         disabled={!ready}
         onPress={() => {
           if (chosen) onAnswer({ kind: 'measure', number: Number(text.replace(',', '.')), unit: chosen });

@@ -7,22 +7,23 @@ import { guide } from '../../deciding/guide';
 import { startPiece } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { DAMAGE, timeWords } from '../../text/names';
+import { t } from '../../text/en/check';
 
 const ORGANS: Readonly<Record<string, string>> = {
-  habit: 'The whole',
-  stem: 'Stem',
-  leaf: 'Leaf',
-  flower: 'Flower',
-  fruit: 'Fruit',
-  root: 'Root',
-  cap: 'Cap',
-  hymenophore: 'Underside',
-  stipe: 'Stem',
-  flesh: 'Flesh',
-  spores: 'Spores',
-  smell: 'Smell',
-  veil: 'Veil',
-  place: 'Place',
+  habit: t.theWhole,
+  stem: t.stem,
+  leaf: t.leaf,
+  flower: t.flower,
+  fruit: t.fruit,
+  root: t.root,
+  cap: t.cap,
+  hymenophore: t.underside,
+  stipe: t.stem,
+  flesh: t.flesh,
+  spores: t.spores,
+  smell: t.smell,
+  veil: t.veil,
+  place: t.place,
 };
 
 /**
@@ -53,7 +54,7 @@ export function OtherChecks({
   return (
     <View>
       <Button
-        label={open ? 'Hide the list' : 'Something else seen'}
+        label={open ? t.hideTheList : t.somethingElseSeen}
         tone="plain"
         aria-expanded={open}
         onPress={() => setOpen(!open)}
@@ -104,7 +105,7 @@ export function MoreWays({
   return (
     <View>
       <Button
-        label={open ? 'Hide' : 'Another piece, or another name'}
+        label={open ? t.hide2 : t.anotherPieceOrAnotherName}
         tone="plain"
         aria-expanded={open}
         onPress={() => setOpen(!open)}
@@ -113,7 +114,7 @@ export function MoreWays({
       {open ? (
         <View style={styles.next}>
           <Button
-            label="Look at another piece beside it"
+            label={t.lookAtAnotherPieceBeside}
             tone="outline"
             onPress={() => {
               onCompare();
@@ -121,7 +122,7 @@ export function MoreWays({
             }}
           />
           <Button
-            label="Start again on another piece"
+            label={t.startAgainOnAnotherPiece}
             tone="outline"
             onPress={() => {
               act(startPiece(record.id, 'decide'));
@@ -129,14 +130,11 @@ export function MoreWays({
             }}
           />
           <Button
-            label="I take it for something else"
+            label={t.iTakeItForSomething}
             tone="outline"
             onPress={() => router.push({ pathname: '/new', params: { find: record.id } })}
           />
-          <Small soft>
-            Starting again and changing the name are listed with the verdict; from the second time on, every
-            deadly one needs a bar more.
-          </Small>
+          <Small soft>{t.startingAgainAndChangingThe}</Small>
         </View>
       ) : null}
     </View>

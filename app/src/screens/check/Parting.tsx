@@ -3,6 +3,7 @@ import { partings, type Case, type StateId } from '@pause/core';
 import { colour, OrganGlyph, Rule, Small, SmallStrong, space } from '../../components';
 import { guide } from '../../deciding/guide';
 import { characterName, characterOf, CommonName, lowerFirst } from '../../text/names';
+import { t } from '../../text/en/check';
 
 function labels(character: string, states: readonly StateId[]): string {
   const known = characterOf(character);
@@ -31,10 +32,9 @@ export function Parting({
     ...parts.filter((p) => !read.has(p.character)),
     ...parts.filter((p) => read.has(p.character)),
   ].slice(0, most);
-  if (shown.length === 0)
-    return <Small soft>At this stage the guide names nothing that always parts them.</Small>;
+  if (shown.length === 0) return <Small soft>{t.atThisStageTheGuide}</Small>;
   return (
-    <View role="table" aria-label={`Where ${CommonName(find.target)} and ${CommonName(other)} part`}>
+    <View role="table" aria-label={t.whereAndPart(CommonName(find.target), CommonName(other))}>
       <View role="row" style={styles.row}>
         <View style={styles.glyph} />
         <SmallStrong role="columnheader" style={styles.side}>
@@ -67,7 +67,7 @@ export function Parting({
       ))}
       {parts.length > shown.length ? (
         <Small soft style={styles.more}>
-          And {parts.length - shown.length} more.
+          {t.andMore(parts.length - shown.length)}
         </Small>
       ) : null}
     </View>

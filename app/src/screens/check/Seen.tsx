@@ -5,6 +5,7 @@ import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '..
 import { putForwardAgain, takeBack } from '../../notebook/actions';
 import { useAct, useApp } from '../../notebook/store';
 import { characterName, characterOf, readingWords, SURENESS } from '../../text/names';
+import { t } from '../../text/en/check';
 
 const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0);
 
@@ -50,9 +51,9 @@ export const Seen = memo(function Seen({
   const me = useApp((state) => state.me.person?.id ?? '');
   const withdrawn = new Set<string>(record.withdrawals.map((w) => w.reading));
   const readings = [...record.readings].sort(newestFirst);
-  if (readings.length === 0) return <Body soft>Nothing has been read yet.</Body>;
+  if (readings.length === 0) return <Body soft>{t.nothingHasBeenReadYet}</Body>;
   return (
-    <View role="list" aria-label="What was seen">
+    <View role="list" aria-label={t.whatWasSeen}>
       {readings.map((reading) => {
         const back = withdrawn.has(reading.id);
         return (
@@ -63,7 +64,7 @@ export const Seen = memo(function Seen({
             back={back}
             by={
               names
-                ? `${[reading.by, ...(reading.together ?? [])].map(names).join(' and ')}${reading.blind ? ', blind' : ''}`
+                ? `${[reading.by, ...(reading.together ?? [])].map(names).join(' and ')}${reading.blind ? t.blind : ''}`
                 : reading.blind
                   ? 'blind'
                   : undefined
@@ -119,27 +120,27 @@ const SeenReading = memo(function SeenReading({ find, reading, back, by, piece, 
           <Small soft>
             {characterName(reading.character)} ·{' '}
             {back
-              ? 'taken back'
+              ? t.takenBack
               : reading.value.kind === 'cant-tell'
-                ? 'no ground'
+                ? t.noGround
                 : SURENESS[reading.sureness]}
-            {piece === undefined ? '' : ` · piece ${piece}`}
+            {piece === undefined ? '' : t.piece2(piece)}
             {by === undefined ? '' : ` · ${by}`}
           </Small>
           {reading.note ? <Small>{reading.note}</Small> : null}
         </View>
         {way === 'take-back' ? (
           <Button
-            label="Take back"
+            label={t.takeBack}
             tone="plain"
-            aria-label={`Take back: ${characterName(reading.character)}, ${readingWords(reading)}`}
+            aria-label={t.takeBack2(characterName(reading.character), readingWords(reading))}
             onPress={() => act(takeBack(find, reading.id))}
           />
         ) : way === 'put-forward' ? (
           <Button
-            label="Put forward again"
+            label={t.putForwardAgain}
             tone="plain"
-            aria-label={`Put forward again: ${characterName(reading.character)}, ${readingWords(reading)}`}
+            aria-label={t.putForwardAgain2(characterName(reading.character), readingWords(reading))}
             onPress={() => act(putForwardAgain(find, reading))}
           />
         ) : null}

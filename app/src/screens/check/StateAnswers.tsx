@@ -18,6 +18,7 @@ import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
 import { useApp } from '../../notebook/store';
 import { commonName } from '../../text/names';
 import { few } from '../../text/reasons';
+import { t } from '../../text/en/check';
 const OutlineOnPhoto = latePart(() => import('./measuring/onPhoto').then((m) => m.OutlineOnPhoto));
 
 interface StateAnswersProps {
@@ -45,13 +46,10 @@ export function StateAnswers({ character, drawn, states, effects, keys, onAnswer
     <View style={styles.answers}>
       {drawn ? null : (
         <Small soft>
-          {dim
-            ? 'This screen is dimmed: compare by day, or with a light that is white. '
-            : 'Compare in daylight, out of the sun, not under leaves or a lamp. '}
-          Between two colours, name both.
+          {t.betweenTwoColoursNameBoth(dim ? t.thisScreenIsDimmedCompare : t.compareInDaylightOutOf)}
         </Small>
       )}
-      <View style={styles.grid} role="group" aria-label="Answers">
+      <View style={styles.grid} role="group" aria-label={t.answers}>
         {states.map((state, index) => {
           const chosen = torn?.includes(state.id) ?? false;
           return (
@@ -85,27 +83,27 @@ export function StateAnswers({ character, drawn, states, effects, keys, onAnswer
       {torn ? (
         <View style={styles.ways}>
           <Button
-            label="One answer only"
+            label={t.oneAnswerOnly}
             tone="outline"
             style={styles.way}
             onPress={() => setTorn(undefined)}
           />
           <Button
-            label={torn.length < 2 ? 'Name two or more' : 'It is one of these'}
+            label={torn.length < 2 ? t.nameTwoOrMore : t.itIsOneOfThese}
             style={styles.way}
             disabled={torn.length < 2}
             onPress={() => onAnswer({ kind: 'states', states: [...torn] })}
           />
         </View>
       ) : (
-        <Button label="Torn between some" tone="plain" onPress={() => setTorn([])} style={styles.torn} />
+        <Button label={t.tornBetweenSome} tone="plain" onPress={() => setTorn([])} style={styles.torn} />
       )}
       {character === 'leaf.outline' ? (
         photo ? (
           <OutlineOnPhoto onAnswer={onAnswer} />
         ) : (
           <Button
-            label="Draw it round on a photo"
+            label={t.drawItRoundOnA}
             tone="outline"
             onPress={() => setPhoto(true)}
             style={styles.torn}
@@ -129,13 +127,15 @@ function Effects({
     const label = states.find((s) => s.id === effect.state)?.label;
     const gained = effect.bars.filter((bar) => bar.to > bar.from && bar.from < bar.need);
     const effectWords = [
-      ...(effect.relation === 'against' ? ['speaks against it: look twice, then leave'] : []),
+      ...(effect.relation === 'against' ? [t.speaksAgainstItLookTwice] : []),
       ...(gained.length > 0
         ? [
-            `a bar against ${few(
-              gained.map((bar) => commonName(bar.taxon)),
-              4,
-            )}`,
+            t.aBarAgainst(
+              few(
+                gained.map((bar) => commonName(bar.taxon)),
+                4,
+              ),
+            ),
           ]
         : []),
     ];
@@ -144,7 +144,7 @@ function Effects({
   if (lines.length === 0) return null;
   return (
     <View style={styles.effects}>
-      <Strong>What each answer would do</Strong>
+      <Strong>{t.whatEachAnswerWouldDo}</Strong>
       {lines.map(({ label, effectWords }) => (
         <Small key={label}>
           <SmallStrong>{label}: </SmallStrong>

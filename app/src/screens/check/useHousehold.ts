@@ -3,6 +3,7 @@ import { cautionsFor, standing, type Context, type FindRecord } from '@pause/cor
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
+import { t } from '../../text/en/check';
 
 type Eaters = NonNullable<Context['eaters']>;
 
@@ -16,7 +17,7 @@ export function useHousehold(): Eaters {
         .filter(({ kind }) => kind === 'eater')
         .map((page) => standing(page, 'eater'))
         .filter(({ eatsAlong }) => eatsAlong !== false)
-        .map(({ name = 'Somebody', cautions = [] }) => ({
+        .map(({ name = t.somebody, cautions = [] }) => ({
           name: name.slice(0, 80),
           cautions: cautions.slice(0, MOST),
         }))

@@ -4,6 +4,7 @@ import { Button, Chip, colour, corner, font, Small, space, Strong, stroke, typeS
 import { LONGEST_NUMBER, look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
 import { call, EMERGENCY, emergencyWhere } from './numbers';
+import { t } from '../../text/en/emergency';
 
 interface CallsProps {
   /** Whether somebody needs them now; otherwise the numbers are only put in. */
@@ -20,21 +21,19 @@ export function Calls({ needed = true }: CallsProps) {
   const [changing, setChanging] = useState(false);
   return (
     <View style={styles.calls}>
-      {needed && emergency ? <Button label={`Call ${emergency}`} onPress={() => call(emergency)} /> : null}
+      {needed && emergency ? <Button label={t.call(emergency)} onPress={() => call(emergency)} /> : null}
       {needed && poisonLine ? (
-        <Button label={`Poison service: ${poisonLine}`} tone="outline" onPress={() => call(poisonLine)} />
+        <Button label={t.poisonService(poisonLine)} tone="outline" onPress={() => call(poisonLine)} />
       ) : null}
       {emergency && !changing ? (
         <View style={styles.row}>
           <Small soft style={styles.grow}>
-            {emergencyLine
-              ? `${emergency} is the emergency number you chose.`
-              : `${emergency} is the emergency number where this device’s clock is set.`}
+            {emergencyLine ? t.isTheEmergencyNumberYou(emergency) : t.isTheEmergencyNumberWhere(emergency)}
           </Small>
           <Button
-            label="Change"
+            label={t.change}
             tone="plain"
-            aria-label="Change the numbers"
+            aria-label={t.changeTheNumbers}
             onPress={() => setChanging(true)}
           />
         </View>
@@ -42,7 +41,7 @@ export function Calls({ needed = true }: CallsProps) {
         <Emergency chosen={emergency} />
       )}
       {needed && poisonLine && !changing ? null : (
-        <Line label="Number of the poison service" setting="poisonLine" />
+        <Line label={t.numberOfThePoisonService} setting="poisonLine" />
       )}
     </View>
   );
@@ -52,8 +51,8 @@ function Emergency({ chosen }: { readonly chosen: string | undefined }) {
   const act = useAct();
   return (
     <View style={styles.calls}>
-      <Strong>Which number calls help where you are?</Strong>
-      <View role="radiogroup" aria-label="Emergency number" style={styles.chips}>
+      <Strong>{t.whichNumberCallsHelpWhere}</Strong>
+      <View role="radiogroup" aria-label={t.emergencyNumber} style={styles.chips}>
         {EMERGENCY.map((number) => (
           <Chip
             key={number}
@@ -63,7 +62,7 @@ function Emergency({ chosen }: { readonly chosen: string | undefined }) {
           />
         ))}
       </View>
-      <Line label="Another emergency number" setting="emergencyLine" />
+      <Line label={t.anotherEmergencyNumber} setting="emergencyLine" />
     </View>
   );
 }

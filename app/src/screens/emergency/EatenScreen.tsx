@@ -5,23 +5,11 @@ import { guide } from '../../deciding/guide';
 import { CommonName, GRADE, harmLine } from '../../text/names';
 import { Calls } from './Calls';
 import { ReadOut } from './ReadOut';
+import { t } from '../../text/en/emergency';
 
-const FIRST = [
-  'Call now. Do not wait for signs.',
-  'Say what was eaten, how much, when, by whom, and how it was prepared.',
-  'If someone is drowsy, cramps, breathes badly or has collapsed: the emergency number first.',
-  'Take bits of it out of the mouth. Rinse the mouth with water; eyes and skin too, if they touched it.',
-];
-const NOT = [
-  'Do not make anyone vomit.',
-  'Give nothing to eat or drink against it, no milk, salt water or alcohol, unless the poison service says so.',
-  'Do not leave the person alone.',
-];
-const KEEP = [
-  'What is left: raw, cooked, peelings, the basket. Cool, in paper.',
-  'What was vomited, in a clean jar.',
-  'Names and times of all who ate of it, also those who feel well.',
-];
+const FIRST = [t.callNowDoNotWait, t.sayWhatWasEatenHow, t.ifSomeoneIsDrowsyCramps, t.takeBitsOfItOut];
+const NOT = [t.doNotMakeAnyoneVomit, t.giveNothingToEatOr, t.doNotLeaveThePerson];
+const KEEP = [t.whatIsLeftRawCooked, t.whatWasVomitedInA, t.namesAndTimesOfAll];
 
 /** What to do when someone has eaten the wrong thing. Needs no network and no find. */
 export function EatenScreen() {
@@ -30,18 +18,15 @@ export function EatenScreen() {
     .sort(silentLongest);
   return (
     <Screen>
-      <Title>Someone ate something</Title>
+      <Title>{t.someoneAteSomething}</Title>
       <Calls />
-      <Numbered title="Now" lines={FIRST} numbered />
-      <Numbered title="Do not" lines={NOT} />
-      <Numbered title="Keep, and write down" lines={KEEP} />
+      <Numbered title={t.now} lines={FIRST} numbered />
+      <Numbered title={t.doNot} lines={NOT} />
+      <Numbered title={t.keepAndWriteDown} lines={KEEP} />
       <ReadOut />
-      <Heading>Feeling well means nothing yet</Heading>
-      <Body>
-        The worst poisons are silent for many hours, some for days. Early vomiting does not rule a late poison
-        out: baskets are mixed. This is how long, for those of this guide on which references agree:
-      </Body>
-      <View role="list" aria-label="How long each stays silent">
+      <Heading>{t.feelingWellMeansNothingYet}</Heading>
+      <Body>{t.theWorstPoisonsAreSilent}</Body>
+      <View role="list" aria-label={t.howLongEachStaysSilent}>
         <Rule />
         {dangerous.map((taxon) => (
           <View key={taxon.id} role="listitem">
@@ -54,7 +39,7 @@ export function EatenScreen() {
           </View>
         ))}
       </View>
-      <Small soft>Pause gives no treatment and no doses. Doctors and poison services do.</Small>
+      <Small soft>{t.pauseGivesNoTreatmentAnd}</Small>
     </Screen>
   );
 }

@@ -10,11 +10,12 @@ import { useAct } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { dayWords } from '../../text/days';
 import { CHOICE, commonName, GRADE, harmLine, OUTCOME } from '../../text/names';
+import { t } from '../../text/en/emergency';
 
 /** So many of one's own finds are offered, the latest ones. */
 const FINDS_OFFERED = 8;
 const ELSE = 'else';
-const NOT_OWN = 'Somebody ate of it';
+const NOT_OWN = t.somebodyAteOfIt;
 
 /**
  * What to read out on the telephone: about a find of this notebook, or about something that somebody else
@@ -27,17 +28,17 @@ export function ReadOut() {
   const choose = (id: string) => setChosen(id === chosen ? undefined : id);
   return (
     <View style={[styles.block, styles.marked]}>
-      <Heading>What it may have been</Heading>
-      <View role="radiogroup" aria-label="What it may have been" style={styles.finds}>
+      <Heading>{t.whatItMayHaveBeen}</Heading>
+      <View role="radiogroup" aria-label={t.whatItMayHaveBeen} style={styles.finds}>
         {finds.slice(0, FINDS_OFFERED).map((one) => (
           <Chip
             key={one.id}
-            label={`${one.number ?? 'new'} · ${one.target === undefined ? 'no name yet' : commonName(one.target)}`}
+            label={`${one.number ?? 'new'} · ${one.target === undefined ? t.noNameYet : commonName(one.target)}`}
             chosen={one.id === chosen}
             onPress={() => choose(one.id)}
           />
         ))}
-        <Chip label="Something else" chosen={chosen === ELSE} onPress={() => choose(ELSE)} />
+        <Chip label={t.somethingElse} chosen={chosen === ELSE} onPress={() => choose(ELSE)} />
       </View>
       {find ? <OwnFind find={find} /> : null}
       {chosen === ELSE ? <SomethingElse /> : null}
@@ -52,25 +53,24 @@ function OwnFind({ find }: { readonly find: FindSummary }) {
   return (
     <View style={styles.block} role="status">
       <Body>
-        <Strong>Read this out: </Strong>
-        {taxon
-          ? takenFor(taxon)
-          : find.target === undefined
-            ? 'it was given no name'
-            : `taken for ${find.target}, which this guide does not know`}
-        . Found {dayWords(new Date(find.startedAt), today)}
-        {find.placeNote ? `, ${find.placeNote}` : ''}. {find.readings} things were looked at; the last verdict
-        was {find.outcome ? OUTCOME[find.outcome].toLowerCase() : 'none'}
-        {find.choice ? `, and it was ${CHOICE[find.choice].toLowerCase()}` : ''}.
+        <Strong>{t.readThisOut} </Strong>
+        {t.foundThingsWereLookedAt(
+          taxon
+            ? takenFor(taxon)
+            : find.target === undefined
+              ? t.itWasGivenNoName
+              : t.takenForWhichThisGuide(find.target),
+          dayWords(new Date(find.startedAt), today),
+          find.placeNote ? `, ${find.placeNote}` : '',
+          find.readings,
+          find.outcome ? OUTCOME[find.outcome].toLowerCase() : t.none,
+          find.choice ? t.andItWas(CHOICE[find.choice].toLowerCase()) : '',
+        )}
       </Body>
       {taxon ? <MistakenFor taxon={taxon} /> : null}
-      <Body soft>
-        {taxon
-          ? 'That is what it was taken for, not what was eaten. Say that, too.'
-          : 'Anything may have been eaten. The sheet names what is not ruled out.'}
-      </Body>
+      <Body soft>{taxon ? t.thatIsWhatItWas : t.anythingMayHaveBeenEaten}</Body>
       <Button
-        label="The whole sheet, for whoever treats"
+        label={t.theWholeSheetForWhoever}
         tone="outline"
         style={styles.start}
         onPress={() => router.push({ pathname: '/sheet/[id]', params: { id: find.id } })}
@@ -102,32 +102,32 @@ function SomethingElse() {
     return (
       <View style={styles.block} role="status">
         <Body>
-          <Strong>Read this out: </Strong>
+          <Strong>{t.readThisOut} </Strong>
           {takenFor(taxon)}.
         </Body>
         <MistakenFor taxon={taxon} />
-        <Body soft>That is the name somebody gave it, not what was eaten. Say that, too.</Body>
+        <Body soft>{t.thatIsTheNameSomebody}</Body>
         <View style={styles.finds}>
-          <Button label="The whole sheet, for whoever treats" tone="outline" onPress={() => sheet(taxon)} />
-          <Button label="Another name" tone="plain" onPress={() => setTaxon(undefined)} />
+          <Button label={t.theWholeSheetForWhoever} tone="outline" onPress={() => sheet(taxon)} />
+          <Button label={t.anotherName} tone="plain" onPress={() => setTaxon(undefined)} />
         </View>
       </View>
     );
   }
   return (
     <View style={styles.block}>
-      <Strong>By the name that somebody gave it</Strong>
+      <Strong>{t.byTheNameThatSomebody}</Strong>
       <ChooseTaxon
-        label="Name of what was eaten"
-        placeholder="Common or scientific name"
+        label={t.nameOfWhatWasEaten}
+        placeholder={t.commonOrScientificName}
         first={[]}
         onChoose={setTaxon}
       />
-      <Strong>By its looks, if some of it is left</Strong>
+      <Strong>{t.byItsLooksIfSome}</Strong>
       {looking ? (
         <>
-          <Small soft>Which of these is it most like?</Small>
-          <View role="group" aria-label="Form of what was eaten" style={styles.finds}>
+          <Small soft>{t.whichOfTheseIsIt}</Small>
+          <View role="group" aria-label={t.formOfWhatWasEaten} style={styles.finds}>
             {guide.guide.bodyPlans.map((plan) => (
               <Button
                 key={plan.id}
@@ -141,22 +141,24 @@ function SomethingElse() {
         </>
       ) : (
         <Button
-          label="Look at what is left"
+          label={t.lookAtWhatIsLeft}
           tone="outline"
           style={styles.start}
           onPress={() => setLooking(true)}
         />
       )}
-      <Body soft>
-        If it has no name and nothing is left: say where it grew and what it looked like. Anything may have
-        been eaten.
-      </Body>
+      <Body soft>{t.ifItHasNoName}</Body>
     </View>
   );
 }
 
 const takenFor = ({ id, grade, taxon: { scientificName, family } }: CompiledTaxon) =>
-  `taken for ${commonName(id)}, ${scientificName}, of the family ${family}${grade === 'none' ? '' : `, which is ${harmLine(id)}`}`;
+  t.takenForOfTheFamily(
+    commonName(id),
+    scientificName,
+    family,
+    grade === 'none' ? '' : t.whichIs(harmLine(id)),
+  );
 
 function MistakenFor({ taxon }: { readonly taxon: CompiledTaxon }) {
   const worst = taxon.taxon.lookalikes
@@ -166,8 +168,9 @@ function MistakenFor({ taxon }: { readonly taxon: CompiledTaxon }) {
   if (worst.length === 0) return null;
   return (
     <Body>
-      It is mistaken for:{' '}
-      {worst.map(({ taxon: { scientificName }, grade }) => `${scientificName} (${GRADE[grade]})`).join(', ')}.
+      {t.itIsMistakenFor(
+        worst.map(({ taxon: { scientificName }, grade }) => `${scientificName} (${GRADE[grade]})`).join(', '),
+      )}
     </Body>
   );
 }

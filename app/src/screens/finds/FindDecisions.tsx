@@ -16,6 +16,7 @@ import {
   commonName,
 } from '../../text/names';
 import { styles } from './findStyles';
+import { t } from '../../text/en/finds';
 
 /** Decisions on a find, how many there were, and where it grows. */
 
@@ -28,32 +29,28 @@ export function Counted({ record }: { readonly record: FindRecord }) {
     <View style={styles.collected}>
       {lastOutcome(record) === 'collect' ? (
         <Button
-          label="How much to take, and how"
+          label={t.howMuchToTakeAnd}
           style={styles.start}
           onPress={() => router.push({ pathname: '/find/[id]/take', params: { id: record.id } })}
         />
       ) : null}
-      <Body>
-        {passed + strays > 0
-          ? `Piece by piece: ${passed} passed, ${strays} ${strays === 1 ? 'stray' : 'strays'}.`
-          : 'The rest of the patch has not been gone through.'}
-      </Body>
+      <Body>{passed + strays > 0 ? t.pieceByPiecePassedStrays(passed, strays) : t.theRestOfThePatch}</Body>
       {lastOutcome(record) === 'collect' && record.kingdom === 'Plantae' ? (
         <Button
-          label="Eaten where it stood"
+          label={t.eatenWhereItStood}
           tone="outline"
           style={styles.start}
           onPress={() => router.push({ pathname: '/portion', params: { find: record.id } })}
         />
       ) : null}
       <Button
-        label="Someone is ill after it"
+        label={t.someoneIsIllAfterIt}
         tone="outline"
         style={styles.start}
         onPress={() => router.push({ pathname: '/sheet/[id]', params: { id: record.id } })}
       />
       <Button
-        label="Piece by piece"
+        label={t.pieceByPiece}
         tone="outline"
         style={styles.start}
         onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })}
@@ -69,9 +66,9 @@ export function lastOutcome(record: FindRecord): string | undefined {
 }
 
 export function Decisions({ record }: { readonly record: FindRecord }) {
-  if (record.decisions.length === 0) return <Body soft>Nobody has decided yet.</Body>;
+  if (record.decisions.length === 0) return <Body soft>{t.nobodyHasDecidedYet}</Body>;
   return (
-    <View role="list" aria-label="Decisions" style={styles.decisions}>
+    <View role="list" aria-label={t.decisions} style={styles.decisions}>
       {[...record.decisions].reverse().map((decision) => {
         const verdict = record.verdicts.find((v) => v.id === decision.verdict)?.verdict;
         const outcome = verdict?.outcome ?? 'pause';
@@ -86,10 +83,10 @@ export function Decisions({ record }: { readonly record: FindRecord }) {
             <View style={styles.grow}>
               <Heading>
                 {CHOICE[decision.choice]}
-                {odds ? ', against the verdict' : ''}
+                {odds ? t.againstTheVerdict : ''}
               </Heading>
               <Small soft>
-                {momentWords(new Date(decision.at))} · the verdict was {OUTCOME[outcome].toLowerCase()}
+                {t.theVerdictWas(momentWords(new Date(decision.at)), OUTCOME[outcome].toLowerCase())}
               </Small>
               {decision.reason ? <Body>“{decision.reason}”</Body> : null}
             </View>
@@ -109,30 +106,30 @@ export function ContextFacts({
 }) {
   const { context } = record;
   const facts = [
-    context.stages && ['Stage', context.stages.map((s) => lowerFirst(stageName(s))).join(', ')],
-    context.condition && ['Condition', lowerFirst(CONDITION[context.condition])],
-    context.part && target && ['Wanted', partName(target, context.part)],
+    context.stages && [t.stage, context.stages.map((s) => lowerFirst(stageName(s))).join(', ')],
+    context.condition && [t.condition, lowerFirst(CONDITION[context.condition])],
+    context.part && target && [t.wanted, partName(target, context.part)],
     context.permission && [
-      'Picking here',
-      { allowed: 'allowed', forbidden: 'not allowed', unknown: 'not known' }[context.permission],
+      t.pickingHere,
+      { allowed: 'allowed', forbidden: t.notAllowed, unknown: t.notKnown }[context.permission],
     ],
-    context.contamination && ['What spoils it', lowerFirst(CONTAMINATION[context.contamination])],
+    context.contamination && [t.whatSpoilsIt, lowerFirst(CONTAMINATION[context.contamination])],
     context.protection && [
-      'Protected',
-      { allowed: 'no, looked up', protected: 'yes', unknown: 'not known' }[context.protection],
+      t.protected,
+      { allowed: t.noLookedUp, protected: 'yes', unknown: t.notKnown }[context.protection],
     ],
-    context.tracedToBase !== undefined && ['Traced to one base', context.tracedToBase ? 'yes' : 'no'],
+    context.tracedToBase !== undefined && [t.tracedToOneBase, context.tracedToBase ? 'yes' : 'no'],
     context.eaters !== undefined && [
-      'Who will eat it',
+      t.whoWillEatIt,
       context.eaters
         .flatMap((e) => e.cautions)
         .map((c) => lowerFirst(cautionFor(c)))
-        .join(', ') || 'nobody who has to mind it',
+        .join(', ') || t.nobodyWhoHasToMind,
     ],
-    context.elevation !== undefined && ['Height', `${context.elevation} m`],
-    context.openName && ['Named', openNameWords(context.openName)],
+    context.elevation !== undefined && [t.height, t.m(context.elevation)],
+    context.openName && [t.named, openNameWords(context.openName)],
     record.targets.length > 1 && [
-      'Taken for before',
+      t.takenForBefore,
       record.targets
         .slice(0, -1)
         .map(({ taxon }) => commonName(taxon))
@@ -142,7 +139,7 @@ export function ContextFacts({
   if (facts.length === 0) return null;
   return (
     <>
-      <Heading>Place and condition</Heading>
+      <Heading>{t.placeAndCondition}</Heading>
       <View>
         <Rule />
         {facts.map(([name, value]) => (

@@ -5,13 +5,14 @@ import { colour, OutcomeMark, Rule, Small, SmallStrong, space, Strong, TARGET } 
 import { useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
 import { CHOICE, CommonName, OUTCOME } from '../../text/names';
+import { t } from '../../text/en/finds';
 
 /** A find as one line of the log. Undecided ones lead on to their check. */
 export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {
   const blind = useApp(
     ({ me: { person } }) => person !== undefined && (find.asked?.includes(person.id) ?? false),
   );
-  const name = blind ? 'Asked of you: a second look' : find.target ? CommonName(find.target) : 'No name yet';
+  const name = blind ? t.askedOfYouASecond : find.target ? CommonName(find.target) : t.noNameYet;
   const by = useApp(({ me: { person } }) => {
     const group = person?.groups.find((one) => one.id === find.group);
     return group && find.person !== person?.id
@@ -19,12 +20,12 @@ export function FindLine({ find, today }: { readonly find: FindSummary; readonly
       : undefined;
   });
   const status = blind
-    ? 'Blind'
+    ? t.blind
     : find.differs
-      ? 'Differs'
+      ? t.differs
       : find.choice
         ? CHOICE[find.choice]
-        : 'Not decided';
+        : t.notDecided;
   const pathname = blind
     ? ('/find/[id]/second' as const)
     : find.choice
@@ -39,7 +40,7 @@ export function FindLine({ find, today }: { readonly find: FindSummary; readonly
           <View
             style={styles.mark}
             role="img"
-            aria-label={find.outcome && !blind ? OUTCOME[find.outcome] : 'In check'}
+            aria-label={find.outcome && !blind ? OUTCOME[find.outcome] : t.inCheck}
           >
             {find.outcome && !blind ? (
               <OutcomeMark

@@ -8,6 +8,7 @@ import { OUTCOME } from '../../text/names';
 import { memberName, readerName } from '../../text/people';
 import { stripLine } from '../../text/strip';
 import { styles } from './findStyles';
+import { t } from '../../text/en/finds';
 
 /** The parts of a find on record. */
 
@@ -18,8 +19,10 @@ export function Shared({ record }: { readonly record: FindRecord }) {
   if (!group) return null;
   return (
     <Small soft>
-      {record.person === person?.id ? 'Your find' : `Found by ${memberName(group, record.person)}`}, in the
-      notebook of {group.name}.
+      {t.inTheNotebookOf(
+        record.person === person?.id ? t.yourFind : t.foundBy(memberName(group, record.person)),
+        group.name,
+      )}
     </Small>
   );
 }
@@ -36,20 +39,20 @@ export function SecondLooks({ record }: { readonly record: FindRecord }) {
   return (
     <View style={styles.now}>
       <View style={styles.grow}>
-        <Strong>A second look</Strong>
+        <Strong>{t.aSecondLook}</Strong>
         <Small soft>
           {looked.length > 0
-            ? `${looked.map((of) => readerName(record, group, of)).join(', ')} looked without knowing the answers.`
+            ? t.lookedWithoutKnowingTheAnswers(looked.map((of) => readerName(record, group, of)).join(', '))
             : waiting.length > 0
               ? ''
-              : 'Nobody else has looked at it blind.'}
+              : t.nobodyElseHasLookedAt}
           {waiting.length > 0
-            ? ` ${waiting.map((of) => readerName(record, group, of)).join(', ')} ${waiting.length === 1 ? 'has' : 'have'} been asked.`
+            ? t.haveBeenAsked(waiting.map((of) => readerName(record, group, of)).join(', '), waiting.length)
             : ''}
         </Small>
       </View>
       <Button
-        label={looked.length > 0 ? 'Side by side' : 'Ask'}
+        label={looked.length > 0 ? t.sideBySide : t.ask}
         tone="outline"
         onPress={() =>
           router.push({ pathname: looked.length > 0 ? '/find/[id]/together' : '/find/[id]/ask', params })
@@ -65,27 +68,28 @@ export function Differs({ record }: { readonly record: FindRecord }) {
   if (!last?.arrival) return null;
   const { because, verdict } = last.arrival;
   return (
-    <View style={styles.differs} role="note" aria-label="The notebook reached another verdict">
+    <View style={styles.differs} role="note" aria-label={t.theNotebookReachedAnotherVerdict}>
       <OutcomeMark outcome={verdict.outcome} size={30} colour={colour.ink} />
       <View style={styles.grow}>
         <Strong>
           {last.verdict.outcome === verdict.outcome
-            ? `The notebook says ${OUTCOME[verdict.outcome].toLowerCase()} too, for other reasons`
-            : `The notebook says ${OUTCOME[verdict.outcome].toLowerCase()}; the device said ${OUTCOME[last.verdict.outcome].toLowerCase()}`}
+            ? t.theNotebookSaysTooFor(OUTCOME[verdict.outcome].toLowerCase())
+            : t.theNotebookSaysTheDevice(
+                OUTCOME[verdict.outcome].toLowerCase(),
+                OUTCOME[last.verdict.outcome].toLowerCase(),
+              )}
         </Strong>
-        <Small>
-          {BECAUSE[because]} {stripLine(verdict)} Both are kept.
-        </Small>
+        <Small>{t.bothAreKept(BECAUSE[because], stripLine(verdict))}</Small>
       </View>
     </View>
   );
 }
 
 const BECAUSE = {
-  guide: 'It was decided there by another version of the guide.',
-  policy: 'The group’s rules were other ones by then.',
-  record: 'More was on record by then than the device knew.',
-  unknown: 'Why is not known.',
+  guide: t.itWasDecidedThereBy,
+  policy: t.theGroupsRulesWereOther,
+  record: t.moreWasOnRecordBy,
+  unknown: t.whyIsNotKnown,
 } as const;
 
 /** A young member waits for an adult's word, and an adult can give it. */
@@ -99,23 +103,15 @@ export function Asked({ record }: { readonly record: FindRecord }) {
     return null;
   if (record.decisions.some((d) => d.verdict === asked.id)) return null;
   const agreed = record.consents.find((c) => c.verdict === asked.id);
-  if (agreed)
-    return (
-      <Body>
-        {memberName(group, agreed.by)} agreed that {finder.name} collects it.
-      </Body>
-    );
-  if (group.role === 'young') return <Body soft>It waits for an adult of the group.</Body>;
+  if (agreed) return <Body>{t.agreedThatCollectsIt(memberName(group, agreed.by), finder.name)}</Body>;
+  if (group.role === 'young') return <Body soft>{t.itWaitsForAnAdult}</Body>;
   return (
     <View style={styles.differs}>
       <View style={styles.grow}>
-        <Strong>{finder.name} asks whether to collect it</Strong>
-        <Small>
-          Nothing on record speaks against it. Look at the readings, best at the plant itself, before you
-          agree.
-        </Small>
+        <Strong>{t.asksWhetherToCollectIt(finder.name)}</Strong>
+        <Small>{t.nothingOnRecordSpeaksAgainst}</Small>
       </View>
-      <Button label="I agree" tone="outline" onPress={() => void act(consent(record.id, asked.id))} />
+      <Button label={t.iAgree} tone="outline" onPress={() => void act(consent(record.id, asked.id))} />
     </View>
   );
 }

@@ -16,6 +16,7 @@ import { Shared, Differs, Asked, SecondLooks } from './FindParts';
 import { styles } from './findStyles';
 import { Place } from './Place';
 import { Written } from './Written';
+import { t } from '../../text/en/finds';
 
 /** One find, with all that was read, judged and decided. */
 export function FindScreen() {
@@ -44,14 +45,14 @@ function FindView({
       <View>
         <Small soft>
           {[
-            record.number ? `Find ${record.number}` : 'New find',
+            record.number ? t.find(record.number) : t.newFind,
             momentWords(new Date(record.startedAt)),
             record.placeNote,
           ]
             .filter(Boolean)
             .join(' · ')}
         </Small>
-        <Title>{target ? CommonName(target) : 'No name yet'}</Title>
+        <Title>{target ? CommonName(target) : t.noNameYet}</Title>
         {target ? (
           <Small soft style={styles.scientific}>
             {scientificName(target)}
@@ -66,21 +67,21 @@ function FindView({
         <View style={styles.now}>
           <OutcomeMark outcome={evaluation.verdict.outcome} size={30} colour={colour.ink} />
           <View style={styles.grow}>
-            <Strong>By this guide now: {OUTCOME[evaluation.verdict.outcome]}</Strong>
+            <Strong>{t.byThisGuideNow(OUTCOME[evaluation.verdict.outcome])}</Strong>
             <Small soft>{stripLine(evaluation.verdict)}</Small>
           </View>
         </View>
       ) : null}
       <View style={styles.ways}>
         <Button
-          label={target ? 'Go on checking' : 'Go on naming it'}
+          label={target ? t.goOnChecking : t.goOnNamingIt}
           tone="outline"
           onPress={() => router.push({ pathname: target ? '/find/[id]/check' : '/find/[id]/name', params })}
           style={styles.way}
         />
         {target ? (
           <Button
-            label="Reasons"
+            label={t.reasons}
             tone="outline"
             onPress={() => router.push({ pathname: '/find/[id]/verdict', params })}
             style={styles.way}
@@ -89,19 +90,19 @@ function FindView({
       </View>
       <SecondLooks record={record} />
       <Counted record={record} />
-      <Heading>Photos and sketches</Heading>
+      <Heading>{t.photosAndSketches}</Heading>
       <Pictures find={record.id} />
-      <Heading>Every reading</Heading>
+      <Heading>{t.everyReading}</Heading>
       <Seen record={record} slips={false} names={names} />
       <ContextFacts record={record} target={target} />
       <Place record={record} />
       <View style={styles.note}>
-        <Heading>A note</Heading>
+        <Heading>{t.aNote}</Heading>
         <Written
           record={record}
           field="note"
-          label="A note on this find"
-          placeholder="Anything worth keeping; whoever reads the find reads it too"
+          label={t.aNoteOnThisFind}
+          placeholder={t.anythingWorthKeepingWhoeverReads}
           most={2000}
         />
       </View>

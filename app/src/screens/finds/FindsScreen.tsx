@@ -4,6 +4,7 @@ import { Body, Button, Loading, Notice, Rule, Screen, space, Title } from '../..
 import { UpdateLine } from '../../components/UpdateLine';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { FindLine } from './FindLine';
+import { t } from '../../text/en/finds';
 
 /** The log of finds, newest first. Walking away is a result too, and counted. */
 export function FindsScreen() {
@@ -16,25 +17,23 @@ export function FindsScreen() {
     <Screen>
       <UpdateLine />
       <View style={styles.head}>
-        <Title style={styles.grow}>Finds</Title>
-        <Button label="Pantry" tone="outline" onPress={() => router.push('/pantry')} />
-        <Button label="Logbook" tone="outline" onPress={() => router.push('/logbook')} />
+        <Title style={styles.grow}>{t.finds}</Title>
+        <Button label={t.pantry} tone="outline" onPress={() => router.push('/pantry')} />
+        <Button label={t.logbook} tone="outline" onPress={() => router.push('/logbook')} />
       </View>
-      {status === 'loading' || status === 'idle' ? <Loading what="Opening the notebook …" /> : null}
+      {status === 'loading' || status === 'idle' ? <Loading what={t.openingTheNotebook} /> : null}
       {status === 'ready' && items.length === 0 ? (
         <Notice
-          title="Nothing has been found yet"
-          text="A find begins with what you believe it is."
-          action="A new find"
+          title={t.nothingHasBeenFoundYet}
+          text={t.aFindBeginsWithWhat}
+          action={t.aNewFind}
           onAction={() => router.push('/new')}
         />
       ) : null}
       {items.length > 0 ? (
         <>
-          <Body soft>
-            {collected} collected, {left} walked away from, {items.length - collected - left} open.
-          </Body>
-          <View role="list" aria-label="Finds">
+          <Body soft>{t.collectedWalkedAwayFromOpen(collected, left, items.length - collected - left)}</Body>
+          <View role="list" aria-label={t.finds}>
             <Rule />
             {items.map((find) => (
               <FindLine key={find.id} find={find} today={today} />

@@ -37,6 +37,7 @@ import { CommonName, GRADE } from '../../text/names';
 import { styles } from './newFindStyles';
 import { AGAIN, QUICK, withNote } from './newFindWords';
 import { ChosenPlan, Plans } from './PlanChoice';
+import { t } from '../../text/en/finds';
 
 /** What kind of body it has, then what the person believes it is. */
 export function NewFindScreen() {
@@ -47,8 +48,8 @@ export function NewFindScreen() {
   const ready = status === 'ready' && (known || items.length > 0);
   return (
     <Screen>
-      <Title>{find ? 'What do you take it for now?' : 'A new find'}</Title>
-      {ready ? <Form find={find} found={items} /> : <Loading what="Opening the notebook …" />}
+      <Title>{find ? t.whatDoYouTakeIt : t.aNewFind}</Title>
+      {ready ? <Form find={find} found={items} /> : <Loading what={t.openingTheNotebook} />}
     </Screen>
   );
 }
@@ -156,8 +157,8 @@ function Form({
     <>
       {find || chosenPlan || before.length === 0 ? null : (
         <View style={styles.field}>
-          <Heading>One of these?</Heading>
-          <View role="group" aria-label="Found before, or about now" style={styles.before}>
+          <Heading>{t.oneOfThese}</Heading>
+          <View role="group" aria-label={t.foundBeforeOrAboutNow} style={styles.before}>
             {before.map((taxon) => (
               <Button
                 key={taxon.id}
@@ -178,44 +179,39 @@ function Form({
         <ChosenPlan plan={chosenPlan} onAgain={() => choosePlan(undefined)} />
       ) : (
         <>
-          <Plans kingdom="Fungi" title="A fungus, and below its cap" plan={plan} onPlan={choosePlan} />
-          <Plans kingdom="Plantae" title="A plant" plan={plan} onPlan={choosePlan} />
+          <Plans kingdom="Fungi" title={t.aFungusAndBelowIts} plan={plan} onPlan={choosePlan} />
+          <Plans kingdom="Plantae" title={t.aPlant} plan={plan} onPlan={choosePlan} />
         </>
       )}
       {plan || find ? (
         <>
           {find ? null : (
             <View style={styles.field}>
-              <Heading>Where?</Heading>
+              <Heading>{t.where}</Heading>
               <Input
-                aria-label="Where, in your own words"
+                aria-label={t.whereInYourOwnWords}
                 value={placeNote}
                 onChangeText={setPlaceNote}
                 maxLength={200}
-                placeholder="Only for your notebook; may stay empty"
+                placeholder={t.onlyForYourNotebookMay}
               />
             </View>
           )}
           {find || !groups?.length ? null : (
             <View style={styles.field}>
-              <Heading>In whose notebook?</Heading>
-              <ChipRow label="In whose notebook?">
-                <Chip label="Mine" chosen={group === undefined} onPress={() => setGroup(undefined)} />
+              <Heading>{t.inWhoseNotebook}</Heading>
+              <ChipRow label={t.inWhoseNotebook}>
+                <Chip label={t.mine} chosen={group === undefined} onPress={() => setGroup(undefined)} />
                 {groups.map(({ id, name }) => (
                   <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />
                 ))}
               </ChipRow>
-              {group ? (
-                <Small soft>
-                  The group sees the find and decides by its rules with you. Where it was stays with you until
-                  you say otherwise.
-                </Small>
-              ) : null}
+              {group ? <Small soft>{t.theGroupSeesTheFind}</Small> : null}
             </View>
           )}
           {find ? null : (
             <Button
-              label="I have no name for it yet"
+              label={t.iHaveNoNameFor}
               tone="outline"
               style={styles.unnamed}
               onPress={() => {
@@ -225,11 +221,11 @@ function Form({
             />
           )}
           <View style={styles.field}>
-            <Heading>I think it is …</Heading>
-            <NameField text={text} placeholder="Common or scientific name" onText={setText} />
+            <Heading>{t.iThinkItIs}</Heading>
+            <NameField text={text} placeholder={t.commonOrScientificName} onText={setText} />
           </View>
           <SharedName text={text} />
-          <View role="list" aria-label="Taxa of the guide">
+          <View role="list" aria-label={t.taxaOfTheGuide}>
             <Rule />
             {matches.map(({ taxon, name, otherPlan }) => (
               <View key={taxon.id} role="listitem">
@@ -256,9 +252,9 @@ function Form({
           </View>
           {matches.length === 0 ? (
             <Notice
-              title="Not in this guide"
-              text={`The guide holds ${guide.taxa.length} taxa, and this is none of them. What it does not know it cannot compare; leave it standing.`}
-              action="Show all again"
+              title={t.notInThisGuide}
+              text={t.theGuideHoldsTaxaAnd(guide.taxa.length)}
+              action={t.showAllAgain}
               onAction={() => setText('')}
             />
           ) : null}

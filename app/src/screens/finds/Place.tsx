@@ -7,9 +7,10 @@ import type { Group } from '../../notebook/api';
 import { useAct, useApp } from '../../notebook/store';
 import { memberName } from '../../text/people';
 import { Written } from './Written';
+import { t } from '../../text/en/finds';
 
 const positionWords = ({ decimalLatitude, decimalLongitude, coordinateUncertaintyInMeters }: Position) =>
-  `${decimalLatitude.toFixed(5)}, ${decimalLongitude.toFixed(5)}${coordinateUncertaintyInMeters ? `, within ${Math.round(coordinateUncertaintyInMeters)} m` : ''}`;
+  `${decimalLatitude.toFixed(5)}, ${decimalLongitude.toFixed(5)}${coordinateUncertaintyInMeters ? t.withinM(Math.round(coordinateUncertaintyInMeters)) : ''}`;
 
 /** Where it was: the finder's secret, told to whom the finder chose. */
 export function Place({ record }: { readonly record: FindRecord }) {
@@ -18,11 +19,11 @@ export function Place({ record }: { readonly record: FindRecord }) {
   if (!person) return null;
   return (
     <View style={styles.block}>
-      <Heading>Where it was</Heading>
+      <Heading>{t.whereItWas}</Heading>
       {record.person === person.id ? (
         <Own record={record} group={group} demo={person.demo} />
       ) : (
-        <Others record={record} finder={group ? memberName(group, record.person) : 'The finder'} />
+        <Others record={record} finder={group ? memberName(group, record.person) : t.theFinder} />
       )}
     </View>
   );
@@ -39,17 +40,14 @@ function Others({ record, finder }: { readonly record: FindRecord; readonly find
   ) {
     const { decimalLatitude, decimalLongitude } = position.value;
     return (
-      <Body>
-        Somewhere in the square of eleven kilometres around {decimalLatitude.toFixed(2)},{' '}
-        {decimalLongitude.toFixed(2)}. {finder} keeps the rest.
-      </Body>
+      <Body>{t.somewhereInTheSquareOf(decimalLatitude.toFixed(2), decimalLongitude.toFixed(2), finder)}</Body>
     );
   }
   const saved =
     position?.value && typeof position.value === 'object' && 'decimalLatitude' in position.value
       ? position.value
       : undefined;
-  if (!record.placeNote && !saved) return <Body>{finder} keeps it.</Body>;
+  if (!record.placeNote && !saved) return <Body>{t.keepsIt(finder)}</Body>;
   return <Body>{[record.placeNote, saved && positionWords(saved)].filter(Boolean).join(' · ')}</Body>;
 }
 
@@ -91,7 +89,7 @@ function Own({
       return;
     }
     if (!('geolocation' in navigator)) {
-      setMessage('This browser does not give its position.');
+      setMessage(t.thisBrowserDoesNotGive);
       return;
     }
     navigator.geolocation.getCurrentPosition(
@@ -106,7 +104,7 @@ function Own({
             },
           }),
         ),
-      () => setMessage('The phone did not give its position. It may not be allowed to.'),
+      () => setMessage(t.thePhoneDidNotGive),
       { enableHighAccuracy: true, timeout: 20_000 },
     );
   };
@@ -116,37 +114,39 @@ function Own({
       <Written
         record={record}
         field="placeNote"
-        label="Where, in your own words"
-        placeholder="In your own words; may stay empty"
+        label={t.whereInYourOwnWords}
+        placeholder={t.inYourOwnWordsMay}
         most={200}
         first={record.placeNote}
       />
       <View style={styles.ways}>
         <Button
-          label={position ? 'Put down again where I stand' : 'Put down where I stand'}
+          label={position ? t.putDownAgainWhereI : t.putDownWhereIStand}
           tone="outline"
           onPress={stand}
         />
         {position ? (
           <Button
-            label="Forget it"
+            label={t.forgetIt}
             tone="plain"
             onPress={() => void act(write(record.id, { field: 'position', value: null }))}
           />
         ) : null}
       </View>
       {position ? <Small>{positionWords(position)}</Small> : null}
-      {demo ? (
-        <Small soft>The demo has no real position: a simulated phone stands in for yours.</Small>
-      ) : null}
+      {demo ? <Small soft>{t.theDemoHasNoReal}</Small> : null}
       {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
       {group ? (
         <>
-          <SmallStrong>Who may see the exact place?</SmallStrong>
-          <ChipRow label="Who may see the exact place?">
-            <Chip label="Only me" chosen={exactFor === 'finder'} onPress={() => save('exactFor', 'finder')} />
+          <SmallStrong>{t.whoMaySeeTheExact}</SmallStrong>
+          <ChipRow label={t.whoMaySeeTheExact}>
             <Chip
-              label={`All of ${group.name}`}
+              label={t.onlyMe}
+              chosen={exactFor === 'finder'}
+              onPress={() => save('exactFor', 'finder')}
+            />
+            <Chip
+              label={t.allOf(group.name)}
               chosen={exactFor === 'group'}
               onPress={() => save('exactFor', 'group')}
             />
@@ -169,28 +169,25 @@ function Own({
           </ChipRow>
           {exactFor === 'group' ? null : (
             <>
-              <SmallStrong>And the others?</SmallStrong>
-              <ChipRow label="What others see">
+              <SmallStrong>{t.andTheOthers}</SmallStrong>
+              <ChipRow label={t.whatOthersSee}>
                 <Chip
-                  label="Nothing"
+                  label={t.nothing}
                   chosen={others === 'nothing'}
                   onPress={() => save('others', 'nothing')}
                 />
                 <Chip
-                  label="A square of eleven kilometres"
+                  label={t.aSquareOfElevenKilometres}
                   chosen={others === 'cell'}
                   onPress={() => save('others', 'cell')}
                 />
               </ChipRow>
             </>
           )}
-          <Small soft>
-            What somebody was told cannot be untold; a narrower choice counts for devices that have not heard
-            it yet.
-          </Small>
+          <Small soft>{t.whatSomebodyWasToldCannot}</Small>
         </>
       ) : (
-        <Small soft>This find is in your own notebook; nobody else sees it.</Small>
+        <Small soft>{t.thisFindIsInYour}</Small>
       )}
     </>
   );

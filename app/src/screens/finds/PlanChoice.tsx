@@ -4,13 +4,14 @@ import { colour, Strong, Small, Button, useWide, Heading } from '../../component
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
 import { guide } from '../../deciding/guide';
 import { styles } from './newFindStyles';
+import { t } from '../../text/en/finds';
 
 /** Choosing a body plan. */
 
 /** On a phone the chosen form stands for all, so that the names come into view. */
 export function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAgain: () => void }) {
   return (
-    <View style={styles.chosen} role="radiogroup" aria-label="The form chosen">
+    <View style={styles.chosen} role="radiogroup" aria-label={t.theFormChosen}>
       <View style={styles.chosenPlan} role="radio" aria-checked aria-label={`${plan.name}: ${plan.hint}`}>
         <BodyPlanGlyph plan={plan.id} size={56} colour={colour.ink} />
         <View style={styles.grow}>
@@ -18,7 +19,7 @@ export function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonl
           <Small soft>{plan.hint}</Small>
         </View>
       </View>
-      <Button label="Change" tone="plain" onPress={onAgain} />
+      <Button label={t.change} tone="plain" onPress={onAgain} />
     </View>
   );
 }

@@ -2,6 +2,7 @@ import { edited, type FindRecord } from '@pause/core';
 import { Input, Small, useText } from '../../components';
 import { write } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/finds';
 
 interface WrittenProps {
   readonly record: FindRecord;
@@ -37,12 +38,12 @@ export function Written({ record, field, label, placeholder, most, first = '' }:
       />
       {earlier.length > 0 ? (
         <Small soft>
-          Before:{' '}
-          {earlier
-            .slice(0, 3)
-            .map((one) => `“${one}”`)
-            .join(', ')}
-          .
+          {t.before(
+            earlier
+              .slice(0, 3)
+              .map((one) => `“${one}”`)
+              .join(', '),
+          )}
         </Small>
       ) : null}
     </>

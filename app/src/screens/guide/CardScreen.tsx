@@ -18,6 +18,7 @@ import {
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
 import { characterName, characterOf, CommonName, harmLine, lowerFirst, stageName } from '../../text/names';
+import { t } from '../../text/en/guide';
 
 const NOTHING = new Set<string>();
 const MOST = 4;
@@ -32,9 +33,9 @@ export function CardScreen() {
       <Screen>
         <Notice
           whole
-          title="Not in this guide"
-          text="There is no card of what it does not know."
-          action="To the guide"
+          title={t.notInThisGuide}
+          text={t.thereIsNoCardOf}
+          action={t.toTheGuide}
           onAction={() => router.replace('/guide')}
         />
       </Screen>
@@ -47,9 +48,9 @@ export function CardScreen() {
       panes
       rooms={false}
       strip={
-        <View role="navigation" aria-label="Card" style={styles.strip}>
+        <View role="navigation" aria-label={t.card} style={styles.strip}>
           <Button
-            label="Back"
+            label={t.back}
             tone="outline"
             style={styles.way}
             onPress={() =>
@@ -58,15 +59,15 @@ export function CardScreen() {
                 : router.replace({ pathname: '/taxon/[id]', params: { id: taxon.id } })
             }
           />
-          <Button label="Print it" style={styles.way} onPress={() => window.print()} />
+          <Button label={t.printIt} style={styles.way} onPress={() => window.print()} />
         </View>
       }
     >
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
         <WaysOut
-          ways={[{ href: { pathname: '/taxon/[id]', params: { id: taxon.id } }, label: '‹ In the guide' }]}
+          ways={[{ href: { pathname: '/taxon/[id]', params: { id: taxon.id } }, label: t.inTheGuide }]}
         />
-        <View style={styles.card} role="article" aria-label={`Pocket card of ${CommonName(taxon.id)}`}>
+        <View style={styles.card} role="article" aria-label={t.pocketCardOf(CommonName(taxon.id))}>
           <View style={styles.top}>
             {stage ? (
               <TaxonDrawing
@@ -79,24 +80,20 @@ export function CardScreen() {
             <View style={styles.grow}>
               <Heading aria-level={1}>{CommonName(taxon.id)}</Heading>
               <Small style={styles.scientific}>{taxon.taxon.scientificName}</Small>
-              <SmallStrong>All of these must be seen:</SmallStrong>
+              <SmallStrong>{t.allOfTheseMustBe}</SmallStrong>
               {taxon.taxon.signature.map((id) => (
                 <Small key={id}>
                   ◆ {characterName(id)}: {lowerFirst(usualWords(taxon, id, taxon.taxon.stages))}
                 </Small>
               ))}
-              {stage ? <Small soft>Drawn: {lowerFirst(stageName(stage))}</Small> : null}
+              {stage ? <Small soft>{t.drawn(lowerFirst(stageName(stage)))}</Small> : null}
             </View>
           </View>
           {others.map((other) => (
             <Against key={other.id} target={taxon} other={other} />
           ))}
           <Rule strong />
-          <Small>
-            Three grounds against each deadly one, two against a serious one, one against an unpleasant one;
-            seen by you, on this piece. In doubt, leave it. From general knowledge, reviewed by no local
-            expert.
-          </Small>
+          <Small>{t.threeGroundsAgainstEachDeadly}</Small>
         </View>
       </ScrollView>
     </Screen>
@@ -121,10 +118,10 @@ function Against({ target, other }: { readonly target: CompiledTaxon; readonly o
         <Small>{harmLine(other.id)}</Small>
         {parts.map((p) => (
           <Small key={p.character}>
-            □ {characterName(p.character)}: {words(p.character, p.target)}; not {words(p.character, p.other)}
+            {t.not(characterName(p.character), words(p.character, p.target), words(p.character, p.other))}
           </Small>
         ))}
-        {parts.length === 0 ? <Body>Nothing always parts them: leave it.</Body> : null}
+        {parts.length === 0 ? <Body>{t.nothingAlwaysPartsThemLeave}</Body> : null}
       </View>
     </View>
   );

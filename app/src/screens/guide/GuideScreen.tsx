@@ -28,13 +28,14 @@ import { guide } from '../../deciding/guide';
 import { useToday } from '../../notebook/useFinds';
 import { usualIn } from '../../text/months';
 import { CommonName, GRADE, harmLine } from '../../text/names';
+import { t } from '../../text/en/guide';
 
 const GRADES: readonly { readonly id: HarmGrade | 'all'; readonly label: string }[] = [
-  { id: 'all', label: 'All' },
-  { id: 'none', label: 'Wanted' },
-  { id: 'deadly', label: 'Deadly' },
-  { id: 'serious', label: 'Serious' },
-  { id: 'unpleasant', label: 'Unpleasant' },
+  { id: 'all', label: t.all },
+  { id: 'none', label: t.wanted },
+  { id: 'deadly', label: t.deadly },
+  { id: 'serious', label: t.serious },
+  { id: 'unpleasant', label: t.unpleasant },
 ];
 const NOTHING = new Set<string>();
 
@@ -61,22 +62,19 @@ export function GuideScreen() {
   );
   const header = (
     <View style={styles.head}>
-      <Title>The guide</Title>
-      <Small soft>
-        {guide.taxa.length} taxa. General knowledge, reviewed by no local expert. What it does not name, it
-        does not know.
-      </Small>
+      <Title>{t.theGuide}</Title>
+      <Small soft>{t.taxaGeneralKnowledgeReviewedBy(guide.taxa.length)}</Small>
       <View style={styles.name}>
-        <NameField text={text} placeholder="Name, in any language" onText={setText} />
+        <NameField text={text} placeholder={t.nameInAnyLanguage} onText={setText} />
       </View>
       <SharedName text={text} />
-      <ChipRow label="Which">
+      <ChipRow label={t.which}>
         {GRADES.map(({ id, label }) => (
           <Chip key={id} label={label} chosen={grade === id} onPress={() => setGrade(id)} />
         ))}
-        <Chip kind="checkbox" label="To be met this month" chosen={now} onPress={() => setNow(!now)} />
+        <Chip kind="checkbox" label={t.toBeMetThisMonth} chosen={now} onPress={() => setNow(!now)} />
       </ChipRow>
-      <View style={styles.plans} role="radiogroup" aria-label="Form">
+      <View style={styles.plans} role="radiogroup" aria-label={t.form}>
         {guide.guide.bodyPlans.map((p) => (
           <Pressable
             key={p.id}
@@ -92,12 +90,14 @@ export function GuideScreen() {
       </View>
       <View style={styles.count}>
         <Strong style={styles.grow}>
-          {found.length === 1 ? 'One' : found.length} of them
-          {plan ? ` · ${guide.guide.bodyPlans.find((p) => p.id === plan)?.name ?? ''}` : ''}
+          {t.ofThem(
+            found.length === 1 ? t.one : found.length,
+            plan ? ` · ${guide.guide.bodyPlans.find((p) => p.id === plan)?.name ?? ''}` : '',
+          )}
         </Strong>
         {text || plan || now || grade !== 'all' ? (
           <Button
-            label="Show all"
+            label={t.showAll}
             tone="plain"
             onPress={() => {
               setText('');
@@ -119,12 +119,7 @@ export function GuideScreen() {
         keyExtractor={({ taxon }) => taxon.id}
         numColumns={wide ? 3 : 1}
         ListHeaderComponent={header}
-        ListEmptyComponent={
-          <Notice
-            title="None like that"
-            text="Nothing in this guide is all of it. Take something back, or leave it standing."
-          />
-        }
+        ListEmptyComponent={<Notice title={t.noneLikeThat} text={t.nothingInThisGuideIs} />}
         contentContainerStyle={styles.page}
         initialNumToRender={9}
         renderItem={({ item }) => (
@@ -169,7 +164,7 @@ function Entry({
         <Small soft={taxon.grade === 'none'}>
           {taxon.grade === 'none'
             ? taxon.taxon.parts.length > 0
-              ? 'wanted'
+              ? t.wanted2
               : GRADE.none
             : harmLine(taxon.id)}
         </Small>

@@ -4,6 +4,7 @@ import { Button, colour, Heading, Notice, Screen, Small, space, Title, typeSize 
 import { guide } from '../../deciding/guide';
 import { CommonName, harmLine, scientificName } from '../../text/names';
 import { SideBySide } from '../check/beside/late';
+import { t } from '../../text/en/guide';
 
 /** Any two taxa side by side, without a find. */
 export function PairScreen() {
@@ -15,9 +16,9 @@ export function PairScreen() {
       <Screen>
         <Notice
           whole
-          title="Two of the guide are needed"
-          text="One of these is not in this guide."
-          action="To the guide"
+          title={t.twoOfTheGuideAre}
+          text={t.oneOfTheseIsNot}
+          action={t.toTheGuide}
           onAction={() => router.replace('/guide')}
         />
       </Screen>
@@ -26,7 +27,7 @@ export function PairScreen() {
     <Screen panes>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
         <View style={styles.sheet}>
-          <Title>Where they part</Title>
+          <Title>{t.whereTheyPart}</Title>
           <View style={styles.names}>
             {[one, other].map((taxon, i) => (
               <View key={taxon.id} style={[styles.half, i === 1 && styles.right]}>
@@ -40,7 +41,7 @@ export function PairScreen() {
           </View>
           <SideBySide key={`${one.id} ${other.id}`} stages={undefined} target={one} other={other} />
           <Button
-            label="Back"
+            label={t.back}
             tone="outline"
             style={styles.back}
             onPress={() =>

@@ -5,6 +5,7 @@ import { answersOnFile } from '@pause/guide/answers';
 import { Button, Heading, Rule, Small, SmallStrong, space } from '../../components';
 import { guide } from '../../deciding/guide';
 import { characterName } from '../../text/names';
+import { t } from '../../text/en/guide';
 
 const FIRST = 3;
 
@@ -19,8 +20,8 @@ export function ReadBy({ taxon: { id, taxon } }: { readonly taxon: CompiledTaxon
   const shown = all ? answers : answers.slice(0, FIRST);
   return (
     <View style={{ gap: space.s }}>
-      <Heading>Who read it</Heading>
-      {readers.length === 0 ? <Small>Only whoever wrote it.</Small> : null}
+      <Heading>{t.whoReadIt}</Heading>
+      {readers.length === 0 ? <Small>{t.onlyWhoeverWroteIt}</Small> : null}
       {readers.map((one) => (
         <Small key={one.id}>
           <SmallStrong>{one.reader}. </SmallStrong>
@@ -28,7 +29,7 @@ export function ReadBy({ taxon: { id, taxon } }: { readonly taxon: CompiledTaxon
         </Small>
       ))}
       {answers.length > 0 ? (
-        <View role="list" aria-label="What was asked of it, and answered" style={{ gap: space.xs }}>
+        <View role="list" aria-label={t.whatWasAskedOfIt} style={{ gap: space.xs }}>
           {shown.map((one, index) => (
             <View key={index} role="listitem" style={{ gap: space.xs, paddingTop: space.xs }}>
               <Small>
@@ -36,7 +37,7 @@ export function ReadBy({ taxon: { id, taxon } }: { readonly taxon: CompiledTaxon
                 {one.asked}
               </Small>
               <SmallStrong>
-                {one.taken ? 'Taken. ' : 'Not taken. '}
+                {one.taken ? t.taken : t.notTaken}
                 {one.why}
               </SmallStrong>
               <Rule />
@@ -46,7 +47,7 @@ export function ReadBy({ taxon: { id, taxon } }: { readonly taxon: CompiledTaxon
       ) : null}
       {shown.length < answers.length ? (
         <Button
-          label={`${answers.length - shown.length} more answers`}
+          label={t.moreAnswers(answers.length - shown.length)}
           tone="plain"
           style={{ alignSelf: 'flex-start' }}
           onPress={() => setAll(true)}

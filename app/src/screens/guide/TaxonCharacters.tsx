@@ -15,6 +15,7 @@ import { guide } from '../../deciding/guide';
 import { commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
 import { styles } from './taxonStyles';
 import type { TaxonProps } from './TaxonUses';
+import { t } from '../../text/en/guide';
 
 /** What the guide says of a taxon, and who read it. */
 
@@ -43,10 +44,10 @@ export function Characters({ taxon }: TaxonProps) {
   const organs = [...new Set(rows.map((row) => row.organ))];
   return (
     <View style={styles.block}>
-      <Heading>What is to be seen</Heading>
+      <Heading>{t.whatIsToBeSeen}</Heading>
       <View
         role="table"
-        aria-label={`Characters of ${commonName(taxon.id)}`}
+        aria-label={t.charactersOf(commonName(taxon.id))}
         style={wide ? styles.columns : undefined}
       >
         {organs.map((organ) => (
@@ -75,15 +76,13 @@ export function Characters({ taxon }: TaxonProps) {
         ))}
       </View>
       <Button
-        label={readers ? 'Hide who read what' : 'Who read what'}
+        label={readers ? t.hideWhoReadWhat : t.whoReadWhat}
         tone="plain"
         style={styles.start}
         onPress={() => setReaders(!readers)}
       />
       {readers ? <ReadBy taxon={taxon} /> : null}
-      {taxon.taxon.signature.length > 0 ? (
-        <Small soft>◆ One of its own marks: all of them must be seen before Pause says collect.</Small>
-      ) : null}
+      {taxon.taxon.signature.length > 0 ? <Small soft>{t.oneOfItsOwnMarks}</Small> : null}
     </View>
   );
 }
@@ -101,9 +100,9 @@ function readWords(taxon: CompiledTaxon['taxon'], character: string): string {
     .map(({ readBy = [] }) => readBy.length);
   const least = Math.min(...counts);
   return harms(taxon.harm) && least < READINGS_NEEDED
-    ? `read by ${least}: it rules nothing out yet`
+    ? t.readByItRulesNothing(least)
     : least > 0
-      ? `read by ${least}`
+      ? t.readBy(least)
       : '';
 }
 
@@ -118,8 +117,8 @@ function knownWords(taxon: CompiledTaxon, id: string, index: number, known: Know
     } = known;
     const words = (n: number) =>
       character.character.kind === 'count' ? String(n) : lengthWords(Math.round(n * 10) / 10);
-    const span = low === high ? words(low) : `${words(low)} to ${words(high)}`;
-    return least === low && most === high ? span : `${span} (${words(least)} to ${words(most)})`;
+    const span = low === high ? words(low) : t.to(words(low), words(high));
+    return least === low && most === high ? span : t.to2(span, words(least), words(most));
   }
   const labels = (mask: number) =>
     [...character.stateBit]
@@ -136,7 +135,7 @@ function knownWords(taxon: CompiledTaxon, id: string, index: number, known: Know
   const usual = changes
     ? byStage.map((s) => `${lowerFirst(stageName(s.stage))}: ${s.usual}`).join('; ')
     : labels(known.usual).join(', ');
-  return rare.length > 0 ? `${usual} (also ${rare.join(', ')})` : usual;
+  return rare.length > 0 ? t.also(usual, rare.join(', ')) : usual;
 }
 
 const ReadBy = latePart(
@@ -149,8 +148,8 @@ export function Sources({ taxon: { taxon } }: TaxonProps) {
     <>
       <Small soft>
         {taxon.review.reviewedBy
-          ? `Reviewed by ${taxon.review.reviewedBy}.`
-          : 'General knowledge on which references agree. No local expert has reviewed it.'}
+          ? t.reviewedBy(taxon.review.reviewedBy)
+          : t.generalKnowledgeOnWhichReferences}
       </Small>
       <Reviews taxon={taxon.id} />
     </>

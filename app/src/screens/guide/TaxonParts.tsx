@@ -18,6 +18,7 @@ import {
 import { few } from '../../text/reasons';
 import { styles } from './taxonStyles';
 import { type TaxonProps, ROUTE } from './TaxonUses';
+import { t } from '../../text/en/guide';
 
 /** The head of a taxon, its harm, lookalikes and uses. */
 
@@ -50,25 +51,26 @@ export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
       )}
       {shared.length > 0 ? (
         <Body>
-          <Strong>A name of it is a name of something else, too: </Strong>
-          {few(shared.map((other) => other.taxon.scientificName))}. Only the scientific name tells them apart.
+          <Strong>{t.aNameOfItIs} </Strong>
+          {t.onlyTheScientificNameTells(few(shared.map((other) => other.taxon.scientificName)))}
         </Body>
       ) : null}
       {(taxon.nearDoubles ?? []).map((double) => (
         <Body key={double.taxon}>
-          <Strong>Pause never says collect: </Strong>it is too like {commonName(double.taxon)}. {double.why}
+          <Strong>{t.pauseNeverSaysCollect} </Strong>
+          {t.itIsTooLike(commonName(double.taxon), double.why)}
         </Body>
       ))}
       {taxon.parts.length > 0 ? (
         <View style={styles.ways}>
           <Button
-            label="Found one: check it"
+            label={t.foundOneCheckIt}
             onPress={() =>
               router.push({ pathname: '/new', params: { plan: taxon.bodyPlan, text: taxon.scientificName } })
             }
           />
           <Button
-            label="Pocket card"
+            label={t.pocketCard}
             tone="outline"
             onPress={() => router.push({ pathname: '/card', params: { of: id } })}
           />
@@ -81,13 +83,13 @@ export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
 export function Plates({ taxon }: TaxonProps) {
   return (
     <View style={styles.block}>
-      <Heading>Drawn from what is stated</Heading>
+      <Heading>{t.drawnFromWhatIsStated}</Heading>
       <ScrollView
         horizontal
         contentContainerStyle={styles.plates}
         tabIndex={0}
         role="list"
-        aria-label="Plates by stage"
+        aria-label={t.platesByStage}
       >
         {taxon.taxon.stages.map((stage) => (
           <View key={stage} style={styles.plate} role="listitem" aria-label={stageName(stage)}>
@@ -101,9 +103,7 @@ export function Plates({ taxon }: TaxonProps) {
           </View>
         ))}
       </ScrollView>
-      <Small soft>
-        What is not stated is not drawn. No photograph, no single plant: compare the marks, not the picture.
-      </Small>
+      <Small soft>{t.whatIsNotStatedIs}</Small>
     </View>
   );
 }
@@ -112,9 +112,9 @@ export function Harm({ taxon: { taxon } }: TaxonProps) {
   const { harm, harmfulParts } = taxon;
   const lines = [
     harm.effects,
-    harm.touch && `On the skin: ${lowerFirst(harm.touch)}`,
-    harm.sap && `Its sap: ${lowerFirst(harm.sap)}`,
-    harm.sun && `In the sun: ${lowerFirst(harm.sun)}`,
+    harm.touch && t.onTheSkin2(lowerFirst(harm.touch)),
+    harm.sap && t.itsSap(lowerFirst(harm.sap)),
+    harm.sun && t.inTheSun(lowerFirst(harm.sun)),
   ].filter((line): line is string => Boolean(line));
   const byRoute = Object.entries(harm.byRoute ?? {}).map(
     ([route, grade]) => `${ROUTE[route] ?? route}: ${GRADE[grade]}`,
@@ -122,15 +122,15 @@ export function Harm({ taxon: { taxon } }: TaxonProps) {
   if (lines.length + byRoute.length + (harmfulParts?.length ?? 0) === 0 && !harm.syndrome) return null;
   return (
     <View style={[styles.block, styles.harm]}>
-      <Heading>What it does</Heading>
+      <Heading>{t.whatItDoes}</Heading>
       {harm.syndrome ? <Strong>{harm.syndrome}</Strong> : null}
       {lines.map((line) => (
         <Body key={line}>{line}</Body>
       ))}
-      {byRoute.length > 0 ? <Body>Other than eaten: {byRoute.join('; ')}.</Body> : null}
+      {byRoute.length > 0 ? <Body>{t.otherThanEaten(byRoute.join('; '))}</Body> : null}
       {(harmfulParts ?? []).map((part) => (
         <Body key={part.part}>
-          <Strong>Not this part, the {part.name}: </Strong>
+          <Strong>{t.notThisPartThe(part.name)} </Strong>
           {lowerFirst(part.why)}
         </Body>
       ))}
@@ -147,7 +147,7 @@ export function Lookalikes({ taxon }: TaxonProps) {
   if (others.length === 0) return null;
   return (
     <View style={styles.block}>
-      <Heading>{named.length > 0 ? 'What looks like it' : 'What it is mistaken for'}</Heading>
+      <Heading>{named.length > 0 ? t.whatLooksLikeIt : t.whatItIsMistakenFor}</Heading>
       <View role="list">
         <Rule />
         {others.map((other) => {
@@ -165,14 +165,16 @@ export function Lookalikes({ taxon }: TaxonProps) {
                   <Small soft>{harmLine(other.id) || GRADE.none}</Small>
                   <Small>
                     {parts.length > 0
-                      ? `Parted by ${few(
-                          parts.map((p) => lowerFirst(characterName(p.character))),
-                          4,
-                        )}.`
-                      : 'Nothing always parts them.'}
+                      ? t.partedBy(
+                          few(
+                            parts.map((p) => lowerFirst(characterName(p.character))),
+                            4,
+                          ),
+                        )
+                      : t.nothingAlwaysPartsThem}
                   </Small>
                 </View>
-                <SmallStrong style={styles.underlined}>Side by side</SmallStrong>
+                <SmallStrong style={styles.underlined}>{t.sideBySide}</SmallStrong>
               </Pressable>
               <Rule />
             </View>
@@ -180,7 +182,7 @@ export function Lookalikes({ taxon }: TaxonProps) {
         })}
       </View>
       {taxon.taxon.nearRelatives.length > 0 ? (
-        <Small soft>Not in this guide at all: {taxon.taxon.nearRelatives.join(', ')}.</Small>
+        <Small soft>{t.notInThisGuideAt(taxon.taxon.nearRelatives.join(', '))}</Small>
       ) : null}
     </View>
   );

@@ -6,6 +6,7 @@ import { Characters, Sources } from './TaxonCharacters';
 import { Head, Plates, Harm, Lookalikes } from './TaxonParts';
 import { styles } from './taxonStyles';
 import { Uses } from './TaxonUses';
+import { t } from '../../text/en/guide';
 
 /** All that the guide says of one taxon. */
 export function TaxonScreen() {
@@ -17,9 +18,9 @@ export function TaxonScreen() {
       <Screen>
         <Notice
           whole
-          title="Not in this guide"
-          text="What it does not name, it does not know."
-          action="To the guide"
+          title={t.notInThisGuide}
+          text={t.whatItDoesNotName}
+          action={t.toTheGuide}
           onAction={() => router.replace('/guide')}
         />
       </Screen>

@@ -3,6 +3,7 @@ import type { CompiledTaxon } from '@pause/core';
 import { Heading, Body, Strong, Small } from '../../components';
 import { lowerFirst, stageName, cautionFor } from '../../text/names';
 import { styles } from './taxonStyles';
+import { t } from '../../text/en/guide';
 
 /** What a taxon is used for. */
 
@@ -11,12 +12,12 @@ export interface TaxonProps {
 }
 
 export const ROUTE: Readonly<Record<string, string>> = {
-  eaten: 'eaten',
-  skin: 'on the skin',
-  wound: 'on a wound',
-  inhaled: 'breathed in',
-  smoked: 'smoked',
-  none: 'no contact',
+  eaten: t.eaten,
+  skin: t.onTheSkin,
+  wound: t.onAWound,
+  inhaled: t.breathedIn,
+  smoked: t.smoked,
+  none: t.noContact,
 };
 
 export function Uses({ taxon: { taxon } }: TaxonProps) {
@@ -24,12 +25,8 @@ export function Uses({ taxon: { taxon } }: TaxonProps) {
   if (parts.length === 0 && (otherUses ?? []).length === 0) return null;
   return (
     <View style={styles.block}>
-      <Heading>What it is wanted for</Heading>
-      {food ? (
-        <Body>
-          {food.gives}; in place of {food.replaces}.
-        </Body>
-      ) : null}
+      <Heading>{t.whatItIsWantedFor}</Heading>
+      {food ? <Body>{t.inPlaceOf(food.gives, food.replaces)}</Body> : null}
       {parts.map((part) => (
         <View key={`${part.part} ${part.use}`} style={styles.use}>
           <Strong>
@@ -46,15 +43,14 @@ export function Uses({ taxon: { taxon } }: TaxonProps) {
         <Body key={caution.for + caution.text}>
           <Strong>
             {cautionFor(caution.for)}
-            {caution.level === 'rules-out' ? ', not at all' : caution.level === 'ask' ? ', ask first' : ''}
-            :{' '}
+            {caution.level === 'rules-out' ? t.notAtAll : caution.level === 'ask' ? t.askFirst : ''}:{' '}
           </Strong>
           {lowerFirst(caution.text)}
         </Body>
       ))}
       {(otherUses ?? []).map((use) => (
         <Body key={use.use}>
-          <Strong>Not as food: </Strong>
+          <Strong>{t.notAsFood} </Strong>
           {use.use}
         </Body>
       ))}
@@ -65,17 +61,17 @@ export function Uses({ taxon: { taxon } }: TaxonProps) {
       ))}
       {regrowth ? (
         <Body>
-          <Strong>How it grows back: </Strong>
+          <Strong>{t.howItGrowsBack} </Strong>
           {lowerFirst(regrowth.text)}
         </Body>
       ) : null}
       {protection === 'often' ? (
         <Body>
-          <Strong>Often protected.</Strong> Look up your own law.
+          <Strong>{t.oftenProtected}</Strong> {t.lookUpYourOwnLaw}
         </Body>
       ) : null}
     </View>
   );
 }
 
-const SOURCE = { tradition: 'handed down', trial: 'from a trial', study: 'from a study' } as const;
+const SOURCE = { tradition: t.handedDown, trial: t.fromATrial, study: t.fromAStudy } as const;

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Take } from '@pause/core/harvest/taking';
 import { Body, colour, Small, SmallStrong, space, stroke } from '../../components';
 import { CEILING, valueOf } from '../../text/harvest';
+import { t } from '../../text/en/harvest';
 
 /** Beyond so many times the least, how much more is no matter. */
 const MOST_TIMES = 3;
@@ -21,7 +22,7 @@ export function Ceilings({ take: { ceilings, grams, binds } }: { readonly take: 
     [0, 100],
   ).clamp(true);
   return (
-    <View role="list" aria-label="The four ceilings" style={styles.all}>
+    <View role="list" aria-label={t.theFourCeilings} style={styles.all}>
       {ceilings.map((one) => {
         const share = one.grams === undefined ? undefined : one.grams === Infinity ? 100 : scale(one.grams);
         const isLeast = one.name === binds;
@@ -48,9 +49,7 @@ export function Ceilings({ take: { ceilings, grams, binds } }: { readonly take: 
           </View>
         );
       })}
-      {grams === undefined ? (
-        <Body soft>{known.length === 0 ? '' : 'The shortest of these will decide.'}</Body>
-      ) : null}
+      {grams === undefined ? <Body soft>{known.length === 0 ? '' : t.theShortestOfTheseWill}</Body> : null}
     </View>
   );
 }

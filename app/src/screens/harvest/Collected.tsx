@@ -4,6 +4,7 @@ import { Loading, Notice, Screen } from '../../components';
 import { FindFrame } from '../../components/FindFrame';
 import { guide } from '../../deciding/guide';
 import { useOpenPages } from '../../notebook/useOpenPages';
+import { t } from '../../text/en/harvest';
 
 interface CollectedProps {
   /** @param part as the guide names it: the one that was wanted, else the first */
@@ -21,7 +22,7 @@ function Opened({ record, render }: CollectedProps & { readonly record: FindReco
   if (!ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   const decision = record.decisions.at(-1);
@@ -32,9 +33,9 @@ function Opened({ record, render }: CollectedProps & { readonly record: FindReco
       <Screen>
         <Notice
           whole
-          title="It is not collected"
-          text="What comes after is asked once you have decided to collect it."
-          action="To the verdict"
+          title={t.itIsNotCollected}
+          text={t.whatComesAfterIsAsked}
+          action={t.toTheVerdict}
           onAction={toVerdict}
         />
       </Screen>
@@ -47,9 +48,9 @@ function Opened({ record, render }: CollectedProps & { readonly record: FindReco
       <Screen>
         <Notice
           whole
-          title="It was collected against the verdict"
-          text="Pause does not say how much of it to take, or what to make of it."
-          action="To the verdict"
+          title={t.itWasCollectedAgainstThe}
+          text={t.pauseDoesNotSayHow}
+          action={t.toTheVerdict}
           onAction={toVerdict}
         />
       </Screen>

@@ -8,6 +8,7 @@ import { NumberField } from '../../components/NumberField';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { amountWords } from '../../text/pantry';
 import { styles } from './questionStyles';
+import { t } from '../../text/en/harvest';
 
 /** Who carries it, and what it weighs. */
 
@@ -29,24 +30,24 @@ export function HandsQuestion({
     });
   return (
     <View style={styles.block}>
-      <Heading>Basket and hands</Heading>
+      <Heading>{t.basketAndHands}</Heading>
       <View style={styles.row}>
         <View style={styles.grow}>
           <NumberField
-            label="Litres that fit"
+            label={t.litresThatFit}
             value={hands.basketLitres}
-            right="litres above nothing"
+            right={t.litresAboveNothing}
             onChange={(value) => put('basketLitres', value)}
           />
         </View>
         <View style={styles.grow}>
           <NumberField
-            label="How many pick"
+            label={t.howManyPick}
             value={persons}
             placeholder="1"
             whole
             check={(one) => one >= 1}
-            right="a whole number from 1"
+            right={t.aWholeNumberFrom1}
             onChange={(value) => save(() => ({ persons: value ?? null }))}
           />
         </View>
@@ -54,17 +55,17 @@ export function HandsQuestion({
       <View style={styles.row}>
         <View style={styles.grow}>
           <NumberField
-            label="Hours for it at home"
+            label={t.hoursForItAtHome}
             value={hands.hours}
-            right="hours above nothing"
+            right={t.hoursAboveNothing}
             onChange={(value) => put('hours', value)}
           />
         </View>
         <View style={styles.grow}>
           <NumberField
-            label="Grams done in an hour"
+            label={t.gramsDoneInAnHour}
             value={hands.gramsPerHour}
-            right="grams above nothing"
+            right={t.gramsAboveNothing}
             onChange={(value) => put('gramsPerHour', value)}
           />
         </View>
@@ -116,47 +117,54 @@ export function WeighingQuestion({
     };
   return (
     <View style={styles.block}>
-      <Heading>What it weighs</Heading>
+      <Heading>{t.whatItWeighs}</Heading>
       <Body soft>
-        A piece about {Math.round(weights.piece * 10) / 10} g, a handful {Math.round(weights.handful)} g, a
-        litre {Math.round(weights.litre)} g.
+        {t.aPieceAboutGA(
+          Math.round(weights.piece * 10) / 10,
+          Math.round(weights.handful),
+          Math.round(weights.litre),
+        )}
       </Body>
       {open ? (
         <>
           <View style={styles.row}>
             <View style={styles.grow}>
               <Field
-                label="So many"
+                label={t.soMany}
                 inputMode="decimal"
                 value={many}
                 onChangeText={typed(setMany)}
-                {...(wrong(amount) ? { wrong: 'a number above nothing' } : {})}
+                {...(wrong(amount) ? { wrong: t.aNumberAboveNothing } : {})}
               />
             </View>
             <View style={styles.grow}>
               <Field
-                label="Weigh, in grams"
+                label={t.weighInGrams}
                 inputMode="decimal"
                 value={grams}
                 onChangeText={typed(setGrams)}
-                {...(wrong(weight) ? { wrong: 'grams above nothing' } : {})}
+                {...(wrong(weight) ? { wrong: t.gramsAboveNothing } : {})}
               />
             </View>
           </View>
-          <ChipRow label="Of what">
+          <ChipRow label={t.ofWhat}>
             {(Object.keys(UNITS) as (keyof typeof UNITS)[]).map((one) => (
               <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => typed(setUnit)(one)} />
             ))}
           </ChipRow>
           {asked && weighing ? (
             <AskBack
-              question={`Then one ${UNIT_NAME[weighing.amount.unit]} weighs ${grammes(weighing.grams / weighing.amount.amount)}; about ${grammes(weights[weighing.amount.unit])} is usual. Is that right?`}
-              yes="Yes, it weighs that"
+              question={t.thenOneWeighsAboutIs(
+                UNIT_NAME[weighing.amount.unit],
+                grammes(weighing.grams / weighing.amount.amount),
+                grammes(weights[weighing.amount.unit]),
+              )}
+              yes={t.yesItWeighsThat}
               onYes={keep}
             />
           ) : (
             <Button
-              label="Put it down"
+              label={t.putItDown}
               tone="outline"
               disabled={!weighing}
               style={styles.start}
@@ -165,7 +173,7 @@ export function WeighingQuestion({
           )}
         </>
       ) : (
-        <Button label="I weighed some" tone="outline" style={styles.start} onPress={() => setOpen(true)} />
+        <Button label={t.iWeighedSome} tone="outline" style={styles.start} onPress={() => setOpen(true)} />
       )}
     </View>
   );

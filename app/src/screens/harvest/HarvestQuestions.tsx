@@ -8,6 +8,7 @@ import { HandsQuestion, WeighingQuestion, type Fields } from './HandsQuestion';
 import { type Part, PatchQuestion } from './PatchQuestion';
 import { styles } from './questionStyles';
 import { TakenQuestion } from './TakenQuestion';
+import { t } from '../../text/en/harvest';
 
 interface HarvestQuestionsProps {
   readonly harvest: Harvest;
@@ -73,14 +74,14 @@ function NeedQuestion({
       need: { ...now, ...more },
     }));
   const chosen = need && yields.find((one) => Math.abs(need.yield - one.yield) < 1e-6);
-  const whole = { whole: true, check: (one: number) => one >= 1, right: 'a whole number from 1' } as const;
+  const whole = { whole: true, check: (one: number) => one >= 1, right: t.aWholeNumberFrom1 } as const;
   return (
     <View style={styles.block}>
-      <Heading>What you need</Heading>
+      <Heading>{t.whatYouNeed}</Heading>
       <View style={styles.row}>
         <View style={styles.grow}>
           <NumberField
-            label="Who eats"
+            label={t.whoEats}
             value={need?.eaters ?? eaters}
             {...whole}
             onChange={(one) => {
@@ -90,7 +91,7 @@ function NeedQuestion({
         </View>
         <View style={styles.grow}>
           <NumberField
-            label="How often"
+            label={t.howOften}
             value={need?.servings}
             placeholder="1"
             {...whole}
@@ -101,15 +102,15 @@ function NeedQuestion({
         </View>
       </View>
       <NumberField
-        label="Grams each time, made ready"
+        label={t.gramsEachTimeMadeReady}
         value={need?.servingGrams}
         placeholder="150"
-        right="grams above nothing"
+        right={t.gramsAboveNothing}
         onChange={(one) => {
           if (one) put({ servingGrams: one });
         }}
       />
-      <ChipRow label="How it is made ready">
+      <ChipRow label={t.howItIsMadeReady}>
         {yields.map((one) => (
           <Chip
             key={one.label}
@@ -121,14 +122,11 @@ function NeedQuestion({
       </ChipRow>
       {need ? (
         <Small soft>
-          Made ready, {Math.round(need.yield * 100)} % of its weight are left
-          {chosen && chosen.batches > 0
-            ? `, by ${chosen.batches === 1 ? 'a batch' : `${chosen.batches} batches`} of yours`
-            : ''}
-          .
-          {chosen && chosen.inStore > 0
-            ? ` ${Math.round(chosen.inStore)} g of it are in the pantry already, and taken off.`
-            : ''}
+          {t.madeReadyPercentOfIts(
+            Math.round(need.yield * 100),
+            chosen && chosen.batches > 0 ? t.byBatchesOfYours(chosen.batches) : '',
+            chosen && chosen.inStore > 0 ? t.gOfItAreIn(Math.round(chosen.inStore)) : '',
+          )}
         </Small>
       ) : null}
     </View>

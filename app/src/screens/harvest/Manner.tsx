@@ -7,6 +7,7 @@ import { useAct, type Thunk } from '../../notebook/store';
 import { BAG, GIVE_BACK, LEAVE, TOOL, WEATHER, WHERE } from '../../text/harvest';
 import { upper } from '../../text/names';
 import { few } from '../../text/reasons';
+import { t } from '../../text/en/harvest';
 
 /** By which hand: what the plant asks for, and what the person does besides, in their own words. */
 
@@ -42,16 +43,16 @@ export function Manner({
     void act(keep(steps));
   };
   const lines = [
-    `${WHERE[where]}, with ${few(tools.map((tool) => TOOL[tool]))}.`,
-    ...(leave.length > 0 ? [`Leave ${few(leave.map((one) => LEAVE[one]))}.`] : []),
+    t.with(WHERE[where], few(tools.map((tool) => TOOL[tool]))),
+    ...(leave.length > 0 ? [t.leave(few(leave.map((one) => LEAVE[one])))] : []),
     ...giveBack.map((one) => `${GIVE_BACK[one]}.`),
-    `${WEATHER[weather]}; into ${BAG[bag]}.`,
+    t.into(WEATHER[weather], BAG[bag]),
   ];
   const written = text.trim();
   return (
     <View style={styles.block}>
-      <Heading>By which hand</Heading>
-      <View role="list" aria-label="By which hand">
+      <Heading>{t.byWhichHand}</Heading>
+      <View role="list" aria-label={t.byWhichHand}>
         {lines.map((line) => (
           <View key={line} role="listitem" style={styles.line}>
             <Body>{line}</Body>
@@ -63,8 +64,8 @@ export function Manner({
             <View style={styles.own}>
               <Body style={styles.grow}>{upper(step)}</Body>
               <Button
-                label="Take away"
-                aria-label={`Take away: ${step}`}
+                label={t.takeAway}
+                aria-label={t.takeAway2(step)}
                 tone="plain"
                 onPress={() => put(own.filter((_, at) => at !== index))}
               />
@@ -77,15 +78,15 @@ export function Manner({
       {adding ? (
         <View style={styles.block}>
           <Field
-            label="What you do besides: a word of thanks, a rule of the family"
+            label={t.whatYouDoBesidesA}
             value={text}
             onChangeText={setText}
             maxLength={200}
-            hint="Stays on this device, and comes up with every harvest."
+            hint={t.staysOnThisDeviceAnd}
           />
           <View style={styles.own}>
             <Button
-              label="Put it down"
+              label={t.putItDown}
               disabled={written === '' || own.length >= MOST}
               onPress={() => {
                 put([...own, written]);
@@ -93,16 +94,11 @@ export function Manner({
                 setAdding(false);
               }}
             />
-            <Button label="Not now" tone="plain" onPress={() => setAdding(false)} />
+            <Button label={t.notNow} tone="plain" onPress={() => setAdding(false)} />
           </View>
         </View>
       ) : (
-        <Button
-          label="A step of your own"
-          tone="plain"
-          style={styles.start}
-          onPress={() => setAdding(true)}
-        />
+        <Button label={t.aStepOfYourOwn} tone="plain" style={styles.start} onPress={() => setAdding(true)} />
       )}
     </View>
   );

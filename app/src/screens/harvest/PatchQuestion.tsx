@@ -6,6 +6,7 @@ import { Heading, ChipRow, Chip, Body, Small, Field } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { styles } from './questionStyles';
+import { t } from '../../text/en/harvest';
 
 /** How many stand there. */
 
@@ -14,15 +15,15 @@ export interface Part {
   readonly name: string;
 }
 
-const HOW = { counted: 'Counted', stages: 'By stage', squares: 'In squares', about: 'About' } as const;
+const HOW = { counted: t.counted, stages: t.byStage, squares: t.inSquares, about: t.about2 } as const;
 
 const STAGES = [
-  ['young', 'Young'],
-  ['grown', 'Grown'],
-  ['bearing', 'Bearing'],
+  ['young', t.young],
+  ['grown', t.grown],
+  ['bearing', t.bearing],
 ] as const;
 
-const ORDER = { few: 'A few', tens: 'Tens', hundreds: 'Hundreds', thousands: 'Thousands' } as const;
+const ORDER = { few: t.aFew, tens: t.tens, hundreds: t.hundreds, thousands: t.thousands } as const;
 
 /** Numbers of squares as they are typed: 4, 6, 0, 8. */
 export function countsOf(text: string): number[] | undefined {
@@ -57,19 +58,19 @@ export function PatchQuestion({
   );
   return (
     <View style={styles.block}>
-      <Heading>What stands there</Heading>
-      <ChipRow label="How you know">
+      <Heading>{t.whatStandsThere}</Heading>
+      <ChipRow label={t.howYouKnow}>
         {ways.map((one) => (
           <Chip key={one} label={HOW[one]} chosen={how === one} onPress={() => setHow(one)} />
         ))}
       </ChipRow>
       {how === 'counted' ? (
         <NumberField
-          label={`How many, counted one by one: ${part.name}`}
+          label={t.howManyCountedOneBy(part.name)}
           value={count?.how === 'counted' ? count.number : undefined}
           whole
           check={(one) => one >= 0}
-          right="a whole number from 0"
+          right={t.aWholeNumberFrom0}
           onChange={(number) =>
             save(() => ({ count: number === undefined ? null : { how: 'counted', number } }))
           }
@@ -80,7 +81,7 @@ export function PatchQuestion({
         <Squares count={count?.how === 'squares' ? count : undefined} save={save} />
       ) : null}
       {how === 'about' ? (
-        <ChipRow label="About how many">
+        <ChipRow label={t.aboutHowMany}>
           {(Object.keys(ORDER) as (keyof typeof ORDER)[]).map((order) => (
             <Chip
               key={order}
@@ -93,14 +94,17 @@ export function PatchQuestion({
       ) : null}
       {estimate && estimate.low !== estimate.high ? (
         <Body>
-          About {estimate.mid.toLocaleString()}: in eight of ten cases from {estimate.low.toLocaleString()} to{' '}
-          {estimate.high.toLocaleString()}.
+          {t.aboutInEightOfTen(
+            estimate.mid.toLocaleString(),
+            estimate.low.toLocaleString(),
+            estimate.high.toLocaleString(),
+          )}
         </Body>
       ) : null}
-      <ChipRow label="Where it belongs">
+      <ChipRow label={t.whereItBelongs}>
         <Chip
           kind="checkbox"
-          label="It spreads where it does not belong"
+          label={t.itSpreadsWhereItDoesNot}
           chosen={invader}
           onPress={() => save(({ invader: now }) => ({ invader: now !== true }))}
         />
@@ -137,16 +141,13 @@ function Stages({
               value={count?.[stage]}
               whole
               check={(one) => one >= 0}
-              right="a whole number from 0"
+              right={t.aWholeNumberFrom0}
               onChange={(number) => put(stage, number)}
             />
           </View>
         ))}
       </View>
-      <Small soft>
-        Each plant once, by how far it is; bearing is what has flowers or fruit. Young ones are overlooked
-        most: look low.
-      </Small>
+      <Small soft>{t.eachPlantOnceByHow}</Small>
     </>
   );
 }
@@ -170,26 +171,22 @@ function Squares({
   return (
     <>
       <Field
-        label="How many in each square or strip"
+        label={t.howManyInEachSquare}
         value={text}
         onChangeText={setText}
         placeholder="4, 6, 0, 8"
-        {...(text.trim() !== '' && !counts
-          ? { wrong: 'whole numbers with commas, of two squares or more' }
-          : {})}
+        {...(text.trim() !== '' && !counts ? { wrong: t.wholeNumbersWithCommasOf } : {})}
         onBlur={put}
       />
       <Field
-        label="How many such squares the patch is"
+        label={t.howManySuchSquaresThe}
         inputMode="numeric"
         value={of}
         onChangeText={setOf}
-        {...(few ? { wrong: 'a whole number, no fewer than were looked at' } : {})}
+        {...(few ? { wrong: t.aWholeNumberNoFewerThan } : {})}
         onBlur={put}
       />
-      <Small soft>
-        Lay them out before you look: every fifth step along the patch, and not where most stand.
-      </Small>
+      <Small soft>{t.layThemOutBeforeYou}</Small>
     </>
   );
 }

@@ -7,13 +7,14 @@ import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { numberWord, upper, GRADE } from '../../text/names';
 import type { SortingField, Change } from './SortPass';
 import { styles } from './sortStyles';
+import { t } from '../../text/en/harvest';
 
 const oddsWords = (chance: number) =>
   chance < 1e-6
-    ? 'less than one in a million'
+    ? t.lessThanOneInA
     : chance > 0.5
-      ? `${Math.round(chance * 100)} in a hundred`
-      : `one in ${Math.round(1 / chance).toLocaleString()}`;
+      ? t.inAHundred(Math.round(chance * 100))
+      : t.oneIn(Math.round(1 / chance).toLocaleString());
 
 /** How it stands with the basket. */
 export function Standing({
@@ -28,18 +29,17 @@ export function Standing({
   const strays = found.reduce((a, b) => a + b, 0);
   const result =
     found.length === 0
-      ? 'Nobody has gone through it yet.'
-      : `Gone through ${found.length === 1 ? 'once' : found.length === 2 ? 'twice' : `${numberWord(found.length)} times`}: ${strays === 0 ? 'no stray' : strays === 1 ? 'one stray' : `${strays} strays`}.`;
-  const odds =
-    state.left && worst !== 'none' ? ` That another one is left: ${oddsWords(state.left.chance)}.` : '';
+      ? t.nobodyHasGoneThroughIt
+      : t.goneThrough(
+          found.length === 1 ? t.once : found.length === 2 ? t.twice : t.times(numberWord(found.length)),
+          strays === 0 ? t.noStray : t.strays(strays),
+        );
+  const odds = state.left && worst !== 'none' ? t.thatAnotherOneIsLeft(oddsWords(state.left.chance)) : '';
   if (state.state === 'hold') {
     return (
-      <View style={[styles.state, styles.hold]} role="status" aria-label="The basket">
-        <Strong on="dark">Put all of it aside</Strong>
-        <Body on="dark">
-          A deadly one lay among them, or may have. Eat nothing of this basket, nor of anything that touched
-          it; keep the stray, and wash hands, knife and board. {result}
-        </Body>
+      <View style={[styles.state, styles.hold]} role="status" aria-label={t.theBasket}>
+        <Strong on="dark">{t.putAllOfItAside}</Strong>
+        <Body on="dark">{t.aDeadlyOneLayAmong(result)}</Body>
       </View>
     );
   }
@@ -47,14 +47,14 @@ export function Standing({
     <View
       style={[styles.state, state.state === 'gone-through' ? styles.done : styles.open]}
       role="status"
-      aria-label="The basket"
+      aria-label={t.theBasket}
     >
       <Strong>
         {state.state === 'gone-through'
-          ? 'Gone through'
+          ? t.goneThrough2
           : state.passes === undefined
-            ? 'Not to be eaten of'
-            : `${upper(numberWord(Math.max(1, state.passes)))} more ${state.passes > 1 ? 'times' : 'time'}`}
+            ? t.notToBeEatenOf
+            : t.moreTimes(upper(numberWord(Math.max(1, state.passes))), state.passes)}
       </Strong>
       <Body>
         {result}
@@ -62,10 +62,10 @@ export function Standing({
       </Body>
       <Small>
         {state.state === 'gone-through'
-          ? 'It never says that it is safe: only that looking once more would hardly find anything.'
+          ? t.itNeverSaysThatIt
           : state.passes === undefined
-            ? 'With so many strays among them, no looking again is enough.'
-            : 'Each through all of it, and each finding nothing. A stray found makes it more.'}
+            ? t.withSoManyStraysAmong
+            : t.eachThroughAllOfIt}
       </Small>
     </View>
   );
@@ -84,14 +84,12 @@ export function Pieces({
   const wrong = text.trim() !== '' && !(Number.isInteger(number) && number >= least && number <= 100_000);
   return (
     <Field
-      label="How many pieces lie there"
+      label={t.howManyPiecesLieThere}
       inputMode="numeric"
       value={text}
       onChangeText={setText}
-      hint="Roughly is enough."
-      {...(wrong
-        ? { wrong: least > 1 ? `a whole number, no fewer than the ${least} strays` : 'a whole number from 1' }
-        : {})}
+      hint={t.roughlyIsEnough}
+      {...(wrong ? { wrong: t.aWholeNumberNoFewer(least) } : {})}
       onBlur={() => {
         if (!wrong && text.trim() !== '' && number !== sorting?.pieces)
           save(({ sorting: now }) => ({
@@ -111,14 +109,14 @@ export function Strays({
   readonly change: Change;
 }) {
   return (
-    <View style={styles.block} role="list" aria-label="Strays">
-      <Heading>What the strays are</Heading>
+    <View style={styles.block} role="list" aria-label={t.strays2}>
+      <Heading>{t.whatTheStraysAre}</Heading>
       {grades.map((grade, index) => (
         <View key={index} role="listitem" style={styles.block}>
           <SmallStrong>
             {upper(numberWord(index + 1))}: {GRADE[grade]}
           </SmallStrong>
-          <ChipRow label={`What stray ${index + 1} is`}>
+          <ChipRow label={t.whatStrayIs(index + 1)}>
             {GRADES.map((one) => (
               <Chip
                 key={one}
@@ -135,7 +133,7 @@ export function Strays({
           </ChipRow>
         </View>
       ))}
-      <Small soft>Change it only once the stray’s own find has settled what it is.</Small>
+      <Small soft>{t.changeItOnlyOnceThe}</Small>
     </View>
   );
 }

@@ -9,6 +9,7 @@ import type { Harvest } from '../../notebook/harvests';
 import { useAct } from '../../notebook/store';
 import { commonName, CommonName, GRADE } from '../../text/names';
 import { styles } from './sortStyles';
+import { t } from '../../text/en/harvest';
 
 /** One pass over what was collected. */
 
@@ -54,7 +55,7 @@ export function Pass({ record, taxon, sorting, change, settled }: PassProps) {
             kingdom: record.kingdom,
             bodyPlan: guide.taxon(id)?.taxon.bodyPlan ?? record.bodyPlan ?? '',
             ...target,
-            placeNote: `Stray in the basket of ${record.number ? `find ${record.number}` : commonName(taxon.id)}`,
+            placeNote: t.strayInTheBasketOf(record.number ? t.find(record.number) : commonName(taxon.id)),
             ...(record.group ? { group: record.group } : {}),
             context: {},
           }),
@@ -70,31 +71,31 @@ export function Pass({ record, taxon, sorting, change, settled }: PassProps) {
   };
   return (
     <View style={styles.block}>
-      <Heading>{found.length === 0 ? 'The first time' : `Time ${found.length + 1}`}</Heading>
+      <Heading>{found.length === 0 ? t.theFirstTime : t.time(found.length + 1)}</Heading>
       <View style={styles.buttons}>
         <Pressable
           role="button"
-          aria-label="A stray"
+          aria-label={t.aStray}
           disabled={most}
           onPress={() => setAsking(true)}
           style={({ pressed }) => [styles.big, pressed && styles.pressed]}
         >
-          <Strong>A stray</Strong>
-          <Small>{now === 0 ? 'none so far this time' : `${now} so far this time`}</Small>
+          <Strong>{t.aStray}</Strong>
+          <Small>{now === 0 ? t.noneSoFarThisTime : t.soFarThisTime(now)}</Small>
         </Pressable>
         <Pressable
           role="button"
-          aria-label="All of it is gone through"
+          aria-label={t.allOfItIsGone}
           onPress={() => change((was) => ({ ...was, found: [...was.found, was.now], now: 0 }))}
           style={({ pressed }) => [styles.big, styles.dark, pressed && styles.pressed]}
         >
-          <Strong on="dark">All gone through</Strong>
-          <Small on="dark">every single piece</Small>
+          <Strong on="dark">{t.allGoneThrough}</Strong>
+          <Small on="dark">{t.everySinglePiece}</Small>
         </Pressable>
       </View>
       {asking ? (
-        <View style={styles.block} role="group" aria-label="What the stray is">
-          <SmallStrong>What do you take it for? It opens a find, which settles it.</SmallStrong>
+        <View style={styles.block} role="group" aria-label={t.whatTheStrayIs}>
+          <SmallStrong>{t.whatDoYouTakeIt}</SmallStrong>
           {taxon.taxon.lookalikes
             .flatMap((id) => guide.taxon(id) ?? [])
             .map((one) => (
@@ -107,9 +108,9 @@ export function Pass({ record, taxon, sorting, change, settled }: PassProps) {
               </View>
             ))}
           <View style={styles.buttons}>
-            <Button label="I can’t tell" tone="outline" onPress={() => stray('unknown')} />
-            <Button label="A leaf, a bit of moss" tone="outline" onPress={() => stray('harmless')} />
-            <Button label="Not a stray" tone="plain" onPress={() => setAsking(false)} />
+            <Button label={t.iCantTell} tone="outline" onPress={() => stray('unknown')} />
+            <Button label={t.aLeafABitOf} tone="outline" onPress={() => stray('harmless')} />
+            <Button label={t.notAStray} tone="plain" onPress={() => setAsking(false)} />
           </View>
         </View>
       ) : null}

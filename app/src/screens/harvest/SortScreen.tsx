@@ -19,6 +19,7 @@ import { Collected } from './Collected';
 import { Standing, Pieces, Strays } from './SortParts';
 import { type Change, type SortingField, worstOf, Pass } from './SortPass';
 import { styles } from './sortStyles';
+import { t } from '../../text/en/harvest';
 
 /**
  * Looking again at home, in good light: every piece, pass after pass, until what may be left is little enough
@@ -75,12 +76,11 @@ function Sort({
       {sorting && state ? (
         <Standing sorting={sorting} state={state} worst={worstOf(taxon)} />
       ) : (
-        <Body>Tip everything out on something pale, in good light. Nobody has gone through it yet.</Body>
+        <Body>{t.tipEverythingOutOnSomething}</Body>
       )}
       {beside.length > 0 ? (
         <Small>
-          In the same bag: {beside.map(({ fields }) => commonName(fields.taxon ?? '')).join(', ')}. What
-          touches one touches all of it.
+          {t.inTheSameBagWhat(beside.map(({ fields }) => commonName(fields.taxon ?? '')).join(', '))}
         </Small>
       ) : null}
       <Pieces sorting={sorting} save={save} />
@@ -89,7 +89,7 @@ function Sort({
       ) : null}
       {id !== undefined && state?.state === 'gone-through' ? (
         <Button
-          label="Make something of it"
+          label={t.makeSomethingOfIt}
           style={styles.start}
           onPress={() => router.push({ pathname: '/batch/new', params: { from: id } })}
         />
@@ -100,19 +100,19 @@ function Sort({
   const right =
     check?.feasible && find ? (
       <View style={[styles.block, wide && styles.grow]}>
-        {check.checks.length === 0 ? null : <Heading>On each piece, every one of these</Heading>}
+        {check.checks.length === 0 ? null : <Heading>{t.onEachPieceEveryOne}</Heading>}
         <PieceLines check={check} find={find} />
       </View>
     ) : check ? (
       <View style={wide && styles.grow}>
-        <Body>No quick check parts the pieces. Check each one as a find of its own.</Body>
+        <Body>{t.noQuickCheckPartsThe}</Body>
       </View>
     ) : null;
   return (
     <Screen>
       <View>
-        <Small soft>{CommonName(taxon.id)} · at home</Small>
-        <Title>Look again</Title>
+        <Small soft>{t.atHome(CommonName(taxon.id))}</Small>
+        <Title>{t.lookAgain}</Title>
       </View>
       {wide ? (
         <View style={styles.columns}>

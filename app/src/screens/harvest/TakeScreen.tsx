@@ -34,6 +34,7 @@ import { Collected } from './Collected';
 import { HarvestQuestions } from './HarvestQuestions';
 import { Manner } from './Manner';
 import { yieldsOf, questionOf } from './questionOf';
+import { t } from '../../text/en/harvest';
 
 /** How much of a find is taken: four ceilings, and the least of them. */
 export function TakeScreen() {
@@ -100,10 +101,11 @@ function Taking({
       />
       {last ? (
         <Small>
-          Taken here last{' '}
-          {last.daysAgo === 0 ? 'today' : last.daysAgo === 1 ? 'yesterday' : `${last.daysAgo} days ago`}, by{' '}
-          {last.person === me ? 'you' : group ? memberName(group, last.person) : 'somebody'}
-          {last.share === undefined ? '' : `: ${Math.round(last.share * 100)} % of it`}.
+          {t.takenHereLastBy(
+            last.daysAgo === 0 ? t.today : t.daysAgo(last.daysAgo),
+            last.person === me ? t.you : group ? memberName(group, last.person) : t.somebody,
+            last.share === undefined ? '' : t.percentOfIt(Math.round(last.share * 100)),
+          )}
         </Small>
       ) : null}
       {manner ? <Manner manner={manner} regrowth={taxon.taxon.regrowth?.text} /> : null}
@@ -121,7 +123,7 @@ function Taking({
         save={save}
       />
       <Button
-        label="Look again at home"
+        label={t.lookAgainAtHome}
         tone="outline"
         style={styles.start}
         onPress={() => router.push({ pathname: '/find/[id]/sort', params: { id: record.id } })}
@@ -132,7 +134,7 @@ function Taking({
     <Screen>
       <View>
         <Small soft>{[CommonName(taxon.id), part?.name, place?.name].filter(Boolean).join(' · ')}</Small>
-        <Title>How much</Title>
+        <Title>{t.howMuch}</Title>
       </View>
       {wide ? (
         <View style={styles.columns}>
@@ -162,13 +164,9 @@ function Answer({
   const { grams, patch } = answer;
   return (
     <View style={styles.block}>
-      <View role="status" aria-label="How much to take">
+      <View role="status" aria-label={t.howMuchToTake}>
         <Heading>
-          {grams === undefined
-            ? 'Not known yet'
-            : grams === 0
-              ? 'Take nothing'
-              : `Take up to ${weightOf(grams)}`}
+          {grams === undefined ? t.notKnownYet : grams === 0 ? t.takeNothing : t.takeUpTo(weightOf(grams))}
         </Heading>
         {grams === undefined || grams === 0 ? null : <Body>{upper(seenAs(grams, weights))}.</Body>}
       </View>
@@ -180,15 +178,14 @@ function Answer({
       ))}
       {pieces === undefined ? null : (
         <Small soft>
-          Others would take a tenth ({Math.floor(pieces * (SCHOOL_SHARES[0] ?? 0))}), a quarter (
-          {Math.floor(pieces * (SCHOOL_SHARES[1] ?? 0))}) or a third (
-          {Math.floor(pieces * (SCHOOL_SHARES[2] ?? 0))}), whatever it is.
+          {t.othersWouldTakeATenth(
+            Math.floor(pieces * (SCHOOL_SHARES[0] ?? 0)),
+            Math.floor(pieces * (SCHOOL_SHARES[1] ?? 0)),
+            Math.floor(pieces * (SCHOOL_SHARES[2] ?? 0)),
+          )}
         </Small>
       )}
-      <Small soft>
-        Weights are rough until you weigh one yourself; rates of growing back are general, and of no patch
-        that anybody measured.
-      </Small>
+      <Small soft>{t.weightsAreRoughUntilYou}</Small>
     </View>
   );
 }

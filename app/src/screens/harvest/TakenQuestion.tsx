@@ -14,19 +14,20 @@ import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { amountOf, weightOf } from '../../text/harvest';
 import { UNITS } from './HandsQuestion';
 import { styles } from './questionStyles';
+import { t } from '../../text/en/harvest';
 
 /** What was taken. */
 
 const UNIT_OF_TAKEN = { ...UNITS, g: 'grams' } as const;
-const WETNESS = { dry: 'Dry', damp: 'Damp', wet: 'Wet' } as const;
+const WETNESS = { dry: t.dry, damp: t.damp, wet: t.wet } as const;
 
 const SHARES = [
-  ['A trace', 0.02],
-  ['A tenth', 0.1],
-  ['A quarter', 0.25],
-  ['A third', 0.33],
-  ['Half', 0.5],
-  ['All of it', 1],
+  [t.aTrace, 0.02],
+  [t.aTenth, 0.1],
+  [t.aQuarter, 0.25],
+  [t.aThird, 0.33],
+  [t.half, 0.5],
+  [t.allOfIt, 1],
 ] as const;
 
 /** What was taken in the end: it counts when somebody comes here next. */
@@ -58,27 +59,30 @@ export function TakenQuestion({
     harvest.taken !== undefined && harvest.taken.amount === amount && harvest.taken.unit === unit;
   return (
     <View style={styles.block}>
-      <Heading>What was taken</Heading>
+      <Heading>{t.whatWasTaken}</Heading>
       <NumberField
-        label="How much"
+        label={t.howMuch}
         value={amount}
         check={(one) => one >= 0}
-        right="nothing or more"
+        right={t.nothingOrMore}
         keeps={false}
         onChange={(many) => put(many, unit)}
       />
-      <ChipRow label="Measured in">
+      <ChipRow label={t.measuredIn}>
         {(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => (
           <Chip key={one} label={UNIT_OF_TAKEN[one]} chosen={unit === one} onPress={() => put(amount, one)} />
         ))}
       </ChipRow>
       {amount !== undefined && unit === undefined ? (
-        <SmallStrong role="alert">Choose what it is measured in; until then it is not kept.</SmallStrong>
+        <SmallStrong role="alert">{t.chooseWhatItIsMeasured}</SmallStrong>
       ) : null}
       {asked ? (
         <AskBack
-          question={`${amountOf(asked.amount, asked.unit)}${asked.unit === 'g' ? '' : ` of it weigh about ${weightOf(toGrams(asked, weights))}`}. Is that right?`}
-          yes="Yes, that much was taken"
+          question={t.isThatRight(
+            amountOf(asked.amount, asked.unit),
+            asked.unit === 'g' ? '' : t.ofItWeighAbout(weightOf(toGrams(asked, weights))),
+          )}
+          yes={t.yesThatMuchWasTaken}
           onYes={() => {
             save(() => ({ taken: asked }));
             setAsked(undefined);
@@ -87,11 +91,11 @@ export function TakenQuestion({
       ) : null}
       {isKept && harvest.taken ? (
         <Small soft role="status">
-          Kept: {amountOf(harvest.taken.amount, harvest.taken.unit)}.
+          {t.kept(amountOf(harvest.taken.amount, harvest.taken.unit))}
         </Small>
       ) : null}
-      <SmallStrong>Of what stood there</SmallStrong>
-      <ChipRow label="Of what stood there">
+      <SmallStrong>{t.ofWhatStoodThere}</SmallStrong>
+      <ChipRow label={t.ofWhatStoodThere}>
         {SHARES.map(([label, share]) => (
           <Chip
             key={label}
@@ -101,7 +105,7 @@ export function TakenQuestion({
           />
         ))}
       </ChipRow>
-      <ChipRow label="How wet it was">
+      <ChipRow label={t.howWetItWas}>
         {(Object.keys(WETNESS) as (keyof typeof WETNESS)[]).map((one) => (
           <Chip
             key={one}
@@ -112,7 +116,7 @@ export function TakenQuestion({
         ))}
       </ChipRow>
       <Field
-        label="The bag or basket it lies in"
+        label={t.theBagOrBasketIt}
         value={bag}
         onChangeText={setBag}
         maxLength={120}
@@ -122,7 +126,7 @@ export function TakenQuestion({
         }}
       />
       <Field
-        label="By which hand, if otherwise than said"
+        label={t.byWhichHandIfOtherwise}
         value={manner}
         onChangeText={setManner}
         maxLength={300}
@@ -131,10 +135,10 @@ export function TakenQuestion({
             save(() => ({ manner: manner.trim() === '' ? null : manner.trim() }));
         }}
       />
-      <ChipRow label="For looking at again">
+      <ChipRow label={t.forLookingAtAgain}>
         <Chip
           kind="checkbox"
-          label="One whole specimen is kept aside"
+          label={t.oneWholeSpecimenIsKept}
           chosen={harvest.specimen === true}
           onPress={() => save(({ specimen }) => ({ specimen: specimen !== true }))}
         />

@@ -5,6 +5,7 @@ import { pickingAt } from '@pause/core/outings';
 import { type Harvest } from '../../notebook/harvests';
 import { type Pantry, leftIn, ownYields } from '../../notebook/pantry';
 import type { YieldOf } from './HarvestQuestions';
+import { t } from '../../text/en/harvest';
 
 /** The question of how much to take. */
 
@@ -93,5 +94,5 @@ export function yieldsOf(
     ...learnedYield(usualYield({ kingdom, part }, method), ownYields(pantry, taxon, part.part, method)),
     inStore: store(method),
   });
-  return [{ label: 'As it is', yield: 1, batches: 0, inStore: 0 }, by('cook', 'Cooked'), by('dry', 'Dried')];
+  return [{ label: t.asItIs, yield: 1, batches: 0, inStore: 0 }, by('cook', t.cooked), by('dry', t.dried)];
 }

@@ -12,6 +12,7 @@ import { measureWords, causeWords } from '../../text/recalls';
 import { madesOf } from './batch';
 import { styles } from './batchStyles';
 import { useNames } from './RecallScreen';
+import { t } from '../../text/en/pantry';
 
 /** The parts of a batch. */
 
@@ -21,13 +22,13 @@ export function Held({ one, pantry }: { readonly one: Recalled; readonly pantry:
   const nameOf = useNames(pantry);
   const [word, what] = measureWords(one);
   return (
-    <View style={styles.held} role="status" aria-label="In question">
+    <View style={styles.held} role="status" aria-label={t.inQuestion}>
       <Strong on="dark">{word}</Strong>
       <Body on="dark">
         {what} {one.causes.map((cause) => causeWords(cause, nameOf(cause.of))).join(' ')}
       </Body>
       <Button
-        label="What, and why"
+        label={t.whatAndWhy}
         tone="outline"
         style={styles.onDark}
         onPress={() => router.push('/recall')}
@@ -58,24 +59,19 @@ export function Became({
   if (held) return null;
   return (
     <View style={styles.block}>
-      <Heading>What becomes of it</Heading>
-      {bestBefore !== undefined && dayOf(bestBefore) < dayOf(today) ? (
-        <Body>It is past its day. Look at it and smell it; what is in doubt is thrown out.</Body>
-      ) : null}
+      <Heading>{t.whatBecomesOfIt}</Heading>
+      {bestBefore !== undefined && dayOf(bestBefore) < dayOf(today) ? <Body>{t.itIsPastItsDay}</Body> : null}
       <View style={styles.ways}>
+        <Button label={outward ? t.useOfIt : t.eatOfIt} onPress={() => to(outward ? 'outward' : 'meal')} />
         <Button
-          label={outward ? 'Use of it' : 'Eat of it'}
-          onPress={() => to(outward ? 'outward' : 'meal')}
-        />
-        <Button
-          label="Make more of it"
+          label={t.makeMoreOfIt}
           tone="outline"
           onPress={() => router.push({ pathname: '/batch/new', params: { from: id } })}
         />
-        <Button label="Give away" tone="outline" onPress={() => to('gift')} />
+        <Button label={t.giveAway} tone="outline" onPress={() => to('gift')} />
         {outward ? null : (
           <Button
-            label="A first taste"
+            label={t.aFirstTaste}
             tone="outline"
             onPress={() => router.push({ pathname: '/taste', params: { of: id } })}
           />
@@ -94,20 +90,15 @@ export function Ended({ id }: { readonly id: string }) {
     void act(changeFields(id, 'batch', () => ({ ended: { on: today, why } })));
   if (!asking)
     return (
-      <Button
-        label="Nothing is left of it"
-        tone="plain"
-        style={styles.start}
-        onPress={() => setAsking(true)}
-      />
+      <Button label={t.nothingIsLeftOfIt} tone="plain" style={styles.start} onPress={() => setAsking(true)} />
     );
   return (
     <View style={styles.block}>
-      <ChipRow label="What became of the rest">
-        <Button label="Used up" tone="outline" onPress={() => end('used-up')} />
-        <Button label="Spoilt" tone="outline" onPress={() => end('spoilt')} />
-        <Button label="Thrown out" tone="outline" onPress={() => end('thrown-out')} />
-        <Button label="There is some" tone="plain" onPress={() => setAsking(false)} />
+      <ChipRow label={t.whatBecameOfTheRest}>
+        <Button label={t.usedUp2} tone="outline" onPress={() => end('used-up')} />
+        <Button label={t.spoilt} tone="outline" onPress={() => end('spoilt')} />
+        <Button label={t.thrownOut2} tone="outline" onPress={() => end('thrown-out')} />
+        <Button label={t.thereIsSome} tone="plain" onPress={() => setAsking(false)} />
       </ChipRow>
     </View>
   );

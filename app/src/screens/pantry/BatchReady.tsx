@@ -14,6 +14,7 @@ import { stepWords, amountWords, UNIT, STORE } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { stepsOf, yieldFor, madesOf, keepsFor, bestBeforeOf } from './batch';
 import { styles } from './batchStyles';
+import { t } from '../../text/en/pantry';
 
 /** What may become of a batch that is ready. */
 
@@ -41,18 +42,18 @@ export function Ready({
   const problem = !named
     ? undefined
     : !right
-      ? { reason: 'above nothing' }
+      ? { reason: t.aboveNothing }
       : unit && madeProblem(method, grams, { amount, unit });
   const refusals =
     method === 'cook'
       ? madesOf(contents).flatMap((one) => (cooked ? (cookingRefusal(one, cooked) ?? []) : []))
       : [];
   const why = [
-    ...(named && unit === undefined ? ['Choose what it is measured in'] : []),
+    ...(named && unit === undefined ? [t.chooseWhatItIsMeasured] : []),
     ...open.map(stepWords),
-    ...(method === 'cook' && !cooked ? ['How it was cooked'] : []),
-    ...(refusals.length > 0 ? ['Cook it as it has to be'] : []),
-    ...(looks.at(-1)?.damp === true ? ['Dry it on: damp came back'] : []),
+    ...(method === 'cook' && !cooked ? [t.howItWasCooked] : []),
+    ...(refusals.length > 0 ? [t.cookItAsItHas] : []),
+    ...(looks.at(-1)?.damp === true ? [t.dryItOnDampCame] : []),
   ];
   const keeping = keepsFor(fields);
   const ready = () => {
@@ -70,18 +71,22 @@ export function Ready({
   };
   return (
     <View style={styles.block}>
-      <Heading>What it came to</Heading>
+      <Heading>{t.whatItCameTo}</Heading>
       {grams === undefined ? null : (
         <Small soft>
-          {amountWords({ amount: grams, unit: 'g' })} went in
-          {unit !== 'ml' && usual.yield < 1
-            ? `; about ${amountWords({ amount: grams * usual.yield, unit: 'g' })} are usual${usual.batches > 0 ? `, by ${usual.batches === 1 ? 'your last batch' : `your last ${numberWord(usual.batches)} batches`}` : ''}`
-            : ''}
-          .
+          {t.wentIn(
+            amountWords({ amount: grams, unit: 'g' }),
+            unit !== 'ml' && usual.yield < 1
+              ? t.aboutAreUsual(
+                  amountWords({ amount: grams * usual.yield, unit: 'g' }),
+                  usual.batches > 0 ? t.byYourLastBatches(usual.batches, numberWord(usual.batches)) : '',
+                )
+              : '',
+          )}
         </Small>
       )}
       <Field
-        label="How much it is now"
+        label={t.howMuchItIsNow}
         inputMode="decimal"
         value={text}
         onChangeText={(typed) => {
@@ -90,11 +95,11 @@ export function Ready({
         }}
         {...(problem ? { wrong: problem.reason } : {})}
       />
-      <ChipRow label="Measured in">
+      <ChipRow label={t.measuredIn}>
         {(['g', 'ml', 'piece'] as const).map((one) => (
           <Chip
             key={one}
-            label={one === 'piece' ? 'jars, pieces' : UNIT[one]}
+            label={one === 'piece' ? t.jarsPieces : UNIT[one]}
             chosen={unit === one}
             onPress={() => {
               setUnit(one);
@@ -105,8 +110,8 @@ export function Ready({
       </ChipRow>
       {why.length > 0 ? (
         <View>
-          <SmallStrong>Before it is ready:</SmallStrong>
-          <View role="list" aria-label="Still to be done">
+          <SmallStrong>{t.beforeItIsReady}</SmallStrong>
+          <View role="list" aria-label={t.stillToBeDone}>
             {why.map((one) => (
               <View key={one} role="listitem">
                 <Small>– {one}</Small>
@@ -117,21 +122,22 @@ export function Ready({
       ) : null}
       {asked && unit ? (
         <AskBack
-          question={`${amountWords({ amount, unit })}${grams === undefined ? '' : ` of ${amountWords({ amount: grams, unit: 'g' })} that went in`}. Is that right?`}
-          yes="Yes, it is ready"
+          question={t.isThatRight(
+            amountWords({ amount, unit }),
+            grams === undefined ? '' : t.ofThatWentIn(amountWords({ amount: grams, unit: 'g' })),
+          )}
+          yes={t.yesItIsReady}
           onYes={ready}
         />
       ) : (
         <Button
-          label="It is ready"
+          label={t.itIsReady}
           disabled={!named || problem !== undefined || why.length > 0}
           onPress={() => (unit && isImprobablyMade({ amount, unit }, grams) ? setAsked(true) : ready())}
         />
       )}
       {keeping ? (
-        <Small soft>
-          Best before {isoDayName(bestBeforeOf(today, keeping))} then, {STORE[keeping.store]}.
-        </Small>
+        <Small soft>{t.bestBeforeThen(isoDayName(bestBeforeOf(today, keeping)), STORE[keeping.store])}</Small>
       ) : null}
     </View>
   );

@@ -31,6 +31,7 @@ import { Drying, Conditioning } from './Drying';
 import { Steps } from './Steps';
 import { Sums } from './Sums';
 import { Timers } from './Timers';
+import { t } from '../../text/en/pantry';
 
 /** One batch: what is done to it, what came of it, and all that it comes from. */
 export function BatchScreen() {
@@ -40,17 +41,13 @@ export function BatchScreen() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   if (!batch)
     return (
       <Screen>
-        <Notice
-          whole
-          title="There is no such batch"
-          text="The label is of a batch that is not in this notebook, or not shared with you."
-        />
+        <Notice whole title={t.thereIsNoSuchBatch} text={t.theLabelIsOfA} />
       </Screen>
     );
   return <Batch key={id} batch={batch} pantry={pantry} />;
@@ -68,7 +65,7 @@ function Batch({
   const wide = useWide();
   const { id, fields } = batch;
   const {
-    name = 'A batch',
+    name = t.aBatch,
     method,
     on,
     figures = {},
@@ -109,7 +106,7 @@ function Batch({
           <Sums id={id} method={method} figures={figures} />
           {method === 'cook' ? (
             <View style={styles.block}>
-              <Heading>In the pot</Heading>
+              <Heading>{t.inThePot}</Heading>
               <Cooked
                 cooked={fields.cooked}
                 made={madesOf(fields.contents)}
@@ -127,8 +124,8 @@ function Batch({
     <View style={[styles.column, wide && styles.grow]}>
       {spoils.length > 0 ? (
         <View style={styles.block}>
-          <Heading>What to mind</Heading>
-          <View role="list" aria-label="What to mind" style={styles.block}>
+          <Heading>{t.whatToMind}</Heading>
+          <View role="list" aria-label={t.whatToMind} style={styles.block}>
             {spoils.map((one) => (
               <View key={one} role="listitem">
                 <Body>{SPOILS[one]}</Body>
@@ -137,27 +134,26 @@ function Batch({
           </View>
           {keeping ? (
             <Small soft>
-              It keeps about {daysWords(keeping.days)}, {STORE[keeping.store]}
-              {keeping.openedDays === undefined ? '' : `; opened, ${daysWords(keeping.openedDays)}`}. What
-              looks or smells wrong is thrown out before.
+              {t.itKeepsAboutWhatLooks(
+                daysWords(keeping.days),
+                STORE[keeping.store],
+                keeping.openedDays === undefined ? '' : t.opened(daysWords(keeping.openedDays)),
+              )}
             </Small>
           ) : null}
         </View>
       ) : keeping ? (
-        <Small soft>
-          It keeps about {daysWords(keeping.days)}, {STORE[keeping.store]}. What looks or smells wrong is
-          thrown out before.
-        </Small>
+        <Small soft>{t.itKeepsAboutWhatLooksOr(daysWords(keeping.days), STORE[keeping.store])}</Small>
       ) : null}
       <Comes id={id} pantry={pantry} />
       <View style={styles.ways}>
         <Button
-          label="A label for it"
+          label={t.aLabelForIt}
           tone="outline"
           onPress={() => router.push({ pathname: '/labels', params: { id } })}
         />
         <Button
-          label="Someone is ill after it"
+          label={t.someoneIsIllAfterIt}
           tone="outline"
           onPress={() => router.push({ pathname: '/sheet/[id]', params: { id } })}
         />
@@ -169,24 +165,22 @@ function Batch({
     <Screen>
       <View>
         <Small soft>
-          {[method && METHOD[method][1], on && `begun ${isoDayName(on)}`].filter(Boolean).join(' · ')}
+          {[method && METHOD[method][1], on && t.begun(isoDayName(on))].filter(Boolean).join(' · ')}
         </Small>
         <Title>{name}</Title>
         <Strong>
           {ended
-            ? upper({ 'used-up': 'used up', 'thrown-out': 'thrown out', spoilt: 'spoilt' }[ended.why])
+            ? upper({ 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: 'spoilt' }[ended.why])
             : making
-              ? 'Being made'
-              : [left && `${amountWords(left)} left`, bestBefore && `best before ${isoDayName(bestBefore)}`]
+              ? t.beingMade
+              : [left && t.left(amountWords(left)), bestBefore && t.bestBefore(isoDayName(bestBefore))]
                   .filter(Boolean)
                   .join(', ')}
         </Strong>
       </View>
       {recalled ? <Held one={recalled} pantry={pantry} /> : null}
       {out.map(({ step, why }) => (
-        <SmallStrong key={step.id}>
-          Left out: {stepWords(step)}. {why}
-        </SmallStrong>
+        <SmallStrong key={step.id}>{t.leftOut2(stepWords(step), why)}</SmallStrong>
       ))}
       {wide ? (
         <View style={styles.columns}>

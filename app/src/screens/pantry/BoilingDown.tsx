@@ -16,6 +16,7 @@ import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
 import { COOKING, cookingRefusalWords } from '../../text/pantry';
 import { styles } from './sumsStyles';
+import { t } from '../../text/en/pantry';
 
 /** Boiling down and cooking. */
 
@@ -39,9 +40,9 @@ export function BoilingDown({
     text.trim() === ''
       ? undefined
       : !(Number.isFinite(level) && level > 0)
-        ? 'above nothing'
+        ? t.aboveNothing
         : last && level >= last.level
-          ? 'lower than the last one'
+          ? t.lowerThanTheLastOne
           : undefined;
   const result = (): string | undefined => {
     if (!first || !last || first === last || target === undefined) return undefined;
@@ -53,19 +54,19 @@ export function BoilingDown({
       });
       const more = minute - (t1 - t0);
       return more <= 0
-        ? 'It is down as far as it should be.'
-        : `Another ${more < 1.5 ? 'minute' : `${Math.round(more)} minutes`} after the last level, over the same flame.`;
+        ? t.itIsDownAsFar
+        : t.anotherAfterTheLastLevel(more < 1.5 ? t.minute : t.minutes2(Math.round(more)));
     } catch (error) {
       return error instanceof RangeError ? `${error.message}.` : undefined;
     }
   };
   return (
     <View style={styles.block}>
-      <Heading>Boiling it down</Heading>
+      <Heading>{t.boilingItDown}</Heading>
       <View style={styles.row}>
         <View style={styles.grow}>
           <Field
-            label="It stands at"
+            label={t.itStandsAt}
             inputMode="decimal"
             value={text}
             onChangeText={setText}
@@ -74,17 +75,17 @@ export function BoilingDown({
         </View>
         <View style={styles.grow}>
           <NumberField
-            label="It shall go down to"
+            label={t.itShallGoDownTo}
             value={target}
-            right="above nothing"
+            right={t.aboveNothing}
             check={(one) => one > 0}
-            hint="By a ruler or a jug, both the same."
+            hint={t.byARulerOrA}
             onChange={(value) => void act(changeFields(id, 'batch', () => ({ target: value ?? null })))}
           />
         </View>
       </View>
       <Button
-        label="So it stands now"
+        label={t.soItStandsNow}
         tone="outline"
         disabled={wrong !== undefined || text.trim() === ''}
         style={styles.start}
@@ -99,7 +100,7 @@ export function BoilingDown({
       />
       {levels.length > 0 ? <Small soft>{levels.map((one) => one.level).join(' → ')}</Small> : null}
       {result() === undefined ? null : (
-        <Strong role="status" aria-label="Boiling down">
+        <Strong role="status" aria-label={t.boilingDown}>
           {result()}
         </Strong>
       )}
@@ -120,8 +121,8 @@ export function Cooked({
   const refusals = cooked ? made.flatMap((one) => cookingRefusal(one, cooked) ?? []) : [];
   return (
     <View style={styles.block}>
-      <SmallStrong>How it was made ready</SmallStrong>
-      <ChipRow label="How it was made ready">
+      <SmallStrong>{t.howItWasMadeReady}</SmallStrong>
+      <ChipRow label={t.howItWasMadeReady}>
         {COOKING_WAYS.map((how) => (
           <Chip
             key={how}
@@ -135,9 +136,9 @@ export function Cooked({
         <View style={styles.row}>
           <View style={styles.grow}>
             <NumberField
-              label="Minutes of heat"
+              label={t.minutesOfHeat}
               value={cooked.minutes}
-              right="nothing or more"
+              right={t.nothingOrMore}
               check={(one) => one >= 0 && one <= 2000}
               onChange={(minutes) =>
                 onChange({
@@ -150,9 +151,9 @@ export function Cooked({
           </View>
           <View style={styles.grow}>
             <NumberField
-              label="Water poured away, times"
+              label={t.waterPouredAwayTimes}
               value={cooked.poured}
-              right="a whole number from 0"
+              right={t.aWholeNumberFrom0}
               check={(one) => Number.isInteger(one) && one >= 0 && one <= 20}
               onChange={(poured) =>
                 onChange({
@@ -170,7 +171,7 @@ export function Cooked({
           {one}
         </Strong>
       ))}
-      {!cooked && made.some(mustBeCooked) ? <Small>It has to be cooked before anybody eats it.</Small> : null}
+      {!cooked && made.some(mustBeCooked) ? <Small>{t.itHasToBeCookedBefore}</Small> : null}
     </View>
   );
 }

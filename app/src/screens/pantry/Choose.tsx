@@ -16,6 +16,7 @@ import {
   TARGET,
 } from '../../components';
 import { amountWords } from '../../text/pantry';
+import { t } from '../../text/en/pantry';
 
 /** Something of which something is made or eaten, and how much of it there is. */
 export interface Choice {
@@ -53,12 +54,12 @@ export function amountOf(
   if (written === WHOLE) return { source: left ? { ...source, amount: left } : source };
   if (written === '') return { source, problem: NOTHING_YET };
   const amount: KeptAmount = { amount: readNumber(written) ?? 0, unit: left?.unit ?? 'g' };
-  if (!(Number.isFinite(amount.amount) && amount.amount > 0)) return { source, problem: 'above nothing' };
+  if (!(Number.isFinite(amount.amount) && amount.amount > 0)) return { source, problem: t.aboveNothing };
   const problem = takingProblem('amount', amount, left);
   return problem ? { source, problem: problem.reason } : { source: { ...source, amount } };
 }
 
-const NOTHING_YET = 'how much it is';
+const NOTHING_YET = t.howMuchItIs;
 
 /** @param first what is chosen as soon as it is there, until something else is */
 export function useChosen<C extends Choice>(choices: readonly C[], first: string | undefined): Chosen<C> {
@@ -99,8 +100,8 @@ interface ChooseProps {
 export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }: ChooseProps) {
   return (
     <>
-      <Heading>Of what</Heading>
-      <View role="list" aria-label="Of what">
+      <Heading>{t.ofWhat}</Heading>
+      <View role="list" aria-label={t.ofWhat}>
         <Rule strong />
         {choices.map(({ source: { id }, name, line, left, not }) => {
           const text = texts[id];
@@ -131,13 +132,13 @@ export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }
               {text === undefined ? null : (
                 <View style={styles.amount}>
                   <Field
-                    label={`${asks}, in ${IN[left?.unit ?? 'g']}`}
+                    label={t.in(asks, IN[left?.unit ?? 'g'])}
                     inputMode="decimal"
                     value={text === WHOLE ? '' : text}
                     onChangeText={(more) => set({ ...texts, [id]: more })}
                     {...(problem && problem !== NOTHING_YET ? { wrong: problem } : {})}
                   />
-                  <ChipRow label={`How much of ${name}`}>
+                  <ChipRow label={t.howMuchOf(name)}>
                     <Chip
                       kind="checkbox"
                       label={left ? `${whole(true)}: ${amountWords(left)}` : whole(false)}

@@ -10,6 +10,7 @@ import { amountWords, METHOD } from '../../text/pantry';
 import { memberName } from '../../text/people';
 import { isoDayName } from '../../text/places';
 import { portionWords } from './PantryParts';
+import { t } from '../../text/en/pantry';
 
 /** All that it comes from, up to every find, with where, when and by whom; and what became of it. */
 export function Comes({ id, pantry }: { readonly id: string; readonly pantry: Pantry }) {
@@ -19,21 +20,21 @@ export function Comes({ id, pantry }: { readonly id: string; readonly pantry: Pa
   const made = pantry.batches.filter((one) => children.includes(one.id));
   return (
     <View style={styles.block}>
-      <Heading>What it comes from</Heading>
-      <View role="list" aria-label="What it comes from">
+      <Heading>{t.whatItComesFrom}</Heading>
+      <View role="list" aria-label={t.whatItComesFrom}>
         {(batch?.fields.from ?? []).map((source) => (
           <From key={source.id} source={source} pantry={pantry} seen={[id]} />
         ))}
       </View>
       {became.length + made.length > 0 ? (
         <>
-          <Heading>What came of it</Heading>
-          <View role="list" aria-label="What came of it">
+          <Heading>{t.whatCameOfIt}</Heading>
+          <View role="list" aria-label={t.whatCameOfIt}>
             {made.map((one) => (
               <Line
                 key={one.id}
                 href={{ pathname: '/batch/[id]', params: { id: one.id } }}
-                name={one.fields.name ?? 'A batch'}
+                name={one.fields.name ?? t.aBatch}
                 line={one.fields.on ? isoDayName(one.fields.on) : ''}
               />
             ))}
@@ -85,7 +86,7 @@ function From({
   const groups = useApp((state) => state.me.person?.groups);
   const me = useApp((state) => state.me.person?.id);
   const { id, of, amount } = source;
-  const some = amount ? `${amountWords(amount)} of it` : undefined;
+  const some = amount ? t.ofIt(amountWords(amount)) : undefined;
   if (seen.includes(id)) return null;
   const who = (person: string, group: string | undefined) => {
     const known = groups?.find((one) => one.id === group);
@@ -93,8 +94,8 @@ function From({
   };
   if (of === 'batch') {
     const batch = pantry.batches.find((one) => one.id === id);
-    if (!batch) return <Small soft>A batch that is not shared here</Small>;
-    const { name = 'A batch', method, on, from = [] } = batch.fields;
+    if (!batch) return <Small soft>{t.aBatchThatIsNot}</Small>;
+    const { name = t.aBatch, method, on, from = [] } = batch.fields;
     return (
       <View role="listitem">
         <Line
@@ -104,7 +105,7 @@ function From({
             .filter(Boolean)
             .join(' · ')}
         />
-        <View role="list" aria-label={`What ${name} comes from`} style={styles.deeper}>
+        <View role="list" aria-label={t.whatComesFrom(name)} style={styles.deeper}>
           {from.map((one) => (
             <From key={one.id} source={one} pantry={pantry} seen={[...seen, id]} />
           ))}
@@ -115,7 +116,7 @@ function From({
   const harvest = pantry.harvests.find((one) => one.id === id);
   const page = pantry.pages[id];
   if (!harvest)
-    return <Line href={{ pathname: '/find/[id]', params: { id } }} name="A find" line={some ?? ''} />;
+    return <Line href={{ pathname: '/find/[id]', params: { id } }} name={t.aFind} line={some ?? ''} />;
   const { taxon = '', part = '', on, place, find = '', taken } = harvest.fields;
   const placePage = place === undefined ? undefined : pantry.pages[place];
   return (
@@ -127,8 +128,7 @@ function From({
         on && isoDayName(on),
         placePage?.kind === 'place' && placeOf(placePage).name,
         who(harvest.person, page?.group),
-        taken &&
-          `${taken.amount} ${taken.unit === 'g' ? 'g' : `${taken.unit}${taken.amount === 1 ? '' : 's'}`} taken`,
+        taken && t.taken(taken.amount, taken.unit === 'g' ? t.g : `${taken.unit}${t.s(taken.amount)}`),
         some,
       ]
         .filter(Boolean)

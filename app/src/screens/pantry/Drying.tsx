@@ -9,11 +9,12 @@ import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
 import { type Weighed, Series } from './DryingSeries';
 import { styles } from './dryingStyles';
+import { t } from '../../text/en/pantry';
 
 const WHAT: Readonly<Record<Weighed['what'], string>> = {
-  all: 'All of it',
-  blade: 'Leaf blades',
-  rib: 'Leaf ribs',
+  all: t.allOfIt,
+  blade: t.leafBlades,
+  rib: t.leafRibs,
 };
 
 /** Weighed now and again, it says when it is dry: of blades and ribs apart, where they dry apart. */
@@ -37,9 +38,9 @@ export function Drying({
     text.trim() === ''
       ? undefined
       : !(Number.isFinite(grams) && grams > 0)
-        ? 'grams above nothing'
+        ? t.gramsAboveNothing
         : first !== undefined && grams > first * 1.1 + 5
-          ? `no more than the ${first} grams it weighed at first`
+          ? t.noMoreThanTheGrams(first)
           : undefined;
   const series = (['all', 'blade', 'rib'] as const).filter((one) =>
     weighings.some((other) => other.what === one),
@@ -54,13 +55,8 @@ export function Drying({
   };
   return (
     <View style={styles.block}>
-      <Heading>How dry it is</Heading>
-      {series.length === 0 ? (
-        <Body>
-          Weigh it now and then in its tray, the tray left out: after the second time it says when it will be
-          dry.
-        </Body>
-      ) : null}
+      <Heading>{t.howDryItIs}</Heading>
+      {series.length === 0 ? <Body>{t.weighItNowAndThen}</Body> : null}
       {series.map((one) => (
         <Series
           key={one}
@@ -70,7 +66,7 @@ export function Drying({
         />
       ))}
       {leaves ? (
-        <ChipRow label="What lies on the scales">
+        <ChipRow label={t.whatLiesOnTheScales}>
           {(['all', 'blade', 'rib'] as const).map((one) => (
             <Chip key={one} label={WHAT[one]} chosen={what === one} onPress={() => setWhat(one)} />
           ))}
@@ -79,7 +75,7 @@ export function Drying({
       <View style={styles.row}>
         <View style={styles.grow}>
           <Field
-            label="It weighs, in grams"
+            label={t.itWeighsInGrams}
             inputMode="decimal"
             value={text}
             onChangeText={setText}
@@ -87,7 +83,7 @@ export function Drying({
           />
         </View>
         <Button
-          label="Weighed"
+          label={t.weighed}
           tone="outline"
           disabled={wrong !== undefined || text.trim() === ''}
           style={styles.low}
@@ -96,7 +92,7 @@ export function Drying({
       </View>
       {weighings.length > 0 ? (
         <Button
-          label="Take the last weighing back"
+          label={t.takeTheLastWeighingBack}
           tone="plain"
           style={styles.start}
           onPress={() =>
@@ -121,18 +117,18 @@ export function Conditioning({ id, looks }: { readonly id: string; readonly look
     );
   return (
     <View style={styles.block}>
-      <Heading>In the jar</Heading>
+      <Heading>{t.inTheJar}</Heading>
       <Body>
         {state === 'done'
-          ? 'No damp has come back: it can stay in the jar.'
+          ? t.noDampHasComeBack
           : state === 'dry-again'
-            ? 'Damp came back: out of the jar, and dry it on. The days begin anew.'
-            : `${since} of ${CONDITIONING_DAYS} days without damp. Open it, shake it, look at the glass.`}
+            ? t.dampCameBackOutOf
+            : t.ofDaysWithoutDampOpen(since, CONDITIONING_DAYS)}
       </Body>
       {state === 'done' ? null : (
-        <ChipRow label="The glass today">
-          <Button label="No damp" tone="outline" onPress={() => look(false)} />
-          <Button label="Damp, or it sticks" tone="outline" onPress={() => look(true)} />
+        <ChipRow label={t.theGlassToday}>
+          <Button label={t.noDamp} tone="outline" onPress={() => look(false)} />
+          <Button label={t.dampOrItSticks} tone="outline" onPress={() => look(true)} />
         </ChipRow>
       )}
     </View>

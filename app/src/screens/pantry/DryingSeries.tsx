@@ -9,6 +9,7 @@ import { useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
 import { amountWords } from '../../text/pantry';
 import { HEIGHT, styles } from './dryingStyles';
+import { t } from '../../text/en/pantry';
 
 /** Weighings of what dries, as a chart. */
 
@@ -28,13 +29,7 @@ export function Series({
   const start = Date.parse(weighings[0]?.at ?? '');
   const points = weighings.map(({ at, grams }) => ({ hours: (Date.parse(at) - start) / HOUR, grams }));
   const inOrder = points.every(({ hours }, at) => at === 0 || hours > (points[at - 1]?.hours ?? 0));
-  if (!inOrder)
-    return (
-      <Body>
-        {name ? `${name}: ` : ''}the weighings are not one after another. Was the clock set back? Take the
-        last one back, and weigh once more.
-      </Body>
-    );
+  if (!inOrder) return <Body>{t.theWeighingsAreNotOne(name ? `${name}: ` : '')}</Body>;
   const last = points.at(-1)?.grams ?? 0;
   const title = `${name ? `${name}: ` : ''}${amountWords({ amount: last, unit: 'g' })}`;
   if (points.length < 2) return <Strong>{title}</Strong>;
@@ -49,18 +44,23 @@ export function Series({
         points={points}
         dried={dried}
         hour={hour}
-        label={`${name ?? 'Weight'}: ${points.map(({ grams }) => Math.round(grams)).join(', ')} grams; dry at about ${Math.round(dried.dryGrams.mid)} grams`}
+        label={t.gramsDryAtAboutGrams(
+          name ?? t.weight,
+          points.map(({ grams }) => Math.round(grams)).join(', '),
+          Math.round(dried.dryGrams.mid),
+        )}
       />
       <Body>
         {dried.dry > 0.9
-          ? 'It is dry, as far as its weight shows. Bend a piece: it has to break.'
-          : `Dry at about ${Math.round(dried.dryGrams.mid)} g (${Math.round(dried.dryGrams.low)} to ${Math.round(dried.dryGrams.high)}), about ${when(mid)}.`}
+          ? t.itIsDryAsFar
+          : t.dryAtAboutGTo(
+              Math.round(dried.dryGrams.mid),
+              Math.round(dried.dryGrams.low),
+              Math.round(dried.dryGrams.high),
+              when(mid),
+            )}
       </Body>
-      {dried.dry > 0.9 ? null : (
-        <Small soft>
-          In eight of ten cases between {when(low)} and {when(high)}. Each weighing brings that closer.
-        </Small>
-      )}
+      {dried.dry > 0.9 ? null : <Small soft>{t.inEightOfTenCases(when(low), when(high))}</Small>}
     </View>
   );
 }
@@ -170,7 +170,7 @@ function Chart({
                 fontSize={15}
                 fill={colour.inkSoft}
               >
-                {day === 24 ? `${hours / 24} d` : `${hours} h`}
+                {day === 24 ? `${hours / 24} d` : t.h(hours)}
               </Text>
             ))}
         </Svg>

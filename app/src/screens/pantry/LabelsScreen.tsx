@@ -28,6 +28,7 @@ import { METHOD, stepWords, STORE } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { keepsFor, madesOf, stepsOf } from './batch';
 import { Square } from './Square';
+import { t } from '../../text/en/pantry';
 
 /** Labels to print: one, or a sheet of all that stand on the shelf. */
 export function LabelsScreen() {
@@ -38,7 +39,7 @@ export function LabelsScreen() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   const batches = all
@@ -47,31 +48,31 @@ export function LabelsScreen() {
   return (
     <Screen>
       <View style={styles.block} {...NOT_PRINTED}>
-        <Title>Labels</Title>
-        <Body>In plain words, for the jar; the square leads back to all that it comes from.</Body>
+        <Title>{t.labels}</Title>
+        <Body>{t.inPlainWordsForThe}</Body>
         {id === undefined ? null : (
-          <ChipRow label="Which">
-            <Chip label="This one" chosen={!all} onPress={() => setAll(false)} />
-            <Chip label="All on the shelf" chosen={all} onPress={() => setAll(true)} />
+          <ChipRow label={t.which}>
+            <Chip label={t.thisOne} chosen={!all} onPress={() => setAll(false)} />
+            <Chip label={t.allOnTheShelf} chosen={all} onPress={() => setAll(true)} />
           </ChipRow>
         )}
-        <ChipRow label="How many of each">
+        <ChipRow label={t.howManyOfEach}>
           {[1, 2, 4, 8].map((one) => (
             <Chip
               key={one}
-              label={one === 1 ? 'Once' : one === 2 ? 'Twice' : `${one} times`}
+              label={one === 1 ? t.once : one === 2 ? t.twice : t.times(one)}
               chosen={times === one}
               onPress={() => setTimes(one)}
             />
           ))}
         </ChipRow>
         {batches.length === 0 ? (
-          <Notice title="Nothing to label" text="What you make is listed here." />
+          <Notice title={t.nothingToLabel} text={t.whatYouMakeIsListed} />
         ) : (
-          <Button label="Print them" style={styles.start} onPress={() => window.print()} />
+          <Button label={t.printThem} style={styles.start} onPress={() => window.print()} />
         )}
       </View>
-      <View style={styles.sheet} role="list" aria-label="Labels">
+      <View style={styles.sheet} role="list" aria-label={t.labels}>
         {batches.flatMap((batch) =>
           Array.from({ length: times }, (_, at) => (
             <Label key={`${batch.id} ${at}`} batch={batch} pantry={pantry} />
@@ -86,7 +87,7 @@ const NOT_PRINTED = { dataSet: { print: 'no' } } as object;
 /** What a label says, line by line. */
 export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] {
   const { id, fields } = batch;
-  const { name = 'A batch', contents = [], method, on, bestBefore, readyOn, steps: done = [] } = fields;
+  const { name = t.aBatch, contents = [], method, on, bestBefore, readyOn, steps: done = [] } = fields;
   const places = placesOf(pantry, id);
   const mades = madesOf(contents);
   const steps = stepsOf(fields, pantry);
@@ -104,19 +105,17 @@ export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] 
     ...(on ? { on: isoDayName(on) } : {}),
     ...(bestBefore ? { bestBefore: isoDayName(bestBefore) } : {}),
     ...(standing
-      ? { store: 'Stands in the light, covered with a cloth' }
+      ? { store: t.standsInTheLightCovered }
       : keeping
-        ? { store: `Keep ${STORE[keeping.store]}` }
+        ? { store: t.keep(STORE[keeping.store]) }
         : {}),
     ...(places.length > 0 ? { place: places.join(', ') } : {}),
     ...(by === '' ? {} : { by }),
     warnings: [
-      ...(standing && on ? [`Strain it on ${isoDayName(isoOf(dayOf(on) + (standing.days ?? 0)))}`] : []),
-      ...(mades.some(({ part }) => !isEaten(part))
-        ? ['For whole skin only, not for eating', ...skinCautions(contents)]
-        : []),
-      ...(method !== 'cook' && mades.some(mustBeCooked) ? ['Cook it before it is eaten'] : []),
-      ...leftOutOf(steps, done).map(({ step, why }) => `Left out: ${stepWords(step)}. ${why}`),
+      ...(standing && on ? [t.strainItOn(isoDayName(isoOf(dayOf(on) + (standing.days ?? 0))))] : []),
+      ...(mades.some(({ part }) => !isEaten(part)) ? [t.forWholeSkinOnlyNot, ...skinCautions(contents)] : []),
+      ...(method !== 'cook' && mades.some(mustBeCooked) ? [t.cookItBeforeItIs] : []),
+      ...leftOutOf(steps, done).map(({ step, why }) => t.leftOut2(stepWords(step), why)),
     ],
   });
 }
@@ -147,7 +146,7 @@ function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
         '');
   const [name = '', ...lines] = linesOf(batch, pantry, by);
   return (
-    <View role="listitem" aria-label={`Label of ${name}`} style={styles.label}>
+    <View role="listitem" aria-label={t.labelOf(name)} style={styles.label}>
       <View style={styles.words}>
         <Heading style={styles.ink}>{name}</Heading>
         {lines.map((line, at) =>
@@ -165,7 +164,7 @@ function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
       <Square
         text={labelAddress(window.location.origin, batch.id)}
         size={104}
-        label={`A square that leads to ${name}`}
+        label={t.aSquareThatLeadsTo(name)}
       />
     </View>
   );

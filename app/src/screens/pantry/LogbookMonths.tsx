@@ -6,6 +6,7 @@ import type { Year } from '@pause/core/formats/logbook';
 import { colour, font, Small } from '../../components';
 import { boxPath } from './DryingSeries';
 import { HEIGHT, styles } from './logbookStyles';
+import { t } from '../../text/en/pantry';
 
 /** A year by months, as a chart. */
 
@@ -30,7 +31,9 @@ export function Months({ year: { months } }: { readonly year: Year }) {
         style={styles.chart}
         onLayout={onLayout}
         role="img"
-        aria-label={`Finds by month: ${months.map(({ collected, other }, month) => `${MONTHS[month]} ${collected + other}`).join(', ')}`}
+        aria-label={t.findsByMonth(
+          months.map(({ collected, other }, month) => `${MONTHS[month]} ${collected + other}`).join(', '),
+        )}
       >
         {width > 0 ? (
           <Svg width={width} height={HEIGHT}>
@@ -89,7 +92,7 @@ export function Months({ year: { months } }: { readonly year: Year }) {
           </Svg>
         ) : null}
       </View>
-      <Small soft>Finds by month; filled what was collected, open what was not.</Small>
+      <Small soft>{t.findsByMonthFilledWhat}</Small>
     </View>
   );
 }

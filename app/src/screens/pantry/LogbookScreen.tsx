@@ -30,6 +30,7 @@ import { amountWords } from '../../text/pantry';
 import { saveLogbook, loadLogbook } from './files';
 import { Months } from './LogbookMonths';
 import { styles } from './logbookStyles';
+import { t } from '../../text/en/pantry';
 
 /** A year of it: what was found, walked away from, gathered and made; and all of it in open files. */
 export function LogbookScreen() {
@@ -49,7 +50,7 @@ export function LogbookScreen() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   const shown = year ?? Number(today.slice(0, 4));
@@ -64,25 +65,22 @@ export function LogbookScreen() {
   });
   return (
     <Screen>
-      <Title>Logbook</Title>
+      <Title>{t.logbook}</Title>
       {years.length > 1 ? (
-        <ChipRow label="Year">
+        <ChipRow label={t.year}>
           {years.map((each) => (
             <Chip key={each} label={String(each)} chosen={each === shown} onPress={() => setYear(each)} />
           ))}
         </ChipRow>
       ) : null}
       {me && me.groups.length > 0 ? (
-        <ChipRow label="Whose">
-          <Chip label="Yours" chosen={!all} onPress={() => setAll(false)} />
-          <Chip label="With your groups’" chosen={all} onPress={() => setAll(true)} />
+        <ChipRow label={t.whose}>
+          <Chip label={t.yours} chosen={!all} onPress={() => setAll(false)} />
+          <Chip label={t.withYourGroups} chosen={all} onPress={() => setAll(true)} />
         </ChipRow>
       ) : null}
       {one.finds === 0 && one.grams === 0 ? (
-        <Notice
-          title={`Nothing in ${shown} yet`}
-          text="Everything you check, collect and make is listed here, a year at a time."
-        />
+        <Notice title={t.nothingInYet(shown)} text={t.everythingYouCheckCollectAnd} />
       ) : (
         <View style={wide ? styles.columns : styles.column}>
           <View style={[styles.block, wide && styles.grow]}>
@@ -119,15 +117,15 @@ function harvestsIn({ harvests }: Pantry, mine: (person: string) => boolean) {
 
 function Numbers({ year }: { readonly year: Year }) {
   const all = [
-    ['Finds', String(year.finds)],
-    ['Walked away from', String(year.left)],
-    ['Collected', String(year.collected)],
-    ['Gathered', amountWords({ amount: year.grams, unit: 'g' })],
-    ['Batches made', String(year.batches)],
-    ['Meals', String(year.meals)],
+    [t.finds, String(year.finds)],
+    [t.walkedAwayFrom, String(year.left)],
+    [t.collected, String(year.collected)],
+    [t.gathered, amountWords({ amount: year.grams, unit: 'g' })],
+    [t.batchesMade, String(year.batches)],
+    [t.meals, String(year.meals)],
   ] as const;
   return (
-    <View style={styles.numbers} role="list" aria-label="The year in numbers">
+    <View style={styles.numbers} role="list" aria-label={t.theYearInNumbers}>
       {all.map(([name, value]) => (
         <View key={name} role="listitem" style={styles.number}>
           <Heading>{value}</Heading>
@@ -142,8 +140,8 @@ function Taxa({ year: { taxa } }: { readonly year: Year }) {
   if (taxa.length === 0) return null;
   return (
     <View style={styles.block}>
-      <Heading>What it was</Heading>
-      <View role="list" aria-label="What it was">
+      <Heading>{t.whatItWas}</Heading>
+      <View role="list" aria-label={t.whatItWas}>
         <Rule strong />
         {taxa.map(({ taxon, finds, collected, left, grams }) => (
           <View key={taxon} role="listitem">
@@ -152,9 +150,9 @@ function Taxa({ year: { taxa } }: { readonly year: Year }) {
                 <Strong>{CommonName(taxon)}</Strong>
                 <Small soft>
                   {[
-                    finds > 0 && (finds === 1 ? 'one find' : `${finds} finds`),
-                    collected > 0 && `${collected} collected`,
-                    left > 0 && `${left} left`,
+                    finds > 0 && t.finds2(finds),
+                    collected > 0 && t.collected2(collected),
+                    left > 0 && t.left2(left),
                   ]
                     .filter(Boolean)
                     .join(', ')}
@@ -177,23 +175,20 @@ function Files({ today }: { readonly today: string }) {
   const save = (format: 'json' | 'csv' | 'occurrences') => void act(saveLogbook(format, today));
   return (
     <View style={styles.block}>
-      <Heading>All of it, as files</Heading>
-      <Body>
-        Everything that is on this device: whole (JSON), as one table (CSV), or the finds as occurrences
-        (Darwin Core). Each comes in again the same way; nothing that is here is written over.
-      </Body>
+      <Heading>{t.allOfItAsFiles}</Heading>
+      <Body>{t.everythingThatIsOnThis}</Body>
       <View style={styles.ways}>
-        <Button label="Save it whole" tone="outline" onPress={() => save('json')} />
-        <Button label="As a table" tone="outline" onPress={() => save('csv')} />
-        <Button label="As occurrences" tone="outline" onPress={() => save('occurrences')} />
+        <Button label={t.saveItWhole} tone="outline" onPress={() => save('json')} />
+        <Button label={t.asATable} tone="outline" onPress={() => save('csv')} />
+        <Button label={t.asOccurrences} tone="outline" onPress={() => save('occurrences')} />
         <Button
-          label="Take a file in"
+          label={t.takeAFileIn}
           tone="outline"
           onPress={() => void act(loadLogbook()).then(setMessage)}
         />
-        <Button label="Pantry" tone="plain" onPress={() => router.push('/pantry')} />
+        <Button label={t.pantry} tone="plain" onPress={() => router.push('/pantry')} />
       </View>
-      <View role="status" aria-label="What was taken in">
+      <View role="status" aria-label={t.whatWasTakenIn}>
         {messages.map((line) => (
           <SmallStrong key={line}>{line}</SmallStrong>
         ))}

@@ -30,6 +30,7 @@ import { contentWords, METHOD, refusalWords } from '../../text/pantry';
 import { madesOf } from './batch';
 import { choicesOf, unique } from './choicesOf';
 import { type Choice, useChosen, Choose } from './Choose';
+import { t } from '../../text/en/pantry';
 
 /** Makes something of what was gathered, or of what was made before. */
 export function NewBatchScreen() {
@@ -39,7 +40,7 @@ export function NewBatchScreen() {
   if (!pantry.ready || !recalls.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   return (
@@ -92,23 +93,23 @@ function New({
     <View style={[styles.block, wide && styles.grow]}>
       {choices.length === 0 ? (
         <Notice
-          title="Nothing was brought home yet"
-          text="A find that was collected becomes a harvest on the page “How much”: put down there what was taken."
-          action="Finds"
+          title={t.nothingWasBroughtHomeYet}
+          text={t.aFindThatWasCollected}
+          action={t.finds}
           onAction={() => router.push('/finds')}
         />
       ) : null}
-      <Choose choices={choices} chosen={chosen} asks="How much of it goes in" whole={() => 'All of it'} />
+      <Choose choices={choices} chosen={chosen} asks={t.howMuchOfItGoes} whole={() => t.allOfIt} />
     </View>
   );
   const right =
     picked.length > 0 ? (
       <View style={[styles.block, wide && styles.grow]}>
-        <Heading>What is made of it</Heading>
+        <Heading>{t.whatIsMadeOfIt}</Heading>
         <Methods mades={mades} method={method} onChoose={setMethod} />
         {method ? (
           <Field
-            label="What it is called"
+            label={t.whatItIsCalled}
             value={name}
             onChangeText={setName}
             placeholder={usual}
@@ -116,16 +117,14 @@ function New({
           />
         ) : null}
         {group === undefined && picked.some((one) => one.group !== undefined) ? (
-          <Small>
-            Some of it is in one notebook, some in another: what is made of it goes into your own.
-          </Small>
+          <Small>{t.someOfItIsIn}</Small>
         ) : null}
-        <Button label="Begin" disabled={!ready} onPress={make} />
+        <Button label={t.begin} disabled={!ready} onPress={make} />
       </View>
     ) : null;
   return (
     <Screen>
-      <Title>Make something</Title>
+      <Title>{t.makeSomething}</Title>
       {wide ? (
         <View style={styles.columns}>
           {left}
@@ -158,10 +157,10 @@ function Methods({
   const not = METHODS.filter((one) => !may.includes(one))
     .map((one) => ({ one, refusal: refused(one) }))
     .sort((a, b) => Number(a.refusal?.code === 'not-for-use') - Number(b.refusal?.code === 'not-for-use'));
-  if (mades.length === 0) return <Body>The guide in force does not know this part any more.</Body>;
+  if (mades.length === 0) return <Body>{t.theGuideInForceDoes}</Body>;
   return (
     <>
-      <View role="radiogroup" aria-label="What is made of it">
+      <View role="radiogroup" aria-label={t.whatIsMadeOfIt}>
         <Rule strong />
         {may.map((one) => (
           <View key={one}>
@@ -179,17 +178,17 @@ function Methods({
         ))}
       </View>
       <Button
-        label={all ? 'Less' : 'What must not be made of it'}
+        label={all ? t.less : t.whatMustNotBeMade}
         tone="plain"
         style={styles.start}
         aria-expanded={all}
         onPress={() => setAll(!all)}
       />
       {all ? (
-        <View role="list" aria-label="What must not be made of it" style={styles.block}>
+        <View role="list" aria-label={t.whatMustNotBeMade} style={styles.block}>
           {not.map(({ one, refusal }) => (
             <View key={one} role="listitem">
-              <Strong>{METHOD[one][0]}: no</Strong>
+              <Strong>{t.no(METHOD[one][0])}</Strong>
               <Body>{refusal ? refusalWords(refusal) : ''}</Body>
             </View>
           ))}

@@ -12,6 +12,7 @@ import { memberName } from '../../text/people';
 import { isoDayName } from '../../text/places';
 import { styles } from './pantryStyles';
 import { nextTimer } from './Timers';
+import { t } from '../../text/en/pantry';
 
 /** The shelves of the pantry. */
 
@@ -38,15 +39,15 @@ export function Shelf({ title, batches, pantry, held, now }: ShelfProps) {
           <Row
             key={batch.id}
             href={{ pathname: '/batch/[id]', params: { id: batch.id } }}
-            name={batch.fields.name ?? 'A batch'}
+            name={batch.fields.name ?? t.aBatch}
             line={lineOf(batch, now)}
-            end={held.has(batch.id) ? 'In question' : endOf(pantry, batch)}
+            end={held.has(batch.id) ? t.inQuestion : endOf(pantry, batch)}
           />
         ))}
       </View>
       {shown.length < batches.length ? (
         <Button
-          label={`All ${batches.length}`}
+          label={t.all(batches.length)}
           tone="plain"
           style={styles.start}
           onPress={() => setAll(true)}
@@ -62,8 +63,8 @@ function lineOf({ fields }: BatchPage, now: Date): string {
   return [
     method && METHOD[method][1],
     readyOn === undefined
-      ? on && `begun ${isoDayName(on)}`
-      : bestBefore && `best before ${isoDayName(bestBefore)}`,
+      ? on && t.begun(isoDayName(on))
+      : bestBefore && t.bestBefore(isoDayName(bestBefore)),
     timer,
   ]
     .filter(Boolean)
@@ -72,9 +73,9 @@ function lineOf({ fields }: BatchPage, now: Date): string {
 
 function endOf(pantry: Pantry, batch: BatchPage): string | undefined {
   if (batch.fields.ended)
-    return { 'used-up': 'used up', 'thrown-out': 'thrown out', spoilt: 'spoilt' }[batch.fields.ended.why];
+    return { 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: 'spoilt' }[batch.fields.ended.why];
   const left = leftIn(pantry, batch);
-  return left === undefined ? undefined : left.amount === 0 ? 'used up' : amountWords(left);
+  return left === undefined ? undefined : left.amount === 0 ? t.usedUp : amountWords(left);
 }
 
 /** First tastes that are being waited for. */
@@ -83,8 +84,8 @@ export function Tastes({ pantry, now }: { readonly pantry: Pantry; readonly now:
   if (waiting.length === 0) return null;
   return (
     <View style={styles.block}>
-      <Heading>First tastes</Heading>
-      <View role="list" aria-label="First tastes">
+      <Heading>{t.firstTastes}</Heading>
+      <View role="list" aria-label={t.firstTastes}>
         <Rule strong />
         {waiting.map(({ id, fields: { taxon = '', eater = '', at = '', signs = [] } }) => {
           const state = tasteState(at, signs, now);
@@ -95,10 +96,10 @@ export function Tastes({ pantry, now }: { readonly pantry: Pantry; readonly now:
               name={`${CommonName(taxon)}: ${eater}`}
               line={
                 state.state === 'waiting'
-                  ? `another ${Math.ceil(state.hoursLeft)} hours to wait`
+                  ? t.anotherHoursToWait(Math.ceil(state.hoursLeft))
                   : state.state === 'waited'
-                    ? 'How was it?'
-                    : 'Look at it'
+                    ? t.howWasIt
+                    : t.lookAtIt
               }
             />
           );
@@ -108,7 +109,7 @@ export function Tastes({ pantry, now }: { readonly pantry: Pantry; readonly now:
   );
 }
 
-const WHAT = { meal: 'eaten', outward: 'used', gift: 'given to', 'thrown-out': 'thrown out' } as const;
+const WHAT = { meal: 'eaten', outward: 'used', gift: t.givenTo, 'thrown-out': t.thrownOut } as const;
 
 export function portionWords(
   pantry: Pantry,
@@ -123,7 +124,7 @@ export function portionWords(
     dish ?? names.join(', '),
     what === 'gift'
       ? `${WHAT.gift} ${toWhom ?? 'somebody'}`
-      : [WHAT[what], who.length > 0 && `${what === 'outward' ? 'on' : 'by'} ${who.join(', ')}`]
+      : [WHAT[what], who.length > 0 && `${what === 'outward' ? t.on : t.by} ${who.join(', ')}`]
           .filter(Boolean)
           .join(' '),
   ]
@@ -135,14 +136,14 @@ export function Lately({ pantry, today }: { readonly pantry: Pantry; readonly to
   const person = useApp((state) => state.me.person);
   const writtenBy = ({ person: by, group: id }: PortionPage) => {
     const group = by === person?.id ? undefined : person?.groups.find((one) => one.id === id);
-    return group && `recorded by ${memberName(group, by)}`;
+    return group && t.recordedBy(memberName(group, by));
   };
   const lately = pantry.portions.slice(0, FIRST);
   if (lately.length === 0) return null;
   return (
     <View style={styles.block}>
-      <Heading>What became of it</Heading>
-      <View role="list" aria-label="What became of it">
+      <Heading>{t.whatBecameOfIt}</Heading>
+      <View role="list" aria-label={t.whatBecameOfIt}>
         <Rule strong />
         {lately.map((portion) => (
           <Row

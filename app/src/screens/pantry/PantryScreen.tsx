@@ -10,6 +10,7 @@ import { commonName, scientificName } from '../../text/names';
 import { Shelf, Tastes, Lately } from './PantryParts';
 import { styles } from './pantryStyles';
 import { RecallNotice } from './RecallNotice';
+import { t } from '../../text/en/pantry';
 
 /** What is being made, what is there, and what became of it. */
 export function PantryScreen() {
@@ -22,7 +23,7 @@ export function PantryScreen() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   const held = new Set(recalls.all.filter(({ kind }) => kind === 'batch').map(({ id }) => id));
@@ -32,41 +33,35 @@ export function PantryScreen() {
   const finished = found.filter((batch) => !making.includes(batch) && !there.includes(batch));
   const shelves = (
     <View style={[styles.column, wide && styles.grow]}>
-      <Shelf title="Being made" batches={making} pantry={pantry} held={held} now={today} />
-      <Shelf title="On the shelf" batches={there} pantry={pantry} held={held} now={today} />
-      <Shelf title="Used up" batches={finished} pantry={pantry} held={held} now={today} />
+      <Shelf title={t.beingMade} batches={making} pantry={pantry} held={held} now={today} />
+      <Shelf title={t.onTheShelf} batches={there} pantry={pantry} held={held} now={today} />
+      <Shelf title={t.usedUp2} batches={finished} pantry={pantry} held={held} now={today} />
     </View>
   );
   return (
     <Screen>
       <View>
-        <Title>Pantry</Title>
-        <Small soft>
-          {there.length === 1 ? 'One batch' : `${there.length} batches`} on the shelf, {making.length} being
-          made
-        </Small>
+        <Title>{t.pantry}</Title>
+        <Small soft>{t.batchesOnTheShelfBeing(there.length, making.length)}</Small>
       </View>
       <RecallNotice recalls={recalls} />
       <View style={styles.ways}>
-        <Button label="Make something" onPress={() => router.push('/batch/new')} />
-        <Button label="Put down a meal" tone="outline" onPress={() => router.push('/portion')} />
-        <Button label="Read a label" tone="outline" onPress={() => router.push('/scan')} />
+        <Button label={t.makeSomething} onPress={() => router.push('/batch/new')} />
+        <Button label={t.putDownAMeal} tone="outline" onPress={() => router.push('/portion')} />
+        <Button label={t.readALabel} tone="outline" onPress={() => router.push('/scan')} />
       </View>
       {pantry.batches.length === 0 ? (
-        <Notice
-          title="Nothing has been made yet"
-          text="What you collect becomes a harvest; from there it is dried, cooked or put by. Everything is listed here with what it was made from."
-        />
+        <Notice title={t.nothingHasBeenMadeYet} text={t.whatYouCollectBecomesA} />
       ) : (
         <Field
-          label="Look for"
+          label={t.lookFor}
           value={text}
           onChangeText={setText}
-          placeholder="A name, a place, the letters of a label"
+          placeholder={t.aNameAPlaceThe}
           maxLength={80}
         />
       )}
-      {text.trim() !== '' && found.length === 0 ? <Body>Nothing in the pantry is called so.</Body> : null}
+      {text.trim() !== '' && found.length === 0 ? <Body>{t.nothingInThePantryIs}</Body> : null}
       <View style={wide ? styles.columns : styles.column}>
         {shelves}
         <View style={[styles.column, wide && styles.grow]}>
@@ -74,10 +69,10 @@ export function PantryScreen() {
           <Lately pantry={pantry} today={today} />
           <View style={styles.ways}>
             {there.length > 0 ? (
-              <Button label="Print labels" tone="plain" onPress={() => router.push('/labels')} />
+              <Button label={t.printLabels} tone="plain" onPress={() => router.push('/labels')} />
             ) : null}
-            <Button label="A first taste" tone="plain" onPress={() => router.push('/taste')} />
-            <Button label="Logbook" tone="plain" onPress={() => router.push('/logbook')} />
+            <Button label={t.aFirstTaste} tone="plain" onPress={() => router.push('/taste')} />
+            <Button label={t.logbook} tone="plain" onPress={() => router.push('/logbook')} />
           </View>
         </View>
       </View>

@@ -29,6 +29,7 @@ import { mealReminderWords } from '../../text/pantry';
 import { Cooked } from './BoilingDown';
 import { useChosen, Choose } from './Choose';
 import { type What, type Ready, namesOf, styles, WHAT } from './portionKinds';
+import { t } from '../../text/en/pantry';
 
 export function Portion({
   first,
@@ -95,16 +96,13 @@ export function Portion({
   const outwardOnly =
     what === 'meal' && mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');
   const why = [
-    picked.length === 0 && 'of what',
-    picked.length > 0 && !chosen.right && 'how much, as it can be',
-    eating && who.length === 0 && 'by whom',
-    what === 'gift' && toWhom.trim() === '' && 'who has it now',
-    what === 'meal' &&
-      uncooked.some(mustBeCooked) &&
-      (!cooked || refused.length > 0) &&
-      'how it was cooked, as it has to be',
-    outwardOnly && 'nothing that is for the skin only',
-    rulesOut.length > 0 && 'nobody whom it is not for',
+    picked.length === 0 && t.ofWhat2,
+    picked.length > 0 && !chosen.right && t.howMuchAsItCan,
+    eating && who.length === 0 && t.byWhom,
+    what === 'gift' && toWhom.trim() === '' && t.whoHasItNow,
+    what === 'meal' && uncooked.some(mustBeCooked) && (!cooked || refused.length > 0) && t.howItWasCookedAs,
+    outwardOnly && t.nothingThatIsForThe,
+    rulesOut.length > 0 && t.nobodyWhomItIsNot,
   ].filter((one) => one !== false);
   const put = () => {
     void act(
@@ -129,29 +127,27 @@ export function Portion({
     setWho(who.includes(name) ? who.filter((one) => one !== name) : [...who, name]);
   const left = (
     <View style={[styles.block, wide && styles.grow]}>
-      <ChipRow label="What became of it">
+      <ChipRow label={t.whatBecameOfIt}>
         {(['meal', 'outward', 'gift', 'thrown-out'] as const).map((one) => (
           <Chip key={one} label={WHAT[one][0]} chosen={what === one} onPress={() => setWhat(one)} />
         ))}
       </ChipRow>
       {choices.length === 0 ? (
         <Notice
-          title="Nothing is ready"
-          text="Only what is ready and still holds can be recorded."
-          action="Pantry"
+          title={t.nothingIsReady}
+          text={t.onlyWhatIsReadyAnd}
+          action={t.pantry}
           onAction={() => router.push('/pantry')}
         />
       ) : null}
       <Choose
         choices={choices}
         chosen={chosen}
-        asks="How much of it"
-        whole={(known) => (known ? 'All that is left' : 'Some, not weighed')}
+        asks={t.howMuchOfIt}
+        whole={(known) => (known ? t.allThatIsLeft : t.someNotWeighed)}
       />
       {held > 0 && what !== 'thrown-out' ? (
-        <SmallStrong>
-          {held === 1 ? 'One batch is' : `${held} batches are`} in question, and left out here.
-        </SmallStrong>
+        <SmallStrong>{t.batchesAreInQuestionAnd(held)}</SmallStrong>
       ) : null}
     </View>
   );
@@ -159,8 +155,8 @@ export function Portion({
     <View style={[styles.block, wide && styles.grow]}>
       {eating ? (
         <>
-          <Heading>{what === 'meal' ? 'Who ate' : 'On whom'}</Heading>
-          <ChipRow label={what === 'meal' ? 'Who ate' : 'On whom'}>
+          <Heading>{what === 'meal' ? t.whoAte : t.onWhom}</Heading>
+          <ChipRow label={what === 'meal' ? t.whoAte : t.onWhom}>
             {[...new Set([...names, ...who])].map((name) => (
               <Chip
                 key={name}
@@ -173,10 +169,10 @@ export function Portion({
           </ChipRow>
           <View style={styles.row}>
             <View style={styles.grow}>
-              <Field label="Somebody else" value={other} onChangeText={setOther} maxLength={80} />
+              <Field label={t.somebodyElse} value={other} onChangeText={setOther} maxLength={80} />
             </View>
             <Button
-              label="Add"
+              label={t.add}
               tone="outline"
               disabled={other.trim() === ''}
               style={styles.low}
@@ -189,7 +185,7 @@ export function Portion({
           {warnings.map(({ name, caution, taxon }) => (
             <View key={`${name} ${taxon} ${caution.for}`} style={styles.warning} role="alert">
               <Strong>
-                {name}: {caution.level === 'rules-out' ? 'not for them' : 'ask a pharmacist or doctor first'}
+                {name}: {caution.level === 'rules-out' ? t.notForThem : t.askAPharmacistOrDoctor}
               </Strong>
               <Body>
                 {cautionFor(caution.for)}: {lowerFirst(caution.text)}
@@ -197,7 +193,7 @@ export function Portion({
             </View>
           ))}
           {reminders.length > 0 ? (
-            <View role="list" aria-label="To be minded at the meal" style={styles.block}>
+            <View role="list" aria-label={t.toBeMindedAtThe} style={styles.block}>
               {reminders.map((one) => (
                 <View key={`${one.name} ${one.code}`} role="listitem" style={styles.reminder}>
                   <Body>{mealReminderWords(one)}</Body>
@@ -208,21 +204,21 @@ export function Portion({
         </>
       ) : null}
       {what === 'meal' ? (
-        <Field label="What the dish was" value={dish} onChangeText={setDish} maxLength={120} />
+        <Field label={t.whatTheDishWas} value={dish} onChangeText={setDish} maxLength={120} />
       ) : null}
       {what === 'meal' && uncooked.length > 0 ? (
         <Cooked cooked={cooked} made={uncooked} onChange={setCooked} />
       ) : null}
       {what === 'gift' ? (
         <Field
-          label="Who has it now"
+          label={t.whoHasItNow2}
           value={toWhom}
           onChangeText={setToWhom}
           maxLength={80}
-          hint="So that you can warn them if something is wrong with it."
+          hint={t.soThatYouCanWarn}
         />
       ) : null}
-      {why.length > 0 && picked.length > 0 ? <Small>Still to be told: {why.join(', ')}.</Small> : null}
+      {why.length > 0 && picked.length > 0 ? <Small>{t.stillToBeTold(why.join(', '))}</Small> : null}
       <Button label={WHAT[what][1]} disabled={why.length > 0} onPress={put} />
     </View>
   );

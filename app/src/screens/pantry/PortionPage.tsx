@@ -28,6 +28,7 @@ import { amountWords, COOKING, METHOD, SPOILS } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { spoilsFor } from './batch';
 import { portionWords } from './PantryParts';
+import { t } from '../../text/en/pantry';
 
 /** What was eaten, used or given: of what, by whom, and how it went. */
 export function PortionPage() {
@@ -37,17 +38,13 @@ export function PortionPage() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   if (!portion)
     return (
       <Screen>
-        <Notice
-          whole
-          title="There is no such page"
-          text="The address names a meal that is not in this notebook."
-        />
+        <Notice whole title={t.thereIsNoSuchPage} text={t.theAddressNamesAMeal} />
       </Screen>
     );
   return <Portion portion={portion} pantry={pantry} />;
@@ -79,19 +76,19 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
         {cooked ? (
           <Body>
             {COOKING[cooked.how]}
-            {cooked.minutes === undefined ? '' : `, ${cooked.minutes} minutes`}
+            {cooked.minutes === undefined ? '' : t.minutes3(cooked.minutes)}
           </Body>
         ) : null}
       </View>
       <View style={styles.block}>
-        <Heading>Of what</Heading>
-        <View role="list" aria-label="Of what">
+        <Heading>{t.ofWhat}</Heading>
+        <View role="list" aria-label={t.ofWhat}>
           <Rule strong />
           {of.map((source) => {
             const from = sourceOf(pantry, source);
             const name =
               from === undefined
-                ? 'A find'
+                ? t.aFind
                 : from.name === ''
                   ? CommonName(from.contents[0]?.taxon ?? '')
                   : from.name;
@@ -107,8 +104,8 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
                     </Small>
                   </View>
                   <Button
-                    label="Open"
-                    aria-label={`Open ${name}`}
+                    label={t.open}
+                    aria-label={t.open2(name)}
                     tone="plain"
                     onPress={() =>
                       router.push({
@@ -125,16 +122,16 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
         </View>
         {who.length > 0 ? (
           <Body>
-            {what === 'meal' ? 'Eaten by' : 'On'} {who.join(', ')}.
+            {what === 'meal' ? t.eatenBy : t.on2} {who.join(', ')}.
           </Body>
         ) : null}
       </View>
       {what === 'gift' ? <GiftNote portion={portion} pantry={pantry} toWhom={toWhom ?? ''} /> : null}
       {what === 'meal' || what === 'outward' ? (
         <View style={styles.block}>
-          <Heading>How it went</Heading>
-          {signs.length === 0 ? <Body>Nobody has felt anything so far.</Body> : null}
-          <View role="list" aria-label="What was felt">
+          <Heading>{t.howItWent}</Heading>
+          {signs.length === 0 ? <Body>{t.nobodyHasFeltAnythingSo}</Body> : null}
+          <View role="list" aria-label={t.whatWasFelt}>
             {signs.map((one) => (
               <View key={one.at} role="listitem">
                 <Body>
@@ -146,14 +143,14 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
           {person === me ? (
             <>
               <Field
-                label="Somebody felt something"
+                label={t.somebodyFeltSomething}
                 value={text}
                 onChangeText={setText}
                 maxLength={120}
-                hint="Who, and what."
+                hint={t.whoAndWhat}
               />
               <Button
-                label="Put it down"
+                label={t.putItDown}
                 tone="outline"
                 disabled={text.trim() === ''}
                 style={styles.start}
@@ -161,11 +158,9 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
               />
             </>
           ) : null}
-          {signs.length > 0 ? (
-            <Strong>Do not wait for more of it: call, and have the sheet ready.</Strong>
-          ) : null}
+          {signs.length > 0 ? <Strong>{t.doNotWaitForMore}</Strong> : null}
           <Button
-            label="Someone is ill after it"
+            label={t.someoneIsIllAfterIt}
             tone={signs.length > 0 ? 'ink' : 'outline'}
             style={styles.start}
             onPress={() => router.push({ pathname: '/sheet/[id]', params: { id } })}
@@ -192,8 +187,8 @@ function GiftNote({
   );
   return (
     <View style={styles.block}>
-      <View style={styles.note} role="article" aria-label="A note to hand over">
-        <Heading>For {toWhom}</Heading>
+      <View style={styles.note} role="article" aria-label={t.aNoteToHandOver}>
+        <Heading>{t.for(toWhom)}</Heading>
         {batches.map(({ batch: { id, fields }, amount }) => (
           <View key={id}>
             <Strong>
@@ -210,20 +205,16 @@ function GiftNote({
               ; {fields.method ? METHOD[fields.method][1] : ''}
               {fields.on ? `, ${isoDayName(fields.on)}` : ''}.
             </Body>
-            {fields.bestBefore ? <Body>Best before {isoDayName(fields.bestBefore)}.</Body> : null}
+            {fields.bestBefore ? <Body>{t.bestBefore2(isoDayName(fields.bestBefore))}</Body> : null}
             {spoilsFor(fields).map((one) => (
               <Body key={one}>{SPOILS[one]}</Body>
             ))}
           </View>
         ))}
-        <Body>
-          Gathered wild, and looked at piece by piece by {me}. The first time only a little, and nothing else
-          that is new that day. Whoever feels unwell after it calls the poison service, with this note at
-          hand.
-        </Body>
+        <Body>{t.gatheredWildAndLookedAt(me)}</Body>
       </View>
       <Button
-        label="Print the note"
+        label={t.printTheNote}
         tone="outline"
         style={styles.start}
         {...({ dataSet: { print: 'no' } } as object)}

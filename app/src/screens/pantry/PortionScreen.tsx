@@ -10,6 +10,7 @@ import { CommonName } from '../../text/names';
 import { METHOD, amountWords } from '../../text/pantry';
 import { Portion } from './Portion';
 import { isWhat, type Ready } from './portionKinds';
+import { t } from '../../text/en/pantry';
 
 /**
  * What became of something: eaten, used, given or thrown out; of one batch or of several, or of a find where
@@ -22,7 +23,7 @@ export function PortionScreen() {
   if (!pantry.ready || !recalls.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   const held = new Set(recalls.all.map(({ id }) => id));
@@ -47,8 +48,8 @@ function choicesOf(pantry: Pantry, held: ReadonlySet<string>, all: boolean): Rea
       const left = leftIn(pantry, batch);
       return {
         source: { of: 'batch', id: batch.id },
-        name: batch.fields.name ?? 'A batch',
-        line: [batch.fields.method && METHOD[batch.fields.method][1], left && `${amountWords(left)} left`]
+        name: batch.fields.name ?? t.aBatch,
+        line: [batch.fields.method && METHOD[batch.fields.method][1], left && t.left(amountWords(left))]
           .filter(Boolean)
           .join(' · '),
         contents: batch.fields.contents ?? [],
@@ -70,7 +71,7 @@ function OnTheSpot({ find }: { readonly find: string }) {
   if (!record || !open.evaluation)
     return (
       <Screen>
-        <Loading what="Opening the find …" />
+        <Loading what={t.openingTheFind} />
       </Screen>
     );
   const toFind = () => router.replace({ pathname: '/find/[id]', params: { id: find } });
@@ -85,9 +86,9 @@ function OnTheSpot({ find }: { readonly find: string }) {
       <Screen>
         <Notice
           whole
-          title="Not here"
-          text={`It says: ${problem.reason}.`}
-          action="To the find"
+          title={t.notHere}
+          text={t.itSays(problem.reason)}
+          action={t.toTheFind}
           onAction={toFind}
         />
       </Screen>
@@ -95,31 +96,19 @@ function OnTheSpot({ find }: { readonly find: string }) {
   if (!ready || !made)
     return (
       <Screen>
-        <Notice
-          whole
-          title="Not on this"
-          text="Only a find that was decided and still holds can be recorded as eaten on the spot."
-          action="To the find"
-          onAction={toFind}
-        />
+        <Notice whole title={t.notOnThis} text={t.onlyAFindThatWas} action={t.toTheFind} onAction={toFind} />
       </Screen>
     );
   if (mustBeCooked(made))
     return (
       <Screen>
-        <Notice
-          whole
-          title="Not raw"
-          text="It has to be cooked first: take it home."
-          action="To the find"
-          onAction={toFind}
-        />
+        <Notice whole title={t.notRaw} text={t.itHasToBeCookedFirst} action={t.toTheFind} onAction={toFind} />
       </Screen>
     );
   const choice: Ready = {
     source: { of: 'find', id: find },
     name: CommonName(taxon),
-    line: 'where it stood',
+    line: t.whereItStood,
     contents: [{ taxon: made.taxon.id, part }],
     left: undefined,
     ready: false,

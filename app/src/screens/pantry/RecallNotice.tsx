@@ -6,6 +6,7 @@ import { usePantry, type Pantry } from '../../notebook/pantry';
 import { useRecalls, type Recalls } from '../../notebook/recalls';
 import { useToday } from '../../notebook/useFinds';
 import { commonName } from '../../text/names';
+import { t } from '../../text/en/pantry';
 
 /**
  * Something that was gathered or made no longer stands: said wherever one begins, until somebody has seen to
@@ -13,28 +14,16 @@ import { commonName } from '../../text/names';
  */
 export function RecallNotice({ recalls: { open, run } }: { readonly recalls: Recalls }) {
   const router = useRouter();
-  if (run)
-    return (
-      <Small soft>
-        The notebook asks everything again by the newer guide: {run.done} of {run.total} finds.
-      </Small>
-    );
+  if (run) return <Small soft>{t.theNotebookAsksEverythingAgain(run.done, run.total)}</Small>;
   const made = open.filter(({ kind }) => kind !== 'find');
   if (open.length === 0) return null;
   const most = made.length > 0 ? made : open;
   return (
-    <View style={styles.notice} role="status" aria-label="In question">
-      <Strong>
-        {most.length === 1 ? 'One thing' : `${most.length} things`} you {made.length > 0 ? 'have' : 'found'}{' '}
-        no longer {most.length === 1 ? 'stands' : 'stand'}
-      </Strong>
-      <Small>
-        {made.length > 0
-          ? 'Eat nothing of it until you have looked at why.'
-          : 'It was collected, and would not be now.'}
-      </Small>
+    <View style={styles.notice} role="status" aria-label={t.inQuestion}>
+      <Strong>{t.thingsYouNoLongerStand(most.length, made.length > 0 ? t.have : t.found)}</Strong>
+      <Small>{made.length > 0 ? t.eatNothingOfItUntil : t.itWasCollectedAndWould}</Small>
       <Button
-        label="What, and why"
+        label={t.whatAndWhy}
         tone="outline"
         style={styles.start}
         onPress={() => router.push('/recall')}
@@ -48,7 +37,7 @@ function Reminders({ tastes }: Pick<Pantry, 'tastes'>) {
   const router = useRouter();
   const now = useToday();
   const due = tastes.flatMap(
-    ({ id, fields: { at, eater = 'Somebody', taxon = '', asked = [], signs = [], ended } }) => {
+    ({ id, fields: { at, eater = t.somebody, taxon = '', asked = [], signs = [], ended } }) => {
       const hours =
         at === undefined || ended
           ? undefined
@@ -59,14 +48,11 @@ function Reminders({ tastes }: Pick<Pantry, 'tastes'>) {
   return (
     <>
       {due.map(({ id, hours, eater, taxon }) => (
-        <View key={id} style={styles.notice} role="status" aria-label="To be asked">
-          <Strong>How is {eater}?</Strong>
-          <Small>
-            {hours === 1 ? 'An hour has' : `${hours} hours have`} gone since the first taste of{' '}
-            {commonName(taxon)}.
-          </Small>
+        <View key={id} style={styles.notice} role="status" aria-label={t.toBeAsked}>
+          <Strong>{t.howIs(eater)}</Strong>
+          <Small>{t.hoursHaveGoneSinceThe(hours, commonName(taxon))}</Small>
           <Button
-            label="Put it down"
+            label={t.putItDown}
             tone="outline"
             style={styles.start}
             onPress={() => router.push({ pathname: '/taste/[id]', params: { id } })}

@@ -29,6 +29,7 @@ import { dayWords } from '../../text/days';
 import { CommonName } from '../../text/names';
 import { causeWords, measureWords } from '../../text/recalls';
 import { portionWords } from './PantryParts';
+import { t } from '../../text/en/pantry';
 
 /** Everything that descends from what no longer stands: why, by which way, and what to do with it. */
 export function RecallScreen() {
@@ -38,34 +39,26 @@ export function RecallScreen() {
   if (!pantry.ready || !recalls.ready)
     return (
       <Screen>
-        <Loading what="Asking everything that was collected once more …" />
+        <Loading what={t.askingEverythingThatWasCollected} />
       </Screen>
     );
   const rest = recalls.all.filter((one) => !recalls.open.includes(one));
   return (
     <Screen>
       <View>
-        <Title>What no longer holds</Title>
-        <Body soft>
-          When a guide is corrected, a reading taken back, a stray found or a decision changed, all that was
-          made of it is found again.
-        </Body>
+        <Title>{t.whatNoLongerHolds}</Title>
+        <Body soft>{t.whenAGuideIsCorrected}</Body>
       </View>
-      {recalls.all.length === 0 ? (
-        <Notice
-          title="Everything holds"
-          text="By all that is on record here, and by the guide in force, what was collected would be collected again."
-        />
-      ) : null}
-      <View role="list" aria-label="To be seen to">
+      {recalls.all.length === 0 ? <Notice title={t.everythingHolds} text={t.byAllThatIsOn} /> : null}
+      <View role="list" aria-label={t.toBeSeenTo}>
         {recalls.open.map((one) => (
           <Hit key={one.id} one={one} nameOf={nameOf} onSeen={() => recalls.seenTo(one)} />
         ))}
       </View>
       {rest.length > 0 ? (
         <View style={styles.block}>
-          <Heading>Seen to</Heading>
-          <View role="list" aria-label="Seen to">
+          <Heading>{t.seenTo}</Heading>
+          <View role="list" aria-label={t.seenTo}>
             {rest.map((one) => (
               <View key={one.id} role="listitem" style={styles.seen}>
                 <Strong>{nameOf(one.id)}</Strong>
@@ -87,20 +80,19 @@ export function useNames(pantry: Pantry): (id: string) => string {
   return (id) => {
     const find = finds.find((one) => one.id === id);
     if (find)
-      return `Find ${find.number ?? ''} ${find.target === undefined ? '' : CommonName(find.target)}`
+      return t
+        .find(find.number ?? '', find.target === undefined ? '' : CommonName(find.target))
         .replace(/\s+/g, ' ')
         .trim();
     const batch = pantry.batches.find((one) => one.id === id);
-    if (batch) return batch.fields.name ?? 'A batch';
+    if (batch) return batch.fields.name ?? t.aBatch;
     const harvest = pantry.harvests.find((one) => one.id === id);
-    if (harvest) return `Harvest of ${CommonName(harvest.fields.taxon ?? '').toLowerCase()}`;
+    if (harvest) return t.harvestOf(CommonName(harvest.fields.taxon ?? '').toLowerCase());
     const portion = pantry.portions.find((one) => one.id === id);
     if (portion)
       return `${portionWords(pantry, portion)}${portion.fields.at ? `, ${dayWords(new Date(portion.fields.at), today)}` : ''}`;
     const taste = pantry.tastes.find((one) => one.id === id);
-    return taste
-      ? `First taste of ${CommonName(taste.fields.taxon ?? '').toLowerCase()}`
-      : 'A find that is not shared here';
+    return taste ? t.firstTasteOf(CommonName(taste.fields.taxon ?? '').toLowerCase()) : t.aFindThatIsNot;
   };
 }
 
@@ -151,15 +143,15 @@ function Hit({
       {one.way.length > 1 ? <Small soft>{one.way.map(nameOf).join(' → ')}</Small> : null}
       <View style={styles.ways}>
         {one.kind === 'batch' ? (
-          <Button label="It is thrown out" tone="outline" onPress={() => seen('discarded')} />
+          <Button label={t.itIsThrownOut} tone="outline" onPress={() => seen('discarded')} />
         ) : null}
         <Button
           label={
             one.kind === 'portion'
               ? one.measure === 'warn'
-                ? 'They are told'
-                : 'They are asked'
-              : 'It is put aside'
+                ? t.theyAreTold
+                : t.theyAreAsked
+              : t.itIsPutAside
           }
           tone="outline"
           onPress={() => seen('held')}

@@ -17,6 +17,7 @@ import {
 } from '../../components';
 import { chooseFile } from '../../lib/files';
 import { usePantry } from '../../notebook/pantry';
+import { t } from '../../text/en/pantry';
 
 /** Reads a label: by the camera, from a picture, or by its letters. */
 export function ScanScreen() {
@@ -27,12 +28,7 @@ export function ScanScreen() {
   const [filming, setFilming] = useState(false);
   const open = (text: string | undefined, what: string) => {
     const id = text === undefined ? undefined : batchOfAddress(text);
-    if (id === undefined)
-      setMessage(
-        text === undefined
-          ? `No square was found ${what}. More light, and the whole square with the white around it.`
-          : 'This square is of no label of Pause.',
-      );
+    if (id === undefined) setMessage(text === undefined ? t.noSquareWasFoundMore(what) : t.thisSquareIsOfNo);
     else router.replace({ pathname: '/batch/[id]', params: { id } });
   };
   const typed = pantry.batches.find(({ id }) => shortCode(id) === code.trim().toUpperCase());
@@ -41,14 +37,14 @@ export function ScanScreen() {
     if (!file) return;
     setMessage(undefined);
     try {
-      open(await readSquare(file), 'in the picture');
+      open(await readSquare(file), t.inThePicture);
     } catch {
-      setMessage('This is no picture that can be read.');
+      setMessage(t.thisIsNoPictureThat);
     }
   };
   return (
     <Screen>
-      <Title>Read a label</Title>
+      <Title>{t.readALabel}</Title>
       {filming ? (
         <Camera
           onText={(text) => {
@@ -62,28 +58,28 @@ export function ScanScreen() {
         />
       ) : (
         <Button
-          label="With the camera"
+          label={t.withTheCamera}
           onPress={() => {
             setMessage(undefined);
             setFilming(true);
           }}
         />
       )}
-      {filming ? <Button label="Stop" tone="outline" onPress={() => setFilming(false)} /> : null}
-      <Button label="From a picture" tone="outline" onPress={() => void fromPicture()} />
+      {filming ? <Button label={t.stop} tone="outline" onPress={() => setFilming(false)} /> : null}
+      <Button label={t.fromAPicture} tone="outline" onPress={() => void fromPicture()} />
       {message === undefined ? null : <Strong role="alert">{message}</Strong>}
       <View style={styles.block}>
-        <Heading>Or by its letters</Heading>
+        <Heading>{t.orByItsLetters}</Heading>
         <Field
-          label="The eight letters at the end of the label"
+          label={t.theEightLettersAtThe}
           value={code}
           onChangeText={setCode}
           maxLength={12}
           autoCapitalize="characters"
         />
-        {code.trim().length >= 8 && !typed ? <Body>No batch of this notebook has these.</Body> : null}
+        {code.trim().length >= 8 && !typed ? <Body>{t.noBatchOfThisNotebook}</Body> : null}
         <Button
-          label="Open it"
+          label={t.openIt}
           tone="outline"
           disabled={!typed}
           style={styles.start}
@@ -161,10 +157,7 @@ function Camera({
       await look();
     };
     begin().catch(() => {
-      if (!ended.is)
-        callbacks.current.onFail(
-          'This device gives no picture of a camera; it may not be allowed to. Take a photo, and read it from there.',
-        );
+      if (!ended.is) callbacks.current.onFail(t.thisDeviceGivesNoPicture);
     });
     return () => {
       ended.is = true;
@@ -173,7 +166,7 @@ function Camera({
     };
   }, []);
   return (
-    <View style={styles.camera} role="img" aria-label="What the camera sees">
+    <View style={styles.camera} role="img" aria-label={t.whatTheCameraSees}>
       <div ref={place} />
     </View>
   );

@@ -5,6 +5,7 @@ import { Button, Strong, Small } from '../../components';
 import { type Thunk, useAct } from '../../notebook/store';
 import type { Typed, Sheet } from './sheet';
 import { styles } from './sheetStyles';
+import { t } from '../../text/en/pantry';
 
 /** The parts of a sheet. */
 
@@ -66,14 +67,12 @@ export function Hand({ sheet }: { readonly sheet: Sheet }) {
   return (
     <View style={styles.ways}>
       <Button
-        label={state === 'making' ? 'Making it …' : 'Save as PDF'}
+        label={state === 'making' ? t.makingIt : t.saveAsPdf}
         disabled={state === 'making'}
         onPress={() => void save()}
       />
-      <Button label="Print it" tone="outline" onPress={() => window.print()} />
-      {state === 'failed' ? (
-        <Strong role="alert">The PDF could not be made. Print it, or show this page.</Strong>
-      ) : null}
+      <Button label={t.printIt} tone="outline" onPress={() => window.print()} />
+      {state === 'failed' ? <Strong role="alert">{t.thePdfCouldNotBe}</Strong> : null}
     </View>
   );
 }
@@ -94,20 +93,17 @@ export function PoisonLine({ sheet }: { readonly sheet: Sheet }) {
   };
   return (
     <View style={styles.block}>
-      <Small soft>
-        A made-up poison line of the Ostrel valley stands in here: it answers, and nobody is called.
-      </Small>
+      <Small soft>{t.aMadeUpPoisonLine}</Small>
       <Button
-        label={asking ? 'Sending …' : 'Send it to the made-up poison line'}
+        label={asking ? t.sending : t.sendItToTheMade}
         tone="outline"
         disabled={asking}
         style={styles.start}
         onPress={report}
       />
       {answer ? (
-        <Strong role="status" aria-label="The made-up poison line">
-          Received, as case {answer}. Stay with them; somebody would call you back. (Made up: nobody was
-          told.)
+        <Strong role="status" aria-label={t.theMadeUpPoisonLine}>
+          {t.receivedAsCaseStayWith(answer)}
         </Strong>
       ) : null}
     </View>

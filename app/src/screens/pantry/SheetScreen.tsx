@@ -24,6 +24,7 @@ import { Calls } from '../emergency/Calls';
 import { type Typed, NOTHING_TYPED, findsBehind, recordsBehind, sheetOf } from './sheet';
 import { keptSheets, keepSheet, NOT_PRINTED, Hand, PoisonLine } from './SheetParts';
 import { styles } from './sheetStyles';
+import { t } from '../../text/en/pantry';
 
 /**
  * Something went wrong: whom to call, what to keep, and the one page for whoever treats. All of it without a
@@ -54,7 +55,7 @@ export function SheetScreen() {
   if (!ready || !records || !typed)
     return (
       <Screen>
-        <Loading what="Putting it together …" />
+        <Loading what={t.puttingItTogether} />
       </Screen>
     );
   return <IfWrong id={id} pantry={pantry} records={records} first={typed} />;
@@ -87,39 +88,36 @@ function IfWrong({
   const left = (
     <View style={[styles.column, wide && styles.grow]} {...NOT_PRINTED}>
       <View style={styles.block}>
-        <Strong>Call now. Do not wait for signs.</Strong>
+        <Strong>{t.callNowDoNotWait}</Strong>
         <Calls />
-        <Body>
-          Keep what is left of it, raw and cooked, cool and in paper; what was vomited in a clean jar. Make
-          nobody vomit, and give nothing that nobody told you to give.
-        </Body>
+        <Body>{t.keepWhatIsLeftOf}</Body>
       </View>
       <View style={styles.block}>
-        <Heading>What only you can say</Heading>
+        <Heading>{t.whatOnlyYouCanSay}</Heading>
         <Field
-          label="Who, with age and weight"
+          label={t.whoWithAgeAndWeight}
           value={typed.who}
           onChangeText={(who) => put({ who })}
           onBlur={keep}
           maxLength={200}
         />
         <Field
-          label="When it was eaten"
+          label={t.whenItWasEaten}
           value={typed.when}
           onChangeText={(when) => put({ when })}
           onBlur={keep}
           maxLength={120}
-          placeholder="today, about seven in the evening"
+          placeholder={t.todayAboutSevenInThe}
         />
         <Field
-          label="How much"
+          label={t.howMuch}
           value={typed.amount}
           onChangeText={(amount) => put({ amount })}
           onBlur={keep}
           maxLength={120}
         />
         <Field
-          label="What is felt, and since when"
+          label={t.whatIsFeltAndSince}
           value={typed.signs}
           onChangeText={(signs) => put({ signs })}
           onBlur={keep}
@@ -132,7 +130,7 @@ function IfWrong({
     </View>
   );
   const right = (
-    <View style={[styles.sheet, wide && styles.grow]} role="article" aria-label="The sheet">
+    <View style={[styles.sheet, wide && styles.grow]} role="article" aria-label={t.theSheet}>
       <Heading style={styles.ink}>{sheet.title}</Heading>
       {sheet.parts.map((part) => (
         <View key={part.title} style={styles.part}>
@@ -149,14 +147,9 @@ function IfWrong({
   return (
     <Screen>
       <View {...NOT_PRINTED}>
-        <Title>If it went wrong</Title>
+        <Title>{t.ifItWentWrong}</Title>
       </View>
-      {records.length === 0 ? (
-        <Notice
-          title="Nothing is on record of it"
-          text="The find that it goes back to is not in this notebook. Say what you know."
-        />
-      ) : null}
+      {records.length === 0 ? <Notice title={t.nothingIsOnRecordOf} text={t.theFindThatItGoes} /> : null}
       {wide ? (
         <View style={styles.columns}>
           {left}

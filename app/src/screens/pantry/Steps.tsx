@@ -24,6 +24,7 @@ import { newId } from '../../notebook/open';
 import { useAct } from '../../notebook/store';
 import { BESIDES, stepWords } from '../../text/pantry';
 import { StartTimer } from './Timers';
+import { t } from '../../text/en/pantry';
 
 type Done = BatchFields['steps'][number];
 
@@ -60,8 +61,8 @@ export function Steps({
   };
   return (
     <View style={styles.block}>
-      <Heading>What is done to it</Heading>
-      <View role="list" aria-label="Steps">
+      <Heading>{t.whatIsDoneToIt}</Heading>
+      <View role="list" aria-label={t.steps}>
         <Rule strong />
         {steps.map((step) => {
           const last = done.findLast((one) => one.step === step.id);
@@ -83,16 +84,16 @@ export function Steps({
                   <View style={styles.grow}>
                     <Body style={isDone ? styles.soft : undefined}>{words}</Body>
                     {last?.leftOut !== undefined ? (
-                      <SmallStrong>Left out: {last.leftOut}</SmallStrong>
+                      <SmallStrong>{t.leftOut(last.leftOut)}</SmallStrong>
                     ) : step.required && !isDone ? (
-                      <Small>has to be done</Small>
+                      <Small>{t.hasToBeDone}</Small>
                     ) : null}
                   </View>
                 </Pressable>
                 {last === undefined && step.required && step.safety !== true && leaving !== step.id ? (
                   <Button
-                    label="Leave out"
-                    aria-label={`Leave out: ${words}`}
+                    label={t.leaveOut}
+                    aria-label={t.leaveOut2(words)}
                     tone="plain"
                     onPress={() => {
                       setLeaving(step.id);
@@ -109,19 +110,19 @@ export function Steps({
               {leaving === step.id ? (
                 <View style={styles.leaving}>
                   <Field
-                    label="Why it is left out"
+                    label={t.whyItIsLeftOut}
                     value={why}
                     onChangeText={setWhy}
                     maxLength={200}
-                    hint="The label shows it from then on."
+                    hint={t.theLabelShowsItFrom}
                   />
                   <View style={styles.ways}>
                     <Button
-                      label="Leave it out"
+                      label={t.leaveItOut}
                       disabled={why.trim() === ''}
                       onPress={() => leave(step.id)}
                     />
-                    <Button label="Do it after all" tone="plain" onPress={() => setLeaving(undefined)} />
+                    <Button label={t.doItAfterAll} tone="plain" onPress={() => setLeaving(undefined)} />
                   </View>
                 </View>
               ) : null}
@@ -150,23 +151,23 @@ function Another({ id, taken }: { readonly id: string; readonly taken: readonly 
     setOpen(false);
   };
   if (!open)
-    return <Button label="Another step" tone="plain" style={styles.start} onPress={() => setOpen(true)} />;
+    return <Button label={t.anotherStep} tone="plain" style={styles.start} onPress={() => setOpen(true)} />;
   return (
     <View style={styles.block}>
-      <ChipRow label="Another step">
+      <ChipRow label={t.anotherStep}>
         {BESIDES.filter((one) => !taken.includes(one)).map((one) => (
           <Chip key={one} kind="checkbox" label={one} chosen={false} onPress={() => add(one)} />
         ))}
       </ChipRow>
-      <Field label="Or in your words" value={text} onChangeText={setText} maxLength={120} />
+      <Field label={t.orInYourWords} value={text} onChangeText={setText} maxLength={120} />
       <View style={styles.buttons}>
         <Button
-          label="Add it"
+          label={t.addIt}
           tone="outline"
           disabled={text.trim() === ''}
           onPress={() => add(text.trim())}
         />
-        <Button label="Not now" tone="plain" onPress={() => setOpen(false)} />
+        <Button label={t.notNow} tone="plain" onPress={() => setOpen(false)} />
       </View>
     </View>
   );

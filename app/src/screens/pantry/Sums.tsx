@@ -7,6 +7,7 @@ import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
 import { Syrup, Spirit, Pickle, Ferment, type Figures, g } from './SumsKinds';
 import { styles } from './sumsStyles';
+import { t } from '../../text/en/pantry';
 
 /** The sums of a kitchen, for what is being made: by weight inside, in the units that it is told in. */
 
@@ -75,11 +76,11 @@ export function settled(method: BatchFields['method'], figures: BatchFigures): B
 function Steeped({ figures: { plantGrams, liquidMl }, put }: Figures) {
   return (
     <View style={styles.block}>
-      <Heading>How much to how much</Heading>
+      <Heading>{t.howMuchToHowMuch}</Heading>
       <View style={styles.row}>
         <View style={styles.grow}>
           <QuantityField
-            label="The plant weighs"
+            label={t.thePlantWeighs}
             of="mass"
             value={plantGrams}
             onChange={(value) => put({ plantGrams: value })}
@@ -87,7 +88,7 @@ function Steeped({ figures: { plantGrams, liquidMl }, put }: Figures) {
         </View>
         <View style={styles.grow}>
           <QuantityField
-            label="Water"
+            label={t.water}
             of="volume"
             value={liquidMl}
             onChange={(value) => put({ liquidMl: value })}
@@ -95,9 +96,9 @@ function Steeped({ figures: { plantGrams, liquidMl }, put }: Figures) {
         </View>
       </View>
       {plantGrams !== undefined && liquidMl !== undefined ? (
-        <Strong>{g((plantGrams / liquidMl) * 1000)} to a litre</Strong>
+        <Strong>{t.toALitre(g((plantGrams / liquidMl) * 1000))}</Strong>
       ) : null}
-      <Small soft>Written down so that it can be made again; no dose.</Small>
+      <Small soft>{t.writtenDownSoThatIt}</Small>
     </View>
   );
 }
@@ -105,15 +106,15 @@ function Steeped({ figures: { plantGrams, liquidMl }, put }: Figures) {
 function Oil({ figures: { plantGrams, liquidMl, fresh }, put }: Figures) {
   return (
     <View style={styles.block}>
-      <Heading>How it goes in</Heading>
-      <ChipRow label="How the plant is">
-        <Chip label="Wilted or dried" chosen={fresh === false} onPress={() => put({ fresh: false })} />
-        <Chip label="As it was picked" chosen={fresh === true} onPress={() => put({ fresh: true })} />
+      <Heading>{t.howItGoesIn}</Heading>
+      <ChipRow label={t.howThePlantIs}>
+        <Chip label={t.wiltedOrDried} chosen={fresh === false} onPress={() => put({ fresh: false })} />
+        <Chip label={t.asItWasPicked} chosen={fresh === true} onPress={() => put({ fresh: true })} />
       </ChipRow>
       <View style={styles.row}>
         <View style={styles.grow}>
           <QuantityField
-            label="The plant weighs"
+            label={t.thePlantWeighs}
             of="mass"
             value={plantGrams}
             onChange={(value) => put({ plantGrams: value })}
@@ -121,7 +122,7 @@ function Oil({ figures: { plantGrams, liquidMl, fresh }, put }: Figures) {
         </View>
         <View style={styles.grow}>
           <QuantityField
-            label="Oil or fat"
+            label={t.oilOrFat}
             of="volume"
             value={liquidMl}
             onChange={(value) => put({ liquidMl: value })}

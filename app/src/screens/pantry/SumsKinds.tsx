@@ -14,6 +14,7 @@ import { Heading, Body, Strong, ChipRow, Chip, Small } from '../../components';
 import { QuantityField, NumberField } from '../../components/NumberField';
 import { amountWords } from '../../text/pantry';
 import { styles } from './sumsStyles';
+import { t } from '../../text/en/pantry';
 
 /** Sums of syrup, spirit, pickle and ferment. */
 
@@ -29,29 +30,24 @@ export interface Figures {
 export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share }, put }: Figures) {
   return (
     <View style={styles.block}>
-      <Heading>Sugar</Heading>
+      <Heading>{t.sugar}</Heading>
       <QuantityField
-        label="The juice weighs"
+        label={t.theJuiceWeighs}
         of="mass"
         value={liquidGrams}
         onChange={(value) => put({ liquidGrams: value })}
       />
       {liquidGrams === undefined ? null : (
-        <Body>
-          To keep closed and cool it wants {g(sugarFor(liquidGrams))} of sugar: {percent(SUGAR_KEEPS * 100)}{' '}
-          of the whole.
-        </Body>
+        <Body>{t.toKeepClosedAndCool(g(sugarFor(liquidGrams)), percent(SUGAR_KEEPS * 100))}</Body>
       )}
       <QuantityField
-        label="Sugar that goes in"
+        label={t.sugarThatGoesIn}
         of="mass"
         value={sugarGrams}
         onChange={(value) => put({ sugarGrams: value })}
       />
       {share === undefined ? null : (
-        <Strong>
-          {percent(share * 100)} sugar{share < SUGAR_KEEPS ? ': for the fridge' : ''}
-        </Strong>
+        <Strong>{t.sugar2(percent(share * 100), share < SUGAR_KEEPS ? t.forTheFridge : '')}</Strong>
       )}
     </View>
   );
@@ -71,18 +67,18 @@ export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }
       : undefined;
   return (
     <View style={styles.block}>
-      <Heading>Spirit and water</Heading>
+      <Heading>{t.spiritAndWater}</Heading>
       <QuantityField
-        label="The plant weighs"
+        label={t.thePlantWeighs}
         of="mass"
         value={plantGrams}
         onChange={(value) => put({ plantGrams: value })}
       />
-      <ChipRow label="How the plant is">
-        <Chip label="Fresh" chosen={fresh === true} onPress={() => put({ fresh: true })} />
-        <Chip label="Dried" chosen={fresh === false} onPress={() => put({ fresh: false })} />
+      <ChipRow label={t.howThePlantIs}>
+        <Chip label={t.fresh2} chosen={fresh === true} onPress={() => put({ fresh: true })} />
+        <Chip label={t.dried2} chosen={fresh === false} onPress={() => put({ fresh: false })} />
       </ChipRow>
-      <ChipRow label="How much liquid to one of plant">
+      <ChipRow label={t.howMuchLiquidToOne}>
         {RATIOS.map((one) => (
           <Chip key={one} label={`1 : ${one}`} chosen={ratio === one} onPress={() => put({ ratio: one })} />
         ))}
@@ -90,44 +86,38 @@ export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }
       <View style={styles.row}>
         <View style={styles.grow}>
           <NumberField
-            label="The spirit has, % vol"
+            label={t.theSpiritHasPercentVol}
             value={spirit}
-            right="above 0, and no more than 100"
+            right={t.above0AndNoMore}
             check={isStrength}
             onChange={(value) => put({ spirit: value })}
           />
         </View>
         <View style={styles.grow}>
           <NumberField
-            label="It shall have, % vol"
+            label={t.itShallHavePercentVol}
             value={strength}
-            right="above 0, and no more than 100"
+            right={t.above0AndNoMore}
             check={isStrength}
             onChange={(value) => put({ strength: value })}
           />
         </View>
       </View>
       {answer === undefined ? null : answer.possible ? (
-        <View role="status" aria-label="Spirit and water">
+        <View role="status" aria-label={t.spiritAndWater}>
           <Strong>
-            {ml(answer.spiritMl)} of spirit ({g(answer.spiritGrams)}) and {ml(answer.waterMl)} of water
+            {t.ofSpiritAndOfWater(ml(answer.spiritMl), g(answer.spiritGrams), ml(answer.waterMl))}
           </Strong>
-          <Body>
-            The plant brings {g(answer.plantWaterGrams)} of water of its own; in the end it is{' '}
-            {ml(answer.millilitres)}.
-          </Body>
+          <Body>{t.thePlantBringsOfWater(g(answer.plantWaterGrams), ml(answer.millilitres))}</Body>
         </View>
       ) : (
-        <View role="status" aria-label="Spirit and water">
-          <Strong>So strong it does not get</Strong>
-          <Body>
-            The plant brings {g(answer.plantWaterGrams)} of water of its own. At this ratio it comes to{' '}
-            {percent(answer.strongest)} at most: take more spirit to it, a stronger one, or dry it first.
-          </Body>
+        <View role="status" aria-label={t.spiritAndWater}>
+          <Strong>{t.soStrongItDoesNot}</Strong>
+          <Body>{t.thePlantBringsOfWaterOf(g(answer.plantWaterGrams), percent(answer.strongest))}</Body>
         </View>
       )}
       {strength !== undefined && strength < KEEPS_FROM_STRENGTH ? (
-        <Small>Below {KEEPS_FROM_STRENGTH} % it does not keep by alcohol alone.</Small>
+        <Small>{t.belowPercentItDoesNot(KEEPS_FROM_STRENGTH)}</Small>
       ) : null}
     </View>
   );
@@ -137,9 +127,9 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
   const most = liquidMl !== undefined && vinegar !== undefined ? mostWaterFor(liquidMl, vinegar) : undefined;
   return (
     <View style={styles.block}>
-      <Heading>Vinegar</Heading>
+      <Heading>{t.vinegar}</Heading>
       <QuantityField
-        label="Vinegar"
+        label={t.vinegar}
         of="volume"
         value={liquidMl}
         onChange={(value) => put({ liquidMl: value })}
@@ -147,17 +137,17 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
       <View style={styles.row}>
         <View style={styles.grow}>
           <NumberField
-            label="Its acid, in %"
+            label={t.itsAcidInPercent}
             value={vinegar}
-            right="above 0, and no more than 100"
+            right={t.above0AndNoMore}
             check={isStrength}
-            hint="The bottle says it."
+            hint={t.theBottleSaysIt}
             onChange={(value) => put({ vinegar: value })}
           />
         </View>
         <View style={styles.grow}>
           <QuantityField
-            label="Water to it"
+            label={t.waterToIt}
             of="volume"
             value={waterMl}
             onChange={(value) => put({ waterMl: value })}
@@ -165,21 +155,21 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
         </View>
       </View>
       {acid === undefined ? null : (
-        <Strong role="status" aria-label="Acid">
-          {percent(acid)} acid{acid < PICKLE_ACID ? ': too little to keep' : ''}
+        <Strong role="status" aria-label={t.acid}>
+          {t.acid2(percent(acid), acid < PICKLE_ACID ? t.tooLittleToKeep : '')}
         </Strong>
       )}
       {most === undefined ? (
         vinegar !== undefined && vinegar < PICKLE_ACID ? (
-          <Body>Vinegar so weak keeps nothing.</Body>
+          <Body>{t.vinegarSoWeakKeepsNothing}</Body>
         ) : null
       ) : (
-        <Body>No more than {ml(most)} of water to it.</Body>
+        <Body>{t.noMoreThanOfWater(ml(most))}</Body>
       )}
-      <ChipRow label="The brine">
+      <ChipRow label={t.theBrine}>
         <Chip
           kind="checkbox"
-          label="It was used before"
+          label={t.itWasUsedBefore}
           chosen={reused === true}
           onPress={() => put({ reused: reused !== true })}
         />
@@ -191,38 +181,34 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
 export function Ferment({ figures: { plantGrams, waterMl, saltGrams, saltShare: share }, put }: Figures) {
   return (
     <View style={styles.block}>
-      <Heading>Salt</Heading>
+      <Heading>{t.salt}</Heading>
       <QuantityField
-        label="The plant weighs"
+        label={t.thePlantWeighs}
         of="mass"
         value={plantGrams}
         onChange={(value) => put({ plantGrams: value })}
       />
       <QuantityField
-        label="Water to it"
+        label={t.waterToIt}
         of="volume"
         value={waterMl}
         onChange={(value) => put({ waterMl: value })}
       />
       {plantGrams === undefined ? null : (
-        <Body>
-          Salt for it: {g(saltFor(plantGrams, waterMl ?? 0))}, {percent(2.5)} of both together.
-        </Body>
+        <Body>{t.saltForItOfBoth(g(saltFor(plantGrams, waterMl ?? 0)), percent(2.5))}</Body>
       )}
       <QuantityField
-        label="Salt that goes in"
+        label={t.saltThatGoesIn}
         of="mass"
         value={saltGrams}
         onChange={(value) => put({ saltGrams: value })}
       />
       {share === undefined ? null : (
-        <Strong role="status" aria-label="Salt">
-          {percent(share * 100)} salt
-          {share < FERMENT_SALT.least
-            ? ': too little'
-            : share > FERMENT_SALT.most
-              ? ': too much to ferment'
-              : ''}
+        <Strong role="status" aria-label={t.salt}>
+          {t.salt2(
+            percent(share * 100),
+            share < FERMENT_SALT.least ? t.tooLittle : share > FERMENT_SALT.most ? t.tooMuchToFerment : '',
+          )}
         </Strong>
       )}
     </View>

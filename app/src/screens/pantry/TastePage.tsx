@@ -26,6 +26,7 @@ import { CommonName } from '../../text/names';
 import { SIGN } from '../../text/pantry';
 import { ToCautions, Helped } from './TasteParts';
 import { styles } from './tasteStyles';
+import { t } from '../../text/en/pantry';
 
 /** A first taste that is going on, or how it went. */
 export function TastePage() {
@@ -35,17 +36,13 @@ export function TastePage() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   if (!taste)
     return (
       <Screen>
-        <Notice
-          whole
-          title="There is no such taste"
-          text="A first taste is only in the notebook of who put it down."
-        />
+        <Notice whole title={t.thereIsNoSuchTaste} text={t.aFirstTasteIsOnly} />
       </Screen>
     );
   return <Tasted taste={taste} />;
@@ -56,7 +53,7 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
   const router = useRouter();
   const today = useToday();
   const [text, setText] = useState('');
-  const { taxon = '', eater = 'Somebody', at = '', signs = [], ended } = fields;
+  const { taxon = '', eater = t.somebody, at = '', signs = [], ended } = fields;
   const state = tasteState(at, signs, today);
   const feel = (sign: TasteFields['signs'][number]['sign']) => {
     void act(
@@ -71,21 +68,17 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
   return (
     <Screen>
       <View>
-        <Small soft>First taste · {at ? momentWords(new Date(at)) : ''}</Small>
+        <Small soft>{t.firstTaste(at ? momentWords(new Date(at)) : '')}</Small>
         <Title>
           {CommonName(taxon)}: {eater}
         </Title>
       </View>
       {state.state === 'stop' ? (
         <View style={styles.stop} role="alert">
-          <Strong on="dark">No more of it</Strong>
-          <Body on="dark">
-            {state.call
-              ? 'Call the emergency number or the poison service now, and have the sheet ready.'
-              : 'Whatever it is, that was enough. If it grows, or breath or head come to it: call at once. In doubt, call the poison service.'}
-          </Body>
+          <Strong on="dark">{t.noMoreOfIt}</Strong>
+          <Body on="dark">{state.call ? t.callTheEmergencyNumberOr : t.whateverItIsThatWas}</Body>
           <Button
-            label="The sheet, and whom to call"
+            label={t.theSheetAndWhomTo}
             tone="outline"
             style={styles.onDark}
             onPress={() => router.push({ pathname: '/sheet/[id]', params: { id } })}
@@ -93,14 +86,11 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
         </View>
       ) : null}
       {ended === undefined && state.state === 'waiting' ? (
-        <View style={styles.wait} role="status" aria-label="Waiting">
-          <Strong>Another {Math.ceil(state.hoursLeft)} hours</Strong>
-          <Body>
-            No more of it, and nothing else that is new.
-            {state.askAt ? ` Ask again at ${momentWords(state.askAt)}.` : ''}
-          </Body>
+        <View style={styles.wait} role="status" aria-label={t.waiting}>
+          <Strong>{t.anotherHours(Math.ceil(state.hoursLeft))}</Strong>
+          <Body>{t.noMoreOfItAnd(state.askAt ? t.askAgainAt(momentWords(state.askAt)) : '')}</Body>
           <Button
-            label="Nothing so far"
+            label={t.nothingSoFar}
             tone="outline"
             style={styles.start}
             onPress={() =>
@@ -111,32 +101,30 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
           />
         </View>
       ) : null}
-      {state.state === 'clock-set-back' ? (
-        <Body>The clock was set back: nobody knows how long it is. Wait a day from now.</Body>
-      ) : null}
+      {state.state === 'clock-set-back' ? <Body>{t.theClockWasSetBackNobody}</Body> : null}
       {ended === undefined && state.state === 'waited' ? (
         <View style={styles.block}>
-          <Strong>A day has gone. How was it?</Strong>
-          <ChipRow label="How it was">
-            <Button label="Nothing was felt" onPress={() => end('nothing-felt')} />
-            <Button label="It was broken off" tone="outline" onPress={() => end('broken-off')} />
+          <Strong>{t.aDayHasGoneHow}</Strong>
+          <ChipRow label={t.howItWas}>
+            <Button label={t.nothingWasFelt} onPress={() => end('nothing-felt')} />
+            <Button label={t.itWasBrokenOff} tone="outline" onPress={() => end('broken-off')} />
           </ChipRow>
         </View>
       ) : null}
       {ended ? (
         <Body>
-          {
+          {t.thatSaysHowTakesIt(
             {
-              'nothing-felt': 'Nothing was felt within a day.',
-              signs: 'Something was felt: it is not for them.',
-              'broken-off': 'It was broken off.',
-            }[ended.result]
-          }{' '}
-          That says how {eater} takes it, and nothing of what it is.
+              'nothing-felt': t.nothingWasFeltWithinA,
+              signs: t.somethingWasFeltItIs,
+              'broken-off': t.itWasBrokenOff2,
+            }[ended.result],
+            eater,
+          )}
         </Body>
       ) : null}
       {signs.length > 0 ? (
-        <View role="list" aria-label="What was felt" style={styles.block}>
+        <View role="list" aria-label={t.whatWasFelt} style={styles.block}>
           {signs.map((one) => (
             <View key={one.at} role="listitem">
               <Body>
@@ -149,9 +137,9 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
       ) : null}
       {ended === undefined ? (
         <View style={styles.block}>
-          <Heading>Something is felt</Heading>
-          <Field label="In words" value={text} onChangeText={setText} maxLength={120} />
-          <ChipRow label="Where">
+          <Heading>{t.somethingIsFelt}</Heading>
+          <Field label={t.inWords} value={text} onChangeText={setText} maxLength={120} />
+          <ChipRow label={t.where}>
             {(Object.keys(SIGN) as Sign[]).map((sign) => (
               <Button key={sign} label={SIGN[sign]} tone="outline" onPress={() => feel(sign)} />
             ))}
@@ -159,12 +147,7 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
         </View>
       ) : null}
       {ended === undefined && signs.length > 0 ? (
-        <Button
-          label="It is over, and was not for them"
-          tone="outline"
-          style={styles.start}
-          onPress={() => end('signs')}
-        />
+        <Button label={t.itIsOverAndWas} tone="outline" style={styles.start} onPress={() => end('signs')} />
       ) : null}
       {signs.length > 0 ? <ToCautions eater={eater} taxon={taxon} /> : null}
       <Helped id={id} helped={fields.helped} taxon={taxon} />

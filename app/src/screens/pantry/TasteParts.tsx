@@ -8,6 +8,7 @@ import { useAct } from '../../notebook/store';
 import { useEaters } from '../../notebook/usePlaces';
 import { cautionFor, CommonName } from '../../text/names';
 import { styles } from './tasteStyles';
+import { t } from '../../text/en/pantry';
 
 /** What followed on a first taste. */
 
@@ -25,12 +26,7 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
   ];
   const family = guide.taxon(taxon)?.taxon.family.toLowerCase();
   const offered = [...new Set([...cautions, ...(family ? [`allergy:${family}`] : [])])];
-  if (!page)
-    return (
-      <Small soft>
-        Put {eater} down among those who eat along, and what was felt can be minded from then on.
-      </Small>
-    );
+  if (!page) return <Small soft>{t.putDownAmongThoseWho(eater)}</Small>;
   const { cautions: has = [], dislikes = [] } = page.fields;
   const save = (changes: object) =>
     void import('../../notebook/outside').then(({ changePage }) =>
@@ -39,8 +35,8 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
   const id = guide.taxon(taxon)?.id;
   return (
     <View style={styles.block}>
-      <Heading>What {eater} minds from now on</Heading>
-      <ChipRow label={`What ${eater} minds from now on`}>
+      <Heading>{t.whatMindsFromNowOn(eater)}</Heading>
+      <ChipRow label={t.whatMindsFromNowOn(eater)}>
         {offered.map((one) => (
           <Chip
             key={one}
@@ -55,7 +51,7 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
         {id === undefined ? null : (
           <Chip
             kind="checkbox"
-            label={`No more ${CommonName(taxon).toLowerCase()}`}
+            label={t.noMore(CommonName(taxon).toLowerCase())}
             chosen={dislikes.includes(id)}
             onPress={() =>
               save({
@@ -72,15 +68,15 @@ export function ToCautions({ eater, taxon }: { readonly eater: string; readonly 
 }
 
 const SOURCE = {
-  tradition: 'Told by tradition',
-  trial: 'Tried by somebody',
-  study: 'Found in a study',
+  tradition: t.toldByTradition,
+  trial: t.triedBySomebody,
+  study: t.foundInAStudy,
 } as const;
 
 const DID: Readonly<Record<NonNullable<TasteFields['helped']>['did'], string>> = {
-  helped: 'It helped',
-  nothing: 'It did nothing',
-  worse: 'It made it worse',
+  helped: t.itHelped,
+  nothing: t.itDidNothing,
+  worse: t.itMadeItWorse,
 };
 
 /** One's own trial, kept apart from what tradition and studies say. */
@@ -101,18 +97,15 @@ export function Helped({
     );
   return (
     <View style={styles.block}>
-      <Heading>Your own trial</Heading>
-      <Small soft>
-        What it was meant for, and whether it helped: one person’s trial, which Pause keeps apart from
-        tradition and studies, and never makes a dose or a cure of.
-      </Small>
+      <Heading>{t.yourOwnTrial}</Heading>
+      <Small soft>{t.whatItWasMeantFor}</Small>
       {(guide.taxon(taxon)?.taxon.benefits ?? []).map((one) => (
         <Small key={one.text}>
           {SOURCE[one.source]}: {one.text}
         </Small>
       ))}
-      <Field label="What it was meant for" value={text} onChangeText={setText} maxLength={120} />
-      <ChipRow label="Whether it helped">
+      <Field label={t.whatItWasMeantFor2} value={text} onChangeText={setText} maxLength={120} />
+      <ChipRow label={t.whetherItHelped}>
         {(Object.keys(DID) as (keyof typeof DID)[]).map((did) => (
           <Chip key={did} label={DID[did]} chosen={helped?.did === did} onPress={() => save(did)} />
         ))}

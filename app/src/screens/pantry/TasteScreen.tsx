@@ -25,6 +25,7 @@ import { useEaters } from '../../notebook/usePlaces';
 import { CommonName, partName } from '../../text/names';
 import { tasteRefusalWords } from '../../text/pantry';
 import { namesOf } from './portionKinds';
+import { t } from '../../text/en/pantry';
 
 /**
  * The first time: one grown person, one new thing, a small amount, made ready as it has to be; and then a day
@@ -37,7 +38,7 @@ export function TasteScreen() {
   if (!pantry.ready || !recalls.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   return <Taste key={of ?? ''} first={of} pantry={pantry} held={new Set(recalls.all.map(({ id }) => id))} />;
@@ -56,7 +57,7 @@ function Taste({
   const router = useRouter();
   const eaters = useEaters();
   const today = useToday();
-  const me = useApp((state) => state.me.person?.name ?? 'Me');
+  const me = useApp((state) => state.me.person?.name ?? t.me);
   const ready = pantry.batches.filter(
     (batch) => batch.fields.readyOn !== undefined && isThere(pantry, batch),
   );
@@ -104,27 +105,24 @@ function Taste({
   return (
     <Screen>
       <View>
-        <Title>A first taste</Title>
-        <Body>
-          It tells how somebody takes it, and nothing of what it is: only what was decided and made ready is
-          tasted at all.
-        </Body>
+        <Title>{t.aFirstTaste}</Title>
+        <Body>{t.itTellsHowSomebodyTakes}</Body>
       </View>
       {ready.length === 0 ? (
         <Notice
-          title="Nothing is ready to be tasted"
-          text="What is made, and ready, can be tasted for the first time."
-          action="Pantry"
+          title={t.nothingIsReadyToBe}
+          text={t.whatIsMadeAndReady}
+          action={t.pantry}
           onAction={() => router.push('/pantry')}
         />
       ) : (
         <>
-          <Heading>What is new</Heading>
-          <ChipRow label="What is new">
+          <Heading>{t.whatIsNew}</Heading>
+          <ChipRow label={t.whatIsNew}>
             {ready.map(({ id, fields }) => (
               <Chip
                 key={id}
-                label={fields.name ?? 'A batch'}
+                label={fields.name ?? t.aBatch}
                 chosen={of === id}
                 onPress={() => {
                   setOf(id);
@@ -134,7 +132,7 @@ function Taste({
             ))}
           </ChipRow>
           {(batch?.fields.contents?.length ?? 0) > 1 ? (
-            <ChipRow label="Which of it is new">
+            <ChipRow label={t.whichOfItIsNew}>
               {batch?.fields.contents?.map((one, at) => (
                 <Chip
                   key={one.taxon}
@@ -145,8 +143,8 @@ function Taste({
               ))}
             </ChipRow>
           ) : null}
-          <Heading>Who tastes</Heading>
-          <ChipRow label="Who tastes">
+          <Heading>{t.whoTastes}</Heading>
+          <ChipRow label={t.whoTastes}>
             {names.map((name) => (
               <Chip key={name} label={name} chosen={who === name} onPress={() => setWho(name)} />
             ))}
@@ -156,24 +154,17 @@ function Taste({
       {batch && taxon !== undefined ? (
         refusals.length > 0 ? (
           <View style={styles.block} role="alert">
-            <Strong>{who} does not taste it now</Strong>
+            <Strong>{t.doesNotTasteItNow(who)}</Strong>
             {refusals.map((one) => (
               <Body key={one.code}>{tasteRefusalWords(one)}</Body>
             ))}
           </View>
         ) : (
           <View style={styles.block}>
-            <Heading>So it is done</Heading>
-            <Body>
-              A teaspoon of {partName(taxon, part)}, made ready as the guide says, with nothing else that is
-              new, and not alone at home. Then nothing more of it for a day. Whatever is felt is put down, and
-              ends it.
-            </Body>
-            <Small soft>
-              A kind that is eaten for the first time may upset one person and not another. Pause asks after
-              one, four, twelve and twenty-four hours, while it is open.
-            </Small>
-            <Button label={`${who} has tasted it, now`} style={styles.start} onPress={start} />
+            <Heading>{t.soItIsDone}</Heading>
+            <Body>{t.aTeaspoonOfMadeReady(partName(taxon, part))}</Body>
+            <Small soft>{t.aKindThatIsEaten}</Small>
+            <Button label={t.hasTastedItNow(who)} style={styles.start} onPress={start} />
           </View>
         )
       ) : null}

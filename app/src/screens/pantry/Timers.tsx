@@ -8,13 +8,14 @@ import { changeFields } from '../../notebook/changeFields';
 import { newId } from '../../notebook/open';
 import { useAct, useApp } from '../../notebook/store';
 import { stepWords } from '../../text/pantry';
+import { t } from '../../text/en/pantry';
 
 type Timer = BatchFields['timers'][number];
 
 /** "12:05" while it is minutes, "3 hours", "5 days" while it is long. */
 export function leftWords(minutes: number): string {
-  if (minutes >= 48 * 60) return `${Math.ceil(minutes / 1440)} days`;
-  if (minutes >= 120) return `${Math.ceil(minutes / 60)} hours`;
+  if (minutes >= 48 * 60) return t.days2(Math.ceil(minutes / 1440));
+  if (minutes >= 120) return t.hours2(Math.ceil(minutes / 60));
   const seconds = Math.ceil(minutes * 60);
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
@@ -22,9 +23,9 @@ export function leftWords(minutes: number): string {
 /** The timer that ends next, for the line of a batch. */
 export function nextTimer({ timers = [] }: Partial<BatchFields>, at: Date): string | undefined {
   const running = timers.map((timer) => timerAt(timer, at));
-  if (running.some(({ state }) => state === 'done')) return 'a timer is done';
+  if (running.some(({ state }) => state === 'done')) return t.aTimerIsDone;
   const left = running.flatMap((one) => (one.state === 'running' ? [one.minutesLeft] : []));
-  return left.length === 0 ? undefined : `${leftWords(Math.min(...left))} to go`;
+  return left.length === 0 ? undefined : t.toGo(leftWords(Math.min(...left)));
 }
 
 const SECOND = 1000;
@@ -60,7 +61,7 @@ export function Timers({
       })),
     );
   return (
-    <View role="list" aria-label="Timers" style={styles.all}>
+    <View role="list" aria-label={t.timers} style={styles.all}>
       {timers.map((timer) => {
         const state = timerAt(timer, at);
         const step = steps.find((one) => one.id === timer.step);
@@ -71,8 +72,8 @@ export function Timers({
                 {state.state === 'running'
                   ? leftWords(state.minutesLeft)
                   : state.state === 'done'
-                    ? 'Done'
-                    : 'The clock was set back'}
+                    ? t.done
+                    : t.theClockWasSetBack}
               </Strong>
               <Small>
                 {step ? stepWords(step) : timer.step}
@@ -82,8 +83,8 @@ export function Timers({
               </Small>
             </View>
             <Button
-              label={state.state === 'done' ? 'Seen' : 'Stop'}
-              aria-label={`${state.state === 'done' ? 'Seen' : 'Stop'}: ${step ? stepWords(step) : timer.step}`}
+              label={state.state === 'done' ? t.seen : t.stop}
+              aria-label={`${state.state === 'done' ? t.seen : t.stop}: ${step ? stepWords(step) : timer.step}`}
               tone="outline"
               onPress={() => stop(timer.id)}
             />
@@ -101,7 +102,7 @@ export function StartTimer({ id, step }: { readonly id: string; readonly step: S
   if (minutes === undefined) return null;
   return (
     <Button
-      label={`Start ${leftWords(minutes).replace(':00', ' minutes')}`}
+      label={t.start(leftWords(minutes).replace(':00', ' minutes'))}
       tone="outline"
       onPress={() =>
         void act(

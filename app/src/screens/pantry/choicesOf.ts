@@ -5,6 +5,7 @@ import { CommonName } from '../../text/names';
 import { amountWords, METHOD } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import type { Choice } from './Choose';
+import { t } from '../../text/en/pantry';
 
 /** What a batch can be made of. */
 
@@ -31,7 +32,7 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
           'harvest',
           on && isoDayName(on),
           grams !== undefined &&
-            `about ${amountWords({ amount: grams, unit: 'g' })}${grams < (whole ?? grams) ? ' left' : ''}`,
+            t.about(amountWords({ amount: grams, unit: 'g' }), grams < (whole ?? grams) ? t.left3 : ''),
         ]
           .filter(Boolean)
           .join(' · '),
@@ -42,10 +43,10 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
           ? {
               not:
                 stray?.grade === 'deadly'
-                  ? 'It is put aside: a deadly stray lay among it.'
+                  ? t.itIsPutAsideA
                   : stray
-                    ? 'A stray lay among it: look again first.'
-                    : 'The find does not stand any more.',
+                    ? t.aStrayLayAmongIt
+                    : t.theFindDoesNotStand,
             }
           : {}),
       },
@@ -57,14 +58,14 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
       const left = leftIn(pantry, batch);
       return {
         source: { of: 'batch', id: batch.id },
-        name: batch.fields.name ?? 'A batch',
-        line: [batch.fields.method && METHOD[batch.fields.method][1], left && `${amountWords(left)} left`]
+        name: batch.fields.name ?? t.aBatch,
+        line: [batch.fields.method && METHOD[batch.fields.method][1], left && t.left(amountWords(left))]
           .filter(Boolean)
           .join(' · '),
         contents: batch.fields.contents ?? [],
         group: batch.group,
         left,
-        ...(held.has(batch.id) ? { not: 'What it comes from does not stand any more.' } : {}),
+        ...(held.has(batch.id) ? { not: t.whatItComesFromDoes } : {}),
       };
     });
   return [...harvests, ...batches];

@@ -5,6 +5,7 @@ import { now } from '../../notebook/add';
 import { newId } from '../../notebook/open';
 import { recordOf } from '../../notebook/recalls';
 import type { Thunk } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 
 /** The entries in a file. */
 
@@ -33,9 +34,7 @@ export function entriesIn(text: string): Thunk<Promise<Taken>> {
     if (TABLE_COLUMNS.slice(0, 3).every((column) => head.includes(column))) return dispatch(fromTable(clean));
     return {
       entries: [],
-      remarks: [
-        'It is none of the formats that Pause writes: a logbook (JSON or CSV), or occurrences (Darwin Core).',
-      ],
+      remarks: [t.itIsNoneOfThe],
     };
   };
 }
@@ -47,7 +46,7 @@ function fromExport(text: string): Thunk<Promise<Taken>> {
     try {
       raw = JSON.parse(text);
     } catch {
-      return { entries: [], remarks: ['It is not JSON. Nothing was taken of it.'] };
+      return { entries: [], remarks: [t.itIsNotJsonNothing] };
     }
     const { applyToPage, parseEntry } = await import('../../notebook/outside');
     const exported = raw as {
@@ -58,7 +57,7 @@ function fromExport(text: string): Thunk<Promise<Taken>> {
     if (exported.format !== 'pause-export/1' || !Array.isArray(exported.own))
       return {
         entries: [],
-        remarks: ['It is no export of Pause: “format” is not “pause-export/1”, or “own” is not a list.'],
+        remarks: [t.itIsNoExportOf],
       };
     const me = getState().me.person?.id;
     const from = exported.person?.id;
@@ -70,7 +69,7 @@ function fromExport(text: string): Thunk<Promise<Taken>> {
     for (const [index, one] of (exported.own as unknown[]).entries()) {
       const parsed = parseEntry(one);
       if ('problems' in parsed) {
-        remarks.push(...parsed.problems.map(({ field, reason }) => `own[${index}].${field}: ${reason}.`));
+        remarks.push(...parsed.problems.map(({ field, reason }) => t.own(index, field, reason)));
         continue;
       }
       const entry = mine(parsed.entry, from, me);
@@ -94,16 +93,7 @@ function fromExport(text: string): Thunk<Promise<Taken>> {
     }
     return {
       entries,
-      remarks: [
-        ...(others > 0
-          ? [
-              others === 1
-                ? 'One entry is somebody else’s, and stays theirs.'
-                : `${others} entries are somebody else’s, and stay theirs.`,
-            ]
-          : []),
-        ...remarks,
-      ],
+      remarks: [...(others > 0 ? [t.entriesAreSomebodyElsesAnd(others)] : []), ...remarks],
     };
   };
 }

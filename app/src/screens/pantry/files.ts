@@ -7,6 +7,7 @@ import { recordOf } from '../../notebook/recalls';
 import type { Thunk } from '../../notebook/store';
 import { memberName } from '../../text/people';
 import { entriesIn, AT_ONCE, MOST_TOLD } from './entriesIn';
+import { t } from '../../text/en/pantry';
 
 /** The whole logbook out of this device and into it, in open formats. */
 
@@ -47,8 +48,7 @@ export function loadLogbook(): Thunk<Promise<readonly string[]>> {
   return async (dispatch) => {
     const file = await chooseFile('.json,.csv,application/json,text/csv');
     if (!file) return [];
-    if (file.size > MOST_BYTES)
-      return [`${file.name}: it is larger than ${MOST_BYTES / 1e6} MB. Nothing was taken of it.`];
+    if (file.size > MOST_BYTES) return [t.itIsLargerThanMb(file.name, MOST_BYTES / 1e6)];
     const { entries, remarks } = await dispatch(entriesIn(await file.text()));
     let kept = 0;
     for (let at = 0; at < entries.length; at += AT_ONCE) {
@@ -62,15 +62,11 @@ export function loadLogbook(): Thunk<Promise<readonly string[]>> {
     ]);
     await dispatch(loadPages());
     await dispatch(loadList());
-    const all = kept === entries.length ? '' : ` of ${entries.length}; the device took no more`;
+    const all = kept === entries.length ? '' : t.ofTheDeviceTookNo(entries.length);
     return [
-      kept === 0 && entries.length === 0
-        ? 'Nothing in it is new here.'
-        : kept === 1
-          ? 'One entry was taken.'
-          : `${kept} entries were taken${all}.`,
+      kept === 0 && entries.length === 0 ? t.nothingInItIsNew : t.entriesWereTaken(kept, all),
       ...remarks.slice(0, MOST_TOLD),
-      ...(remarks.length > MOST_TOLD ? [`And ${remarks.length - MOST_TOLD} more.`] : []),
+      ...(remarks.length > MOST_TOLD ? [t.andMore(remarks.length - MOST_TOLD)] : []),
     ];
   };
 }

@@ -4,6 +4,7 @@ import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb, type PDFFont } from 'pdf-lib';
 import { fontAddress } from '../../components/fontAddress';
 import type { Sheet } from './sheet';
+import { t } from '../../text/en/pantry';
 
 /**
  * A sheet as a page to save: A4, in two columns, with its letters along; photos after it. Its program is
@@ -57,19 +58,22 @@ export async function pdfOf(
   const pdf = await PDFDocument.create();
   pdf.registerFontkit(fontkit);
   pdf.setTitle(sheet.title);
-  pdf.setProducer('Pause');
+  pdf.setProducer(t.pause);
   const [regular, bold] = [
     await pdf.embedFont(fonts?.regular ?? (await bytesOf(fontRegular)), { subset: true }),
     await pdf.embedFont(fonts?.bold ?? (await bytesOf(fontBold)), { subset: true }),
   ];
   const ink = rgb(0.08, 0.13, 0.11);
   let page = pdf.addPage([WIDTH, HEIGHT]);
-  page.drawText('Pause', { x: MARGIN, y: HEIGHT - MARGIN - 14, size: 16, font: bold, color: ink });
+  page.drawText(t.pause, { x: MARGIN, y: HEIGHT - MARGIN - 14, size: 16, font: bold, color: ink });
   page.drawText(sheet.title, { x: MARGIN + 60, y: HEIGHT - MARGIN - 14, size: 11, font: bold, color: ink });
-  page.drawText(
-    'What it was taken for is not what was eaten. Made by the people concerned, from what they saw; reviewed by no expert.',
-    { x: MARGIN, y: HEIGHT - MARGIN - 29, size: SIZE, font: regular, color: ink },
-  );
+  page.drawText(t.whatItWasTakenForIs, {
+    x: MARGIN,
+    y: HEIGHT - MARGIN - 29,
+    size: SIZE,
+    font: regular,
+    color: ink,
+  });
   let top = HEIGHT - MARGIN - 44;
   let [column, y] = [0, top];
   const next = () => {

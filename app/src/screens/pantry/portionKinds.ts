@@ -2,16 +2,17 @@ import { StyleSheet } from 'react-native';
 import type { PortionFields } from '@pause/core/pantry';
 import { space, stroke, colour } from '../../components';
 import type { Choice } from './Choose';
+import { t } from '../../text/en/pantry';
 
 /** The kinds of portions. */
 
 export type What = PortionFields['what'];
 
 export const WHAT: Readonly<Record<What, readonly [title: string, button: string]>> = {
-  meal: ['A meal', 'It was eaten'],
-  outward: ['Used outwardly', 'It was used'],
-  gift: ['Given away', 'It was given'],
-  'thrown-out': ['Thrown out', 'It is thrown out'],
+  meal: [t.aMeal, t.itWasEaten],
+  outward: [t.usedOutwardly, t.itWasUsed],
+  gift: [t.givenAway, t.itWasGiven],
+  'thrown-out': [t.thrownOut2, t.itIsThrownOut],
 };
 
 export const isWhat = (text: string | undefined): text is What => text !== undefined && text in WHAT;

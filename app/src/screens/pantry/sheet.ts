@@ -22,6 +22,7 @@ import { amountWords, COOKING, METHOD, SIGN, stepWords } from '../../text/pantry
 import { isoDayName } from '../../text/places';
 import { stepsOf } from './batch';
 import { portionWords } from './PantryParts';
+import { t } from '../../text/en/pantry';
 
 /** One page for whoever treats somebody: all that is on record of what was eaten, in plain words. */
 
@@ -75,22 +76,16 @@ function harmWords({
 /** So many that nobody named as a lookalike are told by name, the worst of them. */
 const MOST_OTHERS = 10;
 function insteadLines(records: readonly FindRecord[], could: readonly CouldBe[]): string[] {
-  if (records.length === 0) return ['Not known: nothing is on record of it.'];
+  if (records.length === 0) return [t.notKnownNothingIsOn];
   const untold = new Set(could.filter(({ listed }) => !listed).slice(MOST_OTHERS));
   const shown = could.filter((one) => !untold.has(one));
   return [
     ...shown.map(
       ({ taxon, open }) =>
-        `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ${open ? 'Not ruled out by what was seen.' : 'Ruled out by what was seen, if it was seen rightly.'}`,
+        `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ${open ? t.notRuledOutByWhat : t.ruledOutByWhatWas}`,
     ),
-    ...(untold.size > 0
-      ? [`${untold.size} more of the guide that do harm are not ruled out either: too little was looked at.`]
-      : []),
-    ...(could.some((one) => one.open)
-      ? []
-      : [
-          'Nothing else of the guide that does harm is left by what was seen. The guide does not know everything.',
-        ]),
+    ...(untold.size > 0 ? [t.moreOfTheGuideThat(untold.size)] : []),
+    ...(could.some((one) => one.open) ? [] : [t.nothingElseOfTheGuide]),
   ];
 }
 
@@ -108,9 +103,9 @@ interface SheetQuestion {
 /** "Chanterelle, Cantharellus cibarius, Cantharellaceae; cap"; of what does harm by itself, that too. */
 function takenFor(record: FindRecord): string {
   const named = record.targets.at(-1)?.taxon;
-  if (named === undefined) return 'It was given no name.';
+  if (named === undefined) return t.itWasGivenNoName;
   const taxon = guide.taxon(named);
-  if (!taxon) return `${named}, which this guide does not know.`;
+  if (!taxon) return t.whichThisGuideDoesNot(named);
   const {
     id,
     grade,
@@ -135,26 +130,29 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
   const batches = pantry.batches.filter((one) => lineage.has(one.id));
   const said = (label: string, text: string) => (text.trim() === '' ? [] : [`${label}: ${text.trim()}`]);
   const parts: SheetPart[] = [
-    { title: 'What it was taken for', lines: records.map(takenFor) },
-    { title: 'What it could have been instead', lines: insteadLines(records, could) },
+    { title: t.whatItWasTakenFor, lines: records.map(takenFor) },
+    { title: t.whatItCouldHaveBeen, lines: insteadLines(records, could) },
     {
-      title: 'Who, when, how much',
+      title: t.whoWhenHowMuch,
       lines: [
-        ...said('Who', typed.who),
-        ...said('When', typed.when),
-        ...said('How much', typed.amount),
+        ...said(t.who, typed.who),
+        ...said(t.when, typed.when),
+        ...said(t.howMuch, typed.amount),
         ...portions.flatMap((one) => eaten(pantry, one)),
         ...(taste
           ? [
-              `First taste: ${taste.fields.eater ?? ''}, ${taste.fields.at ? momentWords(new Date(taste.fields.at)) : ''}, about a teaspoon`,
+              t.firstTasteAboutATeaspoon(
+                taste.fields.eater ?? '',
+                taste.fields.at ? momentWords(new Date(taste.fields.at)) : '',
+              ),
             ]
           : []),
       ],
     },
     {
-      title: 'What is felt, and since when',
+      title: t.whatIsFeltAndSince,
       lines: [
-        ...said('Told now', typed.signs),
+        ...said(t.toldNow, typed.signs),
         ...portions.flatMap(({ fields: { signs = [] } }) =>
           signs.map((one) => `${momentWords(new Date(one.at))}: ${one.text}`),
         ),
@@ -163,20 +161,20 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
         ),
       ],
     },
-    { title: 'How it was made ready', lines: batches.flatMap((one) => prepared(pantry, one)) },
+    { title: t.howItWasMadeReady, lines: batches.flatMap((one) => prepared(pantry, one)) },
     ...records.map((record): SheetPart => ({
-      title: `Where and when it was found${record.number === undefined ? '' : ` (find ${record.number})`}`,
+      title: t.whereAndWhenItWas(record.number === undefined ? '' : t.find2(record.number)),
       lines: found(record, nameOf),
     })),
     ...records.map((record): SheetPart => ({
-      title: `What was seen of it${record.number === undefined ? '' : ` (find ${record.number})`}`,
+      title: t.whatWasSeenOfIt(record.number === undefined ? '' : t.find2(record.number)),
       lines: seen(record, nameOf),
     })),
   ];
   return {
-    title: `For whoever treats · ${momentWords(printedAt)}`,
+    title: t.forWhoeverTreats(momentWords(printedAt)),
     finds: records.map((one) => one.id),
-    parts: parts.map((part) => (part.lines.length > 0 ? part : { ...part, lines: ['Not recorded.'] })),
+    parts: parts.map((part) => (part.lines.length > 0 ? part : { ...part, lines: [t.notRecorded] })),
   };
 }
 
@@ -184,19 +182,15 @@ function eaten(pantry: Pantry, portion: PortionPage): string[] {
   const { at, of = [], cooked } = portion.fields;
   const amounts = of.map(({ id, amount }) => {
     const made = pantry.batches.find((one) => one.id === id)?.fields.made;
-    return amount
-      ? amountWords(amount)
-      : made
-        ? `all that was left of ${amountWords(made)}`
-        : 'nobody weighed it';
+    return amount ? amountWords(amount) : made ? t.allThatWasLeftOf(amountWords(made)) : t.nobodyWeighedIt;
   });
   return [
-    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${amounts.join(' and ')}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : ` ${cooked.minutes} minutes`}` : ''}`,
+    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${amounts.join(' and ')}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.minutes4(cooked.minutes)}` : ''}`,
   ];
 }
 
 function prepared(pantry: Pantry, { fields }: BatchPage): string[] {
-  const { name = 'A batch', method, on, cooked, steps = [], figures = {} } = fields;
+  const { name = t.aBatch, method, on, cooked, steps = [], figures = {} } = fields;
   const done = stepsOf(fields, pantry).flatMap((step) => {
     const last = steps.findLast((one) => one.step === step.id);
     return last === undefined || step.code === 'label'
@@ -204,12 +198,12 @@ function prepared(pantry: Pantry, { fields }: BatchPage): string[] {
       : [
           last.leftOut === undefined
             ? lowerFirst(stepWords(step)).replace(/\.$/, '')
-            : `LEFT OUT: ${stepWords(step)} (${last.leftOut})`,
+            : t.leftOut3(stepWords(step), last.leftOut),
         ];
   });
   return [
-    `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : `, ${cooked.minutes} minutes`}${cooked.poured === undefined ? '' : `, water poured away ${cooked.poured} times`}` : ''}${figures.strength === undefined ? '' : `; ${figures.strength} % alcohol`}`,
-    ...(done.length > 0 ? [`Done: ${done.join('; ')}`] : []),
+    `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.minutes3(cooked.minutes)}${cooked.poured === undefined ? '' : t.waterPouredAwayTimes2(cooked.poured)}` : ''}${figures.strength === undefined ? '' : t.percentAlcohol(figures.strength)}`,
+    ...(done.length > 0 ? [t.done2(done.join('; '))] : []),
   ];
 }
 
@@ -226,11 +220,16 @@ function found(record: FindRecord, nameOf: (person: string) => string): string[]
       momentWords(new Date(record.startedAt)),
       record.placeNote,
       at && `${at.decimalLatitude}, ${at.decimalLongitude}`,
-      `by ${nameOf(record.person)}`,
+      t.by2(nameOf(record.person)),
     ]
       .filter(Boolean)
       .join('; '),
-    `Verdict: ${outcome === undefined ? 'none' : OUTCOME[outcome].toLowerCase()}. ${decision ? `${CHOICE[decision.choice]}${decision.choice === 'collect' && outcome !== 'collect' ? ', against the verdict' : ''}.` : 'Not decided.'}`,
+    t.verdict(
+      outcome === undefined ? t.none : OUTCOME[outcome].toLowerCase(),
+      decision
+        ? `${CHOICE[decision.choice]}${decision.choice === 'collect' && outcome !== 'collect' ? t.againstTheVerdict : ''}.`
+        : t.notDecided,
+    ),
   ];
 }
 

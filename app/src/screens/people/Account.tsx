@@ -16,6 +16,7 @@ import {
 import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
 import { deleteAccount, endSession, sessionsOf, signOut, signOutEverywhere, type Outcome } from './account';
+import { t } from '../../text/en/people';
 
 const Sessions = z.object({
   sessions: z.array(
@@ -54,29 +55,26 @@ export function Account() {
   };
   return (
     <View style={styles.block}>
-      <Heading>Your account</Heading>
+      <Heading>{t.yourAccount}</Heading>
       <View style={styles.ways}>
         <Button
-          label="Take everything along"
+          label={t.takeEverythingAlong}
           tone="outline"
           onPress={() => window.location.assign('/api/v1/me/export')}
         />
-        <Button label="Sign out" tone="outline" onPress={() => void act(signOut()).then(save)} />
+        <Button label={t.signOut} tone="outline" onPress={() => void act(signOut()).then(save)} />
       </View>
-      <Small soft>
-        A file with all you ever told, in an open form. Signing out leaves nothing of the notebook on this
-        device.
-      </Small>
+      <Small soft>{t.aFileWithAllYou}</Small>
       {known && known.sessions.length > 1 ? (
         <SignedIn sessions={known.sessions} onEnd={(id) => void end(id)} />
       ) : null}
       <View style={styles.ways}>
         <Button
-          label="Sign out everywhere"
+          label={t.signOutEverywhere}
           tone="plain"
           onPress={() => void act(signOutEverywhere()).then(save)}
         />
-        <Button label="Delete the account" tone="plain" onPress={() => setDeleting(true)} />
+        <Button label={t.deleteTheAccount} tone="plain" onPress={() => setDeleting(true)} />
       </View>
       {deleting ? (
         <Delete
@@ -103,8 +101,8 @@ function SignedIn({
 }) {
   return (
     <>
-      <Strong>Where you are signed in</Strong>
-      <View role="list" aria-label="Where you are signed in">
+      <Strong>{t.whereYouAreSignedIn}</Strong>
+      <View role="list" aria-label={t.whereYouAreSignedIn}>
         <Rule />
         {sessions.map(({ id, current, device, since, lastUsed }) => (
           <View key={id} role="listitem">
@@ -112,9 +110,9 @@ function SignedIn({
               end={
                 current ? null : (
                   <Button
-                    label="Sign out there"
+                    label={t.signOutThere}
                     tone="plain"
-                    aria-label={`Sign out there: ${device}`}
+                    aria-label={t.signOutThere2(device)}
                     onPress={() => onEnd(id)}
                   />
                 )
@@ -122,11 +120,13 @@ function SignedIn({
             >
               <Strong>
                 {device}
-                {current ? ' (here)' : ''}
+                {current ? t.here : ''}
               </Strong>
               <Small soft>
-                Since {dayWords(new Date(since), new Date())}
-                {current ? '' : `; used ${dayWords(new Date(lastUsed), new Date())}`}
+                {t.since(
+                  dayWords(new Date(since), new Date()),
+                  current ? '' : t.used(dayWords(new Date(lastUsed), new Date())),
+                )}
               </Small>
             </Line>
             <Rule />
@@ -152,19 +152,11 @@ function Delete({
   const [password, setPassword] = useState('');
   return (
     <View style={styles.block}>
-      <Body>
-        Your own notebook is deleted with it, for good. What you recorded in the notebooks of groups stays
-        there, without your name.
-      </Body>
-      <Field
-        label="Write your name to say that you mean it"
-        value={written}
-        onChangeText={setWritten}
-        maxLength={80}
-      />
+      <Body>{t.yourOwnNotebookIsDeleted}</Body>
+      <Field label={t.writeYourNameToSay} value={written} onChangeText={setWritten} maxLength={80} />
       {hasPassword ? (
         <Field
-          label="Your password"
+          label={t.yourPassword}
           value={password}
           onChangeText={setPassword}
           secureTextEntry
@@ -173,7 +165,7 @@ function Delete({
         />
       ) : null}
       <Button
-        label="Delete it for good"
+        label={t.deleteItForGood}
         tone="outline"
         disabled={written !== name || (hasPassword && password === '')}
         style={styles.start}

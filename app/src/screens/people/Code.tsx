@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Body, colour, corner, Small, space, stroke, Title } from '../../components';
 import { latePart } from '../../components/latePart';
+import { t } from '../../text/en/people';
 
 const Square = latePart(() => import('../later').then((m) => m.Square));
 
@@ -9,12 +10,12 @@ export function Code({ code, address }: { readonly code: string; readonly addres
   return (
     <View style={styles.code}>
       <View style={styles.square}>
-        <Square text={address} size={190} label="A square that leads another phone to this code" />
+        <Square text={address} size={190} label={t.aSquareThatLeadsAnother} />
       </View>
       <View style={styles.words}>
-        <Small soft>Read it out, or let them photograph the square</Small>
+        <Small soft>{t.readItOutOrLet}</Small>
         <Title aria-level={3}>{code}</Title>
-        <Body>It lets one person in, once, and is shown only now.</Body>
+        <Body>{t.itLetsOnePersonIn}</Body>
       </View>
     </View>
   );

@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { Body, Button, Notice, Screen, SmallStrong, space, Title } from '../../components';
 import { useAct } from '../../notebook/store';
 import { confirmAddress } from './account';
+import { t } from '../../text/en/people';
 
 const Confirmed = z.object({ signedIn: z.boolean() });
 
@@ -30,9 +31,9 @@ export function ConfirmScreen() {
       <Screen>
         <Notice
           whole
-          title="It is confirmed already"
-          text="Sign in with your password."
-          action="Sign in"
+          title={t.itIsConfirmedAlready}
+          text={t.signInWithYourPassword}
+          action={t.signIn}
           onAction={() => router.replace('/sign-in')}
         />
       </Screen>
@@ -40,14 +41,11 @@ export function ConfirmScreen() {
   return (
     <Screen>
       <View style={styles.block}>
-        <Title>Confirm your e-mail address</Title>
-        <Body>
-          Did you make the account that the letter is about? Then confirm it: you are signed in, and what this
-          device holds goes into your notebook.
-        </Body>
+        <Title>{t.confirmYourEMailAddress}</Title>
+        <Body>{t.didYouMakeTheAccount}</Body>
         {wrong ? <SmallStrong role="alert">{wrong}</SmallStrong> : null}
-        <Button label="It was me: confirm" disabled={busy} onPress={() => void confirm()} />
-        <Button label="It was not me" tone="plain" style={styles.start} onPress={() => router.replace('/')} />
+        <Button label={t.itWasMeConfirm} disabled={busy} onPress={() => void confirm()} />
+        <Button label={t.itWasNotMe} tone="plain" style={styles.start} onPress={() => router.replace('/')} />
       </View>
     </Screen>
   );

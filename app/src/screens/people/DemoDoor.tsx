@@ -3,20 +3,18 @@ import { StyleSheet, View } from 'react-native';
 import { Body, Button, colour, corner, Heading, SmallStrong, space, stroke } from '../../components';
 import { useAct } from '../../notebook/store';
 import { openDemo } from './account';
+import { t } from '../../text/en/people';
 
 /** The demo, opened by one tap as somebody who is made up. */
 export function DemoDoor({ onOpen }: { readonly onOpen?: () => void }) {
   const act = useAct();
   const [wrong, setWrong] = useState<string | undefined>();
   return (
-    <View style={styles.demo} role="region" aria-label="The demo">
-      <Heading>This is the demo</Heading>
-      <Body>
-        The Ostrel valley, its people and their finds are made up. Open it as one of them: one tap, no
-        password.
-      </Body>
+    <View style={styles.demo} role="region" aria-label={t.theDemo}>
+      <Heading>{t.thisIsTheDemo}</Heading>
+      <Body>{t.theOstrelValleyItsPeople}</Body>
       <Button
-        label="Open it as Mirel Aschkar"
+        label={t.openItAsMirelAschkar}
         onPress={() =>
           void act(openDemo()).then((outcome) => {
             if (!outcome.ok) setWrong(outcome.title);

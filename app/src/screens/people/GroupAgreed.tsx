@@ -10,6 +10,7 @@ import { FIELD } from '../../text/groups';
 import { commonName } from '../../text/names';
 import { memberName } from '../../text/people';
 import { styles } from './groupStyles';
+import { t } from '../../text/en/people';
 
 /** What a group agreed on, and when. */
 
@@ -26,8 +27,8 @@ export function Agreed({ group }: { readonly group: Group }) {
   if (!page || changes.length === 0) return null;
   return (
     <View style={styles.block}>
-      <Heading>How it came about</Heading>
-      <View role="list" aria-label="How it came about" style={styles.block}>
+      <Heading>{t.howItCameAbout}</Heading>
+      <View role="list" aria-label={t.howItCameAbout} style={styles.block}>
         {changes.slice(0, MOST_SHOWN).map((one) => (
           <View key={one.id} role="listitem">
             <Body>
@@ -35,7 +36,7 @@ export function Agreed({ group }: { readonly group: Group }) {
             </Body>
             <Small soft>
               {memberName(group, one.by)}, {dayWords(new Date(one.at), new Date())}
-              {stands(page, one) ? '' : '; something else was recorded since'}
+              {stands(page, one) ? '' : t.somethingElseWasRecordedSince}
             </Small>
           </View>
         ))}
@@ -51,7 +52,7 @@ export type Rule = FieldsOf<'group'>[keyof FieldsOf<'group'>];
 
 function ruleWords(rule: unknown): string {
   const value = rule as Rule | null;
-  if (value === null) return 'as the guide has it';
+  if (value === null) return t.asTheGuideHasIt;
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value))
     return value.length === 0
@@ -59,7 +60,7 @@ function ruleWords(rule: unknown): string {
       : value.map((one) => (guide.taxon(one) ? commonName(one as TaxonId) : one)).join(', ');
   return typeof value === 'object'
     ? Object.entries(value)
-        .map(([grade, more]) => `${more} more for what is ${grade}`)
+        .map(([grade, more]) => t.moreForWhatIs(more, grade))
         .join(', ')
     : String(value);
 }

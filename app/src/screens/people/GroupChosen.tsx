@@ -4,6 +4,7 @@ import type { TaxonId } from '@pause/core';
 import { Strong, Small, ChipRow, Chip, Body, Button } from '../../components';
 import { commonName, CommonName } from '../../text/names';
 import { styles } from './groupStyles';
+import { t } from '../../text/en/people';
 
 /** Choosing taxa and schools for the rules of a group. */
 
@@ -67,12 +68,12 @@ export function Chosen({
           ))}
         </ChipRow>
       ) : (
-        <Body>None.</Body>
+        <Body>{t.none}</Body>
       )}
       {may ? (
         <Button
-          label={all ? 'Show only what is chosen' : 'Choose'}
-          aria-label={`${all ? 'Show only what is chosen' : 'Choose'}: ${title}`}
+          label={all ? t.showOnlyWhatIsChosen : t.choose}
+          aria-label={`${all ? t.showOnlyWhatIsChosen : t.choose}: ${title}`}
           tone="plain"
           style={styles.start}
           onPress={() => setAll(!all)}

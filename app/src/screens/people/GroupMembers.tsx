@@ -7,6 +7,7 @@ import { useAct } from '../../notebook/store';
 import { ROLE, ROLE_MEANS } from '../../text/groups';
 import { type Outcome, changeRole, takeOut } from './account';
 import { styles } from './groupStyles';
+import { t } from '../../text/en/people';
 
 /** The members of a group. */
 
@@ -27,8 +28,8 @@ export function Members({ group, me, save }: Part & { readonly me: string }) {
   const keeper = group.role === 'keeper';
   return (
     <View style={styles.block}>
-      <Heading>Who belongs to it</Heading>
-      <View role="list" aria-label="Members">
+      <Heading>{t.whoBelongsToIt}</Heading>
+      <View role="list" aria-label={t.members}>
         <Rule />
         {byRole(group).map(({ person, name, role }) => (
           <View key={person} role="listitem">
@@ -36,9 +37,9 @@ export function Members({ group, me, save }: Part & { readonly me: string }) {
               end={
                 person === me || keeper ? (
                   <Button
-                    label={open === person ? 'Close' : 'Change'}
+                    label={open === person ? t.close : t.change}
                     tone="plain"
-                    aria-label={`${open === person ? 'Close' : 'Change'} ${name}`}
+                    aria-label={`${open === person ? t.close : t.change} ${name}`}
                     onPress={() => setOpen(open === person ? undefined : person)}
                   />
                 ) : null
@@ -46,7 +47,7 @@ export function Members({ group, me, save }: Part & { readonly me: string }) {
             >
               <Strong>
                 {name}
-                {person === me ? ' (you)' : ''}
+                {person === me ? t.you2 : ''}
               </Strong>
               <Small soft>
                 {ROLE[role]}: {ROLE_MEANS[role]}
@@ -55,7 +56,7 @@ export function Members({ group, me, save }: Part & { readonly me: string }) {
             {open === person ? (
               <View style={styles.change}>
                 {keeper ? (
-                  <ChipRow label={`What ${name} is`}>
+                  <ChipRow label={t.whatIs(name)}>
                     {ROLES.map((one) => (
                       <Chip
                         key={one}
@@ -67,7 +68,7 @@ export function Members({ group, me, save }: Part & { readonly me: string }) {
                   </ChipRow>
                 ) : null}
                 <Button
-                  label={person === me ? 'Leave the group' : `Take ${name} out of the group`}
+                  label={person === me ? t.leaveTheGroup : t.takeOutOfTheGroup(name)}
                   tone="outline"
                   style={styles.start}
                   onPress={() =>
@@ -77,7 +78,7 @@ export function Members({ group, me, save }: Part & { readonly me: string }) {
                     })
                   }
                 />
-                <Small soft>What was recorded in the group’s notebook stays in it.</Small>
+                <Small soft>{t.whatWasRecordedInThe}</Small>
               </View>
             ) : null}
             <Rule />
@@ -85,7 +86,7 @@ export function Members({ group, me, save }: Part & { readonly me: string }) {
         ))}
       </View>
       {group.former.length > 0 ? (
-        <Small soft>Belonged to it before: {group.former.map(({ name }) => name).join(', ')}.</Small>
+        <Small soft>{t.belongedToItBefore(group.former.map(({ name }) => name).join(', '))}</Small>
       ) : null}
     </View>
   );

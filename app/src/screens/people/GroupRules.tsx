@@ -7,6 +7,7 @@ import type { Group } from '../../notebook/api';
 import { useAct } from '../../notebook/store';
 import { School, Chosen } from './GroupChosen';
 import { styles } from './groupStyles';
+import { t } from '../../text/en/people';
 
 /** The rules of a group. */
 
@@ -35,10 +36,10 @@ export function Name({ group }: { readonly group: Group }) {
   const said = name.trim();
   return (
     <View style={styles.block}>
-      <Heading>What it is called</Heading>
-      <Field label="Name of the group" value={name} onChangeText={setName} maxLength={80} />
+      <Heading>{t.whatItIsCalled}</Heading>
+      <Field label={t.nameOfTheGroup} value={name} onChangeText={setName} maxLength={80} />
       {said !== '' && said !== group.name ? (
-        <Button label="Call it so" tone="outline" style={styles.start} onPress={() => save({ name: said })} />
+        <Button label={t.callItSo} tone="outline" style={styles.start} onPress={() => save({ name: said })} />
       ) : null}
     </View>
   );
@@ -53,26 +54,19 @@ export function Rules({ group }: { readonly group: Group }) {
   const deadly = policy.extraBars?.deadly ?? 0;
   return (
     <View style={styles.block}>
-      <Heading>Its rules</Heading>
-      <Body soft>
-        {may
-          ? 'They can only make a verdict stricter than the guide’s own, never laxer; every verdict says whose rules they are.'
-          : 'A keeper of the group chooses them. They can only make a verdict stricter, never laxer.'}
-      </Body>
-      <School
-        title="A second look"
-        why="A person who was not told the answer sees what one’s own eye has stopped looking for."
-      >
+      <Heading>{t.itsRules}</Heading>
+      <Body soft>{may ? t.theyCanOnlyMakeA : t.aKeeperOfTheGroup}</Body>
+      <School title={t.aSecondLook} why={t.aPersonWhoWasNot}>
         <Chip
           kind="checkbox"
-          label="Where no expert reviewed a deadly pair"
+          label={t.whereNoExpertReviewedA}
           chosen={policy.secondLookWhenUnreviewed === true}
           disabled={!may}
           onPress={() => set({ secondLookWhenUnreviewed: policy.secondLookWhenUnreviewed !== true })}
         />
         <Chip
           kind="checkbox"
-          label="For everything deadly"
+          label={t.forEverythingDeadly}
           chosen={grades.includes('deadly')}
           disabled={!may}
           onPress={() =>
@@ -85,7 +79,7 @@ export function Rules({ group }: { readonly group: Group }) {
         />
         <Chip
           kind="checkbox"
-          label="For everything serious"
+          label={t.forEverythingSerious}
           chosen={grades.includes('serious')}
           disabled={!may}
           onPress={() =>
@@ -97,15 +91,12 @@ export function Rules({ group }: { readonly group: Group }) {
           }
         />
       </School>
-      <School
-        title="Earned pairs"
-        why="Who has practised a pair well, lately, and with nothing dangerous in between, misreads it less. It is asked of whoever decides, besides all bars."
-      >
+      <School title={t.earnedPairs} why={t.whoHasPractisedAPair}>
         {(['deadly', 'serious'] as const).map((grade) => (
           <Chip
             key={grade}
             kind="checkbox"
-            label={grade === 'deadly' ? 'With what is deadly' : 'With what is serious'}
+            label={grade === 'deadly' ? t.withWhatIsDeadly : t.withWhatIsSerious}
             chosen={policy.earned?.includes(grade) === true}
             disabled={!may}
             onPress={() =>
@@ -118,66 +109,57 @@ export function Rules({ group }: { readonly group: Group }) {
           />
         ))}
       </School>
-      <School
-        title="Bars against what is deadly"
-        why="Three are proof against any two mistakes; each one more against one mistake more."
-      >
+      <School title={t.barsAgainstWhatIsDeadly} why={t.threeAreProofAgainstAny}>
         {[0, 1, 2].map((more) => (
           <Chip
             key={more}
             label={`${3 + more}`}
-            aria-label={`${3 + more} bars`}
+            aria-label={t.bars(3 + more)}
             chosen={deadly === more}
             disabled={!may}
             onPress={() => set({ extraBars: more === 0 ? undefined : { ...policy.extraBars, deadly: more } })}
           />
         ))}
       </School>
-      <School
-        title="Range, season, habitat"
-        why="They say what to expect; but plants travel and seasons shift, so they never rule anything out."
-      >
+      <School title={t.rangeSeasonHabitat} why={t.theySayWhatToExpect}>
         <Chip
-          label="Order and raise doubts"
+          label={t.orderAndRaiseDoubts}
           chosen={policy.place !== 'ignored'}
           disabled={!may}
           onPress={() => set({ place: undefined })}
         />
         <Chip
-          label="Left out altogether"
+          label={t.leftOutAltogether}
           chosen={policy.place === 'ignored'}
           disabled={!may}
           onPress={() => set({ place: 'ignored' })}
         />
       </School>
-      <School
-        title="The family as a hint"
-        why="Knowing a family helps to name and to learn; rules of families have exceptions."
-      >
+      <School title={t.theFamilyAsAHint} why={t.knowingAFamilyHelpsTo}>
         <Chip
-          label="Told"
+          label={t.told}
           chosen={policy.familyHint !== false}
           disabled={!may}
           onPress={() => set({ familyHint: undefined })}
         />
         <Chip
-          label="Each by itself"
+          label={t.eachByItself}
           chosen={policy.familyHint === false}
           disabled={!may}
           onPress={() => set({ familyHint: false })}
         />
       </School>
       <Chosen
-        title="Left alone, whatever is seen"
-        why="Some edible ones are not worth it: the lookalike is deadly, the difference fine, better food is near."
+        title={t.leftAloneWhateverIsSeen}
+        why={t.someEdibleOnesAreNot}
         chosen={policy.forgoneTaxa ?? []}
         taxa={WANTED}
         may={may}
         onChange={(forgoneTaxa) => set({ forgoneTaxa })}
       />
       <Chosen
-        title="Protected where you gather"
-        why="As a keeper found out for your places. The guide marks what is often protected; this is not the law, and laws change."
+        title={t.protectedWhereYouGather}
+        why={t.asAKeeperFoundOut}
         chosen={policy.protectedTaxa ?? []}
         taxa={
           OFTEN_PROTECTED.length > 0

@@ -10,6 +10,7 @@ import { Members } from './GroupMembers';
 import { Name, Rules } from './GroupRules';
 import { styles } from './groupStyles';
 import { Invitations } from './Invitations';
+import { t } from '../../text/en/people';
 
 /** A group: who belongs to it, and the rules by which it decides. */
 export function GroupScreen() {
@@ -22,7 +23,7 @@ export function GroupScreen() {
   if (status !== 'ready')
     return (
       <Screen>
-        <Body soft>Opening the notebook …</Body>
+        <Body soft>{t.openingTheNotebook}</Body>
       </Screen>
     );
   if (!person || !group)
@@ -30,9 +31,9 @@ export function GroupScreen() {
       <Screen>
         <Notice
           whole
-          title="There is no such group"
-          text="Or you do not belong to it any more."
-          action="Notebook and people"
+          title={t.thereIsNoSuchGroup}
+          text={t.orYouDoNotBelong}
+          action={t.notebookAndPeople}
           onAction={() => router.replace('/notebook')}
         />
       </Screen>
@@ -41,7 +42,7 @@ export function GroupScreen() {
   return (
     <Screen>
       <View>
-        <Small soft>Group · you are {ROLE[group.role].toLowerCase()}</Small>
+        <Small soft>{t.groupYouAre(ROLE[group.role].toLowerCase())}</Small>
         <Title>{group.name}</Title>
       </View>
       {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}

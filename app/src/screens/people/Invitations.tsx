@@ -20,6 +20,7 @@ import { ROLE, ROLE_MEANS } from '../../text/groups';
 import { memberName } from '../../text/people';
 import { invitationsOf, inviteTo, takeBackInvitation, type Outcome } from './account';
 import { Code } from './Code';
+import { t } from '../../text/en/people';
 
 const ROLES = ['keeper', 'member', 'young'] as const;
 const Made = z.object({ code: z.string(), expiresAt: z.string() });
@@ -62,8 +63,8 @@ export function Invitations({ group, save }: InvitationsProps) {
   };
   return (
     <View style={styles.block}>
-      <Heading>Let somebody in</Heading>
-      <ChipRow label="As what">
+      <Heading>{t.letSomebodyIn}</Heading>
+      <ChipRow label={t.asWhat}>
         {ROLES.map((one) => (
           <Chip
             key={one}
@@ -81,26 +82,26 @@ export function Invitations({ group, save }: InvitationsProps) {
       </Small>
       {code ? <Code code={code} address={`${window.location.origin}/join?code=${code}`} /> : null}
       <Button
-        label={code ? 'Another code' : 'Show a code'}
+        label={code ? t.anotherCode : t.showACode}
         tone="outline"
         style={styles.start}
         onPress={() => void makeCode()}
       />
-      <Small soft>
-        A code that nobody used is worth nothing after {DAYS} days, or once you no longer keep the group.
-      </Small>
+      <Small soft>{t.aCodeThatNobodyUsed(DAYS)}</Small>
       {open.length > 0 ? (
         <>
-          <SmallStrong>Not used yet</SmallStrong>
-          <View role="list" aria-label="Codes that nobody has used yet">
+          <SmallStrong>{t.notUsedYet}</SmallStrong>
+          <View role="list" aria-label={t.codesThatNobodyHasUsed}>
             <Rule />
             {open.map((one) => (
               <View key={one.id} role="listitem">
-                <Line end={<Button label="Take back" tone="plain" onPress={() => void takeBack(one.id)} />}>
+                <Line end={<Button label={t.takeBack} tone="plain" onPress={() => void takeBack(one.id)} />}>
                   <Strong>{ROLE[one.role]}</Strong>
                   <Small soft>
-                    Made by {memberName(group, one.by)}, good until{' '}
-                    {dayWords(new Date(one.expiresAt), new Date())}
+                    {t.madeByGoodUntil(
+                      memberName(group, one.by),
+                      dayWords(new Date(one.expiresAt), new Date()),
+                    )}
                   </Small>
                 </Line>
                 <Rule />

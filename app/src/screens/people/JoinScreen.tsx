@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { Body, Button, Field, Screen, space, Title, useWide } from '../../components';
 import { useAct, useApp } from '../../notebook/store';
 import { joinByCode } from './account';
+import { t } from '../../text/en/people';
 
 const Joined = z.looseObject({ id: z.string() });
 
@@ -19,40 +20,38 @@ export function JoinScreen() {
   const [wrong, setWrong] = useState<string | undefined>();
   const join = async () => {
     if (code.trim().length < 4) {
-      setWrong('Code: ten letters and figures, as the keeper shows them');
+      setWrong(t.codeTenLettersAndFigures);
       return;
     }
     const outcome = await act(joinByCode(code));
     const group = Joined.safeParse(outcome.ok ? outcome.said : undefined).data;
     if (group) router.replace({ pathname: '/group/[id]', params: { id: group.id } });
-    else setWrong(outcome.ok ? undefined : `Code: ${outcome.title}`);
+    else setWrong(outcome.ok ? undefined : t.code(outcome.title));
   };
   return (
     <Screen>
       <View style={wide ? styles.narrow : styles.all}>
-        <Title>Join a group</Title>
-        <Body>
-          A keeper of the group shows you a code, or a square to photograph. It lets one person in, once.
-        </Body>
+        <Title>{t.joinAGroup}</Title>
+        <Body>{t.aKeeperOfTheGroupShows}</Body>
         {account ? (
           <>
             <Field
-              label="Code"
+              label={t.code2}
               value={code}
               onChangeText={setCode}
               autoCapitalize="characters"
               autoCorrect={false}
               maxLength={40}
-              placeholder="ABCDE-FGHJK"
+              placeholder={t.abcdeFghjk}
               wrong={wrong}
               onSubmitEditing={() => void join()}
             />
-            <Button label="Join" onPress={() => void join()} />
+            <Button label={t.join} onPress={() => void join()} />
           </>
         ) : (
           <>
-            <Body>Sign in first, or make an account; then open this again.</Body>
-            <Button label="Sign in" onPress={() => router.push('/sign-in')} />
+            <Body>{t.signInFirstOrMake}</Body>
+            <Button label={t.signIn} onPress={() => router.push('/sign-in')} />
           </>
         )}
       </View>

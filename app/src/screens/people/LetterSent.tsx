@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Body, Button, space, Title } from '../../components';
 import { useApp } from '../../notebook/store';
+import { t } from '../../text/en/people';
 
 interface LetterSentProps {
   readonly to: string;
@@ -16,19 +17,13 @@ export function LetterSent({ to, then, onBack }: LetterSentProps) {
   const simulated = useApp((state) => state.me.letters === 'mailbox');
   return (
     <View style={styles.block} role="status">
-      <Title>Look into your mail</Title>
-      <Body>
-        A letter is on its way to {to}. {then}
-      </Body>
-      <Body soft>
-        {simulated
-          ? 'In this demo nothing is really sent: the letter lies in a simulated mailbox.'
-          : 'If nothing comes within some minutes, look among what your mail program took for unwanted.'}
-      </Body>
+      <Title>{t.lookIntoYourMail}</Title>
+      <Body>{t.aLetterIsOnIts(to, then)}</Body>
+      <Body soft>{simulated ? t.inThisDemoNothingIs : t.ifNothingComesWithinSome}</Body>
       {simulated ? (
-        <Button label="Open the simulated mailbox" onPress={() => router.push('/mailbox')} />
+        <Button label={t.openTheSimulatedMailbox} onPress={() => router.push('/mailbox')} />
       ) : null}
-      <Button label="Back to signing in" tone="plain" style={styles.start} onPress={onBack} />
+      <Button label={t.backToSigningIn} tone="plain" style={styles.start} onPress={onBack} />
     </View>
   );
 }

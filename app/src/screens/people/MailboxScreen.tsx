@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { Body, Button, Heading, Notice, Rule, Screen, Small, space, Title } from '../../components';
 import { useAct } from '../../notebook/store';
 import { lettersInMailbox } from './account';
+import { t } from '../../text/en/people';
 
 const Letters = z.object({
   letters: z.array(
@@ -29,20 +30,12 @@ export function MailboxScreen() {
   return (
     <Screen>
       <View style={styles.block}>
-        <Title>Simulated mailbox</Title>
-        <Body>
-          This is the demo: no letter leaves this machine. What a mail server would send lies here, for
-          everybody who uses the demo.
-        </Body>
-        {wrong ? <Notice title="There is no simulated mailbox here" text={wrong} /> : null}
-        {letters?.length === 0 ? (
-          <Notice
-            title="It is empty"
-            text="Make an account, or ask for a new password: the letter comes here."
-          />
-        ) : null}
-        <Button label="Look again" tone="outline" style={styles.start} onPress={() => void look()} />
-        <View role="list" aria-label="Letters">
+        <Title>{t.simulatedMailbox}</Title>
+        <Body>{t.thisIsTheDemoNo}</Body>
+        {wrong ? <Notice title={t.thereIsNoSimulatedMailbox} text={wrong} /> : null}
+        {letters?.length === 0 ? <Notice title={t.itIsEmpty} text={t.makeAnAccountOrAsk} /> : null}
+        <Button label={t.lookAgain} tone="outline" style={styles.start} onPress={() => void look()} />
+        <View role="list" aria-label={t.letters}>
           {letters?.map((letter) => (
             <LetterView key={letter.id} letter={letter} />
           ))}
@@ -62,7 +55,7 @@ function LetterView({ letter: { to, subject, text } }: { readonly letter: KeptLe
     <View role="listitem" style={styles.letter}>
       <Rule />
       <Heading>{subject}</Heading>
-      <Small soft>To {to}</Small>
+      <Small soft>{t.to(to)}</Small>
       {text
         .trim()
         .split('\n\n')
@@ -72,8 +65,8 @@ function LetterView({ letter: { to, subject, text } }: { readonly letter: KeptLe
         ))}
       {address ? (
         <Button
-          label="Open the link"
-          aria-label={`Open the link: ${subject}, to ${to}`}
+          label={t.openTheLink}
+          aria-label={t.openTheLinkTo(subject, to)}
           style={styles.start}
           onPress={() => router.push(`${address.pathname}${address.search}` as '/confirm')}
         />

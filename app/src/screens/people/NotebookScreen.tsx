@@ -9,13 +9,14 @@ import { Account } from './Account';
 import { beginGroup } from './account';
 import { Sending } from './NotebookSending';
 import { styles } from './notebookStyles';
+import { t } from '../../text/en/people';
 
 /** Whose notebook this is, what went and what waits, and with whom it is shared. */
 export function NotebookScreen() {
   const wide = useWide();
   return (
     <Screen>
-      <Title>Notebook and people</Title>
+      <Title>{t.notebookAndPeople}</Title>
       <View style={wide ? styles.columns : styles.column}>
         <View style={[styles.column, wide && styles.grow]}>
           <Whose />
@@ -36,19 +37,17 @@ function Whose() {
   if (person?.account && !signedOut)
     return (
       <Body>
-        {person.name}’s notebook
-        {person.demo ? '. This is the demo: the Ostrel valley and everyone in it are made up.' : '.'}
+        {t.sNotebook(
+          person.name,
+          person.demo ? '. This is the demo: the Ostrel valley and everyone in it are made up.' : '.',
+        )}
       </Body>
     );
   return (
     <View style={styles.block}>
-      <Body>
-        {person?.account
-          ? `${person.name} is signed out. What you record stays on this device until you sign in again.`
-          : 'Nobody is signed in. Everything you record is on this device, and nowhere else: if it is lost, so is the notebook.'}
-      </Body>
+      <Body>{person?.account ? t.isSignedOutWhatYou(person.name) : t.nobodyIsSignedInEverything}</Body>
       <Button
-        label={person?.account ? 'Sign in again' : 'Sign in, or make an account'}
+        label={person?.account ? t.signInAgain : t.signInOrMakeAn}
         style={styles.start}
         onPress={() => router.push('/sign-in')}
       />
@@ -65,7 +64,7 @@ function Groups() {
   if (!person?.account || signedOut) return null;
   const begin = async () => {
     if (!name?.trim()) {
-      setWrong('Name of the group: it is missing');
+      setWrong(t.nameOfTheGroupIt);
       return;
     }
     const id = newId();
@@ -75,9 +74,9 @@ function Groups() {
   };
   return (
     <View style={styles.block}>
-      <Heading>Groups</Heading>
-      <Body soft>A group keeps one notebook. The best safeguard there is are other eyes.</Body>
-      <View role="list" aria-label="Your groups">
+      <Heading>{t.groups}</Heading>
+      <Body soft>{t.aGroupKeepsOneNotebook}</Body>
+      <View role="list" aria-label={t.yourGroups}>
         <Rule />
         {person.groups.map((group) => (
           <View key={group.id} role="listitem">
@@ -85,35 +84,32 @@ function Groups() {
               <Pressable role="link" style={styles.line}>
                 <View style={styles.grow}>
                   <Strong>{group.name}</Strong>
-                  <Small soft>
-                    {group.members.length === 1 ? 'You alone' : `${group.members.length} people`} · you are{' '}
-                    {ROLE[group.role].toLowerCase()}
-                  </Small>
+                  <Small soft>{t.peopleYouAre(group.members.length, ROLE[group.role].toLowerCase())}</Small>
                 </View>
               </Pressable>
             </Link>
             <Rule />
           </View>
         ))}
-        {person.groups.length === 0 ? <Body>You belong to none yet.</Body> : null}
+        {person.groups.length === 0 ? <Body>{t.youBelongToNoneYet}</Body> : null}
       </View>
       <View style={styles.ways}>
-        <Button label="Join by a code" tone="outline" onPress={() => router.push('/join')} />
+        <Button label={t.joinByACode} tone="outline" onPress={() => router.push('/join')} />
         {name === undefined ? (
-          <Button label="Begin a group" tone="outline" onPress={() => setName('')} />
+          <Button label={t.beginAGroup} tone="outline" onPress={() => setName('')} />
         ) : null}
       </View>
       {name === undefined ? null : (
         <View style={styles.block}>
           <Field
-            label="Name of the group"
+            label={t.nameOfTheGroup}
             value={name}
             onChangeText={setName}
             maxLength={80}
             wrong={wrong}
             onSubmitEditing={() => void begin()}
           />
-          <Button label="Begin it" onPress={() => void begin()} style={styles.start} />
+          <Button label={t.beginIt} onPress={() => void begin()} style={styles.start} />
         </View>
       )}
     </View>

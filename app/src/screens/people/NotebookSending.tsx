@@ -7,6 +7,7 @@ import { dayWords } from '../../text/days';
 import { KIND } from '../../text/groups';
 import { CommonName } from '../../text/names';
 import { styles } from './notebookStyles';
+import { t } from '../../text/en/people';
 
 /** What waits to be sent. */
 
@@ -29,10 +30,10 @@ export function Sending() {
   const lines = useApp((state) => state.list.items);
   const account = useApp((state) => state.me.person?.account === true && state.me.signedOut !== true);
   const name = (find: string | undefined) => {
-    if (find === undefined) return 'A page of the notebook';
+    if (find === undefined) return t.aPageOfTheNotebook;
     const target =
       finds[find]?.record?.targets.at(-1)?.taxon ?? lines.find((line) => line.id === find)?.target;
-    return target ? CommonName(target) : 'A find without a name yet';
+    return target ? CommonName(target) : t.aFindWithoutAName;
   };
   const ofPages = waiting.filter(({ page }) => page !== undefined);
   const byFind: { readonly find: string | undefined; readonly entries: readonly Entry[] }[] = [
@@ -40,64 +41,40 @@ export function Sending() {
     ...(ofPages.length > 0 ? [{ find: undefined, entries: ofPages }] : []),
   ];
   const notes = [
-    ...(pictures
-      ? [
-          `Photos and sketches are on their way: ${pictures.left} left, ${Math.round(pictures.share * 100)} % of this one has gone.`,
-        ]
-      : []),
-    ...(fetching
-      ? [`The notebook is being fetched: ${fetching.here} of ${fetching.all} entries are here.`]
-      : []),
-    ...(clockOff
-      ? [
-          'This device’s clock is wrong. New entries get the time of the notebook; earlier ones are ordered by when they arrived. Set the clock right.',
-        ]
-      : []),
-    ...(newerVersion
-      ? [
-          'Somebody recorded something with a newer Pause. It waits at the server; open the newer Pause on this device, and it will be here.',
-        ]
-      : []),
-    ...(otherGuide
-      ? [
-          'The server decides by another version of the guide. Verdicts made here are reached again there, and where they differ both are shown.',
-        ]
-      : []),
-    ...(notTaken
-      ? [
-          `What others recorded could not be kept here. ${notTaken} Make room on the device; what you recorded yourself is safe.`,
-        ]
-      : []),
+    ...(pictures ? [t.photosAndSketchesAreOn(pictures.left, Math.round(pictures.share * 100))] : []),
+    ...(fetching ? [t.theNotebookIsBeingFetched(fetching.here, fetching.all)] : []),
+    ...(clockOff ? [t.thisDevicesClockIsWrong] : []),
+    ...(newerVersion ? [t.somebodyRecordedSomethingWithA] : []),
+    ...(otherGuide ? [t.theServerDecidesByAnother] : []),
+    ...(notTaken ? [t.whatOthersRecordedCouldNot(notTaken)] : []),
   ];
   return (
     <View style={styles.block}>
       <Heading>
         {!account
-          ? 'On this device'
+          ? t.onThisDevice
           : waiting.length === 0
-            ? 'Everything recorded here is at the server'
-            : waiting.length === 1
-              ? 'One entry waits to be sent'
-              : `${waiting.length} entries wait to be sent`}
+            ? t.everythingRecordedHereIsAt
+            : t.entriesWaitToBeSent(waiting.length)}
       </Heading>
       <Body soft>
         {!account
-          ? `${waiting.length} ${waiting.length === 1 ? 'entry' : 'entries'}, to be sent when somebody signs in.`
+          ? t.entriesToBeSentWhen(waiting.length)
           : away
-            ? 'There is no connection. All of it is kept on this device, and tried again every few seconds.'
+            ? t.thereIsNoConnectionAll
             : syncedAt
-              ? `The server was last heard of ${dayWords(new Date(syncedAt), new Date())}.`
-              : 'The server has not been heard of yet.'}
+              ? t.theServerWasLastHeard(dayWords(new Date(syncedAt), new Date()))
+              : t.theServerHasNotBeen}
       </Body>
       {byFind.length > 0 ? (
-        <View role="list" aria-label="What waits">
+        <View role="list" aria-label={t.whatWaits}>
           <Rule />
           {byFind.map(({ find, entries }) => (
             <View key={find ?? 'pages'} role="listitem">
               <View style={styles.line}>
                 <Strong style={styles.grow}>{name(find)}</Strong>
                 <Small soft>
-                  {entries.length === 1 && entries[0] ? KIND[entries[0].kind] : `${entries.length} entries`}
+                  {entries.length === 1 && entries[0] ? KIND[entries[0].kind] : t.entries(entries.length)}
                 </Small>
               </View>
               <Rule />
@@ -106,12 +83,10 @@ export function Sending() {
         </View>
       ) : null}
       {refused.length > 0 ? (
-        <View role="list" aria-label="What was refused" style={styles.block}>
-          <Strong>Refused</Strong>
+        <View role="list" aria-label={t.whatWasRefused} style={styles.block}>
+          <Strong>{t.refused}</Strong>
           {refused.map(({ entry, reason }) => (
-            <Body key={entry.body.id}>
-              {KIND[entry.kind]} of {name(entry.find)}: {reason}
-            </Body>
+            <Body key={entry.body.id}>{t.of(KIND[entry.kind], name(entry.find), reason)}</Body>
           ))}
         </View>
       ) : null}
@@ -119,7 +94,7 @@ export function Sending() {
         <Body key={note}>{note}</Body>
       ))}
       {account ? (
-        <Button label="Look now" tone="outline" style={styles.start} onPress={() => void act(syncAll())} />
+        <Button label={t.lookNow} tone="outline" style={styles.start} onPress={() => void act(syncAll())} />
       ) : null}
     </View>
   );

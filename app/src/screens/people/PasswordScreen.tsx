@@ -6,6 +6,7 @@ import { useAct } from '../../notebook/store';
 import { EMAIL, SHORTEST_PASSWORD } from '../../text/groups';
 import { askForPassword, setPassword } from './account';
 import { LetterSent } from './LetterSent';
+import { t } from '../../text/en/people';
 
 /** A new password for somebody who forgot theirs: asked for by address, and set by the link of the letter. */
 export function PasswordScreen() {
@@ -25,25 +26,23 @@ function Ask() {
       return;
     }
     const outcome = await act(askForPassword(email.trim()));
-    setWrong(outcome.ok ? undefined : `E-mail address: ${outcome.title}`);
+    setWrong(outcome.ok ? undefined : t.eMailAddress(outcome.title));
     setSent(outcome.ok);
   };
   if (sent)
     return (
       <LetterSent
-        to={`${email.trim()}, if an account has that address`}
-        then="Its link lets you choose a new password; it is good for one hour."
+        to={t.ifAnAccountHasThat(email.trim())}
+        then={t.itsLinkLetsYouChoose}
         onBack={() => router.replace('/sign-in')}
       />
     );
   return (
     <View style={styles.block}>
-      <Title>A new password</Title>
-      <Body>
-        We send a letter with a link to the address of your account. Until you use it, the old password holds.
-      </Body>
+      <Title>{t.aNewPassword}</Title>
+      <Body>{t.weSendALetterWith}</Body>
       <Field
-        label="E-mail address"
+        label={t.eMailAddress2}
         value={email}
         onChangeText={setEmail}
         maxLength={200}
@@ -53,7 +52,7 @@ function Ask() {
         wrong={wrong}
         onSubmitEditing={() => void ask()}
       />
-      <Button label="Send the letter" onPress={() => void ask()} />
+      <Button label={t.sendTheLetter} onPress={() => void ask()} />
     </View>
   );
 }
@@ -67,12 +66,12 @@ function Choose({ token }: { readonly token: string }) {
   const [stale, setStale] = useState(false);
   const choose = async () => {
     if (password.length < SHORTEST_PASSWORD) {
-      setWrong(`Password: at least ${SHORTEST_PASSWORD} characters`);
+      setWrong(t.passwordAtLeastCharacters(SHORTEST_PASSWORD));
       return;
     }
     const outcome = await act(setPassword(token, password));
     setWrong(
-      outcome.ok ? undefined : outcome.field === undefined ? outcome.title : `Password: ${outcome.title}`,
+      outcome.ok ? undefined : outcome.field === undefined ? outcome.title : t.password(outcome.title),
     );
     setStale(!outcome.ok && outcome.status === 400);
     setDone(outcome.ok);
@@ -81,18 +80,18 @@ function Choose({ token }: { readonly token: string }) {
     return (
       <Notice
         whole
-        title="The new password holds"
-        text="You are signed out on every device. Sign in with the new password."
-        action="Sign in"
+        title={t.theNewPasswordHolds}
+        text={t.youAreSignedOutOn}
+        action={t.signIn}
         onAction={() => router.replace('/sign-in')}
       />
     );
   return (
     <View style={styles.block}>
-      <Title>Choose a new password</Title>
+      <Title>{t.chooseANewPassword}</Title>
       <Field
-        label="New password"
-        hint={`At least ${SHORTEST_PASSWORD} characters; a sentence is good`}
+        label={t.newPassword}
+        hint={t.atLeastCharactersASentence(SHORTEST_PASSWORD)}
         value={password}
         onChangeText={setWritten}
         maxLength={200}
@@ -102,9 +101,9 @@ function Choose({ token }: { readonly token: string }) {
         onSubmitEditing={() => void choose()}
       />
       {stale ? (
-        <Button label="Ask for another letter" onPress={() => router.replace('/reset')} />
+        <Button label={t.askForAnotherLetter} onPress={() => router.replace('/reset')} />
       ) : (
-        <Button label="Keep this password" onPress={() => void choose()} />
+        <Button label={t.keepThisPassword} onPress={() => void choose()} />
       )}
     </View>
   );

@@ -8,6 +8,7 @@ import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
 import { memberName } from '../../text/people';
 import { signReview, unsignReview, type Outcome } from './account';
+import { t } from '../../text/en/people';
 
 /** Who of a person's groups has reviewed what the guide says of a taxon; its keepers can sign it. */
 export function Reviews({ taxon }: { readonly taxon: string }) {
@@ -21,7 +22,7 @@ export function Reviews({ taxon }: { readonly taxon: string }) {
   if (shown.length === 0) return null;
   return (
     <View style={styles.block}>
-      <Heading>Reviewed in your groups</Heading>
+      <Heading>{t.reviewedInYourGroups}</Heading>
       {shown.map((group) => (
         <Review key={group.id} group={group} taxon={taxon} content={content} />
       ))}
@@ -53,43 +54,42 @@ function Review({
     <View style={styles.block}>
       {review ? (
         <Body>
-          {group.name}: signed by {memberName(group, review.by)}, {dayWords(new Date(review.at), new Date())}.
-          {review.note ? ` “${review.note}”` : ''}
-          {stands ? '' : ' The guide says something else by now, so the signature does not count any more.'}
+          {t.signedBy(
+            group.name,
+            memberName(group, review.by),
+            dayWords(new Date(review.at), new Date()),
+            review.note ? ` “${review.note}”` : '',
+            stands ? '' : t.theGuideSaysSomethingElse,
+          )}
         </Body>
       ) : (
-        <Body>
-          {group.name}: nobody has signed it. Where a deadly pair is not reviewed, a second look is asked for.
-        </Body>
+        <Body>{t.nobodyHasSignedItWhere(group.name)}</Body>
       )}
       {keeper && !open ? (
         <View style={styles.ways}>
           {stands ? (
             <Button
-              label="Take the signature back"
+              label={t.takeTheSignatureBack}
               tone="plain"
               onPress={() => void act(unsignReview(group.id, taxon)).then(save)}
             />
           ) : (
-            <Button label="Sign it as reviewed" tone="outline" onPress={() => setOpen(true)} />
+            <Button label={t.signItAsReviewed} tone="outline" onPress={() => setOpen(true)} />
           )}
         </View>
       ) : null}
       {open ? (
         <View style={styles.block}>
-          <Small soft>
-            You say that you know this taxon here, and that everything above is right as far as it goes. The
-            signature is bound to what it says today.
-          </Small>
+          <Small soft>{t.youSayThatYouKnow}</Small>
           <Field
-            label="By what, in your words"
+            label={t.byWhatInYourWords}
             value={note}
             onChangeText={setNote}
             maxLength={500}
-            placeholder="Which books, which years, which places"
+            placeholder={t.whichBooksWhichYearsWhich}
           />
           <Button
-            label="Sign it"
+            label={t.signIt}
             style={styles.start}
             onPress={() =>
               void act(signReview(group.id, taxon, content, note.trim() || undefined)).then(save)

@@ -21,6 +21,7 @@ import { EMAIL, SHORTEST_PASSWORD } from '../../text/groups';
 import { signIn, signUp, type Outcome } from './account';
 import { DemoDoor } from './DemoDoor';
 import { LetterSent } from './LetterSent';
+import { t } from '../../text/en/people';
 
 interface Form {
   readonly name: string;
@@ -61,9 +62,9 @@ export function SignInScreen() {
       <Screen>
         <Notice
           whole
-          title={`This is ${person.name}’s notebook`}
-          text="Whoever else wants to use this device signs out first."
-          action="Notebook and people"
+          title={t.thisIsSNotebook(person.name)}
+          text={t.whoeverElseWantsToUse}
+          action={t.notebookAndPeople}
           onAction={() => router.replace('/notebook')}
         />
       </Screen>
@@ -74,7 +75,7 @@ export function SignInScreen() {
       <Screen>
         <LetterSent
           to={writtenTo}
-          then="Open the link in it to confirm the address; then you are signed in. Signing in sends the letter again."
+          then={t.openTheLinkInIt}
           onBack={() => {
             setWrittenTo(undefined);
             setNew(false);
@@ -85,27 +86,24 @@ export function SignInScreen() {
   return (
     <Screen>
       <View style={wide ? styles.narrow : styles.all}>
-        <Title>One notebook, on every device</Title>
-        <Body>
-          Without an account everything works, on this device alone. With one it is kept at the server too,
-          and you can share a notebook with a group.
-        </Body>
+        <Title>{t.oneNotebookOnEveryDevice}</Title>
+        <Body>{t.withoutAnAccountEverythingWorks}</Body>
         {demoOffered ? <DemoDoor onOpen={() => router.replace('/')} /> : null}
-        <ChipRow label="Account">
-          <Chip label="I have an account" chosen={!isNew} onPress={() => setNew(false)} />
-          <Chip label="I am new here" chosen={isNew} onPress={() => setNew(true)} />
+        <ChipRow label={t.account}>
+          <Chip label={t.iHaveAnAccount} chosen={!isNew} onPress={() => setNew(false)} />
+          <Chip label={t.iAmNewHere} chosen={isNew} onPress={() => setNew(true)} />
         </ChipRow>
         {isNew ? (
           <Controller
             control={control}
             name="name"
             rules={{
-              validate: (text) => (text.trim() === '' ? 'Name: how others of a group will see you' : true),
+              validate: (text) => (text.trim() === '' ? t.nameHowOthersOfA : true),
             }}
             render={({ field }) => (
               <Field
-                label="Name"
-                hint="As others of a group will see you"
+                label={t.name}
+                hint={t.asOthersOfAGroup}
                 value={field.value}
                 onChangeText={field.onChange}
                 onBlur={field.onBlur}
@@ -119,15 +117,11 @@ export function SignInScreen() {
         <Controller
           control={control}
           name="email"
-          rules={{ pattern: EMAIL, required: 'E-mail address: it is missing' }}
+          rules={{ pattern: EMAIL, required: t.eMailAddressItIs }}
           render={({ field }) => (
             <Field
-              label="E-mail address"
-              hint={
-                mailed
-                  ? 'A letter goes to it to confirm it, or when you need a new password'
-                  : 'Nothing is ever sent to it'
-              }
+              label={t.eMailAddress2}
+              hint={mailed ? t.aLetterGoesToIt : t.nothingIsEverSentTo}
               value={field.value}
               onChangeText={field.onChange}
               onBlur={field.onBlur}
@@ -145,13 +139,13 @@ export function SignInScreen() {
           rules={{
             validate: (text) =>
               text.length < (isNew ? SHORTEST_PASSWORD : 1)
-                ? `Password: ${isNew ? `at least ${SHORTEST_PASSWORD} characters` : 'it is missing'}`
+                ? t.password2(isNew ? t.atLeastCharacters(SHORTEST_PASSWORD) : t.itIsMissing)
                 : true,
           }}
           render={({ field }) => (
             <Field
-              label="Password"
-              {...(isNew ? { hint: `At least ${SHORTEST_PASSWORD} characters; a sentence is good` } : {})}
+              label={t.password3}
+              {...(isNew ? { hint: t.atLeastCharactersASentence(SHORTEST_PASSWORD) } : {})}
               value={field.value}
               onChangeText={field.onChange}
               onBlur={field.onBlur}
@@ -165,25 +159,21 @@ export function SignInScreen() {
         />
         {wrong ? <SmallStrong role="alert">{wrong}</SmallStrong> : null}
         <Button
-          label={isNew ? 'Make the account' : 'Sign in'}
+          label={isNew ? t.makeTheAccount : t.signIn}
           disabled={isSubmitting}
           onPress={() => void send()}
         />
         {mailed && !isNew ? (
           <Button
-            label="I forgot the password"
+            label={t.iForgotThePassword}
             tone="plain"
             style={styles.start}
             onPress={() => router.push('/reset')}
           />
         ) : null}
-        {here > 0 && !person?.account ? (
-          <Small soft>
-            {here === 1 ? 'The find' : `The ${here} finds`} on this device will be in your notebook then.
-          </Small>
-        ) : null}
+        {here > 0 && !person?.account ? <Small soft>{t.theFindsOnThisDevice(here)}</Small> : null}
         <Button
-          label="Go on without an account"
+          label={t.goOnWithoutAnAccount}
           tone="plain"
           style={styles.start}
           onPress={() => router.replace('/')}

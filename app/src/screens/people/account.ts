@@ -3,6 +3,7 @@ import { emptyDevice } from '../../notebook/empty';
 import { loadList, syncAll } from '../../notebook/open';
 import { me } from '../../notebook/slices';
 import type { Thunk } from '../../notebook/store';
+import { t } from '../../text/en/people';
 
 /** Accounts, groups and their rules: what can be done only with a connection. */
 
@@ -62,7 +63,7 @@ export const signIn =
     inWords(
       await dispatch(atServer((ask) => ask('POST', '/auth/sign-in/email', { email, password }))),
       403,
-      'This address is not confirmed yet. A letter with a link is on its way to it: open the link, then sign in.',
+      t.thisAddressIsNotConfirmed,
     );
 /** With letters nobody is signed in by it: the address is confirmed first. */
 export const signUp = (
@@ -73,7 +74,7 @@ export const signUp = (
   atServer((ask) => ask('POST', '/auth/sign-up/email', { name, email, password }));
 
 const waits = (count: number, one: string, several: string, then: string) =>
-  `${count === 1 ? `One ${one} waits` : `${count} ${several} wait`} to be sent. ${then} when they have gone.`;
+  t.waitToBeSentWhen(count, one, several, then);
 
 /**
  * What keeps this device from being emptied: what waits here would be lost with it.
@@ -108,8 +109,7 @@ function leave(then: string, atTheServer: (api: Api) => Promise<unknown>): Thunk
       await dispatch(syncAll());
       return {
         ok: false,
-        title:
-          'You are signed out. Something was recorded meanwhile; it stays on this device until you sign in again.',
+        title: t.youAreSignedOutSomething,
       };
     }
     dispatch(me.actions.meLoading());
@@ -118,11 +118,11 @@ function leave(then: string, atTheServer: (api: Api) => Promise<unknown>): Thunk
   };
 }
 export const signOut = (): Thunk<Promise<Outcome>> =>
-  leave('Sign out', (api) => api.ask('POST', '/auth/sign-out', {}));
+  leave(t.signOut, (api) => api.ask('POST', '/auth/sign-out', {}));
 export const signOutEverywhere = (): Thunk<Promise<Outcome>> =>
-  leave('Sign out', (api) => api.ask('POST', '/auth/revoke-sessions', {}));
+  leave(t.signOut, (api) => api.ask('POST', '/auth/revoke-sessions', {}));
 export const deleteAccount = (name: string, password?: string): Thunk<Promise<Outcome>> =>
-  leave('Delete the account', (api) =>
+  leave(t.deleteTheAccount, (api) =>
     api.ask('DELETE', '/me', { name, ...(password === undefined ? {} : { password }) }),
   );
 export const sessionsOf = (): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
@@ -140,7 +140,7 @@ export const setPassword =
     inWords(
       await dispatch(atServer((ask) => ask('POST', '/auth/reset-password', { token, newPassword }))),
       400,
-      'This link is no longer good. Ask for another letter.',
+      t.thisLinkIsNoLonger,
     );
 export const lettersInMailbox = (): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
   atServer((ask) => ask('GET', '/demo/mailbox'));

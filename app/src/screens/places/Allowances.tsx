@@ -9,6 +9,7 @@ import { guide } from '../../deciding/guide';
 import { seenPlace, type Place } from '../../notebook/usePlaces';
 import { CommonName, upper } from '../../text/names';
 import { pickingWords } from '../../text/places';
+import { t } from '../../text/en/places';
 
 /**
  * What may be picked at a place and how much of it a day: of anything, and of single kinds and their parts.
@@ -28,11 +29,11 @@ type Say = (make: (now: readonly Allowance[]) => readonly Allowance[]) => void;
 const isGeneral = ({ taxon, part }: Allowance) => taxon === undefined && part === undefined;
 const amountOf = (text: string) => readNumber(text) ?? 0;
 const isWrong = (text: string) => text.trim() !== '' && !(amountOf(text) > 0 && amountOf(text) <= 1e6);
-const WRONG = 'an amount above nothing';
+const WRONG = t.anAmountAboveNothing;
 
 function Units({ unit, onChoose }: { readonly unit: Unit; readonly onChoose: (unit: Unit) => void }) {
   return (
-    <ChipRow label="Measured in">
+    <ChipRow label={t.measuredIn}>
       {(Object.keys(UNITS) as Unit[]).map((one) => (
         <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => onChoose(one)} />
       ))}
@@ -48,15 +49,15 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
     <>
       <PerDay all={all} say={say} />
       <View style={styles.field}>
-        <SmallStrong>What is said of single kinds</SmallStrong>
+        <SmallStrong>{t.whatIsSaidOfSingle}</SmallStrong>
         {named.map((one) => {
           const words = pickingWords({ code: 'allowance', allowance: one });
           return (
             <View key={JSON.stringify(one)} style={styles.named}>
               <Body style={styles.grow}>{words}</Body>
               <Button
-                label="Take away"
-                aria-label={`Take away: ${words}`}
+                label={t.takeAway}
+                aria-label={t.takeAway2(words)}
                 tone="plain"
                 onPress={() => say((now) => now.filter((other) => !sameValue(other, one)))}
               />
@@ -77,7 +78,7 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
           />
         ) : (
           <Button
-            label="Say it of one kind"
+            label={t.sayItOfOneKind}
             tone="outline"
             style={styles.start}
             onPress={() => setAdding(true)}
@@ -104,11 +105,11 @@ function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say
   return (
     <View style={styles.field}>
       <Field
-        label="The most that one person may take in a day"
+        label={t.theMostThatOnePerson}
         inputMode="decimal"
         value={text}
         onChangeText={setText}
-        placeholder="As much as you like"
+        placeholder={t.asMuchAsYouLike}
         {...(wrong ? { wrong: WRONG } : {})}
         onBlur={() => {
           if (!wrong && text !== amount) put(unit);
@@ -146,13 +147,8 @@ function Named({
       .filter((one) => one.taxon.parts.length > 0);
     return (
       <View style={styles.field}>
-        <ChooseTaxon
-          label="Which kind"
-          placeholder="A name; what was seen here is listed below"
-          first={seen}
-          onChoose={setTaxon}
-        />
-        <Button label="Not now" tone="plain" style={styles.start} onPress={onAway} />
+        <ChooseTaxon label={t.whichKind} placeholder={t.aNameWhatWasSeen} first={seen} onChoose={setTaxon} />
+        <Button label={t.notNow} tone="plain" style={styles.start} onPress={onAway} />
       </View>
     );
   }
@@ -162,24 +158,24 @@ function Named({
   return (
     <View style={styles.form}>
       <Strong>{CommonName(taxon.id)}</Strong>
-      <ChipRow label="Which part of it">
-        <Chip label="All of it" chosen={part === undefined} onPress={() => setPart(undefined)} />
+      <ChipRow label={t.whichPartOfIt}>
+        <Chip label={t.allOfIt} chosen={part === undefined} onPress={() => setPart(undefined)} />
         {parts.map(([id, name]) => (
           <Chip key={id} label={upper(name)} chosen={part === id} onPress={() => setPart(id)} />
         ))}
       </ChipRow>
-      <ChipRow label="May it be picked here">
-        <Chip label="Yes, here" chosen={may === 'yes'} onPress={() => setMay('yes')} />
-        <Chip label="Not here" chosen={may === 'no'} onPress={() => setMay('no')} />
+      <ChipRow label={t.mayItBePickedHere}>
+        <Chip label={t.yesHere} chosen={may === 'yes'} onPress={() => setMay('yes')} />
+        <Chip label={t.notHere2} chosen={may === 'no'} onPress={() => setMay('no')} />
       </ChipRow>
       {may === 'yes' ? (
         <>
           <Field
-            label="The most of it that one person may take in a day"
+            label={t.theMostOfItThat}
             inputMode="decimal"
             value={text}
             onChangeText={setText}
-            placeholder="As much as you like"
+            placeholder={t.asMuchAsYouLike}
             {...(wrong ? { wrong: WRONG } : {})}
           />
           <Units unit={unit} onChoose={setUnit} />
@@ -187,14 +183,14 @@ function Named({
       ) : null}
       <View style={styles.ways}>
         <Button
-          label="Put it down"
+          label={t.putItDown}
           disabled={wrong}
           onPress={() =>
             onChange({ taxon: taxon.id, ...(part === undefined ? {} : { part }), may, ...perDay })
           }
         />
-        <Button label="Another kind" tone="plain" onPress={() => setTaxon(undefined)} />
-        <Button label="Not now" tone="plain" onPress={onAway} />
+        <Button label={t.anotherKind} tone="plain" onPress={() => setTaxon(undefined)} />
+        <Button label={t.notNow} tone="plain" onPress={onAway} />
       </View>
     </View>
   );

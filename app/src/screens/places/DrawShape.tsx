@@ -16,11 +16,12 @@ import { areaWords, metres } from '../../text/places';
 import { useMap } from './map';
 import { MapView } from './MapView';
 import { whereIStand } from './whereIStand';
+import { t } from '../../text/en/places';
 
 const KINDS: Readonly<Record<ShapeKind, string>> = {
-  Point: 'A point',
-  LineString: 'A line',
-  Polygon: 'An area',
+  Point: t.aPoint,
+  LineString: t.aLine,
+  Polygon: t.anArea,
 };
 
 /** A position as people write it: latitude first, as on maps and phones. */
@@ -36,12 +37,10 @@ export function readPosition(text: string): readonly [number, number] | undefine
 function sizeWords(kind: ShapeKind, positions: readonly GeoPosition[]): string {
   const least = LEAST_POSITIONS[kind];
   if (positions.length < least)
-    return positions.length === 0
-      ? 'Tap the map where it begins.'
-      : `${KINDS[kind]} has at least ${numberWord(least)} points.`;
-  if (kind === 'LineString') return `About ${metres(lengthOf(positions))} long.`;
-  if (kind === 'Point') return 'Tap elsewhere to move it.';
-  return `About ${areaWords(positions)}.`;
+    return positions.length === 0 ? t.tapTheMapWhereIt : t.hasAtLeastPoints(KINDS[kind], numberWord(least));
+  if (kind === 'LineString') return t.aboutLong(metres(lengthOf(positions)));
+  if (kind === 'Point') return t.tapElsewhereToMoveIt;
+  return t.about(areaWords(positions));
 }
 
 interface DrawShapeProps {
@@ -70,7 +69,7 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
   return (
     <View style={wide ? styles.columns : styles.block}>
       <View style={[styles.block, wide && styles.map]}>
-        <ChipRow label="What it is on the map">
+        <ChipRow label={t.whatItIsOnThe}>
           {(Object.keys(KINDS) as ShapeKind[]).map((one) => (
             <Chip key={one} label={KINDS[one]} chosen={kind === one} onPress={() => setKind(one)} />
           ))}
@@ -87,7 +86,7 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
         <Strong role="status">{sizeWords(kind, positions)}</Strong>
         <View style={styles.ways}>
           <Button
-            label="Where I stand"
+            label={t.whereIStand}
             tone="outline"
             onPress={() =>
               void whereIStand(demo).then((found) => {
@@ -97,32 +96,28 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
             }
           />
           <Button
-            label="Take back"
-            aria-label="Take back the last point"
+            label={t.takeBack}
+            aria-label={t.takeBackTheLastPoint}
             tone="outline"
             disabled={positions.length === 0}
             onPress={() => setPositions(positions.slice(0, -1))}
           />
         </View>
-        {demo ? (
-          <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small>
-        ) : null}
+        {demo ? <Small soft>{t.theDemosPhoneIsSimulated}</Small> : null}
         {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
         <View style={styles.degrees}>
           <View style={styles.grow}>
             <Field
-              label="Or by its degrees, north first"
+              label={t.orByItsDegreesNorth}
               value={text}
               onChangeText={setText}
               placeholder="46.5078, 12.2000"
               inputMode="text"
-              {...(text.trim() !== '' && !typed
-                ? { wrong: 'two numbers, north and then east, like 46.5078, 12.2000' }
-                : {})}
+              {...(text.trim() !== '' && !typed ? { wrong: t.twoNumbersNorthAndThen } : {})}
             />
           </View>
           <Button
-            label="Add it"
+            label={t.addIt}
             tone="outline"
             disabled={!typed}
             onPress={() => {
@@ -135,13 +130,13 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
         </View>
         <View style={styles.ways}>
           <Button
-            label="That is where it is"
+            label={t.thatIsWhereItIs}
             disabled={!now}
             onPress={() => {
               if (now) onDone(now);
             }}
           />
-          <Button label="Not now" tone="plain" onPress={onAway} />
+          <Button label={t.notNow} tone="plain" onPress={onAway} />
         </View>
       </View>
     </View>

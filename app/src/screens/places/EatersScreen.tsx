@@ -24,6 +24,7 @@ import { useAct } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { useEaters, type EaterPage } from '../../notebook/usePlaces';
 import { cautionFor, CommonName, commonName, lowerFirst } from '../../text/names';
+import { t } from '../../text/en/places';
 
 /** Everything that the guide asks somebody to mind. */
 const CAUTIONS = () =>
@@ -52,7 +53,7 @@ export function EatersScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   const begin = () =>
@@ -65,18 +66,10 @@ export function EatersScreen() {
       });
   return (
     <Screen>
-      <Title>Who eats along</Title>
-      <Body>
-        What is fine for the one who picks may not be fine for the one who eats. This stays in your own
-        notebook, in no group’s. Pause warns and refers to a pharmacist or doctor; it never prescribes.
-      </Body>
-      {eaters.length === 0 ? (
-        <Notice
-          title="Nobody yet"
-          text="Put down who eats or uses what you gather, and what each has to mind."
-        />
-      ) : null}
-      <View role="list" aria-label="Who eats along">
+      <Title>{t.whoEatsAlong}</Title>
+      <Body>{t.whatIsFineForThe}</Body>
+      {eaters.length === 0 ? <Notice title={t.nobodyYet} text={t.putDownWhoEatsOr} /> : null}
+      <View role="list" aria-label={t.whoEatsAlong}>
         <Rule strong />
         {eaters.map((eater) => (
           <Eater
@@ -88,10 +81,10 @@ export function EatersScreen() {
         ))}
       </View>
       <View style={styles.block}>
-        <Heading>Somebody else</Heading>
-        <Field label="What you call them" value={name} onChangeText={setName} maxLength={120} />
+        <Heading>{t.somebodyElse}</Heading>
+        <Field label={t.whatYouCallThem} value={name} onChangeText={setName} maxLength={120} />
         <Button
-          label="Put them down"
+          label={t.putThemDown}
           tone="outline"
           disabled={name.trim() === ''}
           style={styles.start}
@@ -112,7 +105,7 @@ function Eater({
   readonly onOpen: () => void;
 }) {
   const act = useAct();
-  const { name = 'Somebody', cautions = [], likes = [], dislikes = [], eatsAlong } = fields;
+  const { name = t.somebody, cautions = [], likes = [], dislikes = [], eatsAlong } = fields;
   const save = (make: (now: Partial<FieldsOf<'eater'>>) => Changes<'eater'>) =>
     void act(changeFields(id, 'eater', make));
   return (
@@ -121,37 +114,37 @@ function Eater({
         <View style={styles.grow}>
           <Strong>
             {name}
-            {eatsAlong === false ? ', not at the moment' : ''}
+            {eatsAlong === false ? t.notAtTheMoment : ''}
           </Strong>
           <Small soft>
             {[
-              cautions.map((one) => lowerFirst(cautionFor(one))).join(', ') || 'nothing to mind',
-              likes.length > 0 && `likes ${likes.map(commonName).join(', ')}`,
-              dislikes.length > 0 && `not ${dislikes.map(commonName).join(', ')}`,
+              cautions.map((one) => lowerFirst(cautionFor(one))).join(', ') || t.nothingToMind,
+              likes.length > 0 && t.likes(likes.map(commonName).join(', ')),
+              dislikes.length > 0 && t.not(dislikes.map(commonName).join(', ')),
             ]
               .filter(Boolean)
               .join(' · ')}
           </Small>
         </View>
         <Button
-          label={open ? 'Done' : 'Change'}
-          aria-label={`${open ? 'Done with' : 'Change'} ${name}`}
+          label={open ? t.done : t.change}
+          aria-label={`${open ? t.doneWith : t.change} ${name}`}
           tone="plain"
           onPress={onOpen}
         />
       </View>
       {open ? (
         <View style={styles.block}>
-          <ChipRow label={`Whether ${name} eats along`}>
+          <ChipRow label={t.whetherEatsAlong(name)}>
             <Chip
               kind="checkbox"
-              label="Eats along"
+              label={t.eatsAlong}
               chosen={eatsAlong !== false}
               onPress={() => save((now) => ({ eatsAlong: now.eatsAlong === false }))}
             />
           </ChipRow>
-          <SmallStrong>Has to mind</SmallStrong>
-          <ChipRow label={`What ${name} has to mind`}>
+          <SmallStrong>{t.hasToMind}</SmallStrong>
+          <ChipRow label={t.whatHasToMind(name)}>
             {[...CAUTIONS(), ...cautions.filter((one) => one.startsWith('other:'))].map((one) => (
               <Chip
                 key={one}
@@ -173,8 +166,8 @@ function Eater({
               }))
             }
           />
-          <SmallStrong>Likes</SmallStrong>
-          <ChipRow label={`What ${name} likes`}>
+          <SmallStrong>{t.likes2}</SmallStrong>
+          <ChipRow label={t.whatLikes(name)}>
             {WANTED().map((one) => (
               <Chip
                 key={one}
@@ -190,8 +183,8 @@ function Eater({
               />
             ))}
           </ChipRow>
-          <SmallStrong>Does not like</SmallStrong>
-          <ChipRow label={`What ${name} does not like`}>
+          <SmallStrong>{t.doesNotLike}</SmallStrong>
+          <ChipRow label={t.whatDoesNotLike(name)}>
             {WANTED().map((one) => (
               <Chip
                 key={one}
@@ -219,14 +212,9 @@ function OwnWords({ name, onSay }: { readonly name: string; readonly onSay: (wor
   const [words, setWords] = useState('');
   return (
     <View style={styles.block}>
-      <Field
-        label={`Anything else ${name} has to mind: a medicine, an illness, an allergy`}
-        value={words}
-        onChangeText={setWords}
-        maxLength={80}
-      />
+      <Field label={t.anythingElseHasToMind(name)} value={words} onChangeText={setWords} maxLength={80} />
       <Button
-        label="Mind it"
+        label={t.mindIt}
         tone="outline"
         disabled={words.trim() === ''}
         style={styles.start}

@@ -1,6 +1,7 @@
 import type { Day } from '@pause/core/lib/day';
 import { readDay, readTime, yearsAround, type Typed } from '@pause/core/lib/typed';
 import { Field, useText } from '../../components';
+import { t } from '../../text/en/places';
 
 interface LineProps {
   readonly label: string;
@@ -51,7 +52,7 @@ export function DayLine({ today, back, ahead, ...line }: DayLineProps) {
   return (
     <Line
       {...line}
-      placeholder="31 October 2026"
+      placeholder={t.n31October2026}
       read={(text) => readDay(text, yearsAround(today, back, ahead))}
     />
   );

@@ -23,6 +23,7 @@ import type { Place } from '../../notebook/usePlaces';
 import { CommonName, commonName, upper } from '../../text/names';
 import { dayName } from '../../text/places';
 import { few } from '../../text/reasons';
+import { t } from '../../text/en/places';
 
 /** When to look again at what ripens: as few walks as the accepted risk allows. */
 
@@ -63,10 +64,10 @@ function saveVisits(visits: readonly Visit[]): void {
       'look-again.ics',
       'text/calendar',
       toCalendar(
-        'Pause',
+        t.pause,
         visits.map(({ day, places, taxa }) => ({
           id: `look-${isoOf(day)}-${places.map(({ id }) => id).join('-')}`,
-          title: `Look again: ${namesOf(places)}, ${dayName(day)}`,
+          title: t.lookAgain(namesOf(places), dayName(day)),
           when: { day: isoOf(day) },
           text: taxa.map(CommonName).join(', '),
         })),
@@ -95,11 +96,11 @@ function Risks({
   readonly onChoose: (risk: number) => void;
 }) {
   return (
-    <ChipRow label="How often its good days may be missed">
+    <ChipRow label={t.howOftenItsGoodDays}>
       {RISKS.map((one) => (
         <Chip
           key={one}
-          label={`${Math.round(one * 20)} in 20`}
+          label={t.in20(Math.round(one * 20))}
           chosen={chosen === one}
           onPress={() => onChoose(one)}
         />
@@ -111,10 +112,10 @@ function Risks({
 function After({ visits }: { readonly visits: readonly Visit[] }) {
   return (
     <>
-      <Small soft>It is planned anew from what you see there.</Small>
+      <Small soft>{t.itIsPlannedAnewFrom}</Small>
       {visits.length > 0 ? (
         <Button
-          label="Into my calendar"
+          label={t.intoMyCalendar}
           tone="outline"
           style={styles.start}
           onPress={() => saveVisits(visits)}
@@ -155,13 +156,13 @@ export function LookAgain({
   };
   return (
     <View style={styles.block}>
-      <SmallStrong>Days to look again: in how many years of twenty may the good days be missed?</SmallStrong>
+      <SmallStrong>{t.daysToLookAgainIn}</SmallStrong>
       <Risks chosen={risk} onChoose={(one) => ask(one, joined)} />
       {near.length > 0 ? (
-        <ChipRow label="Whether one walk joins what is near">
+        <ChipRow label={t.whetherOneWalkJoinsWhat}>
           <Chip
             kind="checkbox"
-            label={`In one walk with ${namesOf(near)}`}
+            label={t.inOneWalkWith(namesOf(near))}
             chosen={joined}
             onPress={() => ask(risk ?? 0.1, !joined)}
           />
@@ -171,8 +172,8 @@ export function LookAgain({
         <>
           <Body>
             {visits.length === 0
-              ? 'No walk is needed for that.'
-              : `${upper(visits.length === 1 ? 'one walk' : `${visits.length} walks`)}: ${visits.map(({ day }) => dayName(day)).join(', ')}.`}
+              ? t.noWalkIsNeededFor
+              : `${upper(t.walks(visits.length))}: ${visits.map(({ day }) => dayName(day)).join(', ')}.`}
           </Body>
           <After visits={visits} />
         </>
@@ -194,8 +195,8 @@ export function AllLookAgain({
   const shown = all ? visits : visits?.slice(0, SHOWN);
   return (
     <View style={styles.block}>
-      <Heading>When to look again</Heading>
-      <Body>In how many years of twenty may the good days of what ripens be missed?</Body>
+      <Heading>{t.whenToLookAgain}</Heading>
+      <Body>{t.inHowManyYearsOf}</Body>
       <Risks
         chosen={risk}
         onChoose={(one) =>
@@ -205,9 +206,9 @@ export function AllLookAgain({
       {visits && shown ? (
         <>
           {visits.length === 0 ? (
-            <Body>Nothing left to plan.</Body>
+            <Body>{t.nothingLeftToPlan}</Body>
           ) : (
-            <View role="list" aria-label="Walks to look again">
+            <View role="list" aria-label={t.walksToLookAgain}>
               <Rule />
               {shown.map(({ day, places: there, taxa }) => (
                 <View key={`${day} ${there.map(({ id }) => id).join()}`} role="listitem">
@@ -225,7 +226,7 @@ export function AllLookAgain({
           )}
           {shown.length < visits.length ? (
             <Button
-              label={`${visits.length - shown.length} more`}
+              label={t.more(visits.length - shown.length)}
               tone="plain"
               style={styles.start}
               onPress={() => setAll(true)}

@@ -7,6 +7,7 @@ import { colour, font, Small, space, Strong } from '../../components';
 import type { Place } from '../../notebook/usePlaces';
 import { CommonName, stageName } from '../../text/names';
 import { isoDayName } from '../../text/places';
+import { t } from '../../text/en/places';
 
 const [ROW, LEFT, RIGHT] = [30, 48, 12];
 const MONTH = new Intl.DateTimeFormat(undefined, { month: 'narrow', timeZone: 'UTC' });
@@ -21,7 +22,7 @@ export function LookingBack({ place }: { readonly place: Place }) {
   const scale = scaleLinear([0, 365], [LEFT, width - RIGHT]);
   return (
     <View style={styles.block} onLayout={({ nativeEvent: { layout } }) => setWidth(Math.round(layout.width))}>
-      <Strong>Over the years</Strong>
+      <Strong>{t.overTheYears}</Strong>
       {width === 0
         ? null
         : several.map(([taxon, all]) => {
@@ -29,7 +30,7 @@ export function LookingBack({ place }: { readonly place: Place }) {
             const said = all
               .map(
                 ({ on, what, stages }) =>
-                  `${isoDayName(on)}: ${what === 'nothing' ? 'nothing' : (stages?.map(stageName).join(', ') ?? 'seen')}`,
+                  `${isoDayName(on)}: ${what === 'nothing' ? t.nothing : (stages?.map(stageName).join(', ') ?? 'seen')}`,
               )
               .join('; ');
             return (
@@ -112,7 +113,7 @@ export function LookingBack({ place }: { readonly place: Place }) {
               </View>
             );
           })}
-      <Small soft>Full: in fruit, or grown. Open: before that. A stroke: looked, nothing.</Small>
+      <Small soft>{t.fullInFruitOrGrown}</Small>
     </View>
   );
 }

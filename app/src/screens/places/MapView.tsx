@@ -24,6 +24,7 @@ import {
 } from './mapParts';
 import { spread } from './spread';
 import { useZoom } from './useZoom';
+import { t } from '../../text/en/places';
 
 /** Places by their numbers in the list, on a map of one's own, drawn here without a connection. */
 export function MapView({ places, data, chosen, onChoose, height, drawing }: MapViewProps) {
@@ -120,7 +121,7 @@ export function MapView({ places, data, chosen, onChoose, height, drawing }: Map
         onLayout={({ nativeEvent: { layout } }) => setWidth(Math.round(layout.width))}
       >
         {drawn ? (
-          <Svg width={width} height={height} role="img" aria-label={`Map with ${shown.length} places`}>
+          <Svg width={width} height={height} role="img" aria-label={t.mapWithPlaces(shown.length)}>
             {paths ? (
               <G transform={`translate(${transform.x} ${transform.y}) scale(${transform.k})`}>
                 <Path d={paths.spruce} fill={colour.shade} />
@@ -214,16 +215,14 @@ export function MapView({ places, data, chosen, onChoose, height, drawing }: Map
         )}
         {data ? null : (
           <View style={styles.none}>
-            <Small soft>
-              {shown.length === 0 ? 'No place is drawn yet.' : 'No map is loaded: only the places are drawn.'}
-            </Small>
+            <Small soft>{shown.length === 0 ? t.noPlaceIsDrawnYet : t.noMapIsLoadedOnly}</Small>
           </View>
         )}
       </View>
       <View style={styles.ways}>
-        <Button label="Nearer" tone="plain" onPress={() => nearer(middle)} />
-        <Button label="Farther" tone="plain" disabled={!larger} onPress={farther} />
-        <Button label="All of it" tone="plain" disabled={!larger} onPress={whole} />
+        <Button label={t.nearer} tone="plain" onPress={() => nearer(middle)} />
+        <Button label={t.farther} tone="plain" disabled={!larger} onPress={farther} />
+        <Button label={t.allOfIt} tone="plain" disabled={!larger} onPress={whole} />
       </View>
     </View>
   );

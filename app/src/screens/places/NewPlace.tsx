@@ -12,6 +12,7 @@ import { loadPlaces, savePlaces } from './files';
 import { type ShownMap, loadMap, forgetMap } from './map';
 import { styles } from './placesStyles';
 import { whereIStand } from './whereIStand';
+import { t } from '../../text/en/places';
 
 /** A new place, by hand or from a file. */
 
@@ -54,9 +55,9 @@ export function NewPlace({
       });
   return (
     <View style={styles.block}>
-      <Heading>A new place</Heading>
+      <Heading>{t.aNewPlace}</Heading>
       <View style={styles.form}>
-        <Field label="What you call it" value={name} onChangeText={setName} maxLength={120} />
+        <Field label={t.whatYouCallIt} value={name} onChangeText={setName} maxLength={120} />
       </View>
       {drawing ? (
         <DrawShape
@@ -72,7 +73,7 @@ export function NewPlace({
         <>
           <View style={styles.ways}>
             <Button
-              label="It is where I stand"
+              label={t.itIsWhereIStand}
               tone="outline"
               onPress={() =>
                 void whereIStand(demo).then((found) => {
@@ -85,25 +86,23 @@ export function NewPlace({
               }
             />
             <Button
-              label={shape ? 'Change it on the map' : 'Draw it on the map'}
+              label={shape ? t.changeItOnTheMap : t.drawItOnTheMap}
               tone="outline"
               onPress={() => setDrawing(true)}
             />
             {shape ? <Small>{shapeWords(shape)}</Small> : null}
           </View>
-          {demo ? (
-            <Small soft>The demo’s phone is simulated: it walks up and down the valley all day.</Small>
-          ) : null}
+          {demo ? <Small soft>{t.theDemosPhoneIsSimulated}</Small> : null}
           {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
           {groups.length > 0 ? (
             <>
-              <SmallStrong>Who knows of it?</SmallStrong>
-              <ChipRow label="Who knows of it?">
-                <Chip label="Only me" chosen={group === undefined} onPress={() => setGroup(undefined)} />
+              <SmallStrong>{t.whoKnowsOfIt}</SmallStrong>
+              <ChipRow label={t.whoKnowsOfIt}>
+                <Chip label={t.onlyMe} chosen={group === undefined} onPress={() => setGroup(undefined)} />
                 {groups.map((one) => (
                   <Chip
                     key={one.id}
-                    label={`All of ${one.name}`}
+                    label={t.allOf(one.name)}
                     chosen={group === one.id}
                     onPress={() => setGroup(one.id)}
                   />
@@ -112,8 +111,8 @@ export function NewPlace({
             </>
           ) : null}
           <View style={styles.ways}>
-            <Button label="Put it down" disabled={called === ''} onPress={begin} />
-            <Button label="Not now" tone="plain" onPress={onDone} />
+            <Button label={t.putItDown} disabled={called === ''} onPress={begin} />
+            <Button label={t.notNow} tone="plain" onPress={onDone} />
           </View>
         </>
       )}
@@ -129,37 +128,31 @@ export function Files({ places, map }: { readonly places: readonly Place[]; read
   const own = places.filter(({ withheld, fields }) => !withheld && fields.shape);
   return (
     <View style={styles.block}>
-      <Heading>Files</Heading>
-      <Body soft>
-        GPX and GeoJSON, from other programs and for them. What you save holds exact places: think of whom you
-        give it.
-      </Body>
+      <Heading>{t.files}</Heading>
+      <Body soft>{t.gpxAndGeojsonFromOther}</Body>
       <View style={styles.ways}>
         <Button
-          label="Load a file"
+          label={t.loadAFile}
           tone="outline"
           onPress={() => void act(loadPlaces(own)).then(setMessage)}
         />
         <Button
-          label="Save as GPX"
+          label={t.saveAsGpx}
           tone="outline"
           disabled={own.length === 0}
           onPress={() => void savePlaces('gpx', own, isoOf(today))}
         />
         <Button
-          label="Save as GeoJSON"
+          label={t.saveAsGeojson}
           tone="outline"
           disabled={own.length === 0}
           onPress={() => void savePlaces('geojson', own, isoOf(today))}
         />
       </View>
-      <Body soft>
-        A map of your own (GeoJSON: woods, waters, paths, contours) is drawn behind them, and stays on this
-        device.
-      </Body>
+      <Body soft>{t.aMapOfYourOwn}</Body>
       <View style={styles.ways}>
         <Button
-          label="Load a map"
+          label={t.loadAMap}
           tone="outline"
           onPress={() =>
             void act(loadMap()).then((lines) => {
@@ -170,7 +163,7 @@ export function Files({ places, map }: { readonly places: readonly Place[]; read
         />
         {map.own ? (
           <Button
-            label="Forget the map"
+            label={t.forgetTheMap}
             tone="plain"
             onPress={() =>
               void act(forgetMap()).then(() => {

@@ -13,6 +13,7 @@ import { LookingBack } from './LookingBack';
 import { styles } from './placeStyles';
 import { useAhead } from './useAhead';
 import { WindowAxis, WindowBar, windowWords } from './WindowBar';
+import { t } from '../../text/en/places';
 
 /** What is coming at a place, was seen there, and may be taken. */
 
@@ -24,13 +25,9 @@ export function May({ place, today }: { readonly place: Place; readonly today: s
   const { permission, reasons } = pickingAt(place.fields, '' as never, undefined, today);
   return (
     <View style={styles.block}>
-      <Heading>May one pick here?</Heading>
+      <Heading>{t.mayOnePickHere}</Heading>
       <Strong>
-        {permission === 'allowed'
-          ? 'Yes, as far as you know'
-          : permission === 'forbidden'
-            ? 'No'
-            : 'Ask first'}
+        {permission === 'allowed' ? t.yesAsFarAsYou : permission === 'forbidden' ? t.no : t.askFirst}
       </Strong>
       {reasons.map((reason) => (
         <Body key={reason.code}>{pickingWords(reason)}</Body>
@@ -39,15 +36,13 @@ export function May({ place, today }: { readonly place: Place; readonly today: s
         <Body key={JSON.stringify(allowance)}>{pickingWords({ code: 'allowance', allowance })}</Body>
       ))}
       {picking?.may === 'permit' && picking.permitUntil !== undefined && picking.permitUntil >= today ? (
-        <Body>
-          {picking.permitName ?? 'Permit'}: until {isoDayName(picking.permitUntil)}.
-        </Body>
+        <Body>{t.until(picking.permitName ?? t.permit, isoDayName(picking.permitUntil))}</Body>
       ) : null}
       <Small soft>
         {[owner, source && `${source.text}, ${isoDayName(source.on)}`].filter(Boolean).join(' · ') ||
-          'Nobody has said yet whose land it is.'}
+          t.nobodyHasSaidYetWhose}
       </Small>
-      <Small soft>This is what people recorded, not the law.</Small>
+      <Small soft>{t.thisIsWhatPeopleRecorded}</Small>
     </View>
   );
 }
@@ -64,15 +59,15 @@ export function Coming({ place, places }: { readonly place: Place; readonly plac
   const ripening = list.some(({ when }) => when === 'soon' || when === 'later');
   return (
     <View style={styles.block}>
-      <Heading>When to come</Heading>
+      <Heading>{t.whenToCome}</Heading>
       {!looked ? (
-        <Loading what="Looking ahead …" />
+        <Loading what={t.lookingAhead} />
       ) : list.length === 0 ? (
-        <Body>Nothing that was seen here can be had now or later this year.</Body>
+        <Body>{t.nothingThatWasSeenHere}</Body>
       ) : (
         <>
           <WindowAxis range={range} today={today} />
-          <View role="list" aria-label="What comes here">
+          <View role="list" aria-label={t.whatComesHere}>
             <Rule strong />
             {list.map((one) => (
               <View key={`${one.taxon} ${one.part}`} role="listitem" style={styles.line}>
@@ -92,7 +87,7 @@ export function Coming({ place, places }: { readonly place: Place; readonly plac
                   {windowWords(one.begins, one.ends)}.
                 </Small>
                 {FOR_DRYING.includes(guide.taxon(one.taxon)?.taxon.parts[one.part]?.use ?? '') ? (
-                  <Small>To be dried: go on a dry day after a dry one, when the dew has gone.</Small>
+                  <Small>{t.toBeDriedGoOn}</Small>
                 ) : null}
                 {one.why && whyWords(one.why) ? <Small soft>{whyWords(one.why)}</Small> : null}
                 <Rule />
@@ -117,23 +112,21 @@ export function Seen({ place }: { readonly place: Place }) {
   const shown = all ? sightings : sightings.slice(0, 5);
   return (
     <View style={styles.block}>
-      <Heading>What was seen here</Heading>
-      {sightings.length === 0 ? (
-        <Body>Nothing yet. A look at which nothing was there counts too.</Body>
-      ) : null}
-      <View role="list" aria-label="Sightings">
+      <Heading>{t.whatWasSeenHere}</Heading>
+      {sightings.length === 0 ? <Body>{t.nothingYetALookAt}</Body> : null}
+      <View role="list" aria-label={t.sightings}>
         {shown.map(({ id, taxon, what, stages, on, note, by, worthVisit }) => (
           <View key={id} role="listitem" style={styles.seen}>
             <Body>
               {CommonName(taxon as never)}
               {what === 'nothing'
-                ? ': looked, nothing'
+                ? t.lookedNothing
                 : what === 'suspected'
-                  ? ': suspected here'
+                  ? t.suspectedHere
                   : stages
                     ? `: ${stages.map((stage) => lowerFirst(stageName(stage))).join(', ')}`
                     : ''}
-              {worthVisit ? ', worth a visit' : ''}
+              {worthVisit ? t.worthAVisit : ''}
             </Body>
             <Small soft>
               {[isoDayName(on), group ? memberName(group, by) : undefined, note].filter(Boolean).join(' · ')}
@@ -143,7 +136,7 @@ export function Seen({ place }: { readonly place: Place }) {
       </View>
       {shown.length < sightings.length ? (
         <Button
-          label={`All ${sightings.length}`}
+          label={t.all(sightings.length)}
           tone="plain"
           style={styles.start}
           onPress={() => setAll(true)}

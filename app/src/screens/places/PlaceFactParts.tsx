@@ -10,6 +10,7 @@ import { shapeWords } from '../../text/places';
 import { DrawShape } from './DrawShape';
 import { DayLine, Line } from './Line';
 import { styles } from './placeFactStyles';
+import { t } from '../../text/en/places';
 
 /** The single facts of a place. */
 
@@ -110,7 +111,7 @@ export function Where({ place, save }: { readonly place: Place; readonly save: S
   const { shape } = place.fields;
   return (
     <View style={styles.field}>
-      <SmallStrong>Where it is</SmallStrong>
+      <SmallStrong>{t.whereItIs}</SmallStrong>
       {drawing ? (
         <DrawShape
           shape={shape}
@@ -124,11 +125,11 @@ export function Where({ place, save }: { readonly place: Place; readonly save: S
       ) : (
         <View style={styles.ways}>
           <Button
-            label={shape ? 'Draw it anew' : 'Draw it on the map'}
+            label={shape ? t.drawItAnew : t.drawItOnTheMap}
             tone="outline"
             onPress={() => setDrawing(true)}
           />
-          <Small>{shape ? shapeWords(shape) : 'Nobody drew it yet.'}</Small>
+          <Small>{shape ? shapeWords(shape) : t.nobodyDrewItYet}</Small>
         </View>
       )}
     </View>
@@ -147,11 +148,11 @@ export function Height({
   const wrong = number !== undefined && !(number >= -500 && number <= 9000);
   return (
     <Field
-      label="Metres above the sea"
+      label={t.metresAboveTheSea}
       inputMode="decimal"
       value={text}
       onChangeText={setText}
-      {...(wrong ? { wrong: 'a height from −500 to 9000 metres' } : {})}
+      {...(wrong ? { wrong: t.aHeightFrom500To } : {})}
       onBlur={() => {
         if (!wrong) onChange(number ?? null);
       }}
@@ -168,7 +169,7 @@ export function Until({
 }) {
   return (
     <DayLine
-      label="Last day on which the permit holds"
+      label={t.lastDayOnWhichThe}
       value={until ?? ''}
       today={useDay()}
       back={5}
@@ -183,7 +184,7 @@ export function Source({ place, save }: { readonly place: Place; readonly save: 
   const today = isoOf(useDay());
   return (
     <Line
-      label="How do you know?"
+      label={t.howDoYouKnow}
       value={place.fields.source?.text ?? ''}
       most={120}
       onChange={(text) => save({ source: text === '' ? null : { text, on: today } })}

@@ -23,6 +23,7 @@ import {
   ChipGroup,
 } from './PlaceFactParts';
 import { styles } from './placeFactStyles';
+import { t } from '../../text/en/places';
 
 /** What is known of a place; told in a few taps, and changed by whoever knows better. */
 export function PlaceFacts({ place }: { readonly place: Place }) {
@@ -36,25 +37,25 @@ export function PlaceFacts({ place }: { readonly place: Place }) {
     fields.habitat?.map((one) => HABITAT[one]).join(', '),
     fields.trees &&
       (fields.trees.length === 0
-        ? 'No trees near'
-        : `Trees: ${fields.trees.map((one) => TREE[one].toLowerCase()).join('; ')}`),
-    fields.companions && `Beside it: ${fields.companions.join(', ')}`,
+        ? t.noTreesNear
+        : t.trees(fields.trees.map((one) => TREE[one].toLowerCase()).join('; '))),
+    fields.companions && t.besideIt(fields.companions.join(', ')),
     fields.spoils &&
       (fields.spoils.length === 0
-        ? 'Nothing spoils it'
-        : `Could be spoiled: ${fields.spoils.map((one) => SPOIL[one].toLowerCase()).join(', ')}`),
+        ? t.nothingSpoilsIt
+        : t.couldBeSpoiled(fields.spoils.map((one) => SPOIL[one].toLowerCase()).join(', '))),
     fields.hazards &&
       fields.hazards.length > 0 &&
-      `Mind yourself: ${fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')}`,
+      t.mindYourself(fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')),
     fields.history,
     fields.note,
   ].filter((line): line is string => typeof line === 'string' && line !== '');
   return (
     <View style={styles.block}>
-      <Heading>What is known of it</Heading>
-      {lines.length === 0 ? <Body>Nothing yet.</Body> : lines.map((line) => <Body key={line}>{line}</Body>)}
+      <Heading>{t.whatIsKnownOfIt}</Heading>
+      {lines.length === 0 ? <Body>{t.nothingYet}</Body> : lines.map((line) => <Body key={line}>{line}</Body>)}
       <Button
-        label={open ? 'Done' : 'Change what is known'}
+        label={open ? t.done : t.changeWhatIsKnown}
         tone="outline"
         style={styles.start}
         onPress={() => setOpen(!open)}
@@ -76,66 +77,66 @@ function Edit({ place, changeMade }: { readonly place: Place; readonly changeMad
   return (
     <View style={styles.column}>
       <Line
-        label="Name"
+        label={t.name}
         value={fields.name ?? ''}
         most={120}
         onChange={(name) => {
           if (name !== '') save({ name });
         }}
-        hint={names.length > 0 ? `Before: ${names.slice(0, 3).join(', ')}` : undefined}
+        hint={names.length > 0 ? t.before(names.slice(0, 3).join(', ')) : undefined}
       />
       <Where place={place} save={save} />
       <Height elevation={fields.elevation} onChange={(elevation) => save({ elevation })} />
-      <One label="It faces" words={ASPECT} chosen={fields.aspect} onChange={(aspect) => save({ aspect })} />
-      <One label="Light" words={SHADE} chosen={fields.shade} onChange={(shade) => save({ shade })} />
+      <One label={t.itFaces} words={ASPECT} chosen={fields.aspect} onChange={(aspect) => save({ aspect })} />
+      <One label={t.light} words={SHADE} chosen={fields.shade} onChange={(shade) => save({ shade })} />
       <One
-        label="Ground"
+        label={t.ground}
         words={MOISTURE}
         chosen={fields.moisture}
         onChange={(moisture) => save({ moisture })}
       />
       <Many
-        label="Soil"
+        label={t.soil}
         words={SOIL}
         chosen={fields.soil}
         onChange={(make) => changeMade(({ soil }) => ({ soil: make(soil) }))}
       />
       <Many
-        label="What it is"
+        label={t.whatItIs}
         words={HABITAT}
         chosen={fields.habitat}
         onChange={(make) => changeMade(({ habitat }) => ({ habitat: make(habitat) }))}
       />
       <Many
-        label="Trees near"
-        none="None"
+        label={t.treesNear}
+        none={t.none}
         words={TREE}
         chosen={fields.trees}
         onChange={(make) => changeMade(({ trees }) => ({ trees: make(trees) }))}
       />
       <Line
-        label="Other plants that stand there"
+        label={t.otherPlantsThatStandThere}
         value={fields.companions?.join(', ') ?? ''}
         most={2000}
-        hint="One after another, with commas"
+        hint={t.oneAfterAnotherWithCommas}
         onChange={(text) => save({ companions: companionsOf(text) })}
       />
       <Many
-        label="Does anything spoil it?"
-        none="Nothing"
+        label={t.doesAnythingSpoilIt}
+        none={t.nothing2}
         words={SPOIL}
         chosen={fields.spoils}
         onChange={(make) => changeMade(({ spoils }) => ({ spoils: make(spoils) }))}
       />
       <Many
-        label="What could hurt you?"
-        none="Nothing"
+        label={t.whatCouldHurtYou}
+        none={t.nothing2}
         words={HAZARD}
         chosen={fields.hazards}
         onChange={(make) => changeMade(({ hazards }) => ({ hazards: make(hazards) }))}
       />
       <One
-        label="May one pick here?"
+        label={t.mayOnePickHere}
         words={PICKING}
         chosen={fields.picking?.may}
         onChange={(may) =>
@@ -170,47 +171,47 @@ function Edit({ place, changeMade }: { readonly place: Place; readonly changeMad
         }
       />
       <Line
-        label="Whose is it?"
+        label={t.whoseIsIt}
         value={fields.owner ?? ''}
         most={120}
         onChange={(owner) => save({ owner: owner === '' ? null : owner })}
       />
       <Source place={place} save={save} />
       <Line
-        label="Sown, moved or cut there before"
+        label={t.sownMovedOrCutThere}
         value={fields.history ?? ''}
         most={2000}
         onChange={(history) => save({ history: history === '' ? null : history })}
       />
       <Line
-        label="A note"
+        label={t.aNote}
         value={fields.note ?? ''}
         most={2000}
         onChange={(note) => save({ note: note === '' ? null : note })}
       />
       {group && keeps ? (
         <>
-          <ChipGroup label={`Who of ${group.name} may see where it is?`}>
+          <ChipGroup label={t.whoOfMaySeeWhere(group.name)}>
             <Chip
-              label="Only me"
+              label={t.onlyMe}
               chosen={fields.exactFor === undefined || fields.exactFor === 'finder'}
               onPress={() => save({ exactFor: 'finder' })}
             />
             <Chip
-              label="Everybody"
+              label={t.everybody}
               chosen={fields.exactFor === 'group'}
               onPress={() => save(placeForGroup(fields, 'group'))}
             />
           </ChipGroup>
           {fields.exactFor === 'group' ? null : (
-            <ChipGroup label="And the others?">
+            <ChipGroup label={t.andTheOthers}>
               <Chip
-                label="Nothing"
+                label={t.nothing2}
                 chosen={fields.others !== 'cell'}
                 onPress={() => save({ others: 'nothing' })}
               />
               <Chip
-                label="A square of eleven kilometres"
+                label={t.aSquareOfElevenKilometres}
                 chosen={fields.others === 'cell'}
                 onPress={() => save({ others: 'cell', ...(fields.shape ? { shape: fields.shape } : {}) })}
               />
@@ -218,9 +219,7 @@ function Edit({ place, changeMade }: { readonly place: Place; readonly changeMad
           )}
         </>
       ) : group ? (
-        <Small soft>
-          {memberName(group, place.page.person ?? '')} keeps it, and decides who is told where it is.
-        </Small>
+        <Small soft>{t.keepsItAndDecidesWho(memberName(group, place.page.person ?? ''))}</Small>
       ) : null}
     </View>
   );

@@ -15,6 +15,7 @@ import { Coming, Seen, May } from './PlaceComing';
 import { PlaceFacts } from './PlaceFacts';
 import { styles } from './placeStyles';
 import { Sight } from './Sight';
+import { t } from '../../text/en/places';
 
 /** A place: what it allows, what comes when, what was seen there, and what is known of it. */
 export function PlaceScreen() {
@@ -25,7 +26,7 @@ export function PlaceScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   if (!place)
@@ -33,9 +34,9 @@ export function PlaceScreen() {
       <Screen>
         <Notice
           whole
-          title="There is no such place"
-          text="Or it is in a notebook that you do not read."
-          action="Places"
+          title={t.thereIsNoSuchPlace}
+          text={t.orItIsInA}
+          action={t.places}
           onAction={() => router.replace('/places')}
         />
       </Screen>
@@ -58,7 +59,7 @@ function OnePlace({ place, places }: { readonly place: Place; readonly places: r
     <>
       <View>
         <Small soft>
-          {[siteWords(place.fields), group ? `in the notebook of ${group.name}` : 'yours alone']
+          {[siteWords(place.fields), group ? t.inTheNotebookOf(group.name) : t.yoursAlone]
             .filter(Boolean)
             .join(' · ')}
         </Small>
@@ -66,25 +67,22 @@ function OnePlace({ place, places }: { readonly place: Place; readonly places: r
       </View>
       {place.withheld ? (
         <Body>
-          {group ? memberName(group, place.page.person ?? '') : 'Whoever keeps it'} does not tell where it is.
-          The group can read what was seen there.
+          {t.doesNotTellWhereIt(group ? memberName(group, place.page.person ?? '') : t.whoeverKeepsIt)}
         </Body>
       ) : null}
       {dangers.length > 0 ? (
-        <View style={styles.danger} role="note" aria-label="Dangerous ones known here">
-          <Strong>
-            {upper(few(dangers.map(commonName)))} {dangers.length === 1 ? 'is' : 'are'} known to stand here
-          </Strong>
-          <Small>Whatever is picked here: look at every piece, and follow each stem to its base.</Small>
+        <View style={styles.danger} role="note" aria-label={t.dangerousOnesKnownHere}>
+          <Strong>{t.areKnownToStandHere(upper(few(dangers.map(commonName))), dangers.length)}</Strong>
+          <Small>{t.whateverIsPickedHereLook}</Small>
         </View>
       ) : null}
       <View style={styles.ways}>
         <Button
-          label="A find here"
+          label={t.aFindHere}
           onPress={() => router.push({ pathname: '/new', params: { place: place.id } })}
         />
         <Button
-          label="Tell what you see"
+          label={t.tellWhatYouSee}
           tone="outline"
           onPress={() => setSighting(!sighting)}
           aria-expanded={sighting}

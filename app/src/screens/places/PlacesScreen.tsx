@@ -25,6 +25,7 @@ import { useMap } from './map';
 import { MapView } from './MapView';
 import { NewPlace, Files } from './NewPlace';
 import { styles } from './placesStyles';
+import { t } from '../../text/en/places';
 
 /** All places, as a list and on the map. */
 export function PlacesScreen() {
@@ -36,22 +37,17 @@ export function PlacesScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   const one = places.find(({ id }) => id === chosen);
   const add = adding ? null : (
-    <Button label="Put down a place" style={styles.add} onPress={() => setAdding(true)} />
+    <Button label={t.putDownAPlace} style={styles.add} onPress={() => setAdding(true)} />
   );
   return (
     <Screen>
-      <Title>Places</Title>
-      {places.length === 0 ? (
-        <Notice
-          title="No place yet"
-          text="A patch you know, a hedge, a wood: put it down with what you saw there. Nobody else learns where it is unless you choose so."
-        />
-      ) : null}
+      <Title>{t.places}</Title>
+      {places.length === 0 ? <Notice title={t.noPlaceYet} text={t.aPatchYouKnowA} /> : null}
       <View style={wide ? styles.columns : styles.column}>
         <View style={[wide && styles.grow]}>
           <MapView
@@ -68,13 +64,13 @@ export function PlacesScreen() {
             </Small>
           ) : map.data && !map.own ? (
             <Small soft style={styles.below}>
-              The Ostrel valley, made up for the demo. Lines every 100 metres.
+              {t.theOstrelValleyMadeUp}
             </Small>
           ) : null}
           {wide ? add : null}
         </View>
         <View style={wide ? styles.grow : undefined}>
-          <View role="list" aria-label="Places">
+          <View role="list" aria-label={t.places}>
             <Rule strong />
             {places.map((place, index) => (
               <PlaceLine key={place.id} place={place} number={index + 1} chosen={place.id === chosen} />
@@ -119,11 +115,9 @@ function PlaceLine({
               )}
               {place.withheld ? null : <SmallStrong>{mayWords(place.fields, today)}</SmallStrong>}
             </View>
-            <Small soft>
-              {[siteWords(place.fields), group ?? 'yours alone'].filter(Boolean).join(' · ')}
-            </Small>
+            <Small soft>{[siteWords(place.fields), group ?? t.yoursAlone].filter(Boolean).join(' · ')}</Small>
             {dangers.length > 0 ? (
-              <SmallStrong>Dangerous here: {few(dangers.map(commonName))}</SmallStrong>
+              <SmallStrong>{t.dangerousHere(few(dangers.map(commonName)))}</SmallStrong>
             ) : null}
           </View>
         </Pressable>

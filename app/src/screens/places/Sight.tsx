@@ -9,6 +9,7 @@ import { guide } from '../../deciding/guide';
 import { useAct } from '../../notebook/store';
 import { seenPlace, useDay, type Place } from '../../notebook/usePlaces';
 import { CommonName, stageName } from '../../text/names';
+import { t } from '../../text/en/places';
 
 type What = 'seen' | 'nothing' | 'suspected';
 
@@ -45,10 +46,10 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
   if (!taxon) {
     return (
       <View style={styles.block}>
-        <Heading>What do you see?</Heading>
+        <Heading>{t.whatDoYouSee}</Heading>
         <ChooseTaxon
-          label="Name of what you see"
-          placeholder="A name; what was seen here is listed below"
+          label={t.nameOfWhatYouSee}
+          placeholder={t.aNameWhatWasSeen}
           first={before}
           onChoose={(one) => {
             setTaxon(one);
@@ -61,13 +62,13 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
   return (
     <View style={styles.block}>
       <Heading>{CommonName(taxon.id)}</Heading>
-      <ChipRow label="What of it">
-        <Chip label="It is here" chosen={what === 'seen'} onPress={() => setWhat('seen')} />
-        <Chip label="I think it is" chosen={what === 'suspected'} onPress={() => setWhat('suspected')} />
-        <Chip label="Looked, nothing" chosen={what === 'nothing'} onPress={() => setWhat('nothing')} />
+      <ChipRow label={t.whatOfIt}>
+        <Chip label={t.itIsHere} chosen={what === 'seen'} onPress={() => setWhat('seen')} />
+        <Chip label={t.iThinkItIs} chosen={what === 'suspected'} onPress={() => setWhat('suspected')} />
+        <Chip label={t.lookedNothing2} chosen={what === 'nothing'} onPress={() => setWhat('nothing')} />
       </ChipRow>
       {what === 'seen' ? (
-        <ChipRow label="At which stages">
+        <ChipRow label={t.atWhichStages}>
           {taxon.taxon.stages.map((stage) => (
             <Chip
               key={stage}
@@ -82,26 +83,23 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
         </ChipRow>
       ) : null}
       {what === 'nothing' ? null : (
-        <ChipRow label="For later">
-          <Chip kind="checkbox" label="Worth a visit" chosen={worth} onPress={() => setWorth(!worth)} />
+        <ChipRow label={t.forLater}>
+          <Chip kind="checkbox" label={t.worthAVisit2} chosen={worth} onPress={() => setWorth(!worth)} />
         </ChipRow>
       )}
       <Input
-        aria-label="A note on it"
+        aria-label={t.aNoteOnIt}
         value={note}
         onChangeText={setNote}
         maxLength={2000}
-        placeholder="Where exactly, how many; may stay empty"
+        placeholder={t.whereExactlyHowManyMay}
       />
       {taxon.grade !== 'none' && what !== 'nothing' ? (
-        <Small>
-          A suspicion is enough: everybody who picks here is warned.
-          {place.page.group ? ' The group hears of it at once.' : ''}
-        </Small>
+        <Small>{t.aSuspicionIsEnoughEverybody(place.page.group ? t.theGroupHearsOfIt : '')}</Small>
       ) : null}
       <View style={styles.ways}>
-        <Button label="Put it down" onPress={save} />
-        <Button label="Another one" tone="plain" onPress={() => setTaxon(undefined)} />
+        <Button label={t.putItDown} onPress={save} />
+        <Button label={t.anotherOne} tone="plain" onPress={() => setTaxon(undefined)} />
       </View>
     </View>
   );

@@ -10,6 +10,7 @@ import { CommonName } from '../../text/names';
 import { isoDayName } from '../../text/places';
 import { DayLine, TimeLine, Line } from './Line';
 import { type Walk, styles } from './walkStyles';
+import { t } from '../../text/en/places';
 
 /** Planning a walk. */
 
@@ -51,7 +52,7 @@ export function Edit({
   return (
     <View style={styles.column}>
       <DayLine
-        label="On which day"
+        label={t.onWhichDay}
         value={on}
         today={today}
         back={0}
@@ -61,7 +62,7 @@ export function Edit({
           if (text !== '') save(() => ({ on: text }));
         }}
       />
-      <Group label="Where to">
+      <Group label={t.whereTo}>
         {known.map(({ id, name }) => (
           <Chip
             key={id}
@@ -73,7 +74,7 @@ export function Edit({
         ))}
       </Group>
       {chosen.length > 0 ? (
-        <Group label="For what? This can be there on that day.">
+        <Group label={t.forWhatThisCanBe}>
           {wanted.map(({ taxon, part, name }) => (
             <Chip
               key={name}
@@ -90,31 +91,29 @@ export function Edit({
           ))}
         </Group>
       ) : null}
-      {chosen.length > 0 && wanted.length === 0 ? (
-        <Body>Nothing that was seen at these places is about on that day.</Body>
-      ) : null}
-      <Group label="Who goes along">
+      {chosen.length > 0 && wanted.length === 0 ? <Body>{t.nothingThatWasSeenAt}</Body> : null}
+      <Group label={t.whoGoesAlong}>
         <Chip
           kind="checkbox"
-          label="A child"
+          label={t.aChild}
           chosen={walk.child === true}
           onPress={() => save((now) => ({ child: now.child !== true }))}
         />
       </Group>
       <TimeLine
-        label="When do you set out?"
+        label={t.whenDoYouSetOut}
         value={walk.from ?? ''}
         onChange={(text) => save(() => ({ from: text === '' ? null : text }))}
       />
       <TimeLine
-        label="Back by"
+        label={t.backBy}
         value={walk.backBy ?? ''}
         onChange={(text) => save(() => ({ backBy: text === '' ? null : text }))}
       />
       <Line
-        label="Who knows where you are?"
+        label={t.whoKnowsWhereYouAre}
         value={walk.contact ?? ''}
-        placeholder="A name, a number"
+        placeholder={t.aNameANumber}
         onChange={(text) => save(() => ({ contact: text === '' ? null : text }))}
       />
     </View>

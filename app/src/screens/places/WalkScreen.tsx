@@ -13,6 +13,7 @@ import { useAhead } from './useAhead';
 import { type Save, Edit } from './WalkEdit';
 import { Sheet } from './WalkSheet';
 import { type Walk, styles } from './walkStyles';
+import { t } from '../../text/en/places';
 
 /** A walk: where to, for what, and the sheet to take along. */
 export function WalkScreen() {
@@ -23,7 +24,7 @@ export function WalkScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   if (page?.kind !== 'walk')
@@ -31,9 +32,9 @@ export function WalkScreen() {
       <Screen>
         <Notice
           whole
-          title="There is no such walk"
-          text="Or it is in a notebook that you do not read."
-          action="The week"
+          title={t.thereIsNoSuchWalk}
+          text={t.orItIsInA}
+          action={t.theWeek}
           onAction={() => router.replace('/week')}
         />
       </Screen>
@@ -67,21 +68,21 @@ function OneWalk({
   return (
     <>
       <View>
-        <Small soft>A walk{walk.child ? ', with a child' : ''}</Small>
+        <Small soft>{t.aWalk(walk.child ? t.withAChild : '')}</Small>
         <Title>{isoDayName(on)}</Title>
       </View>
       <View style={styles.ways} {...NOT_PRINTED}>
         <Button
-          label={editing ? 'Show the sheet' : 'Change it'}
+          label={editing ? t.showTheSheet : t.changeIt}
           tone={editing ? 'ink' : 'outline'}
           onPress={() => setEditing(!editing)}
         />
         {editing || going.length === 0 ? null : (
-          <Button label="Print it" tone="outline" onPress={() => window.print()} />
+          <Button label={t.printIt} tone="outline" onPress={() => window.print()} />
         )}
         {editing || going.length === 0 ? null : (
           <Button
-            label="Into my calendar"
+            label={t.intoMyCalendar}
             tone="outline"
             onPress={() => void intoCalendar(id, on, walk, going)}
           />
@@ -111,13 +112,13 @@ async function intoCalendar(
     `walk-${on}.ics`,
     'text/calendar',
     toCalendar(
-      'Pause',
+      t.pause,
       [
         {
           id,
-          title: `Walk: ${going.map(({ name }) => name).join(', ')}`,
+          title: t.walk(going.map(({ name }) => name).join(', ')),
           when: { from: at(from), to: at(backBy ?? '17:00') },
-          ...(contact ? { text: `${contact} knows where you are.` } : {}),
+          ...(contact ? { text: t.knowsWhereYouAre(contact) } : {}),
         },
       ],
       new Date(),

@@ -12,6 +12,7 @@ import { CommonName, timeWords, lowerFirst, commonName } from '../../text/names'
 import { few } from '../../text/reasons';
 import { type Target, Stop, Kit } from './WalkStop';
 import { type Walk, styles } from './walkStyles';
+import { t } from '../../text/en/places';
 
 /** The sheet of a walk. */
 
@@ -69,7 +70,7 @@ export function Sheet({
       cancelled = true;
     };
   }, [act, month, targets]);
-  if (going.length === 0) return <Body>Choose where to, and for what.</Body>;
+  if (going.length === 0) return <Body>{t.chooseWhereToAndFor}</Body>;
   const stops = going.map(({ id, fields: { shape, elevation } }) => ({ id, shape, elevation }));
   const order = orderOfPlaces(stops);
   const way = new Map(legs(stops, order).map((leg) => [leg.to, leg]));
@@ -87,29 +88,21 @@ export function Sheet({
     <>
       <Body>
         {[
-          walk.from && `Set out at ${walk.from}`,
-          light.sunrise && `sunrise ${TIME.format(light.sunrise)}`,
-          light.sunset && `sunset ${TIME.format(light.sunset)}`,
-          light.dusk && `dark at ${TIME.format(light.dusk)}`,
-          walk.backBy && `back by ${walk.backBy}`,
+          walk.from && t.setOutAt(walk.from),
+          light.sunrise && t.sunrise(TIME.format(light.sunrise)),
+          light.sunset && t.sunset(TIME.format(light.sunset)),
+          light.dusk && t.darkAt(TIME.format(light.dusk)),
+          walk.backBy && t.backBy2(walk.backBy),
         ]
           .filter(Boolean)
           .join(' · ')}
       </Body>
-      <Strong>
-        {walk.contact
-          ? `${walk.contact} knows where you are.`
-          : 'Tell somebody where you go, and by when you are back.'}
-      </Strong>
-      {walk.child ? (
-        <Body>
-          With a child: what a child picks, an adult has checked before. Show what is dangerous first.
-        </Body>
-      ) : null}
+      <Strong>{walk.contact ? t.knowsWhereYouAre(walk.contact) : t.tellSomebodyWhereYouGo}</Strong>
+      {walk.child ? <Body>{t.withAChildWhatA}</Body> : null}
       <View style={wide ? styles.columns : styles.column}>
         <View style={[styles.block, wide && styles.grow]}>
-          <Heading>In this order</Heading>
-          <View role="list" aria-label="The order of the places">
+          <Heading>{t.inThisOrder}</Heading>
+          <View role="list" aria-label={t.theOrderOfThePlaces}>
             <Rule strong />
             {order.flatMap((id, index) => {
               const place = going.find((one) => one.id === id);
@@ -127,16 +120,16 @@ export function Sheet({
                 : [];
             })}
           </View>
-          <Heading>Bring</Heading>
-          <View role="list" aria-label="What to bring">
+          <Heading>{t.bring}</Heading>
+          <View role="list" aria-label={t.whatToBring}>
             {kit.map((item) => (
               <Kit key={item.item} item={item} />
             ))}
           </View>
         </View>
         <View style={[styles.block, wide && styles.grow]}>
-          <Heading>For each of them</Heading>
-          {targets.length === 0 ? <Body>Nothing is chosen to look for.</Body> : null}
+          <Heading>{t.forEachOfThem}</Heading>
+          {targets.length === 0 ? <Body>{t.nothingIsChosenToLook}</Body> : null}
           {targets.map(({ taxon, part }) => {
             const plan = plans.get(taxon.id);
             const alike = lookalikesToExpect(guide, taxon, { month, elevation: lowest });
@@ -148,30 +141,36 @@ export function Sheet({
                 {plan ? (
                   <Body>
                     {plan.feasible
-                      ? `${plan.checks.length} checks, about ${timeWords(plan.seconds)}: ${plan.checks
-                          .filter(({ again }) => !again)
-                          .map(({ character }) =>
-                            lowerFirst(guide.character(character)?.character.name ?? ''),
-                          )
-                          .join(', ')}.`
-                      : 'At this stage not everything dangerous can be ruled out: it stays at pause.'}
+                      ? t.checksAbout(
+                          plan.checks.length,
+                          timeWords(plan.seconds),
+                          plan.checks
+                            .filter(({ again }) => !again)
+                            .map(({ character }) =>
+                              lowerFirst(guide.character(character)?.character.name ?? ''),
+                            )
+                            .join(', '),
+                        )
+                      : t.atThisStageNotEverything}
                   </Body>
                 ) : (
-                  <Small soft>Planning …</Small>
+                  <Small soft>{t.planning}</Small>
                 )}
                 <Body>
-                  Look out for{' '}
-                  {few(
-                    alike.filter(({ likely }) => likely).map((one) => commonName(one.taxon.id)),
-                    6,
-                  ) || 'nothing that is usual now'}
-                  .
-                  {alike.some(({ likely }) => !likely)
-                    ? ` Not usual now, and not ruled out by that: ${alike
-                        .filter(({ likely }) => !likely)
-                        .map((one) => commonName(one.taxon.id))
-                        .join(', ')}.`
-                    : ''}
+                  {t.lookOutFor(
+                    few(
+                      alike.filter(({ likely }) => likely).map((one) => commonName(one.taxon.id)),
+                      6,
+                    ) || t.nothingThatIsUsualNow,
+                    alike.some(({ likely }) => !likely)
+                      ? t.notUsualNowAndNot(
+                          alike
+                            .filter(({ likely }) => !likely)
+                            .map((one) => commonName(one.taxon.id))
+                            .join(', '),
+                        )
+                      : '',
+                  )}
                 </Body>
               </View>
             );

@@ -9,6 +9,7 @@ import { upper, commonName } from '../../text/names';
 import { pickingWords, siteWords, metres, HAZARD } from '../../text/places';
 import { few } from '../../text/reasons';
 import { styles } from './walkStyles';
+import { t } from '../../text/en/places';
 
 /** One stop of a walk. */
 
@@ -53,10 +54,7 @@ export function Stop({
         {number}. {place.name}
       </Strong>
       <Small soft>
-        {[
-          siteWords(fields),
-          minutes && `${metres(minutes.metres)} from the last one, about ${minutes.minutes} minutes`,
-        ]
+        {[siteWords(fields), minutes && t.fromTheLastOneAbout(metres(minutes.metres), minutes.minutes)]
           .filter(Boolean)
           .join(' · ')}
       </Small>
@@ -71,15 +69,15 @@ export function Stop({
       {here.some(({ part }) => part.part === 'root') ? (
         <Small>
           {digging === 'never'
-            ? 'Do not dig here.'
+            ? t.doNotDigHere
             : digging === 'hard'
-              ? 'Stony ground: digging is slow.'
-              : 'Close the ground again after digging.'}
+              ? t.stonyGroundDiggingIsSlow
+              : t.closeTheGroundAgainAfter}
         </Small>
       ) : null}
-      {dangers.length > 0 ? <SmallStrong>Dangerous here: {few(dangers.map(commonName))}</SmallStrong> : null}
+      {dangers.length > 0 ? <SmallStrong>{t.dangerousHere(few(dangers.map(commonName)))}</SmallStrong> : null}
       {fields.hazards && fields.hazards.length > 0 ? (
-        <Small>Mind yourself: {fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', ')}</Small>
+        <Small>{t.mindYourself(fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', '))}</Small>
       ) : null}
       <Rule style={styles.under} />
     </View>

@@ -13,6 +13,7 @@ import { placeOf, type Place } from '../../notebook/usePlaces';
 import { CommonName } from '../../text/names';
 import { memberName } from '../../text/people';
 import { isoDayName } from '../../text/places';
+import { t } from '../../text/en/places';
 
 /**
  * Somebody of a group saw or suspects a dangerous one: whoever opens Pause is told, until they have read it.
@@ -90,14 +91,14 @@ export function Warned() {
     void act(keepRead(now));
   };
   return (
-    <View style={styles.warned} role="status" aria-label="Told by your group">
+    <View style={styles.warned} role="status" aria-label={t.toldByYourGroup}>
       {warnings.slice(0, SHOWN).map(({ place, sighting: { id, taxon, by, what, on, note } }) => {
         const group = me?.groups.find((one) => one.id === place.page.group);
         return (
           <Link key={id} href={{ pathname: '/place/[id]', params: { id: place.id } }} asChild>
             <Pressable role="link" style={styles.line}>
               <Strong>
-                {CommonName(taxon)} {what === 'suspected' ? 'suspected' : 'seen'}: {place.name}
+                {CommonName(taxon)} {what === 'suspected' ? t.suspected : t.seen}: {place.name}
               </Strong>
               <Small>
                 {[group ? memberName(group, by) : undefined, isoDayName(on), note]
@@ -108,10 +109,8 @@ export function Warned() {
           </Link>
         );
       })}
-      {warnings.length > SHOWN ? (
-        <Small>And {warnings.length - SHOWN} more, on the places’ pages.</Small>
-      ) : null}
-      <Button label="Understood" tone="outline" style={styles.start} onPress={understood} />
+      {warnings.length > SHOWN ? <Small>{t.andMoreOnThePlaces(warnings.length - SHOWN)}</Small> : null}
+      <Button label={t.understood} tone="outline" style={styles.start} onPress={understood} />
     </View>
   );
 }

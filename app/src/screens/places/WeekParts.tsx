@@ -14,6 +14,7 @@ import { isoDayName, WHEN, whyWords } from '../../text/places';
 import { loadWeather, forgetWeather } from './weather';
 import { styles } from './weekStyles';
 import { type Range, WindowAxis, WindowBar, windowWords } from './WindowBar';
+import { t } from '../../text/en/places';
 
 /** The parts of a week. */
 
@@ -34,13 +35,13 @@ export function Never({ taxa }: { readonly taxa: readonly CompiledTaxon[] }) {
   return (
     <View style={styles.block}>
       <Button
-        label={open ? 'Not with Pause, and why: close' : `Not with Pause, and why: ${taxa.length}`}
+        label={open ? t.notWithPauseAndWhy : t.notWithPauseAndWhy2(taxa.length)}
         tone="plain"
         style={styles.start}
         onPress={() => setOpen(!open)}
       />
       {open ? (
-        <View role="list" aria-label="Not with Pause, and why" style={styles.block}>
+        <View role="list" aria-label={t.notWithPauseAndWhy3} style={styles.block}>
           {taxa.map(({ id, taxon }) => (
             <View key={id} role="listitem">
               <Small>
@@ -70,7 +71,7 @@ export function Weather({
     <View style={styles.block}>
       <View style={styles.ways}>
         <Button
-          label="Load weather"
+          label={t.loadWeather}
           tone="plain"
           onPress={() =>
             void act(loadWeather()).then((lines) => {
@@ -81,8 +82,8 @@ export function Weather({
         />
         {simulated ? null : (
           <Button
-            label="Forget it"
-            aria-label="Forget the weather that was loaded"
+            label={t.forgetIt}
+            aria-label={t.forgetTheWeatherThatWas}
             tone="plain"
             onPress={() =>
               void act(forgetWeather()).then(() => {
@@ -93,18 +94,13 @@ export function Weather({
           />
         )}
         <Button
-          label="What such a table holds"
+          label={t.whatSuchATableHolds}
           tone="plain"
           aria-expanded={explained}
           onPress={() => setExplained(!explained)}
         />
       </View>
-      {explained ? (
-        <Small soft>
-          A table (CSV) of daily values: date, tmin_c, tmax_c, rain_mm, and a line “# elevation_m: 640” for
-          the height of its station.
-        </Small>
-      ) : null}
+      {explained ? <Small soft>{t.aTableCsvOfDaily}</Small> : null}
       {messages.map((line) => (
         <SmallStrong key={line} role="alert">
           {line}
@@ -133,17 +129,17 @@ export function Ways() {
       });
   return (
     <View style={styles.ways}>
-      <Button label="Plan a walk" onPress={plan} />
+      <Button label={t.planAWalk} onPress={plan} />
       {walks.map(({ id, on }) => (
         <Button
           key={id}
-          label={`The walk of ${isoDayName(on)}`}
+          label={t.theWalkOf(isoDayName(on))}
           tone="outline"
           onPress={() => router.push({ pathname: '/walk/[id]', params: { id } })}
         />
       ))}
-      <Button label="Places" tone="outline" onPress={() => router.push('/places')} />
-      <Button label="Who eats along" tone="outline" onPress={() => router.push('/eaters')} />
+      <Button label={t.places} tone="outline" onPress={() => router.push('/places')} />
+      <Button label={t.whoEatsAlong} tone="outline" onPress={() => router.push('/eaters')} />
     </View>
   );
 }
@@ -186,7 +182,7 @@ export function Block({
       </View>
       {shown.length < entries.length ? (
         <Button
-          label={`${entries.length - shown.length} more`}
+          label={t.more(entries.length - shown.length)}
           tone="plain"
           style={styles.start}
           onPress={() => setAll(true)}
@@ -207,7 +203,7 @@ function Line({
   const because = one.why ? whyWords(one.why) : '';
   const minding = suit.matches.map(
     ({ name, caution }) =>
-      `${caution.level === 'rules-out' ? 'Not for' : 'Ask first for'} ${name}: ${lowerFirst(caution.text)}`,
+      `${caution.level === 'rules-out' ? t.notFor : t.askFirstFor} ${name}: ${lowerFirst(caution.text)}`,
   );
   return (
     <View role="listitem">

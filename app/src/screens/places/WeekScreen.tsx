@@ -15,6 +15,7 @@ import { useAhead } from './useAhead';
 import { type WeekProps, Block, Ways, Never, Weather } from './WeekParts';
 import { styles } from './weekStyles';
 import type { Range } from './WindowBar';
+import { t } from '../../text/en/places';
 
 const WEEKDAY = new Intl.DateTimeFormat(undefined, {
   weekday: 'long',
@@ -34,17 +35,17 @@ export function WeekScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   if (places.length === 0) {
     return (
       <Screen>
-        <Title>What is worth going for</Title>
+        <Title>{t.whatIsWorthGoingFor}</Title>
         <Notice
-          title="There is no place yet"
-          text="Put down the places that you know, and what you saw there. From then on Pause says when it is time to go."
-          action="Put down a place"
+          title={t.thereIsNoPlaceYet}
+          text={t.putDownThePlacesThat}
+          action={t.putDownAPlace}
           onAction={() => router.push('/places')}
         />
       </Screen>
@@ -53,10 +54,10 @@ export function WeekScreen() {
   return (
     <Screen>
       <View>
-        <Title>What is worth going for</Title>
+        <Title>{t.whatIsWorthGoingFor}</Title>
         {looked ? <Small soft>{WEEKDAY.format(new Date(`${isoOf(looked.today)}T12:00:00Z`))}</Small> : null}
       </View>
-      {failed === undefined ? null : <Notice title="Looking ahead did not work" text={failed} />}
+      {failed === undefined ? null : <Notice title={t.lookingAheadDidNotWork} text={failed} />}
       {looked ? (
         <Week
           looked={looked}
@@ -76,12 +77,10 @@ export function WeekScreen() {
 function Underway({ share }: { readonly share: number | undefined }) {
   return (
     <View style={styles.block}>
-      <Loading
-        what={share === undefined ? 'Looking ahead …' : `Looking ahead: ${Math.round(share * 100)} %`}
-      />
+      <Loading what={share === undefined ? t.lookingAhead : t.lookingAheadPercent(Math.round(share * 100))} />
       {share === undefined ? null : (
         <Button
-          label="Stop, and show what is found"
+          label={t.stopAndShowWhatIs}
           tone="outline"
           style={styles.start}
           onPress={() => void stopLooking()}
@@ -119,13 +118,9 @@ function Week({
   return (
     <>
       {stoppedAt === undefined ? null : (
-        <SmallStrong>
-          It was stopped: {Math.round(stoppedAt * 100)} % of your places were looked at.
-        </SmallStrong>
+        <SmallStrong>{t.itWasStoppedPercentOf(Math.round(stoppedAt * 100))}</SmallStrong>
       )}
-      {list.length === 0 ? (
-        <Body>Nothing that was seen at your places can be had now or later this year.</Body>
-      ) : null}
+      {list.length === 0 ? <Body>{t.nothingThatWasSeenAtYour}</Body> : null}
       <View style={wide ? styles.columns : styles.column}>
         <View style={[styles.column, wide && styles.grow]}>
           {(['last', 'now'] as const).map((when) => (
@@ -138,18 +133,19 @@ function Week({
           ))}
           {rest.length > 0 ? (
             <Small soft>
-              Left out, since nobody of those who eat along may have it or likes it:{' '}
-              {[...new Set(rest.map(({ one }) => CommonName(one.taxon)))].map(lowerFirst).join(', ')}.
+              {t.leftOutSinceNobodyOf(
+                [...new Set(rest.map(({ one }) => CommonName(one.taxon)))].map(lowerFirst).join(', '),
+              )}
             </Small>
           ) : null}
         </View>
       </View>
       <Small soft>
-        Thick where it is likelier there than not, thin as far as it may be.{' '}
-        {simulated
-          ? `No weather of your own is here: ${demo ? 'the demo’s valley has made-up weather' : 'a made-up valley stands in for it, so the days are a guess'}.`
-          : 'By the weather that you loaded.'}{' '}
-        What the guide says of warmth and rain is general; what you see there corrects it.
+        {t.thickWhereItIsLikelier(
+          simulated
+            ? t.noWeatherOfYourOwn(demo ? t.theDemosValleyHasMade : t.aMadeUpValleyStands)
+            : t.byTheWeatherThatYou,
+        )}
       </Small>
       <Ways />
       <Never taxa={never} />

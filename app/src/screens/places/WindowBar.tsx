@@ -6,6 +6,7 @@ import { isoOf, monthOf, type Day } from '@pause/core/lib/day';
 import type { Spread } from '@pause/core/season';
 import { colour, font } from '../../components';
 import { dayName } from '../../text/places';
+import { t } from '../../text/en/places';
 
 /** The days that are shown, from one to another. */
 export interface Range {
@@ -123,7 +124,12 @@ export function WindowBar({
 
 /** "from about 3 August (28 July to 12 August) to about 2 September" */
 export function windowWords(begins: Spread, ends: Spread): string {
-  return `from about ${dayName(begins.mid)} (${dayName(begins.low)} to ${dayName(begins.high)}) to about ${dayName(ends.mid)}`;
+  return t.fromAboutToToAbout(
+    dayName(begins.mid),
+    dayName(begins.low),
+    dayName(begins.high),
+    dayName(ends.mid),
+  );
 }
 
 const styles = StyleSheet.create({

@@ -1,6 +1,7 @@
 import { chooseFile, saveFile } from '../../lib/files';
 import type { Thunk } from '../../notebook/store';
 import type { Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 
 /** Takes the places of a file into one's own notebook. @returns what is to be said of it */
 export function loadPlaces(known: readonly Place[]): Thunk<Promise<readonly string[]>> {
@@ -11,21 +12,17 @@ export function loadPlaces(known: readonly Place[]): Thunk<Promise<readonly stri
       import('@pause/core/formats/files'),
       import('../../notebook/outside'),
     ]);
-    if (file.size > MOST_BYTES)
-      return [`${file.name}: it is larger than ${MOST_BYTES / 1e6} MB. Nothing was taken of it.`];
+    if (file.size > MOST_BYTES) return [t.itIsLargerThanMbNothing(file.name, MOST_BYTES / 1e6)];
     const read = readPlaces(
       await file.text(),
       middleOfAll(known.flatMap(({ fields: { shape } }) => shape ?? [])),
     );
     if ('problems' in read)
-      return [
-        ...read.problems.map(({ field, reason }) => `${field}: ${reason}.`),
-        'Nothing was taken of it.',
-      ];
+      return [...read.problems.map(({ field, reason }) => `${field}: ${reason}.`), t.nothingWasTakenOfIt];
     let taken = 0;
     for (const [
       index,
-      { name = `From ${file.name}, ${index + 1}`, note, shape, elevation },
+      { name = t.from(file.name, index + 1), note, shape, elevation },
     ] of read.places.entries()) {
       const kept = await dispatch(
         beginPage('place', {
@@ -38,10 +35,7 @@ export function loadPlaces(known: readonly Place[]): Thunk<Promise<readonly stri
       if (kept === undefined) break;
       taken += 1;
     }
-    return [
-      `${taken === 1 ? 'One place' : `${taken} places`} of ${read.places.length} put down, in your own notebook.`,
-      ...read.remarks,
-    ];
+    return [t.placesOfPutDownIn(taken, read.places.length), ...read.remarks];
   };
 }
 

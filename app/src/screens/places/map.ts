@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { MapData } from '@pause/core/formats/files';
 import { chooseFile } from '../../lib/files';
 import { useAct, useApp, type Thunk } from '../../notebook/store';
+import { t } from '../../text/en/places';
 
 /**
  * The map that places are drawn on: one's own, kept on this device; else, in the demo, the invented valley.
@@ -48,20 +49,16 @@ export function loadMap(): Thunk<Promise<readonly string[]>> {
     const file = await chooseFile('.geojson,.json,application/geo+json');
     if (!file) return [];
     const { readMap, MOST_BYTES } = await import('@pause/core/formats/files');
-    if (file.size > MOST_BYTES)
-      return [`${file.name}: it is larger than ${MOST_BYTES / 1e6} MB. The map stays as it was.`];
+    if (file.size > MOST_BYTES) return [t.itIsLargerThanMb(file.name, MOST_BYTES / 1e6)];
     const read = readMap(await file.text());
     if ('problems' in read)
-      return [
-        ...read.problems.map(({ field, reason }) => `${field}: ${reason}.`),
-        'The map stays as it was.',
-      ];
+      return [...read.problems.map(({ field, reason }) => `${field}: ${reason}.`), t.theMapStaysAsIt];
     try {
       await device.keepFile('map', read.map);
     } catch (error) {
       return [error instanceof Error ? error.message : String(error)];
     }
-    return [`${file.name} is the map on this device.`, ...read.remarks];
+    return [t.isTheMapOnThis(file.name), ...read.remarks];
   };
 }
 

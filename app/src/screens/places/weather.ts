@@ -6,6 +6,7 @@ import { endOf, parseWeather, type WeatherSeries } from '@pause/core/season/weat
 import { chooseFile } from '../../lib/files';
 import { useAct, type Thunk } from '../../notebook/store';
 import { isoDayName } from '../../text/places';
+import { t } from '../../text/en/places';
 
 /** Weather of a station of one's own, kept on this device. */
 
@@ -52,27 +53,20 @@ export function loadWeather(): Thunk<Promise<readonly string[]>> {
   return async (_, __, { device }) => {
     const file = await chooseFile('.csv,text/csv');
     if (!file) return [];
-    if (file.size > MOST_BYTES)
-      return [`${file.name}: it is larger than ${MOST_BYTES / 1e6} MB. Nothing was taken of it.`];
+    if (file.size > MOST_BYTES) return [t.itIsLargerThanMbNothing(file.name, MOST_BYTES / 1e6)];
     const parsed = parseWeather(await file.text());
     if ('problems' in parsed)
-      return [
-        ...parsed.problems.map(({ field, reason }) => `${field}: ${reason}.`),
-        'Nothing was taken of it.',
-      ];
+      return [...parsed.problems.map(({ field, reason }) => `${field}: ${reason}.`), t.nothingWasTakenOfIt];
     const { series, filled } = parsed;
-    if (yearsOf(series).length === 0)
-      return ['date: at least one whole year, from 1 January to 31 December. Nothing was taken of it.'];
+    if (yearsOf(series).length === 0) return [t.dateAtLeastOneWhole];
     try {
       await device.keepFile('weather', series);
     } catch (error) {
       return [error instanceof Error ? error.message : String(error)];
     }
     return [
-      `Weather from ${isoDayName(isoOf(series.from))} to ${isoDayName(isoOf(endOf(series) - 1))} is in use on this device.`,
-      ...(filled.length > 0
-        ? [`${filled.length === 1 ? 'One day was' : `${filled.length} days were`} missing and filled in.`]
-        : []),
+      t.weatherFromToIsIn(isoDayName(isoOf(series.from)), isoDayName(isoOf(endOf(series) - 1))),
+      ...(filled.length > 0 ? [t.daysWereMissingAndFilled(filled.length)] : []),
     ];
   };
 }

@@ -1,3 +1,4 @@
+import { t } from '../../text/en/places';
 /** Where the phone is. */
 
 /**
@@ -33,11 +34,11 @@ export function simulatedWalker(ms: number): readonly [number, number] {
 /** Longitude and latitude; or why the phone does not tell. */
 export function whereIStand(demo: boolean): Promise<readonly [number, number] | string> {
   if (demo) return Promise.resolve(simulatedWalker(Date.now()));
-  if (!('geolocation' in navigator)) return Promise.resolve('This browser does not give its position.');
+  if (!('geolocation' in navigator)) return Promise.resolve(t.thisBrowserDoesNotGive);
   return new Promise((resolve) => {
     navigator.geolocation.getCurrentPosition(
       ({ coords }) => resolve([coords.longitude, coords.latitude]),
-      () => resolve('The phone did not give its position. It may not be allowed to.'),
+      () => resolve(t.thePhoneDidNotGive),
       { enableHighAccuracy: true, timeout: 20_000 },
     );
   });

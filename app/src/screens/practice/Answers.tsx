@@ -1,5 +1,6 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { colour, corner, space, stroke, Strong, TARGET } from '../../components';
+import { t } from '../../text/en/practice';
 
 interface AnswersProps<T extends string> {
   readonly answers: readonly { readonly id: T; readonly label: string }[];
@@ -10,7 +11,7 @@ interface AnswersProps<T extends string> {
 /** Words to choose from; one tap answers. As wide as they are, so that many of them fit under a drawing. */
 export function Answers<T extends string>({ answers, disabled = false, onAnswer }: AnswersProps<T>) {
   return (
-    <View style={styles.answers} role="group" aria-label="Answers">
+    <View style={styles.answers} role="group" aria-label={t.answers}>
       {answers.map(({ id, label }) => (
         <Pressable
           key={id}

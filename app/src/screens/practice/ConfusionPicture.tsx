@@ -6,6 +6,7 @@ import { CommonName, commonName, GRADE, characterName, lowerFirst } from '../../
 import { cardName, stateLabel } from '../../text/practice';
 import { RateBar, spanWords, BarKey } from './charts';
 import { styles } from './confusionStyles';
+import { t } from '../../text/en/practice';
 
 /** What is taken for what, as a picture. */
 
@@ -33,16 +34,16 @@ export function Picture({
     .map((one) => ({ ...one, rate: rateOf(one.wrong, one.times) }));
   const most = Math.max(0.2, ...misread.map(([, { high }]) => high));
   const words = [
-    ['sure', 'Sure'],
-    ['fairly', 'Fairly'],
-    ['guess', 'A guess'],
+    ['sure', t.sure],
+    ['fairly', t.fairly],
+    ['guess', t.aGuess],
   ] as const;
   return (
     <View style={wide ? styles.columns : styles.column}>
       <View style={[styles.column, wide && styles.grow]}>
         <View style={styles.block}>
-          <Heading>When you said …</Heading>
-          <View role="list" aria-label="How often each word of sureness was wrong">
+          <Heading>{t.whenYouSaid}</Heading>
+          <View role="list" aria-label={t.howOftenEachWordOf}>
             {words.map(([id, label]) => (
               <RateBar
                 key={id}
@@ -50,16 +51,16 @@ export function Picture({
                 rate={calibration[id]}
                 usual={PROMISED[id]}
                 most={0.6}
-                line={calibration[id].times === 0 ? 'not said yet' : `wrong ${spanWords(calibration[id])}`}
+                line={calibration[id].times === 0 ? t.notSaidYet : t.wrong(spanWords(calibration[id]))}
               />
             ))}
           </View>
-          <BarKey usual="what the word promises" />
+          <BarKey usual={t.whatTheWordPromises} />
         </View>
         {mistaken.length > 0 ? (
           <View style={styles.block}>
-            <Heading>Pairs not told apart</Heading>
-            <View role="list" aria-label="Pairs not told apart">
+            <Heading>{t.pairsNotToldApart}</Heading>
+            <View role="list" aria-label={t.pairsNotToldApart}>
               {mistaken.map(({ card, rate }) => (
                 <RateBar
                   key={card}
@@ -73,21 +74,21 @@ export function Picture({
           </View>
         ) : null}
         <View style={styles.block}>
-          <Heading>Collected, and it was another</Heading>
+          <Heading>{t.collectedAndItWasAnother}</Heading>
           {taken.length === 0 ? (
-            <Small soft>None, in all walks of the practice wood.</Small>
+            <Small soft>{t.noneInAllWalksOf}</Small>
           ) : (
-            <View role="list" aria-label="Collected, and it was another">
+            <View role="list" aria-label={t.collectedAndItWasAnother}>
               {taken.slice(0, SHOWN).map(({ was, as, times }) => (
                 <View key={`${was} ${as}`} role="listitem">
                   <View style={styles.row}>
                     <View style={styles.grow}>
                       <Strong>{CommonName(was)}</Strong>
-                      <Small soft>taken for {commonName(as)}</Small>
+                      <Small soft>{t.takenFor(commonName(as))}</Small>
                     </View>
                     <SmallStrong>
                       {GRADE[guide.taxon(was)?.grade ?? 'none']}
-                      {times > 1 ? `, ${times} times` : ''}
+                      {t.times(times)}
                     </SmallStrong>
                   </View>
                   <Rule />
@@ -99,8 +100,8 @@ export function Picture({
       </View>
       <View style={[styles.column, wide && styles.grow]}>
         <View style={styles.block}>
-          <Heading>Misread, by character</Heading>
-          <View role="list" aria-label="Misread, by character">
+          <Heading>{t.misreadByCharacter}</Heading>
+          <View role="list" aria-label={t.misreadByCharacter}>
             {misread.map(([character, rate]) => (
               <RateBar
                 key={character}
@@ -112,22 +113,22 @@ export function Picture({
               />
             ))}
           </View>
-          <BarKey usual="what the guide reckons with" />
+          <BarKey usual={t.whatTheGuideReckonsWith} />
         </View>
         {pairs.length > 0 ? (
           <View style={styles.block}>
-            <Heading>Read as another</Heading>
-            <View role="list" aria-label="Read as another">
+            <Heading>{t.readAsAnother}</Heading>
+            <View role="list" aria-label={t.readAsAnother}>
               {pairs.slice(0, SHOWN).map(({ character, shown, read, times }) => (
                 <View key={`${character} ${shown} ${read}`} role="listitem">
                   <View style={styles.row}>
                     <View style={styles.grow}>
                       <Strong>
-                        {stateLabel(character, shown)} read as {lowerFirst(stateLabel(character, read))}
+                        {t.readAs(stateLabel(character, shown), lowerFirst(stateLabel(character, read)))}
                       </Strong>
                       <Small soft>{characterName(character)}</Small>
                     </View>
-                    <SmallStrong>{times === 1 ? 'once' : `${times} times`}</SmallStrong>
+                    <SmallStrong>{t.times2(times)}</SmallStrong>
                   </View>
                   <Rule />
                 </View>

@@ -7,6 +7,7 @@ import { Screen, Loading, Title, Body, ChipRow, Chip, Notice, Small } from '../.
 import { usePractice } from '../../notebook/practice';
 import { useApp, type Thunk, useAct } from '../../notebook/store';
 import { Picture } from './ConfusionPicture';
+import { t } from '../../text/en/practice';
 
 /** What one takes for what, and how sure one was; and for a keeper, what the group does. */
 export function ConfusionScreen() {
@@ -18,21 +19,18 @@ export function ConfusionScreen() {
   if (!practice.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   return (
     <Screen>
       <View>
-        <Title>What is taken for what</Title>
-        <Body>
-          From practice, where it is known what was shown. It says what to look at twice; it takes away no
-          bar.
-        </Body>
+        <Title>{t.whatIsTakenForWhat}</Title>
+        <Body>{t.fromPracticeWhereItIs}</Body>
       </View>
       {kept && kept.length > 0 ? (
-        <ChipRow label="Whose">
-          <Chip label="Mine" chosen={of === 'mine'} onPress={() => setOf('mine')} />
+        <ChipRow label={t.whose}>
+          <Chip label={t.mine} chosen={of === 'mine'} onPress={() => setOf('mine')} />
           {kept.map(({ id, name }) => (
             <Chip key={id} label={name} chosen={of === id} onPress={() => setOf(id)} />
           ))}
@@ -42,9 +40,9 @@ export function ConfusionScreen() {
         <OfGroup key={group.id} id={group.id} name={group.name} />
       ) : practice.history.reads.length === 0 && practice.history.taken.length === 0 ? (
         <Notice
-          title="Nothing was practised yet"
-          text="After a walk in the practice wood, or a few drills, it is shown here."
-          action="To practice"
+          title={t.nothingWasPractisedYet}
+          text={t.afterAWalkInThe}
+          action={t.toPractice}
           onAction={() => router.push('/practice')}
         />
       ) : (
@@ -101,13 +99,13 @@ function OfGroup({ id, name }: { readonly id: string; readonly name: string }) {
       cancelled = true;
     };
   }, [act, id, again]);
-  if (answer === undefined) return <Loading what="Adding up …" />;
+  if (answer === undefined) return <Loading what={t.addingUp} />;
   if (answer === 'away')
     return (
       <Notice
-        title="The notebook does not answer"
-        text="A group’s picture is added up there. Yours is on this device."
-        action="Try again"
+        title={t.theNotebookDoesNotAnswer}
+        text={t.aGroupsPictureIsAdded}
+        action={t.tryAgain}
         onAction={() => {
           setAnswer(undefined);
           setAgain(again + 1);
@@ -117,8 +115,11 @@ function OfGroup({ id, name }: { readonly id: string; readonly name: string }) {
   if (answer.reads.length === 0 && answer.taken.length === 0) {
     return (
       <Notice
-        title="Too few to tell"
-        text={`${answer.people === 1 ? 'One person of' : answer.people === 0 ? 'Nobody of' : `${answer.people} people of`} ${name} let theirs count. From three on it is added up, without names; with fewer, one could see who it was.`}
+        title={t.tooFewToTell}
+        text={t.letTheirsCountFromThree(
+          answer.people === 1 ? t.onePersonOf : answer.people === 0 ? t.nobodyOf : t.peopleOf(answer.people),
+          name,
+        )}
       />
     );
   }
@@ -127,9 +128,7 @@ function OfGroup({ id, name }: { readonly id: string; readonly name: string }) {
   );
   return (
     <>
-      <Small soft>
-        {answer.people} people of {name} let theirs count, added up without names: what to practise together.
-      </Small>
+      <Small soft>{t.peopleOfLetTheirsCount(answer.people, name)}</Small>
       <Picture
         confusion={confusionOf(reads)}
         pairs={answer.pairs}

@@ -7,6 +7,7 @@ import { usePlates } from '../../components/plates/usePlates';
 import { lowerFirst, characterName } from '../../text/names';
 import { stateLabel } from '../../text/practice';
 import { Shown } from './Look';
+import { t } from '../../text/en/practice';
 
 export type Judged = 'right' | 'nearly' | 'wrong';
 interface DrawItProps {
@@ -23,8 +24,7 @@ export function DrawIt({ character, state, onJudged }: DrawItProps) {
   return (
     <View style={styles.block}>
       <Question>
-        Draw it from memory: {lowerFirst(characterName(character))}, “
-        {lowerFirst(stateLabel(character, state))}”
+        {t.drawItFromMemory(lowerFirst(characterName(character)), lowerFirst(stateLabel(character, state)))}
       </Question>
       {sketch ? (
         <>
@@ -32,7 +32,7 @@ export function DrawIt({ character, state, onJudged }: DrawItProps) {
           {judged ? null : (
             <View style={styles.ways}>
               <Button
-                label="It is right"
+                label={t.itIsRight}
                 style={styles.way}
                 onPress={() => {
                   setJudged('right');
@@ -40,7 +40,7 @@ export function DrawIt({ character, state, onJudged }: DrawItProps) {
                 }}
               />
               <Button
-                label="Nearly"
+                label={t.nearly}
                 tone="outline"
                 style={styles.way}
                 onPress={() => {
@@ -49,7 +49,7 @@ export function DrawIt({ character, state, onJudged }: DrawItProps) {
                 }}
               />
               <Button
-                label="It is wrong"
+                label={t.itIsWrong}
                 tone="outline"
                 style={styles.way}
                 onPress={() => {
@@ -62,21 +62,21 @@ export function DrawIt({ character, state, onJudged }: DrawItProps) {
         </>
       ) : (
         <>
-          <Small soft>Only what decides. A few lines are enough.</Small>
+          <Small soft>{t.onlyWhatDecidesAFew}</Small>
           {judged ? null : (
             <SketchPad
               key={paper}
               photos={NO_PHOTOS}
               onSave={setSketch}
               onCancel={() => setPaper(paper + 1)}
-              done="Lay the plate over it"
+              done={t.layThePlateOverIt}
             />
           )}
           {judged ? (
             <Shown character={character} state={state} height={140} />
           ) : (
             <Button
-              label="I don’t remember"
+              label={t.iDontRemember}
               tone="plain"
               style={styles.start}
               onPress={() => {
@@ -146,7 +146,7 @@ function Over({
           {
             viewBox: `0 0 ${PAPER.width} ${PAPER.height}`,
             role: 'img',
-            'aria-label': 'Your sketch with the plate over it',
+            'aria-label': t.yourSketchWithThePlate,
             style: { display: 'block', width: '100%', cursor: 'pointer' },
             onClick: tap,
           },
@@ -175,7 +175,7 @@ function Over({
           ),
           ...marks.map(({ x, y }, index) =>
             createElement('circle', {
-              key: `mark ${index}`,
+              key: t.mark(index),
               cx: x,
               cy: y,
               r: RING,
@@ -186,13 +186,7 @@ function Over({
           ),
         )}
       </View>
-      <Body>
-        {marks.length === 0
-          ? 'Tap where yours is otherwise.'
-          : marks.length === 1
-            ? 'One place is marked.'
-            : `${marks.length} places are marked.`}
-      </Body>
+      <Body>{marks.length === 0 ? t.tapWhereYoursIsOtherwise : t.placesAreMarked(marks.length)}</Body>
     </View>
   );
 }

@@ -9,6 +9,7 @@ import { type KindProps, Word, Drawing, Colours, Stages, Measure } from './drill
 import { Differs, Among } from './drillPairs';
 import { type DrillAnswer, styles } from './drillStyles';
 import { HowSure } from './Sureness';
+import { t } from '../../text/en/practice';
 
 interface DrillCardProps {
   readonly drill: Drill;
@@ -36,11 +37,11 @@ export function DrillCard({ drill, plates, note, last, onAnswer, onNext }: Drill
       {result || drill.kind === 'draw' ? null : <HowSure sureness={sureness} onChange={setSureness} />}
       {result ? (
         <View style={[styles.result, result.right ? styles.right : styles.wrong]} role="status">
-          <Strong on={result.right ? 'dark' : 'light'}>{result.right ? 'Right' : 'Not so'}</Strong>
+          <Strong on={result.right ? 'dark' : 'light'}>{result.right ? t.right : t.notSo}</Strong>
           <Body on={result.right ? 'dark' : 'light'}>{result.answered}</Body>
         </View>
       ) : null}
-      {result ? <Button label={last ? 'To the end' : 'Next'} onPress={onNext} /> : null}
+      {result ? <Button label={last ? t.toTheEnd : t.next} onPress={onNext} /> : null}
     </View>
   );
 }
@@ -60,10 +61,10 @@ function Kind({ drill, ...props }: Omit<KindProps<Drill['kind']>, 'drill'> & { r
             props.onAnswer(
               { right: how !== 'wrong', sureness: how === 'right' ? 'sure' : 'fairly' },
               how === 'right'
-                ? 'From memory, as it is.'
+                ? t.fromMemoryAsItIs
                 : how === 'nearly'
-                  ? 'What you marked is what to look at next time.'
-                  : 'It comes back soon.',
+                  ? t.whatYouMarkedIsWhat
+                  : t.itComesBackSoon,
             )
           }
         />

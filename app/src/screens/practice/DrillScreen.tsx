@@ -27,6 +27,7 @@ import { DrillCard } from './DrillCard';
 import { type DrillAnswer } from './drillStyles';
 import { picturesBy } from './pictures';
 import { useSitting } from './useSitting';
+import { t } from '../../text/en/practice';
 
 /** A sitting of a few minutes: what is due, one question after another. */
 export function DrillScreen() {
@@ -36,7 +37,7 @@ export function DrillScreen() {
   if (!practice.ready || !plates)
     return (
       <Screen>
-        <Loading what="Looking out what is due …" />
+        <Loading what={t.lookingOutWhatIsDue} />
       </Screen>
     );
   return (
@@ -69,11 +70,7 @@ function Sitting({ practice, plates, chosen, minutes }: SittingProps) {
       gentle={practice.learner.gentle}
       onAnswer={(answer) => keep({ answers: [answer] })}
       onEnd={flush}
-      empty={
-        chosen
-          ? 'The guide knows nothing of it that can be drawn.'
-          : 'Nothing is due. What you have looked at comes back when it begins to fade.'
-      }
+      empty={chosen ? t.theGuideKnowsNothingOf : t.nothingIsDueWhatYou}
     />
   );
 }
@@ -115,7 +112,7 @@ export function Drills({
   if (drills.length === 0)
     return (
       <Screen>
-        <Notice whole title="Nothing to practise now" text={empty} action="Back" onAction={toPractice} />
+        <Notice whole title={t.nothingToPractiseNow} text={empty} action={t.back} onAction={toPractice} />
       </Screen>
     );
   if (!drill) return <SittingEnd answers={answers} gentle={gentle} onBack={toPractice} />;
@@ -131,7 +128,7 @@ export function Drills({
     <Screen rooms={false}>
       <WaysOut ways={TO_PRACTICE} />
       <Small soft role="heading" aria-level={1}>
-        Practice · {at + 1} of {drills.length}
+        {t.practiceOf(at + 1, drills.length)}
       </Small>
       <DrillCard
         key={at}
@@ -145,7 +142,7 @@ export function Drills({
         }}
         last={at + 1 === drills.length}
       />
-      <Button label="Stop here" tone="plain" style={styles.start} onPress={toPractice} />
+      <Button label={t.stopHere} tone="plain" style={styles.start} onPress={toPractice} />
     </Screen>
   );
 }
@@ -164,19 +161,17 @@ function SittingEnd({
   return (
     <Screen>
       <View>
-        <Small soft>Practice</Small>
-        <Title>
-          {right} of {answers.length} right
-        </Title>
+        <Small soft>{t.practice2}</Small>
+        <Title>{t.ofRight(right, answers.length)}</Title>
         <Body>
           {gentle
-            ? 'Whatever you find outdoors, show it to an adult before anybody picks it.'
+            ? t.whateverYouFindOutdoorsShow
             : wrong.length === 0
-              ? 'What was looked at comes back when it begins to fade.'
-              : 'What was mistaken comes back soon.'}
+              ? t.whatWasLookedAtComes
+              : t.whatWasMistakenComesBack}
         </Body>
       </View>
-      <View role="list" aria-label="What was asked">
+      <View role="list" aria-label={t.whatWasAsked}>
         <Rule />
         {answers.map((one, index) => (
           <View key={index} role="listitem">
@@ -185,18 +180,18 @@ function SittingEnd({
               <SmallStrong>
                 {one.right
                   ? one.sureness === 'sure'
-                    ? 'known'
-                    : 'right, not sure'
+                    ? t.known
+                    : t.rightNotSure
                   : one.sureness === 'sure'
-                    ? 'sure, and wrong'
-                    : 'wrong'}
+                    ? t.sureAndWrong
+                    : t.wrong2}
               </SmallStrong>
             </View>
             <Rule />
           </View>
         ))}
       </View>
-      <Button label="Done" onPress={onBack} />
+      <Button label={t.done} onPress={onBack} />
     </Screen>
   );
 }

@@ -10,6 +10,7 @@ import { useAct } from '../../notebook/store';
 import { CommonName, commonName } from '../../text/names';
 import { type Lesson, pictureOf } from './lessons';
 import { styles } from './lessonStyles';
+import { t } from '../../text/en/practice';
 
 /** Making a lesson. */
 
@@ -43,9 +44,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
       const image = await pictureOf(file);
       save(({ photos: now = [] }) => ({ photos: [...now, { taxon: taxon as never, image }].slice(-5) }));
     } catch {
-      setWrong(
-        'This is no picture that can be read here, or it cannot be made small enough. Photos are JPEG, PNG or WebP.',
-      );
+      setWrong(t.thisIsNoPictureThat);
     }
   };
   const taxa = [...new Set(pairs.flatMap(({ target: one, other }) => [one, other]))].filter((id) =>
@@ -54,20 +53,20 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
   return (
     <View style={styles.making}>
       <Rule strong />
-      <Heading>Make it</Heading>
+      <Heading>{t.makeIt}</Heading>
       <Field
-        label="What it is called"
+        label={t.whatItIsCalled}
         value={words.title}
         onChangeText={(text) => setWords({ ...words, title: text })}
         maxLength={120}
-        {...(words.title.trim() === '' ? { wrong: 'a lesson has a name' } : {})}
+        {...(words.title.trim() === '' ? { wrong: t.aLessonHasAName } : {})}
         onBlur={() => {
           if (words.title.trim() !== '' && words.title.trim() !== title)
             save(() => ({ title: words.title.trim() }));
         }}
       />
       <Field
-        label="What you have to say of it"
+        label={t.whatYouHaveToSay}
         value={words.note}
         multiline
         onChangeText={(text) => setWords({ ...words, note: text })}
@@ -80,7 +79,10 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
       {pairs.map(({ target: one, other, note: said = '' }, index) => (
         <View key={`${one} ${other}`} style={styles.block}>
           <PairNote
-            name={`${guide.taxon(one) ? CommonName(one) : one} and ${guide.taxon(other) ? commonName(other) : other}`}
+            name={t.and2(
+              guide.taxon(one) ? CommonName(one) : one,
+              guide.taxon(other) ? commonName(other) : other,
+            )}
             note={said}
             onNote={(text) =>
               save(({ pairs: now = [] }) => ({
@@ -93,7 +95,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
             }
           />
           <Button
-            label="Take this pair out"
+            label={t.takeThisPairOut}
             tone="plain"
             style={styles.start}
             onPress={() => save(({ pairs: now = [] }) => ({ pairs: now.filter((_, at) => at !== index) }))}
@@ -102,28 +104,26 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
       ))}
       {adding ? (
         <View style={styles.block}>
-          <Strong>
-            {target ? `${CommonName(target.id)}, and what it is taken for` : 'What is looked for'}
-          </Strong>
+          <Strong>{target ? t.andWhatItIsTaken(CommonName(target.id)) : t.whatIsLookedFor}</Strong>
           {target ? (
             <ChooseTaxon
               key="other"
-              label="What it is taken for"
-              placeholder="A name"
+              label={t.whatItIsTakenFor}
+              placeholder={t.aName}
               first={target.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? [])}
               onChoose={add}
             />
           ) : (
             <ChooseTaxon
               key="target"
-              label="What is looked for"
-              placeholder="A name"
+              label={t.whatIsLookedFor}
+              placeholder={t.aName}
               first={[]}
               onChoose={setTarget}
             />
           )}
           <Button
-            label="Never mind"
+            label={t.neverMind}
             tone="plain"
             style={styles.start}
             onPress={() => {
@@ -133,11 +133,11 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
           />
         </View>
       ) : (
-        <Button label="Put in a pair" tone="outline" style={styles.start} onPress={() => setAdding(true)} />
+        <Button label={t.putInAPair} tone="outline" style={styles.start} onPress={() => setAdding(true)} />
       )}
       {taxa.length > 0 && photos.length < 5 ? (
         <View style={styles.block}>
-          <SmallStrong>Your own picture of</SmallStrong>
+          <SmallStrong>{t.yourOwnPictureOf}</SmallStrong>
           <View style={styles.ways}>
             {taxa.map((id) => (
               <Button
@@ -154,7 +154,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
       ) : null}
       {photos.length > 0 ? (
         <Button
-          label="Take the last picture out"
+          label={t.takeTheLastPictureOut}
           tone="plain"
           style={styles.start}
           onPress={() => save(({ photos: now = [] }) => ({ photos: now.slice(0, -1) }))}
@@ -177,7 +177,7 @@ function PairNote({
   const [text, setText] = useState(note);
   return (
     <Field
-      label={`${name}: what to look at`}
+      label={t.whatToLookAt(name)}
       value={text}
       multiline
       onChangeText={setText}

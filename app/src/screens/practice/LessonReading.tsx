@@ -13,6 +13,7 @@ import { Making } from './LessonMaking';
 import { type Lesson, saveLesson } from './lessons';
 import { styles } from './lessonStyles';
 import { picturesBy } from './pictures';
+import { t } from '../../text/en/practice';
 
 /** A lesson to read. */
 
@@ -36,33 +37,33 @@ export function Reading({
   return (
     <Screen>
       <View style={styles.block} {...NOT_PRINTED}>
-        <Small soft>Lesson{group ? ` of ${group.name}` : ''}</Small>
-        <Title>{title ?? 'A lesson'}</Title>
+        <Small soft>{t.lesson(group ? t.of(group.name) : '')}</Small>
+        <Title>{title ?? t.aLesson}</Title>
         {note ? <Body>{note}</Body> : null}
         {unknown.length > 0 ? (
           <View role="alert">
-            <Strong>Not in this guide: {unknown.join(', ')}</Strong>
-            <Small>It stays in the lesson, and is passed over in practice.</Small>
+            <Strong>{t.notInThisGuide(unknown.join(', '))}</Strong>
+            <Small>{t.itStaysInTheLesson}</Small>
           </View>
         ) : null}
         <View style={styles.ways}>
-          <Button label="Do it now" disabled={known.length === 0} onPress={onDo} />
+          <Button label={t.doItNow} disabled={known.length === 0} onPress={onDo} />
           <Button
-            label="Print its cards"
+            label={t.printItsCards}
             tone="outline"
             disabled={known.length === 0}
             onPress={() => window.print()}
           />
-          <Button label="Save as a file" tone="outline" onPress={() => saveLesson(lesson.fields)} />
+          <Button label={t.saveAsAFile} tone="outline" onPress={() => saveLesson(lesson.fields)} />
         </View>
       </View>
-      <View role="list" aria-label="Pairs of this lesson" style={styles.cards}>
+      <View role="list" aria-label={t.pairsOfThisLesson} style={styles.cards}>
         {known.map((pair) => (
           <PairCard key={`${pair.target.id} ${pair.other.id}`} pair={pair} drawable={drawable} />
         ))}
       </View>
       {photos.length > 0 ? (
-        <View style={styles.photos} role="list" aria-label="Pictures">
+        <View style={styles.photos} role="list" aria-label={t.pictures}>
           {photos.map(({ taxon, image, caption }, index) => (
             <View key={index} role="listitem" style={styles.photo}>
               <Image
@@ -101,11 +102,7 @@ function PairCard({
   const shared = target.taxon.stages.filter((stage) => other.taxon.stages.includes(stage));
   const stageOf = (taxon: CompiledTaxon) => shared.at(-1) ?? taxon.taxon.stages.at(-1);
   return (
-    <View
-      role="listitem"
-      aria-label={`${CommonName(target.id)} and ${commonName(other.id)}`}
-      style={styles.card}
-    >
+    <View role="listitem" aria-label={t.and(CommonName(target.id), commonName(other.id))} style={styles.card}>
       <View style={styles.two}>
         {[target, other].map((taxon, index) => {
           const stage = stageOf(taxon);

@@ -3,21 +3,22 @@ import { Rule } from '../../components';
 import { Row } from '../../components/Row';
 import { useApp } from '../../notebook/store';
 import { lessonsOf } from './lessons';
+import { t } from '../../text/en/practice';
 
 /** All lessons of this notebook, each with whose it is and how many pairs it has. */
 export function LessonRows() {
   const pages = useApp((state) => state.pages.all);
   const groups = useApp((state) => state.me.person?.groups);
   return (
-    <View role="list" aria-label="Lessons">
+    <View role="list" aria-label={t.lessons}>
       <Rule />
       {lessonsOf(pages).map(({ id, fields, group }) => (
         <Row
           key={id}
           href={{ pathname: '/practice/lesson/[id]', params: { id } }}
-          name={fields.title ?? 'A lesson'}
-          line={group === undefined ? 'Your own' : groups?.find((one) => one.id === group)?.name}
-          end={`${fields.pairs?.length ?? 0} ${fields.pairs?.length === 1 ? 'pair' : 'pairs'}`}
+          name={fields.title ?? t.aLesson}
+          line={group === undefined ? t.yourOwn : groups?.find((one) => one.id === group)?.name}
+          end={`${fields.pairs?.length ?? 0} ${fields.pairs?.length === 1 ? t.pair : t.pairs}`}
         />
       ))}
     </View>

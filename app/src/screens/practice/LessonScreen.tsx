@@ -13,6 +13,7 @@ import { lessonsOf, type Lesson } from './lessons';
 import { styles } from './lessonStyles';
 import { picturesBy } from './pictures';
 import { useSitting } from './useSitting';
+import { t } from '../../text/en/practice';
 
 /** One lesson: read it, do it, print its cards; and for whoever keeps it, make it. */
 export function LessonScreen() {
@@ -26,7 +27,7 @@ export function LessonScreen() {
   if (!ready || !plates)
     return (
       <Screen>
-        <Loading what="Opening the lesson …" />
+        <Loading what={t.openingTheLesson} />
       </Screen>
     );
   if (!lesson)
@@ -34,9 +35,9 @@ export function LessonScreen() {
       <Screen>
         <Notice
           whole
-          title="No such lesson"
-          text="It is not in this notebook, or not on this device yet."
-          action="Lessons"
+          title={t.noSuchLesson}
+          text={t.itIsNotInThis}
+          action={t.lessons}
           onAction={() => router.replace('/practice/lessons')}
         />
       </Screen>
@@ -73,7 +74,7 @@ function Doing({ lesson, plates }: { readonly lesson: Lesson; readonly plates: P
       answers={kept.answers}
       onAnswer={(answer) => keep({ answers: [answer] })}
       onEnd={flush}
-      empty="Nothing of its pairs can be drawn at a stage that both have."
+      empty={t.nothingOfItsPairsCan}
       noteOf={noteOf}
     />
   );

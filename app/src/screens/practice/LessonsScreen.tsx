@@ -19,6 +19,7 @@ import { useAct, useApp } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { LessonRows } from './LessonRows';
 import { loadLesson } from './lessons';
+import { t } from '../../text/en/practice';
 
 /** Lessons, and beginning one. */
 export function LessonsScreen() {
@@ -36,47 +37,47 @@ export function LessonsScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   return (
     <Screen>
       <View>
-        <Title>Lessons</Title>
-        <Body>Pairs to be practised together, with what whoever made it has to say of them.</Body>
+        <Title>{t.lessons}</Title>
+        <Body>{t.pairsToBePractisedTogether}</Body>
       </View>
       <LessonRows />
       <View style={styles.block}>
         <Field
-          label="A new lesson: what it is called"
+          label={t.aNewLessonWhatIt}
           value={title}
           onChangeText={setTitle}
           maxLength={120}
-          placeholder="White gills, white spores"
+          placeholder={t.whiteGillsWhiteSpores}
         />
         {keeps.length > 0 ? (
           <>
-            <SmallStrong>For whom</SmallStrong>
-            <ChipRow label="For whom">
-              <Chip label="Myself" chosen={group === undefined} onPress={() => setGroup(undefined)} />
+            <SmallStrong>{t.forWhom}</SmallStrong>
+            <ChipRow label={t.forWhom}>
+              <Chip label={t.myself} chosen={group === undefined} onPress={() => setGroup(undefined)} />
               {keeps.map(({ id, name }) => (
                 <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />
               ))}
             </ChipRow>
           </>
         ) : (
-          <Small soft>A lesson for a group is made by one of its keepers.</Small>
+          <Small soft>{t.aLessonForAGroup}</Small>
         )}
         <View style={styles.ways}>
           <Button
-            label="Begin it"
+            label={t.beginIt}
             disabled={title.trim() === ''}
             onPress={() => {
               void act(begin('lesson', { title: title.trim(), pairs: [] }, group)).then(open);
             }}
           />
           <Button
-            label="Load one from a file"
+            label={t.loadOneFromAFile}
             tone="outline"
             onPress={() => {
               void act(loadLesson(group)).then(({ id, remarks: fromFile }) => {

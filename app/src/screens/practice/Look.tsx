@@ -7,6 +7,7 @@ import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
 import { characterOf, readingWords } from '../../text/names';
 import { Answers } from './Answers';
 import { HowSure } from './Sureness';
+import { t } from '../../text/en/practice';
 
 interface LookProps {
   readonly character: Character;
@@ -28,9 +29,9 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
     return (
       <View style={styles.block}>
         <Question>{character.question}</Question>
-        <Body>There is nothing to be seen of it here, or the guide does not say.</Body>
+        <Body>{t.thereIsNothingToBe}</Body>
         <Button
-          label="Look at something else"
+          label={t.lookAtSomethingElse}
           onPress={() => onLooked({ character: id, value: { kind: 'cant-tell' }, sureness: 'sure' })}
         />
       </View>
@@ -47,10 +48,10 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
           <Strong>{valueWords(character, shown)}</Strong>
         </View>
         <Button
-          label="Put it down"
+          label={t.putItDown}
           onPress={() => onLooked({ character: id, value: shown, sureness: 'sure' })}
         />
-        <Button label="Back" tone="plain" style={styles.start} onPress={onBack} />
+        <Button label={t.back} tone="plain" style={styles.start} onPress={onBack} />
       </View>
     );
   }
@@ -65,7 +66,7 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
           onLooked({ character: id, value: { kind: 'states', states: [state] }, sureness })
         }
       />
-      <Button label="Back" tone="plain" style={styles.start} onPress={onBack} />
+      <Button label={t.back} tone="plain" style={styles.start} onPress={onBack} />
     </View>
   );
 }
@@ -73,12 +74,12 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
 function valueWords(character: Character, value: LookedAt['value']): string {
   const words = readingWords({ character: character.id, value });
   const how = isSmelled(character)
-    ? 'You smell'
+    ? t.youSmell
     : character.observe === 'measure'
-      ? 'You measure'
+      ? t.youMeasure
       : value.kind === 'count'
-        ? 'You count'
-        : 'You find';
+        ? t.youCount
+        : t.youFind;
   return `${how}: ${words}`;
 }
 
@@ -95,7 +96,7 @@ export function Shown({
   const known = characterOf(character);
   const swatch = known && 'states' in known ? known.states.find(({ id }) => id === state)?.swatch : undefined;
   return (
-    <View style={styles.shown} role="img" aria-label="What there is to be seen">
+    <View style={styles.shown} role="img" aria-label={t.whatThereIsToBe}>
       {swatch ? (
         <View style={[styles.swatch, { height: height * 0.7, backgroundColor: swatch }]} />
       ) : (
@@ -109,13 +110,13 @@ export function Shown({
 export function Looked({ looks }: { readonly looks: readonly LookedAt[] }) {
   if (looks.length === 0) return null;
   return (
-    <View role="list" aria-label="What you looked at">
+    <View role="list" aria-label={t.whatYouLookedAt}>
       {looks.map(({ character, value, sureness }) => (
         <View key={character} role="listitem" style={styles.line}>
           <Small style={styles.grow}>{characterOf(character)?.name}</Small>
           <Small soft style={styles.right}>
-            {value.kind === 'cant-tell' ? 'nothing to be seen' : readingWords({ character, value })}
-            {sureness === 'sure' ? '' : sureness === 'fairly' ? ', fairly sure' : ', a guess'}
+            {value.kind === 'cant-tell' ? t.nothingToBeSeen : readingWords({ character, value })}
+            {sureness === 'sure' ? '' : sureness === 'fairly' ? t.fairlySure : t.aGuess2}
           </Small>
         </View>
       ))}

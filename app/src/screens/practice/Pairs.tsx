@@ -8,6 +8,7 @@ import { type Practice, WANTED, pairStanding } from '../../notebook/practice';
 import { upper, numberWord, CommonName, commonName, GRADE } from '../../text/names';
 import { agoWords } from '../../text/practice';
 import { styles } from './practiceStyles';
+import { t } from '../../text/en/practice';
 
 /** The pairs that somebody confuses. */
 
@@ -36,15 +37,14 @@ export function Pairs({ practice: { history, now, soon } }: { readonly practice:
   const earned = known.filter(([, { memory, lastDangerous }]) => isEarned(memory, lastDangerous, now)).length;
   return (
     <View style={styles.block}>
-      <Heading>Pairs</Heading>
+      <Heading>{t.pairs2}</Heading>
       <Small soft>
-        {earned === 0
-          ? 'None is earned yet'
-          : `${upper(numberWord(earned))} ${earned === 1 ? 'is' : 'are'} earned`}
-        . Earned is what has been looked at {numberWord(EARNED.times)} times or more, is remembered for a
-        month, and was not mistaken dangerously for two months. It fades.
+        {t.earnedIsWhatHasBeen(
+          earned === 0 ? t.noneIsEarnedYet : t.areEarned(upper(numberWord(earned)), earned),
+          numberWord(EARNED.times),
+        )}
       </Small>
-      <View role="list" aria-label="Pairs">
+      <View role="list" aria-label={t.pairs2}>
         <Rule />
         {pairs.slice(0, all ? pairs.length : FIRST).map(({ target, other }) => {
           const { card, earned: is } = pairStanding(history, target.id, other.id, now);
@@ -53,13 +53,15 @@ export function Pairs({ practice: { history, now, soon } }: { readonly practice:
               <View style={styles.row}>
                 <View style={styles.pair}>
                   <Strong>{CommonName(target.id)}</Strong>
-                  <Small soft>
-                    and {commonName(other.id)} · {GRADE[other.grade]}
-                  </Small>
+                  <Small soft>{t.and3(commonName(other.id), GRADE[other.grade])}</Small>
                 </View>
                 <Button
-                  label={card ? (is ? 'Earned' : upper(agoWords(card.last, now))) : 'Begin'}
-                  aria-label={`Practise ${commonName(target.id)} and ${commonName(other.id)}: ${card ? (is ? 'earned' : `last ${agoWords(card.last, now)}`) : 'never yet'}`}
+                  label={card ? (is ? t.earned : upper(agoWords(card.last, now))) : t.begin}
+                  aria-label={t.practiseAnd(
+                    commonName(target.id),
+                    commonName(other.id),
+                    card ? (is ? t.earned2 : t.last(agoWords(card.last, now))) : t.neverYet,
+                  )}
                   tone="plain"
                   onPress={() =>
                     router.push({
@@ -78,7 +80,7 @@ export function Pairs({ practice: { history, now, soon } }: { readonly practice:
       </View>
       {all || pairs.length <= FIRST ? null : (
         <Button
-          label={`Show all ${pairs.length}`}
+          label={t.showAll(pairs.length)}
           tone="plain"
           style={styles.start}
           onPress={() => setAll(true)}

@@ -22,6 +22,7 @@ import { LessonRows } from './LessonRows';
 import { Pairs } from './Pairs';
 import { picturesBy } from './pictures';
 import { styles } from './practiceStyles';
+import { t } from '../../text/en/practice';
 
 /** Learning the pairs, a little at a time. */
 export function PracticeScreen() {
@@ -30,7 +31,7 @@ export function PracticeScreen() {
   if (!practice.ready)
     return (
       <Screen>
-        <Loading what="Opening the notebook …" />
+        <Loading what={t.openingTheNotebook} />
       </Screen>
     );
   return <Home practice={practice} plates={plates} />;
@@ -50,17 +51,17 @@ function Home({ practice, plates }: { readonly practice: Practice; readonly plat
       <View style={styles.block}>
         <Heading>
           {due === undefined
-            ? 'Looking out what is due …'
+            ? t.lookingOutWhatIsDue
             : due.length === 0
-              ? 'Nothing is due today'
-              : `${upper(numberWord(due.length))} to look at now`}
+              ? t.nothingIsDueToday
+              : t.toLookAtNow(upper(numberWord(due.length)))}
         </Heading>
         {due && due.length > 0 ? <Body>{dueWords(due, practice)}</Body> : null}
-        <ChipRow label="Minutes a day">
+        <ChipRow label={t.minutesADay}>
           {MINUTES.map((one) => (
             <Chip
               key={one}
-              label={`${one} min`}
+              label={t.min(one)}
               chosen={learner.minutes === one}
               onPress={() => {
                 void act(saveLearner(() => ({ minutes: one })));
@@ -71,22 +72,22 @@ function Home({ practice, plates }: { readonly practice: Practice; readonly plat
         <Button
           label={
             learner.minutes === 2
-              ? 'Practise for two minutes'
-              : `Practise for ${numberWord(learner.minutes)} minutes`
+              ? t.practiseForTwoMinutes
+              : t.practiseForMinutes(numberWord(learner.minutes))
           }
           disabled={due?.length === 0}
           onPress={() => router.push('/practice/drill')}
         />
       </View>
       <View style={styles.block}>
-        <Heading>The practice wood</Heading>
-        <Body>Five finds that never existed, met as outdoors: you choose what to look at, and decide.</Body>
-        <Button label="Walk into the wood" tone="outline" onPress={() => router.push('/practice/wood')} />
+        <Heading>{t.thePracticeWood}</Heading>
+        <Body>{t.fiveFindsThatNeverExisted}</Body>
+        <Button label={t.walkIntoTheWood} tone="outline" onPress={() => router.push('/practice/wood')} />
       </View>
-      <ChipRow label="Set">
+      <ChipRow label={t.set}>
         <Chip
           kind="checkbox"
-          label="A gentler set, for a child"
+          label={t.aGentlerSetForA}
           chosen={learner.gentle}
           onPress={() => {
             void act(saveLearner(({ gentle }) => ({ gentle: !gentle })));
@@ -98,35 +99,35 @@ function Home({ practice, plates }: { readonly practice: Practice; readonly plat
   return (
     <Screen>
       <View>
-        <Title>Practice</Title>
-        <Small soft>Pair by pair: by looking, by drawing, and again before it fades.</Small>
+        <Title>{t.practice2}</Title>
+        <Small soft>{t.pairByPairByLooking}</Small>
       </View>
       <View style={wide ? styles.columns : styles.column}>
         {start}
         <View style={[styles.column, wide && styles.grow]}>
           <Pairs practice={practice} />
           <View style={styles.block}>
-            <Heading>Lessons</Heading>
+            <Heading>{t.lessons}</Heading>
             <LessonRows />
             <Button
-              label="Make or load a lesson"
+              label={t.makeOrLoadALesson}
               tone="plain"
               style={styles.start}
               onPress={() => router.push('/practice/lessons')}
             />
           </View>
           <View style={styles.block}>
-            <Heading>What is taken for what</Heading>
+            <Heading>{t.whatIsTakenForWhat}</Heading>
             <Button
-              label="See the picture"
+              label={t.seeThePicture}
               tone="outline"
               style={styles.start}
               onPress={() => router.push('/practice/confusion')}
             />
             {groups.length > 0 ? (
               <>
-                <Small soft>Yours may count in a group’s picture, without your name:</Small>
-                <ChipRow label="Counts for">
+                <Small soft>{t.yoursMayCountInA}</Small>
+                <ChipRow label={t.countsFor}>
                   {groups.map(({ id, name }) => (
                     <Chip
                       key={id}
@@ -179,8 +180,8 @@ function dueWords(cards: readonly CardId[], { history, soon, now }: Practice): s
   const facts = [
     [due, 'due'],
     [cards.length - known.length, 'new'],
-    [known.length - due, 'before it fades'],
+    [known.length - due, t.beforeItFades],
   ] as const;
   const parts = facts.filter(([count]) => count > 0).map(([count, word]) => `${numberWord(count)} ${word}`);
-  return `${upper(parts.join(', '))}.${about > 0 ? ` ${upper(numberWord(about))} of what stands around now, or is planned.` : ''}`;
+  return `${upper(parts.join(', '))}.${about > 0 ? t.ofWhatStandsAroundNow(upper(numberWord(about))) : ''}`;
 }

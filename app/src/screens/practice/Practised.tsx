@@ -11,6 +11,7 @@ import { pairStanding, usePractice } from '../../notebook/practice';
 import { useAct, useApp } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
 import { practisedWords } from '../../text/practice';
+import { t } from '../../text/en/practice';
 
 /** In the field: when this pair was practised last. */
 export function Practised({ target, other }: { readonly target: string; readonly other: string }) {
@@ -24,7 +25,7 @@ export function Practised({ target, other }: { readonly target: string; readonly
         {practisedWords(card, earned, now)}
       </Small>
       <Button
-        label="Practise it"
+        label={t.practiseIt}
         tone="plain"
         onPress={() =>
           router.push({

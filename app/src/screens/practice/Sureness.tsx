@@ -1,10 +1,11 @@
 import type { Sureness } from '@pause/core';
 import { Chip, ChipRow } from '../../components';
+import { t } from '../../text/en/practice';
 
 const ALL: readonly (readonly [Sureness, string])[] = [
-  ['sure', 'Sure'],
-  ['fairly', 'Fairly'],
-  ['guess', 'A guess'],
+  ['sure', t.sure],
+  ['fairly', t.fairly],
+  ['guess', t.aGuess],
 ];
 
 /** How sure somebody is, told before the answer. */
@@ -16,7 +17,7 @@ export function HowSure({
   readonly onChange: (sureness: Sureness) => void;
 }) {
   return (
-    <ChipRow label="How sure are you?">
+    <ChipRow label={t.howSureAreYou}>
       {ALL.map(([id, label]) => (
         <Chip key={id} label={label} chosen={sureness === id} onPress={() => onChange(id)} />
       ))}

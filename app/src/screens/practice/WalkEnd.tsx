@@ -6,6 +6,7 @@ import { Screen, Small, Title, Body, Rule, Strong, SmallStrong, Button } from '.
 import { numberWord, CommonName, commonName, lowerFirst, characterName } from '../../text/names';
 import { pointsWords, DECIDED } from '../../text/practice';
 import { styles } from './woodStyles';
+import { t } from '../../text/en/practice';
 
 /** The end of a walk in the wood. */
 
@@ -38,23 +39,21 @@ export function WalkEnd({
   return (
     <Screen>
       <View>
-        <Small soft>Practice wood</Small>
+        <Small soft>{t.practiceWood}</Small>
         <Title>
           {gentle
-            ? 'Well looked'
+            ? t.wellLooked
             : dangerous === 0
-              ? 'Nothing dangerous taken'
-              : dangerous === 1
-                ? 'One that was not safe to take'
-                : `${numberWord(dangerous)} that were not safe to take`}
+              ? t.nothingDangerousTaken
+              : t.thatWereNotSafeTo(dangerous, numberWord(dangerous))}
         </Title>
         {gentle ? (
-          <Body>Whatever you find outdoors, show it to an adult before anybody picks it.</Body>
+          <Body>{t.whateverYouFindOutdoorsShow}</Body>
         ) : (
-          <Body>{pointsWords(points)} points. One dangerous find taken outweighs many left for nothing.</Body>
+          <Body>{t.pointsOneDangerousFindTaken(pointsWords(points))}</Body>
         )}
       </View>
-      <View role="list" aria-label="Finds of this walk">
+      <View role="list" aria-label={t.findsOfThisWalk}>
         <Rule />
         {done.map(({ encounter, decided, scored }, index) => (
           <View key={index} role="listitem">
@@ -63,11 +62,11 @@ export function WalkEnd({
                 <Strong>{CommonName(encounter.specimen.taxon)}</Strong>
                 <Small soft>
                   {encounter.specimen.taxon === encounter.target.id
-                    ? 'as you hoped'
-                    : `not ${commonName(encounter.target.id)}`}{' '}
+                    ? t.asYouHoped
+                    : t.not(commonName(encounter.target.id))}{' '}
                   · {lowerFirst(DECIDED[decided])}
                   {scored.misread.length > 0
-                    ? ` · ${scored.misread.map((id) => lowerFirst(characterName(id))).join(', ')} misread`
+                    ? t.misread(scored.misread.map((id) => lowerFirst(characterName(id))).join(', '))
                     : ''}
                 </Small>
               </View>
@@ -77,10 +76,10 @@ export function WalkEnd({
           </View>
         ))}
       </View>
-      <Button label="Another walk" onPress={onAgain} />
-      <Button label="To practice" tone="outline" onPress={() => router.replace('/practice')} />
+      <Button label={t.anotherWalk} onPress={onAgain} />
+      <Button label={t.toPractice} tone="outline" onPress={() => router.replace('/practice')} />
       <Button
-        label={copied ? 'Copied' : 'Copy the address of this walk'}
+        label={copied ? t.copied : t.copyTheAddressOfThis}
         tone="plain"
         style={styles.start}
         onPress={() => {
@@ -90,7 +89,7 @@ export function WalkEnd({
           );
         }}
       />
-      <Small soft>Whoever opens it meets the same five finds.</Small>
+      <Small soft>{t.whoeverOpensItMeetsThe}</Small>
     </Screen>
   );
 }

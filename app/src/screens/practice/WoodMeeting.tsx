@@ -36,6 +36,7 @@ import {
 import { DECIDED, TO_PRACTICE } from '../../text/practice';
 import { Look, Looked } from './Look';
 import { styles } from './woodStyles';
+import { t } from '../../text/en/practice';
 
 /** Meeting one specimen in the wood. */
 
@@ -50,20 +51,20 @@ interface MeetingProps {
 }
 
 const ORGAN: Readonly<Record<Character['organ'], string>> = {
-  habit: 'The whole',
-  stem: 'Stem',
-  leaf: 'Leaf',
-  flower: 'Flower',
-  fruit: 'Fruit',
-  root: 'Root',
-  cap: 'Cap',
-  hymenophore: 'Under the cap',
-  stipe: 'Stem',
-  flesh: 'Flesh',
-  spores: 'Spores',
-  smell: 'Smell',
-  veil: 'Veil and volva',
-  place: 'Place',
+  habit: t.theWhole,
+  stem: t.stem,
+  leaf: t.leaf,
+  flower: t.flower,
+  fruit: t.fruit,
+  root: t.root,
+  cap: t.cap,
+  hymenophore: t.underTheCap,
+  stipe: t.stem,
+  flesh: t.flesh,
+  spores: t.spores,
+  smell: t.smell,
+  veil: t.veilAndVolva,
+  place: t.place,
 };
 
 /** A find as it is met: from afar first, then what one chooses to look at. */
@@ -99,7 +100,7 @@ export function Meeting({
   const strip = (
     <View style={styles.strip}>
       {gentle ? (
-        <Button label="Show it to an adult" style={styles.way} onPress={() => onDecide(looks, 'not-yet')} />
+        <Button label={t.showItToAnAdult} style={styles.way} onPress={() => onDecide(looks, 'not-yet')} />
       ) : (
         <Button
           label={DECIDED.collect}
@@ -128,10 +129,8 @@ export function Meeting({
     <Screen strip={strip} rooms={false}>
       <WaysOut ways={TO_PRACTICE} />
       <View>
-        <Small soft>
-          Practice wood · find {at} of {of} · stage: {lowerFirst(stageName(specimen.stage))}
-        </Small>
-        <Title>Is it {commonName(target.id)}?</Title>
+        <Small soft>{t.practiceWoodFindOfStage(at, of, lowerFirst(stageName(specimen.stage)))}</Small>
+        <Title>{t.isIt(commonName(target.id))}</Title>
       </View>
       {asked ? (
         <Look
@@ -151,19 +150,28 @@ export function Meeting({
             <View style={styles.afar}>
               <PlateView plate={plate} pathOf={plates.pathData} height={120} />
               <View style={styles.grow}>
-                <Strong>From where you stand</Strong>
+                <Strong>{t.fromWhereYouStand}</Strong>
                 <Small soft>
                   {looks.length === 0
-                    ? 'Made up: it never grew anywhere. It may be what you hope, or what is taken for it.'
-                    : `${looks.length === 1 ? 'One look' : `${numberWord(looks.length)} looks`} so far, ${timeWords(looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0))}.`}
+                    ? t.madeUpItNeverGrew
+                    : t.looksSoFar(
+                        looks.length,
+                        numberWord(looks.length),
+                        timeWords(
+                          looks.reduce(
+                            (sum, { character }) => sum + (characterOf(character)?.seconds ?? 0),
+                            0,
+                          ),
+                        ),
+                      )}
                 </Small>
               </View>
             </View>
             <Looked looks={looks} />
           </View>
           <View style={[styles.block, wide && styles.grow]}>
-            <Heading>Look closer</Heading>
-            <ChipRow label="Where">
+            <Heading>{t.lookCloser}</Heading>
+            <ChipRow label={t.where}>
               {organs.map((one) => (
                 <Chip
                   key={one}
@@ -174,7 +182,7 @@ export function Meeting({
               ))}
             </ChipRow>
             {organ ? (
-              <View role="list" aria-label="What can be looked at">
+              <View role="list" aria-label={t.whatCanBeLookedAt}>
                 {open
                   .filter((one) => one.organ === organ)
                   .map((one) => (

@@ -32,6 +32,7 @@ import {
 import { resultWords, TO_PRACTICE, DECIDED, pointsWords } from '../../text/practice';
 import type { Done } from './WalkEnd';
 import { styles } from './woodStyles';
+import { t } from '../../text/en/practice';
 
 /** What it was, and what the looks were worth. */
 export function Review({
@@ -59,7 +60,7 @@ export function Review({
   const proposed = useMemo(() => plan(guide, findOf(guide, specimen, target, [])), [specimen, target]);
   const strip = (
     <View style={styles.strip}>
-      <Button label={at < of ? 'The next find' : 'The end of the walk'} style={styles.way} onPress={onNext} />
+      <Button label={at < of ? t.theNextFind : t.theEndOfTheWalk} style={styles.way} onPress={onNext} />
     </View>
   );
   return (
@@ -70,7 +71,7 @@ export function Review({
         role="status"
       >
         <Small on={tone === 'even' ? 'light' : 'dark'}>
-          You said: {lowerFirst(DECIDED[decided])} · {pointsWords(scored.points)}
+          {t.youSaid(lowerFirst(DECIDED[decided]), pointsWords(scored.points))}
         </Small>
         <VerdictWord on={tone === 'even' ? 'light' : 'dark'}>{line}</VerdictWord>
         <Body on={tone === 'even' ? 'light' : 'dark'}>{why}</Body>
@@ -87,15 +88,16 @@ export function Review({
               <Small soft>{harmLine(is.id)}</Small>
               {specimen.strained.length > 0 ? (
                 <Small>
-                  Not quite as usual in{' '}
-                  {specimen.strained.map((id) => lowerFirst(characterName(id))).join(', ')}.
+                  {t.notQuiteAsUsualIn(
+                    specimen.strained.map((id) => lowerFirst(characterName(id))).join(', '),
+                  )}
                 </Small>
               ) : null}
             </View>
           </View>
           {scored.misread.length > 0 ? (
             <View style={styles.block}>
-              <Heading>Read otherwise than it was</Heading>
+              <Heading>{t.readOtherwiseThanItWas}</Heading>
               {scored.misread.map((id) => (
                 <Misread key={id} character={id} specimen={specimen} looks={looks} />
               ))}
@@ -105,18 +107,15 @@ export function Review({
         </View>
         <View style={[styles.column, wide && styles.grow]}>
           <View style={styles.block}>
-            <Heading>The bars as they were</Heading>
-            <View role="list" aria-label="The bars as they were">
+            <Heading>{t.theBarsAsTheyWere}</Heading>
+            <View role="list" aria-label={t.theBarsAsTheyWere}>
               {rows.map((row) => (
                 <View key={row.taxon} role="listitem">
                   <View style={styles.row}>
                     <View style={styles.grow}>
                       <Strong>{CommonName(row.taxon)}</Strong>
                     </View>
-                    <View
-                      role="img"
-                      aria-label={`${Math.min(row.have, row.need)} of ${row.need} bars filled`}
-                    >
+                    <View role="img" aria-label={t.ofBarsFilled(Math.min(row.have, row.need), row.need)}>
                       <Uprights row={row} size="small" />
                     </View>
                   </View>
@@ -127,14 +126,14 @@ export function Review({
           </View>
           <View style={styles.two}>
             <View style={styles.half}>
-              <SmallStrong>Your way</SmallStrong>
+              <SmallStrong>{t.yourWay}</SmallStrong>
               {looks.length === 0 ? (
-                <Small soft>No look at all</Small>
+                <Small soft>{t.noLookAtAll}</Small>
               ) : (
                 looks.map(({ character }) => (
                   <Small key={character} soft={scored.wasted.includes(character)}>
                     {characterName(character)}
-                    {scored.wasted.includes(character) ? ': brought nothing' : ''}
+                    {scored.wasted.includes(character) ? t.broughtNothing : ''}
                   </Small>
                 ))
               )}
@@ -145,13 +144,13 @@ export function Review({
               </Small>
             </View>
             <View style={[styles.half, styles.rightHalf]}>
-              <SmallStrong>The plan</SmallStrong>
+              <SmallStrong>{t.thePlan}</SmallStrong>
               {proposed.feasible ? (
                 proposed.checks.map(({ character }) => (
                   <Small key={character}>{characterName(character)}</Small>
                 ))
               ) : (
-                <Small>At this stage nothing settles it: to walk on is right.</Small>
+                <Small>{t.atThisStageNothingSettles}</Small>
               )}
               {proposed.feasible ? <Small soft>{timeWords(proposed.seconds)}</Small> : null}
             </View>
@@ -179,11 +178,11 @@ function Misread({
       <SmallStrong>{characterName(character)}</SmallStrong>
       <View style={styles.two}>
         <View style={styles.half}>
-          <Small soft>It was</Small>
+          <Small soft>{t.itWas3}</Small>
           <StatePicture character={character} states={shown.states} height={84} />
         </View>
         <View style={[styles.half, styles.rightHalf]}>
-          <Small soft>You read</Small>
+          <Small soft>{t.youRead}</Small>
           <StatePicture character={character} states={read.states} height={84} />
         </View>
       </View>
@@ -207,12 +206,12 @@ function ReadingsSeen({
   const own = character && usual?.kind === 'states' ? statesIn(character, usual.usual) : [];
   return (
     <View style={styles.block}>
-      <Heading>{was ? 'The next look would be' : 'This would have shown it'}</Heading>
+      <Heading>{was ? t.theNextLookWouldBe : t.thisWouldHaveShownIt}</Heading>
       <Strong>{characterName(telling)}</Strong>
       {!was && shown?.kind === 'states' && own.length > 0 ? (
         <View style={styles.two}>
           <View style={styles.half}>
-            <Small soft>Here</Small>
+            <Small soft>{t.here}</Small>
             <StatePicture character={telling} states={shown.states} height={84} />
           </View>
           <View style={[styles.half, styles.rightHalf]}>

@@ -21,6 +21,7 @@ import { useSitting } from './useSitting';
 import { type Done, WalkEnd } from './WalkEnd';
 import { Meeting } from './WoodMeeting';
 import { Review } from './WoodReview';
+import { t } from '../../text/en/practice';
 
 const FINDS = 5;
 
@@ -32,7 +33,7 @@ export function WoodScreen() {
   if (!practice.ready || !plates)
     return (
       <Screen>
-        <Loading what="Walking into the wood …" />
+        <Loading what={t.walkingIntoTheWood} />
       </Screen>
     );
   return <Wood key={seed ?? ''} practice={practice} plates={plates} seed={seed} />;
@@ -92,9 +93,9 @@ function Wood({
       <Screen>
         <Notice
           whole
-          title="The practice wood is empty"
-          text="This guide has nothing that is collected and has a lookalike."
-          action="Back"
+          title={t.thePracticeWoodIsEmpty}
+          text={t.thisGuideHasNothingThat}
+          action={t.back}
           onAction={() => router.back()}
         />
       </Screen>

@@ -3,6 +3,7 @@ import Svg, { Path } from 'react-native-svg';
 import type { Rate } from '@pause/core/practice';
 import { colour, Small, SmallStrong, space } from '../../components';
 import { percent } from '../../text/practice';
+import { t } from '../../text/en/practice';
 
 interface RateBarProps {
   readonly name: string;
@@ -51,11 +52,11 @@ export function RateBar({ name, rate, usual, most, line }: RateBarProps) {
 
 /** What the parts of these bars mean. */
 export function BarKey({ usual }: { readonly usual: string }) {
-  return <Small soft>Dark: how often. The line below it: where it most likely lies. Blue: {usual}.</Small>;
+  return <Small soft>{t.darkHowOftenTheLine(usual)}</Small>;
 }
 
 export const spanWords = ({ times, wrong, low, high }: Rate): string =>
-  times === 0 ? 'not looked at yet' : `${wrong} of ${times} · ${percent(low)} to ${percent(high)}`;
+  times === 0 ? t.notLookedAtYet : t.ofTo(wrong, times, percent(low), percent(high));
 
 const styles = StyleSheet.create({
   bar: { gap: 2, paddingVertical: space.xs },

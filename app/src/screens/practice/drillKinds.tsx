@@ -20,6 +20,7 @@ import { stateLabel } from '../../text/practice';
 import { Answers } from './Answers';
 import { type DrillAnswer, styles } from './drillStyles';
 import { Shown } from './Look';
+import { t } from '../../text/en/practice';
 
 /** Drills on one feature. */
 
@@ -42,7 +43,7 @@ export function Word({
 }: KindProps<'word'>) {
   return (
     <>
-      <Question>{characterName(character)}: what is it called?</Question>
+      <Question>{t.whatIsItCalled(characterName(character))}</Question>
       <Shown character={character} state={shown} height={140} />
       <Answers
         answers={options.map((id) => ({ id, label: stateLabel(character, id) }))}
@@ -67,22 +68,18 @@ export function Drawing({
 }: KindProps<'drawing'>) {
   return (
     <>
-      <Question>
-        {characterName(character)}: which is “{lowerFirst(stateLabel(character, shown))}”?
-      </Question>
-      <View style={styles.options} role="group" aria-label="Answers">
+      <Question>{t.whichIs(characterName(character), lowerFirst(stateLabel(character, shown)))}</Question>
+      <View style={styles.options} role="group" aria-label={t.answers}>
         {options.map((state, index) => (
           <Pressable
             key={state}
             role="button"
-            aria-label={answered ? stateLabel(character, state) : `Picture ${numberWord(index + 1)}`}
+            aria-label={answered ? stateLabel(character, state) : t.picture(numberWord(index + 1))}
             disabled={answered}
             onPress={() =>
               onAnswer(
                 { right: state === shown, look: { character, shown, read: state, sureness } },
-                state === shown
-                  ? 'That is the one.'
-                  : `You chose “${lowerFirst(stateLabel(character, state))}”.`,
+                state === shown ? t.thatIsTheOne : t.youChose(lowerFirst(stateLabel(character, state))),
               )
             }
             style={({ pressed }) => [
@@ -123,7 +120,7 @@ export function Colours({
   const right = of === 'target' ? target : other;
   return (
     <>
-      <Question>{characterName(character)}: whose are these?</Question>
+      <Question>{t.whoseAreThese(characterName(character))}</Question>
       <View
         style={styles.stripes}
         role="img"
@@ -139,7 +136,14 @@ export function Colours({
         onAnswer={(one) =>
           onAnswer(
             { right: one === right.id },
-            `${states.map((state, index) => (index === 0 ? stateLabel(character, state) : lowerFirst(stateLabel(character, state)))).join(', ')}: usual of ${commonName(right.id)}. A colour alone never decides.`,
+            t.usualOfAColourAlone(
+              states
+                .map((state, index) =>
+                  index === 0 ? stateLabel(character, state) : lowerFirst(stateLabel(character, state)),
+                )
+                .join(', '),
+              commonName(right.id),
+            ),
           )
         }
       />
@@ -157,13 +161,13 @@ export function Stages({ drill: { taxon, shuffled }, answered, onAnswer }: KindP
     if (next.length === shuffled.length)
       onAnswer(
         { right: next.every((one, index) => one === right[index]) },
-        `${right.map((one, index) => (index === 0 ? stageName(one) : lowerFirst(stageName(one)))).join(', then ')}.`,
+        `${right.map((one, index) => (index === 0 ? stageName(one) : lowerFirst(stageName(one)))).join(t.then)}.`,
       );
   };
   return (
     <>
-      <Question>{CommonName(taxon.id)}: tap its stages in their order</Question>
-      <View style={styles.options} role="group" aria-label="Stages">
+      <Question>{t.tapItsStagesInTheir(CommonName(taxon.id))}</Question>
+      <View style={styles.options} role="group" aria-label={t.stages}>
         {shuffled.map((stage, index) => (
           <Pressable
             key={stage}
@@ -171,7 +175,10 @@ export function Stages({ drill: { taxon, shuffled }, answered, onAnswer }: KindP
             aria-label={
               answered
                 ? stageName(stage)
-                : `Picture ${numberWord(index + 1)}${order.includes(stage) ? `, number ${order.indexOf(stage) + 1} in order` : ''}`
+                : t.picture2(
+                    numberWord(index + 1),
+                    order.includes(stage) ? t.numberInOrder(order.indexOf(stage) + 1) : '',
+                  )
             }
             disabled={answered}
             onPress={() => tap(stage)}
@@ -209,16 +216,16 @@ export function Measure({
   );
   return (
     <>
-      <Question>{characterName(character)}: how much is it?</Question>
+      <Question>{t.howMuchIsIt(characterName(character))}</Question>
       <PlateDrawing plates={plates} plate={plate} height={260} accent={NONE} />
-      <ChipRow label="Answers">
+      <ChipRow label={t.answers}>
         {options.map((mm) => (
           <Chip
             key={mm}
             label={lengthWords(mm)}
             chosen={answered && mm === right}
             disabled={answered}
-            onPress={() => onAnswer({ right: mm === right }, `${lengthWords(right)}, by the scale.`)}
+            onPress={() => onAnswer({ right: mm === right }, t.byTheScale(lengthWords(right)))}
           />
         ))}
       </ChipRow>

@@ -13,6 +13,7 @@ import { stateLabel } from '../../text/practice';
 import { Answers } from './Answers';
 import type { KindProps } from './drillKinds';
 import { styles } from './drillStyles';
+import { t } from '../../text/en/practice';
 
 /** Drills on a pair. */
 
@@ -25,7 +26,7 @@ export function Differs({
   const accent = new Set<string>(answered ? [right] : []);
   return (
     <>
-      <Question>Which of these parts them?</Question>
+      <Question>{t.whichOfThesePartsThem}</Question>
       <View style={styles.two}>
         {[target, other].map((taxon) => (
           <View key={taxon.id} style={styles.half}>
@@ -83,30 +84,30 @@ export function Among({
     const right = truth.length === marked.length && truth.every((one) => marked.includes(one));
     const chosen =
       truth.length === 0
-        ? `No ${commonName(other.id)} was among them.`
-        : `${truth.length === 1 ? 'One was' : `${upper(numberWord(truth.length))} were`} ${commonName(other.id)}: ${truth.map((one) => numberWord(one + 1)).join(', ')}.`;
+        ? t.noWasAmongThem(commonName(other.id))
+        : `${t.were(truth.length, upper(numberWord(truth.length)))} ${commonName(other.id)}: ${truth.map((one) => numberWord(one + 1)).join(', ')}.`;
     onAnswer({ right }, chosen);
   };
   return (
     <>
       <Question>
-        {kind === 'which'
-          ? `Which are ${commonName(other.id)}?`
-          : `A basket of ${commonName(target.id)}. Is a stray in it?`}
+        {kind === 'which' ? t.whichAre(commonName(other.id)) : t.aBasketOfIsA(commonName(target.id))}
       </Question>
       <Small soft>
-        {kind === 'which'
-          ? `The others are ${commonName(target.id)}.`
-          : `It would be ${commonName(other.id)}; there may be none.`}{' '}
-        Shown: {shownBy.map((one) => lowerFirst(characterName(one))).join(' and ')}.
+        {t.shown(
+          kind === 'which'
+            ? t.theOthersAre(commonName(target.id))
+            : t.itWouldBeThereMay(commonName(other.id)),
+          shownBy.map((one) => lowerFirst(characterName(one))).join(' and '),
+        )}
       </Small>
-      <View style={styles.tiles} role="group" aria-label="Individuals">
+      <View style={styles.tiles} role="group" aria-label={t.individuals}>
         {specimens.map((specimen, index) => (
           <Pressable
             key={index}
             role="checkbox"
             aria-checked={marked.includes(index)}
-            aria-label={`Number ${numberWord(index + 1)}`}
+            aria-label={t.number(numberWord(index + 1))}
             disabled={answered}
             onPress={() =>
               setMarked(marked.includes(index) ? marked.filter((one) => one !== index) : [...marked, index])
@@ -133,13 +134,7 @@ export function Among({
       </View>
       {answered ? null : (
         <Button
-          label={
-            marked.length === 0
-              ? 'None of them'
-              : marked.length === 1
-                ? 'This one'
-                : `These ${numberWord(marked.length)}`
-          }
+          label={marked.length === 0 ? t.noneOfThem : t.these(marked.length, numberWord(marked.length))}
           onPress={done}
         />
       )}

@@ -4,6 +4,7 @@ import { guide } from '../../deciding/guide';
 import { chooseFile, saveFile } from '../../lib/files';
 import { begin } from '../../notebook/pantry';
 import type { Thunk } from '../../notebook/store';
+import { t } from '../../text/en/practice';
 
 /** Lessons: of one's own, and of the groups. */
 
@@ -43,16 +44,13 @@ export function loadLesson(
     if (!file) return { remarks: [] };
     if (file.size > MOST_BYTES)
       return {
-        remarks: [`${file.name}: it is larger than ${MOST_BYTES / 1e6} MB. Nothing was taken of it.`],
+        remarks: [t.itIsLargerThanMb(file.name, MOST_BYTES / 1e6)],
       };
     const { readLesson } = await import('../../notebook/outside');
     const read = readLesson(await file.text());
     if ('problems' in read)
       return {
-        remarks: [
-          ...read.problems.map(({ field, reason }) => `${field}: ${reason}.`),
-          'Nothing was taken of it.',
-        ],
+        remarks: [...read.problems.map(({ field, reason }) => `${field}: ${reason}.`), t.nothingWasTakenOfIt],
       };
     const { title, note, pairs, photos } = read.file.lesson;
     const id = await dispatch(
@@ -67,7 +65,7 @@ export function loadLesson(
         group,
       ),
     );
-    return { id, remarks: id === undefined ? ['The device did not keep it.'] : [] };
+    return { id, remarks: id === undefined ? [t.theDeviceDidNotKeep] : [] };
   };
 }
 
@@ -102,5 +100,5 @@ export async function pictureOf(image: Blob): Promise<string> {
   } finally {
     bitmap.close();
   }
-  throw new Error('too large');
+  throw new Error(t.tooLarge);
 }

@@ -5,6 +5,7 @@ import { inTurn, changeFields } from '../../notebook/changeFields';
 import { begin } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/practice';
 
 type Kept = Pick<PracticeFields, 'answers' | 'finds'>;
 interface Sitting {
@@ -26,7 +27,7 @@ const filled = ({ answers, finds }: Kept): Partial<Kept> => ({
 export function useSitting(what: PracticeFields['what'], lesson?: string): Sitting {
   const act = useAct();
   const on = isoOf(useDay());
-  const [turn] = useState(() => `sitting ${Math.random()}`);
+  const [turn] = useState(() => t.sitting(Math.random()));
   const all = useRef<Kept>({ answers: [], finds: [] });
   const page = useRef<string | undefined>(undefined);
   const open = useRef(0);

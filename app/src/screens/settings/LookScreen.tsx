@@ -3,12 +3,13 @@ import { StyleSheet, View } from 'react-native';
 import { Body, Button, Chip, ChipRow, Heading, Screen, Small, space, Title } from '../../components';
 import { look, type LookSettings } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
+import { t } from '../../text/en/settings';
 
 const SIZES: readonly { readonly text: LookSettings['text']; readonly label: string }[] = [
-  { text: 1, label: 'As usual' },
-  { text: 1.25, label: 'Larger' },
-  { text: 1.5, label: 'Large' },
-  { text: 2, label: 'Twice' },
+  { text: 1, label: t.asUsual },
+  { text: 1.25, label: t.larger },
+  { text: 1.5, label: t.large },
+  { text: 2, label: t.twice },
 ];
 
 /** How Pause looks on this device: for dusk, for weak eyes, for the other hand. */
@@ -19,56 +20,49 @@ export function LookScreen() {
   const set = (change: Partial<LookSettings>) => act(look.actions.lookSet(change));
   return (
     <Screen>
-      <Title>How it looks here</Title>
+      <Title>{t.howItLooksHere}</Title>
       <View style={styles.ask}>
-        <Heading>Light</Heading>
-        <Body soft>
-          Dim keeps your eyes used to the dusk. Colours are judged by daylight, whatever the screen looks
-          like.
-        </Body>
-        <ChipRow label="Light">
-          <Chip label="By day" chosen={now.theme === 'day'} onPress={() => set({ theme: 'day' })} />
-          <Chip label="Dim, for dusk" chosen={now.theme === 'dim'} onPress={() => set({ theme: 'dim' })} />
+        <Heading>{t.light}</Heading>
+        <Body soft>{t.dimKeepsYourEyesUsed}</Body>
+        <ChipRow label={t.light}>
+          <Chip label={t.byDay} chosen={now.theme === 'day'} onPress={() => set({ theme: 'day' })} />
+          <Chip label={t.dimForDusk} chosen={now.theme === 'dim'} onPress={() => set({ theme: 'dim' })} />
         </ChipRow>
       </View>
       <View style={styles.ask}>
-        <Heading>Size of the text</Heading>
-        <ChipRow label="Size of the text">
+        <Heading>{t.sizeOfTheText}</Heading>
+        <ChipRow label={t.sizeOfTheText}>
           {SIZES.map(({ text, label }) => (
             <Chip key={text} label={label} chosen={now.text === text} onPress={() => set({ text })} />
           ))}
         </ChipRow>
       </View>
       <View style={styles.ask}>
-        <Heading>The hand that holds the phone</Heading>
-        <ChipRow label="The hand that holds the phone">
-          <Chip label="Right" chosen={now.hand === 'right'} onPress={() => set({ hand: 'right' })} />
-          <Chip label="Left" chosen={now.hand === 'left'} onPress={() => set({ hand: 'left' })} />
+        <Heading>{t.theHandThatHoldsThe}</Heading>
+        <ChipRow label={t.theHandThatHoldsThe}>
+          <Chip label={t.right} chosen={now.hand === 'right'} onPress={() => set({ hand: 'right' })} />
+          <Chip label={t.left} chosen={now.hand === 'left'} onPress={() => set({ hand: 'left' })} />
         </ChipRow>
       </View>
       <View style={styles.ask}>
-        <Heading>Who gathers with it</Heading>
-        <Body soft>A child gathers with an adult: then collecting waits for an adult’s word.</Body>
-        <ChipRow label="Who gathers with it">
-          <Chip label="An adult" chosen={!now.child} onPress={() => set({ child: false })} />
-          <Chip label="A child" chosen={now.child} onPress={() => set({ child: true })} />
+        <Heading>{t.whoGathersWithIt}</Heading>
+        <Body soft>{t.aChildGathersWithAn}</Body>
+        <ChipRow label={t.whoGathersWithIt}>
+          <Chip label={t.anAdult} chosen={!now.child} onPress={() => set({ child: false })} />
+          <Chip label={t.aChild} chosen={now.child} onPress={() => set({ child: true })} />
         </ChipRow>
       </View>
       <View style={styles.ask}>
-        <Heading>Ruler on the screen</Heading>
-        <Body soft>
-          {now.pixelsPerMillimetre === undefined
-            ? 'Not set yet. Lay a bank or library card on the screen once; then it can measure.'
-            : 'Set for this screen. Set it again after changing the zoom of the browser.'}
-        </Body>
+        <Heading>{t.rulerOnTheScreen}</Heading>
+        <Body soft>{now.pixelsPerMillimetre === undefined ? t.notSetYetLayA : t.setForThisScreenSet}</Body>
         <Button
-          label={now.pixelsPerMillimetre === undefined ? 'Set it with a card' : 'Set it again'}
+          label={now.pixelsPerMillimetre === undefined ? t.setItWithACard : t.setItAgain}
           tone="outline"
           style={styles.start}
           onPress={() => router.push('/ruler')}
         />
       </View>
-      <Small soft>Kept on this device only.</Small>
+      <Small soft>{t.keptOnThisDeviceOnly}</Small>
     </Screen>
   );
 }

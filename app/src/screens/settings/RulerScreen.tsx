@@ -5,6 +5,7 @@ import { CARD, rulerFromCard } from '@pause/core/measuring/ruler';
 import { Body, Button, colour, Screen, Slide, Small, space, Strong, stroke, Title } from '../../components';
 import { look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
+import { t } from '../../text/en/settings';
 
 const USUAL = 4;
 
@@ -24,29 +25,26 @@ export function RulerScreen() {
     <Screen
       strip={
         <View style={styles.strip}>
-          <Button label="It fits" disabled={!ruler} onPress={save} style={styles.fits} />
+          <Button label={t.itFits} disabled={!ruler} onPress={save} style={styles.fits} />
         </View>
       }
     >
-      <Title>Lay a card here</Title>
-      <Body soft>
-        A bank, library or travel card: {CARD.width} mm long. Put its short edge on the thick line and draw
-        the other line up to its end.
-      </Body>
+      <Title>{t.layACardHere}</Title>
+      <Body soft>{t.aBankLibraryOrTravel(CARD.width)}</Body>
       <View
         style={[styles.card, { height: long, width: Math.min(320, (long * CARD.height) / CARD.width) }]}
         role="img"
-        aria-label="The frame of the card"
+        aria-label={t.theFrameOfTheCard}
       >
         <Small soft style={styles.name}>
-          long side down the screen
+          {t.longSideDownTheScreen}
         </Small>
       </View>
-      <Slide label="Length of the frame" value={long} least={200} most={1100} onChange={setLong} />
+      <Slide label={t.lengthOfTheFrame} value={long} least={200} most={1100} onChange={setLong} />
       {ruler ? (
-        <Small soft>One millimetre is {ruler.pixelsPerMillimetre.toFixed(2)} pixels of this screen.</Small>
+        <Small soft>{t.oneMillimetreIsPixelsOf(ruler.pixelsPerMillimetre.toFixed(2))}</Small>
       ) : (
-        <Strong role="alert">No screen is like that. Was it a card of {CARD.width} mm?</Strong>
+        <Strong role="alert">{t.noScreenIsLikeThat(CARD.width)}</Strong>
       )}
     </Screen>
   );

@@ -28,6 +28,7 @@ import { useAct, useApp } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { FindLine } from '../finds/FindLine';
 import { DemoDoor } from '../people/DemoDoor';
+import { t } from '../../text/en/start';
 
 const Warned = latePart(
   () => import('../later').then((m) => m.Warned),
@@ -56,16 +57,13 @@ export function StartScreen() {
       <View style={styles.head}>
         {wide ? null : <PauseMark size={40} colour={colour.ink} />}
         <View style={styles.grow}>
-          <Title>Before you pick it</Title>
+          <Title>{t.beforeYouPickIt}</Title>
           <Whose />
         </View>
       </View>
-      <Body>
-        Say what you believe it is. Pause asks for what would tell it from everything dangerous that looks
-        like it.
-      </Body>
+      <Body>{t.sayWhatYouBelieveIt}</Body>
       <Button
-        label="A new find"
+        label={t.aNewFind}
         icon={<Plus size={22} color={colour.onDark} strokeWidth={2.5} />}
         onPress={() => router.push('/new')}
         {...(wide ? { style: styles.begin } : {})}
@@ -86,12 +84,12 @@ function AskWhomToCall() {
   if (asked === true) return null;
   if (open) return <WhomToCall />;
   return (
-    <View style={styles.calls} role="region" aria-label="Whom to call">
-      <SmallStrong>If somebody eats the wrong thing, whom do you call?</SmallStrong>
+    <View style={styles.calls} role="region" aria-label={t.whomToCall}>
+      <SmallStrong>{t.ifSomebodyEatsTheWrongThing}</SmallStrong>
       <View style={styles.answers}>
-        <Button label="Put in the numbers" tone="plain" onPress={() => setOpen(true)} />
+        <Button label={t.putInTheNumbers} tone="plain" onPress={() => setOpen(true)} />
         <Button
-          label="Not now"
+          label={t.notNow}
           tone="plain"
           onPress={() => act(look.actions.lookSet({ callsAsked: true }))}
         />
@@ -107,8 +105,8 @@ function Whose() {
   return (
     <Small soft>
       {person
-        ? `${person.account ? `${person.name}’s notebook` : 'The notebook of this device'}${person.demo && person.account ? ' · demo: the Ostrel valley and everyone in it are made up' : ''}${away ? ' · without a connection, as this device knows it' : ''}`
-        : 'Opening the notebook …'}
+        ? `${person.account ? t.sNotebook(person.name) : t.theNotebookOfThisDevice}${person.demo && person.account ? t.demoTheOstrelValleyAnd : ''}${away ? t.withoutAConnectionAsThis : ''}`
+        : t.openingTheNotebook}
     </Small>
   );
 }
@@ -129,13 +127,13 @@ function Notebook() {
       {items.some(({ choice }) => choice === 'collect') ? <Recalled /> : null}
       {person && person.groups.length > 0 ? <Warned /> : null}
       {settled && demoOffered && !person?.account ? <DemoDoor /> : null}
-      {settled ? null : <Loading what="Opening the notebook …" />}
+      {settled ? null : <Loading what={t.openingTheNotebook} />}
       <View style={wide ? styles.columns : undefined}>
-        <Block title="Going on" label="Finds that are not decided" finds={open} today={today} />
-        <Block title="Found lately" label="Finds decided lately" finds={lately} today={today} />
+        <Block title={t.goingOn} label={t.findsThatAreNotDecided} finds={open} today={today} />
+        <Block title={t.foundLately} label={t.findsDecidedLately} finds={lately} today={today} />
       </View>
       {settled && items.length === 0 ? (
-        <Notice title="Nothing has been found yet" text="What you check will stand here." />
+        <Notice title={t.nothingHasBeenFoundYet} text={t.whatYouCheckWillStand} />
       ) : null}
       {settled ? <Onward /> : null}
     </>
@@ -148,17 +146,13 @@ function Onward() {
   return (
     <>
       <View style={styles.ways}>
-        <Button label="Pantry" tone="plain" onPress={() => router.push('/pantry')} />
-        <Button label="Practice" tone="plain" onPress={() => router.push('/practice')} />
-        <Button label="Notebook and people" tone="plain" onPress={() => router.push('/notebook')} />
-        <Button label="How it looks here" tone="plain" onPress={() => router.push('/look')} />
+        <Button label={t.pantry} tone="plain" onPress={() => router.push('/pantry')} />
+        <Button label={t.practice} tone="plain" onPress={() => router.push('/practice')} />
+        <Button label={t.notebookAndPeople} tone="plain" onPress={() => router.push('/notebook')} />
+        <Button label={t.howItLooksHere} tone="plain" onPress={() => router.push('/look')} />
       </View>
       <View style={styles.caution}>
-        <Small soft>
-          Pause never says that anything is safe. Its guide covers {guide.taxa.length} taxa; it is general
-          knowledge, and no local expert has reviewed it. Ask the owner, the law of the place, and someone who
-          knows.
-        </Small>
+        <Small soft>{t.pauseNeverSaysThatAnything(guide.taxa.length)}</Small>
       </View>
     </>
   );

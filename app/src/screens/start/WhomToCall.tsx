@@ -3,21 +3,19 @@ import { Body, Button, colour, corner, Heading, space, stroke } from '../../comp
 import { look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
 import { Calls } from '../emergency/Calls';
+import { t } from '../../text/en/start';
 
 /** Asks at the first start for the numbers that nobody wants to look for when they are needed. */
 export function WhomToCall() {
   const act = useAct();
   const poisonLine = useApp((state) => state.look.poisonLine);
   return (
-    <View style={styles.card} role="region" aria-label="Whom to call">
-      <Heading>If somebody eats the wrong thing</Heading>
-      <Body>
-        Put in the number of your poison service now. It will stand first on “Eaten?”, also without a
-        connection.
-      </Body>
+    <View style={styles.card} role="region" aria-label={t.whomToCall}>
+      <Heading>{t.ifSomebodyEatsTheWrong}</Heading>
+      <Body>{t.putInTheNumberOf}</Body>
       <Calls needed={false} />
       <Button
-        label={poisonLine ? 'Done' : 'Not now'}
+        label={poisonLine ? t.done : t.notNow}
         tone={poisonLine ? 'ink' : 'outline'}
         style={styles.start}
         onPress={() => act(look.actions.lookSet({ callsAsked: true }))}

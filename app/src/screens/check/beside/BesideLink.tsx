@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Pressable, StyleSheet } from 'react-native';
 import { SmallStrong, TARGET } from '../../../components';
+import { t } from '../../../text/en/beside';
 
 /** A way to where two stand side by side, from wherever a lookalike is named. */
 export function BesideLink({ find, other }: { readonly find: string; readonly other: string }) {
@@ -11,7 +12,7 @@ export function BesideLink({ find, other }: { readonly find: string; readonly ot
       onPress={() => router.push({ pathname: '/find/[id]/beside', params: { id: find, other } })}
       style={styles.link}
     >
-      <SmallStrong style={styles.underlined}>Side by side</SmallStrong>
+      <SmallStrong style={styles.underlined}>{t.sideBySide}</SmallStrong>
     </Pressable>
   );
 }

@@ -27,6 +27,7 @@ import { guide } from '../../../deciding/guide';
 import { useCase } from '../../../notebook/useCase';
 import { CommonName, harmLine, scientificName } from '../../../text/names';
 import { SideBySide } from './late';
+import { t } from '../../../text/en/beside';
 
 const Practised = latePart(
   () => import('../../later').then((m) => m.Practised),
@@ -42,7 +43,7 @@ export function BesideScreen() {
           <Beside record={record} evaluation={evaluation} />
         ) : (
           <Screen>
-            <Loading what="Comparing with the guide …" />
+            <Loading what={t.comparingWithTheGuide} />
           </Screen>
         )
       }
@@ -76,9 +77,9 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
       <Screen>
         <Notice
           whole
-          title="Nothing to put beside it"
-          text="The guide knows nothing dangerous that is not ruled out, and names no lookalike."
-          action="Back to the check"
+          title={t.nothingToPutBesideIt}
+          text={t.theGuideKnowsNothingDangerous}
+          action={t.backToTheCheck}
           onAction={check}
         />
       </Screen>
@@ -86,10 +87,10 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
   }
   const strip = (
     <View style={styles.strip}>
-      <Button label="The check" tone="outline" style={styles.way} onPress={check} />
+      <Button label={t.theCheck} tone="outline" style={styles.way} onPress={check} />
       {rows.length > 1 ? (
         <Button
-          label={`Next of ${rows.length}`}
+          label={t.nextOf(rows.length)}
           style={styles.way}
           onPress={() => setAsked(rows[(at + 1) % rows.length]?.taxon)}
         />
@@ -101,10 +102,8 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
         <View style={styles.sheet}>
           <FindWaysOut find={record.id} />
-          <Small soft>
-            Side by side · {at + 1} of {rows.length}
-          </Small>
-          <Title>Where they part</Title>
+          <Small soft>{t.sideBySideOf(at + 1, rows.length)}</Small>
+          <Title>{t.whereTheyPart}</Title>
           <Names target={target} row={row} />
           <Practised target={target.id} other={row.taxon} />
           <SideBySide
@@ -118,7 +117,7 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
               photo ? (
                 <Chip
                   kind="checkbox"
-                  label="My own photo on the left"
+                  label={t.myOwnPhotoOnThe}
                   chosen={mine}
                   onPress={() => setMine(!mine)}
                 />
@@ -135,7 +134,7 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
 function Mine({ photo }: { readonly photo: Blob }) {
   const uri = useObjectUrl(photo);
   return uri ? (
-    <Image source={{ uri }} resizeMode="contain" accessibilityLabel="My own photo" style={styles.mine} />
+    <Image source={{ uri }} resizeMode="contain" accessibilityLabel={t.myOwnPhoto} style={styles.mine} />
   ) : null;
 }
 
@@ -147,7 +146,7 @@ function Names({ target, row }: { readonly target: CompiledTaxon; readonly row: 
         <Small soft style={styles.scientific}>
           {scientificName(target.id)}
         </Small>
-        <Small soft>what you take it for</Small>
+        <Small soft>{t.whatYouTakeItFor}</Small>
       </View>
       <View style={[styles.half, styles.right]}>
         <Heading>{CommonName(row.taxon)}</Heading>
@@ -155,7 +154,7 @@ function Names({ target, row }: { readonly target: CompiledTaxon; readonly row: 
           {scientificName(row.taxon)}
         </Small>
         <Small soft>{harmLine(row.taxon)}</Small>
-        <View style={styles.bars} role="img" aria-label={`${filled(row)} of ${row.need} bars filled`}>
+        <View style={styles.bars} role="img" aria-label={t.ofBarsFilled(filled(row), row.need)}>
           <Uprights row={row} />
         </View>
       </View>

@@ -28,6 +28,7 @@ import { usePlates } from '../../../components/plates/usePlates';
 import { guide } from '../../../deciding/guide';
 import { characterName, commonName, numberWord, stageName } from '../../../text/names';
 import { BADGE, Badges, type Badge } from './Badges';
+import { t } from '../../../text/en/beside';
 
 interface SideBySideProps {
   readonly stages: readonly StageId[] | undefined;
@@ -60,15 +61,16 @@ function numbered({ stages, target, other, find }: SideBySideProps): Numbered[] 
       ...(mine.length > 0
         ? {
             read: against
-              ? `Read so, and it speaks against ${commonName(other.id)}`
-              : `Read, and it does not speak against ${commonName(other.id)}`,
+              ? t.readSoAndItSpeaks(commonName(other.id))
+              : t.readAndItDoesNot(commonName(other.id)),
           }
         : {}),
     };
   });
-  return [...rows.filter((row) => row.read === undefined), ...rows.filter((row) => row.read !== undefined)].map(
-    (row, i) => ({ ...row, number: i + 1 }),
-  );
+  return [
+    ...rows.filter((row) => row.read === undefined),
+    ...rows.filter((row) => row.read !== undefined),
+  ].map((row, i) => ({ ...row, number: i + 1 }));
 }
 
 /** Both as a whole, the parts in which they differ numbered, and below what each number says. */
@@ -92,23 +94,19 @@ export function SideBySide(props: SideBySideProps) {
       />
       {between}
       <Rule strong />
-      {rows.length === 0 ? (
-        <Body soft>
-          At this stage the guide names nothing that always parts them. That is a reason to leave it.
-        </Body>
-      ) : null}
+      {rows.length === 0 ? <Body soft>{t.atThisStageTheGuide}</Body> : null}
       {shown.map((row) => (
         <Difference key={row.parting.character} {...row} />
       ))}
       {open.length > shown.length ? (
         <Button
-          label={`Show ${numberWord(open.length - shown.length)} more`}
+          label={t.showMore(numberWord(open.length - shown.length))}
           tone="outline"
           onPress={() => setAll(true)}
           style={styles.more}
         />
       ) : null}
-      {seen.length > 0 ? <Heading style={styles.seen}>Read on this find</Heading> : null}
+      {seen.length > 0 ? <Heading style={styles.seen}>{t.readOnThisFind}</Heading> : null}
       {seen.map((row) => (
         <Difference key={row.parting.character} {...row} />
       ))}
@@ -169,7 +167,7 @@ function Drawings({
               </PlateDrawing>
               <Small soft style={styles.centred}>
                 {stageName(stage)}
-                {drawn?.oneScale ? '' : ', in a scale of its own'}
+                {drawn?.oneScale ? '' : t.inAScaleOfIts}
               </Small>
             </>
           )}

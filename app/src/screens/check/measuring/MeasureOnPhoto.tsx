@@ -18,6 +18,7 @@ import {
 import { PickPhoto } from '../../../components/photos/PickPhoto';
 import type { Prepared } from '../../../components/photos/preparePhoto';
 import { PhotoBoard, type Mark } from './PhotoBoard';
+import { t } from '../../../text/en/measuring';
 
 /** A finger puts a point to within so many pixels of the screen; the photo is shown about this wide. */
 const PICKED_ON_SCREEN = 3;
@@ -35,11 +36,8 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
   if (!photo) {
     return (
       <View style={styles.steps}>
-        <Body soft>
-          Lay it flat beside a bank or library card, or beside anything whose length you know. Hold the phone
-          level above it.
-        </Body>
-        <PickPhoto label="Take the photo" onPhoto={setPhoto} />
+        <Body soft>{t.layItFlatBesideA}</Body>
+        <PickPhoto label={t.takeThePhoto} onPhoto={setPhoto} />
       </View>
     );
   }
@@ -62,24 +60,24 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
   const next =
     reference.length < wanted
       ? card
-        ? `Tap the corners of the card one after the other, along its long side first: ${reference.length} of 4.`
-        : `Tap both ends of what you know: ${reference.length} of 2.`
+        ? t.tapTheCornersOfThe(reference.length)
+        : t.tapBothEndsOfWhat(reference.length)
       : ends.length < 2
-        ? `Now both ends of what you measure: ${ends.length} of 2.`
+        ? t.nowBothEndsOfWhat(ends.length)
         : length
-          ? 'Drag a point to mend it.'
+          ? t.dragAPointToMend
           : card
-            ? 'Those are not the corners of a card: go round it, the long side first.'
-            : 'Give the length of what you know.';
+            ? t.thoseAreNotTheCorners
+            : t.giveTheLengthOfWhat;
   const marks: Mark[] = [
-    { points: reference, name: card ? 'Card' : 'Known length', tone: 'reference' },
-    { points: ends, name: 'What is measured', tone: 'thing' },
+    { points: reference, name: card ? t.card : t.knownLength, tone: 'reference' },
+    { points: ends, name: t.whatIsMeasured, tone: 'thing' },
   ];
   return (
     <View style={styles.steps}>
-      <ChipRow label="What lies beside it">
+      <ChipRow label={t.whatLiesBesideIt}>
         <Chip
-          label="A card"
+          label={t.aCard}
           chosen={card}
           onPress={() => {
             setCard(true);
@@ -87,7 +85,7 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
           }}
         />
         <Chip
-          label="A known length"
+          label={t.aKnownLength}
           chosen={!card}
           onPress={() => {
             setCard(false);
@@ -98,14 +96,14 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
       {card ? null : (
         <View style={styles.known}>
           <TextInput
-            aria-label="Known length in millimetres"
+            aria-label={t.knownLengthInMillimetres}
             inputMode="decimal"
             value={text}
             onChangeText={setText}
             aria-invalid={text !== '' && lengthMissing}
             style={styles.input}
           />
-          <Strong>mm long</Strong>
+          <Strong>{t.mmLong}</Strong>
         </View>
       )}
       <Strong role="status">{next}</Strong>
@@ -122,23 +120,21 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
       {length ? (
         <Body>
           <Strong>
-            {Math.round(length.millimetres)} mm, give or take {Math.max(1, Math.ceil(length.error))} mm.
+            {t.mmGiveOrTakeMm(Math.round(length.millimetres), Math.max(1, Math.ceil(length.error)))}
           </Strong>{' '}
-          {card
-            ? 'The card takes the tilt out of it.'
-            : 'The tilt of the phone is not known; a card would show it.'}
+          {card ? t.theCardTakesTheTilt : t.theTiltOfThePhone}
         </Body>
       ) : null}
       <View style={styles.ways}>
         <Button
-          label="Undo point"
+          label={t.undoPoint}
           tone="outline"
           style={styles.way}
           disabled={points.length === 0}
           onPress={() => setPoints(points.slice(0, -1))}
         />
         <Button
-          label="Record it"
+          label={t.recordIt}
           style={styles.way}
           disabled={!length}
           onPress={() => {
@@ -147,13 +143,13 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
         />
       </View>
       <Button
-        label="Put the next point in the middle"
+        label={t.putTheNextPointIn}
         tone="plain"
         disabled={points.length >= wanted + 2}
         style={styles.start}
         onPress={() => setPoints([...points, [photo.width / 2, photo.height / 2]])}
       />
-      <Small soft>The photo stays on this device.</Small>
+      <Small soft>{t.thePhotoStaysOnThis}</Small>
     </View>
   );
 }

@@ -4,6 +4,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { lengthOnScreen, type Length } from '@pause/core/measuring/ruler';
 import { Body, Button, colour, Slide, Small, space, Strong, stroke } from '../../../components';
 import { useApp } from '../../../notebook/store';
+import { t } from '../../../text/en/measuring';
 
 /** A ruler along the screen: the thing is held to the glass, and a line drawn up to its end. */
 export function MeasureOnScreen({ onLength }: { readonly onLength: (length: Length) => void }) {
@@ -14,10 +15,8 @@ export function MeasureOnScreen({ onLength }: { readonly onLength: (length: Leng
   if (pixelsPerMillimetre === undefined) {
     return (
       <View style={styles.ruler}>
-        <Body soft>
-          The size of this screen is not known yet. Lay a bank or library card on it once; then it measures.
-        </Body>
-        <Button label="Set the ruler with a card" tone="outline" onPress={() => router.push('/ruler')} />
+        <Body soft>{t.theSizeOfThisScreen}</Body>
+        <Button label={t.setTheRulerWithA} tone="outline" onPress={() => router.push('/ruler')} />
       </View>
     );
   }
@@ -26,13 +25,11 @@ export function MeasureOnScreen({ onLength }: { readonly onLength: (length: Leng
   const ticks = Array.from({ length: Math.floor(most / pixelsPerMillimetre) + 1 }, (_, mm) => mm);
   return (
     <View style={styles.ruler}>
-      <Body soft>
-        Hold it to the glass, one end on the thick line. Draw the blue line up to the other end.
-      </Body>
+      <Body soft>{t.holdItToTheGlass}</Body>
       <View
         style={[styles.scale, { height: most }]}
         role="img"
-        aria-label={`A ruler of ${Math.floor(most / pixelsPerMillimetre)} millimetres`}
+        aria-label={t.aRulerOfMillimetres(Math.floor(most / pixelsPerMillimetre))}
       >
         {ticks.map((mm) => (
           <View
@@ -52,11 +49,11 @@ export function MeasureOnScreen({ onLength }: { readonly onLength: (length: Leng
           ))}
         <View style={[styles.end, { top: long }]} />
       </View>
-      <Slide label="Where it ends" value={long} least={1} most={most} onChange={setLong} />
+      <Slide label={t.whereItEnds} value={long} least={1} most={most} onChange={setLong} />
       <Strong>
-        {Math.round(length.millimetres)} mm, give or take {Math.max(1, Math.ceil(length.error))} mm
+        {t.mmGiveOrTakeMm2(Math.round(length.millimetres), Math.max(1, Math.ceil(length.error)))}
       </Strong>
-      <Button label="Record it" onPress={() => onLength(length)} />
+      <Button label={t.recordIt} onPress={() => onLength(length)} />
     </View>
   );
 }

@@ -7,6 +7,7 @@ import { PickPhoto } from '../../../components/photos/PickPhoto';
 import type { Prepared } from '../../../components/photos/preparePhoto';
 import { characterOf, lowerFirst } from '../../../text/names';
 import { PhotoBoard } from './PhotoBoard';
+import { t } from '../../../text/en/measuring';
 
 /**
  * The outline of a leaf drawn round it on a photo: what its measures come to, and how close the next term is.
@@ -17,11 +18,8 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
   if (!photo) {
     return (
       <View style={styles.steps}>
-        <Body soft>
-          Lay one leaf flat and hold the phone level above it. Then draw round it, from where the stalk joins,
-          back to there.
-        </Body>
-        <PickPhoto label="Take the photo" onPhoto={setPhoto} />
+        <Body soft>{t.layOneLeafFlatAnd}</Body>
+        <PickPhoto label={t.takeThePhoto} onPhoto={setPhoto} />
       </View>
     );
   }
@@ -38,32 +36,32 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
   return (
     <View style={styles.steps}>
       <Strong role="status">
-        {form
-          ? 'Draw again, if it went wrong.'
-          : outline.length > 0
-            ? 'That enclosed no leaf. Draw once round it.'
-            : 'Draw round the leaf, from where the stalk joins.'}
+        {form ? t.drawAgainIfItWent : outline.length > 0 ? t.thatEnclosedNoLeafDraw : t.drawRoundTheLeafFrom}
       </Strong>
       <PhotoBoard
         photo={photo}
-        marks={outline.length > 1 ? [{ points: outline, name: 'Outline', tone: 'thing', closed: true }] : []}
+        marks={outline.length > 1 ? [{ points: outline, name: t.outline, tone: 'thing', closed: true }] : []}
         onMove={() => undefined}
         onStroke={setOutline}
       />
       {form && named ? (
         <>
           <Body>
-            {form.ratio.toFixed(1)} times as long as wide, broadest at {Math.round(form.broadest * 100)} % of
-            its length; base {Math.round(form.baseAngle)}°, tip {Math.round(form.tipAngle)}°.
+            {t.timesAsLongAsWide(
+              form.ratio.toFixed(1),
+              Math.round(form.broadest * 100),
+              Math.round(form.baseAngle),
+              Math.round(form.tipAngle),
+            )}
           </Body>
           <Body>
-            <Strong>That is: {label(named.term)}.</Strong>
+            <Strong>{t.thatIs(label(named.term))}</Strong>
             {torn
-              ? ` The next is so close that it could be either: ${label(named.next.term)}.`
-              : ` Next would be: ${label(named.next.term)}, ${Math.round(named.next.away * 100)} % away.`}
+              ? t.theNextIsSoClose(label(named.next.term))
+              : t.nextWouldBePercentAway(label(named.next.term), Math.round(named.next.away * 100))}
           </Body>
           <Button
-            label={torn ? 'Record both' : 'Record it'}
+            label={torn ? t.recordBoth : t.recordIt}
             onPress={() =>
               onAnswer({
                 kind: 'states',
@@ -73,7 +71,7 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
           />
         </>
       ) : null}
-      <Small soft>The photo stays on this device.</Small>
+      <Small soft>{t.thePhotoStaysOnThis}</Small>
     </View>
   );
 }

@@ -4,6 +4,7 @@ import type { Pixel } from '@pause/core/measuring';
 import { colour, stroke } from '../../../components';
 import type { Prepared } from '../../../components/photos/preparePhoto';
 import { useObjectUrl } from '../../../components/photos/useObjectUrl';
+import { t } from '../../../text/en/measuring';
 
 export interface Mark {
   readonly points: readonly Pixel[];
@@ -89,7 +90,7 @@ export function PhotoBoard({ photo, marks, onPoint, onMove, onStroke }: PhotoBoa
         {
           viewBox: `0 0 ${photo.width} ${photo.height}`,
           role: 'application',
-          'aria-label': 'The photo, to put points on',
+          'aria-label': t.thePhotoToPutPoints,
           style: { display: 'block', width: '100%', touchAction: 'none', cursor: 'crosshair' },
           onPointerDown: down,
           onPointerMove: move,
@@ -103,7 +104,7 @@ export function PhotoBoard({ photo, marks, onPoint, onMove, onStroke }: PhotoBoa
           ...(points.length > 1
             ? ['#ffffff', tone === 'thing' ? '#1E4B8F' : '#14201B'].map((ink, k) =>
                 createElement('path', {
-                  key: `line ${m} ${k}`,
+                  key: t.line(m, k),
                   d: path(points, closed ?? points.length === 4),
                   fill: 'none',
                   stroke: ink,
@@ -116,7 +117,7 @@ export function PhotoBoard({ photo, marks, onPoint, onMove, onStroke }: PhotoBoa
             ? []
             : points.map((p, i) =>
                 createElement('circle', {
-                  key: `point ${m} ${i}`,
+                  key: t.point(m, i),
                   cx: p[0],
                   cy: p[1],
                   r: 9 * unit,
@@ -125,7 +126,7 @@ export function PhotoBoard({ photo, marks, onPoint, onMove, onStroke }: PhotoBoa
                   strokeWidth: 3 * unit,
                   tabIndex: 0,
                   role: 'img',
-                  'aria-label': `${name}, point ${i + 1}; arrow keys move it`,
+                  'aria-label': t.pointArrowKeysMoveIt(name, i + 1),
                   onKeyDown: byKey(m, i, p),
                 }),
               )),

@@ -10,6 +10,7 @@ import { changeContext } from '../../../notebook/actions';
 import { useAct } from '../../../notebook/store';
 import { openNameWords, scientificName, CommonName, harmLine, commonName } from '../../../text/names';
 import { styles } from './namingStyles';
+import { t } from '../../../text/en/naming';
 
 /** What a find may be, likeliest first. */
 
@@ -44,7 +45,7 @@ export function Candidates({
   };
   return (
     <View style={styles.block}>
-      <View style={styles.block} role="list" aria-label="Candidates">
+      <View style={styles.block} role="list" aria-label={t.candidates}>
         {shown.map((candidate) => (
           <View key={candidate.taxon} role="listitem">
             <CandidateLine
@@ -54,17 +55,17 @@ export function Candidates({
             />
             {open === candidate.taxon ? (
               <View style={styles.ways}>
-                <Button label="I take it for this: check it" onPress={() => onName(candidate.taxon)} />
+                <Button label={t.iTakeItForThis} onPress={() => onName(candidate.taxon)} />
                 {candidate.grade === 'deadly' || candidate.grade === 'serious' ? (
                   <Button
-                    label="A dangerous one stands here: note it"
+                    label={t.aDangerousOneStandsHere}
                     tone="outline"
                     onPress={() => onName(candidate.taxon, 'verdict')}
                   />
                 ) : null}
                 <Chip
                   kind="checkbox"
-                  label="Compare"
+                  label={t.compare}
                   chosen={pair.includes(candidate.taxon)}
                   onPress={() => compare(candidate.taxon)}
                 />
@@ -75,15 +76,15 @@ export function Candidates({
         ))}
       </View>
       {identification.none > 0.02 ? (
-        <Small soft>Something that is not in this guide: {percent(identification.none)}.</Small>
+        <Small soft>{t.somethingThatIsNotIn(percent(identification.none))}</Small>
       ) : null}
       <View style={styles.ways}>
         {identification.candidates.length > SHOWN ? (
-          <Button label={all ? 'Fewer' : 'More'} tone="plain" onPress={() => setAll(!all)} />
+          <Button label={all ? t.fewer : t.more} tone="plain" onPress={() => setAll(!all)} />
         ) : null}
         {pair.length === 2 ? (
           <Button
-            label="Compare these two"
+            label={t.compareTheseTwo}
             tone="outline"
             onPress={() => router.push({ pathname: '/pair', params: { a: pair[0], b: pair[1] } })}
           />
@@ -91,33 +92,31 @@ export function Candidates({
       </View>
       {record.readings.length > 0 ? (
         <View style={styles.block}>
-          <SmallStrong>Leave the name open: it is kept, and never collected.</SmallStrong>
+          <SmallStrong>{t.leaveTheNameOpenIt}</SmallStrong>
           <View style={styles.ways}>
             {genus ? (
               <Button
-                label={`Genus only: ${genus}`}
+                label={t.genusOnly(genus)}
                 tone="outline"
                 onPress={() => leaveOpen({ kind: 'genus', name: genus })}
               />
             ) : null}
             {family && family.probability > 0.5 ? (
               <Button
-                label={`Family only: ${family.family}`}
+                label={t.familyOnly(family.family)}
                 tone="outline"
                 onPress={() => leaveOpen({ kind: 'family', name: family.family })}
               />
             ) : null}
             {pair.length === 2 ? (
               <Button
-                label={`One of two: ${openNameWords({ kind: 'one-of', taxa: [...pair] })}`}
+                label={t.oneOfTwo(openNameWords({ kind: 'one-of', taxa: [...pair] }))}
                 tone="outline"
                 onPress={() => leaveOpen({ kind: 'one-of', taxa: [...pair] })}
               />
             ) : null}
           </View>
-          {pair.length < 2 ? (
-            <Small soft>For “one of two”, open two candidates and mark both with Compare.</Small>
-          ) : null}
+          {pair.length < 2 ? <Small soft>{t.forOneOfTwoOpen}</Small> : null}
         </View>
       ) : null}
     </View>
@@ -125,7 +124,7 @@ export function Candidates({
 }
 
 const genusOf = (taxon: TaxonId | undefined) => (taxon ? scientificName(taxon).split(' ')[0] : undefined);
-const percent = (p: number) => (p < 0.01 ? 'under 1 %' : `${Math.round(p * 100)} %`);
+const percent = (p: number) => (p < 0.01 ? t.under1Percent : `${Math.round(p * 100)} %`);
 
 function CandidateLine({
   candidate,
@@ -149,19 +148,17 @@ function CandidateLine({
         <Strong>{CommonName(candidate.taxon)}</Strong>
         <Small soft={candidate.grade === 'none'}>
           {candidate.grade === 'none' ? scientificName(candidate.taxon) : harmLine(candidate.taxon)}
-          {candidate.fitsEverything ? '' : ' · something speaks against it'}
-          {taxon && taxon.taxon.parts.length > 0 && !isCollectable(taxon)
-            ? ' · never collected with Pause'
-            : ''}
+          {candidate.fitsEverything ? '' : t.somethingSpeaksAgainstIt}
+          {taxon && taxon.taxon.parts.length > 0 && !isCollectable(taxon) ? t.neverCollectedWithPause : ''}
         </Small>
-        <View style={styles.chance} role="img" aria-label={`${percent(candidate.probability)} likely`}>
+        <View style={styles.chance} role="img" aria-label={t.likely(percent(candidate.probability))}>
           <View style={[styles.length, { width: `${Math.max(1, candidate.probability * 100)}%` }]} />
         </View>
       </View>
       <Button
-        label={opened ? 'Close' : 'Choose'}
+        label={opened ? t.close : t.choose}
         tone="plain"
-        aria-label={`${opened ? 'Close' : 'Choose'}: ${commonName(candidate.taxon)}`}
+        aria-label={`${opened ? t.close : t.choose}: ${commonName(candidate.taxon)}`}
         aria-expanded={opened}
         onPress={onOpen}
       />

@@ -29,6 +29,7 @@ import { Seen } from '../Seen';
 import { Candidates } from './Candidates';
 import { styles } from './namingStyles';
 import { useIdentification } from './useIdentification';
+import { t } from '../../../text/en/naming';
 
 /** What it could be, from what is seen; and from there to a name that can be checked. */
 export function NamingScreen() {
@@ -50,7 +51,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
   if (!identification || !piece)
     return (
       <Screen>
-        <Loading what="Comparing with the guide …" />
+        <Loading what={t.comparingWithTheGuide} />
       </Screen>
     );
 
@@ -112,24 +113,21 @@ function Naming({ record }: { readonly record: FindRecord }) {
       beside={<Pictures find={record.id} character={next.character} />}
     />
   ) : (
-    <Body soft>
-      The guide knows no further look that would tell these apart. Name one and check it, or leave the name
-      open.
-    </Body>
+    <Body soft>{t.theGuideKnowsNoFurther}</Body>
   );
   const candidates = <Candidates identification={identification} onName={name} record={record} />;
   const head = (
     <View>
       <FindWaysOut find={record.id} />
       <Small soft>
-        {[record.number ? `Find ${record.number}` : 'New find', record.placeNote].filter(Boolean).join(' · ')}
+        {[record.number ? t.find(record.number) : t.newFind, record.placeNote].filter(Boolean).join(' · ')}
       </Small>
-      <Title>What could it be?</Title>
+      <Title>{t.whatCouldItBe}</Title>
     </View>
   );
   const back = last ? (
     <Button
-      label="Take back the last answer"
+      label={t.takeBackTheLastAnswer}
       tone="plain"
       style={styles.start}
       onPress={() => {
@@ -148,7 +146,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
           <ScrollView style={[styles.pane, styles.second]} contentContainerStyle={styles.paneContent}>
             {card}
             {back}
-            <Heading>Seen</Heading>
+            <Heading>{t.seen}</Heading>
             <Seen record={record} slips />
           </ScrollView>
         </View>
@@ -164,7 +162,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
         {card}
         {back}
         {record.readings.length === 0 ? candidates : null}
-        <Heading>Seen</Heading>
+        <Heading>{t.seen}</Heading>
         <Seen record={record} slips />
       </ScrollView>
     </Screen>
@@ -193,19 +191,23 @@ function DangerStrip({ identification }: { readonly identification: Identificati
     <View style={styles.strip} role="status" aria-live="polite">
       <Strong>
         {fitting.length === 0
-          ? 'No dangerous one of the guide fits all that was seen.'
-          : `${fitting.length === 1 ? 'One dangerous one fits' : `${fitting.length} dangerous ones fit`} all that was seen${deadly > 0 ? `, ${deadly === fitting.length ? 'deadly' : `${deadly} of them deadly`}` : ''}.`}
+          ? t.noDangerousOneOfThe
+          : t.dangerousOnesFitAllThat(
+              fitting.length,
+              deadly > 0 ? `, ${deadly === fitting.length ? t.deadly : t.ofThemDeadly(deadly)}` : '',
+            )}
       </Strong>
       <Small>
-        {fitting.length > 0
-          ? `${upper(
-              few(
-                fitting.map((c) => commonName(c.taxon)),
-                4,
-              ),
-            )}. `
-          : ''}
-        A likely name is no ground: only the check rules out.
+        {t.aLikelyNameIsNo(
+          fitting.length > 0
+            ? `${upper(
+                few(
+                  fitting.map((c) => commonName(c.taxon)),
+                  4,
+                ),
+              )}. `
+            : '',
+        )}
       </Small>
     </View>
   );

@@ -8,6 +8,7 @@ import { guide } from '../../../deciding/guide';
 import { late } from '../../../lib/late';
 import { useOwnRates } from '../../../notebook/ownRates';
 import { characterName, characterOf, timeWords } from '../../../text/names';
+import { t } from '../../../text/en/pieces';
 
 const { useNeeded: usePieces } = late<typeof import('@pause/core/advice/pieces')>(
   () => import('@pause/core/advice/pieces'),
@@ -35,12 +36,7 @@ export function PieceLines({
   const relatives = guide.taxon(find.target)?.taxon.nearRelatives ?? [];
   return (
     <>
-      {checks.length === 0 ? (
-        <Body>
-          The guide names no lookalike of it. Look at each piece all the same: what is not like the one you
-          checked is a stray.
-        </Body>
-      ) : null}
+      {checks.length === 0 ? <Body>{t.theGuideNamesNoLookalike}</Body> : null}
       {checks.map(({ character, seconds }, i) => (
         <PieceLine
           key={character}
@@ -51,9 +47,7 @@ export function PieceLines({
           last={i === checks.length - 1}
         />
       ))}
-      {relatives.length > 0 ? (
-        <Small>Could lie among them, and is not in this guide at all: {relatives.join(', ')}.</Small>
-      ) : null}
+      {relatives.length > 0 ? <Small>{t.couldLieAmongThemAnd(relatives.join(', '))}</Small> : null}
     </>
   );
 }

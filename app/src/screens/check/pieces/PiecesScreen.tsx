@@ -28,6 +28,7 @@ import { useAct, type Thunk } from '../../../notebook/store';
 import { useCase } from '../../../notebook/useCase';
 import { commonName, timeWords } from '../../../text/names';
 import { PieceLines, usePieceCheck } from './PieceLines';
+import { t } from '../../../text/en/pieces';
 
 /** One more was gone through; or the last count was a slip. */
 function countPiece(find: string, result: 'passed' | 'stray' | 'taken-back'): Thunk<Promise<boolean>> {
@@ -58,9 +59,9 @@ function Pieces({ record }: { readonly record: FindRecord }) {
       <Screen>
         <Notice
           whole
-          title="No name yet"
-          text="Only what has been checked as one thing can be gone through piece by piece."
-          action="Back to the find"
+          title={t.noNameYet}
+          text={t.onlyWhatHasBeenChecked}
+          action={t.backToTheFind}
           onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
         />
       </Screen>
@@ -68,22 +69,22 @@ function Pieces({ record }: { readonly record: FindRecord }) {
   if (!pieceCheck)
     return (
       <Screen>
-        <Loading what="Working out the quickest checks …" />
+        <Loading what={t.workingOutTheQuickestChecks} />
       </Screen>
     );
   if (!pieceCheck.feasible) {
     return (
       <Screen>
-        <Title>Piece by piece</Title>
+        <Title>{t.pieceByPiece}</Title>
         <Body>
-          No quick check parts the pieces:{' '}
-          {pieceCheck.obstacles
-            .flatMap((o) => (o.code === 'cannot-bar' ? [commonName(o.taxon)] : []))
-            .join(', ')}{' '}
-          cannot be ruled out at a glance. Check each one as a find of its own.
+          {t.noQuickCheckPartsThe(
+            pieceCheck.obstacles
+              .flatMap((o) => (o.code === 'cannot-bar' ? [commonName(o.taxon)] : []))
+              .join(', '),
+          )}
         </Body>
         <Button
-          label="Back to the find"
+          label={t.backToTheFind}
           tone="outline"
           style={styles.start}
           onPress={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
@@ -97,7 +98,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
       startFind({
         kingdom: record.kingdom,
         bodyPlan: record.bodyPlan ?? '',
-        placeNote: `Stray among the pieces of ${record.number ? `find ${record.number}` : commonName(find.target)}`,
+        placeNote: t.strayAmongThePiecesOf(record.number ? t.find(record.number) : commonName(find.target)),
         ...(record.group ? { group: record.group } : {}),
         context: {},
       }),
@@ -114,17 +115,17 @@ function Pieces({ record }: { readonly record: FindRecord }) {
         onPress={stray}
         style={({ pressed }) => [styles.big, styles.stray, pressed && styles.pressed]}
       >
-        <Strong>Stray</Strong>
-        <Small style={styles.under}>opens a find for it</Small>
+        <Strong>{t.stray}</Strong>
+        <Small style={styles.under}>{t.opensAFindForIt}</Small>
       </Pressable>
       <Pressable
         role="button"
         onPress={() => void act(countPiece(record.id, 'passed'))}
         style={({ pressed }) => [styles.big, styles.passes, pressed && styles.pressed]}
       >
-        <Strong on="dark">Passes</Strong>
+        <Strong on="dark">{t.passes}</Strong>
         <Small on="dark" style={styles.under}>
-          all of it as drawn
+          {t.allOfItAsDrawn}
         </Small>
       </Pressable>
     </View>
@@ -134,25 +135,25 @@ function Pieces({ record }: { readonly record: FindRecord }) {
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
         <FindWaysOut find={record.id} />
         <Small soft role="heading" aria-level={1}>
-          The rest of the patch · {commonName(find.target)}
+          {t.theRestOfThePatch(commonName(find.target))}
         </Small>
         <View
           style={styles.tally}
           role="status"
           aria-live="polite"
-          aria-label={`${count.passed} passed, ${count.strays} strays`}
+          aria-label={t.passedStrays(count.passed, count.strays)}
         >
           <View>
             <VerdictWord>{count.passed}</VerdictWord>
-            <Small soft>passed</Small>
+            <Small soft>{t.passed}</Small>
           </View>
           <View>
             <VerdictWord>{count.strays}</VerdictWord>
-            <Small soft>{count.strays === 1 ? 'stray' : 'strays'}</Small>
+            <Small soft>{t.strays(count.strays)}</Small>
           </View>
           <View style={styles.grow} />
           <Button
-            label="Take back"
+            label={t.takeBack}
             tone="plain"
             disabled={!count.last}
             onPress={() => void act(countPiece(record.id, 'taken-back'))}
@@ -162,37 +163,36 @@ function Pieces({ record }: { readonly record: FindRecord }) {
           <PieceLines check={pieceCheck} find={find} />
         ) : (
           <>
-            <Heading>On each piece, every one of these</Heading>
-            <Body soft>
-              About {timeWords(pieceCheck.seconds)} a piece. Anything else is a stray, also what you can’t
-              make out.
-            </Body>
+            <Heading>{t.onEachPieceEveryOne}</Heading>
+            <Body soft>{t.aboutAPieceAnythingElse(timeWords(pieceCheck.seconds))}</Body>
             <PieceLines check={pieceCheck} find={find} />
             {slips.length > 1 ? (
               <Small soft>
-                {own ? 'In your hands, by what you practised,' : 'In ordinary hands'}{' '}
-                {share(slips[0]?.share ?? 0)} of the strays slips through the first check alone,{' '}
-                {share(slips.at(-1)?.share ?? 0)} through all of them.{' '}
-                {count.strays > 0 ? 'There are strays here: do not leave one out.' : ''}
+                {t.ofTheStraysSlipsThrough(
+                  own ? t.inYourHandsByWhat : t.inOrdinaryHands,
+                  share(slips[0]?.share ?? 0),
+                  share(slips.at(-1)?.share ?? 0),
+                  count.strays > 0 ? t.thereAreStraysHereDo : '',
+                )}
               </Small>
             ) : null}
           </>
         )}
         <Rule strong />
         <Button
-          label="Stop here"
+          label={t.stopHere}
           tone="outline"
           style={styles.start}
           onPress={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
         />
-        <Small soft>The count is kept with the find.</Small>
+        <Small soft>{t.theCountIsKeptWith}</Small>
       </ScrollView>
     </Screen>
   );
 }
 
 const share = (s: number) =>
-  s <= 0 ? 'none' : s < 0.001 ? 'fewer than one in a thousand' : `one in ${Math.max(1, Math.round(1 / s))}`;
+  s <= 0 ? 'none' : s < 0.001 ? t.fewerThanOneInA : t.oneIn(Math.max(1, Math.round(1 / s)));
 
 const styles = StyleSheet.create({
   page: {

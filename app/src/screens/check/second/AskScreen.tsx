@@ -26,6 +26,7 @@ import { useAct, useApp } from '../../../notebook/store';
 import { useCase } from '../../../notebook/useCase';
 import { characterName, characterOf, timeWords, upper } from '../../../text/names';
 import { askForLook } from './actions';
+import { t } from '../../../text/en/second';
 
 /** Asks for other eyes: who, and at what they should look without knowing the answers. */
 export function AskScreen() {
@@ -36,7 +37,7 @@ export function AskScreen() {
           <Asking record={record} evaluation={evaluation} />
         ) : (
           <Screen>
-            <Loading what="Comparing with the guide …" />
+            <Loading what={t.comparingWithTheGuide} />
           </Screen>
         )
       }
@@ -74,9 +75,9 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
       <Screen>
         <Notice
           whole
-          title="Nothing to look at a second time yet"
-          text="Read what fills the bars first; then somebody else can read the same without knowing it."
-          action="Go on checking"
+          title={t.nothingToLookAtA}
+          text={t.readWhatFillsTheBars}
+          action={t.goOnChecking}
           onAction={() => router.replace({ pathname: '/find/[id]/check', params: { id: record.id } })}
         />
       </Screen>
@@ -86,7 +87,7 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
     const here = whom === HERE;
     const guest = here && beside === undefined;
     if (guest && name.trim() === '') {
-      setWrong('Name: whoever stands beside you');
+      setWrong(t.nameWhoeverStandsBesideYou);
       return;
     }
     const of = !here
@@ -109,13 +110,10 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
   return (
     <Screen>
       <View style={wide ? styles.narrow : styles.all}>
-        <Title>A second look</Title>
-        <Body>
-          Whoever you ask sees photos, sketches and the plant, but neither the name nor what you read. Only
-          afterwards both lie side by side.
-        </Body>
-        <Heading>Who looks?</Heading>
-        <ChipRow label="Who looks?">
+        <Title>{t.aSecondLook}</Title>
+        <Body>{t.whoeverYouAskSeesPhotos}</Body>
+        <Heading>{t.whoLooks}</Heading>
+        <ChipRow label={t.whoLooks}>
           {others.map((m) => (
             <Chip
               key={m.person}
@@ -124,12 +122,12 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
               onPress={() => setWhom(m.person)}
             />
           ))}
-          <Chip label="Somebody beside me" chosen={whom === HERE} onPress={() => setWhom(HERE)} />
+          <Chip label={t.somebodyBesideMe} chosen={whom === HERE} onPress={() => setWhom(HERE)} />
         </ChipRow>
         {whom === HERE ? (
           <>
             {others.length > 0 ? (
-              <ChipRow label="Who stands beside you?">
+              <ChipRow label={t.whoStandsBesideYou}>
                 {others.map((m) => (
                   <Chip
                     key={m.person}
@@ -139,23 +137,23 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
                   />
                 ))}
                 <Chip
-                  label="Somebody else"
+                  label={t.somebodyElse}
                   chosen={beside === undefined}
                   onPress={() => setBeside(undefined)}
                 />
               </ChipRow>
             ) : null}
             {beside === undefined ? (
-              <Field label="Name" value={name} onChangeText={setName} maxLength={80} wrong={wrong} />
+              <Field label={t.name} value={name} onChangeText={setName} maxLength={80} wrong={wrong} />
             ) : null}
-            <Small soft>You hand over the phone; the screen shows nothing of what you read.</Small>
+            <Small soft>{t.youHandOverThePhone}</Small>
           </>
         ) : (
-          <Small soft>They are asked the next time their phone has a connection.</Small>
+          <Small soft>{t.theyAreAskedTheNext}</Small>
         )}
-        <Heading>At what?</Heading>
-        <Body soft>What your bars stand on, and its own marks. {upper(timeWords(seconds))} in all.</Body>
-        <ChipRow label="At what?">
+        <Heading>{t.atWhat}</Heading>
+        <Body soft>{t.whatYourBarsStandOn(upper(timeWords(seconds)))}</Body>
+        <ChipRow label={t.atWhat}>
           {checks.map((c) => (
             <Chip
               key={c}
@@ -166,9 +164,9 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
             />
           ))}
         </ChipRow>
-        {chosen.length === 0 ? <SmallStrong role="alert">Choose at least one.</SmallStrong> : null}
+        {chosen.length === 0 ? <SmallStrong role="alert">{t.chooseAtLeastOne}</SmallStrong> : null}
         <Button
-          label={whom === HERE ? 'Hand over the phone' : 'Ask'}
+          label={whom === HERE ? t.handOverThePhone : t.ask}
           disabled={chosen.length === 0}
           onPress={() => void ask()}
         />

@@ -7,6 +7,7 @@ import { guide } from '../../../deciding/guide';
 import { useAct } from '../../../notebook/store';
 import { allRecords } from './actions';
 import { styles } from './togetherStyles';
+import { t } from '../../../text/en/second';
 
 /** How often two people see the same. */
 
@@ -38,27 +39,29 @@ export function OverTime({
   const looks = table.flat().reduce((sum, count) => sum + count, 0);
   return (
     <View style={styles.block}>
-      <Heading>The two of you over time</Heading>
+      <Heading>{t.theTwoOfYouOver}</Heading>
       {kappa && looks >= FEWEST ? (
         <>
           <Scale low={kappa.low} high={kappa.high} at={kappa.kappa} />
           <Body>
-            {agreementWords(kappa.kappa)}: kappa {kappa.kappa.toFixed(2)}, between {kappa.low.toFixed(2)} and{' '}
-            {kappa.high.toFixed(2)}, from {kappa.looks} looks.
+            {t.kappaBetweenAndFromLooks(
+              agreementWords(kappa.kappa),
+              kappa.kappa.toFixed(2),
+              kappa.low.toFixed(2),
+              kappa.high.toFixed(2),
+              kappa.looks,
+            )}
           </Body>
-          <Small soft>
-            Cohen’s kappa: 1 is always the same, 0 what chance alone would do. Counted by whether a look fits,
-            strains or speaks against what it was taken for.
-          </Small>
+          <Small soft>{t.cohensKappa1IsAlways}</Small>
         </>
       ) : (
         <Body soft>
-          {first} and {second} have looked at {looks === 1 ? 'one thing' : `${looks} things`} one after the
-          other
-          {looks >= FEWEST
-            ? ', and always said one and the same: that shows nothing yet'
-            : `; from ${FEWEST} on it can be said how well they agree`}
-          .
+          {t.andHaveLookedAtThings(
+            first,
+            second,
+            looks,
+            looks >= FEWEST ? t.andAlwaysSaidOneAnd : t.fromOnItCanBe(FEWEST),
+          )}
         </Body>
       )}
     </View>
@@ -66,9 +69,9 @@ export function OverTime({
 }
 
 function agreementWords(kappa: number): string {
-  if (kappa < 0.2) return 'Hardly more often the same than by chance';
-  if (kappa < 0.6) return 'More often the same than by chance';
-  return kappa < 0.8 ? 'Mostly the same' : 'Nearly always the same';
+  if (kappa < 0.2) return t.hardlyMoreOftenTheSame;
+  if (kappa < 0.6) return t.moreOftenTheSameThan;
+  return kappa < 0.8 ? t.mostlyTheSame : t.nearlyAlwaysTheSame;
 }
 
 /** From chance to always, with the interval as a bar and the estimate as a line. */
@@ -78,15 +81,15 @@ function Scale({ low, high, at }: { readonly low: number; readonly high: number;
     <View
       style={styles.scale}
       role="img"
-      aria-label={`Agreement ${at.toFixed(2)}, between ${low.toFixed(2)} and ${high.toFixed(2)}, on a scale from chance to always`}
+      aria-label={t.agreementBetweenAndOnA(at.toFixed(2), low.toFixed(2), high.toFixed(2))}
     >
       <View style={styles.line}>
         <View style={[styles.range, { left: share(low), right: share(1 - high) }]} />
         <View style={[styles.mark, { left: share(at) }]} />
       </View>
       <View style={styles.ends}>
-        <Small soft>chance</Small>
-        <Small soft>always the same</Small>
+        <Small soft>{t.chance}</Small>
+        <Small soft>{t.alwaysTheSame}</Small>
       </View>
     </View>
   );

@@ -23,6 +23,7 @@ import { characterOf, timeWords, upper } from '../../../text/names';
 import { memberName } from '../../../text/people';
 import { AnswerCard, cardKey, type Answer } from '../card';
 import { reveal } from './actions';
+import { t } from '../../../text/en/second';
 
 /** Somebody else reads what was asked, knowing neither the name nor the first answers. */
 export function SecondLookScreen() {
@@ -55,7 +56,7 @@ function Looking({ record }: { readonly record: FindRecord }) {
   const [begun, setBegun] = useState(false);
   const [passed, setPassed] = useState<readonly CharacterId[]>([]);
   const answering = useRef<CharacterId>(undefined);
-  const asker = open && group ? memberName(group, open.ask.by) : 'The finder';
+  const asker = open && group ? memberName(group, open.ask.by) : t.theFinder;
   const together = { pathname: '/find/[id]/together' as const, params: { id: record.id } };
   if (!open) {
     const looked = record.readings.some((r) => r.by === reader && r.blind === true);
@@ -64,21 +65,17 @@ function Looking({ record }: { readonly record: FindRecord }) {
         {looked ? (
           <Notice
             whole
-            title="Thank you: all of it is read"
-            text={
-              beside
-                ? 'Give the phone back. Now both can lie side by side.'
-                : 'Now both can lie side by side.'
-            }
-            action="Side by side"
+            title={t.thankYouAllOfIt}
+            text={beside ? t.giveThePhoneBackNow : t.nowBothCanLieSide}
+            action={t.sideBySide}
             onAction={() => router.replace(together)}
           />
         ) : (
           <Notice
             whole
-            title="Nothing is asked of you here"
-            text="Or you know the answers by now."
-            action="Open the find"
+            title={t.nothingIsAskedOfYou}
+            text={t.orYouKnowTheAnswers}
+            action={t.openTheFind}
             onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
           />
         )}
@@ -97,28 +94,28 @@ function Looking({ record }: { readonly record: FindRecord }) {
       <Screen rooms={false}>
         <View style={wide ? styles.narrow : styles.all}>
           <WaysOut />
-          <Title>{beside ? `For ${who}` : 'A second look is asked of you'}</Title>
+          <Title>{beside ? t.for(who) : t.aSecondLookIsAsked}</Title>
           <Body>
-            {asker} {beside ? 'hands you the phone' : 'asks you'} to look at{' '}
-            {open.left.length === 1 ? 'one thing' : `${open.left.length} things`} on {beside ? 'this' : 'a'}{' '}
-            specimen, and not to be told what it is taken for or what was read. {upper(timeWords(seconds))} or
-            so.
+            {t.toLookAtThingsOn(
+              asker,
+              beside ? t.handsYouThePhone : t.asksYou,
+              open.left.length,
+              beside ? t.this : t.a,
+              upper(timeWords(seconds)),
+            )}
           </Body>
-          <Body>
-            Say what you see. “Can’t see it” is an answer too. Nobody is right or wrong by it: where you
-            differ, both look again together.
-          </Body>
+          <Body>{t.sayWhatYouSeeCant}</Body>
           {beside ? null : (
             <>
-              <Heading>What there is to see</Heading>
+              <Heading>{t.whatThereIsToSee}</Heading>
               <Pictures find={record.id} />
             </>
           )}
-          <Button label={beside ? 'I have the phone' : 'Begin'} onPress={() => setBegun(true)} />
+          <Button label={beside ? t.iHaveThePhone : t.begin} onPress={() => setBegun(true)} />
           {beside ? null : (
             <View style={styles.all}>
               <Button
-                label="Show me everything instead"
+                label={t.showMeEverythingInstead}
                 tone="plain"
                 style={styles.start}
                 onPress={() =>
@@ -127,7 +124,7 @@ function Looking({ record }: { readonly record: FindRecord }) {
                   )
                 }
               />
-              <Small soft>Then your look is not blind any more, and counts as any other.</Small>
+              <Small soft>{t.thenYourLookIsNot}</Small>
             </View>
           )}
         </View>
@@ -156,8 +153,8 @@ function Looking({ record }: { readonly record: FindRecord }) {
       <View style={wide ? styles.narrow : styles.all}>
         <WaysOut />
         <View style={styles.head} role="status">
-          <SmallStrong style={styles.grow}>A second look, blind</SmallStrong>
-          <Small soft>{open.left.length === 1 ? 'the last one' : `${open.left.length} left`}</Small>
+          <SmallStrong style={styles.grow}>{t.aSecondLookBlind}</SmallStrong>
+          <Small soft>{t.left(open.left.length)}</Small>
         </View>
         {next ? (
           <AnswerCard

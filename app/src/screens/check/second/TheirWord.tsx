@@ -4,6 +4,7 @@ import { Body, Button, colour, Heading, space } from '../../../components';
 import { useApp } from '../../../notebook/store';
 import { lowerFirst } from '../../../text/names';
 import { readerName } from '../../../text/people';
+import { t } from '../../../text/en/second';
 
 interface TheirWordProps {
   readonly record: FindRecord;
@@ -20,14 +21,12 @@ export function TheirWord({ record, person, seen, onWord, onBack }: TheirWordPro
   const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
   const name = readerName(record, group, person);
   return (
-    <View style={styles.card} role="group" aria-label={`The word of ${name}`}>
-      <Heading>Now give it to {name}</Heading>
-      <Body>
-        {name}, look at the same spot. Seen here just now: {lowerFirst(seen)}. Do you see it so too?
-      </Body>
-      <Button label={`I am ${name}, and I see it so`} onPress={() => onWord(true)} />
-      <Button label={`I am ${name}, and I see it otherwise`} tone="outline" onPress={() => onWord(false)} />
-      <Button label="Back to the question" tone="plain" style={styles.start} onPress={onBack} />
+    <View style={styles.card} role="group" aria-label={t.theWordOf(name)}>
+      <Heading>{t.nowGiveItTo(name)}</Heading>
+      <Body>{t.lookAtTheSameSpot(name, lowerFirst(seen))}</Body>
+      <Button label={t.iAmAndISee(name)} onPress={() => onWord(true)} />
+      <Button label={t.iAmAndISeeIt(name)} tone="outline" onPress={() => onWord(false)} />
+      <Button label={t.backToTheQuestion} tone="plain" style={styles.start} onPress={onBack} />
     </View>
   );
 }

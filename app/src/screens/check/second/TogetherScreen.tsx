@@ -26,6 +26,7 @@ import { characterName, characterOf, readingWords } from '../../../text/names';
 import { readerName } from '../../../text/people';
 import { OverTime } from './OverTime';
 import { styles } from './togetherStyles';
+import { t } from '../../../text/en/second';
 
 /** Both looks side by side: where the two agree, and what they should look at together. */
 export function TogetherScreen() {
@@ -33,10 +34,10 @@ export function TogetherScreen() {
 }
 
 const SAYS: Readonly<Record<Agreement, string>> = {
-  agree: 'The same',
-  partly: 'Partly the same',
-  differ: 'Not the same',
-  'no-ground': 'One could not tell',
+  agree: t.theSame,
+  partly: t.partlyTheSame,
+  differ: t.notTheSame,
+  'no-ground': t.oneCouldNotTell,
 };
 
 const FIRST: Readonly<Record<Agreement, number>> = { differ: 0, partly: 1, 'no-ground': 2, agree: 3 };
@@ -55,13 +56,9 @@ function Together({ record }: { readonly record: FindRecord }) {
       <Screen>
         <Notice
           whole
-          title={asked ? 'The second look is not there yet' : 'Nobody has looked at it blind'}
-          text={
-            asked
-              ? 'It will lie here beside yours as soon as it is.'
-              : 'The best second look comes from somebody who does not know the answer.'
-          }
-          action="Ask for one"
+          title={asked ? t.theSecondLookIsNot : t.nobodyHasLookedAtIt}
+          text={asked ? t.itWillLieHereBeside : t.theBestSecondLookComes}
+          action={t.askForOne}
           onAction={() => router.replace({ pathname: '/find/[id]/ask', params })}
         />
       </Screen>
@@ -74,13 +71,11 @@ function Together({ record }: { readonly record: FindRecord }) {
   return (
     <Screen>
       <View>
-        <Small soft>
-          {first} · {second}, blind
-        </Small>
-        <Title>Both looks</Title>
+        <Small soft>{t.blind(first, second)}</Small>
+        <Title>{t.bothLooks}</Title>
       </View>
       {looked.length > 1 ? (
-        <ChipRow label="Whose second look">
+        <ChipRow label={t.whoseSecondLook}>
           {looked.map((by) => (
             <Chip
               key={by}
@@ -93,15 +88,17 @@ function Together({ record }: { readonly record: FindRecord }) {
       ) : null}
       <Body>
         {count('agree') === both.length
-          ? `All ${both.length} were seen the same.`
-          : `${count('agree')} of ${both.length} were seen the same${count('differ') > 0 ? `, ${count('differ')} not` : ''}${count('no-ground') > 0 ? `; of ${count('no-ground')} one of the two could not tell` : ''}.`}
+          ? t.allWereSeenTheSame(both.length)
+          : t.ofWereSeenTheSame(
+              count('agree'),
+              both.length,
+              count('differ') > 0 ? t.not(count('differ')) : '',
+              count('no-ground') > 0 ? t.ofOneOfTheTwo(count('no-ground')) : '',
+            )}
       </Body>
       {differing.length > 0 ? (
         <View style={styles.differ}>
-          <Body>
-            Where you differ nothing counts any more, for either. Look at it together, at the same spot and in
-            good light; and both of you say what you see. One of you alone settles nothing.
-          </Body>
+          <Body>{t.whereYouDifferNothingCounts}</Body>
           <LookTogether
             other={other}
             name={person?.id === record.person ? second : first}
@@ -118,9 +115,9 @@ function Together({ record }: { readonly record: FindRecord }) {
           />
         </View>
       ) : (
-        <Body soft>A second person’s look confirms; it never makes another bar of the same ground.</Body>
+        <Body soft>{t.aSecondPersonsLookConfirms}</Body>
       )}
-      <View role="list" aria-label="Both looks">
+      <View role="list" aria-label={t.bothLooks}>
         <Rule strong />
         {[...both]
           .sort((a, b) => FIRST[a.says] - FIRST[b.says])
@@ -130,7 +127,7 @@ function Together({ record }: { readonly record: FindRecord }) {
       </View>
       <OverTime one={record.person} other={who} first={first} second={second} />
       <Button
-        label="Ask somebody else too"
+        label={t.askSomebodyElseToo}
         tone="outline"
         style={styles.start}
         onPress={() => router.push({ pathname: '/find/[id]/ask', params })}
@@ -150,12 +147,12 @@ function LookTogether({
   readonly begin: (word: string | undefined) => void;
 }) {
   const [choosing, setChoosing] = useState(false);
-  if (!choosing) return <Button label="Look at it together" onPress={() => setChoosing(true)} />;
+  if (!choosing) return <Button label={t.lookAtItTogether} onPress={() => setChoosing(true)} />;
   return (
-    <View style={styles.block} role="group" aria-label="How you look together">
-      <Button label={`${name} is here and says it on this device`} onPress={() => begin(other)} />
-      <Button label="Each of us on our own device" tone="outline" onPress={() => begin(undefined)} />
-      <Small>On two devices it is settled once both of you have looked again.</Small>
+    <View style={styles.block} role="group" aria-label={t.howYouLookTogether}>
+      <Button label={t.isHereAndSaysIt(name)} onPress={() => begin(other)} />
+      <Button label={t.eachOfUsOnOur} tone="outline" onPress={() => begin(undefined)} />
+      <Small>{t.onTwoDevicesItIs}</Small>
     </View>
   );
 }

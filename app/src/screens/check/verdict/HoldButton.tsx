@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Animated, Easing, Pressable, StyleSheet, View, type GestureResponderEvent } from 'react-native';
 import { colour, corner, Small, space, Strong, stroke } from '../../../components';
+import { t } from '../../../text/en/verdict';
 
 const HOLD_MS = 900;
 
@@ -71,7 +72,7 @@ export function HoldButton({ label, hint, tone, disabled = false, onHeld }: Hold
       <View style={styles.words}>
         <Strong on={dark ? 'dark' : 'light'}>{label}</Strong>
         <Small on={dark ? 'dark' : 'light'}>
-          {holding === 'not' ? hint : holding === 'short' ? 'Keep holding …' : 'Now let go'}
+          {holding === 'not' ? hint : holding === 'short' ? t.keepHolding : t.nowLetGo}
         </Small>
       </View>
     </Pressable>

@@ -9,6 +9,7 @@ import { useAct, useApp } from '../../../notebook/store';
 import { OUTCOME } from '../../../text/names';
 import { HoldButton } from './HoldButton';
 import { styles } from './verdictStyles';
+import { t } from '../../../text/en/verdict';
 
 /** What a person decides after a verdict. */
 
@@ -20,7 +21,7 @@ export function OwnDecision({ record, verdict }: { readonly record: FindRecord; 
   const [deciding, setDeciding] = useState(false);
   const me = useApp((state) => state.me.person?.id ?? '');
   const decide = (choice: Choice) => {
-    const word = choice === 'collect' && child ? `An adult, ${adult.trim()}, looked at it.` : '';
+    const word = choice === 'collect' && child ? t.anAdultLookedAtIt(adult.trim()) : '';
     const why = [word, reason.trim()].filter(Boolean).join(' ') || undefined;
     const toFind = () => router.replace({ pathname: '/find/[id]', params: { id: record.id } });
     // The same decision on the same verdict, held twice, is one decision.
@@ -46,17 +47,17 @@ export function OwnDecision({ record, verdict }: { readonly record: FindRecord; 
   const reasonMissing = !collects && reason.trim() === '';
   return (
     <View style={styles.group}>
-      <Heading>What you do</Heading>
-      <Body soft>Pause keeps the record; the person decides. Leaving costs nothing.</Body>
+      <Heading>{t.whatYouDo}</Heading>
+      <Body soft>{t.pauseKeepsTheRecordThe}</Body>
       {collects && child ? (
         <View style={styles.group}>
-          <Strong>Show it to an adult. Their word is needed here.</Strong>
+          <Strong>{t.showItToAnAdult}</Strong>
           <TextInput
-            aria-label="Name of the adult who looked at it"
+            aria-label={t.nameOfTheAdultWho}
             value={adult}
             onChangeText={setAdult}
             maxLength={80}
-            placeholder="Who looked at it?"
+            placeholder={t.whoLookedAtIt}
             placeholderTextColor={colour.inkSoft}
             style={[styles.why, styles.oneLine]}
           />
@@ -64,14 +65,10 @@ export function OwnDecision({ record, verdict }: { readonly record: FindRecord; 
       ) : null}
       {collects && young && !agreed ? (
         <View style={styles.group}>
-          <Strong>
-            {shown
-              ? 'An adult of the group has been asked. Until they agree it waits.'
-              : 'Collecting waits for an adult of the group.'}
-          </Strong>
+          <Strong>{shown ? t.anAdultOfTheGroup : t.collectingWaitsForAnAdult}</Strong>
           {shown ? null : (
             <Button
-              label="Ask the adults of the group"
+              label={t.askTheAdultsOfThe}
               tone="outline"
               style={styles.start}
               onPress={() => void act(recordVerdict(record.id, verdict))}
@@ -81,8 +78,8 @@ export function OwnDecision({ record, verdict }: { readonly record: FindRecord; 
       ) : null}
       {collects ? (
         <HoldButton
-          label="I collect it"
-          hint={waits ? 'An adult says so first' : 'Hold to record'}
+          label={t.iCollectIt}
+          hint={waits ? t.anAdultSaysSoFirst : t.holdToRecord}
           tone="collect"
           disabled={waits || deciding}
           onHeld={() => decide('collect')}
@@ -90,43 +87,43 @@ export function OwnDecision({ record, verdict }: { readonly record: FindRecord; 
       ) : null}
       {collects ? (
         <Button
-          label="Check the rest of the patch"
+          label={t.checkTheRestOfThe}
           tone="outline"
           onPress={() => router.push({ pathname: '/find/[id]/pieces', params: { id: record.id } })}
         />
       ) : null}
       <HoldButton
-        label="I leave it"
-        hint="Hold to record"
+        label={t.iLeaveIt}
+        hint={t.holdToRecord}
         tone={collects ? 'outline' : 'ink'}
         disabled={deciding}
         onHeld={() => decide('leave')}
       />
       <HoldButton
-        label="I come back later"
-        hint="Hold to record"
+        label={t.iComeBackLater}
+        hint={t.holdToRecord}
         tone="outline"
         disabled={deciding}
         onHeld={() => decide('later')}
       />
       {collects || !guide.taxon(verdict.target)?.taxon.parts.length ? null : against ? (
         <View style={styles.group}>
-          <Strong>It was collected all the same</Strong>
-          <Body soft>This is kept as what happened, and marks everything that comes of it.</Body>
+          <Strong>{t.itWasCollectedAllThe}</Strong>
+          <Body soft>{t.thisIsKeptAsWhat}</Body>
           <TextInput
-            aria-label="Why was it collected against the verdict?"
+            aria-label={t.whyWasItCollectedAgainst}
             value={reason}
             onChangeText={setReason}
             maxLength={500}
             multiline
-            placeholder="Why?"
+            placeholder={t.why}
             placeholderTextColor={colour.inkSoft}
             style={styles.why}
           />
-          {reasonMissing ? <Small soft>Give the reason first.</Small> : null}
+          {reasonMissing ? <Small soft>{t.giveTheReasonFirst}</Small> : null}
           <HoldButton
-            label={`Collected against “${OUTCOME[verdict.outcome].toLowerCase()}”`}
-            hint="Hold to record"
+            label={t.collectedAgainst(OUTCOME[verdict.outcome].toLowerCase())}
+            hint={t.holdToRecord}
             tone="outline"
             disabled={reasonMissing || deciding}
             onHeld={() => decide('collect')}
@@ -134,7 +131,7 @@ export function OwnDecision({ record, verdict }: { readonly record: FindRecord; 
         </View>
       ) : (
         <Button
-          label="It was collected all the same"
+          label={t.itWasCollectedAllThe}
           tone="plain"
           onPress={() => setAgainst(true)}
           style={styles.start}

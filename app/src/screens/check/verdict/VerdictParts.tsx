@@ -17,6 +17,7 @@ import {
 import { reasonWords } from '../../../text/reasons';
 import { stripLine, aboutPart } from '../../../text/strip';
 import { styles } from './verdictStyles';
+import { t } from '../../../text/en/verdict';
 
 /** The parts of a verdict. */
 
@@ -79,13 +80,13 @@ export function WouldChange({ verdict, plan }: { readonly verdict: Verdict; read
   if (verdict.outcome === 'leave') {
     return (
       <View style={styles.group}>
-        <Heading>What would change it</Heading>
+        <Heading>{t.whatWouldChangeIt}</Heading>
         <Body>
           {verdict.reasons.some((r) => r.weight === 'leave' && r.code.startsWith('contradicted'))
-            ? 'Nothing that is read on this piece. Another piece is another find’s worth of looks, and starting again is listed.'
+            ? t.nothingThatIsReadOn
             : verdict.reasons.some(aboutPart)
-              ? 'Another part, or another stage. Looking on still shows what it is.'
-              : 'Not another look: what rules it out lies in what it is, where it stands, or when.'}
+              ? t.anotherPartOrAnotherStage
+              : t.notAnotherLookWhatRules}
         </Body>
       </View>
     );
@@ -93,40 +94,40 @@ export function WouldChange({ verdict, plan }: { readonly verdict: Verdict; read
   if (!plan.feasible) {
     const obstacles = plan.obstacles.map((o) =>
       o.code === 'cannot-bar'
-        ? `${CommonName(o.taxon)} cannot be ruled out at this stage: at most ${o.most} of ${o.need} grounds.`
+        ? t.cannotBeRuledOutAt(CommonName(o.taxon), o.most, o.need)
         : o.code === 'mark-unseen'
-          ? `${characterName(o.character)}, one of its own marks, cannot be seen now.`
+          ? t.oneOfItsOwnMarks(characterName(o.character))
           : o.code === 'too-few-groups'
-            ? `Only ${o.most} independent things can fit now; ${o.need} are needed.`
-            : 'Everything could be filled alone, but not together.',
+            ? t.onlyIndependentThingsCanFit(o.most, o.need)
+            : t.everythingCouldBeFilledAlone,
     );
     return (
       <View style={styles.group}>
-        <Heading>What would change it</Heading>
+        <Heading>{t.whatWouldChangeIt}</Heading>
         {obstacles.slice(0, 5).map((line) => (
           <Body key={line}>{line}</Body>
         ))}
-        <Body soft>Another stage, or other gear. Walking away costs nothing.</Body>
+        <Body soft>{t.anotherStageOrOtherGear}</Body>
       </View>
     );
   }
   if (plan.checks.length === 0) return null;
   return (
     <View style={styles.group}>
-      <Heading>What would change it</Heading>
+      <Heading>{t.whatWouldChangeIt}</Heading>
       <Body>
-        {plan.checks.length === 1 ? 'One more check' : `${plan.checks.length} more checks`},{' '}
-        {plan.walked
-          ? 'as they will be asked if each shows what is usual'
-          : 'if each shows what is usual; others may be asked first'}
-        ; about {timeWords(plan.seconds)}
-        {plan.gear.length > 0 ? `, with ${plan.gear.join(', ')}` : ''}.
+        {t.moreChecksAbout(
+          plan.checks.length,
+          plan.walked ? t.asTheyWillBeAsked : t.ifEachShowsWhatIs,
+          timeWords(plan.seconds),
+          plan.gear.length > 0 ? t.with(plan.gear.join(', ')) : '',
+        )}
       </Body>
       {plan.checks.map((c, at) => (
         <View key={`${at} ${c.character}`} style={styles.reason}>
           <Body style={styles.grow}>
             {characterName(c.character)}
-            {c.again ? ', once more' : ''}
+            {c.again ? t.onceMore : ''}
           </Body>
           <Small soft>
             {[timeWords(c.seconds), ...(c.damage === 'none' ? [] : [DAMAGE[c.damage]])].join(' · ')}
@@ -144,23 +145,18 @@ export function SeenFor({ record, verdict }: { readonly record: FindRecord; read
   if (record.readings.length === 0) return null;
   return (
     <View style={styles.group}>
-      <Heading>Seen for it</Heading>
-      <Body>
-        {fitGroups.length === 1 ? 'One independent thing fits' : `${fitGroups.length} independent things fit`}
-        ; {groupsNeeded} are needed.
-      </Body>
+      <Heading>{t.seenForIt}</Heading>
+      <Body>{t.independentThingsFitAreNeeded(fitGroups.length, groupsNeeded)}</Body>
       {signature.length > 0 ? (
         <Body>
-          Its own marks:{' '}
-          {signature
-            .map((mark) => `${lowerFirst(characterName(mark.character))} ${mark.held ? 'seen' : 'not yet'}`)
-            .join(', ')}
-          .
+          {t.itsOwnMarks(
+            signature
+              .map((mark) => `${lowerFirst(characterName(mark.character))} ${mark.held ? t.seen : t.notYet}`)
+              .join(', '),
+          )}
         </Body>
       ) : null}
-      <Body>
-        {out.length} of {verdict.rows.length} dangerous ones of the guide are ruled out.
-      </Body>
+      <Body>{t.ofDangerousOnesOfThe(out.length, verdict.rows.length)}</Body>
     </View>
   );
 }
@@ -178,11 +174,8 @@ export function LeansOn({
   if (readings.length === 0 || verdict.outcome === 'pause') return null;
   return (
     <View style={styles.group}>
-      <Heading>What it leans on</Heading>
-      <Body soft>
-        Without any one of these it would not be {OUTCOME[verdict.outcome].toLowerCase()}. Look at exactly
-        these again, on another piece.
-      </Body>
+      <Heading>{t.whatItLeansOn}</Heading>
+      <Body soft>{t.withoutAnyOneOfThese(OUTCOME[verdict.outcome].toLowerCase())}</Body>
       {readings.map((reading) => (
         <View key={reading.id} style={styles.reason}>
           <Body style={styles.grow}>
@@ -191,7 +184,7 @@ export function LeansOn({
           </Body>
         </View>
       ))}
-      <Button label="Look again on another piece" tone="outline" onPress={onAgain} style={styles.start} />
+      <Button label={t.lookAgainOnAnotherPiece} tone="outline" onPress={onAgain} style={styles.start} />
     </View>
   );
 }
@@ -207,7 +200,7 @@ export function Before({ verdict, record }: { readonly verdict: Verdict; readonl
   if (verdict.outcome === 'leave' || lines.length === 0) return null;
   return (
     <View style={styles.group}>
-      <Heading>Before anyone eats it</Heading>
+      <Heading>{t.beforeAnyoneEatsIt}</Heading>
       {lines.map((line) => (
         <Body key={line}>{line}</Body>
       ))}

@@ -8,6 +8,7 @@ import { few } from '../../../text/reasons';
 import { aboutPart } from '../../../text/strip';
 import { OwnDecision } from './OwnDecision';
 import { Band, Group, WouldChange, SeenFor, LeansOn, Before } from './VerdictParts';
+import { t } from '../../../text/en/verdict';
 
 export function VerdictScreen() {
   return (
@@ -18,7 +19,7 @@ export function VerdictScreen() {
           <VerdictView record={record} evaluation={evaluation} />
         ) : (
           <Screen>
-            <Loading what="Comparing with the guide …" />
+            <Loading what={t.comparingWithTheGuide} />
           </Screen>
         )
       }
@@ -88,30 +89,28 @@ function VerdictView({
   return (
     <Screen>
       <Band verdict={verdict} />
-      <Group title="Against it" reasons={against} verdict={verdict} />
+      <Group title={t.againstIt} reasons={against} verdict={verdict} />
       <Group
-        title={against.length > 0 ? 'Also still missing' : 'Still missing'}
+        title={against.length > 0 ? t.alsoStillMissing : t.stillMissing}
         reasons={named}
         verdict={verdict}
         more={[
           ...(named === missing
             ? []
-            : [
-                `Of the other dangerous ones of the guide ${unlisted.length} are not ruled out: ${few(unlisted.map((r) => commonName(r.taxon)))}.`,
-              ]),
-          ...(marks.length > 0 ? [`Its own marks, still to be seen for sure: ${marks.join('; ')}.`] : []),
+            : [t.ofTheOtherDangerousOnes(unlisted.length, few(unlisted.map((r) => commonName(r.taxon))))]),
+          ...(marks.length > 0 ? [t.itsOwnMarksStillTo(marks.join('; '))] : []),
         ]}
       />
-      <Group title="About the part" reasons={part} verdict={verdict} />
-      <Group title="About the place" reasons={place} verdict={verdict} />
+      <Group title={t.aboutThePart} reasons={part} verdict={verdict} />
+      <Group title={t.aboutThePlace} reasons={place} verdict={verdict} />
       <Group
-        title="About who eats it"
+        title={t.aboutWhoEatsIt}
         reasons={verdict.reasons.filter((r) => EATER.has(r.code))}
         verdict={verdict}
       />
       <WouldChange verdict={verdict} plan={plan} />
       {verdict.outcome === 'pause' || (part.length > 0 && against.length === 0) ? (
-        <Button label="Go on with the check" onPress={toCheck} />
+        <Button label={t.goOnWithTheCheck} onPress={toCheck} />
       ) : null}
       <SeenFor record={record} verdict={verdict} />
       <LeansOn
@@ -124,7 +123,7 @@ function VerdictView({
           })
         }
       />
-      <Group title="What it does not cover" reasons={notes} verdict={verdict} />
+      <Group title={t.whatItDoesNotCover} reasons={notes} verdict={verdict} />
       <Before verdict={verdict} record={record} />
       <Rule strong />
       <OwnDecision record={record} verdict={verdict} />

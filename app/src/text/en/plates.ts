@@ -1,0 +1,6 @@
+import { messages } from '../messages';
+
+export const t = messages('plates', {
+  notToScale: 'not to scale',
+  nothingOfIt: 'Nothing of it',
+});

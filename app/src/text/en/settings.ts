@@ -1,0 +1,37 @@
+import { messages } from '../messages';
+
+export const t = messages('settings', {
+  asUsual: 'As usual',
+  larger: 'Larger',
+  large: 'Large',
+  twice: 'Twice',
+  howItLooksHere: 'How it looks here',
+  light: 'Light',
+  dimKeepsYourEyesUsed:
+    'Dim keeps your eyes used to the dusk. Colours are judged by daylight, whatever the screen looks like.',
+  byDay: 'By day',
+  dimForDusk: 'Dim, for dusk',
+  sizeOfTheText: 'Size of the text',
+  theHandThatHoldsThe: 'The hand that holds the phone',
+  right: 'Right',
+  left: 'Left',
+  whoGathersWithIt: 'Who gathers with it',
+  aChildGathersWithAn: 'A child gathers with an adult: then collecting waits for an adult’s word.',
+  anAdult: 'An adult',
+  aChild: 'A child',
+  rulerOnTheScreen: 'Ruler on the screen',
+  notSetYetLayA: 'Not set yet. Lay a bank or library card on the screen once; then it can measure.',
+  setForThisScreenSet: 'Set for this screen. Set it again after changing the zoom of the browser.',
+  setItWithACard: 'Set it with a card',
+  setItAgain: 'Set it again',
+  keptOnThisDeviceOnly: 'Kept on this device only.',
+  itFits: 'It fits',
+  layACardHere: 'Lay a card here',
+  aBankLibraryOrTravel: (width: number) =>
+    `A bank, library or travel card: ${width} mm long. Put its short edge on the thick line and draw the other line up to its end.`,
+  theFrameOfTheCard: 'The frame of the card',
+  longSideDownTheScreen: 'long side down the screen',
+  lengthOfTheFrame: 'Length of the frame',
+  oneMillimetreIsPixelsOf: (number: string) => `One millimetre is ${number} pixels of this screen.`,
+  noScreenIsLikeThat: (width: number) => `No screen is like that. Was it a card of ${width} mm?`,
+});
