@@ -70,6 +70,7 @@ export default tseslint.config(
     ignores: [
       '**/test/**',
       // Data.
+      'app/src/text/en/**',
       'guide/src/taxa.ts',
       'server/src/demo/valley.ts',
       'core/src/drawing/smell.ts',
@@ -87,6 +88,33 @@ export default tseslint.config(
     rules: { 'import-x/no-restricted-paths': ['error', { zones: APP_ARROWS }] },
   },
   {
+    // Every word on screen is in the catalogue, `app/src/text/en`.
+    files: ['app/src/{app,components,notebook,screens,text}/**/*.{ts,tsx}'],
+    ignores: [
+      'app/src/text/en/**',
+      // Markup, style, names of time zones and indexes.
+      'app/src/components/photos/SketchPad.tsx',
+      'app/src/components/tokens.ts',
+      'app/src/screens/emergency/numbers.ts',
+      'app/src/notebook/{notebook,pictures}.ts',
+    ],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'JSXText[value=/[A-Za-z]/]',
+          'JSXAttribute[name.name=/^(label|title|hint|text|placeholder|cost|aria-label)$/] > Literal[value=/[A-Za-z]/]',
+          'Literal[value=/[a-z]{2,}[,.;:]? [A-Za-z]/]',
+          'TemplateElement[value.raw=/(^|[^a-z<])[A-Za-z]?[a-z]+ |[a-z]{2,} [a-z]/]',
+          'TemplateElement[value.raw=/ [A-Za-z]?[a-z]{2,}\\b(?![(])/]',
+        ].map((selector) => ({
+          selector,
+          message: 'Words on screen belong into the catalogue (app/src/text/en).',
+        })),
+      ],
+    },
+  },
+  {
     files: ['app/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
@@ -100,6 +128,7 @@ export default tseslint.config(
         require: 'readonly',
         __dirname: 'readonly',
         setTimeout: 'readonly',
+        navigator: 'readonly',
       },
     },
   },

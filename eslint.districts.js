@@ -74,13 +74,21 @@ const zones = (folder, mayImport) =>
     }))
     .filter(({ from }) => from.length > 0);
 
+/** What is open to every folder: the words, and programs that are fetched when they are wanted. */
+const OPEN_TO_ALL = {
+  './app/src/text': ['./en', './messages.ts'],
+  './app/src/screens': ['./later.ts', './withPeople.ts'],
+};
+
 export const ARROWS = zones('./core/src', MAY_IMPORT);
 export const APP_ARROWS = [
-  // Programs that are fetched when they are wanted are named from below.
-  ...zones('./app/src', APP_MAY_IMPORT).map((zone) => ({
-    ...zone,
-    ...(zone.from.includes('./app/src/screens') ? { except: ['./later.ts', './withPeople.ts'] } : {}),
-  })),
+  ...zones('./app/src', APP_MAY_IMPORT).flatMap(({ from, ...zone }) =>
+    from.map((folder) => ({
+      ...zone,
+      from: folder,
+      ...(OPEN_TO_ALL[folder] ? { except: OPEN_TO_ALL[folder] } : {}),
+    })),
+  ),
   ...zones('./app/src/screens', SCREENS_MAY_IMPORT),
 ];
 

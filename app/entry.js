@@ -1,6 +1,9 @@
 // The application begins here. What everything stands on is read bit by bit, a task each, so that nobody's
 // finger waits for all of it at once.
 require('@expo/metro-runtime');
+// How a program that is fetched late is fetched: a language is the first.
+require('expo/src/async-require');
+const { speakOneOf } = require('./src/text/languages');
 
 const parts = [
   () => require('react-native-web/dist/exports/StyleSheet'),
@@ -17,4 +20,5 @@ function readNext() {
   parts.shift()();
   if (parts.length > 0) setTimeout(readNext, 0);
 }
-readNext();
+// Every screen reads its words when it is read itself, so the language is chosen first.
+speakOneOf(navigator.languages).then(readNext);

@@ -4,7 +4,7 @@ import type { Page } from 'playwright-core';
  * What is lost of the words on a page: beyond its sides (where nothing scrolls), beyond what is tapped, cut
  * short, or broken in the middle of a short word. Text, since a compiler's helpers are not there in the page.
  */
-const LOST = `(() => {
+const LOST = `((cutOnPurpose) => {
   const lost = new Set();
   const scrolls = (element) => {
     for (let at = element; at && at !== document.body; at = at.parentElement) {
@@ -17,7 +17,7 @@ const LOST = `(() => {
   while (texts.nextNode()) {
     const { currentNode: node } = texts;
     const element = node.parentElement;
-    if (element.closest('svg')) continue;
+    if (element.closest('svg') || (cutOnPurpose && getComputedStyle(element).textOverflow === 'ellipsis')) continue;
     const said = node.textContent.trim().slice(0, 40);
     const tapped = element.closest('a, button, [role="link"], [role="button"], [role="radio"], [role="checkbox"]')?.getBoundingClientRect();
     if (element.clientHeight > 0 && element.scrollHeight > element.clientHeight + 3 && getComputedStyle(element).overflowY === 'hidden') lost.add('cut short: ' + said);
@@ -32,7 +32,12 @@ const LOST = `(() => {
   }
   if (document.scrollingElement.scrollWidth > innerWidth + 1) lost.add('the page is wider than the screen');
   return [...lost];
-})()`;
+})`;
 
-/** What is lost of the words that a page shows. */
-export const lostOn = (page: Page): Promise<string[]> => page.evaluate<string[]>(LOST);
+/**
+ * What is lost of the words that a page shows.
+ *
+ * @param cutOnPurpose - lets the lines of a list end with an ellipsis, as they do in letters of the usual size
+ */
+export const lostOn = (page: Page, cutOnPurpose = false): Promise<string[]> =>
+  page.evaluate<string[]>(`${LOST}(${cutOnPurpose})`);

@@ -32,11 +32,14 @@ export interface Rig {
   /**
    * A browser of its own. With `kept`, one that may keep the application on the device; else every file comes
    * from the server. Signed in to the demo unless told otherwise.
+   *
+   * @param locale - the language of the device, BCP 47
    */
   readonly open: (
     size?: { width: number; height: number },
     kept?: boolean,
     signedIn?: boolean,
+    locale?: string,
   ) => Promise<{ page: Page; context: BrowserContext; errors: string[] }>;
   readonly stopServer: () => Promise<void>;
   readonly startServer: () => Promise<void>;
@@ -115,11 +118,11 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
     url,
     databaseUrl: cluster.url,
     browser,
-    open: async (size = PHONE, kept = false, signedIn = true) => {
+    open: async (size = PHONE, kept = false, signedIn = true, locale = 'en-GB') => {
       const context = await browser.newContext({
         viewport: size,
         baseURL: url,
-        locale: 'en-GB',
+        locale,
         timezoneId: 'Europe/Vienna',
         serviceWorkers: kept ? 'allow' : 'block',
       });

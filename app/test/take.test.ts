@@ -98,7 +98,7 @@ test('amounts are said as they are seen, and never as more', () => {
     ['990 g', '1.2 kg', '13 kg', '87 g', '100 g'].map((one) => one.replace(' ', '\u00A0')),
   );
   expect(seenAs(140, { piece: 25, handful: 70, litre: 260 })).toBe(
-    'about 5\u00A0pieces or 2\u00A0handfuls or 0.5\u00A0litres',
+    'about 5\u00A0pieces, 2\u00A0handfuls or 0.5\u00A0litres',
   );
   expect(seenAs(3, { piece: 25, handful: 70, litre: 2600 })).toBe('less than a piece');
 });

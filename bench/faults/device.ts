@@ -2,7 +2,7 @@ import { request } from 'node:http';
 import { Dexie } from 'dexie';
 import { canonicalJson, type FindRecord, type TaxonId } from '@pause/core';
 import type { Evaluator } from '../../app/src/deciding/client';
-import { read, startFind, saveContext, write } from '../../app/src/notebook/actions';
+import { read, startFind, changeContext, write } from '../../app/src/notebook/actions';
 import type { Device } from '../../app/src/notebook/device';
 import { http } from '../../app/src/notebook/http';
 import { notebook } from '../../app/src/notebook/notebook';
@@ -164,7 +164,7 @@ export class SimulatedDevice {
     if (!record) return;
     await this.store.dispatch(write(find, { field: 'note', value: text }));
     await this.store.dispatch(
-      saveContext(find, { ...record.context, condition: text.length % 2 === 0 ? 'fresh' : 'wilted' }),
+      changeContext(find, { condition: text.length % 2 === 0 ? 'fresh' : 'wilted' }),
     );
   }
 

@@ -214,7 +214,7 @@ test('a jar says what it is without any phone, and its square leads back to its 
     contents: [{ scientificName: 'Cantharellus cibarius', part: 'whole mushroom' }],
     method: 'dried',
     on: '14 September 2026',
-    bestBefore: 'September 2027',
+    bestBefore: 'Best before September 2027',
     warnings: ['Cook it before it is eaten.'],
   });
   expect(lines).toEqual([

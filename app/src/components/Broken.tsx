@@ -1,7 +1,7 @@
 import type { ErrorBoundaryProps } from 'expo-router';
+import { t } from '../text/en/components';
 import { NotLoaded } from './NotLoaded';
 import { Notice, Screen } from '.';
-import { t } from '../text/en/components';
 
 /** What the loader of programs says when one cannot be had. */
 const NOT_LOADED = /^Loading module /;

@@ -5,9 +5,9 @@ import { loadFind } from '../notebook/open';
 import { policyOf, reconsider } from '../notebook/reconsider';
 import { useAct, useApp } from '../notebook/store';
 import { useFind } from '../notebook/useFind';
+import { t } from '../text/en/components';
 import { latePart } from './latePart';
 import { Loading, Notice, Screen } from '.';
-import { t } from '../text/en/components';
 
 const SendPractised = latePart(
   () => import('../screens/later').then((m) => m.SendPractised),

@@ -1,5 +1,5 @@
-import { WaysOut } from '.';
 import { t } from '../text/en/components';
+import { WaysOut } from '.';
 
 /** The ways out of a screen that is about one find. */
 export function FindWaysOut({ find }: { readonly find: string }) {

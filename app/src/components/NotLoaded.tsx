@@ -1,5 +1,5 @@
-import { Notice } from '.';
 import { t } from '../text/en/components';
+import { Notice } from '.';
 
 /** Takes the place of a screen whose program could not be fetched. */
 export function NotLoaded({ again }: { readonly again: () => void }) {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { inUnit, readQuantity, type Quantity } from '@pause/core/harvest/preparing';
 import { readNumber } from '@pause/core/lib/typed';
-import { Field } from '.';
 import { t } from '../text/en/components';
+import { Field } from '.';
 
 interface NumberProps {
   readonly label: string;
@@ -96,7 +96,7 @@ export function QuantityField({ label, of, value, hint, onChange }: QuantityProp
         setKept(false);
       }}
       maxLength={30}
-      placeholder={of === 'mass' ? '250 g' : t.n112Cups}
+      placeholder={of === 'mass' ? t.exampleOfAWeight : t.exampleOfAVolume}
       {...(below ? { hint: below } : {})}
       {...(problem === undefined ? {} : { wrong: problem })}
       onBlur={put}

@@ -3,10 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import { syncAll } from '../notebook/open';
 import { acknowledgeNotKept, acknowledgeRefusals } from '../notebook/outboxActions';
 import { useAct, useApp, type State } from '../notebook/store';
+import { t } from '../text/en/components';
 import { Button } from './Button';
 import { colour, space, stroke } from './tokens';
 import { Small, SmallStrong } from './Words';
-import { t } from '../text/en/components';
 
 interface Said {
   readonly title: string;
@@ -15,7 +15,6 @@ interface Said {
   readonly alert?: boolean;
   readonly does: 'notKept' | 'refused' | 'again' | 'notebook' | 'signIn';
 }
-const several = (count: number, one: string, more: string) => t.n(count, one, more);
 
 /** What has to be known about the notebook before anything else; nothing while all is well. */
 function whatToSay({ me, outbox }: State): Said | undefined {
@@ -45,7 +44,7 @@ function whatToSay({ me, outbox }: State): Said | undefined {
     };
   if (away && waiting.length > 0 && me.person?.account)
     return {
-      title: t.toBeSent(several(waiting.length, t.entryWaits, t.entriesWait)),
+      title: t.entriesWaitToBeSent(waiting.length),
       text: t.keptOnThisDeviceTried,
       action: t.tryNow,
       does: 'again',
@@ -83,7 +82,7 @@ function whatToSay({ me, outbox }: State): Said | undefined {
 
 /** How far a clock is off, as people say it. */
 function clockWords(minutes: number): string {
-  const [far, way] = [Math.abs(minutes), minutes > 0 ? 'ahead' : 'behind'];
+  const [far, way] = [Math.abs(minutes), minutes > 0 ? t.ahead : t.behind];
   if (far >= 36 * 60) return t.days(Math.round(far / 1440), way);
   if (far >= 18 * 60) return t.aDay(way);
   return far >= 90 ? t.hours(Math.round(far / 60), way) : t.minutes(far, way);

@@ -2,11 +2,11 @@ import { Link, usePathname, type Href } from 'expo-router';
 import { useContext, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View, type ViewStyle } from 'react-native';
 import { useSafeAreaInsets } from 'react-native-safe-area-context';
+import { t } from '../text/en/components';
 import { PauseMark } from './Marks';
 import { OutboxLine } from './OutboxLine';
 import { colour, font, space, stroke, TABLET, TARGET, typeSize, WIDE } from './tokens';
 import { Small, TextSize } from './Words';
-import { t } from '../text/en/components';
 
 /** Where one learns what to do when someone ate something. */
 export const EATEN = { href: '/eaten', label: t.eaten } as const;
@@ -33,7 +33,7 @@ const ROOMS: readonly {
   { ...EATEN, match: /^\/eaten/ },
 ];
 
-const IN_FINDS = ROOMS.find(({ label }) => label === 'Pantry')?.match ?? /^$/;
+const IN_FINDS = ROOMS.find(({ href }) => href === '/pantry')?.match ?? /^$/;
 
 /** Twice as large letters leave room for half as much: the screen counts as so much narrower. */
 function useRoom(): number {
@@ -98,7 +98,7 @@ function Rooms({ side = false }: { readonly side?: boolean }) {
           key={room.label}
           {...room}
           side={side}
-          here={room.match.test(path) || (!side && room.label === 'Finds' && IN_FINDS.test(path))}
+          here={room.match.test(path) || (!side && room.href === '/finds' && IN_FINDS.test(path))}
         />
       ))}
     </View>

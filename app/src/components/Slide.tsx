@@ -1,9 +1,9 @@
 import { createElement } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { t } from '../text/en/components';
 import { Button } from './Button';
 import { colour, space, TARGET } from './tokens';
 import { Small } from './Words';
-import { t } from '../text/en/components';
 
 interface SlideProps {
   readonly label: string;
@@ -26,7 +26,7 @@ export function Slide({ label, value, least, most, step = 1, onChange }: SlidePr
       <View style={styles.row}>
         <Button
           label="−"
-          aria-label={t.less(label)}
+          aria-label={t.lessOf(label)}
           tone="outline"
           style={styles.step}
           onPress={() => set(value - step)}
@@ -43,7 +43,7 @@ export function Slide({ label, value, least, most, step = 1, onChange }: SlidePr
         })}
         <Button
           label="+"
-          aria-label={t.more2(label)}
+          aria-label={t.moreOf(label)}
           tone="outline"
           style={styles.step}
           onPress={() => set(value + step)}

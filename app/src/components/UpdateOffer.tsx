@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { useAct, useApp } from '../notebook/store';
-import { Button, colour, Small, SmallStrong, space, stroke } from '.';
 import { t } from '../text/en/components';
+import { Button, colour, Small, SmallStrong, space, stroke } from '.';
 
 /** A newer Pause is offered, where nobody is in the middle of anything. */
 export function UpdateOffer() {

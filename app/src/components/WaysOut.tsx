@@ -1,9 +1,9 @@
 import { Link, type Href } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { t } from '../text/en/components';
 import { EATEN, useWide } from './Screen';
 import { space, TARGET } from './tokens';
 import { SmallStrong } from './Words';
-import { t } from '../text/en/components';
 
 interface WaysOutProps {
   /**

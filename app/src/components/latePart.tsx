@@ -1,8 +1,8 @@
 import { createElement, type ComponentType } from 'react';
 import { late } from '../lib/late';
+import { t } from '../text/en/components';
 import { Notice } from './Notice';
 import { Small } from './Words';
-import { t } from '../text/en/components';
 
 /** A part of a screen that is a program of its own. */
 export interface LatePart<Props> {

@@ -1,9 +1,9 @@
 import type { ComponentType } from 'react';
+import { t } from '../text/en/components';
 import { fetched, type LatePart } from './latePart';
 import { Loading } from './Notice';
 import { NotLoaded } from './NotLoaded';
 import { Screen } from './Screen';
-import { t } from '../text/en/components';
 
 /**
  * A screen that is a program of its own. While it is on its way, and where it cannot be fetched, the rooms

@@ -1,4 +1,5 @@
 import type { Entry, FindRecord, FindSummary, PageRecord, Stamp } from '@pause/core';
+import { t } from '../text/en/notebook';
 import type { Person } from './slices';
 
 /** An entry that the server did not take, and why. */
@@ -90,9 +91,7 @@ export interface Device {
 /** The device did not take what should be kept. */
 export class NotKept extends Error {
   constructor(readonly why: 'full' | 'refused') {
-    super(
-      why === 'full' ? 'This device’s storage is full.' : 'This browser does not let Pause keep anything.',
-    );
+    super(why === 'full' ? t.storageIsFull : t.browserKeepsNothing);
     this.name = 'NotKept';
   }
 }

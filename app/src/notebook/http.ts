@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Stamp, type Policy, type Verdict } from '@pause/core';
 import { parseEntry } from '@pause/core/notebook';
+import { t } from '../text/en/notebook';
 import { Away, Refused, type Api, type Pulled } from './api';
 
 /** The server over HTTP. Whatever comes from it is parsed here, once. */
@@ -68,20 +69,20 @@ async function reach(send: Send, path: string, init: RequestInit): Promise<Respo
   try {
     return await send(`/api/v1${path}`, { ...init, signal: AbortSignal.timeout(WAIT_MS) });
   } catch {
-    throw new Away('The server does not answer.');
+    throw new Away(t.serverDoesNotAnswer);
   }
 }
 
 /** What an answer says. @throws Refused, or Away where trying again may help */
 async function bodyOf(response: Response): Promise<unknown> {
   const text = await response.text().catch(() => {
-    throw new Away('The server’s answer broke off.');
+    throw new Away(t.answerBrokeOff);
   });
   let parsed: unknown;
   try {
     parsed = text === '' ? undefined : JSON.parse(text);
   } catch {
-    throw new Away('The server answered with something that is not JSON.');
+    throw new Away(t.answerIsNotJson);
   }
   if (response.ok) return parsed;
   const problem = ProblemDetails.safeParse(parsed).data;
@@ -89,7 +90,7 @@ async function bodyOf(response: Response): Promise<unknown> {
   const title =
     problem?.title ??
     z.object({ message: z.string() }).safeParse(parsed).data?.message ??
-    `The server answered ${response.status}.`;
+    t.serverAnswered(response.status);
   if (response.status >= 500 || response.status === 429) throw new Away(title);
   throw new Refused(
     response.status,
@@ -120,7 +121,7 @@ const Received = z.object({ received: z.number().int().nonnegative(), size: z.nu
 /** What is not as it should be comes from a server of another time: nothing is taken of it. */
 function believed<S extends z.ZodType>(schema: S, parsed: unknown): z.infer<S> {
   const result = schema.safeParse(parsed);
-  if (!result.success) throw new Away('The server answered with something that this Pause does not know.');
+  if (!result.success) throw new Away(t.answerIsNotKnown);
   return result.data;
 }
 
@@ -140,7 +141,7 @@ export function http(send: Send = (path, init) => fetch(path, init)): Api {
       ),
     push: async (entries) => {
       const { results } = believed(Pushed, await ask('POST', '/sync/push', { entries }));
-      if (results.length !== entries.length) throw new Away('The server did not answer for every entry.');
+      if (results.length !== entries.length) throw new Away(t.notAnsweredForEveryEntry);
       return results.map((one) =>
         one.status === 'refused'
           ? { status: 'refused', reason: one.problem.title }
@@ -179,10 +180,9 @@ export function http(send: Send = (path, init) => fetch(path, init)): Api {
       ),
     picture: async (id) => {
       const response = await reach(send, `/pictures/${encodeURIComponent(id)}`, {});
-      if (!response.ok)
-        throw new Refused(response.status, 'not-here-yet', 'This picture is still on its way.');
+      if (!response.ok) throw new Refused(response.status, 'not-here-yet', t.pictureIsOnItsWay);
       return response.blob().catch(() => {
-        throw new Away('The server’s answer broke off.');
+        throw new Away(t.answerBrokeOff);
       });
     },
     ask,

@@ -1,5 +1,6 @@
 import { findsOf, applyEntries, entriesOf, summaryOf, type FindRecord } from '@pause/core';
 import { after } from '../lib/breath';
+import { t } from '../text/en/notebook';
 import { reconsider } from './reconsider';
 import { me, list, finds } from './slices';
 import type { Thunk } from './store';
@@ -99,10 +100,7 @@ export function loadFind(id: string): Thunk<Promise<void>> {
     const reached = await dispatch(syncAll());
     if (await here()) return;
     if (reached || getState().me.person?.account === false) dispatch(showFind(id, undefined));
-    else
-      dispatch(
-        finds.actions.findFailed({ id, error: 'It is not on this device, and the server does not answer.' }),
-      );
+    else dispatch(finds.actions.findFailed({ id, error: t.notOnThisDevice }));
   };
 }
 

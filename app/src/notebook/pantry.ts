@@ -16,6 +16,7 @@ import {
   type TasteFields,
 } from '@pause/core/pantry';
 import { guide } from '../deciding/guide';
+import { t } from '../text/en/notebook';
 import type { Changes } from './changeFields';
 import { harvestsOf, weighingsOf, type HarvestPage } from './harvests';
 import { useApp, type Thunk } from './store';
@@ -135,7 +136,7 @@ export function sourceOf(
 ): { readonly name: string; readonly contents: BatchFields['contents'] } | undefined {
   if (of === 'batch') {
     const batch = pantry.batches.find((one) => one.id === id);
-    return batch && { name: batch.fields.name ?? 'A batch', contents: batch.fields.contents ?? [] };
+    return batch && { name: batch.fields.name ?? t.aBatch, contents: batch.fields.contents ?? [] };
   }
   const harvest = pantry.harvests.find((one) => one.id === id);
   const { taxon, part } = harvest?.fields ?? {};

@@ -1,4 +1,5 @@
 import { type Entry, findsOf } from '@pause/core';
+import { t } from '../text/en/notebook';
 import { type Api, type Sent, Refused, Away } from './api';
 import type { Settled } from './device';
 import { showFind, syncAll } from './open';
@@ -55,7 +56,7 @@ async function sendAll(api: Api, batch: readonly Entry[]): Promise<readonly Sent
       return [
         {
           status: 'refused',
-          reason: error.status === 413 ? 'It is too large to be sent: one megabyte at most.' : error.message,
+          reason: error.status === 413 ? t.tooLargeToBeSent : error.message,
         },
       ];
     const half = Math.ceil(batch.length / 2);
@@ -81,7 +82,7 @@ export function flush(): Thunk<Promise<void>> {
         const settled = batch.map((entry, index): Settled => {
           const one = sent[index];
           if (one?.status !== 'arrived')
-            return { status: 'refused', entry, reason: one?.reason ?? 'The server did not say why.' };
+            return { status: 'refused', entry, reason: one?.reason ?? t.serverDidNotSayWhy };
           const { stamp, at, arrival, stream, seq } = one;
           // The server moves what a clock told that is wrong.
           const body =

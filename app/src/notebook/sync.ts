@@ -1,4 +1,5 @@
 import { guide } from '../deciding/guide';
+import { t } from '../text/en/notebook';
 import { Refused, Away, type Me } from './api';
 import { NotKept } from './device';
 import { emptyDevice } from './empty';
@@ -123,7 +124,7 @@ function belongsTo(
     if (another && was.account) {
       // What another window told counts too.
       if ((await dispatch(emptyDevice())) > 0)
-        throw new Refused(401, 'another-account', 'Entries of another account wait on this device.');
+        throw new Refused(401, 'another-account', t.entriesOfAnotherAccount);
     }
     if (another && !was.account) await device.adopt(person);
     else await device.keepPerson(person);

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { standing, type FieldsOf, type PageRecord } from '@pause/core';
 import { dayAt, type Day } from '@pause/core/lib/day';
 import type { SeenPlace } from '@pause/core/season';
+import { t } from '../text/en/notebook';
 import { useApp } from './store';
 import { useToday } from './useFinds';
 import { useOpenPages } from './useOpenPages';
@@ -24,7 +25,7 @@ export function placeOf(page: PageRecord): Place {
     page,
     fields,
     withheld,
-    name: fields.name ?? (withheld ? 'A place of the group' : 'A place without a name'),
+    name: fields.name ?? (withheld ? t.aPlaceOfTheGroup : t.aPlaceWithoutAName),
   };
 }
 

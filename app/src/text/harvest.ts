@@ -15,8 +15,10 @@ import {
   type Where,
 } from '@pause/core/harvest/taking';
 
-import { numberWord } from './names';
 import { t } from './en/harvest';
+import { listed } from './messages';
+import { numberWord } from './names';
+import { amountIn } from './units';
 
 /** Plain words for how much to take, and how. */
 
@@ -33,20 +35,14 @@ export const MISSING: Readonly<Record<Missing, string>> = {
   permission: t.askFirstWhetherOneMay,
   hands: t.nobodyHasSaidYetWhat,
 };
-const UNIT: Readonly<Record<AmountUnit, readonly [string, string]>> = {
-  g: ['g', 'g'],
-  piece: ['piece', 'pieces'],
-  handful: ['handful', 'handfuls'],
-  litre: ['litre', 'litres'],
-};
 
-export const amountOf = (amount: number, unit: AmountUnit): string =>
-  `${amount.toLocaleString()}\u00A0${UNIT[unit][amount === 1 ? 0 : 1]}`;
+export const amountOf = (amount: number, unit: AmountUnit): string => amountIn(unit, amount);
 /** Grams as one sees them on scales. */
 export function weightOf(grams: number): string {
+  const step = grams >= 100 ? 10 : 1;
   if (grams >= 1000)
     return t.kg((grams / 1000).toLocaleString(undefined, { maximumFractionDigits: grams >= 10_000 ? 0 : 1 }));
-  return `${Math.floor(grams / (grams >= 100 ? 10 : 1)) * (grams >= 100 ? 10 : 1)}\u00A0g`;
+  return amountIn('g', Math.floor(grams / step) * step);
 }
 /** The same in pieces, handfuls and litres: what one can see without scales. */
 export function seenAs(grams: number, weights: Weights): string {
@@ -54,7 +50,7 @@ export function seenAs(grams: number, weights: Weights): string {
     .map((unit) => [seenAmount(grams, unit, weights), unit] as const)
     .filter(([amount]) => amount > 0)
     .map(([amount, unit]) => amountOf(amount, unit));
-  return units.length > 0 ? t.about(units.join(' or ')) : t.lessThanAPiece;
+  return units.length > 0 ? t.about(listed(units, 'disjunction')) : t.lessThanAPiece;
 }
 
 export const valueOf = ({ grams, missing }: Ceiling): string =>

@@ -1,7 +1,7 @@
 import type { KitReason } from '@pause/core/outings';
+import { t } from './en/kit';
 import { commonName } from './names';
 import { HAZARD } from './places';
-import { t } from './en/kit';
 
 /** What to take along, and why. */
 

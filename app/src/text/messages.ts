@@ -1,20 +1,20 @@
 /**
  * The catalogue of all words on screen. English is in `en`, one file an area, because a screen fetches only the
- * words it shows; another language is one object with the same names (`languages.ts`).
+ * words it shows; another language is one file (`languages.ts`).
  */
 
 type Message = string | ((...parameters: never[]) => string);
-type Area = Readonly<Record<string, Message>>;
+export type Area = Readonly<Record<string, Message>>;
 
 /** What a translation of an area must have: the same names, and for each the same parameters. */
-export type Translation<English extends Area> = {
+type Translation<English extends Area> = {
   readonly [Name in keyof English]: English[Name] extends (...parameters: infer Parameters) => string
     ? (...parameters: Parameters) => string
     : string;
 };
 
 export interface Language {
-  /** BCP 47, for the rules of plurals, lists, numbers and days. */
+  /** BCP 47, for the rules of plurals and lists. */
   readonly tag: string;
   /** The words of one area; what it does not have stays English. */
   readonly area: (name: string, english: Area) => Partial<Area>;
@@ -31,7 +31,7 @@ export function speak(chosen: Language): void {
 }
 
 /** The words of an area in the language of this device. */
-export function messages<English extends Area>(name: string, english: English): Translation<English> {
+export function messages<const English extends Area>(name: string, english: English): Translation<English> {
   return { ...english, ...language.area(name, english) } as Translation<English>;
 }
 
@@ -40,7 +40,7 @@ let rules: Intl.PluralRules | undefined;
 /** The form that a number asks for; a language with more forms than two names them all. */
 export function plural(
   count: number,
-  forms: { readonly other: string } & Partial<Record<Intl.LDMLPluralRule, string>>,
+  forms: { readonly other: string } & Readonly<Partial<Record<Intl.LDMLPluralRule, string>>>,
 ): string {
   rules ??= new Intl.PluralRules(language.tag);
   return forms[rules.select(count)] ?? forms.other;

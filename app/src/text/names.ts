@@ -1,6 +1,8 @@
 import type { Case, Character, Choice, Damage, HarmGrade, Reading, Verdict } from '@pause/core';
 import { guide } from '../deciding/guide';
 import { t } from './en/names';
+import { t as units } from './en/units';
+import { listed } from './messages';
 
 /** Names and small phrases. English first; the guide's own words where it has them. */
 
@@ -28,12 +30,29 @@ export function stageName(stage: string): string {
   return guide.guide.stages.find((s) => s.id === stage)?.name ?? stage;
 }
 
+const PART: Readonly<Record<string, string>> = {
+  'fruiting-body': t.fruitingBody,
+  cap: t.cap,
+  root: t.root,
+  leaf: t.leaf,
+  flower: t.flower,
+  shoot: t.shoot,
+  fruit: t.fruit,
+  bark: t.bark,
+  stem: t.stem,
+  seed: t.seed,
+  cone: t.cone,
+};
+/** A part of any taxon; one that a pack brought along by its id. */
+export const partOfAny = (part: string): string => PART[part] ?? part.split('-').join(' ');
+
+/** A part as the guide calls it for this taxon. */
 export function partName(target: string, part: string): string {
   const taxon = guide.taxon(target)?.taxon;
   return (
     taxon?.parts.find((p) => p.part === part)?.name ??
     taxon?.harmfulParts?.find((p) => p.part === part)?.name ??
-    part.split('-').join(' ')
+    partOfAny(part)
   );
 }
 
@@ -93,7 +112,8 @@ export function harmLine(taxon: string): string {
 }
 
 const hoursWords = (hours: number) => (hours === 1 ? t.anHour : many(...lasting(hours)));
-const many = (amount: number, unit: string) => `${amount} ${unit}${t.s(amount)}`;
+const TIME = { hour: units.hours, day: units.days, week: units.weeks } as const;
+const many = (amount: number, unit: keyof typeof TIME) => TIME[unit](amount);
 const MOST_DAYS = 30;
 /**
  * Hours up to two days, days up to a month, weeks beyond.
@@ -112,22 +132,22 @@ function spanOfHours([from, to]: readonly [number, number]): string {
   const [least, unitOfLeast] = lasting(from, from >= 24);
   const [most, unitOfMost] = lasting(to, from >= 24 || to >= 48);
   return unitOfLeast === unitOfMost
-    ? t.to(least, many(most, unitOfMost))
-    : t.to2(many(least, unitOfLeast), many(most, unitOfMost));
+    ? t.spanOfOneUnit(least, many(most, unitOfMost))
+    : t.spanOfTimes(many(least, unitOfLeast), many(most, unitOfMost));
 }
 
 /** Time as people say it: "10 seconds", "2 minutes", "overnight". */
 export function timeWords(seconds: number): string {
-  if (seconds >= 4 * 3600) return 'overnight';
+  if (seconds >= 4 * 3600) return t.overnight;
   if (seconds >= 5400) return t.hours(Math.round(seconds / 3600));
   if (seconds >= 3300) return t.anHour;
   if (seconds >= 90) return t.minutes(Math.round(seconds / 60));
   return seconds >= 55 ? t.aMinute : t.seconds(seconds);
 }
 
-const NUMBERS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+/** "none", "one", "two"; from eleven on in digits. */
 export function numberWord(n: number): string {
-  return NUMBERS[n] ?? String(n);
+  return t.smallNumbers.split(' ')[n] ?? String(n);
 }
 
 export const CONDITION: Readonly<Record<NonNullable<Case['context']['condition']>, string>> = {
@@ -202,5 +222,7 @@ export function cautionFor(id: string): string {
 type OpenName = NonNullable<Case['context']['openName']>;
 /** A name that stays open: "genus Cantharellus only", "bilberry or bog bilberry". */
 export function openNameWords(name: OpenName): string {
-  return name.kind === 'one-of' ? name.taxa.map(commonName).join(' or ') : t.only(name.kind, name.name);
+  return name.kind === 'one-of'
+    ? listed(name.taxa.map(commonName), 'disjunction')
+    : t.only(name.kind, name.name);
 }

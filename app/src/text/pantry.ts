@@ -10,9 +10,10 @@ import type {
 } from '@pause/core/harvest/preparing';
 import type { KeptAmount, Sign } from '@pause/core/pantry';
 import type { TasteRefusal, MealReminder } from '@pause/core/pantry/tasting';
+import { t } from './en/pantry';
 import { GRADE, cautionFor, lowerFirst, commonName } from './names';
 import { few } from './reasons';
-import { t } from './en/pantry';
+import { amountIn } from './units';
 
 /** What is made, in the words of a kitchen. */
 
@@ -150,8 +151,6 @@ export const SPOILS: Readonly<Record<SpoilCode, string>> = {
   'no-dose': t.formerUsesAreShownAs,
 };
 
-export const UNIT: Readonly<Record<KeptAmount['unit'], string>> = { g: 'g', ml: 'ml', piece: 'pieces' };
-
 export function amountWords({
   amount,
   unit,
@@ -162,7 +161,7 @@ export function amountWords({
   const rounded = amount >= 100 ? Math.round(amount) : Math.round(amount * 10) / 10;
   if (unit === 'g' && amount >= 1000) return t.kg((Math.round(amount / 10) / 100).toLocaleString());
   if (unit === 'ml' && amount >= 1000) return `${(Math.round(amount / 10) / 100).toLocaleString()}\u00A0l`;
-  return `${rounded.toLocaleString()}\u00A0${unit === 'piece' && rounded === 1 ? t.piece : UNIT[unit]}`;
+  return amountIn(unit, rounded);
 }
 
 export const SIGN: Readonly<Record<Sign, string>> = {

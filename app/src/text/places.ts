@@ -5,8 +5,9 @@ import { areaOf, lengthOf } from '@pause/core/notebook/page/shape';
 import type { PickingReason } from '@pause/core/outings';
 import type { When, Why } from '@pause/core/season';
 import { formatBy } from './days';
-import { CommonName, upper } from './names';
 import { t } from './en/places';
+import { CommonName, upper, partOfAny } from './names';
+import { amountIn, type Unit } from './units';
 
 /** Plain words for places and for what comes when. */
 
@@ -132,15 +133,8 @@ export function siteWords({ elevation, aspect, shade }: Partial<Fields>): string
     .join(' · ');
 }
 
-const UNIT = {
-  g: ['g', 'g'],
-  litre: ['litre', 'litres'],
-  piece: ['piece', 'pieces'],
-  handful: ['handful', 'handfuls'],
-} as const;
-
-const amountWords = ({ amount, unit }: { readonly amount: number; readonly unit: keyof typeof UNIT }) =>
-  `${amount}\u00A0${UNIT[unit][amount === 1 ? 0 : 1]}`;
+const amountWords = ({ amount, unit }: { readonly amount: number; readonly unit: Unit }) =>
+  amountIn(unit, amount);
 
 /** Whether one may pick at a place, in two words. @param today a day like 2026-09-14 */
 export function mayWords({ picking }: Partial<Fields>, today: string): string {
@@ -171,7 +165,7 @@ export function pickingWords(reason: PickingReason): string {
     case 'not-told':
       return t.nobodyHasRecordedYetWhether;
     case 'ask-first':
-      return reason.owner === undefined ? t.askTheOwnerFirst : t.askFirst2(reason.owner);
+      return reason.owner === undefined ? t.askTheOwnerFirst : t.askOwnerFirst(reason.owner);
     case 'forbidden':
       return reason.owner === undefined ? t.pickingIsNotAllowedHere : t.doesNotAllowPicking(reason.owner);
     case 'permit-missing':
@@ -185,12 +179,12 @@ export function pickingWords(reason: PickingReason): string {
     case 'allowance': {
       const { taxon, part, may, perDay } = reason.allowance;
       const what =
-        [taxon === undefined ? undefined : CommonName(taxon), part?.split('-').join(' ')]
+        [taxon === undefined ? undefined : CommonName(taxon), part && partOfAny(part)]
           .filter(Boolean)
           .join(', ') || t.everything;
       return may === 'no'
         ? t.notHere(upper(what))
-        : t.yes2(upper(what), perDay ? t.upToADay(amountWords(perDay)) : '');
+        : t.answeredYes(upper(what), perDay ? t.upToADay(amountWords(perDay)) : '');
     }
   }
 }
@@ -205,7 +199,7 @@ export function whyWords({ place, records, year, metres: higher, warmer }: Why):
     const because = [
       Math.abs(higher) >= 50 ? `${metres(Math.abs(higher))} ${higher > 0 ? t.higher : t.lower}` : undefined,
       warmer.aspect === 0 ? undefined : warmer.aspect > 0 ? t.facesTheSun : t.facesAwayFromTheSun,
-      warmer.shade < 0 ? 'shaded' : undefined,
+      warmer.shade < 0 ? t.shadedPlace : undefined,
     ]
       .filter(Boolean)
       .join(', ');

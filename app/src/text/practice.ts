@@ -1,7 +1,7 @@
 import type { CompiledTaxon } from '@pause/core';
 import { cardOf, type CardHistory, type CardId, type Scored, type WalkDecision } from '@pause/core/practice';
-import { characterName, characterOf, CommonName, commonName, lowerFirst, numberWord } from './names';
 import { t } from './en/practice';
+import { characterName, characterOf, CommonName, commonName, lowerFirst, numberWord } from './names';
 
 /** Plain words for practice. */
 
@@ -75,12 +75,12 @@ export function resultWords(
   }
   if (!could)
     return {
-      line: t.itWas2(hope),
+      line: t.itWasHoped(hope),
       why: t.soNobodyCouldKnowBy,
       tone: 'good',
     };
   return {
-    line: t.itWas2(hope),
+    line: t.itWasHoped(hope),
     why: decided === 'leave' ? t.itCouldHaveBeenKnown : t.aFewMoreLooksWould,
     tone: 'even',
   };
@@ -89,8 +89,8 @@ export function resultWords(
 /** How long ago something was, as people say it. */
 export function agoWords(at: string, now: Date): string {
   const days = Math.max(0, Math.floor((now.getTime() - Date.parse(at)) / 86_400_000));
-  if (days === 0) return 'today';
-  if (days === 1) return 'yesterday';
+  if (days === 0) return t.today;
+  if (days === 1) return t.yesterday;
   if (days < 14) return t.daysAgo(numberWord(days));
   if (days < 60) return t.weeksAgo(numberWord(Math.round(days / 7)));
   if (days < 700) return t.monthsAgo(numberWord(Math.round(days / 30.4)));

@@ -9,6 +9,8 @@ import {
   filled,
 } from '@pause/core';
 import { guide } from '../deciding/guide';
+import { t } from './en/reasons';
+import { listed } from './messages';
 import {
   numberWord,
   lowerFirst,
@@ -23,15 +25,13 @@ import {
   GRADE,
   upper,
 } from './names';
-import { t } from './en/reasons';
 
 /**
  * The sentences for what the core gives as codes. One place, so that they can be read and translated
  * together.
  */
 
-export const list = (items: readonly string[]) =>
-  items.length <= 1 ? items.join('') : t.and(items.slice(0, -1).join(', '), items[items.length - 1] ?? '');
+export const list = (items: readonly string[]) => listed(items);
 
 /** A list for a sentence: the first few by name, the others by number. */
 export function few(items: readonly string[], most = 3): string {
@@ -40,7 +40,7 @@ export function few(items: readonly string[], most = 3): string {
 }
 
 const grounds = (n: number) => t.grounds(n, numberWord(n));
-const times = (n: number) => (n === 1 ? 'once' : n === 2 ? t.twice : t.times(numberWord(n)));
+const times = (n: number) => (n === 1 ? t.once : n === 2 ? t.twice : t.times(numberWord(n)));
 
 const FIELD: Readonly<Record<ContextField, string>> = {
   stages: t.theGrowthStageHasNot,

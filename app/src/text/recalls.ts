@@ -1,8 +1,8 @@
 import type { HarmGrade } from '@pause/core';
 import type { ChangedGround, Cause, Measure, Recalled } from '@pause/core/pantry/recall';
 import { guide } from '../deciding/guide';
-import { GRADE, CommonName, commonName, lowerFirst, characterName, numberWord } from './names';
 import { t } from './en/recalls';
+import { GRADE, CommonName, commonName, lowerFirst, characterName, numberWord } from './names';
 
 /** What is said of what no longer counts. */
 

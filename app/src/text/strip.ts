@@ -6,9 +6,9 @@ import {
   lacksOnlySecondLooks,
   type Reason,
 } from '@pause/core';
+import { t } from './en/strip';
 import { timeWords, lowerFirst, characterName, upper, numberWord } from './names';
 import { list, reasonWords, passedOver } from './reasons';
-import { t } from './en/strip';
 
 /** The one line of a verdict. */
 
@@ -38,13 +38,10 @@ export function aroundLine(verdict: Verdict): string {
 
 /** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
 export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
-  const line = beforeSecondLooks(verdict, plan) ?? oneLine(verdict);
-  const rest =
-    plan?.feasible === true &&
-    plan.seconds > 0 &&
-    verdict.outcome === 'pause' &&
-    /ruled out|fit so far/.test(line);
-  return rest ? t.allOfItAbout(line, timeWords(plan.seconds)) : line;
+  const soFar = beforeSecondLooks(verdict, plan) ?? howFar(verdict);
+  if (soFar === undefined) return oneLine(verdict);
+  const more = plan?.feasible === true && plan.seconds > 0 && verdict.outcome === 'pause';
+  return more ? t.allOfItAbout(soFar, timeWords(plan.seconds)) : soFar;
 }
 
 /** Where only second looks are missing, and something else is asked before them: what that is. */
@@ -76,26 +73,34 @@ function oneLine(verdict: Verdict): string {
     const open = aboutPart(first) ? notRuledOut(verdict) : undefined;
     return open ? `${open} ${reasonWords(first, verdict)}` : reasonWords(first, verdict);
   }
-  const pausing = verdict.reasons.filter((r) => r.weight === 'pause');
-  const urgent = pausing.find((r) =>
-    [
-      'contradicted-open',
-      'taken-back',
-      'stage-disputed',
-      'other-piece-against',
-      'not-traced',
-      'unanswered',
-    ].includes(r.code),
-  );
+  const urgent = urgentReason(verdict);
   // The strip has room for three of them at most.
   if (urgent?.code === 'unanswered') return passedOver(urgent.characters, 2);
   if (urgent) return reasonWords(urgent, verdict);
+  const only = verdict.reasons.find((r) => r.weight === 'pause');
+  return only ? reasonWords(only, verdict) : t.somethingIsMissing;
+}
+
+/** Reasons to pause that come before everything that is still missing. */
+const URGENT = new Set<Reason['code']>([
+  'contradicted-open',
+  'taken-back',
+  'stage-disputed',
+  'other-piece-against',
+  'not-traced',
+  'unanswered',
+]);
+const urgentReason = ({ reasons }: Verdict): Reason | undefined =>
+  reasons.find(({ code, weight }) => weight === 'pause' && URGENT.has(code));
+
+/** How far a check has come that is at pause only because something is still missing. */
+function howFar(verdict: Verdict): string | undefined {
+  if (verdict.outcome !== 'pause' || urgentReason(verdict)) return undefined;
   const open = notRuledOut(verdict);
   if (open) return open;
-  const marks = pausing.filter((r) => r.code === 'signature-missing');
+  const pausing = verdict.reasons.filter(({ weight }) => weight === 'pause');
+  const marks = pausing.filter(({ code }) => code === 'signature-missing');
   if (marks.length > 0) return t.whatIsDangerousIsRuledOut(marks.length, upper(numberWord(marks.length)));
-  const groups = pausing.find((r) => r.code === 'groups-short');
-  if (groups?.code === 'groups-short') return t.ofIndependentThingsFitSo(groups.have, groups.need);
-  const [only] = pausing;
-  return only ? reasonWords(only, verdict) : t.somethingIsMissing;
+  const groups = pausing.find((reason) => reason.code === 'groups-short');
+  return groups && t.ofIndependentThingsFitSo(groups.have, groups.need);
 }

@@ -7,6 +7,7 @@ export interface LabelOf {
   readonly contents: readonly { readonly scientificName: string; readonly part: string }[];
   readonly method: string;
   readonly on?: string | undefined;
+  /** The whole line. */
   readonly bestBefore?: string | undefined;
   readonly store?: string | undefined;
   readonly place?: string | undefined;
@@ -49,7 +50,7 @@ export function labelLines({
     [method, on].filter(Boolean).join(', '),
     ...(place === undefined ? [] : [place]),
     ...(by === undefined ? [] : [by]),
-    ...(bestBefore === undefined ? [] : [`Best before ${bestBefore}`]),
+    ...(bestBefore === undefined ? [] : [bestBefore]),
     ...(store === undefined ? [] : [store]),
     ...warnings,
     shortCode(id),

@@ -3,9 +3,9 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { Input, Rule, SmallStrong, space, Strong, TARGET } from '..';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/components';
 import { CommonName, GRADE } from '../../text/names';
 import { searchTaxa } from './search';
-import { t } from '../../text/en/components';
 
 const MOST = 6;
 

@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Body, colour, space, Strong } from '..';
 import { guide } from '../../deciding/guide';
-import { sharingName } from './search';
 import { t } from '../../text/en/components';
+import { sharingName } from './search';
 
 /** A caution where the name that was typed means two taxa: people have died of that. */
 export function SharedName({ text }: { readonly text: string }) {

@@ -1,8 +1,8 @@
 import { createElement, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Small, space, Strong } from '..';
-import { NoPicture, preparePhoto, type Prepared } from './preparePhoto';
 import { t } from '../../text/en/photos';
+import { NoPicture, preparePhoto, type Prepared } from './preparePhoto';
 
 interface PickPhotoProps {
   readonly label: string;

@@ -4,6 +4,7 @@ import type { CharacterId } from '@pause/core';
 import { Body, Button, Chip, colour, Small, space, Strong, stroke } from '..';
 import type { Picture } from '../../notebook/pictures';
 import { useAct, useApp } from '../../notebook/store';
+import { t } from '../../text/en/photos';
 import { characterName } from '../../text/names';
 import { dropPicture, keepPicture } from './actions';
 import { SketchPad } from './late';
@@ -11,7 +12,6 @@ import { PickPhoto } from './PickPhoto';
 import type { Prepared } from './preparePhoto';
 import { useObjectUrl } from './useObjectUrl';
 import { usePictures } from './usePictures';
-import { t } from '../../text/en/photos';
 
 interface PicturesProps {
   readonly find: string;

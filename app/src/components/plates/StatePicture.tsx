@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import type { StateId } from '@pause/core';
 import { colour, corner, Small, space, stroke } from '..';
+import { t } from '../../text/en/plates';
 import { characterOf, lowerFirst } from '../../text/names';
 import { AnswerDrawing } from './AnswerDrawing';
-import { t } from '../../text/en/plates';
 
 interface StatePictureProps {
   readonly character: string;

@@ -4,9 +4,9 @@ import type { CompiledTaxon, StageId } from '@pause/core';
 import type { TaxonPlate } from '@pause/core/drawing';
 import { colour, PlateView, Small, space } from '..';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/plates';
 import { lengthWords } from '../../text/names';
 import { usePlates, type Plates } from './usePlates';
-import { t } from '../../text/en/plates';
 
 interface TaxonDrawingProps {
   readonly taxon: CompiledTaxon;

@@ -10,13 +10,13 @@ import {
   isSmelled,
 } from '@pause/core';
 import { OrganGlyph, colour, Small, SmallStrong, Question, Strong, Button, Body } from '../../components';
+import { t } from '../../text/en/check';
 import { characterOf, timeWords, DAMAGE, commonName } from '../../text/names';
 import { styles } from './answerCardStyles';
 import { HowToLook } from './HowToLook';
 import { NumberAnswer } from './NumberAnswer';
 import { StateAnswers } from './StateAnswers';
 import { useKeys } from './useKeys';
-import { t } from '../../text/en/check';
 
 export interface Answer {
   readonly value: ReadingValue;
@@ -133,7 +133,7 @@ export const AnswerCard = memo(function AnswerCard({
           tone="outline"
           style={styles.way}
           onPress={() =>
-            answer({ kind: 'cant-tell' }, [t.notOnThisPiece2, note.trim()].filter(Boolean).join(' '))
+            answer({ kind: 'cant-tell' }, [t.notOnThisPieceSentence, note.trim()].filter(Boolean).join(' '))
           }
         />
         <Button label={keys ? t.skipN : t.skip} tone="outline" style={styles.way} onPress={onPass} />

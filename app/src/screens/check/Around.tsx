@@ -5,12 +5,12 @@ import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
 import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/check';
 import { stageName, CommonName, CONTAMINATION, CONDITION, partName, upper } from '../../text/names';
 import { type Context, Ask, NOTHING, Eaters, toggled } from './AroundEaters';
 import { Height } from './AroundHeight';
 import { styles } from './aroundStyles';
 import { MAY_DIG, MAY_DIG_HINT } from './digging';
-import { t } from '../../text/en/check';
 
 /** What stands around the specimen: the place first, then the plant, then what it is wanted for. */
 export function Around({ record, target }: { readonly record: FindRecord; readonly target: string }) {

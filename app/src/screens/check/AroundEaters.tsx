@@ -3,10 +3,10 @@ import type { Case, FindRecord } from '@pause/core';
 import { Heading, Body, ChipRow, Small, Chip } from '../../components';
 import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/check';
 import { cautionFor } from '../../text/names';
 import { styles } from './aroundStyles';
 import { useEatersQuestion } from './useHousehold';
-import { t } from '../../text/en/check';
 
 /** Who eats along, and one question. */
 

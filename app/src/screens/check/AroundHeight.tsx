@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View, TextInput } from 'react-native';
 import { Heading, Body, SmallStrong } from '../../components';
-import { styles } from './aroundStyles';
 import { t } from '../../text/en/check';
+import { styles } from './aroundStyles';
 
 /** How high the place is. */
 

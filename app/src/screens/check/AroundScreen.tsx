@@ -4,11 +4,11 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Screen, Small, space, Title } from '../../components';
 import { FindFrame, type FindProps } from '../../components/FindFrame';
 import { FindWaysOut } from '../../components/FindWaysOut';
+import { t } from '../../text/en/check';
 import { commonName, upper } from '../../text/names';
 import { Around } from './Around';
 import { DecisionStrip } from './DecisionStrip';
 import { useEatersQuestion } from './useHousehold';
-import { t } from '../../text/en/check';
 
 /**
  * Asks for place, stage, condition and use on one screen. Each may be left out; the screen says what that costs.

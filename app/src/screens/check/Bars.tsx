@@ -24,6 +24,7 @@ import {
 } from '../../components';
 import { Uprights } from '../../components/Uprights';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/check';
 import {
   characterName,
   CommonName,
@@ -38,7 +39,6 @@ import {
 import { few } from '../../text/reasons';
 import { BesideLink } from './beside/BesideLink';
 import { Parting } from './Parting';
-import { t } from '../../text/en/check';
 
 /** What only opened rows need; a closed one is not drawn anew because of it. */
 const Now = createContext<Omit<BarsProps, 'rows'> | undefined>(undefined);

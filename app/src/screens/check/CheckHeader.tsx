@@ -3,11 +3,11 @@ import { type Case, type Verdict, short } from '@pause/core';
 import { Heading, useWide, WaysOut, Small, Title, colour } from '../../components';
 import type { FindProps } from '../../components/FindFrame';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+import { t } from '../../text/en/check';
 import { commonName, scientificName } from '../../text/names';
 import { BesideLink } from './beside/BesideLink';
 import { styles } from './checkStyles';
 import { Parting } from './Parting';
-import { t } from '../../text/en/check';
 
 /** The head of the check. */
 

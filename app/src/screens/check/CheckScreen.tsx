@@ -38,6 +38,7 @@ import { guide } from '../../deciding/guide';
 import { startPiece, read, passOver, takeBack, changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { useCase } from '../../notebook/useCase';
+import { t } from '../../text/en/check';
 import { characterOf, readingWords, lowerFirst } from '../../text/names';
 import { movedWords } from '../../text/reasons';
 import { cardKey, type Answer, AnswerCard } from './card';
@@ -52,7 +53,6 @@ import { TheirWord } from './second/TheirWord';
 import { Seen } from './Seen';
 import { useSaving, isJudging, useCount, useEffects, useLatest } from './useJudged';
 import { useKeys } from './useKeys';
-import { t } from '../../text/en/check';
 
 export function CheckScreen() {
   return (

@@ -16,9 +16,9 @@ import {
   typeSize,
 } from '../../components';
 import { useApp } from '../../notebook/store';
+import { t } from '../../text/en/check';
 import { OUTCOME } from '../../text/names';
 import { aroundLine, stripLine } from '../../text/strip';
-import { t } from '../../text/en/check';
 
 /** Mark, word, and the one line of what is missing. Always in view; the way to the verdict. */
 export const DecisionStrip = memo(function DecisionStrip({

@@ -2,9 +2,9 @@ import { StyleSheet, View } from 'react-native';
 import type { TaxonId } from '@pause/core';
 import { Body, Button, colour, Question, Small, space } from '../../components';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/check';
 import { CommonName, commonName } from '../../text/names';
 import { few } from '../../text/reasons';
-import { t } from '../../text/en/check';
 
 interface GlovesFirstProps {
   /** Not ruled out yet, and harmful to the skin. */

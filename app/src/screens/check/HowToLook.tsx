@@ -4,8 +4,8 @@ import type { Character, StageId, TaxonId } from '@pause/core';
 import { Body, Small, space } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
-import { commonName } from '../../text/names';
 import { t } from '../../text/en/check';
+import { commonName } from '../../text/names';
 
 /** Where on the specimen to look, and how: the target drawn at the stage told, the place in the accent. */
 export function HowToLook({

@@ -4,10 +4,10 @@ import { t } from '../../text/en/check';
 
 const KEYS: readonly (readonly [key: string, does: string])[] = [
   [t.n1To9, t.theAnswerWithThatNumber],
-  ['U', t.cantSeeIt2],
+  ['U', t.keyCantSeeIt],
   ['N', t.skipToTheNext],
   ['Z', t.takeBackTheLastAnswer],
-  ['H', t.howToLook2],
+  ['H', t.keyHowToLook],
   ['?', t.thisSheet],
 ];
 

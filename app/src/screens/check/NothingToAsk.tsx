@@ -6,9 +6,9 @@ import { Body, Button, colour, Heading, Small, space, stroke } from '../../compo
 import type { Evaluation } from '../../deciding/evaluate';
 import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/check';
 import { characterName, commonName, lowerFirst, numberWord, upper } from '../../text/names';
 import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
-import { t } from '../../text/en/check';
 
 /** Which taxon or mark the plan cannot get past. */
 function standsInTheWay({ plan }: Evaluation): string {

@@ -17,8 +17,8 @@ import {
 } from '../../components';
 import { latePart } from '../../components/latePart';
 import { guide } from '../../deciding/guide';
-import { lengthWords } from '../../text/names';
 import { t } from '../../text/en/check';
+import { lengthWords } from '../../text/names';
 const MeasureOnPhoto = latePart(() => import('./measuring/onPhoto').then((m) => m.MeasureOnPhoto));
 const MeasureOnScreen = latePart(() => import('./measuring/MeasureOnScreen').then((m) => m.MeasureOnScreen));
 
@@ -52,7 +52,7 @@ export function numberProblem(
 ): string | undefined {
   if (text.trim() === '') return undefined;
   const number = Number(text.replace(',', '.'));
-  if (!Number.isFinite(number) || number < 0) return t.giveANumberLike12;
+  if (!Number.isFinite(number) || number < 0) return t.giveANumber;
   if (kind === 'count' && !Number.isInteger(number)) return t.aCountIsAWhole;
   const largest = largestKnown(character) || 1000;
   if (kind === 'count') return number > largest * ABSURD ? t.nothingInTheGuideHas(largest) : undefined;

@@ -6,8 +6,8 @@ import { Button, colour, Small, SmallStrong, space, Strong, TARGET } from '../..
 import { guide } from '../../deciding/guide';
 import { startPiece } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
-import { DAMAGE, timeWords } from '../../text/names';
 import { t } from '../../text/en/check';
+import { DAMAGE, timeWords } from '../../text/names';
 
 const ORGANS: Readonly<Record<string, string>> = {
   habit: t.theWhole,
@@ -105,7 +105,7 @@ export function MoreWays({
   return (
     <View>
       <Button
-        label={open ? t.hide2 : t.anotherPieceOrAnotherName}
+        label={open ? t.hideButton : t.anotherPieceOrAnotherName}
         tone="plain"
         aria-expanded={open}
         onPress={() => setOpen(!open)}

@@ -2,8 +2,8 @@ import { StyleSheet, View } from 'react-native';
 import { partings, type Case, type StateId } from '@pause/core';
 import { colour, OrganGlyph, Rule, Small, SmallStrong, space } from '../../components';
 import { guide } from '../../deciding/guide';
-import { characterName, characterOf, CommonName, lowerFirst } from '../../text/names';
 import { t } from '../../text/en/check';
+import { characterName, characterOf, CommonName, lowerFirst } from '../../text/names';
 
 function labels(character: string, states: readonly StateId[]): string {
   const known = characterOf(character);

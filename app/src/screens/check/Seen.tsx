@@ -4,8 +4,8 @@ import type { FindRecord, Reading } from '@pause/core';
 import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '../../components';
 import { putForwardAgain, takeBack } from '../../notebook/actions';
 import { useAct, useApp } from '../../notebook/store';
-import { characterName, characterOf, readingWords, SURENESS } from '../../text/names';
 import { t } from '../../text/en/check';
+import { characterName, characterOf, readingWords, SURENESS } from '../../text/names';
 
 const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0);
 
@@ -124,7 +124,7 @@ const SeenReading = memo(function SeenReading({ find, reading, back, by, piece, 
               : reading.value.kind === 'cant-tell'
                 ? t.noGround
                 : SURENESS[reading.sureness]}
-            {piece === undefined ? '' : t.piece2(piece)}
+            {piece === undefined ? '' : t.onPiece(piece)}
             {by === undefined ? '' : ` · ${by}`}
           </Small>
           {reading.note ? <Small>{reading.note}</Small> : null}
@@ -133,14 +133,14 @@ const SeenReading = memo(function SeenReading({ find, reading, back, by, piece, 
           <Button
             label={t.takeBack}
             tone="plain"
-            aria-label={t.takeBack2(characterName(reading.character), readingWords(reading))}
+            aria-label={t.takeBackReading(characterName(reading.character), readingWords(reading))}
             onPress={() => act(takeBack(find, reading.id))}
           />
         ) : way === 'put-forward' ? (
           <Button
             label={t.putForwardAgain}
             tone="plain"
-            aria-label={t.putForwardAgain2(characterName(reading.character), readingWords(reading))}
+            aria-label={t.putReadingForwardAgain(characterName(reading.character), readingWords(reading))}
             onPress={() => act(putForwardAgain(find, reading))}
           />
         ) : null}

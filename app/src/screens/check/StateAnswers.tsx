@@ -16,9 +16,9 @@ import {
 import { latePart } from '../../components/latePart';
 import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
 import { useApp } from '../../notebook/store';
+import { t } from '../../text/en/check';
 import { commonName } from '../../text/names';
 import { few } from '../../text/reasons';
-import { t } from '../../text/en/check';
 const OutlineOnPhoto = latePart(() => import('./measuring/onPhoto').then((m) => m.OutlineOnPhoto));
 
 interface StateAnswersProps {

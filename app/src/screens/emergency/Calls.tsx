@@ -3,8 +3,8 @@ import { StyleSheet, TextInput, View } from 'react-native';
 import { Button, Chip, colour, corner, font, Small, space, Strong, stroke, typeSize } from '../../components';
 import { LONGEST_NUMBER, look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
-import { call, EMERGENCY, emergencyWhere } from './numbers';
 import { t } from '../../text/en/emergency';
+import { call, EMERGENCY, emergencyWhere } from './numbers';
 
 interface CallsProps {
   /** Whether somebody needs them now; otherwise the numbers are only put in. */

@@ -2,10 +2,10 @@ import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { Body, colour, Heading, Rule, Screen, Small, space, Strong, Title } from '../../components';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/emergency';
 import { CommonName, GRADE, harmLine } from '../../text/names';
 import { Calls } from './Calls';
 import { ReadOut } from './ReadOut';
-import { t } from '../../text/en/emergency';
 
 const FIRST = [t.callNowDoNotWait, t.sayWhatWasEatenHow, t.ifSomeoneIsDrowsyCramps, t.takeBitsOfItOut];
 const NOT = [t.doNotMakeAnyoneVomit, t.giveNothingToEatOr, t.doNotLeaveThePerson];

@@ -9,8 +9,8 @@ import { startFind } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { dayWords } from '../../text/days';
-import { CHOICE, commonName, GRADE, harmLine, OUTCOME } from '../../text/names';
 import { t } from '../../text/en/emergency';
+import { CHOICE, commonName, GRADE, harmLine, OUTCOME } from '../../text/names';
 
 /** So many of one's own finds are offered, the latest ones. */
 const FINDS_OFFERED = 8;

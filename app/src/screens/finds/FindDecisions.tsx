@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { type FindRecord, countOf } from '@pause/core';
 import { Button, Body, OutcomeMark, colour, Heading, Small, Rule } from '../../components';
 import { momentWords } from '../../text/days';
+import { t } from '../../text/en/finds';
 import {
   CHOICE,
   OUTCOME,
@@ -16,7 +17,6 @@ import {
   commonName,
 } from '../../text/names';
 import { styles } from './findStyles';
-import { t } from '../../text/en/finds';
 
 /** Decisions on a find, how many there were, and where it grows. */
 
@@ -111,14 +111,14 @@ export function ContextFacts({
     context.part && target && [t.wanted, partName(target, context.part)],
     context.permission && [
       t.pickingHere,
-      { allowed: 'allowed', forbidden: t.notAllowed, unknown: t.notKnown }[context.permission],
+      { allowed: t.allowed, forbidden: t.notAllowed, unknown: t.notKnown }[context.permission],
     ],
     context.contamination && [t.whatSpoilsIt, lowerFirst(CONTAMINATION[context.contamination])],
     context.protection && [
       t.protected,
-      { allowed: t.noLookedUp, protected: 'yes', unknown: t.notKnown }[context.protection],
+      { allowed: t.noLookedUp, protected: t.yes, unknown: t.notKnown }[context.protection],
     ],
-    context.tracedToBase !== undefined && [t.tracedToOneBase, context.tracedToBase ? 'yes' : 'no'],
+    context.tracedToBase !== undefined && [t.tracedToOneBase, context.tracedToBase ? t.yes : t.no],
     context.eaters !== undefined && [
       t.whoWillEatIt,
       context.eaters

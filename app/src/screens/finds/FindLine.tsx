@@ -4,8 +4,8 @@ import type { FindSummary } from '@pause/core';
 import { colour, OutcomeMark, Rule, Small, SmallStrong, space, Strong, TARGET } from '../../components';
 import { useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
-import { CHOICE, CommonName, OUTCOME } from '../../text/names';
 import { t } from '../../text/en/finds';
+import { CHOICE, CommonName, OUTCOME } from '../../text/names';
 
 /** A find as one line of the log. Undecided ones lead on to their check. */
 export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {

@@ -7,6 +7,7 @@ import { Pictures } from '../../components/photos/late';
 import type { Evaluation } from '../../deciding/evaluate';
 import { useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
+import { t } from '../../text/en/finds';
 import { CommonName, scientificName, OUTCOME } from '../../text/names';
 import { readerName } from '../../text/people';
 import { stripLine } from '../../text/strip';
@@ -16,7 +17,6 @@ import { Shared, Differs, Asked, SecondLooks } from './FindParts';
 import { styles } from './findStyles';
 import { Place } from './Place';
 import { Written } from './Written';
-import { t } from '../../text/en/finds';
 
 /** One find, with all that was read, judged and decided. */
 export function FindScreen() {

@@ -3,8 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { Body, Button, Loading, Notice, Rule, Screen, space, Title } from '../../components';
 import { UpdateLine } from '../../components/UpdateLine';
 import { useFinds, useToday } from '../../notebook/useFinds';
-import { FindLine } from './FindLine';
 import { t } from '../../text/en/finds';
+import { FindLine } from './FindLine';
 
 /** The log of finds, newest first. Walking away is a result too, and counted. */
 export function FindsScreen() {

@@ -32,12 +32,12 @@ import { guide } from '../../deciding/guide';
 import { changeTarget, startFind } from '../../notebook/actions';
 import { useApp, useAct } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
+import { t } from '../../text/en/finds';
 import { usualIn } from '../../text/months';
 import { CommonName, GRADE } from '../../text/names';
 import { styles } from './newFindStyles';
 import { AGAIN, QUICK, withNote } from './newFindWords';
 import { ChosenPlan, Plans } from './PlanChoice';
-import { t } from '../../text/en/finds';
 
 /** What kind of body it has, then what the person believes it is. */
 export function NewFindScreen() {

@@ -5,9 +5,9 @@ import { Body, Button, Chip, ChipRow, Heading, Small, SmallStrong, space } from 
 import { write } from '../../notebook/actions';
 import type { Group } from '../../notebook/api';
 import { useAct, useApp } from '../../notebook/store';
+import { t } from '../../text/en/finds';
 import { memberName } from '../../text/people';
 import { Written } from './Written';
-import { t } from '../../text/en/finds';
 
 const positionWords = ({ decimalLatitude, decimalLongitude, coordinateUncertaintyInMeters }: Position) =>
   `${decimalLatitude.toFixed(5)}, ${decimalLongitude.toFixed(5)}${coordinateUncertaintyInMeters ? t.withinM(Math.round(coordinateUncertaintyInMeters)) : ''}`;

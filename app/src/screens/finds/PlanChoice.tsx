@@ -3,8 +3,8 @@ import type { BodyPlan, Kingdom } from '@pause/core';
 import { colour, Strong, Small, Button, useWide, Heading } from '../../components';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
 import { guide } from '../../deciding/guide';
-import { styles } from './newFindStyles';
 import { t } from '../../text/en/finds';
+import { styles } from './newFindStyles';
 
 /** Choosing a body plan. */
 

@@ -17,8 +17,9 @@ import {
 } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
-import { characterName, characterOf, CommonName, harmLine, lowerFirst, stageName } from '../../text/names';
 import { t } from '../../text/en/guide';
+import { listed } from '../../text/messages';
+import { characterName, characterOf, CommonName, harmLine, lowerFirst, stageName } from '../../text/names';
 
 const NOTHING = new Set<string>();
 const MOST = 4;
@@ -134,7 +135,7 @@ function words(character: string, states: readonly string[]): string {
     .map((id) =>
       known && 'states' in known ? lowerFirst(known.states.find((s) => s.id === id)?.label ?? id) : id,
     );
-  return labels.join(' or ') || 'there';
+  return labels.length > 0 ? listed(labels, 'disjunction') : t.there;
 }
 
 function usualWords(taxon: CompiledTaxon, id: string, stages: readonly StageId[]): string {

@@ -26,9 +26,9 @@ import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
 import { useToday } from '../../notebook/useFinds';
+import { t } from '../../text/en/guide';
 import { usualIn } from '../../text/months';
 import { CommonName, GRADE, harmLine } from '../../text/names';
-import { t } from '../../text/en/guide';
 
 const GRADES: readonly { readonly id: HarmGrade | 'all'; readonly label: string }[] = [
   { id: 'all', label: t.all },
@@ -164,7 +164,7 @@ function Entry({
         <Small soft={taxon.grade === 'none'}>
           {taxon.grade === 'none'
             ? taxon.taxon.parts.length > 0
-              ? t.wanted2
+              ? t.isWanted
               : GRADE.none
             : harmLine(taxon.id)}
         </Small>

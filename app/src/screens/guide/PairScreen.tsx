@@ -2,9 +2,9 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, colour, Heading, Notice, Screen, Small, space, Title, typeSize } from '../../components';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/guide';
 import { CommonName, harmLine, scientificName } from '../../text/names';
 import { SideBySide } from '../check/beside/late';
-import { t } from '../../text/en/guide';
 
 /** Any two taxa side by side, without a find. */
 export function PairScreen() {

@@ -4,8 +4,8 @@ import type { CompiledTaxon } from '@pause/core';
 import { answersOnFile } from '@pause/guide/answers';
 import { Button, Heading, Rule, Small, SmallStrong, space } from '../../components';
 import { guide } from '../../deciding/guide';
-import { characterName } from '../../text/names';
 import { t } from '../../text/en/guide';
+import { characterName } from '../../text/names';
 
 const FIRST = 3;
 

@@ -12,10 +12,10 @@ import {
 import { useWide, Heading, OrganGlyph, colour, Small, Rule, Button } from '../../components';
 import { latePart } from '../../components/latePart';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/guide';
 import { commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
 import { styles } from './taxonStyles';
 import type { TaxonProps } from './TaxonUses';
-import { t } from '../../text/en/guide';
 
 /** What the guide says of a taxon, and who read it. */
 
@@ -117,8 +117,8 @@ function knownWords(taxon: CompiledTaxon, id: string, index: number, known: Know
     } = known;
     const words = (n: number) =>
       character.character.kind === 'count' ? String(n) : lengthWords(Math.round(n * 10) / 10);
-    const span = low === high ? words(low) : t.to(words(low), words(high));
-    return least === low && most === high ? span : t.to2(span, words(least), words(most));
+    const span = low === high ? words(low) : t.span(words(low), words(high));
+    return least === low && most === high ? span : t.spanWithin(span, words(least), words(most));
   }
   const labels = (mask: number) =>
     [...character.stateBit]

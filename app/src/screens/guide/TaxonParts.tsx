@@ -4,6 +4,7 @@ import { partings } from '@pause/core';
 import { Title, Body, Small, Strong, Button, Heading, SmallStrong, Rule } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/guide';
 import { monthsOf } from '../../text/months';
 import {
   LANGUAGE,
@@ -18,7 +19,6 @@ import {
 import { few } from '../../text/reasons';
 import { styles } from './taxonStyles';
 import { type TaxonProps, ROUTE } from './TaxonUses';
-import { t } from '../../text/en/guide';
 
 /** The head of a taxon, its harm, lookalikes and uses. */
 
@@ -112,7 +112,7 @@ export function Harm({ taxon: { taxon } }: TaxonProps) {
   const { harm, harmfulParts } = taxon;
   const lines = [
     harm.effects,
-    harm.touch && t.onTheSkin2(lowerFirst(harm.touch)),
+    harm.touch && t.touchOnTheSkin(lowerFirst(harm.touch)),
     harm.sap && t.itsSap(lowerFirst(harm.sap)),
     harm.sun && t.inTheSun(lowerFirst(harm.sun)),
   ].filter((line): line is string => Boolean(line));

@@ -2,11 +2,11 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { Screen, Notice } from '../../components';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/guide';
 import { Characters, Sources } from './TaxonCharacters';
 import { Head, Plates, Harm, Lookalikes } from './TaxonParts';
 import { styles } from './taxonStyles';
 import { Uses } from './TaxonUses';
-import { t } from '../../text/en/guide';
 
 /** All that the guide says of one taxon. */
 export function TaxonScreen() {

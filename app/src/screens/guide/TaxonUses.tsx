@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { Heading, Body, Strong, Small } from '../../components';
+import { t } from '../../text/en/guide';
 import { lowerFirst, stageName, cautionFor } from '../../text/names';
 import { styles } from './taxonStyles';
-import { t } from '../../text/en/guide';
 
 /** What a taxon is used for. */
 

@@ -2,8 +2,8 @@ import { scaleLinear } from 'd3-scale';
 import { StyleSheet, View } from 'react-native';
 import type { Take } from '@pause/core/harvest/taking';
 import { Body, colour, Small, SmallStrong, space, stroke } from '../../components';
-import { CEILING, valueOf } from '../../text/harvest';
 import { t } from '../../text/en/harvest';
+import { CEILING, valueOf } from '../../text/harvest';
 
 /** Beyond so many times the least, how much more is no matter. */
 const MOST_TIMES = 3;

@@ -6,9 +6,10 @@ import { readNumber } from '@pause/core/lib/typed';
 import { Heading, Body, Field, ChipRow, Chip, AskBack, Button } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
-import { amountWords } from '../../text/pantry';
-import { styles } from './questionStyles';
 import { t } from '../../text/en/harvest';
+import { amountWords } from '../../text/pantry';
+import { UNIT, UNITS } from '../../text/units';
+import { styles } from './questionStyles';
 
 /** Who carries it, and what it weighs. */
 
@@ -74,14 +75,9 @@ export function HandsQuestion({
   );
 }
 
-export const UNITS = { piece: 'pieces', handful: 'handfuls', litre: 'litres' } as const;
+export const SEEN_UNITS = ['piece', 'handful', 'litre'] as const;
+type SeenUnit = (typeof SEEN_UNITS)[number];
 const grammes = (grams: number) => amountWords({ amount: grams, unit: 'g' });
-
-const UNIT_NAME: Readonly<Record<keyof typeof UNITS, string>> = {
-  piece: 'piece',
-  handful: 'handful',
-  litre: 'litre',
-};
 
 /** Weighed once, it is no longer guessed. */
 export function WeighingQuestion({
@@ -92,7 +88,7 @@ export function WeighingQuestion({
   readonly save: SaveHarvest;
 }) {
   const [open, setOpen] = useState(false);
-  const [unit, setUnit] = useState<keyof typeof UNITS>();
+  const [unit, setUnit] = useState<SeenUnit>();
   const [many, setMany] = useState('');
   const [grams, setGrams] = useState('');
   const [asked, setAsked] = useState(false);
@@ -148,14 +144,14 @@ export function WeighingQuestion({
             </View>
           </View>
           <ChipRow label={t.ofWhat}>
-            {(Object.keys(UNITS) as (keyof typeof UNITS)[]).map((one) => (
+            {SEEN_UNITS.map((one) => (
               <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => typed(setUnit)(one)} />
             ))}
           </ChipRow>
           {asked && weighing ? (
             <AskBack
               question={t.thenOneWeighsAboutIs(
-                UNIT_NAME[weighing.amount.unit],
+                UNIT[weighing.amount.unit],
                 grammes(weighing.grams / weighing.amount.amount),
                 grammes(weights[weighing.amount.unit]),
               )}

@@ -4,11 +4,11 @@ import { Heading, ChipRow, Chip, Small } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { Harvest } from '../../notebook/harvests';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
+import { t } from '../../text/en/harvest';
 import { HandsQuestion, WeighingQuestion, type Fields } from './HandsQuestion';
 import { type Part, PatchQuestion } from './PatchQuestion';
 import { styles } from './questionStyles';
 import { TakenQuestion } from './TakenQuestion';
-import { t } from '../../text/en/harvest';
 
 interface HarvestQuestionsProps {
   readonly harvest: Harvest;

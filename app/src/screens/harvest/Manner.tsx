@@ -4,10 +4,10 @@ import { z } from 'zod';
 import type { Manner as Hand } from '@pause/core/harvest/taking';
 import { Body, Button, Field, Heading, Rule, Small, space } from '../../components';
 import { useAct, type Thunk } from '../../notebook/store';
+import { t } from '../../text/en/harvest';
 import { BAG, GIVE_BACK, LEAVE, TOOL, WEATHER, WHERE } from '../../text/harvest';
 import { upper } from '../../text/names';
 import { few } from '../../text/reasons';
-import { t } from '../../text/en/harvest';
 
 /** By which hand: what the plant asks for, and what the person does besides, in their own words. */
 
@@ -65,7 +65,7 @@ export function Manner({
               <Body style={styles.grow}>{upper(step)}</Body>
               <Button
                 label={t.takeAway}
-                aria-label={t.takeAway2(step)}
+                aria-label={t.takeStepAway(step)}
                 tone="plain"
                 onPress={() => put(own.filter((_, at) => at !== index))}
               />

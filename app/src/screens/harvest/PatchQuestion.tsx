@@ -5,8 +5,8 @@ import { readNumber } from '@pause/core/lib/typed';
 import { Heading, ChipRow, Chip, Body, Small, Field } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
-import { styles } from './questionStyles';
 import { t } from '../../text/en/harvest';
+import { styles } from './questionStyles';
 
 /** How many stand there. */
 
@@ -15,7 +15,7 @@ export interface Part {
   readonly name: string;
 }
 
-const HOW = { counted: t.counted, stages: t.byStage, squares: t.inSquares, about: t.about2 } as const;
+const HOW = { counted: t.counted, stages: t.byStage, squares: t.inSquares, about: t.aboutSoMany } as const;
 
 const STAGES = [
   ['young', t.young],

@@ -4,10 +4,10 @@ import { type HarmGrade, GRADES } from '@pause/core';
 import type { BasketState } from '@pause/core/harvest/sorting';
 import { Strong, Body, Small, Field, Heading, SmallStrong, ChipRow, Chip } from '../../components';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
+import { t } from '../../text/en/harvest';
 import { numberWord, upper, GRADE } from '../../text/names';
 import type { SortingField, Change } from './SortPass';
 import { styles } from './sortStyles';
-import { t } from '../../text/en/harvest';
 
 const oddsWords = (chance: number) =>
   chance < 1e-6
@@ -51,7 +51,7 @@ export function Standing({
     >
       <Strong>
         {state.state === 'gone-through'
-          ? t.goneThrough2
+          ? t.goneThroughPieces
           : state.passes === undefined
             ? t.notToBeEatenOf
             : t.moreTimes(upper(numberWord(Math.max(1, state.passes))), state.passes)}
@@ -109,7 +109,7 @@ export function Strays({
   readonly change: Change;
 }) {
   return (
-    <View style={styles.block} role="list" aria-label={t.strays2}>
+    <View style={styles.block} role="list" aria-label={t.straysFound}>
       <Heading>{t.whatTheStraysAre}</Heading>
       {grades.map((grade, index) => (
         <View key={index} role="listitem" style={styles.block}>

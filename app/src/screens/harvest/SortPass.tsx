@@ -7,9 +7,9 @@ import { guide } from '../../deciding/guide';
 import { startFind } from '../../notebook/actions';
 import type { Harvest } from '../../notebook/harvests';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/harvest';
 import { commonName, CommonName, GRADE } from '../../text/names';
 import { styles } from './sortStyles';
-import { t } from '../../text/en/harvest';
 
 /** One pass over what was collected. */
 

@@ -13,13 +13,13 @@ import { inTheSameBag, useHarvests } from '../../notebook/harvests';
 import { useOwnRates } from '../../notebook/ownRates';
 import { useCase } from '../../notebook/useCase';
 import { useOwnHarvest } from '../../notebook/useOwnHarvest';
+import { t } from '../../text/en/harvest';
 import { commonName, CommonName } from '../../text/names';
 import { usePieceCheck, PieceLines } from '../check/pieces/PieceLines';
 import { Collected } from './Collected';
 import { Standing, Pieces, Strays } from './SortParts';
 import { type Change, type SortingField, worstOf, Pass } from './SortPass';
 import { styles } from './sortStyles';
-import { t } from '../../text/en/harvest';
 
 /**
  * Looking again at home, in good light: every piece, pass after pass, until what may be left is little enough

@@ -26,6 +26,7 @@ import { pantryOf } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { useOwnHarvest } from '../../notebook/useOwnHarvest';
 import { useDay, useEaters, placeOf } from '../../notebook/usePlaces';
+import { t } from '../../text/en/harvest';
 import { weightOf, seenAs, bindsWords, patchWords } from '../../text/harvest';
 import { CommonName, upper } from '../../text/names';
 import { memberName } from '../../text/people';
@@ -34,7 +35,6 @@ import { Collected } from './Collected';
 import { HarvestQuestions } from './HarvestQuestions';
 import { Manner } from './Manner';
 import { yieldsOf, questionOf } from './questionOf';
-import { t } from '../../text/en/harvest';
 
 /** How much of a find is taken: four ceilings, and the least of them. */
 export function TakeScreen() {

@@ -11,14 +11,15 @@ import { Heading, ChipRow, Chip, SmallStrong, AskBack, Small, Field } from '../.
 import { NumberField } from '../../components/NumberField';
 import type { Harvest } from '../../notebook/harvests';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
-import { amountOf, weightOf } from '../../text/harvest';
-import { UNITS } from './HandsQuestion';
-import { styles } from './questionStyles';
 import { t } from '../../text/en/harvest';
+import { amountOf, weightOf } from '../../text/harvest';
+import { UNITS } from '../../text/units';
+import { SEEN_UNITS } from './HandsQuestion';
+import { styles } from './questionStyles';
 
 /** What was taken. */
 
-const UNIT_OF_TAKEN = { ...UNITS, g: 'grams' } as const;
+const TAKEN_UNITS: readonly AmountUnit[] = [...SEEN_UNITS, 'g'];
 const WETNESS = { dry: t.dry, damp: t.damp, wet: t.wet } as const;
 
 const SHARES = [
@@ -69,8 +70,8 @@ export function TakenQuestion({
         onChange={(many) => put(many, unit)}
       />
       <ChipRow label={t.measuredIn}>
-        {(Object.keys(UNIT_OF_TAKEN) as AmountUnit[]).map((one) => (
-          <Chip key={one} label={UNIT_OF_TAKEN[one]} chosen={unit === one} onPress={() => put(amount, one)} />
+        {TAKEN_UNITS.map((one) => (
+          <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => put(amount, one)} />
         ))}
       </ChipRow>
       {amount !== undefined && unit === undefined ? (

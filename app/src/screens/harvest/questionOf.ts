@@ -4,8 +4,8 @@ import { type Weights, type TakeQuestion, estimateOf, stagesOf } from '@pause/co
 import { pickingAt } from '@pause/core/outings';
 import { type Harvest } from '../../notebook/harvests';
 import { type Pantry, leftIn, ownYields } from '../../notebook/pantry';
-import type { YieldOf } from './HarvestQuestions';
 import { t } from '../../text/en/harvest';
+import type { YieldOf } from './HarvestQuestions';
 
 /** The question of how much to take. */
 

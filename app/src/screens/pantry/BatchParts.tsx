@@ -8,11 +8,11 @@ import { changeFields } from '../../notebook/changeFields';
 import type { Pantry, BatchPage } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/pantry';
 import { measureWords, causeWords } from '../../text/recalls';
 import { madesOf } from './batch';
 import { styles } from './batchStyles';
 import { useNames } from './RecallScreen';
-import { t } from '../../text/en/pantry';
 
 /** The parts of a batch. */
 
@@ -95,9 +95,9 @@ export function Ended({ id }: { readonly id: string }) {
   return (
     <View style={styles.block}>
       <ChipRow label={t.whatBecameOfTheRest}>
-        <Button label={t.usedUp2} tone="outline" onPress={() => end('used-up')} />
+        <Button label={t.usedUpHeading} tone="outline" onPress={() => end('used-up')} />
         <Button label={t.spoilt} tone="outline" onPress={() => end('spoilt')} />
-        <Button label={t.thrownOut2} tone="outline" onPress={() => end('thrown-out')} />
+        <Button label={t.thrownOutHeading} tone="outline" onPress={() => end('thrown-out')} />
         <Button label={t.thereIsSome} tone="plain" onPress={() => setAsking(false)} />
       </ChipRow>
     </View>

@@ -9,16 +9,18 @@ import { changeFields } from '../../notebook/changeFields';
 import { type BatchPage, type Pantry, gramsIn } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/pantry';
 import { numberWord } from '../../text/names';
-import { stepWords, amountWords, UNIT, STORE } from '../../text/pantry';
+import { stepWords, amountWords, STORE } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { stepsOf, yieldFor, madesOf, keepsFor, bestBeforeOf } from './batch';
 import { styles } from './batchStyles';
-import { t } from '../../text/en/pantry';
 
 /** What may become of a batch that is ready. */
 
 /** What it came to, once everything that has to be done is done. */
+const UNIT_SHORT = { g: t.gramsShort, ml: t.millilitresShort, piece: t.jarsPieces } as const;
+
 export function Ready({
   batch: { id, fields },
   pantry,
@@ -99,7 +101,7 @@ export function Ready({
         {(['g', 'ml', 'piece'] as const).map((one) => (
           <Chip
             key={one}
-            label={one === 'piece' ? t.jarsPieces : UNIT[one]}
+            label={UNIT_SHORT[one]}
             chosen={unit === one}
             onPress={() => {
               setUnit(one);

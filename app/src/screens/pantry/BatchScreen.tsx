@@ -18,6 +18,7 @@ import { changeFields } from '../../notebook/changeFields';
 import { usePantry, type BatchPage, type Pantry, leftIn } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 import { upper } from '../../text/names';
 import { SPOILS, STORE, METHOD, amountWords, stepWords } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
@@ -31,7 +32,6 @@ import { Drying, Conditioning } from './Drying';
 import { Steps } from './Steps';
 import { Sums } from './Sums';
 import { Timers } from './Timers';
-import { t } from '../../text/en/pantry';
 
 /** One batch: what is done to it, what came of it, and all that it comes from. */
 export function BatchScreen() {
@@ -170,7 +170,7 @@ function Batch({
         <Title>{name}</Title>
         <Strong>
           {ended
-            ? upper({ 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: 'spoilt' }[ended.why])
+            ? upper({ 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: t.hasSpoilt }[ended.why])
             : making
               ? t.beingMade
               : [left && t.left(amountWords(left)), bestBefore && t.bestBefore(isoDayName(bestBefore))]
@@ -180,7 +180,7 @@ function Batch({
       </View>
       {recalled ? <Held one={recalled} pantry={pantry} /> : null}
       {out.map(({ step, why }) => (
-        <SmallStrong key={step.id}>{t.leftOut2(stepWords(step), why)}</SmallStrong>
+        <SmallStrong key={step.id}>{t.stepLeftOutBecause(stepWords(step), why)}</SmallStrong>
       ))}
       {wide ? (
         <View style={styles.columns}>

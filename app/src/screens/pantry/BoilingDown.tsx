@@ -14,9 +14,9 @@ import { NumberField } from '../../components/NumberField';
 import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 import { COOKING, cookingRefusalWords } from '../../text/pantry';
 import { styles } from './sumsStyles';
-import { t } from '../../text/en/pantry';
 
 /** Boiling down and cooking. */
 
@@ -55,7 +55,7 @@ export function BoilingDown({
       const more = minute - (t1 - t0);
       return more <= 0
         ? t.itIsDownAsFar
-        : t.anotherAfterTheLastLevel(more < 1.5 ? t.minute : t.minutes2(Math.round(more)));
+        : t.anotherAfterTheLastLevel(more < 1.5 ? t.minute : t.aboutMinutes(Math.round(more)));
     } catch (error) {
       return error instanceof RangeError ? `${error.message}.` : undefined;
     }

@@ -15,8 +15,9 @@ import {
   Strong,
   TARGET,
 } from '../../components';
-import { amountWords } from '../../text/pantry';
 import { t } from '../../text/en/pantry';
+import { amountWords } from '../../text/pantry';
+import { UNITS } from '../../text/units';
 
 /** Something of which something is made or eaten, and how much of it there is. */
 export interface Choice {
@@ -82,8 +83,6 @@ export function useChosen<C extends Choice>(choices: readonly C[], first: string
   };
 }
 
-const IN: Readonly<Record<KeptAmount['unit'], string>> = { g: 'grams', ml: 'millilitres', piece: 'pieces' };
-
 interface ChooseProps {
   readonly choices: readonly Choice[];
   readonly chosen: Chosen<Choice>;
@@ -132,7 +131,7 @@ export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }
               {text === undefined ? null : (
                 <View style={styles.amount}>
                   <Field
-                    label={t.in(asks, IN[left?.unit ?? 'g'])}
+                    label={t.in(asks, UNITS[left?.unit ?? 'g'])}
                     inputMode="decimal"
                     value={text === WHOLE ? '' : text}
                     onChangeText={(more) => set({ ...texts, [id]: more })}

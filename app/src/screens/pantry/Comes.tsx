@@ -5,12 +5,13 @@ import { colour, Heading, Small, space, stroke, Strong, TARGET } from '../../com
 import type { Pantry } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { placeOf } from '../../notebook/usePlaces';
+import { t } from '../../text/en/pantry';
 import { CommonName, partName, scientificName } from '../../text/names';
 import { amountWords, METHOD } from '../../text/pantry';
 import { memberName } from '../../text/people';
 import { isoDayName } from '../../text/places';
+import { amountIn } from '../../text/units';
 import { portionWords } from './PantryParts';
-import { t } from '../../text/en/pantry';
 
 /** All that it comes from, up to every find, with where, when and by whom; and what became of it. */
 export function Comes({ id, pantry }: { readonly id: string; readonly pantry: Pantry }) {
@@ -128,7 +129,7 @@ function From({
         on && isoDayName(on),
         placePage?.kind === 'place' && placeOf(placePage).name,
         who(harvest.person, page?.group),
-        taken && t.taken(taken.amount, taken.unit === 'g' ? t.g : `${taken.unit}${t.s(taken.amount)}`),
+        taken && t.taken(amountIn(taken.unit, taken.amount)),
         some,
       ]
         .filter(Boolean)

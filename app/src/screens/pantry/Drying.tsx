@@ -7,9 +7,9 @@ import { Heading, Body, ChipRow, Chip, Field, Button } from '../../components';
 import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 import { type Weighed, Series } from './DryingSeries';
 import { styles } from './dryingStyles';
-import { t } from '../../text/en/pantry';
 
 const WHAT: Readonly<Record<Weighed['what'], string>> = {
   all: t.allOfIt,

@@ -7,9 +7,9 @@ import type { BatchFields } from '@pause/core/pantry';
 import { Body, Strong, Small, colour, font } from '../../components';
 import { useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
+import { t } from '../../text/en/pantry';
 import { amountWords } from '../../text/pantry';
 import { HEIGHT, styles } from './dryingStyles';
-import { t } from '../../text/en/pantry';
 
 /** Weighings of what dries, as a chart. */
 

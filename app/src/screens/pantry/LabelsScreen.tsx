@@ -23,12 +23,12 @@ import {
 import { guide } from '../../deciding/guide';
 import { isThere, placesOf, usePantry, type BatchPage, type Pantry } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 import { partName, scientificName } from '../../text/names';
 import { METHOD, stepWords, STORE } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { keepsFor, madesOf, stepsOf } from './batch';
 import { Square } from './Square';
-import { t } from '../../text/en/pantry';
 
 /** Labels to print: one, or a sheet of all that stand on the shelf. */
 export function LabelsScreen() {
@@ -103,7 +103,7 @@ export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] 
     })),
     method: method ? METHOD[method][1] : '',
     ...(on ? { on: isoDayName(on) } : {}),
-    ...(bestBefore ? { bestBefore: isoDayName(bestBefore) } : {}),
+    ...(bestBefore ? { bestBefore: t.bestBeforeLine(isoDayName(bestBefore)) } : {}),
     ...(standing
       ? { store: t.standsInTheLightCovered }
       : keeping
@@ -115,7 +115,7 @@ export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] 
       ...(standing && on ? [t.strainItOn(isoDayName(isoOf(dayOf(on) + (standing.days ?? 0))))] : []),
       ...(mades.some(({ part }) => !isEaten(part)) ? [t.forWholeSkinOnlyNot, ...skinCautions(contents)] : []),
       ...(method !== 'cook' && mades.some(mustBeCooked) ? [t.cookItBeforeItIs] : []),
-      ...leftOutOf(steps, done).map(({ step, why }) => t.leftOut2(stepWords(step), why)),
+      ...leftOutOf(steps, done).map(({ step, why }) => t.stepLeftOutBecause(stepWords(step), why)),
     ],
   });
 }

@@ -4,9 +4,9 @@ import { type LayoutChangeEvent, View } from 'react-native';
 import Svg, { G, Path, Text, Line } from 'react-native-svg';
 import type { Year } from '@pause/core/formats/logbook';
 import { colour, font, Small } from '../../components';
+import { t } from '../../text/en/pantry';
 import { boxPath } from './DryingSeries';
 import { HEIGHT, styles } from './logbookStyles';
-import { t } from '../../text/en/pantry';
 
 /** A year by months, as a chart. */
 

@@ -25,12 +25,12 @@ import { usePantry, type Pantry } from '../../notebook/pantry';
 import { useApp, useAct } from '../../notebook/store';
 import { useFinds } from '../../notebook/useFinds';
 import { useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/pantry';
 import { CommonName } from '../../text/names';
 import { amountWords } from '../../text/pantry';
 import { saveLogbook, loadLogbook } from './files';
 import { Months } from './LogbookMonths';
 import { styles } from './logbookStyles';
-import { t } from '../../text/en/pantry';
 
 /** A year of it: what was found, walked away from, gathered and made; and all of it in open files. */
 export function LogbookScreen() {
@@ -150,9 +150,9 @@ function Taxa({ year: { taxa } }: { readonly year: Year }) {
                 <Strong>{CommonName(taxon)}</Strong>
                 <Small soft>
                   {[
-                    finds > 0 && t.finds2(finds),
-                    collected > 0 && t.collected2(collected),
-                    left > 0 && t.left2(left),
+                    finds > 0 && t.findsInMonth(finds),
+                    collected > 0 && t.collectedInMonth(collected),
+                    left > 0 && t.leftInMonth(left),
                   ]
                     .filter(Boolean)
                     .join(', ')}

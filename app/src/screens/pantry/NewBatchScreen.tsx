@@ -25,12 +25,12 @@ import { usePantry, begin } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/pantry';
 import { upper } from '../../text/names';
 import { contentWords, METHOD, refusalWords } from '../../text/pantry';
 import { madesOf } from './batch';
 import { choicesOf, unique } from './choicesOf';
 import { type Choice, useChosen, Choose } from './Choose';
-import { t } from '../../text/en/pantry';
 
 /** Makes something of what was gathered, or of what was made before. */
 export function NewBatchScreen() {

@@ -6,15 +6,18 @@ import { Row } from '../../components/Row';
 import { type BatchPage, type Pantry, leftIn, type PortionPage, sourceOf } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
+import { t } from '../../text/en/pantry';
 import { CommonName } from '../../text/names';
 import { METHOD, amountWords } from '../../text/pantry';
 import { memberName } from '../../text/people';
 import { isoDayName } from '../../text/places';
 import { styles } from './pantryStyles';
 import { nextTimer } from './Timers';
-import { t } from '../../text/en/pantry';
 
 /** The shelves of the pantry. */
+
+/** So many meals and gifts are shown. */
+const LATELY = 8;
 
 interface ShelfProps {
   readonly title: string;
@@ -22,14 +25,14 @@ interface ShelfProps {
   readonly pantry: Pantry;
   readonly held: ReadonlySet<string>;
   readonly now: Date;
+  /** So many are shown at first. */
+  readonly first?: number;
 }
 
-const FIRST = 8;
-
-export function Shelf({ title, batches, pantry, held, now }: ShelfProps) {
+export function Shelf({ title, batches, pantry, held, now, first = 8 }: ShelfProps) {
   const [all, setAll] = useState(false);
   if (batches.length === 0) return null;
-  const shown = all ? batches : batches.slice(0, title === 'Used up' ? 3 : FIRST);
+  const shown = all ? batches : batches.slice(0, first);
   return (
     <View style={styles.block}>
       <Heading>{title}</Heading>
@@ -73,7 +76,7 @@ function lineOf({ fields }: BatchPage, now: Date): string {
 
 function endOf(pantry: Pantry, batch: BatchPage): string | undefined {
   if (batch.fields.ended)
-    return { 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: 'spoilt' }[batch.fields.ended.why];
+    return { 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: t.hasSpoilt }[batch.fields.ended.why];
   const left = leftIn(pantry, batch);
   return left === undefined ? undefined : left.amount === 0 ? t.usedUp : amountWords(left);
 }
@@ -109,7 +112,7 @@ export function Tastes({ pantry, now }: { readonly pantry: Pantry; readonly now:
   );
 }
 
-const WHAT = { meal: 'eaten', outward: 'used', gift: t.givenTo, 'thrown-out': t.thrownOut } as const;
+const WHAT = { meal: t.eaten, outward: t.used, gift: t.givenTo, 'thrown-out': t.thrownOut } as const;
 
 export function portionWords(
   pantry: Pantry,
@@ -123,7 +126,7 @@ export function portionWords(
   return [
     dish ?? names.join(', '),
     what === 'gift'
-      ? `${WHAT.gift} ${toWhom ?? 'somebody'}`
+      ? `${WHAT.gift} ${toWhom ?? t.someoneUnnamed}`
       : [WHAT[what], who.length > 0 && `${what === 'outward' ? t.on : t.by} ${who.join(', ')}`]
           .filter(Boolean)
           .join(' '),
@@ -138,7 +141,7 @@ export function Lately({ pantry, today }: { readonly pantry: Pantry; readonly to
     const group = by === person?.id ? undefined : person?.groups.find((one) => one.id === id);
     return group && t.recordedBy(memberName(group, by));
   };
-  const lately = pantry.portions.slice(0, FIRST);
+  const lately = pantry.portions.slice(0, LATELY);
   if (lately.length === 0) return null;
   return (
     <View style={styles.block}>

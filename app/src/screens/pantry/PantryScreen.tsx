@@ -6,11 +6,11 @@ import { useWide, Screen, Loading, Title, Small, Button, Notice, Field, Body } f
 import { usePantry, placesOf, isThere, type BatchPage } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useToday } from '../../notebook/useFinds';
+import { t } from '../../text/en/pantry';
 import { commonName, scientificName } from '../../text/names';
 import { Shelf, Tastes, Lately } from './PantryParts';
 import { styles } from './pantryStyles';
 import { RecallNotice } from './RecallNotice';
-import { t } from '../../text/en/pantry';
 
 /** What is being made, what is there, and what became of it. */
 export function PantryScreen() {
@@ -35,7 +35,7 @@ export function PantryScreen() {
     <View style={[styles.column, wide && styles.grow]}>
       <Shelf title={t.beingMade} batches={making} pantry={pantry} held={held} now={today} />
       <Shelf title={t.onTheShelf} batches={there} pantry={pantry} held={held} now={today} />
-      <Shelf title={t.usedUp2} batches={finished} pantry={pantry} held={held} now={today} />
+      <Shelf title={t.usedUpHeading} batches={finished} pantry={pantry} held={held} now={today} first={3} />
     </View>
   );
   return (

@@ -24,12 +24,12 @@ import { now } from '../../notebook/add';
 import { usePantry, madeOf, hadBefore, begin } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { useEaters } from '../../notebook/usePlaces';
+import { t } from '../../text/en/pantry';
 import { cautionFor, lowerFirst } from '../../text/names';
 import { mealReminderWords } from '../../text/pantry';
 import { Cooked } from './BoilingDown';
 import { useChosen, Choose } from './Choose';
 import { type What, type Ready, namesOf, styles, WHAT } from './portionKinds';
-import { t } from '../../text/en/pantry';
 
 export function Portion({
   first,
@@ -96,7 +96,7 @@ export function Portion({
   const outwardOnly =
     what === 'meal' && mades.some(({ part }) => part.route !== undefined && part.route !== 'eaten');
   const why = [
-    picked.length === 0 && t.ofWhat2,
+    picked.length === 0 && t.ofWhatLower,
     picked.length > 0 && !chosen.right && t.howMuchAsItCan,
     eating && who.length === 0 && t.byWhom,
     what === 'gift' && toWhom.trim() === '' && t.whoHasItNow,
@@ -211,7 +211,7 @@ export function Portion({
       ) : null}
       {what === 'gift' ? (
         <Field
-          label={t.whoHasItNow2}
+          label={t.whoHasItNowLabel}
           value={toWhom}
           onChangeText={setToWhom}
           maxLength={80}

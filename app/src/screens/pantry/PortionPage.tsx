@@ -23,12 +23,12 @@ import { changeFields } from '../../notebook/changeFields';
 import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
+import { t } from '../../text/en/pantry';
 import { CommonName, partName, scientificName } from '../../text/names';
 import { amountWords, COOKING, METHOD, SPOILS } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { spoilsFor } from './batch';
 import { portionWords } from './PantryParts';
-import { t } from '../../text/en/pantry';
 
 /** What was eaten, used or given: of what, by whom, and how it went. */
 export function PortionPage() {
@@ -76,7 +76,7 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
         {cooked ? (
           <Body>
             {COOKING[cooked.how]}
-            {cooked.minutes === undefined ? '' : t.minutes3(cooked.minutes)}
+            {cooked.minutes === undefined ? '' : t.cookedForMinutes(cooked.minutes)}
           </Body>
         ) : null}
       </View>
@@ -105,7 +105,7 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
                   </View>
                   <Button
                     label={t.open}
-                    aria-label={t.open2(name)}
+                    aria-label={t.openNamed(name)}
                     tone="plain"
                     onPress={() =>
                       router.push({
@@ -122,7 +122,7 @@ function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry:
         </View>
         {who.length > 0 ? (
           <Body>
-            {what === 'meal' ? t.eatenBy : t.on2} {who.join(', ')}.
+            {what === 'meal' ? t.eatenBy : t.eatenOn} {who.join(', ')}.
           </Body>
         ) : null}
       </View>
@@ -205,7 +205,7 @@ function GiftNote({
               ; {fields.method ? METHOD[fields.method][1] : ''}
               {fields.on ? `, ${isoDayName(fields.on)}` : ''}.
             </Body>
-            {fields.bestBefore ? <Body>{t.bestBefore2(isoDayName(fields.bestBefore))}</Body> : null}
+            {fields.bestBefore ? <Body>{t.bestBeforeSentence(isoDayName(fields.bestBefore))}</Body> : null}
             {spoilsFor(fields).map((one) => (
               <Body key={one}>{SPOILS[one]}</Body>
             ))}

@@ -6,11 +6,11 @@ import { Screen, Loading, Notice } from '../../components';
 import { usePantry, type Pantry, isThere, leftIn, madeOf } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useFind } from '../../notebook/useFind';
+import { t } from '../../text/en/pantry';
 import { CommonName } from '../../text/names';
 import { METHOD, amountWords } from '../../text/pantry';
 import { Portion } from './Portion';
 import { isWhat, type Ready } from './portionKinds';
-import { t } from '../../text/en/pantry';
 
 /**
  * What became of something: eaten, used, given or thrown out; of one batch or of several, or of a find where

@@ -5,8 +5,8 @@ import { Button, colour, corner, Small, space, Strong } from '../../components';
 import { usePantry, type Pantry } from '../../notebook/pantry';
 import { useRecalls, type Recalls } from '../../notebook/recalls';
 import { useToday } from '../../notebook/useFinds';
-import { commonName } from '../../text/names';
 import { t } from '../../text/en/pantry';
+import { commonName } from '../../text/names';
 
 /**
  * Something that was gathered or made no longer stands: said wherever one begins, until somebody has seen to

@@ -26,10 +26,10 @@ import { useAct } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { useDay } from '../../notebook/usePlaces';
 import { dayWords } from '../../text/days';
+import { t } from '../../text/en/pantry';
 import { CommonName } from '../../text/names';
 import { causeWords, measureWords } from '../../text/recalls';
 import { portionWords } from './PantryParts';
-import { t } from '../../text/en/pantry';
 
 /** Everything that descends from what no longer stands: why, by which way, and what to do with it. */
 export function RecallScreen() {
@@ -80,10 +80,12 @@ export function useNames(pantry: Pantry): (id: string) => string {
   return (id) => {
     const find = finds.find((one) => one.id === id);
     if (find)
-      return t
-        .find(find.number ?? '', find.target === undefined ? '' : CommonName(find.target))
-        .replace(/\s+/g, ' ')
-        .trim();
+      return [
+        find.number === undefined ? t.aFind : t.findNumber(find.number),
+        find.target && CommonName(find.target),
+      ]
+        .filter(Boolean)
+        .join(' ');
     const batch = pantry.batches.find((one) => one.id === id);
     if (batch) return batch.fields.name ?? t.aBatch;
     const harvest = pantry.harvests.find((one) => one.id === id);

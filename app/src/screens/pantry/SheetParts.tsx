@@ -3,9 +3,9 @@ import { View } from 'react-native';
 import { z } from 'zod';
 import { Button, Strong, Small } from '../../components';
 import { type Thunk, useAct } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 import type { Typed, Sheet } from './sheet';
 import { styles } from './sheetStyles';
-import { t } from '../../text/en/pantry';
 
 /** The parts of a sheet. */
 

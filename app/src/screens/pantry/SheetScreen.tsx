@@ -19,12 +19,12 @@ import { guide } from '../../deciding/guide';
 import { usePantry, type Pantry } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
+import { t } from '../../text/en/pantry';
 import { memberName } from '../../text/people';
 import { Calls } from '../emergency/Calls';
 import { type Typed, NOTHING_TYPED, findsBehind, recordsBehind, sheetOf } from './sheet';
 import { keptSheets, keepSheet, NOT_PRINTED, Hand, PoisonLine } from './SheetParts';
 import { styles } from './sheetStyles';
-import { t } from '../../text/en/pantry';
 
 /**
  * Something went wrong: whom to call, what to keep, and the one page for whoever treats. All of it without a

@@ -22,9 +22,9 @@ import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { newId } from '../../notebook/open';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 import { BESIDES, stepWords } from '../../text/pantry';
 import { StartTimer } from './Timers';
-import { t } from '../../text/en/pantry';
 
 type Done = BatchFields['steps'][number];
 
@@ -93,7 +93,7 @@ export function Steps({
                 {last === undefined && step.required && step.safety !== true && leaving !== step.id ? (
                   <Button
                     label={t.leaveOut}
-                    aria-label={t.leaveOut2(words)}
+                    aria-label={t.leaveStepOut(words)}
                     tone="plain"
                     onPress={() => {
                       setLeaving(step.id);

@@ -5,9 +5,9 @@ import { Heading, Strong, Small, ChipRow, Chip } from '../../components';
 import { QuantityField } from '../../components/NumberField';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 import { Syrup, Spirit, Pickle, Ferment, type Figures, g } from './SumsKinds';
 import { styles } from './sumsStyles';
-import { t } from '../../text/en/pantry';
 
 /** The sums of a kitchen, for what is being made: by weight inside, in the units that it is told in. */
 

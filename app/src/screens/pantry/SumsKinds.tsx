@@ -12,9 +12,9 @@ import {
 import type { BatchFigures } from '@pause/core/pantry';
 import { Heading, Body, Strong, ChipRow, Chip, Small } from '../../components';
 import { QuantityField, NumberField } from '../../components/NumberField';
+import { t } from '../../text/en/pantry';
 import { amountWords } from '../../text/pantry';
 import { styles } from './sumsStyles';
-import { t } from '../../text/en/pantry';
 
 /** Sums of syrup, spirit, pickle and ferment. */
 
@@ -47,7 +47,7 @@ export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share },
         onChange={(value) => put({ sugarGrams: value })}
       />
       {share === undefined ? null : (
-        <Strong>{t.sugar2(percent(share * 100), share < SUGAR_KEEPS ? t.forTheFridge : '')}</Strong>
+        <Strong>{t.shareOfSugar(percent(share * 100), share < SUGAR_KEEPS ? t.forTheFridge : '')}</Strong>
       )}
     </View>
   );
@@ -75,8 +75,8 @@ export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }
         onChange={(value) => put({ plantGrams: value })}
       />
       <ChipRow label={t.howThePlantIs}>
-        <Chip label={t.fresh2} chosen={fresh === true} onPress={() => put({ fresh: true })} />
-        <Chip label={t.dried2} chosen={fresh === false} onPress={() => put({ fresh: false })} />
+        <Chip label={t.freshPlant} chosen={fresh === true} onPress={() => put({ fresh: true })} />
+        <Chip label={t.driedPlant} chosen={fresh === false} onPress={() => put({ fresh: false })} />
       </ChipRow>
       <ChipRow label={t.howMuchLiquidToOne}>
         {RATIOS.map((one) => (
@@ -156,7 +156,7 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
       </View>
       {acid === undefined ? null : (
         <Strong role="status" aria-label={t.acid}>
-          {t.acid2(percent(acid), acid < PICKLE_ACID ? t.tooLittleToKeep : '')}
+          {t.shareOfAcid(percent(acid), acid < PICKLE_ACID ? t.tooLittleToKeep : '')}
         </Strong>
       )}
       {most === undefined ? (
@@ -205,7 +205,7 @@ export function Ferment({ figures: { plantGrams, waterMl, saltGrams, saltShare: 
       />
       {share === undefined ? null : (
         <Strong role="status" aria-label={t.salt}>
-          {t.salt2(
+          {t.shareOfSalt(
             percent(share * 100),
             share < FERMENT_SALT.least ? t.tooLittle : share > FERMENT_SALT.most ? t.tooMuchToFerment : '',
           )}

@@ -22,11 +22,11 @@ import { usePantry, type TastePage as Page } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
 import { momentWords } from '../../text/days';
+import { t } from '../../text/en/pantry';
 import { CommonName } from '../../text/names';
 import { SIGN } from '../../text/pantry';
 import { ToCautions, Helped } from './TasteParts';
 import { styles } from './tasteStyles';
-import { t } from '../../text/en/pantry';
 
 /** A first taste that is going on, or how it went. */
 export function TastePage() {
@@ -117,7 +117,7 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
             {
               'nothing-felt': t.nothingWasFeltWithinA,
               signs: t.somethingWasFeltItIs,
-              'broken-off': t.itWasBrokenOff2,
+              'broken-off': t.itWasBrokenOffSentence,
             }[ended.result],
             eater,
           )}

@@ -6,9 +6,9 @@ import { guide } from '../../deciding/guide';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
 import { useEaters } from '../../notebook/usePlaces';
+import { t } from '../../text/en/pantry';
 import { cautionFor, CommonName } from '../../text/names';
 import { styles } from './tasteStyles';
-import { t } from '../../text/en/pantry';
 
 /** What followed on a first taste. */
 
@@ -104,7 +104,7 @@ export function Helped({
           {SOURCE[one.source]}: {one.text}
         </Small>
       ))}
-      <Field label={t.whatItWasMeantFor2} value={text} onChangeText={setText} maxLength={120} />
+      <Field label={t.whatItWasMeantForField} value={text} onChangeText={setText} maxLength={120} />
       <ChipRow label={t.whetherItHelped}>
         {(Object.keys(DID) as (keyof typeof DID)[]).map((did) => (
           <Chip key={did} label={DID[did]} chosen={helped?.did === did} onPress={() => save(did)} />

@@ -22,10 +22,10 @@ import { useRecalls } from '../../notebook/recalls';
 import { useAct, useApp } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
 import { useEaters } from '../../notebook/usePlaces';
+import { t } from '../../text/en/pantry';
 import { CommonName, partName } from '../../text/names';
 import { tasteRefusalWords } from '../../text/pantry';
 import { namesOf } from './portionKinds';
-import { t } from '../../text/en/pantry';
 
 /**
  * The first time: one grown person, one new thing, a small amount, made ready as it has to be; and then a day

@@ -7,15 +7,15 @@ import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { newId } from '../../notebook/open';
 import { useAct, useApp } from '../../notebook/store';
-import { stepWords } from '../../text/pantry';
 import { t } from '../../text/en/pantry';
+import { stepWords } from '../../text/pantry';
 
 type Timer = BatchFields['timers'][number];
 
 /** "12:05" while it is minutes, "3 hours", "5 days" while it is long. */
 export function leftWords(minutes: number): string {
-  if (minutes >= 48 * 60) return t.days2(Math.ceil(minutes / 1440));
-  if (minutes >= 120) return t.hours2(Math.ceil(minutes / 60));
+  if (minutes >= 48 * 60) return t.daysLeft(Math.ceil(minutes / 1440));
+  if (minutes >= 120) return t.hoursLeft(Math.ceil(minutes / 60));
   const seconds = Math.ceil(minutes * 60);
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
@@ -77,9 +77,7 @@ export function Timers({
               </Strong>
               <Small>
                 {step ? stepWords(step) : timer.step}
-                {state.state === 'clock-set-back'
-                  ? '. Nobody knows how long it ran: look at it, and start it anew.'
-                  : ''}
+                {state.state === 'clock-set-back' ? t.nobodyKnowsHowLongIt : ''}
               </Small>
             </View>
             <Button
@@ -102,7 +100,9 @@ export function StartTimer({ id, step }: { readonly id: string; readonly step: S
   if (minutes === undefined) return null;
   return (
     <Button
-      label={t.start(leftWords(minutes).replace(':00', ' minutes'))}
+      label={
+        minutes < 120 && Number.isInteger(minutes) ? t.startMinutes(minutes) : t.startFor(leftWords(minutes))
+      }
       tone="outline"
       onPress={() =>
         void act(

@@ -1,15 +1,16 @@
 import { StyleSheet } from 'react-native';
 import { space, colour, corner } from '../../components';
+import { t } from '../../text/en/pantry';
 import { numberWord } from '../../text/names';
 
 /** How a batch looks. */
 
 export function daysWords(days: number): string {
-  if (days >= 700) return `${Math.round(days / 365)} years`;
-  if (days >= 330) return 'a year';
-  if (days >= 60) return `${Math.round(days / 30)} months`;
-  if (days >= 14 && days % 7 === 0) return `${numberWord(days / 7)} weeks`;
-  return days === 1 ? 'a day' : `${days} days`;
+  if (days >= 700) return t.years(Math.round(days / 365));
+  if (days >= 330) return t.aYear;
+  if (days >= 60) return t.months(Math.round(days / 30));
+  if (days >= 14 && days % 7 === 0) return t.weeks(numberWord(days / 7));
+  return days === 1 ? t.aDay : t.daysLong(days);
 }
 
 export const styles = StyleSheet.create({

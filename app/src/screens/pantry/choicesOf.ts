@@ -1,11 +1,11 @@
 import type { BatchFields } from '@pause/core/pantry';
 import { strayCause } from '@pause/core/pantry/recall';
 import { type Pantry, wholeGrams, leftOfHarvest, isThere, leftIn } from '../../notebook/pantry';
+import { t } from '../../text/en/pantry';
 import { CommonName } from '../../text/names';
 import { amountWords, METHOD } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import type { Choice } from './Choose';
-import { t } from '../../text/en/pantry';
 
 /** What a batch can be made of. */
 
@@ -32,7 +32,7 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
           'harvest',
           on && isoDayName(on),
           grams !== undefined &&
-            t.about(amountWords({ amount: grams, unit: 'g' }), grams < (whole ?? grams) ? t.left3 : ''),
+            t.about(amountWords({ amount: grams, unit: 'g' }), grams < (whole ?? grams) ? t.leftOver : ''),
         ]
           .filter(Boolean)
           .join(' · '),

@@ -5,9 +5,9 @@ import { saveFile, chooseFile } from '../../lib/files';
 import { add } from '../../notebook/add';
 import { recordOf } from '../../notebook/recalls';
 import type { Thunk } from '../../notebook/store';
+import { t } from '../../text/en/pantry';
 import { memberName } from '../../text/people';
 import { entriesIn, AT_ONCE, MOST_TOLD } from './entriesIn';
-import { t } from '../../text/en/pantry';
 
 /** The whole logbook out of this device and into it, in open formats. */
 

@@ -3,8 +3,8 @@ import { AtkinsonHyperlegibleNext_600SemiBold as fontBold } from '@expo-google-f
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb, type PDFFont } from 'pdf-lib';
 import { fontAddress } from '../../components/fontAddress';
-import type { Sheet } from './sheet';
 import { t } from '../../text/en/pantry';
+import type { Sheet } from './sheet';
 
 /**
  * A sheet as a page to save: A4, in two columns, with its letters along; photos after it. Its program is

@@ -1,8 +1,8 @@
 import { StyleSheet } from 'react-native';
 import type { PortionFields } from '@pause/core/pantry';
 import { space, stroke, colour } from '../../components';
-import type { Choice } from './Choose';
 import { t } from '../../text/en/pantry';
+import type { Choice } from './Choose';
 
 /** The kinds of portions. */
 
@@ -12,7 +12,7 @@ export const WHAT: Readonly<Record<What, readonly [title: string, button: string
   meal: [t.aMeal, t.itWasEaten],
   outward: [t.usedOutwardly, t.itWasUsed],
   gift: [t.givenAway, t.itWasGiven],
-  'thrown-out': [t.thrownOut2, t.itIsThrownOut],
+  'thrown-out': [t.thrownOutHeading, t.itIsThrownOut],
 };
 
 export const isWhat = (text: string | undefined): text is What => text !== undefined && text in WHAT;

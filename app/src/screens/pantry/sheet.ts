@@ -6,6 +6,7 @@ import type { BatchPage, Pantry, PortionPage } from '../../notebook/pantry';
 import { recordOf } from '../../notebook/recalls';
 import type { Thunk } from '../../notebook/store';
 import { momentWords } from '../../text/days';
+import { t } from '../../text/en/pantry';
 import {
   characterName,
   CHOICE,
@@ -22,7 +23,6 @@ import { amountWords, COOKING, METHOD, SIGN, stepWords } from '../../text/pantry
 import { isoDayName } from '../../text/places';
 import { stepsOf } from './batch';
 import { portionWords } from './PantryParts';
-import { t } from '../../text/en/pantry';
 
 /** One page for whoever treats somebody: all that is on record of what was eaten, in plain words. */
 
@@ -163,11 +163,11 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
     },
     { title: t.howItWasMadeReady, lines: batches.flatMap((one) => prepared(pantry, one)) },
     ...records.map((record): SheetPart => ({
-      title: t.whereAndWhenItWas(record.number === undefined ? '' : t.find2(record.number)),
+      title: t.whereAndWhenItWas(record.number === undefined ? '' : t.findInBrackets(record.number)),
       lines: found(record, nameOf),
     })),
     ...records.map((record): SheetPart => ({
-      title: t.whatWasSeenOfIt(record.number === undefined ? '' : t.find2(record.number)),
+      title: t.whatWasSeenOfIt(record.number === undefined ? '' : t.findInBrackets(record.number)),
       lines: seen(record, nameOf),
     })),
   ];
@@ -185,7 +185,7 @@ function eaten(pantry: Pantry, portion: PortionPage): string[] {
     return amount ? amountWords(amount) : made ? t.allThatWasLeftOf(amountWords(made)) : t.nobodyWeighedIt;
   });
   return [
-    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${amounts.join(' and ')}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.minutes4(cooked.minutes)}` : ''}`,
+    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${amounts.join(' and ')}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.minutesAfter(cooked.minutes)}` : ''}`,
   ];
 }
 
@@ -198,12 +198,12 @@ function prepared(pantry: Pantry, { fields }: BatchPage): string[] {
       : [
           last.leftOut === undefined
             ? lowerFirst(stepWords(step)).replace(/\.$/, '')
-            : t.leftOut3(stepWords(step), last.leftOut),
+            : t.stepLeftOutLoud(stepWords(step), last.leftOut),
         ];
   });
   return [
-    `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.minutes3(cooked.minutes)}${cooked.poured === undefined ? '' : t.waterPouredAwayTimes2(cooked.poured)}` : ''}${figures.strength === undefined ? '' : t.percentAlcohol(figures.strength)}`,
-    ...(done.length > 0 ? [t.done2(done.join('; '))] : []),
+    `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.cookedForMinutes(cooked.minutes)}${cooked.poured === undefined ? '' : t.withWaterPouredAway(cooked.poured)}` : ''}${figures.strength === undefined ? '' : t.percentAlcohol(figures.strength)}`,
+    ...(done.length > 0 ? [t.doneSteps(done.join('; '))] : []),
   ];
 }
 
@@ -220,7 +220,7 @@ function found(record: FindRecord, nameOf: (person: string) => string): string[]
       momentWords(new Date(record.startedAt)),
       record.placeNote,
       at && `${at.decimalLatitude}, ${at.decimalLongitude}`,
-      t.by2(nameOf(record.person)),
+      t.recordedByPerson(nameOf(record.person)),
     ]
       .filter(Boolean)
       .join('; '),

@@ -15,8 +15,8 @@ import {
 } from '../../components';
 import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
-import { deleteAccount, endSession, sessionsOf, signOut, signOutEverywhere, type Outcome } from './account';
 import { t } from '../../text/en/people';
+import { deleteAccount, endSession, sessionsOf, signOut, signOutEverywhere, type Outcome } from './account';
 
 const Sessions = z.object({
   sessions: z.array(
@@ -112,7 +112,7 @@ function SignedIn({
                   <Button
                     label={t.signOutThere}
                     tone="plain"
-                    aria-label={t.signOutThere2(device)}
+                    aria-label={t.signOutThereOn(device)}
                     onPress={() => onEnd(id)}
                   />
                 )

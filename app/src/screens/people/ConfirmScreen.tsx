@@ -4,8 +4,8 @@ import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { Body, Button, Notice, Screen, SmallStrong, space, Title } from '../../components';
 import { useAct } from '../../notebook/store';
-import { confirmAddress } from './account';
 import { t } from '../../text/en/people';
+import { confirmAddress } from './account';
 
 const Confirmed = z.object({ signedIn: z.boolean() });
 

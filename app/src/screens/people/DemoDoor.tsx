@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Body, Button, colour, corner, Heading, SmallStrong, space, stroke } from '../../components';
 import { useAct } from '../../notebook/store';
-import { openDemo } from './account';
 import { t } from '../../text/en/people';
+import { openDemo } from './account';
 
 /** The demo, opened by one tap as somebody who is made up. */
 export function DemoDoor({ onOpen }: { readonly onOpen?: () => void }) {

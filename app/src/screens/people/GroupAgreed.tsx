@@ -6,11 +6,11 @@ import { guide } from '../../deciding/guide';
 import type { Group } from '../../notebook/api';
 import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
+import { t } from '../../text/en/people';
 import { FIELD } from '../../text/groups';
 import { commonName } from '../../text/names';
 import { memberName } from '../../text/people';
 import { styles } from './groupStyles';
-import { t } from '../../text/en/people';
 
 /** What a group agreed on, and when. */
 
@@ -53,10 +53,10 @@ export type Rule = FieldsOf<'group'>[keyof FieldsOf<'group'>];
 function ruleWords(rule: unknown): string {
   const value = rule as Rule | null;
   if (value === null) return t.asTheGuideHasIt;
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'boolean') return value ? t.ruleIsOn : t.ruleIsOff;
   if (Array.isArray(value))
     return value.length === 0
-      ? 'none'
+      ? t.emptyList
       : value.map((one) => (guide.taxon(one) ? commonName(one as TaxonId) : one)).join(', ');
   return typeof value === 'object'
     ? Object.entries(value)

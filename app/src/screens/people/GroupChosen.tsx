@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { TaxonId } from '@pause/core';
 import { Strong, Small, ChipRow, Chip, Body, Button } from '../../components';
+import { t } from '../../text/en/people';
 import { commonName, CommonName } from '../../text/names';
 import { styles } from './groupStyles';
-import { t } from '../../text/en/people';
 
 /** Choosing taxa and schools for the rules of a group. */
 

@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { Heading, Line, Rule, Button, Strong, Small, ChipRow, Chip } from '../../components';
 import type { Group } from '../../notebook/api';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/people';
 import { ROLE, ROLE_MEANS } from '../../text/groups';
 import { type Outcome, changeRole, takeOut } from './account';
 import { styles } from './groupStyles';
-import { t } from '../../text/en/people';
 
 /** The members of a group. */
 
@@ -47,7 +47,7 @@ export function Members({ group, me, save }: Part & { readonly me: string }) {
             >
               <Strong>
                 {name}
-                {person === me ? t.you2 : ''}
+                {person === me ? t.youInBrackets : ''}
               </Strong>
               <Small soft>
                 {ROLE[role]}: {ROLE_MEANS[role]}

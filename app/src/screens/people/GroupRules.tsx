@@ -5,9 +5,9 @@ import { Heading, Field, Button, Body, Chip } from '../../components';
 import { guide } from '../../deciding/guide';
 import type { Group } from '../../notebook/api';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/people';
 import { School, Chosen } from './GroupChosen';
 import { styles } from './groupStyles';
-import { t } from '../../text/en/people';
 
 /** The rules of a group. */
 

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useWide, Screen, Body, Notice, Small, Title, SmallStrong } from '../../components';
 import { useApp } from '../../notebook/store';
+import { t } from '../../text/en/people';
 import { ROLE } from '../../text/groups';
 import type { Outcome } from './account';
 import { Agreed } from './GroupAgreed';
@@ -10,7 +11,6 @@ import { Members } from './GroupMembers';
 import { Name, Rules } from './GroupRules';
 import { styles } from './groupStyles';
 import { Invitations } from './Invitations';
-import { t } from '../../text/en/people';
 
 /** A group: who belongs to it, and the rules by which it decides. */
 export function GroupScreen() {

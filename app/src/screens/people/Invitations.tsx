@@ -16,11 +16,11 @@ import {
 import type { Group, Role } from '../../notebook/api';
 import { useAct } from '../../notebook/store';
 import { dayWords } from '../../text/days';
+import { t } from '../../text/en/people';
 import { ROLE, ROLE_MEANS } from '../../text/groups';
 import { memberName } from '../../text/people';
 import { invitationsOf, inviteTo, takeBackInvitation, type Outcome } from './account';
 import { Code } from './Code';
-import { t } from '../../text/en/people';
 
 const ROLES = ['keeper', 'member', 'young'] as const;
 const Made = z.object({ code: z.string(), expiresAt: z.string() });

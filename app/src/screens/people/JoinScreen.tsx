@@ -4,8 +4,8 @@ import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { Body, Button, Field, Screen, space, Title, useWide } from '../../components';
 import { useAct, useApp } from '../../notebook/store';
-import { joinByCode } from './account';
 import { t } from '../../text/en/people';
+import { joinByCode } from './account';
 
 const Joined = z.looseObject({ id: z.string() });
 
@@ -36,7 +36,7 @@ export function JoinScreen() {
         {account ? (
           <>
             <Field
-              label={t.code2}
+              label={t.codeField}
               value={code}
               onChangeText={setCode}
               autoCapitalize="characters"

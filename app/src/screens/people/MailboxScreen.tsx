@@ -4,8 +4,8 @@ import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import { Body, Button, Heading, Notice, Rule, Screen, Small, space, Title } from '../../components';
 import { useAct } from '../../notebook/store';
-import { lettersInMailbox } from './account';
 import { t } from '../../text/en/people';
+import { lettersInMailbox } from './account';
 
 const Letters = z.object({
   letters: z.array(

@@ -4,12 +4,12 @@ import { View, Pressable } from 'react-native';
 import { useWide, Screen, Title, Body, Button, Heading, Rule, Strong, Small, Field } from '../../components';
 import { newId } from '../../notebook/open';
 import { useApp, useAct } from '../../notebook/store';
+import { t } from '../../text/en/people';
 import { ROLE } from '../../text/groups';
 import { Account } from './Account';
 import { beginGroup } from './account';
 import { Sending } from './NotebookSending';
 import { styles } from './notebookStyles';
-import { t } from '../../text/en/people';
 
 /** Whose notebook this is, what went and what waits, and with whom it is shared. */
 export function NotebookScreen() {
@@ -35,14 +35,7 @@ function Whose() {
   const router = useRouter();
   const { person, signedOut } = useApp((state) => state.me);
   if (person?.account && !signedOut)
-    return (
-      <Body>
-        {t.sNotebook(
-          person.name,
-          person.demo ? '. This is the demo: the Ostrel valley and everyone in it are made up.' : '.',
-        )}
-      </Body>
-    );
+    return <Body>{t.sNotebook(person.name, person.demo ? t.demoIsMadeUp : '.')}</Body>;
   return (
     <View style={styles.block}>
       <Body>{person?.account ? t.isSignedOutWhatYou(person.name) : t.nobodyIsSignedInEverything}</Body>

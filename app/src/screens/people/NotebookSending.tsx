@@ -4,10 +4,10 @@ import { Heading, Body, Rule, Strong, Small, Button } from '../../components';
 import { syncAll } from '../../notebook/open';
 import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
+import { t } from '../../text/en/people';
 import { KIND } from '../../text/groups';
 import { CommonName } from '../../text/names';
 import { styles } from './notebookStyles';
-import { t } from '../../text/en/people';
 
 /** What waits to be sent. */
 

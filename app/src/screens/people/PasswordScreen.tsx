@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Body, Button, Field, Notice, Screen, space, Title } from '../../components';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/people';
 import { EMAIL, SHORTEST_PASSWORD } from '../../text/groups';
 import { askForPassword, setPassword } from './account';
 import { LetterSent } from './LetterSent';
-import { t } from '../../text/en/people';
 
 /** A new password for somebody who forgot theirs: asked for by address, and set by the link of the letter. */
 export function PasswordScreen() {
@@ -42,7 +42,7 @@ function Ask() {
       <Title>{t.aNewPassword}</Title>
       <Body>{t.weSendALetterWith}</Body>
       <Field
-        label={t.eMailAddress2}
+        label={t.eMailAddressField}
         value={email}
         onChangeText={setEmail}
         maxLength={200}

@@ -6,9 +6,9 @@ import { guide } from '../../deciding/guide';
 import type { Group } from '../../notebook/api';
 import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
+import { t } from '../../text/en/people';
 import { memberName } from '../../text/people';
 import { signReview, unsignReview, type Outcome } from './account';
-import { t } from '../../text/en/people';
 
 /** Who of a person's groups has reviewed what the guide says of a taxon; its keepers can sign it. */
 export function Reviews({ taxon }: { readonly taxon: string }) {

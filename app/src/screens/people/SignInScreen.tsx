@@ -17,11 +17,11 @@ import {
   useWide,
 } from '../../components';
 import { useAct, useApp } from '../../notebook/store';
+import { t } from '../../text/en/people';
 import { EMAIL, SHORTEST_PASSWORD } from '../../text/groups';
 import { signIn, signUp, type Outcome } from './account';
 import { DemoDoor } from './DemoDoor';
 import { LetterSent } from './LetterSent';
-import { t } from '../../text/en/people';
 
 interface Form {
   readonly name: string;
@@ -120,7 +120,7 @@ export function SignInScreen() {
           rules={{ pattern: EMAIL, required: t.eMailAddressItIs }}
           render={({ field }) => (
             <Field
-              label={t.eMailAddress2}
+              label={t.eMailAddressField}
               hint={mailed ? t.aLetterGoesToIt : t.nothingIsEverSentTo}
               value={field.value}
               onChangeText={field.onChange}
@@ -139,12 +139,12 @@ export function SignInScreen() {
           rules={{
             validate: (text) =>
               text.length < (isNew ? SHORTEST_PASSWORD : 1)
-                ? t.password2(isNew ? t.atLeastCharacters(SHORTEST_PASSWORD) : t.itIsMissing)
+                ? t.passwordProblem(isNew ? t.atLeastCharacters(SHORTEST_PASSWORD) : t.itIsMissing)
                 : true,
           }}
           render={({ field }) => (
             <Field
-              label={t.password3}
+              label={t.passwordField}
               {...(isNew ? { hint: t.atLeastCharactersASentence(SHORTEST_PASSWORD) } : {})}
               value={field.value}
               onChangeText={field.onChange}

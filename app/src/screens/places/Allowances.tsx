@@ -7,9 +7,10 @@ import { Body, Button, Chip, ChipRow, Field, SmallStrong, space, Strong } from '
 import { ChooseTaxon } from '../../components/names/ChooseTaxon';
 import { guide } from '../../deciding/guide';
 import { seenPlace, type Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName, upper } from '../../text/names';
 import { pickingWords } from '../../text/places';
-import { t } from '../../text/en/places';
+import { UNITS } from '../../text/units';
 
 /**
  * What may be picked at a place and how much of it a day: of anything, and of single kinds and their parts.
@@ -17,12 +18,7 @@ import { t } from '../../text/en/places';
 
 type Allowance = FieldsOf<'place'>['allowances'][number];
 type Unit = NonNullable<Allowance['perDay']>['unit'];
-const UNITS: Readonly<Record<Unit, string>> = {
-  g: 'grams',
-  litre: 'litres',
-  piece: 'pieces',
-  handful: 'handfuls',
-};
+const COUNTED_IN: readonly Unit[] = ['g', 'litre', 'piece', 'handful'];
 /** Tells the list anew, made of what stands by then. */
 type Say = (make: (now: readonly Allowance[]) => readonly Allowance[]) => void;
 
@@ -34,7 +30,7 @@ const WRONG = t.anAmountAboveNothing;
 function Units({ unit, onChoose }: { readonly unit: Unit; readonly onChoose: (unit: Unit) => void }) {
   return (
     <ChipRow label={t.measuredIn}>
-      {(Object.keys(UNITS) as Unit[]).map((one) => (
+      {COUNTED_IN.map((one) => (
         <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => onChoose(one)} />
       ))}
     </ChipRow>
@@ -57,7 +53,7 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
               <Body style={styles.grow}>{words}</Body>
               <Button
                 label={t.takeAway}
-                aria-label={t.takeAway2(words)}
+                aria-label={t.takeFactAway(words)}
                 tone="plain"
                 onPress={() => say((now) => now.filter((other) => !sameValue(other, one)))}
               />
@@ -166,7 +162,7 @@ function Named({
       </ChipRow>
       <ChipRow label={t.mayItBePickedHere}>
         <Chip label={t.yesHere} chosen={may === 'yes'} onPress={() => setMay('yes')} />
-        <Chip label={t.notHere2} chosen={may === 'no'} onPress={() => setMay('no')} />
+        <Chip label={t.notHereButton} chosen={may === 'no'} onPress={() => setMay('no')} />
       </ChipRow>
       {may === 'yes' ? (
         <>

@@ -11,12 +11,12 @@ import {
 import { Button, Chip, ChipRow, Field, Small, SmallStrong, space, Strong, useWide } from '../../components';
 import { useApp } from '../../notebook/store';
 import type { Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { numberWord } from '../../text/names';
 import { areaWords, metres } from '../../text/places';
 import { useMap } from './map';
 import { MapView } from './MapView';
 import { whereIStand } from './whereIStand';
-import { t } from '../../text/en/places';
 
 const KINDS: Readonly<Record<ShapeKind, string>> = {
   Point: t.aPoint,

@@ -23,8 +23,8 @@ import { changeFields, toggled, type Changes } from '../../notebook/changeFields
 import { useAct } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { useEaters, type EaterPage } from '../../notebook/usePlaces';
-import { cautionFor, CommonName, commonName, lowerFirst } from '../../text/names';
 import { t } from '../../text/en/places';
+import { cautionFor, CommonName, commonName, lowerFirst } from '../../text/names';
 
 /** Everything that the guide asks somebody to mind. */
 const CAUTIONS = () =>
@@ -166,7 +166,7 @@ function Eater({
               }))
             }
           />
-          <SmallStrong>{t.likes2}</SmallStrong>
+          <SmallStrong>{t.likesField}</SmallStrong>
           <ChipRow label={t.whatLikes(name)}>
             {WANTED().map((one) => (
               <Chip

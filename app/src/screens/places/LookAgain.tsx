@@ -20,10 +20,10 @@ import { lookAgain } from '../../deciding/season/client';
 import type { LookAgain as Planned, Question } from '../../deciding/season/look';
 import { saveFile } from '../../lib/files';
 import type { Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName, commonName, upper } from '../../text/names';
 import { dayName } from '../../text/places';
 import { few } from '../../text/reasons';
-import { t } from '../../text/en/places';
 
 /** When to look again at what ripens: as few walks as the accepted risk allows. */
 
@@ -100,7 +100,7 @@ function Risks({
       {RISKS.map((one) => (
         <Chip
           key={one}
-          label={t.in20(Math.round(one * 20))}
+          label={t.shareInTwenty(Math.round(one * 20))}
           chosen={chosen === one}
           onPress={() => onChoose(one)}
         />

@@ -5,9 +5,9 @@ import Svg, { Circle, G, Line, Text } from 'react-native-svg';
 import { dayOf, dayOfYear, yearOf } from '@pause/core/lib/day';
 import { colour, font, Small, space, Strong } from '../../components';
 import type { Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName, stageName } from '../../text/names';
 import { isoDayName } from '../../text/places';
-import { t } from '../../text/en/places';
 
 const [ROW, LEFT, RIGHT] = [30, 48, 12];
 const MONTH = new Intl.DateTimeFormat(undefined, { month: 'narrow', timeZone: 'UTC' });
@@ -30,7 +30,7 @@ export function LookingBack({ place }: { readonly place: Place }) {
             const said = all
               .map(
                 ({ on, what, stages }) =>
-                  `${isoDayName(on)}: ${what === 'nothing' ? t.nothing : (stages?.map(stageName).join(', ') ?? 'seen')}`,
+                  `${isoDayName(on)}: ${what === 'nothing' ? t.nothing : (stages?.map(stageName).join(', ') ?? t.wasSeen)}`,
               )
               .join('; ');
             return (

@@ -6,6 +6,7 @@ import Svg, { G, Path, Text } from 'react-native-svg';
 import type { MapData } from '@pause/core/formats/files';
 import { positionsOf, middleOf } from '@pause/core/notebook/page/shape';
 import { TARGET, colour, stroke, font, Small, Button, space } from '../../components';
+import { t } from '../../text/en/places';
 import {
   type MapViewProps,
   flatPositions,
@@ -24,7 +25,6 @@ import {
 } from './mapParts';
 import { spread } from './spread';
 import { useZoom } from './useZoom';
-import { t } from '../../text/en/places';
 
 /** Places by their numbers in the list, on a map of one's own, drawn here without a connection. */
 export function MapView({ places, data, chosen, onChoose, height, drawing }: MapViewProps) {

@@ -6,13 +6,13 @@ import type { Geometry } from '@pause/core/notebook/page';
 import { Heading, Field, Button, Small, SmallStrong, ChipRow, Chip, Body } from '../../components';
 import { useAct, useApp } from '../../notebook/store';
 import { type Place, useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { shapeWords } from '../../text/places';
 import { DrawShape } from './DrawShape';
 import { loadPlaces, savePlaces } from './files';
 import { type ShownMap, loadMap, forgetMap } from './map';
 import { styles } from './placesStyles';
 import { whereIStand } from './whereIStand';
-import { t } from '../../text/en/places';
 
 /** A new place, by hand or from a file. */
 

@@ -5,6 +5,7 @@ import { Heading, Strong, Body, Small, Loading, Rule, SmallStrong, Button } from
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { type Place, useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName, upper, lowerFirst, stageName } from '../../text/names';
 import { memberName } from '../../text/people';
 import { pickingWords, isoDayName, WHEN, whyWords } from '../../text/places';
@@ -13,7 +14,6 @@ import { LookingBack } from './LookingBack';
 import { styles } from './placeStyles';
 import { useAhead } from './useAhead';
 import { WindowAxis, WindowBar, windowWords } from './WindowBar';
-import { t } from '../../text/en/places';
 
 /** What is coming at a place, was seen there, and may be taken. */
 

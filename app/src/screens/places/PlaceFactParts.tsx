@@ -6,11 +6,11 @@ import { readNumber } from '@pause/core/lib/typed';
 import { SmallStrong, ChipRow, Chip, Button, Small, Field } from '../../components';
 import { type Changes, toggled } from '../../notebook/changeFields';
 import { type Place, usePlaces, useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { shapeWords } from '../../text/places';
 import { DrawShape } from './DrawShape';
 import { DayLine, Line } from './Line';
 import { styles } from './placeFactStyles';
-import { t } from '../../text/en/places';
 
 /** The single facts of a place. */
 

@@ -5,6 +5,7 @@ import { Heading, Body, Button, Chip, Small } from '../../components';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct, useApp } from '../../notebook/store';
 import type { Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { memberName } from '../../text/people';
 import { MOISTURE, SOIL, HABITAT, TREE, SPOIL, HAZARD, ASPECT, SHADE, PICKING } from '../../text/places';
 import { Allowances } from './Allowances';
@@ -23,7 +24,6 @@ import {
   ChipGroup,
 } from './PlaceFactParts';
 import { styles } from './placeFactStyles';
-import { t } from '../../text/en/places';
 
 /** What is known of a place; told in a few taps, and changed by whoever knows better. */
 export function PlaceFacts({ place }: { readonly place: Place }) {
@@ -123,14 +123,14 @@ function Edit({ place, changeMade }: { readonly place: Place; readonly changeMad
       />
       <Many
         label={t.doesAnythingSpoilIt}
-        none={t.nothing2}
+        none={t.nothingFound}
         words={SPOIL}
         chosen={fields.spoils}
         onChange={(make) => changeMade(({ spoils }) => ({ spoils: make(spoils) }))}
       />
       <Many
         label={t.whatCouldHurtYou}
-        none={t.nothing2}
+        none={t.nothingFound}
         words={HAZARD}
         chosen={fields.hazards}
         onChange={(make) => changeMade(({ hazards }) => ({ hazards: make(hazards) }))}
@@ -206,7 +206,7 @@ function Edit({ place, changeMade }: { readonly place: Place; readonly changeMad
           {fields.exactFor === 'group' ? null : (
             <ChipGroup label={t.andTheOthers}>
               <Chip
-                label={t.nothing2}
+                label={t.nothingFound}
                 chosen={fields.others !== 'cell'}
                 onPress={() => save({ others: 'nothing' })}
               />

@@ -7,6 +7,7 @@ import { Screen, Loading, Notice, useWide, Small, Title, Body, Strong, Button } 
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { upper, commonName } from '../../text/names';
 import { memberName } from '../../text/people';
 import { siteWords } from '../../text/places';
@@ -15,7 +16,6 @@ import { Coming, Seen, May } from './PlaceComing';
 import { PlaceFacts } from './PlaceFacts';
 import { styles } from './placeStyles';
 import { Sight } from './Sight';
-import { t } from '../../text/en/places';
 
 /** A place: what it allows, what comes when, what was seen there, and what is known of it. */
 export function PlaceScreen() {

@@ -18,6 +18,7 @@ import {
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { commonName } from '../../text/names';
 import { siteWords, mayWords } from '../../text/places';
 import { few } from '../../text/reasons';
@@ -25,7 +26,6 @@ import { useMap } from './map';
 import { MapView } from './MapView';
 import { NewPlace, Files } from './NewPlace';
 import { styles } from './placesStyles';
-import { t } from '../../text/en/places';
 
 /** All places, as a list and on the map. */
 export function PlacesScreen() {

@@ -8,8 +8,8 @@ import { ChooseTaxon } from '../../components/names/ChooseTaxon';
 import { guide } from '../../deciding/guide';
 import { useAct } from '../../notebook/store';
 import { seenPlace, useDay, type Place } from '../../notebook/usePlaces';
-import { CommonName, stageName } from '../../text/names';
 import { t } from '../../text/en/places';
+import { CommonName, stageName } from '../../text/names';
 
 type What = 'seen' | 'nothing' | 'suspected';
 
@@ -65,7 +65,11 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
       <ChipRow label={t.whatOfIt}>
         <Chip label={t.itIsHere} chosen={what === 'seen'} onPress={() => setWhat('seen')} />
         <Chip label={t.iThinkItIs} chosen={what === 'suspected'} onPress={() => setWhat('suspected')} />
-        <Chip label={t.lookedNothing2} chosen={what === 'nothing'} onPress={() => setWhat('nothing')} />
+        <Chip
+          label={t.lookedAndFoundNothing}
+          chosen={what === 'nothing'}
+          onPress={() => setWhat('nothing')}
+        />
       </ChipRow>
       {what === 'seen' ? (
         <ChipRow label={t.atWhichStages}>
@@ -84,7 +88,12 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
       ) : null}
       {what === 'nothing' ? null : (
         <ChipRow label={t.forLater}>
-          <Chip kind="checkbox" label={t.worthAVisit2} chosen={worth} onPress={() => setWorth(!worth)} />
+          <Chip
+            kind="checkbox"
+            label={t.worthAVisitHeading}
+            chosen={worth}
+            onPress={() => setWorth(!worth)}
+          />
         </ChipRow>
       )}
       <Input

@@ -6,11 +6,11 @@ import { guide } from '../../deciding/guide';
 import type { Ahead } from '../../deciding/season/look';
 import { type Changes, toggled } from '../../notebook/changeFields';
 import type { Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName } from '../../text/names';
 import { isoDayName } from '../../text/places';
 import { DayLine, TimeLine, Line } from './Line';
 import { type Walk, styles } from './walkStyles';
-import { t } from '../../text/en/places';
 
 /** Planning a walk. */
 

@@ -8,12 +8,12 @@ import { saveFile } from '../../lib/files';
 import { changeFields } from '../../notebook/changeFields';
 import { useApp, useAct } from '../../notebook/store';
 import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { isoDayName } from '../../text/places';
 import { useAhead } from './useAhead';
 import { type Save, Edit } from './WalkEdit';
 import { Sheet } from './WalkSheet';
 import { type Walk, styles } from './walkStyles';
-import { t } from '../../text/en/places';
 
 /** A walk: where to, for what, and the sheet to take along. */
 export function WalkScreen() {

@@ -8,11 +8,11 @@ import { useWide, Body, Strong, Heading, Rule, Small } from '../../components';
 import { guide } from '../../deciding/guide';
 import { type Thunk, useAct } from '../../notebook/store';
 import type { Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName, timeWords, lowerFirst, commonName } from '../../text/names';
 import { few } from '../../text/reasons';
 import { type Target, Stop, Kit } from './WalkStop';
 import { type Walk, styles } from './walkStyles';
-import { t } from '../../text/en/places';
 
 /** The sheet of a walk. */
 
@@ -92,7 +92,7 @@ export function Sheet({
           light.sunrise && t.sunrise(TIME.format(light.sunrise)),
           light.sunset && t.sunset(TIME.format(light.sunset)),
           light.dusk && t.darkAt(TIME.format(light.dusk)),
-          walk.backBy && t.backBy2(walk.backBy),
+          walk.backBy && t.backByTime(walk.backBy),
         ]
           .filter(Boolean)
           .join(' · ')}

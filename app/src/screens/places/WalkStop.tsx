@@ -4,12 +4,12 @@ import { legs, dangerousAt, pickingAt, groundOf, type KitItem } from '@pause/cor
 import { Strong, Small, Body, SmallStrong, Rule } from '../../components';
 import { guide } from '../../deciding/guide';
 import type { Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { KIT, kitReason } from '../../text/kit';
 import { upper, commonName } from '../../text/names';
 import { pickingWords, siteWords, metres, HAZARD } from '../../text/places';
 import { few } from '../../text/reasons';
 import { styles } from './walkStyles';
-import { t } from '../../text/en/places';
 
 /** One stop of a walk. */
 
@@ -42,7 +42,7 @@ export function Stop({
           const { permission, reasons } = pickingAt(fields, taxon.id, part.part, on);
           return reasons.length > 0
             ? reasons.map(pickingWords)
-            : [permission === 'allowed' ? 'Picking is allowed, as far as you know.' : ''];
+            : [permission === 'allowed' ? t.pickingIsAllowed : ''];
         })
         .filter(Boolean),
     ),

@@ -10,10 +10,10 @@ import { useAct, useApp, type Thunk } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { placeOf, type Place } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName } from '../../text/names';
 import { memberName } from '../../text/people';
 import { isoDayName } from '../../text/places';
-import { t } from '../../text/en/places';
 
 /**
  * Somebody of a group saw or suspects a dangerous one: whoever opens Pause is told, until they have read it.

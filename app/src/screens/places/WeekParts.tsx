@@ -9,12 +9,12 @@ import { Button, Small, SmallStrong, Heading, Rule, Strong } from '../../compone
 import type { Looked, Question, Ahead } from '../../deciding/season/look';
 import { useAct, useApp } from '../../notebook/store';
 import { type Place, type EaterPage, useDay } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName, lowerFirst } from '../../text/names';
 import { isoDayName, WHEN, whyWords } from '../../text/places';
 import { loadWeather, forgetWeather } from './weather';
 import { styles } from './weekStyles';
 import { type Range, WindowAxis, WindowBar, windowWords } from './WindowBar';
-import { t } from '../../text/en/places';
 
 /** The parts of a week. */
 
@@ -35,13 +35,13 @@ export function Never({ taxa }: { readonly taxa: readonly CompiledTaxon[] }) {
   return (
     <View style={styles.block}>
       <Button
-        label={open ? t.notWithPauseAndWhy : t.notWithPauseAndWhy2(taxa.length)}
+        label={open ? t.notWithPauseAndWhy : t.notWithPauseCount(taxa.length)}
         tone="plain"
         style={styles.start}
         onPress={() => setOpen(!open)}
       />
       {open ? (
-        <View role="list" aria-label={t.notWithPauseAndWhy3} style={styles.block}>
+        <View role="list" aria-label={t.notWithPauseHeading} style={styles.block}>
           {taxa.map(({ id, taxon }) => (
             <View key={id} role="listitem">
               <Small>

@@ -9,13 +9,13 @@ import { guide } from '../../deciding/guide';
 import { stopLooking } from '../../deciding/season/client';
 import { useApp } from '../../notebook/store';
 import { usePlaces, useEaters } from '../../notebook/usePlaces';
+import { t } from '../../text/en/places';
 import { CommonName, lowerFirst } from '../../text/names';
 import { AllLookAgain } from './LookAgain';
 import { useAhead } from './useAhead';
 import { type WeekProps, Block, Ways, Never, Weather } from './WeekParts';
 import { styles } from './weekStyles';
 import type { Range } from './WindowBar';
-import { t } from '../../text/en/places';
 
 const WEEKDAY = new Intl.DateTimeFormat(undefined, {
   weekday: 'long',

@@ -5,8 +5,8 @@ import Svg, { G, Line, Text } from 'react-native-svg';
 import { isoOf, monthOf, type Day } from '@pause/core/lib/day';
 import type { Spread } from '@pause/core/season';
 import { colour, font } from '../../components';
-import { dayName } from '../../text/places';
 import { t } from '../../text/en/places';
+import { dayName } from '../../text/places';
 
 /** The days that are shown, from one to another. */
 export interface Range {

@@ -5,8 +5,8 @@ import { yearsOf } from '@pause/core/season';
 import { endOf, parseWeather, type WeatherSeries } from '@pause/core/season/weather';
 import { chooseFile } from '../../lib/files';
 import { useAct, type Thunk } from '../../notebook/store';
-import { isoDayName } from '../../text/places';
 import { t } from '../../text/en/places';
+import { isoDayName } from '../../text/places';
 
 /** Weather of a station of one's own, kept on this device. */
 

@@ -2,11 +2,11 @@ import { View } from 'react-native';
 import { type Confusion, type PairHistory, rateOf } from '@pause/core/practice';
 import { useWide, Heading, Small, Strong, SmallStrong, Rule } from '../../components';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/practice';
 import { CommonName, commonName, GRADE, characterName, lowerFirst } from '../../text/names';
 import { cardName, stateLabel } from '../../text/practice';
 import { RateBar, spanWords, BarKey } from './charts';
 import { styles } from './confusionStyles';
-import { t } from '../../text/en/practice';
 
 /** What is taken for what, as a picture. */
 
@@ -128,7 +128,7 @@ export function Picture({
                       </Strong>
                       <Small soft>{characterName(character)}</Small>
                     </View>
-                    <SmallStrong>{t.times2(times)}</SmallStrong>
+                    <SmallStrong>{t.timesInAll(times)}</SmallStrong>
                   </View>
                   <Rule />
                 </View>

@@ -6,8 +6,8 @@ import { type Read, confusionOf } from '@pause/core/practice';
 import { Screen, Loading, Title, Body, ChipRow, Chip, Notice, Small } from '../../components';
 import { usePractice } from '../../notebook/practice';
 import { useApp, type Thunk, useAct } from '../../notebook/store';
-import { Picture } from './ConfusionPicture';
 import { t } from '../../text/en/practice';
+import { Picture } from './ConfusionPicture';
 
 /** What one takes for what, and how sure one was; and for a keeper, what the group does. */
 export function ConfusionScreen() {

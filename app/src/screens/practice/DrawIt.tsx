@@ -4,10 +4,10 @@ import { Body, Button, colour, Question, Small, space, stroke } from '../../comp
 import { SketchPad } from '../../components/photos/late';
 import { useObjectUrl } from '../../components/photos/useObjectUrl';
 import { usePlates } from '../../components/plates/usePlates';
+import { t } from '../../text/en/practice';
 import { lowerFirst, characterName } from '../../text/names';
 import { stateLabel } from '../../text/practice';
 import { Shown } from './Look';
-import { t } from '../../text/en/practice';
 
 export type Judged = 'right' | 'nearly' | 'wrong';
 interface DrawItProps {

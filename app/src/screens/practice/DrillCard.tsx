@@ -4,12 +4,12 @@ import type { Sureness } from '@pause/core';
 import type { Drill } from '@pause/core/practice';
 import { Strong, Body, Button } from '../../components';
 import type { Plates } from '../../components/plates/usePlates';
+import { t } from '../../text/en/practice';
 import { DrawIt } from './DrawIt';
 import { type KindProps, Word, Drawing, Colours, Stages, Measure } from './drillKinds';
 import { Differs, Among } from './drillPairs';
 import { type DrillAnswer, styles } from './drillStyles';
 import { HowSure } from './Sureness';
-import { t } from '../../text/en/practice';
 
 interface DrillCardProps {
   readonly drill: Drill;

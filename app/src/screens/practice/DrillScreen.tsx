@@ -22,12 +22,12 @@ import { guide } from '../../deciding/guide';
 import { now } from '../../notebook/add';
 import { cardsNow, usePractice, type Practice } from '../../notebook/practice';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/practice';
 import { cardName, TO_PRACTICE } from '../../text/practice';
 import { DrillCard } from './DrillCard';
 import { type DrillAnswer } from './drillStyles';
 import { picturesBy } from './pictures';
 import { useSitting } from './useSitting';
-import { t } from '../../text/en/practice';
 
 /** A sitting of a few minutes: what is due, one question after another. */
 export function DrillScreen() {
@@ -161,7 +161,7 @@ function SittingEnd({
   return (
     <Screen>
       <View>
-        <Small soft>{t.practice2}</Small>
+        <Small soft>{t.practiceHeading}</Small>
         <Title>{t.ofRight(right, answers.length)}</Title>
         <Body>
           {gentle
@@ -184,7 +184,7 @@ function SittingEnd({
                     : t.rightNotSure
                   : one.sureness === 'sure'
                     ? t.sureAndWrong
-                    : t.wrong2}
+                    : t.wrongLower}
               </SmallStrong>
             </View>
             <Rule />

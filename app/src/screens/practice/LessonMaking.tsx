@@ -7,10 +7,10 @@ import { guide } from '../../deciding/guide';
 import { chooseFile } from '../../lib/files';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/practice';
 import { CommonName, commonName } from '../../text/names';
 import { type Lesson, pictureOf } from './lessons';
 import { styles } from './lessonStyles';
-import { t } from '../../text/en/practice';
 
 /** Making a lesson. */
 
@@ -79,7 +79,7 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
       {pairs.map(({ target: one, other, note: said = '' }, index) => (
         <View key={`${one} ${other}`} style={styles.block}>
           <PairNote
-            name={t.and2(
+            name={t.bothOf(
               guide.taxon(one) ? CommonName(one) : one,
               guide.taxon(other) ? commonName(other) : other,
             )}

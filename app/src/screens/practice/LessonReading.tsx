@@ -8,12 +8,12 @@ import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
+import { t } from '../../text/en/practice';
 import { CommonName, commonName, scientificName, harmLine, characterName } from '../../text/names';
 import { Making } from './LessonMaking';
 import { type Lesson, saveLesson } from './lessons';
 import { styles } from './lessonStyles';
 import { picturesBy } from './pictures';
-import { t } from '../../text/en/practice';
 
 /** A lesson to read. */
 

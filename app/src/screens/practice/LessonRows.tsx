@@ -2,8 +2,8 @@ import { View } from 'react-native';
 import { Rule } from '../../components';
 import { Row } from '../../components/Row';
 import { useApp } from '../../notebook/store';
-import { lessonsOf } from './lessons';
 import { t } from '../../text/en/practice';
+import { lessonsOf } from './lessons';
 
 /** All lessons of this notebook, each with whose it is and how many pairs it has. */
 export function LessonRows() {

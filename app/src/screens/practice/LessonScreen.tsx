@@ -7,13 +7,13 @@ import { useNeededPlates, type Plates } from '../../components/plates/usePlates'
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
+import { t } from '../../text/en/practice';
 import { drillsFor, Drills } from './DrillScreen';
 import { Reading } from './LessonReading';
 import { lessonsOf, type Lesson } from './lessons';
 import { styles } from './lessonStyles';
 import { picturesBy } from './pictures';
 import { useSitting } from './useSitting';
-import { t } from '../../text/en/practice';
 
 /** One lesson: read it, do it, print its cards; and for whoever keeps it, make it. */
 export function LessonScreen() {

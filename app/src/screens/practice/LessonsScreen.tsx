@@ -17,9 +17,9 @@ import {
 import { begin } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
+import { t } from '../../text/en/practice';
 import { LessonRows } from './LessonRows';
 import { loadLesson } from './lessons';
-import { t } from '../../text/en/practice';
 
 /** Lessons, and beginning one. */
 export function LessonsScreen() {

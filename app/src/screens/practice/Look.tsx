@@ -4,10 +4,10 @@ import { isSmelled, type Character, type Sureness } from '@pause/core';
 import type { Drawable, LookedAt, Specimen } from '@pause/core/practice';
 import { Body, Button, colour, corner, Question, Small, space, Strong, stroke } from '../../components';
 import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
+import { t } from '../../text/en/practice';
 import { characterOf, readingWords } from '../../text/names';
 import { Answers } from './Answers';
 import { HowSure } from './Sureness';
-import { t } from '../../text/en/practice';
 
 interface LookProps {
   readonly character: Character;
@@ -116,7 +116,7 @@ export function Looked({ looks }: { readonly looks: readonly LookedAt[] }) {
           <Small style={styles.grow}>{characterOf(character)?.name}</Small>
           <Small soft style={styles.right}>
             {value.kind === 'cant-tell' ? t.nothingToBeSeen : readingWords({ character, value })}
-            {sureness === 'sure' ? '' : sureness === 'fairly' ? t.fairlySure : t.aGuess2}
+            {sureness === 'sure' ? '' : sureness === 'fairly' ? t.fairlySure : t.andAGuess}
           </Small>
         </View>
       ))}

@@ -5,10 +5,10 @@ import { pairCard, cardOf, isEarned, EARNED } from '@pause/core/practice';
 import { Heading, Small, Rule, Strong, Button } from '../../components';
 import { guide } from '../../deciding/guide';
 import { type Practice, WANTED, pairStanding } from '../../notebook/practice';
+import { t } from '../../text/en/practice';
 import { upper, numberWord, CommonName, commonName, GRADE } from '../../text/names';
 import { agoWords } from '../../text/practice';
 import { styles } from './practiceStyles';
-import { t } from '../../text/en/practice';
 
 /** The pairs that somebody confuses. */
 
@@ -37,14 +37,14 @@ export function Pairs({ practice: { history, now, soon } }: { readonly practice:
   const earned = known.filter(([, { memory, lastDangerous }]) => isEarned(memory, lastDangerous, now)).length;
   return (
     <View style={styles.block}>
-      <Heading>{t.pairs2}</Heading>
+      <Heading>{t.pairsHeading}</Heading>
       <Small soft>
         {t.earnedIsWhatHasBeen(
           earned === 0 ? t.noneIsEarnedYet : t.areEarned(upper(numberWord(earned)), earned),
           numberWord(EARNED.times),
         )}
       </Small>
-      <View role="list" aria-label={t.pairs2}>
+      <View role="list" aria-label={t.pairsHeading}>
         <Rule />
         {pairs.slice(0, all ? pairs.length : FIRST).map(({ target, other }) => {
           const { card, earned: is } = pairStanding(history, target.id, other.id, now);
@@ -53,14 +53,14 @@ export function Pairs({ practice: { history, now, soon } }: { readonly practice:
               <View style={styles.row}>
                 <View style={styles.pair}>
                   <Strong>{CommonName(target.id)}</Strong>
-                  <Small soft>{t.and3(commonName(other.id), GRADE[other.grade])}</Small>
+                  <Small soft>{t.andGraded(commonName(other.id), GRADE[other.grade])}</Small>
                 </View>
                 <Button
                   label={card ? (is ? t.earned : upper(agoWords(card.last, now))) : t.begin}
                   aria-label={t.practiseAnd(
                     commonName(target.id),
                     commonName(other.id),
-                    card ? (is ? t.earned2 : t.last(agoWords(card.last, now))) : t.neverYet,
+                    card ? (is ? t.earnedLower : t.last(agoWords(card.last, now))) : t.neverYet,
                   )}
                   tone="plain"
                   onPress={() =>

@@ -17,12 +17,12 @@ import {
 import { usePlates, type Plates } from '../../components/plates/usePlates';
 import { usePractice, type Practice, saveLearner, cardsNow, aboutSoon } from '../../notebook/practice';
 import { useAct, useApp } from '../../notebook/store';
+import { t } from '../../text/en/practice';
 import { upper, numberWord } from '../../text/names';
 import { LessonRows } from './LessonRows';
 import { Pairs } from './Pairs';
 import { picturesBy } from './pictures';
 import { styles } from './practiceStyles';
-import { t } from '../../text/en/practice';
 
 /** Learning the pairs, a little at a time. */
 export function PracticeScreen() {
@@ -99,7 +99,7 @@ function Home({ practice, plates }: { readonly practice: Practice; readonly plat
   return (
     <Screen>
       <View>
-        <Title>{t.practice2}</Title>
+        <Title>{t.practiceHeading}</Title>
         <Small soft>{t.pairByPairByLooking}</Small>
       </View>
       <View style={wide ? styles.columns : styles.column}>
@@ -178,8 +178,8 @@ function dueWords(cards: readonly CardId[], { history, soon, now }: Practice): s
   const due = known.filter(({ memory }) => Date.parse(memory.due) <= now.getTime()).length;
   const about = cards.filter((id) => aboutSoon(id, soon) > 0).length;
   const facts = [
-    [due, 'due'],
-    [cards.length - known.length, 'new'],
+    [due, t.due],
+    [cards.length - known.length, t.new],
     [known.length - due, t.beforeItFades],
   ] as const;
   const parts = facts.filter(([count]) => count > 0).map(([count, word]) => `${numberWord(count)} ${word}`);

@@ -10,8 +10,8 @@ import { changeContext } from '../../notebook/actions';
 import { pairStanding, usePractice } from '../../notebook/practice';
 import { useAct, useApp } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
-import { practisedWords } from '../../text/practice';
 import { t } from '../../text/en/practice';
+import { practisedWords } from '../../text/practice';
 
 /** In the field: when this pair was practised last. */
 export function Practised({ target, other }: { readonly target: string; readonly other: string }) {

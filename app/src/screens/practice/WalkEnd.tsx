@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Encounter, WalkDecision, LookedAt, Scored } from '@pause/core/practice';
 import { Screen, Small, Title, Body, Rule, Strong, SmallStrong, Button } from '../../components';
+import { t } from '../../text/en/practice';
 import { numberWord, CommonName, commonName, lowerFirst, characterName } from '../../text/names';
 import { pointsWords, DECIDED } from '../../text/practice';
 import { styles } from './woodStyles';
-import { t } from '../../text/en/practice';
 
 /** The end of a walk in the wood. */
 

@@ -24,6 +24,7 @@ import {
 } from '../../components';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/practice';
 import {
   characterOf,
   lowerFirst,
@@ -36,7 +37,6 @@ import {
 import { DECIDED, TO_PRACTICE } from '../../text/practice';
 import { Look, Looked } from './Look';
 import { styles } from './woodStyles';
-import { t } from '../../text/en/practice';
 
 /** Meeting one specimen in the wood. */
 

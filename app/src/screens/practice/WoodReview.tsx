@@ -20,6 +20,7 @@ import { StatePicture } from '../../components/plates/StatePicture';
 import type { Plates } from '../../components/plates/usePlates';
 import { Uprights } from '../../components/Uprights';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/practice';
 import {
   lowerFirst,
   CommonName,
@@ -32,7 +33,6 @@ import {
 import { resultWords, TO_PRACTICE, DECIDED, pointsWords } from '../../text/practice';
 import type { Done } from './WalkEnd';
 import { styles } from './woodStyles';
-import { t } from '../../text/en/practice';
 
 /** What it was, and what the looks were worth. */
 export function Review({
@@ -178,7 +178,7 @@ function Misread({
       <SmallStrong>{characterName(character)}</SmallStrong>
       <View style={styles.two}>
         <View style={styles.half}>
-          <Small soft>{t.itWas3}</Small>
+          <Small soft>{t.itWasHeading}</Small>
           <StatePicture character={character} states={shown.states} height={84} />
         </View>
         <View style={[styles.half, styles.rightHalf]}>

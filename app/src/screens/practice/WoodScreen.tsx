@@ -16,12 +16,12 @@ import { guide } from '../../deciding/guide';
 import { now } from '../../notebook/add';
 import { usePractice, type Practice } from '../../notebook/practice';
 import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/practice';
 import { picturesBy } from './pictures';
 import { useSitting } from './useSitting';
 import { type Done, WalkEnd } from './WalkEnd';
 import { Meeting } from './WoodMeeting';
 import { Review } from './WoodReview';
-import { t } from '../../text/en/practice';
 
 const FINDS = 5;
 

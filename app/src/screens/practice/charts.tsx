@@ -2,8 +2,8 @@ import { StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import type { Rate } from '@pause/core/practice';
 import { colour, Small, SmallStrong, space } from '../../components';
-import { percent } from '../../text/practice';
 import { t } from '../../text/en/practice';
+import { percent } from '../../text/practice';
 
 interface RateBarProps {
   readonly name: string;

@@ -7,6 +7,7 @@ import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
 import { TaxonDrawing, PlateDrawing } from '../../components/plates/TaxonDrawing';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/practice';
 import {
   characterName,
   lowerFirst,
@@ -20,7 +21,6 @@ import { stateLabel } from '../../text/practice';
 import { Answers } from './Answers';
 import { type DrillAnswer, styles } from './drillStyles';
 import { Shown } from './Look';
-import { t } from '../../text/en/practice';
 
 /** Drills on one feature. */
 
@@ -175,7 +175,7 @@ export function Stages({ drill: { taxon, shuffled }, answered, onAnswer }: KindP
             aria-label={
               answered
                 ? stageName(stage)
-                : t.picture2(
+                : t.pictureNumber(
                     numberWord(index + 1),
                     order.includes(stage) ? t.numberInOrder(order.indexOf(stage) + 1) : '',
                   )

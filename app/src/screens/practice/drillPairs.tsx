@@ -8,12 +8,12 @@ import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
+import { t } from '../../text/en/practice';
 import { CommonName, characterName, commonName, lowerFirst, upper, numberWord } from '../../text/names';
 import { stateLabel } from '../../text/practice';
 import { Answers } from './Answers';
 import type { KindProps } from './drillKinds';
 import { styles } from './drillStyles';
-import { t } from '../../text/en/practice';
 
 /** Drills on a pair. */
 
@@ -57,7 +57,7 @@ function stated(
 ): string {
   const compiled = guide.character(character);
   const known = taxon.atStage.get(compiled?.index ?? -1)?.get(stage);
-  if (!compiled || known?.kind !== 'states') return 'otherwise';
+  if (!compiled || known?.kind !== 'states') return t.otherwise;
   return statesIn(compiled, known.usual)
     .map((state) => lowerFirst(stateLabel(character, state)))
     .join(' or ');

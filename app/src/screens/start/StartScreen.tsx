@@ -26,9 +26,9 @@ import { guide } from '../../deciding/guide';
 import { look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
+import { t } from '../../text/en/start';
 import { FindLine } from '../finds/FindLine';
 import { DemoDoor } from '../people/DemoDoor';
-import { t } from '../../text/en/start';
 
 const Warned = latePart(
   () => import('../later').then((m) => m.Warned),

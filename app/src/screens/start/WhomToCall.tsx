@@ -2,8 +2,8 @@ import { StyleSheet, View } from 'react-native';
 import { Body, Button, colour, corner, Heading, space, stroke } from '../../components';
 import { look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
-import { Calls } from '../emergency/Calls';
 import { t } from '../../text/en/start';
+import { Calls } from '../emergency/Calls';
 
 /** Asks at the first start for the numbers that nobody wants to look for when they are needed. */
 export function WhomToCall() {

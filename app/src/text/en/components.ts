@@ -5,8 +5,6 @@ export const t = messages('components', {
   yourAnswersAreKeptTry: 'Your answers are kept. Try again where there is a connection.',
   tryAgain: 'Try again',
   oneMoment: 'One moment …',
-  n: (count: number, one: string, more: string) =>
-    `${plural(count, { one: `One ${one}`, other: `${count} ${more}` })}`,
   yourLastEntryWasNot: 'Your last entry was not kept',
   itDoesNotCountMake: (notKept: string) => `${notKept} It does not count: make room, then enter it again.`,
   iHaveReadIt: 'I have read it',
@@ -18,9 +16,6 @@ export const t = messages('components', {
   whatYouRecordStaysOn: (text: string) =>
     `What you record stays on this device${text} until you sign in again.`,
   signIn: 'Sign in',
-  entryWaits: 'entry waits',
-  entriesWait: 'entries wait',
-  toBeSent: (several: string) => `${several} to be sent`,
   keptOnThisDeviceTried: 'Kept on this device; tried again every few seconds.',
   tryNow: 'Try now',
   whatOthersRecordedCouldNot: 'What others recorded could not be kept here',
@@ -47,8 +42,8 @@ export const t = messages('components', {
   guide: 'Guide',
   rooms: 'Rooms',
   waysOut: 'Ways out',
-  less: (label: string) => `${label}: less`,
-  more2: (label: string) => `${label}: more`,
+  lessOf: (label: string) => `${label}: less`,
+  moreOf: (label: string) => `${label}: more`,
   thereIsNoSuchPage: 'There is no such page',
   theAddressLeadsNowhereIn: 'The address leads nowhere in Pause.',
   toTheStart: 'To the start',
@@ -70,7 +65,6 @@ export const t = messages('components', {
   theFindCouldNotBe: 'The find could not be opened',
   openingTheFind: 'Opening the find …',
   kept: 'Kept.',
-  n112Cups: '1 1/2 cups',
   nameInAnyLanguageOr: 'Name, in any language, or scientific',
   two: 'two',
   several: 'several',
@@ -82,4 +76,10 @@ export const t = messages('components', {
   whatYouHaveRecordedStays: 'What you have recorded stays as it is.',
   useItNow: 'Use it now',
   theFind: '‹ The find',
+  exampleOfAWeight: '250 g',
+  exampleOfAVolume: '1 1/2 cups',
+  ahead: 'ahead',
+  behind: 'behind',
+  entriesWaitToBeSent: (count: number) =>
+    `${plural(count, { one: 'One entry waits', other: `${count} entries wait` })} to be sent`,
 });

@@ -127,4 +127,7 @@ export const t = messages('finds', {
   aFindBeginsWithWhat: 'A find begins with what you believe it is.',
   collectedWalkedAwayFromOpen: (collected: number, left: number, count: number) =>
     `${collected} collected, ${left} walked away from, ${count} open.`,
+  allowed: 'allowed',
+  yes: 'yes',
+  no: 'no',
 });

@@ -33,7 +33,7 @@ export const t = messages('guide', {
   showAll: 'Show all',
   noneLikeThat: 'None like that',
   nothingInThisGuideIs: 'Nothing in this guide is all of it. Take something back, or leave it standing.',
-  wanted2: 'wanted',
+  isWanted: 'wanted',
   twoOfTheGuideAre: 'Two of the guide are needed',
   oneOfTheseIsNot: 'One of these is not in this guide.',
   whereTheyPart: 'Where they part',
@@ -67,8 +67,8 @@ export const t = messages('guide', {
   oneOfItsOwnMarks: '◆ One of its own marks: all of them must be seen before Pause says collect.',
   readByItRulesNothing: (least: number) => `read by ${least}: it rules nothing out yet`,
   readBy: (least: number) => `read by ${least}`,
-  to: (words: string, words2: string) => `${words} to ${words2}`,
-  to2: (span: string, words: string, words2: string) => `${span} (${words} to ${words2})`,
+  span: (words: string, words2: string) => `${words} to ${words2}`,
+  spanWithin: (span: string, words: string, words2: string) => `${span} (${words} to ${words2})`,
   also: (usual: string, list: string) => `${usual} (also ${list})`,
   reviewedBy: (reviewedBy: string) => `Reviewed by ${reviewedBy}.`,
   generalKnowledgeOnWhichReferences:
@@ -83,7 +83,7 @@ export const t = messages('guide', {
   platesByStage: 'Plates by stage',
   whatIsNotStatedIs:
     'What is not stated is not drawn. No photograph, no single plant: compare the marks, not the picture.',
-  onTheSkin2: (touch: string) => `On the skin: ${touch}`,
+  touchOnTheSkin: (touch: string) => `On the skin: ${touch}`,
   itsSap: (sap: string) => `Its sap: ${sap}`,
   inTheSun: (sun: string) => `In the sun: ${sun}`,
   whatItDoes: 'What it does',
@@ -96,4 +96,5 @@ export const t = messages('guide', {
   sideBySide: 'Side by side',
   notInThisGuideAt: (list: string) => `Not in this guide at all: ${list}.`,
   whatItDoesNotName: 'What it does not name, it does not know.',
+  there: 'there',
 });

@@ -23,7 +23,7 @@ export const t = messages('measuring', {
   aKnownLength: 'A known length',
   knownLengthInMillimetres: 'Known length in millimetres',
   mmLong: 'mm long',
-  mmGiveOrTakeMm: (number: number, max: number) => `${number} mm, give or take ${max} mm.`,
+  lengthWithErrorSentence: (number: number, max: number) => `${number} mm, give or take ${max} mm.`,
   theCardTakesTheTilt: 'The card takes the tilt out of it.',
   theTiltOfThePhone: 'The tilt of the phone is not known; a card would show it.',
   undoPoint: 'Undo point',
@@ -49,5 +49,5 @@ export const t = messages('measuring', {
     'Hold it to the glass, one end on the thick line. Draw the blue line up to the other end.',
   aRulerOfMillimetres: (floor: number) => `A ruler of ${floor} millimetres`,
   whereItEnds: 'Where it ends',
-  mmGiveOrTakeMm2: (number: number, max: number) => `${number} mm, give or take ${max} mm`,
+  lengthWithError: (number: number, max: number) => `${number} mm, give or take ${max} mm`,
 });

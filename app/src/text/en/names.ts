@@ -1,4 +1,4 @@
-import { messages, plural } from '../messages';
+import { messages } from '../messages';
 
 export const t = messages('names', {
   couldNotTell: 'Could not tell',
@@ -25,9 +25,8 @@ export const t = messages('names', {
   silentFor: (hours: string) => `silent for ${hours}`,
   within: (hours: string) => `within ${hours}`,
   anHour: 'an hour',
-  s: (amount: number) => `${plural(amount, { one: '', other: 's' })}`,
-  to: (least: number, many: string) => `${least} to ${many}`,
-  to2: (many: string, many2: string) => `${many} to ${many2}`,
+  spanOfOneUnit: (least: number, many: string) => `${least} to ${many}`,
+  spanOfTimes: (many: string, many2: string) => `${many} to ${many2}`,
   hours: (number: number) => `${number} hours`,
   minutes: (number: number) => `${number} minutes`,
   aMinute: 'a minute',
@@ -82,7 +81,21 @@ export const t = messages('names', {
   only: (kind: string, name: string) => `${kind} ${name} only`,
   today: (time: string) => `today, ${time}`,
   yesterday: (time: string) => `yesterday, ${time}`,
-  to3: (monthName: string, monthName2: string) => `${monthName} to ${monthName2}`,
-  upToM: (high: number) => `up to ${high} m`,
-  toM: (low: number, high: number) => `${low} to ${high} m`,
+  spanOfMonths: (monthName: string, monthName2: string) => `${monthName} to ${monthName2}`,
+  upToM: (high: number) => `up to ${high}\u00A0m`,
+  toM: (low: number, high: number) => `${low} to ${high}\u00A0m`,
+  overnight: 'overnight',
+  // None to ten, parted by blanks.
+  smallNumbers: 'none one two three four five six seven eight nine ten',
+  fruitingBody: 'fruiting body',
+  cap: 'cap',
+  root: 'root',
+  leaf: 'leaf',
+  flower: 'flower',
+  shoot: 'shoot',
+  fruit: 'fruit',
+  bark: 'bark',
+  stem: 'stem',
+  seed: 'seed',
+  cone: 'cone',
 });

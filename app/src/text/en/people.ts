@@ -65,7 +65,7 @@ export const t = messages('people', {
   members: 'Members',
   close: 'Close',
   change: 'Change',
-  you2: ' (you)',
+  youInBrackets: ' (you)',
   whatIs: (name: string) => `What ${name} is`,
   leaveTheGroup: 'Leave the group',
   takeOutOfTheGroup: (name: string) => `Take ${name} out of the group`,
@@ -132,7 +132,7 @@ export const t = messages('people', {
   joinAGroup: 'Join a group',
   aKeeperOfTheGroupShows:
     'A keeper of the group shows you a code, or a square to photograph. It lets one person in, once.',
-  code2: 'Code',
+  codeField: 'Code',
   abcdeFghjk: 'ABCDE-FGHJK',
   join: 'Join',
   signInFirstOrMake: 'Sign in first, or make an account; then open this again.',
@@ -154,7 +154,7 @@ export const t = messages('people', {
   signOutEverywhere: 'Sign out everywhere',
   whereYouAreSignedIn: 'Where you are signed in',
   signOutThere: 'Sign out there',
-  signOutThere2: (device: string) => `Sign out there: ${device}`,
+  signOutThereOn: (device: string) => `Sign out there: ${device}`,
   here: ' (here)',
   used: (day: string) => `; used ${day}`,
   since: (day: string, text: string) => `Since ${day}${text}`,
@@ -180,7 +180,7 @@ export const t = messages('people', {
   onThisDevice: 'On this device',
   everythingRecordedHereIsAt: 'Everything recorded here is at the server',
   entriesWaitToBeSent: (count: number) =>
-    `${plural(count, { one: 'One entry waits to be sent', other: `${count} entries wait to be sent` })}`,
+    plural(count, { one: 'One entry waits to be sent', other: `${count} entries wait to be sent` }),
   entriesToBeSentWhen: (count: number) =>
     `${count} ${plural(count, { one: 'entry', other: 'entries' })}, to be sent when somebody signs in.`,
   thereIsNoConnectionAll:
@@ -223,7 +223,7 @@ export const t = messages('people', {
   aNewPassword: 'A new password',
   weSendALetterWith:
     'We send a letter with a link to the address of your account. Until you use it, the old password holds.',
-  eMailAddress2: 'E-mail address',
+  eMailAddressField: 'E-mail address',
   sendTheLetter: 'Send the letter',
   passwordAtLeastCharacters: (password: number) => `Password: at least ${password} characters`,
   password: (title: string) => `Password: ${title}`,
@@ -256,8 +256,8 @@ export const t = messages('people', {
   nothingIsEverSentTo: 'Nothing is ever sent to it',
   atLeastCharacters: (password: number) => `at least ${password} characters`,
   itIsMissing: 'it is missing',
-  password2: (text: string) => `Password: ${text}`,
-  password3: 'Password',
+  passwordProblem: (text: string) => `Password: ${text}`,
+  passwordField: 'Password',
   makeTheAccount: 'Make the account',
   iForgotThePassword: 'I forgot the password',
   theFindsOnThisDevice: (here: number) =>
@@ -277,4 +277,8 @@ export const t = messages('people', {
   byWhatInYourWords: 'By what, in your words',
   whichBooksWhichYearsWhich: 'Which books, which years, which places',
   signIt: 'Sign it',
+  ruleIsOn: 'yes',
+  ruleIsOff: 'no',
+  emptyList: 'none',
+  demoIsMadeUp: '. This is the demo: the Ostrel valley and everyone in it are made up.',
 });

@@ -20,7 +20,7 @@ export const t = messages('pieces', {
   theRestOfThePatch: (name: string) => `The rest of the patch · ${name}`,
   passedStrays: (passed: number, strays: number) => `${passed} passed, ${strays} strays`,
   passed: 'passed',
-  strays: (strays: number) => `${plural(strays, { one: 'stray', other: 'strays' })}`,
+  strays: (strays: number) => plural(strays, { one: 'stray', other: 'strays' }),
   takeBack: 'Take back',
   onEachPieceEveryOne: 'On each piece, every one of these',
   aboutAPieceAnythingElse: (time: string) =>

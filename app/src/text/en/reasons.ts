@@ -1,9 +1,8 @@
 import { messages, plural } from '../messages';
 
 export const t = messages('reasons', {
-  and: (list: string, items: string) => `${list} and ${items}`,
   andOthers: (list: string, number: string) => `${list} and ${number} others`,
-  grounds: (n: number, number: string) => `${plural(n, { one: 'one ground', other: `${number} grounds` })}`,
+  grounds: (n: number, number: string) => plural(n, { one: 'one ground', other: `${number} grounds` }),
   twice: 'twice',
   times: (number: string) => `${number} times`,
   theGrowthStageHasNot: 'The growth stage has not been recorded.',
@@ -102,4 +101,5 @@ export const t = messages('reasons', {
     'Your group leaves place, season and height out of it: plants travel, and seasons shift.',
   aBarMoreAgainst: (names: string) => `a bar more against ${names}`,
   aBarLostAgainst: (names: string) => `a bar lost against ${names}`,
+  once: 'once',
 });

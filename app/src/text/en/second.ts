@@ -46,7 +46,7 @@ export const t = messages('second', {
   showMeEverythingInstead: 'Show me everything instead',
   thenYourLookIsNot: 'Then your look is not blind any more, and counts as any other.',
   aSecondLookBlind: 'A second look, blind',
-  left: (count: number) => `${plural(count, { one: 'the last one', other: `${count} left` })}`,
+  left: (count: number) => plural(count, { one: 'the last one', other: `${count} left` }),
   theTwoOfYouOver: 'The two of you over time',
   kappaBetweenAndFromLooks: (
     agreement: string,

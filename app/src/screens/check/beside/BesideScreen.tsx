@@ -25,9 +25,9 @@ import { Uprights } from '../../../components/Uprights';
 import type { Evaluation } from '../../../deciding/evaluate';
 import { guide } from '../../../deciding/guide';
 import { useCase } from '../../../notebook/useCase';
+import { t } from '../../../text/en/beside';
 import { CommonName, harmLine, scientificName } from '../../../text/names';
 import { SideBySide } from './late';
-import { t } from '../../../text/en/beside';
 
 const Practised = latePart(
   () => import('../../later').then((m) => m.Practised),

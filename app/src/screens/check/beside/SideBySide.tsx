@@ -26,9 +26,9 @@ import { StatePicture } from '../../../components/plates/StatePicture';
 import { PlateDrawing } from '../../../components/plates/TaxonDrawing';
 import { usePlates } from '../../../components/plates/usePlates';
 import { guide } from '../../../deciding/guide';
+import { t } from '../../../text/en/beside';
 import { characterName, commonName, numberWord, stageName } from '../../../text/names';
 import { BADGE, Badges, type Badge } from './Badges';
-import { t } from '../../../text/en/beside';
 
 interface SideBySideProps {
   readonly stages: readonly StageId[] | undefined;

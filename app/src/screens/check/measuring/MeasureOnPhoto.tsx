@@ -17,8 +17,8 @@ import {
 } from '../../../components';
 import { PickPhoto } from '../../../components/photos/PickPhoto';
 import type { Prepared } from '../../../components/photos/preparePhoto';
-import { PhotoBoard, type Mark } from './PhotoBoard';
 import { t } from '../../../text/en/measuring';
+import { PhotoBoard, type Mark } from './PhotoBoard';
 
 /** A finger puts a point to within so many pixels of the screen; the photo is shown about this wide. */
 const PICKED_ON_SCREEN = 3;
@@ -120,7 +120,7 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
       {length ? (
         <Body>
           <Strong>
-            {t.mmGiveOrTakeMm(Math.round(length.millimetres), Math.max(1, Math.ceil(length.error)))}
+            {t.lengthWithErrorSentence(Math.round(length.millimetres), Math.max(1, Math.ceil(length.error)))}
           </Strong>{' '}
           {card ? t.theCardTakesTheTilt : t.theTiltOfThePhone}
         </Body>

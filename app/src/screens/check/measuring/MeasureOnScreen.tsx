@@ -51,7 +51,7 @@ export function MeasureOnScreen({ onLength }: { readonly onLength: (length: Leng
       </View>
       <Slide label={t.whereItEnds} value={long} least={1} most={most} onChange={setLong} />
       <Strong>
-        {t.mmGiveOrTakeMm2(Math.round(length.millimetres), Math.max(1, Math.ceil(length.error)))}
+        {t.lengthWithError(Math.round(length.millimetres), Math.max(1, Math.ceil(length.error)))}
       </Strong>
       <Button label={t.recordIt} onPress={() => onLength(length)} />
     </View>

@@ -5,9 +5,9 @@ import { bladeForm, outlineTerm, TOO_CLOSE_TO_TELL, type Pixel } from '@pause/co
 import { Body, Button, Small, space, Strong } from '../../../components';
 import { PickPhoto } from '../../../components/photos/PickPhoto';
 import type { Prepared } from '../../../components/photos/preparePhoto';
+import { t } from '../../../text/en/measuring';
 import { characterOf, lowerFirst } from '../../../text/names';
 import { PhotoBoard } from './PhotoBoard';
-import { t } from '../../../text/en/measuring';
 
 /**
  * The outline of a leaf drawn round it on a photo: what its measures come to, and how close the next term is.

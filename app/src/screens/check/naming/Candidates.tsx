@@ -8,9 +8,9 @@ import { TaxonDrawing } from '../../../components/plates/TaxonDrawing';
 import { guide } from '../../../deciding/guide';
 import { changeContext } from '../../../notebook/actions';
 import { useAct } from '../../../notebook/store';
+import { t } from '../../../text/en/naming';
 import { openNameWords, scientificName, CommonName, harmLine, commonName } from '../../../text/names';
 import { styles } from './namingStyles';
-import { t } from '../../../text/en/naming';
 
 /** What a find may be, likeliest first. */
 

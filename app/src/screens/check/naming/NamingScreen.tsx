@@ -22,6 +22,7 @@ import { Pictures } from '../../../components/photos/late';
 import { guide } from '../../../deciding/guide';
 import { changeTarget, changeContext, read, passOver, takeBack } from '../../../notebook/actions';
 import { useAct, useApp } from '../../../notebook/store';
+import { t } from '../../../text/en/naming';
 import { characterOf, upper, commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
 import { type Answer, AnswerCard, cardKey } from '../card';
@@ -29,7 +30,6 @@ import { Seen } from '../Seen';
 import { Candidates } from './Candidates';
 import { styles } from './namingStyles';
 import { useIdentification } from './useIdentification';
-import { t } from '../../../text/en/naming';
 
 /** What it could be, from what is seen; and from there to a name that can be checked. */
 export function NamingScreen() {

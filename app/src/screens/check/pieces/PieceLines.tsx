@@ -7,8 +7,8 @@ import { StatePicture } from '../../../components/plates/StatePicture';
 import { guide } from '../../../deciding/guide';
 import { late } from '../../../lib/late';
 import { useOwnRates } from '../../../notebook/ownRates';
-import { characterName, characterOf, timeWords } from '../../../text/names';
 import { t } from '../../../text/en/pieces';
+import { characterName, characterOf, timeWords } from '../../../text/names';
 
 const { useNeeded: usePieces } = late<typeof import('@pause/core/advice/pieces')>(
   () => import('@pause/core/advice/pieces'),

@@ -26,9 +26,9 @@ import { newId, person } from '../../../notebook/open';
 import { useOwnRates } from '../../../notebook/ownRates';
 import { useAct, type Thunk } from '../../../notebook/store';
 import { useCase } from '../../../notebook/useCase';
+import { t } from '../../../text/en/pieces';
 import { commonName, timeWords } from '../../../text/names';
 import { PieceLines, usePieceCheck } from './PieceLines';
-import { t } from '../../../text/en/pieces';
 
 /** One more was gone through; or the last count was a slip. */
 function countPiece(find: string, result: 'passed' | 'stray' | 'taken-back'): Thunk<Promise<boolean>> {

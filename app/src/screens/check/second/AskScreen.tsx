@@ -24,9 +24,9 @@ import type { Evaluation } from '../../../deciding/evaluate';
 import { guide } from '../../../deciding/guide';
 import { useAct, useApp } from '../../../notebook/store';
 import { useCase } from '../../../notebook/useCase';
+import { t } from '../../../text/en/second';
 import { characterName, characterOf, timeWords, upper } from '../../../text/names';
 import { askForLook } from './actions';
-import { t } from '../../../text/en/second';
 
 /** Asks for other eyes: who, and at what they should look without knowing the answers. */
 export function AskScreen() {

@@ -5,9 +5,9 @@ import { agreementTable, cohenKappa } from '@pause/core/notebook/second-look';
 import { Heading, Body, Small } from '../../../components';
 import { guide } from '../../../deciding/guide';
 import { useAct } from '../../../notebook/store';
+import { t } from '../../../text/en/second';
 import { allRecords } from './actions';
 import { styles } from './togetherStyles';
-import { t } from '../../../text/en/second';
 
 /** How often two people see the same. */
 

@@ -19,11 +19,11 @@ import { FindFrame } from '../../../components/FindFrame';
 import { Pictures } from '../../../components/photos/late';
 import { read } from '../../../notebook/actions';
 import { useAct, useApp } from '../../../notebook/store';
+import { t } from '../../../text/en/second';
 import { characterOf, timeWords, upper } from '../../../text/names';
 import { memberName } from '../../../text/people';
 import { AnswerCard, cardKey, type Answer } from '../card';
 import { reveal } from './actions';
-import { t } from '../../../text/en/second';
 
 /** Somebody else reads what was asked, knowing neither the name nor the first answers. */
 export function SecondLookScreen() {

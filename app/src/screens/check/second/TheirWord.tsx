@@ -2,9 +2,9 @@ import { StyleSheet, View } from 'react-native';
 import type { FindRecord } from '@pause/core';
 import { Body, Button, colour, Heading, space } from '../../../components';
 import { useApp } from '../../../notebook/store';
+import { t } from '../../../text/en/second';
 import { lowerFirst } from '../../../text/names';
 import { readerName } from '../../../text/people';
-import { t } from '../../../text/en/second';
 
 interface TheirWordProps {
   readonly record: FindRecord;

@@ -22,11 +22,11 @@ import { FindFrame } from '../../../components/FindFrame';
 import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
 import { guide } from '../../../deciding/guide';
 import { useApp } from '../../../notebook/store';
+import { t } from '../../../text/en/second';
 import { characterName, characterOf, readingWords } from '../../../text/names';
 import { readerName } from '../../../text/people';
 import { OverTime } from './OverTime';
 import { styles } from './togetherStyles';
-import { t } from '../../../text/en/second';
 
 /** Both looks side by side: where the two agree, and what they should look at together. */
 export function TogetherScreen() {

@@ -6,10 +6,10 @@ import { Heading, Body, Strong, colour, Button, Small } from '../../../component
 import { guide } from '../../../deciding/guide';
 import { recordDecision, recordVerdict } from '../../../notebook/actions';
 import { useAct, useApp } from '../../../notebook/store';
+import { t } from '../../../text/en/verdict';
 import { OUTCOME } from '../../../text/names';
 import { HoldButton } from './HoldButton';
 import { styles } from './verdictStyles';
-import { t } from '../../../text/en/verdict';
 
 /** What a person decides after a verdict. */
 

@@ -3,6 +3,7 @@ import { type Verdict, type Reason, type AskedPlan, type FindRecord, short } fro
 import { OutcomeMark, colour, Small, VerdictWord, Body, Heading, Strong, Button } from '../../../components';
 import { Uprights } from '../../../components/Uprights';
 import { guide } from '../../../deciding/guide';
+import { t } from '../../../text/en/verdict';
 import {
   commonName,
   scientificName,
@@ -17,7 +18,6 @@ import {
 import { reasonWords } from '../../../text/reasons';
 import { stripLine, aboutPart } from '../../../text/strip';
 import { styles } from './verdictStyles';
-import { t } from '../../../text/en/verdict';
 
 /** The parts of a verdict. */
 

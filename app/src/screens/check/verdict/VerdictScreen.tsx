@@ -3,12 +3,12 @@ import type { Reason, FindRecord } from '@pause/core';
 import { Screen, Loading, Button, Rule } from '../../../components';
 import { FindFrame } from '../../../components/FindFrame';
 import type { Evaluation } from '../../../deciding/evaluate';
+import { t } from '../../../text/en/verdict';
 import { lowerFirst, characterName, commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
 import { aboutPart } from '../../../text/strip';
 import { OwnDecision } from './OwnDecision';
 import { Band, Group, WouldChange, SeenFor, LeansOn, Before } from './VerdictParts';
-import { t } from '../../../text/en/verdict';
 
 export function VerdictScreen() {
   return (
