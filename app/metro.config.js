@@ -16,15 +16,17 @@ const ZOD_STAND_INS = [
 // Expo Router brings along stacks, tabs and headers of phones' own, none of which is shown here: the
 // application has one slot and draws its own frames. It asks for React Native's index too, which reads all of
 // it. Together they are a third of the first program.
-const ROUTER_STAND_INS = [
+const STAND_INS = [
   [/\/expo-router\/build\/fork\/native-stack\/createNativeStackNavigator\.js$/, 'router-stack.js'],
   [/\/expo-router\/build\/native-tabs\/NativeTabTrigger\.js$/, 'router-triggers.js'],
   [
-    /\/expo-router\/build\/(layouts\/(stack-utils\/index|BaseStack|Stack|Stack\.web|Tabs|experimental-stack\/index)|views\/(Sitemap|Toast|ErrorBoundary))\.js$/,
+    /\/expo-router\/build\/(layouts\/(stack-utils\/index|BaseStack|Stack|Stack\.web|Tabs|experimental-stack\/index)|views\/(Sitemap|Toast|ErrorBoundary)|react-navigation\/routers\/(TabRouter|DrawerRouter))\.js$/,
     'router-nothing.js',
   ],
   [/\/react-native-screens\/lib\/.*\/index\.js$/, 'router-screens.js'],
   [/\/react-native-web\/dist\/index\.js$/, 'react-native-named.js'],
+  // React Native SVG brings along two parsers that it needs on phones only.
+  [/\/react-native-svg\/lib\/.*\/extract\/transform(ToRn)?\.js$/, 'svg-parsers.js'],
 ];
 // The helpers of compiled TypeScript, which pdf-lib asks for, wrap themselves in a way that only Node
 // understands.
@@ -36,11 +38,11 @@ config.resolver.resolveRequest = (context, name, platform) => {
   const inZod = fromZod ? ZOD_STAND_INS.find(([asked]) => asked.test(name)) : undefined;
   if (inZod) return ours(inZod[1]);
   const found = context.resolveRequest(context, name, platform);
-  const inRouter =
+  const standIn =
     platform === 'web' && found.type === 'sourceFile'
-      ? ROUTER_STAND_INS.find(([path]) => path.test(found.filePath))
+      ? STAND_INS.find(([path]) => path.test(found.filePath))
       : undefined;
-  return inRouter ? ours(inRouter[1]) : found;
+  return standIn ? ours(standIn[1]) : found;
 };
 
 // A module is read when something of it is first needed, so that the first screen does not wait for what it

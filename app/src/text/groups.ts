@@ -1,6 +1,6 @@
 import type { Entry, FieldsOf } from '@pause/core';
 import type { Role } from '../notebook/api';
-import { t } from './en/people';
+import { t } from './en/account';
 
 /** Plain words for what stands in a notebook and who belongs to it. */
 

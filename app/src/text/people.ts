@@ -1,6 +1,6 @@
 import type { FindRecord } from '@pause/core';
 import type { Group } from '../notebook/api';
-import { t } from './en/people';
+import { t } from './en/account';
 
 /** A person of a group by name, also one who left. */
 export function memberName(group: Group, person: string): string {

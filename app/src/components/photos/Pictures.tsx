@@ -4,7 +4,7 @@ import type { CharacterId } from '@pause/core';
 import { Body, Button, Chip, colour, Small, space, Strong, stroke } from '..';
 import type { Picture } from '../../notebook/pictures';
 import { useAct, useApp } from '../../notebook/store';
-import { t } from '../../text/en/photos';
+import { t } from '../../text/en/pictures';
 import { characterName } from '../../text/names';
 import { dropPicture, keepPicture } from './actions';
 import { SketchPad } from './late';

@@ -2,7 +2,7 @@ import { getStroke } from 'perfect-freehand';
 import { createElement, useRef, useState, type PointerEvent } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Chip, colour, space, stroke } from '..';
-import { t } from '../../text/en/photos';
+import { t } from '../../text/en/sketch';
 import { useObjectUrl } from './useObjectUrl';
 
 type Point = readonly [x: number, y: number, pressure: number];

@@ -10,7 +10,7 @@ import {
   isSmelled,
 } from '@pause/core';
 import { OrganGlyph, colour, Small, SmallStrong, Question, Strong, Button, Body } from '../../components';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/answer';
 import { characterOf, timeWords, DAMAGE, commonName } from '../../text/names';
 import { styles } from './answerCardStyles';
 import { HowToLook } from './HowToLook';

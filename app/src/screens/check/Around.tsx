@@ -5,7 +5,7 @@ import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
 import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/around';
 import { stageName, CommonName, CONTAMINATION, CONDITION, partName, upper } from '../../text/names';
 import { type Context, Ask, NOTHING, Eaters, toggled } from './AroundEaters';
 import { Height } from './AroundHeight';

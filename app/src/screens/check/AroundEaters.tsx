@@ -3,7 +3,7 @@ import type { Case, FindRecord } from '@pause/core';
 import { Heading, Body, ChipRow, Small, Chip } from '../../components';
 import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/around';
 import { cautionFor } from '../../text/names';
 import { styles } from './aroundStyles';
 import { useEatersQuestion } from './useHousehold';

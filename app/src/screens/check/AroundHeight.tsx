@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View, TextInput } from 'react-native';
 import { Heading, Body, SmallStrong } from '../../components';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/around';
 import { styles } from './aroundStyles';
 
 /** How high the place is. */

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Screen, Small, space, Title } from '../../components';
 import { FindFrame, type FindProps } from '../../components/FindFrame';
 import { FindWaysOut } from '../../components/FindWaysOut';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/around';
 import { commonName, upper } from '../../text/names';
 import { Around } from './Around';
 import { DecisionStrip } from './DecisionStrip';

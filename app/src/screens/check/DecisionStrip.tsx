@@ -16,7 +16,7 @@ import {
   typeSize,
 } from '../../components';
 import { useApp } from '../../notebook/store';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/decisionStrip';
 import { OUTCOME } from '../../text/names';
 import { aroundLine, stripLine } from '../../text/strip';
 

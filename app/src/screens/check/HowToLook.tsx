@@ -4,7 +4,7 @@ import type { Character, StageId, TaxonId } from '@pause/core';
 import { Body, Small, space } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/answer';
 import { commonName } from '../../text/names';
 
 /** Where on the specimen to look, and how: the target drawn at the stage told, the place in the accent. */

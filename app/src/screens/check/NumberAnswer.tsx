@@ -17,7 +17,7 @@ import {
 } from '../../components';
 import { latePart } from '../../components/latePart';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/answer';
 import { lengthWords } from '../../text/names';
 const MeasureOnPhoto = latePart(() => import('./measuring/onPhoto').then((m) => m.MeasureOnPhoto));
 const MeasureOnScreen = latePart(() => import('./measuring/MeasureOnScreen').then((m) => m.MeasureOnScreen));

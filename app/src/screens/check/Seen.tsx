@@ -4,7 +4,7 @@ import type { FindRecord, Reading } from '@pause/core';
 import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '../../components';
 import { putForwardAgain, takeBack } from '../../notebook/actions';
 import { useAct, useApp } from '../../notebook/store';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/seen';
 import { characterName, characterOf, readingWords, SURENESS } from '../../text/names';
 
 const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0);

@@ -16,7 +16,7 @@ import {
 import { latePart } from '../../components/latePart';
 import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
 import { useApp } from '../../notebook/store';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/answer';
 import { commonName } from '../../text/names';
 import { few } from '../../text/reasons';
 const OutlineOnPhoto = latePart(() => import('./measuring/onPhoto').then((m) => m.OutlineOnPhoto));

@@ -1,6 +1,6 @@
 import { nextChecks, type Case } from '@pause/core';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/digging';
 
 /** Asking whether a plant may be dug up. */
 

@@ -3,7 +3,7 @@ import { cautionsFor, standing, type Context, type FindRecord } from '@pause/cor
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
-import { t } from '../../text/en/check';
+import { t } from '../../text/en/around';
 
 type Eaters = NonNullable<Context['eaters']>;
 

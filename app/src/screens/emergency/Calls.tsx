@@ -3,7 +3,7 @@ import { StyleSheet, TextInput, View } from 'react-native';
 import { Button, Chip, colour, corner, font, Small, space, Strong, stroke, typeSize } from '../../components';
 import { LONGEST_NUMBER, look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
-import { t } from '../../text/en/emergency';
+import { t } from '../../text/en/calls';
 import { call, EMERGENCY, emergencyWhere } from './numbers';
 
 interface CallsProps {

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { type FindRecord, countOf } from '@pause/core';
 import { Button, Body, OutcomeMark, colour, Heading, Small, Rule } from '../../components';
 import { momentWords } from '../../text/days';
-import { t } from '../../text/en/finds';
+import { t } from '../../text/en/find';
 import {
   CHOICE,
   OUTCOME,

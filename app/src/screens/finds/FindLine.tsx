@@ -4,7 +4,7 @@ import type { FindSummary } from '@pause/core';
 import { colour, OutcomeMark, Rule, Small, SmallStrong, space, Strong, TARGET } from '../../components';
 import { useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
-import { t } from '../../text/en/finds';
+import { t } from '../../text/en/findLine';
 import { CHOICE, CommonName, OUTCOME } from '../../text/names';
 
 /** A find as one line of the log. Undecided ones lead on to their check. */

@@ -4,7 +4,7 @@ import { type FindRecord, blindAsk } from '@pause/core';
 import { Small, Strong, Button, OutcomeMark, colour, Body } from '../../components';
 import { consent } from '../../notebook/actions';
 import { useApp, useAct } from '../../notebook/store';
-import { t } from '../../text/en/finds';
+import { t } from '../../text/en/find';
 import { OUTCOME } from '../../text/names';
 import { memberName, readerName } from '../../text/people';
 import { stripLine } from '../../text/strip';

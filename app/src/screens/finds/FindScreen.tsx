@@ -7,7 +7,7 @@ import { Pictures } from '../../components/photos/late';
 import type { Evaluation } from '../../deciding/evaluate';
 import { useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
-import { t } from '../../text/en/finds';
+import { t } from '../../text/en/find';
 import { CommonName, scientificName, OUTCOME } from '../../text/names';
 import { readerName } from '../../text/people';
 import { stripLine } from '../../text/strip';

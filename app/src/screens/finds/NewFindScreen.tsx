@@ -32,7 +32,7 @@ import { guide } from '../../deciding/guide';
 import { changeTarget, startFind } from '../../notebook/actions';
 import { useApp, useAct } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
-import { t } from '../../text/en/finds';
+import { t } from '../../text/en/newFind';
 import { usualIn } from '../../text/months';
 import { CommonName, GRADE } from '../../text/names';
 import { styles } from './newFindStyles';

@@ -5,7 +5,7 @@ import { Body, Button, Chip, ChipRow, Heading, Small, SmallStrong, space } from 
 import { write } from '../../notebook/actions';
 import type { Group } from '../../notebook/api';
 import { useAct, useApp } from '../../notebook/store';
-import { t } from '../../text/en/finds';
+import { t } from '../../text/en/find';
 import { memberName } from '../../text/people';
 import { Written } from './Written';
 

@@ -3,7 +3,7 @@ import type { BodyPlan, Kingdom } from '@pause/core';
 import { colour, Strong, Small, Button, useWide, Heading } from '../../components';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/finds';
+import { t } from '../../text/en/newFind';
 import { styles } from './newFindStyles';
 
 /** Choosing a body plan. */

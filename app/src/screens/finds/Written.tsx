@@ -2,7 +2,7 @@ import { edited, type FindRecord } from '@pause/core';
 import { Input, Small, useText } from '../../components';
 import { write } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/finds';
+import { t } from '../../text/en/find';
 
 interface WrittenProps {
   readonly record: FindRecord;

@@ -17,7 +17,7 @@ import {
 } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/guide';
+import { t } from '../../text/en/card';
 import { listed } from '../../text/messages';
 import { characterName, characterOf, CommonName, harmLine, lowerFirst, stageName } from '../../text/names';
 

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, colour, Heading, Notice, Screen, Small, space, Title, typeSize } from '../../components';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/guide';
+import { t } from '../../text/en/pair';
 import { CommonName, harmLine, scientificName } from '../../text/names';
 import { SideBySide } from '../check/beside/late';
 

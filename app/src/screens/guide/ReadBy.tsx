@@ -4,7 +4,7 @@ import type { CompiledTaxon } from '@pause/core';
 import { answersOnFile } from '@pause/guide/answers';
 import { Button, Heading, Rule, Small, SmallStrong, space } from '../../components';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/guide';
+import { t } from '../../text/en/readBy';
 import { characterName } from '../../text/names';
 
 const FIRST = 3;

@@ -12,7 +12,7 @@ import {
 import { useWide, Heading, OrganGlyph, colour, Small, Rule, Button } from '../../components';
 import { latePart } from '../../components/latePart';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/guide';
+import { t } from '../../text/en/taxon';
 import { commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
 import { styles } from './taxonStyles';
 import type { TaxonProps } from './TaxonUses';

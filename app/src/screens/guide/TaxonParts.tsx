@@ -4,7 +4,7 @@ import { partings } from '@pause/core';
 import { Title, Body, Small, Strong, Button, Heading, SmallStrong, Rule } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/guide';
+import { t } from '../../text/en/taxon';
 import { monthsOf } from '../../text/months';
 import {
   LANGUAGE,

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { Screen, Notice } from '../../components';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/guide';
+import { t } from '../../text/en/taxon';
 import { Characters, Sources } from './TaxonCharacters';
 import { Head, Plates, Harm, Lookalikes } from './TaxonParts';
 import { styles } from './taxonStyles';

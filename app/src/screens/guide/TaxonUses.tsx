@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
 import { Heading, Body, Strong, Small } from '../../components';
-import { t } from '../../text/en/guide';
+import { t } from '../../text/en/taxon';
 import { lowerFirst, stageName, cautionFor } from '../../text/names';
 import { styles } from './taxonStyles';
 

@@ -3,7 +3,7 @@ import { AtkinsonHyperlegibleNext_600SemiBold as fontBold } from '@expo-google-f
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb, type PDFFont } from 'pdf-lib';
 import { fontAddress } from '../../components/fontAddress';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/pdf';
 import type { Sheet } from './sheet';
 
 /**

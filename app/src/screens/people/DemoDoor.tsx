@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Body, Button, colour, corner, Heading, SmallStrong, space, stroke } from '../../components';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/people';
+import { t } from '../../text/en/account';
 import { openDemo } from './account';
 
 /** The demo, opened by one tap as somebody who is made up. */

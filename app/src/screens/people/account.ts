@@ -3,7 +3,7 @@ import { emptyDevice } from '../../notebook/empty';
 import { loadList, syncAll } from '../../notebook/open';
 import { me } from '../../notebook/slices';
 import type { Thunk } from '../../notebook/store';
-import { t } from '../../text/en/people';
+import { t } from '../../text/en/account';
 
 /** Accounts, groups and their rules: what can be done only with a connection. */
 

@@ -5,7 +5,7 @@ import { CARD, rulerFromCard } from '@pause/core/measuring/ruler';
 import { Body, Button, colour, Screen, Slide, Small, space, Strong, stroke, Title } from '../../components';
 import { look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
-import { t } from '../../text/en/settings';
+import { t } from '../../text/en/ruler';
 
 const USUAL = 4;
 

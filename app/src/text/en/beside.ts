@@ -1,13 +1,6 @@
 import { messages } from '../messages';
 
 export const t = messages('beside', {
-  readSoAndItSpeaks: (name: string) => `Read so, and it speaks against ${name}`,
-  readAndItDoesNot: (name: string) => `Read, and it does not speak against ${name}`,
-  atThisStageTheGuide:
-    'At this stage the guide names nothing that always parts them. That is a reason to leave it.',
-  showMore: (number: string) => `Show ${number} more`,
-  readOnThisFind: 'Read on this find',
-  inAScaleOfIts: ', in a scale of its own',
   comparingWithTheGuide: 'Comparing with the guide …',
   nothingToPutBesideIt: 'Nothing to put beside it',
   theGuideKnowsNothingDangerous:
@@ -21,5 +14,4 @@ export const t = messages('beside', {
   myOwnPhoto: 'My own photo',
   whatYouTakeItFor: 'what you take it for',
   ofBarsFilled: (filled: number, need: number) => `${filled} of ${need} bars filled`,
-  sideBySide: 'Side by side',
 });

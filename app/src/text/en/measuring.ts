@@ -42,12 +42,4 @@ export const t = messages('measuring', {
   theNextIsSoClose: (label: string) => ` The next is so close that it could be either: ${label}.`,
   nextWouldBePercentAway: (label: string, number: number) => ` Next would be: ${label}, ${number} % away.`,
   recordBoth: 'Record both',
-  theSizeOfThisScreen:
-    'The size of this screen is not known yet. Lay a bank or library card on it once; then it measures.',
-  setTheRulerWithA: 'Set the ruler with a card',
-  holdItToTheGlass:
-    'Hold it to the glass, one end on the thick line. Draw the blue line up to the other end.',
-  aRulerOfMillimetres: (floor: number) => `A ruler of ${floor} millimetres`,
-  whereItEnds: 'Where it ends',
-  lengthWithError: (number: number, max: number) => `${number} mm, give or take ${max} mm`,
 });

@@ -561,9 +561,6 @@ export const t = messages('pantry', {
   againstTheVerdict: ', against the verdict',
   notDecided: 'Not decided.',
   verdict: (text: string, text2: string) => `Verdict: ${text}. ${text2}`,
-  pause: 'Pause',
-  whatItWasTakenForIs:
-    'What it was taken for is not what was eaten. Made by the people concerned, from what they saw; reviewed by no expert.',
   makingIt: 'Making it …',
   saveAsPdf: 'Save as PDF',
   printIt: 'Print it',

@@ -1,9 +1,6 @@
 import { messages, plural } from '../messages';
 
 export const t = messages('pieces', {
-  theGuideNamesNoLookalike:
-    'The guide names no lookalike of it. Look at each piece all the same: what is not like the one you checked is a stray.',
-  couldLieAmongThemAnd: (list: string) => `Could lie among them, and is not in this guide at all: ${list}.`,
   noNameYet: 'No name yet',
   onlyWhatHasBeenChecked: 'Only what has been checked as one thing can be gone through piece by piece.',
   backToTheFind: 'Back to the find',

@@ -96,11 +96,4 @@ export const t = messages('second', {
   isHereAndSaysIt: (name: string) => `${name} is here and says it on this device`,
   eachOfUsOnOur: 'Each of us on our own device',
   onTwoDevicesItIs: 'On two devices it is settled once both of you have looked again.',
-  theWordOf: (name: string) => `The word of ${name}`,
-  nowGiveItTo: (name: string) => `Now give it to ${name}`,
-  lookAtTheSameSpot: (name: string, seen: string) =>
-    `${name}, look at the same spot. Seen here just now: ${seen}. Do you see it so too?`,
-  iAmAndISee: (name: string) => `I am ${name}, and I see it so`,
-  iAmAndISeeIt: (name: string) => `I am ${name}, and I see it otherwise`,
-  backToTheQuestion: 'Back to the question',
 });

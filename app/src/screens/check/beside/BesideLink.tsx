@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Pressable, StyleSheet } from 'react-native';
 import { SmallStrong, TARGET } from '../../../components';
-import { t } from '../../../text/en/beside';
+import { t } from '../../../text/en/besideLink';
 
 /** A way to where two stand side by side, from wherever a lookalike is named. */
 export function BesideLink({ find, other }: { readonly find: string; readonly other: string }) {

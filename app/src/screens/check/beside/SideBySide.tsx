@@ -26,7 +26,7 @@ import { StatePicture } from '../../../components/plates/StatePicture';
 import { PlateDrawing } from '../../../components/plates/TaxonDrawing';
 import { usePlates } from '../../../components/plates/usePlates';
 import { guide } from '../../../deciding/guide';
-import { t } from '../../../text/en/beside';
+import { t } from '../../../text/en/sideBySide';
 import { characterName, commonName, numberWord, stageName } from '../../../text/names';
 import { BADGE, Badges, type Badge } from './Badges';
 

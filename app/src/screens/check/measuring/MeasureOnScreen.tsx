@@ -4,7 +4,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { lengthOnScreen, type Length } from '@pause/core/measuring/ruler';
 import { Body, Button, colour, Slide, Small, space, Strong, stroke } from '../../../components';
 import { useApp } from '../../../notebook/store';
-import { t } from '../../../text/en/measuring';
+import { t } from '../../../text/en/onScreen';
 
 /** A ruler along the screen: the thing is held to the glass, and a line drawn up to its end. */
 export function MeasureOnScreen({ onLength }: { readonly onLength: (length: Length) => void }) {

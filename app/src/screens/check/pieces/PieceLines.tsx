@@ -7,7 +7,7 @@ import { StatePicture } from '../../../components/plates/StatePicture';
 import { guide } from '../../../deciding/guide';
 import { late } from '../../../lib/late';
 import { useOwnRates } from '../../../notebook/ownRates';
-import { t } from '../../../text/en/pieces';
+import { t } from '../../../text/en/pieceLines';
 import { characterName, characterOf, timeWords } from '../../../text/names';
 
 const { useNeeded: usePieces } = late<typeof import('@pause/core/advice/pieces')>(

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { FindRecord } from '@pause/core';
 import { Body, Button, colour, Heading, space } from '../../../components';
 import { useApp } from '../../../notebook/store';
-import { t } from '../../../text/en/second';
+import { t } from '../../../text/en/theirWord';
 import { lowerFirst } from '../../../text/names';
 import { readerName } from '../../../text/people';
 

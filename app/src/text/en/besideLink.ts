@@ -1,0 +1,5 @@
+import { messages } from '../messages';
+
+export const t = messages('besideLink', {
+  sideBySide: 'Side by side',
+});

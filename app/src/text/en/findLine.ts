@@ -1,0 +1,10 @@
+import { messages } from '../messages';
+
+export const t = messages('findLine', {
+  askedOfYouASecond: 'Asked of you: a second look',
+  noNameYet: 'No name yet',
+  blind: 'Blind',
+  differs: 'Differs',
+  notDecided: 'Not decided',
+  inCheck: 'In check',
+});

@@ -1,0 +1,15 @@
+import { messages } from '../messages';
+
+export const t = messages('seen', {
+  nothingHasBeenReadYet: 'Nothing has been read yet.',
+  whatWasSeen: 'What was seen',
+  blind: ', blind',
+  takenBack: 'taken back',
+  noGround: 'no ground',
+  onPiece: (piece: number) => ` · piece ${piece}`,
+  takeBack: 'Take back',
+  takeBackReading: (characterName: string, reading: string) => `Take back: ${characterName}, ${reading}`,
+  putForwardAgain: 'Put forward again',
+  putReadingForwardAgain: (characterName: string, reading: string) =>
+    `Put forward again: ${characterName}, ${reading}`,
+});
