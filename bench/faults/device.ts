@@ -163,9 +163,7 @@ export class SimulatedDevice {
     const record = this.store.getState().finds[find]?.record;
     if (!record) return;
     await this.store.dispatch(write(find, { field: 'note', value: text }));
-    await this.store.dispatch(
-      changeContext(find, { condition: text.length % 2 === 0 ? 'fresh' : 'wilted' }),
-    );
+    await this.store.dispatch(changeContext(find, { condition: text.length % 2 === 0 ? 'fresh' : 'wilted' }));
   }
 
   /** Sends and fetches until nothing waits. @returns whether it got there */
