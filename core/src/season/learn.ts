@@ -1,3 +1,5 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+
 /**
  * What a person's own records say beside the guide. The warmth that a stage waits for is the guide's, times
  * how far the taxon in this region differs from it, times how far this place differs for everything that
@@ -139,34 +141,10 @@ const times = (matrix: readonly Float64Array[], vector: Float64Array): Float64Ar
 
 /** The inverse of a symmetric, positive definite matrix, by Cholesky's factors. */
 function inverse(matrix: readonly Float64Array[]): Float64Array[] {
-  const n = matrix.length;
-  const low = matrix.map((row) => Float64Array.from(row));
-  for (let i = 0; i < n; i += 1) {
-    const row = low[i] ?? new Float64Array(0);
-    for (let j = 0; j <= i; j += 1) {
-      const other = low[j] ?? row;
-      let sum = row[j] ?? 0;
-      for (let k = 0; k < j; k += 1) sum -= (row[k] ?? 0) * (other[k] ?? 0);
-      row[j] = i === j ? Math.sqrt(sum) : sum / (other[j] ?? 1);
-    }
-  }
-  const out = Array.from({ length: n }, () => new Float64Array(n));
-  for (let column = 0; column < n; column += 1) {
-    const x = new Float64Array(n);
-    for (let i = column; i < n; i += 1) {
-      let sum = i === column ? 1 : 0;
-      for (let k = column; k < i; k += 1) sum -= (low[i]?.[k] ?? 0) * (x[k] ?? 0);
-      x[i] = sum / (low[i]?.[i] ?? 1);
-    }
-    for (let i = n - 1; i >= 0; i -= 1) {
-      let sum = x[i] ?? 0;
-      for (let k = i + 1; k < n; k += 1) sum -= (low[k]?.[i] ?? 0) * (x[k] ?? 0);
-      x[i] = sum / (low[i]?.[i] ?? 1);
-    }
-    for (let i = 0; i < n; i += 1) {
-      const row = out[i];
-      if (row) row[column] = x[i] ?? 0;
-    }
-  }
-  return out;
+  if (matrix.length === 0) return [];
+  const rows = matrix.map((row) => [...row]);
+  return new CholeskyDecomposition(rows)
+    .solve(Matrix.eye(rows.length))
+    .to2DArray()
+    .map((row) => Float64Array.from(row));
 }
