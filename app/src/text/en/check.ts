@@ -84,7 +84,6 @@ export const t = messages('check', {
   youAreLookingAtAnother:
     'You are looking at another piece beside it. It can lower the verdict, never raise it.',
   backToThePiece: 'Back to the piece',
-  placeStageAndCondition: 'Place, stage and condition',
   seen: 'Seen',
   betweenYouAndIt: 'Between you and it',
   threeGroundsForDeadlyTwo:
