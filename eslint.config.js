@@ -76,8 +76,6 @@ export default tseslint.config(
       'core/src/drawing/smell.ts',
       // One class over flat arrays, on the path of every answer.
       'core/src/verdict/bars/tally.ts',
-      // To be cut.
-      'core/src/drawing/root.ts',
     ],
     rules: { 'max-lines': ['error', 250], 'max-depth': ['error', 5] },
   },

@@ -6,6 +6,7 @@ import * as hymenophore from './hymenophore';
 import type { Fill, Mark, Plate } from './mark';
 import { tree, wood } from './place';
 import * as root from './root';
+import { rootCore } from './rootCore';
 import { likeness } from './smell';
 import * as stem from './stem';
 import * as stipe from './stipe';
@@ -109,7 +110,7 @@ const DRAWN: Readonly<Record<string, Draw>> = {
   'fruit.surface': fruit.surface,
   'fruit.seeds': fruit.seeds,
   'root.form': root.form,
-  'root.core': root.core,
+  'root.core': rootCore,
 };
 
 /**

@@ -1,6 +1,6 @@
 import { GROUND, both, shrunk, strewn, BRAIN, stemOutline } from './fungus';
 import { type Line, curve, closedCurve, ellipse, arc } from './geometry';
-import { type Fill, type Mark, shape, strokes, segment, stroke, dot } from './mark';
+import { type Fill, type Mark, shape, strokes, segment, stroke, dot, drawnBy, type Drawings } from './mark';
 
 /** A cap cut in half, and how it joins the stem. */
 
@@ -36,160 +36,149 @@ const CUT_BALL = closedCurve([60, 8], [84, 18], [92, 40], [80, 60], [60, 68], [4
 
 /** Cut from top to bottom. */
 export function section(state: string): Mark[] | undefined {
-  switch (state) {
-    case 'cap-and-stem':
-      return [
-        shape(
-          [
-            ...curve([22, 38], [34, 16], [60, 9], [86, 16], [98, 38]),
-            [69, 34],
-            [69, GROUND],
-            [51, GROUND],
-            [51, 34],
-          ],
-          'shade',
-          'bold',
-        ),
-        ...both(
-          strokes([
-            [
-              [51, 35],
-              [26, 40],
-            ],
-          ]),
-        ),
-        ...both([
-          shape(
-            [
-              [51, 34],
-              [24, 38],
-              [32, 42],
-              [51, 46],
-            ],
-            'paper',
-            'line',
-          ),
-        ]),
-      ];
-    case 'cap-inside':
-      return [
-        shape(CUT_BALL, 'paper', 'bold'),
-        shape(
-          [
-            ...curve([42, 40], [46, 24], [60, 18], [74, 24], [78, 40]),
-            [65, 38],
-            [66, 60],
-            [54, 60],
-            [55, 38],
-          ],
-          'shade',
-          'line',
-        ),
-        ...both(
-          strokes([
-            [
-              [55, 40],
-              [43, 42],
-            ],
-            [
-              [55, 43],
-              [46, 45],
-            ],
-          ]),
-        ),
-      ];
-    case 'even-white':
-      return [shape(CUT_BALL, 'paper', 'bold'), stroke(curve([38, 44], [36, 34], [42, 22]), 'faint')];
-    case 'dark-marbled':
-      return [
-        shape(CUT_BALL, 'paper', 'bold'),
-        shape(shrunk(CUT_BALL, 0.8), 'ink', 'line'),
-        ...strewn(shrunk(CUT_BALL, 0.7), 9, 5).map(([x, y], i) =>
-          shape(closedCurve([x - 3, y], [x, y - 1], [x + 3, y + (i % 2)], [x, y + 0.8]), 'paper', 'none'),
-        ),
-      ];
-    case 'powder':
-      return [
-        shape(CUT_BALL, 'paper', 'bold'),
-        ...strewn(shrunk(CUT_BALL, 0.84), 3, 6, 170).map(([x, y]) => dot(x, y, 0.9)),
-      ];
-    case 'one-hollow':
-      return [
-        shape(
-          [
-            ...curve([44, 40], [42, 20], [60, 6], [78, 20], [76, 40]),
-            ...curve([76, 40], [70, 48], [72, GROUND]).slice(1),
-            ...curve([48, GROUND], [50, 48], [44, 40]).slice(0, -1),
-          ],
-          'shade',
-          'bold',
-        ),
-        shape(
-          [
-            ...curve([49, 38], [48, 22], [60, 11], [72, 22], [71, 38]),
-            ...curve([71, 38], [65, 48], [67, GROUND]).slice(1),
-            ...curve([53, GROUND], [55, 48], [49, 38]).slice(0, -1),
-          ],
-          'paper',
-          'line',
-        ),
-      ];
-    case 'chambers':
-      return [
-        shape(BRAIN, 'shade', 'bold'),
-        shape(stemOutline(40, 10, 13), 'shade', 'bold'),
-        ...[
-          [40, 30, 5, 6],
-          [54, 24, 5, 7],
-          [68, 26, 6, 6],
-          [81, 30, 5, 6],
-          [56, 52, 4, 7],
-          [65, 54, 4, 8],
-          [60, 68, 5, 4],
-        ].map(([x = 0, y = 0, a = 0, b = 0]) => shape(ellipse(x, y, a, b), 'paper', 'line')),
-      ];
-    case 'cotton':
-      return [
-        shape(
-          [
-            [44, 14],
-            [76, 14],
-            [76, GROUND],
-            [44, GROUND],
-          ],
-          'shade',
-          'bold',
-        ),
-        shape(
-          [
-            [50, 14],
-            [70, 14],
-            [70, GROUND],
-            [50, GROUND],
-          ],
-          'paper',
-          'line',
-        ),
-        ...strewn(
-          [
-            [51, 18],
-            [69, 18],
-            [69, 72],
-            [51, 72],
-          ],
-          4.4,
-          5,
-        ).map(([x, y], i) => stroke(curve([x - 1.8, y], [x, y - 1.8 + (i % 2) * 3], [x + 1.8, y]), 'fine')),
-        shape(
-          [...curve([40, 20], [44, 6], [60, 2], [76, 6], [80, 20]), [76, 20], [76, 14], [44, 14], [44, 20]],
-          'shade',
-          'faint',
-        ),
-      ];
-    default:
-      return undefined;
-  }
+  return drawnBy(SECTIONS, state)?.();
 }
+
+const SECTIONS: Drawings = {
+  'cap-and-stem': () => [
+    shape(
+      [
+        ...curve([22, 38], [34, 16], [60, 9], [86, 16], [98, 38]),
+        [69, 34],
+        [69, GROUND],
+        [51, GROUND],
+        [51, 34],
+      ],
+      'shade',
+      'bold',
+    ),
+    ...both(
+      strokes([
+        [
+          [51, 35],
+          [26, 40],
+        ],
+      ]),
+    ),
+    ...both([
+      shape(
+        [
+          [51, 34],
+          [24, 38],
+          [32, 42],
+          [51, 46],
+        ],
+        'paper',
+        'line',
+      ),
+    ]),
+  ],
+  'cap-inside': () => [
+    shape(CUT_BALL, 'paper', 'bold'),
+    shape(
+      [...curve([42, 40], [46, 24], [60, 18], [74, 24], [78, 40]), [65, 38], [66, 60], [54, 60], [55, 38]],
+      'shade',
+      'line',
+    ),
+    ...both(
+      strokes([
+        [
+          [55, 40],
+          [43, 42],
+        ],
+        [
+          [55, 43],
+          [46, 45],
+        ],
+      ]),
+    ),
+  ],
+  'even-white': () => [
+    shape(CUT_BALL, 'paper', 'bold'),
+    stroke(curve([38, 44], [36, 34], [42, 22]), 'faint'),
+  ],
+  'dark-marbled': () => [
+    shape(CUT_BALL, 'paper', 'bold'),
+    shape(shrunk(CUT_BALL, 0.8), 'ink', 'line'),
+    ...strewn(shrunk(CUT_BALL, 0.7), 9, 5).map(([x, y], i) =>
+      shape(closedCurve([x - 3, y], [x, y - 1], [x + 3, y + (i % 2)], [x, y + 0.8]), 'paper', 'none'),
+    ),
+  ],
+  powder: () => [
+    shape(CUT_BALL, 'paper', 'bold'),
+    ...strewn(shrunk(CUT_BALL, 0.84), 3, 6, 170).map(([x, y]) => dot(x, y, 0.9)),
+  ],
+  'one-hollow': () => [
+    shape(
+      [
+        ...curve([44, 40], [42, 20], [60, 6], [78, 20], [76, 40]),
+        ...curve([76, 40], [70, 48], [72, GROUND]).slice(1),
+        ...curve([48, GROUND], [50, 48], [44, 40]).slice(0, -1),
+      ],
+      'shade',
+      'bold',
+    ),
+    shape(
+      [
+        ...curve([49, 38], [48, 22], [60, 11], [72, 22], [71, 38]),
+        ...curve([71, 38], [65, 48], [67, GROUND]).slice(1),
+        ...curve([53, GROUND], [55, 48], [49, 38]).slice(0, -1),
+      ],
+      'paper',
+      'line',
+    ),
+  ],
+  chambers: () => [
+    shape(BRAIN, 'shade', 'bold'),
+    shape(stemOutline(40, 10, 13), 'shade', 'bold'),
+    ...[
+      [40, 30, 5, 6],
+      [54, 24, 5, 7],
+      [68, 26, 6, 6],
+      [81, 30, 5, 6],
+      [56, 52, 4, 7],
+      [65, 54, 4, 8],
+      [60, 68, 5, 4],
+    ].map(([x = 0, y = 0, a = 0, b = 0]) => shape(ellipse(x, y, a, b), 'paper', 'line')),
+  ],
+  cotton: () => [
+    shape(
+      [
+        [44, 14],
+        [76, 14],
+        [76, GROUND],
+        [44, GROUND],
+      ],
+      'shade',
+      'bold',
+    ),
+    shape(
+      [
+        [50, 14],
+        [70, 14],
+        [70, GROUND],
+        [50, GROUND],
+      ],
+      'paper',
+      'line',
+    ),
+    ...strewn(
+      [
+        [51, 18],
+        [69, 18],
+        [69, 72],
+        [51, 72],
+      ],
+      4.4,
+      5,
+    ).map(([x, y], i) => stroke(curve([x - 1.8, y], [x, y - 1.8 + (i % 2) * 3], [x + 1.8, y]), 'fine')),
+    shape(
+      [...curve([40, 20], [44, 6], [60, 2], [76, 6], [80, 20]), [76, 20], [76, 14], [44, 14], [44, 20]],
+      'shade',
+      'faint',
+    ),
+  ],
+};
 
 /** A thimble or a morel's head cut from top to bottom. */
 export function capJoin(state: string): Mark[] | undefined {

@@ -2,7 +2,7 @@ import { leaf } from './fruitPosition';
 import { strewn } from './fungus';
 import { type Point, closedCurve, ellipse, from, curve, symmetric } from './geometry';
 import { blade, OUTLINES } from './leaf';
-import { type Mark, placed, shape, dot, stroke, segment, strokes } from './mark';
+import { type Mark, placed, shape, dot, stroke, segment, strokes, drawnBy, type Drawings } from './mark';
 
 export * from './fruitType';
 export * from './fruitNuts';
@@ -13,71 +13,65 @@ const lens = (at: Point, degrees: number): Mark =>
     at,
     turn: degrees,
   })[0] as Mark;
+const ball = shape(ellipse(60, 42, 27), 'shade', 'line');
 
 export function crown(state: string): Mark[] | undefined {
-  const ball = shape(ellipse(60, 42, 27), 'shade', 'line');
-  switch (state) {
-    case 'ring-scar':
-      return [
-        ball,
-        shape(ellipse(60, 30, 13, 7), 'paper', 'bold'),
-        shape(ellipse(60, 30, 8, 4), 'shade', 'line'),
-        dot(60, 30, 1.4),
-      ];
-    case 'calyx-star':
-      return [
-        ...Array.from({ length: 5 }, (_, i) =>
-          placed(blade({ outline: OUTLINES.ovate, length: 36, venation: 'one' }), {
-            at: [60, 44],
-            turn: i * 72,
-          }),
-        ).flat(),
-        shape(ellipse(60, 44, 19), 'shade', 'bold'),
-      ];
-    case 'leaf-collar':
-      return [
-        stroke(segment(60, 78, 60, 54), 'bold'),
-        ...[-82, -40, 40, 82].flatMap((turn) => leaf([60, 62], turn, 44)),
-        ...[-100, -70, 70, 100, -130, 130].map((turn) =>
-          stroke([[60, 38], from([60, 38], turn - 90, 26)], 'line'),
-        ),
-        shape(ellipse(60, 30, 14), 'ink', 'line'),
-      ];
-    case 'neither':
-      return [stroke(curve([60, 4], [60, 15]), 'line'), ball];
-    case 'three-seam':
-      return [
-        ball,
-        ...strokes(
-          [
-            [
-              [60, 36],
-              [60, 22],
-            ],
-            [
-              [60, 36],
-              [48, 45],
-            ],
-            [
-              [60, 36],
-              [72, 45],
-            ],
-          ],
-          'bold',
-        ),
-      ];
-    case 'joined':
-      return [
-        stroke(segment(60, 78, 60, 60), 'bold'),
-        shape(ellipse(45, 40, 20), 'shade', 'line'),
-        shape(ellipse(75, 40, 20), 'shade', 'line'),
-        shape(closedCurve([56, 34], [64, 34], [66, 50], [60, 60], [54, 50]), 'shade', 'none'),
-        stroke(curve([56, 24], [60, 28], [64, 24]), 'line'),
-      ];
-    default:
-      return undefined;
-  }
+  return drawnBy(CROWNS, state)?.();
 }
+
+const CROWNS: Drawings = {
+  'ring-scar': () => [
+    ball,
+    shape(ellipse(60, 30, 13, 7), 'paper', 'bold'),
+    shape(ellipse(60, 30, 8, 4), 'shade', 'line'),
+    dot(60, 30, 1.4),
+  ],
+  'calyx-star': () => [
+    ...Array.from({ length: 5 }, (_, i) =>
+      placed(blade({ outline: OUTLINES.ovate, length: 36, venation: 'one' }), {
+        at: [60, 44],
+        turn: i * 72,
+      }),
+    ).flat(),
+    shape(ellipse(60, 44, 19), 'shade', 'bold'),
+  ],
+  'leaf-collar': () => [
+    stroke(segment(60, 78, 60, 54), 'bold'),
+    ...[-82, -40, 40, 82].flatMap((turn) => leaf([60, 62], turn, 44)),
+    ...[-100, -70, 70, 100, -130, 130].map((turn) =>
+      stroke([[60, 38], from([60, 38], turn - 90, 26)], 'line'),
+    ),
+    shape(ellipse(60, 30, 14), 'ink', 'line'),
+  ],
+  neither: () => [stroke(curve([60, 4], [60, 15]), 'line'), ball],
+  'three-seam': () => [
+    ball,
+    ...strokes(
+      [
+        [
+          [60, 36],
+          [60, 22],
+        ],
+        [
+          [60, 36],
+          [48, 45],
+        ],
+        [
+          [60, 36],
+          [72, 45],
+        ],
+      ],
+      'bold',
+    ),
+  ],
+  joined: () => [
+    stroke(segment(60, 78, 60, 60), 'bold'),
+    shape(ellipse(45, 40, 20), 'shade', 'line'),
+    shape(ellipse(75, 40, 20), 'shade', 'line'),
+    shape(closedCurve([56, 34], [64, 34], [66, 50], [60, 60], [54, 50]), 'shade', 'none'),
+    stroke(curve([56, 24], [60, 28], [64, 24]), 'line'),
+  ],
+};
 
 export function skin(state: string): Mark[] | undefined {
   switch (state) {

@@ -1,69 +1,65 @@
 import { curve, closedCurve, from, type Line } from './geometry';
 import { OUTLINES, blade } from './leaf';
-import { type Mark, stroke, segment, strokes, faint, shape, placed } from './mark';
+import { type Mark, stroke, segment, strokes, faint, shape, placed, drawnBy, type Drawings } from './mark';
 import { small } from './stemMarks';
 import { earth, leafAt, upright } from './stemParts';
+
+const pole = stroke(segment(60, 4, 60, 76), 'faint');
 
 /** How a plant grows. */
 
 /** How a stem holds itself up; what it holds on to is faint. */
 export function climbing(state: string): Mark[] | undefined {
-  const pole = stroke(segment(60, 4, 60, 76), 'faint');
-  switch (state) {
-    case 'by-itself':
-      return [
-        earth(76),
-        stroke(segment(60, 76, 60, 8), 'bold'),
-        ...leafAt([60, 50], -58, 24),
-        ...leafAt([60, 34], 58, 24),
-        ...leafAt([60, 18], -58, 20),
-      ];
-    case 'twining':
-      return [
-        earth(76),
-        pole,
-        stroke(curve([54, 76], [70, 64], [50, 52], [70, 40], [50, 28], [68, 16], [58, 6]), 'bold'),
-        ...leafAt([70, 64], 62, 22),
-        ...leafAt([50, 52], -62, 22),
-        ...leafAt([70, 40], 62, 22),
-      ];
-    case 'tendrils':
-      return [
-        earth(76),
-        pole,
-        stroke(curve([40, 76], [42, 50], [38, 28], [42, 8]), 'bold'),
-        ...[54, 32].map((y) =>
-          stroke(
-            curve([41, y], [50, y - 8], [58, y - 6], [64, y - 2], [60, y + 2], [57, y - 2], [62, y - 5]),
-            'line',
-          ),
-        ),
-        ...leafAt([41, 60], -64, 24),
-        ...leafAt([39, 38], -64, 24),
-      ];
-    case 'sprawling':
-      return [
-        earth(76),
-        stroke(segment(78, 20, 78, 76), 'faint'),
-        stroke(segment(94, 28, 94, 76), 'faint'),
-        stroke(curve([14, 74], [44, 44], [76, 26], [108, 24]), 'bold'),
-        ...leafAt([36, 52], -20, 22),
-        ...leafAt([58, 35], 140, 22),
-        ...leafAt([88, 25], -10, 18),
-      ];
-    case 'creeping':
-      return [
-        earth(76),
-        stroke(curve([10, 72], [40, 68], [78, 71], [110, 68]), 'bold'),
-        ...leafAt([30, 69], -10, 24),
-        ...leafAt([58, 69], 10, 24),
-        ...leafAt([86, 70], -6, 24),
-        ...[30, 58, 86].flatMap((x) => strokes([segment(x, 70, x - 2, 78), segment(x, 70, x + 3, 78)])),
-      ];
-    default:
-      return undefined;
-  }
+  return drawnBy(CLIMBINGS, state)?.();
 }
+
+const CLIMBINGS: Drawings = {
+  'by-itself': () => [
+    earth(76),
+    stroke(segment(60, 76, 60, 8), 'bold'),
+    ...leafAt([60, 50], -58, 24),
+    ...leafAt([60, 34], 58, 24),
+    ...leafAt([60, 18], -58, 20),
+  ],
+  twining: () => [
+    earth(76),
+    pole,
+    stroke(curve([54, 76], [70, 64], [50, 52], [70, 40], [50, 28], [68, 16], [58, 6]), 'bold'),
+    ...leafAt([70, 64], 62, 22),
+    ...leafAt([50, 52], -62, 22),
+    ...leafAt([70, 40], 62, 22),
+  ],
+  tendrils: () => [
+    earth(76),
+    pole,
+    stroke(curve([40, 76], [42, 50], [38, 28], [42, 8]), 'bold'),
+    ...[54, 32].map((y) =>
+      stroke(
+        curve([41, y], [50, y - 8], [58, y - 6], [64, y - 2], [60, y + 2], [57, y - 2], [62, y - 5]),
+        'line',
+      ),
+    ),
+    ...leafAt([41, 60], -64, 24),
+    ...leafAt([39, 38], -64, 24),
+  ],
+  sprawling: () => [
+    earth(76),
+    stroke(segment(78, 20, 78, 76), 'faint'),
+    stroke(segment(94, 28, 94, 76), 'faint'),
+    stroke(curve([14, 74], [44, 44], [76, 26], [108, 24]), 'bold'),
+    ...leafAt([36, 52], -20, 22),
+    ...leafAt([58, 35], 140, 22),
+    ...leafAt([88, 25], -10, 18),
+  ],
+  creeping: () => [
+    earth(76),
+    stroke(curve([10, 72], [40, 68], [78, 71], [110, 68]), 'bold'),
+    ...leafAt([30, 69], -10, 24),
+    ...leafAt([58, 69], 10, 24),
+    ...leafAt([86, 70], -6, 24),
+    ...[30, 58, 86].flatMap((x) => strokes([segment(x, 70, x - 2, 78), segment(x, 70, x + 3, 78)])),
+  ],
+};
 
 export function branching(state: string): Mark[] | undefined {
   const leaves = (points: readonly (readonly [number, number, number])[]) =>

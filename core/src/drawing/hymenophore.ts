@@ -16,7 +16,7 @@ import {
   MIDDLE,
 } from './fungus';
 import { type Point, type Line, curve, ellipse, closedCurve } from './geometry';
-import { type Mark, strokes, stroke, dot, shape, type Fill } from './mark';
+import { type Mark, strokes, stroke, dot, shape, type Fill, drawnBy, type Drawings } from './mark';
 
 export * from './hymenophoreBond';
 
@@ -29,71 +29,62 @@ const radial = (count: number, to = 0.97, start = count > 40 ? 0.42 : 0.24): Lin
   Array.from({ length: count }, (_, i) => [onRim((360 * i) / count, start), onRim((360 * i) / count, to)]);
 
 export function hymenophore(state: string): Mark[] | undefined {
-  switch (state) {
-    case 'ridges':
-      return [
-        vase(),
-        ...both(
-          strokes([
-            curve([28, 30], [42, 44], [52, 62], [56, 72]),
-            curve([38, 26], [47, 40], [54, 58], [57, 70]),
-            curve([50, 25], [54, 42], [58, 62]),
-          ]),
-        ),
-        ...strokes([
-          curve([33, 25], [38, 32], [46, 44]),
-          curve([44, 24], [48, 32], [52, 44]),
-          curve([78, 25], [74, 34], [70, 46]),
-        ]),
-        stroke(curve([60, 26], [60, 44], [60, 62]), 'fine'),
-      ];
-    case 'gills':
-      return fromBelow(strokes(radial(44)), 'line');
-    case 'pores':
-      return fromBelow(
-        strewn(shrunk(ellipse(RIM.cx, RIM.cy, RIM.rx, RIM.ry), 0.93), 3.6, 5).map(([x, y]) =>
-          dot(x, y, 0.85),
-        ),
-        'line',
-      );
-    case 'spines':
-      return [
-        ...fromBelow([], 'line').slice(0, 2),
-        ...[0.9, 0.62, 0.36].flatMap((share) =>
-          Array.from({ length: Math.round(26 * share) }, (_, i): Mark => {
-            const [x, y] = onRim(8 + (164 * i) / (Math.round(26 * share) - 1), share);
-            return shape(
-              [
-                [x - 1.2, y],
-                [x, y + 7.5],
-                [x + 1.2, y],
-              ],
-              'paper',
-              'fine',
-            );
-          }),
-        ),
-        ...fromBelow([], 'line').slice(2),
-      ];
-    case 'smooth':
-      return [
-        vase(),
-        ...both(strokes([curve([36, 34], [46, 46], [52, 58]), curve([48, 32], [53, 42])], 'faint')),
-      ];
-    case 'pits':
-      return [shape(stemOutline(44, 7, 9), 'paper'), shape(HEAD), ...honeycomb(HEAD, 11)];
-    case 'ball':
-      return [
-        shape(closedCurve([60, 10], [84, 20], [90, 42], [78, 62], [60, 68], [42, 62], [30, 42], [36, 20])),
-        ...ground(),
-        ...strokes([curve([52, 68], [54, 72]), curve([68, 68], [66, 72])]),
-      ];
-    case 'folds':
-      return [shape(stemOutline(38, 8, 10), 'paper'), shape(BRAIN), ...brainFolds()];
-    default:
-      return undefined;
-  }
+  return drawnBy(HYMENOPHORES, state)?.();
 }
+
+const HYMENOPHORES: Drawings = {
+  ridges: () => [
+    vase(),
+    ...both(
+      strokes([
+        curve([28, 30], [42, 44], [52, 62], [56, 72]),
+        curve([38, 26], [47, 40], [54, 58], [57, 70]),
+        curve([50, 25], [54, 42], [58, 62]),
+      ]),
+    ),
+    ...strokes([
+      curve([33, 25], [38, 32], [46, 44]),
+      curve([44, 24], [48, 32], [52, 44]),
+      curve([78, 25], [74, 34], [70, 46]),
+    ]),
+    stroke(curve([60, 26], [60, 44], [60, 62]), 'fine'),
+  ],
+  gills: () => fromBelow(strokes(radial(44)), 'line'),
+  pores: () =>
+    fromBelow(
+      strewn(shrunk(ellipse(RIM.cx, RIM.cy, RIM.rx, RIM.ry), 0.93), 3.6, 5).map(([x, y]) => dot(x, y, 0.85)),
+      'line',
+    ),
+  spines: () => [
+    ...fromBelow([], 'line').slice(0, 2),
+    ...[0.9, 0.62, 0.36].flatMap((share) =>
+      Array.from({ length: Math.round(26 * share) }, (_, i): Mark => {
+        const [x, y] = onRim(8 + (164 * i) / (Math.round(26 * share) - 1), share);
+        return shape(
+          [
+            [x - 1.2, y],
+            [x, y + 7.5],
+            [x + 1.2, y],
+          ],
+          'paper',
+          'fine',
+        );
+      }),
+    ),
+    ...fromBelow([], 'line').slice(2),
+  ],
+  smooth: () => [
+    vase(),
+    ...both(strokes([curve([36, 34], [46, 46], [52, 58]), curve([48, 32], [53, 42])], 'faint')),
+  ],
+  pits: () => [shape(stemOutline(44, 7, 9), 'paper'), shape(HEAD), ...honeycomb(HEAD, 11)],
+  ball: () => [
+    shape(closedCurve([60, 10], [84, 20], [90, 42], [78, 62], [60, 68], [42, 62], [30, 42], [36, 20])),
+    ...ground(),
+    ...strokes([curve([52, 68], [54, 72]), curve([68, 68], [66, 72])]),
+  ],
+  folds: () => [shape(stemOutline(38, 8, 10), 'paper'), shape(BRAIN), ...brainFolds()],
+};
 
 export function spacing(state: string): Mark[] | undefined {
   const count = { crowded: 68, medium: 34, distant: 15 }[state];

@@ -1,7 +1,7 @@
 import { strewn } from './fungus';
 import { moved, ellipse, curve, closedCurve, type Line } from './geometry';
 import { type Outline, bladeOutline, veins, blade, OUTLINES } from './leaf';
-import { type Mark, placed, shape, strokes, stroke, dot, segment } from './mark';
+import { type Mark, placed, shape, strokes, stroke, dot, segment, drawnBy, type Drawings } from './mark';
 import { earth } from './stemParts';
 
 /** The base and stalk of a leaf. */
@@ -68,131 +68,122 @@ export function underside(state: string): Mark[] | undefined {
       return undefined;
   }
 }
+const stemAt = (x = 36): Mark =>
+  shape(
+    [
+      [x - 4, 4],
+      [x + 4, 4],
+      [x + 4, 78],
+      [x - 4, 78],
+    ],
+    'paper',
+    'fine',
+  );
+const broad = (length: number) => blade({ outline: { base: 0.55, tip: 0.9, ratio: 1.9 }, length });
 
 export function leafBase(state: string): Mark[] | undefined {
-  const stemAt = (x = 36): Mark =>
+  return drawnBy(LEAF_BASES, state)?.();
+}
+
+const LEAF_BASES: Drawings = {
+  stalked: () => [
+    stemAt(),
+    stroke(curve([40, 54], [48, 48], [56, 42]), 'bold'),
+    ...placed(broad(52), { at: [56, 42], turn: 62 }),
+  ],
+  sessile: () => [stemAt(), ...placed(broad(62), { at: [40, 50], turn: 66 })],
+  'pair-cup': () => [
+    stemAt(60),
+    ...[-1, 1].flatMap((s) =>
+      placed(blade({ outline: { base: 0.4, tip: 0.9, ratio: 2 }, length: 52 }), {
+        at: [60 + s * 2, 46],
+        turn: s * 66,
+      }),
+    ),
+    shape(closedCurve([46, 42], [60, 50], [74, 42], [70, 54], [60, 58], [50, 54]), 'shade', 'bold'),
+  ],
+  'stem-sheath': () => [
+    stemAt(),
     shape(
       [
-        [x - 4, 4],
-        [x + 4, 4],
-        [x + 4, 78],
-        [x - 4, 78],
+        [30.5, 36],
+        [41.5, 36],
+        [42, 76],
+        [30, 76],
       ],
-      'paper',
-      'fine',
-    );
-  const broad = (length: number) => blade({ outline: { base: 0.55, tip: 0.9, ratio: 1.9 }, length });
-  switch (state) {
-    case 'stalked':
-      return [
-        stemAt(),
-        stroke(curve([40, 54], [48, 48], [56, 42]), 'bold'),
-        ...placed(broad(52), { at: [56, 42], turn: 62 }),
-      ];
-    case 'sessile':
-      return [stemAt(), ...placed(broad(62), { at: [40, 50], turn: 66 })];
-    case 'pair-cup':
-      return [
-        stemAt(60),
-        ...[-1, 1].flatMap((s) =>
-          placed(blade({ outline: { base: 0.4, tip: 0.9, ratio: 2 }, length: 52 }), {
-            at: [60 + s * 2, 46],
-            turn: s * 66,
+      'shade',
+      'bold',
+    ),
+    ...placed(broad(46), { at: [41, 36], turn: 56 }),
+  ],
+  'stalk-sheath': () => [
+    stemAt(),
+    shape(closedCurve([31, 72], [32, 52], [40, 48], [52, 42], [48, 52], [43, 72]), 'shade', 'bold'),
+    stroke(curve([48, 46], [58, 38], [66, 34]), 'bold'),
+    ...placed(broad(36), { at: [66, 34], turn: 64 }),
+  ],
+  'paired-sheath': () => [
+    earth(76),
+    ...placed(blade({ outline: { base: 0.7, tip: 0.9, ratio: 2.6 }, length: 56, venation: 'arching' }), {
+      at: [58, 64],
+      turn: -18,
+    }),
+    ...placed(blade({ outline: { base: 0.7, tip: 0.9, ratio: 2.6 }, length: 58, venation: 'arching' }), {
+      at: [62, 62],
+      turn: 16,
+    }),
+    shape(
+      [
+        [55, 54],
+        [65, 54],
+        [64, 76],
+        [56, 76],
+      ],
+      'shade',
+      'bold',
+    ),
+    stroke(
+      [
+        [58, 58],
+        [60, 76],
+      ],
+      'line',
+    ),
+  ],
+  'own-stalk': () => [
+    earth(76),
+    ...[-24, 22].flatMap((turn) =>
+      placed(
+        [
+          stroke(segment(0, 0, 0, -30), 'bold'),
+          ...placed(blade({ outline: OUTLINES.elliptic, length: 40, venation: 'arching' }), {
+            at: [0, -29],
           }),
-        ),
-        shape(closedCurve([46, 42], [60, 50], [74, 42], [70, 54], [60, 58], [50, 54]), 'shade', 'bold'),
-      ];
-    case 'stem-sheath':
-      return [
-        stemAt(),
-        shape(
-          [
-            [30.5, 36],
-            [41.5, 36],
-            [42, 76],
-            [30, 76],
-          ],
-          'shade',
-          'bold',
-        ),
-        ...placed(broad(46), { at: [41, 36], turn: 56 }),
-      ];
-    case 'stalk-sheath':
-      return [
-        stemAt(),
-        shape(closedCurve([31, 72], [32, 52], [40, 48], [52, 42], [48, 52], [43, 72]), 'shade', 'bold'),
-        stroke(curve([48, 46], [58, 38], [66, 34]), 'bold'),
-        ...placed(broad(36), { at: [66, 34], turn: 64 }),
-      ];
-    case 'paired-sheath':
-      return [
-        earth(76),
-        ...placed(blade({ outline: { base: 0.7, tip: 0.9, ratio: 2.6 }, length: 56, venation: 'arching' }), {
-          at: [58, 64],
-          turn: -18,
-        }),
-        ...placed(blade({ outline: { base: 0.7, tip: 0.9, ratio: 2.6 }, length: 58, venation: 'arching' }), {
-          at: [62, 62],
-          turn: 16,
-        }),
-        shape(
-          [
-            [55, 54],
-            [65, 54],
-            [64, 76],
-            [56, 76],
-          ],
-          'shade',
-          'bold',
-        ),
-        stroke(
-          [
-            [58, 58],
-            [60, 76],
-          ],
-          'line',
-        ),
-      ];
-    case 'own-stalk':
-      return [
-        earth(76),
-        ...[-24, 22].flatMap((turn) =>
-          placed(
-            [
-              stroke(segment(0, 0, 0, -30), 'bold'),
-              ...placed(blade({ outline: OUTLINES.elliptic, length: 40, venation: 'arching' }), {
-                at: [0, -29],
-              }),
-            ],
-            { at: [60 + turn / 2, 76], turn: turn * 0.7 },
-          ),
-        ),
-      ];
-    case 'running-down':
-      return [
-        stemAt(),
-        ...placed(broad(60), { at: [40, 38], turn: 62 }),
-        shape(
-          [
-            [40, 36],
-            [49, 44],
-            [46, 60],
-            [40, 76],
-          ],
-          'shade',
-          'bold',
-        ),
-      ];
-    case 'clasping':
-      return [
-        stemAt(),
-        ...placed(broad(60), { at: [38, 46], turn: 66 }),
-        shape(closedCurve([28, 50], [30, 40], [40, 42], [46, 50], [38, 60], [29, 58]), 'shade', 'bold'),
-      ];
-    default:
-      return undefined;
-  }
-}
+        ],
+        { at: [60 + turn / 2, 76], turn: turn * 0.7 },
+      ),
+    ),
+  ],
+  'running-down': () => [
+    stemAt(),
+    ...placed(broad(60), { at: [40, 38], turn: 62 }),
+    shape(
+      [
+        [40, 36],
+        [49, 44],
+        [46, 60],
+        [40, 76],
+      ],
+      'shade',
+      'bold',
+    ),
+  ],
+  clasping: () => [
+    stemAt(),
+    ...placed(broad(60), { at: [38, 46], turn: 66 }),
+    shape(closedCurve([28, 50], [30, 40], [40, 42], [46, 50], [38, 60], [29, 58]), 'shade', 'bold'),
+  ],
+};
 
 export function stalkSection(state: string): Mark[] | undefined {
   const outline: Line | undefined = {

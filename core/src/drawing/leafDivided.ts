@@ -26,75 +26,73 @@ const plain = (length: number, outline: Outline = OUTLINES.elliptic): Mark[] =>
 
 /** A whole leaf with its stalk, the foot of the stalk at the origin, about 70 units high. */
 export function dividedLeaf(division: Division): Mark[] {
-  switch (division) {
-    case 'simple':
-      return [stroke(segment(0, 0, 0, -16)), ...placed(blade({ ...LEAFLET, length: 52 }), { at: [0, -16] })];
-    case 'ternate':
-      return [
-        stroke(segment(0, 0, 0, -36)),
-        ...[-68, 0, 68].flatMap((turn) => placed(blade({ ...LEAFLET, length: 31 }), { turn, at: [0, -34] })),
-      ];
-    case 'biternate':
-      return [
-        stroke(segment(0, 0, 0, -46)),
-        stroke([
-          [-20, -33],
-          [0, -22],
-          [20, -33],
-        ]),
-        ...(
-          [
-            [0, -44, 0],
-            [-20, -33, -55],
-            [20, -33, 55],
-          ] as const
-        ).flatMap(([x, y, turn]) =>
-          [-66, 0, 66].flatMap((more) =>
-            placed(plain(20, OUTLINES.ovate), { turn: turn + more * (x === 0 ? 1 : 0.85), at: [x, y] }),
-          ),
-        ),
-      ];
-    case 'pinnate':
-      return [
-        stroke(segment(0, 0, 0, -54)),
-        ...placed(plain(17), { at: [0, -53] }),
-        ...[-16, -27, -38, -49].flatMap((y) =>
-          [-70, 70].flatMap((turn) => placed(plain(19), { turn, at: [0, y] })),
-        ),
-      ];
-    case 'multipinnate':
-      return [
-        stroke(segment(0, 0, 0, -68)),
-        ...[
-          [-18, 26],
-          [-29, 22],
-          [-40, 17],
-          [-50, 12],
-          [-58, 8],
-        ].flatMap(([y = 0, long = 0]) => [-1, 1].flatMap((side) => feather([0, y], side * 62, long))),
-      ];
-    case 'palmate':
-      return [
-        stroke(segment(0, 0, 0, -28)),
-        ...(
-          [
-            [-104, 22],
-            [-54, 33],
-            [0, 38],
-            [54, 33],
-            [104, 22],
-          ] as const
-        ).flatMap(([turn, length]) => placed(plain(length, OUTLINES.obovate), { turn, at: [0, -28] })),
-      ];
-    case 'lobed':
-      return [
-        stroke(segment(0, 0, 0, -16)),
-        ...placed(blade({ outline: { base: 0.7, tip: 0.6, ratio: 1.35 }, length: 52, margin: 'cut' }), {
-          at: [0, -16],
-        }),
-      ];
-  }
+  return DIVIDED_LEAFS[division]();
 }
+
+const DIVIDED_LEAFS: Readonly<Record<Division, () => Mark[]>> = {
+  simple: () => [
+    stroke(segment(0, 0, 0, -16)),
+    ...placed(blade({ ...LEAFLET, length: 52 }), { at: [0, -16] }),
+  ],
+  ternate: () => [
+    stroke(segment(0, 0, 0, -36)),
+    ...[-68, 0, 68].flatMap((turn) => placed(blade({ ...LEAFLET, length: 31 }), { turn, at: [0, -34] })),
+  ],
+  biternate: () => [
+    stroke(segment(0, 0, 0, -46)),
+    stroke([
+      [-20, -33],
+      [0, -22],
+      [20, -33],
+    ]),
+    ...(
+      [
+        [0, -44, 0],
+        [-20, -33, -55],
+        [20, -33, 55],
+      ] as const
+    ).flatMap(([x, y, turn]) =>
+      [-66, 0, 66].flatMap((more) =>
+        placed(plain(20, OUTLINES.ovate), { turn: turn + more * (x === 0 ? 1 : 0.85), at: [x, y] }),
+      ),
+    ),
+  ],
+  pinnate: () => [
+    stroke(segment(0, 0, 0, -54)),
+    ...placed(plain(17), { at: [0, -53] }),
+    ...[-16, -27, -38, -49].flatMap((y) =>
+      [-70, 70].flatMap((turn) => placed(plain(19), { turn, at: [0, y] })),
+    ),
+  ],
+  multipinnate: () => [
+    stroke(segment(0, 0, 0, -68)),
+    ...[
+      [-18, 26],
+      [-29, 22],
+      [-40, 17],
+      [-50, 12],
+      [-58, 8],
+    ].flatMap(([y = 0, long = 0]) => [-1, 1].flatMap((side) => feather([0, y], side * 62, long))),
+  ],
+  palmate: () => [
+    stroke(segment(0, 0, 0, -28)),
+    ...(
+      [
+        [-104, 22],
+        [-54, 33],
+        [0, 38],
+        [54, 33],
+        [104, 22],
+      ] as const
+    ).flatMap(([turn, length]) => placed(plain(length, OUTLINES.obovate), { turn, at: [0, -28] })),
+  ],
+  lobed: () => [
+    stroke(segment(0, 0, 0, -16)),
+    ...placed(blade({ outline: { base: 0.7, tip: 0.6, ratio: 1.35 }, length: 52, margin: 'cut' }), {
+      at: [0, -16],
+    }),
+  ],
+};
 
 /** One branch of a leaf divided again and again: a small axis with short segments. */
 function feather(base: Point, heading: number, length: number): Mark[] {

@@ -63,3 +63,15 @@ export function pathData({ line, closed }: Mark): string {
   const at = ([x, y]: Point) => `${Math.round(x * 10) / 10} ${Math.round(y * 10) / 10}`;
   return `M${line.map(at).join('L')}${closed ? 'Z' : ''}`;
 }
+
+/** What is drawn for each state of a character, in the order of the guide. */
+export type Drawings<Parameters extends unknown[] = [], Drawn = Mark[]> = Readonly<
+  Record<string, (...parameters: Parameters) => Drawn | undefined>
+>;
+
+/** How a state is drawn; nothing for one that the drawings do not know. */
+export const drawnBy = <Parameters extends unknown[], Drawn>(
+  drawings: Drawings<Parameters, Drawn>,
+  state: string,
+): ((...parameters: Parameters) => Drawn | undefined) | undefined =>
+  Object.hasOwn(drawings, state) ? drawings[state] : undefined;

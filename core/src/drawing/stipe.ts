@@ -1,6 +1,6 @@
 import { GROUND, MIDDLE, strewn, shrunk, capOutline } from './fungus';
 import { type Line, curve, mirrored, type Point, inside, ellipse, arc } from './geometry';
-import { type Mark, shape, type Ink, strokes, stroke, segment, dot } from './mark';
+import { type Mark, shape, type Ink, strokes, stroke, segment, dot, drawnBy, type Drawings } from './mark';
 
 export * from './stipeVeil';
 export * from './stipeGround';
@@ -58,78 +58,68 @@ export function stipeShape(state: string): Mark[] | undefined {
     ),
   ];
 }
+const body: Line = [...curve([44, 6], [43, 40], [38, GROUND]), ...curve([82, GROUND], [77, 40], [76, 6])];
+const net = (size: number, to: number, ink: Ink) => {
+  const lines: Line[] = [];
+  for (let y = 4; y < to; y += size * 1.5)
+    for (const slope of [1, -1]) {
+      lines.push(
+        Array.from({ length: 15 }, (_, i): Point => [
+          44 + (32 * i) / 14,
+          y + slope * ((size * 5 * i) / 14 - size * 2.5) + 8,
+        ]),
+      );
+    }
+  return strokes(
+    lines.map((line) => line.filter((p) => inside(p, body) && p[1] < to)).filter((line) => line.length > 1),
+    ink,
+  );
+};
 
 /** A stout stem with what is drawn on it. */
 export function stipeNet(state: string): Mark[] | undefined {
-  const body: Line = [...curve([44, 6], [43, 40], [38, GROUND]), ...curve([82, GROUND], [77, 40], [76, 6])];
-  const net = (size: number, to: number, ink: Ink) => {
-    const lines: Line[] = [];
-    for (let y = 4; y < to; y += size * 1.5)
-      for (const slope of [1, -1]) {
-        lines.push(
-          Array.from({ length: 15 }, (_, i): Point => [
-            44 + (32 * i) / 14,
-            y + slope * ((size * 5 * i) / 14 - size * 2.5) + 8,
-          ]),
-        );
-      }
-    return strokes(
-      lines.map((line) => line.filter((p) => inside(p, body) && p[1] < to)).filter((line) => line.length > 1),
-      ink,
-    );
-  };
-  switch (state) {
-    case 'none':
-      return [shape(body)];
-    case 'fine-net':
-      return [shape(body), ...net(3.4, 34, 'fine')];
-    case 'coarse-net':
-      return [shape(body), ...net(6.4, 66, 'line')];
-    case 'bands':
-      return [
-        shape(body),
-        ...[16, 28, 40, 52, 64].map((y, i) =>
-          stroke(
-            Array.from({ length: 11 }, (_, k): Point => [
-              42 + (36 * k) / 10,
-              y + (k % 2 ? 3.4 : 0) + (i % 2),
-            ]),
-            'line',
-          ),
-        ),
-      ];
-    case 'scales':
-      return [
-        shape(body),
-        ...strewn(body, 8.4, 12).map(([x, y]) =>
-          stroke(
-            [
-              [x - 2.6, y - 1],
-              [x, y + 2.6],
-              [x + 2.6, y - 1],
-            ],
-            'line',
-          ),
-        ),
-      ];
-    case 'pits':
-      return [
-        shape(body),
-        ...strewn(shrunk(body, 0.86), 10, 14).map(([x, y]) => shape(ellipse(x, y, 3, 2), 'shade', 'line')),
-      ];
-    case 'fibres':
-      return [
-        shape(body),
-        ...strokes(
-          [46, 51, 55, 60, 65, 70, 74].map((x, i) =>
-            curve([x, 8 + (i % 3) * 5], [x + (x - 60) * 0.06, 38], [x + (x - 60) * 0.14, 68 - (i % 2) * 6]),
-          ),
-        ),
-      ];
-    default:
-      return undefined;
-  }
+  return drawnBy(STIPE_NETS, state)?.();
 }
+
+const STIPE_NETS: Drawings = {
+  none: () => [shape(body)],
+  'fine-net': () => [shape(body), ...net(3.4, 34, 'fine')],
+  'coarse-net': () => [shape(body), ...net(6.4, 66, 'line')],
+  bands: () => [
+    shape(body),
+    ...[16, 28, 40, 52, 64].map((y, i) =>
+      stroke(
+        Array.from({ length: 11 }, (_, k): Point => [42 + (36 * k) / 10, y + (k % 2 ? 3.4 : 0) + (i % 2)]),
+        'line',
+      ),
+    ),
+  ],
+  scales: () => [
+    shape(body),
+    ...strewn(body, 8.4, 12).map(([x, y]) =>
+      stroke(
+        [
+          [x - 2.6, y - 1],
+          [x, y + 2.6],
+          [x + 2.6, y - 1],
+        ],
+        'line',
+      ),
+    ),
+  ],
+  pits: () => [
+    shape(body),
+    ...strewn(shrunk(body, 0.86), 10, 14).map(([x, y]) => shape(ellipse(x, y, 3, 2), 'shade', 'line')),
+  ],
+  fibres: () => [
+    shape(body),
+    ...strokes(
+      [46, 51, 55, 60, 65, 70, 74].map((x, i) =>
+        curve([x, 8 + (i % 3) * 5], [x + (x - 60) * 0.06, 38], [x + (x - 60) * 0.14, 68 - (i % 2) * 6]),
+      ),
+    ),
+  ],
+};
 
 export function stipeInterior(state: string): Mark[] | undefined {
   const outer: Line = [...arc(60, 16, 20, 7, 180, 360), [80, 68], ...arc(60, 68, 20, 7, 0, 180)];
