@@ -1,18 +1,6 @@
-import { strewn } from './fungus';
 import { along, closedCurve, curve, from, mirrored, type Line, type Point } from './geometry';
 import { blade, OUTLINES } from './leaf';
-import {
-  dot,
-  faint,
-  placed,
-  segment,
-  shape,
-  stroke,
-  strokes,
-  type Mark,
-  drawnBy,
-  type Drawings,
-} from './mark';
+import { dot, placed, segment, shape, stroke, strokes, type Mark, drawnBy, type Drawings } from './mark';
 
 const SOIL = 18;
 const soil = (): Mark => stroke(curve([8, SOIL], [36, SOIL - 1], [64, SOIL + 1], [112, SOIL]), 'faint');
