@@ -1,7 +1,7 @@
 /**
  * The reasoning of Pause: pure functions over a guide and a case.
  * No interface, no network, no clock and no randomness that is not passed in.
- * Every name is told by itself, here or in the index of guide and case, so that a program which reads modules
+ * Every name is exported by itself, here or in the index of guide and case, so that a program which reads modules
  * when they are needed reads no others.
  */
 export { canonicalJson, sameValue, contentHash, bytesHash } from './lib/canonical';

@@ -102,7 +102,7 @@ export default function Layout() {
           { look: keptLook(window.localStorage) },
         );
         keepOwn(store);
-        // What is told here from now on would be told in the name of somebody who has gone.
+        // What is recorded here from now on would be in the name of somebody who has gone.
         whenEmptied(() => window.location.assign('/'));
         startTransition(() => setLoaded({ store, beginDeciding: evaluator.begin }));
       })

@@ -8,7 +8,7 @@ const NOT_LOADED = /^Loading module /;
 
 /**
  * Takes the place of a screen that could not be drawn, so that the rooms stay within reach. Nothing is lost:
- * what was told is on the device before any screen says so.
+ * what was recorded is on the device before any screen says so.
  */
 export function Broken({ error }: ErrorBoundaryProps) {
   return (

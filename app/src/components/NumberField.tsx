@@ -7,14 +7,14 @@ import { Field } from '.';
 interface NumberProps {
   readonly label: string;
   readonly value: number | undefined;
-  /** What would be right; told where the text is no such number. */
+  /** What would be right; shown where the text is no such number. */
   readonly right: string;
   /** Left out: anything above nothing. */
   readonly check?: (value: number) => boolean;
   readonly whole?: boolean;
   readonly placeholder?: string;
   readonly hint?: string;
-  /** Left out: what is told is kept, and the field says so. */
+  /** Left out: the number is kept, and the field says so. */
   readonly keeps?: boolean;
   readonly onChange: (value: number | undefined) => void;
 }
@@ -23,7 +23,7 @@ const KEPT = t.kept;
 /** More than this is no amount that anybody has in a kitchen or a basket. */
 const MOST = 1e6;
 
-/** A number that is told when its field is left, if it is as it should be. */
+/** A number that is recorded when its field is left, if it is as it should be. */
 export function NumberField({
   label,
   value,
@@ -73,7 +73,7 @@ interface QuantityProps {
   readonly onChange: (value: number | undefined) => void;
 }
 
-/** An amount as a kitchen keeps it, with its unit, which is never guessed; grams or millilitres are told. */
+/** An amount as a kitchen keeps it, with its unit, which is never guessed; it is recorded in grams or millilitres. */
 export function QuantityField({ label, of, value, hint, onChange }: QuantityProps) {
   const base = of === 'mass' ? 'g' : 'ml';
   const [kept, setKept] = useState(false);

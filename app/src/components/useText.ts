@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
 /**
- * A text being written over what was told before. What another device told meanwhile is shown, unless
+ * A text being written over what was recorded before. What another device recorded meanwhile is shown, unless
  * something else is being written.
  */
 export function useText(saved: string): [text: string, setText: (text: string) => void] {

@@ -75,7 +75,7 @@ export function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
   return (dispatch, getState, { device, running, drawn }) => {
     const turn = running.lastTold
       .then(async () => {
-        // What is told before anybody knows whose notebook this is gets its author when it is kept.
+        // What is recorded before anybody knows whose notebook this is gets its author when it is kept.
         await dispatch(openMe());
         const made = make().map(withWholeCharacters);
         if (made.length === 0) return true;
@@ -104,7 +104,7 @@ export function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
   };
 }
 
-/** Entries with when they were told, later than everything told or heard of here. */
+/** Entries with their stamps, later than everything recorded or received here. */
 function stampedAfter(last: Stamp | undefined, device: string, entries: readonly Entry[]): Thunk<Entry[]> {
   return (_, getState, { clock }) => {
     let before = last;

@@ -54,7 +54,7 @@ export interface Pulled {
     readonly number?: number | undefined;
   }[];
   readonly last: number;
-  /** The next one was told by a newer application, and cannot be read here. */
+  /** The next one was made by a newer application, and cannot be read here. */
   readonly newer: boolean;
 }
 

@@ -1,11 +1,11 @@
 import { standing, type FieldsOf, type PageKind } from '@pause/core';
 import type { Thunk } from './store';
 
-/** Telling fields of a page one after the other, so that what is told in quick succession is all kept. */
+/** Changing fields of a page one after the other, so that changes in quick succession are all kept. */
 
 export type Changes<K extends PageKind> = { readonly [F in keyof FieldsOf<K>]?: FieldsOf<K>[F] | null };
 
-/** What is being told, by what it is told of. */
+/** Changes under way, by what they change. */
 const turns = new Map<string, Promise<unknown>>();
 
 /**
@@ -21,7 +21,7 @@ export function inTurn<T>(of: string, work: () => Promise<T>): Promise<T> {
   );
   return turn;
 }
-/** Resolves once everything that was told by now has had its turn. */
+/** Resolves once everything that was added by now has had its turn. */
 export const settled = (of: string): Promise<unknown> => turns.get(of) ?? Promise.resolve();
 
 /**

@@ -36,7 +36,7 @@ export type DeviceFile = 'weather' | 'map' | 'warned' | 'steps' | 'recalled' | '
 export interface Device {
   /**
    * Makes entries that wait to be sent, and keeps them, all or none, in one step with what this device calls
-   * itself in stamps and the last stamp of everything told or heard of here; rejects where the device does
+   * itself in stamps and the last stamp of everything recorded or received here; rejects where the device does
    * not take them. What names nobody as its author, or whom this notebook belonged to before it was an
    * account's, names its keeper from now on. @returns what was kept
    */
@@ -52,7 +52,7 @@ export interface Device {
   /** What was refused has been read. */
   forgetRefused(): Promise<void>;
   /**
-   * Takes what the server told of a stream, with how far that goes, in one step; rejects where the device
+   * Takes what the server sent of a stream, with how far that goes, in one step; rejects where the device
    * does not take it.
    *
    * @returns the finds and pages it is of
@@ -76,7 +76,7 @@ export interface Device {
   /** Who keeps this notebook; where nobody does yet, `otherwise` does from now on. */
   person(otherwise: Person): Promise<Person>;
   /**
-   * The account whose notebook this is from now on: what was told here without one, or is yet to be told by a
+   * The account whose notebook this is from now on: what was recorded here without one, or is yet to be recorded by a
    * window that has not heard of it, becomes its own. Rejects where the device does not take it.
    */
   adopt(person: Person): Promise<void>;

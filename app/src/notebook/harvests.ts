@@ -45,7 +45,7 @@ const isOf = ({ fields }: HarvestPage, { place, taxon, part }: Of) =>
 
 /**
  * What was taken of a part at the same place before, by anybody who keeps it with this person; without a
- * share that was told, nobody knows what it left.
+ * share on record, nobody knows what it left.
  */
 export function takenBefore(
   harvests: readonly HarvestPage[],
@@ -100,7 +100,7 @@ export function takenToday(
   );
 }
 
-/** Own weighings of a part of a taxon, oldest first: whatever harvest they were told with. */
+/** Own weighings of a part of a taxon, oldest first: whatever harvest they were recorded with. */
 export function weighingsOf(
   harvests: readonly HarvestPage[],
   { taxon, part }: Pick<Of, 'taxon' | 'part'>,

@@ -71,7 +71,7 @@ export function keptLook(storage: Storage): LookSettings {
 }
 
 /**
- * In one order, so that the same settings are the same text, and no other window is told of what it has
+ * In one order, so that the same settings are the same text, and no other window hears of what it has
  * already.
  */
 const KEPT: readonly (keyof LookSettings)[] = [

@@ -52,7 +52,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
     await all.lines.bulkPut([...records.values()].map(summaryOf));
   };
   /**
-   * Entries laid over what is kept, not over what this tab knows: another tab may have told more of the same
+   * Entries applied to what is kept, not to what this tab knows: another tab may have recorded more of the same
    * find.
    */
   const merge = async (
@@ -130,7 +130,7 @@ export function notebook(storage: Storage, name = 'pause-notebook', fetchBase = 
               arrived.map(({ entry }) => entry),
             );
             for (const { stream, seq } of arrived) {
-              // What follows directly on what was taken need not be told again.
+              // What follows directly on what was taken need not be applied again.
               if (stream === undefined || seq === undefined) continue;
               if ((((await own(all, `taken ${stream}`)) as number | undefined) ?? 0) === seq - 1)
                 await all.own.put({ key: `taken ${stream}`, value: seq });

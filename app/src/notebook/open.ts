@@ -64,7 +64,7 @@ export function loadMe(): Thunk<Promise<void>> {
 /** So long nobody waits for the server before the notebook is shown as this device knows it. */
 const ASKED_MS = 3000;
 
-/** The log of finds, as this device knows it: it has every find that was told here or heard of. */
+/** The log of finds, as this device knows it: it has every find that was recorded here or received. */
 export function loadList(): Thunk<Promise<void>> {
   return async (dispatch, getState, { device }) => {
     dispatch(list.actions.listLoading());

@@ -11,7 +11,7 @@ interface OutboxState {
   readonly sending: boolean;
   /** The last try did not reach the server. */
   readonly away: boolean;
-  /** Why the last thing told was not kept on this device, and so does not count. */
+  /** Why the last entry was not kept on this device, and so does not count. */
   readonly notKept?: string | undefined;
   /** When the server was last heard of, by this device's clock. */
   readonly syncedAt?: number | undefined;
@@ -24,11 +24,11 @@ interface OutboxState {
   readonly pictures?: { readonly left: number; readonly share: number } | undefined;
   /** How many minutes this device's clock is ahead of the server's, where that is too much to be let pass. */
   readonly clockOff?: number | undefined;
-  /** Somebody told something with a newer application, which cannot be read here. */
+  /** Somebody recorded something with a newer application, which cannot be read here. */
   readonly newerVersion?: boolean | undefined;
   /** The server decides by another version of the guide. */
   readonly otherGuide?: boolean | undefined;
-  /** Why what the server told could not be kept here. */
+  /** Why what the server sent could not be kept here. */
   readonly notTaken?: string | undefined;
 }
 
@@ -39,7 +39,7 @@ export const outbox = createSlice({
   name: 'outbox',
   initialState: emptyOutbox,
   reducers: {
-    /** What waited when the device was opened, before what was told since. */
+    /** What waited when the device was opened, before what was added since. */
     outboxOpened: plainly((state: OutboxState, kept: readonly Entry[]): OutboxState => ({
       ...state,
       waiting: [

@@ -110,7 +110,7 @@ export function sight(place: string, sighting: Omit<Sighting, 'id' | 'at' | 'by'
     );
 }
 
-/** Groups with what a keeper told of them here and the server has not heard of yet. */
+/** Groups with what a keeper changed here and the server does not have yet. */
 export function withPending(groups: readonly Group[], waiting: readonly Entry[]): Group[] {
   return groups.map((group) =>
     ofPage(waiting, group.id).reduce<Group>((current, entry) => {

@@ -82,7 +82,7 @@ export function usePantry(): Pantry & { readonly ready: boolean } {
   return { ...pantry, ready };
 }
 
-/** Where all that it comes from was gathered, as far as this person is told. */
+/** Where all that it comes from was gathered, as far as this person may see it. */
 export function placesOf(pantry: Pantry, id: string): string[] {
   return [
     ...new Set(
@@ -125,7 +125,7 @@ export function leftOfHarvest(pantry: Pantry, id: string): number | undefined {
   return grams === undefined ? undefined : leftOf({ amount: grams, unit: 'g' }, taken)?.amount;
 }
 
-/** Whether there is still some of it, as far as anybody told. */
+/** Whether there is still some of it, as far as is on record. */
 export const isThere = (pantry: Pantry, batch: BatchPage): boolean =>
   batch.fields.ended === undefined && leftIn(pantry, batch)?.amount !== 0;
 
@@ -182,7 +182,7 @@ export function wholeGrams(pantry: Pantry, { of, id }: Pick<Source, 'of' | 'id'>
 }
 
 /**
- * Grams that went into a batch, as far as they were told. A source without an amount is all of it that nobody
+ * Grams that went into a batch, as far as they are on record. A source without an amount is all of it that nobody
  * else took.
  *
  * @param batch the id of the batch

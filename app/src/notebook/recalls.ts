@@ -80,7 +80,7 @@ export function causesHere(): Thunk<Promise<Cause[]>> {
   };
 }
 
-/** What the notebook found: also of finds that are not told to this person. */
+/** What the notebook found: also of finds that this person may not see. */
 function fetchCauses(): Thunk<Promise<z.infer<typeof Answer> | undefined>> {
   return async (_, getState, { api }) => {
     if (getState().me.person?.account !== true || getState().outbox.away) return undefined;
@@ -151,7 +151,7 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
       stale = true;
     };
   }, [act, finds, known, list, pantry.pages, ready]);
-  // Asked anew once what was told here has arrived there.
+  // Asked anew once what was recorded here has arrived there.
   useEffect(() => {
     if (!known || away || waits) return undefined;
     let stale = false;

@@ -84,7 +84,7 @@ export function flush(): Thunk<Promise<void>> {
           if (one?.status !== 'arrived')
             return { status: 'refused', entry, reason: one?.reason ?? t.serverDidNotSayWhy };
           const { stamp, at, arrival, stream, seq } = one;
-          // The server moves what a clock told that is wrong.
+          // The server moves what a wrong clock dated.
           const body =
             at === undefined
               ? entry.body

@@ -25,7 +25,7 @@ export interface Outside {
 
 /** What goes on in one window, and is no state that a screen shows. */
 export interface Running {
-  /** What was told is kept one after the other, in the order in which it was told. */
+  /** Entries are kept one after the other, in the order in which they were added. */
   lastTold: Promise<unknown>;
   lastInstant: number;
   /** Asking the device who keeps this notebook, once. */

@@ -22,7 +22,7 @@ const CLOCK_OFF_MS = 5 * 60_000;
 const wantsAgain = (running: Running) => running.again;
 
 /**
- * Who this is, what waits, and what others told: all that a connection is for. Asked for while it goes on, it
+ * Who this is, what waits, and what others recorded: all that a connection is for. Asked for while it goes on, it
  * is done once more.
  *
  * @returns whether the server was reached
@@ -92,8 +92,8 @@ function staysHere(): Thunk<Promise<void>> {
 }
 
 /**
- * This device is the account's: what was told on it before goes to it; what another account had here is
- * forgotten, once nothing of it waits. Nothing is told meanwhile: it would be nobody's.
+ * This device is the account's: what was recorded on it before goes to it; what another account had here is
+ * forgotten, once nothing of it waits. Nothing is recorded meanwhile: it would be nobody's.
  */
 function becomes(account: Me, asked_at: number): Thunk<Promise<void>> {
   return (dispatch, _, { running }) => {
@@ -122,7 +122,7 @@ function belongsTo(
     };
     const another = was !== undefined && was.id !== id;
     if (another && was.account) {
-      // What another window told counts too.
+      // What another window recorded counts too.
       if ((await dispatch(emptyDevice())) > 0)
         throw new Refused(401, 'another-account', t.entriesOfAnotherAccount);
     }

@@ -103,7 +103,7 @@ export const isFull = (error: unknown): boolean => {
 };
 
 /**
- * What tells whose something is, in an entry told by somebody whom this notebook belonged to earlier, or
+ * What tells whose something is, in an entry made by somebody whom this notebook belonged to earlier, or
  * before anybody knew whose it is.
  */
 export function ownedBy(entry: Entry, formerly: readonly string[], to: string): Entry {

@@ -13,7 +13,7 @@ export type SaveHarvest = (make: (now: Harvest) => Changes) => void;
 const ofFind = (all: readonly HarvestPage[], find: string, person: string) =>
   all.find((one) => one.fields.find === find && one.person === person);
 
-/** The page is begun with the first thing told. */
+/** The page is begun with the first change. */
 function saveOwn(
   begun: Pick<Fields, 'find' | 'taxon' | 'part' | 'on'> &
     Partial<Pick<Fields, 'stages'>> & { readonly place?: string },
@@ -35,11 +35,11 @@ interface OwnHarvest {
   readonly id: string | undefined;
   readonly harvest: Harvest;
   readonly save: SaveHarvest;
-  /** Resolves once everything that was told by now has had its turn. */
+  /** Resolves once everything that was added by now has had its turn. */
   readonly settled: () => Promise<unknown>;
 }
 
-/** What this person told of what they took of a find, and a way to tell more. */
+/** What this person recorded of what they took of a find, and a way to record more. */
 export function useOwnHarvest(record: FindRecord, taxon: TaxonId, part: string): OwnHarvest {
   const act = useAct();
   const on = isoOf(useDay());

@@ -11,7 +11,7 @@ export interface Place {
   readonly id: string;
   readonly page: PageRecord;
   readonly fields: Partial<FieldsOf<'place'>>;
-  /** What it is called; a place that nobody told this person has no name of its own here. */
+  /** What it is called; a place that this person may not see has no name of its own here. */
   readonly name: string;
   /** Whoever keeps it does not tell this person where it is. */
   readonly withheld: boolean;

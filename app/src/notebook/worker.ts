@@ -22,7 +22,7 @@ export async function rested(): Promise<void> {
 }
 
 /**
- * Keeps the application on the device, from the first visit on. A newer one is only told of: nobody's check
+ * Keeps the application on the device, from the first visit on. A newer one is only offered: nobody's check
  * is interrupted by it. Where a browser has nothing to keep it in, the other screens are fetched at least.
  */
 export async function keepApplication(dispatch: Dispatch): Promise<void> {

@@ -48,12 +48,12 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
   };
 }
 
-/** What the form that was told at the first look speaks for it. */
+/** How much the form that was seen at the first look speaks for it. */
 function planFits({ taxon }: CompiledTaxon, { bodyPlan }: Unnamed): number {
   return bodyPlan === undefined || bodyPlan === taxon.bodyPlan ? 1 : PLAN_MISREAD;
 }
 
-/** A family told is no plant told: rules have exceptions. Below this share it is no hint. */
+/** To know the family is not to know the plant: rules have exceptions. Below this share it is no hint. */
 const HINT_SHARE = 0.02;
 
 function familiesOf(

@@ -25,7 +25,7 @@ export type PieceCheck =
  * @param find the find whose further pieces are to be checked; what was read on its own piece does not count
  * for them
  * @param misread how often this person misreads a character, where that was measured: it changes the chances
- * that are told, and never which checks are needed
+ * that are shown, and never which checks are needed
  * @returns no checks at all if the target lists no lookalike of its kingdom
  * @throws Error if the target is not in the guide
  */

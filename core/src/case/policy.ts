@@ -28,7 +28,7 @@ export const Policy = z.strictObject({
    */
   place: z.enum(['orders', 'ignored']).optional(),
   /**
-   * Whether the family of the likeliest candidates is told as a hint, or each plant stands by itself
+   * Whether the family of the likeliest candidates is shown as a hint, or each plant counts by itself
    * (`false`).
    */
   familyHint: z.boolean().optional(),
@@ -65,5 +65,5 @@ export const Policy = z.strictObject({
 });
 export type Policy = z.infer<typeof Policy>;
 
-/** What a group begins with. A person alone has no second person to ask, and is told so. */
+/** What a group begins with. A person alone has no second person to ask, and the verdict says so. */
 export const GROUP_POLICY: Policy = { secondLookWhenUnreviewed: true };

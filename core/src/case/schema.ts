@@ -129,7 +129,7 @@ export const Context = z.strictObject({
   protection: Protection.optional(),
   /** The person sees other plants twined in, or a mixed cluster. */
   growsMixed: z.boolean().optional(),
-  /** Dangerous ones that were seen or suspected where this stands, by whoever told the place. */
+  /** Dangerous ones that were seen or suspected where this grows, by whoever recorded the place. */
   neighbours: z.array(TaxonId).max(40).optional(),
   /** All that was read hangs together with the wanted part. */
   tracedToBase: z.boolean().optional(),

@@ -14,7 +14,7 @@ export type Look = {
   | { readonly kind: 'number'; readonly low: number; readonly high: number }
 );
 
-/** A case sorted out: what stands, what was taken back, what could not be told. */
+/** A case sorted out: what counts, what was taken back, what could not be seen. */
 export interface CaseView<F extends Unnamed = Case> {
   readonly find: F;
   /** The piece that the verdict is about: the newest of those to decide. */

@@ -38,7 +38,7 @@ export function capOutline(name: string): {
   return { outline: [...top, ...[...below].reverse().slice(1, -1)], over: top, under: below };
 }
 
-/** A stem in side view from this height down, half as wide as told at the top and at the foot. */
+/** A stem in side view from this height down, of half these widths at the top and at the foot. */
 export function stemOutline(top: number, half: number, foot = half, ground = GROUND): Line {
   const left = curve(
     [MIDDLE - half, top],

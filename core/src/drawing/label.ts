@@ -35,7 +35,7 @@ function along(line: Line, step: number): Point[] {
 
 /**
  * Places for numbers on a plate: each on the part that was drawn from its character, else on one of the same
- * organ, as far out as it goes, none nearer to another than told as long as there is room. Characters that
+ * organ, as far out as it goes, none nearer to another than given as long as there is room. Characters that
  * this plate does not show have none.
  *
  * @param room half the width of a number, in units of the sheet

@@ -2,7 +2,7 @@ import { boxOf, ellipse, mirrored, moved, scaled, turned, type Line, type Point 
 
 /** How strongly a line is drawn: `faint` is what only helps to see where one is. */
 export type Ink = 'none' | 'faint' | 'fine' | 'line' | 'bold';
-/** What an outline is filled with; a colour only where the colour is what is told. */
+/** What an outline is filled with; a colour only where the colour is the answer. */
 export type Fill = 'none' | 'paper' | 'shade' | 'ink' | `#${string}`;
 
 /** One stroke or one filled outline. */

@@ -14,7 +14,7 @@ export const stretch = (half = 11): Line => [
   ...curve([60 + half + 0.6, 78], [60 + half - 1, 40], [60 + half, 4]),
 ];
 
-/** Hairs along an outline, standing off it by so much; with a knob where told. */
+/** Hairs along an outline, standing off it by so much; with a knob if wanted. */
 export function hairs(line: Line, count: number, long: number, side: 1 | -1, knob = false): Mark[] {
   return Array.from({ length: count }, (_, i) => {
     const { at, heading } = along(line, (i + 0.5) / count);

@@ -21,7 +21,7 @@ export function wholeFungus(one: Individual): Whole {
 }
 
 /**
- * What the body is drawn as: pits, folds and balls are told by the underside, a shelf by where its stem is;
+ * What the body is drawn as: pits, folds and balls follow from the underside, a shelf by where its stem is;
  * else the outline of the cap.
  */
 function outlineOf(one: Individual): string | undefined {

@@ -138,7 +138,7 @@ export function wholePlant(one: Individual): Whole {
   const leafMarks = leaves(one, long, high, basal, woody);
   const reach = (leafMarks.length > 0 ? boxOfMarks(leafMarks).right : 0) + high * 0.04;
   return {
-    // Shortened plants are told by the size of their leaves.
+    // Shortened plants are recognised by the size of their leaves.
     sized: leafLength !== undefined || (stated !== undefined && high === stated),
     parts: [
       { of: ['root.form', 'root.skin'], marks: woody || high !== stated ? [] : rootBelow(one, high) },

@@ -97,7 +97,7 @@ export const CountCharacter = z.strictObject({ ...characterCommon, kind: z.liter
 export const Character = z.discriminatedUnion('kind', [StateCharacter, MeasureCharacter, CountCharacter]);
 export type Character = z.infer<typeof Character>;
 
-/** Whether it is told by the nose. */
+/** Whether it is smelled. */
 export function isSmelled({ organ, observe }: Character): boolean {
   return organ === 'smell' || observe === 'crush-and-smell';
 }

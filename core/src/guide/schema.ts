@@ -4,7 +4,7 @@ import { slug, Kingdom, text, CharacterId, StateId, StageId } from './ids';
 import { Taxon } from './taxon';
 
 /**
- * A form that can be told at the first look. It helps to find a target and to judge a guide; it makes no bar
+ * A form that can be seen at the first look. It helps to find a target and to judge a guide; it makes no bar
  * by itself.
  */
 export const BodyPlan = z.strictObject({

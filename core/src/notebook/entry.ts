@@ -9,7 +9,7 @@ import { Stamp } from './stamp';
 /**
  * What can be put on record of a find, or on a page of the notebook that is no find. Every entry has an id
  * that the device made, so that sending twice changes nothing, and a stamp, so that devices which were apart
- * agree on what was told last. Nothing is ever edited or removed.
+ * agree on what was recorded last. Nothing is ever edited or removed.
  */
 
 const id = z
@@ -34,7 +34,7 @@ export type NewFind = z.infer<typeof NewFind>;
 export const NewPiece = z.strictObject({ id: PieceId, at: Instant, purpose: z.enum(['decide', 'compare']) });
 export const NewTarget = z.strictObject({ id, at: Instant, taxon: TaxonId });
 /**
- * With `changed`: only these members are told, and what of them is not in `context` is no longer so. Without:
+ * With `changed`: only these members are changed, and one that is not in `context` is no longer known. Without:
  * the whole of it.
  */
 export const NewContext = ContextEntry.omit({ stamp: true }).extend({ id, context: Context });

@@ -1,4 +1,4 @@
-/** The notebook that several devices write: entries, their order, and who is told a place. */
+/** The notebook that several devices write: entries, their order, and who may see a place. */
 export * from './entry';
 export * from './stamp';
 export * from './place';

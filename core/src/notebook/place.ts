@@ -6,7 +6,7 @@ import { middleOf } from './page/shape';
 import { standing } from './page/standing';
 
 /**
- * Side of the squares that stand for a place where it is not told exactly, in degrees; about eleven
+ * Side of the squares that are shown for a place instead of the place itself, in degrees; about eleven
  * kilometres from south to north.
  */
 const CELL_DEGREES = 0.1;
@@ -27,7 +27,7 @@ export function coarse({ decimalLatitude, decimalLongitude }: Position): Positio
   };
 }
 
-/** Of a find, what decides who is told where it was. */
+/** Of a find, what decides who may see where it was. */
 export type Placed = Pick<FindRecord, 'person' | 'edits'>;
 
 /**
@@ -40,7 +40,7 @@ export function chosenLast(record: Placed): Placed {
 }
 
 /**
- * Whether a person is told exactly where a find was. The finder always is; others only as the finder chose
+ * Whether a person may see exactly where a find was. The finder always is; others only as the finder chose
  * last.
  */
 export function seesExactPlace(record: Placed, reader: string): boolean {
@@ -49,12 +49,12 @@ export function seesExactPlace(record: Placed, reader: string): boolean {
   return chosen === 'group' || (Array.isArray(chosen) && chosen.includes(reader));
 }
 
-/** Whether others are told the square it lies in. */
+/** Whether others may see the square it lies in. */
 function isPlacedCoarsely(record: Placed): boolean {
   return edited(record, 'others').now?.value === 'cell';
 }
 
-/** An entry as a reader may see it: what tells the place is left out, or told as a square. */
+/** An entry as a reader may see it: what gives the place away is left out, or becomes a square. */
 export function entryFor(entry: FindEntry, record: Placed, reader: string): FindEntry {
   if (seesExactPlace(record, reader)) return entry;
   if (entry.kind === 'finds') {
@@ -78,7 +78,7 @@ export function entryFor(entry: FindEntry, record: Placed, reader: string): Find
 }
 
 /**
- * Whether a person is told everything of a place in a group's notebook: who keeps it is, others as that one
+ * Whether a person may see everything of a place in a group's notebook: who keeps it is, others as that one
  * chose last.
  */
 export function seesExactShape(page: PageRecord, reader: string): boolean {
@@ -91,8 +91,8 @@ export function seesExactShape(page: PageRecord, reader: string): boolean {
 const OPEN_FIELDS: readonly string[] = ['exactFor', 'others'];
 
 /**
- * An entry of a page as a reader may see it. Of a place that this reader is not told, the shape is left out
- * or told as a square, everything else that is told of it is left out, and of what was seen there only what
+ * An entry of a page as a reader may see it. Of a place that this reader may not see, the shape is left out
+ * or becomes a square, every other field is left out, and of what was seen there only what
  * and when.
  */
 export function pageEntryFor(entry: PageEntry, page: PageRecord, reader: string): PageEntry {

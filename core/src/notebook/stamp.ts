@@ -1,9 +1,9 @@
 import { z } from 'zod';
 
 /**
- * When something was told, so that devices which were apart agree on what came last. A hybrid logical clock:
+ * When something was recorded, so that devices which were apart agree on what came last. A hybrid logical clock:
  * it stays as close to the wall clock as it can, never runs backwards, and orders what one device heard of
- * before what it told afterwards.
+ * before what it recorded afterwards.
  *
  * Source: Kulkarni, Demirbas, Madappa, Avva, Leone, "Logical Physical Clocks", OPODIS 2014.
  */
@@ -12,7 +12,7 @@ export interface Moment {
   readonly ms: number;
   /** Orders what falls into one millisecond. */
   readonly count: number;
-  /** Settles what two devices told in the same millisecond. */
+  /** Orders what two devices recorded in the same millisecond. */
   readonly device: string;
 }
 
@@ -45,7 +45,7 @@ export function momentOf(stamp: Stamp): Moment {
 const EARLIEST_MS = 0;
 const LATEST_MS = Date.UTC(2100, 0, 1);
 
-/** Whether milliseconds since 1970 are of a time in which something can have been told: from 1970 to 2099. */
+/** Whether milliseconds since 1970 are of a time in which something can have been recorded: from 1970 to 2099. */
 export const isInTime = (ms: number): boolean => ms >= EARLIEST_MS && ms < LATEST_MS;
 
 /**
@@ -75,7 +75,7 @@ function isBelieved(stamp: Stamp, now: number): boolean {
 }
 
 /**
- * The stamp of what is told now: later than everything told or heard of before that can be believed, whatever
+ * The stamp of what is recorded now: later than everything recorded or received before that can be believed, whatever
  * the wall clock says.
  */
 export function nextStamp(last: Stamp | undefined, now: number, device: string): Stamp {

@@ -113,7 +113,7 @@ const SPOILED: Readonly<Record<Spoil, Contamination>> = {
 const WORST: readonly Contamination[] = ['polluted', 'sprayed', 'roadside', 'flooded', 'fouled'];
 
 /**
- * What could spoil a place, as a check asks for it: the worst of it; nothing at all where nobody told whether
+ * What could spoil a place, as a check asks for it: the worst of it; nothing at all where nobody recorded whether
  * there is anything.
  */
 export function contaminationAt({ spoils }: Partial<PlaceFields>): Contamination | undefined {

@@ -1,6 +1,6 @@
 import type { BatchFields, KeptAmount, PortionFields, Source } from '../notebook/page';
 
-/** How much of a batch is left, and what is told that cannot be. */
+/** How much of a batch is left, and amounts on record that cannot be. */
 
 type Unit = KeptAmount['unit'];
 export interface Left {
@@ -20,7 +20,7 @@ export function takenOf(
  * What is left of what was made. Something taken without an amount was all of it; in another unit than it was
  * made in, nobody knows.
  *
- * @returns nothing where it was never told how much it came to
+ * @returns undefined where nobody recorded how much it came to
  */
 export function leftOf(
   made: KeptAmount | undefined,

@@ -24,7 +24,7 @@ export interface CardHistory {
 export interface History {
   readonly cards: ReadonlyMap<string, CardHistory>;
   readonly reads: readonly Read[];
-  /** Pairs as they were told apart in practice, and how often not. */
+  /** Pairs as they were told apart in practice, and how often they were not. */
   readonly pairs: readonly PairHistory[];
   /** What was collected and was another, most often first. */
   readonly taken: readonly {

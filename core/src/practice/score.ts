@@ -31,7 +31,7 @@ export interface Scored {
   readonly wasted: readonly CharacterId[];
   /** Looks that saw what was not there. */
   readonly misread: readonly CharacterId[];
-  /** The quickest look that would have told. */
+  /** The quickest look that would have parted them. */
   readonly telling: CharacterId | undefined;
   /** By the looks as they were read. */
   readonly verdict: Verdict;
@@ -147,7 +147,7 @@ function worstOpen(guide: CompiledGuide, verdict: Verdict): TaxonId | undefined 
     );
 }
 
-/** Numbers are told as they are; of states another one is another. */
+/** Numbers may differ by their error; another state is another answer. */
 function isMisread(specimen: Specimen, character: CharacterId, value: LookedAt['value']): boolean {
   const shown = specimen.shows.get(character);
   return (

@@ -170,7 +170,7 @@ export interface Why {
   readonly records: number;
   /** By this year's weather so far. */
   readonly year: number;
-  /** Metres above the station, slope and shade as they were told, in degrees. */
+  /** Metres above the station; slope and shade as recorded, in degrees. */
   readonly warmer: ReturnType<typeof warmerThan>;
   readonly metres: number;
 }

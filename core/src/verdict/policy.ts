@@ -19,7 +19,7 @@ export function forgone(find: Case, target: CompiledTaxon): LeaveReason[] {
   ];
 }
 
-/** The rules of the group that shape this verdict, so that the person is told whose they are. */
+/** The rules of the group that shape this verdict, so that the person learns whose they are. */
 export function groupRules(policy: Policy | undefined): GroupRule[] {
   return [
     ...(Object.values(policy?.extraBars ?? {}).some((more) => more > 0) ? ['extra-bars' as const] : []),

@@ -5,7 +5,7 @@ import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
 export const UNANSWERED_FREE = 1;
 
 /**
- * Characters of the decided piece that were skipped, or could not be told, with no answer that stands, and of
+ * Characters of the decided piece that were skipped, or could not be seen, without a valid answer, and of
  * which the guide states something for the target. Sorted by id.
  */
 export function passedOver(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {

@@ -16,7 +16,7 @@ export interface GroupConfusion {
     readonly sureness: Sureness;
     readonly times: number;
   }[];
-  /** Pairs as they were told apart in practice, and how often not. */
+  /** Pairs as they were told apart in practice, and how often they were not. */
   readonly pairs: readonly PairHistory[];
   /** What was collected in practice and was another. */
   readonly taken: readonly { readonly was: TaxonId; readonly as: TaxonId; readonly times: number }[];

@@ -119,7 +119,7 @@ export function stopLooking(): void {
 /**
  * Everything that was seen at these places and can be had now or later this season.
  *
- * @param progress is told the share done, from 0 to 1
+ * @param progress gets the share done, from 0 to 1
  */
 export async function lookAhead(
   question: Question,

@@ -26,7 +26,7 @@ export interface Answer {
 
 interface AnswerCardProps {
   readonly check: Check;
-  /** What it is taken for, if anything yet, and the stages told. */
+  /** What it is taken for, if anything yet, and the recorded stages. */
   readonly target: TaxonId | undefined;
   readonly stages: readonly StageId[] | undefined;
   readonly effects: readonly AnswerEffect[];

@@ -7,7 +7,7 @@ import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/answer';
 import { commonName } from '../../text/names';
 
-/** Where on the specimen to look, and how: the target drawn at the stage told, the place in the accent. */
+/** Where on the specimen to look, and how: the target drawn at the recorded stage, the place in the accent. */
 export function HowToLook({
   character,
   target,

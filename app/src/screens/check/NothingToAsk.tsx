@@ -66,7 +66,7 @@ export function NothingToAsk({
   );
 }
 
-/** What about place and plant has not been told, and the way there. */
+/** What about place and plant has not been recorded, and the way there. */
 export function MissingAround({
   record,
   evaluation,

@@ -7,7 +7,7 @@ import { t } from '../../text/en/around';
 
 type Eaters = NonNullable<Context['eaters']>;
 
-/** Those who eat along at home, with what each has to mind, as told in one's own notebook. */
+/** Those who eat along at home, with what each has to mind, as recorded in one's own notebook. */
 export function useHousehold(): Eaters {
   useOpenPages();
   const all = useApp((state) => state.pages.all);

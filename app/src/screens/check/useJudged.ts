@@ -6,7 +6,7 @@ import type { CheckNow } from './CheckParts';
 
 /** What the check waits for, and what each answer would do. */
 
-/** What was told last, and what the find came to before it. */
+/** What was answered last, and what the find came to before it. */
 interface Saving {
   readonly character: CharacterId;
   readonly before: Verdict;
@@ -16,7 +16,7 @@ interface Saving {
 const SOON_MS = 80;
 
 /**
- * What was told a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew
+ * What was answered a moment ago and is still being judged. Held beside the drawing: a tap draws nothing anew
  * until what it came to does, or until that takes long.
  */
 export function useSaving() {

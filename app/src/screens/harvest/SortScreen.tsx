@@ -30,7 +30,7 @@ export function SortScreen() {
 }
 
 /**
- * What was told, as the core is asked. What was gone through piece by piece where it grew is less likely to
+ * What is on record, as the core is asked. What was gone through piece by piece where it grew is less likely to
  * hold strays; whoever misreads more than is usual finds fewer.
  */
 export function sortingOf({ pieces, found }: SortingField, checkedOutside: number, slip?: number): Sorting {

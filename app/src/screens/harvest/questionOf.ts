@@ -24,7 +24,7 @@ interface Asked {
 }
 
 /**
- * What was told, as the core is asked. A place that says what one may pick stands before what was told of the
+ * What is on record, as the core is asked. A place that says what one may pick comes before what was recorded of the
  * find.
  */
 export function questionOf({

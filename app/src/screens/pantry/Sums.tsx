@@ -9,7 +9,7 @@ import { t } from '../../text/en/pantry';
 import { Syrup, Spirit, Pickle, Ferment, type Figures, g } from './SumsKinds';
 import { styles } from './sumsStyles';
 
-/** The sums of a kitchen, for what is being made: by weight inside, in the units that it is told in. */
+/** The sums of a kitchen, for what is being made: by weight inside, in the units that it is shown in. */
 
 interface SumsProps {
   readonly id: string;

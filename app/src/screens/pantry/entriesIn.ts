@@ -39,7 +39,7 @@ export function entriesIn(text: string): Thunk<Promise<Taken>> {
   };
 }
 
-/** An export: everything of this person's own that is not here. What others told stays theirs. */
+/** An export: everything of this person's own that is not here. What others recorded stays theirs. */
 function fromExport(text: string): Thunk<Promise<Taken>> {
   return async (dispatch, getState, { device }) => {
     let raw: unknown;

@@ -73,7 +73,7 @@ function harmWords({
     .join('. ');
 }
 
-/** So many that nobody named as a lookalike are told by name, the worst of them. */
+/** So many that nobody named as a lookalike are listed by name, the worst of them. */
 const MOST_OTHERS = 10;
 function insteadLines(records: readonly FindRecord[], could: readonly CouldBe[]): string[] {
   if (records.length === 0) return [t.notKnownNothingIsOn];

@@ -85,7 +85,7 @@ function stillHere(then: string): Thunk<Promise<string | undefined>> {
   return async (_, __, { album, device }) => {
     const pictures = await (await album()).unsent().catch(() => []);
     if (pictures.length > 0) return waits(pictures.length, 'picture', 'pictures', then);
-    // What another window told counts too.
+    // What another window recorded counts too.
     const waiting = await device.waiting();
     return waiting.length > 0 ? waits(waiting.length, 'entry', 'entries', then) : undefined;
   };

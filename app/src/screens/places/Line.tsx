@@ -16,7 +16,7 @@ interface LineProps {
 
 const asItIs = (text: string): Typed<string> => ({ value: text });
 
-/** A line that is told when it is left, if it can be read; then it shows how it was read. */
+/** A line that is recorded when it is left, if it can be read; then it shows how it was read. */
 export function Line({ label, value, most = 120, hint, placeholder, read = asItIs, onChange }: LineProps) {
   const [text, setText] = useText(value);
   const typed = text.trim();

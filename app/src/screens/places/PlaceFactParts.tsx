@@ -30,7 +30,7 @@ export function companionsOf(text: string): string[] | null {
   return all.length > 0 ? all : null;
 }
 
-/** Whoever is told more by a choice hears everything again, as they may know it now. */
+/** Whoever may see more by a choice gets everything again, as they may see it now. */
 export const placeForGroup = (fields: Partial<Fields>, exactFor: 'group') => ({ ...fields, exactFor });
 
 export function ChipGroup({

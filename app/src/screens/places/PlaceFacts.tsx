@@ -25,7 +25,7 @@ import {
 } from './PlaceFactParts';
 import { styles } from './placeFactStyles';
 
-/** What is known of a place; told in a few taps, and changed by whoever knows better. */
+/** What is known of a place; recorded in a few taps, and changed by whoever knows better. */
 export function PlaceFacts({ place }: { readonly place: Place }) {
   const act = useAct();
   const [open, setOpen] = useState(false);

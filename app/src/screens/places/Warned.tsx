@@ -16,7 +16,7 @@ import { memberName } from '../../text/people';
 import { isoDayName } from '../../text/places';
 
 /**
- * Somebody of a group saw or suspects a dangerous one: whoever opens Pause is told, until they have read it.
+ * Somebody of a group saw or suspects a dangerous one: whoever opens Pause sees it, until they have read it.
  */
 
 const WARN_DAYS = 14;
@@ -29,7 +29,7 @@ export interface Warning {
 }
 
 /**
- * What others told of dangerous ones in the last fortnight and still stands, newest first; of one kind at one
+ * What others recorded of dangerous ones in the last fortnight and still holds, newest first; of one kind at one
  * place only the last word.
  *
  * @param read ids of sightings that were read before

@@ -14,7 +14,7 @@ import { guide } from '../../deciding/guide';
 import type { Thunk } from '../../notebook/store';
 
 /**
- * What a place tells of a find that begins there: only what was told, the rest is asked.
+ * What a place tells of a find that begins there: only what is on record, the rest is asked.
  *
  * @param today a day like 2026-09-14
  */

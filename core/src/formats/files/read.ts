@@ -26,7 +26,7 @@ export interface FileProblem {
 export type ReadPlaces =
   | {
       readonly places: readonly ReadPlace[];
-      /** What was left out or simplified, to be told. */ readonly remarks: readonly string[];
+      /** What was left out or simplified, to be shown. */ readonly remarks: readonly string[];
     }
   | { readonly problems: readonly FileProblem[] };
 

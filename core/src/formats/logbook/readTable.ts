@@ -47,7 +47,7 @@ const split = (text: string | undefined) =>
 const more = <K extends string, V>(key: K, value: V | undefined) =>
   (value === undefined ? {} : { [key]: value }) as Partial<Record<K, V>>;
 
-/** What became of a batch is not taken over: who ate of it is a matter of where it was told. */
+/** What became of a batch is not taken over: who ate of it belongs to the notebook it was recorded in. */
 export function readTable(text: string, guide: CompiledGuide): ReadRows<TableRow> {
   const { rows, problems } = csvRows(text, ['kind', 'id', 'date']);
   const read: TableRow[] = [];

@@ -3,7 +3,7 @@ import type { FindRecord } from '../../notebook/find';
 import type { PageRecord } from '../../notebook/page';
 
 /**
- * A notebook as entries again, from what they were folded to: everything that was ever told, in the order in
+ * A notebook as entries again, from what they were folded to: everything that was ever recorded, in the order in
  * which one needs the other.
  */
 
@@ -80,7 +80,7 @@ export function entriesOfFind(record: FindRecord): FindEntry[] {
   ] as FindEntry[];
 }
 
-/** Of a group's own page only what was told: nobody began it. */
+/** Of a group's own page only its fields: nobody began it. */
 export function entriesOfPage(page: PageRecord): PageEntry[] {
   const { id, kind, at, person, group } = page;
   return [

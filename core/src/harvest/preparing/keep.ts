@@ -34,7 +34,7 @@ const KEEPS: Readonly<Record<Exclude<Method, 'distil'>, Keeping>> = {
   freeze: { days: 300, store: 'freezer' },
 };
 
-/** What was told of how it was made, as far as it decides whether it keeps. */
+/** What is recorded of how it was made, as far as it decides whether it keeps. */
 export interface Figures {
   /** Share of sugar by weight. */
   readonly sugarShare?: number | undefined;

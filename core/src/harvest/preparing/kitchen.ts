@@ -84,7 +84,7 @@ const FRACTIONS: Readonly<Record<string, number>> = {
 /**
  * An amount as people write it: `250 g`, `1 1/2 cups`, `2½ dl`, `0,5 l`.
  *
- * @param wanted what has to be told: a weight or a volume
+ * @param wanted what has to be given: a weight or a volume
  * @returns or what is wrong with it, in one phrase
  */
 export function readQuantity(

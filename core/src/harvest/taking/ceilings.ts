@@ -13,7 +13,7 @@ export interface Ceiling {
   readonly name: CeilingName;
   /** Grams as they are picked; nothing where it is not known yet. */
   readonly grams: number | undefined;
-  /** What would have to be told, so that it is known. */
+  /** What would have to be recorded, so that it is known. */
   readonly missing: readonly Missing[];
 }
 export type Missing = 'need' | 'count' | 'life' | 'permission' | 'hands';

@@ -144,7 +144,7 @@ export function costOf(part: string, life: LifeForm): Cost {
 }
 
 /**
- * Ways of living of which young, grown and bearing ones can be told apart where they stand: not of seed in
+ * Life forms of which young, grown and bearing ones can be told apart where they grow: not of seed in
  * the ground, nor of threads.
  */
 export const COUNTED_BY_STAGE: readonly LifeForm[] = ['biennial', 'perennial', 'clonal', 'shrub', 'tree'];

@@ -36,7 +36,7 @@ export interface Hands {
 
 /**
  * @param gramsPerLitre as it lies in the basket
- * @returns grams, and which of the two is short; nothing where neither was told
+ * @returns grams, and which of the two is short; undefined where neither is known
  */
 export function gramsForHands(
   { basketLitres, hours, gramsPerHour }: Hands,

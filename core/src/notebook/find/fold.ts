@@ -60,7 +60,7 @@ export function findsOf(all: readonly Entry[]): Set<string> {
 const idOf = (item: { readonly id: string }) => item.id;
 
 /**
- * What stands around a find by all that was told of it: each member as it was told last. What names no
+ * The context of a find by all its changes: each member as it was changed last. What names no
  * changed members is the whole of it as it then stood.
  */
 export function contextOf(contexts: readonly ContextEntry[]): Context {

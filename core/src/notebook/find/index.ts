@@ -29,7 +29,7 @@ export function summaryOf(record: FindRecord): FindSummary {
   const asked = [...new Set(record.asks.map((ask) => ask.of))].filter(
     (of) => blindAsk(record, of) !== undefined,
   );
-  // What was told last stands last, by its stamp.
+  // What was recorded last comes last, by its stamp.
   const [target, verdict, decision] = [
     record.targets.at(-1)?.taxon,
     record.verdicts.at(-1),

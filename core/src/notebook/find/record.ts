@@ -26,7 +26,7 @@ export const Decision = z.strictObject({
 });
 export type Decision = z.infer<typeof Decision>;
 
-/** What was told around a find at one time. With `changed` only these members, else the whole of it. */
+/** What was recorded of a find's context at one time. With `changed` only these members, else the whole of it. */
 export const ContextEntry = z.strictObject({
   id,
   at: Instant,
@@ -71,13 +71,13 @@ export const Edit = z.discriminatedUnion('field', [
   z.strictObject({ ...edit, field: z.literal('position'), value: Position.nullable() }),
   /** The page of the place where it was. */
   z.strictObject({ ...edit, field: z.literal('placePage'), value: z.string().min(1).max(64).nullable() }),
-  /** Who is told exactly where it was, besides the finder. */
+  /** Who may see exactly where it was, besides the finder. */
   z.strictObject({
     ...edit,
     field: z.literal('exactFor'),
     value: z.union([z.enum(['finder', 'group']), z.array(z.string().min(1).max(64)).max(50)]),
   }),
-  /** What the others of the group are told of the place. */
+  /** What the others of the group may see of the place. */
   z.strictObject({ ...edit, field: z.literal('others'), value: z.enum(['nothing', 'cell']) }),
 ]);
 export type Edit = z.infer<typeof Edit> & { readonly stamp?: Stamp | undefined };
@@ -118,7 +118,7 @@ export const Ask = z.strictObject({
     .regex(/^[A-Za-z0-9_-]+$/, 'letters, digits, "-" and "_" only'),
   /** What somebody is called who is no person of the group. */
   name: z.string().trim().min(1).max(80).optional(),
-  /** Face to face: the answers are told on the device of whoever asks. */
+  /** Face to face: the answers are given on the device of whoever asks. */
   here: z.boolean(),
   piece: PieceId,
   characters: z.array(CharacterId).min(1).max(40),
@@ -171,7 +171,7 @@ export const FindRecord = z.strictObject({
   targets: z.array(
     z.strictObject({ taxon: TaxonId, at: Instant, id: id.optional(), stamp: Stamp.optional() }),
   ),
-  /** All that was told around it, oldest first, and what stands by it. */
+  /** All changes of its context, oldest first, and the context they make. */
   told: z.array(ContextEntry).default([]),
   context: Context,
   readings: z.array(Reading),

@@ -16,7 +16,7 @@ export const PageRecord = z.strictObject({
   /** Who keeps it; nobody in particular keeps a group's. */
   person: z.string().optional(),
   group: z.string().optional(),
-  /** Every field that was ever told, oldest first. */
+  /** Every change of a field, oldest first. */
   told: z.array(FieldEntry),
   sightings: z.array(Sighting),
 });

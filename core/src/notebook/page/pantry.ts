@@ -113,7 +113,7 @@ export const PortionFields = z.strictObject({
   who: z.array(word).max(30),
   dish: word,
   cooked: CookedAs,
-  /** Who has it now, and is told if something is wrong with it. */
+  /** Who has it now, to be warned if something is wrong with it. */
   toWhom: word,
   /** What was felt after it, and when; empty where nobody felt anything. */
   signs: z.array(z.strictObject({ at: Instant, text: word })).max(60),

@@ -121,9 +121,9 @@ export const PlaceFields = z.strictObject({
   allowances: some(Allowance),
   /** Where the knowledge of owner and permission comes from, and of which day it is. */
   source: z.strictObject({ text: word, on: LocalDate }),
-  /** Who is told exactly where it is, besides whoever keeps the page. */
+  /** Who may see exactly where it is, besides whoever keeps the page. */
   exactFor: z.union([z.enum(['finder', 'group']), z.array(person).max(50)]),
-  /** What the others of the group are told of where it is. */
+  /** What the others of the group may see of where it is. */
   others: z.enum(['nothing', 'cell']),
 });
 

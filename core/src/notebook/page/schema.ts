@@ -48,7 +48,7 @@ export const NewPage = z.strictObject({
 
 export type NewPage = z.infer<typeof NewPage>;
 
-/** One field of a page told anew; `null` empties it. */
+/** A change of one field of a page; `null` empties it. */
 export type NewField = {
   [K in PageKind]: {
     [F in keyof FieldsOf<K> & string]: {

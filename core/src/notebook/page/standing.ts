@@ -1,7 +1,7 @@
 import type { PageRecord } from './fold';
 import type { FieldsOf, PageKind } from './schema';
 
-/** What stands on a page: each field as it was told last, left out where it was emptied or never told. */
+/** The fields of a page: each as it was changed last, left out where it was emptied or never filled. */
 export function standing<K extends PageKind>(page: PageRecord, _kind: K): Partial<FieldsOf<K>> {
   const fields = new Map<string, unknown>();
   for (const { field, value } of page.told) {
@@ -11,7 +11,7 @@ export function standing<K extends PageKind>(page: PageRecord, _kind: K): Partia
   return Object.fromEntries(fields) as Partial<FieldsOf<K>>;
 }
 
-/** What was told of a field, newest first: the first one stands. */
+/** The changes of a field, newest first: the first one counts. */
 export function fieldHistory(page: PageRecord, field: string): PageRecord['told'] {
   return page.told.filter((one) => one.field === field).reverse();
 }

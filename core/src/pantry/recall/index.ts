@@ -137,7 +137,7 @@ export function strayCause(harvest: string, grades: readonly HarmGrade[]): Cause
 }
 
 /**
- * What to do with it. `watch`: it was eaten; whoever ate is asked after, and told what to do. `warn`:
+ * What to do with it. `watch`: it was eaten; whoever ate is asked after, and shown what to do. `warn`:
  * somebody else has it.
  */
 export type Measure = 'hold' | 'discard' | 'look-again' | 'watch' | 'warn';
@@ -151,7 +151,7 @@ export interface Recalled {
 }
 
 /**
- * What only still lies there can be gone through once more; what was cut, cooked or dried cannot be told
+ * What only still lies there can be gone through once more; what was cut, cooked or dried cannot be recognised
  * apart any more.
  */
 function measureFor(kind: DescentKind, causes: readonly Cause[]): Measure {

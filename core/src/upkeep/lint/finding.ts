@@ -1,7 +1,7 @@
 import type { CharacterId, StageId, StateId, TaxonId } from '../../guide';
 
 /**
- * How far a target is told from a taxon, how far it should be, and which statements about the taxon would
+ * How well a target can be told from a taxon, how well it should be, and which statements about the taxon would
  * help.
  */
 interface Parted {

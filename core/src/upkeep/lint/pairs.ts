@@ -13,7 +13,7 @@ import { BARS_NEEDED } from '../../verdict';
 import type { LintFinding } from './finding';
 
 /**
- * Targets that are not told well enough from a dangerous taxon. One with a near-double is never collected,
+ * Targets that cannot be told well enough from a dangerous taxon. One with a near-double is never collected,
  * and is passed over.
  */
 export function lintPairs(guide: CompiledGuide): LintFinding[] {

@@ -35,7 +35,7 @@ export interface Standing {
   readonly key: number;
 }
 
-/** The harm that a taxon does by this route; what is not told of a route is as if eaten. */
+/** The harm that a taxon does by this route; where the guide says nothing of a route, as if eaten. */
 export function gradeBy(taxon: CompiledTaxon, route: Route): HarmGrade {
   return taxon.taxon.harm.byRoute?.[route] ?? taxon.grade;
 }

@@ -21,7 +21,7 @@ const SPENT: Readonly<
   unripe: { only: BORNE },
 };
 
-/** Whether this condition rules the wanted part out; where no part was told, whether it rules out any. */
+/** Whether this condition rules the wanted part out; without a wanted part, whether it rules out any. */
 function isSpent(condition: Condition, part: string | undefined): boolean {
   const spent = SPENT[condition];
   if (!spent) return false;
@@ -29,7 +29,7 @@ function isSpent(condition: Condition, part: string | undefined): boolean {
   return part === undefined || !spent.except.includes(part);
 }
 
-/** What place, part, use and condition say: all that rules out, and all that is still to be told. */
+/** What place, part, use and condition say: all that rules out, and all that is still missing. */
 export function contextReasons(
   find: Case,
   target: CompiledTaxon,

@@ -113,7 +113,7 @@ export function SideBySide(props: SideBySideProps) {
     </View>
   );
 }
-/** So many differences are told at first, and so many numbers stand on a drawing at most. */
+/** So many differences are shown at first, and so many numbers are on a drawing at most. */
 const FIRST = 6;
 const POINTED = 7;
 const NOTHING: ReadonlySet<string> = new Set();

@@ -3,7 +3,7 @@ import { add, now } from '../../../notebook/add';
 import { newId, person } from '../../../notebook/open';
 import type { Thunk } from '../../../notebook/store';
 
-/** What is told about second looks. */
+/** What is recorded of second looks. */
 
 /** Asks somebody to look at some of it without knowing the answers. */
 export function askForLook(

@@ -72,7 +72,7 @@ function VerdictView({
         !EATER.has(r.code),
     )
     .sort((a, b) => Number(b.code === 'bars-short') - Number(a.code === 'bars-short'));
-  // Of the dangerous ones that are no listed lookalikes, more than a few are told in one line; the check
+  // Of the dangerous ones that are no listed lookalikes, more than a few are named in one line; the check
   // shows them all.
   const unlisted = missing.flatMap((r) =>
     r.code === 'bars-short' && verdict.rows.find((row) => row.taxon === r.taxon)?.listed === false ? [r] : [],
