@@ -42,7 +42,7 @@ function guideBeside(folder: string): void {
 }
 
 /**
- * Asks for what stands in the template beside it, in its order and a few at a time, once the first frame is
+ * Asks for what the template beside it names, in its order and a few at a time, once the first frame is
  * out. A frame that never comes, in a tab that nobody looks at, is not waited for.
  */
 const AFTER_FIRST_FRAME = `(() => {

@@ -47,7 +47,7 @@ interface Loaded {
 }
 
 /**
- * The screen stands first; then what this device keeps and what the server knows; and when that has come to
+ * The screen is drawn first; then comes what this device keeps and what the server knows; and when that has come to
  * rest who decides, unless somebody asked before, and the application for when there is no connection.
  */
 function openNotebook({ store, beginDeciding }: Loaded): () => void {

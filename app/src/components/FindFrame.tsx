@@ -20,7 +20,7 @@ export interface FindProps {
 }
 
 export interface Judged {
-  /** The evaluation is of the record as it stands, not of how it was a moment ago. */
+  /** The evaluation is of the newest record, not of how it was a moment ago. */
   readonly current: boolean;
 }
 

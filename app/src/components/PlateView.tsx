@@ -22,7 +22,7 @@ interface PlateViewProps {
   readonly children?: React.ReactNode;
 }
 
-/** A plate in ink. Hidden from readers that speak: what it shows always stands beside it in words. */
+/** A plate in ink. Hidden from readers that speak: what it shows is always beside it in words. */
 export const PlateView = memo(function PlateView({
   plate,
   pathOf,

@@ -6,7 +6,7 @@ interface RowProps {
   readonly href: Href;
   readonly name: string;
   readonly line?: string | undefined;
-  /** At its end: how much, or how it stands. */
+  /** At its end: how much, or how far it is. */
   readonly end?: string | undefined;
 }
 

@@ -15,7 +15,7 @@ import { guide } from './guide';
 export interface Evaluation {
   readonly verdict: Verdict;
   readonly checks: readonly Check[];
-  /** The checks that will be asked from here on, or what stands in the way. */
+  /** The checks that will be asked from here on, or what is in the way. */
   readonly plan: AskedPlan;
 }
 

@@ -1,7 +1,7 @@
 const SOON_MS = 100;
 
 /**
- * As soon as what changed stands on the screen, so that nothing keeps it waiting; where nothing is drawn,
+ * As soon as what changed is on the screen, so that nothing keeps it waiting; where nothing is drawn,
  * soon.
  */
 export function drawn(): Promise<void> {

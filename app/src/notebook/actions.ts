@@ -30,7 +30,7 @@ export function startFind(start: {
   placePage?: string;
   group?: string;
   context: Case['context'];
-  /** What is known of where it stands. */
+  /** What is known of where it grows. */
   answers?: readonly Pick<Reading, 'character' | 'value'>[];
 }): Thunk<Promise<string | undefined>> {
   return async (dispatch) => {

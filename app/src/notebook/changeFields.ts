@@ -25,7 +25,7 @@ export function inTurn<T>(of: string, work: () => Promise<T>): Promise<T> {
 export const settled = (of: string): Promise<unknown> => turns.get(of) ?? Promise.resolve();
 
 /**
- * Tells fields of a page, made of what stands when their turn comes: two answers in quick succession are both
+ * Changes fields of a page, worked out when their turn comes: two answers in quick succession are both
  * kept.
  *
  * @returns whether they were kept

@@ -18,7 +18,7 @@ export { applyToPage, bytesHash, parseEntry } from '@pause/core/notebook';
 export { readLesson } from '@pause/core/practice/lesson';
 
 /**
- * Reads what it stands on, a task each: a module is read when something of it is first named, and a finger
+ * Reads the modules that it needs, a task each: a module is read when something of it is first named, and a finger
  * should not wait for all at once.
  */
 export async function readBitByBit(): Promise<void> {

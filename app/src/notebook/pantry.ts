@@ -23,7 +23,7 @@ import { useApp, type Thunk } from './store';
 import { useOpenPages } from './useOpenPages';
 import { placeOf } from './usePlaces';
 
-/** What stands in the pantry, as this person's notebook and those of their groups tell it. */
+/** What is in the pantry, by this person's notebook and those of their groups. */
 
 interface PageOf<F> {
   readonly id: string;

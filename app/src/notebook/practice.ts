@@ -161,7 +161,7 @@ export function usePractice(): Practice {
   return { ready, learner, history, confusion, soon, now };
 }
 
-/** What stands around this month, and what the walks to come are for. */
+/** What can be found this month, and what the walks to come are for. */
 function useSoon(): ReadonlyMap<string, Soon> {
   const pages = useApp((state) => state.pages.all);
   const day = useDay();
@@ -223,7 +223,7 @@ export function cardsNow(
   });
 }
 
-/** How somebody stands with a pair. */
+/** How well somebody knows a pair. */
 export function pairStanding(
   history: History,
   target: string,

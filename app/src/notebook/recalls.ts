@@ -32,7 +32,7 @@ const Answer = z.object({
   run: z.object({ done: z.number(), total: z.number() }).optional(),
 });
 
-/** The record as it stands with what waits. */
+/** The record with what waits. */
 export function recordOf(id: string): Thunk<Promise<FindRecord | undefined>> {
   return async (_, getState, { device }) => {
     const { finds, outbox } = getState();

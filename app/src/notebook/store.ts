@@ -17,7 +17,7 @@ export interface Outside {
   readonly album: () => Promise<Album>;
   readonly evaluator: Evaluator;
   readonly clock: () => number;
-  /** When what changed stands on the screen: what nobody waits for is done after it. */
+  /** When what changed is on the screen: what nobody waits for is done after it. */
   readonly drawn: () => Promise<void>;
   /** Told when what this device kept of somebody's notebook is gone: other windows still show it. */
   readonly emptied: () => void;

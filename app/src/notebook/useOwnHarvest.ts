@@ -7,7 +7,7 @@ import { useDay } from './usePlaces';
 
 type Fields = FieldsOf<'harvest'>;
 type Changes = { readonly [F in keyof Fields]?: Fields[F] | null };
-/** Tells fields, made of what stands when their turn comes: two answers in quick succession are both kept. */
+/** Changes fields, worked out when their turn comes: two answers in quick succession are both kept. */
 export type SaveHarvest = (make: (now: Harvest) => Changes) => void;
 
 const ofFind = (all: readonly HarvestPage[], find: string, person: string) =>

@@ -39,7 +39,7 @@ export async function keepApplication(dispatch: Dispatch): Promise<void> {
   if (!registration && later) document.head.append(later.content);
 }
 
-/** Lets the newer one take over, and starts it; says so where another window of Pause stands in the way. */
+/** Lets the newer one take over, and starts it; says so where another window of Pause is in the way. */
 export async function takeNewer(dispatch: Dispatch): Promise<void> {
   const { messageSW } = await import('workbox-window');
   const newer = registration?.waiting;

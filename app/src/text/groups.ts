@@ -2,7 +2,7 @@ import type { Entry, FieldsOf } from '@pause/core';
 import type { Role } from '../notebook/api';
 import { t } from './en/account';
 
-/** Plain words for what stands in a notebook and who belongs to it. */
+/** Plain words for what is in a notebook and who belongs to it. */
 
 /** What an e-mail address looks like, as far as it can be seen without writing to it. */
 export const EMAIL = {

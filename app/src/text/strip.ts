@@ -36,7 +36,7 @@ export function aroundLine(verdict: Verdict): string {
   return t.stillOpenEachAloneKeeps(list(missing), missing.length);
 }
 
-/** The one line of the decision strip: what stands in the way, or that nothing recorded does. */
+/** The one line of the decision strip: what is in the way, or that nothing recorded is. */
 export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
   const soFar = beforeSecondLooks(verdict, plan) ?? howFar(verdict);
   if (soFar === undefined) return oneLine(verdict);

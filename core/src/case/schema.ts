@@ -40,7 +40,7 @@ export const ReadingValue = z.discriminatedUnion('kind', [
 ]);
 export type ReadingValue = z.infer<typeof ReadingValue>;
 
-/** What a person saw on one piece. Never edited; a later look stands beside it. */
+/** What a person saw on one piece. Never edited; a later look is kept beside it. */
 export const Reading = z.strictObject({
   id: ReadingId,
   piece: PieceId,

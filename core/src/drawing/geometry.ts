@@ -97,7 +97,7 @@ function catmullRom(p0: Point, p1: Point, p2: Point, p3: Point, share: number): 
   return mix(mix(a1, a2, 0, t2), mix(a2, a3, t1, t3), t1, t2);
 }
 
-/** Where a line stands after this share of its length, and which way it runs there (degrees). */
+/** Where a line is after this share of its length, and which way it runs there (degrees). */
 export function along(line: Line, share: number): { readonly at: Point; readonly heading: number } {
   const lengths = line
     .slice(1)

@@ -2,7 +2,7 @@ import type { Line, Point } from './geometry';
 import { boxOfMarks } from './mark';
 import type { TaxonPlate } from './taxon';
 
-/** Where a number stands that points at what a character says. */
+/** Where a number is drawn that points at what a character says. */
 export interface Label {
   readonly character: string;
   readonly at: Point;

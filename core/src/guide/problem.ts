@@ -2,7 +2,7 @@ import type { z } from 'zod';
 
 /** What is wrong with a guide, and where. */
 
-/** One mistake in a guide: where it stands, in which taxon and character if known, and the reason. */
+/** One mistake in a guide: where it is, in which taxon and character if known, and the reason. */
 export interface GuideProblem {
   readonly path: string;
   readonly taxon?: string;

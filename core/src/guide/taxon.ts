@@ -191,7 +191,7 @@ export const Taxon = z.strictObject({
   nearDoubles: z.array(z.strictObject({ taxon: TaxonId, why: text })).optional(),
   phenology: z.array(Phenology).optional(),
   needs: z.array(Need).max(12).optional(),
-  /** What it gives as food, and what it stands for in a kitchen. */
+  /** What it gives as food, and what it replaces in a kitchen. */
   food: z.strictObject({ gives: text, replaces: text }).optional(),
   benefits: z.array(Benefit).optional(),
   /** Uses that are not food; a part that is named here is not wanted for it by this guide. */

@@ -2,7 +2,7 @@ import type { Kingdom } from '../guide';
 import type { Habitat, PlaceFields } from '../notebook/page';
 
 /**
- * What is known of a place, as an answer to where a find stands. Where a place is several things, they are
+ * What is known of a place, as an answer to where a find grows. Where a place is several things, they are
  * all answered, as by somebody who is torn; what the guide has no word for is not answered at all. It orders
  * and raises doubts, as any answer about a place.
  */

@@ -53,7 +53,7 @@ export function descentOf(all: Iterable<Descendant>): Descent {
       const known = children.get(parent);
       if (known) known.push(one.id);
       else children.set(parent, [one.id]);
-      // What only stands as a parent of something is a find, until a page of that name says otherwise.
+      // What is only named as a parent of something is a find, until a page of that name says otherwise.
       if (!kinds.has(parent)) kinds.set(parent, 'find');
     }
   }

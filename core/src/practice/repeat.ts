@@ -92,14 +92,14 @@ export type Soon = 0 | 1 | 2;
 export interface Due {
   readonly id: string;
   readonly memory: Memory;
-  /** 2: planned for a walk to come; 1: it stands around now. */
+  /** 2: planned for a walk to come; 1: it can be found now. */
   readonly soon: Soon;
   readonly grade: HarmGrade;
 }
 const WEIGHT: Readonly<Record<HarmGrade, number>> = { deadly: 4, serious: 3, unpleasant: 2, none: 1 };
 
 /**
- * What to look at in a few minutes: what is due, what the next walk is for first, then what stands around
+ * What to look at in a few minutes: what is due, what the next walk is for first, then what can be found now
  * just now, then what is worst to forget.
  */
 export function dueNow(cards: readonly Due[], now: Date, most: number): Due[] {

@@ -1,5 +1,5 @@
 /**
- * When what stands where: warmth summed over days, rain and frost, corrected by height, slope, shade, and
+ * What can be found where and when: warmth summed over days, rain and frost, corrected by height, slope, shade, and
  * what was seen there.
  */
 export { expectedHere, type Expected } from '../verdict';

@@ -27,7 +27,7 @@ export function inOrder(list: readonly number[]): Float64Array {
 
 /**
  * Between the two nearest of a sorted list (type 5 of Hyndman and Fan, "Sample quantiles in statistical
- * packages", 1996: each value stands for the middle of its share).
+ * packages", 1996: each value is the middle of its share).
  */
 export function quantile(sorted: Float64Array, share: number): number {
   const place = Math.min(Math.max(share * sorted.length - 0.5, 0), sorted.length - 1);

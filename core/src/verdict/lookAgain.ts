@@ -54,7 +54,7 @@ export function isTight(view: CaseView, dangers: Dangers, tallied: Tally, place:
 }
 
 /**
- * The same of a row as it stands in a verdict, which names only as many bars as are needed: it may be said of
+ * The same of a row of a verdict, which names only as many bars as are needed: it may be said of
  * one that could not.
  */
 export function mayFallShort(

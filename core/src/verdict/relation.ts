@@ -2,7 +2,7 @@ import type { Look } from '../case';
 import type { CompiledTaxon, Known, StageId } from '../guide';
 
 /**
- * How a reading stands to a taxon.
+ * How a reading relates to a taxon.
  * `fits`: usual. `strains`: only occasional, or the outer range, or torn with a state that is.
  * `against`: everything read lies outside all that is known. `silent`: nothing is known.
  */

@@ -155,7 +155,7 @@ export interface DescentTable {
   child: string;
   parent: string;
 }
-/** A find or a harvest that no longer stands, and why. */
+/** A find or a harvest that is recalled, and why. */
 export interface RecallTable {
   of: string;
   stream: string;
@@ -170,7 +170,7 @@ export interface RecallRunTable {
   began_at: Generated<Date>;
   finished_at: ColumnType<Date | null, string | null, string | null>;
 }
-/** A find that was collected, as it was when it was last asked whether it still stands. */
+/** A find that was collected, as it was when it was last asked whether it still holds. */
 export interface RecallAskedTable {
   find_id: string;
   /** Of the guide; nothing where it was never asked. */

@@ -5,7 +5,7 @@ import type { Db } from '../db';
 import { push, recordsOf } from '../notebook';
 
 /**
- * A distant expert who is simulated, and says so: it looks at nothing, answers by rule, and stands in for
+ * A distant expert who is simulated, and says so: it looks at nothing, answers by rule, in place of
  * somebody who would.
  */
 export const EXPERT = { id: 'simulated-expert', name: 'Distant expert (simulated)', role: 'member' } as const;

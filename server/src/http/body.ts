@@ -12,7 +12,7 @@ export function parsed<S extends z.ZodType>(schema: S, value: unknown): z.infer<
 /**
  * The body of a request, as the schema has it.
  *
- * @param none what a request without a body stands for, where it may have none
+ * @param none what a request without a body means, where it may have none
  * @throws Problem 415 for what is no JSON, 422 for what is another JSON
  */
 export function body<S extends z.ZodType>(schema: S, request: Request, none?: z.input<S>): z.infer<S> {

@@ -1,7 +1,7 @@
 const DEEPEST = 60;
 const LONE_SURROGATE = /\p{Surrogate}/u;
 /**
- * Text that no database keeps: with the character 0, or with half of a character. Where it stands is named;
+ * Text that no database keeps: with the character 0, or with half of a character. Where it is is named;
  * nothing else is looked at here.
  */
 export function unkeepable(value: unknown, path = '', depth = 0): string | undefined {

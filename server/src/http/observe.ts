@@ -34,7 +34,7 @@ export function openMetrics(): Metrics {
 }
 
 /**
- * Gives every request an id, which the answer carries, and logs what became of it: the route as it stands in
+ * Gives every request an id, which the answer carries, and logs what became of it: the route as it is in
  * the table, never the address with what is in it, no headers and no bodies.
  */
 export function observed(log: Logger, metrics: Metrics | undefined): RequestHandler {

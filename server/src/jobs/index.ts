@@ -18,7 +18,7 @@ import { markMoved, markNotebook, recheckAll, recheckHarvests, recheckMoved } fr
 export interface Jobs {
   /** The simulated expert of the demo answers an ask, after a while. */
   readonly expertAnswers: (find: string, ask: string) => Promise<void>;
-  /** What something was told of is asked again whether it still stands. */
+  /** What a change is about is asked again whether it still holds. */
   readonly recheck: (what: Moved, transaction: Db) => Promise<void>;
   /** Whether it takes up work. */
   readonly running: () => boolean;

@@ -62,7 +62,7 @@ export function checkEntry(entry: FindEntry, around: Around): FieldProblem[] {
     }
     case 'readings': {
       const { body } = entry;
-      // Who stands beside tells it on the device of whoever asked.
+      // Whoever is there too answers on the device of whoever asked.
       const readers = new Set([record.person, ...record.readings.map((reading) => reading.by)]);
       const beside = record.asks.some((ask) => ask.here && ask.by === person && ask.of === body.by);
       return [

@@ -11,7 +11,7 @@ const KEEPERS_FIELDS: readonly string[] = ['shape', 'exactFor', 'others'];
 interface Around {
   readonly guide: CompiledGuide;
   readonly person: string;
-  /** The page as it stands; none where this entry begins it. */
+  /** The page so far; none where this entry begins it. */
   readonly page: PageRecord | undefined;
   readonly roles: ReadonlyMap<string, Role>;
   /** What comes from what, as far up as what is told of here. */

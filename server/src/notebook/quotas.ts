@@ -34,7 +34,7 @@ const OF_A_FIND: Readonly<Partial<Record<Entry['kind'], readonly [finder: number
 const ofKind = (find: string, kind: string, own: boolean) => `find ${find} ${kind} ${own ? 'own' : 'others'}`;
 const ofCollecting = (find: string) => `find ${find} collected`;
 const streamKey = (stream: string) => `stream ${stream}`;
-/** Under this key stands what one person wrote anywhere. It is added up when it is read. */
+/** Under this key is what one person wrote anywhere. It is added up when it is read. */
 const ANYWHERE = '';
 
 interface Count {
@@ -49,7 +49,7 @@ const plus = (count: Count, bytes: number): Count => ({
 
 /** Counts what people add to what is on record. */
 export interface Written {
-  /** What stands against one entry more; nothing where there is room. */
+  /** Why there may be no entry more; undefined where there is room. */
   readonly full: (
     person: string,
     entry: Entry,

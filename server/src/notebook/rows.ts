@@ -14,7 +14,7 @@ export interface EntryRow {
   number: number | null;
 }
 
-/** An entry as it stands in its row. */
+/** An entry as its row has it. */
 export const toEntry = ({
   kind,
   find_id,

@@ -1,7 +1,7 @@
 import ExifReader from 'exifreader';
 
 /**
- * What stands in a photo beside its picture and may tell where or by whom it was taken. Colour profiles and
+ * What a photo holds beside its picture and may tell where or by whom it was taken. Colour profiles and
  * sizes tell nothing.
  */
 const TELLING = [

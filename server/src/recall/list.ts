@@ -18,7 +18,7 @@ export interface RecallList {
   readonly run?: Progress;
 }
 
-/** Everything that no longer stands and concerns this person: theirs, and their groups'. */
+/** Everything recalled that concerns this person: theirs, and their groups'. */
 export async function recallsFor(db: Db, actor: Actor, version: string): Promise<RecallList> {
   const streams = streamsOf(actor);
   const { rows } = await sql<{ of: string; cause: Cause; ids: string[] }>`

@@ -10,7 +10,7 @@ interface Settled {
   readonly cause: Cause | undefined;
 }
 
-/** Keeps what no longer stands and why, and forgets what stands again. */
+/** Keeps what is recalled and why, and forgets what holds again. */
 export async function settle(db: Db, settled: readonly Settled[]): Promise<void> {
   const holding = settled.filter(({ cause }) => !cause).map(({ of }) => of);
   if (holding.length > 0) await db.deleteFrom('recalls').where('of', 'in', holding).execute();

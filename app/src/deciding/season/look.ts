@@ -31,7 +31,7 @@ export interface Ahead {
 export interface Looked {
   readonly today: Day;
   readonly list: readonly Ahead[];
-  /** No weather of one's own is here: a made-up valley stands in. */
+  /** No weather of one's own is here: that of a made-up valley is used. */
   readonly simulated: boolean;
   /** It was stopped after so many of its places, as a share from 0 to 1. */
   readonly stoppedAt?: number;

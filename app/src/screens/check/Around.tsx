@@ -12,7 +12,7 @@ import { Height } from './AroundHeight';
 import { styles } from './aroundStyles';
 import { MAY_DIG, MAY_DIG_HINT } from './digging';
 
-/** What stands around the specimen: the place first, then the plant, then what it is wanted for. */
+/** Place and condition: the place first, then the plant, then what it is wanted for. */
 export function Around({ record, target }: { readonly record: FindRecord; readonly target: string }) {
   const act = useAct();
   const taxon = guide.taxon(target);

@@ -39,7 +39,7 @@ export function toggled<T>(list: readonly T[], one: T): T[] {
   return list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
 }
 
-/** Who will eat it. It stands above the answer for everything, so that nobody who eats along is passed by. */
+/** Who will eat it. It is above the answer for everything, so that nobody who eats along is passed by. */
 export function Eaters({ record, target }: { readonly record: FindRecord; readonly target: string }) {
   const act = useAct();
   const { cautions, home, asks } = useEatersQuestion(record, target);

@@ -42,10 +42,10 @@ import { Parting } from './Parting';
 
 /** What only opened rows need; a closed one is not drawn anew because of it. */
 const Now = createContext<Omit<BarsProps, 'rows'> | undefined>(undefined);
-/** How each lookalike stands. Of a row that stays only its bars are drawn anew. */
+/** The bars of each lookalike. Of a row that stays only its bars are drawn anew. */
 const Standing = createContext<ReadonlyMap<TaxonId, BarRow>>(new Map());
 
-/** One lookalike and what stands between it and the find; opens to show which reading fills each bar. */
+/** One lookalike and the bars against it; opens to show which reading fills each bar. */
 const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
   const [explained, setExplained] = useState(false);
   return (

@@ -16,7 +16,7 @@ export interface CheckNow extends CheckProps {
   readonly find: Case;
 }
 
-/** The find as it stands, also while what is shown beside strip and bars is still the answer before. */
+/** The newest find, also while what is shown beside strip and bars is still the answer before. */
 export const Newest = createContext<CheckNow | undefined>(undefined);
 
 function StripNow() {

@@ -58,7 +58,7 @@ export const isJudging = (
   (!current || saving.before === evaluation.verdict);
 
 /**
- * The same function for as long as the screen stands, doing what the newest one does: what is handed on need
+ * The same function for as long as the screen is there, doing what the newest one does: what is handed on need
  * not be drawn anew.
  */
 export function useLatest<Args extends unknown[]>(work: (...args: Args) => void): (...args: Args) => void {

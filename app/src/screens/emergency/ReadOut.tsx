@@ -81,7 +81,7 @@ function OwnFind({ find }: { readonly find: FindSummary }) {
 
 /**
  * A friend's mushrooms, a berry in a child's hand: by the name that somebody gave it, or by what is left of
- * it. What is looked at becomes a find, so that it stands on a sheet.
+ * it. What is looked at becomes a find, so that it is on a sheet.
  */
 function SomethingElse() {
   const act = useAct();

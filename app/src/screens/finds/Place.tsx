@@ -51,7 +51,7 @@ function Others({ record, finder }: { readonly record: FindRecord; readonly find
   return <Body>{[record.placeNote, saved && positionWords(saved)].filter(Boolean).join(' · ')}</Body>;
 }
 
-/** The demo's phone stands here, and says that it does not really. */
+/** The position of the demo's phone, which is simulated and says so. */
 const DEMO_POSITION: Position = {
   decimalLatitude: 46.51234,
   decimalLongitude: 12.19876,

@@ -8,7 +8,7 @@ import { styles } from './newFindStyles';
 
 /** Choosing a body plan. */
 
-/** On a phone the chosen form stands for all, so that the names come into view. */
+/** On a phone only the chosen form is shown, so that the names come into view. */
 export function ChosenPlan({ plan, onAgain }: { readonly plan: BodyPlan; readonly onAgain: () => void }) {
   return (
     <View style={styles.chosen} role="radiogroup" aria-label={t.theFormChosen}>

@@ -16,7 +16,7 @@ const oddsWords = (chance: number) =>
       ? t.inAHundred(Math.round(chance * 100))
       : t.oneIn(Math.round(1 / chance).toLocaleString());
 
-/** How it stands with the basket. */
+/** How far the basket is sorted. */
 export function Standing({
   sorting: { found },
   state,

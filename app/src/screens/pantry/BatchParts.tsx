@@ -16,7 +16,7 @@ import { useNames } from './RecallScreen';
 
 /** The parts of a batch. */
 
-/** It descends from what no longer stands. */
+/** It descends from something recalled. */
 export function Held({ one, pantry }: { readonly one: Recalled; readonly pantry: Pantry }) {
   const router = useRouter();
   const nameOf = useNames(pantry);

@@ -80,7 +80,7 @@ export function PantryScreen() {
   );
 }
 
-/** Every word that is looked for stands somewhere in it. */
+/** Every word that is looked for is somewhere in it. */
 export function matches(
   { id, fields: { name = '', contents = [], note = '' } }: Pick<BatchPage, 'id' | 'fields'>,
   text: string,

@@ -9,7 +9,7 @@ import { t } from '../../text/en/pantry';
 import { commonName } from '../../text/names';
 
 /**
- * Something that was gathered or made no longer stands: said wherever one begins, until somebody has seen to
+ * Something that was gathered or made is recalled: shown wherever one begins, until somebody has seen to
  * it.
  */
 export function RecallNotice({ recalls: { open, run } }: { readonly recalls: Recalls }) {

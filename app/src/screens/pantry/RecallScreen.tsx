@@ -31,7 +31,7 @@ import { CommonName } from '../../text/names';
 import { causeWords, measureWords } from '../../text/recalls';
 import { portionWords } from './PantryParts';
 
-/** Everything that descends from what no longer stands: why, by which way, and what to do with it. */
+/** Everything that descends from something recalled: why, by which way, and what to do with it. */
 export function RecallScreen() {
   const pantry = usePantry();
   const recalls = useRecalls(pantry);

@@ -9,7 +9,7 @@ import type { Choice } from './Choose';
 
 /** What a batch can be made of. */
 
-/** What something can be made of: harvests, and what stands in the pantry. */
+/** What something can be made of: harvests, and what is in the pantry. */
 export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
   const used = new Set(
     pantry.batches.flatMap(({ fields }) =>

@@ -19,7 +19,7 @@ import { UNITS } from '../../text/units';
 type Allowance = FieldsOf<'place'>['allowances'][number];
 type Unit = NonNullable<Allowance['perDay']>['unit'];
 const COUNTED_IN: readonly Unit[] = ['g', 'litre', 'piece', 'handful'];
-/** Tells the list anew, made of what stands by then. */
+/** Changes the list, worked out from the newest one. */
 type Say = (make: (now: readonly Allowance[]) => readonly Allowance[]) => void;
 
 const isGeneral = ({ taxon, part }: Allowance) => taxon === undefined && part === undefined;

@@ -51,7 +51,7 @@ interface DrawShapeProps {
   readonly onAway: () => void;
 }
 
-/** Where a place is, drawn point by point: on the map, where one stands, or by degrees. */
+/** Where a place is, drawn point by point: on the map, at one's own position, or by degrees. */
 export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
   const wide = useWide();
   const demo = useApp((state) => state.me.person?.demo === true);

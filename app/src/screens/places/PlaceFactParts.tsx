@@ -17,7 +17,7 @@ import { styles } from './placeFactStyles';
 type Fields = FieldsOf<'place'>;
 export type Save = (changes: Changes<'place'>) => void;
 
-/** Tells what is made of what stands by then. */
+/** Records what is worked out from the newest value. */
 export type ChangeMade = (make: (now: Partial<Fields>) => Changes<'place'>) => void;
 
 /** As many as a page holds, each no longer than a name. */

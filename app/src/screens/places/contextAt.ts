@@ -39,7 +39,7 @@ export function contextAt(
 /** What a place has to say of a find that begins there. */
 export interface AtPlace {
   readonly context: Partial<Context>;
-  /** Where it stands, as an answer like any other. */
+  /** Where it grows, as an answer like any other. */
   readonly answers: readonly { readonly character: CharacterId; readonly value: ReadingValue }[];
   readonly name: string | undefined;
 }

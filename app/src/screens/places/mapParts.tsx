@@ -67,7 +67,7 @@ export const areas = (data: MapData): MapData => ({
   features: data.features.filter(({ geometry }) => geometry.type.endsWith('Polygon')),
 });
 
-/** Below its point, or above it where a mark stands below. */
+/** Below its point, or above it where a mark is below. */
 export function clearOf(
   [x, y]: readonly [number, number],
   marks: readonly (readonly [number, number])[],

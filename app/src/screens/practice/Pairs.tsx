@@ -12,7 +12,7 @@ import { styles } from './practiceStyles';
 
 /** The pairs that somebody confuses. */
 
-/** The pairs that can kill or harm, and how one stands with each. */
+/** The pairs that can kill or harm, and how well one knows each. */
 export function Pairs({ practice: { history, now, soon } }: { readonly practice: Practice }) {
   const router = useRouter();
   const [all, setAll] = useState(false);

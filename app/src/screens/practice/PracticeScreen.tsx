@@ -155,7 +155,7 @@ function Home({ practice, plates }: { readonly practice: Practice; readonly plat
   );
 }
 
-/** Worked out after the screen stands: it takes a moment on an old phone. */
+/** Worked out after the screen is drawn: it takes a moment on an old phone. */
 function useDue(practice: Practice, plates: Plates | undefined): readonly CardId[] | undefined {
   const [due, setDue] = useState<readonly CardId[]>();
   const { history, learner, soon } = practice;

@@ -39,7 +39,7 @@ export function Practised({ target, other }: { readonly target: string; readonly
 }
 
 /**
- * Where the group asks for earned pairs, tells with the find how whoever found it stands with them. Shows
+ * Where the group asks for earned pairs, records with the find how well the finder knows them. Shows
  * nothing.
  */
 export function SendPractised({ record }: { readonly record: FindRecord }) {

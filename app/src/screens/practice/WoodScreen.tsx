@@ -63,7 +63,7 @@ function Wood({
     const due = [...practice.history.cards]
       .filter(([, { memory }]) => Date.parse(memory.due) <= practice.now.getTime())
       .map(([id]) => id);
-    // What the next walk is for; else what stands around and is due.
+    // What the next walk is for; else what can be found now and is due.
     const planned = [...practice.soon].filter(([, soon]) => soon === 2);
     const around = [...practice.soon].filter(
       ([taxon]) => due.length === 0 || due.some((id) => id.split(':').includes(taxon)),

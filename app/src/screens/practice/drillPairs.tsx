@@ -75,7 +75,7 @@ export function Among({
     () => specimens.map((one) => plates.individualPlate(individualOf(one), target.taxon.kingdom)),
     [plates, specimens, target],
   );
-  // What no whole shows stands by itself, with all of them alike.
+  // What no whole drawing shows is drawn by itself, with all of them alike.
   const apart = shownBy.filter(
     (character) => !wholes.some((whole) => whole.parts.some(({ of }) => of.includes(character))),
   );

@@ -75,7 +75,7 @@ export function StartScreen() {
 }
 
 /**
- * Asked at the first start, in one line that stands there at once; what is put in comes when it is wanted.
+ * Asked at the first start, in one line that is there at once; what is put in comes when it is wanted.
  */
 function AskWhomToCall() {
   const act = useAct();

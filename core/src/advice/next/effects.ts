@@ -33,7 +33,7 @@ export interface AnswerEffect {
 }
 
 /**
- * For each state of a character, how it stands to the target and which rows would move if it were read now,
+ * For each state of a character, how it relates to the target and which rows would move if it were read now,
  * sure. Empty for numbers.
  */
 export function answerEffects(guide: CompiledGuide, find: Case, id: CharacterId): AnswerEffect[] {

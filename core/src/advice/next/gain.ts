@@ -135,7 +135,7 @@ function causesUsed(view: CaseView): number {
 }
 
 /**
- * Causes (as bits) of what stands against the target or against another look: if the light deceived once, it
+ * Causes (as bits) of what speaks against the target or against another look: if the light deceived once, it
  * will deceive again, and what rests on the same cause is better looked at last.
  */
 function doubtedCauses(view: CaseView, { held, judged }: Weighed): number {

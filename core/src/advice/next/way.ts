@@ -20,7 +20,7 @@ export interface AskedCheck {
   readonly again: boolean;
 }
 
-/** What is announced: the checks as they will be asked, or what stands in the way. */
+/** What is announced: the checks as they will be asked, or what is in the way. */
 export type AskedPlan =
   | {
       readonly feasible: true;
@@ -38,7 +38,7 @@ export type AskedPlan =
 /** No honest way is longer. */
 const MOST_STEPS = 40;
 /**
- * Reasons that no look at the specimen mends: what stands around it, who eats it, and who else has to look.
+ * Reasons that no look at the specimen mends: its place, who eats it, and who else has to look.
  */
 const BESIDE_LOOKS: ReadonlySet<string> = new Set([
   'context-missing',
@@ -54,7 +54,7 @@ const BESIDE_LOOKS: ReadonlySet<string> = new Set([
  * target, and what they leave undone. What is announced is what will be asked, so it is walked, not planned:
  * the next checks weigh also what may go wrong, and are not the cheapest set that a plan proves.
  *
- * @returns what stands in the way, where nothing can fill everything
+ * @returns what is in the way, where nothing can fill everything
  * @throws Error if the target is not in the guide
  */
 export function planAsAsked(guide: CompiledGuide, find: Case): AskedPlan {
@@ -102,7 +102,7 @@ export function planAsAsked(guide: CompiledGuide, find: Case): AskedPlan {
       },
     ];
   }
-  // The way on a typical specimen does not end here: what is proved stands for it.
+  // The way on a typical specimen does not end here: the proved plan is used instead.
   return {
     feasible: true,
     walked: false,

@@ -65,7 +65,7 @@ export function barsOf(problem: PlanProblem, row: Row, state: Int8Array, optimis
   return countBars(groups, causes);
 }
 
-/** The most bars each row could get, all options taken together; for saying what stands in the way. */
+/** The most bars each row could get, all options taken together; for saying what is in the way. */
 export function mostBars(problem: PlanProblem, row: Row): number {
   return barsOf(problem, row, new Int8Array(problem.options.length).fill(-1), true);
 }

@@ -18,7 +18,7 @@ export interface ReadPlace {
 }
 
 export interface FileProblem {
-  /** The feature or member that is wrong, as it stands in the file. */
+  /** The feature or member that is wrong, as the file has it. */
   readonly field: string;
   readonly reason: string;
 }

@@ -17,7 +17,7 @@ const madeId = (...parts: readonly string[]): string =>
 
 export function entriesOfFind(record: FindRecord): FindEntry[] {
   const { id: find, startedAt, kingdom, bodyPlan, person, group } = record;
-  // The place note that it began with stands unless it was written over; then the edits tell it.
+  // The place note that it began with counts unless it was written over; then the edits have it.
   const placeNote = record.edits.some(({ field }) => field === 'placeNote') ? undefined : record.placeNote;
   const begun: FindEntry = {
     kind: 'finds',

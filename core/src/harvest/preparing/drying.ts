@@ -120,7 +120,7 @@ function spreadOf(values: readonly number[], weights: readonly number[]): Spread
 /** Days in a jar that is opened and shaken each day, until no damp has come back. */
 export const CONDITIONING_DAYS = 7;
 /**
- * How conditioning stands: damp that is seen sends it back to drying, and the days are counted anew.
+ * How far conditioning is: damp that is seen sends it back to drying, and the days are counted anew.
  *
  * @param looks oldest first, one a day
  */

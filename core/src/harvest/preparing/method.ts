@@ -79,7 +79,7 @@ export function refusalOf(made: Made, method: Method): Refusal | undefined {
 
 export interface Cooked {
   readonly how: Cooking;
-  /** Minutes of heat; how often the water was poured away stands beside it. */
+  /** Minutes of heat; how often the water was poured away is beside it. */
   readonly minutes?: number | undefined;
   readonly poured?: number | undefined;
 }

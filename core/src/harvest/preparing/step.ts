@@ -81,7 +81,7 @@ export function openSteps(steps: readonly Step[], done: readonly StepDone[]): St
   );
 }
 
-/** Those that had to be done and were left out: it stands on the label. */
+/** Those that had to be done and were left out: the label says so. */
 export function leftOutOf(
   steps: readonly Step[],
   done: readonly StepDone[],

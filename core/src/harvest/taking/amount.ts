@@ -14,7 +14,7 @@ export type Amount = z.infer<typeof Amount>;
 export type Weights = Readonly<Record<Exclude<AmountUnit, 'g'>, number>>;
 
 /**
- * Rough weights by part, to begin with: rounded from kitchen scales, so one's own weighing stands before them
+ * Rough weights by part, to begin with: rounded from kitchen scales, so one's own weighing comes before them
  * at once. A fruiting body may weigh a tenth or the tenfold.
  */
 const BY_PART: Readonly<Record<string, Weights>> = {

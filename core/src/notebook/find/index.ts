@@ -23,7 +23,7 @@ export type {
   ContextEntry,
 } from './record';
 
-/** The line of the log that stands for a find, from all that is on record of it. */
+/** The line of a find in the log, from all that is on record of it. */
 export function summaryOf(record: FindRecord): FindSummary {
   const { id, number, startedAt, kingdom, placeNote, person, group } = record;
   const asked = [...new Set(record.asks.map((ask) => ask.of))].filter(

@@ -58,7 +58,7 @@ const edit = {
   withheld: z.boolean().optional(),
 };
 /**
- * The small things of a find that are written over: what was written last stands, and the rest stays visible.
+ * The small things of a find that are written over: what was written last counts, and the rest stays visible.
  * `null` empties.
  */
 export const Edit = z.discriminatedUnion('field', [
@@ -110,7 +110,7 @@ const made = {
  */
 export const Ask = z.strictObject({
   ...made,
-  /** A person of the group; or anybody who stands beside, under an id of its own. */
+  /** A person of the group; or anybody who is there too, under an id of its own. */
   of: z
     .string()
     .min(1)

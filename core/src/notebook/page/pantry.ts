@@ -94,7 +94,7 @@ export const BatchFields = z.strictObject({
   bestBefore: day,
   /** Nothing is left of it, or nobody is to have it. */
   ended: z.strictObject({ on: day, why: z.enum(['used-up', 'thrown-out', 'spoilt']) }),
-  /** Somebody saw that it descends from what no longer stands, and what they did about it. */
+  /** Somebody saw that it descends from something recalled, and what they did about it. */
   recalled: z.strictObject({
     at: Instant,
     because: z.string().min(1).max(400),

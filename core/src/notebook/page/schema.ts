@@ -107,7 +107,7 @@ export const Sighting = z.strictObject({
   what: z.enum(['seen', 'nothing', 'suspected']),
   taxon: TaxonId,
   stages: z.array(StageId).min(1).max(12).optional(),
-  /** How much stands there. */
+  /** How much grows there. */
   abundance: z.enum(['single', 'few', 'many', 'plenty']).optional(),
   /** Worth coming back for. */
   worthVisit: z.boolean().optional(),

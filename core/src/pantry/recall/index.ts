@@ -6,7 +6,7 @@ import { ancestorsOf, type Descent, type DescentKind } from '../descent';
 import { changedGrounds, type ChangedGround } from './lost';
 
 /**
- * Finding everything again when something turns out wrong: what no longer stands, all that descends from it,
+ * Finding everything again when something turns out wrong: what is recalled, all that descends from it,
  * why, and what to do.
  */
 
@@ -54,7 +54,7 @@ export function collectedOn(record: FindRecord): FindRecord['decisions'][number]
 }
 
 /**
- * Why a find that was collected no longer stands; nothing where it does, or where it never was.
+ * Why a find that was collected is recalled; undefined where it still holds, or never was collected.
  *
  * @throws CaseError where this guide cannot read it at all
  */
@@ -167,7 +167,7 @@ function measureFor(kind: DescentKind, causes: readonly Cause[]): Measure {
 }
 
 /**
- * Everything that descends from what no longer stands, each once, nearest first; what a cause is of stands
+ * Everything that descends from something recalled, each once, nearest first; what a cause is of comes
  * first itself.
  *
  * @param isGift whether a portion was given away

@@ -20,7 +20,7 @@ export interface TasteQuestion {
   readonly part: Part;
   /** What has to be minded of whoever tastes, as the guide names it. */
   readonly cautions: readonly string[];
-  /** By what is on record of the find, nothing stands against it. */
+  /** By what is on record of the find, nothing speaks against it. */
   readonly stands: boolean;
   /** It was made ready as it has to be. */
   readonly ready: boolean;

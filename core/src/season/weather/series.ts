@@ -10,7 +10,7 @@ export interface WeatherSeries {
   readonly most: readonly number[];
   /** Rain, and snow as water, of each day in millimetres. */
   readonly rain: readonly number[];
-  /** It was made up, and stands in for a real one. */
+  /** It was made up, in place of a real one. */
   readonly simulated?: boolean;
 }
 

@@ -130,7 +130,7 @@ export type Touched = 'all' | ReadonlySet<TaxonId>;
 
 /**
  * What of the verdict on a find a change can make any difference to. A statement about a danger does only
- * where what was read stands to it in another way than before.
+ * where a reading relates to it in another way than before.
  */
 export function touched(change: GuideChange, find: Case): Touched {
   if (change.everything || change.targets.has(find.target)) return 'all';
@@ -148,7 +148,7 @@ export function touched(change: GuideChange, find: Case): Touched {
 }
 
 /**
- * The dangers to which this reading stands otherwise than before, whatever the find was taken for; `all`
+ * The dangers to which this reading relates otherwise than before, whatever the find was taken for; `all`
  * where one version cannot read it.
  */
 export function movedBy(change: GuideChange, reading: Reading): 'all' | readonly TaxonId[] {
@@ -167,7 +167,7 @@ function asksTargetOtherwise(change: GuideChange, find: Case, character: Charact
   );
 }
 
-/** Whether what was read stands to this danger in another way than before. */
+/** Whether a reading relates to this danger in another way than before. */
 function standsOtherwise(
   { before, after, harms: harmful }: ChangedStatement,
   then: Look,

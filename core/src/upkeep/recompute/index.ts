@@ -12,7 +12,7 @@ export { changeBetween, movedBy, type GuideChange } from './change';
 export interface Recomputed {
   readonly before: { readonly outcome: Outcome; readonly version: string };
   readonly after: { readonly outcome: Outcome; readonly version: string };
-  /** Whether what was decided on still stands: *collect* then and not now is recalled. */
+  /** Whether the decision still holds: *collect* then and not now is recalled. */
   readonly recalled: boolean;
   readonly reasonsGone: readonly Reason[];
   readonly reasonsNew: readonly Reason[];

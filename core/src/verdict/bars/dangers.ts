@@ -25,13 +25,13 @@ export interface Dangers {
   readonly route: Route;
 }
 
-/** One danger, as it stands to a target by a route. */
+/** One danger, as it relates to a target by a route. */
 export interface Standing {
   readonly taxon: TaxonId;
   readonly grade: HarmGrade;
   /** Whether the target names it as a lookalike. */
   readonly listed: boolean;
-  /** Where its row stands: smaller comes first. */
+  /** The place of its row: smaller comes first. */
   readonly key: number;
 }
 
@@ -60,7 +60,7 @@ function needsOf(view: CaseView, extra: number): Readonly<Record<HarmGrade, numb
 const GRADE_ORDER: Readonly<Record<HarmGrade, number>> = { deadly: 0, serious: 1, unpleasant: 2, none: 3 };
 
 /**
- * Where a row stands: listed lookalikes first, then the deadlier, then by id: a fixed order, so that rows do
+ * The order of rows: listed lookalikes first, then the deadlier, then by id: a fixed order, so that rows do
  * not jump.
  */
 function rowKey(guide: CompiledGuide, taxon: CompiledTaxon, grade: HarmGrade, listed: boolean): number {

@@ -24,7 +24,7 @@ export interface Bar {
   readonly causes: readonly SharedCause[];
 }
 
-/** What stands between the find and one dangerous taxon. */
+/** The bars between the find and one dangerous taxon. */
 export interface BarRow {
   readonly taxon: TaxonId;
   readonly grade: HarmGrade;

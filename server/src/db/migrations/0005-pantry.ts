@@ -1,6 +1,6 @@
 import { sql, type Kysely } from 'kysely';
 
-/** What is made of what was taken, what becomes of it, what comes from what, and what no longer stands. */
+/** What is made of what was taken, what becomes of it, what comes from what, and what is recalled. */
 export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`alter table pages drop constraint pages_kind_check, add constraint pages_kind_check check (kind in ('place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste', 'group'))`.execute(
     db,

@@ -1,7 +1,7 @@
 import type { Request, Response } from 'express';
 import { z } from 'zod';
 
-/** What stands in an address. */
+/** The parameters of an address. */
 
 export const whole = (most: number) => z.coerce.number().int().min(0).max(most);
 

@@ -81,7 +81,7 @@ function Naming({ record }: { readonly record: FindRecord }) {
     );
   };
   const answer = ({ value, sureness, note }: Answer) => {
-    // Until it is kept the same question stands: a second tap on it is no second answer.
+    // Until it is kept the same question stays: a second tap on it is no second answer.
     if (!next || answering.current === next.character) return;
     answering.current = next.character;
     void act(

@@ -49,7 +49,7 @@ function Looking({ record }: { readonly record: FindRecord }) {
   const wide = useWide();
   const person = useApp((state) => state.me.person);
   const group = person?.groups.find((one) => one.id === record.group);
-  // Face to face the one who stands beside answers on the phone of whoever asked.
+  // Face to face the other person answers on the phone of whoever asked.
   const beside = record.asks.find((ask) => ask.here && ask.of === of && ask.by === person?.id);
   const reader = beside ? beside.of : (person?.id ?? '');
   const open = blindAsk(record, reader);
