@@ -274,7 +274,7 @@ Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:attack\`
 |---|---|---|
 ${lines.map(({ attack, came, others }) => `| ${attack} | ${came} | ${others} |`).join('\n')}
 
-Afterwards the server is ready (${ms(alive)}), and all ${kept?.count ?? '0'} entries that somebody else told in the group’s notebook meanwhile are there.
+Afterwards the server is ready (${ms(alive)}), and all ${kept?.count ?? '0'} entries that somebody else recorded in the group’s notebook meanwhile are there.
 ${END}`;
 const file = join(import.meta.dirname, '../docs/security.md');
 const text = readFileSync(file, 'utf8');
