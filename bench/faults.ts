@@ -32,7 +32,7 @@ const size = {
 };
 const seeds = values.seed === undefined ? [1, 2, 3] : [whole('seed', values.seed)];
 
-const SAID: Readonly<Record<string, string>> = {
+const LABELS: Readonly<Record<string, string>> = {
   refused: 'no connection at all',
   'cut-request': 'connection cut in the middle of a request',
   'answer-lost': 'answer lost after the server had stored it',
@@ -61,7 +61,7 @@ for (const seed of seeds) {
 const bad = reports.some((r) => r.lost.length + r.doubled.length + r.unequal.length + r.gaps > 0);
 
 if (values.seed === undefined) {
-  const kinds = Object.keys(SAID);
+  const kinds = Object.keys(LABELS);
   writeFileSync(
     join(import.meta.dirname, '../docs/reliability.md'),
     `# Nothing lost
@@ -85,7 +85,7 @@ at the server all the same).
 
 | fault | ${reports.map((r) => `seed ${r.seed}`).join(' | ')} |
 |---|${reports.map(() => '---').join('|')}|
-${kinds.map((kind) => `| ${SAID[kind] ?? kind} | ${reports.map((r) => r.happened[kind] ?? 0).join(' | ')} |`).join('\n')}
+${kinds.map((kind) => `| ${LABELS[kind] ?? kind} | ${reports.map((r) => r.happened[kind] ?? 0).join(' | ')} |`).join('\n')}
 
 | attack | ${reports.map((r) => `seed ${r.seed}`).join(' | ')} |
 |---|${reports.map(() => '---').join('|')}|

@@ -294,7 +294,7 @@ test('places, permission, what to bring and why it comes when it comes', () => {
     ),
   );
   const reasons = [
-    { code: 'not-told' },
+    { code: 'not-known' },
     { code: 'ask-first' },
     { code: 'ask-first', owner: 'The miller' },
     { code: 'forbidden' },

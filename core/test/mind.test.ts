@@ -81,7 +81,7 @@ test('a first taste is refused for what is minded in another word, too', () => {
       taxon: taxon('galium-odoratum'),
       part,
       cautions,
-      stands: true,
+      holds: true,
       ready: true,
       others: [],
       now: new Date(),

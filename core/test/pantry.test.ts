@@ -487,7 +487,7 @@ describe('a first taste', () => {
     taxon: target,
     part: target.taxon.parts[0]!,
     cautions: [],
-    stands: true,
+    holds: true,
     ready: true,
     others: [],
     now: new Date(AT),
@@ -495,7 +495,7 @@ describe('a first taste', () => {
   test('one grown person, one new thing, made ready, of a find that stands', () => {
     expect(tasteRefusals(base)).toEqual([]);
     expect(
-      tasteRefusals({ ...base, stands: false, ready: false, cautions: ['child'] }).map(({ code }) => code),
+      tasteRefusals({ ...base, holds: false, ready: false, cautions: ['child'] }).map(({ code }) => code),
     ).toEqual(['recalled', 'child', 'not-ready']);
     expect(
       tasteRefusals({

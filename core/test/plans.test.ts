@@ -36,7 +36,7 @@ const place = (fields: unknown) => fields as Partial<PlaceFields>;
 
 describe('permission', () => {
   test.each<[string, unknown, string, string[]]>([
-    ['nobody told anything', {}, 'unknown', ['not-told']],
+    ['nobody told anything', {}, 'unknown', ['not-known']],
     ['to be asked first', { picking: { may: 'ask' }, owner: 'The mill' }, 'unknown', ['ask-first']],
     ['allowed', { picking: { may: 'yes' } }, 'allowed', []],
     ['forbidden', { picking: { may: 'no' } }, 'forbidden', ['forbidden']],

@@ -8,7 +8,7 @@ import { Button } from './Button';
 import { colour, space, stroke } from './tokens';
 import { Small, SmallStrong } from './Words';
 
-interface Said {
+interface Shown {
   readonly title: string;
   readonly text: string;
   readonly action: string;
@@ -17,7 +17,7 @@ interface Said {
 }
 
 /** What has to be known about the notebook before anything else; nothing while all is well. */
-function whatToSay({ me, outbox }: State): Said | undefined {
+function whatToSay({ me, outbox }: State): Shown | undefined {
   const { waiting, refused, away, notKept, notTaken, clockOff, newerVersion, fetching } = outbox;
   if (notKept !== undefined)
     return {
@@ -97,7 +97,7 @@ export function OutboxWords() {
     return all ? JSON.stringify(all) : undefined;
   });
   if (line === undefined) return null;
-  const { title, text, action, alert, does } = JSON.parse(line) as Said;
+  const { title, text, action, alert, does } = JSON.parse(line) as Shown;
   const press = () => {
     if (does === 'notKept') act(acknowledgeNotKept());
     else if (does === 'refused') void act(acknowledgeRefusals());

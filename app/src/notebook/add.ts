@@ -73,7 +73,7 @@ const UNSTAMPED = new Set<Entry['kind']>(['pieces', 'readings', 'withdrawals', '
  */
 export function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
   return (dispatch, getState, { device, running, drawn }) => {
-    const turn = running.lastTold
+    const turn = running.lastAdded
       .then(async () => {
         // What is recorded before anybody knows whose notebook this is gets its author when it is kept.
         await dispatch(openMe());
@@ -99,7 +99,7 @@ export function addMade(make: () => readonly Entry[]): Thunk<Promise<boolean>> {
         dispatch(outbox.actions.noted({ notKept: message(error) }));
         return false;
       });
-    running.lastTold = turn;
+    running.lastAdded = turn;
     return turn;
   };
 }

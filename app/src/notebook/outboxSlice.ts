@@ -67,7 +67,7 @@ export const outbox = createSlice({
       ...known,
     })),
     /** The server was heard of. */
-    told: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({
+    learned: plainly((state: OutboxState, known: Partial<OutboxState>): OutboxState => ({
       ...state,
       away: false,
       ...known,

@@ -26,7 +26,7 @@ export interface Outside {
 /** What goes on in one window, and is no state that a screen shows. */
 export interface Running {
   /** Entries are kept one after the other, in the order in which they were added. */
-  lastTold: Promise<unknown>;
+  lastAdded: Promise<unknown>;
   lastInstant: number;
   /** Asking the device who keeps this notebook, once. */
   opening: Promise<void> | undefined;
@@ -42,7 +42,7 @@ export interface Running {
 /** @param kept what this device kept for itself: how it shows Pause */
 export function makeStore(outside: Outside, kept?: { readonly look: LookSettings }) {
   const running: Running = {
-    lastTold: Promise.resolve(),
+    lastAdded: Promise.resolve(),
     lastInstant: 0,
     opening: undefined,
     syncing: undefined,

@@ -62,7 +62,7 @@ function syncOnce(): Thunk<Promise<boolean>> {
         return true;
       }
       if (error instanceof NotKept) {
-        dispatch(outbox.actions.told({ notTaken: error.message }));
+        dispatch(outbox.actions.learned({ notTaken: error.message }));
         return true;
       }
       if (!(error instanceof Away)) throw error;
@@ -86,7 +86,7 @@ function staysHere(): Thunk<Promise<void>> {
       await device.keepPerson(here);
       dispatch(me.actions.meLoaded(here));
     }
-    dispatch(outbox.actions.told({ syncedAt: clock() }));
+    dispatch(outbox.actions.learned({ syncedAt: clock() }));
     dispatch(me.actions.notSignedIn({ demo, mail }));
   };
 }
@@ -97,8 +97,8 @@ function staysHere(): Thunk<Promise<void>> {
  */
 function becomes(account: Me, asked_at: number): Thunk<Promise<void>> {
   return (dispatch, _, { running }) => {
-    const turn = running.lastTold.then(() => dispatch(belongsTo(account, asked_at)));
-    running.lastTold = turn.catch(() => undefined);
+    const turn = running.lastAdded.then(() => dispatch(belongsTo(account, asked_at)));
+    running.lastAdded = turn.catch(() => undefined);
     return turn;
   };
 }
@@ -136,7 +136,7 @@ function belongsTo(
     if (another)
       for (const find of Object.keys(getState().finds)) dispatch(showFind(find, await device.record(find)));
     dispatch(
-      outbox.actions.told({
+      outbox.actions.learned({
         syncedAt: clock(),
         otherGuide: theirs.version !== guide.version,
         ...(wrong ? { clockOff: Math.round(-off / 60_000) } : { clockOff: 0 }),
@@ -166,7 +166,7 @@ function pullStream(stream: string, last: number): Thunk<Promise<boolean>> {
         here = page.entries.at(-1)?.seq ?? here;
         all = page.last;
         if (page.newer) {
-          dispatch(outbox.actions.told({ newerVersion: true }));
+          dispatch(outbox.actions.learned({ newerVersion: true }));
           break;
         }
         if (page.entries.length === 0) break;

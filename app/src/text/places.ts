@@ -162,7 +162,7 @@ export function shapeWords(shape: Geometry): string {
 
 export function pickingWords(reason: PickingReason): string {
   switch (reason.code) {
-    case 'not-told':
+    case 'not-known':
       return t.nobodyHasRecordedYetWhether;
     case 'ask-first':
       return reason.owner === undefined ? t.askTheOwnerFirst : t.askOwnerFirst(reason.owner);

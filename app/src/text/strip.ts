@@ -12,7 +12,7 @@ import { list, reasonWords, passedOver } from './reasons';
 
 /** The one line of a verdict. */
 
-const TOLD: Readonly<Record<ContextField, string>> = {
+const MISSING: Readonly<Record<ContextField, string>> = {
   stages: t.stage,
   condition: t.condition,
   part: t.part,
@@ -28,7 +28,11 @@ export function aroundLine(verdict: Verdict): string {
   const missing = [
     ...new Set(
       verdict.reasons.flatMap((r) =>
-        r.code === 'context-missing' ? [TOLD[r.field]] : r.code === 'not-traced' ? [TOLD.tracedToBase] : [],
+        r.code === 'context-missing'
+          ? [MISSING[r.field]]
+          : r.code === 'not-traced'
+            ? [MISSING.tracedToBase]
+            : [],
       ),
     ),
   ];

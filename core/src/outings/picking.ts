@@ -5,7 +5,7 @@ import type { Allowance, PlaceFields, Spoil } from '../notebook/page';
 /** What a place says of picking there. Nothing here is the law, and nothing known means: ask first. */
 
 export type PickingReason =
-  | { readonly code: 'not-told' }
+  | { readonly code: 'not-known' }
   | { readonly code: 'ask-first'; readonly owner?: string }
   | { readonly code: 'forbidden'; readonly owner?: string }
   | { readonly code: 'allowance'; readonly allowance: Allowance }
@@ -49,7 +49,7 @@ export function pickingAt(
   });
   if (allowance?.may === 'no') return result('forbidden', { code: 'allowance', allowance });
   const allowed: PickingReason[] = allowance ? [{ code: 'allowance', allowance }] : [];
-  if (!picking) return result('unknown', { code: 'not-told' });
+  if (!picking) return result('unknown', { code: 'not-known' });
   switch (picking.may) {
     case 'no':
       // A place that is closed but for something named is open for that; how much of anything may be taken

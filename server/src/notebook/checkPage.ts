@@ -24,14 +24,14 @@ interface Around {
 /** Kept by one person, who alone tells of it. */
 const OWN_ONLY: Readonly<Partial<Record<PageRecord['kind'], string>>> = {
   harvest: 'only who took it tells what was taken',
-  portion: 'only who told of it tells more',
+  portion: 'only who began it changes it',
   taste: 'only who tasted tells how it was',
 };
 const NEVER_SHARED: Readonly<Partial<Record<PageRecord['kind'], string>>> = {
-  eater: 'who eats along is told in one’s own notebook only',
-  taste: 'how somebody takes something is told in one’s own notebook only',
-  practice: 'what somebody practised is told in one’s own notebook only',
-  learner: 'how somebody practises is told in one’s own notebook only',
+  eater: 'who eats along is recorded in one’s own notebook only',
+  taste: 'how somebody takes something is recorded in one’s own notebook only',
+  practice: 'what somebody practised is recorded in one’s own notebook only',
+  learner: 'how somebody practises is recorded in one’s own notebook only',
 };
 
 /** What is wrong with an entry of a page; nothing where it may be added. */
@@ -63,7 +63,7 @@ export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
       const own = OWN_ONLY[page.kind];
       if (own !== undefined && page.person !== person) return wrong('by', own);
       if (!seesExactShape(page, person))
-        return wrong('page', 'who is not told where a place is cannot change what is told of it');
+        return wrong('page', 'who may not see where a place is cannot change what is recorded of it');
       return [
         ...by,
         ...((page.kind === 'harvest' || page.kind === 'taste') &&

@@ -1,7 +1,7 @@
 import type { CompiledGuide } from '@pause/core';
 import type { Asked } from '@pause/core/questions';
 import { inThread, openThreads } from '../threads';
-import type { Question, Said } from './worker';
+import type { Question, Answered } from './worker';
 
 /**
  * Answers to what is asked of the core, worked out in threads of their own, so that a long plan keeps nobody
@@ -19,9 +19,12 @@ const THREADS = 2;
 const here = typeof __dirname === 'string' ? __dirname : import.meta.dirname;
 
 export function openQuestions(guide: CompiledGuide): Questions {
-  const threads = openThreads<Question, Said>(here, 'questions', guide.guide, { least: 1, most: THREADS });
+  const threads = openThreads<Question, Answered>(here, 'questions', guide.guide, {
+    least: 1,
+    most: THREADS,
+  });
   return {
-    ask: async (asked, body, signal) => (await inThread(threads, { asked, body }, LONGEST_MS, signal)).said,
+    ask: async (asked, body, signal) => (await inThread(threads, { asked, body }, LONGEST_MS, signal)).answer,
     stop: () => threads.destroy(),
   };
 }

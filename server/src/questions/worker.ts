@@ -9,16 +9,16 @@ export interface Question {
   readonly asked: Asked;
   readonly body: unknown;
 }
-export interface Said {
-  readonly said: unknown;
+export interface Answered {
+  readonly answer: unknown;
 }
 
 let guide: CompiledGuide | undefined;
 
-export default function answer({ asked, body }: Question): Said | ThreadRefusal {
+export default function answer({ asked, body }: Question): Answered | ThreadRefusal {
   guide ??= compileGuide(workerData as Guide);
   try {
-    return { said: ask(asked, body, guide) };
+    return { answer: ask(asked, body, guide) };
   } catch (error) {
     if (error instanceof CaseError) return { refused: error.problems };
     if (error instanceof GuideError)

@@ -79,7 +79,7 @@ function Taste({
           taxon: made.taxon,
           part: made.part,
           cautions: eater?.fields.cautions ?? [],
-          stands: !held.has(batch.id),
+          holds: !held.has(batch.id),
           ready:
             batch.fields.method === 'cook' || !(made.kingdom === 'Fungi' || made.part.cook !== undefined),
           others: mine.map(({ fields }) => ({

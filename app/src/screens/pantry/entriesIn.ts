@@ -9,7 +9,7 @@ import { t } from '../../text/en/pantry';
 
 /** The entries in a file. */
 
-export const MOST_TOLD = 6;
+export const MOST_LISTED = 6;
 export const AT_ONCE = 200;
 
 interface Taken {

@@ -7,7 +7,7 @@ import { recordOf } from '../../notebook/recalls';
 import type { Thunk } from '../../notebook/store';
 import { t } from '../../text/en/pantry';
 import { memberName } from '../../text/people';
-import { entriesIn, AT_ONCE, MOST_TOLD } from './entriesIn';
+import { entriesIn, AT_ONCE, MOST_LISTED } from './entriesIn';
 
 /** The whole logbook out of this device and into it, in open formats. */
 
@@ -65,8 +65,8 @@ export function loadLogbook(): Thunk<Promise<readonly string[]>> {
     const all = kept === entries.length ? '' : t.ofTheDeviceTookNo(entries.length);
     return [
       kept === 0 && entries.length === 0 ? t.nothingInItIsNew : t.entriesWereTaken(kept, all),
-      ...remarks.slice(0, MOST_TOLD),
-      ...(remarks.length > MOST_TOLD ? [t.andMore(remarks.length - MOST_TOLD)] : []),
+      ...remarks.slice(0, MOST_LISTED),
+      ...(remarks.length > MOST_LISTED ? [t.andMore(remarks.length - MOST_LISTED)] : []),
     ];
   };
 }

@@ -128,16 +128,16 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
   const taste = pantry.tastes.find((one) => one.id === id);
   const lineage = new Set([id, ...ancestorsOf(pantry.descent, id)]);
   const batches = pantry.batches.filter((one) => lineage.has(one.id));
-  const said = (label: string, text: string) => (text.trim() === '' ? [] : [`${label}: ${text.trim()}`]);
+  const typedLine = (label: string, text: string) => (text.trim() === '' ? [] : [`${label}: ${text.trim()}`]);
   const parts: SheetPart[] = [
     { title: t.whatItWasTakenFor, lines: records.map(takenFor) },
     { title: t.whatItCouldHaveBeen, lines: insteadLines(records, could) },
     {
       title: t.whoWhenHowMuch,
       lines: [
-        ...said(t.who, typed.who),
-        ...said(t.when, typed.when),
-        ...said(t.howMuch, typed.amount),
+        ...typedLine(t.who, typed.who),
+        ...typedLine(t.when, typed.when),
+        ...typedLine(t.howMuch, typed.amount),
         ...portions.flatMap((one) => eaten(pantry, one)),
         ...(taste
           ? [
@@ -152,7 +152,7 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
     {
       title: t.whatIsFeltAndSince,
       lines: [
-        ...said(t.toldNow, typed.signs),
+        ...typedLine(t.toldNow, typed.signs),
         ...portions.flatMap(({ fields: { signs = [] } }) =>
           signs.map((one) => `${momentWords(new Date(one.at))}: ${one.text}`),
         ),

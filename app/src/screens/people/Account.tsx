@@ -42,7 +42,7 @@ export function Account() {
   const here = person?.account === true && signedOut !== true;
   const look = useCallback(async () => {
     const outcome = await act(sessionsOf());
-    setKnown(Sessions.safeParse(outcome.ok ? outcome.said : undefined).data);
+    setKnown(Sessions.safeParse(outcome.ok ? outcome.answer : undefined).data);
   }, [act]);
   useEffect(() => {
     if (here) void look();

@@ -22,7 +22,7 @@ export function ConfirmScreen() {
     const outcome = await act(confirmAddress(token ?? ''));
     setBusy(false);
     setWrong(outcome.ok ? undefined : outcome.title);
-    const confirmed = Confirmed.safeParse(outcome.ok ? outcome.said : undefined).data;
+    const confirmed = Confirmed.safeParse(outcome.ok ? outcome.answer : undefined).data;
     if (confirmed?.signedIn === true) router.replace('/');
     else setBefore(confirmed !== undefined);
   };

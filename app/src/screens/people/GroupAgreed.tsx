@@ -36,7 +36,7 @@ export function Agreed({ group }: { readonly group: Group }) {
             </Body>
             <Small soft>
               {memberName(group, one.by)}, {dayWords(new Date(one.at), new Date())}
-              {stands(page, one) ? '' : t.somethingElseWasRecordedSince}
+              {isCurrent(page, one) ? '' : t.somethingElseWasRecordedSince}
             </Small>
           </View>
         ))}
@@ -45,7 +45,7 @@ export function Agreed({ group }: { readonly group: Group }) {
   );
 }
 
-const stands = (page: PageRecord, { id, field }: { readonly id: string; readonly field: string }) =>
+const isCurrent = (page: PageRecord, { id, field }: { readonly id: string; readonly field: string }) =>
   fieldHistory(page, field)[0]?.id === id;
 
 export type Rule = FieldsOf<'group'>[keyof FieldsOf<'group'>];

@@ -33,13 +33,18 @@ function useTell(group: Group): (change: Change) => void {
 export function Name({ group }: { readonly group: Group }) {
   const save = useTell(group);
   const [name, setName] = useState(group.name);
-  const said = name.trim();
+  const typed = name.trim();
   return (
     <View style={styles.block}>
       <Heading>{t.whatItIsCalled}</Heading>
       <Field label={t.nameOfTheGroup} value={name} onChangeText={setName} maxLength={80} />
-      {said !== '' && said !== group.name ? (
-        <Button label={t.callItSo} tone="outline" style={styles.start} onPress={() => save({ name: said })} />
+      {typed !== '' && typed !== group.name ? (
+        <Button
+          label={t.callItSo}
+          tone="outline"
+          style={styles.start}
+          onPress={() => save({ name: typed })}
+        />
       ) : null}
     </View>
   );

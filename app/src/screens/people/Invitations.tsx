@@ -45,7 +45,7 @@ export function Invitations({ group, save }: InvitationsProps) {
   const [open, setOpen] = useState<readonly OpenInvitation[]>([]);
   const look = useCallback(async () => {
     const outcome = await act(invitationsOf(group.id));
-    setOpen(Open.safeParse(outcome.ok ? outcome.said : undefined).data?.invitations ?? []);
+    setOpen(Open.safeParse(outcome.ok ? outcome.answer : undefined).data?.invitations ?? []);
   }, [act, group.id]);
   useEffect(() => {
     void look();
@@ -53,7 +53,7 @@ export function Invitations({ group, save }: InvitationsProps) {
   const makeCode = async () => {
     const outcome = await act(inviteTo(group.id, role, DAYS));
     save(outcome);
-    setCode(Made.safeParse(outcome.ok ? outcome.said : undefined).data?.code);
+    setCode(Made.safeParse(outcome.ok ? outcome.answer : undefined).data?.code);
     await look();
   };
   const takeBack = async (id: string) => {

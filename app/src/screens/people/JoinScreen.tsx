@@ -24,7 +24,7 @@ export function JoinScreen() {
       return;
     }
     const outcome = await act(joinByCode(code));
-    const group = Joined.safeParse(outcome.ok ? outcome.said : undefined).data;
+    const group = Joined.safeParse(outcome.ok ? outcome.answer : undefined).data;
     if (group) router.replace({ pathname: '/group/[id]', params: { id: group.id } });
     else setWrong(outcome.ok ? undefined : t.code(outcome.title));
   };

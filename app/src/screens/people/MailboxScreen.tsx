@@ -21,7 +21,7 @@ export function MailboxScreen() {
   const [wrong, setWrong] = useState<string | undefined>();
   const look = useCallback(async () => {
     const outcome = await act(lettersInMailbox());
-    setLetters(Letters.safeParse(outcome.ok ? outcome.said : undefined).data?.letters);
+    setLetters(Letters.safeParse(outcome.ok ? outcome.answer : undefined).data?.letters);
     setWrong(outcome.ok ? undefined : outcome.title);
   }, [act]);
   useEffect(() => {

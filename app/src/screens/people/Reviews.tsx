@@ -44,7 +44,7 @@ function Review({
   const [note, setNote] = useState('');
   const [message, setMessage] = useState<string | undefined>();
   const review = group.reviews.find((r) => r.taxon === taxon);
-  const stands = review?.content === content;
+  const isCurrent = review?.content === content;
   const keeper = group.role === 'keeper';
   const save = (outcome: Outcome) => {
     setMessage(outcome.ok ? undefined : outcome.title);
@@ -59,7 +59,7 @@ function Review({
             memberName(group, review.by),
             dayWords(new Date(review.at), new Date()),
             review.note ? ` “${review.note}”` : '',
-            stands ? '' : t.theGuideSaysSomethingElse,
+            isCurrent ? '' : t.theGuideSaysSomethingElse,
           )}
         </Body>
       ) : (
@@ -67,7 +67,7 @@ function Review({
       )}
       {keeper && !open ? (
         <View style={styles.ways}>
-          {stands ? (
+          {isCurrent ? (
             <Button
               label={t.takeTheSignatureBack}
               tone="plain"

@@ -33,13 +33,13 @@ function atServer(
   work: (
     ask: (method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown) => Promise<unknown>,
   ) => Promise<unknown>,
-): Thunk<Promise<Outcome & { readonly said?: unknown }>> {
+): Thunk<Promise<Outcome & { readonly answer?: unknown }>> {
   return async (dispatch, _, { api }) => {
     try {
-      const said = await work(api.ask);
+      const answer = await work(api.ask);
       await dispatch(syncAll());
       await dispatch(loadList());
-      return { ok: true, said };
+      return { ok: true, answer };
     } catch (error) {
       return failed(error);
     }
@@ -48,10 +48,10 @@ function atServer(
 
 /** What the library for accounts says of an answer, in our words. */
 function inWords(
-  outcome: Outcome & { readonly said?: unknown },
+  outcome: Outcome & { readonly answer?: unknown },
   status: number,
   words: string,
-): Outcome & { readonly said?: unknown } {
+): Outcome & { readonly answer?: unknown } {
   return !outcome.ok && outcome.status === status ? { ...outcome, title: words } : outcome;
 }
 
@@ -70,7 +70,7 @@ export const signUp = (
   name: string,
   email: string,
   password: string,
-): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
+): Thunk<Promise<Outcome & { readonly answer?: unknown }>> =>
   atServer((ask) => ask('POST', '/auth/sign-up/email', { name, email, password }));
 
 const waits = (count: number, one: string, several: string, then: string) =>
@@ -125,12 +125,12 @@ export const deleteAccount = (name: string, password?: string): Thunk<Promise<Ou
   leave(t.deleteTheAccount, (api) =>
     api.ask('DELETE', '/me', { name, ...(password === undefined ? {} : { password }) }),
   );
-export const sessionsOf = (): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
+export const sessionsOf = (): Thunk<Promise<Outcome & { readonly answer?: unknown }>> =>
   atServer((ask) => ask('GET', '/me/sessions'));
 export const endSession = (id: string): Thunk<Promise<Outcome>> =>
   atServer((ask) => ask('DELETE', `/me/sessions/${id}`));
 
-export const confirmAddress = (token: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
+export const confirmAddress = (token: string): Thunk<Promise<Outcome & { readonly answer?: unknown }>> =>
   atServer((ask) => ask('POST', '/auth/confirm', { token }));
 export const askForPassword = (email: string): Thunk<Promise<Outcome>> =>
   atServer((ask) => ask('POST', '/auth/request-password-reset', { email }));
@@ -142,20 +142,20 @@ export const setPassword =
       400,
       t.thisLinkIsNoLonger,
     );
-export const lettersInMailbox = (): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
+export const lettersInMailbox = (): Thunk<Promise<Outcome & { readonly answer?: unknown }>> =>
   atServer((ask) => ask('GET', '/demo/mailbox'));
 
 export const beginGroup = (id: string, name: string): Thunk<Promise<Outcome>> =>
   atServer((ask) => ask('POST', '/groups', { id, name }));
-export const joinByCode = (code: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
+export const joinByCode = (code: string): Thunk<Promise<Outcome & { readonly answer?: unknown }>> =>
   atServer((ask) => ask('POST', '/invitations/accept', { code }));
 export const inviteTo = (
   group: string,
   role: string,
   days: number,
-): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
+): Thunk<Promise<Outcome & { readonly answer?: unknown }>> =>
   atServer((ask) => ask('POST', `/groups/${group}/invitations`, { role, days }));
-export const invitationsOf = (group: string): Thunk<Promise<Outcome & { readonly said?: unknown }>> =>
+export const invitationsOf = (group: string): Thunk<Promise<Outcome & { readonly answer?: unknown }>> =>
   atServer((ask) => ask('GET', `/groups/${group}/invitations`));
 export const takeBackInvitation = (group: string, id: string): Thunk<Promise<Outcome>> =>
   atServer((ask) => ask('DELETE', `/groups/${group}/invitations/${id}`));

@@ -27,7 +27,7 @@ export function LookingBack({ place }: { readonly place: Place }) {
         ? null
         : several.map(([taxon, all]) => {
             const years = [...new Set(all.map(({ on }) => yearOf(dayOf(on))))].sort((a, b) => b - a);
-            const said = all
+            const summary = all
               .map(
                 ({ on, what, stages }) =>
                   `${isoDayName(on)}: ${what === 'nothing' ? t.nothing : (stages?.map(stageName).join(', ') ?? t.wasSeen)}`,
@@ -36,7 +36,7 @@ export function LookingBack({ place }: { readonly place: Place }) {
             return (
               <View key={taxon}>
                 <Small>{CommonName(taxon)}</Small>
-                <Svg width={width} height={years.length * ROW + 22} role="img" aria-label={said}>
+                <Svg width={width} height={years.length * ROW + 22} role="img" aria-label={summary}>
                   {Array.from({ length: 12 }, (_, month) => (
                     <G key={month}>
                       <Line

@@ -23,7 +23,7 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
   const [note, setNote] = useState('');
   const [worth, setWorth] = useState(false);
   const before = [...taxaSeenAt(seenPlace(place))].flatMap((id) => guide.taxon(id) ?? []);
-  const said = note.trim();
+  const text = note.trim();
   const save = () => {
     if (!taxon) return;
     void import('../../notebook/outside')
@@ -35,7 +35,7 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
             what,
             ...(what === 'seen' && stages.length > 0 ? { stages: [...stages] } : {}),
             ...(worth ? { worthVisit: true } : {}),
-            ...(said ? { note: said } : {}),
+            ...(text ? { note: text } : {}),
           }),
         ),
       )

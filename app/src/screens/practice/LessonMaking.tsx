@@ -76,14 +76,14 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
             save(() => ({ note: words.note.trim() === '' ? null : words.note.trim() }));
         }}
       />
-      {pairs.map(({ target: one, other, note: said = '' }, index) => (
+      {pairs.map(({ target: one, other, note: text = '' }, index) => (
         <View key={`${one} ${other}`} style={styles.block}>
           <PairNote
             name={t.bothOf(
               guide.taxon(one) ? CommonName(one) : one,
               guide.taxon(other) ? commonName(other) : other,
             )}
-            note={said}
+            note={text}
             onNote={(text) =>
               save(({ pairs: now = [] }) => ({
                 pairs: now.map((pair, at) =>

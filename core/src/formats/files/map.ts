@@ -25,7 +25,7 @@ export type ReadMap =
 
 const MOST_POSITIONS = 300_000;
 const MOST_NAMES = 40;
-const MOST_TOLD = 5;
+const MOST_LISTED = 5;
 /** Decimals of a degree that are kept: about a metre. */
 const DECIMALS = 1e5;
 const DRAWN: readonly string[] = ['Point', 'LineString', 'MultiLineString', 'Polygon', 'MultiPolygon'];
@@ -80,7 +80,7 @@ export function readMap(text: string): ReadMap {
       geometry: { type, coordinates: kept.coordinates } as Geometry,
     });
   }
-  if (problems.length > 0) return { problems: problems.slice(0, MOST_TOLD) };
+  if (problems.length > 0) return { problems: problems.slice(0, MOST_LISTED) };
   if (positions > MOST_POSITIONS)
     return {
       problems: [
@@ -146,11 +146,11 @@ function kindOf(type: string, properties: NonNullable<Feature['properties']>): M
       .find((value): value is number => typeof value === 'number' && Number.isFinite(value));
   if (type === 'Point') return name === undefined ? undefined : { kind: 'name', name };
   const area = type.endsWith('Polygon');
-  const said = tag('kind');
+  const given = tag('kind');
   const [natural, landuse] = [tag('natural'), tag('landuse')];
   const kind =
-    said !== undefined && KINDS.includes(said)
-      ? (said as MapKind)
+    given !== undefined && KINDS.includes(given)
+      ? (given as MapKind)
       : natural === 'wood' || landuse === 'forest'
         ? 'wood'
         : natural === 'water' || tag('waterway') !== undefined

@@ -32,7 +32,7 @@ export type ReadPlaces =
 
 export const MOST_BYTES = 15_000_000;
 const MOST_PLACES = 500;
-const MOST_TOLD = 5;
+const MOST_LISTED = 5;
 
 export interface Feature {
   readonly properties?: Readonly<Record<string, unknown>> | null;
@@ -167,7 +167,7 @@ function taken(features: readonly Feature[], near: readonly [number, number] | u
       });
     }
   }
-  if (problems.length > 0) return { problems: problems.slice(0, MOST_TOLD) };
+  if (problems.length > 0) return { problems: problems.slice(0, MOST_LISTED) };
   if (places.length === 0) return problem('file', 'there is no place, line or area in it');
   if (places.length > MOST_PLACES)
     return problem('file', `${places.length} places; up to ${MOST_PLACES} at once`);

@@ -21,7 +21,7 @@ export interface TasteQuestion {
   /** What has to be minded of whoever tastes, as the guide names it. */
   readonly cautions: readonly string[];
   /** By what is on record of the find, nothing speaks against it. */
-  readonly stands: boolean;
+  readonly holds: boolean;
   /** It was made ready as it has to be. */
   readonly ready: boolean;
   /** When this person first had something else that was new, and how that ended. */
@@ -44,13 +44,13 @@ export function tasteRefusals({
   taxon,
   part,
   cautions,
-  stands,
+  holds,
   ready,
   others,
   now,
 }: TasteQuestion): TasteRefusal[] {
   const all: (TasteRefusal | false)[] = [
-    !stands && { code: 'recalled' },
+    !holds && { code: 'recalled' },
     !isEaten(part) && { code: 'not-eaten' },
     taxon.grade !== 'none' && { code: 'harmful', grade: taxon.grade },
     cautions.includes('child') && { code: 'child' },

@@ -23,7 +23,7 @@ export type ParsedWeather =
 /** Longer than this nobody knows what the days between were like. */
 const LONGEST_GAP = 7;
 const MOST_DAYS = 40_000;
-const MOST_TOLD = 8;
+const MOST_LISTED = 8;
 
 type Column = 'least' | 'most' | 'rain';
 const COLUMNS: readonly {
@@ -101,7 +101,7 @@ export function parseWeather(text: string, elevation?: number): ParsedWeather {
     problems.push({ field: `line ${line}`, reason: row });
     return [];
   });
-  if (problems.length > 0) return { problems: problems.slice(0, MOST_TOLD) };
+  if (problems.length > 0) return { problems: problems.slice(0, MOST_LISTED) };
   return arranged(rows, height);
 }
 
@@ -165,6 +165,6 @@ function arranged(rows: readonly Row[], elevation: number): ParsedWeather {
     }
   }
   return problems.length > 0
-    ? { problems: problems.slice(0, MOST_TOLD) }
+    ? { problems: problems.slice(0, MOST_LISTED) }
     : { series: { elevation, from: begin.day, ...series }, filled };
 }

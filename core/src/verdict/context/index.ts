@@ -89,9 +89,9 @@ function eaterReasons(find: Case, target: CompiledTaxon): { leave: LeaveReason[]
   const pause: PauseReason[] = [];
   for (const eater of find.context.eaters ?? []) {
     for (const caution of cautionsFor(eater, target, route)) {
-      const said = { eater: eater.name, caution: caution.for, text: caution.text };
-      if (caution.level === 'rules-out') leave.push({ code: 'not-for-eater', ...said });
-      else pause.push({ code: 'ask-for-eater', ...said });
+      const reason = { eater: eater.name, caution: caution.for, text: caution.text };
+      if (caution.level === 'rules-out') leave.push({ code: 'not-for-eater', ...reason });
+      else pause.push({ code: 'ask-for-eater', ...reason });
     }
   }
   return { leave, pause };
