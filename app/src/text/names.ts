@@ -145,9 +145,10 @@ export function timeWords(seconds: number): string {
   return seconds >= 55 ? t.aMinute : t.seconds(seconds);
 }
 
+const NUMBERS = t.smallNumbers.split(' ');
 /** "none", "one", "two"; from eleven on in digits. */
 export function numberWord(n: number): string {
-  return t.smallNumbers.split(' ')[n] ?? String(n);
+  return NUMBERS[n] ?? String(n);
 }
 
 export const CONDITION: Readonly<Record<NonNullable<Case['context']['condition']>, string>> = {

@@ -1,6 +1,6 @@
 import { GROUND, both, shrunk, strewn, BRAIN, stemOutline } from './fungus';
 import { type Line, curve, closedCurve, ellipse, arc } from './geometry';
-import { type Fill, type Mark, shape, strokes, segment, stroke, dot, drawnBy, type Drawings } from './mark';
+import { type Fill, type Mark, shape, strokes, segment, stroke, dot, type Drawings } from './mark';
 
 /** A cap cut in half, and how it joins the stem. */
 
@@ -36,7 +36,7 @@ const CUT_BALL = closedCurve([60, 8], [84, 18], [92, 40], [80, 60], [60, 68], [4
 
 /** Cut from top to bottom. */
 export function section(state: string): Mark[] | undefined {
-  return drawnBy(SECTIONS, state)?.();
+  return SECTIONS[state]?.();
 }
 
 const SECTIONS: Drawings = {

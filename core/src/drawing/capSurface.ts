@@ -1,6 +1,6 @@
 import { strewn, shrunk, MIDDLE } from './fungus';
 import { curve, type Point, closedCurve, ellipse } from './geometry';
-import { type Mark, shape, strokes, stroke, type Fill, drawnBy, type Drawings } from './mark';
+import { type Mark, shape, strokes, stroke, type Fill, type Drawings } from './mark';
 
 /** The surface of a cap. */
 
@@ -13,7 +13,7 @@ const over = (apart: number, seed: number, most?: number) => strewn(shrunk(DOME,
 const outwards = ([x]: Point) => (x - MIDDLE) / 44;
 
 export function capSurface(state: string): Mark[] | undefined {
-  return drawnBy(CAP_SURFACES, state)?.();
+  return CAP_SURFACES[state]?.();
 }
 
 const CAP_SURFACES: Drawings = {

@@ -1,6 +1,6 @@
 import { MIDDLE, GROUND } from './fungus';
 import { type Line, moved, mirrored, curve, closedCurve } from './geometry';
-import { type Mark, shape, stroke, strokes, segment, drawnBy, type Drawings } from './mark';
+import { type Mark, shape, stroke, strokes, segment, type Drawings } from './mark';
 
 const half = (side: 1 | -1, gap: number, edge: Line): Mark =>
   shape(
@@ -16,7 +16,7 @@ const half = (side: 1 | -1, gap: number, edge: Line): Mark =>
 /** The texture of a cap. */
 
 export function texture(state: string): Mark[] | undefined {
-  return drawnBy(TEXTURES, state)?.();
+  return TEXTURES[state]?.();
 }
 
 const TEXTURES: Drawings = {

@@ -1,18 +1,7 @@
 import { strewn } from './fungus';
 import { type Line, curve, type Point, from, mirrored, ellipse, closedCurve } from './geometry';
 import { blade } from './leaf';
-import {
-  type Mark,
-  stroke,
-  shape,
-  faint,
-  placed,
-  dot,
-  segment,
-  strokes,
-  drawnBy,
-  type Drawings,
-} from './mark';
+import { type Mark, stroke, shape, faint, placed, dot, segment, strokes, type Drawings } from './mark';
 import { leaf, rosette, PETAL, petal } from './petals';
 
 /** The form of a flower. */
@@ -34,7 +23,7 @@ const hanging = (points: Line, tips: number): Mark[] => {
 const middle: Point = [60, 40];
 
 export function form(state: string): Mark[] | undefined {
-  return drawnBy(FORMS, state)?.();
+  return FORMS[state]?.();
 }
 
 const FORMS: Drawings = {

@@ -2,7 +2,7 @@ import { leaf } from './fruitPosition';
 import { strewn } from './fungus';
 import { type Point, closedCurve, ellipse, from, curve, symmetric } from './geometry';
 import { blade, OUTLINES } from './leaf';
-import { type Mark, placed, shape, dot, stroke, segment, strokes, drawnBy, type Drawings } from './mark';
+import { type Mark, placed, shape, dot, stroke, segment, strokes, type Drawings } from './mark';
 
 export * from './fruitType';
 export * from './fruitNuts';
@@ -16,7 +16,7 @@ const lens = (at: Point, degrees: number): Mark =>
 const ball = shape(ellipse(60, 42, 27), 'shade', 'line');
 
 export function crown(state: string): Mark[] | undefined {
-  return drawnBy(CROWNS, state)?.();
+  return CROWNS[state]?.();
 }
 
 const CROWNS: Drawings = {

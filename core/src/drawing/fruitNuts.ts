@@ -1,7 +1,7 @@
 import { NUT } from './fruitType';
 import { strewn } from './fungus';
 import { curve, type Line, mirrored, symmetric, ellipse, from, type Point } from './geometry';
-import { type Mark, strokes, shape, stroke, placed, drawnBy, type Drawings } from './mark';
+import { type Mark, strokes, shape, stroke, placed, type Drawings } from './mark';
 
 const styles = (y = 14) =>
   strokes([curve([58, y], [54, y - 7], [47, y - 8]), curve([62, y], [66, y - 7], [73, y - 8])], 'line');
@@ -14,7 +14,7 @@ const ribs = (lines: readonly Line[]) =>
 /** Fruits of umbels, and nuts in their case. */
 
 export function umbelFruit(state: string): Mark[] | undefined {
-  return drawnBy(UMBEL_FRUITS, state)?.();
+  return UMBEL_FRUITS[state]?.();
 }
 
 const UMBEL_FRUITS: Drawings = {
@@ -87,7 +87,7 @@ const UMBEL_FRUITS: Drawings = {
 const ball = ellipse(60, 42, 25);
 
 export function nutCase(state: string): Mark[] | undefined {
-  return drawnBy(NUT_CASES, state)?.();
+  return NUT_CASES[state]?.();
 }
 
 const NUT_CASES: Drawings = {

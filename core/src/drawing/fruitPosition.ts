@@ -1,6 +1,6 @@
 import { type Point, ellipse, curve } from './geometry';
 import { blade, OUTLINES } from './leaf';
-import { type Mark, placed, shape, stroke, segment, faint, drawnBy, type Drawings } from './mark';
+import { type Mark, placed, shape, stroke, segment, faint, type Drawings } from './mark';
 
 /** Where fruits sit. */
 
@@ -11,7 +11,7 @@ const berry = (x: number, y: number, r = 5): Mark => shape(ellipse(x, y, r), 'sh
 const axis = stroke(segment(60, 78, 60, 4), 'bold');
 
 export function position(state: string): Mark[] | undefined {
-  return drawnBy(POSITIONS, state)?.();
+  return POSITIONS[state]?.();
 }
 
 const POSITIONS: Drawings = {

@@ -1,13 +1,13 @@
 import { strewn } from './fungus';
 import { symmetric, curve, ellipse, arc, closedCurve, from } from './geometry';
-import { type Mark, stroke, shape, strokes, segment, dot, placed, drawnBy, type Drawings } from './mark';
+import { type Mark, stroke, shape, strokes, segment, dot, placed, type Drawings } from './mark';
 
 /** The type of a fruit. */
 
 export const NUT = symmetric(60, [60, 10], [78, 22], [86, 44], [76, 62], [60, 68]);
 
 export function type(state: string): Mark[] | undefined {
-  return drawnBy(TYPES, state)?.();
+  return TYPES[state]?.();
 }
 
 const TYPES: Drawings = {

@@ -1,6 +1,6 @@
 import { curve, closedCurve, from, type Line } from './geometry';
 import { OUTLINES, blade } from './leaf';
-import { type Mark, stroke, segment, strokes, faint, shape, placed, drawnBy, type Drawings } from './mark';
+import { type Mark, stroke, segment, strokes, faint, shape, placed, type Drawings } from './mark';
 import { small } from './stemMarks';
 import { earth, leafAt, upright } from './stemParts';
 
@@ -10,7 +10,7 @@ const pole = stroke(segment(60, 4, 60, 76), 'faint');
 
 /** How a stem holds itself up; what it holds on to is faint. */
 export function climbing(state: string): Mark[] | undefined {
-  return drawnBy(CLIMBINGS, state)?.();
+  return CLIMBINGS[state]?.();
 }
 
 const CLIMBINGS: Drawings = {

@@ -16,7 +16,7 @@ import {
   MIDDLE,
 } from './fungus';
 import { type Point, type Line, curve, ellipse, closedCurve } from './geometry';
-import { type Mark, strokes, stroke, dot, shape, type Fill, drawnBy, type Drawings } from './mark';
+import { type Mark, strokes, stroke, dot, shape, type Fill, type Drawings } from './mark';
 
 export * from './hymenophoreBond';
 
@@ -29,7 +29,7 @@ const radial = (count: number, to = 0.97, start = count > 40 ? 0.42 : 0.24): Lin
   Array.from({ length: count }, (_, i) => [onRim((360 * i) / count, start), onRim((360 * i) / count, to)]);
 
 export function hymenophore(state: string): Mark[] | undefined {
-  return drawnBy(HYMENOPHORES, state)?.();
+  return HYMENOPHORES[state]?.();
 }
 
 const HYMENOPHORES: Drawings = {

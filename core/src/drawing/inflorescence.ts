@@ -1,5 +1,5 @@
 import { ellipse, type Point, from, type Line, along, curve, closedCurve } from './geometry';
-import { type Mark, shape, stroke, dot, segment, faint, drawnBy, type Drawings } from './mark';
+import { type Mark, shape, stroke, dot, segment, faint, type Drawings } from './mark';
 import { leaf, rosette, PETAL } from './petals';
 
 /** How flowers stand together. */
@@ -25,7 +25,7 @@ export const umbellet = (tip: Point): Mark[] => umbel(tip, 5, 8, ([x, y]) => [do
 const axis = stroke(segment(60, 78, 60, 10), 'bold');
 
 export function inflorescence(state: string): Mark[] | undefined {
-  return drawnBy(INFLORESCENCES, state)?.();
+  return INFLORESCENCES[state]?.();
 }
 
 const INFLORESCENCES: Drawings = {

@@ -1,7 +1,7 @@
 import { strewn } from './fungus';
 import { moved, ellipse, curve, closedCurve, type Line } from './geometry';
 import { type Outline, bladeOutline, veins, blade, OUTLINES } from './leaf';
-import { type Mark, placed, shape, strokes, stroke, dot, segment, drawnBy, type Drawings } from './mark';
+import { type Mark, placed, shape, strokes, stroke, dot, segment, type Drawings } from './mark';
 import { earth } from './stemParts';
 
 /** The base and stalk of a leaf. */
@@ -82,7 +82,7 @@ const stemAt = (x = 36): Mark =>
 const broad = (length: number) => blade({ outline: { base: 0.55, tip: 0.9, ratio: 1.9 }, length });
 
 export function leafBase(state: string): Mark[] | undefined {
-  return drawnBy(LEAF_BASES, state)?.();
+  return LEAF_BASES[state]?.();
 }
 
 const LEAF_BASES: Drawings = {

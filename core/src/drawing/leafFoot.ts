@@ -1,6 +1,6 @@
 import { type Line, curve, mirrored, closedCurve } from './geometry';
 import { dividedLeaf } from './leafDivided';
-import { type Mark, stroke, segment, shape, faint, placed, strokes, drawnBy, type Drawings } from './mark';
+import { type Mark, stroke, segment, shape, faint, placed, strokes, type Drawings } from './mark';
 
 const stalk = stroke(segment(60, 78, 60, 58), 'line');
 const half = (points: Line): Line => curve(...points);
@@ -14,7 +14,7 @@ const pair = (right: Line): Mark[] => [
 /** The foot and the sheath of a leaf. */
 
 export function leafFoot(state: string): Mark[] | undefined {
-  return drawnBy(LEAF_FOOTS, state)?.();
+  return LEAF_FOOTS[state]?.();
 }
 
 const LEAF_FOOTS: Drawings = {

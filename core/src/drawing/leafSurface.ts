@@ -1,7 +1,7 @@
 import { strewn } from './fungus';
 import { closedCurve, type Line, curve, moved } from './geometry';
 import { blade, OUTLINES, bladeOutline } from './leaf';
-import { type Mark, placed, shape, strokes, segment, stroke, dot, drawnBy, type Drawings } from './mark';
+import { type Mark, placed, shape, strokes, segment, stroke, dot, type Drawings } from './mark';
 
 /** The surface of a leaf. */
 
@@ -30,7 +30,7 @@ const profile = (through: Line, thick: number): Mark =>
   shape([...curve(...through), ...moved([...curve(...through)].reverse(), 0, thick)], 'paper', 'bold');
 
 export function leafTexture(state: string): Mark[] | undefined {
-  return drawnBy(LEAF_TEXTURES, state)?.();
+  return LEAF_TEXTURES[state]?.();
 }
 
 const LEAF_TEXTURES: Drawings = {

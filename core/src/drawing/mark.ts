@@ -64,14 +64,7 @@ export function pathData({ line, closed }: Mark): string {
   return `M${line.map(at).join('L')}${closed ? 'Z' : ''}`;
 }
 
-/** What is drawn for each state of a character, in the order of the guide. */
+/** What is drawn for each state of a character; nothing for one that the drawings do not know. */
 export type Drawings<Parameters extends unknown[] = [], Drawn = Mark[]> = Readonly<
   Record<string, (...parameters: Parameters) => Drawn | undefined>
 >;
-
-/** How a state is drawn; nothing for one that the drawings do not know. */
-export const drawnBy = <Parameters extends unknown[], Drawn>(
-  drawings: Drawings<Parameters, Drawn>,
-  state: string,
-): ((...parameters: Parameters) => Drawn | undefined) | undefined =>
-  Object.hasOwn(drawings, state) ? drawings[state] : undefined;

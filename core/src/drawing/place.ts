@@ -1,13 +1,13 @@
 import { type Line, curve, mirrored, from, ellipse } from './geometry';
 import { blade, bladeOutline, OUTLINES, veins } from './leaf';
-import { type Mark, stroke, segment, shape, strokes, placed, dot, drawnBy, type Drawings } from './mark';
+import { type Mark, stroke, segment, shape, strokes, placed, dot, type Drawings } from './mark';
 import { leaf, needles, ground, tuft } from './placeParts';
 
 export * from './habitat';
 
 /** A leaf or needles of the tree. */
 export function tree(state: string): Mark[] | undefined {
-  return drawnBy(TREES, state)?.();
+  return TREES[state]?.();
 }
 
 const TREES: Drawings = {

@@ -1,6 +1,6 @@
 import { along, closedCurve, curve, from, mirrored, type Line, type Point } from './geometry';
 import { blade, OUTLINES } from './leaf';
-import { dot, placed, segment, shape, stroke, strokes, type Mark, drawnBy, type Drawings } from './mark';
+import { dot, placed, segment, shape, stroke, strokes, type Mark, type Drawings } from './mark';
 
 const SOIL = 18;
 const soil = (): Mark => stroke(curve([8, SOIL], [36, SOIL - 1], [64, SOIL + 1], [112, SOIL]), 'faint');
@@ -21,7 +21,7 @@ const tapered = (half: number, tip: Point): Line => {
 };
 
 export function form(state: string): Mark[] | undefined {
-  return drawnBy(FORMS, state)?.();
+  return FORMS[state]?.();
 }
 
 const FORMS: Drawings = {

@@ -1,6 +1,6 @@
 import { GROUND, MIDDLE, strewn, shrunk, capOutline } from './fungus';
 import { type Line, curve, mirrored, type Point, inside, ellipse, arc } from './geometry';
-import { type Mark, shape, type Ink, strokes, stroke, segment, dot, drawnBy, type Drawings } from './mark';
+import { type Mark, shape, type Ink, strokes, stroke, segment, dot, type Drawings } from './mark';
 
 export * from './stipeVeil';
 export * from './stipeGround';
@@ -78,7 +78,7 @@ const net = (size: number, to: number, ink: Ink) => {
 
 /** A stout stem with what is drawn on it. */
 export function stipeNet(state: string): Mark[] | undefined {
-  return drawnBy(STIPE_NETS, state)?.();
+  return STIPE_NETS[state]?.();
 }
 
 const STIPE_NETS: Drawings = {

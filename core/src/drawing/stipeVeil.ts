@@ -1,6 +1,6 @@
 import { stemOutline, both, strewn } from './fungus';
 import { curve, closedCurve, ellipse, type Line } from './geometry';
-import { type Mark, type Ink, shape, strokes, segment, stroke, dot, drawnBy, type Drawings } from './mark';
+import { type Mark, type Ink, shape, strokes, segment, stroke, dot, type Drawings } from './mark';
 
 const cap = [
   ...curve([16, 26], [32, 9], [60, 4], [88, 9], [104, 26]),
@@ -23,7 +23,7 @@ const skirt = (half: number, y: number, drop: number, ink: Ink = 'bold'): Mark =
 
 /** Drawn large: a stout stem under the rim of a cap, and what a veil has left between them. */
 export function veil(state: string): Mark[] | undefined {
-  return drawnBy(VEILS, state)?.();
+  return VEILS[state]?.();
 }
 
 const VEILS: Drawings = {
@@ -115,7 +115,7 @@ const soil = [
 ];
 
 export function volva(state: string): Mark[] | undefined {
-  return drawnBy(VOLVAS, state)?.();
+  return VOLVAS[state]?.();
 }
 
 const VOLVAS: Drawings = {
