@@ -16,6 +16,7 @@ import {
 } from '@pause/core/harvest/taking';
 
 import { t } from './en/harvest';
+import { t as units } from './en/units';
 import { listed } from './messages';
 import { numberWord } from './names';
 import { amountIn } from './units';
@@ -41,16 +42,18 @@ export const amountOf = (amount: number, unit: AmountUnit): string => amountIn(u
 export function weightOf(grams: number): string {
   const step = grams >= 100 ? 10 : 1;
   if (grams >= 1000)
-    return t.kg((grams / 1000).toLocaleString(undefined, { maximumFractionDigits: grams >= 10_000 ? 0 : 1 }));
+    return units.kilograms(
+      (grams / 1000).toLocaleString(undefined, { maximumFractionDigits: grams >= 10_000 ? 0 : 1 }),
+    );
   return amountIn('g', Math.floor(grams / step) * step);
 }
 /** The same in pieces, handfuls and litres: what one can see without scales. */
 export function seenAs(grams: number, weights: Weights): string {
-  const units = (['piece', 'handful', 'litre'] as const)
+  const amounts = (['piece', 'handful', 'litre'] as const)
     .map((unit) => [seenAmount(grams, unit, weights), unit] as const)
     .filter(([amount]) => amount > 0)
     .map(([amount, unit]) => amountOf(amount, unit));
-  return units.length > 0 ? t.about(listed(units, 'disjunction')) : t.lessThanAPiece;
+  return amounts.length > 0 ? t.about(listed(amounts, 'disjunction')) : t.lessThanAPiece;
 }
 
 export const valueOf = ({ grams, missing }: Ceiling): string =>

@@ -11,6 +11,7 @@ import type {
 import type { KeptAmount, Sign } from '@pause/core/pantry';
 import type { TasteRefusal, MealReminder } from '@pause/core/pantry/tasting';
 import { t } from './en/pantry';
+import { t as units } from './en/units';
 import { GRADE, cautionFor, lowerFirst, commonName } from './names';
 import { few } from './reasons';
 import { amountIn } from './units';
@@ -159,8 +160,9 @@ export function amountWords({
   readonly unit: KeptAmount['unit'];
 }): string {
   const rounded = amount >= 100 ? Math.round(amount) : Math.round(amount * 10) / 10;
-  if (unit === 'g' && amount >= 1000) return t.kg((Math.round(amount / 10) / 100).toLocaleString());
-  if (unit === 'ml' && amount >= 1000) return `${(Math.round(amount / 10) / 100).toLocaleString()}\u00A0l`;
+  if (unit === 'g' && amount >= 1000)
+    return units.kilograms((Math.round(amount / 10) / 100).toLocaleString());
+  if (unit === 'ml' && amount >= 1000) return units.l((Math.round(amount / 10) / 100).toLocaleString());
   return amountIn(unit, rounded);
 }
 

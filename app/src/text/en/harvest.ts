@@ -72,7 +72,6 @@ export const t = messages('harvest', {
   theGuideDoesNotSay: 'The guide does not say how it lives.',
   askFirstWhetherOneMay: 'Ask first whether one may pick here.',
   nobodyHasSaidYetWhat: 'Nobody has said yet what fits.',
-  kg: (number: string) => `${number}\u00A0kg`,
   about: (list: string) => `about ${list}`,
   lessThanAPiece: 'less than a piece',
   asMuchAsYouLike: 'As much as you like',

@@ -111,7 +111,6 @@ export const t = messages('pantry', {
   forWholeSkinOnlyAnd: 'For whole skin only, and after a small trial.',
   formerUsesAreShownAs:
     'Former uses are shown as tradition. Pause gives no dose and no cure: ask a pharmacist or doctor.',
-  kg: (number: string) => `${number}\u00A0kg`,
   inTheMouth: 'In the mouth',
   onTheSkin: 'On the skin',
   stomach: 'Stomach',

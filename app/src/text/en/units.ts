@@ -10,7 +10,9 @@ export const t = messages('units', {
   handful: 'handful',
   handfuls: 'handfuls',
   amountInGrams: (amount: string) => `${amount}\u00A0g`,
+  kilograms: (amount: string) => `${amount}\u00A0kg`,
   amountInMillilitres: (amount: string) => `${amount}\u00A0ml`,
+  l: (amount: string) => `${amount}\u00A0l`,
   amountInLitres: (amount: string, number: number) =>
     `${amount}\u00A0${plural(number, { one: 'litre', other: 'litres' })}`,
   amountInPieces: (amount: string, number: number) =>
