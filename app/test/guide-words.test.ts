@@ -1,7 +1,7 @@
 import './guide';
 import { decide, parseCase, type Case } from '@pause/core';
 import { guide } from '../src/deciding/guide';
-import { numberProblem } from '../src/screens/check/NumberAnswer';
+import { numberProblem } from '../src/screens/check/answers/numberProblem';
 import { monthsOf, usualIn } from '../src/text/months';
 import { cautionFor, openNameWords, readingWords } from '../src/text/names';
 import { aroundLine } from '../src/text/strip';

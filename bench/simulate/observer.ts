@@ -1,6 +1,7 @@
 import {
   causesIn,
   causesOf,
+  see,
   type CompiledCharacter,
   type CompiledTaxon,
   type ReadingValue,
@@ -45,13 +46,10 @@ export function observe(
   const last = new Map<number, ReadingValue>();
 
   const causesToGoWrong = (character: CompiledCharacter, value: ReadingValue): string[] => {
-    const states =
-      value.kind === 'states'
-        ? value.states.reduce((mask, state) => mask | (character.stateBit.get(state) ?? 0), 0)
-        : 0;
+    const seen = value.kind === 'cant-tell' ? undefined : see(value, character);
     return [
       `group ${character.group}`,
-      ...causesIn(causesOf(character, states)).map((cause) => `shared ${cause}`),
+      ...causesIn(seen ? causesOf(character, seen) : character.restsOn).map((cause) => `shared ${cause}`),
     ];
   };
 

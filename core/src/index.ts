@@ -8,7 +8,7 @@ export { canonicalJson, sameValue, contentHash, bytesHash } from './lib/canonica
 export { colourDistance, oklab, NEAR, type Oklab } from './lib/colour';
 export * from './guide';
 export * from './case';
-export { relationOverall, couldFit, relationAtStages, disputesStage, type Relation } from './verdict';
+export { relationOverall, couldFit, relationAtStages, disputesStage } from './verdict';
 export { expectedHere, type Expected } from './verdict';
 export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './verdict';
 export {

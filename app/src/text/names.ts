@@ -1,4 +1,5 @@
-import type { Case, Character, Choice, Damage, HarmGrade, Reading, Verdict } from '@pause/core';
+import { stateOf } from '@pause/core';
+import type { Case, Character, Choice, Damage, HarmGrade, Reading, Verdict, ReadingValue } from '@pause/core';
 import { guide } from '../deciding/guide';
 import { t } from './en/names';
 import { t as units } from './en/units';
@@ -56,23 +57,36 @@ export function partName(target: string, part: string): string {
   );
 }
 
-/** What a reading says, in the guide's words. */
-export function readingWords(reading: Pick<Reading, 'character' | 'value'>): string {
-  const { value } = reading;
-  if (value.kind === 'cant-tell') return t.couldNotTell;
-  if (value.kind === 'count') return value.orMore === true ? t.orMore(value.number) : String(value.number);
-  if (value.kind === 'measure')
-    return value.error === undefined
-      ? `${value.number} ${value.unit}`
-      : t.giveOrTake(value.number, value.unit, value.error);
-  const character = characterOf(reading.character);
-  const labels = value.states.map((state) =>
-    character && 'states' in character
-      ? (character.states.find((s) => s.id === state)?.label ?? state)
-      : state,
-  );
-  return labels.map((label, index) => (index === 0 ? label : lowerFirst(label))).join(t.or);
+/** A state in the guide's words. */
+export function stateLabel(character: string, state: string): string {
+  const known = characterOf(character);
+  return (known && stateOf(known, state)?.label) ?? state;
 }
+
+type ValueOf<K> = Extract<ReadingValue, { readonly kind: K }>;
+
+/** The words for each kind of value. */
+const VALUE_WORDS: {
+  readonly [K in ReadingValue['kind']]: (value: ValueOf<K>, character: string) => string;
+} = {
+  'cant-tell': () => t.couldNotTell,
+  count: ({ number, orMore }) => (orMore === true ? t.orMore(number) : String(number)),
+  measure: ({ number, unit, error }) =>
+    error === undefined ? `${number} ${unit}` : t.giveOrTake(number, unit, error),
+  states: ({ states }, character) =>
+    states
+      .map((state) => stateLabel(character, state))
+      .map((label, index) => (index === 0 ? label : lowerFirst(label)))
+      .join(t.or),
+};
+const wordsOf = <K extends ReadingValue['kind']>(
+  value: ValueOf<K> & { readonly kind: K },
+  character: string,
+) => VALUE_WORDS[value.kind](value, character);
+
+/** What a reading says, in the guide's words. */
+export const readingWords = ({ character, value }: Pick<Reading, 'character' | 'value'>): string =>
+  wordsOf(value, character);
 
 export const SURENESS: Readonly<Record<Reading['sureness'], string>> = {
   sure: t.sure,

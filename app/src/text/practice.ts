@@ -1,7 +1,7 @@
 import type { CompiledTaxon } from '@pause/core';
 import { cardOf, type CardHistory, type CardId, type Scored, type WalkDecision } from '@pause/core/practice';
 import { t } from './en/practice';
-import { characterName, characterOf, CommonName, commonName, lowerFirst, numberWord } from './names';
+import { stateLabel, characterName, CommonName, commonName, lowerFirst, numberWord } from './names';
 
 /** Plain words for practice. */
 
@@ -13,13 +13,6 @@ export const DECIDED: Readonly<Record<WalkDecision, string>> = {
 
 /** The way out of what goes on for a while. */
 export const TO_PRACTICE = [{ href: '/practice', label: t.practice }] as const;
-
-export function stateLabel(character: string, state: string): string {
-  const known = characterOf(character);
-  return (
-    (known && 'states' in known ? known.states.find(({ id }) => id === state)?.label : undefined) ?? state
-  );
-}
 
 /** What a card is about, as a heading. */
 export function cardName(id: CardId): string {

@@ -1,6 +1,14 @@
 import type { CaseView, Unnamed, Look } from '../case';
-import type { CompiledTaxon, StageId, CompiledCharacter, Known } from '../guide';
-import { type Relation, expectedHere } from '../verdict';
+import {
+  isPossible,
+  isUsual,
+  type CompiledCharacter,
+  type CompiledTaxon,
+  type Known,
+  type Relation,
+  type StageId,
+} from '../guide';
+import { expectedHere } from '../verdict';
 import type { IdentifyOptions } from './candidate';
 import { misreadOf } from './misread';
 
@@ -115,7 +123,7 @@ function likelihood(
       0,
     );
   }
-  if (known?.kind !== 'number') return NUMBER_UNKNOWN;
-  if (look.high < known.possible[0] || look.low > known.possible[1]) return misread;
-  return look.high >= known.usual[0] && look.low <= known.usual[1] ? 1 - misread : 0.3;
+  if (!known) return NUMBER_UNKNOWN;
+  if (!isPossible(look, known)) return misread;
+  return isUsual(look, known) ? 1 - misread : 0.3;
 }

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { fieldPath, type CompiledGuide } from '../guide';
+import { checkAnswer, fieldPath, type CompiledGuide } from '../guide';
 import { Case, Unnamed } from './schema';
 
 /** A field of a case that is wrong, and what would be right. */
@@ -161,23 +161,5 @@ export function* checkValue(
   }
   const value = reading.value;
   if (value.kind === 'cant-tell') return;
-  const kind = character.character.kind;
-  const wanted = kind === 'states' || kind === 'colour' ? 'states' : kind;
-  if (value.kind !== wanted) {
-    yield {
-      field: 'value.kind',
-      reason: `"${reading.character}" is answered with ${wanted}, not ${value.kind}`,
-    };
-    return;
-  }
-  if (value.kind !== 'states') return;
-  for (const [position, state] of value.states.entries()) {
-    if (!character.stateBit.has(state))
-      yield {
-        field: `value.states[${position}]`,
-        reason: `"${state}" is not a state of "${reading.character}"`,
-      };
-    else if (value.states.indexOf(state) !== position)
-      yield { field: `value.states[${position}]`, reason: `"${state}" is named twice` };
-  }
+  for (const { at, reason } of checkAnswer(value, character)) yield { field: `value.${at}`, reason };
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CharacterId, Kingdom, LengthUnit, Minded, StageId, StateId, TaxonId } from '../guide';
+import { ANSWER_VALUES, CharacterId, Kingdom, Minded, StageId, TaxonId, type StateId } from '../guide';
 import { Policy } from './policy';
 
 /** A find as the deciding function sees it. Everything is data; nothing is looked up elsewhere. */
@@ -20,25 +20,26 @@ export const Instant = z.iso.datetime({ precision: 3, error: 'an instant like 20
 export const Sureness = z.enum(['sure', 'fairly', 'guess']);
 export type Sureness = z.infer<typeof Sureness>;
 
+/** What was seen: an answer of the character's kind, or that it could not be told. */
 export const ReadingValue = z.discriminatedUnion('kind', [
-  /** One state, or several that the person is torn between. */
-  z.strictObject({ kind: z.literal('states'), states: z.array(StateId).min(1).max(32) }),
-  z.strictObject({
-    kind: z.literal('measure'),
-    number: z.number().nonnegative().max(1e6),
-    unit: LengthUnit,
-    error: z.number().nonnegative().max(1e6).optional(),
-  }),
-  z.strictObject({
-    kind: z.literal('count'),
-    number: z.number().int().nonnegative().max(1e6),
-    error: z.number().int().nonnegative().max(1e6).optional(),
-    /** The number or more: nobody counts forty rays twice. */
-    orMore: z.boolean().optional(),
-  }),
+  ...ANSWER_VALUES,
   z.strictObject({ kind: z.literal('cant-tell') }),
 ]);
 export type ReadingValue = z.infer<typeof ReadingValue>;
+
+/** The states that were read: several where the person was torn between them, none of a number. */
+export const statesRead = (value: ReadingValue | undefined): readonly StateId[] =>
+  value && 'states' in value ? value.states : [];
+
+/** Whether states were read both times, and none of them twice. */
+export function differInStates(one: ReadingValue | undefined, other: ReadingValue | undefined): boolean {
+  const [a, b] = [statesRead(one), statesRead(other)];
+  return a.length > 0 && b.length > 0 && !a.some((state) => b.includes(state));
+}
+
+/** The number that was read, in the unit of the value. */
+export const numberRead = (value: ReadingValue | undefined): number | undefined =>
+  value && 'number' in value ? value.number : undefined;
 
 /** What a person saw on one piece. Never edited; a later look is kept beside it. */
 export const Reading = z.strictObject({

@@ -1,18 +1,13 @@
-import type { CompiledCharacter, CompiledGuide, StateMask } from '../guide';
-import { CAUSE_BIT, causesOf, millimetres } from '../guide';
+import { see, type CompiledCharacter, type CompiledGuide, type Seen } from '../guide';
 import type { Case, PieceId, Reading, Unnamed } from './schema';
 
 /** A reading made ready for comparing. */
-export type Look = {
+export type Look = Seen & {
   readonly reading: Reading;
   readonly character: CompiledCharacter;
   /** Shared causes it rests on, as bits. */
   readonly causes: number;
-} & (
-  | { readonly kind: 'states'; readonly mask: StateMask }
-  /** Smallest and largest the true value can be, the instrument's error allowed for; mm for measures. */
-  | { readonly kind: 'number'; readonly low: number; readonly high: number }
-);
+};
 
 /** A case sorted out: what counts, what was taken back, what could not be seen. */
 export interface CaseView<F extends Unnamed = Case> {
@@ -31,35 +26,8 @@ export interface CaseView<F extends Unnamed = Case> {
 export function toLook(guide: CompiledGuide, reading: Reading): Look | undefined {
   const character = guide.character(reading.character);
   if (!character || reading.value.kind === 'cant-tell') return undefined;
-  const value = reading.value;
-  if (value.kind === 'states') {
-    const mask = value.states.reduce((bits, state) => (bits | (character.stateBit.get(state) ?? 0)) >>> 0, 0);
-    return { reading, character, causes: causesOf(character, mask), kind: 'states', mask };
-  }
-  if (value.kind === 'count') {
-    const error = value.error ?? 0;
-    const absence = value.number - error <= 0 ? CAUSE_BIT.absence : 0;
-    return {
-      reading,
-      character,
-      causes: character.restsOn | absence,
-      kind: 'number',
-      low: Math.max(0, value.number - error),
-      high: value.orMore === true ? Infinity : value.number + error,
-    };
-  }
-  const measure = character.character;
-  const ownError = measure.kind === 'measure' ? millimetres(measure.error, measure.unit) : 0;
-  const error = Math.max(ownError, value.error === undefined ? 0 : millimetres(value.error, value.unit));
-  const size = millimetres(value.number, value.unit);
-  return {
-    reading,
-    character,
-    causes: character.restsOn,
-    kind: 'number',
-    low: Math.max(0, size - error),
-    high: size + error,
-  };
+  const seen = see(reading.value, character);
+  return seen && { ...seen, reading, character, causes: character.restsOn | seen.causes };
 }
 
 const byTime = (a: Reading, b: Reading) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1);

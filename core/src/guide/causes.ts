@@ -1,4 +1,3 @@
-import type { CompiledCharacter, StateMask } from './compiled';
 import type { SharedCause } from './ids';
 
 /** Causes for which several readings go wrong together. */
@@ -16,15 +15,12 @@ export const SHARED_CAUSES: readonly SharedCause[] = ['colour', 'smell', 'number
 /** Number of sets of shared causes: each is a number below it. */
 export const CAUSE_SETS = 1 << SHARED_CAUSES.length;
 
-/** Shared causes (as bits) of a reading of these states. */
-export function causesOf(
-  { restsOn, stateCauses }: Pick<CompiledCharacter, 'restsOn' | 'stateCauses'>,
-  states: StateMask,
+/** Shared causes (as bits) on which a reading of these states rests, besides those of its character. */
+export function causesOfStates(
+  { stateCauses }: { readonly stateCauses: readonly { readonly states: number; readonly cause: number }[] },
+  states: number,
 ): number {
-  return stateCauses.reduce(
-    (causes, one) => ((one.states & states) !== 0 ? causes | one.cause : causes),
-    restsOn,
-  );
+  return stateCauses.reduce((causes, one) => ((one.states & states) !== 0 ? causes | one.cause : causes), 0);
 }
 
 /** The shared causes in a bit set, in fixed order. */

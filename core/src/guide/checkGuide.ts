@@ -1,5 +1,5 @@
-import { type Character } from './character';
 import { checkTaxon } from './checkTaxon';
+import { checkAnswers, stateOf, type Character } from './kinds';
 import { type GuideProblem, duplicates } from './problem';
 import type { BodyPlan, Guide } from './schema';
 
@@ -51,10 +51,8 @@ function* checkBodyPlan(
   }
   for (const { character: id, states } of plan.marks ?? []) {
     const character = characters.get(id);
-    const known: readonly string[] =
-      character && 'states' in character ? character.states.map((s) => s.id) : [];
     for (const state of states) {
-      if (!known.includes(state))
+      if (!character || !stateOf(character, state))
         yield {
           path: `${path}.marks`,
           character: id,
@@ -78,29 +76,6 @@ function* checkCharacter(
       };
     }
   }
-  if (character.kind === 'states' || character.kind === 'colour') {
-    const seen = new Set<string>();
-    for (const state of character.states) {
-      if (seen.has(state.id))
-        yield {
-          path: `${path}.states`,
-          character: character.id,
-          reason: `state "${state.id}" is there twice`,
-        };
-      seen.add(state.id);
-    }
-    for (const [index, pair] of (character.shades ?? []).entries()) {
-      const where = { path: `${path}.shades[${index}]`, character: character.id };
-      for (const state of pair)
-        if (!seen.has(state)) yield { ...where, reason: `state "${state}" is not in the character` };
-      if (pair[0] === pair[1]) yield { ...where, reason: 'a state shades into another one' };
-    }
-    if (character.fades && !character.states.some((s) => s.absent)) {
-      yield {
-        path: `${path}.fades`,
-        character: character.id,
-        reason: 'what fades needs a state marked absent',
-      };
-    }
-  }
+  for (const { at, reason } of checkAnswers(character))
+    yield { path: `${path}.${at}`, character: character.id, reason };
 }

@@ -1,7 +1,7 @@
-import type { Character } from './character';
+import { checkStatement, type Character } from './kinds';
 import type { GuideProblem } from './problem';
 import type { Guide } from './schema';
-import type { Statement, Taxon } from './taxon';
+import type { Taxon } from './taxon';
 
 /** What a taxon may name: what else is in its guide. */
 interface Around {
@@ -130,7 +130,7 @@ function* checkStatements(
       yield { ...where, reason: `the character is of ${character.kingdom}, the taxon of ${taxon.kingdom}` };
     const stageKingdom = new Map(taxon.stages.map((stage) => [stage as string, taxon.kingdom as string]));
     yield* checkStages(statement.stages ?? [], where.path, taxon, stageKingdom, statement.character);
-    yield* checkValues(statement, character, where);
+    for (const reason of checkStatement(statement, character)) yield { ...where, reason };
 
     const before = stagesOf.get(statement.character) ?? new Set<string>();
     for (const stage of statement.stages ?? taxon.stages) {
@@ -150,38 +150,6 @@ function* checkReadings(taxon: Taxon, path: string, readings: ReadonlySet<string
         yield { ...where, reason: `reading "${reading}" is not among the readings of the guide` };
     if (new Set(readBy).size !== readBy.length) yield { ...where, reason: 'a reading is named twice' };
   }
-}
-
-function* checkValues(
-  statement: Statement,
-  character: Character,
-  where: Omit<GuideProblem, 'reason'>,
-): Generator<GuideProblem> {
-  if ('range' in statement) {
-    const { usual, outer, unit } = statement.range;
-    if (character.kind === 'states' || character.kind === 'colour') {
-      yield { ...where, reason: 'the character has states, the statement gives a range' };
-      return;
-    }
-    if (character.kind === 'measure' && unit === undefined)
-      yield { ...where, reason: 'a measure needs its unit' };
-    if (character.kind === 'count' && unit !== undefined) yield { ...where, reason: 'a count has no unit' };
-    if (usual[0] > usual[1] || outer[0] > outer[1])
-      yield { ...where, reason: 'a range runs from small to large' };
-    if (outer[0] > usual[0] || outer[1] < usual[1])
-      yield { ...where, reason: 'the outer range must hold the usual one' };
-    return;
-  }
-  if (character.kind !== 'states' && character.kind !== 'colour') {
-    yield { ...where, reason: 'the character is a number, the statement gives states' };
-    return;
-  }
-  const known = new Set<string>(character.states.map((s) => s.id));
-  const named = [...statement.usual, ...(statement.occasional ?? [])];
-  for (const state of named) {
-    if (!known.has(state)) yield { ...where, reason: `state "${state}" is not in the character` };
-  }
-  if (new Set(named).size !== named.length) yield { ...where, reason: 'a state is named twice' };
 }
 
 function* checkSignature(

@@ -2,6 +2,7 @@ import { contentHash } from '../lib/canonical';
 import { compileCharacter } from './compileCharacter';
 import type { CompiledGuide, CompiledCharacter, CompiledTaxon, GuideTables } from './compiled';
 import { compileTaxon, once } from './compileTaxon';
+import { isNumber } from './kinds';
 import type { Guide } from './schema';
 
 /**
@@ -48,7 +49,7 @@ function tabulate(characters: readonly CompiledCharacter[], taxa: readonly Compi
   const possible = new Uint32Array(characters.length * columns);
   const usual = new Uint32Array(characters.length * columns);
   let rows = 0;
-  const spanRow = Int32Array.from(characters, (c) => (c.stateBit.size === 0 ? rows++ : -1));
+  const spanRow = Int32Array.from(characters, (c) => (isNumber(c.character) ? rows++ : -1));
   const spans = new Float64Array(rows * columns * 4).fill(Number.NaN);
   for (const taxon of taxa) {
     for (const [character, known] of taxon.overall) {

@@ -1,6 +1,7 @@
-import type { CompiledCharacter, CompiledTaxon, Known } from './compiled';
+import type { CompiledCharacter, CompiledTaxon } from './compiled';
+import { asBar, isConfirmed } from './confirmed';
 import { type StageId } from './ids';
-import { known, isConfirmed, union, withAbsent, asBar } from './known';
+import { know, union, withAbsent, type Known } from './kinds';
 import { type Taxon, harms } from './taxon';
 
 /** Compiles one taxon. */
@@ -50,7 +51,7 @@ function spoken(taxon: Taxon, characters: Map<string, CompiledCharacter>): Map<C
     const character = characters.get(statement.character);
     if (!character) continue;
     const one = {
-      what: known(statement, character),
+      what: know(statement, character),
       confirmed: isConfirmed(statement),
       stages: statement.stages ?? taxon.stages,
     };

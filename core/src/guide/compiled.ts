@@ -1,29 +1,12 @@
-import type { Character } from './character';
+import { causesOfStates } from './causes';
 import type { CharacterId, StageId, StateId, TaxonId, HarmGrade } from './ids';
+import { statesOf, type Answers, type Character, type Known, type Seen, type StateMask } from './kinds';
 import type { Guide } from './schema';
 import type { Taxon } from './taxon';
 
 /** The compiled guide: what the deciding functions read. */
 
-/** States of one character as bits, lowest bit the first state; at most 32. */
-export type StateMask = number;
-
-/** What is known of one taxon and one character: state masks, or a numeric span (mm for measures). */
-export type Known =
-  | {
-      readonly kind: 'states';
-      readonly usual: StateMask;
-      readonly possible: StateMask;
-      /** The usual state that is named first, of each statement: what a typical specimen shows. */
-      readonly typical: StateMask;
-    }
-  | {
-      readonly kind: 'number';
-      readonly usual: readonly [number, number];
-      readonly possible: readonly [number, number];
-    };
-
-export interface CompiledCharacter {
+export interface CompiledCharacter extends Answers {
   readonly index: number;
   readonly id: CharacterId;
   readonly character: Character;
@@ -31,23 +14,16 @@ export interface CompiledCharacter {
   readonly place: boolean;
   /** Shared causes of every reading of it, as bits of `CAUSE_BIT`. */
   readonly restsOn: number;
-  readonly absentMask: StateMask;
-  /** Shared causes of its states, besides: each as the states that rest on it, and its bit. */
-  readonly stateCauses: readonly { readonly states: StateMask; readonly cause: number }[];
-  readonly stateBit: ReadonlyMap<string, StateMask>;
-  /**
-   * By state position: the states that can be taken for it, by colour or because one shades into the other;
-   * itself included.
-   */
-  readonly near: readonly StateMask[];
-  /** States about which no second reader was asked: they never speak against a dangerous taxon. */
-  readonly unreadMask: StateMask;
   readonly stages: ReadonlySet<StageId>;
 }
 
 /** The states that are bits of a mask, in the order of the character. */
-export const statesIn = ({ stateBit }: CompiledCharacter, mask: StateMask): StateId[] =>
-  [...stateBit].filter(([, bit]) => (bit & mask) !== 0).map(([state]) => state as StateId);
+export const statesIn = (character: CompiledCharacter, mask: StateMask): StateId[] =>
+  statesOf(mask, character);
+
+/** Shared causes, as bits, on which a reading rests by its character and by its states. */
+export const causesOf = (character: CompiledCharacter, seen: Seen): number =>
+  character.restsOn | (seen.kind === 'states' ? causesOfStates(character, seen.mask) : 0);
 
 export interface CompiledTaxon {
   readonly index: number;

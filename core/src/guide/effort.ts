@@ -1,5 +1,5 @@
-import type { Character } from './character';
 import type { Damage } from './ids';
+import type { Character } from './kinds';
 
 /**
  * Seconds that any check is worth avoiding, whatever it takes: finding the place on the specimen, answering,

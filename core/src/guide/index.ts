@@ -1,5 +1,36 @@
-export { isSmelled, State, StateCharacter, MeasureCharacter, CountCharacter, Character } from './character';
-export { harms, Statement, Harm, Part, Caution, Phenology, Need, Regrowth, Benefit, Taxon } from './taxon';
+export {
+  ANSWER_VALUES,
+  canBeOdd,
+  Character,
+  checkAnswer,
+  compare,
+  individualValue,
+  isColour,
+  isDrawn,
+  isNumber,
+  isPossible,
+  isUsual,
+  overlap,
+  see,
+  State,
+  stateOf,
+  Statement,
+  statesOfCharacter,
+  typicallySeen,
+  typicalValue,
+  union,
+  usualValues,
+  withError,
+  type AnswerValue,
+  type Known,
+  type Relation,
+  type Seen,
+  type SeenNumber,
+  type SeenStates,
+  type StateMask,
+} from './kinds';
+export { isSmelled } from './smelled';
+export { harms, Harm, Part, Caution, Phenology, Need, Regrowth, Benefit, Taxon } from './taxon';
 export {
   slug,
   text,
@@ -21,16 +52,15 @@ export { Reader, BodyPlan, Guide } from './schema';
 export { parseGuide } from './parse';
 export { GuideError, fieldPath, type GuideProblem } from './problem';
 export { compileGuide } from './compile';
-export { causesIn, causesOf, CAUSE_BIT, CAUSE_SETS, SHARED_CAUSES } from './causes';
-export { isConfirmed, union, READINGS_NEEDED } from './known';
+export { causesIn, CAUSE_BIT, CAUSE_SETS, SHARED_CAUSES } from './causes';
+export { isConfirmed, READINGS_NEEDED } from './confirmed';
 export {
+  causesOf,
   statesIn,
   type CompiledCharacter,
   type CompiledGuide,
   type CompiledTaxon,
   type GuideTables,
-  type Known,
-  type StateMask,
 } from './compiled';
 export { GRADES } from './grades';
 export { isCollectable, wantedStages } from './collectable';

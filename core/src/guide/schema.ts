@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { Character } from './character';
 import { slug, Kingdom, text, CharacterId, StateId, StageId } from './ids';
+import { Character } from './kinds';
 import { Taxon } from './taxon';
 
 /**

@@ -1,45 +1,8 @@
 import { z } from 'zod';
-import {
-  slug,
-  CharacterId,
-  StageId,
-  StateId,
-  LengthUnit,
-  HarmGrade,
-  text,
-  Route,
-  CautionFor,
-  TaxonId,
-  Kingdom,
-} from './ids';
+import { slug, CharacterId, StageId, HarmGrade, text, Route, CautionFor, TaxonId, Kingdom } from './ids';
+import { span, Statement } from './kinds';
 
 /** A taxon: its names, statements, harm, parts, cautions and season. */
-
-/**
- * Ids of the readings that support a statement: each was made without sight of the others, and excludes all
- * that the statement excludes.
- */
-const readBy = z.array(slug).min(1).optional();
-
-const StateStatement = z.strictObject({
-  character: CharacterId,
-  stages: z.array(StageId).min(1).optional(),
-  usual: z.array(StateId).min(1),
-  occasional: z.array(StateId).optional(),
-  readBy,
-});
-
-const span = z.tuple([z.number().nonnegative(), z.number().nonnegative()]);
-
-const RangeStatement = z.strictObject({
-  character: CharacterId,
-  stages: z.array(StageId).min(1).optional(),
-  range: z.strictObject({ usual: span, outer: span, unit: LengthUnit.optional() }),
-  readBy,
-});
-
-export const Statement = z.union([StateStatement, RangeStatement]);
-export type Statement = z.infer<typeof Statement>;
 
 export const Harm = z.strictObject({
   grade: HarmGrade,

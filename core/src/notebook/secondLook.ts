@@ -1,7 +1,6 @@
 import { toLook, type Case, type Look, type Reading } from '../case';
-import type { CharacterId, CompiledGuide, CompiledTaxon } from '../guide';
-import { relationOverall } from '../verdict';
-import type { Verdict, Relation } from '../verdict';
+import { overlap, type CharacterId, type CompiledGuide, type CompiledTaxon, type Relation } from '../guide';
+import { relationOverall, type Verdict } from '../verdict';
 import type { FindRecord } from './find';
 
 /**
@@ -45,13 +44,8 @@ export interface BothLooks {
 
 function agreementOf(one: Look | undefined, other: Look | undefined): Agreement {
   if (!one || !other) return 'no-ground';
-  if (one.kind === 'states' && other.kind === 'states') {
-    if (one.mask === other.mask) return 'agree';
-    return (one.mask & other.mask) !== 0 ? 'partly' : 'differ';
-  }
-  if (one.kind === 'number' && other.kind === 'number')
-    return one.low <= other.high && other.low <= one.high ? 'agree' : 'differ';
-  return 'differ';
+  if (!overlap(one, other)) return 'differ';
+  return one.kind === 'states' && other.kind === 'states' && one.mask !== other.mask ? 'partly' : 'agree';
 }
 
 /**

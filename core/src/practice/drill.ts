@@ -3,7 +3,7 @@ import { seeded } from '../lib/seeded';
 import type { CardId } from '../notebook/page';
 import { type Pictures, cardOf, stagesApart, canBeOrdered } from './cards';
 import { ofFeature } from './drillFeature';
-import { type Drill, drawnStates, shuffled, OPTIONS, isDrawn } from './drillKinds';
+import { type Drill, drawnStates, shuffled, OPTIONS, isDrawnIn } from './drillKinds';
 import { ofPair } from './drillPair';
 
 /** @returns nothing where this guide knows nothing of it that can be drawn */
@@ -40,7 +40,7 @@ export function drillFor(
         ],
         draw,
       );
-      return draw() < 0.35 && isDrawn(guide, of.character)
+      return draw() < 0.35 && isDrawnIn(guide, of.character)
         ? { kind: 'draw', card, character, shown }
         : { kind: 'drawing', card, character, shown, options };
     }

@@ -1,3 +1,4 @@
+import { isDrawn, statesOfCharacter } from '../guide';
 import type { CharacterId, StateId, CompiledTaxon, StageId, CompiledGuide } from '../guide';
 import type { CardId } from '../notebook/page';
 import type { Drawable } from './cards';
@@ -81,12 +82,16 @@ export function shuffled<T>(all: readonly T[], draw: Draw): T[] {
 export const pick = <T>(from: readonly T[], draw: Draw): T | undefined =>
   from[Math.floor(draw() * from.length)];
 
-export const isDrawn = (guide: CompiledGuide, character: string) =>
-  guide.character(character)?.character.kind === 'states';
+export function isDrawnIn(guide: CompiledGuide, id: string): boolean {
+  const character = guide.character(id)?.character;
+  return character !== undefined && isDrawn(character);
+}
 
 export function drawnStates(guide: CompiledGuide, id: string, drawable: Drawable): StateId[] {
   const character = guide.character(id)?.character;
-  return character && 'states' in character
-    ? character.states.filter((state) => drawable(id, state.id)).map((state) => state.id)
+  return character
+    ? statesOfCharacter(character)
+        .filter((state) => drawable(id, state.id))
+        .map((state) => state.id)
     : [];
 }

@@ -1,3 +1,5 @@
+import { statesRead } from '../case';
+import { isColour } from '../guide';
 import { type CompiledTaxon, type CompiledGuide, type StageId, statesIn, type CharacterId } from '../guide';
 import type { CardId } from '../notebook/page';
 import { type Drawable, drawnPartings } from './cards';
@@ -5,7 +7,7 @@ import {
   type Draw,
   type Drill,
   pick,
-  isDrawn,
+  isDrawnIn,
   type DrillKind,
   drawnStates,
   shuffled,
@@ -38,7 +40,7 @@ export function ofPair(guide: CompiledGuide, pair: Pair): Drill | undefined {
     guide.character(character)?.stages.has(stage),
   );
   const colours = coloursApart(guide, target, other, stage);
-  const drawn = telling.filter(({ character }) => isDrawn(guide, character));
+  const drawn = telling.filter(({ character }) => isDrawnIn(guide, character));
   const kinds: DrillKind[] = [
     ...(drawn.length > 0 ? (['differs', 'which', 'basket'] as const) : []),
     ...(colours.length > 0 ? (['colours'] as const) : []),
@@ -70,7 +72,7 @@ export function ofPair(guide: CompiledGuide, pair: Pair): Drill | undefined {
 /** Colours in which they usually are apart, though one may now and then be as the other. */
 function coloursApart(guide: CompiledGuide, target: CompiledTaxon, other: CompiledTaxon, stage: StageId) {
   return guide.characters.flatMap((character) => {
-    if (character.character.kind !== 'colour' || character.place) return [];
+    if (!isColour(character.character) || character.place) return [];
     const [own, theirs] = [target, other].map((one) => one.atStage.get(character.index)?.get(stage));
     if (own?.kind !== 'states' || theirs?.kind !== 'states' || (own.usual & theirs.usual) !== 0) return [];
     return [
@@ -134,7 +136,7 @@ function among(
   );
   // What an individual does not show tells nothing of it.
   const shownBy = telling
-    .filter((character) => specimens.every(({ shows }) => shows.get(character)?.kind === 'states'))
+    .filter((character) => specimens.every(({ shows }) => statesRead(shows.get(character)).length > 0))
     .slice(0, 2);
   return shownBy.length === 0
     ? undefined

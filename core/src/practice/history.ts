@@ -1,3 +1,4 @@
+import { differInStates } from '../case';
 import type { CompiledGuide, HarmGrade, TaxonId } from '../guide';
 import type { FindRecord } from '../notebook/find';
 import type { CardId, PracticeFields, PracticeFind } from '../notebook/page';
@@ -167,14 +168,13 @@ export function fromFinds(
   const wrong = records.flatMap((record) =>
     record.readings.flatMap((reading, index): FromFinds[] => {
       const { value } = reading;
-      if (reading.by !== me || value.kind !== 'states') return [];
+      if (reading.by !== me) return [];
       const later = record.readings.find(
         (other, at) =>
           (other.blind === true ? other.by !== me : at > index && other.by === me) &&
           other.piece === reading.piece &&
           other.character === reading.character &&
-          other.value.kind === 'states' &&
-          !other.value.states.some((state) => value.states.includes(state)),
+          differInStates(other.value, value),
       );
       return later
         ? [{ card: featureCard(reading.character), at: later.at, kind: 'field-wrong', dangerous: false }]

@@ -1,5 +1,5 @@
 import { plan } from '../advice/plan';
-import { viewCase } from '../case';
+import { differInStates, viewCase } from '../case';
 import {
   type HarmGrade,
   type TaxonId,
@@ -149,12 +149,7 @@ function worstOpen(guide: CompiledGuide, verdict: Verdict): TaxonId | undefined 
 
 /** Numbers may differ by their error; another state is another answer. */
 function isMisread(specimen: Specimen, character: CharacterId, value: LookedAt['value']): boolean {
-  const shown = specimen.shows.get(character);
-  return (
-    value.kind === 'states' &&
-    shown?.kind === 'states' &&
-    !value.states.some((state) => shown.states.includes(state))
-  );
+  return differInStates(value, specimen.shows.get(character));
 }
 
 /** The quickest look that speaks against what it was hoped to be. */

@@ -1,6 +1,13 @@
-import type { Case, ReadingValue, Sureness } from '../case';
+import { numberRead, statesRead, type Case, type ReadingValue, type Sureness } from '../case';
 import type { Individual } from '../drawing';
-import { statesIn, type CharacterId, type CompiledGuide, type CompiledTaxon, type StageId } from '../guide';
+import {
+  canBeOdd,
+  individualValue,
+  type CharacterId,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type StageId,
+} from '../guide';
 import { seeded } from '../lib/seeded';
 
 /**
@@ -38,11 +45,7 @@ export function specimenOf(guide: CompiledGuide, { taxon, stage, seed, strain = 
     const known = character.stages.has(stage) ? taxon.atStage.get(character.index)?.get(stage) : undefined;
     return known ? [{ character, known }] : [];
   });
-  const canStrain = seen.filter(({ known }) =>
-    known.kind === 'states'
-      ? (known.possible & ~known.usual) !== 0
-      : known.possible[0] < known.usual[0] || known.possible[1] > known.usual[1],
-  );
+  const canStrain = seen.filter(({ known }) => canBeOdd(known));
   // Which of them are strained is drawn first, so that another strain changes nothing else.
   const order = canStrain
     .map((one) => ({ one, at: draw() }))
@@ -51,34 +54,11 @@ export function specimenOf(guide: CompiledGuide, { taxon, stage, seed, strain = 
   const strained = new Set(order.slice(0, strain).map(({ character }) => character.id));
   const shows = new Map<CharacterId, ReadingValue>();
   for (const { character, known } of seen) {
-    const [first, second] = [draw(), draw()];
-    const odd = strained.has(character.id);
-    if (known.kind === 'states') {
-      const mask = odd ? known.possible & ~known.usual : known.usual;
-      const states = statesIn(character, mask);
-      const state = states[Math.floor(first * states.length)];
-      if (state !== undefined) shows.set(character.id, { kind: 'states', states: [state] });
-      continue;
-    }
-    const [low, high] = odd ? outside(known.usual, known.possible, second) : known.usual;
-    const number = low + (high - low) * first;
-    if (character.character.kind === 'count') {
-      // A whole number, and one that lies within.
-      const whole = Math.min(Math.floor(high), Math.max(Math.ceil(low), Math.round(number)));
-      shows.set(character.id, { kind: 'count', number: Math.max(0, whole) });
-    } else shows.set(character.id, { kind: 'measure', number: Math.max(0, number), unit: 'mm' });
+    const [at, side] = [draw(), draw()];
+    const value = individualValue(known, character, { odd: strained.has(character.id), at, side });
+    if (value !== undefined) shows.set(character.id, value);
   }
   return { taxon: taxon.id, stage, seed, shows, strained: [...strained] };
-}
-
-/** Below what is usual, or above it, as far as that is possible. */
-function outside(
-  usual: readonly [number, number],
-  possible: readonly [number, number],
-  draw: number,
-): readonly [number, number] {
-  const [below, above] = [usual[0] - possible[0], possible[1] - usual[1]];
-  return draw * (below + above) < below ? [possible[0], usual[0]] : [usual[1], possible[1]];
 }
 
 const AT = Date.UTC(2026, 0, 1);
@@ -142,13 +122,7 @@ export function findOf(
 export function individualOf({ shows }: Specimen): Individual {
   const shown = (id: string) => shows.get(id as CharacterId);
   return {
-    state: (id) => {
-      const value = shown(id);
-      return value?.kind === 'states' ? value.states[0] : undefined;
-    },
-    size: (id) => {
-      const value = shown(id);
-      return value?.kind === 'measure' || value?.kind === 'count' ? value.number : undefined;
-    },
+    state: (id) => statesRead(shown(id))[0],
+    size: (id) => numberRead(shown(id)),
   };
 }

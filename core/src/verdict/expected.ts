@@ -1,6 +1,5 @@
 import type { Context } from '../case';
-import type { CompiledTaxon, StageId } from '../guide';
-import type { Relation } from './relation';
+import type { CompiledTaxon, Relation, StageId } from '../guide';
 
 /**
  * What the calendar and the height above the sea say of a taxon, each like a reading: they order and raise

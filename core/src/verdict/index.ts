@@ -35,14 +35,7 @@ export {
 export { asksForTracing, cautionsFor, isLookedAt, meets } from './context';
 export { expectedHere, type Expected } from './expected';
 export { asksOfRows, taxonContent } from './policy';
-export {
-  couldFit,
-  disputesStage,
-  fitsAll,
-  relationAtStages,
-  relationOverall,
-  type Relation,
-} from './relation';
+export { couldFit, disputesStage, fitsAll, relationAtStages, relationOverall } from './relation';
 export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './settle';
 export {
   GROUPS_NEEDED,

@@ -1,29 +1,7 @@
 import type { Look } from '../case';
-import type { CompiledTaxon, Known, StageId } from '../guide';
+import { compare, isUsual, type CompiledTaxon, type Relation, type StageId } from '../guide';
 
-/**
- * How a reading relates to a taxon.
- * `fits`: usual. `strains`: only occasional, or the outer range, or torn with a state that is.
- * `against`: everything read lies outside all that is known. `silent`: nothing is known.
- */
-export type Relation = 'fits' | 'strains' | 'against' | 'silent';
-
-function compare(look: Look, known: Known): Relation {
-  if (look.kind === 'states' && known.kind === 'states') {
-    if ((look.mask & known.possible) === 0) return 'against';
-    return (look.mask & ~known.usual) === 0 ? 'fits' : 'strains';
-  }
-  if (look.kind === 'number' && known.kind === 'number') {
-    if (look.high < known.possible[0] || look.low > known.possible[1]) return 'against';
-    const meetsUsual = look.high >= known.usual[0] && look.low <= known.usual[1];
-    // A measure so vague that it reaches beyond all that is known is no fit.
-    const within = look.low >= known.possible[0] && look.high <= known.possible[1];
-    return meetsUsual && (within || look.high - look.low <= (known.usual[1] - known.usual[0]) / 2)
-      ? 'fits'
-      : 'strains';
-  }
-  return 'silent';
-}
+/** How a reading relates to a taxon. */
 
 /** Against a taxon over all its stages together, so that a mistaken stage makes no difference. */
 export function relationOverall(look: Look, taxon: CompiledTaxon): Relation {
@@ -39,14 +17,7 @@ export function fitsAll(looks: readonly Look[], taxon: CompiledTaxon): boolean {
 /** Whether some of what was read is usual in the taxon at some stage: then its group gives no bar. */
 export function couldFit(look: Look, taxon: CompiledTaxon): boolean {
   const known = taxon.overall.get(look.character.index);
-  if (!known) return false;
-  if (look.kind === 'states' && known.kind === 'states') return (look.mask & known.usual) !== 0;
-  return (
-    look.kind === 'number' &&
-    known.kind === 'number' &&
-    look.high >= known.usual[0] &&
-    look.low <= known.usual[1]
-  );
+  return known !== undefined && isUsual(look, known);
 }
 
 /**
@@ -75,8 +46,7 @@ export function relationAtStages(
   }
   if (strains) return 'strains';
   if (seen === 0 || silent) return 'silent';
-  const onlyAbsent = look.kind === 'states' && (look.mask & ~look.character.absentMask) === 0;
-  if (look.character.character.fades && onlyAbsent) return 'silent';
+  if (look.character.character.fades && showsOnlyAbsence(look)) return 'silent';
   return 'against';
 }
 
@@ -85,6 +55,10 @@ export function relationAtStages(
  */
 export function disputesStage(look: Look, stages: readonly StageId[]): boolean {
   if (stages.some((stage) => look.character.stages.has(stage))) return false;
-  if (look.kind === 'states') return (look.mask & ~look.character.absentMask) !== 0;
-  return look.high > 0;
+  return look.kind === 'states' ? !showsOnlyAbsence(look) : look.high > 0;
+}
+
+/** Whether it is read that the organ or the mark is not there, and nothing else. */
+function showsOnlyAbsence(look: Look): boolean {
+  return look.kind === 'states' && (look.mask & ~look.character.absentMask) === 0;
 }

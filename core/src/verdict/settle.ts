@@ -1,6 +1,6 @@
 import type { CaseView, Look } from '../case';
-import type { CompiledTaxon, StageId } from '../guide';
-import { relationAtStages, type Relation } from './relation';
+import { overlap, type CompiledTaxon, type Relation, type StageId } from '../guide';
+import { relationAtStages } from './relation';
 
 /** Only so many looks at one character count; after that looking on is shopping. */
 export const LOOKS_THAT_COUNT = 7;
@@ -18,8 +18,7 @@ export function disputedCharacters(view: CaseView): Set<number> {
     if (look.kind !== 'states') continue;
     for (let j = 0; j < i; j += 1) {
       const other = looks[j] as Look;
-      if (other.kind === 'states' && other.character === look.character && (other.mask & look.mask) === 0)
-        disputed.add(look.character.index);
+      if (other.character === look.character && !overlap(other, look)) disputed.add(look.character.index);
     }
   }
   return disputed;

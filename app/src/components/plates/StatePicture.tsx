@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import { stateOf } from '@pause/core';
 import type { StateId } from '@pause/core';
 import { colour, corner, Small, space, stroke } from '..';
 import { t } from '../../text/en/plates';
@@ -15,8 +16,7 @@ interface StatePictureProps {
 /** The first of these states as a drawing, or all of them as swatches, with their words below. */
 export function StatePicture({ character, states, height, soft = false }: StatePictureProps) {
   const known = characterOf(character);
-  const label =
-    known && 'states' in known ? states.flatMap((id) => known.states.filter((s) => s.id === id)) : [];
+  const label = known ? states.flatMap((id) => stateOf(known, id) ?? []) : [];
   const [first] = label;
   const words = label.map(({ label }, index) => (index === 0 ? label : lowerFirst(label))).join('; ');
   const swatches = label.flatMap(({ swatch }) => (swatch ? [swatch] : []));

@@ -8,14 +8,14 @@ import {
   type StageId,
   type AnswerEffect,
   isSmelled,
+  statesOfCharacter,
 } from '@pause/core';
 import { OrganGlyph, colour, Small, SmallStrong, Question, Strong, Button, Body } from '../../components';
 import { t } from '../../text/en/answer';
 import { characterOf, timeWords, DAMAGE, commonName } from '../../text/names';
 import { styles } from './answerCardStyles';
+import { Answers } from './answers';
 import { HowToLook } from './HowToLook';
-import { NumberAnswer } from './NumberAnswer';
-import { StateAnswers } from './StateAnswers';
 import { useKeys } from './useKeys';
 
 export interface Answer {
@@ -67,7 +67,7 @@ export const AnswerCard = memo(function AnswerCard({
   useKeys(
     {
       digit: (n) => {
-        const state = character && 'states' in character ? character.states[n - 1] : undefined;
+        const state = character && statesOfCharacter(character)[n - 1];
         if (state) answer({ kind: 'states', states: [state.id] });
       },
       u: () => answer({ kind: 'cant-tell' }),
@@ -108,19 +108,7 @@ export const AnswerCard = memo(function AnswerCard({
           </Pressable>
         ))}
       </View>
-      {character.kind === 'states' || character.kind === 'colour' ? (
-        <StateAnswers
-          key={character.id}
-          character={character.id}
-          drawn={character.kind === 'states'}
-          states={character.states}
-          effects={effects}
-          keys={keys}
-          onAnswer={answer}
-        />
-      ) : (
-        <NumberAnswer key={character.id} character={character.id} onAnswer={answer} />
-      )}
+      <Answers key={character.id} character={character} effects={effects} keys={keys} onAnswer={answer} />
       <View style={styles.ways}>
         <Button
           label={keys ? t.cantSeeItU : t.cantSeeIt}

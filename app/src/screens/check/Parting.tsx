@@ -3,13 +3,10 @@ import { partings, type Case, type StateId } from '@pause/core';
 import { colour, OrganGlyph, Rule, Small, SmallStrong, space } from '../../components';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/check';
-import { characterName, characterOf, CommonName, lowerFirst } from '../../text/names';
+import { stateLabel, characterName, characterOf, CommonName, lowerFirst } from '../../text/names';
 
 function labels(character: string, states: readonly StateId[]): string {
-  const known = characterOf(character);
-  const words = states.map((state) =>
-    known && 'states' in known ? (known.states.find((s) => s.id === state)?.label ?? state) : state,
-  );
+  const words = states.map((state) => stateLabel(character, state));
   return words.map((word, index) => (index === 0 ? word : lowerFirst(word))).join('; ') || '–';
 }
 

@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { statesIn } from '@pause/core';
 import { partings, type CompiledTaxon, type StageId } from '@pause/core';
 import {
   Body,
@@ -19,7 +20,7 @@ import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/card';
 import { listed } from '../../text/messages';
-import { characterName, characterOf, CommonName, harmLine, lowerFirst, stageName } from '../../text/names';
+import { stateLabel, characterName, CommonName, harmLine, lowerFirst, stageName } from '../../text/names';
 
 const NOTHING = new Set<string>();
 const MOST = 4;
@@ -129,12 +130,7 @@ function Against({ target, other }: { readonly target: CompiledTaxon; readonly o
 }
 
 function words(character: string, states: readonly string[]): string {
-  const known = characterOf(character);
-  const labels = states
-    .slice(0, 3)
-    .map((id) =>
-      known && 'states' in known ? lowerFirst(known.states.find((s) => s.id === id)?.label ?? id) : id,
-    );
+  const labels = states.slice(0, 3).map((id) => lowerFirst(stateLabel(character, id)));
   return labels.length > 0 ? listed(labels, 'disjunction') : t.there;
 }
 
@@ -145,10 +141,7 @@ function usualWords(taxon: CompiledTaxon, id: string, stages: readonly StageId[]
     const known = taxon.atStage.get(character.index)?.get(stage);
     return known?.kind === 'states' ? bits | known.usual : bits;
   }, 0);
-  return words(
-    id,
-    [...character.stateBit].filter(([, bit]) => (bit & mask) !== 0).map(([state]) => state),
-  );
+  return words(id, statesIn(character, mask));
 }
 
 const styles = StyleSheet.create({

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { statesIn } from '@pause/core';
 import {
   type CompiledTaxon,
   type CompiledCharacter,
@@ -13,7 +14,7 @@ import { useWide, Heading, OrganGlyph, colour, Small, Rule, Button } from '../..
 import { latePart } from '../../components/latePart';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/taxon';
-import { commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
+import { stateLabel, commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
 import { styles } from './taxonStyles';
 import type { TaxonProps } from './TaxonUses';
 
@@ -116,17 +117,12 @@ function knownWords(taxon: CompiledTaxon, id: string, index: number, known: Know
       possible: [least, most],
     } = known;
     const words = (n: number) =>
-      character.character.kind === 'count' ? String(n) : lengthWords(Math.round(n * 10) / 10);
+      'unit' in character.character ? lengthWords(Math.round(n * 10) / 10) : String(n);
     const span = low === high ? words(low) : t.span(words(low), words(high));
     return least === low && most === high ? span : t.spanWithin(span, words(least), words(most));
   }
   const labels = (mask: number) =>
-    [...character.stateBit]
-      .filter(([, bit]) => (bit & mask) !== 0)
-      .flatMap(([state]) => {
-        const c = character.character;
-        return 'states' in c ? [lowerFirst(c.states.find((s) => s.id === state)?.label ?? state)] : [];
-      });
+    statesIn(character, mask).map((state) => lowerFirst(stateLabel(id, state)));
   const byStage = [...(taxon.atStage.get(index) ?? new Map<StageId, Known>())].flatMap(([stage, at]) =>
     at.kind === 'states' ? [{ stage, usual: labels(at.usual).join(', ') }] : [],
   );

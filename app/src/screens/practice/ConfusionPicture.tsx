@@ -3,8 +3,8 @@ import { type Confusion, type PairHistory, rateOf } from '@pause/core/practice';
 import { useWide, Heading, Small, Strong, SmallStrong, Rule } from '../../components';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/practice';
-import { CommonName, commonName, GRADE, characterName, lowerFirst } from '../../text/names';
-import { cardName, stateLabel } from '../../text/practice';
+import { CommonName, commonName, GRADE, characterName, lowerFirst, stateLabel } from '../../text/names';
+import { cardName } from '../../text/practice';
 import { RateBar, spanWords, BarKey } from './charts';
 import { styles } from './confusionStyles';
 

@@ -5,8 +5,7 @@ import { SketchPad } from '../../components/photos/late';
 import { useObjectUrl } from '../../components/photos/useObjectUrl';
 import { usePlates } from '../../components/plates/usePlates';
 import { t } from '../../text/en/practice';
-import { lowerFirst, characterName } from '../../text/names';
-import { stateLabel } from '../../text/practice';
+import { lowerFirst, characterName, stateLabel } from '../../text/names';
 import { Shown } from './Look';
 
 export type Judged = 'right' | 'nearly' | 'wrong';

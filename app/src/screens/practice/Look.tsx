@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { statesRead, stateOf } from '@pause/core';
 import { isSmelled, type Character, type Sureness } from '@pause/core';
 import type { Drawable, LookedAt, Specimen } from '@pause/core/practice';
 import { Body, Button, colour, corner, Question, Small, space, Strong, stroke } from '../../components';
@@ -37,7 +38,7 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
       </View>
     );
   }
-  const state = shown.kind === 'states' ? shown.states[0] : undefined;
+  const [state] = statesRead(shown);
   const states =
     state === undefined || isSmelled(character) || !drawable(character.id, state) || !('states' in character);
   if (states) {
@@ -94,7 +95,7 @@ export function Shown({
   readonly height: number;
 }) {
   const known = characterOf(character);
-  const swatch = known && 'states' in known ? known.states.find(({ id }) => id === state)?.swatch : undefined;
+  const swatch = known && stateOf(known, state)?.swatch;
   return (
     <View style={styles.shown} role="img" aria-label={t.whatThereIsToBe}>
       {swatch ? (

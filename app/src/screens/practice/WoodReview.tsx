@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { plan, statesIn } from '@pause/core';
+import { statesRead, plan, statesIn } from '@pause/core';
 import { individualOf, findOf, type LookedAt, type Encounter, type Scored } from '@pause/core/practice';
 import {
   useWide,
@@ -170,20 +170,20 @@ function Misread({
   readonly specimen: Encounter['specimen'];
   readonly looks: readonly LookedAt[];
 }) {
-  const shown = specimen.shows.get(character);
-  const read = looks.find((look) => look.character === character)?.value;
-  if (shown?.kind !== 'states' || read?.kind !== 'states') return null;
+  const shown = statesRead(specimen.shows.get(character));
+  const read = statesRead(looks.find((look) => look.character === character)?.value);
+  if (shown.length === 0 || read.length === 0) return null;
   return (
     <View style={styles.block}>
       <SmallStrong>{characterName(character)}</SmallStrong>
       <View style={styles.two}>
         <View style={styles.half}>
           <Small soft>{t.itWasHeading}</Small>
-          <StatePicture character={character} states={shown.states} height={84} />
+          <StatePicture character={character} states={shown} height={84} />
         </View>
         <View style={[styles.half, styles.rightHalf]}>
           <Small soft>{t.youRead}</Small>
-          <StatePicture character={character} states={read.states} height={84} />
+          <StatePicture character={character} states={read} height={84} />
         </View>
       </View>
     </View>
@@ -200,7 +200,7 @@ function ReadingsSeen({
 }) {
   const { telling, was } = scored;
   if (telling === undefined) return null;
-  const shown = specimen.shows.get(telling);
+  const shown = statesRead(specimen.shows.get(telling));
   const character = guide.character(telling);
   const usual = character && target.atStage.get(character.index)?.get(specimen.stage);
   const own = character && usual?.kind === 'states' ? statesIn(character, usual.usual) : [];
@@ -208,11 +208,11 @@ function ReadingsSeen({
     <View style={styles.block}>
       <Heading>{was ? t.theNextLookWouldBe : t.thisWouldHaveShownIt}</Heading>
       <Strong>{characterName(telling)}</Strong>
-      {!was && shown?.kind === 'states' && own.length > 0 ? (
+      {!was && shown.length > 0 && own.length > 0 ? (
         <View style={styles.two}>
           <View style={styles.half}>
             <Small soft>{t.here}</Small>
-            <StatePicture character={telling} states={shown.states} height={84} />
+            <StatePicture character={telling} states={shown} height={84} />
           </View>
           <View style={[styles.half, styles.rightHalf]}>
             <Small soft>{CommonName(target.id)}</Small>

@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState, useMemo } from 'react';
+import { statesRead } from '@pause/core';
 import type { StateId } from '@pause/core';
 import {
   walkOf,
@@ -139,8 +140,7 @@ function practiceFind(
   { points, risked, open }: Scored,
   at: string,
 ): PracticeFind {
-  const states = (value: LookedAt['value'] | undefined): StateId | undefined =>
-    value?.kind === 'states' ? value.states[0] : undefined;
+  const states = (value: LookedAt['value'] | undefined): StateId | undefined => statesRead(value)[0];
   return {
     at,
     target: target.id,

@@ -1,5 +1,6 @@
 import { useState, useMemo } from 'react';
 import { View, Pressable } from 'react-native';
+import { stateOf } from '@pause/core';
 import type { Sureness, StageId } from '@pause/core';
 import { type Drill, individualOf } from '@pause/core/practice';
 import { Question, Small, SmallStrong, ChipRow, Chip } from '../../components';
@@ -16,8 +17,8 @@ import {
   commonName,
   stageName,
   lengthWords,
+  stateLabel,
 } from '../../text/names';
-import { stateLabel } from '../../text/practice';
 import { Answers } from './Answers';
 import { type DrillAnswer, styles } from './drillStyles';
 import { Shown } from './Look';
@@ -98,7 +99,7 @@ export function Drawing({
 
 function AnswerOrSwatch({ character, state }: { readonly character: string; readonly state: string }) {
   const known = guide.character(character)?.character;
-  const swatch = known && 'states' in known ? known.states.find(({ id }) => id === state)?.swatch : undefined;
+  const swatch = known && stateOf(known, state)?.swatch;
   return swatch ? (
     <View style={[styles.swatch, { backgroundColor: swatch }]} />
   ) : (
@@ -113,10 +114,7 @@ export function Colours({
   onAnswer,
 }: KindProps<'colours'>) {
   const known = guide.character(character)?.character;
-  const swatches = states.flatMap(
-    (state) =>
-      (known && 'states' in known ? known.states.find(({ id }) => id === state)?.swatch : undefined) ?? [],
-  );
+  const swatches = states.flatMap((state) => (known && stateOf(known, state)?.swatch) ?? []);
   const right = of === 'target' ? target : other;
   return (
     <>

@@ -1,5 +1,6 @@
 import { useState, useMemo } from 'react';
 import { View, Pressable } from 'react-native';
+import { statesRead } from '@pause/core';
 import { type StageId, statesIn, type CharacterId } from '@pause/core';
 import type { TaxonPlate } from '@pause/core/drawing';
 import { type Drill, individualOf, type Specimen } from '@pause/core/practice';
@@ -9,8 +10,15 @@ import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/practice';
-import { CommonName, characterName, commonName, lowerFirst, upper, numberWord } from '../../text/names';
-import { stateLabel } from '../../text/practice';
+import {
+  CommonName,
+  characterName,
+  commonName,
+  lowerFirst,
+  upper,
+  numberWord,
+  stateLabel,
+} from '../../text/names';
 import { Answers } from './Answers';
 import type { KindProps } from './drillKinds';
 import { styles } from './drillStyles';
@@ -157,8 +165,7 @@ function Piece({
   readonly large: boolean;
 }) {
   const stateOf = (character: CharacterId) => {
-    const value = specimen.shows.get(character);
-    return value?.kind === 'states' ? value.states[0] : undefined;
+    return statesRead(specimen.shows.get(character))[0];
   };
   return (
     <>

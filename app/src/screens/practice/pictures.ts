@@ -1,3 +1,4 @@
+import { isColour, isDrawn } from '@pause/core';
 import type { Pictures } from '@pause/core/practice';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
@@ -10,9 +11,9 @@ export function picturesBy(plates: Plates): Pictures {
   const wholes = new Map<string, string>();
   return {
     state: (character, state) => {
-      const kind = guide.character(character)?.character.kind;
-      if (kind === 'colour') return true;
-      if (kind !== 'states') return false;
+      const asked = guide.character(character)?.character;
+      if (asked && isColour(asked)) return true;
+      if (!asked || !isDrawn(asked)) return false;
       const name = `${character} ${state}`;
       const have = known.get(name);
       if (have !== undefined) return have;

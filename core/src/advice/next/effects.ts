@@ -3,18 +3,12 @@ import type {
   StateId,
   TaxonId,
   CompiledGuide,
+  Relation,
   CharacterId,
   CompiledTaxon,
   CompiledCharacter,
 } from '../../guide';
-import {
-  type Relation,
-  relationAtStages,
-  dangersOf,
-  extraBars,
-  tally,
-  disputedCharacters,
-} from '../../verdict';
+import { relationAtStages, dangersOf, extraBars, tally, disputedCharacters } from '../../verdict';
 import { supposed } from './foreseen';
 
 /** What each answer to a check would do. */

@@ -1,4 +1,5 @@
 import type { CaseView } from '../../case';
+import { isColour } from '../../guide';
 import type { Character, CompiledCharacter, CompiledGuide, CompiledTaxon } from '../../guide';
 
 type Kingdom = Character['kingdom'];
@@ -11,7 +12,7 @@ const ESSENTIALS: Readonly<Record<Kingdom, readonly ((character: Character) => b
   Fungi: [
     ({ organ }) => organ === 'hymenophore',
     ({ organ }) => organ === 'flesh',
-    ({ organ, kind }) => kind === 'colour' && (organ === 'cap' || organ === 'stipe'),
+    (character) => isColour(character) && (character.organ === 'cap' || character.organ === 'stipe'),
     // The base of the stem has to be freed, or it is not seen.
     ({ organ, observe }) => organ === 'stipe' && observe === 'dig',
     // The ground, and the trees on it.

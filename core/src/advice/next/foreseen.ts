@@ -1,5 +1,13 @@
 import { type Look, type Case, toLook, type ReadingValue, type Reading } from '../../case';
-import type { CompiledGuide, CompiledTaxon, StageId, CompiledCharacter, StateId } from '../../guide';
+import {
+  canBeOdd,
+  isNumber,
+  usualValues,
+  type CompiledCharacter,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type StageId,
+} from '../../guide';
 
 /** What a check will most likely show, if the find is what it is taken for. */
 
@@ -42,13 +50,13 @@ export function foreseen(
     const before = known.get(character.index);
     if (before) return before;
     const looksAt = (parts: readonly number[]) =>
-      usualValues(stages, target, character, parts).flatMap(
+      valuesAt(stages, target, character, parts).flatMap(
         (value) => toLook(guide, supposed(character, value)) ?? [],
       );
     const stated = target.atStage.get(character.index);
     const certain = stages.every((stage) => {
       const at = stated?.get(stage);
-      return at === undefined || (at.kind === 'states' && at.usual === at.possible);
+      return at === undefined || !(isNumber(character.character) || canBeOdd(at));
     });
     const now = { looks: looksAt(MIDDLE), spread: looksAt(SPREAD), certain };
     known.set(character.index, now);
@@ -74,7 +82,7 @@ export function supposed(
 }
 
 /** @param parts of its usual range at which a number is thought of */
-function usualValues(
+function valuesAt(
   stages: readonly StageId[],
   target: CompiledTaxon,
   character: CompiledCharacter,
@@ -85,22 +93,7 @@ function usualValues(
   for (const stage of stages) {
     const known = character.stages.has(stage) ? stated?.get(stage) : undefined;
     if (!known) continue;
-    if (known.kind === 'states') {
-      for (const [state, bit] of character.stateBit) {
-        if ((known.usual & bit) !== 0) values.set(state, { kind: 'states', states: [state as StateId] });
-      }
-    } else {
-      const [low, high] = known.usual;
-      for (const part of parts) {
-        const number = low + (high - low) * part;
-        values.set(
-          String(number),
-          character.character.kind === 'count'
-            ? { kind: 'count', number: Math.round(number) }
-            : { kind: 'measure', number, unit: 'mm' },
-        );
-      }
-    }
+    for (const [key, value] of usualValues(known, character, parts)) values.set(key, value);
   }
   return [...values.values()];
 }

@@ -1,12 +1,12 @@
 import type { Case, Reading, ReadingValue } from '../../case';
-import type {
-  CharacterId,
-  CompiledCharacter,
-  CompiledGuide,
-  CompiledTaxon,
-  Damage,
-  StageId,
-  StateId,
+import {
+  typicalValue,
+  type CharacterId,
+  type CompiledCharacter,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type Damage,
+  type StageId,
 } from '../../guide';
 import { plan, type Plan } from '../plan';
 import { weighAndAsk } from '.';
@@ -72,8 +72,7 @@ export function planAsAsked(guide: CompiledGuide, find: Case): AskedPlan {
     const { outcome, reasons, checks } = weighAndAsk(guide, { ...find, readings: [...readings] });
     const [next] = checks;
     const value =
-      next &&
-      typicalValue(guide.character(next.character), target, find.context.stages ?? target.taxon.stages);
+      next && typicalOf(guide.character(next.character), target, find.context.stages ?? target.taxon.stages);
     if (outcome !== 'pause' || !next || !value) {
       const filled =
         outcome === 'collect' ||
@@ -129,7 +128,7 @@ function summed(guide: CompiledGuide, checks: readonly AskedCheck[]): AskedPlan 
 }
 
 /** What a typical specimen of the target shows of a character; nothing where the guide does not say. */
-function typicalValue(
+function typicalOf(
   character: CompiledCharacter | undefined,
   target: CompiledTaxon,
   stages: readonly StageId[],
@@ -137,13 +136,5 @@ function typicalValue(
   if (!character) return undefined;
   const stated = target.atStage.get(character.index);
   const known = stages.flatMap((stage) => (character.stages.has(stage) ? (stated?.get(stage) ?? []) : []))[0];
-  if (!known) return undefined;
-  if (known.kind === 'number') {
-    const middle = (known.usual[0] + known.usual[1]) / 2;
-    return character.character.kind === 'count'
-      ? { kind: 'count', number: Math.round(middle) }
-      : { kind: 'measure', number: middle, unit: 'mm' };
-  }
-  const state = [...character.stateBit].find(([, bit]) => (known.typical & bit) !== 0)?.[0];
-  return state === undefined ? undefined : { kind: 'states', states: [state as StateId] };
+  return known && typicalValue(known, character);
 }

@@ -3,11 +3,16 @@ import {
   CAUSE_BIT,
   causesOf,
   effortOf,
+  isPossible,
   isSmelled,
-  millimetres,
+  isUsual,
+  typicallySeen,
+  union,
+  withError,
   type CompiledCharacter,
   type CompiledGuide,
   type CompiledTaxon,
+  type Seen,
   type StageId,
 } from '../../guide';
 import {
@@ -116,7 +121,7 @@ export function buildProblem(
     c.stateCauses.some(({ cause }) => cause === CAUSE_BIT.outline),
   )?.group;
   const options: Option[] = expected.map(({ character, typical }) => {
-    const causes = causesOf(character, typical.kind === 'states' ? typical.mask : 0);
+    const causes = causesOf(character, typical);
     const group = (causes & CAUSE_BIT.outline) !== 0 ? (outline ?? character.group) : character.group;
     return { character, cost: effortOf(character.character), group, causes };
   });
@@ -158,10 +163,6 @@ export function buildProblem(
   return { options, rows, forced, fitGroups, groupsNeeded: held.groupsNeeded, unseen };
 }
 
-type Typical =
-  | { readonly kind: 'states'; readonly mask: number }
-  | { readonly kind: 'number'; readonly span: readonly [number, number] };
-
 /**
  * What a typical specimen of the target shows at these stages; undefined where a stage at which it shows is
  * not stated.
@@ -170,45 +171,22 @@ function typicalOf(
   character: CompiledCharacter,
   target: CompiledTaxon,
   stages: readonly StageId[],
-): Typical | undefined {
+): Seen | undefined {
   const stated = target.atStage.get(character.index);
-  const seen = stages.filter((stage) => character.stages.has(stage)).map((stage) => stated?.get(stage));
-  let typical: Typical | undefined;
-  for (const known of seen) {
-    if (!known) return undefined;
-    if (known.kind === 'states')
-      typical = {
-        kind: 'states',
-        mask: (known.typical | (typical?.kind === 'states' ? typical.mask : 0)) >>> 0,
-      };
-    else {
-      const span: readonly [number, number] = typical?.kind === 'number' ? typical.span : known.usual;
-      typical = {
-        kind: 'number',
-        span: [Math.min(span[0], known.usual[0]), Math.max(span[1], known.usual[1])],
-      };
-    }
-  }
-  return typical;
+  const all = stages.filter((stage) => character.stages.has(stage)).map((stage) => stated?.get(stage));
+  const known = all.flatMap((one) => one ?? []);
+  if (known.length < all.length || known.length === 0) return undefined;
+  return typicallySeen(known.reduce((a, b) => union(a, b, character)));
 }
 
 /** `against` only if every typical answer is; `fits` if one of them could be usual for the other too. */
 function expectedRelation(
   character: CompiledCharacter,
-  typical: Typical,
+  typical: Seen,
   taxon: CompiledTaxon,
 ): 'against' | 'fits' | 'neither' {
   const known = taxon.overall.get(character.index);
-  if (known?.kind === 'states' && typical.kind === 'states') {
-    if ((typical.mask & known.possible) === 0) return 'against';
-    return (typical.mask & known.usual) !== 0 ? 'fits' : 'neither';
-  }
-  if (known?.kind === 'number' && typical.kind === 'number') {
-    const measure = character.character;
-    const error = measure.kind === 'measure' ? millimetres(measure.error, measure.unit) : 0;
-    if (typical.span[1] + error < known.possible[0] || typical.span[0] - error > known.possible[1])
-      return 'against';
-    return typical.span[1] >= known.usual[0] && typical.span[0] <= known.usual[1] ? 'fits' : 'neither';
-  }
-  return 'neither';
+  if (!known) return 'neither';
+  if (!isPossible(withError(typical, character), known)) return 'against';
+  return isUsual(typical, known) ? 'fits' : 'neither';
 }

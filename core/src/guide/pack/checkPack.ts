@@ -1,4 +1,4 @@
-import type { Guide, GuideProblem, Character } from '..';
+import { isNumber, type Character, type Guide, type GuideProblem } from '..';
 import { Pack } from './schema';
 
 /** Whether a pack fits the guide it is for. */
@@ -57,7 +57,7 @@ export function* checkPack(guide: Guide, pack: Pack): Generator<GuideProblem> {
         character: statement.character,
         reason: 'the character is neither in the guide nor in the pack',
       };
-    else if ('range' in statement === 'states' in character)
+    else if ('range' in statement !== isNumber(character))
       yield {
         path: `${path}.statement`,
         taxon: id,

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { Character } from '../character';
 import { slug, TaxonId, text } from '../ids';
+import { Character, Statement } from '../kinds';
 import { Reader } from '../schema';
-import { Statement, Taxon } from '../taxon';
+import { Taxon } from '../taxon';
 
 /** A statement put right, and who of the keepers answers for it. */
 export const Correction = z.strictObject({

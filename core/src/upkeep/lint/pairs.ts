@@ -2,9 +2,10 @@ import { countBars } from '../../advice/plan';
 import {
   causesOf,
   isCollectable,
-  millimetres,
+  isPossible,
+  typicallySeen,
   wantedStages,
-  type CompiledCharacter,
+  withError,
   type CompiledGuide,
   type CompiledTaxon,
   type StageId,
@@ -58,35 +59,14 @@ export function separation(
     const mine = character.stages.has(stage) ? target.atStage.get(character.index)?.get(stage) : undefined;
     const theirs = other.overall.get(character.index);
     if (character.place || !mine || !theirs) return [];
-    if (mine.kind === 'number')
-      return numbersPart(character, target, other, stage)
-        ? [{ group: character.group, causes: character.restsOn }]
-        : [];
-    if (theirs.kind !== 'states' || (mine.typical & theirs.possible) !== 0) return [];
-    return [{ group: character.group, causes: causesOf(character, mine.typical) }];
+    const typical = typicallySeen(mine);
+    if (isPossible(withError(typical, character), theirs)) return [];
+    return [{ group: character.group, causes: causesOf(character, typical) }];
   });
   return countBars(
     apart.map((a) => a.group),
     apart.map((a) => a.causes),
   );
-}
-
-/**
- * Whether every number usual for the target at this stage, the usual error of its ruler allowed for, lies
- * outside all that is known of the other.
- */
-function numbersPart(
-  character: CompiledCharacter,
-  target: CompiledTaxon,
-  other: CompiledTaxon,
-  stage: StageId,
-): boolean {
-  const mine = character.stages.has(stage) ? target.atStage.get(character.index)?.get(stage) : undefined;
-  const theirs = other.overall.get(character.index);
-  if (character.place || mine?.kind !== 'number' || theirs?.kind !== 'number') return false;
-  const { character: stated } = character;
-  const error = stated.kind === 'measure' ? millimetres(stated.error, stated.unit) : 0;
-  return mine.usual[0] - error > theirs.possible[1] || mine.usual[1] + error < theirs.possible[0];
 }
 
 function unstated(

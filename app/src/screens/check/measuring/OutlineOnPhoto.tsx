@@ -6,7 +6,7 @@ import { Body, Button, Small, space, Strong } from '../../../components';
 import { PickPhoto } from '../../../components/photos/PickPhoto';
 import type { Prepared } from '../../../components/photos/preparePhoto';
 import { t } from '../../../text/en/measuring';
-import { characterOf, lowerFirst } from '../../../text/names';
+import { stateLabel, lowerFirst } from '../../../text/names';
 import { PhotoBoard } from './PhotoBoard';
 
 /**
@@ -25,13 +25,7 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
   }
   const form = bladeForm(outline);
   const named = form && outlineTerm(form);
-  const label = (term: string) => {
-    const character = characterOf('leaf.outline');
-    return lowerFirst(
-      (character && 'states' in character ? character.states.find((s) => s.id === term)?.label : undefined) ??
-        term,
-    );
-  };
+  const label = (term: string) => lowerFirst(stateLabel('leaf.outline', term));
   const torn = named !== undefined && named.next.away < TOO_CLOSE_TO_TELL;
   return (
     <View style={styles.steps}>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { statesIn } from '@pause/core';
 import type { Case, CharacterId, StateId } from '@pause/core';
 import type { PieceCheck } from '@pause/core/advice/pieces';
 import { Body, colour, Small, space, Strong } from '../../../components';
@@ -63,16 +64,11 @@ interface PieceLineProps {
 /** One check of the piece check: what every piece has to show. */
 function PieceLine({ target, stages, character, seconds, last }: PieceLineProps) {
   const known = characterOf(character);
-  const at = guide.taxon(target)?.atStage.get(guide.character(character)?.index ?? -1);
+  const compiled = guide.character(character);
+  const at = guide.taxon(target)?.atStage.get(compiled?.index ?? -1);
   const usual = [...(at ?? [])]
     .filter(([stage]) => stages?.includes(stage) ?? true)
-    .flatMap(([, k]) =>
-      k.kind === 'states'
-        ? [...(guide.character(character)?.stateBit ?? [])]
-            .filter(([, bit]) => (bit & k.usual) !== 0)
-            .map(([state]) => state as StateId)
-        : [],
-    );
+    .flatMap(([, k]) => (compiled && k.kind === 'states' ? statesIn(compiled, k.usual) : []));
   return (
     <View style={[styles.check, last && styles.checkLast]}>
       <View style={styles.grow}>

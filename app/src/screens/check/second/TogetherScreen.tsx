@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState, useMemo } from 'react';
 import { View } from 'react-native';
+import { statesRead, isDrawn } from '@pause/core';
 import { type FindRecord, blindAsk, type Reading } from '@pause/core';
 import { type Agreement, sideBySide, type BothLooks } from '@pause/core/notebook/second-look';
 import {
@@ -186,12 +187,14 @@ function Pair({
 }
 
 function Side({ name, reading }: { readonly name: string; readonly reading: Reading }) {
-  const [state] = reading.value.kind === 'states' ? reading.value.states : [];
-  const drawn = characterOf(reading.character)?.kind === 'states';
+  const [state] = statesRead(reading.value);
+  const character = characterOf(reading.character);
   return (
     <View style={styles.side}>
       <Small soft>{name}</Small>
-      {state && drawn ? <AnswerDrawing character={reading.character} state={state} height={64} /> : null}
+      {state && character && isDrawn(character) ? (
+        <AnswerDrawing character={reading.character} state={state} height={64} />
+      ) : null}
       <Body>{readingWords(reading)}</Body>
       {reading.note ? <Small soft>{reading.note}</Small> : null}
     </View>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { AnswerEffect, ReadingValue, State, StateId } from '@pause/core';
+import type { AnswerEffect, State, StateId } from '@pause/core';
 import {
   Button,
   colour,
@@ -12,29 +12,27 @@ import {
   stroke,
   TARGET,
   typeSize,
-} from '../../components';
-import { latePart } from '../../components/latePart';
-import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
-import { useApp } from '../../notebook/store';
-import { t } from '../../text/en/answer';
-import { commonName } from '../../text/names';
-import { few } from '../../text/reasons';
-const OutlineOnPhoto = latePart(() => import('./measuring/onPhoto').then((m) => m.OutlineOnPhoto));
-
-interface StateAnswersProps {
-  readonly character: string;
-  /** States are drawings; colours are their own swatches. */
-  readonly drawn: boolean;
-  readonly states: readonly State[];
-  readonly effects: readonly AnswerEffect[];
-  readonly keys: boolean;
-  readonly onAnswer: (value: ReadingValue) => void;
-}
+} from '../../../components';
+import { latePart } from '../../../components/latePart';
+import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
+import { useApp } from '../../../notebook/store';
+import { t } from '../../../text/en/answer';
+import { commonName } from '../../../text/names';
+import { few } from '../../../text/reasons';
+import type { AnswerProps, OfKind } from './props';
+const OutlineOnPhoto = latePart(() => import('../measuring/onPhoto').then((m) => m.OutlineOnPhoto));
 
 const DRAWING = 84;
 
 /** One tap answers. A long press, or "torn", lets two or more be named, and then asks for one more tap. */
-export function StateAnswers({ character, drawn, states, effects, keys, onAnswer }: StateAnswersProps) {
+export function StateAnswers({
+  character: { id: character, states, ...other },
+  effects,
+  keys,
+  onAnswer,
+}: AnswerProps<OfKind<'states' | 'colour'>>) {
+  // States are drawings; colours are their own swatches.
+  const drawn = other.kind === 'states';
   const [torn, setTorn] = useState<readonly StateId[] | undefined>();
   const [photo, setPhoto] = useState(false);
   const dim = useApp((state) => state.look.theme === 'dim');
