@@ -46,9 +46,6 @@ export { type Outcome } from './verdict';
 export type {
   ContextField,
   GroupRule,
-  LeaveReason,
-  NoteReason,
-  PauseReason,
   Reason,
   ReasonCode,
 } from './verdict';

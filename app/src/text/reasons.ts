@@ -3,6 +3,7 @@ import {
   type CharacterId,
   needsDigging,
   type Reason,
+  type ReasonCode,
   type Verdict,
   type GroupRule,
   type BarRow,
@@ -68,147 +69,125 @@ function rootAmong(characters: readonly CharacterId[]): boolean {
   return characters.some((id) => needsDigging(guide, id));
 }
 
-/** One reason as one plain sentence. */
-export function reasonWords(reason: Reason, verdict: Pick<Verdict, 'target' | 'piece'>): string {
-  const target = commonName(verdict.target);
-  switch (reason.code) {
-    case 'other-kingdom':
-      return t.aIsNotOfThis(target);
-    case 'not-wanted':
-      return t.isNotForCollectingThe(CommonName(reason.target), scientificName(reason.target));
-    case 'contradicted':
-      return t.speaksAgainstInOfLooks(
-        characterName(reason.character),
-        target,
-        numberWord(reason.against),
-        numberWord(reason.looks),
-      );
-    case 'contradicted-and-danger-fits':
-      return t.speaksAgainstTwiceAndFit(
-        characterName(reason.character),
-        target,
-        few(reason.taxa.map(commonName)),
-        reason.taxa.length,
-      );
-    case 'part-not-wanted':
-      return t.evenIfItIsThe(target, partName(verdict.target, reason.part));
-    case 'part-harmful':
-      return t.evenIfItIsThis(target, partName(verdict.target, reason.part));
-    case 'use-not-known':
-      return t.evenIfItIsTheGuide(target, partName(verdict.target, reason.part));
-    case 'part-not-at-stage':
-      return t.evenIfItIsThisIs(
-        target,
-        partName(verdict.target, reason.part),
-        list(reason.good.map((s) => lowerFirst(stageName(s)))),
-      );
-    case 'condition-rules-out':
-      return t.itsConditionRulesItOut(lowerFirst(CONDITION[reason.condition]));
-    case 'place-forbidden':
-      return t.pickingIsNotAllowedHere;
-    case 'place-contaminated':
-      return t.thePlaceIsSpoiled(lowerFirst(CONTAMINATION[reason.contamination]));
-    case 'protected':
-      return reason.by ? t.byYourGroupsListIt : t.itIsProtectedHere;
-
-    case 'near-double':
-      return t.isSoAlikeThatPause(CommonName(reason.taxon), lowerFirst(reason.why));
-    case 'not-for-eater':
-      return t.notFor(reason.eater, reason.text);
-    case 'forgone-taxon':
-      return t.yourGroupLeavesAloneWhatever(target);
-    case 'forgone-family':
-      return t.yourGroupLeavesTheWhole(reason.family);
-
-    case 'ask-for-eater':
-      return t.for(reason.eater, lowerFirst(reason.text));
-    case 'name-open':
-      return reason.name.kind === 'one-of'
-        ? t.itIsOneOfThese(list(reason.name.taxa.map(commonName)))
-        : t.itIsNamedToIts(reason.name.kind, reason.name.name);
-    case 'second-look-missing':
-      return t.aSecondPersonHasNot(commonName(reason.taxon), reason.have, reason.need);
-    case 'not-earned':
-      return t.yourGroupAsksThatWhoever(few(reason.taxa.map(commonName)));
-    case 'second-look-off':
-      return t.yourGroupDoesWithoutA(few(reason.taxa.map(commonName)));
-
-    case 'bars-short': {
-      const left = reason.need - reason.have;
-      return t.isNotRuledOutMore(CommonName(reason.taxon), GRADE[reason.grade], grounds(left), left);
-    }
-    case 'look-again':
-      return t.lookOnceMoreElsewhereOn(
-        lowerFirst(characterName(reason.character)),
-        few(reason.taxa.map(commonName), 1),
-      );
-    case 'signature-missing':
-      return t.itsOwnMarkHasNot(lowerFirst(characterName(reason.character)));
-    case 'groups-short':
-      return t.ofIndependentThingsFitA(reason.have, reason.need, target);
-    case 'strained':
-      return t.ofReadingsFitOnlyAt(reason.strains, reason.readings);
-    case 'contradicted-open':
-      return reason.against * 2 === reason.looks
-        ? t.looksAtDisagreeLookAgain(lowerFirst(characterName(reason.character)))
-        : t.speaksAgainstSeenLookAgain(characterName(reason.character), target, times(reason.against));
-    case 'other-piece-against':
-      return t.onThePieceBesideIt(lowerFirst(characterName(reason.character)), target);
-    case 'taken-back':
-      return t.anAnswerWasTakenBack(
-        lowerFirst(characterName(reason.character)),
-        reason.piece === verdict.piece ? '' : t.onAnotherPiece,
-      );
-    case 'unanswered':
-      return t.lookAtOneOfThem(
-        passedOver(reason.characters),
-        rootAmong(reason.characters) ? t.ifNoRootMayBe : '',
-      );
-    case 'stage-disputed':
-      return t.cannotBeSeenAtThe(characterName(reason.character));
-    case 'not-traced':
-      return t.whatWasReadWasNot;
-    case 'context-missing':
-      return FIELD[reason.field];
-
-    case 'disputed':
-      return t.looksAtDisagreeSoIt(lowerFirst(characterName(reason.character)));
-    case 'shopping': {
-      const parts = [
-        ...(reason.freshPieces > 0 ? [t.startedAgainOnAnotherPiece(times(reason.freshPieces))] : []),
-        ...(reason.changedTargets > 0 ? [t.changedWhatItIsTaken(times(reason.changedTargets))] : []),
-      ];
-      return t.you(list(parts), reason.extraBars > 0 ? t.everyDeadlyOneNeedsA : '');
-    }
-    case 'passed-over':
-      return t.passedOverUntilItIs(
-        lowerFirst(characterName(reason.character)),
-        rootAmong([reason.character]) ? t.ifNoneMayBeDug : '',
-      );
-    case 'place-doubt':
-      return t.thePlaceIsUnusualFor(target);
-    case 'place-strains':
-      return t.thePlaceIsNotA(target);
-    case 'dangerous-neighbours':
-      return t.areKnownToStandHere(upper(few(reason.taxa.map(commonName))), reason.taxa.length);
-    case 'season-doubt':
-      return t.isNotUsualAtThis(CommonName(verdict.target), monthName(reason.month));
-    case 'height-doubt':
-      return t.isNotUsualAtM(CommonName(verdict.target), Math.round(reason.elevation));
-    case 'group-rule':
-      return GROUP_RULE[reason.rule];
-    case 'unreviewed':
-      return t.noLocalExpertHasReviewed(list(reason.taxa.map(commonName)));
-    case 'near-relatives':
-      return t.notInThisGuideAt(list(reason.names));
-  }
-}
-
 const GROUP_RULE: Readonly<Record<GroupRule, string>> = {
   'extra-bars': t.yourGroupAsksForMore,
   'more-groups': t.yourGroupWantsMoreIndependent,
   'place-ignored': t.yourGroupLeavesPlaceSeason,
 };
+
+type ReasonOf<C extends ReasonCode> = Extract<Reason, { readonly code: C }>;
+type Of = Pick<Verdict, 'target' | 'piece'>;
+
+/** The sentence for each reason. */
+const SENTENCES: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, verdict: Of) => string } = {
+  'other-kingdom': (_, verdict) => t.aIsNotOfThis(commonName(verdict.target)),
+  'not-wanted': (reason) => t.isNotForCollectingThe(CommonName(reason.target), scientificName(reason.target)),
+  contradicted: (reason, verdict) =>
+    t.speaksAgainstInOfLooks(
+      characterName(reason.character),
+      commonName(verdict.target),
+      numberWord(reason.against),
+      numberWord(reason.looks),
+    ),
+  'contradicted-and-danger-fits': (reason, verdict) =>
+    t.speaksAgainstTwiceAndFit(
+      characterName(reason.character),
+      commonName(verdict.target),
+      few(reason.taxa.map(commonName)),
+      reason.taxa.length,
+    ),
+  'part-not-wanted': (reason, verdict) =>
+    t.evenIfItIsThe(commonName(verdict.target), partName(verdict.target, reason.part)),
+  'part-harmful': (reason, verdict) =>
+    t.evenIfItIsThis(commonName(verdict.target), partName(verdict.target, reason.part)),
+  'use-not-known': (reason, verdict) =>
+    t.evenIfItIsTheGuide(commonName(verdict.target), partName(verdict.target, reason.part)),
+  'part-not-at-stage': (reason, verdict) =>
+    t.evenIfItIsThisIs(
+      commonName(verdict.target),
+      partName(verdict.target, reason.part),
+      list(reason.good.map((s) => lowerFirst(stageName(s)))),
+    ),
+  'condition-rules-out': (reason) => t.itsConditionRulesItOut(lowerFirst(CONDITION[reason.condition])),
+  'place-forbidden': () => t.pickingIsNotAllowedHere,
+  'place-contaminated': (reason) => t.thePlaceIsSpoiled(lowerFirst(CONTAMINATION[reason.contamination])),
+  protected: (reason) => (reason.by ? t.byYourGroupsListIt : t.itIsProtectedHere),
+  'near-double': (reason) => t.isSoAlikeThatPause(CommonName(reason.taxon), lowerFirst(reason.why)),
+  'not-for-eater': (reason) => t.notFor(reason.eater, reason.text),
+  'forgone-taxon': (_, verdict) => t.yourGroupLeavesAloneWhatever(commonName(verdict.target)),
+  'forgone-family': (reason) => t.yourGroupLeavesTheWhole(reason.family),
+  'ask-for-eater': (reason) => t.for(reason.eater, lowerFirst(reason.text)),
+  'name-open': (reason) =>
+    reason.name.kind === 'one-of'
+      ? t.itIsOneOfThese(list(reason.name.taxa.map(commonName)))
+      : t.itIsNamedToIts(reason.name.kind, reason.name.name),
+  'second-look-missing': (reason) =>
+    t.aSecondPersonHasNot(commonName(reason.taxon), reason.have, reason.need),
+  'not-earned': (reason) => t.yourGroupAsksThatWhoever(few(reason.taxa.map(commonName))),
+  'second-look-off': (reason) => t.yourGroupDoesWithoutA(few(reason.taxa.map(commonName))),
+  'bars-short': (reason) => {
+    const left = reason.need - reason.have;
+    return t.isNotRuledOutMore(CommonName(reason.taxon), GRADE[reason.grade], grounds(left), left);
+  },
+  'look-again': (reason) =>
+    t.lookOnceMoreElsewhereOn(
+      lowerFirst(characterName(reason.character)),
+      few(reason.taxa.map(commonName), 1),
+    ),
+  'signature-missing': (reason) => t.itsOwnMarkHasNot(lowerFirst(characterName(reason.character))),
+  'groups-short': (reason, verdict) =>
+    t.ofIndependentThingsFitA(reason.have, reason.need, commonName(verdict.target)),
+  strained: (reason) => t.ofReadingsFitOnlyAt(reason.strains, reason.readings),
+  'contradicted-open': (reason, verdict) =>
+    reason.against * 2 === reason.looks
+      ? t.looksAtDisagreeLookAgain(lowerFirst(characterName(reason.character)))
+      : t.speaksAgainstSeenLookAgain(
+          characterName(reason.character),
+          commonName(verdict.target),
+          times(reason.against),
+        ),
+  'other-piece-against': (reason, verdict) =>
+    t.onThePieceBesideIt(lowerFirst(characterName(reason.character)), commonName(verdict.target)),
+  'taken-back': (reason, verdict) =>
+    t.anAnswerWasTakenBack(
+      lowerFirst(characterName(reason.character)),
+      reason.piece === verdict.piece ? '' : t.onAnotherPiece,
+    ),
+  unanswered: (reason) =>
+    t.lookAtOneOfThem(passedOver(reason.characters), rootAmong(reason.characters) ? t.ifNoRootMayBe : ''),
+  'stage-disputed': (reason) => t.cannotBeSeenAtThe(characterName(reason.character)),
+  'not-traced': () => t.whatWasReadWasNot,
+  'context-missing': (reason) => FIELD[reason.field],
+  disputed: (reason) => t.looksAtDisagreeSoIt(lowerFirst(characterName(reason.character))),
+  shopping: (reason) => {
+    const parts = [
+      ...(reason.freshPieces > 0 ? [t.startedAgainOnAnotherPiece(times(reason.freshPieces))] : []),
+      ...(reason.changedTargets > 0 ? [t.changedWhatItIsTaken(times(reason.changedTargets))] : []),
+    ];
+    return t.you(list(parts), reason.extraBars > 0 ? t.everyDeadlyOneNeedsA : '');
+  },
+  'passed-over': (reason) =>
+    t.passedOverUntilItIs(
+      lowerFirst(characterName(reason.character)),
+      rootAmong([reason.character]) ? t.ifNoneMayBeDug : '',
+    ),
+  'place-doubt': (_, verdict) => t.thePlaceIsUnusualFor(commonName(verdict.target)),
+  'place-strains': (_, verdict) => t.thePlaceIsNotA(commonName(verdict.target)),
+  'dangerous-neighbours': (reason) =>
+    t.areKnownToStandHere(upper(few(reason.taxa.map(commonName))), reason.taxa.length),
+  'season-doubt': (reason, verdict) =>
+    t.isNotUsualAtThis(CommonName(verdict.target), monthName(reason.month)),
+  'height-doubt': (reason, verdict) =>
+    t.isNotUsualAtM(CommonName(verdict.target), Math.round(reason.elevation)),
+  'group-rule': (reason) => GROUP_RULE[reason.rule],
+  unreviewed: (reason) => t.noLocalExpertHasReviewed(list(reason.taxa.map(commonName))),
+  'near-relatives': (reason) => t.notInThisGuideAt(list(reason.names)),
+};
+const sentence = <C extends ReasonCode>(reason: ReasonOf<C> & { readonly code: C }, verdict: Of): string =>
+  SENTENCES[reason.code](reason, verdict);
+
+/** One reason as one plain sentence. */
+export const reasonWords = (reason: Reason, verdict: Of): string => sentence(reason, verdict);
 
 function monthName(month: number): string {
   return new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(

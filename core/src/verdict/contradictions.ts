@@ -1,11 +1,23 @@
 import type { CaseView } from '../case';
 import type { CompiledGuide, CharacterId, CompiledTaxon, TaxonId } from '../guide';
-import type { LeaveReason, PauseReason } from './reason';
 import { relationAtStages, relationOverall } from './relation';
 import { settle, LOOKS_THAT_COUNT } from './settle';
 import type { TargetHolds } from './target';
 
 /** Readings that contradict the target. */
+
+/** Characters at which the target is contradicted for good. */
+export interface Contradictions {
+  /** By a majority of at least four looks. */
+  readonly final: readonly {
+    readonly character: CharacterId;
+    readonly against: number;
+    readonly looks: number;
+  }[];
+  /** By two looks, while these deadly and serious taxa fit everything seen. */
+  readonly dangerFits: readonly { readonly character: CharacterId; readonly taxa: readonly TaxonId[] }[];
+}
+const NONE: Contradictions = { final: [], dangerFits: [] };
 
 export function characterId(guide: CompiledGuide, index: number): CharacterId {
   const character = guide.characters[index];
@@ -22,16 +34,17 @@ export function contradictions(
   view: CaseView,
   target: CompiledTaxon,
   held: TargetHolds,
-): LeaveReason[] {
+): Contradictions {
   const { withdrawn } = view;
   if (withdrawn.length === 0 && [...held.settled.values()].every((settled) => settled.against === 0))
-    return [];
+    return NONE;
   const stages = view.find.context.stages;
   const indices = new Set([
     ...held.settled.keys(),
     ...withdrawn.filter((l) => !l.character.place).map((l) => l.character.index),
   ]);
-  const reasons: LeaveReason[] = [];
+  const final: Contradictions['final'][number][] = [];
+  const dangerFits: Contradictions['dangerFits'][number][] = [];
   let dangers: TaxonId[] | undefined;
   for (const index of [...indices].sort((a, b) => a - b)) {
     const standing = held.settled.get(index);
@@ -49,14 +62,14 @@ export function contradictions(
     );
     const everLooked = settle(withTakenBack, target, stages);
     const character = characterId(guide, index);
-    const final =
+    const settled =
       standing?.outcome === 'contradicted'
         ? standing
         : everLooked.outcome === 'contradicted'
           ? everLooked
           : undefined;
-    if (final) {
-      reasons.push({ code: 'contradicted', character, against: final.against, looks: final.looks.length });
+    if (settled) {
+      final.push({ character, against: settled.against, looks: settled.looks.length });
       continue;
     }
     const against = withTakenBack
@@ -68,9 +81,9 @@ export function contradictions(
       const taxon = guide.taxon(id);
       return taxon && against.every((look) => ['fits', 'strains'].includes(relationOverall(look, taxon)));
     });
-    if (taxa.length > 0) reasons.push({ code: 'contradicted-and-danger-fits', character, taxa });
+    if (taxa.length > 0) dangerFits.push({ character, taxa });
   }
-  return reasons;
+  return { final, dangerFits };
 }
 
 /** Deadly and serious taxa that nothing seen on the decided piece is against. */
@@ -84,20 +97,4 @@ function dangersThatFitEverything(guide: CompiledGuide, view: CaseView, target: 
     .filter((taxon) => seen.every((look) => relationOverall(look, taxon) !== 'against'))
     .map((taxon) => taxon.id)
     .sort();
-}
-
-export function openContradictions(
-  guide: CompiledGuide,
-  held: TargetHolds,
-  leave: readonly LeaveReason[],
-): PauseReason[] {
-  const closed = new Set(leave.flatMap((reason) => ('character' in reason ? [reason.character] : [])));
-  return [...held.settled]
-    .filter(([index, settled]) => settled.outcome === 'open' && !closed.has(characterId(guide, index)))
-    .map(([index, settled]) => ({
-      code: 'contradicted-open',
-      character: characterId(guide, index),
-      against: settled.against,
-      looks: settled.looks.length,
-    }));
 }

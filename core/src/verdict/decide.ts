@@ -1,12 +1,17 @@
 import { type ReadingId, type Case, viewCase, type CaseView } from '../case';
 import type { TaxonId, CompiledGuide } from '../guide';
-import { type BarRow, type Dangers, type Tally, dangersOf, tally, barRows, short } from './bars';
-import { characterId } from './contradictions';
-import { type Outcome, type Judged, judge, unreviewed } from './judge';
+import { dangersOf, tally, type BarRow, type Dangers, type Tally } from './bars';
+import { judge, withBars, type Judged, type Outcome } from './judge';
 import { leansOn } from './leansOn';
-import { passedOverNote, neighbourNotes, placeNotes, lookAgainReasons } from './notes';
-import { askedOfRows, groupRules } from './policy';
-import type { Reason, NoteReason } from './reason';
+import {
+  BAR_RULES,
+  barsShort as barsShortRule,
+  NOTE_RULES,
+  reasonsBy,
+  ROW_RULES,
+  type BarsBasis,
+  type Reason,
+} from './rules';
 import { extraBars } from './shopping';
 import { type SignatureMark, type TargetHolds } from './target';
 
@@ -79,41 +84,21 @@ export interface Weighed {
 /** The verdict without what it leans on, and what it was made of. */
 export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const judged = judge(guide, view);
-  const { target, held, disputed, shopped, leave } = judged;
-  const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
+  const { basis, disputed, leave, pause } = judged;
+  const dangers = dangersOf(guide, view, basis.target, extraBars(guide, view, basis.target));
   const tallied = tally(guide, view, disputed, dangers.same);
-  const rows = barRows(guide, dangers, tallied);
-  const missingBars = barsShort(rows);
-  const second = askedOfRows(guide, view, target, rows, disputed);
-  const notes: NoteReason[] = [
-    ...[...disputed]
-      .sort((a, b) => a - b)
-      .map((index) => ({ code: 'disputed', character: characterId(guide, index) }) as const),
-    ...(shopped.freshPieces + shopped.changedTargets > 0 ? [{ code: 'shopping', ...shopped } as const] : []),
-    ...passedOverNote(guide, view, target),
-    ...neighbourNotes(guide, view.find.context.neighbours ?? [], target),
-    ...(view.find.policy?.place === 'ignored' ? [] : placeNotes(view, target, held)),
-    ...groupRules(view.find.policy).map((rule) => ({ code: 'group-rule', rule }) as const),
-    ...second.notes,
-    ...unreviewed(guide, target, rows),
-    ...(target.taxon.nearRelatives.length > 0
-      ? [{ code: 'near-relatives', names: target.taxon.nearRelatives } as const]
-      : []),
-  ];
+  const bars = withBars(judged, dangers, tallied);
   const reasons: Reason[] = [
-    ...leave.map((reason) => ({ ...reason, weight: 'leave' }) as const),
-    ...judged.pause.map((reason) => ({ ...reason, weight: 'pause' }) as const),
-    ...second.pause.map((reason) => ({ ...reason, weight: 'pause' }) as const),
-    ...missingBars,
-    ...(missingBars.length > 0 ? [] : lookAgainReasons(guide, view, judged, dangers, tallied)),
-    ...notes.map((reason) => ({ ...reason, weight: 'note' }) as const),
+    ...leave,
+    ...pause,
+    ...reasonsBy<BarsBasis, Reason>([...ROW_RULES, ...BAR_RULES, ...NOTE_RULES], bars),
   ];
   const missing = reasons.some((reason) => reason.weight === 'pause');
   return {
     outcome: leave.length > 0 ? 'leave' : missing ? 'pause' : 'collect',
     reasons,
-    rows,
-    held,
+    rows: bars.rows,
+    held: basis.held,
     judged,
     dangers,
     tallied,
@@ -121,18 +106,4 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
 }
 
 /** What the rows say that lack bars. */
-export function barsShort(rows: readonly BarRow[]): Reason[] {
-  const reasons: Reason[] = [];
-  for (const row of rows) {
-    if (short(row) > 0)
-      reasons.push({
-        weight: 'pause',
-        code: 'bars-short',
-        taxon: row.taxon,
-        grade: row.grade,
-        have: row.have,
-        need: row.need,
-      });
-  }
-  return reasons;
-}
+export const barsShort = (rows: readonly BarRow[]): Reason[] => barsShortRule.reasons({ rows });

@@ -1,15 +1,7 @@
 export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } from './decide';
 export { staysMissing } from './leansOn';
 export { type Outcome } from './judge';
-export type {
-  ContextField,
-  GroupRule,
-  LeaveReason,
-  NoteReason,
-  PauseReason,
-  Reason,
-  ReasonCode,
-} from './reason';
+export { RULES, type ContextField, type Reason, type ReasonCode } from './rules';
 export { lacksOnlySecondLooks, mayFallShort, moreWanted, SPARE_COUNTS } from './lookAgain';
 export { extraBars, shopping, type Shopping } from './shopping';
 export { passedOver, rootPassedOver, unanswered } from './unanswered';
@@ -34,7 +26,7 @@ export {
 } from './bars';
 export { asksForTracing, cautionsFor, isLookedAt, meets } from './context';
 export { expectedHere, type Expected } from './expected';
-export { asksOfRows, taxonContent } from './policy';
+export { asksOfRows, taxonContent, type GroupRule } from './policy';
 export { couldFit, disputesStage, fitsAll, relationAtStages, relationOverall } from './relation';
 export { disputedCharacters, settle, LOOKS_THAT_COUNT, LOOKS_TO_LEAVE, type Settled } from './settle';
 export {

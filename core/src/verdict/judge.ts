@@ -1,24 +1,33 @@
-import type { CaseView, PieceId } from '../case';
-import type { CompiledTaxon, CompiledGuide, CharacterId } from '../guide';
-import { dangersOf, tally, barRows, type BarRow } from './bars';
-import { contextReasons } from './context';
-import { contradictions, openContradictions } from './contradictions';
+import type { CaseView } from '../case';
+import type { CompiledGuide } from '../guide';
+import { barRows, dangersOf, tally, type Dangers, type Tally } from './bars';
+import { contradictions } from './contradictions';
 import { slackOf } from './lookAgain';
-import { forgone, asksOfRows, askedOfRows } from './policy';
-import type { LeaveReason, PauseReason, NoteReason } from './reason';
+import { asksOfRows } from './policy';
+import {
+  LEAVE_RULES,
+  PAUSE_RULES,
+  reasonsBy,
+  ROW_RULES,
+  type BarsBasis,
+  type Basis,
+  type Reason,
+  type ReasonBy,
+} from './rules';
 import { disputedCharacters } from './settle';
-import { type Shopping, shopping, extraBars } from './shopping';
-import { type TargetHolds, holds, STRAIN_SHARE } from './target';
-import { unanswered, UNANSWERED_FREE } from './unanswered';
+import { extraBars, shopping, type Shopping } from './shopping';
+import { holds } from './target';
 
-/** The reasons of a verdict, and what follows from them. */
+/** The reasons of a verdict that need no bars, and what follows from them. */
 
 export type Outcome = 'leave' | 'pause' | 'collect';
 
+type LeaveReason = ReasonBy<(typeof LEAVE_RULES)[number]>;
+type PauseReason = ReasonBy<(typeof PAUSE_RULES)[number]>;
+
 /** What everything but the bars says. */
 export interface Judged {
-  readonly target: CompiledTaxon;
-  readonly held: TargetHolds;
+  readonly basis: Basis;
   readonly disputed: ReadonlySet<number>;
   readonly shopped: Shopping;
   readonly leave: readonly LeaveReason[];
@@ -27,33 +36,48 @@ export interface Judged {
   readonly ruledOutUnread: boolean;
 }
 
+const UNREAD: ReadonlySet<string> = new Set(
+  LEAVE_RULES.flatMap(({ code, readingsCanUndo }) => (readingsCanUndo ? [] : [code])),
+);
+
 export function judge(guide: CompiledGuide, view: CaseView): Judged {
   const target = guide.taxon(view.find.target);
   if (!target) throw new Error(`target "${view.find.target}" is not in the guide`);
   const held = holds(guide, view, target);
-  const around = contextReasons(view.find, target);
-  const contradicted = contradictions(guide, view, target, held);
-  const leave: LeaveReason[] = [
-    ...(target.taxon.kingdom === view.find.kingdom
-      ? []
-      : [{ code: 'other-kingdom', target: target.id } as const]),
-    ...contradicted,
-    ...around.leave,
-    ...forgone(view.find, target),
-  ];
-  const pause: PauseReason[] = [
-    ...openContradictions(guide, held, leave),
-    ...stillMissing(guide, view, target, held),
-    ...around.pause,
-  ];
-  return {
+  const basis: Basis = {
+    guide,
+    view,
+    find: view.find,
     target,
     held,
+    contradictions: contradictions(guide, view, target, held),
+  };
+  const leave = reasonsBy<Basis, LeaveReason>(LEAVE_RULES, basis);
+  return {
+    basis,
     disputed: disputedCharacters(view),
     shopped: shopping(view),
     leave,
-    pause,
-    ruledOutUnread: leave.length > contradicted.length,
+    pause: reasonsBy<Basis, PauseReason>(PAUSE_RULES, basis),
+    ruledOutUnread: leave.some(({ code }) => UNREAD.has(code)),
+  };
+}
+
+const MENDED_BY_CHECKS: ReadonlySet<string> = new Set(
+  PAUSE_RULES.flatMap((one) => ('checksCanMend' in one ? [one.code] : [])),
+);
+
+/** What the rules about bars look at. */
+export function withBars(judged: Judged, dangers: Dangers, tallied: Tally): BarsBasis {
+  const { basis, disputed, shopped, leave, pause } = judged;
+  return {
+    ...basis,
+    disputed,
+    shopped,
+    rows: barRows(basis.guide, dangers, tallied),
+    dangers,
+    tallied,
+    settledOrOpen: leave.length > 0 || pause.some(({ code }) => MENDED_BY_CHECKS.has(code)),
   };
 }
 
@@ -62,10 +86,11 @@ export function judge(guide: CompiledGuide, view: CaseView): Judged {
  * their rows, of the dangers whose bars have to be counted; the others are known to have theirs.
  */
 export function outcomeOf(guide: CompiledGuide, view: CaseView, among: readonly number[]): Outcome {
-  const { target, disputed, leave, pause } = judge(guide, view);
+  const judged = judge(guide, view);
+  const { basis, disputed, leave, pause } = judged;
   if (leave.length > 0) return 'leave';
   if (pause.length > 0) return 'pause';
-  const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
+  const dangers = dangersOf(guide, view, basis.target, extraBars(guide, view, basis.target));
   const tallied = tally(
     guide,
     view,
@@ -74,68 +99,8 @@ export function outcomeOf(guide: CompiledGuide, view: CaseView, among: readonly 
   );
   if (among.some((place, at) => slackOf(view, dangers, tallied, place, at) < 0)) return 'pause';
   if (asksOfRows(view.find.policy)) {
-    const rows = barRows(guide, dangers, tally(guide, view, disputed, dangers.same));
-    if (askedOfRows(guide, view, target, rows, disputed).pause.length > 0) return 'pause';
+    const bars = withBars(judged, dangers, tally(guide, view, disputed, dangers.same));
+    if (reasonsBy<BarsBasis, Reason>(ROW_RULES, bars).length > 0) return 'pause';
   }
   return 'collect';
-}
-
-/**
- * Looks that were taken back and not made again, on whatever piece: the place apart, which settles nothing.
- */
-function takenBack(view: CaseView): { character: CharacterId; piece: PieceId }[] {
-  if (view.withdrawn.length === 0) return [];
-  const open = view.withdrawn.filter(
-    (withdrawn) =>
-      !withdrawn.character.place &&
-      !view.looks.some(
-        (look) =>
-          look.character.index === withdrawn.character.index &&
-          look.reading.piece === withdrawn.reading.piece,
-      ),
-  );
-  const named = new Map(
-    open.map((look) => [
-      `${look.character.id} ${look.reading.piece}`,
-      { character: look.character.id, piece: look.reading.piece },
-    ]),
-  );
-  return [...named].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, what]) => what);
-}
-
-function stillMissing(
-  guide: CompiledGuide,
-  view: CaseView,
-  target: CompiledTaxon,
-  held: TargetHolds,
-): PauseReason[] {
-  const reasons: PauseReason[] = [];
-  for (const { character, piece } of takenBack(view)) reasons.push({ code: 'taken-back', character, piece });
-  for (const character of held.stageDisputes) reasons.push({ code: 'stage-disputed', character });
-  for (const look of held.otherPieces) {
-    reasons.push({ code: 'other-piece-against', character: look.character.id, piece: look.reading.piece });
-  }
-  const open = unanswered(guide, view, target);
-  if (open.length > UNANSWERED_FREE) reasons.push({ code: 'unanswered', characters: open });
-  for (const mark of held.signature)
-    if (!mark.held) reasons.push({ code: 'signature-missing', character: mark.character });
-  if (held.fitGroups.length < held.groupsNeeded) {
-    reasons.push({ code: 'groups-short', have: held.fitGroups.length, need: held.groupsNeeded });
-  }
-  if (held.strains * STRAIN_SHARE > held.readings)
-    reasons.push({ code: 'strained', strains: held.strains, readings: held.readings });
-  return reasons;
-}
-
-export function unreviewed(
-  guide: CompiledGuide,
-  target: CompiledTaxon,
-  rows: readonly BarRow[],
-): NoteReason[] {
-  const pair = [
-    target.id,
-    ...rows.filter((row) => row.listed && row.grade === 'deadly').map((row) => row.taxon),
-  ];
-  const taxa = pair.filter((id) => guide.taxon(id)?.taxon.review.reviewedBy === null);
-  return taxa.length > 0 ? [{ code: 'unreviewed', taxa }] : [];
 }

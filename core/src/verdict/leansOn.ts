@@ -4,21 +4,17 @@ import type { Weighed } from './decide';
 import { outcomeOf } from './judge';
 import { isTight } from './lookAgain';
 import { asksOfRows } from './policy';
+import { RULES } from './rules';
 import { type TargetHolds, STRAIN_SHARE } from './target';
 
 /** Which readings a verdict rests on. */
 
-/** Reasons to pause that the loss of a reading cannot mend, as long as no look is against the target. */
-const STAYS: ReadonlySet<string> = new Set([
-  'context-missing',
-  'signature-missing',
-  'groups-short',
-  'unanswered',
-  'taken-back',
-  'name-open',
-  'ask-for-eater',
-  'not-traced',
-]);
+/** Reasons to pause that the loss of a reading cannot undo, as long as no look is against the target. */
+const STAYS: ReadonlySet<string> = new Set(
+  RULES.flatMap(({ code, weight, readingsCanUndo }) =>
+    weight === 'pause' && !readingsCanUndo ? [code] : [],
+  ),
+);
 
 /** Whether something is missing that the loss of a reading cannot mend. */
 export function staysMissing(reasons: readonly { readonly code: string }[]): boolean {

@@ -1,7 +1,6 @@
 import type { CaseView } from '../case';
 import { effortOf, HANDLING_SECONDS, type CharacterId, type CompiledGuide, type TaxonId } from '../guide';
 import type { BarRow, Dangers, Tally } from './bars';
-import type { Reason } from './reason';
 
 /**
  * What is wanted against a deadly taxon beyond the bars it needs, before anything is collected: a bar to
@@ -122,7 +121,7 @@ export function lacksOnlySecondLooks({
   reasons,
 }: {
   readonly outcome: string;
-  readonly reasons: readonly Reason[];
+  readonly reasons: readonly { readonly weight: string; readonly code: string }[];
 }): boolean {
   return (
     outcome === 'pause' && reasons.every(({ weight, code }) => weight === 'note' || code === 'look-again')

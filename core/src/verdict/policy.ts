@@ -1,26 +1,16 @@
 import type { Case, CaseView, Policy } from '../case';
-import type { CompiledGuide, CompiledTaxon } from '../guide';
+import type { CompiledGuide, CompiledTaxon, TaxonId } from '../guide';
 import { contentHash } from '../lib/canonical';
 import { groundsAgainst, largestIndependent, type BarRow } from './bars';
-import type { GroupRule, LeaveReason, NoteReason, PauseReason } from './reason';
 import { relationOverall } from './relation';
 import { GROUPS_NEEDED } from './target';
 
-/** What the group leaves alone, whatever is seen. */
-export function forgone(find: Case, target: CompiledTaxon): LeaveReason[] {
-  const policy = find.policy ?? {};
-  return [
-    ...(policy.forgoneTaxa?.includes(target.id) === true
-      ? [{ code: 'forgone-taxon', target: target.id } as const]
-      : []),
-    ...(policy.forgoneFamilies?.includes(target.taxon.family) === true
-      ? [{ code: 'forgone-family', family: target.taxon.family } as const]
-      : []),
-  ];
-}
+/** Rules of a group that shape every verdict of it. */
+export const GROUP_RULES = ['extra-bars', 'more-groups', 'place-ignored'] as const;
+export type GroupRule = (typeof GROUP_RULES)[number];
 
 /** The rules of the group that shape this verdict, so that the person learns whose they are. */
-export function groupRules(policy: Policy | undefined): GroupRule[] {
+export function groupRulesIn(policy: Policy | undefined): GroupRule[] {
   return [
     ...(Object.values(policy?.extraBars ?? {}).some((more) => more > 0) ? ['extra-bars' as const] : []),
     ...((policy?.groupsNeeded ?? 0) > GROUPS_NEEDED ? ['more-groups' as const] : []),
@@ -41,13 +31,13 @@ export function asksOfRows(policy: Policy | undefined): boolean {
 }
 
 /** Pairs that whoever decides has not earned, where the group asks for it. */
-function notEarned(find: Case, rows: readonly BarRow[]): PauseReason[] {
+export function notEarnedIn(find: Case, rows: readonly BarRow[]): TaxonId[] {
   const grades = find.policy?.earned ?? [];
   if (grades.length === 0) return [];
   const earned = new Set(
     (find.context.practised ?? []).filter((one) => one.earned).map(({ taxon }) => taxon),
   );
-  const taxa = rows
+  return rows
     .filter(
       (row) =>
         row.listed &&
@@ -57,7 +47,6 @@ function notEarned(find: Case, rows: readonly BarRow[]): PauseReason[] {
         !earned.has(row.taxon),
     )
     .map(({ taxon }) => taxon);
-  return taxa.length > 0 ? [{ code: 'not-earned', taxa }] : [];
 }
 
 const signed = new WeakMap<CompiledTaxon['taxon'], string>();
@@ -85,39 +74,43 @@ function reviewed(guide: CompiledGuide, id: string, policy: Policy): boolean {
   return review !== undefined && review.content === taxonContent(taxon);
 }
 
-/**
- * Which rows still want a second person's look, or that the pair is earned; and a note where the group does
- * without the former.
- */
-export function askedOfRows(
+/** Rows of listed deadly lookalikes of which, or of the target, no expert has reviewed what the guide says. */
+export const unreviewedIn = (
+  guide: CompiledGuide,
+  target: CompiledTaxon,
+  rows: readonly BarRow[],
+  policy: Policy,
+): BarRow[] =>
+  rows.filter(
+    (row) =>
+      row.listed &&
+      row.grade === 'deadly' &&
+      [target.id, row.taxon].some((id) => !reviewed(guide, id, policy)),
+  );
+
+/** Rows that still want a second person's look, with the bars that two people saw and those they need. */
+export function needSecondLook(
   guide: CompiledGuide,
   view: CaseView,
   target: CompiledTaxon,
   rows: readonly BarRow[],
   disputed: ReadonlySet<number>,
-): { pause: PauseReason[]; notes: NoteReason[] } {
+): { taxon: TaxonId; have: number; need: number }[] {
   const policy = view.find.policy ?? {};
-  const unreviewed = (row: BarRow) =>
-    row.listed && row.grade === 'deadly' && [target.id, row.taxon].some((id) => !reviewed(guide, id, policy));
-  const asked = rows.filter(
-    (row) =>
+  const { secondLook = [], secondLookWhenUnreviewed = false } = policy;
+  if (secondLook.length === 0 && !secondLookWhenUnreviewed) return [];
+  const open = new Set(secondLookWhenUnreviewed ? unreviewedIn(guide, target, rows, policy) : []);
+  return rows.flatMap((row) => {
+    const isAsked =
       !row.otherKingdom &&
       row.need > 0 &&
       row.grade !== 'none' &&
-      ((policy.secondLook?.includes(row.grade) ?? false) ||
-        (policy.secondLookWhenUnreviewed === true && unreviewed(row))),
-  );
-  const pause = asked.flatMap((row): PauseReason[] => {
+      (secondLook.includes(row.grade) || open.has(row));
+    if (!isAsked) return [];
     const taxon = guide.taxon(row.taxon);
     const have = taxon ? seenByTwo(view, taxon, disputed) : 0;
-    return have < row.need ? [{ code: 'second-look-missing', taxon: row.taxon, have, need: row.need }] : [];
+    return have < row.need ? [{ taxon: row.taxon, have, need: row.need }] : [];
   });
-  const turnedOff =
-    policy.secondLookWhenUnreviewed === false ? rows.filter(unreviewed).map((row) => row.taxon) : [];
-  return {
-    pause: [...pause, ...notEarned(view.find, rows)],
-    notes: turnedOff.length > 0 ? [{ code: 'second-look-off', taxa: turnedOff }] : [],
-  };
 }
 
 /**

@@ -61,7 +61,7 @@ export function weighAndAsk(
 
 function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Check[] {
   const { find } = view;
-  const { target } = weighed.judged;
+  const { target } = weighed.judged.basis;
   const again: Check[] = weighed.reasons.flatMap((reason) => {
     if (reason.code === 'contradicted-open') return [check(guide, reason.character, 'contradicted', 0)];
     if (reason.code === 'taken-back' && reason.piece === view.piece)
