@@ -28,7 +28,8 @@ const DISTRICTS = Object.keys(MAY_IMPORT);
  */
 const SINGLE_DOORS = [
   'lib/*',
-  'guide/partings',
+  'guide/{parse,partings}',
+  'case/parse',
   'advice/{identify,pieces}',
   'verdict/schema',
   'harvest/preparing/names',

@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs';
-import { compileGuide, decide, parseGuide, type Case, type CompiledGuide, type Verdict } from '@pause/core';
+import { compileGuide, decide, type Case, type CompiledGuide, type Verdict } from '@pause/core';
+import { parseGuide } from '@pause/core/guide/parse';
 import { descentOf, type Descendant } from '@pause/core/pantry';
 import { recall, recallPlainly, type Cause } from '@pause/core/pantry/recall';
 import { recomputer } from '@pause/core/questions';

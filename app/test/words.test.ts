@@ -1,9 +1,9 @@
+import { parseCase } from '@pause/core/case/parse';
 import './guide';
 import {
   decide,
   evaluate,
   lacksOnlySecondLooks,
-  parseCase,
   planAsAsked,
   type BarRow,
   type Reason,

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { compileGuide, decide, parseCase } from '@pause/core';
+import { compileGuide, decide } from '@pause/core';
+import { parseCase } from '@pause/core/case/parse';
 import { shippedGuide } from '@pause/guide';
 
 /**

@@ -1,6 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { text as readAll } from 'node:stream/consumers';
-import { CaseError, compileGuide, GuideError, canonicalJson, parseGuide } from '@pause/core';
+import { compileGuide, canonicalJson } from '@pause/core';
+import { CaseError } from '@pause/core/case/parse';
+import { GuideError, parseGuide } from '@pause/core/guide/parse';
 import { ask, ASKED, type Asked, type LintFinding } from '@pause/core/questions';
 import { shippedGuide } from '@pause/guide';
 import { sayFinding } from './lint-words';

@@ -43,12 +43,7 @@ export { asksForTracing, cautionsFor, isLookedAt, meets } from './verdict';
 export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } from './verdict';
 export { staysMissing } from './verdict';
 export { type Outcome } from './verdict';
-export type {
-  ContextField,
-  GroupRule,
-  Reason,
-  ReasonCode,
-} from './verdict';
+export type { ContextField, GroupRule, Reason, ReasonCode } from './verdict';
 export { lacksOnlySecondLooks } from './verdict';
 export { shopping, type Shopping } from './verdict';
 export { unanswered } from './verdict';

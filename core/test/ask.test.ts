@@ -1,4 +1,4 @@
-import { CaseError } from '../src';
+import { CaseError } from '../src/case/parse';
 import { ask, ASKED, QUESTIONS } from '../src/questions';
 import { find, followChecks, guide } from './finds';
 

@@ -4,13 +4,13 @@ import {
   compileGuide,
   isCollectable,
   nextChecks,
-  parseCase,
   type Case,
   type CompiledCharacter,
   type CompiledGuide,
   type CompiledTaxon,
   type StageId,
 } from '../src';
+import { parseCase } from '../src/case/parse';
 
 /** Cases for tests, built from the guide that ships. */
 

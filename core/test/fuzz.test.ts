@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
-import { canonicalJson, CaseError, compileGuide, decide, GuideError, parseCase, parseGuide } from '../src';
+import { canonicalJson, compileGuide, decide } from '../src';
+import { CaseError, parseCase } from '../src/case/parse';
+import { GuideError, parseGuide } from '../src/guide/parse';
 import { ask, applyPack, lint, parsePack } from '../src/questions';
 import { followChecks, guide, targets } from './finds';
 

@@ -1,6 +1,7 @@
-import { caseOf, decide, isCollectable, nextChecks, parseCase, unnamedOf, type Case } from '../src';
+import { caseOf, decide, isCollectable, nextChecks, unnamedOf, type Case } from '../src';
 import { identify } from '../src/advice/identify';
 import { plan } from '../src/advice/plan';
+import { parseCase } from '../src/case/parse';
 import { FindRecord } from '../src/notebook';
 import { at, character, find, guide, reading, taxon } from './finds';
 

@@ -8,7 +8,6 @@ import { grow } from '../../bench/simulate/specimen';
 import {
   isCollectable,
   isDug,
-  parseCase,
   toLook,
   weighAndAsk,
   type Case,
@@ -17,6 +16,7 @@ import {
   type Reading,
   type StageId,
 } from '../src';
+import { parseCase } from '../src/case/parse';
 import { seeded } from '../src/lib/seeded';
 import { guide } from './finds';
 

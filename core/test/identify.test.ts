@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { parseUnnamed, type Unnamed } from '../src';
+import { type Unnamed } from '../src';
+import { parseUnnamed } from '../src/case/parse';
 import { identify } from '../src/questions';
 import { at, guide, reading, targets, taxon, usualValue } from './finds';
 

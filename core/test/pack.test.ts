@@ -1,14 +1,7 @@
 import fc from 'fast-check';
-import {
-  compileGuide,
-  contentHash,
-  decide,
-  GuideError,
-  parseCase,
-  type Guide,
-  type StageId,
-  type TaxonId,
-} from '../src';
+import { compileGuide, contentHash, decide, type Guide, type StageId, type TaxonId } from '../src';
+import { parseCase } from '../src/case/parse';
+import { GuideError } from '../src/guide/parse';
 import { applyPack, parsePack } from '../src/questions';
 import { collectable, dangers, followChecks, guide, taxon } from './finds';
 

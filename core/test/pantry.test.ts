@@ -4,7 +4,7 @@
  */
 import * as fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
-import { compileGuide, decide, parseGuide, type CompiledGuide, type FindRecord } from '../src';
+import { compileGuide, decide, type CompiledGuide, type FindRecord } from '../src';
 import {
   entriesOfFind,
   entriesOfPage,
@@ -18,6 +18,7 @@ import {
   yearOf,
   yearsOf,
 } from '../src/formats/logbook';
+import { parseGuide } from '../src/guide/parse';
 import { applyToPage, parseEntry, type PageEntry, type PageRecord } from '../src/notebook';
 import { applyEntry } from '../src/notebook/find';
 import {

@@ -1,14 +1,8 @@
 import { createHash } from 'node:crypto';
 import { shippedGuide } from '@pause/guide';
-import {
-  canonicalJson,
-  CaseError,
-  compileGuide,
-  contentHash,
-  GuideError,
-  parseCase,
-  parseGuide,
-} from '../src';
+import { canonicalJson, compileGuide, contentHash } from '../src';
+import { CaseError, parseCase } from '../src/case/parse';
+import { GuideError, parseGuide } from '../src/guide/parse';
 import { at, find, guide, reading } from './finds';
 
 type Json = Record<string, unknown>;

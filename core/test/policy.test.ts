@@ -1,16 +1,8 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
-import {
-  compileGuide,
-  decide,
-  GROUP_POLICY,
-  taxonContent,
-  parseCase,
-  parseGuide,
-  plan,
-  type Policy,
-  type Verdict,
-} from '../src';
+import { compileGuide, decide, GROUP_POLICY, taxonContent, plan, type Policy, type Verdict } from '../src';
+import { parseCase } from '../src/case/parse';
+import { parseGuide } from '../src/guide/parse';
 import {
   allUsual,
   find,

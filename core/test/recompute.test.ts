@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { shippedGuide } from '@pause/guide';
-import { compileGuide, decide, parseGuide } from '../src';
+import { compileGuide, decide } from '../src';
+import { parseGuide } from '../src/guide/parse';
 import { lint, pieceCheck, recompute, recomputer, separation } from '../src/questions';
 import { collectable, find, followChecks, guide } from './finds';
 

@@ -2,7 +2,8 @@
  * What is announced is what is asked: walked check by check on a typical specimen of everything that is
  * collected.
  */
-import { nextChecks, parseCase, plan, planAsAsked, type Case, type Reading, type StageId } from '../src';
+import { nextChecks, plan, planAsAsked, type Case, type Reading, type StageId } from '../src';
+import { parseCase } from '../src/case/parse';
 import { collectable, find, guide, reading } from './finds';
 
 const ways = collectable.flatMap((target) =>

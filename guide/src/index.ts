@@ -1,4 +1,5 @@
-import { parseGuide, type Guide } from '@pause/core';
+import { type Guide } from '@pause/core';
+import { parseGuide } from '@pause/core/guide/parse';
 import characters from '../data/characters.json';
 import head from '../data/guide.json';
 import { taxa } from './taxa';

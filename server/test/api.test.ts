@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
 import Manager from 'pg-boss/src/manager.js';
-import { canonicalJson, caseOf, decide, GROUP_POLICY, parseCase, type Policy } from '@pause/core';
+import { canonicalJson, caseOf, decide, GROUP_POLICY, type Policy } from '@pause/core';
+import { parseCase } from '@pause/core/case/parse';
 import { FindRecord } from '@pause/core/notebook';
 import { ask as askCore, ASKED, type Asked } from '@pause/core/questions';
 import { allUsual, at as onTheDay, followChecks, guide, lookedAtTwice } from '../../core/test/finds';

@@ -1,6 +1,7 @@
 /** A notebook of the time before accounts and groups is taken over whole. */
 import { Migrator, sql } from 'kysely';
-import { caseOf, contentHash, decide, parseCase, type FindRecord } from '@pause/core';
+import { caseOf, contentHash, decide, type FindRecord } from '@pause/core';
+import { parseCase } from '@pause/core/case/parse';
 import { allUsual, at, followChecks, guide, lookedAtTwice } from '../../core/test/finds';
 import { digest } from '../src/backup';
 import { connect, migrate, type Db } from '../src/db';

@@ -4,7 +4,8 @@
  */
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
-import { compileGuide, decide, parseGuide } from '@pause/core';
+import { compileGuide, decide } from '@pause/core';
+import { parseGuide } from '@pause/core/guide/parse';
 import { stampOf, type Entry } from '@pause/core/notebook';
 import { shippedGuide } from '@pause/guide';
 import { followChecks, guide } from '../../core/test/finds';

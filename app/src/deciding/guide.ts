@@ -1,4 +1,4 @@
-import { compileGuide, parseGuide, type CompiledGuide, type Guide } from '@pause/core';
+import { compileGuide, type CompiledGuide, type Guide } from '@pause/core';
 import { breath } from '../lib/breath';
 
 /** Where the guide that ships lies beside the application; written there by the build. */
@@ -10,13 +10,11 @@ export const GUIDE_FILE = '/guide.json';
 export const GUIDE_META = 'pause-guide';
 
 /**
- * A guide from outside: JSON as it came (UTF-8), which a worker is soonest handed, or what was read of it.
+ * A guide that was read through: JSON as it came (UTF-8), which a worker is soonest handed, or what was read of
+ * it.
  */
 export type GuideFile = ({ readonly bytes: ArrayBuffer } | { readonly raw: unknown }) & {
-  /**
-   * Its version, where it is, byte by byte, the one that was read through when the application was built:
-   * then it need not be read through again.
-   */
+  /** Its version, where that is known. */
   readonly version?: string;
 };
 
@@ -29,20 +27,18 @@ export let guide: CompiledGuide;
 const rawOf = (file: GuideFile): unknown =>
   'bytes' in file ? JSON.parse(new TextDecoder().decode(file.bytes)) : file.raw;
 
-/** A guide ready for deciding. @throws GuideError where it is none, and nobody had read it through before */
-export function compiled(file: GuideFile): CompiledGuide {
-  const raw = rawOf(file);
-  return file.version === undefined
-    ? compileGuide(parseGuide(raw))
-    : compileGuide(raw as Guide, file.version);
-}
+/** A guide ready for deciding: one that was read through already. */
+export const compiled = (file: GuideFile): CompiledGuide => compileGuide(rawOf(file) as Guide, file.version);
 
 /** Takes a guide into use. */
 export function takeGuide(file: GuideFile): void {
   guide = compiled(file);
 }
 
-/** The version that the page tells, if the file is the very one that it tells of. */
+/**
+ * The version that the page tells, if the file is, byte by byte, the very one that it tells of: that was read
+ * through when the application was built.
+ */
 async function statedVersion(bytes: ArrayBuffer): Promise<string | undefined> {
   const [hash, version] =
     document.querySelector(`meta[name="${GUIDE_META}"]`)?.getAttribute('content')?.split(' ') ?? [];
@@ -63,11 +59,15 @@ export async function loadGuide(): Promise<GuideFile> {
   if (!response.ok) throw new Error(`the guide could not be loaded (${response.status})`);
   const bytes = await response.arrayBuffer();
   const version = await statedVersion(bytes);
-  const query = version === undefined ? {} : { version };
   // Bit by bit, so that a finger is not kept waiting.
   await breath();
   const raw = rawOf({ bytes });
   await breath();
-  takeGuide({ raw, ...query });
-  return { bytes, ...query };
+  if (version === undefined) {
+    const { parseGuide } = await import('@pause/core/guide/parse');
+    takeGuide({ raw: parseGuide(raw) });
+    return { raw: guide.guide, version: guide.version };
+  }
+  takeGuide({ raw, version });
+  return { bytes, version };
 }

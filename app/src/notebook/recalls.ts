@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
-import { applyEntries, CaseError, entriesOf, type FindRecord } from '@pause/core';
+import { applyEntries, entriesOf, type FindRecord } from '@pause/core';
+import { CaseError } from '@pause/core/case/parse';
 import { causeOf, recall, strayCauses, type Cause, type Recalled } from '@pause/core/pantry/recall';
 import { guide } from '../deciding/guide';
 import { pantryOf, type Pantry } from './pantry';

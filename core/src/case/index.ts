@@ -5,23 +5,23 @@ export {
   Sureness,
   differInStates,
   numberRead,
-  ReadingValue,
+  type ReadingValue,
   Reading,
   statesRead,
   Piece,
   Withdrawal,
   Skip,
   Condition,
-  Permission,
+  type Permission,
   Contamination,
-  Protection,
-  Eater,
+  type Protection,
+  type Eater,
   OpenName,
   Context,
   Case,
   Unnamed,
 } from './schema';
-export { caseProblems, parseCase, parseUnnamed, checkValue, CaseError, type CaseProblem } from './parse';
+export { type CaseProblem } from './parse';
 export { isDug, mayBeDug, needsDigging } from './digging';
 export { viewCase, toLook, type CaseView, type Look } from './view';
 export { GROUP_POLICY, Policy } from './policy';

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import { checkAnswer, fieldPath, type CompiledGuide } from '../guide';
+import { checkAnswer, type CompiledGuide } from '../guide';
+import { fieldPath } from '../guide/parse';
 import { Case, Unnamed } from './schema';
 
 /** A field of a case that is wrong, and what would be right. */

@@ -30,7 +30,17 @@ export {
   type StateMask,
 } from './kinds';
 export { isSmelled } from './smelled';
-export { harms, Harm, Part, Caution, Phenology, Need, Regrowth, Benefit, Taxon } from './taxon';
+export {
+  harms,
+  type Harm,
+  type Part,
+  type Caution,
+  type Phenology,
+  type Need,
+  type Regrowth,
+  type Benefit,
+  type Taxon,
+} from './taxon';
 export {
   slug,
   text,
@@ -41,16 +51,15 @@ export {
   Kingdom,
   HarmGrade,
   SharedCause,
-  ObservationMethod,
-  Damage,
-  Route,
-  CautionFor,
-  LengthUnit,
+  type ObservationMethod,
+  type Damage,
+  type Route,
+  type CautionFor,
+  type LengthUnit,
   Minded,
 } from './ids';
-export { Reader, BodyPlan, Guide } from './schema';
-export { parseGuide } from './parse';
-export { GuideError, fieldPath, type GuideProblem } from './problem';
+export { type Reader, type BodyPlan, Guide } from './schema';
+export { type GuideProblem } from './problem';
 export { compileGuide } from './compile';
 export { causesIn, CAUSE_BIT, CAUSE_SETS, SHARED_CAUSES } from './causes';
 export { isConfirmed, READINGS_NEEDED } from './confirmed';

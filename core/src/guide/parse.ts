@@ -15,3 +15,5 @@ export function parseGuide(raw: unknown): Guide {
   if (problems.length > 0) throw new GuideError(problems);
   return parsed.data;
 }
+
+export { fieldPath, GuideError } from './problem';

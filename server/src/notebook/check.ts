@@ -1,4 +1,5 @@
-import { checkValue, mayBeBlind, type CompiledGuide } from '@pause/core';
+import { mayBeBlind, type CompiledGuide } from '@pause/core';
+import { checkValue } from '@pause/core/case/parse';
 import type { FindEntry } from '@pause/core/notebook';
 import { verdictProblems } from '@pause/core/questions';
 import type { Role } from '../db/schema';

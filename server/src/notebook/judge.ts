@@ -1,15 +1,14 @@
 import {
   canonicalJson,
   caseOf,
-  CaseError,
   decide,
-  parseCase,
   type Case,
   type CompiledGuide,
   type FindRecord,
   type Policy,
   type Verdict,
 } from '@pause/core';
+import { CaseError, parseCase } from '@pause/core/case/parse';
 import type { Arrival } from '@pause/core/notebook';
 import { invalid } from '../problem';
 

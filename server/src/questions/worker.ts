@@ -1,5 +1,7 @@
 import { workerData } from 'piscina';
-import { CaseError, compileGuide, GuideError, type CompiledGuide, type Guide } from '@pause/core';
+import { compileGuide, type CompiledGuide, type Guide } from '@pause/core';
+import { CaseError } from '@pause/core/case/parse';
+import { GuideError } from '@pause/core/guide/parse';
 import { ask, type Asked } from '@pause/core/questions';
 import type { ThreadRefusal } from '../threads';
 

@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
-import { parseGuide, compileGuide, type CompiledGuide } from '@pause/core';
+import { compileGuide, type CompiledGuide } from '@pause/core';
+import { parseGuide } from '@pause/core/guide/parse';
 import { changeBetween, type GuideChange, movedBy } from '@pause/core/questions';
 import type { Db } from '../db';
 import { MOVES } from '../notebook/entries';

@@ -1,13 +1,7 @@
 import { sql } from 'kysely';
-import {
-  type CompiledGuide,
-  compileGuide,
-  parseGuide,
-  type FindRecord,
-  type Reading,
-  canonicalJson,
-  CaseError,
-} from '@pause/core';
+import { type CompiledGuide, compileGuide, type FindRecord, type Reading, canonicalJson } from '@pause/core';
+import { CaseError } from '@pause/core/case/parse';
+import { parseGuide } from '@pause/core/guide/parse';
 import { causeOf, collectedOn, type Cause } from '@pause/core/pantry/recall';
 import type { Db } from '../db';
 import { groupsOf } from '../notebook/groupRules';

@@ -7,10 +7,10 @@ import {
   harms,
   type StageId,
   millimetres,
-  GuideError,
   type CharacterId,
 } from '..';
 import { contentHash } from '../../lib/canonical';
+import { GuideError } from '../parse';
 import type { Held } from './lay';
 import type { Correction } from './schema';
 

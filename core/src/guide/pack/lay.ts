@@ -1,15 +1,6 @@
-import {
-  type TaxonId,
-  type CharacterId,
-  type StageId,
-  type Guide,
-  GuideError,
-  fieldPath,
-  type Character,
-  type Taxon,
-  parseGuide,
-} from '..';
+import { type TaxonId, type CharacterId, type StageId, type Guide, type Character, type Taxon } from '..';
 import { contentHash } from '../../lib/canonical';
+import { GuideError, fieldPath, parseGuide } from '../parse';
 import { checkPack } from './checkPack';
 import { correct } from './correct';
 import { Pack } from './schema';

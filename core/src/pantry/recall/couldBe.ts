@@ -1,4 +1,5 @@
-import { CaseError, parseCase, parseUnnamed, viewCase } from '../../case';
+import { viewCase } from '../../case';
+import { CaseError, parseCase, parseUnnamed } from '../../case/parse';
 import { GRADES, type CompiledGuide, type CompiledTaxon } from '../../guide';
 import { caseOf, unnamedOf, type FindRecord } from '../../notebook/find';
 import { short, fitsAll, decide } from '../../verdict';

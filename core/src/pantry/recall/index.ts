@@ -1,4 +1,5 @@
-import { parseCase, type Policy } from '../../case';
+import { type Policy } from '../../case';
+import { parseCase } from '../../case/parse';
 import { GRADES, type CompiledGuide, type HarmGrade } from '../../guide';
 import { caseOf, type FindRecord } from '../../notebook/find';
 import { decide, type Outcome, type Verdict } from '../../verdict';

@@ -1,4 +1,5 @@
-import { CaseError, caseProblems, type Case, type CaseProblem } from '../../case';
+import { type Case, type CaseProblem } from '../../case';
+import { CaseError, caseProblems } from '../../case/parse';
 import type { CharacterId, CompiledGuide, TaxonId } from '../../guide';
 import { canonicalJson, sameValue } from '../../lib/canonical';
 import type { BarRow, Outcome, Reason, Verdict } from '../../verdict';
