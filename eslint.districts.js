@@ -7,7 +7,7 @@ const MAY_IMPORT = {
   measuring: [],
   guide: ['lib'],
   drawing: ['lib', 'guide'],
-  case: ['guide'],
+  case: ['lib', 'guide'],
   verdict: ['lib', 'guide', 'case'],
   advice: ['guide', 'case', 'verdict'],
   harvest: ['guide', 'case'],
@@ -18,7 +18,7 @@ const MAY_IMPORT = {
   practice: ['lib', 'guide', 'case', 'verdict', 'advice', 'notebook', 'drawing'],
   upkeep: ['lib', 'guide', 'case', 'verdict', 'advice'],
   formats: ['guide', 'harvest', 'notebook', 'pantry'],
-  questions: ['guide', 'case', 'verdict', 'advice', 'upkeep'],
+  questions: ['lib', 'guide', 'case', 'verdict', 'advice', 'upkeep'],
 };
 const DISTRICTS = Object.keys(MAY_IMPORT);
 

@@ -25,8 +25,10 @@ const STAND_INS = [
   ],
   [/\/react-native-screens\/lib\/.*\/index\.js$/, 'router-screens.js'],
   [/\/react-native-web\/dist\/index\.js$/, 'react-native-named.js'],
-  // React Native SVG brings along two parsers that it needs on phones only.
+  // React Native SVG brings along two parsers that it needs on phones only, and a third for drawings that come
+  // as text, which none does here.
   [/\/react-native-svg\/lib\/.*\/extract\/transform(ToRn)?\.js$/, 'svg-parsers.js'],
+  [/\/react-native-svg\/lib\/module\/(xml|deprecated|utils\/fetchData)\.js$/, 'svg-nothing.js'],
 ];
 // The helpers of compiled TypeScript, which pdf-lib asks for, wrap themselves in a way that only Node
 // understands.

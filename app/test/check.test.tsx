@@ -1,8 +1,8 @@
-import { parseCase } from '@pause/core/case/parse';
 import './guide';
 import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { partings, type Check } from '@pause/core';
+import { parseCase } from '@pause/core/case/parse';
 import { loadPlates } from '../src/components/plates/usePlates';
 import { evaluate } from '../src/deciding/evaluate';
 import { guide } from '../src/deciding/guide';

@@ -1,6 +1,6 @@
-import { parseCase } from '@pause/core/case/parse';
 import './guide';
 import { decide, type Case } from '@pause/core';
+import { parseCase } from '@pause/core/case/parse';
 import { guide } from '../src/deciding/guide';
 import { numberProblem } from '../src/screens/check/answers/numberProblem';
 import { monthsOf, usualIn } from '../src/text/months';

@@ -2,10 +2,10 @@
  * Whatever is found, read and told: each line that comes of it is a sentence, says no word of the program,
  * and fits the strip.
  */
-import { parseCase } from '@pause/core/case/parse';
 import './guide';
 import * as fc from 'fast-check';
 import { decide, nextChecks, plan, type CompiledTaxon, type Verdict } from '@pause/core';
+import { parseCase } from '@pause/core/case/parse';
 import { guide } from '../src/deciding/guide';
 import { wouldDigHelp } from '../src/screens/check/digging';
 import { harmLine, lengthWords, readingWords, timeWords } from '../src/text/names';

@@ -1,4 +1,3 @@
-import { parseCase } from '@pause/core/case/parse';
 import './guide';
 import {
   decide,
@@ -9,6 +8,7 @@ import {
   type Reason,
   type StageId,
 } from '@pause/core';
+import { parseCase } from '@pause/core/case/parse';
 import { allUsual, find, usualValue } from '../../core/test/finds';
 import { searchTaxa, sharingName } from '../src/components/names/search';
 import { guide } from '../src/deciding/guide';

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { checkAnswer, type CompiledGuide } from '../guide';
-import { fieldPath } from '../guide/parse';
+import { fieldPath } from '../lib/fieldPath';
 import { Case, Unnamed } from './schema';
 
 /** A field of a case that is wrong, and what would be right. */

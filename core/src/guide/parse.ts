@@ -16,4 +16,4 @@ export function parseGuide(raw: unknown): Guide {
   return parsed.data;
 }
 
-export { fieldPath, GuideError } from './problem';
+export { GuideError } from './problem';

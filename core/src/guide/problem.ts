@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { fieldPath } from '../lib/fieldPath';
 
 /** What is wrong with a guide, and where. */
 
@@ -20,15 +21,6 @@ export class GuideError extends Error {
 function sayProblem(problem: GuideProblem): string {
   const where = [problem.taxon, problem.character].filter(Boolean).join(' / ');
   return `${where || problem.path}: ${problem.reason}`;
-}
-
-/** `taxa[3].statements[2].usual` for `['taxa', 3, 'statements', 2, 'usual']`. */
-export function fieldPath(path: readonly PropertyKey[]): string {
-  return path.reduce<string>(
-    (text, key) =>
-      typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key),
-    '',
-  );
 }
 
 function locate(raw: unknown, path: readonly PropertyKey[]): Pick<GuideProblem, 'taxon' | 'character'> {

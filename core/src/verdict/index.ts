@@ -1,7 +1,7 @@
 export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } from './decide';
 export { staysMissing } from './leansOn';
 export { type Outcome } from './judge';
-export { RULES, type ContextField, type Reason, type ReasonCode } from './rules';
+export { type ContextField, type Reason, type ReasonCode } from './rules';
 export { lacksOnlySecondLooks, mayFallShort, moreWanted, SPARE_COUNTS } from './lookAgain';
 export { extraBars, shopping, type Shopping } from './shopping';
 export { passedOver, rootPassedOver, unanswered } from './unanswered';

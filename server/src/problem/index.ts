@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { ZodError } from 'zod';
-import { fieldPath } from '@pause/core/guide/parse';
+import { fieldPath } from '@pause/core/lib/field-path';
 
 /** One field that is wrong, and what would be right. */
 export interface FieldProblem {

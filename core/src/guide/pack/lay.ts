@@ -1,6 +1,7 @@
 import { type TaxonId, type CharacterId, type StageId, type Guide, type Character, type Taxon } from '..';
 import { contentHash } from '../../lib/canonical';
-import { GuideError, fieldPath, parseGuide } from '../parse';
+import { fieldPath } from '../../lib/fieldPath';
+import { GuideError, parseGuide } from '../parse';
 import { checkPack } from './checkPack';
 import { correct } from './correct';
 import { Pack } from './schema';

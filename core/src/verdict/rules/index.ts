@@ -110,6 +110,6 @@ export type Reason = ReasonBy<(typeof RULES)[number]>;
 export type ReasonCode = Reason['code'];
 
 export { barsShort } from './bars';
-export { CONTEXT_FIELDS, type ContextField } from './missing';
+export { type ContextField } from './missing';
 export { reasonsBy, type BarsBasis, type Basis, type ReasonBy } from './rule';
 export { count, haveAndNeed, word } from './shapes';
