@@ -79,7 +79,10 @@ export {
   entriesOf,
   findsOf,
   mayBeBlind,
+  neededBy,
   edited,
+  FIND_KIND_NAMES,
+  FIND_KINDS,
   summaryOf,
   unnamedOf,
 } from './notebook/find';

@@ -1,4 +1,13 @@
-import { type Entry, type FindRecord, applyEntries, entriesOf, type Stamp, nextStamp } from '@pause/core';
+import {
+  applyEntries,
+  entriesOf,
+  FIND_KIND_NAMES,
+  FIND_KINDS,
+  nextStamp,
+  type Entry,
+  type FindRecord,
+  type Stamp,
+} from '@pause/core';
 import type { Judgement } from '../deciding/evaluate';
 import { after } from '../lib/breath';
 import { openMe } from './open';
@@ -63,7 +72,7 @@ function judgedAhead(
 }
 
 /** Kinds of which nothing overrules an earlier one: a find with them is the same whatever their stamps. */
-const UNSTAMPED = new Set<Entry['kind']>(['pieces', 'readings', 'withdrawals', 'skips']);
+const UNSTAMPED = new Set<Entry['kind']>(FIND_KIND_NAMES.filter((kind) => !FIND_KINDS[kind].isOverruled));
 
 /**
  * Puts entries on record that depend on what was added just before them: they are made when everything before

@@ -1,4 +1,11 @@
-import type { Entry, FindRecord, FindSummary, PageRecord, Stamp } from '@pause/core';
+import {
+  FIND_KIND_NAMES,
+  type Entry,
+  type FindRecord,
+  type FindSummary,
+  type PageRecord,
+  type Stamp,
+} from '@pause/core';
 import { t } from '../text/en/notebook';
 import type { Person } from './slices';
 
@@ -96,20 +103,8 @@ export class NotKept extends Error {
   }
 }
 
-const ORDER: readonly Entry['kind'][] = [
-  'pages',
-  'finds',
-  'pieces',
-  'targets',
-  'contexts',
-  'edits',
-  'readings',
-  'withdrawals',
-  'skips',
-  'verdicts',
-  'consents',
-  'decisions',
-];
+/** In a tie: pages first, then the kinds of a find as one needs the other. */
+const ORDER: readonly Entry['kind'][] = ['pages', 'fields', 'sightings', ...FIND_KIND_NAMES];
 const madeAt = (entry: Entry) =>
   entry.stamp ?? (entry.kind === 'finds' ? entry.body.startedAt : entry.body.at);
 

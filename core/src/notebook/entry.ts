@@ -91,7 +91,6 @@ const PAGE_BODIES = { pages: NewPage, fields: NewField, sightings: Sighting } as
   Record<string, z.ZodType>
 >;
 export const BODIES = { ...FIND_BODIES, ...PAGE_BODIES } as const;
-export const FIND_KINDS = Object.keys(FIND_BODIES) as readonly (keyof typeof FIND_BODIES)[];
 export type Kind = keyof typeof BODIES;
 export const KINDS = Object.keys(BODIES) as readonly Kind[];
 

@@ -1,5 +1,5 @@
 import type { FindEntry, PageEntry } from './entry';
-import { edited } from './find/fold';
+import { edited } from './find';
 import type { FindRecord, Position } from './find/record';
 import type { PageRecord } from './page/fold';
 import { middleOf } from './page/shape';

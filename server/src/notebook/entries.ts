@@ -1,5 +1,5 @@
 import { hash } from 'node:crypto';
-import { canonicalJson, type CompiledGuide } from '@pause/core';
+import { canonicalJson, FIND_KIND_NAMES, FIND_KINDS, type CompiledGuide } from '@pause/core';
 import type { Arrival, Entry, Stamp } from '@pause/core/notebook';
 import { groupStream, noSuchFind, noSuchPage, ownStream, type Actor } from '../access';
 import type { Db } from '../db';
@@ -52,15 +52,9 @@ export interface Moved {
   readonly groups: readonly string[];
 }
 /** The kinds of entry that can change the verdict on a find, or what was decided on it. */
-export const MOVES: readonly Entry['kind'][] = [
-  'pieces',
-  'targets',
-  'contexts',
-  'readings',
-  'withdrawals',
-  'skips',
-  'decisions',
-];
+export const MOVES: readonly Entry['kind'][] = FIND_KIND_NAMES.filter(
+  (kind) => FIND_KINDS[kind].movesDecision,
+);
 
 /** What one device sends, of one person. */
 export interface Sending {

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { Kingdom } from '@pause/core';
+import { neededBy, type Kingdom } from '@pause/core';
 import type { Entry, FindEntry, PageRecord } from '@pause/core/notebook';
 import type { Db } from '../db';
 import { entryKey, inStreams } from './ids';
@@ -35,25 +35,6 @@ const begun = (person: string, kingdom: Kingdom): OnRecord => ({
   reveals: [],
 });
 
-/** What an entry of a find names, as kind and id. */
-function namedBy(entry: FindEntry): [kind: string, id: string][] {
-  switch (entry.kind) {
-    case 'readings':
-    case 'asks':
-    case 'skips':
-      return [['pieces', entry.body.piece]];
-    case 'withdrawals':
-      return [['readings', entry.body.reading]];
-    case 'drops':
-      return [['pictures', entry.body.picture]];
-    case 'consents':
-    case 'decisions':
-      return [['verdicts', entry.body.verdict]];
-    default:
-      return [];
-  }
-}
-
 /** An entry, and who tells it. */
 interface Recorded<E = FindEntry> {
   readonly entry: E;
@@ -70,7 +51,10 @@ const of = (entries: readonly FindEntry[]) => [...new Set(entries.map(({ find })
 export function namedIn(entries: readonly Entry[]): Map<string, readonly [kind: string, id: string]> {
   return new Map(
     entries
-      .flatMap((entry) => (entry.find === undefined ? [] : namedBy(entry)))
+      .flatMap((entry) => {
+        const named = entry.find === undefined ? undefined : neededBy(entry.kind, entry.body);
+        return named ? [named] : [];
+      })
       .map((named) => [entryKey(...named), named]),
   );
 }

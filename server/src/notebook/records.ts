@@ -1,5 +1,12 @@
 import { sql } from 'kysely';
-import { type FindRecord, type FindSummary, applyEntries, summaryOf } from '@pause/core';
+import {
+  applyEntries,
+  FIND_KIND_NAMES,
+  FIND_KINDS,
+  summaryOf,
+  type FindRecord,
+  type FindSummary,
+} from '@pause/core';
 import { type FindEntry, groupEntries, chosenLast, entryFor, type Kind } from '@pause/core/notebook';
 import { type Actor, streamsOf } from '../access';
 import type { Db } from '../db';
@@ -37,15 +44,7 @@ export async function recordsOf(db: Db, finds: readonly string[]): Promise<Map<s
 }
 
 /** What a verdict is worked out from. */
-const CASE_KINDS: readonly Kind[] = [
-  'finds',
-  'pieces',
-  'targets',
-  'contexts',
-  'readings',
-  'withdrawals',
-  'skips',
-];
+const CASE_KINDS: readonly Kind[] = FIND_KIND_NAMES.filter((kind) => FIND_KINDS[kind].isOfCase);
 
 /** Finds with only what a verdict is worked out from. */
 export async function casesOf(

@@ -3,7 +3,10 @@ import type { CompiledGuide } from '../../guide';
 import { blindAsk } from './blind';
 import type { FindRecord, FindSummary } from './record';
 
-export { applyEntries, applyEntry, contextOf, edited, entriesOf, findsOf, placedAll } from './fold';
+export { applyEntries, applyEntry, entriesOf, findsOf } from './fold';
+export { FIND_KINDS, FIND_KIND_NAMES, neededBy } from './kinds';
+export { placedAll } from './placed';
+export { contextOf, edited } from './written';
 export { blindAsk, mayBeBlind } from './blind';
 export { countOf, type PieceCount } from './counted';
 // Only what they are: parsing them is a matter of the notebook, and fetched with it.

@@ -1,5 +1,6 @@
 import type { Response } from 'express';
-import { BODIES, FIND_KINDS, type Entry } from '@pause/core/notebook';
+import { FIND_KIND_NAMES } from '@pause/core';
+import { BODIES, type Entry } from '@pause/core/notebook';
 import { noSuchFind, type Actor } from '../../access';
 import { listFinds, push } from '../../notebook';
 import { invalid } from '../../problem';
@@ -39,7 +40,7 @@ export function findRoutes(services: Services, add: Add): void {
     if (json === undefined) throw noSuchFind(find);
     response.type('json').send(json);
   });
-  for (const kind of FIND_KINDS) {
+  for (const kind of FIND_KIND_NAMES) {
     const schema = BODIES[kind];
     if (kind === 'finds') {
       add('post', '/finds', 'person', async (request, response, actor) => {

@@ -1,0 +1,41 @@
+import type { Context } from '../../case';
+import { madeId } from './kind';
+import type { ContextEntry, Edit, EditField, FindRecord } from './record';
+
+/** What counts of things that are written over: the context and the small fields of a find. */
+
+/** The context of a find by all its changes: each member as it was changed last. */
+export function contextOf(contexts: readonly ContextEntry[]): Context {
+  const context = new Map<string, unknown>();
+  for (const { context: stated, changed } of contexts) {
+    // What names no changed members is the whole of it as it then stood.
+    if (!changed) context.clear();
+    for (const name of changed ?? []) context.delete(name);
+    for (const [name, value] of Object.entries(stated))
+      if (!changed || (changed as readonly string[]).includes(name)) context.set(name, value);
+  }
+  return Object.fromEntries(context);
+}
+
+/** All changes of a context. Records of an earlier version hold only what they made. */
+export const contextsOf = ({ id, told, context, startedAt }: FindRecord): readonly ContextEntry[] =>
+  told.length > 0 || Object.keys(context).length === 0
+    ? told
+    : [{ id: madeId('context', id), at: startedAt, context }];
+
+/** What was written last into a small field of a find, and what was written there before, newest first. */
+export function edited(
+  record: Pick<FindRecord, 'edits'>,
+  field: EditField,
+): { readonly now: Edit | undefined; readonly before: readonly Edit[] } {
+  const [now, ...before] = record.edits.filter((edit) => edit.field === field).reverse();
+  return { now, before };
+}
+
+/** The record with the place note that was written last. */
+export function withPlaceNote(record: FindRecord): FindRecord {
+  const { now } = edited(record, 'placeNote');
+  if (!now) return record;
+  const { placeNote: _, ...rest } = record;
+  return typeof now.value === 'string' ? { ...rest, placeNote: now.value } : rest;
+}
