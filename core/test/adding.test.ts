@@ -31,6 +31,10 @@ function changed(before: string, diff: string): string {
 const SCRIPT = `
 import { shippedGuide } from '@pause/guide';
 import * as core from './core/src/index';
+import { parseCase } from './core/src/case/parse';
+import { entriesOfFind } from './core/src/formats/logbook/unfold';
+import { parseGuide } from './core/src/guide/parse';
+import { applyToPage, parseEntry, standing } from './core/src/notebook';
 import { verdictProblems } from './core/src/verdict/schema';
 
 const shipped = shippedGuide();
@@ -55,8 +59,8 @@ const raw = {
         : taxon,
   ),
 };
-const guide = core.compileGuide(core.parseGuide(raw));
-const find = core.parseCase({
+const guide = core.compileGuide(parseGuide(raw));
+const find = parseCase({
   guide: { id: guide.guide.id }, kingdom: 'Fungi', target: 'macrolepiota-procera',
   pieces: [{ id: 'p', startedAt: '2026-09-14T08:00:00.000Z', purpose: 'decide' }],
   readings: [60, 62].map((number, nth) => ({
@@ -68,13 +72,31 @@ const find = core.parseCase({
 const verdict = core.decide(guide, find);
 const wrong = (() => {
   try {
-    core.parseCase({ ...find, readings: [{ ...find.readings[0], value: { kind: 'count', number: 3 } }] }, guide);
+    parseCase({ ...find, readings: [{ ...find.readings[0], value: { kind: 'count', number: 3 } }] }, guide);
     return 'taken';
   } catch (error) {
     return error.message;
   }
 })();
+const at = '2026-09-14T08:00:00.000Z';
+const entry = (raw) => {
+  const parsed = parseEntry(raw);
+  if (!parsed.entry) throw new Error(JSON.stringify(parsed));
+  return parsed.entry;
+};
+const remark = entry({ kind: 'remarks', find: 'find-one', body: { id: 'remark-1', at, by: 'ada', text: 'mind the slope' } });
+const record = core.applyEntries(undefined, [
+  remark,
+  entry({ kind: 'finds', find: 'find-one', body: { id: 'find-one', startedAt: at, kingdom: 'Fungi', person: 'ada' } }),
+]);
+const page = [
+  { kind: 'pages', page: 'tool-one', body: { id: 'tool-one', at, by: 'ada', kind: 'tool' } },
+  { kind: 'fields', page: 'tool-one', body: { id: 'field-one', at, by: 'ada', of: 'tool', field: 'name', value: 'knife' } },
+].map(entry).reduce(applyToPage, undefined);
 console.log(JSON.stringify({
+  remarks: record.remarks.map(({ text }) => text),
+  again: entriesOfFind(record).filter(({ kind }) => kind === 'remarks').length,
+  tool: standing(page, 'tool'),
   bars: verdict.rows.find(({ taxon }) => taxon === 'amanita-phalloides').bars.map(({ character }) => character),
   hurried: verdict.reasons.filter(({ code }) => code === 'hurried'),
   problems: verdictProblems(verdict),
@@ -114,6 +136,11 @@ describe('what docs/adding.md says of the core is true', () => {
       'core/src/guide/kinds/index.ts',
       'core/src/verdict/rules/hurry.ts',
       'core/src/verdict/rules/index.ts',
+      'core/src/notebook/find/record.ts',
+      'core/src/notebook/entry.ts',
+      'core/src/notebook/find/kinds.ts',
+      'core/src/notebook/page/tool.ts',
+      'core/src/notebook/page/schema.ts',
     ]);
   });
 
@@ -122,10 +149,13 @@ describe('what docs/adding.md says of the core is true', () => {
     expect(stdout).toBe('');
   });
 
-  test('the new kind makes bars, the new rule speaks, and a verdict with its reason is one', () => {
+  test('the new kinds and the new rule work, with all that follows from them', () => {
     const { stdout, stderr } = node('--import', 'tsx', 'script.mts');
     expect(stderr).toBe('');
     expect(JSON.parse(stdout)).toEqual({
+      remarks: ['mind the slope'],
+      again: 1,
+      tool: { name: 'knife' },
       bars: ['cap.scaly-share'],
       hurried: [{ code: 'hurried', weight: 'note', answers: 2, seconds: 1 }],
       problems: [],

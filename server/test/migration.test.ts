@@ -131,6 +131,7 @@ test('every row becomes an entry, the finds fold to the same, verdicts stay equa
     '0010-letters',
     '0011-partitions',
     '0012-counted',
+    '0013-page-kinds',
   ]);
   const counted = await db
     .selectFrom('written')

@@ -1,5 +1,6 @@
 import { Kysely, Migrator, PostgresDialect, sql, type Migration } from 'kysely';
 import pg from 'pg';
+import { PAGE_KINDS } from '@pause/core/notebook';
 import * as finds from './migrations/0001-finds';
 import * as notebook from './migrations/0002-notebook';
 import * as pages from './migrations/0003-pages';
@@ -12,6 +13,7 @@ import * as written from './migrations/0009-written';
 import * as letters from './migrations/0010-letters';
 import * as partitions from './migrations/0011-partitions';
 import * as counted from './migrations/0012-counted';
+import * as pageKinds from './migrations/0013-page-kinds';
 import { preparing } from './prepared';
 import type { Database } from './schema';
 
@@ -28,6 +30,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '0010-letters': letters,
   '0011-partitions': partitions,
   '0012-counted': counted,
+  '0013-page-kinds': pageKinds,
 };
 
 export type Db = Kysely<Database>;
@@ -112,7 +115,7 @@ async function refuseNewer(db: Db): Promise<void> {
 }
 
 /**
- * Brings the database to the newest form.
+ * Brings the database to the newest form, and lets it know which kinds of page there are.
  *
  * @returns the names of what was done now
  * @throws NewerDatabase where it is of a newer server's form
@@ -125,5 +128,8 @@ export async function migrate(db: Db): Promise<string[]> {
   });
   const { error, results } = await migrator.migrateToLatest();
   if (error) throw error;
+  await sql`insert into page_kinds (kind) select unnest(${PAGE_KINDS}::text[]) on conflict do nothing`.execute(
+    db,
+  );
   return (results ?? []).filter((r) => r.status === 'Success').map((r) => r.migrationName);
 }

@@ -5,9 +5,6 @@ import type { Role } from '../db/schema';
 import type { FieldProblem } from '../problem';
 
 const wrong = (field: string, reason: string): FieldProblem[] => [{ field, reason }];
-/** Only whoever keeps a place tells where it is, and whom. */
-const KEEPERS_FIELDS: readonly string[] = ['shape', 'exactFor', 'others'];
-
 interface Around {
   readonly guide: CompiledGuide;
   readonly person: string;
@@ -21,22 +18,42 @@ interface Around {
   /** Whether there is something of that name that this person may not read. */
   readonly hidden: (id: string) => boolean;
 }
-/** Kept by one person, who alone tells of it. */
-const OWN_ONLY: Readonly<Partial<Record<PageRecord['kind'], string>>> = {
-  harvest: 'only who took it tells what was taken',
-  portion: 'only who began it changes it',
-  taste: 'only who tasted tells how it was',
-};
-const NEVER_SHARED: Readonly<Partial<Record<PageRecord['kind'], string>>> = {
-  eater: 'who eats along is recorded in one’s own notebook only',
-  taste: 'how somebody takes something is recorded in one’s own notebook only',
-  practice: 'what somebody practised is recorded in one’s own notebook only',
-  learner: 'how somebody practises is recorded in one’s own notebook only',
+/** Who may write what on pages of a kind; each with the reason that whoever may not is told. */
+interface PageRules {
+  /** It is never in the notebook of a group. */
+  readonly neverShared?: string;
+  /** Kept by one person, who alone changes it. */
+  readonly ownOnly?: string;
+  /** In a group, only its keepers write it. */
+  readonly keepersOnly?: string;
+  /** Fields that only whoever keeps the page writes. */
+  readonly ownFields?: { readonly fields: readonly string[]; readonly why: string };
+}
+const PAGE_RULES: { readonly [K in PageRecord['kind']]: PageRules } = {
+  place: {
+    ownFields: {
+      fields: ['shape', 'exactFor', 'others'],
+      why: 'only who keeps a place tells where it is, and whom',
+    },
+  },
+  eater: { neverShared: 'who eats along is recorded in one’s own notebook only' },
+  walk: {},
+  harvest: { ownOnly: 'only who took it tells what was taken' },
+  batch: {},
+  portion: { ownOnly: 'only who began it changes it' },
+  taste: {
+    ownOnly: 'only who tasted tells how it was',
+    neverShared: 'how somebody takes something is recorded in one’s own notebook only',
+  },
+  practice: { neverShared: 'what somebody practised is recorded in one’s own notebook only' },
+  learner: { neverShared: 'how somebody practises is recorded in one’s own notebook only' },
+  lesson: { keepersOnly: 'only a keeper of the group makes its lessons' },
+  group: { keepersOnly: 'only a keeper of the group tells its rules' },
 };
 
 /** What is wrong with an entry of a page; nothing where it may be added. */
 export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
-  const { guide, person, page, roles } = around;
+  const { guide, person, page } = around;
   const by = entry.body.by === person ? [] : wrong('by', `"${entry.body.by}" is not who is signed in`);
   const known = (field: string, taxon: string | undefined) =>
     taxon === undefined || guide.taxon(taxon) ? [] : wrong(field, `"${taxon}" is not a taxon of the guide`);
@@ -52,16 +69,14 @@ export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
       const { body } = entry;
       if (!page || body.of !== page.kind) return wrong('of', `this page is not one of a ${body.of}`);
       if (body.withheld) return wrong('withheld', 'only the server leaves something out');
-      if (page.kind === 'group' && roles.get(person) !== 'keeper')
-        return wrong('by', 'only a keeper of the group tells its rules');
+      const { ownOnly, ownFields } = PAGE_RULES[page.kind];
+      const closed = page.group === undefined ? [] : notKeeper(page.kind, around);
+      if (closed.length > 0) return closed;
       if (page.kind === 'group' && body.field === 'name' && body.value === null)
         return wrong('value', 'a group has a name');
-      if (page.kind === 'place' && KEEPERS_FIELDS.includes(body.field) && page.person !== person)
-        return wrong('field', 'only who keeps a place tells where it is, and whom');
-      if (page.group !== undefined && notKeeper(page.kind, around).length > 0)
-        return notKeeper(page.kind, around);
-      const own = OWN_ONLY[page.kind];
-      if (own !== undefined && page.person !== person) return wrong('by', own);
+      if (ownFields?.fields.includes(body.field) === true && page.person !== person)
+        return wrong('field', ownFields.why);
+      if (ownOnly !== undefined && page.person !== person) return wrong('by', ownOnly);
       if (!seesExactShape(page, person))
         return wrong('page', 'who may not see where a place is cannot change what is recorded of it');
       return [
@@ -110,15 +125,14 @@ function taxaIn(field: string, value: unknown): [path: string, taxon: string][] 
 }
 
 const whyNever = (kind: PageRecord['kind']): FieldProblem[] => {
-  const why = NEVER_SHARED[kind];
-  return why === undefined ? [] : wrong('group', why);
+  const { neverShared } = PAGE_RULES[kind];
+  return neverShared === undefined ? [] : wrong('group', neverShared);
 };
 
-/** Lessons of a group are made by its keepers. */
-const notKeeper = (kind: PageRecord['kind'], { roles, person }: Around): FieldProblem[] =>
-  kind === 'lesson' && roles.get(person) !== 'keeper'
-    ? wrong('by', 'only a keeper of the group makes its lessons')
-    : [];
+const notKeeper = (kind: PageRecord['kind'], { roles, person }: Around): FieldProblem[] => {
+  const { keepersOnly } = PAGE_RULES[kind];
+  return keepersOnly === undefined || roles.get(person) === 'keeper' ? [] : wrong('by', keepersOnly);
+};
 
 /** The ids that a field names as what something comes from. */
 export function sourcesIn(field: string, value: unknown): string[] {

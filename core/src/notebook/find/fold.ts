@@ -1,5 +1,5 @@
 import type { Entry, FindEntry } from '../entry';
-import { FIND_KIND_NAMES, foldKind } from './kinds';
+import { emptyRecord, FIND_KIND_NAMES, foldKind } from './kinds';
 import type { FindRecord } from './record';
 
 /** Finds out of their entries. */
@@ -42,23 +42,3 @@ function beginning(entries: readonly FindEntry[]): FindRecord | undefined {
   const first = entries.find((entry) => entry.kind === 'finds');
   return first && emptyRecord(first.body);
 }
-
-const emptyRecord = (find: Extract<FindEntry, { kind: 'finds' }>['body']): FindRecord => ({
-  ...find,
-  pieces: [],
-  targets: [],
-  told: [],
-  context: {},
-  readings: [],
-  withdrawals: [],
-  skips: [],
-  verdicts: [],
-  decisions: [],
-  edits: [],
-  consents: [],
-  asks: [],
-  reveals: [],
-  pictures: [],
-  drops: [],
-  counted: [],
-});

@@ -20,6 +20,27 @@ import { contextOf, contextsOf, withPlaceNote } from './written';
  * The kinds of entries of a find: how each changes the record, how it is read back from it, and what it needs.
  * In the order in which one needs the other.
  */
+/** A find of which nothing was recorded yet. */
+export const emptyRecord = (find: BodyOf<'finds'>): FindRecord => ({
+  ...find,
+  pieces: [],
+  targets: [],
+  told: [],
+  context: {},
+  readings: [],
+  withdrawals: [],
+  skips: [],
+  verdicts: [],
+  decisions: [],
+  edits: [],
+  consents: [],
+  asks: [],
+  reveals: [],
+  pictures: [],
+  drops: [],
+  counted: [],
+});
+
 export const FIND_KINDS: { readonly [K in FindKind]: KindOfEntry<K> } = {
   finds: {
     fold: (record) => record,

@@ -8,6 +8,7 @@ import { EaterFields, WalkFields, GroupFields } from './people';
 import { PlaceFields } from './placeFields';
 import { PracticeFields, LearnerFields, LessonFields } from './practice';
 
+/** The kinds of page, each with the schema of its fields. */
 export const PAGE_FIELDS = {
   place: PlaceFields,
   eater: EaterFields,
@@ -26,22 +27,15 @@ export type PageKind = keyof typeof PAGE_FIELDS;
 export const PAGE_KINDS = Object.keys(PAGE_FIELDS) as readonly PageKind[];
 export type FieldsOf<K extends PageKind> = z.infer<(typeof PAGE_FIELDS)[K]>;
 
+/** The kinds of page that somebody begins: a group has its page from the beginning. */
+type Begun = Exclude<PageKind, 'group'>;
+const BEGUN = PAGE_KINDS.filter((kind): kind is Begun => kind !== 'group');
+
 export const NewPage = z.strictObject({
   id,
   at: Instant,
   by: person,
-  kind: z.enum([
-    'place',
-    'eater',
-    'walk',
-    'harvest',
-    'batch',
-    'portion',
-    'taste',
-    'practice',
-    'learner',
-    'lesson',
-  ]),
+  kind: z.enum(BEGUN),
   /** The group whose notebook it is in; left out: the person's own. */
   group: z.string().min(1).max(64).optional(),
 });

@@ -61,7 +61,7 @@ export const rule = <const C extends string, const W extends Weight, S extends z
 ) => ({
   ...one,
   reasons: (basis: B): ({ readonly code: C; readonly weight: W } & ParametersOf<S>)[] =>
-    one.applies(basis).map((parameters) => ({ ...parameters, code: one.code, weight: one.weight })),
+    one.applies(basis).map((parameters) => ({ code: one.code, ...parameters, weight: one.weight })),
 });
 
 /** The reasons that some rules give. */
