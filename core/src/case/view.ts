@@ -27,7 +27,27 @@ export function toLook(guide: CompiledGuide, reading: Reading): Look | undefined
   const character = guide.character(reading.character);
   if (!character || reading.value.kind === 'cant-tell') return undefined;
   const seen = see(reading.value, character);
-  return seen && { ...seen, reading, character, causes: character.restsOn | seen.causes };
+  if (!seen) return undefined;
+  const causes = character.restsOn | seen.causes;
+  // Member by member: looks of one form have one shape in memory.
+  return seen.kind === 'states'
+    ? { kind: seen.kind, mask: seen.mask, reading, character, causes }
+    : { kind: seen.kind, low: seen.low, high: seen.high, reading, character, causes };
+}
+
+/** The looks of readings that were viewed before: a reading never changes, and is viewed many times. */
+const viewed = new WeakMap<CompiledGuide, WeakMap<Reading, Look>>();
+
+function lookOf(guide: CompiledGuide): (reading: Reading) => Look | undefined {
+  const known = viewed.get(guide) ?? new WeakMap<Reading, Look>();
+  viewed.set(guide, known);
+  return (reading) => {
+    const before = known.get(reading);
+    if (before) return before;
+    const look = toLook(guide, reading);
+    if (look) known.set(reading, look);
+    return look;
+  };
 }
 
 const byTime = (a: Reading, b: Reading) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1);
@@ -60,11 +80,12 @@ export function viewCase<F extends Unnamed>(guide: CompiledGuide, find: F): Case
   const piece = deciding.at(-1);
   if (!piece) throw new Error('a parsed case has a piece to decide about');
 
+  const lookAt = lookOf(guide);
   const looks: Look[] = [];
   const withdrawn: Look[] = [];
   const onPiece = new Map<number, Look[]>();
   for (const reading of readings) {
-    const look = toLook(guide, reading);
+    const look = lookAt(reading);
     if (!look) continue;
     if (isWithdrawn(reading)) {
       withdrawn.push(look);

@@ -13,8 +13,16 @@ export function compileCharacter(
   groupIndex: Map<string, number>,
 ): CompiledCharacter {
   const smell: SharedCause[] = isSmelled(character) ? ['smell'] : [];
+  const answers = compileAnswers(character);
+  // Member by member: characters of all kinds have one shape in memory, or comparing takes twice as long.
   return {
-    ...compileAnswers(character),
+    stateBit: answers.stateBit,
+    absentMask: answers.absentMask,
+    unreadMask: answers.unreadMask,
+    stateCauses: answers.stateCauses,
+    near: answers.near,
+    ordered: answers.ordered,
+    error: answers.error,
     index,
     id: character.id,
     character,

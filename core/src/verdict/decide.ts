@@ -106,4 +106,4 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
 }
 
 /** What the rows say that lack bars. */
-export const barsShort = (rows: readonly BarRow[]): Reason[] => barsShortRule.reasons({ rows });
+export const barsShort = (rows: readonly BarRow[]): readonly Reason[] => barsShortRule.reasons({ rows });

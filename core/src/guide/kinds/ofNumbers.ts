@@ -61,7 +61,10 @@ export function kindOfNumbers<C, V>(one: NumberKind<C, V>): Kind<C, V, RangeStat
         possible: [inBase(outer[0]), inBase(outer[1])],
       };
     },
-    see: (value, answers) => ({ kind: 'number', causes: 0, ...one.see(value, answers) }),
+    see: (value, answers) => {
+      const { low, high, causes = 0 } = one.see(value, answers);
+      return { kind: 'number', low, high, causes };
+    },
     withAbsent: (known) =>
       isNumber(known) && one.canBeNone ? { ...known, possible: [0, known.possible[1]] } : known,
     usual: (known, _, parts) =>

@@ -60,8 +60,12 @@ export const rule = <const C extends string, const W extends Weight, S extends z
   one: RuleOf<C, W, S, B>,
 ) => ({
   ...one,
-  reasons: (basis: B): ({ readonly code: C; readonly weight: W } & ParametersOf<S>)[] =>
-    one.applies(basis).map((parameters) => ({ code: one.code, ...parameters, weight: one.weight })),
+  reasons: (basis: B): readonly ({ readonly code: C; readonly weight: W } & ParametersOf<S>)[] => {
+    const all = one.applies(basis);
+    return all.length === 0
+      ? []
+      : all.map((parameters) => ({ ...parameters, code: one.code, weight: one.weight }));
+  },
 });
 
 /** The reasons that some rules give. */
@@ -71,7 +75,11 @@ export type ReasonBy<R> = R extends { readonly reasons: (basis: never) => readon
 export const reasonsBy = <B, X>(
   rules: readonly { readonly reasons: (basis: B) => readonly X[] }[],
   basis: B,
-): X[] => rules.flatMap((one) => one.reasons(basis));
+): X[] => {
+  const all: X[] = [];
+  for (const one of rules) for (const reason of one.reasons(basis)) all.push(reason);
+  return all;
+};
 
 /** Nothing to say, or once without parameters. */
 export const once = (applies: boolean): readonly Record<string, never>[] => (applies ? [{}] : []);
