@@ -6,7 +6,6 @@ import type {
   PieceId,
   ReadingId,
   Edit,
-  Entry,
   Verdict,
   CharacterId,
   ReadingValue,
@@ -125,21 +124,20 @@ export function changeContext(
     );
 }
 
-type Written = Pick<Edit, 'field' | 'value'>;
+type FieldAndValue<E> = E extends Edit ? Pick<E, 'field' | 'value'> : never;
+/** A small thing of a find, and what is written over it. */
+export type Overwrite = FieldAndValue<Edit>;
 
 /** Writes over small things of a find; what stood there before stays visible. */
-export function write(find: string, ...written: readonly Written[]): Thunk<Promise<boolean>> {
+export function write(find: string, ...written: readonly Overwrite[]): Thunk<Promise<boolean>> {
   return (dispatch) =>
     dispatch(
       add(
-        ...written.map(
-          (one) =>
-            ({
-              kind: 'edits',
-              find,
-              body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...one },
-            }) as Entry,
-        ),
+        ...written.map((one) => ({
+          kind: 'edits',
+          find,
+          body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...one },
+        })),
       ),
     );
 }

@@ -174,20 +174,10 @@ export function arrowBlade(): Mark[] {
     shape([...right, ...[...mirrored(right)].reverse().slice(1)]),
     stroke(segment(0, -20, 0, -64), 'fine'),
     ...strokes(
-      [
-        [
-          [0, -24],
-          [11, -14],
-        ],
-        [
-          [0, -34],
-          [9, -30],
-        ],
-        [
-          [0, -44],
-          [6, -42],
-        ],
-      ].flatMap((line) => [line as unknown as Line, mirrored(line as unknown as Line)]),
+      [segment(0, -24, 11, -14), segment(0, -34, 9, -30), segment(0, -44, 6, -42)].flatMap((line) => [
+        line,
+        mirrored(line),
+      ]),
     ),
   ];
 }

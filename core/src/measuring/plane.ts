@@ -41,7 +41,9 @@ export function planeFromCard(
     rows.push([x, y, 1, 0, 0, 0, -X * x, -X * y, X], [0, 0, 0, x, y, 1, -Y * x, -Y * y, Y]);
   });
   const found = eliminated(rows);
-  return found && ([...found, 1] as unknown as PlaneMap);
+  if (!found) return undefined;
+  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0] = found;
+  return [a, b, c, d, e, f, g, h, 1];
 }
 
 /** Whether four corners go round one way, none of them flat. */

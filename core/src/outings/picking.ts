@@ -28,11 +28,12 @@ const WEEK_DAYS = 7;
 const daysFrom = (a: string, b: string) => (Date.parse(b) - Date.parse(a)) / 86_400_000;
 
 /**
+ * @param taxon left out: whatever grows there
  * @param today a day like 2026-09-14, by the calendar of the place: a permit holds through its last day
  */
 export function pickingAt(
   place: Partial<PlaceFields>,
-  taxon: TaxonId,
+  taxon: TaxonId | undefined,
   part: string | undefined,
   today: string,
 ): Picking {
@@ -83,7 +84,7 @@ const isNamed = ({ taxon, part }: Allowance) => taxon !== undefined || part !== 
  */
 function mostExact(
   all: readonly Allowance[],
-  taxon: TaxonId,
+  taxon: TaxonId | undefined,
   part: string | undefined,
 ): Allowance | undefined {
   const exactness = (one: Allowance) => (one.taxon === undefined ? 0 : 2) + (one.part === undefined ? 0 : 1);

@@ -1,4 +1,12 @@
-import { numberRead, statesRead, type Case, type ReadingValue, type Sureness } from '../case';
+import {
+  numberRead,
+  statesRead,
+  type Case,
+  type Piece,
+  type Reading,
+  type ReadingValue,
+  type Sureness,
+} from '../case';
 import type { Individual } from '../drawing';
 import {
   canBeOdd,
@@ -78,6 +86,8 @@ export const seenRightly = (specimen: Specimen, characters: readonly CharacterId
     sureness: 'sure',
   }));
 
+const PIECE = 'p1' as Piece['id'];
+
 /** The find that somebody makes of a specimen: what they take it for, and what they saw of it. */
 export function findOf(
   guide: CompiledGuide,
@@ -88,8 +98,8 @@ export function findOf(
   const part =
     target.taxon.parts.find(({ stages }) => stages.includes(specimen.stage)) ?? target.taxon.parts[0];
   const readings = looks.map(({ character, value, sureness }, at) => ({
-    id: `r${at}`,
-    piece: 'p1',
+    id: `r${at}` as Reading['id'],
+    piece: PIECE,
     character,
     value,
     sureness,
@@ -100,7 +110,7 @@ export function findOf(
     guide: { id: guide.guide.id, version: guide.version },
     kingdom: guide.taxon(specimen.taxon)?.taxon.kingdom ?? target.taxon.kingdom,
     target: target.id,
-    pieces: [{ id: 'p1', startedAt: instant(0), purpose: 'decide' }],
+    pieces: [{ id: PIECE, startedAt: instant(0), purpose: 'decide' }],
     readings,
     withdrawals: [],
     skips: [],
@@ -113,7 +123,7 @@ export function findOf(
       protection: 'allowed',
       tracedToBase: true,
     },
-  } as unknown as Case;
+  };
 }
 
 /**

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { edited, type FindRecord, type Position } from '@pause/core';
 import { Body, Button, Chip, ChipRow, Heading, Small, SmallStrong, space } from '../../components';
-import { write } from '../../notebook/actions';
+import { write, type Overwrite } from '../../notebook/actions';
 import type { Group } from '../../notebook/api';
 import { useAct, useApp } from '../../notebook/store';
 import { t } from '../../text/en/find';
@@ -69,15 +69,15 @@ function Own({
 }) {
   const act = useAct();
   const [message, setMessage] = useState<string | undefined>();
-  const position = edited(record, 'position').now?.value as Position | null | undefined;
-  const exactFor = (edited(record, 'exactFor').now?.value ?? 'finder') as 'finder' | 'group' | string[];
-  const others = (edited(record, 'others').now?.value ?? 'nothing') as 'nothing' | 'cell';
+  const position = edited(record, 'position').now?.value;
+  const exactFor = edited(record, 'exactFor').now?.value ?? 'finder';
+  const others = edited(record, 'others').now?.value ?? 'nothing';
   /** Whoever is told more by this hears the place again, as they may know it now. */
-  const save = (field: 'exactFor' | 'others', value: unknown) =>
+  const save = (edit: Extract<Overwrite, { readonly field: 'exactFor' | 'others' }>) =>
     void act(
       write(
         record.id,
-        { field, value } as never,
+        edit,
         ...(record.placeNote ? [{ field: 'placeNote' as const, value: record.placeNote }] : []),
         ...(position ? [{ field: 'position' as const, value: position }] : []),
       ),
@@ -143,12 +143,12 @@ function Own({
             <Chip
               label={t.onlyMe}
               chosen={exactFor === 'finder'}
-              onPress={() => save('exactFor', 'finder')}
+              onPress={() => save({ field: 'exactFor', value: 'finder' })}
             />
             <Chip
               label={t.allOf(group.name)}
               chosen={exactFor === 'group'}
-              onPress={() => save('exactFor', 'group')}
+              onPress={() => save({ field: 'exactFor', value: 'group' })}
             />
             {group.members
               .filter((m) => m.person !== record.person)
@@ -162,7 +162,7 @@ function Own({
                     const next = some.includes(person)
                       ? some.filter((one) => one !== person)
                       : [...some, person];
-                    save('exactFor', next.length > 0 ? next : 'finder');
+                    save({ field: 'exactFor', value: next.length > 0 ? next : 'finder' });
                   }}
                 />
               ))}
@@ -174,12 +174,12 @@ function Own({
                 <Chip
                   label={t.nothing}
                   chosen={others === 'nothing'}
-                  onPress={() => save('others', 'nothing')}
+                  onPress={() => save({ field: 'others', value: 'nothing' })}
                 />
                 <Chip
                   label={t.aSquareOfElevenKilometres}
                   chosen={others === 'cell'}
-                  onPress={() => save('others', 'cell')}
+                  onPress={() => save({ field: 'others', value: 'cell' })}
                 />
               </ChipRow>
             </>

@@ -6,6 +6,7 @@ import Svg, { G, Path, Text } from 'react-native-svg';
 import type { MapData } from '@pause/core/formats/files';
 import { positionsOf, middleOf } from '@pause/core/notebook/page/shape';
 import { TARGET, colour, stroke, font, Small, Button, space } from '../../components';
+import { elementOf } from '../../lib/element';
 import { t } from '../../text/en/places';
 import {
   type MapViewProps,
@@ -104,7 +105,7 @@ export function MapView({ places, data, chosen, onChoose, height, drawing }: Map
   const names = data?.features.filter(({ properties }) => properties?.kind === 'name') ?? [];
   const larger = transform.k > 1;
   const put = ({ nativeEvent }: GestureResponderEvent) => {
-    const box = (sheet.current as unknown as HTMLElement | null)?.getBoundingClientRect();
+    const box = elementOf(sheet.current)?.getBoundingClientRect();
     const { clientX, clientY } = nativeEvent as unknown as MouseEvent;
     const position =
       box && drawn?.projection.invert?.(transform.invert([clientX - box.left, clientY - box.top]));

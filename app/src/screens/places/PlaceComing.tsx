@@ -22,7 +22,7 @@ const [BACK, AHEAD] = [60, 150];
 /** Whether one may pick here, and how that is known. */
 export function May({ place, today }: { readonly place: Place; readonly today: string }) {
   const { picking, owner, source } = place.fields;
-  const { permission, reasons } = pickingAt(place.fields, '' as never, undefined, today);
+  const { permission, reasons } = pickingAt(place.fields, undefined, undefined, today);
   return (
     <View style={styles.block}>
       <Heading>{t.mayOnePickHere}</Heading>
@@ -118,7 +118,7 @@ export function Seen({ place }: { readonly place: Place }) {
         {shown.map(({ id, taxon, what, stages, on, note, by, worthVisit }) => (
           <View key={id} role="listitem" style={styles.seen}>
             <Body>
-              {CommonName(taxon as never)}
+              {CommonName(taxon)}
               {what === 'nothing'
                 ? t.lookedNothing
                 : what === 'suspected'

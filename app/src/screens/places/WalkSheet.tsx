@@ -23,15 +23,21 @@ function plansOf(targets: readonly Target[], month: number): Thunk<Promise<Reado
   return async (_, __, { evaluator }) => {
     const plans = new Map<string, AskedPlan>();
     for (const { taxon, part } of targets) {
-      const find = {
+      const find: Case = {
         guide: { id: guide.guide.id },
         kingdom: taxon.taxon.kingdom,
         bodyPlan: taxon.taxon.bodyPlan,
         target: taxon.id,
-        pieces: [{ id: 'planned', startedAt: '2026-01-01T00:00:00.000Z', purpose: 'decide' }],
+        pieces: [
+          {
+            id: 'planned' as Case['pieces'][number]['id'],
+            startedAt: '2026-01-01T00:00:00.000Z',
+            purpose: 'decide',
+          },
+        ],
         readings: [],
         context: { stages: part.stages, part: part.part, use: part.use, month },
-      } as unknown as Case;
+      };
       plans.set(taxon.id, await evaluator.planOf(find));
     }
     return plans;

@@ -2,6 +2,7 @@ import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import { useEffect, useRef, useState } from 'react';
 import type { View } from 'react-native';
+import { elementOf } from '../../lib/element';
 
 const NEAREST = 60;
 const STEP = 2;
@@ -32,7 +33,7 @@ export function useZoom(width: number, height: number): Zoom {
   const scale = useRef(1);
   const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
   useEffect(() => {
-    const node = sheet.current as unknown as HTMLElement | null;
+    const node = elementOf(sheet.current);
     if (!node || width === 0) return undefined;
     const made = zoom<HTMLElement, unknown>()
       .scaleExtent([1, NEAREST])
@@ -61,7 +62,7 @@ export function useZoom(width: number, height: number): Zoom {
       selection: ReturnType<typeof select<HTMLElement, unknown>>,
     ) => void,
   ) => {
-    const node = sheet.current as unknown as HTMLElement | null;
+    const node = elementOf(sheet.current);
     if (node && behaviour.current) act(behaviour.current, select<HTMLElement, unknown>(node));
   };
   return {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { CompiledTaxon } from '@pause/core';
+import type { CompiledTaxon, TaxonId } from '@pause/core';
 import { Rule, Heading, Field, Button, Strong, SmallStrong } from '../../components';
 import { ChooseTaxon } from '../../components/names/ChooseTaxon';
 import { guide } from '../../deciding/guide';
@@ -36,13 +36,13 @@ export function Making({ lesson }: { readonly lesson: Lesson }) {
     setTarget(undefined);
     setAdding(false);
   };
-  const picture = async (taxon: string) => {
+  const picture = async (taxon: TaxonId) => {
     setWrong(undefined);
     const file = await chooseFile('image/*');
     if (!file) return;
     try {
       const image = await pictureOf(file);
-      save(({ photos: now = [] }) => ({ photos: [...now, { taxon: taxon as never, image }].slice(-5) }));
+      save(({ photos: now = [] }) => ({ photos: [...now, { taxon, image }].slice(-5) }));
     } catch {
       setWrong(t.thisIsNoPictureThat);
     }

@@ -23,12 +23,14 @@ export const contextsOf = ({ id, told, context, startedAt }: FindRecord): readon
     ? told
     : [{ id: madeId('context', id), at: startedAt, context }];
 
+type EditOf<F extends EditField> = Extract<Edit, { readonly field: F }>;
+
 /** What was written last into a small field of a find, and what was written there before, newest first. */
-export function edited(
+export function edited<F extends EditField>(
   record: Pick<FindRecord, 'edits'>,
-  field: EditField,
-): { readonly now: Edit | undefined; readonly before: readonly Edit[] } {
-  const [now, ...before] = record.edits.filter((edit) => edit.field === field).reverse();
+  field: F,
+): { readonly now: EditOf<F> | undefined; readonly before: readonly EditOf<F>[] } {
+  const [now, ...before] = record.edits.filter((edit): edit is EditOf<F> => edit.field === field).reverse();
   return { now, before };
 }
 

@@ -33,6 +33,8 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
   const known = Number(text.replace(',', '.'));
   const wanted = card ? 4 : 2;
   const [reference, ends] = [points.slice(0, wanted), points.slice(wanted)];
+  const [first, second, third, fourth] = reference;
+  const [from, to] = ends;
   if (!photo) {
     return (
       <View style={styles.steps}>
@@ -43,16 +45,14 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
   }
   const lengthMissing = !card && !(Number.isFinite(known) && known > 0 && known <= 2000);
   const given: Reference | undefined =
-    reference.length < wanted
-      ? undefined
-      : card
-        ? { kind: 'card', corners: reference as unknown as [Pixel, Pixel, Pixel, Pixel], ...CARD }
-        : lengthMissing
-          ? undefined
-          : { kind: 'length', ends: reference as unknown as [Pixel, Pixel], millimetres: known };
+    card && first && second && third && fourth
+      ? { kind: 'card', corners: [first, second, third, fourth], ...CARD }
+      : !card && !lengthMissing && first && second
+        ? { kind: 'length', ends: [first, second], millimetres: known }
+        : undefined;
   const length =
-    given && ends.length === 2
-      ? lengthOnPicture(ends as unknown as [Pixel, Pixel], given, {
+    given && from && to && ends.length === 2
+      ? lengthOnPicture([from, to], given, {
           width: photo.width,
           picked: (PICKED_ON_SCREEN * photo.width) / SHOWN_WIDE,
         })

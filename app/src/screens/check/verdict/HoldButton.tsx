@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Animated, Easing, Pressable, StyleSheet, View, type GestureResponderEvent } from 'react-native';
 import { colour, corner, Small, space, Strong, stroke } from '../../../components';
+import { elementOf } from '../../../lib/element';
 import { t } from '../../../text/en/verdict';
 
 const HOLD_MS = 900;
@@ -90,7 +91,7 @@ function isLift(event: GestureResponderEvent, button: View | null): boolean {
     readonly pageY?: number;
   };
   if (!LIFTS.has(ended.type)) return false;
-  const box = (button as unknown as HTMLElement | null)?.getBoundingClientRect();
+  const box = elementOf(button)?.getBoundingClientRect();
   if (ended.type === 'keyup' || ended.pageX === undefined || ended.pageY === undefined || !box) return true;
   const [x, y] = [ended.pageX - window.scrollX, ended.pageY - window.scrollY];
   return x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
