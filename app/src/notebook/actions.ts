@@ -81,7 +81,7 @@ export function startFind(start: {
           value
             ? [
                 {
-                  kind: 'edits',
+                  kind: 'edits' as const,
                   find,
                   body: { id: newId(), at: dispatch(now()), by: dispatch(person()), field, value },
                 } as const,
@@ -134,7 +134,7 @@ export function write(find: string, ...written: readonly Overwrite[]): Thunk<Pro
     dispatch(
       add(
         ...written.map((one) => ({
-          kind: 'edits',
+          kind: 'edits' as const,
           find,
           body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...one },
         })),

@@ -73,6 +73,7 @@ const VALUE_WORDS: {
   count: ({ number, orMore }) => (orMore === true ? t.orMore(number) : String(number)),
   measure: ({ number, unit, error }) =>
     error === undefined ? `${number} ${unit}` : t.giveOrTake(number, unit, error),
+  // Labels have commas of their own.
   states: ({ states }, character) =>
     states
       .map((state) => stateLabel(character, state))

@@ -32,12 +32,10 @@ import {
  * together.
  */
 
-export const list = (items: readonly string[]) => listed(items);
-
 /** A list for a sentence: the first few by name, the others by number. */
 export function few(items: readonly string[], most = 3): string {
   const more = items.length - most;
-  return more <= 1 ? list(items) : t.andOthers(items.slice(0, most).join(', '), numberWord(more));
+  return more <= 1 ? listed(items) : t.andOthers(items.slice(0, most).join(', '), numberWord(more));
 }
 
 const grounds = (n: number) => t.grounds(n, numberWord(n));
@@ -106,7 +104,7 @@ const SENTENCES: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, verdict: Of
     t.evenIfItIsThisIs(
       commonName(verdict.target),
       partName(verdict.target, reason.part),
-      list(reason.good.map((s) => lowerFirst(stageName(s)))),
+      listed(reason.good.map((s) => lowerFirst(stageName(s)))),
     ),
   'condition-rules-out': (reason) => t.itsConditionRulesItOut(lowerFirst(CONDITION[reason.condition])),
   'place-forbidden': () => t.pickingIsNotAllowedHere,
@@ -119,7 +117,7 @@ const SENTENCES: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, verdict: Of
   'ask-for-eater': (reason) => t.for(reason.eater, lowerFirst(reason.text)),
   'name-open': (reason) =>
     reason.name.kind === 'one-of'
-      ? t.itIsOneOfThese(list(reason.name.taxa.map(commonName)))
+      ? t.itIsOneOfThese(listed(reason.name.taxa.map(commonName)))
       : t.itIsNamedToIts(reason.name.kind, reason.name.name),
   'second-look-missing': (reason) =>
     t.aSecondPersonHasNot(commonName(reason.taxon), reason.have, reason.need),
@@ -164,7 +162,7 @@ const SENTENCES: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, verdict: Of
       ...(reason.freshPieces > 0 ? [t.startedAgainOnAnotherPiece(times(reason.freshPieces))] : []),
       ...(reason.changedTargets > 0 ? [t.changedWhatItIsTaken(times(reason.changedTargets))] : []),
     ];
-    return t.you(list(parts), reason.extraBars > 0 ? t.everyDeadlyOneNeedsA : '');
+    return t.you(listed(parts), reason.extraBars > 0 ? t.everyDeadlyOneNeedsA : '');
   },
   'passed-over': (reason) =>
     t.passedOverUntilItIs(
@@ -180,8 +178,8 @@ const SENTENCES: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, verdict: Of
   'height-doubt': (reason, verdict) =>
     t.isNotUsualAtM(CommonName(verdict.target), Math.round(reason.elevation)),
   'group-rule': (reason) => GROUP_RULE[reason.rule],
-  unreviewed: (reason) => t.noLocalExpertHasReviewed(list(reason.taxa.map(commonName))),
-  'near-relatives': (reason) => t.notInThisGuideAt(list(reason.names)),
+  unreviewed: (reason) => t.noLocalExpertHasReviewed(listed(reason.taxa.map(commonName))),
+  'near-relatives': (reason) => t.notInThisGuideAt(listed(reason.names)),
 };
 const sentence = <C extends ReasonCode>(reason: ReasonOf<C> & { readonly code: C }, verdict: Of): string =>
   SENTENCES[reason.code](reason, verdict);

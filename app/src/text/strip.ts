@@ -7,8 +7,9 @@ import {
   type Reason,
 } from '@pause/core';
 import { t } from './en/strip';
+import { listed } from './messages';
 import { timeWords, lowerFirst, characterName, upper, numberWord } from './names';
-import { list, reasonWords, passedOver } from './reasons';
+import { reasonWords, passedOver } from './reasons';
 
 /** The one line of a verdict. */
 
@@ -37,7 +38,7 @@ export function aroundLine(verdict: Verdict): string {
     ),
   ];
   if (verdict.outcome !== 'pause' || missing.length === 0) return stripLine(verdict);
-  return t.stillOpenEachAloneKeeps(list(missing), missing.length);
+  return t.stillOpenEachAloneKeeps(listed(missing), missing.length);
 }
 
 /** The one line of the decision strip: what is in the way, or that nothing recorded is. */

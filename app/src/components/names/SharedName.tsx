@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Body, colour, space, Strong } from '..';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/components';
+import { listed } from '../../text/messages';
 import { sharingName } from './search';
 
 /** A caution where the name that was typed means two taxa: people have died of that. */
@@ -12,9 +13,7 @@ export function SharedName({ text }: { readonly text: string }) {
   return (
     <View role="alert" style={styles.caution}>
       <Strong>{t.isANameOfOf(text.trim(), shared.length === 2 ? t.two : t.several)}</Strong>
-      <Body>
-        {t.onlyTheScientificNameTells(shared.map(({ taxon }) => taxon.scientificName).join(' and '))}
-      </Body>
+      <Body>{t.onlyTheScientificNameTells(listed(shared.map(({ taxon }) => taxon.scientificName)))}</Body>
     </View>
   );
 }

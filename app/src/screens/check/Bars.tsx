@@ -1,6 +1,6 @@
 import { createContext, memo, use, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import {
+import { type SharedCause,
   filled,
   partings,
   short,
@@ -8,8 +8,7 @@ import {
   type Case,
   type CharacterId,
   type Check,
-  type TaxonId,
-} from '@pause/core';
+  type TaxonId } from '@pause/core';
 import {
   Button,
   colour,
@@ -25,6 +24,7 @@ import {
 import { Uprights } from '../../components/Uprights';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/check';
+import { listed } from '../../text/messages';
 import {
   characterName,
   CommonName,
@@ -79,6 +79,15 @@ function StandsHere({ taxon }: { readonly taxon: TaxonId }) {
   ) : null;
 }
 
+/** What several readings can rest on together. */
+const CAUSE: Readonly<Record<SharedCause, string>> = {
+  colour: t.causeColour,
+  smell: t.causeSmell,
+  number: t.causeNumber,
+  absence: t.causeAbsence,
+  outline: t.causeOutline,
+};
+
 function Grounds({ taxon }: { readonly taxon: TaxonId }) {
   const now = use(Now);
   const row = use(Standing).get(taxon);
@@ -91,7 +100,7 @@ function Grounds({ taxon }: { readonly taxon: TaxonId }) {
         return (
           <Small key={bar.reading}>
             {characterName(bar.character)}: {reading ? readingWords(reading) : ''}
-            {bar.causes.length > 0 ? t.restsOn(bar.causes.join(' and ')) : ''}
+            {bar.causes.length > 0 ? t.restsOn(listed(bar.causes.map((cause) => CAUSE[cause]))) : ''}
           </Small>
         );
       })}

@@ -5,6 +5,7 @@ import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '..
 import { putForwardAgain, takeBack } from '../../notebook/actions';
 import { useAct, useApp } from '../../notebook/store';
 import { t } from '../../text/en/seen';
+import { listed } from '../../text/messages';
 import { characterName, characterOf, readingWords, SURENESS } from '../../text/names';
 
 const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0);
@@ -64,9 +65,12 @@ export const Seen = memo(function Seen({
             back={back}
             by={
               names
-                ? `${[reading.by, ...(reading.together ?? [])].map(names).join(' and ')}${reading.blind ? t.blind : ''}`
+                ? t.seenBy(
+                    listed([reading.by, ...(reading.together ?? [])].map(names)),
+                    reading.blind === true,
+                  )
                 : reading.blind
-                  ? 'blind'
+                  ? t.seenBlind
                   : undefined
             }
             piece={

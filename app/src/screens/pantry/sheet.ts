@@ -7,6 +7,7 @@ import { recordOf } from '../../notebook/recalls';
 import type { Thunk } from '../../notebook/store';
 import { momentWords } from '../../text/days';
 import { t } from '../../text/en/pantry';
+import { listed } from '../../text/messages';
 import {
   characterName,
   CHOICE,
@@ -185,7 +186,7 @@ function eaten(pantry: Pantry, portion: PortionPage): string[] {
     return amount ? amountWords(amount) : made ? t.allThatWasLeftOf(amountWords(made)) : t.nobodyWeighedIt;
   });
   return [
-    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${amounts.join(' and ')}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.minutesAfter(cooked.minutes)}` : ''}`,
+    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${listed(amounts)}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.minutesAfter(cooked.minutes)}` : ''}`,
   ];
 }
 

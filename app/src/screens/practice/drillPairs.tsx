@@ -10,6 +10,7 @@ import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/practice';
+import { listed } from '../../text/messages';
 import {
   CommonName,
   characterName,
@@ -66,9 +67,10 @@ function stated(
   const compiled = guide.character(character);
   const known = taxon.atStage.get(compiled?.index ?? -1)?.get(stage);
   if (!compiled || known?.kind !== 'states') return t.otherwise;
-  return statesIn(compiled, known.usual)
-    .map((state) => lowerFirst(stateLabel(character, state)))
-    .join(' or ');
+  return listed(
+    statesIn(compiled, known.usual).map((state) => lowerFirst(stateLabel(character, state))),
+    'disjunction',
+  );
 }
 
 /** Individuals of two kinds: tap the other ones. */
@@ -106,7 +108,7 @@ export function Among({
           kind === 'which'
             ? t.theOthersAre(commonName(target.id))
             : t.itWouldBeThereMay(commonName(other.id)),
-          shownBy.map((one) => lowerFirst(characterName(one))).join(' and '),
+          listed(shownBy.map((one) => lowerFirst(characterName(one)))),
         )}
       </Small>
       <View style={styles.tiles} role="group" aria-label={t.individuals}>

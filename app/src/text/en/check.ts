@@ -13,6 +13,11 @@ export const t = messages('check', {
   isIt: (name: string) => `Is it ${name}?`,
   ofBarsFilled: (filled: number, need: number) => `${filled} of ${need} bars filled`,
   restsOn: (list: string) => ` (rests on ${list})`,
+  causeColour: 'a colour',
+  causeSmell: 'a smell',
+  causeNumber: 'a number',
+  causeAbsence: 'something that is not there',
+  causeOutline: 'an outline',
   areStillOpen: (number: string, short: number) =>
     `${number} ${plural(short, { one: 'is', other: 'are' })} still open.`,
   andToSpare: (number: string) => `And ${number} to spare.`,

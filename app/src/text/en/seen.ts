@@ -3,7 +3,8 @@ import { messages } from '../messages';
 export const t = messages('seen', {
   nothingHasBeenReadYet: 'Nothing has been read yet.',
   whatWasSeen: 'What was seen',
-  blind: ', blind',
+  seenBy: (people: string, isBlind: boolean) => (isBlind ? `${people}, blind` : people),
+  seenBlind: 'blind',
   takenBack: 'taken back',
   noGround: 'no ground',
   onPiece: (piece: number) => ` · piece ${piece}`,
