@@ -8,6 +8,7 @@ export { passedOver, rootPassedOver, unanswered } from './unanswered';
 export {
   BARS_NEEDED,
   barRows,
+  countBars,
   dangersOf,
   filled,
   gradeBy,

@@ -1,4 +1,4 @@
-import { CAUSE_SETS } from '../../guide';
+import { countBars } from '../../verdict';
 import type { PlanProblem, Row } from './problem';
 
 /** How many bars and groups a set of options gives. */
@@ -8,36 +8,6 @@ export interface Solution {
   readonly chosen: readonly number[];
   readonly cost: number;
   readonly nodes: number;
-}
-
-/**
- * The most bars that these grounds give: groups with a ground free of shared causes count one each, the rest
- * by trying.
- */
-export function countBars(groupOf: readonly number[], causesOf: readonly number[]): number {
-  const free = new Set<number>();
-  for (let i = 0; i < groupOf.length; i += 1) if (causesOf[i] === 0) free.add(groupOf[i]!);
-  const bound = new Map<number, number[]>();
-  for (let i = 0; i < groupOf.length; i += 1) {
-    const group = groupOf[i]!;
-    if (free.has(group)) continue;
-    const masks = bound.get(group);
-    if (masks) masks.push(causesOf[i]!);
-    else bound.set(group, [causesOf[i]!]);
-  }
-  if (bound.size === 0) return free.size;
-  const best = new Int8Array(CAUSE_SETS).fill(-1);
-  best[0] = 0;
-  for (const masks of bound.values()) {
-    for (let used = CAUSE_SETS - 1; used >= 0; used -= 1) {
-      const have = best[used]!;
-      if (have < 0) continue;
-      for (const mask of masks) {
-        if ((used & mask) === 0 && best[used | mask]! < have + 1) best[used | mask] = have + 1;
-      }
-    }
-  }
-  return free.size + Math.max(...best);
 }
 
 /**

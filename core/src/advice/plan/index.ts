@@ -6,7 +6,7 @@ import { solve } from './solve';
 
 export { buildProblem, canBeMade, type Hands, type Option, type PlanProblem, type Row } from './problem';
 export { solve } from './solve';
-export { countBars, mostBars, type Solution } from './count';
+export { mostBars, type Solution } from './count';
 
 /** Why there is no plan now: what cannot be filled, however much is looked at. */
 export type Obstacle =

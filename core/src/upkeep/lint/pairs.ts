@@ -1,4 +1,3 @@
-import { countBars } from '../../advice/plan';
 import {
   causesOf,
   isCollectable,
@@ -10,7 +9,7 @@ import {
   type CompiledTaxon,
   type StageId,
 } from '../../guide';
-import { BARS_NEEDED } from '../../verdict';
+import { BARS_NEEDED, countBars } from '../../verdict';
 import type { LintFinding } from './finding';
 
 /**

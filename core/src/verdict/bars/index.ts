@@ -1,7 +1,6 @@
 import type { CaseView, Look, ReadingId } from '../../case';
 import {
   causesIn,
-  CAUSE_SETS,
   type CharacterId,
   type CompiledGuide,
   type CompiledTaxon,
@@ -11,9 +10,11 @@ import {
 } from '../../guide';
 import { couldFit, relationOverall } from '../relation';
 import type { Dangers, Standing } from './dangers';
+import type { Ground } from './independent';
 import type { Tally } from './tally';
 
 export { BARS_NEEDED, dangersOf, gradeBy, needOf, routeOf, type Dangers } from './dangers';
+export { countBars, largestIndependent, type Ground } from './independent';
 export { tally, type Tally } from './tally';
 
 /** One ground against one taxon. */
@@ -37,46 +38,6 @@ export interface BarRow {
   readonly bars: readonly Bar[];
   /** A fungus is no plant: that alone rules it out. */
   readonly otherKingdom: boolean;
-}
-
-/** A reading that could be a bar: its group, and the shared causes it rests on as bits. */
-export interface Ground {
-  readonly group: number;
-  readonly causes: number;
-}
-
-/**
- * The largest set of grounds that share no cause: at most one a group, at most one on each shared cause.
- * Exact: groups one after the other, over the sets of shared causes used so far
- * (a maximum set packing, small because only five causes are shared between groups).
- * Grounds named first are preferred among equals, so the answer is the same for the same order.
- *
- * @example
- * largestIndependent([{ group: 0, causes: 1 }, { group: 1, causes: 1 }, { group: 2, causes: 0 }])
- * // the first and the third: two of them rest on colour
- */
-export function largestIndependent<G extends Ground>(grounds: readonly G[]): G[] {
-  const groups = new Map<number, G[]>();
-  for (const ground of grounds) groups.set(ground.group, [...(groups.get(ground.group) ?? []), ground]);
-
-  let best: (readonly G[] | undefined)[] = new Array<readonly G[] | undefined>(CAUSE_SETS).fill(undefined);
-  best[0] = [];
-  for (const members of groups.values()) {
-    const next = [...best];
-    for (let used = 0; used < CAUSE_SETS; used += 1) {
-      const chosen = best[used];
-      if (!chosen) continue;
-      for (const ground of members) {
-        if ((used & ground.causes) !== 0) continue;
-        const now = used | ground.causes;
-        if ((next[now]?.length ?? -1) < chosen.length + 1) next[now] = [...chosen, ground];
-      }
-    }
-    best = next;
-  }
-  return [
-    ...best.reduce<readonly G[]>((top, chosen) => (chosen && chosen.length > top.length ? chosen : top), []),
-  ];
 }
 
 interface LookGround extends Ground {
