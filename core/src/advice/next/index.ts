@@ -1,5 +1,12 @@
 import { type Case, viewCase, type CaseView, isDug, needsDigging } from '../../case';
-import { type CompiledGuide, type CharacterId, type CompiledCharacter, harmlessFirst } from '../../guide';
+import {
+  harmlessFirst,
+  type CharacterId,
+  type CompiledCharacter,
+  type CompiledGuide,
+  type CompiledTaxon,
+  type TaxonId,
+} from '../../guide';
 import {
   weigh,
   type Verdict,
@@ -59,37 +66,80 @@ export function weighAndAsk(
   return { outcome, reasons, rows, checks: checksFrom(guide, view, weighed) };
 }
 
+/** What the checks are made of: the find weighed, and what each character would bring. */
+interface Asking {
+  readonly guide: CompiledGuide;
+  readonly view: CaseView;
+  readonly weighed: Weighed;
+  readonly target: CompiledTaxon;
+  readonly gain: ReturnType<typeof gains>;
+  readonly askable: (character: CompiledCharacter) => boolean;
+}
+
 function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Check[] {
-  const { find } = view;
   const { target } = weighed.judged.basis;
-  const again: Check[] = weighed.reasons.flatMap((reason) => {
+  const again = lookedAtAgain(guide, view, weighed);
+  const passed = new Set<CharacterId>(passedOver(guide, view, target));
+  const asked = new Set<string>(again.map((a) => a.character));
+  const askable = askableNow(guide, view, target);
+  const unread = guide.characters
+    .filter(
+      (c) =>
+        !c.place &&
+        c.character.kingdom === view.find.kingdom &&
+        !view.onPiece.has(c.index) &&
+        target.atStage.has(c.index),
+    )
+    .filter((c) => !passed.has(c.id) && !asked.has(c.id) && askable(c));
+  const gain = gains(guide, view, target, weighed, unread);
+  const asking: Asking = { guide, view, weighed, target, gain, askable };
+  const skin = harmsSkin(asking);
+  const inOrder = byWhatTheyBring(asking, unread);
+  const fresh = skin.length > 0 ? looksFirst(guide, inOrder) : inOrder;
+  // Where one thing only is in doubt, what brings nearer comes before it.
+  const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
+  const comesFirst = (c: Check) => oneDoubt && gain.get(c.character)?.nearer === true;
+  const all = [
+    ...fresh.filter(comesFirst),
+    ...again,
+    ...fresh.filter((c) => !comesFirst(c)),
+    ...reopened(asking),
+  ];
+  return skin.length > 0 ? all.map((c) => (onlyLooks(guide, c) ? c : { ...c, skin })) : all;
+}
+
+/** What was contradicted or taken back is looked at again. */
+const lookedAtAgain = (guide: CompiledGuide, view: CaseView, { reasons }: Weighed): Check[] =>
+  reasons.flatMap((reason) => {
     if (reason.code === 'contradicted-open') return [check(guide, reason.character, 'contradicted', 0)];
     if (reason.code === 'taken-back' && reason.piece === view.piece)
       return [check(guide, reason.character, 'taken-back', 0)];
     return [];
   });
 
-  const passed = new Set<CharacterId>(passedOver(guide, view, target));
-  const asked = new Set<string>(again.map((a) => a.character));
+/** Whether a character can be asked for here and now. */
+function askableNow(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+): (character: CompiledCharacter) => boolean {
+  const { find } = view;
   const stages = stagesOf(find, target);
   const rootPassed = rootPassedOver(guide, view);
-  // What is there at some stages only is asked once the stage is known.
-  const askable = (c: CompiledCharacter) =>
+  return (c) =>
     canBeMade(c, find, target) &&
     !(rootPassed && isDug(c)) &&
     !(c.place && find.policy?.place === 'ignored') &&
+    // What is there at some stages only is asked once the stage is known.
     (find.context.stages !== undefined || c.character.stages === undefined) &&
     stages.some((stage) => c.stages.has(stage));
-  const unread = guide.characters
-    .filter(
-      (c) =>
-        !c.place &&
-        c.character.kingdom === find.kingdom &&
-        !view.onPiece.has(c.index) &&
-        target.atStage.has(c.index),
-    )
-    .filter((c) => !passed.has(c.id) && !asked.has(c.id) && askable(c));
-  const gain = gains(guide, view, target, weighed, unread);
+}
+
+/** First what is needed, then what anybody would look at, then whatever only adds one more fit. */
+function byWhatTheyBring(
+  { guide, view, weighed, target, gain, askable }: Asking,
+  unread: readonly CompiledCharacter[],
+): Check[] {
   const fresh = harmlessFirst(
     unread
       .map((c) => check(guide, c.id, 'brings-nearer', gain.get(c.id)?.gain ?? 0))
@@ -99,25 +149,32 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   );
   const filler = fresh.findIndex((c) => gain.get(c.character)?.needed !== true);
   const needed = filler < 0 ? fresh : fresh.slice(0, filler);
-  // What anybody would look at comes before whatever only adds one more fit.
   const unseen = weighed.outcome === 'pause' ? essentialsUnseen(guide, view, target, askable) : [];
   const essentials = unseen
     .map((characters) => characters.map((c) => check(guide, c.id, 'essential', gain.get(c.id)?.gain ?? 0)))
     .map((checks) => checks.reduce((best, one) => (easier(one, best) ? one : best)))
     .filter(({ character }) => !needed.some((c) => c.character === character));
   const first = new Set<string>([...needed, ...essentials].map(({ character }) => character));
-  const inOrder = [...needed, ...essentials, ...fresh.filter(({ character }) => !first.has(character))];
+  return [...needed, ...essentials, ...fresh.filter(({ character }) => !first.has(character))];
+}
 
-  const harmSkin = weighed.rows
+/** Taxa not ruled out yet that harm whoever touches them. */
+const harmsSkin = ({ guide, weighed }: Asking): TaxonId[] =>
+  weighed.rows
     .filter((row) => {
       const harm = short(row) > 0 ? guide.taxon(row.taxon)?.taxon.harm : undefined;
       return harm?.touch !== undefined || harm?.sap !== undefined;
     })
     .map((row) => row.taxon);
-  const ordered =
-    harmSkin.length > 0
-      ? [...inOrder.filter((c) => onlyLooks(guide, c)), ...inOrder.filter((c) => !onlyLooks(guide, c))]
-      : inOrder;
+
+/** What is only looked at before whatever is touched. */
+const looksFirst = (guide: CompiledGuide, checks: readonly Check[]): Check[] => [
+  ...checks.filter((c) => onlyLooks(guide, c)),
+  ...checks.filter((c) => !onlyLooks(guide, c)),
+];
+
+/** What comes last: second looks, unsure marks, and what was passed over. */
+function reopened({ guide, view, weighed, target }: Asking): Check[] {
   const unsure = weighed.held.signature.flatMap((mark): Check[] => {
     const settled = mark.held
       ? undefined
@@ -131,7 +188,7 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   );
   // A root comes last: nobody digs for what another look may settle.
   const open = unanswered(guide, view, target);
-  const reopened = [
+  return [
     ...twice,
     ...unsure,
     ...[
@@ -139,13 +196,4 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
       ...open.filter((id) => needsDigging(guide, id)),
     ].map((id) => check(guide, id, 'unanswered', 0)),
   ];
-  const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';
-  const comesFirst = (c: Check) => oneDoubt && gain.get(c.character)?.nearer === true;
-  const all = [
-    ...ordered.filter(comesFirst),
-    ...again,
-    ...ordered.filter((c) => !comesFirst(c)),
-    ...reopened,
-  ];
-  return harmSkin.length > 0 ? all.map((c) => (onlyLooks(guide, c) ? c : { ...c, skin: harmSkin })) : all;
 }

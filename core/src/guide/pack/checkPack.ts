@@ -8,9 +8,15 @@ export function* checkPack(guide: Guide, pack: Pack): Generator<GuideProblem> {
     yield { path: 'over', reason: `it is made for the guide "${pack.over}", this is "${guide.id}"` };
   if ((guide.packs ?? []).some((applied) => applied.id === pack.id))
     yield { path: 'id', reason: `a pack "${pack.id}" is laid over this guide already` };
-  const taxa = new Map(guide.taxa.map((t) => [t.id as string, t]));
-  const added = new Set((pack.taxa ?? []).map((t) => t.id as string));
-  const known = new Set(guide.characters.map((c) => c.id as string));
+  yield* checkAdded(guide, pack);
+  yield* checkNames(guide, pack);
+  yield* checkCorrections(guide, pack);
+}
+
+/** What a pack adds is not in the guide yet. */
+function* checkAdded(guide: Guide, pack: Pack): Generator<GuideProblem> {
+  const taxa = new Set<string>(guide.taxa.map((t) => t.id));
+  const characters = new Set<string>(guide.characters.map((c) => c.id));
   for (const [index, taxon] of (pack.taxa ?? []).entries()) {
     if (taxa.has(taxon.id))
       yield {
@@ -20,13 +26,19 @@ export function* checkPack(guide: Guide, pack: Pack): Generator<GuideProblem> {
       };
   }
   for (const [index, character] of (pack.characters ?? []).entries()) {
-    if (known.has(character.id))
+    if (characters.has(character.id))
       yield {
         path: `characters[${index}].id`,
         character: character.id,
         reason: 'the guide has this character; a pack cannot change what a question asks',
       };
   }
+}
+
+/** Names and lookalikes are of taxa that there are. */
+function* checkNames(guide: Guide, pack: Pack): Generator<GuideProblem> {
+  const taxa = new Set<string>(guide.taxa.map((t) => t.id));
+  const added = new Set<string>((pack.taxa ?? []).map((t) => t.id));
   for (const id of Object.keys(pack.names ?? {}))
     if (!taxa.has(id)) yield { path: `names.${id}`, taxon: id, reason: 'the taxon is not in the guide' };
   for (const [id, others] of Object.entries(pack.lookalikes ?? {})) {
@@ -39,6 +51,11 @@ export function* checkPack(guide: Guide, pack: Pack): Generator<GuideProblem> {
           reason: `lookalike "${other}" is neither in the guide nor in the pack`,
         };
   }
+}
+
+/** Corrected statements are of taxa of the guide, with values that their characters have. */
+function* checkCorrections(guide: Guide, pack: Pack): Generator<GuideProblem> {
+  const taxa = new Map(guide.taxa.map((t) => [t.id as string, t]));
   const all = new Map<string, Character>(
     [...guide.characters, ...(pack.characters ?? [])].map((c) => [c.id, c]),
   );
