@@ -1,6 +1,7 @@
 import { createContext, memo, use, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { type SharedCause,
+import {
+  type SharedCause,
   filled,
   partings,
   short,
@@ -8,7 +9,8 @@ import { type SharedCause,
   type Case,
   type CharacterId,
   type Check,
-  type TaxonId } from '@pause/core';
+  type TaxonId,
+} from '@pause/core';
 import {
   Button,
   colour,

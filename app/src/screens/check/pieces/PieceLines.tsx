@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { statesIn } from '@pause/core';
-import type { Case, CharacterId, StateId } from '@pause/core';
+import type { Case, CharacterId } from '@pause/core';
 import type { PieceCheck } from '@pause/core/advice/pieces';
 import { Body, colour, Small, space, Strong } from '../../../components';
 import { StatePicture } from '../../../components/plates/StatePicture';
