@@ -1,5 +1,6 @@
 /** Sums of a kitchen, each case worked by hand; laws that hold for all of them; and what is refused. */
 import * as fc from 'fast-check';
+import { preparationsOf } from '../src';
 import {
   acidOf,
   boiledDownAt,
@@ -385,12 +386,13 @@ describe('what may be made of it', () => {
           const asked = steps
             .filter(({ code, required }) => code === 'guide' && required)
             .map(({ text }) => text);
-          if (method === 'cook') expect(asked).toEqual(part.before);
+          const preparations = preparationsOf(part);
+          if (method === 'cook') expect(asked).toEqual(preparations.map(({ text }) => text));
           else
-            for (const text of part.before)
+            for (const { text, cooking } of preparations)
               expect(
                 asked.includes(text) ||
-                  (/^(Cook|Boil)/.test(text) &&
+                  (cooking &&
                     (spoilsOf(one, method).includes('still-cook') ||
                       steps.some(({ code }) => code === 'boil-first'))),
               ).toBe(true);
@@ -421,6 +423,25 @@ describe('what may be made of it', () => {
     expect(() => cookingRefusal(made('morchella-esculenta'), { how: 'boil', poured: 0.5 })).toThrow(
       /^poured/,
     );
+  });
+
+  test('a sentence of the guide alone is taken for safety and asked for at once; marked as cooking it is asked of the pot', () => {
+    const one = made('cantharellus-cibarius');
+    const guideSteps = (before: typeof one.part.before, method: 'dry' | 'cook') =>
+      stepsFor({ made: { ...one, part: { ...one.part, before } }, method, fromHarvest: true })
+        .filter(({ code }) => code === 'guide')
+        .map(({ text, safety }) => [text, safety === true]);
+    const [alone, inPot, harmless] = [
+      'Koche sie gut.',
+      { text: 'Koche sie gut.', cooking: true },
+      { text: 'Putze sie.' },
+    ];
+    expect(guideSteps([alone], 'dry')).toEqual([['Koche sie gut.', true]]);
+    expect(guideSteps([inPot, harmless], 'dry')).toEqual([['Putze sie.', false]]);
+    expect(guideSteps([inPot, harmless], 'cook')).toEqual([
+      ['Koche sie gut.', false],
+      ['Putze sie.', false],
+    ]);
   });
 
   test('a step that has to be done is open until it is done, or left out with a reason that stays visible', () => {

@@ -31,6 +31,7 @@ export {
 } from './kinds';
 export { isSmelled } from './smelled';
 export {
+  preparationsOf,
   harms,
   type Harm,
   type Part,

@@ -27,6 +27,17 @@ export function harms({ grade, byRoute }: Harm): boolean {
 
 const celsius = z.number().min(-40).max(50);
 
+/**
+ * One thing that is done with a part before it is used. `safety`: it keeps somebody from harm, as heat does and
+ * looking again, while frost and toughness do not. `cooking`: it is done in the pot, so it is not asked of what
+ * is only dried. A text alone is taken for safety, and is asked for at once.
+ */
+const Preparation = z.union([
+  text,
+  z.strictObject({ text, safety: z.boolean().optional(), cooking: z.boolean().optional() }),
+]);
+type Preparation = z.infer<typeof Preparation>;
+
 export const Part = z.strictObject({
   part: slug,
   name: text,
@@ -35,7 +46,8 @@ export const Part = z.strictObject({
   route: Route.optional(),
   /** Stages at which this part is worth having for this use. */
   stages: z.array(StageId).min(1),
-  before: z.array(text),
+  /** What is done with it before it is used. */
+  before: z.array(Preparation),
   /** Worth having only after a night as cold as that: some fruit is sweet after frost. */
   afterFrost: celsius.optional(),
   /**
@@ -52,6 +64,16 @@ export const Part = z.strictObject({
 });
 
 export type Part = z.infer<typeof Part>;
+
+/** What is done with a part before it is used. */
+export const preparationsOf = ({
+  before,
+}: Pick<Part, 'before'>): { readonly text: string; readonly safety: boolean; readonly cooking: boolean }[] =>
+  before.map((one: Preparation) =>
+    typeof one === 'string'
+      ? { text: one, safety: true, cooking: false }
+      : { text: one.text, safety: one.safety === true, cooking: one.cooking === true },
+  );
 
 /**
  * `rules-out`: not for such a person. `ask`: only after a pharmacist or doctor said so. `note`: to be known.

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { preparationsOf } from '@pause/core';
 import type { CompiledTaxon } from '@pause/core';
 import { Heading, Body, Strong, Small } from '../../components';
 import { t } from '../../text/en/taxon';
@@ -34,8 +35,8 @@ export function Uses({ taxon: { taxon } }: TaxonProps) {
             {part.route && part.route !== 'eaten' ? `, ${ROUTE[part.route] ?? part.route}` : ''}
           </Strong>
           <Small soft>{part.stages.map((s) => lowerFirst(stageName(s))).join(', ')}</Small>
-          {part.before.map((line) => (
-            <Body key={line}>{line}</Body>
+          {preparationsOf(part).map(({ text }) => (
+            <Body key={text}>{text}</Body>
           ))}
         </View>
       ))}

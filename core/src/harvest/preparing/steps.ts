@@ -1,3 +1,4 @@
+import { preparationsOf } from '../../guide';
 import { CONDITIONING_DAYS } from './drying';
 import { type Made, type Method, isEaten, mustBeCooked } from './method';
 import type { StepCode, Step } from './step';
@@ -38,23 +39,11 @@ const SAFETY: readonly StepCode[] = [
   'keep-cool',
 ];
 
-/**
- * What the guide says first of heat, of looking again and of what is thrown out keeps somebody from harm;
- * frost, taste and toughness do not.
- */
-const isSafety = (text: string): boolean =>
-  /\b(cook|boil|steam|raw|poison|look|cut (it|every)|slit|smell|kernels|half dry|throw out)\b/i.test(text);
-
-/**
- * Whether the guide asks for heat: that is a matter of the pot, not of the tray that it dries on. What is
- * said in another way is asked for at once.
- */
-const isOfCooking = (text: string): boolean => /^(Cook|Boil) /.test(text);
-
 export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQuestion): Step[] {
   const { part, kingdom } = made;
   const eaten = isEaten(part);
-  const cooked = part.before.some(isOfCooking);
+  const preparations = preparationsOf(part);
+  const cooked = preparations.some(({ cooking }) => cooking);
   const heat: Short[] = mustBeCooked(made)
     ? [
         ...(cooked && part.cook?.minutes === undefined
@@ -124,18 +113,14 @@ export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQues
     ],
     bottle: ['wash', must('fill-hot'), must('boil-jars', { minutes: 20 })],
   };
-  const before: Step[] = (MAKING.includes(part.use) ? [] : part.before)
-    .map((text, at): Step => ({
-      id: `guide-${at + 1}`,
-      code: 'guide',
-      text,
-      required: true,
-      ...(isSafety(text) ? { safety: true } : {}),
-    }))
-    .filter(
-      ({ text = '' }) =>
-        method === 'cook' || (method === 'freeze' && kingdom === 'Fungi') || !isOfCooking(text),
-    );
+  // What is done in the pot is no matter of the tray that it dries on.
+  const inPot = method === 'cook' || (method === 'freeze' && kingdom === 'Fungi');
+  const before = (MAKING.includes(part.use) ? [] : preparations).flatMap(
+    ({ text, safety, cooking }, at): Step[] =>
+      cooking && !inPot
+        ? []
+        : [{ id: `guide-${at + 1}`, code: 'guide', text, required: true, ...(safety ? { safety } : {}) }],
+  );
   const first: Short[] = fromHarvest ? [must('look-again'), must('specimen')] : [];
   const counted = new Map<StepCode, number>();
   const step = (short: Short): Step => {

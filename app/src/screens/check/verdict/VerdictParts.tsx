@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { preparationsOf } from '@pause/core';
 import { type Verdict, type Reason, type AskedPlan, type FindRecord, short } from '@pause/core';
 import { OutcomeMark, colour, Small, VerdictWord, Body, Heading, Strong, Button } from '../../../components';
 import { Uprights } from '../../../components/Uprights';
@@ -194,7 +195,7 @@ export function Before({ verdict, record }: { readonly verdict: Verdict; readonl
   const taxon = guide.taxon(verdict.target)?.taxon;
   const part = taxon?.parts.find((p) => p.part === record.context.part);
   const lines = [
-    ...(part?.before ?? []),
+    ...(part ? preparationsOf(part).map(({ text }) => text) : []),
     ...(part ? (taxon?.cautions ?? []).map((caution) => caution.text) : []),
   ];
   if (verdict.outcome === 'leave' || lines.length === 0) return null;
