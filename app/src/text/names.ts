@@ -1,8 +1,18 @@
 import { stateOf } from '@pause/core';
-import type { Case, Character, Choice, Damage, HarmGrade, Reading, Verdict, ReadingValue } from '@pause/core';
+import type {
+  Case,
+  Character,
+  Choice,
+  Damage,
+  HarmGrade,
+  Reading,
+  Verdict,
+  ReadingValue,
+  Taxon,
+} from '@pause/core';
 import { guide } from '../deciding/guide';
 import { t } from './en/names';
-import { t as units } from './en/units';
+import { hoursWords, spanOfHours } from './hours';
 import { listed } from './messages';
 
 /** Names and small phrases. English first; the guide's own words where it has them. */
@@ -117,38 +127,19 @@ export const DAMAGE: Readonly<Record<Damage, string>> = {
   whole: t.costsThePlant,
 };
 
+/** Hours without signs from which harm counts as silent at first. */
+const SILENT_HOURS = 6;
+/** Whether nothing is felt for long. */
+export const isSilentAtFirst = ({ onsetHours }: Pick<Taxon['harm'], 'onsetHours'>): boolean =>
+  onsetHours !== undefined && onsetHours[0] >= SILENT_HOURS;
+
 /** "deadly · silent for 2 to 17 days" */
 export function harmLine(taxon: string): string {
   const harm = guide.taxon(taxon)?.taxon.harm;
   if (!harm) return '';
   const onset = harm.onsetHours;
   if (!onset) return GRADE[harm.grade];
-  return `${GRADE[harm.grade]} · ${onset[0] >= 6 ? t.silentFor(spanOfHours(onset)) : t.within(hoursWords(onset[1]))}`;
-}
-
-const hoursWords = (hours: number) => (hours === 1 ? t.anHour : many(...lasting(hours)));
-const TIME = { hour: units.hours, day: units.days, week: units.weeks } as const;
-const many = (amount: number, unit: keyof typeof TIME) => TIME[unit](amount);
-const MOST_DAYS = 30;
-/**
- * Hours up to two days, days up to a month, weeks beyond.
- *
- * @param inDays said in days even where hours would do
- */
-function lasting(
-  hours: number,
-  inDays = hours >= 48,
-): readonly [amount: number, unit: 'hour' | 'day' | 'week'] {
-  if (!inDays) return [hours, 'hour'];
-  return hours <= MOST_DAYS * 24 ? [Math.round(hours / 24), 'day'] : [Math.round(hours / (7 * 24)), 'week'];
-}
-/** "6 to 24 hours", "12 hours to 2 days", "2 to 21 days", "1 day to 12 weeks". */
-function spanOfHours([from, to]: readonly [number, number]): string {
-  const [least, unitOfLeast] = lasting(from, from >= 24);
-  const [most, unitOfMost] = lasting(to, from >= 24 || to >= 48);
-  return unitOfLeast === unitOfMost
-    ? t.spanOfOneUnit(least, many(most, unitOfMost))
-    : t.spanOfTimes(many(least, unitOfLeast), many(most, unitOfMost));
+  return `${GRADE[harm.grade]} · ${isSilentAtFirst(harm) ? t.silentFor(spanOfHours(onset)) : t.within(hoursWords(onset[1]))}`;
 }
 
 /** Time as people say it: "10 seconds", "2 minutes", "overnight". */

@@ -14,6 +14,7 @@ import {
   CommonName,
   GRADE,
   harmLine,
+  isSilentAtFirst,
   lowerFirst,
   OUTCOME,
   partName,
@@ -56,22 +57,13 @@ export const recordsBehind =
     (await Promise.all(ids.map((id) => dispatch(recordOf(id))))).flatMap((one) => one ?? []);
 
 /**
- * "deadly; amatoxins: destroys the liver. Silent for six to twenty-four hours; then …": when it shows is said
- * once.
+ * "deadly; amatoxins: destroys the liver. Silent for six to twenty-four hours; then …". Of what is silent at
+ * first the effects say how long, so it is said once.
  */
-function harmWords({
-  id,
-  grade,
-  taxon: {
-    harm: { syndrome, effects },
-  },
-}: CompiledTaxon): string {
-  return [
-    [effects?.startsWith('Silent') ? GRADE[grade] : harmLine(id), syndrome].filter(Boolean).join('; '),
-    effects,
-  ]
-    .filter(Boolean)
-    .join('. ');
+function harmWords({ id, grade, taxon: { harm } }: CompiledTaxon): string {
+  const { syndrome, effects } = harm;
+  const first = effects !== undefined && isSilentAtFirst(harm) ? GRADE[grade] : harmLine(id);
+  return [[first, syndrome].filter(Boolean).join('; '), effects].filter(Boolean).join('. ');
 }
 
 /** So many that nobody named as a lookalike are listed by name, the worst of them. */
