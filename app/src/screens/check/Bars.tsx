@@ -1,7 +1,6 @@
 import { createContext, memo, use, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import {
-  type SharedCause,
   filled,
   partings,
   short,
@@ -40,6 +39,7 @@ import {
 } from '../../text/names';
 import { few } from '../../text/reasons';
 import { BesideLink } from './beside/BesideLink';
+import { CAUSE } from './causes';
 import { Parting } from './Parting';
 
 /** What only opened rows need; a closed one is not drawn anew because of it. */
@@ -80,15 +80,6 @@ function StandsHere({ taxon }: { readonly taxon: TaxonId }) {
     </View>
   ) : null;
 }
-
-/** What several readings can rest on together. */
-const CAUSE: Readonly<Record<SharedCause, string>> = {
-  colour: t.causeColour,
-  smell: t.causeSmell,
-  number: t.causeNumber,
-  absence: t.causeAbsence,
-  outline: t.causeOutline,
-};
 
 function Grounds({ taxon }: { readonly taxon: TaxonId }) {
   const now = use(Now);
