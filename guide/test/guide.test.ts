@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Character, compileGuide, isCollectable, Statement } from '@pause/core';
+import { preparationsOf, Character, compileGuide, isCollectable, Statement } from '@pause/core';
 import { dayOf, isoOf } from '@pause/core/lib/day';
 import { readLesson } from '@pause/core/practice/lesson';
 import { applyPack, lint, parsePack } from '@pause/core/questions';
@@ -131,7 +131,10 @@ test('no benefit gives a dose', () => {
 test('a fungus is never eaten raw', () => {
   for (const { taxon } of wanted.filter((t) => t.taxon.kingdom === 'Fungi')) {
     for (const part of taxon.parts)
-      expect([taxon.id, /[Cc]ook|Boil/.test(part.before.join(' '))]).toEqual([taxon.id, true]);
+      expect([taxon.id, preparationsOf(part).some(({ text }) => /[Cc]ook|Boil/.test(text))]).toEqual([
+        taxon.id,
+        true,
+      ]);
   }
 });
 
