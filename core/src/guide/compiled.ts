@@ -1,6 +1,6 @@
 import { causesOfStates } from './causes';
-import type { CharacterId, StageId, StateId, TaxonId, HarmGrade } from './ids';
-import { statesOf, type Answers, type Character, type Known, type Seen, type StateMask } from './kinds';
+import type { CharacterId, StageId, TaxonId, HarmGrade } from './ids';
+import type { Answers, Character, Known, Seen } from './kinds';
 import type { Guide } from './schema';
 import type { Taxon } from './taxon';
 
@@ -16,10 +16,6 @@ export interface CompiledCharacter extends Answers {
   readonly restsOn: number;
   readonly stages: ReadonlySet<StageId>;
 }
-
-/** The states that are bits of a mask, in the order of the character. */
-export const statesIn = (character: CompiledCharacter, mask: StateMask): StateId[] =>
-  statesOf(mask, character);
 
 /** Shared causes, as bits, on which a reading rests by its character and by its states. */
 export const causesOf = (character: CompiledCharacter, seen: Seen): number =>

@@ -15,6 +15,7 @@ export {
   State,
   stateOf,
   Statement,
+  statesIn,
   statesOfCharacter,
   typicallySeen,
   typicalValue,
@@ -66,7 +67,6 @@ export { causesIn, CAUSE_BIT, CAUSE_SETS, SHARED_CAUSES } from './causes';
 export { isConfirmed, READINGS_NEEDED } from './confirmed';
 export {
   causesOf,
-  statesIn,
   type CompiledCharacter,
   type CompiledGuide,
   type CompiledTaxon,

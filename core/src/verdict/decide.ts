@@ -4,11 +4,9 @@ import { dangersOf, tally, type BarRow, type Dangers, type Tally } from './bars'
 import { judge, withBars, type Judged, type Outcome } from './judge';
 import { leansOn } from './leansOn';
 import {
-  BAR_RULES,
   barsShort as barsShortRule,
-  NOTE_RULES,
   reasonsBy,
-  ROW_RULES,
+  RULES_AFTER_BARS,
   type BarsBasis,
   type Reason,
 } from './rules';
@@ -88,11 +86,7 @@ export function weigh(guide: CompiledGuide, view: CaseView): Weighed {
   const dangers = dangersOf(guide, view, basis.target, extraBars(guide, view, basis.target));
   const tallied = tally(guide, view, disputed, dangers.same);
   const bars = withBars(judged, dangers, tallied);
-  const reasons: Reason[] = [
-    ...leave,
-    ...pause,
-    ...reasonsBy<BarsBasis, Reason>([...ROW_RULES, ...BAR_RULES, ...NOTE_RULES], bars),
-  ];
+  const reasons: Reason[] = [...leave, ...pause, ...reasonsBy<BarsBasis, Reason>(RULES_AFTER_BARS, bars)];
   const missing = reasons.some((reason) => reason.weight === 'pause');
   return {
     outcome: leave.length > 0 ? 'leave' : missing ? 'pause' : 'collect',

@@ -28,14 +28,12 @@ export type AnswerValue = z.infer<(typeof ANSWER_VALUES)[number]>;
 export const Statement = z.union([StateStatement, RangeStatement]);
 export type Statement = z.infer<typeof Statement>;
 
-const KINDS = { states, colour, measure, count } as const;
-
 type KindName = Character['kind'];
 type KindOf<K extends KindName> = Kind<Extract<Character, { kind: K }>, AnswerValue, Statement>;
-const NAMED: { readonly [K in KindName]: KindOf<K> } = KINDS;
+const KINDS: { readonly [K in KindName]: KindOf<K> } = { states, colour, measure, count };
 
 /** The kind of a character. */
-const kindOf = <K extends KindName>({ kind }: { readonly kind: K }): KindOf<K> => NAMED[kind];
+const kindOf = <K extends KindName>({ kind }: { readonly kind: K }): KindOf<K> => KINDS[kind];
 
 /** The states among which a character is answered; none of a number. */
 export const statesOfCharacter = (character: Character): readonly State[] =>
@@ -145,7 +143,7 @@ export const withUnread = (known: Known, { unreadMask }: Answers): Known =>
   known.kind === 'states' ? { ...known, possible: (known.possible | unreadMask) >>> 0 } : known;
 
 export { span } from './ofNumbers';
-export { statesOf, State } from './ofStates';
+export { statesIn, State } from './ofStates';
 export {
   canBeOdd,
   compare,

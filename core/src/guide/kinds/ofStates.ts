@@ -84,14 +84,14 @@ export function kindOfStates({
     withAbsent: (known, { absentMask }) =>
       isStates(known) ? { ...known, possible: (known.possible | absentMask) >>> 0 } : known,
     usual: (known, answers) =>
-      new Map(isStates(known) ? statesOf(known.usual, answers).map((state) => [state, valueOf(state)]) : []),
+      new Map(isStates(known) ? statesIn(answers, known.usual).map((state) => [state, valueOf(state)]) : []),
     typical: (known, answers) => {
-      const [state] = isStates(known) ? statesOf(known.typical, answers) : [];
+      const [state] = isStates(known) ? statesIn(answers, known.typical) : [];
       return state === undefined ? undefined : valueOf(state);
     },
     individual: (known, answers, { odd, at }) => {
       if (!isStates(known)) return undefined;
-      const states = statesOf(odd ? known.possible & ~known.usual : known.usual, answers);
+      const states = statesIn(answers, odd ? known.possible & ~known.usual : known.usual);
       const state = states[Math.floor(at * states.length)];
       return state === undefined ? undefined : valueOf(state);
     },
@@ -102,7 +102,7 @@ const isStates = (known: Known): known is KnownStates => known.kind === 'states'
 const valueOf = (state: StateId): StatesValue => ({ kind: 'states', states: [state] });
 
 /** The states that are bits of a mask, in the order of the character. */
-export const statesOf = (mask: StateMask, { stateBit }: Pick<Answers, 'stateBit'>): StateId[] =>
+export const statesIn = ({ stateBit }: Pick<Answers, 'stateBit'>, mask: StateMask): StateId[] =>
   [...stateBit].filter(([, bit]) => (bit & mask) !== 0).map(([state]) => state as StateId);
 
 const maskOf = (states: readonly string[], { stateBit }: Answers): StateMask =>

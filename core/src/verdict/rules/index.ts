@@ -84,10 +84,10 @@ export const PAUSE_RULES = [
 export const ROW_RULES = [secondLookMissing, notEarned] as const;
 
 /** What may be missing of the bars themselves. */
-export const BAR_RULES = [barsShort, lookAgain] as const;
+const BAR_RULES = [barsShort, lookAgain] as const;
 
 /** What is said with a verdict, whatever it is. */
-export const NOTE_RULES = [
+const NOTE_RULES = [
   disputed,
   shopping,
   passedOver,
@@ -102,8 +102,11 @@ export const NOTE_RULES = [
   nearRelatives,
 ] as const;
 
+/** What follows once the bars are counted. */
+export const RULES_AFTER_BARS = [...ROW_RULES, ...BAR_RULES, ...NOTE_RULES] as const;
+
 /** All rules. */
-export const RULES = [...LEAVE_RULES, ...PAUSE_RULES, ...ROW_RULES, ...BAR_RULES, ...NOTE_RULES] as const;
+export const RULES = [...LEAVE_RULES, ...PAUSE_RULES, ...RULES_AFTER_BARS] as const;
 
 /** Why a verdict is what it is: a code and its parameters. The interface words them. */
 export type Reason = ReasonBy<(typeof RULES)[number]>;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { OpenName } from '../../case';
 import { TaxonId } from '../../guide';
-import { once, rule, type BarsBasis, type Basis } from './rule';
+import { rule, type BarsBasis, type Basis } from './rule';
 import { sentence, taxa, word } from './shapes';
 
 /** What the taxon itself says, whatever was seen of the find. */
@@ -63,7 +63,7 @@ export const nearRelatives = rule({
   parameters: { names: z.array(z.string().max(200)).max(100) },
   readingsCanUndo: false,
   applies: ({ target: { taxon } }: Basis) =>
-    once(taxon.nearRelatives.length > 0).map(() => ({ names: taxon.nearRelatives })),
+    taxon.nearRelatives.length > 0 ? [{ names: taxon.nearRelatives }] : [],
 });
 
 /** What the group leaves alone, whatever is seen. */

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { AnswerEffect, State, StateId } from '@pause/core';
+import { isDrawn, type AnswerEffect, type State, type StateId } from '@pause/core';
 import {
   Button,
   colour,
@@ -26,13 +26,14 @@ const DRAWING = 84;
 
 /** One tap answers. A long press, or "torn", lets two or more be named, and then asks for one more tap. */
 export function StateAnswers({
-  character: { id: character, states, ...other },
+  character: asked,
   effects,
   keys,
   onAnswer,
 }: AnswerProps<OfKind<'states' | 'colour'>>) {
+  const { id: character, states } = asked;
   // States are drawings; colours are their own swatches.
-  const drawn = other.kind === 'states';
+  const drawn = isDrawn(asked);
   const [torn, setTorn] = useState<readonly StateId[] | undefined>();
   const [photo, setPhoto] = useState(false);
   const dim = useApp((state) => state.look.theme === 'dim');
