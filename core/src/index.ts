@@ -89,5 +89,5 @@ export {
 export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './notebook/find';
 export { latest, nextStamp, Stamp, isTime } from './notebook/stamp';
 export type { Entry, FindEntry, PageEntry } from './notebook/entry';
-export { fieldHistory, standing } from './notebook/page/standing';
+export { fieldHistory, currentFields } from './notebook/page/currentFields';
 export type { FieldsOf, PageKind, PageRecord, Sighting } from './notebook/page';

@@ -34,7 +34,7 @@ import * as core from './core/src/index';
 import { parseCase } from './core/src/case/parse';
 import { entriesOfFind } from './core/src/formats/logbook/unfold';
 import { parseGuide } from './core/src/guide/parse';
-import { applyToPage, parseEntry, standing } from './core/src/notebook';
+import { applyToPage, parseEntry, currentFields } from './core/src/notebook';
 import { verdictProblems } from './core/src/verdict/schema';
 
 const shipped = shippedGuide();
@@ -96,7 +96,7 @@ const page = [
 console.log(JSON.stringify({
   remarks: record.remarks.map(({ text }) => text),
   again: entriesOfFind(record).filter(({ kind }) => kind === 'remarks').length,
-  tool: standing(page, 'tool'),
+  tool: currentFields(page, 'tool'),
   bars: verdict.rows.find(({ taxon }) => taxon === 'amanita-phalloides').bars.map(({ character }) => character),
   hurried: verdict.reasons.filter(({ code }) => code === 'hurried'),
   problems: verdictProblems(verdict),

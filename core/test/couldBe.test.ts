@@ -1,6 +1,7 @@
 /** What somebody may have eaten: what it was is never missing from the list, however it was named. */
 import fc from 'fast-check';
 import type { Case, FindRecord } from '../src';
+import { emptyRecord } from '../src/notebook/find/kinds';
 import { couldBe } from '../src/pantry/recall';
 import {
   allUsual,
@@ -21,28 +22,14 @@ const record = (
   more: object = {},
 ): FindRecord =>
   ({
-    id: 'find-0001',
-    startedAt: at(0),
-    kingdom: find.kingdom,
-    person: 'mirel',
+    ...emptyRecord({ id: 'find-0001', startedAt: at(0), kingdom: find.kingdom, person: 'mirel' }),
     pieces: [{ id: 'p1', startedAt: at(0), purpose: 'decide' }],
     targets: target === undefined ? [] : [{ id: 't1', at: at(0), taxon: target }],
-    told: [],
-    edits: [],
-    consents: [],
-    asks: [],
-    reveals: [],
-    pictures: [],
-    drops: [],
-    counted: [],
     context: find.context,
     readings: find.readings,
-    withdrawals: [],
-    skips: [],
-    verdicts: [],
-    decisions: [],
     ...more,
   }) as unknown as FindRecord;
+
 const names = (all: ReturnType<typeof couldBe>, want: (one: ReturnType<typeof couldBe>[number]) => boolean) =>
   all.filter(want).map((one) => one.taxon.id as string);
 

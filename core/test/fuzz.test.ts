@@ -72,9 +72,9 @@ function spoil(original: Json, damages: readonly Damage[]): Json {
 
 const spoiled = (original: Json) =>
   fc.array(damage, { minLength: 1, maxLength: 4 }).map((damages) => spoil(original, damages));
-const RUNS = { numRuns: 2000, seed: 20 };
+const RUNS = { numRuns: 700, seed: 20 };
 
-// A guide of a few taxa breaks in the same ways as a large one, and 2,000 of them are soon tried.
+// A guide of a few taxa breaks in the same ways as a large one, and many of them are soon tried.
 const whole = JSON.parse(JSON.stringify(shippedGuide())) as {
   id: string;
   taxa: { id: string; lookalikes: string[] }[];
@@ -96,7 +96,7 @@ function refusal(error: unknown): void {
     expect([typeof problem.path, problem.reason.length > 0]).toEqual(['string', true]);
 }
 
-test('2,000 broken guides end in clear errors only', () => {
+test('700 broken guides end in clear errors only', () => {
   let refused = 0;
   expect(() => parseGuide(small)).not.toThrow();
   fc.assert(
@@ -111,10 +111,10 @@ test('2,000 broken guides end in clear errors only', () => {
     }),
     RUNS,
   );
-  expect(refused).toBeGreaterThan(1000);
+  expect(refused).toBeGreaterThan(350);
 });
 
-test('2,000 broken packs end in clear errors only', () => {
+test('700 broken packs end in clear errors only', () => {
   let refused = 0;
   const under = parseGuide(small);
   const pack = {
@@ -176,10 +176,10 @@ test('2,000 broken packs end in clear errors only', () => {
     }),
     RUNS,
   );
-  expect(refused).toBeGreaterThan(1000);
+  expect(refused).toBeGreaterThan(350);
 });
 
-test('2,000 broken cases end in clear errors only', () => {
+test('700 broken cases end in clear errors only', () => {
   let refused = 0;
   const cases = targets.map(
     (t) =>
@@ -207,7 +207,7 @@ test('2,000 broken cases end in clear errors only', () => {
     }),
     RUNS,
   );
-  expect(refused).toBeGreaterThan(1000);
+  expect(refused).toBeGreaterThan(350);
 });
 
 test('other questions, broken, too', () => {

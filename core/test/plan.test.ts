@@ -71,7 +71,7 @@ describe('the optimum is the one that HiGHS proves', () => {
                 maxLength: options.length,
               }),
               need: fc.integer({ min: 1, max: 3 }),
-              standing: fc.array(fc.record({ group: fc.nat(9), causes: fc.constantFrom(0, 1, 2) }), {
+              grounds: fc.array(fc.record({ group: fc.nat(9), causes: fc.constantFrom(0, 1, 2) }), {
                 maxLength: 1,
               }),
               spoiled: fc.array(fc.nat(9), { maxLength: 1 }),
@@ -86,7 +86,7 @@ describe('the optimum is the one that HiGHS proves', () => {
           rows: rows.map((row): Row => ({
             taxon: taxon('cortinarius-rubellus'),
             need: row.need,
-            standing: row.standing,
+            grounds: row.grounds,
             spoiled: new Set(row.spoiled),
             against: Uint8Array.from(row.marks, (m) => (m === 'against' ? 1 : 0)),
             fits: Uint8Array.from(row.marks, (m) => (m === 'fits' ? 1 : 0)),

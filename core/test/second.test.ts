@@ -1,30 +1,16 @@
 /** A second look: what it looks at, what the two say, and how often they say the same. */
 import * as fc from 'fast-check';
 import { blindAsk, caseOf, decide, mayBeBlind, type FindRecord, type Reading } from '../src';
+import { emptyRecord } from '../src/notebook/find/kinds';
 import { agreementTable, checksForSecondLook, cohenKappa, sideBySide } from '../src/notebook/secondLook';
 import { at, followChecks, guide } from './finds';
 
 const find = followChecks('cantharellus-cibarius');
 const record = (more: Partial<FindRecord> = {}, second: readonly Partial<Reading>[] = []): FindRecord => ({
-  id: 'one',
-  startedAt: at(0),
-  kingdom: 'Fungi',
-  person: 'mirel',
+  ...emptyRecord({ id: 'one', startedAt: at(0), kingdom: 'Fungi', person: 'mirel' }),
   pieces: find.pieces,
   targets: [{ taxon: find.target, at: at(0) }],
-  told: [],
   context: find.context,
-  withdrawals: [],
-  skips: [],
-  verdicts: [],
-  decisions: [],
-  edits: [],
-  consents: [],
-  asks: [],
-  reveals: [],
-  pictures: [],
-  drops: [],
-  counted: [],
   ...more,
   readings: [
     ...find.readings.map((r) => ({ ...r, by: 'mirel' })),

@@ -64,39 +64,47 @@ function* checkNames(find: Case, guide: CompiledGuide): Generator<CaseProblem> {
 }
 
 function* checkCase(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem> {
-  if (find.guide.id !== guide.guide.id)
-    yield { field: 'guide.id', reason: `"${find.guide.id}" is not at hand; "${guide.guide.id}" is` };
-  if (find.guide.version !== undefined && find.guide.version !== guide.version) {
-    yield { field: 'guide.version', reason: `the guide at hand has version ${guide.version}` };
-  }
-  const plan =
-    find.bodyPlan === undefined ? undefined : guide.guide.bodyPlans.find((b) => b.id === find.bodyPlan);
-  if (find.bodyPlan !== undefined && !plan)
-    yield { field: 'bodyPlan', reason: `"${find.bodyPlan}" is not a body plan of the guide` };
-  if (plan && plan.kingdom !== find.kingdom)
-    yield { field: 'bodyPlan', reason: `"${plan.id}" belongs to ${plan.kingdom}` };
+  yield* checkGuide(find, guide);
+  yield* checkBodyPlan(find, guide);
+  yield* checkStages(find, guide);
+  if (find.context.openName?.kind === 'one-of')
+    yield* checkTaxa('context.openName.taxa', find.context.openName.taxa, guide);
+  yield* checkTaxa('policy.forgoneTaxa', find.policy?.forgoneTaxa ?? [], guide);
+  yield* checkPieces(find);
+  yield* checkReadings(find, guide);
+}
 
+function* checkGuide(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem> {
+  const { id, version } = find.guide;
+  if (id !== guide.guide.id)
+    yield { field: 'guide.id', reason: `"${id}" is not at hand; "${guide.guide.id}" is` };
+  if (version !== undefined && version !== guide.version)
+    yield { field: 'guide.version', reason: `the guide at hand has version ${guide.version}` };
+}
+
+function* checkBodyPlan(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem> {
+  if (find.bodyPlan === undefined) return;
+  const plan = guide.guide.bodyPlans.find(({ id }) => id === find.bodyPlan);
+  if (!plan) yield { field: 'bodyPlan', reason: `"${find.bodyPlan}" is not a body plan of the guide` };
+  else if (plan.kingdom !== find.kingdom)
+    yield { field: 'bodyPlan', reason: `"${plan.id}" belongs to ${plan.kingdom}` };
+}
+
+function* checkStages(find: Unnamed, guide: CompiledGuide): Generator<CaseProblem> {
   for (const [index, stage] of (find.context.stages ?? []).entries()) {
-    const known = guide.guide.stages.find((s) => s.id === stage);
-    if (!known || known.kingdom !== find.kingdom) {
+    if (guide.guide.stages.find(({ id }) => id === stage)?.kingdom !== find.kingdom)
       yield {
         field: `context.stages[${index}]`,
         reason: `"${stage}" is not a growth stage of ${find.kingdom}`,
       };
-    }
   }
-  if (find.context.openName?.kind === 'one-of') {
-    for (const [index, taxon] of find.context.openName.taxa.entries()) {
-      if (!guide.taxon(taxon))
-        yield { field: `context.openName.taxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
-    }
-  }
-  for (const [index, taxon] of (find.policy?.forgoneTaxa ?? []).entries()) {
+}
+
+function* checkTaxa(field: string, taxa: readonly string[], guide: CompiledGuide): Generator<CaseProblem> {
+  for (const [index, taxon] of taxa.entries()) {
     if (!guide.taxon(taxon))
-      yield { field: `policy.forgoneTaxa[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
+      yield { field: `${field}[${index}]`, reason: `"${taxon}" is not a taxon of the guide` };
   }
-  yield* checkPieces(find);
-  yield* checkReadings(find, guide);
 }
 
 function* checkPieces(find: Unnamed): Generator<CaseProblem> {

@@ -20,7 +20,7 @@ export const Instant = z.iso.datetime({ precision: 3, error: 'an instant like 20
 export const Sureness = z.enum(['sure', 'fairly', 'guess']);
 export type Sureness = z.infer<typeof Sureness>;
 
-/** What was seen: an answer of the character's kind, or that it could not be told. */
+/** What was seen: an answer of the character's kind, or that it could not be seen. */
 export const ReadingValue = z.discriminatedUnion('kind', [
   ...ANSWER_VALUES,
   z.strictObject({ kind: z.literal('cant-tell') }),

@@ -93,136 +93,128 @@ export function branching(state: string): Mark[] | undefined {
     ];
   return undefined;
 }
+const leavesAt = (points: readonly (readonly [number, number, number])[], length: number) =>
+  points.flatMap(([x, y, turn]) => leafAt([x, y], turn, length));
+const crownAt = (cx: number, cy: number, r: number): Mark =>
+  shape(
+    closedCurve(...Array.from({ length: 18 }, (_, i) => from([cx, cy], i * 20, r * (i % 2 ? 1 : 0.87)))),
+    'paper',
+    'line',
+  );
 
 /** The whole plant from a step away. */
 export function habit(state: string): Mark[] | undefined {
-  const leaves = (points: readonly (readonly [number, number, number])[], length: number) =>
-    points.flatMap(([x, y, turn]) => leafAt([x, y], turn, length));
-  const crown = (cx: number, cy: number, r: number): Mark =>
-    shape(
-      closedCurve(...Array.from({ length: 18 }, (_, i) => from([cx, cy], i * 20, r * (i % 2 ? 1 : 0.87)))),
-      'paper',
-      'line',
-    );
-  switch (state) {
-    case 'dwarf-shrub':
-      return [
-        earth(),
-        ...strokes(
-          [
-            curve([60, 74], [56, 60], [42, 46]),
-            curve([60, 74], [64, 58], [76, 42]),
-            curve([57, 64], [60, 50], [58, 36]),
-            curve([48, 53], [36, 52], [28, 54]),
-            curve([71, 50], [84, 50], [92, 54]),
-          ],
-          'bold',
-        ),
-        ...leaves(
-          [
-            [42, 46, -40],
-            [45, 50, 20],
-            [76, 42, 30],
-            [72, 48, -30],
-            [58, 36, -10],
-            [59, 44, 60],
-            [30, 54, -60],
-            [36, 52, 0],
-            [90, 53, 60],
-            [84, 50, 0],
-          ],
-          9,
-        ),
-      ];
-    case 'upright-herb':
-      return [
-        earth(),
-        ...upright(60, 8, 74),
-        ...leaves(
-          [
-            [60, 62, -64],
-            [60, 50, 64],
-            [60, 38, -64],
-            [60, 26, 64],
-            [60, 14, -50],
-          ],
-          17,
-        ),
-      ];
-    case 'rosette':
-      return [
-        earth(66),
-        ...[-86, -58, -28, 28, 58, 86].flatMap((turn) =>
-          placed(small(40, OUTLINES.obovate), { at: [60, 64], turn }),
-        ),
-        ...placed(small(24, OUTLINES.obovate), { at: [60, 64] }),
-      ];
-    case 'leafy-patch':
-      return [
-        earth(58),
-        stroke(curve([14, 66], [60, 69], [106, 66]), 'fine'),
-        ...[22, 48, 74, 98].flatMap((x, i) => [
-          stroke([
-            [x, 66],
-            [x, 36 - (i % 2) * 6],
-          ]),
-          ...[-68, 0, 68].flatMap((turn) => placed(small(15), { at: [x, 37 - (i % 2) * 6], turn })),
-        ]),
-      ];
-    case 'shrub':
-      return [
-        earth(),
-        ...strokes(
-          [
-            curve([60, 74], [54, 56], [40, 44]),
-            curve([60, 74], [62, 54], [64, 40]),
-            curve([60, 74], [70, 58], [84, 46]),
-          ],
-          'bold',
-        ),
-        crown(40, 34, 20),
-        crown(82, 36, 19),
-        crown(61, 24, 21),
-      ];
-    case 'tree':
-      return [
-        earth(),
-        shape([...curve([54, 74], [57, 60], [56, 44]), ...curve([64, 44], [63, 60], [67, 74])]),
-        crown(60, 27, 25),
-      ];
-    case 'ground-leaves':
-      return [
-        earth(),
-        ...[-30, 0, 30].flatMap((turn) =>
-          placed(blade({ outline: { base: 0.7, tip: 0.8, ratio: 3.4 }, length: 60, venation: 'one' }), {
-            at: [60 + turn / 4, 74],
-            turn,
-          }),
-        ),
-      ];
-    case 'creeping':
-      return [
-        earth(64),
-        stroke(curve([12, 62], [40, 60], [70, 62], [92, 54], [104, 40]), 'bold'),
-        ...strokes(
-          [30, 54, 76].flatMap((x): Line[] => [
-            curve([x, 61], [x - 2, 68], [x - 4, 74]),
-            curve([x, 61], [x + 1, 69], [x + 3, 75]),
-          ]),
-        ),
-        ...leaves(
-          [
-            [24, 60, -24],
-            [40, 60, 18],
-            [58, 61, -20],
-            [74, 60, 16],
-            [90, 54, -24],
-            [102, 42, 24],
-          ],
-          15,
-        ),
-      ];
-    default:
-      return undefined;
-  }
+  return HABITS[state]?.();
 }
+
+const HABITS: Drawings = {
+  'dwarf-shrub': () => [
+    earth(),
+    ...strokes(
+      [
+        curve([60, 74], [56, 60], [42, 46]),
+        curve([60, 74], [64, 58], [76, 42]),
+        curve([57, 64], [60, 50], [58, 36]),
+        curve([48, 53], [36, 52], [28, 54]),
+        curve([71, 50], [84, 50], [92, 54]),
+      ],
+      'bold',
+    ),
+    ...leavesAt(
+      [
+        [42, 46, -40],
+        [45, 50, 20],
+        [76, 42, 30],
+        [72, 48, -30],
+        [58, 36, -10],
+        [59, 44, 60],
+        [30, 54, -60],
+        [36, 52, 0],
+        [90, 53, 60],
+        [84, 50, 0],
+      ],
+      9,
+    ),
+  ],
+  'upright-herb': () => [
+    earth(),
+    ...upright(60, 8, 74),
+    ...leavesAt(
+      [
+        [60, 62, -64],
+        [60, 50, 64],
+        [60, 38, -64],
+        [60, 26, 64],
+        [60, 14, -50],
+      ],
+      17,
+    ),
+  ],
+  rosette: () => [
+    earth(66),
+    ...[-86, -58, -28, 28, 58, 86].flatMap((turn) =>
+      placed(small(40, OUTLINES.obovate), { at: [60, 64], turn }),
+    ),
+    ...placed(small(24, OUTLINES.obovate), { at: [60, 64] }),
+  ],
+  'leafy-patch': () => [
+    earth(58),
+    stroke(curve([14, 66], [60, 69], [106, 66]), 'fine'),
+    ...[22, 48, 74, 98].flatMap((x, i) => [
+      stroke([
+        [x, 66],
+        [x, 36 - (i % 2) * 6],
+      ]),
+      ...[-68, 0, 68].flatMap((turn) => placed(small(15), { at: [x, 37 - (i % 2) * 6], turn })),
+    ]),
+  ],
+  shrub: () => [
+    earth(),
+    ...strokes(
+      [
+        curve([60, 74], [54, 56], [40, 44]),
+        curve([60, 74], [62, 54], [64, 40]),
+        curve([60, 74], [70, 58], [84, 46]),
+      ],
+      'bold',
+    ),
+    crownAt(40, 34, 20),
+    crownAt(82, 36, 19),
+    crownAt(61, 24, 21),
+  ],
+  tree: () => [
+    earth(),
+    shape([...curve([54, 74], [57, 60], [56, 44]), ...curve([64, 44], [63, 60], [67, 74])]),
+    crownAt(60, 27, 25),
+  ],
+  'ground-leaves': () => [
+    earth(),
+    ...[-30, 0, 30].flatMap((turn) =>
+      placed(blade({ outline: { base: 0.7, tip: 0.8, ratio: 3.4 }, length: 60, venation: 'one' }), {
+        at: [60 + turn / 4, 74],
+        turn,
+      }),
+    ),
+  ],
+  creeping: () => [
+    earth(64),
+    stroke(curve([12, 62], [40, 60], [70, 62], [92, 54], [104, 40]), 'bold'),
+    ...strokes(
+      [30, 54, 76].flatMap((x): Line[] => [
+        curve([x, 61], [x - 2, 68], [x - 4, 74]),
+        curve([x, 61], [x + 1, 69], [x + 3, 75]),
+      ]),
+    ),
+    ...leavesAt(
+      [
+        [24, 60, -24],
+        [40, 60, 18],
+        [58, 61, -20],
+        [74, 60, 16],
+        [90, 54, -24],
+        [102, 42, 24],
+      ],
+      15,
+    ),
+  ],
+};

@@ -1,102 +1,98 @@
 import { GROUND, MIDDLE } from './fungus';
 import { type Line, closedCurve, curve, arc, type Point } from './geometry';
-import { type Mark, shape, placed, stroke, strokes } from './mark';
+import { type Mark, shape, placed, stroke, strokes, type Drawings } from './mark';
+const BLOCK: Line = [
+  [18, 14],
+  [102, 14],
+  [102, 30],
+  [18, 30],
+];
+const gillAt = (x: number, top = 30, long = 22): Mark =>
+  shape(
+    closedCurve([x - 2, top], [x + 2, top], [x + 1.2, top + long], [x - 1.2, top + long]),
+    'paper',
+    'fine',
+  );
+const GILLS = [24, 33, 42, 51, 60, 69, 78, 87, 96];
 
 /** How gills meet the stem and each other. */
 
 /** A block of flesh with gills hanging from it, and what a thumbnail does to them. */
 export function bond(state: string): Mark[] | undefined {
-  const flesh: Line = [
-    [18, 14],
-    [102, 14],
-    [102, 30],
-    [18, 30],
-  ];
-  const lamella = (x: number, top = 30, long = 22): Mark =>
+  return BONDS[state]?.();
+}
+
+const BONDS: Drawings = {
+  inseparable: () => [
     shape(
-      closedCurve([x - 2, top], [x + 2, top], [x + 1.2, top + long], [x - 1.2, top + long]),
+      closedCurve(
+        [18, 14],
+        [60, 13],
+        [102, 14],
+        [102, 34],
+        [94, 48],
+        [88, 34],
+        [76, 48],
+        [68, 34],
+        [58, 48],
+        [50, 34],
+        [40, 48],
+        [32, 34],
+        [24, 46],
+        [18, 34],
+      ),
       'paper',
-      'fine',
-    );
-  const xs = [24, 33, 42, 51, 60, 69, 78, 87, 96];
-  switch (state) {
-    case 'inseparable':
-      return [
-        shape(
-          closedCurve(
-            [18, 14],
-            [60, 13],
-            [102, 14],
-            [102, 34],
-            [94, 48],
-            [88, 34],
-            [76, 48],
-            [68, 34],
-            [58, 48],
-            [50, 34],
-            [40, 48],
-            [32, 34],
-            [24, 46],
-            [18, 34],
-          ),
-          'paper',
-        ),
-      ];
-    case 'separates':
-      return [
-        shape(flesh),
-        ...placed(
-          [
-            shape(
-              [
-                [18, 30],
-                [102, 30],
-                [102, 33],
-                [18, 33],
-              ],
-              'shade',
-              'fine',
-            ),
-            ...xs.map((x) => lamella(x, 33, 18)),
-          ],
-          { turn: 9, at: [6, 0] },
-        ),
-      ];
-    case 'crumbles':
-      return [
-        shape(flesh),
-        ...xs.slice(0, 5).map((x) => lamella(x, 30, 16)),
-        ...(
-          [
-            [66, 48],
-            [73, 56],
-            [82, 50],
-            [88, 62],
-            [76, 66],
-            [95, 56],
-            [66, 62],
-          ] as const
-        ).map(([x, y], i) =>
-          shape(closedCurve([x - 3, y], [x, y - 2.5], [x + 3, y + (i % 2)], [x, y + 2.5]), 'paper', 'fine'),
-        ),
-      ];
-    case 'tears':
-      return [
-        shape(flesh),
-        ...xs.filter((x) => x !== 60).map((x) => lamella(x)),
+    ),
+  ],
+  separates: () => [
+    shape(BLOCK),
+    ...placed(
+      [
         shape(
           [
-            ...curve([58, 30], [59, 42], [66, 54], [78, 60]),
-            ...[...curve([62, 30], [63, 40], [69, 50], [79, 56])].reverse(),
+            [18, 30],
+            [102, 30],
+            [102, 33],
+            [18, 33],
           ],
           'shade',
-          'line',
+          'fine',
         ),
-      ];
-    default:
-      return undefined;
-  }
-}
+        ...GILLS.map((x) => gillAt(x, 33, 18)),
+      ],
+      { turn: 9, at: [6, 0] },
+    ),
+  ],
+  crumbles: () => [
+    shape(BLOCK),
+    ...GILLS.slice(0, 5).map((x) => gillAt(x, 30, 16)),
+    ...(
+      [
+        [66, 48],
+        [73, 56],
+        [82, 50],
+        [88, 62],
+        [76, 66],
+        [95, 56],
+        [66, 62],
+      ] as const
+    ).map(([x, y], i) =>
+      shape(closedCurve([x - 3, y], [x, y - 2.5], [x + 3, y + (i % 2)], [x, y + 2.5]), 'paper', 'fine'),
+    ),
+  ],
+  tears: () => [
+    shape(BLOCK),
+    ...GILLS.filter((x) => x !== 60).map((x) => gillAt(x)),
+    shape(
+      [
+        ...curve([58, 30], [59, 42], [66, 54], [78, 60]),
+        ...[...curve([62, 30], [63, 40], [69, 50], [79, 56])].reverse(),
+      ],
+      'shade',
+      'line',
+    ),
+  ],
+};
 
 /** Half of a cap cut through, its gill in full, and the stem on the left. */
 export function attachment(state: string): Mark[] | undefined {

@@ -3,71 +3,64 @@ import { moved, ellipse, curve, closedCurve, type Line } from './geometry';
 import { type Outline, bladeOutline, veins, blade, OUTLINES } from './leaf';
 import { type Mark, placed, shape, strokes, stroke, dot, segment, type Drawings } from './mark';
 import { earth } from './stemParts';
+const BACK: Outline = { base: 0.6, tip: 0.8, ratio: 1.25 };
+const bareBack = placed(
+  [shape(bladeOutline(BACK, 70), 'paper', 'line'), ...strokes(veins(BACK, 70, 'net'), 'faint')],
+  { at: [60, 77] },
+);
+const WITHIN_BACK = moved(bladeOutline(BACK, 62), 60, 73);
 
 /** The base and stalk of a leaf. */
 
 /** One half of a leaf's underside, close to. */
 export function underside(state: string): Mark[] | undefined {
-  const outline: Outline = { base: 0.6, tip: 0.8, ratio: 1.25 };
-  const blank = placed(
-    [shape(bladeOutline(outline, 70), 'paper', 'line'), ...strokes(veins(outline, 70, 'net'), 'faint')],
-    { at: [60, 77] },
-  );
-  const within = moved(bladeOutline(outline, 62), 60, 73);
-  switch (state) {
-    case 'bare':
-      return blank;
-    case 'downy':
-      return [
-        ...blank,
-        ...strewn(within, 4.6, 2).map(([x, y]) =>
-          stroke(
-            [
-              [x, y],
-              [x + 1, y - 2.6],
-            ],
-            'fine',
-          ),
-        ),
-      ];
-    case 'dotted':
-      return [...blank, ...strewn(within, 7, 3).map(([x, y]) => dot(x, y, 1.4))];
-    case 'mealy':
-      return [
-        ...blank,
-        ...strewn(within, 3.5, 4, 260).map(([x, y]) => shape(ellipse(x, y, 1), 'paper', 'fine')),
-      ];
-    case 'felted':
-      return [
-        ...blank,
-        ...strewn(within, 4.2, 5, 260).map(([x, y], i) =>
-          stroke(curve([x - 2.6, y], [x, y - 1.8 + (i % 2) * 3], [x + 2.6, y]), 'fine'),
-        ),
-      ];
-    case 'bristly':
-      return [
-        ...blank,
-        ...strewn(within, 8.5, 6).map(([x, y]) =>
-          stroke(
-            [
-              [x, y],
-              [x + 3.4, y - 6],
-            ],
-            'line',
-          ),
-        ),
-      ];
-    case 'silky':
-      return [
-        ...blank,
-        ...strewn(within, 5.4, 7).map(([x, y]) =>
-          stroke(curve([x - 4, y + 3], [x, y], [x + 5, y - 5]), 'fine'),
-        ),
-      ];
-    default:
-      return undefined;
-  }
+  return UNDERSIDES[state]?.();
 }
+
+const UNDERSIDES: Drawings = {
+  bare: () => bareBack,
+  downy: () => [
+    ...bareBack,
+    ...strewn(WITHIN_BACK, 4.6, 2).map(([x, y]) =>
+      stroke(
+        [
+          [x, y],
+          [x + 1, y - 2.6],
+        ],
+        'fine',
+      ),
+    ),
+  ],
+  dotted: () => [...bareBack, ...strewn(WITHIN_BACK, 7, 3).map(([x, y]) => dot(x, y, 1.4))],
+  mealy: () => [
+    ...bareBack,
+    ...strewn(WITHIN_BACK, 3.5, 4, 260).map(([x, y]) => shape(ellipse(x, y, 1), 'paper', 'fine')),
+  ],
+  felted: () => [
+    ...bareBack,
+    ...strewn(WITHIN_BACK, 4.2, 5, 260).map(([x, y], i) =>
+      stroke(curve([x - 2.6, y], [x, y - 1.8 + (i % 2) * 3], [x + 2.6, y]), 'fine'),
+    ),
+  ],
+  bristly: () => [
+    ...bareBack,
+    ...strewn(WITHIN_BACK, 8.5, 6).map(([x, y]) =>
+      stroke(
+        [
+          [x, y],
+          [x + 3.4, y - 6],
+        ],
+        'line',
+      ),
+    ),
+  ],
+  silky: () => [
+    ...bareBack,
+    ...strewn(WITHIN_BACK, 5.4, 7).map(([x, y]) =>
+      stroke(curve([x - 4, y + 3], [x, y], [x + 5, y - 5]), 'fine'),
+    ),
+  ],
+};
 const stemAt = (x = 36): Mark =>
   shape(
     [

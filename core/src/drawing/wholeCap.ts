@@ -12,86 +12,110 @@ export function capOver(one: Individual, cap: string, wide: number, long: number
   const xs = outline.map(([x]) => x);
   const by = wide / (Math.max(...xs) - Math.min(...xs));
   const seat = Math.max(...under.map(([, y]) => y));
+  const hollowed = cap === 'funnel';
   const rest = (line: Line): Line =>
-    moved(scaled(moved(line, -60, -seat), by), 0, -long + (cap === 'funnel' ? wide * 0.1 : wide * 0.03));
+    moved(scaled(moved(line, -60, -seat), by), 0, -long + wide * (hollowed ? 0.1 : 0.03));
   const top = rest(outline);
   const below = rest(under);
+  const [left, right] = [below[0] as Point, below[below.length - 1] as Point];
   const kind = one.state('hymenophore');
-  const left = below[0] as Point;
-  const right = below[below.length - 1] as Point;
-  // Seen a little from below, the underside shows as a narrow face.
-  const deep = wide * 0.07;
-  const face: Line = [
-    ...curve(
-      left,
-      [left[0] * 0.5, left[1] + deep],
-      [0, left[1] + deep * 1.3],
-      [right[0] * 0.5, right[1] + deep],
-      right,
-    ),
-    ...[...below].reverse().slice(1, -1),
-  ];
-  const marks: Mark[] = [];
-  const hollowed = cap === 'funnel';
-  if (!hollowed && (kind === 'gills' || kind === 'pores')) {
-    marks.push(shape(face, 'paper', 'fine'));
-    const count = kind === 'gills' ? 22 : 30;
-    for (let i = 1; i < count; i += 1) {
-      const x = left[0] + ((right[0] - left[0]) * i) / count;
-      const depth = deep * (1 - (x / right[0]) ** 2);
-      if (kind === 'gills')
-        marks.push(
-          stroke(
-            [
-              [x, left[1] + depth],
-              [x * 0.55, left[1] + deep * 0.1],
-            ],
-            'fine',
-          ),
-        );
-      else marks.push(shape(ellipse(x, left[1] + depth * 0.6, wide * 0.008), 'ink', 'none'));
-    }
-  } else if (kind === 'spines') {
-    for (let i = 0; i < 16; i += 1) {
-      const x = left[0] * 0.92 + ((right[0] - left[0]) * 0.92 * i) / 15;
-      marks.push(
-        shape(
-          [
-            [x - wide * 0.013, left[1] + wide * 0.03],
-            [x, left[1] + wide * 0.11],
-            [x + wide * 0.013, left[1] + wide * 0.03],
-          ],
-          'paper',
-          'fine',
-        ),
-      );
-    }
-  }
-  // Where the cap is hollowed its underside is its outside: lines from the rim down, and on the stem where
-  // they run on.
   const runs = one.state('hymenophore.attachment') === 'decurrent' ? -long * 0.72 : -long;
-  const lines = kind === 'ridges' ? 5 : 9;
-  const ridges =
-    hollowed && (kind === 'ridges' || kind === 'gills')
-      ? Array.from({ length: lines }, (_, i) => {
-          const side = -0.86 + (1.72 * i) / (lines - 1);
-          const rimAt: Point = [
-            left[0] * -side * 0.94,
-            left[1] + (-long - left[1]) * (1 - Math.abs(side)) * 0.42,
-          ];
-          return stroke(
-            curve(rimAt, [rimAt[0] * 0.4, (rimAt[1] + -long) / 2 + wide * 0.06], [side * wide * 0.06, runs]),
-            'fine',
-          );
-        })
-      : [];
   return [
-    { of: ['hymenophore'], marks },
+    { of: ['hymenophore'], marks: underCap(kind, hollowed, below, wide) },
     { of: ['cap.shape', 'cap.width'], marks: [shape(top)] },
     { of: ['cap.surface'], marks: surface(one.state('cap.surface'), top, wide) },
-    { of: ['hymenophore', 'hymenophore.attachment'], marks: ridges },
+    {
+      of: ['hymenophore', 'hymenophore.attachment'],
+      marks: hollowed ? linesOutside(kind, left, wide, long, runs) : [],
+    },
     { of: ['cap.margin'], marks: rim(one.state('cap.margin'), left, right, wide) },
   ];
+}
+
+/** What shows of the underside: seen a little from below, a narrow face with its gills or pores, or spines. */
+function underCap(kind: string | undefined, hollowed: boolean, below: Line, wide: number): Mark[] {
+  const [left, right] = [below[0] as Point, below[below.length - 1] as Point];
+  if (kind === 'spines') return spinesBelow(left, right, wide);
+  if (hollowed) return [];
+  if (kind === 'gills') return [faceOf(below, wide), ...gillsBelow(left, right, wide)];
+  if (kind === 'pores') return [faceOf(below, wide), ...poresBelow(left, right, wide)];
+  return [];
+}
+
+/** How deep the narrow face is. */
+const depthOf = (wide: number) => wide * 0.07;
+
+function faceOf(below: Line, wide: number): Mark {
+  const [left, right] = [below[0] as Point, below[below.length - 1] as Point];
+  const deep = depthOf(wide);
+  const rounded = curve(
+    left,
+    [left[0] * 0.5, left[1] + deep],
+    [0, left[1] + deep * 1.3],
+    [right[0] * 0.5, right[1] + deep],
+    right,
+  );
+  return shape([...rounded, ...[...below].reverse().slice(1, -1)], 'paper', 'fine');
+}
+
+/** Points along the rim, and how deep the face is there. */
+const alongFace = (left: Point, right: Point, count: number, wide: number) =>
+  Array.from({ length: count - 1 }, (_, i) => {
+    const x = left[0] + ((right[0] - left[0]) * (i + 1)) / count;
+    return [x, depthOf(wide) * (1 - (x / right[0]) ** 2)] as const;
+  });
+
+const gillsBelow = (left: Point, right: Point, wide: number): Mark[] =>
+  alongFace(left, right, 22, wide).map(([x, depth]) =>
+    stroke(
+      [
+        [x, left[1] + depth],
+        [x * 0.55, left[1] + depthOf(wide) * 0.1],
+      ],
+      'fine',
+    ),
+  );
+
+const poresBelow = (left: Point, right: Point, wide: number): Mark[] =>
+  alongFace(left, right, 30, wide).map(([x, depth]) =>
+    shape(ellipse(x, left[1] + depth * 0.6, wide * 0.008), 'ink', 'none'),
+  );
+
+const spinesBelow = (left: Point, right: Point, wide: number): Mark[] =>
+  Array.from({ length: 16 }, (_, i) => {
+    const x = left[0] * 0.92 + ((right[0] - left[0]) * 0.92 * i) / 15;
+    return shape(
+      [
+        [x - wide * 0.013, left[1] + wide * 0.03],
+        [x, left[1] + wide * 0.11],
+        [x + wide * 0.013, left[1] + wide * 0.03],
+      ],
+      'paper',
+      'fine',
+    );
+  });
+
+/**
+ * Where the cap is hollowed its underside is its outside: lines from the rim down, and on the stem where they
+ * run on.
+ */
+function linesOutside(
+  kind: string | undefined,
+  left: Point,
+  wide: number,
+  long: number,
+  runs: number,
+): Mark[] {
+  if (kind !== 'ridges' && kind !== 'gills') return [];
+  const lines = kind === 'ridges' ? 5 : 9;
+  return Array.from({ length: lines }, (_, i) => {
+    const side = -0.86 + (1.72 * i) / (lines - 1);
+    const rimAt: Point = [left[0] * -side * 0.94, left[1] + (-long - left[1]) * (1 - Math.abs(side)) * 0.42];
+    return stroke(
+      curve(rimAt, [rimAt[0] * 0.4, (rimAt[1] + -long) / 2 + wide * 0.06], [side * wide * 0.06, runs]),
+      'fine',
+    );
+  });
 }
 
 export function surface(kind: string | undefined, outline: Line, wide: number): Mark[] {

@@ -5,9 +5,10 @@ import type { Point } from './geometry';
 import { arrowBlade, blade, heartBlade, isMargin, OUTLINES, type Outline, type Venation } from './leaf';
 import { dividedLeaf, fineSegments, isDivision } from './leafDivided';
 import { boxOfMarks, placed, segment, stroke, type Mark } from './mark';
+import { WOODY, sizesOf, hasBasalLeaves } from './plantSizes';
 import * as root from './root';
 import * as stem from './stem';
-import { fromCard, solid, type Whole } from './whole';
+import { fromCard, solid, type Part, type Whole } from './whole';
 
 /** Much divided leaves are small on the sheet: finer ink keeps them open. */
 const thin = (marks: readonly Mark[]): Mark[] =>
@@ -105,69 +106,67 @@ function nodesOf(one: Individual, woody: boolean): Nodes | undefined {
 
 /** A herb as a whole with its root, of what is woody a twig with its flowers or fruits beside it. */
 export function wholePlant(one: Individual): Whole {
-  const habit = one.state('habit.form');
-  const woody = habit === 'tree' || habit === 'shrub' || habit === 'dwarf-shrub';
-  const [leafLength, stated] = [one.size('leaf.length'), woody ? undefined : one.size('plant.height')];
-  const long = leafLength ?? (stated ?? 200) * 0.32;
-  // Leaves smaller than this beside their plant would be dots: then the sheet shows a shorter plant, in the
-  // size of its leaves.
-  const high = woody
-    ? long * (one.state('leaf.outline') === 'needle' || one.state('leaf.outline') === 'linear' ? 5 : 3.2)
-    : Math.min(stated ?? long * 4, long * 5);
+  const woody = WOODY.has(one.state('habit.form') ?? '');
+  const { long, high, sized, whole } = sizesOf(one, woody);
+  const basal = hasBasalLeaves(one);
+  const { of, card, detail } = flowersAndFruits(one);
+  const axis = high * (woody ? 1 : 0.74);
+  const leafMarks = leaves(one, long, high, basal, woody);
+  const reach = (leafMarks.length > 0 ? boxOfMarks(leafMarks).right : 0) + high * 0.04;
+  return {
+    sized,
+    parts: [
+      { of: ['root.form', 'root.skin'], marks: whole ? rootBelow(one, high) : [] },
+      {
+        of: ['stem.branching', 'plant.height', 'habit.form'],
+        marks: basal && card.length === 0 ? [] : [stroke(segment(0, 0, 0, -axis), 'bold')],
+      },
+      { of: LEAF_CHARACTERS, marks: leafMarks },
+      { of, marks: woody ? beside(card, reach, high) : onTop(card, high, axis) },
+      { of: ['fruit.type'], marks: beside(detail, reach, high * (woody ? 0.5 : 0.36)) },
+    ],
+  };
+}
+
+const LEAF_CHARACTERS: Part['of'] = [
+  'leaf.arrangement',
+  'leaf.division',
+  'leaf.outline',
+  'leaf.margin',
+  'leaf.venation',
+  'leaf.length',
+  'leaf.base',
+];
+
+/** The flowers or fruits of a plant, of which characters they are drawn, and one fruit beside it. */
+function flowersAndFruits(one: Individual): {
+  readonly of: Part['of'];
+  readonly card: Mark[];
+  readonly detail: Mark[];
+} {
   const flowering = one.state('flower.inflorescence');
   // An umbel stays one in fruit: it has bracts, or has none, only where it stands.
   const inFruit =
     flowering === undefined && (one.state('umbel.bracts') ?? one.state('umbel.bracteoles')) !== undefined;
   const flowers = flowering ?? (inFruit ? 'umbel' : undefined);
   const fruits = one.state('fruit.position');
-  const basal =
-    one.state('leaf.arrangement') === 'basal' ||
-    ((habit === 'rosette' || habit === 'ground-leaves') && one.state('leaf.arrangement') === undefined);
   const kind = one.state('fruit.type');
   // Where they sit is drawn with round fruits: of any other kind one is shown beside the plant.
   const round = kind !== undefined && ROUND.has(kind);
-  const card = solid(
-    flowers !== undefined
-      ? flower.inflorescence(flowers)
-      : fruits !== undefined && round
-        ? fruit.position(fruits)
-        : undefined,
-  );
-  const detail = flowering === undefined && kind !== undefined && !round ? solid(fruit.type(kind)) : [];
-  const axis = high * (woody ? 1 : 0.74);
-  const leafMarks = leaves(one, long, high, basal, woody);
-  const reach = (leafMarks.length > 0 ? boxOfMarks(leafMarks).right : 0) + high * 0.04;
   return {
-    // Shortened plants are recognised by the size of their leaves.
-    sized: leafLength !== undefined || (stated !== undefined && high === stated),
-    parts: [
-      { of: ['root.form', 'root.skin'], marks: woody || high !== stated ? [] : rootBelow(one, high) },
-      {
-        of: ['stem.branching', 'plant.height', 'habit.form'],
-        marks: basal && card.length === 0 ? [] : [stroke(segment(0, 0, 0, -axis), 'bold')],
-      },
-      {
-        of: [
-          'leaf.arrangement',
-          'leaf.division',
-          'leaf.outline',
-          'leaf.margin',
-          'leaf.venation',
-          'leaf.length',
-          'leaf.base',
-        ],
-        marks: leafMarks,
-      },
-      {
-        of: inFruit
-          ? ['umbel.bracts', 'umbel.bracteoles']
-          : flowers !== undefined
-            ? ['flower.inflorescence']
-            : ['fruit.position'],
-        marks: woody ? beside(card, reach, high) : onTop(card, high, axis),
-      },
-      { of: ['fruit.type'], marks: beside(detail, reach, high * (woody ? 0.5 : 0.36)) },
-    ],
+    of: inFruit
+      ? ['umbel.bracts', 'umbel.bracteoles']
+      : flowers !== undefined
+        ? ['flower.inflorescence']
+        : ['fruit.position'],
+    card: solid(
+      flowers !== undefined
+        ? flower.inflorescence(flowers)
+        : fruits !== undefined && round
+          ? fruit.position(fruits)
+          : undefined,
+    ),
+    detail: flowering === undefined && kind !== undefined && !round ? solid(fruit.type(kind)) : [],
   };
 }
 

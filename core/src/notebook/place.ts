@@ -1,9 +1,9 @@
 import type { FindEntry, PageEntry } from './entry';
 import { edited } from './find';
 import type { FindRecord, Position } from './find/record';
+import { currentFields } from './page/currentFields';
 import type { PageRecord } from './page/fold';
 import { middleOf } from './page/shape';
-import { standing } from './page/standing';
 
 /**
  * Side of the squares that are shown for a place instead of the place itself, in degrees; about eleven
@@ -83,7 +83,7 @@ export function entryFor(entry: FindEntry, record: Placed, reader: string): Find
  */
 export function seesExactShape(page: PageRecord, reader: string): boolean {
   if (page.kind !== 'place' || page.group === undefined || page.person === reader) return true;
-  const chosen = standing(page, 'place').exactFor;
+  const chosen = currentFields(page, 'place').exactFor;
   return chosen === 'group' || (Array.isArray(chosen) && chosen.includes(reader));
 }
 
@@ -106,7 +106,7 @@ export function pageEntryFor(entry: PageEntry, page: PageRecord, reader: string)
   if (body.field === 'exactFor' && Array.isArray(body.value))
     return { ...entry, body: { ...body, value: body.value.filter((person) => person === reader) } };
   if (OPEN_FIELDS.includes(body.field) || body.value === null) return entry;
-  if (body.field === 'shape' && standing(page, 'place').others === 'cell') {
+  if (body.field === 'shape' && currentFields(page, 'place').others === 'cell') {
     const [decimalLongitude, decimalLatitude] = middleOf(body.value);
     const square = coarse({ decimalLatitude, decimalLongitude });
     return {

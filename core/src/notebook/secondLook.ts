@@ -54,11 +54,11 @@ function agreementOf(one: Look | undefined, other: Look | undefined): Agreement 
  */
 export function sideBySide(guide: CompiledGuide, record: FindRecord, second: string): BothLooks[] {
   const withdrawn = new Set<string>(record.withdrawals.map((w) => w.reading));
-  const standing = record.readings.filter((reading) => !withdrawn.has(reading.id));
-  const blind = standing.filter((reading) => reading.by === second && reading.blind === true);
+  const current = record.readings.filter((reading) => !withdrawn.has(reading.id));
+  const blind = current.filter((reading) => reading.by === second && reading.blind === true);
   const newest = new Map(blind.map((reading) => [`${reading.piece} ${reading.character}`, reading]));
   return [...newest.values()].flatMap((theirs): BothLooks[] => {
-    const first = standing
+    const first = current
       .filter(
         (r) =>
           r.by !== second && r.blind !== true && r.character === theirs.character && r.piece === theirs.piece,

@@ -1,5 +1,5 @@
 import type { PageRecord, Source } from '../notebook/page';
-import { standing } from '../notebook/page/standing';
+import { currentFields } from '../notebook/page/currentFields';
 
 /** What comes from what: finds, what was taken of them, what was made of that, and what became of it. */
 
@@ -24,19 +24,19 @@ export function descendantOf(page: PageRecord): Descendant | undefined {
   });
   switch (page.kind) {
     case 'harvest':
-      return of('harvest', [standing(page, 'harvest').find]);
+      return of('harvest', [currentFields(page, 'harvest').find]);
     case 'batch':
       return of(
         'batch',
-        (standing(page, 'batch').from ?? []).map(({ id }) => id),
+        (currentFields(page, 'batch').from ?? []).map(({ id }) => id),
       );
     case 'portion':
       return of(
         'portion',
-        (standing(page, 'portion').of ?? []).map(({ id }) => id),
+        (currentFields(page, 'portion').of ?? []).map(({ id }) => id),
       );
     case 'taste':
-      return of('taste', [standing(page, 'taste').of?.id]);
+      return of('taste', [currentFields(page, 'taste').of?.id]);
     default:
       return undefined;
   }

@@ -39,6 +39,73 @@ export interface Belief {
   readonly deviation: number;
 }
 
+/** The normal equations of what was seen: those of taxa, and those of places. */
+interface Sums {
+  /** Sum of the weights of each taxon's stage. */
+  readonly weights: Float64Array;
+  readonly right: Float64Array;
+  readonly places: readonly {
+    /** Sum of the weights. */
+    weight: number;
+    right: number;
+    /** Sums of the weights with each taxon's stage. */
+    readonly between: Float64Array;
+  }[];
+}
+
+function sumsOf(
+  onsets: readonly Onset[],
+  whats: ReadonlyMap<string, number>,
+  placeNumbers: ReadonlyMap<string, number>,
+  spreadOf: (what: string) => number,
+  spreads: Spreads,
+): Sums {
+  const weights = Float64Array.from([...whats.keys()], (what) => 1 / spreadOf(what) ** 2);
+  const right = new Float64Array(whats.size);
+  const places = Array.from({ length: placeNumbers.size }, () => ({
+    weight: 1 / spreads.place ** 2,
+    right: 0,
+    between: new Float64Array(whats.size),
+  }));
+  for (const { what, place, log, error } of onsets) {
+    const i = whats.get(what) ?? 0;
+    const weight = 1 / (spreads.year ** 2 + error ** 2);
+    weights[i] = (weights[i] ?? 0) + weight;
+    right[i] = (right[i] ?? 0) + weight * log;
+    const sums = places[placeNumbers.get(place) ?? 0];
+    if (!sums) continue;
+    sums.weight += weight;
+    sums.right += weight * log;
+    sums.between[i] = (sums.between[i] ?? 0) + weight;
+  }
+  return { weights, right, places };
+}
+
+/** The equations of taxa alone: those of places are solved and put in (the Schur complement). */
+function withoutPlaces({ weights, right: before, places }: Sums): {
+  readonly matrix: Float64Array[];
+  readonly right: Float64Array;
+} {
+  const n = weights.length;
+  const matrix = Array.from({ length: n }, (_, i) => {
+    const row = new Float64Array(n);
+    row[i] = weights[i] ?? 0;
+    return row;
+  });
+  const right = before.slice();
+  for (const { weight, right: ofPlace, between } of places) {
+    const seen = [...between.keys()].filter((i) => between[i] !== 0);
+    for (const i of seen) {
+      right[i] = (right[i] ?? 0) - ((between[i] ?? 0) * ofPlace) / weight;
+      for (const k of seen) {
+        const line = matrix[i];
+        if (line) line[k] = (line[k] ?? 0) - ((between[i] ?? 0) * (between[k] ?? 0)) / weight;
+      }
+    }
+  }
+  return { matrix, right };
+}
+
 export class Learned {
   readonly #whats: ReadonlyMap<string, number>;
   readonly #places: ReadonlyMap<string, number>;
@@ -58,51 +125,22 @@ export class Learned {
   ) {
     this.#whats = numbered(onsets.map(({ what }) => what));
     this.#places = numbered(onsets.map(({ place }) => place));
-    const [n, p] = [this.#whats.size, this.#places.size];
-    const own = Float64Array.from([...this.#whats.keys()], (what) => 1 / spreadOf(what) ** 2);
-    const ownRight = new Float64Array(n);
-    const placeOwn = new Float64Array(p).fill(1 / spreads.place ** 2);
-    const placeRight = new Float64Array(p);
-    const between = Array.from({ length: p }, () => new Float64Array(n));
-    for (const { what, place, year, log, error } of onsets) {
-      const [i, j] = [this.#whats.get(what) ?? 0, this.#places.get(place) ?? 0];
-      const weight = 1 / (spreads.year ** 2 + error ** 2);
-      own[i] = (own[i] ?? 0) + weight;
-      ownRight[i] = (ownRight[i] ?? 0) + weight * log;
-      placeOwn[j] = (placeOwn[j] ?? 0) + weight;
-      placeRight[j] = (placeRight[j] ?? 0) + weight * log;
-      const row = between[j];
-      if (row) row[i] = (row[i] ?? 0) + weight;
+    for (const { what, place, year } of onsets) {
       const key = `${what} ${place}`;
       this.#years.set(key, (this.#years.get(key) ?? new Set()).add(year));
     }
-    const matrix = Array.from({ length: n }, (_, i) => {
-      const row = new Float64Array(n);
-      row[i] = own[i] ?? 0;
-      return row;
-    });
-    const right = ownRight.slice();
-    for (let j = 0; j < p; j += 1) {
-      const [row, pivot] = [between[j] ?? new Float64Array(n), placeOwn[j] ?? 1];
-      const seen = [...row.keys()].filter((i) => row[i] !== 0);
-      for (const i of seen) {
-        right[i] = (right[i] ?? 0) - ((row[i] ?? 0) * (placeRight[j] ?? 0)) / pivot;
-        for (const k of seen) {
-          const line = matrix[i];
-          if (line) line[k] = (line[k] ?? 0) - ((row[i] ?? 0) * (row[k] ?? 0)) / pivot;
-        }
-      }
-    }
+    const sums = sumsOf(onsets, this.#whats, this.#places, spreadOf, spreads);
+    const { matrix, right } = withoutPlaces(sums);
     this.#covariance = inverse(matrix);
     this.#mean = times(this.#covariance, right);
+    const p = sums.places.length;
     this.#placeMean = new Float64Array(p);
     this.#placeVariance = new Float64Array(p);
-    this.#cross = between.map((row, j) => {
-      const pivot = placeOwn[j] ?? 1;
-      const spreadOut = times(this.#covariance, row);
-      this.#placeMean[j] = ((placeRight[j] ?? 0) - dot(row, this.#mean)) / pivot;
-      this.#placeVariance[j] = 1 / pivot + dot(row, spreadOut) / pivot ** 2;
-      return spreadOut.map((value) => -value / pivot);
+    this.#cross = sums.places.map(({ weight, right: ofPlace, between }, j) => {
+      const spreadOut = times(this.#covariance, between);
+      this.#placeMean[j] = (ofPlace - dot(between, this.#mean)) / weight;
+      this.#placeVariance[j] = 1 / weight + dot(between, spreadOut) / weight ** 2;
+      return spreadOut.map((value) => -value / weight);
     });
   }
 

@@ -47,7 +47,7 @@ export function contradictions(
   const dangerFits: Contradictions['dangerFits'][number][] = [];
   let dangers: TaxonId[] | undefined;
   for (const index of [...indices].sort((a, b) => a - b)) {
-    const standing = held.settled.get(index);
+    const now = held.settled.get(index);
     const withTakenBack = [
       ...(view.onPiece.get(index) ?? []),
       ...withdrawn.filter((look) => look.character.index === index && look.reading.piece === view.piece),
@@ -63,11 +63,7 @@ export function contradictions(
     const everLooked = settle(withTakenBack, target, stages);
     const character = characterId(guide, index);
     const settled =
-      standing?.outcome === 'contradicted'
-        ? standing
-        : everLooked.outcome === 'contradicted'
-          ? everLooked
-          : undefined;
+      now?.outcome === 'contradicted' ? now : everLooked.outcome === 'contradicted' ? everLooked : undefined;
     if (settled) {
       final.push({ character, against: settled.against, looks: settled.looks.length });
       continue;

@@ -38,7 +38,7 @@ export function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed):
   if (outcome === 'pause' && quiet && staysMissing(judged.pause)) return [];
 
   // Rows that can lose nothing.
-  const places = dangers.standing.map((_, at) => at);
+  const places = dangers.all.map((_, at) => at);
   const tight = places.filter((place) => isTight(view, dangers, tallied, place));
   const among = outcome === 'collect' ? tight : places;
   const passed = new Set<string>([
@@ -59,7 +59,7 @@ export function leansOn(guide: CompiledGuide, view: CaseView, weighed: Weighed):
         const loses = tight.filter((at) => tallied.countWithout(at, look) < tallied.count(at));
         if (loses.length === 0) return false;
         // Of a deadly one, a bar that was seen twice may make good for the lost one: that is decided again.
-        if (loses.some((at) => dangers.standing[at]?.grade !== 'deadly')) return true;
+        if (loses.some((at) => dangers.all[at]?.grade !== 'deadly')) return true;
       }
       const without = { ...view.find, readings: view.find.readings.filter((r) => r.id !== look.reading.id) };
       return outcomeOf(guide, viewCase(guide, without), among) !== outcome;

@@ -30,13 +30,13 @@ export interface LookAgain {
  * @param at its position in the tally, where that counts only some of them
  */
 export function slackOf(view: CaseView, dangers: Dangers, tallied: Tally, place: number, at = place): number {
-  const standing = dangers.standing[place];
-  if (!standing) throw new Error(`no row ${place}`);
+  const danger = dangers.all[place];
+  if (!danger) throw new Error(`no row ${place}`);
   const bars = tallied.count(at);
-  const spare = bars - dangers.needs[standing.grade];
-  if (standing.grade !== 'deadly' || spare < 0) return spare;
+  const spare = bars - dangers.needs[danger.grade];
+  if (danger.grade !== 'deadly' || spare < 0) return spare;
   const twice = seenTwice(view, tallied, at);
-  const beyond = beyondWanted(spare, twice, standing.listed);
+  const beyond = beyondWanted(spare, twice, danger.listed);
   return twice === bars ? Math.max(0, beyond) : beyond;
 }
 
@@ -47,9 +47,7 @@ const MOST_LOST = SPARE_COUNTS + 1;
 
 /** Whether the loss of one look could make a row short. */
 export function isTight(view: CaseView, dangers: Dangers, tallied: Tally, place: number): boolean {
-  return (
-    slackOf(view, dangers, tallied, place) <= (dangers.standing[place]?.grade === 'deadly' ? MOST_LOST : 0)
-  );
+  return slackOf(view, dangers, tallied, place) <= (dangers.all[place]?.grade === 'deadly' ? MOST_LOST : 0);
 }
 
 /**
@@ -83,7 +81,7 @@ export function looksAgain(
   dangers: Dangers,
   tallied: Tally,
 ): LookAgain[] {
-  let rows = dangers.standing.flatMap(({ taxon }, at) => {
+  let rows = dangers.all.flatMap(({ taxon }, at) => {
     const slack = slackOf(view, dangers, tallied, at);
     if (slack >= 0) return [];
     const once = tallied

@@ -38,16 +38,35 @@ export interface TargetHolds {
 }
 
 export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): TargetHolds {
-  const stages = view.find.context.stages;
+  const onPiece = readOnPiece(guide, view, target);
+  const { marks: signature, odd } = signatureMarks(guide, target, onPiece.settled);
+  const groupsAsked = Math.max(
+    GROUPS_NEEDED,
+    target.taxon.groupsNeeded ?? 0,
+    view.find.policy?.groupsNeeded ?? 0,
+  );
+  return {
+    ...onPiece,
+    groupsNeeded: odd ? groupsAsked + ODD_MARK_GROUPS : groupsAsked,
+    signature,
+    otherPieces: againstOnOtherPieces(view, target),
+  };
+}
+
+/** What the looks at the decided piece come to, character by character. */
+function readOnPiece(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+): Omit<TargetHolds, 'groupsNeeded' | 'signature' | 'otherPieces'> {
+  const { stages } = view.find.context;
   const settled = new Map<number, Settled>();
-  const fitGroups = new Set<string>();
+  const fits: Fit[] = [];
   const placeDoubts: CharacterId[] = [];
   const placeStrains: CharacterId[] = [];
   const stageDisputes: CharacterId[] = [];
-  let outlineFits = false;
   let strains = 0;
   let readings = 0;
-
   for (const index of [...view.onPiece.keys()].sort((a, b) => a - b)) {
     const character = guide.characters[index];
     const looks = view.onPiece.get(index);
@@ -65,44 +84,50 @@ export function holds(guide: CompiledGuide, view: CaseView, target: CompiledTaxo
     readings += 1;
     if (outcome.relation === 'strains') strains += 1;
     const group = guide.groups[character.group];
-    if (!outcome.sureFit || group === undefined) continue;
-    // The outline is one thing, however many characters it was read in.
-    const ofOutline = looks.every((look) => (look.causes & CAUSE_BIT.outline) !== 0);
-    if (ofOutline && outlineFits && !fitGroups.has(group)) continue;
-    outlineFits ||= ofOutline;
-    fitGroups.add(group);
+    if (outcome.sureFit && group !== undefined) fits.push({ group, looks });
   }
-
-  const compared = new Set(
-    view.find.pieces.filter((piece) => piece.purpose === 'compare').map((piece) => piece.id),
-  );
-  const otherPieces =
-    compared.size === 0
-      ? []
-      : view.looks.filter(
-          (look) =>
-            compared.has(look.reading.piece) &&
-            !look.character.place &&
-            relationAtStages(look, target, stages) === 'against',
-        );
-  const { marks: signature, odd } = signatureMarks(guide, target, settled);
-  const groupsAsked = Math.max(
-    GROUPS_NEEDED,
-    target.taxon.groupsNeeded ?? 0,
-    view.find.policy?.groupsNeeded ?? 0,
-  );
   return {
     settled,
-    fitGroups: [...fitGroups].sort(),
-    groupsNeeded: odd ? groupsAsked + ODD_MARK_GROUPS : groupsAsked,
+    fitGroups: groupsThatFit(fits),
     strains,
     readings,
-    signature,
     stageDisputes,
-    otherPieces,
     placeDoubts,
     placeStrains,
   };
+}
+
+/** A character that surely fits the target, by its group. */
+interface Fit {
+  readonly group: string;
+  readonly looks: readonly Look[];
+}
+
+/** The groups that fit. The outline is one thing, however many characters it was read in. */
+function groupsThatFit(fits: readonly Fit[]): string[] {
+  const groups = new Set<string>();
+  let outlineFits = false;
+  for (const { group, looks } of fits) {
+    const ofOutline = looks.every((look) => (look.causes & CAUSE_BIT.outline) !== 0);
+    if (ofOutline && outlineFits && !groups.has(group)) continue;
+    outlineFits ||= ofOutline;
+    groups.add(group);
+  }
+  return [...groups].sort();
+}
+
+/** Looks at pieces compared with the decided one that are against the target. */
+function againstOnOtherPieces(view: CaseView, target: CompiledTaxon): readonly Look[] {
+  const compared = new Set(
+    view.find.pieces.filter((piece) => piece.purpose === 'compare').map((piece) => piece.id),
+  );
+  if (compared.size === 0) return [];
+  return view.looks.filter(
+    (look) =>
+      compared.has(look.reading.piece) &&
+      !look.character.place &&
+      relationAtStages(look, target, view.find.context.stages) === 'against',
+  );
 }
 
 /**

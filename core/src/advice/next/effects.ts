@@ -59,7 +59,7 @@ function rowsOf(
 ): readonly { readonly taxon: TaxonId; readonly have: number; readonly need: number }[] {
   const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
   const tallied = tally(guide, view, disputedCharacters(view), dangers.same);
-  return dangers.standing.map(({ taxon, grade }, i) => ({
+  return dangers.all.map(({ taxon, grade }, i) => ({
     taxon,
     have: tallied.count(i),
     need: dangers.needs[grade],

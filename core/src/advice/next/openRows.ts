@@ -23,7 +23,7 @@ export function openRows(dangers: Dangers, tallied: Tally): OpenRows {
   const at: number[] = [];
   const wants: number[] = [];
   const spare: number[] = [];
-  for (const [i, { grade, listed }] of dangers.standing.entries()) {
+  for (const [i, { grade, listed }] of dangers.all.entries()) {
     const lack = dangers.needs[grade] - tallied.count(i);
     const want = grade === 'deadly' ? lack + moreWanted(listed) / SPARE_COUNTS : lack;
     // Rows with bars beyond that neither gain nor lose.

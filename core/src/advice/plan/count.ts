@@ -20,7 +20,7 @@ export function barsOf(problem: PlanProblem, row: Row, state: Int8Array, optimis
     if (state[i] === 1 && row.fits[i] === 1) none.add(problem.options[i]!.group);
   const groups: number[] = [];
   const causes: number[] = [];
-  for (const ground of row.standing) {
+  for (const ground of row.grounds) {
     if (none.has(ground.group)) continue;
     groups.push(ground.group);
     causes.push(ground.causes);

@@ -25,6 +25,7 @@ import {
   holds,
   extraBars,
   passedOver,
+  type TargetHolds,
 } from '../../verdict';
 
 /**
@@ -78,7 +79,7 @@ export interface Row {
   /** By option: would it fit this taxon, so that its group gives no ground? */
   readonly fits: Uint8Array;
   /** Grounds that stand already: their groups and causes. */
-  readonly standing: readonly { readonly group: number; readonly causes: number }[];
+  readonly grounds: readonly { readonly group: number; readonly causes: number }[];
   /** Groups that give no ground any more, because something read in them fits. */
   readonly spoiled: ReadonlySet<number>;
 }
@@ -101,6 +102,30 @@ export function buildProblem(
   target: CompiledTaxon,
   hands: Hands,
 ): PlanProblem {
+  const expected = expectedChecks(guide, view, target, hands);
+  const options = optionsOf(guide, expected);
+  const held = holds(guide, view, target);
+  return {
+    options,
+    rows: rowsOf(guide, view, target, expected),
+    ...marksToRead(guide, held, options),
+    fitGroups: new Set(held.fitGroups.map((group) => guide.groups.indexOf(group))),
+    groupsNeeded: held.groupsNeeded,
+  };
+}
+
+/** A check that can be made now, and what a typical specimen of the target shows in it. */
+interface ExpectedCheck {
+  readonly character: CompiledCharacter;
+  readonly typical: Seen;
+}
+
+function expectedChecks(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+  hands: Hands,
+): ExpectedCheck[] {
   const stages = view.find.context.stages ?? target.taxon.stages;
   const passed = new Set<string>(passedOver(guide, view, target));
   const possible = (c: CompiledCharacter) =>
@@ -112,55 +137,67 @@ export function buildProblem(
     c.character.seconds <= (hands.longest ?? Infinity) &&
     canBeMade(c, view.find, target, hands) &&
     stages.some((stage) => c.stages.has(stage));
-  const expected = guide.characters.flatMap((character) => {
+  return guide.characters.flatMap((character) => {
     const typical = possible(character) ? typicalOf(character, target, stages) : undefined;
     return typical ? [{ character, typical }] : [];
   });
+}
+
+function optionsOf(guide: CompiledGuide, expected: readonly ExpectedCheck[]): Option[] {
   // The outline is one thing, however many characters it is read in: they count as the group of the first.
   const outline = guide.characters.find((c) =>
     c.stateCauses.some(({ cause }) => cause === CAUSE_BIT.outline),
   )?.group;
-  const options: Option[] = expected.map(({ character, typical }) => {
+  return expected.map(({ character, typical }) => {
     const causes = causesOf(character, typical);
     const group = (causes & CAUSE_BIT.outline) !== 0 ? (outline ?? character.group) : character.group;
     return { character, cost: effortOf(character.character), group, causes };
   });
+}
 
+/** A row for each dangerous taxon that still needs bars. */
+function rowsOf(
+  guide: CompiledGuide,
+  view: CaseView,
+  target: CompiledTaxon,
+  expected: readonly ExpectedCheck[],
+): Row[] {
   const disputed = disputedCharacters(view);
   const dangers = dangersOf(guide, view, target, extraBars(guide, view, target));
-  const rows = [...dangers.same]
-    .flatMap((index) => guide.taxa[index] ?? [])
-    .map((taxon) => {
-      const standing = groundsAgainst(view, taxon, disputed).map(({ group, causes }) => ({ group, causes }));
-      const spoiled = new Set(
-        view.looks.filter((look) => couldFit(look, taxon)).map((look) => look.character.group),
-      );
-      const relation = expected.map(({ character, typical }) => expectedRelation(character, typical, taxon));
-      return {
+  const rows = [...dangers.same].flatMap((index): Row[] => {
+    const taxon = guide.taxa[index];
+    if (!taxon) return [];
+    const relation = expected.map(({ character, typical }) => expectedRelation(character, typical, taxon));
+    return [
+      {
         taxon,
         need: needOf(dangers, taxon),
         against: Uint8Array.from(relation, (r, i) =>
           r === 'against' && !disputed.has(expected[i]?.character.index ?? -1) ? 1 : 0,
         ),
         fits: Uint8Array.from(relation, (r) => (r === 'fits' ? 1 : 0)),
-        standing,
-        spoiled,
-      };
-    })
-    .filter((row) => largestIndependent(row.standing).length < row.need);
+        grounds: groundsAgainst(view, taxon, disputed).map(({ group, causes }) => ({ group, causes })),
+        spoiled: new Set(
+          view.looks.filter((look) => couldFit(look, taxon)).map((look) => look.character.group),
+        ),
+      },
+    ];
+  });
+  return rows.filter((row) => largestIndependent(row.grounds).length < row.need);
+}
 
-  const held = holds(guide, view, target);
-  const fitGroups = new Set(held.fitGroups.map((group) => guide.groups.indexOf(group)));
-  const missing = held.signature.filter((mark) => !mark.held).map((mark) => mark.character);
-  const forced: number[] = [];
-  const unseen: CompiledCharacter[] = [];
-  for (const id of missing) {
-    const option = options.findIndex((o) => o.character.id === id);
-    const character = guide.character(id);
-    if (option >= 0) forced.push(option);
-    else if (character) unseen.push(character);
-  }
-  return { options, rows, forced, fitGroups, groupsNeeded: held.groupsNeeded, unseen };
+/** Signature marks that are not seen yet: those that can be read now, as options, and the others. */
+function marksToRead(
+  guide: CompiledGuide,
+  { signature }: TargetHolds,
+  options: readonly Option[],
+): Pick<PlanProblem, 'forced' | 'unseen'> {
+  const missing = signature.filter((mark) => !mark.held).map((mark) => mark.character);
+  const optionOf = (id: string) => options.findIndex((o) => o.character.id === id);
+  return {
+    forced: missing.map(optionOf).filter((option) => option >= 0),
+    unseen: missing.filter((id) => optionOf(id) < 0).flatMap((id) => guide.character(id) ?? []),
+  };
 }
 
 /**

@@ -1,5 +1,14 @@
 import type { FeatureCollection, Geometry } from 'geojson';
-import { fromGeoJson, MOST_BYTES, textOf, type Feature, type FileProblem } from './read';
+import {
+  changedOver,
+  type Feature,
+  type FileProblem,
+  type FileRemark,
+  fromGeoJson,
+  MOST_BYTES,
+  remarksOf,
+  textOf,
+} from './read';
 import { latitudeTooFar } from './simplify';
 
 /**
@@ -20,7 +29,7 @@ export interface MapProperties {
 }
 export type MapData = FeatureCollection<Geometry, MapProperties | null>;
 export type ReadMap =
-  | { readonly map: MapData; /** What was left out, to be told. */ readonly remarks: readonly string[] }
+  | { readonly map: MapData; readonly remarks: readonly FileRemark[] }
   | { readonly problems: readonly FileProblem[] };
 
 const MOST_POSITIONS = 300_000;
@@ -38,36 +47,43 @@ const KINDS: readonly string[] = [
   'name',
 ] satisfies readonly MapKind[];
 
+const problem = (field: string, reason: string): ReadMap => ({ problems: [{ field, reason }] });
+
 export function readMap(text: string): ReadMap {
   if (text.length > MOST_BYTES)
-    return {
-      problems: [
-        {
-          field: 'file',
-          reason: `it is larger than ${MOST_BYTES / 1e6} MB; cut out the part that you walk in`,
-        },
-      ],
-    };
+    return problem('file', `it is larger than ${MOST_BYTES / 1e6} MB; cut out the part that you walk in`);
   const clean = text.replace(/^\uFEFF/, '').trim();
-  if (clean === '') return { problems: [{ field: 'file', reason: 'it is empty' }] };
+  if (clean === '') return problem('file', 'it is empty');
   const features = fromGeoJson(clean);
   if ('problems' in features) return features;
-  const problems: FileProblem[] = [];
+  const problems = features.flatMap((feature, index): FileProblem[] => {
+    const swapped = latitudeTooFar(feature.geometry?.coordinates);
+    const field = textOf(feature.properties?.name, 120) ?? `feature ${index + 1}`;
+    return swapped === undefined ? [] : [{ field, reason: changedOver(swapped) }];
+  });
+  if (problems.length > 0) return { problems: problems.slice(0, MOST_LISTED) };
+  const { drawn, positions, left } = drawnOf(features);
+  if (positions > MOST_POSITIONS)
+    return problem(
+      'file',
+      `${positions.toLocaleString('en')} positions; up to ${MOST_POSITIONS.toLocaleString('en')} can be drawn on a phone, so cut out the part that you walk in`,
+    );
+  if (drawn.every(({ properties }) => properties?.kind === 'name'))
+    return problem('features', 'there is nothing to draw a map of: no line and no area');
+  return {
+    map: { type: 'FeatureCollection', features: drawn },
+    remarks: remarksOf({ code: 'not-drawn', count: left }),
+  };
+}
+
+/** What of a file is drawn, of how many positions; and how many features are left out. */
+function drawnOf(features: readonly Feature[]) {
   const drawn: MapData['features'] = [];
   let [positions, left, names] = [0, 0, 0];
-  for (const [index, feature] of features.entries()) {
-    const properties = feature.properties ?? {};
-    const type = String(feature.geometry?.type);
-    const wrong = latitudeTooFar(feature.geometry?.coordinates);
-    if (wrong !== undefined) {
-      problems.push({
-        field: textOf(properties.name, 120) ?? `feature ${index + 1}`,
-        reason: `${wrong} is no latitude; longitude stands first in GeoJSON, and may have been changed over`,
-      });
-      continue;
-    }
-    const kept = DRAWN.includes(type) ? rounded(feature.geometry?.coordinates, type) : undefined;
-    const kind = kept && kindOf(type, properties);
+  for (const { geometry, properties } of features) {
+    const type = String(geometry?.type);
+    const kept = DRAWN.includes(type) ? rounded(geometry?.coordinates, type) : undefined;
+    const kind = kept && kindOf(type, properties ?? {});
     if (!kept || !kind || (kind.kind === 'name' && names >= MOST_NAMES)) {
       left += 1;
       continue;
@@ -80,29 +96,7 @@ export function readMap(text: string): ReadMap {
       geometry: { type, coordinates: kept.coordinates } as Geometry,
     });
   }
-  if (problems.length > 0) return { problems: problems.slice(0, MOST_LISTED) };
-  if (positions > MOST_POSITIONS)
-    return {
-      problems: [
-        {
-          field: 'file',
-          reason: `${positions.toLocaleString('en')} positions; up to ${MOST_POSITIONS.toLocaleString('en')} can be drawn on a phone, so cut out the part that you walk in`,
-        },
-      ],
-    };
-  if (drawn.every(({ properties }) => properties?.kind === 'name'))
-    return {
-      problems: [{ field: 'features', reason: 'there is nothing to draw a map of: no line and no area' }],
-    };
-  return {
-    map: { type: 'FeatureCollection', features: drawn },
-    remarks:
-      left > 0
-        ? [
-            `${left === 1 ? 'One feature was' : `${left} features were`} left out: points without a name, and what is no shape.`,
-          ]
-        : [],
-  };
+  return { drawn, positions, left };
 }
 
 interface Rounded {
@@ -136,39 +130,51 @@ function rounded(coordinates: unknown, type: string): Rounded | undefined {
   };
 }
 
-function kindOf(type: string, properties: NonNullable<Feature['properties']>): MapProperties | undefined {
-  const tag = (name: string) => textOf(properties[name], 60);
-  const name = textOf(properties.name, 60);
-  const number = (...names: string[]) =>
-    names
-      .map((one) => properties[one])
-      .map((value) => (typeof value === 'string' && value.trim() !== '' ? Number(value) : value))
-      .find((value): value is number => typeof value === 'number' && Number.isFinite(value));
-  if (type === 'Point') return name === undefined ? undefined : { kind: 'name', name };
-  const area = type.endsWith('Polygon');
+/** The first of some properties that is a number, also written as a text. */
+const numberOf = (properties: Tags, ...names: string[]): number | undefined =>
+  names
+    .map((one) => properties[one])
+    .map((value) => (typeof value === 'string' && value.trim() !== '' ? Number(value) : value))
+    .find((value): value is number => typeof value === 'number' && Number.isFinite(value));
+
+type Tags = NonNullable<Feature['properties']>;
+
+const LENGTH_OF_TAG = 60;
+const tagOf = (properties: Tags, name: string) => textOf(properties[name], LENGTH_OF_TAG);
+
+/** What a feature is drawn as: as it says itself, or by the usual tags of maps. */
+function drawnAs(properties: Tags, area: boolean): MapKind {
+  const tag = (name: string) => tagOf(properties, name);
   const given = tag('kind');
-  const [natural, landuse] = [tag('natural'), tag('landuse')];
-  const kind =
-    given !== undefined && KINDS.includes(given)
-      ? (given as MapKind)
-      : natural === 'wood' || landuse === 'forest'
-        ? 'wood'
-        : natural === 'water' || tag('waterway') !== undefined
-          ? 'water'
-          : area
-            ? 'meadow'
-            : tag('highway') === undefined && number('metres', 'ele', 'elevation') !== undefined
-              ? 'contour'
-              : 'path';
+  if (given !== undefined && KINDS.includes(given)) return given as MapKind;
+  const natural = tag('natural');
+  if (natural === 'wood' || tag('landuse') === 'forest') return 'wood';
+  if (natural === 'water' || tag('waterway') !== undefined) return 'water';
+  if (area) return 'meadow';
+  const climbs = tag('highway') === undefined && heightOf(properties) !== undefined;
+  return climbs ? 'contour' : 'path';
+}
+
+/** Metres above the sea. */
+const heightOf = (properties: Tags) => numberOf(properties, 'metres', 'ele', 'elevation');
+
+function kindOf(type: string, properties: Tags): MapProperties | undefined {
+  const tag = (one: string) => tagOf(properties, one);
+  if (type === 'Point') {
+    const name = tag('name');
+    return name === undefined ? undefined : { kind: 'name', name };
+  }
+  const area = type.endsWith('Polygon');
+  const kind = drawnAs(properties, area);
   switch (kind) {
     case 'name':
       return undefined;
     case 'wood':
       return { kind, of: tag('of') === 'spruce' || tag('leaf_type') === 'needleleaved' ? 'spruce' : 'beech' };
     case 'water':
-      return { kind, width: number('width') ?? (area || tag('waterway') === 'river' ? 2 : 1) };
+      return { kind, width: numberOf(properties, 'width') ?? (area || tag('waterway') === 'river' ? 2 : 1) };
     case 'contour':
-      return { kind, metres: number('metres', 'ele', 'elevation') ?? 0 };
+      return { kind, metres: heightOf(properties) ?? 0 };
     default:
       return { kind };
   }

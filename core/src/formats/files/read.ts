@@ -23,10 +23,23 @@ export interface FileProblem {
   readonly reason: string;
 }
 
+/** What was left out or simplified, and how often: lines thinned out, features without a place, or not drawn. */
+export type FileRemark =
+  | {
+      readonly code: 'thinned-out';
+      readonly count: number;
+      /** Positions of a line. */ readonly most: number;
+    }
+  | { readonly code: 'no-place' | 'not-drawn'; readonly count: number };
+
+/** Remarks of what occurred at all. */
+export const remarksOf = (...all: readonly FileRemark[]): FileRemark[] =>
+  all.filter(({ count }) => count > 0);
+
 export type ReadPlaces =
   | {
       readonly places: readonly ReadPlace[];
-      /** What was left out or simplified, to be shown. */ readonly remarks: readonly string[];
+      readonly remarks: readonly FileRemark[];
     }
   | { readonly problems: readonly FileProblem[] };
 
@@ -126,48 +139,44 @@ export function fromGeoJson(
 
 function taken(features: readonly Feature[], near: readonly [number, number] | undefined): ReadPlaces {
   const problems: FileProblem[] = [];
-  const remarks: string[] = [];
   const places: ReadPlace[] = [];
-  let thinned = 0;
-  let empty = 0;
+  let [thinned, empty] = [0, 0];
   for (const [index, feature] of features.entries()) {
     const properties = feature.properties ?? {};
     const name = textOf(properties.name ?? properties.title ?? properties.Name, 120);
     const note = textOf(properties.desc ?? properties.description ?? properties.cmt, 2000);
-    const called = name ?? `feature ${index + 1}`;
-    if (!feature.geometry) {
-      empty += 1;
-      continue;
-    }
-    for (const simple of simplified(feature.geometry, properties)) {
-      const swapped = latitudeTooFar(simple.coordinates);
-      if (swapped !== undefined) {
-        problems.push({
-          field: called,
-          reason: `${swapped} is no latitude; longitude stands first in GeoJSON, and may have been changed over`,
-        });
+    if (!feature.geometry) empty += 1;
+    for (const simple of feature.geometry ? simplified(feature.geometry, properties) : []) {
+      const read = readShape(simple);
+      if ('reason' in read) {
+        problems.push({ field: name ?? `feature ${index + 1}`, reason: read.reason });
         continue;
       }
-      const thin = thinnedOut(simple);
-      if (thin !== simple) thinned += 1;
-      const shape = Geometry.safeParse(thin);
-      if (!shape.success) {
-        problems.push({
-          field: called,
-          reason: shape.error.issues[0]?.message ?? 'a shape that cannot be read',
-        });
-        continue;
-      }
-      const [, , elevation] = shape.data.type === 'Point' ? shape.data.coordinates : [];
+      if (read.thinned) thinned += 1;
       places.push({
-        shape: shape.data,
+        ...read.place,
         ...(name === undefined ? {} : { name }),
         ...(note === undefined ? {} : { note }),
-        ...(elevation === undefined ? {} : { elevation }),
       });
     }
   }
   if (problems.length > 0) return { problems: problems.slice(0, MOST_LISTED) };
+  return (
+    problemOfAll(places, near) ?? {
+      places,
+      remarks: remarksOf(
+        { code: 'thinned-out', count: thinned, most: MOST_POSITIONS },
+        { code: 'no-place', count: empty },
+      ),
+    }
+  );
+}
+
+/** What is wrong with the places of a file together. */
+function problemOfAll(
+  places: readonly ReadPlace[],
+  near: readonly [number, number] | undefined,
+): ReadPlaces | undefined {
   if (places.length === 0) return problem('file', 'there is no place, line or area in it');
   if (places.length > MOST_PLACES)
     return problem('file', `${places.length} places; up to ${MOST_PLACES} at once`);
@@ -176,16 +185,26 @@ function taken(features: readonly Feature[], near: readonly [number, number] | u
       'coordinates',
       'latitude and longitude seem to be changed over: so they would be near your other places, and as they stand they are far away',
     );
-  if (thinned > 0)
-    remarks.push(
-      `${thinned === 1 ? 'One line was' : `${thinned} lines were`} thinned out to ${MOST_POSITIONS} positions.`,
-    );
-  if (empty > 0)
-    remarks.push(
-      `${empty === 1 ? 'One feature has' : `${empty} features have`} no place and ${empty === 1 ? 'was' : 'were'} left out.`,
-    );
-  return { places, remarks };
+  return undefined;
 }
+
+function readShape(
+  simple: ReturnType<typeof simplified>[number],
+): { readonly place: ReadPlace; readonly thinned: boolean } | { readonly reason: string } {
+  const swapped = latitudeTooFar(simple.coordinates);
+  if (swapped !== undefined) return { reason: changedOver(swapped) };
+  const thin = thinnedOut(simple);
+  const { data: shape, error } = Geometry.safeParse(thin);
+  if (!shape) return { reason: error.issues[0]?.message ?? 'a shape that cannot be read' };
+  const [, , elevation] = shape.type === 'Point' ? shape.coordinates : [];
+  return {
+    place: { shape, ...(elevation === undefined ? {} : { elevation }) },
+    thinned: thin !== simple,
+  };
+}
+
+export const changedOver = (latitude: number): string =>
+  `${latitude} is no latitude; longitude stands first in GeoJSON, and may have been changed over`;
 
 export function textOf(value: unknown, most: number): string | undefined {
   const text =

@@ -25,7 +25,7 @@ export function entriesOfPage(page: PageRecord): PageEntry[] {
             body: { id, at, by: person, kind, ...(group === undefined ? {} : { group }) },
           },
         ]),
-    ...page.told.map(({ stamp, ...body }) => ({
+    ...page.changes.map(({ stamp, ...body }) => ({
       kind: 'fields',
       page: id,
       ...(stamp === undefined ? {} : { stamp }),

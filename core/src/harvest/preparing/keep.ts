@@ -89,25 +89,43 @@ export function keepingOf(made: Made, method: Method, figures: Figures = {}): Ke
 export function spoilsOf(made: Made, method: Method, figures: Figures = {}): readonly SpoilCode[] {
   const eaten = isEaten(made.part);
   const all: (SpoilCode | false)[] = [
-    method === 'infused-oil' && eaten && 'oil-eaten',
-    (method === 'infused-oil' || method === 'salve') && figures.fresh !== false && 'water-in-oil',
+    ...spoilsOfOil(eaten, method, figures),
     method === 'syrup' && (figures.sugarShare ?? 0) < SUGAR_KEEPS && 'sugar-short',
-    method === 'pickle' && figures.reused === true && 'brine-reused',
-    method === 'pickle' &&
-      figures.reused !== true &&
-      (figures.acid === undefined ? 'acid-unknown' : figures.acid < PICKLE_ACID && 'acid-short'),
-    method === 'ferment' &&
-      figures.saltShare !== undefined &&
-      figures.saltShare > FERMENT_SALT.most &&
-      'salt-much',
-    method === 'ferment' && (figures.saltShare ?? 0) < FERMENT_SALT.least && 'salt-short',
-    method === 'ferment' && 'gas',
+    ...(method === 'pickle' ? spoilsOfPickle(figures) : []),
+    ...(method === 'ferment' ? spoilsOfFerment(figures) : []),
     method === 'tincture' && (figures.strength ?? 0) < KEEPS_FROM_STRENGTH && 'weak-alcohol',
-    (method === 'dry' || method === 'roast') && 'damp-mould',
-    (method === 'cook' || method === 'infuse' || method === 'decoct') && 'cool-at-once',
+    DRIED.has(method) && 'damp-mould',
+    HEATED_IN_WATER.has(method) && 'cool-at-once',
     method !== 'cook' && mustBeCooked(made) && 'still-cook',
     !eaten && 'skin-trial',
-    (method === 'infuse' || method === 'decoct' || method === 'tincture') && eaten && 'no-dose',
+    eaten && WITHOUT_DOSE.has(method) && 'no-dose',
   ];
   return all.filter((one) => one !== false);
+}
+
+const DRIED: ReadonlySet<Method> = new Set(['dry', 'roast']);
+const HEATED_IN_WATER: ReadonlySet<Method> = new Set(['cook', 'infuse', 'decoct']);
+/** What is drunk of them has no dose that is known. */
+const WITHOUT_DOSE: ReadonlySet<Method> = new Set(['infuse', 'decoct', 'tincture']);
+
+function spoilsOfOil(eaten: boolean, method: Method, figures: Figures): (SpoilCode | false)[] {
+  const infused = method === 'infused-oil';
+  return [
+    infused && eaten && 'oil-eaten',
+    (infused || method === 'salve') && figures.fresh !== false && 'water-in-oil',
+  ];
+}
+
+function spoilsOfPickle({ reused, acid }: Figures): SpoilCode[] {
+  if (reused === true) return ['brine-reused'];
+  if (acid === undefined) return ['acid-unknown'];
+  return acid < PICKLE_ACID ? ['acid-short'] : [];
+}
+
+function spoilsOfFerment({ saltShare }: Figures): (SpoilCode | false)[] {
+  return [
+    saltShare !== undefined && saltShare > FERMENT_SALT.most && 'salt-much',
+    (saltShare ?? 0) < FERMENT_SALT.least && 'salt-short',
+    'gas',
+  ];
 }

@@ -40,90 +40,119 @@ const SAFETY: readonly StepCode[] = [
 ];
 
 export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQuestion): Step[] {
+  const first: Short[] = fromHarvest ? [must('look-again'), must('specimen')] : [];
+  const withGuide = fromHarvest || method === 'cook' || method === 'freeze';
+  const step = numbered();
+  return [
+    ...first.map(step),
+    ...(withGuide ? fromGuide(made, method) : []),
+    ...(method === 'distil' ? [] : WAYS[method](wayOf(made, dried))).map(step),
+    step(must('label')),
+  ];
+}
+
+/** What the steps of a method depend on. */
+interface Way {
+  readonly part: Made['part'];
+  readonly kingdom: Made['kingdom'];
+  readonly dried: boolean;
+  readonly eaten: boolean;
+  /** The guide has it cooked beforehand. */
+  readonly cooked: boolean;
+  /** Heat that keeps from harm, where it has to be cooked. */
+  readonly heat: readonly Short[];
+}
+
+function wayOf(made: Made, dried: boolean): Way {
   const { part, kingdom } = made;
-  const eaten = isEaten(part);
-  const preparations = preparationsOf(part);
-  const cooked = preparations.some(({ cooking }) => cooking);
-  const heat: Short[] = mustBeCooked(made)
-    ? [
-        ...(cooked && part.cook?.minutes === undefined
-          ? []
-          : [must('cook-through', part.cook?.minutes === undefined ? {} : { minutes: part.cook.minutes })]),
-        ...(part.cook?.pourAway === true ? [must('pour-away')] : []),
-      ]
+  const cooked = preparationsOf(part).some(({ cooking }) => cooking);
+  const minutes = part.cook?.minutes;
+  const through =
+    cooked && minutes === undefined ? [] : [must('cook-through', minutes === undefined ? {} : { minutes })];
+  const heat = mustBeCooked(made)
+    ? [...through, ...(part.cook?.pourAway === true ? [must('pour-away')] : [])]
     : [];
-  const hard = part.part === 'root' || part.part === 'cone';
-  const ways: Readonly<Record<Exclude<Method, 'distil'>, readonly Short[]>> = {
-    fresh: ['keep-cool'],
-    cook: [
-      kingdom === 'Plantae' ? 'wash' : 'chop',
-      ...(heat.length > 0 || cooked ? heat : (['cook-through'] as const)),
-    ],
-    dry: [
-      hard || kingdom === 'Fungi' ? 'cut-thin' : 'shake-out',
-      'spread',
-      'turn-daily',
-      'test-brittle',
-      must('condition', { days: CONDITIONING_DAYS }),
-    ],
-    infuse: ['pour-hot', { code: 'steep-covered', minutes: 10 }, 'filter'],
-    decoct: ['chop', 'cold-water', { code: 'simmer', minutes: 20 }, 'filter'],
-    tincture: ['chop', 'cover-with-spirit', { code: 'shake-daily', days: 28 }, 'filter'],
-    'infused-oil': [
-      ...(dried ? [] : [must('wilt')]),
-      'cover-with-oil',
-      eaten ? must('keep-cool') : { code: 'stand-in-light', days: 28 },
-      must('filter'),
-      ...(eaten ? [] : [must('skin-trial', { minutes: 24 * 60 })]),
-    ],
-    salve: [
-      ...(part.part === 'root' && !dried ? ['wash' as const] : []),
-      'chop',
-      'warm-in-fat',
-      must('filter'),
-      'add-wax',
-      must('skin-trial', { minutes: 24 * 60 }),
-    ],
-    syrup: ['boil-up', 'filter', 'add-sugar', must('boil-up'), must('fill-hot')],
-    pickle: [
-      ...(kingdom === 'Fungi'
-        ? [must('boil-first', { minutes: part.cook?.minutes ?? 15 })]
-        : ['wash' as const]),
-      must('cover-with-vinegar'),
-      must('boil-up'),
-      must('fill-hot'),
-      'keep-cool',
-    ],
-    ferment: [
-      'wash',
-      'chop',
-      must('weigh-salt'),
-      must('press-under'),
-      { code: 'let-gas-out', days: 14 },
-      'keep-cool',
-    ],
-    roast: ['shake-out', { code: 'roast', minutes: 25 }],
-    freeze: [
-      ...(kingdom === 'Fungi'
-        ? heat
-        : part.part === 'leaf' || part.part === 'shoot'
-          ? ['blanch' as const]
-          : []),
-      'freeze-flat',
-    ],
-    bottle: ['wash', must('fill-hot'), must('boil-jars', { minutes: 20 })],
-  };
-  // What is done in the pot is no matter of the tray that it dries on.
+  return { part, kingdom, dried, eaten: isEaten(part), cooked, heat };
+}
+
+/** The steps of each method, in order. */
+const WAYS: Readonly<Record<Exclude<Method, 'distil'>, (way: Way) => readonly Short[]>> = {
+  fresh: () => ['keep-cool'],
+  cook: ({ kingdom, heat, cooked }) => [
+    kingdom === 'Plantae' ? 'wash' : 'chop',
+    ...(heat.length > 0 || cooked ? heat : (['cook-through'] as const)),
+  ],
+  dry: ({ part, kingdom }) => [
+    part.part === 'root' || part.part === 'cone' || kingdom === 'Fungi' ? 'cut-thin' : 'shake-out',
+    'spread',
+    'turn-daily',
+    'test-brittle',
+    must('condition', { days: CONDITIONING_DAYS }),
+  ],
+  infuse: () => ['pour-hot', { code: 'steep-covered', minutes: 10 }, 'filter'],
+  decoct: () => ['chop', 'cold-water', { code: 'simmer', minutes: 20 }, 'filter'],
+  tincture: () => ['chop', 'cover-with-spirit', { code: 'shake-daily', days: 28 }, 'filter'],
+  'infused-oil': ({ dried, eaten }) => [
+    ...(dried ? [] : [must('wilt')]),
+    'cover-with-oil',
+    eaten ? must('keep-cool') : { code: 'stand-in-light', days: 28 },
+    must('filter'),
+    ...(eaten ? [] : [must('skin-trial', { minutes: 24 * 60 })]),
+  ],
+  salve: ({ part, dried }) => [
+    ...(part.part === 'root' && !dried ? ['wash' as const] : []),
+    'chop',
+    'warm-in-fat',
+    must('filter'),
+    'add-wax',
+    must('skin-trial', { minutes: 24 * 60 }),
+  ],
+  syrup: () => ['boil-up', 'filter', 'add-sugar', must('boil-up'), must('fill-hot')],
+  pickle: ({ part, kingdom }) => [
+    ...(kingdom === 'Fungi'
+      ? [must('boil-first', { minutes: part.cook?.minutes ?? 15 })]
+      : ['wash' as const]),
+    must('cover-with-vinegar'),
+    must('boil-up'),
+    must('fill-hot'),
+    'keep-cool',
+  ],
+  ferment: () => [
+    'wash',
+    'chop',
+    must('weigh-salt'),
+    must('press-under'),
+    { code: 'let-gas-out', days: 14 },
+    'keep-cool',
+  ],
+  roast: () => ['shake-out', { code: 'roast', minutes: 25 }],
+  freeze: ({ part, kingdom, heat }) => [
+    ...(kingdom === 'Fungi'
+      ? heat
+      : part.part === 'leaf' || part.part === 'shoot'
+        ? ['blanch' as const]
+        : []),
+    'freeze-flat',
+  ],
+  bottle: () => ['wash', must('fill-hot'), must('boil-jars', { minutes: 20 })],
+};
+
+/** What the guide has done before, in its own words. */
+function fromGuide({ part, kingdom }: Made, method: Method): Step[] {
+  // What is done in the pot does not concern the tray that it dries on.
   const inPot = method === 'cook' || (method === 'freeze' && kingdom === 'Fungi');
-  const before = (MAKING.includes(part.use) ? [] : preparations).flatMap(
+  return (MAKING.includes(part.use) ? [] : preparationsOf(part)).flatMap(
     ({ text, safety, cooking }, at): Step[] =>
       cooking && !inPot
         ? []
         : [{ id: `guide-${at + 1}`, code: 'guide', text, required: true, ...(safety ? { safety } : {}) }],
   );
-  const first: Short[] = fromHarvest ? [must('look-again'), must('specimen')] : [];
+}
+
+/** Writes steps out; one that comes again has a number behind its code. */
+function numbered(): (short: Short) => Step {
   const counted = new Map<StepCode, number>();
-  const step = (short: Short): Step => {
+  return (short) => {
     const {
       code,
       required = false,
@@ -141,10 +170,4 @@ export function stepsFor({ made, method, fromHarvest, dried = false }: StepsQues
       ...(required && SAFETY.includes(code) ? { safety: true } : {}),
     };
   };
-  return [
-    ...first.map(step),
-    ...(fromHarvest || method === 'cook' || method === 'freeze' ? before : []),
-    ...(method === 'distil' ? [] : ways[method]).map(step),
-    step(must('label')),
-  ];
 }

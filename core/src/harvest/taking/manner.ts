@@ -78,105 +78,101 @@ export function mannerOf({
 }
 
 function ofPart(part: string, lifeForm: LifeForm | undefined): Manner {
-  const spreads = lifeForm === 'clonal';
+  const seeds = lifeForm === 'biennial' || lifeForm === 'annual';
   switch (part) {
-    case 'leaf':
-      return {
-        tools: ['hand'],
-        where: 'pluck-single',
-        leave: ['most-leaves', 'heart-leaves', 'small-ones'],
-        giveBack: [],
-        weather: 'any',
-        bag: 'own-bag',
-      };
-    case 'shoot':
-      return {
-        tools: ['scissors'],
-        where: 'cut-above-leaf-pair',
-        leave: ['every-second', 'small-ones'],
-        giveBack: [],
-        weather: 'any',
-        bag: 'own-bag',
-      };
-    case 'flower':
-      return {
-        tools: ['scissors'],
-        where: 'cut-flower-head',
-        leave: ['every-second', 'for-animals'],
-        giveBack: [],
-        weather: 'dry-after-dew',
-        bag: 'paper-or-cloth',
-      };
     case 'fruit':
-      return lifeForm === 'tree'
-        ? {
-            tools: ['hand', 'gloves'],
-            where: 'gather-fallen',
-            leave: ['for-animals'],
-            giveBack: [],
-            weather: 'any',
-            bag: 'basket',
-          }
-        : {
-            tools: ['hand'],
-            where: 'pluck-ripe',
-            leave: [
-              'for-animals',
-              'twigs',
-              ...(lifeForm === 'biennial' || lifeForm === 'annual' ? ['seed-heads' as const] : []),
-            ],
-            giveBack: lifeForm === 'biennial' || lifeForm === 'annual' ? ['scatter-seed'] : [],
-            weather: 'any',
-            bag: 'box',
-          };
-    case 'cone':
-      return {
-        tools: ['gloves', 'hand'],
-        where: 'pluck-ripe',
-        leave: ['twigs', 'for-animals'],
-        giveBack: [],
-        weather: 'any',
-        bag: 'box',
-      };
+      return lifeForm === 'tree' ? FALLEN_FRUIT : seeds ? SEED_FRUIT : FRUIT;
     case 'root':
     case 'bulb':
-      return {
-        tools: ['digging-stick'],
-        where: spreads ? 'trace-runner' : 'lift-straight',
-        leave: ['small-ones', 'root-piece', 'seed-heads'],
-        giveBack: ['root-piece-back', 'replant-crown', 'scatter-seed', 'close-hole'],
-        weather: 'not-frozen',
-        bag: 'bag-for-roots',
-      };
-    case 'cap':
-      return {
-        tools: ['knife', 'brush'],
-        where: 'cut-cap',
-        leave: ['small-ones', 'old-ones', 'its-base-for-looking'],
-        giveBack: ['close-moss'],
-        weather: 'any',
-        bag: 'basket',
-      };
-    case 'fruiting-body':
-      return {
-        tools: ['knife', 'brush'],
-        where: 'cut-or-twist-at-base',
-        leave: ['small-ones', 'old-ones', 'the-ground-closed'],
-        giveBack: ['close-moss'],
-        weather: 'any',
-        bag: 'basket',
-      };
+      return lifeForm === 'clonal' ? { ...ROOT, where: 'trace-runner' } : ROOT;
     default:
-      return {
-        tools: ['hand'],
-        where: 'pluck-single',
-        leave: ['small-ones'],
-        giveBack: [],
-        weather: 'any',
-        bag: 'own-bag',
-      };
+      return BY_PART[part] ?? ANY_PART;
   }
 }
+
+const ANY_PART: Manner = {
+  tools: ['hand'],
+  where: 'pluck-single',
+  leave: ['small-ones'],
+  giveBack: [],
+  weather: 'any',
+  bag: 'own-bag',
+};
+
+const BY_PART: Readonly<Record<string, Manner>> = {
+  leaf: { ...ANY_PART, leave: ['most-leaves', 'heart-leaves', 'small-ones'] },
+  shoot: {
+    ...ANY_PART,
+    tools: ['scissors'],
+    where: 'cut-above-leaf-pair',
+    leave: ['every-second', 'small-ones'],
+  },
+  flower: {
+    tools: ['scissors'],
+    where: 'cut-flower-head',
+    leave: ['every-second', 'for-animals'],
+    giveBack: [],
+    weather: 'dry-after-dew',
+    bag: 'paper-or-cloth',
+  },
+  cone: {
+    tools: ['gloves', 'hand'],
+    where: 'pluck-ripe',
+    leave: ['twigs', 'for-animals'],
+    giveBack: [],
+    weather: 'any',
+    bag: 'box',
+  },
+  cap: {
+    tools: ['knife', 'brush'],
+    where: 'cut-cap',
+    leave: ['small-ones', 'old-ones', 'its-base-for-looking'],
+    giveBack: ['close-moss'],
+    weather: 'any',
+    bag: 'basket',
+  },
+  'fruiting-body': {
+    tools: ['knife', 'brush'],
+    where: 'cut-or-twist-at-base',
+    leave: ['small-ones', 'old-ones', 'the-ground-closed'],
+    giveBack: ['close-moss'],
+    weather: 'any',
+    bag: 'basket',
+  },
+};
+
+const FRUIT: Manner = {
+  tools: ['hand'],
+  where: 'pluck-ripe',
+  leave: ['for-animals', 'twigs'],
+  giveBack: [],
+  weather: 'any',
+  bag: 'box',
+};
+
+/** Of a plant that lives on by its seed alone. */
+const SEED_FRUIT: Manner = {
+  ...FRUIT,
+  leave: ['for-animals', 'twigs', 'seed-heads'],
+  giveBack: ['scatter-seed'],
+};
+
+const FALLEN_FRUIT: Manner = {
+  ...FRUIT,
+  tools: ['hand', 'gloves'],
+  where: 'gather-fallen',
+  leave: ['for-animals'],
+  bag: 'basket',
+};
+
+const ROOT: Manner = {
+  tools: ['digging-stick'],
+  where: 'lift-straight',
+  leave: ['small-ones', 'root-piece', 'seed-heads'],
+  giveBack: ['root-piece-back', 'replant-crown', 'scatter-seed', 'close-hole'],
+  weather: 'not-frozen',
+  bag: 'bag-for-roots',
+};
 
 /** For a part as the guide has it. @param part its place in the taxon's list */
 export function mannerFor({ taxon }: CompiledTaxon, part: number, invader = false): Manner | undefined {

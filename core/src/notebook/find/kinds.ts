@@ -16,16 +16,12 @@ import { placedAll } from './placed';
 import type { FindRecord } from './record';
 import { contextOf, contextsOf, withPlaceNote } from './written';
 
-/**
- * The kinds of entries of a find: how each changes the record, how it is read back from it, and what it needs.
- * In the order in which one needs the other.
- */
 /** A find of which nothing was recorded yet. */
 export const emptyRecord = (find: BodyOf<'finds'>): FindRecord => ({
   ...find,
   pieces: [],
   targets: [],
-  told: [],
+  contexts: [],
   context: {},
   readings: [],
   withdrawals: [],
@@ -41,6 +37,10 @@ export const emptyRecord = (find: BodyOf<'finds'>): FindRecord => ({
   counted: [],
 });
 
+/**
+ * The kinds of entries of a find: how each changes the record, how it is read back from it, and what it needs.
+ * In the order in which one needs the other.
+ */
 export const FIND_KINDS: { readonly [K in FindKind]: KindOfEntry<K> } = {
   finds: {
     fold: (record) => record,
@@ -97,8 +97,8 @@ export const FIND_KINDS: { readonly [K in FindKind]: KindOfEntry<K> } = {
   },
   contexts: {
     fold: (record, entries) => {
-      const told = placedAll([...contextsOf(record)], entries.map(stamped), idOf);
-      return { ...record, told, context: contextOf(told) };
+      const contexts = placedAll([...contextsOf(record)], entries.map(stamped), idOf);
+      return { ...record, contexts, context: contextOf(contexts) };
     },
     unfold: (record) => contextsOf(record).map(unstamped),
     ...DECIDES,

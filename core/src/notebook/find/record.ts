@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Context, Instant, Piece, PieceId, Reading, Skip, Withdrawal } from '../../case';
 import { CharacterId, Kingdom, TaxonId } from '../../guide';
+import { renamedField } from '../../lib/renamedField';
 import type { Verdict } from '../../verdict';
 import { Stamp } from '../stamp';
 
@@ -156,7 +157,7 @@ export const Drop = z.strictObject({ ...made, picture: z.string().min(1).max(64)
 export const Counted = z.strictObject({ ...made, result: z.enum(['passed', 'stray', 'taken-back']) });
 export type Counted = z.infer<typeof Counted>;
 
-export const FindRecord = z.strictObject({
+const FindFields = z.strictObject({
   id,
   number: z.number().int().positive().optional(),
   startedAt: Instant,
@@ -172,7 +173,7 @@ export const FindRecord = z.strictObject({
     z.strictObject({ taxon: TaxonId, at: Instant, id: id.optional(), stamp: Stamp.optional() }),
   ),
   /** All changes of its context, oldest first, and the context they make. */
-  told: z.array(ContextEntry).default([]),
+  contexts: z.array(ContextEntry).default([]),
   context: Context,
   readings: z.array(Reading),
   withdrawals: z.array(Withdrawal),
@@ -197,6 +198,7 @@ export const FindRecord = z.strictObject({
   drops: z.array(Drop).default([]),
   counted: z.array(Counted).default([]),
 });
+export const FindRecord = z.preprocess(renamedField('told', 'contexts'), FindFields);
 export type FindRecord = z.infer<typeof FindRecord>;
 
 /** A line of the log of finds. */

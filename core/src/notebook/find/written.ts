@@ -18,9 +18,9 @@ export function contextOf(contexts: readonly ContextEntry[]): Context {
 }
 
 /** All changes of a context. Records of an earlier version hold only what they made. */
-export const contextsOf = ({ id, told, context, startedAt }: FindRecord): readonly ContextEntry[] =>
-  told.length > 0 || Object.keys(context).length === 0
-    ? told
+export const contextsOf = ({ id, contexts, context, startedAt }: FindRecord): readonly ContextEntry[] =>
+  contexts.length > 0 || Object.keys(context).length === 0
+    ? contexts
     : [{ id: madeId('context', id), at: startedAt, context }];
 
 type EditOf<F extends EditField> = Extract<Edit, { readonly field: F }>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { renamedField } from '../../lib/renamedField';
 import type { PageEntry } from '../entry';
 import { placedAll } from '../find';
 import { Stamp } from '../stamp';
@@ -8,8 +9,7 @@ const FieldEntry = z.custom<NewField & { readonly stamp?: Stamp | undefined }>(
   (value) => typeof value === 'object' && value !== null && 'field' in value,
 );
 
-/** A page as its entries fold to it. */
-export const PageRecord = z.strictObject({
+const PageFields = z.strictObject({
   id: z.string().min(1).max(64),
   kind: z.enum(PAGE_KINDS as [PageKind, ...PageKind[]]),
   at: z.string(),
@@ -17,9 +17,11 @@ export const PageRecord = z.strictObject({
   person: z.string().optional(),
   group: z.string().optional(),
   /** Every change of a field, oldest first. */
-  told: z.array(FieldEntry),
+  changes: z.array(FieldEntry),
   sightings: z.array(Sighting),
 });
+/** A page as its entries fold to it. */
+export const PageRecord = z.preprocess(renamedField('told', 'changes'), PageFields);
 export type PageRecord = z.infer<typeof PageRecord>;
 
 const idOf = (item: { readonly id: string }) => item.id;
@@ -52,7 +54,7 @@ export function applyAllToPage(
   if (fields.length === 0 && sightings.length === 0) return begun;
   return {
     ...begun,
-    told: placedAll(begun.told, fields, idOf),
+    changes: placedAll(begun.changes, fields, idOf),
     sightings: placedAll(begun.sightings, sightings, idOf),
   };
 }
@@ -66,12 +68,12 @@ function beginning(entries: readonly PageEntry[]): PageRecord | undefined {
         at: body.at,
         person: body.by,
         ...(body.group === undefined ? {} : { group: body.group }),
-        told: [],
+        changes: [],
         sightings: [],
       };
     // A group has a page from the beginning: nobody has to begin it.
     if (kind === 'fields' && body.of === 'group')
-      return { id: page, kind: 'group', at: body.at, group: page, told: [], sightings: [] };
+      return { id: page, kind: 'group', at: body.at, group: page, changes: [], sightings: [] };
   }
   return undefined;
 }

@@ -7,6 +7,6 @@ export * from './harvest';
 export * from './geometry';
 export * from './shape';
 export * from './fold';
-export * from './standing';
+export * from './currentFields';
 export * from './pantry';
 export * from './practice';

@@ -70,7 +70,7 @@ export function causeOf(record: FindRecord, guide: CompiledGuide, policy?: Polic
     const since = [
       ...record.readings,
       ...record.withdrawals,
-      ...record.told,
+      ...record.contexts,
       ...record.targets,
       ...record.pieces,
     ].some((one) => 'at' in one && one.at > collected.at);

@@ -31,7 +31,7 @@ export interface GuideChange {
   /** Characters whose question changed. */
   readonly characters: ReadonlySet<string>;
   /** What is said otherwise, in the order of taxa and then characters. */
-  readonly said: readonly ChangedStatement[];
+  readonly changed: readonly ChangedStatement[];
   /** The same by character. */
   readonly statements: ReadonlyMap<CharacterId, readonly ChangedStatement[]>;
 }
@@ -50,10 +50,10 @@ const asTarget = ({
   ...rest
 }: Taxon) => canonicalJson(rest);
 const sayings = (compiled: CompiledTaxon | undefined): Map<CharacterId, string> => {
-  const said = new Map<CharacterId, unknown[]>();
+  const byCharacter = new Map<CharacterId, unknown[]>();
   for (const s of compiled?.taxon.statements ?? [])
-    said.set(s.character, [...(said.get(s.character) ?? []), s]);
-  return new Map([...said].map(([character, statements]) => [character, canonicalJson(statements)]));
+    byCharacter.set(s.character, [...(byCharacter.get(s.character) ?? []), s]);
+  return new Map([...byCharacter].map(([character, statements]) => [character, canonicalJson(statements)]));
 };
 
 /**
@@ -75,9 +75,9 @@ export function changeBetween(before: CompiledGuide, after: CompiledGuide): Guid
       canonicalJson([after.guide.stages, after.guide.bodyPlans]) ||
     stayed.some((id, i) => id !== order[i]) ||
     both.some(([was, is]) => asDanger(was.taxon) !== asDanger(is.taxon));
-  const said = saidOtherwise(before, after);
+  const changed = changedStatements(before, after);
   const statements = new Map<CharacterId, ChangedStatement[]>();
-  for (const one of said) statements.set(one.character, [...(statements.get(one.character) ?? []), one]);
+  for (const one of changed) statements.set(one.character, [...(statements.get(one.character) ?? []), one]);
   return {
     before,
     after,
@@ -92,12 +92,12 @@ export function changeBetween(before: CompiledGuide, after: CompiledGuide): Guid
         )
         .map(({ id }) => id),
     ),
-    said,
+    changed,
     statements,
   };
 }
 
-function saidOtherwise(before: CompiledGuide, after: CompiledGuide): ChangedStatement[] {
+function changedStatements(before: CompiledGuide, after: CompiledGuide): ChangedStatement[] {
   const changed: ChangedStatement[] = [];
   for (const taxon of [...new Set([...before.taxa, ...after.taxa].map((t) => t.id))].sort()) {
     const [old, now] = [before.taxon(taxon), after.taxon(taxon)];
@@ -116,10 +116,10 @@ export function statementsMet(
   change: GuideChange,
   find: Case,
 ): { readonly taxon: TaxonId; readonly character: CharacterId }[] {
-  if (change.said.length === 0) return [];
+  if (change.changed.length === 0) return [];
   const read = new Set(find.readings.map(({ character }) => character));
   const met: { readonly taxon: TaxonId; readonly character: CharacterId }[] = [];
-  for (const { taxon, character, harms: harmful } of change.said) {
+  for (const { taxon, character, harms: harmful } of change.changed) {
     if (read.has(character) && (harmful || taxon === find.target)) met.push({ taxon, character });
   }
   return met;
@@ -153,11 +153,11 @@ export function touched(change: GuideChange, find: Case): Touched {
  */
 export function movedBy(change: GuideChange, reading: Reading): 'all' | readonly TaxonId[] {
   if (change.characters.has(reading.character)) return 'all';
-  const said = change.statements.get(reading.character);
-  if (!said) return [];
+  const changed = change.statements.get(reading.character);
+  if (!changed) return [];
   const [then, now] = [toLook(change.before, reading), toLook(change.after, reading)];
   if (!then || !now) return then === now ? [] : 'all';
-  return said.filter((statement) => standsOtherwise(statement, then, now)).map(({ taxon }) => taxon);
+  return changed.filter((statement) => standsOtherwise(statement, then, now)).map(({ taxon }) => taxon);
 }
 
 function asksTargetOtherwise(change: GuideChange, find: Case, character: CharacterId): boolean {

@@ -52,7 +52,7 @@ export function recompute(
  * Re-evaluates any number of stored finds under a new version: the two versions are compared once, and only
  * what the difference touches is asked again. What it does not touch keeps its verdict, under the new
  * version's name; the result is the same as that of `recompute` for each, with the statements that differ
- * (`core/test/recompute.test.ts`).
+ * (`core/test/recompute/many.test.ts`).
  */
 export function recomputer(
   before: CompiledGuide,

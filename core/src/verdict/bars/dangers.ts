@@ -17,16 +17,16 @@ export interface Dangers {
    * By position in `same`: what a row says of it whatever was read, so that no taxon has to be looked up for
    * a row.
    */
-  readonly standing: readonly Standing[];
+  readonly all: readonly Danger[];
   /** Of the other kingdom: ruled out by that alone. */
-  readonly other: readonly Standing[];
+  readonly other: readonly Danger[];
   readonly needs: Readonly<Record<HarmGrade, number>>;
   /** How the wanted use reaches the body. */
   readonly route: Route;
 }
 
 /** One danger, as it relates to a target by a route. */
-export interface Standing {
+export interface Danger {
   readonly taxon: TaxonId;
   readonly grade: HarmGrade;
   /** Whether the target names it as a lookalike. */
@@ -67,7 +67,7 @@ function rowKey(guide: CompiledGuide, taxon: CompiledTaxon, grade: HarmGrade, li
   return ((listed ? 0 : 4) + GRADE_ORDER[grade]) * guide.tables.taxa + taxon.rank;
 }
 
-type Sorted = Pick<Dangers, 'same' | 'standing' | 'other'>;
+type Sorted = Pick<Dangers, 'same' | 'all' | 'other'>;
 
 /**
  * Who is dangerous to a target by a route never changes with the find: sorted out once for each that is asked
@@ -86,22 +86,22 @@ function sortedFor(guide: CompiledGuide, view: CaseView, target: CompiledTaxon, 
     .flatMap((taxon) => {
       const grade = gradeBy(taxon, route);
       if (taxon.index === target.index || grade === 'none') return [];
-      const standing: Standing = {
+      const danger: Danger = {
         taxon: taxon.id,
         grade,
         listed: listed.has(taxon.id),
         key: rowKey(guide, taxon, grade, listed.has(taxon.id)),
       };
-      return [{ taxon, standing }];
+      return [{ taxon, danger }];
     })
-    .sort((a, b) => a.standing.key - b.standing.key);
+    .sort((a, b) => a.danger.key - b.danger.key);
   const same = dangerous.filter(({ taxon }) => taxon.taxon.kingdom === view.find.kingdom);
   const now: Sorted = {
     same: Int32Array.from(same, ({ taxon }) => taxon.index),
-    standing: same.map(({ standing }) => standing),
+    all: same.map(({ danger }) => danger),
     other: dangerous
       .filter(({ taxon }) => taxon.taxon.kingdom !== view.find.kingdom)
-      .map(({ standing }) => standing),
+      .map(({ danger }) => danger),
   };
   known.set(name, now);
   return now;
@@ -114,8 +114,8 @@ export function dangersOf(
   extra: number,
 ): Dangers {
   const route = routeOf(view.find, target);
-  const { same, standing, other } = sortedFor(guide, view, target, route);
-  return { same, standing, other, needs: needsOf(view, extra), route };
+  const { same, all, other } = sortedFor(guide, view, target, route);
+  return { same, all, other, needs: needsOf(view, extra), route };
 }
 
 /** Bars that this danger needs. */

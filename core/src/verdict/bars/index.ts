@@ -9,7 +9,7 @@ import {
   type TaxonId,
 } from '../../guide';
 import { couldFit, relationOverall } from '../relation';
-import type { Dangers, Standing } from './dangers';
+import type { Danger, Dangers } from './dangers';
 import type { Ground } from './independent';
 import type { Tally } from './tally';
 
@@ -122,8 +122,8 @@ export function barRows(guide: CompiledGuide, dangers: Dangers, tallied: Tally):
   const rows: BarRow[] = [];
   const ruledOut = otherKingdomRows(dangers);
   let next = 0;
-  for (let i = 0; i < dangers.standing.length; i += 1) {
-    const { taxon, grade, listed, key } = dangers.standing[i] as Standing;
+  for (let i = 0; i < dangers.all.length; i += 1) {
+    const { taxon, grade, listed, key } = dangers.all[i] as Danger;
     for (; next < ruledOut.length && (ruledOut[next] as Ruled).key < key; next += 1)
       rows.push((ruledOut[next] as Ruled).row);
     const need = dangers.needs[grade];
