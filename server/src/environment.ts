@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { MailSettings } from './mail';
 import type { StartOptions } from './start';
 
-/** What a server is told by its environment: every variable is looked at before anything starts. */
+/** What a server reads from its environment: every variable is looked at before anything starts. */
 
 const whole = (least: number, most: number) =>
   z.string().regex(/^\d+$/, 'a whole number').transform(Number).pipe(z.number().min(least).max(most));

@@ -1,6 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { pino } from 'pino';
+import { pino, type Logger } from 'pino';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { openAuth, sharedSecret } from './accounts';
@@ -100,6 +100,84 @@ function closed(server: Server): Promise<void> {
   });
 }
 
+/** What was opened is closed again in the opposite order, at the end or where something fails half-way. */
+function openedOneByOne() {
+  const closers: (() => unknown)[] = [];
+  return {
+    opened: <T>(one: T, close: (one: T) => unknown): T => {
+      closers.push(() => close(one));
+      return one;
+    },
+    closeAll: async () => {
+      for (const close of closers.splice(0).reverse()) await close();
+    },
+  };
+}
+
+/** @returns the address that the server listens at */
+async function listening(
+  server: Server,
+  { host = '127.0.0.1', port: wanted }: StartOptions,
+): Promise<string> {
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', reject).listen(wanted, host, resolve);
+  });
+  const { port } = server.address() as AddressInfo;
+  return `http://${host}:${port}`;
+}
+
+type Opened = ReturnType<typeof openedOneByOne>['opened'];
+
+interface Base {
+  readonly databaseUrl: string;
+  readonly log: Logger;
+  readonly opened: Opened;
+}
+
+/** Connections to the database, the guide, and the clock; loads the demo data if asked. */
+async function openData({ databaseUrl, opened }: Base, options: StartOptions) {
+  const database = (more: ConnectOptions) => opened(connect(databaseUrl, more), (one) => one.destroy());
+  const db = database({ ...SERVING, max: options.pool ?? POOL_SIZE });
+  // Long work has connections of its own, and may take its time.
+  const work = database({ max: options.workPool ?? WORK_POOL_SIZE });
+  const pulse = database({ ...SERVING, max: 1 });
+  const guide = compileGuide(shippedGuide());
+  await keepGuide(work, guide);
+  if (options.demo) await loadDemo(work, guide);
+  return { db, work, pulse, guide, clock: await openClock(work) };
+}
+
+/** Pictures, letters, worker threads, and work that nobody waits for. */
+async function openWork(
+  { databaseUrl, log, opened }: Base,
+  { work, guide, clock }: Awaited<ReturnType<typeof openData>>,
+  options: StartOptions,
+) {
+  const stopping = <T extends { readonly stop: () => Promise<void> }>(one: T) =>
+    opened(one, ({ stop }) => stop());
+  const objects = options.objects && opened(await openObjects(options.objects), (one) => one.close());
+  const mail = options.mail && opened(openMail(options.mail, work, log), (one) => one.close());
+  const { takenUpAfterSeconds } = options;
+  return {
+    objects,
+    mail,
+    reading: stopping(openReading(databaseUrl)),
+    judging: stopping(openJudging(guide)),
+    questions: stopping(openQuestions(guide)),
+    jobs: stopping(
+      await openJobs({
+        db: work,
+        databaseUrl,
+        guide,
+        log,
+        objects,
+        now: clock.now,
+        ...(takenUpAfterSeconds === undefined ? {} : { takenUpAfterSeconds }),
+      }),
+    ),
+  };
+}
+
 /**
  * Migrates, loads the demo data if asked, and serves.
  *
@@ -112,51 +190,18 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     log.warn(
       'the application owns its tables: whoever takes it over could change what is on record; see docs/running.md',
     );
-  // What was opened is closed again in the opposite order, at the end or where something fails half-way.
-  const closers: (() => unknown)[] = [];
-  const opened = <T>(one: T, close: (one: T) => unknown): T => {
-    closers.push(() => close(one));
-    return one;
-  };
-  const closeAll = async () => {
-    for (const close of closers.splice(0).reverse()) await close();
-  };
-  const database = (more: ConnectOptions) => opened(connect(databaseUrl, more), (one) => one.destroy());
+  const { opened, closeAll } = openedOneByOne();
+  const base = { databaseUrl, log, opened };
   try {
-    const db = database({ ...SERVING, max: options.pool ?? POOL_SIZE });
-    // Long work has connections of its own, and may take its time.
-    const work = database({ max: options.workPool ?? WORK_POOL_SIZE });
-    const pulse = database({ ...SERVING, max: 1 });
-    const guide = compileGuide(shippedGuide());
-    await keepGuide(work, guide);
-    if (options.demo) await loadDemo(work, guide);
-    const clock = await openClock(work);
-    const objects = options.objects && opened(await openObjects(options.objects), (one) => one.close());
-    const mail = options.mail && opened(openMail(options.mail, work, log), (one) => one.close());
-    const stopping = <T extends { readonly stop: () => Promise<void> }>(one: T) =>
-      opened(one, ({ stop }) => stop());
-    const reading = stopping(openReading(databaseUrl));
-    const judging = stopping(openJudging(guide));
-    const questions = stopping(openQuestions(guide));
-    const jobs = stopping(
-      await openJobs({
-        db: work,
-        databaseUrl,
-        guide,
-        log,
-        objects,
-        now: clock.now,
-        ...(options.takenUpAfterSeconds === undefined
-          ? {}
-          : { takenUpAfterSeconds: options.takenUpAfterSeconds }),
-      }),
-    );
+    const { work, ...data } = await openData(base, options);
+    const { mail, ...services } = await openWork(base, { work, ...data }, options);
     const metrics = options.metricsPort === undefined ? undefined : openMetrics();
     if (metrics && options.metricsPort !== undefined)
       opened(await serveMetrics(metrics, options.metricsPort), (one) => one.close());
     const server = opened(createServer(), closed);
     // Event streams stay open: they end first, so that the server can.
-    const live = stopping(openLive(databaseUrl));
+    const live = opened(openLive(databaseUrl), ({ stop }) => stop());
+    const { db } = data;
     const auth = openAuth({
       db,
       secret: await sharedSecret(db, options.secret),
@@ -165,31 +210,19 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
       mail,
     });
     const app = createApp({
-      db,
-      pulse,
-      clock,
+      ...data,
+      ...services,
       metrics,
-      guide,
-      questions,
-      judging,
-      reading,
       live,
-      jobs,
       auth,
       log,
-      objects,
       mail: mail?.kind,
       ...(options.web === undefined ? {} : { web: options.web }),
       ...(options.proxies === undefined ? {} : { proxies: options.proxies }),
       ...(options.publicUrl === undefined ? {} : { publicUrl: options.publicUrl }),
     });
-    const host = options.host ?? '127.0.0.1';
     server.on('request', app);
-    await new Promise<void>((resolve, reject) => {
-      server.once('error', reject).listen(options.port, host, resolve);
-    });
-    const { port } = server.address() as AddressInfo;
-    return { url: `http://${host}:${port}`, db, jobs, stop: closeAll };
+    return { url: await listening(server, options), db, jobs: services.jobs, stop: closeAll };
   } catch (error) {
     await closeAll();
     throw error;

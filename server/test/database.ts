@@ -3,12 +3,14 @@ import { connect, migrate, type Db } from '../src/db';
 
 /**
  * A database of its own for a test file, in the cluster that the test command started (TEST_DATABASE_URL).
+ * Files that share a name do not meet in it: each worker has its own.
  */
 export async function freshDatabase(
-  name: string,
+  base: string,
 ): Promise<{ url: string; db: Db; close: () => Promise<void> }> {
   const cluster = process.env.TEST_DATABASE_URL;
   if (!cluster) throw new Error('TEST_DATABASE_URL is not set; run scripts/test');
+  const name = `${base}_${process.env.JEST_WORKER_ID ?? '1'}`;
   const admin = connect(cluster);
   await sql`drop database if exists ${sql.id(name)} with (force)`.execute(admin);
   await sql`create database ${sql.id(name)}`.execute(admin);

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { betterAuth } from 'better-auth';
+import { betterAuth, type BetterAuthOptions } from 'better-auth';
 import { createAuthEndpoint } from 'better-auth/api';
 import { setSessionCookie } from 'better-auth/cookies';
 import { sql } from 'kysely';
@@ -54,70 +54,73 @@ export function openAuth({ db, secret, demoPerson, publicUrl, mail }: AuthOption
     ...(mail === undefined ? {} : { emailVerification: confirmedByMail(db, mail, origin) }),
     verification: { storeIdentifier: 'hashed' },
     session: { expiresIn: 90 * DAY_SECONDS, updateAge: DAY_SECONDS },
-    rateLimit: {
-      enabled: true,
-      storage: 'database',
-      window: 60,
-      max: 300,
-      customRules: {
-        '/sign-in/email': { window: 60, max: 10 },
-        '/sign-up/email': { window: 3600, max: 20 },
-        '/demo/sign-in': { window: 60, max: 300 },
-        '/change-password': { window: 60, max: 10 },
-        '/request-password-reset': { window: 60, max: 10 },
-        '/reset-password': { window: 60, max: 10 },
-      },
-    },
+    rateLimit: RATE_LIMIT,
     advanced: {
       cookiePrefix: 'pause',
       useSecureCookies: publicUrl?.startsWith('https:') === true,
       defaultCookieAttributes: { httpOnly: true, sameSite: 'lax', path: '/' },
       ipAddress: { ipAddressHeaders: [FROM_HEADER] },
     },
-    databaseHooks: {
-      user: {
-        create: {
-          after: async ({ id, name }) => {
-            await db
-              .insertInto('people')
-              .values({ id, name })
-              .onConflict((conflict) => conflict.column('id').doNothing())
-              .execute();
-            await record(db, id, 'account-made');
-          },
-        },
-      },
-      session: { create: { after: async ({ userId }) => record(db, userId, 'signed-in') } },
-      account: {
-        update: {
-          after: async ({ userId }) => {
-            if (userId) await record(db, userId, 'password-changed');
-          },
-        },
-      },
-    },
+    databaseHooks: hooksOn(db),
     logger: { disabled: true },
     telemetry: { enabled: false },
-    plugins:
-      demoPerson === undefined
-        ? []
-        : [
-            {
-              id: 'demo',
-              endpoints: {
-                demoSignIn: createAuthEndpoint('/demo/sign-in', { method: 'POST' }, async (ctx) => {
-                  const user = await ctx.context.internalAdapter.findUserById(demoPerson);
-                  if (!user) throw ctx.error('NOT_FOUND');
-                  const session = await ctx.context.internalAdapter.createSession(user.id);
-                  await setSessionCookie(ctx, { session, user });
-                  return ctx.json({ id: user.id });
-                }),
-              },
-            },
-          ],
+    plugins: demoPerson === undefined ? [] : [demoSignIn(demoPerson)],
   });
 }
 export type Auth = ReturnType<typeof openAuth>;
+
+const RATE_LIMIT = {
+  enabled: true,
+  storage: 'database' as const,
+  window: 60,
+  max: 300,
+  customRules: {
+    '/sign-in/email': { window: 60, max: 10 },
+    '/sign-up/email': { window: 3600, max: 20 },
+    '/demo/sign-in': { window: 60, max: 300 },
+    '/change-password': { window: 60, max: 10 },
+    '/request-password-reset': { window: 60, max: 10 },
+    '/reset-password': { window: 60, max: 10 },
+  },
+};
+
+/** Every account is a person, and what becomes of it is on record. */
+const hooksOn = (db: Db): BetterAuthOptions['databaseHooks'] => ({
+  user: {
+    create: {
+      after: async ({ id, name }) => {
+        await db
+          .insertInto('people')
+          .values({ id, name })
+          .onConflict((conflict) => conflict.column('id').doNothing())
+          .execute();
+        await record(db, id, 'account-made');
+      },
+    },
+  },
+  session: { create: { after: async ({ userId }) => record(db, userId, 'signed-in') } },
+  account: {
+    update: {
+      after: async ({ userId }) => {
+        if (userId) await record(db, userId, 'password-changed');
+      },
+    },
+  },
+});
+
+/** Signs in as the person of the demo, without a password. */
+const demoSignIn = (person: string) => ({
+  id: 'demo',
+  endpoints: {
+    demoSignIn: createAuthEndpoint('/demo/sign-in', { method: 'POST' }, async (ctx) => {
+      const user = await ctx.context.internalAdapter.findUserById(person);
+      if (!user) throw ctx.error('NOT_FOUND');
+      const session = await ctx.context.internalAdapter.createSession(user.id);
+      await setSessionCookie(ctx, { session, user });
+      return ctx.json({ id: user.id });
+    }),
+  },
+});
 
 type Origin = (request: Request | undefined) => string;
 interface Account {
@@ -188,7 +191,7 @@ export async function passwordFits(auth: Auth, db: Db, person: string, password:
 const LONGEST_SESSION_MS = 180 * DAY_SECONDS * 1000;
 
 /**
- * Who asks. A session that is used goes on for a while: then `renewed` holds what the browser is told of it.
+ * Who asks. A session that is used goes on for a while: then `renewed` holds the cookies for the browser.
  */
 export async function sessionOf(
   auth: Auth,

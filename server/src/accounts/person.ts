@@ -8,14 +8,14 @@ import { toEntry } from '../notebook/rows';
 import { invalid } from '../problem';
 import { record } from './audit';
 
-/** Everything that belongs to a person, and what they told in the notebooks of groups. */
+/** Everything that belongs to a person, and what they recorded in the notebooks of groups. */
 export interface PersonExport {
   readonly format: 'pause-export/1';
   readonly person: { readonly id: string; readonly name: string; readonly email?: string };
   readonly groups: readonly Membership[];
   /** Of the person's own notebook, whole. */
   readonly own: readonly Entry[];
-  /** What this person told in the notebooks of groups. */
+  /** What this person recorded in the notebooks of groups. */
   readonly inGroups: readonly Entry[];
 }
 
@@ -46,7 +46,7 @@ export async function exportPerson(db: Db, person: string): Promise<PersonExport
 const GONE = 'Someone who left';
 
 /**
- * Deletes a person: account, sessions, and the notebook of their own. What they told in the notebooks of
+ * Deletes a person: account, sessions, and the notebook of their own. What they recorded in the notebooks of
  * groups stays there, without their name.
  *
  * @throws Problem 422 where somebody would be left without a keeper

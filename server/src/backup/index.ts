@@ -11,7 +11,7 @@ import { Problem } from '../problem';
 export interface Digest {
   readonly streams: number;
   readonly finds: number;
-  /** Places, eaters, walks and groups that something was told of. */
+  /** Places, eaters, walks and groups that have entries. */
   readonly pages: number;
   readonly entries: number;
   readonly readings: number;
@@ -20,7 +20,7 @@ export interface Digest {
   readonly content: string;
   /** SHA-256 over the verdict that every find gives by this guide and its group's rules. */
   readonly recomputed: string;
-  /** What is not as it must be: gaps, entries that are not what was told, entries of no find. */
+  /** What is not as it must be: gaps, entries that are not what was recorded, entries of no find. */
   readonly problems: readonly string[];
 }
 

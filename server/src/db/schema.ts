@@ -45,12 +45,12 @@ export interface PageTable {
   kind: PageKind;
   person: string | null;
 }
-/** Everything that was put on record, as it was told. */
+/** Every entry, as it arrived. */
 export interface EntryTable {
   stream: string;
   seq: Number8;
   kind: Kind;
-  /** Made by the device that told it. */
+  /** Made by the device that recorded it. */
   id: string;
   /** Of a find, or of a page: one of both. */
   find_id: string | null;
@@ -179,7 +179,7 @@ export interface RecallAskedTable {
   /** What was read of it, each a character and its value; and what was skipped, by the character alone. */
   looks: string[];
   asked_at: Generated<Date>;
-  /** When something was told of it that it is still to be asked again for. */
+  /** When something was added to it for which it is still to be decided again. */
   moved_at: Generated<Date | null>;
 }
 /** One row: what signs cookies, where none was given from outside. */

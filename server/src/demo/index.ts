@@ -1,4 +1,4 @@
-import { GROUP_POLICY, type CompiledGuide, type PageKind } from '@pause/core';
+import { GROUP_POLICY, type CompiledGuide, type PageKind, type Verdict } from '@pause/core';
 import { parseEntry, stampOf, type Entry } from '@pause/core/notebook';
 import { actorOf } from '../access';
 import type { Db } from '../db';
@@ -64,7 +64,7 @@ async function loadPractice(db: Db, guide: CompiledGuide): Promise<void> {
 const SEASON_START = Date.parse('2026-01-10T09:00:00.000Z');
 
 /**
- * A place or an eater, with all that was told of it over the years. Told again it is known, and changes
+ * A place or an eater, with all that was recorded of it over the years. Loaded again it is known, and changes
  * nothing.
  */
 async function loadPage(
@@ -84,7 +84,7 @@ async function loadPage(
   let sent = 0;
   const entry = (entryKind: Entry['kind'], body: object): Entry => {
     sent += 1;
-    // What was seen in the season is told in the evening; the rest on its first morning.
+    // What was seen in the season is recorded in the evening; the rest on its first morning.
     const evening = 'on' in body ? Date.parse(`${String(body.on)}T17:00:00.000Z`) : 0;
     const at = new Date(Math.max(SEASON_START, evening) + sent * 1000).toISOString();
     const parsed = parseEntry({
@@ -119,101 +119,97 @@ async function loadPage(
 }
 
 async function loadFind(db: Db, guide: CompiledGuide, demo: DemoFind): Promise<void> {
-  const { id, person } = demo;
+  const { id, person, secondLookBy } = demo;
   const before = (await recordsOf(db, [id])).get(id);
   if (before && (before.decisions.length > 0 || !demo.decision) && before.readings.length > 0) return;
-  const start = Date.parse(demo.startedAt);
-  const instant = (seconds: number) => new Date(start + seconds * 1000).toISOString();
-  /** An entry as the device of its teller would have made it. */
-  const entry = (author: string, kind: Entry['kind'], seconds: number, body: object): Entry => {
-    const parsed = parseEntry({
-      find: id,
-      kind,
-      stamp: stampOf({ ms: start + seconds * 1000, count: 0, device: author }),
-      body,
-    });
-    if ('problems' in parsed) throw new Error(`demo find ${id}: ${JSON.stringify(parsed.problems)}`);
-    return parsed.entry;
-  };
   const send = async (author: string, entries: readonly Entry[]) => {
-    const pushed = await push(db, await actorOf(db, author), entries, {
-      guide,
-      now: Date.parse(DEMO_MORNING),
-    });
+    const now = Date.parse(DEMO_MORNING);
+    const pushed = await push(db, await actorOf(db, author), entries, { guide, now });
     for (const one of pushed) if (one.status === 'refused') throw one.problem;
   };
-  let seconds = 30;
-  const readings = (author: string, name: string, blind: boolean) =>
-    demo.readings.map(([character, ...states], index) => {
-      seconds += 25;
-      return entry(author, 'readings', seconds, {
-        id: `${id}-${name}${index + 1}`,
-        piece: `${id}-p1`,
-        character,
-        value: { kind: 'states', states },
-        sureness: 'sure',
-        by: author,
-        at: instant(seconds),
-        ...(blind ? { blind } : {}),
-      });
-    });
-  await send(person, [
-    entry(person, 'finds', 0, {
-      id,
-      startedAt: demo.startedAt,
-      kingdom: demo.kingdom,
-      bodyPlan: demo.bodyPlan,
-      placeNote: demo.placeNote,
-      person,
-      ...(demo.shared ? { group: DEMO_GROUP.id } : {}),
-    }),
-    entry(person, 'pieces', 0, { id: `${id}-p1`, at: instant(0), purpose: 'decide' }),
-    ...(demo.shared === 'with-place'
-      ? [
-          entry(person, 'edits', 1, {
-            id: `${id}-e1`,
-            at: instant(1),
-            by: person,
-            field: 'exactFor',
-            value: 'group',
-          }),
-          entry(person, 'edits', 2, {
-            id: `${id}-e2`,
-            at: instant(2),
-            by: person,
-            field: 'placeNote',
-            value: demo.placeNote,
-          }),
-        ]
-      : []),
-    ...(demo.place === undefined
-      ? []
-      : [
-          entry(person, 'edits', 3, {
-            id: `${id}-e3`,
-            at: instant(3),
-            by: person,
-            field: 'placePage',
-            value: demo.place,
-          }),
-        ]),
-    entry(person, 'targets', 5, { id: `${id}-t1`, at: instant(5), taxon: demo.target }),
-    entry(person, 'contexts', 20, { id: `${id}-c1`, at: instant(20), context: demo.context }),
-    ...readings(person, 'r', false),
-  ]);
-  if (demo.secondLookBy) await send(demo.secondLookBy, readings(demo.secondLookBy, 's', true));
+  const readings = readingsOf(demo, person, FIRST_READING);
+  await send(person, [...beginningOf(demo), ...readings]);
+  const again = secondLookBy
+    ? readingsOf(demo, secondLookBy, FIRST_READING + readings.length * PER_READING)
+    : [];
+  if (secondLookBy) await send(secondLookBy, again);
   if (!demo.decision) return;
   const record = (await recordsOf(db, [id])).get(id);
   if (!record) throw new Error(`demo find ${id} was not stored`);
   const { verdict } = decideRecord(record, guide, demo.shared ? GROUP_POLICY : undefined);
-  await send(person, [
-    entry(person, 'verdicts', seconds + 10, { id: `${id}-v1`, at: instant(seconds + 10), verdict }),
-    entry(person, 'decisions', seconds + 40, {
+  const end = FIRST_READING + (readings.length + again.length) * PER_READING;
+  await send(person, decidedBy(demo, verdict, end));
+}
+
+/** Seconds after the find was begun at which the first character is read, and between two. */
+const FIRST_READING = 30;
+const PER_READING = 25;
+
+const instantOf = ({ startedAt }: DemoFind, seconds: number) =>
+  new Date(Date.parse(startedAt) + seconds * 1000).toISOString();
+
+/** An entry as the device of its author would have made it, so many seconds after the find was begun. */
+function entryOf(demo: DemoFind, author: string, kind: Entry['kind'], seconds: number, body: object): Entry {
+  const parsed = parseEntry({
+    find: demo.id,
+    kind,
+    stamp: stampOf({ ms: Date.parse(demo.startedAt) + seconds * 1000, count: 0, device: author }),
+    body: kind === 'finds' ? body : { at: instantOf(demo, seconds), ...body },
+  });
+  if ('problems' in parsed) throw new Error(`demo find ${demo.id}: ${JSON.stringify(parsed.problems)}`);
+  return parsed.entry;
+}
+
+/** The find with its piece, place, name and context. */
+function beginningOf(demo: DemoFind): Entry[] {
+  const { id, person, placeNote } = demo;
+  const entry = (kind: Entry['kind'], seconds: number, body: object) =>
+    entryOf(demo, person, kind, seconds, body);
+  const edit = (seconds: number, field: string, value: string) =>
+    entry('edits', seconds, { id: `${id}-e${seconds}`, by: person, field, value });
+  return [
+    entry('finds', 0, {
+      id,
+      startedAt: demo.startedAt,
+      kingdom: demo.kingdom,
+      bodyPlan: demo.bodyPlan,
+      placeNote,
+      person,
+      ...(demo.shared ? { group: DEMO_GROUP.id } : {}),
+    }),
+    entry('pieces', 0, { id: `${id}-p1`, purpose: 'decide' }),
+    ...(demo.shared === 'with-place' ? [edit(1, 'exactFor', 'group'), edit(2, 'placeNote', placeNote)] : []),
+    ...(demo.place === undefined ? [] : [edit(3, 'placePage', demo.place)]),
+    entry('targets', 5, { id: `${id}-t1`, taxon: demo.target }),
+    entry('contexts', 20, { id: `${id}-c1`, context: demo.context }),
+  ];
+}
+
+/** What one person read; somebody who looks a second time reads it blind. */
+function readingsOf(demo: DemoFind, author: string, from: number): Entry[] {
+  const blind = author !== demo.person;
+  return demo.readings.map(([character, ...states], index) =>
+    entryOf(demo, author, 'readings', from + (index + 1) * PER_READING, {
+      id: `${demo.id}-${blind ? 's' : 'r'}${index + 1}`,
+      piece: `${demo.id}-p1`,
+      character,
+      value: { kind: 'states', states },
+      sureness: 'sure',
+      by: author,
+      ...(blind ? { blind } : {}),
+    }),
+  );
+}
+
+function decidedBy(demo: DemoFind, verdict: Verdict, from: number): Entry[] {
+  const { id, person, decision } = demo;
+  return [
+    entryOf(demo, person, 'verdicts', from + 10, { id: `${id}-v1`, verdict }),
+    entryOf(demo, person, 'decisions', from + 40, {
       id: `${id}-d1`,
-      at: instant(seconds + 40),
       verdict: `${id}-v1`,
       by: person,
-      ...demo.decision,
+      ...decision,
     }),
-  ]);
+  ];
 }

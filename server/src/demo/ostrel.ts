@@ -21,7 +21,7 @@ export interface DemoFind {
   readonly bodyPlan: string;
   readonly placeNote: string;
   readonly person: string;
-  /** In the group's notebook, and whether the group is told the place; left out: in the person's own. */
+  /** In the group's notebook, and whether the group sees the place; left out: in the person's own. */
   readonly shared?: 'with-place' | 'without-place';
   /** Who read the same again without knowing the first answers. */
   readonly secondLookBy?: string;

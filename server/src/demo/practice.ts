@@ -84,84 +84,96 @@ const WOOD = [3, 4, 5] as const;
 
 /** @param guide what it does not know is left out */
 export function demoPractice(guide: CompiledGuide, group: string): DemoPage[] {
-  const knows = (character: string, state: string) =>
-    guide.character(character)?.stateBit.has(state) ?? false;
-  const pages = WALKERS.flatMap(({ keeper, seed, confuses, drilled }): DemoPage[] => {
-    const draw = seeded(seed);
-    const evenings = EVENINGS.map((on, evening): DemoPage => {
+  return [...WALKERS.flatMap((walker) => practiceOf(guide, group, walker)), lessonOf(guide)];
+}
+
+function practiceOf(guide: CompiledGuide, group: string, walker: (typeof WALKERS)[number]): DemoPage[] {
+  const { keeper, seed } = walker;
+  const draw = seeded(seed);
+  return [
+    {
+      id: `demo-learner-${keeper}`,
+      kind: 'learner',
+      keeper,
+      shared: 'own',
+      fields: { minutes: 5, countsFor: [group] },
+    },
+    ...EVENINGS.map((on, evening): DemoPage => {
       const at = (second: number) =>
         `${on}T19:${String(Math.floor(second / 60)).padStart(2, '0')}:${String(second % 60).padStart(2, '0')}.000Z`;
-      const sureness = (right: boolean): Sureness => {
-        const one = draw();
-        return one < (right ? 0.75 : 0.4) ? 'sure' : one < 0.92 ? 'fairly' : 'guess';
-      };
-      const pairs = drilled.map(([target, other, wrongAt], index): PracticeAnswer => ({
-        card: pairCard(target, other),
-        at: at(index * 20),
-        right: wrongAt !== evening,
-        sureness: 'sure',
-      }));
-      const reads = SHOWN.filter(([character, shown]) => knows(character, shown)).flatMap(
-        ([character, shown], index) =>
-          Array.from({ length: 2 }, (_, time): PracticeAnswer => {
-            const takes = confuses.find(
-              ([of, was, read]) => of === character && was === shown && knows(of, read),
-            );
-            const read = takes && draw() * 10 < takes[3] ? takes[2] : shown;
-            return {
-              card: termCard(character, shown),
-              at: at(100 + index * 20 + time * 10),
-              right: read === shown,
-              sureness: sureness(read === shown),
-              look: { character, shown, read, sureness: sureness(read === shown) } as PracticeAnswer['look'] &
-                object,
-            };
-          }),
-      );
+      const answers = [...pairsDrilled(walker, evening, at), ...termsRead(guide, walker, draw, at)];
       const finds = WOOD.includes(evening as never)
         ? woodOf(guide, seed + evening, (second) => at(400 + second), evening === 3 && keeper === 'mirel')
         : [];
+      const walked = finds.length > 0;
       const fields: Partial<PracticeFields> = {
         on,
-        what: finds.length > 0 ? 'walk' : 'drill',
-        answers: [...pairs, ...reads],
-        ...(finds.length > 0 ? { finds } : {}),
+        what: walked ? 'walk' : 'drill',
+        answers,
+        ...(walked ? { finds } : {}),
       };
       return { id: `demo-practice-${keeper}-${evening}`, kind: 'practice', keeper, shared: 'own', fields };
-    });
-    return [
-      {
-        id: `demo-learner-${keeper}`,
-        kind: 'learner',
-        keeper,
-        shared: 'own',
-        fields: { minutes: 5, countsFor: [group] },
-      },
-      ...evenings,
-    ];
-  });
-  return [
-    ...pages,
-    {
-      id: 'demo-lesson-gills',
-      kind: 'lesson',
-      keeper: 'mirel',
-      shared: 'with-place',
-      fields: {
-        title: 'White gills on the meadow',
-        note: 'Before anybody goes out for field mushrooms: lift one whole, with its base.',
-        pairs: [
-          {
-            target: 'agaricus-campestris',
-            other: 'amanita-virosa',
-            note: 'Dig out the base. A bag there ends it, whatever the cap says.',
-          },
-          { target: 'agaricus-campestris', other: 'amanita-phalloides' },
-        ].filter(({ target, other }) => guide.taxon(target) && guide.taxon(other)),
-      },
-    },
+    }),
   ];
 }
+
+type At = (second: number) => string;
+
+const pairsDrilled = ({ drilled }: (typeof WALKERS)[number], evening: number, at: At): PracticeAnswer[] =>
+  drilled.map(([target, other, wrongAt], index) => ({
+    card: pairCard(target, other),
+    at: at(index * 20),
+    right: wrongAt !== evening,
+    sureness: 'sure',
+  }));
+
+/** Each of the terms shown twice; what somebody confuses they read wrong now and then. */
+function termsRead(
+  guide: CompiledGuide,
+  { confuses }: (typeof WALKERS)[number],
+  draw: () => number,
+  at: At,
+): PracticeAnswer[] {
+  const knows = (character: string, state: string) =>
+    guide.character(character)?.stateBit.has(state) ?? false;
+  const sureness = (right: boolean): Sureness => {
+    const one = draw();
+    return one < (right ? 0.75 : 0.4) ? 'sure' : one < 0.92 ? 'fairly' : 'guess';
+  };
+  return SHOWN.filter(([character, shown]) => knows(character, shown)).flatMap(([character, shown], index) =>
+    Array.from({ length: 2 }, (_, time): PracticeAnswer => {
+      const takes = confuses.find(([of, was, read]) => of === character && was === shown && knows(of, read));
+      const read = takes && draw() * 10 < takes[3] ? takes[2] : shown;
+      return {
+        card: termCard(character, shown),
+        at: at(100 + index * 20 + time * 10),
+        right: read === shown,
+        sureness: sureness(read === shown),
+        look: { character, shown, read, sureness: sureness(read === shown) } as PracticeAnswer['look'] &
+          object,
+      };
+    }),
+  );
+}
+
+const lessonOf = (guide: CompiledGuide): DemoPage => ({
+  id: 'demo-lesson-gills',
+  kind: 'lesson',
+  keeper: 'mirel',
+  shared: 'with-place',
+  fields: {
+    title: 'White gills on the meadow',
+    note: 'Before anybody goes out for field mushrooms: lift one whole, with its base.',
+    pairs: [
+      {
+        target: 'agaricus-campestris',
+        other: 'amanita-virosa',
+        note: 'Dig out the base. A bag there ends it, whatever the cap says.',
+      },
+      { target: 'agaricus-campestris', other: 'amanita-phalloides' },
+    ].filter(({ target, other }) => guide.taxon(target) && guide.taxon(other)),
+  },
+});
 
 /** Three finds of the practice wood, decided with a few looks; once without any. */
 function woodOf(

@@ -6,7 +6,7 @@ type Seen = readonly [on: string, taxon: string, stage: string | 'nothing' | 'su
 export interface DemoPlace {
   readonly id: string;
   readonly keeper: string;
-  /** In the group's notebook, told to all of it; or there with nobody told where; or in the keeper's own. */
+  /** In the group's notebook, shown to all of it; or there, shown to nobody; or in the keeper's own. */
   readonly shared: 'with-place' | 'without-place' | 'own';
   readonly fields: { readonly [F in keyof PlaceFields]?: unknown };
   readonly seen: readonly Seen[];

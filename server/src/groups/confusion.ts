@@ -1,4 +1,4 @@
-import { standing, type CompiledGuide, type Sureness, type TaxonId } from '@pause/core';
+import { currentFields, type CompiledGuide, type Sureness, type TaxonId } from '@pause/core';
 import { historyOf, type PairHistory, type Read } from '@pause/core/practice';
 import { ownStream } from '../access';
 import type { Db } from '../db';
@@ -7,7 +7,7 @@ import { pagesOf } from '../notebook/pages';
 /** What the people of a group take for what, added up without names, of those who let it count. */
 
 export interface GroupConfusion {
-  /** How many let theirs count. Of fewer than `FEWEST` nothing is told: it would tell who. */
+  /** How many let theirs count. Of fewer than `FEWEST` nothing is shown: it would show who. */
   readonly people: number;
   readonly reads: readonly {
     readonly character: string;
@@ -44,7 +44,7 @@ export async function confusionOfGroup(db: Db, guide: CompiledGuide, group: stri
   );
   const people = new Set(
     [...learners.values()]
-      .filter((page) => standing(page, 'learner').countsFor?.includes(group))
+      .filter((page) => currentFields(page, 'learner').countsFor?.includes(group))
       .flatMap(({ person }) => person ?? []),
   );
   if (people.size < FEWEST) return { people: people.size, reads: [], pairs: [], taken: [] };
@@ -54,10 +54,10 @@ export async function confusionOfGroup(db: Db, guide: CompiledGuide, group: stri
       .filter(({ kind, person }) => kind === 'practice' && person !== null && people.has(person))
       .map(({ id }) => id),
   );
-  // As if they were one: whose each was is not told.
+  // As if they were one: nothing shows whose each was.
   const { reads, pairs, taken } = historyOf(
     guide,
-    [...sittings.values()].map((page) => standing(page, 'practice')),
+    [...sittings.values()].map((page) => currentFields(page, 'practice')),
   );
   return {
     people: people.size,

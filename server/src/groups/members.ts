@@ -32,7 +32,7 @@ async function keepersBut(
 }
 
 /**
- * A member leaves, or a keeper removes one. What they told stays.
+ * A member leaves, or a keeper removes one. What they recorded stays.
  *
  * @throws Problem 409 where nobody would keep the group
  */

@@ -9,7 +9,7 @@ import type { Db } from '../db';
 type GroupField = Extract<PageEntry, { kind: 'fields' }>;
 
 /**
- * What a keeper told of the group's name and rules is part of them, field by field: what was told last
+ * What a keeper recorded of the group's name and rules is part of them, field by field: what was recorded last
  * stands, whenever it arrived.
  */
 export async function settleGroups(db: Db, person: string, fields: readonly GroupField[]): Promise<void> {

@@ -59,8 +59,26 @@ function compressed(): RequestHandler {
 const SHORT_PUSH_BYTES = 4096;
 
 export function api(options: AppOptions): express.Router {
-  const { db, live, auth, mail } = options;
-  const limits = openLimits(db);
+  const remembered = rememberedOf(options);
+  const router = express.Router();
+  router.use(fromOwnPages);
+  router.use('/auth', express.json({ limit: AUTH_BODY_LIMIT }), onlyKeepable);
+  addAccounts(router, options, remembered);
+  router.use(compressed());
+  router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
+  router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
+  addRoutes(router, options, remembered);
+  return router;
+}
+
+/** Who asks, what they may do, and how often they tried a password. */
+interface Remembered extends Pick<Services, 'whoAsks' | 'actorFor' | 'checkPassword'> {
+  readonly tries: ReturnType<typeof openTries>;
+  /** Something about a person changed: it is looked up again. */
+  readonly forget: (person: string) => void;
+}
+
+function rememberedOf({ db, live, auth }: AppOptions): Remembered {
   const tries = openTries(db);
   const sessions = openRemembered<Session>(({ person }) => person);
   const actors = openRemembered<Actor>(({ person }) => person);
@@ -69,25 +87,34 @@ export function api(options: AppOptions): express.Router {
     actors.forget(person);
   };
   live.onPerson(forget);
-  const whoAsks: Services['whoAsks'] = (request, response) =>
-    sessions.by(request.headers.cookie ?? '', async () => {
-      const found = await sessionOf(auth, db, fromNodeHeaders(request.headers));
-      if (found && response && !response.headersSent)
-        for (const cookie of found.renewed) response.append('Set-Cookie', cookie);
-      return found?.session;
-    });
-  const actorFor: Services['actorFor'] = async (person) =>
-    (await actors.by(person, () => actorOf(db, person))) ?? { person, groups: [] };
-  const checkPassword: Services['checkPassword'] = async (person, password) => {
-    await tries.begin(person);
-    const fits = await passwordFits(auth, db, person, password);
-    if (fits) await tries.succeeded(person);
-    return fits;
+  return {
+    tries,
+    forget,
+    whoAsks: (request, response) =>
+      sessions.by(request.headers.cookie ?? '', async () => {
+        const found = await sessionOf(auth, db, fromNodeHeaders(request.headers));
+        if (found && response && !response.headersSent)
+          for (const cookie of found.renewed) response.append('Set-Cookie', cookie);
+        return found?.session;
+      }),
+    actorFor: async (person) =>
+      (await actors.by(person, () => actorOf(db, person))) ?? { person, groups: [] },
+    checkPassword: async (person, password) => {
+      await tries.begin(person);
+      const fits = await passwordFits(auth, db, person, password);
+      if (fits) await tries.succeeded(person);
+      return fits;
+    },
   };
-  const router = express.Router();
-  router.use(fromOwnPages);
+}
+
+/** The addresses of the library that keeps accounts, each behind our own checks. */
+function addAccounts(
+  router: express.Router,
+  { db, auth, mail }: AppOptions,
+  { whoAsks, tries, forget }: Remembered,
+): void {
   const handler = toNodeHandler(auth);
-  router.use('/auth', express.json({ limit: AUTH_BODY_LIMIT }), onlyKeepable);
   for (const path of AUTH_PATHS) {
     if (mail === undefined && LETTER_PATHS.has(path)) continue;
     router.post(`/auth${path}`, async (request, response) => {
@@ -115,9 +142,12 @@ export function api(options: AppOptions): express.Router {
       if (person !== undefined && path !== '/sign-up/email') await notifyPerson(db, person);
     });
   }
-  router.use(compressed());
-  router.use(express.raw({ type: 'application/octet-stream', limit: BODY_LIMIT }));
-  router.use(express.json({ limit: BODY_LIMIT, strict: false }), onlyKeepable);
+}
+
+/** The routes of the application, each for those whom it admits, and no faster than its pace. */
+function addRoutes(router: express.Router, options: AppOptions, remembered: Remembered): void {
+  const limits = openLimits(options.db);
+  const { whoAsks, actorFor, checkPassword } = remembered;
   for (const route of routes({ ...options, whoAsks, actorFor, checkPassword })) {
     router[route.method](route.path, async (request, response) => {
       response.set('Cache-Control', 'no-store');
@@ -125,7 +155,7 @@ export function api(options: AppOptions): express.Router {
       await limits.refuse('missed', fromOf(request));
       try {
         const actor = await admitted(route, request, {
-          db,
+          db: options.db,
           actorFor,
           whoAsks: (asking) => whoAsks(asking, response),
         });
@@ -139,5 +169,4 @@ export function api(options: AppOptions): express.Router {
       }
     });
   }
-  return router;
 }

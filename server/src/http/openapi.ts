@@ -52,77 +52,77 @@ export function openApi(): Json {
 }
 let made: Json | undefined;
 
-function document(): Json {
-  const questions = Object.entries(QUESTIONS).map(
-    ([name, { says, schema }]) => [`/${name}`, post(says, jsonSchema(schema), { 200: found(says) })] as const,
+const document = (): Json => ({
+  openapi: '3.1.0',
+  info: {
+    title: 'Pause',
+    version: '1',
+    description:
+      'Readings are only ever added. Ids are made by the client, so that sending twice changes nothing.',
+    license: { name: 'MIT', identifier: 'MIT' },
+  },
+  servers: [{ url: '/api/v1' }],
+  paths: { ...generalPaths(), ...findPaths(), ...questionPaths() },
+  components: { schemas: { Guide: jsonSchema(Guide), Problem: PROBLEM } },
+});
+
+const generalPaths = (): Json => ({
+  '/health': get('Whether the server and its database answer'),
+  '/me': get('Who keeps this notebook, and its clock'),
+  '/openapi.json': get('This document'),
+  '/schemas/{name}': {
+    parameters: [{ name: 'name', in: 'path', required: true, schema: { enum: Object.keys(SCHEMAS) } }],
+    ...get('A JSON Schema of an open format'),
+  },
+  '/guides/{version}': {
+    parameters: [{ name: 'version', in: 'path', required: true, schema: { type: 'string' } }],
+    ...get('A guide by its content hash', { $ref: '#/components/schemas/Guide' }),
+  },
+  '/groups/{group}/confusion': {
+    parameters: [{ name: 'group', in: 'path', required: true, schema: { type: 'string' } }],
+    ...get('What the people of a group take for what in practice, added up without names'),
+  },
+  '/recalls': get('What was gathered and made and no longer holds, with all that descends from it'),
+});
+
+const findPaths = (): Json => ({
+  '/finds': {
+    ...get('The newest finds', {
+      type: 'object',
+      properties: { finds: { type: 'array', items: jsonSchema(FindSummary) } },
+    }),
+    ...post('Begin a find', jsonSchema(BODIES.finds), appended),
+  },
+  '/finds/{find}': {
+    ...findParameter,
+    ...get('A find with everything that was added to it', jsonSchema(FindRecord)),
+  },
+  ...Object.fromEntries(
+    KINDS.filter((kind) => kind !== 'finds').map((kind) => [
+      `/finds/{find}/${kind}`,
+      { ...findParameter, ...post(`Add to the ${kind} of a find`, jsonSchema(BODIES[kind]), appended) },
+    ]),
+  ),
+});
+
+const questionPaths = (): Json =>
+  Object.fromEntries(
+    Object.entries(QUESTIONS).map(([name, { says, schema }]) => [
+      `/${name}`,
+      post(says, jsonSchema(schema), { 200: found(says) }),
+    ]),
   );
-  const additions = KINDS.filter((kind) => kind !== 'finds').map(
-    (kind) =>
-      [
-        `/finds/{find}/${kind}`,
-        { ...findParameter, ...post(`Add to the ${kind} of a find`, jsonSchema(BODIES[kind]), appended) },
-      ] as const,
-  );
-  return {
-    openapi: '3.1.0',
-    info: {
-      title: 'Pause',
-      version: '1',
-      description:
-        'Readings are only ever added. Ids are made by the client, so that sending twice changes nothing.',
-      license: { name: 'MIT', identifier: 'MIT' },
+
+const PROBLEM: Json = {
+  type: 'object',
+  required: ['type', 'title', 'status'],
+  properties: {
+    type: { type: 'string' },
+    title: { type: 'string' },
+    status: { type: 'integer' },
+    errors: {
+      type: 'array',
+      items: { type: 'object', properties: { field: { type: 'string' }, reason: { type: 'string' } } },
     },
-    servers: [{ url: '/api/v1' }],
-    paths: {
-      '/health': get('Whether the server and its database answer'),
-      '/me': get('Who keeps this notebook, and its clock'),
-      '/openapi.json': get('This document'),
-      '/schemas/{name}': {
-        parameters: [{ name: 'name', in: 'path', required: true, schema: { enum: Object.keys(SCHEMAS) } }],
-        ...get('A JSON Schema of an open format'),
-      },
-      '/guides/{version}': {
-        parameters: [{ name: 'version', in: 'path', required: true, schema: { type: 'string' } }],
-        ...get('A guide by its content hash', { $ref: '#/components/schemas/Guide' }),
-      },
-      '/groups/{group}/confusion': {
-        parameters: [{ name: 'group', in: 'path', required: true, schema: { type: 'string' } }],
-        ...get('What the people of a group take for what in practice, added up without names'),
-      },
-      '/recalls': get('What was gathered and made and no longer stands, with all that descends from it'),
-      '/finds': {
-        ...get('The newest finds', {
-          type: 'object',
-          properties: { finds: { type: 'array', items: jsonSchema(FindSummary) } },
-        }),
-        ...post('Begin a find', jsonSchema(BODIES.finds), appended),
-      },
-      '/finds/{find}': {
-        ...findParameter,
-        ...get('A find with everything that was added to it', jsonSchema(FindRecord)),
-      },
-      ...Object.fromEntries([...questions, ...additions]),
-    },
-    components: {
-      schemas: {
-        Guide: jsonSchema(Guide),
-        Problem: {
-          type: 'object',
-          required: ['type', 'title', 'status'],
-          properties: {
-            type: { type: 'string' },
-            title: { type: 'string' },
-            status: { type: 'integer' },
-            errors: {
-              type: 'array',
-              items: {
-                type: 'object',
-                properties: { field: { type: 'string' }, reason: { type: 'string' } },
-              },
-            },
-          },
-        },
-      },
-    },
-  };
-}
+  },
+};

@@ -47,7 +47,7 @@ const within = (transaction: Db): PgBoss.Db => ({
 const SWEEP = 'sweep-pictures';
 const EXPERT = 'simulated-expert';
 const TIDY = 'tidy';
-/** Of a notebook: one job waits for it at most, however much is told meanwhile. */
+/** Of a notebook: one job waits for it at most, however much is recorded meanwhile. */
 const RECHECK = 'recheck-notebook';
 /** Of a group whose rules changed. */
 const RECHECK_GROUP = 'recheck-group';
@@ -72,97 +72,86 @@ export interface JobOptions {
   readonly now: () => number;
 }
 
-export async function openJobs({
-  db,
-  databaseUrl,
-  guide,
-  log,
-  objects,
-  now,
-  takenUpAfterSeconds = 60,
-}: JobOptions): Promise<Jobs> {
+export async function openJobs(options: JobOptions): Promise<Jobs> {
+  const { databaseUrl, log, takenUpAfterSeconds = 60 } = options;
+  const interval = Math.max(1, Math.min(60, takenUpAfterSeconds));
   const boss = new PgBoss({
     connectionString: databaseUrl,
     max: 3,
-    maintenanceIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)),
-    superviseIntervalSeconds: Math.max(1, Math.min(60, takenUpAfterSeconds)),
+    maintenanceIntervalSeconds: interval,
+    superviseIntervalSeconds: interval,
   } as PgBoss.ConstructorOptions);
   // A queue that cannot reach its database tries again by itself.
   boss.on('error', (error) => log.warn({ err: error }, 'jobs'));
   await boss.start();
-  await boss.createQueue(EXPERT);
-  await boss.createQueue(TIDY);
-  for (const name of [RECHECK, RECHECK_GROUP]) await boss.createQueue(name, { name, ...ONE_WAITS });
-  await boss.createQueue(RECHECK_HARVESTS);
-  await boss.createQueue(RECHECK_ALL);
-  const pace = { pollingIntervalSeconds: 1 };
-  const retry = { retryLimit: 20, retryDelay: 1 };
-  const askAll = () =>
-    boss.send(RECHECK_ALL, { version: guide.version }, { ...retry, expireInSeconds: 3600 });
-  await boss.work(EXPERT, pace, async (jobs) => {
-    for (const { data } of jobs) {
-      const { find, ask } = Answer.parse(data);
-      await answerAsSimulated(db, guide, find, ask, now());
-    }
-  });
-  await boss.work(RECHECK, pace, async (jobs) => {
-    for (const { data } of jobs) {
-      await recheckMoved(db, guide, Notebook.parse(data).stream);
-    }
-  });
-  await boss.work(RECHECK_GROUP, pace, async (jobs) => {
-    for (const { data } of jobs) {
-      const { stream } = Notebook.parse(data);
-      await markNotebook(db, stream);
-      await recheckMoved(db, guide, stream);
-    }
-  });
-  await boss.work(RECHECK_HARVESTS, pace, async (jobs) => {
-    for (const { data } of jobs) await recheckHarvests(db, Harvests.parse(data).harvests);
-  });
-  await boss.work(RECHECK_ALL, pace, async () => {
-    await recheckAll(db, guide);
-  });
-  // By another version of the guide something that was collected may no longer stand.
-  await askAll();
-  await boss.work(TIDY, pace, () => tidy(db));
-  await boss.schedule(TIDY, '17 * * * *');
-  if (objects) {
-    await boss.createQueue(SWEEP);
-    await boss.work(SWEEP, pace, () => sweep(db, objects));
-    await boss.schedule(SWEEP, '*/5 * * * *');
-  }
   let running = true;
   boss.on('stopped', () => {
     running = false;
   });
+  await workOff(boss, options);
+  return {
+    ...sending(boss, takenUpAfterSeconds),
+    running: () => running,
+    stop: () => {
+      running = false;
+      return boss.stop({ graceful: true, timeout: 2000, wait: true });
+    },
+  };
+}
+
+const PACE = { pollingIntervalSeconds: 1 };
+const RETRY = { retryLimit: 20, retryDelay: 1 };
+
+/** Makes the queues, and does what comes into them. */
+async function workOff(boss: PgBoss, { db, guide, objects, now }: JobOptions): Promise<void> {
+  for (const name of [EXPERT, TIDY, RECHECK_HARVESTS, RECHECK_ALL]) await boss.createQueue(name);
+  for (const name of [RECHECK, RECHECK_GROUP]) await boss.createQueue(name, { name, ...ONE_WAITS });
+  const work = (name: string, handle: (data: unknown) => Promise<unknown>) =>
+    boss.work(name, PACE, async (jobs) => {
+      for (const { data } of jobs) await handle(data);
+    });
+  await work(EXPERT, (data) => {
+    const { find, ask } = Answer.parse(data);
+    return answerAsSimulated(db, guide, find, ask, now());
+  });
+  await work(RECHECK, (data) => recheckMoved(db, guide, Notebook.parse(data).stream));
+  await work(RECHECK_GROUP, async (data) => {
+    const { stream } = Notebook.parse(data);
+    await markNotebook(db, stream);
+    await recheckMoved(db, guide, stream);
+  });
+  await work(RECHECK_HARVESTS, (data) => recheckHarvests(db, Harvests.parse(data).harvests));
+  await boss.work(RECHECK_ALL, PACE, async () => {
+    await recheckAll(db, guide);
+  });
+  // By another version of the guide something that was collected may no longer hold.
+  await boss.send(RECHECK_ALL, { version: guide.version }, { ...RETRY, expireInSeconds: 3600 });
+  await boss.work(TIDY, PACE, () => tidy(db));
+  await boss.schedule(TIDY, '17 * * * *');
+  if (objects) {
+    await boss.createQueue(SWEEP);
+    await boss.work(SWEEP, PACE, () => sweep(db, objects));
+    await boss.schedule(SWEEP, '*/5 * * * *');
+  }
+}
+
+function sending(boss: PgBoss, expireInSeconds: number): Pick<Jobs, 'expertAnswers' | 'recheck'> {
   return {
     expertAnswers: async (find, ask) => {
       await boss.send(
         EXPERT,
         { find, ask },
-        {
-          singletonKey: ask,
-          startAfter: EXPERT_ANSWERS_AFTER_SECONDS,
-          retryLimit: 20,
-          retryDelay: 1,
-          expireInSeconds: takenUpAfterSeconds,
-        },
+        { ...RETRY, singletonKey: ask, startAfter: EXPERT_ANSWERS_AFTER_SECONDS, expireInSeconds },
       );
     },
     recheck: async ({ finds, streams, harvests, groups }, transaction) => {
-      const options = { ...retry, expireInSeconds: takenUpAfterSeconds, db: within(transaction) };
+      const options = { ...RETRY, expireInSeconds, db: within(transaction) };
       await markMoved(transaction, finds);
       for (const stream of streams)
         await boss.send(RECHECK, { stream }, { ...options, singletonKey: stream });
       for (const stream of groups.map(groupStream))
         await boss.send(RECHECK_GROUP, { stream }, { ...options, singletonKey: stream });
       if (harvests.length > 0) await boss.send(RECHECK_HARVESTS, { harvests }, options);
-    },
-    running: () => running,
-    stop: () => {
-      running = false;
-      return boss.stop({ graceful: true, timeout: 2000, wait: true });
     },
   };
 }

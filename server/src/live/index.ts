@@ -46,20 +46,68 @@ export function openLive(databaseUrl: string): Live {
     for (const hear of listeners) hear(person);
   };
   const hearNoMore = onPersonNews(changed);
-  const followers = new Map<
+  const followers = new Followers();
+  const stopListening = listen(databaseUrl, {
+    onOpen: () => followers.notify('event: grew\ndata: {}\n\n'),
+    onNews: ({ stream, person }, payload) => {
+      if (stream !== undefined)
+        followers.notify(`event: grew\ndata: ${payload}\n\n`, (streams) => streams.includes(stream));
+      if (person === undefined) return;
+      changed(person);
+      void followers.askAgain((one) => one === person);
+    },
+  });
+  const alive = setInterval(() => {
+    followers.notify(': alive\n\n');
+    void followers.askAgain(() => true);
+  }, ALIVE_MS);
+  alive.unref();
+  return {
+    onPerson: (hear) => {
+      listeners.push(hear);
+    },
+    follow: (response, follower) => {
+      followers.add(response, follower);
+    },
+    stop: async () => {
+      hearNoMore();
+      clearInterval(alive);
+      followers.end();
+      await stopListening();
+    },
+  };
+}
+
+/** Open event streams, and whose they are. */
+class Followers {
+  private readonly all = new Map<
     Response,
     { person: string; streams: readonly string[]; again: Follower['again'] }
   >();
-  let client: pg.Client | undefined;
-  let again: ReturnType<typeof setTimeout> | undefined;
-  let stopped = false;
-  const notify = (text: string, to: (streams: readonly string[]) => boolean = () => true) => {
-    for (const [response, { streams }] of followers) if (to(streams)) response.write(text);
-  };
-  /** Who has signed out is told no more; who joined or left a group, of what they may see by now. */
-  const look = async (whose: (person: string) => boolean) => {
+
+  /** Beyond so many of one person the oldest is ended. */
+  add(response: Response, { person, streams, again }: Follower): void {
+    const [oldest, ...more] = [...this.all].flatMap(([other, one]) => (one.person === person ? [other] : []));
+    if (oldest && more.length + 1 >= MOST_OF_ONE_PERSON) oldest.end();
+    response.status(200).set({
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-cache, no-transform',
+      'X-Accel-Buffering': 'no',
+    });
+    response.flushHeaders();
+    response.write('retry: 3000\n\n');
+    this.all.set(response, { person, streams, again });
+    response.on('close', () => this.all.delete(response));
+  }
+
+  notify(text: string, to: (streams: readonly string[]) => boolean = () => true): void {
+    for (const [response, { streams }] of this.all) if (to(streams)) response.write(text);
+  }
+
+  /** Who has signed out hears no more; who joined or left a group hears of what they may see by now. */
+  async askAgain(whose: (person: string) => boolean): Promise<void> {
     await Promise.all(
-      [...followers]
+      [...this.all]
         .filter(([, { person }]) => whose(person))
         .map(async ([response, follower]) => {
           try {
@@ -72,22 +120,35 @@ export function openLive(databaseUrl: string): Live {
           }
         }),
     );
-  };
-  const listen = async () => {
+  }
+
+  end(): void {
+    for (const response of this.all.keys()) response.end();
+    this.all.clear();
+  }
+}
+
+interface Hearing {
+  /** Listening began, or began again: what happened meanwhile nobody heard. */
+  readonly onOpen: () => void;
+  readonly onNews: (news: News, payload: string) => void;
+}
+
+/** Listens to the database's news, and begins again where the connection breaks. @returns what ends it */
+function listen(databaseUrl: string, { onOpen, onNews }: Hearing): () => Promise<void> {
+  let client: pg.Client | undefined;
+  let again: ReturnType<typeof setTimeout> | undefined;
+  let stopped = false;
+  const begin = async () => {
     const fresh = new pg.Client({ connectionString: databaseUrl });
-    fresh.on('notification', ({ payload }) => {
-      const { stream, person } = JSON.parse(payload ?? '{}') as News;
-      if (stream !== undefined)
-        notify(`event: grew\ndata: ${payload ?? ''}\n\n`, (streams) => streams.includes(stream));
-      if (person === undefined) return;
-      changed(person);
-      void look((one) => one === person);
+    fresh.on('notification', ({ payload = '{}' }) => {
+      onNews(JSON.parse(payload) as News, payload);
     });
     const broken = () => {
       fresh.removeAllListeners('end');
       if (stopped || client !== fresh) return;
       client = undefined;
-      again = setTimeout(() => void listen(), AGAIN_MS);
+      again = setTimeout(() => void begin(), AGAIN_MS);
     };
     fresh.on('error', broken);
     fresh.on('end', broken);
@@ -95,45 +156,15 @@ export function openLive(databaseUrl: string): Live {
     try {
       await fresh.connect();
       await fresh.query(`listen ${CHANNEL}`);
-      // Whatever grew while nobody listened.
-      notify('event: grew\ndata: {}\n\n');
+      onOpen();
     } catch {
       broken();
     }
   };
-  void listen();
-  const alive = setInterval(() => {
-    notify(': alive\n\n');
-    void look(() => true);
-  }, ALIVE_MS);
-  alive.unref();
-  return {
-    onPerson: (hear) => {
-      listeners.push(hear);
-    },
-    follow: (response, { person, streams, again: asked }) => {
-      const [oldest, ...more] = [...followers].flatMap(([other, one]) =>
-        one.person === person ? [other] : [],
-      );
-      if (oldest && more.length + 1 >= MOST_OF_ONE_PERSON) oldest.end();
-      response.status(200).set({
-        'Content-Type': 'text/event-stream',
-        'Cache-Control': 'no-cache, no-transform',
-        'X-Accel-Buffering': 'no',
-      });
-      response.flushHeaders();
-      response.write('retry: 3000\n\n');
-      followers.set(response, { person, streams, again: asked });
-      response.on('close', () => followers.delete(response));
-    },
-    stop: async () => {
-      stopped = true;
-      hearNoMore();
-      clearInterval(alive);
-      clearTimeout(again);
-      for (const response of followers.keys()) response.end();
-      followers.clear();
-      await client?.end().catch(() => undefined);
-    },
+  void begin();
+  return async () => {
+    stopped = true;
+    clearTimeout(again);
+    await client?.end().catch(() => undefined);
   };
 }

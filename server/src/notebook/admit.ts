@@ -46,24 +46,6 @@ export type Admit = (sent: Entry, sending: Sending) => Promise<Pushed>;
 export function openAdmission(state: State, additions: Additions): Admit {
   const judgedUntil = Date.now() + MOST_JUDGING_MS;
   let lastStamp: Stamp | undefined;
-  const arrivalOf = async (
-    entry: Entry,
-    stream: string,
-    { options: { guide, now, judge = judgeHere(guide) } }: Sending,
-  ): Promise<Arrival | undefined> => {
-    if (entry.kind !== 'verdicts') return undefined;
-    if (entry.body.verdict.guide.id !== guide.guide.id)
-      throw invalid([{ field: 'verdict.guide.id', reason: `this server decides by "${guide.guide.id}"` }]);
-    const record = state.cases.of(entry.find);
-    if (!record) throw notThere(entry);
-    if (Date.now() > judgedUntil)
-      throw new Problem(
-        503,
-        'too-busy',
-        'These verdicts take too long to work out. Send fewer of them at once.',
-      );
-    return judge(entry.body.verdict, record, state.groups.get(stream)?.policy, new Date(now).toISOString());
-  };
   /** The entry's own stamp; one of the server's where it has none, or one from a clock that is ahead. */
   const stampOf = (entry: Entry, now: number): Stamp => {
     if (entry.stamp !== undefined && !tooFarAhead(entry.stamp, now)) return entry.stamp;
@@ -71,48 +53,22 @@ export function openAdmission(state: State, additions: Additions): Admit {
     return lastStamp;
   };
   return async (sent, sending) => {
-    const {
-      actor,
-      options: { guide, now },
-    } = sending;
+    const { actor, options } = sending;
     const again = repeated(state, actor, sent);
     if (again) return again;
-    const { entry, movedTo } = onTime(sent, now);
-    const json = JSON.stringify(entry.body);
-    if (json.length > mostCharacters(entry))
-      throw invalid([
-        {
-          field: 'body',
-          reason: `it is too large: ${json.length} characters, at most ${mostCharacters(entry)}`,
-        },
-      ]);
-    const hash = hashOf(entry);
-    if (entry.stamp !== undefined && !isTime(entry.stamp))
-      throw invalid([{ field: 'stamp', reason: 'it tells no time from 1970 to 2099' }]);
+    const { entry, movedTo } = onTime(sent, options.now);
+    const json = bodyOf(entry);
     const { stream, roles } = placeOf(state, actor, entry);
     const finder = finderOf(state, entry);
-    const problems = problemsOf(state, entry, { actor, guide, roles });
+    const problems = problemsOf(state, entry, { actor, guide: options.guide, roles });
     const full =
       problems.length > 0 ? [] : state.written.full(actor.person, entry, stream, finder, json.length);
     if (problems.length + full.length > 0) throw invalid([...problems, ...full]);
-    const arrival = await arrivalOf(entry, stream, sending);
-    const stamp = stampOf(entry, now);
+    const arrival = await arrivalOf(state, entry, stream, sending, judgedUntil);
+    const stamp = stampOf(entry, options.now);
     fold(state, additions, { ...entry, stamp });
-    const seq = (state.last.get(stream) ?? 0) + 1;
-    state.last.set(stream, seq);
     state.written.add(actor.person, entry, stream, finder, json.length);
-    if (begins(entry)) state.heads.set(aboutOf(entry), stream);
-    state.known.set(idOf(entry.kind, entry.body.id), {
-      hash,
-      stream,
-      seq,
-      stamp,
-      at: timeOf(entry),
-      ...(arrival ? { arrival } : {}),
-    });
-    add(additions, entry, { stream, seq, stamp, person: actor.person, body: json, content_hash: hash });
-    if (arrival && entry.find !== undefined)
-      additions.arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
+    const seq = putOnRecord(state, additions, { entry, stream, stamp, json, person: actor.person, arrival });
     return {
       status: 'added',
       stream,
@@ -122,6 +78,72 @@ export function openAdmission(state: State, additions: Additions): Admit {
       ...(arrival ? { arrival } : {}),
     };
   };
+}
+
+/** The body as it is kept. @throws Problem where it is too large, or the stamp tells no time */
+function bodyOf(entry: Entry): string {
+  const json = JSON.stringify(entry.body);
+  const most = mostCharacters(entry);
+  if (json.length > most)
+    throw invalid([{ field: 'body', reason: `it is too large: ${json.length} characters, at most ${most}` }]);
+  if (entry.stamp !== undefined && !isTime(entry.stamp))
+    throw invalid([{ field: 'stamp', reason: 'it tells no time from 1970 to 2099' }]);
+  return json;
+}
+
+/** What this server makes of a verdict when it arrives; nothing for other entries. */
+async function arrivalOf(
+  state: State,
+  entry: Entry,
+  stream: string,
+  { options: { guide, now, judge = judgeHere(guide) } }: Sending,
+  until: number,
+): Promise<Arrival | undefined> {
+  if (entry.kind !== 'verdicts') return undefined;
+  if (entry.body.verdict.guide.id !== guide.guide.id)
+    throw invalid([{ field: 'verdict.guide.id', reason: `this server decides by "${guide.guide.id}"` }]);
+  const record = state.cases.of(entry.find);
+  if (!record) throw notThere(entry);
+  if (Date.now() > until)
+    throw new Problem(
+      503,
+      'too-busy',
+      'These verdicts take too long to work out. Send fewer of them at once.',
+    );
+  return judge(entry.body.verdict, record, state.groups.get(stream)?.policy, new Date(now).toISOString());
+}
+
+interface Admitted {
+  readonly entry: Entry;
+  readonly stream: string;
+  readonly stamp: Stamp;
+  readonly json: string;
+  readonly person: string;
+  readonly arrival: Arrival | undefined;
+}
+
+/** Gives an entry the next number of its stream, and adds it to what is stored. @returns that number */
+function putOnRecord(
+  state: State,
+  additions: Additions,
+  { entry, stream, stamp, json, person, arrival }: Admitted,
+): number {
+  const hash = hashOf(entry);
+  const seq = (state.last.get(stream) ?? 0) + 1;
+  state.last.set(stream, seq);
+  if (begins(entry)) state.heads.set(aboutOf(entry), stream);
+  state.known.set(idOf(entry.kind, entry.body.id), {
+    hash,
+    stream,
+    seq,
+    stamp,
+    at: timeOf(entry),
+    ...(arrival ? { arrival } : {}),
+  });
+  add(additions, entry, { stream, seq, stamp, person, body: json, content_hash: hash });
+  if (arrival && entry.find !== undefined)
+    additions.arrivals.push({ id: entry.body.id, find_id: entry.find, arrival: JSON.stringify(arrival) });
+  return seq;
 }
 
 /**

@@ -11,14 +11,14 @@ interface Around {
   /** The page so far; none where this entry begins it. */
   readonly page: PageRecord | undefined;
   readonly roles: ReadonlyMap<string, Role>;
-  /** What comes from what, as far up as what is told of here. */
+  /** What comes from what, as far up as these entries need. */
   readonly parents: ReadonlyMap<string, readonly string[]>;
   /** Whether there is something of that name that this person may read. */
   readonly there: (id: string) => boolean;
   /** Whether there is something of that name that this person may not read. */
   readonly hidden: (id: string) => boolean;
 }
-/** Who may write what on pages of a kind; each with the reason that whoever may not is told. */
+/** Who may write what on pages of a kind; each with the reason for whoever may not. */
 interface PageRules {
   /** It is never in the notebook of a group. */
   readonly neverShared?: string;
@@ -53,64 +53,69 @@ const PAGE_RULES: { readonly [K in PageRecord['kind']]: PageRules } = {
 
 /** What is wrong with an entry of a page; nothing where it may be added. */
 export function checkPage(entry: PageEntry, around: Around): FieldProblem[] {
-  const { guide, person, page } = around;
-  const by = entry.body.by === person ? [] : wrong('by', `"${entry.body.by}" is not who is signed in`);
-  const known = (field: string, taxon: string | undefined) =>
-    taxon === undefined || guide.taxon(taxon) ? [] : wrong(field, `"${taxon}" is not a taxon of the guide`);
   switch (entry.kind) {
     case 'pages':
-      return [
-        ...by,
-        ...(entry.body.group === undefined
-          ? []
-          : [...whyNever(entry.body.kind), ...notKeeper(entry.body.kind, around)]),
-      ];
-    case 'fields': {
-      const { body } = entry;
-      if (!page || body.of !== page.kind) return wrong('of', `this page is not one of a ${body.of}`);
-      if (body.withheld) return wrong('withheld', 'only the server leaves something out');
-      const { ownOnly, ownFields } = PAGE_RULES[page.kind];
-      const closed = page.group === undefined ? [] : notKeeper(page.kind, around);
-      if (closed.length > 0) return closed;
-      if (page.kind === 'group' && body.field === 'name' && body.value === null)
-        return wrong('value', 'a group has a name');
-      if (ownFields?.fields.includes(body.field) === true && page.person !== person)
-        return wrong('field', ownFields.why);
-      if (ownOnly !== undefined && page.person !== person) return wrong('by', ownOnly);
-      if (!seesExactShape(page, person))
-        return wrong('page', 'who may not see where a place is cannot change what is recorded of it');
-      return [
-        ...by,
-        ...((page.kind === 'harvest' || page.kind === 'taste') &&
-        body.field === 'taxon' &&
-        typeof body.value === 'string'
-          ? known('value', body.value)
-          : []),
-        ...(page.kind === 'lesson' ? [] : taxaIn(body.field, body.value)).flatMap(([path, taxon]) =>
-          known(`value${path}`, taxon),
-        ),
-        ...sourceProblems(entry.page, body.value, body.field, around),
-      ];
-    }
-    case 'sightings': {
-      if (page?.kind !== 'place') return wrong('page', 'only a place has sightings');
-      const kingdom = guide.taxon(entry.body.taxon)?.taxon.kingdom;
-      const stages = new Set<string>(
-        guide.guide.stages.filter((s) => s.kingdom === kingdom).map((s) => s.id),
-      );
-      return [
-        ...by,
-        ...known('taxon', entry.body.taxon),
-        ...(kingdom
-          ? (entry.body.stages ?? []).flatMap((stage, index) =>
-              stages.has(stage)
-                ? []
-                : wrong(`stages[${index}]`, `"${stage}" is not a growth stage of ${kingdom}`),
-            )
-          : []),
-      ];
-    }
+      return entry.body.group === undefined
+        ? notTheirs(entry, around)
+        : [...notTheirs(entry, around), ...whyNever(entry.body.kind), ...notKeeper(entry.body.kind, around)];
+    case 'fields':
+      return mayNotChange(entry, around) ?? [...notTheirs(entry, around), ...wrongValue(entry, around)];
+    case 'sightings':
+      return around.page?.kind === 'place'
+        ? [...notTheirs(entry, around), ...wrongSighting(entry.body, around)]
+        : wrong('page', 'only a place has sightings');
   }
+}
+
+type FieldsEntry = Extract<PageEntry, { kind: 'fields' }>;
+type Sighting = Extract<PageEntry, { kind: 'sightings' }>['body'];
+
+/** Everybody writes in their own name only. */
+const notTheirs = ({ body }: PageEntry, { person }: Around): FieldProblem[] =>
+  body.by === person ? [] : wrong('by', `"${body.by}" is not who is signed in`);
+
+const unknownTaxon = (field: string, taxon: string, { guide }: Around): FieldProblem[] =>
+  guide.taxon(taxon) ? [] : wrong(field, `"${taxon}" is not a taxon of the guide`);
+
+/** Why this field may not be changed by whoever is signed in; none where it may. */
+function mayNotChange({ body }: FieldsEntry, around: Around): FieldProblem[] | undefined {
+  const { page, person } = around;
+  if (!page || body.of !== page.kind) return wrong('of', `this page is not one of a ${body.of}`);
+  if (body.withheld) return wrong('withheld', 'only the server leaves something out');
+  const { ownOnly, ownFields } = PAGE_RULES[page.kind];
+  const closed = page.group === undefined ? [] : notKeeper(page.kind, around);
+  if (closed.length > 0) return closed;
+  if (page.kind === 'group' && body.field === 'name' && body.value === null)
+    return wrong('value', 'a group has a name');
+  if (ownFields?.fields.includes(body.field) === true && page.person !== person)
+    return wrong('field', ownFields.why);
+  if (ownOnly !== undefined && page.person !== person) return wrong('by', ownOnly);
+  if (!seesExactShape(page, person))
+    return wrong('page', 'who may not see where a place is cannot change what is recorded of it');
+  return undefined;
+}
+
+/** What a value names that is not there. */
+function wrongValue({ page: id, body }: FieldsEntry, around: Around): FieldProblem[] {
+  const ofOneTaxon = (body.of === 'harvest' || body.of === 'taste') && body.field === 'taxon';
+  const taxa = body.of === 'lesson' ? [] : taxaIn(body.field, body.value);
+  return [
+    ...(ofOneTaxon && typeof body.value === 'string' ? unknownTaxon('value', body.value, around) : []),
+    ...taxa.flatMap(([path, taxon]) => unknownTaxon(`value${path}`, taxon, around)),
+    ...sourceProblems(id, body.value, body.field, around),
+  ];
+}
+
+function wrongSighting({ taxon, stages = [] }: Sighting, around: Around): FieldProblem[] {
+  const { guide } = around;
+  const kingdom = guide.taxon(taxon)?.taxon.kingdom;
+  if (!kingdom) return unknownTaxon('taxon', taxon, around);
+  const known = new Set<string>(
+    guide.guide.stages.filter((stage) => stage.kingdom === kingdom).map(({ id }) => id),
+  );
+  return stages.flatMap((stage, index) =>
+    known.has(stage) ? [] : wrong(`stages[${index}]`, `"${stage}" is not a growth stage of ${kingdom}`),
+  );
 }
 
 const TAXA_FIELDS: readonly string[] = ['forgoneTaxa', 'protectedTaxa', 'likes', 'dislikes'];

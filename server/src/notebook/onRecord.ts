@@ -90,41 +90,63 @@ export async function onRecordOf(
     if (kind === 'pictures') record?.pictures.push({ id, by });
     if (kind === 'verdicts') record?.verdicts.push({ id, outcome });
   }
+  await addConsents(db, found, entries, streams);
+  await addWhoLooked(
+    db,
+    found,
+    ofFinds.filter(asksWhoLooked).map(({ entry }) => entry),
+    streams,
+  );
+  return found;
+}
+
+/** Adds the consents to the verdicts that these entries decide to collect on. */
+async function addConsents(
+  db: Db,
+  found: ReadonlyMap<string, OnRecord>,
+  entries: readonly FindEntry[],
+  streams: readonly string[],
+): Promise<void> {
   const chosen = entries.flatMap((entry) =>
     entry.kind === 'decisions' && entry.body.choice === 'collect' ? [entry.body.verdict] : [],
   );
-  if (chosen.length > 0) {
-    const { rows } = await sql<{
-      find_id: string;
-      verdict: string;
-    }>`select find_id, body->>'verdict' as verdict from entries
+  if (chosen.length === 0) return;
+  const { rows } = await sql<{
+    find_id: string;
+    verdict: string;
+  }>`select find_id, body->>'verdict' as verdict from entries
       where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind = 'consents' and body->>'verdict' = any(${chosen}::text[])`.execute(
-      db,
-    );
-    for (const { find_id, verdict } of rows) found.get(find_id)?.consents.push({ verdict });
-  }
-  const looked = ofFinds.filter(asksWhoLooked).map(({ entry }) => entry);
-  if (looked.length > 0) {
-    const { rows } = await sql<{
-      find_id: string;
-      kind: string;
-      by: string;
-      of: string;
-      here: boolean | null;
-      blind: boolean | null;
-    }>`
+    db,
+  );
+  for (const { find_id, verdict } of rows) found.get(find_id)?.consents.push({ verdict });
+}
+
+/** Adds who read, was asked and revealed on the finds of these entries. */
+async function addWhoLooked(
+  db: Db,
+  found: ReadonlyMap<string, OnRecord>,
+  entries: readonly FindEntry[],
+  streams: readonly string[],
+): Promise<void> {
+  if (entries.length === 0) return;
+  const { rows } = await sql<{
+    find_id: string;
+    kind: string;
+    by: string;
+    of: string;
+    here: boolean | null;
+    blind: boolean | null;
+  }>`
       select distinct find_id, kind, body->>'by' as by, body->>'of' as of, (body->>'here')::boolean as here, (body->>'blind')::boolean as blind from entries
-      where stream = ${inStreams(streams)} and find_id = any(${of(looked)}::text[]) and kind in ('readings', 'asks', 'reveals')`.execute(
-      db,
-    );
-    for (const { find_id, kind, by, of, here, blind } of rows) {
-      const record = found.get(find_id);
-      if (kind === 'readings') record?.readings.push({ by, blind: blind ?? undefined });
-      if (kind === 'asks') record?.asks.push({ by, of, here: here === true });
-      if (kind === 'reveals') record?.reveals.push({ by });
-    }
+      where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind in ('readings', 'asks', 'reveals')`.execute(
+    db,
+  );
+  for (const { find_id, kind, by, of, here, blind } of rows) {
+    const record = found.get(find_id);
+    if (kind === 'readings') record?.readings.push({ by, blind: blind ?? undefined });
+    if (kind === 'asks') record?.asks.push({ by, of, here: here === true });
+    if (kind === 'reveals') record?.reveals.push({ by });
   }
-  return found;
 }
 
 /**
@@ -165,7 +187,7 @@ export function noted(record: OnRecord | undefined, entry: FindEntry): OnRecord 
 /** What decides who may tell something of a page, and what it comes from. */
 const FIELDS_FOR_CHECKS = ['exactFor', 'others', 'find', 'from', 'of'] as const;
 
-/** Pages with only what is needed to check more entries of them, however much was told of them. */
+/** Pages with only what is needed to check more entries of them, however many entries they have. */
 export async function pageOutlines(db: Db, pages: readonly string[]): Promise<Map<string, PageRecord>> {
   return newestFields(db, pages, FIELDS_FOR_CHECKS);
 }

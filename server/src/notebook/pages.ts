@@ -7,7 +7,7 @@ import { streamsThat, toEntry, type EntryRow } from './rows';
 
 /** Pages, folded from their entries. */
 
-/** Pages with everything that was ever told of them. */
+/** Pages with everything that was ever recorded of them. */
 export async function pagesOf(db: Db, pages: readonly string[]): Promise<Map<string, PageRecord>> {
   if (pages.length === 0) return new Map();
   const all = await groupPages(db, pages);
@@ -28,7 +28,7 @@ export async function pagesOf(db: Db, pages: readonly string[]): Promise<Map<str
   return all;
 }
 
-/** Nobody begins the page of a group; it is there before anything is told of it. */
+/** Nobody begins the page of a group; it is there before its first entry. */
 async function groupPages(db: Db, pages: readonly string[]): Promise<Map<string, PageRecord>> {
   const groups = await db
     .selectFrom('pages')
@@ -37,11 +37,11 @@ async function groupPages(db: Db, pages: readonly string[]): Promise<Map<string,
     .where('id', 'in', [...pages])
     .execute();
   return new Map(
-    groups.map(({ id }) => [id, { id, kind: 'group', at: '', group: id, told: [], sightings: [] }]),
+    groups.map(({ id }) => [id, { id, kind: 'group', at: '', group: id, changes: [], sightings: [] }]),
   );
 }
 
-/** Pages with only what was told last of these fields: found without reading all that was told before. */
+/** Pages with only the last value of these fields: found without reading all values before. */
 export async function newestFields(
   db: Db,
   pages: readonly string[],
@@ -68,7 +68,7 @@ export async function newestFields(
         at: '',
         ...(person === null ? {} : { person }),
         ...(group === undefined ? {} : { group }),
-        told: [],
+        changes: [],
         sightings: [],
       };
       return [id, applyAllToPage(page, entries.get(id) ?? []) ?? page];

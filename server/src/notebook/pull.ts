@@ -50,7 +50,7 @@ export async function pull(
           .orderBy('e.seq')
           .execute()) as EntryRow[]);
   const head = await db.selectFrom('streams').select('last').where('id', '=', stream).executeTakeFirst();
-  // Who is told a place is decided by what was chosen last, also for what was told before.
+  // Who sees a place is decided by what was chosen last, also for earlier entries.
   const places =
     stream === ownStream(reader) ? undefined : await placesOf(db, [...findsOf(rows.map(toEntry))]);
   const pages =
@@ -77,7 +77,7 @@ export async function pull(
   };
 }
 
-/** What decides who is told a place: only what was chosen last. */
+/** What decides who sees a place: only what was chosen last. */
 const PLACE_CHOICES = ['exactFor', 'others'] as const;
 
 async function placesOf(db: Db, finds: readonly string[]): Promise<Map<string, Placed>> {

@@ -22,7 +22,7 @@ export async function push(
 ): Promise<Pushed[]> {
   const sending: Sending = { actor, entries, options };
   const all = isSmall(entries) ? await combinedOf(db)(sending) : await alone(db, sending);
-  // Also where it was known already: the one who told it first may have been killed before it got here.
+  // Also where it was known already: the server that took it first may have been killed before it got here.
   for (const [index, entry] of entries.entries())
     if (entry.kind === 'asks' && all[index]?.status !== 'refused')
       await options.asked?.(entry.find, entry.body.id, entry.body.of);

@@ -19,7 +19,7 @@ export const QUOTAS: Quotas = {
 };
 
 /**
- * How many of these a find may have: told by whoever began it, and by everybody else together. What others
+ * How many of these a find may have: by whoever began it, and by everybody else together. What others
  * tell never takes the finder's part. Together they are what a case may hold.
  */
 const OF_A_FIND: Readonly<Partial<Record<Entry['kind'], readonly [finder: number, others: number]>>> = {
@@ -103,6 +103,30 @@ export interface WrittenRow extends Readonly<Count> {
 }
 
 export function openWritten(rows: readonly WrittenRow[], quotas: Quotas = QUOTAS): Written {
+  const counts = countsOf(rows);
+  return {
+    full: (person, entry, stream, finder, bytes) =>
+      fullOf(counts, quotas, { person, entry, stream, finder, bytes }),
+    add: (person, entry, stream, finder, bytes) => {
+      const of = [aboutOf(entry), streamKey(stream), ANYWHERE];
+      if (entry.find !== undefined && OF_A_FIND[entry.kind])
+        of.push(ofKind(entry.find, entry.kind, finder === person));
+      if (entry.find !== undefined && isCollecting(entry)) of.push(ofCollecting(entry.find));
+      for (const one of of) counts.count(one, person, bytes);
+    },
+    isCollected: (find) => counts.ofAll(ofCollecting(find)).entries > 0,
+    added: counts.added,
+  };
+}
+
+interface Counts {
+  readonly of: (key: string, person: string) => Count;
+  readonly ofAll: (key: string) => Count;
+  readonly count: (key: string, person: string, bytes: number) => void;
+  readonly added: () => Addition[];
+}
+
+function countsOf(rows: readonly WrittenRow[]): Counts {
   // By key and person; and by key for all people together.
   const byEach = new Map<string, Count>();
   const byKey = new Map<string, Count>();
@@ -115,55 +139,61 @@ export function openWritten(rows: readonly WrittenRow[], quotas: Quotas = QUOTAS
   const added = new Map<string, Addition>();
   const countOf = (of: string, person: string): Count => byEach.get(key(of, person)) ?? none();
   const countOfAll = (of: string): Count => byKey.get(of) ?? none();
-  const count = (of: string, person: string, bytes: number) => {
-    byEach.set(key(of, person), plus(countOf(of, person), bytes));
-    byKey.set(of, plus(countOfAll(of), bytes));
-    if (of !== ANYWHERE)
-      added.set(key(of, person), { of, person, ...plus(added.get(key(of, person)) ?? none(), bytes) });
-  };
-  const tooManyOfKind = (person: string, entry: Entry, finder: string): FieldProblem[] => {
-    const most = OF_A_FIND[entry.kind];
-    if (entry.find === undefined || !most) return [];
-    const own = finder === person;
-    const allowed = own ? most[0] : most[1];
-    if (countOfAll(ofKind(entry.find, entry.kind, own)).entries < allowed) return [];
-    return [
-      {
-        field: 'kind',
-        reason: `there are ${allowed} ${entry.kind} on this find already${own ? '' : ' by others than the finder'}, which is the most: begin another find`,
-      },
-    ];
-  };
   return {
-    full: (person, entry, stream, finder, bytes) => {
-      const field = entry.find === undefined ? 'page' : 'find';
-      const before = countOf(aboutOf(entry), person);
-      if (before.entries >= quotas.entries)
-        return [
-          {
-            field,
-            reason: `you put ${quotas.entries} entries on record of it already, which is the most: begin another`,
-          },
-        ];
-      if (before.bytes + bytes > quotas.bytes)
-        return [{ field, reason: `what you put on record of it is as large as it may be: begin another` }];
-      const tooMany = tooManyOfKind(person, entry, finder);
-      if (tooMany.length > 0) return tooMany;
-      if (countOf(ANYWHERE, person).bytes + bytes > quotas.person)
-        return [{ field: 'by', reason: 'you put as much on record as one person may' }];
-      return countOfAll(streamKey(stream)).bytes + bytes > quotas.stream
-        ? [{ field: 'group', reason: 'this notebook holds as much as it may' }]
-        : [];
+    of: countOf,
+    ofAll: countOfAll,
+    count: (of, person, bytes) => {
+      byEach.set(key(of, person), plus(countOf(of, person), bytes));
+      byKey.set(of, plus(countOfAll(of), bytes));
+      if (of !== ANYWHERE)
+        added.set(key(of, person), { of, person, ...plus(added.get(key(of, person)) ?? none(), bytes) });
     },
-    add: (person, entry, stream, finder, bytes) => {
-      const of = [aboutOf(entry), streamKey(stream), ANYWHERE];
-      if (entry.find !== undefined && OF_A_FIND[entry.kind])
-        of.push(ofKind(entry.find, entry.kind, finder === person));
-      if (entry.find !== undefined && isCollecting(entry)) of.push(ofCollecting(entry.find));
-      for (const one of of) count(one, person, bytes);
-    },
-    isCollected: (find) => countOfAll(ofCollecting(find)).entries > 0,
     added: () =>
       [...added.values()].sort((a, b) => (`${a.of}\n${a.person}` < `${b.of}\n${b.person}` ? -1 : 1)),
   };
+}
+
+interface Wanted {
+  readonly person: string;
+  readonly entry: Entry;
+  readonly stream: string;
+  readonly finder: string;
+  readonly bytes: number;
+}
+
+/** Which quota an entry would exceed: of its find or page, of its kind, of its author, or of the notebook. */
+function fullOf(counts: Counts, quotas: Quotas, wanted: Wanted): FieldProblem[] {
+  const { person, entry, stream, bytes } = wanted;
+  const field = entry.find === undefined ? 'page' : 'find';
+  const before = counts.of(aboutOf(entry), person);
+  if (before.entries >= quotas.entries)
+    return [
+      {
+        field,
+        reason: `you put ${quotas.entries} entries on record of it already, which is the most: begin another`,
+      },
+    ];
+  if (before.bytes + bytes > quotas.bytes)
+    return [{ field, reason: `what you put on record of it is as large as it may be: begin another` }];
+  const tooMany = tooManyOfKind(counts, wanted);
+  if (tooMany.length > 0) return tooMany;
+  if (counts.of(ANYWHERE, person).bytes + bytes > quotas.person)
+    return [{ field: 'by', reason: 'you put as much on record as one person may' }];
+  return counts.ofAll(streamKey(stream)).bytes + bytes > quotas.stream
+    ? [{ field: 'group', reason: 'this notebook holds as much as it may' }]
+    : [];
+}
+
+function tooManyOfKind(counts: Counts, { person, entry, finder }: Wanted): FieldProblem[] {
+  const most = OF_A_FIND[entry.kind];
+  if (entry.find === undefined || !most) return [];
+  const own = finder === person;
+  const allowed = own ? most[0] : most[1];
+  if (counts.ofAll(ofKind(entry.find, entry.kind, own)).entries < allowed) return [];
+  return [
+    {
+      field: 'kind',
+      reason: `there are ${allowed} ${entry.kind} on this find already${own ? '' : ' by others than the finder'}, which is the most: begin another find`,
+    },
+  ];
 }

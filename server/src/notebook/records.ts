@@ -96,7 +96,7 @@ export async function recordsFor(
   return foldedFor(await rowsOf(db, finds), reader);
 }
 
-/** What was told of finds after which a list of them ends. */
+/** Entries of finds after which a list of them ends. */
 const MOST_LISTED_BYTES = 4_000_000;
 
 /**

@@ -19,7 +19,7 @@ const MOST_OF_ONE_PERSON = 2_000_000_000;
  *
  * @param objects where whole pictures go; left out: they stay in the database
  * @throws Problem 403 for another's picture, 409 with how much is here where the part does not follow on it,
- * 422 where it is not what was told, or holds what a camera wrote
+ * 422 where it is not what was announced, or holds what a camera wrote
  */
 export async function receive(
   db: Db,
@@ -30,7 +30,7 @@ export async function receive(
   bytes: Buffer,
 ): Promise<Received> {
   const { refused, ...here } = await take(db, objects, actor, id, from, bytes);
-  // What was refused is gone by now: it is told once that is certain.
+  // What was refused is deleted by now: the answer waits until that is certain.
   if (refused !== undefined) throw invalid([{ field: 'body', reason: refused }]);
   return here;
 }

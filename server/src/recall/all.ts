@@ -81,7 +81,7 @@ async function progressOf(db: Db, version: string): Promise<Progress> {
 }
 
 /**
- * Finds of which something was told since they were asked last are asked again: whoever was to do it may have
+ * Finds to which something was added since they were decided last are decided again: whoever was to do it may have
  * been killed.
  */
 async function askMissed(db: Db): Promise<void> {
@@ -106,7 +106,7 @@ export async function passOver(db: Db, guide: CompiledGuide): Promise<void> {
       look: string;
     }>`select distinct unnest(looks) as look from recall_asked where version = ${version}`.execute(db);
     const moved = rows.map(({ look }) => look).filter((look) => moves(change, look));
-    const targets = [...new Set([...change.targets, ...change.said.map(({ taxon }) => taxon)])];
+    const targets = [...new Set([...change.targets, ...change.changed.map(({ taxon }) => taxon)])];
     await sql`update recall_asked set version = ${guide.version} where version = ${version} and not looks && ${moved}::text[] and target is not null and target <> all(${targets}::text[])`.execute(
       db,
     );

@@ -55,7 +55,7 @@ export async function recheckFinds(db: Db, guide: CompiledGuide, finds: readonly
 }
 
 /**
- * Asks finds again of which something was told. While servers with different guides run beside each other,
+ * Decides finds again to which something was added. While servers with different guides run beside each other,
  * one that was asked of a newer one is asked of that again: what a correction called back does not come to
  * stand by the older guide.
  */

@@ -1,4 +1,4 @@
-import { standing } from '@pause/core';
+import { currentFields } from '@pause/core';
 import { strayCauses } from '@pause/core/pantry/recall';
 import type { Db } from '../db';
 import { pagesOf } from '../notebook/pages';
@@ -31,7 +31,7 @@ export async function recheckHarvests(db: Db, harvests: readonly string[]): Prom
   );
   const causes = strayCauses(
     [...pages.values()].map((page) => {
-      const { on, bag, sorting } = standing(page, 'harvest');
+      const { on, bag, sorting } = currentFields(page, 'harvest');
       return { id: page.id, person: page.person ?? '', on, bag, grades: sorting?.grades ?? [] };
     }),
   );

@@ -25,7 +25,7 @@ export async function markNotebook(db: Db, stream: string): Promise<void> {
 const MOVED_AT_ONCE = 50;
 
 /**
- * Asks those finds of a notebook again that are marked. What is told of one meanwhile marks it anew, and it
+ * Decides those finds of a notebook again that are marked. What is added to one meanwhile marks it anew, and it
  * is asked once more.
  */
 export async function recheckMoved(db: Db, guide: CompiledGuide, stream: string): Promise<void> {

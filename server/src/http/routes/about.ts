@@ -18,7 +18,23 @@ export const about = ({ guide, clock, mail }: Pick<Services, 'guide' | 'clock' |
 });
 
 export function aboutRoutes(services: Services, add: Add): void {
-  const { db, pulse, questions, jobs, mail } = services;
+  addState(services, add);
+  addDocuments(services, add);
+  for (const asked of ASKED) {
+    add(
+      'post',
+      `/${asked}`,
+      'anyone',
+      async (request, response) =>
+        void response.json(await services.questions.ask(asked, request.body, abortSignalOf(response))),
+      'heavy',
+    );
+  }
+}
+
+/** Whether the server runs, and whether it is ready. */
+function addState(services: Services, add: Add): void {
+  const { pulse, jobs } = services;
   add(
     'get',
     '/health',
@@ -43,6 +59,10 @@ export function aboutRoutes(services: Services, add: Add): void {
     },
     'uncounted',
   );
+}
+
+/** The demo's mailbox, the description of the interface, schemas and guides. */
+function addDocuments({ db, mail }: Services, add: Add): void {
   if (mail === 'mailbox')
     add(
       'get',
@@ -71,14 +91,4 @@ export function aboutRoutes(services: Services, add: Add): void {
       );
     response.json(kept.document);
   });
-  for (const asked of ASKED) {
-    add(
-      'post',
-      `/${asked}`,
-      'anyone',
-      async (request, response) =>
-        void response.json(await questions.ask(asked, request.body, abortSignalOf(response))),
-      'heavy',
-    );
-  }
 }

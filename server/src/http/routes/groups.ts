@@ -23,7 +23,14 @@ import type { Add, Services } from './types';
 
 /** Groups, invitations and reviews. */
 
-export function groupRoutes({ db, guide }: Services, add: Add): void {
+export function groupRoutes(services: Services, add: Add): void {
+  addGroups(services, add);
+  addInvitations(services, add);
+  addReviews(services, add);
+  addMembers(services, add);
+}
+
+function addGroups({ db, guide }: Services, add: Add): void {
   add('post', '/groups', 'person', async (request, response, actor) => {
     const made = body(NewGroup, request);
     response
@@ -44,6 +51,9 @@ export function groupRoutes({ db, guide }: Services, add: Add): void {
     async (request, response) =>
       void response.json(await confusionOfGroup(db, guide, parameter(request, 'group'))),
   );
+}
+
+function addInvitations({ db }: Services, add: Add): void {
   add('post', '/groups/:group/invitations', 'keeper', async (request, response, actor) => {
     response
       .status(201)
@@ -70,6 +80,9 @@ export function groupRoutes({ db, guide }: Services, add: Add): void {
     },
     'guessable',
   );
+}
+
+function addReviews({ db, guide }: Services, add: Add): void {
   add('post', '/groups/:group/reviews', 'keeper', async (request, response, actor) => {
     await signReview(db, actor, parameter(request, 'group'), body(NewReview, request), guide);
     response.status(201).json(await groupView(db, actor, parameter(request, 'group')));
@@ -78,6 +91,9 @@ export function groupRoutes({ db, guide }: Services, add: Add): void {
     await unsignReview(db, actor, parameter(request, 'group'), parameter(request, 'taxon'));
     response.status(204).end();
   });
+}
+
+function addMembers({ db }: Services, add: Add): void {
   add('patch', '/groups/:group/members/:person', 'keeper', async (request, response, actor) => {
     await changeRole(
       db,

@@ -32,7 +32,7 @@ export interface Services {
   /** Where letters go, if any are sent. */
   readonly mail?: Mail['kind'] | undefined;
   /**
-   * Who is signed in where a request comes from; with the response, the browser is told that the session goes
+   * Who is signed in where a request comes from; with the response, the browser learns that the session goes
    * on.
    */
   readonly whoAsks: (request: Request, response?: Response) => Promise<Session | undefined>;
