@@ -28,6 +28,7 @@ const STAND_INS = [
   // React Native SVG brings along two parsers that it needs on phones only, and a third for drawings that come
   // as text, which none does here.
   [/\/react-native-svg\/lib\/.*\/extract\/transform(ToRn)?\.js$/, 'svg-parsers.js'],
+  [/\/react-native-svg\/lib\/module\/lib\/SvgTouchableMixin\.js$/, 'svg-touch.js'],
   [/\/react-native-svg\/lib\/module\/(xml|deprecated|utils\/fetchData)\.js$/, 'svg-nothing.js'],
 ];
 // The helpers of compiled TypeScript, which pdf-lib asks for, wrap themselves in a way that only Node

@@ -21,7 +21,6 @@ function storage(): Storage {
     },
   } as unknown as Storage;
 }
-const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
 
 describe('how it looks here', () => {
   test('what was set is there again; what was never set is as usual', () => {
@@ -109,13 +108,13 @@ describe('pieces counted', () => {
   });
 
   test('what an earlier version counted goes into the notebook, once, and nonsense does not become a count', async () => {
-    const { store, records } = rig();
+    const { store, records, atRest } = rig();
     await store.dispatch(loadMe());
     const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', context: {} })))!;
     const kept = storage();
     kept.setItem('pause:counts', JSON.stringify({ [id]: { passed: 3, strays: 1, last: 'stray' } }));
     for (let twice = 0; twice < 2; twice += 1) await store.dispatch(takeOverCounts(kept));
-    await settle();
+    await atRest();
     expect(countOf(records.get(id)!)).toEqual({ passed: 3, strays: 1, last: 'stray' });
     expect(kept.getItem('pause:counts')).toBeNull();
     kept.setItem('pause:counts', JSON.stringify({ [id]: { passed: -1, strays: 'many' } }));
@@ -126,7 +125,7 @@ describe('pieces counted', () => {
 
 describe('an answer taken back and put forward again', () => {
   test('is read as it was, note and all, and the taken-back one stays on record', async () => {
-    const { store, records } = rig();
+    const { store, records, atRest } = rig();
     await store.dispatch(loadMe());
     const id = (await store.dispatch(
       startFind({
@@ -136,7 +135,7 @@ describe('an answer taken back and put forward again', () => {
         context: {},
       }),
     ))!;
-    await settle();
+    await atRest();
     const piece = store.getState().finds[id]!.record!.pieces[0]!.id;
     const first = (await store.dispatch(
       read(id, {
@@ -151,7 +150,7 @@ describe('an answer taken back and put forward again', () => {
     const again = (await store.dispatch(
       putForwardAgain(id, store.getState().finds[id]!.record!.readings[0]!),
     ))!;
-    await settle();
+    await atRest();
     expect(again).not.toBe(first);
     const record = records.get(id)!;
     expect(record.readings.map(({ id: r, value, sureness, note }) => ({ r, value, sureness, note }))).toEqual(
@@ -174,10 +173,10 @@ describe('an answer taken back and put forward again', () => {
   });
 
   test('a find without a name has a piece and readings, and no target', async () => {
-    const { store, sent, records } = rig();
+    const { store, sent, records, atRest } = rig();
     await store.dispatch(loadMe());
     const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', context: {} })))!;
-    await settle();
+    await atRest();
     expect(sent.map((e) => e.kind)).toEqual(['finds', 'pieces', 'contexts']);
     expect(records.get(id)!.targets).toEqual([]);
     expect(store.getState().finds[id]!.evaluation).toBeUndefined();

@@ -1,14 +1,15 @@
 /** On a device: what is told in quick succession, what no longer stands, and the logbook coming in. */
 import './guide';
-import { decide, standing, type Entry, type FindRecord } from '@pause/core';
+import { decide, currentFields, type Entry, type FindRecord } from '@pause/core';
 import { exportOf, tableOf, toDarwinCore, toTable, occurrencesOf } from '@pause/core/formats/logbook';
 import { followChecks } from '../../core/test/finds';
 import { guide, takeGuide } from '../src/deciding/guide';
 import { add } from '../src/notebook/add';
 import { changeFields, toggled } from '../src/notebook/changeFields';
 import { loadMe } from '../src/notebook/open';
-import { beginPage, loadPages } from '../src/notebook/pages';
+import { beginPage } from '../src/notebook/pages';
 import { causesHere } from '../src/notebook/recalls';
+import { loadPages } from '../src/notebook/repository/pages';
 import { entriesIn } from '../src/screens/pantry/entriesIn';
 import { rig } from './rig';
 
@@ -46,7 +47,6 @@ async function opened() {
   await it.store.dispatch(loadPages());
   return it;
 }
-const settle = () => new Promise((resolve) => setTimeout(resolve, 30));
 
 test('answers told faster than they are kept are all kept, each made of what stood by then', async () => {
   const { store } = await opened();
@@ -55,7 +55,7 @@ test('answers told faster than they are kept are all kept, each made of what sto
     store.dispatch(changeFields(id, 'place', ({ soil }) => ({ soil: toggled(soil, one as never) }))),
   );
   expect(await Promise.all(told)).toEqual([true, true, true, true]);
-  expect(standing(store.getState().pages.all[id]!, 'place').soil).toEqual(['loam', 'peat', 'clay']);
+  expect(currentFields(store.getState().pages.all[id]!, 'place').soil).toEqual(['loam', 'peat', 'clay']);
   // Nothing to tell is no failure; a page of another kind is.
   expect(await store.dispatch(changeFields(id, 'place', () => ({})))).toBe(true);
   expect(await store.dispatch(changeFields(id, 'walk', () => ({ name: 'x' })))).toBe(false);
@@ -154,7 +154,7 @@ describe('a file that is taken in', () => {
         made: { amount: 40, unit: 'g' },
       }),
     ))!;
-    await settle();
+    await it.atRest();
     const record = it.records.get('find-0001') as FindRecord;
     const page = it.store.getState().pages.all[batch]!;
     return {
@@ -174,7 +174,7 @@ describe('a file that is taken in', () => {
       expect.arrayContaining(['finds', 'readings', 'verdicts', 'decisions', 'pages', 'fields']),
     );
     await other.store.dispatch(add(...entries));
-    await settle();
+    await other.atRest();
     expect(other.records.get('find-0001')?.decisions).toHaveLength(1);
   });
   test('from a notebook of another name it becomes one’s own; what others told stays theirs', async () => {

@@ -3,15 +3,15 @@
  * others told.
  */
 import './guide';
-import { standing, type PageEntry } from '@pause/core';
+import { currentFields, type PageEntry } from '@pause/core';
 import type { Group } from '../src/notebook/api';
 import { loadMe } from '../src/notebook/open';
-import { beginPage, loadPages, sight, changeGroup, changePage, withPending } from '../src/notebook/pages';
+import { beginPage, sight, changeGroup, changePage, withPending } from '../src/notebook/pages';
+import { loadPages } from '../src/notebook/repository/pages';
 import { flush } from '../src/notebook/send';
 import { streamGrew, syncAll } from '../src/notebook/sync';
 import { rig } from './rig';
 
-const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
 const GROUP: Group = {
   id: 'walkers-one',
   name: 'Walkers',
@@ -31,7 +31,7 @@ async function opened() {
 }
 
 test('a place is begun, told of and seen at without a connection, and goes when there is one', async () => {
-  const { store, server, sent, page, kept } = await opened();
+  const { store, server, sent, page, waiting, atRest } = await opened();
   server.away = true;
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood', elevation: 640 })))!;
   expect(await store.dispatch(changePage(id, 'place', { name: 'Upper wood', elevation: null }))).toBe(true);
@@ -40,12 +40,12 @@ test('a place is begun, told of and seen at without a connection, and goes when 
       sight(id, { on: '2026-09-14', what: 'suspected', taxon: 'atropa-bella-donna' as never }),
     ),
   ).toBe(true);
-  expect(standing(page(id)!, 'place')).toEqual({ name: 'Upper wood' });
+  expect(currentFields(page(id)!, 'place')).toEqual({ name: 'Upper wood' });
   expect(page(id)!.sightings).toMatchObject([{ what: 'suspected', by: 'mirel' }]);
   expect(sent).toEqual([]);
   server.away = false;
   await store.dispatch(flush());
-  await settle();
+  await atRest();
   expect(sent.map(({ kind }) => kind)).toEqual([
     'pages',
     'fields',
@@ -54,10 +54,10 @@ test('a place is begun, told of and seen at without a connection, and goes when 
     'fields',
     'sightings',
   ]);
-  expect(kept.size).toBe(0);
+  expect(await waiting()).toEqual([]);
   // As it is kept now, with nothing waiting.
   await store.dispatch(loadPages());
-  expect(standing(page(id)!, 'place')).toEqual({ name: 'Upper wood' });
+  expect(currentFields(page(id)!, 'place')).toEqual({ name: 'Upper wood' });
 });
 
 test('what the device does not take does not count', async () => {
@@ -69,21 +69,21 @@ test('what the device does not take does not count', async () => {
 });
 
 test('a refused field is taken off the page again', async () => {
-  const { store, server, page } = await opened();
+  const { store, server, page, atRest } = await opened();
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
-  await settle();
+  await atRest();
   server.refuse = 'fields';
   await store.dispatch(changePage(id, 'place', { name: 'Upper wood' }));
-  await settle();
-  expect(standing(page(id)!, 'place')).toEqual({ name: 'Lower wood' });
+  await atRest();
+  expect(currentFields(page(id)!, 'place')).toEqual({ name: 'Lower wood' });
   expect(store.getState().outbox.refused).toHaveLength(1);
 });
 
 test('what another device told of a page that is shown is shown at once', async () => {
-  const { store, server, page } = await opened();
+  const { store, server, page, atRest } = await opened();
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
-  await settle();
-  server.told({
+  await atRest();
+  server.receive({
     kind: 'fields',
     page: id,
     body: {
@@ -97,33 +97,33 @@ test('what another device told of a page that is shown is shown at once', async 
     stamp: '2026-09-14T09:00:00.000Z-0000-karrow',
   } as unknown as PageEntry);
   await store.dispatch(syncAll());
-  expect(standing(page(id)!, 'place')).toEqual({ name: 'Lower wood', moisture: 'wet' });
+  expect(currentFields(page(id)!, 'place')).toEqual({ name: 'Lower wood', moisture: 'wet' });
 });
 
 test('of a stream that grew only that is fetched; where a group’s rules are among it, or nobody knows which grew, everything is asked for', async () => {
-  const { store, server, page } = await opened();
+  const { store, server, page, atRest } = await opened();
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
-  await settle();
+  await atRest();
   await store.dispatch(syncAll());
   let asked = 0;
   server.meanwhile = () => {
     asked += 1;
   };
-  const told = (of: string, onPage: string, field: string, value: unknown, n: number) =>
-    server.told({
+  const record = (of: string, onPage: string, field: string, value: unknown, n: number) =>
+    server.receive({
       kind: 'fields',
       page: onPage,
       body: { id: `other-${n}`, at: '2026-09-14T09:00:00.000Z', by: 'tam', of, field, value },
       stamp: `2026-09-14T09:00:0${n}.000Z-0000-karrow`,
     } as unknown as PageEntry);
   const grew = (last: number) => store.dispatch(streamGrew({ stream: 'p:mirel', last }));
-  told('place', id, 'moisture', 'wet', 1);
+  record('place', id, 'moisture', 'wet', 1);
   await grew(3);
-  expect([standing(page(id)!, 'place'), asked]).toEqual([{ name: 'Lower wood', moisture: 'wet' }, 0]);
+  expect([currentFields(page(id)!, 'place'), asked]).toEqual([{ name: 'Lower wood', moisture: 'wet' }, 0]);
   // What is here already is not fetched again.
   await grew(1);
   expect(asked).toBe(0);
-  told('group', GROUP.id, 'familyHint', true, 2);
+  record('group', GROUP.id, 'familyHint', true, 2);
   await grew(4);
   expect(asked).toBe(1);
   await store.dispatch(streamGrew());
@@ -131,12 +131,12 @@ test('of a stream that grew only that is fetched; where a group’s rules are am
 });
 
 test('pages of the group alone are not taken for all; the pages of another account are forgotten', async () => {
-  const { store, server, page } = await opened();
+  const { store, server, page, atRest } = await opened();
   const id = (await store.dispatch(beginPage('eater', { name: 'Lune', cautions: ['child'] })))!;
   expect(store.getState().pages.status).toBe('idle');
   await store.dispatch(loadPages());
   expect(store.getState().pages.status).toBe('ready');
-  await settle();
+  await atRest();
   expect(page(id)).toBeDefined();
   server.who = 'jorun';
   await store.dispatch(syncAll());
@@ -145,7 +145,7 @@ test('pages of the group alone are not taken for all; the pages of another accou
 });
 
 test('a keeper’s rule counts here at once, also while the server has not heard of it', async () => {
-  const { store, server, own, page } = await opened();
+  const { store, server, owner, page } = await opened();
   server.away = true;
   expect(
     await store.dispatch(
@@ -158,8 +158,8 @@ test('a keeper’s rule counts here at once, also while the server has not heard
     policy: { secondLookWhenUnreviewed: true, extraBars: { deadly: 1 } },
   });
   expect(here().policy).not.toHaveProperty('familyHint');
-  expect(own.person?.groups[0]?.policy).toEqual(here().policy);
-  expect(page(GROUP.id)!.told.map(({ field }) => field)).toEqual(['extraBars', 'familyHint', 'name']);
+  expect((await owner())?.groups[0]?.policy).toEqual(here().policy);
+  expect(page(GROUP.id)!.changes.map(({ field }) => field)).toEqual(['extraBars', 'familyHint', 'name']);
   // The server still tells the old rules; what waits stands over them.
   expect(withPending([GROUP], store.getState().outbox.waiting)[0]).toEqual(here());
 });

@@ -36,7 +36,7 @@ const page = (
     at: `2026-09-0${id.length % 9}T08:00:00.000Z`,
     person,
     sightings: [],
-    told: fields.map(([field, value, at = AT]) => ({
+    changes: fields.map(([field, value, at = AT]) => ({
       id: `${id}-${field}-${at}`,
       at,
       by: person,

@@ -4,6 +4,11 @@ const { webcrypto } = require('node:crypto');
 
 Object.assign(globalThis, { TextEncoder, TextDecoder });
 Object.defineProperty(globalThis, 'crypto', { value: webcrypto, configurable: true });
-// What is kept here is JSON, and so is its copy.
-globalThis.structuredClone ??= (value) =>
-  value === undefined ? undefined : JSON.parse(JSON.stringify(value));
+/** A deep copy. Blobs cannot change, and are shared. */
+const copyOf = (value) =>
+  value === null || typeof value !== 'object' || typeof value.arrayBuffer === 'function'
+    ? value
+    : Array.isArray(value)
+      ? value.map(copyOf)
+      : Object.fromEntries(Object.entries(value).map(([name, member]) => [name, copyOf(member)]));
+globalThis.structuredClone ??= copyOf;

@@ -23,7 +23,7 @@ const page = (id: string, person: string, fields: Record<string, unknown>): Page
     at: '2026-09-01T08:00:00.000Z',
     person,
     sightings: [],
-    told: Object.entries(fields).map(([field, value]) => ({
+    changes: Object.entries(fields).map(([field, value]) => ({
       id: `${id}-${field}`,
       at: '2026-09-01T08:00:00.000Z',
       by: person,

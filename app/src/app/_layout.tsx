@@ -80,32 +80,36 @@ function openNotebook({ store, beginDeciding }: Loaded): () => void {
   };
 }
 
+/** Loads the guide, and opens the store over the device and the server. */
+async function load(): Promise<Loaded> {
+  const guide = await loadGuide();
+  await breath();
+  const evaluator = workerEvaluator(guide);
+  const store = makeStore(
+    {
+      api: httpApi,
+      device: browserDevice(window.localStorage),
+      album: () => import('../notebook/outside').then((outside) => outside.album),
+      evaluator,
+      clock: Date.now,
+      drawn,
+      emptied: tellEmptied,
+    },
+    { look: keptLook(window.localStorage) },
+  );
+  keepOwn(store);
+  // What is recorded here from now on would be in the name of somebody who has gone.
+  whenEmptied(() => window.location.assign('/'));
+  return { store, beginDeciding: evaluator.begin };
+}
+
 export default function Layout() {
   const fontsReady = useFontsReady();
   const [loaded, setLoaded] = useState<Loaded | 'failed' | undefined>();
   const open = useCallback(() => {
     setLoaded(undefined);
-    loadGuide()
-      .then(async (guide) => {
-        await breath();
-        const evaluator = workerEvaluator(guide);
-        const store = makeStore(
-          {
-            api: httpApi,
-            device: browserDevice(window.localStorage),
-            album: () => import('../notebook/outside').then((outside) => outside.album),
-            evaluator,
-            clock: Date.now,
-            drawn,
-            emptied: tellEmptied,
-          },
-          { look: keptLook(window.localStorage) },
-        );
-        keepOwn(store);
-        // What is recorded here from now on would be in the name of somebody who has gone.
-        whenEmptied(() => window.location.assign('/'));
-        startTransition(() => setLoaded({ store, beginDeciding: evaluator.begin }));
-      })
+    load()
+      .then((all) => startTransition(() => setLoaded(all)))
       .catch(() => setLoaded('failed'));
   }, []);
   useEffect(open, [open]);

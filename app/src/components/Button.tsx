@@ -1,4 +1,5 @@
-import { Pressable, StyleSheet, View, type PressableProps, type ViewStyle } from 'react-native';
+import { Pressable, StyleSheet, type PressableProps, type ViewStyle } from 'react-native';
+import { Row } from './layout';
 import { colour, corner, space, stroke, TARGET } from './tokens';
 import { Strong } from './Words';
 
@@ -57,9 +58,9 @@ export function Chip({ label, chosen, kind = 'radio', ...props }: ChipProps) {
 
 export function ChipRow({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
   return (
-    <View role="group" aria-label={label} style={styles.row}>
+    <Row wrap gap="s" role="group" aria-label={label}>
       {children}
-    </View>
+    </Row>
   );
 }
 
@@ -84,7 +85,6 @@ const styles = StyleSheet.create({
   underlined: { textDecorationLine: 'underline' },
   pressed: { opacity: 0.7 },
   disabled: { opacity: 0.35 },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   chip: {
     minHeight: TARGET,
     maxWidth: '100%',

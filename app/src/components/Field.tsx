@@ -1,4 +1,5 @@
-import { StyleSheet, TextInput, View, type TextInputProps } from 'react-native';
+import { StyleSheet, TextInput, type TextInputProps } from 'react-native';
+import { Stack } from './layout';
 import { colour, corner, font, space, stroke, typeSize } from './tokens';
 import { Small, SmallStrong } from './Words';
 
@@ -28,7 +29,7 @@ interface FieldProps extends Omit<TextInputProps, 'style'> {
 /** The same with its name above and what is wrong with it below. */
 export function Field({ label, hint, wrong, ...props }: FieldProps) {
   return (
-    <View style={styles.field}>
+    <Stack gap="xs">
       <SmallStrong>{label}</SmallStrong>
       <Input aria-label={label} wrong={wrong !== undefined} {...props} />
       {wrong === undefined ? (
@@ -38,12 +39,11 @@ export function Field({ label, hint, wrong, ...props }: FieldProps) {
       ) : (
         <SmallStrong role="alert">{wrong}</SmallStrong>
       )}
-    </View>
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  field: { gap: space.xs },
   input: {
     minHeight: 54,
     borderWidth: stroke.thin,

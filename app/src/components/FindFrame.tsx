@@ -3,6 +3,7 @@ import { blindAsk, type FindRecord } from '@pause/core';
 import type { Evaluation } from '../deciding/evaluate';
 import { loadFind } from '../notebook/open';
 import { policyOf, reconsider } from '../notebook/reconsider';
+import type { OpenFind } from '../notebook/slices';
 import { useAct, useApp } from '../notebook/store';
 import { useFind } from '../notebook/useFind';
 import { t } from '../text/en/components';
@@ -25,16 +26,8 @@ export interface Judged {
 }
 
 /** The find that the address names: being fetched, not there, not reachable, or ready. */
-export function FindFrame({
-  render,
-  blind = false,
-}: {
-  readonly render: (props: FindProps & Judged) => React.ReactNode;
-  /** The screen itself shows nothing that would spoil a second look. */
-  readonly blind?: boolean;
-}) {
+export function FindFrame({ render, blind = false }: FindFrameProps) {
   const { id } = useLocalSearchParams<{ id: string }>();
-  const act = useAct();
   const open = useFind(id);
   const me = useApp((state) => state.me.person?.id);
   const asksEarned = useApp(
@@ -42,10 +35,34 @@ export function FindFrame({
       open?.record !== undefined &&
       (policyOf(open.record, state.me.person?.groups ?? [])?.earned?.length ?? 0) > 0,
   );
-  if (open?.fault !== undefined) {
-    // What stood before is not shown: it knows nothing of the newest answer.
-    return (
-      <Screen>
+  // What was there before is not shown: it knows nothing of the newest answer.
+  if (open?.fault !== undefined || !open?.record) return <NoFind id={id} open={open} />;
+  if (!blind && me !== undefined && blindAsk(open.record, me))
+    return <Redirect href={{ pathname: '/find/[id]/second', params: { id } }} />;
+  return (
+    <>
+      {asksEarned ? <SendPractised record={open.record} /> : null}
+      {render({
+        record: open.record,
+        evaluation: open.evaluation,
+        current: open.evaluated === open.change,
+      })}
+    </>
+  );
+}
+
+interface FindFrameProps {
+  readonly render: (props: FindProps & Judged) => React.ReactNode;
+  /** The screen itself shows nothing that would spoil a second look. */
+  readonly blind?: boolean;
+}
+
+/** It could not be compared, is not there, could not be fetched, or is on its way. */
+function NoFind({ id, open }: { readonly id: string; readonly open: OpenFind | undefined }) {
+  const act = useAct();
+  return (
+    <Screen>
+      {open?.fault !== undefined ? (
         <Notice
           whole
           title={t.thisFindCouldNotBe}
@@ -53,32 +70,9 @@ export function FindFrame({
           action={t.tryAgain}
           onAction={() => void act(reconsider(id))}
         />
-      </Screen>
-    );
-  }
-  if (open?.record && !blind && me !== undefined && blindAsk(open.record, me))
-    return <Redirect href={{ pathname: '/find/[id]/second', params: { id } }} />;
-  if (open?.record)
-    return (
-      <>
-        {asksEarned ? <SendPractised record={open.record} /> : null}
-        {render({
-          record: open.record,
-          evaluation: open.evaluation,
-          current: open.evaluated === open.change,
-        })}
-      </>
-    );
-  if (open?.status === 'missing') {
-    return (
-      <Screen>
+      ) : open?.status === 'missing' ? (
         <Notice whole title={t.thereIsNoSuchFind} text={t.theAddressNamesAFind} />
-      </Screen>
-    );
-  }
-  if (open?.status === 'failed') {
-    return (
-      <Screen>
+      ) : open?.status === 'failed' ? (
         <Notice
           whole
           title={t.theFindCouldNotBe}
@@ -86,12 +80,9 @@ export function FindFrame({
           action={t.tryAgain}
           onAction={() => void act(loadFind(id))}
         />
-      </Screen>
-    );
-  }
-  return (
-    <Screen>
-      <Loading what={t.openingTheFind} />
+      ) : (
+        <Loading what={t.openingTheFind} />
+      )}
     </Screen>
   );
 }

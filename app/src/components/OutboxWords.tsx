@@ -5,6 +5,7 @@ import { acknowledgeNotKept, acknowledgeRefusals } from '../notebook/outboxActio
 import { useAct, useApp, type State } from '../notebook/store';
 import { t } from '../text/en/components';
 import { Button } from './Button';
+import { Grow } from './layout';
 import { colour, space, stroke } from './tokens';
 import { Small, SmallStrong } from './Words';
 
@@ -17,8 +18,11 @@ interface Shown {
 }
 
 /** What has to be known about the notebook before anything else; nothing while all is well. */
-function whatToSay({ me, outbox }: State): Shown | undefined {
-  const { waiting, refused, away, notKept, notTaken, clockOff, newerVersion, fetching } = outbox;
+const whatToSay = (state: State): Shown | undefined => mustBeRead(state) ?? isUnderWay(state);
+
+/** What was not kept, refused, or waits for somebody. */
+function mustBeRead({ me, outbox }: State): Shown | undefined {
+  const { waiting, refused, away, notKept } = outbox;
   if (notKept !== undefined)
     return {
       title: t.yourLastEntryWasNot,
@@ -38,7 +42,7 @@ function whatToSay({ me, outbox }: State): Shown | undefined {
   if (me.signedOut)
     return {
       title: t.isSignedOut(me.person?.name ?? t.you),
-      text: t.whatYouRecordStaysOn(waiting.length > 0 ? t.now(waiting.length) : ''),
+      text: waiting.length > 0 ? t.whatYouRecordStaysOnWaiting(waiting.length) : t.whatYouRecordStaysOn,
       action: t.signIn,
       does: 'signIn',
     };
@@ -49,6 +53,11 @@ function whatToSay({ me, outbox }: State): Shown | undefined {
       action: t.tryNow,
       does: 'again',
     };
+  return undefined;
+}
+
+function isUnderWay({ outbox }: State): Shown | undefined {
+  const { notTaken, clockOff, newerVersion, fetching } = outbox;
   if (notTaken !== undefined)
     return {
       title: t.whatOthersRecordedCouldNot,
@@ -106,10 +115,10 @@ export function OutboxWords() {
   };
   return (
     <View style={styles.line} role={alert ? 'alert' : 'status'}>
-      <View style={styles.words}>
+      <Grow>
         <SmallStrong>{title}</SmallStrong>
         <Small>{text}</Small>
-      </View>
+      </Grow>
       <Button label={action} tone="outline" onPress={press} />
     </View>
   );
@@ -126,5 +135,4 @@ const styles = StyleSheet.create({
     borderBottomWidth: stroke.medium,
     borderBottomColor: colour.ink,
   },
-  words: { flex: 1 },
 });

@@ -1,8 +1,9 @@
 import { createElement } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import { t } from '../text/en/components';
 import { Button } from './Button';
-import { colour, space, TARGET } from './tokens';
+import { Stack, Row } from './layout';
+import { colour, TARGET } from './tokens';
 import { Small } from './Words';
 
 interface SlideProps {
@@ -21,9 +22,9 @@ interface SlideProps {
 export function Slide({ label, value, least, most, step = 1, onChange }: SlideProps) {
   const set = (to: number) => onChange(Math.min(most, Math.max(least, to)));
   return (
-    <View style={styles.slide}>
+    <Stack gap="xs">
       <Small soft>{label}</Small>
-      <View style={styles.row}>
+      <Row gap="m" align="centre">
         <Button
           label="−"
           aria-label={t.lessOf(label)}
@@ -48,13 +49,11 @@ export function Slide({ label, value, least, most, step = 1, onChange }: SlidePr
           style={styles.step}
           onPress={() => set(value + step)}
         />
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  slide: { gap: space.xs },
-  row: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   step: { width: 56 },
 });

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { useAct, useApp } from '../notebook/store';
 import { t } from '../text/en/components';
+import { Grow } from './layout';
 import { Button, colour, Small, SmallStrong, space, stroke } from '.';
 
 /** A newer Pause is offered, where nobody is in the middle of anything. */
@@ -9,10 +10,10 @@ export function UpdateOffer() {
   const othersOpen = useApp((state) => state.update.othersOpen);
   return (
     <View style={styles.line} role="status">
-      <View style={styles.words}>
+      <Grow>
         <SmallStrong>{t.aNewerPauseIsOn}</SmallStrong>
         <Small>{othersOpen ? t.anotherWindowOfPauseIs : t.whatYouHaveRecordedStays}</Small>
-      </View>
+      </Grow>
       <Button
         label={t.useItNow}
         tone="outline"
@@ -32,5 +33,4 @@ const styles = StyleSheet.create({
     borderWidth: stroke.thin,
     borderColor: colour.ink,
   },
-  words: { flex: 1 },
 });

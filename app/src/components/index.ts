@@ -11,3 +11,4 @@ export { WaysOut } from './WaysOut';
 export { Loading, Notice } from './Notice';
 export { Line } from './Line';
 export { Slide } from './Slide';
+export { Grow, Row, Stack } from './layout';

@@ -1,4 +1,5 @@
 import type {
+  Entry,
   Kingdom,
   TaxonId,
   Case,
@@ -16,81 +17,61 @@ import { now, add, addMade } from './add';
 import { newId, person } from './open';
 import type { Thunk } from './store';
 
+/** What a find begins with. */
+interface Start {
+  readonly kingdom: Kingdom;
+  readonly bodyPlan: string;
+  readonly target?: TaxonId;
+  readonly placeNote?: string;
+  readonly placePage?: string;
+  readonly group?: string;
+  readonly context: Case['context'];
+  /** What is known of where it grows. */
+  readonly answers?: readonly Pick<Reading, 'character' | 'value'>[];
+}
+
 /**
  * Begins a find on a first piece, with what it is taken for, if anything.
  *
  * @returns its id, as soon as it is kept
  */
-export function startFind(start: {
-  kingdom: Kingdom;
-  bodyPlan: string;
-  target?: TaxonId;
-  placeNote?: string;
-  placePage?: string;
-  group?: string;
-  context: Case['context'];
-  /** What is known of where it grows. */
-  answers?: readonly Pick<Reading, 'character' | 'value'>[];
-}): Thunk<Promise<string | undefined>> {
+export function startFind(start: Start): Thunk<Promise<string | undefined>> {
   return async (dispatch) => {
     const find = newId();
+    return (await dispatch(add(...dispatch(beginning(find, start))))) ? find : undefined;
+  };
+}
+
+/** The entries of a new find. */
+function beginning(find: string, start: Start): Thunk<Entry[]> {
+  return (dispatch) => {
     const piece = newId() as PieceId;
     const { kingdom, bodyPlan, placeNote, placePage, target, group, answers = [] } = start;
     const startedAt = dispatch(now());
-    const context = { ...start.context, month: new Date(startedAt).getMonth() + 1 };
-    const kept = await dispatch(
-      add(
-        {
-          kind: 'finds',
-          find,
-          body: {
-            id: find,
-            startedAt,
-            kingdom,
-            bodyPlan,
-            ...(group ? { group } : {}),
-            person: dispatch(person()),
-          },
-        },
-        { kind: 'pieces', find, body: { id: piece, at: dispatch(now()), purpose: 'decide' } },
-        ...(target
-          ? [{ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon: target } } as const]
-          : []),
-        { kind: 'contexts', find, body: { id: newId(), at: dispatch(now()), context } },
-        ...answers.map(
-          (answer) =>
-            ({
-              kind: 'readings',
-              find,
-              body: {
-                ...answer,
-                id: newId() as ReadingId,
-                piece,
-                sureness: 'fairly',
-                by: dispatch(person()),
-                at: dispatch(now()),
-              },
-            }) as const,
-        ),
-        ...(
-          [
-            ['placeNote', placeNote],
-            ['placePage', placePage],
-          ] as const
-        ).flatMap(([field, value]) =>
-          value
-            ? [
-                {
-                  kind: 'edits' as const,
-                  find,
-                  body: { id: newId(), at: dispatch(now()), by: dispatch(person()), field, value },
-                } as const,
-              ]
-            : [],
-        ),
-      ),
-    );
-    return kept ? find : undefined;
+    const by = dispatch(person());
+    const made = () => ({ id: newId(), at: dispatch(now()) });
+    const edit = (field: 'placeNote' | 'placePage', value: string | undefined): Entry[] =>
+      value ? [{ kind: 'edits', find, body: { ...made(), by, field, value } }] : [];
+    return [
+      {
+        kind: 'finds',
+        find,
+        body: { id: find, startedAt, kingdom, bodyPlan, ...(group ? { group } : {}), person: by },
+      },
+      { kind: 'pieces', find, body: { ...made(), id: piece, purpose: 'decide' } },
+      ...(target ? [{ kind: 'targets', find, body: { ...made(), taxon: target } } as const] : []),
+      {
+        kind: 'contexts',
+        find,
+        body: { ...made(), context: { ...start.context, month: new Date(startedAt).getMonth() + 1 } },
+      },
+      ...answers.map((answer): Entry => {
+        const body = { ...answer, id: newId() as ReadingId, piece, sureness: 'fairly' as const, by };
+        return { kind: 'readings', find, body: { ...body, at: dispatch(now()) } };
+      }),
+      ...edit('placeNote', placeNote),
+      ...edit('placePage', placePage),
+    ];
   };
 }
 

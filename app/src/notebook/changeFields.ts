@@ -1,4 +1,4 @@
-import { standing, type FieldsOf, type PageKind } from '@pause/core';
+import { currentFields, type FieldsOf, type PageKind } from '@pause/core';
 import type { Thunk } from './store';
 
 /** Changing fields of a page one after the other, so that changes in quick succession are all kept. */
@@ -40,7 +40,7 @@ export function changeFields<K extends Exclude<PageKind, 'group'>>(
       const { changePage } = await import('./outside');
       const page = getState().pages.all[id];
       if (page?.kind !== kind) return false;
-      const changes = make(standing(page, kind));
+      const changes = make(currentFields(page, kind));
       return Object.keys(changes).length === 0 || (await dispatch(changePage(id, kind, changes)));
     }).catch(() => false);
 }

@@ -145,7 +145,7 @@ export function browserDevice(storage: Storage): Device {
   const device = () => {
     opened ??= import('./outside').then(async (m) => {
       await m.readBitByBit();
-      return m.notebook(storage);
+      return m.notebookDatabase(storage);
     });
     return opened.catch(() => {
       opened = undefined;

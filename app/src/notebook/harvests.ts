@@ -1,9 +1,9 @@
-import { useMemo } from 'react';
-import { standing, type FieldsOf, type FindRecord, type PageRecord } from '@pause/core';
+import { currentFields, type FieldsOf, type FindRecord, type PageRecord } from '@pause/core';
 import type { Taken } from '@pause/core/harvest/taking';
 import { dayOf, type Day } from '@pause/core/lib/day';
 import { sameBag } from '@pause/core/pantry/recall';
-import { useApp } from './store';
+import { selectAllPages } from './selectPages';
+import { select, useApp } from './store';
 
 /** What was taken, of this find and of others before. */
 
@@ -17,13 +17,11 @@ export interface HarvestPage {
 export function harvestsOf(pages: readonly PageRecord[]): HarvestPage[] {
   return pages
     .filter(({ kind }) => kind === 'harvest')
-    .map((page) => ({ id: page.id, person: page.person ?? '', fields: standing(page, 'harvest') }));
+    .map((page) => ({ id: page.id, person: page.person ?? '', fields: currentFields(page, 'harvest') }));
 }
 
-export function useHarvests(): readonly HarvestPage[] {
-  const all = useApp((state) => state.pages.all);
-  return useMemo(() => harvestsOf(Object.values(all)), [all]);
-}
+export const selectHarvests = select([selectAllPages], harvestsOf);
+export const useHarvests = (): readonly HarvestPage[] => useApp(selectHarvests);
 
 /** Where a find was made, if at a place of the notebook. */
 export function placeOfFind(record: FindRecord): string | undefined {

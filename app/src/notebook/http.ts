@@ -125,20 +125,18 @@ function believed<S extends z.ZodType>(schema: S, parsed: unknown): z.infer<S> {
   return result.data;
 }
 
+const About = z.object({
+  demo: z.boolean(),
+  now: z.iso.datetime(),
+  mail: z.enum(['none', 'smtp', 'mailbox']).optional(),
+});
+
 /** @param send another way than the browser's own, for a harness */
 export function http(send: Send = (path, init) => fetch(path, init)): Api {
   const ask: Api['ask'] = (method, path, body) => askBy(send, method, path, body);
   return {
     me: async () => believed(Me, await ask('GET', '/me')),
-    about: async () =>
-      believed(
-        z.object({
-          demo: z.boolean(),
-          now: z.iso.datetime(),
-          mail: z.enum(['none', 'smtp', 'mailbox']).optional(),
-        }),
-        await ask('GET', '/health'),
-      ),
+    about: async () => believed(About, await ask('GET', '/health')),
     push: async (entries) => {
       const { results } = believed(Pushed, await ask('POST', '/sync/push', { entries }));
       if (results.length !== entries.length) throw new Away(t.notAnsweredForEveryEntry);
@@ -148,30 +146,40 @@ export function http(send: Send = (path, init) => fetch(path, init)): Api {
           : { ...one, status: 'arrived' },
       );
     },
-    pull: async (stream, after): Promise<Pulled> => {
-      const { entries, last } = believed(
-        Page,
-        await ask('GET', `/sync/pull?${new URLSearchParams({ stream, after: String(after) }).toString()}`),
-      );
-      const read = entries.map(({ seq, number, ...raw }) => ({ seq, number, parsed: parseEntry(raw) }));
-      const end = read.findIndex(({ parsed }) => 'problems' in parsed);
-      return {
-        last,
-        newer: end >= 0,
-        entries: read
-          .slice(0, end < 0 ? read.length : end)
-          .flatMap(({ seq, number, parsed }) =>
-            'entry' in parsed ? [{ seq, number, entry: parsed.entry }] : [],
-          ),
-      };
+    pull: async (stream, after) => {
+      const query = new URLSearchParams({ stream, after: String(after) }).toString();
+      return pulledOf(believed(Page, await ask('GET', `/sync/pull?${query}`)));
     },
-    received: async (picture) =>
-      believed(Received, await ask('GET', `/pictures/${encodeURIComponent(picture)}/received`)),
-    sendPart: async (picture, from, bytes) =>
+    ...pictures(send),
+    ask,
+  };
+}
+
+/** What can be read of a page of a stream: up to the first entry of a newer application. */
+function pulledOf({ entries, last }: z.infer<typeof Page>): Pulled {
+  const read = entries.map(({ seq, number, ...raw }) => ({ seq, number, parsed: parseEntry(raw) }));
+  const end = read.findIndex(({ parsed }) => 'problems' in parsed);
+  return {
+    last,
+    newer: end >= 0,
+    entries: read
+      .slice(0, end < 0 ? read.length : end)
+      .flatMap(({ seq, number, parsed }) =>
+        'entry' in parsed ? [{ seq, number, entry: parsed.entry }] : [],
+      ),
+  };
+}
+
+/** The bytes of pictures, in parts to the server and whole from it. */
+function pictures(send: Send): Pick<Api, 'received' | 'sendPart' | 'picture'> {
+  const at = (id: string) => `/pictures/${encodeURIComponent(id)}`;
+  return {
+    received: async (id) => believed(Received, await askBy(send, 'GET', `${at(id)}/received`)),
+    sendPart: async (id, from, bytes) =>
       believed(
         Received,
         await bodyOf(
-          await reach(send, `/pictures/${encodeURIComponent(picture)}?from=${from}`, {
+          await reach(send, `${at(id)}?from=${from}`, {
             method: 'PUT',
             headers: { 'content-type': 'application/octet-stream' },
             body: bytes,
@@ -179,12 +187,11 @@ export function http(send: Send = (path, init) => fetch(path, init)): Api {
         ),
       ),
     picture: async (id) => {
-      const response = await reach(send, `/pictures/${encodeURIComponent(id)}`, {});
+      const response = await reach(send, at(id), {});
       if (!response.ok) throw new Refused(response.status, 'not-here-yet', t.pictureIsOnItsWay);
       return response.blob().catch(() => {
         throw new Away(t.answerBrokeOff);
       });
     },
-    ask,
   };
 }

@@ -1,4 +1,5 @@
 import type { Picture } from './pictures';
+import { currentFind } from './repository/finds';
 import type { Thunk } from './store';
 
 /**
@@ -11,9 +12,9 @@ export function loadPictures(
   find: string,
   show: (pictures: readonly Picture[]) => void,
 ): Thunk<Promise<boolean>> {
-  return async (_, getState, { album, api, device }) => {
+  return async (dispatch, _, { album, api }) => {
     const held = await album();
-    const record = getState().finds[find]?.record ?? (await device.record(find));
+    const record = await dispatch(currentFind(find));
     const dropped = new Set(record?.drops.map((drop) => drop.picture));
     let all = (await held.of(find)).filter(({ id }) => !dropped.has(id));
     let whole = true;
@@ -32,7 +33,7 @@ export function loadPictures(
         at,
         by,
         image,
-        told: true,
+        recorded: true,
         sent: true,
         ...(character ? { character } : {}),
       };

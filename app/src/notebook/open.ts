@@ -1,11 +1,10 @@
-import { findsOf, applyEntries, entriesOf, summaryOf, type FindRecord } from '@pause/core';
 import { after } from '../lib/breath';
 import { t } from '../text/en/notebook';
-import { reconsider } from './reconsider';
-import { me, list, finds } from './slices';
+import { loadList, show, showFind } from './repository/finds';
+import { me, finds } from './slices';
 import type { Thunk } from './store';
 
-/** Opening what the device keeps: who is signed in, the list of finds, one find. */
+/** Opening what the device keeps: who is signed in, and a find. */
 
 /** An id that nobody else makes. */
 export function newId(): string {
@@ -64,54 +63,19 @@ export function loadMe(): Thunk<Promise<void>> {
 /** So long nobody waits for the server before the notebook is shown as this device knows it. */
 const ASKED_MS = 3000;
 
-/** The log of finds, as this device knows it: it has every find that was recorded here or received. */
-export function loadList(): Thunk<Promise<void>> {
-  return async (dispatch, getState, { device }) => {
-    dispatch(list.actions.listLoading());
-    const { waiting } = getState().outbox;
-    const lines = new Map((await device.list()).map((line) => [line.id, line]));
-    for (const id of findsOf(waiting)) {
-      const record =
-        getState().finds[id]?.record ?? applyEntries(await device.record(id), entriesOf(waiting, id));
-      if (record) lines.set(id, summaryOf(record));
-    }
-    const sorted = [...lines.values()].sort((a, b) =>
-      a.startedAt < b.startedAt ? 1 : a.startedAt > b.startedAt ? -1 : 0,
-    );
-    dispatch(list.actions.listLoaded(sorted));
-  };
-}
-
 /** A find, as this device knows it; where it does not, the server is asked first. */
 export function loadFind(id: string): Thunk<Promise<void>> {
   return async (dispatch, getState, { device }) => {
     dispatch(finds.actions.findLoading(id));
     // Warm up the write path, so that the first answer is fast.
     device.put(() => []).catch(() => undefined);
-    const here = async () => {
-      const kept = await device.record(id);
-      const known =
-        kept !== undefined ||
-        getState().outbox.waiting.some((entry) => entry.find === id && entry.kind === 'finds');
-      if (known) dispatch(showFind(id, kept));
-      return known;
-    };
-    if (await here()) return;
+    if (await dispatch(showFind(id))) return;
     const reached = await dispatch(syncAll());
-    if (await here()) return;
-    if (reached || getState().me.person?.account === false) dispatch(showFind(id, undefined));
+    if (await dispatch(showFind(id))) return;
+    if (reached || getState().me.person?.account === false) dispatch(show(id, undefined));
     else dispatch(finds.actions.findFailed({ id, error: t.notOnThisDevice }));
   };
 }
 
-/** Lays what waits over a find as it is kept, shows it, and judges it again if that changed it. */
-export function showFind(id: string, record: FindRecord | undefined): Thunk {
-  return (dispatch, getState) => {
-    const was = getState().finds[id]?.change;
-    dispatch(finds.actions.findLoaded({ id, record, waiting: getState().outbox.waiting }));
-    if (getState().finds[id]?.change !== was) void dispatch(reconsider(id));
-  };
-}
-
-/** Who tells something here; nobody as long as the device has not said, see `Device.put`. */
+/** Who records something here; nobody as long as the device has not answered, see `Device.put`. */
 export const person = (): Thunk<string> => (_, getState) => getState().me.person?.id ?? '';

@@ -1,6 +1,6 @@
 import { findsOf } from '@pause/core';
-import { showFind } from './open';
 import { outbox } from './outboxSlice';
+import { refreshFinds } from './repository/finds';
 import type { Thunk } from './store';
 
 /** What is said of entries that wait or were refused. */
@@ -25,6 +25,6 @@ export function acknowledgeRefusals(): Thunk<Promise<void>> {
     const concerned = findsOf(getState().outbox.refused.map(({ entry }) => entry));
     await device.forgetRefused();
     dispatch(outbox.actions.noted({ refused: [] }));
-    for (const id of concerned) if (getState().finds[id]) dispatch(showFind(id, await device.record(id)));
+    await dispatch(refreshFinds(concerned));
   };
 }

@@ -32,7 +32,7 @@ interface OutboxState {
   readonly notTaken?: string | undefined;
 }
 
-const same = (a: Entry, b: Entry) => a.kind === b.kind && a.body.id === b.body.id;
+export const isSame = (a: Entry, b: Entry) => a.kind === b.kind && a.body.id === b.body.id;
 const emptyOutbox: OutboxState = { waiting: [], refused: [], sending: false, away: false };
 
 export const outbox = createSlice({
@@ -43,7 +43,7 @@ export const outbox = createSlice({
     outboxOpened: plainly((state: OutboxState, kept: readonly Entry[]): OutboxState => ({
       ...state,
       waiting: [
-        ...kept.filter((entry) => !state.waiting.some((other) => same(entry, other))),
+        ...kept.filter((entry) => !state.waiting.some((other) => isSame(entry, other))),
         ...state.waiting,
       ],
     })),
@@ -56,7 +56,7 @@ export const outbox = createSlice({
         return {
           ...state,
           away: false,
-          waiting: state.waiting.filter((entry) => !settled.some((other) => same(entry, other))),
+          waiting: state.waiting.filter((entry) => !settled.some((other) => isSame(entry, other))),
           refused: [...state.refused, ...refused],
         };
       },

@@ -7,10 +7,11 @@ import { http } from './http';
  * fetched when the first is wanted.
  */
 export { http };
-export { notebook } from './notebook';
+export { notebookDatabase } from './database';
 export { followPictures } from './loadPictures';
 export { album } from './pictures';
-export { beginPage, loadPages, sight, changeGroup, changePage } from './pages';
+export { beginPage, sight, changeGroup, changePage } from './pages';
+export { loadPages } from './repository/pages';
 export { flush } from './send';
 export { streamGrew, syncAll } from './sync';
 export { takeOverCounts } from './takeOver';

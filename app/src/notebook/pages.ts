@@ -1,45 +1,12 @@
-import type { Entry, FieldsOf, PageEntry, PageKind, PageRecord, Sighting } from '@pause/core';
-import { applyAllToPage } from '@pause/core/notebook';
+import type { Entry, FieldsOf, PageEntry, PageKind, Sighting } from '@pause/core';
 import { add, now } from './add';
 import type { Group } from './api';
 import { newId, person } from './open';
-import { me, pages } from './slices';
+import { entriesOfPage, loadPages } from './repository/pages';
+import { me } from './slices';
 import type { Thunk } from './store';
 
 /** Pages of the notebook that are no finds: places, eaters, walks, and what groups agreed on. */
-
-const ofPage = (all: readonly Entry[], id: string) =>
-  all.filter((entry): entry is PageEntry => entry.page === id);
-const withWaiting = (page: PageRecord | undefined, waiting: readonly Entry[], id: string) =>
-  applyAllToPage(page, ofPage(waiting, id));
-
-/** Shows pages as this device keeps them, with what waits laid over; all of them where none is named. */
-export function loadPages(ids?: readonly string[]): Thunk<Promise<void>> {
-  return async (dispatch, getState, { device }) => {
-    // What waits is read first: an entry that arrives meanwhile is on the device by the time it waits no
-    // more, and one that is in both counts once.
-    const { waiting } = getState().outbox;
-    const kept = ids
-      ? (await Promise.all(ids.map((id) => device.page(id)))).flatMap((page) => page ?? [])
-      : await device.pages();
-    const wanted = ids ?? [
-      ...new Set([...kept.map(({ id }) => id), ...waiting.flatMap(({ page }) => page ?? [])]),
-    ];
-    dispatch(
-      pages.actions.pagesLoaded({
-        loaded: wanted.flatMap(
-          (id) =>
-            withWaiting(
-              kept.find((page) => page.id === id),
-              waiting,
-              id,
-            ) ?? [],
-        ),
-        whole: ids === undefined,
-      }),
-    );
-  };
-}
 
 /** Puts entries of a page on record, and shows it with them. @returns whether they were kept */
 function put(page: string, entries: readonly PageEntry[]): Thunk<Promise<boolean>> {
@@ -113,7 +80,7 @@ export function sight(place: string, sighting: Omit<Sighting, 'id' | 'at' | 'by'
 /** Groups with what a keeper changed here and the server does not have yet. */
 export function withPending(groups: readonly Group[], waiting: readonly Entry[]): Group[] {
   return groups.map((group) =>
-    ofPage(waiting, group.id).reduce<Group>((current, entry) => {
+    entriesOfPage(waiting, group.id).reduce<Group>((current, entry) => {
       if (entry.kind !== 'fields') return current;
       const { field, value } = entry.body;
       if (field === 'name') return typeof value === 'string' ? { ...current, name: value } : current;

@@ -1,5 +1,10 @@
-import { useMemo } from 'react';
-import { standing, type CompiledTaxon, type FieldsOf, type PageKind, type PageRecord } from '@pause/core';
+import {
+  currentFields,
+  type CompiledTaxon,
+  type FieldsOf,
+  type PageKind,
+  type PageRecord,
+} from '@pause/core';
 import type { Made } from '@pause/core/harvest/preparing';
 import { toGrams, usualWeights, weighed } from '@pause/core/harvest/taking';
 import {
@@ -19,7 +24,7 @@ import { guide } from '../deciding/guide';
 import { t } from '../text/en/notebook';
 import type { Changes } from './changeFields';
 import { harvestsOf, weighingsOf, type HarvestPage } from './harvests';
-import { useApp, type Thunk } from './store';
+import { select, useApp, type State, type Thunk } from './store';
 import { useOpenPages } from './useOpenPages';
 import { placeOf } from './usePlaces';
 
@@ -55,7 +60,7 @@ function pagesAs<K extends 'batch' | 'portion' | 'taste'>(
       id: page.id,
       person: page.person ?? '',
       group: page.group,
-      fields: standing(page, kind),
+      fields: currentFields(page, kind),
     }));
 }
 
@@ -75,11 +80,11 @@ export function pantryOf(pages: Readonly<Record<string, PageRecord>>): Pantry {
   };
 }
 
+export const selectPantry = select([(state: State) => state.pages.all], pantryOf);
+
 export function usePantry(): Pantry & { readonly ready: boolean } {
   const ready = useOpenPages();
-  const pages = useApp((state) => state.pages.all);
-  const pantry = useMemo(() => pantryOf(pages), [pages]);
-  return { ...pantry, ready };
+  return { ...useApp(selectPantry), ready };
 }
 
 /** Where all that it comes from was gathered, as far as this person may see it. */

@@ -13,7 +13,7 @@ export interface Picture {
   /** Who made it; left out: whoever holds this device. */
   readonly by?: string;
   /** It is on record with the find, and its bytes are to go to the server; and whether they all have. */
-  readonly told?: boolean;
+  readonly recorded?: boolean;
   readonly sent?: boolean;
   /** Where the camera says it was taken; only where the person wanted it kept. */
   readonly place?: { readonly latitude: number; readonly longitude: number };
@@ -27,6 +27,18 @@ function opened(): Promise<Holding> {
   holding ??= import('dexie').then(({ Dexie: Base }) => {
     const made = new Base('pause-pictures') as Holding;
     made.version(1).stores({ pictures: 'id, find' });
+    made
+      .version(2)
+      .stores({ pictures: 'id, find' })
+      .upgrade(async (all) => {
+        await all
+          .table('pictures')
+          .toCollection()
+          .modify((picture: Record<string, unknown>) => {
+            if ('told' in picture) picture.recorded = picture.told;
+            delete picture.told;
+          });
+      });
     return made;
   });
   holding.catch(() => {
@@ -60,7 +72,9 @@ export const album: Album = {
     return all.sort((a, b) => (a.at < b.at ? -1 : 1));
   },
   unsent: async () =>
-    (await opened()).pictures.filter((picture) => picture.told === true && picture.sent !== true).toArray(),
+    (await opened()).pictures
+      .filter((picture) => picture.recorded === true && picture.sent !== true)
+      .toArray(),
   markSent: async (id) => {
     await (await opened()).pictures.update(id, { sent: true });
   },

@@ -3,11 +3,10 @@ import {
   expectedHere,
   fieldHistory,
   isCollectable,
-  standing,
+  currentFields,
   wantedStages,
   type CompiledTaxon,
   type FieldsOf,
-  type FindRecord,
   type PageRecord,
 } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
@@ -31,9 +30,9 @@ import {
 } from '@pause/core/practice';
 import { guide } from '../deciding/guide';
 import { changeFields } from './changeFields';
-import { harvestsOf } from './harvests';
+import { selectHarvests } from './harvests';
 import { begin } from './pantry';
-import { recordOf } from './recalls';
+import { allFinds } from './repository/finds';
 import { useAct, useApp, type Thunk } from './store';
 import { useToday } from './useFinds';
 import { useOpenPages } from './useOpenPages';
@@ -88,7 +87,7 @@ export function saveLearner(make: (now: Learner) => Partial<Omit<Learner, 'id'>>
 export const sittingsOf = (
   pages: Readonly<Record<string, PageRecord>>,
   me: string,
-): Partial<PracticeFields>[] => mine(pages, 'practice', me).map((page) => standing(page, 'practice'));
+): Partial<PracticeFields>[] => mine(pages, 'practice', me).map((page) => currentFields(page, 'practice'));
 
 /**
  * What a slip outdoors means for practice is a matter of days: every find is not read anew for each screen.
@@ -98,19 +97,11 @@ let earnestKept: { readonly of: string; readonly at: number; readonly all: reado
 
 /** What of one's own was superseded in earnest, as this device keeps it. */
 function earnestHere(): Thunk<Promise<readonly FromFinds[]>> {
-  return async (dispatch, getState, { device }) => {
-    const {
-      me: { person },
-      pages,
-    } = getState();
-    const of = person?.id ?? '';
+  return async (dispatch, getState) => {
+    const of = getState().me.person?.id ?? '';
     if (earnestKept?.of === of && Date.now() - earnestKept.at < EARNEST_MS) return earnestKept.all;
-    const records: FindRecord[] = [];
-    for (const { id } of await device.list()) {
-      const record = await dispatch(recordOf(id));
-      if (record) records.push(record);
-    }
-    const sorted = harvestsOf(Object.values(pages.all)).flatMap(
+    const records = await dispatch(allFinds());
+    const sorted = selectHarvests(getState()).flatMap(
       ({ person: who, fields: { on, taxon, sorting } }): Sorted[] =>
         who === of && on !== undefined && taxon !== undefined && sorting
           ? [{ at: `${on}T20:00:00.000Z`, taxon, grades: sorting.grades }]
@@ -170,7 +161,7 @@ function useSoon(): ReadonlyMap<string, Soon> {
     const month = Number(today.slice(5, 7));
     const planned = Object.values(pages).flatMap((page) => {
       if (page.kind !== 'walk') return [];
-      const { on, targets = [] } = standing(page, 'walk');
+      const { on, targets = [] } = currentFields(page, 'walk');
       return on !== undefined && on >= today ? targets.map(({ taxon }): string => taxon) : [];
     });
     const about = WANTED.filter(

@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
-import { applyEntries, entriesOf, type FindRecord } from '@pause/core';
 import { CaseError } from '@pause/core/case/parse';
 import { causeOf, recall, strayCauses, type Cause, type Recalled } from '@pause/core/pantry/recall';
 import { guide } from '../deciding/guide';
-import { pantryOf, type Pantry } from './pantry';
+import { selectPantry, type Pantry } from './pantry';
+import { allLines, currentFind } from './repository/finds';
 import { useAct, useApp, type Thunk } from './store';
 
 /**
@@ -33,24 +33,18 @@ const Answer = z.object({
   run: z.object({ done: z.number(), total: z.number() }).optional(),
 });
 
-/** The record with what waits. */
-export function recordOf(id: string): Thunk<Promise<FindRecord | undefined>> {
-  return async (_, getState, { device }) => {
-    const { finds, outbox } = getState();
-    return finds[id]?.record ?? applyEntries(await device.record(id), entriesOf(outbox.waiting, id));
-  };
-}
-
 /** Lets the screen draw between two handfuls of finds. */
 const AT_ONCE = 40;
 const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 /** Asks every find that was collected once more, and every harvest for what its strays are. */
 export function causesHere(): Thunk<Promise<Cause[]>> {
-  return async (dispatch, getState, { device }) => {
+  return async (dispatch, getState) => {
     const { me } = getState();
-    const { descent, harvests } = pantryOf(getState().pages.all);
-    const collected = (await device.list()).filter(({ choice }) => choice === 'collect').map(({ id }) => id);
+    const { descent, harvests } = selectPantry(getState());
+    const collected = (await dispatch(allLines()))
+      .filter(({ choice }) => choice === 'collect')
+      .map(({ id }) => id);
     const roots = [...descent.kinds].flatMap(([id, kind]) => (kind === 'find' ? [id] : []));
     const causes: Cause[] = strayCauses(
       harvests.map(({ id, person, fields: { on, bag, sorting } }) => ({
@@ -63,7 +57,7 @@ export function causesHere(): Thunk<Promise<Cause[]>> {
     );
     for (const [index, id] of [...new Set([...collected, ...roots])].entries()) {
       if (index % AT_ONCE === AT_ONCE - 1) await breathe();
-      const record = await dispatch(recordOf(id));
+      const record = await dispatch(currentFind(id));
       if (!record) continue;
       try {
         const cause = causeOf(
@@ -129,40 +123,10 @@ export function recalledOf(pantry: Pantry, causes: readonly Cause[]): Recalled[]
 }
 
 export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recalls {
-  const act = useAct();
   const list = useApp((state) => state.list.items);
-  const finds = useApp((state) => state.finds);
-  const known = useApp((state) => state.me.status === 'ready');
-  const away = useApp((state) => state.outbox.away);
-  const waits = useApp((state) => state.outbox.waiting.length > 0);
-  const [here, setHere] = useState<readonly Cause[]>();
-  const [answer, setAnswer] = useState<z.infer<typeof Answer>>();
-  const [read, setRead] = useState<readonly string[]>([]);
-  const { ready } = pantry;
-  useEffect(() => {
-    void act(readBefore()).then(setRead);
-  }, [act]);
-  useEffect(() => {
-    if (!ready || !known) return undefined;
-    let stale = false;
-    void act(causesHere()).then((causes) => {
-      if (!stale) setHere(causes);
-    });
-    return () => {
-      stale = true;
-    };
-  }, [act, finds, known, list, pantry.pages, ready]);
-  // Asked anew once what was recorded here has arrived there.
-  useEffect(() => {
-    if (!known || away || waits) return undefined;
-    let stale = false;
-    void act(fetchCauses()).then((answer) => {
-      if (!stale) setAnswer(answer);
-    });
-    return () => {
-      stale = true;
-    };
-  }, [act, away, known, waits]);
+  const here = useCausesHere(pantry);
+  const answer = useCausesThere();
+  const { read, seenTo } = useRead();
   const all = useMemo(() => {
     if (!here) return [];
     const mine = new Set(here.map((one) => one.of));
@@ -177,16 +141,6 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
       new Set([...read, ...pantry.batches.flatMap(({ fields: { recalled } }) => recalled?.because ?? [])]),
     [pantry, read],
   );
-  const seenTo = useCallback(
-    (one: Recalled) => {
-      setRead((before) => {
-        const now = [...before, recallKey(one)].slice(-500);
-        void act(keepRead(now));
-        return now;
-      });
-    },
-    [act],
-  );
   return {
     all,
     open: all.filter((one) => !done.has(recallKey(one))),
@@ -194,4 +148,67 @@ export function useRecalls(pantry: Pantry & { readonly ready: boolean }): Recall
     ready: here !== undefined,
     seenTo,
   };
+}
+
+/** What this device finds itself; undefined until it has looked. */
+function useCausesHere({ pages, ready }: Pantry & { readonly ready: boolean }) {
+  const act = useAct();
+  const list = useApp((state) => state.list.items);
+  const finds = useApp((state) => state.finds);
+  const known = useApp((state) => state.me.status === 'ready');
+  const [here, setHere] = useState<readonly Cause[]>();
+  useEffect(() => {
+    if (!ready || !known) return undefined;
+    let stale = false;
+    void act(causesHere()).then((causes) => {
+      if (!stale) setHere(causes);
+    });
+    return () => {
+      stale = true;
+    };
+  }, [act, finds, known, list, pages, ready]);
+  return here;
+}
+
+/** What the server finds; asked anew once what was recorded here has arrived there. */
+function useCausesThere() {
+  const act = useAct();
+  const known = useApp((state) => state.me.status === 'ready');
+  const away = useApp((state) => state.outbox.away);
+  const waits = useApp((state) => state.outbox.waiting.length > 0);
+  const [answer, setAnswer] = useState<z.infer<typeof Answer>>();
+  useEffect(() => {
+    if (!known || away || waits) return undefined;
+    let stale = false;
+    void act(fetchCauses()).then((causes) => {
+      if (!stale) setAnswer(causes);
+    });
+    return () => {
+      stale = true;
+    };
+  }, [act, away, known, waits]);
+  return answer;
+}
+
+/** As many as are kept. */
+const MOST_READ = 500;
+
+/** What was read on this device, and reading more. */
+function useRead() {
+  const act = useAct();
+  const [read, setRead] = useState<readonly string[]>([]);
+  useEffect(() => {
+    void act(readBefore()).then(setRead);
+  }, [act]);
+  const seenTo = useCallback(
+    (one: Recalled) => {
+      setRead((before) => {
+        const now = [...before, recallKey(one)].slice(-MOST_READ);
+        void act(keepRead(now));
+        return now;
+      });
+    },
+    [act],
+  );
+  return { read, seenTo };
 }

@@ -2,11 +2,12 @@ import { type Entry, findsOf } from '@pause/core';
 import { t } from '../text/en/notebook';
 import { type Api, type Sent, Refused, Away } from './api';
 import type { Settled } from './device';
-import { showFind, syncAll } from './open';
+import { syncAll } from './open';
 import { outbox } from './outboxSlice';
-import { loadPages } from './pages';
+import { refreshFinds } from './repository/finds';
+import { loadPages } from './repository/pages';
 import { me } from './slices';
-import type { State, Thunk } from './store';
+import type { Thunk } from './store';
 
 /** Sending entries and pictures to the server. */
 
@@ -18,10 +19,6 @@ const LETTERS_AT_ONCE = 300_000;
 
 /** A server that answers so has read what was sent, and will answer the same to the same. */
 const ABOUT_WHAT_WAS_SENT: ReadonlySet<number> = new Set([400, 413, 415, 422]);
-
-/** Whether pages are shown: all of them, or a single one. */
-export const anyOpen = ({ pages: { status, all } }: State) =>
-  status === 'ready' || Object.keys(all).length > 0;
 
 export function away(): Thunk {
   return (dispatch, _, { running }) => {
@@ -108,7 +105,7 @@ export function flush(): Thunk<Promise<void>> {
         const changed = findsOf(
           settled.flatMap((one) => (one.status === 'refused' || one.entry.arrival ? [one.entry] : [])),
         );
-        for (const id of changed) if (getState().finds[id]) dispatch(showFind(id, await device.record(id)));
+        await dispatch(refreshFinds(changed));
         const takenBack = settled.flatMap(({ status, entry }) =>
           status === 'refused' ? (entry.page ?? []) : [],
         );

@@ -1,13 +1,5 @@
 import { type Draft, type PayloadAction, original, createSlice } from '@reduxjs/toolkit';
-import {
-  type FindSummary,
-  type FindRecord,
-  type Entry,
-  applyEntries,
-  entriesOf,
-  applyEntry,
-  type PageRecord,
-} from '@pause/core';
+import { type FindSummary, type FindRecord, type Entry, applyEntry, type PageRecord } from '@pause/core';
 import type { Evaluation } from '../deciding/evaluate';
 import type { Group, Letters } from './api';
 
@@ -118,20 +110,14 @@ export const finds = createSlice({
       [id]: { ...(state[id] ?? { change: 0 }), status: state[id]?.record ? 'ready' : 'loading' },
     })),
     findLoaded: plainly(
-      (
-        state: FindsState,
-        { id, record, waiting }: { id: string; record: FindRecord | undefined; waiting: readonly Entry[] },
-      ): FindsState => {
-        const whole = applyEntries(record, entriesOf(waiting, id));
+      (state: FindsState, { id, record }: { id: string; record: FindRecord | undefined }): FindsState => {
         const open = state[id];
-        if (open?.record && whole && JSON.stringify(open.record) === JSON.stringify(whole))
+        if (open?.record && record && JSON.stringify(open.record) === JSON.stringify(record))
           return { ...state, [id]: { ...open, status: 'ready' } };
         const change = (open?.change ?? 0) + 1;
         return {
           ...state,
-          [id]: whole
-            ? { ...(open ?? {}), status: 'ready', record: whole, change }
-            : { status: 'missing', change },
+          [id]: record ? { ...(open ?? {}), status: 'ready', record, change } : { status: 'missing', change },
         };
       },
     ),

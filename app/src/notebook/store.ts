@@ -1,4 +1,4 @@
-import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { configureStore, createSelector, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import type { Evaluator } from '../deciding/client';
 import type { Api } from './api';
@@ -64,8 +64,6 @@ export function makeStore(outside: Outside, kept?: { readonly look: LookSettings
     middleware: (defaults) =>
       defaults({
         thunk: { extraArgument: { ...outside, running } },
-        serializableCheck: false,
-        immutableCheck: false,
       }),
   });
 }
@@ -74,6 +72,9 @@ export type Store = ReturnType<typeof makeStore>;
 export type State = ReturnType<Store['getState']>;
 export type Dispatch = Store['dispatch'];
 export type Thunk<T = void> = ThunkAction<T, State, Outside & { readonly running: Running }, UnknownAction>;
+
+/** Works something out of the store's state again only where its inputs changed. */
+export const select = createSelector.withTypes<State>();
 
 export const useApp = useSelector.withTypes<State>();
 export const useAct = useDispatch.withTypes<Dispatch>();

@@ -3,10 +3,11 @@ import { t } from '../text/en/notebook';
 import { Refused, Away, type Me } from './api';
 import { NotKept } from './device';
 import { emptyDevice } from './empty';
-import { showFind, loadList } from './open';
 import { outbox } from './outboxSlice';
-import { withPending, loadPages } from './pages';
-import { flush, away, sendPictures, anyOpen } from './send';
+import { withPending } from './pages';
+import { refreshFinds } from './repository/finds';
+import { refresh } from './repository/pages';
+import { flush, away, sendPictures } from './send';
 import { me, type Person, pages } from './slices';
 import type { Running, Thunk } from './store';
 
@@ -133,8 +134,7 @@ function belongsTo(
       dispatch(outbox.actions.noted({ waiting: await device.waiting() }));
     }
     dispatch(me.actions.meLoaded(person));
-    if (another)
-      for (const find of Object.keys(getState().finds)) dispatch(showFind(find, await device.record(find)));
+    if (another) await dispatch(refreshFinds(Object.keys(getState().finds)));
     dispatch(
       outbox.actions.learned({
         syncedAt: clock(),
@@ -149,7 +149,7 @@ function belongsTo(
 
 /** Takes what a stream holds beyond what is here. @returns whether a group's rules are among it */
 function pullStream(stream: string, last: number): Thunk<Promise<boolean>> {
-  return async (dispatch, getState, { api, device }) => {
+  return async (dispatch, _, { api, device }) => {
     const from = await device.taken(stream);
     let here = from;
     let all = last;
@@ -173,11 +173,7 @@ function pullStream(stream: string, last: number): Thunk<Promise<boolean>> {
       }
     } finally {
       dispatch(outbox.actions.noted({ fetching: undefined }));
-      if (touched.size > 0) {
-        for (const id of touched) if (getState().finds[id]) dispatch(showFind(id, await device.record(id)));
-        if (anyOpen(getState())) await dispatch(loadPages([...touched]));
-        if (getState().list.status === 'ready') await dispatch(loadList());
-      }
+      if (touched.size > 0) await dispatch(refresh([...touched]));
     }
     return rules;
   };

@@ -1,6 +1,6 @@
 import { useFocusEffect } from 'expo-router';
 import { useCallback } from 'react';
-import { loadList } from './open';
+import { loadList } from './repository/finds';
 import { useAct, useApp } from './store';
 
 /** The log, fetched anew whenever its screen comes into view and whenever something was sent. */

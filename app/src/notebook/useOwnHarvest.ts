@@ -1,7 +1,7 @@
 import type { FieldsOf, FindRecord, TaxonId } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
 import { inTurn, settled } from './changeFields';
-import { harvestsOf, placeOfFind, useHarvests, type Harvest, type HarvestPage } from './harvests';
+import { placeOfFind, selectHarvests, useHarvests, type Harvest, type HarvestPage } from './harvests';
 import { useAct, useApp, type Thunk } from './store';
 import { useDay } from './usePlaces';
 
@@ -23,7 +23,7 @@ function saveOwn(
 ): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
     const { beginPage, changePage } = await import('./outside');
-    const own = ofFind(harvestsOf(Object.values(getState().pages.all)), begun.find, person);
+    const own = ofFind(selectHarvests(getState()), begun.find, person);
     const changes = make(own?.fields ?? {});
     if (Object.keys(changes).length === 0) return;
     if (own) await dispatch(changePage(own.id, 'harvest', changes));

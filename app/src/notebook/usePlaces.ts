@@ -1,8 +1,8 @@
-import { useMemo } from 'react';
-import { standing, type FieldsOf, type PageRecord } from '@pause/core';
+import { currentFields, type FieldsOf, type PageRecord } from '@pause/core';
 import { dayAt, type Day } from '@pause/core/lib/day';
 import type { SeenPlace } from '@pause/core/season';
 import { t } from '../text/en/notebook';
+import { selectOfKind } from './selectPages';
 import { useApp } from './store';
 import { useToday } from './useFinds';
 import { useOpenPages } from './useOpenPages';
@@ -18,8 +18,8 @@ export interface Place {
 }
 
 export function placeOf(page: PageRecord): Place {
-  const fields = standing(page, 'place');
-  const withheld = page.told.some((one) => one.withheld === true);
+  const fields = currentFields(page, 'place');
+  const withheld = page.changes.some((one) => one.withheld === true);
   return {
     id: page.id,
     page,
@@ -29,19 +29,14 @@ export function placeOf(page: PageRecord): Place {
   };
 }
 
+const selectPlaces = selectOfKind('place', (pages) =>
+  pages.map(placeOf).sort((a, b) => a.name.localeCompare(b.name)),
+);
+
 /** Every place that this person knows of, by name. */
 export function usePlaces(): { readonly ready: boolean; readonly places: readonly Place[] } {
   const ready = useOpenPages();
-  const all = useApp((state) => state.pages.all);
-  const places = useMemo(
-    () =>
-      Object.values(all)
-        .filter(({ kind }) => kind === 'place')
-        .map(placeOf)
-        .sort((a, b) => a.name.localeCompare(b.name)),
-    [all],
-  );
-  return { ready, places };
+  return { ready, places: useApp(selectPlaces) };
 }
 
 export interface EaterPage {
@@ -49,16 +44,10 @@ export interface EaterPage {
   readonly fields: Partial<FieldsOf<'eater'>>;
 }
 /** Everybody who eats along, of the pages that are open. */
-export function useEaters(): readonly EaterPage[] {
-  const all = useApp((state) => state.pages.all);
-  return useMemo(
-    () =>
-      Object.values(all)
-        .filter(({ kind }) => kind === 'eater')
-        .map((page) => ({ id: page.id, fields: standing(page, 'eater') })),
-    [all],
-  );
-}
+export const useEaters = (): readonly EaterPage[] => useApp(selectEaters);
+const selectEaters = selectOfKind('eater', (pages) =>
+  pages.map((page) => ({ id: page.id, fields: currentFields(page, 'eater') })),
+);
 
 /** A place as looking ahead sees it. */
 export const seenPlace = ({ id, fields: { elevation, aspect, shade }, page }: Place): SeenPlace => ({

@@ -17,7 +17,7 @@ import {
 
 import { t } from './en/harvest';
 import { t as units } from './en/units';
-import { listed } from './messages';
+import { listed, sentences } from './messages';
 import { numberWord } from './names';
 import { amountIn } from './units';
 
@@ -82,10 +82,9 @@ export function bindsWords({ binds, next, short, ceilings }: Take): string {
           permission: t.moreIsNotAllowed,
           hands: '',
         }[binds];
-  return t.decides(
-    CEILING[binds],
-    because,
-    next ? t.wereItNotForThat(CEILING[next.name].toLowerCase(), weightOf(next.grams)) : '',
+  return sentences(
+    t.decides(CEILING[binds], because),
+    next && t.wereItNotForThat(CEILING[next.name].toLowerCase(), weightOf(next.grams)),
   );
 }
 

@@ -35,6 +35,16 @@ export function messages<const English extends Area>(name: string, english: Engl
   return { ...english, ...language.area(name, english) } as Translation<English>;
 }
 
+/** What is said one sentence after another; those that are not said are left out. */
+export function sentences(...said: readonly (string | false | undefined)[]): string {
+  return said.filter(Boolean).join(' ');
+}
+
+/** Short facts beside each other on one line: "about 200 g · piece 2"; those that are not known are left out. */
+export function factLine(...facts: readonly (string | false | undefined)[]): string {
+  return facts.filter(Boolean).join(' · ');
+}
+
 let rules: Intl.PluralRules | undefined;
 
 /** The form that a number asks for; a language with more forms than two names them all. */

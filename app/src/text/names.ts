@@ -88,7 +88,7 @@ const VALUE_WORDS: {
     states
       .map((state) => stateLabel(character, state))
       .map((label, index) => (index === 0 ? label : lowerFirst(label)))
-      .join(t.or),
+      .reduce((earlier, next) => (earlier === '' ? next : t.orElse(earlier, next)), ''),
 };
 const wordsOf = <K extends ReadingValue['kind']>(
   value: ValueOf<K> & { readonly kind: K },

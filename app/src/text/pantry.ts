@@ -1,5 +1,6 @@
 import type {
   Method,
+  Cooked,
   Cooking,
   Keeping,
   Refusal,
@@ -132,7 +133,23 @@ export const stepWords = ({
   minutes,
   days,
 }: Pick<Step, 'code' | 'text' | 'minutes' | 'days'>): string =>
-  `${text ?? STEP[code]}${minutes === undefined ? '' : minutes >= 120 ? t.hours(Math.round(minutes / 60)) : t.minutes(minutes)}${days === undefined ? '' : t.days(days)}`;
+  withDays(withMinutes(text ?? STEP[code], minutes), days);
+
+const withMinutes = (step: string, minutes: number | undefined): string =>
+  minutes === undefined
+    ? step
+    : minutes >= 120
+      ? t.forHours(step, Math.round(minutes / 60))
+      : t.forMinutes(step, minutes);
+
+const withDays = (step: string, days: number | undefined): string =>
+  days === undefined ? step : t.forDays(step, days);
+
+/** "Boiled, 10 minutes, water poured away 2 times". */
+export function cookedWords({ how, minutes, poured }: Cooked): string {
+  const timed = minutes === undefined ? COOKING[how] : t.cookedForMinutes(COOKING[how], minutes);
+  return poured === undefined ? timed : t.withWaterPouredAway(timed, poured);
+}
 
 export const SPOILS: Readonly<Record<SpoilCode, string>> = {
   'water-in-oil': t.waterInOilSpoilsIt,

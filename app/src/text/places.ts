@@ -184,7 +184,9 @@ export function pickingWords(reason: PickingReason): string {
           .join(', ') || t.everything;
       return may === 'no'
         ? t.notHere(upper(what))
-        : t.answeredYes(upper(what), perDay ? t.upToADay(amountWords(perDay)) : '');
+        : perDay
+          ? t.answeredYesUpTo(upper(what), amountWords(perDay))
+          : t.answeredYes(upper(what));
     }
   }
 }

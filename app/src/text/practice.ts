@@ -93,7 +93,8 @@ export function agoWords(at: string, now: Date): string {
 /** How well somebody knows a pair by now, for the field. */
 export function practisedWords(history: CardHistory | undefined, earned: boolean, now: Date): string {
   if (!history) return t.youHaveNeverPractisedThis;
-  return t.youLastPractisedThisPair(agoWords(history.last, now), earned ? t.andHaveEarnedIt : '');
+  const ago = agoWords(history.last, now);
+  return earned ? t.youHaveEarnedThisPair(ago) : t.youLastPractisedThisPair(ago);
 }
 
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;

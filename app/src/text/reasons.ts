@@ -11,7 +11,7 @@ import {
 } from '@pause/core';
 import { guide } from '../deciding/guide';
 import { t } from './en/reasons';
-import { listed } from './messages';
+import { listed, sentences } from './messages';
 import {
   numberWord,
   lowerFirst,
@@ -147,12 +147,15 @@ const SENTENCES: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, verdict: Of
   'other-piece-against': (reason, verdict) =>
     t.onThePieceBesideIt(lowerFirst(characterName(reason.character)), commonName(verdict.target)),
   'taken-back': (reason, verdict) =>
-    t.anAnswerWasTakenBack(
-      lowerFirst(characterName(reason.character)),
-      reason.piece === verdict.piece ? '' : t.onAnotherPiece,
-    ),
+    reason.piece === verdict.piece
+      ? t.anAnswerWasTakenBack(lowerFirst(characterName(reason.character)))
+      : t.anAnswerWasTakenBackOnAnother(lowerFirst(characterName(reason.character))),
   unanswered: (reason) =>
-    t.lookAtOneOfThem(passedOver(reason.characters), rootAmong(reason.characters) ? t.ifNoRootMayBe : ''),
+    sentences(
+      passedOver(reason.characters),
+      t.lookAtOneOfThem,
+      rootAmong(reason.characters) && t.ifNoRootMayBe,
+    ),
   'stage-disputed': (reason) => t.cannotBeSeenAtThe(characterName(reason.character)),
   'not-traced': () => t.whatWasReadWasNot,
   'context-missing': (reason) => FIELD[reason.field],
@@ -162,12 +165,12 @@ const SENTENCES: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, verdict: Of
       ...(reason.freshPieces > 0 ? [t.startedAgainOnAnotherPiece(times(reason.freshPieces))] : []),
       ...(reason.changedTargets > 0 ? [t.changedWhatItIsTaken(times(reason.changedTargets))] : []),
     ];
-    return t.you(listed(parts), reason.extraBars > 0 ? t.everyDeadlyOneNeedsA : '');
+    return sentences(t.you(listed(parts)), reason.extraBars > 0 && t.everyDeadlyOneNeedsA);
   },
   'passed-over': (reason) =>
-    t.passedOverUntilItIs(
-      lowerFirst(characterName(reason.character)),
-      rootAmong([reason.character]) ? t.ifNoneMayBeDug : '',
+    sentences(
+      t.passedOverUntilItIs(lowerFirst(characterName(reason.character))),
+      rootAmong([reason.character]) && t.ifNoneMayBeDug,
     ),
   'place-doubt': (_, verdict) => t.thePlaceIsUnusualFor(commonName(verdict.target)),
   'place-strains': (_, verdict) => t.thePlaceIsNotA(commonName(verdict.target)),

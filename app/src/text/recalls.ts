@@ -2,6 +2,7 @@ import type { HarmGrade } from '@pause/core';
 import type { ChangedGround, Cause, Measure, Recalled } from '@pause/core/pantry/recall';
 import { guide } from '../deciding/guide';
 import { t } from './en/recalls';
+import { sentences } from './messages';
 import { GRADE, CommonName, commonName, lowerFirst, characterName, numberWord } from './names';
 
 /** What is said of what no longer counts. */
@@ -23,7 +24,7 @@ function changedWords(changed: readonly ChangedGround[]): string {
     return `${what}. ${readers.length > 0 ? t.foundBy(readers.map(lowerFirst).join('; ')) : t.foundByWhoeverWroteIt}`;
   });
   const more = changed.length - shown.length;
-  return ` ${shown.join(' ')}${more > 0 ? t.andMore(numberWord(more)) : ''}`;
+  return sentences(...shown, more > 0 && t.andMore(numberWord(more)));
 }
 
 /** Why something is in question. */
@@ -34,15 +35,17 @@ export function causeWords(cause: Cause, name: string): string {
     case 'stray':
       return cause.touched ? t.itLayInOneBag(name) : t.aStrayLayAmongIt(name, GRADE[cause.grade]);
     case 'verdict':
-      return t.theVerdictIs(
-        name,
-        {
-          guide: t.byTheCorrectedGuide,
-          record: t.byWhatWasRecordedSince,
-          policy: t.byTheRulesOfThe,
-          rules: t.byStricterRulesOfPause,
-        }[cause.because],
-        cause.outcome,
+      return sentences(
+        t.theVerdictIs(
+          name,
+          {
+            guide: t.byTheCorrectedGuide,
+            record: t.byWhatWasRecordedSince,
+            policy: t.byTheRulesOfThe,
+            rules: t.byStricterRulesOfPause,
+          }[cause.because],
+          cause.outcome,
+        ),
         worst(cause.grade),
         changedWords(cause.changed ?? []),
       );

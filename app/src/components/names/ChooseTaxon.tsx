@@ -1,11 +1,12 @@
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
-import { Input, Rule, SmallStrong, space, Strong, TARGET } from '..';
+import { Input } from '..';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/components';
-import { CommonName, GRADE } from '../../text/names';
+import { DidYouMean } from './late';
 import { searchTaxa } from './search';
+import { TaxonRow } from './TaxonRow';
 
 const MOST = 6;
 
@@ -39,20 +40,10 @@ export function ChooseTaxon({ label, placeholder, first, onChoose }: ChooseTaxon
       />
       <View role="list" aria-label={t.whichOne}>
         {matches.map((one) => (
-          <View key={one.id} role="listitem">
-            <Pressable role="button" onPress={() => onChoose(one)} style={styles.line}>
-              <Strong style={styles.grow}>{CommonName(one.id)}</Strong>
-              {one.grade === 'none' ? null : <SmallStrong>{GRADE[one.grade]}</SmallStrong>}
-            </Pressable>
-            <Rule />
-          </View>
+          <TaxonRow key={one.id} taxon={one} onChoose={onChoose} />
         ))}
       </View>
+      {matches.length === 0 && text.trim() !== '' ? <DidYouMean text={text} onChoose={onChoose} /> : null}
     </>
   );
 }
-
-const styles = StyleSheet.create({
-  line: { minHeight: TARGET, flexDirection: 'row', alignItems: 'center', gap: space.m },
-  grow: { flex: 1 },
-});

@@ -9,13 +9,19 @@ export interface Match {
 }
 
 /** Lower case, without accents, so that "cepe" finds "cèpe". */
-function plain(text: string): string {
+export function plain(text: string): string {
   return text
     .normalize('NFD')
     .replace(/\p{Diacritic}/gu, '')
     .replace(/[’']/g, '')
     .toLowerCase()
     .trim();
+}
+
+/** Every name of a taxon, the one shown first. */
+export function namesOf({ taxon }: CompiledTaxon): string[] {
+  const all = Object.values(taxon.vernacularNames).flat();
+  return [taxon.vernacularNames.en?.[0] ?? taxon.scientificName, taxon.scientificName, ...all];
 }
 
 /**
@@ -28,8 +34,7 @@ export function searchTaxa(guide: CompiledGuide, text: string, plan: string | un
   const chosen = guide.guide.bodyPlans.find((p) => p.id === plan);
   const found = guide.taxa.flatMap((taxon): Match[] => {
     if (chosen && chosen.kingdom !== taxon.taxon.kingdom) return [];
-    const shown = taxon.taxon.vernacularNames.en?.[0] ?? taxon.taxon.scientificName;
-    const names = [shown, taxon.taxon.scientificName, ...Object.values(taxon.taxon.vernacularNames).flat()];
+    const names = namesOf(taxon);
     const hit = names.find((name) =>
       ` ${plain(name).replace(/-/g, ' ')}`.includes(` ${wanted.replace(/-/g, ' ')}`),
     );
@@ -41,7 +46,7 @@ export function searchTaxa(guide: CompiledGuide, text: string, plan: string | un
     return [
       {
         taxon,
-        ...(hit === shown || hit === taxon.taxon.scientificName ? {} : { name: hit }),
+        ...(hit === names[0] || hit === taxon.taxon.scientificName ? {} : { name: hit }),
         ...(other ? { otherPlan: other } : {}),
       },
     ];

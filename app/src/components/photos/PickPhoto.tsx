@@ -1,6 +1,5 @@
 import { createElement, useRef, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { Button, Small, space, Strong } from '..';
+import { Button, Small, Strong, Stack } from '..';
 import { t } from '../../text/en/photos';
 import { NoPicture, preparePhoto, type Prepared } from './preparePhoto';
 
@@ -25,7 +24,7 @@ export function PickPhoto({ label, onPhoto }: PickPhotoProps) {
       .finally(() => setBusy(false));
   };
   return (
-    <View style={styles.pick}>
+    <Stack gap="s">
       {createElement('input', {
         ref: input,
         type: 'file',
@@ -46,8 +45,6 @@ export function PickPhoto({ label, onPhoto }: PickPhotoProps) {
         </Small>
       ) : null}
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}
-    </View>
+    </Stack>
   );
 }
-
-const styles = StyleSheet.create({ pick: { gap: space.s } });

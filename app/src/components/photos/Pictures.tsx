@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Image, StyleSheet, View } from 'react-native';
 import type { CharacterId } from '@pause/core';
-import { Body, Button, Chip, colour, Small, space, Strong, stroke } from '..';
+import { Body, Button, Chip, colour, Small, Strong, stroke, Stack, Row } from '..';
 import type { Picture } from '../../notebook/pictures';
 import { useAct, useApp } from '../../notebook/store';
 import { t } from '../../text/en/pictures';
@@ -16,103 +16,147 @@ import { usePictures } from './usePictures';
 interface PicturesProps {
   readonly find: string;
   /** What is being looked at; new pictures are kept with it. */
-  readonly character?: string;
+  readonly character?: string | undefined;
 }
 
 /** Photos and sketches of a find: taken, drawn, looked at. */
 export function Pictures({ find, character }: PicturesProps) {
-  const act = useAct();
-  const me = useApp((state) => state.me.person);
-  const going = useApp((state) => state.outbox.pictures);
   const { pictures, failed, again } = usePictures(find);
+  return (
+    <Stack gap="m">
+      <Thumbnails pictures={pictures} again={again} />
+      {failed ? (
+        <Small soft role="status">
+          {t.picturesCannotBeKeptIn}
+        </Small>
+      ) : null}
+      <NewPicture
+        find={find}
+        character={character}
+        photos={pictures.filter((p) => p.kind === 'photo').map((p) => p.image)}
+        onKept={again}
+      />
+      <WhereKept />
+    </Stack>
+  );
+}
+
+interface ThumbnailsProps {
+  readonly pictures: readonly Picture[];
+  readonly again: () => void;
+}
+
+/** One's own can be taken out again. */
+function Thumbnails({ pictures, again }: ThumbnailsProps) {
+  const act = useAct();
+  const me = useApp((state) => state.me.person?.id);
+  if (pictures.length === 0) return null;
+  return (
+    <Row wrap gap="m" role="list" aria-label={t.photosAndSketches}>
+      {pictures.map((picture) => (
+        <Thumbnail
+          key={picture.id}
+          picture={picture}
+          onDrop={
+            picture.by !== undefined && picture.by !== me
+              ? undefined
+              : () => {
+                  void act(dropPicture(picture)).then(again);
+                }
+          }
+        />
+      ))}
+    </Row>
+  );
+}
+
+function WhereKept() {
+  const account = useApp((state) => state.me.person?.account === true);
+  const going = useApp((state) => state.outbox.pictures);
+  return (
+    <Small soft>
+      {going
+        ? t.sendingPicturesLeftPercentOf(going.left, Math.round(going.share * 100))
+        : account
+          ? t.keptHereAndInThe
+          : t.photosAndSketchesStayOn}
+    </Small>
+  );
+}
+
+interface NewPictureProps extends PicturesProps {
+  /** Photos that can be drawn on. */
+  readonly photos: readonly Blob[];
+  readonly onKept: () => void;
+}
+
+/** A photo that is taken, or a sketch that is drawn. */
+function NewPicture({ find, character, photos, onKept }: NewPictureProps) {
+  const act = useAct();
   const [drawing, setDrawing] = useState(false);
   const [taken, setTaken] = useState<Prepared>();
-  const [place, setPlace] = useState(false);
   const [wrong, setWrong] = useState<string>();
-  const keep = (kind: Picture['kind'], image: Blob, where?: Picture['place']) => {
+  const keep = (kind: Picture['kind'], image: Blob, place?: Picture['place']) => {
     act(
       keepPicture({
         find,
         kind,
         image,
         ...(character ? { character: character as CharacterId } : {}),
-        ...(where ? { place: where } : {}),
+        ...(place ? { place } : {}),
       }),
     ).then(
       () => {
         setTaken(undefined);
         setDrawing(false);
         setWrong(undefined);
-        again();
+        onKept();
       },
       () => setWrong(t.itCouldNotBeKept),
     );
   };
   return (
-    <View style={styles.pictures}>
-      {pictures.length > 0 ? (
-        <View style={styles.row} role="list" aria-label={t.photosAndSketches}>
-          {pictures.map((picture) => (
-            <Thumbnail
-              key={picture.id}
-              picture={picture}
-              onDrop={
-                picture.by !== undefined && picture.by !== me?.id
-                  ? undefined
-                  : () => {
-                      void act(dropPicture(picture)).then(again);
-                    }
-              }
-            />
-          ))}
-        </View>
-      ) : null}
-      {failed ? (
-        <Small soft role="status">
-          {t.picturesCannotBeKeptIn}
-        </Small>
-      ) : null}
+    <>
       {taken ? (
-        <View style={styles.pictures}>
-          <Body soft>{t.madeSmallWhatTheCamera}</Body>
-          {taken.place ? (
-            <Chip
-              kind="checkbox"
-              label={t.keepWhereItWasTaken}
-              chosen={place}
-              onPress={() => setPlace(!place)}
-            />
-          ) : null}
-          <View style={styles.ways}>
-            <Button
-              label={t.keepThePhoto}
-              onPress={() => keep('photo', taken.image, place ? taken.place : undefined)}
-            />
-            <Button label={t.throwAway} tone="outline" onPress={() => setTaken(undefined)} />
-          </View>
-        </View>
+        <KeepPhoto
+          taken={taken}
+          onKeep={(place) => keep('photo', taken.image, place)}
+          onThrowAway={() => setTaken(undefined)}
+        />
       ) : null}
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}
       {drawing ? (
-        <SketchPad
-          photos={pictures.filter((p) => p.kind === 'photo').map((p) => p.image)}
-          onSave={(svg) => keep('sketch', svg)}
-          onCancel={() => setDrawing(false)}
-        />
+        <SketchPad photos={photos} onSave={(svg) => keep('sketch', svg)} onCancel={() => setDrawing(false)} />
       ) : taken ? null : (
-        <View style={styles.ways}>
+        <Row wrap gap="s">
           <PickPhoto label={t.photo} onPhoto={setTaken} />
           <Button label={t.sketch} tone="outline" onPress={() => setDrawing(true)} />
-        </View>
+        </Row>
       )}
-      <Small soft>
-        {going
-          ? t.sendingPicturesLeftPercentOf(going.left, Math.round(going.share * 100))
-          : me?.account
-            ? t.keptHereAndInThe
-            : t.photosAndSketchesStayOn}
-      </Small>
-    </View>
+    </>
+  );
+}
+
+interface KeepPhotoProps {
+  readonly taken: Prepared;
+  /** With where it was taken, if that is wanted. */
+  readonly onKeep: (place: Picture['place'] | undefined) => void;
+  readonly onThrowAway: () => void;
+}
+
+function KeepPhoto({ taken, onKeep, onThrowAway }: KeepPhotoProps) {
+  const [place, setPlace] = useState(false);
+  return (
+    <Stack gap="m">
+      <Body soft>{t.madeSmallWhatTheCamera}</Body>
+      {taken.place ? (
+        <Chip kind="checkbox" label={t.keepWhereItWasTaken} chosen={place} onPress={() => setPlace(!place)} />
+      ) : null}
+      <Row wrap gap="s">
+        <Button label={t.keepThePhoto} onPress={() => onKeep(place ? taken.place : undefined)} />
+        <Button label={t.throwAway} tone="outline" onPress={onThrowAway} />
+      </Row>
+    </Stack>
   );
 }
 
@@ -137,18 +181,15 @@ function Thumbnail({
         />
       ) : null}
       <Small soft>{name}</Small>
-      <View style={styles.ways}>
+      <Row wrap gap="s">
         <Button label={large ? t.smaller : t.larger} tone="plain" onPress={() => setLarge(!large)} />
         {large && onDrop ? <Button label={t.deleteIt} tone="plain" onPress={onDrop} /> : null}
-      </View>
+      </Row>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  pictures: { gap: space.m },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   thumbnail: { width: 128 },
   large: { width: '100%' },
   image: {

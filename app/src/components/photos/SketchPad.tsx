@@ -1,7 +1,7 @@
 import { getStroke } from 'perfect-freehand';
 import { createElement, useRef, useState, type PointerEvent } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, Chip, colour, space, stroke } from '..';
+import { Button, Chip, colour, space, stroke, Row } from '..';
 import { t } from '../../text/en/sketch';
 import { useObjectUrl } from './useObjectUrl';
 
@@ -33,13 +33,22 @@ function outlineOf(points: readonly Point[]): string {
   return edge.length === 0 ? '' : `M${edge.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
 }
 
-/** Drawing is looking: a page for pen or finger, blank or over a faint photo. */
-export function SketchPad({ photos, onSave, onCancel, done = t.keepIt }: SketchPadProps) {
+/** The sketch as SVG. */
+const svgOf = (strokes: readonly (readonly Point[])[]) =>
+  new Blob(
+    [
+      `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${PAPER.width} ${PAPER.height}" fill="#14201B"><rect width="100%" height="100%" fill="#ffffff"/>${strokes
+        .map((s) => `<path d="${outlineOf(s)}"/>`)
+        .join('')}</svg>`,
+    ],
+    { type: 'image/svg+xml' },
+  );
+
+/** Strokes as they are drawn: those that are done, and the one that is going on. */
+function useStrokes() {
   const [strokes, setStrokes] = useState<readonly (readonly Point[])[]>([]);
   const drawing = useRef<Point[] | undefined>(undefined);
   const [now, setNow] = useState<readonly Point[]>([]);
-  const [over, setOver] = useState(false);
-  const below = photos.at(-1);
   const at = (event: PointerEvent<SVGSVGElement>): Point => {
     const box = event.currentTarget.getBoundingClientRect();
     const share = PAPER.width / box.width;
@@ -50,17 +59,29 @@ export function SketchPad({ photos, onSave, onCancel, done = t.keepIt }: SketchP
     drawing.current = undefined;
     setNow([]);
   };
-  const save = () => {
-    const paths = strokes.map((s) => `<path d="${outlineOf(s)}"/>`).join('');
-    onSave(
-      new Blob(
-        [
-          `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${PAPER.width} ${PAPER.height}" fill="#14201B"><rect width="100%" height="100%" fill="#ffffff"/>${paths}</svg>`,
-        ],
-        { type: 'image/svg+xml' },
-      ),
-    );
+  const pointer = {
+    onPointerDown: (event: PointerEvent<SVGSVGElement>) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      drawing.current = [at(event)];
+      setNow(drawing.current);
+    },
+    onPointerMove: (event: PointerEvent<SVGSVGElement>) => {
+      if (!drawing.current) return;
+      drawing.current.push(at(event));
+      setNow([...drawing.current]);
+    },
+    onPointerUp: lift,
+    onPointerCancel: lift,
   };
+  return { strokes, now, pointer, undo: () => setStrokes(strokes.slice(0, -1)) };
+}
+
+/** Drawing is looking: a page for pen or finger, blank or over a faint photo. */
+export function SketchPad({ photos, onSave, onCancel, done = t.keepIt }: SketchPadProps) {
+  const { strokes, now, pointer, undo } = useStrokes();
+  const [over, setOver] = useState(false);
+  const below = photos.at(-1);
+  const empty = strokes.length === 0;
   return (
     <View style={styles.pad}>
       {below ? (
@@ -74,18 +95,7 @@ export function SketchPad({ photos, onSave, onCancel, done = t.keepIt }: SketchP
             role: 'application',
             'aria-label': t.paperToDrawOn,
             style: { display: 'block', width: '100%', touchAction: 'none', cursor: 'crosshair' },
-            onPointerDown: (event: PointerEvent<SVGSVGElement>) => {
-              event.currentTarget.setPointerCapture(event.pointerId);
-              drawing.current = [at(event)];
-              setNow(drawing.current);
-            },
-            onPointerMove: (event: PointerEvent<SVGSVGElement>) => {
-              if (!drawing.current) return;
-              drawing.current.push(at(event));
-              setNow([...drawing.current]);
-            },
-            onPointerUp: lift,
-            onPointerCancel: lift,
+            ...pointer,
           },
           below && over ? <Faint key="below" photo={below} /> : null,
           ...[...strokes, now].map((s, i) =>
@@ -93,17 +103,11 @@ export function SketchPad({ photos, onSave, onCancel, done = t.keepIt }: SketchP
           ),
         )}
       </View>
-      <View style={styles.ways}>
-        <Button
-          label={t.undo}
-          tone="outline"
-          disabled={strokes.length === 0}
-          style={styles.way}
-          onPress={() => setStrokes(strokes.slice(0, -1))}
-        />
+      <Row wrap gap="s">
+        <Button label={t.undo} tone="outline" disabled={empty} style={styles.way} onPress={undo} />
         <Button label={t.throwAway} tone="outline" style={styles.way} onPress={onCancel} />
-        <Button label={done} disabled={strokes.length === 0} style={styles.way} onPress={save} />
-      </View>
+        <Button label={done} disabled={empty} style={styles.way} onPress={() => onSave(svgOf(strokes))} />
+      </Row>
     </View>
   );
 }
@@ -121,6 +125,5 @@ function Faint({ photo }: { readonly photo: Blob }) {
 const styles = StyleSheet.create({
   pad: { gap: space.s, alignItems: 'stretch' },
   paper: { borderWidth: stroke.thin, borderColor: colour.ink, backgroundColor: '#ffffff' },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   way: { flexGrow: 1 },
 });

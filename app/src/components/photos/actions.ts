@@ -28,7 +28,7 @@ export function keepPicture(
     const type = TYPES.find((one) => one === image.type) ?? 'image/jpeg';
     const bytes = new Uint8Array(await image.arrayBuffer());
     const [id, at, by] = [newId(), dispatch(now()), dispatch(person())];
-    await (await album()).keep({ ...picture, id, at, by, told: true });
+    await (await album()).keep({ ...picture, id, at, by, recorded: true });
     const entry = {
       kind: 'pictures',
       find,
@@ -51,10 +51,10 @@ export function keepPicture(
 }
 
 /** Takes a picture out again, here and everywhere. */
-export function dropPicture({ id, find, told }: Picture): Thunk<Promise<void>> {
+export function dropPicture({ id, find, recorded }: Picture): Thunk<Promise<void>> {
   return async (dispatch, _, { album }) => {
     await (await album()).drop(id);
-    if (told)
+    if (recorded)
       await dispatch(
         add({
           kind: 'drops',

@@ -1,6 +1,7 @@
 import { memo, useState } from 'react';
 import { View, Pressable, TextInput } from 'react-native';
 import {
+  type Character,
   type ReadingValue,
   type Sureness,
   type Check,
@@ -34,7 +35,7 @@ interface AnswerCardProps {
   readonly onAnswer: (answer: Answer) => void;
   readonly onPass: () => void;
   /** The nose is no use today; left out where that was said. */
-  readonly onCannotSmell?: () => void;
+  readonly onCannotSmell?: (() => void) | undefined;
   /** Photos and sketches of this find. */
   readonly beside?: React.ReactNode;
 }
@@ -59,7 +60,6 @@ export const AnswerCard = memo(function AnswerCard({
 }: AnswerCardProps) {
   const [sureness, setSureness] = useState<Sureness>('sure');
   const [how, setHow] = useState(false);
-  const [more, setMore] = useState(false);
   const [note, setNote] = useState('');
   const character = characterOf(check.character);
   const answer = (value: ReadingValue, written = note.trim()) =>
@@ -79,15 +79,7 @@ export const AnswerCard = memo(function AnswerCard({
   if (!character) return null;
   return (
     <View style={styles.card}>
-      <View style={styles.meta}>
-        <OrganGlyph organ={character.organ} size={20} colour={colour.inkSoft} />
-        <Small soft style={styles.grow}>
-          {[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}
-        </Small>
-        <Pressable role="button" aria-expanded={how} onPress={() => setHow(!how)} style={styles.how}>
-          <SmallStrong style={styles.underlined}>{keys ? t.howToLookH : t.howToLook}</SmallStrong>
-        </Pressable>
-      </View>
+      <Effort character={character} keys={keys} how={how} onHow={() => setHow(!how)} />
       <Question>{character.question}</Question>
       {how ? (
         <HowToLook character={character} target={target} stages={stages} />
@@ -95,51 +87,116 @@ export const AnswerCard = memo(function AnswerCard({
         <Small soft>{character.how}</Small>
       ) : null}
       <LookAgain check={check} target={target} />
-      <View style={styles.sureness} role="radiogroup" aria-label={t.howSureAreYou}>
-        {SURENESSES.map(({ id, label }, index) => (
-          <Pressable
-            key={id}
-            role="radio"
-            aria-checked={sureness === id}
-            onPress={() => setSureness(id)}
-            style={[styles.sure, index > 0 && styles.sureNext, sureness === id && styles.sureChosen]}
-          >
-            <Strong on={sureness === id ? 'dark' : 'light'}>{label}</Strong>
-          </Pressable>
-        ))}
-      </View>
+      <HowSure sureness={sureness} onChoose={setSureness} />
       <Answers key={character.id} character={character} effects={effects} keys={keys} onAnswer={answer} />
-      <View style={styles.ways}>
-        <Button
-          label={keys ? t.cantSeeItU : t.cantSeeIt}
-          tone="outline"
-          style={styles.way}
-          onPress={() => answer({ kind: 'cant-tell' })}
-        />
-        <Button
-          label={t.notOnThisPiece}
-          tone="outline"
-          style={styles.way}
-          onPress={() =>
-            answer({ kind: 'cant-tell' }, [t.notOnThisPieceSentence, note.trim()].filter(Boolean).join(' '))
-          }
-        />
-        <Button label={keys ? t.skipN : t.skip} tone="outline" style={styles.way} onPress={onPass} />
-        {onCannotSmell && isSmelled(character) ? (
-          <Button label={t.cantSmellToday} tone="outline" style={styles.way} onPress={onCannotSmell} />
-        ) : null}
-      </View>
+      <NoAnswer
+        character={character}
+        keys={keys}
+        onCantTell={(why) => answer({ kind: 'cant-tell' }, [why, note.trim()].filter(Boolean).join(' '))}
+        onPass={onPass}
+        onCannotSmell={onCannotSmell}
+      />
+      <NoteAndPictures note={note} setNote={setNote} beside={beside} />
+    </View>
+  );
+});
+
+interface NoAnswerProps extends Pick<AnswerCardProps, 'keys' | 'onPass' | 'onCannotSmell'> {
+  readonly character: Character;
+  /** With why, where that is known. */
+  readonly onCantTell: (why?: string) => void;
+}
+
+/** It cannot be seen, is not on this piece, or is passed over. */
+function NoAnswer({ character, keys, onCantTell, onPass, onCannotSmell }: NoAnswerProps) {
+  return (
+    <View style={styles.ways}>
       <Button
-        label={more ? t.noNote : t.notePhotoOrSketch}
+        label={keys ? t.cantSeeItU : t.cantSeeIt}
+        tone="outline"
+        style={styles.way}
+        onPress={() => onCantTell()}
+      />
+      <Button
+        label={t.notOnThisPiece}
+        tone="outline"
+        style={styles.way}
+        onPress={() => onCantTell(t.notOnThisPieceSentence)}
+      />
+      <Button label={keys ? t.skipN : t.skip} tone="outline" style={styles.way} onPress={onPass} />
+      {onCannotSmell && isSmelled(character) ? (
+        <Button label={t.cantSmellToday} tone="outline" style={styles.way} onPress={onCannotSmell} />
+      ) : null}
+    </View>
+  );
+}
+
+interface EffortProps {
+  readonly character: Character;
+  readonly keys: boolean;
+  readonly how: boolean;
+  readonly onHow: () => void;
+}
+
+/** What the check takes, and how to look. */
+function Effort({ character, keys, how, onHow }: EffortProps) {
+  return (
+    <View style={styles.meta}>
+      <OrganGlyph organ={character.organ} size={20} colour={colour.inkSoft} />
+      <Small soft style={styles.grow}>
+        {[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}
+      </Small>
+      <Pressable role="button" aria-expanded={how} onPress={onHow} style={styles.how}>
+        <SmallStrong style={styles.underlined}>{keys ? t.howToLookH : t.howToLook}</SmallStrong>
+      </Pressable>
+    </View>
+  );
+}
+
+interface HowSureProps {
+  readonly sureness: Sureness;
+  readonly onChoose: (sureness: Sureness) => void;
+}
+
+function HowSure({ sureness, onChoose }: HowSureProps) {
+  return (
+    <View style={styles.sureness} role="radiogroup" aria-label={t.howSureAreYou}>
+      {SURENESSES.map(({ id, label }, index) => (
+        <Pressable
+          key={id}
+          role="radio"
+          aria-checked={sureness === id}
+          onPress={() => onChoose(id)}
+          style={[styles.sure, index > 0 && styles.sureNext, sureness === id && styles.sureChosen]}
+        >
+          <Strong on={sureness === id ? 'dark' : 'light'}>{label}</Strong>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
+
+interface NoteProps extends Pick<AnswerCardProps, 'beside'> {
+  readonly note: string;
+  readonly setNote: (note: string) => void;
+}
+
+/** A note with the answer, and photos and sketches of the find. */
+function NoteAndPictures({ note, setNote, beside }: NoteProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button
+        label={open ? t.noNote : t.notePhotoOrSketch}
         tone="plain"
-        aria-expanded={more}
+        aria-expanded={open}
         style={styles.more}
         onPress={() => {
-          setMore(!more);
+          setOpen(!open);
           setNote('');
         }}
       />
-      {more ? (
+      {open ? (
         <View style={styles.card}>
           <TextInput
             aria-label={t.aNoteWithThisAnswer}
@@ -154,9 +211,9 @@ export const AnswerCard = memo(function AnswerCard({
           {beside}
         </View>
       ) : null}
-    </View>
+    </>
   );
-});
+}
 
 function LookAgain({ check, target }: { readonly check: Check; readonly target: TaxonId | undefined }) {
   if (check.why === 'contradicted') {

@@ -2,7 +2,6 @@ import { createContext, memo, use, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import {
   filled,
-  partings,
   short,
   type BarRow,
   type Case,
@@ -11,7 +10,6 @@ import {
   type TaxonId,
 } from '@pause/core';
 import {
-  Button,
   colour,
   corner,
   Rule,
@@ -21,9 +19,9 @@ import {
   Strong,
   stroke,
   TARGET,
+  Grow,
 } from '../../components';
 import { Uprights } from '../../components/Uprights';
-import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/check';
 import { listed } from '../../text/messages';
 import {
@@ -31,21 +29,20 @@ import {
   CommonName,
   commonName,
   harmLine,
-  lowerFirst,
   numberWord,
   readingWords,
-  timeWords,
   upper,
 } from '../../text/names';
 import { few } from '../../text/reasons';
 import { BesideLink } from './beside/BesideLink';
 import { CAUSE } from './causes';
+import { Cheapest } from './Cheapest';
 import { Parting } from './Parting';
 
 /** What only opened rows need; a closed one is not drawn anew because of it. */
 const Now = createContext<Omit<BarsProps, 'rows'> | undefined>(undefined);
 /** The bars of each lookalike. Of a row that stays only its bars are drawn anew. */
-const Standing = createContext<ReadonlyMap<TaxonId, BarRow>>(new Map());
+const BarsByTaxon = createContext<ReadonlyMap<TaxonId, BarRow>>(new Map());
 
 /** One lookalike and the bars against it; opens to show which reading fills each bar. */
 const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
@@ -58,13 +55,13 @@ const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
         onPress={() => setExplained(!explained)}
         style={styles.row}
       >
-        <View style={styles.name}>
+        <Grow>
           <Strong numberOfLines={1}>{CommonName(taxon)}</Strong>
           <Small soft numberOfLines={1}>
             {harmLine(taxon)}
           </Small>
-        </View>
-        <StandsHere taxon={taxon} />
+        </Grow>
+        <BarsOf taxon={taxon} />
       </Pressable>
       {explained ? <Grounds taxon={taxon} /> : null}
       <Rule />
@@ -72,8 +69,8 @@ const Row = memo(function Row({ taxon }: { readonly taxon: TaxonId }) {
   );
 });
 
-function StandsHere({ taxon }: { readonly taxon: TaxonId }) {
-  const row = use(Standing).get(taxon);
+function BarsOf({ taxon }: { readonly taxon: TaxonId }) {
+  const row = use(BarsByTaxon).get(taxon);
   return row ? (
     <View role="img" aria-label={t.ofBarsFilled(filled(row), row.need)}>
       <Uprights row={row} />
@@ -83,17 +80,19 @@ function StandsHere({ taxon }: { readonly taxon: TaxonId }) {
 
 function Grounds({ taxon }: { readonly taxon: TaxonId }) {
   const now = use(Now);
-  const row = use(Standing).get(taxon);
+  const row = use(BarsByTaxon).get(taxon);
   if (!now || !row) return null;
   const { id, find, parts, checks, onChoose } = now;
   return (
     <View style={styles.grounds}>
       {row.bars.map((bar) => {
         const reading = find.readings.find((r) => r.id === bar.reading);
+        const words = `${characterName(bar.character)}: ${reading ? readingWords(reading) : ''}`;
         return (
           <Small key={bar.reading}>
-            {characterName(bar.character)}: {reading ? readingWords(reading) : ''}
-            {bar.causes.length > 0 ? t.restsOn(listed(bar.causes.map((cause) => CAUSE[cause]))) : ''}
+            {bar.causes.length > 0
+              ? t.barRestsOn(words, listed(bar.causes.map((cause) => CAUSE[cause])))
+              : words}
           </Small>
         );
       })}
@@ -105,35 +104,6 @@ function Grounds({ taxon }: { readonly taxon: TaxonId }) {
       {row.otherKingdom ? null : <BesideLink find={id} other={row.taxon} />}
       {parts ? <Parting find={find} other={row.taxon} most={6} /> : null}
     </View>
-  );
-}
-
-/** The quickest of the proposed checks that would fill an open bar. */
-function Cheapest({
-  row,
-  find,
-  checks,
-  onChoose,
-}: Pick<BarsProps, 'find' | 'checks' | 'onChoose'> & { readonly row: BarRow }) {
-  const [target, other] = [guide.taxon(find.target), guide.taxon(row.taxon)];
-  const helpful = useMemo(
-    () =>
-      new Set<string>(
-        target && other ? partings(guide, target, other, find.context.stages).map((p) => p.character) : [],
-      ),
-    [target, other, find.context.stages],
-  );
-  const quickest = checks
-    .filter((c) => helpful.has(c.character))
-    .reduce<Check | undefined>((best, c) => (best && best.seconds <= c.seconds ? best : c), undefined);
-  if (!quickest) return <Small soft>{t.noneOfTheChecksThat}</Small>;
-  return (
-    <Button
-      label={t.quickest(lowerFirst(characterName(quickest.character)), timeWords(quickest.seconds))}
-      tone="outline"
-      style={styles.quickest}
-      onPress={() => onChoose(quickest.character)}
-    />
   );
 }
 
@@ -152,7 +122,7 @@ interface BarsProps {
 /** Listed lookalikes one by one, the others while they are short; the rest as one calm line. */
 export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose }: BarsProps) {
   const now = useMemo(() => ({ id, find, parts, checks, onChoose }), [id, find, parts, checks, onChoose]);
-  const standing = useMemo(() => new Map(rows.map((row) => [row.taxon, row])), [rows]);
+  const byTaxon = useMemo(() => new Map(rows.map((row) => [row.taxon, row])), [rows]);
   const [all, setAll] = useState(false);
   const [others, setOthers] = useState(false);
   const listed = rows.filter((row) => row.listed && !row.otherKingdom);
@@ -162,28 +132,14 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
   const otherKingdom = done.filter((row) => row.otherKingdom).length;
   return (
     <Now value={now}>
-      <Standing value={standing}>
+      <BarsByTaxon value={byTaxon}>
         <View role="list" aria-label={t.barsAgainstEachLookalike}>
           <Rule />
           {listed.map((row) => (
             <Row key={row.taxon} taxon={row.taxon} />
           ))}
           {compact ? (
-            <View role="listitem">
-              <Pressable role="button" onPress={() => setOthers(true)} style={styles.line}>
-                <View style={styles.name}>
-                  <Small numberOfLines={2}>
-                    <SmallStrong>{t.alsoOpen} </SmallStrong>
-                    {few(
-                      unlistedShort.map((row) => commonName(row.taxon)),
-                      3,
-                    )}
-                    {done.length > 0 ? t.moreRuledOut(done.length) : ''}
-                  </Small>
-                </View>
-                <SmallStrong style={styles.more}>{t.show}</SmallStrong>
-              </Pressable>
-            </View>
+            <AlsoOpen rows={unlistedShort} done={done.length} onShow={() => setOthers(true)} />
           ) : (
             unlistedShort.map((row) => <Row key={row.taxon} taxon={row.taxon} />)
           )}
@@ -191,34 +147,58 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
             <View role="listitem">
               <Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
                 <Small soft style={styles.name}>
-                  {t.moreDangerousOnesRuledOut(
-                    done.length,
-                    otherKingdom > 0 ? t.ofTheOtherKingdom(numberWord(otherKingdom)) : '',
-                  )}
+                  {otherKingdom > 0
+                    ? t.moreDangerousOnesRuledOutSome(done.length, numberWord(otherKingdom))
+                    : t.moreDangerousOnesRuledOut(done.length)}
                 </Small>
                 <SmallStrong style={styles.more}>{all ? t.hide : t.show}</SmallStrong>
               </Pressable>
             </View>
           ) : null}
-          {all
-            ? done.map((row) =>
-                row.otherKingdom ? (
-                  <Small key={row.taxon} role="listitem" soft style={styles.kingdom}>
-                    {t.aFungusIsNoPlant(CommonName(row.taxon))}
-                  </Small>
-                ) : (
-                  <Row key={row.taxon} taxon={row.taxon} />
-                ),
-              )
-            : null}
+          {all ? done.map((row) => <Done key={row.taxon} row={row} />) : null}
         </View>
-      </Standing>
+      </BarsByTaxon>
     </Now>
   );
 });
 
+/** Those that are open besides, in one line. */
+function AlsoOpen({
+  rows,
+  done,
+  onShow,
+}: Pick<BarsProps, 'rows'> & { readonly done: number; readonly onShow: () => void }) {
+  const names = few(
+    rows.map((row) => commonName(row.taxon)),
+    3,
+  );
+  return (
+    <View role="listitem">
+      <Pressable role="button" onPress={onShow} style={styles.line}>
+        <Grow>
+          <Small numberOfLines={2}>
+            <SmallStrong>{t.alsoOpen} </SmallStrong>
+            {done > 0 ? t.andMoreRuledOut(names, done) : names}
+          </Small>
+        </Grow>
+        <SmallStrong style={styles.more}>{t.show}</SmallStrong>
+      </Pressable>
+    </View>
+  );
+}
+
+/** One that is ruled out. */
+function Done({ row }: { readonly row: BarsProps['rows'][number] }) {
+  return row.otherKingdom ? (
+    <Small role="listitem" soft style={styles.kingdom}>
+      {t.aFungusIsNoPlant(CommonName(row.taxon))}
+    </Small>
+  ) : (
+    <Row taxon={row.taxon} />
+  );
+}
+
 const styles = StyleSheet.create({
-  quickest: { alignSelf: 'flex-start' },
   row: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
-import { StyleSheet, View } from 'react-native';
 import type { Character, StageId, TaxonId } from '@pause/core';
-import { Body, Small, space } from '../../components';
+import { Body, Small, Row, Stack } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/answer';
@@ -31,17 +30,12 @@ export function HowToLook({
     );
   }, [character, taxon, stage]);
   return (
-    <View style={styles.how}>
+    <Row gap="m" align="centre">
       {taxon && stage ? <TaxonDrawing taxon={taxon} stage={stage} height={150} accent={place} /> : null}
-      <View style={styles.words}>
+      <Stack grow gap="xs">
         <Body>{character.how}</Body>
         {taxon ? <Small soft>{t.drawnAsItWouldBe(commonName(taxon.id))}</Small> : null}
-      </View>
-    </View>
+      </Stack>
+    </Row>
   );
 }
-
-const styles = StyleSheet.create({
-  how: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
-  words: { flex: 1, gap: space.xs },
-});

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { Body, Button, colour, Heading, space, Strong, stroke } from '../../components';
+import { Body, Button, colour, Heading, space, Strong, stroke, Row } from '../../components';
 import { t } from '../../text/en/check';
 
 const KEYS: readonly (readonly [key: string, does: string])[] = [
@@ -17,10 +17,10 @@ export function KeysSheet({ onClose }: { readonly onClose: () => void }) {
     <View style={styles.sheet} role="dialog" aria-label={t.keys}>
       <Heading>{t.keys}</Heading>
       {KEYS.map(([key, does]) => (
-        <View key={key} style={styles.line}>
+        <Row gap="m" key={key}>
           <Strong style={styles.key}>{key}</Strong>
           <Body>{does}</Body>
-        </View>
+        </Row>
       ))}
       <Button label={t.close} tone="outline" style={styles.close} onPress={onClose} />
     </View>
@@ -35,7 +35,6 @@ const styles = StyleSheet.create({
     padding: space.l,
     gap: space.xs,
   },
-  line: { flexDirection: 'row', gap: space.m },
   key: { width: 72 },
   close: { alignSelf: 'flex-start', marginTop: space.s },
 });

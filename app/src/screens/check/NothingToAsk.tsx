@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Case, FindRecord } from '@pause/core';
-import { Body, Button, colour, Heading, Small, space, stroke } from '../../components';
+import { Body, Button, colour, Heading, Small, space, stroke, Stack } from '../../components';
 import type { Evaluation } from '../../deciding/evaluate';
 import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
@@ -44,7 +44,7 @@ export function NothingToAsk({
         ? t.nothingMoreNeedsToBe
         : t.atThisStageTheGuideKnows(standsInTheWay(evaluation));
   return (
-    <View style={styles.next}>
+    <Stack gap="m">
       <Heading>{t.nothingMoreToAsk}</Heading>
       <Body soft>{text}</Body>
       {rootHelps ? (
@@ -62,7 +62,7 @@ export function NothingToAsk({
         label={t.seeTheVerdict}
         onPress={() => router.push({ pathname: '/find/[id]/verdict', params: { id: record.id } })}
       />
-    </View>
+    </Stack>
   );
 }
 
@@ -92,7 +92,6 @@ export function MissingAround({
 }
 
 const styles = StyleSheet.create({
-  next: { gap: space.m },
   dig: { gap: space.s, paddingLeft: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink },
   start: { alignSelf: 'flex-start' },
   missing: {

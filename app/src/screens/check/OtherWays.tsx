@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Case, CharacterId, Check, FindRecord } from '@pause/core';
-import { Button, colour, Small, SmallStrong, space, Strong, TARGET } from '../../components';
+import { Button, colour, Small, SmallStrong, space, Strong, TARGET, Stack } from '../../components';
 import { guide } from '../../deciding/guide';
 import { startPiece } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
@@ -30,27 +30,8 @@ const ORGANS: Readonly<Record<string, string>> = {
  * Anything else that can be read now, also what nobody asked for: whoever sees something odd must be able to
  * say so.
  */
-export function OtherChecks({
-  find,
-  current,
-  onChoose,
-}: {
-  readonly find: Case;
-  readonly current: Check | undefined;
-  readonly onChoose: (id: CharacterId) => void;
-}) {
+export function OtherChecks({ find, current, onChoose }: OtherChecksProps) {
   const [open, setOpen] = useState(false);
-  const read = new Set<string>(find.readings.map((r) => r.character));
-  const { stages } = find.context;
-  const now = open
-    ? guide.characters.filter(
-        (c) =>
-          c.character.kingdom === find.kingdom &&
-          c.id !== current?.character &&
-          (stages === undefined || stages.some((stage) => c.stages.has(stage))),
-      )
-    : [];
-  const organs = [...new Set(now.map((c) => c.character.organ))];
   return (
     <View>
       <Button
@@ -60,36 +41,55 @@ export function OtherChecks({
         onPress={() => setOpen(!open)}
         style={styles.left}
       />
-      {open
-        ? organs.map((organ) => (
-            <View key={organ} role="group" aria-label={ORGANS[organ] ?? organ}>
-              <SmallStrong style={styles.organ}>{ORGANS[organ] ?? organ}</SmallStrong>
-              {now
-                .filter((c) => c.character.organ === organ)
-                .map((c) => (
-                  <Pressable
-                    key={c.id}
-                    role="button"
-                    onPress={() => {
-                      onChoose(c.id);
-                      setOpen(false);
-                    }}
-                    style={styles.other}
-                  >
-                    <Strong style={styles.grow}>{c.character.name}</Strong>
-                    <Small soft>
-                      {[
-                        read.has(c.id) ? 'again' : timeWords(c.character.seconds),
-                        ...(c.character.damage === 'none' ? [] : [DAMAGE[c.character.damage]]),
-                      ].join(' · ')}
-                    </Small>
-                  </Pressable>
-                ))}
-            </View>
-          ))
-        : null}
+      {open ? (
+        <AllChecks
+          find={find}
+          current={current}
+          onChoose={(id) => {
+            onChoose(id);
+            setOpen(false);
+          }}
+        />
+      ) : null}
     </View>
   );
+}
+
+interface OtherChecksProps {
+  readonly find: Case;
+  readonly current: Check | undefined;
+  readonly onChoose: (id: CharacterId) => void;
+}
+
+/** Everything that can be read at these stages, organ by organ. */
+function AllChecks({ find, current, onChoose }: OtherChecksProps) {
+  const read = new Set<string>(find.readings.map((r) => r.character));
+  const { stages } = find.context;
+  const now = guide.characters.filter(
+    (c) =>
+      c.character.kingdom === find.kingdom &&
+      c.id !== current?.character &&
+      (stages === undefined || stages.some((stage) => c.stages.has(stage))),
+  );
+  const organs = [...new Set(now.map((c) => c.character.organ))];
+  return organs.map((organ) => (
+    <View key={organ} role="group" aria-label={ORGANS[organ] ?? organ}>
+      <SmallStrong style={styles.organ}>{ORGANS[organ] ?? organ}</SmallStrong>
+      {now
+        .filter((c) => c.character.organ === organ)
+        .map((c) => (
+          <Pressable key={c.id} role="button" onPress={() => onChoose(c.id)} style={styles.other}>
+            <Strong style={styles.grow}>{c.character.name}</Strong>
+            <Small soft>
+              {[
+                read.has(c.id) ? t.again : timeWords(c.character.seconds),
+                ...(c.character.damage === 'none' ? [] : [DAMAGE[c.character.damage]]),
+              ].join(' · ')}
+            </Small>
+          </Pressable>
+        ))}
+    </View>
+  ));
 }
 
 export function MoreWays({
@@ -112,7 +112,7 @@ export function MoreWays({
         style={styles.left}
       />
       {open ? (
-        <View style={styles.next}>
+        <Stack gap="m">
           <Button
             label={t.lookAtAnotherPieceBeside}
             tone="outline"
@@ -135,7 +135,7 @@ export function MoreWays({
             onPress={() => router.push({ pathname: '/new', params: { find: record.id } })}
           />
           <Small soft>{t.startingAgainAndChangingThe}</Small>
-        </View>
+        </Stack>
       ) : null}
     </View>
   );
@@ -144,7 +144,6 @@ export function MoreWays({
 const styles = StyleSheet.create({
   grow: { flex: 1 },
   left: { alignSelf: 'flex-start', minHeight: TARGET },
-  next: { gap: space.m },
   organ: { paddingTop: space.m, paddingBottom: space.xs },
   other: {
     minHeight: TARGET,

@@ -1,11 +1,11 @@
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { FindRecord, Reading } from '@pause/core';
-import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong } from '../../components';
+import { Body, Button, colour, OrganGlyph, Rule, Small, space, Strong, Grow } from '../../components';
 import { putForwardAgain, takeBack } from '../../notebook/actions';
 import { useAct, useApp } from '../../notebook/store';
 import { t } from '../../text/en/seen';
-import { listed } from '../../text/messages';
+import { listed, factLine } from '../../text/messages';
 import { characterName, characterOf, readingWords, SURENESS } from '../../text/names';
 
 const newestFirst = (a: Reading, b: Reading) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0);
@@ -117,22 +117,24 @@ const SeenReading = memo(function SeenReading({ find, reading, back, by, piece, 
           size={22}
           colour={back ? colour.inkSoft : colour.ink}
         />
-        <View style={styles.words}>
+        <Grow>
           <Strong soft={back} style={back ? styles.struck : undefined}>
             {readingWords(reading)}
           </Strong>
           <Small soft>
-            {characterName(reading.character)} ·{' '}
-            {back
-              ? t.takenBack
-              : reading.value.kind === 'cant-tell'
-                ? t.noGround
-                : SURENESS[reading.sureness]}
-            {piece === undefined ? '' : t.onPiece(piece)}
-            {by === undefined ? '' : ` · ${by}`}
+            {factLine(
+              characterName(reading.character),
+              back
+                ? t.takenBack
+                : reading.value.kind === 'cant-tell'
+                  ? t.noGround
+                  : SURENESS[reading.sureness],
+              piece !== undefined && t.onPiece(piece),
+              by,
+            )}
           </Small>
           {reading.note ? <Small>{reading.note}</Small> : null}
-        </View>
+        </Grow>
         {way === 'take-back' ? (
           <Button
             label={t.takeBack}
@@ -156,6 +158,5 @@ const SeenReading = memo(function SeenReading({ find, reading, back, by, piece, 
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
-  words: { flex: 1 },
   struck: { textDecorationLine: 'line-through' },
 });

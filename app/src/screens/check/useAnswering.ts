@@ -40,15 +40,54 @@ export function useAnswering(shown: CheckNow, asked: Checks, settleDown: () => v
   const act = useAct();
   const { record, evaluation } = shown;
   const { verdict } = evaluation;
-  const { checks, check, piece, word } = asked;
-  const [last, setLast] = useState<Last | undefined>();
-  const [waiting, setWaiting] = useState<{ readonly of: CharacterId; readonly given: Answer }>();
-  const [worn, setWorn] = useState(false);
+  const { check, piece } = asked;
   const saving = useSaving();
   const next = () => {
     asked.choose(undefined);
     settleDown();
   };
+  const { last, setLast, ...keeping } = useKeeping({ shown, asked, saving, next });
+  const pass = useLatest(() => {
+    if (!check || isJudging(saving.get(), check, shown)) return;
+    saving.set({ character: check.character, before: verdict });
+    void act(passOver(record.id, piece, check.character));
+    setLast(undefined);
+    next();
+  });
+  const back = useLatest(() => {
+    if (!last) return;
+    // Until that is judged the question is still the one before: an answer meant for the one that comes back
+    // must not land on it.
+    saving.set(check && { character: check.character, before: verdict });
+    void act(takeBack(record.id, last.reading)).then((kept) => {
+      if (!kept) saving.set(undefined);
+    });
+    setLast(undefined);
+    next();
+  });
+  const cannotSmell = useLatest(() => {
+    void act(changeContext(record.id, { cannotSmell: true }));
+    next();
+  });
+  return { last, saving, ...keeping, pass, back, cannotSmell, ...useGloves(asked, pass) };
+}
+
+interface Keeping {
+  readonly shown: CheckNow;
+  readonly asked: Checks;
+  readonly saving: ReturnType<typeof useSaving>;
+  /** Goes on to the next question. */
+  readonly next: () => void;
+}
+
+/** Keeps an answer; one that is disputed waits for the word of whoever looks along. */
+function useKeeping({ shown, asked, saving, next }: Keeping) {
+  const act = useAct();
+  const { record, evaluation } = shown;
+  const { verdict } = evaluation;
+  const { check, piece, word } = asked;
+  const [last, setLast] = useState<Last | undefined>();
+  const [waiting, setWaiting] = useState<{ readonly of: CharacterId; readonly given: Answer }>();
   const keep = useLatest(({ value, sureness, note }: Answer, together?: string) => {
     if (!check || isJudging(saving.get(), check, shown)) return;
     setWaiting(undefined);
@@ -79,45 +118,26 @@ export function useAnswering(shown: CheckNow, asked: Checks, settleDown: () => v
       setWaiting({ of: check.character, given: answered });
     else keep(answered);
   });
-  const pass = useLatest(() => {
-    if (!check || isJudging(saving.get(), check, shown)) return;
-    saving.set({ character: check.character, before: verdict });
-    void act(passOver(record.id, piece, check.character));
-    setLast(undefined);
-    next();
-  });
-  const back = useLatest(() => {
-    if (!last) return;
-    // Until that is judged the question is still the one before: an answer meant for the one that comes back
-    // must not land on it.
-    saving.set(check && { character: check.character, before: verdict });
-    void act(takeBack(record.id, last.reading)).then((kept) => {
-      if (!kept) saving.set(undefined);
-    });
-    setLast(undefined);
-    next();
-  });
-  /** Only what is looked at, as long as there is any of it. */
-  const withoutGloves = useLatest(() => {
-    const looking = checks.find((c) => !wantsGloves(c));
-    if (looking && looking.character !== check?.character) asked.choose(looking.character);
-    else pass();
-  });
-  const cannotSmell = useLatest(() => {
-    void act(changeContext(record.id, { cannotSmell: true }));
-    next();
-  });
   return {
     last,
-    saving,
+    setLast,
     // Whoever turns to another question meanwhile has not answered that one.
     given: waiting?.of === check?.character ? waiting?.given : undefined,
     answer,
     keep,
     reconsider: useLatest(() => setWaiting(undefined)),
-    pass,
-    back,
-    cannotSmell,
+  };
+}
+
+/** Gloves are asked for once; without them only what is looked at is asked, as long as there is any of it. */
+function useGloves({ checks, check, choose }: Checks, pass: () => void) {
+  const [worn, setWorn] = useState(false);
+  const withoutGloves = useLatest(() => {
+    const looking = checks.find((c) => !wantsGloves(c));
+    if (looking && looking.character !== check?.character) choose(looking.character);
+    else pass();
+  });
+  return {
     gloves: check !== undefined && !worn && wantsGloves(check),
     putOnGloves: useLatest(() => setWorn(true)),
     withoutGloves,

@@ -1,6 +1,6 @@
-import { useMemo } from 'react';
-import { cautionsFor, standing, type Context, type FindRecord } from '@pause/core';
+import { cautionsFor, currentFields, type Context, type FindRecord } from '@pause/core';
 import { guide } from '../../deciding/guide';
+import { selectOfKind } from '../../notebook/selectPages';
 import { useApp } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { t } from '../../text/en/around';
@@ -10,20 +10,7 @@ type Eaters = NonNullable<Context['eaters']>;
 /** Those who eat along at home, with what each has to mind, as recorded in one's own notebook. */
 export function useHousehold(): Eaters {
   useOpenPages();
-  const all = useApp((state) => state.pages.all);
-  return useMemo(
-    () =>
-      Object.values(all)
-        .filter(({ kind }) => kind === 'eater')
-        .map((page) => standing(page, 'eater'))
-        .filter(({ eatsAlong }) => eatsAlong !== false)
-        .map(({ name = t.somebody, cautions = [] }) => ({
-          name: name.slice(0, 80),
-          cautions: cautions.slice(0, MOST),
-        }))
-        .sort((a, b) => a.name.localeCompare(b.name)),
-    [all],
-  );
+  return useApp(selectHousehold);
 }
 /** As many as a find can carry of one person. */
 const MOST = 30;
@@ -60,3 +47,14 @@ export function useEatersQuestion(record: FindRecord, target: string): EatersQue
     (taxon !== undefined && (home ?? []).some((one) => cautionsFor(one, taxon, 'eaten').length > 0));
   return { cautions, home, asks, open: record.context.eaters === undefined && (asks || !ready) };
 }
+
+const selectHousehold = selectOfKind('eater', (pages): Eaters =>
+  pages
+    .map((page) => currentFields(page, 'eater'))
+    .filter(({ eatsAlong }) => eatsAlong !== false)
+    .map(({ name = t.somebody, cautions = [] }) => ({
+      name: name.slice(0, 80),
+      cautions: cautions.slice(0, MOST),
+    }))
+    .sort((a, b) => a.name.localeCompare(b.name)),
+);

@@ -1,6 +1,19 @@
 import { useState } from 'react';
-import { StyleSheet, TextInput, View } from 'react-native';
-import { Button, Chip, colour, corner, font, Small, space, Strong, stroke, typeSize } from '../../components';
+import { StyleSheet, TextInput } from 'react-native';
+import {
+  Button,
+  Chip,
+  colour,
+  corner,
+  font,
+  Small,
+  space,
+  Strong,
+  stroke,
+  typeSize,
+  Stack,
+  Row,
+} from '../../components';
 import { LONGEST_NUMBER, look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
 import { t } from '../../text/en/calls';
@@ -20,13 +33,13 @@ export function Calls({ needed = true }: CallsProps) {
   const emergency = emergencyLine ?? emergencyWhere(new Intl.DateTimeFormat().resolvedOptions().timeZone);
   const [changing, setChanging] = useState(false);
   return (
-    <View style={styles.calls}>
+    <Stack gap="s">
       {needed && emergency ? <Button label={t.call(emergency)} onPress={() => call(emergency)} /> : null}
       {needed && poisonLine ? (
         <Button label={t.poisonService(poisonLine)} tone="outline" onPress={() => call(poisonLine)} />
       ) : null}
       {emergency && !changing ? (
-        <View style={styles.row}>
+        <Row gap="m" align="centre">
           <Small soft style={styles.grow}>
             {emergencyLine ? t.isTheEmergencyNumberYou(emergency) : t.isTheEmergencyNumberWhere(emergency)}
           </Small>
@@ -36,23 +49,23 @@ export function Calls({ needed = true }: CallsProps) {
             aria-label={t.changeTheNumbers}
             onPress={() => setChanging(true)}
           />
-        </View>
+        </Row>
       ) : (
         <Emergency chosen={emergency} />
       )}
       {needed && poisonLine && !changing ? null : (
         <Line label={t.numberOfThePoisonService} setting="poisonLine" />
       )}
-    </View>
+    </Stack>
   );
 }
 
 function Emergency({ chosen }: { readonly chosen: string | undefined }) {
   const act = useAct();
   return (
-    <View style={styles.calls}>
+    <Stack gap="s">
       <Strong>{t.whichNumberCallsHelpWhere}</Strong>
-      <View role="radiogroup" aria-label={t.emergencyNumber} style={styles.chips}>
+      <Row wrap gap="s" role="radiogroup" aria-label={t.emergencyNumber}>
         {EMERGENCY.map((number) => (
           <Chip
             key={number}
@@ -61,9 +74,9 @@ function Emergency({ chosen }: { readonly chosen: string | undefined }) {
             onPress={() => act(look.actions.lookSet({ emergencyLine: number }))}
           />
         ))}
-      </View>
+      </Row>
       <Line label={t.anotherEmergencyNumber} setting="emergencyLine" />
-    </View>
+    </Stack>
   );
 }
 
@@ -101,10 +114,7 @@ function Line({
 }
 
 const styles = StyleSheet.create({
-  calls: { gap: space.s },
-  row: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   grow: { flex: 1 },
-  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   input: {
     minHeight: 52,
     borderWidth: stroke.medium,

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
-import { Body, colour, Heading, Rule, Screen, Small, space, Strong, Title } from '../../components';
+import { Body, colour, Heading, Rule, Screen, Small, space, Strong, Title, Row } from '../../components';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/emergency';
 import { CommonName, GRADE, harmLine } from '../../text/names';
@@ -60,10 +60,10 @@ function Numbered({
     <View style={styles.block}>
       <Heading>{title}</Heading>
       {lines.map((line, index) => (
-        <View key={line} style={styles.item}>
+        <Row gap="s" key={line}>
           <Strong style={styles.number}>{numbered ? `${index + 1}` : '–'}</Strong>
           <Body style={styles.grow}>{line}</Body>
-        </View>
+        </Row>
       ))}
     </View>
   );
@@ -71,7 +71,6 @@ function Numbered({
 
 const styles = StyleSheet.create({
   block: { gap: space.s, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
-  item: { flexDirection: 'row', gap: space.s },
   number: { width: 20 },
   grow: { flex: 1 },
   line: { paddingVertical: space.s },

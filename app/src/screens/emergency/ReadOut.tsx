@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { GRADES, type CompiledTaxon, type FindSummary } from '@pause/core';
-import { Body, Button, Chip, colour, Heading, Small, space, Strong } from '../../components';
+import { Body, Button, Chip, colour, Heading, Small, space, Strong, Row, Stack } from '../../components';
 import { ChooseTaxon } from '../../components/names/ChooseTaxon';
 import { guide } from '../../deciding/guide';
 import { startFind } from '../../notebook/actions';
@@ -10,6 +10,7 @@ import { useAct } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { dayWords } from '../../text/days';
 import { t } from '../../text/en/emergency';
+import { sentences } from '../../text/messages';
 import { CHOICE, commonName, GRADE, harmLine, OUTCOME } from '../../text/names';
 
 /** So many of one's own finds are offered, the latest ones. */
@@ -29,7 +30,7 @@ export function ReadOut() {
   return (
     <View style={[styles.block, styles.marked]}>
       <Heading>{t.whatItMayHaveBeen}</Heading>
-      <View role="radiogroup" aria-label={t.whatItMayHaveBeen} style={styles.finds}>
+      <Row wrap gap="s" role="radiogroup" aria-label={t.whatItMayHaveBeen}>
         {finds.slice(0, FINDS_OFFERED).map((one) => (
           <Chip
             key={one.id}
@@ -39,7 +40,7 @@ export function ReadOut() {
           />
         ))}
         <Chip label={t.somethingElse} chosen={chosen === ELSE} onPress={() => choose(ELSE)} />
-      </View>
+      </Row>
       {find ? <OwnFind find={find} /> : null}
       {chosen === ELSE ? <SomethingElse /> : null}
     </View>
@@ -50,21 +51,24 @@ function OwnFind({ find }: { readonly find: FindSummary }) {
   const router = useRouter();
   const today = useToday();
   const taxon = guide.taxon(find.target ?? '');
+  const day = dayWords(new Date(find.startedAt), today);
+  const verdict = find.outcome ? OUTCOME[find.outcome].toLowerCase() : t.none;
   return (
-    <View style={styles.block} role="status">
+    <Stack gap="s" role="status">
       <Body>
         <Strong>{t.readThisOut} </Strong>
-        {t.foundThingsWereLookedAt(
-          taxon
-            ? takenFor(taxon)
-            : find.target === undefined
-              ? t.itWasGivenNoName
-              : t.takenForWhichThisGuide(find.target),
-          dayWords(new Date(find.startedAt), today),
-          find.placeNote ? `, ${find.placeNote}` : '',
-          find.readings,
-          find.outcome ? OUTCOME[find.outcome].toLowerCase() : t.none,
-          find.choice ? t.andItWas(CHOICE[find.choice].toLowerCase()) : '',
+        {sentences(
+          `${
+            taxon
+              ? takenFor(taxon)
+              : find.target === undefined
+                ? t.itWasGivenNoName
+                : t.takenForWhichThisGuide(find.target)
+          }.`,
+          find.placeNote ? t.foundAt(day, find.placeNote) : t.found(day),
+          find.choice
+            ? t.thingsWereLookedAtAndDecided(find.readings, verdict, CHOICE[find.choice].toLowerCase())
+            : t.thingsWereLookedAt(find.readings, verdict),
         )}
       </Body>
       {taxon ? <MistakenFor taxon={taxon} /> : null}
@@ -75,7 +79,7 @@ function OwnFind({ find }: { readonly find: FindSummary }) {
         style={styles.start}
         onPress={() => router.push({ pathname: '/sheet/[id]', params: { id: find.id } })}
       />
-    </View>
+    </Stack>
   );
 }
 
@@ -84,38 +88,10 @@ function OwnFind({ find }: { readonly find: FindSummary }) {
  * it. What is looked at becomes a find, so that it is on a sheet.
  */
 function SomethingElse() {
-  const act = useAct();
-  const router = useRouter();
   const [taxon, setTaxon] = useState<CompiledTaxon>();
-  const [looking, setLooking] = useState(false);
-  const sheet = ({ id: target, taxon: { kingdom, bodyPlan } }: CompiledTaxon) => {
-    void act(startFind({ kingdom, bodyPlan, target, placeNote: NOT_OWN, context: {} })).then(
-      (id) => id && router.push({ pathname: '/sheet/[id]', params: { id } }),
-    );
-  };
-  const look = ({ kingdom, id: bodyPlan }: (typeof guide.guide.bodyPlans)[number]) => {
-    void act(startFind({ kingdom, bodyPlan, placeNote: NOT_OWN, context: {} })).then(
-      (id) => id && router.push({ pathname: '/find/[id]/name', params: { id } }),
-    );
-  };
-  if (taxon) {
-    return (
-      <View style={styles.block} role="status">
-        <Body>
-          <Strong>{t.readThisOut} </Strong>
-          {takenFor(taxon)}.
-        </Body>
-        <MistakenFor taxon={taxon} />
-        <Body soft>{t.thatIsTheNameSomebody}</Body>
-        <View style={styles.finds}>
-          <Button label={t.theWholeSheetForWhoever} tone="outline" onPress={() => sheet(taxon)} />
-          <Button label={t.anotherName} tone="plain" onPress={() => setTaxon(undefined)} />
-        </View>
-      </View>
-    );
-  }
+  if (taxon) return <ByName taxon={taxon} onAnother={() => setTaxon(undefined)} />;
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Strong>{t.byTheNameThatSomebody}</Strong>
       <ChooseTaxon
         label={t.nameOfWhatWasEaten}
@@ -124,41 +100,74 @@ function SomethingElse() {
         onChoose={setTaxon}
       />
       <Strong>{t.byItsLooksIfSome}</Strong>
-      {looking ? (
-        <>
-          <Small soft>{t.whichOfTheseIsIt}</Small>
-          <View role="group" aria-label={t.formOfWhatWasEaten} style={styles.finds}>
-            {guide.guide.bodyPlans.map((plan) => (
-              <Button
-                key={plan.id}
-                label={plan.name}
-                tone="outline"
-                aria-label={`${plan.name}: ${plan.hint}`}
-                onPress={() => look(plan)}
-              />
-            ))}
-          </View>
-        </>
-      ) : (
-        <Button
-          label={t.lookAtWhatIsLeft}
-          tone="outline"
-          style={styles.start}
-          onPress={() => setLooking(true)}
-        />
-      )}
+      <ByLooks />
       <Body soft>{t.ifItHasNoName}</Body>
-    </View>
+    </Stack>
+  );
+}
+
+/** What a name says, to be read out. */
+function ByName({ taxon, onAnother }: { readonly taxon: CompiledTaxon; readonly onAnother: () => void }) {
+  const act = useAct();
+  const router = useRouter();
+  const sheet = () => {
+    const { kingdom, bodyPlan } = taxon.taxon;
+    void act(startFind({ kingdom, bodyPlan, target: taxon.id, placeNote: NOT_OWN, context: {} })).then(
+      (id) => id && router.push({ pathname: '/sheet/[id]', params: { id } }),
+    );
+  };
+  return (
+    <Stack gap="s" role="status">
+      <Body>
+        <Strong>{t.readThisOut} </Strong>
+        {takenFor(taxon)}.
+      </Body>
+      <MistakenFor taxon={taxon} />
+      <Body soft>{t.thatIsTheNameSomebody}</Body>
+      <Row wrap gap="s">
+        <Button label={t.theWholeSheetForWhoever} tone="outline" onPress={sheet} />
+        <Button label={t.anotherName} tone="plain" onPress={onAnother} />
+      </Row>
+    </Stack>
+  );
+}
+
+/** By its form, from what is left of it. */
+function ByLooks() {
+  const act = useAct();
+  const router = useRouter();
+  const [open, setOpen] = useState(false);
+  const look = ({ kingdom, id: bodyPlan }: (typeof guide.guide.bodyPlans)[number]) => {
+    void act(startFind({ kingdom, bodyPlan, placeNote: NOT_OWN, context: {} })).then(
+      (id) => id && router.push({ pathname: '/find/[id]/name', params: { id } }),
+    );
+  };
+  if (!open)
+    return (
+      <Button label={t.lookAtWhatIsLeft} tone="outline" style={styles.start} onPress={() => setOpen(true)} />
+    );
+  return (
+    <>
+      <Small soft>{t.whichOfTheseIsIt}</Small>
+      <Row wrap gap="s" role="group" aria-label={t.formOfWhatWasEaten}>
+        {guide.guide.bodyPlans.map((plan) => (
+          <Button
+            key={plan.id}
+            label={plan.name}
+            tone="outline"
+            aria-label={`${plan.name}: ${plan.hint}`}
+            onPress={() => look(plan)}
+          />
+        ))}
+      </Row>
+    </>
   );
 }
 
 const takenFor = ({ id, grade, taxon: { scientificName, family } }: CompiledTaxon) =>
-  t.takenForOfTheFamily(
-    commonName(id),
-    scientificName,
-    family,
-    grade === 'none' ? '' : t.whichIs(harmLine(id)),
-  );
+  grade === 'none'
+    ? t.takenForOfTheFamily(commonName(id), scientificName, family)
+    : t.takenForWhichIs(commonName(id), scientificName, family, harmLine(id));
 
 function MistakenFor({ taxon }: { readonly taxon: CompiledTaxon }) {
   const worst = taxon.taxon.lookalikes
@@ -176,7 +185,6 @@ function MistakenFor({ taxon }: { readonly taxon: CompiledTaxon }) {
 }
 
 const styles = StyleSheet.create({
-  finds: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   block: { gap: space.s },
   marked: { borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
   start: { alignSelf: 'flex-start' },

@@ -82,8 +82,7 @@ export function Decisions({ record }: { readonly record: FindRecord }) {
             />
             <View style={styles.grow}>
               <Heading>
-                {CHOICE[decision.choice]}
-                {odds ? t.againstTheVerdict : ''}
+                {odds ? t.againstTheVerdict(CHOICE[decision.choice]) : CHOICE[decision.choice]}
               </Heading>
               <Small soft>
                 {t.theVerdictWas(momentWords(new Date(decision.at)), OUTCOME[outcome].toLowerCase())}

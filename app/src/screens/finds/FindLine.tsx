@@ -1,68 +1,82 @@
 import { Link } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { FindSummary } from '@pause/core';
-import { colour, OutcomeMark, Rule, Small, SmallStrong, space, Strong, TARGET } from '../../components';
+import {
+  colour,
+  OutcomeMark,
+  Rule,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  TARGET,
+  Grow,
+  Row,
+} from '../../components';
 import { useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
 import { t } from '../../text/en/findLine';
 import { CHOICE, CommonName, OUTCOME } from '../../text/names';
 
-/** A find as one line of the log. Undecided ones lead on to their check. */
-export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {
-  const blind = useApp(
-    ({ me: { person } }) => person !== undefined && (find.asked?.includes(person.id) ?? false),
-  );
-  const name = blind ? t.askedOfYouASecond : find.target ? CommonName(find.target) : t.noNameYet;
-  const by = useApp(({ me: { person } }) => {
+/** What is asked of this person blind gives neither name nor outcome away. */
+function useBlind({ asked }: FindSummary): boolean {
+  return useApp(({ me: { person } }) => person !== undefined && (asked?.includes(person.id) ?? false));
+}
+
+/** The first name of whoever of a group made it, where that is somebody else. */
+function useFinder(find: FindSummary): string | undefined {
+  return useApp(({ me: { person } }) => {
     const group = person?.groups.find((one) => one.id === find.group);
     return group && find.person !== person?.id
       ? group.members.find((m) => m.person === find.person)?.name.split(' ')[0]
       : undefined;
   });
-  const status = blind
-    ? t.blind
-    : find.differs
-      ? t.differs
-      : find.choice
-        ? CHOICE[find.choice]
-        : t.notDecided;
-  const pathname = blind
-    ? ('/find/[id]/second' as const)
-    : find.choice
-      ? ('/find/[id]' as const)
-      : find.target
-        ? ('/find/[id]/check' as const)
-        : ('/find/[id]/name' as const);
+}
+
+function statusOf(find: FindSummary, blind: boolean): string {
+  if (blind) return t.blind;
+  if (find.differs) return t.differs;
+  return find.choice ? CHOICE[find.choice] : t.notDecided;
+}
+
+function screenOf(find: FindSummary, blind: boolean) {
+  if (blind) return '/find/[id]/second' as const;
+  if (find.choice) return '/find/[id]' as const;
+  return find.target ? ('/find/[id]/check' as const) : ('/find/[id]/name' as const);
+}
+
+/** A find as one line of the log. Undecided ones lead on to their check. */
+export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {
+  const blind = useBlind(find);
+  const by = useFinder(find);
+  const outcome = blind ? undefined : find.outcome;
+  const name = blind ? t.askedOfYouASecond : find.target ? CommonName(find.target) : t.noNameYet;
   return (
     <View role="listitem">
-      <Link href={{ pathname, params: { id: find.id } }} asChild>
+      <Link href={{ pathname: screenOf(find, blind), params: { id: find.id } }} asChild>
         <Pressable role="link" style={styles.line}>
-          <View
-            style={styles.mark}
-            role="img"
-            aria-label={find.outcome && !blind ? OUTCOME[find.outcome] : t.inCheck}
-          >
-            {find.outcome && !blind ? (
+          <View style={styles.mark} role="img" aria-label={outcome ? OUTCOME[outcome] : t.inCheck}>
+            {outcome ? (
               <OutcomeMark
-                outcome={find.outcome}
+                outcome={outcome}
                 size={26}
-                colour={find.outcome === 'collect' ? colour.collect : colour.ink}
+                colour={outcome === 'collect' ? colour.collect : colour.ink}
               />
             ) : (
               <View style={styles.openMark} />
             )}
           </View>
-          <View style={styles.words}>
-            <View style={styles.first}>
+          <Grow>
+            <Row gap="m" align="baseline">
               <Strong numberOfLines={1} style={styles.grow}>
                 {name}
               </Strong>
-              <SmallStrong>{status}</SmallStrong>
-            </View>
+              <SmallStrong>{statusOf(find, blind)}</SmallStrong>
+            </Row>
             <Small soft numberOfLines={1}>
               {[dayWords(new Date(find.startedAt), today), by, find.placeNote].filter(Boolean).join(' · ')}
             </Small>
-          </View>
+          </Grow>
         </Pressable>
       </Link>
       <Rule />
@@ -87,7 +101,5 @@ const styles = StyleSheet.create({
     borderColor: colour.ink,
     borderRadius: 2,
   },
-  words: { flex: 1 },
-  first: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
   grow: { flex: 1 },
 });

@@ -5,6 +5,7 @@ import { Small, Strong, Button, OutcomeMark, colour, Body } from '../../componen
 import { consent } from '../../notebook/actions';
 import { useApp, useAct } from '../../notebook/store';
 import { t } from '../../text/en/find';
+import { sentences } from '../../text/messages';
 import { OUTCOME } from '../../text/names';
 import { memberName, readerName } from '../../text/people';
 import { stripLine } from '../../text/strip';
@@ -36,19 +37,17 @@ export function SecondLooks({ record }: { readonly record: FindRecord }) {
   const params = { id: record.id };
   const looked = [...new Set(record.readings.filter((r) => r.blind === true).map((r) => r.by))];
   const waiting = [...new Set(record.asks.map((ask) => ask.of))].filter((of) => blindAsk(record, of));
+  const names = (readers: readonly string[]) => readers.map((of) => readerName(record, group, of)).join(', ');
   return (
     <View style={styles.now}>
       <View style={styles.grow}>
         <Strong>{t.aSecondLook}</Strong>
         <Small soft>
-          {looked.length > 0
-            ? t.lookedWithoutKnowingTheAnswers(looked.map((of) => readerName(record, group, of)).join(', '))
-            : waiting.length > 0
-              ? ''
-              : t.nobodyElseHasLookedAt}
-          {waiting.length > 0
-            ? t.haveBeenAsked(waiting.map((of) => readerName(record, group, of)).join(', '), waiting.length)
-            : ''}
+          {sentences(
+            looked.length > 0 && t.lookedWithoutKnowingTheAnswers(names(looked)),
+            waiting.length > 0 && t.haveBeenAsked(names(waiting), waiting.length),
+            looked.length === 0 && waiting.length === 0 && t.nobodyElseHasLookedAt,
+          )}
         </Small>
       </View>
       <Button

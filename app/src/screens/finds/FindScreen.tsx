@@ -25,69 +25,27 @@ export function FindScreen() {
   );
 }
 
-function FindView({
-  record,
-  evaluation,
-}: {
+interface FindViewProps {
   readonly record: FindRecord;
   readonly evaluation: Evaluation | undefined;
-}) {
-  const router = useRouter();
+}
+
+function FindView({ record, evaluation }: FindViewProps) {
   const target = record.targets.at(-1)?.taxon;
   const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
   const names =
     new Set(record.readings.map((r) => r.by)).size > 1
       ? (by: string) => readerName(record, group, by)
       : undefined;
-  const params = { id: record.id };
   return (
     <Screen>
-      <View>
-        <Small soft>
-          {[
-            record.number ? t.find(record.number) : t.newFind,
-            momentWords(new Date(record.startedAt)),
-            record.placeNote,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </Small>
-        <Title>{target ? CommonName(target) : t.noNameYet}</Title>
-        {target ? (
-          <Small soft style={styles.scientific}>
-            {scientificName(target)}
-          </Small>
-        ) : null}
-      </View>
+      <FindHead record={record} />
       <Shared record={record} />
       <Decisions record={record} />
       <Differs record={record} />
       <Asked record={record} />
-      {evaluation && evaluation.verdict.outcome !== lastOutcome(record) ? (
-        <View style={styles.now}>
-          <OutcomeMark outcome={evaluation.verdict.outcome} size={30} colour={colour.ink} />
-          <View style={styles.grow}>
-            <Strong>{t.byThisGuideNow(OUTCOME[evaluation.verdict.outcome])}</Strong>
-            <Small soft>{stripLine(evaluation.verdict)}</Small>
-          </View>
-        </View>
-      ) : null}
-      <View style={styles.ways}>
-        <Button
-          label={target ? t.goOnChecking : t.goOnNamingIt}
-          tone="outline"
-          onPress={() => router.push({ pathname: target ? '/find/[id]/check' : '/find/[id]/name', params })}
-          style={styles.way}
-        />
-        {target ? (
-          <Button
-            label={t.reasons}
-            tone="outline"
-            onPress={() => router.push({ pathname: '/find/[id]/verdict', params })}
-            style={styles.way}
-          />
-        ) : null}
-      </View>
+      <ByThisGuideNow record={record} evaluation={evaluation} />
+      <GoOn record={record} />
       <SecondLooks record={record} />
       <Counted record={record} />
       <Heading>{t.photosAndSketches}</Heading>
@@ -107,5 +65,67 @@ function FindView({
         />
       </View>
     </Screen>
+  );
+}
+
+function FindHead({ record }: Pick<FindViewProps, 'record'>) {
+  const target = record.targets.at(-1)?.taxon;
+  return (
+    <View>
+      <Small soft>
+        {[
+          record.number ? t.find(record.number) : t.newFind,
+          momentWords(new Date(record.startedAt)),
+          record.placeNote,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </Small>
+      <Title>{target ? CommonName(target) : t.noNameYet}</Title>
+      {target ? (
+        <Small soft style={styles.scientific}>
+          {scientificName(target)}
+        </Small>
+      ) : null}
+    </View>
+  );
+}
+
+/** What this guide says now, where that is not what was said last. */
+function ByThisGuideNow({ record, evaluation }: FindViewProps) {
+  if (!evaluation || evaluation.verdict.outcome === lastOutcome(record)) return null;
+  const { verdict } = evaluation;
+  return (
+    <View style={styles.now}>
+      <OutcomeMark outcome={verdict.outcome} size={30} colour={colour.ink} />
+      <View style={styles.grow}>
+        <Strong>{t.byThisGuideNow(OUTCOME[verdict.outcome])}</Strong>
+        <Small soft>{stripLine(verdict)}</Small>
+      </View>
+    </View>
+  );
+}
+
+function GoOn({ record }: Pick<FindViewProps, 'record'>) {
+  const router = useRouter();
+  const named = record.targets.length > 0;
+  const params = { id: record.id };
+  return (
+    <View style={styles.ways}>
+      <Button
+        label={named ? t.goOnChecking : t.goOnNamingIt}
+        tone="outline"
+        onPress={() => router.push({ pathname: named ? '/find/[id]/check' : '/find/[id]/name', params })}
+        style={styles.way}
+      />
+      {named ? (
+        <Button
+          label={t.reasons}
+          tone="outline"
+          onPress={() => router.push({ pathname: '/find/[id]/verdict', params })}
+          style={styles.way}
+        />
+      ) : null}
+    </View>
   );
 }

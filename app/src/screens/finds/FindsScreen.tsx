@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { Body, Button, Loading, Notice, Rule, Screen, space, Title } from '../../components';
+import { Body, Button, Loading, Notice, Rule, Screen, Title, Row } from '../../components';
 import { UpdateLine } from '../../components/UpdateLine';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { t } from '../../text/en/finds';
@@ -16,11 +16,11 @@ export function FindsScreen() {
   return (
     <Screen>
       <UpdateLine />
-      <View style={styles.head}>
+      <Row wrap gap="s" align="centre">
         <Title style={styles.grow}>{t.finds}</Title>
         <Button label={t.pantry} tone="outline" onPress={() => router.push('/pantry')} />
         <Button label={t.logbook} tone="outline" onPress={() => router.push('/logbook')} />
-      </View>
+      </Row>
       {status === 'loading' || status === 'idle' ? <Loading what={t.openingTheNotebook} /> : null}
       {status === 'ready' && items.length === 0 ? (
         <Notice
@@ -46,6 +46,5 @@ export function FindsScreen() {
 }
 
 const styles = StyleSheet.create({
-  head: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, alignItems: 'center' },
   grow: { flexGrow: 1 },
 });

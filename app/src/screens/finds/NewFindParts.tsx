@@ -12,6 +12,7 @@ import {
   SmallStrong,
   Strong,
 } from '../../components';
+import { DidYouMean } from '../../components/names/late';
 import type { searchTaxa } from '../../components/names/search';
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
@@ -95,10 +96,13 @@ export function NotebookChoice({
 /** The taxa that a name may mean. */
 export function Matches({
   matches,
+  text,
   onChoose,
   onAll,
 }: {
   readonly matches: ReturnType<typeof searchTaxa>;
+  /** What was typed. */
+  readonly text: string;
   readonly onChoose: (taxon: CompiledTaxon) => void;
   readonly onAll: () => void;
 }) {
@@ -130,12 +134,15 @@ export function Matches({
         ))}
       </View>
       {matches.length === 0 ? (
-        <Notice
-          title={t.notInThisGuide}
-          text={t.theGuideHoldsTaxaAnd(guide.taxa.length)}
-          action={t.showAllAgain}
-          onAction={onAll}
-        />
+        <>
+          <DidYouMean text={text} onChoose={onChoose} />
+          <Notice
+            title={t.notInThisGuide}
+            text={t.theGuideHoldsTaxaAnd(guide.taxa.length)}
+            action={t.showAllAgain}
+            onAction={onAll}
+          />
+        </>
       ) : null}
     </>
   );

@@ -50,17 +50,16 @@ function quickTaxa(found: readonly FindSummary[], month: number): readonly Compi
 
 const planOf = (id: string | undefined) => guide.guide.bodyPlans.find((plan) => plan.id === id);
 
+interface FormProps {
+  readonly find: string | undefined;
+  readonly found: readonly FindSummary[];
+}
+
 /**
  * What is offered is what was known when the form was opened: nothing moves, or comes to mean another taxon,
  * under a finger.
  */
-function Form({
-  find,
-  found,
-}: {
-  readonly find: string | undefined;
-  readonly found: readonly FindSummary[];
-}) {
+function Form({ find, found }: FormProps) {
   const given = useLocalSearchParams<{ plan?: string; text?: string }>();
   const wide = useWide();
   const month = useToday().getMonth() + 1;
@@ -75,7 +74,6 @@ function Form({
   const [text, setText] = useState(given.text ?? '');
   const [placeNote, setPlaceNote] = useState('');
   const [group, setGroup] = useState<string | undefined>();
-  const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
   const chosenPlan = planOf(plan);
   const { choose, beginUnnamed } = useBeginning({ find, placeNote, group });
   return (
@@ -91,32 +89,43 @@ function Form({
           <Plans kingdom="Plantae" title={t.aPlant} plan={plan} onPlan={choosePlan} />
         </>
       )}
-      {plan || find ? (
+      {plan && !find ? (
         <>
-          {find ? null : <WhereField placeNote={placeNote} onPlaceNote={setPlaceNote} />}
-          {find || !groups?.length ? null : (
-            <NotebookChoice groups={groups} group={group} onGroup={setGroup} />
-          )}
-          {find ? null : (
-            <Button
-              label={t.iHaveNoNameFor}
-              tone="outline"
-              style={styles.unnamed}
-              onPress={() => chosenPlan && beginUnnamed(chosenPlan)}
-            />
-          )}
-          <View style={styles.field}>
-            <Heading>{t.iThinkItIs}</Heading>
-            <NameField text={text} placeholder={t.commonOrScientificName} onText={setText} />
-          </View>
-          <SharedName text={text} />
-          <Matches
-            matches={matches}
-            onChoose={(taxon) => choose(taxon, chosenPlan)}
-            onAll={() => setText('')}
+          <WhereField placeNote={placeNote} onPlaceNote={setPlaceNote} />
+          {groups?.length ? <NotebookChoice groups={groups} group={group} onGroup={setGroup} /> : null}
+          <Button
+            label={t.iHaveNoNameFor}
+            tone="outline"
+            style={styles.unnamed}
+            onPress={() => chosenPlan && beginUnnamed(chosenPlan)}
           />
         </>
       ) : null}
+      {plan || find ? (
+        <ByName plan={plan} text={text} setText={setText} onChoose={(taxon) => choose(taxon, chosenPlan)} />
+      ) : null}
+    </>
+  );
+}
+
+interface ByNameProps {
+  readonly plan: string | undefined;
+  readonly text: string;
+  readonly setText: (text: string) => void;
+  readonly onChoose: React.ComponentProps<typeof Matches>['onChoose'];
+}
+
+/** What somebody thinks it is, by its name. */
+function ByName({ plan, text, setText, onChoose }: ByNameProps) {
+  const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
+  return (
+    <>
+      <View style={styles.field}>
+        <Heading>{t.iThinkItIs}</Heading>
+        <NameField text={text} placeholder={t.commonOrScientificName} onText={setText} />
+      </View>
+      <SharedName text={text} />
+      <Matches matches={matches} text={text} onChoose={onChoose} onAll={() => setText('')} />
     </>
   );
 }

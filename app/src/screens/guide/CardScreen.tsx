@@ -15,6 +15,8 @@ import {
   space,
   Strong,
   WaysOut,
+  Row,
+  Grow,
 } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
@@ -42,8 +44,7 @@ export function CardScreen() {
         />
       </Screen>
     );
-  const wanted = taxon.taxon.parts[0]?.stages ?? taxon.taxon.stages;
-  const stage = wanted[Math.min(1, wanted.length - 1)];
+  const page = { pathname: '/taxon/[id]' as const, params: { id: taxon.id } };
   const others = taxon.taxon.lookalikes.flatMap((id) => guide.taxon(id) ?? []);
   return (
     <Screen
@@ -55,42 +56,16 @@ export function CardScreen() {
             label={t.back}
             tone="outline"
             style={styles.way}
-            onPress={() =>
-              router.canGoBack()
-                ? router.back()
-                : router.replace({ pathname: '/taxon/[id]', params: { id: taxon.id } })
-            }
+            onPress={() => (router.canGoBack() ? router.back() : router.replace(page))}
           />
           <Button label={t.printIt} style={styles.way} onPress={() => window.print()} />
         </View>
       }
     >
       <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
-        <WaysOut
-          ways={[{ href: { pathname: '/taxon/[id]', params: { id: taxon.id } }, label: t.inTheGuide }]}
-        />
+        <WaysOut ways={[{ href: page, label: t.inTheGuide }]} />
         <View style={styles.card} role="article" aria-label={t.pocketCardOf(CommonName(taxon.id))}>
-          <View style={styles.top}>
-            {stage ? (
-              <TaxonDrawing
-                taxon={taxon}
-                stage={stage}
-                height={180}
-                accent={new Set(taxon.taxon.signature)}
-              />
-            ) : null}
-            <View style={styles.grow}>
-              <Heading aria-level={1}>{CommonName(taxon.id)}</Heading>
-              <Small style={styles.scientific}>{taxon.taxon.scientificName}</Small>
-              <SmallStrong>{t.allOfTheseMustBe}</SmallStrong>
-              {taxon.taxon.signature.map((id) => (
-                <Small key={id}>
-                  ◆ {characterName(id)}: {lowerFirst(usualWords(taxon, id, taxon.taxon.stages))}
-                </Small>
-              ))}
-              {stage ? <Small soft>{t.drawn(lowerFirst(stageName(stage)))}</Small> : null}
-            </View>
-          </View>
+          <Target taxon={taxon} />
           {others.map((other) => (
             <Against key={other.id} target={taxon} other={other} />
           ))}
@@ -99,6 +74,29 @@ export function CardScreen() {
         </View>
       </ScrollView>
     </Screen>
+  );
+}
+
+/** The target as it is drawn, with the marks that must all be seen. */
+function Target({ taxon }: { readonly taxon: CompiledTaxon }) {
+  const { signature, stages, parts, scientificName } = taxon.taxon;
+  const wanted = parts[0]?.stages ?? stages;
+  const stage = wanted[Math.min(1, wanted.length - 1)];
+  return (
+    <Row gap="m" align="centre">
+      {stage ? <TaxonDrawing taxon={taxon} stage={stage} height={180} accent={new Set(signature)} /> : null}
+      <Grow>
+        <Heading aria-level={1}>{CommonName(taxon.id)}</Heading>
+        <Small style={styles.scientific}>{scientificName}</Small>
+        <SmallStrong>{t.allOfTheseMustBe}</SmallStrong>
+        {signature.map((id) => (
+          <Small key={id}>
+            ◆ {characterName(id)}: {lowerFirst(usualWords(taxon, id, stages))}
+          </Small>
+        ))}
+        {stage ? <Small soft>{t.drawn(lowerFirst(stageName(stage)))}</Small> : null}
+      </Grow>
+    </Row>
   );
 }
 
@@ -115,7 +113,7 @@ function Against({ target, other }: { readonly target: CompiledTaxon; readonly o
           <TaxonDrawing taxon={other} stage={stage} height={110} accent={NOTHING} scale={false} />
         ) : null}
       </View>
-      <View style={styles.grow}>
+      <Grow>
         <Strong>{CommonName(other.id)}</Strong>
         <Small>{harmLine(other.id)}</Small>
         {parts.map((p) => (
@@ -124,7 +122,7 @@ function Against({ target, other }: { readonly target: CompiledTaxon; readonly o
           </Small>
         ))}
         {parts.length === 0 ? <Body>{t.nothingAlwaysPartsThemLeave}</Body> : null}
-      </View>
+      </Grow>
     </View>
   );
 }
@@ -147,8 +145,6 @@ function usualWords(taxon: CompiledTaxon, id: string, stages: readonly StageId[]
 const styles = StyleSheet.create({
   page: { padding: space.l },
   card: { gap: space.m, maxWidth: 640, width: '100%', alignSelf: 'center' },
-  top: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
-  grow: { flex: 1 },
   scientific: { fontStyle: 'italic' },
   against: {
     flexDirection: 'row',

@@ -18,7 +18,11 @@ import {
   TARGET,
   Title,
   useWide,
+  Stack,
+  Row,
+  Grow,
 } from '../../components';
+import { DidYouMean } from '../../components/names/late';
 import { NameField } from '../../components/names/NameField';
 import { searchTaxa } from '../../components/names/search';
 import { SharedName } from '../../components/names/SharedName';
@@ -39,10 +43,8 @@ const GRADES: readonly { readonly id: HarmGrade | 'all'; readonly label: string 
 ];
 const NOTHING = new Set<string>();
 
-/** The guide to leaf through: by form, by harm, by month, by a name in any language. */
-export function GuideScreen() {
-  const router = useRouter();
-  const wide = useWide();
+/** What is looked for, and what of the guide is like that. */
+function useSearch() {
   const month = useToday().getMonth() + 1;
   const [text, setText] = useState('');
   const [grade, setGrade] = useState<HarmGrade | 'all'>('all');
@@ -60,8 +62,55 @@ export function GuideScreen() {
         ),
     [text, grade, plan, now, month],
   );
-  const header = (
-    <View style={styles.head}>
+  const showAll = () => {
+    setText('');
+    setGrade('all');
+    setPlan(undefined);
+    setNow(false);
+  };
+  const isAll = !text && !plan && !now && grade === 'all';
+  return { text, setText, grade, setGrade, plan, setPlan, now, setNow, found, isAll, showAll };
+}
+
+/** The guide to leaf through: by form, by harm, by month, by a name in any language. */
+export function GuideScreen() {
+  const router = useRouter();
+  const wide = useWide();
+  const search = useSearch();
+  const open = ({ id }: CompiledTaxon) => router.push({ pathname: '/taxon/[id]', params: { id } });
+  return (
+    <Screen panes>
+      <FlatList
+        key={wide ? 'wide' : 'narrow'}
+        data={search.found}
+        keyExtractor={({ taxon }) => taxon.id}
+        numColumns={wide ? 3 : 1}
+        ListHeaderComponent={<SearchHead search={search} />}
+        ListEmptyComponent={
+          <>
+            <DidYouMean text={search.text} onChoose={open} />
+            <Notice title={t.noneLikeThat} text={t.nothingInThisGuideIs} />
+          </>
+        }
+        contentContainerStyle={styles.page}
+        initialNumToRender={9}
+        renderItem={({ item }) => (
+          <Entry taxon={item.taxon} name={item.name} onOpen={() => open(item.taxon)} />
+        )}
+      />
+    </Screen>
+  );
+}
+
+interface SearchProps {
+  readonly search: ReturnType<typeof useSearch>;
+}
+
+function SearchHead({ search }: SearchProps) {
+  const { text, setText, grade, setGrade, plan, now, setNow, found } = search;
+  const planName = guide.guide.bodyPlans.find((p) => p.id === plan)?.name ?? '';
+  return (
+    <Stack gap="m">
       <Title>{t.theGuide}</Title>
       <Small soft>{t.taxaGeneralKnowledgeReviewedBy(guide.taxa.length)}</Small>
       <View style={styles.name}>
@@ -74,63 +123,34 @@ export function GuideScreen() {
         ))}
         <Chip kind="checkbox" label={t.toBeMetThisMonth} chosen={now} onPress={() => setNow(!now)} />
       </ChipRow>
-      <View style={styles.plans} role="radiogroup" aria-label={t.form}>
-        {guide.guide.bodyPlans.map((p) => (
-          <Pressable
-            key={p.id}
-            role="radio"
-            aria-checked={p.id === plan}
-            aria-label={`${p.name}: ${p.hint}`}
-            onPress={() => setPlan(p.id === plan ? undefined : p.id)}
-            style={[styles.plan, p.id === plan && styles.planChosen]}
-          >
-            <BodyPlanGlyph plan={p.id} size={34} colour={colour.ink} />
-          </Pressable>
-        ))}
-      </View>
+      <BodyPlans search={search} />
       <View style={styles.count}>
         <Strong style={styles.grow}>
-          {t.ofThem(
-            found.length === 1 ? t.one : found.length,
-            plan ? ` · ${guide.guide.bodyPlans.find((p) => p.id === plan)?.name ?? ''}` : '',
-          )}
+          {t.ofThem(found.length === 1 ? t.one : found.length, plan ? ` · ${planName}` : '')}
         </Strong>
-        {text || plan || now || grade !== 'all' ? (
-          <Button
-            label={t.showAll}
-            tone="plain"
-            onPress={() => {
-              setText('');
-              setGrade('all');
-              setPlan(undefined);
-              setNow(false);
-            }}
-          />
-        ) : null}
+        {search.isAll ? null : <Button label={t.showAll} tone="plain" onPress={search.showAll} />}
       </View>
       <Rule />
-    </View>
+    </Stack>
   );
+}
+
+function BodyPlans({ search: { plan, setPlan } }: SearchProps) {
   return (
-    <Screen panes>
-      <FlatList
-        key={wide ? 'wide' : 'narrow'}
-        data={found}
-        keyExtractor={({ taxon }) => taxon.id}
-        numColumns={wide ? 3 : 1}
-        ListHeaderComponent={header}
-        ListEmptyComponent={<Notice title={t.noneLikeThat} text={t.nothingInThisGuideIs} />}
-        contentContainerStyle={styles.page}
-        initialNumToRender={9}
-        renderItem={({ item }) => (
-          <Entry
-            taxon={item.taxon}
-            name={item.name}
-            onOpen={() => router.push({ pathname: '/taxon/[id]', params: { id: item.taxon.id } })}
-          />
-        )}
-      />
-    </Screen>
+    <Row wrap gap="xs" role="radiogroup" aria-label={t.form}>
+      {guide.guide.bodyPlans.map((p) => (
+        <Pressable
+          key={p.id}
+          role="radio"
+          aria-checked={p.id === plan}
+          aria-label={`${p.name}: ${p.hint}`}
+          onPress={() => setPlan(p.id === plan ? undefined : p.id)}
+          style={[styles.plan, p.id === plan && styles.planChosen]}
+        >
+          <BodyPlanGlyph plan={p.id} size={34} colour={colour.ink} />
+        </Pressable>
+      ))}
+    </Row>
   );
 }
 
@@ -155,7 +175,7 @@ function Entry({
           <TaxonDrawing taxon={taxon} stage={stage} height={84} accent={NOTHING} scale={false} />
         ) : null}
       </View>
-      <View style={styles.grow}>
+      <Grow>
         <Strong>{CommonName(taxon.id)}</Strong>
         {name ? <Small>{name}</Small> : null}
         <Small soft style={styles.scientific}>
@@ -168,16 +188,14 @@ function Entry({
               : GRADE.none
             : harmLine(taxon.id)}
         </Small>
-      </View>
+      </Grow>
     </Pressable>
   );
 }
 
 const styles = StyleSheet.create({
   page: { padding: space.l, paddingBottom: space.xl },
-  head: { gap: space.m },
   name: { maxWidth: 560, width: '100%' },
-  plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.xs },
   plan: {
     width: TARGET,
     height: TARGET,

@@ -20,27 +20,27 @@ import type { TaxonProps } from './TaxonUses';
 
 /** What the guide says of a taxon, and who read it. */
 
+/** Every character that the guide states of a taxon, in words. */
+function rowsOf(taxon: CompiledTaxon) {
+  return guide.characters.flatMap((c) => {
+    const known = statedOf(taxon, c);
+    if (!known) return [];
+    return [
+      {
+        id: c.id,
+        organ: c.character.organ,
+        name: c.character.name,
+        words: knownWords(taxon, c.id, c.index, known),
+        read: readWords(taxon.taxon, c.id),
+      },
+    ];
+  });
+}
+
 /** What can be seen of it, as a table by organ. */
 export function Characters({ taxon }: TaxonProps) {
   const wide = useWide();
-  const rows = useMemo(
-    () =>
-      guide.characters.flatMap((c) => {
-        const known = statedOf(taxon, c);
-        return known
-          ? [
-              {
-                id: c.id,
-                organ: c.character.organ,
-                name: c.character.name,
-                words: knownWords(taxon, c.id, c.index, known),
-                read: readWords(taxon.taxon, c.id),
-              },
-            ]
-          : [];
-      }),
-    [taxon],
-  );
+  const rows = useMemo(() => rowsOf(taxon), [taxon]);
   const [readers, setReaders] = useState(false);
   const organs = [...new Set(rows.map((row) => row.organ))];
   return (
@@ -56,22 +56,7 @@ export function Characters({ taxon }: TaxonProps) {
             {rows
               .filter((row) => row.organ === organ)
               .map((row, i) => (
-                <View key={row.id}>
-                  <View role="row" style={styles.row}>
-                    <View style={styles.glyph}>
-                      {i === 0 ? <OrganGlyph organ={organ} size={18} colour={colour.ink} /> : null}
-                    </View>
-                    <Small role="rowheader" soft style={styles.name}>
-                      {row.name}
-                      {taxon.taxon.signature.includes(row.id) ? ' ◆' : ''}
-                    </Small>
-                    <Small role="cell" style={styles.value}>
-                      {row.words}
-                      {readers ? <Small soft>{`  ${row.read}`}</Small> : null}
-                    </Small>
-                  </View>
-                  <Rule />
-                </View>
+                <CharacterRow key={row.id} row={row} first={i === 0} taxon={taxon} readers={readers} />
               ))}
           </View>
         ))}
@@ -84,6 +69,34 @@ export function Characters({ taxon }: TaxonProps) {
       />
       {readers ? <ReadBy taxon={taxon} /> : null}
       {taxon.taxon.signature.length > 0 ? <Small soft>{t.oneOfItsOwnMarks}</Small> : null}
+    </View>
+  );
+}
+
+interface CharacterRowProps extends TaxonProps {
+  readonly row: ReturnType<typeof rowsOf>[number];
+  /** The first of its organ: with its glyph. */
+  readonly first: boolean;
+  readonly readers: boolean;
+}
+
+function CharacterRow({ row, first, taxon, readers }: CharacterRowProps) {
+  return (
+    <View>
+      <View role="row" style={styles.row}>
+        <View style={styles.glyph}>
+          {first ? <OrganGlyph organ={row.organ} size={18} colour={colour.ink} /> : null}
+        </View>
+        <Small role="rowheader" soft style={styles.name}>
+          {row.name}
+          {taxon.taxon.signature.includes(row.id) ? ' ◆' : ''}
+        </Small>
+        <Small role="cell" style={styles.value}>
+          {row.words}
+          {readers ? <Small soft>{`  ${row.read}`}</Small> : null}
+        </Small>
+      </View>
+      <Rule />
     </View>
   );
 }

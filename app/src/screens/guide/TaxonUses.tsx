@@ -1,10 +1,16 @@
 import { View } from 'react-native';
-import { preparationsOf } from '@pause/core';
-import type { CompiledTaxon } from '@pause/core';
+import { preparationsOf, type CompiledTaxon } from '@pause/core';
 import { Heading, Body, Strong, Small } from '../../components';
 import { t } from '../../text/en/taxon';
 import { lowerFirst, stageName, cautionFor } from '../../text/names';
 import { styles } from './taxonStyles';
+
+type Level = CompiledTaxon['taxon']['cautions'][number]['level'];
+const CAUTION_LEVEL: Readonly<Record<Level, (whom: string) => string>> = {
+  'rules-out': t.notAtAllFor,
+  ask: t.askFirstFor,
+  note: t.forWhom,
+};
 
 /** What a taxon is used for. */
 
@@ -42,10 +48,7 @@ export function Uses({ taxon: { taxon } }: TaxonProps) {
       ))}
       {cautions.map((caution) => (
         <Body key={caution.for + caution.text}>
-          <Strong>
-            {cautionFor(caution.for)}
-            {caution.level === 'rules-out' ? t.notAtAll : caution.level === 'ask' ? t.askFirst : ''}:{' '}
-          </Strong>
+          <Strong>{CAUTION_LEVEL[caution.level](cautionFor(caution.for))} </Strong>
           {lowerFirst(caution.text)}
         </Body>
       ))}

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { StyleSheet, View } from 'react-native';
 import type { Take } from '@pause/core/harvest/taking';
-import { Body, colour, Small, SmallStrong, space, stroke } from '../../components';
+import { Body, colour, Small, SmallStrong, stroke, Stack, Row } from '../../components';
 import { t } from '../../text/en/harvest';
 import { CEILING, valueOf } from '../../text/harvest';
 
@@ -22,13 +22,13 @@ export function Ceilings({ take: { ceilings, grams, binds } }: { readonly take: 
     [0, 100],
   ).clamp(true);
   return (
-    <View role="list" aria-label={t.theFourCeilings} style={styles.all}>
+    <Stack gap="m" role="list" aria-label={t.theFourCeilings}>
       {ceilings.map((one) => {
         const share = one.grams === undefined ? undefined : one.grams === Infinity ? 100 : scale(one.grams);
         const isLeast = one.name === binds;
         return (
-          <View key={one.name} role="listitem" style={styles.one}>
-            <View style={styles.words}>
+          <Stack gap="xs" key={one.name} role="listitem">
+            <Row gap="m" align="baseline">
               {isLeast ? (
                 <SmallStrong style={styles.grow}>{CEILING[one.name]}</SmallStrong>
               ) : (
@@ -39,26 +39,23 @@ export function Ceilings({ take: { ceilings, grams, binds } }: { readonly take: 
               ) : (
                 <Small soft={one.missing.length > 0}>{valueOf(one)}</Small>
               )}
-            </View>
+            </Row>
             <View style={[styles.track, share === undefined && styles.unknown]}>
               {share === undefined ? null : (
                 <View style={[styles.bar, { width: `${share}%` }, isLeast && styles.least]} />
               )}
               {grams === undefined ? null : <View style={[styles.line, { left: `${scale(grams)}%` }]} />}
             </View>
-          </View>
+          </Stack>
         );
       })}
       {grams === undefined ? <Body soft>{known.length === 0 ? '' : t.theShortestOfTheseWill}</Body> : null}
-    </View>
+    </Stack>
   );
 }
 
 const HEIGHT = 22;
 const styles = StyleSheet.create({
-  all: { gap: space.m },
-  one: { gap: space.xs },
-  words: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
   grow: { flex: 1 },
   track: { height: HEIGHT, borderBottomWidth: stroke.thin, borderBottomColor: colour.line },
   unknown: { borderStyle: 'dashed', borderWidth: stroke.thin, borderColor: colour.faint },

@@ -79,38 +79,14 @@ export const SEEN_UNITS = ['piece', 'handful', 'litre'] as const;
 type SeenUnit = (typeof SEEN_UNITS)[number];
 const grammes = (grams: number) => amountWords({ amount: grams, unit: 'g' });
 
-/** Weighed once, it is no longer guessed. */
-export function WeighingQuestion({
-  weights,
-  save,
-}: {
+interface WeighingProps {
   readonly weights: Weights;
   readonly save: SaveHarvest;
-}) {
+}
+
+/** Weighed once, it is no longer guessed. */
+export function WeighingQuestion({ weights, save }: WeighingProps) {
   const [open, setOpen] = useState(false);
-  const [unit, setUnit] = useState<SeenUnit>();
-  const [many, setMany] = useState('');
-  const [grams, setGrams] = useState('');
-  const [asked, setAsked] = useState(false);
-  const [amount, weight] = [readNumber(many), readNumber(grams)];
-  const wrong = (value: number | undefined) => value !== undefined && !(value > 0 && value <= 1e6);
-  const weighing =
-    amount !== undefined && weight !== undefined && unit !== undefined && !wrong(amount) && !wrong(weight)
-      ? { amount: { amount, unit }, grams: weight }
-      : undefined;
-  const keep = () => {
-    if (!weighing) return;
-    save(({ weighings = [] }) => ({ weighings: [...weighings, weighing].slice(-60) }));
-    setOpen(false);
-    setAsked(false);
-  };
-  // What is typed or chosen otherwise is another weighing.
-  const typed =
-    <T,>(set: (value: T) => void) =>
-    (value: T) => {
-      set(value);
-      setAsked(false);
-    };
   return (
     <View style={styles.block}>
       <Heading>{t.whatItWeighs}</Heading>
@@ -122,55 +98,106 @@ export function WeighingQuestion({
         )}
       </Body>
       {open ? (
-        <>
-          <View style={styles.row}>
-            <View style={styles.grow}>
-              <Field
-                label={t.soMany}
-                inputMode="decimal"
-                value={many}
-                onChangeText={typed(setMany)}
-                {...(wrong(amount) ? { wrong: t.aNumberAboveNothing } : {})}
-              />
-            </View>
-            <View style={styles.grow}>
-              <Field
-                label={t.weighInGrams}
-                inputMode="decimal"
-                value={grams}
-                onChangeText={typed(setGrams)}
-                {...(wrong(weight) ? { wrong: t.gramsAboveNothing } : {})}
-              />
-            </View>
-          </View>
-          <ChipRow label={t.ofWhat}>
-            {SEEN_UNITS.map((one) => (
-              <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => typed(setUnit)(one)} />
-            ))}
-          </ChipRow>
-          {asked && weighing ? (
-            <AskBack
-              question={t.thenOneWeighsAboutIs(
-                UNIT[weighing.amount.unit],
-                grammes(weighing.grams / weighing.amount.amount),
-                grammes(weights[weighing.amount.unit]),
-              )}
-              yes={t.yesItWeighsThat}
-              onYes={keep}
-            />
-          ) : (
-            <Button
-              label={t.putItDown}
-              tone="outline"
-              disabled={!weighing}
-              style={styles.start}
-              onPress={() => (weighing && isUnusualWeighing(weighing, weights) ? setAsked(true) : keep())}
-            />
-          )}
-        </>
+        <NewWeighing weights={weights} save={save} onDone={() => setOpen(false)} />
       ) : (
         <Button label={t.iWeighedSome} tone="outline" style={styles.start} onPress={() => setOpen(true)} />
       )}
     </View>
+  );
+}
+
+const isWrong = (value: number | undefined) => value !== undefined && !(value > 0 && value <= 1e6);
+
+/** A weighing as it is typed. */
+function useWeighing() {
+  const [unit, setUnit] = useState<SeenUnit>();
+  const [many, setMany] = useState('');
+  const [grams, setGrams] = useState('');
+  const [asked, setAsked] = useState(false);
+  const [amount, weight] = [readNumber(many), readNumber(grams)];
+  // What is typed or chosen otherwise is another weighing.
+  const anew =
+    <T,>(set: (value: T) => void) =>
+    (value: T) => {
+      set(value);
+      setAsked(false);
+    };
+  return {
+    unit,
+    setUnit: anew(setUnit),
+    many,
+    setMany: anew(setMany),
+    grams,
+    setGrams: anew(setGrams),
+    amountWrong: isWrong(amount),
+    weightWrong: isWrong(weight),
+    asked,
+    ask: () => setAsked(true),
+    weighing:
+      amount !== undefined &&
+      weight !== undefined &&
+      unit !== undefined &&
+      !isWrong(amount) &&
+      !isWrong(weight)
+        ? { amount: { amount, unit }, grams: weight }
+        : undefined,
+  };
+}
+
+function NewWeighing({ weights, save, onDone }: WeighingProps & { readonly onDone: () => void }) {
+  const form = useWeighing();
+  const { weighing, unit, asked } = form;
+  const keep = () => {
+    if (!weighing) return;
+    save(({ weighings = [] }) => ({ weighings: [...weighings, weighing].slice(-60) }));
+    onDone();
+  };
+  return (
+    <>
+      <View style={styles.row}>
+        <View style={styles.grow}>
+          <Field
+            label={t.soMany}
+            inputMode="decimal"
+            value={form.many}
+            onChangeText={form.setMany}
+            {...(form.amountWrong ? { wrong: t.aNumberAboveNothing } : {})}
+          />
+        </View>
+        <View style={styles.grow}>
+          <Field
+            label={t.weighInGrams}
+            inputMode="decimal"
+            value={form.grams}
+            onChangeText={form.setGrams}
+            {...(form.weightWrong ? { wrong: t.gramsAboveNothing } : {})}
+          />
+        </View>
+      </View>
+      <ChipRow label={t.ofWhat}>
+        {SEEN_UNITS.map((one) => (
+          <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => form.setUnit(one)} />
+        ))}
+      </ChipRow>
+      {asked && weighing ? (
+        <AskBack
+          question={t.thenOneWeighsAboutIs(
+            UNIT[weighing.amount.unit],
+            grammes(weighing.grams / weighing.amount.amount),
+            grammes(weights[weighing.amount.unit]),
+          )}
+          yes={t.yesItWeighsThat}
+          onYes={keep}
+        />
+      ) : (
+        <Button
+          label={t.putItDown}
+          tone="outline"
+          disabled={!weighing}
+          style={styles.start}
+          onPress={() => (weighing && isUnusualWeighing(weighing, weights) ? form.ask() : keep())}
+        />
+      )}
+    </>
   );
 }

@@ -5,6 +5,7 @@ import { NumberField } from '../../components/NumberField';
 import type { Harvest } from '../../notebook/harvests';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { t } from '../../text/en/harvest';
+import { sentences } from '../../text/messages';
 import { HandsQuestion, WeighingQuestion, type Fields } from './HandsQuestion';
 import { type Part, PatchQuestion } from './PatchQuestion';
 import { styles } from './questionStyles';
@@ -58,22 +59,19 @@ export interface YieldOf {
   readonly inStore: number;
 }
 
-function NeedQuestion({
-  need,
-  eaters,
-  yields,
-  save,
-}: {
+interface NeedProps {
   readonly yields: readonly YieldOf[];
   readonly need: Fields['need'] | undefined;
   readonly eaters: number;
   readonly save: SaveHarvest;
-}) {
-  const put = (more: Partial<Fields['need']>) =>
-    save(({ need: now = { eaters, servings: 1, servingGrams: 150, yield: 1 } }) => ({
-      need: { ...now, ...more },
-    }));
-  const chosen = need && yields.find((one) => Math.abs(need.yield - one.yield) < 1e-6);
+}
+
+/** As likely as not what somebody needs. */
+const USUAL = { servings: 1, servingGrams: 150, yield: 1 };
+
+function NeedQuestion({ need, eaters, yields, save }: NeedProps) {
+  const change = (more: Partial<Fields['need']>) =>
+    save(({ need: now = { eaters, ...USUAL } }) => ({ need: { ...now, ...more } }));
   const whole = { whole: true, check: (one: number) => one >= 1, right: t.aWholeNumberFrom1 } as const;
   return (
     <View style={styles.block}>
@@ -85,7 +83,7 @@ function NeedQuestion({
             value={need?.eaters ?? eaters}
             {...whole}
             onChange={(one) => {
-              if (one) put({ eaters: one });
+              if (one) change({ eaters: one });
             }}
           />
         </View>
@@ -93,10 +91,10 @@ function NeedQuestion({
           <NumberField
             label={t.howOften}
             value={need?.servings}
-            placeholder="1"
+            placeholder={String(USUAL.servings)}
             {...whole}
             onChange={(one) => {
-              if (one) put({ servings: one });
+              if (one) change({ servings: one });
             }}
           />
         </View>
@@ -104,31 +102,47 @@ function NeedQuestion({
       <NumberField
         label={t.gramsEachTimeMadeReady}
         value={need?.servingGrams}
-        placeholder="150"
+        placeholder={String(USUAL.servingGrams)}
         right={t.gramsAboveNothing}
         onChange={(one) => {
-          if (one) put({ servingGrams: one });
+          if (one) change({ servingGrams: one });
         }}
       />
+      <MadeReady need={need} yields={yields} onChoose={(chosen) => change({ yield: chosen })} />
+    </View>
+  );
+}
+
+/** How it is made ready, and what that leaves of its weight. */
+function MadeReady({
+  need,
+  yields,
+  onChoose,
+}: Pick<NeedProps, 'need' | 'yields'> & { readonly onChoose: (chosen: number) => void }) {
+  const isChosen = (one: YieldOf) => need !== undefined && Math.abs(need.yield - one.yield) < 1e-6;
+  const chosen = yields.find(isChosen);
+  return (
+    <>
       <ChipRow label={t.howItIsMadeReady}>
         {yields.map((one) => (
           <Chip
             key={one.label}
             label={one.label}
-            chosen={need !== undefined && Math.abs(need.yield - one.yield) < 1e-6}
-            onPress={() => put({ yield: one.yield })}
+            chosen={isChosen(one)}
+            onPress={() => onChoose(one.yield)}
           />
         ))}
       </ChipRow>
       {need ? (
         <Small soft>
-          {t.madeReadyPercentOfIts(
-            Math.round(need.yield * 100),
-            chosen && chosen.batches > 0 ? t.byBatchesOfYours(chosen.batches) : '',
-            chosen && chosen.inStore > 0 ? t.gOfItAreIn(Math.round(chosen.inStore)) : '',
+          {sentences(
+            chosen && chosen.batches > 0
+              ? t.madeReadyByBatchesOfYours(Math.round(need.yield * 100), chosen.batches)
+              : t.madeReadyPercentOfIts(Math.round(need.yield * 100)),
+            chosen && chosen.inStore > 0 && t.gOfItAreIn(Math.round(chosen.inStore)),
           )}
         </Small>
       ) : null}
-    </View>
+    </>
   );
 }

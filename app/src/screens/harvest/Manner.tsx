@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { z } from 'zod';
 import type { Manner as Hand } from '@pause/core/harvest/taking';
-import { Body, Button, Field, Heading, Rule, Small, space } from '../../components';
+import { Body, Button, Field, Heading, Rule, Small, space, Stack, Row } from '../../components';
 import { useAct, type Thunk } from '../../notebook/store';
 import { t } from '../../text/en/harvest';
 import { BAG, GIVE_BACK, LEAVE, TOOL, WEATHER, WHERE } from '../../text/harvest';
@@ -24,33 +24,35 @@ const keep =
     await device.keepFile(STEPS, steps).catch(() => undefined);
   };
 
-export function Manner({
-  manner: { tools, where, leave, giveBack, weather, bag },
-  regrowth,
-}: {
-  readonly manner: Hand;
-  readonly regrowth: string | undefined;
-}) {
+/** One's own steps on this device. */
+function useOwnSteps() {
   const act = useAct();
   const [own, setOwn] = useState<readonly string[]>([]);
-  const [text, setText] = useState('');
-  const [adding, setAdding] = useState(false);
   useEffect(() => {
     void act(kept()).then(setOwn);
   }, [act]);
-  const put = (steps: readonly string[]) => {
+  const save = (steps: readonly string[]) => {
     setOwn(steps);
     void act(keep(steps));
   };
+  return [own, save] as const;
+}
+
+interface MannerProps {
+  readonly manner: Hand;
+  readonly regrowth: string | undefined;
+}
+
+export function Manner({ manner: { tools, where, leave, giveBack, weather, bag }, regrowth }: MannerProps) {
+  const [own, save] = useOwnSteps();
   const lines = [
     t.with(WHERE[where], few(tools.map((tool) => TOOL[tool]))),
     ...(leave.length > 0 ? [t.leave(few(leave.map((one) => LEAVE[one])))] : []),
     ...giveBack.map((one) => `${GIVE_BACK[one]}.`),
     t.into(WEATHER[weather], BAG[bag]),
   ];
-  const written = text.trim();
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Heading>{t.byWhichHand}</Heading>
       <View role="list" aria-label={t.byWhichHand}>
         {lines.map((line) => (
@@ -61,53 +63,65 @@ export function Manner({
         ))}
         {own.map((step, index) => (
           <View key={`${step} ${index}`} role="listitem" style={styles.line}>
-            <View style={styles.own}>
+            <Row align="centre" gap="m">
               <Body style={styles.grow}>{upper(step)}</Body>
               <Button
                 label={t.takeAway}
                 aria-label={t.takeStepAway(step)}
                 tone="plain"
-                onPress={() => put(own.filter((_, at) => at !== index))}
+                onPress={() => save(own.filter((_, at) => at !== index))}
               />
-            </View>
+            </Row>
             <Rule />
           </View>
         ))}
       </View>
       {regrowth ? <Small soft>{regrowth}</Small> : null}
-      {adding ? (
-        <View style={styles.block}>
-          <Field
-            label={t.whatYouDoBesidesA}
-            value={text}
-            onChangeText={setText}
-            maxLength={200}
-            hint={t.staysOnThisDeviceAnd}
-          />
-          <View style={styles.own}>
-            <Button
-              label={t.putItDown}
-              disabled={written === '' || own.length >= MOST}
-              onPress={() => {
-                put([...own, written]);
-                setText('');
-                setAdding(false);
-              }}
-            />
-            <Button label={t.notNow} tone="plain" onPress={() => setAdding(false)} />
-          </View>
-        </View>
-      ) : (
-        <Button label={t.aStepOfYourOwn} tone="plain" style={styles.start} onPress={() => setAdding(true)} />
-      )}
-    </View>
+      <AddStep full={own.length >= MOST} onAdd={(step) => save([...own, step])} />
+    </Stack>
+  );
+}
+
+interface AddStepProps {
+  readonly full: boolean;
+  readonly onAdd: (step: string) => void;
+}
+
+function AddStep({ full, onAdd }: AddStepProps) {
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const written = text.trim();
+  if (!open)
+    return (
+      <Button label={t.aStepOfYourOwn} tone="plain" style={styles.start} onPress={() => setOpen(true)} />
+    );
+  return (
+    <Stack gap="s">
+      <Field
+        label={t.whatYouDoBesidesA}
+        value={text}
+        onChangeText={setText}
+        maxLength={200}
+        hint={t.staysOnThisDeviceAnd}
+      />
+      <Row align="centre" gap="m">
+        <Button
+          label={t.putItDown}
+          disabled={written === '' || full}
+          onPress={() => {
+            onAdd(written);
+            setText('');
+            setOpen(false);
+          }}
+        />
+        <Button label={t.notNow} tone="plain" onPress={() => setOpen(false)} />
+      </Row>
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
   line: { gap: space.s, paddingTop: space.s },
-  own: { flexDirection: 'row', alignItems: 'center', gap: space.m },
   grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
 });

@@ -38,19 +38,15 @@ export function countsOf(text: string): number[] | undefined {
     : undefined;
 }
 
-export function PatchQuestion({
-  part,
-  lifeForm,
-  count,
-  invader,
-  save,
-}: {
+interface PatchProps {
   readonly part: Part;
   readonly lifeForm: LifeForm | undefined;
   readonly count: Count | undefined;
   readonly invader: boolean;
   readonly save: SaveHarvest;
-}) {
+}
+
+export function PatchQuestion({ part, lifeForm, count, invader, save }: PatchProps) {
   const [how, setHow] = useState<Count['how']>(count?.how ?? 'counted');
   const estimate = count && estimateOf(count, part.id);
   const ways = (Object.keys(HOW) as Count['how'][]).filter(
@@ -64,34 +60,7 @@ export function PatchQuestion({
           <Chip key={one} label={HOW[one]} chosen={how === one} onPress={() => setHow(one)} />
         ))}
       </ChipRow>
-      {how === 'counted' ? (
-        <NumberField
-          label={t.howManyCountedOneBy(part.name)}
-          value={count?.how === 'counted' ? count.number : undefined}
-          whole
-          check={(one) => one >= 0}
-          right={t.aWholeNumberFrom0}
-          onChange={(number) =>
-            save(() => ({ count: number === undefined ? null : { how: 'counted', number } }))
-          }
-        />
-      ) : null}
-      {how === 'stages' ? <Stages count={count?.how === 'stages' ? count : undefined} save={save} /> : null}
-      {how === 'squares' ? (
-        <Squares count={count?.how === 'squares' ? count : undefined} save={save} />
-      ) : null}
-      {how === 'about' ? (
-        <ChipRow label={t.aboutHowMany}>
-          {(Object.keys(ORDER) as (keyof typeof ORDER)[]).map((order) => (
-            <Chip
-              key={order}
-              label={ORDER[order]}
-              chosen={count?.how === 'about' && count.order === order}
-              onPress={() => save(() => ({ count: { how: 'about', order } }))}
-            />
-          ))}
-        </ChipRow>
-      ) : null}
+      <HowMany how={how} part={part} count={count} save={save} />
       {estimate && estimate.low !== estimate.high ? (
         <Body>
           {t.aboutInEightOfTen(
@@ -111,6 +80,47 @@ export function PatchQuestion({
       </ChipRow>
     </View>
   );
+}
+
+/** The number, by the way one knows it. */
+function HowMany({
+  how,
+  part,
+  count,
+  save,
+}: Pick<PatchProps, 'part' | 'count' | 'save'> & { readonly how: Count['how'] }) {
+  switch (how) {
+    case 'counted':
+      return (
+        <NumberField
+          label={t.howManyCountedOneBy(part.name)}
+          value={count?.how === 'counted' ? count.number : undefined}
+          whole
+          check={(one) => one >= 0}
+          right={t.aWholeNumberFrom0}
+          onChange={(number) =>
+            save(() => ({ count: number === undefined ? null : { how: 'counted', number } }))
+          }
+        />
+      );
+    case 'stages':
+      return <Stages count={count?.how === 'stages' ? count : undefined} save={save} />;
+    case 'squares':
+      return <Squares count={count?.how === 'squares' ? count : undefined} save={save} />;
+    case 'about':
+      return (
+        <ChipRow label={t.aboutHowMany}>
+          {(Object.keys(ORDER) as (keyof typeof ORDER)[]).map((order) => (
+            <Chip
+              key={order}
+              label={ORDER[order]}
+              chosen={count?.how === 'about' && count.order === order}
+              onPress={() => save(() => ({ count: { how: 'about', order } }))}
+            />
+          ))}
+        </ChipRow>
+      );
+  }
 }
 
 /**

@@ -5,6 +5,7 @@ import type { BasketState } from '@pause/core/harvest/sorting';
 import { Strong, Body, Small, Field, Heading, SmallStrong, ChipRow, Chip } from '../../components';
 import type { SaveHarvest } from '../../notebook/useOwnHarvest';
 import { t } from '../../text/en/harvest';
+import { sentences } from '../../text/messages';
 import { numberWord, upper, GRADE } from '../../text/names';
 import type { SortingField, Change } from './SortPass';
 import { styles } from './sortStyles';
@@ -17,7 +18,7 @@ const oddsWords = (chance: number) =>
       : t.oneIn(Math.round(1 / chance).toLocaleString());
 
 /** How far the basket is sorted. */
-export function Standing({
+export function BasketState({
   sorting: { found },
   state,
   worst,
@@ -34,7 +35,7 @@ export function Standing({
           found.length === 1 ? t.once : found.length === 2 ? t.twice : t.times(numberWord(found.length)),
           strays === 0 ? t.noStray : t.strays(strays),
         );
-  const odds = state.left && worst !== 'none' ? t.thatAnotherOneIsLeft(oddsWords(state.left.chance)) : '';
+  const odds = state.left && worst !== 'none' && t.thatAnotherOneIsLeft(oddsWords(state.left.chance));
   if (state.state === 'hold') {
     return (
       <View style={[styles.state, styles.hold]} role="status" aria-label={t.theBasket}>
@@ -56,10 +57,7 @@ export function Standing({
             ? t.notToBeEatenOf
             : t.moreTimes(upper(numberWord(Math.max(1, state.passes))), state.passes)}
       </Strong>
-      <Body>
-        {result}
-        {odds}
-      </Body>
+      <Body>{sentences(result, odds)}</Body>
       <Small>
         {state.state === 'gone-through'
           ? t.itNeverSaysThatIt

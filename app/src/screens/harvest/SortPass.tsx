@@ -32,19 +32,17 @@ interface PassProps {
   readonly settled: () => Promise<unknown>;
 }
 
-/** One pass through all of it: strays as they turn up, and its end. */
-export function Pass({ record, taxon, sorting, change, settled }: PassProps) {
+type StrayId = TaxonId | 'harmless' | 'unknown';
+
+/** A stray is counted, and a find is opened for it. */
+function useStray({ record, taxon, change, settled }: Omit<PassProps, 'sorting'>) {
   const act = useAct();
   const router = useRouter();
-  const [asking, setAsking] = useState(false);
-  const { found, now, pieces } = sorting;
-  const most = found.reduce((a, b) => a + b, 0) + now >= pieces;
-  const stray = (id: TaxonId | 'harmless' | 'unknown') => {
+  return (id: StrayId) => {
     const grade =
       id === 'harmless' ? 'none' : id === 'unknown' ? worstOf(taxon) : (guide.taxon(id)?.grade ?? 'none');
     // What could do no harm says nothing of how many are left that could.
     change((was) => ({ ...was, now: was.now + Number(grade !== 'none'), grades: [...was.grades, grade] }));
-    setAsking(false);
     if (id === 'harmless') return;
     const target = id === 'unknown' ? {} : { target: id };
     // The stray is on record before anything leads away from here.
@@ -69,6 +67,15 @@ export function Pass({ record, taxon, sorting, change, settled }: PassProps) {
           });
       });
   };
+}
+
+/** One pass through all of it: strays as they turn up, and its end. */
+export function Pass(props: PassProps) {
+  const { taxon, sorting, change } = props;
+  const stray = useStray(props);
+  const [asking, setAsking] = useState(false);
+  const { found, now, pieces } = sorting;
+  const most = found.reduce((a, b) => a + b, 0) + now >= pieces;
   return (
     <View style={styles.block}>
       <Heading>{found.length === 0 ? t.theFirstTime : t.time(found.length + 1)}</Heading>
@@ -94,26 +101,45 @@ export function Pass({ record, taxon, sorting, change, settled }: PassProps) {
         </Pressable>
       </View>
       {asking ? (
-        <View style={styles.block} role="group" aria-label={t.whatTheStrayIs}>
-          <SmallStrong>{t.whatDoYouTakeIt}</SmallStrong>
-          {taxon.taxon.lookalikes
-            .flatMap((id) => guide.taxon(id) ?? [])
-            .map((one) => (
-              <View key={one.id}>
-                <Pressable role="button" onPress={() => stray(one.id)} style={styles.line}>
-                  <Strong style={styles.grow}>{CommonName(one.id)}</Strong>
-                  {one.grade === 'none' ? null : <SmallStrong>{GRADE[one.grade]}</SmallStrong>}
-                </Pressable>
-                <Rule />
-              </View>
-            ))}
-          <View style={styles.buttons}>
-            <Button label={t.iCantTell} tone="outline" onPress={() => stray('unknown')} />
-            <Button label={t.aLeafABitOf} tone="outline" onPress={() => stray('harmless')} />
-            <Button label={t.notAStray} tone="plain" onPress={() => setAsking(false)} />
-          </View>
-        </View>
+        <WhatTheStrayIs
+          taxon={taxon}
+          onStray={(id) => {
+            stray(id);
+            setAsking(false);
+          }}
+          onNone={() => setAsking(false)}
+        />
       ) : null}
+    </View>
+  );
+}
+
+interface WhatTheStrayIsProps {
+  readonly taxon: CompiledTaxon;
+  readonly onStray: (id: StrayId) => void;
+  readonly onNone: () => void;
+}
+
+function WhatTheStrayIs({ taxon, onStray, onNone }: WhatTheStrayIsProps) {
+  return (
+    <View style={styles.block} role="group" aria-label={t.whatTheStrayIs}>
+      <SmallStrong>{t.whatDoYouTakeIt}</SmallStrong>
+      {taxon.taxon.lookalikes
+        .flatMap((id) => guide.taxon(id) ?? [])
+        .map((one) => (
+          <View key={one.id}>
+            <Pressable role="button" onPress={() => onStray(one.id)} style={styles.line}>
+              <Strong style={styles.grow}>{CommonName(one.id)}</Strong>
+              {one.grade === 'none' ? null : <SmallStrong>{GRADE[one.grade]}</SmallStrong>}
+            </Pressable>
+            <Rule />
+          </View>
+        ))}
+      <View style={styles.buttons}>
+        <Button label={t.iCantTell} tone="outline" onPress={() => onStray('unknown')} />
+        <Button label={t.aLeafABitOf} tone="outline" onPress={() => onStray('harmless')} />
+        <Button label={t.notAStray} tone="plain" onPress={onNone} />
+      </View>
     </View>
   );
 }

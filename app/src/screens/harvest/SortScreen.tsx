@@ -17,7 +17,7 @@ import { t } from '../../text/en/harvest';
 import { commonName, CommonName } from '../../text/names';
 import { usePieceCheck, PieceLines } from '../check/pieces/PieceLines';
 import { Collected } from './Collected';
-import { Standing, Pieces, Strays } from './SortParts';
+import { BasketState, Pieces, Strays } from './SortParts';
 import { type Change, type SortingField, worstOf, Pass } from './SortPass';
 import { styles } from './sortStyles';
 
@@ -42,25 +42,54 @@ export function sortingOf({ pieces, found }: SortingField, checkedOutside: numbe
   };
 }
 
-function Sort({
-  record,
-  taxon,
-  part,
-}: {
+interface SortProps {
   readonly record: FindRecord;
   readonly taxon: CompiledTaxon;
   readonly part: string;
-}) {
+}
+
+function Sort({ record, taxon, part }: SortProps) {
   const wide = useWide();
   const find = useCase(record);
   const check = usePieceCheck(find);
+  const columns = (
+    <>
+      <View style={[styles.column, wide && styles.grow]}>
+        <Basket record={record} taxon={taxon} part={part} check={check} />
+      </View>
+      {check?.feasible && find ? (
+        <View style={[styles.block, wide && styles.grow]}>
+          {check.checks.length === 0 ? null : <Heading>{t.onEachPieceEveryOne}</Heading>}
+          <PieceLines check={check} find={find} />
+        </View>
+      ) : check ? (
+        <View style={wide && styles.grow}>
+          <Body>{t.noQuickCheckPartsThe}</Body>
+        </View>
+      ) : null}
+    </>
+  );
+  return (
+    <Screen>
+      <View>
+        <Small soft>{t.atHome(CommonName(taxon.id))}</Small>
+        <Title>{t.lookAgain}</Title>
+      </View>
+      {wide ? <View style={styles.columns}>{columns}</View> : columns}
+    </Screen>
+  );
+}
+
+/** How the basket stands, and going through it. */
+function Basket({
+  record,
+  taxon,
+  part,
+  check,
+}: SortProps & { readonly check: ReturnType<typeof usePieceCheck> }) {
   const router = useRouter();
-  const {
-    id,
-    harvest: { sorting },
-    save,
-    settled,
-  } = useOwnHarvest(record, taxon.id, part);
+  const { id, harvest, save, settled } = useOwnHarvest(record, taxon.id, part);
+  const { sorting } = harvest;
   const rates = useOwnRates();
   // Only what this person was seen to read says how they do.
   const slip =
@@ -71,10 +100,10 @@ function Sort({
   const change: Change = (make) => save(({ sorting: now }) => (now ? { sorting: make(now) } : {}));
   const state =
     sorting && basketState(sortingOf(sorting, countOf(record).passed, slip), worstOf(taxon), sorting.grades);
-  const left = (
-    <View style={[styles.column, wide && styles.grow]}>
+  return (
+    <>
       {sorting && state ? (
-        <Standing sorting={sorting} state={state} worst={worstOf(taxon)} />
+        <BasketState sorting={sorting} state={state} worst={worstOf(taxon)} />
       ) : (
         <Body>{t.tipEverythingOutOnSomething}</Body>
       )}
@@ -95,36 +124,6 @@ function Sort({
         />
       ) : null}
       {sorting && sorting.grades.length > 0 ? <Strays sorting={sorting} change={change} /> : null}
-    </View>
-  );
-  const right =
-    check?.feasible && find ? (
-      <View style={[styles.block, wide && styles.grow]}>
-        {check.checks.length === 0 ? null : <Heading>{t.onEachPieceEveryOne}</Heading>}
-        <PieceLines check={check} find={find} />
-      </View>
-    ) : check ? (
-      <View style={wide && styles.grow}>
-        <Body>{t.noQuickCheckPartsThe}</Body>
-      </View>
-    ) : null;
-  return (
-    <Screen>
-      <View>
-        <Small soft>{t.atHome(CommonName(taxon.id))}</Small>
-        <Title>{t.lookAgain}</Title>
-      </View>
-      {wide ? (
-        <View style={styles.columns}>
-          {left}
-          {right}
-        </View>
-      ) : (
-        <>
-          {left}
-          {right}
-        </>
-      )}
-    </Screen>
+    </>
   );
 }

@@ -1,5 +1,4 @@
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
 import { View, StyleSheet } from 'react-native';
 import type { FindRecord, CompiledTaxon } from '@pause/core';
 import {
@@ -13,7 +12,7 @@ import {
   SCHOOL_SHARES,
 } from '@pause/core/harvest/taking';
 import { isoOf } from '@pause/core/lib/day';
-import { useWide, Small, Button, Screen, Title, Heading, Body, Rule, space } from '../../components';
+import { useWide, Small, Button, Screen, Title, Heading, Body, Rule, space, Stack } from '../../components';
 import {
   useHarvests,
   placeOfFind,
@@ -22,7 +21,7 @@ import {
   takenToday,
   lastTaken,
 } from '../../notebook/harvests';
-import { pantryOf } from '../../notebook/pantry';
+import { selectPantry } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { useOwnHarvest } from '../../notebook/useOwnHarvest';
 import { useDay, useEaters, placeOf } from '../../notebook/usePlaces';
@@ -43,22 +42,19 @@ export function TakeScreen() {
   );
 }
 
-function Taking({
-  record,
-  taxon,
-  wanted,
-}: {
+interface TakingProps {
   readonly record: FindRecord;
   readonly taxon: CompiledTaxon;
   readonly wanted: string;
-}) {
-  const router = useRouter();
-  const wide = useWide();
+}
+
+/** What is asked of the ceilings, from the find, the place, earlier harvests and one's own answers. */
+function useTaking({ record, taxon, wanted }: TakingProps) {
   const today = useDay();
   const harvests = useHarvests();
   const me = useApp((state) => state.me.person?.id ?? '');
   const pages = useApp((state) => state.pages.all);
-  const eaters = useEaters().filter(({ fields }) => fields.eatsAlong !== false).length;
+  const pantry = useApp(selectPantry);
   const at = Math.max(
     0,
     taxon.taxon.parts.findIndex((one) => one.part === wanted),
@@ -71,8 +67,8 @@ function Taking({
   const of = { place: placeId, taxon: taxon.id, part: wanted };
   const iso = isoOf(today);
   const weights = weighed(usualWeights(of.part), weighingsOf(harvests, of, me));
-  const pantry = useMemo(() => pantryOf(pages), [pages]);
   const yields = yieldsOf(pantry, { kingdom: taxon.taxon.kingdom, part }, taxon.id);
+  const need = harvest.need;
   const answer = take(
     questionOf({
       record,
@@ -81,54 +77,57 @@ function Taking({
       place: place?.fields,
       harvest,
       weights,
-      inStore:
-        harvest.need &&
-        yields.find((one) => Math.abs((harvest.need?.yield ?? 0) - one.yield) < 1e-6)?.inStore,
+      inStore: need && yields.find((one) => Math.abs(need.yield - one.yield) < 1e-6)?.inStore,
       today: iso,
       before: takenBefore(harvests, of, today, own),
       earlier: takenToday(harvests, of, iso, own),
     }),
   );
-  const manner = mannerFor(taxon, at, harvest.invader);
-  const last = lastTaken(harvests, of, today, own);
-  const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
-  const left = (
-    <View style={[styles.column, wide && styles.grow]}>
-      <Answer
-        take={answer}
-        weights={weights}
-        pieces={harvest.count && estimateOf(harvest.count, of.part).mid}
-      />
-      {last ? (
-        <Small>
-          {t.takenHereLastBy(
-            last.daysAgo === 0 ? t.today : t.daysAgo(last.daysAgo),
-            last.person === me ? t.you : group ? memberName(group, last.person) : t.somebody,
-            last.share === undefined ? '' : t.percentOfIt(Math.round(last.share * 100)),
-          )}
-        </Small>
-      ) : null}
-      {manner ? <Manner manner={manner} regrowth={taxon.taxon.regrowth?.text} /> : null}
-    </View>
-  );
-  const right = (
-    <View style={[styles.column, wide && styles.grow]}>
-      <HarvestQuestions
-        harvest={harvest}
-        part={part ? { id: part.part, name: part.name } : { id: wanted, name: '' }}
-        lifeForm={taxon.taxon.regrowth?.lifeForm}
-        eaters={Math.max(1, eaters)}
-        weights={weights}
-        yields={yields}
-        save={save}
-      />
-      <Button
-        label={t.lookAgainAtHome}
-        tone="outline"
-        style={styles.start}
-        onPress={() => router.push({ pathname: '/find/[id]/sort', params: { id: record.id } })}
-      />
-    </View>
+  return {
+    part,
+    place,
+    harvest,
+    save,
+    weights,
+    yields,
+    answer,
+    pieces: harvest.count && estimateOf(harvest.count, of.part).mid,
+    manner: mannerFor(taxon, at, harvest.invader),
+    last: lastTaken(harvests, of, today, own),
+  };
+}
+
+function Taking(props: TakingProps) {
+  const { record, taxon, wanted } = props;
+  const router = useRouter();
+  const wide = useWide();
+  const eaters = useEaters().filter(({ fields }) => fields.eatsAlong !== false).length;
+  const { part, place, harvest, save, weights, yields, answer, pieces, manner, last } = useTaking(props);
+  const columns = (
+    <>
+      <View style={[styles.column, wide && styles.grow]}>
+        <Answer take={answer} weights={weights} pieces={pieces} />
+        {last ? <LastTaken record={record} last={last} /> : null}
+        {manner ? <Manner manner={manner} regrowth={taxon.taxon.regrowth?.text} /> : null}
+      </View>
+      <View style={[styles.column, wide && styles.grow]}>
+        <HarvestQuestions
+          harvest={harvest}
+          part={part ? { id: part.part, name: part.name } : { id: wanted, name: '' }}
+          lifeForm={taxon.taxon.regrowth?.lifeForm}
+          eaters={Math.max(1, eaters)}
+          weights={weights}
+          yields={yields}
+          save={save}
+        />
+        <Button
+          label={t.lookAgainAtHome}
+          tone="outline"
+          style={styles.start}
+          onPress={() => router.push({ pathname: '/find/[id]/sort', params: { id: record.id } })}
+        />
+      </View>
+    </>
   );
   return (
     <Screen>
@@ -136,18 +135,29 @@ function Taking({
         <Small soft>{[CommonName(taxon.id), part?.name, place?.name].filter(Boolean).join(' · ')}</Small>
         <Title>{t.howMuch}</Title>
       </View>
-      {wide ? (
-        <View style={styles.columns}>
-          {left}
-          {right}
-        </View>
-      ) : (
-        <>
-          {left}
-          {right}
-        </>
-      )}
+      {wide ? <View style={styles.columns}>{columns}</View> : columns}
     </Screen>
+  );
+}
+
+/** Who took of it here last, when, and how much. */
+function LastTaken({
+  record,
+  last,
+}: {
+  readonly record: FindRecord;
+  readonly last: NonNullable<ReturnType<typeof lastTaken>>;
+}) {
+  const me = useApp((state) => state.me.person?.id ?? '');
+  const group = useApp((state) => state.me.person?.groups.find((one) => one.id === record.group));
+  const when = last.daysAgo === 0 ? t.today : t.daysAgo(last.daysAgo);
+  const who = last.person === me ? t.you : group ? memberName(group, last.person) : t.somebody;
+  return (
+    <Small>
+      {last.share === undefined
+        ? t.takenHereLastBy(when, who)
+        : t.takenHereLastPercent(when, who, Math.round(last.share * 100))}
+    </Small>
   );
 }
 
@@ -163,7 +173,7 @@ function Answer({
 }) {
   const { grams, patch } = answer;
   return (
-    <View style={styles.block}>
+    <Stack gap="m">
       <View role="status" aria-label={t.howMuchToTake}>
         <Heading>
           {grams === undefined ? t.notKnownYet : grams === 0 ? t.takeNothing : t.takeUpTo(weightOf(grams))}
@@ -186,7 +196,7 @@ function Answer({
         </Small>
       )}
       <Small soft>{t.weightsAreRoughUntilYou}</Small>
-    </View>
+    </Stack>
   );
 }
 
@@ -194,6 +204,5 @@ const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
   column: { gap: space.xl },
   grow: { flex: 1 },
-  block: { gap: space.m },
   start: { alignSelf: 'flex-start' },
 });

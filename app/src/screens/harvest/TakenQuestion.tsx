@@ -31,70 +31,18 @@ const SHARES = [
   [t.allOfIt, 1],
 ] as const;
 
-/** What was taken in the end: it counts when somebody comes here next. */
-export function TakenQuestion({
-  harvest,
-  weights,
-  save,
-}: {
+interface TakenProps {
   readonly harvest: Harvest;
   readonly weights: Weights;
   readonly save: SaveHarvest;
-}) {
-  const [amount, setAmount] = useState(harvest.taken?.amount);
-  const [unit, setUnit] = useState<AmountUnit | undefined>(harvest.taken?.unit);
-  const [asked, setAsked] = useState<Amount>();
-  const [bag, setBag] = useState(harvest.bag ?? '');
-  const [manner, setManner] = useState(harvest.manner ?? '');
-  const put = (many: number | undefined, of: AmountUnit | undefined) => {
-    setAmount(many);
-    setUnit(of);
-    setAsked(undefined);
-    if (many === undefined) save(() => ({ taken: null }));
-    if (many === undefined || of === undefined) return;
-    const taken = { amount: many, unit: of };
-    if (isImprobable(toGrams(taken, weights), harvest.persons)) setAsked(taken);
-    else save(() => ({ taken }));
-  };
-  const isKept =
-    harvest.taken !== undefined && harvest.taken.amount === amount && harvest.taken.unit === unit;
+}
+
+/** What was taken in the end: it counts when somebody comes here next. */
+export function TakenQuestion({ harvest, weights, save }: TakenProps) {
   return (
     <View style={styles.block}>
       <Heading>{t.whatWasTaken}</Heading>
-      <NumberField
-        label={t.howMuch}
-        value={amount}
-        check={(one) => one >= 0}
-        right={t.nothingOrMore}
-        keeps={false}
-        onChange={(many) => put(many, unit)}
-      />
-      <ChipRow label={t.measuredIn}>
-        {TAKEN_UNITS.map((one) => (
-          <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => put(amount, one)} />
-        ))}
-      </ChipRow>
-      {amount !== undefined && unit === undefined ? (
-        <SmallStrong role="alert">{t.chooseWhatItIsMeasured}</SmallStrong>
-      ) : null}
-      {asked ? (
-        <AskBack
-          question={t.isThatRight(
-            amountOf(asked.amount, asked.unit),
-            asked.unit === 'g' ? '' : t.ofItWeighAbout(weightOf(toGrams(asked, weights))),
-          )}
-          yes={t.yesThatMuchWasTaken}
-          onYes={() => {
-            save(() => ({ taken: asked }));
-            setAsked(undefined);
-          }}
-        />
-      ) : null}
-      {isKept && harvest.taken ? (
-        <Small soft role="status">
-          {t.kept(amountOf(harvest.taken.amount, harvest.taken.unit))}
-        </Small>
-      ) : null}
+      <HowMuch harvest={harvest} weights={weights} save={save} />
       <SmallStrong>{t.ofWhatStoodThere}</SmallStrong>
       <ChipRow label={t.ofWhatStoodThere}>
         {SHARES.map(([label, share]) => (
@@ -116,25 +64,17 @@ export function TakenQuestion({
           />
         ))}
       </ChipRow>
-      <Field
+      <SavedText
         label={t.theBagOrBasketIt}
-        value={bag}
-        onChangeText={setBag}
-        maxLength={120}
-        onBlur={() => {
-          if (bag.trim() !== (harvest.bag ?? ''))
-            save(() => ({ bag: bag.trim() === '' ? null : bag.trim() }));
-        }}
+        value={harvest.bag ?? ''}
+        most={120}
+        onSave={(bag) => save(() => ({ bag }))}
       />
-      <Field
+      <SavedText
         label={t.byWhichHandIfOtherwise}
-        value={manner}
-        onChangeText={setManner}
-        maxLength={300}
-        onBlur={() => {
-          if (manner.trim() !== (harvest.manner ?? ''))
-            save(() => ({ manner: manner.trim() === '' ? null : manner.trim() }));
-        }}
+        value={harvest.manner ?? ''}
+        most={300}
+        onSave={(manner) => save(() => ({ manner }))}
       />
       <ChipRow label={t.forLookingAtAgain}>
         <Chip
@@ -145,5 +85,87 @@ export function TakenQuestion({
         />
       </ChipRow>
     </View>
+  );
+}
+
+/** How much, and in what it is measured; a great deal is asked back before it counts. */
+function HowMuch({ harvest, weights, save }: TakenProps) {
+  const [amount, setAmount] = useState(harvest.taken?.amount);
+  const [unit, setUnit] = useState<AmountUnit | undefined>(harvest.taken?.unit);
+  const [asked, setAsked] = useState<Amount>();
+  const put = (many: number | undefined, of: AmountUnit | undefined) => {
+    setAmount(many);
+    setUnit(of);
+    setAsked(undefined);
+    if (many === undefined) save(() => ({ taken: null }));
+    if (many === undefined || of === undefined) return;
+    const taken = { amount: many, unit: of };
+    if (isImprobable(toGrams(taken, weights), harvest.persons)) setAsked(taken);
+    else save(() => ({ taken }));
+  };
+  const isKept =
+    harvest.taken !== undefined && harvest.taken.amount === amount && harvest.taken.unit === unit;
+  return (
+    <>
+      <NumberField
+        label={t.howMuch}
+        value={amount}
+        check={(one) => one >= 0}
+        right={t.nothingOrMore}
+        keeps={false}
+        onChange={(many) => put(many, unit)}
+      />
+      <ChipRow label={t.measuredIn}>
+        {TAKEN_UNITS.map((one) => (
+          <Chip key={one} label={UNITS[one]} chosen={unit === one} onPress={() => put(amount, one)} />
+        ))}
+      </ChipRow>
+      {amount !== undefined && unit === undefined ? (
+        <SmallStrong role="alert">{t.chooseWhatItIsMeasured}</SmallStrong>
+      ) : null}
+      {asked ? (
+        <AskBack
+          question={
+            asked.unit === 'g'
+              ? t.isThatRight(amountOf(asked.amount, asked.unit))
+              : t.isThatRightWeighing(amountOf(asked.amount, asked.unit), weightOf(toGrams(asked, weights)))
+          }
+          yes={t.yesThatMuchWasTaken}
+          onYes={() => {
+            save(() => ({ taken: asked }));
+            setAsked(undefined);
+          }}
+        />
+      ) : null}
+      {isKept && harvest.taken ? (
+        <Small soft role="status">
+          {t.kept(amountOf(harvest.taken.amount, harvest.taken.unit))}
+        </Small>
+      ) : null}
+    </>
+  );
+}
+
+interface SavedTextProps {
+  readonly label: string;
+  readonly value: string;
+  readonly most: number;
+  /** With `null` where it was emptied. */
+  readonly onSave: (text: string | null) => void;
+}
+
+/** A text that is saved when one leaves it. */
+function SavedText({ label, value, most, onSave }: SavedTextProps) {
+  const [text, setText] = useState(value);
+  return (
+    <Field
+      label={label}
+      value={text}
+      onChangeText={setText}
+      maxLength={most}
+      onBlur={() => {
+        if (text.trim() !== value) onSave(text.trim() === '' ? null : text.trim());
+      }}
+    />
   );
 }

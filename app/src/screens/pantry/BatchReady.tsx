@@ -21,44 +21,46 @@ import { styles } from './batchStyles';
 /** What it came to, once everything that has to be done is done. */
 const UNIT_SHORT = { g: t.gramsShort, ml: t.millilitresShort, piece: t.jarsPieces } as const;
 
-export function Ready({
-  batch: { id, fields },
-  pantry,
-}: {
+interface ReadyProps {
   readonly batch: BatchPage;
   readonly pantry: Pantry;
-}) {
+}
+
+/** What has to be done before a batch is ready. */
+function missingOf({ fields }: BatchPage, pantry: Pantry): string[] {
+  const { method, contents, cooked, looks = [], steps: done = [] } = fields;
+  const wanted: string[] = openSteps(stepsOf(fields, pantry), done).map(stepWords);
+  if (method === 'cook') {
+    if (!cooked) wanted.push(t.howItWasCooked);
+    else if (madesOf(contents).some((one) => cookingRefusal(one, cooked))) wanted.push(t.cookItAsItHas);
+  }
+  if (looks.at(-1)?.damp === true) wanted.push(t.dryItOnDampCame);
+  return wanted;
+}
+
+/** How much it came to, what is missing before it is ready, and putting that on record. */
+function useReady({ batch, pantry }: ReadyProps) {
+  const { id, fields } = batch;
   const act = useAct();
   const today = isoOf(useDay());
-  const { method = 'fresh', made, from = [], contents, cooked, looks = [], steps: done = [] } = fields;
+  const { method = 'fresh', made, from = [] } = fields;
   const [unit, setUnit] = useState<KeptAmount['unit'] | undefined>(made?.unit);
-  const [asked, setAsked] = useState(false);
   const [text, setText] = useState(made ? String(made.amount) : '');
-  const steps = stepsOf(fields, pantry);
-  const open = openSteps(steps, done);
+  const [asked, setAsked] = useState(false);
   const grams = gramsIn(pantry, from, id);
-  const usual = yieldFor(pantry, fields);
   const amount = readNumber(text) ?? 0;
   const named = text.trim() !== '';
   const right = Number.isFinite(amount) && amount > 0 && amount <= 1e6;
-  const problem = !named
+  const wrong = !named
     ? undefined
-    : !right
-      ? { reason: t.aboveNothing }
-      : unit && madeProblem(method, grams, { amount, unit });
-  const refusals =
-    method === 'cook'
-      ? madesOf(contents).flatMap((one) => (cooked ? (cookingRefusal(one, cooked) ?? []) : []))
-      : [];
-  const why = [
+    : right
+      ? unit && madeProblem(method, grams, { amount, unit })?.reason
+      : t.aboveNothing;
+  const missing = [
     ...(named && unit === undefined ? [t.chooseWhatItIsMeasured] : []),
-    ...open.map(stepWords),
-    ...(method === 'cook' && !cooked ? [t.howItWasCooked] : []),
-    ...(refusals.length > 0 ? [t.cookItAsItHas] : []),
-    ...(looks.at(-1)?.damp === true ? [t.dryItOnDampCame] : []),
+    ...missingOf(batch, pantry),
   ];
-  const keeping = keepsFor(fields);
-  const ready = () => {
+  const save = () => {
     if (!unit) return;
     void act(
       changeFields(id, 'batch', (is) => {
@@ -71,50 +73,45 @@ export function Ready({
       }),
     );
   };
+  return {
+    today,
+    grams,
+    unit,
+    amount,
+    text,
+    wrong,
+    missing,
+    right: named && wrong === undefined,
+    /** It is a great deal: asked back before it counts. */
+    asked: asked ? unit : undefined,
+    setUnit: (one: KeptAmount['unit']) => {
+      setUnit(one);
+      setAsked(false);
+    },
+    setText: (typed: string) => {
+      setText(typed);
+      setAsked(false);
+    },
+    save,
+    ready: () => (unit && isImprobablyMade({ amount, unit }, grams) ? setAsked(true) : save()),
+  };
+}
+type ReadyForm = ReturnType<typeof useReady>;
+
+export function Ready({ batch, pantry }: ReadyProps) {
+  const form = useReady({ batch, pantry });
+  const { today, grams, amount, asked, missing } = form;
+  const keeping = keepsFor(batch.fields);
   return (
     <View style={styles.block}>
       <Heading>{t.whatItCameTo}</Heading>
-      {grams === undefined ? null : (
-        <Small soft>
-          {t.wentIn(
-            amountWords({ amount: grams, unit: 'g' }),
-            unit !== 'ml' && usual.yield < 1
-              ? t.aboutAreUsual(
-                  amountWords({ amount: grams * usual.yield, unit: 'g' }),
-                  usual.batches > 0 ? t.byYourLastBatches(usual.batches, numberWord(usual.batches)) : '',
-                )
-              : '',
-          )}
-        </Small>
-      )}
-      <Field
-        label={t.howMuchItIsNow}
-        inputMode="decimal"
-        value={text}
-        onChangeText={(typed) => {
-          setText(typed);
-          setAsked(false);
-        }}
-        {...(problem ? { wrong: problem.reason } : {})}
-      />
-      <ChipRow label={t.measuredIn}>
-        {(['g', 'ml', 'piece'] as const).map((one) => (
-          <Chip
-            key={one}
-            label={UNIT_SHORT[one]}
-            chosen={unit === one}
-            onPress={() => {
-              setUnit(one);
-              setAsked(false);
-            }}
-          />
-        ))}
-      </ChipRow>
-      {why.length > 0 ? (
+      <WentIn batch={batch} pantry={pantry} form={form} />
+      <HowMuch form={form} />
+      {missing.length > 0 ? (
         <View>
           <SmallStrong>{t.beforeItIsReady}</SmallStrong>
           <View role="list" aria-label={t.stillToBeDone}>
-            {why.map((one) => (
+            {missing.map((one) => (
               <View key={one} role="listitem">
                 <Small>– {one}</Small>
               </View>
@@ -122,25 +119,60 @@ export function Ready({
           </View>
         </View>
       ) : null}
-      {asked && unit ? (
+      {asked ? (
         <AskBack
-          question={t.isThatRight(
-            amountWords({ amount, unit }),
-            grams === undefined ? '' : t.ofThatWentIn(amountWords({ amount: grams, unit: 'g' })),
-          )}
+          question={
+            grams === undefined
+              ? t.isThatRight(amountWords({ amount, unit: asked }))
+              : t.isThatRightOf(
+                  amountWords({ amount, unit: asked }),
+                  amountWords({ amount: grams, unit: 'g' }),
+                )
+          }
           yes={t.yesItIsReady}
-          onYes={ready}
+          onYes={form.save}
         />
       ) : (
-        <Button
-          label={t.itIsReady}
-          disabled={!named || problem !== undefined || why.length > 0}
-          onPress={() => (unit && isImprobablyMade({ amount, unit }, grams) ? setAsked(true) : ready())}
-        />
+        <Button label={t.itIsReady} disabled={!form.right || missing.length > 0} onPress={form.ready} />
       )}
       {keeping ? (
         <Small soft>{t.bestBeforeThen(isoDayName(bestBeforeOf(today, keeping)), STORE[keeping.store])}</Small>
       ) : null}
     </View>
+  );
+}
+
+/** How much went in, and how much of that is usual in the end. */
+function WentIn({ batch, pantry, form: { grams, unit } }: ReadyProps & { readonly form: ReadyForm }) {
+  if (grams === undefined) return null;
+  const { yield: usual, batches } = yieldFor(pantry, batch.fields);
+  const amount = amountWords({ amount: grams, unit: 'g' });
+  if (unit === 'ml' || usual >= 1) return <Small soft>{t.wentIn(amount)}</Small>;
+  const left = amountWords({ amount: grams * usual, unit: 'g' });
+  return (
+    <Small soft>
+      {batches > 0
+        ? t.wentInOfWhichYours(amount, left, batches, numberWord(batches))
+        : t.wentInOfWhichUsual(amount, left)}
+    </Small>
+  );
+}
+
+function HowMuch({ form: { text, setText, wrong, unit, setUnit } }: { readonly form: ReadyForm }) {
+  return (
+    <>
+      <Field
+        label={t.howMuchItIsNow}
+        inputMode="decimal"
+        value={text}
+        onChangeText={setText}
+        {...(wrong === undefined ? {} : { wrong })}
+      />
+      <ChipRow label={t.measuredIn}>
+        {(['g', 'ml', 'piece'] as const).map((one) => (
+          <Chip key={one} label={UNIT_SHORT[one]} chosen={unit === one} onPress={() => setUnit(one)} />
+        ))}
+      </ChipRow>
+    </>
   );
 }

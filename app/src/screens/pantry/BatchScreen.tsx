@@ -53,98 +53,130 @@ export function BatchScreen() {
   return <Batch key={id} batch={batch} pantry={pantry} />;
 }
 
-function Batch({
-  batch,
-  pantry,
-}: {
+interface BatchProps {
   readonly batch: BatchPage;
   readonly pantry: Pantry & { readonly ready: boolean };
-}) {
-  const act = useAct();
-  const router = useRouter();
+}
+
+function Batch({ batch, pantry }: BatchProps) {
   const wide = useWide();
   const { id, fields } = batch;
-  const {
-    name = t.aBatch,
-    method,
-    on,
-    figures = {},
-    steps: done = [],
-    timers = [],
-    weighings = [],
-    looks = [],
-    levels = [],
-    readyOn,
-    bestBefore,
-    ended,
-  } = fields;
-  const steps = stepsOf(fields, pantry);
   const recalled = useRecalls(pantry).all.find((one) => one.id === id);
-  const keeping = keepsFor(fields);
+  const leftOut = leftOutOf(stepsOf(fields, pantry), fields.steps ?? []);
+  const columns = (
+    <>
+      <View style={[styles.column, wide && styles.grow]}>
+        <Work batch={batch} pantry={pantry} held={recalled !== undefined} />
+      </View>
+      <View style={[styles.column, wide && styles.grow]}>
+        <About batch={batch} pantry={pantry} />
+      </View>
+    </>
+  );
+  return (
+    <Screen>
+      <BatchHead batch={batch} pantry={pantry} />
+      {recalled ? <Held one={recalled} pantry={pantry} /> : null}
+      {leftOut.map(({ step, why }) => (
+        <SmallStrong key={step.id}>{t.stepLeftOutBecause(stepWords(step), why)}</SmallStrong>
+      ))}
+      {wide ? <View style={styles.columns}>{columns}</View> : columns}
+    </Screen>
+  );
+}
+
+const ENDED = { 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: t.hasSpoilt };
+
+/** It is still being made. */
+const isMade = ({ fields: { readyOn, ended } }: BatchPage) => readyOn === undefined && ended === undefined;
+
+function BatchHead({ batch, pantry }: BatchProps) {
+  const { name = t.aBatch, method, on, bestBefore, ended } = batch.fields;
   const left = leftIn(pantry, batch);
-  const spoils = spoilsFor(fields);
-  const out = leftOutOf(steps, done);
-  const making = readyOn === undefined && ended === undefined;
-  const usual = yieldFor(pantry, fields);
-  const work = (
-    <View style={[styles.column, wide && styles.grow]}>
-      <Timers id={id} steps={steps} timers={timers} />
-      {making || !wide ? null : <Became batch={batch} held={recalled !== undefined} />}
-      {making && method ? (
+  return (
+    <View>
+      <Small soft>
+        {[method && METHOD[method][1], on && t.begun(isoDayName(on))].filter(Boolean).join(' · ')}
+      </Small>
+      <Title>{name}</Title>
+      <Strong>
+        {ended
+          ? upper(ENDED[ended.why])
+          : isMade(batch)
+            ? t.beingMade
+            : [left && t.left(amountWords(left)), bestBefore && t.bestBefore(isoDayName(bestBefore))]
+                .filter(Boolean)
+                .join(', ')}
+      </Strong>
+    </View>
+  );
+}
+
+/** What is done to it, and what became of it. */
+function Work({ batch, pantry, held }: BatchProps & { readonly held: boolean }) {
+  const wide = useWide();
+  const { id, fields } = batch;
+  const steps = stepsOf(fields, pantry);
+  const making = isMade(batch);
+  return (
+    <>
+      <Timers id={id} steps={steps} timers={fields.timers ?? []} />
+      {making || !wide ? null : <Became batch={batch} held={held} />}
+      {making && fields.method ? (
         <>
-          <Steps id={id} steps={steps} done={done} />
-          {method === 'dry' ? (
-            <Drying
-              id={id}
-              weighings={weighings}
-              usualLeft={Math.min(0.95, usual.yield)}
-              leaves={(fields.contents ?? []).some(({ part }) => part === 'leaf' || part === 'shoot')}
-            />
-          ) : null}
-          {method === 'dry' ? <Conditioning id={id} looks={looks} /> : null}
-          {method === 'decoct' ? <BoilingDown id={id} levels={levels} target={fields.target} /> : null}
-          <Sums id={id} method={method} figures={figures} />
-          {method === 'cook' ? (
-            <View style={styles.block}>
-              <Heading>{t.inThePot}</Heading>
-              <Cooked
-                cooked={fields.cooked}
-                made={madesOf(fields.contents)}
-                onChange={(cooked) => void act(changeFields(id, 'batch', () => ({ cooked })))}
-              />
-            </View>
-          ) : null}
+          <Steps id={id} steps={steps} done={fields.steps ?? []} />
+          <MethodWork batch={batch} pantry={pantry} method={fields.method} />
           <Ready batch={batch} pantry={pantry} />
         </>
       ) : null}
-      {!making && !wide ? <Became batch={batch} held={recalled !== undefined} /> : null}
-    </View>
+      {!making && !wide ? <Became batch={batch} held={held} /> : null}
+    </>
   );
-  const about = (
-    <View style={[styles.column, wide && styles.grow]}>
-      {spoils.length > 0 ? (
-        <View style={styles.block}>
-          <Heading>{t.whatToMind}</Heading>
-          <View role="list" aria-label={t.whatToMind} style={styles.block}>
-            {spoils.map((one) => (
-              <View key={one} role="listitem">
-                <Body>{SPOILS[one]}</Body>
-              </View>
-            ))}
-          </View>
-          {keeping ? (
-            <Small soft>
-              {t.itKeepsAboutWhatLooks(
-                daysWords(keeping.days),
-                STORE[keeping.store],
-                keeping.openedDays === undefined ? '' : t.opened(daysWords(keeping.openedDays)),
-              )}
-            </Small>
-          ) : null}
-        </View>
-      ) : keeping ? (
-        <Small soft>{t.itKeepsAboutWhatLooksOr(daysWords(keeping.days), STORE[keeping.store])}</Small>
+}
+
+/** What the method of a batch asks for: weighing, looking, boiling down, sums. */
+function MethodWork({
+  batch: { id, fields },
+  pantry,
+  method,
+}: BatchProps & { readonly method: NonNullable<BatchPage['fields']['method']> }) {
+  const act = useAct();
+  const { contents = [], weighings = [], looks = [], levels = [], figures = {} } = fields;
+  return (
+    <>
+      {method === 'dry' ? (
+        <>
+          <Drying
+            id={id}
+            weighings={weighings}
+            usualLeft={Math.min(0.95, yieldFor(pantry, fields).yield)}
+            leaves={contents.some(({ part }) => part === 'leaf' || part === 'shoot')}
+          />
+          <Conditioning id={id} looks={looks} />
+        </>
       ) : null}
+      {method === 'decoct' ? <BoilingDown id={id} levels={levels} target={fields.target} /> : null}
+      <Sums id={id} method={method} figures={figures} />
+      {method === 'cook' ? (
+        <View style={styles.block}>
+          <Heading>{t.inThePot}</Heading>
+          <Cooked
+            cooked={fields.cooked}
+            made={madesOf(contents)}
+            onChange={(cooked) => void act(changeFields(id, 'batch', () => ({ cooked })))}
+          />
+        </View>
+      ) : null}
+    </>
+  );
+}
+
+/** What to mind, what it comes from, and what else can be done with it. */
+function About({ batch: { id, fields }, pantry }: BatchProps) {
+  const router = useRouter();
+  return (
+    <>
+      <ToMind fields={fields} />
       <Comes id={id} pantry={pantry} />
       <View style={styles.ways}>
         <Button
@@ -158,41 +190,39 @@ function Batch({
           onPress={() => router.push({ pathname: '/sheet/[id]', params: { id } })}
         />
       </View>
-      {ended ? null : <Ended id={id} />}
-    </View>
+      {fields.ended ? null : <Ended id={id} />}
+    </>
   );
+}
+
+function ToMind({ fields }: Pick<BatchPage, 'fields'>) {
+  const keeping = keepsFor(fields);
+  const spoils = spoilsFor(fields);
+  if (spoils.length === 0)
+    return keeping ? (
+      <Small soft>{t.itKeepsAboutWhatLooksOr(daysWords(keeping.days), STORE[keeping.store])}</Small>
+    ) : null;
   return (
-    <Screen>
-      <View>
-        <Small soft>
-          {[method && METHOD[method][1], on && t.begun(isoDayName(on))].filter(Boolean).join(' · ')}
-        </Small>
-        <Title>{name}</Title>
-        <Strong>
-          {ended
-            ? upper({ 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: t.hasSpoilt }[ended.why])
-            : making
-              ? t.beingMade
-              : [left && t.left(amountWords(left)), bestBefore && t.bestBefore(isoDayName(bestBefore))]
-                  .filter(Boolean)
-                  .join(', ')}
-        </Strong>
+    <View style={styles.block}>
+      <Heading>{t.whatToMind}</Heading>
+      <View role="list" aria-label={t.whatToMind} style={styles.block}>
+        {spoils.map((one) => (
+          <View key={one} role="listitem">
+            <Body>{SPOILS[one]}</Body>
+          </View>
+        ))}
       </View>
-      {recalled ? <Held one={recalled} pantry={pantry} /> : null}
-      {out.map(({ step, why }) => (
-        <SmallStrong key={step.id}>{t.stepLeftOutBecause(stepWords(step), why)}</SmallStrong>
-      ))}
-      {wide ? (
-        <View style={styles.columns}>
-          {work}
-          {about}
-        </View>
-      ) : (
-        <>
-          {work}
-          {about}
-        </>
-      )}
-    </Screen>
+      {keeping ? (
+        <Small soft>
+          {keeping.openedDays === undefined
+            ? t.itKeepsAboutWhatLooksOr(daysWords(keeping.days), STORE[keeping.store])
+            : t.itKeepsAboutAndOpened(
+                daysWords(keeping.days),
+                STORE[keeping.store],
+                daysWords(keeping.openedDays),
+              )}
+        </Small>
+      ) : null}
+    </View>
   );
 }

@@ -14,6 +14,7 @@ import {
   stroke,
   Strong,
   TARGET,
+  Grow,
 } from '../../components';
 import { t } from '../../text/en/pantry';
 import { amountWords } from '../../text/pantry';
@@ -122,11 +123,11 @@ export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }
                 style={styles.choice}
               >
                 <View style={[styles.mark, text !== undefined && styles.marked]} />
-                <View style={styles.grow}>
+                <Grow>
                   <Strong>{name}</Strong>
                   <Small soft>{line}</Small>
                   {not ? <Small>{not}</Small> : null}
-                </View>
+                </Grow>
               </Pressable>
               {text === undefined ? null : (
                 <View style={styles.amount}>
@@ -165,7 +166,6 @@ const styles = StyleSheet.create({
     minHeight: TARGET + 4,
     paddingVertical: space.s,
   },
-  grow: { flex: 1 },
   mark: {
     width: MARK,
     height: MARK,

@@ -1,7 +1,7 @@
 import { Link } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Source } from '@pause/core/pantry';
-import { colour, Heading, Small, space, stroke, Strong, TARGET } from '../../components';
+import { colour, Heading, Small, space, stroke, Strong, TARGET, Stack } from '../../components';
 import type { Pantry } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { placeOf } from '../../notebook/usePlaces';
@@ -20,7 +20,7 @@ export function Comes({ id, pantry }: { readonly id: string; readonly pantry: Pa
   const became = pantry.portions.filter((one) => children.includes(one.id));
   const made = pantry.batches.filter((one) => children.includes(one.id));
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Heading>{t.whatItComesFrom}</Heading>
       <View role="list" aria-label={t.whatItComesFrom}>
         {(batch?.fields.from ?? []).map((source) => (
@@ -50,7 +50,7 @@ export function Comes({ id, pantry }: { readonly id: string; readonly pantry: Pa
           </View>
         </>
       ) : null}
-    </View>
+    </Stack>
   );
 }
 
@@ -75,71 +75,89 @@ function Line({
   );
 }
 
-function From({
-  source,
-  pantry,
-  seen,
-}: {
+interface FromProps {
   readonly source: Source;
   readonly pantry: Pantry;
+  /** What leads here: nothing is named twice. */
   readonly seen: readonly string[];
-}) {
+}
+
+/** Names whoever of a group it is of, where that is somebody else. */
+function useWho() {
   const groups = useApp((state) => state.me.person?.groups);
   const me = useApp((state) => state.me.person?.id);
-  const { id, of, amount } = source;
-  const some = amount ? t.ofIt(amountWords(amount)) : undefined;
-  if (seen.includes(id)) return null;
-  const who = (person: string, group: string | undefined) => {
+  return (person: string, group: string | undefined) => {
     const known = groups?.find((one) => one.id === group);
     return person === me ? undefined : known ? memberName(known, person) : undefined;
   };
-  if (of === 'batch') {
-    const batch = pantry.batches.find((one) => one.id === id);
-    if (!batch) return <Small soft>{t.aBatchThatIsNot}</Small>;
-    const { name = t.aBatch, method, on, from = [] } = batch.fields;
-    return (
-      <View role="listitem">
-        <Line
-          href={{ pathname: '/batch/[id]', params: { id } }}
-          name={name}
-          line={[method && METHOD[method][1], on && isoDayName(on), who(batch.person, batch.group), some]
-            .filter(Boolean)
-            .join(' · ')}
-        />
-        <View role="list" aria-label={t.whatComesFrom(name)} style={styles.deeper}>
-          {from.map((one) => (
-            <From key={one.id} source={one} pantry={pantry} seen={[...seen, id]} />
-          ))}
-        </View>
+}
+
+const someOf = ({ amount }: Source) => (amount ? t.ofIt(amountWords(amount)) : undefined);
+const joined = (parts: readonly (string | false | undefined)[]) => parts.filter(Boolean).join(' · ');
+
+function From({ source, pantry, seen }: FromProps) {
+  if (seen.includes(source.id)) return null;
+  return source.of === 'batch' ? (
+    <FromBatch source={source} pantry={pantry} seen={seen} />
+  ) : (
+    <FromHarvest source={source} pantry={pantry} />
+  );
+}
+
+function FromBatch({ source, pantry, seen }: FromProps) {
+  const who = useWho();
+  const { id } = source;
+  const batch = pantry.batches.find((one) => one.id === id);
+  if (!batch) return <Small soft>{t.aBatchThatIsNot}</Small>;
+  const { name = t.aBatch, method, on, from = [] } = batch.fields;
+  return (
+    <View role="listitem">
+      <Line
+        href={{ pathname: '/batch/[id]', params: { id } }}
+        name={name}
+        line={joined([
+          method && METHOD[method][1],
+          on && isoDayName(on),
+          who(batch.person, batch.group),
+          someOf(source),
+        ])}
+      />
+      <View role="list" aria-label={t.whatComesFrom(name)} style={styles.deeper}>
+        {from.map((one) => (
+          <From key={one.id} source={one} pantry={pantry} seen={[...seen, id]} />
+        ))}
       </View>
-    );
-  }
+    </View>
+  );
+}
+
+function FromHarvest({ source, pantry }: Omit<FromProps, 'seen'>) {
+  const who = useWho();
+  const { id } = source;
   const harvest = pantry.harvests.find((one) => one.id === id);
-  const page = pantry.pages[id];
   if (!harvest)
-    return <Line href={{ pathname: '/find/[id]', params: { id } }} name={t.aFind} line={some ?? ''} />;
+    return (
+      <Line href={{ pathname: '/find/[id]', params: { id } }} name={t.aFind} line={someOf(source) ?? ''} />
+    );
   const { taxon = '', part = '', on, place, find = '', taken } = harvest.fields;
   const placePage = place === undefined ? undefined : pantry.pages[place];
   return (
     <Line
       href={{ pathname: '/find/[id]', params: { id: find } }}
       name={`${CommonName(taxon)}, ${partName(taxon, part)}`}
-      line={[
+      line={joined([
         scientificName(taxon),
         on && isoDayName(on),
         placePage?.kind === 'place' && placeOf(placePage).name,
-        who(harvest.person, page?.group),
+        who(harvest.person, pantry.pages[id]?.group),
         taken && t.taken(amountIn(taken.unit, taken.amount)),
-        some,
-      ]
-        .filter(Boolean)
-        .join(' · ')}
+        someOf(source),
+      ])}
     />
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
   line: { minHeight: TARGET, justifyContent: 'center', paddingVertical: space.xs },
   underlined: { textDecorationLine: 'underline' },
   deeper: { paddingLeft: space.m, borderLeftWidth: stroke.medium, borderLeftColor: colour.line },

@@ -17,18 +17,43 @@ const WHAT: Readonly<Record<Weighed['what'], string>> = {
   rib: t.leafRibs,
 };
 
-/** Weighed now and again, it says when it is dry: of blades and ribs apart, where they dry apart. */
-export function Drying({
-  id,
-  weighings,
-  usualLeft,
-  leaves,
-}: {
+interface DryingProps {
   readonly id: string;
   readonly weighings: readonly Weighed[];
   readonly usualLeft: number;
-  /** Leaves, of which blades and ribs dry apart. */ readonly leaves: boolean;
-}) {
+  /** Leaves, of which blades and ribs dry apart. */
+  readonly leaves: boolean;
+}
+
+/** Weighed now and again, it says when it is dry: of blades and ribs apart, where they dry apart. */
+export function Drying({ id, weighings, usualLeft, leaves }: DryingProps) {
+  const act = useAct();
+  const series = (['all', 'blade', 'rib'] as const).filter((one) =>
+    weighings.some((other) => other.what === one),
+  );
+  const takeBack = () =>
+    void act(changeFields(id, 'batch', ({ weighings: all = [] }) => ({ weighings: all.slice(0, -1) })));
+  return (
+    <View style={styles.block}>
+      <Heading>{t.howDryItIs}</Heading>
+      {series.length === 0 ? <Body>{t.weighItNowAndThen}</Body> : null}
+      {series.map((one) => (
+        <Series
+          key={one}
+          name={series.length > 1 || one !== 'all' ? WHAT[one] : undefined}
+          weighings={weighings.filter((other) => other.what === one)}
+          usualLeft={usualLeft}
+        />
+      ))}
+      <NewWeighing id={id} weighings={weighings} leaves={leaves} />
+      {weighings.length > 0 ? (
+        <Button label={t.takeTheLastWeighingBack} tone="plain" style={styles.start} onPress={takeBack} />
+      ) : null}
+    </View>
+  );
+}
+
+function NewWeighing({ id, weighings, leaves }: Omit<DryingProps, 'usualLeft'>) {
   const act = useAct();
   const [what, setWhat] = useState<Weighed['what']>(weighings.at(-1)?.what ?? 'all');
   const [text, setText] = useState('');
@@ -42,9 +67,6 @@ export function Drying({
         : first !== undefined && grams > first * 1.1 + 5
           ? t.noMoreThanTheGrams(first)
           : undefined;
-  const series = (['all', 'blade', 'rib'] as const).filter((one) =>
-    weighings.some((other) => other.what === one),
-  );
   const weigh = () => {
     void act(
       changeFields(id, 'batch', ({ weighings: all = [] }) => ({
@@ -54,17 +76,7 @@ export function Drying({
     setText('');
   };
   return (
-    <View style={styles.block}>
-      <Heading>{t.howDryItIs}</Heading>
-      {series.length === 0 ? <Body>{t.weighItNowAndThen}</Body> : null}
-      {series.map((one) => (
-        <Series
-          key={one}
-          name={series.length > 1 || one !== 'all' ? WHAT[one] : undefined}
-          weighings={weighings.filter((other) => other.what === one)}
-          usualLeft={usualLeft}
-        />
-      ))}
+    <>
       {leaves ? (
         <ChipRow label={t.whatLiesOnTheScales}>
           {(['all', 'blade', 'rib'] as const).map((one) => (
@@ -90,19 +102,7 @@ export function Drying({
           onPress={weigh}
         />
       </View>
-      {weighings.length > 0 ? (
-        <Button
-          label={t.takeTheLastWeighingBack}
-          tone="plain"
-          style={styles.start}
-          onPress={() =>
-            void act(
-              changeFields(id, 'batch', ({ weighings: all = [] }) => ({ weighings: all.slice(0, -1) })),
-            )
-          }
-        />
-      ) : null}
-    </View>
+    </>
   );
 }
 

@@ -72,57 +72,44 @@ const BELOW = 24;
 export const boxPath = (x: number, y: number, width: number, height: number): string =>
   `M${x.toFixed(1)} ${y.toFixed(1)}h${width.toFixed(1)}v${height.toFixed(1)}h${(-width).toFixed(1)}z`;
 
-function Chart({
-  points,
-  dried,
-  hour,
-  label,
-}: {
+/** How the weight falls, as a path. */
+const curveOf = (dried: Dried, until: number, x: (hours: number) => number, y: (grams: number) => number) =>
+  Array.from({ length: 60 }, (_, at) => {
+    const hours = (until * at) / 59;
+    return `${at === 0 ? 'M' : 'L'}${x(hours).toFixed(1)} ${y(dried.at(hours)).toFixed(1)}`;
+  }).join('');
+
+interface ChartProps {
   readonly points: readonly { readonly hours: number; readonly grams: number }[];
   readonly dried: Dried;
   readonly hour: number;
   readonly label: string;
-}) {
+}
+
+function Chart({ points, dried, hour, label }: ChartProps) {
   const [width, setWidth] = useState(0);
   const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) => setWidth(Math.round(layout.width));
   const until = Math.max(dried.dryAt.high * 1.05, (points.at(-1)?.hours ?? 0) * 1.1, 1);
-  const x = scaleLinear([0, until], [LEFT, Math.max(LEFT + 1, width - 6)]);
+  const x = scaleLinear([0, until], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
   const most = Math.max(...points.map(({ grams }) => grams), 1);
-  const y = scaleLinear([0, most], [HEIGHT - BELOW, 10]);
-  const curve = Array.from({ length: 60 }, (_, at) => {
-    const hours = (until * at) / 59;
-    return `${at === 0 ? 'M' : 'L'}${x(hours).toFixed(1)} ${y(dried.at(hours)).toFixed(1)}`;
-  }).join('');
-  const day = until > 60 ? 24 : until > 20 ? 12 : 4;
-  const ticks = Array.from({ length: Math.floor(until / day) }, (_, at) => (at + 1) * day);
+  const y = scaleLinear([0, most], [HEIGHT - BELOW, TOP]);
+  const across = { x1: LEFT, x2: width - RIGHT, stroke: colour.ink, strokeWidth: 1 };
+  const { low, high } = dried.dryAt;
   return (
     <View style={styles.chart} onLayout={onLayout} role="img" aria-label={label}>
       {width > 0 ? (
         <Svg width={width} height={HEIGHT}>
           <Path
-            d={boxPath(
-              x(dried.dryAt.low),
-              10,
-              Math.max(2, x(dried.dryAt.high) - x(dried.dryAt.low)),
-              HEIGHT - BELOW - 10,
-            )}
+            d={boxPath(x(low), TOP, Math.max(2, x(high) - x(low)), HEIGHT - BELOW - TOP)}
             fill={colour.shade}
           />
-          <Line
-            x1={LEFT}
-            x2={width - 6}
-            y1={y(dried.dryGrams.mid)}
-            y2={y(dried.dryGrams.mid)}
-            stroke={colour.ink}
-            strokeWidth={1}
-            strokeDasharray="4 4"
-          />
-          <Path d={curve} fill="none" stroke={colour.ink} strokeWidth={2} />
+          <Line {...across} y1={y(dried.dryGrams.mid)} y2={y(dried.dryGrams.mid)} strokeDasharray="4 4" />
+          <Path d={curveOf(dried, until, x, y)} fill="none" stroke={colour.ink} strokeWidth={2} />
           {hour > 0 && hour < until ? (
             <Line
               x1={x(hour)}
               x2={x(hour)}
-              y1={10}
+              y1={TOP}
               y2={HEIGHT - BELOW}
               stroke={colour.faint}
               strokeWidth={2}
@@ -139,42 +126,36 @@ function Chart({
               strokeWidth={2.5}
             />
           ))}
-          <Line
-            x1={LEFT}
-            x2={width - 6}
-            y1={HEIGHT - BELOW}
-            y2={HEIGHT - BELOW}
-            stroke={colour.ink}
-            strokeWidth={1}
-          />
+          <Line {...across} y1={HEIGHT - BELOW} y2={HEIGHT - BELOW} />
           {[most, dried.dryGrams.mid].map((grams) => (
             <Text
               key={grams}
+              {...LABEL}
               transform={`translate(${LEFT - 10} ${y(grams) + 5})`}
               textAnchor="end"
-              fontFamily={font.read}
-              fontSize={15}
-              fill={colour.inkSoft}
             >
               {Math.round(grams)}
             </Text>
           ))}
-          {ticks
-            .filter((_, at) => ticks.length < 6 || at % Math.ceil(ticks.length / 5) === 0)
-            .map((hours) => (
-              <Text
-                key={hours}
-                transform={`translate(${x(hours)} ${HEIGHT - 5})`}
-                textAnchor="middle"
-                fontFamily={font.read}
-                fontSize={15}
-                fill={colour.inkSoft}
-              >
-                {day === 24 ? `${hours / 24} d` : t.h(hours)}
-              </Text>
-            ))}
+          <Hours x={x} until={until} />
         </Svg>
       ) : null}
     </View>
   );
+}
+
+const [TOP, RIGHT] = [10, 6];
+const LABEL = { fontFamily: font.read, fontSize: 15, fill: colour.inkSoft };
+
+/** Hours or days along the bottom, no more of them than there is room for. */
+function Hours({ x, until }: { readonly x: (hours: number) => number; readonly until: number }) {
+  const step = until > 60 ? 24 : until > 20 ? 12 : 4;
+  const ticks = Array.from({ length: Math.floor(until / step) }, (_, at) => (at + 1) * step);
+  return ticks
+    .filter((_, at) => ticks.length < 6 || at % Math.ceil(ticks.length / 5) === 0)
+    .map((hours) => (
+      <Text key={hours} {...LABEL} transform={`translate(${x(hours)} ${HEIGHT - 5})`} textAnchor="middle">
+        {step === 24 ? t.d(hours / 24) : t.h(hours)}
+      </Text>
+    ));
 }

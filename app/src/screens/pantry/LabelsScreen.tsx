@@ -19,6 +19,8 @@ import {
   space,
   stroke,
   Title,
+  Row,
+  Grow,
 } from '../../components';
 import { guide } from '../../deciding/guide';
 import { isThere, placesOf, usePantry, type BatchPage, type Pantry } from '../../notebook/pantry';
@@ -72,13 +74,13 @@ export function LabelsScreen() {
           <Button label={t.printThem} style={styles.start} onPress={() => window.print()} />
         )}
       </View>
-      <View style={styles.sheet} role="list" aria-label={t.labels}>
+      <Row wrap gap="m" role="list" aria-label={t.labels}>
         {batches.flatMap((batch) =>
           Array.from({ length: times }, (_, at) => (
             <Label key={`${batch.id} ${at}`} batch={batch} pantry={pantry} />
           )),
         )}
-      </View>
+      </Row>
     </Screen>
   );
 }
@@ -92,7 +94,7 @@ export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] 
   const mades = madesOf(contents);
   const steps = stepsOf(fields, pantry);
   // As long as it stands in the light, it does not stand where it is kept afterwards.
-  const standing = readyOn === undefined ? steps.find(({ code }) => code === 'stand-in-light') : undefined;
+  const inLight = readyOn === undefined ? steps.find(({ code }) => code === 'stand-in-light') : undefined;
   const keeping = keepsFor(fields);
   return labelLines({
     id,
@@ -104,7 +106,7 @@ export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] 
     method: method ? METHOD[method][1] : '',
     ...(on ? { on: isoDayName(on) } : {}),
     ...(bestBefore ? { bestBefore: t.bestBeforeLine(isoDayName(bestBefore)) } : {}),
-    ...(standing
+    ...(inLight
       ? { store: t.standsInTheLightCovered }
       : keeping
         ? { store: t.keep(STORE[keeping.store]) }
@@ -112,7 +114,7 @@ export function linesOf(batch: BatchPage, pantry: Pantry, by: string): string[] 
     ...(places.length > 0 ? { place: places.join(', ') } : {}),
     ...(by === '' ? {} : { by }),
     warnings: [
-      ...(standing && on ? [t.strainItOn(isoDayName(isoOf(dayOf(on) + (standing.days ?? 0))))] : []),
+      ...(inLight && on ? [t.strainItOn(isoDayName(isoOf(dayOf(on) + (inLight.days ?? 0))))] : []),
       ...(mades.some(({ part }) => !isEaten(part)) ? [t.forWholeSkinOnlyNot, ...skinCautions(contents)] : []),
       ...(method !== 'cook' && mades.some(mustBeCooked) ? [t.cookItBeforeItIs] : []),
       ...leftOutOf(steps, done).map(({ step, why }) => t.stepLeftOutBecause(stepWords(step), why)),
@@ -147,7 +149,7 @@ function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
   const [name = '', ...lines] = linesOf(batch, pantry, by);
   return (
     <View role="listitem" aria-label={t.labelOf(name)} style={styles.label}>
-      <View style={styles.words}>
+      <Grow>
         <Heading style={styles.ink}>{name}</Heading>
         {lines.map((line, at) =>
           at === lines.length - 1 ? (
@@ -160,7 +162,7 @@ function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
             </Small>
           ),
         )}
-      </View>
+      </Grow>
       <Square
         text={labelAddress(window.location.origin, batch.id)}
         size={104}
@@ -173,7 +175,6 @@ function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
 const styles = StyleSheet.create({
   block: { gap: space.m },
   start: { alignSelf: 'flex-start' },
-  sheet: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
   // Paper is white, whatever the screen is.
   label: {
     flexDirection: 'row',
@@ -187,6 +188,5 @@ const styles = StyleSheet.create({
     flexBasis: 320,
     maxWidth: 460,
   },
-  words: { flex: 1 },
   ink: { color: '#14201B' },
 });

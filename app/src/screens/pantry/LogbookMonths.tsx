@@ -24,7 +24,6 @@ export function Months({ year: { months } }: { readonly year: Year }) {
   const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) => setWidth(Math.round(layout.width));
   const most = Math.max(1, ...months.map(({ collected, other }) => collected + other));
   const y = scaleLinear([0, most], [0, HEIGHT - BELOW - 18]);
-  const step = width / 12;
   return (
     <View style={styles.block}>
       <View
@@ -37,50 +36,16 @@ export function Months({ year: { months } }: { readonly year: Year }) {
       >
         {width > 0 ? (
           <Svg width={width} height={HEIGHT}>
-            {months.map(({ collected, other }, month) => {
-              const foot = HEIGHT - BELOW;
-              const x = month * step + step * 0.18;
-              return (
-                <G key={month}>
-                  {other > 0 ? (
-                    <Path
-                      d={boxPath(x, foot - y(collected) - y(other), step * 0.64, y(other))}
-                      fill={colour.card}
-                      stroke={colour.ink}
-                      strokeWidth={1.5}
-                    />
-                  ) : null}
-                  {collected > 0 ? (
-                    <Path
-                      d={boxPath(x, foot - y(collected), step * 0.64, y(collected))}
-                      fill={colour.collect}
-                      stroke={colour.ink}
-                      strokeWidth={1.5}
-                    />
-                  ) : null}
-                  {collected + other > 0 ? (
-                    <Text
-                      transform={`translate(${x + step * 0.32} ${foot - y(collected + other) - 5})`}
-                      textAnchor="middle"
-                      fontFamily={font.readBold}
-                      fontSize={15}
-                      fill={colour.ink}
-                    >
-                      {collected + other}
-                    </Text>
-                  ) : null}
-                  <Text
-                    transform={`translate(${month * step + step / 2} ${HEIGHT - 6})`}
-                    textAnchor="middle"
-                    fontFamily={font.read}
-                    fontSize={15}
-                    fill={colour.inkSoft}
-                  >
-                    {MONTHS[month]}
-                  </Text>
-                </G>
-              );
-            })}
+            {months.map((one, month) => (
+              <Month
+                key={month}
+                of={one}
+                name={MONTHS[month]}
+                left={(month * width) / 12}
+                wide={width / 12}
+                y={y}
+              />
+            ))}
             <Line
               x1={0}
               x2={width}
@@ -94,5 +59,59 @@ export function Months({ year: { months } }: { readonly year: Year }) {
       </View>
       <Small soft>{t.findsByMonthFilledWhat}</Small>
     </View>
+  );
+}
+
+interface MonthProps {
+  readonly of: Year['months'][number];
+  readonly name: string | undefined;
+  readonly left: number;
+  readonly wide: number;
+  /** The height of so many finds. */
+  readonly y: (finds: number) => number;
+}
+
+function Month({ of: { collected, other }, name, left, wide, y }: MonthProps) {
+  const foot = HEIGHT - BELOW;
+  const x = left + wide * 0.18;
+  const middle = left + wide / 2;
+  const outlined = { stroke: colour.ink, strokeWidth: 1.5 };
+  return (
+    <G>
+      {other > 0 ? (
+        <Path
+          d={boxPath(x, foot - y(collected) - y(other), wide * 0.64, y(other))}
+          fill={colour.card}
+          {...outlined}
+        />
+      ) : null}
+      {collected > 0 ? (
+        <Path
+          d={boxPath(x, foot - y(collected), wide * 0.64, y(collected))}
+          fill={colour.collect}
+          {...outlined}
+        />
+      ) : null}
+      {collected + other > 0 ? (
+        <Text
+          transform={`translate(${middle} ${foot - y(collected + other) - 5})`}
+          textAnchor="middle"
+          fontFamily={font.readBold}
+          fontSize={15}
+          fill={colour.ink}
+        >
+          {collected + other}
+        </Text>
+      ) : null}
+      <Text
+        transform={`translate(${middle} ${HEIGHT - 6})`}
+        textAnchor="middle"
+        fontFamily={font.read}
+        fontSize={15}
+        fill={colour.inkSoft}
+      >
+        {name}
+      </Text>
+    </G>
   );
 }

@@ -38,38 +38,29 @@ export function LogbookScreen() {
   const { items } = useFinds();
   const wide = useWide();
   const today = isoOf(useDay());
+  const [year = Number(today.slice(0, 4)), setYear] = useState<number>();
+  const me = useApp((state) => state.me.person);
+  const [all, setAll] = useState(false);
   const years = yearsOf([
     today,
     ...items.map(({ startedAt }) => startedAt),
     ...pantry.harvests.flatMap(({ fields }) => fields.on ?? []),
   ]);
-  const [year, setYear] = useState<number>();
-  const me = useApp((state) => state.me.person);
-  const [all, setAll] = useState(false);
-  const mine = (person: string | undefined) => all || person === undefined || person === me?.id;
   if (!pantry.ready)
     return (
       <Screen>
         <Loading what={t.openingTheNotebook} />
       </Screen>
     );
-  const shown = year ?? Number(today.slice(0, 4));
-  const one = yearOf({
-    year: shown,
-    finds: items.filter(({ person }) => mine(person)),
-    harvests: harvestsIn(pantry, mine),
-    batches: pantry.batches.flatMap(({ person, fields }) => (mine(person) ? (fields.on ?? []) : [])),
-    meals: pantry.portions.flatMap(({ person, fields }) =>
-      mine(person) && fields.what === 'meal' ? (fields.at ?? []) : [],
-    ),
-  });
+  const mine = (person: string | undefined) => all || person === undefined || person === me?.id;
+  const one = yearIn(year, items, pantry, mine);
   return (
     <Screen>
       <Title>{t.logbook}</Title>
       {years.length > 1 ? (
         <ChipRow label={t.year}>
           {years.map((each) => (
-            <Chip key={each} label={String(each)} chosen={each === shown} onPress={() => setYear(each)} />
+            <Chip key={each} label={String(each)} chosen={each === year} onPress={() => setYear(each)} />
           ))}
         </ChipRow>
       ) : null}
@@ -80,7 +71,7 @@ export function LogbookScreen() {
         </ChipRow>
       ) : null}
       {one.finds === 0 && one.grams === 0 ? (
-        <Notice title={t.nothingInYet(shown)} text={t.everythingYouCheckCollectAnd} />
+        <Notice title={t.nothingInYet(year)} text={t.everythingYouCheckCollectAnd} />
       ) : (
         <View style={wide ? styles.columns : styles.column}>
           <View style={[styles.block, wide && styles.grow]}>
@@ -95,6 +86,24 @@ export function LogbookScreen() {
       <Files today={today} />
     </Screen>
   );
+}
+
+/** What is counted of one year, of those who count. */
+function yearIn(
+  year: number,
+  items: ReturnType<typeof useFinds>['items'],
+  pantry: Pantry,
+  mine: (person: string | undefined) => boolean,
+) {
+  return yearOf({
+    year,
+    finds: items.filter(({ person }) => mine(person)),
+    harvests: harvestsIn(pantry, mine),
+    batches: pantry.batches.flatMap(({ person, fields }) => (mine(person) ? (fields.on ?? []) : [])),
+    meals: pantry.portions.flatMap(({ person, fields }) =>
+      mine(person) && fields.what === 'meal' ? (fields.at ?? []) : [],
+    ),
+  });
 }
 
 /** Harvests with their weight, by the scales of who took them. */

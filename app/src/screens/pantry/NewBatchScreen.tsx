@@ -20,6 +20,8 @@ import {
   TARGET,
   colour,
   stroke,
+  Grow,
+  Stack,
 } from '../../components';
 import { usePantry, begin } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
@@ -30,7 +32,7 @@ import { upper } from '../../text/names';
 import { contentWords, METHOD, refusalWords } from '../../text/pantry';
 import { madesOf } from './batch';
 import { choicesOf, unique } from './choicesOf';
-import { type Choice, useChosen, Choose } from './Choose';
+import { type Choice, type Chosen, useChosen, Choose } from './Choose';
 
 /** Makes something of what was gathered, or of what was made before. */
 export function NewBatchScreen() {
@@ -52,25 +54,55 @@ export function NewBatchScreen() {
   );
 }
 
-function New({
-  first,
-  choices,
-}: {
+interface NewProps {
   readonly first: string | undefined;
   readonly choices: readonly Choice[];
-}) {
-  const act = useAct();
+}
+
+function New({ first, choices }: NewProps) {
   const router = useRouter();
   const wide = useWide();
-  const today = isoOf(useDay());
   const chosen = useChosen(choices, first);
+  const made =
+    chosen.picked.length > 0 ? (
+      <View style={[styles.block, wide && styles.grow]}>
+        <WhatIsMade chosen={chosen} />
+      </View>
+    ) : null;
+  const columns = (
+    <>
+      <View style={[styles.block, wide && styles.grow]}>
+        {choices.length === 0 ? (
+          <Notice
+            title={t.nothingWasBroughtHomeYet}
+            text={t.aFindThatWasCollected}
+            action={t.finds}
+            onAction={() => router.push('/finds')}
+          />
+        ) : null}
+        <Choose choices={choices} chosen={chosen} asks={t.howMuchOfItGoes} whole={() => t.allOfIt} />
+      </View>
+      {made ?? (wide ? <Grow /> : null)}
+    </>
+  );
+  return (
+    <Screen>
+      <Title>{t.makeSomething}</Title>
+      {wide ? <View style={styles.columns}>{columns}</View> : columns}
+    </Screen>
+  );
+}
+
+/** The method, the name, and beginning it. */
+function WhatIsMade({ chosen }: { readonly chosen: Chosen<Choice> }) {
+  const act = useAct();
+  const router = useRouter();
+  const today = isoOf(useDay());
   const { picked, amounts, group } = chosen;
   const [method, setMethod] = useState<Method>();
   const [name, setName] = useState('');
   const contents = unique(picked.flatMap((one) => [...one.contents]));
-  const mades = madesOf(contents);
-  const usual = method && picked.length > 0 ? `${upper(contentWords(contents))}, ${METHOD[method][1]}` : '';
-  const ready = method !== undefined && chosen.right;
+  const usual = method ? `${upper(contentWords(contents))}, ${METHOD[method][1]}` : '';
   const make = () => {
     if (!method) return;
     void act(
@@ -89,54 +121,24 @@ function New({
       if (id !== undefined) router.replace({ pathname: '/batch/[id]', params: { id } });
     });
   };
-  const left = (
-    <View style={[styles.block, wide && styles.grow]}>
-      {choices.length === 0 ? (
-        <Notice
-          title={t.nothingWasBroughtHomeYet}
-          text={t.aFindThatWasCollected}
-          action={t.finds}
-          onAction={() => router.push('/finds')}
+  return (
+    <>
+      <Heading>{t.whatIsMadeOfIt}</Heading>
+      <Methods mades={madesOf(contents)} method={method} onChoose={setMethod} />
+      {method ? (
+        <Field
+          label={t.whatItIsCalled}
+          value={name}
+          onChangeText={setName}
+          placeholder={usual}
+          maxLength={120}
         />
       ) : null}
-      <Choose choices={choices} chosen={chosen} asks={t.howMuchOfItGoes} whole={() => t.allOfIt} />
-    </View>
-  );
-  const right =
-    picked.length > 0 ? (
-      <View style={[styles.block, wide && styles.grow]}>
-        <Heading>{t.whatIsMadeOfIt}</Heading>
-        <Methods mades={mades} method={method} onChoose={setMethod} />
-        {method ? (
-          <Field
-            label={t.whatItIsCalled}
-            value={name}
-            onChangeText={setName}
-            placeholder={usual}
-            maxLength={120}
-          />
-        ) : null}
-        {group === undefined && picked.some((one) => one.group !== undefined) ? (
-          <Small>{t.someOfItIsIn}</Small>
-        ) : null}
-        <Button label={t.begin} disabled={!ready} onPress={make} />
-      </View>
-    ) : null;
-  return (
-    <Screen>
-      <Title>{t.makeSomething}</Title>
-      {wide ? (
-        <View style={styles.columns}>
-          {left}
-          {right ?? <View style={styles.grow} />}
-        </View>
-      ) : (
-        <>
-          {left}
-          {right}
-        </>
-      )}
-    </Screen>
+      {group === undefined && picked.some((one) => one.group !== undefined) ? (
+        <Small>{t.someOfItIsIn}</Small>
+      ) : null}
+      <Button label={t.begin} disabled={!method || !chosen.right} onPress={make} />
+    </>
   );
 }
 
@@ -185,14 +187,14 @@ function Methods({
         onPress={() => setAll(!all)}
       />
       {all ? (
-        <View role="list" aria-label={t.whatMustNotBeMade} style={styles.block}>
+        <Stack gap="s" role="list" aria-label={t.whatMustNotBeMade}>
           {not.map(({ one, refusal }) => (
             <View key={one} role="listitem">
               <Strong>{t.no(METHOD[one][0])}</Strong>
               <Body>{refusal ? refusalWords(refusal) : ''}</Body>
             </View>
           ))}
-        </View>
+        </Stack>
       ) : null}
     </>
   );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { tasteState } from '@pause/core/pantry/tasting';
 import { Heading, Rule, Button } from '../../components';
-import { Row } from '../../components/Row';
+import { LinkRow } from '../../components/LinkRow';
 import { type BatchPage, type Pantry, leftIn, type PortionPage, sourceOf } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
@@ -39,7 +39,7 @@ export function Shelf({ title, batches, pantry, held, now, first = 8 }: ShelfPro
       <View role="list" aria-label={title}>
         <Rule strong />
         {shown.map((batch) => (
-          <Row
+          <LinkRow
             key={batch.id}
             href={{ pathname: '/batch/[id]', params: { id: batch.id } }}
             name={batch.fields.name ?? t.aBatch}
@@ -93,7 +93,7 @@ export function Tastes({ pantry, now }: { readonly pantry: Pantry; readonly now:
         {waiting.map(({ id, fields: { taxon = '', eater = '', at = '', signs = [] } }) => {
           const state = tasteState(at, signs, now);
           return (
-            <Row
+            <LinkRow
               key={id}
               href={{ pathname: '/taste/[id]', params: { id } }}
               name={`${CommonName(taxon)}: ${eater}`}
@@ -149,7 +149,7 @@ export function Lately({ pantry, today }: { readonly pantry: Pantry; readonly to
       <View role="list" aria-label={t.whatBecameOfIt}>
         <Rule strong />
         {lately.map((portion) => (
-          <Row
+          <LinkRow
             key={portion.id}
             href={{ pathname: '/portion/[id]', params: { id: portion.id } }}
             name={portionWords(pantry, portion)}

@@ -14,7 +14,6 @@ import { RecallNotice } from './RecallNotice';
 
 /** What is being made, what is there, and what became of it. */
 export function PantryScreen() {
-  const router = useRouter();
   const wide = useWide();
   const pantry = usePantry();
   const recalls = useRecalls(pantry);
@@ -31,13 +30,7 @@ export function PantryScreen() {
   const making = found.filter(({ fields }) => fields.readyOn === undefined && fields.ended === undefined);
   const there = found.filter((batch) => batch.fields.readyOn !== undefined && isThere(pantry, batch));
   const finished = found.filter((batch) => !making.includes(batch) && !there.includes(batch));
-  const shelves = (
-    <View style={[styles.column, wide && styles.grow]}>
-      <Shelf title={t.beingMade} batches={making} pantry={pantry} held={held} now={today} />
-      <Shelf title={t.onTheShelf} batches={there} pantry={pantry} held={held} now={today} />
-      <Shelf title={t.usedUpHeading} batches={finished} pantry={pantry} held={held} now={today} first={3} />
-    </View>
-  );
+  const shelf = { pantry, held, now: today };
   return (
     <Screen>
       <View>
@@ -45,11 +38,7 @@ export function PantryScreen() {
         <Small soft>{t.batchesOnTheShelfBeing(there.length, making.length)}</Small>
       </View>
       <RecallNotice recalls={recalls} />
-      <View style={styles.ways}>
-        <Button label={t.makeSomething} onPress={() => router.push('/batch/new')} />
-        <Button label={t.putDownAMeal} tone="outline" onPress={() => router.push('/portion')} />
-        <Button label={t.readALabel} tone="outline" onPress={() => router.push('/scan')} />
-      </View>
+      <WaysIn />
       {pantry.batches.length === 0 ? (
         <Notice title={t.nothingHasBeenMadeYet} text={t.whatYouCollectBecomesA} />
       ) : (
@@ -63,20 +52,40 @@ export function PantryScreen() {
       )}
       {text.trim() !== '' && found.length === 0 ? <Body>{t.nothingInThePantryIs}</Body> : null}
       <View style={wide ? styles.columns : styles.column}>
-        {shelves}
+        <View style={[styles.column, wide && styles.grow]}>
+          <Shelf title={t.beingMade} batches={making} {...shelf} />
+          <Shelf title={t.onTheShelf} batches={there} {...shelf} />
+          <Shelf title={t.usedUpHeading} batches={finished} {...shelf} first={3} />
+        </View>
         <View style={[styles.column, wide && styles.grow]}>
           <Tastes pantry={pantry} now={today} />
           <Lately pantry={pantry} today={today} />
-          <View style={styles.ways}>
-            {there.length > 0 ? (
-              <Button label={t.printLabels} tone="plain" onPress={() => router.push('/labels')} />
-            ) : null}
-            <Button label={t.aFirstTaste} tone="plain" onPress={() => router.push('/taste')} />
-            <Button label={t.logbook} tone="plain" onPress={() => router.push('/logbook')} />
-          </View>
+          <WaysOn labels={there.length > 0} />
         </View>
       </View>
     </Screen>
+  );
+}
+
+function WaysIn() {
+  const router = useRouter();
+  return (
+    <View style={styles.ways}>
+      <Button label={t.makeSomething} onPress={() => router.push('/batch/new')} />
+      <Button label={t.putDownAMeal} tone="outline" onPress={() => router.push('/portion')} />
+      <Button label={t.readALabel} tone="outline" onPress={() => router.push('/scan')} />
+    </View>
+  );
+}
+
+function WaysOn({ labels }: { readonly labels: boolean }) {
+  const router = useRouter();
+  return (
+    <View style={styles.ways}>
+      {labels ? <Button label={t.printLabels} tone="plain" onPress={() => router.push('/labels')} /> : null}
+      <Button label={t.aFirstTaste} tone="plain" onPress={() => router.push('/taste')} />
+      <Button label={t.logbook} tone="plain" onPress={() => router.push('/logbook')} />
+    </View>
   );
 }
 

@@ -1,12 +1,10 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
   Body,
   Button,
   colour,
   corner,
-  Field,
   Heading,
   Loading,
   Notice,
@@ -17,17 +15,18 @@ import {
   stroke,
   Strong,
   Title,
+  Stack,
+  Grow,
 } from '../../components';
-import { now } from '../../notebook/add';
-import { changeFields } from '../../notebook/changeFields';
 import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from '../../notebook/pantry';
-import { useAct, useApp } from '../../notebook/store';
+import { useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
 import { t } from '../../text/en/pantry';
 import { CommonName, partName, scientificName } from '../../text/names';
-import { amountWords, COOKING, METHOD, SPOILS } from '../../text/pantry';
+import { amountWords, METHOD, SPOILS, cookedWords } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { spoilsFor } from './batch';
+import { HowItWent } from './HowItWent';
 import { portionWords } from './PantryParts';
 
 /** What was eaten, used or given: of what, by whom, and how it went. */
@@ -50,124 +49,83 @@ export function PortionPage() {
   return <Portion portion={portion} pantry={pantry} />;
 }
 
-function Portion({ portion, pantry }: { readonly portion: Page; readonly pantry: Pantry }) {
-  const act = useAct();
-  const router = useRouter();
-  const me = useApp((state) => state.me.person?.id);
-  const [text, setText] = useState('');
-  const {
-    id,
-    person,
-    fields: { what = 'meal', at, of = [], who = [], cooked, toWhom, signs = [] },
-  } = portion;
-  const feel = () => {
-    void act(
-      changeFields(id, 'portion', ({ signs: all = [] }) => ({
-        signs: [...all, { at: act(now()), text: text.trim() }],
-      })),
-    );
-    setText('');
-  };
+interface PortionProps {
+  readonly portion: Page;
+  readonly pantry: Pantry;
+}
+
+function Portion({ portion, pantry }: PortionProps) {
+  const { what = 'meal', at, cooked, toWhom } = portion.fields;
   return (
     <Screen>
       <View>
         <Small soft>{at ? momentWords(new Date(at)) : ''}</Small>
         <Title>{portionWords(pantry, portion)}</Title>
-        {cooked ? (
-          <Body>
-            {COOKING[cooked.how]}
-            {cooked.minutes === undefined ? '' : t.cookedForMinutes(cooked.minutes)}
-          </Body>
-        ) : null}
+        {cooked ? <Body>{cookedWords(cooked)}</Body> : null}
       </View>
-      <View style={styles.block}>
-        <Heading>{t.ofWhat}</Heading>
-        <View role="list" aria-label={t.ofWhat}>
-          <Rule strong />
-          {of.map((source) => {
-            const from = sourceOf(pantry, source);
-            const name =
-              from === undefined
-                ? t.aFind
-                : from.name === ''
-                  ? CommonName(from.contents[0]?.taxon ?? '')
-                  : from.name;
-            return (
-              <View key={source.id} role="listitem">
-                <View style={styles.line}>
-                  <View style={styles.grow}>
-                    <Strong>{name}</Strong>
-                    <Small soft>
-                      {from?.contents
-                        .map((one) => `${scientificName(one.taxon)}, ${partName(one.taxon, one.part)}`)
-                        .join('; ')}
-                    </Small>
-                  </View>
-                  <Button
-                    label={t.open}
-                    aria-label={t.openNamed(name)}
-                    tone="plain"
-                    onPress={() =>
-                      router.push({
-                        pathname: source.of === 'batch' ? '/batch/[id]' : '/find/[id]',
-                        params: { id: source.id },
-                      })
-                    }
-                  />
-                </View>
-                <Rule />
-              </View>
-            );
-          })}
-        </View>
-        {who.length > 0 ? (
-          <Body>
-            {what === 'meal' ? t.eatenBy : t.eatenOn} {who.join(', ')}.
-          </Body>
-        ) : null}
-      </View>
+      <OfWhat portion={portion} pantry={pantry} />
       {what === 'gift' ? <GiftNote portion={portion} pantry={pantry} toWhom={toWhom ?? ''} /> : null}
-      {what === 'meal' || what === 'outward' ? (
-        <View style={styles.block}>
-          <Heading>{t.howItWent}</Heading>
-          {signs.length === 0 ? <Body>{t.nobodyHasFeltAnythingSo}</Body> : null}
-          <View role="list" aria-label={t.whatWasFelt}>
-            {signs.map((one) => (
-              <View key={one.at} role="listitem">
-                <Body>
-                  {momentWords(new Date(one.at))}: {one.text}
-                </Body>
-              </View>
-            ))}
-          </View>
-          {person === me ? (
-            <>
-              <Field
-                label={t.somebodyFeltSomething}
-                value={text}
-                onChangeText={setText}
-                maxLength={120}
-                hint={t.whoAndWhat}
-              />
-              <Button
-                label={t.putItDown}
-                tone="outline"
-                disabled={text.trim() === ''}
-                style={styles.start}
-                onPress={feel}
-              />
-            </>
-          ) : null}
-          {signs.length > 0 ? <Strong>{t.doNotWaitForMore}</Strong> : null}
-          <Button
-            label={t.someoneIsIllAfterIt}
-            tone={signs.length > 0 ? 'ink' : 'outline'}
-            style={styles.start}
-            onPress={() => router.push({ pathname: '/sheet/[id]', params: { id } })}
-          />
-        </View>
-      ) : null}
+      {what === 'meal' || what === 'outward' ? <HowItWent portion={portion} /> : null}
     </Screen>
+  );
+}
+
+function OfWhat({ portion: { fields }, pantry }: PortionProps) {
+  const { what = 'meal', of = [], who = [] } = fields;
+  return (
+    <Stack gap="s">
+      <Heading>{t.ofWhat}</Heading>
+      <View role="list" aria-label={t.ofWhat}>
+        <Rule strong />
+        {of.map((source) => (
+          <SourceLine key={source.id} source={source} pantry={pantry} />
+        ))}
+      </View>
+      {who.length > 0 ? (
+        <Body>
+          {what === 'meal' ? t.eatenBy : t.eatenOn} {who.join(', ')}.
+        </Body>
+      ) : null}
+    </Stack>
+  );
+}
+
+function SourceLine({
+  source,
+  pantry,
+}: {
+  readonly source: NonNullable<Page['fields']['of']>[number];
+  readonly pantry: Pantry;
+}) {
+  const router = useRouter();
+  const from = sourceOf(pantry, source);
+  const ownName = from?.name === '' ? CommonName(from.contents[0]?.taxon ?? '') : from?.name;
+  const name = ownName ?? t.aFind;
+  return (
+    <View role="listitem">
+      <View style={styles.line}>
+        <Grow>
+          <Strong>{name}</Strong>
+          <Small soft>
+            {from?.contents
+              .map((one) => `${scientificName(one.taxon)}, ${partName(one.taxon, one.part)}`)
+              .join('; ')}
+          </Small>
+        </Grow>
+        <Button
+          label={t.open}
+          aria-label={t.openNamed(name)}
+          tone="plain"
+          onPress={() =>
+            router.push({
+              pathname: source.of === 'batch' ? '/batch/[id]' : '/find/[id]',
+              params: { id: source.id },
+            })
+          }
+        />
+      </View>
+      <Rule />
+    </View>
   );
 }
 
@@ -186,7 +144,7 @@ function GiftNote({
     pantry.batches.filter((one) => one.id === id).map((batch) => ({ batch, amount })),
   );
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <View style={styles.note} role="article" aria-label={t.aNoteToHandOver}>
         <Heading>{t.for(toWhom)}</Heading>
         {batches.map(({ batch: { id, fields }, amount }) => (
@@ -220,14 +178,12 @@ function GiftNote({
         {...({ dataSet: { print: 'no' } } as object)}
         onPress={() => window.print()}
       />
-    </View>
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
   line: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.s },
-  grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
   note: {
     gap: space.s,

@@ -17,6 +17,8 @@ import {
   Strong,
   TARGET,
   Title,
+  Stack,
+  Row,
 } from '../../components';
 import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
@@ -56,7 +58,7 @@ export function RecallScreen() {
         ))}
       </View>
       {rest.length > 0 ? (
-        <View style={styles.block}>
+        <Stack gap="s">
           <Heading>{t.seenTo}</Heading>
           <View role="list" aria-label={t.seenTo}>
             {rest.map((one) => (
@@ -67,7 +69,7 @@ export function RecallScreen() {
               </View>
             ))}
           </View>
-        </View>
+        </Stack>
       ) : null}
     </Screen>
   );
@@ -143,7 +145,7 @@ function Hit({
         <Body key={`${cause.code} ${cause.of}`}>{causeWords(cause, nameOf(cause.of))}</Body>
       ))}
       {one.way.length > 1 ? <Small soft>{one.way.map(nameOf).join(' → ')}</Small> : null}
-      <View style={styles.ways}>
+      <Row wrap gap="s">
         {one.kind === 'batch' ? (
           <Button label={t.itIsThrownOut} tone="outline" onPress={() => seen('discarded')} />
         ) : null}
@@ -158,13 +160,12 @@ function Hit({
           tone="outline"
           onPress={() => seen('held')}
         />
-      </View>
+      </Row>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
   hit: {
     gap: space.s,
     padding: space.m,
@@ -176,5 +177,4 @@ const styles = StyleSheet.create({
   name: { minHeight: TARGET, justifyContent: 'center' },
   underlined: { textDecorationLine: 'underline' },
   seen: { gap: space.xs, paddingTop: space.s },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
 });

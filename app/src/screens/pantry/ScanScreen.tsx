@@ -22,16 +22,17 @@ import { t } from '../../text/en/pantry';
 /** Reads a label: by the camera, from a picture, or by its letters. */
 export function ScanScreen() {
   const router = useRouter();
-  const pantry = usePantry();
   const [message, setMessage] = useState<string>();
-  const [code, setCode] = useState('');
   const [filming, setFilming] = useState(false);
   const open = (text: string | undefined, what: string) => {
     const id = text === undefined ? undefined : batchOfAddress(text);
     if (id === undefined) setMessage(text === undefined ? t.noSquareWasFoundMore(what) : t.thisSquareIsOfNo);
     else router.replace({ pathname: '/batch/[id]', params: { id } });
   };
-  const typed = pantry.batches.find(({ id }) => shortCode(id) === code.trim().toUpperCase());
+  const film = (on: boolean) => {
+    setMessage(undefined);
+    setFilming(on);
+  };
   const fromPicture = async () => {
     const file = await chooseFile('image/*');
     if (!file) return;
@@ -46,49 +47,55 @@ export function ScanScreen() {
     <Screen>
       <Title>{t.readALabel}</Title>
       {filming ? (
-        <Camera
-          onText={(text) => {
-            setFilming(false);
-            open(text, '');
-          }}
-          onFail={(why) => {
-            setFilming(false);
-            setMessage(why);
-          }}
-        />
+        <>
+          <Camera
+            onText={(text) => {
+              film(false);
+              open(text, '');
+            }}
+            onFail={(why) => {
+              film(false);
+              setMessage(why);
+            }}
+          />
+          <Button label={t.stop} tone="outline" onPress={() => film(false)} />
+        </>
       ) : (
-        <Button
-          label={t.withTheCamera}
-          onPress={() => {
-            setMessage(undefined);
-            setFilming(true);
-          }}
-        />
+        <Button label={t.withTheCamera} onPress={() => film(true)} />
       )}
-      {filming ? <Button label={t.stop} tone="outline" onPress={() => setFilming(false)} /> : null}
       <Button label={t.fromAPicture} tone="outline" onPress={() => void fromPicture()} />
       {message === undefined ? null : <Strong role="alert">{message}</Strong>}
-      <View style={styles.block}>
-        <Heading>{t.orByItsLetters}</Heading>
-        <Field
-          label={t.theEightLettersAtThe}
-          value={code}
-          onChangeText={setCode}
-          maxLength={12}
-          autoCapitalize="characters"
-        />
-        {code.trim().length >= 8 && !typed ? <Body>{t.noBatchOfThisNotebook}</Body> : null}
-        <Button
-          label={t.openIt}
-          tone="outline"
-          disabled={!typed}
-          style={styles.start}
-          onPress={() => {
-            if (typed) router.replace({ pathname: '/batch/[id]', params: { id: typed.id } });
-          }}
-        />
-      </View>
+      <ByLetters />
     </Screen>
+  );
+}
+
+function ByLetters() {
+  const router = useRouter();
+  const pantry = usePantry();
+  const [code, setCode] = useState('');
+  const batch = pantry.batches.find(({ id }) => shortCode(id) === code.trim().toUpperCase());
+  return (
+    <View style={styles.block}>
+      <Heading>{t.orByItsLetters}</Heading>
+      <Field
+        label={t.theEightLettersAtThe}
+        value={code}
+        onChangeText={setCode}
+        maxLength={12}
+        autoCapitalize="characters"
+      />
+      {code.trim().length >= 8 && !batch ? <Body>{t.noBatchOfThisNotebook}</Body> : null}
+      <Button
+        label={t.openIt}
+        tone="outline"
+        disabled={!batch}
+        style={styles.start}
+        onPress={() => {
+          if (batch) router.replace({ pathname: '/batch/[id]', params: { id: batch.id } });
+        }}
+      />
+    </View>
   );
 }
 

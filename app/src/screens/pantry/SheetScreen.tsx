@@ -61,17 +61,14 @@ export function SheetScreen() {
   return <IfWrong id={id} pantry={pantry} records={records} first={typed} />;
 }
 
-function IfWrong({
-  id,
-  pantry,
-  records,
-  first,
-}: {
+interface IfWrongProps {
   readonly id: string;
   readonly pantry: Pantry;
   readonly records: readonly FindRecord[];
   readonly first: Typed;
-}) {
+}
+
+function IfWrong({ id, pantry, records, first }: IfWrongProps) {
   const act = useAct();
   const wide = useWide();
   const person = useApp((state) => state.me.person);
@@ -83,54 +80,86 @@ function IfWrong({
       : (person?.groups.map((group) => memberName(group, who)).find((name) => name !== who) ?? who);
   const could = useMemo(() => couldBe(records, guide), [records]);
   const sheet = sheetOf({ id, pantry, records, could, typed, nameOf, printedAt: now });
-  const put = (more: Partial<Typed>) => setTyped({ ...typed, ...more });
-  const keep = () => void act(keepSheet(id, typed));
-  const left = (
-    <View style={[styles.column, wide && styles.grow]} {...NOT_PRINTED}>
-      <View style={styles.block}>
-        <Strong>{t.callNowDoNotWait}</Strong>
-        <Calls />
-        <Body>{t.keepWhatIsLeftOf}</Body>
+  const columns = (
+    <>
+      <View style={[styles.column, wide && styles.grow]} {...NOT_PRINTED}>
+        <View style={styles.block}>
+          <Strong>{t.callNowDoNotWait}</Strong>
+          <Calls />
+          <Body>{t.keepWhatIsLeftOf}</Body>
+        </View>
+        <OnlyYouCanSay
+          typed={typed}
+          onType={(more) => setTyped({ ...typed, ...more })}
+          onKeep={() => void act(keepSheet(id, typed))}
+        />
+        <Hand sheet={sheet} />
+        {person?.demo ? <PoisonLine sheet={sheet} /> : null}
       </View>
-      <View style={styles.block}>
-        <Heading>{t.whatOnlyYouCanSay}</Heading>
-        <Field
-          label={t.whoWithAgeAndWeight}
-          value={typed.who}
-          onChangeText={(who) => put({ who })}
-          onBlur={keep}
-          maxLength={200}
-        />
-        <Field
-          label={t.whenItWasEaten}
-          value={typed.when}
-          onChangeText={(when) => put({ when })}
-          onBlur={keep}
-          maxLength={120}
-          placeholder={t.todayAboutSevenInThe}
-        />
-        <Field
-          label={t.howMuch}
-          value={typed.amount}
-          onChangeText={(amount) => put({ amount })}
-          onBlur={keep}
-          maxLength={120}
-        />
-        <Field
-          label={t.whatIsFeltAndSince}
-          value={typed.signs}
-          onChangeText={(signs) => put({ signs })}
-          onBlur={keep}
-          maxLength={600}
-          multiline
-        />
+      <View style={[styles.sheet, wide && styles.grow]} role="article" aria-label={t.theSheet}>
+        <SheetText sheet={sheet} />
       </View>
-      <Hand sheet={sheet} />
-      {person?.demo ? <PoisonLine sheet={sheet} /> : null}
+    </>
+  );
+  return (
+    <Screen>
+      <View {...NOT_PRINTED}>
+        <Title>{t.ifItWentWrong}</Title>
+      </View>
+      {records.length === 0 ? <Notice title={t.nothingIsOnRecordOf} text={t.theFindThatItGoes} /> : null}
+      {wide ? <View style={styles.columns}>{columns}</View> : columns}
+    </Screen>
+  );
+}
+
+interface OnlyYouProps {
+  readonly typed: Typed;
+  readonly onType: (more: Partial<Typed>) => void;
+  readonly onKeep: () => void;
+}
+
+/** Who ate it, when, how much, and what is felt. */
+function OnlyYouCanSay({ typed, onType, onKeep }: OnlyYouProps) {
+  return (
+    <View style={styles.block}>
+      <Heading>{t.whatOnlyYouCanSay}</Heading>
+      <Field
+        label={t.whoWithAgeAndWeight}
+        value={typed.who}
+        onChangeText={(who) => onType({ who })}
+        onBlur={onKeep}
+        maxLength={200}
+      />
+      <Field
+        label={t.whenItWasEaten}
+        value={typed.when}
+        onChangeText={(when) => onType({ when })}
+        onBlur={onKeep}
+        maxLength={120}
+        placeholder={t.todayAboutSevenInThe}
+      />
+      <Field
+        label={t.howMuch}
+        value={typed.amount}
+        onChangeText={(amount) => onType({ amount })}
+        onBlur={onKeep}
+        maxLength={120}
+      />
+      <Field
+        label={t.whatIsFeltAndSince}
+        value={typed.signs}
+        onChangeText={(signs) => onType({ signs })}
+        onBlur={onKeep}
+        maxLength={600}
+        multiline
+      />
     </View>
   );
-  const right = (
-    <View style={[styles.sheet, wide && styles.grow]} role="article" aria-label={t.theSheet}>
+}
+
+function SheetText({ sheet }: { readonly sheet: ReturnType<typeof sheetOf> }) {
+  return (
+    <>
       <Heading style={styles.ink}>{sheet.title}</Heading>
       {sheet.parts.map((part) => (
         <View key={part.title} style={styles.part}>
@@ -142,25 +171,6 @@ function IfWrong({
           ))}
         </View>
       ))}
-    </View>
-  );
-  return (
-    <Screen>
-      <View {...NOT_PRINTED}>
-        <Title>{t.ifItWentWrong}</Title>
-      </View>
-      {records.length === 0 ? <Notice title={t.nothingIsOnRecordOf} text={t.theFindThatItGoes} /> : null}
-      {wide ? (
-        <View style={styles.columns}>
-          {left}
-          {right}
-        </View>
-      ) : (
-        <>
-          {left}
-          {right}
-        </>
-      )}
-    </Screen>
+    </>
   );
 }

@@ -17,6 +17,9 @@ import {
   space,
   stroke,
   TARGET,
+  Stack,
+  Row,
+  Grow,
 } from '../../components';
 import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
@@ -28,110 +31,129 @@ import { StartTimer } from './Timers';
 
 type Done = BatchFields['steps'][number];
 
+interface StepsProps {
+  readonly id: string;
+  readonly steps: readonly Step[];
+  readonly done: readonly Done[];
+}
+
 /**
  * What is done to it, one after another; what has to be done is left out only with a reason, which stays on
  * its label, and never where it keeps somebody from harm.
  */
-export function Steps({
-  id,
-  steps,
-  done,
-}: {
-  readonly id: string;
-  readonly steps: readonly Step[];
-  readonly done: readonly Done[];
-}) {
-  const act = useAct();
-  const [leaving, setLeaving] = useState<string>();
-  const [why, setWhy] = useState('');
-  const put = (step: string, more: Partial<Done>) =>
-    void act(
-      changeFields(id, 'batch', ({ steps: all = [] }) => ({
-        steps: [...all.filter((one) => one.step !== step), { step, at: act(now()), ...more }],
-      })),
-    );
-  const undo = (step: string) =>
-    void act(
-      changeFields(id, 'batch', ({ steps: all = [] }) => ({ steps: all.filter((one) => one.step !== step) })),
-    );
-  const leave = (step: string) => {
-    put(step, { leftOut: why.trim() });
-    setLeaving(undefined);
-    setWhy('');
-  };
+export function Steps({ id, steps, done }: StepsProps) {
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Heading>{t.whatIsDoneToIt}</Heading>
       <View role="list" aria-label={t.steps}>
         <Rule strong />
-        {steps.map((step) => {
-          const last = done.findLast((one) => one.step === step.id);
-          const words = stepWords(step);
-          const isDone = last !== undefined && last.leftOut === undefined;
-          return (
-            <View key={step.id} role="listitem">
-              <View style={styles.step}>
-                <Pressable
-                  role="checkbox"
-                  aria-checked={isDone}
-                  aria-label={words}
-                  onPress={() => (isDone ? undo(step.id) : put(step.id, {}))}
-                  style={styles.tick}
-                >
-                  <View style={[styles.box, isDone && styles.ticked]}>
-                    {isDone ? <Check size={20} color={colour.onDark} strokeWidth={3} /> : null}
-                  </View>
-                  <View style={styles.grow}>
-                    <Body style={isDone ? styles.soft : undefined}>{words}</Body>
-                    {last?.leftOut !== undefined ? (
-                      <SmallStrong>{t.leftOut(last.leftOut)}</SmallStrong>
-                    ) : step.required && !isDone ? (
-                      <Small>{t.hasToBeDone}</Small>
-                    ) : null}
-                  </View>
-                </Pressable>
-                {last === undefined && step.required && step.safety !== true && leaving !== step.id ? (
-                  <Button
-                    label={t.leaveOut}
-                    aria-label={t.leaveStepOut(words)}
-                    tone="plain"
-                    onPress={() => {
-                      setLeaving(step.id);
-                      setWhy('');
-                    }}
-                  />
-                ) : null}
-              </View>
-              {last === undefined && (step.minutes !== undefined || step.days !== undefined) ? (
-                <View style={styles.ways}>
-                  <StartTimer id={id} step={step} />
-                </View>
-              ) : null}
-              {leaving === step.id ? (
-                <View style={styles.leaving}>
-                  <Field
-                    label={t.whyItIsLeftOut}
-                    value={why}
-                    onChangeText={setWhy}
-                    maxLength={200}
-                    hint={t.theLabelShowsItFrom}
-                  />
-                  <View style={styles.ways}>
-                    <Button
-                      label={t.leaveItOut}
-                      disabled={why.trim() === ''}
-                      onPress={() => leave(step.id)}
-                    />
-                    <Button label={t.doItAfterAll} tone="plain" onPress={() => setLeaving(undefined)} />
-                  </View>
-                </View>
-              ) : null}
-              <Rule />
-            </View>
-          );
-        })}
+        {steps.map((step) => (
+          <StepLine key={step.id} id={id} step={step} last={done.findLast((one) => one.step === step.id)} />
+        ))}
       </View>
       <Another id={id} taken={steps.map(stepWords)} />
+    </Stack>
+  );
+}
+
+interface StepLineProps {
+  readonly id: string;
+  readonly step: Step;
+  /** What was recorded of it last. */
+  readonly last: Done | undefined;
+}
+
+function StepLine({ id, step, last }: StepLineProps) {
+  const act = useAct();
+  const [leaving, setLeaving] = useState(false);
+  const words = stepWords(step);
+  const isDone = last !== undefined && last.leftOut === undefined;
+  const save = (more: Partial<Done>) =>
+    void act(
+      changeFields(id, 'batch', ({ steps: all = [] }) => ({
+        steps: [...all.filter((one) => one.step !== step.id), { step: step.id, at: act(now()), ...more }],
+      })),
+    );
+  const undo = () =>
+    void act(
+      changeFields(id, 'batch', ({ steps: all = [] }) => ({
+        steps: all.filter((one) => one.step !== step.id),
+      })),
+    );
+  return (
+    <View role="listitem">
+      <Row align="centre" gap="m">
+        <Tick step={step} last={last} onPress={() => (isDone ? undo() : save({}))} />
+        {last === undefined && step.required && step.safety !== true && !leaving ? (
+          <Button
+            label={t.leaveOut}
+            aria-label={t.leaveStepOut(words)}
+            tone="plain"
+            onPress={() => setLeaving(true)}
+          />
+        ) : null}
+      </Row>
+      {last === undefined && (step.minutes !== undefined || step.days !== undefined) ? (
+        <View style={styles.ways}>
+          <StartTimer id={id} step={step} />
+        </View>
+      ) : null}
+      {leaving ? (
+        <Leaving
+          onLeave={(leftOut) => {
+            save({ leftOut });
+            setLeaving(false);
+          }}
+          onBack={() => setLeaving(false)}
+        />
+      ) : null}
+      <Rule />
+    </View>
+  );
+}
+
+/** Whether it is done; else whether it has to be, or why it was left out. */
+function Tick({ step, last, onPress }: Omit<StepLineProps, 'id'> & { readonly onPress: () => void }) {
+  const words = stepWords(step);
+  const isDone = last !== undefined && last.leftOut === undefined;
+  return (
+    <Pressable role="checkbox" aria-checked={isDone} aria-label={words} onPress={onPress} style={styles.tick}>
+      <View style={[styles.box, isDone && styles.ticked]}>
+        {isDone ? <Check size={20} color={colour.onDark} strokeWidth={3} /> : null}
+      </View>
+      <Grow>
+        <Body style={isDone ? styles.soft : undefined}>{words}</Body>
+        {last?.leftOut !== undefined ? (
+          <SmallStrong>{t.leftOut(last.leftOut)}</SmallStrong>
+        ) : step.required && !isDone ? (
+          <Small>{t.hasToBeDone}</Small>
+        ) : null}
+      </Grow>
+    </Pressable>
+  );
+}
+
+interface LeavingProps {
+  readonly onLeave: (why: string) => void;
+  readonly onBack: () => void;
+}
+
+/** Why a step is left out. */
+function Leaving({ onLeave, onBack }: LeavingProps) {
+  const [why, setWhy] = useState('');
+  return (
+    <View style={styles.leaving}>
+      <Field
+        label={t.whyItIsLeftOut}
+        value={why}
+        onChangeText={setWhy}
+        maxLength={200}
+        hint={t.theLabelShowsItFrom}
+      />
+      <View style={styles.ways}>
+        <Button label={t.leaveItOut} disabled={why.trim() === ''} onPress={() => onLeave(why.trim())} />
+        <Button label={t.doItAfterAll} tone="plain" onPress={onBack} />
+      </View>
     </View>
   );
 }
@@ -153,14 +175,14 @@ function Another({ id, taken }: { readonly id: string; readonly taken: readonly 
   if (!open)
     return <Button label={t.anotherStep} tone="plain" style={styles.start} onPress={() => setOpen(true)} />;
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <ChipRow label={t.anotherStep}>
         {BESIDES.filter((one) => !taken.includes(one)).map((one) => (
           <Chip key={one} kind="checkbox" label={one} chosen={false} onPress={() => add(one)} />
         ))}
       </ChipRow>
       <Field label={t.orInYourWords} value={text} onChangeText={setText} maxLength={120} />
-      <View style={styles.buttons}>
+      <Row wrap gap="m" align="centre">
         <Button
           label={t.addIt}
           tone="outline"
@@ -168,15 +190,13 @@ function Another({ id, taken }: { readonly id: string; readonly taken: readonly 
           onPress={() => add(text.trim())}
         />
         <Button label={t.notNow} tone="plain" onPress={() => setOpen(false)} />
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }
 
 const BOX = 28;
 const styles = StyleSheet.create({
-  block: { gap: space.s },
-  step: { flexDirection: 'row', alignItems: 'center', gap: space.m },
   tick: {
     flex: 1,
     flexDirection: 'row',
@@ -197,7 +217,6 @@ const styles = StyleSheet.create({
   },
   ticked: { backgroundColor: colour.ink },
   soft: { color: colour.inkSoft },
-  grow: { flex: 1 },
   ways: {
     flexDirection: 'row',
     flexWrap: 'wrap',
@@ -206,7 +225,6 @@ const styles = StyleSheet.create({
     paddingLeft: BOX + space.m,
     paddingBottom: space.s,
   },
-  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
   start: { alignSelf: 'flex-start' },
   leaving: { gap: space.s, paddingBottom: space.m, paddingLeft: BOX + space.m },
 });

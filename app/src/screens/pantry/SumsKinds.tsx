@@ -47,7 +47,9 @@ export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share },
         onChange={(value) => put({ sugarGrams: value })}
       />
       {share === undefined ? null : (
-        <Strong>{t.shareOfSugar(percent(share * 100), share < SUGAR_KEEPS ? t.forTheFridge : '')}</Strong>
+        <Strong>
+          {(share < SUGAR_KEEPS ? t.shareOfSugarForTheFridge : t.shareOfSugar)(percent(share * 100))}
+        </Strong>
       )}
     </View>
   );
@@ -56,15 +58,8 @@ export function Syrup({ figures: { liquidGrams, sugarGrams, sugarShare: share },
 const RATIOS = [2, 3, 5, 10] as const;
 const isStrength = (value: number) => value > 0 && value <= 100;
 
-export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }, put }: Figures) {
-  const answer =
-    plantGrams !== undefined &&
-    ratio !== undefined &&
-    strength !== undefined &&
-    spirit !== undefined &&
-    fresh !== undefined
-      ? tincture({ plantGrams, waterShare: fresh ? 0.8 : 0.1, ratio, strength, spirit })
-      : undefined;
+export function Spirit({ figures, put }: Figures) {
+  const { plantGrams, fresh, ratio, strength, spirit } = figures;
   return (
     <View style={styles.block}>
       <Heading>{t.spiritAndWater}</Heading>
@@ -103,22 +98,40 @@ export function Spirit({ figures: { plantGrams, fresh, ratio, strength, spirit }
           />
         </View>
       </View>
-      {answer === undefined ? null : answer.possible ? (
-        <View role="status" aria-label={t.spiritAndWater}>
+      <SpiritAnswer figures={figures} />
+      {strength !== undefined && strength < KEEPS_FROM_STRENGTH ? (
+        <Small>{t.belowPercentItDoesNot(KEEPS_FROM_STRENGTH)}</Small>
+      ) : null}
+    </View>
+  );
+}
+
+/** How much spirit and water, once all is known. */
+function SpiritAnswer({ figures: { plantGrams, fresh, ratio, strength, spirit } }: Pick<Figures, 'figures'>) {
+  if (
+    plantGrams === undefined ||
+    ratio === undefined ||
+    strength === undefined ||
+    spirit === undefined ||
+    fresh === undefined
+  )
+    return null;
+  const answer = tincture({ plantGrams, waterShare: fresh ? 0.8 : 0.1, ratio, strength, spirit });
+  return (
+    <View role="status" aria-label={t.spiritAndWater}>
+      {answer.possible ? (
+        <>
           <Strong>
             {t.ofSpiritAndOfWater(ml(answer.spiritMl), g(answer.spiritGrams), ml(answer.waterMl))}
           </Strong>
           <Body>{t.thePlantBringsOfWater(g(answer.plantWaterGrams), ml(answer.millilitres))}</Body>
-        </View>
+        </>
       ) : (
-        <View role="status" aria-label={t.spiritAndWater}>
+        <>
           <Strong>{t.soStrongItDoesNot}</Strong>
           <Body>{t.thePlantBringsOfWaterOf(g(answer.plantWaterGrams), percent(answer.strongest))}</Body>
-        </View>
+        </>
       )}
-      {strength !== undefined && strength < KEEPS_FROM_STRENGTH ? (
-        <Small>{t.belowPercentItDoesNot(KEEPS_FROM_STRENGTH)}</Small>
-      ) : null}
     </View>
   );
 }
@@ -156,7 +169,7 @@ export function Pickle({ figures: { liquidMl, vinegar, waterMl, acid, reused }, 
       </View>
       {acid === undefined ? null : (
         <Strong role="status" aria-label={t.acid}>
-          {t.shareOfAcid(percent(acid), acid < PICKLE_ACID ? t.tooLittleToKeep : '')}
+          {(acid < PICKLE_ACID ? t.shareOfAcidTooLittle : t.shareOfAcid)(percent(acid))}
         </Strong>
       )}
       {most === undefined ? (
@@ -205,12 +218,15 @@ export function Ferment({ figures: { plantGrams, waterMl, saltGrams, saltShare: 
       />
       {share === undefined ? null : (
         <Strong role="status" aria-label={t.salt}>
-          {t.shareOfSalt(
-            percent(share * 100),
-            share < FERMENT_SALT.least ? t.tooLittle : share > FERMENT_SALT.most ? t.tooMuchToFerment : '',
-          )}
+          {saltWords(share)}
         </Strong>
       )}
     </View>
   );
+}
+
+function saltWords(share: number): string {
+  const shown = percent(share * 100);
+  if (share < FERMENT_SALT.least) return t.shareOfSaltTooLittle(shown);
+  return share > FERMENT_SALT.most ? t.shareOfSaltTooMuch(shown) : t.shareOfSalt(shown);
 }

@@ -23,6 +23,7 @@ import { useAct } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
 import { momentWords } from '../../text/days';
 import { t } from '../../text/en/pantry';
+import { sentences } from '../../text/messages';
 import { CommonName } from '../../text/names';
 import { SIGN } from '../../text/pantry';
 import { ToCautions, Helped } from './TasteParts';
@@ -48,22 +49,17 @@ export function TastePage() {
   return <Tasted taste={taste} />;
 }
 
-function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
+interface TastedProps {
+  readonly taste: Page;
+}
+
+type Result = NonNullable<TasteFields['ended']>['result'];
+
+function Tasted({ taste }: TastedProps) {
   const act = useAct();
-  const router = useRouter();
-  const today = useToday();
-  const [text, setText] = useState('');
+  const { id, fields } = taste;
   const { taxon = '', eater = t.somebody, at = '', signs = [], ended } = fields;
-  const state = tasteState(at, signs, today);
-  const feel = (sign: TasteFields['signs'][number]['sign']) => {
-    void act(
-      changeFields(id, 'taste', ({ signs: all = [] }) => ({
-        signs: [...all, { at: act(now()), sign, ...(text.trim() === '' ? {} : { text: text.trim() }) }],
-      })),
-    );
-    setText('');
-  };
-  const end = (result: NonNullable<TasteFields['ended']>['result']) =>
+  const end = (result: Result) =>
     void act(changeFields(id, 'taste', () => ({ ended: { at: act(now()), result } })));
   return (
     <Screen>
@@ -73,56 +69,8 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
           {CommonName(taxon)}: {eater}
         </Title>
       </View>
-      {state.state === 'stop' ? (
-        <View style={styles.stop} role="alert">
-          <Strong on="dark">{t.noMoreOfIt}</Strong>
-          <Body on="dark">{state.call ? t.callTheEmergencyNumberOr : t.whateverItIsThatWas}</Body>
-          <Button
-            label={t.theSheetAndWhomTo}
-            tone="outline"
-            style={styles.onDark}
-            onPress={() => router.push({ pathname: '/sheet/[id]', params: { id } })}
-          />
-        </View>
-      ) : null}
-      {ended === undefined && state.state === 'waiting' ? (
-        <View style={styles.wait} role="status" aria-label={t.waiting}>
-          <Strong>{t.anotherHours(Math.ceil(state.hoursLeft))}</Strong>
-          <Body>{t.noMoreOfItAnd(state.askAt ? t.askAgainAt(momentWords(state.askAt)) : '')}</Body>
-          <Button
-            label={t.nothingSoFar}
-            tone="outline"
-            style={styles.start}
-            onPress={() =>
-              void act(
-                changeFields(id, 'taste', ({ asked = [] }) => ({ asked: [...asked, act(now())].slice(-60) })),
-              )
-            }
-          />
-        </View>
-      ) : null}
-      {state.state === 'clock-set-back' ? <Body>{t.theClockWasSetBackNobody}</Body> : null}
-      {ended === undefined && state.state === 'waited' ? (
-        <View style={styles.block}>
-          <Strong>{t.aDayHasGoneHow}</Strong>
-          <ChipRow label={t.howItWas}>
-            <Button label={t.nothingWasFelt} onPress={() => end('nothing-felt')} />
-            <Button label={t.itWasBrokenOff} tone="outline" onPress={() => end('broken-off')} />
-          </ChipRow>
-        </View>
-      ) : null}
-      {ended ? (
-        <Body>
-          {t.thatSaysHowTakesIt(
-            {
-              'nothing-felt': t.nothingWasFeltWithinA,
-              signs: t.somethingWasFeltItIs,
-              'broken-off': t.itWasBrokenOffSentence,
-            }[ended.result],
-            eater,
-          )}
-        </Body>
-      ) : null}
+      <HowItStands taste={taste} onEnd={end} />
+      {ended ? <Body>{t.thatSaysHowTakesIt(RESULT[ended.result], eater)}</Body> : null}
       {signs.length > 0 ? (
         <View role="list" aria-label={t.whatWasFelt} style={styles.block}>
           {signs.map((one) => (
@@ -135,22 +83,95 @@ function Tasted({ taste: { id, fields } }: { readonly taste: Page }) {
           ))}
         </View>
       ) : null}
-      {ended === undefined ? (
-        <View style={styles.block}>
-          <Heading>{t.somethingIsFelt}</Heading>
-          <Field label={t.inWords} value={text} onChangeText={setText} maxLength={120} />
-          <ChipRow label={t.where}>
-            {(Object.keys(SIGN) as Sign[]).map((sign) => (
-              <Button key={sign} label={SIGN[sign]} tone="outline" onPress={() => feel(sign)} />
-            ))}
-          </ChipRow>
-        </View>
-      ) : null}
+      {ended === undefined ? <SomethingFelt id={id} /> : null}
       {ended === undefined && signs.length > 0 ? (
         <Button label={t.itIsOverAndWas} tone="outline" style={styles.start} onPress={() => end('signs')} />
       ) : null}
       {signs.length > 0 ? <ToCautions eater={eater} taxon={taxon} /> : null}
       <Helped id={id} helped={fields.helped} taxon={taxon} />
     </Screen>
+  );
+}
+
+const RESULT: Readonly<Record<Result, string>> = {
+  'nothing-felt': t.nothingWasFeltWithinA,
+  signs: t.somethingWasFeltItIs,
+  'broken-off': t.itWasBrokenOffSentence,
+};
+
+/** No more of it; or how long there is still to wait; or the day has gone. */
+function HowItStands({
+  taste: { id, fields },
+  onEnd,
+}: TastedProps & { readonly onEnd: (result: Result) => void }) {
+  const act = useAct();
+  const router = useRouter();
+  const today = useToday();
+  const { at = '', signs = [], ended } = fields;
+  const state = tasteState(at, signs, today);
+  if (state.state === 'stop')
+    return (
+      <View style={styles.stop} role="alert">
+        <Strong on="dark">{t.noMoreOfIt}</Strong>
+        <Body on="dark">{state.call ? t.callTheEmergencyNumberOr : t.whateverItIsThatWas}</Body>
+        <Button
+          label={t.theSheetAndWhomTo}
+          tone="outline"
+          style={styles.onDark}
+          onPress={() => router.push({ pathname: '/sheet/[id]', params: { id } })}
+        />
+      </View>
+    );
+  if (state.state === 'clock-set-back') return <Body>{t.theClockWasSetBackNobody}</Body>;
+  if (ended !== undefined) return null;
+  if (state.state === 'waiting')
+    return (
+      <View style={styles.wait} role="status" aria-label={t.waiting}>
+        <Strong>{t.anotherHours(Math.ceil(state.hoursLeft))}</Strong>
+        <Body>{sentences(t.noMoreOfItAnd, state.askAt && t.askAgainAt(momentWords(state.askAt)))}</Body>
+        <Button
+          label={t.nothingSoFar}
+          tone="outline"
+          style={styles.start}
+          onPress={() =>
+            void act(
+              changeFields(id, 'taste', ({ asked = [] }) => ({ asked: [...asked, act(now())].slice(-60) })),
+            )
+          }
+        />
+      </View>
+    );
+  return (
+    <View style={styles.block}>
+      <Strong>{t.aDayHasGoneHow}</Strong>
+      <ChipRow label={t.howItWas}>
+        <Button label={t.nothingWasFelt} onPress={() => onEnd('nothing-felt')} />
+        <Button label={t.itWasBrokenOff} tone="outline" onPress={() => onEnd('broken-off')} />
+      </ChipRow>
+    </View>
+  );
+}
+
+function SomethingFelt({ id }: { readonly id: string }) {
+  const act = useAct();
+  const [text, setText] = useState('');
+  const save = (sign: Sign) => {
+    void act(
+      changeFields(id, 'taste', ({ signs: all = [] }) => ({
+        signs: [...all, { at: act(now()), sign, ...(text.trim() === '' ? {} : { text: text.trim() }) }],
+      })),
+    );
+    setText('');
+  };
+  return (
+    <View style={styles.block}>
+      <Heading>{t.somethingIsFelt}</Heading>
+      <Field label={t.inWords} value={text} onChangeText={setText} maxLength={120} />
+      <ChipRow label={t.where}>
+        {(Object.keys(SIGN) as Sign[]).map((sign) => (
+          <Button key={sign} label={SIGN[sign]} tone="outline" onPress={() => save(sign)} />
+        ))}
+      </ChipRow>
+    </View>
   );
 }

@@ -12,9 +12,9 @@ import {
   Notice,
   Screen,
   Small,
-  space,
   Strong,
   Title,
+  Stack,
 } from '../../components';
 import { now } from '../../notebook/add';
 import { begin, isThere, madeOf, usePantry, type Pantry } from '../../notebook/pantry';
@@ -44,17 +44,15 @@ export function TasteScreen() {
   return <Taste key={of ?? ''} first={of} pantry={pantry} held={new Set(recalls.all.map(({ id }) => id))} />;
 }
 
-function Taste({
-  first,
-  pantry,
-  held,
-}: {
+interface TasteProps {
   readonly first: string | undefined;
   readonly pantry: Pantry;
+  /** Batches that are in question. */
   readonly held: ReadonlySet<string>;
-}) {
-  const act = useAct();
-  const router = useRouter();
+}
+
+/** What is new and who tastes it, and what speaks against that. */
+function useTaste({ first, pantry, held }: TasteProps) {
   const eaters = useEaters();
   const today = useToday();
   const me = useApp((state) => state.me.person?.name ?? t.me);
@@ -72,9 +70,8 @@ function Taste({
   const { taxon, part = '' } = batch?.fields.contents?.[content] ?? {};
   const made = taxon === undefined ? undefined : madeOf({ taxon, part });
   const eater = eaters.find(({ fields }) => fields.name === who);
-  const mine = pantry.tastes.filter(({ fields }) => fields.eater === who);
   const refusals =
-    made && batch && taxon !== undefined
+    made && batch
       ? tasteRefusals({
           taxon: made.taxon,
           part: made.part,
@@ -82,16 +79,101 @@ function Taste({
           holds: !held.has(batch.id),
           ready:
             batch.fields.method === 'cook' || !(made.kingdom === 'Fungi' || made.part.cook !== undefined),
-          others: mine.map(({ fields }) => ({
-            taxon: fields.taxon ?? '',
-            at: fields.at ?? '',
-            ended: fields.ended !== undefined,
-          })),
+          others: pantry.tastes
+            .filter(({ fields }) => fields.eater === who)
+            .map(({ fields }) => ({
+              taxon: fields.taxon ?? '',
+              at: fields.at ?? '',
+              ended: fields.ended !== undefined,
+            })),
           now: today,
         })
       : [];
+  const choose = (id: string) => {
+    setOf(id);
+    setContent(0);
+  };
+  return { ready, of, choose, batch, content, setContent, taxon, part, names, who, setWho, refusals };
+}
+
+function Taste(props: TasteProps) {
+  const router = useRouter();
+  const taste = useTaste(props);
+  return (
+    <Screen>
+      <View>
+        <Title>{t.aFirstTaste}</Title>
+        <Body>{t.itTellsHowSomebodyTakes}</Body>
+      </View>
+      {taste.ready.length === 0 ? (
+        <Notice
+          title={t.nothingIsReadyToBe}
+          text={t.whatIsMadeAndReady}
+          action={t.pantry}
+          onAction={() => router.push('/pantry')}
+        />
+      ) : (
+        <WhatAndWho taste={taste} />
+      )}
+      <BeginTaste taste={taste} />
+    </Screen>
+  );
+}
+
+type TasteForm = ReturnType<typeof useTaste>;
+
+function WhatAndWho({ taste }: { readonly taste: TasteForm }) {
+  const contents = taste.batch?.fields.contents ?? [];
+  return (
+    <>
+      <Heading>{t.whatIsNew}</Heading>
+      <ChipRow label={t.whatIsNew}>
+        {taste.ready.map(({ id, fields }) => (
+          <Chip
+            key={id}
+            label={fields.name ?? t.aBatch}
+            chosen={taste.of === id}
+            onPress={() => taste.choose(id)}
+          />
+        ))}
+      </ChipRow>
+      {contents.length > 1 ? (
+        <ChipRow label={t.whichOfItIsNew}>
+          {contents.map((one, at) => (
+            <Chip
+              key={one.taxon}
+              label={CommonName(one.taxon)}
+              chosen={taste.content === at}
+              onPress={() => taste.setContent(at)}
+            />
+          ))}
+        </ChipRow>
+      ) : null}
+      <Heading>{t.whoTastes}</Heading>
+      <ChipRow label={t.whoTastes}>
+        {taste.names.map((name) => (
+          <Chip key={name} label={name} chosen={taste.who === name} onPress={() => taste.setWho(name)} />
+        ))}
+      </ChipRow>
+    </>
+  );
+}
+
+/** What speaks against it; else how it is done, and beginning it. */
+function BeginTaste({ taste: { batch, taxon, part, who, refusals } }: { readonly taste: TasteForm }) {
+  const act = useAct();
+  const router = useRouter();
+  if (!batch || taxon === undefined) return null;
+  if (refusals.length > 0)
+    return (
+      <Stack gap="s" role="alert">
+        <Strong>{t.doesNotTasteItNow(who)}</Strong>
+        {refusals.map((one) => (
+          <Body key={one.code}>{tasteRefusalWords(one)}</Body>
+        ))}
+      </Stack>
+    );
   const start = () => {
-    if (!batch || taxon === undefined) return;
     void act(
       begin(
         'taste',
@@ -103,76 +185,15 @@ function Taste({
     });
   };
   return (
-    <Screen>
-      <View>
-        <Title>{t.aFirstTaste}</Title>
-        <Body>{t.itTellsHowSomebodyTakes}</Body>
-      </View>
-      {ready.length === 0 ? (
-        <Notice
-          title={t.nothingIsReadyToBe}
-          text={t.whatIsMadeAndReady}
-          action={t.pantry}
-          onAction={() => router.push('/pantry')}
-        />
-      ) : (
-        <>
-          <Heading>{t.whatIsNew}</Heading>
-          <ChipRow label={t.whatIsNew}>
-            {ready.map(({ id, fields }) => (
-              <Chip
-                key={id}
-                label={fields.name ?? t.aBatch}
-                chosen={of === id}
-                onPress={() => {
-                  setOf(id);
-                  setContent(0);
-                }}
-              />
-            ))}
-          </ChipRow>
-          {(batch?.fields.contents?.length ?? 0) > 1 ? (
-            <ChipRow label={t.whichOfItIsNew}>
-              {batch?.fields.contents?.map((one, at) => (
-                <Chip
-                  key={one.taxon}
-                  label={CommonName(one.taxon)}
-                  chosen={content === at}
-                  onPress={() => setContent(at)}
-                />
-              ))}
-            </ChipRow>
-          ) : null}
-          <Heading>{t.whoTastes}</Heading>
-          <ChipRow label={t.whoTastes}>
-            {names.map((name) => (
-              <Chip key={name} label={name} chosen={who === name} onPress={() => setWho(name)} />
-            ))}
-          </ChipRow>
-        </>
-      )}
-      {batch && taxon !== undefined ? (
-        refusals.length > 0 ? (
-          <View style={styles.block} role="alert">
-            <Strong>{t.doesNotTasteItNow(who)}</Strong>
-            {refusals.map((one) => (
-              <Body key={one.code}>{tasteRefusalWords(one)}</Body>
-            ))}
-          </View>
-        ) : (
-          <View style={styles.block}>
-            <Heading>{t.soItIsDone}</Heading>
-            <Body>{t.aTeaspoonOfMadeReady(partName(taxon, part))}</Body>
-            <Small soft>{t.aKindThatIsEaten}</Small>
-            <Button label={t.hasTastedItNow(who)} style={styles.start} onPress={start} />
-          </View>
-        )
-      ) : null}
-    </Screen>
+    <Stack gap="s">
+      <Heading>{t.soItIsDone}</Heading>
+      <Body>{t.aTeaspoonOfMadeReady(partName(taxon, part))}</Body>
+      <Small soft>{t.aKindThatIsEaten}</Small>
+      <Button label={t.hasTastedItNow(who)} style={styles.start} onPress={start} />
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
   start: { alignSelf: 'flex-start' },
 });

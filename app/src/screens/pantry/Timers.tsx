@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { timerAt, type Step } from '@pause/core/harvest/preparing';
 import type { BatchFields } from '@pause/core/pantry';
-import { Button, colour, corner, Small, space, stroke, Strong } from '../../components';
+import { Button, colour, corner, Small, space, stroke, Strong, Stack, Grow } from '../../components';
 import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { newId } from '../../notebook/open';
@@ -61,13 +61,14 @@ export function Timers({
       })),
     );
   return (
-    <View role="list" aria-label={t.timers} style={styles.all}>
+    <Stack gap="s" role="list" aria-label={t.timers}>
       {timers.map((timer) => {
         const state = timerAt(timer, at);
         const step = steps.find((one) => one.id === timer.step);
+        const what = step ? stepWords(step) : timer.step;
         return (
           <View key={timer.id} role="listitem" style={[styles.timer, state.state === 'done' && styles.done]}>
-            <View style={styles.grow}>
+            <Grow>
               <Strong>
                 {state.state === 'running'
                   ? leftWords(state.minutesLeft)
@@ -75,21 +76,18 @@ export function Timers({
                     ? t.done
                     : t.theClockWasSetBack}
               </Strong>
-              <Small>
-                {step ? stepWords(step) : timer.step}
-                {state.state === 'clock-set-back' ? t.nobodyKnowsHowLongIt : ''}
-              </Small>
-            </View>
+              <Small>{state.state === 'clock-set-back' ? t.nobodyKnowsHowLongItRan(what) : what}</Small>
+            </Grow>
             <Button
               label={state.state === 'done' ? t.seen : t.stop}
-              aria-label={`${state.state === 'done' ? t.seen : t.stop}: ${step ? stepWords(step) : timer.step}`}
+              aria-label={`${state.state === 'done' ? t.seen : t.stop}: ${what}`}
               tone="outline"
               onPress={() => stop(timer.id)}
             />
           </View>
         );
       })}
-    </View>
+    </Stack>
   );
 }
 
@@ -119,7 +117,6 @@ export function StartTimer({ id, step }: { readonly id: string; readonly step: S
 }
 
 const styles = StyleSheet.create({
-  all: { gap: space.s },
   timer: {
     flexDirection: 'row',
     alignItems: 'center',
@@ -131,5 +128,4 @@ const styles = StyleSheet.create({
     backgroundColor: colour.card,
   },
   done: { backgroundColor: colour.pause },
-  grow: { flex: 1 },
 });

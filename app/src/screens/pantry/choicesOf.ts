@@ -2,6 +2,7 @@ import type { BatchFields } from '@pause/core/pantry';
 import { strayCause } from '@pause/core/pantry/recall';
 import { type Pantry, wholeGrams, leftOfHarvest, isThere, leftIn } from '../../notebook/pantry';
 import { t } from '../../text/en/pantry';
+import { factLine } from '../../text/messages';
 import { CommonName } from '../../text/names';
 import { amountWords, METHOD } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
@@ -24,31 +25,16 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
     // All of it has been made into something.
     if (whole !== undefined && whole > 0 && grams === 0) return [];
     const stray = strayCause(id, sorting?.grades ?? []);
+    const why = whyNot(stray, held.has(id));
     return [
       {
         source: { of: 'harvest', id },
         name: CommonName(taxon),
-        line: [
-          'harvest',
-          on && isoDayName(on),
-          grams !== undefined &&
-            t.about(amountWords({ amount: grams, unit: 'g' }), grams < (whole ?? grams) ? t.leftOver : ''),
-        ]
-          .filter(Boolean)
-          .join(' · '),
+        line: harvestLine(on, grams, whole),
         contents: [{ taxon, part }],
         group: pantry.pages[id]?.group,
         left: grams === undefined || grams <= 0 ? undefined : { amount: grams, unit: 'g' },
-        ...(held.has(id) || stray
-          ? {
-              not:
-                stray?.grade === 'deadly'
-                  ? t.itIsPutAsideA
-                  : stray
-                    ? t.aStrayLayAmongIt
-                    : t.theFindDoesNotStand,
-            }
-          : {}),
+        ...(why === undefined ? {} : { not: why }),
       },
     ];
   });
@@ -59,9 +45,10 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
       return {
         source: { of: 'batch', id: batch.id },
         name: batch.fields.name ?? t.aBatch,
-        line: [batch.fields.method && METHOD[batch.fields.method][1], left && t.left(amountWords(left))]
-          .filter(Boolean)
-          .join(' · '),
+        line: factLine(
+          batch.fields.method && METHOD[batch.fields.method][1],
+          left && t.left(amountWords(left)),
+        ),
         contents: batch.fields.contents ?? [],
         group: batch.group,
         left,
@@ -69,6 +56,20 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
       };
     });
   return [...harvests, ...batches];
+}
+
+function whyNot(stray: ReturnType<typeof strayCause>, held: boolean): string | undefined {
+  if (stray) return stray.grade === 'deadly' ? t.itIsPutAsideA : t.aStrayLayAmongIt;
+  return held ? t.theFindDoesNotStand : undefined;
+}
+
+/** @param grams what is left of it @param whole what it was */
+function harvestLine(on: string | undefined, grams: number | undefined, whole: number | undefined): string {
+  const left =
+    grams === undefined
+      ? undefined
+      : (grams < (whole ?? grams) ? t.aboutLeft : t.about)(amountWords({ amount: grams, unit: 'g' }));
+  return factLine(t.aHarvest, on && isoDayName(on), left);
 }
 
 export function unique(contents: BatchFields['contents']): BatchFields['contents'] {

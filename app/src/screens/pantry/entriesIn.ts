@@ -3,7 +3,8 @@ import { readOccurrences, TABLE_COLUMNS, type ReadFind, readTable } from '@pause
 import { guide } from '../../deciding/guide';
 import { now } from '../../notebook/add';
 import { newId } from '../../notebook/open';
-import { recordOf } from '../../notebook/recalls';
+import { currentFind } from '../../notebook/repository/finds';
+import { currentPage } from '../../notebook/repository/pages';
 import type { Thunk } from '../../notebook/store';
 import { t } from '../../text/en/pantry';
 
@@ -41,55 +42,24 @@ export function entriesIn(text: string): Thunk<Promise<Taken>> {
 
 /** An export: everything of this person's own that is not here. What others recorded stays theirs. */
 function fromExport(text: string): Thunk<Promise<Taken>> {
-  return async (dispatch, getState, { device }) => {
-    let raw: unknown;
-    try {
-      raw = JSON.parse(text);
-    } catch {
-      return { entries: [], remarks: [t.itIsNotJsonNothing] };
-    }
-    const { applyToPage, parseEntry } = await import('../../notebook/outside');
-    const exported = raw as {
-      readonly format?: unknown;
-      readonly person?: { readonly id?: unknown };
-      readonly own?: unknown;
-    };
-    if (exported.format !== 'pause-export/1' || !Array.isArray(exported.own))
-      return {
-        entries: [],
-        remarks: [t.itIsNoExportOf],
-      };
+  return async (dispatch, getState) => {
+    const exported = readExport(text);
+    if (typeof exported === 'string') return { entries: [], remarks: [exported] };
+    const { parseEntry } = await import('../../notebook/outside');
     const me = getState().me.person?.id;
-    const from = exported.person?.id;
+    const isNew = await dispatch(newAmongKept());
     const remarks: string[] = [];
     const entries: Entry[] = [];
-    const finds = new Map<string, FindRecord | undefined>();
-    const pages = new Map<string, PageRecord | undefined>();
     let others = 0;
-    for (const [index, one] of (exported.own as unknown[]).entries()) {
+    for (const [index, one] of exported.own.entries()) {
       const parsed = parseEntry(one);
       if ('problems' in parsed) {
         remarks.push(...parsed.problems.map(({ field, reason }) => t.own(index, field, reason)));
         continue;
       }
-      const entry = mine(parsed.entry, from, me);
-      if (!entry) {
-        others += 1;
-        continue;
-      }
-      if (entry.find !== undefined) {
-        const before = finds.has(entry.find) ? finds.get(entry.find) : await dispatch(recordOf(entry.find));
-        const after = applyEntry(before, entry);
-        finds.set(entry.find, after ?? before);
-        if (after && !(before && sameValue(after, before))) entries.push(entry);
-      } else {
-        const before = pages.has(entry.page)
-          ? pages.get(entry.page)
-          : (getState().pages.all[entry.page] ?? (await device.page(entry.page)));
-        const after = applyToPage(before, entry);
-        pages.set(entry.page, after ?? before);
-        if (after && !(before && sameValue(after, before))) entries.push(entry);
-      }
+      const entry = mine(parsed.entry, exported.person?.id, me);
+      if (!entry) others += 1;
+      else if (await isNew(entry)) entries.push(entry);
     }
     return {
       entries,
@@ -97,6 +67,50 @@ function fromExport(text: string): Thunk<Promise<Taken>> {
     };
   };
 }
+
+interface Export {
+  readonly person?: { readonly id?: unknown };
+  readonly own: readonly unknown[];
+}
+
+/** An export as it is in a file; or why it is none. */
+function readExport(text: string): Export | string {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return t.itIsNotJsonNothing;
+  }
+  const { format, person, own } = raw as Partial<Export> & { readonly format?: unknown };
+  if (format !== 'pause-export/1' || !Array.isArray(own)) return t.itIsNoExportOf;
+  return { own: own as unknown[], ...(person === undefined ? {} : { person }) };
+}
+
+/** Adds entries in turn to what is kept of their finds and pages; says of each whether it changes anything. */
+function newAmongKept(): Thunk<Promise<(entry: Entry) => Promise<boolean>>> {
+  return async (dispatch) => {
+    const { applyToPage } = await import('../../notebook/outside');
+    const finds = new Map<string, FindRecord | undefined>();
+    const pages = new Map<string, PageRecord | undefined>();
+    return async (entry) => {
+      if (entry.find !== undefined) {
+        const before = finds.has(entry.find)
+          ? finds.get(entry.find)
+          : await dispatch(currentFind(entry.find));
+        const after = applyEntry(before, entry);
+        finds.set(entry.find, after ?? before);
+        return changes(before, after);
+      }
+      const before = pages.has(entry.page) ? pages.get(entry.page) : await dispatch(currentPage(entry.page));
+      const after = applyToPage(before, entry);
+      pages.set(entry.page, after ?? before);
+      return changes(before, after);
+    };
+  };
+}
+
+const changes = <T>(before: T | undefined, after: T | undefined): boolean =>
+  after !== undefined && !(before !== undefined && sameValue(after, before));
 
 /**
  * An entry as this person's, where the export is of the same one; from another notebook of theirs it becomes
@@ -124,7 +138,7 @@ function findsFrom(rows: readonly ReadFind[]): Thunk<Promise<Entry[]>> {
     const person = getState().me.person?.id ?? '';
     const entries: Entry[] = [];
     for (const { id = newId(), startedAt, kingdom, taxon, bodyPlan, placeNote, note, position } of rows) {
-      if (await dispatch(recordOf(id))) continue;
+      if (await dispatch(currentFind(id))) continue;
       const at = dispatch(now());
       const body = (more: object) => ({ id: newId(), at, by: person, ...more });
       entries.push(

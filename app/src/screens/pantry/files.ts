@@ -1,9 +1,8 @@
-import type { FindRecord } from '@pause/core';
 import { exportOf, toTable, tableOf, toDarwinCore, occurrencesOf } from '@pause/core/formats/logbook';
 import { guide } from '../../deciding/guide';
 import { saveFile, chooseFile } from '../../lib/files';
 import { add } from '../../notebook/add';
-import { recordOf } from '../../notebook/recalls';
+import { allFinds } from '../../notebook/repository/finds';
 import type { Thunk } from '../../notebook/store';
 import { t } from '../../text/en/pantry';
 import { memberName } from '../../text/people';
@@ -11,20 +10,13 @@ import { entriesIn, AT_ONCE, MOST_LISTED } from './entriesIn';
 
 /** The whole logbook out of this device and into it, in open formats. */
 
-const everyFind =
-  (): Thunk<Promise<FindRecord[]>> =>
-  async (dispatch, _, { device }) =>
-    (await Promise.all((await device.list()).map(({ id }) => dispatch(recordOf(id))))).flatMap(
-      (one) => one ?? [],
-    );
-
 export function saveLogbook(format: 'json' | 'csv' | 'occurrences', day: string): Thunk<Promise<void>> {
   return async (dispatch, getState) => {
     const {
       me: { person },
       pages,
     } = getState();
-    const [finds, all] = [await dispatch(everyFind()), Object.values(pages.all)];
+    const [finds, all] = [await dispatch(allFinds()), Object.values(pages.all)];
     const nameOf = (who: string) =>
       who === person?.id
         ? person.name
@@ -58,15 +50,17 @@ export function loadLogbook(): Thunk<Promise<readonly string[]>> {
     }
     const [{ loadPages }, { loadList }] = await Promise.all([
       import('../../notebook/outside'),
-      import('../../notebook/open'),
+      import('../../notebook/repository/finds'),
     ]);
     await dispatch(loadPages());
     await dispatch(loadList());
-    const all = kept === entries.length ? '' : t.ofTheDeviceTookNo(entries.length);
     return [
-      kept === 0 && entries.length === 0 ? t.nothingInItIsNew : t.entriesWereTaken(kept, all),
+      kept === 0 && entries.length === 0 ? t.nothingInItIsNew : takenWords(kept, entries.length),
       ...remarks.slice(0, MOST_LISTED),
       ...(remarks.length > MOST_LISTED ? [t.andMore(remarks.length - MOST_LISTED)] : []),
     ];
   };
 }
+
+const takenWords = (kept: number, all: number): string =>
+  kept === all ? t.entriesWereTaken(kept) : t.entriesWereTakenOf(kept, all);

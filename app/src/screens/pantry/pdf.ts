@@ -1,7 +1,7 @@
 import { AtkinsonHyperlegibleNext_400Regular as fontRegular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
 import { AtkinsonHyperlegibleNext_600SemiBold as fontBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
 import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb, type PDFFont } from 'pdf-lib';
+import { PDFDocument, rgb, type PDFFont, type PDFImage, type PDFPage } from 'pdf-lib';
 import { fontAddress } from '../../components/fontAddress';
 import { t } from '../../text/en/pdf';
 import type { Sheet } from './sheet';
@@ -63,55 +63,77 @@ export async function pdfOf(
     await pdf.embedFont(fonts?.regular ?? (await bytesOf(fontRegular)), { subset: true }),
     await pdf.embedFont(fonts?.bold ?? (await bytesOf(fontBold)), { subset: true }),
   ];
-  const ink = rgb(0.08, 0.13, 0.11);
-  let page = pdf.addPage([WIDTH, HEIGHT]);
-  page.drawText(t.pause, { x: MARGIN, y: HEIGHT - MARGIN - 14, size: 16, font: bold, color: ink });
-  page.drawText(sheet.title, { x: MARGIN + 60, y: HEIGHT - MARGIN - 14, size: 11, font: bold, color: ink });
-  page.drawText(t.whatItWasTakenForIs, {
-    x: MARGIN,
-    y: HEIGHT - MARGIN - 29,
-    size: SIZE,
-    font: regular,
-    color: ink,
-  });
-  let top = HEIGHT - MARGIN - 44;
-  let [column, y] = [0, top];
-  const next = () => {
-    column += 1;
-    if (column > 1) {
-      page = pdf.addPage([WIDTH, HEIGHT]);
-      top = HEIGHT - MARGIN;
-      column = 0;
-    }
-    y = top;
-  };
-  const put = (text: string, font: PDFFont, size: number, lead: number) => {
-    if (y - lead < MARGIN) next();
-    y -= lead;
-    page.drawText(text, { x: MARGIN + column * (COLUMN + GAP), y, size, font, color: ink });
-  };
+  const paper = new Paper(pdf);
+  paper.head(sheet.title, regular, bold);
   for (const { title, lines } of sheet.parts) {
-    // A heading does not stand alone at the foot of a column.
-    if (y - HEAD - 2 * LEAD < MARGIN) next();
-    put(title, bold, 9.5, HEAD + 5);
+    // A heading is never alone at the foot of a column.
+    paper.keep(HEAD + 2 * LEAD);
+    paper.line(title, bold, 9.5, HEAD + 5);
     for (const line of lines)
       wrapped(line, COLUMN - 8, (text) => regular.widthOfTextAtSize(text, SIZE)).forEach((text, at) =>
-        put(at === 0 ? `– ${text}` : `   ${text}`, regular, SIZE, LEAD),
+        paper.line(at === 0 ? `– ${text}` : `   ${text}`, regular, SIZE, LEAD),
       );
   }
   for (const { type, bytes } of photos
     .filter((photo) => photo.type === 'image/jpeg' || photo.type === 'image/png')
-    .slice(0, MOST_PICTURES)) {
-    const image = type === 'image/png' ? await pdf.embedPng(bytes) : await pdf.embedJpg(bytes);
-    const scale = Math.min(COLUMN / image.width, 200 / image.height, 1);
-    if (y - image.height * scale - 10 < MARGIN) next();
-    y -= image.height * scale + 10;
-    page.drawImage(image, {
-      x: MARGIN + column * (COLUMN + GAP),
-      y,
-      width: image.width * scale,
-      height: image.height * scale,
+    .slice(0, MOST_PICTURES))
+    paper.picture(type === 'image/png' ? await pdf.embedPng(bytes) : await pdf.embedJpg(bytes));
+  return pdf.save();
+}
+
+const INK = rgb(0.08, 0.13, 0.11);
+
+/** Pages of two columns, filled from the top. Lengths are in points. */
+class Paper {
+  private page: PDFPage;
+  private column = 0;
+  private top = HEIGHT - MARGIN - 44;
+  private y = this.top;
+
+  constructor(private readonly pdf: PDFDocument) {
+    this.page = pdf.addPage([WIDTH, HEIGHT]);
+  }
+
+  head(title: string, regular: PDFFont, bold: PDFFont): void {
+    const top = HEIGHT - MARGIN;
+    this.page.drawText(t.pause, { x: MARGIN, y: top - 14, size: 16, font: bold, color: INK });
+    this.page.drawText(title, { x: MARGIN + 60, y: top - 14, size: 11, font: bold, color: INK });
+    this.page.drawText(t.whatItWasTakenForIs, {
+      x: MARGIN,
+      y: top - 29,
+      size: SIZE,
+      font: regular,
+      color: INK,
     });
   }
-  return pdf.save();
+
+  /** Goes on in the next column where so much does not fit into this one. */
+  keep(height: number): void {
+    if (this.y - height >= MARGIN) return;
+    this.column += 1;
+    if (this.column > 1) {
+      this.page = this.pdf.addPage([WIDTH, HEIGHT]);
+      this.top = HEIGHT - MARGIN;
+      this.column = 0;
+    }
+    this.y = this.top;
+  }
+
+  line(text: string, font: PDFFont, size: number, lead: number): void {
+    this.keep(lead);
+    this.y -= lead;
+    this.page.drawText(text, { x: this.left, y: this.y, size, font, color: INK });
+  }
+
+  picture(image: PDFImage): void {
+    const scale = Math.min(COLUMN / image.width, 200 / image.height, 1);
+    const [width, height] = [image.width * scale, image.height * scale];
+    this.keep(height + 10);
+    this.y -= height + 10;
+    this.page.drawImage(image, { x: this.left, y: this.y, width, height });
+  }
+
+  private get left(): number {
+    return MARGIN + this.column * (COLUMN + GAP);
+  }
 }

@@ -3,7 +3,7 @@ import { ancestorsOf, descendantsOf, type Descent } from '@pause/core/pantry';
 import type { CouldBe } from '@pause/core/pantry/recall';
 import { guide } from '../../deciding/guide';
 import type { BatchPage, Pantry, PortionPage } from '../../notebook/pantry';
-import { recordOf } from '../../notebook/recalls';
+import { currentFind } from '../../notebook/repository/finds';
 import type { Thunk } from '../../notebook/store';
 import { momentWords } from '../../text/days';
 import { t } from '../../text/en/pantry';
@@ -21,7 +21,7 @@ import {
   readingWords,
   SURENESS,
 } from '../../text/names';
-import { amountWords, COOKING, METHOD, SIGN, stepWords } from '../../text/pantry';
+import { amountWords, METHOD, SIGN, stepWords, cookedWords } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
 import { stepsOf } from './batch';
 import { portionWords } from './PantryParts';
@@ -54,7 +54,7 @@ export function findsBehind(descent: Descent, id: string): string[] {
 export const recordsBehind =
   (ids: readonly string[]): Thunk<Promise<FindRecord[]>> =>
   async (dispatch) =>
-    (await Promise.all(ids.map((id) => dispatch(recordOf(id))))).flatMap((one) => one ?? []);
+    (await Promise.all(ids.map((id) => dispatch(currentFind(id))))).flatMap((one) => one ?? []);
 
 /**
  * "deadly; amatoxins: destroys the liver. Silent for six to twenty-four hours; then …". Of what is silent at
@@ -156,11 +156,11 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
     },
     { title: t.howItWasMadeReady, lines: batches.flatMap((one) => prepared(pantry, one)) },
     ...records.map((record): SheetPart => ({
-      title: t.whereAndWhenItWas(record.number === undefined ? '' : t.findInBrackets(record.number)),
+      title: ofFind(t.whereAndWhenItWas, record),
       lines: found(record, nameOf),
     })),
     ...records.map((record): SheetPart => ({
-      title: t.whatWasSeenOfIt(record.number === undefined ? '' : t.findInBrackets(record.number)),
+      title: ofFind(t.whatWasSeenOfIt, record),
       lines: seen(record, nameOf),
     })),
   ];
@@ -178,7 +178,7 @@ function eaten(pantry: Pantry, portion: PortionPage): string[] {
     return amount ? amountWords(amount) : made ? t.allThatWasLeftOf(amountWords(made)) : t.nobodyWeighedIt;
   });
   return [
-    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${listed(amounts)}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.minutesAfter(cooked.minutes)}` : ''}`,
+    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${listed(amounts)}${cooked ? `; ${lowerFirst(cookedWords(cooked))}` : ''}`,
   ];
 }
 
@@ -195,7 +195,13 @@ function prepared(pantry: Pantry, { fields }: BatchPage): string[] {
         ];
   });
   return [
-    `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}${cooked ? `; ${COOKING[cooked.how].toLowerCase()}${cooked.minutes === undefined ? '' : t.cookedForMinutes(cooked.minutes)}${cooked.poured === undefined ? '' : t.withWaterPouredAway(cooked.poured)}` : ''}${figures.strength === undefined ? '' : t.percentAlcohol(figures.strength)}`,
+    [
+      `${name}: ${method ? METHOD[method][1] : ''}${on ? `, ${isoDayName(on)}` : ''}`,
+      cooked && lowerFirst(cookedWords(cooked)),
+      figures.strength === undefined ? undefined : t.percentAlcohol(figures.strength),
+    ]
+      .filter(Boolean)
+      .join('; '),
     ...(done.length > 0 ? [t.doneSteps(done.join('; '))] : []),
   ];
 }
@@ -220,7 +226,9 @@ function found(record: FindRecord, nameOf: (person: string) => string): string[]
     t.verdict(
       outcome === undefined ? t.none : OUTCOME[outcome].toLowerCase(),
       decision
-        ? `${CHOICE[decision.choice]}${decision.choice === 'collect' && outcome !== 'collect' ? t.againstTheVerdict : ''}.`
+        ? (decision.choice === 'collect' && outcome !== 'collect' ? t.againstTheVerdict : t.decided)(
+            CHOICE[decision.choice],
+          )
         : t.notDecided,
     ),
   ];
@@ -236,3 +244,6 @@ function seen(record: FindRecord, nameOf: (person: string) => string): string[] 
         `${characterName(reading.character)}: ${readingWords(reading)} (${SURENESS[reading.sureness]}${several ? `, ${nameOf(reading.by)}` : ''})`,
     );
 }
+
+const ofFind = (title: string, { number }: FindRecord) =>
+  number === undefined ? title : t.ofFind(title, number);

@@ -10,8 +10,9 @@ import {
   Rule,
   Small,
   SmallStrong,
-  space,
   Strong,
+  Stack,
+  Row,
 } from '../../components';
 import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
@@ -54,28 +55,28 @@ export function Account() {
     await look();
   };
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Heading>{t.yourAccount}</Heading>
-      <View style={styles.ways}>
+      <Row wrap gap="m">
         <Button
           label={t.takeEverythingAlong}
           tone="outline"
           onPress={() => window.location.assign('/api/v1/me/export')}
         />
         <Button label={t.signOut} tone="outline" onPress={() => void act(signOut()).then(save)} />
-      </View>
+      </Row>
       <Small soft>{t.aFileWithAllYou}</Small>
       {known && known.sessions.length > 1 ? (
         <SignedIn sessions={known.sessions} onEnd={(id) => void end(id)} />
       ) : null}
-      <View style={styles.ways}>
+      <Row wrap gap="m">
         <Button
           label={t.signOutEverywhere}
           tone="plain"
           onPress={() => void act(signOutEverywhere()).then(save)}
         />
         <Button label={t.deleteTheAccount} tone="plain" onPress={() => setDeleting(true)} />
-      </View>
+      </Row>
       {deleting ? (
         <Delete
           name={person.name}
@@ -87,7 +88,7 @@ export function Account() {
       {problem && problem.field !== 'password' ? (
         <SmallStrong role="alert">{problem.title}</SmallStrong>
       ) : null}
-    </View>
+    </Stack>
   );
 }
 
@@ -118,15 +119,14 @@ function SignedIn({
                 )
               }
             >
-              <Strong>
-                {device}
-                {current ? t.here : ''}
-              </Strong>
+              <Strong>{current ? t.thisDevice(device) : device}</Strong>
               <Small soft>
-                {t.since(
-                  dayWords(new Date(since), new Date()),
-                  current ? '' : t.used(dayWords(new Date(lastUsed), new Date())),
-                )}
+                {current
+                  ? t.since(dayWords(new Date(since), new Date()))
+                  : t.sinceAndUsed(
+                      dayWords(new Date(since), new Date()),
+                      dayWords(new Date(lastUsed), new Date()),
+                    )}
               </Small>
             </Line>
             <Rule />
@@ -151,7 +151,7 @@ function Delete({
   const [written, setWritten] = useState('');
   const [password, setPassword] = useState('');
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Body>{t.yourOwnNotebookIsDeleted}</Body>
       <Field label={t.writeYourNameToSay} value={written} onChangeText={setWritten} maxLength={80} />
       {hasPassword ? (
@@ -171,12 +171,10 @@ function Delete({
         style={styles.start}
         onPress={() => onDelete(written, hasPassword ? password : undefined)}
       />
-    </View>
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
   start: { alignSelf: 'flex-start' },
 });

@@ -16,14 +16,14 @@ import { styles } from './groupStyles';
 
 const MOST_SHOWN = 8;
 
-/** Who agreed on what, and when: what was told before stays visible. */
+/** Who agreed on what, and when: what was agreed before stays visible. */
 export function Agreed({ group }: { readonly group: Group }) {
   const act = useAct();
   const page = useApp((state) => state.pages.all[group.id]);
   useEffect(() => {
     void import('../../notebook/outside').then(({ loadPages }) => act(loadPages([group.id])));
   }, [act, group.id]);
-  const changes = [...(page?.told ?? [])].reverse();
+  const changes = [...(page?.changes ?? [])].reverse();
   if (!page || changes.length === 0) return null;
   return (
     <View style={styles.block}>
@@ -35,8 +35,10 @@ export function Agreed({ group }: { readonly group: Group }) {
               {FIELD[one.field as keyof typeof FIELD]}: {ruleWords(one.value)}
             </Body>
             <Small soft>
-              {memberName(group, one.by)}, {dayWords(new Date(one.at), new Date())}
-              {isCurrent(page, one) ? '' : t.somethingElseWasRecordedSince}
+              {(isCurrent(page, one) ? t.recordedByOn : t.recordedByOnAndChanged)(
+                memberName(group, one.by),
+                dayWords(new Date(one.at), new Date()),
+              )}
             </Small>
           </View>
         ))}

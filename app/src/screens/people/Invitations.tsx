@@ -10,8 +10,8 @@ import {
   Rule,
   Small,
   SmallStrong,
-  space,
   Strong,
+  Stack,
 } from '../../components';
 import type { Group, Role } from '../../notebook/api';
 import { useAct } from '../../notebook/store';
@@ -37,10 +37,9 @@ interface InvitationsProps {
   readonly save: (outcome: Outcome) => void;
 }
 
-/** Letting somebody in, and the codes that nobody has used yet. */
-export function Invitations({ group, save }: InvitationsProps) {
+/** Codes that nobody has used yet; making one, and taking one back. */
+function useInvitations({ group, save }: InvitationsProps) {
   const act = useAct();
-  const [role, setRole] = useState<Role>('member');
   const [code, setCode] = useState<string | undefined>();
   const [open, setOpen] = useState<readonly OpenInvitation[]>([]);
   const look = useCallback(async () => {
@@ -50,7 +49,7 @@ export function Invitations({ group, save }: InvitationsProps) {
   useEffect(() => {
     void look();
   }, [look]);
-  const makeCode = async () => {
+  const makeCode = async (role: Role) => {
     const outcome = await act(inviteTo(group.id, role, DAYS));
     save(outcome);
     setCode(Made.safeParse(outcome.ok ? outcome.answer : undefined).data?.code);
@@ -61,8 +60,15 @@ export function Invitations({ group, save }: InvitationsProps) {
     setCode(undefined);
     await look();
   };
+  return { code, hideCode: () => setCode(undefined), open, makeCode, takeBack };
+}
+
+/** Letting somebody in, and the codes that nobody has used yet. */
+export function Invitations({ group, save }: InvitationsProps) {
+  const [role, setRole] = useState<Role>('member');
+  const { code, hideCode, open, makeCode, takeBack } = useInvitations({ group, save });
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Heading>{t.letSomebodyIn}</Heading>
       <ChipRow label={t.asWhat}>
         {ROLES.map((one) => (
@@ -72,7 +78,7 @@ export function Invitations({ group, save }: InvitationsProps) {
             chosen={one === role}
             onPress={() => {
               setRole(one);
-              setCode(undefined);
+              hideCode();
             }}
           />
         ))}
@@ -85,36 +91,44 @@ export function Invitations({ group, save }: InvitationsProps) {
         label={code ? t.anotherCode : t.showACode}
         tone="outline"
         style={styles.start}
-        onPress={() => void makeCode()}
+        onPress={() => void makeCode(role)}
       />
       <Small soft>{t.aCodeThatNobodyUsed(DAYS)}</Small>
       {open.length > 0 ? (
-        <>
-          <SmallStrong>{t.notUsedYet}</SmallStrong>
-          <View role="list" aria-label={t.codesThatNobodyHasUsed}>
-            <Rule />
-            {open.map((one) => (
-              <View key={one.id} role="listitem">
-                <Line end={<Button label={t.takeBack} tone="plain" onPress={() => void takeBack(one.id)} />}>
-                  <Strong>{ROLE[one.role]}</Strong>
-                  <Small soft>
-                    {t.madeByGoodUntil(
-                      memberName(group, one.by),
-                      dayWords(new Date(one.expiresAt), new Date()),
-                    )}
-                  </Small>
-                </Line>
-                <Rule />
-              </View>
-            ))}
-          </View>
-        </>
+        <NotUsedYet group={group} open={open} onTakeBack={(id) => void takeBack(id)} />
       ) : null}
-    </View>
+    </Stack>
+  );
+}
+
+interface NotUsedProps {
+  readonly group: Group;
+  readonly open: readonly OpenInvitation[];
+  readonly onTakeBack: (id: string) => void;
+}
+
+function NotUsedYet({ group, open, onTakeBack }: NotUsedProps) {
+  return (
+    <>
+      <SmallStrong>{t.notUsedYet}</SmallStrong>
+      <View role="list" aria-label={t.codesThatNobodyHasUsed}>
+        <Rule />
+        {open.map((one) => (
+          <View key={one.id} role="listitem">
+            <Line end={<Button label={t.takeBack} tone="plain" onPress={() => onTakeBack(one.id)} />}>
+              <Strong>{ROLE[one.role]}</Strong>
+              <Small soft>
+                {t.madeByGoodUntil(memberName(group, one.by), dayWords(new Date(one.expiresAt), new Date()))}
+              </Small>
+            </Line>
+            <Rule />
+          </View>
+        ))}
+      </View>
+    </>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
   start: { alignSelf: 'flex-start' },
 });

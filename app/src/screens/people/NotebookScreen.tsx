@@ -6,6 +6,7 @@ import { newId } from '../../notebook/open';
 import { useApp, useAct } from '../../notebook/store';
 import { t } from '../../text/en/people';
 import { ROLE } from '../../text/groups';
+import { sentences } from '../../text/messages';
 import { Account } from './Account';
 import { beginGroup } from './account';
 import { Sending } from './NotebookSending';
@@ -35,7 +36,7 @@ function Whose() {
   const router = useRouter();
   const { person, signedOut } = useApp((state) => state.me);
   if (person?.account && !signedOut)
-    return <Body>{t.sNotebook(person.name, person.demo ? t.demoIsMadeUp : '.')}</Body>;
+    return <Body>{sentences(t.sNotebook(person.name), person.demo && t.demoIsMadeUp)}</Body>;
   return (
     <View style={styles.block}>
       <Body>{person?.account ? t.isSignedOutWhatYou(person.name) : t.nobodyIsSignedInEverything}</Body>

@@ -1,12 +1,13 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import { taxonContent } from '@pause/core';
-import { Body, Button, Field, Heading, Small, SmallStrong, space } from '../../components';
+import { Body, Button, Field, Heading, Small, SmallStrong, Stack, Row } from '../../components';
 import { guide } from '../../deciding/guide';
 import type { Group } from '../../notebook/api';
 import { useAct, useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
 import { t } from '../../text/en/people';
+import { sentences } from '../../text/messages';
 import { memberName } from '../../text/people';
 import { signReview, unsignReview, type Outcome } from './account';
 
@@ -21,52 +22,46 @@ export function Reviews({ taxon }: { readonly taxon: string }) {
   );
   if (shown.length === 0) return null;
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Heading>{t.reviewedInYourGroups}</Heading>
       {shown.map((group) => (
         <Review key={group.id} group={group} taxon={taxon} content={content} />
       ))}
-    </View>
+    </Stack>
   );
 }
 
-function Review({
-  group,
-  taxon,
-  content,
-}: {
+interface ReviewProps {
   readonly group: Group;
   readonly taxon: string;
   readonly content: string;
-}) {
+}
+
+function Review({ group, taxon, content }: ReviewProps) {
   const act = useAct();
   const [open, setOpen] = useState(false);
-  const [note, setNote] = useState('');
   const [message, setMessage] = useState<string | undefined>();
   const review = group.reviews.find((r) => r.taxon === taxon);
   const isCurrent = review?.content === content;
-  const keeper = group.role === 'keeper';
   const save = (outcome: Outcome) => {
     setMessage(outcome.ok ? undefined : outcome.title);
     if (outcome.ok) setOpen(false);
   };
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       {review ? (
         <Body>
-          {t.signedBy(
-            group.name,
-            memberName(group, review.by),
-            dayWords(new Date(review.at), new Date()),
-            review.note ? ` “${review.note}”` : '',
-            isCurrent ? '' : t.theGuideSaysSomethingElse,
+          {sentences(
+            t.signedBy(group.name, memberName(group, review.by), dayWords(new Date(review.at), new Date())),
+            review.note && `“${review.note}”`,
+            !isCurrent && t.theGuideSaysSomethingElse,
           )}
         </Body>
       ) : (
         <Body>{t.nobodyHasSignedItWhere(group.name)}</Body>
       )}
-      {keeper && !open ? (
-        <View style={styles.ways}>
+      {group.role === 'keeper' && !open ? (
+        <Row gap="m">
           {isCurrent ? (
             <Button
               label={t.takeTheSignatureBack}
@@ -76,34 +71,34 @@ function Review({
           ) : (
             <Button label={t.signItAsReviewed} tone="outline" onPress={() => setOpen(true)} />
           )}
-        </View>
+        </Row>
       ) : null}
       {open ? (
-        <View style={styles.block}>
-          <Small soft>{t.youSayThatYouKnow}</Small>
-          <Field
-            label={t.byWhatInYourWords}
-            value={note}
-            onChangeText={setNote}
-            maxLength={500}
-            placeholder={t.whichBooksWhichYearsWhich}
-          />
-          <Button
-            label={t.signIt}
-            style={styles.start}
-            onPress={() =>
-              void act(signReview(group.id, taxon, content, note.trim() || undefined)).then(save)
-            }
-          />
-        </View>
+        <Sign onSign={(note) => void act(signReview(group.id, taxon, content, note)).then(save)} />
       ) : null}
       {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
-    </View>
+    </Stack>
+  );
+}
+
+/** Signs, with a note where there is one. */
+function Sign({ onSign }: { readonly onSign: (note: string | undefined) => void }) {
+  const [note, setNote] = useState('');
+  return (
+    <Stack gap="s">
+      <Small soft>{t.youSayThatYouKnow}</Small>
+      <Field
+        label={t.byWhatInYourWords}
+        value={note}
+        onChangeText={setNote}
+        maxLength={500}
+        placeholder={t.whichBooksWhichYearsWhich}
+      />
+      <Button label={t.signIt} style={styles.start} onPress={() => onSign(note.trim() || undefined)} />
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
-  ways: { flexDirection: 'row', gap: space.m },
   start: { alignSelf: 'flex-start' },
 });

@@ -1,6 +1,7 @@
 import { Refused, type Api } from '../../notebook/api';
 import { emptyDevice } from '../../notebook/empty';
-import { loadList, syncAll } from '../../notebook/open';
+import { syncAll } from '../../notebook/open';
+import { loadList } from '../../notebook/repository/finds';
 import { me } from '../../notebook/slices';
 import type { Thunk } from '../../notebook/store';
 import { t } from '../../text/en/account';
@@ -28,7 +29,7 @@ function failed(error: unknown): Outcome {
   };
 }
 
-/** Does something at the server, then takes what changed. What is wrong is told with its field. */
+/** Does something at the server, then takes what changed. A problem names its field. */
 function atServer(
   work: (
     ask: (method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown) => Promise<unknown>,

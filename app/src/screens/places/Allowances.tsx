@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { sameValue, type CompiledTaxon, type FieldsOf } from '@pause/core';
 import { readNumber } from '@pause/core/lib/typed';
 import { taxaSeenAt } from '@pause/core/season';
-import { Body, Button, Chip, ChipRow, Field, SmallStrong, space, Strong } from '../../components';
+import { Body, Button, Chip, ChipRow, Field, SmallStrong, space, Strong, Stack, Row } from '../../components';
 import { ChooseTaxon } from '../../components/names/ChooseTaxon';
 import { guide } from '../../deciding/guide';
 import { seenPlace, type Place } from '../../notebook/usePlaces';
@@ -44,12 +44,12 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
   return (
     <>
       <PerDay all={all} say={say} />
-      <View style={styles.field}>
+      <Stack gap="xs">
         <SmallStrong>{t.whatIsSaidOfSingle}</SmallStrong>
         {named.map((one) => {
           const words = pickingWords({ code: 'allowance', allowance: one });
           return (
-            <View key={JSON.stringify(one)} style={styles.named}>
+            <Row align="centre" gap="m" key={JSON.stringify(one)}>
               <Body style={styles.grow}>{words}</Body>
               <Button
                 label={t.takeAway}
@@ -57,7 +57,7 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
                 tone="plain"
                 onPress={() => say((now) => now.filter((other) => !sameValue(other, one)))}
               />
-            </View>
+            </Row>
           );
         })}
         {adding ? (
@@ -80,7 +80,7 @@ export function Allowances({ place, say }: { readonly place: Place; readonly say
             onPress={() => setAdding(true)}
           />
         )}
-      </View>
+      </Stack>
     </>
   );
 }
@@ -99,7 +99,7 @@ function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say
     ]);
   };
   return (
-    <View style={styles.field}>
+    <Stack gap="xs">
       <Field
         label={t.theMostThatOnePerson}
         inputMode="decimal"
@@ -118,36 +118,44 @@ function PerDay({ all, say }: { readonly all: readonly Allowance[]; readonly say
           if (!wrong && text.trim() !== '') put(one);
         }}
       />
-    </View>
+    </Stack>
   );
 }
 
 /** Of one kind, or of one of its parts. */
-function Named({
-  place,
-  onChange,
-  onAway,
-}: {
+interface NamedProps {
   readonly place: Place;
   readonly onChange: (allowance: Allowance) => void;
   readonly onAway: () => void;
-}) {
+}
+
+function Named({ place, onChange, onAway }: NamedProps) {
   const [taxon, setTaxon] = useState<CompiledTaxon | undefined>();
+  if (taxon)
+    return (
+      <AllowanceOf taxon={taxon} onChange={onChange} onAnother={() => setTaxon(undefined)} onAway={onAway} />
+    );
+  const seen = [...taxaSeenAt(seenPlace(place))]
+    .flatMap((id) => guide.taxon(id) ?? [])
+    .filter((one) => one.taxon.parts.length > 0);
+  return (
+    <Stack gap="xs">
+      <ChooseTaxon label={t.whichKind} placeholder={t.aNameWhatWasSeen} first={seen} onChoose={setTaxon} />
+      <Button label={t.notNow} tone="plain" style={styles.start} onPress={onAway} />
+    </Stack>
+  );
+}
+
+interface AllowanceOfProps extends Omit<NamedProps, 'place'> {
+  readonly taxon: CompiledTaxon;
+  readonly onAnother: () => void;
+}
+
+function AllowanceOf({ taxon, onChange, onAnother, onAway }: AllowanceOfProps) {
   const [part, setPart] = useState<string | undefined>();
   const [may, setMay] = useState<Allowance['may']>('yes');
   const [text, setText] = useState('');
   const [unit, setUnit] = useState<Unit>('litre');
-  if (!taxon) {
-    const seen = [...taxaSeenAt(seenPlace(place))]
-      .flatMap((id) => guide.taxon(id) ?? [])
-      .filter((one) => one.taxon.parts.length > 0);
-    return (
-      <View style={styles.field}>
-        <ChooseTaxon label={t.whichKind} placeholder={t.aNameWhatWasSeen} first={seen} onChoose={setTaxon} />
-        <Button label={t.notNow} tone="plain" style={styles.start} onPress={onAway} />
-      </View>
-    );
-  }
   const parts = [...new Map(taxon.taxon.parts.map((one) => [one.part, one.name] as const))];
   const wrong = may === 'yes' && isWrong(text);
   const perDay = may === 'yes' && text.trim() !== '' ? { perDay: { amount: amountOf(text), unit } } : {};
@@ -177,7 +185,7 @@ function Named({
           <Units unit={unit} onChoose={setUnit} />
         </>
       ) : null}
-      <View style={styles.ways}>
+      <Row wrap gap="m">
         <Button
           label={t.putItDown}
           disabled={wrong}
@@ -185,18 +193,15 @@ function Named({
             onChange({ taxon: taxon.id, ...(part === undefined ? {} : { part }), may, ...perDay })
           }
         />
-        <Button label={t.anotherKind} tone="plain" onPress={() => setTaxon(undefined)} />
+        <Button label={t.anotherKind} tone="plain" onPress={onAnother} />
         <Button label={t.notNow} tone="plain" onPress={onAway} />
-      </View>
+      </Row>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  field: { gap: space.xs },
   form: { gap: space.m, marginTop: space.xs },
-  named: { flexDirection: 'row', alignItems: 'center', gap: space.m },
   grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
 });

@@ -8,7 +8,19 @@ import {
   shapeOf,
   type ShapeKind,
 } from '@pause/core/notebook/page/shape';
-import { Button, Chip, ChipRow, Field, Small, SmallStrong, space, Strong, useWide } from '../../components';
+import {
+  Button,
+  Chip,
+  ChipRow,
+  Field,
+  Small,
+  SmallStrong,
+  space,
+  Strong,
+  useWide,
+  Row,
+  Grow,
+} from '../../components';
 import { useApp } from '../../notebook/store';
 import type { Place } from '../../notebook/usePlaces';
 import { t } from '../../text/en/places';
@@ -54,17 +66,11 @@ interface DrawShapeProps {
 /** Where a place is, drawn point by point: on the map, at one's own position, or by degrees. */
 export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
   const wide = useWide();
-  const demo = useApp((state) => state.me.person?.demo === true);
   const { data } = useMap();
   const [kind, setKind] = useState<ShapeKind>(shape?.type ?? 'Point');
   const [positions, setPositions] = useState<readonly GeoPosition[]>(() => (shape ? drawnBefore(shape) : []));
-  const [text, setText] = useState('');
-  const [message, setMessage] = useState<string | undefined>();
-  const add = (position: readonly [number, number]) => {
-    setMessage(undefined);
+  const add = (position: readonly [number, number]) =>
     setPositions((was) => (kind === 'Point' ? [[...position]] : [...was, [...position]]));
-  };
-  const typed = readPosition(text);
   const now = shapeOf(kind, positions);
   return (
     <View style={wide ? styles.columns : styles.block}>
@@ -84,51 +90,12 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
       </View>
       <View style={[styles.block, wide && styles.grow]}>
         <Strong role="status">{sizeWords(kind, positions)}</Strong>
-        <View style={styles.ways}>
-          <Button
-            label={t.whereIStand}
-            tone="outline"
-            onPress={() =>
-              void whereIStand(demo).then((found) => {
-                if (typeof found === 'string') setMessage(found);
-                else add(found);
-              })
-            }
-          />
-          <Button
-            label={t.takeBack}
-            aria-label={t.takeBackTheLastPoint}
-            tone="outline"
-            disabled={positions.length === 0}
-            onPress={() => setPositions(positions.slice(0, -1))}
-          />
-        </View>
-        {demo ? <Small soft>{t.theDemosPhoneIsSimulated}</Small> : null}
-        {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
-        <View style={styles.degrees}>
-          <View style={styles.grow}>
-            <Field
-              label={t.orByItsDegreesNorth}
-              value={text}
-              onChangeText={setText}
-              placeholder="46.5078, 12.2000"
-              inputMode="text"
-              {...(text.trim() !== '' && !typed ? { wrong: t.twoNumbersNorthAndThen } : {})}
-            />
-          </View>
-          <Button
-            label={t.addIt}
-            tone="outline"
-            disabled={!typed}
-            onPress={() => {
-              if (typed) {
-                add(typed);
-                setText('');
-              }
-            }}
-          />
-        </View>
-        <View style={styles.ways}>
+        <OwnPosition
+          onAdd={add}
+          onTakeBack={positions.length === 0 ? undefined : () => setPositions(positions.slice(0, -1))}
+        />
+        <ByDegrees onAdd={add} />
+        <Row wrap gap="m" align="centre">
           <Button
             label={t.thatIsWhereItIs}
             disabled={!now}
@@ -137,9 +104,68 @@ export function DrawShape({ shape, places, onDone, onAway }: DrawShapeProps) {
             }}
           />
           <Button label={t.notNow} tone="plain" onPress={onAway} />
-        </View>
+        </Row>
       </View>
     </View>
+  );
+}
+
+type Add = (position: readonly [number, number]) => void;
+
+interface OwnPositionProps {
+  readonly onAdd: Add;
+  readonly onTakeBack: (() => void) | undefined;
+}
+
+/** Adds where one stands; takes the last point back. */
+function OwnPosition({ onAdd, onTakeBack }: OwnPositionProps) {
+  const demo = useApp((state) => state.me.person?.demo === true);
+  const [message, setMessage] = useState<string | undefined>();
+  const locate = () =>
+    void whereIStand(demo).then((found) => {
+      setMessage(typeof found === 'string' ? found : undefined);
+      if (typeof found !== 'string') onAdd(found);
+    });
+  return (
+    <>
+      <Row wrap gap="m" align="centre">
+        <Button label={t.whereIStand} tone="outline" onPress={locate} />
+        <Button
+          label={t.takeBack}
+          aria-label={t.takeBackTheLastPoint}
+          tone="outline"
+          disabled={!onTakeBack}
+          onPress={() => onTakeBack?.()}
+        />
+      </Row>
+      {demo ? <Small soft>{t.theDemosPhoneIsSimulated}</Small> : null}
+      {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
+    </>
+  );
+}
+
+function ByDegrees({ onAdd }: { readonly onAdd: Add }) {
+  const [text, setText] = useState('');
+  const typed = readPosition(text);
+  const add = () => {
+    if (!typed) return;
+    onAdd(typed);
+    setText('');
+  };
+  return (
+    <Row gap="m" align="bottom">
+      <Grow>
+        <Field
+          label={t.orByItsDegreesNorth}
+          value={text}
+          onChangeText={setText}
+          placeholder="46.5078, 12.2000"
+          inputMode="text"
+          {...(text.trim() !== '' && !typed ? { wrong: t.twoNumbersNorthAndThen } : {})}
+        />
+      </Grow>
+      <Button label={t.addIt} tone="outline" disabled={!typed} onPress={add} />
+    </Row>
   );
 }
 
@@ -152,7 +178,5 @@ const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl, alignItems: 'flex-start' },
   block: { gap: space.s },
   map: { flex: 1.3 },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
-  degrees: { flexDirection: 'row', gap: space.m, alignItems: 'flex-end' },
   grow: { flex: 1 },
 });

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { FieldsOf } from '@pause/core';
+import type { FieldsOf, TaxonId } from '@pause/core';
 import {
   Body,
   Button,
@@ -17,6 +17,7 @@ import {
   space,
   Strong,
   Title,
+  Grow,
 } from '../../components';
 import { guide } from '../../deciding/guide';
 import { changeFields, toggled, type Changes } from '../../notebook/changeFields';
@@ -95,27 +96,19 @@ export function EatersScreen() {
   );
 }
 
-function Eater({
-  eater: { id, fields },
-  open,
-  onOpen,
-}: {
+interface EaterProps {
   readonly eater: EaterPage;
   readonly open: boolean;
   readonly onOpen: () => void;
-}) {
-  const act = useAct();
-  const { name = t.somebody, cautions = [], likes = [], dislikes = [], eatsAlong } = fields;
-  const save = (make: (now: Partial<FieldsOf<'eater'>>) => Changes<'eater'>) =>
-    void act(changeFields(id, 'eater', make));
+}
+
+function Eater({ eater, open, onOpen }: EaterProps) {
+  const { name = t.somebody, cautions = [], likes = [], dislikes = [], eatsAlong } = eater.fields;
   return (
     <View role="listitem">
       <View style={styles.line}>
-        <View style={styles.grow}>
-          <Strong>
-            {name}
-            {eatsAlong === false ? t.notAtTheMoment : ''}
-          </Strong>
+        <Grow>
+          <Strong>{eatsAlong === false ? t.notAtTheMoment(name) : name}</Strong>
           <Small soft>
             {[
               cautions.map((one) => lowerFirst(cautionFor(one))).join(', ') || t.nothingToMind,
@@ -125,7 +118,7 @@ function Eater({
               .filter(Boolean)
               .join(' · ')}
           </Small>
-        </View>
+        </Grow>
         <Button
           label={open ? t.done : t.change}
           aria-label={`${open ? t.doneWith : t.change} ${name}`}
@@ -133,77 +126,86 @@ function Eater({
           onPress={onOpen}
         />
       </View>
-      {open ? (
-        <View style={styles.block}>
-          <ChipRow label={t.whetherEatsAlong(name)}>
-            <Chip
-              kind="checkbox"
-              label={t.eatsAlong}
-              chosen={eatsAlong !== false}
-              onPress={() => save((now) => ({ eatsAlong: now.eatsAlong === false }))}
-            />
-          </ChipRow>
-          <SmallStrong>{t.hasToMind}</SmallStrong>
-          <ChipRow label={t.whatHasToMind(name)}>
-            {[...CAUTIONS(), ...cautions.filter((one) => one.startsWith('other:'))].map((one) => (
-              <Chip
-                key={one}
-                kind="checkbox"
-                label={cautionFor(one)}
-                chosen={cautions.includes(one)}
-                onPress={() => save((now) => ({ cautions: toggled(now.cautions, one) }))}
-              />
-            ))}
-          </ChipRow>
-          <OwnWords
-            name={name}
-            onSay={(words) =>
-              save((now) => ({
-                cautions: [
-                  ...(now.cautions ?? []).filter((one) => one !== `other:${words}`),
-                  `other:${words}`,
-                ],
-              }))
-            }
-          />
-          <SmallStrong>{t.likesField}</SmallStrong>
-          <ChipRow label={t.whatLikes(name)}>
-            {WANTED().map((one) => (
-              <Chip
-                key={one}
-                kind="checkbox"
-                label={CommonName(one)}
-                chosen={likes.includes(one)}
-                onPress={() =>
-                  save((now) => ({
-                    likes: toggled(now.likes, one),
-                    dislikes: (now.dislikes ?? []).filter((other) => other !== one),
-                  }))
-                }
-              />
-            ))}
-          </ChipRow>
-          <SmallStrong>{t.doesNotLike}</SmallStrong>
-          <ChipRow label={t.whatDoesNotLike(name)}>
-            {WANTED().map((one) => (
-              <Chip
-                key={one}
-                kind="checkbox"
-                label={CommonName(one)}
-                chosen={dislikes.includes(one)}
-                onPress={() =>
-                  save((now) => ({
-                    dislikes: toggled(now.dislikes, one),
-                    likes: (now.likes ?? []).filter((other) => other !== one),
-                  }))
-                }
-              />
-            ))}
-          </ChipRow>
-        </View>
-      ) : null}
+      {open ? <EditEater eater={eater} /> : null}
       <Rule />
     </View>
+  );
+}
+
+function EditEater({ eater: { id, fields } }: Pick<EaterProps, 'eater'>) {
+  const act = useAct();
+  const { name = t.somebody, cautions = [], likes = [], dislikes = [], eatsAlong } = fields;
+  const save = (make: (now: Partial<FieldsOf<'eater'>>) => Changes<'eater'>) =>
+    void act(changeFields(id, 'eater', make));
+  const without = <T,>(list: readonly T[] | undefined, one: T) =>
+    (list ?? []).filter((other) => other !== one);
+  return (
+    <View style={styles.block}>
+      <ChipRow label={t.whetherEatsAlong(name)}>
+        <Chip
+          kind="checkbox"
+          label={t.eatsAlong}
+          chosen={eatsAlong !== false}
+          onPress={() => save((now) => ({ eatsAlong: now.eatsAlong === false }))}
+        />
+      </ChipRow>
+      <SmallStrong>{t.hasToMind}</SmallStrong>
+      <ChipRow label={t.whatHasToMind(name)}>
+        {[...CAUTIONS(), ...cautions.filter((one) => one.startsWith('other:'))].map((one) => (
+          <Chip
+            key={one}
+            kind="checkbox"
+            label={cautionFor(one)}
+            chosen={cautions.includes(one)}
+            onPress={() => save((now) => ({ cautions: toggled(now.cautions, one) }))}
+          />
+        ))}
+      </ChipRow>
+      <OwnWords
+        name={name}
+        onSay={(words) =>
+          save((now) => ({ cautions: [...without(now.cautions, `other:${words}`), `other:${words}`] }))
+        }
+      />
+      <SmallStrong>{t.likesField}</SmallStrong>
+      <TaxonChips
+        label={t.whatLikes(name)}
+        chosen={likes}
+        onToggle={(one) =>
+          save((now) => ({ likes: toggled(now.likes, one), dislikes: without(now.dislikes, one) }))
+        }
+      />
+      <SmallStrong>{t.doesNotLike}</SmallStrong>
+      <TaxonChips
+        label={t.whatDoesNotLike(name)}
+        chosen={dislikes}
+        onToggle={(one) =>
+          save((now) => ({ dislikes: toggled(now.dislikes, one), likes: without(now.likes, one) }))
+        }
+      />
+    </View>
+  );
+}
+
+interface TaxonChipsProps {
+  readonly label: string;
+  readonly chosen: readonly TaxonId[];
+  readonly onToggle: (taxon: TaxonId) => void;
+}
+
+function TaxonChips({ label, chosen, onToggle }: TaxonChipsProps) {
+  return (
+    <ChipRow label={label}>
+      {WANTED().map((one) => (
+        <Chip
+          key={one}
+          kind="checkbox"
+          label={CommonName(one)}
+          chosen={chosen.includes(one)}
+          onPress={() => onToggle(one)}
+        />
+      ))}
+    </ChipRow>
   );
 }
 
@@ -229,7 +231,6 @@ function OwnWords({ name, onSay }: { readonly name: string; readonly onSay: (wor
 
 const styles = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.m },
-  grow: { flex: 1 },
   block: { gap: space.s, paddingBottom: space.m },
   start: { alignSelf: 'flex-start' },
 });

@@ -15,6 +15,7 @@ import {
   SmallStrong,
   space,
   Strong,
+  Grow,
 } from '../../components';
 import { lookAgain } from '../../deciding/season/client';
 import type { LookAgain as Planned, Question } from '../../deciding/season/look';
@@ -214,10 +215,10 @@ export function AllLookAgain({
                 <View key={`${day} ${there.map(({ id }) => id).join()}`} role="listitem">
                   <View style={styles.visit}>
                     <Strong style={styles.day}>{dayName(day)}</Strong>
-                    <View style={styles.grow}>
+                    <Grow>
                       <Body>{upper(namesOf(there))}</Body>
                       <Small soft>{upper(few(taxa.map(commonName)))}</Small>
-                    </View>
+                    </Grow>
                   </View>
                   <Rule />
                 </View>
@@ -243,6 +244,5 @@ const styles = StyleSheet.create({
   block: { gap: space.s, marginTop: space.s },
   visit: { flexDirection: 'row', gap: space.m, paddingVertical: space.m },
   day: { width: 128 },
-  grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
 });

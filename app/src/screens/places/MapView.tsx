@@ -1,108 +1,31 @@
-import { geoMercator, geoPath } from 'd3-geo';
-import type { Geometry as GeoGeometry } from 'geojson';
-import { useState, useMemo } from 'react';
-import { type GestureResponderEvent, View, Pressable, StyleSheet } from 'react-native';
-import Svg, { G, Path, Text } from 'react-native-svg';
-import type { MapData } from '@pause/core/formats/files';
-import { positionsOf, middleOf } from '@pause/core/notebook/page/shape';
-import { TARGET, colour, stroke, font, Small, Button, space } from '../../components';
+import type { ZoomTransform } from 'd3-zoom';
+import { useMemo, useState } from 'react';
+import { type GestureResponderEvent, Pressable, StyleSheet, View } from 'react-native';
+import Svg, { G } from 'react-native-svg';
+import { Button, colour, Row, Small, stroke, TARGET } from '../../components';
 import { elementOf } from '../../lib/element';
+import type { Place } from '../../notebook/usePlaces';
 import { t } from '../../text/en/places';
-import {
-  type MapViewProps,
-  flatPositions,
-  PADDING,
-  layers,
-  areas,
-  MOVES,
-  STAYS,
-  AS_WIDE,
-  clearOf,
-  OVER,
-  Outline,
-  drawable,
-  Draft,
-  Mark,
-} from './mapParts';
-import { spread } from './spread';
+import { MapLayers, MapNames, transformOf } from './MapLayers';
+import { Draft, drawable, type MapViewProps, Mark, MOVES, Outline, type ShownPlace, STAYS } from './mapParts';
+import { type Drawn, type PlaceMark, useLayers, useMarks, useProjection } from './useMapDrawing';
 import { useZoom } from './useZoom';
+
+const shownOf = (place: Place, index: number): ShownPlace[] =>
+  place.fields.shape ? [{ place, shape: place.fields.shape, number: index + 1 }] : [];
 
 /** Places by their numbers in the list, on a map of one's own, drawn here without a connection. */
 export function MapView({ places, data, chosen, onChoose, height, drawing }: MapViewProps) {
   const [width, setWidth] = useState(0);
+  const size = [width, height] as const;
   const { sheet, transform, nearer, farther, whole } = useZoom(width, height);
-  const shown = useMemo(
-    () =>
-      places.flatMap((place, index) =>
-        place.fields.shape ? [{ place, shape: place.fields.shape, number: index + 1 }] : [],
-      ),
-    [places],
-  );
-  const drawn = useMemo(() => {
-    if (width === 0) return undefined;
-    const around: GeoGeometry = data
-      ? {
-          type: 'MultiPoint',
-          coordinates: data.features.flatMap(({ geometry }) =>
-            'coordinates' in geometry ? flatPositions(geometry.coordinates) : [],
-          ),
-        }
-      : {
-          type: 'MultiPoint',
-          coordinates: shown.flatMap(({ shape }) => positionsOf(shape).map(([x, y]) => [x, y])),
-        };
-    const projection = geoMercator();
-    // A single place has no extent to fit: some ground around it.
-    if (!data && shown.length < 2)
-      projection
-        .scale(3_000_000)
-        .center([...(shown[0] ? middleOf(shown[0].shape) : [0, 0])] as [number, number])
-        .translate([width / 2, height / 2]);
-    else
-      projection.fitExtent(
-        [
-          [data ? 0 : PADDING, data ? 0 : PADDING],
-          [width - (data ? 0 : PADDING), height - (data ? 0 : PADDING)],
-        ],
-        around,
-      );
-    return { projection, path: geoPath(projection) };
-  }, [data, height, shown, width]);
-  const paths = useMemo(() => {
-    if (!drawn || !data) return undefined;
-    const d = (of: MapData) => drawn.path(of) ?? '';
-    return {
-      spruce: d(layers(data, 'wood', ({ of }) => of === 'spruce')),
-      beech: d(layers(data, 'wood', ({ of }) => of !== 'spruce')),
-      meadow: d(layers(data, 'meadow')),
-      contours: d(layers(data, 'contour', ({ metres = 0 }) => metres % 500 !== 0)),
-      fifth: d(layers(data, 'contour', ({ metres = 0 }) => metres % 500 === 0)),
-      lakes: d(areas(layers(data, 'water'))),
-      rivers: d(layers(data, 'water', ({ width: wide = 1 }) => wide >= 2)),
-      streams: d(layers(data, 'water', ({ width: wide = 1 }) => wide < 2)),
-      paths: d(layers(data, 'path')),
-    };
-  }, [data, drawn]);
+  const shown = useMemo(() => places.flatMap(shownOf), [places]);
+  const drawn = useProjection(data, shown, size);
+  const layers = useLayers(drawn, data);
+  const marks = useMarks(drawn, shown, transform, size);
   /** Where a position is on the sheet as it is drawn now. */
   const on = (position: readonly [number, number, ...number[]]): [number, number] =>
     transform.apply(drawn?.projection([position[0], position[1]]) ?? [0, 0]);
-  const inside = ([x, y]: readonly [number, number]) => x >= 0 && y >= 0 && x <= width && y <= height;
-  const marks = useMemo(() => {
-    if (!drawn) return [];
-    const all = shown
-      .map((one) => ({
-        ...one,
-        from: transform.apply(drawn.projection([...middleOf(one.shape)] as [number, number]) ?? [0, 0]),
-      }))
-      .filter(({ from: [x, y] }) => x >= 0 && y >= 0 && x <= width && y <= height);
-    const at = spread(
-      all.map(({ from }) => from),
-      TARGET,
-      [width, height],
-    );
-    return all.map((one, index) => ({ ...one, at: at[index] ?? one.from }));
-  }, [drawn, height, shown, transform, width]);
-  const names = data?.features.filter(({ properties }) => properties?.kind === 'name') ?? [];
   const larger = transform.k > 1;
   const put = ({ nativeEvent }: GestureResponderEvent) => {
     const box = elementOf(sheet.current)?.getBoundingClientRect();
@@ -123,114 +46,87 @@ export function MapView({ places, data, chosen, onChoose, height, drawing }: Map
       >
         {drawn ? (
           <Svg width={width} height={height} role="img" aria-label={t.mapWithPlaces(shown.length)}>
-            {paths ? (
-              <G transform={`translate(${transform.x} ${transform.y}) scale(${transform.k})`}>
-                <Path d={paths.spruce} fill={colour.shade} />
-                <Path d={paths.beech} fill={colour.shade} fillOpacity={0.55} />
-                <Path d={paths.meadow} fill={colour.card} />
-                <Path d={paths.lakes} fill={colour.collect} fillOpacity={0.25} />
-                <Path d={paths.contours} fill="none" stroke={colour.line} strokeWidth={1} {...AS_WIDE} />
-                <Path d={paths.fifth} fill="none" stroke={colour.faint} strokeWidth={1.5} {...AS_WIDE} />
-                <Path d={paths.streams} fill="none" stroke={colour.collect} strokeWidth={1.5} {...AS_WIDE} />
-                <Path d={paths.rivers} fill="none" stroke={colour.collect} strokeWidth={3} {...AS_WIDE} />
-                <Path
-                  d={paths.paths}
-                  fill="none"
-                  stroke={colour.inkSoft}
-                  strokeWidth={1.5}
-                  strokeDasharray="5 4"
-                  {...AS_WIDE}
-                />
-              </G>
-            ) : null}
-            {names.map(({ geometry, properties }, index) => {
-              const at =
-                geometry.type === 'Point'
-                  ? on([geometry.coordinates[0] ?? 0, geometry.coordinates[1] ?? 0])
-                  : undefined;
-              return at && inside(at) ? (
-                <Text
-                  key={`${properties?.name} ${index}`}
-                  transform={`translate(${Math.min(Math.max(at[0], 50), width - 50)} ${clearOf(
-                    at,
-                    marks.map((mark) => mark.at),
-                    height,
-                  )})`}
-                  textAnchor="middle"
-                  fontFamily={font.readBold}
-                  fontSize={15}
-                  fill={colour.inkSoft}
-                  stroke={colour.ground}
-                  strokeWidth={3}
-                  {...OVER}
-                >
-                  {properties?.name}
-                </Text>
-              ) : null;
-            })}
-            <G transform={`translate(${transform.x} ${transform.y}) scale(${transform.k})`}>
-              {shown.map(({ place, shape }) => (
-                <Outline
-                  key={place.id}
-                  shape={shape}
-                  d={drawn.path(drawable(shape) as never) ?? ''}
-                  chosen={place.id === chosen}
-                />
-              ))}
-            </G>
+            {layers ? <MapLayers layers={layers} transform={transform} /> : null}
+            <MapNames data={data} on={on} size={size} marks={marks.map(({ at }) => at)} />
+            <Outlines drawn={drawn} transform={transform} shown={shown} chosen={chosen} />
             {drawing ? (
               <Draft kind={drawing.kind} at={drawing.positions.map(on)} />
             ) : (
-              marks.map(({ place, shape, number, from, at }) => (
-                <Mark
-                  key={place.id}
-                  point={shape.type === 'Point'}
-                  from={from}
-                  at={at}
-                  number={number}
-                  chosen={place.id === chosen}
-                />
+              marks.map(({ place, shape, ...mark }) => (
+                <Mark key={place.id} {...mark} point={shape.type === 'Point'} chosen={place.id === chosen} />
               ))
             )}
           </Svg>
         ) : null}
-        {drawing ? (
-          <Pressable
-            focusable={false}
-            accessible={false}
-            onPress={put}
-            style={StyleSheet.absoluteFill}
-            testID="draw"
-          />
-        ) : (
-          marks.map(({ place, number, at }) => (
-            <Pressable
-              key={place.id}
-              role="button"
-              aria-label={`${number}, ${place.name}`}
-              aria-pressed={place.id === chosen}
-              onPress={() => onChoose(place.id)}
-              style={[styles.target, { left: at[0] - TARGET / 2, top: at[1] - TARGET / 2 }]}
-            />
-          ))
-        )}
+        {drawing ? <DrawingGround onPress={put} /> : <Targets {...{ marks, chosen, onChoose }} />}
         {data ? null : (
           <View style={styles.none}>
             <Small soft>{shown.length === 0 ? t.noPlaceIsDrawnYet : t.noMapIsLoadedOnly}</Small>
           </View>
         )}
       </View>
-      <View style={styles.ways}>
+      <Row gap="l">
         <Button label={t.nearer} tone="plain" onPress={() => nearer(middle)} />
         <Button label={t.farther} tone="plain" disabled={!larger} onPress={farther} />
         <Button label={t.allOfIt} tone="plain" disabled={!larger} onPress={whole} />
-      </View>
+      </Row>
     </View>
   );
 }
 
+interface OutlinesProps extends Pick<MapViewProps, 'chosen'> {
+  readonly drawn: Drawn;
+  readonly transform: ZoomTransform;
+  readonly shown: readonly ShownPlace[];
+}
+
+function Outlines({ drawn, transform, shown, chosen }: OutlinesProps) {
+  return (
+    <G transform={transformOf(transform)}>
+      {shown.map(({ place, shape }) => (
+        <Outline
+          key={place.id}
+          shape={shape}
+          d={drawn.path(drawable(shape) as never) ?? ''}
+          chosen={place.id === chosen}
+        />
+      ))}
+    </G>
+  );
+}
+
+/** Takes each tap as a position, while a shape is being drawn. */
+function DrawingGround({ onPress }: { readonly onPress: (event: GestureResponderEvent) => void }) {
+  return (
+    <Pressable
+      focusable={false}
+      accessible={false}
+      onPress={onPress}
+      style={StyleSheet.absoluteFill}
+      testID="draw"
+    />
+  );
+}
+
+/** What a finger meets: each place under its number. */
+function Targets({
+  marks,
+  chosen,
+  onChoose,
+}: Pick<MapViewProps, 'chosen' | 'onChoose'> & { readonly marks: readonly PlaceMark[] }) {
+  return marks.map(({ place, number, at }) => (
+    <Pressable
+      key={place.id}
+      role="button"
+      aria-label={`${number}, ${place.name}`}
+      aria-pressed={place.id === chosen}
+      onPress={() => onChoose(place.id)}
+      style={[styles.target, { left: at[0] - TARGET / 2, top: at[1] - TARGET / 2 }]}
+    />
+  ));
+}
+
 const styles = StyleSheet.create({
-  ways: { flexDirection: 'row', gap: space.l },
   map: {
     backgroundColor: colour.ground,
     borderWidth: stroke.thin,

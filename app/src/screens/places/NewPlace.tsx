@@ -16,22 +16,18 @@ import { whereIStand } from './whereIStand';
 
 /** A new place, by hand or from a file. */
 
-export function NewPlace({
-  places,
-  onDone,
-}: {
+interface NewPlaceProps {
   readonly places: readonly Place[];
   readonly onDone: () => void;
-}) {
+}
+
+export function NewPlace({ places, onDone }: NewPlaceProps) {
   const act = useAct();
   const router = useRouter();
-  const groups = useApp((state) => state.me.person?.groups ?? []);
-  const demo = useApp((state) => state.me.person?.demo === true);
   const [name, setName] = useState('');
   const [group, setGroup] = useState<string | undefined>();
   const [shape, setShape] = useState<Geometry | undefined>();
   const [drawing, setDrawing] = useState(false);
-  const [message, setMessage] = useState<string | undefined>();
   const called = name.trim();
   const begin = () =>
     void import('../../notebook/outside')
@@ -39,11 +35,7 @@ export function NewPlace({
         act(
           beginPage(
             'place',
-            {
-              name: called,
-              ...(shape ? { shape } : {}),
-              ...(group ? { exactFor: 'group' } : {}),
-            },
+            { name: called, ...(shape ? { shape } : {}), ...(group ? { exactFor: 'group' } : {}) },
             group,
           ),
         ),
@@ -71,45 +63,8 @@ export function NewPlace({
         />
       ) : (
         <>
-          <View style={styles.ways}>
-            <Button
-              label={t.itIsWhereIStand}
-              tone="outline"
-              onPress={() =>
-                void whereIStand(demo).then((found) => {
-                  if (typeof found === 'string') setMessage(found);
-                  else {
-                    setMessage(undefined);
-                    setShape({ type: 'Point', coordinates: [...found] });
-                  }
-                })
-              }
-            />
-            <Button
-              label={shape ? t.changeItOnTheMap : t.drawItOnTheMap}
-              tone="outline"
-              onPress={() => setDrawing(true)}
-            />
-            {shape ? <Small>{shapeWords(shape)}</Small> : null}
-          </View>
-          {demo ? <Small soft>{t.theDemosPhoneIsSimulated}</Small> : null}
-          {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
-          {groups.length > 0 ? (
-            <>
-              <SmallStrong>{t.whoKnowsOfIt}</SmallStrong>
-              <ChipRow label={t.whoKnowsOfIt}>
-                <Chip label={t.onlyMe} chosen={group === undefined} onPress={() => setGroup(undefined)} />
-                {groups.map((one) => (
-                  <Chip
-                    key={one.id}
-                    label={t.allOf(one.name)}
-                    chosen={group === one.id}
-                    onPress={() => setGroup(one.id)}
-                  />
-                ))}
-              </ChipRow>
-            </>
-          ) : null}
+          <WhereItIs shape={shape} setShape={setShape} onDraw={() => setDrawing(true)} />
+          <WhoKnows group={group} setGroup={setGroup} />
           <View style={styles.ways}>
             <Button label={t.putItDown} disabled={called === ''} onPress={begin} />
             <Button label={t.notNow} tone="plain" onPress={onDone} />
@@ -120,12 +75,70 @@ export function NewPlace({
   );
 }
 
+interface WhereItIsProps {
+  readonly shape: Geometry | undefined;
+  readonly setShape: (shape: Geometry) => void;
+  readonly onDraw: () => void;
+}
+
+/** Where one stands, or drawn on the map. */
+function WhereItIs({ shape, setShape, onDraw }: WhereItIsProps) {
+  const demo = useApp((state) => state.me.person?.demo === true);
+  const [message, setMessage] = useState<string | undefined>();
+  const locate = () =>
+    void whereIStand(demo).then((found) => {
+      if (typeof found === 'string') setMessage(found);
+      else {
+        setMessage(undefined);
+        setShape({ type: 'Point', coordinates: [...found] });
+      }
+    });
+  return (
+    <>
+      <View style={styles.ways}>
+        <Button label={t.itIsWhereIStand} tone="outline" onPress={locate} />
+        <Button label={shape ? t.changeItOnTheMap : t.drawItOnTheMap} tone="outline" onPress={onDraw} />
+        {shape ? <Small>{shapeWords(shape)}</Small> : null}
+      </View>
+      {demo ? <Small soft>{t.theDemosPhoneIsSimulated}</Small> : null}
+      {message ? <SmallStrong role="alert">{message}</SmallStrong> : null}
+    </>
+  );
+}
+
+interface WhoKnowsProps {
+  readonly group: string | undefined;
+  readonly setGroup: (group: string | undefined) => void;
+}
+
+function WhoKnows({ group, setGroup }: WhoKnowsProps) {
+  const groups = useApp((state) => state.me.person?.groups);
+  if (!groups || groups.length === 0) return null;
+  return (
+    <>
+      <SmallStrong>{t.whoKnowsOfIt}</SmallStrong>
+      <ChipRow label={t.whoKnowsOfIt}>
+        <Chip label={t.onlyMe} chosen={group === undefined} onPress={() => setGroup(undefined)} />
+        {groups.map((one) => (
+          <Chip
+            key={one.id}
+            label={t.allOf(one.name)}
+            chosen={group === one.id}
+            onPress={() => setGroup(one.id)}
+          />
+        ))}
+      </ChipRow>
+    </>
+  );
+}
+
 /** Places from other programs, and for them. */
 export function Files({ places, map }: { readonly places: readonly Place[]; readonly map: ShownMap }) {
   const act = useAct();
   const today = useDay();
   const [message, setMessage] = useState<readonly string[]>([]);
   const own = places.filter(({ withheld, fields }) => !withheld && fields.shape);
+  const save = (format: 'gpx' | 'geojson') => void savePlaces(format, own, isoOf(today));
   return (
     <View style={styles.block}>
       <Heading>{t.files}</Heading>
@@ -136,49 +149,48 @@ export function Files({ places, map }: { readonly places: readonly Place[]; read
           tone="outline"
           onPress={() => void act(loadPlaces(own)).then(setMessage)}
         />
-        <Button
-          label={t.saveAsGpx}
-          tone="outline"
-          disabled={own.length === 0}
-          onPress={() => void savePlaces('gpx', own, isoOf(today))}
-        />
+        <Button label={t.saveAsGpx} tone="outline" disabled={own.length === 0} onPress={() => save('gpx')} />
         <Button
           label={t.saveAsGeojson}
           tone="outline"
           disabled={own.length === 0}
-          onPress={() => void savePlaces('geojson', own, isoOf(today))}
+          onPress={() => save('geojson')}
         />
       </View>
-      <Body soft>{t.aMapOfYourOwn}</Body>
-      <View style={styles.ways}>
-        <Button
-          label={t.loadAMap}
-          tone="outline"
-          onPress={() =>
-            void act(loadMap()).then((lines) => {
-              setMessage(lines);
-              map.again();
-            })
-          }
-        />
-        {map.own ? (
-          <Button
-            label={t.forgetTheMap}
-            tone="plain"
-            onPress={() =>
-              void act(forgetMap()).then(() => {
-                setMessage([]);
-                map.again();
-              })
-            }
-          />
-        ) : null}
-      </View>
+      <MapFile map={map} onMessage={setMessage} />
       {message.map((line) => (
         <SmallStrong key={line} role="alert">
           {line}
         </SmallStrong>
       ))}
     </View>
+  );
+}
+
+interface MapFileProps {
+  readonly map: ShownMap;
+  readonly onMessage: (lines: readonly string[]) => void;
+}
+
+function MapFile({ map, onMessage }: MapFileProps) {
+  const act = useAct();
+  const load = () =>
+    void act(loadMap()).then((lines) => {
+      onMessage(lines);
+      map.again();
+    });
+  const forget = () =>
+    void act(forgetMap()).then(() => {
+      onMessage([]);
+      map.again();
+    });
+  return (
+    <>
+      <Body soft>{t.aMapOfYourOwn}</Body>
+      <View style={styles.ways}>
+        <Button label={t.loadAMap} tone="outline" onPress={load} />
+        {map.own ? <Button label={t.forgetTheMap} tone="plain" onPress={forget} /> : null}
+      </View>
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import { useState, useMemo } from 'react';
 import { View } from 'react-native';
+import type { Sighting } from '@pause/core';
 import { pickingAt } from '@pause/core/outings';
 import { Heading, Strong, Body, Small, Loading, Rule, SmallStrong, Button } from '../../components';
 import { guide } from '../../deciding/guide';
@@ -118,15 +119,9 @@ export function Seen({ place }: { readonly place: Place }) {
         {shown.map(({ id, taxon, what, stages, on, note, by, worthVisit }) => (
           <View key={id} role="listitem" style={styles.seen}>
             <Body>
-              {CommonName(taxon)}
-              {what === 'nothing'
-                ? t.lookedNothing
-                : what === 'suspected'
-                  ? t.suspectedHere
-                  : stages
-                    ? `: ${stages.map((stage) => lowerFirst(stageName(stage))).join(', ')}`
-                    : ''}
-              {worthVisit ? t.worthAVisit : ''}
+              {worthVisit
+                ? t.worthAVisit(sightingWords({ taxon, what, stages }))
+                : sightingWords({ taxon, what, stages })}
             </Body>
             <Small soft>
               {[isoDayName(on), group ? memberName(group, by) : undefined, note].filter(Boolean).join(' · ')}
@@ -145,4 +140,12 @@ export function Seen({ place }: { readonly place: Place }) {
       <LookingBack place={place} />
     </View>
   );
+}
+
+/** What was seen, in words. */
+function sightingWords({ taxon, what, stages }: Pick<Sighting, 'taxon' | 'what' | 'stages'>): string {
+  const name = CommonName(taxon);
+  if (what === 'nothing') return t.lookedNothing(name);
+  if (what === 'suspected') return t.suspectedHere(name);
+  return stages ? t.seenAt(name, stages.map((stage) => lowerFirst(stageName(stage))).join(', ')) : name;
 }

@@ -1,28 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { fieldHistory } from '@pause/core';
-import { Heading, Body, Button, Chip, Small } from '../../components';
+import { Heading, Body, Button } from '../../components';
 import { changeFields } from '../../notebook/changeFields';
-import { useAct, useApp } from '../../notebook/store';
+import { useAct } from '../../notebook/store';
 import type { Place } from '../../notebook/usePlaces';
 import { t } from '../../text/en/places';
-import { memberName } from '../../text/people';
-import { MOISTURE, SOIL, HABITAT, TREE, SPOIL, HAZARD, ASPECT, SHADE, PICKING } from '../../text/places';
-import { Allowances } from './Allowances';
+import { MOISTURE, SOIL, HABITAT, TREE, SPOIL, HAZARD } from '../../text/places';
 import { Line } from './Line';
-import {
-  type ChangeMade,
-  type Save,
-  placeForGroup,
-  Where,
-  Height,
-  One,
-  Many,
-  companionsOf,
-  Until,
-  Source,
-  ChipGroup,
-} from './PlaceFactParts';
+import { type ChangeMade, type Save, Where, Height, Source } from './PlaceFactParts';
+import { Dangers, type EditProps, Ground, MayPick, WhoSees } from './PlaceFactSections';
 import { styles } from './placeFactStyles';
 
 /** What is known of a place; recorded in a few taps, and changed by whoever knows better. */
@@ -66,11 +53,10 @@ export function PlaceFacts({ place }: { readonly place: Place }) {
   );
 }
 
-function Edit({ place, changeMade }: { readonly place: Place; readonly changeMade: ChangeMade }) {
+function Edit({ place, changeMade }: Omit<EditProps, 'save'>) {
   const save: Save = (changes) => changeMade(() => changes);
+  const props = { place, changeMade, save };
   const { fields } = place;
-  const keeps = useApp((state) => state.me.person?.id === place.page.person);
-  const group = useApp(({ me: { person } }) => person?.groups.find((one) => one.id === place.page.group));
   const names = fieldHistory(place.page, 'name')
     .slice(1)
     .flatMap(({ value }) => (typeof value === 'string' ? [value] : []));
@@ -87,89 +73,9 @@ function Edit({ place, changeMade }: { readonly place: Place; readonly changeMad
       />
       <Where place={place} save={save} />
       <Height elevation={fields.elevation} onChange={(elevation) => save({ elevation })} />
-      <One label={t.itFaces} words={ASPECT} chosen={fields.aspect} onChange={(aspect) => save({ aspect })} />
-      <One label={t.light} words={SHADE} chosen={fields.shade} onChange={(shade) => save({ shade })} />
-      <One
-        label={t.ground}
-        words={MOISTURE}
-        chosen={fields.moisture}
-        onChange={(moisture) => save({ moisture })}
-      />
-      <Many
-        label={t.soil}
-        words={SOIL}
-        chosen={fields.soil}
-        onChange={(make) => changeMade(({ soil }) => ({ soil: make(soil) }))}
-      />
-      <Many
-        label={t.whatItIs}
-        words={HABITAT}
-        chosen={fields.habitat}
-        onChange={(make) => changeMade(({ habitat }) => ({ habitat: make(habitat) }))}
-      />
-      <Many
-        label={t.treesNear}
-        none={t.none}
-        words={TREE}
-        chosen={fields.trees}
-        onChange={(make) => changeMade(({ trees }) => ({ trees: make(trees) }))}
-      />
-      <Line
-        label={t.otherPlantsThatStandThere}
-        value={fields.companions?.join(', ') ?? ''}
-        most={2000}
-        hint={t.oneAfterAnotherWithCommas}
-        onChange={(text) => save({ companions: companionsOf(text) })}
-      />
-      <Many
-        label={t.doesAnythingSpoilIt}
-        none={t.nothingFound}
-        words={SPOIL}
-        chosen={fields.spoils}
-        onChange={(make) => changeMade(({ spoils }) => ({ spoils: make(spoils) }))}
-      />
-      <Many
-        label={t.whatCouldHurtYou}
-        none={t.nothingFound}
-        words={HAZARD}
-        chosen={fields.hazards}
-        onChange={(make) => changeMade(({ hazards }) => ({ hazards: make(hazards) }))}
-      />
-      <One
-        label={t.mayOnePickHere}
-        words={PICKING}
-        chosen={fields.picking?.may}
-        onChange={(may) =>
-          changeMade(({ picking }) => ({ picking: may === null ? null : { ...picking, may } }))
-        }
-      />
-      {fields.picking?.may === 'permit' ? (
-        <Until
-          until={fields.picking.permitUntil}
-          onChange={(permitUntil) =>
-            changeMade(({ picking }) =>
-              picking
-                ? {
-                    picking: {
-                      may: 'permit',
-                      ...(picking.permitName ? { permitName: picking.permitName } : {}),
-                      ...(permitUntil ? { permitUntil } : {}),
-                    },
-                  }
-                : {},
-            )
-          }
-        />
-      ) : null}
-      <Allowances
-        place={place}
-        say={(make) =>
-          changeMade(({ allowances = [] }) => {
-            const all = [...make(allowances)];
-            return { allowances: all.length > 0 ? all : null };
-          })
-        }
-      />
+      <Ground {...props} />
+      <Dangers {...props} />
+      <MayPick {...props} />
       <Line
         label={t.whoseIsIt}
         value={fields.owner ?? ''}
@@ -189,38 +95,7 @@ function Edit({ place, changeMade }: { readonly place: Place; readonly changeMad
         most={2000}
         onChange={(note) => save({ note: note === '' ? null : note })}
       />
-      {group && keeps ? (
-        <>
-          <ChipGroup label={t.whoOfMaySeeWhere(group.name)}>
-            <Chip
-              label={t.onlyMe}
-              chosen={fields.exactFor === undefined || fields.exactFor === 'finder'}
-              onPress={() => save({ exactFor: 'finder' })}
-            />
-            <Chip
-              label={t.everybody}
-              chosen={fields.exactFor === 'group'}
-              onPress={() => save(placeForGroup(fields, 'group'))}
-            />
-          </ChipGroup>
-          {fields.exactFor === 'group' ? null : (
-            <ChipGroup label={t.andTheOthers}>
-              <Chip
-                label={t.nothingFound}
-                chosen={fields.others !== 'cell'}
-                onPress={() => save({ others: 'nothing' })}
-              />
-              <Chip
-                label={t.aSquareOfElevenKilometres}
-                chosen={fields.others === 'cell'}
-                onPress={() => save({ others: 'cell', ...(fields.shape ? { shape: fields.shape } : {}) })}
-              />
-            </ChipGroup>
-          )}
-        </>
-      ) : group ? (
-        <Small soft>{t.keepsItAndDecidesWho(memberName(group, place.page.person ?? ''))}</Small>
-      ) : null}
+      <WhoSees {...props} />
     </View>
   );
 }

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, StageId } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
 import { taxaSeenAt } from '@pause/core/season';
-import { Button, Chip, ChipRow, Heading, Input, Small, space } from '../../components';
+import { Button, Chip, ChipRow, Heading, Input, Small, Stack, Row } from '../../components';
 import { ChooseTaxon } from '../../components/names/ChooseTaxon';
 import { guide } from '../../deciding/guide';
+import { toggled } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
 import { seenPlace, useDay, type Place } from '../../notebook/usePlaces';
 import { t } from '../../text/en/places';
@@ -13,19 +13,56 @@ import { CommonName, stageName } from '../../text/names';
 
 type What = 'seen' | 'nothing' | 'suspected';
 
+interface SightProps {
+  readonly place: Place;
+  readonly onDone: () => void;
+}
+
 /** Something seen, looked for in vain, or suspected: no check is needed for that. */
-export function Sight({ place, onDone }: { readonly place: Place; readonly onDone: () => void }) {
+export function Sight({ place, onDone }: SightProps) {
+  const [taxon, setTaxon] = useState<CompiledTaxon | undefined>();
+  // It stays where another taxon is chosen.
+  const [note, setNote] = useState('');
+  if (taxon)
+    return (
+      <SightOf
+        place={place}
+        taxon={taxon}
+        note={note}
+        setNote={setNote}
+        onDone={onDone}
+        onAnother={() => setTaxon(undefined)}
+      />
+    );
+  return (
+    <Stack gap="s">
+      <Heading>{t.whatDoYouSee}</Heading>
+      <ChooseTaxon
+        label={t.nameOfWhatYouSee}
+        placeholder={t.aNameWhatWasSeen}
+        first={[...taxaSeenAt(seenPlace(place))].flatMap((id) => guide.taxon(id) ?? [])}
+        onChoose={setTaxon}
+      />
+    </Stack>
+  );
+}
+
+interface SightOfProps extends SightProps {
+  readonly taxon: CompiledTaxon;
+  readonly note: string;
+  readonly setNote: (note: string) => void;
+  readonly onAnother: () => void;
+}
+
+/** What was seen of a taxon, as it is put down. */
+function useSight({ place, taxon, note, onDone }: Omit<SightOfProps, 'onAnother' | 'setNote'>) {
   const act = useAct();
   const today = useDay();
-  const [taxon, setTaxon] = useState<CompiledTaxon | undefined>();
-  const [what, setWhat] = useState<What>('seen');
+  const [what, setWhat] = useState<What>(taxon.grade === 'none' ? 'seen' : 'suspected');
   const [stages, setStages] = useState<readonly StageId[]>([]);
-  const [note, setNote] = useState('');
   const [worth, setWorth] = useState(false);
-  const before = [...taxaSeenAt(seenPlace(place))].flatMap((id) => guide.taxon(id) ?? []);
   const text = note.trim();
   const save = () => {
-    if (!taxon) return;
     void import('../../notebook/outside')
       .then(({ sight }) =>
         act(
@@ -43,24 +80,15 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
         if (kept) onDone();
       });
   };
-  if (!taxon) {
-    return (
-      <View style={styles.block}>
-        <Heading>{t.whatDoYouSee}</Heading>
-        <ChooseTaxon
-          label={t.nameOfWhatYouSee}
-          placeholder={t.aNameWhatWasSeen}
-          first={before}
-          onChoose={(one) => {
-            setTaxon(one);
-            setWhat(one.grade === 'none' ? 'seen' : 'suspected');
-          }}
-        />
-      </View>
-    );
-  }
+  const toggle = (stage: StageId) => setStages(toggled(stages, stage));
+  return { what, setWhat, stages, toggle, worth, setWorth, save };
+}
+
+function SightOf(props: SightOfProps) {
+  const { place, taxon, note, setNote, onAnother } = props;
+  const { what, setWhat, stages, toggle, worth, setWorth, save } = useSight(props);
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Heading>{CommonName(taxon.id)}</Heading>
       <ChipRow label={t.whatOfIt}>
         <Chip label={t.itIsHere} chosen={what === 'seen'} onPress={() => setWhat('seen')} />
@@ -79,9 +107,7 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
               kind="checkbox"
               label={stageName(stage)}
               chosen={stages.includes(stage)}
-              onPress={() =>
-                setStages(stages.includes(stage) ? stages.filter((one) => one !== stage) : [...stages, stage])
-              }
+              onPress={() => toggle(stage)}
             />
           ))}
         </ChipRow>
@@ -104,17 +130,12 @@ export function Sight({ place, onDone }: { readonly place: Place; readonly onDon
         placeholder={t.whereExactlyHowManyMay}
       />
       {taxon.grade !== 'none' && what !== 'nothing' ? (
-        <Small>{t.aSuspicionIsEnoughEverybody(place.page.group ? t.theGroupHearsOfIt : '')}</Small>
+        <Small>{place.page.group ? t.aSuspicionIsEnoughInAGroup : t.aSuspicionIsEnough}</Small>
       ) : null}
-      <View style={styles.ways}>
+      <Row wrap gap="m">
         <Button label={t.putItDown} onPress={save} />
-        <Button label={t.anotherOne} tone="plain" onPress={() => setTaxon(undefined)} />
-      </View>
-    </View>
+        <Button label={t.anotherOne} tone="plain" onPress={onAnother} />
+      </Row>
+    </Stack>
   );
 }
-
-const styles = StyleSheet.create({
-  block: { gap: space.s },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
-});

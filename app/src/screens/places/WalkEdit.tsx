@@ -16,39 +16,17 @@ import { type Walk, styles } from './walkStyles';
 
 export type Save = (make: (now: Partial<FieldsOf<'walk'>>) => Changes<'walk'>) => void;
 
-export function Edit({
-  walk,
-  on,
-  today,
-  places,
-  list,
-  save,
-}: {
+interface EditProps {
   readonly today: Day;
   readonly walk: Walk;
   readonly on: string;
   readonly places: readonly Place[];
   readonly list: readonly Ahead[];
   readonly save: Save;
-}) {
+}
+
+export function Edit({ walk, on, today, places, list, save }: EditProps) {
   const chosen = walk.places ?? [];
-  const targets = walk.targets ?? [];
-  const day = dayOf(on);
-  const known = places.filter(({ withheld }) => !withheld);
-  const there = list.filter(
-    (one) => chosen.includes(one.place) && one.begins.low <= day && one.ends.high >= day,
-  );
-  const wanted = [...new Map(there.map((one) => [`${one.taxon} ${one.part}`, one])).values()].flatMap(
-    (one) => {
-      const taxon = guide.taxon(one.taxon);
-      const part = taxon && isCollectable(taxon) ? taxon.taxon.parts[one.part] : undefined;
-      return part
-        ? [{ taxon: one.taxon, part: part.part, name: `${CommonName(one.taxon)}, ${part.name}` }]
-        : [];
-    },
-  );
-  const has = (one: { taxon: string; part: string }) =>
-    targets.some(({ taxon, part }) => taxon === one.taxon && part === one.part);
   return (
     <View style={styles.column}>
       <DayLine
@@ -63,35 +41,19 @@ export function Edit({
         }}
       />
       <Group label={t.whereTo}>
-        {known.map(({ id, name }) => (
-          <Chip
-            key={id}
-            kind="checkbox"
-            label={name}
-            chosen={chosen.includes(id)}
-            onPress={() => save((now) => ({ places: toggled(now.places, id) }))}
-          />
-        ))}
-      </Group>
-      {chosen.length > 0 ? (
-        <Group label={t.forWhatThisCanBe}>
-          {wanted.map(({ taxon, part, name }) => (
+        {places
+          .filter(({ withheld }) => !withheld)
+          .map(({ id, name }) => (
             <Chip
-              key={name}
+              key={id}
               kind="checkbox"
               label={name}
-              chosen={has({ taxon, part })}
-              onPress={() =>
-                save(({ targets: now = [] }) => {
-                  const rest = now.filter((one) => !(one.taxon === taxon && one.part === part));
-                  return { targets: rest.length < now.length ? rest : [...now, { taxon, part }] };
-                })
-              }
+              chosen={chosen.includes(id)}
+              onPress={() => save((now) => ({ places: toggled(now.places, id) }))}
             />
           ))}
-        </Group>
-      ) : null}
-      {chosen.length > 0 && wanted.length === 0 ? <Body>{t.nothingThatWasSeenAt}</Body> : null}
+      </Group>
+      {chosen.length > 0 ? <ForWhat walk={walk} on={on} list={list} save={save} /> : null}
       <Group label={t.whoGoesAlong}>
         <Chip
           kind="checkbox"
@@ -117,6 +79,45 @@ export function Edit({
         onChange={(text) => save(() => ({ contact: text === '' ? null : text }))}
       />
     </View>
+  );
+}
+
+/** What can be found at the chosen places on that day. */
+function ForWhat({ walk, on, list, save }: Pick<EditProps, 'walk' | 'on' | 'list' | 'save'>) {
+  const { places = [], targets = [] } = walk;
+  const day = dayOf(on);
+  const there = list.filter(
+    (one) => places.includes(one.place) && one.begins.low <= day && one.ends.high >= day,
+  );
+  const wanted = [...new Map(there.map((one) => [`${one.taxon} ${one.part}`, one])).values()].flatMap(
+    (one) => {
+      const taxon = guide.taxon(one.taxon);
+      const part = taxon && isCollectable(taxon) ? taxon.taxon.parts[one.part] : undefined;
+      return part
+        ? [{ taxon: one.taxon, part: part.part, name: `${CommonName(one.taxon)}, ${part.name}` }]
+        : [];
+    },
+  );
+  return (
+    <>
+      <Group label={t.forWhatThisCanBe}>
+        {wanted.map(({ taxon, part, name }) => (
+          <Chip
+            key={name}
+            kind="checkbox"
+            label={name}
+            chosen={targets.some((one) => one.taxon === taxon && one.part === part)}
+            onPress={() =>
+              save(({ targets: now = [] }) => {
+                const rest = now.filter((one) => !(one.taxon === taxon && one.part === part));
+                return { targets: rest.length < now.length ? rest : [...now, { taxon, part }] };
+              })
+            }
+          />
+        ))}
+      </Group>
+      {wanted.length === 0 ? <Body>{t.nothingThatWasSeenAt}</Body> : null}
+    </>
   );
 }
 

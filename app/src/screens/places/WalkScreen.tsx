@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState, useMemo } from 'react';
 import { View } from 'react-native';
-import { standing } from '@pause/core';
+import { currentFields } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
 import { Screen, Loading, Notice, Small, Title, Button } from '../../components';
 import { saveFile } from '../../lib/files';
@@ -41,7 +41,7 @@ export function WalkScreen() {
     );
   return (
     <Screen>
-      <OneWalk id={id} walk={standing(page, 'walk')} places={places} />
+      <OneWalk id={id} walk={currentFields(page, 'walk')} places={places} />
     </Screen>
   );
 }
@@ -68,7 +68,7 @@ function OneWalk({
   return (
     <>
       <View>
-        <Small soft>{t.aWalk(walk.child ? t.withAChild : '')}</Small>
+        <Small soft>{t.aWalk(walk.child === true)}</Small>
         <Title>{isoDayName(on)}</Title>
       </View>
       <View style={styles.ways} {...NOT_PRINTED}>

@@ -44,17 +44,14 @@ function plansOf(targets: readonly Target[], month: number): Thunk<Promise<Reado
   };
 }
 
-/** One page to take along: the order of the places, what to bring, and what each target asks for. */
-export function Sheet({
-  walk,
-  on,
-  going,
-}: {
+interface SheetProps {
   readonly walk: Walk;
   readonly on: string;
   readonly going: readonly Place[];
-}) {
-  const act = useAct();
+}
+
+/** One page to take along: the order of the places, what to bring, and what each target asks for. */
+export function Sheet({ walk, on, going }: SheetProps) {
   const wide = useWide();
   const month = monthOf(dayOf(on));
   const targets = useMemo(
@@ -66,6 +63,39 @@ export function Sheet({
       }),
     [walk.targets],
   );
+  const plans = usePlans(targets, month);
+  if (going.length === 0) return <Body>{t.chooseWhereToAndFor}</Body>;
+  const lowest = going.flatMap(({ fields }) => fields.elevation ?? []).sort((a, b) => a - b)[0];
+  return (
+    <>
+      <Times walk={walk} on={on} going={going} />
+      <Strong>{walk.contact ? t.knowsWhereYouAre(walk.contact) : t.tellSomebodyWhereYouGo}</Strong>
+      {walk.child ? <Body>{t.withAChildWhatA}</Body> : null}
+      <View style={wide ? styles.columns : styles.column}>
+        <View style={[styles.block, wide && styles.grow]}>
+          <Order on={on} going={going} targets={targets} />
+          <Bring walk={walk} going={going} targets={targets} plans={plans} />
+        </View>
+        <View style={[styles.block, wide && styles.grow]}>
+          <Heading>{t.forEachOfThem}</Heading>
+          {targets.length === 0 ? <Body>{t.nothingIsChosenToLook}</Body> : null}
+          {targets.map((target) => (
+            <TargetLines
+              key={`${target.taxon.id} ${target.part.part}`}
+              target={target}
+              plan={plans.get(target.taxon.id)}
+              when={{ month, elevation: lowest }}
+            />
+          ))}
+        </View>
+      </View>
+    </>
+  );
+}
+
+/** The plans of the targets, by taxon, as they come. */
+function usePlans(targets: readonly Target[], month: number): ReadonlyMap<string, AskedPlan> {
+  const act = useAct();
   const [plans, setPlans] = useState<ReadonlyMap<string, AskedPlan>>(new Map());
   useEffect(() => {
     let cancelled = false;
@@ -76,12 +106,57 @@ export function Sheet({
       cancelled = true;
     };
   }, [act, month, targets]);
-  if (going.length === 0) return <Body>{t.chooseWhereToAndFor}</Body>;
+  return plans;
+}
+
+/** When to set out, when it is light, and when to be back. */
+function Times({ walk, on, going }: SheetProps) {
+  const first = going.find(({ fields }) => fields.shape)?.fields.shape;
+  const light = first ? daylight(on, middleOf(first)) : {};
+  return (
+    <Body>
+      {[
+        walk.from && t.setOutAt(walk.from),
+        light.sunrise && t.sunrise(TIME.format(light.sunrise)),
+        light.sunset && t.sunset(TIME.format(light.sunset)),
+        light.dusk && t.darkAt(TIME.format(light.dusk)),
+        walk.backBy && t.backByTime(walk.backBy),
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+    </Body>
+  );
+}
+
+function Order({ on, going, targets }: Omit<SheetProps, 'walk'> & { readonly targets: readonly Target[] }) {
   const stops = going.map(({ id, fields: { shape, elevation } }) => ({ id, shape, elevation }));
   const order = orderOfPlaces(stops);
   const way = new Map(legs(stops, order).map((leg) => [leg.to, leg]));
-  const first = going.find(({ fields }) => fields.shape)?.fields.shape;
-  const light = first ? daylight(on, middleOf(first)) : {};
+  return (
+    <>
+      <Heading>{t.inThisOrder}</Heading>
+      <View role="list" aria-label={t.theOrderOfThePlaces}>
+        <Rule strong />
+        {order.map((id, index) => {
+          const place = going.find((one) => one.id === id);
+          return place ? (
+            <Stop key={id} number={index + 1} place={place} on={on} targets={targets} minutes={way.get(id)} />
+          ) : null;
+        })}
+      </View>
+    </>
+  );
+}
+
+function Bring({
+  walk,
+  going,
+  targets,
+  plans,
+}: Omit<SheetProps, 'on'> & {
+  readonly targets: readonly Target[];
+  readonly plans: ReadonlyMap<string, AskedPlan>;
+}) {
   const gear = new Map([...plans].map(([id, plan]) => [id, plan.feasible ? plan.gear : []]));
   const kit = kitFor(
     targets.map(({ taxon, part }) => ({ taxon, part: part.part })),
@@ -89,100 +164,51 @@ export function Sheet({
     [...new Set(going.flatMap(({ fields }) => fields.hazards ?? []))],
     { child: walk.child === true, moisture: going.flatMap(({ fields }) => fields.moisture ?? []) },
   );
-  const lowest = going.flatMap(({ fields }) => fields.elevation ?? []).sort((a, b) => a - b)[0];
   return (
     <>
-      <Body>
-        {[
-          walk.from && t.setOutAt(walk.from),
-          light.sunrise && t.sunrise(TIME.format(light.sunrise)),
-          light.sunset && t.sunset(TIME.format(light.sunset)),
-          light.dusk && t.darkAt(TIME.format(light.dusk)),
-          walk.backBy && t.backByTime(walk.backBy),
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </Body>
-      <Strong>{walk.contact ? t.knowsWhereYouAre(walk.contact) : t.tellSomebodyWhereYouGo}</Strong>
-      {walk.child ? <Body>{t.withAChildWhatA}</Body> : null}
-      <View style={wide ? styles.columns : styles.column}>
-        <View style={[styles.block, wide && styles.grow]}>
-          <Heading>{t.inThisOrder}</Heading>
-          <View role="list" aria-label={t.theOrderOfThePlaces}>
-            <Rule strong />
-            {order.flatMap((id, index) => {
-              const place = going.find((one) => one.id === id);
-              return place
-                ? [
-                    <Stop
-                      key={id}
-                      number={index + 1}
-                      place={place}
-                      on={on}
-                      targets={targets}
-                      minutes={way.get(id)}
-                    />,
-                  ]
-                : [];
-            })}
-          </View>
-          <Heading>{t.bring}</Heading>
-          <View role="list" aria-label={t.whatToBring}>
-            {kit.map((item) => (
-              <Kit key={item.item} item={item} />
-            ))}
-          </View>
-        </View>
-        <View style={[styles.block, wide && styles.grow]}>
-          <Heading>{t.forEachOfThem}</Heading>
-          {targets.length === 0 ? <Body>{t.nothingIsChosenToLook}</Body> : null}
-          {targets.map(({ taxon, part }) => {
-            const plan = plans.get(taxon.id);
-            const alike = lookalikesToExpect(guide, taxon, { month, elevation: lowest });
-            return (
-              <View key={`${taxon.id} ${part.part}`} style={styles.target}>
-                <Strong>
-                  {CommonName(taxon.id)}, {part.name}
-                </Strong>
-                {plan ? (
-                  <Body>
-                    {plan.feasible
-                      ? t.checksAbout(
-                          plan.checks.length,
-                          timeWords(plan.seconds),
-                          plan.checks
-                            .filter(({ again }) => !again)
-                            .map(({ character }) =>
-                              lowerFirst(guide.character(character)?.character.name ?? ''),
-                            )
-                            .join(', '),
-                        )
-                      : t.atThisStageNotEverything}
-                  </Body>
-                ) : (
-                  <Small soft>{t.planning}</Small>
-                )}
-                <Body>
-                  {t.lookOutFor(
-                    few(
-                      alike.filter(({ likely }) => likely).map((one) => commonName(one.taxon.id)),
-                      6,
-                    ) || t.nothingThatIsUsualNow,
-                    alike.some(({ likely }) => !likely)
-                      ? t.notUsualNowAndNot(
-                          alike
-                            .filter(({ likely }) => !likely)
-                            .map((one) => commonName(one.taxon.id))
-                            .join(', '),
-                        )
-                      : '',
-                  )}
-                </Body>
-              </View>
-            );
-          })}
-        </View>
+      <Heading>{t.bring}</Heading>
+      <View role="list" aria-label={t.whatToBring}>
+        {kit.map((item) => (
+          <Kit key={item.item} item={item} />
+        ))}
       </View>
     </>
   );
 }
+
+interface TargetLinesProps {
+  readonly target: Target;
+  readonly plan: AskedPlan | undefined;
+  readonly when: { readonly month: number; readonly elevation: number | undefined };
+}
+
+/** What one target asks for, and what to look out for. */
+function TargetLines({ target: { taxon, part }, plan, when }: TargetLinesProps) {
+  const alike = lookalikesToExpect(guide, taxon, when);
+  const likely = alike.filter((one) => one.likely).map((one) => commonName(one.taxon.id));
+  const unlikely = alike.filter((one) => !one.likely).map((one) => commonName(one.taxon.id));
+  return (
+    <View style={styles.target}>
+      <Strong>
+        {CommonName(taxon.id)}, {part.name}
+      </Strong>
+      {plan ? <Body>{planWords(plan)}</Body> : <Small soft>{t.planning}</Small>}
+      <Body>
+        {t.lookOutFor(few(likely, 6) || t.nothingThatIsUsualNow)}
+        {unlikely.length > 0 ? ` ${t.notUsualNowAndNot(unlikely.join(', '))}` : ''}
+      </Body>
+    </View>
+  );
+}
+
+const planWords = (plan: AskedPlan): string =>
+  plan.feasible
+    ? t.checksAbout(
+        plan.checks.length,
+        timeWords(plan.seconds),
+        plan.checks
+          .filter(({ again }) => !again)
+          .map(({ character }) => lowerFirst(guide.character(character)?.character.name ?? ''))
+          .join(', '),
+      )
+    : t.atThisStageNotEverything;

@@ -18,36 +18,19 @@ export interface Target {
   readonly part: CompiledTaxon['taxon']['parts'][number];
 }
 
-export function Stop({
-  number,
-  place,
-  on,
-  targets,
-  minutes,
-}: {
+interface StopProps {
   readonly number: number;
   readonly place: Place;
   readonly on: string;
   readonly targets: readonly Target[];
   readonly minutes: ReturnType<typeof legs>[number] | undefined;
-}) {
+}
+
+export function Stop({ number, place, on, targets, minutes }: StopProps) {
   const { fields } = place;
   const dangers = dangerousAt(place.page.sightings, guide);
   const seen = new Set(place.page.sightings.filter(({ what }) => what === 'seen').map(({ taxon }) => taxon));
   const here = targets.filter(({ taxon }) => seen.has(taxon.id));
-  const facts = [
-    ...new Set(
-      here
-        .flatMap(({ taxon, part }) => {
-          const { permission, reasons } = pickingAt(fields, taxon.id, part.part, on);
-          return reasons.length > 0
-            ? reasons.map(pickingWords)
-            : [permission === 'allowed' ? t.pickingIsAllowed : ''];
-        })
-        .filter(Boolean),
-    ),
-  ];
-  const { digging } = groundOf(fields);
   return (
     <View role="listitem" style={styles.stop}>
       <Strong>
@@ -63,18 +46,10 @@ export function Stop({
           {upper(here.map(({ taxon, part }) => `${commonName(taxon.id)}, ${part.name}`).join('; '))}.
         </Body>
       ) : null}
-      {facts.map((line) => (
+      {pickingLines(here, fields, on).map((line) => (
         <Small key={line}>{line}</Small>
       ))}
-      {here.some(({ part }) => part.part === 'root') ? (
-        <Small>
-          {digging === 'never'
-            ? t.doNotDigHere
-            : digging === 'hard'
-              ? t.stonyGroundDiggingIsSlow
-              : t.closeTheGroundAgainAfter}
-        </Small>
-      ) : null}
+      {here.some(({ part }) => part.part === 'root') ? <Small>{diggingWords(fields)}</Small> : null}
       {dangers.length > 0 ? <SmallStrong>{t.dangerousHere(few(dangers.map(commonName)))}</SmallStrong> : null}
       {fields.hazards && fields.hazards.length > 0 ? (
         <Small>{t.mindYourself(fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', '))}</Small>
@@ -82,6 +57,22 @@ export function Stop({
       <Rule style={styles.under} />
     </View>
   );
+}
+
+/** Whether each of these may be picked there on that day, each line once. */
+function pickingLines(here: readonly Target[], fields: Place['fields'], on: string): string[] {
+  const lines = here.flatMap(({ taxon, part }) => {
+    const { permission, reasons } = pickingAt(fields, taxon.id, part.part, on);
+    if (reasons.length > 0) return reasons.map(pickingWords);
+    return permission === 'allowed' ? [t.pickingIsAllowed] : [];
+  });
+  return [...new Set(lines)];
+}
+
+function diggingWords(fields: Place['fields']): string {
+  const { digging } = groundOf(fields);
+  if (digging === 'never') return t.doNotDigHere;
+  return digging === 'hard' ? t.stonyGroundDiggingIsSlow : t.closeTheGroundAgainAfter;
 }
 
 export function Kit({ item: { item, reason } }: { readonly item: KitItem }) {

@@ -1,7 +1,7 @@
 import { useRouter, Link } from 'expo-router';
 import { useState } from 'react';
 import { View, Pressable } from 'react-native';
-import { type CompiledTaxon, standing } from '@pause/core';
+import { type CompiledTaxon, currentFields } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
 import { suits } from '@pause/core/outings';
 import type { When } from '@pause/core/season';
@@ -118,7 +118,7 @@ export function Ways() {
   const pages = useApp((state) => state.pages.all);
   const walks = Object.values(pages)
     .filter(({ kind }) => kind === 'walk')
-    .map((page) => ({ id: page.id, on: standing(page, 'walk').on ?? today }))
+    .map((page) => ({ id: page.id, on: currentFields(page, 'walk').on ?? today }))
     .filter(({ on }) => on >= today)
     .sort((a, b) => (a.on < b.on ? -1 : 1));
   const plan = () =>

@@ -90,31 +90,22 @@ function Underway({ share }: { readonly share: number | undefined }) {
   );
 }
 
-function Week({
-  looked: { list, today, simulated, stoppedAt },
-  places,
-  eaters,
-  question,
-  onWeather,
-}: WeekProps) {
+function Week({ looked, places, eaters, question, onWeather }: WeekProps) {
   const wide = useWide();
   const demo = useApp((state) => state.me.person?.demo === true);
+  const { list, today, simulated, stoppedAt } = looked;
   const range: Range = { from: today - BACK, to: today + AHEAD };
-  const household = eaters.map(({ id, fields }) => ({ id, ...fields }));
-  const known = list.flatMap((one) => {
-    const [place, taxon] = [places.find(({ id }) => id === one.place), guide.taxon(one.taxon)];
-    const part = taxon?.taxon.parts[one.part];
-    return place && taxon && part ? [{ one, place, taxon, part, suit: suits(household, taxon, part) }] : [];
-  });
-  const collected = known.filter(({ taxon }) => isCollectable(taxon));
-  const never = [
-    ...new Map(
-      known.filter(({ taxon }) => !isCollectable(taxon)).map(({ taxon }) => [taxon.id, taxon]),
-    ).values(),
-  ];
-  const worth = collected.filter(({ suit }) => !notWorthIt(household, suit));
-  const rest = collected.filter((entry) => !worth.includes(entry));
-  const of = (when: When) => worth.filter(({ one }) => one.when === when);
+  const { worth, rest, never } = sortedBy(list, places, eaters);
+  const blocks = (all: readonly When[]) =>
+    all.map((when) => (
+      <Block
+        key={when}
+        when={when}
+        entries={worth.filter(({ one }) => one.when === when)}
+        range={range}
+        today={today}
+      />
+    ));
   return (
     <>
       {stoppedAt === undefined ? null : (
@@ -122,15 +113,9 @@ function Week({
       )}
       {list.length === 0 ? <Body>{t.nothingThatWasSeenAtYour}</Body> : null}
       <View style={wide ? styles.columns : styles.column}>
+        <View style={[styles.column, wide && styles.grow]}>{blocks(['last', 'now'])}</View>
         <View style={[styles.column, wide && styles.grow]}>
-          {(['last', 'now'] as const).map((when) => (
-            <Block key={when} when={when} entries={of(when)} range={range} today={today} />
-          ))}
-        </View>
-        <View style={[styles.column, wide && styles.grow]}>
-          {(['soon', 'later'] as const).map((when) => (
-            <Block key={when} when={when} entries={of(when)} range={range} today={today} />
-          ))}
+          {blocks(['soon', 'later'])}
           {rest.length > 0 ? (
             <Small soft>
               {t.leftOutSinceNobodyOf(
@@ -155,4 +140,25 @@ function Week({
       <Weather simulated={simulated} onChange={onWeather} />
     </>
   );
+}
+
+/** What is worth the way, what nobody of the household wants, and what is never collected. */
+function sortedBy(
+  list: WeekProps['looked']['list'],
+  places: WeekProps['places'],
+  eaters: WeekProps['eaters'],
+) {
+  const household = eaters.map(({ id, fields }) => ({ id, ...fields }));
+  const known = list.flatMap((one) => {
+    const [place, taxon] = [places.find(({ id }) => id === one.place), guide.taxon(one.taxon)];
+    const part = taxon?.taxon.parts[one.part];
+    return place && taxon && part ? [{ one, place, taxon, part, suit: suits(household, taxon, part) }] : [];
+  });
+  const collected = known.filter(({ taxon }) => isCollectable(taxon));
+  const never = known.filter(({ taxon }) => !isCollectable(taxon)).map(({ taxon }) => taxon);
+  return {
+    worth: collected.filter(({ suit }) => !notWorthIt(household, suit)),
+    rest: collected.filter(({ suit }) => notWorthIt(household, suit)),
+    never: [...new Map(never.map((taxon) => [taxon.id, taxon])).values()],
+  };
 }

@@ -1,5 +1,5 @@
 import {
-  standing,
+  currentFields,
   type CharacterId,
   type Context,
   type Kingdom,
@@ -24,7 +24,7 @@ export function contextAt(
   part: string | undefined,
   today: string,
 ): Partial<Context> {
-  const fields = standing(page, 'place');
+  const fields = currentFields(page, 'place');
   const neighbours = dangerousAt(page.sightings, guide);
   const permission = taxon === undefined ? undefined : pickingAt(fields, taxon, part, today).permission;
   const contamination = contaminationAt(fields);
@@ -58,7 +58,7 @@ export function atPlace(
     const page = state.pages.all[id];
     if (page?.kind !== 'place') return undefined;
     const now = new Date(clock() + (state.me.person?.offsetMs ?? 0));
-    const fields = standing(page, 'place');
+    const fields = currentFields(page, 'place');
     const answers = groundAnswers(kingdom, fields)
       .map(({ character, states }) => ({
         character: character as CharacterId,

@@ -2,6 +2,7 @@ import { chooseFile, saveFile } from '../../lib/files';
 import type { Thunk } from '../../notebook/store';
 import type { Place } from '../../notebook/usePlaces';
 import { t } from '../../text/en/places';
+import { remarkWords } from './fileRemarks';
 
 /** Takes the places of a file into one's own notebook. @returns what is to be said of it */
 export function loadPlaces(known: readonly Place[]): Thunk<Promise<readonly string[]>> {
@@ -35,7 +36,7 @@ export function loadPlaces(known: readonly Place[]): Thunk<Promise<readonly stri
       if (kept === undefined) break;
       taken += 1;
     }
-    return [t.placesOfPutDownIn(taken, read.places.length), ...read.remarks];
+    return [t.placesOfPutDownIn(taken, read.places.length), ...read.remarks.map(remarkWords)];
   };
 }
 

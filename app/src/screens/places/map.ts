@@ -4,6 +4,7 @@ import type { MapData } from '@pause/core/formats/files';
 import { chooseFile } from '../../lib/files';
 import { useAct, useApp, type Thunk } from '../../notebook/store';
 import { t } from '../../text/en/places';
+import { remarkWords } from './fileRemarks';
 
 /**
  * The map that places are drawn on: one's own, kept on this device; else, in the demo, the invented valley.
@@ -58,7 +59,7 @@ export function loadMap(): Thunk<Promise<readonly string[]>> {
     } catch (error) {
       return [error instanceof Error ? error.message : String(error)];
     }
-    return [t.isTheMapOnThis(file.name), ...read.remarks];
+    return [t.isTheMapOnThis(file.name), ...read.remarks.map(remarkWords)];
   };
 }
 

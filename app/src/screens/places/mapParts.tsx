@@ -22,6 +22,13 @@ export interface MapViewProps {
   };
 }
 
+/** A place with a shape, and its number in the list. */
+export interface ShownPlace {
+  readonly place: Place;
+  readonly shape: NonNullable<Place['fields']['shape']>;
+  readonly number: number;
+}
+
 export const PADDING = 26;
 
 /**

@@ -1,5 +1,5 @@
-import { Pressable, StyleSheet, View } from 'react-native';
-import { colour, corner, space, stroke, Strong, TARGET } from '../../components';
+import { Pressable, StyleSheet } from 'react-native';
+import { colour, corner, space, stroke, Strong, TARGET, Row } from '../../components';
 import { t } from '../../text/en/practice';
 
 interface AnswersProps<T extends string> {
@@ -11,7 +11,7 @@ interface AnswersProps<T extends string> {
 /** Words to choose from; one tap answers. As wide as they are, so that many of them fit under a drawing. */
 export function Answers<T extends string>({ answers, disabled = false, onAnswer }: AnswersProps<T>) {
   return (
-    <View style={styles.answers} role="group" aria-label={t.answers}>
+    <Row wrap gap="s" role="group" aria-label={t.answers}>
       {answers.map(({ id, label }) => (
         <Pressable
           key={id}
@@ -23,12 +23,11 @@ export function Answers<T extends string>({ answers, disabled = false, onAnswer 
           <Strong style={styles.label}>{label}</Strong>
         </Pressable>
       ))}
-    </View>
+    </Row>
   );
 }
 
 const styles = StyleSheet.create({
-  answers: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   answer: {
     minHeight: TARGET + 4,
     maxWidth: '100%',

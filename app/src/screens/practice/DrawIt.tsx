@@ -1,6 +1,6 @@
-import { createElement, useMemo, useState } from 'react';
+import { createElement, type MouseEvent, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Body, Button, colour, Question, Small, space, stroke } from '../../components';
+import { Body, Button, colour, Question, Small, space, stroke, Stack, Row } from '../../components';
 import { SketchPad } from '../../components/photos/late';
 import { useObjectUrl } from '../../components/photos/useObjectUrl';
 import { usePlates } from '../../components/plates/usePlates';
@@ -19,9 +19,12 @@ interface DrawItProps {
 export function DrawIt({ character, state, onJudged }: DrawItProps) {
   const [sketch, setSketch] = useState<Blob>();
   const [judged, setJudged] = useState<Judged>();
-  const [paper, setPaper] = useState(0);
+  const judge = (how: Judged) => {
+    setJudged(how);
+    onJudged(how);
+  };
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <Question>
         {t.drawItFromMemory(lowerFirst(characterName(character)), lowerFirst(stateLabel(character, state)))}
       </Question>
@@ -29,64 +32,45 @@ export function DrawIt({ character, state, onJudged }: DrawItProps) {
         <>
           <Over sketch={sketch} character={character} state={state} />
           {judged ? null : (
-            <View style={styles.ways}>
-              <Button
-                label={t.itIsRight}
-                style={styles.way}
-                onPress={() => {
-                  setJudged('right');
-                  onJudged('right');
-                }}
-              />
-              <Button
-                label={t.nearly}
-                tone="outline"
-                style={styles.way}
-                onPress={() => {
-                  setJudged('nearly');
-                  onJudged('nearly');
-                }}
-              />
-              <Button
-                label={t.itIsWrong}
-                tone="outline"
-                style={styles.way}
-                onPress={() => {
-                  setJudged('wrong');
-                  onJudged('wrong');
-                }}
-              />
-            </View>
+            <Row gap="s">
+              <Button label={t.itIsRight} style={styles.way} onPress={() => judge('right')} />
+              <Button label={t.nearly} tone="outline" style={styles.way} onPress={() => judge('nearly')} />
+              <Button label={t.itIsWrong} tone="outline" style={styles.way} onPress={() => judge('wrong')} />
+            </Row>
           )}
         </>
       ) : (
         <>
           <Small soft>{t.onlyWhatDecidesAFew}</Small>
-          {judged ? null : (
-            <SketchPad
-              key={paper}
-              photos={NO_PHOTOS}
-              onSave={setSketch}
-              onCancel={() => setPaper(paper + 1)}
-              done={t.layThePlateOverIt}
-            />
-          )}
           {judged ? (
             <Shown character={character} state={state} height={140} />
           ) : (
-            <Button
-              label={t.iDontRemember}
-              tone="plain"
-              style={styles.start}
-              onPress={() => {
-                setJudged('wrong');
-                onJudged('wrong');
-              }}
-            />
+            <Paper onDrawn={setSketch} onForgotten={() => judge('wrong')} />
           )}
         </>
       )}
-    </View>
+    </Stack>
+  );
+}
+
+interface PaperProps {
+  readonly onDrawn: (sketch: Blob) => void;
+  readonly onForgotten: () => void;
+}
+
+function Paper({ onDrawn, onForgotten }: PaperProps) {
+  const [sheet, setSheet] = useState(0);
+  return (
+    <>
+      <SketchPad
+        key={sheet}
+        photos={NO_PHOTOS}
+        onSave={onDrawn}
+        onCancel={() => setSheet(sheet + 1)}
+        done={t.layThePlateOverIt}
+      />
+      <Button label={t.iDontRemember} tone="plain" style={styles.start} onPress={onForgotten} />
+    </>
   );
 }
 const NO_PHOTOS: readonly Blob[] = [];
@@ -100,35 +84,18 @@ interface Mark {
   readonly y: number;
 }
 
-/** The sketch with the plate over it. A tap rings what was drawn wrong; another on the ring takes it away. */
-function Over({
-  sketch,
-  character,
-  state,
-}: {
+interface OverProps {
   readonly sketch: Blob;
   readonly character: string;
   readonly state: string;
-}) {
-  const plates = usePlates();
+}
+
+/** The sketch with the plate over it. A tap rings what was drawn wrong; another on the ring takes it away. */
+function Over({ sketch, character, state }: OverProps) {
   const url = useObjectUrl(sketch);
+  const plate = usePlatePaths(character, state);
   const [marks, setMarks] = useState<readonly Mark[]>([]);
-  const paths = useMemo(
-    () =>
-      (plates?.answerPlate(character, state)?.marks ?? [])
-        .filter(({ ink }) => ink !== 'none')
-        .map((mark) => ({ d: plates?.pathData(mark) ?? '', faint: mark.ink === 'faint' })),
-    [plates, character, state],
-  );
-  const tap = ({
-    currentTarget,
-    clientX,
-    clientY,
-  }: {
-    readonly currentTarget: SVGSVGElement;
-    readonly clientX: number;
-    readonly clientY: number;
-  }) => {
+  const tap = ({ currentTarget, clientX, clientY }: MouseEvent<SVGSVGElement>) => {
     const box = currentTarget.getBoundingClientRect();
     const at = {
       x: ((clientX - box.left) * PAPER.width) / box.width,
@@ -138,7 +105,7 @@ function Over({
     setMarks(near ? marks.filter((one) => one !== near) : [...marks, at]);
   };
   return (
-    <View style={styles.block}>
+    <Stack gap="s">
       <View style={styles.paper}>
         {createElement(
           'svg',
@@ -152,29 +119,10 @@ function Over({
           url
             ? createElement('image', { key: 'sketch', href: url, width: PAPER.width, height: PAPER.height })
             : null,
-          createElement(
-            'g',
-            {
-              key: 'plate',
-              transform: `translate(${(PAPER.width - PLATE.width * PLATE.by) / 2} ${(PAPER.height - PLATE.height * PLATE.by) / 2}) scale(${PLATE.by})`,
-              style: { pointerEvents: 'none' },
-            },
-            ...paths.map(({ d, faint }, index) =>
-              createElement('path', {
-                key: index,
-                d,
-                fill: 'none',
-                stroke: '#1E4B8F',
-                strokeWidth: faint ? 0.5 : 1,
-                opacity: faint ? 0.5 : 0.9,
-                strokeLinecap: 'round',
-                strokeLinejoin: 'round',
-              }),
-            ),
-          ),
+          createElement('g', IN_THE_MIDDLE, ...plate),
           ...marks.map(({ x, y }, index) =>
             createElement('circle', {
-              key: t.mark(index),
+              key: `mark-${index}`,
               cx: x,
               cy: y,
               r: RING,
@@ -186,15 +134,42 @@ function Over({
         )}
       </View>
       <Body>{marks.length === 0 ? t.tapWhereYoursIsOtherwise : t.placesAreMarked(marks.length)}</Body>
-    </View>
+    </Stack>
+  );
+}
+
+const IN_THE_MIDDLE = {
+  key: 'plate',
+  transform: `translate(${(PAPER.width - PLATE.width * PLATE.by) / 2} ${(PAPER.height - PLATE.height * PLATE.by) / 2}) scale(${PLATE.by})`,
+  style: { pointerEvents: 'none' as const },
+};
+
+/** The lines of a plate, in blue. */
+function usePlatePaths(character: string, state: string) {
+  const plates = usePlates();
+  return useMemo(
+    () =>
+      (plates?.answerPlate(character, state)?.marks ?? [])
+        .filter(({ ink }) => ink !== 'none')
+        .map((mark, index) =>
+          createElement('path', {
+            key: index,
+            d: plates?.pathData(mark) ?? '',
+            fill: 'none',
+            stroke: '#1E4B8F',
+            strokeWidth: mark.ink === 'faint' ? 0.5 : 1,
+            opacity: mark.ink === 'faint' ? 0.5 : 0.9,
+            strokeLinecap: 'round',
+            strokeLinejoin: 'round',
+          }),
+        ),
+    [plates, character, state],
   );
 }
 const RING = 20;
 
 const styles = StyleSheet.create({
-  block: { gap: space.s },
   paper: { borderWidth: stroke.thin, borderColor: colour.ink, backgroundColor: '#ffffff' },
-  ways: { flexDirection: 'row', gap: space.s },
   start: { alignSelf: 'flex-start' },
   way: { flex: 1, paddingHorizontal: space.s },
 });

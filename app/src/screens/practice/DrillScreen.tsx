@@ -34,6 +34,8 @@ export function DrillScreen() {
   const practice = usePractice();
   const plates = useNeededPlates();
   const { cards, minutes } = useLocalSearchParams<{ cards?: string; minutes?: string }>();
+  // Kept here, so that the questions stay the same where the device learns meanwhile whose it is.
+  const [seed] = useState(newSeed);
   if (!practice.ready || !plates)
     return (
       <Screen>
@@ -46,6 +48,7 @@ export function DrillScreen() {
       plates={plates}
       chosen={cards?.split(',').filter((one) => one !== '')}
       minutes={Number(minutes) > 0 ? Number(minutes) : undefined}
+      seed={seed}
     />
   );
 }
@@ -56,11 +59,12 @@ interface SittingProps {
   /** Asked for, in place of what is due. */
   readonly chosen: readonly CardId[] | undefined;
   readonly minutes: number | undefined;
+  readonly seed: number;
 }
 
-function Sitting({ practice, plates, chosen, minutes }: SittingProps) {
+function Sitting({ practice, plates, chosen, minutes, seed }: SittingProps) {
   const pictures = useMemo(() => picturesBy(plates), [plates]);
-  const [drills] = useState(() => drillsFor(chosen ?? cardsNow(practice, pictures, minutes), pictures));
+  const [drills] = useState(() => drillsFor(chosen ?? cardsNow(practice, pictures, minutes), pictures, seed));
   const { keep, kept, flush } = useSitting('drill');
   return (
     <Drills
@@ -75,9 +79,16 @@ function Sitting({ practice, plates, chosen, minutes }: SittingProps) {
   );
 }
 
-/** Questions for these cards; each sitting asks anew. */
-export function drillsFor(cards: readonly CardId[], pictures: ReturnType<typeof picturesBy>): Drill[] {
-  return cards.flatMap((card) => drillFor(guide, card, Math.floor(Math.random() * 1e6), pictures) ?? []);
+/** Each sitting asks anew. */
+export const newSeed = (): number => Math.floor(Math.random() * 1e6);
+
+/** Questions for these cards. @param seed decides how each of them is asked */
+export function drillsFor(
+  cards: readonly CardId[],
+  pictures: ReturnType<typeof picturesBy>,
+  seed: number,
+): Drill[] {
+  return cards.flatMap((card, index) => drillFor(guide, card, seed + index, pictures) ?? []);
 }
 
 interface DrillsProps {

@@ -19,71 +19,81 @@ import { picturesBy } from './pictures';
 
 const NOT_PRINTED = { dataSet: { print: 'no' } } as object;
 
-export function Reading({
-  lesson,
-  plates,
-  onDo,
-}: {
+interface ReadingProps {
   readonly lesson: Lesson;
   readonly plates: Plates;
   readonly onDo: () => void;
-}) {
+}
+
+export function Reading({ lesson, plates, onDo }: ReadingProps) {
   const me = useApp((state) => state.me.person);
   const group = me?.groups.find((one) => one.id === lesson.group);
   const may = lesson.group === undefined ? lesson.person === me?.id : group?.role === 'keeper';
-  const { known, unknown } = pairsOf(guide, lesson.fields);
+  const { known } = pairsOf(guide, lesson.fields);
   const drawable = useMemo(() => picturesBy(plates).state, [plates]);
-  const { title, note, photos = [] } = lesson.fields;
   return (
     <Screen>
-      <View style={styles.block} {...NOT_PRINTED}>
-        <Small soft>{t.lesson(group ? t.of(group.name) : '')}</Small>
-        <Title>{title ?? t.aLesson}</Title>
-        {note ? <Body>{note}</Body> : null}
-        {unknown.length > 0 ? (
-          <View role="alert">
-            <Strong>{t.notInThisGuide(unknown.join(', '))}</Strong>
-            <Small>{t.itStaysInTheLesson}</Small>
-          </View>
-        ) : null}
-        <View style={styles.ways}>
-          <Button label={t.doItNow} disabled={known.length === 0} onPress={onDo} />
-          <Button
-            label={t.printItsCards}
-            tone="outline"
-            disabled={known.length === 0}
-            onPress={() => window.print()}
-          />
-          <Button label={t.saveAsAFile} tone="outline" onPress={() => saveLesson(lesson.fields)} />
-        </View>
-      </View>
+      <LessonHead lesson={lesson} groupName={group?.name} onDo={onDo} />
       <View role="list" aria-label={t.pairsOfThisLesson} style={styles.cards}>
         {known.map((pair) => (
           <PairCard key={`${pair.target.id} ${pair.other.id}`} pair={pair} drawable={drawable} />
         ))}
       </View>
-      {photos.length > 0 ? (
-        <View style={styles.photos} role="list" aria-label={t.pictures}>
-          {photos.map(({ taxon, image, caption }, index) => (
-            <View key={index} role="listitem" style={styles.photo}>
-              <Image
-                source={{ uri: image }}
-                resizeMode="cover"
-                accessibilityLabel={caption ?? CommonName(taxon)}
-                style={styles.image}
-              />
-              <SmallStrong>{guide.taxon(taxon) ? CommonName(taxon) : taxon}</SmallStrong>
-              {caption ? <Small soft>{caption}</Small> : null}
-            </View>
-          ))}
-        </View>
-      ) : null}
+      <LessonPhotos photos={lesson.fields.photos ?? []} />
       {may ? (
         <View {...NOT_PRINTED}>
           <Making lesson={lesson} />
         </View>
       ) : null}
     </Screen>
+  );
+}
+
+function LessonHead({
+  lesson,
+  groupName,
+  onDo,
+}: Omit<ReadingProps, 'plates'> & { readonly groupName: string | undefined }) {
+  const { title, note } = lesson.fields;
+  const { known, unknown } = pairsOf(guide, lesson.fields);
+  const empty = known.length === 0;
+  return (
+    <View style={styles.block} {...NOT_PRINTED}>
+      <Small soft>{groupName === undefined ? t.lesson : t.lessonOf(groupName)}</Small>
+      <Title>{title ?? t.aLesson}</Title>
+      {note ? <Body>{note}</Body> : null}
+      {unknown.length > 0 ? (
+        <View role="alert">
+          <Strong>{t.notInThisGuide(unknown.join(', '))}</Strong>
+          <Small>{t.itStaysInTheLesson}</Small>
+        </View>
+      ) : null}
+      <View style={styles.ways}>
+        <Button label={t.doItNow} disabled={empty} onPress={onDo} />
+        <Button label={t.printItsCards} tone="outline" disabled={empty} onPress={() => window.print()} />
+        <Button label={t.saveAsAFile} tone="outline" onPress={() => saveLesson(lesson.fields)} />
+      </View>
+    </View>
+  );
+}
+
+function LessonPhotos({ photos }: { readonly photos: NonNullable<Lesson['fields']['photos']> }) {
+  if (photos.length === 0) return null;
+  return (
+    <View style={styles.photos} role="list" aria-label={t.pictures}>
+      {photos.map(({ taxon, image, caption }, index) => (
+        <View key={index} role="listitem" style={styles.photo}>
+          <Image
+            source={{ uri: image }}
+            resizeMode="cover"
+            accessibilityLabel={caption ?? CommonName(taxon)}
+            style={styles.image}
+          />
+          <SmallStrong>{guide.taxon(taxon) ? CommonName(taxon) : taxon}</SmallStrong>
+          {caption ? <Small soft>{caption}</Small> : null}
+        </View>
+      ))}
+    </View>
   );
 }
 

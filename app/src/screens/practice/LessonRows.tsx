@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Rule } from '../../components';
-import { Row } from '../../components/Row';
+import { LinkRow } from '../../components/LinkRow';
 import { useApp } from '../../notebook/store';
 import { t } from '../../text/en/practice';
 import { lessonsOf } from './lessons';
@@ -13,7 +13,7 @@ export function LessonRows() {
     <View role="list" aria-label={t.lessons}>
       <Rule />
       {lessonsOf(pages).map(({ id, fields, group }) => (
-        <Row
+        <LinkRow
           key={id}
           href={{ pathname: '/practice/lesson/[id]', params: { id } }}
           name={fields.title ?? t.aLesson}

@@ -8,7 +8,7 @@ import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { t } from '../../text/en/practice';
-import { drillsFor, Drills } from './DrillScreen';
+import { drillsFor, Drills, newSeed } from './DrillScreen';
 import { Reading } from './LessonReading';
 import { lessonsOf, type Lesson } from './lessons';
 import { styles } from './lessonStyles';
@@ -55,7 +55,7 @@ function Doing({ lesson, plates }: { readonly lesson: Lesson; readonly plates: P
   const { known } = pairsOf(guide, lesson.fields);
   const [drills] = useState(() => {
     const cards = known.map(({ target, other }) => pairCard(target.id, other.id));
-    return drillsFor([...cards, ...[...cards].reverse()], pictures);
+    return drillsFor([...cards, ...[...cards].reverse()], pictures, newSeed());
   });
   const { keep, kept, flush } = useSitting('lesson', lesson.id);
   const noteOf = (card: CardId) => {

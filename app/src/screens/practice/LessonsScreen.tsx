@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import {
   Body,
   Button,
@@ -11,8 +11,9 @@ import {
   Screen,
   Small,
   SmallStrong,
-  space,
   Title,
+  Stack,
+  Row,
 } from '../../components';
 import { begin } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
@@ -23,17 +24,7 @@ import { loadLesson } from './lessons';
 
 /** Lessons, and beginning one. */
 export function LessonsScreen() {
-  const router = useRouter();
-  const act = useAct();
   const ready = useOpenPages();
-  const groups = useApp((state) => state.me.person?.groups);
-  const keeps = (groups ?? []).filter(({ role }) => role === 'keeper');
-  const [title, setTitle] = useState('');
-  const [group, setGroup] = useState<string>();
-  const [remarks, setRemarks] = useState<readonly string[]>([]);
-  const open = (id: string | undefined) => {
-    if (id !== undefined) router.push({ pathname: '/practice/lesson/[id]', params: { id } });
-  };
   if (!ready)
     return (
       <Screen>
@@ -47,59 +38,64 @@ export function LessonsScreen() {
         <Body>{t.pairsToBePractisedTogether}</Body>
       </View>
       <LessonRows />
-      <View style={styles.block}>
-        <Field
-          label={t.aNewLessonWhatIt}
-          value={title}
-          onChangeText={setTitle}
-          maxLength={120}
-          placeholder={t.whiteGillsWhiteSpores}
-        />
-        {keeps.length > 0 ? (
-          <>
-            <SmallStrong>{t.forWhom}</SmallStrong>
-            <ChipRow label={t.forWhom}>
-              <Chip label={t.myself} chosen={group === undefined} onPress={() => setGroup(undefined)} />
-              {keeps.map(({ id, name }) => (
-                <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />
-              ))}
-            </ChipRow>
-          </>
-        ) : (
-          <Small soft>{t.aLessonForAGroup}</Small>
-        )}
-        <View style={styles.ways}>
-          <Button
-            label={t.beginIt}
-            disabled={title.trim() === ''}
-            onPress={() => {
-              void act(begin('lesson', { title: title.trim(), pairs: [] }, group)).then(open);
-            }}
-          />
-          <Button
-            label={t.loadOneFromAFile}
-            tone="outline"
-            onPress={() => {
-              void act(loadLesson(group)).then(({ id, remarks: fromFile }) => {
-                setRemarks(fromFile);
-                open(id);
-              });
-            }}
-          />
-        </View>
-        {remarks.length > 0 ? (
-          <View role="alert">
-            {remarks.map((one) => (
-              <Body key={one}>{one}</Body>
-            ))}
-          </View>
-        ) : null}
-      </View>
+      <NewLesson />
     </Screen>
   );
 }
 
-const styles = StyleSheet.create({
-  block: { gap: space.m },
-  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m },
-});
+function NewLesson() {
+  const router = useRouter();
+  const act = useAct();
+  const groups = useApp((state) => state.me.person?.groups);
+  const keeps = (groups ?? []).filter(({ role }) => role === 'keeper');
+  const [title, setTitle] = useState('');
+  const [group, setGroup] = useState<string>();
+  const [remarks, setRemarks] = useState<readonly string[]>([]);
+  const open = (id: string | undefined) => {
+    if (id !== undefined) router.push({ pathname: '/practice/lesson/[id]', params: { id } });
+  };
+  const load = () =>
+    void act(loadLesson(group)).then(({ id, remarks: fromFile }) => {
+      setRemarks(fromFile);
+      open(id);
+    });
+  return (
+    <Stack gap="m">
+      <Field
+        label={t.aNewLessonWhatIt}
+        value={title}
+        onChangeText={setTitle}
+        maxLength={120}
+        placeholder={t.whiteGillsWhiteSpores}
+      />
+      {keeps.length > 0 ? (
+        <>
+          <SmallStrong>{t.forWhom}</SmallStrong>
+          <ChipRow label={t.forWhom}>
+            <Chip label={t.myself} chosen={group === undefined} onPress={() => setGroup(undefined)} />
+            {keeps.map(({ id, name }) => (
+              <Chip key={id} label={name} chosen={group === id} onPress={() => setGroup(id)} />
+            ))}
+          </ChipRow>
+        </>
+      ) : (
+        <Small soft>{t.aLessonForAGroup}</Small>
+      )}
+      <Row wrap gap="m">
+        <Button
+          label={t.beginIt}
+          disabled={title.trim() === ''}
+          onPress={() => void act(begin('lesson', { title: title.trim(), pairs: [] }, group)).then(open)}
+        />
+        <Button label={t.loadOneFromAFile} tone="outline" onPress={load} />
+      </Row>
+      {remarks.length > 0 ? (
+        <View role="alert">
+          {remarks.map((one) => (
+            <Body key={one}>{one}</Body>
+          ))}
+        </View>
+      ) : null}
+    </Stack>
+  );
+}

@@ -3,7 +3,18 @@ import { StyleSheet, View } from 'react-native';
 import { statesRead, stateOf } from '@pause/core';
 import { isSmelled, type Character, type Sureness } from '@pause/core';
 import type { Drawable, LookedAt, Specimen } from '@pause/core/practice';
-import { Body, Button, colour, corner, Question, Small, space, Strong, stroke } from '../../components';
+import {
+  Body,
+  Button,
+  colour,
+  corner,
+  Question,
+  Small,
+  space,
+  Strong,
+  stroke,
+  Stack,
+} from '../../components';
 import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
 import { t } from '../../text/en/practice';
 import { characterOf, readingWords } from '../../text/names';
@@ -28,14 +39,14 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
   const id = character.id;
   if (!shown) {
     return (
-      <View style={styles.block}>
+      <Stack gap="m">
         <Question>{character.question}</Question>
         <Body>{t.thereIsNothingToBe}</Body>
         <Button
           label={t.lookAtSomethingElse}
           onPress={() => onLooked({ character: id, value: { kind: 'cant-tell' }, sureness: 'sure' })}
         />
-      </View>
+      </Stack>
     );
   }
   const [state] = statesRead(shown);
@@ -43,7 +54,7 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
     state === undefined || isSmelled(character) || !drawable(character.id, state) || !('states' in character);
   if (states) {
     return (
-      <View style={styles.block}>
+      <Stack gap="m">
         <Question>{character.question}</Question>
         <View style={styles.answer} role="status">
           <Strong>{valueWords(character, shown)}</Strong>
@@ -53,11 +64,11 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
           onPress={() => onLooked({ character: id, value: shown, sureness: 'sure' })}
         />
         <Button label={t.back} tone="plain" style={styles.start} onPress={onBack} />
-      </View>
+      </Stack>
     );
   }
   return (
-    <View style={styles.block}>
+    <Stack gap="m">
       <Question>{character.question}</Question>
       <Shown character={character.id} state={state} height={132} />
       <HowSure sureness={sureness} onChange={setSureness} />
@@ -68,7 +79,7 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
         }
       />
       <Button label={t.back} tone="plain" style={styles.start} onPress={onBack} />
-    </View>
+    </Stack>
   );
 }
 
@@ -107,6 +118,12 @@ export function Shown({
   );
 }
 
+const HOW_SURE: Readonly<Record<Sureness, (what: string) => string>> = {
+  sure: (what) => what,
+  fairly: t.fairlySure,
+  guess: t.guessed,
+};
+
 /** What was looked at so far. */
 export function Looked({ looks }: { readonly looks: readonly LookedAt[] }) {
   if (looks.length === 0) return null;
@@ -116,8 +133,9 @@ export function Looked({ looks }: { readonly looks: readonly LookedAt[] }) {
         <View key={character} role="listitem" style={styles.line}>
           <Small style={styles.grow}>{characterOf(character)?.name}</Small>
           <Small soft style={styles.right}>
-            {value.kind === 'cant-tell' ? t.nothingToBeSeen : readingWords({ character, value })}
-            {sureness === 'sure' ? '' : sureness === 'fairly' ? t.fairlySure : t.andAGuess}
+            {HOW_SURE[sureness](
+              value.kind === 'cant-tell' ? t.nothingToBeSeen : readingWords({ character, value }),
+            )}
           </Small>
         </View>
       ))}
@@ -126,7 +144,6 @@ export function Looked({ looks }: { readonly looks: readonly LookedAt[] }) {
 }
 
 const styles = StyleSheet.create({
-  block: { gap: space.m },
   answer: { borderLeftWidth: 4, borderLeftColor: colour.ink, paddingLeft: space.m, paddingVertical: space.s },
   start: { alignSelf: 'flex-start' },
   shown: {

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState, useMemo } from 'react';
 import { View } from 'react-native';
+import type { CompiledTaxon } from '@pause/core';
 import { pairCard, cardOf, isEarned, EARNED } from '@pause/core/practice';
 import { Heading, Small, Rule, Strong, Button } from '../../components';
 import { guide } from '../../deciding/guide';
@@ -12,27 +13,37 @@ import { styles } from './practiceStyles';
 
 /** The pairs that somebody confuses. */
 
-/** The pairs that can kill or harm, and how well one knows each. */
-export function Pairs({ practice: { history, now, soon } }: { readonly practice: Practice }) {
-  const router = useRouter();
-  const [all, setAll] = useState(false);
-  const pairs = useMemo(
-    () =>
-      WANTED.flatMap((target) =>
-        target.taxon.lookalikes.flatMap((id) => {
-          const other = guide.taxon(id);
-          return other && (other.grade === 'deadly' || other.grade === 'serious') ? [{ target, other }] : [];
-        }),
-      ).sort(
-        (a, b) =>
-          Number(history.cards.has(pairCard(b.target.id, b.other.id))) -
-            Number(history.cards.has(pairCard(a.target.id, a.other.id))) ||
-          (soon.get(b.target.id) ?? 0) - (soon.get(a.target.id) ?? 0) ||
-          Number(b.other.grade === 'deadly') - Number(a.other.grade === 'deadly') ||
-          (a.target.id < b.target.id ? -1 : 1),
-      ),
-    [soon, history],
+interface PairsProps {
+  readonly practice: Practice;
+}
+
+interface PairOf {
+  readonly target: CompiledTaxon;
+  readonly other: CompiledTaxon;
+}
+
+/** All pairs with something deadly or serious: those practised before come first, then those to be met soon. */
+function pairsBy({ history, soon }: Pick<Practice, 'history' | 'soon'>): PairOf[] {
+  const known = ({ target, other }: PairOf) => Number(history.cards.has(pairCard(target.id, other.id)));
+  return WANTED.flatMap((target) =>
+    target.taxon.lookalikes.flatMap((id) => {
+      const other = guide.taxon(id);
+      return other && (other.grade === 'deadly' || other.grade === 'serious') ? [{ target, other }] : [];
+    }),
+  ).sort(
+    (a, b) =>
+      known(b) - known(a) ||
+      (soon.get(b.target.id) ?? 0) - (soon.get(a.target.id) ?? 0) ||
+      Number(b.other.grade === 'deadly') - Number(a.other.grade === 'deadly') ||
+      (a.target.id < b.target.id ? -1 : 1),
   );
+}
+
+/** The pairs that can kill or harm, and how well one knows each. */
+export function Pairs({ practice }: PairsProps) {
+  const { history, now, soon } = practice;
+  const [all, setAll] = useState(false);
+  const pairs = useMemo(() => pairsBy({ history, soon }), [soon, history]);
   const known = [...history.cards].filter(([id]) => cardOf(id)?.kind === 'pair');
   const earned = known.filter(([, { memory, lastDangerous }]) => isEarned(memory, lastDangerous, now)).length;
   return (
@@ -46,37 +57,9 @@ export function Pairs({ practice: { history, now, soon } }: { readonly practice:
       </Small>
       <View role="list" aria-label={t.pairsHeading}>
         <Rule />
-        {pairs.slice(0, all ? pairs.length : FIRST).map(({ target, other }) => {
-          const { card, earned: is } = pairStanding(history, target.id, other.id, now);
-          return (
-            <View key={`${target.id} ${other.id}`} role="listitem">
-              <View style={styles.row}>
-                <View style={styles.pair}>
-                  <Strong>{CommonName(target.id)}</Strong>
-                  <Small soft>{t.andGraded(commonName(other.id), GRADE[other.grade])}</Small>
-                </View>
-                <Button
-                  label={card ? (is ? t.earned : upper(agoWords(card.last, now))) : t.begin}
-                  aria-label={t.practiseAnd(
-                    commonName(target.id),
-                    commonName(other.id),
-                    card ? (is ? t.earnedLower : t.last(agoWords(card.last, now))) : t.neverYet,
-                  )}
-                  tone="plain"
-                  onPress={() =>
-                    router.push({
-                      pathname: '/practice/drill',
-                      params: {
-                        cards: Array.from({ length: 4 }, () => pairCard(target.id, other.id)).join(','),
-                      },
-                    })
-                  }
-                />
-              </View>
-              <Rule />
-            </View>
-          );
-        })}
+        {pairs.slice(0, all ? pairs.length : FIRST).map((pair) => (
+          <PairLine key={`${pair.target.id} ${pair.other.id}`} pair={pair} practice={practice} />
+        ))}
       </View>
       {all || pairs.length <= FIRST ? null : (
         <Button
@@ -86,6 +69,39 @@ export function Pairs({ practice: { history, now, soon } }: { readonly practice:
           onPress={() => setAll(true)}
         />
       )}
+    </View>
+  );
+}
+
+/** A sitting of one pair asks it so many times. */
+const TIMES = 4;
+
+function PairLine({
+  pair: { target, other },
+  practice: { history, now },
+}: PairsProps & { readonly pair: PairOf }) {
+  const router = useRouter();
+  const { card, earned } = pairStanding(history, target.id, other.id, now);
+  const cards = Array.from({ length: TIMES }, () => pairCard(target.id, other.id)).join(',');
+  return (
+    <View role="listitem">
+      <View style={styles.row}>
+        <View style={styles.pair}>
+          <Strong>{CommonName(target.id)}</Strong>
+          <Small soft>{t.andGraded(commonName(other.id), GRADE[other.grade])}</Small>
+        </View>
+        <Button
+          label={card ? (earned ? t.earned : upper(agoWords(card.last, now))) : t.begin}
+          aria-label={t.practiseAnd(
+            commonName(target.id),
+            commonName(other.id),
+            card ? (earned ? t.earnedLower : t.last(agoWords(card.last, now))) : t.neverYet,
+          )}
+          tone="plain"
+          onPress={() => router.push({ pathname: '/practice/drill', params: { cards } })}
+        />
+      </View>
+      <Rule />
     </View>
   );
 }

@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useRef } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import { sameValue, type FindRecord } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
 import { pairCard } from '@pause/core/practice';
-import { Button, Small, space } from '../../components';
+import { Button, Small, Row } from '../../components';
 import { guide } from '../../deciding/guide';
 import { changeContext } from '../../notebook/actions';
 import { pairStanding, usePractice } from '../../notebook/practice';
@@ -20,7 +20,7 @@ export function Practised({ target, other }: { readonly target: string; readonly
   if (!ready) return null;
   const { card, earned } = pairStanding(history, target, other, now);
   return (
-    <View style={styles.line}>
+    <Row align="centre" gap="m">
       <Small soft style={styles.grow}>
         {practisedWords(card, earned, now)}
       </Small>
@@ -34,7 +34,7 @@ export function Practised({ target, other }: { readonly target: string; readonly
           })
         }
       />
-    </View>
+    </Row>
   );
 }
 
@@ -67,6 +67,5 @@ export function SendPractised({ record }: { readonly record: FindRecord }) {
 }
 
 const styles = StyleSheet.create({
-  line: { flexDirection: 'row', alignItems: 'center', gap: space.m },
   grow: { flex: 1 },
 });

@@ -68,65 +68,18 @@ const ORGAN: Readonly<Record<Character['organ'], string>> = {
 };
 
 /** A find as it is met: from afar first, then what one chooses to look at. */
-export function Meeting({
-  plates,
-  encounter: { specimen, target },
-  drawable,
-  at,
-  of,
-  gentle,
-  onDecide,
-}: MeetingProps) {
+export function Meeting({ plates, encounter, drawable, at, of, gentle, onDecide }: MeetingProps) {
   const wide = useWide();
+  const { specimen, target } = encounter;
   const [looks, setLooks] = useState<readonly LookedAt[]>([]);
   const [organ, setOrgan] = useState<Character['organ']>();
   const [chosen, setChosen] = useState<string>();
-  const plate = useMemo(
-    () => plates.individualPlate(individualOf(specimen), target.taxon.kingdom),
-    [plates, specimen, target],
-  );
-  const all = guide.characters
-    .filter(
-      ({ character, stages, place }) =>
-        !place && character.kingdom === target.taxon.kingdom && stages.has(specimen.stage),
-    )
-    .map(({ character }) => character);
-  const open = all.filter(({ id }) => !looks.some((look) => look.character === id));
-  // They stay where they are, however much of them was looked at.
-  const organs = [...new Set(all.map((one) => one.organ))].filter((one) =>
-    open.some(({ organ: of }) => of === one),
-  );
   const asked = chosen === undefined ? undefined : characterOf(chosen);
-  const strip = (
-    <View style={styles.strip}>
-      {gentle ? (
-        <Button label={t.showItToAnAdult} style={styles.way} onPress={() => onDecide(looks, 'not-yet')} />
-      ) : (
-        <Button
-          label={DECIDED.collect}
-          tone="outline"
-          style={styles.way}
-          onPress={() => onDecide(looks, 'collect')}
-        />
-      )}
-      {gentle ? null : (
-        <Button
-          label={DECIDED['not-yet']}
-          tone="outline"
-          style={styles.way}
-          onPress={() => onDecide(looks, 'not-yet')}
-        />
-      )}
-      <Button
-        label={DECIDED.leave}
-        tone="outline"
-        style={styles.way}
-        onPress={() => onDecide(looks, 'leave')}
-      />
-    </View>
-  );
   return (
-    <Screen strip={strip} rooms={false}>
+    <Screen
+      strip={<Decisions gentle={gentle} onDecide={(decided) => onDecide(looks, decided)} />}
+      rooms={false}
+    >
       <WaysOut ways={TO_PRACTICE} />
       <View>
         <Small soft>{t.practiceWoodFindOfStage(at, of, lowerFirst(stageName(specimen.stage)))}</Small>
@@ -147,68 +100,142 @@ export function Meeting({
       ) : (
         <View style={wide ? styles.columns : styles.block}>
           <View style={[styles.block, wide && styles.grow]}>
-            <View style={styles.afar}>
-              <PlateView plate={plate} pathOf={plates.pathData} height={120} />
-              <View style={styles.grow}>
-                <Strong>{t.fromWhereYouStand}</Strong>
-                <Small soft>
-                  {looks.length === 0
-                    ? t.madeUpItNeverGrew
-                    : t.looksSoFar(
-                        looks.length,
-                        numberWord(looks.length),
-                        timeWords(
-                          looks.reduce(
-                            (sum, { character }) => sum + (characterOf(character)?.seconds ?? 0),
-                            0,
-                          ),
-                        ),
-                      )}
-                </Small>
-              </View>
-            </View>
+            <FromAfar plates={plates} encounter={encounter} looks={looks} />
             <Looked looks={looks} />
           </View>
           <View style={[styles.block, wide && styles.grow]}>
-            <Heading>{t.lookCloser}</Heading>
-            <ChipRow label={t.where}>
-              {organs.map((one) => (
-                <Chip
-                  key={one}
-                  label={ORGAN[one]}
-                  chosen={organ === one}
-                  onPress={() => setOrgan(organ === one ? undefined : one)}
-                />
-              ))}
-            </ChipRow>
-            {organ ? (
-              <View role="list" aria-label={t.whatCanBeLookedAt}>
-                {open
-                  .filter((one) => one.organ === organ)
-                  .map((one) => (
-                    <View key={one.id} role="listitem">
-                      <Pressable
-                        role="button"
-                        aria-label={one.name}
-                        onPress={() => setChosen(one.id)}
-                        style={({ pressed }) => [styles.choice, pressed && styles.pressed]}
-                      >
-                        <Strong style={styles.grow}>{one.name}</Strong>
-                        <Small soft>
-                          {[
-                            timeWords(one.seconds),
-                            ...(one.damage === 'none' ? [] : [lowerFirst(DAMAGE[one.damage])]),
-                          ].join(' · ')}
-                        </Small>
-                      </Pressable>
-                      <Rule />
-                    </View>
-                  ))}
-              </View>
-            ) : null}
+            <LookCloser
+              encounter={encounter}
+              looks={looks}
+              organ={organ}
+              setOrgan={setOrgan}
+              onChoose={setChosen}
+            />
           </View>
         </View>
       )}
     </Screen>
+  );
+}
+
+/** What can be decided; a child shows it to an adult, and collects nothing. */
+function Decisions({
+  gentle,
+  onDecide,
+}: {
+  readonly gentle: boolean;
+  readonly onDecide: (decided: WalkDecision) => void;
+}) {
+  const outlined: readonly WalkDecision[] = gentle ? ['leave'] : ['collect', 'not-yet', 'leave'];
+  return (
+    <View style={styles.strip}>
+      {gentle ? (
+        <Button label={t.showItToAnAdult} style={styles.way} onPress={() => onDecide('not-yet')} />
+      ) : null}
+      {outlined.map((decided) => (
+        <Button
+          key={decided}
+          label={DECIDED[decided]}
+          tone="outline"
+          style={styles.way}
+          onPress={() => onDecide(decided)}
+        />
+      ))}
+    </View>
+  );
+}
+
+function FromAfar({
+  plates,
+  encounter: { specimen, target },
+  looks,
+}: Pick<MeetingProps, 'plates' | 'encounter'> & { readonly looks: readonly LookedAt[] }) {
+  const plate = useMemo(
+    () => plates.individualPlate(individualOf(specimen), target.taxon.kingdom),
+    [plates, specimen, target],
+  );
+  const seconds = looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0);
+  return (
+    <View style={styles.afar}>
+      <PlateView plate={plate} pathOf={plates.pathData} height={120} />
+      <View style={styles.grow}>
+        <Strong>{t.fromWhereYouStand}</Strong>
+        <Small soft>
+          {looks.length === 0
+            ? t.madeUpItNeverGrew
+            : t.looksSoFar(looks.length, numberWord(looks.length), timeWords(seconds))}
+        </Small>
+      </View>
+    </View>
+  );
+}
+
+interface LookCloserProps {
+  readonly encounter: Encounter;
+  readonly looks: readonly LookedAt[];
+  readonly organ: Character['organ'] | undefined;
+  readonly setOrgan: (organ: Character['organ'] | undefined) => void;
+  readonly onChoose: (character: string) => void;
+}
+
+/** Organ by organ, what can still be looked at. */
+function LookCloser({ encounter, looks, organ, setOrgan, onChoose }: LookCloserProps) {
+  const { specimen, target } = encounter;
+  const all = guide.characters
+    .filter(
+      ({ character, stages, place }) =>
+        !place && character.kingdom === target.taxon.kingdom && stages.has(specimen.stage),
+    )
+    .map(({ character }) => character);
+  const open = all.filter(({ id }) => !looks.some((look) => look.character === id));
+  // They stay where they are, however much of them was looked at.
+  const organs = [...new Set(all.map((one) => one.organ))].filter((one) =>
+    open.some(({ organ: of }) => of === one),
+  );
+  return (
+    <>
+      <Heading>{t.lookCloser}</Heading>
+      <ChipRow label={t.where}>
+        {organs.map((one) => (
+          <Chip
+            key={one}
+            label={ORGAN[one]}
+            chosen={organ === one}
+            onPress={() => setOrgan(organ === one ? undefined : one)}
+          />
+        ))}
+      </ChipRow>
+      {organ ? (
+        <View role="list" aria-label={t.whatCanBeLookedAt}>
+          {open
+            .filter((one) => one.organ === organ)
+            .map((one) => (
+              <CharacterChoice key={one.id} character={one} onChoose={onChoose} />
+            ))}
+        </View>
+      ) : null}
+    </>
+  );
+}
+
+function CharacterChoice({
+  character: { id, name, seconds, damage },
+  onChoose,
+}: Pick<LookCloserProps, 'onChoose'> & { readonly character: Character }) {
+  return (
+    <View role="listitem">
+      <Pressable
+        role="button"
+        aria-label={name}
+        onPress={() => onChoose(id)}
+        style={({ pressed }) => [styles.choice, pressed && styles.pressed]}
+      >
+        <Strong style={styles.grow}>{name}</Strong>
+        <Small soft>
+          {[timeWords(seconds), ...(damage === 'none' ? [] : [lowerFirst(DAMAGE[damage])])].join(' · ')}
+        </Small>
+      </Pressable>
+      <Rule />
+    </View>
   );
 }

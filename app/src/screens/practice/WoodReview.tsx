@@ -34,30 +34,18 @@ import { resultWords, TO_PRACTICE, DECIDED, pointsWords } from '../../text/pract
 import type { Done } from './WalkEnd';
 import { styles } from './woodStyles';
 
-/** What it was, and what the looks were worth. */
-export function Review({
-  plates,
-  done: { encounter, decided, looks, scored },
-  at,
-  of,
-  onNext,
-}: {
+interface ReviewProps {
   readonly plates: Plates;
   readonly done: Done;
   readonly at: number;
   readonly of: number;
   readonly onNext: () => void;
-}) {
+}
+
+/** What it was, and what the looks were worth. */
+export function Review({ plates, done, at, of, onNext }: ReviewProps) {
   const wide = useWide();
-  const { specimen, target } = encounter;
-  const is = guide.taxon(specimen.taxon) ?? target;
-  const { line, why, tone } = resultWords(scored, decided, { is, hoped: target });
-  const plate = useMemo(
-    () => plates.individualPlate(individualOf(specimen), target.taxon.kingdom),
-    [plates, specimen, target],
-  );
-  const rows = scored.verdict.rows.filter((row) => !row.otherKingdom && row.need > 0 && row.listed);
-  const proposed = useMemo(() => plan(guide, findOf(guide, specimen, target, [])), [specimen, target]);
+  const { encounter, looks, scored } = done;
   const strip = (
     <View style={styles.strip}>
       <Button label={at < of ? t.theNextFind : t.theEndOfTheWalk} style={styles.way} onPress={onNext} />
@@ -66,98 +54,131 @@ export function Review({
   return (
     <Screen strip={strip} rooms={false}>
       <WaysOut ways={TO_PRACTICE} />
-      <View
-        style={[styles.band, tone === 'bad' ? styles.bad : tone === 'good' ? styles.good : styles.even]}
-        role="status"
-      >
-        <Small on={tone === 'even' ? 'light' : 'dark'}>
-          {t.youSaid(lowerFirst(DECIDED[decided]), pointsWords(scored.points))}
-        </Small>
-        <VerdictWord on={tone === 'even' ? 'light' : 'dark'}>{line}</VerdictWord>
-        <Body on={tone === 'even' ? 'light' : 'dark'}>{why}</Body>
-      </View>
+      <Result done={done} />
       <View style={wide ? styles.columns : styles.column}>
         <View style={[styles.column, wide && styles.grow]}>
-          <View style={styles.afar}>
-            <PlateView plate={plate} pathOf={plates.pathData} height={150} />
-            <View style={styles.grow}>
-              <Strong>{CommonName(is.id)}</Strong>
-              <Small soft style={styles.scientific}>
-                {scientificName(is.id)}
-              </Small>
-              <Small soft>{harmLine(is.id)}</Small>
-              {specimen.strained.length > 0 ? (
-                <Small>
-                  {t.notQuiteAsUsualIn(
-                    specimen.strained.map((id) => lowerFirst(characterName(id))).join(', '),
-                  )}
-                </Small>
-              ) : null}
-            </View>
-          </View>
+          <WhatItWas plates={plates} encounter={encounter} />
           {scored.misread.length > 0 ? (
             <View style={styles.block}>
               <Heading>{t.readOtherwiseThanItWas}</Heading>
               {scored.misread.map((id) => (
-                <Misread key={id} character={id} specimen={specimen} looks={looks} />
+                <Misread key={id} character={id} specimen={encounter.specimen} looks={looks} />
               ))}
             </View>
           ) : null}
           <ReadingsSeen scored={scored} encounter={encounter} />
         </View>
         <View style={[styles.column, wide && styles.grow]}>
-          <View style={styles.block}>
-            <Heading>{t.theBarsAsTheyWere}</Heading>
-            <View role="list" aria-label={t.theBarsAsTheyWere}>
-              {rows.map((row) => (
-                <View key={row.taxon} role="listitem">
-                  <View style={styles.row}>
-                    <View style={styles.grow}>
-                      <Strong>{CommonName(row.taxon)}</Strong>
-                    </View>
-                    <View role="img" aria-label={t.ofBarsFilled(Math.min(row.have, row.need), row.need)}>
-                      <Uprights row={row} size="small" />
-                    </View>
-                  </View>
-                  <Rule />
-                </View>
-              ))}
-            </View>
-          </View>
-          <View style={styles.two}>
-            <View style={styles.half}>
-              <SmallStrong>{t.yourWay}</SmallStrong>
-              {looks.length === 0 ? (
-                <Small soft>{t.noLookAtAll}</Small>
-              ) : (
-                looks.map(({ character }) => (
-                  <Small key={character} soft={scored.wasted.includes(character)}>
-                    {characterName(character)}
-                    {scored.wasted.includes(character) ? t.broughtNothing : ''}
-                  </Small>
-                ))
-              )}
-              <Small soft>
-                {timeWords(
-                  looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0),
-                )}
-              </Small>
-            </View>
-            <View style={[styles.half, styles.rightHalf]}>
-              <SmallStrong>{t.thePlan}</SmallStrong>
-              {proposed.feasible ? (
-                proposed.checks.map(({ character }) => (
-                  <Small key={character}>{characterName(character)}</Small>
-                ))
-              ) : (
-                <Small>{t.atThisStageNothingSettles}</Small>
-              )}
-              {proposed.feasible ? <Small soft>{timeWords(proposed.seconds)}</Small> : null}
-            </View>
-          </View>
+          <BarsThen scored={scored} />
+          <TwoWays done={done} />
         </View>
       </View>
     </Screen>
+  );
+}
+
+const isOf = ({ specimen, target }: Encounter) => guide.taxon(specimen.taxon) ?? target;
+
+/** Whether the decision was good, and why. */
+function Result({ done: { encounter, decided, scored } }: Pick<ReviewProps, 'done'>) {
+  const { line, why, tone } = resultWords(scored, decided, { is: isOf(encounter), hoped: encounter.target });
+  const on = tone === 'even' ? 'light' : 'dark';
+  return (
+    <View
+      style={[styles.band, tone === 'bad' ? styles.bad : tone === 'good' ? styles.good : styles.even]}
+      role="status"
+    >
+      <Small on={on}>{t.youSaid(lowerFirst(DECIDED[decided]), pointsWords(scored.points))}</Small>
+      <VerdictWord on={on}>{line}</VerdictWord>
+      <Body on={on}>{why}</Body>
+    </View>
+  );
+}
+
+function WhatItWas({ plates, encounter }: Pick<ReviewProps, 'plates'> & { readonly encounter: Encounter }) {
+  const { specimen, target } = encounter;
+  const { id } = isOf(encounter);
+  const plate = useMemo(
+    () => plates.individualPlate(individualOf(specimen), target.taxon.kingdom),
+    [plates, specimen, target],
+  );
+  return (
+    <View style={styles.afar}>
+      <PlateView plate={plate} pathOf={plates.pathData} height={150} />
+      <View style={styles.grow}>
+        <Strong>{CommonName(id)}</Strong>
+        <Small soft style={styles.scientific}>
+          {scientificName(id)}
+        </Small>
+        <Small soft>{harmLine(id)}</Small>
+        {specimen.strained.length > 0 ? (
+          <Small>
+            {t.notQuiteAsUsualIn(specimen.strained.map((one) => lowerFirst(characterName(one))).join(', '))}
+          </Small>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+/** The bars as they were when it was decided. */
+function BarsThen({ scored }: { readonly scored: Scored }) {
+  const rows = scored.verdict.rows.filter((row) => !row.otherKingdom && row.need > 0 && row.listed);
+  return (
+    <View style={styles.block}>
+      <Heading>{t.theBarsAsTheyWere}</Heading>
+      <View role="list" aria-label={t.theBarsAsTheyWere}>
+        {rows.map((row) => (
+          <View key={row.taxon} role="listitem">
+            <View style={styles.row}>
+              <View style={styles.grow}>
+                <Strong>{CommonName(row.taxon)}</Strong>
+              </View>
+              <View role="img" aria-label={t.ofBarsFilled(Math.min(row.have, row.need), row.need)}>
+                <Uprights row={row} size="small" />
+              </View>
+            </View>
+            <Rule />
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** One's own looks beside the plan. */
+function TwoWays({ done: { encounter, looks, scored } }: Pick<ReviewProps, 'done'>) {
+  const { specimen, target } = encounter;
+  const proposed = useMemo(() => plan(guide, findOf(guide, specimen, target, [])), [specimen, target]);
+  const seconds = looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0);
+  return (
+    <View style={styles.two}>
+      <View style={styles.half}>
+        <SmallStrong>{t.yourWay}</SmallStrong>
+        {looks.length === 0 ? <Small soft>{t.noLookAtAll}</Small> : null}
+        {looks.map(({ character }) => (
+          <Small key={character} soft={scored.wasted.includes(character)}>
+            {scored.wasted.includes(character)
+              ? t.broughtNothing(characterName(character))
+              : characterName(character)}
+          </Small>
+        ))}
+        <Small soft>{timeWords(seconds)}</Small>
+      </View>
+      <View style={[styles.half, styles.rightHalf]}>
+        <SmallStrong>{t.thePlan}</SmallStrong>
+        {proposed.feasible ? (
+          <>
+            {proposed.checks.map(({ character }) => (
+              <Small key={character}>{characterName(character)}</Small>
+            ))}
+            <Small soft>{timeWords(proposed.seconds)}</Small>
+          </>
+        ) : (
+          <Small>{t.atThisStageNothingSettles}</Small>
+        )}
+      </View>
+    </View>
   );
 }
 
@@ -190,7 +211,7 @@ function Misread({
   );
 }
 
-/** The check that would have told. */
+/** The check that would have shown it. */
 function ReadingsSeen({
   scored,
   encounter: { specimen, target },

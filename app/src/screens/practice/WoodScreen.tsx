@@ -47,48 +47,53 @@ function seedOf(seed: string | undefined): number {
     : Math.floor(Math.random() * 1e6);
 }
 
-function Wood({
-  practice,
-  plates,
-  seed: givenSeed,
-}: {
+interface WoodProps {
   readonly practice: Practice;
   readonly plates: Plates;
   readonly seed: string | undefined;
-}) {
-  const router = useRouter();
-  const act = useAct();
-  const { gentle } = practice.learner;
-  const [seed] = useState(() => seedOf(givenSeed));
-  const [walk] = useState(() => {
-    const due = [...practice.history.cards]
-      .filter(([, { memory }]) => Date.parse(memory.due) <= practice.now.getTime())
-      .map(([id]) => id);
-    // What the next walk is for; else what can be found now and is due.
-    const planned = [...practice.soon].filter(([, soon]) => soon === 2);
-    const around = [...practice.soon].filter(
-      ([taxon]) => due.length === 0 || due.some((id) => id.split(':').includes(taxon)),
-    );
-    const rather = new Set((planned.length > 0 ? planned : around).map(([taxon]) => taxon));
-    // A walk that was shared is the same for everybody, whatever they practised.
-    return walkOf(guide, {
-      seed,
-      finds: FINDS,
-      ...(givenSeed === undefined ? { month: practice.now.getMonth() + 1, rather } : {}),
-    });
+}
+
+/** The finds of a walk: what the next walk is for; else what can be found now and is due. */
+function encountersOf(practice: Practice, seed: number, shared: boolean): readonly Encounter[] {
+  const due = [...practice.history.cards]
+    .filter(([, { memory }]) => Date.parse(memory.due) <= practice.now.getTime())
+    .map(([id]) => id);
+  const planned = [...practice.soon].filter(([, soon]) => soon === 2);
+  const around = [...practice.soon].filter(
+    ([taxon]) => due.length === 0 || due.some((id) => id.split(':').includes(taxon)),
+  );
+  const rather = new Set((planned.length > 0 ? planned : around).map(([taxon]) => taxon));
+  // A walk that was shared is the same for everybody, whatever they practised.
+  return walkOf(guide, {
+    seed,
+    finds: FINDS,
+    ...(shared ? {} : { month: practice.now.getMonth() + 1, rather }),
   });
+}
+
+/** A walk, and what was decided on it so far. */
+function useWalk({ practice, seed: givenSeed }: Omit<WoodProps, 'plates'>) {
+  const act = useAct();
+  const [seed] = useState(() => seedOf(givenSeed));
+  const [walk] = useState(() => encountersOf(practice, seed, givenSeed !== undefined));
   const [done, setDone] = useState<readonly Done[]>([]);
   const [review, setReview] = useState(false);
   const { keep } = useSitting('walk');
-  const drawable = useMemo(() => picturesBy(plates).state, [plates]);
-  const last = done.at(-1);
-  const encounter = walk[done.length];
   const decide = (one: Encounter, looks: readonly LookedAt[], decided: WalkDecision) => {
     const scored = scoreOf(guide, { ...one, looks, decided });
     setDone([...done, { encounter: one, decided, looks, scored }]);
     setReview(true);
     keep({ finds: [practiceFind(one, looks, decided, scored, act(now()))] });
   };
+  return { seed, walk, done, review: review ? done.at(-1) : undefined, goOn: () => setReview(false), decide };
+}
+
+function Wood({ practice, plates, seed: givenSeed }: WoodProps) {
+  const router = useRouter();
+  const { gentle } = practice.learner;
+  const { seed, walk, done, review, goOn, decide } = useWalk({ practice, seed: givenSeed });
+  const drawable = useMemo(() => picturesBy(plates).state, [plates]);
+  const encounter = walk[done.length];
   if (walk.length === 0)
     return (
       <Screen>
@@ -101,10 +106,7 @@ function Wood({
         />
       </Screen>
     );
-  if (review && last)
-    return (
-      <Review plates={plates} done={last} at={done.length} of={walk.length} onNext={() => setReview(false)} />
-    );
+  if (review) return <Review plates={plates} done={review} at={done.length} of={walk.length} onNext={goOn} />;
   if (!encounter)
     return (
       <WalkEnd
@@ -154,7 +156,7 @@ function practiceFind(
     ...(open === undefined ? {} : { open }),
     looks: looks.flatMap(({ character, value, sureness }) => {
       const [shown, read] = [states(specimen.shows.get(character)), states(value)];
-      // What was told and not read says nothing of one's eye.
+      // What was given and not read says nothing of one's eye.
       return shown !== undefined && read !== undefined ? [{ character, shown, read, sureness }] : [];
     }),
   };

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import type { Rate } from '@pause/core/practice';
-import { colour, Small, SmallStrong, space } from '../../components';
+import { colour, Small, SmallStrong, space, Row } from '../../components';
 import { t } from '../../text/en/practice';
 import { percent } from '../../text/practice';
 
@@ -28,10 +28,10 @@ export function RateBar({ name, rate, usual, most, line }: RateBarProps) {
   const x = (share: number) => Math.min(1, share / most) * WIDTH;
   return (
     <View role="listitem" aria-label={`${name}: ${line}`} style={styles.bar}>
-      <View style={styles.words}>
+      <Row gap="m" align="baseline">
         <SmallStrong style={styles.grow}>{name}</SmallStrong>
         <Small soft>{line}</Small>
-      </View>
+      </Row>
       <Svg
         width="100%"
         height={HEIGHT}
@@ -60,6 +60,5 @@ export const spanWords = ({ times, wrong, low, high }: Rate): string =>
 
 const styles = StyleSheet.create({
   bar: { gap: 2, paddingVertical: space.xs },
-  words: { flexDirection: 'row', gap: space.m, alignItems: 'baseline' },
   grow: { flex: 1 },
 });

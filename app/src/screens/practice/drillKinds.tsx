@@ -149,6 +149,10 @@ export function Colours({
   );
 }
 
+/** "Bud, then flower, then fruit". */
+const inOrder = (names: readonly string[]): string =>
+  names.reduce((earlier, next) => (earlier === '' ? next : t.thenNext(earlier, lowerFirst(next))), '');
+
 /** Stages, to be put in the order of the year. */
 export function Stages({ drill: { taxon, shuffled }, answered, onAnswer }: KindProps<'stages'>) {
   const [order, setOrder] = useState<readonly StageId[]>([]);
@@ -159,7 +163,7 @@ export function Stages({ drill: { taxon, shuffled }, answered, onAnswer }: KindP
     if (next.length === shuffled.length)
       onAnswer(
         { right: next.every((one, index) => one === right[index]) },
-        `${right.map((one, index) => (index === 0 ? stageName(one) : lowerFirst(stageName(one)))).join(t.then)}.`,
+        `${inOrder(right.map(stageName))}.`,
       );
   };
   return (
@@ -173,10 +177,9 @@ export function Stages({ drill: { taxon, shuffled }, answered, onAnswer }: KindP
             aria-label={
               answered
                 ? stageName(stage)
-                : t.pictureNumber(
-                    numberWord(index + 1),
-                    order.includes(stage) ? t.numberInOrder(order.indexOf(stage) + 1) : '',
-                  )
+                : order.includes(stage)
+                  ? t.pictureInOrder(numberWord(index + 1), order.indexOf(stage) + 1)
+                  : t.pictureNumber(numberWord(index + 1))
             }
             disabled={answered}
             onPress={() => tap(stage)}

@@ -1,7 +1,6 @@
 import { useState, useMemo } from 'react';
 import { View, Pressable } from 'react-native';
-import { statesRead } from '@pause/core';
-import { type StageId, statesIn, type CharacterId } from '@pause/core';
+import { statesRead, type StageId, statesIn, type CharacterId, type TaxonId } from '@pause/core';
 import type { TaxonPlate } from '@pause/core/drawing';
 import { type Drill, individualOf, type Specimen } from '@pause/core/practice';
 import { Question, Strong, Small, SmallStrong, Button, PlateView } from '../../components';
@@ -9,6 +8,7 @@ import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
+import { toggled } from '../../notebook/changeFields';
 import { t } from '../../text/en/practice';
 import { listed } from '../../text/messages';
 import {
@@ -74,12 +74,8 @@ function stated(
 }
 
 /** Individuals of two kinds: tap the other ones. */
-export function Among({
-  drill: { kind, target, other, shownBy, specimens },
-  plates,
-  answered,
-  onAnswer,
-}: KindProps<'which' | 'basket'>) {
+export function Among({ drill, plates, answered, onAnswer }: KindProps<'which' | 'basket'>) {
+  const { kind, target, other, shownBy, specimens } = drill;
   const [marked, setMarked] = useState<readonly number[]>([]);
   const wholes = useMemo(
     () => specimens.map((one) => plates.individualPlate(individualOf(one), target.taxon.kingdom)),
@@ -89,15 +85,60 @@ export function Among({
   const apart = shownBy.filter(
     (character) => !wholes.some((whole) => whole.parts.some(({ of }) => of.includes(character))),
   );
-  const truth = specimens.flatMap(({ taxon }, index) => (taxon === other.id ? [index] : []));
   const done = () => {
+    const truth = specimens.flatMap(({ taxon }, index) => (taxon === other.id ? [index] : []));
     const right = truth.length === marked.length && truth.every((one) => marked.includes(one));
-    const chosen =
-      truth.length === 0
-        ? t.noWasAmongThem(commonName(other.id))
-        : `${t.were(truth.length, upper(numberWord(truth.length)))} ${commonName(other.id)}: ${truth.map((one) => numberWord(one + 1)).join(', ')}.`;
-    onAnswer({ right }, chosen);
+    onAnswer({ right }, truthWords(other.id, truth));
   };
+  return (
+    <>
+      <AmongQuestion drill={drill} />
+      <View style={styles.tiles} role="group" aria-label={t.individuals}>
+        {specimens.map((specimen, index) => {
+          const isOther = answered && specimen.taxon === other.id;
+          return (
+            <Pressable
+              key={index}
+              role="checkbox"
+              aria-checked={marked.includes(index)}
+              aria-label={t.number(numberWord(index + 1))}
+              disabled={answered}
+              onPress={() => setMarked(toggled(marked, index))}
+              style={[styles.tile, marked.includes(index) && styles.marked, isOther && styles.stray]}
+            >
+              <Piece
+                specimen={specimen}
+                plate={wholes[index]}
+                apart={apart}
+                plates={plates}
+                large={kind === 'which'}
+              />
+              <SmallStrong>
+                {index + 1}
+                {isOther ? ` ${commonName(other.id)}` : ''}
+              </SmallStrong>
+            </Pressable>
+          );
+        })}
+      </View>
+      {answered ? null : (
+        <Button
+          label={marked.length === 0 ? t.noneOfThem : t.these(marked.length, numberWord(marked.length))}
+          onPress={done}
+        />
+      )}
+    </>
+  );
+}
+
+const truthWords = (other: TaxonId, truth: readonly number[]): string =>
+  truth.length === 0
+    ? t.noWasAmongThem(commonName(other))
+    : `${t.were(truth.length, upper(numberWord(truth.length)))} ${commonName(other)}: ${truth.map((one) => numberWord(one + 1)).join(', ')}.`;
+
+function AmongQuestion({
+  drill: { kind, target, other, shownBy },
+}: Pick<KindProps<'which' | 'basket'>, 'drill'>) {
   return (
     <>
       <Question>
@@ -111,43 +152,6 @@ export function Among({
           listed(shownBy.map((one) => lowerFirst(characterName(one)))),
         )}
       </Small>
-      <View style={styles.tiles} role="group" aria-label={t.individuals}>
-        {specimens.map((specimen, index) => (
-          <Pressable
-            key={index}
-            role="checkbox"
-            aria-checked={marked.includes(index)}
-            aria-label={t.number(numberWord(index + 1))}
-            disabled={answered}
-            onPress={() =>
-              setMarked(marked.includes(index) ? marked.filter((one) => one !== index) : [...marked, index])
-            }
-            style={[
-              styles.tile,
-              marked.includes(index) && styles.marked,
-              answered && specimen.taxon === other.id && styles.stray,
-            ]}
-          >
-            <Piece
-              specimen={specimen}
-              plate={wholes[index]}
-              apart={apart}
-              plates={plates}
-              large={kind === 'which'}
-            />
-            <SmallStrong>
-              {index + 1}
-              {answered && specimen.taxon === other.id ? ` ${commonName(other.id)}` : ''}
-            </SmallStrong>
-          </Pressable>
-        ))}
-      </View>
-      {answered ? null : (
-        <Button
-          label={marked.length === 0 ? t.noneOfThem : t.these(marked.length, numberWord(marked.length))}
-          onPress={done}
-        />
-      )}
     </>
   );
 }

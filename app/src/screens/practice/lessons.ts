@@ -1,4 +1,4 @@
-import { standing, type PageRecord } from '@pause/core';
+import { currentFields, type PageRecord } from '@pause/core';
 import { lessonFile, type LessonFields } from '@pause/core/practice';
 import { guide } from '../../deciding/guide';
 import { chooseFile, saveFile } from '../../lib/files';
@@ -19,7 +19,14 @@ export const lessonsOf = (pages: Readonly<Record<string, PageRecord>>): Lesson[]
   Object.values(pages)
     .flatMap((page) =>
       page.kind === 'lesson'
-        ? [{ id: page.id, person: page.person ?? '', group: page.group, fields: standing(page, 'lesson') }]
+        ? [
+            {
+              id: page.id,
+              person: page.person ?? '',
+              group: page.group,
+              fields: currentFields(page, 'lesson'),
+            },
+          ]
         : [],
     )
     .sort((a, b) => ((a.fields.title ?? '') < (b.fields.title ?? '') ? -1 : 1));

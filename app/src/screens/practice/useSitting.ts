@@ -16,7 +16,7 @@ interface Sitting {
   readonly flush: () => void;
 }
 
-/** All of a sitting is told anew each time, so not after every answer. */
+/** All of a sitting is recorded anew each time, so not after every answer. */
 const A_HANDFUL = 6;
 const filled = ({ answers, finds }: Kept): Partial<Kept> => ({
   ...(answers.length > 0 ? { answers } : {}),

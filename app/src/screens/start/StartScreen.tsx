@@ -19,6 +19,8 @@ import {
   stroke,
   Title,
   useWide,
+  Row,
+  Grow,
 } from '../../components';
 import { latePart } from '../../components/latePart';
 import { UpdateLine } from '../../components/UpdateLine';
@@ -27,6 +29,7 @@ import { look } from '../../notebook/look';
 import { useAct, useApp } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { t } from '../../text/en/start';
+import { factLine } from '../../text/messages';
 import { FindLine } from '../finds/FindLine';
 import { DemoDoor } from '../people/DemoDoor';
 
@@ -54,13 +57,13 @@ export function StartScreen() {
   return (
     <Screen>
       <UpdateLine />
-      <View style={styles.head}>
+      <Row gap="m" align="centre">
         {wide ? null : <PauseMark size={40} colour={colour.ink} />}
-        <View style={styles.grow}>
+        <Grow>
           <Title>{t.beforeYouPickIt}</Title>
           <Whose />
-        </View>
-      </View>
+        </Grow>
+      </Row>
       <Body>{t.sayWhatYouBelieveIt}</Body>
       <Button
         label={t.aNewFind}
@@ -105,7 +108,11 @@ function Whose() {
   return (
     <Small soft>
       {person
-        ? `${person.account ? t.sNotebook(person.name) : t.theNotebookOfThisDevice}${person.demo && person.account ? t.demoTheOstrelValleyAnd : ''}${away ? t.withoutAConnectionAsThis : ''}`
+        ? factLine(
+            person.account ? t.sNotebook(person.name) : t.theNotebookOfThisDevice,
+            person.demo && person.account && t.demoTheOstrelValleyAnd,
+            away && t.withoutAConnectionAsThis,
+          )
         : t.openingTheNotebook}
     </Small>
   );
@@ -185,8 +192,6 @@ function Block({
 
 const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
-  head: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
-  grow: { flex: 1 },
   block: { gap: space.s, marginTop: space.m, flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 320 },
   begin: { alignSelf: 'flex-start', minWidth: 320 },
   ways: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl },

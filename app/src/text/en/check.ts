@@ -1,6 +1,7 @@
 import { messages, plural } from '../messages';
 
 export const t = messages('check', {
+  again: 'again',
   placeAndCondition: 'Place and condition',
   atThisStageTheGuide: 'At this stage the guide names nothing that always parts them.',
   whereAndPart: (name: string, name2: string) => `Where ${name} and ${name2} part`,
@@ -12,7 +13,7 @@ export const t = messages('check', {
   finds: '‹ Finds',
   isIt: (name: string) => `Is it ${name}?`,
   ofBarsFilled: (filled: number, need: number) => `${filled} of ${need} bars filled`,
-  restsOn: (list: string) => ` (rests on ${list})`,
+  barRestsOn: (bar: string, causes: string) => `${bar} (rests on ${causes})`,
   causeColour: 'a colour',
   causeSmell: 'a smell',
   causeNumber: 'a number',
@@ -25,11 +26,12 @@ export const t = messages('check', {
   quickest: (characterName: string, time: string) => `Quickest: ${characterName}, ${time}`,
   barsAgainstEachLookalike: 'Bars against each lookalike',
   alsoOpen: 'Also open:',
-  moreRuledOut: (count: number) => `; ${count} more ruled out`,
+  andMoreRuledOut: (names: string, count: number) => `${names}; ${count} more ruled out`,
   show: 'show',
-  ofTheOtherKingdom: (number: string) => `, ${number} of the other kingdom`,
-  moreDangerousOnesRuledOut: (count: number, text: string) =>
-    `${count} more dangerous ${plural(count, { one: 'one', other: 'ones' })} ruled out${text}`,
+  moreDangerousOnesRuledOut: (count: number) =>
+    `${count} more dangerous ${plural(count, { one: 'one', other: 'ones' })} ruled out`,
+  moreDangerousOnesRuledOutSome: (count: number, ofTheOtherKingdom: string) =>
+    `${count} more dangerous ${plural(count, { one: 'one', other: 'ones' })} ruled out, ${ofTheOtherKingdom} of the other kingdom`,
   hide: 'hide',
   aFungusIsNoPlant: (name: string) => `${name}: a fungus is no plant`,
   glovesFirst: 'Gloves first',

@@ -5,6 +5,7 @@ export const t = messages('components', {
   yourAnswersAreKeptTry: 'Your answers are kept. Try again where there is a connection.',
   tryAgain: 'Try again',
   oneMoment: 'One moment …',
+  didYouMean: 'Did you mean',
   yourLastEntryWasNot: 'Your last entry was not kept',
   itDoesNotCountMake: (notKept: string) => `${notKept} It does not count: make room, then enter it again.`,
   iHaveReadIt: 'I have read it',
@@ -12,9 +13,9 @@ export const t = messages('components', {
     `The server refused ${plural(count, { one: 'an entry', other: `${count} entries` })}`,
   you: 'You',
   isSignedOut: (name: string) => `${name} is signed out`,
-  now: (count: number) => ` (${count} now)`,
-  whatYouRecordStaysOn: (text: string) =>
-    `What you record stays on this device${text} until you sign in again.`,
+  whatYouRecordStaysOn: 'What you record stays on this device until you sign in again.',
+  whatYouRecordStaysOnWaiting: (waiting: number) =>
+    `What you record stays on this device (${waiting} now) until you sign in again.`,
   signIn: 'Sign in',
   keptOnThisDeviceTried: 'Kept on this device; tried again every few seconds.',
   tryNow: 'Try now',

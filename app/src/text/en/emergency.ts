@@ -9,16 +9,12 @@ export const t = messages('emergency', {
   itWasGivenNoName: 'it was given no name',
   takenForWhichThisGuide: (target: string) => `taken for ${target}, which this guide does not know`,
   none: 'none',
-  andItWas: (text: string) => `, and it was ${text}`,
-  foundThingsWereLookedAt: (
-    text: string,
-    day: string,
-    text2: string,
-    readings: number,
-    text3: string,
-    text4: string,
-  ) =>
-    `${text}. Found ${day}${text2}. ${readings} things were looked at; the last verdict was ${text3}${text4}.`,
+  found: (day: string) => `Found ${day}.`,
+  foundAt: (day: string, place: string) => `Found ${day}, ${place}.`,
+  thingsWereLookedAt: (readings: number, verdict: string) =>
+    `${readings} things were looked at; the last verdict was ${verdict}.`,
+  thingsWereLookedAtAndDecided: (readings: number, verdict: string, decision: string) =>
+    `${readings} things were looked at; the last verdict was ${verdict}, and it was ${decision}.`,
   thatIsWhatItWas: 'That is what it was taken for, not what was eaten. Say that, too.',
   anythingMayHaveBeenEaten: 'Anything may have been eaten. The sheet names what is not ruled out.',
   theWholeSheetForWhoever: 'The whole sheet, for whoever treats',
@@ -33,9 +29,10 @@ export const t = messages('emergency', {
   lookAtWhatIsLeft: 'Look at what is left',
   ifItHasNoName:
     'If it has no name and nothing is left: say where it grew and what it looked like. Anything may have been eaten.',
-  whichIs: (line: string) => `, which is ${line}`,
-  takenForOfTheFamily: (name: string, scientificName: string, family: string, text: string) =>
-    `taken for ${name}, ${scientificName}, of the family ${family}${text}`,
+  takenForOfTheFamily: (name: string, scientificName: string, family: string) =>
+    `taken for ${name}, ${scientificName}, of the family ${family}`,
+  takenForWhichIs: (name: string, scientificName: string, family: string, harm: string) =>
+    `taken for ${name}, ${scientificName}, of the family ${family}, which is ${harm}`,
   itIsMistakenFor: (list: string) => `It is mistaken for: ${list}.`,
   callNowDoNotWait: 'Call now. Do not wait for signs.',
   sayWhatWasEatenHow: 'Say what was eaten, how much, when, by whom, and how it was prepared.',

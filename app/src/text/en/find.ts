@@ -20,7 +20,7 @@ export const t = messages('find', {
   lookedWithoutKnowingTheAnswers: (list: string) => `${list} looked without knowing the answers.`,
   nobodyElseHasLookedAt: 'Nobody else has looked at it blind.',
   haveBeenAsked: (list: string, count: number) =>
-    ` ${list} ${plural(count, { one: 'has', other: 'have' })} been asked.`,
+    `${list} ${plural(count, { one: 'has', other: 'have' })} been asked.`,
   sideBySide: 'Side by side',
   ask: 'Ask',
   theNotebookReachedAnotherVerdict: 'The notebook reached another verdict',
@@ -48,7 +48,7 @@ export const t = messages('find', {
   pieceByPiece: 'Piece by piece',
   nobodyHasDecidedYet: 'Nobody has decided yet.',
   decisions: 'Decisions',
-  againstTheVerdict: ', against the verdict',
+  againstTheVerdict: (choice: string) => `${choice}, against the verdict`,
   theVerdictWas: (moment: string, text: string) => `${moment} · the verdict was ${text}`,
   stage: 'Stage',
   condition: 'Condition',
@@ -72,7 +72,7 @@ export const t = messages('find', {
   no: 'no',
   before: (list: string) => `Before: ${list}.`,
   whereInYourOwnWords: 'Where, in your own words',
-  withinM: (number: number) => `, within ${number} m`,
+  positionWithin: (position: string, metres: number) => `${position}, within ${metres} m`,
   whereItWas: 'Where it was',
   theFinder: 'The finder',
   somewhereInTheSquareOf: (number: string, number2: string, finder: string) =>

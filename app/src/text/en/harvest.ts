@@ -32,7 +32,7 @@ export const t = messages('harvest', {
   noStray: 'no stray',
   strays: (strays: number) => plural(strays, { one: 'one stray', other: `${strays} strays` }),
   goneThrough: (text: string, text2: string) => `Gone through ${text}: ${text2}.`,
-  thatAnotherOneIsLeft: (odds: string) => ` That another one is left: ${odds}.`,
+  thatAnotherOneIsLeft: (odds: string) => `That another one is left: ${odds}.`,
   theBasket: 'The basket',
   putAllOfItAside: 'Put all of it aside',
   aDeadlyOneLayAmong: (result: string) =>
@@ -82,8 +82,8 @@ export const t = messages('harvest', {
   moreIsNotNeeded: 'more is not needed',
   moreWouldCostThePatch: 'more would cost the patch',
   moreIsNotAllowed: 'more is not allowed',
-  wereItNotForThat: (text: string, text2: string) => ` Were it not for that, ${text} would stop at ${text2}.`,
-  decides: (ceiling: string, because: string, text: string) => `${ceiling} decides: ${because}.${text}`,
+  wereItNotForThat: (text: string, text2: string) => `Were it not for that, ${text} would stop at ${text2}.`,
+  decides: (ceiling: string, because: string) => `${ceiling} decides: ${because}.`,
   itSpreadsWhereItDoes:
     'It spreads where it does not belong: all of it may go, and nothing of it is scattered.',
   onlyStandThereOfSo: (number: number) =>
@@ -202,8 +202,9 @@ export const t = messages('harvest', {
   nothingOrMore: 'nothing or more',
   measuredIn: 'Measured in',
   chooseWhatItIsMeasured: 'Choose what it is measured in; until then it is not kept.',
-  ofItWeighAbout: (text: string) => ` of it weigh about ${text}`,
-  isThatRight: (text: string, text2: string) => `${text}${text2}. Is that right?`,
+  isThatRight: (amount: string) => `${amount}. Is that right?`,
+  isThatRightWeighing: (amount: string, weight: string) =>
+    `${amount} of it weigh about ${weight}. Is that right?`,
   yesThatMuchWasTaken: 'Yes, that much was taken',
   kept: (text: string) => `Kept: ${text}.`,
   ofWhatStoodThere: 'Of what stood there',
@@ -216,11 +217,10 @@ export const t = messages('harvest', {
   howOften: 'How often',
   gramsEachTimeMadeReady: 'Grams each time, made ready',
   howItIsMadeReady: 'How it is made ready',
-  byBatchesOfYours: (batches: number) =>
-    `, by ${plural(batches, { one: 'a batch', other: `${batches} batches` })} of yours`,
-  gOfItAreIn: (number: number) => ` ${number} g of it are in the pantry already, and taken off.`,
-  madeReadyPercentOfIts: (number: number, text: string, text2: string) =>
-    `Made ready, ${number} % of its weight are left${text}.${text2}`,
+  gOfItAreIn: (number: number) => `${number} g of it are in the pantry already, and taken off.`,
+  madeReadyPercentOfIts: (number: number) => `Made ready, ${number} % of its weight are left.`,
+  madeReadyByBatchesOfYours: (number: number, batches: number) =>
+    `Made ready, ${number} % of its weight are left, by ${plural(batches, { one: 'a batch', other: `${batches} batches` })} of yours.`,
   with: (where: string, list: string) => `${where}, with ${list}.`,
   leave: (list: string) => `Leave ${list}.`,
   into: (weather: string, bag: string) => `${weather}; into ${bag}.`,
@@ -238,9 +238,9 @@ export const t = messages('harvest', {
   daysAgo: (daysAgo: number) => plural(daysAgo, { one: 'yesterday', other: `${daysAgo} days ago` }),
   you: 'you',
   somebody: 'somebody',
-  percentOfIt: (number: number) => `: ${number} % of it`,
-  takenHereLastBy: (text: string, text2: string, text3: string) =>
-    `Taken here last ${text}, by ${text2}${text3}.`,
+  takenHereLastBy: (when: string, who: string) => `Taken here last ${when}, by ${who}.`,
+  takenHereLastPercent: (when: string, who: string, percent: number) =>
+    `Taken here last ${when}, by ${who}: ${percent} % of it.`,
   lookAgainAtHome: 'Look again at home',
   howMuchToTake: 'How much to take',
   notKnownYet: 'Not known yet',

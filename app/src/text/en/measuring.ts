@@ -2,8 +2,6 @@ import { messages } from '../messages';
 
 export const t = messages('measuring', {
   thePhotoToPutPoints: 'The photo, to put points on',
-  line: (m: number, k: number) => `line ${m} ${k}`,
-  point: (m: number, i: number) => `point ${m} ${i}`,
   pointArrowKeysMoveIt: (name: string, i: number) => `${name}, point ${i}; arrow keys move it`,
   layItFlatBesideA:
     'Lay it flat beside a bank or library card, or beside anything whose length you know. Hold the phone level above it.',
@@ -39,7 +37,7 @@ export const t = messages('measuring', {
   timesAsLongAsWide: (number: string, number2: number, number3: number, number4: number) =>
     `${number} times as long as wide, broadest at ${number2} % of its length; base ${number3}°, tip ${number4}°.`,
   thatIs: (label: string) => `That is: ${label}.`,
-  theNextIsSoClose: (label: string) => ` The next is so close that it could be either: ${label}.`,
-  nextWouldBePercentAway: (label: string, number: number) => ` Next would be: ${label}, ${number} % away.`,
+  theNextIsSoClose: (label: string) => `The next is so close that it could be either: ${label}.`,
+  nextWouldBePercentAway: (label: string, number: number) => `Next would be: ${label}, ${number} % away.`,
   recordBoth: 'Record both',
 });

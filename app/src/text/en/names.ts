@@ -4,7 +4,7 @@ export const t = messages('names', {
   couldNotTell: 'Could not tell',
   orMore: (number: number) => `${number} or more`,
   giveOrTake: (number: number, unit: string, error: number) => `${number} ${unit}, give or take ${error}`,
-  or: ', or ',
+  orElse: (earlier: string, next: string) => `${earlier}, or ${next}`,
   sure: 'sure',
   fairlySure: 'fairly sure',
   aGuess: 'a guess',

@@ -15,14 +15,15 @@ export const t = messages('people', {
   rangeSeasonHabitat: 'Range, season, habitat',
   theFamilyAsAHint: 'The family as a hint',
   howItCameAbout: 'How it came about',
-  somethingElseWasRecordedSince: '; something else was recorded since',
+  recordedByOn: (name: string, day: string) => `${name}, ${day}`,
+  recordedByOnAndChanged: (name: string, day: string) => `${name}, ${day}; something else was recorded since`,
   asTheGuideHasIt: 'as the guide has it',
   moreForWhatIs: (more: number, grade: string) => `${more} more for what is ${grade}`,
   whoBelongsToIt: 'Who belongs to it',
   members: 'Members',
   close: 'Close',
   change: 'Change',
-  youInBrackets: ' (you)',
+  nameWithYou: (name: string) => `${name} (you)`,
   whatIs: (name: string) => `What ${name} is`,
   leaveTheGroup: 'Leave the group',
   takeOutOfTheGroup: (name: string) => `Take ${name} out of the group`,
@@ -112,9 +113,9 @@ export const t = messages('people', {
   whereYouAreSignedIn: 'Where you are signed in',
   signOutThere: 'Sign out there',
   signOutThereOn: (device: string) => `Sign out there: ${device}`,
-  here: ' (here)',
-  used: (day: string) => `; used ${day}`,
-  since: (day: string, text: string) => `Since ${day}${text}`,
+  thisDevice: (device: string) => `${device} (here)`,
+  since: (day: string) => `Since ${day}`,
+  sinceAndUsed: (since: string, used: string) => `Since ${since}; used ${used}`,
   yourOwnNotebookIsDeleted:
     'Your own notebook is deleted with it, for good. What you recorded in the notebooks of groups stays there, without your name.',
   writeYourNameToSay: 'Write your name to say that you mean it',
@@ -150,7 +151,7 @@ export const t = messages('people', {
   refused: 'Refused',
   of: (kind: string, name: string, reason: string) => `${kind} of ${name}: ${reason}`,
   lookNow: 'Look now',
-  sNotebook: (name: string, text: string) => `${name}’s notebook${text}`,
+  sNotebook: (name: string) => `${name}’s notebook.`,
   isSignedOutWhatYou: (name: string) =>
     `${name} is signed out. What you record stays on this device until you sign in again.`,
   nobodyIsSignedInEverything:
@@ -217,9 +218,8 @@ export const t = messages('people', {
   goOnWithoutAnAccount: 'Go on without an account',
   reviewedInYourGroups: 'Reviewed in your groups',
   theGuideSaysSomethingElse:
-    ' The guide says something else by now, so the signature does not count any more.',
-  signedBy: (name: string, memberName: string, day: string, text: string, text2: string) =>
-    `${name}: signed by ${memberName}, ${day}.${text}${text2}`,
+    'The guide says something else by now, so the signature does not count any more.',
+  signedBy: (name: string, memberName: string, day: string) => `${name}: signed by ${memberName}, ${day}.`,
   nobodyHasSignedItWhere: (name: string) =>
     `${name}: nobody has signed it. Where a deadly pair is not reviewed, a second look is asked for.`,
   takeTheSignatureBack: 'Take the signature back',
@@ -232,5 +232,5 @@ export const t = messages('people', {
   ruleIsOn: 'yes',
   ruleIsOff: 'no',
   emptyList: 'none',
-  demoIsMadeUp: '. This is the demo: the Ostrel valley and everyone in it are made up.',
+  demoIsMadeUp: 'This is the demo: the Ostrel valley and everyone in it are made up.',
 });

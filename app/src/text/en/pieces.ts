@@ -29,6 +29,7 @@ export const t = messages('pieces', {
     `${text} ${share} of the strays slips through the first check alone, ${share2} through all of them. ${text2}`,
   stopHere: 'Stop here',
   theCountIsKeptWith: 'The count is kept with the find.',
+  noStray: 'none',
   fewerThanOneInA: 'fewer than one in a thousand',
   oneIn: (max: number) => `one in ${max}`,
 });

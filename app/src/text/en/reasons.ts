@@ -65,12 +65,11 @@ export const t = messages('reasons', {
     `${characterName} speaks against ${target}, seen ${times}. Look again, elsewhere on it, in other light.`,
   onThePieceBesideIt: (characterName: string, target: string) =>
     `On the piece beside it, ${characterName} speaks against ${target}. Go through all pieces one by one.`,
-  onAnotherPiece: ', on another piece',
-  anAnswerWasTakenBack: (characterName: string, text: string) =>
-    `An answer was taken back: ${characterName}${text}. Look again.`,
-  ifNoRootMayBe: ' If no root may be dug up after all, say so under Place and condition.',
-  lookAtOneOfThem: (over: string, text: string) =>
-    `${over} Look at one of them again in other light or through a lens.${text}`,
+  anAnswerWasTakenBack: (characterName: string) => `An answer was taken back: ${characterName}. Look again.`,
+  anAnswerWasTakenBackOnAnother: (characterName: string) =>
+    `An answer was taken back: ${characterName}, on another piece. Look again.`,
+  ifNoRootMayBe: 'If no root may be dug up after all, say so under Place and condition.',
+  lookAtOneOfThem: 'Look at one of them again in other light or through a lens.',
   cannotBeSeenAtThe: (characterName: string) =>
     `${characterName} cannot be seen at the recorded stage. The stage or the reading is wrong.`,
   whatWasReadWasNot: 'What was read was not traced to one base with what you want.',
@@ -78,11 +77,11 @@ export const t = messages('reasons', {
     `Looks at ${characterName} disagree, so it rules nothing out on this find.`,
   startedAgainOnAnotherPiece: (times: string) => `started again on another piece ${times}`,
   changedWhatItIsTaken: (times: string) => `changed what it is taken for ${times}`,
-  everyDeadlyOneNeedsA: ' Every deadly one needs a bar more.',
-  you: (list: string, text: string) => `You ${list}.${text}`,
-  ifNoneMayBeDug: ' If none may be dug up after all, say so under Place and condition.',
-  passedOverUntilItIs: (characterName: string, text: string) =>
-    `Passed over: ${characterName}. Until it is answered, every deadly one needs a bar more.${text}`,
+  everyDeadlyOneNeedsA: 'Every deadly one needs a bar more.',
+  you: (list: string) => `You ${list}.`,
+  ifNoneMayBeDug: 'If none may be dug up after all, say so under Place and condition.',
+  passedOverUntilItIs: (characterName: string) =>
+    `Passed over: ${characterName}. Until it is answered, every deadly one needs a bar more.`,
   thePlaceIsUnusualFor: (target: string) =>
     `The place is unusual for ${target}. That raises a doubt; it settles nothing.`,
   thePlaceIsNotA: (target: string) => `The place is not a common one for ${target}.`,

@@ -1,14 +1,14 @@
 import { messages } from '../messages';
 
 export const t = messages('recalls', {
-  everythingDangerousOfTheGuide: ' Everything dangerous of the guide is still ruled out.',
-  whatCouldBeAmongIt: (grade: string) => ` What could be among it is ${grade}.`,
+  everythingDangerousOfTheGuide: 'Everything dangerous of the guide is still ruled out.',
+  whatCouldBeAmongIt: (grade: string) => `What could be among it is ${grade}.`,
   isNewInTheGuide: (name: string) => `${name} is new in the guide`,
   whatTheGuideSaysOf: (name: string, characterName: string) =>
     `What the guide says of ${name} changed: ${characterName}`,
   foundBy: (list: string) => `Found by: ${list}.`,
   foundByWhoeverWroteIt: 'Found by whoever wrote it.',
-  andMore: (number: string) => ` And ${number} more.`,
+  andMore: (number: string) => `And ${number} more.`,
   itWasCollectedAndDecided: (name: string) => `${name}: it was collected, and decided otherwise since.`,
   itLayInOneBag: (name: string) => `${name}: it lay in one bag with a deadly stray.`,
   aStrayLayAmongIt: (name: string, grade: string) => `${name}: a ${grade} stray lay among it.`,
@@ -16,8 +16,8 @@ export const t = messages('recalls', {
   byWhatWasRecordedSince: 'by what was recorded since',
   byTheRulesOfThe: 'by the rules of the group now',
   byStricterRulesOfPause: 'by stricter rules of Pause',
-  theVerdictIs: (name: string, text: string, outcome: string, worst: string, changed: string) =>
-    `${name}: ${text} the verdict is ${outcome}.${worst}${changed}`,
+  theVerdictIs: (name: string, text: string, outcome: string) =>
+    `${name}: ${text} the verdict is ${outcome}.`,
   holdIt: 'Hold it',
   nobodyEatsOfItUntil: 'Nobody eats of it until the find holds again.',
   throwItOut: 'Throw it out',

@@ -57,10 +57,10 @@ export const t = messages('second', {
   ) => `${agreement}: kappa ${number}, between ${number2} and ${number3}, from ${looks} looks.`,
   cohensKappa1IsAlways:
     'Cohen’s kappa: 1 is always the same, 0 what chance alone would do. Counted by whether a look fits, strains or speaks against what it was taken for.',
-  andAlwaysSaidOneAnd: ', and always said one and the same: that shows nothing yet',
-  fromOnItCanBe: (fewest: number) => `; from ${fewest} on it can be said how well they agree`,
-  andHaveLookedAtThings: (first: string, second: string, looks: number, text: string) =>
-    `${first} and ${second} have looked at ${plural(looks, { one: 'one thing', other: `${looks} things` })} one after the other${text}.`,
+  alwaysSaidTheSame: (first: string, second: string, looks: number) =>
+    `${first} and ${second} have looked at ${plural(looks, { one: 'one thing', other: `${looks} things` })} one after the other, and always said one and the same: that shows nothing yet.`,
+  lookedAtTooFew: (first: string, second: string, looks: number, fewest: number) =>
+    `${first} and ${second} have looked at ${plural(looks, { one: 'one thing', other: `${looks} things` })} one after the other; from ${fewest} on it can be said how well they agree.`,
   hardlyMoreOftenTheSame: 'Hardly more often the same than by chance',
   moreOftenTheSameThan: 'More often the same than by chance',
   mostlyTheSame: 'Mostly the same',
@@ -82,10 +82,13 @@ export const t = messages('second', {
   bothLooks: 'Both looks',
   whoseSecondLook: 'Whose second look',
   allWereSeenTheSame: (count: number) => `All ${count} were seen the same.`,
-  not: (count: number) => `, ${count} not`,
-  ofOneOfTheTwo: (count: number) => `; of ${count} one of the two could not tell`,
-  ofWereSeenTheSame: (count: number, count2: number, text: string, text2: string) =>
-    `${count} of ${count2} were seen the same${text}${text2}.`,
+  someWereSeenTheSame: (same: number, all: number, otherwise: number, unsure: number) =>
+    [
+      `${same} of ${all} were seen the same`,
+      otherwise > 0 ? `, ${otherwise} not` : '',
+      unsure > 0 ? `; of ${unsure} one of the two could not tell` : '',
+      '.',
+    ].join(''),
   whereYouDifferNothingCounts:
     'Where you differ nothing counts any more, for either. Look at it together, at the same spot and in good light; and both of you say what you see. One of you alone settles nothing.',
   aSecondPersonsLookConfirms:

@@ -7,7 +7,7 @@ export const t = messages('seen', {
   seenBlind: 'blind',
   takenBack: 'taken back',
   noGround: 'no ground',
-  onPiece: (piece: number) => ` · piece ${piece}`,
+  onPiece: (piece: number) => `piece ${piece}`,
   takeBack: 'Take back',
   takeBackReading: (characterName: string, reading: string) => `Take back: ${characterName}, ${reading}`,
   putForwardAgain: 'Put forward again',

@@ -7,5 +7,5 @@ export const t = messages('sideBySide', {
     'At this stage the guide names nothing that always parts them. That is a reason to leave it.',
   showMore: (number: string) => `Show ${number} more`,
   readOnThisFind: 'Read on this find',
-  inAScaleOfIts: ', in a scale of its own',
+  inAScaleOfItsOwn: (stage: string) => `${stage}, in a scale of its own`,
 });

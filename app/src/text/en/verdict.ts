@@ -39,10 +39,11 @@ export const t = messages('verdict', {
   anotherStageOrOtherGear: 'Another stage, or other gear. Walking away costs nothing.',
   asTheyWillBeAsked: 'as they will be asked if each shows what is usual',
   ifEachShowsWhatIs: 'if each shows what is usual; others may be asked first',
-  with: (list: string) => `, with ${list}`,
-  moreChecksAbout: (count: number, text: string, time: string, text2: string) =>
-    `${plural(count, { one: 'One more check', other: `${count} more checks` })}, ${text}; about ${time}${text2}.`,
-  onceMore: ', once more',
+  moreChecksAbout: (count: number, how: string, time: string) =>
+    `${plural(count, { one: 'One more check', other: `${count} more checks` })}, ${how}; about ${time}.`,
+  moreChecksWith: (count: number, how: string, time: string, gear: string) =>
+    `${plural(count, { one: 'One more check', other: `${count} more checks` })}, ${how}; about ${time}, with ${gear}.`,
+  onceMore: (name: string) => `${name}, once more`,
   seenForIt: 'Seen for it',
   independentThingsFitAreNeeded: (count: number, groupsNeeded: number) =>
     `${plural(count, { one: 'One independent thing fits', other: `${count} independent things fit` })}; ${groupsNeeded} are needed.`,

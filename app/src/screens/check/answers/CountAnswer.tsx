@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { Button, Chip, ChipRow, colour, space, Strong, TARGET } from '../../../components';
+import { Button, Chip, ChipRow, colour, space, Strong, TARGET, Stack } from '../../../components';
 import { t } from '../../../text/en/answer';
 import { numberInput } from './numberInput';
 import { numberProblem } from './numberProblem';
@@ -14,7 +14,7 @@ export function CountAnswer({ character: { id: character }, onAnswer }: AnswerPr
   const number = text.trim() === '' || wrong ? undefined : Number(text);
   const step = (by: number) => setText(String(Math.max(0, (number ?? (by > 0 ? 0 : 1)) + by)));
   return (
-    <View style={styles.answers}>
+    <Stack gap="m">
       <View style={styles.stepper}>
         <Button
           label="−"
@@ -46,12 +46,11 @@ export function CountAnswer({ character: { id: character }, onAnswer }: AnswerPr
           if (number !== undefined) onAnswer({ kind: 'count', number, ...(orMore ? { orMore } : {}) });
         }}
       />
-    </View>
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  answers: { gap: space.m },
   stepper: { flexDirection: 'row', gap: space.m, alignItems: 'stretch' },
   step: { width: 88, minHeight: TARGET + 24 },
   grow: { flex: 1, minWidth: 0, textAlign: 'center' },

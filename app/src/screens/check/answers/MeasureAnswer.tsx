@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { StyleSheet, TextInput, View } from 'react-native';
+import { StyleSheet, TextInput } from 'react-native';
 import type { CharacterId, LengthUnit } from '@pause/core';
 import type { Length } from '@pause/core/measuring';
-import { Button, Chip, ChipRow, space, Strong } from '../../../components';
+import { Button, Chip, ChipRow, Strong, Stack, Row } from '../../../components';
 import { latePart } from '../../../components/latePart';
 import { t } from '../../../text/en/answer';
 import { numberInput } from './numberInput';
@@ -33,7 +33,7 @@ export function MeasureAnswer({
       error: Math.max(1, Math.ceil(error)),
     });
   return (
-    <View style={styles.answers}>
+    <Stack gap="m">
       <ChipRow label={t.byWhichMeans}>
         {WAYS.map(({ id, label }) => (
           <Chip key={id} label={label} chosen={way === id} onPress={() => setWay(id)} />
@@ -46,7 +46,7 @@ export function MeasureAnswer({
       ) : (
         <Typed character={character} unit={unit} onAnswer={onAnswer} />
       )}
-    </View>
+    </Stack>
   );
 }
 
@@ -64,7 +64,7 @@ function Typed({
   const ready = text.trim() !== '' && wrong === undefined;
   return (
     <>
-      <View style={styles.measure}>
+      <Row gap="m" align="centre" wrap>
         <TextInput
           aria-label={t.measure}
           aria-invalid={wrong !== undefined}
@@ -78,7 +78,7 @@ function Typed({
             <Chip key={u} label={u} chosen={u === chosen} onPress={() => setChosen(u)} />
           ))}
         </ChipRow>
-      </View>
+      </Row>
       {wrong ? <Strong role="alert">{wrong}</Strong> : null}
       <Button
         label={t.recordIt}
@@ -92,7 +92,5 @@ function Typed({
 }
 
 const styles = StyleSheet.create({
-  answers: { gap: space.m },
-  measure: { flexDirection: 'row', gap: space.m, alignItems: 'center', flexWrap: 'wrap' },
   input: numberInput,
 });

@@ -35,7 +35,6 @@ export function StateAnswers({
   // States are drawings; colours are their own swatches.
   const drawn = isDrawn(asked);
   const [torn, setTorn] = useState<readonly StateId[] | undefined>();
-  const [photo, setPhoto] = useState(false);
   const dim = useApp((state) => state.look.theme === 'dim');
   const tap = (state: StateId) => {
     if (!torn) onAnswer({ kind: 'states', states: [state] });
@@ -49,68 +48,98 @@ export function StateAnswers({
         </Small>
       )}
       <View style={styles.grid} role="group" aria-label={t.answers}>
-        {states.map((state, index) => {
-          const chosen = torn?.includes(state.id) ?? false;
-          return (
-            <Pressable
-              key={state.id}
-              role={torn ? 'checkbox' : 'button'}
-              {...(torn ? { 'aria-checked': chosen } : {})}
-              onPress={() => tap(state.id)}
-              onLongPress={() => {
-                if (!torn) setTorn([state.id]);
-              }}
-              delayLongPress={450}
-              style={({ pressed }) => [styles.answer, (pressed || chosen) && styles.answerOn]}
-            >
-              {drawn ? (
-                <View style={styles.drawing}>
-                  <AnswerDrawing character={character} state={state.id} height={DRAWING} />
-                </View>
-              ) : null}
-              {state.swatch ? <View style={[styles.swatch, { backgroundColor: state.swatch }]} /> : null}
-              <Strong>{state.label}</Strong>
-              {keys && index < 9 ? (
-                <Small soft style={styles.digit}>
-                  {index + 1}
-                </Small>
-              ) : null}
-            </Pressable>
-          );
-        })}
+        {states.map((state, index) => (
+          <StateAnswer
+            key={state.id}
+            state={state}
+            drawing={drawn ? character : undefined}
+            digit={keys && index < 9 ? index + 1 : undefined}
+            chosen={torn?.includes(state.id)}
+            onPress={() => tap(state.id)}
+            onLongPress={() => {
+              if (!torn) setTorn([state.id]);
+            }}
+          />
+        ))}
       </View>
-      {torn ? (
-        <View style={styles.ways}>
-          <Button
-            label={t.oneAnswerOnly}
-            tone="outline"
-            style={styles.way}
-            onPress={() => setTorn(undefined)}
-          />
-          <Button
-            label={torn.length < 2 ? t.nameTwoOrMore : t.itIsOneOfThese}
-            style={styles.way}
-            disabled={torn.length < 2}
-            onPress={() => onAnswer({ kind: 'states', states: [...torn] })}
-          />
-        </View>
-      ) : (
-        <Button label={t.tornBetweenSome} tone="plain" onPress={() => setTorn([])} style={styles.torn} />
-      )}
-      {character === 'leaf.outline' ? (
-        photo ? (
-          <OutlineOnPhoto onAnswer={onAnswer} />
-        ) : (
-          <Button
-            label={t.drawItRoundOnA}
-            tone="outline"
-            onPress={() => setPhoto(true)}
-            style={styles.torn}
-          />
-        )
-      ) : null}
+      <Torn
+        torn={torn}
+        setTorn={setTorn}
+        onAnswer={(chosen) => onAnswer({ kind: 'states', states: [...chosen] })}
+      />
+      {character === 'leaf.outline' ? <OutlineByPhoto onAnswer={onAnswer} /> : null}
       {keys ? <Effects states={states} effects={effects} /> : null}
     </View>
+  );
+}
+
+interface StateAnswerProps {
+  readonly state: State;
+  /** The character to draw it of, if it is drawn. */
+  readonly drawing: string | undefined;
+  readonly digit: number | undefined;
+  /** Whether it is among those that one is torn between; undefined where one is not. */
+  readonly chosen: boolean | undefined;
+  readonly onPress: () => void;
+  readonly onLongPress: () => void;
+}
+
+function StateAnswer({ state, drawing, digit, chosen, onPress, onLongPress }: StateAnswerProps) {
+  return (
+    <Pressable
+      role={chosen === undefined ? 'button' : 'checkbox'}
+      {...(chosen === undefined ? {} : { 'aria-checked': chosen })}
+      onPress={onPress}
+      onLongPress={onLongPress}
+      delayLongPress={450}
+      style={({ pressed }) => [styles.answer, (pressed || chosen) && styles.answerOn]}
+    >
+      {drawing === undefined ? null : (
+        <View style={styles.drawing}>
+          <AnswerDrawing character={drawing} state={state.id} height={DRAWING} />
+        </View>
+      )}
+      {state.swatch ? <View style={[styles.swatch, { backgroundColor: state.swatch }]} /> : null}
+      <Strong>{state.label}</Strong>
+      {digit === undefined ? null : (
+        <Small soft style={styles.digit}>
+          {digit}
+        </Small>
+      )}
+    </Pressable>
+  );
+}
+
+interface TornProps {
+  readonly torn: readonly StateId[] | undefined;
+  readonly setTorn: (torn: readonly StateId[] | undefined) => void;
+  readonly onAnswer: (chosen: readonly StateId[]) => void;
+}
+
+/** Torn between some: two or more are named, and one more tap answers. */
+function Torn({ torn, setTorn, onAnswer }: TornProps) {
+  if (!torn)
+    return <Button label={t.tornBetweenSome} tone="plain" onPress={() => setTorn([])} style={styles.torn} />;
+  return (
+    <View style={styles.ways}>
+      <Button label={t.oneAnswerOnly} tone="outline" style={styles.way} onPress={() => setTorn(undefined)} />
+      <Button
+        label={torn.length < 2 ? t.nameTwoOrMore : t.itIsOneOfThese}
+        style={styles.way}
+        disabled={torn.length < 2}
+        onPress={() => onAnswer(torn)}
+      />
+    </View>
+  );
+}
+
+/** The outline of a leaf can be drawn round on a photo. */
+function OutlineByPhoto({ onAnswer }: Pick<AnswerProps<OfKind<'states'>>, 'onAnswer'>) {
+  const [open, setOpen] = useState(false);
+  return open ? (
+    <OutlineOnPhoto onAnswer={onAnswer} />
+  ) : (
+    <Button label={t.drawItRoundOnA} tone="outline" onPress={() => setOpen(true)} style={styles.torn} />
   );
 }
 

@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Image, ScrollView, StyleSheet, View } from 'react-native';
-import { filled, short, type BarRow, type CompiledTaxon } from '@pause/core';
+import { filled, short, type BarRow, type Case, type CompiledTaxon } from '@pause/core';
 import {
   Button,
   Chip,
@@ -51,15 +51,10 @@ export function BesideScreen() {
   );
 }
 
-function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evaluation }) {
-  const router = useRouter();
+/** The taxon beside the target: which, of which, and the next one. */
+function useOther(evaluation: Evaluation) {
   const { other } = useLocalSearchParams<{ other?: string }>();
   const [asked, setAsked] = useState(other);
-  const [mine, setMine] = useState(false);
-  const photo = usePictures(record.id)
-    .pictures.filter((p) => p.kind === 'photo')
-    .at(-1)?.image;
-  const find = useCase(record);
   // Those named as lookalikes, and whatever else is not ruled out yet.
   const rows = evaluation.verdict.rows.filter(
     (row) => !row.otherKingdom && (row.listed || short(row) > 0 || row.taxon === other),
@@ -68,11 +63,17 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
     0,
     rows.findIndex((row) => row.taxon === asked),
   );
-  const row = rows[at];
+  return { rows, at, row: rows[at], next: () => setAsked(rows[(at + 1) % rows.length]?.taxon) };
+}
+
+function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evaluation }) {
+  const router = useRouter();
+  const find = useCase(record);
+  const { rows, at, row, next } = useOther(evaluation);
   const target = find && guide.taxon(find.target);
   const lookalike = row && guide.taxon(row.taxon);
   const check = () => router.replace({ pathname: '/find/[id]/check', params: { id: record.id } });
-  if (!find || !target || !row || !lookalike) {
+  if (!find || !target || !row || !lookalike)
     return (
       <Screen>
         <Notice
@@ -84,17 +85,10 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
         />
       </Screen>
     );
-  }
   const strip = (
     <View style={styles.strip}>
       <Button label={t.theCheck} tone="outline" style={styles.way} onPress={check} />
-      {rows.length > 1 ? (
-        <Button
-          label={t.nextOf(rows.length)}
-          style={styles.way}
-          onPress={() => setAsked(rows[(at + 1) % rows.length]?.taxon)}
-        />
-      ) : null}
+      {rows.length > 1 ? <Button label={t.nextOf(rows.length)} style={styles.way} onPress={next} /> : null}
     </View>
   );
   return (
@@ -106,27 +100,40 @@ function Beside({ record, evaluation }: FindProps & { readonly evaluation: Evalu
           <Title>{t.whereTheyPart}</Title>
           <Names target={target} row={row} />
           <Practised target={target.id} other={row.taxon} />
-          <SideBySide
-            key={row.taxon}
-            stages={find.context.stages}
-            find={find}
-            target={target}
-            other={lookalike}
-            mine={photo && mine ? <Mine photo={photo} /> : undefined}
-            between={
-              photo ? (
-                <Chip
-                  kind="checkbox"
-                  label={t.myOwnPhotoOnThe}
-                  chosen={mine}
-                  onPress={() => setMine(!mine)}
-                />
-              ) : undefined
-            }
-          />
+          <WithPhoto find={find} id={record.id} target={target} other={lookalike} />
         </View>
       </ScrollView>
     </Screen>
+  );
+}
+
+interface WithPhotoProps {
+  readonly id: string;
+  readonly find: Case;
+  readonly target: CompiledTaxon;
+  readonly other: CompiledTaxon;
+}
+
+/** Both side by side; one's own photo in place of the target's drawing where that is wanted. */
+function WithPhoto({ id, find, target, other }: WithPhotoProps) {
+  const [mine, setMine] = useState(false);
+  const photo = usePictures(id)
+    .pictures.filter((p) => p.kind === 'photo')
+    .at(-1)?.image;
+  return (
+    <SideBySide
+      key={other.id}
+      stages={find.context.stages}
+      find={find}
+      target={target}
+      other={other}
+      mine={photo && mine ? <Mine photo={photo} /> : undefined}
+      between={
+        photo ? (
+          <Chip kind="checkbox" label={t.myOwnPhotoOnThe} chosen={mine} onPress={() => setMine(!mine)} />
+        ) : undefined
+      }
+    />
   );
 }
 

@@ -21,6 +21,8 @@ import {
   space,
   Strong,
   useWide,
+  Stack,
+  Row,
 } from '../../../components';
 import { StatePicture } from '../../../components/plates/StatePicture';
 import { PlateDrawing } from '../../../components/plates/TaxonDrawing';
@@ -84,7 +86,7 @@ export function SideBySide(props: SideBySideProps) {
   const shown = all ? open : open.slice(0, FIRST);
   const seen = rows.filter((row) => row.read !== undefined);
   return (
-    <View style={styles.list}>
+    <Stack gap="m">
       <Drawings
         stages={stages}
         target={target}
@@ -110,7 +112,7 @@ export function SideBySide(props: SideBySideProps) {
       {seen.map((row) => (
         <Difference key={row.parting.character} {...row} />
       ))}
-    </View>
+    </Stack>
   );
 }
 /** So many differences are shown at first, and so many numbers are on a drawing at most. */
@@ -118,7 +120,7 @@ const FIRST = 6;
 const POINTED = 7;
 const NOTHING: ReadonlySet<string> = new Set();
 
-/** Both at the stage told, on one scale where that shows both well. */
+/** Both at the recorded stage, on one scale where that shows both well. */
 function Drawings({
   stages,
   target,
@@ -166,8 +168,7 @@ function Drawings({
                 <Badges badges={badges?.[i] ?? []} px={(drawn?.plates[i]?.height ?? 0) / height} />
               </PlateDrawing>
               <Small soft style={styles.centred}>
-                {stageName(stage)}
-                {drawn?.oneScale ? '' : t.inAScaleOfIts}
+                {drawn?.oneScale ? stageName(stage) : t.inAScaleOfItsOwn(stageName(stage))}
               </Small>
             </>
           )}
@@ -180,8 +181,8 @@ function Drawings({
 function Difference({ parting, number, read }: Numbered) {
   const wide = useWide();
   return (
-    <View role="group" aria-label={characterName(parting.character)} style={styles.difference}>
-      <View style={styles.what}>
+    <Stack gap="s" role="group" aria-label={characterName(parting.character)}>
+      <Row align="centre" gap="s">
         <View style={[styles.number, read !== undefined && styles.numberRead]}>
           <SmallStrong
             on={read !== undefined ? 'dark' : 'light'}
@@ -191,7 +192,7 @@ function Difference({ parting, number, read }: Numbered) {
           </SmallStrong>
         </View>
         <Strong>{characterName(parting.character)}</Strong>
-      </View>
+      </Row>
       <View style={styles.pair}>
         <StatePicture character={parting.character} states={parting.target} height={wide ? 110 : 92} />
         <View style={styles.between} />
@@ -199,7 +200,7 @@ function Difference({ parting, number, read }: Numbered) {
       </View>
       {read ? <SmallStrong style={styles.read}>{read}</SmallStrong> : null}
       <Rule />
-    </View>
+    </Stack>
   );
 }
 
@@ -207,9 +208,6 @@ const styles = StyleSheet.create({
   half: { flex: 1, gap: 2 },
   right: { borderLeftWidth: 1, borderLeftColor: colour.line, paddingLeft: space.m },
   centred: { textAlign: 'center' },
-  list: { gap: space.m },
-  difference: { gap: space.s },
-  what: { flexDirection: 'row', alignItems: 'center', gap: space.s },
   pair: { flexDirection: 'row', gap: space.m, alignItems: 'stretch' },
   number: {
     width: 26,

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { StyleSheet, TextInput, View } from 'react-native';
+import { StyleSheet, TextInput } from 'react-native';
 import { CARD, lengthOnPicture, type Length, type Pixel, type Reference } from '@pause/core/measuring';
 import {
   Body,
@@ -14,6 +14,8 @@ import {
   Strong,
   stroke,
   typeSize,
+  Stack,
+  Row,
 } from '../../../components';
 import { PickPhoto } from '../../../components/photos/PickPhoto';
 import type { Prepared } from '../../../components/photos/preparePhoto';
@@ -27,29 +29,29 @@ const SHOWN_WIDE = 360;
 /** A length off a photo: a thing of known size first, then both ends. */
 export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Length) => void }) {
   const [photo, setPhoto] = useState<Prepared>();
+  return photo ? (
+    <OnPhoto photo={photo} onLength={onLength} />
+  ) : (
+    <Stack gap="m">
+      <Body soft>{t.layItFlatBesideA}</Body>
+      <PickPhoto label={t.takeThePhoto} onPhoto={setPhoto} />
+    </Stack>
+  );
+}
+
+const LONGEST_MM = 2000;
+
+/** The points that were put, and the length between the last two. */
+function usePoints(photo: Prepared) {
   const [card, setCard] = useState(true);
   const [text, setText] = useState('');
   const [points, setPoints] = useState<readonly Pixel[]>([]);
-  const known = Number(text.replace(',', '.'));
   const wanted = card ? 4 : 2;
   const [reference, ends] = [points.slice(0, wanted), points.slice(wanted)];
-  const [first, second, third, fourth] = reference;
+  const known = Number(text.replace(',', '.'));
+  const lengthMissing = !card && !(Number.isFinite(known) && known > 0 && known <= LONGEST_MM);
+  const given = lengthMissing ? undefined : referenceOf(card, reference, known);
   const [from, to] = ends;
-  if (!photo) {
-    return (
-      <View style={styles.steps}>
-        <Body soft>{t.layItFlatBesideA}</Body>
-        <PickPhoto label={t.takeThePhoto} onPhoto={setPhoto} />
-      </View>
-    );
-  }
-  const lengthMissing = !card && !(Number.isFinite(known) && known > 0 && known <= 2000);
-  const given: Reference | undefined =
-    card && first && second && third && fourth
-      ? { kind: 'card', corners: [first, second, third, fourth], ...CARD }
-      : !card && !lengthMissing && first && second
-        ? { kind: 'length', ends: [first, second], millimetres: known }
-        : undefined;
   const length =
     given && from && to && ends.length === 2
       ? lengthOnPicture([from, to], given, {
@@ -57,62 +59,66 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
           picked: (PICKED_ON_SCREEN * photo.width) / SHOWN_WIDE,
         })
       : undefined;
-  const next =
-    reference.length < wanted
-      ? card
-        ? t.tapTheCornersOfThe(reference.length)
-        : t.tapBothEndsOfWhat(reference.length)
-      : ends.length < 2
-        ? t.nowBothEndsOfWhat(ends.length)
-        : length
-          ? t.dragAPointToMend
-          : card
-            ? t.thoseAreNotTheCorners
-            : t.giveTheLengthOfWhat;
+  return {
+    card,
+    choose: (asCard: boolean) => {
+      setCard(asCard);
+      setPoints([]);
+    },
+    text,
+    setText,
+    points,
+    setPoints,
+    wanted,
+    reference,
+    ends,
+    lengthMissing,
+    length,
+  };
+}
+
+function referenceOf(
+  card: boolean,
+  [first, second, third, fourth]: readonly Pixel[],
+  millimetres: number,
+): Reference | undefined {
+  if (!first || !second) return undefined;
+  if (!card) return { kind: 'length', ends: [first, second], millimetres };
+  return third && fourth ? { kind: 'card', corners: [first, second, third, fourth], ...CARD } : undefined;
+}
+
+/** What is to be done next. */
+function nextWords({ card, reference, ends, wanted, length }: ReturnType<typeof usePoints>): string {
+  if (reference.length < wanted)
+    return card ? t.tapTheCornersOfThe(reference.length) : t.tapBothEndsOfWhat(reference.length);
+  if (ends.length < 2) return t.nowBothEndsOfWhat(ends.length);
+  if (length) return t.dragAPointToMend;
+  return card ? t.thoseAreNotTheCorners : t.giveTheLengthOfWhat;
+}
+
+interface OnPhotoProps {
+  readonly photo: Prepared;
+  readonly onLength: (length: Length) => void;
+}
+
+function OnPhoto({ photo, onLength }: OnPhotoProps) {
+  const measure = usePoints(photo);
+  const { card, points, setPoints, wanted, reference, ends, length } = measure;
   const marks: Mark[] = [
     { points: reference, name: card ? t.card : t.knownLength, tone: 'reference' },
     { points: ends, name: t.whatIsMeasured, tone: 'thing' },
   ];
+  const add = (point: Pixel) => {
+    if (points.length < wanted + 2) setPoints([...points, point]);
+  };
   return (
-    <View style={styles.steps}>
-      <ChipRow label={t.whatLiesBesideIt}>
-        <Chip
-          label={t.aCard}
-          chosen={card}
-          onPress={() => {
-            setCard(true);
-            setPoints([]);
-          }}
-        />
-        <Chip
-          label={t.aKnownLength}
-          chosen={!card}
-          onPress={() => {
-            setCard(false);
-            setPoints([]);
-          }}
-        />
-      </ChipRow>
-      {card ? null : (
-        <View style={styles.known}>
-          <TextInput
-            aria-label={t.knownLengthInMillimetres}
-            inputMode="decimal"
-            value={text}
-            onChangeText={setText}
-            aria-invalid={text !== '' && lengthMissing}
-            style={styles.input}
-          />
-          <Strong>{t.mmLong}</Strong>
-        </View>
-      )}
-      <Strong role="status">{next}</Strong>
+    <Stack gap="m">
+      <ReferenceChoice measure={measure} />
+      <Strong role="status">{nextWords(measure)}</Strong>
       <PhotoBoard
         photo={photo}
         marks={marks}
-        onPoint={(p) => {
-          if (points.length < wanted + 2) setPoints([...points, p]);
-        }}
+        onPoint={add}
         onMove={(mark, point, to) =>
           setPoints(points.map((p, i) => (i === (mark === 0 ? point : wanted + point) ? to : p)))
         }
@@ -125,7 +131,7 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
           {card ? t.theCardTakesTheTilt : t.theTiltOfThePhone}
         </Body>
       ) : null}
-      <View style={styles.ways}>
+      <Row gap="m">
         <Button
           label={t.undoPoint}
           tone="outline"
@@ -141,22 +147,46 @@ export function MeasureOnPhoto({ onLength }: { readonly onLength: (length: Lengt
             if (length) onLength(length);
           }}
         />
-      </View>
+      </Row>
       <Button
         label={t.putTheNextPointIn}
         tone="plain"
         disabled={points.length >= wanted + 2}
         style={styles.start}
-        onPress={() => setPoints([...points, [photo.width / 2, photo.height / 2]])}
+        onPress={() => add([photo.width / 2, photo.height / 2])}
       />
       <Small soft>{t.thePhotoStaysOnThis}</Small>
-    </View>
+    </Stack>
+  );
+}
+
+/** Whether a card lies beside it, or something of a known length. */
+function ReferenceChoice({ measure }: { readonly measure: ReturnType<typeof usePoints> }) {
+  const { card, choose, text, setText, lengthMissing } = measure;
+  return (
+    <>
+      <ChipRow label={t.whatLiesBesideIt}>
+        <Chip label={t.aCard} chosen={card} onPress={() => choose(true)} />
+        <Chip label={t.aKnownLength} chosen={!card} onPress={() => choose(false)} />
+      </ChipRow>
+      {card ? null : (
+        <Row gap="m" align="centre">
+          <TextInput
+            aria-label={t.knownLengthInMillimetres}
+            inputMode="decimal"
+            value={text}
+            onChangeText={setText}
+            aria-invalid={text !== '' && lengthMissing}
+            style={styles.input}
+          />
+          <Strong>{t.mmLong}</Strong>
+        </Row>
+      )}
+    </>
   );
 }
 
 const styles = StyleSheet.create({
-  steps: { gap: space.m },
-  known: { flexDirection: 'row', gap: space.m, alignItems: 'center' },
   input: {
     width: 110,
     minHeight: 52,
@@ -169,7 +199,6 @@ const styles = StyleSheet.create({
     color: colour.ink,
     paddingHorizontal: space.m,
   },
-  ways: { flexDirection: 'row', gap: space.m },
   way: { flex: 1 },
   start: { alignSelf: 'flex-start' },
 });

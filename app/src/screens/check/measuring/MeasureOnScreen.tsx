@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { lengthOnScreen, type Length } from '@pause/core/measuring/ruler';
-import { Body, Button, colour, Slide, Small, space, Strong, stroke } from '../../../components';
+import { Body, Button, colour, Slide, Small, Strong, stroke, Stack } from '../../../components';
 import { useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/onScreen';
 
@@ -14,17 +14,17 @@ export function MeasureOnScreen({ onLength }: { readonly onLength: (length: Leng
   const [long, setLong] = useState(120);
   if (pixelsPerMillimetre === undefined) {
     return (
-      <View style={styles.ruler}>
+      <Stack gap="m">
         <Body soft>{t.theSizeOfThisScreen}</Body>
         <Button label={t.setTheRulerWithA} tone="outline" onPress={() => router.push('/ruler')} />
-      </View>
+      </Stack>
     );
   }
   const most = Math.max(200, Math.min(height - 260, 640));
   const length = lengthOnScreen(long, { pixelsPerMillimetre });
   const ticks = Array.from({ length: Math.floor(most / pixelsPerMillimetre) + 1 }, (_, mm) => mm);
   return (
-    <View style={styles.ruler}>
+    <Stack gap="m">
       <Body soft>{t.holdItToTheGlass}</Body>
       <View
         style={[styles.scale, { height: most }]}
@@ -54,12 +54,11 @@ export function MeasureOnScreen({ onLength }: { readonly onLength: (length: Leng
         {t.lengthWithError(Math.round(length.millimetres), Math.max(1, Math.ceil(length.error)))}
       </Strong>
       <Button label={t.recordIt} onPress={() => onLength(length)} />
-    </View>
+    </Stack>
   );
 }
 
 const styles = StyleSheet.create({
-  ruler: { gap: space.m },
   scale: {
     borderTopWidth: stroke.thick + 2,
     borderTopColor: colour.ink,

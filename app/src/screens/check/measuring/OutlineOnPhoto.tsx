@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
 import type { ReadingValue, StateId } from '@pause/core';
 import { bladeForm, outlineTerm, TOO_CLOSE_TO_TELL, type Pixel } from '@pause/core/measuring';
-import { Body, Button, Small, space, Strong } from '../../../components';
+import { Body, Button, Small, Strong, Stack } from '../../../components';
 import { PickPhoto } from '../../../components/photos/PickPhoto';
 import type { Prepared } from '../../../components/photos/preparePhoto';
 import { t } from '../../../text/en/measuring';
@@ -17,10 +16,10 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
   const [outline, setOutline] = useState<readonly Pixel[]>([]);
   if (!photo) {
     return (
-      <View style={styles.steps}>
+      <Stack gap="m">
         <Body soft>{t.layOneLeafFlatAnd}</Body>
         <PickPhoto label={t.takeThePhoto} onPhoto={setPhoto} />
-      </View>
+      </Stack>
     );
   }
   const form = bladeForm(outline);
@@ -28,7 +27,7 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
   const label = (term: string) => lowerFirst(stateLabel('leaf.outline', term));
   const torn = named !== undefined && named.next.away < TOO_CLOSE_TO_TELL;
   return (
-    <View style={styles.steps}>
+    <Stack gap="m">
       <Strong role="status">
         {form ? t.drawAgainIfItWent : outline.length > 0 ? t.thatEnclosedNoLeafDraw : t.drawRoundTheLeafFrom}
       </Strong>
@@ -49,7 +48,7 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
             )}
           </Body>
           <Body>
-            <Strong>{t.thatIs(label(named.term))}</Strong>
+            <Strong>{t.thatIs(label(named.term))}</Strong>{' '}
             {torn
               ? t.theNextIsSoClose(label(named.next.term))
               : t.nextWouldBePercentAway(label(named.next.term), Math.round(named.next.away * 100))}
@@ -66,8 +65,6 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
         </>
       ) : null}
       <Small soft>{t.thePhotoStaysOnThis}</Small>
-    </View>
+    </Stack>
   );
 }
-
-const styles = StyleSheet.create({ steps: { gap: space.m } });

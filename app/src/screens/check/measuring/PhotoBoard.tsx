@@ -31,18 +31,63 @@ const GRIP = 22;
  * A photo on which points are put, dragged, or moved with the arrow keys. Points are in pixels of the photo,
  * whatever its size on the screen.
  */
-export function PhotoBoard({ photo, marks, onPoint, onMove, onStroke }: PhotoBoardProps) {
+export function PhotoBoard(props: PhotoBoardProps) {
+  const { photo, marks, onMove } = props;
   const [wide, setWide] = useState(0);
   const url = useObjectUrl(photo.image);
+  const unit = wide > 0 ? photo.width / wide : 1;
+  const { line, ...pointer } = usePointer(props, unit);
+  return (
+    <View
+      style={styles.board}
+      onLayout={(event: LayoutChangeEvent) => setWide(event.nativeEvent.layout.width)}
+    >
+      {createElement(
+        'svg',
+        {
+          viewBox: `0 0 ${photo.width} ${photo.height}`,
+          role: 'application',
+          'aria-label': t.thePhotoToPutPoints,
+          style: { display: 'block', width: '100%', touchAction: 'none', cursor: 'crosshair' },
+          ...pointer,
+        },
+        url
+          ? createElement('image', { key: 'photo', href: url, width: photo.width, height: photo.height })
+          : null,
+        ...marks.flatMap((mark, m) => [
+          ...markLines(mark, m, unit),
+          ...markPoints(mark, m, unit, (point, to) => onMove(m, point, to)),
+        ]),
+        line.length > 1
+          ? createElement('path', {
+              key: 'drawing',
+              d: pathOf(line),
+              fill: 'none',
+              stroke: THING,
+              strokeWidth: 3 * unit,
+            })
+          : null,
+      )}
+    </View>
+  );
+}
+
+const [REFERENCE, THING, UNDER] = ['#14201B', '#1E4B8F', '#ffffff'];
+const inkOf = ({ tone }: Mark) => (tone === 'thing' ? THING : REFERENCE);
+
+const pathOf = (points: readonly Pixel[], closed = false) =>
+  `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`;
+
+/** What a finger does: takes hold of a point and moves it, puts down a new one, or draws a line. */
+function usePointer({ marks, onPoint, onMove, onStroke }: PhotoBoardProps, unit: number) {
   const held = useRef<readonly [mark: number, point: number] | undefined>(undefined);
   const drawn = useRef<Pixel[] | undefined>(undefined);
   const [line, setLine] = useState<readonly Pixel[]>([]);
-  const unit = wide > 0 ? photo.width / wide : 1;
   const at = (event: PointerEvent<SVGSVGElement>): Pixel => {
     const box = event.currentTarget.getBoundingClientRect();
     return [(event.clientX - box.left) * unit, (event.clientY - box.top) * unit];
   };
-  const down = (event: PointerEvent<SVGSVGElement>) => {
+  const onPointerDown = (event: PointerEvent<SVGSVGElement>) => {
     const p = at(event);
     event.currentTarget.setPointerCapture(event.pointerId);
     marks.forEach(({ points, closed }, m) =>
@@ -56,92 +101,71 @@ export function PhotoBoard({ photo, marks, onPoint, onMove, onStroke }: PhotoBoa
       setLine([p]);
     } else onPoint?.(p);
   };
-  const move = (event: PointerEvent<SVGSVGElement>) => {
+  const onPointerMove = (event: PointerEvent<SVGSVGElement>) => {
     if (held.current) onMove(...held.current, at(event));
     else if (drawn.current) {
       drawn.current.push(at(event));
       setLine([...drawn.current]);
     }
   };
-  const up = () => {
+  const end = () => {
     held.current = undefined;
     if (drawn.current) onStroke?.(drawn.current);
     drawn.current = undefined;
     setLine([]);
   };
-  const byKey = (m: number, i: number, from: Pixel) => (event: KeyboardEvent) => {
-    const step = (event.shiftKey ? 10 : 1) * unit;
-    const to = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[
-      event.key
-    ];
-    if (!to) return;
-    event.preventDefault();
-    onMove(m, i, [from[0] + (to[0] ?? 0), from[1] + (to[1] ?? 0)]);
-  };
-  const path = (points: readonly Pixel[], closed = false) =>
-    `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`;
-  return (
-    <View
-      style={styles.board}
-      onLayout={(event: LayoutChangeEvent) => setWide(event.nativeEvent.layout.width)}
-    >
-      {createElement(
-        'svg',
-        {
-          viewBox: `0 0 ${photo.width} ${photo.height}`,
-          role: 'application',
-          'aria-label': t.thePhotoToPutPoints,
-          style: { display: 'block', width: '100%', touchAction: 'none', cursor: 'crosshair' },
-          onPointerDown: down,
-          onPointerMove: move,
-          onPointerUp: up,
-          onPointerCancel: up,
-        },
-        url
-          ? createElement('image', { key: 'photo', href: url, width: photo.width, height: photo.height })
-          : null,
-        ...marks.flatMap(({ points, name, tone, closed }, m) => [
-          ...(points.length > 1
-            ? ['#ffffff', tone === 'thing' ? '#1E4B8F' : '#14201B'].map((ink, k) =>
-                createElement('path', {
-                  key: t.line(m, k),
-                  d: path(points, closed ?? points.length === 4),
-                  fill: 'none',
-                  stroke: ink,
-                  strokeWidth: (k === 0 ? 5 : 2.5) * unit,
-                  strokeLinejoin: 'round',
-                }),
-              )
-            : []),
-          ...(closed
-            ? []
-            : points.map((p, i) =>
-                createElement('circle', {
-                  key: t.point(m, i),
-                  cx: p[0],
-                  cy: p[1],
-                  r: 9 * unit,
-                  fill: 'rgba(255,255,255,0.35)',
-                  stroke: tone === 'thing' ? '#1E4B8F' : '#14201B',
-                  strokeWidth: 3 * unit,
-                  tabIndex: 0,
-                  role: 'img',
-                  'aria-label': t.pointArrowKeysMoveIt(name, i + 1),
-                  onKeyDown: byKey(m, i, p),
-                }),
-              )),
-        ]),
-        line.length > 1
-          ? createElement('path', {
-              key: 'drawing',
-              d: path(line),
-              fill: 'none',
-              stroke: '#1E4B8F',
-              strokeWidth: 3 * unit,
-            })
-          : null,
-      )}
-    </View>
+  return { line, onPointerDown, onPointerMove, onPointerUp: end, onPointerCancel: end };
+}
+
+/** The line through the points of a mark, light under dark, so that it shows on any photo. */
+function markLines(mark: Mark, m: number, unit: number) {
+  const { points, closed } = mark;
+  if (points.length < 2) return [];
+  return [UNDER, inkOf(mark)].map((ink, k) =>
+    createElement('path', {
+      key: `line-${m}-${k}`,
+      d: pathOf(points, closed ?? points.length === 4),
+      fill: 'none',
+      stroke: ink,
+      strokeWidth: (k === 0 ? 5 : 2.5) * unit,
+      strokeLinejoin: 'round',
+    }),
+  );
+}
+
+const STEPS: Readonly<Record<string, Pixel>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** The points of a mark; the arrow keys move the one that is focused. */
+function markPoints(mark: Mark, m: number, unit: number, onMove: (point: number, to: Pixel) => void) {
+  if (mark.closed) return [];
+  const byKey =
+    (i: number, [x, y]: Pixel) =>
+    (event: KeyboardEvent) => {
+      const way = STEPS[event.key];
+      if (!way) return;
+      event.preventDefault();
+      const step = (event.shiftKey ? 10 : 1) * unit;
+      onMove(i, [x + way[0] * step, y + way[1] * step]);
+    };
+  return mark.points.map((p, i) =>
+    createElement('circle', {
+      key: `point-${m}-${i}`,
+      cx: p[0],
+      cy: p[1],
+      r: 9 * unit,
+      fill: 'rgba(255,255,255,0.35)',
+      stroke: inkOf(mark),
+      strokeWidth: 3 * unit,
+      tabIndex: 0,
+      role: 'img',
+      'aria-label': t.pointArrowKeysMoveIt(mark.name, i + 1),
+      onKeyDown: byKey(i, p),
+    }),
   );
 }
 

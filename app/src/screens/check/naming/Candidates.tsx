@@ -9,6 +9,7 @@ import { guide } from '../../../deciding/guide';
 import { changeContext } from '../../../notebook/actions';
 import { useAct } from '../../../notebook/store';
 import { t } from '../../../text/en/naming';
+import { factLine } from '../../../text/messages';
 import { openNameWords, scientificName, CommonName, harmLine, commonName } from '../../../text/names';
 import { styles } from './namingStyles';
 
@@ -16,33 +17,24 @@ import { styles } from './namingStyles';
 
 /** So many candidates stand in view; the rest is one tap away. */
 const SHOWN = 5;
+const MOST_SHOWN = 15;
 
 const NOTHING = new Set<string>();
 
-export function Candidates({
-  identification,
-  record,
-  onName,
-}: {
+interface CandidatesProps {
   readonly identification: Identification;
   readonly record: FindRecord;
   readonly onName: (taxon: TaxonId, to?: 'around' | 'verdict') => void;
-}) {
-  const act = useAct();
+}
+
+export function Candidates({ identification, record, onName }: CandidatesProps) {
   const router = useRouter();
   const [all, setAll] = useState(false);
   const [open, setOpen] = useState<TaxonId>();
   const [pair, setPair] = useState<readonly TaxonId[]>([]);
-  const shown = identification.candidates.slice(0, all ? 15 : SHOWN);
+  const shown = identification.candidates.slice(0, all ? MOST_SHOWN : SHOWN);
   const compare = (taxon: TaxonId) =>
     setPair(pair.includes(taxon) ? pair.filter((other) => other !== taxon) : [...pair.slice(-1), taxon]);
-  const [family] = identification.families;
-  const genus = genusOf(shown[0]?.taxon);
-  const leaveOpen = (openName: NonNullable<FindRecord['context']['openName']>) => {
-    void act(changeContext(record.id, { openName })).then(
-      (kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }),
-    );
-  };
   return (
     <View style={styles.block}>
       <View style={styles.block} role="list" aria-label={t.candidates}>
@@ -54,22 +46,12 @@ export function Candidates({
               onOpen={() => setOpen(open === candidate.taxon ? undefined : candidate.taxon)}
             />
             {open === candidate.taxon ? (
-              <View style={styles.ways}>
-                <Button label={t.iTakeItForThis} onPress={() => onName(candidate.taxon)} />
-                {candidate.grade === 'deadly' || candidate.grade === 'serious' ? (
-                  <Button
-                    label={t.aDangerousOneStandsHere}
-                    tone="outline"
-                    onPress={() => onName(candidate.taxon, 'verdict')}
-                  />
-                ) : null}
-                <Chip
-                  kind="checkbox"
-                  label={t.compare}
-                  chosen={pair.includes(candidate.taxon)}
-                  onPress={() => compare(candidate.taxon)}
-                />
-              </View>
+              <CandidateWays
+                candidate={candidate}
+                onName={onName}
+                compared={pair.includes(candidate.taxon)}
+                onCompare={() => compare(candidate.taxon)}
+              />
             ) : null}
             <Rule />
           </View>
@@ -91,34 +73,73 @@ export function Candidates({
         ) : null}
       </View>
       {record.readings.length > 0 ? (
-        <View style={styles.block}>
-          <SmallStrong>{t.leaveTheNameOpenIt}</SmallStrong>
-          <View style={styles.ways}>
-            {genus ? (
-              <Button
-                label={t.genusOnly(genus)}
-                tone="outline"
-                onPress={() => leaveOpen({ kind: 'genus', name: genus })}
-              />
-            ) : null}
-            {family && family.probability > 0.5 ? (
-              <Button
-                label={t.familyOnly(family.family)}
-                tone="outline"
-                onPress={() => leaveOpen({ kind: 'family', name: family.family })}
-              />
-            ) : null}
-            {pair.length === 2 ? (
-              <Button
-                label={t.oneOfTwo(openNameWords({ kind: 'one-of', taxa: [...pair] }))}
-                tone="outline"
-                onPress={() => leaveOpen({ kind: 'one-of', taxa: [...pair] })}
-              />
-            ) : null}
-          </View>
-          {pair.length < 2 ? <Small soft>{t.forOneOfTwoOpen}</Small> : null}
-        </View>
+        <NameOpen record={record} identification={identification} pair={pair} />
       ) : null}
+    </View>
+  );
+}
+
+interface CandidateWaysProps extends Pick<CandidatesProps, 'onName'> {
+  readonly candidate: Candidate;
+  readonly compared: boolean;
+  readonly onCompare: () => void;
+}
+
+/** What can be done with a candidate. */
+function CandidateWays({ candidate: { taxon, grade }, onName, compared, onCompare }: CandidateWaysProps) {
+  return (
+    <View style={styles.ways}>
+      <Button label={t.iTakeItForThis} onPress={() => onName(taxon)} />
+      {grade === 'deadly' || grade === 'serious' ? (
+        <Button label={t.aDangerousOneStandsHere} tone="outline" onPress={() => onName(taxon, 'verdict')} />
+      ) : null}
+      <Chip kind="checkbox" label={t.compare} chosen={compared} onPress={onCompare} />
+    </View>
+  );
+}
+
+/** Leaves the name open: the genus, the family, or one of two. */
+function NameOpen({
+  record,
+  identification,
+  pair,
+}: Omit<CandidatesProps, 'onName'> & { readonly pair: readonly TaxonId[] }) {
+  const act = useAct();
+  const router = useRouter();
+  const [family] = identification.families;
+  const genus = genusOf(identification.candidates[0]?.taxon);
+  const leaveOpen = (openName: NonNullable<FindRecord['context']['openName']>) => {
+    void act(changeContext(record.id, { openName })).then(
+      (kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }),
+    );
+  };
+  return (
+    <View style={styles.block}>
+      <SmallStrong>{t.leaveTheNameOpenIt}</SmallStrong>
+      <View style={styles.ways}>
+        {genus ? (
+          <Button
+            label={t.genusOnly(genus)}
+            tone="outline"
+            onPress={() => leaveOpen({ kind: 'genus', name: genus })}
+          />
+        ) : null}
+        {family && family.probability > 0.5 ? (
+          <Button
+            label={t.familyOnly(family.family)}
+            tone="outline"
+            onPress={() => leaveOpen({ kind: 'family', name: family.family })}
+          />
+        ) : null}
+        {pair.length === 2 ? (
+          <Button
+            label={t.oneOfTwo(openNameWords({ kind: 'one-of', taxa: [...pair] }))}
+            tone="outline"
+            onPress={() => leaveOpen({ kind: 'one-of', taxa: [...pair] })}
+          />
+        ) : null}
+      </View>
+      {pair.length < 2 ? <Small soft>{t.forOneOfTwoOpen}</Small> : null}
     </View>
   );
 }
@@ -147,9 +168,11 @@ function CandidateLine({
       <View style={styles.grow}>
         <Strong>{CommonName(candidate.taxon)}</Strong>
         <Small soft={candidate.grade === 'none'}>
-          {candidate.grade === 'none' ? scientificName(candidate.taxon) : harmLine(candidate.taxon)}
-          {candidate.fitsEverything ? '' : t.somethingSpeaksAgainstIt}
-          {taxon && taxon.taxon.parts.length > 0 && !isCollectable(taxon) ? t.neverCollectedWithPause : ''}
+          {factLine(
+            candidate.grade === 'none' ? scientificName(candidate.taxon) : harmLine(candidate.taxon),
+            !candidate.fitsEverything && t.somethingSpeaksAgainstIt,
+            taxon && taxon.taxon.parts.length > 0 && !isCollectable(taxon) && t.neverCollectedWithPause,
+          )}
         </Small>
         <View style={styles.chance} role="img" aria-label={t.likely(percent(candidate.probability))}>
           <View style={[styles.length, { width: `${Math.max(1, candidate.probability * 100)}%` }]} />

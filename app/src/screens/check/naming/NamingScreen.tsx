@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useRef, useState } from 'react';
 import { View, ScrollView } from 'react-native';
-import { type FindRecord, unnamedOf, type CharacterId, type TaxonId, type Check } from '@pause/core';
+import { type FindRecord, unnamedOf, type CharacterId, type PieceId, type TaxonId } from '@pause/core';
 import type { Identification } from '@pause/core/advice/identify';
 import {
   useWide,
@@ -23,8 +23,9 @@ import { guide } from '../../../deciding/guide';
 import { changeTarget, changeContext, read, passOver, takeBack } from '../../../notebook/actions';
 import { useAct, useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/naming';
-import { characterOf, upper, commonName } from '../../../text/names';
+import { upper, commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
+import { asCheck } from '../asCheck';
 import { type Answer, AnswerCard, cardKey } from '../card';
 import { Seen } from '../Seen';
 import { Candidates } from './Candidates';
@@ -37,16 +38,12 @@ export function NamingScreen() {
 }
 
 function Naming({ record }: { readonly record: FindRecord }) {
-  const act = useAct();
-  const router = useRouter();
   const wide = useWide();
   const tablet = useTwoPanes();
   const find = useMemo(() => unnamedOf(record, guide), [record]);
-  const me = useApp((state) => state.me.person?.id ?? '');
   const earlier = useApp((state) => state.list.items);
   const identification = useIdentification(find, earlier);
-  const answering = useRef<CharacterId>(undefined);
-  const [later, setLater] = useState<readonly CharacterId[]>([]);
+  const name = useNaming(record);
   const piece = record.pieces.filter((p) => p.purpose === 'decide').at(-1)?.id;
   if (!identification || !piece)
     return (
@@ -54,19 +51,50 @@ function Naming({ record }: { readonly record: FindRecord }) {
         <Loading what={t.comparingWithTheGuide} />
       </Screen>
     );
+  const card = <NextQuestion record={record} piece={piece} identification={identification} />;
+  const candidates = <Candidates identification={identification} onName={name} record={record} />;
+  const strip = <DangerStrip identification={identification} />;
+  const seen = (
+    <>
+      <Heading>{t.seen}</Heading>
+      <Seen record={record} slips />
+    </>
+  );
+  if (tablet)
+    return (
+      <Screen panes rooms={wide} strip={strip}>
+        <View style={styles.panes}>
+          <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
+            <NamingHead record={record} />
+            {candidates}
+          </ScrollView>
+          <ScrollView style={[styles.pane, styles.second]} contentContainerStyle={styles.paneContent}>
+            {card}
+            {seen}
+          </ScrollView>
+        </View>
+      </Screen>
+    );
+  const begun = record.readings.length > 0;
+  return (
+    <Screen panes rooms={false} strip={strip}>
+      <ScrollView contentContainerStyle={styles.paneContent}>
+        <NamingHead record={record} />
+        {begun ? candidates : null}
+        <Rule strong />
+        {card}
+        {begun ? null : candidates}
+        {seen}
+      </ScrollView>
+    </Screen>
+  );
+}
 
-  const passed = new Set<string>([
-    ...later,
-    ...record.skips.map((s) => s.character),
-    ...record.readings
-      .filter((r) => !record.withdrawals.some((w) => w.reading === r.id))
-      .map((r) => r.character),
-  ]);
-  const next = identification.checks.find((c) => !passed.has(c.character));
-  const last = [...record.readings]
-    .sort((a, b) => (a.at < b.at ? 1 : -1))
-    .find((r) => r.by === me && !record.withdrawals.some((w) => w.reading === r.id));
-  const name = (taxon: TaxonId, to: 'around' | 'verdict' = 'around') => {
+/** Gives the find a name, and goes on from there. */
+function useNaming(record: FindRecord) {
+  const act = useAct();
+  const router = useRouter();
+  return (taxon: TaxonId, to: 'around' | 'verdict' = 'around') => {
     const [only, ...more] = guide.taxon(taxon)?.taxon.parts ?? [];
     const named = act(changeTarget(record.id, taxon));
     if (only && more.length === 0) void act(changeContext(record.id, { part: only.part, use: only.use }));
@@ -80,6 +108,43 @@ function Naming({ record }: { readonly record: FindRecord }) {
         ),
     );
   };
+}
+
+function NamingHead({ record }: { readonly record: FindRecord }) {
+  return (
+    <View>
+      <FindWaysOut find={record.id} />
+      <Small soft>
+        {[record.number ? t.find(record.number) : t.newFind, record.placeNote].filter(Boolean).join(' · ')}
+      </Small>
+      <Title>{t.whatCouldItBe}</Title>
+    </View>
+  );
+}
+
+interface NextQuestionProps {
+  readonly record: FindRecord;
+  readonly piece: PieceId;
+  readonly identification: Identification;
+}
+
+/** The next question, and taking back the last answer. */
+function NextQuestion({ record, piece, identification }: NextQuestionProps) {
+  const act = useAct();
+  const wide = useWide();
+  const me = useApp((state) => state.me.person?.id ?? '');
+  const answering = useRef<CharacterId>(undefined);
+  const [later, setLater] = useState<readonly CharacterId[]>([]);
+  const isWithdrawn = (id: string) => record.withdrawals.some((w) => w.reading === id);
+  const passed = new Set<string>([
+    ...later,
+    ...record.skips.map((s) => s.character),
+    ...record.readings.filter((r) => !isWithdrawn(r.id)).map((r) => r.character),
+  ]);
+  const next = identification.checks.find((c) => !passed.has(c.character));
+  const last = [...record.readings]
+    .sort((a, b) => (a.at < b.at ? 1 : -1))
+    .find((r) => r.by === me && !isWithdrawn(r.id));
   const answer = ({ value, sureness, note }: Answer) => {
     // Until it is kept the same question stays: a second tap on it is no second answer.
     if (!next || answering.current === next.character) return;
@@ -90,95 +155,38 @@ function Naming({ record }: { readonly record: FindRecord }) {
       answering.current = undefined;
     });
   };
-  const card = next ? (
-    <AnswerCard
-      key={cardKey(asCheck(next.character), record.readings.length + record.skips.length + later.length)}
-      check={asCheck(next.character)}
-      target={undefined}
-      stages={record.context.stages}
-      effects={[]}
-      keys={wide}
-      onAnswer={answer}
-      onPass={() => {
-        void act(passOver(record.id, piece, next.character));
-        setLater([...later, next.character]);
-      }}
-      {...(record.context.cannotSmell
-        ? {}
-        : {
-            onCannotSmell: () => {
-              void act(changeContext(record.id, { cannotSmell: true }));
-            },
-          })}
-      beside={<Pictures find={record.id} character={next.character} />}
-    />
-  ) : (
-    <Body soft>{t.theGuideKnowsNoFurther}</Body>
-  );
-  const candidates = <Candidates identification={identification} onName={name} record={record} />;
-  const head = (
-    <View>
-      <FindWaysOut find={record.id} />
-      <Small soft>
-        {[record.number ? t.find(record.number) : t.newFind, record.placeNote].filter(Boolean).join(' · ')}
-      </Small>
-      <Title>{t.whatCouldItBe}</Title>
-    </View>
-  );
-  const back = last ? (
-    <Button
-      label={t.takeBackTheLastAnswer}
-      tone="plain"
-      style={styles.start}
-      onPress={() => {
-        void act(takeBack(record.id, last.id));
-      }}
-    />
-  ) : null;
-  if (tablet) {
-    return (
-      <Screen panes rooms={wide} strip={<DangerStrip identification={identification} />}>
-        <View style={styles.panes}>
-          <ScrollView style={styles.pane} contentContainerStyle={styles.paneContent}>
-            {head}
-            {candidates}
-          </ScrollView>
-          <ScrollView style={[styles.pane, styles.second]} contentContainerStyle={styles.paneContent}>
-            {card}
-            {back}
-            <Heading>{t.seen}</Heading>
-            <Seen record={record} slips />
-          </ScrollView>
-        </View>
-      </Screen>
-    );
-  }
+  const cannotSmell = () => void act(changeContext(record.id, { cannotSmell: true }));
   return (
-    <Screen panes rooms={false} strip={<DangerStrip identification={identification} />}>
-      <ScrollView contentContainerStyle={styles.paneContent}>
-        {head}
-        {record.readings.length > 0 ? candidates : null}
-        <Rule strong />
-        {card}
-        {back}
-        {record.readings.length === 0 ? candidates : null}
-        <Heading>{t.seen}</Heading>
-        <Seen record={record} slips />
-      </ScrollView>
-    </Screen>
+    <>
+      {next ? (
+        <AnswerCard
+          key={cardKey(asCheck(next.character), record.readings.length + record.skips.length + later.length)}
+          check={asCheck(next.character)}
+          target={undefined}
+          stages={record.context.stages}
+          effects={[]}
+          keys={wide}
+          onAnswer={answer}
+          onPass={() => {
+            void act(passOver(record.id, piece, next.character));
+            setLater([...later, next.character]);
+          }}
+          {...(record.context.cannotSmell ? {} : { onCannotSmell: cannotSmell })}
+          beside={<Pictures find={record.id} character={next.character} />}
+        />
+      ) : (
+        <Body soft>{t.theGuideKnowsNoFurther}</Body>
+      )}
+      {last ? (
+        <Button
+          label={t.takeBackTheLastAnswer}
+          tone="plain"
+          style={styles.start}
+          onPress={() => void act(takeBack(record.id, last.id))}
+        />
+      ) : null}
+    </>
   );
-}
-
-function asCheck(character: CharacterId): Check {
-  const known = characterOf(character);
-  return {
-    character,
-    why: 'brings-nearer',
-    seconds: known?.seconds ?? 0,
-    damage: known?.damage ?? 'none',
-    skin: [],
-    gain: 0,
-  };
 }
 
 /** Dangerous ones that nothing seen speaks against: always in view, never scrolled away. */

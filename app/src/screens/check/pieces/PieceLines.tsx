@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { statesIn } from '@pause/core';
 import type { Case, CharacterId } from '@pause/core';
 import type { PieceCheck } from '@pause/core/advice/pieces';
-import { Body, colour, Small, space, Strong } from '../../../components';
+import { Body, colour, Small, space, Strong, Grow } from '../../../components';
 import { StatePicture } from '../../../components/plates/StatePicture';
 import { guide } from '../../../deciding/guide';
 import { late } from '../../../lib/late';
@@ -71,11 +71,11 @@ function PieceLine({ target, stages, character, seconds, last }: PieceLineProps)
     .flatMap(([, k]) => (compiled && k.kind === 'states' ? statesIn(compiled, k.usual) : []));
   return (
     <View style={[styles.check, last && styles.checkLast]}>
-      <View style={styles.grow}>
+      <Grow>
         <Strong>{characterName(character)}</Strong>
         <Small soft>{known?.how}</Small>
         <Small soft>{timeWords(seconds)}</Small>
-      </View>
+      </Grow>
       <View style={styles.picture}>
         <StatePicture character={character} states={[...new Set(usual)]} height={72} />
       </View>
@@ -84,7 +84,6 @@ function PieceLine({ target, stages, character, seconds, last }: PieceLineProps)
 }
 
 const styles = StyleSheet.create({
-  grow: { flex: 1 },
   check: {
     flexDirection: 'row',
     gap: space.m,

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { countOf, type FindRecord } from '@pause/core';
+import { countOf, type Case, type FindRecord, type TaxonId } from '@pause/core';
 import {
   Body,
   Button,
@@ -17,6 +17,7 @@ import {
   stroke,
   Title,
   VerdictWord,
+  Grow,
 } from '../../../components';
 import { FindFrame } from '../../../components/FindFrame';
 import { FindWaysOut } from '../../../components/FindWaysOut';
@@ -48,12 +49,10 @@ export function PiecesScreen() {
 }
 
 function Pieces({ record }: { readonly record: FindRecord }) {
-  const act = useAct();
   const router = useRouter();
   const find = useCase(record);
   const pieceCheck = usePieceCheck(find);
-  const count = countOf(record);
-  const rates = useOwnRates();
+  const back = () => router.replace({ pathname: '/find/[id]', params: { id: record.id } });
   if (!find)
     return (
       <Screen>
@@ -62,7 +61,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
           title={t.noNameYet}
           text={t.onlyWhatHasBeenChecked}
           action={t.backToTheFind}
-          onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
+          onAction={back}
         />
       </Screen>
     );
@@ -72,7 +71,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
         <Loading what={t.workingOutTheQuickestChecks} />
       </Screen>
     );
-  if (!pieceCheck.feasible) {
+  if (!pieceCheck.feasible)
     return (
       <Screen>
         <Title>{t.pieceByPiece}</Title>
@@ -83,22 +82,37 @@ function Pieces({ record }: { readonly record: FindRecord }) {
               .join(', '),
           )}
         </Body>
-        <Button
-          label={t.backToTheFind}
-          tone="outline"
-          style={styles.start}
-          onPress={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
-        />
+        <Button label={t.backToTheFind} tone="outline" style={styles.start} onPress={back} />
       </Screen>
     );
-  }
+  return (
+    <Screen panes rooms={false} strip={<PassesOrStray record={record} target={find.target} />}>
+      <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
+        <FindWaysOut find={record.id} />
+        <Small soft role="heading" aria-level={1}>
+          {t.theRestOfThePatch(commonName(find.target))}
+        </Small>
+        <Tally record={record} />
+        <Checks record={record} find={find} pieceCheck={pieceCheck} />
+        <Rule strong />
+        <Button label={t.stopHere} tone="outline" style={styles.start} onPress={back} />
+        <Small soft>{t.theCountIsKeptWith}</Small>
+      </ScrollView>
+    </Screen>
+  );
+}
+
+/** The two big buttons: a piece passes, or it is a stray, and a find is opened for it. */
+function PassesOrStray({ record, target }: { readonly record: FindRecord; readonly target: TaxonId }) {
+  const act = useAct();
+  const router = useRouter();
   const stray = () => {
     void act(countPiece(record.id, 'stray'));
     void act(
       startFind({
         kingdom: record.kingdom,
         bodyPlan: record.bodyPlan ?? '',
-        placeNote: t.strayAmongThePiecesOf(record.number ? t.find(record.number) : commonName(find.target)),
+        placeNote: t.strayAmongThePiecesOf(record.number ? t.find(record.number) : commonName(target)),
         ...(record.group ? { group: record.group } : {}),
         context: {},
       }),
@@ -106,9 +120,7 @@ function Pieces({ record }: { readonly record: FindRecord }) {
       if (id) router.push({ pathname: '/find/[id]/name', params: { id } });
     });
   };
-  const slips = pieceCheck.slips.slice(1);
-  const own = pieceCheck.checks.some(({ character }) => rates?.has(character));
-  const strip = (
+  return (
     <View style={styles.strip}>
       <Pressable
         role="button"
@@ -130,69 +142,71 @@ function Pieces({ record }: { readonly record: FindRecord }) {
       </Pressable>
     </View>
   );
+}
+
+/** How many passed, and how many strays there were. */
+function Tally({ record }: { readonly record: FindRecord }) {
+  const act = useAct();
+  const count = countOf(record);
   return (
-    <Screen panes rooms={false} strip={strip}>
-      <ScrollView tabIndex={0} contentContainerStyle={styles.page}>
-        <FindWaysOut find={record.id} />
-        <Small soft role="heading" aria-level={1}>
-          {t.theRestOfThePatch(commonName(find.target))}
+    <View
+      style={styles.tally}
+      role="status"
+      aria-live="polite"
+      aria-label={t.passedStrays(count.passed, count.strays)}
+    >
+      <View>
+        <VerdictWord>{count.passed}</VerdictWord>
+        <Small soft>{t.passed}</Small>
+      </View>
+      <View>
+        <VerdictWord>{count.strays}</VerdictWord>
+        <Small soft>{t.strays(count.strays)}</Small>
+      </View>
+      <Grow />
+      <Button
+        label={t.takeBack}
+        tone="plain"
+        disabled={!count.last}
+        onPress={() => void act(countPiece(record.id, 'taken-back'))}
+      />
+    </View>
+  );
+}
+
+interface ChecksProps {
+  readonly record: FindRecord;
+  readonly find: Case & { readonly target: TaxonId };
+  readonly pieceCheck: Extract<NonNullable<ReturnType<typeof usePieceCheck>>, { readonly feasible: true }>;
+}
+
+/** What every piece is looked at for, and how many strays slip through all the same. */
+function Checks({ record, find, pieceCheck }: ChecksProps) {
+  const rates = useOwnRates();
+  if (pieceCheck.checks.length === 0) return <PieceLines check={pieceCheck} find={find} />;
+  const own = pieceCheck.checks.some(({ character }) => rates?.has(character));
+  const slips = pieceCheck.slips.slice(1);
+  return (
+    <>
+      <Heading>{t.onEachPieceEveryOne}</Heading>
+      <Body soft>{t.aboutAPieceAnythingElse(timeWords(pieceCheck.seconds))}</Body>
+      <PieceLines check={pieceCheck} find={find} />
+      {slips.length > 1 ? (
+        <Small soft>
+          {t.ofTheStraysSlipsThrough(
+            own ? t.inYourHandsByWhat : t.inOrdinaryHands,
+            share(slips[0]?.share ?? 0),
+            share(slips.at(-1)?.share ?? 0),
+            countOf(record).strays > 0 ? t.thereAreStraysHereDo : '',
+          )}
         </Small>
-        <View
-          style={styles.tally}
-          role="status"
-          aria-live="polite"
-          aria-label={t.passedStrays(count.passed, count.strays)}
-        >
-          <View>
-            <VerdictWord>{count.passed}</VerdictWord>
-            <Small soft>{t.passed}</Small>
-          </View>
-          <View>
-            <VerdictWord>{count.strays}</VerdictWord>
-            <Small soft>{t.strays(count.strays)}</Small>
-          </View>
-          <View style={styles.grow} />
-          <Button
-            label={t.takeBack}
-            tone="plain"
-            disabled={!count.last}
-            onPress={() => void act(countPiece(record.id, 'taken-back'))}
-          />
-        </View>
-        {pieceCheck.checks.length === 0 ? (
-          <PieceLines check={pieceCheck} find={find} />
-        ) : (
-          <>
-            <Heading>{t.onEachPieceEveryOne}</Heading>
-            <Body soft>{t.aboutAPieceAnythingElse(timeWords(pieceCheck.seconds))}</Body>
-            <PieceLines check={pieceCheck} find={find} />
-            {slips.length > 1 ? (
-              <Small soft>
-                {t.ofTheStraysSlipsThrough(
-                  own ? t.inYourHandsByWhat : t.inOrdinaryHands,
-                  share(slips[0]?.share ?? 0),
-                  share(slips.at(-1)?.share ?? 0),
-                  count.strays > 0 ? t.thereAreStraysHereDo : '',
-                )}
-              </Small>
-            ) : null}
-          </>
-        )}
-        <Rule strong />
-        <Button
-          label={t.stopHere}
-          tone="outline"
-          style={styles.start}
-          onPress={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
-        />
-        <Small soft>{t.theCountIsKeptWith}</Small>
-      </ScrollView>
-    </Screen>
+      ) : null}
+    </>
   );
 }
 
 const share = (s: number) =>
-  s <= 0 ? 'none' : s < 0.001 ? t.fewerThanOneInA : t.oneIn(Math.max(1, Math.round(1 / s)));
+  s <= 0 ? t.noStray : s < 0.001 ? t.fewerThanOneInA : t.oneIn(Math.max(1, Math.round(1 / s)));
 
 const styles = StyleSheet.create({
   page: {
@@ -205,7 +219,6 @@ const styles = StyleSheet.create({
   },
   tally: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl, alignItems: 'center' },
   under: { textAlign: 'center', maxWidth: '100%' },
-  grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
   strip: {
     flexDirection: 'row',

@@ -47,10 +47,15 @@ export function AskScreen() {
 
 const HERE = 'here';
 
-function Asking({ record, evaluation }: { readonly record: FindRecord; readonly evaluation: Evaluation }) {
+interface AskingProps {
+  readonly record: FindRecord;
+  readonly evaluation: Evaluation;
+}
+
+/** Who is asked, and at what they look. */
+function useAsking({ record, evaluation }: AskingProps) {
   const act = useAct();
   const router = useRouter();
-  const wide = useWide();
   const find = useCase(record);
   const person = useApp((state) => state.me.person);
   const group = person?.groups.find((one) => one.id === record.group);
@@ -67,22 +72,7 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
   const [beside, setBeside] = useState<string | undefined>();
   const [name, setName] = useState('');
   const [wrong, setWrong] = useState<string | undefined>();
-  const piece = evaluation.verdict.piece as PieceId;
   const chosen = checks.filter((c) => !left.includes(c));
-  const seconds = chosen.reduce((sum, c) => sum + (characterOf(c)?.seconds ?? 0), 0);
-  if (checks.length === 0) {
-    return (
-      <Screen>
-        <Notice
-          whole
-          title={t.nothingToLookAtA}
-          text={t.readWhatFillsTheBars}
-          action={t.goOnChecking}
-          onAction={() => router.replace({ pathname: '/find/[id]/check', params: { id: record.id } })}
-        />
-      </Screen>
-    );
-  }
   const ask = async () => {
     const here = whom === HERE;
     const guest = here && beside === undefined;
@@ -90,14 +80,8 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
       setWrong(t.nameWhoeverStandsBesideYou);
       return;
     }
-    const of = !here
-      ? whom
-      : (beside ??
-        `guest-${name
-          .trim()
-          .toLowerCase()
-          .replace(/[^a-z0-9]+/g, '-')
-          .slice(0, 40)}`);
+    const of = here ? (beside ?? guestId(name)) : whom;
+    const piece = evaluation.verdict.piece as PieceId;
     const id = await act(
       askForLook(record.id, { of, ...(guest ? { name: name.trim() } : {}), here, piece, characters: chosen }),
     );
@@ -107,71 +91,128 @@ function Asking({ record, evaluation }: { readonly record: FindRecord; readonly 
         params: here ? { id: record.id, of } : { id: record.id },
       });
   };
+  return {
+    others,
+    checks,
+    chosen,
+    toggle: (c: CharacterId) => setLeft(left.includes(c) ? left.filter((l) => l !== c) : [...left, c]),
+    whom,
+    setWhom,
+    beside,
+    setBeside,
+    name,
+    setName,
+    wrong,
+    ask: () => void ask(),
+  };
+}
+
+const guestId = (name: string) =>
+  `guest-${name
+    .trim()
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 40)}`;
+
+function Asking(props: AskingProps) {
+  const router = useRouter();
+  const wide = useWide();
+  const asking = useAsking(props);
+  const { whom, chosen } = asking;
+  if (asking.checks.length === 0)
+    return (
+      <Screen>
+        <Notice
+          whole
+          title={t.nothingToLookAtA}
+          text={t.readWhatFillsTheBars}
+          action={t.goOnChecking}
+          onAction={() => router.replace({ pathname: '/find/[id]/check', params: { id: props.record.id } })}
+        />
+      </Screen>
+    );
   return (
     <Screen>
       <View style={wide ? styles.narrow : styles.all}>
         <Title>{t.aSecondLook}</Title>
         <Body>{t.whoeverYouAskSeesPhotos}</Body>
-        <Heading>{t.whoLooks}</Heading>
-        <ChipRow label={t.whoLooks}>
-          {others.map((m) => (
-            <Chip
-              key={m.person}
-              label={m.name}
-              chosen={whom === m.person}
-              onPress={() => setWhom(m.person)}
-            />
-          ))}
-          <Chip label={t.somebodyBesideMe} chosen={whom === HERE} onPress={() => setWhom(HERE)} />
-        </ChipRow>
-        {whom === HERE ? (
-          <>
-            {others.length > 0 ? (
-              <ChipRow label={t.whoStandsBesideYou}>
-                {others.map((m) => (
-                  <Chip
-                    key={m.person}
-                    label={m.name}
-                    chosen={beside === m.person}
-                    onPress={() => setBeside(m.person)}
-                  />
-                ))}
-                <Chip
-                  label={t.somebodyElse}
-                  chosen={beside === undefined}
-                  onPress={() => setBeside(undefined)}
-                />
-              </ChipRow>
-            ) : null}
-            {beside === undefined ? (
-              <Field label={t.name} value={name} onChangeText={setName} maxLength={80} wrong={wrong} />
-            ) : null}
-            <Small soft>{t.youHandOverThePhone}</Small>
-          </>
-        ) : (
-          <Small soft>{t.theyAreAskedTheNext}</Small>
-        )}
-        <Heading>{t.atWhat}</Heading>
-        <Body soft>{t.whatYourBarsStandOn(upper(timeWords(seconds)))}</Body>
-        <ChipRow label={t.atWhat}>
-          {checks.map((c) => (
-            <Chip
-              key={c}
-              kind="checkbox"
-              label={characterName(c)}
-              chosen={!left.includes(c)}
-              onPress={() => setLeft(left.includes(c) ? left.filter((l) => l !== c) : [...left, c])}
-            />
-          ))}
-        </ChipRow>
+        <WhoLooks asking={asking} />
+        <AtWhat asking={asking} />
         {chosen.length === 0 ? <SmallStrong role="alert">{t.chooseAtLeastOne}</SmallStrong> : null}
         <Button
           label={whom === HERE ? t.handOverThePhone : t.ask}
           disabled={chosen.length === 0}
-          onPress={() => void ask()}
+          onPress={asking.ask}
         />
       </View>
     </Screen>
+  );
+}
+
+type AskingForm = ReturnType<typeof useAsking>;
+
+function WhoLooks({ asking }: { readonly asking: AskingForm }) {
+  const { others, whom, setWhom } = asking;
+  return (
+    <>
+      <Heading>{t.whoLooks}</Heading>
+      <ChipRow label={t.whoLooks}>
+        {others.map((m) => (
+          <Chip key={m.person} label={m.name} chosen={whom === m.person} onPress={() => setWhom(m.person)} />
+        ))}
+        <Chip label={t.somebodyBesideMe} chosen={whom === HERE} onPress={() => setWhom(HERE)} />
+      </ChipRow>
+      {whom === HERE ? <BesideMe asking={asking} /> : <Small soft>{t.theyAreAskedTheNext}</Small>}
+    </>
+  );
+}
+
+function BesideMe({
+  asking: { others, beside, setBeside, name, setName, wrong },
+}: {
+  readonly asking: AskingForm;
+}) {
+  return (
+    <>
+      {others.length > 0 ? (
+        <ChipRow label={t.whoStandsBesideYou}>
+          {others.map((m) => (
+            <Chip
+              key={m.person}
+              label={m.name}
+              chosen={beside === m.person}
+              onPress={() => setBeside(m.person)}
+            />
+          ))}
+          <Chip label={t.somebodyElse} chosen={beside === undefined} onPress={() => setBeside(undefined)} />
+        </ChipRow>
+      ) : null}
+      {beside === undefined ? (
+        <Field label={t.name} value={name} onChangeText={setName} maxLength={80} wrong={wrong} />
+      ) : null}
+      <Small soft>{t.youHandOverThePhone}</Small>
+    </>
+  );
+}
+
+function AtWhat({ asking: { checks, chosen, toggle } }: { readonly asking: AskingForm }) {
+  const seconds = chosen.reduce((sum, c) => sum + (characterOf(c)?.seconds ?? 0), 0);
+  return (
+    <>
+      <Heading>{t.atWhat}</Heading>
+      <Body soft>{t.whatYourBarsStandOn(upper(timeWords(seconds)))}</Body>
+      <ChipRow label={t.atWhat}>
+        {checks.map((c) => (
+          <Chip
+            key={c}
+            kind="checkbox"
+            label={characterName(c)}
+            chosen={chosen.includes(c)}
+            onPress={() => toggle(c)}
+          />
+        ))}
+      </ChipRow>
+    </>
   );
 }
 

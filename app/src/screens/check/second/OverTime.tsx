@@ -4,9 +4,9 @@ import type { FindRecord } from '@pause/core';
 import { agreementTable, cohenKappa } from '@pause/core/notebook/second-look';
 import { Heading, Body, Small } from '../../../components';
 import { guide } from '../../../deciding/guide';
+import { allFinds } from '../../../notebook/repository/finds';
 import { useAct } from '../../../notebook/store';
 import { t } from '../../../text/en/second';
-import { allRecords } from './actions';
 import { styles } from './togetherStyles';
 
 /** How often two people see the same. */
@@ -31,7 +31,7 @@ export function OverTime({
   const act = useAct();
   const [records, setRecords] = useState<readonly FindRecord[]>();
   useEffect(() => {
-    void act(allRecords()).then(setRecords);
+    void act(allFinds()).then(setRecords);
   }, [act]);
   const table = useMemo(() => agreementTable(guide, records ?? [], one, other), [records, one, other]);
   if (!records) return null;
@@ -56,12 +56,9 @@ export function OverTime({
         </>
       ) : (
         <Body soft>
-          {t.andHaveLookedAtThings(
-            first,
-            second,
-            looks,
-            looks >= FEWEST ? t.andAlwaysSaidOneAnd : t.fromOnItCanBe(FEWEST),
-          )}
+          {looks >= FEWEST
+            ? t.alwaysSaidTheSame(first, second, looks)
+            : t.lookedAtTooFew(first, second, looks, FEWEST)}
         </Body>
       )}
     </View>

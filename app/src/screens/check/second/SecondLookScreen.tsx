@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { blindAsk, type CharacterId, type Check, type FindRecord } from '@pause/core';
+import { blindAsk, type CharacterId, type FindRecord } from '@pause/core';
 import {
   Body,
   Button,
@@ -14,6 +14,8 @@ import {
   Title,
   useWide,
   WaysOut,
+  Stack,
+  Row,
 } from '../../../components';
 import { FindFrame } from '../../../components/FindFrame';
 import { Pictures } from '../../../components/photos/late';
@@ -22,6 +24,7 @@ import { useAct, useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/second';
 import { characterOf, timeWords, upper } from '../../../text/names';
 import { memberName } from '../../../text/people';
+import { asCheck } from '../asCheck';
 import { AnswerCard, cardKey, type Answer } from '../card';
 import { reveal } from './actions';
 
@@ -30,113 +33,130 @@ export function SecondLookScreen() {
   return <FindFrame blind render={({ record }) => <Looking record={record} />} />;
 }
 
-function asCheck(character: CharacterId): Check {
-  const known = characterOf(character);
-  return {
-    character,
-    why: 'brings-nearer',
-    seconds: known?.seconds ?? 0,
-    damage: known?.damage ?? 'none',
-    skin: [],
-    gain: 0,
-  };
+type Asked = NonNullable<ReturnType<typeof blindAsk>>;
+interface LookProps {
+  readonly record: FindRecord;
+  readonly asked: Asked;
+  /** Who reads it. */
+  readonly reader: string;
 }
 
 function Looking({ record }: { readonly record: FindRecord }) {
   const { of } = useLocalSearchParams<{ of?: string }>();
+  const me = useApp((state) => state.me.person?.id);
+  // Face to face the other person answers on the phone of whoever asked.
+  const beside = record.asks.find((ask) => ask.here && ask.of === of && ask.by === me);
+  const reader = beside ? beside.of : (me ?? '');
+  const asked = blindAsk(record, reader);
+  const [begun, setBegun] = useState(false);
+  if (!asked) return <NothingLeft record={record} reader={reader} beside={beside !== undefined} />;
+  return begun ? (
+    <Questions record={record} asked={asked} reader={reader} />
+  ) : (
+    <Begin record={record} asked={asked} reader={reader} beside={beside} onBegin={() => setBegun(true)} />
+  );
+}
+
+interface NothingLeftProps {
+  readonly record: FindRecord;
+  readonly reader: string;
+  readonly beside: boolean;
+}
+
+/** All of it was looked at, or nothing was asked. */
+function NothingLeft({ record, reader, beside }: NothingLeftProps) {
+  const router = useRouter();
+  const looked = record.readings.some((r) => r.by === reader && r.blind === true);
+  return (
+    <Screen>
+      {looked ? (
+        <Notice
+          whole
+          title={t.thankYouAllOfIt}
+          text={beside ? t.giveThePhoneBackNow : t.nowBothCanLieSide}
+          action={t.sideBySide}
+          onAction={() => router.replace({ pathname: '/find/[id]/together', params: { id: record.id } })}
+        />
+      ) : (
+        <Notice
+          whole
+          title={t.nothingIsAskedOfYou}
+          text={t.orYouKnowTheAnswers}
+          action={t.openTheFind}
+          onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
+        />
+      )}
+    </Screen>
+  );
+}
+
+/** What is asked, and by whom; one begins, or has everything shown. */
+function Begin({
+  record,
+  asked,
+  reader,
+  beside,
+  onBegin,
+}: LookProps & { readonly beside: Asked['ask'] | undefined; readonly onBegin: () => void }) {
   const act = useAct();
   const router = useRouter();
   const wide = useWide();
-  const person = useApp((state) => state.me.person);
-  const group = person?.groups.find((one) => one.id === record.group);
-  // Face to face the other person answers on the phone of whoever asked.
-  const beside = record.asks.find((ask) => ask.here && ask.of === of && ask.by === person?.id);
-  const reader = beside ? beside.of : (person?.id ?? '');
-  const open = blindAsk(record, reader);
-  const [begun, setBegun] = useState(false);
+  const group = useApp(({ me: { person } }) => person?.groups.find((one) => one.id === record.group));
+  const nameOf = (person: string, otherwise: string) => (group ? memberName(group, person) : otherwise);
+  const seconds = asked.left.reduce((sum, c) => sum + (characterOf(c)?.seconds ?? 0), 0);
+  const showAll = () =>
+    void act(reveal(record.id)).then(
+      (kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }),
+    );
+  return (
+    <Screen rooms={false}>
+      <View style={wide ? styles.narrow : styles.all}>
+        <WaysOut />
+        <Title>{beside ? t.for(beside.name ?? nameOf(reader, '')) : t.aSecondLookIsAsked}</Title>
+        <Body>
+          {t.toLookAtThingsOn(
+            nameOf(asked.ask.by, t.theFinder),
+            beside ? t.handsYouThePhone : t.asksYou,
+            asked.left.length,
+            beside ? t.this : t.a,
+            upper(timeWords(seconds)),
+          )}
+        </Body>
+        <Body>{t.sayWhatYouSeeCant}</Body>
+        {beside ? null : (
+          <>
+            <Heading>{t.whatThereIsToSee}</Heading>
+            <Pictures find={record.id} />
+          </>
+        )}
+        <Button label={beside ? t.iHaveThePhone : t.begin} onPress={onBegin} />
+        {beside ? null : (
+          <Stack gap="m">
+            <Button label={t.showMeEverythingInstead} tone="plain" style={styles.start} onPress={showAll} />
+            <Small soft>{t.thenYourLookIsNot}</Small>
+          </Stack>
+        )}
+      </View>
+    </Screen>
+  );
+}
+
+/** The questions, one by one; those that were passed over come last. */
+function Questions({ record, asked, reader }: LookProps) {
+  const act = useAct();
+  const wide = useWide();
   const [passed, setPassed] = useState<readonly CharacterId[]>([]);
   const answering = useRef<CharacterId>(undefined);
-  const asker = open && group ? memberName(group, open.ask.by) : t.theFinder;
-  const together = { pathname: '/find/[id]/together' as const, params: { id: record.id } };
-  if (!open) {
-    const looked = record.readings.some((r) => r.by === reader && r.blind === true);
-    return (
-      <Screen>
-        {looked ? (
-          <Notice
-            whole
-            title={t.thankYouAllOfIt}
-            text={beside ? t.giveThePhoneBackNow : t.nowBothCanLieSide}
-            action={t.sideBySide}
-            onAction={() => router.replace(together)}
-          />
-        ) : (
-          <Notice
-            whole
-            title={t.nothingIsAskedOfYou}
-            text={t.orYouKnowTheAnswers}
-            action={t.openTheFind}
-            onAction={() => router.replace({ pathname: '/find/[id]', params: { id: record.id } })}
-          />
-        )}
-      </Screen>
-    );
-  }
-  const order = [
-    ...open.left.filter((c) => !passed.includes(c)),
-    ...passed.filter((c) => open.left.includes(c)),
+  const [next] = [
+    ...asked.left.filter((c) => !passed.includes(c)),
+    ...passed.filter((c) => asked.left.includes(c)),
   ];
-  const [next] = order;
-  const seconds = open.left.reduce((sum, c) => sum + (characterOf(c)?.seconds ?? 0), 0);
-  if (!begun) {
-    const who = beside?.name ?? (group ? memberName(group, reader) : '');
-    return (
-      <Screen rooms={false}>
-        <View style={wide ? styles.narrow : styles.all}>
-          <WaysOut />
-          <Title>{beside ? t.for(who) : t.aSecondLookIsAsked}</Title>
-          <Body>
-            {t.toLookAtThingsOn(
-              asker,
-              beside ? t.handsYouThePhone : t.asksYou,
-              open.left.length,
-              beside ? t.this : t.a,
-              upper(timeWords(seconds)),
-            )}
-          </Body>
-          <Body>{t.sayWhatYouSeeCant}</Body>
-          {beside ? null : (
-            <>
-              <Heading>{t.whatThereIsToSee}</Heading>
-              <Pictures find={record.id} />
-            </>
-          )}
-          <Button label={beside ? t.iHaveThePhone : t.begin} onPress={() => setBegun(true)} />
-          {beside ? null : (
-            <View style={styles.all}>
-              <Button
-                label={t.showMeEverythingInstead}
-                tone="plain"
-                style={styles.start}
-                onPress={() =>
-                  void act(reveal(record.id)).then(
-                    (kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }),
-                  )
-                }
-              />
-              <Small soft>{t.thenYourLookIsNot}</Small>
-            </View>
-          )}
-        </View>
-      </Screen>
-    );
-  }
   const answer = ({ value, sureness, note }: Answer) => {
     if (!next || answering.current === next) return;
     answering.current = next;
     void act(
       read(record.id, {
-        piece: open.ask.piece,
+        piece: asked.ask.piece,
         character: next,
         value,
         sureness,
@@ -152,13 +172,13 @@ function Looking({ record }: { readonly record: FindRecord }) {
     <Screen rooms={false}>
       <View style={wide ? styles.narrow : styles.all}>
         <WaysOut />
-        <View style={styles.head} role="status">
+        <Row align="baseline" gap="m" role="status">
           <SmallStrong style={styles.grow}>{t.aSecondLookBlind}</SmallStrong>
-          <Small soft>{t.left(open.left.length)}</Small>
-        </View>
+          <Small soft>{t.left(asked.left.length)}</Small>
+        </Row>
         {next ? (
           <AnswerCard
-            key={cardKey(asCheck(next), open.left.length + passed.length)}
+            key={cardKey(asCheck(next), asked.left.length + passed.length)}
             check={asCheck(next)}
             target={undefined}
             stages={undefined}
@@ -176,7 +196,6 @@ function Looking({ record }: { readonly record: FindRecord }) {
 const styles = StyleSheet.create({
   all: { gap: space.m },
   narrow: { gap: space.m, maxWidth: 760 },
-  head: { flexDirection: 'row', alignItems: 'baseline', gap: space.m },
   grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
 });

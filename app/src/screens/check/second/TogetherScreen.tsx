@@ -50,25 +50,9 @@ function Together({ record }: { readonly record: FindRecord }) {
   const looked = [...new Set(record.readings.filter((r) => r.blind === true).map((r) => r.by))];
   const [who, setWho] = useState<string | undefined>(looked[0]);
   const both = useMemo(() => (who === undefined ? [] : sideBySide(guide, record, who)), [record, who]);
-  const params = { id: record.id };
-  if (who === undefined) {
-    const asked = record.asks.some((ask) => blindAsk(record, ask.of));
-    return (
-      <Screen>
-        <Notice
-          whole
-          title={asked ? t.theSecondLookIsNot : t.nobodyHasLookedAtIt}
-          text={asked ? t.itWillLieHereBeside : t.theBestSecondLookComes}
-          action={t.askForOne}
-          onAction={() => router.replace({ pathname: '/find/[id]/ask', params })}
-        />
-      </Screen>
-    );
-  }
+  if (who === undefined) return <NoSecondLook record={record} />;
   const [first, second] = [readerName(record, group, record.person), readerName(record, group, who)];
-  const other = person?.id === record.person ? who : record.person;
-  const count = (says: Agreement) => both.filter((one) => one.says === says).length;
-  const differing = both.filter((one) => one.says === 'differ' || one.says === 'partly');
+  const mine = person?.id === record.person;
   return (
     <Screen>
       <View>
@@ -87,22 +71,72 @@ function Together({ record }: { readonly record: FindRecord }) {
           ))}
         </ChipRow>
       ) : null}
+      <Agreed
+        record={record}
+        both={both}
+        other={mine ? who : record.person}
+        otherName={mine ? second : first}
+      />
+      <View role="list" aria-label={t.bothLooks}>
+        <Rule strong />
+        {[...both]
+          .sort((a, b) => FIRST[a.says] - FIRST[b.says])
+          .map((one) => (
+            <Pair key={one.second.id} both={one} first={first} second={second} />
+          ))}
+      </View>
+      <OverTime one={record.person} other={who} first={first} second={second} />
+      <Button
+        label={t.askSomebodyElseToo}
+        tone="outline"
+        style={styles.start}
+        onPress={() => router.push({ pathname: '/find/[id]/ask', params: { id: record.id } })}
+      />
+    </Screen>
+  );
+}
+
+function NoSecondLook({ record }: { readonly record: FindRecord }) {
+  const router = useRouter();
+  const asked = record.asks.some((ask) => blindAsk(record, ask.of));
+  return (
+    <Screen>
+      <Notice
+        whole
+        title={asked ? t.theSecondLookIsNot : t.nobodyHasLookedAtIt}
+        text={asked ? t.itWillLieHereBeside : t.theBestSecondLookComes}
+        action={t.askForOne}
+        onAction={() => router.replace({ pathname: '/find/[id]/ask', params: { id: record.id } })}
+      />
+    </Screen>
+  );
+}
+
+interface AgreedProps {
+  readonly record: FindRecord;
+  readonly both: ReturnType<typeof sideBySide>;
+  readonly other: string;
+  readonly otherName: string;
+}
+
+/** How much both saw the same; what they did not can be looked at together. */
+function Agreed({ record, both, other, otherName }: AgreedProps) {
+  const router = useRouter();
+  const count = (says: Agreement) => both.filter((one) => one.says === says).length;
+  const differing = both.filter((one) => one.says === 'differ' || one.says === 'partly');
+  return (
+    <>
       <Body>
         {count('agree') === both.length
           ? t.allWereSeenTheSame(both.length)
-          : t.ofWereSeenTheSame(
-              count('agree'),
-              both.length,
-              count('differ') > 0 ? t.not(count('differ')) : '',
-              count('no-ground') > 0 ? t.ofOneOfTheTwo(count('no-ground')) : '',
-            )}
+          : t.someWereSeenTheSame(count('agree'), both.length, count('differ'), count('no-ground'))}
       </Body>
       {differing.length > 0 ? (
         <View style={styles.differ}>
           <Body>{t.whereYouDifferNothingCounts}</Body>
           <LookTogether
             other={other}
-            name={person?.id === record.person ? second : first}
+            name={otherName}
             begin={(word) =>
               router.push({
                 pathname: '/find/[id]/check',
@@ -118,22 +152,7 @@ function Together({ record }: { readonly record: FindRecord }) {
       ) : (
         <Body soft>{t.aSecondPersonsLookConfirms}</Body>
       )}
-      <View role="list" aria-label={t.bothLooks}>
-        <Rule strong />
-        {[...both]
-          .sort((a, b) => FIRST[a.says] - FIRST[b.says])
-          .map((one) => (
-            <Pair key={one.second.id} both={one} first={first} second={second} />
-          ))}
-      </View>
-      <OverTime one={record.person} other={who} first={first} second={second} />
-      <Button
-        label={t.askSomebodyElseToo}
-        tone="outline"
-        style={styles.start}
-        onPress={() => router.push({ pathname: '/find/[id]/ask', params })}
-      />
-    </Screen>
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import { applyEntries, entriesOf, findsOf, type Ask, type FindRecord } from '@pause/core';
+import type { Ask } from '@pause/core';
 import { add, now } from '../../../notebook/add';
 import { newId, person } from '../../../notebook/open';
 import type { Thunk } from '../../../notebook/store';
@@ -22,16 +22,4 @@ export function reveal(find: string): Thunk<Promise<boolean>> {
     dispatch(
       add({ kind: 'reveals', find, body: { id: newId(), at: dispatch(now()), by: dispatch(person()) } }),
     );
-}
-
-/** Every find that this device knows, whole, with what waits. */
-export function allRecords(): Thunk<Promise<FindRecord[]>> {
-  return async (_, getState, { device }) => {
-    const { waiting } = getState().outbox;
-    const ids = [...(await device.list()).map(({ id }) => id), ...findsOf(waiting)];
-    const records = await Promise.all(
-      [...new Set(ids)].map(async (id) => applyEntries(await device.record(id), entriesOf(waiting, id))),
-    );
-    return records.flatMap((record) => record ?? []);
-  };
 }

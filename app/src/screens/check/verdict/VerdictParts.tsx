@@ -5,6 +5,7 @@ import { OutcomeMark, colour, Small, VerdictWord, Body, Heading, Strong, Button 
 import { Uprights } from '../../../components/Uprights';
 import { guide } from '../../../deciding/guide';
 import { t } from '../../../text/en/verdict';
+import { listed } from '../../../text/messages';
 import {
   commonName,
   scientificName,
@@ -75,67 +76,79 @@ export function Group({
   );
 }
 
+interface WouldChangeProps {
+  readonly verdict: Verdict;
+  readonly plan: AskedPlan;
+}
+
 /** What would have to be seen for another verdict, and how long that takes; or why nothing will do now. */
-export function WouldChange({ verdict, plan }: { readonly verdict: Verdict; readonly plan: AskedPlan }) {
+export function WouldChange({ verdict, plan }: WouldChangeProps) {
   if (verdict.outcome === 'collect') return null;
-  if (verdict.outcome === 'leave') {
-    return (
-      <View style={styles.group}>
-        <Heading>{t.whatWouldChangeIt}</Heading>
-        <Body>
-          {verdict.reasons.some((r) => r.weight === 'leave' && r.code.startsWith('contradicted'))
-            ? t.nothingThatIsReadOn
-            : verdict.reasons.some(aboutPart)
-              ? t.anotherPartOrAnotherStage
-              : t.notAnotherLookWhatRules}
-        </Body>
-      </View>
-    );
-  }
-  if (!plan.feasible) {
-    const obstacles = plan.obstacles.map((o) =>
-      o.code === 'cannot-bar'
-        ? t.cannotBeRuledOutAt(CommonName(o.taxon), o.most, o.need)
-        : o.code === 'mark-unseen'
-          ? t.oneOfItsOwnMarks(characterName(o.character))
-          : o.code === 'too-few-groups'
-            ? t.onlyIndependentThingsCanFit(o.most, o.need)
-            : t.everythingCouldBeFilledAlone,
-    );
-    return (
-      <View style={styles.group}>
-        <Heading>{t.whatWouldChangeIt}</Heading>
-        {obstacles.slice(0, 5).map((line) => (
-          <Body key={line}>{line}</Body>
-        ))}
-        <Body soft>{t.anotherStageOrOtherGear}</Body>
-      </View>
-    );
-  }
-  if (plan.checks.length === 0) return null;
+  if (verdict.outcome === 'pause' && plan.feasible && plan.checks.length === 0) return null;
   return (
     <View style={styles.group}>
       <Heading>{t.whatWouldChangeIt}</Heading>
+      {verdict.outcome === 'leave' ? (
+        <Body>{leaveWords(verdict)}</Body>
+      ) : plan.feasible ? (
+        <ChecksToCome plan={plan} />
+      ) : (
+        <>
+          {plan.obstacles
+            .map(obstacleWords)
+            .slice(0, MOST_OBSTACLES)
+            .map((line) => (
+              <Body key={line}>{line}</Body>
+            ))}
+          <Body soft>{t.anotherStageOrOtherGear}</Body>
+        </>
+      )}
+    </View>
+  );
+}
+
+const MOST_OBSTACLES = 5;
+
+const leaveWords = ({ reasons }: Verdict): string =>
+  reasons.some((r) => r.weight === 'leave' && r.code.startsWith('contradicted'))
+    ? t.nothingThatIsReadOn
+    : reasons.some(aboutPart)
+      ? t.anotherPartOrAnotherStage
+      : t.notAnotherLookWhatRules;
+
+function obstacleWords(o: Extract<AskedPlan, { feasible: false }>['obstacles'][number]): string {
+  switch (o.code) {
+    case 'cannot-bar':
+      return t.cannotBeRuledOutAt(CommonName(o.taxon), o.most, o.need);
+    case 'mark-unseen':
+      return t.oneOfItsOwnMarks(characterName(o.character));
+    case 'too-few-groups':
+      return t.onlyIndependentThingsCanFit(o.most, o.need);
+    default:
+      return t.everythingCouldBeFilledAlone;
+  }
+}
+
+function ChecksToCome({ plan }: { readonly plan: Extract<AskedPlan, { feasible: true }> }) {
+  const how = plan.walked ? t.asTheyWillBeAsked : t.ifEachShowsWhatIs;
+  return (
+    <>
       <Body>
-        {t.moreChecksAbout(
-          plan.checks.length,
-          plan.walked ? t.asTheyWillBeAsked : t.ifEachShowsWhatIs,
-          timeWords(plan.seconds),
-          plan.gear.length > 0 ? t.with(plan.gear.join(', ')) : '',
-        )}
+        {plan.gear.length > 0
+          ? t.moreChecksWith(plan.checks.length, how, timeWords(plan.seconds), listed(plan.gear))
+          : t.moreChecksAbout(plan.checks.length, how, timeWords(plan.seconds))}
       </Body>
       {plan.checks.map((c, at) => (
         <View key={`${at} ${c.character}`} style={styles.reason}>
           <Body style={styles.grow}>
-            {characterName(c.character)}
-            {c.again ? t.onceMore : ''}
+            {c.again ? t.onceMore(characterName(c.character)) : characterName(c.character)}
           </Body>
           <Small soft>
             {[timeWords(c.seconds), ...(c.damage === 'none' ? [] : [DAMAGE[c.damage]])].join(' · ')}
           </Small>
         </View>
       ))}
-    </View>
+    </>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import type { Reason, FindRecord } from '@pause/core';
+import type { Reason, FindRecord, Verdict } from '@pause/core';
 import { Screen, Loading, Button, Rule } from '../../../components';
 import { FindFrame } from '../../../components/FindFrame';
 import type { Evaluation } from '../../../deciding/evaluate';
@@ -47,70 +47,74 @@ const aboutPlace = (reason: Reason) =>
   (reason.code === 'context-missing' &&
     ['permission', 'contamination', 'protection', 'tracedToBase'].includes(reason.field));
 
-function VerdictView({
-  record,
-  evaluation: { verdict, plan },
-}: {
-  readonly record: FindRecord;
-  readonly evaluation: Evaluation;
-}) {
-  const router = useRouter();
-  const against = verdict.reasons.filter(
-    (r) =>
-      (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) &&
-      !aboutPlace(r) &&
-      !aboutPart(r) &&
-      !EATER.has(r.code),
+/** The reasons of a verdict, by what they are about. */
+function sorted({ reasons, rows }: Verdict) {
+  const about = (r: Reason) => aboutPlace(r) || EATER.has(r.code);
+  const against = reasons.filter(
+    (r) => (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) && !about(r) && !aboutPart(r),
   );
-  const missing = verdict.reasons
+  const missing = reasons
     .filter(
       (r) =>
-        r.weight === 'pause' &&
-        !aboutPlace(r) &&
-        !SPEAKS_AGAINST.has(r.code) &&
-        r.code !== 'signature-missing' &&
-        !EATER.has(r.code),
+        r.weight === 'pause' && !about(r) && !SPEAKS_AGAINST.has(r.code) && r.code !== 'signature-missing',
     )
     .sort((a, b) => Number(b.code === 'bars-short') - Number(a.code === 'bars-short'));
   // Of the dangerous ones that are no listed lookalikes, more than a few are named in one line; the check
   // shows them all.
   const unlisted = missing.flatMap((r) =>
-    r.code === 'bars-short' && verdict.rows.find((row) => row.taxon === r.taxon)?.listed === false ? [r] : [],
+    r.code === 'bars-short' && rows.find((row) => row.taxon === r.taxon)?.listed === false ? [r] : [],
   );
-  const named =
-    unlisted.length > 3 ? missing.filter((r) => !(unlisted as readonly Reason[]).includes(r)) : missing;
-  const marks = verdict.reasons.flatMap((r) =>
+  const inOneLine: readonly Reason[] = unlisted.length > MOST_UNLISTED ? unlisted : [];
+  const marks = reasons.flatMap((r) =>
     r.code === 'signature-missing' ? [lowerFirst(characterName(r.character))] : [],
   );
-  const place = verdict.reasons.filter(aboutPlace);
-  const part = verdict.reasons.filter(aboutPart);
-  const notes = verdict.reasons.filter((r) => r.weight === 'note' && !aboutPlace(r));
-  const toCheck = () => router.push({ pathname: '/find/[id]/check', params: { id: record.id } });
+  return {
+    against,
+    missing: missing.filter((r) => !inOneLine.includes(r)),
+    /** What is missing besides, in lines of its own. */
+    besides: [
+      ...(inOneLine.length > 0
+        ? [t.ofTheOtherDangerousOnes(unlisted.length, few(unlisted.map((r) => commonName(r.taxon))))]
+        : []),
+      ...(marks.length > 0 ? [t.itsOwnMarksStillTo(marks.join('; '))] : []),
+    ],
+    part: reasons.filter(aboutPart),
+    place: reasons.filter(aboutPlace),
+    eaters: reasons.filter((r) => EATER.has(r.code)),
+    notes: reasons.filter((r) => r.weight === 'note' && !aboutPlace(r)),
+  };
+}
+
+const MOST_UNLISTED = 3;
+
+interface VerdictViewProps {
+  readonly record: FindRecord;
+  readonly evaluation: Evaluation;
+}
+
+function VerdictView({ record, evaluation: { verdict, plan } }: VerdictViewProps) {
+  const router = useRouter();
+  const { against, missing, besides, part, place, eaters, notes } = sorted(verdict);
+  const params = { id: record.id };
   return (
     <Screen>
       <Band verdict={verdict} />
       <Group title={t.againstIt} reasons={against} verdict={verdict} />
       <Group
         title={against.length > 0 ? t.alsoStillMissing : t.stillMissing}
-        reasons={named}
+        reasons={missing}
         verdict={verdict}
-        more={[
-          ...(named === missing
-            ? []
-            : [t.ofTheOtherDangerousOnes(unlisted.length, few(unlisted.map((r) => commonName(r.taxon))))]),
-          ...(marks.length > 0 ? [t.itsOwnMarksStillTo(marks.join('; '))] : []),
-        ]}
+        more={besides}
       />
       <Group title={t.aboutThePart} reasons={part} verdict={verdict} />
       <Group title={t.aboutThePlace} reasons={place} verdict={verdict} />
-      <Group
-        title={t.aboutWhoEatsIt}
-        reasons={verdict.reasons.filter((r) => EATER.has(r.code))}
-        verdict={verdict}
-      />
+      <Group title={t.aboutWhoEatsIt} reasons={eaters} verdict={verdict} />
       <WouldChange verdict={verdict} plan={plan} />
       {verdict.outcome === 'pause' || (part.length > 0 && against.length === 0) ? (
-        <Button label={t.goOnWithTheCheck} onPress={toCheck} />
+        <Button
+          label={t.goOnWithTheCheck}
+          onPress={() => router.push({ pathname: '/find/[id]/check', params })}
+        />
       ) : null}
       <SeenFor record={record} verdict={verdict} />
       <LeansOn
@@ -119,7 +123,7 @@ function VerdictView({
         onAgain={() =>
           router.push({
             pathname: '/find/[id]/check',
-            params: { id: record.id, again: verdict.leansOn.join(',') },
+            params: { ...params, again: verdict.leansOn.join(',') },
           })
         }
       />

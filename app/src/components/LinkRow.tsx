@@ -1,8 +1,9 @@
 import { Link, type Href } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { Grow } from './layout';
 import { Rule, Small, SmallStrong, space, Strong, TARGET } from '.';
 
-interface RowProps {
+interface LinkRowProps {
   readonly href: Href;
   readonly name: string;
   readonly line?: string | undefined;
@@ -11,15 +12,15 @@ interface RowProps {
 }
 
 /** A line of a list that leads to its page. */
-export function Row({ href, name, line, end }: RowProps) {
+export function LinkRow({ href, name, line, end }: LinkRowProps) {
   return (
     <View role="listitem">
       <Link href={href} asChild>
         <Pressable role="link" style={styles.row}>
-          <View style={styles.grow}>
+          <Grow>
             <Strong>{name}</Strong>
             {line ? <Small soft>{line}</Small> : null}
-          </View>
+          </Grow>
           {end ? <SmallStrong style={styles.end}>{end}</SmallStrong> : null}
         </Pressable>
       </Link>
@@ -36,6 +37,5 @@ const styles = StyleSheet.create({
     minHeight: TARGET + 8,
     paddingVertical: space.s,
   },
-  grow: { flex: 1 },
   end: { textAlign: 'right', maxWidth: '45%' },
 });

@@ -2,8 +2,8 @@ import type { Dexie, Table } from 'dexie';
 import { z } from 'zod';
 import { type Entry, isTime, type Stamp, summaryOf } from '@pause/core';
 import { FindRecord, FindSummary, PageRecord } from '@pause/core/notebook';
-import type { Group } from './api';
-import type { Refusal } from './device';
+import type { Group } from '../api';
+import type { Refusal } from '../device';
 
 /** The tables of the device's database, and opening it. */
 

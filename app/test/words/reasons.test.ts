@@ -1,20 +1,19 @@
-import './guide';
+import '../guide';
 import {
   decide,
+  type Reason,
   evaluate,
   lacksOnlySecondLooks,
   planAsAsked,
-  type BarRow,
-  type Reason,
   type StageId,
+  type BarRow,
 } from '@pause/core';
 import { parseCase } from '@pause/core/case/parse';
-import { allUsual, find, usualValue } from '../../core/test/finds';
-import { searchTaxa, sharingName } from '../src/components/names/search';
-import { guide } from '../src/deciding/guide';
-import { characterName, harmLine, lowerFirst, readingWords, timeWords } from '../src/text/names';
-import { movedWords, reasonWords } from '../src/text/reasons';
-import { stripLine } from '../src/text/strip';
+import { find, allUsual, usualValue } from '../../../core/test/finds';
+import { guide } from '../../src/deciding/guide';
+import { lowerFirst, characterName } from '../../src/text/names';
+import { reasonWords, movedWords } from '../../src/text/reasons';
+import { stripLine } from '../../src/text/strip';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 8, 14, 8, minute)).toISOString();
 let counter = 0;
@@ -30,6 +29,7 @@ const reading = (character: string, state: string, piece = 'p1') => {
     at: at(counter),
   };
 };
+
 const verdict = (target: string, kingdom: string, readings: object[], more: object = {}) =>
   decide(
     guide,
@@ -46,7 +46,6 @@ const verdict = (target: string, kingdom: string, readings: object[], more: obje
       guide,
     ),
   );
-
 const decided = [
   verdict('cantharellus-cibarius', 'Fungi', []),
   verdict('cantharellus-cibarius', 'Fungi', [], {
@@ -120,7 +119,6 @@ const decided = [
     skips: [],
   }),
 ];
-
 test('every reason is a plain sentence without a hole in it', () => {
   const sentences = decided.flatMap((v) => v.reasons.map((reason) => reasonWords(reason, v)));
   for (const sentence of sentences) {
@@ -245,55 +243,4 @@ test('what an answer did to the bars is said by name, and nothing where nothing 
       before.map((r) => row(r.taxon, 2)),
     ),
   ).toBe('A bar more against deadly webcap and funeral bell; a bar lost against destroying angel.');
-});
-
-test('times, harm and readings as people say them', () => {
-  expect([10, 60, 120, 21_600].map(timeWords)).toEqual(['10 seconds', 'a minute', '2 minutes', 'overnight']);
-  expect(harmLine('cortinarius-rubellus')).toBe('deadly · silent for 2 to 21 days');
-  expect(harmLine('omphalotus-olearius')).toBe('serious · within 4 hours');
-  expect(harmLine('hygrophoropsis-aurantiaca')).toBe('unpleasant');
-  expect(
-    readingWords({ character: 'cap.width' as never, value: { kind: 'measure', number: 4.5, unit: 'cm' } }),
-  ).toBe('4.5 cm');
-  expect(readingWords({ character: 'latex' as never, value: { kind: 'cant-tell' } })).toBe('Could not tell');
-});
-
-describe('searching a name', () => {
-  const names = (text: string, plan?: string) => searchTaxa(guide, text, plan).map((m) => m.taxon.id);
-  test.each([
-    ['golden chant', ['cantharellus-cibarius']],
-    ['girolle', ['cantharellus-cibarius', 'hygrophoropsis-aurantiaca']],
-    ['CEPE', ['boletus-edulis']],
-    ['jack o lantern', ['omphalotus-olearius']],
-    ['Atropa', ['atropa-bella-donna']],
-    ['bella-donna', ['atropa-bella-donna']],
-    ['weisser', []],
-    ['zzz', []],
-  ])('%s finds %j', (text, ids) => expect(names(text)).toEqual(ids));
-
-  test('the chosen body plan comes first, the other kingdom not at all', () => {
-    const found = searchTaxa(guide, '', 'boletoid');
-    expect(found.slice(0, 3).map((m) => m.otherPlan)).toEqual([undefined, undefined, undefined]);
-    expect(found.every((m) => m.taxon.taxon.kingdom === 'Fungi')).toBe(true);
-    expect(found.at(-1)?.otherPlan).toBeDefined();
-  });
-
-  test('a name that means two taxa is told, whole and in any spelling of its case', () => {
-    const named = (id: string) => ({
-      ...guide.taxon(id)!,
-      taxon: { ...guide.taxon(id)!.taxon, vernacularNames: { en: ['hedge bell'], de: ['Glöckel'] } },
-    });
-    const two = {
-      ...guide,
-      taxa: [...guide.taxa, named('symphytum-officinale'), named('atropa-bella-donna')],
-    };
-    expect(sharingName(two, 'Hedge Bell').map((t) => t.id)).toEqual([
-      'symphytum-officinale',
-      'atropa-bella-donna',
-    ]);
-    expect(sharingName(two, 'glockel')).toHaveLength(2);
-    expect(sharingName(two, 'hedge')).toEqual([]);
-    expect(sharingName(guide, 'penny bun')).toEqual([]);
-    expect(sharingName(two, ' ')).toEqual([]);
-  });
 });
