@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { request } from 'node:http';
-import { cpus, tmpdir } from 'node:os';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'kysely';
 import pg from 'pg';
@@ -11,6 +11,9 @@ import { shippedGuide } from '@pause/guide';
 import { startServer } from '@pause/server';
 import { openCluster } from '../scripts/lib/postgres';
 import { asking, PASSWORD, someone, type Someone } from '../server/test/people';
+import { note, newFind, ago } from './attackEntries';
+import { ms, writeReport, type Line } from './attackReport';
+import { milliseconds, median } from './timing';
 
 /**
  * A hostile member and a stranger do what they can to a server of their own, on loopback, within bounds; how
@@ -29,6 +32,7 @@ const server = await startServer({
   logLevel: 'silent',
   proxies: 1,
 });
+
 const { ask, tell } = asking(() => server.url);
 const [mallory, honest] = [await someone(server.url, 'Mallory'), await someone(server.url, 'Hanna Honest')];
 const group = randomUUID();
@@ -37,31 +41,6 @@ await ask(mallory, 'POST', '/invitations/accept', {
   code: (await ask(honest, 'POST', `/groups/${group}/invitations`, { role: 'member', days: 1 })).body.code,
 });
 
-const ago = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString();
-const newFind = (who: Someone, more: object = {}) => {
-  const id = randomUUID();
-  return {
-    find: id,
-    kind: 'finds',
-    body: { id, startedAt: ago(60), kingdom: 'Fungi', person: who.id, ...more },
-  };
-};
-const note = (find: string, who: Someone, value = 'Damp.', more: object = {}) => ({
-  find,
-  kind: 'edits',
-  body: { id: randomUUID(), at: ago(5), by: who.id, field: 'note', value },
-  ...more,
-});
-const milliseconds = async (work: () => Promise<unknown>): Promise<number> => {
-  const began = performance.now();
-  await work();
-  return performance.now() - began;
-};
-async function median(work: () => Promise<unknown>, times = 15): Promise<number> {
-  const all: number[] = [];
-  for (let n = 0; n < times; n += 1) all.push(await milliseconds(work));
-  return all.sort((a, b) => a - b)[Math.floor(times / 2)] ?? 0;
-}
 /** The longest that somebody else waited for an entry of theirs while something went on. */
 async function meanwhile(attack: Promise<unknown>): Promise<number> {
   const { find } = await begun(honest);
@@ -78,22 +57,18 @@ async function meanwhile(attack: Promise<unknown>): Promise<number> {
   }
   return longest;
 }
+
 async function begun(who: Someone, more: object = {}): Promise<{ find: string }> {
   const entry = newFind(who, more);
   await tell(who, entry);
   return { find: entry.find };
 }
+
 const counts = (statuses: readonly (string | number)[]) =>
   [...new Set(statuses)]
     .map((one) => `${statuses.filter((other) => other === one).length} × ${one}`)
     .join(', ');
-const ms = (n: number) => `${Math.round(n)} ms`;
 
-interface Line {
-  readonly attack: string;
-  readonly came: string;
-  readonly others: string;
-}
 const lines: Line[] = [];
 async function attacked(attack: string, work: () => Promise<string>): Promise<void> {
   const going = work();
@@ -259,6 +234,7 @@ const alive = await milliseconds(() =>
     if (status !== 200) throw new Error(`not ready: ${status}`);
   }),
 );
+
 const {
   rows: [kept],
 } = await sql<{
@@ -266,25 +242,7 @@ const {
 }>`select count(*) as count from entries where stream = ${`g:${group}`} and person = ${honest.id}`.execute(
   server.db,
 );
-const BEGIN = '<!-- attack -->';
-const END = '<!-- /attack -->';
-const table = `${BEGIN}
-Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:attack\`, on ${cpus().length} cores (${cpus()[0]?.model ?? ''}), attackers, server and database on the same machine. *Others* is the longest that somebody else waited for an entry of theirs meanwhile.
-
-| attack | what came of it | others |
-|---|---|---|
-${lines.map(({ attack, came, others }) => `| ${attack} | ${came} | ${others} |`).join('\n')}
-
-Afterwards the server is ready (${ms(alive)}), and all ${kept?.count ?? '0'} entries that somebody else recorded in the group’s notebook meanwhile are there.
-${END}`;
-const file = join(import.meta.dirname, '../docs/security.md');
-const text = readFileSync(file, 'utf8');
-writeFileSync(
-  file,
-  text.includes(BEGIN)
-    ? `${text.slice(0, text.indexOf(BEGIN))}${table}${text.slice(text.indexOf(END) + END.length)}`
-    : `${text.trimEnd()}\n\n## Attacked\n\n${table}\n`,
-);
+writeReport(lines, alive, kept?.count ?? '0');
 await server.stop();
 await cluster.stop();
 rmSync(scratch, { recursive: true, force: true });

@@ -18,18 +18,21 @@ const { values } = parseArgs({
     hostile: { type: 'string', default: '2' },
   },
 });
+
 const whole = (name: 'seed' | 'devices' | 'readings' | 'faults' | 'hostile', text: string) => {
   const number = Number(text);
   if (!Number.isInteger(number) || number < 1)
     throw new Error(`--${name}: "${text}" is not a whole number from 1 on`);
   return number;
 };
+
 const size = {
   devices: whole('devices', values.devices),
   readings: whole('readings', values.readings),
   faults: whole('faults', values.faults),
   hostile: whole('hostile', values.hostile),
 };
+
 const seeds = values.seed === undefined ? [1, 2, 3] : [whole('seed', values.seed)];
 
 const LABELS: Readonly<Record<string, string>> = {
@@ -58,6 +61,7 @@ for (const seed of seeds) {
   for (const line of [...report.lost, ...report.doubled, ...report.unequal, ...report.refused].slice(0, 20))
     process.stdout.write(`    ${line}\n`);
 }
+
 const bad = reports.some((r) => r.lost.length + r.doubled.length + r.unequal.length + r.gaps > 0);
 
 if (values.seed === undefined) {

@@ -7,14 +7,15 @@ import { gzipSync } from 'node:zlib';
 import type { Response } from 'playwright-core';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
-import { onceSeen, seen, strip } from '../e2e/forager';
-import { quiet, startRig, type Rig } from '../e2e/rig';
+import { startRig } from '../e2e/rig';
 import { FIVE, shortestPath } from '../e2e/taps';
 import { doTask, TASKS } from '../e2e/tasks';
 import { IN_BROWSER } from '../e2e/thumb';
 import { findChromium } from '../scripts/lib/chromium';
 import { buildWebApp } from '../scripts/lib/webapp';
+import { answersTo } from './hand/answers';
 import { busyBlocking, type Trace } from './hand/busy';
+import { quantile } from './timing';
 
 /** What a hand and an old phone meet, measured on the built application: npm run bench:hand. */
 
@@ -28,77 +29,15 @@ const lines: string[] = [];
 const say = (line: string) => {
   lines.push(line);
 };
-const quantile = (values: readonly number[], q: number) =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))] ?? Number.NaN;
-
-/**
- * Taps the first answer, and tells how long it took until strip or bars were drawn anew; nothing where it
- * moved neither. An observer, not a poll, which would take its share of a slowed processor. Text, since a
- * compiler's helpers are not there in the page.
- */
-const ANSWER_AND_WAIT = `new Promise((done) => {
-  const start = performance.now();
-  const giveUp = setTimeout(() => done(null), 3000);
-  const watch = new MutationObserver(() => {
-    watch.disconnect();
-    clearTimeout(giveUp);
-    // A message that is sent while a frame is made ready comes when that frame is done; a timer would wait
-    // for what is drawn after it too.
-    requestAnimationFrame(() => {
-      const { port1, port2 } = new MessageChannel();
-      port1.onmessage = () => done(performance.now() - start);
-      port2.postMessage(null);
-    });
-  });
-  for (const part of document.querySelectorAll('[aria-label="Bars against each lookalike"], [role="status"][aria-label]')) {
-    watch.observe(part, { subtree: true, childList: true, attributes: true, characterData: true });
-  }
-  document.querySelector('[aria-label="Answers"] [role="button"]').click();
-})`;
 
 const ROUNDS = 3;
-
-/**
- * Opens a find’s check on a slow processor and answers up to twelve questions.
- *
- * @returns how long strip or bars took to move, nothing where they did not
- */
-async function answersTo(own: Rig, find: string): Promise<(number | null)[]> {
-  const { page, context } = await own.open();
-  const session = await context.newCDPSession(page);
-  await page.goto(`/find/${find}/check`);
-  await strip(page).waitFor();
-  // The other screens are fetched a second after the first one stands; that is not what is measured here.
-  await page.waitForTimeout(1500);
-  await quiet(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-  const all: (number | null)[] = [];
-  for (let step = 0; step < 12; step += 1) {
-    const gloves = page.getByRole('button', { name: 'They are on' });
-    if (await gloves.isVisible()) await gloves.click();
-    const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
-    if ((await answers.count()) === 0) {
-      const skip = page.getByRole('button', { name: 'Skip' });
-      if ((await skip.count()) === 0) break;
-      await skip.click();
-      await page.waitForTimeout(400);
-      continue;
-    }
-    const before = await seen(page);
-    all.push(await page.evaluate<number | null>(ANSWER_AND_WAIT));
-    await onceSeen(page, before);
-    // Until the worker has judged it and the next card stands, however slow.
-    await page.waitForTimeout(1800);
-  }
-  await context.close();
-  return all;
-}
 
 interface Report {
   readonly categories: Readonly<Record<string, { readonly score: number }>>;
   readonly audits: Readonly<Record<string, { readonly displayValue?: string }>>;
   readonly environment: { readonly benchmarkIndex: number };
 }
+
 interface Run extends Report {
   readonly busy: number;
 }

@@ -12,7 +12,7 @@ export function asProgramme(p: PlanProblem): string {
   };
   p.rows.forEach((row, r) => {
     const grounds = [
-      ...row.standing.map((g, s) => ({ ...g, name: `s${r}_${s}`, option: -1 })),
+      ...row.grounds.map((g, s) => ({ ...g, name: `s${r}_${s}`, option: -1 })),
       ...p.options.flatMap((o, i) =>
         row.against[i] === 1 ? [{ group: o.group, causes: o.causes, name: `y${r}_${i}`, option: i }] : [],
       ),

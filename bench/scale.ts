@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { Agent, request, type IncomingMessage } from 'node:http';
-import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import pg from 'pg';
 import { openWorld } from './faults/world';
+import { databasePids, used, memory } from './processes';
+import { report, type Cost } from './scaleReport';
 
 /**
  * What one server process and the database spend on a push, a pull and a piece of news, with three processes
@@ -16,7 +17,6 @@ const SERVERS = 3;
 const PEOPLE = 40;
 const ROUNDS = 25;
 const FOLLOWERS = 300;
-const TICKS_A_SECOND = 100;
 
 const world = await openWorld(SERVERS);
 const pool = new pg.Pool({ connectionString: world.databaseUrl, max: 4 });
@@ -30,6 +30,7 @@ interface Person {
   readonly piece: string;
   stamp: number;
 }
+
 function send(
   url: string,
   method: string,
@@ -65,6 +66,7 @@ function send(
     asking.on('error', reject).end(json);
   });
 }
+
 const at = () => new Date().toISOString();
 
 async function newPerson(n: number): Promise<Person> {
@@ -85,6 +87,7 @@ async function newPerson(n: number): Promise<Person> {
     stamp: 0,
   };
 }
+
 const entry = (person: Person, kind: string, body: object) => ({ find: person.find, kind, body });
 const reading = (person: Person) =>
   entry(person, 'readings', {
@@ -109,35 +112,6 @@ async function push(person: Person, entries: readonly object[]): Promise<void> {
   if (status !== 200 || text.includes('"refused"')) throw new Error(`${status} ${text.slice(0, 300)}`);
 }
 
-/** Processor time that a process has used, in milliseconds (proc(5): fields 14 and 15). */
-function used(pid: number): number {
-  try {
-    const fields = readFileSync(`/proc/${pid}/stat`, 'utf8')
-      .replace(/^.*\) /s, '')
-      .split(' ');
-    return ((Number(fields[11]) + Number(fields[12])) / TICKS_A_SECOND) * 1000;
-  } catch {
-    return 0;
-  }
-}
-const memory = (pid: number) =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
-const databasePids = () =>
-  readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name))
-    .map(Number)
-    .filter((pid) => {
-      try {
-        return readFileSync(`/proc/${pid}/comm`, 'utf8').trim() === 'postgres';
-      } catch {
-        return false;
-      }
-    });
-interface Cost {
-  readonly server: number;
-  readonly database: number;
-  readonly aSecond: number;
-}
 /** What one of so many of something costs, in milliseconds of processor time. */
 async function cost(count: number, work: () => Promise<unknown>): Promise<Cost> {
   const before = databasePids();
@@ -152,6 +126,7 @@ async function cost(count: number, work: () => Promise<unknown>): Promise<Cost> 
   const base = databasePids().reduce((sum, pid) => sum + used(pid) - (database.get(pid) ?? 0), 0) / count;
   return { server, database: base, aSecond: count / seconds };
 }
+
 const each = (work: (person: Person) => Promise<unknown>) =>
   Promise.all(
     people.map(async (person) => {
@@ -180,6 +155,7 @@ const batch = await cost(PEOPLE * 5, () =>
     }),
   ),
 );
+
 const pull = await cost(PEOPLE * ROUNDS, () =>
   each(async (person) => {
     person.stamp += 1;
@@ -229,79 +205,31 @@ const news = await cost(1, async () => {
   for (let n = 0; n < 200; n += 1) await push(teller, [note(teller)]);
   await pause(500);
 });
+
 const delivered = heard - before;
 for (const one of open) one.destroy();
 /** Of the news alone: what the pushes cost is taken off. */
 const newsServer = Math.max(0, news.server - 200 * single.server) / delivered;
 
-const PERSONS = 100_000;
-const GROUPS = 5000;
-const OUT = 0.02;
-const OPEN = 0.2;
-const SECONDS_AN_ENTRY = 5;
-const CHECKED_IN_GROUP = 0.5;
-const pushes = (PERSONS * OUT) / SECONDS_AN_ENTRY;
-const heardBy = 1 + CHECKED_IN_GROUP * (PERSONS / GROUPS) * OPEN;
-const pulls = pushes * heardBy;
-const serverMs = pushes * single.server + pulls * (pull.server + newsServer);
-const databaseMs = pushes * single.database + pulls * pull.database;
-const BUSY = 0.6;
-const processes = Math.ceil(serverMs / 1000 / BUSY);
-const cores = Math.ceil(databaseMs / 1000 / BUSY);
 const {
   rows: [size],
 } = await pool.query<{ bytes: number; entries: number }>(
   "select (select sum(pg_total_relation_size(inhrelid)) from pg_inherits where inhparent = 'entries'::regclass)::float8 + pg_total_relation_size('entry_ids')::float8 as bytes, (select count(*) from entries)::float8 as entries",
 );
-const perEntry = (size?.bytes ?? 0) / (size?.entries ?? 1);
-const ENTRIES_A_YEAR = 40 * 40;
-const yearly = (PERSONS * ENTRIES_A_YEAR * perEntry) / 1e9;
-const f = (value: number, digits = 1) => value.toFixed(digits);
-const n = (value: number) => Math.round(value).toLocaleString('en');
-
 writeFileSync(
   join(import.meta.dirname, '../docs/scale.md'),
-  `# How far it goes
-
-Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:scale\`: ${SERVERS} server processes on one PostgreSQL, ${PEOPLE} devices, all on one machine with ${cpus().length} cores (${cpus()[0]?.model ?? ''}). Processor time is what the system says that each process used.
-
-## Any number of processes
-
-A server keeps nothing in memory that another would miss. Sessions and memberships are remembered for seconds, and forgotten at once when PostgreSQL tells that something changed. News go through PostgreSQL (\`LISTEN\`, \`NOTIFY\`), limits through a table, work through a queue in the database. So a balancer may deal requests out as it likes; \`e2e/test/servers.test.ts\` proves it with three processes behind one, one of which is killed.
-
-## What things cost
-
-| | server, ms of a core | database, ms of a core | a second, here |
-|---|---|---|---|
-| a push of one entry | ${f(single.server, 2)} | ${f(single.database, 2)} | ${n(single.aSecond)} |
-| a push of twenty entries | ${f(batch.server, 2)} | ${f(batch.database, 2)} | ${n(batch.aSecond)} |
-| a pull of one entry | ${f(pull.server, 2)} | ${f(pull.database, 2)} | ${n(pull.aSecond)} |
-| a piece of news to one open device | ${f(newsServer, 3)} | | |
-
-A process needs ${n(idle.reduce((a, b) => a + b, 0) / SERVERS)} MB at rest, and ${n(Math.max(0, streams))} kB more for each open device. ${n(delivered)} pieces of news were delivered.
-
-## Reckoned: ${n(PERSONS)} people in ${n(GROUPS)} groups
-
-On a good Sunday in autumn ${OUT * 100} % are checking at the same time and tell an entry every ${SECONDS_AN_ENTRY} seconds; ${OPEN * 100} % have Pause open; half of what is told is told in a group of ${PERSONS / GROUPS}. These are assumptions, not measurements.
-
-| | |
-|---|---|
-| pushes a second | ${n(pushes)} |
-| news and pulls a second | ${n(pulls)} |
-| open devices | ${n(PERSONS * OPEN)} |
-| server processes, each ${BUSY * 100} % busy | ${processes} |
-| cores of the database, ${BUSY * 100} % busy | ${cores} |
-| connections to the database, ten for requests and ten others a process | ${n(processes * 20)} |
-| entries a year, at 40 finds of 40 entries | ${n(PERSONS * ENTRIES_A_YEAR)} |
-| size of the entries with their indexes, at ${n(perEntry)} bytes | ${n(yearly)} GB a year |
-
-## What breaks first
-
-1. **Connections.** PostgreSQL allows 100 unless told otherwise. Raise \`max_connections\`, or lower \`POOL\`: a process is busy with fewer than ten.
-2. **One very busy notebook.** Entries of one notebook are numbered one after the other, by one writer at a time. What several tell at the same moment is written together, so one group takes about as much as one process does. No group tells that much.
-3. **News.** Every process hears of every notebook that grows: ${n(pushes)} short messages a second, which is little. From about ten times as many people on, news should go only where somebody listens.
-4. **The disk of the database.** Entries lie in sixteen partitions by notebook. What id was used where is one table, which is never scanned. Photos belong into an object store (\`S3_BUCKET\`) long before that: a photo is a hundred times as large as an entry.
-`,
+  report({
+    servers: SERVERS,
+    people: PEOPLE,
+    single,
+    batch,
+    pull,
+    newsServer,
+    delivered,
+    streams,
+    idle,
+    perEntry: (size?.bytes ?? 0) / (size?.entries ?? 1),
+  }),
 );
 process.stdout.write(readFileSync(join(import.meta.dirname, '../docs/scale.md'), 'utf8'));
 agent.destroy();

@@ -10,90 +10,24 @@ import {
   viewCase,
   type Case,
   type CompiledGuide,
-  type CompiledTaxon,
   type PlanProblem,
 } from '@pause/core';
 import { recompute, recomputer } from '@pause/core/questions';
 import { shippedGuide } from '@pause/guide';
+import { followed } from './followed';
 import { plainDecideAndNext } from './plain';
 import { asProgramme } from './programme';
 import { syntheticFind, syntheticGuide } from './synthetic';
+import { quantile, times } from './timing';
 
 /** Speed of the core: npm run bench:speed. Every figure stands beside a baseline measured in the same run. */
 
-function quantile(values: readonly number[], q: number): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] ?? Number.NaN;
-}
-function times(runs: number, work: (run: number) => unknown): number[] {
-  return Array.from({ length: runs }, (_, run) => {
-    const start = performance.now();
-    work(run);
-    return performance.now() - start;
-  });
-}
-/** A find of a target on which somebody followed the next checks nine times and saw what is usual. */
-function followed(guide: CompiledGuide, target: CompiledTaxon): Case {
-  const [part] = target.taxon.parts;
-  const [stage] = part?.stages ?? target.taxon.stages;
-  let find = {
-    guide: { id: guide.guide.id },
-    kingdom: target.taxon.kingdom,
-    target: target.id,
-    pieces: [{ id: 'p', startedAt: '2026-09-14T08:00:00.000Z', purpose: 'decide' }],
-    readings: [],
-    context: {
-      stages: [stage],
-      condition: 'fresh',
-      part: part?.part,
-      use: part?.use,
-      permission: 'allowed',
-      contamination: 'none-seen',
-      protection: 'allowed',
-      tracedToBase: true,
-    },
-  } as unknown as Case;
-  for (let i = 0; i < 9; i += 1) {
-    const [check] = nextChecks(guide, find);
-    const character = check && guide.character(check.character);
-    const known = character && stage && target.atStage.get(character.index)?.get(stage);
-    if (!character || !known) break;
-    const middle = known.kind === 'number' ? (known.usual[0] + known.usual[1]) / 2 : 0;
-    const value =
-      known.kind === 'states'
-        ? {
-            kind: 'states',
-            states: [...character.stateBit]
-              .filter(([, bit]) => (bit & known.usual) !== 0)
-              .slice(0, 1)
-              .map(([state]) => state),
-          }
-        : character.character.kind === 'count'
-          ? { kind: 'count', number: Math.round(middle) }
-          : { kind: 'measure', number: middle, unit: 'mm' };
-    find = {
-      ...find,
-      readings: [
-        ...find.readings,
-        {
-          id: `r${i}`,
-          piece: 'p',
-          character: character.id,
-          value,
-          sureness: 'sure',
-          by: 'bench',
-          at: `2026-09-14T08:0${i}:30.000Z`,
-        },
-      ],
-    } as unknown as Case;
-  }
-  return find;
-}
 const lines: string[] = [];
 const say = (line: string) => {
   lines.push(line);
   process.stdout.write(`${line}\n`);
 };
+
 const ms = (value: number) => (value < 10 ? value.toFixed(2) : value.toFixed(0));
 
 function decideAndNext(guide: CompiledGuide, find: Case): void {
@@ -104,6 +38,7 @@ say('# Speed\n');
 say(
   `Measured by \`npm run bench:speed\` on Node.js ${process.version}, ${new Date().toISOString().slice(0, 10)}, one core of two.\n`,
 );
+
 const shipped = compileGuide(shippedGuide());
 say('## Recompute\n');
 // Finds as they are kept: nine readings each, mostly collected.
@@ -135,6 +70,7 @@ function corrected(which: readonly number[]): CompiledGuide {
   }
   return compileGuide(raw);
 }
+
 function perSecond(again: (one: (typeof stored)[number]) => unknown): number {
   for (let warm = 0; warm < 10; warm += 1) for (const one of stored) again(one);
   let done = 0;
@@ -145,6 +81,7 @@ function perSecond(again: (one: (typeof stored)[number]) => unknown): number {
   }
   return done / ((performance.now() - start) / 1000);
 }
+
 const rate = (seconds: readonly number[]) =>
   Math.round(seconds.length / seconds.reduce((sum, persecond) => sum + 1 / persecond, 0)).toLocaleString(
     'en',
@@ -153,6 +90,7 @@ const single = Array.from({ length: 24 }, (_, i) => recomputer(shipped, correcte
 const twenty = Array.from({ length: 6 }, (_, k) =>
   recomputer(shipped, corrected(Array.from({ length: 20 }, (_unused, i) => (k * 20 + i) * 13))),
 );
+
 const anew = corrected([0]);
 say(
   'Stored verdicts a second on one core, the structural difference included. A correction lets a dangerous taxon show one more state of one character; only what it touches is decided again. The mean is over all stored verdicts of all corrections.\n',
@@ -196,6 +134,7 @@ function compare(name: string, mine: readonly number[], other: readonly number[]
     `| ${name} | ${mine.length} | ${ms(quantile(mine, 0.5))} ms | ${ms(quantile(mine, 0.95))} ms | ${ms(quantile(other, 0.5))} ms | ${(quantile(other, 0.5) / quantile(mine, 0.5)).toFixed(0)}× |`,
   );
 }
+
 /** One instance by both; a run with two optima fails. What has no plan is left out. */
 function measure(name: string, problem: PlanProblem, mine: number[], other: number[]): void {
   if (problem.unseen.length > 0) return;

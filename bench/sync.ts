@@ -25,6 +25,7 @@ interface Walker {
   readonly id: string;
   readonly cookie: string;
 }
+
 const headers = (cookie: string) => ({ 'content-type': 'application/json', origin: server.url, cookie });
 // Sign-ups are counted per hour; people are put there as the library would, and sign in once.
 async function walkers(count: number): Promise<Walker[]> {
@@ -179,6 +180,7 @@ for (const devices of [1, 5, 10, 25, 50]) {
     `${devices} devices: ${Math.round(line.ours)} entries a second, raw ${Math.round(line.raw)}, ratio ${(line.raw / line.ours).toFixed(1)}\n`,
   );
 }
+
 const singly: { devices: number; rate: number }[] = [];
 for (const devices of [1, 4, 16]) {
   const line = { devices, rate: await alone(people.slice(0, devices)) };
@@ -187,6 +189,7 @@ for (const devices of [1, 4, 16]) {
     `${devices} devices, one entry a request: ${Math.round(line.rate)} entries a second\n`,
   );
 }
+
 const [first, last] = [lines[0], lines.at(-1)];
 writeFileSync(
   join(import.meta.dirname, '../docs/sync.md'),

@@ -3,11 +3,12 @@ import { Dexie } from 'dexie';
 import { canonicalJson, type FindRecord, type TaxonId } from '@pause/core';
 import type { Evaluator } from '../../app/src/deciding/client';
 import { read, startFind, changeContext, write } from '../../app/src/notebook/actions';
+import { notebookDatabase } from '../../app/src/notebook/database';
 import type { Device } from '../../app/src/notebook/device';
 import { http } from '../../app/src/notebook/http';
-import { notebook } from '../../app/src/notebook/notebook';
-import { loadFind, loadList, loadMe } from '../../app/src/notebook/open';
+import { loadFind, loadMe } from '../../app/src/notebook/open';
 import { openOutbox } from '../../app/src/notebook/outboxActions';
+import { loadList } from '../../app/src/notebook/repository/finds';
 import { makeStore, type Store } from '../../app/src/notebook/store';
 import { syncAll } from '../../app/src/notebook/sync';
 
@@ -48,7 +49,7 @@ export class SimulatedDevice {
       api: http((path, init) => (dead.yes ? never() : this.send(path, init))),
       device: mortal(
         {
-          ...notebook(NO_STORAGE, `pause-${this.name}`, DEXIE),
+          ...notebookDatabase(NO_STORAGE, `pause-${this.name}`, DEXIE),
           ...(this.forgetful
             ? { put: (make: Parameters<Device['put']>[0]) => Promise.resolve(make('forgetful', undefined)) }
             : {}),
@@ -190,7 +191,7 @@ export class SimulatedDevice {
   /** Every find of the notebook as it is on this device, as text. */
   async everything(): Promise<Map<string, string>> {
     await this.store.dispatch(loadList());
-    const device = notebook(NO_STORAGE, `pause-${this.name}`, DEXIE);
+    const device = notebookDatabase(NO_STORAGE, `pause-${this.name}`, DEXIE);
     const all = new Map<string, string>();
     for (const { id } of this.store.getState().list.items) {
       const record = await device.record(id);

@@ -5,7 +5,8 @@ import { parseEntry } from '@pause/core/notebook';
 import { shippedGuide } from '@pause/guide';
 import { takeGuide } from '../../app/src/deciding/guide';
 import { comparable, SimulatedDevice, type Fault } from './device';
-import { ATTACKS, HostileMember } from './hostile';
+import { ATTACKS } from './hostile';
+import { people } from './people';
 import { openWorld, type World } from './world';
 
 /**
@@ -22,6 +23,7 @@ export interface FaultRun {
   /** One device keeps nothing of what is told, to see that it would be noticed. */
   readonly forgetful?: boolean;
 }
+
 export interface FaultReport extends FaultRun {
   readonly seconds: number;
   /** How often each fault was made to happen. */
@@ -64,6 +66,7 @@ const WEIGHT: Readonly<Record<(typeof KINDS)[number], number>> = {
   'server-killed': 1,
   'database-killed': 1,
 };
+
 const CHARACTERS = [
   ['cap.shape', 'funnel'],
   ['hymenophore', 'gills'],
@@ -190,53 +193,6 @@ async function make(
     );
   } else if (kind === 'clock') device.clockOff = Math.round((random() * 2 - 1) * 1.5 * DAY_MS);
   else device.faults.push(kind satisfies Fault);
-}
-
-const ORIGIN = (url: string) => ({ 'content-type': 'application/json', origin: url });
-
-/** A group of as many people as there are devices. */
-async function people(world: World, count: number, hostile: number, seed: number, forgetful: boolean) {
-  const devices: SimulatedDevice[] = [];
-  const cookies: string[] = [];
-  const ids: string[] = [];
-  for (let n = 0; n < count; n += 1) {
-    const response = await fetch(`${world.url}/api/v1/auth/sign-up/email`, {
-      method: 'POST',
-      headers: ORIGIN(world.url),
-      body: JSON.stringify({
-        name: `Walker ${n}`,
-        email: `walker${n}@ostrel.example`,
-        password: 'a long enough password',
-      }),
-    });
-    const cookie = (response.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
-    if (cookie === '') throw new Error(`no session: ${response.status} ${await response.text()}`);
-    cookies.push(cookie);
-    ids.push(((await response.json()) as { user: { id: string } }).user.id);
-    if (n < count - hostile)
-      devices.push(
-        new SimulatedDevice(`${seed}-${n}-${Date.now()}`, world.url, cookie, forgetful && n === 0),
-      );
-  }
-  const cookie = cookies[0] ?? '';
-  const ask = async (as: string, path: string, body: unknown) =>
-    (
-      await fetch(`${world.url}/api/v1${path}`, {
-        method: 'POST',
-        headers: { ...ORIGIN(world.url), cookie: as },
-        body: JSON.stringify(body),
-      })
-    ).json() as Promise<{ code?: string }>;
-  const group = `group-of-${seed}-walkers`;
-  await ask(cookie, '/groups', { id: group, name: 'Walkers' });
-  for (const other of cookies.slice(1)) {
-    const { code } = await ask(cookie, `/groups/${group}/invitations`, { role: 'member', days: 1 });
-    await ask(other, '/invitations/accept', { code });
-  }
-  const enemies = ids
-    .slice(count - hostile)
-    .map((id, n) => new HostileMember(world.url, cookies[count - hostile + n] ?? '', id, group));
-  return { devices, group, cookie, enemies };
 }
 
 /** The group's notebook as the server tells it, from the first entry on. */

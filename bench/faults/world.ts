@@ -1,10 +1,10 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { Agent, createServer, request as ask, type IncomingMessage, type ServerResponse } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../../scripts/lib/ports';
 import { openCluster, type Cluster } from '../../scripts/lib/postgres';
+import { startServerProcess, type ServerProcess } from '../../scripts/lib/serverProcess';
 
 /** A server process of its own over a database of its own, both of which can be killed without warning. */
 export interface World {
@@ -18,10 +18,6 @@ export interface World {
   readonly killDatabase: () => Promise<void>;
   readonly close: () => Promise<void>;
 }
-
-// Tests and scripts both run from the root of the repository.
-const ROOT = process.cwd();
-const START_MS = 60_000;
 
 /**
  * A balancer: deals requests out in turn, and one that a server does not take goes to the next.
@@ -94,58 +90,32 @@ export async function openWorld(
   chmodSync(scratch, 0o755);
   const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
   const ports = await Promise.all(Array.from({ length: servers }, freePort));
-  const start = async (port: number) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
-      cwd: ROOT,
-      stdio: ['ignore', 'pipe', 'inherit'],
-      env: {
-        ...process.env,
-        DATABASE_URL: cluster.url,
-        PORT: String(port),
-        HOST: '127.0.0.1',
-        LOG_LEVEL: 'silent',
-        ...(demo ? { DEMO: '1' } : {}),
-        ...more,
-      },
+  const start = (port: number) =>
+    startServerProcess({
+      DATABASE_URL: cluster.url,
+      PORT: String(port),
+      ...(demo ? { DEMO: '1' } : {}),
+      ...more,
     });
-    await new Promise<void>((resolve, reject) => {
-      const late = setTimeout(() => reject(new Error('the server did not start')), START_MS);
-      child.stdout.once('data', () => {
-        clearTimeout(late);
-        resolve();
-      });
-      child.once('exit', (code) => {
-        clearTimeout(late);
-        reject(new Error(`the server ended with ${code}`));
-      });
-    });
-    child.removeAllListeners('exit');
-    return child;
-  };
-  const children: ChildProcess[] = [];
-  for (const port of ports) children.push(await start(port));
-  const kill = (child: ChildProcess) =>
-    new Promise<void>((resolve) => {
-      child.once('exit', () => resolve());
-      child.kill('SIGKILL');
-    });
+  const processes: ServerProcess[] = [];
+  for (const port of ports) processes.push(await start(port));
   return {
     url: `http://127.0.0.1:${ports[0] ?? 0}`,
     urls: ports.map((port) => `http://127.0.0.1:${port}`),
     databaseUrl: cluster.url,
-    pids: () => children.flatMap(({ pid }) => pid ?? []),
+    pids: () => processes.map(({ pid }) => pid),
     killServer: async () => {
-      const [child, port] = [children[0], ports[0]];
-      if (!child || port === undefined) return;
-      await kill(child);
-      children[0] = await start(port);
+      const [first, port] = [processes[0], ports[0]];
+      if (!first || port === undefined) return;
+      await first.kill();
+      processes[0] = await start(port);
     },
     killDatabase: async () => {
       await cluster.kill();
       await cluster.start();
     },
     close: async () => {
-      await Promise.all(children.map(kill));
+      await Promise.all(processes.map(({ kill }) => kill()));
       await cluster.stop();
       rmSync(scratch, { recursive: true, force: true });
     },

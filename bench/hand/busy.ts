@@ -2,6 +2,7 @@
 export interface Trace {
   readonly traceEvents: readonly TraceEvent[];
 }
+
 interface TraceEvent {
   readonly name: string;
   readonly pid: number;

@@ -23,6 +23,7 @@ export interface TruePlace {
   /** Degrees by which it is warmer than its height tells, its slope and its hollow. */
   readonly own: number;
 }
+
 export interface World {
   readonly series: WeatherSeries;
   readonly places: readonly TruePlace[];

@@ -30,6 +30,7 @@ function readable(guide: CompiledGuide, target: CompiledTaxon, stage: StageId): 
       c.character.seconds < 3600,
   );
 }
+
 function eyes(
   guide: CompiledGuide,
   truth: CompiledTaxon,
@@ -119,6 +120,7 @@ interface Fork {
   readonly character: CompiledCharacter;
   readonly ways: ReadonlyMap<string, Key>;
 }
+
 type Key = Fork | { readonly taxa: readonly CompiledTaxon[] };
 
 /** A branching key grown from the guide: at each fork the character that parts the taxa most evenly. */

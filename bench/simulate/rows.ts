@@ -74,6 +74,7 @@ function one<T>(items: readonly T[], next: () => number): T {
   if (item === undefined) throw new Error('nothing to choose from');
   return item;
 }
+
 const goodStage = (target: CompiledTaxon, next: () => number): StageId =>
   one(
     target.taxon.parts.flatMap((p) => p.stages),
