@@ -35,7 +35,6 @@ module.exports = {
       displayName: 'browser',
       testEnvironment: 'node',
       testMatch: ['<rootDir>/e2e/test/**/*.test.ts'],
-      setupFilesAfterEnv: ['<rootDir>/e2e/secondTry.cjs'],
       transform,
       transformIgnorePatterns: ignored,
     },

@@ -2,9 +2,9 @@ import { mkdtempSync, rmSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
-import { startServer, type RunningServer } from '@pause/server';
 import { freePort } from '../scripts/lib/ports';
 import { openCluster, type Cluster } from '../scripts/lib/postgres';
+import { startServerProcess, type ServerProcess } from '../scripts/lib/serverProcess';
 
 /**
  * The whole of Pause for a browser test: a database and a server of its own, and the built app in a real
@@ -91,17 +91,18 @@ export async function confirmationToken(url: string, email: string): Promise<str
 export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
   const scratch = mkdtempSync(join(tmpdir(), 'pause-browser-'));
   chmodSync(scratch, 0o755);
-  const cluster: Cluster = await openCluster(join(scratch, 'postgres'));
+  // What `scripts/test` made once: a database with the demo in it.
+  const cluster: Cluster = await openCluster(join(scratch, 'postgres'), {
+    copyOf: process.env.PAUSE_DEMO_DATABASE,
+  });
   const port = await freePort();
-  let server: RunningServer | undefined;
+  let server: ServerProcess | undefined;
   const start = async () => {
-    server = await startServer({
-      databaseUrl: cluster.url,
-      port,
-      web,
-      demo: true,
-      mail: { kind: 'mailbox' },
-      logLevel: 'silent',
+    server = await startServerProcess({
+      DATABASE_URL: cluster.url,
+      PORT: String(port),
+      WEB: web,
+      DEMO: '1',
     });
   };
   const stop = async () => {

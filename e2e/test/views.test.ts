@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { lostOn } from '../lost';
-import { PHONE, quiet, startRig, WIDE, type Rig } from '../rig';
+import { PHONE, startRig, WIDE, type Rig } from '../rig';
 import { KINDS, openView, VIEWS, WIDE_VIEWS } from '../views';
 
 jest.setTimeout(900_000);
@@ -31,7 +31,9 @@ async function set(
     window.localStorage.setItem('pause:look', kept);
     window.dispatchEvent(new StorageEvent('storage', { key: 'pause:look' }));
   }, JSON.stringify(settings));
-  await quiet(page);
+  await page.evaluate(
+    () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+  );
 }
 
 /** @param only the rules to ask; else all, with the size of what is tapped */

@@ -78,10 +78,14 @@ async function reachable(folder: string): Promise<string> {
  * Opens the cluster in a folder, making it if it is not there, and starts it on a free port.
  *
  * @param leaveRunning uses one that runs already as it is, and leaves it so; else it is begun anew
+ * @param copyOf the folder of a stopped cluster of the same person, which a new one begins as
  *
  * @throws Hitch with one sentence that says what to do
  */
-export async function openCluster(folder: string, { leaveRunning = false } = {}): Promise<Cluster> {
+export async function openCluster(
+  folder: string,
+  { leaveRunning = false, copyOf }: { leaveRunning?: boolean; copyOf?: string | undefined } = {},
+): Promise<Cluster> {
   const bin = await binaries();
   const home = await reachable(folder);
   const data = join(home, 'data');
@@ -91,7 +95,10 @@ export async function openCluster(folder: string, { leaveRunning = false } = {})
     if (status !== 0)
       throw new Hitch(`The folder ${home} cannot be given to the user postgres: ${output.trim()}`);
   }
-  if (!existsSync(join(data, 'PG_VERSION'))) await initialise(bin, data, secretFile);
+  if (!existsSync(join(data, 'PG_VERSION'))) {
+    if (copyOf !== undefined) await copyCluster(copyOf, home);
+    else await initialise(bin, data, secretFile);
+  }
   const password = readFileSync(secretFile, 'utf8').trim();
 
   const running = leaveRunning ? runningPort(data) : undefined;
@@ -108,28 +115,7 @@ export async function openCluster(folder: string, { leaveRunning = false } = {})
   // A server left over from an interrupted run would hold the old port; begin anew.
   await asOwner(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', 'stop']);
   const port = await freePort();
-  const start = async () => {
-    const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories= -c fsync=on`;
-    const log = join(home, 'log');
-    const { status, output } = await asOwner(join(bin, 'pg_ctl'), [
-      '-D',
-      data,
-      '-l',
-      log,
-      '-w',
-      '-t',
-      '60',
-      '-o',
-      settings,
-      'start',
-    ]);
-    if (status !== 0) {
-      const lastLines = existsSync(log) ? tail(readFileSync(log, 'utf8'), 4) : tail(output, 4);
-      throw new Hitch(
-        `The database in ${data} cannot start; read what it says below, or move that folder away to begin anew.\n${lastLines}`,
-      );
-    }
-  };
+  const start = () => startOn(bin, home, port);
   const halt = (mode: 'fast' | 'immediate') => async () => {
     await asOwner(join(bin, 'pg_ctl'), ['-D', data, '-m', mode, '-w', 'stop']);
   };
@@ -140,6 +126,36 @@ export async function openCluster(folder: string, { leaveRunning = false } = {})
     stop: halt('fast'),
     kill: halt('immediate'),
   };
+}
+
+/** Starts the cluster in a folder. @throws Hitch with what it said last */
+async function startOn(bin: string, home: string, port: number): Promise<void> {
+  const data = join(home, 'data');
+  const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories= -c fsync=on`;
+  const log = join(home, 'log');
+  const { status, output } = await asOwner(join(bin, 'pg_ctl'), [
+    '-D',
+    data,
+    '-l',
+    log,
+    '-w',
+    '-t',
+    '60',
+    '-o',
+    settings,
+    'start',
+  ]);
+  if (status !== 0) {
+    const lastLines = existsSync(log) ? tail(readFileSync(log, 'utf8'), 4) : tail(output, 4);
+    throw new Hitch(
+      `The database in ${data} cannot start; read what it says below, or move that folder away to begin anew.\n${lastLines}`,
+    );
+  }
+}
+
+async function copyCluster(from: string, home: string): Promise<void> {
+  const { status, output } = await run('cp', ['-a', `${from}/.`, home]);
+  if (status !== 0) throw new Hitch(`The database in ${from} cannot be copied: ${tail(output, 4)}`);
 }
 
 /** The port of a cluster that runs, as it says itself; undefined where none does. */

@@ -15,10 +15,10 @@ const PROGRAMS = {
  * Compiles the server and its threads, with the core and the guide in them; packages from the registry stay
  * where they are, and are found from beside them.
  *
+ * @param outdir below the server's folder
  * @returns the file to start
  */
-export async function buildServer(root: string): Promise<string> {
-  const outdir = join(root, 'server/build');
+export async function buildServer(root: string, outdir = join(root, 'server/build')): Promise<string> {
   const resolver = createRequire(join(root, 'server/package.json'));
   rmSync(outdir, { recursive: true, force: true });
   await build({

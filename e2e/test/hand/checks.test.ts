@@ -1,0 +1,208 @@
+import type { Page } from 'playwright-core';
+import { compileGuide } from '@pause/core';
+import { shippedGuide } from '@pause/guide';
+import { strip, outcome, seen, onceSeen } from '../../forager';
+import { WIDE } from '../../rig';
+import { FIVE, shortestPath } from '../../taps';
+import { rig, button, setUp } from './kit';
+
+jest.setTimeout(240_000);
+setUp();
+
+const guide = compileGuide(shippedGuide());
+test('five targets settled on the shortest way: twenty taps at most', async () => {
+  for (const [target, stage] of FIVE) {
+    const { page, context } = await rig.open();
+    const path = await shortestPath(page, guide, target, stage);
+    expect(path).toMatchObject({ target, outcome: 'Collect' });
+    expect(path.taps).toBeLessThanOrEqual(20);
+    expect(path.seconds).toBeLessThan(60);
+    await context.close();
+  }
+});
+
+test('nobody who eats along is passed by: with an allergy to ask for, the answer for everything does not lead on before it is asked', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/new');
+  const castanea = guide.taxon('castanea-sativa')!;
+  const plan = guide.guide.bodyPlans.find(({ id }) => id === castanea.taxon.bodyPlan)!;
+  await page.getByRole('radio', { name: `${plan.name}: ${plan.hint}` }).click();
+  await button(page, /^Sweet chestnut.*Castanea sativa/).click();
+  await page.waitForURL(/around/);
+  await page.getByRole('checkbox', { name: 'In fruit' }).click();
+  await button(page, /^I may pick here, nothing spoils/).click();
+  await page.getByRole('radio', { name: 'Yes', checked: true }).waitFor();
+  await page
+    .getByText('Still open: for whom it is not, nobody has asked. The cautions stand with the verdict.')
+    .waitFor();
+  // It waits, however long the verdict has been there.
+  await page.waitForTimeout(500);
+  expect(page.url()).toMatch(/around/);
+  await page.getByRole('checkbox', { name: 'With an allergy to nuts' }).click();
+  await page.waitForURL(/check$/);
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
+/** Moves the focus with Tab alone until it is on what has this name, as a screen reader says it. */
+async function tabTo(page: Page, name: RegExp): Promise<void> {
+  for (let step = 0; step < 160; step += 1) {
+    const here = await page.evaluate(
+      () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
+    );
+    if (name.test(here)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`no way to ${String(name)} by the Tab key`);
+}
+
+test('a whole check by the keyboard alone', async () => {
+  const { page, context } = await rig.open(WIDE);
+  await page.goto('/');
+  await button(page, 'A new find').waitFor();
+  const go = async (name: RegExp) => {
+    await tabTo(page, name);
+    await page.keyboard.press('Enter');
+  };
+  await go(/^A new find/);
+  await page.getByRole('radiogroup').first().waitFor();
+  await go(/^Ridges: /);
+  await go(/^Chanterelle.*Cantharellus/);
+  await page.waitForURL(/around/);
+  await go(/^Open$/);
+  await go(/^No, looked up/);
+  await go(/^I may pick here/);
+  await page.waitForURL(/check$/);
+  await strip(page).waitFor();
+  await page.keyboard.press('?');
+  await page.getByRole('dialog', { name: 'Keys' }).waitFor();
+  await page.keyboard.press('?');
+  const target = guide.taxon('cantharellus-cibarius')!;
+  for (let step = 0; step < 16 && (await outcome(page)) === 'Pause'; step += 1) {
+    const question =
+      (await page
+        .getByRole('heading', { level: 2 })
+        .filter({ hasText: /\?$|\.$/ })
+        .first()
+        .textContent()) ?? '';
+    const asked = guide.characters.find((c) => c.character.question === question)!;
+    const known = target.atStage.get(asked.index)?.get('mature' as never);
+    const place =
+      known?.kind === 'states'
+        ? [...asked.stateBit].findIndex(([, bit]) => (bit & known.typical) !== 0) + 1
+        : 0;
+    const before = await seen(page);
+    await page.keyboard.press(place > 0 && place < 10 ? String(place) : 'u');
+    await onceSeen(page, before);
+  }
+  expect(await outcome(page)).toBe('Collect');
+  // Taken back by one key, and put forward again.
+  await page.keyboard.press('z');
+  await page.getByRole('status', { name: /^Pause\. / }).waitFor();
+  await go(/^Put forward again/);
+  await page.getByRole('status', { name: /^Collect\. / }).waitFor();
+  await go(/^See the verdict/);
+  await page.waitForURL(/verdict$/);
+  await context.close();
+});
+
+test('no name yet: what is dangerous stays in view, and from a candidate to its check it is one step', async () => {
+  const { page, context, errors } = await rig.open();
+  await page.goto('/new');
+  await page.getByRole('radio', { name: /^Gills: / }).click();
+  await button(page, 'I have no name for it yet').click();
+  await page.waitForURL(/name$/);
+  const danger = page.getByRole('status').filter({ hasText: /dangerous/ });
+  await danger.waitFor();
+  const fitting = async () => Number(/^\d+/.exec((await danger.textContent()) ?? '')?.[0] ?? 0);
+  const atFirst = await fitting();
+  expect(atFirst).toBeGreaterThan(8);
+  const target = guide.taxon('lactarius-deliciosus')!;
+  for (let step = 0; step < 4; step += 1) {
+    const card = page
+      .getByRole('heading', { level: 2 })
+      .filter({ hasText: /\?$|\.$/ })
+      .first();
+    await card.waitFor();
+    const question = (await card.textContent()) ?? '';
+    const asked = guide.characters.find((c) => c.character.question === question)!;
+    const known = target.atStage.get(asked.index)?.get('mature' as never);
+    const before = await seen(page);
+    const state =
+      known?.kind === 'states'
+        ? [...asked.stateBit].find(([, bit]) => (bit & known.typical) !== 0)?.[0]
+        : undefined;
+    const label =
+      'states' in asked.character ? asked.character.states.find((s) => s.id === state)?.label : undefined;
+    if (label)
+      await page
+        .getByRole('group', { name: 'Answers' })
+        .getByRole('button', { name: label, exact: true })
+        .click();
+    else await button(page, /^Can’t see it/).click();
+    await onceSeen(page, before);
+  }
+  expect(await fitting()).toBeLessThan(atFirst);
+  await button(page, 'Choose: saffron milkcap').click();
+  await button(page, 'I take it for this: check it').click();
+  await page.waitForURL(/around/);
+  await page.getByRole('heading', { name: 'Place and condition' }).waitFor();
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
+test('a name can stay open: kept, and never collected', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/new');
+  await page.getByRole('radio', { name: /^Gills: / }).click();
+  await button(page, 'I have no name for it yet').click();
+  await page.waitForURL(/name$/);
+  await page.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
+  await button(page, /^Genus only: /).click();
+  await page.waitForURL(/find\/[^/]+$/);
+  await page.getByText(/^genus \w+ only$/).waitFor();
+  expect(await button(page, /collect it/).count()).toBe(0);
+  await context.close();
+});
+
+test('the guide to leaf through: a name in another language, one that means two, a page, a pair, a card for paper', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/guide');
+  await page.getByLabel('Name, in any language, or scientific').fill('Bärlauch');
+  await page.getByRole('link', { name: /^Ramsons / }).click();
+  await page.waitForURL(/taxon\/allium-ursinum$/);
+  await page.getByRole('heading', { name: 'Ramsons', level: 1 }).waitFor();
+  expect(await page.getByRole('list', { name: 'Plates by stage' }).getByRole('listitem').count()).toBe(3);
+  await page.getByRole('link', { name: /^Lily of the valley/ }).click();
+  await page.getByRole('heading', { name: 'Where they part' }).waitFor();
+  await page.goBack();
+  await button(page, 'Pocket card').click();
+  await page.getByRole('article', { name: 'Pocket card of Ramsons' }).waitFor();
+  // On paper: nothing to press, and all of it.
+  await page.emulateMedia({ media: 'print' });
+  expect(await button(page, 'Print it').isVisible()).toBe(false);
+  const shown = await page
+    .getByRole('article')
+    .evaluate((e) => e.getBoundingClientRect().bottom <= (document.scrollingElement?.scrollHeight ?? 0) + 1);
+  expect(shown).toBe(true);
+  await page.emulateMedia({ media: 'screen' });
+  await page.goto('/taxon/no-such-thing');
+  await page.getByText('Not in this guide').waitFor();
+  await context.close();
+});
+
+test('the rest of a patch is counted, a slip taken back, and a stray becomes a find of its own', async () => {
+  const { page, context } = await rig.open();
+  await page.goto('/find/demo-find-1/pieces');
+  await button(page, /^Passes/).click();
+  await button(page, /^Passes/).click();
+  await page.getByRole('status', { name: '2 passed, 0 strays' }).waitFor();
+  await button(page, 'Take back').click();
+  await page.getByRole('status', { name: '1 passed, 0 strays' }).waitFor();
+  await button(page, /^Stray/).click();
+  await page.waitForURL(/name$/);
+  await page.getByText(/Stray among the pieces of find 1/).waitFor();
+  await page.goto('/find/demo-find-1');
+  await page.getByText('Piece by piece: 1 passed, 1 stray.').waitFor();
+  await context.close();
+});
