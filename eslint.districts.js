@@ -35,7 +35,7 @@ const SINGLE_DOORS = [
   'harvest/preparing/names',
   'harvest/taking/{amount,count}',
   'notebook/entry',
-  'notebook/page/{geometry,pantry,practice,shape,standing}',
+  'notebook/page/{currentFields,geometry,pantry,practice,shape}',
 ];
 
 /** The same for `app/src`. */
@@ -98,7 +98,7 @@ export const DOORS = [
   ...DISTRICTS.flatMap((district) => [`**/${district}`, `**/${district}/index`]),
   // Within the notebook.
   'find/{fold,record}',
-  'page/{fold,schema,shape,standing}',
+  'page/{currentFields,fold,schema,shape}',
   '@noble/**',
   '**/guide/pack',
   '**/verdict/bars',
