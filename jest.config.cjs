@@ -33,7 +33,7 @@ module.exports = {
     },
     {
       displayName: 'browser',
-      testEnvironment: 'node',
+      testEnvironment: '<rootDir>/e2e/environment.ts',
       testMatch: ['<rootDir>/e2e/test/**/*.test.ts'],
       transform,
       transformIgnorePatterns: ignored,

@@ -48,6 +48,10 @@ export interface Rig {
   readonly close: () => Promise<void>;
 }
 
+/** Pages that are open, for `environment.ts`, which says what they showed when a test failed. */
+const openPages = new Set<Page>();
+Object.assign(globalThis, { openPages });
+
 const QUIET_MS = 400;
 const underway = new WeakMap<Page, Set<unknown>>();
 
@@ -130,6 +134,8 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
       context.setDefaultTimeout(30_000);
       if (signedIn) await context.request.post('/api/v1/auth/demo/sign-in', { data: {} });
       const page = await context.newPage();
+      openPages.add(page);
+      page.on('close', () => openPages.delete(page));
       const asked = new Set<unknown>();
       underway.set(page, asked);
       page.on('request', (request) => {

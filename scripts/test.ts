@@ -1,7 +1,8 @@
-import { mkdtempSync, readFileSync, rmSync, chmodSync } from 'node:fs';
+import { mkdtempSync, rmSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { findChromium } from './lib/chromium';
+import { failedFiles, failures, jest, jestTwice, type Report } from './lib/jest';
 import { openCluster, type Cluster } from './lib/postgres';
 import { run } from './lib/run';
 import { Hitch, say, step } from './lib/say';
@@ -30,84 +31,12 @@ async function one(name: string, command: string, args: readonly string[]): Prom
   }
 }
 
-/** What is read of Jest's report. */
-interface Report {
-  readonly numPassedTests: number;
-  readonly numFailedTests: number;
-  readonly numRuntimeErrorTestSuites: number;
-  readonly testResults: readonly {
-    /** The path of the file. */
-    readonly name: string;
-    readonly message: string;
-    readonly status: string;
-  }[];
-}
-
-/** Runs Jest once. @throws Hitch where it ends without a report */
-async function jest(name: string, args: readonly string[], env: NodeJS.ProcessEnv): Promise<Report> {
-  const report = join(scratch, `${name}.json`);
-  rmSync(report, { force: true });
-  const { status } = await run(
-    'npx',
-    [
-      '--no-install',
-      'jest',
-      '--maxWorkers=2',
-      '--testTimeout=60000',
-      '--json',
-      `--outputFile=${report}`,
-      ...args,
-    ],
-    {
-      cwd: ROOT,
-      env: { ...env, FORCE_COLOR: '0' },
-      echo: process.env.PAUSE_TEST_VERBOSE === '1',
-    },
-  );
-  try {
-    return JSON.parse(readFileSync(report, 'utf8')) as Report;
-  } catch {
-    throw new Hitch(`${name}: Jest ended with status ${status} and no report`);
-  }
-}
-
-const failedFiles = ({ testResults }: Report) => testResults.filter(({ status }) => status === 'failed');
-
-/** A suite that could not even start counts as one failure. */
-const failures = (report: Report) => report.numFailedTests + report.numRuntimeErrorTestSuites;
-
 /** Prints what failed, and adds a report to the tally. */
 function count(name: string, report: Report): void {
   tally.passed += report.numPassedTests;
   tally.failed += failures(report);
   for (const { message } of failedFiles(report)) say(message);
   say(`      ${report.numPassedTests} passed, ${failures(report)} failed in ${name}`);
-}
-
-/** More failed files than this are a fault of the code, and are not run again. */
-const MOST_FILES_AGAIN = 3;
-
-/**
- * Browser tests. Two browsers, two databases and two servers share two cores here, so a file that failed is
- * run once more by itself, with a new database, server and browser. What failed the first time is printed.
- */
-async function browserTests(env: NodeJS.ProcessEnv): Promise<void> {
-  const name = 'browser tests';
-  const first = await jest(name, ['--selectProjects', 'browser'], env);
-  const failed = failedFiles(first);
-  if (failed.length === 0 || failed.length > MOST_FILES_AGAIN) return count(name, first);
-  for (const { message } of failed) say(`      failed at the first try:\n${message}`);
-  const paths = failed.map((file) => file.name);
-  const second = await jest(
-    name,
-    ['--selectProjects', 'browser', '--runInBand', '--runTestsByPath', ...paths],
-    env,
-  );
-  if (second.testResults.length !== paths.length) throw new Hitch(`${name}: not all failed files ran again`);
-  count(name, {
-    ...second,
-    numPassedTests: first.numPassedTests + failures(first) - failures(second),
-  });
 }
 
 /**
@@ -158,14 +87,21 @@ try {
     count(
       name,
       await jest(name, ['--selectProjects', 'core', 'app', 'server'], {
-        TEST_DATABASE_URL: cluster?.url ?? '',
+        root: ROOT,
+        scratch,
+        env: { TEST_DATABASE_URL: cluster?.url ?? '' },
       }),
     );
   });
   await step(4, STEPS, 'Web application: building if its sources changed', () => buildWebApp(ROOT));
   await step(5, STEPS, 'Browser tests', async () => {
     await shareAmongRigs();
-    await browserTests({ CHROMIUM: chromium });
+    // Two browsers, two databases and two servers share two cores here: a file that failed has another try,
+    // with a new database, server and browser.
+    const name = 'browser tests';
+    const where = { root: ROOT, scratch, env: { CHROMIUM: chromium } };
+    const failed = (message: string) => say(`      failed at the first try:\n${message}`);
+    count(name, await jestTwice(name, ['--selectProjects', 'browser'], where, failed));
   });
   say(`\n${tally.passed} passed, ${tally.failed} failed`);
   await end(tally.failed === 0 && tally.passed > 0 ? 0 : 1);

@@ -1,8 +1,9 @@
 import { execFile } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { failures, jestTwice } from '../../scripts/lib/jest';
 import { freePort, portTaken } from '../../scripts/lib/ports';
 import { buildWebApp } from '../../scripts/lib/webapp';
 
@@ -96,4 +97,39 @@ test('a free port is free, a taken one taken', async () => {
   await new Promise((resolve) => server.once('listening', resolve));
   expect(await portTaken(port)).toBe(true);
   server.close();
+});
+
+describe('a file with a failed test', () => {
+  /** A project with two test files, of which one is as given; Jest is run as `scripts/test` runs it. */
+  async function twice(test: string) {
+    const root = join(home, 'failing');
+    mkdirSync(root, { recursive: true });
+    writeFileSync(join(root, 'passes.test.js'), "test('passes', () => undefined);");
+    writeFileSync(join(root, 'fails.test.js'), test);
+    const config = join(root, 'jest.config.json');
+    writeFileSync(config, JSON.stringify({ rootDir: root, transform: {} }));
+    const first: string[] = [];
+    const where = { root: ROOT, scratch: root, env: {} };
+    const report = await jestTwice('tests', ['--config', config], where, (text) => first.push(text));
+    rmSync(root, { recursive: true });
+    return { first, passed: report.numPassedTests, failed: failures(report) };
+  }
+
+  test('has a second try, and what failed at first is kept', async () => {
+    const marker = join(home, 'failing/tried');
+    const { first, passed, failed } = await twice(`
+      const { existsSync, writeFileSync } = require('node:fs');
+      test('fails once', () => {
+        const tried = existsSync('${marker}');
+        writeFileSync('${marker}', '');
+        expect(tried).toBe(true);
+      });`);
+    expect([passed, failed]).toEqual([2, 0]);
+    expect(first).toEqual([expect.stringContaining('fails once')]);
+  });
+
+  test('that fails again is one failure', async () => {
+    const { first, passed, failed } = await twice("test('always fails', () => expect(1).toBe(2));");
+    expect([passed, failed, first.length]).toEqual([1, 1, 1]);
+  });
 });

@@ -34,6 +34,10 @@ const sighting = (who: Someone, page: string, more: Json = {}) => ({
   },
 });
 
+/** Times and ids may hold any digits by chance. */
+const withoutTimesAndIds = (text: string) =>
+  text.replace(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, '').replace(/[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}/g, '');
+
 const POINT = { type: 'Point', coordinates: [12.2376, 46.5123, 642] };
 describe('a place of the group', () => {
   let place = '';
@@ -72,8 +76,7 @@ describe('a place of the group', () => {
       const text = await told(reader);
       expect(text).toContain('atropa-bella-donna');
       if (readers.includes(reader)) expect(text).toMatch(/weir.*642.*alder/s);
-      // An id may hold the same digits.
-      else expect(text).not.toMatch(/weir|12\.23|46\.51|(?<![0-9a-f-])642(?![0-9a-f-])|alder/);
+      else expect(withoutTimesAndIds(text)).not.toMatch(/weir|12\.23|46\.51|642|alder/);
     }
     expect(await told(member)).toMatch(/weir/);
     expect((await ask(stranger, 'GET', `/sync/pull?stream=g:${group}`)).status).toBe(404);
