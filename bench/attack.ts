@@ -128,8 +128,13 @@ await attacked(`${NOTES.toLocaleString('en')} notes on one find`, async () => {
     await median(() => tell(honest, note(find, honest))),
     await median(() => tell(honest, note(empty.find, honest))),
   ];
-  ratio = `one more by somebody else takes ${onto.toFixed(1)} ms, onto a new find ${ontoEmpty.toFixed(1)} ms: ${(onto / ontoEmpty).toFixed(1)} times`;
-  return `${counts(statuses)}; ${ratio}; reading it ${ms(await milliseconds(() => ask(honest, 'GET', `/finds/${find}`)))}`;
+  ratio =
+    `one more by somebody else takes ${onto.toFixed(1)} ms, onto a new find ${ontoEmpty.toFixed(1)} ` +
+    `ms: ${(onto / ontoEmpty).toFixed(1)} times`;
+  return (
+    `${counts(statuses)}; ${ratio}; reading it ` +
+    `${ms(await milliseconds(() => ask(honest, 'GET', `/finds/${find}`)))}`
+  );
 });
 
 await attacked('Twelve bodies of 450 MB at the doors of accounts', async () => {
@@ -157,7 +162,10 @@ await attacked('Twelve bodies of 450 MB at the doors of accounts', async () => {
       more();
     });
   const statuses = await Promise.all(Array.from({ length: 12 }, one));
-  return `${counts(statuses)}; memory grew by ${Math.max(0, Math.round((process.memoryUsage().rss - before) / 1e6))} MB`;
+  return (
+    `${counts(statuses)}; memory grew by ` +
+    `${Math.max(0, Math.round((process.memoryUsage().rss - before) / 1e6))} MB`
+  );
 });
 
 await attacked('Half a character, a zero byte and a date in year 0 among good entries', async () => {
@@ -211,7 +219,10 @@ await attacked('A thousand groups in one account, then twenty times all of them'
   const statuses: number[] = [];
   for (let n = 0; n < 1000; n += 1)
     statuses.push((await ask(mallory, 'POST', '/groups', { id: randomUUID(), name: `Group ${n}` })).status);
-  return `${counts(statuses)}; twenty times \`/me\` ${ms(await milliseconds(() => Promise.all(Array.from({ length: 20 }, () => ask(mallory, 'GET', '/me')))))}`;
+  return (
+    `${counts(statuses)}; twenty times \`/me\` ` +
+    `${ms(await milliseconds(() => Promise.all(Array.from({ length: 20 }, () => ask(mallory, 'GET', '/me')))))}`
+  );
 });
 
 await attacked('500 pushes of 500 nonsense entries at once', async () => {

@@ -21,13 +21,16 @@ const END = '<!-- /attack -->';
  */
 export function writeReport(lines: readonly Line[], alive: number, kept: string): void {
   const table = `${BEGIN}
-Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:attack\`, on ${cpus().length} cores (${cpus()[0]?.model ?? ''}), attackers, server and database on the same machine. *Others* is the longest that somebody else waited for an entry of theirs meanwhile.
+Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:attack\`, on ${cpus().length} cores
+(${cpus()[0]?.model ?? ''}), attackers, server and database on the same machine. *Others* is the longest
+that somebody else waited for an entry of theirs meanwhile.
 
 | attack | what came of it | others |
 |---|---|---|
 ${lines.map(({ attack, came, others }) => `| ${attack} | ${came} | ${others} |`).join('\n')}
 
-Afterwards the server is ready (${ms(alive)}), and all ${kept} entries that somebody else recorded in the group’s notebook meanwhile are there.
+Afterwards the server is ready (${ms(alive)}), and all ${kept} entries that somebody else recorded in the
+group’s notebook meanwhile are there.
 ${END}`;
   const file = join(import.meta.dirname, '../docs/security.md');
   const text = readFileSync(file, 'utf8');

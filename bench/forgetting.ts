@@ -132,5 +132,8 @@ export function weeksRow(minutes: number): string {
     };
   };
   const [ours, same] = [mean(() => scheduled), mean(equally)];
-  return `| ${minutes} | ${Math.round(ours.drills)} | ${percent(ours.errors)} | ${percent(same.errors)} | ${Math.round(ours.earned)} | ${Math.round(same.earned)} |`;
+  return (
+    `| ${minutes} | ${Math.round(ours.drills)} | ${percent(ours.errors)} | ${percent(same.errors)} | ` +
+    `${Math.round(ours.earned)} | ${Math.round(same.earned)} |`
+  );
 }

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -15,6 +15,7 @@ import { findChromium } from '../scripts/lib/chromium';
 import { buildWebApp } from '../scripts/lib/webapp';
 import { answersTo } from './hand/answers';
 import { busyBlocking, type Trace } from './hand/busy';
+import { writePage } from './page';
 import { quantile } from './timing';
 
 /** What a hand and an old phone meet, measured on the built application: npm run bench:hand. */
@@ -45,12 +46,15 @@ interface Run extends Report {
 try {
   say('# In the hand\n');
   say(
-    `Measured by \`npm run bench:hand\` on the built application in Debian's Chromium, ${new Date().toISOString().slice(0, 10)}. A phone's size, 390 by 844.\n`,
+    `Measured by \`npm run bench:hand\` on the built application in Debian's Chromium, ` +
+      `${new Date().toISOString().slice(0, 10)}. A phone's size, 390 by 844.\n`,
   );
 
   say('## Taps to a settled find\n');
   say(
-    'From the start screen to *collect*, by somebody who sees what is usual and taps the shortest way. Seconds are those that the taps and the screen take, not those of looking at the plant. Eight answers are the least there can be: eight independent things have to fit.\n',
+    'From the start screen to *collect*, by somebody who sees what is usual and taps the shortest way. ' +
+      'Seconds are those that the taps and the screen take, not those of looking at the plant. Eight answers are ' +
+      'the least there can be: eight independent things have to fit.\n',
   );
   say(
     '| target | stage | taps | of them answers | seconds | at three seconds a tap |\n|---|---|---|---|---|---|',
@@ -59,14 +63,16 @@ try {
     const { page, context } = await rig.open();
     const path = await shortestPath(page, guide, target, stage);
     say(
-      `| ${guide.taxon(target)?.taxon.scientificName ?? target} | ${stage} | ${path.taps} | ${path.answers} | ${path.seconds.toFixed(1)} | ${path.taps * 3} |`,
+      `| ${guide.taxon(target)?.taxon.scientificName ?? target} | ${stage} | ${path.taps} | ${path.answers} ` +
+        `| ${path.seconds.toFixed(1)} | ${path.taps * 3} |`,
     );
     await context.close();
   }
 
   say('\n## What new users set out to do\n');
   say(
-    `On the demo, on a phone as a browser shows it (${IN_BROWSER.width} by ${IN_BROWSER.height}), each from the start screen. A scroll is half a screen; what has to be scrolled to is not on the screen.\n`,
+    `On the demo, on a phone as a browser shows it (${IN_BROWSER.width} by ${IN_BROWSER.height}), each from ` +
+      `the start screen. A scroll is half a screen; what has to be scrolled to is not on the screen.\n`,
   );
   say('| task | taps | scrolls |\n|---|---|---|');
   for (const task of TASKS) {
@@ -91,7 +97,11 @@ try {
   }
   const slow = [...first, ...later];
   say(
-    `With the processor slowed four times, ${slow.length} answers, from the finger’s lift to the frame that shows it: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at p95 (budget 100 ms). The first answer after a page was opened is the slowest, since its way is gone for the first time: ${Math.round(quantile(first, 0.5))} ms at the median of ${first.length}; of the others ${Math.round(quantile(later, 0.5))} ms. ${still} more moved neither strip nor bars.\n`,
+    `With the processor slowed four times, ${slow.length} answers, from the finger’s lift to the frame that ` +
+      `shows it: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at ` +
+      `p95 (budget 100 ms). The first answer after a page was opened is the slowest, since its way is gone for ` +
+      `the first time: ${Math.round(quantile(first, 0.5))} ms at the median of ${first.length}; of the others ` +
+      `${Math.round(quantile(later, 0.5))} ms. ${still} more moved neither strip nor bars.\n`,
   );
 
   say('## JavaScript to the first usable screen\n');
@@ -105,7 +115,8 @@ try {
   );
   // What was asked for before the button stood there; what the notebook needs comes after it.
   await page.addInitScript(`new MutationObserver((_, watch) => {
-    if (![...document.querySelectorAll('button, [role="button"]')].some((b) => b.textContent.startsWith('A new find'))) return;
+    if (![...document.querySelectorAll('button, [role="button"]')].some((b) => b.textContent.startsWith('A
+new find'))) return;
     watch.disconnect();
     performance.mark('usable');
   }).observe(document, { subtree: true, childList: true })`);
@@ -115,7 +126,8 @@ try {
     await page.evaluate<string[]>(`(() => {
     const [{ startTime }] = performance.getEntriesByName('usable');
     const wanted = [...document.querySelectorAll('link[rel="preload"][as="script"]')].map(({ href }) => href);
-    return performance.getEntriesByType('resource').filter((r) => (r.initiatorType === 'script' || wanted.includes(r.name)) && r.startTime <= startTime).map((r) => r.name);
+    return performance.getEntriesByType('resource').filter((r) => (r.initiatorType === 'script' ||
+wanted.includes(r.name)) && r.startTime <= startTime).map((r) => r.name);
   })()`),
   );
   const early = [...scripts].filter(([url]) => asked.has(url) && !url.includes('/worker-'));
@@ -123,7 +135,8 @@ try {
     await Promise.all(early.map(async ([, response]) => gzipSync(await response.body(), { level: 9 }).length))
   ).reduce((a, b) => a + b, 0);
   say(
-    `${bytes.toLocaleString('en')} bytes gzipped in ${early.length} files (budget 450,000). The other screens are fetched ahead while nothing else is to be done, and the worker beside it.\n`,
+    `${bytes.toLocaleString('en')} bytes gzipped in ${early.length} files (budget 450,000). The other ` +
+      `screens are fetched ahead while nothing else is to be done, and the worker beside it.\n`,
   );
   await context.close();
 
@@ -167,25 +180,33 @@ try {
     if (runs.length === 0) throw failed;
     const score = (run: Run, name: string) => Math.round((run.categories[name]?.score ?? 0) * 100);
     say(
-      'Its phone profile (slow 4G, processor slowed four times), against the start screen; wanted are 95 of performance and of accessibility. The blocking that Lighthouse tells counts by the clock, and so counts what other guests of this machine take; beside it the same sum over the time in which the page really had the processor. The machine is Lighthouse’s own measure of how fast it is: a desktop has 1,500 and more.\n',
+      'Its phone profile (slow 4G, processor slowed four times), against the start screen; wanted are 95 of ' +
+        'performance and of accessibility. The blocking that Lighthouse tells counts by the clock, and so counts ' +
+        'what other guests of this machine take; beside it the same sum over the time in which the page really had ' +
+        'the processor. The machine is Lighthouse’s own measure of how fast it is: a desktop has 1,500 and more.\n',
     );
     say(
-      '| performance | accessibility | first paint | largest | blocking, by the clock | by the processor | shift | machine |\n|---|---|---|---|---|---|---|---|',
+      '| performance | accessibility | first paint | largest | blocking, by the clock | by the processor | ' +
+        'shift | machine |\n|---|---|---|---|---|---|---|---|',
     );
     for (const run of runs) {
       const shown = (audit: string) => run.audits[audit]?.displayValue ?? '?';
       say(
-        `| ${score(run, 'performance')} | ${score(run, 'accessibility')} | ${shown('first-contentful-paint')} | ${shown('largest-contentful-paint')} | ${shown('total-blocking-time')} | ${Math.round(run.busy).toLocaleString('en')} ms | ${shown('cumulative-layout-shift')} | ${Math.round(run.environment.benchmarkIndex)} |`,
+        `| ${score(run, 'performance')} | ${score(run, 'accessibility')} | ` +
+          `${shown('first-contentful-paint')} | ${shown('largest-contentful-paint')} | ` +
+          `${shown('total-blocking-time')} | ${Math.round(run.busy).toLocaleString('en')} ms | ` +
+          `${shown('cumulative-layout-shift')} | ${Math.round(run.environment.benchmarkIndex)} |`,
       );
     }
   } catch (error) {
     say(
-      `Not measured: Lighthouse could not be fetched or run here (${String(error instanceof Error ? error.message : error).split('\n')[0] ?? ''}).\n`,
+      `Not measured: Lighthouse could not be fetched or run here ` +
+        `(${String(error instanceof Error ? error.message : error).split('\n')[0] ?? ''}).\n`,
     );
   }
 } finally {
   await open.close();
 }
-writeFileSync(join(root, 'docs/hand.md'), `${lines.join('\n').trimEnd()}\n`);
+await writePage('hand', lines.join('\n'));
 process.stdout.write(`${lines.join('\n')}\n`);
 process.exit(0);

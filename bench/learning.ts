@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import { nextChecks, type CharacterId, type StateId } from '@pause/core';
 import {
   confusionOf,
@@ -14,6 +13,7 @@ import {
 import { seeded } from '@pause/core/season/weather';
 import { guide } from '../core/test/finds';
 import { pairs, percent, WEEKDAYS, weeksRow } from './forgetting';
+import { writePage } from './page';
 
 // ---- what somebody confuses ----
 
@@ -139,32 +139,51 @@ function scored(decide: Decide, walks: number) {
   return `${(points / finds).toFixed(1)} | ${percent(dangerous / finds)} | ${(looks / finds).toFixed(1)}`;
 }
 
-function run(): void {
+async function run(): Promise<void> {
   const confusion = [60, 240, 960, 2400].map((drills) => {
     const { inside, width, pairs: right, sure, sureTruth } = recovered(drills);
-    return `| ${drills} | ${Math.round(drills / 24)} | ${percent(inside)} | ${percent(width)} | ${percent(right)} | ${percent(sure)} (true rate ${percent(sureTruth)}) |`;
+    return (
+      `| ${drills} | ${Math.round(drills / 24)} | ${percent(inside)} | ${percent(width)} | ` +
+      `${percent(right)} | ${percent(sure)} (true rate ${percent(sureTruth)}) |`
+    );
   });
   const text = `# Learning the pairs
 
 *Written by \`npm run bench:learning\`.*
 
-Specimens that never existed are made of what the guide states (\`core/src/practice/specimen.ts\`; over all taxa and stages none leaves what is possible, and where nothing is strained none leaves what is usual: \`core/test/learn/specimens.test.ts\`). Each pair, character, term and order of stages is a card; a model of how people forget (FSRS, of \`ts-fsrs\`) says when to look at it again. What was superseded in earnest counts more than a drill: a slip there is told to the model twice, a stray that was let through three times.
+Specimens that never existed are made of what the guide states (\`core/src/practice/specimen.ts\`; over all
+taxa and stages none leaves what is possible, and where nothing is strained none leaves what is usual:
+\`core/test/learn/specimens.test.ts\`). Each pair, character, term and order of stages is a card; a model
+of how people forget (FSRS, of \`ts-fsrs\`) says when to look at it again. What was superseded in earnest
+counts more than a drill: a slip there is told to the model twice, a stray that was let through three times.
 
-**Earned** is a pair that was looked at ${EARNED.times} times or more, of which the model says that it would be remembered for ${EARNED.stabilityDays} days and is remembered now with at least ${percent(EARNED.remembered)}, and that was not mistaken dangerously for ${EARNED.withoutDangerousDays} days, in practice or in earnest. It fades by itself. It fills no bar; a group may ask for it besides all bars.
+**Earned** is a pair that was looked at ${EARNED.times} times or more, of which the model says that it
+would be remembered for ${EARNED.stabilityDays} days and is remembered now with at least
+${percent(EARNED.remembered)}, and that was not mistaken dangerously for ${EARNED.withoutDangerousDays}
+days, in practice or in earnest. It fades by itself. It fills no bar; a group may ask for it besides all bars.
 
 ## What somebody confuses is found again
 
-Forty learners with 24 characters, each of which they misread at a rate of their own (0 to 25 %), one state for one other. After so many drills: how often the true rate lies in the span that is shown (made to be eight of ten), how wide the span is, how many of the confusions that are named were planted, and how often the true rate of being wrong when "sure" lies in its span.
+Forty learners with 24 characters, each of which they misread at a rate of their own (0 to 25 %), one state
+for one other. After so many drills: how often the true rate lies in the span that is shown (made to be
+eight of ten), how wide the span is, how many of the confusions that are named were planted, and how often
+the true rate of being wrong when "sure" lies in its span.
 
 | drills | of each character | true rate in the span | width of the span | named as planted | "sure" in its span |
 |---|---|---|---|---|---|
 ${confusion.join('\n')}
 
-With few drills the span leans on what is usual for everybody, and is too low for whoever misreads one character far more often; it widens to the truth with practice. Only rates from a dozen looks on are used elsewhere, and there they order and tell chances; they never take a bar away.
+With few drills the span leans on what is usual for everybody, and is too low for whoever misreads one
+character far more often; it widens to the truth with practice. Only rates from a dozen looks on are used
+elsewhere, and there they order and tell chances; they never take a bar away.
 
 ## When to look again
 
-${pairs.length} pairs of the guide; a learner who forgets in another way than the schedule supposes (\`Forgetful\`: an exponential, with more gained the more had faded, and pairs of unlike difficulty), ${WEEKDAYS} days a week for eight weeks, three drills a minute. Beside it all pairs equally often, at the same minutes. *Taken for it*: of serious and deadly lookalikes met on the last day, the share that is taken for what one looks for, where whoever does not know guesses.
+${pairs.length} pairs of the guide; a learner who forgets in another way than the schedule supposes
+(\`Forgetful\`: an exponential, with more gained the more had faded, and pairs of unlike difficulty),
+${WEEKDAYS} days a week for eight weeks, three drills a minute. Beside it all pairs equally often, at the
+same minutes. *Taken for it*: of serious and deadly lookalikes met on the last day, the share that is taken
+for what one looks for, where whoever does not know guesses.
 
 | minutes a day | drills | taken for it | taken for it, all equally often | earned | earned, all equally often |
 |---|---|---|---|---|---|
@@ -174,7 +193,8 @@ Minutes that are left when nothing is due go to what harms and is remembered lea
 
 ## The practice wood can't be gamed
 
-Points for a find by how it is decided. A dangerous one taken costs up to 100, what was right by luck up to 30; a needless walk away costs 3.
+Points for a find by how it is decided. A dangerous one taken costs up to 100, what was right by luck up to
+30; a needless walk away costs 3.
 
 | | points a find | serious or deadly risked | looks a find |
 |---|---|---|---|
@@ -184,8 +204,8 @@ Points for a find by how it is decided. A dangerous one taken costs up to 100, w
 | always leaves | ${scored(() => ({ looked: [], decided: 'leave' }), 60)} |
 | never decides | ${scored(() => ({ looked: [], decided: 'not-yet' }), 60)} |
 `;
-  writeFileSync('docs/learning.md', text);
+  await writePage('learning', text);
   console.log(text);
 }
 
-if (process.argv[1]?.endsWith('learning.ts')) run();
+if (process.argv[1]?.endsWith('learning.ts')) void run();

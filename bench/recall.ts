@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import { compileGuide, decide, type Case, type CompiledGuide, type Verdict } from '@pause/core';
 import { parseGuide } from '@pause/core/guide/parse';
 import { descentOf, type Descendant } from '@pause/core/pantry';
@@ -7,6 +6,7 @@ import { recomputer } from '@pause/core/questions';
 import { seeded } from '@pause/core/season/weather';
 import { shippedGuide } from '@pause/guide';
 import { collectable, followChecks, guide } from '../core/test/finds';
+import { writePage } from './page';
 import { onServer } from './recallServer';
 
 /**
@@ -104,23 +104,39 @@ async function run(): Promise<void> {
     const plainly = since(start);
     const same = hits.length === plain.size && hits.every(({ id }) => plain.has(id));
     if (!same) throw new Error(`found ${hits.length}, plainly ${plain.size}`);
-    return `| ${finds.toLocaleString('en')} | ${batches.toLocaleString('en')} | ${causes.length.toLocaleString('en')} | ${hits.length.toLocaleString('en')} | ${seconds(asked)} | ${seconds(walked)} | ${seconds(plainly)} | the same |`;
+    return (
+      `| ${finds.toLocaleString('en')} | ${batches.toLocaleString('en')} | ` +
+      `${causes.length.toLocaleString('en')} | ${hits.length.toLocaleString('en')} | ${seconds(asked)} | ` +
+      `${seconds(walked)} | ${seconds(plainly)} | the same |`
+    );
   });
   const server = (await onServer(corrected, SIZES)).map(
     (row) =>
-      `| ${row.finds.toLocaleString('en')} | ${row.batches.toLocaleString('en')} | ${row.touched.toLocaleString('en')} | ${row.causes.toLocaleString('en')} | ${row.found.toLocaleString('en')} | ${seconds(row.quick * 1000)} | ${seconds(row.told * 1000)} | ${seconds(row.anew * 1000)} | the same |`,
+      `| ${row.finds.toLocaleString('en')} | ${row.batches.toLocaleString('en')} | ` +
+      `${row.touched.toLocaleString('en')} | ${row.causes.toLocaleString('en')} | ` +
+      `${row.found.toLocaleString('en')} | ${seconds(row.quick * 1000)} | ${seconds(row.told * 1000)} | ` +
+      `${seconds(row.anew * 1000)} | the same |`,
   );
   const text = `# Recall
 
 *Written by \`npm run bench:recall\`.*
 
-What was gathered, made, eaten and given knows what it comes from (\`core/src/pantry/descent.ts\`). Something no longer stands when the guide is corrected, a reading is taken back or told anew, the group's rules change, who decided decides otherwise, or a dangerous stray is found (\`core/src/recall\`). Then everything that descends from it is found, each thing once, with all its causes, the way by which it comes from the first of them, and what to do: what only lies in a basket can be gone through again; what was cut, cooked or dried cannot be told apart any more; what was eaten is asked after; and whoever was given some is named.
+What was gathered, made, eaten and given knows what it comes from (\`core/src/pantry/descent.ts\`).
+Something no longer stands when the guide is corrected, a reading is taken back or told anew, the group's
+rules change, who decided decides otherwise, or a dangerous stray is found (\`core/src/recall\`). Then
+everything that descends from it is found, each thing once, with all its causes, the way by which it comes
+from the first of them, and what to do: what only lies in a basket can be gone through again; what was cut,
+cooked or dried cannot be told apart any more; what was eaten is asked after; and whoever was given some is named.
 
-Each device asks again all that it keeps, also without a connection; the server asks every find that was collected again once for each version of the guide, in a job that goes on where it was if it is killed, and tells every person of what they have (\`server/src/recall\`).
+Each device asks again all that it keeps, also without a connection; the server asks every find that was
+collected again once for each version of the guide, in a job that goes on where it was if it is killed, and
+tells every person of what they have (\`server/src/recall\`).
 
 ## A corrected guide
 
-One dangerous lookalike is found to be more varied than was said. Every find is asked again by what the correction touches (\`recomputer\`), and descent is walked down; beside it every find is decided anew and everything that was made is asked for all that it comes from. One core.
+One dangerous lookalike is found to be more varied than was said. Every find is asked again by what the
+correction touches (\`recomputer\`), and descent is walked down; beside it every find is decided anew and
+everything that was made is asked for all that it comes from. One core.
 
 | finds | batches | no longer stand | found again | asking the finds | finding what descends | plainly | result |
 |---|---|---|---|---|---|---|---|
@@ -130,13 +146,16 @@ Both grow with how much there is.
 
 ## The same on the server
 
-The same correction on the server, where finds are kept as devices told them, in PostgreSQL. What the difference between two versions cannot touch is passed over without being read: of every find that was collected the server keeps what was read of it, and compares only what differs (\`movedBy\`). Beside it every find is read and decided anew. Telling is what one person who has all of it is told.
+The same correction on the server, where finds are kept as devices told them, in PostgreSQL. What the
+difference between two versions cannot touch is passed over without being read: of every find that was
+collected the server keeps what was read of it, and compares only what differs (\`movedBy\`). Beside it
+every find is read and decided anew. Telling is what one person who has all of it is told.
 
 | finds | batches | touched | no longer stand | found again | asking what is touched | telling | everything anew | result |
 |---|---|---|---|---|---|---|---|---|
 ${server.join('\n')}
 `;
-  writeFileSync('docs/recall.md', text);
+  await writePage('recall', text);
   console.log(text);
 }
 

@@ -94,31 +94,35 @@ async function multiply(
   const { db } = server;
   const from = Math.floor(have / templates.length);
   const rounds = Math.ceil(want / templates.length);
-  await sql`insert into finds (id, stream, person, started_at) select f.id || '-' || n, f.stream, f.person, f.started_at from finds f cross join generate_series(${from}::int, ${rounds - 1}::int) n where f.id = any(${templates}::text[]) and n > 0`.execute(
+  await sql`insert into finds (id, stream, person, started_at)
+    select f.id || '-' || n, f.stream, f.person, f.started_at from finds f cross
+    join generate_series(${from}::int, ${rounds - 1}::int) n where f.id = any(${templates}::text[]) and n > 0`.execute(
     db,
   );
   await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash, form)
-    select e.stream, (select last from streams where id = ${stream}) + row_number() over (order by n, e.seq), e.kind, e.id || '-' || n, e.find_id || '-' || n, e.person, e.stamp, regexp_replace(e.body::text, ${UUID}, '\\1-' || n, 'g')::jsonb, e.content_hash, 1
-    from entries e cross join generate_series(${from}::int, ${rounds - 1}::int) n where e.find_id = any(${templates}::text[]) and n > 0`.execute(
-    db,
-  );
-  await sql`update streams set last = (select max(seq) from entries where stream = ${stream}) where id = ${stream}`.execute(
-    db,
-  );
+    select e.stream, (select last from streams
+    where id = ${stream}) + row_number() over (order by n, e.seq), e.kind, e.id || '-' || n, e.find_id ||
+    '-' || n, e.person, e.stamp, regexp_replace(e.body::text, ${UUID}, '\\1-' || n, 'g')::jsonb, e.content_hash, 1
+    from entries e cross join generate_series(${from}::int, ${rounds - 1}::int) n
+    where e.find_id = any(${templates}::text[]) and n > 0`.execute(db);
+  await sql`update streams set last = (select max(seq) from entries where stream = ${stream})
+    where id = ${stream}`.execute(db);
   const page = (kind: string, prefix: string, first: number, last: number) =>
-    sql`insert into pages (id, stream, kind, person) select ${prefix} || n, ${stream}, ${kind}, ${stream.slice(2)} from generate_series(${first}::int, ${last}::int) n on conflict do nothing`.execute(
-      db,
-    );
+    sql`insert into pages (id, stream, kind, person)
+      select ${prefix} || n, ${stream}, ${kind}, ${stream.slice(2)}
+      from generate_series(${first}::int, ${last}::int) n on conflict do nothing`.execute(db);
   const [first, last] = [batches[0], batches[1] - 1];
   await page('harvest', 'h', first, last);
   await page('batch', 'b', first, last);
   await page('portion', 'm', first, last);
   // Every fourth batch is of another batch.
-  await sql`insert into descents (child, parent) select 'h' || n, f.id from generate_series(${first}::int, ${last}::int) n join (select id, row_number() over (order by id) - 1 as at from finds) f on f.at = (n * 5) % ${want}::int
-    union all select 'b' || n, case when n % 4 = 3 then 'b' || (n / 2) else 'h' || n end from generate_series(${first}::int, ${last}::int) n
-    union all select 'm' || n, 'b' || n from generate_series(${first}::int, ${last}::int) n on conflict do nothing`.execute(
-    db,
-  );
+  await sql`insert into descents (child, parent) select 'h' || n, f.id
+    from generate_series(${first}::int, ${last}::int) n
+    join (select id, row_number() over (order by id) - 1 as at from finds) f on f.at = (n * 5) % ${want}::int
+    union all select 'b' || n, case when n % 4 = 3 then 'b' || (n / 2) else 'h' || n end
+    from generate_series(${first}::int, ${last}::int) n
+    union all select 'm' || n, 'b' || n from generate_series(${first}::int, ${last}::int) n
+    on conflict do nothing`.execute(db);
   await sql`analyze`.execute(db);
 }
 

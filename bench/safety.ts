@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import { GROUPS_NEEDED } from '@pause/core';
 import {
   type Row,
@@ -18,6 +17,7 @@ import {
   percent,
   median,
 } from './safetyReport';
+import { writePage } from './page';
 import type { Temper } from './simulate/observer';
 import { BASELINES, GROUPS_TRIED, GUIDE, run, together, type Came, type Job } from './simulate/rows';
 import { WITHOUT } from './simulate/rules';
@@ -157,7 +157,8 @@ async function report(scale: number, file: string | undefined, onlyKept: boolean
     ...intro(),
     ...(came.includes(undefined)
       ? [
-          '**This run was broken off:** rows that it did not come to are left out, and tables without rows are still to be made.',
+          '**This run was broken off:** rows that it did not come to are left out, and tables without rows ' +
+            'are still to be made.',
           '',
         ]
       : []),
@@ -172,7 +173,7 @@ async function report(scale: number, file: string | undefined, onlyKept: boolean
   ]
     .filter((line) => !line.includes(`${NOT_YET} | ${NOT_YET} | ${NOT_YET}`))
     .join('\n');
-  writeFileSync('docs/safety.md', `${text}\n`);
+  await writePage('safety', text);
   process.stdout.write(`\n${text}\n`);
 }
 
@@ -181,7 +182,9 @@ function offTable(off: readonly Row[], of: (row: Row) => Came): string[] {
     '',
     '## What each rule buys',
     '',
-    'One rule switched off at a time, at 8 % misread and 0.5 repeats. What the others have to bear shows how they overlap: several lines of defence stand before each danger, and a line that shows little here is the one that holds where another fails.',
+    'One rule switched off at a time, at 8 % misread and 0.5 repeats. What the others have to bear shows ' +
+      'how they overlap: several lines of defence stand before each danger, and a line that shows little here is ' +
+      'the one that holds where another fails.',
     '',
     '| without | deadly | deadly, hopeful | serious, hopeful | true | checks |',
     '|---|---|---|---|---|---|',
@@ -194,7 +197,8 @@ function offTable(off: readonly Row[], of: (row: Row) => Came): string[] {
       Came,
     ];
     lines.push(
-      `| ${(off[i] as Row).rules} | ${rate(deadly)} | ${rate(hopefulDeadly)} | ${rate(hopefulSerious)} | ${percent(genuine)} | ${median(genuine.checks)} |`,
+      `| ${(off[i] as Row).rules} | ${rate(deadly)} | ${rate(hopefulDeadly)} | ${rate(hopefulSerious)} | ` +
+        `${percent(genuine)} | ${median(genuine.checks)} |`,
     );
   }
   return lines;
@@ -205,7 +209,10 @@ function leftOutTable(leftOut: readonly Row[], paid: readonly Row[], of: (row: R
     '',
     '## A relative that the guide does not know',
     '',
-    "Each deadly or serious taxon in turn is taken out of the guide, and its specimens are checked as the target that used to list it. Nothing bars what nobody has thought of: what is left is the target's own signature, and the number of groups that must fit. Share of such specimens that reach *collect*, against that number, and what it costs true finds.",
+    'Each deadly or serious taxon in turn is taken out of the guide, and its specimens are checked as the ' +
+      "target that used to list it. Nothing bars what nobody has thought of: what is left is the target's own " +
+      'signature, and the number of groups that must fit. Share of such specimens that reach *collect*, against ' +
+      'that number, and what it costs true finds.',
     '',
     '| groups that must fit | collect | collect, hopeful | true | checks |',
     '|---|---|---|---|---|',
@@ -219,7 +226,10 @@ function leftOutTable(leftOut: readonly Row[], paid: readonly Row[], of: (row: R
   }
   lines.push(
     '',
-    `${GROUPS_NEEDED} is what the model asks. A guide may ask for more of a target, and two of this one do; so may a group. A relative that nobody thought of is stopped for the most part by the rule that what contradicts the target is looked at again, and left if it stays; the number of groups is what remains when somebody sees what they want to see.`,
+    `${GROUPS_NEEDED} is what the model asks. A guide may ask for more of a target, and two of this one do; ` +
+      `so may a group. A relative that nobody thought of is stopped for the most part by the rule that what ` +
+      `contradicts the target is looked at again, and left if it stays; the number of groups is what remains when ` +
+      `somebody sees what they want to see.`,
   );
   return lines;
 }

@@ -84,11 +84,19 @@ export function intro(): string[] {
   return [
     '# Safety, in simulation',
     '',
-    `\`npm run bench:safety\`, guide \`${GUIDE.version.slice(0, 12)}\` of ${GUIDE.taxa} taxa. About an hour and a half on two slow cores; \`npm run bench:safety 0.02\` gives a first idea.`,
+    `\`npm run bench:safety\`, guide \`${GUIDE.version.slice(0, 12)}\` of ${GUIDE.taxa} taxa. About an hour ` +
+      `and a half on two slow cores; \`npm run bench:safety 0.02\` gives a first idea.`,
     '',
-    "Specimens vary one by one within the guide's statements, one in ten in what is only occasional; where the guide says nothing, they show anything. Observers go wrong by whole causes: a group, all colours, all smells, all numbers, all absences, each with the chance in the column *misread*. A second look at the same thing repeats the first mistake with the chance in *repeats*; who has seen through a mistake does not make it again. The *hopeful* misread twice as often, nine times of ten towards what they want it to be, pass over half of the checks whose answer they dislike, and start again on up to two more pieces. They follow Pause's next checks and look again where it asks to. Where a root helps, one may be dug up.",
+    "Specimens vary one by one within the guide's statements, one in ten in what is only occasional; where " +
+      'the guide says nothing, they show anything. Observers go wrong by whole causes: a group, all colours, all ' +
+      'smells, all numbers, all absences, each with the chance in the column *misread*. A second look at the same ' +
+      'thing repeats the first mistake with the chance in *repeats*; who has seen through a mistake does not make ' +
+      'it again. The *hopeful* misread twice as often, nine times of ten towards what they want it to be, pass ' +
+      'over half of the checks whose answer they dislike, and start again on up to two more pieces. They follow ' +
+      "Pause's next checks and look again where it asks to. Where a root helps, one may be dug up.",
     '',
-    'What this does not show: a mistake that the guide and every reading of it share, or a person who does not look at all.',
+    'What this does not show: a mistake that the guide and every reading of it share, or a person who does ' +
+      'not look at all.',
     '',
   ];
 }
@@ -97,7 +105,9 @@ export function heading(): string[] {
   return [
     '## False collect, and true ones that get there',
     '',
-    'False *collect* per 100,000 dangerous specimens, each taken for a target that lists it as a lookalike. *True* is the share of specimens of the target, at a stage at which its part is worth having, that reach *collect*; checks and seconds are medians of those.',
+    'False *collect* per 100,000 dangerous specimens, each taken for a target that lists it as a lookalike. ' +
+      '*True* is the share of specimens of the target, at a stage at which its part is worth having, that reach ' +
+      '*collect*; checks and seconds are medians of those.',
     '',
     '| way | misread | repeats | hopeful | deadly | serious | true | checks | seconds | deadly specimens |',
     '|---|---|---|---|---|---|---|---|---|---|',
@@ -111,7 +121,9 @@ export function mainTable(pause: readonly Row[], others: readonly Row[], of: (ro
     const [deadly, serious, genuine] = rows.slice(i, i + 3).map(of) as [Came, Came, Came];
     const { way, temper } = rows[i] as Row;
     lines.push(
-      `| ${way} | ${temper.misread * 100} % | ${temper.repeat} | ${temper.hopeful ? 'yes' : 'no'} | ${rate(deadly)} | ${rate(serious)} | ${percent(genuine)} | ${median(genuine.checks)} | ${median(genuine.seconds)} | ${deadly.specimens.toLocaleString('en')} |`,
+      `| ${way} | ${temper.misread * 100} % | ${temper.repeat} | ${temper.hopeful ? 'yes' : 'no'} | ` +
+        `${rate(deadly)} | ${rate(serious)} | ${percent(genuine)} | ${median(genuine.checks)} | ` +
+        `${median(genuine.seconds)} | ${deadly.specimens.toLocaleString('en')} |`,
     );
   }
   return lines;
@@ -124,7 +136,8 @@ export function letThrough(pause: readonly Row[], of: (row: Row) => Came): strin
     .slice(0, 8);
   return [
     '',
-    `What Pause let through most, over all these rows: ${worst.map(([pair, n]) => `*${pair.replace(' > ', '* for *')}* (${n})`).join(', ') || 'nothing'}.`,
+    `What Pause let through most, over all these rows: ` +
+      `${worst.map(([pair, n]) => `*${pair.replace(' > ', '* for *')}* (${n})`).join(', ') || 'nothing'}.`,
   ];
 }
 
@@ -133,7 +146,9 @@ export function wantedTable(wanted: readonly Row[], of: (row: Row) => Came): str
     '',
     '## True finds as somebody else describes them',
     '',
-    'Specimens drawn from a reading of the wanted taxa that did not see the guide: nine times of ten what it calls usual, else what it calls occasional. Share that reaches *collect* when nothing is misread, and at 8 % misread and 0.5 repeats; checks are the median at 8 %.',
+    'Specimens drawn from a reading of the wanted taxa that did not see the guide: nine times of ten what ' +
+      'it calls usual, else what it calls occasional. Share that reaches *collect* when nothing is misread, and ' +
+      'at 8 % misread and 0.5 repeats; checks are the median at 8 %.',
     '',
     '| target | nothing misread | 8 % misread | checks | left at 8 % |',
     '|---|---|---|---|---|',
@@ -143,12 +158,14 @@ export function wantedTable(wanted: readonly Row[], of: (row: Row) => Came): str
     const [flawless, misread] = wanted.slice(i * 2, i * 2 + 2).map(of) as [Came, Came];
     all.push([flawless, misread]);
     lines.push(
-      `| *${name}* | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ${share(misread.left, misread, 1)} |`,
+      `| *${name}* | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ` +
+        `${share(misread.left, misread, 1)} |`,
     );
   }
   const [flawless, misread] = [together(all.map(([one]) => one)), together(all.map(([, one]) => one))];
   lines.push(
-    `| all | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ${share(misread.left, misread, 1)} |`,
+    `| all | ${percent(flawless)} | ${percent(misread)} | ${median(misread.checks)} | ` +
+      `${share(misread.left, misread, 1)} |`,
   );
   return lines;
 }
@@ -172,7 +189,11 @@ export function wrongTable(wrong: readonly Row[], pause: readonly Row[], of: (ro
     '',
     '## A guide that is wrong',
     '',
-    'Dangerous specimens drawn from each account of them that did not see the guide, instead of from the guide: every state that it says can be seen, as often as any other; what it does not speak of, as the guide has it. And specimens that the guide is wrong about: of each of its statements on the danger, with this chance, the specimen shows instead what is usual for the target; every specimen meets other mistakes. False *collect* per 100,000, at 8 % misread and 0.5 repeats.',
+    'Dangerous specimens drawn from each account of them that did not see the guide, instead of from the ' +
+      'guide: every state that it says can be seen, as often as any other; what it does not speak of, as the ' +
+      'guide has it. And specimens that the guide is wrong about: of each of its statements on the danger, with ' +
+      'this chance, the specimen shows instead what is usual for the target; every specimen meets other mistakes. ' +
+      'False *collect* per 100,000, at 8 % misread and 0.5 repeats.',
     '',
     '| drawn from | deadly | deadly, hopeful | serious | deadly specimens |',
     '|---|---|---|---|---|',
@@ -197,7 +218,8 @@ export function worstPairs(): string[] {
   const { pairs, worst } = worstOfPairs();
   const lines = [
     '',
-    `Worst case, counted: of ${pairs} listed pairs of a collectable target and a deadly or serious lookalike, ${worst.length === 0 ? 'none has a' : `${worst.length} ${worst.length === 1 ? 'has' : 'have'} a`} true reading of the lookalike that the guide takes for a ground against it. A deadly one needs three such grounds that share no cause, a serious one two.`,
+    `Worst case, counted: of ${pairs} listed pairs of a collectable target and a deadly or serious ` +
+      `lookalike, ${worst.length === 0 ? 'none has a' : `${worst.length} ${worst.length === 1 ? 'has' : 'have'} a`} true reading of the lookalike that the guide takes for a ground against it. A deadly one needs three such grounds that share no cause, a serious one two.`,
   ];
   if (worst.length > 0)
     lines.push(

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { Agent, request, type IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import pg from 'pg';
 import { openWorld } from './faults/world';
+import { writePage } from './page';
 import { databasePids, used, memory } from './processes';
 import { report, type Cost } from './scaleReport';
 
@@ -214,10 +215,12 @@ const newsServer = Math.max(0, news.server - 200 * single.server) / delivered;
 const {
   rows: [size],
 } = await pool.query<{ bytes: number; entries: number }>(
-  "select (select sum(pg_total_relation_size(inhrelid)) from pg_inherits where inhparent = 'entries'::regclass)::float8 + pg_total_relation_size('entry_ids')::float8 as bytes, (select count(*) from entries)::float8 as entries",
+  'select (select sum(pg_total_relation_size(inhrelid)) from pg_inherits where inhparent = ' +
+    "'entries'::regclass)::float8 + pg_total_relation_size('entry_ids')::float8 as bytes, (select count(*) from " +
+    'entries)::float8 as entries',
 );
-writeFileSync(
-  join(import.meta.dirname, '../docs/scale.md'),
+await writePage(
+  'scale',
   report({
     servers: SERVERS,
     people: PEOPLE,

@@ -59,11 +59,17 @@ export function report({
   const yearly = (PERSONS * ENTRIES_A_YEAR * perEntry) / 1e9;
   return `# How far it goes
 
-Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:scale\`: ${servers} server processes on one PostgreSQL, ${people} devices, all on one machine with ${cpus().length} cores (${cpus()[0]?.model ?? ''}). Processor time is what the system says that each process used.
+Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:scale\`: ${servers} server
+processes on one PostgreSQL, ${people} devices, all on one machine with ${cpus().length} cores
+(${cpus()[0]?.model ?? ''}). Processor time is what the system says that each process used.
 
 ## Any number of processes
 
-A server keeps nothing in memory that another would miss. Sessions and memberships are remembered for seconds, and forgotten at once when PostgreSQL tells that something changed. News go through PostgreSQL (\`LISTEN\`, \`NOTIFY\`), limits through a table, work through a queue in the database. So a balancer may deal requests out as it likes; \`e2e/test/servers.test.ts\` proves it with three processes behind one, one of which is killed.
+A server keeps nothing in memory that another would miss. Sessions and memberships are remembered for
+seconds, and forgotten at once when PostgreSQL tells that something changed. News go through PostgreSQL
+(\`LISTEN\`, \`NOTIFY\`), limits through a table, work through a queue in the database. So a balancer may
+deal requests out as it likes; \`e2e/test/servers.test.ts\` proves it with three processes behind one, one
+of which is killed.
 
 ## What things cost
 
@@ -74,11 +80,14 @@ A server keeps nothing in memory that another would miss. Sessions and membershi
 | a pull of one entry | ${f(pull.server, 2)} | ${f(pull.database, 2)} | ${n(pull.aSecond)} |
 | a piece of news to one open device | ${f(newsServer, 3)} | | |
 
-A process needs ${n(idle.reduce((a, b) => a + b, 0) / servers)} MB at rest, and ${n(Math.max(0, streams))} kB more for each open device. ${n(delivered)} pieces of news were delivered.
+A process needs ${n(idle.reduce((a, b) => a + b, 0) / servers)} MB at rest, and ${n(Math.max(0, streams))}
+kB more for each open device. ${n(delivered)} pieces of news were delivered.
 
 ## Reckoned: ${n(PERSONS)} people in ${n(GROUPS)} groups
 
-On a good Sunday in autumn ${OUT * 100} % are checking at the same time and tell an entry every ${SECONDS_AN_ENTRY} seconds; ${OPEN * 100} % have Pause open; half of what is told is told in a group of ${PERSONS / GROUPS}. These are assumptions, not measurements.
+On a good Sunday in autumn ${OUT * 100} % are checking at the same time and tell an entry every
+${SECONDS_AN_ENTRY} seconds; ${OPEN * 100} % have Pause open; half of what is told is told in a group of
+${PERSONS / GROUPS}. These are assumptions, not measurements.
 
 | | |
 |---|---|
@@ -93,9 +102,15 @@ On a good Sunday in autumn ${OUT * 100} % are checking at the same time and tell
 
 ## What breaks first
 
-1. **Connections.** PostgreSQL allows 100 unless told otherwise. Raise \`max_connections\`, or lower \`POOL\`: a process is busy with fewer than ten.
-2. **One very busy notebook.** Entries of one notebook are numbered one after the other, by one writer at a time. What several tell at the same moment is written together, so one group takes about as much as one process does. No group tells that much.
-3. **News.** Every process hears of every notebook that grows: ${n(pushes)} short messages a second, which is little. From about ten times as many people on, news should go only where somebody listens.
-4. **The disk of the database.** Entries lie in sixteen partitions by notebook. What id was used where is one table, which is never scanned. Photos belong into an object store (\`S3_BUCKET\`) long before that: a photo is a hundred times as large as an entry.
+1. **Connections.** PostgreSQL allows 100 unless told otherwise. Raise \`max_connections\`, or lower
+\`POOL\`: a process is busy with fewer than ten.
+2. **One very busy notebook.** Entries of one notebook are numbered one after the other, by one writer at a
+time. What several tell at the same moment is written together, so one group takes about as much as one
+process does. No group tells that much.
+3. **News.** Every process hears of every notebook that grows: ${n(pushes)} short messages a second, which
+is little. From about ten times as many people on, news should go only where somebody listens.
+4. **The disk of the database.** Entries lie in sixteen partitions by notebook. What id was used where is
+one table, which is never scanned. Photos belong into an object store (\`S3_BUCKET\`) long before that: a
+photo is a hundred times as large as an entry.
 `;
 }

@@ -1,8 +1,8 @@
-import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { dayOfYear, newYear, type Day } from '@pause/core/lib/day';
 import { Forecaster, lagsOf, Learned, onsetsOf, spreadsOf, type SeenPlace } from '@pause/core/season';
 import { seeded } from '@pause/core/season/weather';
+import { writePage } from './page';
 import { type Score, PROSE, table } from './season/report';
 import { timed } from './season/timed';
 import { fungusSightingsOf, guide, MATURE, world, type World } from './season/truth';
@@ -147,7 +147,7 @@ export function measure(seeds: readonly number[], places: number, ahead: number)
   return tally.scores();
 }
 
-function run(): void {
+async function run(): Promise<void> {
   const seeds = [1, 2, 3, 4, 5];
   const [near, far] = [measure(seeds, 12, 10), measure(seeds, 12, 30)];
   const fungi = measureFungi(seeds, 12, 12);
@@ -159,12 +159,27 @@ function run(): void {
     `### Ten to twenty days ahead\n\n${table(near)}`,
     `### One to two months ahead\n\n${table(far)}`,
     `${near[0]?.cases} cases in each row: ${seeds.length} synthetic valleys of 12 places.`,
-    `### Fungi, up to twelve days ahead\n\nWhere a fungus came within twelve days of the day that was asked; every tenth day of its season was. Its true lag differs from the guide's by three days, and by a day and a half from year to year and patch to patch, and it wants a tenth more rain. Further ahead than its lag no rain is known yet, and records tell hardly more than the guide.\n\n${table(fungi)}\n\n${fungi[0]?.cases} cases in each row.`,
-    `### Walks to look whether it is ripe\n\nAn accepted risk of 10 % to miss the good days of a fruit.\n\n| walks | good days missed | walks for each patch and fruit |\n|---|---|---|\n${walks.map(({ name, missed, walks: went }) => `| ${name} | ${(100 * missed).toFixed(0)} % | ${went.toFixed(1)} |`).join('\n')}\n\n${walks[0]?.cases} cases in each row.`,
-    `### Time\n\nThree years of weather; at every place three years of records of ten taxa. In the last row only what was seen at each place, as the application asks; above it everything that the guide wants at every place. Node.js ${process.version}, one core of ${cpus()[0]?.model ?? 'this machine'}.\n\n| places | taxa | in the list | learning from records | the list |\n|---|---|---|---|---|\n${times.map((one) => `| ${one.places} | ${one.taxa}${one.everything ? '' : ', seen ones only'} | ${one.listed} | ${one.learning.toFixed(0)} ms | ${one.listing.toFixed(0)} ms |`).join('\n')}`,
+    `### Fungi, up to twelve days ahead\n\nWhere a fungus came within twelve days of the day that was ` +
+      `asked; every tenth day of its season was. Its true lag differs from the guide's by three days, and by a ` +
+      `day and a half from year to year and patch to patch, and it wants a tenth more rain. Further ahead than ` +
+      `its lag no rain is known yet, and records tell hardly more than the ` +
+      `guide.\n\n${table(fungi)}\n\n${fungi[0]?.cases} cases in each row.`,
+    `### Walks to look whether it is ripe\n\nAn accepted risk of 10 % to miss the good days of a ` +
+      `fruit.\n\n| walks | good days missed | walks for each patch and fruit ` +
+      `|\n|---|---|---|\n${walks
+        .map(
+          ({ name, missed, walks: went }) =>
+            `| ${name} | ${(100 * missed).toFixed(0)} % | ${went.toFixed(1)} |`,
+        )
+        .join('\n')}\n\n${walks[0]?.cases} cases in each row.`,
+    `### Time\n\nThree years of weather; at every place three years of records of ten taxa. In the last row ` +
+      `only what was seen at each place, as the application asks; above it everything that the guide wants at ` +
+      `every place. Node.js ${process.version}, one core of ${cpus()[0]?.model ?? 'this machine'}.\n\n| places | ` +
+      `taxa | in the list | learning from records | the list ` +
+      `|\n|---|---|---|---|---|\n${times.map((one) => `| ${one.places} | ${one.taxa}${one.everything ? '' : ', seen ones only'} | ${one.listed} | ${one.learning.toFixed(0)} ms | ${one.listing.toFixed(0)} ms |`).join('\n')}`,
   ].join('\n\n');
   console.log(part);
-  writeFileSync('docs/season.md', `${part}\n`);
+  await writePage('season', part);
 }
 
-if (process.argv[1]?.endsWith('season.ts')) run();
+if (process.argv[1]?.endsWith('season.ts')) void run();

@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import highsLoader from 'highs';
 import {
   buildProblem,
@@ -15,6 +14,7 @@ import {
 import { recompute, recomputer } from '@pause/core/questions';
 import { shippedGuide } from '@pause/guide';
 import { followed } from './followed';
+import { writePage } from './page';
 import { plainDecideAndNext } from './plain';
 import { asProgramme } from './programme';
 import { syntheticFind, syntheticGuide } from './synthetic';
@@ -36,7 +36,8 @@ function decideAndNext(guide: CompiledGuide, find: Case): void {
 
 say('# Speed\n');
 say(
-  `Measured by \`npm run bench:speed\` on Node.js ${process.version}, ${new Date().toISOString().slice(0, 10)}, one core of two.\n`,
+  `Measured by \`npm run bench:speed\` on Node.js ${process.version}, ` +
+    `${new Date().toISOString().slice(0, 10)}, one core of two.\n`,
 );
 
 const shipped = compileGuide(shippedGuide());
@@ -93,7 +94,9 @@ const twenty = Array.from({ length: 6 }, (_, k) =>
 
 const anew = corrected([0]);
 say(
-  'Stored verdicts a second on one core, the structural difference included. A correction lets a dangerous taxon show one more state of one character; only what it touches is decided again. The mean is over all stored verdicts of all corrections.\n',
+  'Stored verdicts a second on one core, the structural difference included. A correction lets a dangerous ' +
+    'taxon show one more state of one character; only what it touches is decided again. The mean is over all ' +
+    'stored verdicts of all corrections.\n',
 );
 say('| what changed | verdicts a second |\n|---|---|');
 say(`| one correction (mean of ${single.length}) | ${rate(single.map(perSecond))} |`);
@@ -102,10 +105,12 @@ say(`| everything: checked, decided and compared again | ${rate([perSecond((s) =
 
 say('\n## Decide, with what it leans on and the next check\n');
 say(
-  'Synthetic guides of 300 characters; 30 sure readings; milliseconds. The baseline is the same rules taxon by taxon over objects and arrays, scoring 20 checks only (its time for all of them is in proportion).\n',
+  'Synthetic guides of 300 characters; 30 sure readings; milliseconds. The baseline is the same rules taxon ' +
+    'by taxon over objects and arrays, scoring 20 checks only (its time for all of them is in proportion).\n',
 );
 say(
-  '| taxa | dangerous | decide p50 | decide p95 | next p50 | both p95 | baseline, 20 checks | ratio |\n|---|---|---|---|---|---|---|---|',
+  '| taxa | dangerous | decide p50 | decide p95 | next p50 | both p95 | baseline, 20 checks | ratio ' +
+    '|\n|---|---|---|---|---|---|---|---|',
 );
 for (const taxa of [100, 1000, 5000, 20_000]) {
   const raw = syntheticGuide(taxa, 300, 7);
@@ -120,7 +125,9 @@ for (const taxa of [100, 1000, 5000, 20_000]) {
     0.5,
   );
   say(
-    `| ${taxa} | ${guide.taxa.filter((t) => t.grade !== 'none').length} | ${ms(quantile(one, 0.5))} | ${ms(quantile(one, 0.95))} | ${ms(quantile(two, 0.5))} | ${ms(quantile(both, 0.95))} | ${ms(plain)} | ${Math.round(plain / quantile(both, 0.5))}× |`,
+    `| ${taxa} | ${guide.taxa.filter((t) => t.grade !== 'none').length} | ${ms(quantile(one, 0.5))} | ` +
+      `${ms(quantile(one, 0.95))} | ${ms(quantile(two, 0.5))} | ${ms(quantile(both, 0.95))} | ${ms(plain)} | ` +
+      `${Math.round(plain / quantile(both, 0.5))}× |`,
   );
 }
 
@@ -131,7 +138,8 @@ const [ours, theirs]: [number[], number[]] = [[], []];
 say('| instances | how many | median | p95 | HiGHS median | ratio of medians |\n|---|---|---|---|---|---|');
 function compare(name: string, mine: readonly number[], other: readonly number[]): void {
   say(
-    `| ${name} | ${mine.length} | ${ms(quantile(mine, 0.5))} ms | ${ms(quantile(mine, 0.95))} ms | ${ms(quantile(other, 0.5))} ms | ${(quantile(other, 0.5) / quantile(mine, 0.5)).toFixed(0)}× |`,
+    `| ${name} | ${mine.length} | ${ms(quantile(mine, 0.5))} ms | ${ms(quantile(mine, 0.95))} ms | ` +
+      `${ms(quantile(other, 0.5))} ms | ${(quantile(other, 0.5) / quantile(mine, 0.5)).toFixed(0)}× |`,
   );
 }
 
@@ -189,4 +197,4 @@ for (let seed = 1; seed <= 40; seed += 1) {
 }
 compare('random', oursRandom, theirsRandom);
 
-writeFileSync('docs/speed.md', `${lines.join('\n')}\n`);
+await writePage('speed', lines.join('\n'));

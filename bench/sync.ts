@@ -1,10 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { writeFileSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { cpus } from 'node:os';
-import { join } from 'node:path';
 import pg from 'pg';
 import { openWorld } from './faults/world';
+import { writePage } from './page';
 
 /**
  * How many entries a second the server takes, beside raw batched inserts of the same rows into the same
@@ -144,7 +143,8 @@ async function raw(devices: number): Promise<number> {
   await pool.query(`create table if not exists raw_entries (like entries including all)`);
   await pool.query('truncate raw_entries');
   const { rows } = await pool.query<Record<string, string>>(
-    'select stream, seq, kind, id, find_id, person, stamp, body::text as body, content_hash from entries order by received_at desc limit $1',
+    'select stream, seq, kind, id, find_id, person, stamp, body::text as body, content_hash from entries ' +
+      'order by received_at desc limit $1',
     [ENTRIES],
   );
   const part = Math.ceil(rows.length / devices);
@@ -157,7 +157,8 @@ async function raw(devices: number): Promise<number> {
         const column = (name: string) => batch.map((row) => row[name]);
         await pool.query(
           `insert into raw_entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash, form)
-        select *, 1 from unnest($1::text[], $2::bigint[], $3::text[], $4::text[], $5::text[], $6::text[], $7::text[], $8::jsonb[], $9::text[])`,
+        select *, 1 from unnest($1::text[], $2::bigint[], $3::text[], $4::text[], $5::text[], $6::text[],
+$7::text[], $8::jsonb[], $9::text[])`,
           ['stream', 'seq', 'kind', 'id', 'find_id', 'person', 'stamp', 'body', 'content_hash'].map(column),
         );
       }
@@ -177,7 +178,8 @@ for (const devices of [1, 5, 10, 25, 50]) {
   const line = { devices, ours: await ours(people.slice(0, devices)), raw: await raw(devices) };
   lines.push(line);
   process.stdout.write(
-    `${devices} devices: ${Math.round(line.ours)} entries a second, raw ${Math.round(line.raw)}, ratio ${(line.raw / line.ours).toFixed(1)}\n`,
+    `${devices} devices: ${Math.round(line.ours)} entries a second, raw ${Math.round(line.raw)}, ratio ` +
+      `${(line.raw / line.ours).toFixed(1)}\n`,
   );
 }
 
@@ -191,22 +193,33 @@ for (const devices of [1, 4, 16]) {
 }
 
 const [first, last] = [lines[0], lines.at(-1)];
-writeFileSync(
-  join(import.meta.dirname, '../docs/sync.md'),
+await writePage(
+  'sync',
   `# How fast a notebook is taken
 
-Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:sync\` on ${cpus().length} cores (${cpus()[0]?.model ?? ''}), server, database and devices on the same machine, each a process of its own. ${ENTRIES} entries a line, ${BATCH} in a request; each device sends one request after the other.
+Measured on ${new Date().toISOString().slice(0, 10)} by \`npm run bench:sync\` on ${cpus().length} cores
+(${cpus()[0]?.model ?? ''}), server, database and devices on the same machine, each a process of its own.
+${ENTRIES} entries a line, ${BATCH} in a request; each device sends one request after the other.
 
-*Through the server* is all of it: HTTP and JSON, the session, every entry parsed, checked against what is on record of its find, hashed, numbered and stored in one transaction with its stream held.
-*Raw* is the same rows, ready made, inserted ${BATCH} at a time into a table with the same indexes in the same PostgreSQL, over as many connections as the server has (${POOL}).
+*Through the server* is all of it: HTTP and JSON, the session, every entry parsed, checked against what is
+on record of its find, hashed, numbered and stored in one transaction with its stream held.
+*Raw* is the same rows, ready made, inserted ${BATCH} at a time into a table with the same indexes in the
+same PostgreSQL, over as many connections as the server has (${POOL}).
 
 | devices at once | entries a second through the server | raw | raw is faster by |
 |---|---|---|---|
-${lines.map((line) => `| ${line.devices} | ${Math.round(line.ours)} | ${Math.round(line.raw)} | ${(line.raw / line.ours).toFixed(1)} |`).join('\n')}
+${lines
+  .map(
+    (line) =>
+      `| ${line.devices} | ${Math.round(line.ours)} | ${Math.round(line.raw)} | ` +
+      `${(line.raw / line.ours).toFixed(1)} |`,
+  )
+  .join('\n')}
 
 ## One entry at a time
 
-As people tell them: each device sends one entry in a request, of a find of its own, and waits for the answer. What several tell at the same moment is written together, in one transaction.
+As people tell them: each device sends one entry in a request, of a find of its own, and waits for the
+answer. What several tell at the same moment is written together, in one transaction.
 
 | devices at once | entries a second |
 |---|---|
@@ -214,7 +227,9 @@ ${singly.map((line) => `| ${line.devices} | ${Math.round(line.rate)} |`).join('\
 
 ## What it comes to
 
-From 1 to 50 devices the server takes ${((last?.ours ?? 0) / (first?.ours ?? 1)).toFixed(1)} times as much, raw inserts ${((last?.raw ?? 0) / (first?.raw ?? 1)).toFixed(1)} times. A person tells an entry every few seconds: one such server is enough for thousands at once.
+From 1 to 50 devices the server takes ${((last?.ours ?? 0) / (first?.ours ?? 1)).toFixed(1)} times as much,
+raw inserts ${((last?.raw ?? 0) / (first?.raw ?? 1)).toFixed(1)} times. A person tells an entry every few
+seconds: one such server is enough for thousands at once.
 `,
 );
 agent.destroy();

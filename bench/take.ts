@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs';
 import {
   costOf,
   growth,
@@ -77,24 +76,38 @@ const CASES: readonly (readonly [LifeForm, string, string])[] = [
 ];
 const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
 
-function run(): void {
+async function run(): Promise<void> {
   const rows = CASES.map(([lifeForm, part, name], index) => {
     const share = shareOf(lifeForm, part);
-    return `| ${name} | ${percent(share)} | ${[share, ...SCHOOL_SHARES].map((one) => percent(kept(lifeForm, part, one, PATCHES, 100 + index))).join(' | ')} |`;
+    return (
+      `| ${name} | ${percent(share)} | ` +
+      `${[share, ...SCHOOL_SHARES]
+        .map((one) => percent(kept(lifeForm, part, one, PATCHES, 100 + index)))
+        .join(' | ')} |`
+    );
   });
   const text = `# How much to take
 
 *Written by \`npm run bench:take\`.*
 
-The amount is the least of four ceilings (\`core/src/harvest/taking/ceilings.ts\`): what is needed, what the patch bears, what place and law allow, and what fits and can be made ready before it spoils. What nobody told is asked for and does not bind; that nobody knows whether one may pick leaves no amount at all.
+The amount is the least of four ceilings (\`core/src/harvest/taking/ceilings.ts\`): what is needed, what
+the patch bears, what place and law allow, and what fits and can be made ready before it spoils. What
+nobody told is asked for and does not bind; that nobody knows whether one may pick leaves no amount at all.
 
 ## What a patch bears
 
-A year of a patch is a matrix of stages: young, grown, bearing (\`life.ts\`; Lefkovitch 1965, Caswell). Taking a part costs what that part is to the plant: a root its life, a leaf some of its strength, fruit its offspring, a fruiting body hardly anything. Rates are general for each way of living, no measurement of any patch, and the spread between patches and between years stands beside them. The ceiling is the largest share that, taken every year, leaves the patch no smaller after ${KEEP_YEARS} years with a chance of ${percent(KEEP_CHANCE)} (\`patch.ts\`): growth in the long run is that of the matrix less half the variance between years (Tuljapurkar), and the chance follows from both spreads. It is taken of the fewest that there may be by the count; what was taken before and has not grown again is taken off it; of fewer than ten hardly anything is taken, and nothing that ends a plant. An invader may be taken whole. Where young, grown and bearing ones were counted apart, the projection begins with these: it is to have as many again of which something can be taken, and where it renews itself less than such a patch usually does, less is taken (population momentum, \`matrix.ts\`); more young than usual allow no more, since most of them die before.
+A year of a patch is a matrix of stages: young, grown, bearing (\`life.ts\`; Lefkovitch 1965, Caswell).
+Taking a part costs what that part is to the plant: a root its life, a leaf some of its strength, fruit its
+offspring, a fruiting body hardly anything. Rates are general for each way of living, no measurement of any
+patch, and the spread between patches and between years stands beside them. The ceiling is the largest
+share that, taken every year, leaves the patch no smaller after ${KEEP_YEARS} years with a chance of
+${percent(KEEP_CHANCE)} (\`patch.ts\`): growth in the long run is that of the matrix less half the variance
+between years (Tuljapurkar), and the chance follows from both spreads. It is taken of the fewest that there may be by the count; what was taken before and has not grown again is taken off it; of fewer than ten hardly anything is taken, and nothing that ends a plant. An invader may be taken whole. Where young, grown and bearing ones were counted apart, the projection begins with these: it is to have as many again of which something can be taken, and where it renews itself less than such a patch usually does, less is taken (population momentum, \`matrix.ts\`); more young than usual allow no more, since most of them die before.
 
 ## Fifty years
 
-${PATCHES.toLocaleString('en')} patches of each kind, each with rates of its own, through ${KEEP_YEARS} years that differ. Share of them that are no smaller in the end, where every year this much is taken:
+${PATCHES.toLocaleString('en')} patches of each kind, each with rates of its own, through ${KEEP_YEARS}
+years that differ. Share of them that are no smaller in the end, where every year this much is taken:
 
 | | the ceiling | kept with the ceiling | kept with a tenth | with a quarter | with a third |
 |---|---|---|---|---|---|
@@ -103,7 +116,7 @@ ${rows.join('\n')}
 One share for everything is far too much for roots and needlessly little for what lives on by its runners.
 `;
   console.log(text);
-  writeFileSync('docs/take.md', text);
+  await writePage('take', text);
 }
 
-if (process.argv[1]?.endsWith('take.ts')) run();
+if (process.argv[1]?.endsWith('take.ts')) void run();

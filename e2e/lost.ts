@@ -8,7 +8,8 @@ const LOST = `((cutOnPurpose) => {
   const lost = new Set();
   const scrolls = (element) => {
     for (let at = element; at && at !== document.body; at = at.parentElement) {
-      if (['auto', 'scroll'].includes(getComputedStyle(at).overflowX) && at.scrollWidth > at.clientWidth + 1) return true;
+      if (['auto', 'scroll'].includes(getComputedStyle(at).overflowX) && at.scrollWidth > at.clientWidth + 1)
+        return true;
     }
     return false;
   };
@@ -19,15 +20,21 @@ const LOST = `((cutOnPurpose) => {
     const element = node.parentElement;
     if (element.closest('svg') || (cutOnPurpose && getComputedStyle(element).textOverflow === 'ellipsis')) continue;
     const said = node.textContent.trim().slice(0, 40);
-    const tapped = element.closest('a, button, [role="link"], [role="button"], [role="radio"], [role="checkbox"]')?.getBoundingClientRect();
-    if (element.clientHeight > 0 && element.scrollHeight > element.clientHeight + 3 && getComputedStyle(element).overflowY === 'hidden') lost.add('cut short: ' + said);
+    const tapped = element
+      .closest('a, button, [role="link"], [role="button"], [role="radio"], [role="checkbox"]')
+      ?.getBoundingClientRect();
+    const tooHigh = element.clientHeight > 0 && element.scrollHeight > element.clientHeight + 3;
+    if (tooHigh && getComputedStyle(element).overflowY === 'hidden') lost.add('cut short: ' + said);
     for (const { 0: word, index } of node.textContent.matchAll(/[^\\s\\u00a0-]+/g)) {
       range.setStart(node, index);
       range.setEnd(node, index + word.length);
       const boxes = [...range.getClientRects()].filter(({ width }) => width > 1);
-      if (boxes.some(({ left, right }) => left < -1 || right > innerWidth + 1) && !scrolls(element)) lost.add('beyond the side: ' + said);
-      if (tapped && boxes.some(({ left, right }) => left < tapped.left - 2 || right > tapped.right + 2)) lost.add('beyond what is tapped: ' + said);
-      if (word.length <= 9 && new Set(boxes.map(({ top }) => Math.round(top / 8))).size > 1) lost.add('broken: ' + word + ' of ' + said);
+      if (boxes.some(({ left, right }) => left < -1 || right > innerWidth + 1) && !scrolls(element))
+        lost.add('beyond the side: ' + said);
+      if (tapped && boxes.some(({ left, right }) => left < tapped.left - 2 || right > tapped.right + 2))
+        lost.add('beyond what is tapped: ' + said);
+      if (word.length <= 9 && new Set(boxes.map(({ top }) => Math.round(top / 8))).size > 1)
+        lost.add('broken: ' + word + ' of ' + said);
     }
   }
   if (document.scrollingElement.scrollWidth > innerWidth + 1) lost.add('the page is wider than the screen');

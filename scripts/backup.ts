@@ -16,7 +16,8 @@ try {
   const summary = await backUp(process.env.DATABASE_URL ?? own?.url ?? '', file);
   await own?.stop();
   say(
-    `${file}\n${summary.finds} finds, ${summary.entries} entries, ${summary.readings} readings, ${summary.verdicts} verdicts.`,
+    `${file}\n${summary.finds} finds, ${summary.entries} entries, ${summary.readings} readings, ` +
+      `${summary.verdicts} verdicts.`,
   );
   for (const problem of summary.problems) say(`  not as it must be: ${problem}`);
   process.exit(summary.problems.length === 0 ? 0 : 1);

@@ -77,7 +77,8 @@ async function serve(databaseUrl: string, port: number, web: string): Promise<Ru
     const { code, message } = error as NodeJS.ErrnoException;
     if (code === 'EADDRINUSE') throw inUse(port);
     throw new Hitch(
-      `The database does not accept the work (${message || code || 'no answer'}); check DATABASE_URL, or unset it to use the project's own.`,
+      `The database does not accept the work (${message || code || 'no answer'}); check DATABASE_URL, or ` +
+        `unset it to use the project's own.`,
     );
   }
 }

@@ -28,7 +28,9 @@ const svg = (plate: Plate, height: number) =>
   `<svg height="${height}" viewBox="0 0 ${plate.width} ${plate.height}">${plate.marks
     .map(
       (mark) =>
-        `<path d="${pathData(mark)}" fill="${FILL[mark.fill] ?? mark.fill}" stroke="${mark.ink === 'none' ? 'none' : mark.ink === 'faint' ? '#9AA59C' : '#14201B'}" stroke-width="${WIDTH[mark.ink]}" stroke-linejoin="round" stroke-linecap="round"/>`,
+        `<path d="${pathData(mark)}" fill="${FILL[mark.fill] ?? mark.fill}" ` +
+        `stroke="${mark.ink === 'none' ? 'none' : mark.ink === 'faint' ? '#9AA59C' : '#14201B'}" ` +
+        `stroke-width="${WIDTH[mark.ink]}" stroke-linejoin="round" stroke-linecap="round"/>`,
     )
     .join('')}</svg>`;
 const cell = (drawing: string, words: string) =>
@@ -63,11 +65,15 @@ const whole = TWELVE.map(([id, stage]) => {
   const taxon = guide.taxon(id);
   if (!taxon?.taxon.stages.includes(stage as StageId))
     throw new Error(`${id} has no stage "${stage}" in this guide`);
-  return `<h2>${taxon.taxon.scientificName} <small>${stage}</small></h2><div>${[0, 1, 2].map((seed) => cell(svg(taxonPlate(guide, taxon, stage as StageId, seed), 240), seed === 0 ? 'typical' : `individual ${seed}`)).join('')}</div>`;
+  return (
+    `<h2>${taxon.taxon.scientificName} ` +
+    `<small>${stage}</small></h2><div>${[0, 1, 2].map((seed) => cell(svg(taxonPlate(guide, taxon, stage as StageId, seed), 240), seed === 0 ? 'typical' : `individual ${seed}`)).join('')}</div>`
+  );
 });
 
 const page = (body: string) =>
-  `<style>body{margin:16px;background:#EEF1EC;color:#14201B;font:13px system-ui}div{display:flex;flex-wrap:wrap;gap:10px}figure{margin:0;width:130px;text-align:center}h2{font-size:15px;margin:14px 0 4px}small{font-weight:400;color:#3D4A43}.wide figure{width:auto}.wide section{display:inline-block;width:31%;vertical-align:top}</style>${body}`;
+  `<style>body{margin:16px;background:#EEF1EC;color:#14201B;font:13px ` +
+  `system-ui}div{display:flex;flex-wrap:wrap;gap:10px}figure{margin:0;width:130px;text-align:center}h2{font-size:15px;margin:14px 0 4px}small{font-weight:400;color:#3D4A43}.wide figure{width:auto}.wide section{display:inline-block;width:31%;vertical-align:top}</style>${body}`;
 const browser = await chromium.launch({ executablePath: await findChromium(), args: BROWSER_FLAGS });
 const sheet = async (name: string, body: string, width: number) => {
   const tab = await browser.newPage({ viewport: { width, height: 800 } });

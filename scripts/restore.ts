@@ -24,10 +24,12 @@ try {
   if (wrong.length > 0)
     throw new Hitch(`It is not what the copy was made of, and was not kept:\n  ${wrong.join('\n  ')}`);
   say(
-    `${summary.finds} finds, ${summary.entries} entries, ${summary.readings} readings, ${summary.verdicts} verdicts are in the database ${name}.`,
+    `${summary.finds} finds, ${summary.entries} entries, ${summary.readings} readings, ${summary.verdicts} ` +
+      `verdicts are in the database ${name}.`,
   );
   say(
-    `Every one of them is there and every find decides as before.${process.env.DATABASE_URL ? `\nDATABASE_URL=${url.replace(/:[^:@/]+@/, ':…@')}` : ''}`,
+    `Every one of them is there and every find decides as ` +
+      `before.${process.env.DATABASE_URL ? `\nDATABASE_URL=${url.replace(/:[^:@/]+@/, ':…@')}` : ''}`,
   );
 } catch (error) {
   process.stderr.write(

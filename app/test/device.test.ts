@@ -107,7 +107,7 @@ describe('pieces counted', () => {
     expect(counts('taken-back', 'passed')).toEqual({ passed: 1, strays: 0, last: 'passed' });
   });
 
-  test('what an earlier version counted goes into the notebook, once, and nonsense does not become a count', async () => {
+  test('counts of an earlier version go into the notebook, once; nonsense becomes no count', async () => {
     const { store, records, atRest } = rig();
     await store.dispatch(loadMe());
     const id = (await store.dispatch(startFind({ kingdom: 'Fungi', bodyPlan: 'agaricoid', context: {} })))!;

@@ -64,7 +64,7 @@ test('fetched ahead, it is there at once', async () => {
   expect(screen.getByText('It is here')).toBeTruthy();
 });
 
-test('what a screen cannot do without, and cannot be fetched, takes its place with why; what can do without waits on', async () => {
+test('a needed program that cannot be fetched says why in its place; an optional one waits', async () => {
   class Boundary extends Component<{ readonly children: ReactNode }, { readonly error?: Error }> {
     override state: { readonly error?: Error } = {};
     static getDerivedStateFromError = (error: Error) => ({ error });

@@ -63,7 +63,7 @@ test('answers told faster than they are kept are all kept, each made of what sto
 });
 
 describe('what no longer stands', () => {
-  test('is found on the device alone: a reading taken back, a stray in the same bag, and a guide that was corrected', async () => {
+  test('is found without a server: a reading taken back, a stray in the bag, a corrected guide', async () => {
     const { store, server } = await opened();
     server.away = true;
     await store.dispatch(add(...collected('find-0001', 'cantharellus-cibarius')));

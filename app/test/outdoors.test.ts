@@ -81,7 +81,8 @@ test('where, why and what may be, as people say it', () => {
   expect(siteWords({})).toBe('');
   const warmer = { elevation: 2, aspect: 0.8, shade: -0.3 };
   expect(whyWords({ place: -10, records: 1, year: 4, metres: -300, warmer })).toBe(
-    '10 days earlier than on open ground in the valley: 300\u00A0m lower, faces the sun, shaded; this year 4 days late.',
+    '10 days earlier than on open ground in the valley: 300\u00A0m lower, faces the sun, shaded; this year ' +
+      '4 days late.',
   );
   expect(whyWords({ place: 1, records: -2, year: 0, metres: 20, warmer })).toBe('');
   expect(pickingWords({ code: 'permit-ended', on: '2026-08-31' })).toMatch(/^The permit ended on .*2026\.$/);

@@ -100,7 +100,7 @@ test('what another device told of a page that is shown is shown at once', async 
   expect(currentFields(page(id)!, 'place')).toEqual({ name: 'Lower wood', moisture: 'wet' });
 });
 
-test('of a stream that grew only that is fetched; where a group’s rules are among it, or nobody knows which grew, everything is asked for', async () => {
+test('only the stream that grew is fetched; all are, where rules changed or it is not known which', async () => {
   const { store, server, page, atRest } = await opened();
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
   await atRest();

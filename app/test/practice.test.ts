@@ -56,7 +56,7 @@ const read = (character: string, shown: string, took: string, times: number) =>
     look: { character, shown, read: took, sureness: 'sure' },
   }));
 
-test('how one wants to practise: of two pages that two devices began, of each thing what was told last stands; nobody else’s counts', () => {
+test('of the practice settings of two devices the latest of each counts; nobody else’s do', () => {
   const one = page('a', 'learner', [
     ['minutes', 2],
     ['gentle', true, '2026-09-10T08:00:00.000Z'],
@@ -96,7 +96,7 @@ test('only one’s own sittings count, and only what was looked at often enough 
 });
 
 const pictures = picturesBy(plates);
-test('cards of a few minutes fit into them, what stands around comes first, and a child’s set has nothing that is decided', () => {
+test('cards fit into the minutes, what grows nearby comes first, a child’s set decides nothing', () => {
   const soon = new Map<string, 1 | 2>([['cantharellus-cibarius', 1]]);
   const ask = (minutes: number, gentle = false) =>
     cardsNow(
@@ -177,7 +177,7 @@ test('says how one stands with a pair, and how long ago', () => {
   ]);
 });
 
-test('says what a find of the practice wood came to: never praise for luck, nor blame for what nobody could know', () => {
+test('a practice find is judged fairly: no praise for luck, no blame for what nobody could know', () => {
   const [is, hoped] = [guide.taxon('omphalotus-olearius'), guide.taxon('cantharellus-cibarius')];
   if (!is || !hoped) throw new Error('no taxa');
   const words = (more: object, decided: 'collect' | 'leave' | 'not-yet', was = false) =>

@@ -42,13 +42,17 @@ const like = shipped.characters.find(({ id }) => id === 'cap.colour');
 const stated = (usual, outer) => ({ character: 'cap.scaly-share', range: { usual, outer }, readBy: ['one', 'two'] });
 const raw = {
   ...shipped,
-  readings: [...(shipped.readings ?? []), { id: 'one', reader: 'one', about: 'a' }, { id: 'two', reader: 'two', about: 'b' }],
+  readings: [
+    ...(shipped.readings ?? []),
+    { id: 'one', reader: 'one', about: 'a' },
+    { id: 'two', reader: 'two', about: 'b' },
+  ],
   characters: [
     ...shipped.characters,
     {
       id: 'cap.scaly-share', kingdom: 'Fungi', organ: 'cap', name: 'Scaly share', question: 'How much of it is scaly?',
-      how: 'Look from above.', group: 'scaly-share', observe: 'look', seconds: 5, damage: 'none', misread: 0.1, kind: 'share',
-      stages: like.stages,
+      how: 'Look from above.', group: 'scaly-share', observe: 'look', seconds: 5, damage: 'none', misread: 0.1,
+      kind: 'share', stages: like.stages,
     },
   ],
   taxa: shipped.taxa.map((taxon) =>
@@ -64,8 +68,8 @@ const find = parseCase({
   guide: { id: guide.guide.id }, kingdom: 'Fungi', target: 'macrolepiota-procera',
   pieces: [{ id: 'p', startedAt: '2026-09-14T08:00:00.000Z', purpose: 'decide' }],
   readings: [60, 62].map((number, nth) => ({
-    id: 'r' + nth, piece: 'p', character: 'cap.scaly-share', value: { kind: 'share', number }, sureness: 'sure', by: 'ada',
-    at: '2026-09-14T08:00:0' + nth + '.000Z',
+    id: 'r' + nth, piece: 'p', character: 'cap.scaly-share', value: { kind: 'share', number },
+    sureness: 'sure', by: 'ada', at: '2026-09-14T08:00:0' + nth + '.000Z',
   })),
   context: {},
 }, guide);
@@ -84,14 +88,19 @@ const entry = (raw) => {
   if (!parsed.entry) throw new Error(JSON.stringify(parsed));
   return parsed.entry;
 };
-const remark = entry({ kind: 'remarks', find: 'find-one', body: { id: 'remark-1', at, by: 'ada', text: 'mind the slope' } });
+const remark = entry({
+  kind: 'remarks', find: 'find-one', body: { id: 'remark-1', at, by: 'ada', text: 'mind the slope' },
+});
 const record = core.applyEntries(undefined, [
   remark,
   entry({ kind: 'finds', find: 'find-one', body: { id: 'find-one', startedAt: at, kingdom: 'Fungi', person: 'ada' } }),
 ]);
 const page = [
   { kind: 'pages', page: 'tool-one', body: { id: 'tool-one', at, by: 'ada', kind: 'tool' } },
-  { kind: 'fields', page: 'tool-one', body: { id: 'field-one', at, by: 'ada', of: 'tool', field: 'name', value: 'knife' } },
+  {
+    kind: 'fields', page: 'tool-one',
+    body: { id: 'field-one', at, by: 'ada', of: 'tool', field: 'name', value: 'knife' },
+  },
 ].map(entry).reduce(applyToPage, undefined);
 console.log(JSON.stringify({
   remarks: record.remarks.map(({ text }) => text),

@@ -33,7 +33,7 @@ const record = (
 const names = (all: ReturnType<typeof couldBe>, want: (one: ReturnType<typeof couldBe>[number]) => boolean) =>
   all.filter(want).map((one) => one.taxon.id as string);
 
-test('what really stood there is on the list as not ruled out, whatever it was taken for, and without a name too', () => {
+test('the true taxon is on the list as not ruled out, whatever it was taken for', () => {
   fc.assert(
     fc.property(
       fc.constantFrom(...dangers),
@@ -71,7 +71,7 @@ test('what really stood there is on the list as not ruled out, whatever it was t
   );
 });
 
-test('where all was ruled out only the lookalikes stay, as ruled out; where nothing was read everything harmful of its kingdom is left', () => {
+test('with all ruled out the lookalikes stay, as ruled out; with nothing read all harmful ones do', () => {
   const whole = followChecks('cantharellus-cibarius');
   const after = couldBe([record(whole, whole.target)], guide);
   expect(names(after, (one) => one.open)).toEqual([]);

@@ -104,7 +104,7 @@ test.each(walks)(
   },
 );
 
-test('a hedgehog is not collected before underside, flesh, colour, base and ground were looked at, and its lobes count once', () => {
+test('a hedgehog needs underside, flesh, colour, base and ground; its lobes count once', () => {
   const target = taxon('hydnum-repandum');
   const steps = walk(target, 'mature' as StageId);
   expect(notLookedAt(target, steps as never)).toEqual([]);
@@ -166,7 +166,7 @@ describe('a root', () => {
     );
   });
 
-  test('of which something was passed over is asked for again last of all; it counts as one thing passed over, and where none may be dug up as nothing', () => {
+  test('a skipped one is asked last; it counts as one thing skipped, and as none where nothing is dug up', () => {
     let seen = 0;
     for (const target of collectable.filter(({ taxon: { kingdom } }) => kingdom === 'Plantae')) {
       const context = { ...goodContext(target), ...may };

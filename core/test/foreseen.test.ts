@@ -24,14 +24,14 @@ test('records of one’s own bring it nearer', () => {
   expect(of('Pause, 1 year of records').error).toBeLessThan(0.8 * of('Pause, no records').error);
 });
 
-test('walks planned anew after each one miss as little as was accepted, with a fraction of the walks of every week', () => {
+test('replanned walks miss no more than accepted, with a fraction of the walks of every week', () => {
   const [, replanned, weekly] = visits([1, 2], 8, 0.1);
   expect(replanned!.cases).toBeGreaterThan(12);
   expect(replanned!.missed).toBeLessThan(0.2);
   expect(replanned!.walks).toBeLessThan(0.4 * weekly!.walks);
 });
 
-test('fungi come nearer to what is foreseen with each year in which they were looked for, and eight of ten fall within the spread', () => {
+test('forecasts of fungi get better with each year of records; eight of ten are within the spread', () => {
   const rows = new Map(measureFungi([1, 2], 6, 12, [0, 6]).map((score) => [score.name, score]));
   const [none, six] = [rows.get('Pause, no records')!, rows.get('Pause, 6 years of records')!];
   expect(none.cases).toBeGreaterThan(150);

@@ -58,7 +58,7 @@ describe('digging', () => {
   };
   const may = { mayDig: true, permission: 'allowed', protection: 'allowed' } as const;
 
-  test('is proposed only where somebody said that one may be dug up, the owner allows it, and no law is open or against it', () => {
+  test('is proposed only where digging is allowed by the person, the owner and the law', () => {
     // An often protected plant, known by its root among others.
     const target = guide.taxa.find(
       ({ id, taxon: { protection } }) => protection === 'often' && asked(id, may),

@@ -32,7 +32,7 @@ test('every caution of the guide is of a kind that is looked at', () => {
     expect([one, isLookedAt(one)]).toEqual([one, true]);
 });
 
-test('who takes blood thinners is told to ask before St John’s wort is used by mouth, and that the guide has not looked at what it does not know', () => {
+test('somebody on blood thinners is told to ask first, and what the guide does not know', () => {
   const wort = taxon('hypericum-perforatum');
   expect(
     cautionsFor({ cautions: ['medicine:blood-thinners'] }, wort, 'eaten').map(({ for: of, level }) => [

@@ -202,7 +202,7 @@ describe('kappa', () => {
   });
 });
 
-test('what two people saw differently is settled by both: by a look of each, or by one that carries the other’s word, and never by one alone', () => {
+test('a difference of two people is settled by both: a look each, or one with the other’s consent', () => {
   const character = 'hymenophore' as never;
   const open = (...later: Partial<Reading>[]) => {
     const both = record({}, [

@@ -69,7 +69,7 @@ describe('what is left', () => {
     expect(compared).toBeGreaterThan(6);
   });
 
-  test('grows with every stray that the last pass found and every piece more, and shrinks with every pass that finds nothing', () => {
+  test('grows with each stray of the last pass and each piece; shrinks with each pass without one', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 40, max: 300 }),

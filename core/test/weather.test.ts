@@ -30,7 +30,7 @@ test('a table is read, with the height of its station', () => {
   });
 });
 
-test('in another order, with other columns, quotes, a mark at its beginning, commas in numbers, degrees Fahrenheit and inches', () => {
+test('in another order, with more columns, quotes, a byte order mark, decimal commas, °F and inches', () => {
   const other =
     '\uFEFFstation;rain_in;tmax_f;DATE;tmin_f\r\nweir;0,5;59;2026-05-02;41\r\n"weir";0;50;2026-05-01;32\r\n\r\n';
   expect(series(other, 512)).toEqual({

@@ -45,7 +45,8 @@ test.each([
   ],
   [
     'a reading that says something else',
-    sql`update entries set body = jsonb_set(body, '{value,states,0}', '"winged"') where kind = 'readings' and id = 'demo-find-1-r1'`,
+    sql`update entries set body = jsonb_set(body, '{value,states,0}', '"winged"') where kind = 'readings'
+      and id = 'demo-find-1-r1'`,
     /is not what was told/,
   ],
 ])('%s would be noticed', async (name, harm, said) => {

@@ -8,7 +8,7 @@ import { runFaults } from '../../bench/faults/run';
 
 jest.setTimeout(240_000);
 
-test('several devices, one of them hostile, and everything that can break: what was acknowledged is there, once, all are equal, and nobody is silenced', async () => {
+test('devices, one hostile, and every fault: what was acknowledged is there once, all are equal', async () => {
   const report = await runFaults({ seed: 20260914, devices: 4, hostile: 1, readings: 330, faults: 14 });
   expect(Object.keys(report.attacked).sort()).toEqual([...ATTACKS].sort());
   expect(report.happened['server-killed']).toBeGreaterThan(0);

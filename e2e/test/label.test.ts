@@ -43,7 +43,7 @@ function filmOf(text: string, file: string): void {
   );
 }
 
-test('the camera reads the square of a label and opens its batch; a square of something else is said to be one', async () => {
+test('the camera reads a label and opens its batch; a code of something else is named as such', async () => {
   for (const [text, name] of [
     [`${rig.url}/batch/demo-batch-5e20c7a1`, 'Bilberry syrup'],
     ['https://elsewhere.example/x', undefined],

@@ -70,7 +70,7 @@ function notFrom(data: string, text: string): string[] {
     .filter((piece) => !isData(piece));
 }
 
-test('in a language a third longer every word comes from the catalogue, and nothing is lost, on a phone and wide', async () => {
+test('in a language a third longer all words are from the catalogue, and nothing is cut off', async () => {
   const halves = [0, 1].map(async (half) => {
     const { page, context } = await rig.open(PHONE, false, true, 'en-XA');
     const fetched = await fetchedBy(context);

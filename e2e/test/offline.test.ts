@@ -30,7 +30,7 @@ async function withoutConnection(context: BrowserContext): Promise<void> {
   await rig.stopServer();
 }
 
-test('with the network off it opens cold, settles a find, survives the tab, and another device sees it afterwards', async () => {
+test('without a network it opens cold, settles a find, survives the tab; another device sees it later', async () => {
   const { page, context, errors } = await rig.open(PHONE, true);
   await page.goto('/');
   await page.getByRole('link', { name: /Penny bun/ }).waitFor();
@@ -77,7 +77,7 @@ test('with the network off it opens cold, settles a find, survives the tab, and 
   await context.close();
 });
 
-test('someone ate something, with the network off, from the middle of a check: whom to call, what to read out, and how long the worst stay silent', async () => {
+test('someone ate something, offline, in mid-check: whom to call, what to say, how long to watch', async () => {
   const { page, context, errors } = await rig.open(PHONE, true);
   await page.goto('/');
   await page.getByRole('link', { name: /Penny bun/ }).waitFor();
@@ -149,7 +149,7 @@ test('someone ate something, with the network off, from the middle of a check: w
   }
 });
 
-test('a newer Pause is offered where nobody is checking, waits for other windows, and keeps what was told', async () => {
+test('a newer version is offered where nobody is checking, waits for other windows, loses nothing', async () => {
   const { page, context } = await rig.open(PHONE, true);
   await page.goto('/');
   await page.getByRole('button', { name: 'A new find' }).waitFor();

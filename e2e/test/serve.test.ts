@@ -68,7 +68,7 @@ const post = (url: string, path: string, body: object, cookie = '') =>
     body: JSON.stringify(body),
   });
 
-test('it serves, decides in its threads, counts what it does, logs no secrets, and ends when it is told to', async () => {
+test('it serves, decides in its threads, counts its work, logs no secrets, and ends when asked to', async () => {
   const metricsPort = await freePort();
   const server = await serve({ METRICS_PORT: String(metricsPort) });
   const { url } = server;

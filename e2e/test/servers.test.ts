@@ -69,7 +69,7 @@ async function listen(url: string, cookie: string) {
   };
 }
 
-test('who signs in at one is signed in at the other, and what is told at one is heard at the other at once', async () => {
+test('a session of one is known to the other, and an entry at one is heard at the other at once', async () => {
   const [one, two] = world.urls as [string, string];
   const { id, cookie } = await person(one, 'una');
   expect((await fetch(`${two}/api/v1/me`, { headers: { cookie } })).status).toBe(200);
@@ -193,7 +193,7 @@ test('work that was left to a server which is killed is done by another, once', 
   expect(await answers()).toHaveLength(2);
 });
 
-test('behind a balancer that deals requests out in turn nobody notices how many there are, nor that one is killed', async () => {
+test('behind a balancer nobody notices how many there are, nor that one is killed', async () => {
   const balancer = await openBalancer(world.urls);
   try {
     const { id, cookie } = await person(balancer.url, 'quadra');

@@ -25,7 +25,7 @@ async function tell(page: Page, label: string | RegExp, value: string): Promise<
 }
 const HOW_MANY = /^How many, counted one by one/;
 
-test('the four ceilings, told one by one and without a connection, decide how much; what was taken counts next time', async () => {
+test('the four ceilings, answered one by one offline, decide how much; what was taken counts next time', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/find/demo-find-1');
   await page.getByRole('button', { name: 'How much to take, and how' }).click();
@@ -152,7 +152,7 @@ test('of what is not collected, or was against the verdict, it is not said how m
   await context.close();
 });
 
-test('at home every piece is looked at again: strays open finds, passes bring the chance down, a deadly one puts all of it aside until it is settled', async () => {
+test('at home each piece is looked at again: strays open finds, a deadly one puts all of it aside', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/find/demo-find-1');
   const collected = page.getByRole('button', { name: 'How much to take, and how' });

@@ -61,7 +61,8 @@ test('whatever is wanted says what it waits for, and that agrees with the months
           return begins !== undefined && begins >= first(from) - 30 && (begins <= last(to) + 15 || to < from)
             ? []
             : [
-                `${taxon.id} ${stage} ${low}-${high}: ${begins === undefined ? 'never' : isoOf(begins)}, not ${from}-${to}`,
+                `${taxon.id} ${stage} ${low}-${high}: ${begins === undefined ? 'never' : isoOf(begins)}, ` +
+                  `not ${from}-${to}`,
               ];
         }),
     ),

@@ -148,7 +148,8 @@ async function startOn(bin: string, home: string, port: number): Promise<void> {
   if (status !== 0) {
     const lastLines = existsSync(log) ? tail(readFileSync(log, 'utf8'), 4) : tail(output, 4);
     throw new Hitch(
-      `The database in ${data} cannot start; read what it says below, or move that folder away to begin anew.\n${lastLines}`,
+      `The database in ${data} cannot start; read what it says below, or move that folder away to begin ` +
+        `anew.\n${lastLines}`,
     );
   }
 }

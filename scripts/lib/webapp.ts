@@ -37,7 +37,9 @@ function guideBeside(folder: string): void {
   const text = JSON.stringify(guide);
   writeFileSync(join(folder, 'guide.json'), text);
   const page = join(folder, 'index.html');
-  const meta = `<meta name="pause-guide" content="${createHash('sha256').update(text).digest('hex')} ${compileGuide(guide).version}">`;
+  const meta =
+    `<meta name="pause-guide" content="${createHash('sha256').update(text).digest('hex')} ` +
+    `${compileGuide(guide).version}">`;
   writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${meta}</head>`));
 }
 

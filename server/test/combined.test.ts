@@ -35,7 +35,7 @@ function watched(together: (tasks: readonly Task[]) => Promise<readonly (string 
 }
 const all = (tasks: readonly Task[]) => Promise.resolve(tasks.map(({ name }) => name));
 
-test('the first is served at once, what comes meanwhile is done together, and everybody has their own answer', async () => {
+test('the first is served at once, what comes meanwhile together, and everybody gets their own answer', async () => {
   const { rounds, combined } = watched(all);
   const names = ['a', 'b', 'c', 'd', 'e', 'f', 'g'];
   expect(await Promise.all(names.map((name) => combined({ name })))).toEqual(names);

@@ -35,7 +35,7 @@ afterAll(async () => {
   await all.destroy();
 });
 
-test('every row becomes an entry, the finds fold to the same, verdicts stay equal, and it goes on from there', async () => {
+test('every row becomes an entry, finds and verdicts stay equal, and it goes on from there', async () => {
   const put = (table: string, row: Record<string, unknown>) =>
     db
       .insertInto(table as never)
@@ -157,9 +157,9 @@ test('every row becomes an entry, the finds fold to the same, verdicts stay equa
     rows: [ids],
   } = await sql<{
     missing: number;
-  }>`select count(*)::int as missing from entries e left join entry_ids i on i.key = entry_key(e.kind, e.id) and i.stream = e.stream and i.seq = e.seq and i.about = 'find ' || e.find_id where i.key is null`.execute(
-    db,
-  );
+  }>`select count(*)::int as missing from entries e left
+    join entry_ids i on i.key = entry_key(e.kind, e.id) and i.stream = e.stream and i.seq = e.seq
+    and i.about = 'find ' || e.find_id where i.key is null`.execute(db);
   expect(ids).toEqual({ missing: 0 });
   expect(entryKey('finds', 'find-one-1')).toBe(
     (
@@ -167,9 +167,8 @@ test('every row becomes an entry, the finds fold to the same, verdicts stay equa
     ).rows[0]?.key.replaceAll('-', ''),
   );
   await expect(
-    sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash) values ('p:mirel', 999, 'edits', 'edit-late', 'find-one-1', 'mirel', 'x', '{}', 'x')`.execute(
-      db,
-    ),
+    sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash)
+      values ('p:mirel', 999, 'edits', 'edit-late', 'find-one-1', 'mirel', 'x', '{}', 'x')`.execute(db),
   ).rejects.toThrow('"form"');
   const told = await digest(db, guide);
   expect(told).toMatchObject({ finds: 2, problems: [], streams: 2 });

@@ -104,7 +104,7 @@ test('what somebody practised and how they want to is never told in a group’s 
     expect(await tell(keeper, begin(keeper, randomUUID(), kind, group))).toEqual(['422 group']);
 });
 
-test('lessons of a group are made by its keepers; one’s own by anybody, also about what this guide does not have', async () => {
+test('a group’s lessons are made by keepers; own ones by anybody, also about taxa not in the guide', async () => {
   const [theirs, own, lesson] = [randomUUID(), randomUUID(), randomUUID()];
   const [member] = members as [Someone];
   expect(await tell(member, begin(member, theirs, 'lesson', group))).toEqual(['422 by']);
@@ -137,7 +137,7 @@ test('lessons of a group are made by its keepers; one’s own by anybody, also a
   ).toEqual(['422 body.value.0.image']);
 });
 
-test('the picture of a group is for its keeper, of those who let theirs count, from three people on, and names nobody', async () => {
+test('the group’s picture is for its keeper, of those who agreed, from three people on, without names', async () => {
   const [one, two, three] = members as [Someone, Someone, Someone];
   await practise(one, true);
   await practise(two, true);

@@ -22,6 +22,7 @@ export function monthsOf({ phenology }: Taxon, stage: StageId): string[] {
     .filter((p) => p.stage === stage)
     .map(
       ({ elevation: [low, high], months: [from, to] }) =>
-        `${from === to ? monthName(from) : t.spanOfMonths(monthName(from), monthName(to))}, ${low <= 0 ? t.upToM(high) : t.toM(low, high)}`,
+        `${from === to ? monthName(from) : t.spanOfMonths(monthName(from), monthName(to))}, ` +
+        `${low <= 0 ? t.upToM(high) : t.toM(low, high)}`,
     );
 }

@@ -139,7 +139,10 @@ export function harmLine(taxon: string): string {
   if (!harm) return '';
   const onset = harm.onsetHours;
   if (!onset) return GRADE[harm.grade];
-  return `${GRADE[harm.grade]} · ${isSilentAtFirst(harm) ? t.silentFor(spanOfHours(onset)) : t.within(hoursWords(onset[1]))}`;
+  return (
+    `${GRADE[harm.grade]} · ` +
+    `${isSilentAtFirst(harm) ? t.silentFor(spanOfHours(onset)) : t.within(hoursWords(onset[1]))}`
+  );
 }
 
 /** Time as people say it: "10 seconds", "2 minutes", "overnight". */

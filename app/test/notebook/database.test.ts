@@ -103,7 +103,7 @@ describe('in the browser’s own database', () => {
     ]).toEqual([[], [], { ...HERE, id: 'next' }]);
   });
 
-  test('what a window tells that has not heard of the account, or told before anybody knew whose notebook it is, is the account’s too', async () => {
+  test('entries of a window that does not know the account yet are the account’s, too', async () => {
     const [one, other] = [browserDevice(localStorage), browserDevice(localStorage)];
     // Opened at once on a new device, both windows are one person's.
     const [here, there] = await Promise.all([one.person(HERE), other.person({ ...HERE, id: 'other' })]);

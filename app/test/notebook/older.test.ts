@@ -32,7 +32,7 @@ describe('what an earlier version or another tab left in it', () => {
     expect(await device.waiting()).toEqual([MADE[1]]);
   });
 
-  test('a device that heard of a stamp that tells no time tells again, keeps what waits, and fetches the rest anew', async () => {
+  test('a device with an invalid stamp stamps anew, keeps what waits, and fetches the rest again', async () => {
     const device = browserDevice(localStorage);
     await device.put(() => MADE);
     const poison = {

@@ -133,7 +133,7 @@ describe('the pantry', () => {
       'TCHDRIED',
     ]);
   });
-  test('an oil says when to strain it, where it stands until then, and to keep the skin out of the sun; what was dried before is not wilted', () => {
+  test('an oil says when to strain it, where to keep it, and to shun the sun; dried herbs are not wilted', () => {
     const FLOWERS = { taxon: 'hypericum-perforatum', part: 'flower' };
     const oil = (from: string, more: object = {}) =>
       page('batch-oil', 'batch', {

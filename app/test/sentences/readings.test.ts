@@ -75,7 +75,7 @@ test.each([
   },
 );
 
-test('where only a root would bring it on, it is asked whether one may be dug up; never of a fungus, and not twice', () => {
+test('where only a root helps, it asks once whether one may be dug up; never of a fungus', () => {
   const mustard = guide.taxon('alliaria-petiolata');
   const readings: { character: string }[] = [];
   const find = (mayDig?: boolean) =>

@@ -42,7 +42,7 @@ describe('whose it is', () => {
     expect(JSON.stringify(it.records.get(id))).not.toContain(before.id);
   });
 
-  test('what is told while it becomes an account’s, or before anybody knows whose notebook it is, is the account’s and is not refused', async () => {
+  test('entries made while the notebook becomes an account’s are the account’s, and none is refused', async () => {
     for (const moment of ['before', 'meanwhile', 'during'] as const) {
       const it = rig();
       const begun: Promise<string | undefined>[] = [];
@@ -127,7 +127,7 @@ describe('whose it is', () => {
     expect([(await it.waiting()).length, it.records.get(it.id)?.readings.length]).toEqual([0, 1]);
   });
 
-  test('another account on the device: what the one before had here is gone, and its other windows hear of it', async () => {
+  test('another account on the device: the notebook before is removed, and other windows hear of it', async () => {
     const it = await started();
     it.server.who = 'jorun';
     await it.store.dispatch(syncAll());

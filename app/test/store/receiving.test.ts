@@ -77,7 +77,7 @@ describe('what others recorded', () => {
   });
 });
 
-test('a device that was wiped fetches the whole notebook again, says how far it is, and is usable meanwhile', async () => {
+test('a wiped device fetches the whole notebook, says how far it is, and is usable meanwhile', async () => {
   const it = await started();
   for (let n = 0; n < 330; n += 1)
     it.server.receive({

@@ -51,7 +51,7 @@ test('a find that never reached the server is rebuilt from what waits', async ()
   await reopened.dispatch(flush());
 });
 
-test('what a server refuses whole is sent in halves, until what it refuses is alone; that is put aside, and the rest arrives', async () => {
+test('a refused batch is halved until the refused entry is alone; it is put aside, the rest arrives', async () => {
   const it = await started();
   it.server.away = true;
   const first = await it.ridges();

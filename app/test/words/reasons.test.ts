@@ -171,7 +171,8 @@ test('these verdicts use nearly every reason there is', () => {
 test('the strip says one thing, the most urgent', () => {
   const lines = decided.map((v) => stripLine(v));
   expect(lines[0]).toBe(
-    `${guide.taxa.filter((t) => t.grade !== 'none' && t.taxon.kingdom === 'Fungi').length} dangerous ones are not ruled out yet.`,
+    `${guide.taxa.filter((t) => t.grade !== 'none' && t.taxon.kingdom === 'Fungi').length} dangerous ones ` +
+      `are not ruled out yet.`,
   );
   expect(lines[4]).toMatch(/^Looks at skin of the cap disagree/);
   expect(lines[12]).toMatch(/^Deadly nightshade .* is not for collecting/);

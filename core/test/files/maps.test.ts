@@ -30,7 +30,7 @@ describe('days written', () => {
     }
   });
 
-  test('texts come through, however long and with whatever signs; ids stay, so that a later file changes what an earlier one wrote', () => {
+  test('texts of any length and signs come through; ids stay, so a later file changes the earlier', () => {
     const title = 'Sloes; “wild”, \\ and\nafter frost — ' + 'ä'.repeat(120);
     const [event] = parse(
       toCalendar(

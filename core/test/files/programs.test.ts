@@ -5,7 +5,10 @@ describe('what other programs write comes in', () => {
   test.each<[string, string, Geometry[]]>([
     [
       'GPX of before, with a mark at its beginning',
-      `\uFEFF${GPX('<wpt lat="46.5" lon="12.1"><name>A</name></wpt>', 'version="1.0" creator="x" xmlns="http://www.topografix.com/GPX/1/0"')}`,
+      `\uFEFF${GPX(
+        '<wpt lat="46.5" lon="12.1"><name>A</name></wpt>',
+        'version="1.0" creator="x" xmlns="http://www.topografix.com/GPX/1/0"',
+      )}`,
       [{ type: 'Point', coordinates: [12.1, 46.5] }],
     ],
     [
@@ -16,7 +19,10 @@ describe('what other programs write comes in', () => {
     [
       'extensions, no times, several tracks and segments',
       GPX(
-        '<trk><name>T</name><trkseg><trkpt lat="46.5" lon="12.1"><extensions><x:hr xmlns:x="u">90</x:hr></extensions></trkpt><trkpt lat="46.6" lon="12.2"/></trkseg><trkseg><trkpt lat="46.7" lon="12.1"/><trkpt lat="46.8" lon="12.2"/></trkseg></trk><trk><trkseg><trkpt lat="46" lon="12"/><trkpt lat="46.1" lon="12"/></trkseg></trk>',
+        '<trk><name>T</name><trkseg><trkpt lat="46.5" lon="12.1"><extensions><x:hr ' +
+          'xmlns:x="u">90</x:hr></extensions></trkpt><trkpt lat="46.6" lon="12.2"/></trkseg><trkseg><trkpt lat="46.7" ' +
+          'lon="12.1"/><trkpt lat="46.8" lon="12.2"/></trkseg></trk><trk><trkseg><trkpt lat="46" lon="12"/><trkpt ' +
+          'lat="46.1" lon="12"/></trkseg></trk>',
       ),
       [
         {

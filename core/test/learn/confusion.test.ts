@@ -102,7 +102,7 @@ describe('when to look at what again', () => {
     expect(dueNow([...cards, card('f', 'none', 2)], day(20), 2).map(({ id }) => id)).toEqual(['f', 'c']);
     expect(dueNow(cards, day(0), 9).map(({ id }) => id)).toEqual([]);
   });
-  test('earned is written down: remembered well and long, often enough, with nothing dangerous of late; and it fades', () => {
+  test('a pair is earned by long memory, enough looks and no recent danger; and it fades', () => {
     const memory = drills([0, 1, 4, 12, 35, 80]);
     expect(memory.stability).toBeGreaterThan(EARNED.stabilityDays);
     expect(isEarned(memory, undefined, day(82))).toBe(true);

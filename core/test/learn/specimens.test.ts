@@ -13,7 +13,7 @@ import { relationAtStages } from '../../src/verdict/relation';
 import { guide, taxon, collectable } from '../finds';
 
 describe('specimens', () => {
-  test('obey the guide, every taxon at every stage: as usual where they are not strained, and never beyond what is possible', () => {
+  test('obey the guide, every taxon at every stage: usual unless strained, never impossible', () => {
     for (const one of guide.taxa) {
       for (const stage of one.taxon.stages) {
         for (const [seed, strain] of [
@@ -125,7 +125,7 @@ describe('walks', () => {
     expect(collecting.points).toBeLessThan(-10);
     expect(waiting.points).toBe(0);
   });
-  test('what was right by luck is not praised; a check that brings nothing costs a little, a dangerous collect far more', () => {
+  test('luck is not praised; an idle check costs little, a dangerous collect far more', () => {
     const target = taxon('cantharellus-cibarius');
     const stage = target.taxon.parts[0]!.stages.at(-1)!;
     // One that shows enough to be collected: some do not, since each shows something that is not usual now

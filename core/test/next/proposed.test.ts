@@ -104,7 +104,7 @@ describe('what is proposed', () => {
     }
   });
 
-  test('a number is measured where a large specimen would part what one of middle size does not, and only when nothing else is left', () => {
+  test('a size is measured where a large one would part them, and only when nothing else is left', () => {
     const seen = {
       hymenophore: 'ridges',
       'hymenophore.bond': 'inseparable',

@@ -22,7 +22,7 @@ describe('stamps', () => {
     );
   });
 
-  test('what a device tells is later than all it told and heard of, however its clock jumps, unless that is far ahead', () => {
+  test('a stamp is later than all made and heard of, however the clock jumps, unless far ahead', () => {
     fc.assert(
       fc.property(
         fc.array(fc.record({ now: fc.integer({ min: 0, max: 4e12 }), other: fc.option(moment) }), {

@@ -3,7 +3,7 @@ import { metresBetween, type Geometry, middleOf, pageEntryFor } from '../../src/
 import { field, seen, folded, PLACE } from './kit';
 
 describe('where', () => {
-  test('two positions are apart: a degree of latitude, and one of longitude at 60 degrees north, which is half as long', () => {
+  test('a degree of longitude at 60 degrees north is half as long as one of latitude', () => {
     // 2 π · 6371008.8 m / 360 = 111195.08 m.
     expect(metresBetween([12, 46], [12, 47])).toBeCloseTo(111_195.08, 1);
     // On a great circle it is a little shorter than half of that along the parallel.

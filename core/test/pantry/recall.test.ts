@@ -192,7 +192,7 @@ describe('recall', () => {
     ).toEqual(['a']);
   });
 
-  test('nothing is missed and nothing is found that does not descend: the same as a plain walk, for any descent', () => {
+  test('finds exactly what descends: the same as a plain walk, for any descent', () => {
     fc.assert(
       fc.property(
         fc.array(

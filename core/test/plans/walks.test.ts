@@ -98,7 +98,7 @@ describe('a walk', () => {
     expect(daylight('2026-06-21', [20, 75])).toEqual({});
   });
 
-  test('brings what the checks need, a bag for every kind of part, and what the ground asks for, each thing once', () => {
+  test('brings what the checks need, a bag for each kind of part, and what the ground asks for, once', () => {
     const [bilberry, gentian, bolete] = ['vaccinium-myrtillus', 'gentiana-lutea', 'boletus-edulis'].map(
       (id) => guide.taxon(id)!,
     );
@@ -138,7 +138,7 @@ describe('a walk', () => {
     expect(kitFor([], new Map(), []).map(({ item }) => item)).toEqual(['water', 'gloves', 'phone']);
   });
 
-  test('names every dangerous lookalike of a target, the deadly first, and which are not to be expected there and then', () => {
+  test('names every dangerous lookalike, the deadly first, and which are not expected there and then', () => {
     for (const target of guide.taxa.filter(({ taxon }) => taxon.parts.length > 0)) {
       const expected = lookalikesToExpect(guide, target, { month: 9, elevation: 900 });
       expect(expected.map(({ taxon }) => taxon.id).sort()).toEqual(
@@ -173,7 +173,7 @@ describe('what is known of a place', () => {
     }
   });
 
-  test('several things are answered as by somebody who is torn; with one that the guide has no word for, nothing is', () => {
+  test('several states are answered as torn; one that the guide does not know answers nothing', () => {
     expect(groundAnswers('Plantae', { habitat: ['hedge', 'meadow', 'garden'], trees: ['oak'] })).toEqual([
       { character: 'plant.habitat', states: ['garden', 'meadow'] },
     ]);

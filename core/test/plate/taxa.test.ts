@@ -137,7 +137,7 @@ describe('two side by side', () => {
   });
 });
 
-test('how leaves stand is not made up: without a statement one leaf stands beside the stem, without an outline none', () => {
+test('leaf position is not made up: unstated, one leaf lies beside the stem; without outline, none', () => {
   const gentian = taxon('gentiana-lutea');
   const without = (...characters: string[]) =>
     taxonPlate(

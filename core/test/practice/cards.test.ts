@@ -39,7 +39,7 @@ const pictures: Pictures = {
 
 const cards = cardsOf(guide, collectable, pictures);
 describe('cards', () => {
-  test('are of every pair with a listed lookalike, of what parts them, of terms, and of stages that look unlike', () => {
+  test('are of every listed pair, of what parts them, of terms, and of stages that look unlike', () => {
     const ids = new Set(cards.map(({ id }) => id));
     expect(ids.size).toBe(cards.length);
     for (const target of collectable)

@@ -50,7 +50,7 @@ describe('earned pairs as a group’s rule', () => {
       context: { ...find.context, practised },
     } as never);
 
-  test('only makes it stricter: asked for, it pauses until every such pair is earned; not asked for, practice changes nothing', () => {
+  test('only makes it stricter: where required it pauses until each pair is earned; else nothing changes', () => {
     expect(under(undefined, []).outcome).toBe('collect');
     expect(deadly.length).toBeGreaterThan(0);
     expect(under(['deadly'], [])).toMatchObject({ outcome: 'pause' });

@@ -29,7 +29,7 @@ describe('what is remembered', () => {
     expect(historyOf(guide, [{}]).cards.size).toBe(0);
   });
 
-  test('a dangerous one collected is remembered against its pair; what was right by luck, against the one that was open', () => {
+  test('a dangerous collect counts against its pair; luck counts against the pair that was open', () => {
     const collected = historyOf(guide, [
       { finds: [found({ decided: 'collect', risked: 'deadly', points: -100 })] },
     ]);
@@ -68,7 +68,7 @@ describe('what is remembered', () => {
     ...more,
   });
 
-  test('what was superseded in earnest: one’s own second answer, another’s blind look, strays that were let through; nobody else’s slips', () => {
+  test('slips in earnest: an own second answer, another’s blind look, strays; nobody else’s slips', () => {
     const own = record({
       readings: [
         reading('volva', 'none', { by: 'ilse', minute: 1 }),

@@ -44,7 +44,7 @@ describe('what may be made of it', () => {
     expect(refusalOf(made(id, at), method)?.code).toBe(code);
   });
 
-  test('nothing is distilled, no fungus is kept in a closed jar or spirit, and what is for the skin is never drunk', () => {
+  test('nothing is distilled, no fungus is jarred or put in spirit, what is for the skin is not drunk', () => {
     for (const { taxon } of guide.taxa) {
       for (const part of taxon.parts) {
         const one = { kingdom: taxon.kingdom, part };
@@ -106,7 +106,7 @@ describe('what may be made of it', () => {
     );
   });
 
-  test('a sentence of the guide alone is taken for safety and asked for at once; marked as cooking it is asked of the pot', () => {
+  test('a plain precaution is asked for at once; one marked as cooking is asked of the pot', () => {
     const one = made('cantharellus-cibarius');
     const guideSteps = (before: typeof one.part.before, method: 'dry' | 'cook') =>
       stepsFor({ made: { ...one, part: { ...one.part, before } }, method, fromHarvest: true })

@@ -54,7 +54,7 @@ describe('how long after rain it comes', () => {
     expect(six!.deviation).toBeGreaterThanOrEqual(0.6 * need.begins.rain!.spread);
   });
 
-  test('moves what is foreseen for every patch; of this year, and of what nothing was seen of, nothing is learned', () => {
+  test('moves the forecast of every patch; nothing is learned of this year or of the unseen', () => {
     const known = watched([2021, 2022, 2023, 2024, 2025], 5);
     const other = at('there', here);
     const begins = (places: SeenPlace[]) =>

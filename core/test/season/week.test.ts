@@ -98,7 +98,7 @@ describe('return visits', () => {
     );
   });
 
-  test('joined over several patches miss none of them more than was accepted, with fewer walks than each by itself', () => {
+  test('joined over patches: each misses no more than accepted, with fewer walks than one by one', () => {
     fc.assert(
       fc.property(
         fc.array(spans, { minLength: 2, maxLength: 4 }),

@@ -115,7 +115,7 @@ describe('counts', () => {
     });
   });
 
-  test('by stage: of leaves and roots the grown and the bearing count, of flowers and fruit only those that bear', () => {
+  test('by stage: for leaves and roots grown and bearing plants count, for flowers and fruit only bearing', () => {
     const count = { how: 'stages', young: 40, grown: 11, bearing: 6 } as const;
     expect([
       estimateOf(count, 'leaf').mid,

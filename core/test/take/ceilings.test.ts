@@ -188,7 +188,7 @@ describe('the manner', () => {
   });
 });
 
-test('patches of which the ceiling is taken for fifty years that differ stay as often as was said; a third for everything does not keep a root', () => {
+test('patches at their ceiling last fifty uneven years as often as stated; a third does not keep a root', () => {
   for (const [form, part] of [
     ['annual', 'flower'],
     ['perennial', 'leaf'],

@@ -21,7 +21,7 @@ test('five targets settled on the shortest way: twenty taps at most', async () =
   }
 });
 
-test('nobody who eats along is passed by: with an allergy to ask for, the answer for everything does not lead on before it is asked', async () => {
+test('who eats along is asked: with an allergy in question, one answer for all does not lead on', async () => {
   const { page, context, errors } = await rig.open();
   await page.goto('/new');
   const castanea = guide.taxon('castanea-sativa')!;
@@ -165,7 +165,7 @@ test('a name can stay open: kept, and never collected', async () => {
   await context.close();
 });
 
-test('the guide to leaf through: a name in another language, one that means two, a page, a pair, a card for paper', async () => {
+test('the guide: a name in another language, a name of two taxa, a page, a pair, a card for paper', async () => {
   const { page, context } = await rig.open();
   await page.goto('/guide');
   await page.getByLabel('Name, in any language, or scientific').fill('Bärlauch');

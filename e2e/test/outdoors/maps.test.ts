@@ -5,7 +5,7 @@ import { rig, button, heading, lines, setUp } from './kit';
 jest.setTimeout(240_000);
 setUp();
 
-test('a place is drawn on the map, nearer and nearer, and drawn anew by degrees; single kinds are allowed and forbidden there', async () => {
+test('a place is drawn on the map, zoomed, redrawn by degrees; single taxa are allowed and forbidden', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/places');
   await button(page, /^2, /).waitFor();
@@ -84,7 +84,7 @@ test('a place is drawn on the map, nearer and nearer, and drawn anew by degrees;
   await context.close();
 });
 
-test('a map of one’s own is drawn behind the places and stays on the device; what is no map is refused, and the one before stays', async () => {
+test('an own map is drawn behind the places and stays on the device; what is no map is refused', async () => {
   const { page, context, errors } = await rig.open(WIDE);
   await page.goto('/places');
   await page.getByText(/The Ostrel valley, made up for the demo/).waitFor();
@@ -143,7 +143,7 @@ test('a map of one’s own is drawn behind the places and stays on the device; w
   await context.close();
 });
 
-test('what others suspect stands on the first screen until it is read; days to look again are planned over all places, and go into a calendar', async () => {
+test('suspicions of others are on the start until read; days to look again go into a calendar', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/');
   const told = page.getByRole('status', { name: 'Told by your group' });
@@ -184,7 +184,7 @@ test('what others suspect stands on the first screen until it is read; days to l
   await context.close();
 });
 
-test('a new place, where the phone stands, is one’s own unless told otherwise; a permit that has ended makes it ask first', async () => {
+test('a new place at the phone’s position is private by default; an ended permit makes it ask first', async () => {
   const { page, context } = await rig.open(PHONE);
   await page.goto('/places');
   await button(page, 'Put down a place').click();

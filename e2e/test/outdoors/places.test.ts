@@ -17,7 +17,7 @@ async function sight(page: Page, search: string, name: RegExp, chips: readonly s
   await heading(page, 'What do you see?').waitFor({ state: 'detached' });
 }
 
-test('the week: what goes soon stands first, with why and with what the household has to mind; a place leads on from it', async () => {
+test('the week: what ends soon is first, with why and the household’s cautions; it leads to a place', async () => {
   const { page, context, errors } = await rig.open(WIDE);
   await page.goto('/week');
   await heading(page, 'Last chance').waitFor();
@@ -49,7 +49,7 @@ test('the week: what goes soon stands first, with why and with what the househol
   await context.close();
 });
 
-test('a place without a connection: told, seen at, found at; kept over a closed tab, sent later; the next visit moves', async () => {
+test('a place without a connection: recorded, seen at, found at, kept over a closed tab, sent later', async () => {
   const { page, context, errors } = await rig.open(PHONE, true);
   await page.goto('/place/demo-place-hedge');
   await heading(page, 'When to come').waitFor();
@@ -146,7 +146,7 @@ test('a place without a connection: told, seen at, found at; kept over a closed 
   await context.close();
 });
 
-test('places come in from a file and go out as one; what is no such file is refused with a reason, and nothing of it is taken', async () => {
+test('places come in from a file and go out as one; another file is refused whole, with a reason', async () => {
   const { page, context } = await rig.open(PHONE);
   await page.goto('/places');
   await lines(page, 'Places').first().waitFor();
@@ -167,7 +167,9 @@ test('places come in from a file and go out as one; what is no such file is refu
   expect(await lines(page, 'Places').count()).toBe(count);
   await load(
     'walk.gpx',
-    '\uFEFF<?xml version="1.0"?><gpx version="1.1" creator="x" xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="46.5012" lon="12.1873"><ele>602</ele><name>Old &amp; bent ash tree</name></wpt></gpx>',
+    '\uFEFF<?xml version="1.0"?><gpx version="1.1" creator="x" ' +
+      'xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="46.5012" lon="12.1873"><ele>602</ele><name>Old &amp; ' +
+      'bent ash tree</name></wpt></gpx>',
   );
   await page.getByText('One place of 1 put down, in your own notebook.').waitFor();
   await lines(page, 'Places').filter({ hasText: 'Old & bent ash tree' }).getByText(/602/).waitFor();

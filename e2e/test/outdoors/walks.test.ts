@@ -8,7 +8,7 @@ jest.setTimeout(240_000);
 setUp();
 
 const chosen = (page: Page, name: string) => page.getByRole('radio', { name, checked: true }).waitFor();
-test('a walk is planned, holds without a connection, and is one page on paper; weather of one’s own is taken, and refused with its reason', async () => {
+test('a walk is planned, works without a connection, prints on a page; own weather is read or refused', async () => {
   const { page, context, errors } = await rig.open(PHONE, true);
   await page.goto('/week');
   await heading(page, 'Last chance').waitFor();
@@ -158,7 +158,7 @@ test('who eats along colours the week', async () => {
   await context.close();
 });
 
-test('two keepers’ devices that were apart agree on the group’s rules in the end, field by field, and what was told before stays visible', async () => {
+test('two keepers’ offline devices agree on the rules, field by field; earlier values stay visible', async () => {
   const [one, two] = [await rig.open(PHONE), await rig.open(PHONE)];
   for (const { page } of [one, two]) {
     await page.goto('/group/ostrel-walkers');

@@ -23,7 +23,7 @@ async function collect(page: Page): Promise<string> {
 
 /** A guide with one deadly fungus more, of which nothing is known: nothing that grows can have its bars. */
 
-test('chanterelles from the verdict to the jar, partly without a connection; recalled by a corrected guide; and the sheet', async () => {
+test('chanterelles from the verdict to the jar, partly offline; recalled by a corrected guide; the sheet', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await collect(page);
   await takeAndSort(page, context);

@@ -149,7 +149,7 @@ test('a forgotten password: a letter, a new one, and every other device is signe
   for (const one of [first.context, context]) await one.close();
 });
 
-test('an account deleted: only by its own name, with its notebook and on this device; in the group’s notebook it is somebody without a name', async () => {
+test('an account is deleted with its notebook, also on the device; in the group it loses its name', async () => {
   const [keeper, leaver] = [await newcomer('Hanno Hask'), await newcomer('Lio Lenk')];
   await beginGroup(keeper.page, 'Ferry walkers');
   await keeper.page.getByRole('button', { name: 'Show a code' }).click();

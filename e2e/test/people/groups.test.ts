@@ -6,7 +6,7 @@ import { newcomer, beginGroup, findIn, answer, rig, setUp } from './kit';
 jest.setTimeout(180_000);
 setUp();
 
-test('two people of one group: joined by a code, a find shared and its place kept, a second look asked for and given blind, both laid side by side', async () => {
+test('two of a group: joined by a code, a shared find, its place kept, a blind second look compared', async () => {
   const one = await newcomer('Una Ulm');
   // A group, and a code for one more.
   await beginGroup(one.page, 'Weir walkers');

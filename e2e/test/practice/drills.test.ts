@@ -23,7 +23,7 @@ async function lookOnce(page: Page, organ: number): Promise<void> {
   await page.getByRole('heading', { name: 'Look closer' }).waitFor();
 }
 
-test('a walk of five finds on a phone, without a network; told later, it is all there, and the same walk can be met again', async () => {
+test('a walk of five finds on a phone, without a network; it is sent later and can be walked again', async () => {
   const { page, context, errors } = await rig.open(PHONE, true);
   await page.goto('/practice');
   await page.getByRole('heading', { name: 'The practice wood' }).waitFor();
@@ -96,7 +96,7 @@ test('a walk of five finds on a phone, without a network; told later, it is all 
   await context.close();
 });
 
-test('drills by keyboard alone: the answer counts, comes back, and is seen in the picture of what is taken for what', async () => {
+test('drills by keyboard alone: the answer counts, comes back, and is in the picture of confusions', async () => {
   const { page, context } = await rig.open(PHONE);
   await page.goto('/practice/drill?cards=feature:cap.shape,feature:cap.shape');
   for (let at = 1; at <= 2; at += 1) {

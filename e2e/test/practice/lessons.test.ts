@@ -28,7 +28,7 @@ async function newcomer(name: string) {
   return { keeper, other };
 }
 
-test('a lesson is made by a keeper and done by another; it goes out as a file and comes back; a broken one is refused by the name of its field', async () => {
+test('a keeper’s lesson is done by another, goes out as a file and back; a broken one is refused', async () => {
   const { keeper, other } = await newcomer('Selke');
   const { page } = keeper;
   await page.goto('/practice/lessons');
@@ -133,7 +133,7 @@ test('a lesson is made by a keeper and done by another; it goes out as a file an
   await other.context.close();
 });
 
-test('the gentler set ends with showing it to an adult; a group that asks for earned pairs says so in the field', async () => {
+test('the gentler set ends with showing it to an adult; a group that requires earned pairs says so', async () => {
   const { page, context } = await rig.open(PHONE);
   await page.goto('/practice');
   await page.getByRole('checkbox', { name: 'A gentler set, for a child' }).click();

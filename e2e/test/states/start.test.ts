@@ -34,7 +34,7 @@ test('the start stands still: what comes later pushes nothing away', async () =>
   await context.close();
 });
 
-test('the first screen waits for no more than 450,000 bytes of programs, and what begins them is a script of its own', async () => {
+test('the first screen waits for at most 450,000 bytes of scripts, begun by a script of its own', async () => {
   const { page, context } = await rig.open(PHONE, false, false);
   const html = await (await page.request.get('/')).text();
   const programs = [
@@ -57,7 +57,7 @@ test('the first screen waits for no more than 450,000 bytes of programs, and wha
   await context.close();
 });
 
-test('what the page says by itself stands before the program is asked for; one script of its own asks, and nothing else in the page may run', async () => {
+test('the page shows its own text before the program is fetched, by one script; no other may run', async () => {
   const { page, context } = await rig.open(PHONE, false, false);
   const answer = await page.request.get('/');
   const html = await answer.text();

@@ -32,10 +32,8 @@ interface SessionRow {
 }
 
 export async function sessionsOf(db: Db, { person, id }: Session): Promise<SessionView[]> {
-  const { rows } =
-    await sql<SessionRow>`select id, "createdAt", "updatedAt", "userAgent" from session where "userId" = ${person} and "expiresAt" > now() order by "updatedAt" desc, id limit 100`.execute(
-      db,
-    );
+  const { rows } = await sql<SessionRow>`select id, "createdAt", "updatedAt", "userAgent" from session
+      where "userId" = ${person} and "expiresAt" > now() order by "updatedAt" desc, id limit 100`.execute(db);
   return rows.map((row) => ({
     id: row.id,
     current: row.id === id,

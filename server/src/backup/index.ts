@@ -61,9 +61,9 @@ export async function digest(db: Db, guide: CompiledGuide): Promise<Digest> {
     ['pages', 'page_id'],
   ] as const) {
     const { rows } = await sql<{ id: string; count: string }>`
-      select ${sql.ref(column)} as id, count(*) as count from entries where ${sql.ref(column)} is not null and not exists (select 1 from ${sql.table(table)} as begun where begun.id = ${sql.ref(`entries.${column}`)}) group by 1`.execute(
-      db,
-    );
+      select ${sql.ref(column)} as id, count(*) as count from entries where ${sql.ref(column)} is not null
+      and not exists (select 1 from ${sql.table(table)} as begun
+      where begun.id = ${sql.ref(`entries.${column}`)}) group by 1`.execute(db);
     for (const { id, count } of rows) problems.push(`${count} entries are of "${id}", which never began`);
   }
   return {

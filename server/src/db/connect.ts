@@ -99,7 +99,8 @@ export async function isMigrated(db: Db): Promise<boolean> {
 export class NewerDatabase extends Error {
   constructor(names: readonly string[]) {
     super(
-      `This database was brought to a newer form (${names.join(', ')}) than this server knows. Start a newer Pause, or restore a copy from before.`,
+      `This database was brought to a newer form (${names.join(', ')}) than this server knows. Start a ` +
+        `newer Pause, or restore a copy from before.`,
     );
     this.name = 'NewerDatabase';
   }

@@ -22,9 +22,8 @@ export async function applicationRole(owner: Db, url: string): Promise<string | 
   } = await sql<{
     may: boolean;
     database: string;
-  }>`select rolsuper or rolcreaterole as may, current_database() as database from pg_roles where rolname = current_user`.execute(
-    owner,
-  );
+  }>`select rolsuper or rolcreaterole as may, current_database() as database from pg_roles
+    where rolname = current_user`.execute(owner);
   if (can?.may !== true) return undefined;
   const role = `${can.database}_app`;
   return owner.transaction().execute(async (transaction) => {

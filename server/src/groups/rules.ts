@@ -16,9 +16,8 @@ export async function settleGroups(db: Db, person: string, fields: readonly Grou
   for (const group of new Set(fields.map(({ page }) => page))) {
     const rows = await sql<{ field: string; value: unknown }>`
       select distinct on (body ->> 'field') body ->> 'field' as field, body -> 'value' as value from entries
-      where stream = ${groupStream(group)} and page_id = ${group} and kind = 'fields' order by body ->> 'field', stamp collate "C" desc, id collate "C" desc`.execute(
-      db,
-    );
+      where stream = ${groupStream(group)} and page_id = ${group} and kind = 'fields'
+      order by body ->> 'field', stamp collate "C" desc, id collate "C" desc`.execute(db);
     const { policy, name: called } = await db
       .selectFrom('groups')
       .select(['policy', 'name'])

@@ -20,7 +20,8 @@ export const confirmLetter = (to: Recipient, origin: string, token: string): Let
   letter(
     to,
     'Confirm your e-mail address for Pause',
-    'Somebody made an account for Pause with this e-mail address. If it was you, open this link and confirm it. It is good for one day.',
+    'Somebody made an account for Pause with this e-mail address. If it was you, open this link and confirm ' +
+      'it. It is good for one day.',
     link(origin, 'confirm', token),
     'If it was not you, do nothing: without this link the account stays closed.',
   );
@@ -29,7 +30,8 @@ export const resetLetter = (to: Recipient, origin: string, token: string): Lette
   letter(
     to,
     'A new password for Pause',
-    'Somebody asked for a new password for your account. If it was you, open this link and choose one. It is good for one hour, once.',
+    'Somebody asked for a new password for your account. If it was you, open this link and choose one. It ' +
+      'is good for one hour, once.',
     link(origin, 'reset', token),
     'If it was not you, do nothing: your password stays as it is.',
   );
@@ -38,7 +40,8 @@ export const knownLetter = (to: Recipient, origin: string): Letter =>
   letter(
     to,
     'You have an account for Pause already',
-    'Somebody wanted to make an account for Pause with this e-mail address, but it has one. If it was you, sign in with the password you have, or ask for a new one here:',
+    'Somebody wanted to make an account for Pause with this e-mail address, but it has one. If it was you, ' +
+      'sign in with the password you have, or ask for a new one here:',
     link(origin, 'reset'),
     'If it was not you, do nothing.',
   );

@@ -138,11 +138,12 @@ export interface Held {
  */
 export async function holdFree(db: Db, people: readonly string[], streams: readonly string[]): Promise<Held> {
   const { rows } = await sql<{ person: string | null; stream: string | null; last: string | null }>`
-    with present as materialized (select id from people where id = any(${[...people]}::text[]) and left_at is null order by id for share skip locked),
-      free as materialized (select id, last from streams where id = any(${[...streams]}::text[]) order by id for no key update skip locked)
-    select id as person, null as stream, null::bigint as last from present union all select null, id, last from free`.execute(
-    db,
-  );
+    with present as materialized (select id from people where id = any(${[...people]}::text[])
+      and left_at is null order by id for share skip locked),
+      free as materialized (select id, last from streams where id = any(${[...streams]}::text[])
+        order by id for no key update skip locked)
+    select id as person, null as stream, null::bigint as last from present union all select null, id, last
+    from free`.execute(db);
   return {
     people: new Set(rows.flatMap(({ person }) => person ?? [])),
     last: new Map(

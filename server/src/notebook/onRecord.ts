@@ -115,9 +115,8 @@ async function addConsents(
     find_id: string;
     verdict: string;
   }>`select find_id, body->>'verdict' as verdict from entries
-      where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind = 'consents' and body->>'verdict' = any(${chosen}::text[])`.execute(
-    db,
-  );
+      where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind = 'consents'
+      and body->>'verdict' = any(${chosen}::text[])`.execute(db);
   for (const { find_id, verdict } of rows) found.get(find_id)?.consents.push({ verdict });
 }
 
@@ -137,10 +136,10 @@ async function addWhoLooked(
     here: boolean | null;
     blind: boolean | null;
   }>`
-      select distinct find_id, kind, body->>'by' as by, body->>'of' as of, (body->>'here')::boolean as here, (body->>'blind')::boolean as blind from entries
-      where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[]) and kind in ('readings', 'asks', 'reveals')`.execute(
-    db,
-  );
+      select distinct find_id, kind, body->>'by' as by, body->>'of' as of, (body->>'here')::boolean as
+      here, (body->>'blind')::boolean as blind from entries
+      where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[])
+      and kind in ('readings', 'asks', 'reveals')`.execute(db);
   for (const { find_id, kind, by, of, here, blind } of rows) {
     const record = found.get(find_id);
     if (kind === 'readings') record?.readings.push({ by, blind: blind ?? undefined });

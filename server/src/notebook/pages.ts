@@ -54,10 +54,12 @@ export async function newestFields(
     .where('id', 'in', [...pages])
     .execute();
   const { rows } = await sql<Pick<EntryRow, 'kind' | 'find_id' | 'page_id' | 'stamp' | 'body'>>`
-    select e.kind, e.find_id, e.page_id, e.stamp, e.body from unnest(${[...pages]}::text[]) as page (id) cross join unnest(${[...fields]}::text[]) as wanted (field)
-    cross join lateral (select * from entries where stream = ${inStreams([...new Set(heads.map(({ stream }) => stream))])} and page_id = page.id and kind = 'fields' and body->>'field' = wanted.field order by stamp collate "C" desc, id desc limit 1) as e`.execute(
-    db,
-  );
+    select e.kind, e.find_id, e.page_id, e.stamp, e.body from unnest(${[...pages]}::text[]) as page (id)
+    cross join unnest(${[...fields]}::text[]) as wanted (field)
+    cross join lateral (select * from entries
+    where stream = ${inStreams([...new Set(heads.map(({ stream }) => stream))])} and page_id = page.id
+    and kind = 'fields' and body->>'field' = wanted.field
+    order by stamp collate "C" desc, id desc limit 1) as e`.execute(db);
   const entries = groupEntries(rows.map(toEntry)).pages;
   return new Map(
     heads.map(({ id, kind, person, stream }) => {

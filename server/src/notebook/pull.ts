@@ -37,7 +37,8 @@ export async function pull(
     select seq, sum(size) over (order by seq) - size as before
     from (
       select e.seq, octet_length(e.body::text) + coalesce(octet_length(a.arrival::text), 0) as size
-      from entries e left join arrivals a on a.id = e.id and e.kind = 'verdicts' where e.stream = ${stream} and e.seq > ${String(after)} order by e.seq limit ${most}
+      from entries e left join arrivals a on a.id = e.id and e.kind = 'verdicts' where e.stream = ${stream}
+      and e.seq > ${String(after)} order by e.seq limit ${most}
     ) as next
   ) as sized where before < ${MOST_BYTES}`.execute(db);
   const rows =
@@ -88,10 +89,12 @@ async function placesOf(db: Db, finds: readonly string[]): Promise<Map<string, P
     .where('id', 'in', [...finds])
     .execute();
   const { rows } = await sql<{ find_id: string; stamp: string; body: Edit }>`
-    select e.find_id, e.stamp, e.body from unnest(${[...finds]}::text[]) as find (id) cross join unnest(${[...PLACE_CHOICES]}::text[]) as wanted (field)
-    cross join lateral (select * from entries where stream = ${inStreams([...new Set(heads.map(({ stream }) => stream))])} and find_id = find.id and kind = 'edits' and body->>'field' = wanted.field order by stamp collate "C" desc, id desc limit 1) as e`.execute(
-    db,
-  );
+    select e.find_id, e.stamp, e.body from unnest(${[...finds]}::text[]) as find (id) cross
+    join unnest(${[...PLACE_CHOICES]}::text[]) as wanted (field)
+    cross join lateral (select * from entries
+    where stream = ${inStreams([...new Set(heads.map(({ stream }) => stream))])} and find_id = find.id
+    and kind = 'edits' and body->>'field' = wanted.field
+    order by stamp collate "C" desc, id desc limit 1) as e`.execute(db);
   const places = new Map(heads.map(({ id, person }) => [id, { person, edits: [] as Edit[] }]));
   for (const { find_id, body } of rows) places.get(find_id)?.edits.push(body);
   return places;

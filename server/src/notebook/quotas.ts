@@ -193,7 +193,9 @@ function tooManyOfKind(counts: Counts, { person, entry, finder }: Wanted): Field
   return [
     {
       field: 'kind',
-      reason: `there are ${allowed} ${entry.kind} on this find already${own ? '' : ' by others than the finder'}, which is the most: begin another find`,
+      reason:
+        `there are ${allowed} ${entry.kind} on this find ` +
+        `already${own ? '' : ' by others than the finder'}, which is the most: begin another find`,
     },
   ];
 }

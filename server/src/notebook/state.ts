@@ -132,7 +132,8 @@ function knownAmong(rows: readonly EntryOnRecord[]): Map<string, Known> {
 async function parentsAbove(db: Db, ids: readonly string[]): Promise<Map<string, readonly string[]>> {
   if (ids.length === 0) return new Map();
   const { rows } = await sql<{ child: string; parents: string[] }>`
-    with recursive up (id) as (select unnest(${[...ids]}::text[]) union select descents.parent from up join descents on descents.child = up.id)
+    with recursive up (id) as (select unnest(${[...ids]}::text[]) union select descents.parent from up
+      join descents on descents.child = up.id)
     select child, array_agg(parent) as parents from descents where child in (select id from up) group by child`.execute(
     db,
   );

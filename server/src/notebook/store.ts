@@ -53,22 +53,29 @@ async function storeRows(db: Db, rows: readonly Row[], counts: readonly Addition
   const [streams, seqs] = [column('stream'), column('seq')];
   await sql`with used as (
       insert into entry_ids (key, stream, seq, about)
-      select * from unnest(${rows.map(({ kind, id }) => entryKey(kind, id))}::uuid[], ${streams}::text[], ${seqs}::bigint[], ${column('about')}::text[])
+      select * from unnest(${rows.map(({ kind, id }) => entryKey(kind, id))}::uuid[], ${streams}::text[],
+      ${seqs}::bigint[], ${column('about')}::text[])
     ), kept as (
       insert into entries (stream, seq, kind, id, find_id, page_id, person, stamp, body, content_hash, form)
-      select *, 1 from unnest(${streams}::text[], ${seqs}::bigint[], ${column('kind')}::text[], ${column('id')}::text[], ${column('find_id')}::text[],
-        ${column('page_id')}::text[], ${column('person')}::text[], ${column('stamp')}::text[], ${column('body')}::jsonb[], ${column('content_hash')}::text[])
+      select *, 1 from unnest(${streams}::text[], ${seqs}::bigint[], ${column('kind')}::text[],
+      ${column('id')}::text[], ${column('find_id')}::text[],
+        ${column('page_id')}::text[], ${column('person')}::text[], ${column('stamp')}::text[],
+          ${column('body')}::jsonb[], ${column('content_hash')}::text[])
     ), counted as (
       insert into written (of, person, entries, bytes)
-      select * from unnest(${counts.map(({ of }) => of)}::text[], ${counts.map(({ person }) => person)}::text[], ${counts.map(({ entries }) => entries)}::int[], ${counts.map(({ bytes }) => bytes)}::bigint[])
-      on conflict (of, person) do update set entries = written.entries + excluded.entries, bytes = written.bytes + excluded.bytes
+      select * from unnest(${counts.map(({ of }) => of)}::text[],
+      ${counts.map(({ person }) => person)}::text[], ${counts.map(({ entries }) => entries)}::int[],
+        ${counts.map(({ bytes }) => bytes)}::bigint[])
+      on conflict (of, person) do update set entries = written.entries + excluded.entries, bytes =
+      written.bytes + excluded.bytes
     ), grown as (
-      update streams set last = ends.last from unnest(${[...ends.keys()]}::text[], ${[...ends.values()]}::bigint[]) as ends (id, last) where streams.id = ends.id
+      update streams set last = ends.last
+        from unnest(${[...ends.keys()]}::text[], ${[...ends.values()]}::bigint[]) as ends (id, last)
+        where streams.id = ends.id
       returning streams.id, streams.last
     )
-    select pg_notify(${CHANNEL}, '{"stream":'::text || to_json(id)::text || ',"last":'::text || last::text || '}'::text) from grown`.execute(
-    db,
-  );
+    select pg_notify(${CHANNEL}, '{"stream":'::text || to_json(id)::text || ',"last":'::text || last::text
+    || '}'::text) from grown`.execute(db);
 }
 
 async function storeDescents(db: Db, descends: ReadonlyMap<string, readonly string[]>): Promise<void> {

@@ -44,10 +44,8 @@ export async function pictureEntry(
 export async function mustView(db: Db, actor: Actor, id: string): Promise<void> {
   const one = await pictureEntry(db, id);
   if (!one || !mayRead(actor, one.stream)) throw noSuchPicture();
-  const { rows } =
-    await sql`select 1 from entries where stream = ${one.stream} and kind = 'drops' and find_id = ${one.find} and body ->> 'picture' = ${id}`.execute(
-      db,
-    );
+  const { rows } = await sql`select 1 from entries where stream = ${one.stream} and kind = 'drops'
+      and find_id = ${one.find} and body ->> 'picture' = ${id}`.execute(db);
   if (rows.length > 0) throw noSuchPicture();
 }
 
@@ -56,9 +54,9 @@ export async function soFar(db: Db, id: string): Promise<number> {
     rows: [row],
   } = await sql<{
     n: number;
-  }>`select coalesce((select size from stored_pictures where id = ${id} and dropped_at is null), (select sum(length(bytes)) from picture_parts where picture_id = ${id}), 0)::int as n`.execute(
-    db,
-  );
+  }>`select coalesce((select size from stored_pictures where id = ${id}
+    and dropped_at is null), (select sum(length(bytes)) from picture_parts
+    where picture_id = ${id}), 0)::int as n`.execute(db);
   return row?.n ?? 0;
 }
 

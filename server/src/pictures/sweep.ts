@@ -10,10 +10,11 @@ export async function forget(db: Db, ids: readonly string[]): Promise<void> {
   if (ids.length === 0) return;
   const { rows } = await sql<{ person: string; bytes: string }>`
     select e.person, sum(p.bytes) as bytes from (
-      select picture_id as id, length(bytes) as bytes from picture_parts union all select id, size from stored_pictures where dropped_at is null
-    ) as p join entry_ids used on used.key = entry_key('pictures', p.id) join entries e on e.stream = used.stream and e.seq = used.seq where p.id = any(${[...ids]}::text[]) group by 1`.execute(
-    db,
-  );
+      select picture_id as id, length(bytes) as bytes from picture_parts union all select id, size
+      from stored_pictures where dropped_at is null
+    ) as p join entry_ids used on used.key = entry_key('pictures', p.id)
+      join entries e on e.stream = used.stream and e.seq = used.seq where p.id = any(${[...ids]}::text[])
+      group by 1`.execute(db);
   await db
     .updateTable('stored_pictures')
     .set({ dropped_at: sql`now()` })

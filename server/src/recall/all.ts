@@ -26,9 +26,8 @@ export async function recheckAll(
   onProgress: (progress: Progress) => void = () => undefined,
 ): Promise<number> {
   const { version } = guide;
-  await sql`insert into recall_asked (find_id, version, looks) select distinct find_id, '', '{}'::text[] from entries where kind = 'decisions' and body->>'choice' = 'collect' on conflict do nothing`.execute(
-    db,
-  );
+  await sql`insert into recall_asked (find_id, version, looks) select distinct find_id, '', '{}'::text[]
+    from entries where kind = 'decisions' and body->>'choice' = 'collect' on conflict do nothing`.execute(db);
   await askMissed(db);
   await passOver(db, guide);
   let progress = await progressOf(db, version);
@@ -74,9 +73,8 @@ async function progressOf(db: Db, version: string): Promise<Progress> {
   } = await sql<{
     total: number;
     done: number;
-  }>`select count(*)::int as total, (count(*) filter (where version = ${version}))::int as done from recall_asked`.execute(
-    db,
-  );
+  }>`select count(*)::int as total, (count(*) filter (where version = ${version}))::int as done
+    from recall_asked`.execute(db);
   return counted ?? { total: 0, done: 0 };
 }
 
@@ -86,7 +84,8 @@ async function progressOf(db: Db, version: string): Promise<Progress> {
  */
 async function askMissed(db: Db): Promise<void> {
   await sql`update recall_asked set version = '' where exists (
-    select 1 from entries where entries.find_id = recall_asked.find_id and entries.kind = any(${[...MOVES]}::text[]) and entries.received_at > recall_asked.asked_at)`.execute(
+    select 1 from entries where entries.find_id = recall_asked.find_id
+    and entries.kind = any(${[...MOVES]}::text[]) and entries.received_at > recall_asked.asked_at)`.execute(
     db,
   );
 }
@@ -107,7 +106,8 @@ export async function passOver(db: Db, guide: CompiledGuide): Promise<void> {
     }>`select distinct unnest(looks) as look from recall_asked where version = ${version}`.execute(db);
     const moved = rows.map(({ look }) => look).filter((look) => moves(change, look));
     const targets = [...new Set([...change.targets, ...change.changed.map(({ taxon }) => taxon)])];
-    await sql`update recall_asked set version = ${guide.version} where version = ${version} and not looks && ${moved}::text[] and target is not null and target <> all(${targets}::text[])`.execute(
+    await sql`update recall_asked set version = ${guide.version} where version = ${version}
+      and not looks && ${moved}::text[] and target is not null and target <> all(${targets}::text[])`.execute(
       db,
     );
   }

@@ -25,7 +25,8 @@ export async function recallsFor(db: Db, actor: Actor, version: string): Promise
     with recursive outside (id) as (
       -- What something of theirs comes from, where they do not read it themselves: of a group that they left, say.
       select d.parent from descents d join pages p on p.id = d.child where p.stream = any(${streams})
-        and not exists (select 1 from pages where pages.id = d.parent and pages.stream = any(${streams})) and not exists (select 1 from finds where finds.id = d.parent and finds.stream = any(${streams}))
+        and not exists (select 1 from pages where pages.id = d.parent and pages.stream = any(${streams}))
+        and not exists (select 1 from finds where finds.id = d.parent and finds.stream = any(${streams}))
       union
       select descents.parent from outside join descents on descents.child = outside.id
     ), down (root, id) as (
@@ -34,9 +35,12 @@ export async function recallsFor(db: Db, actor: Actor, version: string): Promise
       select down.root, descents.child from down join descents on descents.parent = down.id
     ), theirs as (
       select down.root, down.id from down
-      where exists (select 1 from pages where pages.id = down.id and pages.stream = any(${streams})) or exists (select 1 from finds where finds.id = down.id and finds.stream = any(${streams}))
+      where exists (select 1 from pages where pages.id = down.id
+      and pages.stream = any(${streams})) or exists (select 1 from finds where finds.id = down.id
+      and finds.stream = any(${streams}))
     )
-    select recalls."of", recalls.cause, array_agg(theirs.id order by theirs.id) as ids from theirs join recalls on recalls."of" = theirs.root group by recalls."of", recalls.cause order by recalls."of"`.execute(
+    select recalls."of", recalls.cause, array_agg(theirs.id order by theirs.id) as ids from theirs
+    join recalls on recalls."of" = theirs.root group by recalls."of", recalls.cause order by recalls."of"`.execute(
     db,
   );
   const run = await db

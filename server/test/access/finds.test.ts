@@ -202,7 +202,7 @@ describe('what can be told of a find of the group', () => {
     );
   });
 
-  test('face to face the second person’s answers are told on the finder’s device; after a look at the first ones nothing is blind any more', async () => {
+  test('face to face the second answers on the finder’s device; blind only before seeing the first', async () => {
     const { find: id, piece } = await find('member', true);
     const blind = (by: string) =>
       entry(id, 'readings', {

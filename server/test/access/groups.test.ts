@@ -58,7 +58,7 @@ describe('groups', () => {
   });
 });
 
-test('what a keeper signed counts for the group’s verdicts, is bound to what the guide says, and can be taken back', async () => {
+test('a keeper’s signature counts for the group’s verdicts, as long as the guide says the same', async () => {
   const content = (id: string) => taxonContent(guide.taxon(id)!);
   expect(
     await ask('keeper', 'POST', `/groups/${group}/reviews`, {

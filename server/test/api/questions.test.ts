@@ -29,9 +29,8 @@ describe('the database keeps what was read', () => {
     expect(row).toBeDefined();
     const refused = /only added to, never changed/;
     await expect(
-      sql`update ${sql.table(table)} set ${sql.ref(column)} = ${sql.ref(column)} where ${sql.ref(key)} = ${row?.key}`.execute(
-        database.db,
-      ),
+      sql`update ${sql.table(table)} set ${sql.ref(column)} = ${sql.ref(column)}
+        where ${sql.ref(key)} = ${row?.key}`.execute(database.db),
     ).rejects.toThrow(refused);
     await expect(
       sql`delete from ${sql.table(table)} where ${sql.ref(key)} = ${row?.key}`.execute(database.db),

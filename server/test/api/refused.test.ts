@@ -108,7 +108,7 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
     expect(await counts()).toEqual(before);
   });
 
-  test('a verdict that the server does not reach itself is kept beside the one it reaches, and both are told', async () => {
+  test('a verdict that differs from the server’s is kept beside it, and both are given', async () => {
     const { find, reading } = await begin();
     await post(`/finds/${find}/readings`, reading('hymenophore', { kind: 'states', states: ['ridges'] }));
     const verdict = verdictOf(await record(find));

@@ -103,10 +103,11 @@ describe('an account', () => {
     expect((await gone({ password: PASSWORD })).status).toBe(204);
   });
 
-  test('is signed in no longer than half a year, however often it is used; until then the browser is told that it goes on', async () => {
+  test('is signed in for at most half a year, however often used; until then the cookie is renewed', async () => {
     const guest = await someone(server.url, 'Solveig');
     const aged = (days: number) =>
-      sql`update session set "createdAt" = now() - make_interval(days => ${days}), "updatedAt" = now() - make_interval(days => 2), "expiresAt" = now() + make_interval(days => 88) where "userId" = ${guest.id}`
+      sql`update session set "createdAt" = now() - make_interval(days => ${days}), "updatedAt" = now() -
+        make_interval(days => 2), "expiresAt" = now() + make_interval(days => 88) where "userId" = ${guest.id}`
         .execute(database.db)
         .then(() => notifyPerson(database.db, guest.id));
     await aged(100);
@@ -123,7 +124,7 @@ describe('an account', () => {
   });
 });
 
-test('the application asks the database as somebody who owns nothing, and can undo nothing that is on record', async () => {
+test('the application’s database role owns nothing, and can undo nothing that is on record', async () => {
   await tell(member, findOf(member));
   const as = server.db;
   const ownerOnly: [string, RegExp][] = [

@@ -32,7 +32,7 @@ describe('how much may be put on record', () => {
       one.status === 'refused' ? `${one.problem.status} ${one.problem.errors[0]?.field ?? ''}` : one.status,
     );
 
-  test('of one find by one person: so many entries, and so many bytes; what comes after them is refused by field, and what was there before stays', async () => {
+  test('one person’s entries of a find are limited in number and bytes; more are refused by field', async () => {
     const { find, entry } = findAt();
     expect(await pushed({ entries: 3 }, entry, note(find), note(find), note(find))).toEqual([
       'added',
@@ -123,7 +123,7 @@ describe('how much may be put on record', () => {
     expect(arrivals[0]).toMatchObject({ outcome: 'pause', target: 'boletus-edulis' });
   });
 
-  test('onto a find of thousands of entries one more costs about as much as onto a new one, and reading it holds nobody up for long', async () => {
+  test('one entry more costs about the same on a find of thousands as on a new one', async () => {
     const [long, short] = [findAt(), findAt()];
     expect(await tell(mallory, long.entry, short.entry, note(long.find))).toEqual([
       'added',
@@ -133,10 +133,10 @@ describe('how much may be put on record', () => {
     const { db } = database;
     // As if they had been told one by one.
     await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash, form)
-      select e.stream, s.last + n, e.kind, e.id || '-' || n, e.find_id, e.person, e.stamp, jsonb_set(e.body, '{id}', to_jsonb(e.id || '-' || n)), 'x', 1
-      from entries e join streams s on s.id = e.stream cross join generate_series(1, 6000) as n where e.find_id = ${long.find} and e.kind = 'edits'`.execute(
-      db,
-    );
+      select e.stream, s.last + n, e.kind, e.id || '-' || n, e.find_id, e.person, e.stamp,
+      jsonb_set(e.body, '{id}', to_jsonb(e.id || '-' || n)), 'x', 1
+      from entries e join streams s on s.id = e.stream cross join generate_series(1, 6000) as n
+      where e.find_id = ${long.find} and e.kind = 'edits'`.execute(db);
     await sql`update streams set last = last + 6000 where id = ${`p:${mallory.id}`}`.execute(db);
     await sql`update written set entries = entries + 6000 where of = ${`find ${long.find}`}`.execute(db);
     const took = async (find: string) => {

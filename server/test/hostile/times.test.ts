@@ -73,7 +73,7 @@ describe('a time that is none', () => {
     ).rejects.toThrow(/never changed/);
   });
 
-  test('what is dated ahead was told when it arrived, and loses to what comes after it; sent again, it is known', async () => {
+  test('an entry dated ahead counts from its arrival, and loses to later ones; sent again, it is known', async () => {
     const { find, entry } = findAt();
     const verdict = { find, kind: 'verdicts', body: { id: randomUUID(), at: ago(20), verdict: sound } };
     const decided = (choice: string, at: string) => ({

@@ -10,7 +10,7 @@ import { collect, keeper, member, askedHere, server, tell, at, idle, setUp } fro
 
 setUp();
 
-test('under a corrected guide every find that was collected is asked again, once, with progress; killed half-way it goes on', async () => {
+test('a corrected guide rechecks every collected find once, with progress; killed half-way it goes on', async () => {
   const finds = [await collect(keeper, 'cantharellus-cibarius'), await collect(member, 'boletus-edulis')];
   await askedHere(finds.map((one) => one.find));
   const raw = JSON.parse(JSON.stringify(shippedGuide())) as {

@@ -23,7 +23,7 @@ import {
 
 setUp();
 
-test('what calls something back is on record with the work that it makes, or not at all; what was missed before is found', async () => {
+test('what causes a recall is stored with its job, or not at all; what was missed before is found', async () => {
   const { find, readings } = await collect(keeper, 'cantharellus-cibarius');
   await askedHere([find]);
   await idle();
@@ -47,9 +47,9 @@ test('what calls something back is on record with the work that it makes, or not
     (
       await sql<{
         n: number;
-      }>`select (select count(*) from pgboss.job where name = 'recheck-notebook' and data->>'stream' = ${ownStream(keeper.id)})::int + (select count(*) from recall_asked where moved_at is not null)::int as n`.execute(
-        server.db,
-      )
+      }>`select (select count(*) from pgboss.job where name = 'recheck-notebook'
+        and data->>'stream' = ${ownStream(keeper.id)})::int + (select count(*) from recall_asked
+        where moved_at is not null)::int as n`.execute(server.db)
     ).rows[0]?.n ?? 0;
   const known = await jobs();
   await expect(
@@ -86,9 +86,8 @@ test('however much of a notebook moves at once, one job waits for it, and every 
     (
       await sql<{
         n: number;
-      }>`select count(*)::int as n from pgboss.job where name = 'recheck-notebook' and state = 'created' and singleton_key = ${stream}`.execute(
-        db,
-      )
+      }>`select count(*)::int as n from pgboss.job where name = 'recheck-notebook' and state = 'created'
+        and singleton_key = ${stream}`.execute(db)
     ).rows[0]?.n;
   await server.db.transaction().execute(async (transaction) => {
     for (const { find } of finds)

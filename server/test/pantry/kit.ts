@@ -109,9 +109,8 @@ export const idle = () =>
       (
         await sql<{
           n: number;
-        }>`select count(*)::int as n from pgboss.job where name = 'recheck-notebook' and state in ('created', 'retry', 'active')`.execute(
-          server.db,
-        )
+        }>`select count(*)::int as n from pgboss.job where name = 'recheck-notebook'
+          and state in ('created', 'retry', 'active')`.execute(server.db)
       ).rows[0]?.n,
     (n) => n === 0,
   );

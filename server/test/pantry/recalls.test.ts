@@ -16,7 +16,7 @@ import {
 
 setUp();
 
-test('a reading taken back puts in question all that was made of the find, for everybody who has some; told again, it is settled', async () => {
+test('a retracted reading recalls all that was made of the find, for everybody, until it is read again', async () => {
   const { find, readings } = await collect(keeper, 'hydnum-repandum');
   const [harvest, jar, own, gift] = Array.from({ length: 4 }, () => randomUUID()) as [
     string,

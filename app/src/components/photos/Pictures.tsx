@@ -169,7 +169,8 @@ function Thumbnail({
 }) {
   const url = useObjectUrl(picture.image);
   const [large, setLarge] = useState(false);
-  const name = `${picture.kind === 'photo' ? t.photo : t.sketch}${picture.character ? ` · ${characterName(picture.character)}` : ''}`;
+  const kind = picture.kind === 'photo' ? t.photo : t.sketch;
+  const name = picture.character ? `${kind} · ${characterName(picture.character)}` : kind;
   return (
     <View role="listitem" style={large ? styles.large : styles.thumbnail}>
       {url ? (

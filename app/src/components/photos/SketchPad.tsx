@@ -37,9 +37,10 @@ function outlineOf(points: readonly Point[]): string {
 const svgOf = (strokes: readonly (readonly Point[])[]) =>
   new Blob(
     [
-      `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${PAPER.width} ${PAPER.height}" fill="#14201B"><rect width="100%" height="100%" fill="#ffffff"/>${strokes
-        .map((s) => `<path d="${outlineOf(s)}"/>`)
-        .join('')}</svg>`,
+      `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${PAPER.width} ${PAPER.height}" fill="#14201B">`,
+      '<rect width="100%" height="100%" fill="#ffffff"/>',
+      ...strokes.map((stroke) => `<path d="${outlineOf(stroke)}"/>`),
+      '</svg>',
     ],
     { type: 'image/svg+xml' },
   );

@@ -36,7 +36,8 @@ const DRAWN: Readonly<Record<string, (inks: ReturnType<typeof lines>) => React.R
       />
       <Path
         {...thin}
-        d="M17 19 C25 26 29 34 30 48 M25 20 C30 28 32 36 32.5 48 M47 19 C39 26 36 34 35 48 M39 19 C36 26 34.5 32 34 40 M21 22 C24 23 27 26 28.5 30"
+        d="M17 19 C25 26 29 34 30 48 M25 20 C30 28 32 36 32.5 48 M47 19 C39 26 36 34 35 48 M39 19
+           C36 26 34.5 32 34 40 M21 22 C24 23 27 26 28.5 30"
       />
     </>
   ),
@@ -62,7 +63,8 @@ const DRAWN: Readonly<Record<string, (inks: ReturnType<typeof lines>) => React.R
       <Path {...line} d="M6 24 C10 9 26 15 33 10 C44 7 56 14 58 24 Z" />
       <Path
         {...thin}
-        d="M10 24 L11.5 30 L13 24 M15 24 L16.5 31 L18 24 M20 24 L21.5 32 L23 24 M41 24 L42.5 32 L44 24 M46 24 L47.5 31 L49 24 M51 24 L52.5 30 L54 24"
+        d="M10 24 L11.5 30 L13 24 M15 24 L16.5 31 L18 24 M20 24 L21.5 32 L23 24 M41 24 L42.5 32 L44 24
+           M46 24 L47.5 31 L49 24 M51 24 L52.5 30 L54 24"
       />
       <Path {...line} d="M25 25 C27 36 26 46 26 56 H38 C38 46 37 36 39 25" />
     </>
@@ -92,7 +94,9 @@ const DRAWN: Readonly<Record<string, (inks: ReturnType<typeof lines>) => React.R
       />
       <Path
         {...thin}
-        d="M22 18 C18 14 18 10 22 7 C26 10 26 14 22 18 M40 22 C36 18 36 14 40 11 C44 14 44 18 40 22 M14 40 C9 41 6 39 4 35 C9 33 13 35 14 40 M50 42 C54 39 58 39 61 42 C58 46 54 46 50 42 M44 30 C45 25 49 22 53 23 C53 28 49 31 44 30"
+        d="M22 18 C18 14 18 10 22 7 C26 10 26 14 22 18 M40 22 C36 18 36 14 40 11 C44 14 44 18 40 22
+           M14 40 C9 41 6 39 4 35 C9 33 13 35 14 40 M50 42 C54 39 58 39 61 42 C58 46 54 46 50 42 M44 30
+           C45 25 49 22 53 23 C53 28 49 31 44 30"
       />
       <Circle cx={29} cy={26} r={3.2} {...line} />
     </>
@@ -116,7 +120,8 @@ const DRAWN: Readonly<Record<string, (inks: ReturnType<typeof lines>) => React.R
       <Path {...line} d="M20 36 C14 22 22 6 32 6 C42 6 50 22 44 36 Z" />
       <Path
         {...thin}
-        d="M26 12 L30 18 L26 24 L21 19 M30 18 L38 16 L42 22 L36 26 L30 23 L26 24 L27 31 L21 32 M36 26 L37 33 L43 31 M27 31 L32 34 L37 33 M38 16 L36 10"
+        d="M26 12 L30 18 L26 24 L21 19 M30 18 L38 16 L42 22 L36 26 L30 23 L26 24 L27 31 L21 32 M36 26
+           L37 33 L43 31 M27 31 L32 34 L37 33 M38 16 L36 10"
       />
       <Path {...line} d="M24 36 L23 57 H41 L40 36" />
     </>
@@ -125,11 +130,13 @@ const DRAWN: Readonly<Record<string, (inks: ReturnType<typeof lines>) => React.R
     <>
       <Path
         {...line}
-        d="M9 28 C5 16 17 8 25 13 C30 5 42 7 43 13 C53 9 60 19 55 28 C56 36 46 40 40 35 C34 40 28 40 24 35 C16 40 8 36 9 28 Z"
+        d="M9 28 C5 16 17 8 25 13 C30 5 42 7 43 13 C53 9 60 19 55 28 C56 36 46 40 40 35
+           C34 40 28 40 24 35 C16 40 8 36 9 28 Z"
       />
       <Path
         {...thin}
-        d="M16 26 C16 19 24 18 25 24 C26 29 33 28 32 21 M38 18 C44 18 44 26 38 27 M46 24 C50 22 51 29 47 31 M18 32 C22 30 26 32 27 35"
+        d="M16 26 C16 19 24 18 25 24 C26 29 33 28 32 21 M38 18 C44 18 44 26 38 27 M46 24
+           C50 22 51 29 47 31 M18 32 C22 30 26 32 27 35"
       />
       <Path {...line} d="M25 37 L22 57 H42 L39 37" />
     </>
@@ -159,7 +166,8 @@ const DRAWN: Readonly<Record<string, (inks: ReturnType<typeof lines>) => React.R
       <Circle cx={32} cy={20} r={6} {...line} />
       <Path
         {...line}
-        d="M32 8 V14 M32 26 V31 M20 20 H26 M38 20 H44 M23.5 11.5 L27.5 15.5 M36.5 24.5 L40.5 28.5 M40.5 11.5 L36.5 15.5 M23.5 28.5 L27.5 24.5"
+        d="M32 8 V14 M32 26 V31 M20 20 H26 M38 20 H44 M23.5 11.5 L27.5 15.5 M36.5 24.5 L40.5 28.5
+           M40.5 11.5 L36.5 15.5 M23.5 28.5 L27.5 24.5"
       />
       <Path {...line} d="M32 31 V58 M32 50 L20 42 M24 45 L22 38 M32 54 L45 44 M40 48 L44 50" />
     </>
@@ -179,7 +187,8 @@ const DRAWN: Readonly<Record<string, (inks: ReturnType<typeof lines>) => React.R
       <Path {...line} d="M32 58 V8" />
       <Path
         {...line}
-        d="M32 14 L25 20 M32 14 L39 20 M32 22 L21 30 M32 22 L43 30 M32 31 L17 41 M32 31 L47 41 M32 41 L15 52 M32 41 L49 52"
+        d="M32 14 L25 20 M32 14 L39 20 M32 22 L21 30 M32 22 L43 30 M32 31 L17 41 M32 31 L47 41 M32 41
+           L15 52 M32 41 L49 52"
       />
       <Path
         {...thin}

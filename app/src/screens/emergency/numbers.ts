@@ -4,9 +4,12 @@ import { Linking } from 'react-native';
 export const EMERGENCY = ['112', '911', '999', '000', '111'] as const;
 
 const europe =
-  'Vienna Brussels Sofia Zagreb Prague Copenhagen Tallinn Helsinki Mariehamn Paris Berlin Busingen Athens Budapest Dublin Rome Riga Vilnius Luxembourg Malta Amsterdam Warsaw Lisbon Bucharest Bratislava Ljubljana Madrid Stockholm Oslo Zurich Vaduz';
+  'Vienna Brussels Sofia Zagreb Prague Copenhagen Tallinn Helsinki Mariehamn Paris Berlin Busingen Athens ' +
+  'Budapest Dublin Rome Riga Vilnius Luxembourg Malta Amsterdam Warsaw Lisbon Bucharest Bratislava Ljubljana ' +
+  'Madrid Stockholm Oslo Zurich Vaduz';
 const northAmerica =
-  'New_York Chicago Denver Los_Angeles Phoenix Detroit Boise Anchorage Juneau Toronto Vancouver Edmonton Winnipeg Regina Halifax Moncton St_Johns';
+  'New_York Chicago Denver Los_Angeles Phoenix Detroit Boise Anchorage Juneau Toronto Vancouver Edmonton ' +
+  'Winnipeg Regina Halifax Moncton St_Johns';
 const zones = (continent: string, cities: string) => cities.split(' ').map((city) => `${continent}/${city}`);
 
 /**

@@ -94,7 +94,9 @@ export function useNames(pantry: Pantry): (id: string) => string {
     if (harvest) return t.harvestOf(CommonName(harvest.fields.taxon ?? '').toLowerCase());
     const portion = pantry.portions.find((one) => one.id === id);
     if (portion)
-      return `${portionWords(pantry, portion)}${portion.fields.at ? `, ${dayWords(new Date(portion.fields.at), today)}` : ''}`;
+      return portion.fields.at
+        ? `${portionWords(pantry, portion)}, ${dayWords(new Date(portion.fields.at), today)}`
+        : portionWords(pantry, portion);
     const taste = pantry.tastes.find((one) => one.id === id);
     return taste ? t.firstTasteOf(CommonName(taste.fields.taxon ?? '').toLowerCase()) : t.aFindThatIsNot;
   };

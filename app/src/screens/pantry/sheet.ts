@@ -75,7 +75,8 @@ function insteadLines(records: readonly FindRecord[], could: readonly CouldBe[])
   return [
     ...shown.map(
       ({ taxon, open }) =>
-        `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ${open ? t.notRuledOutByWhat : t.ruledOutByWhatWas}`,
+        `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ` +
+        `${open ? t.notRuledOutByWhat : t.ruledOutByWhatWas}`,
     ),
     ...(untold.size > 0 ? [t.moreOfTheGuideThat(untold.size)] : []),
     ...(could.some((one) => one.open) ? [] : [t.nothingElseOfTheGuide]),
@@ -178,7 +179,8 @@ function eaten(pantry: Pantry, portion: PortionPage): string[] {
     return amount ? amountWords(amount) : made ? t.allThatWasLeftOf(amountWords(made)) : t.nobodyWeighedIt;
   });
   return [
-    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ${listed(amounts)}${cooked ? `; ${lowerFirst(cookedWords(cooked))}` : ''}`,
+    `${at ? momentWords(new Date(at)) : ''}: ${portionWords(pantry, portion)}; ` +
+      `${listed(amounts)}${cooked ? `; ${lowerFirst(cookedWords(cooked))}` : ''}`,
   ];
 }
 
@@ -241,7 +243,8 @@ function seen(record: FindRecord, nameOf: (person: string) => string): string[] 
     .filter(({ id }) => !gone.has(id))
     .map(
       (reading) =>
-        `${characterName(reading.character)}: ${readingWords(reading)} (${SURENESS[reading.sureness]}${several ? `, ${nameOf(reading.by)}` : ''})`,
+        `${characterName(reading.character)}: ${readingWords(reading)} ` +
+        `(${SURENESS[reading.sureness]}${several ? `, ${nameOf(reading.by)}` : ''})`,
     );
 }
 

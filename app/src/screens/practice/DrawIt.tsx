@@ -140,7 +140,9 @@ function Over({ sketch, character, state }: OverProps) {
 
 const IN_THE_MIDDLE = {
   key: 'plate',
-  transform: `translate(${(PAPER.width - PLATE.width * PLATE.by) / 2} ${(PAPER.height - PLATE.height * PLATE.by) / 2}) scale(${PLATE.by})`,
+  transform:
+    `translate(${(PAPER.width - PLATE.width * PLATE.by) / 2} ` +
+    `${(PAPER.height - PLATE.height * PLATE.by) / 2}) scale(${PLATE.by})`,
   style: { pointerEvents: 'none' as const },
 };
 

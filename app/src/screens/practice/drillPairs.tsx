@@ -50,7 +50,8 @@ export function Differs({
         onAnswer={(one) =>
           onAnswer(
             { right: one === right },
-            `${characterName(right)}: ${commonName(target.id)} ${stated(target, right, stage)}, ${commonName(other.id)} ${stated(other, right, stage)}.`,
+            `${characterName(right)}: ${commonName(target.id)} ${stated(target, right, stage)}, ` +
+              `${commonName(other.id)} ${stated(other, right, stage)}.`,
           )
         }
       />
@@ -134,7 +135,8 @@ export function Among({ drill, plates, answered, onAnswer }: KindProps<'which' |
 const truthWords = (other: TaxonId, truth: readonly number[]): string =>
   truth.length === 0
     ? t.noWasAmongThem(commonName(other))
-    : `${t.were(truth.length, upper(numberWord(truth.length)))} ${commonName(other)}: ${truth.map((one) => numberWord(one + 1)).join(', ')}.`;
+    : `${t.were(truth.length, upper(numberWord(truth.length)))} ${commonName(other)}: ` +
+      `${truth.map((one) => numberWord(one + 1)).join(', ')}.`;
 
 function AmongQuestion({
   drill: { kind, target, other, shownBy },

@@ -43,7 +43,8 @@ export const t = messages('account', {
   thisAddressIsNotConfirmed:
     'This address is not confirmed yet. A letter with a link is on its way to it: open the link, then sign in.',
   waitToBeSentWhen: (count: number, one: string, several: string, then: string) =>
-    `${plural(count, { one: `One ${one} waits`, other: `${count} ${several} wait` })} to be sent. ${then} when they have gone.`,
+    `${plural(count, { one: `One ${one} waits`, other: `${count} ${several} wait` })} to be sent. ${then} ` +
+    `when they have gone.`,
   youAreSignedOutSomething:
     'You are signed out. Something was recorded meanwhile; it stays on this device until you sign in again.',
   signOut: 'Sign out',

@@ -12,7 +12,8 @@ export const t = messages('card', {
   allOfTheseMustBe: 'All of these must be seen:',
   drawn: (stageName: string) => `Drawn: ${stageName}`,
   threeGroundsAgainstEachDeadly:
-    'Three grounds against each deadly one, two against a serious one, one against an unpleasant one; seen by you, on this piece. In doubt, leave it. From general knowledge, reviewed by no local expert.',
+    'Three grounds against each deadly one, two against a serious one, one against an unpleasant one; seen ' +
+    'by you, on this piece. In doubt, leave it. From general knowledge, reviewed by no local expert.',
   not: (characterName: string, words: string, words2: string) =>
     `□ ${characterName}: ${words}; not ${words2}`,
   nothingAlwaysPartsThemLeave: 'Nothing always parts them: leave it.',

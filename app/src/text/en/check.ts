@@ -31,7 +31,8 @@ export const t = messages('check', {
   moreDangerousOnesRuledOut: (count: number) =>
     `${count} more dangerous ${plural(count, { one: 'one', other: 'ones' })} ruled out`,
   moreDangerousOnesRuledOutSome: (count: number, ofTheOtherKingdom: string) =>
-    `${count} more dangerous ${plural(count, { one: 'one', other: 'ones' })} ruled out, ${ofTheOtherKingdom} of the other kingdom`,
+    `${count} more dangerous ${plural(count, { one: 'one', other: 'ones' })} ruled out, ` +
+    `${ofTheOtherKingdom} of the other kingdom`,
   hide: 'hide',
   aFungusIsNoPlant: (name: string) => `${name}: a fungus is no plant`,
   glovesFirst: 'Gloves first',
@@ -60,7 +61,8 @@ export const t = messages('check', {
   yesOneMayBeDug: 'Yes, one may be dug up',
   seeTheVerdict: 'See the verdict',
   thingsAboutPlaceAndPlant: (missing: number, number: string) =>
-    `${plural(missing, { one: 'One thing', other: `${number} things` })} about place and plant ${plural(missing, { one: 'is', other: 'are' })} not recorded.`,
+    `${plural(missing, { one: 'One thing', other: `${number} things` })} about place and plant ` +
+    `${plural(missing, { one: 'is', other: 'are' })} not recorded.`,
   tell: 'Tell',
   theWhole: 'The whole',
   stem: 'Stem',
@@ -83,7 +85,8 @@ export const t = messages('check', {
   startAgainOnAnotherPiece: 'Start again on another piece',
   iTakeItForSomething: 'I take it for something else',
   startingAgainAndChangingThe:
-    'Starting again and changing the name are listed with the verdict; from the second time on, every deadly one needs a bar more.',
+    'Starting again and changing the name are listed with the verdict; from the second time on, every ' +
+    'deadly one needs a bar more.',
   takeBack: 'Take back',
   comparingWithTheGuide: 'Comparing with the guide …',
   recorded: 'Recorded:',

@@ -53,7 +53,8 @@ export const t = messages('components', {
     'Your answers are kept. Try again where there is a connection. Until then leave the find where it is.',
   pauseMadeAMistakeHere: 'Pause made a mistake here',
   yourAnswersAreKeptIf: (message: string) =>
-    `Your answers are kept. If it happens again, leave the find where it is, and tell the person who runs this Pause: “${message}”`,
+    `Your answers are kept. If it happens again, leave the find where it is, and tell the person who runs ` +
+    `this Pause: “${message}”`,
   theGuideDidNotLoad: 'The guide did not load',
   withoutItNothingCanBe:
     'Without it nothing can be compared. Leave the find standing, or try again where there is a connection.',

@@ -53,7 +53,8 @@ export const t = messages('emergency', {
   keepAndWriteDown: 'Keep, and write down',
   feelingWellMeansNothingYet: 'Feeling well means nothing yet',
   theWorstPoisonsAreSilent:
-    'The worst poisons are silent for many hours, some for days. Early vomiting does not rule a late poison out: baskets are mixed. This is how long, for those of this guide on which references agree:',
+    'The worst poisons are silent for many hours, some for days. Early vomiting does not rule a late poison ' +
+    'out: baskets are mixed. This is how long, for those of this guide on which references agree:',
   howLongEachStaysSilent: 'How long each stays silent',
   pauseGivesNoTreatmentAnd: 'Pause gives no treatment and no doses. Doctors and poison services do.',
 });

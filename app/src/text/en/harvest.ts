@@ -36,7 +36,8 @@ export const t = messages('harvest', {
   theBasket: 'The basket',
   putAllOfItAside: 'Put all of it aside',
   aDeadlyOneLayAmong: (result: string) =>
-    `A deadly one lay among them, or may have. Eat nothing of this basket, nor of anything that touched it; keep the stray, and wash hands, knife and board. ${result}`,
+    `A deadly one lay among them, or may have. Eat nothing of this basket, nor of anything that touched it; ` +
+    `keep the stray, and wash hands, knife and board. ${result}`,
   goneThroughPieces: 'Gone through',
   notToBeEatenOf: 'Not to be eaten of',
   moreTimes: (number: string, passes: number) =>
@@ -90,10 +91,12 @@ export const t = messages('harvest', {
     `Only ${number} stand there: of so few hardly any is taken, and nothing that ends a plant.`,
   itLivesOnByIts: 'It lives on by its runners: what is taken costs it hardly anything.',
   takenEveryYearUpTo: (percent: string, years: number, number: string) =>
-    `Taken every year, up to ${percent} of it leaves a patch that is no smaller in ${years} years, in ${number} of ten patches.`,
+    `Taken every year, up to ${percent} of it leaves a patch that is no smaller in ${years} years, in ` +
+    `${number} of ten patches.`,
   ofItWasTakenBefore: (percent: string) => `${percent} of it was taken before and has not grown again yet.`,
   byHowManyAreYoung: (percent: string) =>
-    `By how many are young, grown and bearing, it renews itself less than such a patch usually does: else it would be ${percent}.`,
+    `By how many are young, grown and bearing, it renews itself less than such a patch usually does: else ` +
+    `it would be ${percent}.`,
   suchAPatchHardlyHolds: 'Such a patch hardly holds its own even with nothing taken.',
   theGuideDoesNotSayHow: 'The guide does not say how it lives on, so nobody knows what it bears.',
   yourHand: 'your hand',
@@ -181,7 +184,8 @@ export const t = messages('harvest', {
   whereItBelongs: 'Where it belongs',
   itSpreadsWhereItDoesNot: 'It spreads where it does not belong',
   eachPlantOnceByHow:
-    'Each plant once, by how far it is; bearing is what has flowers or fruit. Young ones are overlooked most: look low.',
+    'Each plant once, by how far it is; bearing is what has flowers or fruit. Young ones are overlooked ' +
+    'most: look low.',
   howManyInEachSquare: 'How many in each square or strip',
   wholeNumbersWithCommasOf: 'whole numbers with commas, of two squares or more',
   howManySuchSquaresThe: 'How many such squares the patch is',
@@ -220,7 +224,8 @@ export const t = messages('harvest', {
   gOfItAreIn: (number: number) => `${number} g of it are in the pantry already, and taken off.`,
   madeReadyPercentOfIts: (number: number) => `Made ready, ${number} % of its weight are left.`,
   madeReadyByBatchesOfYours: (number: number, batches: number) =>
-    `Made ready, ${number} % of its weight are left, by ${plural(batches, { one: 'a batch', other: `${batches} batches` })} of yours.`,
+    `Made ready, ${number} % of its weight are left, by ` +
+    `${plural(batches, { one: 'a batch', other: `${batches} batches` })} of yours.`,
   with: (where: string, list: string) => `${where}, with ${list}.`,
   leave: (list: string) => `Leave ${list}.`,
   into: (weather: string, bag: string) => `${weather}; into ${bag}.`,
@@ -249,5 +254,6 @@ export const t = messages('harvest', {
   othersWouldTakeATenth: (floor: number, floor2: number, floor3: number) =>
     `Others would take a tenth (${floor}), a quarter (${floor2}) or a third (${floor3}), whatever it is.`,
   weightsAreRoughUntilYou:
-    'Weights are rough until you weigh one yourself; rates of growing back are general, and of no patch that anybody measured.',
+    'Weights are rough until you weigh one yourself; rates of growing back are general, and of no patch ' +
+    'that anybody measured.',
 });

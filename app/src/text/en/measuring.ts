@@ -4,7 +4,8 @@ export const t = messages('measuring', {
   thePhotoToPutPoints: 'The photo, to put points on',
   pointArrowKeysMoveIt: (name: string, i: number) => `${name}, point ${i}; arrow keys move it`,
   layItFlatBesideA:
-    'Lay it flat beside a bank or library card, or beside anything whose length you know. Hold the phone level above it.',
+    'Lay it flat beside a bank or library card, or beside anything whose length you know. Hold the phone ' +
+    'level above it.',
   takeThePhoto: 'Take the photo',
   tapTheCornersOfThe: (count: number) =>
     `Tap the corners of the card one after the other, along its long side first: ${count} of 4.`,
@@ -29,7 +30,8 @@ export const t = messages('measuring', {
   putTheNextPointIn: 'Put the next point in the middle',
   thePhotoStaysOnThis: 'The photo stays on this device.',
   layOneLeafFlatAnd:
-    'Lay one leaf flat and hold the phone level above it. Then draw round it, from where the stalk joins, back to there.',
+    'Lay one leaf flat and hold the phone level above it. Then draw round it, from where the stalk joins, ' +
+    'back to there.',
   drawAgainIfItWent: 'Draw again, if it went wrong.',
   thatEnclosedNoLeafDraw: 'That enclosed no leaf. Draw once round it.',
   drawRoundTheLeafFrom: 'Draw round the leaf, from where the stalk joins.',

@@ -32,6 +32,7 @@ export const t = messages('naming', {
   deadly: 'deadly',
   ofThemDeadly: (deadly: number) => `${deadly} of them deadly`,
   dangerousOnesFitAllThat: (count: number, text: string) =>
-    `${plural(count, { one: 'One dangerous one fits', other: `${count} dangerous ones fit` })} all that was seen${text}.`,
+    `${plural(count, { one: 'One dangerous one fits', other: `${count} dangerous ones fit` })} all that was ` +
+    `seen${text}.`,
   aLikelyNameIsNo: (text: string) => `${text}A likely name is no ground: only the check rules out.`,
 });

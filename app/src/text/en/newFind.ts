@@ -21,7 +21,8 @@ export const t = messages('newFind', {
   taxaOfTheGuide: 'Taxa of the guide',
   notInThisGuide: 'Not in this guide',
   theGuideHoldsTaxaAnd: (count: number) =>
-    `The guide holds ${count} taxa, and this is none of them. What it does not know it cannot compare; leave it standing.`,
+    `The guide holds ${count} taxa, and this is none of them. What it does not know it cannot compare; ` +
+    `leave it standing.`,
   showAllAgain: 'Show all again',
   theFormChosen: 'The form chosen',
   change: 'Change',

@@ -92,11 +92,13 @@ export const t = messages('pantry', {
   forDays: (step: string, days: number) => `${step} (${days} days)`,
   waterInOilSpoilsIt: 'Water in oil spoils it: nothing wet goes in, and no drop settles at the bottom.',
   botulismGrowsWhereOilKeeps:
-    'Botulism grows where oil keeps air away from what lies in it: only in the fridge, only some days, and never at room warmth.',
+    'Botulism grows where oil keeps air away from what lies in it: only in the fridge, only some days, and ' +
+    'never at room warmth.',
   lessThanTwoThirdsOf:
     'Less than two thirds of it is sugar: it keeps only in the fridge, for two weeks, or frozen.',
   tooLittleAcidHouseholdVinegar:
-    'Too little acid: household vinegar (5 %) with no more than its own amount of water. So it is for the fridge and the next days.',
+    'Too little acid: household vinegar (5 %) with no more than its own amount of water. So it is for the ' +
+    'fridge and the next days.',
   nobodyRecordedHowStrongThe:
     'Nobody recorded how strong the vinegar is, so it is for the fridge and the next days.',
   nobodyKnowsHowStrongA:
@@ -128,7 +130,8 @@ export const t = messages('pantry', {
   isAChildGiveLittle: (name: string) =>
     `${name} is a child: give little of it. In a small body the same amount does more.`,
   areNewToByAll: (list: string, count: number, name: string) =>
-    `${list} ${plural(count, { one: 'is', other: 'are' })} new to ${name}, by all that was put down here: a little of it, nothing else that is new, and a day of waiting before more.`,
+    `${list} ${plural(count, { one: 'is', other: 'are' })} new to ${name}, by all that was put down here: a ` +
+    `little of it, nothing else that is new, and a day of waiting before more.`,
   daysLeft: (count: number) => `${count} days`,
   hoursLeft: (count: number) => `${count} hours`,
   aTimerIsDone: 'a timer is done',
@@ -158,7 +161,8 @@ export const t = messages('pantry', {
   askingEverythingThatWasCollected: 'Asking everything that was collected once more …',
   whatNoLongerHolds: 'What no longer holds',
   whenAGuideIsCorrected:
-    'When a guide is corrected, a reading taken back, a stray found or a decision changed, all that was made of it is found again.',
+    'When a guide is corrected, a reading taken back, a stray found or a decision changed, all that was ' +
+    'made of it is found again.',
   everythingHolds: 'Everything holds',
   byAllThatIsOn:
     'By all that is on record here, and by the guide in force, what was collected would be collected again.',
@@ -194,7 +198,8 @@ export const t = messages('pantry', {
   wentIn: (amount: string) => `${amount} went in.`,
   wentInOfWhichUsual: (amount: string, usual: string) => `${amount} went in; about ${usual} are usual.`,
   wentInOfWhichYours: (amount: string, usual: string, batches: number, number: string) =>
-    `${amount} went in; about ${usual} are usual, by ${plural(batches, { one: 'your last batch', other: `your last ${number} batches` })}.`,
+    `${amount} went in; about ${usual} are usual, by ` +
+    `${plural(batches, { one: 'your last batch', other: `your last ${number} batches` })}.`,
   howMuchItIsNow: 'How much it is now',
   measuredIn: 'Measured in',
   jarsPieces: 'jars, pieces',
@@ -230,7 +235,8 @@ export const t = messages('pantry', {
   aFind: 'A find',
   taken: (amount: string) => `${amount} taken`,
   theWeighingsAreNotOne: (text: string) =>
-    `${text}the weighings are not one after another. Was the clock set back? Take the last one back, and weigh once more.`,
+    `${text}the weighings are not one after another. Was the clock set back? Take the last one back, and ` +
+    `weigh once more.`,
   weight: 'Weight',
   gramsDryAtAboutGrams: (name: string, list: string, number: number) =>
     `${name}: ${list} grams; dry at about ${number} grams`,
@@ -296,7 +302,8 @@ export const t = messages('pantry', {
     `The plant brings ${g} of water of its own; in the end it is ${ml}.`,
   soStrongItDoesNot: 'So strong it does not get',
   thePlantBringsOfWaterOf: (g: string, percent: string) =>
-    `The plant brings ${g} of water of its own. At this ratio it comes to ${percent} at most: take more spirit to it, a stronger one, or dry it first.`,
+    `The plant brings ${g} of water of its own. At this ratio it comes to ${percent} at most: take more ` +
+    `spirit to it, a stronger one, or dry it first.`,
   belowPercentItDoesNot: (strength: number) => `Below ${strength} % it does not keep by alcohol alone.`,
   vinegar: 'Vinegar',
   itsAcidInPercent: 'Its acid, in %',
@@ -400,7 +407,8 @@ export const t = messages('pantry', {
   leftInMonth: (left: number) => `${left} left`,
   allOfItAsFiles: 'All of it, as files',
   everythingThatIsOnThis:
-    'Everything that is on this device: whole (JSON), as one table (CSV), or the finds as occurrences (Darwin Core). Each comes in again the same way; nothing that is here is written over.',
+    'Everything that is on this device: whole (JSON), as one table (CSV), or the finds as occurrences ' +
+    '(Darwin Core). Each comes in again the same way; nothing that is here is written over.',
   saveItWhole: 'Save it whole',
   asATable: 'As a table',
   asOccurrences: 'As occurrences',
@@ -435,7 +443,8 @@ export const t = messages('pantry', {
   have: 'have',
   found: 'found',
   thingsYouNoLongerStand: (count: number, text: string) =>
-    `${plural(count, { one: 'One thing', other: `${count} things` })} you ${text} no longer ${plural(count, { one: 'stands', other: 'stand' })}`,
+    `${plural(count, { one: 'One thing', other: `${count} things` })} you ${text} no longer ` +
+    `${plural(count, { one: 'stands', other: 'stand' })}`,
   eatNothingOfItUntil: 'Eat nothing of it until you have looked at why.',
   itWasCollectedAndWould: 'It was collected, and would not be now.',
   somebody: 'Somebody',
@@ -451,7 +460,8 @@ export const t = messages('pantry', {
   readALabel: 'Read a label',
   nothingHasBeenMadeYet: 'Nothing has been made yet',
   whatYouCollectBecomesA:
-    'What you collect becomes a harvest; from there it is dried, cooked or put by. Everything is listed here with what it was made from.',
+    'What you collect becomes a harvest; from there it is dried, cooked or put by. Everything is listed ' +
+    'here with what it was made from.',
   lookFor: 'Look for',
   aNameAPlaceThe: 'A name, a place, the letters of a label',
   nothingInThePantryIs: 'Nothing in the pantry is called so.',
@@ -473,7 +483,8 @@ export const t = messages('pantry', {
   for: (toWhom: string) => `For ${toWhom}`,
   bestBeforeSentence: (isoDayName: string) => `Best before ${isoDayName}.`,
   gatheredWildAndLookedAt: (me: string) =>
-    `Gathered wild, and looked at piece by piece by ${me}. The first time only a little, and nothing else that is new that day. Whoever feels unwell after it calls the poison service, with this note at hand.`,
+    `Gathered wild, and looked at piece by piece by ${me}. The first time only a little, and nothing else ` +
+    `that is new that day. Whoever feels unwell after it calls the poison service, with this note at hand.`,
   printTheNote: 'Print the note',
   aMeal: 'A meal',
   itWasEaten: 'It was eaten',
@@ -579,7 +590,8 @@ export const t = messages('pantry', {
   puttingItTogether: 'Putting it together …',
   callNowDoNotWait: 'Call now. Do not wait for signs.',
   keepWhatIsLeftOf:
-    'Keep what is left of it, raw and cooked, cool and in paper; what was vomited in a clean jar. Make nobody vomit, and give nothing that nobody told you to give.',
+    'Keep what is left of it, raw and cooked, cool and in paper; what was vomited in a clean jar. Make ' +
+    'nobody vomit, and give nothing that nobody told you to give.',
   whatOnlyYouCanSay: 'What only you can say',
   whoWithAgeAndWeight: 'Who, with age and weight',
   whenItWasEaten: 'When it was eaten',
@@ -599,9 +611,11 @@ export const t = messages('pantry', {
   doesNotTasteItNow: (who: string) => `${who} does not taste it now`,
   soItIsDone: 'So it is done',
   aTeaspoonOfMadeReady: (partName: string) =>
-    `A teaspoon of ${partName}, made ready as the guide says, with nothing else that is new, and not alone at home. Then nothing more of it for a day. Whatever is felt is put down, and ends it.`,
+    `A teaspoon of ${partName}, made ready as the guide says, with nothing else that is new, and not alone ` +
+    `at home. Then nothing more of it for a day. Whatever is felt is put down, and ends it.`,
   aKindThatIsEaten:
-    'A kind that is eaten for the first time may upset one person and not another. Pause asks after one, four, twelve and twenty-four hours, while it is open.',
+    'A kind that is eaten for the first time may upset one person and not another. Pause asks after one, ' +
+    'four, twelve and twenty-four hours, while it is open.',
   hasTastedItNow: (who: string) => `${who} has tasted it, now`,
   putDownAmongThoseWho: (eater: string) =>
     `Put ${eater} down among those who eat along, and what was felt can be minded from then on.`,
@@ -615,7 +629,8 @@ export const t = messages('pantry', {
   itMadeItWorse: 'It made it worse',
   yourOwnTrial: 'Your own trial',
   whatItWasMeantFor:
-    'What it was meant for, and whether it helped: one person’s trial, which Pause keeps apart from tradition and studies, and never makes a dose or a cure of.',
+    'What it was meant for, and whether it helped: one person’s trial, which Pause keeps apart from ' +
+    'tradition and studies, and never makes a dose or a cure of.',
   whatItWasMeantForField: 'What it was meant for',
   whetherItHelped: 'Whether it helped',
   thereIsNoSuchTaste: 'There is no such taste',
@@ -624,7 +639,8 @@ export const t = messages('pantry', {
   noMoreOfIt: 'No more of it',
   callTheEmergencyNumberOr: 'Call the emergency number or the poison service now, and have the sheet ready.',
   whateverItIsThatWas:
-    'Whatever it is, that was enough. If it grows, or breath or head come to it: call at once. In doubt, call the poison service.',
+    'Whatever it is, that was enough. If it grows, or breath or head come to it: call at once. In doubt, ' +
+    'call the poison service.',
   theSheetAndWhomTo: 'The sheet, and whom to call',
   waiting: 'Waiting',
   anotherHours: (count: number) => `Another ${count} hours`,

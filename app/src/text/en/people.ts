@@ -8,7 +8,8 @@ export const t = messages('people', {
   signIn: 'Sign in',
   confirmYourEMailAddress: 'Confirm your e-mail address',
   didYouMakeTheAccount:
-    'Did you make the account that the letter is about? Then confirm it: you are signed in, and what this device holds goes into your notebook.',
+    'Did you make the account that the letter is about? Then confirm it: you are signed in, and what this ' +
+    'device holds goes into your notebook.',
   itWasMeConfirm: 'It was me: confirm',
   itWasNotMe: 'It was not me',
   name: 'Name',
@@ -47,7 +48,8 @@ export const t = messages('people', {
   forEverythingSerious: 'For everything serious',
   earnedPairs: 'Earned pairs',
   whoHasPractisedAPair:
-    'Who has practised a pair well, lately, and with nothing dangerous in between, misreads it less. It is asked of whoever decides, besides all bars.',
+    'Who has practised a pair well, lately, and with nothing dangerous in between, misreads it less. It is ' +
+    'asked of whoever decides, besides all bars.',
   withWhatIsDeadly: 'With what is deadly',
   withWhatIsSerious: 'With what is serious',
   barsAgainstWhatIsDeadly: 'Bars against what is deadly',
@@ -66,7 +68,8 @@ export const t = messages('people', {
     'Some edible ones are not worth it: the lookalike is deadly, the difference fine, better food is near.',
   protectedWhereYouGather: 'Protected where you gather',
   asAKeeperFoundOut:
-    'As a keeper found out for your places. The guide marks what is often protected; this is not the law, and laws change.',
+    'As a keeper found out for your places. The guide marks what is often protected; this is not the law, ' +
+    'and laws change.',
   aSquareThatLeadsAnother: 'A square that leads another phone to this code',
   readItOutOrLet: 'Read it out, or let them photograph the square',
   itLetsOnePersonIn: 'It lets one person in, once, and is shown only now.',
@@ -96,7 +99,8 @@ export const t = messages('people', {
   signInFirstOrMake: 'Sign in first, or make an account; then open this again.',
   simulatedMailbox: 'Simulated mailbox',
   thisIsTheDemoNo:
-    'This is the demo: no letter leaves this machine. What a mail server would send lies here, for everybody who uses the demo.',
+    'This is the demo: no letter leaves this machine. What a mail server would send lies here, for ' +
+    'everybody who uses the demo.',
   thereIsNoSimulatedMailbox: 'There is no simulated mailbox here',
   itIsEmpty: 'It is empty',
   makeAnAccountOrAsk: 'Make an account, or ask for a new password: the letter comes here.',
@@ -117,7 +121,8 @@ export const t = messages('people', {
   since: (day: string) => `Since ${day}`,
   sinceAndUsed: (since: string, used: string) => `Since ${since}; used ${used}`,
   yourOwnNotebookIsDeleted:
-    'Your own notebook is deleted with it, for good. What you recorded in the notebooks of groups stays there, without your name.',
+    'Your own notebook is deleted with it, for good. What you recorded in the notebooks of groups stays ' +
+    'there, without your name.',
   writeYourNameToSay: 'Write your name to say that you mean it',
   yourPassword: 'Your password',
   deleteItForGood: 'Delete it for good',
@@ -128,13 +133,17 @@ export const t = messages('people', {
   theNotebookIsBeingFetched: (here: number, all: number) =>
     `The notebook is being fetched: ${here} of ${all} entries are here.`,
   thisDevicesClockIsWrong:
-    'This device’s clock is wrong. New entries get the time of the notebook; earlier ones are ordered by when they arrived. Set the clock right.',
+    'This device’s clock is wrong. New entries get the time of the notebook; earlier ones are ordered by ' +
+    'when they arrived. Set the clock right.',
   somebodyRecordedSomethingWithA:
-    'Somebody recorded something with a newer Pause. It waits at the server; open the newer Pause on this device, and it will be here.',
+    'Somebody recorded something with a newer Pause. It waits at the server; open the newer Pause on this ' +
+    'device, and it will be here.',
   theServerDecidesByAnother:
-    'The server decides by another version of the guide. Verdicts made here are reached again there, and where they differ both are shown.',
+    'The server decides by another version of the guide. Verdicts made here are reached again there, and ' +
+    'where they differ both are shown.',
   whatOthersRecordedCouldNot: (notTaken: string) =>
-    `What others recorded could not be kept here. ${notTaken} Make room on the device; what you recorded yourself is safe.`,
+    `What others recorded could not be kept here. ${notTaken} Make room on the device; what you recorded ` +
+    `yourself is safe.`,
   onThisDevice: 'On this device',
   everythingRecordedHereIsAt: 'Everything recorded here is at the server',
   entriesWaitToBeSent: (count: number) =>
@@ -155,7 +164,8 @@ export const t = messages('people', {
   isSignedOutWhatYou: (name: string) =>
     `${name} is signed out. What you record stays on this device until you sign in again.`,
   nobodyIsSignedInEverything:
-    'Nobody is signed in. Everything you record is on this device, and nowhere else: if it is lost, so is the notebook.',
+    'Nobody is signed in. Everything you record is on this device, and nowhere else: if it is lost, so is ' +
+    'the notebook.',
   signInAgain: 'Sign in again',
   signInOrMakeAn: 'Sign in, or make an account',
   nameOfTheGroupIt: 'Name of the group: it is missing',
@@ -198,7 +208,8 @@ export const t = messages('people', {
     'Open the link in it to confirm the address; then you are signed in. Signing in sends the letter again.',
   oneNotebookOnEveryDevice: 'One notebook, on every device',
   withoutAnAccountEverythingWorks:
-    'Without an account everything works, on this device alone. With one it is kept at the server too, and you can share a notebook with a group.',
+    'Without an account everything works, on this device alone. With one it is kept at the server too, and ' +
+    'you can share a notebook with a group.',
   account: 'Account',
   iHaveAnAccount: 'I have an account',
   iAmNewHere: 'I am new here',
@@ -225,7 +236,8 @@ export const t = messages('people', {
   takeTheSignatureBack: 'Take the signature back',
   signItAsReviewed: 'Sign it as reviewed',
   youSayThatYouKnow:
-    'You say that you know this taxon here, and that everything above is right as far as it goes. The signature is bound to what it says today.',
+    'You say that you know this taxon here, and that everything above is right as far as it goes. The ' +
+    'signature is bound to what it says today.',
   byWhatInYourWords: 'By what, in your words',
   whichBooksWhichYearsWhich: 'Which books, which years, which places',
   signIt: 'Sign it',

@@ -2,6 +2,7 @@ import { messages } from '../messages';
 
 export const t = messages('pieceLines', {
   theGuideNamesNoLookalike:
-    'The guide names no lookalike of it. Look at each piece all the same: what is not like the one you checked is a stray.',
+    'The guide names no lookalike of it. Look at each piece all the same: what is not like the one you ' +
+    'checked is a stray.',
   couldLieAmongThemAnd: (list: string) => `Could lie among them, and is not in this guide at all: ${list}.`,
 });

@@ -4,7 +4,8 @@ export const t = messages('places', {
   openingTheNotebook: 'Opening the notebook …',
   whoEatsAlong: 'Who eats along',
   whatIsFineForThe:
-    'What is fine for the one who picks may not be fine for the one who eats. This stays in your own notebook, in no group’s. Pause warns and refers to a pharmacist or doctor; it never prescribes.',
+    'What is fine for the one who picks may not be fine for the one who eats. This stays in your own ' +
+    'notebook, in no group’s. Pause warns and refers to a pharmacist or doctor; it never prescribes.',
   nobodyYet: 'Nobody yet',
   putDownWhoEatsOr: 'Put down who eats or uses what you gather, and what each has to mind.',
   somebodyElse: 'Somebody else',
@@ -208,7 +209,8 @@ export const t = messages('places', {
   places: 'Places',
   noPlaceYet: 'No place yet',
   aPatchYouKnowA:
-    'A patch you know, a hedge, a wood: put it down with what you saw there. Nobody else learns where it is unless you choose so.',
+    'A patch you know, a hedge, a wood: put it down with what you saw there. Nobody else learns where it is ' +
+    'unless you choose so.',
   theOstrelValleyMadeUp: 'The Ostrel valley, made up for the demo. Lines every 100 metres.',
   yoursAlone: 'yours alone',
   dangerousHere: (list: string) => `Dangerous here: ${list}`,
@@ -393,7 +395,8 @@ export const t = messages('places', {
   forgetTheWeatherThatWas: 'Forget the weather that was loaded',
   whatSuchATableHolds: 'What such a table holds',
   aTableCsvOfDaily:
-    'A table (CSV) of daily values: date, tmin_c, tmax_c, rain_mm, and a line “# elevation_m: 640” for the height of its station.',
+    'A table (CSV) of daily values: date, tmin_c, tmax_c, rain_mm, and a line “# elevation_m: 640” for the ' +
+    'height of its station.',
   planAWalk: 'Plan a walk',
   theWalkOf: (isoDayName: string) => `The walk of ${isoDayName}`,
   notFor: 'Not for',
@@ -414,7 +417,8 @@ export const t = messages('places', {
   noWeatherOfYourOwn: (text: string) => `No weather of your own is here: ${text}.`,
   byTheWeatherThatYou: 'By the weather that you loaded.',
   thickWhereItIsLikelier: (text: string) =>
-    `Thick where it is likelier there than not, thin as far as it may be. ${text} What the guide says of warmth and rain is general; what you see there corrects it.`,
+    `Thick where it is likelier there than not, thin as far as it may be. ${text} What the guide says of ` +
+    `warmth and rain is general; what you see there corrects it.`,
   toldByYourGroup: 'Told by your group',
   suspected: 'suspected',
   seen: 'seen',

@@ -71,7 +71,8 @@ export const t = messages('practice', {
   nobodyOf: 'Nobody of',
   peopleOf: (people: number) => `${people} people of`,
   letTheirsCountFromThree: (text: string, name: string) =>
-    `${text} ${name} let theirs count. From three on it is added up, without names; with fewer, one could see who it was.`,
+    `${text} ${name} let theirs count. From three on it is added up, without names; with fewer, one could ` +
+    `see who it was.`,
   peopleOfLetTheirsCount: (people: number, name: string) =>
     `${people} people of ${name} let theirs count, added up without names: what to practise together.`,
   answers: 'Answers',
@@ -206,7 +207,8 @@ export const t = messages('practice', {
   areEarned: (number: string, earned: number) =>
     `${number} ${plural(earned, { one: 'is', other: 'are' })} earned`,
   earnedIsWhatHasBeen: (text: string, number: string) =>
-    `${text}. Earned is what has been looked at ${number} times or more, is remembered for a month, and was not mistaken dangerously for two months. It fades.`,
+    `${text}. Earned is what has been looked at ${number} times or more, is remembered for a month, and was ` +
+    `not mistaken dangerously for two months. It fades.`,
   andGraded: (name: string, grade: string) => `and ${name} · ${grade}`,
   earned: 'Earned',
   begin: 'Begin',

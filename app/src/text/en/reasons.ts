@@ -20,7 +20,8 @@ export const t = messages('reasons', {
   speaksAgainstInOfLooks: (characterName: string, target: string, number: string, number2: string) =>
     `${characterName} speaks against ${target}, in ${number} of ${number2} looks.`,
   speaksAgainstTwiceAndFit: (characterName: string, target: string, list: string, count: number) =>
-    `${characterName} speaks against ${target}, twice, and ${list} ${plural(count, { one: 'fits', other: 'fit' })} everything seen.`,
+    `${characterName} speaks against ${target}, twice, and ${list} ` +
+    `${plural(count, { one: 'fits', other: 'fit' })} everything seen.`,
   evenIfItIsThe: (target: string, partName: string) =>
     `Even if it is ${target}, the guide knows no use for this part: ${partName}.`,
   evenIfItIsThis: (target: string, partName: string) =>
@@ -45,7 +46,8 @@ export const t = messages('reasons', {
   itIsNamedToIts: (kind: string, name: string) =>
     `It is named to its ${kind} only: ${name}. That is worth writing down, and not enough to collect.`,
   aSecondPersonHasNot: (name: string, have: number, need: number) =>
-    `A second person has not looked yet, without knowing your answers, at what rules out ${name}: ${have} of ${need} grounds were seen by two.`,
+    `A second person has not looked yet, without knowing your answers, at what rules out ${name}: ${have} ` +
+    `of ${need} grounds were seen by two.`,
   yourGroupAsksThatWhoever: (list: string) =>
     `Your group asks that whoever decides has earned the pair, by practice: with ${list} it is not.`,
   yourGroupDoesWithoutA: (list: string) =>
@@ -86,7 +88,8 @@ export const t = messages('reasons', {
     `The place is unusual for ${target}. That raises a doubt; it settles nothing.`,
   thePlaceIsNotA: (target: string) => `The place is not a common one for ${target}.`,
   areKnownToStandHere: (list: string, count: number) =>
-    `${list} ${plural(count, { one: 'is', other: 'are' })} known to stand here. Look at every piece for it, and follow each stem to its base.`,
+    `${list} ${plural(count, { one: 'is', other: 'are' })} known to stand here. Look at every piece for it, ` +
+    `and follow each stem to its base.`,
   isNotUsualAtThis: (name: string, monthName: string) =>
     `${name} is not usual at this stage in ${monthName}. That raises a doubt; it settles nothing.`,
   isNotUsualAtM: (name: string, number: number) =>

@@ -4,7 +4,8 @@ export const t = messages('ruler', {
   itFits: 'It fits',
   layACardHere: 'Lay a card here',
   aBankLibraryOrTravel: (width: number) =>
-    `A bank, library or travel card: ${width} mm long. Put its short edge on the thick line and draw the other line up to its end.`,
+    `A bank, library or travel card: ${width} mm long. Put its short edge on the thick line and draw the ` +
+    `other line up to its end.`,
   theFrameOfTheCard: 'The frame of the card',
   longSideDownTheScreen: 'long side down the screen',
   lengthOfTheFrame: 'Length of the frame',

@@ -9,7 +9,8 @@ export const t = messages('second', {
   nameWhoeverStandsBesideYou: 'Name: whoever stands beside you',
   aSecondLook: 'A second look',
   whoeverYouAskSeesPhotos:
-    'Whoever you ask sees photos, sketches and the plant, but neither the name nor what you read. Only afterwards both lie side by side.',
+    'Whoever you ask sees photos, sketches and the plant, but neither the name nor what you read. Only ' +
+    'afterwards both lie side by side.',
   whoLooks: 'Who looks?',
   somebodyBesideMe: 'Somebody beside me',
   whoStandsBesideYou: 'Who stands beside you?',
@@ -37,9 +38,11 @@ export const t = messages('second', {
   this: 'this',
   a: 'a',
   toLookAtThingsOn: (asker: string, text: string, count: number, text2: string, time: string) =>
-    `${asker} ${text} to look at ${plural(count, { one: 'one thing', other: `${count} things` })} on ${text2} specimen, and not to be told what it is taken for or what was read. ${time} or so.`,
+    `${asker} ${text} to look at ${plural(count, { one: 'one thing', other: `${count} things` })} on ` +
+    `${text2} specimen, and not to be told what it is taken for or what was read. ${time} or so.`,
   sayWhatYouSeeCant:
-    'Say what you see. “Can’t see it” is an answer too. Nobody is right or wrong by it: where you differ, both look again together.',
+    'Say what you see. “Can’t see it” is an answer too. Nobody is right or wrong by it: where you differ, ' +
+    'both look again together.',
   whatThereIsToSee: 'What there is to see',
   iHaveThePhone: 'I have the phone',
   begin: 'Begin',
@@ -56,11 +59,14 @@ export const t = messages('second', {
     looks: number,
   ) => `${agreement}: kappa ${number}, between ${number2} and ${number3}, from ${looks} looks.`,
   cohensKappa1IsAlways:
-    'Cohen’s kappa: 1 is always the same, 0 what chance alone would do. Counted by whether a look fits, strains or speaks against what it was taken for.',
+    'Cohen’s kappa: 1 is always the same, 0 what chance alone would do. Counted by whether a look fits, ' +
+    'strains or speaks against what it was taken for.',
   alwaysSaidTheSame: (first: string, second: string, looks: number) =>
-    `${first} and ${second} have looked at ${plural(looks, { one: 'one thing', other: `${looks} things` })} one after the other, and always said one and the same: that shows nothing yet.`,
+    `${first} and ${second} have looked at ${plural(looks, { one: 'one thing', other: `${looks} things` })} ` +
+    `one after the other, and always said one and the same: that shows nothing yet.`,
   lookedAtTooFew: (first: string, second: string, looks: number, fewest: number) =>
-    `${first} and ${second} have looked at ${plural(looks, { one: 'one thing', other: `${looks} things` })} one after the other; from ${fewest} on it can be said how well they agree.`,
+    `${first} and ${second} have looked at ${plural(looks, { one: 'one thing', other: `${looks} things` })} ` +
+    `one after the other; from ${fewest} on it can be said how well they agree.`,
   hardlyMoreOftenTheSame: 'Hardly more often the same than by chance',
   moreOftenTheSameThan: 'More often the same than by chance',
   mostlyTheSame: 'Mostly the same',
@@ -90,7 +96,8 @@ export const t = messages('second', {
       '.',
     ].join(''),
   whereYouDifferNothingCounts:
-    'Where you differ nothing counts any more, for either. Look at it together, at the same spot and in good light; and both of you say what you see. One of you alone settles nothing.',
+    'Where you differ nothing counts any more, for either. Look at it together, at the same spot and in ' +
+    'good light; and both of you say what you see. One of you alone settles nothing.',
   aSecondPersonsLookConfirms:
     'A second person’s look confirms; it never makes another bar of the same ground.',
   askSomebodyElseToo: 'Ask somebody else too',

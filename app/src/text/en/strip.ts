@@ -19,7 +19,8 @@ export const t = messages('strip', {
   nothingOnRecordSpeaksAgainst: 'Nothing on record speaks against collecting. You decide.',
   leaveIt: 'Leave it.',
   whatIsDangerousIsRuledOut: (count: number, number: string) =>
-    `What is dangerous is ruled out. ${plural(count, { one: 'One of its own marks is', other: `${number} of its own marks are` })} still to be seen.`,
+    `What is dangerous is ruled out. ` +
+    `${plural(count, { one: 'One of its own marks is', other: `${number} of its own marks are` })} still to be seen.`,
   ofIndependentThingsFitSo: (have: number, need: number) =>
     `${have} of ${need} independent things fit so far.`,
   somethingIsMissing: 'Something is missing.',

@@ -46,7 +46,8 @@ export const t = messages('verdict', {
   onceMore: (name: string) => `${name}, once more`,
   seenForIt: 'Seen for it',
   independentThingsFitAreNeeded: (count: number, groupsNeeded: number) =>
-    `${plural(count, { one: 'One independent thing fits', other: `${count} independent things fit` })}; ${groupsNeeded} are needed.`,
+    `${plural(count, { one: 'One independent thing fits', other: `${count} independent things fit` })}; ` +
+    `${groupsNeeded} are needed.`,
   seen: 'seen',
   notYet: 'not yet',
   itsOwnMarks: (list: string) => `Its own marks: ${list}.`,

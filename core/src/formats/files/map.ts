@@ -66,7 +66,8 @@ export function readMap(text: string): ReadMap {
   if (positions > MOST_POSITIONS)
     return problem(
       'file',
-      `${positions.toLocaleString('en')} positions; up to ${MOST_POSITIONS.toLocaleString('en')} can be drawn on a phone, so cut out the part that you walk in`,
+      `${positions.toLocaleString('en')} positions; up to ${MOST_POSITIONS.toLocaleString('en')} can be ` +
+        `drawn on a phone, so cut out the part that you walk in`,
     );
   if (drawn.every(({ properties }) => properties?.kind === 'name'))
     return problem('features', 'there is nothing to draw a map of: no line and no area');

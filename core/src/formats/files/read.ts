@@ -183,7 +183,8 @@ function problemOfAll(
   if (near && places.every(({ shape }) => looksChangedOver(shape, near)))
     return problem(
       'coordinates',
-      'latitude and longitude seem to be changed over: so they would be near your other places, and as they stand they are far away',
+      'latitude and longitude seem to be changed over: so they would be near your other places, and as they ' +
+        'stand they are far away',
     );
   return undefined;
 }

@@ -13,7 +13,8 @@ const TAMED = /^'+[-=+@\t\r]/;
 const NUMBER = /^[-+]?\d+(?:\.\d+)?(?:e[-+]?\d+)?$/i;
 
 export function csvOf(rows: readonly Readonly<Record<string, string>>[], columns: readonly string[]): string {
-  return `${Papa.unparse({ fields: [...columns], data: rows.map((row) => columns.map((column) => tame(row[column] ?? ''))) }, { newline: '\r\n' })}\r\n`;
+  const data = rows.map((row) => columns.map((column) => tame(row[column] ?? '')));
+  return `${Papa.unparse({ fields: [...columns], data }, { newline: '\r\n' })}\r\n`;
 }
 export interface RowProblem {
   /** Line and column, as in `line 4, eventDate`. */

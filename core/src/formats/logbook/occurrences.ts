@@ -51,7 +51,8 @@ export function occurrencesOf(
         eventDate: record.startedAt,
         ...taxonTerms(taxon),
         ...decisionTerms(record),
-        identificationRemarks: `${record.readings.length} readings; guide ${guide.guide.id} ${guide.version.slice(0, 12)}`,
+        identificationRemarks:
+          `${record.readings.length} readings; ` + `guide ${guide.guide.id} ${guide.version.slice(0, 12)}`,
         lifeStage: (record.context.stages ?? []).join(' | '),
         recordedBy: nameOf(record.person),
         locality: record.placeNote ?? '',

@@ -22,7 +22,8 @@ export type Cause =
       readonly because: 'guide' | 'record' | 'policy' | 'rules';
       readonly outcome: Exclude<Outcome, 'collect'>;
       readonly grade: HarmGrade;
-      /** What the guide says otherwise now, where that is why: the worst first. */ readonly changed?: readonly ChangedGround[];
+      /** What the guide says otherwise now, where that is why: the worst first. */
+      readonly changed?: readonly ChangedGround[];
     }
   /** Who decided to collect it decided otherwise since. */
   | { readonly code: 'decision'; readonly of: string; readonly grade: HarmGrade }

@@ -149,7 +149,9 @@ function arranged(rows: readonly Row[], elevation: number): ParsedWeather {
     else if (gap > LONGEST_GAP)
       problems.push({
         field: 'date',
-        reason: `${isoOf(before.day + 1)} to ${isoOf(row.day - 1)} are missing; up to ${LONGEST_GAP} days can be filled in`,
+        reason:
+          `${isoOf(before.day + 1)} to ${isoOf(row.day - 1)} are missing; up to ${LONGEST_GAP} days ` +
+          `can be filled in`,
       });
     else {
       for (let day = 1; day <= gap; day += 1) {
