@@ -13,6 +13,7 @@ import {
   type LifeForm,
 } from '@pause/core/harvest/taking';
 import { normal, seeded } from '@pause/core/season/weather';
+import { writePage } from './page';
 
 /**
  * Whether a patch of which the ceiling is taken every year is still as large after fifty years that differ

@@ -7,7 +7,7 @@ import {
   type Reason,
 } from '@pause/core';
 import { t } from './en/strip';
-import { listed } from './messages';
+import { factLine, listed } from './messages';
 import { timeWords, lowerFirst, characterName, upper, numberWord } from './names';
 import { reasonWords, passedOver } from './reasons';
 
@@ -97,6 +97,22 @@ const URGENT = new Set<Reason['code']>([
 ]);
 const urgentReason = ({ reasons }: Verdict): Reason | undefined =>
   reasons.find(({ code, weight }) => weight === 'pause' && URGENT.has(code));
+
+/** The same in as few words as a narrow strip has room for; the whole line where there are no fewer. */
+export function briefLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
+  const soFar = beforeSecondLooks(verdict, plan) ? undefined : howFarInBrief(verdict);
+  if (soFar === undefined) return stripLine(verdict, plan);
+  return plan?.feasible === true && plan.seconds > 0 ? factLine(soFar, timeWords(plan.seconds)) : soFar;
+}
+
+function howFarInBrief(verdict: Verdict): string | undefined {
+  if (verdict.outcome !== 'pause' || urgentReason(verdict)) return undefined;
+  const count = (code: Reason['code']) => verdict.reasons.filter((r) => r.code === code).length;
+  if (count('bars-short') > 0) return t.notRuledOutBrief(count('bars-short'));
+  if (count('signature-missing') > 0) return t.marksMissingBrief(count('signature-missing'));
+  const groups = verdict.reasons.find((reason) => reason.code === 'groups-short');
+  return groups && t.fitBrief(groups.have, groups.need);
+}
 
 /** How far a check has come that is at pause only because something is still missing. */
 function howFar(verdict: Verdict): string | undefined {

@@ -142,8 +142,8 @@ export async function holdFree(db: Db, people: readonly string[], streams: reado
       and left_at is null order by id for share skip locked),
       free as materialized (select id, last from streams where id = any(${[...streams]}::text[])
         order by id for no key update skip locked)
-    select id as person, null as stream, null::bigint as last from present union all select null, id, last
-    from free`.execute(db);
+    select id as person, null as stream, null::bigint as last from present 
+    union all select null, id, last from free`.execute(db);
   return {
     people: new Set(rows.flatMap(({ person }) => person ?? [])),
     last: new Map(

@@ -46,8 +46,8 @@ export async function lookUp(
     (select json_agg(json_build_object('id', id, 'stream', stream, 'person', person, 'kingdom', kingdom))
       from finds where id = any(${[...finds]}::text[])) as finds,
     (select json_agg(counted) from (
-      select of, case when person = any(${[...people]}::text[]) then person end as person, sum(entries) as
-      entries, sum(bytes) as bytes from written where of = any(${[...of]}::text[]) group by 1, 2
+      select of, case when person = any(${[...people]}::text[]) then person end as person,
+        sum(entries) as entries, sum(bytes) as bytes from written where of = any(${[...of]}::text[]) group by 1, 2
       union all select '', person, 0, coalesce(sum(bytes), 0) from written
       where person = any(${[...people]}::text[]) and of like 'stream %' group by person
     ) as counted) as written`.execute(db);
@@ -83,10 +83,10 @@ export async function entriesAt(db: Db, places: readonly UsedId[]): Promise<Entr
   if (places.length === 0) return [];
   const streams = places.map(({ stream }) => stream);
   const { rows } = await sql<EntryOnRecord>`
-    select e.kind, e.id, e.find_id, e.content_hash, e.stream, e.seq, e.stamp, coalesce(e.body->>'at',
-    e.body->>'startedAt') as at,
-      e.body->>'by' as by, (e.body->>'blind')::boolean as blind, case when e.kind = 'verdicts' then
-        e.body->'verdict'->>'outcome' end as outcome, a.arrival
+    select e.kind, e.id, e.find_id, e.content_hash, e.stream, e.seq, e.stamp,
+      coalesce(e.body->>'at', e.body->>'startedAt') as at,
+      e.body->>'by' as by, (e.body->>'blind')::boolean as blind,
+      case when e.kind = 'verdicts' then e.body->'verdict'->>'outcome' end as outcome, a.arrival
     from unnest(${streams}::text[], ${places.map(({ seq }) => seq)}::bigint[]) as place (stream, seq)
     join entries e on e.stream = place.stream and e.seq = place.seq and e.stream = ${inStreams([...new Set(streams)])}
     left join arrivals a on a.id = e.id and e.kind = 'verdicts'`.execute(db);

@@ -136,8 +136,8 @@ async function addWhoLooked(
     here: boolean | null;
     blind: boolean | null;
   }>`
-      select distinct find_id, kind, body->>'by' as by, body->>'of' as of, (body->>'here')::boolean as
-      here, (body->>'blind')::boolean as blind from entries
+      select distinct find_id, kind, body->>'by' as by, body->>'of' as of,
+        (body->>'here')::boolean as here, (body->>'blind')::boolean as blind from entries
       where stream = ${inStreams(streams)} and find_id = any(${of(entries)}::text[])
       and kind in ('readings', 'asks', 'reveals')`.execute(db);
   for (const { find_id, kind, by, of, here, blind } of rows) {

@@ -89,8 +89,8 @@ async function placesOf(db: Db, finds: readonly string[]): Promise<Map<string, P
     .where('id', 'in', [...finds])
     .execute();
   const { rows } = await sql<{ find_id: string; stamp: string; body: Edit }>`
-    select e.find_id, e.stamp, e.body from unnest(${[...finds]}::text[]) as find (id) cross
-    join unnest(${[...PLACE_CHOICES]}::text[]) as wanted (field)
+    select e.find_id, e.stamp, e.body from unnest(${[...finds]}::text[]) as find (id)
+    cross join unnest(${[...PLACE_CHOICES]}::text[]) as wanted (field)
     cross join lateral (select * from entries
     where stream = ${inStreams([...new Set(heads.map(({ stream }) => stream))])} and find_id = find.id
     and kind = 'edits' and body->>'field' = wanted.field

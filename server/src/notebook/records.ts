@@ -82,8 +82,8 @@ export async function outcomeRows(db: Db, finds: readonly string[]): Promise<Ent
     case when a.id is not null then jsonb_build_object('at', a.arrival->'at', 'because',
       a.arrival->'because', 'verdict', jsonb_build_object('outcome', a.arrival->'verdict'->'outcome')) end as arrival,
     f.number
-    from entries e left join arrivals a on a.id = e.id and e.kind = 'verdicts' left
-    join finds f on f.id = e.id and e.kind = 'finds'
+    from entries e left join arrivals a on a.id = e.id and e.kind = 'verdicts'
+    left join finds f on f.id = e.id and e.kind = 'finds'
     where e.stream = ${inStreams(streams)} and e.find_id = any(${[...finds]}::text[]) order by e.stream, e.seq`.execute(
     db,
   );
@@ -108,8 +108,8 @@ const MOST_LISTED_BYTES = 4_000_000;
  */
 export async function listFinds(db: Db, actor: Actor, most: number): Promise<FindSummary[]> {
   const { rows: heads } = await sql<{ id: string }>`select id from (
-    select id, started_at, number, sum(coalesce(size, 0)) over (order by started_at desc, number desc) -
-    coalesce(size, 0) as before
+    select id, started_at, number, sum(coalesce(size, 0)) over (order by started_at desc, number desc)
+      - coalesce(size, 0) as before
     from (select id, started_at, number, (select sum(bytes) from written
     where of = 'find ' || f.id) as size from finds f
       where stream = any(${streamsOf(actor)}::text[]) order by started_at desc, number desc limit ${most}) as newest

@@ -66,16 +66,16 @@ async function storeRows(db: Db, rows: readonly Row[], counts: readonly Addition
       select * from unnest(${counts.map(({ of }) => of)}::text[],
       ${counts.map(({ person }) => person)}::text[], ${counts.map(({ entries }) => entries)}::int[],
         ${counts.map(({ bytes }) => bytes)}::bigint[])
-      on conflict (of, person) do update set entries = written.entries + excluded.entries, bytes =
-      written.bytes + excluded.bytes
+      on conflict (of, person) do update set entries = written.entries + excluded.entries,
+        bytes = written.bytes + excluded.bytes
     ), grown as (
       update streams set last = ends.last
         from unnest(${[...ends.keys()]}::text[], ${[...ends.values()]}::bigint[]) as ends (id, last)
         where streams.id = ends.id
       returning streams.id, streams.last
     )
-    select pg_notify(${CHANNEL}, '{"stream":'::text || to_json(id)::text || ',"last":'::text || last::text
-    || '}'::text) from grown`.execute(db);
+    select pg_notify(${CHANNEL}, '{"stream":'::text || to_json(id)::text || ',"last":'::text 
+      || last::text || '}'::text) from grown`.execute(db);
 }
 
 async function storeDescents(db: Db, descends: ReadonlyMap<string, readonly string[]>): Promise<void> {

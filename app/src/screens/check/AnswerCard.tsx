@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { View, Pressable, TextInput } from 'react-native';
 import {
   type Character,
@@ -11,11 +11,22 @@ import {
   isSmelled,
   statesOfCharacter,
 } from '@pause/core';
-import { OrganGlyph, colour, Small, SmallStrong, Question, Strong, Button, Body } from '../../components';
+import {
+  Body,
+  Button,
+  colour,
+  OrganGlyph,
+  Question,
+  Small,
+  SmallStrong,
+  Strong,
+  TARGET,
+} from '../../components';
 import { t } from '../../text/en/answer';
 import { characterOf, timeWords, DAMAGE, commonName } from '../../text/names';
 import { styles } from './answerCardStyles';
 import { Answers } from './answers';
+import { headingHeight, type Room } from './answers/fit';
 import { HowToLook } from './HowToLook';
 import { useKeys } from './useKeys';
 
@@ -38,9 +49,17 @@ interface AnswerCardProps {
   readonly onCannotSmell?: (() => void) | undefined;
   /** Photos and sketches of this find. */
   readonly beside?: React.ReactNode;
+  /** Where all of it is to be seen at once: the space for it, and what is chosen at the thumb. */
+  readonly fitted?: Fitted | undefined;
 }
 
-const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] = [
+/** A question that is seen at once, with how sure one is chosen outside of it. */
+export interface Fitted {
+  readonly room: Room;
+  readonly sureness: Sureness;
+}
+
+export const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] = [
   { id: 'sure', label: t.sure },
   { id: 'fairly', label: t.fairly },
   { id: 'guess', label: t.guess },
@@ -57,8 +76,10 @@ export const AnswerCard = memo(function AnswerCard({
   onPass,
   onCannotSmell,
   beside,
+  fitted,
 }: AnswerCardProps) {
-  const [sureness, setSureness] = useState<Sureness>('sure');
+  const [chosen, setSureness] = useState<Sureness>('sure');
+  const sureness = fitted?.sureness ?? chosen;
   const [how, setHow] = useState(false);
   const [note, setNote] = useState('');
   const character = characterOf(check.character);
@@ -77,46 +98,125 @@ export const AnswerCard = memo(function AnswerCard({
     keys,
   );
   if (!character) return null;
+  const cantTell = (why?: string) =>
+    answer({ kind: 'cant-tell' }, [why, note.trim()].filter(Boolean).join(' '));
+  const noAnswer = { character, keys, onCantTell: cantTell, onPass, onCannotSmell };
+  const toggleHow = () => setHow(!how);
+  const about = how ? (
+    <HowToLook character={character} target={target} stages={stages} />
+  ) : keys ? (
+    <Small soft>{character.how}</Small>
+  ) : null;
+  const answers = { character, effects, keys, onAnswer: answer };
+  if (fitted)
+    return (
+      <View style={styles.card}>
+        <FittedQuestion
+          {...answers}
+          check={check}
+          target={target}
+          room={fitted.room}
+          how={how}
+          onHow={toggleHow}
+        >
+          {about}
+        </FittedQuestion>
+        <Effort character={character} />
+        <NoAnswer {...noAnswer} fitted />
+        <NoteAndPictures note={note} setNote={setNote} beside={beside} />
+      </View>
+    );
   return (
     <View style={styles.card}>
-      <Effort character={character} keys={keys} how={how} onHow={() => setHow(!how)} />
+      <View style={styles.meta}>
+        <Effort character={character} />
+        <HowButton keys={keys} how={how} onHow={toggleHow} />
+      </View>
       <Question>{character.question}</Question>
-      {how ? (
-        <HowToLook character={character} target={target} stages={stages} />
-      ) : keys ? (
-        <Small soft>{character.how}</Small>
-      ) : null}
+      {about}
       <LookAgain check={check} target={target} />
       <HowSure sureness={sureness} onChoose={setSureness} />
-      <Answers key={character.id} character={character} effects={effects} keys={keys} onAnswer={answer} />
-      <NoAnswer
-        character={character}
-        keys={keys}
-        onCantTell={(why) => answer({ kind: 'cant-tell' }, [why, note.trim()].filter(Boolean).join(' '))}
-        onPass={onPass}
-        onCannotSmell={onCannotSmell}
-      />
+      <Answers key={character.id} {...answers} />
+      <NoAnswer {...noAnswer} />
       <NoteAndPictures note={note} setNote={setNote} beside={beside} />
     </View>
   );
 });
 
+interface FittedQuestionProps extends Pick<AnswerCardProps, 'check' | 'target' | 'effects' | 'keys'> {
+  readonly character: Character;
+  readonly room: Room;
+  readonly how: boolean;
+  readonly onHow: () => void;
+  readonly onAnswer: (value: ReadingValue) => void;
+  /** How to look, where that is wanted. */
+  readonly children: React.ReactNode;
+}
+
+/** The width of the button that says how to look, and the space beside it. */
+const HOW = 74;
+/** Under the heading. */
+const BELOW_HEADING = 8;
+/** What is said about looking again, in two lines. */
+const LOOK_AGAIN = 76;
+
+/** The question and all its answers in the space of one screen. */
+function FittedQuestion({
+  character,
+  check,
+  target,
+  room,
+  how,
+  onHow,
+  children,
+  ...answers
+}: FittedQuestionProps) {
+  const again = AGAIN.has(check.why);
+  const fitted = useMemo(() => {
+    const heading = Math.max(TARGET, headingHeight(character.question, room.width - HOW));
+    const height = room.height - heading - BELOW_HEADING - (again ? LOOK_AGAIN : 0);
+    return { room: { width: room.width, height } };
+  }, [character.question, room, again]);
+  const { onAnswer } = answers;
+  return (
+    <View style={styles.fitted}>
+      <View style={styles.head}>
+        <Question style={styles.fittedQuestion}>{character.question}</Question>
+        <HowButton keys={false} how={how} onHow={onHow} framed />
+      </View>
+      {children}
+      <LookAgain check={check} target={target} />
+      <Answers
+        key={character.id}
+        {...answers}
+        character={character}
+        fitted={{ ...fitted, onCantTell: () => onAnswer({ kind: 'cant-tell' }) }}
+      />
+    </View>
+  );
+}
+
 interface NoAnswerProps extends Pick<AnswerCardProps, 'keys' | 'onPass' | 'onCannotSmell'> {
   readonly character: Character;
+  /** That it can't be seen stands among the answers. */
+  readonly fitted?: boolean;
   /** With why, where that is known. */
   readonly onCantTell: (why?: string) => void;
 }
 
 /** It cannot be seen, is not on this piece, or is passed over. */
-function NoAnswer({ character, keys, onCantTell, onPass, onCannotSmell }: NoAnswerProps) {
+function NoAnswer({ character, keys, onCantTell, onPass, onCannotSmell, fitted }: NoAnswerProps) {
+  const among = fitted && 'states' in character;
   return (
     <View style={styles.ways}>
-      <Button
-        label={keys ? t.cantSeeItU : t.cantSeeIt}
-        tone="outline"
-        style={styles.way}
-        onPress={() => onCantTell()}
-      />
+      {among ? null : (
+        <Button
+          label={keys ? t.cantSeeItU : t.cantSeeIt}
+          tone="outline"
+          style={styles.way}
+          onPress={() => onCantTell()}
+        />
+      )}
       <Button
         label={t.notOnThisPiece}
         tone="outline"
@@ -131,25 +231,43 @@ function NoAnswer({ character, keys, onCantTell, onPass, onCannotSmell }: NoAnsw
   );
 }
 
-interface EffortProps {
-  readonly character: Character;
-  readonly keys: boolean;
-  readonly how: boolean;
-  readonly onHow: () => void;
-}
-
-/** What the check takes, and how to look. */
-function Effort({ character, keys, how, onHow }: EffortProps) {
+/** What the check takes. */
+function Effort({ character }: { readonly character: Character }) {
   return (
-    <View style={styles.meta}>
+    <View style={styles.effort}>
       <OrganGlyph organ={character.organ} size={20} colour={colour.inkSoft} />
       <Small soft style={styles.grow}>
         {[timeWords(character.seconds), DAMAGE[character.damage], ...(character.gear ?? [])].join(' · ')}
       </Small>
-      <Pressable role="button" aria-expanded={how} onPress={onHow} style={styles.how}>
-        <SmallStrong style={styles.underlined}>{keys ? t.howToLookH : t.howToLook}</SmallStrong>
-      </Pressable>
     </View>
+  );
+}
+
+interface HowButtonProps {
+  readonly keys: boolean;
+  readonly how: boolean;
+  readonly onHow: () => void;
+  /** A small framed button with a short word. */
+  readonly framed?: boolean;
+}
+
+function HowButton({ keys, how, onHow, framed = false }: HowButtonProps) {
+  return (
+    <Pressable
+      role="button"
+      aria-expanded={how}
+      aria-label={framed ? t.howToLook : undefined}
+      onPress={onHow}
+      style={({ pressed }) => [
+        styles.how,
+        framed && styles.howFramed,
+        (pressed || how) && framed && styles.howOpen,
+      ]}
+    >
+      <SmallStrong style={framed ? undefined : styles.underlined}>
+        {framed ? t.how : keys ? t.howToLookH : t.howToLook}
+      </SmallStrong>
+    </Pressable>
   );
 }
 
@@ -214,6 +332,9 @@ function NoteAndPictures({ note, setNote, beside }: NoteProps) {
     </>
   );
 }
+
+/** The reasons that are said above the question. */
+const AGAIN: ReadonlySet<Check['why']> = new Set(['contradicted', 'look-again', 'mark-unsure', 'taken-back']);
 
 function LookAgain({ check, target }: { readonly check: Check; readonly target: TaxonId | undefined }) {
   if (check.why === 'contradicted') {

@@ -1,9 +1,11 @@
-import { View } from 'react-native';
+import { Link } from 'expo-router';
+import { Pressable, View } from 'react-native';
 import { type Case, type Verdict, short } from '@pause/core';
-import { Heading, useWide, WaysOut, Small, Title, colour } from '../../components';
+import { Heading, useWide, WaysOut, Small, SmallStrong, Title, colour } from '../../components';
 import type { FindProps } from '../../components/FindFrame';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
 import { t } from '../../text/en/check';
+import { factLine } from '../../text/messages';
 import { commonName, scientificName } from '../../text/names';
 import { BesideLink } from './beside/BesideLink';
 import { styles } from './checkStyles';
@@ -33,15 +35,68 @@ export function MostUrgent({
   );
 }
 
-export function Header({
-  record,
-  find,
-  piece,
-}: {
+/** On a phone, below the question: which find it is, and the way to place and condition. */
+export function FindDetails({ record, find }: Pick<HeaderProps, 'record' | 'find'>) {
+  return (
+    <View>
+      <Link href={{ pathname: '/find/[id]/around', params: { id: record.id } }} asChild>
+        <Pressable role="link" style={styles.topLink}>
+          <SmallStrong style={styles.underlined}>{t.placeAndCondition}</SmallStrong>
+        </Pressable>
+      </Link>
+      <Which record={record} find={find} />
+    </View>
+  );
+}
+
+/** The ways out, where the rooms do not stand at the side. */
+function Ways({ id }: { readonly id: string }) {
+  const around = { pathname: '/find/[id]/around', params: { id } } as const;
+  return (
+    <WaysOut
+      ways={[
+        { href: '/finds', label: t.finds },
+        { href: around, label: t.placeAndCondition },
+      ]}
+    />
+  );
+}
+
+/** Where all of it scrolls and the question comes first: the ways out above it, and which find it is below it. */
+export function Low({ record, find, children }: LowProps) {
+  return (
+    <>
+      <Ways id={record.id} />
+      {children}
+      <Title>{t.isIt(commonName(find.target))}</Title>
+      <Which record={record} find={find} />
+    </>
+  );
+}
+
+interface LowProps extends Pick<HeaderProps, 'record' | 'find'> {
+  readonly children: React.ReactNode;
+}
+
+function Which({ record, find }: Pick<HeaderProps, 'record' | 'find'>) {
+  return (
+    <Small soft>
+      {factLine(
+        scientificName(find.target),
+        record.number ? t.find(record.number) : t.newFind,
+        record.placeNote,
+      )}
+    </Small>
+  );
+}
+
+interface HeaderProps {
   readonly record: FindProps['record'];
   readonly find: Case;
   readonly piece: string;
-}) {
+}
+
+export function Header({ record, find, piece }: HeaderProps) {
   const wide = useWide();
   const number = record.pieces.findIndex((p) => p.id === piece) + 1;
   const where = [
@@ -52,15 +107,7 @@ export function Header({
   return (
     <View style={styles.header}>
       <View style={styles.grow}>
-        <WaysOut
-          ways={[
-            { href: '/finds', label: t.finds },
-            {
-              href: { pathname: '/find/[id]/around', params: { id: record.id } },
-              label: t.placeAndCondition,
-            },
-          ]}
-        />
+        <Ways id={record.id} />
         {wide ? (
           <Small soft numberOfLines={1}>
             {where.filter(Boolean).join(' · ')}

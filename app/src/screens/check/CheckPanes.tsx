@@ -1,10 +1,14 @@
 import { Link } from 'expo-router';
-import { Pressable, ScrollView, View } from 'react-native';
+import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import { Body, Heading, Rule, Screen, SmallStrong } from '../../components';
 import { t } from '../../text/en/check';
-import { MostUrgent } from './CheckHeader';
-import { type CheckNow, STRIP } from './CheckParts';
+import { FindDetails, Low, MostUrgent } from './CheckHeader';
+import { type CheckNow, PHONE_STRIP, STRIP } from './CheckParts';
 import { styles } from './checkStyles';
+import { BarsBand } from './phone/BarsBand';
+import { PhoneHead } from './phone/PhoneHead';
+import { SurenessBar } from './phone/SurenessBar';
+import { LEAST_HEIGHT, type Phone } from './phone/usePhone';
 import { Seen } from './Seen';
 import type { Follow } from './useToCard';
 
@@ -72,17 +76,56 @@ export function TwoPanes({ record, header, bars, question, follow }: PanesProps)
   );
 }
 
-export function OnePane({ record, header, bars, question, follow }: PanesProps) {
+/** Where letters are large or the screen is low, all of it scrolls; it starts at the question. */
+export function OnePane({ record, find, bars, question, follow }: PanesProps) {
+  const low = useWindowDimensions().height < LEAST_HEIGHT;
   return (
-    <Screen panes rooms={false} strip={STRIP}>
+    <Screen panes rooms={false} strip={low ? PHONE_STRIP : STRIP}>
       <ScrollView {...follow} contentContainerStyle={styles.phone}>
-        {header}
-        {bars}
-        <Rule strong style={styles.bleed} />
-        {question}
+        <Low record={record} find={find}>
+          {question}
+          <Rule strong style={styles.bleed} />
+          {bars}
+        </Low>
         <Heading>{t.seen}</Heading>
         <Seen record={record} slips />
       </ScrollView>
     </Screen>
   );
+}
+
+/** A phone: bars, question with all its answers, and verdict on one screen; the rest below them. */
+export function PhonePane({ record, find, bars, question, follow, phone }: PanesProps & PhoneProps) {
+  const { barsOpen, toggleBars, onRoom, bar } = phone;
+  return (
+    <Screen
+      panes
+      rooms={false}
+      strip={
+        <>
+          {bar ? <SurenessBar {...bar} /> : null}
+          {PHONE_STRIP}
+        </>
+      }
+    >
+      <PhoneHead find={find} />
+      <BarsBand open={barsOpen} onToggle={toggleBars} />
+      <ScrollView
+        {...follow}
+        style={styles.fill}
+        contentContainerStyle={styles.fitted}
+        onLayout={({ nativeEvent: { layout } }) => onRoom(layout)}
+      >
+        {barsOpen ? bars : null}
+        {question}
+        <FindDetails record={record} find={find} />
+        <Heading>{t.seen}</Heading>
+        <Seen record={record} slips />
+      </ScrollView>
+    </Screen>
+  );
+}
+
+interface PhoneProps {
+  readonly phone: Phone;
 }

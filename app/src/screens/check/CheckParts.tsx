@@ -19,10 +19,15 @@ export interface CheckNow extends CheckProps {
 /** The newest find, also while what is shown beside strip and bars is still the answer before. */
 export const Newest = createContext<CheckNow | undefined>(undefined);
 
-function StripNow() {
+function StripNow({ compact = false }: { readonly compact?: boolean }) {
   const now = use(Newest);
   return now ? (
-    <DecisionStrip find={now.record.id} verdict={now.evaluation.verdict} plan={now.evaluation.plan} />
+    <DecisionStrip
+      find={now.record.id}
+      verdict={now.evaluation.verdict}
+      plan={now.evaluation.plan}
+      compact={compact}
+    />
   ) : null;
 }
 
@@ -51,3 +56,5 @@ export function BarsNow({
 }
 
 export const STRIP = <StripNow />;
+/** In one line, where everything else is to be seen too. */
+export const PHONE_STRIP = <StripNow compact />;

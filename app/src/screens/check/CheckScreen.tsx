@@ -9,13 +9,14 @@ import { useCase } from '../../notebook/useCase';
 import { t } from '../../text/en/check';
 import { cardKey } from './card';
 import { Header } from './CheckHeader';
-import { OnePane, ThreePanes, TwoPanes } from './CheckPanes';
+import { OnePane, PhonePane, ThreePanes, TwoPanes } from './CheckPanes';
 import { BarsNow, type CheckNow, type CheckProps, Newest } from './CheckParts';
 import { styles } from './checkStyles';
 import { KeysSheet } from './KeysSheet';
+import { useFitted, usePhone } from './phone/usePhone';
 import { Question } from './Question';
-import { useAnswering } from './useAnswering';
-import { useChecks } from './useChecks';
+import { type Answering, useAnswering } from './useAnswering';
+import { type Checks, useChecks } from './useChecks';
 import { isJudging, useCount, useEffects, useLatest, type useSaving } from './useJudged';
 import { useKeys } from './useKeys';
 import { useToCard } from './useToCard';
@@ -81,16 +82,25 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const { record, evaluation, find } = shown;
   const wide = useWide();
   const tablet = useTwoPanes();
+  const onPhone = useFitted() && !tablet;
   const [keysShown, setKeysShown] = useState(false);
-  const { toCard, settleDown, onLayout, follow } = useToCard(tablet);
+  const { toCard, settleDown, toWays, onLayout, follow } = useToCard(tablet || onPhone);
   const asked = useChecks(shown);
   const { checks, check, piece } = asked;
   const { saving, ...answering } = useAnswering(shown, asked, settleDown);
-  const judged = useCount(evaluation.verdict);
+  const key = cardKey(check, useCount(evaluation.verdict));
   const effects = useEffects(find, check, wide);
   useKeys({ z: answering.back, '?': () => setKeysShown(!keysShown) }, wide);
+  const { fitted, phone } = usePhone({
+    key,
+    asked: isAsked(asked, answering),
+    answering,
+    toTop: toCard,
+    toWays,
+  });
   const choose = useLatest((character: CharacterId) => {
     asked.choose(character);
+    phone.closeBars();
     toCard();
   });
   // What hangs on the same things is not drawn anew.
@@ -100,38 +110,36 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   );
   const header = useMemo(() => <Header record={record} find={find} piece={piece} />, [record, find, piece]);
   const bars = useMemo(() => <BarsNow checks={checks} onChoose={choose} />, [checks, choose]);
-  const Panes = wide ? ThreePanes : tablet ? TwoPanes : OnePane;
-  return (
-    <Panes
-      record={record}
-      find={find}
-      evaluation={evaluation}
-      header={header}
-      bars={bars}
-      follow={follow}
-      question={
-        <>
-          {wide && keysShown ? <KeysSheet onClose={() => setKeysShown(false)} /> : null}
-          <Asking shown={shown} check={check} saving={saving} onLayout={onLayout}>
-            <Question
-              {...answering}
-              record={record}
-              find={find}
-              evaluation={evaluation}
-              check={check}
-              compare={asked.compare}
-              startComparing={asked.startComparing}
-              stopComparing={asked.stopComparing}
-              word={asked.word}
-              wide={wide}
-              cardKey={check ? cardKey(check, judged) : ''}
-              effects={effects}
-              beside={beside}
-              onChoose={choose}
-            />
-          </Asking>
-        </>
-      }
-    />
+  const question = (
+    <>
+      {wide && keysShown ? <KeysSheet onClose={() => setKeysShown(false)} /> : null}
+      <Asking shown={shown} check={check} saving={saving} onLayout={onLayout}>
+        <Question
+          {...answering}
+          record={record}
+          find={find}
+          evaluation={evaluation}
+          check={check}
+          compare={asked.compare}
+          startComparing={asked.startComparing}
+          stopComparing={asked.stopComparing}
+          word={asked.word}
+          wide={wide}
+          cardKey={key}
+          effects={effects}
+          beside={beside}
+          onChoose={choose}
+          fitted={onPhone ? fitted : undefined}
+        />
+      </Asking>
+    </>
   );
+  const panes = { record, find, evaluation, header, bars, question, follow };
+  if (onPhone) return <PhonePane {...panes} phone={phone} />;
+  const Panes = wide ? ThreePanes : tablet ? TwoPanes : OnePane;
+  return <Panes {...panes} />;
 });
+
+/** Whether a question is on the screen, and not what has to be done before it. */
+const isAsked = ({ check, word }: Checks, { gloves, given }: Omit<Answering, 'saving'>): boolean =>
+  check !== undefined && !gloves && !(given !== undefined && word !== undefined);

@@ -5,6 +5,7 @@ import { Button, Small, SmallStrong } from '../../components';
 import { t } from '../../text/en/check';
 import { lowerFirst, readingWords } from '../../text/names';
 import { movedWords } from '../../text/reasons';
+import type { Fitted } from './AnswerCard';
 import { AnswerCard } from './card';
 import type { CheckNow } from './CheckParts';
 import { styles } from './checkStyles';
@@ -26,14 +27,16 @@ interface QuestionProps
   readonly effects: readonly AnswerEffect[];
   readonly beside: React.ReactNode;
   readonly onChoose: (character: CharacterId) => void;
+  /** On a phone: all of it is seen at once, and what was recorded stands below. */
+  readonly fitted: Fitted | undefined;
 }
 
 /** The question, what was answered before it, and what else can be done. */
 export const Question = memo(function Question(props: QuestionProps) {
-  const { record, find, evaluation, check, compare, onChoose } = props;
+  const { record, find, evaluation, check, compare, onChoose, fitted } = props;
   return (
     <>
-      <Recorded {...props} />
+      {fitted ? null : <Recorded {...props} />}
       {compare ? (
         <View style={styles.last}>
           <Small style={styles.grow}>{t.youAreLookingAtAnother}</Small>
@@ -41,6 +44,7 @@ export const Question = memo(function Question(props: QuestionProps) {
         </View>
       ) : null}
       <Asked {...props} />
+      {fitted ? <Recorded {...props} /> : null}
       <MissingAround record={record} evaluation={evaluation} />
       <OtherChecks find={find} current={check} onChoose={onChoose} />
       <MoreWays record={record} onCompare={props.startComparing} />
@@ -49,7 +53,7 @@ export const Question = memo(function Question(props: QuestionProps) {
 });
 
 /** What was recorded last, what it changed, and the way to take it back. */
-function Recorded({ last, evaluation, wide, back }: QuestionProps) {
+function Recorded({ last, evaluation, wide, back, fitted }: QuestionProps) {
   if (!last) return null;
   return (
     <View style={styles.last} role="status">
@@ -57,7 +61,7 @@ function Recorded({ last, evaluation, wide, back }: QuestionProps) {
         <SmallStrong>{t.recorded} </SmallStrong>
         {lowerFirst(last.words)}. {movedWords(last.rows, evaluation.verdict.rows)}
       </Small>
-      <Button label={wide ? t.takeBackZ : t.takeBack} tone="plain" onPress={back} />
+      {fitted ? null : <Button label={wide ? t.takeBackZ : t.takeBack} tone="plain" onPress={back} />}
     </View>
   );
 }
@@ -89,6 +93,7 @@ function Asked(props: QuestionProps) {
       onPass={props.pass}
       {...(find.context.cannotSmell ? {} : { onCannotSmell: props.cannotSmell })}
       beside={props.beside}
+      fitted={props.fitted}
     />
   );
 }

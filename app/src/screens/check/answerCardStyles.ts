@@ -1,10 +1,28 @@
 import { StyleSheet } from 'react-native';
 import { space, TARGET, colour, stroke, corner, font, typeSize } from '../../components';
+import { HEADING } from './answers/fit';
 
 /** How the card of a question looks. */
 
 export const styles = StyleSheet.create({
   card: { gap: space.s + 2 },
+  fitted: { gap: space.s },
+  head: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET },
+  fittedQuestion: {
+    flex: 1,
+    fontSize: typeSize(HEADING.size),
+    lineHeight: typeSize(HEADING.line),
+    letterSpacing: -0.2,
+  },
+  effort: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.s },
+  howFramed: {
+    minWidth: 62,
+    alignItems: 'center',
+    borderWidth: stroke.thin,
+    borderColor: colour.ink,
+    borderRadius: corner,
+  },
+  howOpen: { backgroundColor: colour.shade },
   meta: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -7,6 +7,6 @@ AnswerCard.fetchAhead();
 export type { Answer } from './AnswerCard';
 
 /** The card is made anew for each check, so that sureness and torn never carry over. */
-export function cardKey(check: { readonly character: string }, change: number): string {
-  return `${check.character}:${change}`;
+export function cardKey(check: { readonly character: string } | undefined, change: number): string {
+  return `${check?.character ?? ''}:${change}`;
 }

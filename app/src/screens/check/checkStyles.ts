@@ -3,8 +3,14 @@ import { space, colour, TARGET, stroke } from '../../components';
 
 /** How the check looks. */
 
+/** Around what is fitted into a phone's screen, in CSS pixels. */
+export const PHONE_SIDE = 10;
+export const PHONE_TOP = 6;
+
 export const styles = StyleSheet.create({
   phone: { paddingHorizontal: space.l, paddingTop: space.s, paddingBottom: space.xl, gap: space.m },
+  fill: { flex: 1 },
+  fitted: { paddingHorizontal: PHONE_SIDE, paddingTop: PHONE_TOP, paddingBottom: space.xl, gap: space.m },
   panes: { flex: 1, flexDirection: 'row', minHeight: 0 },
   pane: { flex: 1 },
   second: { flex: 1.1, borderLeftWidth: 1, borderColor: colour.line },

@@ -6,6 +6,7 @@ export const t = messages('answer', {
   guess: 'Guess',
   howToLookH: 'How to look  H',
   howToLook: 'How to look',
+  how: 'How',
   howSureAreYou: 'How sure are you?',
   cantSeeItU: 'Can’t see it  U',
   cantSeeIt: 'Can’t see it',

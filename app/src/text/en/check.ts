@@ -12,6 +12,19 @@ export const t = messages('check', {
   piece: (number: number) => `piece ${number}`,
   finds: '‹ Finds',
   isIt: (name: string) => `Is it ${name}?`,
+  nameAndBars: (name: string, bars: string) => `${name}, ${bars}`,
+  showAllBars: (more: number) =>
+    more > 0
+      ? `Show all bars; ${more} more ${plural(more, { one: 'is', other: 'are' })} open`
+      : 'Show all bars',
+  hideTheBars: 'Hide the bars',
+  plusMore: (more: number) => `+${more}`,
+  waysOut: 'Ways out',
+  howSureAreYou: 'How sure are you?',
+  sure: 'Sure',
+  fairly: 'Fairly',
+  guess: 'Guess',
+  otherWaysToAnswer: 'Other ways to answer',
   ofBarsFilled: (filled: number, need: number) => `${filled} of ${need} bars filled`,
   barRestsOn: (bar: string, causes: string) => `${bar} (rests on ${causes})`,
   causeColour: 'a colour',

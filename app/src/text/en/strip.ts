@@ -16,6 +16,10 @@ export const t = messages('strip', {
     `What is dangerous is ruled out. Before the second looks: ${characterName}.`,
   dangerousOnesAreNotRuled: (number: string, length: number) =>
     `${number} ${plural(length, { one: 'dangerous one is', other: 'dangerous ones are' })} not ruled out yet.`,
+  notRuledOutBrief: (count: number) => `${count} not ruled out yet`,
+  marksMissingBrief: (count: number) =>
+    `Dangers ruled out; ${count} ${plural(count, { one: 'mark', other: 'marks' })} of it to see`,
+  fitBrief: (have: number, need: number) => `${have} of ${need} things fit so far`,
   nothingOnRecordSpeaksAgainst: 'Nothing on record speaks against collecting. You decide.',
   leaveIt: 'Leave it.',
   whatIsDangerousIsRuledOut: (count: number, number: string) =>

@@ -17,6 +17,8 @@ import {
 export const State = z.strictObject({
   id: StateId,
   label: text,
+  /** The label where there is no room for all of it: an answer beside many others. */
+  short: text.max(24).optional(),
   /** The organ or mark is not there; such a reading rests on absence. */
   absent: z.boolean().optional(),
   /** What a reading of this state rests on besides what every reading of its character does. */

@@ -24,18 +24,15 @@ const instant = (column: string) =>
 
 /** The body of an entry, from the columns in which it was kept. */
 const BODIES: Readonly<Record<string, ReturnType<typeof sql>>> = {
-  finds: sql`jsonb_strip_nulls(jsonb_build_object('startedAt', ${instant('e.started_at')}, 'kingdom',
-    e.kingdom, 'bodyPlan', e.body_plan, 'placeNote', e.place_note, 'person', e.person))`,
+  finds: sql`jsonb_strip_nulls(jsonb_build_object('startedAt', ${instant('e.started_at')}, 'kingdom', e.kingdom, 'bodyPlan', e.body_plan, 'placeNote', e.place_note, 'person', e.person))`,
   pieces: sql`jsonb_build_object('at', ${instant('e.at')}, 'purpose', e.purpose)`,
   targets: sql`jsonb_build_object('at', ${instant('e.at')}, 'taxon', e.taxon)`,
   contexts: sql`jsonb_build_object('at', ${instant('e.at')}, 'context', e.context)`,
-  readings: sql`jsonb_strip_nulls(jsonb_build_object('at', ${instant('e.at')}, 'piece', e.piece_id,
-    'character', e.character, 'value', e.value, 'sureness', e.sureness, 'by', e.by, 'blind', e.blind, 'note', e.note))`,
+  readings: sql`jsonb_strip_nulls(jsonb_build_object('at', ${instant('e.at')}, 'piece', e.piece_id, 'character', e.character, 'value', e.value, 'sureness', e.sureness, 'by', e.by, 'blind', e.blind, 'note', e.note))`,
   withdrawals: sql`jsonb_build_object('at', ${instant('e.at')}, 'reading', e.reading_id)`,
   skips: sql`jsonb_build_object('at', ${instant('e.at')}, 'piece', e.piece_id, 'character', e.character)`,
   verdicts: sql`jsonb_build_object('at', ${instant('e.at')}, 'verdict', e.verdict)`,
-  decisions: sql`jsonb_strip_nulls(jsonb_build_object('at', ${instant('e.at')}, 'verdict', e.verdict_id,
-    'choice', e.choice, 'reason', e.reason, 'by', e.by))`,
+  decisions: sql`jsonb_strip_nulls(jsonb_build_object('at', ${instant('e.at')}, 'verdict', e.verdict_id, 'choice', e.choice, 'reason', e.reason, 'by', e.by))`,
 };
 
 export async function up(db: Kysely<unknown>): Promise<void> {
@@ -51,27 +48,24 @@ export async function up(db: Kysely<unknown>): Promise<void> {
 
 /** As the library for accounts expects them. */
 async function accounts(db: Kysely<unknown>): Promise<void> {
-  await sql`create table "user" (id text primary key, name text not null, email text not null unique,
-    "emailVerified" boolean not null, image text,
+  await sql`create table "user" (id text primary key, name text not null, email text not null unique, "emailVerified" boolean not null, image text,
     "createdAt" timestamptz not null default now(), "updatedAt" timestamptz not null default now())`.execute(
     db,
   );
-  await sql`create table session (id text primary key, "expiresAt" timestamptz not null, token text not
-    null unique, "createdAt" timestamptz not null default now(),
-    "updatedAt" timestamptz not null, "ipAddress" text, "userAgent" text, "userId" text not null references
-      "user" (id) on delete cascade)`.execute(db);
-  await sql`create table account (id text primary key, "accountId" text not null, "providerId" text not
-    null, "userId" text not null references "user" (id) on delete cascade,
-    "accessToken" text, "refreshToken" text, "idToken" text, "accessTokenExpiresAt" timestamptz,
-      "refreshTokenExpiresAt" timestamptz, scope text, password text,
+  await sql`create table session (id text primary key, "expiresAt" timestamptz not null, token text not null unique, "createdAt" timestamptz not null default now(),
+    "updatedAt" timestamptz not null, "ipAddress" text, "userAgent" text, "userId" text not null references "user" (id) on delete cascade)`.execute(
+    db,
+  );
+  await sql`create table account (id text primary key, "accountId" text not null, "providerId" text not null, "userId" text not null references "user" (id) on delete cascade,
+    "accessToken" text, "refreshToken" text, "idToken" text, "accessTokenExpiresAt" timestamptz, "refreshTokenExpiresAt" timestamptz, scope text, password text,
     "createdAt" timestamptz not null default now(), "updatedAt" timestamptz not null)`.execute(db);
-  await sql`create table verification (id text primary key, identifier text not null, value text not null,
-    "expiresAt" timestamptz not null,
+  await sql`create table verification (id text primary key, identifier text not null, value text not null, "expiresAt" timestamptz not null,
     "createdAt" timestamptz not null default now(), "updatedAt" timestamptz not null default now())`.execute(
     db,
   );
-  await sql`create table "rateLimit" (id text primary key, key text not null unique, count integer not
-    null, "lastRequest" bigint not null)`.execute(db);
+  await sql`create table "rateLimit" (id text primary key, key text not null unique, count integer not null, "lastRequest" bigint not null)`.execute(
+    db,
+  );
   await sql`create index session_of_user on session ("userId")`.execute(db);
   await sql`create index account_of_user on account ("userId")`.execute(db);
   await sql`create index verification_by_identifier on verification (identifier)`.execute(db);
@@ -85,8 +79,9 @@ async function accounts(db: Kysely<unknown>): Promise<void> {
     )
     .addColumn('secret', 'text', (c) => c.notNull())
     .execute();
-  await sql`create table rate_limits (key varchar(255) primary key, points integer not null default 0,
-    expire bigint)`.execute(db);
+  await sql`create table rate_limits (key varchar(255) primary key, points integer not null default 0, expire bigint)`.execute(
+    db,
+  );
   await db.schema
     .createTable('audit')
     .addColumn('number', 'bigint', (c) => c.primaryKey().generatedAlwaysAsIdentity())
@@ -96,10 +91,12 @@ async function accounts(db: Kysely<unknown>): Promise<void> {
     .addColumn('object', 'text')
     .addColumn('detail', 'jsonb')
     .execute();
-  await sql`create trigger audit_never_changed before update or delete on audit
-    for each row execute function refuse_change()`.execute(db);
-  await sql`create trigger audit_never_emptied before truncate on audit
-    for each statement execute function refuse_change()`.execute(db);
+  await sql`create trigger audit_never_changed before update or delete on audit for each row execute function refuse_change()`.execute(
+    db,
+  );
+  await sql`create trigger audit_never_emptied before truncate on audit for each statement execute function refuse_change()`.execute(
+    db,
+  );
 }
 
 async function groups(db: Kysely<unknown>): Promise<void> {
@@ -199,14 +196,15 @@ async function entries(db: Kysely<unknown>): Promise<void> {
     create function refuse_change_unless_erased() returns trigger language plpgsql as $$
     begin
       if tg_op = 'DELETE' and current_setting('pause.erasing', true) = 'a person' then return old; end if;
-      raise exception '% are only added to, never changed or removed', tg_table_name using errcode =
-        'restrict_violation';
+      raise exception '% are only added to, never changed or removed', tg_table_name using errcode = 'restrict_violation';
     end $$`.execute(db);
   for (const table of ['entries', 'arrivals', 'finds']) {
-    await sql`create trigger ${sql.raw(`${table}_never_changed`)} before update or delete on
-      ${sql.table(table)} for each row execute function refuse_change_unless_erased()`.execute(db);
-    await sql`create trigger ${sql.raw(`${table}_never_emptied`)} before truncate on ${sql.table(table)}
-      for each statement execute function refuse_change()`.execute(db);
+    await sql`create trigger ${sql.raw(`${table}_never_changed`)} before update or delete on ${sql.table(table)} for each row execute function refuse_change_unless_erased()`.execute(
+      db,
+    );
+    await sql`create trigger ${sql.raw(`${table}_never_emptied`)} before truncate on ${sql.table(table)} for each statement execute function refuse_change()`.execute(
+      db,
+    );
   }
 }
 
@@ -215,21 +213,20 @@ async function takeOver(db: Kysely<unknown>): Promise<void> {
   await sql`insert into streams (id) select distinct 'p:' || person from findings`.execute(db);
   await sql`insert into finds (id, number, stream, person, started_at) overriding system value
     select id, number, 'p:' || person, person, started_at from findings order by number`.execute(db);
-  await sql`select setval(pg_get_serial_sequence('finds', 'number'), coalesce((select max(number)
-    from finds), 0) + 1, false)`.execute(db);
+  await sql`select setval(pg_get_serial_sequence('finds', 'number'), coalesce((select max(number) from finds), 0) + 1, false)`.execute(
+    db,
+  );
   const all = KINDS_AS_TABLES.map((kind, order) => {
     const find = kind === 'finds' ? sql`e.id` : sql`e.find_id`;
     const person = kind === 'readings' || kind === 'decisions' ? sql`e.by` : sql`f.person`;
     const at = kind === 'finds' ? sql`e.started_at` : sql`e.at`;
     const table = sql.table(kind === 'finds' ? 'findings' : kind);
     const body = BODIES[kind];
-    return sql`select ${kind} as kind, ${order}::int as of_kind, e.id, ${find} as find_id, f.stream,
-      ${person} as person, ${at} as at, e.received_at, e.content_hash,
+    return sql`select ${kind} as kind, ${order}::int as of_kind, e.id, ${find} as find_id, f.stream, ${person} as person, ${at} as at, e.received_at, e.content_hash,
       ${body} || jsonb_build_object('id', e.id) as body from ${table} e join finds f on f.id = ${find}`;
   });
   await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash, received_at)
-    select stream, row_number() over (partition by stream
-    order by received_at, of_kind, at, id), kind, id, find_id, person,
+    select stream, row_number() over (partition by stream order by received_at, of_kind, at, id), kind, id, find_id, person,
       to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') || '-0000-before', body, content_hash, received_at
     from (${sql.join(all, sql` union all `)}) as everything`.execute(db);
   await sql`update streams set last = (select coalesce(max(seq), 0) from entries where stream = streams.id)`.execute(

@@ -2,8 +2,9 @@ import { sql, type Kysely } from 'kysely';
 
 /** What is made of what was taken, what becomes of it, what comes from what, and what is recalled. */
 export async function up(db: Kysely<unknown>): Promise<void> {
-  await sql`alter table pages drop constraint pages_kind_check, add constraint pages_kind_check check (kind
-    in ('place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste', 'group'))`.execute(db);
+  await sql`alter table pages drop constraint pages_kind_check, add constraint pages_kind_check check (kind in ('place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste', 'group'))`.execute(
+    db,
+  );
   // Made of the entries, so that what descends from something is found without reading them all.
   await db.schema
     .createTable('descents')
@@ -13,8 +14,9 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .execute();
   await db.schema.createIndex('descents_of_parent').on('descents').column('parent').execute();
   await sql`insert into descents (child, parent) select distinct on (page_id) page_id, body->>'value' from entries
-    where kind = 'fields' and body->>'of' = 'harvest' and body->>'field' = 'find'
-    and body->>'value' is not null order by page_id, stamp desc on conflict do nothing`.execute(db);
+    where kind = 'fields' and body->>'of' = 'harvest' and body->>'field' = 'find' and body->>'value' is not null order by page_id, stamp desc on conflict do nothing`.execute(
+    db,
+  );
   await db.schema
     .createTable('recalls')
     .addColumn('of', 'text', (c) => c.primaryKey())
@@ -32,6 +34,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('began_at', 'timestamptz', (c) => c.notNull().defaultTo(sql`now()`))
     .addColumn('finished_at', 'timestamptz')
     .execute();
-  await sql`create index entries_collected on entries (find_id) where kind = 'decisions'
-    and body->>'choice' = 'collect'`.execute(db);
+  await sql`create index entries_collected on entries (find_id) where kind = 'decisions' and body->>'choice' = 'collect'`.execute(
+    db,
+  );
 }

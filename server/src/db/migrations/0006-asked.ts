@@ -6,9 +6,9 @@ import { sql, type Kysely } from 'kysely';
  */
 export async function up(db: Kysely<unknown>): Promise<void> {
   // What was practised, how somebody wants to, and lessons are pages too.
-  await sql`alter table pages drop constraint pages_kind_check, add constraint pages_kind_check check (kind
-    in ('place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste', 'practice', 'learner', 'lesson',
-      'group'))`.execute(db);
+  await sql`alter table pages drop constraint pages_kind_check, add constraint pages_kind_check check (kind in ('place', 'eater', 'walk', 'harvest', 'batch', 'portion', 'taste', 'practice', 'learner', 'lesson', 'group'))`.execute(
+    db,
+  );
   await db.schema
     .createTable('recall_asked')
     .addColumn('find_id', 'text', (c) => c.primaryKey().references('finds.id').onDelete('cascade'))

@@ -11,8 +11,7 @@ const AN_INSTANT =
  */
 export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`alter table entries disable trigger entries_never_changed`.execute(db);
-  await sql`update entries set stamp = to_char(received_at at time zone 'UTC',
-    'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') || '-0000-server'
+  await sql`update entries set stamp = to_char(received_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') || '-0000-server'
     where stamp !~ ${AN_INSTANT} or stamp ~ ${NO_SUCH_DAY}`.execute(db);
   await sql`alter table entries enable trigger entries_never_changed`.execute(db);
 }

@@ -20,16 +20,19 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     ['page', 'page_id'],
   ] as const) {
     await sql`insert into written (of, person, entries, bytes)
-      select ${kind} || ' ' || ${sql.ref(id)}, person, count(*), sum(octet_length(body::text)) from entries
-      where ${sql.ref(id)} is not null group by 1, 2`.execute(db);
+      select ${kind} || ' ' || ${sql.ref(id)}, person, count(*), sum(octet_length(body::text)) from entries where ${sql.ref(id)} is not null group by 1, 2`.execute(
+      db,
+    );
   }
   await sql`create index written_of_person on written (person) where of like 'stream %'`.execute(db);
   await sql`drop index entries_of_find`.execute(db);
-  await sql`create index entries_of_find on entries (find_id, kind, (body->>'field'), (stamp collate "C"))
-    where find_id is not null`.execute(db);
+  await sql`create index entries_of_find on entries (find_id, kind, (body->>'field'), (stamp collate "C")) where find_id is not null`.execute(
+    db,
+  );
   await sql`drop index entries_of_page`.execute(db);
-  await sql`create index entries_of_page on entries (page_id, kind, (body->>'field'), (stamp collate "C"))
-    where page_id is not null`.execute(db);
+  await sql`create index entries_of_page on entries (page_id, kind, (body->>'field'), (stamp collate "C")) where page_id is not null`.execute(
+    db,
+  );
   await applicationRole(db);
   await sql`alter table people add column left_at timestamptz`.execute(db);
   await sql`update people set left_at = now() where name = 'Someone who left'`.execute(db);
@@ -51,13 +54,11 @@ async function applicationRole(db: Kysely<unknown>): Promise<void> {
     .addColumn('password', 'text', (c) => c.notNull())
     .execute();
   await sql`
-    create function erase_notebook(who text) returns void language plpgsql security definer
-      set search_path = public, pg_temp as $$
+    create function erase_notebook(who text) returns void language plpgsql security definer set search_path = public, pg_temp as $$
     declare notebook text := 'p:' || who;
     begin
       perform set_config('pause.erasing', 'a person', true);
-      delete from written where of = 'stream ' || notebook or of in (select 'find ' || id from finds
-        where stream = notebook union all select 'page ' || id from pages where stream = notebook);
+      delete from written where of = 'stream ' || notebook or of in (select 'find ' || id from finds where stream = notebook union all select 'page ' || id from pages where stream = notebook);
       delete from picture_parts where find_id in (select id from finds where stream = notebook);
       delete from arrivals where find_id in (select id from finds where stream = notebook);
       delete from recalls where stream = notebook;

@@ -19,6 +19,7 @@ import { useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/answer';
 import { commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
+import { FittedAnswers, type FittedAnswersProps } from './FittedAnswers';
 import type { AnswerProps, OfKind } from './props';
 const OutlineOnPhoto = latePart(() => import('../measuring/onPhoto').then((m) => m.OutlineOnPhoto));
 
@@ -30,45 +31,83 @@ export function StateAnswers({
   effects,
   keys,
   onAnswer,
+  fitted,
 }: AnswerProps<OfKind<'states' | 'colour'>>) {
   const { id: character, states } = asked;
   // States are drawings; colours are their own swatches.
-  const drawn = isDrawn(asked);
+  const drawing = isDrawn(asked) ? character : undefined;
   const [torn, setTorn] = useState<readonly StateId[] | undefined>();
-  const dim = useApp((state) => state.look.theme === 'dim');
   const tap = (state: StateId) => {
     if (!torn) onAnswer({ kind: 'states', states: [state] });
     else setTorn(torn.includes(state) ? torn.filter((s) => s !== state) : [...torn, state]);
   };
-  return (
-    <View style={styles.answers}>
-      {drawn ? null : (
-        <Small soft>
-          {t.betweenTwoColoursNameBoth(dim ? t.thisScreenIsDimmedCompare : t.compareInDaylightOutOf)}
-        </Small>
-      )}
-      <View style={styles.grid} role="group" aria-label={t.answers}>
-        {states.map((state, index) => (
-          <StateAnswer
-            key={state.id}
-            state={state}
-            drawing={drawn ? character : undefined}
-            digit={keys && index < 9 ? index + 1 : undefined}
-            chosen={torn?.includes(state.id)}
-            onPress={() => tap(state.id)}
-            onLongPress={() => {
-              if (!torn) setTorn([state.id]);
-            }}
-          />
-        ))}
-      </View>
-      <Torn
-        torn={torn}
-        setTorn={setTorn}
-        onAnswer={(chosen) => onAnswer({ kind: 'states', states: [...chosen] })}
-      />
+  const hold = (state: StateId) => setTorn(torn ?? [state]);
+  const shared = { states, drawing, torn, onPress: tap, onLongPress: hold };
+  const between = (
+    <Torn
+      torn={torn}
+      setTorn={setTorn}
+      onAnswer={(chosen) => onAnswer({ kind: 'states', states: [...chosen] })}
+    />
+  );
+  const more = (
+    <>
       {character === 'leaf.outline' ? <OutlineByPhoto onAnswer={onAnswer} /> : null}
       {keys ? <Effects states={states} effects={effects} /> : null}
+    </>
+  );
+  if (fitted)
+    return (
+      <View style={styles.answers}>
+        {torn ? between : null}
+        <FittedAnswers {...shared} room={fitted.room} onCantTell={fitted.onCantTell} />
+        {torn ? null : between}
+        {drawing === undefined ? <InDaylight /> : null}
+        {more}
+      </View>
+    );
+  return (
+    <View style={styles.answers}>
+      {drawing === undefined ? <InDaylight /> : null}
+      <FreeAnswers {...shared} keys={keys} />
+      {between}
+      {more}
+    </View>
+  );
+}
+
+/** In what light colours are compared. */
+function InDaylight() {
+  const dim = useApp((state) => state.look.theme === 'dim');
+  return (
+    <Small soft>
+      {t.betweenTwoColoursNameBoth(dim ? t.thisScreenIsDimmedCompare : t.compareInDaylightOutOf)}
+    </Small>
+  );
+}
+
+/** Answers as large as they like to be, below one another. */
+function FreeAnswers({
+  states,
+  drawing,
+  torn,
+  onPress,
+  onLongPress,
+  keys,
+}: Omit<FittedAnswersProps, 'room' | 'onCantTell'> & { readonly keys: boolean }) {
+  return (
+    <View style={styles.grid} role="group" aria-label={t.answers}>
+      {states.map((state, index) => (
+        <StateAnswer
+          key={state.id}
+          state={state}
+          drawing={drawing}
+          digit={keys && index < 9 ? index + 1 : undefined}
+          chosen={torn?.includes(state.id)}
+          onPress={() => onPress(state.id)}
+          onLongPress={() => onLongPress(state.id)}
+        />
+      ))}
     </View>
   );
 }

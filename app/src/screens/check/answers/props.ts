@@ -1,4 +1,5 @@
 import type { AnswerEffect, Character, ReadingValue } from '@pause/core';
+import type { Room } from './fit';
 
 /** The characters of this kind. */
 export type OfKind<K extends Character['kind']> = Extract<Character, { readonly kind: K }>;
@@ -11,4 +12,6 @@ export interface AnswerProps<C extends Character> {
   /** There is a keyboard: the keys are shown. */
   readonly keys: boolean;
   readonly onAnswer: (value: ReadingValue) => void;
+  /** Where all answers are to be seen at once: the space for them, and what is done where none can be given. */
+  readonly fitted?: { readonly room: Room; readonly onCantTell: () => void } | undefined;
 }

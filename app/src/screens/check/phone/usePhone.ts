@@ -1,0 +1,99 @@
+import { useContext, useMemo, useState } from 'react';
+import { useWindowDimensions } from 'react-native';
+import type { Sureness } from '@pause/core';
+import { TextSize } from '../../../components/Words';
+import type { Fitted } from '../AnswerCard';
+import type { Room } from '../answers/fit';
+import { PHONE_SIDE, PHONE_TOP } from '../checkStyles';
+import type { Answering } from '../useAnswering';
+import type { SurenessBarProps } from './SurenessBar';
+
+/** What a phone's screen holds besides the question: head, bars, how sure, and verdict; in CSS pixels. */
+const BESIDES = 216;
+/** On a lower screen the question would have no room beside them. */
+export const LEAST_HEIGHT = 520;
+/** Letters larger than this no longer fit. */
+const LARGEST_TEXT = 1.15;
+
+export interface Phone {
+  readonly barsOpen: boolean;
+  readonly toggleBars: () => void;
+  readonly closeBars: () => void;
+  /** Learns how large the part is that scrolls. */
+  readonly onRoom: (size: Room) => void;
+  /** The bar at the thumb; nothing where nothing is asked. */
+  readonly bar: SurenessBarProps | undefined;
+}
+
+interface PhoneProps {
+  /** Of the question; changes with each. */
+  readonly key: string;
+  /** Whether it is on the screen. */
+  readonly asked: boolean;
+  readonly answering: Pick<Answering, 'last' | 'back'>;
+  readonly toTop: () => void;
+  /** Goes to what stands below the answers. @param room the height of the view */
+  readonly toWays: (room: number) => void;
+}
+
+/** What a phone's check holds beside the question. */
+export function usePhone({ key, asked, answering, toTop, toWays }: PhoneProps): {
+  readonly fitted: Fitted;
+  readonly phone: Phone;
+} {
+  const [barsOpen, setBarsOpen] = useState(false);
+  const [room, onRoom] = useRoom();
+  const [sureness, setSureness] = useSureness(key);
+  const fitted = useMemo(() => ({ room, sureness }), [room, sureness]);
+  return {
+    fitted,
+    phone: {
+      barsOpen,
+      toggleBars: () => {
+        setBarsOpen(!barsOpen);
+        toTop();
+      },
+      closeBars: () => setBarsOpen(false),
+      onRoom,
+      bar: asked
+        ? {
+            sureness,
+            onChoose: setSureness,
+            onBack: answering.last ? answering.back : undefined,
+            onMore: () => toWays(room.height),
+          }
+        : undefined,
+    },
+  };
+}
+
+/** Whether the question with all its answers is fitted into the screen. */
+export function useFitted(): boolean {
+  const { height } = useWindowDimensions();
+  return useContext(TextSize) <= LARGEST_TEXT && height >= LEAST_HEIGHT;
+}
+
+/** The space for a question, also before the screen has been laid out. */
+function useRoom(): readonly [Room, (size: Room) => void] {
+  const { width, height } = useWindowDimensions();
+  const [size, setSize] = useState<Room>();
+  const whole = size ?? { width, height: height - BESIDES };
+  const [room, setRoom] = useState(() => within(whole));
+  const now = within(whole);
+  if (now.width !== room.width || now.height !== room.height) setRoom(now);
+  return [room, setSize];
+}
+
+const within = ({ width, height }: Room): Room => ({
+  width: width - 2 * PHONE_SIDE,
+  height: height - 2 * PHONE_TOP,
+});
+
+/** How sure the next answer is: sure, unless something else is chosen for this very question. */
+function useSureness(question: string): readonly [Sureness, (sureness: Sureness) => void] {
+  const [chosen, setChosen] = useState<{ readonly of: string; readonly sureness: Sureness }>();
+  return [
+    chosen?.of === question ? chosen.sureness : 'sure',
+    (sureness) => setChosen({ of: question, sureness }),
+  ];
+}

@@ -1,0 +1,106 @@
+import type { Page } from 'playwright-core';
+import { guide } from '../../forager';
+import { IN_BROWSER } from '../../thumb';
+import { rig, button, setUp } from './kit';
+
+jest.setTimeout(240_000);
+setUp();
+
+const SMALL = { width: 360, height: 560 };
+
+/** Opens the check of a new find of which no stage is recorded: everything can be asked. */
+async function openCheck(page: Page, target: string): Promise<void> {
+  const taxon = guide.taxon(target)!;
+  const plan = guide.guide.bodyPlans.find(({ id }) => id === taxon.taxon.bodyPlan)!;
+  await page.goto('/new');
+  await page.getByRole('radio', { name: `${plan.name}: ${plan.hint}` }).click();
+  await page
+    .getByRole('list', { name: 'Taxa of the guide' })
+    .getByRole('button', { name: new RegExp(taxon.taxon.scientificName) })
+    .click();
+  await button(page, 'Go on to the check').click();
+  await page.waitForURL(/check$/);
+  await page.getByRole('group', { name: 'Answers' }).waitFor();
+}
+
+interface Seen {
+  readonly question: string;
+  readonly answers: number;
+  /** Of them, on the screen without scrolling. */
+  readonly visible: number;
+  /** The least side of one, in CSS pixels. */
+  readonly least: number;
+  /** The share of the height that head, bars, sureness and verdict take. */
+  readonly beside: number;
+}
+
+/** What of the question on show can be seen and touched. */
+const look = (page: Page): Promise<Seen> =>
+  page.evaluate(() => {
+    const answers = [...document.querySelectorAll('[role="group"][aria-label="Answers"] [role="button"]')];
+    const reachable = answers.filter((answer) => {
+      const { left, right, top, bottom } = answer.getBoundingClientRect();
+      return [top + 2, bottom - 2].every((y) =>
+        answer.contains(document.elementFromPoint((left + right) / 2, y)),
+      );
+    });
+    const sides = answers.flatMap((answer) => {
+      const { width, height } = answer.getBoundingClientRect();
+      return [width, height];
+    });
+    const heading = [...document.querySelectorAll('[role="heading"][aria-level="2"]')].find(
+      ({ textContent }) => /[?.]$/.test(textContent),
+    );
+    let scroller = heading?.parentElement;
+    while (scroller && getComputedStyle(scroller).overflowY !== 'auto') scroller = scroller.parentElement;
+    return {
+      question: heading?.textContent ?? '',
+      answers: answers.length,
+      visible: reachable.length,
+      least: Math.min(...sides),
+      beside: 1 - (scroller?.clientHeight ?? 0) / innerHeight,
+    };
+  });
+
+/** Looks at every question of the guide that can be asked of the target. */
+async function lookAtAll(page: Page, target: string): Promise<Seen[]> {
+  await openCheck(page, target);
+  const { kingdom } = guide.taxon(target)!.taxon;
+  const seen: Seen[] = [];
+  for (const { character } of guide.characters) {
+    if (character.kingdom !== kingdom || !('states' in character)) continue;
+    const heading = page.getByRole('heading', { level: 2, name: character.question, exact: true });
+    if (!(await heading.isVisible())) {
+      await button(page, 'Something else seen').click();
+      await page
+        .getByRole('group', { name: /./ })
+        .getByRole('button', { name: new RegExp(`^${character.name}`) })
+        .first()
+        .click();
+      await heading.waitFor();
+    }
+    seen.push(await look(page));
+  }
+  return seen;
+}
+
+test.each([
+  ['a phone as a browser shows it', IN_BROWSER, 0.95],
+  ['a small phone', SMALL, 0.85],
+])('on %s all answers are seen at once, and large enough to touch', async (_, size, share) => {
+  const { page, context, errors } = await rig.open(size);
+  const seen = [
+    ...(await lookAtAll(page, 'cantharellus-cibarius')),
+    ...(await lookAtAll(page, 'vaccinium-myrtillus')),
+  ];
+  expect(seen.length).toBeGreaterThan(90);
+  const whole = seen.filter(({ answers, visible }) => visible === answers);
+  const others = seen.filter((one) => !whole.includes(one));
+  expect({ others, share: whole.length / seen.length }).toMatchObject({ share: expect.any(Number) });
+  expect(whole.length / seen.length).toBeGreaterThanOrEqual(share);
+  for (const one of others) expect(one.visible).toBeGreaterThanOrEqual(9);
+  for (const one of seen) expect(one.least).toBeGreaterThanOrEqual(47.5);
+  if (size === IN_BROWSER) for (const one of seen) expect(one.beside).toBeLessThanOrEqual(0.4);
+  expect(errors).toEqual([]);
+  await context.close();
+});
