@@ -8,7 +8,7 @@ export function asProgramme(p: PlanProblem): string {
   const constraints: string[] = [];
   const binaries = p.options.map((_, i) => `x${i}`);
   const add = (terms: string[], relation: string) => {
-    if (terms.length > 0) constraints.push(`${terms.join()} ${relation}`.replace(/\+ -/g, '- '));
+    if (terms.length > 0) constraints.push(`${terms.join(' + ')} ${relation}`.replace(/\+ -/g, '- '));
   };
   p.rows.forEach((row, r) => {
     const grounds = [
@@ -48,10 +48,10 @@ export function asProgramme(p: PlanProblem): string {
     );
   }
   const missing = p.groupsNeeded - p.fitGroups.size;
-  if (missing > 0) constraints.push(`${groups.map((g) => `z${g}`).join() || '0 x0'} >= ${missing}`);
+  if (missing > 0) constraints.push(`${groups.map((g) => `z${g}`).join(' + ') || '0 x0'} >= ${missing}`);
   for (const i of p.forced) constraints.push(`x${i} = 1`);
   return (
-    `Minimize\n obj: ${p.options.map((o, i) => `${o.cost} x${i}`).join(' + ')}\nSubject ` +
-    `To\n${constraints.map((c, i) => ` c${i}: ${c}`).join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd`
+    `Minimize\n obj: ${p.options.map((o, i) => `${o.cost} x${i}`).join(' + ')}\n` +
+    `Subject To\n${constraints.map((c, i) => ` c${i}: ${c}`).join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd`
   );
 }
