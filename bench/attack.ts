@@ -12,7 +12,7 @@ import { startServer } from '@pause/server';
 import { openCluster } from '../scripts/lib/postgres';
 import { asking, PASSWORD, someone, type Someone } from '../server/test/people';
 import { note, newFind, ago } from './attackEntries';
-import { ms, writeReport, type Line } from './attackReport';
+import { counts, ms, writeReport, type Line } from './attackReport';
 import { milliseconds, median } from './timing';
 
 /**
@@ -63,11 +63,6 @@ async function begun(who: Someone, more: object = {}): Promise<{ find: string }>
   await tell(who, entry);
   return { find: entry.find };
 }
-
-const counts = (statuses: readonly (string | number)[]) =>
-  [...new Set(statuses)]
-    .map((one) => `${statuses.filter((other) => other === one).length} × ${one}`)
-    .join(', ');
 
 const lines: Line[] = [];
 async function attacked(attack: string, work: () => Promise<string>): Promise<void> {
@@ -133,7 +128,7 @@ await attacked(`${NOTES.toLocaleString('en')} notes on one find`, async () => {
     `ms: ${(onto / ontoEmpty).toFixed(1)} times`;
   return (
     `${counts(statuses)}; ${ratio}; reading it ` +
-    `${ms(await milliseconds(() => ask(honest, 'GET', `/finds/${find}`)))}`
+    ms(await milliseconds(() => ask(honest, 'GET', `/finds/${find}`)))
   );
 });
 
@@ -221,7 +216,7 @@ await attacked('A thousand groups in one account, then twenty times all of them'
     statuses.push((await ask(mallory, 'POST', '/groups', { id: randomUUID(), name: `Group ${n}` })).status);
   return (
     `${counts(statuses)}; twenty times \`/me\` ` +
-    `${ms(await milliseconds(() => Promise.all(Array.from({ length: 20 }, () => ask(mallory, 'GET', '/me')))))}`
+    ms(await milliseconds(() => Promise.all(Array.from({ length: 20 }, () => ask(mallory, 'GET', '/me')))))
   );
 });
 
@@ -248,11 +243,8 @@ const alive = await milliseconds(() =>
 
 const {
   rows: [kept],
-} = await sql<{
-  count: string;
-}>`select count(*) as count from entries where stream = ${`g:${group}`} and person = ${honest.id}`.execute(
-  server.db,
-);
+} = await sql<{ count: string }>`select count(*) as count from entries
+  where stream = ${`g:${group}`} and person = ${honest.id}`.execute(server.db);
 writeReport(lines, alive, kept?.count ?? '0');
 await server.stop();
 await cluster.stop();

@@ -15,6 +15,12 @@ export const ms = (n: number) => `${Math.round(n)} ms`;
 const BEGIN = '<!-- attack -->';
 const END = '<!-- /attack -->';
 
+/** How often each came: "3 × added, 1 × refused". */
+export const counts = (statuses: readonly (string | number)[]) =>
+  [...new Set(statuses)]
+    .map((one) => `${statuses.filter((other) => other === one).length} × ${one}`)
+    .join(', ');
+
 /**
  * @param alive ms until the server said that it is ready
  * @param kept how many entries that somebody else recorded meanwhile are there

@@ -1,4 +1,5 @@
 import { GROUPS_NEEDED } from '@pause/core';
+import { writePage } from './page';
 import {
   type Row,
   WRONG_SHARES,
@@ -17,7 +18,6 @@ import {
   percent,
   median,
 } from './safetyReport';
-import { writePage } from './page';
 import type { Temper } from './simulate/observer';
 import { BASELINES, GROUPS_TRIED, GUIDE, run, together, type Came, type Job } from './simulate/rows';
 import { WITHOUT } from './simulate/rules';

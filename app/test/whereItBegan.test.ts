@@ -36,6 +36,18 @@ test('a click counts on what the finger went down on, on a part of it and on wha
   expect(pressed).toEqual(['click first', 'click first', 'click first']);
 });
 
+test('what a button shows may be drawn anew under the finger: the press still counts', () => {
+  const { add, pressed } = page();
+  const button = add('first');
+  down(button.firstElementChild!);
+  button.replaceChildren(button.ownerDocument.createElement('svg'));
+  click(button.firstElementChild!);
+  down(button.firstElementChild!);
+  button.replaceChildren();
+  click(button);
+  expect(pressed).toEqual(['click first', 'click first']);
+});
+
 test('what appears under a finger that is down is not pressed by its lift, and can be pressed afterwards', () => {
   const { add, pressed } = page();
   const first = add('first');

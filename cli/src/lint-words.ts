@@ -29,11 +29,9 @@ export function sayFinding(finding: LintFinding): string {
     case 'signature-shared':
       return (
         `${finding.target}, ${finding.stage}: ${finding.taxon} can show its whole signature. ` +
-        `${
-          finding.parted.length > 0
+        (finding.parted.length > 0
             ? `Add a mark that parts them: ${finding.parted.join(', ')}.`
-            : 'Nothing that is stated parts them: state more of either, or declare a near-double.'
-        }`
+            : 'Nothing that is stated parts them: state more of either, or declare a near-double.')
       );
     case 'unconfirmed':
       return (

@@ -10,7 +10,7 @@ export function onlyWhereItBegan(
   page: Document,
   byFinger = ({ isTrusted, detail }: MouseEvent) => isTrusted && detail > 0,
 ): void {
-  let under: Node | undefined;
+  let touched: Touched | undefined;
   const keys = new Map<string, EventTarget | null>();
   const stop = (event: Event) => {
     event.preventDefault();
@@ -19,7 +19,7 @@ export function onlyWhereItBegan(
   page.addEventListener(
     'pointerdown',
     ({ target }) => {
-      under = target instanceof Node ? target : undefined;
+      touched = target instanceof Node ? { node: target, control: controlOf(target) } : undefined;
     },
     true,
   );
@@ -27,7 +27,7 @@ export function onlyWhereItBegan(
     'click',
     (event) => {
       const { target } = event;
-      if (under !== undefined && target instanceof Node && byFinger(event) && !belongs(under, target))
+      if (touched !== undefined && target instanceof Node && byFinger(event) && !belongs(touched, target))
         stop(event);
     },
     true,
@@ -49,7 +49,28 @@ export function onlyWhereItBegan(
   );
 }
 
-/** Whether what is clicked is what was touched, or a part or a whole of it. */
-function belongs(touched: Node, clicked: Node): boolean {
-  return touched.isConnected && (clicked.contains(touched) || touched.contains(clicked));
+/** What a finger came down on. */
+interface Touched {
+  readonly node: Node;
+  /** What can be pressed around it. */
+  readonly control: Element | null;
+}
+
+const CONTROL = [
+  ...['a', 'button', 'input', 'select', 'textarea', 'label'],
+  ...['button', 'link', 'radio', 'checkbox'].map((role) => `[role="${role}"]`),
+].join();
+
+const controlOf = (node: Node): Element | null =>
+  (node instanceof Element ? node : node.parentElement)?.closest(CONTROL) ?? null;
+
+const overlap = (one: Node, other: Node): boolean => one.contains(other) || other.contains(one);
+
+/**
+ * Whether what is clicked is what was touched, or a part or a whole of it. What a control shows may be drawn
+ * anew while the finger is down, for example when its drawing arrives: the control is the same.
+ */
+function belongs({ node, control }: Touched, clicked: Node): boolean {
+  if (node.isConnected && overlap(node, clicked)) return true;
+  return control !== null && control.isConnected && control.contains(clicked);
 }

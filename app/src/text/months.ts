@@ -23,6 +23,6 @@ export function monthsOf({ phenology }: Taxon, stage: StageId): string[] {
     .map(
       ({ elevation: [low, high], months: [from, to] }) =>
         `${from === to ? monthName(from) : t.spanOfMonths(monthName(from), monthName(to))}, ` +
-        `${low <= 0 ? t.upToM(high) : t.toM(low, high)}`,
+        (low <= 0 ? t.upToM(high) : t.toM(low, high)),
     );
 }

@@ -141,7 +141,7 @@ export function harmLine(taxon: string): string {
   if (!onset) return GRADE[harm.grade];
   return (
     `${GRADE[harm.grade]} · ` +
-    `${isSilentAtFirst(harm) ? t.silentFor(spanOfHours(onset)) : t.within(hoursWords(onset[1]))}`
+    (isSilentAtFirst(harm) ? t.silentFor(spanOfHours(onset)) : t.within(hoursWords(onset[1])))
   );
 }
 

@@ -76,7 +76,7 @@ export function called(name: string | RegExp, role = 'button'): HTMLElement {
   if (those.length !== 1)
     throw new Error(
       `${those.length} of role ${role} called ${String(name)}, among: ` +
-        `${all.map((e) => e.getAttribute('aria-label') ?? e.textContent).join(' | ')}`,
+        all.map((e) => e.getAttribute('aria-label') ?? e.textContent).join(' | '),
     );
   return those[0] as HTMLElement;
 }

@@ -83,11 +83,7 @@ test('collect, pause and leave, on a phone; all three are there after server and
   // The deciding runs beside the drawing, in a worker.
   expect(page.workers()).toHaveLength(1);
   expect(await outcome(page)).toBe('Collect');
-  expect(
-    await page
-      .getByRole('button', { name: /^Deadly webcap deadly · silent for 2 to 21 days 3 of 3 bars filled/ })
-      .count(),
-  ).toBe(1);
+  expect(await page.getByRole('button', { name: 'Deadly webcap, 3 of 3 bars filled' }).count()).toBe(1);
   await toVerdict(page);
   await page.getByText('Nothing on record speaks against collecting. You decide.').waitFor();
   await page.getByRole('heading', { name: 'What it leans on' }).waitFor();

@@ -73,10 +73,12 @@ async function lookAtAll(page: Page, target: string): Promise<Seen[]> {
     if (!(await heading.isVisible())) {
       await button(page, 'Something else seen').click();
       await page
-        .getByRole('group', { name: /./ })
-        .getByRole('button', { name: new RegExp(`^${character.name}`) })
+        .locator('[role="group"]:not([aria-label="Answers"]) [role="button"]')
+        .filter({ has: page.getByText(character.name, { exact: true }) })
         .first()
         .click();
+      await heading.or(button(page, 'They are on')).waitFor();
+      if (await button(page, 'They are on').isVisible()) await button(page, 'They are on').click();
       await heading.waitFor();
     }
     seen.push(await look(page));
@@ -96,7 +98,6 @@ test.each([
   expect(seen.length).toBeGreaterThan(90);
   const whole = seen.filter(({ answers, visible }) => visible === answers);
   const others = seen.filter((one) => !whole.includes(one));
-  expect({ others, share: whole.length / seen.length }).toMatchObject({ share: expect.any(Number) });
   expect(whole.length / seen.length).toBeGreaterThanOrEqual(share);
   for (const one of others) expect(one.visible).toBeGreaterThanOrEqual(9);
   for (const one of seen) expect(one.least).toBeGreaterThanOrEqual(47.5);

@@ -7,7 +7,7 @@ import { FindWaysOut } from '../../components/FindWaysOut';
 import { t } from '../../text/en/around';
 import { commonName, upper } from '../../text/names';
 import { Around } from './Around';
-import { DecisionStrip } from './DecisionStrip';
+import { DecisionStrip, StripPlace } from './DecisionStrip';
 import { useEatersQuestion } from './useHousehold';
 
 /**
@@ -47,7 +47,9 @@ function AroundView({ record, evaluation }: FindProps) {
   return (
     <Screen
       rooms={false}
-      strip={evaluation ? <DecisionStrip find={record.id} verdict={evaluation.verdict} around /> : null}
+      strip={
+        evaluation ? <DecisionStrip find={record.id} verdict={evaluation.verdict} around /> : <StripPlace />
+      }
     >
       <View style={styles.head}>
         <FindWaysOut find={record.id} />

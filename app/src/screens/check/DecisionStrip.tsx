@@ -94,6 +94,9 @@ const Sentence = memo(function Sentence({
   );
 });
 
+/** Keeps its place while the verdict is worked out, so that nothing moves under a finger when it comes. */
+export const StripPlace = () => <View style={[styles.strip, styles.place]} />;
+
 const Mark = memo(OutcomeMark);
 
 const Onward = memo(function Onward({
@@ -139,6 +142,7 @@ const styles = StyleSheet.create({
     borderTopWidth: stroke.thick,
     borderTopColor: colour.ink,
   },
+  place: { minHeight: 83 },
   left: { flexDirection: 'row-reverse' },
   pause: { backgroundColor: colour.pause },
   leave: { backgroundColor: colour.leave },

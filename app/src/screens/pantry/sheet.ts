@@ -1,4 +1,4 @@
-import { edited, type CompiledTaxon, type FindRecord } from '@pause/core';
+import { edited, type FindRecord } from '@pause/core';
 import { ancestorsOf, descendantsOf, type Descent } from '@pause/core/pantry';
 import type { CouldBe } from '@pause/core/pantry/recall';
 import { guide } from '../../deciding/guide';
@@ -12,9 +12,6 @@ import {
   characterName,
   CHOICE,
   CommonName,
-  GRADE,
-  harmLine,
-  isSilentAtFirst,
   lowerFirst,
   OUTCOME,
   partName,
@@ -25,6 +22,7 @@ import { amountWords, METHOD, SIGN, stepWords, cookedWords } from '../../text/pa
 import { isoDayName } from '../../text/places';
 import { stepsOf } from './batch';
 import { portionWords } from './PantryParts';
+import { insteadLines } from './sheetInstead';
 
 /** One page for whoever treats somebody: all that is on record of what was eaten, in plain words. */
 
@@ -55,33 +53,6 @@ export const recordsBehind =
   (ids: readonly string[]): Thunk<Promise<FindRecord[]>> =>
   async (dispatch) =>
     (await Promise.all(ids.map((id) => dispatch(currentFind(id))))).flatMap((one) => one ?? []);
-
-/**
- * "deadly; amatoxins: destroys the liver. Silent for six to twenty-four hours; then …". Of what is silent at
- * first the effects say how long, so it is said once.
- */
-function harmWords({ id, grade, taxon: { harm } }: CompiledTaxon): string {
-  const { syndrome, effects } = harm;
-  const first = effects !== undefined && isSilentAtFirst(harm) ? GRADE[grade] : harmLine(id);
-  return [[first, syndrome].filter(Boolean).join('; '), effects].filter(Boolean).join('. ');
-}
-
-/** So many that nobody named as a lookalike are listed by name, the worst of them. */
-const MOST_OTHERS = 10;
-function insteadLines(records: readonly FindRecord[], could: readonly CouldBe[]): string[] {
-  if (records.length === 0) return [t.notKnownNothingIsOn];
-  const untold = new Set(could.filter(({ listed }) => !listed).slice(MOST_OTHERS));
-  const shown = could.filter((one) => !untold.has(one));
-  return [
-    ...shown.map(
-      ({ taxon, open }) =>
-        `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ` +
-        `${open ? t.notRuledOutByWhat : t.ruledOutByWhatWas}`,
-    ),
-    ...(untold.size > 0 ? [t.moreOfTheGuideThat(untold.size)] : []),
-    ...(could.some((one) => one.open) ? [] : [t.nothingElseOfTheGuide]),
-  ];
-}
 
 interface SheetQuestion {
   readonly id: string;

@@ -444,7 +444,7 @@ export const t = messages('pantry', {
   found: 'found',
   thingsYouNoLongerStand: (count: number, text: string) =>
     `${plural(count, { one: 'One thing', other: `${count} things` })} you ${text} no longer ` +
-    `${plural(count, { one: 'stands', other: 'stand' })}`,
+    plural(count, { one: 'stands', other: 'stand' }),
   eatNothingOfItUntil: 'Eat nothing of it until you have looked at why.',
   itWasCollectedAndWould: 'It was collected, and would not be now.',
   somebody: 'Somebody',

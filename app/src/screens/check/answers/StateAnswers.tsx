@@ -21,6 +21,7 @@ import { commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
 import { FittedAnswers, type FittedAnswersProps } from './FittedAnswers';
 import type { AnswerProps, OfKind } from './props';
+import { Torn } from './Torn';
 const OutlineOnPhoto = latePart(() => import('../measuring/onPhoto').then((m) => m.OutlineOnPhoto));
 
 const DRAWING = 84;
@@ -149,29 +150,6 @@ function StateAnswer({ state, drawing, digit, chosen, onPress, onLongPress }: St
   );
 }
 
-interface TornProps {
-  readonly torn: readonly StateId[] | undefined;
-  readonly setTorn: (torn: readonly StateId[] | undefined) => void;
-  readonly onAnswer: (chosen: readonly StateId[]) => void;
-}
-
-/** Torn between some: two or more are named, and one more tap answers. */
-function Torn({ torn, setTorn, onAnswer }: TornProps) {
-  if (!torn)
-    return <Button label={t.tornBetweenSome} tone="plain" onPress={() => setTorn([])} style={styles.torn} />;
-  return (
-    <View style={styles.ways}>
-      <Button label={t.oneAnswerOnly} tone="outline" style={styles.way} onPress={() => setTorn(undefined)} />
-      <Button
-        label={torn.length < 2 ? t.nameTwoOrMore : t.itIsOneOfThese}
-        style={styles.way}
-        disabled={torn.length < 2}
-        onPress={() => onAnswer(torn)}
-      />
-    </View>
-  );
-}
-
 /** The outline of a leaf can be drawn round on a photo. */
 function OutlineByPhoto({ onAnswer }: Pick<AnswerProps<OfKind<'states'>>, 'onAnswer'>) {
   const [open, setOpen] = useState(false);
@@ -246,8 +224,6 @@ const styles = StyleSheet.create({
     borderWidth: stroke.thin,
     borderColor: colour.ink,
   },
-  ways: { flexDirection: 'row', gap: space.s + 2 },
-  way: { flex: 1 },
   torn: { alignSelf: 'flex-start', minHeight: TARGET },
   effects: { gap: space.xs, paddingTop: space.s },
 });
