@@ -62,6 +62,16 @@ const look = (page: Page): Promise<Seen> =>
     };
   });
 
+/** What can be seen once the screen has come to rest. */
+async function onceSettled(page: Page): Promise<Seen> {
+  let seen = await look(page);
+  for (let tries = 0; seen.visible < seen.answers && tries < 10; tries += 1) {
+    await page.waitForTimeout(50);
+    seen = await look(page);
+  }
+  return seen;
+}
+
 /** Looks at every question of the guide that can be asked of the target. */
 async function lookAtAll(page: Page, target: string): Promise<Seen[]> {
   await openCheck(page, target);
@@ -81,7 +91,7 @@ async function lookAtAll(page: Page, target: string): Promise<Seen[]> {
       if (await button(page, 'They are on').isVisible()) await button(page, 'They are on').click();
       await heading.waitFor();
     }
-    seen.push(await look(page));
+    seen.push(await onceSettled(page));
   }
   return seen;
 }
@@ -99,9 +109,9 @@ test.each([
   const whole = seen.filter(({ answers, visible }) => visible === answers);
   const others = seen.filter((one) => !whole.includes(one));
   expect(whole.length / seen.length).toBeGreaterThanOrEqual(share);
-  for (const one of others) expect(one.visible).toBeGreaterThanOrEqual(9);
-  for (const one of seen) expect(one.least).toBeGreaterThanOrEqual(47.5);
-  if (size === IN_BROWSER) for (const one of seen) expect(one.beside).toBeLessThanOrEqual(0.4);
+  expect(others.filter(({ visible }) => visible < 9)).toEqual([]);
+  expect(seen.filter(({ least }) => least < 47.5)).toEqual([]);
+  if (size === IN_BROWSER) expect(seen.filter(({ beside }) => beside > 0.4)).toEqual([]);
   expect(errors).toEqual([]);
   await context.close();
 });

@@ -22,7 +22,7 @@ import { amountWords, METHOD, SIGN, stepWords, cookedWords } from '../../text/pa
 import { isoDayName } from '../../text/places';
 import { stepsOf } from './batch';
 import { portionWords } from './PantryParts';
-import { insteadLines } from './sheetInstead';
+import { harmWords, insteadLines } from './sheetInstead';
 
 /** One page for whoever treats somebody: all that is on record of what was eaten, in plain words. */
 

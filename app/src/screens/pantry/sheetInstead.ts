@@ -9,7 +9,7 @@ import { CommonName, GRADE, harmLine, isSilentAtFirst } from '../../text/names';
  * "deadly; amatoxins: destroys the liver. Silent for six to twenty-four hours; then …". Of what is silent at
  * first the effects say how long, so it is said once.
  */
-function harmWords({ id, grade, taxon: { harm } }: CompiledTaxon): string {
+export function harmWords({ id, grade, taxon: { harm } }: CompiledTaxon): string {
   const { syndrome, effects } = harm;
   const first = effects !== undefined && isSilentAtFirst(harm) ? GRADE[grade] : harmLine(id);
   return [[first, syndrome].filter(Boolean).join('; '), effects].filter(Boolean).join('. ');

@@ -31,6 +31,7 @@ export const t = messages('answer', {
   compareInDaylightOutOf: 'Compare in daylight, out of the sun, not under leaves or a lamp. ',
   betweenTwoColoursNameBoth: (text: string) => `${text}Between two colours, name both.`,
   answers: 'Answers',
+  answersMoreBelow: (count: number) => `${count} answers, more below`,
   oneAnswerOnly: 'One answer only',
   nameTwoOrMore: 'Name two or more',
   itIsOneOfThese: 'It is one of these',

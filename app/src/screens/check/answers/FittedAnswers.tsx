@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { State, StateId } from '@pause/core';
-import { colour, corner, stroke, Strong, typeSize } from '../../../components';
+import { colour, corner, Small, stroke, Strong, typeSize } from '../../../components';
 import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
 import { t } from '../../../text/en/answer';
 import { BETWEEN, type Cell, type Fit, fitAnswers, GAP, LABEL, PADDING, type Room } from './fit';
@@ -45,6 +45,7 @@ export function FittedAnswers({ states, room, torn, onCantTell, ...props }: Fitt
   ];
   return (
     <View style={styles.rows} role="group" aria-label={t.answers}>
+      {fit.whole ? null : <Small soft>{t.answersMoreBelow(states.length)}</Small>}
       {Array.from({ length: rows }, (_, row) => {
         const inRow = cells.slice(row * fit.columns, (row + 1) * fit.columns);
         return (
@@ -88,7 +89,7 @@ function FittedAnswer({ state, drawing, fit, chosen, onPress, onLongPress }: Fit
       {drawing === undefined ? null : (
         <AnswerDrawing character={drawing} state={state.id} height={fit.pictureHeight} />
       )}
-      {state.swatch ? (
+      {state.swatch && drawing === undefined ? (
         <View style={[styles.swatch, { backgroundColor: state.swatch, height: fit.pictureHeight }]} />
       ) : null}
       <Strong style={[styles.label, beside && styles.labelBeside]}>{label}</Strong>
