@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { PHONE, quiet, startRig, WIDE } from '../e2e/rig';
+import { IN_BROWSER } from '../e2e/thumb';
 import { buildWebApp } from './lib/webapp';
 
 /**
@@ -59,8 +60,6 @@ async function wood(page: Page): Promise<void> {
 async function choose(page: Page, name: RegExp): Promise<void> {
   await tap(page, 'Something else seen');
   await tap(page, name);
-  const how = page.getByRole('button', { name: 'How to look' });
-  if (await how.isVisible()) await how.evaluate((button) => button.scrollIntoView());
 }
 const dim = (page: Page) =>
   page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
@@ -74,9 +73,9 @@ const SHOTS: readonly Shot[] = [
   one('start', '/'),
   one('new-find', '/new', { before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() }),
   one('week', '/week'),
-  one('check', '/find/demo-find-5/check'),
+  one('check', '/find/demo-find-5/check', { size: IN_BROWSER }),
   one('check-wide', '/find/demo-find-5/check', { size: WIDE }),
-  one('check-dim', '/find/demo-find-5/check', { first: dim }),
+  one('check-dim', '/find/demo-find-5/check', { first: dim, size: IN_BROWSER }),
   {
     name: 'cards',
     views: [
