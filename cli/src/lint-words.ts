@@ -30,8 +30,8 @@ export function sayFinding(finding: LintFinding): string {
       return (
         `${finding.target}, ${finding.stage}: ${finding.taxon} can show its whole signature. ` +
         (finding.parted.length > 0
-            ? `Add a mark that parts them: ${finding.parted.join(', ')}.`
-            : 'Nothing that is stated parts them: state more of either, or declare a near-double.')
+          ? `Add a mark that parts them: ${finding.parted.join(', ')}.`
+          : 'Nothing that is stated parts them: state more of either, or declare a near-double.')
       );
     case 'unconfirmed':
       return (
