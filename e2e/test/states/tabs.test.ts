@@ -10,6 +10,7 @@ setUp();
 test('side by side: what parts the two as drawings, what was read, and the next lookalike', async () => {
   const { page, context, errors } = await rig.open();
   await page.goto('/find/demo-find-5/check');
+  await page.getByRole('button', { name: /^Show all bars/ }).click();
   await page.getByRole('button', { name: /^Deadly webcap deadly/ }).click();
   await page.getByRole('link', { name: 'Side by side' }).click();
   await page.getByRole('heading', { name: 'Where they part' }).waitFor();
