@@ -43,7 +43,7 @@ export function aroundLine(verdict: Verdict): string {
 
 /** The one line of the decision strip: what is in the way, or that nothing recorded is. */
 export function stripLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
-  const soFar = beforeSecondLooks(verdict, plan) ?? howFar(verdict);
+  const soFar = beforeSecondLooks(verdict, plan) ?? howFar(verdict)?.line;
   if (soFar === undefined) return oneLine(verdict);
   const more = plan?.feasible === true && plan.seconds > 0 && verdict.outcome === 'pause';
   return more ? t.allOfItAbout(soFar, timeWords(plan.seconds)) : soFar;
@@ -64,9 +64,12 @@ const ABOUT_PART = new Set(['part-not-wanted', 'part-harmful', 'use-not-known', 
 
 export const aboutPart = ({ code }: Pick<Reason, 'code'>): boolean => ABOUT_PART.has(code);
 
-/** How many dangerous ones are not ruled out yet, if any. */
-function notRuledOut({ reasons }: Verdict): string | undefined {
-  const { length } = reasons.filter((r) => r.code === 'bars-short');
+/** How many dangerous ones are not ruled out yet. */
+const openBars = ({ reasons }: Verdict): number => reasons.filter(({ code }) => code === 'bars-short').length;
+
+/** That some dangerous ones are not ruled out yet, if any. */
+function notRuledOut(verdict: Verdict): string | undefined {
+  const length = openBars(verdict);
   return length === 0 ? undefined : t.dangerousOnesAreNotRuled(upper(numberWord(length)), length);
 }
 
@@ -100,28 +103,30 @@ const urgentReason = ({ reasons }: Verdict): Reason | undefined =>
 
 /** The same in as few words as a narrow strip has room for; the whole line where there are no fewer. */
 export function briefLine(verdict: Verdict, plan?: AskedPlan | Plan): string {
-  const soFar = beforeSecondLooks(verdict, plan) ? undefined : howFarInBrief(verdict);
+  const soFar = beforeSecondLooks(verdict, plan) ? undefined : howFar(verdict);
   if (soFar === undefined) return stripLine(verdict, plan);
-  return plan?.feasible === true && plan.seconds > 0 ? factLine(soFar, timeWords(plan.seconds)) : soFar;
+  return plan?.feasible === true && plan.seconds > 0
+    ? factLine(soFar.brief, timeWords(plan.seconds))
+    : soFar.brief;
 }
 
-function howFarInBrief(verdict: Verdict): string | undefined {
+/** How far a check has come that is at pause only because something is still missing: in a sentence, and in brief. */
+function howFar(verdict: Verdict): { readonly line: string; readonly brief: string } | undefined {
   if (verdict.outcome !== 'pause' || urgentReason(verdict)) return undefined;
-  const count = (code: Reason['code']) => verdict.reasons.filter((r) => r.code === code).length;
-  if (count('bars-short') > 0) return t.notRuledOutBrief(count('bars-short'));
-  if (count('signature-missing') > 0) return t.marksMissingBrief(count('signature-missing'));
-  const groups = verdict.reasons.find((reason) => reason.code === 'groups-short');
-  return groups && t.fitBrief(groups.have, groups.need);
-}
-
-/** How far a check has come that is at pause only because something is still missing. */
-function howFar(verdict: Verdict): string | undefined {
-  if (verdict.outcome !== 'pause' || urgentReason(verdict)) return undefined;
-  const open = notRuledOut(verdict);
-  if (open) return open;
+  const line = notRuledOut(verdict);
+  if (line) return { line, brief: t.notRuledOutBrief(openBars(verdict)) };
   const pausing = verdict.reasons.filter(({ weight }) => weight === 'pause');
-  const marks = pausing.filter(({ code }) => code === 'signature-missing');
-  if (marks.length > 0) return t.whatIsDangerousIsRuledOut(marks.length, upper(numberWord(marks.length)));
+  const { length: marks } = pausing.filter(({ code }) => code === 'signature-missing');
+  if (marks > 0)
+    return {
+      line: t.whatIsDangerousIsRuledOut(marks, upper(numberWord(marks))),
+      brief: t.marksMissingBrief(marks),
+    };
   const groups = pausing.find((reason) => reason.code === 'groups-short');
-  return groups && t.ofIndependentThingsFitSo(groups.have, groups.need);
+  return (
+    groups && {
+      line: t.ofIndependentThingsFitSo(groups.have, groups.need),
+      brief: t.fitBrief(groups.have, groups.need),
+    }
+  );
 }

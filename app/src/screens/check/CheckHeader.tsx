@@ -36,15 +36,15 @@ export function MostUrgent({
 }
 
 /** On a phone, below the question: which find it is, and the way to place and condition. */
-export function FindDetails({ record, find }: Pick<HeaderProps, 'record' | 'find'>) {
+export function FindDetails(props: HeaderProps) {
   return (
     <View>
-      <Link href={{ pathname: '/find/[id]/around', params: { id: record.id } }} asChild>
+      <Link href={{ pathname: '/find/[id]/around', params: { id: props.record.id } }} asChild>
         <Pressable role="link" style={styles.topLink}>
           <SmallStrong style={styles.underlined}>{t.placeAndCondition}</SmallStrong>
         </Pressable>
       </Link>
-      <Which record={record} find={find} />
+      <Which {...props} />
     </View>
   );
 }
@@ -63,29 +63,38 @@ function Ways({ id }: { readonly id: string }) {
 }
 
 /** Where all of it scrolls and the question comes first: the ways out above it, and which find it is below it. */
-export function Low({ record, find, children }: LowProps) {
+export function Low({ children, ...props }: LowProps) {
   return (
     <>
-      <Ways id={record.id} />
+      <Ways id={props.record.id} />
       {children}
-      <Title>{t.isIt(commonName(find.target))}</Title>
-      <Which record={record} find={find} />
+      <Title>{t.isIt(commonName(props.find.target))}</Title>
+      <Which {...props} />
     </>
   );
 }
 
-interface LowProps extends Pick<HeaderProps, 'record' | 'find'> {
+interface LowProps extends HeaderProps {
   readonly children: React.ReactNode;
 }
 
-function Which({ record, find }: Pick<HeaderProps, 'record' | 'find'>) {
+/** The find, where it was found, and the piece where there are several. */
+function whichWords({ record, piece }: Pick<HeaderProps, 'record' | 'piece'>): string {
+  const number = record.pieces.findIndex((p) => p.id === piece) + 1;
+  return factLine(
+    record.number ? t.find(record.number) : t.newFind,
+    record.placeNote,
+    record.pieces.length > 1 && t.piece(number),
+  );
+}
+
+function Which({ find, ...which }: HeaderProps) {
   return (
     <Small soft>
-      {factLine(
-        scientificName(find.target),
-        record.number ? t.find(record.number) : t.newFind,
-        record.placeNote,
-      )}
+      <Small soft style={styles.scientific}>
+        {scientificName(find.target)}
+      </Small>
+      {` · ${whichWords(which)}`}
     </Small>
   );
 }
@@ -98,19 +107,14 @@ interface HeaderProps {
 
 export function Header({ record, find, piece }: HeaderProps) {
   const wide = useWide();
-  const number = record.pieces.findIndex((p) => p.id === piece) + 1;
-  const where = [
-    record.number ? t.find(record.number) : t.newFind,
-    record.placeNote,
-    record.pieces.length > 1 ? t.piece(number) : undefined,
-  ];
+  const which = whichWords({ record, piece });
   return (
     <View style={styles.header}>
       <View style={styles.grow}>
         <Ways id={record.id} />
         {wide ? (
           <Small soft numberOfLines={1}>
-            {where.filter(Boolean).join(' · ')}
+            {which}
           </Small>
         ) : null}
         <Title>{t.isIt(commonName(find.target))}</Title>
@@ -118,7 +122,7 @@ export function Header({ record, find, piece }: HeaderProps) {
           <Small soft style={styles.scientific}>
             {scientificName(find.target)}
           </Small>
-          {wide ? '' : ` · ${where.filter(Boolean).join(' · ')}`}
+          {wide ? '' : ` · ${which}`}
         </Small>
       </View>
       {record.bodyPlan && wide ? (

@@ -1,5 +1,6 @@
 import { Link } from 'expo-router';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
+import type { PieceId } from '@pause/core';
 import { Body, Heading, Rule, Screen, SmallStrong } from '../../components';
 import { t } from '../../text/en/check';
 import { FindDetails, Low, MostUrgent } from './CheckHeader';
@@ -15,6 +16,7 @@ import type { Follow } from './useToCard';
 /** How the check is laid out: below one another on a phone, in two panes or in three where there is room. */
 
 interface PanesProps extends Pick<CheckNow, 'record' | 'find' | 'evaluation'> {
+  readonly piece: PieceId;
   readonly header: React.ReactNode;
   readonly bars: React.ReactNode;
   readonly question: React.ReactNode;
@@ -77,12 +79,12 @@ export function TwoPanes({ record, header, bars, question, follow }: PanesProps)
 }
 
 /** Where letters are large or the screen is low, all of it scrolls; it starts at the question. */
-export function OnePane({ record, find, bars, question, follow }: PanesProps) {
+export function OnePane({ record, find, piece, bars, question, follow }: PanesProps) {
   const low = useWindowDimensions().height < LEAST_HEIGHT;
   return (
     <Screen panes rooms={false} strip={low ? PHONE_STRIP : STRIP}>
       <ScrollView {...follow} contentContainerStyle={styles.phone}>
-        <Low record={record} find={find}>
+        <Low record={record} find={find} piece={piece}>
           {question}
           <Rule strong style={styles.bleed} />
           {bars}
@@ -95,7 +97,7 @@ export function OnePane({ record, find, bars, question, follow }: PanesProps) {
 }
 
 /** A phone: bars, question with all its answers, and verdict on one screen; the rest below them. */
-export function PhonePane({ record, find, bars, question, follow, phone }: PanesProps & PhoneProps) {
+export function PhonePane({ record, find, piece, bars, question, follow, phone }: PanesProps & PhoneProps) {
   const { barsOpen, toggleBars, onRoom, bar } = phone;
   return (
     <Screen
@@ -118,7 +120,7 @@ export function PhonePane({ record, find, bars, question, follow, phone }: Panes
       >
         {barsOpen ? bars : null}
         {question}
-        <FindDetails record={record} find={find} />
+        <FindDetails record={record} find={find} piece={piece} />
         <Heading>{t.seen}</Heading>
         <Seen record={record} slips />
       </ScrollView>

@@ -134,7 +134,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
       </Asking>
     </>
   );
-  const panes = { record, find, evaluation, header, bars, question, follow };
+  const panes = { record, find, piece, evaluation, header, bars, question, follow };
   if (onPhone) return <PhonePane {...panes} phone={phone} />;
   const Panes = wide ? ThreePanes : tablet ? TwoPanes : OnePane;
   return <Panes {...panes} />;

@@ -67,11 +67,10 @@ function lines(text: string, width: number, letter: number): number | undefined 
 interface Trial extends Pick<Fit, 'columns' | 'picture' | 'short'> {
   readonly cells: readonly Cell[];
   readonly room: Room;
-  readonly scale: number;
 }
 
 /** One way to lay them out; undefined where it does not fit. One cell more is for what is no answer. */
-function tried({ cells, columns, picture, short, room, scale }: Trial): Fit | undefined {
+function tried({ cells, columns, picture, short, room }: Trial): Fit | undefined {
   const rows = Math.ceil((cells.length + 1) / columns);
   const rowHeight = Math.min(MOST_ROW, Math.floor((room.height - GAP * (rows - 1)) / rows));
   if (rowHeight < LEAST_ROW) return undefined;
@@ -82,11 +81,11 @@ function tried({ cells, columns, picture, short, room, scale }: Trial): Fit | un
   const labelWidth = beside > 0 ? inner - beside * ASPECT - BETWEEN * 2 : inner;
   let most = 1;
   for (const { label, short: shortened } of cells) {
-    const count = lines((short ? shortened : undefined) ?? label, labelWidth, LABEL.size * LETTER_EM * scale);
+    const count = lines((short ? shortened : undefined) ?? label, labelWidth, LABEL.size * LETTER_EM);
     if (count === undefined) return undefined;
     most = Math.max(most, count);
   }
-  const text = most * LABEL.line * scale;
+  const text = most * LABEL.line;
   if (text > high) return undefined;
   const pictureHeight =
     kind === 'none'
@@ -105,11 +104,11 @@ const GOOD_PICTURE = 56;
  * The layout in which the pictures, else the labels, are largest. Labels are shortened only where whole ones
  * do not fit, or would leave too little for the drawings.
  */
-export function fitAnswers(cells: readonly Cell[], room: Room, scale = 1): Fit {
-  const whole = bestOf(cells, room, scale, false);
+export function fitAnswers(cells: readonly Cell[], room: Room): Fit {
+  const whole = bestOf(cells, room, false);
   const enough = cells[0]?.picture !== 'drawing' || (whole?.pictureHeight ?? 0) >= GOOD_PICTURE;
   if (whole && enough) return whole;
-  const short = bestOf(cells, room, scale, true);
+  const short = bestOf(cells, room, true);
   if (short && (!whole || worth(short) > worth(whole))) return short;
   return (
     whole ?? {
@@ -123,12 +122,12 @@ export function fitAnswers(cells: readonly Cell[], room: Room, scale = 1): Fit {
   );
 }
 
-function bestOf(cells: readonly Cell[], room: Room, scale: number, short: boolean): Fit | undefined {
+function bestOf(cells: readonly Cell[], room: Room, short: boolean): Fit | undefined {
   let best: Fit | undefined;
   for (let columns = 1; columns <= MOST_COLUMNS; columns += 1)
     for (const picture of ['above', 'beside'] as const) {
       if (picture === 'beside' && cells[0]?.picture === 'none') continue;
-      const fit = tried({ cells, columns, picture, short, room, scale });
+      const fit = tried({ cells, columns, picture, short, room });
       if (fit && (!best || worth(fit) > worth(best))) best = fit;
     }
   return best;

@@ -12,8 +12,6 @@ import type { SurenessBarProps } from './SurenessBar';
 const BESIDES = 216;
 /** On a lower screen the question would have no room beside them. */
 export const LEAST_HEIGHT = 520;
-/** Letters larger than this no longer fit. */
-const LARGEST_TEXT = 1.15;
 
 export interface Phone {
   readonly barsOpen: boolean;
@@ -67,10 +65,10 @@ export function usePhone({ key, asked, answering, toTop, toWays }: PhoneProps): 
   };
 }
 
-/** Whether the question with all its answers is fitted into the screen. */
+/** Whether the question with all its answers is fitted into the screen: letters larger than usual do not fit. */
 export function useFitted(): boolean {
   const { height } = useWindowDimensions();
-  return useContext(TextSize) <= LARGEST_TEXT && height >= LEAST_HEIGHT;
+  return useContext(TextSize) === 1 && height >= LEAST_HEIGHT;
 }
 
 /** The space for a question, also before the screen has been laid out. */
