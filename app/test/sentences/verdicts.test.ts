@@ -4,7 +4,7 @@ import { type CompiledTaxon, type Verdict, decide, plan } from '@pause/core';
 import { parseCase } from '@pause/core/case/parse';
 import { guide } from '../../src/deciding/guide';
 import { reasonWords } from '../../src/text/reasons';
-import { stripLine, aroundLine } from '../../src/text/strip';
+import { aroundLine, briefLine, stripLine } from '../../src/text/strip';
 import { faultsOf } from '../faulty';
 import { value, at } from './kit';
 
@@ -117,6 +117,12 @@ test.each(guide.taxa.map((taxon) => [taxon.id, taxon] as const))(
           expect(ids.filter((id) => line.includes(id))).toEqual([]);
         }
         if (verdict.outcome === 'pause') expect(stripLine(verdict).length).toBeLessThanOrEqual(160);
+        // The same in brief: never longer, and with the same number of dangerous ones that are open.
+        const brief = briefLine(verdict);
+        expect(brief.length).toBeLessThanOrEqual(stripLine(verdict).length);
+        expect(faultsOf(brief)).toEqual([]);
+        const open = verdict.reasons.filter(({ code }) => code === 'bars-short').length;
+        if (/not ruled out yet$/.test(brief)) expect(brief).toBe(`${open} not ruled out yet`);
         // What is planned for it is said in its time, and not where nothing is to be planned. A plan takes a
         // hundred times as long as a verdict, so it is made for every third.
         if (find.readings.length % 3 !== 0) return;
