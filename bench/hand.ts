@@ -115,8 +115,8 @@ try {
   );
   // What was asked for before the button stood there; what the notebook needs comes after it.
   await page.addInitScript(`new MutationObserver((_, watch) => {
-    if (![...document.querySelectorAll('button, [role="button"]')].some((b) => b.textContent.startsWith('A
-new find'))) return;
+    if (![...document.querySelectorAll('button, [role="button"]')].some((b) => b.textContent.startsWith('A new find')))
+      return;
     watch.disconnect();
     performance.mark('usable');
   }).observe(document, { subtree: true, childList: true })`);
@@ -126,8 +126,10 @@ new find'))) return;
     await page.evaluate<string[]>(`(() => {
     const [{ startTime }] = performance.getEntriesByName('usable');
     const wanted = [...document.querySelectorAll('link[rel="preload"][as="script"]')].map(({ href }) => href);
-    return performance.getEntriesByType('resource').filter((r) => (r.initiatorType === 'script' ||
-wanted.includes(r.name)) && r.startTime <= startTime).map((r) => r.name);
+    return performance
+      .getEntriesByType('resource')
+      .filter((r) => (r.initiatorType === 'script' || wanted.includes(r.name)) && r.startTime <= startTime)
+      .map((r) => r.name);
   })()`),
   );
   const early = [...scripts].filter(([url]) => asked.has(url) && !url.includes('/worker-'));

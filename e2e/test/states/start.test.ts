@@ -79,6 +79,7 @@ test('the page shows its own text before the program is fetched, by one script; 
   await page.goto('/');
   await page.getByRole('button', { name: 'A new find' }).waitFor();
   expect(asked[0]).toBe('stood');
+  await page.unrouteAll({ behavior: 'wait' });
   await context.close();
 });
 
