@@ -118,7 +118,7 @@ export async function answerAll(
     asked.push(text);
     const before = await seen(page);
     const label = specimen[text];
-    if (label === undefined) await button(page, /^Can’t see it/).click();
+    if (label === undefined) await button(page, /^Can’t tell/).click();
     else
       await page
         .getByRole('group', { name: 'Answers' })
@@ -128,6 +128,14 @@ export async function answerAll(
     await onceSeen(page, before);
   }
   return asked;
+}
+
+/** Opens the list of everything that can be read: on a phone it is one of the other ways to answer. */
+export async function openOtherChecks(page: Page): Promise<void> {
+  const [ways, list] = [button(page, 'Other ways to answer'), button(page, 'Something else seen')];
+  await ways.or(list).first().waitFor();
+  if (await ways.isVisible()) await ways.click();
+  await list.click();
 }
 
 /** Holds a button as long as a decision needs. */

@@ -91,6 +91,12 @@ export async function confirmationToken(url: string, email: string): Promise<str
   throw new Error(`no letter came to ${email}`);
 }
 
+/** Somebody who is not new: what a touch and a hold do is shown no more. */
+function knowHolding(): void {
+  const kept = window.localStorage.getItem('pause:look');
+  if (kept === null) window.localStorage.setItem('pause:look', JSON.stringify({ holdKnown: true }));
+}
+
 /** @param web the folder of the built application; another than the usual one where a test changes it */
 export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
   const scratch = mkdtempSync(join(tmpdir(), 'pause-browser-'));
@@ -133,6 +139,7 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
       });
       context.setDefaultTimeout(30_000);
       if (signedIn) await context.request.post('/api/v1/auth/demo/sign-in', { data: {} });
+      await context.addInitScript(knowHolding);
       const page = await context.newPage();
       openPages.add(page);
       page.on('close', () => openPages.delete(page));

@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
+import { openOtherChecks } from '../e2e/forager';
 import { PHONE, quiet, startRig, WIDE } from '../e2e/rig';
 import { IN_BROWSER } from '../e2e/thumb';
 import { buildWebApp } from './lib/webapp';
@@ -28,11 +29,13 @@ const tap = (page: Page, name: string | RegExp) => page.getByRole('button', { na
 async function unnamed(page: Page): Promise<void> {
   await page.getByRole('radio', { name: /^Pores/ }).click();
   await tap(page, 'I have no name for it yet');
+  await tap(page, 'Open');
   for (let i = 0; i < 2; i += 1) {
     await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(1).click();
     await page.waitForTimeout(700);
   }
-  await page.getByRole('heading', { name: 'What could it be?' }).scrollIntoViewIfNeeded();
+  await tap(page, 'Show all candidates');
+  await page.waitForTimeout(400);
 }
 /** Tells what the four ceilings ask for. */
 async function howMuch(page: Page): Promise<void> {
@@ -58,7 +61,7 @@ async function wood(page: Page): Promise<void> {
 
 /** Puts another card on show than the one proposed. */
 async function choose(page: Page, name: RegExp): Promise<void> {
-  await tap(page, 'Something else seen');
+  await openOtherChecks(page);
   await tap(page, name);
 }
 const dim = (page: Page) =>

@@ -47,9 +47,10 @@ export async function answersTo(own: Rig, find: string): Promise<(number | null)
     if (await gloves.isVisible()) await gloves.click();
     const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
     if ((await answers.count()) === 0) {
-      const skip = page.getByRole('button', { name: 'Skip' });
-      if ((await skip.count()) === 0) break;
-      await skip.click();
+      const ways = page.getByRole('button', { name: 'Other ways to answer' });
+      if ((await ways.count()) === 0) break;
+      await ways.click();
+      await page.getByRole('button', { name: 'Skip for now' }).click();
       await page.waitForTimeout(400);
       continue;
     }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type Unnamed } from '../src';
+import type { StageId, Unnamed } from '../src';
 import { parseUnnamed } from '../src/case/parse';
 import { identify } from '../src/questions';
 import { at, guide, reading, targets, taxon, usualValue } from './finds';
@@ -34,13 +34,16 @@ test('probabilities and "none of these" add up to one, whatever was read', () =>
 
 // Worked by hand: one reading, "spines", misread rate 0.04, eight states. The one taxon that has spines shows
 // them nine times of ten (its young spines may look like pores): 0.9 x 0.96 + 0.1 x 0.04 / 7; each other by
-// misreading: 0.04 / 7; none of the guide: 1 / 8.
+// misreading: 0.04 / 7. A kind that is not in the guide shows what its like do on average four times of five, else
+// any of the eight states; three of them are met for each of the guide's.
 test('one reading, by hand', () => {
   const others = guide.taxa.filter((t) => t.taxon.kingdom === 'Fungi').length - 1;
   const spines = 0.9 * 0.96 + 0.1 * (0.04 / 7);
-  const sum = spines + others * (0.04 / 7) + 1 / 8;
+  const mean = (spines + others * (0.04 / 7)) / (others + 1);
+  const none = 3 * (others + 1) * (0.8 * mean + 0.2 / 8);
+  const sum = spines + others * (0.04 / 7) + none;
   const found = identify(guide, unnamed('Fungi', [reading('hymenophore', 'spines')]));
-  expect(found.none).toBeCloseTo(1 / 8 / sum, 12);
+  expect(found.none).toBeCloseTo(none / sum, 12);
   expect(found.candidates[0]?.probability).toBeCloseTo(spines / sum, 12);
   expect(found.candidates.at(-1)?.probability).toBeCloseTo(0.04 / 7 / sum, 12);
 });
@@ -67,6 +70,25 @@ test('what fits nothing in the guide is likeliest none of it', () => {
   ];
   const found = identify(guide, unnamed('Fungi', read));
   expect(found.none).toBeGreaterThan(found.candidates[0]?.probability ?? 1);
+});
+
+test('in a large form little that was read leaves it likely that it is none of the guide', () => {
+  const watercress = taxon('nasturtium-officinale');
+  const read = (count: number) =>
+    guide.characters
+      .flatMap((c) => {
+        const value = usualValue(watercress, c, 'vegetative' as StageId);
+        return value === undefined || c.place ? [] : [reading(c.id, value)];
+      })
+      .slice(0, count);
+  const none = (count: number) =>
+    identify(guide, {
+      ...unnamed('Plantae', read(count), { stages: ['vegetative'] }),
+      bodyPlan: watercress.taxon.bodyPlan,
+    }).none;
+  expect(none(0)).toBeGreaterThan(0.5);
+  expect(none(2)).toBeGreaterThan(0.2);
+  expect(none(99)).toBeLessThan(0.1);
 });
 
 test('a guess moves less than a sure reading, a second one of the same group hardly more', () => {

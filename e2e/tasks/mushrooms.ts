@@ -18,7 +18,7 @@ export const MUSHROOMS: readonly Task[] = [
     name: 'A tuft without a name: what dangerous one it could be',
     run: async (thumb) => {
       const { page } = thumb;
-      await describe(thumb, /^Gills: /, 'galerina-marginata', 'mature', /^Can’t see it/);
+      await describe(thumb, /^Gills: /, 'galerina-marginata', 'mature', 'Can’t tell');
       await thumb.see(page.getByRole('list', { name: 'Candidates' }).getByText('Funeral bell'));
     },
   },

@@ -70,7 +70,7 @@ export async function answer(thumb: Thumb, target: string, stage: string, most =
       await thumb.tap(
         page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }),
       );
-    else if (number === undefined) await thumb.tap(named(page, 'button', /^Can’t see it/));
+    else if (number === undefined) await thumb.tap(named(page, 'button', /^Can’t tell/));
     else {
       await thumb.type(page.getByLabel(number.counted ? 'Count' : 'Measure'), number.text);
       if (!number.counted) await thumb.tap(named(page, 'radio', 'cm'));
@@ -81,7 +81,8 @@ export async function answer(thumb: Thumb, target: string, stage: string, most =
 }
 
 /**
- * Begins a find by its form without a name, and answers five questions as this taxon shows it.
+ * Begins a find by its form without a name, says at what stage it is, and answers five questions as this taxon
+ * shows it; then all candidates are shown.
  *
  * @param unseen what is said of a question that it has no answer to
  */
@@ -90,17 +91,20 @@ export async function describe(
   form: RegExp,
   taxon: string,
   stage: string,
-  unseen: RegExp,
+  unseen: 'Can’t tell' | 'Not on this piece',
 ): Promise<void> {
   const { page } = thumb;
   await thumb.tap(named(page, 'button', 'A new find'));
   await thumb.tap(named(page, 'radio', form));
   await thumb.tap(named(page, 'button', 'I have no name for it yet'));
   await page.waitForURL(/\/name$/);
+  await thumb.tap(named(page, 'button', stageName(stage)));
   const shows = specimen(taxon, stage);
   for (let step = 0; step < 5; step += 1) {
     const before = await seen(page);
     const label = shows[await questionOn(page)];
+    if (label === undefined && unseen === 'Not on this piece')
+      await thumb.tap(named(page, 'button', 'Other ways to answer'));
     await thumb.tap(
       label === undefined
         ? named(page, 'button', unseen)
@@ -108,7 +112,10 @@ export async function describe(
     );
     await onceSeen(page, before);
   }
+  await thumb.tap(named(page, 'button', 'Show all candidates'));
 }
+
+const stageName = (id: string) => guide.guide.stages.find((stage) => stage.id === id)?.name ?? '';
 
 const questionOn = async (page: Page): Promise<string> =>
   (await page

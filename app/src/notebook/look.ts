@@ -13,6 +13,8 @@ export interface LookSettings {
   readonly poisonLine?: string | undefined;
   /** Whom to call was asked at the first start, and answered or put off. */
   readonly callsAsked?: boolean | undefined;
+  /** What holding an answer does was shown. */
+  readonly holdKnown?: boolean | undefined;
   /** Of the screen, after a card was laid on it. */
   readonly pixelsPerMillimetre?: number | undefined;
 }
@@ -52,7 +54,7 @@ export function keptLook(storage: Storage): LookSettings {
     return USUAL_LOOK;
   }
   if (typeof kept !== 'object' || kept === null) return USUAL_LOOK;
-  const { theme, text, hand, child, emergencyLine, poisonLine, callsAsked, pixelsPerMillimetre } =
+  const { theme, text, hand, child, emergencyLine, poisonLine, callsAsked, holdKnown, pixelsPerMillimetre } =
     kept as Readonly<Record<keyof LookSettings, unknown>>;
   return {
     theme: oneOf(['day', 'dim'], theme, USUAL_LOOK.theme),
@@ -62,6 +64,7 @@ export function keptLook(storage: Storage): LookSettings {
     ...(isNumber(emergencyLine) ? { emergencyLine } : {}),
     ...(isNumber(poisonLine) ? { poisonLine } : {}),
     ...(callsAsked === true ? { callsAsked } : {}),
+    ...(holdKnown === true ? { holdKnown } : {}),
     ...(typeof pixelsPerMillimetre === 'number' &&
     Number.isFinite(pixelsPerMillimetre) &&
     pixelsPerMillimetre > 0
@@ -82,6 +85,7 @@ const KEPT: readonly (keyof LookSettings)[] = [
   'emergencyLine',
   'poisonLine',
   'callsAsked',
+  'holdKnown',
   'pixelsPerMillimetre',
 ];
 

@@ -3,7 +3,7 @@ import { waitFor, screen, cleanup, fireEvent, act, render } from '@testing-libra
 import { loadPlates } from '../../src/components/plates/usePlates';
 import { guide } from '../../src/deciding/guide';
 import { GlovesFirst } from '../../src/screens/check/GlovesFirst';
-import { card, press, called, smellless } from './kit';
+import { card, press, called, SKIPPED, smellless } from './kit';
 
 test('one tap answers, as sure as was said', () => {
   const answers = card('cap.shape');
@@ -34,9 +34,9 @@ test('every state is a drawing beside its words; colours are swatches; how to lo
   expect(white.querySelector('svg')).toBeNull();
 });
 
-test('torn needs two, and says so', () => {
+test('unsure between several needs two, and says so', () => {
   const answers = card('cap.shape');
-  press('Torn between some');
+  press('Unsure between several');
   press('Domed', 'checkbox');
   press('Name two or more');
   expect(answers).toEqual([]);
@@ -45,16 +45,34 @@ test('torn needs two, and says so', () => {
   expect(answers).toEqual([{ value: { kind: 'states', states: ['convex', 'flat'] }, sureness: 'sure' }]);
 });
 
-test('a long press is torn too, with that answer named', () => {
+/** Holds an answer until it is shown large. */
+function holdAnswer(name: string): void {
   jest.useFakeTimers();
-  const answers = card('cap.shape');
-  const domed = called('Domed');
-  fireEvent.mouseDown(domed, { button: 0 });
+  const answer = called(name);
+  fireEvent.mouseDown(answer, { button: 0 });
   act(() => {
     jest.advanceTimersByTime(700);
   });
-  fireEvent.mouseUp(domed, { button: 0 });
+  fireEvent.mouseUp(answer, { button: 0 });
   jest.useRealTimers();
+}
+
+test('an answer that is held is shown in its whole words, and can be given as sure as one is', () => {
+  const answers = card('hymenophore', true);
+  holdAnswer('Blunt ridges, folds of the flesh itself');
+  expect(screen.getByText('Blunt ridges, folds of the flesh itself')).toBeTruthy();
+  expect(screen.queryByRole('group', { name: 'Answers' })).toBeNull();
+  press('All answers');
+  expect(screen.getByRole('group', { name: 'Answers' })).toBeTruthy();
+  holdAnswer('Blunt ridges, folds of the flesh itself');
+  press('Guess');
+  expect(answers).toEqual([{ value: { kind: 'states', states: ['ridges'] }, sureness: 'guess' }]);
+});
+
+test('an answer that is held may be one of several', () => {
+  const answers = card('cap.shape');
+  holdAnswer('Domed');
+  press('This or another');
   expect(called('Domed', 'checkbox').getAttribute('aria-checked')).toBe('true');
   press('Flat', 'checkbox');
   press('It is one of these');
@@ -85,7 +103,7 @@ test('what is not there, what cannot be seen, and a note that goes with the answ
     target: { value: ' the oldest one ' },
   });
   press('Domed');
-  press('Can’t see it');
+  press('Can’t tell');
   press('Not on this piece');
   expect(answers).toEqual([
     { value: { kind: 'states', states: ['convex'] }, sureness: 'sure', note: 'the oldest one' },
@@ -94,13 +112,34 @@ test('what is not there, what cannot be seen, and a note that goes with the answ
   ]);
 });
 
+test('on a phone what else can be done stands where the answers do, one way at a time', () => {
+  const answers = card('smell', true, true);
+  expect(screen.queryByRole('group', { name: 'Answers' })).toBeNull();
+  press('Note, photo or sketch');
+  fireEvent.change(screen.getByLabelText('A note with this answer'), { target: { value: 'after rain' } });
+  expect(answers).toEqual([]);
+  cleanup();
+  const others = card('smell', true, true);
+  press('Can’t smell today');
+  expect(smellless).toBe(1);
+  press('Not on this piece');
+  press('Skip for now');
+  expect(others).toEqual([
+    { value: { kind: 'cant-tell' }, sureness: 'sure', note: 'Not on this piece.' },
+    SKIPPED,
+  ]);
+  cleanup();
+  card('umbel.rays', true, true);
+  expect(screen.queryByRole('button', { name: 'Unsure between several' })).toBeNull();
+});
+
 test('a nose that is no use today is said where something is smelled, and nowhere else', () => {
   card('cap.shape');
   expect(screen.queryByRole('button', { name: 'Can’t smell today' })).toBeNull();
   cleanup();
   card('smell');
   press('Can’t smell today');
-  expect(smellless).toBe(1);
+  expect(smellless).toBe(2);
 });
 
 test('gloves come before a check that touches what may harm the skin, and say why', () => {

@@ -30,7 +30,15 @@ export const find = parseCase(
 );
 
 export let smellless = 0;
-export function card(character: string) {
+/** What the kit notes where a question is skipped. */
+export const SKIPPED: Answer = { value: { kind: 'cant-tell' }, sureness: 'guess' };
+/**
+ * The card of a question.
+ *
+ * @param onPhone - laid out for one screen
+ * @param ways - with what can be done besides answering on show
+ */
+export function card(character: string, onPhone = false, ways = false) {
   const answers: Answer[] = [];
   const check: Check = {
     character: character as never,
@@ -49,7 +57,12 @@ export function card(character: string) {
         effects={[]}
         keys={false}
         onAnswer={(a) => answers.push(a)}
-        onPass={() => answers.push({ value: { kind: 'cant-tell' }, sureness: 'guess' })}
+        onPass={() => answers.push(SKIPPED)}
+        fitted={
+          onPhone
+            ? { room: { width: 370, height: 428 }, sureness: 'sure', ways, closeWays: () => undefined }
+            : undefined
+        }
         onCannotSmell={() => {
           smellless += 1;
         }}

@@ -15,7 +15,7 @@ export interface Candidate {
 export interface Identification {
   /** Most probable first; the probabilities and `none` add up to 1. */
   readonly candidates: readonly Candidate[];
-  /** None of the guide: what was read is no better explained by any of its taxa than by chance. */
+  /** A kind that the guide does not name: of what grows, it names a part. */
   readonly none: number;
   /**
    * The families that the candidates come from, likeliest first, as a hint; empty where a group does without.

@@ -2,14 +2,17 @@ import { type Unnamed, viewCase } from '../case';
 import type { CompiledGuide, CompiledTaxon } from '../guide';
 import { fitsAll } from '../verdict';
 import type { IdentifyOptions, Identification, Candidate } from './candidate';
-import { logLikelihood, hereNow, HERE_UNKNOWN } from './likelihood';
+import { hereNow, HERE_UNKNOWN, logLikelihood, logLikelihoodOfOther } from './likelihood';
 import { tellingChecks } from './telling';
 
 export type { Candidate, Identification, IdentifyOptions } from './candidate';
 export type { TellingCheck } from './telling';
 
-/** How much likelier "none of the guide" is than one average taxon of it, before anything is read. */
-const NONE_PRIOR = 1;
+/**
+ * So many kinds of a form are met for each one that the guide names, before anything is read: the guide names
+ * few of what grows, though common ones among them.
+ */
+const OTHERS_PER_TAXON = 3;
 
 /** How often its form is taken for another's at the first look. */
 const PLAN_MISREAD = 0.05;
@@ -27,9 +30,12 @@ export function identify(guide: CompiledGuide, find: Unnamed, options: IdentifyO
       logLikelihood(view, taxon, stages, how) +
       (counts ? Math.log(hereNow(taxon, stages, find)) : 0),
   );
+  const sameForm = taxa.filter(
+    ({ taxon }) => find.bodyPlan === undefined || taxon.bodyPlan === find.bodyPlan,
+  );
   const noneScore =
-    Math.log(NONE_PRIOR) +
-    logLikelihood(view, undefined, stages, how) +
+    Math.log(OTHERS_PER_TAXON * Math.max(1, sameForm.length)) +
+    logLikelihoodOfOther(view, sameForm, stages, how) +
     (counts ? Math.log(HERE_UNKNOWN) : 0);
   const probabilities = normalise([...scores, noneScore]);
   const candidates = taxa

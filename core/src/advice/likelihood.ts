@@ -28,17 +28,50 @@ const NUMBER_UNKNOWN = 0.5;
 
 const SURE_FACTOR = { sure: 1, fairly: 2, guess: 4 } as const;
 
-/** Of all that was read, one value a group; `undefined` is a plant that could show anything. */
+interface Reckoning {
+  readonly placeCounts: boolean;
+  readonly misread: IdentifyOptions['misread'];
+}
+
+/** Of all that was read, one value a group. */
 export function logLikelihood(
   view: CaseView<Unnamed>,
-  taxon: CompiledTaxon | undefined,
+  taxon: CompiledTaxon,
   stages: readonly StageId[] | undefined,
-  { placeCounts, misread }: { readonly placeCounts: boolean; readonly misread: IdentifyOptions['misread'] },
+  how: Reckoning,
+): number {
+  return sumOf(view, how, (look) => likelihood(look, taxon, stages, how.misread));
+}
+
+/** How often a kind that the guide does not name shows what none of its like in the guide shows. */
+const STRANGE = 0.2;
+
+/**
+ * The same for a kind that the guide does not name: it shows of each character what its like in the guide show,
+ * each character by itself, and now and then anything.
+ */
+export function logLikelihoodOfOther(
+  view: CaseView<Unnamed>,
+  like: readonly CompiledTaxon[],
+  stages: readonly StageId[] | undefined,
+  how: Reckoning,
+): number {
+  return sumOf(view, how, (look) => {
+    const chances = like.map((taxon) => likelihood(look, taxon, stages, how.misread));
+    const mean = chances.reduce((sum, chance) => sum + chance, 0) / Math.max(1, like.length);
+    return (1 - STRANGE) * mean + STRANGE * likelihood(look, undefined, stages, how.misread);
+  });
+}
+
+function sumOf(
+  view: CaseView<Unnamed>,
+  { placeCounts }: Reckoning,
+  chanceOf: (look: Look) => number,
 ): number {
   const groups = new Map<number, number[]>();
   for (const look of view.looks) {
     if (look.character.place && !placeCounts) continue;
-    const chance = likelihood(look, taxon, stages, misread);
+    const chance = chanceOf(look);
     const kept = look.character.place ? Math.max(PLACE_FLOOR, chance) : chance;
     groups.set(look.character.group, [...(groups.get(look.character.group) ?? []), Math.log(kept)]);
   }

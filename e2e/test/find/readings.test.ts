@@ -7,6 +7,7 @@ import {
   strip,
   answerAll,
   hold,
+  openOtherChecks,
   onceSeen,
   seen,
 } from '../../forager';
@@ -21,7 +22,7 @@ test('the smell and the skin of the cap are asked again, and each speaks against
   const id = await begin(page, /^Ridges/, 'Cantharellus c', /^Chanterelle/, '');
   await tell(page, FUNGUS_TOLD);
   const choose = async (name: string, answer: string) => {
-    await page.getByRole('button', { name: 'Something else seen' }).click();
+    await openOtherChecks(page);
     await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
     await page.getByRole('heading', { level: 2 }).first().waitFor();
     const gloves = page.getByRole('button', { name: 'They are on' });
@@ -33,7 +34,7 @@ test('the smell and the skin of the cap are asked again, and each speaks against
   await page.getByText(/Smell speaks against chanterelle, seen once/).waitFor();
   expect(await outcome(page)).toBe('Pause');
   // It waits until the eye is fresh; whoever wants to look at once can.
-  await page.getByRole('button', { name: 'Something else seen' }).click();
+  await openOtherChecks(page);
   await page.getByRole('button', { name: /^Smell/ }).click();
   await page.getByText('Look again', { exact: true }).waitFor();
   await page.getByRole('button', { name: radish, exact: true }).click();
@@ -69,11 +70,12 @@ test('an answer taken back stays visible, is asked again, and gives its bar back
   await context.close();
 });
 
-test('torn between two, a guess, and "can’t tell" give no bar', async () => {
+test('unsure between two, a guess, and "can’t tell" give no bar', async () => {
   const { page, context } = await rig.open();
   await page.goto('/find/demo-find-5/check');
   await page.getByRole('button', { name: /^Deadly webcap.*2 of 3/ }).waitFor();
-  await page.getByRole('button', { name: 'Torn between some' }).click();
+  await page.getByRole('button', { name: 'Other ways to answer' }).click();
+  await page.getByRole('button', { name: 'Unsure between several' }).click();
   await page.getByRole('checkbox', { name: 'Blunt ridges, folds of the flesh itself' }).click();
   await page.getByRole('checkbox', { name: /^Thin gills/ }).click();
   await page.getByRole('button', { name: 'It is one of these' }).click();

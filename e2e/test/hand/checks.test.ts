@@ -117,6 +117,7 @@ test('no name yet: what is dangerous stays in view, and from a candidate to its 
   const fitting = async () => Number(/^\d+/.exec((await danger.textContent()) ?? '')?.[0] ?? 0);
   const atFirst = await fitting();
   expect(atFirst).toBeGreaterThan(8);
+  await button(page, 'Open').click();
   const target = guide.taxon('lactarius-deliciosus')!;
   for (let step = 0; step < 4; step += 1) {
     const card = page
@@ -139,10 +140,11 @@ test('no name yet: what is dangerous stays in view, and from a candidate to its 
         .getByRole('group', { name: 'Answers' })
         .getByRole('button', { name: label, exact: true })
         .click();
-    else await button(page, /^Can’t see it/).click();
+    else await button(page, /^Can’t tell/).click();
     await onceSeen(page, before);
   }
   expect(await fitting()).toBeLessThan(atFirst);
+  await button(page, 'Show all candidates').click();
   await button(page, 'Choose: saffron milkcap').click();
   await button(page, 'I take it for this: check it').click();
   await page.waitForURL(/around/);
@@ -157,7 +159,9 @@ test('a name can stay open: kept, and never collected', async () => {
   await page.getByRole('radio', { name: /^Gills: / }).click();
   await button(page, 'I have no name for it yet').click();
   await page.waitForURL(/name$/);
+  await button(page, 'Can’t tell').click();
   await page.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
+  await button(page, 'Show all candidates').click();
   await button(page, /^Genus only: /).click();
   await page.waitForURL(/find\/[^/]+$/);
   await page.getByText(/^genus \w+ only$/).waitFor();

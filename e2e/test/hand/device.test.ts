@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { strip, seen, onceSeen } from '../../forager';
+import { strip, seen, onceSeen, openOtherChecks } from '../../forager';
 import { rig, button, setUp } from './kit';
 
 jest.setTimeout(240_000);
@@ -121,7 +121,7 @@ describe('photos and sketches', () => {
   test('a length off a photo with a card in it', async () => {
     const { page, context } = await rig.open();
     await page.goto('/find/demo-find-5/check');
-    await button(page, 'Something else seen').click();
+    await openOtherChecks(page);
     await button(page, /^Width of the cap/).click();
     await page.getByRole('radio', { name: 'From a photo' }).click();
     await page
@@ -157,7 +157,7 @@ describe('photos and sketches', () => {
   test('a leaf drawn round on a photo: its measures, its term, and how close the next one is', async () => {
     const { page, context } = await rig.open();
     await page.goto('/find/demo-find-4/check');
-    await button(page, 'Something else seen').click();
+    await openOtherChecks(page);
     await page
       .getByRole('group', { name: 'Leaf', exact: true })
       .getByRole('button', { name: /^Outline/ })

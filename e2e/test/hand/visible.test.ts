@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { guide } from '../../forager';
+import { guide, openOtherChecks } from '../../forager';
 import { IN_BROWSER } from '../../thumb';
 import { rig, button, setUp } from './kit';
 
@@ -81,7 +81,7 @@ async function lookAtAll(page: Page, target: string): Promise<Seen[]> {
     if (character.kingdom !== kingdom || !('states' in character)) continue;
     const heading = page.getByRole('heading', { level: 2, name: character.question, exact: true });
     if (!(await heading.isVisible())) {
-      await button(page, 'Something else seen').click();
+      await openOtherChecks(page);
       await page
         .locator('[role="group"]:not([aria-label="Answers"]) [role="button"]')
         .filter({ has: page.getByText(character.name, { exact: true }) })
@@ -112,6 +112,32 @@ test.each([
   expect(others.filter(({ visible }) => visible < 9)).toEqual([]);
   expect(seen.filter(({ least }) => least < 47.5)).toEqual([]);
   if (size === IN_BROWSER) expect(seen.filter(({ beside }) => beside > 0.4)).toEqual([]);
+  expect(errors).toEqual([]);
+  await context.close();
+});
+
+test('somebody new is shown once what a hold does; it leads to every way of answering', async () => {
+  const { page, context, errors } = await rig.open(IN_BROWSER);
+  await page.addInitScript(() => window.localStorage.setItem('pause:look', '{}'));
+  await page.goto('/find/demo-find-5/check');
+  const answers = page.getByRole('group', { name: 'Answers' });
+  const ridges = answers.getByRole('button', { name: 'Blunt ridges, folds of the flesh itself' });
+  await page.getByText('Touch what you see. Hold an answer to see it large.').waitFor();
+  await ridges.hover();
+  await page.mouse.down();
+  await page.waitForTimeout(700);
+  await page.mouse.up();
+  await page.getByText('Blunt ridges, folds of the flesh itself', { exact: true }).waitFor();
+  // Lifting the finger pressed nothing of what appeared below it.
+  expect(await answers.count()).toBe(0);
+  await button(page, 'Fairly').click();
+  await page
+    .getByText(/^Underside: .*ridges.*fairly/i)
+    .or(page.getByText(/· fairly sure/))
+    .first()
+    .waitFor();
+  await page.getByRole('radio', { name: 'Sure', exact: true }).waitFor();
+  expect(await page.evaluate(() => window.localStorage.getItem('pause:look'))).toContain('holdKnown');
   expect(errors).toEqual([]);
   await context.close();
 });

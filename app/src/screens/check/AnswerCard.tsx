@@ -4,20 +4,33 @@ import {
   type AnswerEffect,
   type Character,
   type Check,
+  isSmelled,
   type ReadingValue,
   type StageId,
+  type StateId,
   statesOfCharacter,
   type Sureness,
   type TaxonId,
 } from '@pause/core';
 import { Question, Small } from '../../components';
+import { t } from '../../text/en/answer';
 import { characterOf } from '../../text/names';
-import { Effort, HowButton, HowSure, LookAgain, NoAnswer, NoteAndPictures } from './AnswerCardParts';
+import {
+  Effort,
+  HowButton,
+  HowSure,
+  LookAgain,
+  NoAnswer,
+  NoteAndPictures,
+  NoteField,
+} from './AnswerCardParts';
 import { styles } from './answerCardStyles';
 import { Answers } from './answers';
 import type { Room } from './answers/fit';
+import type { AnswerProps } from './answers/props';
 import { FittedQuestion } from './FittedQuestion';
 import { HowToLook } from './HowToLook';
+import { WaysPanel } from './phone/WaysPanel';
 import { useKeys } from './useKeys';
 
 export interface Answer {
@@ -39,6 +52,9 @@ interface AnswerCardProps {
   readonly onCannotSmell?: (() => void) | undefined;
   /** Photos and sketches of this find. */
   readonly beside?: React.ReactNode;
+  /** Everything else that can be read, and other pieces and names: for the panel of a fitted question. */
+  readonly otherChecks?: React.ReactNode;
+  readonly pieces?: React.ReactNode;
   /** Where all of it is to be seen at once: the space for it, and what is chosen at the thumb. */
   readonly fitted?: Fitted | undefined;
 }
@@ -47,6 +63,9 @@ interface AnswerCardProps {
 export interface Fitted {
   readonly room: Room;
   readonly sureness: Sureness;
+  /** What can be done besides answering is shown in place of the answers. */
+  readonly ways: boolean;
+  readonly closeWays: () => void;
 }
 
 /** The next check: a question about one organ, how to look, and its answers. */
@@ -55,37 +74,33 @@ export const AnswerCard = memo(function AnswerCard(props: AnswerCardProps) {
   return character ? <CardOf {...props} character={character} /> : null;
 });
 
-function CardOf({ character, ...props }: AnswerCardProps & { readonly character: Character }) {
-  const { check, target, stages, effects, keys, onPass, onCannotSmell, beside, fitted } = props;
+function CardOf({ character, ...props }: CardProps) {
+  const { check, target, stages, keys, onPass, onCannotSmell, beside, fitted } = props;
   const [chosen, setSureness] = useState<Sureness>('sure');
   const sureness = fitted?.sureness ?? chosen;
   const [how, setHow] = useState(false);
   const [note, setNote] = useState('');
+  const [several, setSeveral] = useState<readonly StateId[]>();
   const toggleHow = () => setHow(!how);
-  const answer = (value: ReadingValue, written = note.trim()) =>
-    props.onAnswer({ value, sureness, ...(written ? { note: written } : {}) });
+  const give = (value: ReadingValue, as: Sureness, written: string) =>
+    props.onAnswer({ value, sureness: as, ...(written ? { note: written } : {}) });
+  const answer = (value: ReadingValue, as = sureness) => give(value, as, note.trim());
   const cantTell = (why?: string) =>
-    answer({ kind: 'cant-tell' }, [why, note.trim()].filter(Boolean).join(' '));
-  useAnswerKeys(keys, { character, answer, cantTell, onPass, toggleHow });
+    give({ kind: 'cant-tell' }, sureness, [why, note.trim()].filter(Boolean).join(' '));
+  useAnswerKeys(keys, { character, answer, cantTell, onPass, toggleHow, setSureness, setSeveral });
   const about = how ? (
     <HowToLook character={character} target={target} stages={stages} />
   ) : keys ? (
     <Small soft>{character.how}</Small>
   ) : null;
-  const answers = { character, effects, keys, onAnswer: answer };
+  const answers = { character, effects: props.effects, keys, several, setSeveral, onAnswer: answer };
   const looking = { how, onHow: toggleHow };
-  const noAnswer = { character, keys, onCantTell: cantTell, onPass, onCannotSmell };
-  const more = <NoteAndPictures note={note} setNote={setNote} beside={beside} />;
+  const noting = { note, setNote, beside };
   if (fitted)
     return (
-      <View style={styles.card}>
-        <FittedQuestion {...answers} {...looking} check={check} target={target} room={fitted.room}>
-          {about}
-        </FittedQuestion>
-        <Effort character={character} />
-        <NoAnswer {...noAnswer} fitted />
-        {more}
-      </View>
+      <FittedCard {...props} fitted={fitted} {...answers} {...looking} {...noting} cantTell={cantTell}>
+        {about}
+      </FittedCard>
     );
   return (
     <View style={styles.card}>
@@ -98,9 +113,51 @@ function CardOf({ character, ...props }: AnswerCardProps & { readonly character:
       <LookAgain check={check} target={target} />
       <HowSure sureness={sureness} onChoose={setSureness} />
       <Answers key={character.id} {...answers} />
-      <NoAnswer {...noAnswer} />
-      {more}
+      <NoAnswer {...{ character, keys, onPass, onCannotSmell }} onCantTell={cantTell} />
+      <NoteAndPictures {...noting} />
     </View>
+  );
+}
+
+interface CardProps extends AnswerCardProps {
+  readonly character: Character;
+}
+
+interface FittedCardProps
+  extends Omit<CardProps, 'fitted' | 'onAnswer'>, Omit<AnswerProps<Character>, 'fitted'> {
+  readonly fitted: Fitted;
+  readonly how: boolean;
+  readonly onHow: () => void;
+  readonly note: string;
+  readonly setNote: (note: string) => void;
+  readonly cantTell: (why?: string) => void;
+  readonly children: React.ReactNode;
+}
+
+/** A question on one screen; what else can be done with it stands where the answers do, when it is wanted. */
+function FittedCard({ fitted, note, setNote, beside, cantTell, children, ...card }: FittedCardProps) {
+  const { character, onCannotSmell } = card;
+  const { room, ways, closeWays } = fitted;
+  const startSeveral = () => {
+    card.setSeveral([]);
+    closeWays();
+  };
+  const panel = ways ? (
+    <WaysPanel
+      onSeveral={'states' in character ? startSeveral : undefined}
+      onNotOnThisPiece={() => cantTell(t.notOnThisPieceSentence)}
+      onPass={card.onPass}
+      onCannotSmell={isSmelled(character) ? onCannotSmell : undefined}
+      note={<NoteField note={note} setNote={setNote} beside={beside} />}
+      otherChecks={card.otherChecks}
+      pieces={card.pieces}
+      onClose={closeWays}
+    />
+  ) : undefined;
+  return (
+    <FittedQuestion {...card} room={room} note={note.trim()} onCantTell={cantTell} panel={panel}>
+      {children}
+    </FittedQuestion>
   );
 }
 
@@ -110,19 +167,25 @@ interface AnswerKeys {
   readonly cantTell: () => void;
   readonly onPass: () => void;
   readonly toggleHow: () => void;
+  readonly setSureness: (sureness: Sureness) => void;
+  readonly setSeveral: (several: readonly StateId[] | undefined) => void;
 }
 
 /** Answering by keys, where there is a keyboard. */
-function useAnswerKeys(keys: boolean, { character, answer, cantTell, onPass, toggleHow }: AnswerKeys): void {
+function useAnswerKeys(keys: boolean, { character, answer, ...does }: AnswerKeys): void {
   useKeys(
     {
       digit: (n) => {
         const state = statesOfCharacter(character)[n - 1];
         if (state) answer({ kind: 'states', states: [state.id] });
       },
-      u: () => cantTell(),
-      n: onPass,
-      h: toggleHow,
+      u: () => does.cantTell(),
+      n: does.onPass,
+      h: does.toggleHow,
+      s: () => does.setSureness('sure'),
+      f: () => does.setSureness('fairly'),
+      g: () => does.setSureness('guess'),
+      t: () => 'states' in character && does.setSeveral([]),
     },
     keys,
   );

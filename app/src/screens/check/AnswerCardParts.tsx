@@ -19,25 +19,20 @@ interface NoAnswerProps {
   readonly onPass: () => void;
   readonly onCannotSmell?: (() => void) | undefined;
   readonly character: Character;
-  /** That it can't be seen stands among the answers. */
-  readonly fitted?: boolean;
   /** With why, where that is known. */
   readonly onCantTell: (why?: string) => void;
 }
 
-/** It cannot be seen, is not on this piece, or is passed over. */
-export function NoAnswer({ character, keys, onCantTell, onPass, onCannotSmell, fitted }: NoAnswerProps) {
-  const among = fitted && 'states' in character;
+/** It cannot be told, is not on this piece, or is skipped. */
+export function NoAnswer({ character, keys, onCantTell, onPass, onCannotSmell }: NoAnswerProps) {
   return (
     <View style={styles.ways}>
-      {among ? null : (
-        <Button
-          label={keys ? t.cantSeeItU : t.cantSeeIt}
-          tone="outline"
-          style={styles.way}
-          onPress={() => onCantTell()}
-        />
-      )}
+      <Button
+        label={keys ? t.cantTellU : t.cantTell}
+        tone="outline"
+        style={styles.way}
+        onPress={() => onCantTell()}
+      />
       <Button
         label={t.notOnThisPiece}
         tone="outline"
@@ -137,22 +132,26 @@ export function NoteAndPictures({ note, setNote, beside }: NoteProps) {
           setNote('');
         }}
       />
-      {open ? (
-        <View style={styles.card}>
-          <TextInput
-            aria-label={t.aNoteWithThisAnswer}
-            value={note}
-            onChangeText={setNote}
-            maxLength={400}
-            multiline
-            placeholder={t.whereOnItInWhat}
-            placeholderTextColor={colour.inkSoft}
-            style={styles.note}
-          />
-          {beside}
-        </View>
-      ) : null}
+      {open ? <NoteField note={note} setNote={setNote} beside={beside} /> : null}
     </>
+  );
+}
+
+export function NoteField({ note, setNote, beside }: NoteProps) {
+  return (
+    <View style={styles.card}>
+      <TextInput
+        aria-label={t.aNoteWithThisAnswer}
+        value={note}
+        onChangeText={setNote}
+        maxLength={400}
+        multiline
+        placeholder={t.whereOnItInWhat}
+        placeholderTextColor={colour.inkSoft}
+        style={styles.note}
+      />
+      {beside}
+    </View>
   );
 }
 

@@ -3,6 +3,7 @@ import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import type { PieceId } from '@pause/core';
 import { Body, Heading, Rule, Screen, SmallStrong } from '../../components';
 import { t } from '../../text/en/check';
+import { commonName } from '../../text/names';
 import { FindDetails, Low, MostUrgent } from './CheckHeader';
 import { type CheckNow, PHONE_STRIP, STRIP } from './CheckParts';
 import { styles } from './checkStyles';
@@ -110,7 +111,7 @@ export function PhonePane({ record, find, piece, bars, question, follow, phone }
         </>
       }
     >
-      <PhoneHead find={find} />
+      <PhoneHead title={t.isIt(commonName(find.target))} />
       <BarsBand open={barsOpen} onToggle={toggleBars} />
       <ScrollView
         {...follow}

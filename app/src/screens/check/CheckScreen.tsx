@@ -84,20 +84,15 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const tablet = useTwoPanes();
   const onPhone = useFitted() && !tablet;
   const [keysShown, setKeysShown] = useState(false);
-  const { toCard, settleDown, toWays, onLayout, follow } = useToCard(tablet || onPhone);
+  const { toCard, settleDown, onLayout, follow } = useToCard(tablet || onPhone);
   const asked = useChecks(shown);
   const { checks, check, piece } = asked;
   const { saving, ...answering } = useAnswering(shown, asked, settleDown);
   const key = cardKey(check, useCount(evaluation.verdict));
   const effects = useEffects(find, check, wide);
   useKeys({ z: answering.back, '?': () => setKeysShown(!keysShown) }, wide);
-  const { fitted, phone } = usePhone({
-    key,
-    asked: isAsked(asked, answering),
-    answering,
-    toTop: toCard,
-    toWays,
-  });
+  const isAsked = isQuestion(asked, answering);
+  const { fitted, phone } = usePhone({ key, isAsked, answering, toTop: toCard });
   const choose = useLatest((character: CharacterId) => {
     asked.choose(character);
     phone.closeBars();
@@ -130,6 +125,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
           beside={beside}
           onChoose={choose}
           fitted={onPhone ? fitted : undefined}
+          isAsked={isAsked}
         />
       </Asking>
     </>
@@ -141,5 +137,5 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
 });
 
 /** Whether a question is on the screen, and not what has to be done before it. */
-const isAsked = ({ check, word }: Checks, { gloves, given }: Omit<Answering, 'saving'>): boolean =>
+const isQuestion = ({ check, word }: Checks, { gloves, given }: Omit<Answering, 'saving'>): boolean =>
   check !== undefined && !gloves && !(given !== undefined && word !== undefined);

@@ -1,22 +1,25 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import type { AnswerEffect, Character, Check, ReadingValue, TaxonId } from '@pause/core';
-import { Question, TARGET } from '../../components';
-import { AGAIN, HowButton, LookAgain } from './AnswerCardParts';
+import type { Check, TaxonId, Character } from '@pause/core';
+import { Button, Question, Small, TARGET } from '../../components';
+import { t } from '../../text/en/answer';
+import { AGAIN, Effort, HowButton, LookAgain } from './AnswerCardParts';
 import { styles } from './answerCardStyles';
 import { Answers } from './answers';
 import { headingHeight, type Room } from './answers/fit';
+import type { AnswerProps } from './answers/props';
 
-interface FittedQuestionProps {
+interface FittedQuestionProps extends Omit<AnswerProps<Character>, 'fitted'> {
   readonly check: Check;
   readonly target: TaxonId | undefined;
-  readonly effects: readonly AnswerEffect[];
-  readonly keys: boolean;
-  readonly character: Character;
   readonly room: Room;
   readonly how: boolean;
   readonly onHow: () => void;
-  readonly onAnswer: (value: ReadingValue) => void;
+  /** What was written to go with the answer. */
+  readonly note: string;
+  readonly onCantTell: () => void;
+  /** In place of the answers. */
+  readonly panel: React.ReactNode;
   /** How to look, where that is wanted. */
   readonly children: React.ReactNode;
 }
@@ -27,39 +30,51 @@ const HOW = 74;
 const BELOW_HEADING = 8;
 /** What is said about looking again, in two lines. */
 const LOOK_AGAIN = 76;
+/** The line of a note. */
+const NOTE = 28;
 
 /** The question and all its answers in the space of one screen. */
 export function FittedQuestion({
-  character,
   check,
   target,
   room,
   how,
   onHow,
+  note,
+  onCantTell,
+  panel,
   children,
   ...answers
 }: FittedQuestionProps) {
+  const { question } = answers.character;
   const again = AGAIN.has(check.why);
   const fitted = useMemo(() => {
-    const heading = Math.max(TARGET, headingHeight(character.question, room.width - HOW));
-    const height = room.height - heading - BELOW_HEADING - (again ? LOOK_AGAIN : 0);
+    const heading = Math.max(TARGET, headingHeight(question, room.width - HOW));
+    const height = room.height - heading - BELOW_HEADING - (again ? LOOK_AGAIN : 0) - (note ? NOTE : 0);
     return { room: { width: room.width, height } };
-  }, [character.question, room, again]);
-  const { onAnswer } = answers;
+  }, [question, room, again, note]);
   return (
     <View style={styles.fitted}>
       <View style={styles.head}>
-        <Question style={styles.fittedQuestion}>{character.question}</Question>
+        <Question style={styles.fittedQuestion}>{question}</Question>
         <HowButton keys={false} how={how} onHow={onHow} framed />
       </View>
       {children}
       <LookAgain check={check} target={target} />
-      <Answers
-        key={character.id}
-        {...answers}
-        character={character}
-        fitted={{ ...fitted, onCantTell: () => onAnswer({ kind: 'cant-tell' }) }}
-      />
+      {note ? (
+        <Small soft numberOfLines={1}>
+          {t.withYourNote(note)}
+        </Small>
+      ) : null}
+      {panel ?? (
+        <>
+          <Answers key={answers.character.id} {...answers} fitted={{ ...fitted, onCantTell }} />
+          {'states' in answers.character ? null : (
+            <Button label={t.cantTell} tone="outline" onPress={onCantTell} />
+          )}
+          <Effort character={answers.character} />
+        </>
+      )}
     </View>
   );
 }

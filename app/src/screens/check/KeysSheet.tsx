@@ -4,7 +4,9 @@ import { t } from '../../text/en/check';
 
 const KEYS: readonly (readonly [key: string, does: string])[] = [
   [t.n1To9, t.theAnswerWithThatNumber],
-  ['U', t.keyCantSeeIt],
+  ['S  F  G', t.keySureness],
+  ['T', t.keySeveral],
+  ['U', t.keyCantTell],
   ['N', t.skipToTheNext],
   ['Z', t.takeBackTheLastAnswer],
   ['H', t.keyHowToLook],

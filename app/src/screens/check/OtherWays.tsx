@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { Case, CharacterId, Check, FindRecord } from '@pause/core';
-import { Button, colour, Small, SmallStrong, space, Strong, TARGET, Stack } from '../../components';
+import type { Character, CharacterId, FindRecord, Unnamed } from '@pause/core';
+import { Button, colour, Input, Small, SmallStrong, space, Strong, TARGET, Stack } from '../../components';
 import { guide } from '../../deciding/guide';
 import { startPiece } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
@@ -56,51 +56,74 @@ export function OtherChecks({ find, current, onChoose }: OtherChecksProps) {
 }
 
 interface OtherChecksProps {
-  readonly find: Case;
-  readonly current: Check | undefined;
+  readonly find: Pick<Unnamed, 'kingdom' | 'readings' | 'context'>;
+  readonly current: CharacterId | undefined;
   readonly onChoose: (id: CharacterId) => void;
 }
 
 /** Everything that can be read at these stages, organ by organ. */
-function AllChecks({ find, current, onChoose }: OtherChecksProps) {
+export function AllChecks({ find, current, onChoose }: OtherChecksProps) {
   const read = new Set<string>(find.readings.map((r) => r.character));
   const { stages } = find.context;
+  const [wanted, setWanted] = useState('');
   const now = guide.characters.filter(
     (c) =>
       c.character.kingdom === find.kingdom &&
-      c.id !== current?.character &&
+      c.id !== current &&
       (stages === undefined || stages.some((stage) => c.stages.has(stage))),
   );
-  const organs = [...new Set(now.map((c) => c.character.organ))];
-  return organs.map((organ) => (
-    <View key={organ} role="group" aria-label={ORGANS[organ] ?? organ}>
-      <SmallStrong style={styles.organ}>{ORGANS[organ] ?? organ}</SmallStrong>
-      {now
-        .filter((c) => c.character.organ === organ)
-        .map((c) => (
-          <Pressable key={c.id} role="button" onPress={() => onChoose(c.id)} style={styles.other}>
-            <Strong style={styles.grow}>{c.character.name}</Strong>
-            <Small soft>
-              {[
-                read.has(c.id) ? t.again : timeWords(c.character.seconds),
-                ...(c.character.damage === 'none' ? [] : [DAMAGE[c.character.damage]]),
-              ].join(' · ')}
-            </Small>
-          </Pressable>
-        ))}
+  const found = now.filter((c) => isAbout(c.character, wanted));
+  const organs = [...new Set(found.map((c) => c.character.organ))];
+  return (
+    <View>
+      <Input
+        role="searchbox"
+        aria-label={t.searchTheList}
+        placeholder={t.forInstanceSmellOrGills}
+        value={wanted}
+        onChangeText={setWanted}
+      />
+      {organs.length === 0 ? <Small>{t.nothingByThatWord}</Small> : null}
+      {organs.map((organ) => (
+        <View key={organ} role="group" aria-label={ORGANS[organ] ?? organ}>
+          <SmallStrong style={styles.organ}>{ORGANS[organ] ?? organ}</SmallStrong>
+          {found
+            .filter((c) => c.character.organ === organ)
+            .map((c) => (
+              <Pressable key={c.id} role="button" onPress={() => onChoose(c.id)} style={styles.other}>
+                <Strong style={styles.grow}>{c.character.name}</Strong>
+                <Small soft>
+                  {[
+                    read.has(c.id) ? t.again : timeWords(c.character.seconds),
+                    ...(c.character.damage === 'none' ? [] : [DAMAGE[c.character.damage]]),
+                  ].join(' · ')}
+                </Small>
+              </Pressable>
+            ))}
+        </View>
+      ))}
     </View>
-  ));
+  );
 }
 
-export function MoreWays({
-  record,
-  onCompare,
-}: {
+/** Whether every word is in the name of the character, its organ, its question or one of its answers. */
+function isAbout(character: Character, wanted: string): boolean {
+  const states = 'states' in character ? character.states.map(({ label }) => label) : [];
+  const text = [character.name, ORGANS[character.organ], character.question, ...states]
+    .join(' ')
+    .toLowerCase();
+  return wanted
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
+
+interface MoreWaysProps {
   readonly record: FindRecord;
   readonly onCompare: () => void;
-}) {
-  const act = useAct();
-  const router = useRouter();
+}
+
+export function MoreWays({ record, onCompare }: MoreWaysProps) {
   const [open, setOpen] = useState(false);
   return (
     <View>
@@ -111,33 +134,44 @@ export function MoreWays({
         onPress={() => setOpen(!open)}
         style={styles.left}
       />
-      {open ? (
-        <Stack gap="m">
-          <Button
-            label={t.lookAtAnotherPieceBeside}
-            tone="outline"
-            onPress={() => {
-              onCompare();
-              setOpen(false);
-            }}
-          />
-          <Button
-            label={t.startAgainOnAnotherPiece}
-            tone="outline"
-            onPress={() => {
-              act(startPiece(record.id, 'decide'));
-              setOpen(false);
-            }}
-          />
-          <Button
-            label={t.iTakeItForSomething}
-            tone="outline"
-            onPress={() => router.push({ pathname: '/new', params: { find: record.id } })}
-          />
-          <Small soft>{t.startingAgainAndChangingThe}</Small>
-        </Stack>
-      ) : null}
+      {open ? <PiecesAndNames record={record} onCompare={onCompare} onDone={() => setOpen(false)} /> : null}
     </View>
+  );
+}
+
+/** Looking at another piece, starting again, or changing the name. */
+export function PiecesAndNames({
+  record,
+  onCompare,
+  onDone,
+}: MoreWaysProps & { readonly onDone?: (() => void) | undefined }) {
+  const act = useAct();
+  const router = useRouter();
+  return (
+    <Stack gap="m">
+      <Button
+        label={t.lookAtAnotherPieceBeside}
+        tone="outline"
+        onPress={() => {
+          onCompare();
+          onDone?.();
+        }}
+      />
+      <Button
+        label={t.startAgainOnAnotherPiece}
+        tone="outline"
+        onPress={() => {
+          act(startPiece(record.id, 'decide'));
+          onDone?.();
+        }}
+      />
+      <Button
+        label={t.iTakeItForSomething}
+        tone="outline"
+        onPress={() => router.push({ pathname: '/new', params: { find: record.id } })}
+      />
+      <Small soft>{t.startingAgainAndChangingThe}</Small>
+    </Stack>
   );
 }
 

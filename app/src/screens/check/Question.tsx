@@ -11,7 +11,7 @@ import type { CheckNow } from './CheckParts';
 import { styles } from './checkStyles';
 import { GlovesFirst } from './GlovesFirst';
 import { MissingAround, NothingToAsk } from './NothingToAsk';
-import { MoreWays, OtherChecks } from './OtherWays';
+import { AllChecks, MoreWays, OtherChecks, PiecesAndNames } from './OtherWays';
 import { TheirWord } from './second/TheirWord';
 import type { Answering } from './useAnswering';
 import type { Checks } from './useChecks';
@@ -29,11 +29,13 @@ interface QuestionProps
   readonly onChoose: (character: CharacterId) => void;
   /** On a phone: all of it is seen at once, and what was recorded stands below. */
   readonly fitted: Fitted | undefined;
+  /** There is a question on the screen, and not what has to be done before it. */
+  readonly isAsked: boolean;
 }
 
 /** The question, what was answered before it, and what else can be done. */
 export const Question = memo(function Question(props: QuestionProps) {
-  const { record, find, evaluation, check, compare, onChoose, fitted } = props;
+  const { record, find, evaluation, check, compare, onChoose, fitted, isAsked } = props;
   return (
     <>
       {fitted ? null : <Recorded {...props} />}
@@ -46,8 +48,12 @@ export const Question = memo(function Question(props: QuestionProps) {
       <Asked {...props} />
       {fitted ? <Recorded {...props} /> : null}
       <MissingAround record={record} evaluation={evaluation} />
-      <OtherChecks find={find} current={check} onChoose={onChoose} />
-      <MoreWays record={record} onCompare={props.startComparing} />
+      {fitted && isAsked ? null : (
+        <>
+          <OtherChecks find={find} current={check?.character} onChoose={onChoose} />
+          <MoreWays record={record} onCompare={props.startComparing} />
+        </>
+      )}
     </>
   );
 });
@@ -93,6 +99,10 @@ function Asked(props: QuestionProps) {
       onPass={props.pass}
       {...(find.context.cannotSmell ? {} : { onCannotSmell: props.cannotSmell })}
       beside={props.beside}
+      otherChecks={<AllChecks find={find} current={check.character} onChoose={props.onChoose} />}
+      pieces={
+        <PiecesAndNames record={record} onCompare={props.startComparing} onDone={props.fitted?.closeWays} />
+      }
       fitted={props.fitted}
     />
   );

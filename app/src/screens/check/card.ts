@@ -6,7 +6,7 @@ export const AnswerCard = latePart(fetchCard);
 AnswerCard.fetchAhead();
 export type { Answer } from './AnswerCard';
 
-/** The card is made anew for each check, so that sureness and torn never carry over. */
+/** The card is made anew for each check, so that nothing chosen for one question is carried over to another. */
 export function cardKey(check: { readonly character: string } | undefined, change: number): string {
   return `${check?.character ?? ''}:${change}`;
 }

@@ -6,12 +6,16 @@ interface Keys {
   readonly n?: () => void;
   readonly z?: () => void;
   readonly h?: () => void;
+  readonly s?: () => void;
+  readonly f?: () => void;
+  readonly g?: () => void;
+  readonly t?: () => void;
   readonly '?'?: () => void;
 }
 
 /**
- * Keys on a wide screen: digits answer, U cannot see, N goes on, Z takes back, H shows how, ? shows the keys.
- * Silent while somebody types.
+ * Keys on a wide screen: digits answer, U cannot tell, N goes on, Z takes back, H shows how; S, F and G say how
+ * sure the answer is, T that it is one of several; ? shows the keys. Silent while somebody types.
  */
 export function useKeys(keys: Keys, on: boolean): void {
   const latest = useRef(keys);

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { LayoutChangeEvent, NativeScrollEvent, NativeSyntheticEvent, ScrollView } from 'react-native';
-import { space, TARGET } from '../../components';
+import { space } from '../../components';
 import { useLatest } from './useJudged';
 
 /**
@@ -16,8 +16,6 @@ export function useToCard(alone: boolean) {
     scroller.current?.scrollTo({ y: alone ? 0 : Math.max(0, cardTop - space.m), animated: false });
   return {
     toCard,
-    /** Goes to what stands below the answers. @param room the height of the view */
-    toWays: useLatest((room: number) => scroller.current?.scrollTo({ y: room - TARGET, animated: true })),
     /** Whoever scrolled past the question gets the next one in view. */
     settleDown: () => {
       if (scrolled.current > cardTop) toCard();

@@ -34,5 +34,16 @@ export const t = messages('naming', {
   dangerousOnesFitAllThat: (count: number, text: string) =>
     `${plural(count, { one: 'One dangerous one fits', other: `${count} dangerous ones fit` })} all that was ` +
     `seen${text}.`,
-  aLikelyNameIsNo: (text: string) => `${text}A likely name is no ground: only the check rules out.`,
+  aLikelyNameProves: (names: string) => `${names}A likely name proves nothing: only the check rules out.`,
+  notInTheGuide: 'Not in the guide',
+  howLikelyEachIs: 'How likely each is',
+  hideTheCandidates: 'Hide the candidates',
+  showAllCandidates: 'Show all candidates',
+  stages: 'Stages',
+  whatIsThereOfIt: 'What is there of it?',
+  howOldIsIt: 'How old is it?',
+  cantTellTheStage: 'Can’t tell',
+  whatCantBeThereIsNotAsked: 'What cannot be there now is not asked for.',
+  hideTheList: 'Hide the list',
+  iSeeSomethingElse: 'Something else seen',
 });

@@ -41,7 +41,7 @@ export const t = messages('second', {
     `${asker} ${text} to look at ${plural(count, { one: 'one thing', other: `${count} things` })} on ` +
     `${text2} specimen, and not to be told what it is taken for or what was read. ${time} or so.`,
   sayWhatYouSeeCant:
-    'Say what you see. “Can’t see it” is an answer too. Nobody is right or wrong by it: where you differ, ' +
+    'Say what you see. “Can’t tell” is an answer too. Nobody is right or wrong by it: where you differ, ' +
     'both look again together.',
   whatThereIsToSee: 'What there is to see',
   iHaveThePhone: 'I have the phone',

@@ -11,15 +11,15 @@ export interface FittedAnswersProps {
   /** The character to draw them of, if they are drawn. */
   readonly drawing: string | undefined;
   readonly room: Room;
-  /** Those that one is torn between; undefined where one is not. */
-  readonly torn: readonly StateId[] | undefined;
+  /** Those that one is unsure between; undefined where one answer is given. */
+  readonly several: readonly StateId[] | undefined;
   readonly onPress: (state: StateId) => void;
   readonly onLongPress: (state: StateId) => void;
   readonly onCantTell: () => void;
 }
 
 /** All answers at once, in rows of one height, with what is no answer as the last of them. */
-export function FittedAnswers({ states, room, torn, onCantTell, ...props }: FittedAnswersProps) {
+export function FittedAnswers({ states, room, several, onCantTell, ...props }: FittedAnswersProps) {
   const { drawing } = props;
   const fit = useMemo(
     () =>
@@ -32,7 +32,7 @@ export function FittedAnswers({ states, room, torn, onCantTell, ...props }: Fitt
   const rows = Math.ceil((states.length + 1) / fit.columns);
   const cells = [
     ...states.map((state) => (
-      <FittedAnswer key={state.id} state={state} fit={fit} chosen={torn?.includes(state.id)} {...props} />
+      <FittedAnswer key={state.id} state={state} fit={fit} chosen={several?.includes(state.id)} {...props} />
     )),
     <Pressable
       key="cant-tell"
@@ -40,7 +40,7 @@ export function FittedAnswers({ states, room, torn, onCantTell, ...props }: Fitt
       onPress={onCantTell}
       style={({ pressed }) => [styles.cell, styles.none, pressed && styles.on]}
     >
-      <Strong style={styles.label}>{t.cantSeeIt}</Strong>
+      <Strong style={styles.label}>{t.cantTell}</Strong>
     </Pressable>,
   ];
   return (
@@ -92,7 +92,9 @@ function FittedAnswer({ state, drawing, fit, chosen, onPress, onLongPress }: Fit
       {state.swatch && drawing === undefined ? (
         <View style={[styles.swatch, { backgroundColor: state.swatch, height: fit.pictureHeight }]} />
       ) : null}
-      <Strong style={[styles.label, beside && styles.labelBeside]}>{label}</Strong>
+      <View style={[styles.words, beside && styles.wordsBeside]}>
+        <Strong style={[styles.label, beside && styles.labelBeside]}>{label}</Strong>
+      </View>
     </Pressable>
   );
 }
@@ -124,5 +126,8 @@ const styles = StyleSheet.create({
     borderColor: colour.ink,
   },
   label: { fontSize: typeSize(LABEL.size), lineHeight: typeSize(LABEL.line), textAlign: 'center' },
-  labelBeside: { flex: 1, textAlign: 'left' },
+  // Drawings of one row begin at one height, however long the words below them are.
+  words: { flexGrow: 1, justifyContent: 'center' },
+  wordsBeside: { flex: 1 },
+  labelBeside: { textAlign: 'left' },
 });

@@ -1,53 +1,42 @@
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { isDrawn, type AnswerEffect, type State, type StateId } from '@pause/core';
-import {
-  Button,
-  colour,
-  corner,
-  Small,
-  SmallStrong,
-  space,
-  Strong,
-  stroke,
-  TARGET,
-  typeSize,
-} from '../../../components';
+import { Button, Small, SmallStrong, space, Strong, TARGET } from '../../../components';
 import { latePart } from '../../../components/latePart';
-import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
 import { useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/answer';
 import { commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
-import { FittedAnswers, type FittedAnswersProps } from './FittedAnswers';
+import { FittedAnswers } from './FittedAnswers';
+import { FreeAnswers } from './FreeAnswers';
+import { HeldAnswer } from './HeldAnswer';
 import type { AnswerProps, OfKind } from './props';
-import { Torn } from './Torn';
+import { Several, SEVERAL_HEIGHT } from './Several';
 const OutlineOnPhoto = latePart(() => import('../measuring/onPhoto').then((m) => m.OutlineOnPhoto));
 
-const DRAWING = 84;
+type Answered = OfKind<'states' | 'colour'>;
 
-/** One tap answers. A long press, or "torn", lets two or more be named, and then asks for one more tap. */
-export function StateAnswers({
-  character: asked,
-  effects,
-  keys,
-  onAnswer,
-  fitted,
-}: AnswerProps<OfKind<'states' | 'colour'>>) {
+/**
+ * One tap answers. An answer that is held is shown large, with everything that can be said by it; where one is
+ * unsure between several, two or more are named, and one more tap answers.
+ */
+export function StateAnswers(props: AnswerProps<Answered>) {
+  const { character: asked, effects, keys, onAnswer, several, setSeveral, fitted } = props;
   const { id: character, states } = asked;
   // States are drawings; colours are their own swatches.
   const drawing = isDrawn(asked) ? character : undefined;
-  const [torn, setTorn] = useState<readonly StateId[] | undefined>();
+  const [held, setHeld] = useState<StateId>();
   const tap = (state: StateId) => {
-    if (!torn) onAnswer({ kind: 'states', states: [state] });
-    else setTorn(torn.includes(state) ? torn.filter((s) => s !== state) : [...torn, state]);
+    if (!several) onAnswer({ kind: 'states', states: [state] });
+    else setSeveral(several.includes(state) ? several.filter((s) => s !== state) : [...several, state]);
   };
-  const hold = (state: StateId) => setTorn(torn ?? [state]);
-  const shared = { states, drawing, torn, onPress: tap, onLongPress: hold };
+  const heldState = states.find(({ id }) => id === held);
+  if (heldState) return <Held {...props} state={heldState} onBack={() => setHeld(undefined)} />;
+  const shared = { states, drawing, several, onPress: tap, onLongPress: setHeld };
   const between = (
-    <Torn
-      torn={torn}
-      setTorn={setTorn}
+    <Several
+      several={several}
+      setSeveral={setSeveral}
       onAnswer={(chosen) => onAnswer({ kind: 'states', states: [...chosen] })}
     />
   );
@@ -57,16 +46,21 @@ export function StateAnswers({
       {keys ? <Effects states={states} effects={effects} /> : null}
     </>
   );
-  if (fitted)
+  if (fitted) {
+    const { width, height } = fitted.room;
     return (
       <View style={styles.answers}>
-        {torn ? between : null}
-        <FittedAnswers {...shared} room={fitted.room} onCantTell={fitted.onCantTell} />
-        {torn ? null : between}
+        {several ? between : null}
+        <FittedAnswers
+          {...shared}
+          room={several ? { width, height: height - SEVERAL_HEIGHT } : fitted.room}
+          onCantTell={fitted.onCantTell}
+        />
         {drawing === undefined ? <InDaylight /> : null}
         {more}
       </View>
     );
+  }
   return (
     <View style={styles.answers}>
       {drawing === undefined ? <InDaylight /> : null}
@@ -74,6 +68,27 @@ export function StateAnswers({
       {between}
       {more}
     </View>
+  );
+}
+
+interface HeldProps extends Pick<AnswerProps<Answered>, 'onAnswer' | 'several' | 'setSeveral'> {
+  readonly state: State;
+  readonly character: Answered;
+  readonly onBack: () => void;
+}
+
+function Held({ state, character, several = [], setSeveral, onAnswer, onBack }: HeldProps) {
+  return (
+    <HeldAnswer
+      state={state}
+      drawing={isDrawn(character) ? character.id : undefined}
+      onAnswer={(sureness) => onAnswer({ kind: 'states', states: [state.id] }, sureness)}
+      onSeveral={() => {
+        setSeveral([...several.filter((id) => id !== state.id), state.id]);
+        onBack();
+      }}
+      onBack={onBack}
+    />
   );
 }
 
@@ -87,76 +102,13 @@ function InDaylight() {
   );
 }
 
-/** Answers as large as they like to be, below one another. */
-function FreeAnswers({
-  states,
-  drawing,
-  torn,
-  onPress,
-  onLongPress,
-  keys,
-}: Omit<FittedAnswersProps, 'room' | 'onCantTell'> & { readonly keys: boolean }) {
-  return (
-    <View style={styles.grid} role="group" aria-label={t.answers}>
-      {states.map((state, index) => (
-        <StateAnswer
-          key={state.id}
-          state={state}
-          drawing={drawing}
-          digit={keys && index < 9 ? index + 1 : undefined}
-          chosen={torn?.includes(state.id)}
-          onPress={() => onPress(state.id)}
-          onLongPress={() => onLongPress(state.id)}
-        />
-      ))}
-    </View>
-  );
-}
-
-interface StateAnswerProps {
-  readonly state: State;
-  /** The character to draw it of, if it is drawn. */
-  readonly drawing: string | undefined;
-  readonly digit: number | undefined;
-  /** Whether it is among those that one is torn between; undefined where one is not. */
-  readonly chosen: boolean | undefined;
-  readonly onPress: () => void;
-  readonly onLongPress: () => void;
-}
-
-function StateAnswer({ state, drawing, digit, chosen, onPress, onLongPress }: StateAnswerProps) {
-  return (
-    <Pressable
-      role={chosen === undefined ? 'button' : 'checkbox'}
-      {...(chosen === undefined ? {} : { 'aria-checked': chosen })}
-      onPress={onPress}
-      onLongPress={onLongPress}
-      delayLongPress={450}
-      style={({ pressed }) => [styles.answer, (pressed || chosen) && styles.answerOn]}
-    >
-      {drawing === undefined ? null : (
-        <View style={styles.drawing}>
-          <AnswerDrawing character={drawing} state={state.id} height={DRAWING} />
-        </View>
-      )}
-      {state.swatch ? <View style={[styles.swatch, { backgroundColor: state.swatch }]} /> : null}
-      <Strong>{state.label}</Strong>
-      {digit === undefined ? null : (
-        <Small soft style={styles.digit}>
-          {digit}
-        </Small>
-      )}
-    </Pressable>
-  );
-}
-
 /** The outline of a leaf can be drawn round on a photo. */
 function OutlineByPhoto({ onAnswer }: Pick<AnswerProps<OfKind<'states'>>, 'onAnswer'>) {
   const [open, setOpen] = useState(false);
   return open ? (
     <OutlineOnPhoto onAnswer={onAnswer} />
   ) : (
-    <Button label={t.drawItRoundOnA} tone="outline" onPress={() => setOpen(true)} style={styles.torn} />
+    <Button label={t.drawItRoundOnA} tone="outline" onPress={() => setOpen(true)} style={styles.outline} />
   );
 }
 
@@ -202,28 +154,6 @@ function Effects({
 
 const styles = StyleSheet.create({
   answers: { gap: space.s + 2 },
-  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
-  answer: {
-    flexGrow: 1,
-    flexBasis: typeSize(140),
-    minHeight: 68,
-    padding: space.m,
-    borderRadius: corner,
-    borderWidth: stroke.thin,
-    borderColor: colour.line,
-    backgroundColor: colour.card,
-    gap: space.s,
-  },
-  answerOn: { borderColor: colour.ink, borderWidth: stroke.thick, padding: space.m - stroke.thin },
-  drawing: { alignItems: 'center' },
-  digit: { position: 'absolute', top: space.s, right: space.m },
-  swatch: {
-    alignSelf: 'stretch',
-    height: 64,
-    borderRadius: corner,
-    borderWidth: stroke.thin,
-    borderColor: colour.ink,
-  },
-  torn: { alignSelf: 'flex-start', minHeight: TARGET },
+  outline: { alignSelf: 'flex-start', minHeight: TARGET },
   effects: { gap: space.xs, paddingTop: space.s },
 });

@@ -25,7 +25,7 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
   const form = bladeForm(outline);
   const named = form && outlineTerm(form);
   const label = (term: string) => lowerFirst(stateLabel('leaf.outline', term));
-  const torn = named !== undefined && named.next.away < TOO_CLOSE_TO_TELL;
+  const isNearTwo = named !== undefined && named.next.away < TOO_CLOSE_TO_TELL;
   return (
     <Stack gap="m">
       <Strong role="status">
@@ -49,16 +49,16 @@ export function OutlineOnPhoto({ onAnswer }: { readonly onAnswer: (value: Readin
           </Body>
           <Body>
             <Strong>{t.thatIs(label(named.term))}</Strong>{' '}
-            {torn
+            {isNearTwo
               ? t.theNextIsSoClose(label(named.next.term))
               : t.nextWouldBePercentAway(label(named.next.term), Math.round(named.next.away * 100))}
           </Body>
           <Button
-            label={torn ? t.recordBoth : t.recordIt}
+            label={isNearTwo ? t.recordBoth : t.recordIt}
             onPress={() =>
               onAnswer({
                 kind: 'states',
-                states: (torn ? [named.term, named.next.term] : [named.term]) as StateId[],
+                states: (isNearTwo ? [named.term, named.next.term] : [named.term]) as StateId[],
               })
             }
           />

@@ -11,6 +11,7 @@ import { useAct } from '../../../notebook/store';
 import { t } from '../../../text/en/naming';
 import { factLine } from '../../../text/messages';
 import { openNameWords, scientificName, CommonName, harmLine, commonName } from '../../../text/names';
+import { Chance, percent } from './Chance';
 import { styles } from './namingStyles';
 
 /** What a find may be, likeliest first. */
@@ -145,7 +146,6 @@ function NameOpen({
 }
 
 const genusOf = (taxon: TaxonId | undefined) => (taxon ? scientificName(taxon).split(' ')[0] : undefined);
-const percent = (p: number) => (p < 0.01 ? t.under1Percent : `${Math.round(p * 100)} %`);
 
 function CandidateLine({
   candidate,
@@ -174,9 +174,7 @@ function CandidateLine({
             taxon && taxon.taxon.parts.length > 0 && !isCollectable(taxon) && t.neverCollectedWithPause,
           )}
         </Small>
-        <View style={styles.chance} role="img" aria-label={t.likely(percent(candidate.probability))}>
-          <View style={[styles.length, { width: `${Math.max(1, candidate.probability * 100)}%` }]} />
-        </View>
+        <Chance probability={candidate.probability} />
       </View>
       <Button
         label={opened ? t.close : t.choose}

@@ -19,8 +19,6 @@ export const styles = StyleSheet.create({
   },
   plate: { width: 62, alignItems: 'center' },
   grow: { flexGrow: 1, flexShrink: 1, flexBasis: typeSize(132), gap: 2 },
-  chance: { height: 8, borderWidth: 1, borderColor: colour.ink, marginTop: space.xs },
-  length: { height: '100%', backgroundColor: colour.ink },
   ways: {
     flexDirection: 'row',
     flexWrap: 'wrap',
@@ -37,4 +35,5 @@ export const styles = StyleSheet.create({
     backgroundColor: colour.pause,
     gap: 2,
   },
+  briefStrip: { paddingHorizontal: space.m, paddingVertical: space.s, gap: 0 },
 });

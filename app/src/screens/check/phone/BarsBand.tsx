@@ -77,8 +77,9 @@ const styles = StyleSheet.create({
     borderColor: colour.ink,
   },
   cell: {
-    flex: 1,
-    minWidth: 0,
+    flexGrow: 1,
+    flexShrink: 1,
+    minWidth: 64,
     minHeight: 52,
     justifyContent: 'center',
     gap: 3,
@@ -87,6 +88,6 @@ const styles = StyleSheet.create({
     borderRightColor: colour.line,
   },
   name: { lineHeight: 18 },
-  more: { width: 48, minHeight: 48, alignItems: 'center', justifyContent: 'center' },
+  more: { width: 44, minHeight: 48, alignItems: 'center', justifyContent: 'center' },
   pressed: { backgroundColor: colour.shade },
 });

@@ -1,13 +1,11 @@
 import { Link } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { Case } from '@pause/core';
 import { font, SmallStrong, space, TARGET, Title, typeSize } from '../../../components';
 import { EATEN } from '../../../components/Screen';
 import { t } from '../../../text/en/check';
-import { commonName } from '../../../text/names';
 
-/** One line: out to the finds, what it is taken for, and what to do when someone ate something. */
-export function PhoneHead({ find }: { readonly find: Case }) {
+/** One line: out to the finds, what is asked, and what to do when someone ate something. */
+export function PhoneHead({ title }: { readonly title: string }) {
   return (
     <View style={styles.head}>
       <View role="navigation" aria-label={t.waysOut} style={styles.ways}>
@@ -24,7 +22,7 @@ export function PhoneHead({ find }: { readonly find: Case }) {
       </View>
       <View style={styles.middle}>
         <Title numberOfLines={2} style={styles.title}>
-          {t.isIt(commonName(find.target))}
+          {title}
         </Title>
       </View>
     </View>

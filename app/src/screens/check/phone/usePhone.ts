@@ -1,11 +1,12 @@
-import { useContext, useMemo, useState } from 'react';
+import { useContext, useEffect, useMemo, useState } from 'react';
 import { useWindowDimensions } from 'react-native';
 import type { Sureness } from '@pause/core';
 import { TextSize } from '../../../components/Words';
+import { look } from '../../../notebook/look';
+import { useAct, useApp } from '../../../notebook/store';
 import type { Fitted } from '../AnswerCard';
 import type { Room } from '../answers/fit';
 import { PHONE_SIDE, PHONE_TOP } from '../checkStyles';
-import type { Answering } from '../useAnswering';
 import type { SurenessBarProps } from './SurenessBar';
 
 /** What a phone's screen holds besides the question: head, bars, how sure, and verdict; in CSS pixels. */
@@ -27,22 +28,27 @@ interface PhoneProps {
   /** Of the question; changes with each. */
   readonly key: string;
   /** Whether it is on the screen. */
-  readonly asked: boolean;
-  readonly answering: Pick<Answering, 'last' | 'back'>;
+  readonly isAsked: boolean;
+  /** The last answer, and taking it back. */
+  readonly answering: { readonly last: unknown; readonly back: () => void };
   readonly toTop: () => void;
-  /** Goes to what stands below the answers. @param room the height of the view */
-  readonly toWays: (room: number) => void;
 }
 
 /** What a phone's check holds beside the question. */
-export function usePhone({ key, asked, answering, toTop, toWays }: PhoneProps): {
+export function usePhone({ key, isAsked, answering, toTop }: PhoneProps): {
   readonly fitted: Fitted;
   readonly phone: Phone;
 } {
   const [barsOpen, setBarsOpen] = useState(false);
   const [room, onRoom] = useRoom();
   const [sureness, setSureness] = useSureness(key);
-  const fitted = useMemo(() => ({ room, sureness }), [room, sureness]);
+  const [waysOf, setWaysOf] = useState<string>();
+  const ways = waysOf === key;
+  const hint = useHint(answering.last !== undefined);
+  const fitted = useMemo(
+    () => ({ room, sureness, ways, closeWays: () => setWaysOf(undefined) }),
+    [room, sureness, ways],
+  );
   return {
     fitted,
     phone: {
@@ -53,16 +59,32 @@ export function usePhone({ key, asked, answering, toTop, toWays }: PhoneProps): 
       },
       closeBars: () => setBarsOpen(false),
       onRoom,
-      bar: asked
+      bar: isAsked
         ? {
             sureness,
             onChoose: setSureness,
             onBack: answering.last ? answering.back : undefined,
-            onMore: () => toWays(room.height),
+            ways,
+            onWays: () => {
+              setWaysOf(ways ? undefined : key);
+              toTop();
+            },
+            ...hint,
           }
         : undefined,
     },
   };
+}
+
+/** Whether somebody new is shown what a touch and a hold do: until they answered once, or read it. */
+function useHint(answered: boolean): Pick<SurenessBarProps, 'hint' | 'onHintRead'> {
+  const act = useAct();
+  const known = useApp((state) => state.look.holdKnown === true);
+  const onHintRead = () => act(look.actions.lookSet({ holdKnown: true }));
+  useEffect(() => {
+    if (answered && !known) act(look.actions.lookSet({ holdKnown: true }));
+  }, [answered, known, act]);
+  return { hint: !known, onHintRead };
 }
 
 /** Whether the question with all its answers is fitted into the screen: letters larger than usual do not fit. */
