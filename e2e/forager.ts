@@ -39,7 +39,11 @@ export const FUNGUS_TOLD = [
 const button = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' });
 
-/** Begins a find: its kind, where it stands, what it is taken for. @returns the id in its address */
+/**
+ * Begins a find: its kind, where it stands, what it is taken for; and goes to what is asked of place and condition.
+ *
+ * @returns the id in its address
+ */
 export async function begin(
   page: Page,
   plan: RegExp,
@@ -53,8 +57,15 @@ export async function begin(
   await page.getByLabel('Where, in your own words').fill(where);
   await page.getByLabel('Name, in any language, or scientific').fill(search);
   await button(page, taxon).click();
-  await page.waitForURL(/\/find\/[^/]+\/around/);
+  await toPlaceAndCondition(page);
   return /find\/([^/]+)/.exec(page.url())?.[1] ?? '';
+}
+
+/** From a check that was just begun to what is asked of place and condition. */
+export async function toPlaceAndCondition(page: Page): Promise<void> {
+  await page.waitForURL(/\/check$/);
+  await button(page, 'Tell').click();
+  await page.waitForURL(/\/around/);
 }
 
 /** Answers what is asked of place and condition: one chip under each question, then goes on to the check. */
@@ -65,9 +76,7 @@ export async function tell(page: Page, told: readonly (readonly [string, string]
     await chip.click();
   }
   // As soon as all is told it leads on by itself; whoever left something out goes on.
-  await page
-    .waitForURL(/\/check$/, { timeout: 2500 })
-    .catch(() => button(page, 'Go on to the check').click());
+  await page.waitForURL(/\/check$/, { timeout: 2500 }).catch(() => button(page, 'Back to the check').click());
   await page.waitForURL(/\/check$/);
 }
 

@@ -45,7 +45,7 @@ export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } fro
 export { staysMissing } from './verdict';
 export { type Outcome } from './verdict';
 export type { ContextField, GroupRule, Reason, ReasonCode } from './verdict';
-export { lacksOnlySecondLooks } from './verdict';
+export { lacksOnlySecondLooks, looksAreDone } from './verdict';
 export { shopping, type Shopping } from './verdict';
 export { unanswered } from './verdict';
 export { nextChecks, evaluate, weighAndAsk } from './advice/next';

@@ -1,5 +1,5 @@
 import { strip } from '../forager';
-import { answer, begin, chip, describe, expectOutcome, named, suppose, type Task } from './steps';
+import { answer, begin, chip, describe, expectOutcome, named, sayStage, suppose, type Task } from './steps';
 
 /** A family out for a walk. */
 export const FAMILY: readonly Task[] = [
@@ -25,7 +25,8 @@ export const FAMILY: readonly Task[] = [
     run: async (thumb) => {
       const { page } = thumb;
       await suppose(thumb, /^Tree|^Shrub/, 'hazel', /Corylus avellana/);
-      await thumb.tap(named(page, 'checkbox', 'In fruit'));
+      await sayStage(thumb, 'In fruit');
+      await thumb.tap(named(page, 'button', 'Tell'));
       await thumb.tap(chip(page, 'Who will eat it?', 'With an allergy to nuts'));
       await strip(page).getByText('Not for anyone with a nut allergy', { exact: false }).waitFor();
       await expectOutcome(page, 'Leave');

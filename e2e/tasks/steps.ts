@@ -22,34 +22,41 @@ export async function suppose(thumb: Thumb, form: RegExp, name: string, taxon: R
   await thumb.tap(named(page, 'radio', form));
   await thumb.type(page.getByLabel('Name, in any language, or scientific'), name);
   await thumb.tap(named(page, 'button', taxon));
-  await page.waitForURL(/\/around/);
+  await page.waitForURL(/\/check$/);
+  await strip(page).waitFor();
 }
 
-/**
- * Begins a find by its form and its name, and answers what is asked of place and condition, all as it should be.
- *
- * @param minds what somebody who will have it has to mind
- */
+/** Begins a find by its form and its name, and says at what stage it is. */
 export async function begin(
   thumb: Thumb,
   form: RegExp,
   name: string,
   taxon: RegExp,
   stage: string,
-  minds = 'None of these',
 ): Promise<void> {
-  const { page } = thumb;
   await suppose(thumb, form, name, taxon);
-  await thumb.tap(named(page, 'checkbox', stage));
-  if ((await page.getByRole('group', { name: 'Who will eat it?' }).count()) > 0)
-    await thumb.tap(chip(page, 'Who will eat it?', minds));
+  await sayStage(thumb, stage);
+}
+
+/** Answers at which stage it is, which is asked first. */
+export async function sayStage(thumb: Thumb, stage: string): Promise<void> {
+  await thumb.tap(named(thumb.page, 'button', stage));
+  await thumb.page.getByRole('group', { name: 'Stages' }).waitFor({ state: 'detached' });
+}
+
+/** Answers what is still open of place, condition and eaters once the looks are done, all as it should be. */
+export async function tellRest(thumb: Thumb): Promise<void> {
+  const { page } = thumb;
+  const eaters = page.getByRole('group', { name: 'Who will eat it?' });
+  const isAnswered = (await eaters.locator('[aria-checked="true"]').count()) > 0;
+  if ((await eaters.count()) > 0 && !isAnswered)
+    await thumb.tap(chip(page, 'Who will eat it?', 'None of these'));
   await thumb.tap(named(page, 'button', /^I may pick here, nothing spoils/));
   if ((await page.getByRole('group', { name: 'Is it protected here?' }).count()) > 0)
     await thumb.tap(named(page, 'radio', 'No, looked up'));
   if ((await page.getByRole('group', { name: 'Traced to one base?' }).count()) > 0)
     await thumb.tap(named(page, 'radio', 'Yes, all of it'));
-  await page.waitForURL(/\/check$/);
-  await strip(page).waitFor();
+  await page.getByRole('heading', { name: 'Still open' }).waitFor({ state: 'detached' });
 }
 
 /**
@@ -62,6 +69,10 @@ export async function answer(thumb: Thumb, target: string, stage: string, most =
     const gloves = named(page, 'button', 'They are on');
     if (await gloves.isVisible()) await thumb.tap(gloves);
     if (await page.getByRole('heading', { name: 'Nothing more to ask' }).isVisible()) return;
+    if (await page.getByRole('heading', { name: 'Still open' }).isVisible()) {
+      await tellRest(thumb);
+      continue;
+    }
     const question = await questionOn(page);
     const before = await seen(page);
     const label = shows[question];
@@ -98,7 +109,7 @@ export async function describe(
   await thumb.tap(named(page, 'radio', form));
   await thumb.tap(named(page, 'button', 'I have no name for it yet'));
   await page.waitForURL(/\/name$/);
-  await thumb.tap(named(page, 'button', stageName(stage)));
+  await sayStage(thumb, stageName(stage));
   const shows = specimen(taxon, stage);
   for (let step = 0; step < 5; step += 1) {
     const before = await seen(page);
@@ -117,7 +128,7 @@ export async function describe(
 
 const stageName = (id: string) => guide.guide.stages.find((stage) => stage.id === id)?.name ?? '';
 
-const questionOn = async (page: Page): Promise<string> =>
+export const questionOn = async (page: Page): Promise<string> =>
   (await page
     .getByRole('heading', { level: 2 })
     .filter({ hasText: /\?$|\.$/ })

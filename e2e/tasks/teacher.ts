@@ -1,5 +1,4 @@
-import { strip } from '../forager';
-import { answer, begin, chip, expectOutcome, named, room, suppose, type Task } from './steps';
+import { answer, begin, chip, expectOutcome, named, room, suppose, type Task, sayStage } from './steps';
 
 /** A teacher with a group. */
 export const TEACHER: readonly Task[] = [
@@ -53,11 +52,14 @@ export const TEACHER: readonly Task[] = [
     name: 'St John’s wort for somebody who takes a medicine: never a silent collect',
     run: async (thumb) => {
       const { page } = thumb;
-      await begin(thumb, /^Herb: /, 'hypericum', /Hypericum perforatum/, 'In flower', 'With medicine: any');
+      await begin(thumb, /^Herb: /, 'hypericum', /Hypericum perforatum/, 'In flower');
+      await thumb.tap(named(page, 'button', 'Tell'));
+      await thumb.tap(chip(page, 'Who will eat it?', 'With medicine: any'));
+      await thumb.tap(named(page, 'button', 'Back to the check'));
       await answer(thumb, 'hypericum-perforatum', 'flowering');
       await expectOutcome(page, 'Pause');
-      await strip(page)
-        .getByText(/^For one of you: taken by mouth it weakens many medicines/)
+      await page
+        .getByRole('status', { name: /For one of you: taken by mouth it weakens many medicines/ })
         .waitFor();
     },
   },
@@ -66,10 +68,12 @@ export const TEACHER: readonly Task[] = [
     run: async (thumb) => {
       const { page } = thumb;
       await suppose(thumb, /^Herb: /, 'comfrey', /^Common comfrey|^Comfrey/);
-      await thumb.tap(named(page, 'checkbox', 'Leaves only'));
+      await sayStage(thumb, 'Leaves only');
       // What stage and part rule out is said with "even if", after what is not ruled out yet.
-      await strip(page)
-        .getByText(/^\d+ dangerous ones are not ruled out yet\. Even if it is common comfrey, /)
+      await page
+        .getByRole('status', {
+          name: /\d+ dangerous ones are not ruled out yet\. Even if it is common comfrey, /,
+        })
         .waitFor();
     },
   },
@@ -79,9 +83,7 @@ export const TEACHER: readonly Task[] = [
       const { page } = thumb;
       await suppose(thumb, /^Herb: /, 'gentian', /Gentiana lutea/);
       await expectOutcome(page, 'Leave');
-      await strip(page)
-        .getByText(/white false hellebore/i)
-        .waitFor();
+      await page.getByRole('status', { name: /white false hellebore/i }).waitFor();
     },
   },
   {

@@ -26,7 +26,8 @@ function textsIn(value: unknown): string[] {
 async function fetchedBy(context: BrowserContext): Promise<string[]> {
   const fetched: string[] = [];
   await context.route(/\/api\/v1\/(?!sync\/events)|[.]json/, async (route) => {
-    const response = await route.fetch();
+    // The server may have closed a connection that nothing went over for a while.
+    const response = await route.fetch({ maxRetries: 2 });
     if (/json/.test(response.headers()['content-type'] ?? ''))
       fetched.push(...textsIn(await response.json()).map((text) => text.toLowerCase()));
     await route.fulfill({ response });

@@ -126,14 +126,14 @@ test('on a wide screen digits answer, U cannot tell, N skips, Z takes back', asy
     await onceSeen(page, before);
     return onRecord(page, id, (record) => record.readings.length === readings);
   };
-  expect((await answerBy('4', 1)).readings[0]?.value).toEqual({ kind: 'states', states: ['spines'] });
+  expect((await answerBy('5', 1)).readings[0]?.value).toEqual({ kind: 'states', states: ['spines'] });
   const recorded = page.getByText('Recorded:');
   await recorded.waitFor();
   await page.keyboard.press('z');
   await onRecord(page, id, (find) => find.withdrawals.length === 1);
   await recorded.waitFor({ state: 'detached' });
   await page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
-  await answerBy('4', 2);
+  await answerBy('5', 2);
   expect((await answerBy('u', 3)).readings[2]?.value).toEqual({ kind: 'cant-tell' });
   await page.keyboard.press('n');
   expect((await onRecord(page, id, (find) => find.skips.length === 1)).skips).toHaveLength(1);
@@ -189,7 +189,7 @@ test('what the guide does not know is said, and what nobody should collect never
   await page.getByText('Not in this guide', { exact: true }).waitFor();
   await name.fill('tollkirsche');
   await page.getByRole('button', { name: /^Deadly nightshade/ }).click();
-  await page.waitForURL(/around/);
+  await page.waitForURL(/check$/);
   await page.getByRole('status', { name: /^Leave\. Deadly nightshade .* is not for collecting/ }).waitFor();
   await context.close();
 });

@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
-import { strip, outcome, seen, onceSeen } from '../../forager';
+import { strip, outcome, seen, onceSeen, toPlaceAndCondition } from '../../forager';
 import { WIDE } from '../../rig';
 import { FIVE, shortestPath } from '../../taps';
 import { rig, button, setUp } from './kit';
@@ -28,7 +28,7 @@ test('who eats along is asked: with an allergy in question, one answer for all d
   const plan = guide.guide.bodyPlans.find(({ id }) => id === castanea.taxon.bodyPlan)!;
   await page.getByRole('radio', { name: `${plan.name}: ${plan.hint}` }).click();
   await button(page, /^Sweet chestnut.*Castanea sativa/).click();
-  await page.waitForURL(/around/);
+  await toPlaceAndCondition(page);
   await page.getByRole('checkbox', { name: 'In fruit' }).click();
   await button(page, /^I may pick here, nothing spoils/).click();
   await page.getByRole('radio', { name: 'Yes', checked: true }).waitFor();
@@ -68,8 +68,10 @@ test('a whole check by the keyboard alone', async () => {
   await page.getByRole('radiogroup').first().waitFor();
   await go(/^Ridges: /);
   await go(/^Chanterelle.*Cantharellus/);
-  await page.waitForURL(/around/);
+  await page.waitForURL(/check$/);
   await go(/^Open$/);
+  await go(/^Tell$/);
+  await page.waitForURL(/around/);
   await go(/^No, looked up/);
   await go(/^I may pick here/);
   await page.waitForURL(/check$/);
@@ -92,7 +94,7 @@ test('a whole check by the keyboard alone', async () => {
         ? [...asked.stateBit].findIndex(([, bit]) => (bit & known.typical) !== 0) + 1
         : 0;
     const before = await seen(page);
-    await page.keyboard.press(place > 0 && place < 10 ? String(place) : 'u');
+    await page.keyboard.press(place > 0 && place <= 10 ? String(place % 10) : 'u');
     await onceSeen(page, before);
   }
   expect(await outcome(page)).toBe('Collect');
@@ -147,8 +149,8 @@ test('no name yet: what is dangerous stays in view, and from a candidate to its 
   await button(page, 'Show all candidates').click();
   await button(page, 'Choose: saffron milkcap').click();
   await button(page, 'I take it for this: check it').click();
-  await page.waitForURL(/around/);
-  await page.getByRole('heading', { name: 'Place and condition' }).waitFor();
+  await page.waitForURL(/check$/);
+  await page.getByRole('heading', { name: 'Is it saffron milkcap?' }).waitFor();
   expect(errors).toEqual([]);
   await context.close();
 });

@@ -204,7 +204,7 @@ test('the back button in the middle of a check loses nothing', async () => {
   const { page, context, errors } = await rig.open();
   await page.goto('/find/demo-find-5/around');
   await page.getByRole('heading', { level: 1 }).waitFor();
-  await button(page, 'Go on to the check').click();
+  await button(page, 'Back to the check').click();
   await page.waitForURL(/check$/);
   const answers = page.getByRole('group', { name: 'Answers' }).getByRole('button');
   await answers.first().waitFor();

@@ -18,8 +18,8 @@ async function openCheck(page: Page, target: string): Promise<void> {
     .getByRole('list', { name: 'Taxa of the guide' })
     .getByRole('button', { name: new RegExp(taxon.taxon.scientificName) })
     .click();
-  await button(page, 'Go on to the check').click();
   await page.waitForURL(/check$/);
+  await button(page, 'Can’t tell').click();
   await page.getByRole('group', { name: 'Answers' }).waitFor();
 }
 

@@ -99,7 +99,7 @@ test('a place without a connection: recorded, seen at, found at, kept over a clo
     .click();
   await page.getByLabel('Name, in any language, or scientific').fill('sloe');
   await button(page, /^Blackthorn/).click();
-  await page.waitForURL(/\/find\/([^/]+)\/around/);
+  await page.waitForURL(/\/find\/([^/]+)\/check/);
   const id = /find\/([^/]+)/.exec(page.url())?.[1] ?? '';
   await rig.startServer();
   await context.setOffline(false);

@@ -1,5 +1,5 @@
 import type { Page, BrowserContext } from 'playwright-core';
-import { tell, FUNGUS_TOLD, strip, seen } from '../../forager';
+import { tell, FUNGUS_TOLD, strip, seen, toPlaceAndCondition } from '../../forager';
 import { type Rig, startRig, PHONE } from '../../rig';
 
 export let rig: Rig;
@@ -64,7 +64,7 @@ export async function findIn(page: Page, group: string, where?: string): Promise
   await page.getByRole('radio', { name: group }).click();
   await page.getByLabel('Name, in any language, or scientific').fill('chanterelle');
   await page.getByRole('button', { name: /^Chanterelle/ }).click();
-  await page.waitForURL(/\/around/);
+  await toPlaceAndCondition(page);
   await tell(page, FUNGUS_TOLD);
   await strip(page).waitFor();
   return /find\/([^/]+)/.exec(page.url())?.[1] ?? '';

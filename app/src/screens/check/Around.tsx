@@ -20,25 +20,12 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
   const { context } = record;
   if (!taxon) return null;
   const save = (change: Partial<Context>) => void act(changeContext(record.id, change));
-  const asItShould =
-    context.permission === undefined &&
-    context.contamination === undefined &&
-    context.condition === undefined;
   const section = { record, taxon, save };
   return (
     <View style={styles.around}>
       <Stages record={record} taxon={taxon} />
       <Eaters record={record} target={target} />
-      {asItShould ? (
-        <View style={styles.ask}>
-          <Body>{t.ifItIsSoSay}</Body>
-          <Button
-            label={t.iMayPickHereNothing}
-            tone="outline"
-            onPress={() => save({ permission: 'allowed', contamination: 'none-seen', condition: 'fresh' })}
-          />
-        </View>
-      ) : null}
+      <AsItShould {...section} />
       <PlaceQuestions {...section} />
       <Wanted {...section} />
       <GrowsMixed {...section} />
@@ -58,6 +45,58 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
       <Height elevation={context.elevation} onChange={(elevation) => save({ elevation })} />
     </View>
   );
+}
+
+/** The usual answers about the place in one, while none of them is given. */
+function AsItShould({ record: { context }, save }: SectionProps) {
+  const { permission, contamination, condition } = context;
+  if (permission !== undefined || contamination !== undefined || condition !== undefined) return null;
+  return (
+    <View style={styles.ask}>
+      <Body>{t.ifItIsSoSay}</Body>
+      <Button
+        label={t.iMayPickHereNothing}
+        tone="outline"
+        onPress={() => save({ permission: 'allowed', contamination: 'none-seen', condition: 'fresh' })}
+      />
+    </View>
+  );
+}
+
+/** What the verdict waits for besides looks, to be answered where the looks are done. */
+export function StillOpen({ record, target }: { readonly record: FindRecord; readonly target: string }) {
+  const act = useAct();
+  const taxon = guide.taxon(target);
+  if (!taxon) return null;
+  const { context } = record;
+  const save = (change: Partial<Context>) => void act(changeContext(record.id, change));
+  const section = { record, taxon, save };
+  return (
+    <View style={styles.around}>
+      <Eaters record={record} target={target} />
+      {context.stages === undefined ? <Stages record={record} taxon={taxon} /> : null}
+      {context.part === undefined || context.use === undefined ? <Wanted {...section} /> : null}
+      {isPlaceTold(section) ? null : (
+        <>
+          <AsItShould {...section} />
+          <PlaceQuestions {...section} />
+        </>
+      )}
+      <GrowsMixed {...section} />
+    </View>
+  );
+}
+
+/** Whether all is answered that is asked of every place, of the law and of the condition. */
+function isPlaceTold({ record: { context }, taxon }: SectionProps): boolean {
+  const { permission, contamination, condition, protection } = context;
+  const asked = [
+    permission,
+    contamination,
+    condition,
+    ...(taxon.taxon.protection === 'often' ? [protection] : []),
+  ];
+  return asked.every((told) => told !== undefined && told !== 'unknown');
 }
 
 function Stages({ record, taxon }: Pick<SectionProps, 'record' | 'taxon'>) {

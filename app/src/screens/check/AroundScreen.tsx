@@ -20,17 +20,17 @@ export function AroundScreen() {
 }
 
 /**
- * Leads somebody who has just named the find on to the check, as soon as nothing is left to answer here.
- * Somebody who comes back stays.
+ * Leads somebody who came to answer what is open back to the check, as soon as nothing is left to answer. Whoever
+ * comes by themselves stays.
  */
 function useLeadOn({ record, evaluation }: FindProps): void {
   const { id } = record;
   const eaters = useEatersQuestion(record, record.targets.at(-1)?.taxon ?? '');
   const router = useRouter();
-  const { first } = useLocalSearchParams<{ first?: string }>();
+  const { open } = useLocalSearchParams<{ open?: string }>();
   const verdict = evaluation?.verdict;
   const done =
-    first !== undefined &&
+    open !== undefined &&
     !eaters.open &&
     verdict?.outcome === 'pause' &&
     !verdict.reasons.some((r) => r.code === 'context-missing' || r.code === 'not-traced');
@@ -53,7 +53,7 @@ function AroundView({ record, evaluation }: FindProps) {
     >
       <View style={styles.head}>
         <FindWaysOut find={record.id} />
-        <Small soft>{t.thePlaceSpeaksFirst(upper(commonName(target)))}</Small>
+        <Small soft>{t.ofWhatIsSupposed(upper(commonName(target)))}</Small>
         <Title>{t.placeAndCondition}</Title>
       </View>
       <Around record={record} target={target} />

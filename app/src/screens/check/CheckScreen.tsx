@@ -15,6 +15,7 @@ import { styles } from './checkStyles';
 import { KeysSheet } from './KeysSheet';
 import { useFitted, usePhone } from './phone/usePhone';
 import { Question } from './Question';
+import { useStageFirst } from './StageFirst';
 import { type Answering, useAnswering } from './useAnswering';
 import { type Checks, useChecks } from './useChecks';
 import { isJudging, useCount, useEffects, useLatest, type useSaving } from './useJudged';
@@ -91,7 +92,8 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
   const key = cardKey(check, useCount(evaluation.verdict));
   const effects = useEffects(find, check, wide);
   useKeys({ z: answering.back, '?': () => setKeysShown(!keysShown) }, wide);
-  const isAsked = isQuestion(asked, answering);
+  const stage = useStageFirst(record);
+  const isAsked = !stage.asked && isQuestion(asked, answering);
   const { fitted, phone } = usePhone({ key, isAsked, answering, toTop: toCard });
   const choose = useLatest((character: CharacterId) => {
     asked.choose(character);
@@ -126,6 +128,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
           onChoose={choose}
           fitted={onPhone ? fitted : undefined}
           isAsked={isAsked}
+          stage={stage}
         />
       </Asking>
     </>

@@ -1,14 +1,16 @@
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Case, FindRecord } from '@pause/core';
+import { type Case, type FindRecord, looksAreDone } from '@pause/core';
 import { Body, Button, colour, Heading, Small, space, stroke, Stack } from '../../components';
 import type { Evaluation } from '../../deciding/evaluate';
 import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { t } from '../../text/en/check';
 import { characterName, commonName, lowerFirst, numberWord, upper } from '../../text/names';
+import { StillOpen } from './Around';
 import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
+import { useEatersQuestion } from './useHousehold';
 
 /** Which taxon or mark the plan cannot get past. */
 function standsInTheWay({ plan }: Evaluation): string {
@@ -36,13 +38,25 @@ export function NothingToAsk({
   const act = useAct();
   const router = useRouter();
   const { outcome } = evaluation.verdict;
+  const open = useOpen(record, evaluation);
   const rootHelps = useMemo(() => outcome === 'pause' && wouldDigHelp(find), [find, outcome]);
+  const isSeen = outcome === 'collect' || looksAreDone(evaluation.verdict);
+  if (open > 0 && isSeen)
+    return (
+      <Stack gap="m">
+        <Heading>{t.stillOpen}</Heading>
+        <Body soft>{t.theRestIsOpen}</Body>
+        <StillOpen record={record} target={find.target} />
+      </Stack>
+    );
   const text =
     outcome === 'collect'
       ? t.everyBarIsFilledAnd
       : outcome === 'leave'
         ? t.nothingMoreNeedsToBe
-        : t.atThisStageTheGuideKnows(standsInTheWay(evaluation));
+        : isSeen
+          ? t.theLooksAreDone
+          : t.atThisStageTheGuideKnows(standsInTheWay(evaluation));
   return (
     <Stack gap="m">
       <Heading>{t.nothingMoreToAsk}</Heading>
@@ -66,7 +80,14 @@ export function NothingToAsk({
   );
 }
 
-/** What about place and plant has not been recorded, and the way there. */
+/** How many things about place, plant and eaters are still to be answered. */
+function useOpen(record: FindRecord, { verdict }: Evaluation): number {
+  const eaters = useEatersQuestion(record, record.targets.at(-1)?.taxon ?? '');
+  const missing = verdict.reasons.filter((r) => r.code === 'context-missing' || r.code === 'not-traced');
+  return missing.length + (eaters.open ? 1 : 0);
+}
+
+/** What about place, plant and eaters has not been answered, and the way there. */
 export function MissingAround({
   record,
   evaluation,
@@ -75,17 +96,15 @@ export function MissingAround({
   readonly evaluation: Evaluation;
 }) {
   const router = useRouter();
-  const missing = evaluation.verdict.reasons.filter(
-    (r) => r.code === 'context-missing' || r.code === 'not-traced',
-  ).length;
-  if (missing === 0) return null;
+  const open = useOpen(record, evaluation);
+  if (open === 0) return null;
   return (
     <View style={styles.missing}>
-      <Small style={styles.grow}>{t.thingsAboutPlaceAndPlant(missing, upper(numberWord(missing)))}</Small>
+      <Small style={styles.grow}>{t.thingsAboutPlaceAndPlant(open, upper(numberWord(open)))}</Small>
       <Button
         label={t.tell}
         tone="outline"
-        onPress={() => router.push({ pathname: '/find/[id]/around', params: { id: record.id } })}
+        onPress={() => router.push({ pathname: '/find/[id]/around', params: { id: record.id, open: '1' } })}
       />
     </View>
   );

@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import type { AnswerEffect, CharacterId } from '@pause/core';
 import { Button, Small, SmallStrong } from '../../components';
+import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/check';
 import { lowerFirst, readingWords } from '../../text/names';
 import { movedWords } from '../../text/reasons';
@@ -13,6 +14,7 @@ import { GlovesFirst } from './GlovesFirst';
 import { MissingAround, NothingToAsk } from './NothingToAsk';
 import { AllChecks, MoreWays, OtherChecks, PiecesAndNames } from './OtherWays';
 import { TheirWord } from './second/TheirWord';
+import { StageFirst, type useStageFirst } from './StageFirst';
 import type { Answering } from './useAnswering';
 import type { Checks } from './useChecks';
 
@@ -31,6 +33,8 @@ interface QuestionProps
   readonly fitted: Fitted | undefined;
   /** There is a question on the screen, and not what has to be done before it. */
   readonly isAsked: boolean;
+  /** The stage, which is asked before anything else. */
+  readonly stage: ReturnType<typeof useStageFirst>;
 }
 
 /** The question, what was answered before it, and what else can be done. */
@@ -73,7 +77,8 @@ function Recorded({ last, evaluation, wide, back, fitted }: QuestionProps) {
 }
 
 function Asked(props: QuestionProps) {
-  const { record, find, evaluation, check, given, word, keep } = props;
+  const { record, find, evaluation, check, given, word, keep, stage } = props;
+  if (stage.asked) return <StageFirst record={record} taxon={guide.taxon(find.target)} onSkip={stage.skip} />;
   if (!check) return <NothingToAsk record={record} find={find} evaluation={evaluation} />;
   if (given && word !== undefined)
     return (

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import type { Case, CharacterId, Check, PieceId } from '@pause/core';
+import { type Case, type CharacterId, type Check, looksAreDone, type PieceId } from '@pause/core';
 import { guide } from '../../deciding/guide';
 import { startPiece } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
@@ -24,13 +24,17 @@ export interface Checks {
   readonly isDisputed: (character: CharacterId) => boolean;
 }
 
-/** What is asked now: what the person chose, else what the core proposes first. */
+/**
+ * What is asked now: what the person chose, else what the core proposes first; nothing where a look would change
+ * nothing.
+ */
 function currentCheck(
   checks: readonly Check[],
   chosen: CharacterId | undefined,
   find: Case,
+  done = false,
 ): Check | undefined {
-  if (chosen === undefined) return checks[0];
+  if (chosen === undefined) return done ? undefined : checks[0];
   const proposed = checks.find((check) => check.character === chosen);
   if (proposed) return proposed;
   const character = characterOf(chosen);
@@ -86,7 +90,8 @@ export function useChecks({ record, evaluation, find }: CheckNow): Checks {
         : lookAgainAt.split(',').flatMap((c) => currentCheck([], c as CharacterId, find) ?? []),
     [lookAgainAt, evaluation, find],
   );
-  const check = useMemo(() => currentCheck(checks, chosen, find), [checks, chosen, find]);
+  const done = lookAgainAt === undefined && looksAreDone(evaluation.verdict);
+  const check = useMemo(() => currentCheck(checks, chosen, find, done), [checks, chosen, find, done]);
   return {
     checks,
     check,

@@ -14,7 +14,7 @@ interface Keys {
 }
 
 /**
- * Keys on a wide screen: digits answer, U cannot tell, N goes on, Z takes back, H shows how; S, F and G say how
+ * Keys on a wide screen: digits answer (0 is the tenth), U cannot tell, N goes on, Z takes back, H shows how; S, F and G say how
  * sure the answer is, T that it is one of several; ? shows the keys. Silent while somebody types.
  */
 export function useKeys(keys: Keys, on: boolean): void {
@@ -30,8 +30,8 @@ export function useKeys(keys: Keys, on: boolean): void {
       if (typing || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       const key = event.key.toLowerCase();
       const { digit, ...named } = latest.current;
-      const act = /^[1-9]$/.test(key)
-        ? digit && (() => digit(Number(key)))
+      const act = /^[0-9]$/.test(key)
+        ? digit && (() => digit(Number(key) || 10))
         : named[key as keyof typeof named];
       if (!act) return;
       event.preventDefault();

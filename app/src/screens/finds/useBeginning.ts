@@ -56,7 +56,7 @@ export function useBeginning({ find, placeNote, group }: BeginningProps) {
       const [only, ...more] = taxon.parts;
       const wanted = only && more.length === 0 ? { wanted: { part: only.part, use: only.use } } : {};
       void begin(plan, { target, ...wanted }).then((id) => {
-        if (id) router.push({ pathname: '/find/[id]/around', params: { id, first: '1' } });
+        if (id) router.push({ pathname: '/find/[id]/check', params: { id } });
       });
     },
   };

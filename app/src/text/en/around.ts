@@ -45,8 +45,8 @@ export const t = messages('around', {
   heightAboveTheSeaIn: 'Height above the sea in metres',
   mAboveTheSea: 'm above the sea',
   heightGiveMetresAboveThe: 'Height: give metres above the sea, from -500 to 9000.',
-  thePlaceSpeaksFirst: (name: string) => `${name}: the place speaks first`,
+  ofWhatIsSupposed: (name: string) => `${name}, as it is supposed`,
   placeAndCondition: 'Place and condition',
-  goOnToTheCheck: 'Go on to the check',
+  goOnToTheCheck: 'Back to the check',
   somebody: 'Somebody',
 });

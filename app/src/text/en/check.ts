@@ -24,6 +24,11 @@ export const t = messages('check', {
   sure: 'Sure',
   fairly: 'Fairly',
   guess: 'Guess',
+  stages: 'Stages',
+  whatIsThereOfIt: 'What is there of it?',
+  howOldIsIt: 'How old is it?',
+  cantTellTheStage: 'Can’t tell',
+  whatCantBeThereIsNotAsked: 'What cannot be there now is not asked for.',
   otherWaysToAnswer: 'Other ways to answer',
   touchOrHold: 'Touch what you see. Hold an answer to see it large.',
   hintRead: 'I have read it: touch what you see, hold an answer to see it large',
@@ -56,7 +61,7 @@ export const t = messages('check', {
   theNextCheckNeedsGloves: 'The next check needs gloves.',
   theyAreOn: 'They are on',
   noGlovesOnlyLook: 'No gloves: only look',
-  n1To9: '1 to 9',
+  n1To9: '1 to 9, 0',
   theAnswerWithThatNumber: 'the answer with that number',
   keyCantTell: 'can’t tell',
   keySureness: 'sure, fairly sure, a guess',
@@ -77,6 +82,10 @@ export const t = messages('check', {
   itsRootWouldTellMore: (dig: string, hint: string) => `Its root would tell more. ${dig} ${hint}`,
   yesOneMayBeDug: 'Yes, one may be dug up',
   seeTheVerdict: 'See the verdict',
+  theLooksAreDone: 'The looks at it are done. What keeps it at pause is said with the verdict.',
+  theRestIsOpen:
+    'The looks at it are done. What is still open is about the place, the plant and who will eat it.',
+  stillOpen: 'Still open',
   thingsAboutPlaceAndPlant: (missing: number, number: string) =>
     `${plural(missing, { one: 'One thing', other: `${number} things` })} about place and plant ` +
     `${plural(missing, { one: 'is', other: 'are' })} not recorded.`,

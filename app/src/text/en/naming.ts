@@ -39,11 +39,6 @@ export const t = messages('naming', {
   howLikelyEachIs: 'How likely each is',
   hideTheCandidates: 'Hide the candidates',
   showAllCandidates: 'Show all candidates',
-  stages: 'Stages',
-  whatIsThereOfIt: 'What is there of it?',
-  howOldIsIt: 'How old is it?',
-  cantTellTheStage: 'Can’t tell',
-  whatCantBeThereIsNotAsked: 'What cannot be there now is not asked for.',
   hideTheList: 'Hide the list',
   iSeeSomethingElse: 'Something else seen',
 });

@@ -8,6 +8,7 @@ import {
   type Damage,
   type StageId,
 } from '../../guide';
+import { looksAreDone } from '../../verdict';
 import { plan, type Plan } from '../plan';
 import { weighAndAsk } from '.';
 
@@ -38,18 +39,6 @@ export type AskedPlan =
 /** No honest way is longer. */
 const MOST_STEPS = 40;
 /**
- * Reasons that no look at the specimen mends: its place, who eats it, and who else has to look.
- */
-const BESIDE_LOOKS: ReadonlySet<string> = new Set([
-  'context-missing',
-  'ask-for-eater',
-  'not-traced',
-  'second-look-missing',
-  'not-earned',
-  'name-open',
-]);
-
-/**
  * The checks that will be asked from here on, one after the other, if each shows what is typical of the
  * target, and what they leave undone. What is announced is what will be asked, so it is walked, not planned:
  * the next checks weigh also what may go wrong, and are not the cheapest set that a plan proves.
@@ -73,12 +62,8 @@ export function planAsAsked(guide: CompiledGuide, find: Case): AskedPlan {
     const [next] = checks;
     const value =
       next && typicalOf(guide.character(next.character), target, find.context.stages ?? target.taxon.stages);
-    if (outcome !== 'pause' || !next || !value) {
-      const filled =
-        outcome === 'collect' ||
-        (outcome === 'pause' &&
-          reasons.every(({ weight, code }) => weight !== 'pause' || BESIDE_LOOKS.has(code)));
-      if (filled) return summed(guide, asked);
+    if (outcome !== 'pause' || looksAreDone({ outcome, reasons }) || !next || !value) {
+      if (outcome === 'collect' || looksAreDone({ outcome, reasons })) return summed(guide, asked);
       break;
     }
     asked.push({

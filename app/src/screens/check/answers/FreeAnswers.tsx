@@ -23,7 +23,7 @@ export function FreeAnswers({
           key={state.id}
           state={state}
           drawing={drawing}
-          digit={keys && index < 9 ? index + 1 : undefined}
+          digit={keys && index < 10 ? (index + 1) % 10 : undefined}
           chosen={several?.includes(state.id)}
           onPress={() => onPress(state.id)}
           onLongPress={() => onLongPress(state.id)}

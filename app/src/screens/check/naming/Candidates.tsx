@@ -18,6 +18,8 @@ import { styles } from './namingStyles';
 
 /** So many candidates stand in view; the rest is one tap away. */
 const SHOWN = 5;
+/** Besides them, dangerous ones that are less likely. */
+const DANGEROUS_SHOWN = 3;
 const MOST_SHOWN = 15;
 
 const NOTHING = new Set<string>();
@@ -25,7 +27,7 @@ const NOTHING = new Set<string>();
 interface CandidatesProps {
   readonly identification: Identification;
   readonly record: FindRecord;
-  readonly onName: (taxon: TaxonId, to?: 'around' | 'verdict') => void;
+  readonly onName: (taxon: TaxonId, to?: 'check' | 'verdict') => void;
 }
 
 export function Candidates({ identification, record, onName }: CandidatesProps) {
@@ -33,7 +35,7 @@ export function Candidates({ identification, record, onName }: CandidatesProps) 
   const [all, setAll] = useState(false);
   const [open, setOpen] = useState<TaxonId>();
   const [pair, setPair] = useState<readonly TaxonId[]>([]);
-  const shown = identification.candidates.slice(0, all ? MOST_SHOWN : SHOWN);
+  const shown = all ? identification.candidates.slice(0, MOST_SHOWN) : firstOf(identification.candidates);
   const compare = (taxon: TaxonId) =>
     setPair(pair.includes(taxon) ? pair.filter((other) => other !== taxon) : [...pair.slice(-1), taxon]);
   return (
@@ -78,6 +80,15 @@ export function Candidates({ identification, record, onName }: CandidatesProps) 
       ) : null}
     </View>
   );
+}
+
+/** The likeliest, and the likeliest dangerous ones that nothing seen speaks against, however likely others are. */
+function firstOf(candidates: readonly Candidate[]): readonly Candidate[] {
+  const likeliest = candidates.slice(0, SHOWN);
+  const dangerous = candidates
+    .slice(SHOWN)
+    .filter(({ grade, fitsEverything }) => fitsEverything && (grade === 'deadly' || grade === 'serious'));
+  return [...likeliest, ...dangerous.slice(0, DANGEROUS_SHOWN)];
 }
 
 interface CandidateWaysProps extends Pick<CandidatesProps, 'onName'> {

@@ -8,18 +8,12 @@ import { useAct } from '../../../notebook/store';
 export function useNaming(record: FindRecord) {
   const act = useAct();
   const router = useRouter();
-  return (taxon: TaxonId, to: 'around' | 'verdict' = 'around') => {
+  return (taxon: TaxonId, to: 'check' | 'verdict' = 'check') => {
     const [only, ...more] = guide.taxon(taxon)?.taxon.parts ?? [];
     const named = act(changeTarget(record.id, taxon));
     if (only && more.length === 0) void act(changeContext(record.id, { part: only.part, use: only.use }));
     void named.then(
-      (kept) =>
-        kept &&
-        router.replace(
-          to === 'around'
-            ? { pathname: '/find/[id]/around', params: { id: record.id, first: '1' } }
-            : { pathname: '/find/[id]/verdict', params: { id: record.id } },
-        ),
+      (kept) => kept && router.replace({ pathname: `/find/[id]/${to}`, params: { id: record.id } }),
     );
   };
 }
