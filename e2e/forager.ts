@@ -164,7 +164,7 @@ export async function onRecord(
   enough: (find: FindRecord) => boolean,
 ): Promise<FindRecord> {
   for (let attempt = 0; attempt < 200; attempt += 1) {
-    const response = await page.request.get(`/api/v1/finds/${id}`);
+    const response = await page.request.get(`/api/v1/finds/${id}`, { maxRetries: 2 });
     if (response.ok()) {
       const find = (await response.json()) as FindRecord;
       if (enough(find)) return find;

@@ -19,6 +19,9 @@ export interface Path {
   readonly seconds: number;
 }
 
+/** So many letters of a name bring it into view. */
+const TYPED = 5;
+
 export async function shortestPath(
   page: Page,
   guide: CompiledGuide,
@@ -39,8 +42,10 @@ export async function shortestPath(
   await page.waitForTimeout(300);
   if ((await quick.count()) > 0) await thumb.tap(quick.first());
   else {
-    const plan = guide.guide.bodyPlans.find((p) => p.id === taxon.taxon.bodyPlan);
-    await thumb.tap(page.getByRole('radio', { name: `${plan?.name ?? ''}: ${plan?.hint ?? ''}` }));
+    await thumb.type(
+      page.getByLabel('Name, in any language, or scientific'),
+      taxon.taxon.scientificName.slice(0, TYPED),
+    );
     await thumb.tap(
       page
         .getByRole('list', { name: 'Taxa of the guide' })

@@ -34,8 +34,13 @@ async function unnamed(page: Page): Promise<void> {
     await page.getByRole('group', { name: 'Answers' }).getByRole('button').nth(1).click();
     await page.waitForTimeout(700);
   }
-  await tap(page, 'Show all candidates');
-  await page.waitForTimeout(400);
+}
+/** Begins a find by a name, up to the first question. */
+async function begun(page: Page): Promise<void> {
+  await page.getByLabel('Name, in any language, or scientific').fill('bilberry');
+  await tap(page, /^Bilberry/);
+  await page.getByRole('group', { name: 'Stages' }).waitFor();
+  await page.waitForTimeout(600);
 }
 /** Tells what the four ceilings ask for. */
 async function howMuch(page: Page): Promise<void> {
@@ -65,7 +70,9 @@ async function choose(page: Page, name: RegExp): Promise<void> {
   await tap(page, name);
 }
 const dim = (page: Page) =>
-  page.addInitScript(() => window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim' })));
+  page.addInitScript(() =>
+    window.localStorage.setItem('pause:look', JSON.stringify({ theme: 'dim', holdKnown: true })),
+  );
 
 const one = (name: string, path: string, more: Omit<View, 'path'> = {}): Shot => ({
   name,
@@ -74,7 +81,18 @@ const one = (name: string, path: string, more: Omit<View, 'path'> = {}): Shot =>
 
 const SHOTS: readonly Shot[] = [
   one('start', '/'),
-  one('new-find', '/new', { before: (page) => page.getByRole('radio', { name: /^Ridges/ }).click() }),
+  {
+    name: 'new-find',
+    views: [
+      { path: '/new', size: IN_BROWSER },
+      { path: '/new', before: begun, size: IN_BROWSER },
+      {
+        path: '/find/demo-find-5/check',
+        before: (page) => tap(page, 'Other ways to answer'),
+        size: IN_BROWSER,
+      },
+    ],
+  },
   one('week', '/week'),
   one('check', '/find/demo-find-5/check', { size: IN_BROWSER }),
   one('check-wide', '/find/demo-find-5/check', { size: WIDE }),
@@ -100,7 +118,7 @@ const SHOTS: readonly Shot[] = [
     name: 'verdicts',
     views: ['demo-find-5', 'demo-find-2', 'demo-find-3'].map((find) => ({ path: `/find/${find}/verdict` })),
   },
-  one('candidates', '/new', { before: unnamed }),
+  one('candidates', '/new', { before: unnamed, size: IN_BROWSER }),
   one('how-much', '/find/demo-find-1/take', { before: howMuch }),
   one('taxon', '/taxon/allium-ursinum'),
   one('eaten', '/eaten'),

@@ -114,6 +114,12 @@ function openedOneByOne() {
   };
 }
 
+/**
+ * Longer than proxies and browsers keep a connection that nothing goes over, in milliseconds: it is they who close
+ * it, and no request meets one that the server is just closing.
+ */
+const KEEP_ALIVE_MS = 75_000;
+
 /** @returns the address that the server listens at */
 async function listening(
   server: Server,
@@ -198,7 +204,7 @@ export async function startServer(options: StartOptions): Promise<RunningServer>
     const metrics = options.metricsPort === undefined ? undefined : openMetrics();
     if (metrics && options.metricsPort !== undefined)
       opened(await serveMetrics(metrics, options.metricsPort), (one) => one.close());
-    const server = opened(createServer(), closed);
+    const server = opened(createServer({ keepAliveTimeout: KEEP_ALIVE_MS }), closed);
     // Event streams stay open: they end first, so that the server can.
     const live = opened(openLive(databaseUrl), ({ stop }) => stop());
     const { db } = data;

@@ -1,4 +1,4 @@
-import { decide } from '../../src';
+import { decide, looksAreDone } from '../../src';
 import { collectable, guide, followChecks, allUsual, dangers, reading, find, at } from '../finds';
 import { chanterelle, codes, row } from './kit';
 
@@ -9,6 +9,20 @@ describe('collect', () => {
       const verdict = decide(guide, followChecks(id));
       expect(verdict.outcome).toBe('collect');
       expect(verdict.reasons.every((r) => r.weight === 'note')).toBe(true);
+    },
+  );
+
+  test.each(collectable.map((t) => t.id))(
+    '%s: of a true specimen nothing is left to look at before anything is recorded of its place',
+    (id) => {
+      const seen = followChecks(id);
+      const { stages, part, use } = seen.context;
+      const open = { ...seen, context: { stages, part, use } };
+      const verdict = decide(guide, open);
+      expect(verdict.outcome).toBe('pause');
+      expect(looksAreDone(verdict)).toBe(true);
+      expect(looksAreDone(decide(guide, { ...open, readings: open.readings.slice(0, -4) }))).toBe(false);
+      expect(looksAreDone(decide(guide, seen))).toBe(false);
     },
   );
 

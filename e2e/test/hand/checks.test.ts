@@ -4,18 +4,20 @@ import { shippedGuide } from '@pause/guide';
 import { strip, outcome, seen, onceSeen, toPlaceAndCondition } from '../../forager';
 import { WIDE } from '../../rig';
 import { FIVE, shortestPath } from '../../taps';
+import { IN_BROWSER } from '../../thumb';
 import { rig, button, setUp } from './kit';
 
 jest.setTimeout(240_000);
 setUp();
 
 const guide = compileGuide(shippedGuide());
-test('five targets settled on the shortest way: twenty taps at most', async () => {
+test('five targets settled on the shortest way: twenty taps at most, and no scroll', async () => {
   for (const [target, stage] of FIVE) {
-    const { page, context } = await rig.open();
+    const { page, context } = await rig.open(IN_BROWSER);
     const path = await shortestPath(page, guide, target, stage);
     expect(path).toMatchObject({ target, outcome: 'Collect' });
     expect(path.taps).toBeLessThanOrEqual(20);
+    expect(path.scrolls).toBe(0);
     expect(path.seconds).toBeLessThan(60);
     await context.close();
   }

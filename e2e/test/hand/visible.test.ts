@@ -30,6 +30,8 @@ interface Seen {
   readonly visible: number;
   /** The least side of one, in CSS pixels. */
   readonly least: number;
+  /** The least width of a swatch of colour, in CSS pixels; undefined where there is none. */
+  readonly swatch: number | undefined;
   /** The share of the height that head, bars, sureness and verdict take. */
   readonly beside: number;
 }
@@ -48,6 +50,11 @@ const look = (page: Page): Promise<Seen> =>
       const { width, height } = answer.getBoundingClientRect();
       return [width, height];
     });
+    const swatches = answers.flatMap((answer) =>
+      [...answer.querySelectorAll('[style*="background-color"]')].map(
+        (one) => one.getBoundingClientRect().width,
+      ),
+    );
     const heading = [...document.querySelectorAll('[role="heading"][aria-level="2"]')].find(
       ({ textContent }) => /[?.]$/.test(textContent),
     );
@@ -58,6 +65,7 @@ const look = (page: Page): Promise<Seen> =>
       answers: answers.length,
       visible: reachable.length,
       least: Math.min(...sides),
+      swatch: swatches.length > 0 ? Math.min(...swatches) : undefined,
       beside: 1 - (scroller?.clientHeight ?? 0) / innerHeight,
     };
   });
@@ -111,6 +119,9 @@ test.each([
   expect(whole.length / seen.length).toBeGreaterThanOrEqual(share);
   expect(others.filter(({ visible }) => visible < 9)).toEqual([]);
   expect(seen.filter(({ least }) => least < 47.5)).toEqual([]);
+  const coloured = seen.filter(({ swatch }) => swatch !== undefined);
+  expect(coloured.length).toBeGreaterThan(8);
+  expect(coloured.filter(({ swatch = 0 }) => swatch < 20)).toEqual([]);
   if (size === IN_BROWSER) expect(seen.filter(({ beside }) => beside > 0.4)).toEqual([]);
   expect(errors).toEqual([]);
   await context.close();

@@ -17,7 +17,7 @@ import { AGAIN, QUICK } from './newFindWords';
 import { ChosenPlan, Plans } from './PlanChoice';
 import { useBeginning } from './useBeginning';
 
-/** What kind of body it has, then what the person believes it is. */
+/** What it is thought to be, by its name, or first what kind of body it has. */
 export function NewFindScreen() {
   const { find } = useLocalSearchParams<{ find?: string }>();
   const { status, items } = useFinds();
@@ -76,18 +76,32 @@ function Form({ find, found }: FormProps) {
   const [group, setGroup] = useState<string | undefined>();
   const chosenPlan = planOf(plan);
   const { choose, beginUnnamed } = useBeginning({ find, placeNote, group });
+  const plans = <AllPlans plan={plan} onPlan={choosePlan} />;
+  const byName = (
+    <ByName
+      plan={plan}
+      all={plan !== undefined || find !== undefined}
+      text={text}
+      setText={setText}
+      onChoose={(taxon) => choose(taxon, chosenPlan ?? planOf(taxon.taxon.bodyPlan))}
+    />
+  );
+  if (!find && !chosenPlan)
+    return (
+      <>
+        {byName}
+        {text.trim() !== '' || quick.length === 0 ? null : (
+          <QuickTaxa taxa={quick} onChoose={(taxon) => choose(taxon, planOf(taxon.taxon.bodyPlan))} />
+        )}
+        {plans}
+      </>
+    );
   return (
     <>
-      {find || chosenPlan || quick.length === 0 ? null : (
-        <QuickTaxa taxa={quick} onChoose={(taxon) => choose(taxon, planOf(taxon.taxon.bodyPlan))} />
-      )}
       {find ? null : chosenPlan && !wide ? (
         <ChosenPlan plan={chosenPlan} onAgain={() => choosePlan(undefined)} />
       ) : (
-        <>
-          <Plans kingdom="Fungi" title={t.aFungusAndBelowIts} plan={plan} onPlan={choosePlan} />
-          <Plans kingdom="Plantae" title={t.aPlant} plan={plan} onPlan={choosePlan} />
-        </>
+        plans
       )}
       {plan && !find ? (
         <>
@@ -101,22 +115,36 @@ function Form({ find, found }: FormProps) {
           />
         </>
       ) : null}
-      {plan || find ? (
-        <ByName plan={plan} text={text} setText={setText} onChoose={(taxon) => choose(taxon, chosenPlan)} />
-      ) : null}
+      {byName}
+    </>
+  );
+}
+
+interface AllPlansProps {
+  readonly plan: string | undefined;
+  readonly onPlan: (plan: string | undefined) => void;
+}
+
+function AllPlans(props: AllPlansProps) {
+  return (
+    <>
+      <Plans kingdom="Fungi" title={t.aFungusAndBelowIts} {...props} />
+      <Plans kingdom="Plantae" title={t.aPlant} {...props} />
     </>
   );
 }
 
 interface ByNameProps {
   readonly plan: string | undefined;
+  /** All taxa are listed while no name is typed. */
+  readonly all: boolean;
   readonly text: string;
   readonly setText: (text: string) => void;
   readonly onChoose: React.ComponentProps<typeof Matches>['onChoose'];
 }
 
 /** What somebody thinks it is, by its name. */
-function ByName({ plan, text, setText, onChoose }: ByNameProps) {
+function ByName({ plan, all, text, setText, onChoose }: ByNameProps) {
   const matches = useMemo(() => searchTaxa(guide, text, plan), [text, plan]);
   return (
     <>
@@ -124,8 +152,12 @@ function ByName({ plan, text, setText, onChoose }: ByNameProps) {
         <Heading>{t.iThinkItIs}</Heading>
         <NameField text={text} placeholder={t.commonOrScientificName} onText={setText} />
       </View>
-      <SharedName text={text} />
-      <Matches matches={matches} text={text} onChoose={onChoose} onAll={() => setText('')} />
+      {all || text.trim() !== '' ? (
+        <>
+          <SharedName text={text} />
+          <Matches matches={matches} text={text} onChoose={onChoose} onAll={() => setText('')} />
+        </>
+      ) : null}
     </>
   );
 }

@@ -4,7 +4,7 @@ import type { State, StateId } from '@pause/core';
 import { colour, corner, Small, stroke, Strong, typeSize } from '../../../components';
 import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
 import { t } from '../../../text/en/answer';
-import { BETWEEN, type Cell, type Fit, fitAnswers, GAP, LABEL, PADDING, type Room } from './fit';
+import { ASPECT, BETWEEN, type Cell, type Fit, fitAnswers, GAP, LABEL, PADDING, type Room } from './fit';
 
 export interface FittedAnswersProps {
   readonly states: readonly State[];
@@ -90,7 +90,13 @@ function FittedAnswer({ state, drawing, fit, chosen, onPress, onLongPress }: Fit
         <AnswerDrawing character={drawing} state={state.id} height={fit.pictureHeight} />
       )}
       {state.swatch && drawing === undefined ? (
-        <View style={[styles.swatch, { backgroundColor: state.swatch, height: fit.pictureHeight }]} />
+        <View
+          style={[
+            styles.swatch,
+            { backgroundColor: state.swatch, height: fit.pictureHeight },
+            beside && { width: fit.pictureHeight * ASPECT },
+          ]}
+        />
       ) : null}
       <View style={[styles.words, beside && styles.wordsBeside]}>
         <Strong style={[styles.label, beside && styles.labelBeside]}>{label}</Strong>

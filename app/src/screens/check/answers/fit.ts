@@ -48,7 +48,7 @@ const MOST_ROW = 148;
 const LEAST_PICTURE = { drawing: 34, swatch: 16, none: 0 } as const;
 const MOST_PICTURE = 104;
 /** Of a picture: width by height. */
-const ASPECT = 1.25;
+export const ASPECT = 1.25;
 
 /** How many lines a text takes in letters so wide; undefined where a word of it is too long. */
 function lines(text: string, width: number, letter: number): number | undefined {
