@@ -133,6 +133,16 @@ test('on a phone what else can be done stands where the answers do, one way at a
   expect(screen.queryByRole('button', { name: 'Unsure between several' })).toBeNull();
 });
 
+test('on a phone, too, what cannot be told comes without a word of why', () => {
+  const answers = card('hymenophore', true);
+  press('Can’t tell');
+  cleanup();
+  const counted = card('umbel.rays', true);
+  press('Can’t tell');
+  const plain = { value: { kind: 'cant-tell' }, sureness: 'sure' };
+  expect([...answers, ...counted]).toEqual([plain, plain]);
+});
+
 test('a nose that is no use today is said where something is smelled, and nowhere else', () => {
   card('cap.shape');
   expect(screen.queryByRole('button', { name: 'Can’t smell today' })).toBeNull();

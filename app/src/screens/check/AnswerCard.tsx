@@ -155,7 +155,14 @@ function FittedCard({ fitted, note, setNote, beside, cantTell, children, ...card
     />
   ) : undefined;
   return (
-    <FittedQuestion {...card} room={room} note={note.trim()} onCantTell={cantTell} panel={panel}>
+    <FittedQuestion
+      {...card}
+      room={room}
+      note={note.trim()}
+      // Without what a press brings along: that is no word of why.
+      onCantTell={() => cantTell()}
+      panel={panel}
+    >
       {children}
     </FittedQuestion>
   );

@@ -5,14 +5,9 @@ import { Body, Button, colour, OrganGlyph, Small, SmallStrong, Strong } from '..
 import { t } from '../../text/en/answer';
 import { commonName, DAMAGE, timeWords } from '../../text/names';
 import { styles } from './answerCardStyles';
+import { SURENESSES } from './sureness';
 
 /** What the card of a question is made of, besides the question and its answers. */
-
-const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] = [
-  { id: 'sure', label: t.sure },
-  { id: 'fairly', label: t.fairly },
-  { id: 'guess', label: t.guess },
-];
 
 interface NoAnswerProps {
   readonly keys: boolean;

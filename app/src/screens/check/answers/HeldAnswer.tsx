@@ -3,13 +3,9 @@ import type { State, Sureness } from '@pause/core';
 import { Button, colour, corner, space, Strong, stroke } from '../../../components';
 import { AnswerDrawing } from '../../../components/plates/AnswerDrawing';
 import { t } from '../../../text/en/answer';
+import { SURENESSES } from '../sureness';
 
 const DRAWING = 150;
-const SURENESSES: readonly { readonly id: Sureness; readonly label: string }[] = [
-  { id: 'sure', label: t.sure },
-  { id: 'fairly', label: t.fairly },
-  { id: 'guess', label: t.guess },
-];
 
 interface HeldAnswerProps {
   readonly state: State;
