@@ -93,12 +93,13 @@ test('where only a root helps, it asks once whether one may be dug up; never of 
           condition: 'fresh',
           permission: 'allowed',
           contamination: 'none-seen',
+          cannotSmell: true,
           ...(mayDig === undefined ? {} : { mayDig }),
         },
       },
       guide,
     );
-  // One of the plants that everything harmless leaves at pause.
+  // One of the plants that everything harmless leaves at pause, where nothing can be smelled.
   for (let step = 1; step < 30; step += 1) {
     const [next] = nextChecks(guide, find());
     const character = next && guide.character(next.character);

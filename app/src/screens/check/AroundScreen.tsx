@@ -5,7 +5,7 @@ import { Button, Screen, Small, space, Title } from '../../components';
 import { FindFrame, type FindProps } from '../../components/FindFrame';
 import { FindWaysOut } from '../../components/FindWaysOut';
 import { t } from '../../text/en/around';
-import { commonName, upper } from '../../text/names';
+import { commonName } from '../../text/names';
 import { Around } from './Around';
 import { DecisionStrip, StripPlace } from './DecisionStrip';
 import { useEatersQuestion } from './useHousehold';
@@ -53,7 +53,7 @@ function AroundView({ record, evaluation }: FindProps) {
     >
       <View style={styles.head}>
         <FindWaysOut find={record.id} />
-        <Small soft>{t.ofWhatIsSupposed(upper(commonName(target)))}</Small>
+        <Small soft>{t.takenFor(commonName(target))}</Small>
         <Title>{t.placeAndCondition}</Title>
       </View>
       <Around record={record} target={target} />

@@ -45,7 +45,7 @@ export const t = messages('around', {
   heightAboveTheSeaIn: 'Height above the sea in metres',
   mAboveTheSea: 'm above the sea',
   heightGiveMetresAboveThe: 'Height: give metres above the sea, from -500 to 9000.',
-  ofWhatIsSupposed: (name: string) => `${name}, as it is supposed`,
+  takenFor: (name: string) => `Taken for ${name}`,
   placeAndCondition: 'Place and condition',
   goOnToTheCheck: 'Back to the check',
   somebody: 'Somebody',
