@@ -20,8 +20,8 @@ const ANSWER_AND_WAIT = `new Promise((done) => {
       port2.postMessage(null);
     });
   });
-  for (const part of document.querySelectorAll('[aria-label="Bars against each lookalike"],
-[role="status"][aria-label]')) {
+  const moving = '[aria-label="Bars against each lookalike"], [role="status"][aria-label]';
+  for (const part of document.querySelectorAll(moving)) {
     watch.observe(part, { subtree: true, childList: true, attributes: true, characterData: true });
   }
   document.querySelector('[aria-label="Answers"] [role="button"]').click();
