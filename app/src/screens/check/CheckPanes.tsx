@@ -8,8 +8,7 @@ import { FindDetails, Low, MostUrgent } from './CheckHeader';
 import { type CheckNow, PHONE_STRIP, STRIP } from './CheckParts';
 import { styles } from './checkStyles';
 import { BarsBand } from './phone/BarsBand';
-import { PhoneHead } from './phone/PhoneHead';
-import { SurenessBar } from './phone/SurenessBar';
+import { PhoneScreen } from './phone/PhoneScreen';
 import { LEAST_HEIGHT, type Phone } from './phone/usePhone';
 import { Seen } from './Seen';
 import type { Follow } from './useToCard';
@@ -99,33 +98,21 @@ export function OnePane({ record, find, piece, bars, question, follow }: PanesPr
 
 /** A phone: bars, question with all its answers, and verdict on one screen; the rest below them. */
 export function PhonePane({ record, find, piece, bars, question, follow, phone }: PanesProps & PhoneProps) {
-  const { barsOpen, toggleBars, onRoom, bar } = phone;
+  const { barsOpen, toggleBars } = phone;
   return (
-    <Screen
-      panes
-      rooms={false}
-      strip={
-        <>
-          {bar ? <SurenessBar {...bar} /> : null}
-          {PHONE_STRIP}
-        </>
-      }
+    <PhoneScreen
+      title={t.isIt(commonName(find.target))}
+      band={<BarsBand open={barsOpen} onToggle={toggleBars} />}
+      strip={PHONE_STRIP}
+      phone={phone}
+      follow={follow}
     >
-      <PhoneHead title={t.isIt(commonName(find.target))} />
-      <BarsBand open={barsOpen} onToggle={toggleBars} />
-      <ScrollView
-        {...follow}
-        style={styles.fill}
-        contentContainerStyle={styles.fitted}
-        onLayout={({ nativeEvent: { layout } }) => onRoom(layout)}
-      >
-        {barsOpen ? bars : null}
-        {question}
-        <FindDetails record={record} find={find} piece={piece} />
-        <Heading>{t.seen}</Heading>
-        <Seen record={record} slips />
-      </ScrollView>
-    </Screen>
+      {barsOpen ? bars : null}
+      {question}
+      <FindDetails record={record} find={find} piece={piece} />
+      <Heading>{t.seen}</Heading>
+      <Seen record={record} slips />
+    </PhoneScreen>
   );
 }
 

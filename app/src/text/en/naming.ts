@@ -39,6 +39,4 @@ export const t = messages('naming', {
   howLikelyEachIs: 'How likely each is',
   hideTheCandidates: 'Hide the candidates',
   showAllCandidates: 'Show all candidates',
-  hideTheList: 'Hide the list',
-  iSeeSomethingElse: 'Something else seen',
 });

@@ -62,10 +62,9 @@ export function planAsAsked(guide: CompiledGuide, find: Case): AskedPlan {
     const [next] = checks;
     const value =
       next && typicalOf(guide.character(next.character), target, find.context.stages ?? target.taxon.stages);
-    if (outcome !== 'pause' || looksAreDone({ outcome, reasons }) || !next || !value) {
-      if (outcome === 'collect' || looksAreDone({ outcome, reasons })) return summed(guide, asked);
-      break;
-    }
+    const filled = outcome === 'collect' || looksAreDone({ outcome, reasons });
+    if (filled) return summed(guide, asked);
+    if (outcome !== 'pause' || !next || !value) break;
     asked.push({
       character: next.character,
       seconds: next.seconds,

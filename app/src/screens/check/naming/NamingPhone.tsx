@@ -1,11 +1,8 @@
-import { ScrollView } from 'react-native';
 import type { FindRecord } from '@pause/core';
 import type { Identification } from '@pause/core/advice/identify';
-import { Heading, Screen, Small } from '../../../components';
+import { Heading, Small } from '../../../components';
 import { t } from '../../../text/en/naming';
-import { styles as check } from '../checkStyles';
-import { PhoneHead } from '../phone/PhoneHead';
-import { SurenessBar } from '../phone/SurenessBar';
+import { PhoneScreen } from '../phone/PhoneScreen';
 import type { Phone } from '../phone/usePhone';
 import { Seen } from '../Seen';
 import type { Follow } from '../useToCard';
@@ -30,33 +27,21 @@ export function NamingPhone({
   phone,
   follow,
 }: NamingPhoneProps) {
-  const { barsOpen, toggleBars, onRoom, bar } = phone;
+  const { barsOpen, toggleBars } = phone;
   return (
-    <Screen
-      panes
-      rooms={false}
-      strip={
-        <>
-          {bar ? <SurenessBar {...bar} /> : null}
-          <DangerStrip identification={identification} brief />
-        </>
-      }
+    <PhoneScreen
+      title={t.whatCouldItBe}
+      band={<CandidatesBand identification={identification} open={barsOpen} onToggle={toggleBars} />}
+      strip={<DangerStrip identification={identification} brief />}
+      phone={phone}
+      follow={follow}
     >
-      <PhoneHead title={t.whatCouldItBe} />
-      <CandidatesBand identification={identification} open={barsOpen} onToggle={toggleBars} />
-      <ScrollView
-        {...follow}
-        style={check.fill}
-        contentContainerStyle={check.fitted}
-        onLayout={({ nativeEvent: { layout } }) => onRoom(layout)}
-      >
-        {barsOpen ? candidates : question}
-        <Small soft>
-          {[record.number ? t.find(record.number) : t.newFind, record.placeNote].filter(Boolean).join(' · ')}
-        </Small>
-        <Heading>{t.seen}</Heading>
-        <Seen record={record} slips />
-      </ScrollView>
-    </Screen>
+      {barsOpen ? candidates : question}
+      <Small soft>
+        {[record.number ? t.find(record.number) : t.newFind, record.placeNote].filter(Boolean).join(' · ')}
+      </Small>
+      <Heading>{t.seen}</Heading>
+      <Seen record={record} slips />
+    </PhoneScreen>
   );
 }

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { type FindRecord, type PieceId, unnamedOf } from '@pause/core';
 import type { Identification } from '@pause/core/advice/identify';
@@ -23,7 +23,7 @@ import { t } from '../../../text/en/naming';
 import type { Fitted } from '../AnswerCard';
 import { asCheck } from '../asCheck';
 import { AnswerCard } from '../card';
-import { AllChecks } from '../OtherWays';
+import { AllChecks, OtherChecks } from '../OtherWays';
 import { useFitted, usePhone } from '../phone/usePhone';
 import { Seen } from '../Seen';
 import { StageFirst, useStageFirst } from '../StageFirst';
@@ -152,12 +152,12 @@ interface NextCardProps {
 function NextCard({ record, next, fitted }: NextCardProps) {
   const wide = useWide();
   const { character } = next;
-  const otherChecks = <AllChecks find={record} current={character} onChoose={next.choose} />;
+  const asked = { find: record, current: character, onChoose: next.choose };
   if (!character)
     return (
       <>
         <Body soft>{t.theGuideKnowsNoFurther}</Body>
-        {otherChecks}
+        <AllChecks {...asked} />
       </>
     );
   return (
@@ -173,30 +173,13 @@ function NextCard({ record, next, fitted }: NextCardProps) {
         onPass={next.pass}
         onCannotSmell={next.cannotSmell}
         beside={<Pictures find={record.id} character={character} />}
-        otherChecks={otherChecks}
+        otherChecks={<AllChecks {...asked} />}
         fitted={fitted}
       />
-      {fitted ? null : <OtherChecks>{otherChecks}</OtherChecks>}
+      {fitted ? null : <OtherChecks {...asked} />}
       {fitted || !next.last ? null : (
         <Button label={t.takeBackTheLastAnswer} tone="plain" style={styles.start} onPress={next.back} />
       )}
     </>
-  );
-}
-
-/** Everything that can be read, behind one touch. */
-function OtherChecks({ children }: { readonly children: React.ReactNode }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <View>
-      <Button
-        label={open ? t.hideTheList : t.iSeeSomethingElse}
-        tone="plain"
-        aria-expanded={open}
-        style={styles.start}
-        onPress={() => setOpen(!open)}
-      />
-      {open ? children : null}
-    </View>
   );
 }
