@@ -6,6 +6,8 @@ export const IN_BROWSER = { width: 390, height: 664 };
 const SCROLL = 330;
 const MOST_SCROLLS = 80;
 const SETTLE_MS = 60;
+/** A screen that looks alike so many times in a row is at rest. */
+const AT_REST = 8;
 
 /** What a hand does: taps, and the scrolls before what is tapped can be seen. */
 export interface Thumb {
@@ -20,22 +22,39 @@ export interface Thumb {
   readonly hold: (what: Locator) => Promise<void>;
 }
 
+/**
+ * How far something is out of sight, in pixels: above (negative), below, or 0 where a finger could press it.
+ * A thumb moves only once the screen is at rest, so the answer is the one that stays.
+ */
+async function outOfSight(one: Locator): Promise<number> {
+  let [before, alike] = ['', 0];
+  for (;;) {
+    const { out, place } = await one.evaluate((element) => {
+      const box = element.getBoundingClientRect();
+      const [x, y] = [box.left + box.width / 2, box.top + Math.min(box.height / 2, 40)];
+      const there = document.elementFromPoint(x, y);
+      const hit = !!there && (element.contains(there) || there.contains(element));
+      const inView = y >= 0 && y <= window.innerHeight;
+      const beyond =
+        y < window.innerHeight / 2 ? Math.min(y, 0) - 1 : Math.max(y - window.innerHeight, 0) + 1;
+      const out = inView && hit ? 0 : beyond;
+      return { out, place: `${x} ${y}` };
+    });
+    if (out === 0) return 0;
+    alike = place === before ? alike + 1 : 0;
+    if (alike >= AT_REST) return out;
+    before = place;
+    await one.page().waitForTimeout(SETTLE_MS);
+  }
+}
+
 export function thumbOf(page: Page): Thumb {
   let [taps, scrolls] = [0, 0];
   const see = async (what: Locator) => {
     const one = what.first();
     await one.waitFor({ state: 'attached' });
     for (let tries = 0; tries < MOST_SCROLLS; tries += 1) {
-      // How far it is out of sight, in pixels: above (negative), below, or 0 where a finger could press it.
-      const out = await one.evaluate((element) => {
-        const box = element.getBoundingClientRect();
-        const [x, y] = [box.left + box.width / 2, box.top + Math.min(box.height / 2, 40)];
-        if (y < 0) return y - 1;
-        if (y > window.innerHeight) return y - window.innerHeight + 1;
-        const there = document.elementFromPoint(x, y);
-        if (there && (element.contains(there) || there.contains(element))) return 0;
-        return y > window.innerHeight / 2 ? 1 : -1;
-      });
+      const out = await outOfSight(one);
       if (out === 0) return;
       await page.mouse.move(IN_BROWSER.width / 2, IN_BROWSER.height / 2);
       await page.mouse.wheel(0, out < 0 ? -SCROLL : SCROLL);

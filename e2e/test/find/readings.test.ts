@@ -27,7 +27,9 @@ test('the smell and the skin of the cap are asked again, and each speaks against
     await page.getByRole('heading', { level: 2 }).first().waitFor();
     const gloves = page.getByRole('button', { name: 'They are on' });
     if (await gloves.isVisible()) await gloves.click();
+    const before = await seen(page);
     await page.getByRole('button', { name: answer, exact: true }).click();
+    await onceSeen(page, before);
   };
   const radish = 'Of radish or raw potato';
   await choose('Smell', radish);
@@ -38,6 +40,7 @@ test('the smell and the skin of the cap are asked again, and each speaks against
   await page.getByRole('button', { name: /^Smell/ }).click();
   await page.getByText('Look again', { exact: true }).waitFor();
   await page.getByRole('button', { name: radish, exact: true }).click();
+  await onceSeen(page, 1);
   await page.getByRole('status', { name: /^Leave\. / }).waitFor();
   await page.getByText(/twice, and .* others fit everything seen/).waitFor();
   await choose('Skin of the cap', 'Slimy');

@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core';
 import { compileGuide } from '@pause/core';
 import { shippedGuide } from '@pause/guide';
 import { strip, outcome, seen, onceSeen, toPlaceAndCondition } from '../../forager';
-import { WIDE } from '../../rig';
+import { quiet, WIDE } from '../../rig';
 import { FIVE, shortestPath } from '../../taps';
 import { IN_BROWSER } from '../../thumb';
 import { rig, button, setUp } from './kit';
@@ -11,12 +11,12 @@ jest.setTimeout(240_000);
 setUp();
 
 const guide = compileGuide(shippedGuide());
-test('five targets settled on the shortest way: twenty taps at most, and no scroll', async () => {
+test('five targets settled on the shortest way: twenty-one taps at most, and no scroll', async () => {
   for (const [target, stage] of FIVE) {
     const { page, context } = await rig.open(IN_BROWSER);
     const path = await shortestPath(page, guide, target, stage);
     expect(path).toMatchObject({ target, outcome: 'Collect' });
-    expect(path.taps).toBeLessThanOrEqual(20);
+    expect(path.taps).toBeLessThanOrEqual(21);
     expect(path.scrolls).toBe(0);
     expect(path.seconds).toBeLessThan(60);
     await context.close();
@@ -177,8 +177,9 @@ test('the guide: a name in another language, a name of two taxa, a page, a pair,
   const { page, context } = await rig.open();
   await page.goto('/guide');
   await page.getByLabel('Name, in any language, or scientific').fill('Bärlauch');
-  // Until the list is the short one a press may begin on one line and end on another.
+  // Until the list is the short one and its drawings are there, a press may begin on one line and end on another.
   await page.getByRole('link', { name: /^Death cap / }).waitFor({ state: 'detached' });
+  await quiet(page);
   await page.getByRole('link', { name: /^Ramsons / }).click();
   await page.waitForURL(/taxon\/allium-ursinum$/);
   await page.getByRole('heading', { name: 'Ramsons', level: 1 }).waitFor();
