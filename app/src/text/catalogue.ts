@@ -48,6 +48,7 @@ import type { t as taxon } from './en/taxon';
 import type { t as theirWord } from './en/theirWord';
 import type { t as units } from './en/units';
 import type { t as verdict } from './en/verdict';
+import type { t as warnOthers } from './en/warnOthers';
 import type { Area, Language } from './messages';
 
 /** All words on screen: what a language has to have. */
@@ -102,6 +103,7 @@ export interface Catalogue {
   readonly theirWord: typeof theirWord;
   readonly units: typeof units;
   readonly verdict: typeof verdict;
+  readonly warnOthers: typeof warnOthers;
 }
 
 /**

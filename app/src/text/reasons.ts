@@ -80,6 +80,7 @@ type Of = Pick<Verdict, 'target' | 'piece'>;
 const SENTENCES: { readonly [C in ReasonCode]: (reason: ReasonOf<C>, verdict: Of) => string } = {
   'other-kingdom': (_, verdict) => t.aIsNotOfThis(commonName(verdict.target)),
   'not-wanted': (reason) => t.isNotForCollectingThe(CommonName(reason.target), scientificName(reason.target)),
+  identified: ({ target, or }) => t.thisIsAsFar(listed([target, ...or].map(commonName), 'disjunction')),
   contradicted: (reason, verdict) =>
     t.speaksAgainstInOfLooks(
       characterName(reason.character),

@@ -76,7 +76,9 @@ function notRuledOut(verdict: Verdict): string | undefined {
 function oneLine(verdict: Verdict): string {
   if (verdict.outcome === 'collect') return t.nothingOnRecordSpeaksAgainst;
   if (verdict.outcome === 'leave') {
-    const first = verdict.reasons.find((r) => r.weight === 'leave');
+    const first =
+      verdict.reasons.find((r) => r.code === 'identified') ??
+      verdict.reasons.find((r) => r.weight === 'leave');
     if (!first) return t.leaveIt;
     const open = aboutPart(first) ? notRuledOut(verdict) : undefined;
     return open ? `${open} ${reasonWords(first, verdict)}` : reasonWords(first, verdict);

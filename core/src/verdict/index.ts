@@ -2,6 +2,7 @@ export { barsShort, decide, verdictFrom, weigh, type Verdict, type Weighed } fro
 export { staysMissing } from './leansOn';
 export { type Outcome } from './judge';
 export { type ContextField, type Reason, type ReasonCode } from './rules';
+export { alikeTo, type Alike } from './identified';
 export { looksAreDone } from './looksDone';
 export { lacksOnlySecondLooks, mayFallShort, moreWanted, SPARE_COUNTS } from './lookAgain';
 export { extraBars, shopping, type Shopping } from './shopping';

@@ -1,6 +1,7 @@
 import { Link } from 'expo-router';
+import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
-import { type Case, type Verdict, short } from '@pause/core';
+import { type Case, type PieceId, type Verdict, short } from '@pause/core';
 import { Heading, useWide, WaysOut, Small, SmallStrong, Title, colour } from '../../components';
 import type { FindProps } from '../../components/FindFrame';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
@@ -8,10 +9,17 @@ import { t } from '../../text/en/check';
 import { factLine } from '../../text/messages';
 import { commonName, scientificName } from '../../text/names';
 import { BesideLink } from './beside/BesideLink';
+import type { CheckNow } from './CheckParts';
 import { styles } from './checkStyles';
 import { Parting } from './Parting';
 
 /** The head of the check. */
+
+/** What is asked of the find; or what it is, where nobody collects that and the guide goes so far. */
+export const titleOf = ({ target, reasons }: Verdict): string =>
+  reasons.some((reason) => reason.code === 'identified' && reason.or.length === 0)
+    ? t.thisIs(commonName(target))
+    : t.isIt(commonName(target));
 
 /** On a wide screen: where the target and the most urgent lookalike part. */
 export function MostUrgent({
@@ -63,12 +71,12 @@ function Ways({ id }: { readonly id: string }) {
 }
 
 /** Where all of it scrolls and the question comes first: the ways out above it, and which find it is below it. */
-export function Low({ children, ...props }: LowProps) {
+export function Low({ children, title, ...props }: LowProps) {
   return (
     <>
       <Ways id={props.record.id} />
       {children}
-      <Title>{t.isIt(commonName(props.find.target))}</Title>
+      <Title>{title}</Title>
       <Which {...props} />
     </>
   );
@@ -76,6 +84,7 @@ export function Low({ children, ...props }: LowProps) {
 
 interface LowProps extends HeaderProps {
   readonly children: React.ReactNode;
+  readonly title: string;
 }
 
 /** The find, where it was found, and the piece where there are several. */
@@ -105,7 +114,7 @@ interface HeaderProps {
   readonly piece: string;
 }
 
-export function Header({ record, find, piece }: HeaderProps) {
+function Header({ record, find, piece, title }: HeaderProps & { readonly title: string }) {
   const wide = useWide();
   const which = whichWords({ record, piece });
   return (
@@ -117,7 +126,7 @@ export function Header({ record, find, piece }: HeaderProps) {
             {which}
           </Small>
         ) : null}
-        <Title>{t.isIt(commonName(find.target))}</Title>
+        <Title>{title}</Title>
         <Small soft numberOfLines={1}>
           <Small soft style={styles.scientific}>
             {scientificName(find.target)}
@@ -129,5 +138,14 @@ export function Header({ record, find, piece }: HeaderProps) {
         <BodyPlanGlyph plan={record.bodyPlan} size={64} colour={colour.ink} />
       ) : null}
     </View>
+  );
+}
+
+/** The head where there is room for it; drawn anew only where it says something else. */
+export function useHeader({ record, find, evaluation }: CheckNow, piece: PieceId): React.ReactElement {
+  const title = titleOf(evaluation.verdict);
+  return useMemo(
+    () => <Header record={record} find={find} piece={piece} title={title} />,
+    [record, find, piece, title],
   );
 }

@@ -3,8 +3,7 @@ import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import type { PieceId } from '@pause/core';
 import { Body, Heading, Rule, Screen, SmallStrong } from '../../components';
 import { t } from '../../text/en/check';
-import { commonName } from '../../text/names';
-import { FindDetails, Low, MostUrgent } from './CheckHeader';
+import { FindDetails, Low, MostUrgent, titleOf } from './CheckHeader';
 import { type CheckNow, PHONE_STRIP, STRIP } from './CheckParts';
 import { styles } from './checkStyles';
 import { BarsBand } from './phone/BarsBand';
@@ -79,12 +78,12 @@ export function TwoPanes({ record, header, bars, question, follow }: PanesProps)
 }
 
 /** Where letters are large or the screen is low, all of it scrolls; it starts at the question. */
-export function OnePane({ record, find, piece, bars, question, follow }: PanesProps) {
+export function OnePane({ record, find, piece, evaluation, bars, question, follow }: PanesProps) {
   const low = useWindowDimensions().height < LEAST_HEIGHT;
   return (
     <Screen panes rooms={false} strip={low ? PHONE_STRIP : STRIP}>
       <ScrollView {...follow} contentContainerStyle={styles.phone}>
-        <Low record={record} find={find} piece={piece}>
+        <Low record={record} find={find} piece={piece} title={titleOf(evaluation.verdict)}>
           {question}
           <Rule strong style={styles.bleed} />
           {bars}
@@ -97,11 +96,20 @@ export function OnePane({ record, find, piece, bars, question, follow }: PanesPr
 }
 
 /** A phone: bars, question with all its answers, and verdict on one screen; the rest below them. */
-export function PhonePane({ record, find, piece, bars, question, follow, phone }: PanesProps & PhoneProps) {
+export function PhonePane({
+  record,
+  find,
+  piece,
+  evaluation,
+  bars,
+  question,
+  follow,
+  phone,
+}: PanesProps & PhoneProps) {
   const { barsOpen, toggleBars } = phone;
   return (
     <PhoneScreen
-      title={t.isIt(commonName(find.target))}
+      title={titleOf(evaluation.verdict)}
       band={<BarsBand open={barsOpen} onToggle={toggleBars} />}
       strip={PHONE_STRIP}
       phone={phone}

@@ -8,7 +8,7 @@ import { Pictures } from '../../components/photos/late';
 import { useCase } from '../../notebook/useCase';
 import { t } from '../../text/en/check';
 import { cardKey } from './card';
-import { Header } from './CheckHeader';
+import { useHeader } from './CheckHeader';
 import { OnePane, PhonePane, ThreePanes, TwoPanes } from './CheckPanes';
 import { BarsNow, type CheckNow, type CheckProps, Newest } from './CheckParts';
 import { styles } from './checkStyles';
@@ -105,7 +105,7 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
     () => (check ? <Pictures find={record.id} character={check.character} /> : null),
     [record.id, check],
   );
-  const header = useMemo(() => <Header record={record} find={find} piece={piece} />, [record, find, piece]);
+  const header = useHeader(shown, piece);
   const bars = useMemo(() => <BarsNow checks={checks} onChoose={choose} />, [checks, choose]);
   const question = (
     <>

@@ -10,6 +10,7 @@ import { t } from '../../text/en/check';
 import { characterName, commonName, lowerFirst, numberWord, upper } from '../../text/names';
 import { StillOpen } from './Around';
 import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
+import { WarnOthers } from './late';
 import { useEatersQuestion } from './useHousehold';
 
 /** Which taxon or mark the plan cannot get past. */
@@ -49,6 +50,8 @@ export function NothingToAsk({
         <StillOpen record={record} target={find.target} />
       </Stack>
     );
+  if (evaluation.verdict.reasons.some(({ code }) => code === 'not-wanted'))
+    return <WarnOthers record={record} verdict={evaluation.verdict} />;
   const text =
     outcome === 'collect'
       ? t.everyBarIsFilledAnd

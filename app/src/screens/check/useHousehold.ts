@@ -32,7 +32,9 @@ interface EatersQuestion {
 export function useEatersQuestion(record: FindRecord, target: string): EatersQuestion {
   const ready = useOpenPages();
   const household = useHousehold();
-  const taxon = guide.taxon(target);
+  // Of what nobody collects nobody eats.
+  const known = guide.taxon(target);
+  const taxon = known && known.taxon.parts.length > 0 ? known : undefined;
   const cautions = [
     ...new Set(
       (taxon?.taxon.cautions ?? [])
@@ -45,7 +47,7 @@ export function useEatersQuestion(record: FindRecord, target: string): EatersQue
   const asks =
     cautions.length > 0 ||
     (taxon !== undefined && (home ?? []).some((one) => cautionsFor(one, taxon, 'eaten').length > 0));
-  return { cautions, home, asks, open: record.context.eaters === undefined && (asks || !ready) };
+  return { cautions, home, asks, open: record.context.eaters === undefined && (asks || (taxon !== undefined && !ready)) };
 }
 
 const selectHousehold = selectOfKind('eater', (pages): Eaters =>

@@ -12,6 +12,7 @@ export const t = messages('check', {
   piece: (number: number) => `piece ${number}`,
   finds: '‹ Finds',
   isIt: (name: string) => `Is it ${name}?`,
+  thisIs: (name: string) => `This is ${name}`,
   nameAndBars: (name: string, bars: string) => `${name}, ${bars}`,
   showAllBars: (more: number) =>
     more > 0

@@ -17,6 +17,7 @@ export const t = messages('reasons', {
   aIsNotOfThis: (target: string) => `A ${target} is not of this kingdom: a fungus is no plant.`,
   isNotForCollectingThe: (name: string, scientificName: string) =>
     `${name} (${scientificName}) is not for collecting. The guide knows no use for any part of it.`,
+  thisIsAsFar: (names: string) => `This is ${names}, as far as the guide goes.`,
   speaksAgainstInOfLooks: (characterName: string, target: string, number: string, number2: string) =>
     `${characterName} speaks against ${target}, in ${number} of ${number2} looks.`,
   speaksAgainstTwiceAndFit: (characterName: string, target: string, list: string, count: number) =>

@@ -23,6 +23,7 @@ import { type Check, check, rate, easier, onlyLooks } from './check';
 import { essentialsUnseen } from './essentials';
 import { stagesOf } from './foreseen';
 import { gains } from './gain';
+import { identifyingChecks } from './identifying';
 
 export { type Check, type CheckWhy } from './check';
 export { answerEffects, type AnswerEffect } from './effects';
@@ -94,7 +95,10 @@ function checksFrom(guide: CompiledGuide, view: CaseView, weighed: Weighed): Che
   const gain = gains(guide, view, target, weighed, unread);
   const asking: Asking = { guide, view, weighed, target, gain, askable };
   const skin = harmsSkin(asking);
-  const inOrder = byWhatTheyBring(asking, unread);
+  const inOrder =
+    target.taxon.parts.length === 0
+      ? identifyingChecks(guide, view, target, weighed, unread)
+      : byWhatTheyBring(asking, unread);
   const fresh = skin.length > 0 ? looksFirst(guide, inOrder) : inOrder;
   // Where one thing only is in doubt, what brings nearer comes before it.
   const oneDoubt = again.length === 1 && again[0]?.why === 'contradicted';

@@ -5,6 +5,7 @@ import { contextMissing, tracingMissing } from './missing';
 import {
   forgoneFamily,
   forgoneTaxon,
+  identified,
   nameOpen,
   nearDouble,
   nearRelatives,
@@ -88,6 +89,7 @@ const BAR_RULES = [barsShort, lookAgain] as const;
 
 /** What is said with a verdict, whatever it is. */
 const NOTE_RULES = [
+  identified,
   disputed,
   shopping,
   passedOver,

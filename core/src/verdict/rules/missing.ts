@@ -32,6 +32,10 @@ const MISSING: Readonly<Record<Exclude<ContextField, 'tracedToBase'>, (basis: Ba
     context.protection !== 'allowed' &&
     target.taxon.protection === 'often',
 };
+/** What is asked also of what nobody collects. */
+const OF_ANYTHING: ReadonlySet<ContextField> = new Set(['stages']);
+const isAsked = (field: ContextField, { target }: Basis) =>
+  target.taxon.parts.length > 0 || OF_ANYTHING.has(field);
 const FIELDS = Object.entries(MISSING) as [keyof typeof MISSING, (basis: Basis) => boolean][];
 
 export const contextMissing = rule({
@@ -40,7 +44,9 @@ export const contextMissing = rule({
   parameters,
   readingsCanUndo: false,
   applies: (basis: Basis) =>
-    FIELDS.filter(([, isMissing]) => isMissing(basis)).map(([field]) => ({ field }) as const),
+    FIELDS.filter(([field, isMissing]) => isAsked(field, basis) && isMissing(basis)).map(
+      ([field]) => ({ field }) as const,
+    ),
 });
 
 /** It grows among others, and nobody has traced it to its base yet. */
@@ -49,8 +55,10 @@ export const tracingMissing = rule({
   weight: 'pause',
   parameters,
   readingsCanUndo: false,
-  applies: ({ find, target }: Basis) =>
-    find.context.tracedToBase === undefined && asksForTracing(find, target)
+  applies: (basis: Basis) =>
+    isAsked('tracedToBase', basis) &&
+    basis.find.context.tracedToBase === undefined &&
+    asksForTracing(basis.find, basis.target)
       ? [{ field: 'tracedToBase' as const }]
       : [],
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { OpenName } from '../../case';
 import { TaxonId } from '../../guide';
+import { identifiedAs } from '../identified';
 import { rule, type BarsBasis, type Basis } from './rule';
 import { sentence, taxa, word } from './shapes';
 
@@ -21,6 +22,19 @@ export const notWanted = rule({
   parameters: { target: TaxonId },
   readingsCanUndo: false,
   applies: ({ target }: Basis) => (target.taxon.parts.length === 0 ? [{ target: target.id }] : []),
+});
+
+/** It is what nobody collects, as far as the guide goes; or one of these few, all of the same kind. */
+export const identified = rule({
+  code: 'identified',
+  weight: 'note',
+  parameters: { target: TaxonId, or: taxa },
+  readingsCanUndo: true,
+  applies: ({ guide, view, target, held }: Basis) => {
+    if (target.taxon.parts.length > 0 || target.taxon.kingdom !== view.find.kingdom) return [];
+    const or = identifiedAs(guide, view, target, held);
+    return or ? [{ target: target.id, or }] : [];
+  },
 });
 
 /** So alike that nothing which a forager can read parts them. */

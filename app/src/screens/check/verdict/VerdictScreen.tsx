@@ -7,6 +7,7 @@ import { t } from '../../../text/en/verdict';
 import { lowerFirst, characterName, commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
 import { aboutPart } from '../../../text/strip';
+import { WarnOthers } from '../late';
 import { OwnDecision } from './OwnDecision';
 import { Band, Group, WouldChange, SeenFor, LeansOn, Before } from './VerdictParts';
 
@@ -50,8 +51,13 @@ const aboutPlace = (reason: Reason) =>
 /** The reasons of a verdict, by what they are about. */
 function sorted({ reasons, rows }: Verdict) {
   const about = (r: Reason) => aboutPlace(r) || EATER.has(r.code);
+  const identified = reasons.some(({ code }) => code === 'identified');
   const against = reasons.filter(
-    (r) => (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) && !about(r) && !aboutPart(r),
+    (r) =>
+      !(identified && r.code === 'not-wanted') &&
+      (r.weight === 'leave' || SPEAKS_AGAINST.has(r.code)) &&
+      !about(r) &&
+      !aboutPart(r),
   );
   const missing = reasons
     .filter(
@@ -81,9 +87,12 @@ function sorted({ reasons, rows }: Verdict) {
     part: reasons.filter(aboutPart),
     place: reasons.filter(aboutPlace),
     eaters: reasons.filter((r) => EATER.has(r.code)),
-    notes: reasons.filter((r) => r.weight === 'note' && !aboutPlace(r)),
+    // What it is stands at the head already.
+    notes: reasons.filter((r) => r.weight === 'note' && !aboutPlace(r) && r.code !== 'identified'),
   };
 }
+
+const isNotWanted = ({ reasons }: Verdict) => reasons.some(({ code }) => code === 'not-wanted');
 
 const MOST_UNLISTED = 3;
 
@@ -99,6 +108,7 @@ function VerdictView({ record, evaluation: { verdict, plan } }: VerdictViewProps
   return (
     <Screen>
       <Band verdict={verdict} />
+      {isNotWanted(verdict) ? <WarnOthers record={record} verdict={verdict} /> : null}
       <Group title={t.againstIt} reasons={against} verdict={verdict} />
       <Group
         title={against.length > 0 ? t.alsoStillMissing : t.stillMissing}
